@@ -1,0 +1,189 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Shape;
+
+/**
+ * A roll with round ends, bent evenly to the right in the picture plane: arc and cord. Width and depth are
+ * its thickness, height is its length along the middle line, tip to tip, so that it is the sausage a
+ * felter rolls before bending it. Volume and area are the sausage's, by Pappus. Immutable.
+ */
+final readonly class Roll implements Solid
+{
+    private const STEPS = 24;
+
+    private const TUBE = 16;
+
+    private function __construct(
+        private ShapeKind $kind,
+        private Size $size,
+        private float $bendDeg,
+    ) {}
+
+    /**
+     * @param  float  $bendDeg  0 (straight) to 330, between the two ends' directions
+     *
+     * @throws ShapeRefused if a dimension is not positive or the bend is out of range
+     */
+    public static function of(ShapeKind $kind, Size $size, float $bendDeg): self
+    {
+        if ($bendDeg < 0.0 || $bendDeg > 330.0) {
+            throw ShapeRefused::bendOutOfRange($bendDeg);
+        }
+
+        return new self($kind, $size->positive(), $bendDeg);
+    }
+
+    public function kind(): ShapeKind
+    {
+        return $this->kind;
+    }
+
+    public function size(): Size
+    {
+        return $this->size;
+    }
+
+    public function thinnestMm(): float
+    {
+        return $this->size->smallestMm();
+    }
+
+    public function volumeCm3(): float
+    {
+        return $this->straight()->volumeCm3();
+    }
+
+    public function areaCm2(): float
+    {
+        return $this->straight()->areaCm2();
+    }
+
+    public function front(): array
+    {
+        $left = $right = [];
+        foreach ($this->stations() as [$along, $share]) {
+            [$x, $y, $nx, $ny] = $this->middleLineAt($along);
+            $half = $this->size->widthMm / 2 * $share;
+            $right[] = [$x + $half * $nx, $y + $half * $ny];
+            array_unshift($left, [$x - $half * $nx, $y - $half * $ny]);
+        }
+
+        return [[...$right, ...$left]];
+    }
+
+    public function side(): array
+    {
+        $ys = array_column($this->front()[0], 1);
+
+        return Sausage::of(Size::of($this->size->depthMm, max($ys) - min($ys), $this->size->depthMm))->front();
+    }
+
+    public function loft(): Loft
+    {
+        $step = 2 * M_PI / self::TUBE;
+        $stretch = sqrt($step / sin($step));
+        $rings = [];
+        foreach ($this->stations() as [$along, $share]) {
+            [$x, $y, $nx, $ny] = $this->middleLineAt($along);
+            $ring = [];
+            for ($j = 0; $j < self::TUBE; $j++) {
+                $out = $this->size->widthMm / 2 * $share * $stretch * cos($j * $step);
+                array_push($ring, $x + $out * $nx, $y + $out * $ny, -$this->size->depthMm / 2 * $share * $stretch * sin($j * $step));
+            }
+            $rings[] = $ring;
+        }
+
+        return Loft::of($rings);
+    }
+
+    public function contains(float $x, float $y, float $z): bool
+    {
+        $bend = deg2rad($this->bendDeg);
+        $length = $this->size->heightMm;
+        $bentMm = $this->bentMm();
+        if ($bend < 1e-6 || $bentMm <= 0.0) {
+            return $this->straight()->contains($x, $y, $z);
+        }
+        $radius = $bentMm / $bend;
+        // The bend's middle lies at the right; unrolled, the point is so far along and so far off the middle line.
+        [$cx] = $this->middleLineAt($length / 2);
+        $angle = atan2($y, $cx + $radius - $x);
+        $along = abs($angle) <= $bend / 2 ? $angle * $radius : null;
+        if ($along !== null) {
+            return $this->straight()->contains(hypot($x - $cx - $radius, $y) - $radius, $along, $z);
+        }
+        [$ex, $ey, $nx, $ny] = $this->middleLineAt($y < 0.0 ? ($length - $bentMm) / 2 : ($length + $bentMm) / 2);
+        $beyond = abs(($x - $ex) * -$ny + ($y - $ey) * $nx);
+
+        return $this->straight()->contains(($x - $ex) * $nx + ($y - $ey) * $ny, $bentMm / 2 + $beyond, $z);
+    }
+
+    public function scaled(float $factor): self
+    {
+        return self::of($this->kind, $this->size->scaled($factor), $this->bendDeg);
+    }
+
+    public function shrunk(float $mm): self
+    {
+        return self::of($this->kind, $this->size->less($mm), $this->bendDeg);
+    }
+
+    private function straight(): Sausage
+    {
+        return Sausage::of($this->size);
+    }
+
+    /** Length of the part between the round ends, which is what bends. */
+    private function bentMm(): float
+    {
+        return max(0.0, $this->size->heightMm - $this->size->widthMm);
+    }
+
+    /** @return list<array{float, float}> mm along the middle line from the lower tip, and the share of the full thickness there */
+    private function stations(): array
+    {
+        $straight = $this->straight();
+        $length = $this->size->heightMm;
+        $cap = min($this->size->widthMm, $length) / 2;
+        $stations = [];
+        for ($i = 0; $i <= 6; $i++) {
+            $along = $cap * (1 - cos(M_PI / 2 * $i / 6));
+            $stations[] = [$along, $straight->profile($along / $length)];
+        }
+        for ($i = 1; $i < self::STEPS && $this->bentMm() > 0.0; $i++) {
+            $stations[] = [$cap + $this->bentMm() * $i / self::STEPS, 1.0];
+        }
+        for ($i = $this->bentMm() > 0.0 ? 6 : 5; $i >= 0; $i--) {
+            $along = $length - $cap * (1 - cos(M_PI / 2 * $i / 6));
+            $stations[] = [$along, $straight->profile($along / $length)];
+        }
+
+        return $stations;
+    }
+
+    /** @return array{float, float, float, float} point and normal (to the right) on the middle line, centred on its box */
+    private function middleLineAt(float $along): array
+    {
+        $bend = deg2rad($this->bendDeg);
+        $bentMm = $this->bentMm();
+        $s = $along - $this->size->heightMm / 2;
+        if ($bend < 1e-6 || $bentMm <= 0.0) {
+            return [0.0, $s, 1.0, 0.0];
+        }
+        $radius = $bentMm / $bend;
+        $inside = max(-$bentMm / 2, min($bentMm / 2, $s));
+        $angle = $inside / $radius;
+        $beyond = $s - $inside;
+        // From the middle of the bend to its tips: half of that centres it on its box.
+        $shift = $radius * (1 - cos($bend / 2)) / 2;
+
+        return [
+            $radius * (1 - cos($angle)) + $beyond * sin($angle) - $shift,
+            $radius * sin($angle) + $beyond * cos($angle),
+            cos($angle),
+            -sin($angle),
+        ];
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Shape;
+
+/**
+ * A simple wool shape, standing in its own frame: origin in the middle of its box,
+ * x to the right, y up, z towards the viewer, all in mm.
+ */
+interface Solid
+{
+    public function kind(): ShapeKind;
+
+    public function size(): Size;
+
+    public function volumeCm3(): float;
+
+    public function areaCm2(): float;
+
+    /**
+     * The silhouette from the front as closed loops of [x, y] in mm; a second loop is a hole.
+     *
+     * @return non-empty-list<list<array{float, float}>>
+     */
+    public function front(): array;
+
+    /**
+     * The silhouette from the right as closed loops of [z, y] in mm.
+     *
+     * @return non-empty-list<list<array{float, float}>>
+     */
+    public function side(): array;
+
+    /** The rings whose loft is the surface. */
+    public function loft(): Loft;
+
+    /** Whether a point in mm lies inside. */
+    public function contains(float $x, float $y, float $z): bool;
+
+    /** The same shape, every length times the factor (> 0). */
+    public function scaled(float $factor): self;
+
+    /**
+     * The same shape, every dimension less so many mm (the inside under a cover).
+     *
+     * @throws ShapeRefused if a dimension falls to 0
+     */
+    public function shrunk(float $mm): self;
+
+    /** The smallest of the dimensions that shrinking takes from, in mm. */
+    public function thinnestMm(): float;
+}
