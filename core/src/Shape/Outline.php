@@ -118,22 +118,32 @@ final class Outline
     }
 
     /**
-     * Whether a point lies inside, by the even-odd rule.
+     * The share of the way from a middle to the outline at which a point lies: 0 in the middle, 1 on
+     * the outline, more outside, where an outline is crossed several times the outermost counts.
      *
      * @param  list<array{float, float}>  $points
      */
-    public static function contains(array $points, float $x, float $y): bool
+    public static function reach(array $points, float $cx, float $cy, float $x, float $y): float
     {
-        $inside = false;
+        [$dx, $dy] = [$x - $cx, $y - $cy];
+        if ($dx === 0.0 && $dy === 0.0) {
+            return 0.0;
+        }
+        $farthest = 0.0;
         [$bx, $by] = $points[count($points) - 1];
         foreach ($points as [$px, $py]) {
-            if (($py > $y) !== ($by > $y) && $x < ($bx - $px) * ($y - $py) / ($by - $py) + $px) {
-                $inside = ! $inside;
+            $cross = $dx * ($py - $by) - $dy * ($px - $bx);
+            if ($cross !== 0.0) {
+                $along = (($bx - $cx) * ($py - $by) - ($by - $cy) * ($px - $bx)) / $cross;
+                $onEdge = (($bx - $cx) * $dy - ($by - $cy) * $dx) / $cross;
+                if ($onEdge >= 0.0 && $onEdge <= 1.0 && $along > $farthest) {
+                    $farthest = $along;
+                }
             }
             [$bx, $by] = [$px, $py];
         }
 
-        return $inside;
+        return $farthest > 0.0 ? 1 / $farthest : INF;
     }
 
     /**

@@ -78,6 +78,11 @@ final readonly class Plate implements Solid
         return (2 * $this->areaMm2 * $face ** 2 + $girth * $rim) / 100.0;
     }
 
+    public function middleOfMass(): array
+    {
+        return [...Outline::centroid($this->outline), 0.0];
+    }
+
     public function front(): array
     {
         return [$this->outline];
@@ -114,19 +119,18 @@ final readonly class Plate implements Solid
         return Loft::of($rings);
     }
 
-    public function contains(float $x, float $y, float $z): bool
+    public function frontMm(float $x, float $y): float
     {
-        $into = abs($z) - ($this->size->depthMm / 2 - $this->rimMm);
-        if ($into > $this->rimMm) {
-            return false;
-        }
-        $share = $into <= 0.0 ? 1.0 : 1 - $this->drawIn * (1 - sqrt(max(0.0, 1 - ($into / $this->rimMm) ** 2)));
-        if ($share <= 0.0) {
-            return false;
-        }
         [$cx, $cy] = Outline::centroid($this->outline);
+        // How large a share of the outline, drawn in about its middle, still reaches the point.
+        $share = Outline::reach($this->outline, $cx, $cy, $x, $y);
+        if ($share > 1.0) {
+            return NAN;
+        }
+        $flat = $this->size->depthMm / 2 - $this->rimMm;
+        $down = $this->drawIn > 0.0 ? min(1.0, (1 - $share) / $this->drawIn) : 1.0;
 
-        return Outline::contains($this->outline, $cx + ($x - $cx) / $share, $cy + ($y - $cy) / $share);
+        return $flat + $this->rimMm * sqrt(1 - (1 - $down) ** 2);
     }
 
     public function scaled(float $factor): self

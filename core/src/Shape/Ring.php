@@ -50,6 +50,11 @@ final readonly class Ring implements Solid
         return M_PI * $this->size->depthMm * $this->middleLineMm() / 100.0;
     }
 
+    public function middleOfMass(): array
+    {
+        return [0.0, 0.0, 0.0];
+    }
+
     public function front(): array
     {
         $outer = $inner = [];
@@ -87,7 +92,7 @@ final readonly class Ring implements Solid
         return Loft::of($rings, closed: true);
     }
 
-    public function contains(float $x, float $y, float $z): bool
+    public function frontMm(float $x, float $y): float
     {
         [$a, $b] = $this->halves();
         // Nearest point of the middle line, from the angle of the point on it and three steps of Newton.
@@ -99,7 +104,9 @@ final readonly class Ring implements Solid
             $angle -= abs($curve) > 1e-9 ? $slope / $curve : 0.0;
         }
 
-        return hypot(hypot($x - $a * cos($angle), $y - $b * sin($angle)), $z) <= $this->size->depthMm / 2;
+        $square = ($this->size->depthMm / 2) ** 2 - ($x - $a * cos($angle)) ** 2 - ($y - $b * sin($angle)) ** 2;
+
+        return $square >= 0.0 ? sqrt($square) : NAN;
     }
 
     public function scaled(float $factor): self

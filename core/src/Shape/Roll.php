@@ -60,6 +60,19 @@ final readonly class Roll implements Solid
         return $this->straight()->areaCm2();
     }
 
+    public function middleOfMass(): array
+    {
+        $mass = $moment = 0.0;
+        for ($i = 0; $i < 64; $i++) {
+            $along = ($i + 0.5) / 64;
+            $share = $this->straight()->profile($along) ** 2;
+            $mass += $share;
+            $moment += $share * $this->middleLineAt($along * $this->size->heightMm)[0];
+        }
+
+        return [$moment / $mass, 0.0, 0.0];
+    }
+
     public function front(): array
     {
         $left = $right = [];
@@ -98,26 +111,25 @@ final readonly class Roll implements Solid
         return Loft::of($rings);
     }
 
-    public function contains(float $x, float $y, float $z): bool
+    public function frontMm(float $x, float $y): float
     {
         $bend = deg2rad($this->bendDeg);
         $length = $this->size->heightMm;
         $bentMm = $this->bentMm();
         if ($bend < 1e-6 || $bentMm <= 0.0) {
-            return $this->straight()->contains($x, $y, $z);
+            return $this->straight()->frontMm($x, $y);
         }
+        // The bend's middle lies at the right; unrolled, the point is so far off the middle line and so far along it.
         $radius = $bentMm / $bend;
-        // The bend's middle lies at the right; unrolled, the point is so far along and so far off the middle line.
-        [$cx] = $this->middleLineAt($length / 2);
-        $angle = atan2($y, $cx + $radius - $x);
-        $along = abs($angle) <= $bend / 2 ? $angle * $radius : null;
-        if ($along !== null) {
-            return $this->straight()->contains(hypot($x - $cx - $radius, $y) - $radius, $along, $z);
+        $centre = $this->middleLineAt($length / 2)[0] + $radius;
+        $angle = atan2($y, $centre - $x);
+        if (abs($angle) <= $bend / 2) {
+            return $this->straight()->frontMm(hypot($x - $centre, $y) - $radius, $angle * $radius);
         }
-        [$ex, $ey, $nx, $ny] = $this->middleLineAt($y < 0.0 ? ($length - $bentMm) / 2 : ($length + $bentMm) / 2);
+        [$ex, $ey, $nx, $ny] = $this->middleLineAt(($length + ($y < 0.0 ? -$bentMm : $bentMm)) / 2);
         $beyond = abs(($x - $ex) * -$ny + ($y - $ey) * $nx);
 
-        return $this->straight()->contains(($x - $ex) * $nx + ($y - $ey) * $ny, $bentMm / 2 + $beyond, $z);
+        return $this->straight()->frontMm(($x - $ex) * $nx + ($y - $ey) * $ny, $bentMm / 2 + $beyond);
     }
 
     public function scaled(float $factor): self

@@ -19,6 +19,13 @@ interface Solid
     public function areaCm2(): float;
 
     /**
+     * The middle of its mass, when it is felted evenly.
+     *
+     * @return array{float, float, float} mm
+     */
+    public function middleOfMass(): array;
+
+    /**
      * The silhouette from the front as closed loops of [x, y] in mm; a second loop is a hole.
      *
      * @return non-empty-list<list<array{float, float}>>
@@ -35,8 +42,11 @@ interface Solid
     /** The rings whose loft is the surface. */
     public function loft(): Loft;
 
-    /** Whether a point in mm lies inside. */
-    public function contains(float $x, float $y, float $z): bool;
+    /**
+     * How far the skin stands out from the picture plane at x, y in mm, alike to front and back;
+     * NAN where the shape is not.
+     */
+    public function frontMm(float $x, float $y): float;
 
     /** The same shape, every length times the factor (> 0). */
     public function scaled(float $factor): self;

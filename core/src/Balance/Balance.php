@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Balance;
+
+use Impa\Figure\Figure;
+use Impa\Figure\Pose;
+use Impa\Wool\PartWool;
+
+/** Where the figure's weight lies, and how far it can lean before it falls. Immutable. */
+final readonly class Balance
+{
+    /** Below this many degrees a figure falls; from there to TOUCHY it is touchy (design.md, section 4). */
+    public const FALLS_DEG = 5.0;
+
+    public const TOUCHY_DEG = 10.0;
+
+    /** @param array{float, float, float} $centreMm the centre of mass */
+    private function __construct(
+        private Figure $figure,
+        public float $massG,
+        public array $centreMm,
+        public Footprint $footprint,
+    ) {}
+
+    /** @param array<string, PartWool> $wool by part key */
+    public static function of(Figure $figure, array $wool): self
+    {
+        $mass = 0.0;
+        $moment = [0.0, 0.0, 0.0];
+        foreach ($figure->parts as $key => $part) {
+            $g = $wool[$key]->finishedG();
+            $middle = $wool[$key]->middleOfMass();
+            foreach ($part->placements() as $placement) {
+                $mass += $g;
+                foreach ($placement->place(...$middle) as $axis => $mm) {
+                    $moment[$axis] += $g * $mm;
+                }
+            }
+        }
+        $centre = $mass > 0.0 ? [$moment[0] / $mass, $moment[1] / $mass, $moment[2] / $mass] : [0.0, 0.0, 0.0];
+
+        return new self($figure, $mass, $centre, Footprint::of($figure));
+    }
+
+    /** Lean in degrees at which it tips over its nearest edge; negative where it falls at once. */
+    public function tipDeg(): float
+    {
+        return self::angleDeg($this->footprint, $this->centreMm);
+    }
+
+    /** Whether it needs to stand on its own at all. */
+    public function mustStand(): bool
+    {
+        return in_array($this->figure->pose, [Pose::Stand, Pose::Sit], true) && $this->figure->parts !== [];
+    }
+
+    public function stands(): bool
+    {
+        return ! $this->mustStand() || $this->tipDeg() >= self::FALLS_DEG;
+    }
+
+    public function isTouchy(): bool
+    {
+        return $this->mustStand() && $this->tipDeg() < self::TOUCHY_DEG;
+    }
+
+    /** The flattening of the base, in whole mm, from which it stands firmly; 0 where no sensible one does. */
+    public function flattenMm(): float
+    {
+        for ($mm = 2.0; $mm <= max(4.0, $this->figure->heightMm * 0.08); $mm++) {
+            if (self::angleDeg(Footprint::of($this->figure, $mm), $this->centreMm) >= self::TOUCHY_DEG) {
+                return $mm;
+            }
+        }
+
+        return 0.0;
+    }
+
+    /**
+     * Grams to hide low in the middle of the base so that it stands firmly; 0 where even the
+     * figure's own weight again would not do.
+     */
+    public function weightLowG(): float
+    {
+        [$x, $z] = $this->footprint->middle();
+        $low = [$x, $this->footprint->tableMm + 4.0, $z];
+        for ($share = 0.05; $share <= 1.0; $share += 0.05) {
+            $centre = [];
+            foreach ($this->centreMm as $axis => $mm) {
+                $centre[] = ($mm + $share * $low[$axis]) / (1 + $share);
+            }
+            if (self::angleDeg($this->footprint, $centre) >= self::TOUCHY_DEG) {
+                return $share * $this->massG;
+            }
+        }
+
+        return 0.0;
+    }
+
+    /** @param non-empty-list<float> $centre */
+    private static function angleDeg(Footprint $footprint, array $centre): float
+    {
+        $height = max(0.1, $centre[1] - $footprint->tableMm);
+
+        return rad2deg(atan($footprint->marginMm($centre[0], $centre[2]) / $height));
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Build;
+
+/** The kinds of step, in the order of the work where nothing else decides (trade.md, section 2). */
+enum StepKind: string
+{
+    case Portion = 'portion';
+    case Core = 'core';
+    case Cover = 'cover';
+    case Felt = 'felt';
+    case Detail = 'detail';
+    case Join = 'join';
+    case Hide = 'hide';
+    case Inspect = 'inspect';
+
+    public function rank(): int
+    {
+        return match ($this) {
+            self::Portion => 0,
+            self::Core => 1,
+            self::Cover, self::Felt => 2,
+            self::Detail => 3,
+            self::Join, self::Hide => 4,
+            self::Inspect => 5,
+        };
+    }
+}

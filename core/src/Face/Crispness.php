@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Face;
+
+use Impa\Figure\Detail;
+use Impa\Figure\DetailKind;
+use Impa\Figure\Method;
+
+/** The smallest detail that wool still holds cleanly (design.md, section 4). */
+final class Crispness
+{
+    public const SPOT_MM = 2.0;
+
+    public const LINE_MM = 1.0;
+
+    public const SPARK_MM = 1.0;
+
+    /** A spot laid on another one, in at least the third layer, is taken for a spark. */
+    private const SPARK_LAYER = 3;
+
+    /** The least width in mm that the detail's method can hold; 0 for what is not felted. */
+    public static function leastMm(Detail $detail): float
+    {
+        return match (true) {
+            $detail->method !== Method::Felt => 0.0,
+            $detail->kind === DetailKind::Line => self::LINE_MM,
+            self::isSpark($detail) => self::SPARK_MM,
+            default => self::SPOT_MM,
+        };
+    }
+
+    public static function isSpark(Detail $detail): bool
+    {
+        return $detail->kind === DetailKind::Disc && $detail->layer >= self::SPARK_LAYER;
+    }
+
+    /** The detail's own least width in mm. */
+    public static function widthMm(Detail $detail): float
+    {
+        if ($detail->kind === DetailKind::Line) {
+            return $detail->widthMm;
+        }
+        if ($detail->kind !== DetailKind::Patch) {
+            return min($detail->widthMm, $detail->heightMm);
+        }
+        $xs = array_column($detail->pointsMm, 0);
+        $ys = array_column($detail->pointsMm, 1);
+
+        return min(max($xs) - min($xs), max($ys) - min($ys));
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Face;
+
+/**
+ * Where a mark is pricked, as a tape and a pair of pins find it on the curved piece. Distances in mm. Immutable.
+ */
+final readonly class TapeMark
+{
+    /** Pieces of the tape's course; each is straight, so the sum is a little short of the true arc. */
+    private const STEPS = 24;
+
+    /**
+     * @param  float  $acrossMm  by tape, level, from the middle line; to the right is positive
+     * @param  float  $downMm  by tape from the crown down the middle line to the mark's level
+     * @param  float  $pinMm  straight, pin to pin, from the middle line at that level
+     */
+    private function __construct(
+        public float $acrossMm,
+        public float $downMm,
+        public float $pinMm,
+    ) {}
+
+    /** Where x, y lies on a surface; NAN throughout if it lies off it. */
+    public static function on(Surface $surface, float $xMm, float $yMm): self
+    {
+        $across = self::tape(static fn (float $s): array => [$s * $xMm, $surface->heightMm($s * $xMm, $yMm)]);
+        $crown = $surface->crownMm();
+        // Steep at the crown, so the steps close up there.
+        $down = self::tape(static function (float $s) use ($surface, $crown, $yMm): array {
+            $y = $crown + (1 - cos($s * M_PI / 2)) * ($yMm - $crown);
+
+            return [$y, $surface->heightMm(0.0, $y)];
+        });
+        $pin = hypot($xMm, $surface->heightMm($xMm, $yMm) - $surface->heightMm(0.0, $yMm));
+
+        return new self($xMm < 0 ? -$across : $across, $down, $pin);
+    }
+
+    /** @param callable(float): array{float, float} $at a point of the course for s from 0 to 1 */
+    private static function tape(callable $at): float
+    {
+        $length = 0.0;
+        [$u, $v] = $at(0.0);
+        for ($i = 1; $i <= self::STEPS; $i++) {
+            [$nextU, $nextV] = $at($i / self::STEPS);
+            $length += hypot($nextU - $u, $nextV - $v);
+            [$u, $v] = [$nextU, $nextV];
+        }
+
+        return $length;
+    }
+}

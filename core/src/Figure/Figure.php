@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Figure;
+
+use Impa\Shape\ShapeRefused;
+use JsonException;
+use stdClass;
+
+/**
+ * A figure, read from an impa-figure document and found whole. The document itself is kept as it came,
+ * members unknown to us included. Immutable.
+ */
+final readonly class Figure
+{
+    /**
+     * @param  array<string, Colour>  $colours  by key
+     * @param  array<string, Part>  $parts  by key
+     * @param  array<string, Detail>  $details  by key
+     * @param  ?Picture  $picture  none where the figure was made without a drawing
+     */
+    private function __construct(
+        private stdClass $document,
+        public string $name,
+        public float $heightMm,
+        public Pose $pose,
+        public FaceSchool $faceSchool,
+        public array $colours,
+        public array $parts,
+        public array $details,
+        public ?Picture $picture,
+    ) {}
+
+    /** @throws FigureRefused with every fault of the text */
+    public static function fromJson(string $json): self
+    {
+        try {
+            $document = json_decode($json, false, 64, JSON_THROW_ON_ERROR);
+        } catch (JsonException $e) {
+            throw FigureRefused::notJson($e->getMessage());
+        }
+
+        return self::fromDocument($document);
+    }
+
+    /**
+     * @param  mixed  $document  decoded JSON, objects as stdClass
+     *
+     * @throws FigureRefused with every fault of the document
+     */
+    public static function fromDocument(mixed $document): self
+    {
+        $faults = FigureCheck::faults($document);
+        if ($faults !== [] || ! $document instanceof stdClass) {
+            throw FigureRefused::forFaults($faults === [] ? [Fault::at([], 'The document must be an object.')] : $faults);
+        }
+        try {
+            $reader = FigureReader::of($document);
+
+            return new self(
+                $document,
+                $reader->name(),
+                $reader->heightMm(),
+                $reader->pose(),
+                $reader->faceSchool(),
+                $reader->colours(),
+                $reader->parts(),
+                $reader->details(),
+                $reader->picture(),
+            );
+        } catch (ShapeRefused $e) {
+            throw FigureRefused::forFaults([Fault::at([], $e->getMessage())]);
+        }
+    }
+
+    /** A copy of the document, every member as it came. */
+    public function document(): stdClass
+    {
+        $copy = json_decode($this->toJson(), false);
+
+        return $copy instanceof stdClass ? $copy : new stdClass;
+    }
+
+    public function toJson(): string
+    {
+        return json_encode($this->document, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
+    }
+
+    /**
+     * The same figure at another finished height: every size, place and detail grows alike. Covers keep
+     * their thickness, which is a habit of the hand and not of the drawing.
+     */
+    public function scaledTo(float $heightMm): self
+    {
+        return self::fromDocument(Scaling::of($this->document(), $heightMm / $this->heightMm));
+    }
+
+    /** @return list<Detail> the details on a part, lowest layer first */
+    public function detailsOn(string $part): array
+    {
+        $on = array_values(array_filter($this->details, static fn (Detail $d): bool => $d->on === $part));
+        usort($on, static fn (Detail $a, Detail $b): int => $a->layer <=> $b->layer);
+
+        return $on;
+    }
+}

@@ -1,0 +1,208 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Figure;
+
+use Impa\Colour\Srgb;
+use Impa\Shape\Catalogue;
+use Impa\Shape\ShapeKind;
+use Impa\Shape\ShapeRefused;
+use Impa\Shape\Size;
+use Impa\Shape\Solid;
+use Impa\Shape\Turn;
+use Impa\Wool\CoreMaterial;
+use Impa\Wool\Firmness;
+use stdClass;
+
+/**
+ * Reads the members of a document that the schema has passed, filling in the house's defaults
+ * (trade.md, section 6; design.md, section 3).
+ */
+final readonly class FigureReader
+{
+    public const COVER_MM = 3.0;
+
+    private function __construct(private stdClass $document) {}
+
+    public static function of(stdClass $document): self
+    {
+        return new self($document);
+    }
+
+    public function name(): string
+    {
+        return self::text($this->document, 'name');
+    }
+
+    public function heightMm(): float
+    {
+        return self::number($this->document, 'heightMm');
+    }
+
+    public function pose(): Pose
+    {
+        return Pose::from(self::text($this->document, 'pose', 'stand'));
+    }
+
+    public function faceSchool(): FaceSchool
+    {
+        return FaceSchool::from(self::text(self::object($this->document, 'school'), 'face', 'loose-head'));
+    }
+
+    /** @return array<string, Colour> */
+    public function colours(): array
+    {
+        $colours = [];
+        foreach (self::members($this->document, 'colours') as $colour) {
+            $key = self::text($colour, 'key');
+            $colours[$key] = new Colour($key, self::text($colour, 'name', $key), Srgb::hex(self::text($colour, 'hex')));
+        }
+
+        return $colours;
+    }
+
+    /**
+     * @return array<string, Part>
+     *
+     * @throws ShapeRefused if a shape cannot be felted
+     */
+    public function parts(): array
+    {
+        $usual = $this->document;
+        $school = self::object($usual, 'school');
+        $parts = [];
+        foreach (self::members($usual, 'parts') as $part) {
+            $key = self::text($part, 'key');
+            $at = self::object($part, 'at');
+            $turn = self::object($part, 'turnDeg');
+            $join = self::object($part, 'join');
+            $parts[$key] = new Part(
+                $key,
+                self::text($part, 'name', $key),
+                self::solid(self::object($part, 'shape')),
+                [self::number($at, 'xMm'), self::number($at, 'yMm'), self::number($at, 'zMm')],
+                Turn::of(self::number($turn, 'x'), self::number($turn, 'y'), self::number($turn, 'z')),
+                ($part->mirror ?? false) === true,
+                self::text($part, 'colour'),
+                CoreMaterial::from(self::text($part, 'core', self::text($usual, 'core', 'core-wool'))),
+                self::number($part, 'coverMm', self::number($usual, 'coverMm', self::COVER_MM)),
+                Firmness::from(self::text($part, 'firmness', self::text($usual, 'firmness', 'springy'))),
+                Finish::from(self::text($part, 'finish', 'smooth')),
+                self::text($part, 'group'),
+                self::text($join, 'to'),
+                JoinBy::from(self::text($join, 'by', self::text($school, 'join', 'fluff'))),
+            );
+        }
+
+        return $parts;
+    }
+
+    /** @return array<string, Detail> */
+    public function details(): array
+    {
+        $details = [];
+        foreach (self::members($this->document, 'details') as $detail) {
+            $key = self::text($detail, 'key');
+            $kind = DetailKind::from(self::text($detail, 'kind'));
+            $widthMm = self::number($detail, 'widthMm');
+            $usualMethod = match ($kind) {
+                DetailKind::Bead => 'bead',
+                DetailKind::Eye => 'ready-made',
+                default => 'felt',
+            };
+            $details[$key] = new Detail(
+                $key,
+                self::text($detail, 'name', $key),
+                self::text($detail, 'on'),
+                $kind,
+                $widthMm,
+                self::number($detail, 'heightMm', $widthMm),
+                self::number($detail, 'xMm'),
+                self::number($detail, 'yMm'),
+                self::number($detail, 'turnDeg'),
+                self::points($detail, 'pointsMm'),
+                self::text($detail, 'colour'),
+                (int) self::number($detail, 'layer', 1),
+                ($detail->mirror ?? false) === true,
+                Method::from(self::text($detail, 'method', $usualMethod)),
+                Side::from(self::text($detail, 'side', 'front')),
+            );
+        }
+
+        return $details;
+    }
+
+    public function picture(): ?Picture
+    {
+        $picture = $this->document->picture ?? null;
+        if (! $picture instanceof stdClass) {
+            return null;
+        }
+        $origin = is_array($picture->originPx ?? null) ? $picture->originPx : [0, 0];
+
+        return new Picture(
+            (int) self::number($picture, 'widthPx'),
+            (int) self::number($picture, 'heightPx'),
+            self::number($picture, 'mmPerPx'),
+            self::float($origin[0] ?? 0),
+            self::float($origin[1] ?? 0),
+        );
+    }
+
+    /** @throws ShapeRefused if the shape cannot be felted */
+    public static function solid(stdClass $shape): Solid
+    {
+        $options = [];
+        foreach (['taper', 'topMm', 'bottomMm', 'bendDeg'] as $name) {
+            if (isset($shape->{$name})) {
+                $options[$name] = self::number($shape, $name);
+            }
+        }
+        if (isset($shape->outline)) {
+            $options['outline'] = is_string($shape->outline) ? $shape->outline : self::points($shape, 'outline');
+        }
+        $kind = ShapeKind::tryFrom(self::text($shape, 'kind')) ?? throw ShapeRefused::unknownKind(self::text($shape, 'kind'));
+
+        return Catalogue::solid($kind, Size::of(self::number($shape, 'widthMm'), self::number($shape, 'heightMm'), self::number($shape, 'depthMm')), $options);
+    }
+
+    private static function text(stdClass $from, string $name, string $usual = ''): string
+    {
+        return is_string($from->{$name} ?? null) ? $from->{$name} : $usual;
+    }
+
+    private static function number(stdClass $from, string $name, float $usual = 0.0): float
+    {
+        return isset($from->{$name}) ? self::float($from->{$name}) : $usual;
+    }
+
+    private static function float(mixed $value): float
+    {
+        return is_int($value) || is_float($value) ? (float) $value : 0.0;
+    }
+
+    private static function object(stdClass $from, string $name): stdClass
+    {
+        return ($from->{$name} ?? null) instanceof stdClass ? $from->{$name} : new stdClass;
+    }
+
+    /** @return list<stdClass> */
+    private static function members(stdClass $from, string $name): array
+    {
+        $list = is_array($from->{$name} ?? null) ? $from->{$name} : [];
+
+        return array_values(array_filter($list, static fn (mixed $m): bool => $m instanceof stdClass));
+    }
+
+    /** @return list<array{float, float}> */
+    private static function points(stdClass $from, string $name): array
+    {
+        $points = [];
+        foreach (is_array($from->{$name} ?? null) ? $from->{$name} : [] as $point) {
+            $points[] = is_array($point) ? [self::float($point[0] ?? 0), self::float($point[1] ?? 0)] : [0.0, 0.0];
+        }
+
+        return $points;
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Figure;
+
+use stdClass;
+
+/** Makes a figure document larger or smaller: the lengths that grow, and nothing else. */
+final class Scaling
+{
+    /** Lengths that belong to the hand or the wool, not to the drawing. */
+    private const KEPT = ['coverMm'];
+
+    /** @param float $factor more than 0 */
+    public static function of(stdClass $document, float $factor): stdClass
+    {
+        $document->heightMm = self::number($document->heightMm ?? 0) * $factor;
+        foreach (['parts', 'details', 'wires'] as $list) {
+            foreach (is_array($document->{$list} ?? null) ? $document->{$list} : [] as $member) {
+                self::grow($member, $factor);
+            }
+        }
+        if (($document->picture ?? null) instanceof stdClass) {
+            $document->picture->mmPerPx = self::number($document->picture->mmPerPx ?? 1) * $factor;
+        }
+
+        return $document;
+    }
+
+    private static function grow(mixed $member, float $factor): void
+    {
+        if (! $member instanceof stdClass) {
+            return;
+        }
+        foreach (get_object_vars($member) as $name => $value) {
+            if ($value instanceof stdClass) {
+                self::grow($value, $factor);
+            } elseif (str_ends_with($name, 'Mm') && ! in_array($name, self::KEPT, true)) {
+                $member->{$name} = self::times($value, $factor);
+            }
+        }
+    }
+
+    /** A length, or a list of points, times the factor. */
+    private static function times(mixed $value, float $factor): mixed
+    {
+        return match (true) {
+            is_int($value), is_float($value) => $value * $factor,
+            is_array($value) => array_map(static fn (mixed $v): mixed => self::times($v, $factor), $value),
+            default => $value,
+        };
+    }
+
+    private static function number(mixed $value): float
+    {
+        return is_int($value) || is_float($value) ? (float) $value : 0.0;
+    }
+}

@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Plan;
+
+use Impa\Build\Steps;
+use Impa\Colour\Ciede2000;
+use Impa\Colour\Contrast;
+use Impa\Face\Crispness;
+use Impa\Face\Surface;
+use Impa\Face\TapeMark;
+use Impa\Figure\Detail;
+use Impa\Figure\DetailKind;
+use Impa\Figure\Figure;
+use Impa\Figure\Part;
+use Impa\Shape\Outline;
+use Impa\Wool\DetailWool;
+
+/** What the plan says of one detail: its wisp, where it is pricked, whether it will read. Immutable. */
+final readonly class DetailPlan
+{
+    private function __construct(
+        private Detail $detail,
+        private Part $part,
+        private TapeMark $mark,
+        private float $difference,
+    ) {}
+
+    public static function of(Figure $figure, Detail $detail): self
+    {
+        $part = $figure->parts[$detail->on];
+        $mark = TapeMark::on(Surface::of($part->placements()[0], $detail->side), ...$detail->middle());
+        $ground = $figure->colours[self::ground($figure, $detail)]->srgb;
+
+        return new self($detail, $part, $mark, Ciede2000::between($figure->colours[$detail->colour]->srgb->lab(), $ground->lab()));
+    }
+
+    public function isOnPart(): bool
+    {
+        return ! is_nan($this->mark->acrossMm + $this->mark->downMm);
+    }
+
+    public function contrast(): Contrast
+    {
+        return Contrast::of($this->difference);
+    }
+
+    public function isTooSmall(): bool
+    {
+        return Crispness::widthMm($this->detail) < Crispness::leastMm($this->detail);
+    }
+
+    /** @return list<Note> */
+    public function notes(string $at): array
+    {
+        $notes = [];
+        if (! $this->isOnPart()) {
+            $notes[] = new Note('off-part', $at, sprintf('%s does not lie on %s as seen from the %s: move it onto the part.', $this->detail->name, $this->part->name, $this->detail->side->value));
+        }
+        if ($this->contrast() !== Contrast::Crisp) {
+            $notes[] = new Note('low-contrast', $at, sprintf('%s reads at %.0f on its ground, which is %s: lay it on a lighter or darker ground, or give it a rim (20 is crisp).', $this->detail->name, $this->difference, $this->contrast() === Contrast::Lost ? 'lost' : 'soft'));
+        }
+        if ($this->isTooSmall()) {
+            $notes[] = new Note('too-small', $at, sprintf('%s is %.1f mm at its narrowest, and felt holds no less than %.0f mm cleanly: stitch or paint it, use a bead, or make it %.1f mm larger.', $this->detail->name, Crispness::widthMm($this->detail), Crispness::leastMm($this->detail), Crispness::leastMm($this->detail) - Crispness::widthMm($this->detail)));
+        }
+
+        return $notes;
+    }
+
+    /** @return array<string, mixed> as in the plan document */
+    public function document(): array
+    {
+        return [
+            'key' => $this->detail->key,
+            'count' => Steps::pieces($this->detail, $this->part),
+            'woolMg' => DetailWool::mg($this->detail),
+            'marks' => $this->isOnPart() ? ['acrossMm' => $this->mark->acrossMm, 'downMm' => $this->mark->downMm, 'pinMm' => $this->mark->pinMm] : null,
+            'crisp' => $this->isTooSmall() ? 'too-small' : $this->contrast()->value,
+            'difference' => $this->difference,
+        ];
+    }
+
+    /** Key of the colour it lies on: the topmost lower detail under its middle, else the part's own. */
+    private static function ground(Figure $figure, Detail $detail): string
+    {
+        $colour = $figure->parts[$detail->on]->colour;
+        [$x, $y] = $detail->middle();
+        foreach ($figure->detailsOn($detail->on) as $lower) {
+            if ($lower->layer < $detail->layer && $lower->side === $detail->side && $lower->kind !== DetailKind::Line) {
+                $outline = $lower->outline();
+                $twin = array_map(static fn (array $p): array => [-$p[0], $p[1]], $outline);
+                foreach ($lower->mirror ? [$outline, $twin] : [$outline] as $loop) {
+                    $colour = Outline::reach($loop, ...Outline::centroid($loop), ...[$x, $y]) <= 1.0 ? $lower->colour : $colour;
+                }
+            }
+        }
+
+        return $colour;
+    }
+}

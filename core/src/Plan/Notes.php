@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Plan;
+
+use Impa\Figure\Figure;
+use Impa\Figure\Method;
+use Impa\Figure\Part;
+
+/** What the felter should know before she starts, each with an amount where there is one. */
+final class Notes
+{
+    /** Thinner than this cannot be felted well (trade.md, section 3 and common practice). */
+    private const THINNEST_MM = 3.0;
+
+    /** A limb thinner than this share of its length wants a wire (trade.md, section 6). */
+    private const WIRE_SHARE = 1 / 8;
+
+    /** How far the parts' real height may differ from the finished height unnoticed, as a share. */
+    private const HEIGHT_SHARE = 0.05;
+
+    /** @return list<Note> */
+    public static function of(Plan $plan): array
+    {
+        $figure = $plan->figure;
+        $notes = [...self::balance($plan), ...self::height($figure)];
+        $roots = 0;
+        foreach (array_values($figure->parts) as $i => $part) {
+            array_push($notes, ...self::part($part, '/parts/'.$i));
+            if (! $part->isJoined() && $part->group === '' && ++$roots > 1) {
+                $notes[] = new Note('loose-part', '/parts/'.$i, sprintf('%s is joined to nothing: say what it is fixed to, or which accessory it belongs to.', $part->name));
+            }
+        }
+        foreach (array_values($figure->details) as $i => $detail) {
+            array_push($notes, ...$plan->details[$detail->key]->notes('/details/'.$i));
+        }
+
+        return [...$notes, ...self::cautions($figure)];
+    }
+
+    /** @return list<Note> */
+    private static function balance(Plan $plan): array
+    {
+        $balance = $plan->balance;
+        if (! $balance->isTouchy()) {
+            return [];
+        }
+        $cures = [];
+        if ($balance->flattenMm() > 0.0) {
+            $cures[] = sprintf('flatten the base by %.0f mm', $balance->flattenMm());
+        }
+        if ($balance->weightLowG() > 0.0) {
+            $cures[] = sprintf('hide %.0f g low in the middle of the base', max(1.0, $balance->weightLowG()));
+        }
+        [$x, $z] = $balance->footprint->middle();
+        [$offX, $offZ] = [$balance->centreMm[0] - $x, $balance->centreMm[2] - $z];
+        if (hypot($offX, $offZ) > 1.0) {
+            $cures[] = sprintf('bring the weight %.0f mm %s', hypot($offX, $offZ), abs($offZ) >= abs($offX) ? ($offZ > 0 ? 'back' : 'forwards') : ($offX > 0 ? 'to the left' : 'to the right'));
+        }
+        $state = $balance->stands()
+            ? sprintf('It is touchy to stand: it tips at a lean of %.0f degrees.', $balance->tipDeg())
+            : ($balance->tipDeg() > 0.0 ? sprintf('It falls: it tips at a lean of %.0f degrees.', $balance->tipDeg()) : 'It falls at once: its weight lies outside its footprint.');
+
+        return [new Note($balance->stands() ? 'touchy' : 'falls', '', $state.' '.($cures === [] ? 'Give it a wider base.' : ucfirst(implode(', or ', $cures)).'.'))];
+    }
+
+    /** @return list<Note> */
+    private static function height(Figure $figure): array
+    {
+        $real = self::realHeightMm($figure);
+        if ($figure->parts === [] || abs($real / $figure->heightMm - 1) <= self::HEIGHT_SHARE) {
+            return [];
+        }
+
+        return [new Note('height', '/heightMm', sprintf('The parts stand %.0f mm tall, the finished height says %.0f mm.', $real, $figure->heightMm))];
+    }
+
+    private static function realHeightMm(Figure $figure): float
+    {
+        $low = INF;
+        $high = -INF;
+        foreach ($figure->parts as $part) {
+            if ($part->group !== '') {
+                continue;
+            }
+            foreach ($part->placements()[0]->rings() as $ring) {
+                foreach ($ring as [, $y]) {
+                    $low = min($low, $y);
+                    $high = max($high, $y);
+                }
+            }
+        }
+
+        return $high > $low ? $high - $low : $figure->heightMm;
+    }
+
+    /** @return list<Note> */
+    private static function part(Part $part, string $at): array
+    {
+        $notes = [];
+        $size = $part->solid->size();
+        if ($part->solid->thinnestMm() < self::THINNEST_MM) {
+            $notes[] = new Note('thin', $at, sprintf('%s is %.1f mm thin, and felt wants %.0f mm: make it %.1f mm thicker, or cut it from sheet felt.', $part->name, $part->solid->thinnestMm(), self::THINNEST_MM, self::THINNEST_MM - $part->solid->thinnestMm()));
+        }
+        $thick = min($size->widthMm, $size->depthMm);
+        if ($part->solid->kind()->isLong() && $thick < $size->heightMm * self::WIRE_SHARE) {
+            $notes[] = new Note('wire', $at, sprintf('%s is %.0f mm long and %.1f mm thick: thinner than an eighth of its length, it wants a wire, or %.1f mm.', $part->name, $size->heightMm, $thick, $size->heightMm * self::WIRE_SHARE));
+        }
+
+        return $notes;
+    }
+
+    /** @return list<Note> */
+    private static function cautions(Figure $figure): array
+    {
+        foreach ($figure->details as $detail) {
+            if (in_array($detail->method, [Method::Bead, Method::ReadyMade, Method::Pin], true)) {
+                return [new Note('small-parts', '', 'Beads, ready-made eyes and pins are small or sharp parts: this figure is decoration, not a toy. Whoever sells toys follows the local toy-safety rules.')];
+            }
+        }
+
+        return [];
+    }
+}

@@ -1,0 +1,137 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Plan;
+
+use Impa\Balance\Balance;
+use Impa\Build\Order;
+use Impa\Build\Step;
+use Impa\Build\Steps;
+use Impa\Build\Weighing;
+use Impa\Figure\Figure;
+use Impa\Wool\PartWool;
+use Impa\Wool\Totals;
+
+/** The rooms' answers for one figure, put together. Immutable. */
+final readonly class Plan
+{
+    /**
+     * @param  array<string, PartWool>  $wool  by part key
+     * @param  array<string, DetailPlan>  $details  by detail key
+     * @param  list<Step>  $steps  in order
+     */
+    private function __construct(
+        public Figure $figure,
+        public array $wool,
+        public array $details,
+        public array $steps,
+        public Balance $balance,
+    ) {}
+
+    public static function of(Figure $figure): self
+    {
+        $wool = array_map(PartWool::of(...), $figure->parts);
+
+        return new self(
+            $figure,
+            $wool,
+            array_map(static fn ($detail): DetailPlan => DetailPlan::of($figure, $detail), $figure->details),
+            Steps::of($figure, $wool),
+            Balance::of($figure, $wool),
+        );
+    }
+
+    public function handsMinutes(): float
+    {
+        return array_sum(array_map(static fn (Step $s): float => $s->minutes, $this->steps));
+    }
+
+    /** @return array<string, mixed> the impa-plan document, version 1; formats/impa-plan-1.schema.json */
+    public function document(): array
+    {
+        $centre = $this->balance->centreMm;
+
+        return [
+            'format' => 'impa-plan',
+            'version' => 1,
+            'figure' => $this->figure->name,
+            'heightMm' => $this->figure->heightMm,
+            'parts' => $this->parts(),
+            'details' => array_values(array_map(static fn (DetailPlan $d): array => $d->document(), $this->details)),
+            'wool' => $this->totals(),
+            'steps' => array_map(self::step(...), $this->steps),
+            'balance' => [
+                'massG' => $this->balance->massG,
+                'centreMm' => ['x' => $centre[0], 'y' => $centre[1], 'z' => $centre[2]],
+                'tipDeg' => $this->balance->tipDeg(),
+                'stands' => $this->balance->stands(),
+                'touchy' => $this->balance->isTouchy(),
+            ],
+            'minutes' => ['hands' => $this->handsMinutes(), 'elapsed' => $this->steps === [] ? 0.0 : Order::elapsed($this->steps)],
+            'face' => Steps::facePart($this->figure),
+            'notes' => array_map(static fn (Note $n): array => ['code' => $n->code, 'at' => $n->at, 'text' => $n->text], Notes::of($this)),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function parts(): array
+    {
+        $minutes = [];
+        foreach ($this->steps as $step) {
+            if ($step->detail === '' && $step->part !== '') {
+                $minutes[$step->part] = ($minutes[$step->part] ?? 0.0) + $step->minutes;
+            }
+        }
+        $parts = [];
+        foreach ($this->figure->parts as $key => $part) {
+            $wool = $this->wool[$key];
+            $loose = $wool->loose();
+            $parts[] = [
+                'key' => $part->key,
+                'count' => $part->count(),
+                'volumeCm3' => $wool->volumeCm3,
+                'areaCm2' => $wool->areaCm2,
+                'insideCm3' => $wool->insideCm3,
+                'coreMaterial' => $wool->coreMaterial()->value,
+                'coreG' => $wool->coreG(),
+                'colour' => $part->colour,
+                'coverG' => $wool->coverG(),
+                'finishedG' => $wool->finishedG(),
+                'looseMm' => ['w' => $loose->widthMm, 'h' => $loose->heightMm, 'd' => $loose->depthMm],
+                'minutes' => $minutes[$key] ?? 0.0,
+            ];
+        }
+
+        return $parts;
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function totals(): array
+    {
+        return array_map(static fn (array $t): array => [
+            'material' => $t['material'],
+            'colour' => $t['colour'],
+            'g' => $t['spread']->likelyG,
+            'lowG' => $t['spread']->lowG,
+            'highG' => $t['spread']->highG,
+        ], Totals::of($this->figure, $this->wool));
+    }
+
+    /** @return array<string, mixed> */
+    private static function step(Step $step): array
+    {
+        return [
+            'key' => $step->key,
+            'kind' => $step->kind->value,
+            'part' => $step->part,
+            'detail' => $step->detail,
+            'after' => $step->after,
+            'minutes' => $step->minutes,
+            'waitMinutes' => $step->waitMinutes,
+            'needle' => $step->needle === null ? null : ['gauge' => $step->needle->gauge, 'holder' => $step->needle->holder, 'stab' => $step->needle->stab],
+            'weigh' => array_map(static fn (Weighing $w): array => ['material' => $w->material, 'colour' => $w->colour === '' ? null : $w->colour, 'g' => $w->g, 'pieces' => $w->pieces], $step->weighings),
+            'text' => $step->text,
+        ];
+    }
+}

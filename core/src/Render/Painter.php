@@ -1,0 +1,145 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Render;
+
+use GdImage;
+use Impa\Colour\Srgb;
+use Impa\Figure\Figure;
+use Impa\Figure\Placement;
+use Impa\Figure\Side;
+use RuntimeException;
+
+/** Flat-colour pictures of a figure as PNG: parts painted back to front by depth, each with its details. */
+final class Painter
+{
+    /** Every pixel is the mean of so many by so many. */
+    private const FINER = 3;
+
+    /** Empty rim around the figure, as a share of the picture. */
+    private const RIM = 0.04;
+
+    /** Fine pixels that are painted at most; beyond that the picture is painted less fine. */
+    private const MOST_FINE_PX = 24_000_000;
+
+    /**
+     * The figure fitted into a square.
+     *
+     * @param  ?Srgb  $ground  null for a transparent one
+     * @return string PNG
+     *
+     * @throws RenderRefused if px is not 16 to 4096
+     */
+    public static function png(Figure $figure, View $view, int $px = 512, ?Srgb $ground = null): string
+    {
+        if ($px < 16 || $px > 4096) {
+            throw RenderRefused::sizeOutOfRange($px);
+        }
+        $layers = self::layers($figure, $view->side());
+        $xs = $ys = [0.0];
+        foreach ($layers as [, $loops]) {
+            foreach ($loops as $loop) {
+                array_push($xs, ...array_column($loop, 0));
+                array_push($ys, ...array_column($loop, 1));
+            }
+        }
+        if ($layers !== []) {
+            array_shift($xs);
+            array_shift($ys);
+        }
+        $span = max(max($xs) - min($xs), max($ys) - min($ys), 1.0);
+        $pxPerMm = $px * (1 - 2 * self::RIM) / $span;
+
+        return self::paint($layers, $px, $px, $pxPerMm, $px / 2 - (max($xs) + min($xs)) / 2 * $pxPerMm, $px / 2 + (max($ys) + min($ys)) / 2 * $pxPerMm, $ground);
+    }
+
+    /**
+     * The front in the pixels of the drawing it was taken from, so that the two lie over each other.
+     *
+     * @return string PNG
+     *
+     * @throws RenderRefused if the figure keeps no drawing
+     */
+    public static function match(Figure $figure, ?Srgb $ground = null): string
+    {
+        $picture = $figure->picture ?? throw RenderRefused::noPictureToMatch();
+
+        return self::paint(self::layers($figure, Side::Front), $picture->widthPx, $picture->heightPx, 1 / $picture->mmPerPx, $picture->originXPx, $picture->originYPx, $ground);
+    }
+
+    /**
+     * What is painted, back to front: a colour, and loops in mm (of which a shape's later ones are holes).
+     *
+     * @return list<array{Srgb, non-empty-list<list<array{float, float}>>}>
+     */
+    private static function layers(Figure $figure, Side $from): array
+    {
+        $pieces = [];
+        foreach ($figure->parts as $part) {
+            array_push($pieces, ...$part->placements());
+        }
+        usort($pieces, static fn (Placement $a, Placement $b): int => $from->see(...$a->at)[2] <=> $from->see(...$b->at)[2]);
+        $layers = [];
+        foreach ($pieces as $piece) {
+            [$right, $up] = $from->see(...$piece->at);
+            $moved = static fn (array $loop): array => array_map(static fn (array $p): array => [$p[0] + $right, $p[1] + $up], $loop);
+            $layers[] = [$figure->colours[$piece->part->colour]->srgb, array_map($moved, Silhouette::of($piece, $from))];
+            foreach ($figure->detailsOn($piece->part->key) as $detail) {
+                foreach (DetailPiece::all($detail, $piece) as $detailPiece) {
+                    foreach ($detailPiece->seenFrom($from) as $loop) {
+                        $layers[] = [$figure->colours[$detail->colour]->srgb, [$moved($loop)]];
+                    }
+                }
+            }
+        }
+
+        return $layers;
+    }
+
+    /** @param list<array{Srgb, non-empty-list<list<array{float, float}>>}> $layers */
+    private static function paint(array $layers, int $width, int $height, float $pxPerMm, float $originX, float $originY, ?Srgb $ground): string
+    {
+        $finer = $width * $height * self::FINER ** 2 > self::MOST_FINE_PX ? 1 : self::FINER;
+        $fine = self::canvas($width * $finer, $height * $finer, $ground);
+        foreach ($layers as [$srgb, $loops]) {
+            $points = [];
+            foreach ($loops as $loop) {
+                // A hole is reached over a bridge of no width and filled by the even-odd rule.
+                foreach ([...$loop, $loop[0]] as [$x, $y]) {
+                    $points[] = (int) round(($originX + $x * $pxPerMm) * $finer - 0.5);
+                    $points[] = (int) round(($originY - $y * $pxPerMm) * $finer - 0.5);
+                }
+                if ($loop !== $loops[0]) {
+                    array_push($points, $points[0], $points[1]);
+                }
+            }
+            imagefilledpolygon($fine, $points, (int) imagecolorallocate($fine, $srgb->red, $srgb->green, $srgb->blue));
+        }
+        $image = $fine;
+        if ($finer > 1) {
+            $image = self::canvas($width, $height, null);
+            imagecopyresampled($image, $fine, 0, 0, 0, 0, $width, $height, $width * $finer, $height * $finer);
+        }
+        ob_start();
+        imagepng($image, null, 6);
+
+        return (string) ob_get_clean();
+    }
+
+    private static function canvas(int $width, int $height, ?Srgb $ground): GdImage
+    {
+        $image = imagecreatetruecolor(max(1, $width), max(1, $height));
+        if ($image === false) {
+            throw new RuntimeException('There is not enough memory for a picture of this size.');
+        }
+        imagealphablending($image, false);
+        imagesavealpha($image, true);
+        $colour = $ground === null
+            ? imagecolorallocatealpha($image, 255, 255, 255, 127)
+            : imagecolorallocate($image, $ground->red, $ground->green, $ground->blue);
+        imagefill($image, 0, 0, (int) $colour);
+
+        return $image;
+    }
+}

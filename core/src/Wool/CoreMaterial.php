@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Wool;
+
+/** What the inside of a part is made of; none is solid colour. */
+enum CoreMaterial: string
+{
+    case CoreWool = 'core-wool';
+    case Scrap = 'scrap';
+    case Stuffing = 'stuffing';
+    case Foam = 'foam';
+    case None = 'none';
+
+    /** Density in g/cm3 under a cover felted so hard (design.md, section 4). */
+    public function gPerCm3(Firmness $firmness): float
+    {
+        return match ($this) {
+            self::CoreWool, self::Scrap, self::None => $firmness->gPerCm3(),
+            self::Stuffing => 0.6 * $firmness->gPerCm3(),
+            self::Foam => 0.025,
+        };
+    }
+
+    /** The word a felter says. */
+    public function word(): string
+    {
+        return match ($this) {
+            self::CoreWool => 'core wool',
+            self::Scrap => 'scrap wool',
+            self::Stuffing => 'stuffing',
+            self::Foam => 'foam',
+            self::None => 'solid colour',
+        };
+    }
+}

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Wool;
+
+use Impa\Figure\Part;
+use Impa\Shape\Size;
+
+/** What one piece of a part takes: its cover and core, in volume and grams. Immutable. */
+final readonly class PartWool
+{
+    /** Wool lost on the pad and trimmed off, as a share (design.md, section 4). */
+    public const COVER_WASTE = 0.08;
+
+    public const CORE_WASTE = 0.03;
+
+    /** How many times its felted volume a part fills before felting (common practice: 2 to 3). */
+    public const LOOSE = 2.5;
+
+    private function __construct(
+        private Part $part,
+        public float $volumeCm3,
+        public float $areaCm2,
+        public float $insideCm3,
+    ) {}
+
+    public static function of(Part $part): self
+    {
+        $hollow = $part->core !== CoreMaterial::None && $part->solid->thinnestMm() > 2 * $part->coverMm;
+
+        return new self(
+            $part,
+            $part->solid->volumeCm3(),
+            $part->solid->areaCm2(),
+            $hollow ? $part->solid->shrunk(2 * $part->coverMm)->volumeCm3() : 0.0,
+        );
+    }
+
+    /** What is inside: none where the part is too thin for a core, or wanted solid. */
+    public function coreMaterial(): CoreMaterial
+    {
+        return $this->insideCm3 > 0.0 ? $this->part->core : CoreMaterial::None;
+    }
+
+    /** Grams to weigh out for the core, waste included. */
+    public function coreG(): float
+    {
+        return $this->insideCm3 * $this->coreDensity() * (1 + self::CORE_WASTE);
+    }
+
+    /** Grams to weigh out of the colour, waste included. */
+    public function coverG(): float
+    {
+        return ($this->volumeCm3 - $this->insideCm3) * $this->part->firmness->gPerCm3() * (1 + self::COVER_WASTE);
+    }
+
+    /** Grams of the finished piece: what was wasted is gone. */
+    public function finishedG(): float
+    {
+        return $this->insideCm3 * $this->coreDensity() + ($this->volumeCm3 - $this->insideCm3) * $this->part->firmness->gPerCm3();
+    }
+
+    /**
+     * The middle of the finished piece's mass in its own frame, core and cover weighed apart.
+     *
+     * @return array{float, float, float} mm
+     */
+    public function middleOfMass(): array
+    {
+        $whole = $this->part->solid->middleOfMass();
+        if ($this->insideCm3 <= 0.0) {
+            return $whole;
+        }
+        $inside = $this->part->solid->shrunk(2 * $this->part->coverMm)->middleOfMass();
+        $cover = $this->part->firmness->gPerCm3();
+        $lighter = ($this->coreDensity() - $cover) * $this->insideCm3;
+        $massG = $this->finishedG();
+        $weighed = fn (int $i): float => ($cover * $this->volumeCm3 * $whole[$i] + $lighter * $inside[$i]) / $massG;
+
+        return [$weighed(0), $weighed(1), $weighed(2)];
+    }
+
+    /** The size of the loose clump before felting. */
+    public function loose(): Size
+    {
+        return $this->part->solid->size()->scaled(self::LOOSE ** (1 / 3));
+    }
+
+    private function coreDensity(): float
+    {
+        return $this->part->core->gPerCm3($this->part->firmness);
+    }
+}
