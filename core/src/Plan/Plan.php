@@ -47,6 +47,12 @@ final readonly class Plan
         return array_sum(array_map(static fn (Step $s): float => $s->minutes, $this->steps));
     }
 
+    /** Grams of everything to weigh out, likely. */
+    public function totalG(): float
+    {
+        return array_sum(array_map(static fn (array $t): float => $t['spread']->likelyG, Totals::of($this->figure, $this->wool)));
+    }
+
     /** @return array<string, mixed> the impa-plan document, version 1; formats/impa-plan-1.schema.json */
     public function document(): array
     {

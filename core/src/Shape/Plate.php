@@ -26,6 +26,8 @@ final readonly class Plate implements Solid
         private float $rimMm,
         private float $drawIn,
         private float $areaMm2,
+        private float $middleX,
+        private float $middleY,
     ) {}
 
     /**
@@ -42,7 +44,7 @@ final readonly class Plate implements Solid
         $inscribed = 2 * $areaMm2 / Outline::perimeter($filled);
         $rimMm = min($size->depthMm / 2, $inscribed);
 
-        return new self($kind, $size, $filled, $rimMm, $inscribed > 0.0 ? $rimMm / $inscribed : 1.0, $areaMm2);
+        return new self($kind, $size, $filled, $rimMm, $inscribed > 0.0 ? $rimMm / $inscribed : 1.0, $areaMm2, ...Outline::centroid($filled));
     }
 
     public function kind(): ShapeKind
@@ -80,7 +82,7 @@ final readonly class Plate implements Solid
 
     public function middleOfMass(): array
     {
-        return [...Outline::centroid($this->outline), 0.0];
+        return [$this->middleX, $this->middleY, 0.0];
     }
 
     public function front(): array
@@ -106,7 +108,7 @@ final readonly class Plate implements Solid
 
     public function loft(): Loft
     {
-        [$cx, $cy] = Outline::centroid($this->outline);
+        [$cx, $cy] = [$this->middleX, $this->middleY];
         $rings = [];
         foreach ($this->rims() as [$z, $share]) {
             $ring = [];
@@ -121,9 +123,8 @@ final readonly class Plate implements Solid
 
     public function frontMm(float $x, float $y): float
     {
-        [$cx, $cy] = Outline::centroid($this->outline);
         // How large a share of the outline, drawn in about its middle, still reaches the point.
-        $share = Outline::reach($this->outline, $cx, $cy, $x, $y);
+        $share = Outline::reach($this->outline, $this->middleX, $this->middleY, $x, $y);
         if ($share > 1.0) {
             return NAN;
         }

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Cards;
+use App\Models\Figure;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+final class BinController
+{
+    public function index(Request $request): JsonResponse
+    {
+        return new JsonResponse(Cards::page(Figure::onlyTrashed(), $request));
+    }
+
+    public function restore(Figure $figure): JsonResponse
+    {
+        $figure->restore();
+
+        return new JsonResponse(null, 204);
+    }
+
+    public function destroy(): JsonResponse
+    {
+        Figure::onlyTrashed()->forceDelete();
+
+        return new JsonResponse(null, 204);
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Body;
+use App\Http\Cards;
+use App\Http\Problem;
+use App\Models\Figure;
+use App\Models\Picture;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpKernel\Exception\HttpException;
+
+final class FigureController
+{
+    public function index(Request $request): JsonResponse
+    {
+        return new JsonResponse(Cards::page(Figure::query(), $request));
+    }
+
+    public function store(Request $request): JsonResponse
+    {
+        $body = Body::of($request);
+        $pictureId = $body->intOr('picture', null);
+        if ($pictureId !== null && ! Picture::query()->whereKey($pictureId)->exists()) {
+            throw new HttpException(422, 'The picture of this figure is not here. Choose the picture again.');
+        }
+
+        return self::answer(Figure::lay($body->figure(), $pictureId), 201);
+    }
+
+    public function show(Figure $figure): JsonResponse
+    {
+        return self::answer($figure);
+    }
+
+    public function update(Request $request, Figure $figure): JsonResponse
+    {
+        $body = Body::of($request);
+        if ($figure->replace($body->figure(), $body->int('revision'))) {
+            return self::answer($figure);
+        }
+
+        return Problem::of(409, 'Changed elsewhere', 'This figure was changed in another window since you opened it. Nothing of yours is lost: keep yours, or take the other.', [
+            'revision' => $figure->revision,
+            'document' => json_decode($figure->document),
+        ]);
+    }
+
+    public function destroy(Figure $figure): JsonResponse
+    {
+        $figure->delete();
+
+        return new JsonResponse(null, 204);
+    }
+
+    private static function answer(Figure $figure, int $status = 200): JsonResponse
+    {
+        return (new JsonResponse([
+            'id' => $figure->id,
+            'revision' => $figure->revision,
+            'picture' => $figure->picture_id,
+            'document' => json_decode($figure->document),
+        ], $status))->setEncodingOptions(JSON_PRESERVE_ZERO_FRACTION | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Figure;
+use Illuminate\Http\JsonResponse;
+
+/** Which steps of a figure are done. A mark stays when the plan changes: work done is done. */
+final class StepController
+{
+    public function index(Figure $figure): JsonResponse
+    {
+        return new JsonResponse(['done' => $figure->marks()->orderBy('id')->pluck('step')->all()]);
+    }
+
+    public function update(Figure $figure, string $step): JsonResponse
+    {
+        $figure->marks()->firstOrCreate(['step' => $step], ['created_at' => now()]);
+
+        return $this->index($figure);
+    }
+
+    public function destroy(Figure $figure, string $step): JsonResponse
+    {
+        $figure->marks()->where('step', $step)->delete();
+
+        return $this->index($figure);
+    }
+}

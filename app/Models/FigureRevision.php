@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A figure's document as it once was.
+ *
+ * @property int $figure_id
+ * @property int $revision
+ * @property string $document
+ */
+final class FigureRevision extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+}

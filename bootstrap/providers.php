@@ -1,0 +1,3 @@
+<?php
+
+return [App\Providers\AppServiceProvider::class];

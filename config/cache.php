@@ -1,0 +1,10 @@
+<?php
+
+return [
+    'default' => env('CACHE_STORE', 'file'),
+    'stores' => [
+        'array' => ['driver' => 'array', 'serialize' => false],
+        'file' => ['driver' => 'file', 'path' => storage_path('framework/cache/data'), 'lock_path' => storage_path('framework/cache/data')],
+    ],
+    'prefix' => 'impa-',
+];

@@ -1,0 +1,8 @@
+<?php
+
+return [
+    'default' => 'pictures',
+    'disks' => [
+        'pictures' => ['driver' => 'local', 'root' => storage_path('pictures'), 'throw' => true],
+    ],
+];

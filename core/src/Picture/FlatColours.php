@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Picture;
+
+use Impa\Colour\Srgb;
+
+/**
+ * Sorts the figure's pixels into a few flat colours. Pixels mixed by anti-aliasing belong to none by
+ * themselves; they follow their neighbours. Immutable.
+ */
+final readonly class FlatColours
+{
+    /** More colours than anybody keeps wools for in one figure. */
+    private const MOST = 14;
+
+    /** Two shades nearer than this in Lab are one colour of wool. */
+    private const APART = 8.5;
+
+    /** A pixel farther than this from every colour is a mixture. */
+    private const SURE = 9.0;
+
+    /** A colour needs so much of the figure, in flat places. */
+    private const LEAST_SHARE = 0.0003;
+
+    /**
+     * @param  list<Srgb>  $colours
+     * @param  list<int>  $labels  per pixel: index of its colour, -1 for the ground
+     */
+    private function __construct(
+        public array $colours,
+        public array $labels,
+    ) {}
+
+    public static function of(Raster $raster, Ground $ground): self
+    {
+        $colours = self::cluster($raster, $ground);
+        $centres = array_map(static fn (Srgb $c): array => LabTable::of($c->red << 16 | $c->green << 8 | $c->blue), $colours);
+        $labels = [];
+        $sure = [];
+        $known = [];
+        foreach ($raster->pixels as $i => $pixel) {
+            if (! $ground->figure[$i]) {
+                $labels[] = -1;
+
+                continue;
+            }
+            [$label, $near] = $known[$pixel & 0xFFFFFF] ??= self::nearest(LabTable::of($pixel), $centres);
+            $labels[] = $near ? $label : -2;
+            if ($near) {
+                $sure[] = $i;
+            }
+        }
+
+        return new self($colours, Spread::into($labels, $sure, $raster->width));
+    }
+
+    /** @return non-empty-list<Srgb> */
+    private static function cluster(Raster $raster, Ground $ground): array
+    {
+        $bins = [];
+        foreach ($raster->pixels as $i => $pixel) {
+            // Only where the right and lower neighbours look alike is the colour flat.
+            if ($ground->figure[$i] && self::alike($pixel, $raster->pixels[$i + 1] ?? $pixel) && self::alike($pixel, $raster->pixels[$i + $raster->width] ?? $pixel)) {
+                $key = $pixel & 0xF8F8F8;
+                $bin = $bins[$key] ?? [0, 0, 0, 0];
+                $bins[$key] = [$bin[0] + 1, $bin[1] + ($pixel >> 16 & 255), $bin[2] + ($pixel >> 8 & 255), $bin[3] + ($pixel & 255)];
+            }
+        }
+        usort($bins, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
+        $groups = [];
+        foreach ($bins as $bin) {
+            $lab = LabTable::of(self::mean($bin));
+            $best = null;
+            $least = self::APART ** 2;
+            foreach ($groups as $g => [$centre]) {
+                $distance = LabTable::squared($lab, $centre);
+                if ($distance < $least) {
+                    [$least, $best] = [$distance, $g];
+                }
+            }
+            if ($best === null && count($groups) < 4 * self::MOST) {
+                $groups[] = [$lab, $bin];
+            } elseif ($best !== null) {
+                $groups[$best][1] = array_map(static fn (int $a, int $b): int => $a + $b, $groups[$best][1], $bin);
+            }
+        }
+        $enough = array_filter($groups, static fn (array $g): bool => $g[1][0] >= max(4, self::LEAST_SHARE * $ground->count));
+        usort($enough, static fn (array $a, array $b): int => $b[1][0] <=> $a[1][0]);
+        $colours = array_map(static fn (array $g): Srgb => Srgb::of(self::mean($g[1]) >> 16, self::mean($g[1]) >> 8 & 255, self::mean($g[1]) & 255), array_slice($enough, 0, self::MOST));
+
+        return $colours === [] ? [self::meanOfAll($raster, $ground)] : $colours;
+    }
+
+    private static function meanOfAll(Raster $raster, Ground $ground): Srgb
+    {
+        $sum = [0, 0, 0, 0];
+        foreach ($raster->pixels as $i => $p) {
+            if ($ground->figure[$i]) {
+                $sum = [$sum[0] + 1, $sum[1] + ($p >> 16 & 255), $sum[2] + ($p >> 8 & 255), $sum[3] + ($p & 255)];
+            }
+        }
+        $mean = self::mean($sum);
+
+        return Srgb::of($mean >> 16, $mean >> 8 & 255, $mean & 255);
+    }
+
+    private static function alike(int $one, int $two): bool
+    {
+        return abs(($one >> 16 & 255) - ($two >> 16 & 255)) + abs(($one >> 8 & 255) - ($two >> 8 & 255)) + abs(($one & 255) - ($two & 255)) < 12;
+    }
+
+    /** @param array<int, int> $bin count and sums of red, green and blue */
+    private static function mean(array $bin): int
+    {
+        return intdiv($bin[1], $bin[0]) << 16 | intdiv($bin[2], $bin[0]) << 8 | intdiv($bin[3], $bin[0]);
+    }
+
+    /**
+     * @param  array{float, float, float}  $lab
+     * @param  non-empty-list<array{float, float, float}>  $centres
+     * @return array{int, bool}
+     */
+    private static function nearest(array $lab, array $centres): array
+    {
+        $best = 0;
+        $least = INF;
+        foreach ($centres as $c => $centre) {
+            $distance = LabTable::squared($lab, $centre);
+            if ($distance < $least) {
+                [$least, $best] = [$distance, $c];
+            }
+        }
+
+        return [$best, $least < self::SURE ** 2];
+    }
+}

@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Picture;
+
+use Impa\Colour\Srgb;
+
+/** Tells figure from background: by transparency, or by the plain colour that reaches in from the border. Immutable. */
+final readonly class Ground
+{
+    /** Alpha (0 opaque to 127 clear) from which a pixel is seen through. */
+    private const CLEAR = 64;
+
+    /** How far a background pixel may lie from the border's colour, in Lab. */
+    private const NEAR = 7.0;
+
+    /** Share of border pixels that must be plain for the background to be trusted. */
+    private const PLAIN = 0.6;
+
+    /**
+     * @param  list<bool>  $figure  per pixel, whether it belongs to the figure
+     * @param  list<string>  $notices
+     */
+    private function __construct(
+        public array $figure,
+        public int $count,
+        public array $notices,
+    ) {}
+
+    /** @throws PictureRefused if nothing stands out */
+    public static function of(Raster $raster): self
+    {
+        $border = self::border($raster);
+        $clear = count(array_filter($border, static fn (int $i): bool => ($raster->pixels[$i] >> 24) > self::CLEAR));
+        $notices = [];
+        if ($clear > 0.02 * count($border)) {
+            $figure = array_map(static fn (int $p): bool => ($p >> 24) <= self::CLEAR, $raster->pixels);
+        } else {
+            [$figure, $plain] = self::flooded($raster, $border);
+            if ($plain < self::PLAIN) {
+                $notices[] = 'The background is not plain, so parts of it may have been taken for the figure. A drawing on white or on a transparent ground works best.';
+            }
+        }
+        $count = count(array_filter($figure));
+        if ($count < 12) {
+            throw PictureRefused::nothingDrawn();
+        }
+        $touching = count(array_filter($border, static fn (int $i): bool => $figure[$i]));
+        if ($touching > 0.02 * count($border)) {
+            $notices[] = 'The figure touches the edge of the picture; what is cut off there is missing from the shapes.';
+        }
+
+        return new self($figure, $count, $notices);
+    }
+
+    /** @return list<int> */
+    private static function border(Raster $raster): array
+    {
+        $border = [];
+        for ($x = 0; $x < $raster->width; $x++) {
+            array_push($border, $x, ($raster->height - 1) * $raster->width + $x);
+        }
+        for ($y = 1; $y < $raster->height - 1; $y++) {
+            array_push($border, $y * $raster->width, ($y + 1) * $raster->width - 1);
+        }
+
+        return $border;
+    }
+
+    /**
+     * @param  list<int>  $border
+     * @return array{list<bool>, float} the mask, and the share of the border that is plain
+     */
+    private static function flooded(Raster $raster, array $border): array
+    {
+        $counts = array_count_values(array_map(static fn (int $i): int => $raster->pixels[$i] & 0xF8F8F8, $border));
+        arsort($counts);
+        $common = (int) array_key_first($counts);
+        // The mean of the most common bin is the background's colour.
+        $sum = [0, 0, 0];
+        $n = 0;
+        foreach ($border as $i) {
+            $p = $raster->pixels[$i];
+            if (($p & 0xF8F8F8) === $common) {
+                $sum[0] += $p >> 16 & 255;
+                $sum[1] += $p >> 8 & 255;
+                $sum[2] += $p & 255;
+                $n++;
+            }
+        }
+        $ground = Srgb::of(intdiv($sum[0], $n), intdiv($sum[1], $n), intdiv($sum[2], $n))->lab();
+        $known = [];
+        $isGround = static function (int $pixel) use (&$known, $ground): bool {
+            return $known[$pixel & 0xFFFFFF] ??= LabTable::squared(LabTable::of($pixel), [$ground->l, $ground->a, $ground->b]) < self::NEAR ** 2;
+        };
+        $figure = array_fill(0, $raster->width * $raster->height, true);
+        $open = [];
+        foreach ($border as $i) {
+            if ($isGround($raster->pixels[$i])) {
+                $figure[$i] = false;
+                $open[] = $i;
+            }
+        }
+        $plain = count($open) / count($border);
+        while ($open !== []) {
+            $i = array_pop($open);
+            $x = $i % $raster->width;
+            foreach ([$x > 0 ? $i - 1 : -1, $x < $raster->width - 1 ? $i + 1 : -1, $i - $raster->width, $i + $raster->width] as $j) {
+                if ($j >= 0 && isset($figure[$j]) && $figure[$j] && $isGround($raster->pixels[$j])) {
+                    $figure[$j] = false;
+                    $open[] = $j;
+                }
+            }
+        }
+
+        return [array_values($figure), $plain];
+    }
+}

@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Picture;
+
+/** Finds the figure's middle line and makes one of mirrored twins. */
+final class Pairing
+{
+    /** Twins lie so near to each other's mirror image, as a share of the figure's height. */
+    private const NEAR = 0.045;
+
+    /** Twins differ in area by no more than this share. */
+    private const ALIKE = 0.3;
+
+    /** Middle line in pixels: of a few likely ones, the one about which the silhouette is most even. */
+    public static function axis(Sorting $sorting, Regions $regions): float
+    {
+        $middles = array_map(static fn (Piece $p): float => $p->fit->x, $sorting->pieces);
+        $middles[] = self::boxMiddle($regions);
+        $best = 0.0;
+        $most = -1.0;
+        foreach (array_slice($middles, 0, 8) as $axis) {
+            $even = self::evenness($regions, $axis);
+            if ($even > $most) {
+                [$most, $best] = [$even, $axis];
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * @param  array<int, Piece>  $pieces
+     * @return array<int, Piece> twins' left ones gone, their right ones mirrored and evened out
+     */
+    public static function of(array $pieces, float $axis): array
+    {
+        $height = self::height($pieces);
+        foreach ($pieces as $i => $right) {
+            foreach ($pieces as $j => $left) {
+                if ($i !== $j && isset($pieces[$i], $pieces[$j]) && ! $right->mirror && $right->fit->x > $axis && self::areTwins($right, $left, $axis, $height)) {
+                    $right->mirror = true;
+                    unset($pieces[$j]);
+                }
+            }
+        }
+
+        return $pieces;
+    }
+
+    /** Whether two blobs' middles and areas mirror each other about a line. */
+    public static function mirrors(Blob $one, Blob $two, float $axis, float $heightPx): bool
+    {
+        return abs($one->middle[0] + $two->middle[0] - 2 * $axis) < 2 * self::NEAR * $heightPx
+            && abs($one->middle[1] - $two->middle[1]) < self::NEAR * $heightPx
+            && abs($one->area() / $two->area() - 1) < self::ALIKE
+            && abs($one->middle[0] - $axis) > 0.25 * sqrt($one->area());
+    }
+
+    private static function areTwins(Piece $right, Piece $left, float $axis, float $height): bool
+    {
+        return $right->region->label === $left->region->label && self::mirrors($right->blob, $left->blob, $axis, $height);
+    }
+
+    /** @param array<int, Piece> $pieces */
+    private static function height(array $pieces): float
+    {
+        return max(array_map(static fn (Piece $p): int => $p->region->maxY, $pieces)) - min(array_map(static fn (Piece $p): int => $p->region->minY, $pieces)) + 1.0;
+    }
+
+    private static function boxMiddle(Regions $regions): float
+    {
+        return (min(array_map(static fn (Region $r): int => $r->minX, $regions->all)) + max(array_map(static fn (Region $r): int => $r->maxX, $regions->all)) + 1) / 2;
+    }
+
+    /** Share of a sample of the figure's pixels whose mirror image belongs to the figure too. */
+    private static function evenness(Regions $regions, float $axis): float
+    {
+        $hits = $all = 0;
+        for ($i = 0, $n = count($regions->map); $i < $n; $i += 7) {
+            if ($regions->map[$i] >= 0) {
+                $all++;
+                $x = (int) floor(2 * $axis - $i % $regions->width - 0.5);
+                if ($x >= 0 && $x < $regions->width) {
+                    $hits += (int) ($regions->map[intdiv($i, $regions->width) * $regions->width + $x] >= 0);
+                }
+            }
+        }
+
+        return $hits / max(1, $all);
+    }
+}

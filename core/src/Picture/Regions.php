@@ -1,0 +1,180 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Picture;
+
+/** The connected patches of a sorted picture, specks and drawn outlines given to their neighbours. Immutable. */
+final readonly class Regions
+{
+    /** Patches smaller than this share of the figure are specks. */
+    private const SPECK_SHARE = 0.0002;
+
+    private const SPECK_PX = 10;
+
+    /** A drawn outline is narrower than this share of the figure's height, and this dark (L). */
+    private const INK_SHARE = 0.03;
+
+    private const INK_LIGHTNESS = 45.0;
+
+    /**
+     * @param  array<int, Region>  $all  by index
+     * @param  list<int>  $map  per pixel, index of its region, -1 for the ground
+     * @param  int  $dropped  how many specks were given away
+     */
+    private function __construct(
+        public array $all,
+        public array $map,
+        public int $width,
+        public int $dropped,
+    ) {}
+
+    public static function of(FlatColours $flat, Raster $raster, Ground $ground): self
+    {
+        $labels = $flat->labels;
+        $dropped = 0;
+        $speck = max(self::SPECK_PX, self::SPECK_SHARE * $ground->count);
+        [$all, $map] = self::connected($labels, $raster->width);
+        $small = array_filter($all, static fn (Region $r): bool => $r->area < $speck);
+        if ($small !== [] && count($small) < count($all)) {
+            $dropped = count($small);
+            [$all, $map] = self::connected(self::without($small, $labels, $map, $raster->width), $raster->width);
+            $labels = self::labelsOf($map, $all);
+        }
+        $ink = self::ink($all, $flat);
+        if ($ink !== [] && count($ink) < count($all)) {
+            [$all, $map] = self::connected(self::without($ink, $labels, $map, $raster->width), $raster->width);
+        }
+
+        return new self($all, $map, $raster->width, $dropped);
+    }
+
+    /**
+     * Dark strokes that run between other regions or along the ground: outlines. A stroke inside
+     * one region is a drawn line (a mouth, a brow) and stays.
+     *
+     * @param  array<int, Region>  $all
+     * @return array<int, Region>
+     */
+    private static function ink(array $all, FlatColours $flat): array
+    {
+        if ($all === []) {
+            return [];
+        }
+        $figureHeight = max(array_map(static fn (Region $r): int => $r->maxY, $all)) - min(array_map(static fn (Region $r): int => $r->minY, $all)) + 1;
+
+        return array_filter($all, static fn (Region $r): bool => $r->strokePx() < self::INK_SHARE * $figureHeight
+            && $flat->colours[$r->label]->lab()->l < self::INK_LIGHTNESS
+            && $r->touchesGround()
+            && $r->area < 0.35 * $r->widthPx() * $r->heightPx());
+    }
+
+    /**
+     * @param  array<int, Region>  $gone
+     * @param  list<int>  $labels
+     * @param  list<int>  $map
+     * @return list<int>
+     */
+    private static function without(array $gone, array $labels, array $map, int $width): array
+    {
+        $from = [];
+        foreach ($map as $i => $region) {
+            if (isset($gone[$region])) {
+                $labels[$i] = -2;
+            } elseif ($region >= 0) {
+                $from[] = $i;
+            }
+        }
+
+        return Spread::into(array_values($labels), $from, $width);
+    }
+
+    /**
+     * @param  list<int>  $map
+     * @param  array<int, Region>  $all
+     * @return list<int>
+     */
+    private static function labelsOf(array $map, array $all): array
+    {
+        return array_map(static fn (int $r): int => $r < 0 ? -1 : $all[$r]->label, $map);
+    }
+
+    /**
+     * @param  list<int>  $labels
+     * @return array{array<int, Region>, list<int>}
+     */
+    private static function connected(array $labels, int $width): array
+    {
+        $size = count($labels);
+        $map = array_fill(0, $size, -1);
+        $all = [];
+        for ($start = 0; $start < $size; $start++) {
+            $label = $labels[$start];
+            if ($label < 0 || $map[$start] >= 0) {
+                continue;
+            }
+            $index = count($all);
+            $region = new Region($index, $label);
+            $map[$start] = $index;
+            $open = [$start];
+            while ($open !== []) {
+                $i = array_pop($open);
+                $region->add($i % $width, intdiv($i, $width));
+                if ($i % $width > 0 && $map[$i - 1] < 0 && $labels[$i - 1] === $label) {
+                    $map[$i - 1] = $index;
+                    $open[] = $i - 1;
+                }
+                if (($i + 1) % $width > 0 && $map[$i + 1] < 0 && $labels[$i + 1] === $label) {
+                    $map[$i + 1] = $index;
+                    $open[] = $i + 1;
+                }
+                if ($i >= $width && $map[$i - $width] < 0 && $labels[$i - $width] === $label) {
+                    $map[$i - $width] = $index;
+                    $open[] = $i - $width;
+                }
+                if ($i + $width < $size && $map[$i + $width] < 0 && $labels[$i + $width] === $label) {
+                    $map[$i + $width] = $index;
+                    $open[] = $i + $width;
+                }
+            }
+            $all[$index] = $region;
+        }
+        self::touch($all, $map, $width);
+
+        return [$all, array_values($map)];
+    }
+
+    /**
+     * @param  array<int, Region>  $all
+     * @param  array<int, int>  $map
+     */
+    private static function touch(array $all, array $map, int $width): void
+    {
+        $size = count($map);
+        foreach ($map as $i => $one) {
+            $right = ($i + 1) % $width > 0 ? $map[$i + 1] : -1;
+            $below = $i + $width < $size ? $map[$i + $width] : -1;
+            if ($one !== $right) {
+                self::meet($all, $one, $right);
+            }
+            if ($one !== $below) {
+                self::meet($all, $one, $below);
+            }
+            // The picture's own left and upper border counts as ground.
+            if ($one >= 0 && ($i % $width === 0 || $i < $width)) {
+                self::meet($all, $one, -1);
+            }
+        }
+    }
+
+    /** @param array<int, Region> $all */
+    private static function meet(array $all, int $one, int $two): void
+    {
+        if ($one >= 0) {
+            $all[$one]->meet($two);
+        }
+        if ($two >= 0) {
+            $all[$two]->meet($one);
+        }
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Render;
+
+use Impa\Figure\Figure;
+use Impa\Figure\Placement;
+use Impa\Figure\Side;
+
+/** What the screens draw of a figure: outlines for the flat views, rings for the turning one. */
+final class Board
+{
+    /**
+     * Per part its pieces' outlines from front and right (loops of [right, up] in mm from the middle of the piece)
+     * and the loft of its shape in its own frame; per detail the rings of its pieces on the skin, in the figure's frame.
+     *
+     * @return array{parts: array<string, mixed>, details: array<string, mixed>}
+     */
+    public static function of(Figure $figure): array
+    {
+        $parts = $details = [];
+        foreach ($figure->parts as $key => $part) {
+            $loft = $part->solid->loft();
+            $parts[$key] = [
+                'pieces' => array_map(static fn (Placement $p): array => [
+                    'front' => self::rounded(Silhouette::of($p, Side::Front)),
+                    'side' => self::rounded(Silhouette::of($p, Side::Right)),
+                ], $part->placements()),
+                'loft' => [
+                    'rings' => array_map(static fn (array $ring): array => array_map(static fn (float $mm): float => round($mm, 2), $ring), $loft->rings),
+                    'closed' => $loft->closed,
+                ],
+            ];
+        }
+        foreach ($figure->details as $key => $detail) {
+            $pieces = [];
+            foreach ($figure->parts[$detail->on]->placements() as $placement) {
+                foreach (DetailPiece::all($detail, $placement) as $piece) {
+                    $pieces[] = $piece->skin();
+                }
+            }
+            $details[$key] = $pieces;
+        }
+
+        return ['parts' => $parts, 'details' => $details];
+    }
+
+    /**
+     * @param  non-empty-list<list<array{float, float}>>  $loops
+     * @return list<list<array{float, float}>>
+     */
+    private static function rounded(array $loops): array
+    {
+        return array_map(static fn (array $loop): array => array_map(static fn (array $p): array => [round($p[0], 2), round($p[1], 2)], $loop), $loops);
+    }
+}

@@ -1,0 +1,15 @@
+<!doctype html>
+<html lang="en">
+<head>
+    <meta charset="utf-8">
+    <meta name="viewport" content="width=device-width, initial-scale=1">
+    <meta name="csp-nonce" content="{{ Vite::cspNonce() }}">
+    <title>Impa</title>
+    <link rel="icon" href="/icon.svg" type="image/svg+xml">
+    @vite('resources/app/main.ts')
+</head>
+<body>
+    <div id="app"></div>
+    <noscript>Impa needs scripts to be switched on: everything it shows is drawn by them.</noscript>
+</body>
+</html>
