@@ -18,5 +18,7 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Wool extends Model
 {
+    protected $table = 'wools';
+
     protected $guarded = [];
 }

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use Illuminate\Database\Seeder;
+
+final class DatabaseSeeder extends Seeder
+{
+    public function run(): void
+    {
+        $this->call(DemoSeeder::class);
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use App\Models\Figure;
+use App\Models\Picture;
+use App\Models\Wool;
+use Illuminate\Database\Seeder;
+use Illuminate\Support\Facades\DB;
+use Impa\Figure\Figure as FigureDocument;
+
+/** The demo: three made-up figures with their drawings, and a small stash. Lays out only what is not there. */
+final class DemoSeeder extends Seeder
+{
+    private const FIGURES = ['lanto', 'sorrel', 'bobbin'];
+
+    public function run(): void
+    {
+        if (Figure::withTrashed()->where('is_demo', true)->exists()) {
+            return;
+        }
+        DB::transaction($this->lay(...));
+    }
+
+    private function lay(): void
+    {
+        foreach (self::FIGURES as $name) {
+            $picture = Picture::keep((string) file_get_contents(base_path("demo/{$name}.png")));
+            $figure = Figure::lay(FigureDocument::fromJson((string) file_get_contents(base_path("demo/{$name}.impa.json"))), $picture->id, isDemo: true);
+            if ($name === 'bobbin') {
+                foreach (['portion', 'core:head', 'core:body'] as $step) {
+                    $figure->marks()->create(['step' => $step, 'created_at' => now()]);
+                }
+            }
+        }
+        /** @var list<array<string, mixed>> $stash */
+        $stash = json_decode((string) file_get_contents(base_path('demo/stash.json')), true);
+        foreach ($stash as $wool) {
+            Wool::query()->create($wool + ['is_demo' => true]);
+        }
+    }
+}

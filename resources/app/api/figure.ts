@@ -1,0 +1,183 @@
+// Made from formats/impa-figure-1.schema.json by npm run types. Do not edit.
+
+export type Firmness = 'squishy' | 'soft' | 'springy' | 'firm' | 'hard'
+export type Cover = number
+export type Core = 'core-wool' | 'scrap' | 'stuffing' | 'foam' | 'none'
+export type JoinBy = 'fluff' | 'slit' | 'neck' | 'wrap' | 'sandwich' | 'sew' | 'glue' | 'wire'
+export type Key = string
+export type Length = number
+/**
+ * @minItems 2
+ * @maxItems 2
+ */
+export type Point = [Place, Place]
+export type Place = number
+export type Angle = number
+
+/**
+ * impa-figure version 1: a felted figure. Lengths in mm, angles in degrees. Frame: origin on the table under the figure's middle, x to the viewer's right, y up, z towards the viewer. Members not named here are kept.
+ */
+export interface Figure {
+  format: 'impa-figure'
+  version: 1
+  name: string
+  /**
+   * finished height
+   */
+  heightMm: number
+  pose?: 'stand' | 'sit' | 'lie' | 'hang'
+  firmness?: Firmness
+  coverMm?: Cover
+  core?: Core
+  school?: {
+    face?: 'loose-head' | 'face-first' | 'limbs-first'
+    join?: JoinBy
+    [k: string]: unknown
+  }
+  /**
+   * @maxItems 200
+   */
+  colours: Colour[]
+  /**
+   * @maxItems 200
+   */
+  parts: Part[]
+  /**
+   * @maxItems 400
+   */
+  details?: Detail[]
+  /**
+   * @maxItems 100
+   */
+  wires?: {
+    [k: string]: unknown
+  }[]
+  picture?: Picture
+  [k: string]: unknown
+}
+export interface Colour {
+  key: Key
+  name?: string
+  hex: string
+  [k: string]: unknown
+}
+export interface Part {
+  key: Key
+  name?: string
+  shape: Shape
+  /**
+   * middle of the shape
+   */
+  at: {
+    xMm: Place
+    yMm: Place
+    zMm?: Place
+    [k: string]: unknown
+  }
+  /**
+   * applied z (in the picture plane), then x, then y
+   */
+  turnDeg?: {
+    x?: Angle
+    y?: Angle
+    z?: Angle
+    [k: string]: unknown
+  }
+  /**
+   * a second piece at -x
+   */
+  mirror?: boolean
+  colour: Key
+  core?: Core
+  coverMm?: Cover
+  firmness?: Firmness
+  finish?: 'smooth' | 'rough' | 'fluffy' | 'loops' | 'tufts'
+  /**
+   * the accessory it belongs to
+   */
+  group?: string
+  join?: {
+    to: Key
+    by?: JoinBy
+    [k: string]: unknown
+  }
+  [k: string]: unknown
+}
+export interface Shape {
+  kind:
+    | 'ball'
+    | 'egg'
+    | 'sausage'
+    | 'drum'
+    | 'drumstick'
+    | 'cone'
+    | 'drop'
+    | 'dome'
+    | 'ring'
+    | 'arc'
+    | 'plate'
+    | 'cord'
+    | 'strip'
+    | 'sheet'
+  widthMm: Length
+  heightMm: Length
+  depthMm: Length
+  /**
+   * egg: -0.6 narrow foot to 0.6 narrow head
+   */
+  taper?: number
+  /**
+   * drumstick: upper end
+   */
+  topMm?: number
+  /**
+   * drumstick: lower end
+   */
+  bottomMm?: number
+  /**
+   * arc, cord: bend between the ends
+   */
+  bendDeg?: number
+  /**
+   * plate, strip, sheet: a named outline or points, stretched to width and height
+   */
+  outline?: ('disc' | 'triangle' | 'leaf' | 'heart' | 'rectangle') | [Point, Point, Point, ...Point[]]
+  [k: string]: unknown
+}
+export interface Detail {
+  key: Key
+  name?: string
+  on: Key
+  kind: 'disc' | 'patch' | 'line' | 'bead' | 'eye'
+  widthMm?: Length
+  heightMm?: Length
+  xMm?: Place
+  yMm?: Place
+  turnDeg?: Angle
+  /**
+   * @minItems 2
+   * @maxItems 400
+   */
+  pointsMm?: [Point, Point, ...Point[]]
+  colour: Key
+  /**
+   * counts outwards from the ground
+   */
+  layer?: number
+  mirror?: boolean
+  method?: 'felt' | 'bead' | 'ready-made' | 'stitch' | 'paint' | 'pin'
+  side?: 'front' | 'back' | 'left' | 'right' | 'top' | 'under'
+  [k: string]: unknown
+}
+export interface Picture {
+  file?: string
+  widthPx: number
+  heightPx: number
+  mmPerPx: number
+  /**
+   * @minItems 2
+   * @maxItems 2
+   */
+  originPx: [number, number]
+  [k: string]: unknown
+}

@@ -1,0 +1,105 @@
+// Made from formats/impa-plan-1.schema.json by npm run types. Do not edit.
+
+/**
+ * impa-plan version 1: what a figure takes and how it is made. Grams are per piece, count says how many; masses are unrounded. Length mm, area cm2, volume cm3, mass g, wisps mg, time minutes, angle degrees.
+ */
+export interface Plan {
+  format: 'impa-plan'
+  version: 1
+  figure: string
+  heightMm: number
+  parts: PartPlan[]
+  details: DetailPlan[]
+  wool: WoolTotal[]
+  steps: Step[]
+  balance: Balance
+  minutes: {
+    hands: number
+    elapsed: number
+  }
+  /**
+   * key of the part that bears the face, or empty
+   */
+  face: string
+  notes: Note[]
+}
+export interface PartPlan {
+  key: string
+  count: number
+  volumeCm3: number
+  areaCm2: number
+  insideCm3: number
+  coreMaterial: 'core-wool' | 'scrap' | 'stuffing' | 'foam' | 'none'
+  coreG: number
+  colour: string
+  coverG: number
+  finishedG: number
+  looseMm: {
+    w: number
+    h: number
+    d: number
+  }
+  minutes: number
+}
+export interface DetailPlan {
+  key: string
+  count: number
+  woolMg: number
+  /**
+   * by tape from the middle line and from the crown, and straight from pin to pin; null off the part
+   */
+  marks: null | {
+    acrossMm: number
+    downMm: number
+    pinMm: number
+  }
+  crisp: 'crisp' | 'soft' | 'lost' | 'too-small'
+  /**
+   * CIEDE2000 to the ground it lies on
+   */
+  difference: number
+}
+export interface WoolTotal {
+  material: string
+  colour: string | null
+  g: number
+  lowG: number
+  highG: number
+}
+export interface Step {
+  key: string
+  kind: 'portion' | 'core' | 'cover' | 'felt' | 'detail' | 'join' | 'hide' | 'inspect'
+  part: string
+  detail: string
+  after: string[]
+  minutes: number
+  waitMinutes: number
+  needle: null | {
+    gauge: number
+    holder: number
+    stab: string
+  }
+  weigh: {
+    material: string
+    colour: string | null
+    g: number
+    pieces: number
+  }[]
+  text: string
+}
+export interface Balance {
+  massG: number
+  centreMm: {
+    x: number
+    y: number
+    z: number
+  }
+  tipDeg: number
+  stands: boolean
+  touchy: boolean
+}
+export interface Note {
+  code: string
+  at: string
+  text: string
+}
