@@ -7,7 +7,7 @@ export default defineConfig({
   plugins: [
     laravel({ input: 'resources/app/main.ts', refresh: false }),
     vue(),
-    vuetify({ autoImport: true, styles: 'none' }),
+    vuetify({ autoImport: true }),
   ],
   build: { chunkSizeWarningLimit: 900 },
 })

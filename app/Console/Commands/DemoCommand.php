@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Models\Figure;
+use App\Models\Wool;
+use Database\Seeders\DemoSeeder;
+use Illuminate\Console\Command;
+use Illuminate\Support\Facades\DB;
+
+final class DemoCommand extends Command
+{
+    protected $signature = 'impa:demo';
+
+    protected $description = 'Lay the demo figures and stash out anew; what a user made is not touched';
+
+    public function handle(): int
+    {
+        DB::transaction(function (): void {
+            Figure::withTrashed()->where('is_demo', true)->forceDelete();
+            Wool::query()->where('is_demo', true)->delete();
+            (new DemoSeeder)->run();
+        });
+        $this->info('The demo is as new.');
+
+        return 0;
+    }
+}

@@ -1,0 +1,78 @@
+# Shared by bin/demo and bin/test: what a fresh machine needs, each added only where it is missing.
+set -euo pipefail
+cd "$(dirname "${BASH_SOURCE[0]}")/.."
+
+say() { printf '\033[1m- %s\033[0m\n' "$*"; }
+stop() { printf '%s\n' "$*" >&2; exit 1; }
+
+# The Debian packages named, if a probe says that one is missing.
+need_packages() {
+    local missing=()
+    local pair
+    for pair in "$@"; do
+        # package=probe, the probe a command that fails where the package is missing
+        bash -c "${pair#*=}" >/dev/null 2>&1 || missing+=("${pair%%=*}")
+    done
+    [ ${#missing[@]} -eq 0 ] && return
+    if [ "$(id -u)" -ne 0 ]; then
+        stop "These Debian packages are missing. Run this line, then start again:
+    sudo apt-get update && sudo apt-get install -y ${missing[*]}"
+    fi
+    say "Adding Debian packages: ${missing[*]}"
+    apt-get update -qq
+    DEBIAN_FRONTEND=noninteractive apt-get install -y -qq "${missing[@]}" >/dev/null
+}
+
+php_has() { echo "php -r 'exit(extension_loaded(\"$1\") ? 0 : 1);'"; }
+
+PHP_PACKAGES=(
+    "php8.2-gd=$(php_has gd)" "php8.2-sqlite3=$(php_has pdo_sqlite)" "php8.2-curl=$(php_has curl)" "php8.2-zip=$(php_has zip)"
+    "php8.2-bcmath=$(php_has bcmath)" "php8.2-mbstring=$(php_has mbstring)" "php8.2-intl=$(php_has intl)" "php8.2-xml=$(php_has dom)" "unzip=command -v unzip"
+)
+
+need_tools() {
+    local tool
+    for tool in php composer node npm; do
+        command -v "$tool" >/dev/null || stop "$tool is not on this machine. Impa needs PHP 8.2 (CLI), Composer, Node 20 and npm."
+    done
+}
+
+# True where the stamp is older than any of the files, or not there.
+stale() {
+    local stamp=$1
+    shift
+    [ ! -e "$stamp" ] && return 0
+    [ -n "$(find "$@" -newer "$stamp" -print -quit 2>/dev/null)" ]
+}
+
+install_php_libraries() {
+    stale vendor/.stamp composer.json || return 0
+    say 'Fetching PHP libraries'
+    COMPOSER_ALLOW_SUPERUSER=1 composer install --no-interaction --no-progress --quiet
+    touch vendor/.stamp
+}
+
+install_npm_libraries() {
+    stale node_modules/.stamp package.json package-lock.json || return 0
+    say 'Fetching front-end libraries'
+    npm ci --no-audit --no-fund --loglevel=error >/dev/null
+    touch node_modules/.stamp
+}
+
+build_screens() {
+    stale public/build/manifest.json resources/app vite.config.ts package.json || return 0
+    say 'Building the screens'
+    npx --no-install vite build --logLevel error
+}
+
+make_folders() {
+    mkdir -p storage/framework/{sessions,views,cache/data} storage/logs storage/pictures bootstrap/cache
+}
+
+# The embedded server with a warm cache and JIT; on 127.0.0.1 only.
+serve() {
+    cd public
+    PHP_CLI_SERVER_WORKERS=4 exec php -d opcache.enable=1 -d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M \
+        -d memory_limit=512M -d post_max_size=0 -d max_execution_time=60 \
+        -S "127.0.0.1:$1" ../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php
+}

@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Drawing } from '../api/client'
+import type { Detail, Figure, Part } from '../api/figure'
+import { detailLoop, line, path, places } from './geometry'
+
+/** The figure from the front in flat colours; with `lit`, all else is pale. */
+const props = defineProps<{ figure: Figure; drawing: Drawing; lit?: string; litDetail?: string }>()
+
+const hex = (key: string) => props.figure.colours.find((c) => c.key === key)?.hex ?? '#999999'
+const pieces = computed(() =>
+  props.figure.parts
+    .flatMap((part) => places(part).map((at, i) => ({ part, at, loops: props.drawing.parts[part.key]?.pieces[i]?.front ?? [] })))
+    .sort((a, b) => a.at.z - b.at.z),
+)
+const box = computed(() => {
+  const xs = pieces.value.flatMap((p) => p.loops.flat().map(([x]) => x + p.at.x))
+  const ys = pieces.value.flatMap((p) => p.loops.flat().map(([, y]) => -(y + p.at.y)))
+  const [left, top] = [Math.min(0, ...xs) - 3, Math.min(0, ...ys) - 3]
+  return `${left} ${top} ${Math.max(1, ...xs) + 3 - left} ${Math.max(1, ...ys) + 3 - top}`
+})
+const on = (part: Part) => (props.figure.details ?? []).filter((d) => d.on === part.key && (d.side ?? 'front') === 'front').sort((a, b) => (a.layer ?? 1) - (b.layer ?? 1))
+const loops = (detail: Detail, twin: boolean) => (detail.mirror ? [detailLoop(detail, twin), detailLoop(detail, !twin)] : [detailLoop(detail, twin)])
+const pale = (key: string) => props.lit !== undefined && props.lit !== '' && key !== props.lit
+</script>
+
+<template>
+  <svg :viewBox="box" role="img" :aria-label="`${figure.name}, from the front`">
+    <g v-for="piece in pieces" :key="piece.part.key + piece.at.twin" :class="{ pale: pale(piece.part.key) }">
+      <path :d="path(piece.loops, piece.at.x, piece.at.y)" :fill="hex(piece.part.colour)" fill-rule="evenodd" class="rim" />
+      <template v-for="detail in on(piece.part)" :key="detail.key">
+        <g :class="{ pale: litDetail && detail.key !== litDetail }">
+          <template v-for="(loop, i) in loops(detail, piece.at.twin)" :key="i">
+            <path v-if="loop.closed" :d="path([loop.points], piece.at.x, piece.at.y)" :fill="hex(detail.colour)" />
+            <path v-else :d="line(loop.points, piece.at.x, piece.at.y)" fill="none" :stroke="hex(detail.colour)" :stroke-width="detail.widthMm" stroke-linecap="round" stroke-linejoin="round" />
+          </template>
+        </g>
+      </template>
+    </g>
+  </svg>
+</template>
+
+<style scoped>
+.rim { stroke: rgb(var(--v-theme-on-surface) / 25%); stroke-width: .25; }
+.pale { opacity: .16; }
+</style>

@@ -1,0 +1,49 @@
+<script setup lang="ts">
+import { onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import type { Drawing } from '../api/client'
+import type { Figure } from '../api/figure'
+import type { TurningScene } from './turningScene'
+
+/** The figure in the round, lofted from the rings that PHP gave. */
+const props = defineProps<{ figure: Figure; drawing: Drawing; selected?: string; large?: boolean }>()
+const emit = defineEmits<{ select: [key: string] }>()
+
+const holder = ref<HTMLDivElement>()
+const trouble = ref('')
+let scene: TurningScene | null = null
+let watcher: ResizeObserver | null = null
+let gone = false
+
+onMounted(async () => {
+  try {
+    // three.js is large and comes by itself, after the station stands.
+    const { createTurningScene } = await import('./turningScene')
+    if (gone || !holder.value) return
+    scene = createTurningScene(holder.value, (key) => emit('select', key))
+    scene.show(props.figure, props.drawing, props.selected)
+    watcher = new ResizeObserver(() => scene?.fit())
+    watcher.observe(holder.value)
+  } catch {
+    trouble.value = 'This browser draws no 3D. The flat views show the same figure.'
+  }
+})
+watch(() => [props.figure, props.drawing, props.selected] as const, ([figure, drawing, selected]) => scene?.show(figure, drawing, selected))
+onBeforeUnmount(() => { gone = true; watcher?.disconnect(); scene?.dispose() })
+</script>
+
+<template>
+  <div class="turning">
+    <div ref="holder" class="holder" tabindex="0" role="application" aria-label="The figure in the round: drag or use the arrow keys to turn it" @keydown.left.prevent.stop="scene?.turn(-0.2, 0)" @keydown.right.prevent.stop="scene?.turn(0.2, 0)" @keydown.up.prevent.stop="scene?.turn(0, 0.15)" @keydown.down.prevent.stop="scene?.turn(0, -0.15)" />
+    <p v-if="trouble" class="quiet">{{ trouble }}</p>
+    <div class="looks">
+      <button v-for="(angle, name) in { front: 0, side: Math.PI / 2, back: Math.PI }" :key="name" class="plain" @click="scene?.look(angle)">{{ name }}</button>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.turning { position: relative; height: 100%; min-height: 0; }
+.holder { height: 100%; touch-action: none; cursor: grab; border-radius: 14px; overflow: hidden; }
+.looks { position: absolute; bottom: 2px; left: 0; right: 0; display: flex; justify-content: center; gap: .2rem; }
+.looks button { padding: .15rem .6rem; font-size: .8rem; border-radius: 8px; background: rgb(var(--v-theme-surface) / 80%); min-height: 28px; }
+</style>

@@ -1,0 +1,32 @@
+import '@fontsource/fredoka/latin-500.css'
+import '@fontsource/fredoka/latin-600.css'
+import '@fontsource/nunito-sans/latin-400.css'
+import '@fontsource/nunito-sans/latin-600.css'
+import '@fontsource/nunito-sans/latin-700.css'
+import 'vuetify/styles'
+import './style/table.css'
+import { createPinia } from 'pinia'
+import { createApp } from 'vue'
+import { createVuetify } from 'vuetify'
+import { aliases, mdi } from 'vuetify/iconsets/mdi-svg'
+import App from './shell/App.vue'
+import { router } from './shell/router'
+import { day, lamp, rememberedTheme } from './style/themes'
+
+const vuetify = createVuetify({
+  icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
+  theme: {
+    defaultTheme: rememberedTheme(),
+    cspNonce: document.querySelector<HTMLMetaElement>('meta[name=csp-nonce]')?.content,
+    themes: { day, lamp },
+  },
+  defaults: {
+    VBtn: { rounded: 'lg', variant: 'tonal' },
+    VTextField: { density: 'compact', variant: 'outlined', hideDetails: 'auto' },
+    VSelect: { density: 'compact', variant: 'outlined', hideDetails: 'auto' },
+    VSwitch: { density: 'compact', color: 'primary', hideDetails: true },
+    VDialog: { maxWidth: 560 },
+  },
+})
+
+createApp(App).use(createPinia()).use(router).use(vuetify).mount('#app')

@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import { onBeforeUnmount, onMounted, watch } from 'vue'
+import { useRoute } from 'vue-router'
+import { useFigure } from '../state/figure'
+import ConflictDialog from './ConflictDialog.vue'
+import KeysDialog from './KeysDialog.vue'
+import NowhereStation from './NowhereStation.vue'
+import StationThread from './StationThread.vue'
+import { useKeys } from './useKeys'
+
+const route = useRoute()
+const figure = useFigure()
+const { showKeys } = useKeys()
+
+watch(
+  () => route.params.id,
+  (id) => {
+    if (typeof id === 'string') void figure.open(Number(id))
+  },
+  { immediate: true },
+)
+
+const flush = () => {
+  if (figure.saveState === 'waiting') void figure.save(true)
+}
+onMounted(() => window.addEventListener('pagehide', flush))
+onBeforeUnmount(() => window.removeEventListener('pagehide', flush))
+</script>
+
+<template>
+  <v-app>
+    <a class="skip" href="#station">To the work</a>
+    <StationThread />
+    <v-main id="station" class="station">
+      <v-alert v-if="figure.trouble && route.params.id && !figure.missing" type="error" variant="tonal" class="ma-3" role="alert">
+        {{ figure.trouble }}
+        <ul v-if="figure.faults.length"><li v-for="f in figure.faults.slice(0, 6)" :key="f.pointer + f.detail">{{ f.pointer }}: {{ f.detail }}</li></ul>
+      </v-alert>
+      <NowhereStation v-if="route.params.id && figure.missing" />
+      <router-view v-else />
+    </v-main>
+    <ConflictDialog />
+    <KeysDialog v-model="showKeys" />
+  </v-app>
+</template>
+
+<style scoped>
+.station { background: rgb(var(--v-theme-background)); }
+.skip { position: absolute; left: -999px; z-index: 3000; padding: .6rem 1rem; background: rgb(var(--v-theme-surface)); }
+.skip:focus { left: .5rem; top: .5rem; }
+</style>

@@ -1,0 +1,35 @@
+<script setup lang="ts">
+const show = defineModel<boolean>({ required: true })
+const keys = [
+  ['1 to 5', 'go to a station: Shelf, Shapes, Wool, Face, Build'],
+  ['arrows', 'nudge what is selected by 1 mm, with Shift by 0.1 mm'],
+  ['[ and ]', 'turn by 5 degrees, with Shift by 1'],
+  [', and .', 'thinner, thicker by 1 mm'],
+  ['M', 'mirror: a second piece on the other side'],
+  ['D', 'double'],
+  ['Delete', 'take away'],
+  ['Ctrl Z, Ctrl Shift Z', 'undo, redo'],
+  ['Space', 'next step (Build)'],
+  ['F, U', 'flip the face in the mirror, turn it upside down (Face)'],
+  ['Escape', 'let go of the selection'],
+]
+</script>
+
+<template>
+  <v-dialog v-model="show">
+    <v-card title="Keys">
+      <v-card-text>
+        <dl>
+          <template v-for="[key, what] in keys" :key="key"><dt><kbd>{{ key }}</kbd></dt><dd>{{ what }}</dd></template>
+        </dl>
+      </v-card-text>
+      <v-card-actions><v-btn @click="show = false">Close</v-btn></v-card-actions>
+    </v-card>
+  </v-dialog>
+</template>
+
+<style scoped>
+dl { display: grid; grid-template-columns: max-content 1fr; gap: .45rem 1.2rem; margin: 0; }
+dd { margin: 0; }
+kbd { font-weight: 700; }
+</style>

@@ -1,0 +1,19 @@
+import { createRouter, createWebHistory } from 'vue-router'
+import NowhereStation from './NowhereStation.vue'
+import ShelfStation from '../stations/shelf/ShelfStation.vue'
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', name: 'shelf', component: ShelfStation },
+    { path: '/bin', name: 'bin', component: () => import('../stations/shelf/BinStation.vue') },
+    { path: '/figures/:id(\\d+)', redirect: (to) => ({ name: 'shapes', params: to.params }) },
+    { path: '/figures/:id(\\d+)/shapes', name: 'shapes', component: () => import('../stations/shapes/ShapesStation.vue') },
+    { path: '/figures/:id(\\d+)/wool', name: 'wool', component: () => import('../stations/wool/WoolStation.vue') },
+    { path: '/figures/:id(\\d+)/face', name: 'face', component: () => import('../stations/face/FaceStation.vue') },
+    { path: '/figures/:id(\\d+)/build', name: 'build', component: () => import('../stations/build/BuildStation.vue') },
+    { path: '/:any(.*)', name: 'nowhere', component: NowhereStation },
+  ],
+})
+
+export const STATIONS = ['shelf', 'shapes', 'wool', 'face', 'build'] as const

@@ -1,0 +1,285 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import { api, Refusal, type Board, type Fault } from '../api/client'
+import type { Detail, Figure, Part } from '../api/figure'
+
+export type SaveState = 'saved' | 'waiting' | 'saving' | 'conflict' | 'failed'
+export interface Selection { kind: 'part' | 'detail'; key: string }
+
+const SAVE_AFTER_MS = 500
+const MOST_UNDO = 200
+
+/** The figure on the table: its document, what the server reckons of it, its history, and whether it is saved. */
+export const useFigure = defineStore('figure', () => {
+  const id = ref(0)
+  const revision = ref(0)
+  const picture = ref<number | null>(null)
+  const document_ = shallowRef<Figure | null>(null)
+  const board = shallowRef<Board | null>(null)
+  const faults = shallowRef<Fault[]>([])
+  const trouble = ref('')
+  const missing = ref(false)
+  const saveState = ref<SaveState>('saved')
+  const other = shallowRef<{ revision: number; document: Figure } | null>(null)
+  const selection = ref<Selection | null>(null)
+  const past = shallowRef<string[]>([])
+  const future = shallowRef<string[]>([])
+  const done = ref<string[]>([])
+  const reckoning = ref(false)
+
+  let saveTimer = 0
+  let reckonAbort: AbortController | null = null
+
+  const parts = computed<Part[]>(() => document_.value?.parts ?? [])
+  const details = computed<Detail[]>(() => document_.value?.details ?? [])
+  const selectedPart = computed(() => {
+    const chosen = selection.value
+    if (!chosen) return null
+    const key = chosen.kind === 'part' ? chosen.key : details.value.find((d) => d.key === chosen.key)?.on
+    return parts.value.find((p) => p.key === key) ?? null
+  })
+  const selectedDetail = computed(() => (selection.value?.kind === 'detail' ? (details.value.find((d) => d.key === selection.value?.key) ?? null) : null))
+  const colourOf = (key: string) => document_.value?.colours.find((c) => c.key === key)?.hex ?? '#999999'
+  const colourName = (key: string) => document_.value?.colours.find((c) => c.key === key)?.name ?? key
+
+  const draftKey = () => `impa:draft:${id.value}`
+
+  async function open(figureId: number): Promise<void> {
+    if (id.value === figureId && document_.value) return
+    id.value = figureId
+    document_.value = null
+    board.value = null
+    selection.value = null
+    past.value = []
+    future.value = []
+    other.value = null
+    missing.value = false
+    trouble.value = ''
+    faults.value = []
+    try {
+      const [saved, steps] = await Promise.all([api.figure(figureId), api.steps(figureId)])
+      revision.value = saved.revision
+      picture.value = saved.picture
+      document_.value = saved.document
+      done.value = steps.done
+      saveState.value = 'saved'
+      takeUpDraft(saved.revision)
+      await reckon()
+    } catch (error) {
+      missing.value = error instanceof Refusal && error.status === 404
+      tell(error)
+    }
+  }
+
+  /** What was typed last time and could not be saved any more is taken up again. */
+  function takeUpDraft(savedRevision: number): void {
+    const draft = JSON.parse(localStorage.getItem(draftKey()) ?? 'null') as { revision: number; document: Figure } | null
+    if (draft && draft.revision === savedRevision) {
+      past.value = [JSON.stringify(document_.value)]
+      document_.value = draft.document
+      saveSoon()
+    } else if (draft && document_.value) {
+      other.value = { revision: savedRevision, document: document_.value }
+      document_.value = draft.document
+      saveState.value = 'conflict'
+    }
+  }
+
+  /** Changes the document through a function; one step of undo. */
+  function change(how: (document: Figure) => void): void {
+    if (!document_.value) return
+    const before = JSON.stringify(document_.value)
+    const next = JSON.parse(before) as Figure
+    how(next)
+    if (JSON.stringify(next) === before) return
+    past.value = [...past.value.slice(-MOST_UNDO), before]
+    future.value = []
+    lay(next)
+  }
+
+  function changePart(key: string, how: (part: Part) => void): void {
+    change((d) => d.parts.filter((p) => p.key === key).forEach(how))
+  }
+
+  function changeDetail(key: string, how: (detail: Detail) => void): void {
+    change((d) => d.details?.filter((x) => x.key === key).forEach(how))
+  }
+
+  function undo(): void {
+    const before = past.value.at(-1)
+    if (!before || !document_.value) return
+    past.value = past.value.slice(0, -1)
+    future.value = [...future.value, JSON.stringify(document_.value)]
+    lay(JSON.parse(before) as Figure)
+  }
+
+  function redo(): void {
+    const after = future.value.at(-1)
+    if (!after || !document_.value) return
+    future.value = future.value.slice(0, -1)
+    past.value = [...past.value, JSON.stringify(document_.value)]
+    lay(JSON.parse(after) as Figure)
+  }
+
+  function lay(next: Figure): void {
+    document_.value = next
+    localStorage.setItem(draftKey(), JSON.stringify({ revision: revision.value, document: next }))
+    void reckon()
+    saveSoon()
+  }
+
+  async function reckon(): Promise<void> {
+    if (!document_.value) return
+    reckonAbort?.abort()
+    const abort = (reckonAbort = new AbortController())
+    reckoning.value = true
+    try {
+      board.value = await api.board(document_.value, abort.signal)
+      faults.value = []
+      trouble.value = ''
+    } catch (error) {
+      if (abort.signal.aborted) return
+      tell(error)
+    }
+    if (reckonAbort === abort) reckoning.value = false
+  }
+
+  /** Makes the whole figure larger or smaller; PHP knows what grows along. */
+  async function rescale(heightMm: number): Promise<void> {
+    if (!document_.value || heightMm === document_.value.heightMm) return
+    try {
+      const scaled = await api.rescale(document_.value, heightMm)
+      const next = scaled.document
+      if (next) change((d) => Object.assign(d, next))
+    } catch (error) {
+      tell(error)
+    }
+  }
+
+  function saveSoon(): void {
+    if (saveState.value === 'conflict') return
+    saveState.value = 'waiting'
+    window.clearTimeout(saveTimer)
+    saveTimer = window.setTimeout(() => void save(), SAVE_AFTER_MS)
+  }
+
+  async function save(keepalive = false): Promise<void> {
+    window.clearTimeout(saveTimer)
+    if (!document_.value || saveState.value === 'saving' || saveState.value === 'conflict') return
+    const sent = document_.value
+    saveState.value = 'saving'
+    try {
+      const saved = await api.save(id.value, revision.value, sent, keepalive)
+      revision.value = saved.revision
+      if (document_.value === sent) {
+        saveState.value = 'saved'
+        localStorage.removeItem(draftKey())
+      } else {
+        localStorage.setItem(draftKey(), JSON.stringify({ revision: saved.revision, document: document_.value }))
+        saveState.value = 'waiting'
+        saveSoon()
+      }
+    } catch (error) {
+      if (error instanceof Refusal && error.status === 409) {
+        other.value = { revision: error.body.revision as number, document: error.body.document as Figure }
+        saveState.value = 'conflict'
+      } else {
+        saveState.value = 'failed'
+        tell(error)
+      }
+    }
+  }
+
+  /** After somebody else saved: keep this window's figure, or take the other one (this one stays in undo). */
+  async function settle(keepMine: boolean): Promise<void> {
+    const theirs = other.value
+    if (!theirs || !document_.value) return
+    revision.value = theirs.revision
+    other.value = null
+    saveState.value = 'waiting'
+    if (keepMine) {
+      await save()
+    } else {
+      past.value = [...past.value, JSON.stringify(document_.value)]
+      lay(theirs.document)
+    }
+  }
+
+  async function mark(step: string, isDone: boolean): Promise<void> {
+    try {
+      done.value = (await api.mark(id.value, step, isDone)).done
+    } catch (error) {
+      tell(error)
+    }
+  }
+
+  function tell(error: unknown): void {
+    trouble.value = error instanceof Error ? error.message : String(error)
+    faults.value = error instanceof Refusal ? error.errors : []
+  }
+
+  /** A key that no member of the list has yet. */
+  function freeKey(list: { key: string }[], wish: string): string {
+    const taken = new Set(list.map((m) => m.key))
+    if (!taken.has(wish)) return wish
+    let n = 2
+    while (taken.has(`${wish}-${n}`)) n++
+    return `${wish}-${n}`
+  }
+
+  function removeSelected(): void {
+    const chosen = selection.value
+    if (!chosen) return
+    change((d) => {
+      if (chosen.kind === 'detail') {
+        d.details = d.details?.filter((x) => x.key !== chosen.key)
+        return
+      }
+      const gone = d.parts.find((p) => p.key === chosen.key)
+      d.parts = d.parts.filter((p) => p.key !== chosen.key)
+      d.details = d.details?.filter((x) => x.on !== chosen.key)
+      // What hung on it hangs on what it hung on.
+      for (const p of d.parts) {
+        if (p.join?.to !== chosen.key) continue
+        if (gone?.join?.to && gone.join.to !== p.key) p.join.to = gone.join.to
+        else delete p.join
+      }
+    })
+    selection.value = null
+  }
+
+  function doubleSelected(): void {
+    const chosen = selection.value
+    let made: Selection | null = null
+    change((d) => {
+      if (chosen?.kind === 'part') {
+        const part = d.parts.find((p) => p.key === chosen.key)
+        if (!part) return
+        const copy = JSON.parse(JSON.stringify(part)) as Part
+        copy.key = freeKey(d.parts, part.key)
+        copy.name = `${part.name ?? part.key} again`
+        copy.at.xMm += 6
+        copy.at.yMm += 6
+        d.parts.push(copy)
+        made = { kind: 'part', key: copy.key }
+      } else if (chosen?.kind === 'detail') {
+        const detail = d.details?.find((x) => x.key === chosen.key)
+        if (!detail) return
+        const copy = JSON.parse(JSON.stringify(detail)) as Detail
+        copy.key = freeKey(d.details ?? [], detail.key)
+        copy.name = `${detail.name ?? detail.key} again`
+        copy.xMm = (copy.xMm ?? 0) + 2
+        copy.yMm = (copy.yMm ?? 0) + 2
+        d.details?.push(copy)
+        made = { kind: 'detail', key: copy.key }
+      }
+    })
+    if (made) selection.value = made
+  }
+
+  return {
+    id, revision, picture, document: document_, board, faults, trouble, missing, saveState, other, selection, past, future, done, reckoning,
+    parts, details, selectedPart, selectedDetail, colourOf, colourName,
+    open, change, changePart, changeDetail, undo, redo, rescale, save, settle, mark, freeKey, removeSelected, doubleSelected, tell,
+  }
+})

@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import { mdiDeleteOutline } from '@mdi/js'
+import { computed } from 'vue'
+import type { Detail } from '../../api/figure'
+import ColourPicker from '../../shell/ColourPicker.vue'
+import LengthField from '../../shell/LengthField.vue'
+import { useFigure } from '../../state/figure'
+import { methods } from '../words'
+
+const figure = useFigure()
+const detail = computed(() => figure.selectedDetail)
+const notes = computed(() => {
+  const index = figure.details.findIndex((d) => d.key === detail.value?.key)
+  return figure.board?.plan.notes.filter((n) => n.at === `/details/${index}`) ?? []
+})
+const set = (how: (d: Detail) => void) => detail.value && figure.changeDetail(detail.value.key, how)
+</script>
+
+<template>
+  <section aria-label="The selected detail">
+    <template v-if="detail">
+      <v-text-field :model-value="detail.name" label="Name" maxlength="120" @change="set((d) => (d.name = ($event.target as HTMLInputElement).value))" />
+      <div class="three mt-3">
+        <LengthField v-if="detail.kind !== 'patch'" :model-value="detail.widthMm ?? 1" label="Width" @update:model-value="set((d) => (d.widthMm = $event))" />
+        <LengthField v-if="!detail.pointsMm" :model-value="detail.heightMm ?? detail.widthMm ?? 1" label="Height" @update:model-value="set((d) => (d.heightMm = $event))" />
+        <LengthField :model-value="detail.turnDeg ?? 0" label="Turn" suffix="°" :min="-360" :max="360" @update:model-value="set((d) => (d.turnDeg = $event))" />
+        <LengthField :model-value="detail.xMm ?? 0" label="Right" :min="-4000" :max="4000" @update:model-value="set((d) => (d.xMm = $event))" />
+        <LengthField :model-value="detail.yMm ?? 0" label="Up" :min="-4000" :max="4000" @update:model-value="set((d) => (d.yMm = $event))" />
+        <v-select :model-value="detail.layer ?? 1" :items="[1, 2, 3, 4, 5]" label="Layer" @update:model-value="set((d) => (d.layer = $event))" />
+      </div>
+      <div class="row">
+        <v-switch :model-value="detail.mirror ?? false" label="A pair" @update:model-value="set((d) => (d.mirror = Boolean($event)))" />
+        <v-select :model-value="detail.method ?? 'felt'" :items="methods" label="Made by" @update:model-value="set((d) => (d.method = $event))" />
+      </div>
+      <ColourPicker class="mt-2" :model-value="detail.colour" @update:model-value="set((d) => (d.colour = $event))" />
+      <v-alert v-for="n in notes" :key="n.code" type="warning" variant="tonal" density="compact" class="mt-2">{{ n.text }}</v-alert>
+      <v-btn class="mt-3" :prepend-icon="mdiDeleteOutline" color="error" @click="figure.removeSelected()">Take away</v-btn>
+    </template>
+    <p v-else class="quiet">Choose a detail to size, colour or move it. Drag it on the head, or nudge it with the arrow keys; a pair moves alike on both sides.</p>
+  </section>
+</template>
+
+<style scoped>
+.three { display: grid; grid-template-columns: repeat(3, 1fr); gap: .6rem; }
+</style>

@@ -1,0 +1,72 @@
+<script setup lang="ts">
+import { mdiContentCopy, mdiDeleteOutline } from '@mdi/js'
+import { computed } from 'vue'
+import type { Part } from '../../api/figure'
+import ColourPicker from '../../shell/ColourPicker.vue'
+import LengthField from '../../shell/LengthField.vue'
+import { useFigure } from '../../state/figure'
+import { useUnits } from '../../state/units'
+import { cores, firmnesses, joins, kinds } from '../words'
+
+const figure = useFigure()
+const units = useUnits()
+const part = computed(() => (figure.selection?.kind === 'part' ? figure.selectedPart : null))
+const plan = computed(() => figure.board?.plan.parts.find((p) => p.key === part.value?.key))
+const others = computed(() => [{ title: 'nothing: it stands', value: '' }, ...figure.parts.filter((p) => p.key !== part.value?.key).map((p) => ({ title: p.name ?? p.key, value: p.key }))])
+const set = (how: (p: Part) => void) => part.value && figure.changePart(part.value.key, how)
+const download = computed(() => 'data:application/json;charset=utf-8,' + encodeURIComponent(JSON.stringify(figure.document, null, 2)))
+const sizes = [['widthMm', 'Width'], ['heightMm', 'Height'], ['depthMm', 'Depth']] as const
+</script>
+
+<template>
+  <aside aria-label="The selected part">
+    <template v-if="part">
+      <v-text-field :model-value="part.name" label="Name" maxlength="120" @change="set((p) => (p.name = ($event.target as HTMLInputElement).value))" />
+      <v-select :model-value="part.shape.kind" :items="kinds" label="Shape" class="mt-3" @update:model-value="set((p) => (p.shape.kind = $event))" />
+      <div class="three mt-3">
+        <LengthField v-for="[name, label] in sizes" :key="name" :model-value="part.shape[name]" :label="label" @update:model-value="set((p) => (p.shape[name] = $event))" />
+        <LengthField :model-value="part.turnDeg?.z ?? 0" label="Turn" suffix="°" :min="-360" :max="360" @update:model-value="set((p) => (p.turnDeg = { ...p.turnDeg, z: $event }))" />
+        <LengthField v-if="part.shape.kind === 'arc' || part.shape.kind === 'cord'" :model-value="part.shape.bendDeg ?? (part.shape.kind === 'arc' ? 120 : 0)" label="Bend" suffix="°" :min="0" :max="330" @update:model-value="set((p) => (p.shape.bendDeg = $event))" />
+      </div>
+      <v-switch :model-value="part.mirror ?? false" label="A pair, mirrored" class="my-1" @update:model-value="set((p) => (p.mirror = Boolean($event)))" />
+      <ColourPicker :model-value="part.colour" @update:model-value="set((p) => (p.colour = $event))" />
+      <v-select :model-value="part.core ?? figure.document?.core ?? 'core-wool'" :items="cores" label="Inside" class="mt-3" @update:model-value="set((p) => (p.core = $event))" />
+      <div class="two mt-3">
+        <v-select :model-value="part.firmness ?? figure.document?.firmness ?? 'springy'" :items="firmnesses" label="Firmness" @update:model-value="set((p) => (p.firmness = $event))" />
+        <LengthField :model-value="part.coverMm ?? figure.document?.coverMm ?? 3" label="Cover" :min="0" :max="200" @update:model-value="set((p) => (p.coverMm = $event))" />
+      </div>
+      <div class="two mt-3">
+        <v-select :model-value="part.join?.to ?? ''" :items="others" label="Joined to" @update:model-value="set((p) => { if ($event) p.join = { ...p.join, to: $event }; else delete p.join })" />
+        <v-select v-if="part.join" :model-value="part.join.by ?? 'fluff'" :items="joins" label="By" @update:model-value="set((p) => { if (p.join) p.join.by = $event })" />
+      </div>
+      <dl v-if="plan" class="stitched facts">
+        <dt>Volume</dt><dd>{{ plan.volumeCm3.toFixed(1) }}<span class="unit">cm³</span></dd>
+        <dt>Core</dt><dd>{{ plan.coreG ? units.massLine(plan.coreG) : 'none' }}</dd>
+        <dt>Colour</dt><dd data-fact="coverG">{{ units.massLine(plan.coverG) }}</dd>
+        <dt>Time</dt><dd>{{ units.minutes(plan.minutes) }}</dd>
+      </dl>
+      <div class="row mt-2">
+        <v-btn :prepend-icon="mdiContentCopy" @click="figure.doubleSelected()">Double</v-btn>
+        <v-btn :prepend-icon="mdiDeleteOutline" color="error" @click="figure.removeSelected()">Take away</v-btn>
+      </div>
+    </template>
+    <template v-else-if="figure.document">
+      <h2>The figure</h2>
+      <v-text-field :model-value="figure.document.name" label="Name" maxlength="120" class="mt-2" @change="figure.change((d) => (d.name = ($event.target as HTMLInputElement).value || d.name))" />
+      <dl class="facts mt-2">
+        <dt>Weight</dt><dd>{{ units.massLine(figure.board?.plan.balance.massG ?? 0) }}</dd>
+        <dt>Tips at</dt><dd>{{ figure.board?.plan.balance.tipDeg.toFixed(0) }}°<span class="unit">{{ figure.board?.plan.balance.stands ? (figure.board.plan.balance.touchy ? 'touchy' : 'stands') : 'falls' }}</span></dd>
+        <dt>Hands</dt><dd>{{ units.minutes(figure.board?.plan.minutes.hands ?? 0) }}</dd>
+      </dl>
+      <p class="quiet mt-3">Choose a part on the board or in the list to change it. Drag it, pull its corners, turn it by its knob; drag it in the strip at the right to bring it forwards or back.</p>
+      <p class="mt-3"><a :href="download" :download="`${figure.document.name}.impa.json`">Take the figure as a file</a></p>
+    </template>
+  </aside>
+</template>
+
+<style scoped>
+.two, .three { display: grid; grid-template-columns: 1fr 1fr; gap: .6rem; }
+.facts { display: grid; grid-template-columns: max-content 1fr; gap: .15rem .8rem; padding-top: .6rem; margin-top: .8rem; }
+.facts dt { color: rgb(var(--v-theme-quiet)); }
+.facts dd { margin: 0; font-weight: 600; text-align: right; }
+</style>

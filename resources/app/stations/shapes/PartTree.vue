@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Part } from '../../api/figure'
+import Silhouette from '../../drawing/ShapeSilhouette.vue'
+import { useFigure } from '../../state/figure'
+
+const figure = useFigure()
+
+/** Parts under what they are joined to, each with how deep it hangs. */
+const rows = computed(() => {
+  const list: { part: Part; depth: number }[] = []
+  const hang = (to: string | undefined, depth: number) => {
+    for (const part of figure.parts) {
+      if (part.join?.to === to && !list.some((r) => r.part.key === part.key)) {
+        list.push({ part, depth })
+        hang(part.key, depth + 1)
+      }
+    }
+  }
+  hang(undefined, 0)
+  return list
+})
+</script>
+
+<template>
+  <p v-if="!rows.length" class="quiet">No parts yet. Add a shape: start with the largest.</p>
+  <ul class="bare" aria-label="Parts, by what they are joined to">
+    <li v-for="{ part, depth } in rows" :key="part.key" :style="{ paddingLeft: `${depth * 16}px` }">
+      <button class="plain part" :class="{ selected: figure.selectedPart?.key === part.key }" :aria-pressed="figure.selectedPart?.key === part.key" @click="figure.selection = { kind: 'part', key: part.key }">
+        <Silhouette :loops="figure.board?.drawing.parts[part.key]?.pieces[0]?.front ?? []" :hex="figure.colourOf(part.colour)" />
+        <span>{{ part.name ?? part.key }}<small class="quiet">{{ part.shape.kind }}</small></span>
+        <b v-if="part.mirror" class="twins" title="A pair">x 2</b>
+      </button>
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+.part { display: flex; align-items: center; gap: .6rem; width: 100%; padding: .2rem .45rem; border-radius: 10px; min-height: 44px; }
+.part:hover { background: rgb(var(--v-theme-table)); }
+.part.selected { background: rgb(var(--v-theme-secondary) / 14%); }
+.part span { display: grid; line-height: 1.2; flex: 1; }
+.twins { font-size: .8rem; color: rgb(var(--v-theme-quiet)); }
+</style>

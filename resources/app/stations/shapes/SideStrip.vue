@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { Part } from '../../api/figure'
+import { path, places, round } from '../../drawing/geometry'
+import MmPaper from '../../drawing/MmPaper.vue'
+import { useFigure } from '../../state/figure'
+
+const figure = useFigure()
+const svg = ref<SVGSVGElement>()
+/** Seen from the right: the front is at the left, so a piece at z stands at -z. */
+const pieces = computed(() =>
+  figure.parts
+    .flatMap((part) => places(part).map((at, i) => ({ part, at, loops: figure.board?.drawing.parts[part.key]?.pieces[i]?.side ?? [] })))
+    .sort((a, b) => a.at.x - b.at.x),
+)
+const view = computed(() => {
+  const ys = pieces.value.flatMap((p) => p.loops.flat().map(([, y]) => -(y + p.at.y)))
+  const xs = pieces.value.flatMap((p) => p.loops.flat().map(([x]) => x - p.at.z))
+  const half = Math.max(18, ...xs.map(Math.abs)) + 8
+  const top = Math.min(-20, ...ys) - 12
+  return { x: -half, y: top, width: 2 * half, height: Math.max(0, ...ys) - top + 12 }
+})
+
+const drag = ref<{ key: string; grip: 'move' | 'depth'; fromX: number; dx: number } | null>(null)
+function x(event: PointerEvent): number {
+  const matrix = svg.value?.getScreenCTM()
+  return matrix ? new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse()).x : 0
+}
+function press(event: PointerEvent, part: Part, grip: 'move' | 'depth'): void {
+  figure.selection = { kind: 'part', key: part.key }
+  svg.value?.setPointerCapture(event.pointerId)
+  drag.value = { key: part.key, grip, fromX: x(event), dx: 0 }
+}
+function release(): void {
+  const d = drag.value
+  drag.value = null
+  if (!d || Math.abs(d.dx) < 0.05) return
+  figure.changePart(d.key, (p) => {
+    if (d.grip === 'move') p.at.zMm = round((p.at.zMm ?? 0) - d.dx, 0.1)
+    else p.shape.depthMm = Math.max(1, round(p.shape.depthMm - 2 * d.dx, 0.1))
+  })
+}
+const shift = (part: Part) => (drag.value?.key === part.key && drag.value.grip === 'move' ? drag.value.dx : 0)
+const depthGrip = computed(() => {
+  const part = figure.selection?.kind === 'part' ? figure.selectedPart : null
+  return part ? { part, x: -(part.at.zMm ?? 0) - part.shape.depthMm / 2 + (drag.value?.dx ?? 0), y: -part.at.yMm } : null
+})
+</script>
+
+<template>
+  <svg ref="svg" class="strip" :viewBox="`${view.x} ${view.y} ${view.width} ${view.height}`" role="group" aria-label="The figure from the right, for depth" @pointermove="drag && (drag.dx = x($event) - drag.fromX)" @pointerup="release" @pointercancel="drag = null">
+    <MmPaper :x="view.x - 300" :y="view.y - 600" :width="view.width + 600" :height="view.height + 1200" pointer-events="none" />
+    <line :x1="view.x - 300" :x2="view.x + view.width + 300" y1="0" y2="0" class="table" />
+    <path
+      v-for="{ part, at, loops } in pieces" :key="part.key + at.twin" :d="path(loops, -at.z, at.y)" :transform="`translate(${shift(part)} 0)`" class="part" :class="{ selected: figure.selectedPart?.key === part.key }"
+      :style="{ '--wool': figure.colourOf(part.colour) }" @pointerdown.stop="press($event, part, 'move')"
+    />
+    <rect v-if="depthGrip" :x="depthGrip.x - view.height / 95" :y="depthGrip.y - view.height / 95" :width="view.height / 47" :height="view.height / 47" rx=".5" class="knob" @pointerdown.stop="press($event, depthGrip.part, 'depth')"><title>depth</title></rect>
+  </svg>
+</template>
+
+<style scoped>
+.strip { width: 100%; height: 100%; border-left: var(--stitch); touch-action: none; min-height: 0; }
+.table { stroke: rgb(var(--v-theme-quiet)); stroke-width: .5; }
+.part { fill: var(--wool); fill-opacity: .3; stroke: rgb(var(--v-theme-on-surface)); stroke-width: .5; cursor: ew-resize; }
+.part.selected { stroke: rgb(var(--v-theme-secondary)); stroke-width: 1; stroke-dasharray: 2.2 1.3; fill-opacity: .5; }
+.knob { fill: rgb(var(--v-theme-surface)); stroke: rgb(var(--v-theme-secondary)); stroke-width: .5; cursor: ew-resize; }
+</style>

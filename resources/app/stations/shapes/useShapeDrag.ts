@@ -1,0 +1,68 @@
+import { ref } from 'vue'
+import type { Part } from '../../api/figure'
+import { round, turned, type Point } from '../../drawing/geometry'
+
+export type Grip = 'move' | 'width' | 'height' | 'both' | 'turn'
+export interface Drag { key: string; twin: boolean; grip: Grip; from: Point; to: Point; part: Part }
+
+/** Drags a part on the board: while it goes on, the last outline is transformed; on release the part is changed. */
+export function useShapeDrag(change: (key: string, how: (part: Part) => void) => void) {
+  const drag = ref<Drag | null>(null)
+
+  function begin(part: Part, twin: boolean, grip: Grip, at: Point): void {
+    drag.value = { key: part.key, twin, grip, from: at, to: at, part: JSON.parse(JSON.stringify(part)) as Part }
+  }
+
+  function move(at: Point): void {
+    if (drag.value) drag.value = { ...drag.value, to: at }
+  }
+
+  function end(): void {
+    const d = drag.value
+    drag.value = null
+    if (!d || (d.to[0] === d.from[0] && d.to[1] === d.from[1])) return
+    const after = dragged(d)
+    change(d.key, (part) => {
+      part.at.xMm = after.at.xMm
+      part.at.yMm = after.at.yMm
+      part.turnDeg = after.turnDeg
+      part.shape = { ...part.shape, ...after.shape }
+    })
+  }
+
+  return { drag, begin, move, end, cancel: () => (drag.value = null) }
+}
+
+/** The part as it is where the drag stands. */
+export function dragged(d: Drag): Part {
+  const part = JSON.parse(JSON.stringify(d.part)) as Part
+  const side = d.twin ? -1 : 1
+  const [dx, dy] = [side * (d.to[0] - d.from[0]), d.to[1] - d.from[1]]
+  const z = part.turnDeg?.z ?? 0
+  if (d.grip === 'move') {
+    part.at.xMm = round(part.at.xMm + dx, 0.1)
+    part.at.yMm = round(part.at.yMm + dy, 0.1)
+  } else if (d.grip === 'turn') {
+    const [px, py] = [side * d.to[0] - part.at.xMm, d.to[1] - part.at.yMm]
+    const deg = Math.round((Math.atan2(py, px) * 180) / Math.PI - 90)
+    part.turnDeg = { ...part.turnDeg, z: ((deg + 540) % 360) - 180 }
+  } else {
+    const [along, up] = turned([dx, dy], -z)
+    if (d.grip !== 'height') resize(part, 'widthMm', 2 * along)
+    if (d.grip !== 'width') resize(part, 'heightMm', 2 * up)
+  }
+  return part
+}
+
+/** A dimension of at least 1 mm; a drumstick's ends and a ball's depth keep their share of the width. */
+function resize(part: Part, side: 'widthMm' | 'heightMm', by: number): void {
+  const before = part.shape[side]
+  const after = Math.max(1, round(before + by, 0.1))
+  part.shape[side] = after
+  if (side !== 'widthMm') return
+  for (const end of ['topMm', 'bottomMm'] as const) {
+    const mm = part.shape[end]
+    if (mm !== undefined) part.shape[end] = Math.max(0.5, round((mm * after) / before, 0.1))
+  }
+  if (Math.abs(part.shape.depthMm - before) < 0.06 * before) part.shape.depthMm = after
+}

@@ -1,0 +1,29 @@
+import type { Detail, Figure, Part } from '../api/figure'
+
+/** The words of the trade for what a document says in keys. */
+type Choice<T> = { title: string; value: T }
+
+const same = <T extends string>(...values: T[]): Choice<T>[] => values.map((value) => ({ title: value, value }))
+
+export const kinds = same<Part['shape']['kind']>('ball', 'egg', 'sausage', 'drum', 'drumstick', 'cone', 'drop', 'dome', 'ring', 'arc', 'plate', 'cord', 'strip', 'sheet')
+export const firmnesses = same<NonNullable<Figure['firmness']>>('squishy', 'soft', 'springy', 'firm', 'hard')
+export const cores: Choice<NonNullable<Figure['core']>>[] = [
+  { title: 'core wool', value: 'core-wool' },
+  { title: 'scrap wool', value: 'scrap' },
+  { title: 'stuffing', value: 'stuffing' },
+  { title: 'foam', value: 'foam' },
+  { title: 'solid colour', value: 'none' },
+]
+export const joins = same<NonNullable<NonNullable<Part['join']>['by']>>('fluff', 'slit', 'neck', 'wrap', 'sandwich', 'sew', 'glue', 'wire')
+export const methods = same<NonNullable<Detail['method']>>('felt', 'bead', 'ready-made', 'stitch', 'paint', 'pin')
+export const schools: Choice<'loose-head' | 'face-first' | 'limbs-first'>[] = [
+  { title: 'face on the loose head', value: 'loose-head' },
+  { title: 'face first', value: 'face-first' },
+  { title: 'limbs first', value: 'limbs-first' },
+]
+export const schoolReasons: Record<string, string> = {
+  'loose-head': 'Best reach: the head turns freely in the hand, and is joined when the face is right.',
+  'face-first': 'The face shows where limbs can go.',
+  'limbs-first': 'The face is placed on the finished body.',
+}
+export const materialWord = (material: string) => cores.find((c) => c.value === material)?.title ?? material
