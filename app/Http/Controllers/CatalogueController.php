@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use Illuminate\Http\JsonResponse;
 use Impa\Shape\Catalogue;
 use Impa\Shape\ShapeKind;
+use Impa\Wool\CoreMaterial;
 
 final class CatalogueController
 {
@@ -18,6 +19,7 @@ final class CatalogueController
 
             return [
                 'kind' => $kind->value,
+                'core' => CoreMaterial::usualFor($size->smallestMm())->value,
                 'shape' => ['kind' => $kind->value, 'widthMm' => $size->widthMm, 'heightMm' => $size->heightMm, 'depthMm' => $size->depthMm],
                 'front' => Catalogue::solid($kind, $size)->front(),
             ];

@@ -10,9 +10,9 @@ final class Grid
     /** Tape distance between lines, and how finely they are followed. */
     public const STEP_MM = 5.0;
 
-    private const LEVELS = 36;
+    private const LEVELS = 56;
 
-    private const ACROSS = 48;
+    private const ACROSS = 64;
 
     /**
      * Lines in mm as seen from the surface's side, from the middle of the piece: `across` by tape distance from the

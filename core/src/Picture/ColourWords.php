@@ -38,6 +38,10 @@ final class ColourWords
             return $lab->l > 82 ? 'Cream' : ($lab->l > 62 ? 'Sand' : 'Brown');
         }
 
+        if ($word === 'Pink' && $lab->l < 50) {
+            return $lab->l < 25 ? 'Plum' : 'Berry';
+        }
+
         return match (true) {
             $lab->l > 78 && $chroma < 45 => 'Pale '.strtolower($word),
             $lab->l < 35 => 'Dark '.strtolower($word),

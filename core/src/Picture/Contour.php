@@ -73,6 +73,25 @@ final class Contour
     }
 
     /**
+     * Corners cut once (Chaikin 1974): wool has no sharp ones, and few points look smooth.
+     *
+     * @param  list<array{float, float}>  $points  a closed line
+     * @return list<array{float, float}>
+     */
+    public static function rounded(array $points): array
+    {
+        $rounded = [];
+        $count = count($points);
+        foreach ($points as $i => [$x, $y]) {
+            foreach ([$points[($i + $count - 1) % $count], $points[($i + 1) % $count]] as [$ox, $oy]) {
+                $rounded[] = [$x + 0.2 * ($ox - $x), $y + 0.2 * ($oy - $y)];
+            }
+        }
+
+        return $rounded;
+    }
+
+    /**
      * @param  list<array{float, float}>  $points
      * @return list<array{float, float}>
      */

@@ -174,7 +174,7 @@ final readonly class Fit
      */
     public static function outline(Blob $blob, float $tolerancePx): array
     {
-        return array_map(static fn (array $p): array => [$p[0], -$p[1]], Contour::of($blob->pixels, $blob->width, $tolerancePx));
+        return array_map(static fn (array $p): array => [$p[0], -$p[1]], Contour::rounded(Contour::of($blob->pixels, $blob->width, $tolerancePx)));
     }
 
     /** The oval with the blob's own area and spread. */

@@ -52,8 +52,11 @@ final class Pairing
     /** Whether two blobs' middles and areas mirror each other about a line. */
     public static function mirrors(Blob $one, Blob $two, float $axis, float $heightPx): bool
     {
-        return abs($one->middle[0] + $two->middle[0] - 2 * $axis) < 2 * self::NEAR * $heightPx
-            && abs($one->middle[1] - $two->middle[1]) < self::NEAR * $heightPx
+        // Small things must match more closely: two sparks on the same side of their eyes are no mirrored pair.
+        $near = min(self::NEAR * $heightPx, 0.3 * sqrt($one->area()) + 1);
+
+        return abs($one->middle[0] + $two->middle[0] - 2 * $axis) < 2 * $near
+            && abs($one->middle[1] - $two->middle[1]) < 2 * $near
             && abs($one->area() / $two->area() - 1) < self::ALIKE
             && abs($one->middle[0] - $axis) > 0.25 * sqrt($one->area());
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Picture;
 
 use Impa\Shape\ShapeKind;
+use Impa\Wool\CoreMaterial;
 
 /** Writes what was seen as a figure document: pixels become mm, the figure's origin its middle on the table. */
 final readonly class Writing
@@ -43,10 +44,12 @@ final readonly class Writing
         $parts = array_values(array_map($this->part(...), $this->pieces));
         $details = $this->details();
         $used = array_unique([...array_column($parts, 'colour'), ...array_column($details, 'colour')]);
-        $colours = [];
+        $colours = $named = [];
         foreach ($this->flat->colours as $i => $colour) {
             if (in_array(self::colourKey($i), $used, true)) {
-                $colours[] = ['key' => self::colourKey($i), 'name' => ColourWords::of($colour), 'hex' => $colour->toHex()];
+                $word = ColourWords::of($colour);
+                $named[$word] = ($named[$word] ?? 0) + 1;
+                $colours[] = ['key' => self::colourKey($i), 'name' => $named[$word] === 1 ? $word : $word.' '.$named[$word], 'hex' => $colour->toHex()];
             }
         }
         $own = $this->raster->ownPerPx();
@@ -101,6 +104,7 @@ final readonly class Writing
             'turnDeg' => ['x' => 0, 'y' => 0, 'z' => round($fit->turnDeg, 1)],
             'mirror' => $piece->mirror,
             'colour' => self::colourKey($piece->region->label),
+            'core' => CoreMaterial::usualFor(min($shape['widthMm'], $shape['heightMm'], $shape['depthMm']))->value,
             'finish' => 'smooth',
         ];
         if ($piece->joinTo >= 0) {
@@ -177,10 +181,10 @@ final readonly class Writing
         $share = $blob->area() / $piece->blob->area();
 
         return match (true) {
-            $layer >= 3 => 'Spark',
+            $layer >= 3 || ($layer === 2 && ! $mirror && $share < 0.02) => 'Spark',
             $share > 0.15 => 'Patch',
             $mirror => $layer === 2 ? 'Pupil' : 'Eye',
-            $blob->middle[1] < $piece->fit->y && $share < 0.05 => 'Mouth',
+            $layer === 1 && $blob->middle[1] < $piece->fit->y && $share < 0.05 => 'Mouth',
             default => 'Spot',
         };
     }

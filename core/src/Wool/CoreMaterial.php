@@ -13,6 +13,15 @@ enum CoreMaterial: string
     case Foam = 'foam';
     case None = 'none';
 
+    /** Below this thickness a part is usually solid colour, so that no core shows through (trade.md, section 6). */
+    public const SOLID_BELOW_MM = 25.0;
+
+    /** The usual inside of a part so thick. */
+    public static function usualFor(float $thinnestMm): self
+    {
+        return $thinnestMm < self::SOLID_BELOW_MM ? self::None : self::CoreWool;
+    }
+
     /** Density in g/cm3 under a cover felted so hard (design.md, section 4). */
     public function gPerCm3(Firmness $firmness): float
     {

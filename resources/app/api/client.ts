@@ -21,7 +21,7 @@ export interface StashWool { name: string; gramsLeft: number; difference: number
 export interface Board { document: Figure | null; plan: Plan; drawing: Drawing; stash: Record<string, StashWool> }
 export interface GridLine { mm: number; points: [number, number][] }
 export interface FaceGrid { stepMm: number; across: GridLine[]; down: GridLine[]; crownMm: number; footMm: number }
-export interface CatalogueShape { kind: Figure['parts'][number]['shape']['kind']; shape: Figure['parts'][number]['shape']; front: Loop[] }
+export interface CatalogueShape { kind: Figure['parts'][number]['shape']['kind']; core: Figure['core']; shape: Figure['parts'][number]['shape']; front: Loop[] }
 export interface Fault { pointer: string; detail: string }
 
 /** A refusal of the server (RFC 9457), in the words it sent. */

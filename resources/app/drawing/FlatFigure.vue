@@ -41,6 +41,6 @@ const pale = (key: string) => props.lit !== undefined && props.lit !== '' && key
 </template>
 
 <style scoped>
-.rim { stroke: rgb(var(--v-theme-on-surface) / 25%); stroke-width: .25; }
+.rim { stroke: rgba(var(--v-theme-on-surface), 0.25); stroke-width: .25; }
 .pale { opacity: .16; }
 </style>

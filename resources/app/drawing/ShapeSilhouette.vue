@@ -18,5 +18,5 @@ const box = computed(() => {
 
 <style scoped>
 .silhouette { flex: none; }
-.silhouette path { stroke: rgb(var(--v-theme-on-surface) / 45%); vector-effect: non-scaling-stroke; stroke-width: 1; }
+.silhouette path { stroke: rgba(var(--v-theme-on-surface), 0.45); vector-effect: non-scaling-stroke; stroke-width: 1; }
 </style>

@@ -45,5 +45,5 @@ onBeforeUnmount(() => { gone = true; watcher?.disconnect(); scene?.dispose() })
 .turning { position: relative; height: 100%; min-height: 0; }
 .holder { height: 100%; touch-action: none; cursor: grab; border-radius: 14px; overflow: hidden; }
 .looks { position: absolute; bottom: 2px; left: 0; right: 0; display: flex; justify-content: center; gap: .2rem; }
-.looks button { padding: .15rem .6rem; font-size: .8rem; border-radius: 8px; background: rgb(var(--v-theme-surface) / 80%); min-height: 28px; }
+.looks button { padding: .15rem .6rem; font-size: .8rem; border-radius: 8px; background: rgba(var(--v-theme-surface), 0.8); min-height: 28px; }
 </style>

@@ -128,7 +128,8 @@ export function createTurningScene(holder: HTMLElement, onSelect: (key: string) 
     for (const detail of figure.details ?? []) {
       for (const rings of drawing.details[detail.key] ?? []) {
         if (!rings.length) continue
-        const material = new MeshLambertMaterial({ color: new Color(hex(detail.colour)), side: DoubleSide })
+        // Drawn nearer than it lies, so that the coarse skin under it does not show through.
+        const material = new MeshLambertMaterial({ color: new Color(hex(detail.colour)), side: DoubleSide, polygonOffset: true, polygonOffsetFactor: -6 - (detail.layer ?? 1) * 4, polygonOffsetUnits: -60 })
         stage.add(new Mesh(loftGeometry({ rings, closed: false }), material))
       }
     }

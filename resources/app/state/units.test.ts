@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { lengthFrom, lengthText, massText, minutesText } from './units'
+import { lengthFrom, lengthText, massRange, massText, minutesText } from './units'
 
 describe('units at the edge of the screen', () => {
   it('shows inches and ounces by NIST SP 811', () => {
@@ -19,8 +19,13 @@ describe('units at the edge of the screen', () => {
     expect(lengthFrom('', 'metric')).toBeNaN()
     expect(lengthFrom('wide', 'metric')).toBeNaN()
   })
+  it('keeps two weights in one unit', () => {
+    expect(massRange(0.087, 0.16, 'metric')).toBe('87 to 160 mg')
+    expect(massRange(7.4, 14, 'metric')).toBe('7.4 to 14.0 g')
+  })
   it('tells hours from minutes', () => {
     expect(minutesText(59.6)).toBe('1 h 00')
     expect(minutesText(21)).toBe('21 min')
+    expect(minutesText(0.2)).toBe('1 min')
   })
 })

@@ -21,8 +21,16 @@ export function massText(g: number, system: System): { value: string; unit: stri
   return { value: g.toFixed(g >= 1 ? 1 : 2), unit: 'g' }
 }
 
+/** Two weights in one unit: "87 to 160 mg", not "87 to 0.16 g". */
+export function massRange(lowG: number, highG: number, system: System): string {
+  const high = massText(highG, system)
+  const low = massText(lowG, system)
+  if (low.unit === high.unit) return `${low.value} to ${high.value} ${high.unit}`
+  return `${(lowG * 1000).toFixed(0)} to ${(highG * 1000).toFixed(0)} mg`
+}
+
 export function minutesText(minutes: number): string {
-  const whole = Math.round(minutes)
+  const whole = minutes > 0 ? Math.max(1, Math.round(minutes)) : 0
   return whole < 60 ? `${whole} min` : `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, '0')}`
 }
 
@@ -47,6 +55,7 @@ export function useUnits() {
       const { value, unit } = massText(g, system.value)
       return `${value} ${unit}`
     },
+    massRange: (lowG: number, highG: number) => massRange(lowG, highG, system.value),
     parseLength: (text: string) => lengthFrom(text, system.value),
     minutes: minutesText,
   }

@@ -105,9 +105,10 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 <style scoped>
 .build { display: grid; grid-template-columns: 280px minmax(0, 1fr) 280px; gap: 1rem; padding: .3rem 1rem 1rem; height: calc(100vh - 78px); min-height: 560px; }
 .order { padding: 1rem; display: flex; flex-direction: column; min-height: 0; }
+.order > :not(.steps) { flex: none; }
 .steps { overflow: auto; flex: 1; min-height: 0; }
 .steps li { display: flex; align-items: center; gap: .3rem; border-radius: 10px; }
-.steps li[aria-current] { background: rgb(var(--v-theme-primary) / 12%); }
+.steps li[aria-current] { background: rgba(var(--v-theme-primary), 0.12); }
 .steps input { width: 20px; height: 20px; margin: 0 .35rem; accent-color: rgb(var(--v-theme-success)); flex: none; }
 .steps button { flex: 1; min-height: 44px; display: grid; line-height: 1.2; align-content: center; }
 .steps .done { text-decoration: line-through; opacity: .75; }

@@ -19,7 +19,10 @@ const set = (how: (d: Detail) => void) => detail.value && figure.changeDetail(de
 <template>
   <section aria-label="The selected detail">
     <template v-if="detail">
-      <v-text-field :model-value="detail.name" label="Name" maxlength="120" @change="set((d) => (d.name = ($event.target as HTMLInputElement).value))" />
+      <div class="top">
+        <v-text-field :model-value="detail.name" label="Name" maxlength="120" @change="set((d) => (d.name = ($event.target as HTMLInputElement).value))" />
+        <v-btn :icon="mdiDeleteOutline" variant="text" size="small" color="error" aria-label="Take this detail away" @click="figure.removeSelected()" />
+      </div>
       <div class="three mt-3">
         <LengthField v-if="detail.kind !== 'patch'" :model-value="detail.widthMm ?? 1" label="Width" @update:model-value="set((d) => (d.widthMm = $event))" />
         <LengthField v-if="!detail.pointsMm" :model-value="detail.heightMm ?? detail.widthMm ?? 1" label="Height" @update:model-value="set((d) => (d.heightMm = $event))" />
@@ -28,18 +31,20 @@ const set = (how: (d: Detail) => void) => detail.value && figure.changeDetail(de
         <LengthField :model-value="detail.yMm ?? 0" label="Up" :min="-4000" :max="4000" @update:model-value="set((d) => (d.yMm = $event))" />
         <v-select :model-value="detail.layer ?? 1" :items="[1, 2, 3, 4, 5]" label="Layer" @update:model-value="set((d) => (d.layer = $event))" />
       </div>
-      <div class="row">
+      <div class="pair mt-3">
         <v-switch :model-value="detail.mirror ?? false" label="A pair" @update:model-value="set((d) => (d.mirror = Boolean($event)))" />
         <v-select :model-value="detail.method ?? 'felt'" :items="methods" label="Made by" @update:model-value="set((d) => (d.method = $event))" />
       </div>
       <ColourPicker class="mt-2" :model-value="detail.colour" @update:model-value="set((d) => (d.colour = $event))" />
       <v-alert v-for="n in notes" :key="n.code" type="warning" variant="tonal" density="compact" class="mt-2">{{ n.text }}</v-alert>
-      <v-btn class="mt-3" :prepend-icon="mdiDeleteOutline" color="error" @click="figure.removeSelected()">Take away</v-btn>
     </template>
     <p v-else class="quiet">Choose a detail to size, colour or move it. Drag it on the head, or nudge it with the arrow keys; a pair moves alike on both sides.</p>
   </section>
 </template>
 
 <style scoped>
+.top { display: flex; align-items: center; }
+.top .v-btn { flex: none; }
+.pair { display: grid; grid-template-columns: max-content 1fr; gap: 1rem; }
 .three { display: grid; grid-template-columns: repeat(3, 1fr); gap: .6rem; }
 </style>

@@ -119,7 +119,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 table { width: 100%; border-collapse: collapse; margin: .4rem 0; }
 th { text-align: left; font-size: .8rem; color: rgb(var(--v-theme-quiet)); }
 td { padding: .1rem .3rem .1rem 0; font-weight: 600; border-top: 1px solid rgb(var(--v-theme-grid)); }
-tr.chosen td { background: rgb(var(--v-theme-secondary) / 10%); }
+tr.chosen td { background: rgba(var(--v-theme-secondary), 0.1); }
 .name { min-height: 40px; font-weight: 600; }
 .tiny { width: .8rem; height: .8rem; border-width: 1px; }
 .crisp { color: rgb(var(--v-theme-success)); } .soft { color: rgb(var(--v-theme-warning)); } .lost, .too-small { color: rgb(var(--v-theme-error)); }

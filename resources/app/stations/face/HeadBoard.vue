@@ -96,7 +96,7 @@ const text = computed(() => view.value.height / 42)
 
 <style scoped>
 .head { width: 100%; height: 100%; touch-action: none; min-height: 420px; }
-.wool { stroke: rgb(var(--v-theme-on-surface) / 40%); stroke-width: .25; }
+.wool { stroke: rgba(var(--v-theme-on-surface), 0.4); stroke-width: .25; }
 .grid path { fill: none; stroke: rgb(0 0 0 / 22%); stroke-width: .12; }
 .grid .ten { stroke: rgb(0 0 0 / 42%); stroke-width: .2; }
 .grid .middle { stroke: rgb(var(--v-theme-primary)); stroke-width: .35; stroke-dasharray: 1.4 .9; }
@@ -104,6 +104,6 @@ const text = computed(() => view.value.height / 42)
 .scale { fill: rgb(var(--v-theme-quiet)); }
 .detail { cursor: grab; outline: none !important; }
 .detail.chosen .shape { stroke: rgb(var(--v-theme-secondary)); stroke-width: .5; stroke-dasharray: 1 .7; paint-order: stroke; }
-.tag { fill: rgb(var(--v-theme-surface) / 88%); stroke: rgb(var(--v-theme-thread)); stroke-width: .15; }
+.tag { fill: rgba(var(--v-theme-surface), 0.88); stroke: rgb(var(--v-theme-thread)); stroke-width: .15; }
 .gone { display: none; }
 </style>

@@ -20,6 +20,7 @@ function add(choice: CatalogueShape): void {
       key,
       name: choice.kind[0]?.toUpperCase() + choice.kind.slice(1),
       shape: { ...choice.shape },
+      core: choice.core,
       at: { xMm: on ? on.at.xMm : 0, yMm: on ? Math.round(on.at.yMm + on.shape.heightMm / 2) : choice.shape.heightMm / 2, zMm: on?.at.zMm ?? 0 },
       colour: on?.colour ?? d.colours[0]?.key ?? '',
       ...(on ? { join: { to: on.key, by: 'fluff' as const } } : {}),

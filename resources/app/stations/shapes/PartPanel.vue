@@ -21,7 +21,11 @@ const sizes = [['widthMm', 'Width'], ['heightMm', 'Height'], ['depthMm', 'Depth'
 <template>
   <aside aria-label="The selected part">
     <template v-if="part">
-      <v-text-field :model-value="part.name" label="Name" maxlength="120" @change="set((p) => (p.name = ($event.target as HTMLInputElement).value))" />
+      <div class="top">
+        <v-text-field :model-value="part.name" label="Name" maxlength="120" @change="set((p) => (p.name = ($event.target as HTMLInputElement).value))" />
+        <v-btn :icon="mdiContentCopy" variant="text" size="small" aria-label="Double this part" @click="figure.doubleSelected()" />
+        <v-btn :icon="mdiDeleteOutline" variant="text" size="small" color="error" aria-label="Take this part away" @click="figure.removeSelected()" />
+      </div>
       <v-select :model-value="part.shape.kind" :items="kinds" label="Shape" class="mt-3" @update:model-value="set((p) => (p.shape.kind = $event))" />
       <div class="three mt-3">
         <LengthField v-for="[name, label] in sizes" :key="name" :model-value="part.shape[name]" :label="label" @update:model-value="set((p) => (p.shape[name] = $event))" />
@@ -45,10 +49,6 @@ const sizes = [['widthMm', 'Width'], ['heightMm', 'Height'], ['depthMm', 'Depth'
         <dt>Colour</dt><dd data-fact="coverG">{{ units.massLine(plan.coverG) }}</dd>
         <dt>Time</dt><dd>{{ units.minutes(plan.minutes) }}</dd>
       </dl>
-      <div class="row mt-2">
-        <v-btn :prepend-icon="mdiContentCopy" @click="figure.doubleSelected()">Double</v-btn>
-        <v-btn :prepend-icon="mdiDeleteOutline" color="error" @click="figure.removeSelected()">Take away</v-btn>
-      </div>
     </template>
     <template v-else-if="figure.document">
       <h2>The figure</h2>
@@ -65,6 +65,8 @@ const sizes = [['widthMm', 'Width'], ['heightMm', 'Height'], ['depthMm', 'Depth'
 </template>
 
 <style scoped>
+.top { display: flex; align-items: center; }
+.top .v-btn { flex: none; }
 .two, .three { display: grid; grid-template-columns: 1fr 1fr; gap: .6rem; }
 .facts { display: grid; grid-template-columns: max-content 1fr; gap: .15rem .8rem; padding-top: .6rem; margin-top: .8rem; }
 .facts dt { color: rgb(var(--v-theme-quiet)); }

@@ -38,7 +38,7 @@ const rows = computed(() => {
 <style scoped>
 .part { display: flex; align-items: center; gap: .6rem; width: 100%; padding: .2rem .45rem; border-radius: 10px; min-height: 44px; }
 .part:hover { background: rgb(var(--v-theme-table)); }
-.part.selected { background: rgb(var(--v-theme-secondary) / 14%); }
+.part.selected { background: rgba(var(--v-theme-secondary), 0.14); }
 .part span { display: grid; line-height: 1.2; flex: 1; }
 .twins { font-size: .8rem; color: rgb(var(--v-theme-quiet)); }
 </style>

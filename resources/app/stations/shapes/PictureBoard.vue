@@ -4,34 +4,18 @@ import type { Part } from '../../api/figure'
 import { detailLoop, line, path, places, turned, type Point } from '../../drawing/geometry'
 import MmPaper from '../../drawing/MmPaper.vue'
 import { useFigure } from '../../state/figure'
+import type { Frame } from './useFrames'
 import { dragged, useShapeDrag, type Grip } from './useShapeDrag'
 
-defineProps<{ showPicture: boolean; filled: boolean }>()
+const props = defineProps<{ showPicture: boolean; filled: boolean; frame: Frame }>()
+const emit = defineEmits<{ hold: [on: boolean] }>()
 const figure = useFigure()
 const svg = ref<SVGSVGElement>()
 const { drag, begin, move, end, cancel } = useShapeDrag(figure.changePart)
 
-const MARGIN_MM = 12
 const drawing = computed(() => figure.board?.drawing)
 const picture = computed(() => figure.document?.picture)
-
-const box = computed(() => {
-  let [left, right, top, bottom] = [-20, 20, -(figure.document?.heightMm ?? 100), 0]
-  for (const part of figure.parts) {
-    places(part).forEach((at, i) => {
-      for (const [x, y] of drawing.value?.parts[part.key]?.pieces[i]?.front.flat() ?? []) {
-        left = Math.min(left, x + at.x)
-        right = Math.max(right, x + at.x)
-        top = Math.min(top, -(y + at.y))
-        bottom = Math.max(bottom, -(y + at.y))
-      }
-    })
-  }
-  return { x: left - MARGIN_MM, y: top - MARGIN_MM, width: right - left + 2 * MARGIN_MM, height: bottom - top + 2 * MARGIN_MM }
-})
-// While something is dragged the board keeps still.
-const still = ref<typeof box.value | null>(null)
-const view = computed(() => still.value ?? box.value)
+const view = computed(() => props.frame)
 
 const pieces = computed(() =>
   figure.parts
@@ -59,14 +43,14 @@ function at(event: PointerEvent): Point {
 
 function press(event: PointerEvent, part: Part, twin: boolean, grip: Grip): void {
   figure.selection = { kind: 'part', key: part.key }
-  still.value = box.value
+  emit('hold', true)
   svg.value?.setPointerCapture(event.pointerId)
   begin(part, twin, grip, at(event))
 }
 
 function release(): void {
   end()
-  still.value = null
+  emit('hold', false)
 }
 
 const grips = computed(() => {
@@ -93,7 +77,7 @@ const hasDetails = (part: Part) => figure.details.filter((d) => d.on === part.ke
 <template>
   <svg
     ref="svg" class="board" :viewBox="`${view.x} ${view.y} ${view.width} ${view.height}`" preserveAspectRatio="xMidYMid meet" role="group" aria-label="The figure from the front, on millimetre paper"
-    @pointermove="drag && move(at($event))" @pointerup="release" @pointercancel="cancel" @pointerdown.self="figure.selection = null"
+    @pointermove="drag && move(at($event))" @pointerup="release" @pointercancel="cancel(); emit('hold', false)" @pointerdown.self="figure.selection = null"
   >
     <MmPaper :x="view.x - 600" :y="view.y - 600" :width="view.width + 1200" :height="view.height + 1200" pointer-events="none" />
     <line :x1="view.x - 600" :x2="view.x + view.width + 600" y1="0" y2="0" class="table" />

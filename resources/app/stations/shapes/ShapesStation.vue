@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mdiArrowCollapse, mdiArrowExpand, mdiPlus } from '@mdi/js'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import TurningView from '../../drawing/TurningView.vue'
 import { useFigure } from '../../state/figure'
 import CatalogueDialog from './CatalogueDialog.vue'
@@ -8,12 +8,18 @@ import PartPanel from './PartPanel.vue'
 import PartTree from './PartTree.vue'
 import PictureBoard from './PictureBoard.vue'
 import SideStrip from './SideStrip.vue'
+import { useFrames, type Frames } from './useFrames'
 
 const figure = useFigure()
 const adding = ref(false)
 const round = ref(false)
 const showPicture = ref(true)
 const filled = ref(false)
+const boards = ref<HTMLElement>()
+const fitted = useFrames(boards)
+// While something is dragged the paper keeps still.
+const held = ref<Frames | null>(null)
+const frames = computed(() => held.value ?? fitted.value)
 const select = (key: string) => { figure.selection = { kind: 'part', key } }
 </script>
 
@@ -34,9 +40,9 @@ const select = (key: string) => { figure.selection = { kind: 'part', key } }
         <v-spacer />
         <span class="quiet">Front, and from the right</span>
       </div>
-      <div class="boards sheet mm-paper">
-        <PictureBoard :show-picture="showPicture" :filled="filled" />
-        <SideStrip />
+      <div ref="boards" class="boards sheet mm-paper">
+        <PictureBoard :show-picture="showPicture" :filled="filled" :frame="frames.front" @hold="held = $event ? frames : null" />
+        <SideStrip :frame="frames.side" @hold="held = $event ? frames : null" />
       </div>
       <ul v-if="figure.board.plan.notes.length" class="bare notes" aria-label="Worth knowing">
         <li v-for="n in figure.board.plan.notes" :key="n.code + n.at" class="sheet">{{ n.text }}</li>

@@ -4,7 +4,10 @@ import type { Part } from '../../api/figure'
 import { path, places, round } from '../../drawing/geometry'
 import MmPaper from '../../drawing/MmPaper.vue'
 import { useFigure } from '../../state/figure'
+import type { Frame } from './useFrames'
 
+const props = defineProps<{ frame: Frame }>()
+const emit = defineEmits<{ hold: [on: boolean] }>()
 const figure = useFigure()
 const svg = ref<SVGSVGElement>()
 /** Seen from the right: the front is at the left, so a piece at z stands at -z. */
@@ -13,13 +16,7 @@ const pieces = computed(() =>
     .flatMap((part) => places(part).map((at, i) => ({ part, at, loops: figure.board?.drawing.parts[part.key]?.pieces[i]?.side ?? [] })))
     .sort((a, b) => a.at.x - b.at.x),
 )
-const view = computed(() => {
-  const ys = pieces.value.flatMap((p) => p.loops.flat().map(([, y]) => -(y + p.at.y)))
-  const xs = pieces.value.flatMap((p) => p.loops.flat().map(([x]) => x - p.at.z))
-  const half = Math.max(18, ...xs.map(Math.abs)) + 8
-  const top = Math.min(-20, ...ys) - 12
-  return { x: -half, y: top, width: 2 * half, height: Math.max(0, ...ys) - top + 12 }
-})
+const view = computed(() => props.frame)
 
 const drag = ref<{ key: string; grip: 'move' | 'depth'; fromX: number; dx: number } | null>(null)
 function x(event: PointerEvent): number {
@@ -29,11 +26,13 @@ function x(event: PointerEvent): number {
 function press(event: PointerEvent, part: Part, grip: 'move' | 'depth'): void {
   figure.selection = { kind: 'part', key: part.key }
   svg.value?.setPointerCapture(event.pointerId)
+  emit('hold', true)
   drag.value = { key: part.key, grip, fromX: x(event), dx: 0 }
 }
 function release(): void {
   const d = drag.value
   drag.value = null
+  emit('hold', false)
   if (!d || Math.abs(d.dx) < 0.05) return
   figure.changePart(d.key, (p) => {
     if (d.grip === 'move') p.at.zMm = round((p.at.zMm ?? 0) - d.dx, 0.1)
@@ -48,7 +47,7 @@ const depthGrip = computed(() => {
 </script>
 
 <template>
-  <svg ref="svg" class="strip" :viewBox="`${view.x} ${view.y} ${view.width} ${view.height}`" role="group" aria-label="The figure from the right, for depth" @pointermove="drag && (drag.dx = x($event) - drag.fromX)" @pointerup="release" @pointercancel="drag = null">
+  <svg ref="svg" class="strip" :viewBox="`${view.x} ${view.y} ${view.width} ${view.height}`" role="group" aria-label="The figure from the right, for depth" @pointermove="drag && (drag.dx = x($event) - drag.fromX)" @pointerup="release" @pointercancel="drag = null; emit('hold', false)">
     <MmPaper :x="view.x - 300" :y="view.y - 600" :width="view.width + 600" :height="view.height + 1200" pointer-events="none" />
     <line :x1="view.x - 300" :x2="view.x + view.width + 300" y1="0" y2="0" class="table" />
     <path

@@ -28,7 +28,8 @@ const units = useUnits()
 </template>
 
 <style scoped>
-.card { display: grid; overflow: hidden; }
+.card { display: flex; flex-direction: column; overflow: hidden; }
+.face { flex: 1; }
 .face { color: inherit; text-decoration: none; display: block; }
 .stage { display: grid; place-items: center; padding: 1rem; background: rgb(var(--v-theme-table)); border-radius: 16px 16px 50% 50% / 16px 16px 22px 22px; }
 .stage img { filter: drop-shadow(0 5px 4px rgb(58 42 32 / 22%)); max-width: 100%; height: auto; }

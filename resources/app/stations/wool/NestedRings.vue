@@ -27,6 +27,6 @@ const rings = computed(() => {
 
 <style scoped>
 .loose { fill: none; stroke: rgb(var(--v-theme-quiet)); stroke-width: 1.3; stroke-dasharray: 3 2.4; }
-.felted { stroke: rgb(var(--v-theme-on-surface) / 45%); stroke-width: 1; }
+.felted { stroke: rgba(var(--v-theme-on-surface), 0.45); stroke-width: 1; }
 .core { fill: #efe6d2; stroke: rgb(58 42 32 / 35%); stroke-width: .8; }
 </style>

@@ -30,7 +30,7 @@ const verdict = computed(() => {
       <rect :x="x(total.g) - .5" y="1.5" width="1" height="13" class="likely" />
       <line v-if="stash" :x1="x(stash.gramsLeft)" :x2="x(stash.gramsLeft)" y1="0" y2="16" class="stash" />
     </svg>
-    <span class="numbers"><b>{{ units.massLine(total.g) }}</b><small class="quiet">{{ units.mass(total.lowG).value }} to {{ units.massLine(total.highG) }}</small></span>
+    <span class="numbers"><b>{{ units.massLine(total.g) }}</b><small class="quiet">{{ units.massRange(total.lowG, total.highG) }}</small></span>
   </li>
 </template>
 
@@ -40,7 +40,7 @@ const verdict = computed(() => {
 .numbers { text-align: right; }
 .bar { width: 100%; height: 22px; }
 .sure { fill: rgb(var(--v-theme-thread)); }
-.spread { fill: rgb(var(--v-theme-thread) / 45%); }
+.spread { fill: rgba(var(--v-theme-thread), 0.45); }
 .likely { fill: rgb(var(--v-theme-on-surface)); }
 .stash { stroke: rgb(var(--v-theme-secondary)); stroke-width: 2.5; vector-effect: non-scaling-stroke; stroke-dasharray: 3 2; }
 small { font-size: .8rem; }

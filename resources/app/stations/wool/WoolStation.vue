@@ -85,7 +85,7 @@ th { text-align: left; font-size: .8rem; color: rgb(var(--v-theme-quiet)); paddi
 td { padding: .15rem .5rem; vertical-align: middle; border-top: 1px solid rgb(var(--v-theme-grid)); font-weight: 600; }
 td small { display: block; font-weight: 400; font-size: .82rem; }
 td:nth-child(5), td:nth-child(6) { font-weight: 400; white-space: nowrap; }
-tr.chosen td { background: rgb(var(--v-theme-secondary) / 10%); }
+tr.chosen td { background: rgba(var(--v-theme-secondary), 0.1); }
 .tiny { width: .8rem; height: .8rem; border-width: 1px; }
 .l { display: inline-block; width: .8rem; height: .8rem; border-radius: 50%; margin: 0 .2rem 0 .8rem; vertical-align: -1px; }
 .l.loose { border: 1.5px dashed rgb(var(--v-theme-quiet)); } .l.felted { background: rgb(var(--v-theme-thread)); } .l.core { background: #efe6d2; border: 1px solid rgb(var(--v-theme-quiet)); }

@@ -1,0 +1,52 @@
+import { computed, onBeforeUnmount, ref, watch, type Ref } from 'vue'
+import { places } from '../../drawing/geometry'
+import { useFigure } from '../../state/figure'
+
+/** A piece of paper as an SVG view box, in mm, y down. */
+export interface Frame { x: number; y: number; width: number; height: number }
+export interface Frames { front: Frame; side: Frame }
+
+const MARGIN_MM = 11
+/** The side strip's share of the boards' width; as in the station's own style. */
+export const SIDE_SHARE = 0.27
+
+/** Paper for the front and the side view, at one scale and one table line, as large as both fit. */
+export function useFrames(boards: Ref<HTMLElement | undefined>) {
+  const figure = useFigure()
+  const size = ref({ width: 700, height: 600 })
+  const watcher = new ResizeObserver(([entry]) => {
+    if (entry) size.value = { width: Math.max(50, entry.contentRect.width), height: Math.max(50, entry.contentRect.height) }
+  })
+  watch(boards, (element) => element && watcher.observe(element))
+  onBeforeUnmount(() => watcher.disconnect())
+
+  const extent = computed(() => {
+    const e = { left: -20, right: 20, top: -20, bottom: 0, back: 12, front: -12 }
+    for (const part of figure.parts) {
+      places(part).forEach((at, i) => {
+        const piece = figure.board?.drawing.parts[part.key]?.pieces[i]
+        for (const [x, y] of piece?.front.flat() ?? []) {
+          e.left = Math.min(e.left, x + at.x)
+          e.right = Math.max(e.right, x + at.x)
+          e.top = Math.min(e.top, -(y + at.y))
+          e.bottom = Math.max(e.bottom, -(y + at.y))
+        }
+        for (const [x] of piece?.side.flat() ?? []) {
+          e.front = Math.min(e.front, x - at.z)
+          e.back = Math.max(e.back, x - at.z)
+        }
+      })
+    }
+    return e
+  })
+
+  return computed<Frames>(() => {
+    const e = extent.value
+    const [frontPx, sidePx] = [size.value.width * (1 - SIDE_SHARE), size.value.width * SIDE_SHARE]
+    const mmPerPx = Math.max((e.right - e.left + 2 * MARGIN_MM) / frontPx, (e.back - e.front + MARGIN_MM) / sidePx, (e.bottom - e.top + 2 * MARGIN_MM) / size.value.height)
+    const height = size.value.height * mmPerPx
+    const y = (e.top + e.bottom - height) / 2
+    const paper = (middle: number, px: number): Frame => ({ x: middle - (px * mmPerPx) / 2, y, width: px * mmPerPx, height })
+    return { front: paper((e.left + e.right) / 2, frontPx), side: paper((e.front + e.back) / 2, sidePx) }
+  })
+}

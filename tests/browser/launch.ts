@@ -1,0 +1,8 @@
+/** Debian's Chromium, kept from looking for the world outside, with WebGL in software. */
+export const launch = {
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--no-sandbox', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync',
+    '--use-angle=swiftshader', '--enable-unsafe-swiftshader',
+  ],
+}

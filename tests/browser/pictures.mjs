@@ -1,0 +1,52 @@
+// One picture of each main view from the demo, as docs/screenshots/*.png. Run against a served demo:
+//   node tests/browser/pictures.mjs http://127.0.0.1:8765 [folder] [names...]
+import { chromium } from '@playwright/test'
+
+const [base = 'http://127.0.0.1:8765', folder = 'docs/screenshots', ...only] = process.argv.slice(2)
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--use-angle=swiftshader', '--enable-unsafe-swiftshader'],
+})
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+page.on('console', (m) => ['error', 'warning'].includes(m.type()) && !m.text().includes('GPU stall') && console.log(m.type(), m.text().slice(0, 300)))
+page.on('pageerror', (e) => console.log('pageerror', e.message))
+
+const { figures } = await (await page.request.get(`${base}/api/figures`)).json()
+const id = (name) => figures.find((f) => f.name.startsWith(name)).id
+const settle = async () => {
+  await page.waitForLoadState('networkidle')
+  await page.waitForTimeout(500)
+}
+const views = {
+  shelf: async () => page.goto(`${base}/`),
+  shapes: async () => {
+    await page.goto(`${base}/figures/${id('Bobbin')}/shapes`)
+    await page.locator('[data-part=head]').first().click()
+  },
+  'shapes-round': async () => {
+    await page.goto(`${base}/figures/${id('Sorrel')}/shapes`)
+    await page.getByLabel('Let the round view take over the board').click()
+  },
+  wool: async () => page.goto(`${base}/figures/${id('Sorrel')}/wool`),
+  face: async () => {
+    await page.goto(`${base}/figures/${id('Bobbin')}/face`)
+    await page.locator('[data-detail=cheek]').first().click()
+  },
+  build: async () => page.goto(`${base}/figures/${id('Bobbin')}/build`),
+  'build-tablet': async () => {
+    await page.setViewportSize({ width: 820, height: 1180 })
+    await page.goto(`${base}/figures/${id('Lanto')}/build`)
+  },
+  'face-lamp': async () => {
+    await page.setViewportSize({ width: 1280, height: 800 })
+    await page.goto(`${base}/figures/${id('Lanto')}/face`)
+    await page.getByLabel('Lamp light').click()
+  },
+}
+for (const [name, show] of Object.entries(views)) {
+  if (only.length && !only.includes(name)) continue
+  await show()
+  await settle()
+  await page.screenshot({ path: `${folder}/${name}.png` })
+}
+await browser.close()
