@@ -21,8 +21,8 @@ final class FigureCheck
         $faults = FigureForm::faults($document);
         $wrong = array_map(static fn (Fault $f): string => $f->pointer, $faults);
         foreach (FigureMeaning::faults($document) as $fault) {
-            // What has the wrong form already is not told twice.
-            if (! in_array($fault->pointer, $wrong, true)) {
+            // What has the wrong form already, itself or inside, is not told twice.
+            if (array_filter($wrong, static fn (string $at): bool => $at === $fault->pointer || str_starts_with($at, $fault->pointer.'/')) === []) {
                 $faults[] = $fault;
             }
         }

@@ -40,7 +40,7 @@ final readonly class Breakdown
      */
     public static function of(string $bytes, float $heightMm, string $name = 'New figure', string $file = ''): self
     {
-        if ($heightMm < 10 || $heightMm > 2000) {
+        if (! ($heightMm >= 10 && $heightMm <= 2000)) {
             throw PictureRefused::heightOutOfRange($heightMm);
         }
         $raster = Raster::decode($bytes);

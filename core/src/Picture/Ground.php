@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Picture;
 
+use Impa\Colour\Lab;
 use Impa\Colour\Srgb;
 
 /** Tells figure from background: by transparency, or by the plain colour that reaches in from the border. Immutable. */
@@ -21,11 +22,13 @@ final readonly class Ground
     /**
      * @param  list<bool>  $figure  per pixel, whether it belongs to the figure
      * @param  list<string>  $notices
+     * @param  ?Lab  $colour  of a plain background; none where it is clear
      */
     private function __construct(
         public array $figure,
         public int $count,
         public array $notices,
+        public ?Lab $colour,
     ) {}
 
     /** @throws PictureRefused if nothing stands out */
@@ -36,8 +39,9 @@ final readonly class Ground
         $notices = [];
         if ($clear > 0.02 * count($border)) {
             $figure = array_map(static fn (int $p): bool => ($p >> 24) <= self::CLEAR, $raster->pixels);
+            $colour = null;
         } else {
-            [$figure, $plain] = self::flooded($raster, $border);
+            [$figure, $plain, $colour] = self::flooded($raster, $border);
             if ($plain < self::PLAIN) {
                 $notices[] = 'The background is not plain, so parts of it may have been taken for the figure. A drawing on white or on a transparent ground works best.';
             }
@@ -51,7 +55,7 @@ final readonly class Ground
             $notices[] = 'The figure touches the edge of the picture; what is cut off there is missing from the shapes.';
         }
 
-        return new self($figure, $count, $notices);
+        return new self($figure, $count, $notices, $colour);
     }
 
     /** @return list<int> */
@@ -70,7 +74,7 @@ final readonly class Ground
 
     /**
      * @param  list<int>  $border
-     * @return array{list<bool>, float} the mask, and the share of the border that is plain
+     * @return array{list<bool>, float, Lab} the mask, the share of the border that is plain, and its colour
      */
     private static function flooded(Raster $raster, array $border): array
     {
@@ -114,6 +118,6 @@ final readonly class Ground
             }
         }
 
-        return [array_values($figure), $plain];
+        return [array_values($figure), $plain, $ground];
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Picture;
 
+use Impa\Colour\Lab;
+
 /** The connected patches of a sorted picture, specks and drawn outlines given to their neighbours. Immutable. */
 final readonly class Regions
 {
@@ -16,6 +18,13 @@ final readonly class Regions
     private const INK_SHARE = 0.03;
 
     private const INK_LIGHTNESS = 45.0;
+
+    /** A seam of mixed colour is at most so wide, touches its second neighbour along such a share, and lies so nearly between both colours. */
+    private const SEAM_PX = 2.6;
+
+    private const SEAM_SHARE = 0.2;
+
+    private const BETWEEN = 1.12;
 
     /**
      * @param  array<int, Region>  $all  by index
@@ -32,14 +41,16 @@ final readonly class Regions
     public static function of(FlatColours $flat, Raster $raster, Ground $ground): self
     {
         $labels = $flat->labels;
-        $dropped = 0;
         $speck = max(self::SPECK_PX, self::SPECK_SHARE * $ground->count);
         [$all, $map] = self::connected($labels, $raster->width);
         $small = array_filter($all, static fn (Region $r): bool => $r->area < $speck);
-        if ($small !== [] && count($small) < count($all)) {
-            // Crumbs of a pixel or three are left by anti-aliasing everywhere, and not worth a word.
-            $dropped = count(array_filter($small, static fn (Region $r): bool => $r->area > 3));
-            [$all, $map] = self::connected(self::without($small, $labels, $map, $raster->width), $raster->width);
+        // Crumbs of a pixel or three are left by anti-aliasing everywhere, and not worth a word.
+        $dropped = count(array_filter($small, static fn (Region $r): bool => $r->area > 3));
+        $mixed = array_filter($all, static fn (Region $r): bool => self::isMixture($r, $all, $flat, $ground));
+        // Array union: keys are region indices.
+        $gone = $small + $mixed;
+        if ($gone !== [] && count($gone) < count($all)) {
+            [$all, $map] = self::connected(self::without($gone, $labels, $map, $raster->width), $raster->width);
             $labels = self::labelsOf($map, $all);
         }
         $ink = self::ink($all, $flat);
@@ -48,6 +59,34 @@ final readonly class Regions
         }
 
         return new self($all, $map, $raster->width, $dropped);
+    }
+
+    /**
+     * A seam a pixel or two wide between two regions, of a colour between theirs: what smoothing and
+     * compression leave along an edge.
+     *
+     * @param  array<int, Region>  $all
+     */
+    private static function isMixture(Region $seam, array $all, FlatColours $flat, Ground $ground): bool
+    {
+        $contact = $seam->contact;
+        arsort($contact);
+        if ($seam->strokePx() > self::SEAM_PX || count($contact) < 2) {
+            return false;
+        }
+        [$one, $two] = array_keys($contact);
+        if ($contact[$two] < self::SEAM_SHARE * $seam->edge) {
+            return false;
+        }
+        $labOf = static fn (int $i): ?Lab => $i < 0 ? $ground->colour : $flat->colours[$all[$i]->label]->lab();
+        [$a, $b] = [$labOf($one), $labOf($two)];
+        if ($a === null || $b === null) {
+            return true;
+        }
+        $own = $flat->colours[$seam->label]->lab();
+        $far = static fn (Lab $p, Lab $q): float => sqrt(LabTable::squared([$p->l, $p->a, $p->b], [$q->l, $q->a, $q->b]));
+
+        return $far($a, $own) + $far($own, $b) < self::BETWEEN * $far($a, $b) + 4;
     }
 
     /**

@@ -9,6 +9,7 @@ use Impa\Figure\Detail;
 use Impa\Figure\DetailKind;
 use Impa\Figure\Placement;
 use Impa\Figure\Side;
+use Impa\Shape\Hull;
 
 /** One piece of a detail where it lies on one piece of its part: itself or its twin. Immutable. */
 final readonly class DetailPiece
@@ -42,32 +43,57 @@ final readonly class DetailPiece
     /**
      * Its outline (a line: the outline of its stroke's pieces) seen from a side, from the middle of the part.
      *
-     * @return list<non-empty-list<array{float, float}>> filled one by one; empty where it is not seen
+     * @return list<list<array{float, float}>> filled one by one; empty where it is not seen
      */
     public function seenFrom(Side $from): array
     {
         if ($from === $this->side) {
             return array_map($this->mirrored(...), $this->strokes());
         }
+        if ($this->detail->kind === DetailKind::Line) {
+            return array_values(array_filter(array_map(fn (array $stroke): array => $this->lifted([$stroke], $from), $this->strokes())));
+        }
+        // A spot bulges with the skin under it, so its inner rings count as well.
+        $hull = $this->lifted($this->rings(), $from);
+
+        return $hull === [] ? [] : [$hull];
+    }
+
+    /**
+     * The hull, seen from a side, of rings laid on the skin; empty where they face away or lie off the part.
+     *
+     * @param  list<non-empty-list<array{float, float}>>  $rings
+     * @return list<array{float, float}>
+     */
+    private function lifted(array $rings, Side $from): array
+    {
         $surface = Surface::of($this->on, $this->side);
-        $loops = [];
-        foreach ($this->strokes() as $stroke) {
-            $loop = [];
-            $towardsUs = 0.0;
-            foreach ($this->mirrored($stroke) as [$u, $v]) {
+        $seen = [];
+        $towardsUs = 0.0;
+        foreach ($rings as $ring) {
+            foreach ($this->mirrored($ring) as [$u, $v]) {
                 $height = $surface->heightMm($u, $v);
                 if (! is_nan($height)) {
                     [$right, $up, $towards] = $from->see(...$this->side->place($u, $v, $height));
-                    $loop[] = [$right, $up];
+                    $seen[] = [$right, $up];
                     $towardsUs += $towards;
                 }
             }
-            if (count($loop) > 2 && $towardsUs > 0.0) {
-                $loops[] = $loop;
-            }
         }
 
-        return $loops;
+        return count($seen) > 2 && $towardsUs > -1e-6 && $from !== $this->opposite() ? Hull::of($seen) : [];
+    }
+
+    private function opposite(): Side
+    {
+        return match ($this->side) {
+            Side::Front => Side::Back,
+            Side::Back => Side::Front,
+            Side::Left => Side::Right,
+            Side::Right => Side::Left,
+            Side::Top => Side::Under,
+            Side::Under => Side::Top,
+        };
     }
 
     /**
@@ -104,7 +130,7 @@ final readonly class DetailPiece
         }
         [$mx, $my] = $this->detail->middle();
         $rings = [];
-        foreach ([1.0, 0.66, 0.33, 0.02] as $share) {
+        foreach ([1.0, 0.66, 0.33, 0.0] as $share) {
             $ring = [];
             foreach ($this->detail->outline() as [$x, $y]) {
                 $ring[] = [$mx + ($x - $mx) * $share, $my + ($y - $my) * $share];

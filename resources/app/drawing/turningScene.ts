@@ -14,8 +14,8 @@ export interface TurningScene {
   dispose(): void
 }
 
-/** Bands between neighbouring rings, and flat caps on the first and last. */
-export function loftGeometry(loft: Loft): BufferGeometry {
+/** Bands between neighbouring rings, and flat caps on the first and last where they are wanted. */
+export function loftGeometry(loft: Loft, capped = true): BufferGeometry {
   const positions = loft.rings.flat()
   const count = (loft.rings[0]?.length ?? 0) / 3
   const index: number[] = []
@@ -28,7 +28,7 @@ export function loftGeometry(loft: Loft): BufferGeometry {
       index.push(low + j, low + k, high + j, low + k, high + k, high + j)
     }
   }
-  if (!loft.closed) {
+  if (!loft.closed && capped) {
     index.push(...cap(loft.rings[0] ?? [], 0, true), ...cap(loft.rings.at(-1) ?? [], (loft.rings.length - 1) * count, false))
   }
   const geometry = new BufferGeometry()
@@ -129,8 +129,8 @@ export function createTurningScene(holder: HTMLElement, onSelect: (key: string) 
       for (const rings of drawing.details[detail.key] ?? []) {
         if (!rings.length) continue
         // Drawn nearer than it lies, so that the coarse skin under it does not show through.
-        const material = new MeshLambertMaterial({ color: new Color(hex(detail.colour)), side: DoubleSide, polygonOffset: true, polygonOffsetFactor: -6 - (detail.layer ?? 1) * 4, polygonOffsetUnits: -60 })
-        stage.add(new Mesh(loftGeometry({ rings, closed: false }), material))
+        const material = new MeshLambertMaterial({ color: new Color(hex(detail.colour)), side: DoubleSide, polygonOffset: true, polygonOffsetFactor: -2 - (detail.layer ?? 1), polygonOffsetUnits: -8 })
+        stage.add(new Mesh(loftGeometry({ rings, closed: false }, false), material))
       }
     }
     if (high > low) {

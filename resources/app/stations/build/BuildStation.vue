@@ -128,7 +128,7 @@ kbd { font: 600 .8rem 'Nunito Sans', sans-serif; opacity: .85; margin-left: .8re
 .beside { display: flex; flex-direction: column; gap: 1rem; min-height: 0; }
 .lit { padding: 1rem; flex: 1; min-height: 180px; display: grid; }
 .lit svg { width: 100%; height: 100%; min-height: 0; }
-.clock { padding: .9rem 1.1rem; display: grid; gap: .3rem; }
+.clock { padding: .9rem 1.1rem; display: grid; gap: .3rem; align-content: start; }
 .clock p { margin: 0; font-size: .9rem; }
 .clock.due { border: 3px solid rgb(var(--v-theme-warning)); }
 .caution { font-size: .82rem; }

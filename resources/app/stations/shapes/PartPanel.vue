@@ -58,8 +58,8 @@ const sizes = [['widthMm', 'Width'], ['heightMm', 'Height'], ['depthMm', 'Depth'
         <dt>Tips at</dt><dd>{{ figure.board?.plan.balance.tipDeg.toFixed(0) }}°<span class="unit">{{ figure.board?.plan.balance.stands ? (figure.board.plan.balance.touchy ? 'touchy' : 'stands') : 'falls' }}</span></dd>
         <dt>Hands</dt><dd>{{ units.minutes(figure.board?.plan.minutes.hands ?? 0) }}</dd>
       </dl>
-      <p class="quiet mt-3">Choose a part on the board or in the list to change it. Drag it, pull its corners, turn it by its knob; drag it in the strip at the right to bring it forwards or back.</p>
-      <p class="mt-3"><a :href="download" :download="`${figure.document.name}.impa.json`">Take the figure as a file</a></p>
+      <p class="quiet mt-4">Choose a part on the board or in the list to change it. Drag it, pull its corners, turn it by its knob; drag it in the strip at the right to bring it forwards or back.</p>
+      <p class="mt-4"><a :href="download" :download="`${figure.document.name}.impa.json`">Take the figure as a file</a></p>
     </template>
   </aside>
 </template>

@@ -40,7 +40,7 @@ const select = (key: string) => { figure.selection = { kind: 'part', key } }
         <v-spacer />
         <span class="quiet">Front, and from the right</span>
       </div>
-      <div ref="boards" class="boards sheet mm-paper">
+      <div ref="boards" class="boards sheet mm-paper" :style="{ gridTemplateColumns: frames.columns }">
         <PictureBoard :show-picture="showPicture" :filled="filled" :frame="frames.front" @hold="held = $event ? frames : null" />
         <SideStrip :frame="frames.side" @hold="held = $event ? frames : null" />
       </div>
@@ -64,7 +64,7 @@ const select = (key: string) => { figure.selection = { kind: 'part', key } }
 .grow { position: absolute; top: 2px; right: 2px; }
 .middle { display: flex; flex-direction: column; min-height: 0; min-width: 0; }
 .tools { padding: 0 .4rem; min-height: 40px; }
-.boards { flex: 1; min-height: 0; display: grid; grid-template-columns: minmax(0, 1fr) 27%; overflow: hidden; }
+.boards { flex: 1; min-height: 0; display: grid; overflow: hidden; }
 .notes { display: flex; gap: .6rem; overflow-x: auto; padding: .6rem .1rem 0; }
 .notes li { padding: .45rem .8rem; font-size: .86rem; border-left: 5px solid rgb(var(--v-theme-warning)); flex: 1 0 240px; max-width: 420px; }
 @media (max-width: 1000px) { .shapes { grid-template-columns: 1fr; height: auto; } .boards { min-height: 60vh; } .corner.large { inset: 60px 1rem auto; height: 60vh; } }

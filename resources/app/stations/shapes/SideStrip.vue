@@ -50,6 +50,7 @@ const depthGrip = computed(() => {
   <svg ref="svg" class="strip" :viewBox="`${view.x} ${view.y} ${view.width} ${view.height}`" role="group" aria-label="The figure from the right, for depth" @pointermove="drag && (drag.dx = x($event) - drag.fromX)" @pointerup="release" @pointercancel="drag = null; emit('hold', false)">
     <MmPaper :x="view.x - 300" :y="view.y - 600" :width="view.width + 600" :height="view.height + 1200" pointer-events="none" />
     <line :x1="view.x - 300" :x2="view.x + view.width + 300" y1="0" y2="0" class="table" />
+    <line :x1="view.x" :x2="view.x" :y1="view.y" :y2="view.y + view.height" class="stitch" />
     <path
       v-for="{ part, at, loops } in pieces" :key="part.key + at.twin" :d="path(loops, -at.z, at.y)" :transform="`translate(${shift(part)} 0)`" class="part" :class="{ selected: figure.selectedPart?.key === part.key }"
       :style="{ '--wool': figure.colourOf(part.colour) }" @pointerdown.stop="press($event, part, 'move')"
@@ -59,7 +60,8 @@ const depthGrip = computed(() => {
 </template>
 
 <style scoped>
-.strip { width: 100%; height: 100%; border-left: var(--stitch); touch-action: none; min-height: 0; }
+.strip { width: 100%; height: 100%; touch-action: none; min-height: 0; }
+.stitch { stroke: rgb(var(--v-theme-thread)); stroke-width: 1.2; stroke-dasharray: 2 1.4; }
 .table { stroke: rgb(var(--v-theme-quiet)); stroke-width: .5; }
 .part { fill: var(--wool); fill-opacity: .3; stroke: rgb(var(--v-theme-on-surface)); stroke-width: .5; cursor: ew-resize; }
 .part.selected { stroke: rgb(var(--v-theme-secondary)); stroke-width: 1; stroke-dasharray: 2.2 1.3; fill-opacity: .5; }

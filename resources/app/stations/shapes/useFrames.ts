@@ -4,12 +4,9 @@ import { useFigure } from '../../state/figure'
 
 /** A piece of paper as an SVG view box, in mm, y down. */
 export interface Frame { x: number; y: number; width: number; height: number }
-export interface Frames { front: Frame; side: Frame }
+export interface Frames { front: Frame; side: Frame; columns: string }
 
 const MARGIN_MM = 11
-/** The side strip's share of the boards' width; as in the station's own style. */
-export const SIDE_SHARE = 0.27
-
 /** Paper for the front and the side view, at one scale and one table line, as large as both fit. */
 export function useFrames(boards: Ref<HTMLElement | undefined>) {
   const figure = useFigure()
@@ -42,11 +39,14 @@ export function useFrames(boards: Ref<HTMLElement | undefined>) {
 
   return computed<Frames>(() => {
     const e = extent.value
-    const [frontPx, sidePx] = [size.value.width * (1 - SIDE_SHARE), size.value.width * SIDE_SHARE]
-    const mmPerPx = Math.max((e.right - e.left + 2 * MARGIN_MM) / frontPx, (e.back - e.front + MARGIN_MM) / sidePx, (e.bottom - e.top + 2 * MARGIN_MM) / size.value.height)
+    const [frontMm, sideMm] = [e.right - e.left + 2 * MARGIN_MM, e.back - e.front + MARGIN_MM]
+    const mmPerPx = Math.max((frontMm + sideMm) / size.value.width, (e.bottom - e.top + 2 * MARGIN_MM) / size.value.height)
+    // What is left over in width goes to both in proportion.
+    const sidePx = (size.value.width * sideMm) / (frontMm + sideMm)
+    const frontPx = size.value.width - sidePx
     const height = size.value.height * mmPerPx
     const y = (e.top + e.bottom - height) / 2
     const paper = (middle: number, px: number): Frame => ({ x: middle - (px * mmPerPx) / 2, y, width: px * mmPerPx, height })
-    return { front: paper((e.left + e.right) / 2, frontPx), side: paper((e.front + e.back) / 2, sidePx) }
+    return { front: paper((e.left + e.right) / 2, frontPx), side: paper((e.front + e.back) / 2, sidePx), columns: `${frontPx}px ${sidePx}px` }
   })
 }

@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+use Impa\Face\Grid;
+use Impa\Face\Surface;
+use Impa\Face\TapeMark;
+use Impa\Figure\Side;
+use Impa\Plan\Plan;
+use Impa\Tests\Support\Figures;
+
+function surface(array $part, Side $side = Side::Front): Surface
+{
+    return Surface::of(Figures::read(Figures::document([$part]))->parts[$part['key']]->placements()[0], $side);
+}
+
+/** Arc of an ellipse x = a sin, z = b cos from the top to the angle, by Simpson's rule with 2000 steps. */
+function ellipseArc(float $a, float $b, float $angle): float
+{
+    $f = static fn (float $t): float => hypot($a * cos($t), $b * sin($t));
+    $sum = $f(0) + $f($angle);
+    for ($i = 1; $i < 2000; $i++) {
+        $sum += ($i % 2 === 1 ? 4 : 2) * $f($angle * $i / 2000);
+    }
+
+    return $sum * $angle / 6000;
+}
+
+it('marks the eye of design.md 9.2 mm across and 39.9 mm down', function () {
+    $mark = TapeMark::on(surface(Figures::part('head', 'ball', 52, 46, 48)), 9, -3);
+    expect($mark->acrossMm)->toEqualWithDelta(9.2, 0.05)->and($mark->downMm)->toEqualWithDelta(39.9, 0.05);
+});
+
+it('measures great circles on a ball', function () {
+    $ball = surface(Figures::part('head', 'ball', 60, 60, 60));
+    foreach ([0.2, 0.5, 0.85] as $share) {
+        // On the equator of a ball of radius 30: arc = r asin(x / r).
+        expect(TapeMark::on($ball, 30 * $share, 0)->acrossMm)->toEqualWithDelta(30 * asin($share), 0.1)
+            ->and(TapeMark::on($ball, -30 * $share, 0)->acrossMm)->toEqualWithDelta(-30 * asin($share), 0.1)
+            ->and(TapeMark::on($ball, 0, -30 * $share)->downMm)->toEqualWithDelta(30 * (M_PI / 2 + asin($share)), 0.1)
+            ->and(TapeMark::on($ball, 30 * $share, 0)->pinMm)->toEqualWithDelta(60 * sin(asin($share) / 2), 0.05);
+    }
+});
+
+it('agrees with an elliptic integral on an oval', function () {
+    // Abramowitz and Stegun, chapter 17: arcs of an ellipse, here integrated by Simpson's rule.
+    $oval = surface(Figures::part('head', 'ball', 52, 46, 40));
+    foreach ([5, 12, 20, 22] as $x) {
+        expect(TapeMark::on($oval, $x, 0)->acrossMm)->toEqualWithDelta(ellipseArc(26, 20, asin($x / 26)), 0.1);
+    }
+    expect(TapeMark::on($oval, 0, 0)->downMm)->toEqualWithDelta(ellipseArc(20, 23, M_PI / 2), 0.1);
+});
+
+it('unrolls a cone and a can', function () {
+    $can = surface(Figures::part('a', 'sausage', 20, 100, 20));
+    expect(TapeMark::on($can, 8, 0)->acrossMm)->toEqualWithDelta(10 * asin(0.8), 0.05);
+});
+
+it('finds the skin of a turned piece where it is', function () {
+    $upright = surface(Figures::part('a', 'ball', 30, 50, 40));
+    $lying = surface(Figures::part('a', 'ball', 50, 30, 40, more: ['turnDeg' => ['z' => 90]]));
+    expect($lying->heightMm(6, 11))->toEqualWithDelta($upright->heightMm(6, 11), 1e-6);
+    // A ball looks the same however it is turned, and the search must find what the formula knows.
+    $turned = surface(Figures::part('a', 'ball', 40, 40, 40, more: ['turnDeg' => ['x' => 25, 'y' => -40, 'z' => 10]]));
+    expect($turned->heightMm(7, -9))->toEqualWithDelta(sqrt(400 - 49 - 81), 0.001)
+        ->and(surface(Figures::part('a', 'ball', 30, 40, 60), Side::Left)->heightMm(15, 0))->toEqualWithDelta(15 * sqrt(1 - 0.25), 0.001);
+});
+
+it('gives mirrored details equal marks, and grows marks with the head', function () {
+    mt_srand(5);
+    for ($i = 0; $i < 20; $i++) {
+        [$x, $y] = [mt_rand(1, 18), mt_rand(-15, 15)];
+        $head = surface(Figures::part('a', 'egg', 52, 56, 48));
+        $big = surface(Figures::part('a', 'egg', 104, 112, 96));
+        [$right, $left, $twice] = [TapeMark::on($head, $x, $y), TapeMark::on($head, -$x, $y), TapeMark::on($big, 2 * $x, 2 * $y)];
+        expect($left->acrossMm)->toEqualWithDelta(-$right->acrossMm, 1e-9)
+            ->and($left->downMm)->toBe($right->downMm)
+            ->and($twice->acrossMm)->toEqualWithDelta(2 * $right->acrossMm, 1e-6)
+            ->and($twice->downMm)->toEqualWithDelta(2 * $right->downMm, 1e-4);
+    }
+});
+
+it('tells a detail that lies off its part', function () {
+    $plan = Plan::of(Figures::read(Figures::document([Figures::part('head', 'ball', 40, 40, 40, 0, 20)], [
+        ['key' => 'eye', 'name' => 'Eye', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 4, 'xMm' => 30, 'yMm' => 0, 'colour' => 'black'],
+    ])))->document();
+    expect($plan['details'][0]['marks'])->toBeNull()
+        ->and(array_column($plan['notes'], 'code'))->toContain('off-part');
+});
+
+it('lays a tape grid whose lines are as long as they say', function () {
+    $surface = surface(Figures::part('head', 'ball', 60, 60, 60));
+    $grid = Grid::of($surface);
+    expect($grid['crownMm'])->toEqualWithDelta(30, 0.01)->and($grid['footMm'])->toEqualWithDelta(-30, 0.01);
+    foreach ($grid['across'] as $line) {
+        foreach ($line['points'] as [$x, $y]) {
+            // Close to the edge a hundredth of a millimetre in x is far by tape.
+            if ($x < 0.95 * sqrt(900 - $y * $y)) {
+                expect(TapeMark::on($surface, $x, $y)->acrossMm)->toEqualWithDelta($line['mm'], 0.15);
+            }
+        }
+    }
+    foreach ($grid['down'] as $line) {
+        expect(30 * acos($line['points'][0][1] / 30))->toEqualWithDelta($line['mm'], 0.15);
+    }
+});
+
+it('says when felt is too coarse or a colour lost', function () {
+    $plan = Plan::of(Figures::read(Figures::document([Figures::part('head', 'ball', 52, 46, 48, 0, 23)], [
+        ['key' => 'eye', 'name' => 'Eye', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 6, 'xMm' => 9, 'colour' => 'black', 'layer' => 1],
+        ['key' => 'pupil', 'name' => 'Pupil', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 3, 'xMm' => 9, 'colour' => 'charcoal', 'layer' => 2],
+        ['key' => 'spark', 'name' => 'Spark', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 0.8, 'xMm' => 9, 'colour' => 'white', 'layer' => 3],
+        ['key' => 'dot', 'name' => 'Dot', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 1.9, 'xMm' => -9, 'colour' => 'black'],
+        ['key' => 'bead', 'name' => 'Bead', 'on' => 'head', 'kind' => 'bead', 'widthMm' => 1.9, 'xMm' => -9, 'colour' => 'black'],
+    ], ['colours' => [['key' => 'teal', 'hex' => '#2f8f86'], ['key' => 'black', 'hex' => '#000000'], ['key' => 'charcoal', 'hex' => '#1c1c1e'], ['key' => 'white', 'hex' => '#ffffff']]])))->document();
+    // The pupil is judged against the eye below it, not against the head.
+    expect(array_column($plan['details'], 'crisp', 'key'))->toBe(['eye' => 'crisp', 'pupil' => 'lost', 'spark' => 'too-small', 'dot' => 'too-small', 'bead' => 'crisp']);
+});

@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+use Impa\Figure\Detail;
+use Impa\Figure\Fault;
+use Impa\Figure\Figure;
+use Impa\Figure\FigureRefused;
+use Impa\Figure\JoinBy;
+use Impa\Figure\Side;
+use Impa\Plan\Plan;
+use Impa\Tests\Support\Figures;
+use Impa\Wool\CoreMaterial;
+use Impa\Wool\Firmness;
+use Opis\JsonSchema\Validator;
+
+/** @return list<string> pointers of all faults */
+function pointers(callable $read): array
+{
+    try {
+        $read();
+    } catch (FigureRefused $refused) {
+        return array_map(static fn (Fault $f): string => $f->pointer, $refused->faults);
+    }
+
+    return [];
+}
+
+it('survives a round trip unchanged, unknown members included', function () {
+    $json = '{"format":"impa-figure","version":1,"name":"Ünder / \"quoted\"","heightMm":110.0,"x-mine":{"empty":{},"list":[],"n":1.50,"deep":[{"a":null}]},'
+        .'"colours":[{"key":"c","hex":"#aabbcc","dyeLot":"7b"}],"parts":[{"key":"a","shape":{"kind":"ball","widthMm":10,"heightMm":10.5,"depthMm":10,"mood":[]},"at":{"xMm":0,"yMm":5},"colour":"c"}]}';
+    expect(json_decode(Figure::fromJson($json)->toJson()))->toEqual(json_decode($json))
+        ->and(Figure::fromJson($json)->toJson())->toContain('"empty":{}')->toContain('"list":[]');
+    foreach (range(1, 10) as $seed) {
+        $document = json_encode(Figures::random($seed));
+        expect(json_decode(Figure::fromJson($document)->toJson()))->toEqual(json_decode($document));
+    }
+});
+
+it('fills in the defaults of the house and lets a part override them', function () {
+    $figure = Figures::read(Figures::document([
+        Figures::part('a', 'ball', 40, 40, 40),
+        Figures::part('b', 'plate', 10, 10, 3, 0, 0, 0, ['core' => 'none', 'firmness' => 'hard', 'coverMm' => 1.5, 'join' => ['to' => 'a', 'by' => 'slit']]),
+    ], [], ['firmness' => 'soft', 'coverMm' => 2, 'core' => 'stuffing']));
+    expect($figure->parts['a'])->firmness->toBe(Firmness::Soft)->coverMm->toBe(2.0)->core->toBe(CoreMaterial::Stuffing)
+        ->and($figure->parts['b'])->firmness->toBe(Firmness::Hard)->coverMm->toBe(1.5)->core->toBe(CoreMaterial::None)->joinBy->toBe(JoinBy::Slit);
+    $plain = Figures::read(Figures::document([Figures::part('a', 'ball', 40, 40, 40)]));
+    expect($plain->parts['a'])->firmness->toBe(Firmness::Springy)->coverMm->toBe(3.0)->core->toBe(CoreMaterial::CoreWool);
+});
+
+it('names ten faults at once, each with its place', function () {
+    $broken = Figures::document([
+        Figures::part('a', 'ball', 0.1, 10, 10),
+        Figures::part('a', 'blob', 10, 10, 10),
+        Figures::part('b', 'egg', 10, 10, 10, more: ['colour' => 'mauve', 'join' => ['to' => 'nobody']]),
+        Figures::part('c', 'ring', 20, 20, 15, more: ['join' => ['to' => 'd']]),
+        Figures::part('d', 'ball', 10, 10, 10, more: ['join' => ['to' => 'c']]),
+    ], [
+        ['key' => 'eye', 'on' => 'ghost', 'kind' => 'disc', 'widthMm' => 2, 'colour' => 'black'],
+        ['key' => 'm', 'on' => 'd', 'kind' => 'patch', 'colour' => 'black', 'pointsMm' => [[0, 0], [1, 1]]],
+    ], ['heightMm' => 5000]);
+    unset($broken['name']);
+    expect(pointers(fn () => Figures::read($broken)))->toEqualCanonicalizing([
+        '/name', '/heightMm', '/parts/0/shape/widthMm', '/parts/1/key', '/parts/1/shape/kind', '/parts/2/colour', '/parts/2/join/to',
+        '/parts/3/shape', '/parts/3/join/to', '/details/0/on', '/details/1/pointsMm',
+    ]);
+});
+
+it('refuses what is no figure, in words', function (string $json, string $words) {
+    expect(fn () => Figure::fromJson($json))->toThrow(FigureRefused::class);
+    try {
+        Figure::fromJson($json);
+    } catch (FigureRefused $refused) {
+        expect($refused->faults[0]->line())->toContain($words);
+    }
+})->with([
+    'nothing' => ['', 'not readable as JSON'],
+    'a broken text' => ['{"format":', 'not readable as JSON'],
+    'a list' => ['[]', 'must be an object'],
+    'a number' => ['7', 'must be an object'],
+    'another format' => ['{"format":"other","version":1,"name":"n","heightMm":10,"colours":[],"parts":[]}', 'must be "impa-figure"'],
+    'a wrong type' => ['{"format":"impa-figure","version":1,"name":"n","heightMm":"tall","colours":[],"parts":[]}', 'must be a number, not "tall"'],
+    'depth without end' => [str_repeat('[', 100).str_repeat(']', 100), 'not readable as JSON'],
+]);
+
+it('escapes a key in a pointer as RFC 6901 says', function () {
+    expect(Fault::at(['a/b', 0, 'm~n'], 'x')->pointer)->toBe('/a~1b/0/m~0n');
+});
+
+it('scales every volume with the cube of the height, every area with the square, and keeps the rest', function () {
+    foreach (range(1, 6) as $seed) {
+        $figure = Figures::read(Figures::random($seed));
+        $k = 1 + $seed / 5;
+        $scaled = $figure->scaledTo($figure->heightMm * $k);
+        foreach ($figure->parts as $key => $part) {
+            $twice = $scaled->parts[$key];
+            expect($twice->solid->volumeCm3() / $part->solid->volumeCm3())->toEqualWithDelta($k ** 3, 1e-6)
+                ->and($twice->solid->areaCm2() / $part->solid->areaCm2())->toEqualWithDelta($k ** 2, 1e-6)
+                ->and($twice->at[1])->toEqualWithDelta($part->at[1] * $k, 1e-9)
+                ->and($twice->coverMm)->toBe($part->coverMm);
+        }
+        $marks = static fn (Detail $d): array => $d->middle();
+        foreach ($figure->details as $key => $detail) {
+            expect($marks($scaled->details[$key]))->toEqualWithDelta(array_map(static fn (float $mm): float => $mm * $k, $marks($detail)), 1e-9);
+        }
+    }
+});
+
+it('sees and places points from every side alike', function (Side $side) {
+    expect($side->place(...$side->see(3.0, -4.0, 5.0)))->toBe([3.0, -4.0, 5.0]);
+})->with(Side::cases());
+
+it('writes plans that keep to their own schema', function () {
+    $validator = new Validator;
+    $validator->resolver()->registerFile('https://impa.invalid/formats/impa-plan-1.schema.json', __DIR__.'/../../formats/impa-plan-1.schema.json');
+    foreach (range(1, 8) as $seed) {
+        $plan = json_decode(json_encode(Plan::of(Figures::read(Figures::random($seed)))->document(), JSON_THROW_ON_ERROR));
+        $result = $validator->validate($plan, 'https://impa.invalid/formats/impa-plan-1.schema.json');
+        expect($result->isValid())->toBeTrue((string) json_encode($result->error()?->args()));
+    }
+});

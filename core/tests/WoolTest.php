@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+use Impa\Colour\Srgb;
+use Impa\Plan\Plan;
+use Impa\Tests\Support\Figures;
+use Impa\Wool\CoreMaterial;
+use Impa\Wool\DetailWool;
+use Impa\Wool\Firmness;
+use Impa\Wool\PartWool;
+use Impa\Wool\Spread;
+use Impa\Wool\Stash;
+
+function wool(array $part, array $figure = []): PartWool
+{
+    return PartWool::of(Figures::read(Figures::document([$part], [], $figure))->parts[$part['key']]);
+}
+
+it('weighs the head of design.md: core 6.25 g, cover 3.18 g', function () {
+    $head = wool(Figures::part('head', 'ball', 52, 46, 48));
+    expect($head->volumeCm3)->toEqualWithDelta(60.1, 0.05)
+        ->and($head->areaCm2)->toEqualWithDelta(74.4, 0.1)
+        ->and($head->coreG())->toEqualWithDelta(6.25, 0.005)
+        ->and($head->coverG())->toEqualWithDelta(3.18, 0.005)
+        ->and([$head->loose()->widthMm, $head->loose()->heightMm, $head->loose()->depthMm])->toEqualWithDelta([71.0, 62.0, 65.0], 0.5);
+});
+
+it('takes six to seven grams for a squishy oval of 60 by 50 mm in one colour', function () {
+    // Common practice, trade.md section 3.
+    $oval = wool(Figures::part('a', 'ball', 60, 50, 50, more: ['core' => 'none', 'firmness' => 'squishy']));
+    expect($oval->coverG())->toBeGreaterThan(6.0)->toBeLessThan(7.0)->and($oval->coreG())->toBe(0.0);
+});
+
+it('takes about a quarter of an ounce of colour for a ball body with four limbs', function () {
+    // Common practice, trade.md section 3 and design.md section 4: 7 to 8 g.
+    $figure = Figures::read(Figures::document([
+        Figures::part('body', 'ball', 65, 65, 65),
+        Figures::part('arm', 'sausage', 12, 30, 12, more: ['mirror' => true, 'core' => 'none']),
+        Figures::part('leg', 'sausage', 12, 30, 12, more: ['mirror' => true, 'core' => 'none']),
+    ]));
+    $colour = array_values(array_filter(Plan::of($figure)->document()['wool'], static fn (array $w): bool => $w['colour'] === 'teal'));
+    expect($colour[0]['g'])->toBeGreaterThan(7.0)->toBeLessThan(8.0);
+});
+
+it('makes a part solid where the cover leaves nothing inside', function (float $coverMm, bool $hollow) {
+    $limb = wool(Figures::part('a', 'sausage', 12, 30, 12, more: ['coverMm' => $coverMm]));
+    expect($limb->coreMaterial() !== CoreMaterial::None)->toBe($hollow);
+})->with([[5.9, true], [6.0, false], [9.0, false]]);
+
+it('halves nothing and doubles nothing: cover and inside are the whole', function () {
+    foreach (range(1, 10) as $seed) {
+        foreach (Figures::read(Figures::random($seed))->parts as $part) {
+            $wool = PartWool::of($part);
+            expect($wool->insideCm3)->toBeLessThan($wool->volumeCm3)
+                ->and($wool->finishedG())->toBeLessThanOrEqual($wool->volumeCm3 * Firmness::FIBRE_G_PER_CM3)
+                ->and($wool->finishedG())->toBeLessThan($wool->coreG() + $wool->coverG());
+        }
+    }
+});
+
+it('sums the parts and details to the whole, and weighs mirrored parts alike', function () {
+    foreach (range(1, 8) as $seed) {
+        $document = Figures::random($seed);
+        $plan = Plan::of(Figures::read($document))->document();
+        $parts = array_sum(array_map(static fn (array $p): float => $p['count'] * ($p['coreG'] + $p['coverG']), $plan['parts']));
+        $wisps = array_sum(array_map(static fn (array $d): float => $d['count'] * $d['woolMg'] / 1000, $plan['details']));
+        expect(array_sum(array_column($plan['wool'], 'g')))->toEqualWithDelta($parts + $wisps, 1e-9);
+
+        $mirrored = $document;
+        foreach ($mirrored['parts'] as &$part) {
+            $part['at']['xMm'] *= -1;
+            $part['turnDeg'] = ['x' => $part['turnDeg']['x'], 'y' => -$part['turnDeg']['y'], 'z' => -$part['turnDeg']['z']];
+        }
+        unset($part);
+        expect(Plan::of(Figures::read($mirrored))->document()['balance']['massG'])->toEqualWithDelta($plan['balance']['massG'], 1e-9);
+    }
+});
+
+it('never gives a bigger part less wool', function () {
+    foreach (['ball', 'egg', 'drum', 'cone', 'plate', 'ring'] as $kind) {
+        $last = 0.0;
+        foreach ([20, 24, 31, 45, 70] as $mm) {
+            $wool = wool(Figures::part('a', $kind, $mm, $mm, $kind === 'ring' ? $mm / 4 : $mm));
+            expect($wool->coreG() + $wool->coverG())->toBeGreaterThan($last);
+            $last = $wool->coreG() + $wool->coverG();
+        }
+    }
+});
+
+it('knows the densities of the house, all below pressed felt and fibre', function () {
+    // SAE J314 / ASTM D2475: F-1 felt about 0.34 g/cm3; values from memory.
+    foreach (Firmness::cases() as $firmness) {
+        expect($firmness->gPerCm3())->toBeLessThan(0.34)
+            ->and(CoreMaterial::Stuffing->gPerCm3($firmness))->toEqualWithDelta(0.6 * $firmness->gPerCm3(), 1e-12)
+            ->and(CoreMaterial::Foam->gPerCm3($firmness))->toBe(0.025);
+    }
+});
+
+it('spreads a weight so that four in five lie between low and high', function () {
+    mt_srand(11);
+    $spread = Spread::around(10.0);
+    $inside = 0;
+    for ($i = 0; $i < 20000; $i++) {
+        // Box and Muller (1958).
+        $normal = sqrt(-2 * log((mt_rand() + 1) / (mt_getrandmax() + 2))) * cos(2 * M_PI * mt_rand() / mt_getrandmax());
+        $hand = 10.0 * exp(Spread::PRIOR_SIGMA * $normal);
+        $inside += (int) ($hand >= $spread->lowG && $hand <= $spread->highG);
+    }
+    expect($inside / 20000)->toEqualWithDelta(0.8, 0.01)
+        ->and(sqrt($spread->lowG * $spread->highG))->toEqualWithDelta(10.0, 1e-9);
+});
+
+it('takes eleven milligrams for an eye of 5 by 6 mm, and none for a bead', function () {
+    $figure = Figures::read(Figures::document([Figures::part('head', 'ball', 52, 46, 48)], [
+        ['key' => 'eye', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 5, 'heightMm' => 6, 'colour' => 'black'],
+        ['key' => 'bead', 'on' => 'head', 'kind' => 'bead', 'widthMm' => 3, 'colour' => 'black'],
+        ['key' => 'mouth', 'on' => 'head', 'kind' => 'line', 'widthMm' => 1.2, 'pointsMm' => [[-4, 0], [4, 0]], 'colour' => 'black'],
+        ['key' => 'patch', 'on' => 'head', 'kind' => 'patch', 'pointsMm' => [[0, 0], [0, 4], [5, 4], [5, 0]], 'colour' => 'black'],
+    ]));
+    expect(DetailWool::mg($figure->details['eye']))->toEqualWithDelta(11, 0.5)
+        ->and(DetailWool::mg($figure->details['bead']))->toBe(0.0)
+        ->and(DetailWool::mg($figure->details['mouth']))->toEqualWithDelta(8 * 1.2 * 0.45, 1e-9)
+        ->and(DetailWool::mg($figure->details['patch']))->toEqualWithDelta(20 * 0.45, 1e-9);
+});
+
+it('finds the nearest wool of the stash, and none where none passes', function () {
+    $wools = ['sea' => Srgb::hex('#2f8f86'), 'pine' => Srgb::hex('#1f5a3a'), 'snow' => Srgb::hex('#f8f4ec')];
+    expect(Stash::nearest(Srgb::hex('#30908a'), $wools)[0])->toBe('sea')
+        ->and(Stash::nearest(Srgb::hex('#c02030'), $wools))->toBe([])
+        ->and(Stash::nearest(Srgb::hex('#c02030'), []))->toBe([]);
+});
