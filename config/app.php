@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 return [
     'name' => 'Impa',
     'env' => env('APP_ENV', 'production'),

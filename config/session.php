@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 return [
     'driver' => env('SESSION_DRIVER', 'file'),
     'lifetime' => 60 * 24 * 7,

@@ -14,7 +14,9 @@ use Symfony\Component\HttpKernel\Exception\HttpException;
 /** The body of a request, decoded so that empty objects stay objects. */
 final readonly class Body
 {
-    private function __construct(private stdClass $members) {}
+    private function __construct(private stdClass $members)
+    {
+    }
 
     public static function of(Request $request): self
     {

@@ -22,20 +22,29 @@ final class Cards
         $page = $figures->withCount('marks')->orderByDesc('updated_at')->orderByDesc('id')
             ->paginate(self::PER_PAGE, ['id', 'name', 'revision', 'total_g', 'hands_minutes', 'steps', 'updated_at', 'deleted_at'], page: max(1, $request->integer('page', 1)));
 
+        /** @var list<Figure> $onPage */
+        $onPage = $page->items();
+
         return [
-            'figures' => array_map(static fn (Figure $f): array => [
-                'id' => $f->id,
-                'name' => $f->name,
-                'revision' => $f->revision,
-                'totalG' => $f->total_g,
-                'handsMinutes' => $f->hands_minutes,
-                'steps' => $f->steps,
-                'done' => min($f->steps, (int) $f->marks_count),
-                'changedAt' => $f->updated_at->toIso8601String(),
-            ], array_values($page->items())),
+            'figures' => array_map(self::card(...), $onPage),
             'page' => $page->currentPage(),
             'pages' => $page->lastPage(),
             'count' => $page->total(),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function card(Figure $figure): array
+    {
+        return [
+            'id' => $figure->id,
+            'name' => $figure->name,
+            'revision' => $figure->revision,
+            'totalG' => $figure->total_g,
+            'handsMinutes' => $figure->hands_minutes,
+            'steps' => $figure->steps,
+            'done' => min($figure->steps, (int) $figure->marks_count),
+            'changedAt' => $figure->updated_at->toIso8601String(),
         ];
     }
 }

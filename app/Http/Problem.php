@@ -35,7 +35,7 @@ final class Problem
         };
     }
 
-    /** @param array<string, mixed> $more */
+    /** @param  array<string, mixed>  $more */
     public static function of(int $status, string $title, string $detail, array $more = []): JsonResponse
     {
         return new JsonResponse(

@@ -38,6 +38,7 @@ final class Figure extends Model
 
     protected $guarded = [];
 
+    /** @var array<string, string> */
     protected $casts = ['is_demo' => 'boolean'];
 
     /** @return HasMany<StepMark, $this> */
@@ -60,28 +61,30 @@ final class Figure extends Model
 
     public static function lay(FigureDocument $figure, ?int $pictureId, bool $isDemo = false): self
     {
-        return DB::transaction(static function () use ($figure, $pictureId, $isDemo): self {
-            $model = self::query()->create(self::columns($figure) + ['picture_id' => $pictureId, 'is_demo' => $isDemo, 'revision' => 1]);
+        $model = new self(self::columns($figure) + ['picture_id' => $pictureId, 'is_demo' => $isDemo, 'revision' => 1]);
+        DB::transaction(static function () use ($model): void {
+            $model->save();
             $model->keep();
-
-            return $model;
         });
+
+        return $model;
     }
 
     /** Saves a new revision if nobody saved one since; tells whether it did. */
     public function replace(FigureDocument $figure, int $basedOn): bool
     {
-        return DB::transaction(function () use ($figure, $basedOn): bool {
+        $columns = self::columns($figure) + ['revision' => $basedOn + 1];
+        $saved = 0;
+        DB::transaction(function () use ($columns, $basedOn, &$saved): void {
             // The revision is asked for in the same statement, so that of two windows one wins and one is told.
-            $saved = self::query()->whereKey($this->id)->where('revision', $basedOn)
-                ->update(self::columns($figure) + ['revision' => $basedOn + 1]) === 1;
+            $saved = self::query()->whereKey($this->id)->where('revision', $basedOn)->update($columns);
             $this->refresh();
-            if ($saved) {
+            if ($saved === 1) {
                 $this->keep();
             }
-
-            return $saved;
         });
+
+        return $saved === 1;
     }
 
     /** @return array<string, mixed> */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 use Impa\Balance\Balance;
 use Impa\Balance\Footprint;
-use Impa\Figure\Figure;
 use Impa\Shape\Hull;
 use Impa\Tests\Support\Figures;
 use Impa\Wool\PartWool;

@@ -21,7 +21,7 @@ final class BreakdownCommand extends Command
 
     public function handle(): int
     {
-        $path = (string) $this->argument('picture');
+        $path = $this->word($this->argument('picture'));
         $bytes = $this->bytes($path);
         $height = $this->option('height');
         if ($bytes === null) {

@@ -16,7 +16,7 @@ final class CheckCommand extends Command
 
     public function handle(): int
     {
-        $figure = $this->figure((string) $this->argument('figure'));
+        $figure = $this->figure($this->word($this->argument('figure')));
         if ($figure === null) {
             return 2;
         }

@@ -17,7 +17,7 @@ final class PlanCommand extends Command
 
     public function handle(): int
     {
-        $figure = $this->figure((string) $this->argument('figure'));
+        $figure = $this->figure($this->word($this->argument('figure')));
 
         return $figure === null ? 2 : $this->give(json_encode(Plan::of($figure)->document(), JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE)."\n", null);
     }

@@ -11,6 +11,11 @@ use Impa\Figure\FigureRefused;
 /** What the console commands share: files in, files out, and refusals one line each on standard error, exit 2. */
 trait ReadsFiles
 {
+    private function word(mixed $given): string
+    {
+        return is_string($given) ? $given : '';
+    }
+
     /** The file's bytes; null, and told, where it cannot be read. */
     private function bytes(string $path): ?string
     {
@@ -55,7 +60,7 @@ trait ReadsFiles
         return 0;
     }
 
-    /** @param list<string> $lines */
+    /** @param  list<string>  $lines */
     private function refuse(array $lines): int
     {
         foreach ($lines as $line) {

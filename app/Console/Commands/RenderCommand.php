@@ -27,11 +27,11 @@ final class RenderCommand extends Command
 
     public function handle(): int
     {
-        $figure = $this->figure((string) $this->argument('figure'));
+        $figure = $this->figure($this->word($this->argument('figure')));
         if ($figure === null) {
             return 2;
         }
-        $view = View::tryFrom((string) $this->option('view'));
+        $view = View::tryFrom($this->word($this->option('view')));
         $px = $this->option('px');
         if ($view === null) {
             return $this->refuse(['--view: a view is front, side, back or top.']);

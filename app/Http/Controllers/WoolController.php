@@ -11,8 +11,11 @@ final class WoolController
 {
     public function index(): JsonResponse
     {
-        return new JsonResponse(['wools' => Wool::query()->orderBy('name')->get()->map(static fn (Wool $w): array => [
+        /** @var list<Wool> $wools */
+        $wools = Wool::query()->orderBy('name')->get()->all();
+
+        return new JsonResponse(['wools' => array_map(static fn (Wool $w): array => [
             'id' => $w->id, 'name' => $w->name, 'hex' => $w->hex, 'material' => $w->material, 'preparation' => $w->preparation, 'gramsLeft' => $w->grams_left,
-        ])->all()]);
+        ], $wools)]);
     }
 }

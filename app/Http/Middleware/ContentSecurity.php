@@ -12,7 +12,7 @@ use Symfony\Component\HttpFoundation\Response;
 /** No script but our own files; styles our own, and the one sheet the component library writes, by its nonce. */
 final class ContentSecurity
 {
-    /** @param Closure(Request): Response $next */
+    /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         $nonce = Vite::useCspNonce();

@@ -12,7 +12,7 @@ use Symfony\Component\HttpFoundation\Response as Answer;
 /** Answers this machine only, and only under names it knows: a foreign page cannot reach in by a name of its own. */
 final class OnlyThisMachine
 {
-    /** @param Closure(Request): Answer $next */
+    /** @param  Closure(Request): Answer  $next */
     public function handle(Request $request, Closure $next): Answer
     {
         $known = config()->array('app.known_hosts');

@@ -16,15 +16,16 @@ final readonly class Balance
 
     public const TOUCHY_DEG = 10.0;
 
-    /** @param array{float, float, float} $centreMm the centre of mass */
+    /** @param  array{float, float, float}  $centreMm the centre of mass */
     private function __construct(
         private Figure $figure,
         public float $massG,
         public array $centreMm,
         public Footprint $footprint,
-    ) {}
+    ) {
+    }
 
-    /** @param array<string, PartWool> $wool by part key */
+    /** @param  array<string, PartWool>  $wool by part key */
     public static function of(Figure $figure, array $wool): self
     {
         $mass = 0.0;
@@ -99,7 +100,7 @@ final readonly class Balance
         return 0.0;
     }
 
-    /** @param non-empty-list<float> $centre */
+    /** @param  non-empty-list<float>  $centre */
     private static function angleDeg(Footprint $footprint, array $centre): float
     {
         $height = max(0.1, $centre[1] - $footprint->tableMm);

@@ -6,6 +6,7 @@ namespace Impa\Balance;
 
 use Impa\Figure\Figure;
 use Impa\Figure\Placement;
+use Impa\Shape\Box;
 use Impa\Shape\Hull;
 
 /** The hull of all the places where a figure touches the table. Immutable. */
@@ -14,13 +15,14 @@ final readonly class Footprint
     /** How far a felted foot gives way under its own weight (house prior). */
     public const FLATTENING_MM = 1.0;
 
-    /** @param list<array{float, float}> $hull [x, z] in mm, anticlockwise */
+    /** @param  list<array{float, float}>  $hull [x, z] in mm, anticlockwise */
     private function __construct(
         public array $hull,
         public float $tableMm,
-    ) {}
+    ) {
+    }
 
-    /** @param float $flatteningMm how much of the lowest part is flat on the table, >= 0 */
+    /** @param  float  $flatteningMm how much of the lowest part is flat on the table, >= 0 */
     public static function of(Figure $figure, float $flatteningMm = self::FLATTENING_MM): self
     {
         $pieces = self::pieces($figure);
@@ -64,10 +66,7 @@ final readonly class Footprint
     /** @return array{float, float} its middle, x and z */
     public function middle(): array
     {
-        return $this->hull === [] ? [0.0, 0.0] : [
-            (min(array_column($this->hull, 0)) + max(array_column($this->hull, 0))) / 2,
-            (min(array_column($this->hull, 1)) + max(array_column($this->hull, 1))) / 2,
-        ];
+        return Box::around($this->hull)->middle();
     }
 
     /**

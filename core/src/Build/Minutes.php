@@ -39,7 +39,7 @@ final class Minutes
         return 2 * $g ** 0.85 * $firmness->effort() / (self::holder($g) > 1 ? 2 : 1);
     }
 
-    /** @param bool $bearsFace whether a face goes on its front half, which must be smoother */
+    /** @param  bool  $bearsFace whether a face goes on its front half, which must be smoother */
     public static function surface(float $areaCm2, bool $bearsFace): float
     {
         return $areaCm2 * ($bearsFace ? (self::SURFACE_PER_CM2 + self::FACE_PER_CM2) / 2 : self::SURFACE_PER_CM2);

@@ -11,7 +11,8 @@ final readonly class Needle
         public int $gauge,
         public int $holder,
         public string $stab,
-    ) {}
+    ) {
+    }
 
     public static function bulk(int $holder): self
     {

@@ -26,5 +26,6 @@ final readonly class Step
         public ?Needle $needle,
         public array $weighings,
         public string $text,
-    ) {}
+    ) {
+    }
 }

@@ -17,12 +17,13 @@ use Impa\Wool\PartWool;
 /** Everything there is to do for a figure, each step after what it depends on. */
 final readonly class Steps
 {
-    /** @param array<string, PartWool> $wool by part key */
+    /** @param  array<string, PartWool>  $wool by part key */
     private function __construct(
         private Figure $figure,
         private array $wool,
         private string $face,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  array<string, PartWool>  $wool  by part key

@@ -16,7 +16,8 @@ final readonly class Lab
         public float $l,
         public float $a,
         public float $b,
-    ) {}
+    ) {
+    }
 
     public static function of(float $l, float $a, float $b): self
     {

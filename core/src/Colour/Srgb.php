@@ -9,15 +9,22 @@ use InvalidArgumentException;
 /** A colour of the screen, sRGB with 8 bits a channel (IEC 61966-2-1). Immutable. */
 final readonly class Srgb
 {
+    /**
+     * @param  int<0, 255>  $red
+     * @param  int<0, 255>  $green
+     * @param  int<0, 255>  $blue
+     */
     private function __construct(
         public int $red,
         public int $green,
         public int $blue,
-    ) {}
+    ) {
+    }
 
+    /** Channels outside 0 to 255 are brought to the nearer end. */
     public static function of(int $red, int $green, int $blue): self
     {
-        return new self($red, $green, $blue);
+        return new self(self::channel($red), self::channel($green), self::channel($blue));
     }
 
     /** @throws InvalidArgumentException if it is not # and six hexadecimal digits */
@@ -27,7 +34,7 @@ final readonly class Srgb
             throw new InvalidArgumentException(sprintf('"%s" is not a colour like #2f8f86.', $hex));
         }
 
-        return new self((int) hexdec($m[1]), (int) hexdec($m[2]), (int) hexdec($m[3]));
+        return self::of((int) hexdec($m[1]), (int) hexdec($m[2]), (int) hexdec($m[3]));
     }
 
     public function toHex(): string
@@ -38,6 +45,12 @@ final readonly class Srgb
     public function lab(): Lab
     {
         return Lab::fromLinear(self::linear($this->red), self::linear($this->green), self::linear($this->blue));
+    }
+
+    /** @return int<0, 255> */
+    private static function channel(int $value): int
+    {
+        return max(0, min(255, $value));
     }
 
     /** Linear light, 0 to 1, of a channel from 0 to 255 (IEC 61966-2-1). */

@@ -7,6 +7,7 @@ namespace Impa\Face;
 use Impa\Figure\Detail;
 use Impa\Figure\DetailKind;
 use Impa\Figure\Method;
+use Impa\Shape\Box;
 
 /** The smallest detail that wool still holds cleanly (design.md, section 4). */
 final class Crispness
@@ -45,9 +46,8 @@ final class Crispness
         if ($detail->kind !== DetailKind::Patch) {
             return min($detail->widthMm, $detail->heightMm);
         }
-        $xs = array_column($detail->pointsMm, 0);
-        $ys = array_column($detail->pointsMm, 1);
+        $box = Box::around($detail->pointsMm);
 
-        return min(max($xs) - min($xs), max($ys) - min($ys));
+        return min($box->width(), $box->height());
     }
 }

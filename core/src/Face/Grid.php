@@ -100,7 +100,7 @@ final class Grid
         return self::farthest(static fn (float $mm): bool => $surface->has(0.0, -$mm));
     }
 
-    /** The largest mm for which it holds, searched by doubling and halving. @param callable(float): bool $has */
+    /** The largest mm for which it holds, searched by doubling and halving. @param  callable(float): bool  $has */
     private static function farthest(callable $has): float
     {
         if (! $has(0.0)) {

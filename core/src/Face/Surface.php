@@ -24,7 +24,8 @@ final readonly class Surface
         private Side $side,
         private float $reachMm,
         private bool $plain,
-    ) {}
+    ) {
+    }
 
     public static function of(Placement $piece, Side $side = Side::Front): self
     {

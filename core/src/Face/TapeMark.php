@@ -21,7 +21,8 @@ final readonly class TapeMark
         public float $acrossMm,
         public float $downMm,
         public float $pinMm,
-    ) {}
+    ) {
+    }
 
     /** Where x, y lies on a surface; NAN throughout if it lies off it. */
     public static function on(Surface $surface, float $xMm, float $yMm): self
@@ -39,7 +40,7 @@ final readonly class TapeMark
         return new self($xMm < 0 ? -$across : $across, $down, $pin);
     }
 
-    /** @param callable(float): array{float, float} $at a point of the course for s from 0 to 1 */
+    /** @param  callable(float): array{float, float}  $at a point of the course for s from 0 to 1 */
     private static function tape(callable $at): float
     {
         $length = 0.0;

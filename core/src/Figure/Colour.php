@@ -13,5 +13,6 @@ final readonly class Colour
         public string $key,
         public string $name,
         public Srgb $srgb,
-    ) {}
+    ) {
+    }
 }

@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace Impa\Figure;
 
+use Impa\Shape\Box;
+
 /**
  * Colour, a bead or a line on a part. x and y in mm as seen from `side`, from the middle of the part,
  * y up, whatever the part's own turn. Immutable.
  */
 final readonly class Detail
 {
-    /** @param list<array{float, float}> $pointsMm of a patch or line, else empty */
+    /** @param  list<array{float, float}>  $pointsMm of a patch or line, else empty */
     public function __construct(
         public string $key,
         public string $name,
@@ -27,7 +29,8 @@ final readonly class Detail
         public bool $mirror,
         public Method $method,
         public Side $side,
-    ) {}
+    ) {
+    }
 
     /**
      * Its outline, or a line's course, as seen from its side, from the middle of the part.
@@ -63,11 +66,7 @@ final readonly class Detail
     /** @return array{float, float} the middle as seen from its side; of a line, the middle of its points' box */
     public function middle(): array
     {
-        $outline = $this->outline();
-        $xs = array_column($outline, 0);
-        $ys = array_column($outline, 1);
-
-        return [(min($xs) + max($xs)) / 2, (min($ys) + max($ys)) / 2];
+        return Box::around($this->outline())->middle();
     }
 
     /** @return non-empty-list<array{float, float}> */

@@ -10,9 +10,10 @@ final readonly class Fault
     private function __construct(
         public string $pointer,
         public string $text,
-    ) {}
+    ) {
+    }
 
-    /** @param list<int|string> $path */
+    /** @param  list<int|string>  $path */
     public static function at(array $path, string $text): self
     {
         $pointer = '';

@@ -30,7 +30,8 @@ final readonly class Figure
         public array $parts,
         public array $details,
         public ?Picture $picture,
-    ) {}
+    ) {
+    }
 
     /** @throws FigureRefused with every fault of the text */
     public static function fromJson(string $json): self

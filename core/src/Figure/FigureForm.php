@@ -43,7 +43,7 @@ final class FigureForm
         return $validator;
     }
 
-    /** @param list<Fault> $faults */
+    /** @param  list<Fault>  $faults */
     private static function collect(ValidationError $error, array &$faults): void
     {
         // Of several forms none of which fits, the choice is told, not every form's own complaint.

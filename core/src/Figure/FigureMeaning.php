@@ -13,7 +13,9 @@ final class FigureMeaning
     /** @var list<Fault> */
     private array $faults = [];
 
-    private function __construct(private readonly stdClass $document) {}
+    private function __construct(private readonly stdClass $document)
+    {
+    }
 
     /** @return list<Fault> */
     public static function faults(stdClass $document): array

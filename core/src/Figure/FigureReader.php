@@ -23,7 +23,9 @@ final readonly class FigureReader
 {
     public const COVER_MM = 3.0;
 
-    private function __construct(private stdClass $document) {}
+    private function __construct(private stdClass $document)
+    {
+    }
 
     public static function of(stdClass $document): self
     {

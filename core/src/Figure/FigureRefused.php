@@ -9,7 +9,7 @@ use DomainException;
 /** A figure document that cannot be used as it stands, with every fault that was found. */
 final class FigureRefused extends DomainException
 {
-    /** @param non-empty-list<Fault> $faults */
+    /** @param  non-empty-list<Fault>  $faults */
     private function __construct(string $message, public readonly array $faults)
     {
         parent::__construct($message);
@@ -22,7 +22,7 @@ final class FigureRefused extends DomainException
         return new self($text, [Fault::at([], $text)]);
     }
 
-    /** @param non-empty-list<Fault> $faults */
+    /** @param  non-empty-list<Fault>  $faults */
     public static function forFaults(array $faults): self
     {
         $count = count($faults);

@@ -12,7 +12,7 @@ use Impa\Wool\Firmness;
 /** A part of the figure, the figure's defaults filled in; lengths in mm in the figure's frame. Immutable. */
 final readonly class Part
 {
-    /** @param array{float, float, float} $at the middle of the shape */
+    /** @param  array{float, float, float}  $at the middle of the shape */
     public function __construct(
         public string $key,
         public string $name,
@@ -28,7 +28,8 @@ final readonly class Part
         public string $group,
         public string $joinTo,
         public JoinBy $joinBy,
-    ) {}
+    ) {
+    }
 
     /** How many pieces are made: two where it has a twin. */
     public function count(): int

@@ -13,5 +13,6 @@ final readonly class Picture
         public float $mmPerPx,
         public float $originXPx,
         public float $originYPx,
-    ) {}
+    ) {
+    }
 }

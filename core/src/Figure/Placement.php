@@ -9,13 +9,14 @@ use Impa\Shape\Turn;
 /** One piece of a part where it stands in the figure: the piece itself, or its mirrored twin at -x. Immutable. */
 final readonly class Placement
 {
-    /** @param array{float, float, float} $at */
+    /** @param  array{float, float, float}  $at */
     private function __construct(
         public Part $part,
         public array $at,
         public Turn $turn,
         public bool $isTwin,
-    ) {}
+    ) {
+    }
 
     public static function of(Part $part): self
     {

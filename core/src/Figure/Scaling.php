@@ -12,7 +12,7 @@ final class Scaling
     /** Lengths that belong to the hand or the wool, not to the drawing. */
     private const KEPT = ['coverMm'];
 
-    /** @param float $factor more than 0 */
+    /** @param  float  $factor more than 0 */
     public static function of(stdClass $document, float $factor): stdClass
     {
         $document->heightMm = self::number($document->heightMm ?? 0) * $factor;

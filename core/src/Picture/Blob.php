@@ -22,9 +22,10 @@ final readonly class Blob
         public array $middle,
         public array $spread,
         private array $rim,
-    ) {}
+    ) {
+    }
 
-    /** @param array<int, true> $pixels not empty */
+    /** @param  array<int, true>  $pixels not empty */
     public static function of(array $pixels, int $width): self
     {
         $n = count($pixels);

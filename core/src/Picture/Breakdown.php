@@ -28,7 +28,8 @@ final readonly class Breakdown
     private function __construct(
         public array $document,
         public array $notices,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  string  $bytes  the picture file

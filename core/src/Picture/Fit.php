@@ -18,9 +18,6 @@ use Impa\Shape\Solid;
  */
 final readonly class Fit
 {
-    /** How much more a shape must cover than a ball to be worth its extra numbers (house choice). */
-    private const COST = ['ball' => 0.0, 'sausage' => 0.004, 'egg' => 0.012, 'drum' => 0.012, 'cone' => 0.015, 'plate' => 0.07];
-
     /** By which shares of its size a partly hidden blob is drawn out on trial, and what a guess costs (house choice). */
     private const DRAWN_OUT = [0.12, 0.25, 0.45, 0.8];
 
@@ -29,7 +26,7 @@ final readonly class Fit
     /** So many of the roughly best candidates are measured closely. */
     private const CLOSELY = 10;
 
-    /** @param Options $options */
+    /** @param  Options  $options */
     private function __construct(
         public ShapeKind $kind,
         public float $widthPx,
@@ -39,7 +36,8 @@ final readonly class Fit
         public float $y,
         public float $turnDeg,
         public float $overlap,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  list<int>  $map  region per pixel, -1 for the ground
@@ -106,12 +104,19 @@ final readonly class Fit
         return Catalogue::solid($this->kind, Size::of($this->widthPx, $this->heightPx, $this->depthPx()), $this->options);
     }
 
+    /** Its overlap, less what it must cover more than a ball to be worth its extra numbers (house choice). */
     private function score(): float
     {
-        return $this->overlap - self::COST[$this->kind->value];
+        return $this->overlap - match ($this->kind) {
+            ShapeKind::Ball => 0.0,
+            ShapeKind::Sausage => 0.004,
+            ShapeKind::Egg, ShapeKind::Drum => 0.012,
+            ShapeKind::Cone => 0.015,
+            default => 0.07,
+        };
     }
 
-    /** @param list<array{float, float, int}> $samples */
+    /** @param  list<array{float, float, int}>  $samples */
     private function measured(array $samples): self
     {
         $solid = $this->solid();

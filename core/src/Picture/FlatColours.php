@@ -31,7 +31,8 @@ final readonly class FlatColours
     private function __construct(
         public array $colours,
         public array $labels,
-    ) {}
+    ) {
+    }
 
     public static function of(Raster $raster, Ground $ground): self
     {
@@ -69,26 +70,30 @@ final readonly class FlatColours
             }
         }
         usort($bins, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
-        $groups = [];
+        /** @var list<array{float, float, float}> $centres */
+        $centres = [];
+        /** @var array<int, array{int, int, int, int}> $sums */
+        $sums = [];
         foreach ($bins as $bin) {
             $lab = LabTable::of(self::mean($bin));
             $best = null;
             $least = self::APART ** 2;
-            foreach ($groups as $g => [$centre]) {
+            foreach ($centres as $g => $centre) {
                 $distance = LabTable::squared($lab, $centre);
                 if ($distance < $least) {
                     [$least, $best] = [$distance, $g];
                 }
             }
-            if ($best === null && count($groups) < 4 * self::MOST) {
-                $groups[] = [$lab, $bin];
-            } elseif ($best !== null) {
-                $groups[$best][1] = array_map(static fn (int $a, int $b): int => $a + $b, $groups[$best][1], $bin);
+            if ($best !== null) {
+                $sums[$best] = [$sums[$best][0] + $bin[0], $sums[$best][1] + $bin[1], $sums[$best][2] + $bin[2], $sums[$best][3] + $bin[3]];
+            } elseif (count($centres) < 4 * self::MOST) {
+                $centres[] = $lab;
+                $sums[] = $bin;
             }
         }
-        $enough = array_filter($groups, static fn (array $g): bool => $g[1][0] >= max(4, self::LEAST_SHARE * $ground->count));
-        usort($enough, static fn (array $a, array $b): int => $b[1][0] <=> $a[1][0]);
-        $colours = array_map(static fn (array $g): Srgb => Srgb::of(self::mean($g[1]) >> 16, self::mean($g[1]) >> 8 & 255, self::mean($g[1]) & 255), array_slice($enough, 0, self::MOST));
+        $enough = array_filter($sums, static fn (array $sum): bool => $sum[0] >= max(4, self::LEAST_SHARE * $ground->count));
+        usort($enough, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
+        $colours = array_map(self::colour(...), array_slice($enough, 0, self::MOST));
 
         return $colours === [] ? [self::meanOfAll($raster, $ground)] : $colours;
     }
@@ -101,6 +106,13 @@ final readonly class FlatColours
                 $sum = [$sum[0] + 1, $sum[1] + ($p >> 16 & 255), $sum[2] + ($p >> 8 & 255), $sum[3] + ($p & 255)];
             }
         }
+
+        return self::colour($sum);
+    }
+
+    /** @param  array{int, int, int, int}  $sum  count and sums of red, green and blue */
+    private static function colour(array $sum): Srgb
+    {
         $mean = self::mean($sum);
 
         return Srgb::of($mean >> 16, $mean >> 8 & 255, $mean & 255);
@@ -111,7 +123,7 @@ final readonly class FlatColours
         return abs(($one >> 16 & 255) - ($two >> 16 & 255)) + abs(($one >> 8 & 255) - ($two >> 8 & 255)) + abs(($one & 255) - ($two & 255)) < 12;
     }
 
-    /** @param array<int, int> $bin count and sums of red, green and blue */
+    /** @param  array{int, int, int, int}  $bin count and sums of red, green and blue */
     private static function mean(array $bin): int
     {
         return intdiv($bin[1], $bin[0]) << 16 | intdiv($bin[2], $bin[0]) << 8 | intdiv($bin[3], $bin[0]);

@@ -29,7 +29,8 @@ final readonly class Ground
         public int $count,
         public array $notices,
         public ?Lab $colour,
-    ) {}
+    ) {
+    }
 
     /** @throws PictureRefused if nothing stands out */
     public static function of(Raster $raster): self

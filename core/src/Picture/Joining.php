@@ -10,7 +10,7 @@ final class Joining
     /** The root is the lowest region of at least this share of the largest one. */
     private const BIG = 0.3;
 
-    /** @param array<int, Piece> $pieces by region index; joinTo and zPx are set */
+    /** @param  array<int, Piece>  $pieces by region index; joinTo and zPx are set */
     public static function of(array $pieces, Regions $regions): void
     {
         $root = self::root($pieces);
@@ -18,10 +18,10 @@ final class Joining
         self::depths($pieces, $regions);
     }
 
-    /** @param array<int, Piece> $pieces */
+    /** @param  array<int, Piece>  $pieces */
     private static function root(array $pieces): int
     {
-        $largest = max(array_map(static fn (Piece $p): int => $p->region->area, $pieces));
+        $largest = array_reduce($pieces, static fn (int $most, Piece $p): int => max($most, $p->region->area), 0);
         $root = -1;
         $lowest = -1;
         foreach ($pieces as $i => $piece) {

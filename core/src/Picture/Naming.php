@@ -9,7 +9,7 @@ use Impa\Shape\ShapeKind;
 /** Names for parts by their place, as suggestions; every key is its own. */
 final class Naming
 {
-    /** @param array<int, Piece> $pieces by region index; key and name are set */
+    /** @param  array<int, Piece>  $pieces by region index; key and name are set */
     public static function of(array $pieces, float $axis): void
     {
         $root = -1;
@@ -48,7 +48,7 @@ final class Naming
         return $head;
     }
 
-    /** @param array<int, Piece> $pieces */
+    /** @param  array<int, Piece>  $pieces */
     private static function limb(Piece $piece, array $pieces, int $root, int $head): string
     {
         $to = $pieces[$piece->joinTo];

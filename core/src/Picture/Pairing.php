@@ -17,7 +17,7 @@ final class Pairing
     public static function axis(Sorting $sorting, Regions $regions): float
     {
         $middles = array_map(static fn (Piece $p): float => $p->fit->x, $sorting->pieces);
-        $middles[] = self::boxMiddle($regions);
+        $middles[] = Extent::of($regions->all)->middleX();
         $best = 0.0;
         $most = -1.0;
         foreach (array_slice($middles, 0, 8) as $axis) {
@@ -36,7 +36,7 @@ final class Pairing
      */
     public static function of(array $pieces, float $axis): array
     {
-        $height = self::height($pieces);
+        $height = Extent::of(array_map(static fn (Piece $p): Region => $p->region, $pieces))->heightPx();
         foreach ($pieces as $i => $right) {
             foreach ($pieces as $j => $left) {
                 if ($i !== $j && isset($pieces[$i], $pieces[$j]) && ! $right->mirror && $right->fit->x > $axis && self::areTwins($right, $left, $axis, $height)) {
@@ -64,17 +64,6 @@ final class Pairing
     private static function areTwins(Piece $right, Piece $left, float $axis, float $height): bool
     {
         return $right->region->label === $left->region->label && self::mirrors($right->blob, $left->blob, $axis, $height);
-    }
-
-    /** @param array<int, Piece> $pieces */
-    private static function height(array $pieces): float
-    {
-        return max(array_map(static fn (Piece $p): int => $p->region->maxY, $pieces)) - min(array_map(static fn (Piece $p): int => $p->region->minY, $pieces)) + 1.0;
-    }
-
-    private static function boxMiddle(Regions $regions): float
-    {
-        return (min(array_map(static fn (Region $r): int => $r->minX, $regions->all)) + max(array_map(static fn (Region $r): int => $r->maxX, $regions->all)) + 1) / 2;
     }
 
     /** Share of a sample of the figure's pixels whose mirror image belongs to the figure too. */

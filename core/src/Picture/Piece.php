@@ -22,5 +22,6 @@ final class Piece
         public readonly Region $region,
         public readonly Blob $blob,
         public Fit $fit,
-    ) {}
+    ) {
+    }
 }

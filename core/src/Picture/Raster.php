@@ -31,7 +31,8 @@ final readonly class Raster
         public int $ownWidth,
         public int $ownHeight,
         public array $notices,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  string  $bytes  PNG, JPEG, WebP or GIF, told by its content

@@ -25,7 +25,8 @@ final class Region
     public function __construct(
         public readonly int $index,
         public readonly int $label,
-    ) {}
+    ) {
+    }
 
     public function add(int $x, int $y): void
     {

@@ -36,7 +36,8 @@ final readonly class Regions
         public array $map,
         public int $width,
         public int $dropped,
-    ) {}
+    ) {
+    }
 
     public static function of(FlatColours $flat, Raster $raster, Ground $ground): self
     {
@@ -44,8 +45,8 @@ final readonly class Regions
         $speck = max(self::SPECK_PX, self::SPECK_SHARE * $ground->count);
         [$all, $map] = self::connected($labels, $raster->width);
         $small = array_filter($all, static fn (Region $r): bool => $r->area < $speck);
-        // Crumbs of a pixel or three are left by anti-aliasing everywhere, and not worth a word.
-        $dropped = count(array_filter($small, static fn (Region $r): bool => $r->area > 3));
+        // Crumbs of a few pixels are left by anti-aliasing everywhere, and not worth a word.
+        $dropped = count(array_filter($small, static fn (Region $r): bool => $r->area > 8));
         $mixed = array_filter($all, static fn (Region $r): bool => self::isMixture($r, $all, $flat, $ground));
         // Array union: keys are region indices.
         $gone = $small + $mixed;
@@ -101,7 +102,7 @@ final readonly class Regions
         if ($all === []) {
             return [];
         }
-        $figureHeight = max(array_map(static fn (Region $r): int => $r->maxY, $all)) - min(array_map(static fn (Region $r): int => $r->minY, $all)) + 1;
+        $figureHeight = Extent::of($all)->heightPx();
 
         return array_filter($all, static fn (Region $r): bool => $r->strokePx() < self::INK_SHARE * $figureHeight
             && $flat->colours[$r->label]->lab()->l < self::INK_LIGHTNESS
@@ -207,7 +208,7 @@ final readonly class Regions
         }
     }
 
-    /** @param array<int, Region> $all */
+    /** @param  array<int, Region>  $all */
     private static function meet(array $all, int $one, int $two): void
     {
         if ($one >= 0) {

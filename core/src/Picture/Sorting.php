@@ -16,7 +16,8 @@ final readonly class Sorting
         public array $pieces,
         public array $details,
         public array $notices,
-    ) {}
+    ) {
+    }
 
     public static function of(Regions $regions, float $detailShare, float $patchShare, int $mostParts, int $mostDetails): self
     {

@@ -10,11 +10,12 @@ final readonly class Stroke
     /** A blob at least so many times longer than wide is taken for a line. */
     private const LONG = 3.6;
 
-    /** @param list<array{float, float}> $course */
+    /** @param  list<array{float, float}>  $course */
     private function __construct(
         public array $course,
         public float $widthPx,
-    ) {}
+    ) {
+    }
 
     /** Whether the blob is long and thin enough, given the length of its edge in pixels. */
     public static function isOne(Blob $blob, int $edgePx): bool

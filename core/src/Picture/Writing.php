@@ -32,9 +32,9 @@ final readonly class Writing
         private float $axis,
         private float $heightMm,
     ) {
-        $regions = array_map(static fn (Piece $p): Region => $p->region, $sorting->pieces);
-        $this->bottom = -max(array_map(static fn (Region $r): int => $r->maxY, $regions)) - 1.0;
-        $this->figureHeightPx = -min(array_map(static fn (Region $r): int => $r->minY, $regions)) - $this->bottom;
+        $extent = Extent::of(array_map(static fn (Piece $p): Region => $p->region, $sorting->pieces));
+        $this->bottom = -$extent->maxY - 1.0;
+        $this->figureHeightPx = (float) $extent->heightPx();
         $this->mmPerPx = $heightMm / $this->figureHeightPx;
     }
 
@@ -43,7 +43,7 @@ final readonly class Writing
     {
         $parts = array_values(array_map($this->part(...), $this->pieces));
         $details = $this->details();
-        $used = array_unique([...array_column($parts, 'colour'), ...array_column($details, 'colour')]);
+        $used = [...array_column($parts, 'colour'), ...array_column($details, 'colour')];
         $colours = $named = [];
         foreach ($this->flat->colours as $i => $colour) {
             if (in_array(self::colourKey($i), $used, true)) {

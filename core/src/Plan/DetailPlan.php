@@ -25,7 +25,8 @@ final readonly class DetailPlan
         private Part $part,
         private TapeMark $mark,
         private float $difference,
-    ) {}
+    ) {
+    }
 
     public static function of(Figure $figure, Detail $detail): self
     {

@@ -7,10 +7,11 @@ namespace Impa\Plan;
 /** Something worth knowing before the wool is cut: a warning with an amount, or a caution. Immutable. */
 final readonly class Note
 {
-    /** @param string $at JSON Pointer into the figure; empty for the whole */
+    /** @param  string  $at JSON Pointer into the figure; empty for the whole */
     public function __construct(
         public string $code,
         public string $at,
         public string $text,
-    ) {}
+    ) {
+    }
 }

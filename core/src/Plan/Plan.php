@@ -27,7 +27,8 @@ final readonly class Plan
         public array $details,
         public array $steps,
         public Balance $balance,
-    ) {}
+    ) {
+    }
 
     public static function of(Figure $figure): self
     {

@@ -22,7 +22,8 @@ final readonly class DetailPiece
         private Placement $on,
         private Side $side,
         private bool $isTwin,
-    ) {}
+    ) {
+    }
 
     /**
      * Every piece of a detail on every piece of its part.

@@ -9,6 +9,7 @@ use Impa\Colour\Srgb;
 use Impa\Figure\Figure;
 use Impa\Figure\Placement;
 use Impa\Figure\Side;
+use Impa\Shape\Box;
 use RuntimeException;
 
 /** Flat-colour pictures of a figure as PNG: parts painted back to front by depth, each with its details. */
@@ -37,21 +38,11 @@ final class Painter
             throw RenderRefused::sizeOutOfRange($px);
         }
         $layers = self::layers($figure, $view->side());
-        $xs = $ys = [0.0];
-        foreach ($layers as [, $loops]) {
-            foreach ($loops as $loop) {
-                array_push($xs, ...array_column($loop, 0));
-                array_push($ys, ...array_column($loop, 1));
-            }
-        }
-        if ($layers !== []) {
-            array_shift($xs);
-            array_shift($ys);
-        }
-        $span = max(max($xs) - min($xs), max($ys) - min($ys), 1.0);
-        $pxPerMm = $px * (1 - 2 * self::RIM) / $span;
+        $box = Box::around(array_merge(...array_map(static fn (array $layer): array => array_merge(...$layer[1]), $layers)));
+        $pxPerMm = $px * (1 - 2 * self::RIM) / max($box->width(), $box->height(), 1.0);
+        [$x, $y] = $box->middle();
 
-        return self::paint($layers, $px, $px, $pxPerMm, $px / 2 - (max($xs) + min($xs)) / 2 * $pxPerMm, $px / 2 + (max($ys) + min($ys)) / 2 * $pxPerMm, $ground);
+        return self::paint($layers, $px, $px, $pxPerMm, $px / 2 - $x * $pxPerMm, $px / 2 + $y * $pxPerMm, $ground);
     }
 
     /**
@@ -83,12 +74,11 @@ final class Painter
         $layers = [];
         foreach ($pieces as $piece) {
             [$right, $up] = $from->see(...$piece->at);
-            $moved = static fn (array $loop): array => array_map(static fn (array $p): array => [$p[0] + $right, $p[1] + $up], $loop);
-            $layers[] = [$figure->colours[$piece->part->colour]->srgb, array_map($moved, Silhouette::of($piece, $from))];
+            $layers[] = [$figure->colours[$piece->part->colour]->srgb, array_map(static fn (array $loop): array => self::moved($loop, $right, $up), Silhouette::of($piece, $from))];
             foreach ($figure->detailsOn($piece->part->key) as $detail) {
                 foreach (DetailPiece::all($detail, $piece) as $detailPiece) {
                     foreach ($detailPiece->seenFrom($from) as $loop) {
-                        $layers[] = [$figure->colours[$detail->colour]->srgb, [$moved($loop)]];
+                        $layers[] = [$figure->colours[$detail->colour]->srgb, [self::moved($loop, $right, $up)]];
                     }
                 }
             }
@@ -97,7 +87,16 @@ final class Painter
         return $layers;
     }
 
-    /** @param list<array{Srgb, non-empty-list<list<array{float, float}>>}> $layers */
+    /**
+     * @param  list<array{float, float}>  $loop
+     * @return list<array{float, float}>
+     */
+    private static function moved(array $loop, float $right, float $up): array
+    {
+        return array_map(static fn (array $p): array => [$p[0] + $right, $p[1] + $up], $loop);
+    }
+
+    /** @param  list<array{Srgb, non-empty-list<list<array{float, float}>>}>  $layers */
     private static function paint(array $layers, int $width, int $height, float $pxPerMm, float $originX, float $originY, ?Srgb $ground): string
     {
         $finer = $width * $height * self::FINER ** 2 > self::MOST_FINE_PX ? 1 : self::FINER;

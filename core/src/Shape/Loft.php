@@ -12,13 +12,14 @@ namespace Impa\Shape;
  */
 final readonly class Loft
 {
-    /** @param list<list<float>> $rings each flat: x0, y0, z0, x1, ... in mm */
+    /** @param  list<list<float>>  $rings each flat: x0, y0, z0, x1, ... in mm */
     private function __construct(
         public array $rings,
         public bool $closed,
-    ) {}
+    ) {
+    }
 
-    /** @param list<list<float>> $rings */
+    /** @param  list<list<float>>  $rings */
     public static function of(array $rings, bool $closed = false): self
     {
         return new self($rings, $closed);
@@ -55,7 +56,7 @@ final readonly class Loft
         return $six;
     }
 
-    /** @param list<float> $ring */
+    /** @param  list<float>  $ring */
     private static function cap(array $ring): float
     {
         $six = 0.0;

@@ -48,16 +48,13 @@ final class Outline
         if (count($points) < 3) {
             throw ShapeRefused::outlineNeedsThreePoints(count($points));
         }
-        $xs = array_column($points, 0);
-        $ys = array_column($points, 1);
-        $wide = max($xs) - min($xs);
-        $tall = max($ys) - min($ys);
-        if ($wide <= 0.0 || $tall <= 0.0) {
-            throw ShapeRefused::sizeMustBePositive(Size::of($wide, $tall, 1.0));
+        $box = Box::around($points);
+        if ($box->width() <= 0.0 || $box->height() <= 0.0) {
+            throw ShapeRefused::sizeMustBePositive(Size::of($box->width(), $box->height(), 1.0));
         }
         $filled = [];
         foreach ($points as [$x, $y]) {
-            $filled[] = [(($x - min($xs)) / $wide - 0.5) * $width, (($y - min($ys)) / $tall - 0.5) * $height];
+            $filled[] = [(($x - $box->left) / $box->width() - 0.5) * $width, (($y - $box->low) / $box->height() - 0.5) * $height];
         }
 
         return self::signedArea($filled) < 0.0 ? array_reverse($filled) : $filled;
@@ -80,7 +77,7 @@ final class Outline
         return $twice / 2;
     }
 
-    /** @param list<array{float, float}> $points */
+    /** @param  list<array{float, float}>  $points */
     public static function perimeter(array $points): float
     {
         $sum = 0.0;

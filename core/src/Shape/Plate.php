@@ -28,7 +28,8 @@ final readonly class Plate implements Solid
         private float $areaMm2,
         private float $middleX,
         private float $middleY,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  list<array{float, float}>  $outline  at least three points, any scale; stretched to the width and height

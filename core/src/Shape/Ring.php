@@ -14,7 +14,9 @@ final readonly class Ring implements Solid
 
     private const TUBE = 12;
 
-    private function __construct(private Size $size) {}
+    private function __construct(private Size $size)
+    {
+    }
 
     /** @throws ShapeRefused if a dimension is not positive, or the roll is thicker than half the ring */
     public static function of(Size $size): self

@@ -19,7 +19,8 @@ final readonly class Roll implements Solid
         private ShapeKind $kind,
         private Size $size,
         private float $bendDeg,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  float  $bendDeg  0 (straight) to 330, between the two ends' directions
@@ -88,9 +89,7 @@ final readonly class Roll implements Solid
 
     public function side(): array
     {
-        $ys = array_column($this->front()[0], 1);
-
-        return Sausage::of(Size::of($this->size->depthMm, max($ys) - min($ys), $this->size->depthMm))->front();
+        return Sausage::of(Size::of($this->size->depthMm, Box::around($this->front()[0])->height(), $this->size->depthMm))->front();
     }
 
     public function loft(): Loft

@@ -11,7 +11,8 @@ final readonly class Size
         public float $widthMm,
         public float $heightMm,
         public float $depthMm,
-    ) {}
+    ) {
+    }
 
     public static function of(float $widthMm, float $heightMm, float $depthMm): self
     {

@@ -18,7 +18,9 @@ abstract readonly class Stack implements Solid
 
     private const LOFT_POINTS = 24;
 
-    protected function __construct(protected Size $size) {}
+    protected function __construct(protected Size $size)
+    {
+    }
 
     /**
      * The same shape in another size.
@@ -27,7 +29,7 @@ abstract readonly class Stack implements Solid
      */
     abstract protected function resized(Size $size): self;
 
-    /** @param float $t 0 (bottom) to 1 (top) */
+    /** @param  float  $t 0 (bottom) to 1 (top) */
     abstract public function profile(float $t): float;
 
     public function size(): Size

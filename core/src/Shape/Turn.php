@@ -10,13 +10,14 @@ namespace Impa\Shape;
  */
 final readonly class Turn
 {
-    /** @param array{array{float, float, float}, array{float, float, float}, array{float, float, float}} $rows the rotation matrix */
+    /** @param  array{array{float, float, float}, array{float, float, float}, array{float, float, float}}  $rows the rotation matrix */
     private function __construct(
         public float $xDeg,
         public float $yDeg,
         public float $zDeg,
         private array $rows,
-    ) {}
+    ) {
+    }
 
     public static function of(float $xDeg, float $yDeg, float $zDeg): self
     {

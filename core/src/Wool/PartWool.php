@@ -23,7 +23,8 @@ final readonly class PartWool
         public float $volumeCm3,
         public float $areaCm2,
         public float $insideCm3,
-    ) {}
+    ) {
+    }
 
     public static function of(Part $part): self
     {

@@ -17,7 +17,8 @@ final readonly class Spread
         public float $lowG,
         public float $likelyG,
         public float $highG,
-    ) {}
+    ) {
+    }
 
     public static function around(float $likelyG, float $sigma = self::PRIOR_SIGMA): self
     {

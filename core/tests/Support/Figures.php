@@ -35,7 +35,7 @@ final class Figures
         return $more + ['key' => $key, 'shape' => ['kind' => $kind, 'widthMm' => $w, 'heightMm' => $h, 'depthMm' => $d], 'at' => ['xMm' => $x, 'yMm' => $y, 'zMm' => $z], 'colour' => 'teal'];
     }
 
-    /** @param array<string, mixed> $document */
+    /** @param  array<string, mixed>  $document */
     public static function read(array $document): Figure
     {
         return Figure::fromJson(json_encode($document, JSON_THROW_ON_ERROR));

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+use Symfony\Component\Process\Process;
+
+/** @return array{int, string, string} exit, standard output, standard error of the real command */
+function impa(string ...$words): array
+{
+    $process = new Process([PHP_BINARY, 'artisan', ...$words], base_path());
+    $process->run();
+
+    return [(int) $process->getExitCode(), $process->getOutput(), $process->getErrorOutput()];
+}
+
+it('goes from a picture to a plan and a render', function () {
+    $folder = sys_get_temp_dir().'/impa-'.bin2hex(random_bytes(4));
+    mkdir($folder);
+    [$exit, $out] = impa('impa:breakdown', 'demo/lanto.png', '--height=140');
+    expect($exit)->toBe(0)->and(json_decode($out)->heightMm)->toEqual(140)->and(json_decode($out)->picture->file)->toBe('lanto.png');
+    file_put_contents("{$folder}/f.json", $out);
+    [$exit, $nothing] = impa('impa:breakdown', 'demo/lanto.png', '--height=140', "--out={$folder}/same.json");
+    expect([$exit, $nothing])->toBe([0, ''])
+        ->and(file_get_contents("{$folder}/same.json"))->toBe($out)
+        ->and(impa('impa:check', "{$folder}/f.json")[0])->toBe(0);
+    [$exit, $plan] = impa('impa:plan', "{$folder}/f.json");
+    expect($exit)->toBe(0)->and(json_decode($plan)->format)->toBe('impa-plan');
+    expect(impa('impa:render', "{$folder}/f.json", '--match', "--out={$folder}/r.png"))->toBe([0, '', '']);
+    $own = getimagesize(base_path('demo/lanto.png'));
+    $render = getimagesize("{$folder}/r.png");
+    expect([$render[0], $render[1]])->toBe([$own[0], $own[1]]);
+    expect(impa('impa:render', "{$folder}/f.json", '--view=side', '--px=100', "--out={$folder}/s.png")[0])->toBe(0)
+        ->and(getimagesize("{$folder}/s.png")[0])->toBe(100);
+    array_map('unlink', (array) glob("{$folder}/*"));
+    rmdir($folder);
+});
+
+it('names ten faults in ten lines on standard error and exits with 2', function () {
+    $document = demoFigure();
+    foreach (range(0, 4) as $i) {
+        $document['parts'][$i]['colour'] = 'none';
+        $document['parts'][$i]['shape']['depthMm'] = 0;
+    }
+    $file = (string) tempnam(sys_get_temp_dir(), 'impa');
+    file_put_contents($file, json_encode($document));
+    foreach (['impa:check', 'impa:plan'] as $command) {
+        [$exit, $out, $errors] = impa($command, $file);
+        expect($exit)->toBe(2)->and($out)->toBe('')->and(explode("\n", trim($errors)))->toHaveCount(10)
+            ->and($errors)->toContain('/parts/3/shape/depthMm: This must be at least 0.3, not 0.');
+    }
+    unlink($file);
+});
+
+it('refuses bad input in a line, without a stack trace', function (array $words, string $line) {
+    [$exit, $out, $errors] = impa(...$words);
+    expect($exit)->toBe(2)->and($out)->toBe('')->and($errors)->toContain($line)->not->toContain('#0')->not->toContain('.php:');
+})->with([
+    [['impa:breakdown', 'nowhere.png', '--height=100'], 'nowhere.png: this file is not there'],
+    [['impa:breakdown', 'demo', '--height=100'], 'demo: this file is not there'],
+    [['impa:breakdown', 'composer.json', '--height=100'], 'not a picture'],
+    [['impa:breakdown', 'demo/lanto.png'], '--height: say how tall'],
+    [['impa:breakdown', 'demo/lanto.png', '--height=tall'], '--height: say how tall'],
+    [['impa:breakdown', 'demo/lanto.png', '--height=3'], '10 and 2000'],
+    [['impa:breakdown', 'demo/lanto.png', '--height=100', '--out=/nowhere/at/all.json'], 'cannot be written'],
+    [['impa:plan', 'demo/lanto.png'], 'not readable as JSON'],
+    [['impa:plan', 'composer.json'], '/format: This is missing.'],
+    [['impa:render', 'demo/lanto.impa.json'], '--out: say which PNG'],
+    [['impa:render', 'demo/lanto.impa.json', '--view=inside', '--out=/tmp/x.png'], '--view'],
+    [['impa:render', 'demo/lanto.impa.json', '--px=many', '--out=/tmp/x.png'], '--px'],
+    [['impa:render', 'demo/lanto.impa.json', '--px=9999', '--out=/tmp/x.png'], '4096'],
+    [['impa:render', 'demo/lanto.impa.json', '--match', '--view=back', '--out=/tmp/x.png'], 'Only the front'],
+    [['impa:render', 'demo/lanto.impa.json', '--ground=red', '--out=/tmp/x.png'], 'not a colour'],
+]);
+
+it('has help for every command', function (string $command) {
+    [$exit, $out] = impa($command, '--help');
+    expect($exit)->toBe(0)->and($out)->toContain('Usage');
+})->with(['impa:breakdown', 'impa:plan', 'impa:render', 'impa:check', 'impa:demo']);

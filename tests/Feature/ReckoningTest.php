@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Figure;
+use App\Models\Wool;
+
+it('keeps a picture by its content and breaks it down', function () {
+    $id = $this->sendFile(demoPicture())->assertCreated()->assertJsonPath('widthPx', 480)->json('id');
+    // The same picture again is the same picture.
+    $this->sendFile(demoPicture())->assertJsonPath('id', $id);
+    expect($this->get("/api/pictures/{$id}")->assertOk()->assertHeader('Content-Type', 'image/png')->getContent())->toBe(demoPicture());
+    $seen = $this->postJson('/api/breakdown', ['picture' => $id, 'heightMm' => 110, 'name' => 'Seen', 'file' => 'bobbin.png'])->assertOk();
+    $seen->assertJsonPath('document.name', 'Seen')->assertJsonPath('document.heightMm', 110);
+    expect(count($seen->json('document.parts')))->toBeGreaterThan(4);
+    $this->postJson('/api/figures', ['document' => $seen->json('document'), 'picture' => $id])->assertCreated()->assertJsonPath('picture', $id);
+});
+
+it('refuses an upload that is no picture, whatever it says it is', function (string $bytes, string $words) {
+    $this->sendFile($bytes, ['CONTENT_TYPE' => 'image/png'])->assertStatus(422)->assertHeader('Content-Type', 'application/problem+json')->assertJsonPath('title', 'The picture cannot be used');
+    expect($this->sendFile($bytes)->json('detail'))->toContain($words);
+    $this->assertDatabaseCount('pictures', 0);
+})->with([
+    ['', 'empty'],
+    ['<?php echo 1;', 'not a picture'],
+    ['<svg xmlns="http://www.w3.org/2000/svg"/>', 'not a picture'],
+    [fn () => substr(demoPicture(), 0, 900), 'damaged'],
+]);
+
+it('refuses a file that says it is larger than 30 MB before reading it', function () {
+    $this->sendFile('x', ['CONTENT_LENGTH' => '40000000'])->assertStatus(413);
+});
+
+it('plans without saving', function () {
+    $this->postJson('/api/plan', ['document' => demoFigure()])->assertOk()->assertJsonPath('format', 'impa-plan')->assertJsonPath('figure', 'Bobbin, night watch');
+    expect(Figure::query()->count())->toBe(0);
+});
+
+it('gives the stations a board: plan, drawing and what the stash has', function () {
+    Wool::query()->create(['name' => 'Heather dusk', 'hex' => '#875d9c', 'material' => 'wool', 'preparation' => 'carded batting', 'grams_left' => 14]);
+    Wool::query()->create(['name' => 'Batting', 'hex' => null, 'material' => 'core-wool', 'preparation' => 'core batting', 'grams_left' => 100]);
+    Wool::query()->create(['name' => 'More batting', 'hex' => null, 'material' => 'core-wool', 'preparation' => 'core batting', 'grams_left' => 20]);
+    $board = $this->postJson('/api/board', ['document' => demoFigure()])->assertOk();
+    $violet = collect(demoFigure()['colours'])->firstWhere('hex', '#8a5f9f')['key'];
+    expect($board->json("stash.{$violet}.name"))->toBe('Heather dusk')
+        ->and($board->json('stash.core-wool.gramsLeft'))->toEqual(120)
+        ->and($board->json('drawing.parts.head.pieces'))->toHaveCount(1)->and($board->json('drawing.parts.arm.pieces'))->toHaveCount(2)
+        ->and($board->json('document'))->toBeNull();
+});
+
+it('makes the whole figure larger when its height is changed', function () {
+    $board = $this->postJson('/api/board', ['document' => demoFigure(), 'rescale' => true, 'heightMm' => 220])->assertOk();
+    $head = fn (array $parts): array => collect($parts)->firstWhere('key', 'head')['shape'];
+    expect($board->json('document.heightMm'))->toEqual(220)
+        ->and($head($board->json('document.parts'))['widthMm'])->toEqualWithDelta(2 * $head(demoFigure()['parts'])['widthMm'], 1e-9);
+    $this->postJson('/api/board', ['document' => demoFigure(), 'rescale' => true, 'heightMm' => 900000])->assertStatus(422);
+});
+
+it('lays the tape grid of a part', function () {
+    $this->postJson('/api/face', ['document' => demoFigure(), 'part' => 'head'])->assertOk()->assertJsonPath('stepMm', 5);
+    $this->postJson('/api/face', ['document' => demoFigure(), 'part' => 'tail'])->assertStatus(422);
+});
+
+it('renders a document and a saved figure', function () {
+    foreach ([['view' => 'front'], ['view' => 'top', 'px' => 64], ['match' => true]] as $how) {
+        $png = $this->postJson('/api/render', ['document' => demoFigure()] + $how)->assertOk()->assertHeader('Content-Type', 'image/png')->getContent();
+        expect(getimagesizefromstring($png)['mime'])->toBe('image/png');
+    }
+    $plain = demoFigure();
+    unset($plain['picture']);
+    $this->postJson('/api/render', ['document' => $plain, 'match' => true])->assertStatus(422)->assertJsonPath('title', 'The picture cannot be made');
+});
+
+it('shows the catalogue and the stash', function () {
+    $this->getJson('/api/catalogue')->assertOk()->assertJsonCount(14, 'shapes');
+    $this->artisan('db:seed')->assertExitCode(0);
+    expect($this->getJson('/api/wools')->assertOk()->json('wools'))->not->toBeEmpty();
+});
+
+it('lays the demo out once, and anew without touching what a user made', function () {
+    $this->artisan('db:seed')->assertExitCode(0);
+    $this->artisan('db:seed')->assertExitCode(0);
+    expect(Figure::query()->count())->toBe(3);
+    $mine = $this->postJson('/api/figures', ['document' => ['name' => 'Mine'] + demoFigure()])->json('id');
+    Wool::query()->create(['name' => 'My own', 'hex' => '#123456', 'material' => 'wool', 'preparation' => 'tops', 'grams_left' => 5]);
+    $demo = Figure::query()->where('is_demo', true)->firstOrFail();
+    $demo->delete();
+    $this->artisan('impa:demo')->assertExitCode(0);
+    expect(Figure::query()->count())->toBe(4)->and(Figure::query()->find($mine)?->name)->toBe('Mine')
+        ->and(Wool::query()->where('name', 'My own')->exists())->toBeTrue()
+        ->and(Wool::query()->where('is_demo', true)->count())->toBe(13);
+});
