@@ -42,7 +42,7 @@ it('weighs two pieces against each other, and a pair in the middle', function ()
 
 it('prints the foot of a ball as a circle of the right size', function () {
     // A ball of radius 30 flattened by 1 mm touches in a circle of radius sqrt(2 r f - f^2) (CRC, chord).
-    $footprint = Footprint::of(Figures::read(Figures::document([Figures::part('a', 'ball', 60, 60, 60, 0, 30)])), 1.0);
+    $footprint = Footprint::of(Figures::read(Figures::document([Figures::part('a', 'ball', 60, 60, 60, 0, 30)])));
     // The loft is a polyhedron inside the ball near its pole, so the circle comes out up to 6 % small: on the safe side.
     expect($footprint->marginMm(0, 0))->toBeLessThan(sqrt(59))->toBeGreaterThan(0.94 * sqrt(59))
         ->and($footprint->marginMm(20, 0))->toBeLessThan(0);

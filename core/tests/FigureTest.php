@@ -119,3 +119,17 @@ it('writes plans that keep to their own schema', function () {
         expect($result->isValid())->toBeTrue((string) json_encode($result->error()?->args()));
     }
 });
+
+it('knows how high and low a turned piece reaches', function () {
+    $reach = static function (array $part): array {
+        $piece = Figures::read(Figures::document([$part]))->parts[$part['key']]->placements()[0];
+
+        return [$piece->footMm(), $piece->topMm()];
+    };
+    // An ellipsoid's support function (CRC): sqrt of the sum of (half-axis x direction)^2.
+    $tilt = deg2rad(35);
+    $half = hypot(20 * cos($tilt), 12 * sin($tilt));
+    expect($reach(Figures::part('a', 'ball', 30, 40, 24, 0, 50, 0, ['turnDeg' => ['x' => 35]])))->toEqualWithDelta([50 - $half, 50 + $half], 0.1)
+        ->and($reach(Figures::part('a', 'cone', 20, 30, 20, 0, 15)))->toEqualWithDelta([0.0, 30.0], 1e-9)
+        ->and($reach(Figures::part('a', 'sausage', 10, 40, 10, 0, 0, 0, ['turnDeg' => ['z' => 90]])))->toEqualWithDelta([-5.0, 5.0], 0.1);
+});

@@ -70,8 +70,8 @@ final readonly class Balance
     /** The flattening of the base, in whole mm, from which it stands firmly; 0 where no sensible one does. */
     public function flattenMm(): float
     {
-        for ($mm = 2.0; $mm <= max(4.0, $this->figure->heightMm * 0.08); $mm++) {
-            if (self::angleDeg(Footprint::of($this->figure, $mm), $this->centreMm) >= self::TOUCHY_DEG) {
+        for ($mm = 2.0; $mm <= Footprint::mostMm($this->figure->heightMm); $mm++) {
+            if (self::angleDeg($this->footprint->flattened($mm), $this->centreMm) >= self::TOUCHY_DEG) {
                 return $mm;
             }
         }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Impa\Balance;
 
 use Impa\Figure\Figure;
-use Impa\Figure\Placement;
 use Impa\Shape\Box;
 use Impa\Shape\Hull;
 
@@ -15,15 +14,19 @@ final readonly class Footprint
     /** How far a felted foot gives way under its own weight (house prior). */
     public const FLATTENING_MM = 1.0;
 
-    /** @param  list<array{float, float}>  $hull [x, z] in mm, anticlockwise */
+    /**
+     * @param  list<list<list<array{float, float, float}>>>  $pieces  placed rings of the pieces that may touch the table
+     * @param  list<array{float, float}>  $hull  [x, z] in mm, anticlockwise
+     */
     private function __construct(
+        private array $pieces,
         public array $hull,
         public float $tableMm,
     ) {
     }
 
-    /** @param  float  $flatteningMm how much of the lowest part is flat on the table, >= 0 */
-    public static function of(Figure $figure, float $flatteningMm = self::FLATTENING_MM): self
+    /** The footprint of a figure whose lowest parts give way by FLATTENING_MM. */
+    public static function of(Figure $figure): self
     {
         $pieces = self::pieces($figure);
         $lowest = INF;
@@ -32,12 +35,25 @@ final readonly class Footprint
                 $lowest = min($lowest, ...array_column($ring, 1));
             }
         }
+
+        return (new self($pieces, [], is_infinite($lowest) ? 0.0 : $lowest))->flattened(self::FLATTENING_MM);
+    }
+
+    /** The most that is ever flattened, on a figure so tall, in mm (house choice). */
+    public static function mostMm(float $heightMm): float
+    {
+        return max(4.0, $heightMm * 0.08);
+    }
+
+    /** The same figure's footprint with so many mm of its lowest parts flat on the table. */
+    public function flattened(float $mm): self
+    {
         $points = [];
-        foreach ($pieces as $rings) {
-            array_push($points, ...self::below($rings, $lowest + $flatteningMm));
+        foreach ($this->pieces as $rings) {
+            array_push($points, ...self::below($rings, $this->tableMm + $mm));
         }
 
-        return new self(Hull::of($points), is_infinite($lowest) ? 0.0 : $lowest);
+        return new self($this->pieces, Hull::of($points), $this->tableMm);
     }
 
     /**
@@ -76,22 +92,23 @@ final readonly class Footprint
      */
     private static function pieces(Figure $figure): array
     {
+        $feet = [];
         $placements = [];
-        $reaches = [];
         foreach ($figure->parts as $part) {
-            $size = $part->solid->size();
-            $reach = hypot($size->widthMm, $size->heightMm) / 2 + $size->depthMm / 2;
             foreach ($part->placements() as $placement) {
+                $feet[] = $placement->footMm();
                 $placements[] = $placement;
-                $reaches[] = [$placement->at[1] - $reach, $placement->at[1]];
             }
         }
-        $surelyReached = $reaches === [] ? 0.0 : min(array_column($reaches, 1));
+        $near = $feet === [] ? 0.0 : min($feet) + self::mostMm($figure->heightMm);
+        $rings = [];
+        foreach ($placements as $i => $placement) {
+            if ($feet[$i] <= $near) {
+                $rings[] = $placement->rings();
+            }
+        }
 
-        return array_map(
-            static fn (Placement $p): array => $p->rings(),
-            array_values(array_filter($placements, static fn (int $i): bool => $reaches[$i][0] <= $surelyReached, ARRAY_FILTER_USE_KEY)),
-        );
+        return $rings;
     }
 
     /**

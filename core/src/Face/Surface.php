@@ -6,52 +6,76 @@ namespace Impa\Face;
 
 use Impa\Figure\Placement;
 use Impa\Figure\Side;
+use Impa\Shape\Box;
 
 /**
  * The surface of a piece as seen from one side, measured from the middle of the piece: how far it stands out
- * at each point, and where its outermost line (the crown) and its edge lie. Immutable.
+ * at each point, and where its outermost line (the crown) and its edge lie. Immutable, but for remembering its crown.
  */
-final readonly class Surface
+final class Surface
 {
-    /** Halvings of the search for the skin: 2^-24 of the piece's size. */
-    private const HALVINGS = 24;
+    /** Steps of the first search along a line of sight through the piece's box. */
+    private const STEPS = 20;
 
-    /** Steps of the first search, from outside in. */
-    private const STEPS = 48;
+    /** The skin is found to this. */
+    private const FINE_MM = 0.0005;
 
+    /** Halvings for the crown, near which a tape runs steeply. */
+    private const CROWN_HALVINGS = 22;
+
+    /** Next to a known height the skin is first looked for within this share of the piece's size. */
+    private const NEARBY = 0.02;
+
+    private ?float $crownMm = null;
+
+    /**
+     * @param  bool  $plain  seen straight from the front or back, the shape knows its own skin; else it is searched for
+     * @param  array{float, float, float}  $towards  the line of sight in the shape's own frame
+     * @param  array{float, float, float}  $half  half the shape's box
+     */
     private function __construct(
-        private Placement $piece,
-        private Side $side,
-        private float $reachMm,
-        private bool $plain,
+        private readonly Placement $piece,
+        private readonly Side $side,
+        private readonly bool $plain,
+        private readonly array $towards,
+        private readonly array $half,
     ) {
     }
 
     public static function of(Placement $piece, Side $side = Side::Front): self
     {
-        $size = $piece->part->solid->size();
+        $box = Box::around($piece->part->solid->front()[0]);
 
-        // Seen straight from the front or back, the shape knows its own skin; else it is searched for.
-        $plain = $piece->turn->keepsFront() && in_array($side, [Side::Front, Side::Back], true);
-
-        return new self($piece, $side, hypot($size->widthMm, $size->heightMm) / 2 + $size->depthMm, $plain);
+        return new self(
+            $piece,
+            $side,
+            $piece->turn->keepsFront() && in_array($side, [Side::Front, Side::Back], true),
+            $piece->own(...$side->place(0.0, 0.0, 1.0)),
+            [max($box->right, -$box->left), max($box->high, -$box->low), $piece->part->solid->size()->depthMm / 2],
+        );
     }
 
-    /** How far the skin stands towards the viewer at x, y (mm from the middle); NAN off the piece. */
-    public function heightMm(float $x, float $y): float
+    /**
+     * How far the skin stands towards the viewer at x, y (mm from the middle); NAN off the piece.
+     *
+     * @param  float  $nextToMm  a height known close by, which makes the search short
+     */
+    public function heightMm(float $x, float $y, float $nextToMm = NAN): float
     {
+        $from = $this->piece->own(...$this->side->place($x, $y, 0.0));
         if ($this->plain) {
-            [$px, $py] = $this->piece->turn->undo($this->side === Side::Back ? -$x : $x, $y, 0.0);
-
-            return $this->piece->part->solid->frontMm($this->piece->isTwin ? -$px : $px, $py);
+            return $this->piece->part->solid->frontMm($from[0], $from[1]);
         }
-        $out = $this->reachMm;
-        for ($i = 0; $i <= self::STEPS; $i++) {
-            $z = $this->reachMm * (1 - 2 * $i / self::STEPS);
-            if ($this->inside($x, $y, $z)) {
-                return $this->between($x, $y, $z, $out);
+        $nearby = self::NEARBY * ($this->half[0] + $this->half[1]);
+        if (! is_nan($nextToMm) && $this->inside($from, $nextToMm - $nearby) && ! $this->inside($from, $nextToMm + $nearby)) {
+            return $this->skin($from, $nextToMm - $nearby, $nextToMm + $nearby);
+        }
+        [$near, $far] = $this->through($from);
+        for ($i = 0; $i <= self::STEPS && $near > $far; $i++) {
+            $in = $near - ($near - $far) * $i / self::STEPS;
+            if ($this->inside($from, $in)) {
+                return $this->skin($from, $in, $i === 0 ? $near : $in + ($near - $far) / self::STEPS);
             }
-            $out = $z;
         }
 
         return NAN;
@@ -66,12 +90,17 @@ final readonly class Surface
     /** y of the crown: the highest point of the piece on its middle line, seen from this side. */
     public function crownMm(): float
     {
+        return $this->crownMm ??= $this->searchCrown();
+    }
+
+    private function searchCrown(): float
+    {
         $low = 0.0;
-        $high = $this->reachMm;
+        $high = hypot(...array_slice($this->half, 0, 2)) + $this->half[2];
         if (! $this->has(0.0, $low)) {
             return 0.0;
         }
-        for ($i = 0; $i < self::HALVINGS; $i++) {
+        for ($i = 0; $i < self::CROWN_HALVINGS; $i++) {
             $middle = ($low + $high) / 2;
             [$low, $high] = $this->has(0.0, $middle) ? [$middle, $high] : [$low, $middle];
         }
@@ -79,16 +108,48 @@ final readonly class Surface
         return $low;
     }
 
-    private function inside(float $right, float $up, float $towards): bool
+    /**
+     * Where a line of sight enters and leaves the shape's box: the slab method (Kay and Kajiya 1986).
+     *
+     * @param  array{float, float, float}  $from
+     * @return array{float, float} nearest and farthest; the first smaller where it misses
+     */
+    private function through(array $from): array
     {
-        return $this->piece->contains(...$this->side->place($right, $up, $towards));
+        [$near, $far] = [INF, -INF];
+        foreach ($this->towards as $axis => $slope) {
+            if (abs($slope) < 1e-12) {
+                if (abs($from[$axis]) > $this->half[$axis]) {
+                    return [0.0, 1.0];
+                }
+
+                continue;
+            }
+            $one = (-$this->half[$axis] - $from[$axis]) / $slope;
+            $two = ($this->half[$axis] - $from[$axis]) / $slope;
+            $near = min($near, max($one, $two));
+            $far = max($far, min($one, $two));
+        }
+
+        return [$near, $far];
     }
 
-    private function between(float $x, float $y, float $in, float $out): float
+    /** @param  array{float, float, float}  $from */
+    private function inside(array $from, float $along): bool
     {
-        for ($i = 0; $i < self::HALVINGS; $i++) {
+        return abs($from[2] + $along * $this->towards[2]) <= $this->piece->part->solid->frontMm($from[0] + $along * $this->towards[0], $from[1] + $along * $this->towards[1]);
+    }
+
+    /** @param  array{float, float, float}  $from */
+    private function skin(array $from, float $in, float $out): float
+    {
+        while (abs($out - $in) > self::FINE_MM) {
             $middle = ($in + $out) / 2;
-            [$in, $out] = $this->inside($x, $y, $middle) ? [$middle, $out] : [$in, $middle];
+            if ($this->inside($from, $middle)) {
+                $in = $middle;
+            } else {
+                $out = $middle;
+            }
         }
 
         return ($in + $out) / 2;

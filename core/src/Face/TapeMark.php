@@ -27,26 +27,26 @@ final readonly class TapeMark
     /** Where x, y lies on a surface; NAN throughout if it lies off it. */
     public static function on(Surface $surface, float $xMm, float $yMm): self
     {
-        $across = self::tape(static fn (float $s): array => [$s * $xMm, $surface->heightMm($s * $xMm, $yMm)]);
+        $across = self::tape(static fn (float $s, float $next): array => [$s * $xMm, $surface->heightMm($s * $xMm, $yMm, $next)]);
         $crown = $surface->crownMm();
         // Steep at the crown, so the steps close up there.
-        $down = self::tape(static function (float $s) use ($surface, $crown, $yMm): array {
+        $down = self::tape(static function (float $s, float $next) use ($surface, $crown, $yMm): array {
             $y = $crown + (1 - cos($s * M_PI / 2)) * ($yMm - $crown);
 
-            return [$y, $surface->heightMm(0.0, $y)];
+            return [$y, $surface->heightMm(0.0, $y, $next)];
         });
         $pin = hypot($xMm, $surface->heightMm($xMm, $yMm) - $surface->heightMm(0.0, $yMm));
 
         return new self($xMm < 0 ? -$across : $across, $down, $pin);
     }
 
-    /** @param  callable(float): array{float, float}  $at a point of the course for s from 0 to 1 */
+    /** @param  callable(float, float): array{float, float}  $at  a point of the course for s from 0 to 1, next to a known height */
     private static function tape(callable $at): float
     {
         $length = 0.0;
-        [$u, $v] = $at(0.0);
+        [$u, $v] = $at(0.0, NAN);
         for ($i = 1; $i <= self::STEPS; $i++) {
-            [$nextU, $nextV] = $at($i / self::STEPS);
+            [$nextU, $nextV] = $at($i / self::STEPS, $v);
             $length += hypot($nextU - $u, $nextV - $v);
             [$u, $v] = [$nextU, $nextV];
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Figure;
 
+use Impa\Shape\Stack;
 use Impa\Shape\Turn;
 
 /** One piece of a part where it stands in the figure: the piece itself, or its mirrored twin at -x. Immutable. */
@@ -40,6 +41,34 @@ final readonly class Placement
         return [$px + $this->at[0], $py + $this->at[1], $pz + $this->at[2]];
     }
 
+    /** How far the piece reaches upwards, in mm above the figure's origin. */
+    public function topMm(): float
+    {
+        return $this->at[1] + $this->reachMm(1.0);
+    }
+
+    /** How far the piece reaches downwards. */
+    public function footMm(): float
+    {
+        return $this->at[1] - $this->reachMm(-1.0);
+    }
+
+    /** How far the turned shape reaches from its middle, up (1) or down (-1): each ellipse of a stack, or each edge of a flat piece, at its utmost. */
+    private function reachMm(float $up): float
+    {
+        [$x, $y, $z] = $this->own(0.0, $up, 0.0);
+        $size = $this->part->solid->size();
+        $farthest = 0.0;
+        foreach ($this->part->solid->front()[0] as [$px, $py]) {
+            $across = $this->part->solid instanceof Stack
+                ? abs($px) * hypot($x, $z * $size->depthMm / $size->widthMm)
+                : $px * $x + abs($z) * $size->depthMm / 2;
+            $farthest = max($farthest, $py * $y + $across);
+        }
+
+        return $farthest;
+    }
+
     /**
      * The rings of the shape, placed.
      *
@@ -59,11 +88,15 @@ final readonly class Placement
         return $rings;
     }
 
-    /** Whether a point, measured from the middle of the piece along the figure's axes, lies inside it. */
-    public function contains(float $x, float $y, float $z): bool
+    /**
+     * A point, measured from the middle of the piece along the figure's axes, in the shape's own frame.
+     *
+     * @return array{float, float, float}
+     */
+    public function own(float $x, float $y, float $z): array
     {
         [$px, $py, $pz] = $this->turn->undo($x, $y, $z);
 
-        return abs($pz) <= $this->part->solid->frontMm($this->isTwin ? -$px : $px, $py);
+        return [$this->isTwin ? -$px : $px, $py, $pz];
     }
 }

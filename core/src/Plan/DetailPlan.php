@@ -28,10 +28,11 @@ final readonly class DetailPlan
     ) {
     }
 
-    public static function of(Figure $figure, Detail $detail): self
+    /** @param  Surface  $surface  of the part's own piece, seen from the detail's side */
+    public static function of(Figure $figure, Detail $detail, Surface $surface): self
     {
         $part = $figure->parts[$detail->on];
-        $mark = TapeMark::on(Surface::of($part->placements()[0], $detail->side), ...$detail->middle());
+        $mark = TapeMark::on($surface, ...$detail->middle());
         $ground = $figure->colours[self::ground($figure, $detail)]->srgb;
 
         return new self($detail, $part, $mark, Ciede2000::between($figure->colours[$detail->colour]->srgb->lab(), $ground->lab()));

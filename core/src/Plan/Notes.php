@@ -81,14 +81,10 @@ final class Notes
         $low = INF;
         $high = -INF;
         foreach ($figure->parts as $part) {
-            if ($part->group !== '') {
-                continue;
-            }
-            foreach ($part->placements()[0]->rings() as $ring) {
-                foreach ($ring as [, $y]) {
-                    $low = min($low, $y);
-                    $high = max($high, $y);
-                }
+            // What stands apart, such as a lantern, does not make the figure taller.
+            if ($part->group === '') {
+                $low = min($low, $part->placements()[0]->footMm());
+                $high = max($high, $part->placements()[0]->topMm());
             }
         }
 

@@ -9,6 +9,7 @@ use Impa\Build\Order;
 use Impa\Build\Step;
 use Impa\Build\Steps;
 use Impa\Build\Weighing;
+use Impa\Face\Surface;
 use Impa\Figure\Figure;
 use Impa\Wool\PartWool;
 use Impa\Wool\Totals;
@@ -37,7 +38,7 @@ final readonly class Plan
         return new self(
             $figure,
             $wool,
-            array_map(static fn ($detail): DetailPlan => DetailPlan::of($figure, $detail), $figure->details),
+            self::details($figure),
             Steps::of($figure, $wool),
             Balance::of($figure, $wool),
         );
@@ -46,6 +47,18 @@ final readonly class Plan
     public function handsMinutes(): float
     {
         return array_sum(array_map(static fn (Step $s): float => $s->minutes, $this->steps));
+    }
+
+    /** @return array<string, DetailPlan> */
+    private static function details(Figure $figure): array
+    {
+        $surfaces = $details = [];
+        foreach ($figure->details as $key => $detail) {
+            $surface = $surfaces[$detail->on][$detail->side->value] ??= Surface::of($figure->parts[$detail->on]->placements()[0], $detail->side);
+            $details[$key] = DetailPlan::of($figure, $detail, $surface);
+        }
+
+        return $details;
     }
 
     /** Grams of everything to weigh out, likely. */

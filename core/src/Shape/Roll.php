@@ -19,6 +19,7 @@ final readonly class Roll implements Solid
         private ShapeKind $kind,
         private Size $size,
         private float $bendDeg,
+        private Sausage $straight,
     ) {
     }
 
@@ -33,7 +34,7 @@ final readonly class Roll implements Solid
             throw ShapeRefused::bendOutOfRange($bendDeg);
         }
 
-        return new self($kind, $size->positive(), $bendDeg);
+        return new self($kind, $size->positive(), $bendDeg, Sausage::of($size));
     }
 
     public function kind(): ShapeKind
@@ -53,12 +54,12 @@ final readonly class Roll implements Solid
 
     public function volumeCm3(): float
     {
-        return $this->straight()->volumeCm3();
+        return $this->straight->volumeCm3();
     }
 
     public function areaCm2(): float
     {
-        return $this->straight()->areaCm2();
+        return $this->straight->areaCm2();
     }
 
     public function middleOfMass(): array
@@ -66,7 +67,7 @@ final readonly class Roll implements Solid
         $mass = $moment = 0.0;
         for ($i = 0; $i < 64; $i++) {
             $along = ($i + 0.5) / 64;
-            $share = $this->straight()->profile($along) ** 2;
+            $share = $this->straight->profile($along) ** 2;
             $mass += $share;
             $moment += $share * $this->middleLineAt($along * $this->size->heightMm)[0];
         }
@@ -116,19 +117,19 @@ final readonly class Roll implements Solid
         $length = $this->size->heightMm;
         $bentMm = $this->bentMm();
         if ($bend < 1e-6 || $bentMm <= 0.0) {
-            return $this->straight()->frontMm($x, $y);
+            return $this->straight->frontMm($x, $y);
         }
         // The bend's middle lies at the right; unrolled, the point is so far off the middle line and so far along it.
         $radius = $bentMm / $bend;
         $centre = $this->middleLineAt($length / 2)[0] + $radius;
         $angle = atan2($y, $centre - $x);
         if (abs($angle) <= $bend / 2) {
-            return $this->straight()->frontMm(hypot($x - $centre, $y) - $radius, $angle * $radius);
+            return $this->straight->frontMm(hypot($x - $centre, $y) - $radius, $angle * $radius);
         }
         [$ex, $ey, $nx, $ny] = $this->middleLineAt(($length + ($y < 0.0 ? -$bentMm : $bentMm)) / 2);
         $beyond = abs(($x - $ex) * -$ny + ($y - $ey) * $nx);
 
-        return $this->straight()->frontMm(($x - $ex) * $nx + ($y - $ey) * $ny, $bentMm / 2 + $beyond);
+        return $this->straight->frontMm(($x - $ex) * $nx + ($y - $ey) * $ny, $bentMm / 2 + $beyond);
     }
 
     public function scaled(float $factor): self
@@ -141,11 +142,6 @@ final readonly class Roll implements Solid
         return self::of($this->kind, $this->size->less($mm), $this->bendDeg);
     }
 
-    private function straight(): Sausage
-    {
-        return Sausage::of($this->size);
-    }
-
     /** Length of the part between the round ends, which is what bends. */
     private function bentMm(): float
     {
@@ -155,7 +151,7 @@ final readonly class Roll implements Solid
     /** @return list<array{float, float}> mm along the middle line from the lower tip, and the share of the full thickness there */
     private function stations(): array
     {
-        $straight = $this->straight();
+        $straight = $this->straight;
         $length = $this->size->heightMm;
         $cap = min($this->size->widthMm, $length) / 2;
         $stations = [];

@@ -6,11 +6,11 @@ import ConflictDialog from './ConflictDialog.vue'
 import KeysDialog from './KeysDialog.vue'
 import NowhereStation from './NowhereStation.vue'
 import StationThread from './StationThread.vue'
-import { useKeys } from './useKeys'
+import { showKeys, useKeys } from './useKeys'
 
 const route = useRoute()
 const figure = useFigure()
-const { showKeys } = useKeys()
+useKeys()
 
 watch(
   () => route.params.id,

@@ -7,13 +7,12 @@ import { useFigure } from '../state/figure'
 import { useUnits } from '../state/units'
 import { rememberTheme } from '../style/themes'
 import LengthField from './LengthField.vue'
-import { useKeys } from './useKeys'
+import { showKeys } from './useKeys'
 
 const route = useRoute()
 const figure = useFigure()
 const units = useUnits()
 const theme = useTheme()
-const { showKeys } = useKeys()
 
 const atFigure = computed(() => Boolean(route.params.id) && figure.document !== null)
 const plan = computed(() => figure.board?.plan)

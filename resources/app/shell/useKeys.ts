@@ -4,9 +4,10 @@ import { useFigure } from '../state/figure'
 import { round } from '../drawing/geometry'
 import { STATIONS } from './router'
 
-const showKeys = ref(false)
+/** Whether the list of keys is shown. */
+export const showKeys = ref(false)
 
-/** Keys that work at every station. Typing in a field is never taken for one. */
+/** Keys that work at every station; the app asks for them once. Typing in a field is never taken for one. */
 export function useKeys() {
   const route = useRoute()
   const router = useRouter()
@@ -91,5 +92,4 @@ export function useKeys() {
 
   onMounted(() => window.addEventListener('keydown', onKey))
   onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
-  return { showKeys }
 }

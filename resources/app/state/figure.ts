@@ -29,6 +29,8 @@ export const useFigure = defineStore('figure', () => {
 
   let saveTimer = 0
   let reckonAbort: AbortController | null = null
+  // One save at a time: a second one on its way would be stale by the first, and told so.
+  let onItsWay = false
 
   const parts = computed<Part[]>(() => document_.value?.parts ?? [])
   const details = computed<Detail[]>(() => document_.value?.details ?? [])
@@ -165,9 +167,10 @@ export const useFigure = defineStore('figure', () => {
 
   async function save(keepalive = false): Promise<void> {
     window.clearTimeout(saveTimer)
-    if (!document_.value || saveState.value === 'saving' || saveState.value === 'conflict') return
+    if (!document_.value || onItsWay || saveState.value === 'conflict') return
     const sent = document_.value
     saveState.value = 'saving'
+    onItsWay = true
     try {
       const saved = await api.save(id.value, revision.value, sent, keepalive)
       revision.value = saved.revision
@@ -176,7 +179,6 @@ export const useFigure = defineStore('figure', () => {
         localStorage.removeItem(draftKey())
       } else {
         localStorage.setItem(draftKey(), JSON.stringify({ revision: saved.revision, document: document_.value }))
-        saveState.value = 'waiting'
         saveSoon()
       }
     } catch (error) {
@@ -187,6 +189,8 @@ export const useFigure = defineStore('figure', () => {
         saveState.value = 'failed'
         tell(error)
       }
+    } finally {
+      onItsWay = false
     }
   }
 

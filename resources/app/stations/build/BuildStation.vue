@@ -45,7 +45,7 @@ function toggle(key: string): void {
 watch(() => step.value?.key, () => nextTick(() => list.value?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest' })))
 
 function onKey(event: KeyboardEvent): void {
-  if (event.key !== ' ' || (event.target as HTMLElement).closest('input, textarea, button, a, [role=combobox], .v-overlay')) return
+  if (event.key !== ' ' || (event.target as HTMLElement).closest('input, textarea, button, [role=combobox], .v-overlay')) return
   event.preventDefault()
   void finish()
 }

@@ -3,6 +3,7 @@ import { mdiFlipHorizontal, mdiFlipVertical } from '@mdi/js'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { api, type FaceGrid } from '../../api/client'
 import type { Detail } from '../../api/figure'
+import { bounds, detailLoop, detailMiddle } from '../../drawing/geometry'
 import { useFigure } from '../../state/figure'
 import { useUnits } from '../../state/units'
 import DetailPanel from './DetailPanel.vue'
@@ -39,11 +40,11 @@ watch([partKey, () => JSON.stringify(part.value?.shape) + JSON.stringify(part.va
 }, { immediate: true })
 
 const pieces: { name: string; make: () => Partial<Detail> }[] = [
-  { name: 'Eyes', make: () => ({ name: 'Eye', kind: 'disc', widthMm: 5, heightMm: 6, xMm: 8, yMm: -3, mirror: true, layer: 1 }) },
-  { name: 'Spot', make: () => ({ name: 'Spot', kind: 'disc', widthMm: 5, heightMm: 4, xMm: 0, yMm: -6, layer: 1 }) },
-  { name: 'Line', make: () => ({ name: 'Line', kind: 'line', widthMm: 1.2, pointsMm: [[-4, -9], [0, -11], [4, -9]], layer: 1 }) },
-  { name: 'Beads', make: () => ({ name: 'Bead', kind: 'bead', method: 'bead', widthMm: 3, heightMm: 3, xMm: 8, yMm: -3, mirror: true, layer: 1 }) },
-  { name: 'Ready eyes', make: () => ({ name: 'Ready eye', kind: 'eye', method: 'ready-made', widthMm: 5, heightMm: 5, xMm: 8, yMm: -3, mirror: true, layer: 1 }) },
+  { name: 'Eyes', make: () => ({ name: 'Eye', kind: 'disc', widthMm: 5, heightMm: 6, xMm: 8, yMm: -3, mirror: true }) },
+  { name: 'Spot', make: () => ({ name: 'Spot', kind: 'disc', widthMm: 5, heightMm: 4, xMm: 0, yMm: -6 }) },
+  { name: 'Line', make: () => ({ name: 'Line', kind: 'line', widthMm: 1.2, pointsMm: [[-4, -9], [0, -11], [4, -9]] }) },
+  { name: 'Beads', make: () => ({ name: 'Bead', kind: 'bead', method: 'bead', widthMm: 3, heightMm: 3, xMm: 8, yMm: -3, mirror: true }) },
+  { name: 'Ready eyes', make: () => ({ name: 'Ready eye', kind: 'eye', method: 'ready-made', widthMm: 5, heightMm: 5, xMm: 8, yMm: -3, mirror: true }) },
 ]
 
 /** The colour that stands out most by lightness from the part's own. */
@@ -53,11 +54,21 @@ function standsOut(): string {
   return [...(figure.document?.colours ?? [])].sort((a, b) => Math.abs(light(b.hex) - ground) - Math.abs(light(a.hex) - ground))[0]?.key ?? ''
 }
 
+/** One above the topmost detail that lies where the new one is put. */
+function layerAt(made: Detail): number {
+  const [x, y] = detailMiddle(made)
+  const under = figure.details.filter((d) => {
+    const b = bounds([detailLoop(d).points])
+    return d.on === partKey.value && x >= b.left && x <= b.right && y >= b.low && y <= b.high
+  })
+  return 1 + Math.max(0, ...under.map((d) => d.layer ?? 1))
+}
+
 function add(piece: (typeof pieces)[number]): void {
   const made = piece.make()
   const key = figure.freeKey(figure.details, (made.name ?? 'detail').toLowerCase().replace(/\s/g, '-'))
   figure.change((d) => {
-    d.details = [...(d.details ?? []), { key, on: partKey.value, colour: standsOut(), method: 'felt', ...made } as Detail]
+    d.details = [...(d.details ?? []), { key, on: partKey.value, colour: standsOut(), method: 'felt', ...made, layer: layerAt(made as Detail) } as Detail]
   })
   figure.selection = { kind: 'detail', key }
 }

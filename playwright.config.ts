@@ -1,0 +1,17 @@
+import { defineConfig } from '@playwright/test'
+import { launch } from './tests/browser/launch'
+
+const port = Number(process.env.IMPA_TEST_PORT ?? 8799)
+
+export default defineConfig({
+  testDir: 'tests/browser',
+  testMatch: '*.spec.ts',
+  // One figure store, one server: one test after the other.
+  workers: 1,
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  reporter: [['list']],
+  outputDir: 'test-results',
+  use: { baseURL: `http://127.0.0.1:${port}`, viewport: { width: 1280, height: 800 }, launchOptions: launch, trace: 'off' },
+  webServer: { stdout: 'ignore', stderr: 'ignore', command: 'tests/browser/serve.sh', url: `http://127.0.0.1:${port}/`, env: { IMPA_TEST_PORT: String(port) }, reuseExistingServer: false, timeout: 60_000 },
+})

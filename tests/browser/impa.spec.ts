@@ -1,0 +1,301 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test, type Page } from '@playwright/test'
+
+/** Waits until the figure is saved, as the page itself says. */
+const saved = (page: Page) => expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible()
+
+async function idOf(page: Page, name: string): Promise<number> {
+  const shelf = await (await page.request.get('/api/figures')).json() as { figures: { id: number; name: string }[] }
+  const found = shelf.figures.find((f) => f.name.startsWith(name))
+  expect(found, `${name} on the shelf`).toBeTruthy()
+  return found!.id
+}
+
+/** Drags from the middle of what a locator finds by so many pixels. */
+async function drag(page: Page, from: { x: number; y: number }, dx: number, dy: number): Promise<void> {
+  await page.mouse.move(from.x, from.y)
+  await page.mouse.down()
+  await page.mouse.move(from.x + dx / 2, from.y + dy / 2, { steps: 4 })
+  await page.mouse.move(from.x + dx, from.y + dy, { steps: 4 })
+  await page.mouse.up()
+}
+
+async function middle(page: Page, selector: string): Promise<{ x: number; y: number }> {
+  const box = await page.locator(selector).first().boundingBox()
+  expect(box).not.toBeNull()
+  return { x: box!.x + box!.width / 2, y: box!.y + box!.height / 2 }
+}
+
+let foreign: string[] = []
+test.beforeEach(({ page, baseURL }) => {
+  foreign = []
+  page.on('request', (r) => {
+    if (!r.url().startsWith(baseURL!) && !/^(data|blob):/.test(r.url())) foreign.push(r.url())
+  })
+  page.on('console', (m) => {
+    if (m.type() === 'error' && !/status of 4\d\d|net::ERR_FAILED/.test(m.text())) throw new Error(`The page complained: ${m.text()}`)
+  })
+})
+test.afterEach(() => expect(foreign, 'requests to elsewhere').toEqual([]))
+
+test('a drawing dropped becomes a figure, and everything follows and stays', async ({ page }) => {
+  await page.goto('/')
+  await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible()
+
+  await page.locator('input[type=file]').setInputFiles('demo/bobbin.png')
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('Name').fill('Watcher')
+  await dialog.getByLabel('Finished height').fill('100')
+  await dialog.getByRole('button', { name: 'See its shapes' }).click()
+  const onwards = dialog.getByRole('button', { name: 'To the shapes' })
+  await page.waitForURL(/shapes/, { timeout: 4000 }).catch(() => onwards.click())
+  await page.waitForURL(/figures\/\d+\/shapes/)
+
+  // Parts: drag one wider and see its grams change.
+  await expect(page.locator('[data-part=head]')).toBeVisible()
+  await page.getByLabel('Parts, by what they are joined to').getByRole('button', { name: /Head/ }).click()
+  const grams = page.locator('[data-fact=coverG]')
+  const before = await grams.innerText()
+  await drag(page, await middle(page, '.grip.width'), 40, 0)
+  await expect(grams).not.toHaveText(before)
+  const wider = await grams.innerText()
+  expect(parseFloat(wider)).toBeGreaterThan(parseFloat(before))
+
+  // Undo and redo.
+  await page.getByLabel('Undo').click()
+  await expect(grams).toHaveText(before)
+  await page.keyboard.press('Control+Shift+z')
+  await expect(grams).toHaveText(wider)
+  await saved(page)
+
+  // Move by dragging and by keys.
+  const place = async () => (await (await page.request.get(`/api${new URL(page.url()).pathname.replace('/shapes', '')}`)).json()).document.parts.find((p: { key: string }) => p.key === 'head').at
+  const at = await place()
+  await drag(page, await middle(page, '[data-part=head]'), 30, -20)
+  await page.keyboard.press('ArrowUp')
+  await saved(page)
+  const moved = await place()
+  expect(moved.xMm).toBeGreaterThan(at.xMm + 1)
+  expect(moved.yMm).toBeGreaterThan(at.yMm + 2)
+  await page.keyboard.press('Control+z')
+  await page.keyboard.press('Control+z')
+
+  // Place an eye at the face.
+  await page.getByRole('link', { name: /Face/ }).click()
+  const rows = page.getByRole('region', { name: 'Marks' }).locator('tbody tr')
+  await expect(page.locator('[data-detail]').first()).toBeVisible()
+  const count = await rows.count()
+  await page.getByRole('button', { name: 'Beads' }).click()
+  await expect(rows).toHaveCount(count + 1)
+  const mark = page.locator('[data-mark=bead]')
+  const across = await mark.innerText()
+  await drag(page, await middle(page, '[data-detail=bead]'), 40, 10)
+  await expect(mark).not.toHaveText(across)
+  const set = await mark.innerText()
+  await saved(page)
+
+  // Tick a step by the space bar.
+  await page.getByRole('link', { name: /Build/ }).click()
+  const step = page.locator('main.present h1')
+  const first = await step.innerText()
+  await page.keyboard.press('Space')
+  await expect(step).not.toHaveText(first)
+  const second = await step.innerText()
+
+  // Reload: all is there.
+  await page.reload()
+  await expect(step).toHaveText(second)
+  await expect(page.getByRole('checkbox').first()).toBeChecked()
+  await page.getByRole('link', { name: /Face/ }).click()
+  await expect(mark).toHaveText(set)
+  await page.getByRole('link', { name: /Shapes/ }).click()
+  await page.getByLabel('Parts, by what they are joined to').getByRole('button', { name: /Head/ }).click()
+  await expect(grams).toHaveText(wider)
+  await page.goto('/')
+  await expect(page.getByRole('heading', { name: 'Watcher' })).toBeVisible()
+})
+
+test('the finished height and the units change at every station, and everything follows', async ({ page }) => {
+  const id = await idOf(page, 'Lanto')
+  for (const station of ['shapes', 'wool', 'face', 'build']) {
+    await page.goto(`/figures/${id}/${station}`)
+    await expect(page.getByLabel('Finished height')).toBeVisible()
+  }
+  await page.goto(`/figures/${id}/wool`)
+  const head = page.getByRole('row', { name: /Head/ })
+  const before = parseFloat(await head.locator('td').nth(2).innerText())
+  const height = page.getByLabel('Finished height')
+  await height.fill('280')
+  await height.press('Enter')
+  await expect(async () => expect(parseFloat(await head.locator('td').nth(2).innerText())).toBeGreaterThan(7 * before)).toPass()
+  await page.getByRole('button', { name: /Units/ }).click()
+  await expect(head).toContainText('oz')
+  await expect(height).toHaveValue('11.0')
+  await height.fill('5,5')
+  await height.press('Enter')
+  await expect(height).toHaveValue('5.5')
+  await height.fill('tall')
+  await height.press('Enter')
+  await expect(page.getByText('A number, please')).toBeVisible()
+  await expect(height).toHaveValue('tall')
+  await page.getByRole('button', { name: /Units/ }).click()
+  await saved(page)
+})
+
+test('a shape is added, doubled, mirrored, coloured, joined and taken away', async ({ page }) => {
+  await page.goto(`/figures/${await idOf(page, 'Sorrel')}/shapes`)
+  const parts = page.getByLabel('Parts, by what they are joined to').getByRole('button')
+  await expect(page.locator('[data-part]').first()).toBeVisible()
+  const count = await parts.count()
+  await page.getByRole('button', { name: 'Add a shape' }).click()
+  await page.getByRole('dialog').getByRole('button', { name: 'cone', exact: true }).click()
+  await expect(parts).toHaveCount(count + 1)
+  const panel = page.getByRole('complementary', { name: 'The selected part' })
+  await expect(panel.getByLabel('Name')).toHaveValue('Cone')
+  await panel.getByLabel('Name').fill('Horn')
+  await panel.getByLabel('Name').press('Tab')
+  await panel.getByLabel('A pair, mirrored').click()
+  await expect(page.getByRole('button', { name: /Horn.*x 2/ })).toBeVisible()
+  await panel.getByRole('radio').nth(1).click()
+  await panel.getByRole('combobox').filter({ hasText: /.*/ }).first().isVisible()
+  await panel.getByLabel('Double this part').click()
+  await expect(parts).toHaveCount(count + 2)
+  await panel.getByLabel('Take this part away').click()
+  await expect(parts).toHaveCount(count + 1)
+  await page.keyboard.press('Control+z')
+  await expect(parts).toHaveCount(count + 2)
+  await page.keyboard.press('Control+z')
+  await expect(parts).toHaveCount(count + 1)
+  await saved(page)
+  const canvas = page.locator('.holder canvas')
+  await expect(canvas).toBeVisible()
+})
+
+test('two windows: the stale one is told, and keeps or takes', async ({ page, context }) => {
+  const id = await idOf(page, 'Bobbin')
+  const other = await context.newPage()
+  await page.goto(`/figures/${id}/shapes`)
+  await other.goto(`/figures/${id}/shapes`)
+  for (const [p, name] of [[page, 'Mine'], [other, 'Theirs']] as const) {
+    await p.getByLabel('Name').fill(name)
+    await p.getByLabel('Name').press('Tab')
+    if (p === page) await saved(page)
+  }
+  const dialog = other.getByRole('dialog')
+  await expect(dialog).toContainText('changed in another window')
+  await dialog.getByRole('button', { name: 'Take the other' }).click()
+  await expect(other.getByLabel('Name')).toHaveValue('Mine')
+  await other.getByLabel('Undo').click()
+  await expect(other.getByLabel('Name')).toHaveValue('Theirs')
+  await saved(other)
+  await page.getByLabel('Name').fill('Bobbin again')
+  await page.getByLabel('Name').press('Tab')
+  await page.getByRole('dialog').getByRole('button', { name: 'Keep mine' }).click()
+  await saved(page)
+  await page.reload()
+  await expect(page.getByLabel('Name')).toHaveValue('Bobbin again')
+})
+
+test('what cannot be saved is kept in the browser and taken up again', async ({ page }) => {
+  const id = await idOf(page, 'Sorrel')
+  await page.goto(`/figures/${id}/shapes`)
+  await expect(page.getByLabel('Name')).toHaveValue(/Sorrel/)
+  await page.route('**/api/figures/*', (route) => (route.request().method() === 'PUT' ? route.abort() : route.continue()))
+  await page.getByLabel('Name').fill('Sorrel, offline')
+  await page.getByLabel('Name').press('Tab')
+  await expect(page.getByText('Not saved, kept in this browser')).toBeVisible()
+  await page.unroute('**/api/figures/*')
+  await page.reload()
+  await expect(page.getByLabel('Name')).toHaveValue('Sorrel, offline')
+  await saved(page)
+})
+
+test('bad input is told in words', async ({ page }) => {
+  await page.goto('/')
+  const file = page.locator('input[type=file]')
+  await file.setInputFiles({ name: 'drawing.png', mimeType: 'image/png', buffer: Buffer.from('no picture at all') })
+  await page.getByRole('dialog').getByRole('button', { name: 'See its shapes' }).click()
+  await expect(page.getByRole('dialog').getByRole('alert')).toContainText('This is not a picture')
+  await page.getByRole('dialog').getByRole('button', { name: 'Leave it' }).click()
+  await file.setInputFiles({ name: 'figure.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"impa-figure","version":1}') })
+  await expect(page.getByRole('alert')).toContainText('/name: This is missing.')
+  await page.goto('/figures/9999/shapes')
+  await page.getByRole('link', { name: 'Back to the shelf' }).click()
+  await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible()
+})
+
+test('the bin takes, gives back and is emptied', async ({ page }) => {
+  await page.goto('/')
+  await page.getByRole('button', { name: 'Start with a ball' }).click()
+  await page.waitForURL(/shapes/)
+  await page.goto('/')
+  await page.getByLabel('Throw New figure into the bin').click()
+  await page.getByRole('button', { name: 'Bring back' }).click()
+  await page.getByLabel('Throw New figure into the bin').click()
+  await page.getByRole('link', { name: 'Bin', exact: true }).click()
+  await page.getByRole('button', { name: 'Bring back' }).click()
+  await expect(page.getByText('The bin is empty')).toBeVisible()
+  await page.goto('/')
+  await page.getByLabel('Throw New figure into the bin').click()
+  await page.getByRole('link', { name: 'Bin', exact: true }).click()
+  await page.getByRole('button', { name: 'Empty the bin' }).click()
+  await page.getByRole('dialog').getByRole('button', { name: 'Empty the bin' }).click()
+  await expect(page.getByText('The bin is empty')).toBeVisible()
+})
+
+test('everything works by keys alone', async ({ page }) => {
+  const id = await idOf(page, 'Lanto')
+  await page.goto(`/figures/${id}/shapes`)
+  await expect(page.locator('[data-part]').first()).toBeVisible()
+  for (const [key, station] of [['3', 'wool'], ['4', 'face'], ['5', 'build'], ['2', 'shapes']] as const) {
+    await page.keyboard.press(key)
+    await page.waitForURL(new RegExp(`/${station}$`))
+  }
+  await page.locator('[data-part=head]').focus()
+  await expect(page.getByRole('complementary', { name: 'The selected part' }).getByLabel('Name')).toHaveValue('Head')
+  const turn = page.getByRole('textbox', { name: 'Turn' })
+  await page.locator('[data-part=head]').press('[')
+  await expect(turn).toHaveValue('5')
+  await page.keyboard.press('Control+z')
+  await expect(turn).toHaveValue('0')
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('?')
+  await expect(page.getByRole('dialog')).toContainText('nudge what is selected')
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('1')
+  await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible()
+})
+
+for (const light of ['day', 'lamp'] as const) {
+  test(`axe finds no serious fault on any main view, and nothing scrolls sideways (${light})`, async ({ page }) => {
+    await page.addInitScript((name) => localStorage.setItem('impa:light', name), light)
+    const id = await idOf(page, 'Lanto')
+    for (const path of ['/', '/bin', `/figures/${id}/shapes`, `/figures/${id}/wool`, `/figures/${id}/face`, `/figures/${id}/build`]) {
+      await page.goto(path)
+      await page.waitForLoadState('networkidle')
+      if (path.endsWith('shapes')) await page.getByLabel('Parts, by what they are joined to').getByRole('button', { name: /Head/ }).click()
+      if (path.endsWith('face')) await page.getByRole('button', { name: /^Eye/ }).first().click()
+      const { violations } = await new AxeBuilder({ page }).analyze()
+      const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical')
+      expect(serious.map((v) => `${path}: ${v.id} at ${v.nodes.map((n) => n.target.join(' ')).slice(0, 4).join(', ')}`)).toEqual([])
+      const sideways = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)
+      expect(sideways, `${path} scrolls sideways`).toBeLessThanOrEqual(0)
+    }
+  })
+}
+
+test('a tablet beside the mat: Build and Face work by touch', async ({ browser, baseURL }) => {
+  const context = await browser.newContext({ baseURL, viewport: { width: 820, height: 1180 }, hasTouch: true })
+  const page = await context.newPage()
+  const id = await idOf(page, 'Lanto')
+  await page.goto(`/figures/${id}/build`)
+  const step = page.locator('main.present h1')
+  const first = await step.innerText()
+  await page.getByRole('button', { name: /Done, next/ }).tap()
+  await expect(step).not.toHaveText(first)
+  await page.goto(`/figures/${id}/face`)
+  await page.locator('[data-detail=mouth]').first().tap()
+  await expect(page.getByRole('region', { name: 'The selected detail' }).getByLabel('Name')).toHaveValue('Mouth')
+  expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0)
+  await context.close()
+})
