@@ -65,8 +65,10 @@ build_screens() {
     npx --no-install vite build --logLevel error
 }
 
+# The folders that are written to, and a key of this machine's own.
 make_folders() {
     mkdir -p storage/framework/{sessions,views,cache/data} storage/logs storage/pictures bootstrap/cache
+    [ -s .env ] || printf 'APP_KEY=base64:%s\n' "$(php -r 'echo base64_encode(random_bytes(32));')" > .env
 }
 
 # The embedded server with a warm cache and JIT; on 127.0.0.1 only.
