@@ -177,6 +177,13 @@ it('takes the first frame of an animation and says so', function () {
     expect($breakdown->notices)->toContain('This is an animation; its first frame was taken.')->and($breakdown->document['parts'])->toHaveCount(1);
 });
 
+it('converts a CMYK picture', function () {
+    // A red disc of radius 44 in 120 px, written as CMYK by the npm package sharp.
+    $document = seen((string) file_get_contents(__DIR__.'/fixtures/cmyk.jpg'), 44);
+    expect($document['parts'])->toHaveCount(1)->and($document['parts'][0]['shape']['widthMm'])->toEqualWithDelta(44, 1)
+        ->and(Srgb::hex($document['colours'][0]['hex'])->lab()->a)->toBeGreaterThan(40);
+});
+
 it('reads 16-bit PNG, palette and JPEG pictures', function () {
     // A 16-bit grey PNG, 32 x 32, white with a dark square, written by hand.
     $rows = '';

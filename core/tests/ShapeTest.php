@@ -6,6 +6,7 @@ use Impa\Shape\Catalogue;
 use Impa\Shape\Cone;
 use Impa\Shape\Outline;
 use Impa\Shape\Plate;
+use Impa\Shape\Rays;
 use Impa\Shape\Roll;
 use Impa\Shape\ShapeKind;
 use Impa\Shape\ShapeRefused;
@@ -229,4 +230,27 @@ it('turns about z, then x, then y, and back', function () {
     expect($turn->undo(...$turn->apply(3, -4, 5)))->toEqualWithDelta([3.0, -4.0, 5.0], 1e-12);
     [$x, $y, $z] = $turn->apply(3, -4, 5);
     expect($turn->mirrored()->apply(-3, -4, 5))->toEqualWithDelta([-$x, $y, $z], 1e-12);
+});
+
+it('finds how far an outline reaches, whether it folds back or not', function () {
+    mt_srand(4);
+    $star = [[10.0, 0.0], [4.0, 3.0], [0.0, 10.0], [-4.0, 3.0], [-10.0, 0.0], [-4.0, -3.0], [0.0, -10.0], [4.0, -3.0]];
+    $hook = [[0.0, 0.0], [10.0, 0.0], [10.0, 10.0], [8.0, 10.0], [8.0, 2.0], [0.0, 2.0]];
+    foreach ([Outline::named('leaf'), Outline::named('heart'), $star, $hook] as $outline) {
+        [$cx, $cy] = Outline::centroid($outline);
+        $rays = Rays::of($outline, $cx, $cy);
+        for ($i = 0; $i < 200; $i++) {
+            [$x, $y] = [mt_rand(-1000, 1000) / 100, mt_rand(-1000, 1000) / 100];
+            expect($rays->share($x, $y))->toEqualWithDelta(Outline::reach($outline, $cx, $cy, $cx + $x, $cy + $y), 1e-9);
+        }
+    }
+});
+
+it('stands out evenly over the face of a plate and rounds off at the rim', function () {
+    $disc = solid('plate', 40, 40, 6, ['outline' => 'disc']);
+    // A disc of radius 20 with a half-round rim of radius 3: flat to 17, then a quarter circle.
+    foreach ([[0, 3.0], [16.5, 3.0], [18.5, sqrt(9 - 1.5 ** 2)], [19.5, sqrt(9 - 2.5 ** 2)]] as [$x, $z]) {
+        expect($disc->frontMm($x, 0.0))->toEqualWithDelta($z, 0.05)->and($disc->frontMm(0.0, -$x))->toEqualWithDelta($z, 0.05);
+    }
+    expect($disc->frontMm(20.5, 0.0))->toBeNan();
 });

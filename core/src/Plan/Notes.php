@@ -47,11 +47,12 @@ final class Notes
             return [];
         }
         $cures = [];
-        if ($balance->flattenMm() > 0.0) {
-            $cures[] = sprintf('flatten the base by %.0f mm', $balance->flattenMm());
+        [$flattenMm, $weightG] = [$balance->flattenMm(), $balance->weightLowG()];
+        if ($flattenMm > 0.0) {
+            $cures[] = sprintf('flatten the base by %.0f mm', $flattenMm);
         }
-        if ($balance->weightLowG() > 0.0) {
-            $cures[] = sprintf('hide %.0f g low in the middle of the base', max(1.0, $balance->weightLowG()));
+        if ($weightG > 0.0) {
+            $cures[] = sprintf('hide %.0f g low in the middle of the base', max(1.0, $weightG));
         }
         [$x, $z] = $balance->footprint->middle();
         [$offX, $offZ] = [$balance->centreMm[0] - $x, $balance->centreMm[2] - $z];

@@ -28,6 +28,7 @@ final readonly class Plate implements Solid
         private float $areaMm2,
         private float $middleX,
         private float $middleY,
+        private Rays $rays,
     ) {
     }
 
@@ -45,7 +46,10 @@ final readonly class Plate implements Solid
         $inscribed = 2 * $areaMm2 / Outline::perimeter($filled);
         $rimMm = min($size->depthMm / 2, $inscribed);
 
-        return new self($kind, $size, $filled, $rimMm, $inscribed > 0.0 ? $rimMm / $inscribed : 1.0, $areaMm2, ...Outline::centroid($filled));
+        $drawIn = $inscribed > 0.0 ? $rimMm / $inscribed : 1.0;
+        [$x, $y] = Outline::centroid($filled);
+
+        return new self($kind, $size, $filled, $rimMm, $drawIn, $areaMm2, $x, $y, Rays::of($filled, $x, $y));
     }
 
     public function kind(): ShapeKind
@@ -125,7 +129,7 @@ final readonly class Plate implements Solid
     public function frontMm(float $x, float $y): float
     {
         // How large a share of the outline, drawn in about its middle, still reaches the point.
-        $share = Outline::reach($this->outline, $this->middleX, $this->middleY, $x, $y);
+        $share = $this->rays->share($x - $this->middleX, $y - $this->middleY);
         if ($share > 1.0) {
             return NAN;
         }
