@@ -82,10 +82,10 @@ final readonly class Roll implements Solid
             [$x, $y, $nx, $ny] = $this->middleLineAt($along);
             $half = $this->size->widthMm / 2 * $share;
             $right[] = [$x + $half * $nx, $y + $half * $ny];
-            array_unshift($left, [$x - $half * $nx, $y - $half * $ny]);
+            $left[] = [$x - $half * $nx, $y - $half * $ny];
         }
 
-        return [[...$right, ...$left]];
+        return [[...$right, ...array_reverse($left)]];
     }
 
     public function side(): array

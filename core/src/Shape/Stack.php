@@ -18,6 +18,9 @@ abstract readonly class Stack implements Solid
 
     private const LOFT_POINTS = 24;
 
+    /** Bands of the outline that is drawn. */
+    private const OUTLINE_BANDS = 28;
+
     protected function __construct(protected Size $size)
     {
     }
@@ -166,15 +169,15 @@ abstract readonly class Stack implements Solid
     private function silhouette(float $halfMm): array
     {
         $right = $left = [];
-        foreach ([0.0, ...self::steps(28)] as $t) {
+        foreach ([0.0, ...self::steps(self::OUTLINE_BANDS)] as $t) {
             $x = $halfMm * $this->profile($t);
             $y = ($t - 0.5) * $this->size->heightMm;
             $right[] = [$x, $y];
             if ($x > 0.0) {
-                array_unshift($left, [-$x, $y]);
+                $left[] = [-$x, $y];
             }
         }
 
-        return [...$right, ...$left];
+        return [...$right, ...array_reverse($left)];
     }
 }
