@@ -130,3 +130,12 @@ it('finds the nearest wool of the stash, and none where none passes', function (
         ->and(Stash::nearest(Srgb::hex('#c02030'), $wools))->toBe([])
         ->and(Stash::nearest(Srgb::hex('#c02030'), []))->toBe([]);
 });
+
+it('takes no colour and no minus under no cover at all', function () {
+    foreach (['ball', 'drop', 'sausage', 'egg', 'cone', 'plate'] as $kind) {
+        $figure = Figures::read(Figures::document([Figures::part('a', $kind, 37.3, 41.7, 29.9, more: ['coverMm' => 0])]));
+        $plan = Plan::of($figure)->document();
+        expect($plan['parts'][0]['coverG'])->toEqualWithDelta(0.0, 1e-9)->toBeGreaterThanOrEqual(0.0)
+            ->and(is_finite($plan['minutes']['hands']))->toBeTrue();
+    }
+});

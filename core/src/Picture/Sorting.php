@@ -7,6 +7,9 @@ namespace Impa\Picture;
 /** Sorts regions into parts of their own, and details that lie on one. Immutable. */
 final readonly class Sorting
 {
+    /** Regions below this share of the figure are taken as they are seen: completing them would show little. */
+    private const WORTH_COMPLETING = 0.008;
+
     /**
      * @param  array<int, Piece>  $pieces  by region index
      * @param  array<int, array{Region, Blob, int, int}>  $details  by region index: itself, its whole, the piece it lies on, its layer
@@ -43,7 +46,7 @@ final readonly class Sorting
         $pieces = [];
         foreach ($parts as $i => $region) {
             $blob = Blob::of($wholes[$i], $regions->width);
-            $pieces[$i] = new Piece($region, $blob, Fit::best($blob, $regions->map, self::isPartlyHidden($region, $on)));
+            $pieces[$i] = new Piece($region, $blob, Fit::best($blob, $regions->map, $region->area > self::WORTH_COMPLETING * $figure && self::isPartlyHidden($region, $on)));
         }
         $details = self::details($regions, $on, $wholes, $pieces);
         if (count($details) > $mostDetails) {

@@ -53,13 +53,13 @@ final readonly class PartWool
     /** Grams to weigh out of the colour, waste included. */
     public function coverG(): float
     {
-        return ($this->volumeCm3 - $this->insideCm3) * $this->part->firmness->gPerCm3() * (1 + self::COVER_WASTE);
+        return $this->coverCm3() * $this->part->firmness->gPerCm3() * (1 + self::COVER_WASTE);
     }
 
     /** Grams of the finished piece: what was wasted is gone. */
     public function finishedG(): float
     {
-        return $this->insideCm3 * $this->coreDensity() + ($this->volumeCm3 - $this->insideCm3) * $this->part->firmness->gPerCm3();
+        return $this->insideCm3 * $this->coreDensity() + $this->coverCm3() * $this->part->firmness->gPerCm3();
     }
 
     /**
@@ -86,6 +86,12 @@ final readonly class PartWool
     public function loose(): Size
     {
         return $this->part->solid->size()->scaled(self::LOOSE ** (1 / 3));
+    }
+
+    /** Never below 0: under no cover at all the two volumes may differ in the last digit. */
+    private function coverCm3(): float
+    {
+        return max(0.0, $this->volumeCm3 - $this->insideCm3);
     }
 
     private function coreDensity(): float
