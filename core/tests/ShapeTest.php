@@ -254,3 +254,10 @@ it('stands out evenly over the face of a plate and rounds off at the rim', funct
     }
     expect($disc->frontMm(20.5, 0.0))->toBeNan();
 });
+
+it('tells its own options, the usual filled in', function () {
+    expect(solid('drumstick', 10, 30, 10)->options())->toBe(['topMm' => 6.0, 'bottomMm' => 10.0])
+        ->and(solid('egg', 10, 12, 10, ['taper' => -0.4])->options())->toBe(['taper' => -0.4])
+        ->and(solid('arc', 4, 30, 4)->options())->toBe(['bendDeg' => 120.0])
+        ->and(solid('ball', 4, 4, 4)->options())->toBe([]);
+});

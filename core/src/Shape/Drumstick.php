@@ -35,6 +35,11 @@ final readonly class Drumstick extends Stack
         return ShapeKind::Drumstick;
     }
 
+    public function options(): array
+    {
+        return ['topMm' => $this->topMm, 'bottomMm' => $this->bottomMm];
+    }
+
     public function profile(float $t): float
     {
         return TangentSpheres::profile($t, $this->size->heightMm, $this->bottomMm / 2, $this->topMm / 2);

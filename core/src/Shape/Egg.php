@@ -34,6 +34,11 @@ final readonly class Egg extends Stack
         return ShapeKind::Egg;
     }
 
+    public function options(): array
+    {
+        return ['taper' => $this->taper];
+    }
+
     public function profile(float $t): float
     {
         $u = 2 * $t - 1;

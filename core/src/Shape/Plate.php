@@ -67,6 +67,11 @@ final readonly class Plate implements Solid
         return $this->size->smallestMm();
     }
 
+    public function options(): array
+    {
+        return [];
+    }
+
     public function volumeCm3(): float
     {
         $face = 1 - $this->drawIn;

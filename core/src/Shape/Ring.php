@@ -42,6 +42,11 @@ final readonly class Ring implements Solid
         return $this->size->depthMm;
     }
 
+    public function options(): array
+    {
+        return [];
+    }
+
     public function volumeCm3(): float
     {
         return M_PI * ($this->size->depthMm / 2) ** 2 * $this->middleLineMm() / 1000.0;

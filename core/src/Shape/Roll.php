@@ -52,6 +52,11 @@ final readonly class Roll implements Solid
         return $this->size->smallestMm();
     }
 
+    public function options(): array
+    {
+        return ['bendDeg' => $this->bendDeg];
+    }
+
     public function volumeCm3(): float
     {
         return $this->straight->volumeCm3();

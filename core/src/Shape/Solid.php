@@ -14,6 +14,13 @@ interface Solid
 
     public function size(): Size;
 
+    /**
+     * What shapes it beyond its three dimensions, by the document's own names, the usual filled in.
+     *
+     * @return array<string, float>
+     */
+    public function options(): array;
+
     public function volumeCm3(): float;
 
     public function areaCm2(): float;

@@ -45,6 +45,11 @@ abstract readonly class Stack implements Solid
         return $this->size->smallestMm();
     }
 
+    public function options(): array
+    {
+        return [];
+    }
+
     public function volumeCm3(): float
     {
         return M_PI / 4 * $this->size->widthMm * $this->size->depthMm * $this->size->heightMm * $this->moments()[0] / 1000.0;

@@ -15,7 +15,7 @@ export interface CardPage { figures: Card[]; page: number; pages: number; count:
 export interface SavedFigure { id: number; revision: number; picture: number | null; document: Figure }
 export type Loop = [number, number][]
 export interface Loft { rings: number[][]; closed: boolean }
-export interface PartDrawing { pieces: { front: Loop[]; side: Loop[] }[]; loft: Loft }
+export interface PartDrawing { options: Record<string, number>; pieces: { front: Loop[]; side: Loop[] }[]; loft: Loft }
 export interface Drawing { parts: Record<string, PartDrawing>; details: Record<string, number[][][]> }
 export interface StashWool { name: string; gramsLeft: number; difference: number }
 export interface Board { document: Figure | null; plan: Plan; drawing: Drawing; stash: Record<string, StashWool> }

@@ -17,6 +17,8 @@ const theme = useTheme()
 const atFigure = computed(() => Boolean(route.params.id) && figure.document !== null)
 const plan = computed(() => figure.board?.plan)
 
+const counted = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`
+
 /** Each station's state and the one line of what it knows. */
 const stations = computed(() => {
   const p = plan.value
@@ -28,9 +30,9 @@ const stations = computed(() => {
   const doneSteps = p?.steps.filter((s) => figure.done.includes(s.key)).length ?? 0
   const state = (settled: boolean, begun: boolean) => (settled ? 'settled' : begun ? 'in work' : 'untouched')
   return [
-    { name: 'shapes', title: 'Shapes', to: `/figures/${id}/shapes`, line: `${figure.parts.length} parts, ${pairs} pairs`, state: state(false, figure.parts.length > 0) },
+    { name: 'shapes', title: 'Shapes', to: `/figures/${id}/shapes`, line: `${counted(figure.parts.length, 'part')}, ${counted(pairs, 'pair')}`, state: state(false, figure.parts.length > 0) },
     { name: 'wool', title: 'Wool', to: `/figures/${id}/wool`, line: `core ${units.massLine(core)}, colour ${units.massLine(colour)}`, state: state(doneSteps > 0, colour > 0) },
-    { name: 'face', title: 'Face', to: `/figures/${id}/face`, line: p?.details.length ? `${p.details.length} details${soft ? `, ${soft} to look at` : ''}` : 'no details yet', state: state(Boolean(p?.details.length) && soft === 0, Boolean(p?.details.length)) },
+    { name: 'face', title: 'Face', to: `/figures/${id}/face`, line: p?.details.length ? `${counted(p.details.length, 'detail')}${soft ? `, ${soft} to look at` : ''}` : 'no details yet', state: state(Boolean(p?.details.length) && soft === 0, Boolean(p?.details.length)) },
     { name: 'build', title: 'Build', to: `/figures/${id}/build`, line: `${doneSteps} of ${p?.steps.length ?? 0} steps`, state: state(doneSteps > 0 && doneSteps === p?.steps.length, doneSteps > 0) },
   ]
 })

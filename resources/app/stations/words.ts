@@ -6,6 +6,8 @@ type Choice<T> = { title: string; value: T }
 const same = <T extends string>(...values: T[]): Choice<T>[] => values.map((value) => ({ title: value, value }))
 
 export const kinds = same<Part['shape']['kind']>('ball', 'egg', 'sausage', 'drum', 'drumstick', 'cone', 'drop', 'dome', 'ring', 'arc', 'plate', 'cord', 'strip', 'sheet')
+export type OutlineName = 'disc' | 'triangle' | 'leaf' | 'heart' | 'rectangle'
+export const namedOutlines = same<OutlineName>('disc', 'triangle', 'leaf', 'heart', 'rectangle')
 export const firmnesses = same<NonNullable<Figure['firmness']>>('squishy', 'soft', 'springy', 'firm', 'hard')
 export const cores: Choice<NonNullable<Figure['core']>>[] = [
   { title: 'core wool', value: 'core-wool' },

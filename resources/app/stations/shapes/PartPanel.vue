@@ -6,15 +6,19 @@ import ColourPicker from '../../shell/ColourPicker.vue'
 import LengthField from '../../shell/LengthField.vue'
 import { useFigure } from '../../state/figure'
 import { useUnits } from '../../state/units'
-import { cores, firmnesses, joins, kinds } from '../words'
+import { cores, firmnesses, joins, kinds, namedOutlines, type OutlineName } from '../words'
 
 const figure = useFigure()
 const units = useUnits()
 const part = computed(() => (figure.selection?.kind === 'part' ? figure.selectedPart : null))
 const plan = computed(() => figure.board?.plan.parts.find((p) => p.key === part.value?.key))
+const option = (name: string) => figure.board?.drawing.parts[part.value?.key ?? '']?.options[name] ?? 0
+const isFlat = computed(() => ['plate', 'strip', 'sheet'].includes(part.value?.shape.kind ?? ''))
+const outlines = computed(() => (Array.isArray(part.value?.shape.outline) ? [{ title: 'as drawn', value: 'drawn' as const }, ...namedOutlines] : namedOutlines))
 const others = computed(() => [{ title: 'nothing: it stands', value: '' }, ...figure.parts.filter((p) => p.key !== part.value?.key).map((p) => ({ title: p.name ?? p.key, value: p.key }))])
 const set = (how: (p: Part) => void) => part.value && figure.changePart(part.value.key, how)
 const download = computed(() => 'data:application/json;charset=utf-8,' + encodeURIComponent(JSON.stringify(figure.document, null, 2)))
+const setOutline = (name: OutlineName | 'drawn') => set((p) => { if (name !== 'drawn') p.shape.outline = name })
 const sizes = [['widthMm', 'Width'], ['heightMm', 'Height'], ['depthMm', 'Depth']] as const
 </script>
 
@@ -30,7 +34,14 @@ const sizes = [['widthMm', 'Width'], ['heightMm', 'Height'], ['depthMm', 'Depth'
       <div class="three mt-3">
         <LengthField v-for="[name, label] in sizes" :key="name" :model-value="part.shape[name]" :label="label" @update:model-value="set((p) => (p.shape[name] = $event))" />
         <LengthField :model-value="part.turnDeg?.z ?? 0" label="Turn" suffix="°" :min="-360" :max="360" @update:model-value="set((p) => (p.turnDeg = { ...p.turnDeg, z: $event }))" />
-        <LengthField v-if="part.shape.kind === 'arc' || part.shape.kind === 'cord'" :model-value="part.shape.bendDeg ?? (part.shape.kind === 'arc' ? 120 : 0)" label="Bend" suffix="°" :min="0" :max="330" @update:model-value="set((p) => (p.shape.bendDeg = $event))" />
+        <LengthField :model-value="part.at.zMm ?? 0" label="Forwards" :min="-4000" :max="4000" @update:model-value="set((p) => (p.at.zMm = $event))" />
+        <template v-if="part.shape.kind === 'drumstick'">
+          <LengthField :model-value="option('topMm')" label="Upper end" @update:model-value="set((p) => (p.shape.topMm = $event))" />
+          <LengthField :model-value="option('bottomMm')" label="Lower end" @update:model-value="set((p) => (p.shape.bottomMm = $event))" />
+        </template>
+        <LengthField v-if="part.shape.kind === 'egg'" :model-value="option('taper')" label="Taper" suffix="" :min="-0.6" :max="0.6" @update:model-value="set((p) => (p.shape.taper = $event))" />
+        <v-select v-if="isFlat" :model-value="typeof part.shape.outline === 'string' ? part.shape.outline : part.shape.outline ? 'drawn' : 'disc'" :items="outlines" label="Outline" @update:model-value="setOutline($event)" />
+        <LengthField v-if="part.shape.kind === 'arc' || part.shape.kind === 'cord'" :model-value="option('bendDeg')" label="Bend" suffix="°" :min="0" :max="330" @update:model-value="set((p) => (p.shape.bendDeg = $event))" />
       </div>
       <v-switch :model-value="part.mirror ?? false" label="A pair, mirrored" class="my-1" @update:model-value="set((p) => (p.mirror = Boolean($event)))" />
       <ColourPicker :model-value="part.colour" @update:model-value="set((p) => (p.colour = $event))" />
