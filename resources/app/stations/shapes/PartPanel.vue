@@ -18,7 +18,7 @@ const outlines = computed(() => (Array.isArray(part.value?.shape.outline) ? [{ t
 const others = computed(() => [{ title: 'nothing: it stands', value: '' }, ...figure.parts.filter((p) => p.key !== part.value?.key).map((p) => ({ title: p.name ?? p.key, value: p.key }))])
 const set = (how: (p: Part) => void) => part.value && figure.changePart(part.value.key, how)
 const download = computed(() => 'data:application/json;charset=utf-8,' + encodeURIComponent(JSON.stringify(figure.document, null, 2)))
-const setOutline = (name: OutlineName | 'drawn') => set((p) => { if (name !== 'drawn') p.shape.outline = name })
+const setOutline = (name: string) => set((p) => { if (name !== 'drawn') p.shape.outline = name as OutlineName })
 const sizes = [['widthMm', 'Width'], ['heightMm', 'Height'], ['depthMm', 'Depth']] as const
 </script>
 
