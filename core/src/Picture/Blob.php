@@ -7,9 +7,6 @@ namespace Impa\Picture;
 /** A set of pixels to be seen as one shape; x to the right and y UP from here on, in pixels. Immutable. */
 final readonly class Blob
 {
-    /** The samples of the blob's box on which a shape is tried, each way. */
-    private const SAMPLES = 32;
-
     /**
      * @param  array<int, true>  $pixels
      * @param  array{float, float}  $middle
@@ -101,35 +98,5 @@ final readonly class Blob
         [$u, $v] = [($minU + $maxU) / 2, ($minV + $maxV) / 2];
 
         return [$maxU - $minU + 1, $maxV - $minV + 1, $u * $c - $v * $s, $u * $s + $v * $c];
-    }
-
-    /**
-     * Points over the blob's box and a rim around it: 1 in the blob, 0 on the ground, -1 where another
-     * region is seen, behind which the blob may go on or not.
-     *
-     * @param  list<int>  $map  region per pixel, -1 for the ground
-     * @return list<array{float, float, int}>
-     */
-    public function samples(array $map, float $margin = 1.2): array
-    {
-        [$w, $h, $mx, $my] = $this->box(0.0);
-        [$w, $h] = [$w * $margin, $h * $margin];
-        $samples = [];
-        for ($r = 0; $r < self::SAMPLES; $r++) {
-            for ($c = 0; $c < self::SAMPLES; $c++) {
-                $x = $mx + $w * (($c + 0.5) / self::SAMPLES - 0.5);
-                $y = $my + $h * (($r + 0.5) / self::SAMPLES - 0.5);
-                $column = (int) floor($x);
-                $pixel = (int) floor(-$y) * $this->width + $column;
-                $onPicture = $column >= 0 && $column < $this->width && isset($map[$pixel]);
-                $samples[] = [$x, $y, match (true) {
-                    ! $onPicture => 0,
-                    isset($this->pixels[$pixel]) => 1,
-                    default => $map[$pixel] >= 0 ? -1 : 0,
-                }];
-            }
-        }
-
-        return $samples;
     }
 }

@@ -5,22 +5,11 @@ declare(strict_types=1);
 namespace Impa\Picture;
 
 /**
- * From a picture to a figure document, first depth: ground, flat colours, regions, one simple shape a region,
- * small enclosed regions as details, mirrored twins paired, joins by contact. Immutable.
+ * From a picture to a figure document, one room after the other: ground, flat colours, ink, regions, who carries whom,
+ * lobes, shapes, twins, joins, names. Immutable.
  */
 final readonly class Breakdown
 {
-    /** A region that touches no ground and is smaller than this share of the figure is a detail, not a part. */
-    private const DETAIL_SHARE = 0.03;
-
-    /** Surrounded by another region, it is colour on it up to this share of the other. */
-    private const PATCH_SHARE = 0.75;
-
-    /** At most so many parts; the rest are told. */
-    private const MOST_PARTS = 60;
-
-    private const MOST_DETAILS = 120;
-
     /**
      * @param  array<string, mixed>  $document  an impa-figure document
      * @param  list<string>  $notices  plain words on what was done and left out
@@ -48,15 +37,16 @@ final readonly class Breakdown
         $ground = Ground::of($raster);
         $flat = FlatColours::of($raster, $ground);
         $regions = Regions::of($flat, $raster, $ground);
-        $sorting = Sorting::of($regions, self::DETAIL_SHARE, self::PATCH_SHARE, self::MOST_PARTS, self::MOST_DETAILS);
+        $sorting = Sorting::of($regions);
         if ($sorting->pieces === []) {
             throw PictureRefused::nothingDrawn();
         }
-        $axis = Pairing::axis($sorting, $regions);
+        $axis = Pairing::axis($sorting->pieces, $regions);
         $pieces = Pairing::of($sorting->pieces, $axis);
-        Joining::of($pieces, $regions);
-        Naming::of($pieces, $axis);
-        $writer = new Writing($pieces, $sorting, $flat, $raster, $regions->map, $axis, $heightMm);
+        Joining::of($pieces, $sorting->map, $regions->width);
+        $sorting = $sorting->withMarks(Laying::missed($pieces, $sorting, $regions, $axis));
+        Naming::of($pieces, $sorting->marks, $axis);
+        $writer = new Writing($pieces, $sorting, $flat, $raster, $axis, $heightMm);
 
         $notices = [...$raster->notices, ...$ground->notices, ...$sorting->notices];
         if ($regions->dropped > 0) {

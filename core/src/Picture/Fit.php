@@ -11,20 +11,28 @@ use Impa\Shape\Size;
 use Impa\Shape\Solid;
 
 /**
- * The simple shape that covers a blob best: every candidate of the first depth (ball, egg, drum, sausage, cone,
- * plate) laid over it, upright and along its longest axis. Pixels, y up. Immutable.
+ * The simple shape that covers a blob best with few numbers: every candidate of the catalogue is laid over it, upright
+ * and along its longest axis, the promising ones are pulled and turned until they fit. Pixels, y up. Immutable.
  *
  * @phpstan-import-type Options from Catalogue
  */
 final readonly class Fit
 {
     /** By which shares of its size a partly hidden blob is drawn out on trial, and what a guess costs (house choice). */
-    private const DRAWN_OUT = [0.12, 0.25, 0.45, 0.8];
+    private const DRAWN_OUT = [0.2, 0.5, 0.9];
 
     private const HIDDEN_COST = 0.05;
 
-    /** So many of the roughly best candidates are measured closely. */
-    private const CLOSELY = 10;
+    /** So many of the roughly best candidates are pulled into place, and so many of those measured closely. */
+    private const PULLED = 7;
+
+    private const CLOSELY = 3;
+
+    /** Rounds of pulling: shares of its size by which each edge is moved, and degrees by which it is turned. */
+    private const PULLS = [[0.08, 6.0], [0.04, 3.0], [0.02, 1.5], [0.01, 0.8]];
+
+    /** Samples each way: for a first look, for pulling, for the last word. */
+    private const LOOKS = [16, 26, 40];
 
     /** @param  Options  $options */
     private function __construct(
@@ -36,6 +44,7 @@ final readonly class Fit
         public float $y,
         public float $turnDeg,
         public float $overlap,
+        public float $depthShare = 1.0,
     ) {
     }
 
@@ -45,34 +54,42 @@ final readonly class Fit
      */
     public static function best(Blob $blob, array $map, bool $partlyHidden): self
     {
-        $samples = $blob->samples($map, $partlyHidden ? 1.7 : 1.2);
-        // Every candidate is looked at roughly, the most promising closely.
-        $some = array_values(array_filter($samples, static fn (int $i): bool => $i % 5 === 0, ARRAY_FILTER_USE_KEY));
-        $rough = self::measuredAll(self::candidates($blob, $partlyHidden), $some);
-        $close = self::measuredAll(array_slice($rough, 0, self::CLOSELY), $samples);
+        $simple = self::simple($blob, $map, $partlyHidden);
+        $own = self::ownOutline($blob, $simple);
+
+        return $own === null || $simple->score() >= $own->score() ? $simple : $own;
+    }
+
+    /**
+     * The best shape of few numbers, without an outline of its own.
+     *
+     * @param  list<int>  $map
+     */
+    public static function simple(Blob $blob, array $map, bool $partlyHidden): self
+    {
+        $margin = $partlyHidden ? 1.9 : 1.25;
+        [$few, $some, $many] = array_map(static fn (int $across): Samples => Samples::of($blob, $map, $across, $margin), self::LOOKS);
+        $rough = self::measuredAll(self::candidates($blob, $partlyHidden), $few);
+        $pulled = array_map(static fn (self $f): self => $f->pulled($some, self::PULLS), array_slice($rough, 0, self::PULLED));
+        usort($pulled, self::better(...));
+        $close = array_map(static fn (self $f): self => $f->measured($many)->pulled($many, array_slice(self::PULLS, -2)), array_slice($pulled, 0, self::CLOSELY));
+        usort($close, self::better(...));
 
         // A ball is always among the candidates, and never refused.
         return $close[0];
     }
 
     /**
-     * @param  iterable<self>  $candidates
-     * @param  list<array{float, float, int}>  $samples
-     * @return list<self> best first
+     * Quickly, how well some simple shape covers the blob; for choosing between ways to cut.
+     *
+     * @param  list<int>  $map
      */
-    private static function measuredAll(iterable $candidates, array $samples): array
+    public static function rough(Blob $blob, array $map): self
     {
-        $measured = [];
-        foreach ($candidates as $candidate) {
-            try {
-                $measured[] = $candidate->measured($samples);
-            } catch (ShapeRefused) {
-                // A box too thin for this shape: the others are tried.
-            }
-        }
-        usort($measured, static fn (self $a, self $b): int => $b->score() <=> $a->score());
+        $few = Samples::of($blob, $map, self::LOOKS[0] + 6, 1.4);
+        $rough = self::measuredAll(self::candidates($blob, false), $few);
 
-        return $measured;
+        return $rough[0]->pulled($few, [self::PULLS[0], self::PULLS[2]]);
     }
 
     /**
@@ -82,18 +99,67 @@ final readonly class Fit
      */
     public static function disc(Blob $blob, array $map): self
     {
-        $samples = array_map(static fn (array $s): array => [$s[0], $s[1], max(0, $s[2])], $blob->samples($map));
+        $samples = Samples::of($blob, $map, self::LOOKS[2], 1.2)->withoutHiding();
         $upright = self::ball($blob, 0.0)->measured($samples);
         $leaning = self::ball($blob, $blob->leanDeg())->measured($samples);
 
         return $leaning->overlap > $upright->overlap + 0.02 ? $leaning : $upright;
     }
 
+    /** The shape seen in a mirror that stands at x. */
+    public function mirrored(float $axis): self
+    {
+        $options = $this->options;
+        if (isset($options['outline']) && is_array($options['outline'])) {
+            $options['outline'] = array_map(static fn (array $p): array => [-$p[0], $p[1]], $options['outline']);
+        }
+
+        return new self($this->kind, $this->widthPx, $this->heightPx, $options, 2 * $axis - $this->x, $this->y, -$this->turnDeg, $this->overlap, $this->depthShare);
+    }
+
+    /** Half-way between two fits of the same kind, so that twins come out equal. */
+    public function mean(self $other): self
+    {
+        if ($this->kind !== $other->kind || isset($this->options['outline']) || abs($this->turnDeg - $other->turnDeg) > 30) {
+            return $this->overlap >= $other->overlap ? $this : $other;
+        }
+        $between = static fn (float $a, float $b): float => ($a + $b) / 2;
+        $options = $this->options;
+        if (isset($options['taper'], $other->options['taper'])) {
+            $options['taper'] = $between($options['taper'], $other->options['taper']);
+        }
+
+        return new self($this->kind, $between($this->widthPx, $other->widthPx), $between($this->heightPx, $other->heightPx), $options, $between($this->x, $other->x), $between($this->y, $other->y), $between($this->turnDeg, $other->turnDeg), min($this->overlap, $other->overlap), $this->depthShare);
+    }
+
+    /** The same shape felted flat: a plate of the same outline. */
+    public function flattened(): self
+    {
+        $outline = $this->options['outline'] ?? match ($this->kind) {
+            ShapeKind::Ball, ShapeKind::Plate => 'disc',
+            ShapeKind::Cone => 'triangle',
+            default => $this->solid()->front()[0],
+        };
+
+        return new self(ShapeKind::Plate, $this->widthPx, $this->heightPx, ['outline' => $outline], $this->x, $this->y, $this->turnDeg, $this->overlap, $this->depthShare);
+    }
+
+    public function isFlat(): bool
+    {
+        return $this->kind === ShapeKind::Plate;
+    }
+
+    /** The outline a blob has of its own as a thick plate: a cushion. */
+    public function withDepthShare(float $share): self
+    {
+        return new self($this->kind, $this->widthPx, $this->heightPx, $this->options, $this->x, $this->y, $this->turnDeg, $this->overlap, $share);
+    }
+
     /** How deep a felter would make it, in pixels: round shapes as deep as wide, plates thin (house choice). */
     public function depthPx(): float
     {
         return match ($this->kind) {
-            ShapeKind::Plate => min(max(0.2 * min($this->widthPx, $this->heightPx), 1.0), 0.5 * min($this->widthPx, $this->heightPx)),
+            ShapeKind::Plate => $this->depthShare * min($this->widthPx, $this->heightPx),
             default => min($this->widthPx, 1.15 * $this->heightPx),
         };
     }
@@ -104,75 +170,189 @@ final readonly class Fit
         return Catalogue::solid($this->kind, Size::of($this->widthPx, $this->heightPx, $this->depthPx()), $this->options);
     }
 
+    /**
+     * Its outline where it lies.
+     *
+     * @return non-empty-list<list<array{float, float}>>
+     */
+    public function outlinePx(): array
+    {
+        [$c, $s] = [cos(deg2rad($this->turnDeg)), sin(deg2rad($this->turnDeg))];
+
+        return array_map(fn (array $loop): array => array_map(fn (array $p): array => [$this->x + $p[0] * $c - $p[1] * $s, $this->y + $p[0] * $s + $p[1] * $c], $loop), $this->solid()->front());
+    }
+
+    /** Share of a blob's pixels that lie under the shape. */
+    public function covers(Blob $blob): float
+    {
+        $samples = Samples::of($blob, [], self::LOOKS[1], 1.0);
+
+        return $samples->inBlob === 0 ? 0.0 : $samples->cover($this->halfWidths(), $this->widthPx, $this->heightPx, $this->x, $this->y, $this->turnDeg)[0] / $samples->inBlob;
+    }
+
     /** Its overlap, less what it must cover more than a ball to be worth its extra numbers (house choice). */
-    private function score(): float
+    public function score(): float
     {
         return $this->overlap - match ($this->kind) {
             ShapeKind::Ball => 0.0,
             ShapeKind::Sausage => 0.004,
-            ShapeKind::Egg, ShapeKind::Drum => 0.012,
-            ShapeKind::Cone => 0.015,
+            ShapeKind::Egg, ShapeKind::Drum, ShapeKind::Dome => 0.012,
+            ShapeKind::Cone, ShapeKind::Drop, ShapeKind::Drumstick => 0.018,
             default => 0.07,
         };
     }
 
-    /** @param  list<array{float, float, int}>  $samples */
-    private function measured(array $samples): self
+    private static function better(self $a, self $b): int
     {
-        $solid = $this->solid();
-        [$c, $s] = [cos(deg2rad($this->turnDeg)), sin(deg2rad($this->turnDeg))];
-        $both = $either = $hidden = 0;
-        foreach ($samples as [$x, $y, $seen]) {
-            [$dx, $dy] = [$x - $this->x, $y - $this->y];
-            $inShape = ! is_nan($solid->frontMm($dx * $c + $dy * $s, $dy * $c - $dx * $s));
-            if ($seen < 0) {
-                $hidden += (int) $inShape;
+        return $b->score() <=> $a->score();
+    }
 
-                continue;
-            }
-            $both += (int) ($seen === 1 && $inShape);
-            $either += (int) ($seen === 1 || $inShape);
+    /**
+     * @param  iterable<self>  $candidates
+     * @return list<self> best first
+     */
+    private static function measuredAll(iterable $candidates, Samples $samples): array
+    {
+        $measured = [];
+        foreach ($candidates as $candidate) {
+            $measured[] = $candidate->measured($samples);
         }
+        usort($measured, self::better(...));
+
+        return $measured;
+    }
+
+    private function measured(Samples $samples): self
+    {
+        [$both, $either, $hidden] = $samples->cover($this->halfWidths(), $this->widthPx, $this->heightPx, $this->x, $this->y, $this->turnDeg);
         // What is only guessed behind another region counts a little against the guess.
         $overlap = $both / max(1, $either) - self::HIDDEN_COST * $hidden / max(1, $both + $hidden);
 
-        return new self($this->kind, $this->widthPx, $this->heightPx, $this->options, $this->x, $this->y, $this->turnDeg, $overlap);
+        return new self($this->kind, $this->widthPx, $this->heightPx, $this->options, $this->x, $this->y, $this->turnDeg, $overlap, $this->depthShare);
+    }
+
+    /**
+     * Pulls at each edge and turns as long as it covers better.
+     *
+     * @param  list<array{float, float}>  $pulls
+     */
+    private function pulled(Samples $samples, array $pulls): self
+    {
+        $best = $this->measured($samples);
+        foreach ($pulls as [$share, $deg]) {
+            for ($round = 0; $round < 4; $round++) {
+                $before = $best->overlap;
+                foreach ($best->neighbours($share, $deg) as $neighbour) {
+                    $tried = $neighbour->measured($samples);
+                    $best = $tried->overlap > $best->overlap + 1e-4 ? $tried : $best;
+                }
+                if ($best->overlap <= $before) {
+                    break;
+                }
+            }
+        }
+
+        return $best;
+    }
+
+    /** @return iterable<self> each edge moved out and in, the whole turned both ways, an egg's taper more and less */
+    private function neighbours(float $share, float $deg): iterable
+    {
+        [$c, $s] = [cos(deg2rad($this->turnDeg)), sin(deg2rad($this->turnDeg))];
+        foreach ([[1, 0], [-1, 0], [0, 1], [0, -1]] as [$u, $v]) {
+            foreach ([$share, -$share] as $by) {
+                [$moreW, $moreH] = [abs($u) * $by * $this->widthPx, abs($v) * $by * $this->heightPx];
+                [$moveU, $moveV] = [$u * $moreW / 2, $v * $moreH / 2];
+                yield $this->at($this->widthPx + $moreW, $this->heightPx + $moreH, $this->x + $moveU * $c - $moveV * $s, $this->y + $moveU * $s + $moveV * $c, $this->turnDeg, $this->options);
+            }
+        }
+        if ($this->kind !== ShapeKind::Ball || abs($this->widthPx / $this->heightPx - 1) > 0.06) {
+            foreach ([$deg, -$deg] as $by) {
+                yield $this->at($this->widthPx, $this->heightPx, $this->x, $this->y, self::angle($this->turnDeg + $by), $this->options);
+            }
+        }
+        if (isset($this->options['taper'])) {
+            foreach ([$share, -$share] as $by) {
+                yield $this->at($this->widthPx, $this->heightPx, $this->x, $this->y, $this->turnDeg, ['taper' => max(-0.6, min(0.6, $this->options['taper'] + $by))]);
+            }
+        }
+        if (isset($this->options['topMm'], $this->options['bottomMm'])) {
+            $thin = min($this->options['topMm'], $this->options['bottomMm']);
+            foreach ([1 + 2 * $share, 1 - 2 * $share] as $by) {
+                $thinner = max(0.15 * $this->widthPx, min(0.95 * $this->widthPx, $thin * $by));
+                yield $this->at($this->widthPx, $this->heightPx, $this->x, $this->y, $this->turnDeg, $this->options['topMm'] < $this->options['bottomMm'] ? ['topMm' => $thinner, 'bottomMm' => $this->widthPx] : ['topMm' => $this->widthPx, 'bottomMm' => $thinner]);
+            }
+        }
+    }
+
+    /** @param  Options  $options */
+    private function at(float $width, float $height, float $x, float $y, float $turnDeg, array $options): self
+    {
+        if (isset($options['topMm'], $options['bottomMm'])) {
+            // The ends of a drumstick grow with it.
+            $grow = $width / max($options['topMm'], $options['bottomMm']);
+            $options = ['topMm' => $options['topMm'] * $grow, 'bottomMm' => $options['bottomMm'] * $grow];
+        }
+
+        return new self($this->kind, max(1.0, $width), max(1.0, $height), $options, $x, $y, $turnDeg, 0.0, $this->depthShare);
+    }
+
+    /** @return list<float> */
+    private function halfWidths(): array
+    {
+        return Profiles::halfWidths($this->kind, $this->widthPx, $this->heightPx, $this->options);
     }
 
     /** @return iterable<self> */
     private static function candidates(Blob $blob, bool $partlyHidden): iterable
     {
         $lean = $blob->leanDeg();
-        $leans = $blob->elongation() > 1.15 && min(abs($lean), 90 - abs($lean)) > 4 ? [0.0, $lean] : [0.0];
+        $leans = $blob->elongation() > 1.12 && min(abs($lean), 90 - abs($lean)) > 3 ? [0.0, $lean] : [0.0];
         foreach ($leans as $turn) {
             yield self::ball($blob, $turn);
-            foreach (self::boxes($blob->box($turn), $turn, $partlyHidden) as [$w, $h, $x, $y]) {
-                yield new self(ShapeKind::Ball, $w, $h, [], $x, $y, $turn, 0.0);
-                yield new self(ShapeKind::Drum, $w, $h, [], $x, $y, $turn, 0.0);
-                foreach ([-0.5, -0.25, 0.25, 0.5] as $taper) {
-                    yield new self(ShapeKind::Egg, $w, $h, ['taper' => $taper], $x, $y, $turn, 0.0);
+            foreach (self::boxes($blob->box($turn), $turn, $partlyHidden) as $i => [$w, $h, $x, $y]) {
+                $new = static fn (ShapeKind $kind, float $across, float $along, float $more, array $options = []): self => new self($kind, $across, $along, $options, $x, $y, self::angle($turn + $more), 0.0);
+                yield $new(ShapeKind::Ball, $w, $h, 0.0);
+                yield $new(ShapeKind::Drum, $w, $h, 0.0);
+                foreach ($i === 0 ? [-0.45, -0.2, 0.2, 0.45] : [-0.3, 0.3] as $taper) {
+                    yield $new(ShapeKind::Egg, $w, $h, 0.0, ['taper' => $taper]);
+                    yield $new(ShapeKind::Egg, $h, $w, 90.0, ['taper' => $taper]);
+                }
+                foreach ([0.0, 90.0] as $more) {
+                    [$across, $along] = $more === 0.0 ? [$w, $h] : [$h, $w];
+                    if ($along > 1.2 * $across) {
+                        yield $new(ShapeKind::Sausage, $across, $along, $more);
+                        yield $new(ShapeKind::Drumstick, $across, $along, $more, ['topMm' => $across, 'bottomMm' => 0.5 * $across]);
+                        yield $new(ShapeKind::Drumstick, $across, $along, $more, ['topMm' => 0.5 * $across, 'bottomMm' => $across]);
+                    }
                 }
                 foreach ([0.0, 90.0, 180.0, -90.0] as $more) {
                     [$across, $along] = $more === 0.0 || $more === 180.0 ? [$w, $h] : [$h, $w];
-                    yield new self(ShapeKind::Cone, $across, $along, [], $x, $y, self::angle($turn + $more), 0.0);
-                    if ($along > 1.25 * $across && $more >= 0.0 && $more <= 90.0) {
-                        yield new self(ShapeKind::Sausage, $across, $along, [], $x, $y, self::angle($turn + $more), 0.0);
+                    yield $new(ShapeKind::Cone, $across, $along, $more);
+                    yield $new(ShapeKind::Dome, $across, $along, $more);
+                    if ($along > 1.1 * $across) {
+                        yield $new(ShapeKind::Drop, $across, $along, $more);
                     }
                 }
             }
         }
+    }
+
+    /** The blob's own outline as a plate; none where it has too few corners. */
+    private static function ownOutline(Blob $blob, self $simple): ?self
+    {
         [$w, $h, $x, $y] = $blob->box(0.0);
-        $outline = self::outline($blob, max(1.0, 0.012 * max($w, $h)));
-        if (count($outline) >= 3) {
-            yield new self(ShapeKind::Plate, $w, $h, ['outline' => $outline], $x, $y, 0.0, 0.0);
-        }
+        $outline = array_map(static fn (array $p): array => [$p[0] - $x, $p[1] - $y], self::outline($blob, max(0.8, 0.01 * max($w, $h))));
+
+        // An outline of its own covers all of the blob but the rounding of its corners.
+        return count($outline) >= 3 && $simple->overlap < 0.9 ? new self(ShapeKind::Plate, $w, $h, ['outline' => $outline], $x, $y, 0.0, 0.97, 0.2) : null;
     }
 
     /**
      * A box, and where the blob may go on behind others, the box drawn out to each side.
      *
      * @param  array{float, float, float, float}  $box
-     * @return iterable<array{float, float, float, float}>
+     * @return iterable<int, array{float, float, float, float}>
      */
     private static function boxes(array $box, float $turnDeg, bool $drawnOut): iterable
     {

@@ -10,12 +10,15 @@ final class Joining
     /** The root is the lowest region of at least this share of the largest one. */
     private const BIG = 0.3;
 
-    /** @param  array<int, Piece>  $pieces by region index; joinTo and zPx are set */
-    public static function of(array $pieces, Regions $regions): void
+    /**
+     * @param  array<int, Piece>  $pieces  by number; joinTo and zPx are set
+     * @param  list<int>  $map  piece per pixel
+     */
+    public static function of(array $pieces, array $map, int $width): void
     {
         $root = self::root($pieces);
         self::grow($pieces, $root);
-        self::depths($pieces, $regions);
+        self::depths($pieces, $map, $width);
     }
 
     /** @param  array<int, Piece>  $pieces */
@@ -62,12 +65,13 @@ final class Joining
      * Where two shapes overlap, the one whose colour is seen there is in front.
      *
      * @param  array<int, Piece>  $pieces
+     * @param  list<int>  $map
      */
-    private static function depths(array $pieces, Regions $regions): void
+    private static function depths(array $pieces, array $map, int $width): void
     {
         $behind = [];
         foreach ($pieces as $i => $piece) {
-            foreach (self::covered($piece, $regions) as $j => $count) {
+            foreach (self::covered($piece, $map, $width) as $j => $count) {
                 if (isset($pieces[$j]) && $j !== $i) {
                     $behind[$i][$j] = $count;
                 }
@@ -115,20 +119,23 @@ final class Joining
         return $order;
     }
 
-    /** @return array<int, int> pixels of each region under the piece's shape */
-    private static function covered(Piece $piece, Regions $regions): array
+    /**
+     * @param  list<int>  $map
+     * @return array<int, int> pixels of each other piece under the piece's shape
+     */
+    private static function covered(Piece $piece, array $map, int $width): array
     {
         $fit = $piece->fit;
         $reach = hypot($fit->widthPx, $fit->heightPx) / 2;
         $counts = [];
-        $rows = intdiv(count($regions->map), $regions->width);
+        $rows = intdiv(count($map), $width);
         $step = max(1, (int) floor($reach / 24));
         $solid = $fit->solid();
         $turn = deg2rad($fit->turnDeg);
         [$c, $s] = [cos($turn), sin($turn)];
         for ($y = max(0, (int) (-$fit->y - $reach)); $y < min($rows, -$fit->y + $reach); $y += $step) {
-            for ($x = max(0, (int) ($fit->x - $reach)); $x < min($regions->width, $fit->x + $reach); $x += $step) {
-                $region = $regions->map[$y * $regions->width + $x];
+            for ($x = max(0, (int) ($fit->x - $reach)); $x < min($width, $fit->x + $reach); $x += $step) {
+                $region = $map[$y * $width + $x];
                 [$dx, $dy] = [$x + 0.5 - $fit->x, -$y - 0.5 - $fit->y];
                 if ($region >= 0 && $region !== $piece->region->index && ! is_nan($solid->frontMm($dx * $c + $dy * $s, $dy * $c - $dx * $s))) {
                     $counts[$region] = ($counts[$region] ?? 0) + $step * $step;

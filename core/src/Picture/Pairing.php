@@ -13,10 +13,14 @@ final class Pairing
     /** Twins differ in area by no more than this share. */
     private const ALIKE = 0.3;
 
-    /** Middle line in pixels: of a few likely ones, the one about which the silhouette is most even. */
-    public static function axis(Sorting $sorting, Regions $regions): float
+    /**
+     * Middle line in pixels: of a few likely ones, the one about which the silhouette is most even.
+     *
+     * @param  array<int, Piece>  $pieces
+     */
+    public static function axis(array $pieces, Regions $regions): float
     {
-        $middles = array_map(static fn (Piece $p): float => $p->fit->x, $sorting->pieces);
+        $middles = array_map(static fn (Piece $p): float => $p->fit->x, $pieces);
         $middles[] = Extent::of($regions->all)->middleX();
         $best = 0.0;
         $most = -1.0;
@@ -41,6 +45,7 @@ final class Pairing
             foreach ($pieces as $j => $left) {
                 if ($i !== $j && isset($pieces[$i], $pieces[$j]) && ! $right->mirror && $right->fit->x > $axis && self::areTwins($right, $left, $axis, $height)) {
                     $right->mirror = true;
+                    $right->fit = $right->fit->mean($left->fit->mirrored($axis));
                     unset($pieces[$j]);
                 }
             }

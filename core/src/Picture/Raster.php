@@ -36,10 +36,11 @@ final readonly class Raster
 
     /**
      * @param  string  $bytes  PNG, JPEG, WebP or GIF, told by its content
+     * @param  int  $lookPx  the longer side has so many pixels at most afterwards
      *
      * @throws PictureRefused if it is none of these, damaged, empty or too large
      */
-    public static function decode(string $bytes): self
+    public static function decode(string $bytes, int $lookPx = self::LOOK_PX): self
     {
         [$ownWidth, $ownHeight, $mime] = self::header($bytes);
         $notices = [];
@@ -52,7 +53,7 @@ final readonly class Raster
             [$ownWidth, $ownHeight] = [imagesx($image), imagesy($image)];
             $notices[] = 'The camera held this picture sideways; it was turned upright.';
         }
-        $scale = min(1.0, self::LOOK_PX / max($ownWidth, $ownHeight));
+        $scale = min(1.0, $lookPx / max($ownWidth, $ownHeight));
         $width = max(1, (int) round($ownWidth * $scale));
         $height = max(1, (int) round($ownHeight * $scale));
         imagepalettetotruecolor($image);

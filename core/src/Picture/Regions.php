@@ -186,6 +186,27 @@ final readonly class Regions
     }
 
     /**
+     * The patches that a map of numbers draws, whether connected or not.
+     *
+     * @param  list<int>  $map  per pixel, a number from 0, or -1 for the ground
+     * @param  array<int, int>  $labels  colour by number
+     * @return array<int, Region> by number
+     */
+    public static function drawnBy(array $map, array $labels, int $width): array
+    {
+        $all = [];
+        foreach ($map as $pixel => $number) {
+            if ($number >= 0) {
+                $all[$number] ??= new Region($number, $labels[$number]);
+                $all[$number]->add($pixel % $width, intdiv($pixel, $width));
+            }
+        }
+        self::touch($all, $map, $width);
+
+        return $all;
+    }
+
+    /**
      * @param  array<int, Region>  $all
      * @param  array<int, int>  $map
      */

@@ -4,122 +4,154 @@ declare(strict_types=1);
 
 namespace Impa\Picture;
 
-/** Sorts regions into parts of their own, and details that lie on one. Immutable. */
+/** Sorts regions into pieces, cut at their necks and seen as simple shapes, and marks that are colour on one. Immutable. */
 final readonly class Sorting
 {
-    /** Regions below this share of the figure are taken as they are seen: completing them would show little. */
-    private const WORTH_COMPLETING = 0.008;
+    /** At most so many parts and details; the rest are told. */
+    private const MOST_PIECES = 60;
+
+    private const MOST_MARKS = 120;
+
+    /** A lobe is at least this share of the figure. */
+    private const LEAST_LOBE = 0.006;
+
+    /** Pieces below this share of the figure are taken as they are seen: completing them would show little. */
+    private const WORTH_COMPLETING = 0.004;
+
+    /** A piece may go on behind others when such a share of its edge runs along them. */
+    private const HIDDEN_EDGE = 0.08;
 
     /**
-     * @param  array<int, Piece>  $pieces  by region index
-     * @param  array<int, array{Region, Blob, int, int}>  $details  by region index: itself, its whole, the piece it lies on, its layer
+     * @param  array<int, Piece>  $pieces  by number, largest first
+     * @param  list<int>  $map  piece per pixel, -1 for the ground
+     * @param  list<Mark>  $marks  largest first
      * @param  list<string>  $notices
      */
     private function __construct(
         public array $pieces,
-        public array $details,
+        public array $map,
+        public array $marks,
         public array $notices,
     ) {
     }
 
-    public static function of(Regions $regions, float $detailShare, float $patchShare, int $mostParts, int $mostDetails): self
+    public static function of(Regions $regions): self
     {
-        $figure = array_sum(array_map(static fn (Region $r): int => $r->area, $regions->all));
-        $on = [];
-        foreach ($regions->all as $i => $region) {
-            $around = $region->surroundedBy();
-            $neighbour = $region->mainNeighbour();
-            if ($around >= 0 && $region->area < $patchShare * ($regions->all[$around]->area + $region->area)) {
-                $on[$i] = $around;
-            } elseif ($neighbour >= 0 && ! $region->touchesGround() && $region->area < $detailShare * $figure && $regions->all[$neighbour]->area > $region->area) {
-                $on[$i] = $neighbour;
+        $carrying = Carrying::of($regions);
+        $bases = array_diff_key($regions->all, $carrying->on);
+        uasort($bases, static fn (Region $a, Region $b): int => $b->area <=> $a->area);
+        $notices = [];
+        if (count($bases) > self::MOST_PIECES) {
+            $notices[] = sprintf('The picture falls into %d parts; the %d largest were kept.', count($bases), self::MOST_PIECES);
+            $bases = array_slice($bases, 0, self::MOST_PIECES, true);
+        }
+        $figure = count(array_filter($regions->map, static fn (int $r): bool => $r >= 0));
+        $lobes = [];
+        $base = [];
+        foreach ($bases as $i => $_) {
+            foreach (Lobes::of(Blob::of($carrying->wholes[$i], $regions->width), $regions->map, self::LEAST_LOBE * $figure) as $lobe) {
+                $base[] = $i;
+                $lobes[] = $lobe;
             }
         }
-        $wholes = self::wholes($regions, $on);
-        $parts = array_filter($regions->all, static fn (Region $r): bool => ! isset($on[$r->index]));
-        uasort($parts, static fn (Region $a, Region $b): int => $b->area <=> $a->area);
-        $notices = [];
-        if (count($parts) > $mostParts) {
-            $notices[] = sprintf('The picture falls into %d parts; the %d largest were kept.', count($parts), $mostParts);
-            $parts = array_slice($parts, 0, $mostParts, true);
+        $map = array_fill(0, count($regions->map), -1);
+        $labels = $colours = [];
+        foreach ($lobes as $k => $lobe) {
+            $counts = [];
+            foreach ($lobe->blob->pixels as $pixel => $_) {
+                $map[$pixel] = $k;
+                $label = $regions->all[$regions->map[$pixel]]->label;
+                $counts[$label] = ($counts[$label] ?? 0) + 1;
+            }
+            arsort($counts);
+            $labels[$k] = (int) array_key_first($counts);
+            $colours[$k] = count(array_filter($counts, static fn (int $n): bool => $n > 0.2 * $lobe->blob->area()));
         }
+        $map = array_values($map);
+        $seen = Regions::drawnBy($map, $labels, $regions->width);
         $pieces = [];
-        foreach ($parts as $i => $region) {
-            $blob = Blob::of($wholes[$i], $regions->width);
-            $pieces[$i] = new Piece($region, $blob, Fit::best($blob, $regions->map, $region->area > self::WORTH_COMPLETING * $figure && self::isPartlyHidden($region, $on)));
+        foreach ($lobes as $k => $lobe) {
+            $hidden = $seen[$k]->area > self::WORTH_COMPLETING * $figure && self::edgeAlongOthers($seen[$k]) > self::HIDDEN_EDGE;
+            $pieces[$k] = new Piece($seen[$k], $lobe->blob, Fit::best($lobe->blob, $map, $hidden), $lobe->neckPx, $colours[$k]);
+            $pieces[$k]->isPartlyHidden = $hidden;
         }
-        $details = self::details($regions, $on, $wholes, $pieces);
-        if (count($details) > $mostDetails) {
-            $notices[] = sprintf('%d details were seen; the %d largest were kept.', count($details), $mostDetails);
-            $details = array_slice($details, 0, $mostDetails, true);
+        uasort($pieces, static fn (Piece $a, Piece $b): int => $b->blob->area() <=> $a->blob->area());
+        $marks = self::marks($regions, $carrying, $map, $labels, $base);
+        if (count($marks) > self::MOST_MARKS) {
+            $notices[] = sprintf('%d details were seen; the %d largest were kept.', count($marks), self::MOST_MARKS);
+            $marks = array_slice($marks, 0, self::MOST_MARKS);
         }
 
-        return new self($pieces, $details, $notices);
+        return new self($pieces, $map, $marks, $notices);
     }
 
-    /**
-     * Whether a good part of its edge runs along other parts, behind which it may go on.
-     *
-     * @param  array<int, int>  $on
-     */
-    private static function isPartlyHidden(Region $region, array $on): bool
+    /** @param  list<Mark>  $more */
+    public function withMarks(array $more): self
+    {
+        return new self($this->pieces, $this->map, [...$this->marks, ...$more], $this->notices);
+    }
+
+    private static function edgeAlongOthers(Region $region): float
     {
         $others = 0;
         foreach ($region->contact as $other => $length) {
-            $others += $other >= 0 && ! isset($on[$other]) ? $length : 0;
+            $others += $other >= 0 ? $length : 0;
         }
 
-        return $others > 0.08 * $region->edge;
+        return $others / max(1, $region->edge);
     }
 
     /**
-     * Each region's pixels with all that lies on it.
-     *
-     * @param  array<int, int>  $on
-     * @return array<int, array<int, true>>
+     * @param  list<int>  $map
+     * @param  array<int, int>  $labels  colour by piece
+     * @param  list<int>  $base  base region by piece
+     * @return list<Mark> largest first
      */
-    private static function wholes(Regions $regions, array $on): array
+    private static function marks(Regions $regions, Carrying $carrying, array $map, array $labels, array $base): array
     {
-        $bases = [];
-        foreach ($regions->all as $i => $_) {
-            $bases[$i] = [$i];
-            // Upwards through all it lies on; a circle cannot arise, as areas grow, but is cut off all the same.
-            for ($b = $i, $steps = 0; isset($on[$b]) && $steps < 20; $steps++) {
-                $b = $on[$b];
-                $bases[$i][] = $b;
-            }
-        }
-        $wholes = [];
-        foreach ($regions->map as $pixel => $region) {
-            foreach ($region >= 0 ? $bases[$region] : [] as $base) {
-                $wholes[$base][$pixel] = true;
-            }
-        }
-
-        return $wholes;
-    }
-
-    /**
-     * @param  array<int, int>  $on
-     * @param  array<int, array<int, true>>  $wholes
-     * @param  array<int, Piece>  $pieces
-     * @return array<int, array{Region, Blob, int, int}> largest first
-     */
-    private static function details(Regions $regions, array $on, array $wholes, array $pieces): array
-    {
-        $details = [];
-        foreach ($on as $i => $base) {
+        $marks = [];
+        foreach ($carrying->on as $i => $carrier) {
             $layer = 1;
-            while (isset($on[$base]) && $layer < 20) {
-                $base = $on[$base];
+            for ($c = $carrier; isset($carrying->on[$c]) && $layer < 20; $c = $carrying->on[$c]) {
                 $layer++;
             }
-            if (isset($pieces[$base])) {
-                $details[$i] = [$regions->all[$i], Blob::of($wholes[$i], $regions->width), $base, $layer];
+            foreach (self::shares($carrying->wholes[$i], $map) as $k => $pixels) {
+                if ($regions->all[$i]->label !== $labels[$k] || $layer > 1) {
+                    $marks[] = new Mark($regions->all[$i]->label, Blob::of($pixels, $regions->width), $k, $layer, $regions->all[$i]->edge);
+                }
             }
         }
-        uasort($details, static fn (array $a, array $b): int => $b[0]->area <=> $a[0]->area);
+        // A lobe that is mostly covered by another colour takes that for its own; its base shows through as a mark.
+        foreach ($base as $k => $i) {
+            if ($regions->all[$i]->label !== $labels[$k]) {
+                $own = array_filter($carrying->wholes[$i], static fn (int $pixel): bool => $map[$pixel] === $k && $regions->map[$pixel] === $i, ARRAY_FILTER_USE_KEY);
+                if ($own !== []) {
+                    $marks[] = new Mark($regions->all[$i]->label, Blob::of($own, $regions->width), $k, 1, $regions->all[$i]->edge);
+                }
+            }
+        }
+        usort($marks, static fn (Mark $a, Mark $b): int => $b->blob->area() <=> $a->blob->area());
 
-        return $details;
+        return $marks;
+    }
+
+    /**
+     * A mark's pixels by the piece they lie on; crumbs go to where most lie.
+     *
+     * @param  array<int, true>  $pixels
+     * @param  list<int>  $map
+     * @return array<int, non-empty-array<int, true>>
+     */
+    private static function shares(array $pixels, array $map): array
+    {
+        $shares = [];
+        foreach ($pixels as $pixel => $_) {
+            if ($map[$pixel] >= 0) {
+                $shares[$map[$pixel]][$pixel] = true;
+            }
+        }
+        $most = $shares === [] ? 0 : max(array_map(count(...), $shares));
+
+        return array_filter($shares, static fn (array $share): bool => count($share) > 0.15 * $most);
     }
 }

@@ -62,4 +62,33 @@ final readonly class Stroke
 
         return new self(Contour::line($course, 0.4), $blob->area() / max(1.0, $length));
     }
+
+    /** Whether the line, drawn in its width, is much the same as the blob. */
+    public function covers(Blob $blob): bool
+    {
+        $reach = $this->widthPx / 2 + 0.8;
+        $length = 0.0;
+        for ($i = 1; $i < count($this->course); $i++) {
+            $length += hypot($this->course[$i][0] - $this->course[$i - 1][0], $this->course[$i][1] - $this->course[$i - 1][1]);
+        }
+        $in = 0;
+        foreach ($blob->pixels as $i => $_) {
+            $in += (int) ($this->distance($i % $blob->width + 0.5, -intdiv($i, $blob->width) - 0.5) <= $reach);
+        }
+
+        return $in > 0.9 * $blob->area() && ($length + $this->widthPx) * $this->widthPx < 1.25 * $blob->area();
+    }
+
+    private function distance(float $x, float $y): float
+    {
+        $least = INF;
+        for ($i = 1; $i < count($this->course); $i++) {
+            [[$ax, $ay], [$bx, $by]] = [$this->course[$i - 1], $this->course[$i]];
+            $square = ($bx - $ax) ** 2 + ($by - $ay) ** 2;
+            $t = $square > 0.0 ? max(0.0, min(1.0, (($x - $ax) * ($bx - $ax) + ($y - $ay) * ($by - $ay)) / $square)) : 0.0;
+            $least = min($least, hypot($x - $ax - $t * ($bx - $ax), $y - $ay - $t * ($by - $ay)));
+        }
+
+        return $least;
+    }
 }

@@ -13,28 +13,40 @@ final readonly class Writing
     /** The thinnest plate that is suggested, and the thickest, in mm (house choice). */
     private const PLATE_MM = [3.0, 6.0];
 
+    /** A part with an outline of its own is felted as a cushion, not a plate, from this share of the figure on, and so thick. */
+    private const CUSHION_SHARE = 0.06;
+
+    private const CUSHION_DEPTH = 0.55;
+
+    /** A spot is a disc if a disc covers it so well. */
+    private const DISC = 0.88;
+
+    /** Twins on a part that stands within this share of the figure's height of the middle line. */
+    private const ON_AXIS = 0.03;
+
     private float $mmPerPx;
 
     private float $bottom;
 
     private float $figureHeightPx;
 
+    private int $figurePx;
+
     /**
-     * @param  array<int, Piece>  $pieces  by region index, twins made one
-     * @param  list<int>  $map  region per pixel
+     * @param  array<int, Piece>  $pieces  by number, twins made one
      */
     public function __construct(
         private array $pieces,
         private Sorting $sorting,
         private FlatColours $flat,
         private Raster $raster,
-        private array $map,
         private float $axis,
         private float $heightMm,
     ) {
         $extent = Extent::of(array_map(static fn (Piece $p): Region => $p->region, $sorting->pieces));
         $this->bottom = -$extent->maxY - 1.0;
         $this->figureHeightPx = (float) $extent->heightPx();
+        $this->figurePx = count(array_filter($sorting->map, static fn (int $k): bool => $k >= 0));
         $this->mmPerPx = $heightMm / $this->figureHeightPx;
     }
 
@@ -83,18 +95,26 @@ final readonly class Writing
     {
         $fit = $piece->fit;
         $x = abs($fit->x - $this->axis) < 0.012 * $this->figureHeightPx ? $this->axis : $fit->x;
+        $isCushion = $fit->isFlat() && ! in_array($piece->name, ['Ear', 'Wing', 'Fin'], true) && $piece->blob->area() > self::CUSHION_SHARE * $this->figurePx;
+        $fit = $isCushion ? $fit->withDepthShare(self::CUSHION_DEPTH) : $fit;
         $depth = $this->mm($fit->depthPx());
         $shape = [
             'kind' => $fit->kind->value,
             'widthMm' => $this->size($fit->widthPx),
             'heightMm' => $this->size($fit->heightPx),
-            'depthMm' => max(0.3, round($fit->kind === ShapeKind::Plate ? min(max($depth, self::PLATE_MM[0]), self::PLATE_MM[1]) : $depth, 1)),
+            'depthMm' => max(0.3, round($fit->isFlat() && ! $isCushion ? min(max($depth, self::PLATE_MM[0]), self::PLATE_MM[1]) : $depth, 1)),
         ];
         if (isset($fit->options['taper'])) {
             $shape['taper'] = $fit->options['taper'];
         }
-        if (isset($fit->options['outline']) && is_array($fit->options['outline'])) {
-            $shape['outline'] = array_map(fn (array $p): array => [round($this->mm($p[0] - $fit->x), 2), round($this->mm($p[1] - $fit->y), 2)], $fit->options['outline']);
+        foreach (['topMm', 'bottomMm'] as $end) {
+            if (isset($fit->options[$end])) {
+                $shape[$end] = $this->size($fit->options[$end]);
+            }
+        }
+        if (isset($fit->options['outline'])) {
+            $outline = $fit->options['outline'];
+            $shape['outline'] = is_string($outline) ? $outline : array_map(fn (array $p): array => [round($this->mm($p[0]), 2), round($this->mm($p[1]), 2)], $outline);
         }
         $part = [
             'key' => $piece->key,
@@ -117,34 +137,65 @@ final readonly class Writing
     /** @return list<array<string, mixed>> */
     private function details(): array
     {
-        $details = [];
-        $done = [];
-        $number = 0;
-        foreach ($this->sorting->details as $i => [$region, $blob, $on, $layer]) {
-            $piece = $this->pieces[$on] ?? null;
+        $details = $done = $used = [];
+        $marks = $this->sorting->marks;
+        foreach ($marks as $i => $mark) {
+            $piece = $this->pieces[$mark->on] ?? null;
             if ($piece === null || isset($done[$i])) {
                 continue;
             }
-            $twin = $this->twin($i, $region, $blob, $on, $piece);
-            if ($twin >= 0 && $blob->middle[0] < $piece->fit->x) {
+            $twin = $this->twin($i, $mark, $piece);
+            if ($twin >= 0 && $mark->blob->middle[0] < $this->axis) {
+                // Its right twin will speak for both.
                 continue;
             }
             $done[$twin] = true;
-            $number++;
-            $details[] = $this->detail($region, $blob, $piece, $layer, $twin >= 0, $number);
+            $pixels = $this->onPiece($mark, $piece);
+            if (count($pixels) < 6) {
+                continue;
+            }
+            $mark = new Mark($mark->label, Blob::of($pixels, $mark->blob->width), $mark->on, $mark->layer, $mark->edgePx);
+            $name = MarkNames::of($mark, $piece, $twin >= 0, $marks, $this->flat->colours[$mark->label], $this->axis);
+            $used[$name] = ($used[$name] ?? 0) + 1;
+            $name .= $used[$name] === 1 ? '' : ' '.$used[$name];
+            $details[] = ['key' => strtolower(str_replace(' ', '-', $name)), 'name' => $name, 'on' => $piece->key]
+                + $this->drawn($mark, $piece)
+                + ['colour' => self::colourKey($mark->label), 'layer' => $mark->layer, 'mirror' => $twin >= 0, 'method' => 'felt'];
         }
 
         return $details;
     }
 
-    /** Index of the same detail on the other side of a part that stands on the middle line, or -1. */
-    private function twin(int $i, Region $region, Blob $blob, int $on, Piece $piece): int
+    /**
+     * A mark's pixels that lie on the shape seen in its piece: what hangs over has nothing to be felted on.
+     *
+     * @return array<int, true>
+     */
+    private function onPiece(Mark $mark, Piece $piece): array
     {
-        if ($piece->mirror || abs($piece->fit->x - $this->axis) > 0.03 * $this->figureHeightPx) {
+        $fit = $piece->fit;
+        $solid = $fit->solid();
+        [$c, $s] = [cos(deg2rad($fit->turnDeg)), sin(deg2rad($fit->turnDeg))];
+        $on = [];
+        foreach ($mark->blob->pixels as $pixel => $_) {
+            $dx = $pixel % $mark->blob->width + 0.5 - $fit->x;
+            $dy = -intdiv($pixel, $mark->blob->width) - 0.5 - $fit->y;
+            if (! is_nan($solid->frontMm($dx * $c + $dy * $s, $dy * $c - $dx * $s))) {
+                $on[$pixel] = true;
+            }
+        }
+
+        return $on;
+    }
+
+    /** Index of the same mark on the other side of a part that stands on the middle line, or -1. */
+    private function twin(int $i, Mark $mark, Piece $piece): int
+    {
+        if ($piece->mirror || abs($piece->fit->x - $this->axis) > self::ON_AXIS * $this->figureHeightPx) {
             return -1;
         }
-        foreach ($this->sorting->details as $j => [$other, $otherBlob, $otherOn]) {
-            if ($j !== $i && $otherOn === $on && $other->label === $region->label && Pairing::mirrors($blob, $otherBlob, $this->axis, $this->figureHeightPx)) {
+        foreach ($this->sorting->marks as $j => $other) {
+            if ($j !== $i && $other->on === $mark->on && $other->label === $mark->label && $other->layer === $mark->layer && Pairing::mirrors($mark->blob, $other->blob, $this->axis, $this->figureHeightPx)) {
                 return $j;
             }
         }
@@ -152,41 +203,27 @@ final readonly class Writing
         return -1;
     }
 
-    /** @return array<string, mixed> */
-    private function detail(Region $region, Blob $blob, Piece $piece, int $layer, bool $mirror, int $number): array
+    /** @return array<string, mixed> kind, place and size */
+    private function drawn(Mark $mark, Piece $piece): array
     {
         // From the part's middle as the document has it, which may have been moved to the middle line.
         $middleX = abs($piece->fit->x - $this->axis) < 0.012 * $this->figureHeightPx ? $this->axis : $piece->fit->x;
         $local = fn (array $p): array => [$this->round($p[0] - $middleX), $this->round($p[1] - $piece->fit->y)];
-        $detail = ['key' => 'detail-'.$number, 'name' => $this->name($blob, $piece, $mirror, $layer), 'on' => $piece->key];
-        $disc = Fit::disc($blob, $this->map);
-        if ($disc->overlap > 0.8) {
-            [$x, $y] = $local([$disc->x, $disc->y]);
-            $detail += ['kind' => 'disc', 'widthMm' => $this->size($disc->widthPx), 'heightMm' => $this->size($disc->heightPx), 'xMm' => $x, 'yMm' => $y, 'turnDeg' => round($disc->turnDeg, 1)];
-        } elseif (Stroke::isOne($blob, $region->edge)) {
-            $stroke = Stroke::of($blob);
-            $detail += ['kind' => 'line', 'widthMm' => $this->size($stroke->widthPx), 'pointsMm' => array_map($local, $stroke->course)];
-        } else {
-            $outline = Fit::outline($blob, max(0.5, 0.004 * $this->figureHeightPx));
-            $detail += count($outline) >= 3
-                ? ['kind' => 'patch', 'pointsMm' => array_map($local, $outline)]
-                : ['kind' => 'disc', 'widthMm' => $this->size($disc->widthPx), 'heightMm' => $this->size($disc->heightPx), 'xMm' => $local([$disc->x, $disc->y])[0], 'yMm' => $local([$disc->x, $disc->y])[1]];
+        $disc = Fit::disc($mark->blob, []);
+        [$x, $y] = $local([$disc->x, $disc->y]);
+        $asDisc = ['kind' => 'disc', 'widthMm' => $this->size($disc->widthPx), 'heightMm' => $this->size($disc->heightPx), 'xMm' => $x, 'yMm' => $y, 'turnDeg' => round($disc->turnDeg, 1)];
+        if ($disc->overlap > self::DISC) {
+            return $asDisc;
         }
+        if (Stroke::isOne($mark->blob, $mark->edgePx)) {
+            $stroke = Stroke::of($mark->blob);
+            if ($stroke->covers($mark->blob)) {
+                return ['kind' => 'line', 'widthMm' => $this->size($stroke->widthPx), 'pointsMm' => array_map($local, $stroke->course)];
+            }
+        }
+        $outline = Fit::outline($mark->blob, max(0.6, 0.0035 * $this->figureHeightPx));
 
-        return $detail + ['colour' => self::colourKey($region->label), 'layer' => $layer, 'mirror' => $mirror, 'method' => 'felt'];
-    }
-
-    private function name(Blob $blob, Piece $piece, bool $mirror, int $layer): string
-    {
-        $share = $blob->area() / $piece->blob->area();
-
-        return match (true) {
-            $layer >= 3 || ($layer === 2 && ! $mirror && $share < 0.02) => 'Spark',
-            $share > 0.15 => 'Patch',
-            $mirror => $layer === 2 ? 'Pupil' : 'Eye',
-            $layer === 1 && $blob->middle[1] < $piece->fit->y && $share < 0.05 => 'Mouth',
-            default => 'Spot',
-        };
+        return count($outline) >= 3 ? ['kind' => 'patch', 'pointsMm' => array_map($local, $outline)] : $asDisc;
     }
 
     private static function colourKey(int $label): string

@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Picture;
+
+/**
+ * Points spread evenly over a blob's box and a rim around it, in flat arrays: pixel work in tight loops. What is seen
+ * at each is 1 for the blob, 0 for the ground, -1 for something else, behind which the blob may go on or not.
+ */
+final readonly class Samples
+{
+    /**
+     * @param  list<float>  $x  pixels
+     * @param  list<float>  $y  pixels, up
+     * @param  list<int>  $seen
+     * @param  int  $inBlob  how many lie in the blob
+     */
+    private function __construct(
+        public array $x,
+        public array $y,
+        public array $seen,
+        public int $inBlob,
+    ) {
+    }
+
+    /**
+     * @param  list<int>  $map  region per pixel, -1 for the ground
+     * @param  int  $across  samples each way
+     * @param  float  $margin  the box is drawn out to so many times its size
+     */
+    public static function of(Blob $blob, array $map, int $across, float $margin): self
+    {
+        [$w, $h, $mx, $my] = $blob->box(0.0);
+        // A thin blob is sampled as closely across as along, as far as its pixels go.
+        $columns = max(6, min($across, (int) ceil(2 * $w * $margin)));
+        $rows = max(6, min($across, (int) ceil(2 * $h * $margin)));
+        [$w, $h] = [$w * $margin, $h * $margin];
+        $xs = $ys = $seen = [];
+        $inBlob = 0;
+        for ($r = 0; $r < $rows; $r++) {
+            $y = $my + $h * (($r + 0.5) / $rows - 0.5);
+            $row = (int) floor(-$y) * $blob->width;
+            for ($c = 0; $c < $columns; $c++) {
+                $x = $mx + $w * (($c + 0.5) / $columns - 0.5);
+                $column = (int) floor($x);
+                $xs[] = $x;
+                $ys[] = $y;
+                if ($column < 0 || $column >= $blob->width) {
+                    $seen[] = 0;
+                } elseif (isset($blob->pixels[$row + $column])) {
+                    $seen[] = 1;
+                    $inBlob++;
+                } else {
+                    $seen[] = ($map[$row + $column] ?? -1) >= 0 ? -1 : 0;
+                }
+            }
+        }
+
+        return new self($xs, $ys, $seen, $inBlob);
+    }
+
+    /** The same points with everything that is not the blob taken for ground. */
+    public function withoutHiding(): self
+    {
+        return new self($this->x, $this->y, array_map(static fn (int $s): int => max(0, $s), $this->seen), $this->inBlob);
+    }
+
+    /**
+     * How well an upright or turned shape, given by its half-widths, covers the blob.
+     *
+     * @param  list<float>  $halfWidths  at equal steps from its foot to its head, as shares of half its width
+     * @return array{int, int, int} samples in both, in either, and of the shape where something else is seen
+     */
+    public function cover(array $halfWidths, float $width, float $height, float $x, float $y, float $turnDeg): array
+    {
+        [$c, $s] = [cos(deg2rad($turnDeg)), sin(deg2rad($turnDeg))];
+        $steps = count($halfWidths);
+        $half = $width / 2;
+        $both = $shape = $hidden = 0;
+        foreach ($this->x as $i => $px) {
+            $dx = $px - $x;
+            $dy = $this->y[$i] - $y;
+            $t = ($dy * $c - $dx * $s) / $height + 0.5;
+            if ($t < 0.0 || $t >= 1.0) {
+                continue;
+            }
+            $across = $dx * $c + $dy * $s;
+            $reach = $half * $halfWidths[(int) ($t * $steps)];
+            if ($across <= $reach && $across >= -$reach) {
+                $seen = $this->seen[$i];
+                $both += $seen > 0 ? 1 : 0;
+                $shape += $seen === 0 ? 1 : 0;
+                $hidden += $seen < 0 ? 1 : 0;
+            }
+        }
+
+        return [$both, $this->inBlob + $shape, $hidden];
+    }
+}
