@@ -53,6 +53,38 @@ final readonly class Blob
         return new self($pixels, $width, [$mx, $my], [$xx / $n - $mx * $mx + 1 / 12, $xy / $n - $mx * $my, $yy / $n - $my * $my + 1 / 12], $rim);
     }
 
+    /**
+     * The connected pieces of a set of pixels, largest first.
+     *
+     * @param  array<int, true>  $pixels
+     * @return list<non-empty-array<int, true>>
+     */
+    public static function connected(array $pixels, int $width): array
+    {
+        $pieces = [];
+        while ($pixels !== []) {
+            $start = (int) array_key_first($pixels);
+            unset($pixels[$start]);
+            $piece = [$start => true];
+            $open = [$start];
+            while ($open !== []) {
+                $i = array_pop($open);
+                $x = $i % $width;
+                foreach ([$x > 0 ? $i - 1 : -1, $x < $width - 1 ? $i + 1 : -1, $i - $width, $i + $width] as $j) {
+                    if (isset($pixels[$j])) {
+                        unset($pixels[$j]);
+                        $piece[$j] = true;
+                        $open[] = $j;
+                    }
+                }
+            }
+            $pieces[] = $piece;
+        }
+        usort($pieces, static fn (array $a, array $b): int => count($b) <=> count($a));
+
+        return $pieces;
+    }
+
     public function area(): int
     {
         return count($this->pixels);

@@ -35,6 +35,10 @@ final readonly class Breakdown
         }
         $raster = Raster::decode($bytes);
         $ground = Ground::of($raster);
+        $isTurned = Facing::isHeavyRight($raster, $ground);
+        if ($isTurned) {
+            [$raster, $ground] = [$raster->mirrored(), $ground->mirrored($raster->width)];
+        }
         $flat = FlatColours::of($raster, $ground);
         $regions = Regions::of($flat, $raster, $ground);
         $sorting = Sorting::of($regions);
@@ -53,6 +57,8 @@ final readonly class Breakdown
             $notices[] = sprintf('%d specks were given to their surroundings.', $regions->dropped);
         }
 
-        return new self($writer->document($name, $file), $notices);
+        $document = $writer->document($name, $file);
+
+        return new self($isTurned ? Facing::turnedBack($document) : $document, $notices);
     }
 }

@@ -30,8 +30,20 @@ final readonly class Carrying
     /** Neighbours touch along such a share of the smaller one's edge. */
     private const TOUCH = 0.2;
 
+    /** A region that no simple shape covers so well is no shape of its own, if its neighbour can carry it. */
+    private const NO_SHAPE = 0.84;
+
+    /** A region of up to this share of both may be colour on one of its neighbour's lobes. */
+    private const ON_LOBE = 0.3;
+
+    /** So many regions of no shape are tried on lobes that they share with a neighbour, smallest first. */
+    private const TRIES = 6;
+
     /** Of so many bases at most, all pairs are looked at. */
     private const MOST = 40;
+
+    /** Every so-manieth pixel each way is looked at. */
+    private const COARSE = 3;
 
     /**
      * @param  array<int, int>  $on  carrier by carried region
@@ -45,11 +57,31 @@ final readonly class Carrying
 
     public static function of(Regions $regions): self
     {
+        // Bodies and pairs are looked for in a coarse copy: few pixels tell what one shape covers.
+        $coarse = self::coarse($regions->map, $regions->width);
+        $coarseWidth = intdiv($regions->width - 1, self::COARSE) + 1;
         $on = self::enclosed($regions);
-        $on = self::bodies($regions, $on);
-        $on = self::pairs($regions, $on);
+        $on = self::bodies($coarse, $coarseWidth, $on);
+        $on = self::pairs($regions, $coarse, $coarseWidth, $on);
 
-        return new self($on, self::wholes($regions, $on));
+        return new self($on, self::wholes(array_keys($regions->all), $regions->map, $on));
+    }
+
+    /**
+     * @param  list<int>  $map
+     * @return list<int>
+     */
+    private static function coarse(array $map, int $width): array
+    {
+        $coarse = [];
+        $rows = intdiv(count($map), $width);
+        for ($y = 0; $y < $rows; $y += self::COARSE) {
+            for ($x = 0; $x < $width; $x += self::COARSE) {
+                $coarse[] = $map[min($rows - 1, $y + 1) * $width + min($width - 1, $x + 1)];
+            }
+        }
+
+        return $coarse;
     }
 
     /** @return array<int, int> */
@@ -73,37 +105,38 @@ final readonly class Carrying
     /**
      * Lobes of the silhouette that are simple, though they are made of several colours: one body each.
      *
+     * @param  list<int>  $map  coarse
      * @param  array<int, int>  $on
      * @return array<int, int>
      */
-    private static function bodies(Regions $regions, array $on): array
+    private static function bodies(array $map, int $width, array $on): array
     {
-        $wholes = self::wholes($regions, $on);
-        $bases = array_diff_key($regions->all, $on);
-        if (count($bases) < 2) {
+        $silhouette = array_map(static fn (): bool => true, array_filter($map, static fn (int $r): bool => $r >= 0));
+        $wholes = array_diff_key(self::wholes(array_unique($map), $map, $on), $on);
+        if (count($wholes) < 2) {
             return $on;
         }
-        $silhouette = array_filter($regions->map, static fn (int $r): bool => $r >= 0);
-        $blob = Blob::of(array_map(static fn (): bool => true, $silhouette), $regions->width);
-        $flat = array_map(static fn (int $r): int => $r < 0 ? -1 : 0, $regions->map);
-        $lobes = [new Lobe($blob, 0.0), ...Lobes::of($blob, $flat, 0.02 * $blob->area())];
+        $blob = Blob::of($silhouette, $width);
+        $flat = array_map(static fn (int $r): int => $r < 0 ? -1 : 0, $map);
         $taken = [];
-        foreach ($lobes as $lobe) {
+        foreach (Lobes::of($blob, $flat, 0.02 * $blob->area()) as $lobe) {
             $inside = [];
             $area = 0;
             $apart = 0.0;
-            foreach ($bases as $i => $_) {
-                $common = count(array_intersect_key($wholes[$i], $lobe->blob->pixels));
-                if ($common > 0.85 * count($wholes[$i]) && ! isset($taken[$i])) {
+            foreach ($wholes as $i => $whole) {
+                $common = isset($taken[$i]) ? 0 : count(array_intersect_key($whole, $lobe->blob->pixels));
+                if ($common > self::COVERED * count($whole)) {
                     $inside[] = $i;
                     $area += $common;
-                    $apart += $common * Fit::rough(Blob::of($wholes[$i], $regions->width), $regions->map)->overlap;
+                    $apart += $common * Fit::rough(Blob::of($whole, $width), $map)->overlap;
                 }
             }
-            if (count($inside) < 2 || $area < 0.9 * $lobe->blob->area()) {
+            $fit = Fit::rough($lobe->blob, $flat);
+            $sticksOut = array_filter($inside, static fn (int $i): bool => $fit->covers(Blob::of($wholes[$i], $width)) < self::COVERED);
+            if (count($inside) < 2 || $sticksOut !== [] || $area < 0.9 * $lobe->blob->area()) {
                 continue;
             }
-            $together = Fit::rough($lobe->blob, $flat)->overlap;
+            $together = $fit->overlap;
             if ($together > self::ONE_LOBE && $together > $apart / $area - self::ONE_LESS * (count($inside) - 1)) {
                 usort($inside, static fn (int $a, int $b): int => count($wholes[$b]) <=> count($wholes[$a]));
                 foreach ($inside as $k => $i) {
@@ -119,33 +152,41 @@ final readonly class Carrying
     }
 
     /**
-     * Two neighbours that one simple shape covers: the smaller is colour on the larger.
+     * Two neighbours that one simple shape covers, or of which the smaller is no shape that a felter would make by
+     * itself: the smaller is colour on the larger.
      *
+     * @param  list<int>  $map  coarse
      * @param  array<int, int>  $on
      * @return array<int, int>
      */
-    private static function pairs(Regions $regions, array $on): array
+    private static function pairs(Regions $regions, array $map, int $width, array $on): array
     {
-        $wholes = self::wholes($regions, $on);
-        $bases = array_diff_key($regions->all, $on);
-        uasort($bases, static fn (Region $a, Region $b): int => count($wholes[$b->index]) <=> count($wholes[$a->index]));
-        $bases = array_slice($bases, 0, self::MOST, true);
-        $overlaps = [];
-        $overlap = static function (int $i) use (&$overlaps, &$wholes, $regions): float {
-            return $overlaps[$i] ??= Fit::rough(Blob::of($wholes[$i], $regions->width), $regions->map)->overlap;
+        $wholes = array_diff_key(self::wholes(array_unique($map), $map, $on), $on);
+        uasort($wholes, static fn (array $a, array $b): int => count($b) <=> count($a));
+        $wholes = array_slice($wholes, 0, self::MOST, true);
+        $overlaps = $lobes = [];
+        $tries = self::TRIES;
+        $overlap = static function (int $i) use (&$overlaps, &$wholes, $map, $width): float {
+            return $overlaps[$i] ??= Fit::rough(Blob::of($wholes[$i], $width), $map)->overlap;
         };
-        foreach (array_reverse(array_keys($bases)) as $small) {
+        foreach (array_reverse(array_keys($wholes)) as $small) {
             $touching = $regions->all[$small]->contact;
             arsort($touching);
             foreach ($touching as $large => $length) {
-                if ($large < 0 || isset($on[$large]) || ! isset($bases[$large]) || count($wholes[$large]) < count($wholes[$small]) || $length < self::TOUCH * $regions->all[$small]->edge) {
+                if ($large < 0 || isset($on[$large]) || ! isset($wholes[$large]) || count($wholes[$large]) < count($wholes[$small]) || $length < self::TOUCH * $regions->all[$small]->edge) {
                     continue;
                 }
-                $both = Blob::of($wholes[$small] + $wholes[$large], $regions->width);
-                $fit = Fit::rough($both, $regions->map);
-                $share = count($wholes[$small]) / $both->area();
+                $one = Blob::of($wholes[$small], $width);
+                $both = Blob::of($wholes[$small] + $wholes[$large], $width);
+                $fit = Fit::rough($both, $map);
+                $share = $one->area() / $both->area();
                 $apart = $share * $overlap($small) + (1 - $share) * $overlap($large);
-                if ($fit->overlap > self::ONE_BODY && $fit->overlap > $apart - self::ONE_LESS && $fit->covers(Blob::of($wholes[$small], $regions->width)) > self::COVERED) {
+                $isOneBody = $fit->overlap > self::ONE_BODY && $fit->overlap > $apart - self::ONE_LESS && $fit->covers($one) > self::COVERED;
+                if (! $isOneBody && $one->area() < self::ON_LOBE * $both->area()) {
+                    $lobes[$large] ??= self::lobes(Blob::of($wholes[$large], $width), $map);
+                    $isOneBody = self::isOnLobe($one, $lobes[$large]);
+                }
+                if ($isOneBody || ($overlap($small) < self::NO_SHAPE && --$tries >= 0 && self::hasLobeFor($one, $both, $map))) {
                     $on[$small] = $large;
                     $wholes[$large] = $both->pixels;
                     unset($overlaps[$large]);
@@ -158,15 +199,59 @@ final readonly class Carrying
     }
 
     /**
+     * @param  list<int>  $map
+     * @return list<array{Fit, int}> the shapes of a region's lobes, completed where others hide them, and their areas
+     */
+    private static function lobes(Blob $blob, array $map): array
+    {
+        return array_map(static fn (Lobe $lobe): array => [Fit::rough($lobe->blob, $map), $lobe->blob->area()], Lobes::of($blob, $map, 0.02 * $blob->area()));
+    }
+
+    /**
+     * Whether a region lies within the completed shape of one of its neighbour's lobes.
+     *
+     * @param  list<array{Fit, int}>  $lobes
+     */
+    private static function isOnLobe(Blob $small, array $lobes): bool
+    {
+        foreach ($lobes as [$fit, $area]) {
+            if ($small->area() < 0.6 * $area && $fit->overlap > self::NO_SHAPE && $fit->covers($small) > self::COVERED) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * Whether the smaller of two regions lies on one simple lobe of both.
+     *
+     * @param  list<int>  $map
+     */
+    private static function hasLobeFor(Blob $small, Blob $both, array $map): bool
+    {
+        foreach (Lobes::of($both, $map, 0.02 * $both->area()) as $lobe) {
+            $common = count(array_intersect_key($small->pixels, $lobe->blob->pixels));
+            if ($common > self::COVERED * $small->area()) {
+                return $lobe->blob->area() > 1.3 * $small->area() && Fit::rough($lobe->blob, $map)->overlap > self::ONE_BODY;
+            }
+        }
+
+        return false;
+    }
+
+    /**
      * Each region's pixels with all that lies on it.
      *
+     * @param  array<int>  $numbers  of the regions
+     * @param  list<int>  $map
      * @param  array<int, int>  $on
      * @return array<int, array<int, true>>
      */
-    private static function wholes(Regions $regions, array $on): array
+    private static function wholes(array $numbers, array $map, array $on): array
     {
         $bases = [];
-        foreach ($regions->all as $i => $_) {
+        foreach ($numbers as $i) {
             $bases[$i] = [$i];
             // Upwards through all it lies on; a circle cannot arise, as carriers are larger, but is cut off all the same.
             for ($b = $i, $steps = 0; isset($on[$b]) && $steps < 20; $steps++) {
@@ -175,7 +260,7 @@ final readonly class Carrying
             }
         }
         $wholes = [];
-        foreach ($regions->map as $pixel => $region) {
+        foreach ($map as $pixel => $region) {
             foreach ($region >= 0 ? $bases[$region] : [] as $base) {
                 $wholes[$base][$pixel] = true;
             }

@@ -21,18 +21,26 @@ final readonly class Fit
     /** By which shares of its size a partly hidden blob is drawn out on trial, and what a guess costs (house choice). */
     private const DRAWN_OUT = [0.2, 0.5, 0.9];
 
-    private const HIDDEN_COST = 0.05;
+    private const HIDDEN_COST = 0.025;
 
     /** So many of the roughly best candidates are pulled into place, and so many of those measured closely. */
-    private const PULLED = 7;
+    private const PULLED = 5;
 
-    private const CLOSELY = 3;
+    private const CLOSELY = 2;
 
     /** Rounds of pulling: shares of its size by which each edge is moved, and degrees by which it is turned. */
     private const PULLS = [[0.08, 6.0], [0.04, 3.0], [0.02, 1.5], [0.01, 0.8]];
 
+    /** A shape that covers so much is not searched for further. */
+    private const GOOD = 0.9;
+
+    /** A blob so many times longer than wide is a roll, which may be bent; by so many degrees at least. */
+    private const ROLL = 3.0;
+
+    private const BENT_DEG = 25.0;
+
     /** Samples each way: for a first look, for pulling, for the last word. */
-    private const LOOKS = [16, 26, 40];
+    private const LOOKS = [15, 24, 38];
 
     /** @param  Options  $options */
     private function __construct(
@@ -55,9 +63,13 @@ final readonly class Fit
     public static function best(Blob $blob, array $map, bool $partlyHidden): self
     {
         $simple = self::simple($blob, $map, $partlyHidden);
-        $own = self::ownOutline($blob, $simple);
+        if ($simple->overlap >= self::GOOD) {
+            return $simple;
+        }
+        $all = [$simple, ...self::bent($blob, $map), ...self::ownOutline($blob)];
+        usort($all, self::better(...));
 
-        return $own === null || $simple->score() >= $own->score() ? $simple : $own;
+        return $all[0];
     }
 
     /**
@@ -67,9 +79,9 @@ final readonly class Fit
      */
     public static function simple(Blob $blob, array $map, bool $partlyHidden): self
     {
-        $margin = $partlyHidden ? 1.9 : 1.25;
+        $margin = $partlyHidden ? 1.6 : 1.2;
         [$few, $some, $many] = array_map(static fn (int $across): Samples => Samples::of($blob, $map, $across, $margin), self::LOOKS);
-        $rough = self::measuredAll(self::candidates($blob, $partlyHidden), $few);
+        $rough = self::measuredAll(self::candidates($blob, $partlyHidden, true), $few);
         $pulled = array_map(static fn (self $f): self => $f->pulled($some, self::PULLS), array_slice($rough, 0, self::PULLED));
         usort($pulled, self::better(...));
         $close = array_map(static fn (self $f): self => $f->measured($many)->pulled($many, array_slice(self::PULLS, -2)), array_slice($pulled, 0, self::CLOSELY));
@@ -87,7 +99,7 @@ final readonly class Fit
     public static function rough(Blob $blob, array $map): self
     {
         $few = Samples::of($blob, $map, self::LOOKS[0] + 6, 1.4);
-        $rough = self::measuredAll(self::candidates($blob, false), $few);
+        $rough = self::measuredAll(self::candidates($blob, false, false), $few);
 
         return $rough[0]->pulled($few, [self::PULLS[0], self::PULLS[2]]);
     }
@@ -106,7 +118,7 @@ final readonly class Fit
         return $leaning->overlap > $upright->overlap + 0.02 ? $leaning : $upright;
     }
 
-    /** The shape seen in a mirror that stands at x. */
+    /** The shape seen in a mirror that stands at x. An arc's ends point to its right, so that it is turned about as well. */
     public function mirrored(float $axis): self
     {
         $options = $this->options;
@@ -114,7 +126,7 @@ final readonly class Fit
             $options['outline'] = array_map(static fn (array $p): array => [-$p[0], $p[1]], $options['outline']);
         }
 
-        return new self($this->kind, $this->widthPx, $this->heightPx, $options, 2 * $axis - $this->x, $this->y, -$this->turnDeg, $this->overlap, $this->depthShare);
+        return new self($this->kind, $this->widthPx, $this->heightPx, $options, 2 * $axis - $this->x, $this->y, self::angle(-$this->turnDeg + ($this->kind === ShapeKind::Arc ? 180.0 : 0.0)), $this->overlap, $this->depthShare);
     }
 
     /** Half-way between two fits of the same kind, so that twins come out equal. */
@@ -197,7 +209,7 @@ final readonly class Fit
             ShapeKind::Ball => 0.0,
             ShapeKind::Sausage => 0.004,
             ShapeKind::Egg, ShapeKind::Drum, ShapeKind::Dome => 0.012,
-            ShapeKind::Cone, ShapeKind::Drop, ShapeKind::Drumstick => 0.018,
+            ShapeKind::Cone, ShapeKind::Drop, ShapeKind::Drumstick, ShapeKind::Arc => 0.018,
             default => 0.07,
         };
     }
@@ -224,7 +236,9 @@ final readonly class Fit
 
     private function measured(Samples $samples): self
     {
-        [$both, $either, $hidden] = $samples->cover($this->halfWidths(), $this->widthPx, $this->heightPx, $this->x, $this->y, $this->turnDeg);
+        [$both, $either, $hidden] = $this->kind === ShapeKind::Arc
+            ? $samples->coverBy($this->solid(), $this->x, $this->y, $this->turnDeg)
+            : $samples->cover($this->halfWidths(), $this->widthPx, $this->heightPx, $this->x, $this->y, $this->turnDeg);
         // What is only guessed behind another region counts a little against the guess.
         $overlap = $both / max(1, $either) - self::HIDDEN_COST * $hidden / max(1, $both + $hidden);
 
@@ -240,7 +254,7 @@ final readonly class Fit
     {
         $best = $this->measured($samples);
         foreach ($pulls as [$share, $deg]) {
-            for ($round = 0; $round < 4; $round++) {
+            for ($round = 0; $round < 3; $round++) {
                 $before = $best->overlap;
                 foreach ($best->neighbours($share, $deg) as $neighbour) {
                     $tried = $neighbour->measured($samples);
@@ -303,49 +317,120 @@ final readonly class Fit
         return Profiles::halfWidths($this->kind, $this->widthPx, $this->heightPx, $this->options);
     }
 
-    /** @return iterable<self> */
-    private static function candidates(Blob $blob, bool $partlyHidden): iterable
+    /**
+     * @param  bool  $all  every kind of the catalogue that has few numbers, or the common ones only
+     * @return iterable<self>
+     */
+    private static function candidates(Blob $blob, bool $partlyHidden, bool $all): iterable
     {
         $lean = $blob->leanDeg();
         $leans = $blob->elongation() > 1.12 && min(abs($lean), 90 - abs($lean)) > 3 ? [0.0, $lean] : [0.0];
         foreach ($leans as $turn) {
             yield self::ball($blob, $turn);
-            foreach (self::boxes($blob->box($turn), $turn, $partlyHidden) as $i => [$w, $h, $x, $y]) {
-                $new = static fn (ShapeKind $kind, float $across, float $along, float $more, array $options = []): self => new self($kind, $across, $along, $options, $x, $y, self::angle($turn + $more), 0.0);
-                yield $new(ShapeKind::Ball, $w, $h, 0.0);
-                yield $new(ShapeKind::Drum, $w, $h, 0.0);
-                foreach ($i === 0 ? [-0.45, -0.2, 0.2, 0.45] : [-0.3, 0.3] as $taper) {
-                    yield $new(ShapeKind::Egg, $w, $h, 0.0, ['taper' => $taper]);
-                    yield $new(ShapeKind::Egg, $h, $w, 90.0, ['taper' => $taper]);
-                }
-                foreach ([0.0, 90.0] as $more) {
-                    [$across, $along] = $more === 0.0 ? [$w, $h] : [$h, $w];
-                    if ($along > 1.2 * $across) {
-                        yield $new(ShapeKind::Sausage, $across, $along, $more);
-                        yield $new(ShapeKind::Drumstick, $across, $along, $more, ['topMm' => $across, 'bottomMm' => 0.5 * $across]);
-                        yield $new(ShapeKind::Drumstick, $across, $along, $more, ['topMm' => 0.5 * $across, 'bottomMm' => $across]);
-                    }
-                }
-                foreach ([0.0, 90.0, 180.0, -90.0] as $more) {
-                    [$across, $along] = $more === 0.0 || $more === 180.0 ? [$w, $h] : [$h, $w];
-                    yield $new(ShapeKind::Cone, $across, $along, $more);
-                    yield $new(ShapeKind::Dome, $across, $along, $more);
-                    if ($along > 1.1 * $across) {
-                        yield $new(ShapeKind::Drop, $across, $along, $more);
-                    }
-                }
+            foreach (self::boxes($blob->box($turn), $turn, $partlyHidden) as $i => $box) {
+                yield from self::inBox($box, $turn, $all && $i === 0);
             }
         }
     }
 
-    /** The blob's own outline as a plate; none where it has too few corners. */
-    private static function ownOutline(Blob $blob, self $simple): ?self
+    /**
+     * @param  array{float, float, float, float}  $box
+     * @return iterable<self>
+     */
+    private static function inBox(array $box, float $turn, bool $all): iterable
+    {
+        [$w, $h, $x, $y] = $box;
+        $new = static fn (ShapeKind $kind, float $across, float $along, float $more, array $options = []): self => new self($kind, $across, $along, $options, $x, $y, self::angle($turn + $more), 0.0);
+        yield $new(ShapeKind::Ball, $w, $h, 0.0);
+        yield $new(ShapeKind::Drum, $w, $h, 0.0);
+        foreach ($all ? [-0.45, -0.2, 0.2, 0.45] : [-0.3, 0.3] as $taper) {
+            yield $new(ShapeKind::Egg, $w, $h, 0.0, ['taper' => $taper]);
+            yield $new(ShapeKind::Egg, $h, $w, 90.0, ['taper' => $taper]);
+        }
+        foreach ([0.0, 90.0, 180.0, -90.0] as $more) {
+            [$across, $along] = $more === 0.0 || $more === 180.0 ? [$w, $h] : [$h, $w];
+            if ($along > 1.2 * $across && $more >= 0.0 && $more <= 90.0) {
+                yield $new(ShapeKind::Sausage, $across, $along, $more);
+            }
+            if ($all || $along > $across) {
+                yield $new(ShapeKind::Cone, $across, $along, $more);
+            }
+            if ($all) {
+                yield $new(ShapeKind::Dome, $across, $along, $more);
+            }
+            if ($all && $along > 1.1 * $across) {
+                yield $new(ShapeKind::Drop, $across, $along, $more);
+                yield $new(ShapeKind::Drumstick, $across, $along, $more, ['topMm' => 0.5 * $across, 'bottomMm' => $across]);
+            }
+        }
+    }
+
+    /**
+     * The blob's own outline as a plate; none where it has too few corners. A long one is as thick as it is wide.
+     *
+     * @return list<self>
+     */
+    private static function ownOutline(Blob $blob): array
     {
         [$w, $h, $x, $y] = $blob->box(0.0);
         $outline = array_map(static fn (array $p): array => [$p[0] - $x, $p[1] - $y], self::outline($blob, max(0.8, 0.01 * max($w, $h))));
+        $stroke = Stroke::of($blob);
+        $depth = $stroke->lengthPx > self::ROLL * $stroke->widthPx ? min(1.0, $stroke->widthPx / min($w, $h)) : 0.2;
 
         // An outline of its own covers all of the blob but the rounding of its corners.
-        return count($outline) >= 3 && $simple->overlap < 0.9 ? new self(ShapeKind::Plate, $w, $h, ['outline' => $outline], $x, $y, 0.0, 0.97, 0.2) : null;
+        return count($outline) >= 3 ? [new self(ShapeKind::Plate, $w, $h, ['outline' => $outline], $x, $y, 0.0, 0.97, $depth)] : [];
+    }
+
+    /**
+     * An evenly bent roll along a long blob's course, if it has one.
+     *
+     * @param  list<int>  $map
+     * @return list<self>
+     */
+    private static function bent(Blob $blob, array $map): array
+    {
+        $stroke = Stroke::of($blob);
+        [$ax, $ay] = $stroke->course[0];
+        [$bx, $by] = $stroke->course[count($stroke->course) - 1];
+        [$mx, $my] = $stroke->course[intdiv(count($stroke->course), 2)];
+        $chord = hypot($bx - $ax, $by - $ay);
+        if ($stroke->lengthPx < self::ROLL * $stroke->widthPx || $chord < 1.0 || ! $stroke->covers($blob, 0.8)) {
+            return [];
+        }
+        $samples = Samples::of($blob, $map, self::LOOKS[1], 1.2);
+        $bends = [];
+        $bendDeg = self::bendDeg($chord / max($chord, $stroke->lengthPx - $stroke->widthPx));
+        // A roll's ends point to its right; the course's middle bulges to the left of the way from its foot to its head.
+        $bulgesRight = ($bx - $ax) * ($my - $ay) - ($by - $ay) * ($mx - $ax) < 0.0;
+        [$dx, $dy] = $bulgesRight ? [$ax - $bx, $ay - $by] : [$bx - $ax, $by - $ay];
+        foreach ([0.85, 1.0, 1.15] as $more) {
+            $bend = min(330.0, $bendDeg * $more);
+            $sagitta = $bend < 1.0 ? 0.0 : $chord / 2 * tan(deg2rad($bend) / 4);
+            $x = ($ax + $bx) / 2 - $dy / $chord * $sagitta / 2;
+            $y = ($ay + $by) / 2 + $dx / $chord * $sagitta / 2;
+            foreach ([0.9, 1.0, 1.1] as $thick) {
+                $bends[] = (new self(ShapeKind::Arc, $stroke->widthPx * $thick, $stroke->lengthPx, ['bendDeg' => $bend], $x, $y, rad2deg(atan2(-$dx, $dy)), 0.0))->measured($samples);
+            }
+        }
+        usort($bends, self::better(...));
+
+        return $bendDeg < self::BENT_DEG ? [] : [$bends[0]];
+    }
+
+    /** The bend of an arc whose chord is such a share of its length: sin(a/2) / (a/2), by halving. */
+    private static function bendDeg(float $share): float
+    {
+        [$low, $high] = [0.0, 330.0];
+        for ($i = 0; $i < 20; $i++) {
+            $middle = deg2rad(($low + $high) / 2);
+            if (sin($middle / 2) / max(1e-9, $middle / 2) > $share) {
+                $low = ($low + $high) / 2;
+            } else {
+                $high = ($low + $high) / 2;
+            }
+        }
+
+        return $low;
     }
 
     /**
@@ -374,7 +459,7 @@ final readonly class Fit
      */
     public static function outline(Blob $blob, float $tolerancePx): array
     {
-        return array_map(static fn (array $p): array => [$p[0], -$p[1]], Contour::rounded(Contour::of($blob->pixels, $blob->width, $tolerancePx)));
+        return array_map(static fn (array $p): array => [$p[0], -$p[1]], Contour::rounded(Contour::of(Blob::connected($blob->pixels, $blob->width)[0], $blob->width, $tolerancePx)));
     }
 
     /** The oval with the blob's own area and spread. */

@@ -46,12 +46,30 @@ final readonly class Grid
     }
 
     /**
-     * The connected pieces of the marked cells, numbered from 0; -1 elsewhere.
+     * What a map of the picture says at the middle of every cell; the blob's own cells say nothing, the rim is ground.
+     *
+     * @param  list<int>  $map  per pixel, -1 for the ground
+     * @return list<int> per cell
+     */
+    public function mapped(array $map): array
+    {
+        $mapped = [];
+        foreach ($this->inside as $i => $in) {
+            $x = $this->left + (int) (($i % $this->width - 0.5) * $this->pxPerCell);
+            $y = $this->top + (int) ((intdiv($i, $this->width) - 0.5) * $this->pxPerCell);
+            $mapped[] = $in || $x < 0 || $x >= $this->pictureWidth || $y < 0 ? -1 : $map[$y * $this->pictureWidth + $x] ?? -1;
+        }
+
+        return $mapped;
+    }
+
+    /**
+     * The connected pieces of the marked cells, numbered from 0; -1 elsewhere. The grid has an empty rim.
      *
      * @param  list<bool>  $marked
      * @return list<int>
      */
-    public function pieces(array $marked): array
+    public static function pieces(array $marked, int $width): array
     {
         $size = count($marked);
         $pieces = array_fill(0, $size, -1);
@@ -64,8 +82,7 @@ final readonly class Grid
             $open = [$start];
             while ($open !== []) {
                 $i = array_pop($open);
-                // The grid has an empty rim, so no neighbour lies on the row's other end.
-                foreach ([$i - 1, $i + 1, $i - $this->width, $i + $this->width] as $j) {
+                foreach ([$i - 1, $i + 1, $i - $width, $i + $width] as $j) {
                     if (isset($pieces[$j]) && $marked[$j] && $pieces[$j] < 0) {
                         $pieces[$j] = $next;
                         $open[] = $j;

@@ -59,6 +59,12 @@ final readonly class Ground
         return new self($figure, $count, $notices, $colour);
     }
 
+    /** The same ground in a mirror. */
+    public function mirrored(int $width): self
+    {
+        return new self(array_merge(...array_map(array_reverse(...), array_chunk($this->figure, $width))), $this->count, $this->notices, $this->colour);
+    }
+
     /** @return list<int> */
     private static function border(Raster $raster): array
     {

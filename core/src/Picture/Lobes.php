@@ -12,71 +12,109 @@ namespace Impa\Picture;
 final class Lobes
 {
     /** The blob is looked at on a grid of so many cells along its longer side. */
-    private const CELLS = 110;
+    private const CELLS = 84;
 
     /** Discs tried, as shares of the widest that fits into the blob. */
-    private const DISCS = [0.9, 0.75, 0.6, 0.45, 0.32, 0.2];
+    private const DISCS = [0.9, 0.72, 0.55, 0.4, 0.26];
 
-    /** What sticks out counts as a lobe from this share of the blob and so many disc radii beyond it. */
+    /** What sticks out counts as a lobe from this share of the blob, if it sticks out by so many times the side of a square of its area. */
     private const LEAST_SHARE = 0.012;
 
-    private const STICKS_OUT = 0.55;
+    private const STICKS_OUT = 0.28;
 
     /** A blob that a simple shape covers so well is not cut; one more lobe must bring at least so much overlap. */
-    private const SIMPLE_ENOUGH = 0.93;
+    private const SIMPLE_ENOUGH = 0.955;
 
-    private const PER_LOBE = 0.011;
+    private const PER_LOBE = 0.009;
+
+    /** A roll is so many times longer than thick, and at its thickest so many times the mean. */
+    private const ROLL = 3.5;
+
+    private const EVEN = 1.5;
+
+    /** Share of it that one course without branches covers. */
+    private const ONE_COURSE = 0.88;
 
     /** At most so many lobes from one blob, and cuts of cuts. */
-    private const MOST = 9;
+    private const MOST = 12;
 
     private const DEEPEST = 2;
 
     /**
      * @param  list<int>  $map  region per pixel, -1 for the ground
+     * @param  float  $leastPx  a lobe has at least so many pixels
      * @return list<Lobe> the blob itself where it is simple; largest first
      */
-    public static function of(Blob $blob, array $map, float $leastPx, int $depth = 0): array
+    public static function of(Blob $blob, array $map, float $leastPx): array
     {
-        $whole = Fit::rough($blob, $map);
         $alone = [new Lobe($blob, 0.0)];
-        if ($whole->overlap >= self::SIMPLE_ENOUGH || $blob->area() < 4 * $leastPx) {
+        if ($blob->area() < 4 * $leastPx) {
             return $alone;
         }
-        $best = $alone;
-        $most = $whole->overlap;
-        foreach (self::cuts($blob, max($leastPx, self::LEAST_SHARE * $blob->area())) as $cut) {
-            $worth = self::worth($cut, $blob, $map);
+        $overlap = Fit::rough($blob, $map)->overlap;
+        if ($overlap >= self::SIMPLE_ENOUGH) {
+            return $alone;
+        }
+        $grid = Grid::of($blob, self::CELLS);
+        $cells = array_filter($grid->inside);
+        if ($cells === []) {
+            return $alone;
+        }
+        // The cuts are chosen on the grid, in cells, and only the chosen one is carried over to pixels.
+        $lobes = self::cut(Blob::of($cells, $grid->width), $grid->mapped($map), $leastPx / $grid->pxPerCell ** 2, $overlap, 0);
+        if (count($lobes) === 1) {
+            return $alone;
+        }
+        $owner = array_fill(0, count($grid->inside), -1);
+        foreach ($lobes as $k => $lobe) {
+            foreach ($lobe->blob->pixels as $cell => $_) {
+                $owner[$cell] = $k;
+            }
+        }
+        // Cells that the blob only brushes go to the lobe nearest to them.
+        $owner = DistanceField::from(array_values($owner), $grid->width)[1];
+        $pixels = [];
+        foreach ($blob->pixels as $pixel => $_) {
+            $pixels[$owner[$grid->cell($pixel)]][$pixel] = true;
+        }
+        $pixels = self::tidied($pixels, $blob->width, $leastPx);
+
+        return array_values(array_map(static fn (array $set, int $k): Lobe => new Lobe(Blob::of($set, $blob->width), $lobes[$k]->neckPx * $grid->pxPerCell), $pixels, array_keys($pixels)));
+    }
+
+    /**
+     * @param  list<int>  $map
+     * @param  float  $most  how well one simple shape covers it
+     * @return list<Lobe> in cells
+     */
+    private static function cut(Blob $blob, array $map, float $least, float $most, int $depth): array
+    {
+        $best = [new Lobe($blob, 0.0)];
+        $overlaps = [$most];
+        if ($most >= self::SIMPLE_ENOUGH || $blob->area() < 4 * $least) {
+            return $best;
+        }
+        foreach (self::cuts($blob, count($map), max($least, self::LEAST_SHARE * $blob->area())) as $lobes) {
+            $covered = array_map(static fn (Lobe $lobe): float => Fit::rough($lobe->blob, self::without($map, $blob, $lobe->blob))->overlap, $lobes);
+            $worth = array_sum(array_map(static fn (Lobe $l, float $o): float => $o * $l->blob->area(), $lobes, $covered)) / $blob->area() - self::PER_LOBE * (count($lobes) - 1);
             if ($worth > $most + self::PER_LOBE) {
-                [$most, $best] = [$worth, $cut];
+                [$most, $best, $overlaps] = [$worth, $lobes, $covered];
             }
         }
         if (count($best) === 1 || $depth >= self::DEEPEST) {
             return $best;
         }
         $lobes = [];
-        foreach ($best as $lobe) {
-            foreach (self::of($lobe->blob, self::without($map, $blob, $lobe->blob), $leastPx, $depth + 1) as $i => $part) {
+        $count = count($best);
+        foreach ($best as $k => $lobe) {
+            $parts = $count < self::MOST ? self::cut($lobe->blob, self::without($map, $blob, $lobe->blob), $least, $overlaps[$k], $depth + 1) : [$lobe];
+            $count += count($parts) - 1;
+            foreach ($parts as $i => $part) {
                 $lobes[] = $i === 0 ? new Lobe($part->blob, $lobe->neckPx) : $part;
             }
         }
-        usort($lobes, static fn (Lobe $a, Lobe $b): int => $b->blob->area() <=> $a->blob->area());
 
-        return array_slice($lobes, 0, self::MOST);
-    }
-
-    /**
-     * @param  list<Lobe>  $cut
-     * @param  list<int>  $map
-     */
-    private static function worth(array $cut, Blob $blob, array $map): float
-    {
-        $sum = 0.0;
-        foreach ($cut as $lobe) {
-            $sum += Fit::rough($lobe->blob, self::without($map, $blob, $lobe->blob))->overlap * $lobe->blob->area();
-        }
-
-        return $sum / $blob->area() - self::PER_LOBE * (count($cut) - 1);
+        return $lobes;
     }
 
     /**
@@ -97,18 +135,25 @@ final class Lobes
     }
 
     /** @return iterable<list<Lobe>> each way of cutting it, of two lobes at least */
-    private static function cuts(Blob $blob, float $leastPx): iterable
+    private static function cuts(Blob $blob, int $size, float $least): iterable
     {
-        $grid = Grid::of($blob, self::CELLS);
-        $deep = DistanceField::within($grid->inside, $grid->width);
-        $widest = max($deep);
+        $inside = array_fill(0, $size, false);
+        foreach ($blob->pixels as $cell => $_) {
+            $inside[$cell] = true;
+        }
+        $inside = array_values($inside);
+        $deep = DistanceField::within($inside, $blob->width);
+        $widest = max([0, ...$deep]);
+        if (self::isRoll($blob, $widest / DistanceField::SIDE)) {
+            return;
+        }
         $seen = [];
         foreach (self::DISCS as $share) {
             $radius = (int) floor($share * $widest);
             if ($radius < 2 * DistanceField::SIDE) {
                 continue;
             }
-            $lobes = self::opened($blob, $grid, $deep, $radius, $leastPx);
+            $lobes = self::opened($blob, $inside, $deep, $radius, $least);
             // Two discs that cut alike are looked at once.
             $sizes = implode(' ', array_map(static fn (Lobe $l): int => $l->blob->area(), $lobes));
             if (count($lobes) > 1 && count($lobes) <= self::MOST && ! isset($seen[$sizes])) {
@@ -118,23 +163,31 @@ final class Lobes
         }
     }
 
+    /** A long blob of even thickness is one roll, however it is bent. */
+    private static function isRoll(Blob $blob, float $widestCells): bool
+    {
+        $stroke = Stroke::of($blob);
+
+        return $stroke->lengthPx > self::ROLL * $stroke->widthPx && 2 * $widestCells < self::EVEN * $stroke->widthPx && $stroke->covers($blob, self::ONE_COURSE);
+    }
+
     /**
      * Cores: where the disc's middle can go, and all it sweeps. Lobes: cores, and large enough pieces of what is left.
      *
+     * @param  list<bool>  $inside
      * @param  list<int>  $deep
      * @return list<Lobe>
      */
-    private static function opened(Blob $blob, Grid $grid, array $deep, int $radius, float $leastPx): array
+    private static function opened(Blob $blob, array $inside, array $deep, int $radius, float $least): array
     {
-        $cores = $grid->pieces(array_map(static fn (int $d): bool => $d > $radius, $deep));
-        [$far, $near] = DistanceField::from($cores, $grid->width);
+        $cores = Grid::pieces(array_map(static fn (int $d): bool => $d > $radius, $deep), $blob->width);
+        [$far, $near] = DistanceField::from($cores, $blob->width);
         $swept = $radius + DistanceField::SIDE;
         $rest = [];
-        foreach ($grid->inside as $i => $in) {
+        foreach ($inside as $i => $in) {
             $rest[] = $in && $far[$i] > $swept;
         }
-        $left = $grid->pieces($rest);
-        $cellsLeast = $leastPx / $grid->pxPerCell ** 2;
+        $left = Grid::pieces($rest, $blob->width);
         $farthest = $count = [];
         foreach ($left as $i => $piece) {
             if ($piece >= 0) {
@@ -142,44 +195,60 @@ final class Lobes
                 $farthest[$piece] = max($farthest[$piece] ?? 0, $far[$i] - $swept);
             }
         }
-        $owner = [];
-        foreach ($grid->inside as $i => $in) {
+        $cells = [];
+        $owner = array_fill(0, count($inside), -1);
+        foreach ($blob->pixels as $i => $_) {
             $piece = $left[$i];
-            $sticksOut = $piece >= 0 && $count[$piece] >= $cellsLeast && $farthest[$piece] > self::STICKS_OUT * sqrt($count[$piece]) * DistanceField::SIDE * 0.5;
-            $owner[] = ! $in ? -1 : ($sticksOut ? 1000 + $piece : $near[$i]);
+            $sticksOut = $piece >= 0 && $count[$piece] >= $least && $farthest[$piece] > self::STICKS_OUT * sqrt($count[$piece]) * DistanceField::SIDE;
+            $owner[$i] = $sticksOut ? 1000 + $piece : $near[$i];
+            $cells[$owner[$i]][$i] = true;
         }
-
-        // Cells that the blob only brushes go to the lobe nearest to them.
-        return self::lobes($blob, $grid, DistanceField::from($owner, $grid->width)[1], $owner, $leastPx);
-    }
-
-    /**
-     * @param  list<int>  $nearest  per cell, any number from 0 for a lobe
-     * @param  list<int>  $owner  the same, -1 outside the blob
-     * @return list<Lobe>
-     */
-    private static function lobes(Blob $blob, Grid $grid, array $nearest, array $owner, float $leastPx): array
-    {
-        $pixels = [];
-        foreach ($blob->pixels as $pixel => $_) {
-            $pixels[$nearest[$grid->cell($pixel)]][$pixel] = true;
-        }
-        uasort($pixels, static fn (array $a, array $b): int => count($b) <=> count($a));
-        $small = array_filter($pixels, static fn (array $set): bool => count($set) < $leastPx);
-        $main = array_key_first($pixels);
-        foreach ($small as $k => $set) {
-            if ($k !== $main && $main !== null) {
-                $pixels[$main] += $set;
-                unset($pixels[$k]);
-            }
-        }
-        $necks = self::necks($grid, $owner);
+        $cells = self::tidied($cells, $blob->width, $least);
+        $necks = self::necks(array_values($owner), $blob->width);
         $lobes = [];
-        foreach ($pixels as $k => $set) {
-            $lobes[] = new Lobe(Blob::of($set, $blob->width), $k === $main ? 0.0 : ($necks[$k] ?? 0) * $grid->pxPerCell);
+        foreach ($cells as $k => $set) {
+            $lobes[] = new Lobe(Blob::of($set, $blob->width), $lobes === [] ? 0.0 : $necks[$k] ?? 0.0);
         }
 
         return $lobes;
+    }
+
+    /**
+     * Every lobe in one piece: crumbs go to a lobe that they touch, else to the largest.
+     *
+     * @param  array<int, array<int, true>>  $pixels  by lobe
+     * @return array<int, array<int, true>> largest first
+     */
+    private static function tidied(array $pixels, int $width, float $leastPx): array
+    {
+        $whole = $crumbs = $owner = [];
+        foreach ($pixels as $k => $set) {
+            foreach (Blob::connected($set, $width) as $i => $piece) {
+                if ($i === 0 && count($piece) >= $leastPx) {
+                    $whole[$k] = $piece;
+                    $owner += array_fill_keys(array_keys($piece), $k);
+                } else {
+                    $crumbs[] = $piece;
+                }
+            }
+        }
+        if ($whole === []) {
+            return $pixels;
+        }
+        uasort($whole, static fn (array $a, array $b): int => count($b) <=> count($a));
+        foreach ($crumbs as $crumb) {
+            $to = (int) array_key_first($whole);
+            foreach ($crumb as $i => $_) {
+                $touched = $owner[$i - 1] ?? $owner[$i + 1] ?? $owner[$i - $width] ?? $owner[$i + $width] ?? -1;
+                if ($touched >= 0) {
+                    $to = $touched;
+                    break;
+                }
+            }
+            $whole[$to] += $crumb;
+        }
+
+        return $whole;
     }
 
     /**
@@ -188,16 +257,16 @@ final class Lobes
      * @param  list<int>  $owner
      * @return array<int, float>
      */
-    private static function necks(Grid $grid, array $owner): array
+    private static function necks(array $owner, int $width): array
     {
         $boxes = [];
         foreach ($owner as $i => $one) {
-            foreach ([($i + 1) % $grid->width > 0 ? $i + 1 : -1, $i + $grid->width] as $j) {
+            foreach ([($i + 1) % $width > 0 ? $i + 1 : -1, $i + $width] as $j) {
                 $two = $owner[$j] ?? -1;
                 if ($one >= 0 && $two >= 0 && $one !== $two) {
                     foreach ([$one, $two] as $k) {
-                        $x = $i % $grid->width;
-                        $y = intdiv($i, $grid->width);
+                        $x = $i % $width;
+                        $y = intdiv($i, $width);
                         $b = $boxes[$k] ?? [$x, $y, $x, $y];
                         $boxes[$k] = [min($b[0], $x), min($b[1], $y), max($b[2], $x), max($b[3], $y)];
                     }

@@ -106,6 +106,12 @@ final readonly class Raster
         return [$width, $height, $info['mime']];
     }
 
+    /** The same picture in a mirror. */
+    public function mirrored(): self
+    {
+        return new self(array_merge(...array_map(array_reverse(...), array_chunk($this->pixels, $this->width))), $this->width, $this->height, $this->ownWidth, $this->ownHeight, $this->notices);
+    }
+
     /** Pixels of the picture as it came for one pixel looked at. */
     public function ownPerPx(): float
     {

@@ -57,15 +57,10 @@ final readonly class Sorting
         $map = array_fill(0, count($regions->map), -1);
         $labels = $colours = [];
         foreach ($lobes as $k => $lobe) {
-            $counts = [];
             foreach ($lobe->blob->pixels as $pixel => $_) {
                 $map[$pixel] = $k;
-                $label = $regions->all[$regions->map[$pixel]]->label;
-                $counts[$label] = ($counts[$label] ?? 0) + 1;
             }
-            arsort($counts);
-            $labels[$k] = (int) array_key_first($counts);
-            $colours[$k] = count(array_filter($counts, static fn (int $n): bool => $n > 0.2 * $lobe->blob->area()));
+            [$labels[$k], $colours[$k]] = self::colour($lobe->blob, $regions);
         }
         $map = array_values($map);
         $seen = Regions::drawnBy($map, $labels, $regions->width);
@@ -89,6 +84,31 @@ final readonly class Sorting
     public function withMarks(array $more): self
     {
         return new self($this->pieces, $this->map, [...$this->marks, ...$more], $this->notices);
+    }
+
+    /**
+     * The colour that a lobe's ground has: what is seen along its rim counts as much as twice what is seen within.
+     *
+     * @return array{int, int} the colour, and how many colours share the lobe
+     */
+    private static function colour(Blob $blob, Regions $regions): array
+    {
+        $area = $rim = [];
+        foreach ($blob->pixels as $i => $_) {
+            $label = $regions->all[$regions->map[$i]]->label;
+            $area[$label] = ($area[$label] ?? 0) + 1;
+            if (! isset($blob->pixels[$i - 1], $blob->pixels[$i + 1], $blob->pixels[$i - $blob->width], $blob->pixels[$i + $blob->width])) {
+                $rim[$label] = ($rim[$label] ?? 0) + 1;
+            }
+        }
+        $whole = array_sum($rim);
+        $weight = [];
+        foreach ($area as $label => $n) {
+            $weight[$label] = 0.5 * $n / $blob->area() + ($rim[$label] ?? 0) / max(1, $whole);
+        }
+        arsort($weight);
+
+        return [(int) array_key_first($weight), count(array_filter($area, static fn (int $n): bool => $n > 0.2 * $blob->area()))];
     }
 
     private static function edgeAlongOthers(Region $region): float
@@ -117,7 +137,7 @@ final readonly class Sorting
             }
             foreach (self::shares($carrying->wholes[$i], $map) as $k => $pixels) {
                 if ($regions->all[$i]->label !== $labels[$k] || $layer > 1) {
-                    $marks[] = new Mark($regions->all[$i]->label, Blob::of($pixels, $regions->width), $k, $layer, $regions->all[$i]->edge);
+                    array_push($marks, ...self::marked($pixels, $regions->all[$i], $k, $layer, $regions->width));
                 }
             }
         }
@@ -125,12 +145,28 @@ final readonly class Sorting
         foreach ($base as $k => $i) {
             if ($regions->all[$i]->label !== $labels[$k]) {
                 $own = array_filter($carrying->wholes[$i], static fn (int $pixel): bool => $map[$pixel] === $k && $regions->map[$pixel] === $i, ARRAY_FILTER_USE_KEY);
-                if ($own !== []) {
-                    $marks[] = new Mark($regions->all[$i]->label, Blob::of($own, $regions->width), $k, 1, $regions->all[$i]->edge);
-                }
+                array_push($marks, ...self::marked($own, $regions->all[$i], $k, 1, $regions->width));
             }
         }
         usort($marks, static fn (Mark $a, Mark $b): int => $b->blob->area() <=> $a->blob->area());
+
+        return $marks;
+    }
+
+    /**
+     * A mark for each connected piece that is more than a crumb of the whole.
+     *
+     * @param  array<int, true>  $pixels
+     * @return list<Mark>
+     */
+    private static function marked(array $pixels, Region $region, int $on, int $layer, int $width): array
+    {
+        $marks = [];
+        foreach (Blob::connected($pixels, $width) as $piece) {
+            if (count($piece) > 0.04 * count($pixels)) {
+                $marks[] = new Mark($region->label, Blob::of($piece, $width), $on, $layer, $region->edge);
+            }
+        }
 
         return $marks;
     }

@@ -10,10 +10,11 @@ final readonly class Stroke
     /** A blob at least so many times longer than wide is taken for a line. */
     private const LONG = 3.6;
 
-    /** @param  list<array{float, float}>  $course */
+    /** @param  non-empty-list<array{float, float}>  $course  from one end to the other, half a width short of both tips */
     private function __construct(
         public array $course,
         public float $widthPx,
+        public float $lengthPx,
     ) {
     }
 
@@ -25,27 +26,21 @@ final readonly class Stroke
         return $edgePx / 2 > self::LONG * $width && max($blob->box(0.0)[0], $blob->box(0.0)[1]) > 2.5 * $width;
     }
 
-    /** Cuts the blob into slices across its longest axis and joins their middles. */
+    /**
+     * Walks through the blob from the pixel farthest from any other, and joins the middles of what lies equally far along.
+     * The blob is connected.
+     */
     public static function of(Blob $blob): self
     {
-        $turn = deg2rad($blob->leanDeg());
-        [$alongX, $alongY] = [-sin($turn), cos($turn)];
-        $slices = [];
-        $lowest = INF;
-        $highest = -INF;
-        foreach ($blob->pixels as $i => $_) {
-            $x = $i % $blob->width + 0.5;
-            $y = -intdiv($i, $blob->width) - 0.5;
-            $along = $x * $alongX + $y * $alongY;
-            $lowest = min($lowest, $along);
-            $highest = max($highest, $along);
-            $slices[] = [$along, $x, $y];
-        }
-        $count = max(3, min(9, (int) round(($highest - $lowest) / 4)));
+        $inside = $blob->pixels;
+        $end = self::walk($inside, $blob->width, (int) array_key_first($inside))[1];
+        [$far, $tip] = self::walk($inside, $blob->width, $end);
+        $longest = max(1, $far[$tip]);
+        $count = max(3, min(24, (int) round($longest / max(2.0, 0.7 * $blob->area() / $longest))));
         $sums = array_fill(0, $count, [0, 0.0, 0.0]);
-        foreach ($slices as [$along, $x, $y]) {
-            $k = min($count - 1, (int) floor(($along - $lowest) / max(1e-6, $highest - $lowest) * $count));
-            $sums[$k] = [$sums[$k][0] + 1, $sums[$k][1] + $x, $sums[$k][2] + $y];
+        foreach ($far as $i => $steps) {
+            $k = min($count - 1, (int) ($steps / $longest * $count));
+            $sums[$k] = [$sums[$k][0] + 1, $sums[$k][1] + $i % $blob->width + 0.5, $sums[$k][2] - intdiv($i, $blob->width) - 0.5];
         }
         $course = [];
         foreach ($sums as [$n, $sumX, $sumY]) {
@@ -57,26 +52,53 @@ final readonly class Stroke
         for ($i = 1; $i < count($course); $i++) {
             $length += hypot($course[$i][0] - $course[$i - 1][0], $course[$i][1] - $course[$i - 1][1]);
         }
-        // The slices' middles stop half a slice short at both ends.
-        $length *= $count / max(1, $count - 1);
+        // The middles of the first and last slice lie half a slice short of the tips.
+        $length *= count($course) / max(1, count($course) - 1);
+        $width = $blob->area() / max(1.0, $length);
 
-        return new self(Contour::line($course, 0.4), $blob->area() / max(1.0, $length));
+        return new self(Contour::line($course, 0.4), $width, $length);
     }
 
-    /** Whether the line, drawn in its width, is much the same as the blob. */
-    public function covers(Blob $blob): bool
+    /**
+     * Steps from a pixel to every other, and the pixel that is farthest.
+     *
+     * @param  array<int, true>  $inside
+     * @return array{array<int, int>, int}
+     */
+    private static function walk(array $inside, int $width, int $from): array
+    {
+        $far = [$from => 0];
+        $front = [$from];
+        $last = $from;
+        for ($steps = 1; $front !== []; $steps++) {
+            $next = [];
+            // Every other step goes round corners as well: an octagon's distances, nearer to straight ones than a diamond's.
+            $ways = $steps % 2 === 0 ? [-1, 1, -$width, $width, -$width - 1, -$width + 1, $width - 1, $width + 1] : [-1, 1, -$width, $width];
+            foreach ($front as $i) {
+                foreach ($ways as $way) {
+                    $j = $i + $way;
+                    if (isset($inside[$j]) && ! isset($far[$j])) {
+                        $far[$j] = $steps;
+                        $next[] = $last = $j;
+                    }
+                }
+            }
+            $front = $next;
+        }
+
+        return [$far, $last];
+    }
+
+    /** Whether the line, drawn in its width, covers such a share of the blob. */
+    public function covers(Blob $blob, float $share): bool
     {
         $reach = $this->widthPx / 2 + 0.8;
-        $length = 0.0;
-        for ($i = 1; $i < count($this->course); $i++) {
-            $length += hypot($this->course[$i][0] - $this->course[$i - 1][0], $this->course[$i][1] - $this->course[$i - 1][1]);
-        }
         $in = 0;
         foreach ($blob->pixels as $i => $_) {
             $in += (int) ($this->distance($i % $blob->width + 0.5, -intdiv($i, $blob->width) - 0.5) <= $reach);
         }
 
-        return $in > 0.9 * $blob->area() && ($length + $this->widthPx) * $this->widthPx < 1.25 * $blob->area();
+        return $in > $share * $blob->area();
     }
 
     private function distance(float $x, float $y): float

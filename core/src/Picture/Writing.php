@@ -21,6 +21,9 @@ final readonly class Writing
     /** A spot is a disc if a disc covers it so well. */
     private const DISC = 0.88;
 
+    /** And a line if it covers so much of it. */
+    private const LINE = 0.94;
+
     /** Twins on a part that stands within this share of the figure's height of the middle line. */
     private const ON_AXIS = 0.03;
 
@@ -217,7 +220,7 @@ final readonly class Writing
         }
         if (Stroke::isOne($mark->blob, $mark->edgePx)) {
             $stroke = Stroke::of($mark->blob);
-            if ($stroke->covers($mark->blob)) {
+            if ($stroke->covers($mark->blob, self::LINE)) {
                 return ['kind' => 'line', 'widthMm' => $this->size($stroke->widthPx), 'pointsMm' => array_map($local, $stroke->course)];
             }
         }
