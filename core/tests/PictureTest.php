@@ -7,6 +7,7 @@ use Impa\Colour\Srgb;
 use Impa\Figure\Figure;
 use Impa\Picture\Breakdown;
 use Impa\Picture\PictureRefused;
+use Impa\Picture\Wishes;
 use Impa\Render\Painter;
 use Impa\Render\View;
 use Impa\Tests\Support\Figures;
@@ -19,6 +20,12 @@ function drawing(callable $draw, int $width = 300, int $height = 300, ?int $grou
     imagesavealpha($image, true);
     imagefill($image, 0, 0, $ground ?? 0x7FFFFFFF);
     $draw($image);
+
+    return asPng($image);
+}
+
+function asPng(GdImage $image): string
+{
     ob_start();
     imagepng($image);
 
@@ -73,7 +80,7 @@ it('makes one of twins, and joins them to what they touch', function () {
     }));
     $twins = array_values(array_filter($document['parts'], static fn (array $p): bool => $p['mirror']));
     expect($document['parts'])->toHaveCount(2)->and($twins)->toHaveCount(1)
-        ->and($twins[0]['join']['to'])->toBe('body')->and($twins[0]['at']['xMm'])->toBeGreaterThan(0);
+        ->and($twins[0]['join']['to'])->toBe($document['parts'][0]['key'])->and($twins[0]['at']['xMm'])->toBeGreaterThan(0);
 });
 
 it('makes details of what lies on a part: spots, layers, a line', function () {
@@ -107,8 +114,110 @@ it('sees the shape that was drawn', function (string $kind, callable $draw) {
         imagefilledellipse($i, 150, 230, 60, 60, 0x408040);
     }],
     'a cone' => ['cone', fn ($i) => imagefilledpolygon($i, [150, 40, 230, 260, 70, 260], 0x408040)],
-    'a star' => ['plate', fn ($i) => imagefilledpolygon($i, [150, 20, 180, 110, 275, 110, 200, 165, 228, 255, 150, 200, 72, 255, 100, 165, 25, 110, 120, 110], 0x408040)],
+    'a bent roll' => ['arc', function ($i) {
+        imagesetthickness($i, 1);
+        foreach (range(-90, 90, 1) as $deg) {
+            imagefilledellipse($i, (int) round(100 + 90 * cos(deg2rad($deg))), (int) round(150 + 90 * sin(deg2rad($deg))), 36, 36, 0x408040);
+        }
+    }],
 ]);
+
+it('cuts a figure of one colour at its necks: a head from its ears and its body, a body from its limbs', function () {
+    $document = seen(drawing(function ($i) {
+        imagefilledellipse($i, 150, 90, 120, 110, 0x408040);
+        imagefilledellipse($i, 95, 40, 44, 44, 0x408040);
+        imagefilledellipse($i, 205, 40, 44, 44, 0x408040);
+        imagefilledellipse($i, 150, 205, 150, 150, 0x408040);
+        imagefilledellipse($i, 60, 200, 90, 34, 0x408040);
+        imagefilledellipse($i, 240, 200, 90, 34, 0x408040);
+    }));
+    $parts = array_column($document['parts'], null, 'name');
+    expect(array_keys($parts))->toEqualCanonicalizing(['Body', 'Head', 'Ear', 'Arm'])
+        ->and($parts['Ear']['shape']['kind'])->toBe('plate')->and($parts['Ear']['mirror'])->toBeTrue()->and($parts['Arm']['mirror'])->toBeTrue()
+        ->and($parts['Head']['join']['to'])->toBe('body')->and($parts['Ear']['join']['to'])->toBe('head')
+        ->and($parts['Head']['shape']['widthMm'])->toEqualWithDelta(120 * 100 / 262, 2.5)
+        ->and($parts['Body']['shape']['widthMm'])->toEqualWithDelta(150 * 100 / 262, 4)
+        ->and($parts['Ear']['seen']['why'])->toContain('neck')->and($parts['Ear']['seen']['confidence'])->toBeGreaterThan(0.3);
+});
+
+it('sees one body in two colours, not two shapes', function () {
+    $document = seen(drawing(function ($i) {
+        imagefilledellipse($i, 150, 150, 220, 240, 0x8A5FA0);
+        imagefilledarc($i, 150, 150, 220, 240, 30, 150, 0xE0C080, IMG_ARC_CHORD);
+    }));
+    expect($document['parts'])->toHaveCount(1)->and($document['details'])->toHaveCount(1)
+        ->and($document['parts'][0]['shape']['kind'])->toBe('ball')
+        ->and($document['details'][0]['kind'])->toBe('patch');
+});
+
+it('gives a mirrored drawing the mirrored answer', function () {
+    foreach (['bobbin', 'sorrel', 'lanto'] as $name) {
+        $image = imagecreatefrompng(__DIR__."/../../demo/{$name}.png");
+        // Something odd on one side, so that the two differ.
+        imagefilledellipse($image, 60, 200, 70, 40, 0x2060A0);
+        $one = seen(asPng($image), 110);
+        imageflip($image, IMG_FLIP_HORIZONTAL);
+        $two = seen(asPng($image), 110);
+        $places = static fn (array $d, int $way): array => array_map(static fn (array $p): array => [$p['shape']['kind'], $p['mirror'], round($p['mirror'] ? $p['at']['xMm'] : $way * $p['at']['xMm'], 0) + 0.0, round($p['at']['yMm'])], $d['parts']);
+        expect($places($two, -1))->toEqualCanonicalizing($places($one, 1));
+    }
+});
+
+it('asks which of two figures that stand side by side is meant', function () {
+    $png = drawing(function ($i) {
+        imagefilledellipse($i, 70, 150, 110, 180, 0xC04050);
+        imagefilledellipse($i, 230, 150, 100, 140, 0x4060A0);
+    });
+    $both = Breakdown::of($png, 80);
+    expect($both->figures)->toHaveCount(2)->and($both->document['parts'])->toHaveCount(2)->and(implode(' ', $both->notices))->toContain('2 figures');
+    $right = Breakdown::of($png, Wishes::of(80, figure: 2));
+    expect($right->document['parts'])->toHaveCount(1)
+        ->and($right->document['parts'][0]['shape']['widthMm'])->toEqualWithDelta(80 * 100 / 140, 1.5)
+        ->and($right->document['colours'][0]['hex'])->toBe('#4060a0');
+});
+
+it('merges shades as strongly as asked, and tells what it left out', function () {
+    $png = drawing(function ($i) {
+        foreach (range(0, 40) as $k) {
+            imagefilledellipse($i, 150, 150, 240 - 4 * $k, 240 - 4 * $k, imagecolorallocate($i, 120 + 2 * $k, 60 + 2 * $k, 80 + 2 * $k));
+        }
+        imagefilledellipse($i, 150, 150, 40, 40, 0x2040F0);
+        imagefilledrectangle($i, 100, 60, 102, 62, 0x2040F0);
+    });
+    $colours = static fn (float $shades): int => count(Breakdown::of($png, Wishes::of(80, $shades))->document['colours']);
+    expect($colours(1.0))->toBeLessThan($colours(0.0))->and($colours(1.0))->toBeLessThanOrEqual(3);
+    $left = Breakdown::of($png, Wishes::of(80, 1.0))->document['picture']['leftOut'];
+    expect($left)->not->toBeEmpty()->and($left[0]['xMm'])->toEqualWithDelta((101.5 - 149.5) * 80 / 241, 1.5);
+});
+
+it('keeps a soft shadow out of the figure', function () {
+    $document = seen(drawing(function ($i) {
+        foreach (range(0, 60) as $k) {
+            $grey = 255 - $k;
+            imagefilledellipse($i, 150, 262, 240 - 3 * $k, 64 - $k, imagecolorallocate($i, $grey, $grey, $grey));
+        }
+        imagefilledellipse($i, 150, 150, 180, 220, 0xC04050);
+    }));
+    expect($document['parts'])->toHaveCount(1)->and($document['parts'][0]['shape']['widthMm'])->toEqualWithDelta(180 * 100 / 221, 2);
+});
+
+it('rounds sizes to steps when asked', function () {
+    $png = drawing(fn ($i) => imagefilledellipse($i, 150, 150, 187, 240, 0xC04050));
+    $shape = Breakdown::of($png, Wishes::of(83, roundToMm: 5))->document['parts'][0]['shape'];
+    expect([$shape['widthMm'], $shape['heightMm']])->toBe([65.0, 85.0]);
+});
+
+it('says what it is doing, and stops when it is told to', function () {
+    $png = (string) file_get_contents(__DIR__.'/../../demo/bobbin.png');
+    $said = [];
+    Breakdown::of($png, 100, progress: function (string $doing, float $share) use (&$said): void {
+        $said[] = $share;
+    });
+    $sorted = $said;
+    sort($sorted);
+    expect(count($said))->toBeGreaterThan(8)->and($said)->toBe($sorted)->and(end($said))->toBeLessThanOrEqual(1.0);
+    expect(fn () => Breakdown::of($png, 100, progress: fn (string $doing, float $share) => $share > 0.5 ? throw PictureRefused::stopped() : null))->toThrow(PictureRefused::class, 'Stopped');
+});
 
 it('keeps two like shades apart and merges what is the same', function () {
     $document = seen(drawing(function ($i) {

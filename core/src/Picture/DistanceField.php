@@ -69,20 +69,20 @@ final class DistanceField
                 $after = $way > 0 ? $x < $width - 1 : $x > 0;
                 $row = $i - $way * $width;
                 $best = $i;
-                if ($inRow && $field[$i - $way] + self::SIDE < $here) {
+                if ($inRow && $here > $field[$i - $way] + self::SIDE) {
                     $best = $i - $way;
                     $here = $field[$best] + self::SIDE;
                 }
                 if ($row >= 0 && $row < $size) {
-                    if ($field[$row] + self::SIDE < $here) {
+                    if ($here > $field[$row] + self::SIDE) {
                         $best = $row;
                         $here = $field[$row] + self::SIDE;
                     }
-                    if ($inRow && $field[$row - $way] + self::CORNER < $here) {
+                    if ($inRow && $here > $field[$row - $way] + self::CORNER) {
                         $best = $row - $way;
                         $here = $field[$best] + self::CORNER;
                     }
-                    if ($after && $field[$row + $way] + self::CORNER < $here) {
+                    if ($after && $here > $field[$row + $way] + self::CORNER) {
                         $best = $row + $way;
                         $here = $field[$best] + self::CORNER;
                     }

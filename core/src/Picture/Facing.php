@@ -71,6 +71,11 @@ final class Facing
         unset($detail);
         $document['picture']['originPx'][0] = $document['picture']['widthPx'] - $document['picture']['originPx'][0];
 
+        foreach ($document['picture']['leftOut'] as &$speck) {
+            $speck['xMm'] = 0.0 - $speck['xMm'];
+        }
+        unset($speck);
+
         return $document;
     }
 

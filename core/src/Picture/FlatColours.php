@@ -13,10 +13,10 @@ use Impa\Colour\Srgb;
 final readonly class FlatColours
 {
     /** More colours than anybody keeps wools for in one figure. */
-    private const MOST = 14;
+    private const MOST = 24;
 
-    /** Two shades nearer than this in Lab are one colour of wool. */
-    private const APART = 8.5;
+    /** Two shades nearer than this in Lab are one colour of wool, by the strength of merging from 0 to 1. */
+    private const APART = [4.5, 26.0];
 
     /** A pixel farther than this from every colour is a mixture. */
     private const SURE = 9.0;
@@ -34,9 +34,12 @@ final readonly class FlatColours
     ) {
     }
 
-    public static function of(Raster $raster, Ground $ground): self
+    /** @param  float  $shades  how strongly near shades are merged, 0 to 1 */
+    public static function of(Raster $raster, Ground $ground, float $shades = 0.2): self
     {
-        $colours = self::cluster($raster, $ground);
+        $apart = self::APART[0] + $shades * (self::APART[1] - self::APART[0]);
+        $colours = self::cluster($raster, $ground, $apart ** 2);
+        $sureWithin = max(self::SURE, $apart) ** 2;
         $centres = array_map(static fn (Srgb $c): array => LabTable::of($c->red << 16 | $c->green << 8 | $c->blue), $colours);
         $labels = [];
         $sure = [];
@@ -47,7 +50,7 @@ final readonly class FlatColours
 
                 continue;
             }
-            [$label, $near] = $known[$pixel & 0xFFFFFF] ??= self::nearest(LabTable::of($pixel), $centres);
+            [$label, $near] = $known[$pixel & 0xFFFFFF] ??= self::nearest(LabTable::of($pixel), $centres, $sureWithin);
             $labels[] = $near ? $label : -2;
             if ($near) {
                 $sure[] = $i;
@@ -58,7 +61,7 @@ final readonly class FlatColours
     }
 
     /** @return non-empty-list<Srgb> */
-    private static function cluster(Raster $raster, Ground $ground): array
+    private static function cluster(Raster $raster, Ground $ground, float $apart): array
     {
         $bins = [];
         foreach ($raster->pixels as $i => $pixel) {
@@ -77,7 +80,7 @@ final readonly class FlatColours
         foreach ($bins as $bin) {
             $lab = LabTable::of(self::mean($bin));
             $best = null;
-            $least = self::APART ** 2;
+            $least = $apart;
             foreach ($centres as $g => $centre) {
                 $distance = LabTable::squared($lab, $centre);
                 if ($distance < $least) {
@@ -134,7 +137,7 @@ final readonly class FlatColours
      * @param  non-empty-list<array{float, float, float}>  $centres
      * @return array{int, bool}
      */
-    private static function nearest(array $lab, array $centres): array
+    private static function nearest(array $lab, array $centres, float $sureWithin): array
     {
         $best = 0;
         $least = INF;
@@ -145,6 +148,6 @@ final readonly class FlatColours
             }
         }
 
-        return [$best, $least < self::SURE ** 2];
+        return [$best, $least < $sureWithin];
     }
 }

@@ -16,6 +16,16 @@ final readonly class Ground
     /** How far a background pixel may lie from the border's colour, in Lab. */
     private const NEAR = 7.0;
 
+    /**
+     * From background to background, a soft shadow or an even gradient changes by so little from pixel to pixel (squared, in
+     * Lab); a shadow keeps the background's hue and is darker by so much at most.
+     */
+    private const SOFT_STEP = 2.2 ** 2;
+
+    private const SHADOW_HUE = 7.0 ** 2;
+
+    private const SHADOW_DARK = 45.0;
+
     /** Share of border pixels that must be plain for the background to be trusted. */
     private const PLAIN = 0.6;
 
@@ -57,6 +67,18 @@ final readonly class Ground
         }
 
         return new self($figure, $count, $notices, $colour);
+    }
+
+    /**
+     * The same ground with all but some pixels taken for background.
+     *
+     * @param  list<bool>  $kept
+     */
+    public function within(array $kept): self
+    {
+        $figure = array_map(static fn (bool $in, bool $keep): bool => $in && $keep, $this->figure, $kept);
+
+        return new self($figure, count(array_filter($figure)), $this->notices, $this->colour);
     }
 
     /** The same ground in a mirror. */
@@ -118,7 +140,7 @@ final readonly class Ground
             $i = array_pop($open);
             $x = $i % $raster->width;
             foreach ([$x > 0 ? $i - 1 : -1, $x < $raster->width - 1 ? $i + 1 : -1, $i - $raster->width, $i + $raster->width] as $j) {
-                if ($j >= 0 && isset($figure[$j]) && $figure[$j] && $isGround($raster->pixels[$j])) {
+                if ($j >= 0 && isset($figure[$j]) && $figure[$j] && ($isGround($raster->pixels[$j]) || self::isSoft($raster->pixels[$i], $raster->pixels[$j], $ground))) {
                     $figure[$j] = false;
                     $open[] = $j;
                 }
@@ -126,5 +148,15 @@ final readonly class Ground
         }
 
         return [array_values($figure), $plain, $ground];
+    }
+
+    /** Whether the background goes on from one pixel to its neighbour as a soft shadow. */
+    private static function isSoft(int $from, int $to, Lab $ground): bool
+    {
+        $lab = LabTable::of($to);
+
+        return LabTable::squared(LabTable::of($from), $lab) < self::SOFT_STEP
+            && ($lab[1] - $ground->a) ** 2 + ($lab[2] - $ground->b) ** 2 < self::SHADOW_HUE
+            && $lab[0] < $ground->l && $lab[0] > $ground->l - self::SHADOW_DARK;
     }
 }

@@ -92,8 +92,10 @@ final class Naming
             $inMiddle && $above && $onHead => 'Top',
             $inMiddle && $below && $onHead => 'Chin',
             $inMiddle && $below => 'Base',
+            $inMiddle && $onBody && $above => 'Collar',
             $above && $onHead => 'Tuft',
             ! $inMiddle && $onBody && $isLong && ! $above => $below ? 'Leg' : 'Tail',
+            ! $onBody && ! $onHead => 'Tip',
             default => 'Part',
         };
     }

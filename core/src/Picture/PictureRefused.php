@@ -53,4 +53,19 @@ final class PictureRefused extends DomainException
     {
         return new self(sprintf('A finished height lies between 10 and 2000 mm, not %g.', $heightMm));
     }
+
+    public static function shadesOutOfRange(float $shades): self
+    {
+        return new self(sprintf('How strongly shades are merged lies between 0 and 1, not %g.', $shades));
+    }
+
+    public static function wishOutOfRange(): self
+    {
+        return new self('The figure is counted from 1 (0 for all of them), and sizes are rounded to steps of 0 to 10 mm.');
+    }
+
+    public static function stopped(): self
+    {
+        return new self('Stopped. Nothing was kept.');
+    }
 }

@@ -29,13 +29,13 @@ final readonly class Regions
     /**
      * @param  array<int, Region>  $all  by index
      * @param  list<int>  $map  per pixel, index of its region, -1 for the ground
-     * @param  int  $dropped  how many specks were given away
+     * @param  list<Region>  $dropped  the specks that were given away, largest first
      */
     private function __construct(
         public array $all,
         public array $map,
         public int $width,
-        public int $dropped,
+        public array $dropped,
     ) {
     }
 
@@ -46,7 +46,8 @@ final readonly class Regions
         [$all, $map] = self::connected($labels, $raster->width);
         $small = array_filter($all, static fn (Region $r): bool => $r->area < $speck);
         // Crumbs of a few pixels are left by anti-aliasing everywhere, and not worth a word.
-        $dropped = count(array_filter($small, static fn (Region $r): bool => $r->area > 8));
+        $dropped = array_values(array_filter($small, static fn (Region $r): bool => $r->area > 8));
+        usort($dropped, static fn (Region $a, Region $b): int => $b->area <=> $a->area);
         $mixed = array_filter($all, static fn (Region $r): bool => self::isMixture($r, $all, $flat, $ground));
         // Array union: keys are region indices.
         $gone = $small + $mixed;
@@ -141,10 +142,12 @@ final readonly class Regions
     }
 
     /**
-     * @param  list<int>  $labels
-     * @return array{array<int, Region>, list<int>}
+     * The connected patches of a picture.
+     *
+     * @param  list<int>  $labels  per pixel, below 0 for the ground
+     * @return array{array<int, Region>, list<int>} the patches, and their numbers per pixel
      */
-    private static function connected(array $labels, int $width): array
+    public static function connected(array $labels, int $width): array
     {
         $size = count($labels);
         $map = array_fill(0, $size, -1);

@@ -35,9 +35,11 @@ final readonly class Sorting
     ) {
     }
 
-    public static function of(Regions $regions): self
+    /** @param  callable(float $share): mixed  $progress  told how much is behind, 0 to 1; may throw to stop */
+    public static function of(Regions $regions, callable $progress): self
     {
         $carrying = Carrying::of($regions);
+        $progress(0.3);
         $bases = array_diff_key($regions->all, $carrying->on);
         uasort($bases, static fn (Region $a, Region $b): int => $b->area <=> $a->area);
         $notices = [];
@@ -54,6 +56,7 @@ final readonly class Sorting
                 $lobes[] = $lobe;
             }
         }
+        $progress(0.6);
         $map = array_fill(0, count($regions->map), -1);
         $labels = $colours = [];
         foreach ($lobes as $k => $lobe) {
@@ -66,6 +69,7 @@ final readonly class Sorting
         $seen = Regions::drawnBy($map, $labels, $regions->width);
         $pieces = [];
         foreach ($lobes as $k => $lobe) {
+            $progress(0.6 + 0.4 * $k / count($lobes));
             $hidden = $seen[$k]->area > self::WORTH_COMPLETING * $figure && self::edgeAlongOthers($seen[$k]) > self::HIDDEN_EDGE;
             $pieces[$k] = new Piece($seen[$k], $lobe->blob, Fit::best($lobe->blob, $map, $hidden), $lobe->neckPx, $colours[$k]);
             $pieces[$k]->isPartlyHidden = $hidden;

@@ -10,6 +10,9 @@ final readonly class Stroke
     /** A blob at least so many times longer than wide is taken for a line. */
     private const LONG = 3.6;
 
+    /** A ring or a clump walked through comes out shorter than so many times its width. */
+    private const SLIM = 2.4;
+
     /** @param  non-empty-list<array{float, float}>  $course  from one end to the other, half a width short of both tips */
     private function __construct(
         public array $course,
@@ -89,9 +92,12 @@ final readonly class Stroke
         return [$far, $last];
     }
 
-    /** Whether the line, drawn in its width, covers such a share of the blob. */
+    /** Whether it is a line at all, and covers, drawn in its width, such a share of the blob. */
     public function covers(Blob $blob, float $share): bool
     {
+        if ($this->lengthPx < self::SLIM * $this->widthPx) {
+            return false;
+        }
         $reach = $this->widthPx / 2 + 0.8;
         $in = 0;
         foreach ($blob->pixels as $i => $_) {

@@ -21,6 +21,11 @@ final readonly class Writing
     /** A spot is a disc if a disc covers it so well. */
     private const DISC = 0.88;
 
+    /** So few pixels are too coarse for that, and a disc for less. */
+    private const CRUMB_PX = 90;
+
+    private const CRUMB_DISC = 0.76;
+
     /** And a line if it covers so much of it. */
     private const LINE = 0.94;
 
@@ -37,6 +42,7 @@ final readonly class Writing
 
     /**
      * @param  array<int, Piece>  $pieces  by number, twins made one
+     * @param  list<Region>  $dropped  specks to be listed
      */
     public function __construct(
         private array $pieces,
@@ -44,13 +50,14 @@ final readonly class Writing
         private FlatColours $flat,
         private Raster $raster,
         private float $axis,
-        private float $heightMm,
+        private Wishes $wishes,
+        private array $dropped,
     ) {
         $extent = Extent::of(array_map(static fn (Piece $p): Region => $p->region, $sorting->pieces));
         $this->bottom = -$extent->maxY - 1.0;
         $this->figureHeightPx = (float) $extent->heightPx();
         $this->figurePx = count(array_filter($sorting->map, static fn (int $k): bool => $k >= 0));
-        $this->mmPerPx = $heightMm / $this->figureHeightPx;
+        $this->mmPerPx = $wishes->heightMm / $this->figureHeightPx;
     }
 
     /** @return array<string, mixed> */
@@ -73,7 +80,7 @@ final readonly class Writing
             'format' => 'impa-figure',
             'version' => 1,
             'name' => $name,
-            'heightMm' => $this->heightMm,
+            'heightMm' => $this->wishes->heightMm,
             'pose' => 'stand',
             'firmness' => 'springy',
             'coverMm' => 3,
@@ -89,6 +96,12 @@ final readonly class Writing
                 'heightPx' => $this->raster->ownHeight,
                 'mmPerPx' => $this->mmPerPx / $own,
                 'originPx' => [round($this->axis * $own, 2), round(-$this->bottom * $own, 2)],
+                'leftOut' => array_map(fn (Region $r): array => [
+                    'xMm' => $this->round(($r->minX + $r->maxX + 1) / 2 - $this->axis),
+                    'yMm' => $this->round(-($r->minY + $r->maxY + 1) / 2 - $this->bottom),
+                    'widthMm' => $this->round((float) $r->widthPx()),
+                    'colour' => ColourWords::of($this->flat->colours[$r->label]),
+                ], $this->dropped),
             ],
         ];
     }
@@ -103,8 +116,8 @@ final readonly class Writing
         $depth = $this->mm($fit->depthPx());
         $shape = [
             'kind' => $fit->kind->value,
-            'widthMm' => $this->size($fit->widthPx),
-            'heightMm' => $this->size($fit->heightPx),
+            'widthMm' => $this->stepped($this->size($fit->widthPx)),
+            'heightMm' => $this->stepped($this->size($fit->heightPx)),
             'depthMm' => max(0.3, round($fit->isFlat() && ! $isCushion ? min(max($depth, self::PLATE_MM[0]), self::PLATE_MM[1]) : $depth, 1)),
         ];
         if (isset($fit->options['taper'])) {
@@ -129,6 +142,7 @@ final readonly class Writing
             'colour' => self::colourKey($piece->region->label),
             'core' => CoreMaterial::usualFor(min($shape['widthMm'], $shape['heightMm'], $shape['depthMm']))->value,
             'finish' => 'smooth',
+            'seen' => Reasons::ofPiece($piece, $this->pieces, $this->mmPerPx),
         ];
         if ($piece->joinTo >= 0) {
             $part['join'] = ['to' => $this->pieces[$piece->joinTo]->key, 'by' => $fit->kind === ShapeKind::Plate ? 'slit' : 'fluff'];
@@ -161,9 +175,8 @@ final readonly class Writing
             $name = MarkNames::of($mark, $piece, $twin >= 0, $marks, $this->flat->colours[$mark->label], $this->axis);
             $used[$name] = ($used[$name] ?? 0) + 1;
             $name .= $used[$name] === 1 ? '' : ' '.$used[$name];
-            $details[] = ['key' => strtolower(str_replace(' ', '-', $name)), 'name' => $name, 'on' => $piece->key]
-                + $this->drawn($mark, $piece)
-                + ['colour' => self::colourKey($mark->label), 'layer' => $mark->layer, 'mirror' => $twin >= 0, 'method' => 'felt'];
+            $drawn = $this->drawn($mark, $piece);
+            $details[] = ['key' => strtolower(str_replace(' ', '-', $name)), 'name' => $name, 'on' => $piece->key] + $drawn + ['colour' => self::colourKey($mark->label), 'layer' => $mark->layer, 'mirror' => $twin >= 0, 'method' => 'felt', 'seen' => Reasons::ofMark($mark, $piece, $drawn['kind'], $twin >= 0)];
         }
 
         return $details;
@@ -215,7 +228,7 @@ final readonly class Writing
         $disc = Fit::disc($mark->blob, []);
         [$x, $y] = $local([$disc->x, $disc->y]);
         $asDisc = ['kind' => 'disc', 'widthMm' => $this->size($disc->widthPx), 'heightMm' => $this->size($disc->heightPx), 'xMm' => $x, 'yMm' => $y, 'turnDeg' => round($disc->turnDeg, 1)];
-        if ($disc->overlap > self::DISC) {
+        if ($disc->overlap > ($mark->blob->area() > self::CRUMB_PX ? self::DISC : self::CRUMB_DISC)) {
             return $asDisc;
         }
         if (Stroke::isOne($mark->blob, $mark->edgePx)) {
@@ -248,5 +261,13 @@ final readonly class Writing
     private function size(float $px): float
     {
         return min(2000.0, max(0.3, round($this->mm($px), 2)));
+    }
+
+    /** A part's size in sensible steps, if that was wished for. */
+    private function stepped(float $mm): float
+    {
+        $step = $this->wishes->roundToMm;
+
+        return $step > 0.0 ? max($step, round($mm / $step) * $step) : $mm;
     }
 }
