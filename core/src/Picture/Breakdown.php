@@ -37,7 +37,8 @@ final readonly class Breakdown
     public static function of(string $bytes, Wishes|float $wishes, string $name = 'New figure', string $file = '', ?callable $progress = null): self
     {
         $wishes = is_float($wishes) ? Wishes::of($wishes) : $wishes;
-        $progress ??= static fn (): null => null;
+        $progress ??= static function (): void {
+        };
         $progress('Reading the picture', 0.0);
         $raster = Raster::decode($bytes);
         $progress('Telling the figure from the background', 0.1);
@@ -51,7 +52,9 @@ final readonly class Breakdown
         $flat = FlatColours::of($looked, $ground, $wishes->shades);
         $regions = Regions::of($flat, $looked, $ground);
         $progress('Seeing simple shapes', 0.25);
-        $sorting = Sorting::of($regions, static fn (float $share): mixed => $progress('Seeing simple shapes', 0.25 + 0.6 * $share));
+        $sorting = Sorting::of($regions, static function (float $share) use ($progress): void {
+            $progress('Seeing simple shapes', 0.25 + 0.6 * $share);
+        });
         if ($sorting->pieces === []) {
             throw PictureRefused::nothingDrawn();
         }
@@ -62,11 +65,10 @@ final readonly class Breakdown
         $sorting = $sorting->withMarks(Laying::missed($pieces, $sorting, $regions, $axis));
         Naming::of($pieces, $sorting->marks, $axis);
         $progress('Writing it down', 0.95);
-        $writer = new Writing($pieces, $sorting, $flat, $looked, $axis, $wishes, self::dropped($regions));
-        $document = $writer->document($name, $file);
+        $writer = new Writing($pieces, $sorting, $flat, $looked, $axis, $wishes, self::dropped($regions), $isTurned);
 
         return new self(
-            $isTurned ? Facing::turnedBack($document) : $document,
+            $writer->document($name, $file),
             [...$raster->notices, ...$ground->notices, ...self::noticed($figures, $wishes, $regions), ...$sorting->notices],
             array_map(static fn (array $box): array => [$box[0] / $raster->width, $box[1] * $raster->width / count($raster->pixels), ($box[2] + 1) / $raster->width, ($box[3] + 1) * $raster->width / count($raster->pixels)], $figures->boxes),
         );

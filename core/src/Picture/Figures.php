@@ -28,14 +28,17 @@ final readonly class Figures
         $own = array_filter($all, static fn (Region $r): bool => $r->area >= self::OWN * $largest);
         // One above another is one figure: only what stands side by side is asked about.
         usort($own, static fn (Region $a, Region $b): int => $a->minX <=> $b->minX);
-        $boxes = $of = [];
+        /** @var list<array{int, int, int, int}> $boxes */
+        $boxes = [];
+        $of = [];
         foreach ($own as $region) {
-            $last = count($boxes) - 1;
-            if ($last >= 0 && $region->minX <= $boxes[$last][2]) {
-                $boxes[$last] = [min($boxes[$last][0], $region->minX), min($boxes[$last][1], $region->minY), max($boxes[$last][2], $region->maxX), max($boxes[$last][3], $region->maxY)];
-            } else {
-                $boxes[] = [$region->minX, $region->minY, $region->maxX, $region->maxY];
+            $box = [$region->minX, $region->minY, $region->maxX, $region->maxY];
+            $last = $boxes[count($boxes) - 1] ?? null;
+            if ($last !== null && $box[0] <= $last[2]) {
+                array_pop($boxes);
+                $box = [min($last[0], $box[0]), min($last[1], $box[1]), max($last[2], $box[2]), max($last[3], $box[3])];
             }
+            $boxes[] = $box;
         }
         foreach ($all as $i => $region) {
             $middle = ($region->minX + $region->maxX) / 2;

@@ -84,7 +84,7 @@ final readonly class Fit
         $rough = self::measuredAll(self::candidates($blob, $partlyHidden, true), $few);
         $pulled = array_map(static fn (self $f): self => $f->pulled($some, self::PULLS), array_slice($rough, 0, self::PULLED));
         usort($pulled, self::better(...));
-        $close = array_map(static fn (self $f): self => $f->measured($many)->pulled($many, array_slice(self::PULLS, -2)), array_slice($pulled, 0, self::CLOSELY));
+        $close = array_map(static fn (self $f): self => $f->measured($many)->pulled($many, [self::PULLS[2], self::PULLS[3]]), array_slice($pulled, 0, self::CLOSELY));
         usort($close, self::better(...));
 
         // A ball is always among the candidates, and never refused.

@@ -34,7 +34,7 @@ final readonly class Grid
         }
         $half = $pxPerCell ** 2 / 2;
 
-        return new self(array_map(static fn (int $n): bool => $n >= $half, $count), $width, $pxPerCell, $blob->width, $left, $top);
+        return new self(array_map(static fn (int $n): bool => $n >= $half, array_values($count)), $width, $pxPerCell, $blob->width, $left, $top);
     }
 
     public function cell(int $pixel): int

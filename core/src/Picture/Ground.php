@@ -84,7 +84,7 @@ final readonly class Ground
     /** The same ground in a mirror. */
     public function mirrored(int $width): self
     {
-        return new self(array_merge(...array_map(array_reverse(...), array_chunk($this->figure, $width))), $this->count, $this->notices, $this->colour);
+        return new self(array_merge(...array_map(array_reverse(...), array_chunk($this->figure, max(1, $width)))), $this->count, $this->notices, $this->colour);
     }
 
     /** @return list<int> */

@@ -57,7 +57,7 @@ final class Laying
     private static function seen(array $pieces, Regions $regions, float $axis): array
     {
         $height = intdiv(count($regions->map), $regions->width);
-        $image = imagecreatetruecolor($regions->width, max(1, $height)) ?: throw new RuntimeException('There is not enough memory for the picture.');
+        $image = imagecreatetruecolor(max(1, $regions->width), max(1, $height)) ?: throw new RuntimeException('There is not enough memory for the picture.');
         uasort($pieces, static fn (Piece $a, Piece $b): int => $a->zPx <=> $b->zPx);
         foreach ($pieces as $k => $piece) {
             foreach ($piece->mirror ? [[$piece->fit, $k], [$piece->fit->mirrored($axis), $k + self::TWIN]] : [[$piece->fit, $k]] as [$fit, $number]) {

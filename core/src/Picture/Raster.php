@@ -109,7 +109,7 @@ final readonly class Raster
     /** The same picture in a mirror. */
     public function mirrored(): self
     {
-        return new self(array_merge(...array_map(array_reverse(...), array_chunk($this->pixels, $this->width))), $this->width, $this->height, $this->ownWidth, $this->ownHeight, $this->notices);
+        return new self(array_merge(...array_map(array_reverse(...), array_chunk($this->pixels, max(1, $this->width)))), $this->width, $this->height, $this->ownWidth, $this->ownHeight, $this->notices);
     }
 
     /** Pixels of the picture as it came for one pixel looked at. */

@@ -13,7 +13,7 @@ final readonly class Stroke
     /** A ring or a clump walked through comes out shorter than so many times its width. */
     private const SLIM = 2.4;
 
-    /** @param  non-empty-list<array{float, float}>  $course  from one end to the other, half a width short of both tips */
+    /** @param  list<array{float, float}>  $course  two points at least, from one end to the other, half a width short of both tips */
     private function __construct(
         public array $course,
         public float $widthPx,

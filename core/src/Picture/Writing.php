@@ -43,6 +43,7 @@ final readonly class Writing
     /**
      * @param  array<int, Piece>  $pieces  by number, twins made one
      * @param  list<Region>  $dropped  specks to be listed
+     * @param  bool  $isTurned  whether all this was seen in a mirror, and is to be written as it was drawn
      */
     public function __construct(
         private array $pieces,
@@ -52,6 +53,7 @@ final readonly class Writing
         private float $axis,
         private Wishes $wishes,
         private array $dropped,
+        private bool $isTurned,
     ) {
         $extent = Extent::of(array_map(static fn (Piece $p): Region => $p->region, $sorting->pieces));
         $this->bottom = -$extent->maxY - 1.0;
@@ -95,9 +97,9 @@ final readonly class Writing
                 'widthPx' => $this->raster->ownWidth,
                 'heightPx' => $this->raster->ownHeight,
                 'mmPerPx' => $this->mmPerPx / $own,
-                'originPx' => [round($this->axis * $own, 2), round(-$this->bottom * $own, 2)],
+                'originPx' => [round(($this->isTurned ? $this->raster->width - $this->axis : $this->axis) * $own, 2), round(-$this->bottom * $own, 2)],
                 'leftOut' => array_map(fn (Region $r): array => [
-                    'xMm' => $this->round(($r->minX + $r->maxX + 1) / 2 - $this->axis),
+                    'xMm' => $this->round($this->way() * (($r->minX + $r->maxX + 1) / 2 - $this->axis)),
                     'yMm' => $this->round(-($r->minY + $r->maxY + 1) / 2 - $this->bottom),
                     'widthMm' => $this->round((float) $r->widthPx()),
                     'colour' => ColourWords::of($this->flat->colours[$r->label]),
@@ -109,7 +111,7 @@ final readonly class Writing
     /** @return array<string, mixed> */
     private function part(Piece $piece): array
     {
-        $fit = $piece->fit;
+        $fit = $this->isTurned && ! $piece->mirror ? $piece->fit->mirrored($this->axis) : $piece->fit;
         $x = abs($fit->x - $this->axis) < 0.012 * $this->figureHeightPx ? $this->axis : $fit->x;
         $isCushion = $fit->isFlat() && ! in_array($piece->name, ['Ear', 'Wing', 'Fin'], true) && $piece->blob->area() > self::CUSHION_SHARE * $this->figurePx;
         $fit = $isCushion ? $fit->withDepthShare(self::CUSHION_DEPTH) : $fit;
@@ -175,7 +177,7 @@ final readonly class Writing
             $name = MarkNames::of($mark, $piece, $twin >= 0, $marks, $this->flat->colours[$mark->label], $this->axis);
             $used[$name] = ($used[$name] ?? 0) + 1;
             $name .= $used[$name] === 1 ? '' : ' '.$used[$name];
-            $drawn = $this->drawn($mark, $piece);
+            $drawn = $this->drawn($mark, $piece, $twin >= 0);
             $details[] = ['key' => strtolower(str_replace(' ', '-', $name)), 'name' => $name, 'on' => $piece->key] + $drawn + ['colour' => self::colourKey($mark->label), 'layer' => $mark->layer, 'mirror' => $twin >= 0, 'method' => 'felt', 'seen' => Reasons::ofMark($mark, $piece, $drawn['kind'], $twin >= 0)];
         }
 
@@ -219,15 +221,16 @@ final readonly class Writing
         return -1;
     }
 
-    /** @return array<string, mixed> kind, place and size */
-    private function drawn(Mark $mark, Piece $piece): array
+    /** @return array{kind: string}&array<string, mixed> kind, place and size */
+    private function drawn(Mark $mark, Piece $piece, bool $isPair): array
     {
         // From the part's middle as the document has it, which may have been moved to the middle line.
         $middleX = abs($piece->fit->x - $this->axis) < 0.012 * $this->figureHeightPx ? $this->axis : $piece->fit->x;
-        $local = fn (array $p): array => [$this->round($p[0] - $middleX), $this->round($p[1] - $piece->fit->y)];
+        $way = $isPair || $piece->mirror ? 1 : $this->way();
+        $local = fn (array $p): array => [$this->round($way * ($p[0] - $middleX)), $this->round($p[1] - $piece->fit->y)];
         $disc = Fit::disc($mark->blob, []);
         [$x, $y] = $local([$disc->x, $disc->y]);
-        $asDisc = ['kind' => 'disc', 'widthMm' => $this->size($disc->widthPx), 'heightMm' => $this->size($disc->heightPx), 'xMm' => $x, 'yMm' => $y, 'turnDeg' => round($disc->turnDeg, 1)];
+        $asDisc = ['kind' => 'disc', 'widthMm' => $this->size($disc->widthPx), 'heightMm' => $this->size($disc->heightPx), 'xMm' => $x, 'yMm' => $y, 'turnDeg' => round($way * $disc->turnDeg, 1) + 0.0];
         if ($disc->overlap > ($mark->blob->area() > self::CRUMB_PX ? self::DISC : self::CRUMB_DISC)) {
             return $asDisc;
         }
@@ -245,6 +248,12 @@ final readonly class Writing
     private static function colourKey(int $label): string
     {
         return 'c'.($label + 1);
+    }
+
+    /** -1 where x is to be written the other way round. */
+    private function way(): int
+    {
+        return $this->isTurned ? -1 : 1;
     }
 
     private function mm(float $px): float
