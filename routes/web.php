@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\AgreementController;
 use App\Http\Controllers\BinController;
 use App\Http\Controllers\BoardController;
 use App\Http\Controllers\BreakdownController;
@@ -10,7 +11,11 @@ use App\Http\Controllers\FaceController;
 use App\Http\Controllers\FigureController;
 use App\Http\Controllers\PictureController;
 use App\Http\Controllers\PlanController;
+use App\Http\Controllers\RecutController;
 use App\Http\Controllers\RenderController;
+use App\Http\Controllers\SideViewController;
+use App\Http\Controllers\SizeCardsController;
+use App\Http\Controllers\SizingController;
 use App\Http\Controllers\StepController;
 use App\Http\Controllers\WoolController;
 use App\Models\Figure;
@@ -33,6 +38,12 @@ Route::prefix('api')->whereNumber(['figure', 'picture'])->group(function (): voi
 
     Route::post('pictures', [PictureController::class, 'store']);
     Route::get('pictures/{picture}', [PictureController::class, 'show']);
+    Route::get('pictures/by-hash/{hash}', [PictureController::class, 'byHash'])->where('hash', '[0-9a-f]{64}');
+    Route::post('recut', [RecutController::class, 'store']);
+    Route::post('sizing', [SizingController::class, 'store']);
+    Route::post('side-view', [SideViewController::class, 'store']);
+    Route::post('agreement', [AgreementController::class, 'store']);
+    Route::post('size-cards', [SizeCardsController::class, 'store']);
     Route::post('breakdown', [BreakdownController::class, 'store']);
     Route::post('plan', [PlanController::class, 'store']);
     Route::post('board', [BoardController::class, 'store']);

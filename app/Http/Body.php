@@ -61,6 +61,43 @@ final readonly class Body
         return is_string($value) ? $value : throw new HttpException(422, sprintf('The member "%s" must be a text.', $name));
     }
 
+    public function floatOr(string $name, float $usual): float
+    {
+        return isset($this->members->{$name}) ? $this->float($name) : $usual;
+    }
+
+    /** @return list<string> */
+    public function texts(string $name): array
+    {
+        $values = $this->members->{$name} ?? null;
+        if (! is_array($values) || count($values) > 200 || array_filter($values, is_string(...)) !== $values) {
+            throw new HttpException(422, sprintf('The member "%s" must be a list of texts.', $name));
+        }
+
+        return array_values($values);
+    }
+
+    /**
+     * Points in mm, 2 to 2000 of them.
+     *
+     * @return list<array{float, float}>
+     */
+    public function points(string $name): array
+    {
+        $values = $this->members->{$name} ?? null;
+        $points = [];
+        foreach (is_array($values) && count($values) >= 2 && count($values) <= 2000 ? $values : [] as $value) {
+            if (is_array($value) && array_is_list($value) && count($value) === 2 && is_numeric($value[0]) && is_numeric($value[1]) && max(abs((float) $value[0]), abs((float) $value[1])) <= 10000) {
+                $points[] = [(float) $value[0], (float) $value[1]];
+            }
+        }
+        if ($points === [] || ! is_array($values) || count($points) !== count($values)) {
+            throw new HttpException(422, sprintf('The member "%s" must be a list of points [x, y] in mm, two at least.', $name));
+        }
+
+        return $points;
+    }
+
     public function flag(string $name): bool
     {
         return ($this->members->{$name} ?? false) === true;

@@ -9,7 +9,9 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Session\TokenMismatchException;
 use Impa\Figure\Fault;
 use Impa\Figure\FigureRefused;
+use Impa\Figure\SizingRefused;
 use Impa\Picture\PictureRefused;
+use Impa\Picture\RecutRefused;
 use Impa\Render\RenderRefused;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Throwable;
@@ -18,7 +20,7 @@ use Throwable;
 final class Problem
 {
     /** What is refused in the ordinary course of things, and needs no entry in the log. */
-    public const REFUSALS = [FigureRefused::class, PictureRefused::class, RenderRefused::class];
+    public const REFUSALS = [FigureRefused::class, PictureRefused::class, RecutRefused::class, RenderRefused::class, SizingRefused::class];
 
     public static function for(Throwable $e): JsonResponse
     {
@@ -27,6 +29,8 @@ final class Problem
         return match (true) {
             $e instanceof FigureRefused => self::of(422, 'The figure has faults', $e->getMessage(), ['errors' => array_map(static fn (Fault $f): array => ['pointer' => $f->pointer, 'detail' => $f->text], $e->faults)]),
             $e instanceof PictureRefused => self::of(422, 'The picture cannot be used', $e->getMessage()),
+            $e instanceof RecutRefused => self::of(422, 'This cannot be cut so', $e->getMessage()),
+            $e instanceof SizingRefused => self::of(422, 'This size cannot be', $e->getMessage()),
             $e instanceof RenderRefused => self::of(422, 'The picture cannot be made', $e->getMessage()),
             $e instanceof ModelNotFoundException, $before instanceof ModelNotFoundException => self::of(404, 'Not found', 'There is nothing here under this number. It may have been thrown away for good.'),
             $e instanceof TokenMismatchException, $before instanceof TokenMismatchException => self::of(419, 'The page is too old', 'This page has been open too long. Load it again; what you typed is kept.'),

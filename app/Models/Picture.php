@@ -8,6 +8,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\Storage;
 use Impa\Picture\PictureRefused;
 use Impa\Picture\Raster;
+use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /**
  * A drawing, its bytes on disk under their own hash.
@@ -35,6 +36,12 @@ final class Picture extends Model
         Storage::disk('pictures')->put($hash, $bytes);
 
         return self::query()->firstOrCreate(['hash' => $hash], ['media_type' => $mediaType, 'width_px' => $width, 'height_px' => $height]);
+    }
+
+    /** The picture of this number, refused in words where it is gone. */
+    public static function chosen(int $id): self
+    {
+        return self::query()->find($id) ?? throw new HttpException(404, 'This picture is not here any more. Choose it again.');
     }
 
     public function bytes(): string

@@ -7,6 +7,7 @@ namespace App\Console\Commands;
 use Illuminate\Console\Command;
 use Impa\Picture\Breakdown;
 use Impa\Picture\PictureRefused;
+use Impa\Picture\Wishes;
 
 final class BreakdownCommand extends Command
 {
@@ -15,6 +16,9 @@ final class BreakdownCommand extends Command
     protected $signature = 'impa:breakdown
         {picture : a PNG, JPEG, WebP or GIF file}
         {--height= : finished height in mm, 10 to 2000}
+        {--shades=0.2 : how strongly near shades are merged, 0 to 1}
+        {--figure=0 : of several figures on the picture, the one so many from the left; 0 for all}
+        {--round=0 : sizes in steps of so many mm}
         {--out= : file for the figure document; standard output without it}';
 
     protected $description = 'Break a drawn character down into simple wool shapes: a picture to a figure document';
@@ -30,8 +34,14 @@ final class BreakdownCommand extends Command
         if (! is_numeric($height)) {
             return $this->refuse(['--height: say how tall the finished figure is, in mm, as in --height=110.']);
         }
+        foreach (['shades', 'figure', 'round'] as $name) {
+            if (! is_numeric($this->option($name))) {
+                return $this->refuse([sprintf('--%s: a number, please.', $name)]);
+            }
+        }
         try {
-            $breakdown = Breakdown::of($bytes, (float) $height, pathinfo($path, PATHINFO_FILENAME), basename($path));
+            $wishes = Wishes::of((float) $height, (float) $this->option('shades'), (int) $this->option('figure'), (float) $this->option('round'));
+            $breakdown = Breakdown::of($bytes, $wishes, pathinfo($path, PATHINFO_FILENAME), basename($path));
         } catch (PictureRefused $refused) {
             return $this->refuse([$path.': '.$refused->getMessage()]);
         }

@@ -5,21 +5,59 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Body;
+use App\Http\Problem;
 use App\Models\Picture;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Impa\Picture\Breakdown;
-use Symfony\Component\HttpKernel\Exception\HttpException;
+use Impa\Picture\Wishes;
+use Symfony\Component\HttpFoundation\StreamedResponse;
+use Throwable;
 
 final class BreakdownController
 {
-    public function store(Request $request): JsonResponse
+    /**
+     * The answer at once, or, where the client takes application/x-ndjson, line by line: what is being done and how much
+     * is behind, and at last the answer or the refusal. Who hangs up stops the work.
+     */
+    public function store(Request $request): JsonResponse|StreamedResponse
     {
         $body = Body::of($request);
-        $picture = Picture::query()->find($body->int('picture')) ?? throw new HttpException(404, 'This picture is not here any more. Choose it again.');
+        $bytes = Picture::chosen($body->int('picture'))->bytes();
         $name = mb_substr(trim($body->text('name')), 0, 120);
-        $breakdown = Breakdown::of($picture->bytes(), $body->float('heightMm'), $name === '' ? 'New figure' : $name, $body->text('file'));
+        $wishes = Wishes::of($body->float('heightMm'), $body->floatOr('shades', 0.2), $body->intOr('figure', 0) ?? 0, $body->floatOr('roundToMm', 0.0));
+        $see = static fn (?callable $progress): Breakdown => Breakdown::of($bytes, $wishes, $name === '' ? 'New figure' : $name, $body->text('file'), $progress);
+        if (! str_contains((string) $request->headers->get('Accept'), 'application/x-ndjson')) {
+            return new JsonResponse(self::answer($see(null)));
+        }
 
-        return new JsonResponse(['document' => $breakdown->document, 'notices' => $breakdown->notices]);
+        return new StreamedResponse(static function () use ($see): void {
+            try {
+                $last = self::answer($see(static function (string $doing, float $share): void {
+                    self::line(['doing' => $doing, 'share' => $share]);
+                }));
+            } catch (Throwable $e) {
+                report($e);
+                $last = ['problem' => Problem::for($e)->getData(true)];
+            }
+            self::line($last);
+        }, 200, ['Content-Type' => 'application/x-ndjson', 'Cache-Control' => 'no-store', 'X-Accel-Buffering' => 'no']);
+    }
+
+    /** @return array<string, mixed> */
+    private static function answer(Breakdown $breakdown): array
+    {
+        return ['document' => $breakdown->document, 'notices' => $breakdown->notices, 'figures' => $breakdown->figures];
+    }
+
+    /** @param  array<string, mixed>  $members */
+    private static function line(array $members): void
+    {
+        echo json_encode($members, JSON_THROW_ON_ERROR), "\n";
+        // PHP notices that nobody listens any more when it writes, and ends the request then.
+        while (ob_get_level() > 0) {
+            ob_end_flush();
+        }
+        flush();
     }
 }

@@ -26,6 +26,11 @@ final class PictureController
         return new JsonResponse(['id' => $picture->id, 'widthPx' => $picture->width_px, 'heightPx' => $picture->height_px], 201);
     }
 
+    public function byHash(string $hash): Response
+    {
+        return $this->show(Picture::query()->where('hash', $hash)->firstOrFail());
+    }
+
     public function show(Picture $picture): Response
     {
         return new Response($picture->bytes(), 200, ['Content-Type' => $picture->media_type, 'Cache-Control' => 'private, max-age=31536000, immutable']);

@@ -21,8 +21,10 @@ final class Scaling
                 self::grow($member, $factor);
             }
         }
-        if (($document->picture ?? null) instanceof stdClass) {
-            $document->picture->mmPerPx = self::number($document->picture->mmPerPx ?? 1) * $factor;
+        foreach (['picture', 'sidePicture'] as $picture) {
+            if (($document->{$picture} ?? null) instanceof stdClass) {
+                $document->{$picture}->mmPerPx = self::number($document->{$picture}->mmPerPx ?? 1) * $factor;
+            }
         }
 
         return $document;

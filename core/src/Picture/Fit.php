@@ -39,6 +39,9 @@ final readonly class Fit
 
     private const BENT_DEG = 25.0;
 
+    /** As many points as the document takes, less a few (formats/impa-figure-1.schema.json). */
+    private const MOST_POINTS = 390;
+
     /** Samples each way: for a first look, for pulling, for the last word. */
     private const LOOKS = [15, 24, 38];
 
@@ -453,11 +456,22 @@ final readonly class Fit
     }
 
     /**
-     * The blob's own outline in pixels, y up.
+     * The blob's own outline in pixels, y up; of many corners, the tolerance is widened until a document takes them.
      *
      * @return list<array{float, float}>
      */
     public static function outline(Blob $blob, float $tolerancePx): array
+    {
+        do {
+            $outline = self::followed($blob, $tolerancePx);
+            $tolerancePx *= 1.5;
+        } while (count($outline) > self::MOST_POINTS);
+
+        return $outline;
+    }
+
+    /** @return list<array{float, float}> */
+    private static function followed(Blob $blob, float $tolerancePx): array
     {
         return array_map(static fn (array $p): array => [$p[0], -$p[1]], Contour::rounded(Contour::of(Blob::connected($blob->pixels, $blob->width)[0], $blob->width, $tolerancePx)));
     }

@@ -30,13 +30,19 @@ final class Naming
                 $i === $head => 'Head',
                 default => self::limb($piece, $pieces, $root, $head, isset($marked[$i]), $axis),
             };
-            if (in_array($name, self::FLAT, true) && ! $piece->fit->isFlat()) {
+            if (self::isThin($name) && ! $piece->fit->isFlat()) {
                 $piece->fit = $piece->fit->flattened()->withDepthShare(0.2);
             }
             $used[$name] = ($used[$name] ?? 0) + 1;
             $piece->name = $used[$name] === 1 ? $name : $name.' '.$used[$name];
             $piece->key = strtolower(str_replace(' ', '-', $piece->name));
         }
+    }
+
+    /** Whether a part of this name is a plate by its nature, however large. */
+    public static function isThin(string $name): bool
+    {
+        return in_array(explode(' ', $name)[0], self::FLAT, true);
     }
 
     /**

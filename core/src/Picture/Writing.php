@@ -10,14 +10,6 @@ use Impa\Wool\CoreMaterial;
 /** Writes what was seen as a figure document: pixels become mm, the figure's origin its middle on the table. */
 final readonly class Writing
 {
-    /** The thinnest plate that is suggested, and the thickest, in mm (house choice). */
-    private const PLATE_MM = [3.0, 6.0];
-
-    /** A part with an outline of its own is felted as a cushion, not a plate, from this share of the figure on, and so thick. */
-    private const CUSHION_SHARE = 0.06;
-
-    private const CUSHION_DEPTH = 0.55;
-
     /** A spot is a disc if a disc covers it so well. */
     private const DISC = 0.88;
 
@@ -38,8 +30,6 @@ final readonly class Writing
 
     private float $figureHeightPx;
 
-    private int $figurePx;
-
     /**
      * @param  array<int, Piece>  $pieces  by number, twins made one
      * @param  list<Region>  $dropped  specks to be listed
@@ -58,7 +48,6 @@ final readonly class Writing
         $extent = Extent::of(array_map(static fn (Piece $p): Region => $p->region, $sorting->pieces));
         $this->bottom = -$extent->maxY - 1.0;
         $this->figureHeightPx = (float) $extent->heightPx();
-        $this->figurePx = count(array_filter($sorting->map, static fn (int $k): bool => $k >= 0));
         $this->mmPerPx = $wishes->heightMm / $this->figureHeightPx;
     }
 
@@ -113,27 +102,7 @@ final readonly class Writing
     {
         $fit = $this->isTurned && ! $piece->mirror ? $piece->fit->mirrored($this->axis) : $piece->fit;
         $x = abs($fit->x - $this->axis) < 0.012 * $this->figureHeightPx ? $this->axis : $fit->x;
-        $isCushion = $fit->isFlat() && ! in_array($piece->name, ['Ear', 'Wing', 'Fin'], true) && $piece->blob->area() > self::CUSHION_SHARE * $this->figurePx;
-        $fit = $isCushion ? $fit->withDepthShare(self::CUSHION_DEPTH) : $fit;
-        $depth = $this->mm($fit->depthPx());
-        $shape = [
-            'kind' => $fit->kind->value,
-            'widthMm' => $this->stepped($this->size($fit->widthPx)),
-            'heightMm' => $this->stepped($this->size($fit->heightPx)),
-            'depthMm' => max(0.3, round($fit->isFlat() && ! $isCushion ? min(max($depth, self::PLATE_MM[0]), self::PLATE_MM[1]) : $depth, 1)),
-        ];
-        if (isset($fit->options['taper'])) {
-            $shape['taper'] = $fit->options['taper'];
-        }
-        foreach (['topMm', 'bottomMm'] as $end) {
-            if (isset($fit->options[$end])) {
-                $shape[$end] = $this->size($fit->options[$end]);
-            }
-        }
-        if (isset($fit->options['outline'])) {
-            $outline = $fit->options['outline'];
-            $shape['outline'] = is_string($outline) ? $outline : array_map(fn (array $p): array => [round($this->mm($p[0]), 2), round($this->mm($p[1]), 2)], $outline);
-        }
+        $shape = ShapeWriting::of($fit, $this->mmPerPx, Naming::isThin($piece->name), $this->wishes->roundToMm);
         $part = [
             'key' => $piece->key,
             'name' => $piece->name,
@@ -266,17 +235,8 @@ final readonly class Writing
         return round($this->mm($px), 2) + 0.0;
     }
 
-    /** A length as the document takes it. */
     private function size(float $px): float
     {
-        return min(2000.0, max(0.3, round($this->mm($px), 2)));
-    }
-
-    /** A part's size in sensible steps, if that was wished for. */
-    private function stepped(float $mm): float
-    {
-        $step = $this->wishes->roundToMm;
-
-        return $step > 0.0 ? max($step, round($mm / $step) * $step) : $mm;
+        return ShapeWriting::size($this->mm($px));
     }
 }

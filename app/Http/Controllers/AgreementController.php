@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Body;
+use App\Models\Picture;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Impa\Picture\Agreement;
+use Impa\Render\Painter;
+
+/** How well a figure lies over its drawing. */
+final class AgreementController
+{
+    public function store(Request $request): JsonResponse
+    {
+        $body = Body::of($request);
+        $agreement = Agreement::of(Picture::chosen($body->int('picture'))->bytes(), Painter::match($body->figure()));
+
+        return new JsonResponse(['share' => $agreement->share, 'overlap' => $agreement->overlap]);
+    }
+}

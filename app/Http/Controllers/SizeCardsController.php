@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Body;
+use App\Printing\SizeCardsPdf;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Impa\Cards\Paper;
+use Impa\Cards\SizeCards;
+use Impa\Plan\Plan;
+use Symfony\Component\HttpKernel\Exception\HttpException;
+
+/** Every part at true size, to hold the felt against: as PDF or as SVG. */
+final class SizeCardsController
+{
+    public function store(Request $request): Response
+    {
+        $body = Body::of($request);
+        $paper = Paper::tryFrom($body->text('paper', 'a4')) ?? throw new HttpException(422, 'The paper is a4 or letter.');
+        $plan = Plan::of($body->figure());
+
+        return match ($body->text('as', 'pdf')) {
+            'pdf' => new Response(SizeCardsPdf::of($plan, $paper), 200, ['Content-Type' => 'application/pdf']),
+            'svg' => new Response(SizeCards::sheet($plan, $paper), 200, ['Content-Type' => 'image/svg+xml']),
+            default => throw new HttpException(422, 'Size cards come as pdf or svg.'),
+        };
+    }
+}

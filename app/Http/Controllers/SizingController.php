@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Body;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Impa\Figure\Sizing;
+use Symfony\Component\HttpKernel\Exception\HttpException;
+
+/** What finished height a wish about one size comes to. */
+final class SizingController
+{
+    public function store(Request $request): JsonResponse
+    {
+        $body = Body::of($request);
+        $figure = $body->figure();
+        $sizing = match ($body->text('by')) {
+            'height' => Sizing::toHeight($figure, $body->float('heightMm')),
+            'part' => Sizing::toPartWidth($figure, $body->text('part'), $body->float('widthMm')),
+            'object' => Sizing::toFit($figure, $body->float('acrossMm'), $body->floatOr('tallMm', 0.0)),
+            default => throw new HttpException(422, 'The member "by" is one of height, part and object.'),
+        };
+
+        return new JsonResponse(['heightMm' => $sizing->heightMm, 'factor' => $sizing->factor, 'woolTimes' => $sizing->woolTimes()]);
+    }
+}

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+use Impa\Figure\Figure;
+use Impa\Picture\Recut;
+use Impa\Picture\RecutRefused;
+use Impa\Tests\Support\Figures;
+
+function recutFigure(): Figure
+{
+    return Figures::read(Figures::document([
+        Figures::part('body', 'sausage', 30, 80, 30, 0, 40, 0),
+        Figures::part('head', 'ball', 40, 40, 40, 0, 95, 2, ['join' => ['to' => 'body']]),
+        Figures::part('hat', 'ball', 20, 20, 20, 0, 118, 4, ['join' => ['to' => 'head']]),
+        Figures::part('arm', 'sausage', 10, 30, 10, 22, 50, 0, ['join' => ['to' => 'body'], 'mirror' => true]),
+    ], [
+        ['key' => 'eye', 'name' => 'Eye', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 6, 'xMm' => 8, 'yMm' => 2, 'mirror' => true, 'colour' => 'black'],
+        ['key' => 'knee', 'name' => 'Knee', 'on' => 'body', 'kind' => 'disc', 'widthMm' => 8, 'xMm' => 0, 'yMm' => -25, 'colour' => 'black'],
+        ['key' => 'bib', 'name' => 'Bib', 'on' => 'body', 'kind' => 'patch', 'pointsMm' => [[-6, 10], [6, 10], [6, 25], [-6, 25]], 'colour' => 'black'],
+    ]));
+}
+
+/** @return array<string, array<string, mixed>> parts or details by key, the document proved to be whole */
+function recutMembers(Recut $recut, string $list = 'parts'): array
+{
+    $figure = Figure::fromDocument(json_decode(json_encode($recut->document)));
+
+    return array_column(json_decode($figure->toJson(), true)[$list], null, 'key');
+}
+
+it('splits a part along a line: sizes add up, details and joins go to the nearer side', function () {
+    $recut = Recut::split(recutFigure(), 'body', [-40.0, 30.0], [40.0, 30.0]);
+    $parts = recutMembers($recut);
+    $details = recutMembers($recut, 'details');
+    [$upper, $lower] = [$parts['body'], $parts['body-2']];
+    expect($recut->key)->toBe('body-2')->and($parts)->toHaveCount(5)
+        ->and($upper['at']['yMm'])->toBeGreaterThan($lower['at']['yMm'])
+        ->and($upper['shape']['widthMm'])->toEqualWithDelta(30, 1.5)->and($lower['shape']['widthMm'])->toEqualWithDelta(30, 1.5)
+        ->and($lower['join']['to'])->toBe('body')->and($parts['head']['join']['to'])->toBe('body')
+        ->and($details['knee']['on'])->toBe('body-2')->and($details['bib']['on'])->toBe('body');
+    // The knee stays where it was in the figure.
+    expect($lower['at']['yMm'] + $details['knee']['yMm'])->toEqualWithDelta(15, 0.1)->and($lower['at']['xMm'] + $details['knee']['xMm'])->toEqualWithDelta(0, 0.1);
+});
+
+it('merges what was split to much the same part again', function () {
+    $split = Figure::fromDocument(Recut::split(recutFigure(), 'body', [-40.0, 30.0], [40.0, 30.0])->document);
+    $merged = Recut::merge($split, ['body-2', 'body']);
+    $parts = recutMembers($merged);
+    expect($merged->key)->toBe('body')->and($parts)->toHaveCount(4)
+        ->and($parts['body']['shape']['widthMm'])->toEqualWithDelta(30, 1.5)
+        ->and($parts['body']['shape']['heightMm'])->toEqualWithDelta(80, 4)
+        ->and($parts['body']['at']['yMm'])->toEqualWithDelta(40, 2)
+        ->and(recutMembers($merged, 'details')['knee']['on'])->toBe('body');
+});
+
+it('merges across a join and keeps the tree whole', function () {
+    $parts = recutMembers(Recut::merge(recutFigure(), ['head', 'hat', 'body']));
+    expect(array_keys($parts))->toEqualCanonicalizing(['body', 'arm'])->and($parts['body']['join'] ?? null)->toBeNull()->and($parts['arm']['join']['to'])->toBe('body')
+        ->and($parts['body']['shape']['heightMm'])->toBeGreaterThan(110.0);
+});
+
+it('makes a part of what was drawn round, in front of what it lies on', function () {
+    $parts = recutMembers($recut = Recut::lasso(recutFigure(), [[-6.0, 88.0], [6.0, 88.0], [6.0, 100.0], [-6.0, 100.0]]));
+    $new = $parts[$recut->key];
+    expect($new['join']['to'])->toBe('head')->and($new['shape']['widthMm'])->toEqualWithDelta(12, 0.8)->and($new['at']['yMm'])->toEqualWithDelta(94, 0.5)
+        ->and($new['at']['zMm'])->toEqualWithDelta(22, 0.5);
+});
+
+it('takes from the drawing the main colour inside the line', function () {
+    $image = imagecreatetruecolor(200, 200);
+    imagefill($image, 0, 0, 0xFFFFFF);
+    imagefilledellipse($image, 100, 100, 160, 160, 0xC04050);
+    imagefilledellipse($image, 100, 120, 40, 30, 0x2040A0);
+    ob_start();
+    imagepng($image);
+    $png = (string) ob_get_clean();
+    $document = Figures::document([Figures::part('head', 'ball', 80, 80, 80, 0, 40, 0)]);
+    $document['picture'] = ['file' => 'a.png', 'widthPx' => 200, 'heightPx' => 200, 'mmPerPx' => 0.5, 'originPx' => [100, 180]];
+    $recut = Recut::lasso(Figures::read($document), [[-13.0, 18.0], [13.0, 18.0], [13.0, 42.0], [-13.0, 42.0]], $png);
+    $new = recutMembers($recut)[$recut->key];
+    // The oval is 40 by 30 pixels, at half a millimetre each.
+    expect($new['shape']['kind'])->toBe('ball')->and($new['shape']['widthMm'])->toEqualWithDelta(20, 0.8)->and($new['shape']['heightMm'])->toEqualWithDelta(15, 0.8)
+        ->and([$new['at']['xMm'], $new['at']['yMm']])->toEqualWithDelta([0.0, 30.0], 0.4);
+    expect(array_column(json_decode(json_encode($recut->document), true)['colours'], 'hex'))->toContain('#2040a0');
+});
+
+it('makes a part colour on what it is joined to, and that a part again in its place', function () {
+    $detail = Recut::toDetail(recutFigure(), 'hat');
+    $details = recutMembers($detail, 'details');
+    expect(recutMembers($detail))->toHaveCount(3)->and($details['hat']['on'])->toBe('head')->and($details['hat']['kind'])->toBe('patch');
+    $back = Recut::toPart(Figure::fromDocument($detail->document), 'hat');
+    $hat = recutMembers($back)[$back->key];
+    expect($hat['shape']['kind'])->toBe('ball')->and($hat['shape']['widthMm'])->toEqualWithDelta(20, 0.7)->and([$hat['at']['xMm'], $hat['at']['yMm']])->toEqualWithDelta([0.0, 118.0], 0.4)
+        ->and($hat['join']['to'])->toBe('head');
+    $eye = Recut::toPart(recutFigure(), 'eye');
+    $made = recutMembers($eye)[$eye->key];
+    expect($made['mirror'])->toBeTrue()->and($made['at']['xMm'])->toEqualWithDelta(8, 0.2)->and($made['at']['zMm'])->toBeGreaterThan(15.0);
+});
+
+it('refuses in words what cannot be cut', function (callable $do, string $words) {
+    expect(fn () => $do(recutFigure()))->toThrow(RecutRefused::class, $words);
+})->with([
+    'a line beside the part' => [fn (Figure $f) => Recut::split($f, 'body', [-40.0, 200.0], [40.0, 200.0]), 'in one piece'],
+    'no such part' => [fn (Figure $f) => Recut::split($f, 'nose', [0.0, 0.0], [1.0, 1.0]), 'no part "nose"'],
+    'one part merged' => [fn (Figure $f) => Recut::merge($f, ['body', 'body']), 'two parts'],
+    'two points drawn round' => [fn (Figure $f) => Recut::lasso($f, [[0.0, 0.0], [1.0, 1.0]]), 'too small'],
+    'the root made colour' => [fn (Figure $f) => Recut::toDetail($f, 'body'), 'carries the others'],
+    'no such detail' => [fn (Figure $f) => Recut::toPart($f, 'nose'), 'no detail "nose"'],
+]);
