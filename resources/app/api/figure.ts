@@ -53,6 +53,7 @@ export interface Figure {
     [k: string]: unknown
   }[]
   picture?: Picture
+  sidePicture?: Picture
   [k: string]: unknown
 }
 export interface Colour {
@@ -101,6 +102,7 @@ export interface Part {
     by?: JoinBy
     [k: string]: unknown
   }
+  seen?: Seen
   [k: string]: unknown
 }
 export interface Shape {
@@ -144,6 +146,15 @@ export interface Shape {
   outline?: ('disc' | 'triangle' | 'leaf' | 'heart' | 'rectangle') | [Point, Point, Point, ...Point[]]
   [k: string]: unknown
 }
+/**
+ * why the break-down suggested this, and whether the felter took it
+ */
+export interface Seen {
+  confidence?: number
+  why?: string
+  taken?: boolean
+  [k: string]: unknown
+}
 export interface Detail {
   key: Key
   name?: string
@@ -167,6 +178,7 @@ export interface Detail {
   mirror?: boolean
   method?: 'felt' | 'bead' | 'ready-made' | 'stitch' | 'paint' | 'pin'
   side?: 'front' | 'back' | 'left' | 'right' | 'top' | 'under'
+  seen?: Seen
   [k: string]: unknown
 }
 export interface Picture {
@@ -179,5 +191,25 @@ export interface Picture {
    * @maxItems 2
    */
   originPx: [number, number]
+  /**
+   * SHA-256 of the file
+   */
+  hash?: string
+  /**
+   * of a side view: whether the character looks to the left
+   */
+  facesLeft?: boolean
+  /**
+   * specks that the break-down left out
+   *
+   * @maxItems 200
+   */
+  leftOut?: {
+    xMm?: number
+    yMm?: number
+    widthMm?: number
+    colour?: string
+    [k: string]: unknown
+  }[]
   [k: string]: unknown
 }

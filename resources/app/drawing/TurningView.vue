@@ -1,15 +1,19 @@
 <script setup lang="ts">
-import { onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import type { Drawing } from '../api/client'
 import type { Figure } from '../api/figure'
 import type { TurningScene } from './turningScene'
 
 /** The figure in the round, lofted from the rings that PHP gave. */
-const props = defineProps<{ figure: Figure; drawing: Drawing; selected?: string; large?: boolean }>()
+const props = defineProps<{ figure: Figure; drawing: Drawing; selected?: string; large?: boolean; hidden?: string[] }>()
 const emit = defineEmits<{ select: [key: string] }>()
 
 const holder = ref<HTMLDivElement>()
 const trouble = ref('')
+const explode = ref(0)
+const partColours = ref(false)
+const grid = ref(false)
+const ways = computed(() => ({ explode: props.large ? explode.value : 0, partColours: partColours.value, grid: grid.value, hidden: props.hidden ?? [] }))
 let scene: TurningScene | null = null
 let watcher: ResizeObserver | null = null
 let gone = false
@@ -20,14 +24,14 @@ onMounted(async () => {
     const { createTurningScene } = await import('./turningScene')
     if (gone || !holder.value) return
     scene = createTurningScene(holder.value, (key) => emit('select', key))
-    scene.show(props.figure, props.drawing, props.selected)
+    scene.show(props.figure, props.drawing, props.selected, ways.value)
     watcher = new ResizeObserver(() => scene?.fit())
     watcher.observe(holder.value)
   } catch {
     trouble.value = 'This browser draws no 3D. The flat views show the same figure.'
   }
 })
-watch(() => [props.figure, props.drawing, props.selected] as const, ([figure, drawing, selected]) => scene?.show(figure, drawing, selected))
+watch(() => [props.figure, props.drawing, props.selected, ways.value] as const, ([figure, drawing, selected, how]) => scene?.show(figure, drawing, selected, how))
 onBeforeUnmount(() => { gone = true; watcher?.disconnect(); scene?.dispose() })
 </script>
 
@@ -35,6 +39,11 @@ onBeforeUnmount(() => { gone = true; watcher?.disconnect(); scene?.dispose() })
   <div class="turning">
     <div ref="holder" class="holder" tabindex="0" role="application" aria-label="The figure in the round: drag or use the arrow keys to turn it" @keydown.left.prevent.stop="scene?.turn(-0.2, 0)" @keydown.right.prevent.stop="scene?.turn(0.2, 0)" @keydown.up.prevent.stop="scene?.turn(0, 0.15)" @keydown.down.prevent.stop="scene?.turn(0, -0.15)" />
     <p v-if="trouble" class="quiet">{{ trouble }}</p>
+    <div v-if="large" class="ways">
+      <label>Pulled apart <input v-model.number="explode" type="range" min="0" max="1" step="0.05"></label>
+      <label><input v-model="partColours" type="checkbox"> a colour for every part</label>
+      <label><input v-model="grid" type="checkbox"> grid of 10 mm</label>
+    </div>
     <div class="looks">
       <button v-for="(angle, name) in { front: 0, side: Math.PI / 2, back: Math.PI }" :key="name" class="plain" @click="scene?.look(angle)">{{ name }}</button>
     </div>
@@ -44,6 +53,9 @@ onBeforeUnmount(() => { gone = true; watcher?.disconnect(); scene?.dispose() })
 <style scoped>
 .turning { position: relative; height: 100%; min-height: 0; }
 .holder { height: 100%; touch-action: none; cursor: grab; border-radius: 14px; overflow: hidden; }
+.ways { position: absolute; top: 8px; left: 12px; display: flex; gap: 1.2rem; align-items: center; flex-wrap: wrap; background: rgba(var(--v-theme-surface), .85); padding: .35rem .8rem; border-radius: 12px; }
+.ways label { display: flex; gap: .5rem; align-items: center; min-height: 32px; }
+.ways input { accent-color: rgb(var(--v-theme-primary)); }
 .looks { position: absolute; bottom: 2px; left: 0; right: 0; display: flex; justify-content: center; gap: .2rem; }
 .looks button { padding: .15rem .6rem; font-size: .8rem; border-radius: 8px; background: rgba(var(--v-theme-surface), 0.8); min-height: 28px; }
 </style>

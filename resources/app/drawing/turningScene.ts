@@ -1,5 +1,5 @@
 import {
-  AmbientLight, BufferGeometry, Color, DirectionalLight, DoubleSide, Euler, Float32BufferAttribute, Group, HemisphereLight, MathUtils, Mesh, MeshLambertMaterial,
+  type Material, AmbientLight, BufferGeometry, Color, DirectionalLight, DoubleSide, Euler, Float32BufferAttribute, GridHelper, Group, HemisphereLight, MathUtils, Mesh, MeshLambertMaterial,
   Object3D, OrthographicCamera, Raycaster, Scene, ShapeUtils, Vector2, WebGLRenderer,
 } from 'three'
 import type { Drawing, Loft } from '../api/client'
@@ -7,11 +7,21 @@ import type { Figure } from '../api/figure'
 import { places } from './geometry'
 
 export interface TurningScene {
-  show(figure: Figure, drawing: Drawing, selected?: string): void
+  show(figure: Figure, drawing: Drawing, selected?: string, ways?: Ways): void
   turn(aside: number, up: number): void
   look(angle: number): void
   fit(): void
   dispose(): void
+}
+
+/** How the figure is shown: pulled apart by a share of its size, every part in a colour of its own, over a grid of 10 mm. */
+export interface Ways { explode: number; partColours: boolean; grid: boolean; hidden: string[] }
+
+const PLAIN: Ways = { explode: 0, partColours: false, grid: false, hidden: [] }
+
+/** Colours as far apart as they go, whatever their number: the hue goes on by the golden angle. */
+export function partColour(index: number): Color {
+  return new Color().setHSL((index * 0.381966) % 1, 0.5, 0.58)
 }
 
 /** Bands between neighbouring rings, and flat caps on the first and last where they are wanted. */
@@ -92,23 +102,28 @@ export function createTurningScene(holder: HTMLElement, onSelect: (key: string) 
 
   function clear(): void {
     stage.traverse((o: Object3D) => {
-      if (o instanceof Mesh) {
+      if (o instanceof Mesh || o instanceof GridHelper) {
         o.geometry.dispose()
-        o.material.dispose()
+        for (const m of [o.material].flat() as Material[]) m.dispose()
       }
     })
     stage.clear()
   }
 
-  function show(figure: Figure, drawing: Drawing, selected?: string): void {
+  function show(figure: Figure, drawing: Drawing, selected?: string, ways: Ways = PLAIN): void {
     clear()
+    const apart = (key: string, twin: boolean): [number, number, number] => {
+      const part = figure.parts.find((p) => p.key === key)
+      if (!part || !ways.explode) return [0, 0, 0]
+      return [(twin ? -1 : 1) * part.at.xMm * ways.explode, part.at.yMm * ways.explode, (part.at.zMm ?? 0) * 2 * ways.explode]
+    }
     const hex = (colour: string) => figure.colours.find((c) => c.key === colour)?.hex ?? '#999999'
     let [low, high, wide] = [Infinity, -Infinity, 1]
-    for (const part of figure.parts) {
+    for (const [index, part] of figure.parts.entries()) {
       const loft = drawing.parts[part.key]?.loft
-      if (!loft) continue
+      if (!loft || ways.hidden.includes(part.key)) continue
       for (const at of places(part)) {
-        const material = new MeshLambertMaterial({ color: new Color(hex(part.colour)), side: DoubleSide })
+        const material = new MeshLambertMaterial({ color: ways.partColours ? partColour(index) : new Color(hex(part.colour)), side: DoubleSide })
         if (part.key === selected) material.emissive = new Color('#3b4c8c').multiplyScalar(0.55)
         const mesh = new Mesh(loftGeometry(loft), material)
         mesh.userData.key = part.key
@@ -117,6 +132,7 @@ export function createTurningScene(holder: HTMLElement, onSelect: (key: string) 
         mesh.position.set(part.at.xMm, part.at.yMm, part.at.zMm ?? 0)
         const side = new Group()
         side.scale.x = at.twin ? -1 : 1
+        side.position.set(...apart(part.key, at.twin))
         side.add(mesh)
         stage.add(side)
         const half = Math.max(part.shape.widthMm, part.shape.heightMm) / 2
@@ -126,18 +142,38 @@ export function createTurningScene(holder: HTMLElement, onSelect: (key: string) 
       }
     }
     for (const detail of figure.details ?? []) {
-      for (const rings of drawing.details[detail.key] ?? []) {
+      if (ways.hidden.includes(detail.on)) continue
+      const on = figure.parts.find((p) => p.key === detail.on)
+      const pieces = drawing.details[detail.key] ?? []
+      for (const [i, rings] of pieces.entries()) {
         if (!rings.length) continue
         // Drawn nearer than it lies, so that the coarse skin under it does not show through.
         const material = new MeshLambertMaterial({ color: new Color(hex(detail.colour)), side: DoubleSide, polygonOffset: true, polygonOffsetFactor: -2 - (detail.layer ?? 1), polygonOffsetUnits: -8 })
-        stage.add(new Mesh(loftGeometry({ rings, closed: false }, false), material))
+        const mesh = new Mesh(loftGeometry({ rings, closed: false }, false), material)
+        // A twin's details come after its own part's.
+        mesh.position.set(...apart(detail.on, Boolean(on?.mirror) && i >= pieces.length / 2))
+        stage.add(mesh)
       }
     }
     if (high > low) {
-      middle = (low + high) / 2
-      reach = Math.max((high - low) / 2, wide) * 1.08
+      middle = ((low + high) / 2) * (1 + ways.explode)
+      reach = Math.max((high - low) / 2, wide) * 1.08 * (1 + ways.explode)
     }
+    if (ways.grid && high > low) stage.add(floor(Math.ceil(wide / 10) * 20), wall(Math.ceil(wide / 10) * 20, Math.ceil(Math.max(high, 10) / 10) * 10))
     fit()
+  }
+
+  /** Millimetre paper in steps of 10: the table, and a wall behind. */
+  function floor(sizeMm: number): GridHelper {
+    return new GridHelper(sizeMm, sizeMm / 10, 0x8a7a60, 0xc9bb9f)
+  }
+
+  function wall(widthMm: number, heightMm: number): GridHelper {
+    const size = Math.max(widthMm, heightMm)
+    const grid = new GridHelper(size, size / 10, 0x8a7a60, 0xd8ccb4)
+    grid.rotation.x = Math.PI / 2
+    grid.position.set(0, size / 2, -widthMm / 2)
+    return grid
   }
 
   let drag: { x: number; y: number; moved: boolean } | null = null

@@ -16,10 +16,11 @@ export function useKeys() {
   function nudge(dx: number, dy: number): void {
     const chosen = figure.selection
     if (chosen?.kind === 'part') {
-      figure.changePart(chosen.key, (p) => {
+      const keys = figure.chosen.filter((k) => !figure.locked.includes(k))
+      figure.change((d) => d.parts.filter((p) => keys.includes(p.key)).forEach((p) => {
         p.at.xMm = round(p.at.xMm + dx)
         p.at.yMm = round(p.at.yMm + dy)
-      })
+      }))
     } else if (chosen?.kind === 'detail') {
       figure.changeDetail(chosen.key, (d) => {
         d.xMm = round((d.xMm ?? 0) + dx)
@@ -62,6 +63,11 @@ export function useKeys() {
     '}': () => turn(-1),
     ',': () => thicken(-1),
     '.': () => thicken(1),
+    PageUp: () => figure.selectedPart && figure.reorder(figure.selectedPart.key, true),
+    PageDown: () => figure.selectedPart && figure.reorder(figure.selectedPart.key, false),
+    h: () => figure.selectedPart && figure.hide(figure.selectedPart.key),
+    k: () => figure.selectedPart && figure.lock(figure.selectedPart.key),
+    g: () => { if (figure.chosen.length > 1) void figure.recut('merge', { keys: figure.chosen }) },
     m: mirror,
     d: () => figure.doubleSelected(),
     Delete: () => figure.removeSelected(),

@@ -5,6 +5,7 @@ import type { Detail, Figure, Part } from '../api/figure'
 
 export type SaveState = 'saved' | 'waiting' | 'saving' | 'conflict' | 'failed'
 export interface Selection { kind: 'part' | 'detail'; key: string }
+type Act = Parameters<typeof api.recut>[1]
 
 const SAVE_AFTER_MS = 500
 const MOST_UNDO = 200
@@ -22,6 +23,10 @@ export const useFigure = defineStore('figure', () => {
   const saveState = ref<SaveState>('saved')
   const other = shallowRef<{ revision: number; document: Figure } | null>(null)
   const selection = ref<Selection | null>(null)
+  /** Parts chosen besides the selected one. */
+  const also = ref<string[]>([])
+  const hidden = ref<string[]>([])
+  const locked = ref<string[]>([])
   const past = shallowRef<string[]>([])
   const future = shallowRef<string[]>([])
   const done = ref<string[]>([])
@@ -40,6 +45,8 @@ export const useFigure = defineStore('figure', () => {
     const key = chosen.kind === 'part' ? chosen.key : details.value.find((d) => d.key === chosen.key)?.on
     return parts.value.find((p) => p.key === key) ?? null
   })
+  /** Every chosen part, the selected one first. */
+  const chosen = computed(() => (selection.value?.kind === 'part' ? [selection.value.key, ...also.value.filter((k) => k !== selection.value?.key && parts.value.some((p) => p.key === k))] : []))
   const selectedDetail = computed(() => (selection.value?.kind === 'detail' ? (details.value.find((d) => d.key === selection.value?.key) ?? null) : null))
   const colourOf = (key: string) => document_.value?.colours.find((c) => c.key === key)?.hex ?? '#999999'
   const colourName = (key: string) => document_.value?.colours.find((c) => c.key === key)?.name ?? key
@@ -52,6 +59,7 @@ export const useFigure = defineStore('figure', () => {
     document_.value = null
     board.value = null
     selection.value = null
+    also.value = hidden.value = locked.value = []
     past.value = []
     future.value = []
     other.value = null
@@ -105,6 +113,68 @@ export const useFigure = defineStore('figure', () => {
 
   function changeDetail(key: string, how: (detail: Detail) => void): void {
     change((d) => d.details?.filter((x) => x.key === key).forEach(how))
+  }
+
+  /** Chooses a part, or with others: adds it to them or lets it go. */
+  function choose(key: string, withOthers = false): void {
+    const before = chosen.value
+    if (!withOthers || !before.length) {
+      selection.value = { kind: 'part', key }
+      also.value = []
+    } else if (before.includes(key)) {
+      const [first, ...rest] = before.filter((k) => k !== key)
+      selection.value = first === undefined ? null : { kind: 'part', key: first }
+      also.value = rest
+    } else {
+      also.value = [...before.slice(1), key]
+    }
+  }
+
+  const flip = (list: typeof hidden, key: string) => { list.value = list.value.includes(key) ? list.value.filter((k) => k !== key) : [...list.value, key] }
+
+  /** A cut of the felter's own, reckoned by PHP; one step of undo. */
+  async function recut(act: Act, more: object): Promise<string | null> {
+    if (!document_.value) return null
+    try {
+      const cut = await api.recut(document_.value, act, more)
+      change((d) => Object.assign(d, cut.document))
+      also.value = []
+      selection.value = { kind: act === 'to-detail' ? 'detail' : 'part', key: cut.key }
+      return cut.key
+    } catch (error) {
+      tell(error)
+      return null
+    }
+  }
+
+  /** Brings a part before or behind the next one in the order of depth. */
+  function reorder(key: string, forwards: boolean): void {
+    const own = parts.value.find((p) => p.key === key)?.at.zMm ?? 0
+    const depths = parts.value.filter((p) => p.key !== key).map((p) => p.at.zMm ?? 0).filter((z) => (forwards ? z >= own : z <= own)).sort((a, b) => (forwards ? a - b : b - a))
+    const next = depths[0]
+    if (next !== undefined) changePart(key, (p) => (p.at.zMm = Math.round((next + (forwards ? 0.5 : -0.5)) * 10) / 10))
+  }
+
+  /** Moves the middle line; what is drawn stays where it is, twins are mirrored about the new line. */
+  function moveAxis(mm: number): void {
+    change((d) => {
+      for (const p of d.parts) p.at.xMm = Math.round((p.at.xMm - mm) * 100) / 100
+      if (d.picture) d.picture.originPx[0] = Math.round((d.picture.originPx[0] + mm / d.picture.mmPerPx) * 100) / 100
+    })
+  }
+
+  /** Gives what is selected a colour by its value; the figure's colours grow if it is a new one. */
+  function paint(hex: string, name: string): void {
+    change((d) => {
+      let colour = d.colours.find((c) => c.hex.toLowerCase() === hex.toLowerCase())
+      if (!colour) {
+        colour = { key: freeKey(d.colours, 'colour'), name, hex }
+        d.colours.push(colour)
+      }
+      const { key } = colour
+      if (selection.value?.kind === 'detail') d.details?.filter((x) => x.key === selection.value?.key).forEach((x) => (x.colour = key))
+      else d.parts.filter((p) => chosen.value.includes(p.key)).forEach((p) => (p.colour = key))
+    })
   }
 
   function undo(): void {
@@ -232,32 +302,34 @@ export const useFigure = defineStore('figure', () => {
   }
 
   function removeSelected(): void {
-    const chosen = selection.value
-    if (!chosen) return
+    const one = selection.value
+    if (!one) return
+    const keys = chosen.value
     change((d) => {
-      if (chosen.kind === 'detail') {
-        d.details = d.details?.filter((x) => x.key !== chosen.key)
-        return
-      }
-      const gone = d.parts.find((p) => p.key === chosen.key)
-      d.parts = d.parts.filter((p) => p.key !== chosen.key)
-      d.details = d.details?.filter((x) => x.on !== chosen.key)
-      // What hung on it hangs on what it hung on.
-      for (const p of d.parts) {
-        if (p.join?.to !== chosen.key) continue
-        if (gone?.join?.to && gone.join.to !== p.key) p.join.to = gone.join.to
-        else delete p.join
-      }
+      if (one.kind === 'detail') d.details = d.details?.filter((x) => x.key !== one.key)
+      else keys.forEach((key) => removePart(d, key))
     })
     selection.value = null
   }
 
+  function removePart(d: Figure, key: string): void {
+    const gone = d.parts.find((p) => p.key === key)
+    d.parts = d.parts.filter((p) => p.key !== key)
+    d.details = d.details?.filter((x) => x.on !== key)
+    // What hung on it hangs on what it hung on.
+    for (const p of d.parts) {
+      if (p.join?.to !== key) continue
+      if (gone?.join?.to && gone.join.to !== p.key) p.join.to = gone.join.to
+      else delete p.join
+    }
+  }
+
   function doubleSelected(): void {
-    const chosen = selection.value
+    const one = selection.value
     let made: Selection | null = null
     change((d) => {
-      if (chosen?.kind === 'part') {
-        const part = d.parts.find((p) => p.key === chosen.key)
+      if (one?.kind === 'part') {
+        const part = d.parts.find((p) => p.key === one.key)
         if (!part) return
         const copy = JSON.parse(JSON.stringify(part)) as Part
         copy.key = freeKey(d.parts, part.key)
@@ -266,8 +338,8 @@ export const useFigure = defineStore('figure', () => {
         copy.at.yMm += 6
         d.parts.push(copy)
         made = { kind: 'part', key: copy.key }
-      } else if (chosen?.kind === 'detail') {
-        const detail = d.details?.find((x) => x.key === chosen.key)
+      } else if (one?.kind === 'detail') {
+        const detail = d.details?.find((x) => x.key === one.key)
         if (!detail) return
         const copy = JSON.parse(JSON.stringify(detail)) as Detail
         copy.key = freeKey(d.details ?? [], detail.key)
@@ -283,6 +355,7 @@ export const useFigure = defineStore('figure', () => {
 
   return {
     id, revision, picture, document: document_, board, faults, trouble, missing, saveState, other, selection, past, future, done, reckoning,
+    also, chosen, hidden, locked, choose, hide: (key: string) => flip(hidden, key), lock: (key: string) => flip(locked, key), recut, reorder, moveAxis, paint,
     parts, details, selectedPart, selectedDetail, colourOf, colourName,
     open, change, changePart, changeDetail, undo, redo, rescale, save, settle, mark, freeKey, removeSelected, doubleSelected, tell,
   }

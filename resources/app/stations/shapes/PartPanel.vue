@@ -1,11 +1,14 @@
 <script setup lang="ts">
-import { mdiContentCopy, mdiDeleteOutline } from '@mdi/js'
-import { computed } from 'vue'
+import { mdiArrangeBringForward, mdiArrangeSendBackward, mdiContentCopy, mdiDeleteOutline } from '@mdi/js'
+import { computed, ref } from 'vue'
+import { api } from '../../api/client'
 import type { Part } from '../../api/figure'
 import ColourPicker from '../../shell/ColourPicker.vue'
 import LengthField from '../../shell/LengthField.vue'
 import { useFigure } from '../../state/figure'
 import { useUnits } from '../../state/units'
+import CardsDialog from './CardsDialog.vue'
+import SizingDialog from './SizingDialog.vue'
 import { cores, firmnesses, joins, kinds, namedOutlines, type OutlineName } from '../words'
 
 const figure = useFigure()
@@ -19,14 +22,36 @@ const others = computed(() => [{ title: 'nothing: it stands', value: '' }, ...fi
 const set = (how: (p: Part) => void) => part.value && figure.changePart(part.value.key, how)
 const download = computed(() => 'data:application/json;charset=utf-8,' + encodeURIComponent(JSON.stringify(figure.document, null, 2)))
 const setOutline = (name: string) => set((p) => { if (name !== 'drawn') p.shape.outline = name as OutlineName })
+const sizing = ref(false)
+const printing = ref(false)
+const sideFile = ref<HTMLInputElement>()
+const facesLeft = ref(true)
+const sideSays = ref<string[]>([])
+
+/** A second drawing, from the side: PHP finds the parts in it and gives them their depths. */
+async function takeSide(event: Event): Promise<void> {
+  const file = (event.target as HTMLInputElement).files?.[0]
+  if (!file || !figure.document) return
+  sideSays.value = ['Looking ...']
+  try {
+    const picture = await api.picture(file)
+    const side = await api.sideView(figure.document, picture.id, facesLeft.value, file.name)
+    figure.change((d) => Object.assign(d, side.document))
+    sideSays.value = side.notices
+  } catch (error) {
+    sideSays.value = [error instanceof Error ? error.message : String(error)]
+  }
+}
 const sizes = [['widthMm', 'Width'], ['heightMm', 'Height'], ['depthMm', 'Depth']] as const
 </script>
 
 <template>
   <aside aria-label="The selected part">
     <template v-if="part">
+      <v-text-field :model-value="part.name" label="Name" maxlength="120" @change="set((p) => (p.name = ($event.target as HTMLInputElement).value))" />
       <div class="top">
-        <v-text-field :model-value="part.name" label="Name" maxlength="120" @change="set((p) => (p.name = ($event.target as HTMLInputElement).value))" />
+        <v-btn :icon="mdiArrangeBringForward" variant="text" size="small" aria-label="Before the next part" title="Before the next part (Page up)" @click="figure.reorder(part.key, true)" />
+        <v-btn :icon="mdiArrangeSendBackward" variant="text" size="small" aria-label="Behind the next part" title="Behind the next part (Page down)" @click="figure.reorder(part.key, false)" />
         <v-btn :icon="mdiContentCopy" variant="text" size="small" aria-label="Double this part" @click="figure.doubleSelected()" />
         <v-btn :icon="mdiDeleteOutline" variant="text" size="small" color="error" aria-label="Take this part away" @click="figure.removeSelected()" />
       </div>
@@ -54,6 +79,7 @@ const sizes = [['widthMm', 'Width'], ['heightMm', 'Height'], ['depthMm', 'Depth'
         <v-select :model-value="part.join?.to ?? ''" :items="others" label="Joined to" @update:model-value="set((p) => { if ($event) p.join = { ...p.join, to: $event }; else delete p.join })" />
         <v-select v-if="part.join" :model-value="part.join.by ?? 'fluff'" :items="joins" label="By" @update:model-value="set((p) => { if (p.join) p.join.by = $event })" />
       </div>
+      <details v-if="part.seen?.why" class="why"><summary>Why this shape?</summary><p>{{ part.seen.why }}</p></details>
       <dl v-if="plan" class="stitched facts">
         <dt>Volume</dt><dd>{{ plan.volumeCm3.toFixed(1) }}<span class="unit">cm³</span></dd>
         <dt>Core</dt><dd>{{ plan.coreG ? units.massLine(plan.coreG) : 'none' }}</dd>
@@ -70,14 +96,31 @@ const sizes = [['widthMm', 'Width'], ['heightMm', 'Height'], ['depthMm', 'Depth'
         <dt>Hands</dt><dd>{{ units.minutes(figure.board?.plan.minutes.hands ?? 0) }}</dd>
       </dl>
       <p class="quiet mt-4">Choose a part on the board or in the list to change it. Drag it, pull its corners, turn it by its knob; drag it in the strip at the right to bring it forwards or back.</p>
+      <div class="acts mt-4">
+        <v-btn variant="tonal" @click="sizing = true">Size by a part or an object</v-btn>
+        <v-btn variant="tonal" @click="printing = true">Print size cards</v-btn>
+      </div>
+      <h3 class="mt-4">A side picture</h3>
+      <p class="quiet">Has it a drawing from the side as well? Depths are taken from it.</p>
+      <div class="acts mt-2">
+        <v-btn-toggle v-model="facesLeft" density="compact" mandatory aria-label="Which way it looks in the side picture"><v-btn :value="true" size="small">looks left</v-btn><v-btn :value="false" size="small">looks right</v-btn></v-btn-toggle>
+        <v-btn variant="tonal" @click="sideFile?.click()">{{ figure.document.sidePicture ? 'Another side picture' : 'Choose a side picture' }}</v-btn>
+        <input ref="sideFile" type="file" accept="image/*" hidden aria-label="Side picture" @change="takeSide">
+      </div>
+      <ul v-if="sideSays.length" class="bare mt-2" role="status"><li v-for="n in sideSays" :key="n">{{ n }}</li></ul>
+      <SizingDialog v-model="sizing" />
+      <CardsDialog v-model="printing" />
       <p class="mt-4"><a :href="download" :download="`${figure.document.name}.impa.json`">Take the figure as a file</a></p>
     </template>
   </aside>
 </template>
 
 <style scoped>
-.top { display: flex; align-items: center; }
+.top { display: flex; align-items: center; justify-content: flex-end; }
 .top .v-btn { flex: none; }
+.acts { display: grid; gap: .5rem; }
+.why { margin-top: .8rem; font-size: .88rem; }
+.why summary { cursor: pointer; color: rgb(var(--v-theme-secondary)); min-height: 28px; }
 .two, .three { display: grid; grid-template-columns: 1fr 1fr; gap: .6rem; }
 .facts { display: grid; grid-template-columns: max-content 1fr; gap: .15rem .8rem; padding-top: .6rem; margin-top: .8rem; }
 .facts dt { color: rgb(var(--v-theme-quiet)); }

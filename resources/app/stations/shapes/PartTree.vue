@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mdiEyeOffOutline, mdiEyeOutline, mdiLockOpenVariantOutline, mdiLockOutline } from '@mdi/js'
 import { computed } from 'vue'
 import type { Part } from '../../api/figure'
 import Silhouette from '../../drawing/ShapeSilhouette.vue'
@@ -25,12 +26,16 @@ const rows = computed(() => {
 <template>
   <p v-if="!rows.length" class="quiet">No parts yet. Add a shape: start with the largest.</p>
   <ul class="bare" aria-label="Parts, by what they are joined to">
-    <li v-for="{ part, depth } in rows" :key="part.key" :style="{ paddingLeft: `${depth * 16}px` }">
-      <button class="plain part" :class="{ selected: figure.selectedPart?.key === part.key }" :aria-pressed="figure.selectedPart?.key === part.key" @click="figure.selection = { kind: 'part', key: part.key }">
+    <li v-for="{ part, depth } in rows" :key="part.key" class="line" :style="{ paddingLeft: `${depth * 14}px` }">
+      <button class="plain part" :class="{ selected: figure.selectedPart?.key === part.key || figure.chosen.includes(part.key), gone: figure.hidden.includes(part.key) }" :aria-pressed="figure.selectedPart?.key === part.key || figure.chosen.includes(part.key)" @click="figure.choose(part.key, $event.shiftKey)">
         <Silhouette :loops="figure.board?.drawing.parts[part.key]?.pieces[0]?.front ?? []" :hex="figure.colourOf(part.colour)" />
         <span>{{ part.name ?? part.key }}<small class="quiet">{{ part.shape.kind }}</small></span>
         <b v-if="part.mirror" class="twins" title="A pair">x 2</b>
       </button>
+      <span class="marks" :class="{ kept: figure.hidden.includes(part.key) || figure.locked.includes(part.key) }">
+        <v-btn :icon="figure.hidden.includes(part.key) ? mdiEyeOffOutline : mdiEyeOutline" size="x-small" variant="text" :aria-pressed="figure.hidden.includes(part.key)" :aria-label="`Hide ${part.name ?? part.key}`" @click="figure.hide(part.key)" />
+        <v-btn :icon="figure.locked.includes(part.key) ? mdiLockOutline : mdiLockOpenVariantOutline" size="x-small" variant="text" :aria-pressed="figure.locked.includes(part.key)" :aria-label="`Lock ${part.name ?? part.key}`" @click="figure.lock(part.key)" />
+      </span>
     </li>
   </ul>
 </template>
@@ -40,5 +45,9 @@ const rows = computed(() => {
 .part:hover { background: rgb(var(--v-theme-table)); }
 .part.selected { background: rgba(var(--v-theme-secondary), 0.14); }
 .part span { display: grid; line-height: 1.2; flex: 1; }
+.line { position: relative; }
+.marks { position: absolute; right: 0; top: 6px; display: flex; opacity: 0; background: rgb(var(--v-theme-surface)); border-radius: 8px; }
+.line:hover .marks, .marks:focus-within, .marks.kept { opacity: 1; }
+.part.gone { opacity: .45; }
 .twins { font-size: .8rem; color: rgb(var(--v-theme-quiet)); }
 </style>

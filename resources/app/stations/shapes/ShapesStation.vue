@@ -1,26 +1,70 @@
 <script setup lang="ts">
 import { mdiArrowCollapse, mdiArrowExpand, mdiPlus } from '@mdi/js'
-import { computed, ref } from 'vue'
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { api } from '../../api/client'
 import TurningView from '../../drawing/TurningView.vue'
 import { useFigure } from '../../state/figure'
+import BoardTools from './BoardTools.vue'
 import CatalogueDialog from './CatalogueDialog.vue'
 import PartPanel from './PartPanel.vue'
 import PartTree from './PartTree.vue'
 import PictureBoard from './PictureBoard.vue'
+import ReviewCard from './ReviewCard.vue'
 import SideStrip from './SideStrip.vue'
+import type { Compare, Tool } from './tools'
 import { useFrames, type Frames } from './useFrames'
+import { useZoom } from './useZoom'
 
 const figure = useFigure()
 const adding = ref(false)
 const round = ref(false)
-const showPicture = ref(true)
-const filled = ref(false)
+const tool = ref<Tool>('choose')
+const compare = ref<Compare>('drawing')
+const reviewing = ref(false)
 const boards = ref<HTMLElement>()
-const fitted = useFrames(boards)
+const { near, zoom, zoomBy, panBy, all } = useZoom(useFrames(boards))
 // While something is dragged the paper keeps still.
 const held = ref<Frames | null>(null)
-const frames = computed(() => held.value ?? fitted.value)
-const select = (key: string) => { figure.selection = { kind: 'part', key } }
+const frames = computed(() => held.value ?? near.value)
+
+/** The render in the drawing's own pixels, and how well it agrees, while they are compared. */
+const match = ref('')
+const agreement = ref<number | null>(null)
+watch([compare, () => figure.board], async () => {
+  if (compare.value === 'drawing' || !figure.document?.picture || !figure.picture) return
+  const sent = figure.document
+  try {
+    const [blob, alike] = await Promise.all([api.match(sent), api.agreement(sent, figure.picture)])
+    if (figure.document !== sent) return
+    if (match.value) URL.revokeObjectURL(match.value)
+    match.value = URL.createObjectURL(blob)
+    agreement.value = alike.share
+  } catch (error) {
+    figure.tell(error)
+  }
+})
+
+const toolKeys: Record<string, () => void> = {
+  v: () => (tool.value = 'choose'),
+  x: () => { if (figure.selectedPart) tool.value = 'cut' },
+  l: () => (tool.value = 'lasso'),
+  p: () => { if (figure.selection && figure.picture) tool.value = 'pick' },
+  r: () => (reviewing.value = !reviewing.value),
+  '+': () => zoomBy(1.4),
+  '=': () => zoomBy(1.4),
+  '-': () => zoomBy(1 / 1.4),
+  '0': all,
+  escape: () => (tool.value = 'choose'),
+}
+function onKey(event: KeyboardEvent): void {
+  if ((event.target as HTMLElement).closest('input, textarea, select, [role=combobox], [role=listbox], .v-overlay') || event.ctrlKey || event.metaKey || event.altKey) return
+  toolKeys[event.key.toLowerCase()]?.()
+}
+onMounted(() => window.addEventListener('keydown', onKey))
+onBeforeUnmount(() => {
+  window.removeEventListener('keydown', onKey)
+  if (match.value) URL.revokeObjectURL(match.value)
+})
 </script>
 
 <template>
@@ -28,28 +72,28 @@ const select = (key: string) => { figure.selection = { kind: 'part', key } }
     <aside class="sheet left" aria-label="Parts">
       <div class="row"><h2>Parts</h2><v-spacer /><v-btn color="primary" variant="flat" :prepend-icon="mdiPlus" @click="adding = true">Add a shape</v-btn></div>
       <PartTree class="tree" />
+      <div v-if="figure.chosen.length > 1" class="row several">
+        <span>{{ figure.chosen.length }} chosen</span><v-spacer />
+        <v-btn size="small" variant="tonal" @click="figure.recut('merge', { keys: figure.chosen })">Make them one</v-btn>
+      </div>
       <div class="corner" :class="{ large: round }">
-        <TurningView :figure="figure.document" :drawing="figure.board.drawing" :selected="figure.selectedPart?.key" @select="select" />
+        <TurningView :figure="figure.document" :drawing="figure.board.drawing" :selected="figure.selectedPart?.key" :large="round" :hidden="figure.hidden" @select="figure.choose" />
         <v-btn class="grow" size="small" variant="text" :icon="round ? mdiArrowCollapse : mdiArrowExpand" :aria-label="round ? 'Put the round view back in its corner' : 'Let the round view take over the board'" @click="round = !round" />
       </div>
     </aside>
     <section class="middle" aria-label="Board">
-      <div class="row tools">
-        <v-switch v-model="showPicture" label="Drawing" :disabled="!figure.document.picture" />
-        <v-switch v-model="filled" label="Flat colours" />
-        <v-spacer />
-        <span class="quiet">Front, and from the right</span>
-      </div>
+      <BoardTools v-model:tool="tool" v-model:compare="compare" :zoom="zoom" :reviewing="reviewing" :agreement="agreement" @nearer="zoomBy(1.4)" @farther="zoomBy(1 / 1.4)" @all="all" @review="reviewing = !reviewing" />
       <div ref="boards" class="boards sheet mm-paper" :style="{ gridTemplateColumns: frames.columns }">
-        <PictureBoard :show-picture="showPicture" :filled="filled" :frame="frames.front" @hold="held = $event ? frames : null" />
+        <PictureBoard :compare="compare" :tool="tool" :frame="frames.front" :match="match" @hold="held = $event ? frames : null" @zoom="zoomBy" @pan="panBy" @tool="tool = $event" />
         <SideStrip :frame="frames.side" @hold="held = $event ? frames : null" />
       </div>
-      <ul v-if="figure.board.plan.notes.length" class="bare notes" aria-label="Worth knowing">
+      <ReviewCard v-if="reviewing" @close="reviewing = false" @cut="tool = 'cut'" />
+      <ul v-else-if="figure.board.plan.notes.length" class="bare notes" aria-label="Worth knowing">
         <li v-for="n in figure.board.plan.notes" :key="n.code + n.at" class="sheet">{{ n.text }}</li>
       </ul>
     </section>
     <PartPanel class="sheet right" />
-    <CatalogueDialog v-model="adding" @added="select" />
+    <CatalogueDialog v-model="adding" @added="figure.choose" />
   </div>
   <v-progress-linear v-else-if="!figure.trouble" indeterminate color="primary" aria-label="Fetching the figure" />
 </template>
@@ -59,13 +103,13 @@ const select = (key: string) => { figure.selection = { kind: 'part', key } }
 .left, .right { padding: .8rem; min-height: 0; overflow: auto; }
 .left { display: flex; flex-direction: column; }
 .tree { flex: 1; overflow: auto; min-height: 0; margin: .4rem -.3rem; }
-.corner { position: relative; height: 232px; background: rgb(var(--v-theme-table)); border-radius: 14px; }
+.several { padding: .2rem .2rem .5rem; }
+.corner { position: relative; height: 232px; background: rgb(var(--v-theme-table)); border-radius: 14px; flex: none; }
 .corner.large { position: absolute; inset: .3rem 292px 1rem 280px; height: auto; z-index: 5; }
 .grow { position: absolute; top: 2px; right: 2px; }
 .middle { display: flex; flex-direction: column; min-height: 0; min-width: 0; }
-.tools { padding: 0 .4rem; min-height: 40px; }
 .boards { flex: 1; min-height: 0; display: grid; overflow: hidden; }
-.notes { display: flex; gap: .6rem; overflow-x: auto; padding: .6rem .1rem 0; }
+.notes { display: flex; gap: .6rem; overflow-x: auto; padding: .6rem .1rem 0; flex: none; }
 .notes li { padding: .45rem .8rem; font-size: .86rem; border-left: 5px solid rgb(var(--v-theme-warning)); flex: 1 0 240px; max-width: 420px; }
 @media (max-width: 1000px) { .shapes { grid-template-columns: 1fr; height: auto; } .boards { min-height: 60vh; } .corner.large { inset: 60px 1rem auto; height: 60vh; } }
 </style>

@@ -11,8 +11,10 @@ const emit = defineEmits<{ hold: [on: boolean] }>()
 const figure = useFigure()
 const svg = ref<SVGSVGElement>()
 /** Seen from the right: the front is at the left, so a piece at z stands at -z. */
+const side = computed(() => figure.document?.sidePicture)
 const pieces = computed(() =>
   figure.parts
+    .filter((part) => !figure.hidden.includes(part.key))
     .flatMap((part) => places(part).map((at, i) => ({ part, at, loops: figure.board?.drawing.parts[part.key]?.pieces[i]?.side ?? [] })))
     .sort((a, b) => a.at.x - b.at.x),
 )
@@ -24,7 +26,8 @@ function x(event: PointerEvent): number {
   return matrix ? new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse()).x : 0
 }
 function press(event: PointerEvent, part: Part, grip: 'move' | 'depth'): void {
-  figure.selection = { kind: 'part', key: part.key }
+  if (!figure.chosen.includes(part.key)) figure.choose(part.key)
+  if (figure.locked.includes(part.key)) return
   svg.value?.setPointerCapture(event.pointerId)
   emit('hold', true)
   drag.value = { key: part.key, grip, fromX: x(event), dx: 0 }
@@ -49,6 +52,10 @@ const depthGrip = computed(() => {
 <template>
   <svg ref="svg" class="strip" :viewBox="`${view.x} ${view.y} ${view.width} ${view.height}`" role="group" aria-label="The figure from the right, for depth" @pointermove="drag && (drag.dx = x($event) - drag.fromX)" @pointerup="release" @pointercancel="drag = null; emit('hold', false)">
     <MmPaper :x="view.x - 300" :y="view.y - 600" :width="view.width + 600" :height="view.height + 1200" pointer-events="none" />
+    <image
+      v-if="side?.hash" :href="`/api/pictures/by-hash/${side.hash}`" :x="-side.originPx[0] * side.mmPerPx" :y="-side.originPx[1] * side.mmPerPx" :width="side.widthPx * side.mmPerPx" :height="side.heightPx * side.mmPerPx"
+      :transform="side.facesLeft ? undefined : 'scale(-1 1)'" preserveAspectRatio="none" class="drawing"
+    />
     <line :x1="view.x - 300" :x2="view.x + view.width + 300" y1="0" y2="0" class="table" />
     <line :x1="view.x" :x2="view.x" :y1="view.y" :y2="view.y + view.height" class="stitch" />
     <path
@@ -61,6 +68,7 @@ const depthGrip = computed(() => {
 
 <style scoped>
 .strip { width: 100%; height: 100%; touch-action: none; min-height: 0; }
+.drawing { pointer-events: none; opacity: .9; }
 .stitch { stroke: rgb(var(--v-theme-thread)); stroke-width: 1.2; stroke-dasharray: 2 1.4; }
 .table { stroke: rgb(var(--v-theme-quiet)); stroke-width: .5; }
 .part { fill: var(--wool); fill-opacity: .3; stroke: rgb(var(--v-theme-on-surface)); stroke-width: .5; cursor: ew-resize; }

@@ -6,24 +6,35 @@ const part: Part = { key: 'arm', colour: 'c1', at: { xMm: 20, yMm: 30, zMm: 0 },
 
 describe('dragging a part', () => {
   it('moves it, and its twin the other way round', () => {
-    expect(dragged({ key: 'arm', twin: false, grip: 'move', from: [0, 0], to: [3, 2], part }).at).toMatchObject({ xMm: 23, yMm: 32 })
-    expect(dragged({ key: 'arm', twin: true, grip: 'move', from: [0, 0], to: [-3, 2], part }).at).toMatchObject({ xMm: 23, yMm: 32 })
+    expect(dragged({ key: 'arm', along: [], twin: false, grip: 'move', from: [0, 0], to: [3, 2], part }).at).toMatchObject({ xMm: 23, yMm: 32 })
+    expect(dragged({ key: 'arm', along: [], twin: true, grip: 'move', from: [0, 0], to: [-3, 2], part }).at).toMatchObject({ xMm: 23, yMm: 32 })
   })
   it('resizes along the turned axes, both sides alike, and keeps what is round round', () => {
-    const { shape } = dragged({ key: 'arm', twin: false, grip: 'width', from: [0, 0], to: [0, 2], part })
+    const { shape } = dragged({ key: 'arm', along: [], twin: false, grip: 'width', from: [0, 0], to: [0, 2], part })
     expect(shape.widthMm).toBe(14)
     expect(shape.depthMm).toBe(14)
     expect(shape.heightMm).toBe(30)
   })
   it('never shrinks below a millimetre', () => {
-    expect(dragged({ key: 'arm', twin: false, grip: 'height', from: [0, 0], to: [90, 0], part }).shape.heightMm).toBe(1)
+    expect(dragged({ key: 'arm', along: [], twin: false, grip: 'height', from: [0, 0], to: [90, 0], part }).shape.heightMm).toBe(1)
   })
   it('turns towards the hand', () => {
-    expect(dragged({ key: 'arm', twin: false, grip: 'turn', from: [20, 50], to: [40, 30], part }).turnDeg?.z).toBe(-90)
+    expect(dragged({ key: 'arm', along: [], twin: false, grip: 'turn', from: [20, 50], to: [40, 30], part }).turnDeg?.z).toBe(-90)
+  })
+  it('takes the other chosen parts along, as far as it was moved', () => {
+    let changed = new Map<string, (part: Part) => void>()
+    const { begin, move, end } = useShapeDrag((of) => (changed = of))
+    begin(part, false, 'move', [0, 0], ['arm', 'hat'])
+    move([4, -1])
+    end()
+    const hat: Part = { ...part, key: 'hat', at: { xMm: 1, yMm: 90, zMm: 0 } }
+    changed.get('hat')?.(hat)
+    expect([...changed.keys()].sort()).toEqual(['arm', 'hat'])
+    expect(hat.at).toMatchObject({ xMm: 5, yMm: 89 })
   })
   it('changes nothing when nothing was moved', () => {
     const changes: string[] = []
-    const { begin, move, end } = useShapeDrag((key) => changes.push(key))
+    const { begin, move, end } = useShapeDrag((of) => changes.push(...of.keys()))
     begin(part, false, 'move', [1, 1])
     end()
     begin(part, false, 'move', [1, 1])

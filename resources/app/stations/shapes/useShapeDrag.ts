@@ -3,14 +3,15 @@ import type { Part } from '../../api/figure'
 import { round, turned, type Point } from '../../drawing/geometry'
 
 export type Grip = 'move' | 'width' | 'height' | 'both' | 'turn'
-export interface Drag { key: string; twin: boolean; grip: Grip; from: Point; to: Point; part: Part }
+export interface Drag { key: string; along: string[]; twin: boolean; grip: Grip; from: Point; to: Point; part: Part }
 
 /** Drags a part on the board: while it goes on, the last outline is transformed; on release the part is changed. */
-export function useShapeDrag(change: (key: string, how: (part: Part) => void) => void) {
+export function useShapeDrag(change: (changes: Map<string, (part: Part) => void>) => void) {
   const drag = ref<Drag | null>(null)
 
-  function begin(part: Part, twin: boolean, grip: Grip, at: Point): void {
-    drag.value = { key: part.key, twin, grip, from: at, to: at, part: JSON.parse(JSON.stringify(part)) as Part }
+  /** `along`: parts that are moved with it. */
+  function begin(part: Part, twin: boolean, grip: Grip, at: Point, along: string[] = []): void {
+    drag.value = { key: part.key, along, twin, grip, from: at, to: at, part: JSON.parse(JSON.stringify(part)) as Part }
   }
 
   function move(at: Point): void {
@@ -22,12 +23,23 @@ export function useShapeDrag(change: (key: string, how: (part: Part) => void) =>
     drag.value = null
     if (!d || (d.to[0] === d.from[0] && d.to[1] === d.from[1])) return
     const after = dragged(d)
-    change(d.key, (part) => {
+    const changes = new Map<string, (part: Part) => void>()
+    if (d.grip === 'move') {
+      const [dx, dy] = [after.at.xMm - d.part.at.xMm, after.at.yMm - d.part.at.yMm]
+      for (const key of d.along) {
+        changes.set(key, (part) => {
+          part.at.xMm = round(part.at.xMm + dx)
+          part.at.yMm = round(part.at.yMm + dy)
+        })
+      }
+    }
+    changes.set(d.key, (part) => {
       part.at.xMm = after.at.xMm
       part.at.yMm = after.at.yMm
       part.turnDeg = after.turnDeg
       part.shape = { ...part.shape, ...after.shape }
     })
+    change(changes)
   }
 
   return { drag, begin, move, end, cancel: () => (drag.value = null) }
