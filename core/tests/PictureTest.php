@@ -207,6 +207,40 @@ it('keeps a soft shadow out of the figure', function () {
     expect($document['parts'])->toHaveCount(1)->and($document['parts'][0]['shape']['widthMm'])->toEqualWithDelta(180 * 100 / 221, 2);
 });
 
+it('says that a photo is no flat drawing, and does what it can', function () {
+    $breakdown = Breakdown::of(drawing(function ($i) {
+        mt_srand(4);
+        for ($k = 0; $k < 60000; $k++) {
+            [$x, $y] = [mt_rand(60, 239), mt_rand(40, 259)];
+            imagesetpixel($i, $x, $y, imagecolorallocate($i, max(0, min(255, $x + mt_rand(-60, 10))), max(0, min(255, $y - 40 + mt_rand(-30, 30))), max(0, min(255, 200 - intdiv($x, 2) + mt_rand(-40, 40)))));
+        }
+    }), 80);
+    expect(implode(' ', $breakdown->notices))->toContain('run into each other')->and($breakdown->document['parts'])->not->toBeEmpty();
+});
+
+it('keeps the largest of very many pieces and lists the rest', function () {
+    $breakdown = Breakdown::of(drawing(function ($i) {
+        foreach (range(0, 224) as $k) {
+            imagefilledellipse($i, 10 + 20 * ($k % 15), 10 + 20 * intdiv($k, 15), 12, 12, [0xC04050, 0x3060B0, 0x40A060][$k % 3]);
+        }
+    }), 200);
+    expect(count($breakdown->document['parts']))->toBeLessThanOrEqual(60)
+        ->and(implode(' ', $breakdown->notices))->toContain('225 parts')
+        ->and($breakdown->document['picture']['leftOut'])->toHaveCount(50);
+});
+
+it('never draws an outline of more points than a document takes', function () {
+    $document = seen(drawing(function ($i) {
+        imagefilledellipse($i, 150, 150, 200, 200, 0xC04050);
+        for ($deg = 0; $deg < 360; $deg += 3) {
+            imagefilledarc($i, 150, 150, 290, 290, $deg, $deg + 1, 0xC04050, IMG_ARC_PIE);
+        }
+    }));
+    foreach ($document['parts'] as $part) {
+        expect(count(is_array($part['shape']['outline'] ?? null) ? $part['shape']['outline'] : []))->toBeLessThanOrEqual(400);
+    }
+});
+
 it('rounds sizes to steps when asked', function () {
     $png = drawing(fn ($i) => imagefilledellipse($i, 150, 150, 187, 240, 0xC04050));
     $shape = Breakdown::of($png, Wishes::of(83, roundToMm: 5))->document['parts'][0]['shape'];

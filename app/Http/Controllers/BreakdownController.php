@@ -55,8 +55,8 @@ final class BreakdownController
     {
         echo json_encode($members, JSON_THROW_ON_ERROR), "\n";
         // PHP notices that nobody listens any more when it writes, and ends the request then.
-        while (ob_get_level() > 0) {
-            ob_end_flush();
+        if (ob_get_level() > 0) {
+            ob_flush();
         }
         flush();
     }

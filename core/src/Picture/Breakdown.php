@@ -10,7 +10,7 @@ namespace Impa\Picture;
  */
 final readonly class Breakdown
 {
-    /** So many of the specks that were left out are listed. */
+    /** So much of what was left out is listed. */
     private const MOST_LISTED = 50;
 
     /**
@@ -65,11 +65,11 @@ final readonly class Breakdown
         $sorting = $sorting->withMarks(Laying::missed($pieces, $sorting, $regions, $axis));
         Naming::of($pieces, $sorting->marks, $axis);
         $progress('Writing it down', 0.95);
-        $writer = new Writing($pieces, $sorting, $flat, $looked, $axis, $wishes, self::dropped($regions), $isTurned);
+        $writer = new Writing($pieces, $sorting, $flat, $looked, $axis, $wishes, array_slice([...$sorting->dropped, ...$regions->dropped], 0, self::MOST_LISTED), $isTurned);
 
         return new self(
             $writer->document($name, $file),
-            [...$raster->notices, ...$ground->notices, ...self::noticed($figures, $wishes, $regions), ...$sorting->notices],
+            [...$raster->notices, ...$ground->notices, ...$flat->notices, ...self::noticed($figures, $wishes, $regions), ...$sorting->notices],
             array_map(static fn (array $box): array => [$box[0] / $raster->width, $box[1] * $raster->width / count($raster->pixels), ($box[2] + 1) / $raster->width, ($box[3] + 1) * $raster->width / count($raster->pixels)], $figures->boxes),
         );
     }
@@ -87,11 +87,5 @@ final readonly class Breakdown
         }
 
         return $notices;
-    }
-
-    /** @return list<Region> */
-    private static function dropped(Regions $regions): array
-    {
-        return array_slice($regions->dropped, 0, self::MOST_LISTED);
     }
 }

@@ -62,7 +62,7 @@ final readonly class Carrying
         $coarseWidth = intdiv($regions->width - 1, self::COARSE) + 1;
         $on = self::enclosed($regions);
         $on = self::bodies($coarse, $coarseWidth, $on);
-        $on = self::pairs($regions, $coarse, $coarseWidth, $on);
+        $on = self::alike($regions, $coarse, $coarseWidth, self::pairs($regions, $coarse, $coarseWidth, $on));
 
         return new self($on, self::wholes(array_keys($regions->all), $regions->map, $on));
     }
@@ -196,6 +196,62 @@ final readonly class Carrying
         }
 
         return $on;
+    }
+
+    /**
+     * Twins on both sides of the middle line are either both carried or both not: parts of their own where a simple shape
+     * covers them, colour where none does.
+     *
+     * @param  list<int>  $map  coarse
+     * @param  array<int, int>  $on
+     * @return array<int, int>
+     */
+    private static function alike(Regions $regions, array $map, int $width, array $on): array
+    {
+        $extent = Extent::of($regions->all);
+        foreach ($on as $i => $carrier) {
+            $twin = self::twin($regions, $i, $extent);
+            if ($twin < 0 || isset($on[$twin]) || ! isset($on[$i])) {
+                continue;
+            }
+            $whole = self::wholes([$i], array_map(static fn (int $r): int => $r === $i ? $r : -1, $map), [])[$i] ?? [];
+            if ($whole !== [] && Fit::rough(Blob::of($whole, $width), $map)->overlap > self::NO_SHAPE) {
+                unset($on[$i]);
+            } elseif ($carrier !== $twin && ! self::hangsOn($carrier, $twin, $on)) {
+                $on[$twin] = $carrier;
+            }
+        }
+
+        return $on;
+    }
+
+    /** @param  array<int, int>  $on */
+    private static function hangsOn(int $region, int $other, array $on): bool
+    {
+        for ($steps = 0; isset($on[$region]) && $steps < 20; $steps++) {
+            $region = $on[$region];
+            if ($region === $other) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** The region of the same colour and size in the same place on the other side of the figure's middle, or -1. */
+    private static function twin(Regions $regions, int $i, Extent $extent): int
+    {
+        $one = $regions->all[$i];
+        $near = 0.03 * $extent->heightPx();
+        foreach ($regions->all as $j => $two) {
+            if ($i !== $j && $one->label === $two->label && abs($one->area / $two->area - 1) < 0.15
+                && abs($one->minX + $two->maxX + 1 - 2 * $extent->middleX()) < $near && abs($one->maxX + $two->minX + 1 - 2 * $extent->middleX()) < $near
+                && abs($one->minY - $two->minY) < $near && abs($one->maxY - $two->maxY) < $near) {
+                return $j;
+            }
+        }
+
+        return -1;
     }
 
     /**

@@ -104,7 +104,26 @@ final readonly class Fit
         $few = Samples::of($blob, $map, self::LOOKS[0] + 6, 1.4);
         $rough = self::measuredAll(self::candidates($blob, false, false), $few);
 
-        return $rough[0]->pulled($few, [self::PULLS[0], self::PULLS[2]]);
+        $pulled = array_map(static fn (self $f): self => $f->pulled($few, [self::PULLS[0], self::PULLS[2]]), [$rough[0], self::otherKind($rough)]);
+        usort($pulled, self::better(...));
+
+        return $pulled[0];
+    }
+
+    /**
+     * The best of another kind than the very best: the two are often close, and pulled into place may change places.
+     *
+     * @param  list<self>  $fits  best first, at least one
+     */
+    private static function otherKind(array $fits): self
+    {
+        foreach ($fits as $fit) {
+            if ($fit->kind !== $fits[0]->kind) {
+                return $fit;
+            }
+        }
+
+        return $fits[0];
     }
 
     /**

@@ -21,16 +21,21 @@ final readonly class FlatColours
     /** A pixel farther than this from every colour is a mixture. */
     private const SURE = 9.0;
 
+    /** When more than this share of the figure is a mixture of colours, it is no flat drawing. */
+    private const RUNNING = 0.2;
+
     /** A colour needs so much of the figure, in flat places. */
     private const LEAST_SHARE = 0.0003;
 
     /**
      * @param  list<Srgb>  $colours
      * @param  list<int>  $labels  per pixel: index of its colour, -1 for the ground
+     * @param  list<string>  $notices
      */
     private function __construct(
         public array $colours,
         public array $labels,
+        public array $notices,
     ) {
     }
 
@@ -57,7 +62,11 @@ final readonly class FlatColours
             }
         }
 
-        return new self($colours, Spread::into($labels, $sure, $raster->width));
+        $notices = count($sure) < (1 - self::RUNNING) * $ground->count || count($colours) >= self::MOST
+            ? ['The colours run into each other, as in a photo or a shaded drawing. Merge near shades more strongly, or use a drawing in flat colours.']
+            : [];
+
+        return new self($colours, Spread::into($labels, $sure, $raster->width), $notices);
     }
 
     /** @return non-empty-list<Srgb> */

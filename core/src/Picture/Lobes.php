@@ -28,7 +28,7 @@ final class Lobes
     private const PER_LOBE = 0.009;
 
     /** A roll is so many times longer than thick, and at its thickest so many times the mean. */
-    private const ROLL = 3.5;
+    private const ROLL = 2.2;
 
     private const EVEN = 1.5;
 

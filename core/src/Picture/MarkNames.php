@@ -22,7 +22,8 @@ final class MarkNames
 
         return match (true) {
             str_starts_with($piece->name, 'Ear') => 'Inner ear',
-            str_starts_with($piece->name, 'Body') && $share > 0.1 => 'Belly',
+            str_starts_with($piece->name, 'Body') && self::isFlatLine($blob) && $blob->box(0.0)[0] > 0.6 * $piece->fit->widthPx => 'Band',
+            str_starts_with($piece->name, 'Body') && $share > 0.1 && $inMiddle => 'Belly',
             $mark->layer >= 2 && $lab->l > 85 && $share < 0.03 => 'Spark',
             $mark->layer >= 2 && $share < 0.06 && $lab->l < 40 => 'Pupil',
             $share > 0.15 => 'Patch',

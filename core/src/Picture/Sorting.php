@@ -26,12 +26,14 @@ final readonly class Sorting
      * @param  list<int>  $map  piece per pixel, -1 for the ground
      * @param  list<Mark>  $marks  largest first
      * @param  list<string>  $notices
+     * @param  list<Region>  $dropped  regions beyond what is kept, largest first
      */
     private function __construct(
         public array $pieces,
         public array $map,
         public array $marks,
         public array $notices,
+        public array $dropped,
     ) {
     }
 
@@ -42,9 +44,10 @@ final readonly class Sorting
         $progress(0.3);
         $bases = array_diff_key($regions->all, $carrying->on);
         uasort($bases, static fn (Region $a, Region $b): int => $b->area <=> $a->area);
-        $notices = [];
+        $notices = $dropped = [];
         if (count($bases) > self::MOST_PIECES) {
             $notices[] = sprintf('The picture falls into %d parts; the %d largest were kept.', count($bases), self::MOST_PIECES);
+            $dropped = array_values(array_slice($bases, self::MOST_PIECES));
             $bases = array_slice($bases, 0, self::MOST_PIECES, true);
         }
         $figure = count(array_filter($regions->map, static fn (int $r): bool => $r >= 0));
@@ -81,13 +84,13 @@ final readonly class Sorting
             $marks = array_slice($marks, 0, self::MOST_MARKS);
         }
 
-        return new self($pieces, $map, $marks, $notices);
+        return new self($pieces, $map, $marks, $notices, $dropped);
     }
 
     /** @param  list<Mark>  $more */
     public function withMarks(array $more): self
     {
-        return new self($this->pieces, $this->map, [...$this->marks, ...$more], $this->notices);
+        return new self($this->pieces, $this->map, [...$this->marks, ...$more], $this->notices, $this->dropped);
     }
 
     /**
