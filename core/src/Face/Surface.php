@@ -18,7 +18,7 @@ final class Surface
     private const STEPS = 20;
 
     /** The skin is found to this. */
-    private const FINE_MM = 0.0005;
+    private const FINE_MM = 0.002;
 
     /** Halvings for the crown, near which a tape runs steeply. */
     private const CROWN_HALVINGS = 22;

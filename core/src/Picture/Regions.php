@@ -14,11 +14,6 @@ final readonly class Regions
 
     private const SPECK_PX = 10;
 
-    /** A drawn outline is narrower than this share of the figure's height, and this dark (L). */
-    private const INK_SHARE = 0.03;
-
-    private const INK_LIGHTNESS = 45.0;
-
     /** A seam of mixed colour is at most so wide, touches its second neighbour along such a share, and lies so nearly between both colours. */
     private const SEAM_PX = 2.6;
 
@@ -55,7 +50,7 @@ final readonly class Regions
             [$all, $map] = self::connected(self::without($gone, $labels, $map, $raster->width), $raster->width);
             $labels = self::labelsOf($map, $all);
         }
-        $ink = self::ink($all, $flat);
+        $ink = Ink::outlines($all, $flat);
         if ($ink !== [] && count($ink) < count($all)) {
             [$all, $map] = self::connected(self::without($ink, $labels, $map, $raster->width), $raster->width);
         }
@@ -89,26 +84,6 @@ final readonly class Regions
         $far = static fn (Lab $p, Lab $q): float => sqrt(LabTable::squared([$p->l, $p->a, $p->b], [$q->l, $q->a, $q->b]));
 
         return $far($a, $own) + $far($own, $b) < self::BETWEEN * $far($a, $b) + 4;
-    }
-
-    /**
-     * Dark strokes that run between other regions or along the ground: outlines. A stroke inside
-     * one region is a drawn line (a mouth, a brow) and stays.
-     *
-     * @param  array<int, Region>  $all
-     * @return array<int, Region>
-     */
-    private static function ink(array $all, FlatColours $flat): array
-    {
-        if ($all === []) {
-            return [];
-        }
-        $figureHeight = Extent::of($all)->heightPx();
-
-        return array_filter($all, static fn (Region $r): bool => $r->strokePx() < self::INK_SHARE * $figureHeight
-            && $flat->colours[$r->label]->lab()->l < self::INK_LIGHTNESS
-            && $r->touchesGround()
-            && $r->area < 0.35 * $r->widthPx() * $r->heightPx());
     }
 
     /**
