@@ -8,7 +8,7 @@ export default defineConfig({
   testMatch: '*.spec.ts',
   // One figure store, one server: one test after the other.
   workers: 1,
-  timeout: 60_000,
+  timeout: 120_000,
   expect: { timeout: 10_000 },
   reporter: [['list']],
   outputDir: 'test-results',

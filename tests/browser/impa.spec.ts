@@ -53,7 +53,7 @@ test('a drawing dropped becomes a figure, and everything follows and stays', asy
 
   // Parts: drag one wider and see its grams change.
   await expect(page.locator('[data-part=head]')).toBeVisible()
-  await page.getByLabel('Parts, by what they are joined to').getByRole('button', { name: /Head/ }).click()
+  await page.getByLabel('Parts, by what they are joined to').getByRole('button', { name: /^Head/ }).click()
   const grams = page.locator('[data-fact=coverG]')
   const before = await grams.innerText()
   await drag(page, await middle(page, '.grip.width'), 40, 0)
@@ -109,7 +109,7 @@ test('a drawing dropped becomes a figure, and everything follows and stays', asy
   await page.getByRole('link', { name: /Face/ }).click()
   await expect(mark).toHaveText(set)
   await page.getByRole('link', { name: /Shapes/ }).click()
-  await page.getByLabel('Parts, by what they are joined to').getByRole('button', { name: /Head/ }).click()
+  await page.getByLabel('Parts, by what they are joined to').getByRole('button', { name: /^Head/ }).click()
   await expect(grams).toHaveText(wider)
   await page.goto('/')
   await expect(page.getByRole('heading', { name: 'Watcher' })).toBeVisible()
@@ -144,7 +144,7 @@ test('the finished height and the units change at every station, and everything 
 
 test('a shape is added, doubled, mirrored, coloured, joined and taken away', async ({ page }) => {
   await page.goto(`/figures/${await idOf(page, 'Sorrel')}/shapes`)
-  const parts = page.getByLabel('Parts, by what they are joined to').getByRole('button')
+  const parts = page.getByLabel('Parts, by what they are joined to').locator('button.part')
   await expect(page.locator('[data-part]').first()).toBeVisible()
   const count = await parts.count()
   await page.getByRole('button', { name: 'Add a shape' }).click()
@@ -155,7 +155,7 @@ test('a shape is added, doubled, mirrored, coloured, joined and taken away', asy
   await panel.getByLabel('Name').fill('Horn')
   await panel.getByLabel('Name').press('Tab')
   await panel.getByLabel('A pair, mirrored').click()
-  await expect(page.getByRole('button', { name: /Horn.*x 2/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Horn.*x 2/ })).toBeVisible()
   await panel.getByRole('radio').nth(1).click()
   await panel.getByRole('combobox').filter({ hasText: /.*/ }).first().isVisible()
   await panel.getByLabel('Double this part').click()
@@ -273,7 +273,7 @@ for (const light of ['day', 'lamp'] as const) {
     for (const path of ['/', '/bin', `/figures/${id}/shapes`, `/figures/${id}/wool`, `/figures/${id}/face`, `/figures/${id}/build`]) {
       await page.goto(path)
       await page.waitForLoadState('networkidle')
-      if (path.endsWith('shapes')) await page.getByLabel('Parts, by what they are joined to').getByRole('button', { name: /Head/ }).click()
+      if (path.endsWith('shapes')) await page.getByLabel('Parts, by what they are joined to').getByRole('button', { name: /^Head/ }).click()
       if (path.endsWith('face')) await page.getByRole('button', { name: /^Eye/ }).first().click()
       const { violations } = await new AxeBuilder({ page }).analyze()
       const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical')

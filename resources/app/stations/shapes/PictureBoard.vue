@@ -221,7 +221,7 @@ const hasDetails = (part: Part) => figure.details.filter((d) => d.on === part.ke
       <path
         :d="path(loops, place.x, place.y)" fill-rule="evenodd" class="part" :class="{ selected: isSelected(part), filled, locked: figure.locked.includes(part.key) }" :style="{ '--wool': figure.colourOf(part.colour) }"
         :tabindex="place.twin ? undefined : 0" role="button" :aria-label="`${part.name ?? part.key}, ${part.shape.kind}${place.twin ? ', twin' : ''}`" :aria-pressed="isSelected(part)" :data-part="part.key"
-        @pointerdown.stop="press($event, part, place.twin, 'move')" @focus="figure.chosen.includes(part.key) || figure.choose(part.key)"
+        @pointerdown.stop="press($event, part, place.twin, 'move')" @focus="tool !== 'choose' || figure.chosen.includes(part.key) || figure.choose(part.key)"
       />
       <g v-for="d in hasDetails(part)" :key="d.key" pointer-events="none" :class="{ ghost: !filled }">
         <template v-for="(loop, i) in d.mirror ? [detailLoop(d, place.twin), detailLoop(d, !place.twin)] : [detailLoop(d, place.twin)]" :key="i">
