@@ -113,3 +113,9 @@ it('warns of a thin part, a limb that wants a wire, a wrong height and a loose p
 it('shows the caution for small parts', function () {
     expect(array_column(Plan::of(smallCharacter())->document()['notes'], 'code'))->toContain('small-parts');
 });
+
+it('says when a needle does not reach the middle, and what to start from', function () {
+    $codes = static fn (float $mm): array => array_column(Plan::of(Figures::read(Figures::document([Figures::part('body', 'ball', $mm, $mm, $mm, 0, $mm / 2)])))->document()['notes'], 'text', 'code');
+    // Common practice: a usual needle works about 40 mm deep, from every side.
+    expect($codes(78))->not->toHaveKey('too-deep')->and($codes(120)['too-deep'])->toContain('120 mm thick')->toContain('ball of 40 mm');
+});

@@ -23,9 +23,21 @@ const views = {
     await page.goto(`${base}/figures/${id('Bobbin')}/shapes`)
     await page.locator('[data-part=head]').first().click()
   },
+  'shapes-review': async () => {
+    await page.goto(`${base}/figures/${id('Sorrel')}/shapes`)
+    await page.getByRole('button', { name: /^Review/ }).click()
+  },
+  'shapes-slider': async () => {
+    await page.goto(`${base}/figures/${id('Sorrel')}/shapes`)
+    await page.locator('.compare').click()
+    await page.getByRole('option', { name: 'Slider' }).click()
+    await page.getByText('% alike').waitFor()
+  },
   'shapes-round': async () => {
     await page.goto(`${base}/figures/${id('Sorrel')}/shapes`)
     await page.getByLabel('Let the round view take over the board').click()
+    await page.getByLabel('Pulled apart').fill('0.4')
+    await page.getByLabel('grid of 10 mm').check()
   },
   wool: async () => page.goto(`${base}/figures/${id('Sorrel')}/wool`),
   face: async () => {

@@ -17,6 +17,9 @@ final class Notes
     /** A limb thinner than this share of its length wants a wire (trade.md, section 6). */
     private const WIRE_SHARE = 1 / 8;
 
+    /** How deep a usual needle of 75 to 90 mm works, holder and fingers apart (common practice). */
+    private const NEEDLE_MM = 40.0;
+
     /** How far the parts' real height may differ from the finished height unnoticed, as a share. */
     private const HEIGHT_SHARE = 0.05;
 
@@ -103,6 +106,11 @@ final class Notes
         $thick = min($size->widthMm, $size->depthMm);
         if ($part->solid->kind()->isLong() && $thick < $size->heightMm * self::WIRE_SHARE) {
             $notes[] = new Note('wire', $at, sprintf('%s is %.0f mm long and %.1f mm thick: thinner than an eighth of its length, it wants a wire, or %.1f mm.', $part->name, $size->heightMm, $thick, $size->heightMm * self::WIRE_SHARE));
+        }
+
+        $loose = $part->solid->thinnestMm() - 2 * self::NEEDLE_MM;
+        if ($loose > 0.0 && ! $part->solid->kind()->isFlat()) {
+            $notes[] = new Note('too-deep', $at, sprintf('%s is %.0f mm thick, and a needle reaches about %.0f mm from each side: start from a tight ball of %.0f mm and wrap it in layers, or use a foam egg of that size.', $part->name, $part->solid->thinnestMm(), self::NEEDLE_MM, max(20.0, ceil($loose / 5) * 5)));
         }
 
         return $notes;

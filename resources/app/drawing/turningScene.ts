@@ -157,7 +157,7 @@ export function createTurningScene(holder: HTMLElement, onSelect: (key: string) 
     }
     if (high > low) {
       middle = ((low + high) / 2) * (1 + ways.explode)
-      reach = Math.max((high - low) / 2, wide) * 1.08 * (1 + ways.explode)
+      reach = Math.max((high - low) / 2, wide) * (ways.explode ? 1.2 : 1.08) * (1 + ways.explode)
     }
     if (ways.grid && high > low) stage.add(floor(Math.ceil(wide / 10) * 20), wall(Math.ceil(wide / 10) * 20, Math.ceil(Math.max(high, 10) / 10) * 10))
     fit()

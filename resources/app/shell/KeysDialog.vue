@@ -12,6 +12,7 @@ const keys = [
   ['Shift and a click', 'choose several parts (Shapes)'],
   ['G', 'make one part of those chosen'],
   ['X, L, P, V', 'cut a part across, draw round a new one, pick a colour, back to choosing (Shapes)'],
+  ['Shift X', 'cut the chosen part level through its middle'],
   ['R', 'review what was seen: Enter takes, Delete leaves out'],
   ['Page up, Page down', 'before, behind the next part'],
   ['H, K', 'hide, lock'],

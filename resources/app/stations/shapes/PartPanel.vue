@@ -118,6 +118,7 @@ const sizes = [['widthMm', 'Width'], ['heightMm', 'Height'], ['depthMm', 'Depth'
 <style scoped>
 .top { display: flex; align-items: center; justify-content: flex-end; }
 .top .v-btn { flex: none; }
+aside > p, aside > h3, aside > .acts { margin-top: .8rem; }
 .acts { display: grid; gap: .5rem; }
 .why { margin-top: .8rem; font-size: .88rem; }
 .why summary { cursor: pointer; color: rgb(var(--v-theme-secondary)); min-height: 28px; }

@@ -44,9 +44,13 @@ watch([compare, () => figure.board], async () => {
   }
 })
 
-const toolKeys: Record<string, () => void> = {
+const toolKeys: Record<string, (shift: boolean) => void> = {
   v: () => (tool.value = 'choose'),
-  x: () => { if (figure.selectedPart) tool.value = 'cut' },
+  x: (shift) => {
+    const part = figure.selectedPart
+    if (part && shift) void figure.recut('split', { key: part.key, line: [[part.at.xMm - 2000, part.at.yMm], [part.at.xMm + 2000, part.at.yMm]] })
+    else if (part) tool.value = 'cut'
+  },
   l: () => (tool.value = 'lasso'),
   p: () => { if (figure.selection && figure.picture) tool.value = 'pick' },
   r: () => (reviewing.value = !reviewing.value),
@@ -58,7 +62,7 @@ const toolKeys: Record<string, () => void> = {
 }
 function onKey(event: KeyboardEvent): void {
   if ((event.target as HTMLElement).closest('input, textarea, select, [role=combobox], [role=listbox], .v-overlay') || event.ctrlKey || event.metaKey || event.altKey) return
-  toolKeys[event.key.toLowerCase()]?.()
+  toolKeys[event.key.toLowerCase()]?.(event.shiftKey)
 }
 onMounted(() => window.addEventListener('keydown', onKey))
 onBeforeUnmount(() => {
