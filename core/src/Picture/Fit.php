@@ -312,6 +312,11 @@ final readonly class Fit
                 yield $this->at($this->widthPx, $this->heightPx, $this->x, $this->y, $this->turnDeg, ['taper' => max(-0.6, min(0.6, $this->options['taper'] + $by))]);
             }
         }
+        if (isset($this->options['bendDeg'])) {
+            foreach ([$deg, -$deg] as $by) {
+                yield $this->at($this->widthPx, $this->heightPx, $this->x, $this->y, $this->turnDeg, ['bendDeg' => max(1.0, min(330.0, $this->options['bendDeg'] + 2 * $by))]);
+            }
+        }
         if (isset($this->options['topMm'], $this->options['bottomMm'])) {
             $thin = min($this->options['topMm'], $this->options['bottomMm']);
             foreach ([1 + 2 * $share, 1 - 2 * $share] as $by) {
@@ -436,7 +441,7 @@ final readonly class Fit
         }
         usort($bends, self::better(...));
 
-        return $bendDeg < self::BENT_DEG ? [] : [$bends[0]];
+        return $bendDeg < self::BENT_DEG ? [] : [$bends[0]->pulled($samples, [self::PULLS[1], self::PULLS[2]])];
     }
 
     /** The bend of an arc whose chord is such a share of its length: sin(a/2) / (a/2), by halving. */

@@ -25,12 +25,17 @@ final class Lobes
     /** A blob that a simple shape covers so well is not cut; one more lobe must bring at least so much overlap. */
     private const SIMPLE_ENOUGH = 0.955;
 
+    private const CLEARLY = 0.97;
+
     private const PER_LOBE = 0.009;
 
     /** A roll is so many times longer than thick, and at its thickest so many times the mean. */
     private const ROLL = 2.2;
 
     private const EVEN = 1.5;
+
+    /** Nowhere is it narrower than this share of its widest place. */
+    private const NO_NECK = 0.75;
 
     /** Share of it that one course without branches covers. */
     private const ONE_COURSE = 0.88;
@@ -53,6 +58,10 @@ final class Lobes
         }
         $overlap = Fit::rough($blob, $map)->overlap;
         if ($overlap >= self::SIMPLE_ENOUGH) {
+            return $alone;
+        }
+        // Before anything is cut, every kind of the catalogue is tried, not the common ones only; it must be that kind clearly.
+        if (Fit::simple($blob, $map, false)->overlap >= self::CLEARLY) {
             return $alone;
         }
         $grid = Grid::of($blob, self::CELLS);
@@ -168,7 +177,7 @@ final class Lobes
     {
         $stroke = Stroke::of($blob);
 
-        return $stroke->lengthPx > self::ROLL * $stroke->widthPx && 2 * $widestCells < self::EVEN * $stroke->widthPx && $stroke->covers($blob, self::ONE_COURSE);
+        return $stroke->lengthPx > self::ROLL * $stroke->widthPx && 2 * $widestCells < self::EVEN * $stroke->widthPx && $stroke->evenness > self::NO_NECK && $stroke->covers($blob, self::ONE_COURSE);
     }
 
     /**

@@ -13,11 +13,15 @@ final readonly class Stroke
     /** A ring or a clump walked through comes out shorter than so many times its width. */
     private const SLIM = 2.4;
 
-    /** @param  list<array{float, float}>  $course  two points at least, from one end to the other, half a width short of both tips */
+    /**
+     * @param  list<array{float, float}>  $course  two points at least, from one end to the other, half a width short of both tips
+     * @param  float  $evenness  the narrowest place as a share of the widest, both ends apart: 0 to 1
+     */
     private function __construct(
         public array $course,
         public float $widthPx,
         public float $lengthPx,
+        public float $evenness,
     ) {
     }
 
@@ -59,7 +63,9 @@ final readonly class Stroke
         $length *= count($course) / max(1, count($course) - 1);
         $width = $blob->area() / max(1.0, $length);
 
-        return new self(Contour::line($course, 0.4), $width, $length);
+        $counts = array_slice(array_column($sums, 0), 1, -1);
+
+        return new self(Contour::line($course, 0.4), $width, $length, $counts === [] ? 1.0 : min($counts) / max(1, ...$counts));
     }
 
     /**

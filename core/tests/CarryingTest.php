@@ -1,0 +1,153 @@
+<?php
+
+declare(strict_types=1);
+
+use Impa\Picture\Carrying;
+use Impa\Tests\Support\Pixels;
+
+const SKIN = 0xE0B080;
+const HAIR = 0x6A3A20;
+const SHIRT = 0x3060B0;
+const DARK = 0x181818;
+const PALE = 0xF4F0E4;
+
+/**
+ * The colour of what carries each carried region, by the carried one's colour.
+ *
+ * @param  callable(GdImage): mixed  $draw
+ * @return array<string, list<string>>
+ */
+function carried(callable $draw): array
+{
+    [$regions, $flat] = Pixels::regions($draw);
+    $hex = static fn (int $i): string => $flat->colours[$regions->all[$i]->label]->toHex();
+    $carried = [];
+    foreach (Carrying::of($regions)->on as $i => $carrier) {
+        $carried[$hex($i)][] = $hex($carrier);
+    }
+
+    return $carried;
+}
+
+function hex(int $colour): string
+{
+    return sprintf('#%06x', $colour);
+}
+
+it('takes what is surrounded for colour on what surrounds it, in layers', function () {
+    $carried = carried(function ($i) {
+        imagefilledellipse($i, 150, 150, 240, 240, SKIN);
+        imagefilledellipse($i, 110, 140, 50, 60, PALE);
+        imagefilledellipse($i, 110, 145, 26, 30, DARK);
+    });
+    expect($carried[hex(PALE)])->toBe([hex(SKIN)])
+        ->and($carried[hex(DARK)])->toBe([hex(PALE)])
+        ->and($carried)->not->toHaveKey(hex(SKIN));
+});
+
+it('takes hair over a round head for colour on the head', function () {
+    $carried = carried(function ($i) {
+        imagefilledellipse($i, 150, 150, 220, 230, SKIN);
+        imagefilledarc($i, 150, 150, 220, 230, 195, 345, HAIR, IMG_ARC_CHORD);
+    });
+    expect($carried[hex(HAIR)] ?? [])->toBe([hex(SKIN)]);
+});
+
+it('keeps a hat that sticks out a part of its own', function () {
+    $carried = carried(function ($i) {
+        imagefilledellipse($i, 150, 180, 160, 160, SKIN);
+        imagefilledrectangle($i, 50, 96, 250, 122, SHIRT);
+        imagefilledrectangle($i, 105, 30, 195, 100, SHIRT);
+    });
+    expect($carried)->not->toHaveKey(hex(SHIRT));
+});
+
+it('keeps limbs of another colour parts of their own', function () {
+    $carried = carried(function ($i) {
+        imagefilledellipse($i, 150, 150, 130, 200, SHIRT);
+        imagefilledellipse($i, 55, 140, 90, 30, SKIN);
+        imagefilledellipse($i, 245, 140, 90, 30, SKIN);
+    });
+    expect($carried)->toBe([]);
+});
+
+it('sees one ball behind bands of several colours', function () {
+    $carried = carried(function ($i) {
+        imagefilledellipse($i, 150, 150, 220, 220, SKIN);
+        imagefilledarc($i, 150, 150, 220, 220, 20, 160, SHIRT, IMG_ARC_CHORD);
+        imagefilledarc($i, 150, 150, 220, 220, 50, 130, HAIR, IMG_ARC_CHORD);
+    });
+    expect($carried)->toHaveKey(hex(SHIRT))->toHaveKey(hex(HAIR));
+});
+
+it('treats twins alike', function () {
+    foreach ([0, 6, 12] as $sunk) {
+        [$regions, $flat] = Pixels::regions(function ($i) use ($sunk) {
+            imagefilledellipse($i, 150, 170, 180, 180, SKIN);
+            imagefilledellipse($i, 60 + $sunk, 100, 70, 70, HAIR);
+            imagefilledellipse($i, 240 - $sunk, 100, 70, 70, HAIR);
+        });
+        $on = Carrying::of($regions)->on;
+        $ears = array_keys(array_filter($regions->all, static fn ($r): bool => $flat->colours[$r->label]->toHex() === hex(HAIR)));
+        expect($ears)->toHaveCount(2)->and(isset($on[$ears[0]]))->toBe(isset($on[$ears[1]]));
+    }
+});
+
+it('counts every pixel of the figure in some whole, and carried ones in their carrier\'s too', function () {
+    [$regions] = Pixels::regions(function ($i) {
+        imagefilledellipse($i, 150, 190, 170, 150, SHIRT);
+        imagefilledellipse($i, 150, 90, 120, 120, SKIN);
+        imagefilledellipse($i, 130, 85, 16, 20, DARK);
+        imagefilledellipse($i, 170, 85, 16, 20, DARK);
+    });
+    $carrying = Carrying::of($regions);
+    $bases = array_diff_key($regions->all, $carrying->on);
+    $covered = [];
+    foreach ($bases as $i => $_) {
+        $covered += $carrying->wholes[$i];
+    }
+    expect(count($covered))->toBe(count(array_filter($regions->map, static fn (int $r): bool => $r >= 0)));
+    foreach ($carrying->on as $i => $carrier) {
+        expect(array_diff_key($carrying->wholes[$i], $carrying->wholes[$carrier]))->toBe([]);
+    }
+});
+
+describe('Ink', function () {
+    it('takes outlines away and keeps a drawn mouth', function () {
+        [$regions, $flat] = Pixels::regions(function ($i) {
+            imagefilledellipse($i, 150, 150, 230, 230, DARK);
+            imagefilledellipse($i, 150, 150, 220, 220, SKIN);
+            imagesetthickness($i, 5);
+            imagearc($i, 150, 170, 90, 60, 20, 160, DARK);
+        });
+        $dark = array_filter($regions->all, static fn ($r): bool => $flat->colours[$r->label]->lab()->l < 25);
+        expect($dark)->toHaveCount(1);
+        $mouth = array_values($dark)[0];
+        expect($mouth->minY)->toBeGreaterThan(150)->and($mouth->widthPx())->toBeLessThan(110);
+    });
+
+    it('gives the outline\'s pixels to the neighbours: the figure stays as large as it was drawn', function () {
+        [$regions] = Pixels::regions(function ($i) {
+            imagefilledellipse($i, 150, 150, 230, 230, DARK);
+            imagefilledellipse($i, 150, 150, 218, 218, SKIN);
+        });
+        expect($regions->all)->toHaveCount(1);
+        expect(array_values($regions->all)[0]->widthPx())->toEqualWithDelta(231, 1);
+    });
+
+    it('leaves a black figure black', function () {
+        [$regions, $flat] = Pixels::regions(fn ($i) => imagefilledellipse($i, 150, 150, 180, 230, DARK));
+        expect($regions->all)->toHaveCount(1)->and($flat->colours[array_values($regions->all)[0]->label]->toHex())->toBe(hex(DARK));
+    });
+
+    it('takes a white patch inside an outline on white paper for part of the figure', function () {
+        [$regions, $flat] = Pixels::regions(function ($i) {
+            imagefilledellipse($i, 150, 150, 230, 230, DARK);
+            imagefilledellipse($i, 150, 150, 220, 220, SHIRT);
+            imagefilledellipse($i, 150, 180, 110, 120, DARK);
+            imagefilledellipse($i, 150, 180, 102, 112, 0xFFFFFF);
+        });
+        $white = array_filter($regions->all, static fn ($r): bool => $flat->colours[$r->label]->lab()->l > 95);
+        expect($white)->toHaveCount(1)->and(array_values($white)[0]->area)->toBeGreaterThan(8000);
+    });
+});
