@@ -108,3 +108,62 @@ it('refuses in words what cannot be cut', function (callable $do, string $words)
     'the root made colour' => [fn (Figure $f) => Recut::toDetail($f, 'body'), 'carries the others'],
     'no such detail' => [fn (Figure $f) => Recut::toPart($f, 'nose'), 'no detail "nose"'],
 ]);
+
+it('splits any part along any line through it: the two cover what the one covered', function () {
+    mt_srand(21);
+    foreach (['ball', 'egg', 'sausage', 'drum', 'cone', 'dome'] as $kind) {
+        foreach (range(1, 3) as $_) {
+            $turn = mt_rand(-80, 80);
+            $figure = Figures::read(Figures::document([Figures::part('one', $kind, 40, 60, 40, 5, 40, 0, ['turnDeg' => ['z' => $turn]])]));
+            $angle = mt_rand(0, 179);
+            $reach = [90 * cos(deg2rad($angle)), 90 * sin(deg2rad($angle))];
+            $parts = recutMembers(Recut::split($figure, 'one', [5 - $reach[0], 40 - $reach[1]], [5 + $reach[0], 40 + $reach[1]]));
+            expect($parts)->toHaveCount(2);
+            $before = $figure->parts['one']->solid->volumeCm3();
+            $after = array_sum(array_map(static fn ($p): float => $p->solid->volumeCm3(), Figures::read(Figures::document(array_values($parts)))->parts));
+            // Halves of round things may be seen rounder or flatter than the whole, within reason.
+            expect($after / $before)->toBeGreaterThan(0.35)->toBeLessThan(2.2);
+        }
+    }
+});
+
+it('leaves a document that passes its own check after every act, members unknown to us included', function () {
+    $document = json_decode(recutFigure()->toJson());
+    $document->parts[0]->maker = 'kept';
+    $document->remark = ['kept', 'too'];
+    $figure = Figure::fromDocument($document);
+    $acts = [
+        Recut::split($figure, 'head', [-40.0, 96.0], [40.0, 96.0]),
+        Recut::merge($figure, ['hat', 'head']),
+        Recut::lasso($figure, [[-5.0, 40.0], [5.0, 40.0], [0.0, 52.0]]),
+        Recut::toDetail($figure, 'arm'),
+        Recut::toPart($figure, 'bib'),
+    ];
+    foreach ($acts as $recut) {
+        $again = json_decode(Figure::fromDocument(json_decode(json_encode($recut->document)))->toJson());
+        expect($again->remark)->toBe(['kept', 'too'])
+            ->and(array_column($again->parts, 'maker'))->toBe(['kept']);
+    }
+});
+
+it('changes nothing of the figure it was given', function () {
+    $figure = recutFigure();
+    $before = $figure->toJson();
+    Recut::split($figure, 'body', [-40.0, 30.0], [40.0, 30.0]);
+    Recut::merge($figure, ['hat', 'head']);
+    Recut::toDetail($figure, 'hat');
+    expect($figure->toJson())->toBe($before);
+});
+
+it('makes the twins of a pair one pair when both are merged with pairs', function () {
+    $document = Figures::document([
+        Figures::part('body', 'ball', 40, 40, 40, 0, 20),
+        Figures::part('arm', 'sausage', 10, 30, 10, 26, 24, 0, ['mirror' => true, 'turnDeg' => ['z' => 60], 'join' => ['to' => 'body']]),
+        Figures::part('hand', 'ball', 12, 12, 12, 38, 17, 0, ['mirror' => true, 'join' => ['to' => 'arm']]),
+    ]);
+    $parts = recutMembers(Recut::merge(Figures::read($document), ['arm', 'hand']));
+    expect($parts)->toHaveCount(2)
+        ->and($parts['arm']['mirror'])->toBeTrue()
+        ->and($parts['arm']['at']['xMm'])->toBeGreaterThan(20.0)
+        ->and($parts['arm']['join']['to'])->toBe('body');
+});

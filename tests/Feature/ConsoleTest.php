@@ -76,3 +76,51 @@ it('has help for every command', function (string $command) {
     [$exit, $out] = impa($command, '--help');
     expect($exit)->toBe(0)->and($out)->toContain('Usage');
 })->with(['impa:breakdown', 'impa:plan', 'impa:render', 'impa:check', 'impa:demo']);
+
+describe('impa:cards', function () {
+    it('writes size cards as PDF and as SVG, told by the file\'s ending', function () {
+        $folder = sys_get_temp_dir().'/impa-'.bin2hex(random_bytes(4));
+        mkdir($folder);
+        foreach (['pdf' => '%PDF-', 'svg' => '<svg'] as $ending => $start) {
+            [$exit, $out, $error] = impa('impa:cards', 'demo/bobbin.impa.json', "--out={$folder}/cards.{$ending}", '--paper=letter');
+            expect([$exit, $out, $error])->toBe([0, '', ''])
+                ->and(file_get_contents("{$folder}/cards.{$ending}", false, null, 0, strlen($start)))->toBe($start);
+        }
+        array_map('unlink', (array) glob("{$folder}/*"));
+        rmdir($folder);
+    });
+
+    it('refuses in one line what it cannot do', function (array $words, string $says) {
+        [$exit, $out, $error] = impa('impa:cards', ...$words);
+        expect($exit)->toBe(2)
+            ->and($out)->toBe('')
+            ->and($error)->toContain($says)
+            ->and(substr_count(trim($error), "\n"))->toBe(0);
+    })->with([
+        'no file' => [['nowhere.json', '--out=/tmp/a.pdf'], 'not there'],
+        'no ending' => [['demo/bobbin.impa.json', '--out=/tmp/cards'], 'ending in .pdf or .svg'],
+        'no out' => [['demo/bobbin.impa.json'], 'ending in .pdf or .svg'],
+        'no such paper' => [['demo/bobbin.impa.json', '--out=/tmp/a.pdf', '--paper=a3'], 'a4 or letter'],
+        'a folder that is not there' => [['demo/bobbin.impa.json', '--out=/nowhere/a.svg'], 'cannot be written'],
+    ]);
+});
+
+describe('impa:breakdown with wishes', function () {
+    it('merges shades, rounds sizes and takes one figure of several', function () {
+        [$exit, $out] = impa('impa:breakdown', 'demo/sorrel.png', '--height=90', '--shades=0.4', '--round=2', '--figure=1');
+        expect($exit)->toBe(0);
+        foreach (json_decode($out)->parts as $part) {
+            expect(fmod($part->shape->widthMm, 2.0))->toEqualWithDelta(0, 1e-9);
+        }
+    });
+
+    it('refuses wishes that make no sense', function (string $word, string $says) {
+        [$exit, , $error] = impa('impa:breakdown', 'demo/sorrel.png', '--height=90', $word);
+        expect($exit)->toBe(2)->and($error)->toContain($says);
+    })->with([
+        ['--shades=much', '--shades: a number'],
+        ['--shades=7', 'between 0 and 1'],
+        ['--round=80', '0 to 10 mm'],
+        ['--figure=-2', 'counted from 1'],
+    ]);
+});

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { loftGeometry } from './turningScene'
+import { loftGeometry, partColour } from './turningScene'
 
 /** Signed volume of a triangle mesh by the divergence theorem. */
 function volume(geometry: ReturnType<typeof loftGeometry>): number {
@@ -33,5 +33,15 @@ describe('lofting the rings that PHP gives', () => {
   it('joins the last ring of a closed loft to the first', () => {
     const rings = [square(1, 0, 'y'), square(1, 1, 'y'), square(1, 2, 'y')]
     expect(loftGeometry({ rings, closed: true }).getIndex()!.count).toBe(3 * 4 * 6)
+  })
+})
+
+describe('a colour for every part', () => {
+  it('is far from its neighbours\' and the same each time', () => {
+    const far = (a: number, b: number) => { const [p, q] = [partColour(a), partColour(b)]; return Math.hypot(p.r - q.r, p.g - q.g, p.b - q.b) }
+    for (let i = 0; i < 12; i++) {
+      expect(far(i, i + 1)).toBeGreaterThan(0.25)
+      expect(partColour(i).getHex()).toBe(partColour(i).getHex())
+    }
   })
 })

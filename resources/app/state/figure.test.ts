@@ -174,3 +174,131 @@ describe('the figure on the table', () => {
     expect(figure.missing).toBe(true)
   })
 })
+
+describe('several parts at once', () => {
+  it('chooses one, adds and lets go of others, and starts anew without Shift', async () => {
+    const figure = await opened()
+    figure.choose('head')
+    expect(figure.chosen).toEqual(['head'])
+    figure.choose('ear', true)
+    expect(figure.chosen).toEqual(['head', 'ear'])
+    figure.choose('head', true)
+    expect(figure.chosen).toEqual(['ear'])
+    figure.choose('ear', true)
+    expect(figure.chosen).toEqual([])
+    figure.choose('body', true)
+    figure.choose('head')
+    expect(figure.chosen).toEqual(['head'])
+  })
+
+  it('takes all chosen away in one step, and what hung on them hangs on', async () => {
+    const figure = await opened()
+    figure.choose('head')
+    figure.choose('ear', true)
+    figure.removeSelected()
+    expect(figure.parts.map((p) => p.key)).toEqual(['body'])
+    expect(figure.details).toEqual([])
+    figure.undo()
+    expect(figure.parts.map((p) => p.key)).toEqual(['body', 'head', 'ear'])
+    figure.choose('head')
+    figure.removeSelected()
+    expect(figure.parts.find((p) => p.key === 'ear')?.join?.to).toBe('body')
+  })
+
+  it('hides and locks, and shows and frees again', async () => {
+    const figure = await opened()
+    figure.hide('ear')
+    figure.lock('head')
+    expect(figure.hidden).toEqual(['ear'])
+    expect(figure.locked).toEqual(['head'])
+    figure.hide('ear')
+    figure.lock('head')
+    expect([figure.hidden, figure.locked]).toEqual([[], []])
+  })
+})
+
+describe('order of depth', () => {
+  it('brings a part just before or behind the next one', async () => {
+    const figure = await opened()
+    figure.changePart('head', (p) => (p.at.zMm = 4))
+    figure.changePart('ear', (p) => (p.at.zMm = 9))
+    figure.reorder('body', true)
+    expect(figure.parts.find((p) => p.key === 'body')?.at.zMm).toBe(4.5)
+    figure.reorder('body', true)
+    expect(figure.parts.find((p) => p.key === 'body')?.at.zMm).toBe(9.5)
+    figure.reorder('body', false)
+    expect(figure.parts.find((p) => p.key === 'body')?.at.zMm).toBe(8.5)
+  })
+
+  it('leaves the foremost where it is', async () => {
+    const figure = await opened()
+    figure.changePart('ear', (p) => (p.at.zMm = 9))
+    const steps = figure.past.length
+    figure.reorder('ear', true)
+    expect(figure.past).toHaveLength(steps)
+  })
+})
+
+describe('the middle line', () => {
+  it('moves under the figure: what is drawn stays over the drawing', async () => {
+    const figure = await opened()
+    figure.change((d) => (d.picture = { file: 'a.png', widthPx: 200, heightPx: 200, mmPerPx: 0.5, originPx: [100, 190] }))
+    figure.moveAxis(3)
+    expect(figure.parts.map((p) => p.at.xMm)).toEqual([-3, -3, 6])
+    expect(figure.document?.picture?.originPx).toEqual([106, 190])
+    figure.undo()
+    expect(figure.document?.picture?.originPx).toEqual([100, 190])
+  })
+})
+
+describe('colours from the drawing', () => {
+  it('takes a colour that the figure has, and adds one that it has not', async () => {
+    const figure = await opened()
+    figure.choose('head')
+    figure.paint('#AABBCC', 'Picked')
+    expect(figure.document?.colours).toHaveLength(1)
+    figure.choose('ear', true)
+    figure.paint('#102030', 'Picked')
+    const added = figure.document?.colours.at(-1)
+    expect(added).toMatchObject({ name: 'Picked', hex: '#102030' })
+    expect(figure.parts.map((p) => p.colour)).toEqual(['c1', added?.key, added?.key])
+  })
+
+  it('paints a detail when that is what is selected', async () => {
+    const figure = await opened()
+    figure.selection = { kind: 'detail', key: 'eye' }
+    figure.paint('#102030', 'Picked')
+    expect(figure.details[0]?.colour).toBe(figure.document?.colours.at(-1)?.key)
+    expect(figure.parts.every((p) => p.colour === 'c1')).toBe(true)
+  })
+})
+
+describe('cuts of the felter\'s own', () => {
+  it('asks PHP, lays the answer as one step of undo, and looks at what was made', async () => {
+    const figure = await opened()
+    const made = plain()
+    made.parts.push({ key: 'head-2', shape: { kind: 'ball', widthMm: 9, heightMm: 9, depthMm: 9 }, at: { xMm: 0, yMm: 58 }, colour: 'c1', join: { to: 'head' } })
+    const ask = vi.spyOn(api, 'recut').mockResolvedValue({ document: made, key: 'head-2' })
+    expect(await figure.recut('split', { key: 'head', line: [[-9, 50], [9, 50]] })).toBe('head-2')
+    expect(ask.mock.calls[0]?.slice(1)).toEqual(['split', { key: 'head', line: [[-9, 50], [9, 50]] }])
+    expect(figure.parts).toHaveLength(4)
+    expect(figure.selection).toEqual({ kind: 'part', key: 'head-2' })
+    figure.undo()
+    expect(figure.parts).toHaveLength(3)
+  })
+
+  it('selects the detail that a part became', async () => {
+    const figure = await opened()
+    vi.spyOn(api, 'recut').mockResolvedValue({ document: plain(), key: 'eye' })
+    await figure.recut('to-detail', { key: 'ear' })
+    expect(figure.selection).toEqual({ kind: 'detail', key: 'eye' })
+  })
+
+  it('tells why when it cannot be done, and changes nothing', async () => {
+    const figure = await opened()
+    vi.spyOn(api, 'recut').mockRejectedValue(new Refusal(422, 'The line leaves Head in one piece.'))
+    expect(await figure.recut('split', { key: 'head', line: [] })).toBeNull()
+    expect(figure.trouble).toBe('The line leaves Head in one piece.')
+    expect(figure.past).toHaveLength(0)
+  })
+})
