@@ -7,6 +7,26 @@ namespace Impa\Picture;
 /** The outer outline of a blob, followed pixel edge by pixel edge and drawn with few points. */
 final class Contour
 {
+    /** As many points as a document takes, less a few (formats/impa-figure-1.schema.json). */
+    private const MOST_POINTS = 390;
+
+    /**
+     * A blob's rounded outline, y up; of many corners, the tolerance is widened until a document takes them. Of a blob in
+     * several pieces, the largest is followed.
+     *
+     * @return list<array{float, float}>
+     */
+    public static function around(Blob $blob, float $tolerancePx): array
+    {
+        $whole = Blob::connected($blob->pixels, $blob->width)[0];
+        do {
+            $outline = self::rounded(self::of($whole, $blob->width, $tolerancePx));
+            $tolerancePx *= 1.5;
+        } while (count($outline) > self::MOST_POINTS);
+
+        return array_map(static fn (array $p): array => [$p[0], -$p[1]], $outline);
+    }
+
     /**
      * @param  array<int, true>  $blob  set of pixel indices, connected
      * @return list<array{float, float}> corner points in pixels, y down, clockwise as seen

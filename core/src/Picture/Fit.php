@@ -39,9 +39,6 @@ final readonly class Fit
 
     private const BENT_DEG = 25.0;
 
-    /** As many points as the document takes, less a few (formats/impa-figure-1.schema.json). */
-    private const MOST_POINTS = 390;
-
     /** Samples each way: for a first look, for pulling, for the last word. */
     private const LOOKS = [15, 24, 38];
 
@@ -183,7 +180,7 @@ final readonly class Fit
         return $this->kind === ShapeKind::Plate;
     }
 
-    /** The outline a blob has of its own as a thick plate: a cushion. */
+    /** The same plate, so thick as a share of its shorter side. */
     public function withDepthShare(float $share): self
     {
         return new self($this->kind, $this->widthPx, $this->heightPx, $this->options, $this->x, $this->y, $this->turnDeg, $this->overlap, $share);
@@ -400,7 +397,7 @@ final readonly class Fit
     private static function ownOutline(Blob $blob): array
     {
         [$w, $h, $x, $y] = $blob->box(0.0);
-        $outline = array_map(static fn (array $p): array => [$p[0] - $x, $p[1] - $y], self::outline($blob, max(0.8, 0.01 * max($w, $h))));
+        $outline = array_map(static fn (array $p): array => [$p[0] - $x, $p[1] - $y], Contour::around($blob, max(0.8, 0.01 * max($w, $h))));
         $stroke = Stroke::of($blob);
         $depth = $stroke->lengthPx > self::ROLL * $stroke->widthPx ? min(1.0, $stroke->widthPx / min($w, $h)) : 0.2;
 
@@ -426,7 +423,7 @@ final readonly class Fit
         }
         $samples = Samples::of($blob, $map, self::LOOKS[1], 1.2);
         $bends = [];
-        $bendDeg = self::bendDeg($chord / max($chord, $stroke->lengthPx - $stroke->widthPx));
+        $bendDeg = $stroke->bendDeg();
         // A roll's ends point to its right; the course's middle bulges to the left of the way from its foot to its head.
         $bulgesRight = ($bx - $ax) * ($my - $ay) - ($by - $ay) * ($mx - $ax) < 0.0;
         [$dx, $dy] = $bulgesRight ? [$ax - $bx, $ay - $by] : [$bx - $ax, $by - $ay];
@@ -442,22 +439,6 @@ final readonly class Fit
         usort($bends, self::better(...));
 
         return $bendDeg < self::BENT_DEG ? [] : [$bends[0]->pulled($samples, [self::PULLS[1], self::PULLS[2]])];
-    }
-
-    /** The bend of an arc whose chord is such a share of its length: sin(a/2) / (a/2), by halving. */
-    private static function bendDeg(float $share): float
-    {
-        [$low, $high] = [0.0, 330.0];
-        for ($i = 0; $i < 20; $i++) {
-            $middle = deg2rad(($low + $high) / 2);
-            if (sin($middle / 2) / max(1e-9, $middle / 2) > $share) {
-                $low = ($low + $high) / 2;
-            } else {
-                $high = ($low + $high) / 2;
-            }
-        }
-
-        return $low;
     }
 
     /**
@@ -477,27 +458,6 @@ final readonly class Fit
                 yield [$w, $h, $box[2] + $moveU * $c - $moveV * $s, $box[3] + $moveU * $s + $moveV * $c];
             }
         }
-    }
-
-    /**
-     * The blob's own outline in pixels, y up; of many corners, the tolerance is widened until a document takes them.
-     *
-     * @return list<array{float, float}>
-     */
-    public static function outline(Blob $blob, float $tolerancePx): array
-    {
-        do {
-            $outline = self::followed($blob, $tolerancePx);
-            $tolerancePx *= 1.5;
-        } while (count($outline) > self::MOST_POINTS);
-
-        return $outline;
-    }
-
-    /** @return list<array{float, float}> */
-    private static function followed(Blob $blob, float $tolerancePx): array
-    {
-        return array_map(static fn (array $p): array => [$p[0], -$p[1]], Contour::rounded(Contour::of(Blob::connected($blob->pixels, $blob->width)[0], $blob->width, $tolerancePx)));
     }
 
     /** The oval with the blob's own area and spread. */

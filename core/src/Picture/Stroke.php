@@ -113,6 +113,27 @@ final readonly class Stroke
         return $in > $share * $blob->area();
     }
 
+    /**
+     * The bend of the even arc that has this chord and length, 0 to 330 degrees: where sin(a/2) / (a/2) is their ratio, by halving.
+     */
+    public function bendDeg(): float
+    {
+        [$from, $to] = [$this->course[0], $this->course[count($this->course) - 1]];
+        $chord = hypot($to[0] - $from[0], $to[1] - $from[1]);
+        $share = $chord / max(1e-9, $chord, $this->lengthPx - $this->widthPx);
+        [$low, $high] = [0.0, 330.0];
+        for ($i = 0; $i < 20; $i++) {
+            $half = deg2rad(($low + $high) / 4);
+            if (sin($half) / max(1e-9, $half) > $share) {
+                $low = ($low + $high) / 2;
+            } else {
+                $high = ($low + $high) / 2;
+            }
+        }
+
+        return $low;
+    }
+
     private function distance(float $x, float $y): float
     {
         $least = INF;

@@ -209,7 +209,7 @@ final readonly class Writing
                 return ['kind' => 'line', 'widthMm' => $this->size($stroke->widthPx), 'pointsMm' => array_map($local, $stroke->course)];
             }
         }
-        $outline = Fit::outline($mark->blob, max(0.6, 0.0035 * $this->figureHeightPx));
+        $outline = Contour::around($mark->blob, max(0.6, 0.0035 * $this->figureHeightPx));
 
         return count($outline) >= 3 ? ['kind' => 'patch', 'pointsMm' => array_map($local, $outline)] : $asDisc;
     }

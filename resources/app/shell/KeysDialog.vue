@@ -25,7 +25,7 @@ const keys = [
 </script>
 
 <template>
-  <v-dialog v-model="show">
+  <v-dialog aria-label="Keys" v-model="show">
     <v-card title="Keys">
       <v-card-text>
         <dl>

@@ -27,7 +27,7 @@ async function make(as: 'pdf' | 'svg'): Promise<void> {
 </script>
 
 <template>
-  <v-dialog v-model="show" max-width="480">
+  <v-dialog aria-label="Size cards" v-model="show" max-width="480">
     <v-card title="Size cards">
       <v-card-text class="fields">
         <p>Every part from the front and from the side at true size, with its weight and colour. Hold the felt against the card until it fits.</p>

@@ -32,7 +32,7 @@ function add(choice: CatalogueShape): void {
 </script>
 
 <template>
-  <v-dialog v-model="show" max-width="720">
+  <v-dialog aria-label="Which shape?" v-model="show" max-width="720">
     <v-card title="Which shape?">
       <v-card-text>
         <div class="shapes">

@@ -45,7 +45,7 @@ async function apply(): Promise<void> {
 </script>
 
 <template>
-  <v-dialog v-model="show" max-width="520">
+  <v-dialog aria-label="How large" v-model="show" max-width="520">
     <v-card title="How large">
       <v-card-text class="fields">
         <v-select v-model="by" :items="ways" label="Sized by" />

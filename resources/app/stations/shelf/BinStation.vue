@@ -25,7 +25,7 @@ async function empty(): Promise<void> {
     <p v-if="bin && !bin.count" class="quiet">The bin is empty. What you throw away from the shelf lies here until you empty it.</p>
     <div v-if="bin" class="cards"><FigureCard v-for="card in bin.figures" :key="card.id" :card="card" binned @restore="restore(card.id)" /></div>
     <v-pagination v-if="bin && bin.pages > 1" :model-value="bin.page" :length="bin.pages" @update:model-value="load" />
-    <v-dialog v-model="asking"><v-card title="Empty the bin?"><v-card-text>{{ bin?.count }} figures and all their notes are then gone for good.</v-card-text><v-card-actions><v-btn @click="asking = false">Keep them</v-btn><v-btn color="error" variant="flat" @click="empty">Empty the bin</v-btn></v-card-actions></v-card></v-dialog>
+    <v-dialog aria-label="Empty the bin?" v-model="asking"><v-card title="Empty the bin?"><v-card-text>{{ bin?.count }} figures and all their notes are then gone for good.</v-card-text><v-card-actions><v-btn @click="asking = false">Keep them</v-btn><v-btn color="error" variant="flat" @click="empty">Empty the bin</v-btn></v-card-actions></v-card></v-dialog>
   </div>
 </template>
 

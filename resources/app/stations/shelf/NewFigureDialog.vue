@@ -73,7 +73,7 @@ const frame = ([left, top, right, bottom]: Box) => ({ left: `${left * 100}%`, to
 </script>
 
 <template>
-  <v-dialog :model-value="open" :persistent="at !== ''" @update:model-value="emit('close')">
+  <v-dialog aria-label="A new figure" :model-value="open" :persistent="at !== ''" @update:model-value="emit('close')">
     <v-card title="A new figure">
       <v-card-text class="new">
         <div v-if="preview" class="sight">
