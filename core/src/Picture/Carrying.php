@@ -89,10 +89,16 @@ final readonly class Carrying
     {
         $figure = array_sum(array_map(static fn (Region $r): int => $r->area, $regions->all));
         $on = [];
-        foreach ($regions->all as $i => $region) {
-            $around = $region->surroundedBy();
+        $bySize = $regions->all;
+        uasort($bySize, static fn (Region $a, Region $b): int => $a->area <=> $b->area);
+        foreach ($bySize as $i => $region) {
+            // What lies on it is no neighbour: a lens round an eye is surrounded by its frame.
+            $own = array_filter($region->contact, static fn (int $other): bool => ($on[$other] ?? -2) !== $i, ARRAY_FILTER_USE_KEY);
+            arsort($own);
+            $around = (int) (array_key_first($own) ?? -1);
+            $isSurrounded = $around >= 0 && $own[$around] >= Region::SURROUNDED * array_sum($own);
             $neighbour = $region->mainNeighbour();
-            if ($around >= 0 && $region->area < self::SURROUNDED * ($regions->all[$around]->area + $region->area)) {
+            if ($isSurrounded && $region->area < self::SURROUNDED * ($regions->all[$around]->area + $region->area)) {
                 $on[$i] = $around;
             } elseif ($neighbour >= 0 && ! $region->touchesGround() && $region->area < self::SMALL * $figure && $regions->all[$neighbour]->area > $region->area) {
                 $on[$i] = $neighbour;

@@ -23,9 +23,9 @@ final class Lobes
     private const STICKS_OUT = 0.28;
 
     /** A blob that a simple shape covers so well is not cut; one more lobe must bring at least so much overlap. */
-    private const SIMPLE_ENOUGH = 0.955;
+    private const SIMPLE_ENOUGH = 0.968;
 
-    private const CLEARLY = 0.97;
+    private const CLEARLY = 0.975;
 
     private const PER_LOBE = 0.009;
 

@@ -7,6 +7,9 @@ namespace Impa\Picture;
 /** A connected patch of one flat colour. Pixel units. */
 final class Region
 {
+    /** A region is surrounded by another along such a share of its edge. */
+    public const SURROUNDED = 0.9;
+
     public int $area = 0;
 
     public int $edge = 0;
@@ -79,11 +82,11 @@ final class Region
         return $best;
     }
 
-    /** The region that surrounds it (nine tenths of its edge), or -1. */
+    /** The region that surrounds it, or -1. */
     public function surroundedBy(): int
     {
         $main = $this->mainNeighbour();
 
-        return $main >= 0 && $this->contact[$main] >= 0.9 * $this->edge ? $main : -1;
+        return $main >= 0 && $this->contact[$main] >= self::SURROUNDED * $this->edge ? $main : -1;
     }
 }

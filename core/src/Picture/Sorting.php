@@ -143,8 +143,10 @@ final readonly class Sorting
                 $layer++;
             }
             foreach (self::shares($carrying->wholes[$i], $map) as $k => $pixels) {
-                if ($regions->all[$i]->label !== $labels[$k] || $layer > 1) {
-                    array_push($marks, ...self::marked($pixels, $regions->all[$i], $k, $layer, $regions->width));
+                // Where the base itself is a mark on its piece, what it surrounds lies on that mark.
+                $onMark = $layer === 1 && $regions->all[$base[$k]]->label !== $labels[$k] && $regions->all[$i]->surroundedBy() === $base[$k];
+                if ($regions->all[$i]->label !== $labels[$k] || $layer > 1 || $onMark) {
+                    array_push($marks, ...self::marked($pixels, $regions->all[$i], $k, $layer + (int) $onMark, $regions->width));
                 }
             }
         }
