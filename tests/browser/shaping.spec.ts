@@ -281,6 +281,9 @@ test('a side picture gives the parts their depths', async ({ page }) => {
 test('review, sizing, cards and comparing have no serious fault for a screen reader', async ({ page }) => {
   await drop(page, 'demo/sorrel.png', '100')
   const serious = async (what: string) => {
+    // A dialog that is still fading in is pale for a moment.
+    await page.waitForFunction(() => window.document.getAnimations().every((a) => a.playState !== 'running' || a.effect?.getTiming().iterations === Infinity))
+    await page.waitForTimeout(400)
     const { violations } = await new AxeBuilder({ page }).analyze()
     expect(violations.filter((v) => v.impact === 'serious' || v.impact === 'critical').map((v) => `${what}: ${v.id} at ${v.nodes.map((n) => n.target.join(' ')).slice(0, 3).join(', ')}`)).toEqual([])
   }
