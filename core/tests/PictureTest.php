@@ -180,6 +180,7 @@ it('asks which of two figures that stand side by side is meant', function () {
     expect($right->document['parts'])->toHaveCount(1)
         ->and($right->document['parts'][0]['shape']['widthMm'])->toEqualWithDelta(80 * 100 / 140, 1.5)
         ->and($right->document['colours'][0]['hex'])->toBe('#4060a0');
+    expect(fn () => Breakdown::of($png, Wishes::of(80, figure: 3)))->toThrow(PictureRefused::class, 'no figure 3 on this picture: 2 stand there');
 });
 
 it('merges shades as strongly as asked, and tells what it left out', function () {

@@ -44,6 +44,9 @@ final readonly class Breakdown
         $progress('Telling the figure from the background', 0.1);
         $whole = Ground::of($raster);
         $figures = Figures::of($whole, $raster->width);
+        if ($wishes->figure > count($figures->boxes)) {
+            throw PictureRefused::noSuchFigure($wishes->figure, count($figures->boxes));
+        }
         $ground = $figures->only($wishes->figure, $whole);
         $isTurned = Facing::isHeavyRight($raster, $ground);
         $looked = $isTurned ? $raster->mirrored() : $raster;

@@ -64,6 +64,11 @@ final class PictureRefused extends DomainException
         return new self('The figure is counted from 1 (0 for all of them), and sizes are rounded to steps of 0 to 10 mm.');
     }
 
+    public static function noSuchFigure(int $figure, int $count): self
+    {
+        return new self(sprintf('There is no figure %d on this picture: %s.', $figure, $count === 1 ? 'only one stands there' : $count.' stand there'));
+    }
+
     public static function stopped(): self
     {
         return new self('Stopped. Nothing was kept.');

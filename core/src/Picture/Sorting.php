@@ -53,7 +53,9 @@ final readonly class Sorting
         $figure = count(array_filter($regions->map, static fn (int $r): bool => $r >= 0));
         $lobes = [];
         $base = [];
+        $looked = 0;
         foreach ($bases as $i => $_) {
+            $progress(0.3 + 0.3 * $looked++ / count($bases));
             foreach (Lobes::of(Blob::of($carrying->wholes[$i], $regions->width), $regions->map, self::LEAST_LOBE * $figure) as $lobe) {
                 $base[] = $i;
                 $lobes[] = $lobe;
