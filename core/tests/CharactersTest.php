@@ -138,3 +138,16 @@ it('names by place and kind', function () {
             ->and($member['seen']['why'])->toEndWith('.');
     }
 });
+
+it('sees through a ring: what lies behind it keeps its own colour, and the hole is not felted shut', function () {
+    $figure = Figures::read(Figures::document([
+        Figures::part('body', 'ball', 50, 60, 50, 0, 30, 0, ['colour' => 'fur']),
+        Figures::part('ring', 'ring', 44, 44, 9, 62, 30, 0, ['colour' => 'limb', 'join' => ['to' => 'body']]),
+    ], [], ['heightMm' => 60, 'colours' => [['key' => 'fur', 'hex' => '#8a5f9f'], ['key' => 'limb', 'hex' => '#2f5566']]]));
+    $png = Painter::png($figure, View::Front, 480);
+    $document = Breakdown::of($png, 60.0)->document;
+    $agreement = Agreement::of($png, Painter::match(Figure::fromJson(json_encode($document))));
+    $kinds = array_map(static fn (array $p): string => $p['shape']['kind'], $document['parts']);
+    sort($kinds);
+    expect($kinds)->toBe(['ball', 'ring'])->and($agreement->share)->toBeGreaterThan(0.95)->and($document['details'])->toBe([]);
+});

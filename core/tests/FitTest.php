@@ -52,6 +52,22 @@ it('finds an arc again: its bend, thickness and length', function (float $bendDe
         ->and($fit->heightPx)->toEqualWithDelta(160, 22);
 })->with([90.0, 160.0])->with([0.0, 50.0, 180.0]);
 
+it('finds a ring again: its width, its height, how thick its roll is', function (float $width, float $height, float $thick, float $deg) {
+    $fit = fitOf(Pixels::of(Catalogue::solid(ShapeKind::Ring, Size::of($width, $height, $thick)), $deg));
+    expect($fit->kind)->toBe(ShapeKind::Ring)
+        ->and($fit->overlap)->toBeGreaterThan(0.9)
+        ->and(max($fit->widthPx, $fit->heightPx))->toEqualWithDelta(max($width, $height), 5)
+        ->and(min($fit->widthPx, $fit->heightPx))->toEqualWithDelta(min($width, $height), 5)
+        ->and($fit->depthPx())->toEqualWithDelta($thick, 0.12 * $thick + 2)
+        ->and($fit->flattened())->toBe($fit);
+})->with([[120, 120, 24, 0.0], [150, 100, 30, 35.0], [160, 160, 60, 0.0], [90, 150, 16, -60.0]]);
+
+it('takes no open bow and no filled disc for a ring', function () {
+    $open = Pixels::where(static fn (float $x, float $y): bool => hypot($x, $y) < 70 && hypot($x, $y) > 45 && ! ($x > 0 && abs($y) < 14));
+    $filled = Pixels::where(static fn (float $x, float $y): bool => hypot($x, $y) < 70 && hypot($x, $y) > 6);
+    expect(fitOf($open)->kind)->not->toBe(ShapeKind::Ring)->and(fitOf($filled)->kind)->toBe(ShapeKind::Ball);
+});
+
 it('gives an outline of its own to what no simple shape covers', function () {
     $heart = Catalogue::solid(ShapeKind::Plate, Size::of(140, 130, 10), ['outline' => 'heart']);
     $cross = Pixels::where(static fn (float $x, float $y): bool => (abs($x) < 18 && abs($y) < 80) || (abs($y) < 18 && abs($x) < 80));
@@ -121,6 +137,13 @@ describe('ShapeWriting', function () {
         expect(ShapeWriting::of($cross, 0.1, false)['depthMm'])->toEqualWithDelta(3.2, 0.3)
             ->and(ShapeWriting::of($cross, 0.5, true)['depthMm'])->toBeLessThanOrEqual(6.0)
             ->and(ShapeWriting::of($cross, 0.5, false)['depthMm'])->toBeGreaterThan(20.0);
+    });
+
+    it('leaves a hole in a ring, whatever its sizes are rounded to', function () {
+        $thick = fitOf(Pixels::of(Catalogue::solid(ShapeKind::Ring, Size::of(140, 140, 52))));
+        $shape = ShapeWriting::of($thick, 0.07, false, 10.0);
+        expect($thick->kind)->toBe(ShapeKind::Ring)->and($shape['widthMm'])->toBe(10.0)
+            ->and(2 * $shape['depthMm'])->toBeLessThan(10.0);
     });
 
     it('rounds sizes to steps, and never to nothing', function () {

@@ -18,9 +18,7 @@ use Impa\Shape\Solid;
  */
 final readonly class Fit
 {
-    /** By which shares of its size a partly hidden blob is drawn out on trial, and what a guess costs (house choice). */
-    private const DRAWN_OUT = [0.2, 0.5, 0.9];
-
+    /** What a guess behind other parts costs (house choice). */
     private const HIDDEN_COST = 0.025;
 
     /** So many of the roughly best candidates are pulled into place, and so many of those measured closely. */
@@ -34,16 +32,14 @@ final readonly class Fit
     /** A shape that covers so much is not searched for further. */
     private const GOOD = 0.9;
 
-    /** A blob so many times longer than wide is a roll, which may be bent; by so many degrees at least. */
-    private const ROLL = 3.0;
-
-    private const BENT_DEG = 25.0;
+    /** A blob may be a ring from this share of ground that it encloses, of both together. */
+    private const HOLLOW = 0.05;
 
     /** Samples each way: for a first look, for pulling, for the last word. */
     private const LOOKS = [15, 24, 38];
 
     /** @param  Options  $options */
-    private function __construct(
+    public function __construct(
         public ShapeKind $kind,
         public float $widthPx,
         public float $heightPx,
@@ -66,7 +62,9 @@ final readonly class Fit
         if ($simple->overlap >= self::GOOD) {
             return $simple;
         }
-        $all = [$simple, ...self::bent($blob, $map), ...self::ownOutline($blob)];
+        $samples = Samples::of($blob, $map, self::LOOKS[1], 1.2);
+        $bent = array_slice(self::measuredAll(Candidates::bent($blob), $samples), 0, 1);
+        $all = [$simple, ...array_map(static fn (self $f): self => $f->pulled($samples, [self::PULLS[1], self::PULLS[2]]), $bent), ...Candidates::ownOutline($blob)];
         usort($all, self::better(...));
 
         return $all[0];
@@ -81,7 +79,7 @@ final readonly class Fit
     {
         $margin = $partlyHidden ? 1.6 : 1.2;
         [$few, $some, $many] = array_map(static fn (int $across): Samples => Samples::of($blob, $map, $across, $margin), self::LOOKS);
-        $rough = self::measuredAll(self::candidates($blob, $partlyHidden, true), $few);
+        $rough = self::measuredAll(self::tried($blob, $some, $partlyHidden, true), $few);
         $pulled = array_map(static fn (self $f): self => $f->pulled($some, self::PULLS), array_slice($rough, 0, self::PULLED));
         usort($pulled, self::better(...));
         $close = array_map(static fn (self $f): self => $f->measured($many)->pulled($many, [self::PULLS[2], self::PULLS[3]]), array_slice($pulled, 0, self::CLOSELY));
@@ -99,12 +97,20 @@ final readonly class Fit
     public static function rough(Blob $blob, array $map): self
     {
         $few = Samples::of($blob, $map, self::LOOKS[0] + 6, 1.4);
-        $rough = self::measuredAll(self::candidates($blob, false, false), $few);
-
+        $rough = self::measuredAll(self::tried($blob, $few, false, false), $few);
         $pulled = array_map(static fn (self $f): self => $f->pulled($few, [self::PULLS[0], self::PULLS[2]]), [$rough[0], self::otherKind($rough)]);
         usort($pulled, self::better(...));
 
         return $pulled[0];
+    }
+
+    /** @return iterable<self> */
+    private static function tried(Blob $blob, Samples $samples, bool $partlyHidden, bool $all): iterable
+    {
+        yield from Candidates::of($blob, $partlyHidden, $all);
+        if ($samples->hollow() > self::HOLLOW) {
+            yield from Candidates::rings($blob);
+        }
     }
 
     /**
@@ -131,8 +137,8 @@ final readonly class Fit
     public static function disc(Blob $blob, array $map): self
     {
         $samples = Samples::of($blob, $map, self::LOOKS[2], 1.2)->withoutHiding();
-        $upright = self::ball($blob, 0.0)->measured($samples);
-        $leaning = self::ball($blob, $blob->leanDeg())->measured($samples);
+        $upright = Candidates::ball($blob, 0.0)->measured($samples);
+        $leaning = Candidates::ball($blob, $blob->leanDeg())->measured($samples);
 
         return $leaning->overlap > $upright->overlap + 0.02 ? $leaning : $upright;
     }
@@ -163,9 +169,12 @@ final readonly class Fit
         return new self($this->kind, $between($this->widthPx, $other->widthPx), $between($this->heightPx, $other->heightPx), $options, $between($this->x, $other->x), $between($this->y, $other->y), $between($this->turnDeg, $other->turnDeg), min($this->overlap, $other->overlap), $this->depthShare);
     }
 
-    /** The same shape felted flat: a plate of the same outline. */
+    /** The same shape felted flat: a plate of the same outline. A ring stays one, or its hole would close. */
     public function flattened(): self
     {
+        if ($this->kind === ShapeKind::Ring) {
+            return $this;
+        }
         $outline = $this->options['outline'] ?? match ($this->kind) {
             ShapeKind::Ball, ShapeKind::Plate => 'disc',
             ShapeKind::Cone => 'triangle',
@@ -180,17 +189,17 @@ final readonly class Fit
         return $this->kind === ShapeKind::Plate;
     }
 
-    /** The same plate, so thick as a share of its shorter side. */
+    /** The same plate or ring, so thick as a share of its shorter side. */
     public function withDepthShare(float $share): self
     {
         return new self($this->kind, $this->widthPx, $this->heightPx, $this->options, $this->x, $this->y, $this->turnDeg, $this->overlap, $share);
     }
 
-    /** How deep a felter would make it, in pixels: round shapes as deep as wide, plates thin (house choice). */
+    /** How deep a felter would make it, in pixels: round shapes as deep as wide, plates thin, a ring as its roll is thick (house choice). */
     public function depthPx(): float
     {
         return match ($this->kind) {
-            ShapeKind::Plate => $this->depthShare * min($this->widthPx, $this->heightPx),
+            ShapeKind::Plate, ShapeKind::Ring => $this->depthShare * min($this->widthPx, $this->heightPx),
             default => min($this->widthPx, 1.15 * $this->heightPx),
         };
     }
@@ -218,7 +227,7 @@ final readonly class Fit
     {
         $samples = Samples::of($blob, [], self::LOOKS[1], 1.0);
 
-        return $samples->inBlob === 0 ? 0.0 : $samples->cover($this->halfWidths(), $this->widthPx, $this->heightPx, $this->x, $this->y, $this->turnDeg)[0] / $samples->inBlob;
+        return $samples->inBlob === 0 ? 0.0 : $this->cover($samples)[0] / $samples->inBlob;
     }
 
     /** Its overlap, less what it must cover more than a ball to be worth its extra numbers (house choice). */
@@ -228,7 +237,7 @@ final readonly class Fit
             ShapeKind::Ball => 0.0,
             ShapeKind::Sausage => 0.004,
             ShapeKind::Egg, ShapeKind::Drum, ShapeKind::Dome => 0.012,
-            ShapeKind::Cone, ShapeKind::Drop, ShapeKind::Drumstick, ShapeKind::Arc => 0.018,
+            ShapeKind::Cone, ShapeKind::Drop, ShapeKind::Drumstick, ShapeKind::Arc, ShapeKind::Ring => 0.018,
             default => 0.07,
         };
     }
@@ -255,9 +264,7 @@ final readonly class Fit
 
     private function measured(Samples $samples): self
     {
-        [$both, $either, $hidden] = $this->kind === ShapeKind::Arc
-            ? $samples->coverBy($this->solid(), $this->x, $this->y, $this->turnDeg)
-            : $samples->cover($this->halfWidths(), $this->widthPx, $this->heightPx, $this->x, $this->y, $this->turnDeg);
+        [$both, $either, $hidden] = $this->cover($samples);
         // What is only guessed behind another region counts a little against the guess.
         $overlap = $both / max(1, $either) - self::HIDDEN_COST * $hidden / max(1, $both + $hidden);
 
@@ -309,6 +316,11 @@ final readonly class Fit
                 yield $this->at($this->widthPx, $this->heightPx, $this->x, $this->y, $this->turnDeg, ['taper' => max(-0.6, min(0.6, $this->options['taper'] + $by))]);
             }
         }
+        if ($this->kind === ShapeKind::Ring) {
+            foreach ([1 + 2 * $share, 1 - 2 * $share] as $by) {
+                yield $this->withDepthShare(min(Candidates::THICKEST_RING, $this->depthShare * $by));
+            }
+        }
         if (isset($this->options['bendDeg'])) {
             foreach ([$deg, -$deg] as $by) {
                 yield $this->at($this->widthPx, $this->heightPx, $this->x, $this->y, $this->turnDeg, ['bendDeg' => max(1.0, min(330.0, $this->options['bendDeg'] + 2 * $by))]);
@@ -335,144 +347,17 @@ final readonly class Fit
         return new self($this->kind, max(1.0, $width), max(1.0, $height), $options, $x, $y, $turnDeg, 0.0, $this->depthShare);
     }
 
-    /** @return list<float> */
-    private function halfWidths(): array
+    /** @return array{int, int, int} samples in both, in either, and of the shape where something else is seen */
+    private function cover(Samples $samples): array
     {
-        return Profiles::halfWidths($this->kind, $this->widthPx, $this->heightPx, $this->options);
+        return match ($this->kind) {
+            ShapeKind::Arc, ShapeKind::Ring => $samples->coverBy($this->solid(), $this->x, $this->y, $this->turnDeg),
+            default => $samples->cover(Profiles::halfWidths($this->kind, $this->widthPx, $this->heightPx, $this->options), $this->widthPx, $this->heightPx, $this->x, $this->y, $this->turnDeg),
+        };
     }
 
-    /**
-     * @param  bool  $all  every kind of the catalogue that has few numbers, or the common ones only
-     * @return iterable<self>
-     */
-    private static function candidates(Blob $blob, bool $partlyHidden, bool $all): iterable
-    {
-        $lean = $blob->leanDeg();
-        $leans = $blob->elongation() > 1.12 && min(abs($lean), 90 - abs($lean)) > 3 ? [0.0, $lean] : [0.0];
-        foreach ($leans as $turn) {
-            yield self::ball($blob, $turn);
-            foreach (self::boxes($blob->box($turn), $turn, $partlyHidden) as $i => $box) {
-                yield from self::inBox($box, $turn, $all && $i === 0);
-            }
-        }
-    }
-
-    /**
-     * @param  array{float, float, float, float}  $box
-     * @return iterable<self>
-     */
-    private static function inBox(array $box, float $turn, bool $all): iterable
-    {
-        [$w, $h, $x, $y] = $box;
-        $new = static fn (ShapeKind $kind, float $across, float $along, float $more, array $options = []): self => new self($kind, $across, $along, $options, $x, $y, self::angle($turn + $more), 0.0);
-        yield $new(ShapeKind::Ball, $w, $h, 0.0);
-        yield $new(ShapeKind::Drum, $w, $h, 0.0);
-        foreach ($all ? [-0.45, -0.2, 0.2, 0.45] : [-0.3, 0.3] as $taper) {
-            yield $new(ShapeKind::Egg, $w, $h, 0.0, ['taper' => $taper]);
-            yield $new(ShapeKind::Egg, $h, $w, 90.0, ['taper' => $taper]);
-        }
-        foreach ([0.0, 90.0, 180.0, -90.0] as $more) {
-            [$across, $along] = $more === 0.0 || $more === 180.0 ? [$w, $h] : [$h, $w];
-            if ($along > 1.2 * $across && $more >= 0.0 && $more <= 90.0) {
-                yield $new(ShapeKind::Sausage, $across, $along, $more);
-            }
-            if ($all || $along > $across) {
-                yield $new(ShapeKind::Cone, $across, $along, $more);
-            }
-            if ($all) {
-                yield $new(ShapeKind::Dome, $across, $along, $more);
-            }
-            if ($all && $along > 1.1 * $across) {
-                yield $new(ShapeKind::Drop, $across, $along, $more);
-                yield $new(ShapeKind::Drumstick, $across, $along, $more, ['topMm' => 0.5 * $across, 'bottomMm' => $across]);
-            }
-        }
-    }
-
-    /**
-     * The blob's own outline as a plate; none where it has too few corners. A long one is as thick as it is wide.
-     *
-     * @return list<self>
-     */
-    private static function ownOutline(Blob $blob): array
-    {
-        [$w, $h, $x, $y] = $blob->box(0.0);
-        $outline = array_map(static fn (array $p): array => [$p[0] - $x, $p[1] - $y], Contour::around($blob, max(0.8, 0.01 * max($w, $h))));
-        $stroke = Stroke::of($blob);
-        $depth = $stroke->lengthPx > self::ROLL * $stroke->widthPx ? min(1.0, $stroke->widthPx / min($w, $h)) : 0.2;
-
-        // An outline of its own covers all of the blob but the rounding of its corners.
-        return count($outline) >= 3 ? [new self(ShapeKind::Plate, $w, $h, ['outline' => $outline], $x, $y, 0.0, 0.97, $depth)] : [];
-    }
-
-    /**
-     * An evenly bent roll along a long blob's course, if it has one.
-     *
-     * @param  list<int>  $map
-     * @return list<self>
-     */
-    private static function bent(Blob $blob, array $map): array
-    {
-        $stroke = Stroke::of($blob);
-        [$ax, $ay] = $stroke->course[0];
-        [$bx, $by] = $stroke->course[count($stroke->course) - 1];
-        [$mx, $my] = $stroke->course[intdiv(count($stroke->course), 2)];
-        $chord = hypot($bx - $ax, $by - $ay);
-        if ($stroke->lengthPx < self::ROLL * $stroke->widthPx || $chord < 1.0 || ! $stroke->covers($blob, 0.8)) {
-            return [];
-        }
-        $samples = Samples::of($blob, $map, self::LOOKS[1], 1.2);
-        $bends = [];
-        $bendDeg = $stroke->bendDeg();
-        // A roll's ends point to its right; the course's middle bulges to the left of the way from its foot to its head.
-        $bulgesRight = ($bx - $ax) * ($my - $ay) - ($by - $ay) * ($mx - $ax) < 0.0;
-        [$dx, $dy] = $bulgesRight ? [$ax - $bx, $ay - $by] : [$bx - $ax, $by - $ay];
-        foreach ([0.85, 1.0, 1.15] as $more) {
-            $bend = min(330.0, $bendDeg * $more);
-            $sagitta = $bend < 1.0 ? 0.0 : $chord / 2 * tan(deg2rad($bend) / 4);
-            $x = ($ax + $bx) / 2 - $dy / $chord * $sagitta / 2;
-            $y = ($ay + $by) / 2 + $dx / $chord * $sagitta / 2;
-            foreach ([0.9, 1.0, 1.1] as $thick) {
-                $bends[] = (new self(ShapeKind::Arc, $stroke->widthPx * $thick, $stroke->lengthPx, ['bendDeg' => $bend], $x, $y, rad2deg(atan2(-$dx, $dy)), 0.0))->measured($samples);
-            }
-        }
-        usort($bends, self::better(...));
-
-        return $bendDeg < self::BENT_DEG ? [] : [$bends[0]->pulled($samples, [self::PULLS[1], self::PULLS[2]])];
-    }
-
-    /**
-     * A box, and where the blob may go on behind others, the box drawn out to each side.
-     *
-     * @param  array{float, float, float, float}  $box
-     * @return iterable<int, array{float, float, float, float}>
-     */
-    private static function boxes(array $box, float $turnDeg, bool $drawnOut): iterable
-    {
-        yield $box;
-        [$c, $s] = [cos(deg2rad($turnDeg)), sin(deg2rad($turnDeg))];
-        foreach ($drawnOut ? self::DRAWN_OUT : [] as $share) {
-            foreach ([[0, 1], [0, -1], [1, 0], [-1, 0]] as [$u, $v]) {
-                [$w, $h] = [$box[0] * (1 + $share * abs($u)), $box[1] * (1 + $share * abs($v))];
-                [$moveU, $moveV] = [$u * $share * $box[0] / 2, $v * $share * $box[1] / 2];
-                yield [$w, $h, $box[2] + $moveU * $c - $moveV * $s, $box[3] + $moveU * $s + $moveV * $c];
-            }
-        }
-    }
-
-    /** The oval with the blob's own area and spread. */
-    private static function ball(Blob $blob, float $turnDeg): self
-    {
-        [$xx, $xy, $yy] = $blob->spread;
-        [$c, $s] = [cos(deg2rad($turnDeg)), sin(deg2rad($turnDeg))];
-        $w = sqrt(max(1e-6, $xx * $c * $c + 2 * $xy * $c * $s + $yy * $s * $s));
-        $h = sqrt(max(1e-6, $xx * $s * $s - 2 * $xy * $c * $s + $yy * $c * $c));
-        $grow = sqrt($blob->area() / (M_PI * $w * $h));
-
-        return new self(ShapeKind::Ball, 2 * $w * $grow, 2 * $h * $grow, [], $blob->middle[0], $blob->middle[1], $turnDeg, 0.0);
-    }
-
-    private static function angle(float $deg): float
+    /** An angle between -180 and 180 degrees. */
+    public static function angle(float $deg): float
     {
         return $deg > 180 ? $deg - 360 : ($deg <= -180 ? $deg + 360 : $deg);
     }

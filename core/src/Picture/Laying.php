@@ -62,8 +62,11 @@ final class Laying
         foreach ($pieces as $k => $piece) {
             foreach ($piece->mirror ? [[$piece->fit, $k], [$piece->fit->mirrored($axis), $k + self::TWIN]] : [[$piece->fit, $k]] as [$fit, $number]) {
                 $points = [];
-                foreach ($fit->outlinePx()[0] as [$x, $y]) {
-                    array_push($points, (int) round($x - 0.5), (int) round(-$y - 0.5));
+                // A ring's hole hangs on its outside by a cut of no width: what lies behind is seen through it.
+                foreach ($fit->outlinePx() as $loop) {
+                    foreach ([...$loop, $loop[0]] as [$x, $y]) {
+                        array_push($points, (int) round($x - 0.5), (int) round(-$y - 0.5));
+                    }
                 }
                 imagefilledpolygon($image, $points, $number + 1);
             }

@@ -17,12 +17,14 @@ final readonly class Samples
      * @param  list<float>  $y  pixels, up
      * @param  list<int>  $seen
      * @param  int  $inBlob  how many lie in the blob
+     * @param  int  $across  how many in a row
      */
     private function __construct(
         public array $x,
         public array $y,
         public array $seen,
         public int $inBlob,
+        private int $across,
     ) {
     }
 
@@ -59,13 +61,13 @@ final readonly class Samples
             }
         }
 
-        return new self($xs, $ys, $seen, $inBlob);
+        return new self($xs, $ys, $seen, $inBlob, $columns);
     }
 
     /** The same points with everything that is not the blob taken for ground. */
     public function withoutHiding(): self
     {
-        return new self($this->x, $this->y, array_map(static fn (int $s): int => max(0, $s), $this->seen), $this->inBlob);
+        return new self($this->x, $this->y, array_map(static fn (int $s): int => max(0, $s), $this->seen), $this->inBlob, $this->across);
     }
 
     /**
@@ -120,5 +122,30 @@ final readonly class Samples
         }
 
         return [$both, $this->inBlob + $shape, $hidden];
+    }
+
+    /** How much ground the blob encloses, as a share of both together: 0 for a blob without a hole. */
+    public function hollow(): float
+    {
+        $ground = array_filter($this->seen, static fn (int $s): bool => $s === 0);
+        $open = [];
+        foreach ($ground as $i => $_) {
+            $column = $i % $this->across;
+            if ($i < $this->across || $i >= count($this->seen) - $this->across || $column === 0 || $column === $this->across - 1) {
+                $open[] = $i;
+                unset($ground[$i]);
+            }
+        }
+        while ($open !== []) {
+            $i = array_pop($open);
+            foreach ([$i - 1, $i + 1, $i - $this->across, $i + $this->across] as $j) {
+                if (isset($ground[$j])) {
+                    unset($ground[$j]);
+                    $open[] = $j;
+                }
+            }
+        }
+
+        return count($ground) / max(1, count($ground) + $this->inBlob);
     }
 }

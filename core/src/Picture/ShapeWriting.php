@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Picture;
 
+use Impa\Shape\ShapeKind;
+
 /** Writes a seen shape as a document has it: kind, dimensions in mm, and its own numbers. */
 final class ShapeWriting
 {
@@ -31,6 +33,10 @@ final class ShapeWriting
             'heightMm' => self::stepped(self::size($fit->heightPx * $mmPerPx), $stepMm),
             'depthMm' => max(0.3, round($fit->isFlat() && ! $isCushion ? min(max($depth, self::PLATE_MM[0]), self::PLATE_MM[1]) : $depth, 1)),
         ];
+        if ($fit->kind === ShapeKind::Ring) {
+            // Rounded sizes must still leave a hole.
+            $shape['depthMm'] = min($shape['depthMm'], Candidates::THICKEST_RING * min($shape['widthMm'], $shape['heightMm']));
+        }
         foreach (['taper', 'bendDeg'] as $number) {
             if (isset($fit->options[$number])) {
                 $shape[$number] = round($fit->options[$number], 2);
