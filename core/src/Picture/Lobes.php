@@ -40,6 +40,9 @@ final class Lobes
     /** Share of it that one course without branches covers. */
     private const ONE_COURSE = 0.88;
 
+    /** A roll counts as covered so well. */
+    private const AS_ROLL = 0.94;
+
     /** At most so many lobes from one blob, and cuts of cuts. */
     private const MOST = 12;
 
@@ -56,8 +59,8 @@ final class Lobes
         if ($blob->area() < 4 * $leastPx) {
             return $alone;
         }
-        $overlap = Fit::rough($blob, $map)->overlap;
-        if ($overlap >= self::SIMPLE_ENOUGH) {
+        $rough = Fit::rough($blob, $map);
+        if ($rough->overlap >= self::SIMPLE_ENOUGH) {
             return $alone;
         }
         // Before anything is cut, every kind of the catalogue is tried, not the common ones only; it must be that kind clearly.
@@ -70,7 +73,9 @@ final class Lobes
             return $alone;
         }
         // The cuts are chosen on the grid, in cells, and only the chosen one is carried over to pixels.
-        $lobes = self::cut(Blob::of($cells, $grid->width), $grid->mapped($map), $leastPx / $grid->pxPerCell ** 2, $overlap, 0);
+        $whole = Blob::of($cells, $grid->width);
+        $lobes = self::cut($whole, $grid->mapped($map), $leastPx / $grid->pxPerCell ** 2, $rough->score(), 0);
+        $lobes = self::rejoined($lobes, $whole, $grid->mapped($map));
         if (count($lobes) === 1) {
             return $alone;
         }
@@ -93,7 +98,7 @@ final class Lobes
 
     /**
      * @param  list<int>  $map
-     * @param  float  $most  how well one simple shape covers it
+     * @param  float  $most  how well one simple shape covers it, as below
      * @return list<Lobe> in cells
      */
     private static function cut(Blob $blob, array $map, float $least, float $most, int $depth): array
@@ -104,7 +109,7 @@ final class Lobes
             return $best;
         }
         foreach (self::cuts($blob, count($map), max($least, self::LEAST_SHARE * $blob->area())) as $lobes) {
-            $covered = array_map(static fn (Lobe $lobe): float => Fit::rough($lobe->blob, self::without($map, $blob, $lobe->blob))->overlap, $lobes);
+            $covered = array_map(static fn (Lobe $lobe): float => self::covered($lobe->blob, self::without($map, $blob, $lobe->blob)), $lobes);
             $worth = array_sum(array_map(static fn (Lobe $l, float $o): float => $o * $l->blob->area(), $lobes, $covered)) / $blob->area() - self::PER_LOBE * (count($lobes) - 1);
             if ($worth > $most + self::PER_LOBE) {
                 [$most, $best, $overlaps] = [$worth, $lobes, $covered];
@@ -124,6 +129,81 @@ final class Lobes
         }
 
         return $lobes;
+    }
+
+    /**
+     * How well one simple shape covers it, less what that shape's numbers cost; a roll, however bent, is one.
+     *
+     * @param  list<int>  $map
+     */
+    private static function covered(Blob $blob, array $map): float
+    {
+        $score = Fit::rough($blob, $map)->score();
+
+        return $score < self::AS_ROLL && self::isRoll($blob) ? self::AS_ROLL : $score;
+    }
+
+    /**
+     * Cuts of cuts are priced by what they were cut from. Seen from the whole, two neighbours that are hardly better
+     * apart are one again: of all such pairs the most worthwhile first.
+     *
+     * @param  list<Lobe>  $lobes  in cells
+     * @param  list<int>  $map
+     * @return list<Lobe>
+     */
+    private static function rejoined(array $lobes, Blob $blob, array $map): array
+    {
+        $covered = array_map(static fn (Lobe $lobe): float => self::covered($lobe->blob, self::without($map, $blob, $lobe->blob)), $lobes);
+        $gains = [];
+        while (count($lobes) > 1) {
+            [$best, $pair] = [0.0, null];
+            foreach (self::touching($lobes, $blob->width) as [$i, $j]) {
+                $one = $lobes[$i]->blob;
+                $two = $lobes[$j]->blob;
+                $gains[spl_object_id($one).' '.spl_object_id($two)] ??= (static function () use ($one, $two, $map, $blob, $covered, $i, $j): array {
+                    $both = Blob::of($one->pixels + $two->pixels, $blob->width);
+                    $together = self::covered($both, self::without($map, $blob, $both));
+
+                    return [($together * $both->area() - $covered[$i] * $one->area() - $covered[$j] * $two->area()) / $blob->area() + self::PER_LOBE, $both, $together];
+                })();
+                $gain = $gains[spl_object_id($one).' '.spl_object_id($two)];
+                if ($gain[0] > $best) {
+                    [$best, $pair] = [$gain[0], [$i, $j, $gain[1], $gain[2]]];
+                }
+            }
+            if ($pair === null) {
+                break;
+            }
+            [$i, $j, $both, $together] = $pair;
+            $lobes[$i] = new Lobe($both, $i === 0 ? 0.0 : max($lobes[$i]->neckPx, $lobes[$j]->neckPx));
+            $covered[$i] = $together;
+            array_splice($lobes, $j, 1);
+            array_splice($covered, $j, 1);
+        }
+
+        return $lobes;
+    }
+
+    /**
+     * @param  list<Lobe>  $lobes
+     * @return list<array{int, int}> pairs that share a border, the lower number first
+     */
+    private static function touching(array $lobes, int $width): array
+    {
+        $owner = $pairs = [];
+        foreach ($lobes as $k => $lobe) {
+            $owner += array_fill_keys(array_keys($lobe->blob->pixels), $k);
+        }
+        foreach ($owner as $i => $one) {
+            foreach ([$i + 1, $i + $width] as $j) {
+                $two = $owner[$j] ?? $one;
+                if ($two !== $one && ($j !== $i + 1 || $j % $width > 0)) {
+                    $pairs[min($one, $two).' '.max($one, $two)] = [min($one, $two), max($one, $two)];
+                }
+            }
+        }
+
+        return array_values($pairs);
     }
 
     /**
@@ -153,7 +233,7 @@ final class Lobes
         $inside = array_values($inside);
         $deep = DistanceField::within($inside, $blob->width);
         $widest = max([0, ...$deep]);
-        if (self::isRoll($blob, $widest / DistanceField::SIDE)) {
+        if (self::isRoll($blob)) {
             return;
         }
         $seen = [];
@@ -173,11 +253,19 @@ final class Lobes
     }
 
     /** A long blob of even thickness is one roll, however it is bent. */
-    private static function isRoll(Blob $blob, float $widestCells): bool
+    private static function isRoll(Blob $blob): bool
     {
         $stroke = Stroke::of($blob);
+        if ($stroke->lengthPx <= self::ROLL * $stroke->widthPx || $stroke->evenness <= self::NO_NECK || ! $stroke->covers($blob, self::ONE_COURSE)) {
+            return false;
+        }
+        $inside = array_fill(0, (intdiv((int) max(array_keys($blob->pixels)), $blob->width) + 2) * $blob->width, false);
+        foreach ($blob->pixels as $cell => $_) {
+            $inside[$cell] = true;
+        }
+        $widest = max([0, ...DistanceField::within(array_values($inside), $blob->width)]) / DistanceField::SIDE;
 
-        return $stroke->lengthPx > self::ROLL * $stroke->widthPx && 2 * $widestCells < self::EVEN * $stroke->widthPx && $stroke->evenness > self::NO_NECK && $stroke->covers($blob, self::ONE_COURSE);
+        return 2 * $widest < self::EVEN * $stroke->widthPx;
     }
 
     /**

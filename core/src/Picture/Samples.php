@@ -18,6 +18,7 @@ final readonly class Samples
      * @param  list<int>  $seen
      * @param  int  $inBlob  how many lie in the blob
      * @param  int  $across  how many in a row
+     * @param  float  $cellPx  area that each stands for
      */
     private function __construct(
         public array $x,
@@ -25,6 +26,7 @@ final readonly class Samples
         public array $seen,
         public int $inBlob,
         private int $across,
+        private float $cellPx,
     ) {
     }
 
@@ -61,13 +63,13 @@ final readonly class Samples
             }
         }
 
-        return new self($xs, $ys, $seen, $inBlob, $columns);
+        return new self($xs, $ys, $seen, $inBlob, $columns, $w * $h / ($columns * $rows));
     }
 
     /** The same points with everything that is not the blob taken for ground. */
     public function withoutHiding(): self
     {
-        return new self($this->x, $this->y, array_map(static fn (int $s): int => max(0, $s), $this->seen), $this->inBlob, $this->across);
+        return new self($this->x, $this->y, array_map(static fn (int $s): int => max(0, $s), $this->seen), $this->inBlob, $this->across, $this->cellPx);
     }
 
     /**
@@ -99,7 +101,10 @@ final readonly class Samples
             }
         }
 
-        return [$both, $this->inBlob + $shape, $hidden];
+        // What of it lies beyond the samples counts as over the ground; the samples tell an area to a few hundredths.
+        $beyond = 0.96 * array_sum($halfWidths) / $steps * $width * $height / $this->cellPx - $both - $shape - $hidden;
+
+        return [$both, $this->inBlob + $shape + (int) max(0.0, $beyond), $hidden];
     }
 
     /**
