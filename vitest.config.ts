@@ -1,3 +1,13 @@
+import vue from '@vitejs/plugin-vue'
+import vuetify from 'vite-plugin-vuetify'
 import { defineConfig } from 'vitest/config'
 
-export default defineConfig({ test: { include: ['resources/app/**/*.test.ts'] } })
+export default defineConfig({
+  plugins: [vue(), vuetify({ autoImport: true })],
+  test: {
+    include: ['resources/app/**/*.test.ts'],
+    environment: 'happy-dom',
+    css: false,
+    server: { deps: { inline: ['vuetify'] } },
+  },
+})

@@ -64,6 +64,7 @@ final readonly class Breakdown
         $progress('Finding pairs and joins', 0.88);
         $axis = Pairing::axis($sorting->pieces, $regions);
         $pieces = Pairing::of($sorting->pieces, $axis);
+        Pairing::straighten($pieces, $axis);
         Joining::of($pieces, $sorting->map, $regions->width);
         $sorting = $sorting->withMarks(Laying::missed($pieces, $sorting, $regions, $axis));
         Naming::of($pieces, $sorting->marks, $axis);

@@ -189,6 +189,12 @@ final readonly class Fit
         return $this->kind === ShapeKind::Plate;
     }
 
+    /** The same shape with its middle above another place, turned otherwise. */
+    public function standing(float $x, float $turnDeg): self
+    {
+        return new self($this->kind, $this->widthPx, $this->heightPx, $this->options, $x, $this->y, self::angle($turnDeg), $this->overlap, $this->depthShare);
+    }
+
     /** The same plate or ring, so thick as a share of its shorter side. */
     public function withDepthShare(float $share): self
     {

@@ -154,38 +154,44 @@ final class Lobes
     private static function rejoined(array $lobes, Blob $blob, array $map): array
     {
         $covered = array_map(static fn (Lobe $lobe): float => self::covered($lobe->blob, self::without($map, $blob, $lobe->blob)), $lobes);
-        $gains = [];
-        while (count($lobes) > 1) {
-            [$best, $pair] = [0.0, null];
+        $known = [];
+        while (true) {
+            [$most, $best] = [0.0, null];
             foreach (self::touching($lobes, $blob->width) as [$i, $j]) {
                 $one = $lobes[$i]->blob;
                 $two = $lobes[$j]->blob;
-                $gains[spl_object_id($one).' '.spl_object_id($two)] ??= (static function () use ($one, $two, $map, $blob, $covered, $i, $j): array {
-                    $both = Blob::of($one->pixels + $two->pixels, $blob->width);
-                    $together = self::covered($both, self::without($map, $blob, $both));
-
-                    return [($together * $both->area() - $covered[$i] * $one->area() - $covered[$j] * $two->area()) / $blob->area() + self::PER_LOBE, $both, $together];
-                })();
-                $gain = $gains[spl_object_id($one).' '.spl_object_id($two)];
-                if ($gain[0] > $best) {
-                    [$best, $pair] = [$gain[0], [$i, $j, $gain[1], $gain[2]]];
+                [$both, $together] = $known[$i][$j] ??= self::asOne($one, $two, $map, $blob);
+                $gain = ($together * $both->area() - $covered[$i] * $one->area() - $covered[$j] * $two->area()) / $blob->area() + self::PER_LOBE;
+                if ($gain > $most) {
+                    [$most, $best] = [$gain, [$i, $j, $both, $together]];
                 }
             }
-            if ($pair === null) {
-                break;
+            if ($best === null) {
+                return array_values($lobes);
             }
-            [$i, $j, $both, $together] = $pair;
+            [$i, $j, $both, $together] = $best;
             $lobes[$i] = new Lobe($both, $i === 0 ? 0.0 : max($lobes[$i]->neckPx, $lobes[$j]->neckPx));
             $covered[$i] = $together;
-            array_splice($lobes, $j, 1);
-            array_splice($covered, $j, 1);
+            unset($lobes[$j], $covered[$j], $known[$i]);
+            foreach (array_keys($known) as $k) {
+                unset($known[$k][$i]);
+            }
         }
-
-        return $lobes;
     }
 
     /**
-     * @param  list<Lobe>  $lobes
+     * @param  list<int>  $map
+     * @return array{Blob, float} both as one, and how well a simple shape covers that
+     */
+    private static function asOne(Blob $one, Blob $two, array $map, Blob $whole): array
+    {
+        $both = Blob::of($one->pixels + $two->pixels, $whole->width);
+
+        return [$both, self::covered($both, self::without($map, $whole, $both))];
+    }
+
+    /**
+     * @param  array<int, Lobe>  $lobes
      * @return list<array{int, int}> pairs that share a border, the lower number first
      */
     private static function touching(array $lobes, int $width): array
@@ -259,7 +265,7 @@ final class Lobes
         if ($stroke->lengthPx <= self::ROLL * $stroke->widthPx || $stroke->evenness <= self::NO_NECK || ! $stroke->covers($blob, self::ONE_COURSE)) {
             return false;
         }
-        $inside = array_fill(0, (intdiv((int) max(array_keys($blob->pixels)), $blob->width) + 2) * $blob->width, false);
+        $inside = array_fill(0, (intdiv(max([0, ...array_keys($blob->pixels)]), $blob->width) + 2) * $blob->width, false);
         foreach ($blob->pixels as $cell => $_) {
             $inside[$cell] = true;
         }

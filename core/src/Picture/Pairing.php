@@ -13,6 +13,17 @@ final class Pairing
     /** Twins differ in area by no more than this share. */
     private const ALIKE = 0.3;
 
+    /** And so much of one lies on the other's mirror image. */
+    private const SAME_FORM = 0.7;
+
+    /** So near to the middle line as a share of the figure's height, a piece is meant to stand on it. */
+    private const ON_AXIS = 0.012;
+
+    /** A piece that lies on its own mirror image by so much is drawn even: leaning less than so many degrees, it is straight. */
+    private const EVEN = 0.95;
+
+    private const LEANS_DEG = 8.0;
+
     /**
      * Middle line in pixels: of a few likely ones, the one about which the silhouette is most even.
      *
@@ -54,6 +65,24 @@ final class Pairing
         return $pieces;
     }
 
+    /**
+     * Single pieces that stand close to the middle line are put on it, and those that are drawn even are put straight.
+     *
+     * @param  array<int, Piece>  $pieces
+     */
+    public static function straighten(array $pieces, float $axis): void
+    {
+        $height = Extent::of(array_map(static fn (Piece $p): Region => $p->region, $pieces))->heightPx();
+        foreach ($pieces as $piece) {
+            if ($piece->mirror || abs($piece->fit->x - $axis) >= self::ON_AXIS * $height) {
+                continue;
+            }
+            $square = 90.0 * round($piece->fit->turnDeg / 90.0);
+            $isStraight = abs($piece->fit->turnDeg - $square) < self::LEANS_DEG && self::sameForm($piece->blob, $piece->blob) > self::EVEN;
+            $piece->fit = $piece->fit->standing($axis, $isStraight ? $square : $piece->fit->turnDeg);
+        }
+    }
+
     /** Whether two blobs' middles and areas mirror each other about a line. */
     public static function mirrors(Blob $one, Blob $two, float $axis, float $heightPx): bool
     {
@@ -68,7 +97,20 @@ final class Pairing
 
     private static function areTwins(Piece $right, Piece $left, float $axis, float $height): bool
     {
-        return $right->region->label === $left->region->label && self::mirrors($right->blob, $left->blob, $axis, $height);
+        return $right->region->label === $left->region->label && self::mirrors($right->blob, $left->blob, $axis, $height) && self::sameForm($right->blob, $left->blob) > self::SAME_FORM;
+    }
+
+    /** Share of one that lies on the other's mirror image when their middles lie on each other: a straight arm is no twin of a bent one. */
+    private static function sameForm(Blob $one, Blob $two): float
+    {
+        $on = 0;
+        foreach ($one->pixels as $i => $_) {
+            $x = (int) floor($two->middle[0] + $one->middle[0] - $i % $one->width - 0.5);
+            $y = (int) floor(-$two->middle[1] + intdiv($i, $one->width) + 0.5 + $one->middle[1]);
+            $on += (int) isset($two->pixels[$y * $two->width + $x]);
+        }
+
+        return $on / $one->area();
     }
 
     /** Share of a sample of the figure's pixels whose mirror image belongs to the figure too. */

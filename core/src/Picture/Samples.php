@@ -12,6 +12,9 @@ use Impa\Shape\Solid;
  */
 final readonly class Samples
 {
+    /** What lies beyond the samples is looked at in so many rows and columns. */
+    private const BEYOND = 9;
+
     /**
      * @param  list<float>  $x  pixels
      * @param  list<float>  $y  pixels, up
@@ -19,6 +22,7 @@ final readonly class Samples
      * @param  int  $inBlob  how many lie in the blob
      * @param  int  $across  how many in a row
      * @param  float  $cellPx  area that each stands for
+     * @param  list<int>  $map  region per pixel, -1 for the ground
      */
     private function __construct(
         public array $x,
@@ -27,6 +31,8 @@ final readonly class Samples
         public int $inBlob,
         private int $across,
         private float $cellPx,
+        private array $map,
+        private int $mapWidth,
     ) {
     }
 
@@ -63,13 +69,13 @@ final readonly class Samples
             }
         }
 
-        return new self($xs, $ys, $seen, $inBlob, $columns, $w * $h / ($columns * $rows));
+        return new self($xs, $ys, $seen, $inBlob, $columns, $w * $h / ($columns * $rows), $map, $blob->width);
     }
 
     /** The same points with everything that is not the blob taken for ground. */
     public function withoutHiding(): self
     {
-        return new self($this->x, $this->y, array_map(static fn (int $s): int => max(0, $s), $this->seen), $this->inBlob, $this->across, $this->cellPx);
+        return new self($this->x, $this->y, array_map(static fn (int $s): int => max(0, $s), $this->seen), $this->inBlob, $this->across, $this->cellPx, [], $this->mapWidth);
     }
 
     /**
@@ -101,10 +107,13 @@ final readonly class Samples
             }
         }
 
-        // What of it lies beyond the samples counts as over the ground; the samples tell an area to a few hundredths.
-        $beyond = 0.96 * array_sum($halfWidths) / $steps * $width * $height / $this->cellPx - $both - $shape - $hidden;
+        // Of what lies beyond the samples, the ground counts too; the samples tell an area to a few hundredths.
+        $beyond = array_sum($halfWidths) / $steps * $width * $height / $this->cellPx - $both - $shape - $hidden;
+        if ($beyond > 0.08 * ($both + $shape + $hidden)) {
+            $shape += (int) ($beyond * $this->groundBeyond($halfWidths, $width, $height, $x, $y, $turnDeg));
+        }
 
-        return [$both, $this->inBlob + $shape + (int) max(0.0, $beyond), $hidden];
+        return [$both, $this->inBlob + $shape, $hidden];
     }
 
     /**
@@ -152,5 +161,34 @@ final readonly class Samples
         }
 
         return count($ground) / max(1, count($ground) + $this->inBlob);
+    }
+
+    /**
+     * Share of ground in what of a shape lies beyond the samples.
+     *
+     * @param  list<float>  $halfWidths
+     */
+    private function groundBeyond(array $halfWidths, float $width, float $height, float $x, float $y, float $turnDeg): float
+    {
+        [$c, $s] = [cos(deg2rad($turnDeg)), sin(deg2rad($turnDeg))];
+        $last = count($this->x) - 1;
+        $beyond = $ground = 0;
+        for ($k = 0; $k < self::BEYOND; $k++) {
+            $along = ($k + 0.5) / self::BEYOND;
+            $reach = $width / 2 * $halfWidths[(int) ($along * count($halfWidths))];
+            for ($j = 0; $j < self::BEYOND; $j++) {
+                $across = $reach * (2 * ($j + 0.5) / self::BEYOND - 1);
+                $px = $x + $across * $c - ($along - 0.5) * $height * $s;
+                $py = $y + $across * $s + ($along - 0.5) * $height * $c;
+                if ($px < $this->x[0] || $px > $this->x[$last] || $py < $this->y[0] || $py > $this->y[$last]) {
+                    $column = (int) floor($px);
+                    $inside = $column >= 0 && $column < $this->mapWidth;
+                    $beyond++;
+                    $ground += (int) (! $inside || ($this->map[(int) floor(-$py) * $this->mapWidth + $column] ?? -1) < 0);
+                }
+            }
+        }
+
+        return $ground / max(1, $beyond);
     }
 }

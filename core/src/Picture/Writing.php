@@ -101,13 +101,12 @@ final readonly class Writing
     private function part(Piece $piece): array
     {
         $fit = $this->isTurned && ! $piece->mirror ? $piece->fit->mirrored($this->axis) : $piece->fit;
-        $x = abs($fit->x - $this->axis) < 0.012 * $this->figureHeightPx ? $this->axis : $fit->x;
         $shape = ShapeWriting::of($fit, $this->mmPerPx, Naming::isThin($piece->name), $this->wishes->roundToMm);
         $part = [
             'key' => $piece->key,
             'name' => $piece->name,
             'shape' => $shape,
-            'at' => ['xMm' => $this->round($x - $this->axis), 'yMm' => $this->round($fit->y - $this->bottom), 'zMm' => $this->round($piece->zPx)],
+            'at' => ['xMm' => $this->round($fit->x - $this->axis), 'yMm' => $this->round($fit->y - $this->bottom), 'zMm' => $this->round($piece->zPx)],
             'turnDeg' => ['x' => 0, 'y' => 0, 'z' => round($fit->turnDeg, 1)],
             'mirror' => $piece->mirror,
             'colour' => self::colourKey($piece->region->label),
@@ -193,10 +192,8 @@ final readonly class Writing
     /** @return array{kind: string}&array<string, mixed> kind, place and size */
     private function drawn(Mark $mark, Piece $piece, bool $isPair): array
     {
-        // From the part's middle as the document has it, which may have been moved to the middle line.
-        $middleX = abs($piece->fit->x - $this->axis) < 0.012 * $this->figureHeightPx ? $this->axis : $piece->fit->x;
         $way = $isPair || $piece->mirror ? 1 : $this->way();
-        $local = fn (array $p): array => [$this->round($way * ($p[0] - $middleX)), $this->round($p[1] - $piece->fit->y)];
+        $local = fn (array $p): array => [$this->round($way * ($p[0] - $piece->fit->x)), $this->round($p[1] - $piece->fit->y)];
         $disc = Fit::disc($mark->blob, []);
         [$x, $y] = $local([$disc->x, $disc->y]);
         $asDisc = ['kind' => 'disc', 'widthMm' => $this->size($disc->widthPx), 'heightMm' => $this->size($disc->heightPx), 'xMm' => $x, 'yMm' => $y, 'turnDeg' => round($way * $disc->turnDeg, 1) + 0.0];

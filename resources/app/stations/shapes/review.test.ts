@@ -1,0 +1,132 @@
+import { afterEach, describe, expect, it, vi } from 'vitest'
+import { nextTick } from 'vue'
+import { onTable, plain, type OnTable } from '../../../../tests/support/onTable'
+import PartTree from './PartTree.vue'
+import ReviewCard from './ReviewCard.vue'
+import SizingDialog from './SizingDialog.vue'
+import { api, Refusal } from '../../api/client'
+
+let table: OnTable
+afterEach(() => { table.wrapper.unmount(); vi.restoreAllMocks() })
+const button = (text: string) => table.wrapper.findAll('button').find((b) => b.text() === text)!
+const name = () => table.wrapper.find('.name').text()
+
+describe('the review, one suggestion after the other', () => {
+  it('begins with the first, says why, and chooses it on the board', async () => {
+    table = await onTable(ReviewCard)
+    expect(name()).toBe('Body')
+    expect(table.wrapper.find('.why').text()).toBe('A patch of one colour.')
+    expect(table.wrapper.text()).toContain('1 of 3; 3 open')
+    expect(table.wrapper.text()).toContain('90 % sure')
+    expect(table.figure.selection).toEqual({ kind: 'part', key: 'body' })
+  })
+
+  it('takes one after the other, parts and colours, until none is open', async () => {
+    table = await onTable(ReviewCard)
+    for (const expected of ['Head', 'Eye', 'Eye']) {
+      await button('Take it').trigger('click')
+      expect(name()).toBe(expected)
+    }
+    expect(table.wrapper.text()).toContain('0 open')
+    expect(button('Taken').attributes('disabled')).toBeDefined()
+    expect(table.figure.parts.map((p) => p.seen?.taken)).toEqual([true, true, undefined])
+    table.figure.undo()
+    await nextTick()
+    expect(table.wrapper.text()).toContain('1 open')
+  })
+
+  it('leaves one out with all that lay on it, and goes on with the next', async () => {
+    table = await onTable(ReviewCard)
+    await table.wrapper.find('[aria-label="The next one"]').trigger('click')
+    expect(name()).toBe('Head')
+    await button('Leave it out').trigger('click')
+    expect(table.figure.parts.map((p) => p.key)).toEqual(['body', 'ear'])
+    expect(table.figure.details).toEqual([])
+    expect(table.figure.parts[1]?.join?.to).toBe('body')
+    expect(name()).toBe('Body')
+  })
+
+  it('goes round at the end, and follows what is chosen on the board', async () => {
+    table = await onTable(ReviewCard)
+    await table.wrapper.find('[aria-label="The one before"]').trigger('click')
+    expect(name()).toBe('Eye')
+    table.figure.choose('head')
+    await nextTick()
+    expect(name()).toBe('Head')
+  })
+
+  it('takes on Enter, but not from a button', async () => {
+    table = await onTable(ReviewCard)
+    document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }))
+    await nextTick()
+    expect(name()).toBe('Head')
+    button('Leave it out').element.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }))
+    expect(table.figure.parts[1]?.seen?.taken).toBeUndefined()
+  })
+
+  it('asks PHP to make a part of a colour, and colour of a part', async () => {
+    const recut = vi.spyOn(api, 'recut').mockResolvedValue({ document: plain(), key: 'eye' })
+    table = await onTable(ReviewCard)
+    await button('Only colour').trigger('click')
+    expect(name()).toBe('Eye')
+    await button('A part of its own').trigger('click')
+    expect(recut.mock.calls.map((c) => c.slice(1))).toEqual([['to-detail', { key: 'body' }], ['to-part', { key: 'eye' }]])
+  })
+
+  it('lists what was left out as specks', async () => {
+    const document = plain()
+    document.picture = { file: 'a.png', widthPx: 10, heightPx: 10, mmPerPx: 1, originPx: [5, 10], leftOut: [{ colour: 'red', widthMm: 0.7, xMm: 3, yMm: 12 }] } as never
+    table = await onTable(ReviewCard, {}, document)
+    expect(table.wrapper.find('details').text()).toContain('1 specks left out')
+    expect(table.wrapper.find('details li').text()).toBe('red, 0.7 mm, at 3 right, 12 up')
+  })
+})
+
+describe('the tree of parts', () => {
+  const rows = () => table.wrapper.findAll('li').map((l) => [l.find('.part').text().replace(/\s+/g, ' '), l.attributes('style')])
+
+  it('hangs each part on what it is joined to, and counts twins', async () => {
+    table = await onTable(PartTree)
+    expect(rows()).toEqual([['Bodyball', 'padding-left: 0px;'], ['Headball', 'padding-left: 14px;'], ['Earcone x 2', 'padding-left: 28px;']].map(([a, b]) => [a!.replace('cone x', 'conex'), b]))
+  })
+
+  it('chooses on a click, adds with Shift, hides and locks', async () => {
+    table = await onTable(PartTree)
+    const [, head, ear] = table.wrapper.findAll('.part')
+    await head!.trigger('click')
+    await ear!.trigger('click', { shiftKey: true })
+    expect(table.figure.chosen).toEqual(['head', 'ear'])
+    await table.wrapper.find('[aria-label="Hide Head"]').trigger('click')
+    await table.wrapper.find('[aria-label="Lock Ear"]').trigger('click')
+    expect([table.figure.hidden, table.figure.locked]).toEqual([['head'], ['ear']])
+    expect(head!.classes()).toContain('gone')
+  })
+
+  it('says what to do first where there is none', async () => {
+    table = await onTable(PartTree, {}, { ...plain(), parts: [], details: [] })
+    expect(table.wrapper.text()).toContain('Add a shape: start with the largest.')
+  })
+})
+
+describe('sizing', () => {
+  it('asks PHP what a wish comes to, and makes it so', async () => {
+    vi.spyOn(api, 'sizing').mockResolvedValue({ heightMm: 160.004, factor: 2, woolTimes: 8 })
+    const rescale = vi.spyOn(api, 'rescale').mockResolvedValue({ document: { ...plain(), heightMm: 160 } } as never)
+    table = await onTable(SizingDialog, { modelValue: false })
+    await table.wrapper.setProps({ modelValue: true })
+    await vi.waitFor(() => expect(document.body.textContent).toContain('8.00 times'))
+    expect(vi.mocked(api.sizing).mock.calls.at(-1)?.[1]).toMatchObject({ by: 'part', part: 'body', widthMm: 40 })
+    const make = [...document.querySelectorAll('button')].find((b) => b.textContent === 'Make it so')!
+    make.click()
+    await vi.waitFor(() => expect(rescale).toHaveBeenCalledWith(expect.anything(), 160))
+    expect(table.figure.document?.heightMm).toBe(160)
+  })
+
+  it('says what PHP refused, and makes nothing', async () => {
+    vi.spyOn(api, 'sizing').mockRejectedValue(new Refusal(422, 'The opening is too narrow.'))
+    table = await onTable(SizingDialog, { modelValue: false })
+    await table.wrapper.setProps({ modelValue: true })
+    await vi.waitFor(() => expect(document.body.textContent).toContain('The opening is too narrow.'))
+    expect([...document.querySelectorAll('button')].find((b) => b.textContent === 'Make it so')!.hasAttribute('disabled')).toBe(true)
+  })
+})
