@@ -44,7 +44,12 @@ final readonly class Srgb
 
     public function lab(): Lab
     {
-        return Lab::fromLinear(self::linear($this->red), self::linear($this->green), self::linear($this->blue));
+        return $this->light()->lab();
+    }
+
+    public function light(): Light
+    {
+        return Light::of(self::linear($this->red), self::linear($this->green), self::linear($this->blue));
     }
 
     /** @return int<0, 255> */

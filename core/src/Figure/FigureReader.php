@@ -12,6 +12,8 @@ use Impa\Shape\Size;
 use Impa\Shape\Solid;
 use Impa\Shape\Turn;
 use Impa\Wool\CoreMaterial;
+use Impa\Wool\Covering;
+use Impa\Wool\CoveringWay;
 use Impa\Wool\Firmness;
 use stdClass;
 
@@ -58,7 +60,7 @@ final readonly class FigureReader
         $colours = [];
         foreach (self::members($this->document, 'colours') as $colour) {
             $key = self::text($colour, 'key');
-            $colours[$key] = new Colour($key, self::text($colour, 'name', $key), Srgb::hex(self::text($colour, 'hex')));
+            $colours[$key] = new Colour($key, self::text($colour, 'name', $key), Srgb::hex(self::text($colour, 'hex')), self::mix($colour));
         }
 
         return $colours;
@@ -94,10 +96,39 @@ final readonly class FigureReader
                 self::text($part, 'group'),
                 self::text($join, 'to'),
                 JoinBy::from(self::text($join, 'by', self::text($school, 'join', 'fluff'))),
+                self::covering($part),
             );
         }
 
         return $parts;
+    }
+
+    /** @return array<string, int> */
+    private static function mix(stdClass $colour): array
+    {
+        $mix = [];
+        foreach (self::members($colour, 'mix') as $share) {
+            $name = self::text($share, 'wool');
+            $mix[$name] = ($mix[$name] ?? 0) + (int) self::number($share, 'percent');
+        }
+
+        return $mix;
+    }
+
+    /** As said, else as the finish asks for. */
+    private static function covering(stdClass $part): Covering
+    {
+        $said = self::object($part, 'covering');
+        $usual = in_array(self::text($part, 'finish'), ['loops', 'tufts'], true) ? self::text($part, 'finish') : 'felt';
+
+        return Covering::of(
+            CoveringWay::from(self::text($said, 'way', $usual)),
+            self::number($said, 'lengthMm'),
+            self::number($said, 'perCm2'),
+            self::number($said, 'mgEach'),
+            self::number($said, 'ribbonMm'),
+            self::number($said, 'overlap', -1.0),
+        );
     }
 
     /** @return array<string, Detail> */

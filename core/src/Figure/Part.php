@@ -7,6 +7,7 @@ namespace Impa\Figure;
 use Impa\Shape\Solid;
 use Impa\Shape\Turn;
 use Impa\Wool\CoreMaterial;
+use Impa\Wool\Covering;
 use Impa\Wool\Firmness;
 
 /** A part of the figure, the figure's defaults filled in; lengths in mm in the figure's frame. Immutable. */
@@ -28,6 +29,7 @@ final readonly class Part
         public string $group,
         public string $joinTo,
         public JoinBy $joinBy,
+        public Covering $covering,
     ) {
     }
 

@@ -60,6 +60,49 @@ export interface Colour {
   key: Key
   name?: string
   hex: string
+  /**
+   * what it is felted from, by the wools' names in the stash; the nearest wool where it is missing
+   *
+   * @maxItems 3
+   */
+  mix?:
+    | []
+    | [
+        {
+          wool: string
+          percent: number
+          [k: string]: unknown
+        }
+      ]
+    | [
+        {
+          wool: string
+          percent: number
+          [k: string]: unknown
+        },
+        {
+          wool: string
+          percent: number
+          [k: string]: unknown
+        }
+      ]
+    | [
+        {
+          wool: string
+          percent: number
+          [k: string]: unknown
+        },
+        {
+          wool: string
+          percent: number
+          [k: string]: unknown
+        },
+        {
+          wool: string
+          percent: number
+          [k: string]: unknown
+        }
+      ]
   [k: string]: unknown
 }
 export interface Part {
@@ -93,6 +136,27 @@ export interface Part {
   coverMm?: Cover
   firmness?: Firmness
   finish?: 'smooth' | 'rough' | 'fluffy' | 'loops' | 'tufts'
+  /**
+   * what covers it, where that is not plain felt; numbers that are missing are the house's
+   */
+  covering?: {
+    way?: 'felt' | 'loops' | 'tufts' | 'locks' | 'hair' | 'film' | 'pre-felt' | 'wrap' | 'plait'
+    /**
+     * height of a loop; length of a tuft, lock or hair from the fold to its end
+     */
+    lengthMm?: number
+    /**
+     * loops, tufts or locks
+     */
+    perCm2?: number
+    mgEach?: number
+    /**
+     * width of a wrapping ribbon, of a lay of hair, of a strand
+     */
+    ribbonMm?: number
+    overlap?: number
+    [k: string]: unknown
+  }
   /**
    * the accessory it belongs to
    */
