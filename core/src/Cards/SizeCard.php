@@ -9,6 +9,7 @@ use Impa\Figure\Placement;
 use Impa\Figure\Side;
 use Impa\Render\Silhouette;
 use Impa\Shape\Box;
+use Impa\Wool\Grams;
 use Impa\Wool\PartWool;
 
 /** One part at true size: its outline from the front and from the side, and what to write beside it. Lengths in mm. Immutable. */
@@ -48,7 +49,7 @@ final readonly class SizeCard
         $words = [
             $part->name.($part->count() > 1 ? ' x '.$part->count() : ''),
             sprintf('%s, %.1f x %.1f x %.1f mm, %s', $part->solid->kind()->value, $size->widthMm, $size->heightMm, $size->depthMm, $part->firmness->value),
-            sprintf('%s%s%s', $wool->coreG() > 0.0 ? self::grams($wool->coreG()).' '.str_replace('-', ' ', $wool->coreMaterial()->value).', ' : '', self::grams($wool->coverG()).' '.$colourName, $part->count() > 1 ? ' each' : ''),
+            sprintf('%s%s%s', $wool->coreG() > 0.0 ? Grams::text($wool->coreG()).' '.str_replace('-', ' ', $wool->coreMaterial()->value).', ' : '', Grams::text($wool->coverG()).' '.$colourName, $part->count() > 1 ? ' each' : ''),
         ];
         $width = max(self::LEAST_WIDTH, $one->width() + $two->width() + 3 * self::GAP);
 
@@ -66,15 +67,6 @@ final readonly class SizeCard
     public function wordsMm(): float
     {
         return $this->heightMm - self::WORDS + 4.0;
-    }
-
-    private static function grams(float $g): string
-    {
-        return match (true) {
-            $g >= 0.995 => sprintf('%.1f g', $g),
-            $g >= 0.0995 => sprintf('%.2f g', $g),
-            default => sprintf('%.0f mg', 1000 * $g),
-        };
     }
 
     /**

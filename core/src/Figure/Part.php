@@ -50,4 +50,10 @@ final readonly class Part
     {
         return $this->mirror ? [Placement::of($this), Placement::twinOf($this)] : [Placement::of($this)];
     }
+
+    /** The same part with another inside. */
+    public function filledWith(CoreMaterial $core): self
+    {
+        return new self($this->key, $this->name, $this->solid, $this->at, $this->turn, $this->mirror, $this->colour, $core, $this->coverMm, $this->firmness, $this->finish, $this->group, $this->joinTo, $this->joinBy, $this->covering);
+    }
 }

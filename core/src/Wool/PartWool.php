@@ -28,14 +28,27 @@ final readonly class PartWool
 
     public static function of(Part $part): self
     {
-        $hollow = $part->core !== CoreMaterial::None && $part->solid->thinnestMm() > 2 * $part->coverMm;
+        return new self($part, $part->solid->volumeCm3(), $part->solid->areaCm2(), self::insideCm3($part));
+    }
 
-        return new self(
-            $part,
-            $part->solid->volumeCm3(),
-            $part->solid->areaCm2(),
-            $hollow ? $part->solid->shrunk(2 * $part->coverMm)->volumeCm3() : 0.0,
-        );
+    /** The same part with another inside. */
+    public function filledWith(CoreMaterial $core): self
+    {
+        $part = $this->part->filledWith($core);
+        // Whatever is wrapped or stuffed fills the same room.
+        $same = $this->insideCm3 > 0.0 && ! in_array(CoreMaterial::Foam, [$core, $this->part->core], true) && $core !== CoreMaterial::None;
+
+        return new self($part, $this->volumeCm3, $this->areaCm2, $same ? $this->insideCm3 : self::insideCm3($part));
+    }
+
+    private static function insideCm3(Part $part): float
+    {
+        return match (true) {
+            $part->core === CoreMaterial::None || $part->solid->thinnestMm() <= 2 * $part->coverMm => 0.0,
+            // Foam comes in its own sizes: what it leaves free is cover.
+            $part->core === CoreMaterial::Foam => Foam::inside($part->solid, $part->coverMm)?->solid->volumeCm3() ?? 0.0,
+            default => $part->solid->shrunk(2 * $part->coverMm)->volumeCm3(),
+        };
     }
 
     /** What is inside: none where the part is too thin for a core, or wanted solid. */
@@ -73,7 +86,8 @@ final readonly class PartWool
         if ($this->insideCm3 <= 0.0) {
             return $whole;
         }
-        $inside = $this->part->solid->shrunk(2 * $this->part->coverMm)->middleOfMass();
+        // A foam piece sits about where the part's own middle is.
+        $inside = $this->part->core === CoreMaterial::Foam ? $whole : $this->part->solid->shrunk(2 * $this->part->coverMm)->middleOfMass();
         $cover = $this->part->firmness->gPerCm3();
         $lighter = ($this->coreDensity() - $cover) * $this->insideCm3;
         $massG = $this->finishedG();

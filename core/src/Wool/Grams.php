@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Wool;
+
+/** A weight as a pocket scale shows it (design.md, section 5): 0.1 g from 1 g up, 0.01 g below, mg for wisps. */
+final class Grams
+{
+    public static function text(float $g): string
+    {
+        return match (true) {
+            $g >= 0.995 => sprintf('%.1f g', $g),
+            $g >= 0.0995 => sprintf('%.2f g', $g),
+            default => sprintf('%.0f mg', 1000 * $g),
+        };
+    }
+}

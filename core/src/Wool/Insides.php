@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Wool;
+
+use Impa\Colour\Srgb;
+use Impa\Figure\Part;
+
+/** What to fill a part with: every way that goes, and which is advised for what reason (trade.md, section 6: inside). */
+final class Insides
+{
+    /** From this volume a solid wool core takes much wool and time (house choice; a ball of 66 mm). */
+    private const LARGE_CM3 = 150.0;
+
+    /** From this difference an undyed core wants a scrap of like colour instead of more cover (house choice). */
+    private const SHOWS = 55.0;
+
+    /** Foam is looked for from this thickness on. */
+    private const FOAM_FROM_MM = 40.0;
+
+    /**
+     * @param  Srgb  $cover  the colour it is covered with
+     * @param  bool  $carries  whether the figure stands on it
+     * @return list<Inside> the advised one first
+     */
+    public static function of(Part $part, PartWool $wool, Srgb $cover, bool $carries): array
+    {
+        $thick = $part->solid->thinnestMm();
+        $ways = [self::way(CoreMaterial::None, '', $wool)];
+        if ($thick > 2 * $part->coverMm) {
+            foreach ([CoreMaterial::CoreWool, CoreMaterial::Scrap, CoreMaterial::Stuffing] as $material) {
+                $ways[] = self::way($material, '', $wool);
+            }
+            $foam = $thick >= self::FOAM_FROM_MM ? Foam::inside($part->solid, $part->coverMm) : null;
+            if ($foam !== null) {
+                $ways[] = self::way(CoreMaterial::Foam, $foam->name, $wool);
+            }
+        }
+        [$advised, $reason] = self::advised($part, $cover, $carries, $ways);
+        usort($ways, static fn (Inside $a, Inside $b): int => ($b->material === $advised) <=> ($a->material === $advised));
+
+        return [$ways[0]->because($reason), ...array_slice($ways, 1)];
+    }
+
+    private static function way(CoreMaterial $material, string $what, PartWool $wool): Inside
+    {
+        $filled = $wool->filledWith($material);
+
+        return new Inside($material, $what === '' ? $material->word() : $what, $filled->coreG(), $filled->coverG(), $filled->finishedG(), '');
+    }
+
+    /**
+     * @param  non-empty-list<Inside>  $ways  solid first, then core wool, scrap and stuffing where it is thick enough
+     * @return array{CoreMaterial, string}
+     */
+    private static function advised(Part $part, Srgb $cover, bool $carries, array $ways): array
+    {
+        $thick = $part->solid->thinnestMm();
+        $volume = $part->solid->volumeCm3();
+        if ($thick < CoreMaterial::SOLID_BELOW_MM || ! isset($ways[1], $ways[3])) {
+            return [CoreMaterial::None, sprintf('%.0f mm thick: below %.0f mm a core saves little and shows through.', $thick, CoreMaterial::SOLID_BELOW_MM)];
+        }
+        [$solid, $core, , $stuffing] = $ways;
+        $difference = CoverAdvice::of(Srgb::hex(CoverAdvice::UNDYED), $cover)->difference;
+        if ($volume > self::LARGE_CM3 && ! $carries) {
+            return [CoreMaterial::Stuffing, sprintf('%.0f cm3: stuffing takes %.1f g where core wool takes %.1f g, and leaves the figure %.1f g lighter up there.', $volume, $stuffing->insideG, $core->insideG, $core->finishedG - $stuffing->finishedG)];
+        }
+        if ($difference > self::SHOWS) {
+            return [CoreMaterial::Scrap, sprintf('The colour differs from undyed wool by %.0f: a core of scrap in a like colour cannot show through a cover of %.1f mm.', $difference, $part->coverMm)];
+        }
+
+        return [CoreMaterial::CoreWool, sprintf('It saves %.1f g of colour, felts fast%s.', $solid->coverG - $core->coverG, $carries ? sprintf(', and its %.1f g keep the weight low', $core->finishedG) : '')];
+    }
+}

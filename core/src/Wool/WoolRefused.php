@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Wool;
+
+use RuntimeException;
+
+/** What cannot be done with wool, in words that name the place and the mend. */
+final class WoolRefused extends RuntimeException
+{
+    public static function ratioMustBePositive(): self
+    {
+        return new self('A weight is split by shares that are each more than 0, such as 3 : 2 : 2.');
+    }
+
+    public static function gramsMustNotBeNegative(string $name, float $g): self
+    {
+        return new self(sprintf('%s cannot have %.2f g: weigh it again, an empty bag is 0.', $name === '' ? 'A wool' : $name, $g));
+    }
+
+    public static function unknownWool(int $id): self
+    {
+        return new self(sprintf('There is no wool number %d in the stash any more.', $id));
+    }
+
+    public static function cannotRead(string $why): self
+    {
+        return new self($why);
+    }
+
+    public static function noCard(): self
+    {
+        return new self('The grey card is too dark or too bright in this photo to tell the light from it: take the photo again in daylight, without a flash.');
+    }
+}

@@ -1,0 +1,206 @@
+<?php
+
+declare(strict_types=1);
+
+use Impa\Colour\Srgb;
+use Impa\Wool\Drawer;
+use Impa\Wool\Packs;
+use Impa\Wool\Palette;
+use Impa\Wool\Preparation;
+use Impa\Wool\StashSheet;
+use Impa\Wool\WoolEntry;
+use Impa\Wool\WoolRefused;
+
+describe('a wool as it is written down', function () {
+    it('takes numbers with a point or a comma, a colour with or without its mark', function () {
+        $faults = [];
+        $wool = WoolEntry::of(['name' => ' Teal ', 'hex' => '2F8F86', 'preparation' => 'Sliver', 'gramsLeft' => '12,5', 'micron' => '23', 'gPerM' => 6.5, 'price' => '4.20', 'packG' => 50], $faults);
+        expect($faults)->toBe([])
+            ->and([$wool?->name, $wool?->colour?->toHex(), $wool?->preparation, $wool?->gramsLeft, $wool?->gPerM, $wool?->price])->toBe(['Teal', '#2f8f86', Preparation::Sliver, 12.5, 6.5, 4.2])
+            ->and($wool?->material)->toBe('wool')->and($wool?->key())->toBe('teal');
+    });
+
+    it('takes the material from the preparation', function (string $preparation, string $material) {
+        $faults = [];
+        expect(WoolEntry::of(['name' => 'A', 'preparation' => $preparation], $faults)?->material)->toBe($material);
+    })->with([['core batting', 'core-wool'], ['stuffing', 'stuffing'], ['tops', 'wool'], ['', 'wool']]);
+
+    it('names every fault at once, with the member and what to write', function () {
+        $faults = [];
+        expect(WoolEntry::of(['name' => '', 'hex' => 'teal', 'preparation' => 'fleece', 'gramsLeft' => '-3', 'micron' => 'fine', 'price' => '1.2.3'], $faults))->toBeNull()
+            ->and(array_keys($faults))->toBe(['name', 'hex', 'preparation', 'gramsLeft', 'micron', 'price'])
+            ->and($faults['gramsLeft'])->toContain('-3')->and($faults['micron'])->toContain('no number')->and($faults['preparation'])->toContain('carded batting');
+    });
+
+    it('refuses what is no number at all', function (mixed $value) {
+        $faults = [];
+        WoolEntry::of(['name' => 'A', 'gramsLeft' => $value], $faults);
+        expect($faults)->toHaveKey('gramsLeft');
+    })->with(['1e9', '0x10', '12 g', 'NaN', INF, NAN, -0.01, 1e12, [[]]]);
+});
+
+describe('a stash as CSV', function () {
+    it('comes back the same, quotes and commas and line ends in names included', function () {
+        $faults = [];
+        $wools = array_map(static fn (array $m): WoolEntry => WoolEntry::of($m, $faults) ?? throw new LogicException(implode(' ', $faults)), [
+            ['name' => 'Teal, "dark"', 'hex' => '#2f8f86', 'gramsLeft' => 12.25, 'price' => 4.2, 'packG' => 50, 'maker' => "Two\nlines"],
+            ['name' => 'Undyed', 'preparation' => 'core batting', 'gramsLeft' => 180],
+            ['name' => '=cmd', 'preparation' => 'yarn', 'gPerM' => 0.35, 'micron' => 21.5],
+            ['name' => 'Ümläut 黒', 'preparation' => 'tops'],
+        ]);
+        $csv = StashSheet::write($wools);
+        $read = StashSheet::read($csv);
+        expect($read->refused)->toBe([])->and($read->notices)->toBe([])->and($read->wools)->toEqual($wools)
+            ->and(StashSheet::write($read->wools))->toBe($csv)
+            ->and($csv)->toContain("'=cmd");
+    });
+
+    it('reads semicolons and tabs, other encodings and odd line ends, and says so', function () {
+        $semicolon = StashSheet::read("Name;Colour;Grams\r\nTeal;#2f8f86;12,5\r\n");
+        expect($semicolon->wools[0]->gramsLeft)->toBe(12.5)->and($semicolon->notices[0])->toContain('semicolons');
+        $western = StashSheet::read(mb_convert_encoding("name,grams\rGrün,3\r", 'Windows-1252', 'UTF-8'));
+        expect($western->wools[0]->name)->toBe('Grün')->and($western->notices[0])->toContain('not UTF-8');
+        $marked = StashSheet::read("\xEF\xBB\xBFname\tgrams\nA\t1\n");
+        expect($marked->wools[0]->name)->toBe('A')->and($marked->notices[0])->toContain('tabs');
+    });
+
+    it('keeps what is good and says of each bad line where and why', function () {
+        $sheet = StashSheet::read("name,colour,grams,shelf\nA,#112233,1,x\n,#112233,2,\nB,blue,3,\nC,,-4,\na,,5,\n\nD,,6,\n");
+        expect(array_map(static fn (WoolEntry $w): string => $w->name, $sheet->wools))->toBe(['A', 'D'])
+            ->and(array_map(static fn (array $r): array => [$r['line'], $r['column']], $sheet->refused))->toBe([[3, 'name'], [4, 'colour'], [5, 'grams'], [6, 'name']])
+            ->and($sheet->refused[3]['why'])->toContain('line 2')
+            ->and($sheet->notices[0])->toContain('shelf');
+    });
+
+    it('refuses a table without headings, and what is no text', function (string $bytes, string $why) {
+        expect(static fn () => StashSheet::read($bytes))->toThrow(WoolRefused::class, $why);
+    })->with([["Teal,#2f8f86,12\n", 'must name the columns'], ['', 'must name the columns'], ["PK\x03\x04\0\0", 'no text'], ["colour,grams\n#112233,3\n", '"name" among them']]);
+
+    it('reads 5,000 wools with a faithful list of what it refused', function () {
+        $lines = ['name,colour,grams'];
+        for ($i = 0; $i < 5000; $i++) {
+            $lines[] = sprintf('Wool %d,#%06x,%s', $i, $i * 3001 % 0xFFFFFF, $i % 100 === 7 ? '-1' : $i);
+        }
+        $sheet = StashSheet::read(implode("\n", $lines));
+        expect($sheet->wools)->toHaveCount(4950)->and($sheet->refused)->toHaveCount(50)
+            ->and(array_column($sheet->refused, 'line'))->toBe(range(9, 4909, 100));
+    });
+});
+
+describe('a palette', function () {
+    it('comes back the same', function () {
+        $refused = [];
+        $colours = [['Teal', Srgb::hex('#2f8f86')], ['Rose clay', Srgb::hex('#d88498')], ['Ink', Srgb::hex('#000000')]];
+        expect(Palette::read(Palette::write('Stash', $colours), $refused))->toEqual($colours)->and($refused)->toBe([]);
+    });
+
+    it('reads 5,000 colours, names the nameless, and tells bad lines by number', function () {
+        $lines = ['GIMP Palette', 'Name: Many', '#'];
+        for ($i = 0; $i < 5000; $i++) {
+            $lines[] = sprintf('%d %d %d%s', $i % 256, intdiv($i, 256), 9, $i % 2 ? "\tNo $i" : '');
+        }
+        $lines[10] = '300 0 0 too red';
+        $lines[11] = 'red';
+        $refused = [];
+        $colours = Palette::read(implode("\n", $lines), $refused);
+        expect($colours)->toHaveCount(4998)->and(array_keys($refused))->toBe([11, 12])->and($colours[0][0])->toBe('Colour 1')->and($colours[1][0])->toBe('No 1');
+    });
+
+    it('refuses what is no palette', function () {
+        $refused = [];
+        Palette::read("name,colour\n", $refused);
+    })->throws(WoolRefused::class, 'begins with the line');
+});
+
+describe('the cheapest packs', function () {
+    it('are those of brute force', function (int $seed) {
+        mt_srand($seed);
+        for ($n = 0; $n < 40; $n++) {
+            $offers = [];
+            for ($i = 0; $i < mt_rand(1, 4); $i++) {
+                $offers[] = ['packG' => mt_rand(5, 60), 'price' => mt_rand(100, 2000) / 100, 'stock' => mt_rand(0, 4)];
+            }
+            $need = mt_rand(1, 160);
+            $best = null;
+            $counts = array_map(static fn (array $o): int => $o['stock'], $offers);
+            $ways = array_product(array_map(static fn (int $c): int => $c + 1, $counts));
+            for ($w = 0; $w < $ways; $w++) {
+                [$rest, $g, $cents] = [$w, 0, 0];
+                foreach ($offers as $i => $offer) {
+                    $take = $rest % ($counts[$i] + 1);
+                    $rest = intdiv($rest, $counts[$i] + 1);
+                    $g += $take * $offer['packG'];
+                    $cents += $take * (int) round(100 * $offer['price']);
+                }
+                if ($g >= $need && ($best === null || [$cents, $g] < $best)) {
+                    $best = [$cents, $g];
+                }
+            }
+            $found = Packs::cheapest($need, $offers);
+            expect($found === null ? null : [(int) round(100 * $found['price']), $found['g']])->toBe($best);
+            foreach ($found['packs'] ?? [] as $at => $count) {
+                expect($count)->toBeLessThanOrEqual($offers[$at]['stock']);
+            }
+        }
+    })->with([1, 2, 3]);
+
+    it('are none where nothing is lacking, and cannot be where the stock is too small', function () {
+        expect(Packs::cheapest(0.0, []))->toBe(['price' => 0.0, 'g' => 0, 'packs' => []])
+            ->and(Packs::cheapest(10.0, []))->toBeNull()
+            ->and(Packs::cheapest(101.0, [['packG' => 50, 'price' => 1.0, 'stock' => 2]]))->toBeNull()
+            ->and(Packs::cheapest(100.0, [['packG' => 50, 'price' => 1.0, 'stock' => 2]])['packs'] ?? null)->toBe([0 => 2]);
+    });
+});
+
+describe('the drawer', function () {
+    it('is after releasing as it was before setting aside, in any order', function () {
+        mt_srand(5);
+        for ($n = 0; $n < 60; $n++) {
+            $drawer = $before = Drawer::of([1 => 20.0, 2 => 5.0, 3 => 0.0]);
+            $figures = [1, 2, 3, 4];
+            foreach ($figures as $figure) {
+                $drawer = $drawer->setAside($figure, [1 => mt_rand(0, 900) / 100, 2 => mt_rand(0, 400) / 100]);
+            }
+            shuffle($figures);
+            foreach ($figures as $figure) {
+                $drawer = $drawer->released($figure);
+            }
+            expect($drawer->left)->toBe($before->left)->and($drawer->aside)->toBe([]);
+        }
+    });
+
+    it('never has less than nothing, whatever happens', function (int $seed) {
+        mt_srand($seed);
+        $drawer = Drawer::of([1 => 10.0, 2 => 3.0]);
+        for ($n = 0; $n < 400; $n++) {
+            $figure = mt_rand(1, 5);
+            $g = [1 => mt_rand(0, 800) / 100, 2 => mt_rand(0, 300) / 100];
+            $drawer = match (mt_rand(0, 3)) {
+                0 => $drawer->setAside($figure, $g),
+                1 => $drawer->released($figure),
+                2 => $drawer->used($figure, $g),
+                default => $drawer->weighed(mt_rand(1, 2), mt_rand(0, 1500) / 100),
+            };
+            foreach ([1, 2] as $wool) {
+                expect($drawer->left[$wool])->toBeGreaterThanOrEqual(0.0)
+                    ->and($drawer->freeG($wool))->toBeGreaterThanOrEqual(0.0)->toBeLessThanOrEqual($drawer->left[$wool]);
+            }
+        }
+    })->with([1, 2, 3]);
+
+    it('gives a figure no more than is free, and counts nothing twice', function () {
+        $drawer = Drawer::of([1 => 10.0])->setAside(1, [1 => 7.0])->setAside(2, [1 => 7.0]);
+        expect($drawer->aside[2][1])->toEqualWithDelta(3.0, 1e-9)->and($drawer->freeG(1))->toBe(0.0)->and($drawer->freeG(1, 1))->toEqualWithDelta(7.0, 1e-9);
+        $again = $drawer->setAside(1, [1 => 7.0]);
+        expect($again->aside[1][1])->toEqualWithDelta(7.0, 1e-9)
+            ->and($again->used(1, [1 => 6.5])->left[1])->toEqualWithDelta(3.5, 1e-9)
+            ->and($again->used(1, [1 => 6.5])->aside)->toBe([2 => [1 => $drawer->aside[2][1]]]);
+    });
+
+    it('refuses less than nothing and wools that are gone', function (callable $do) {
+        $do(Drawer::of([1 => 10.0]));
+    })->throws(WoolRefused::class)->with([
+        [static fn (Drawer $d) => $d->weighed(1, -0.1)], [static fn (Drawer $d) => $d->weighed(2, 1.0)], [static fn (Drawer $d) => $d->setAside(1, [1 => -1.0])],
+        [static fn (Drawer $d) => $d->setAside(1, [7 => 1.0])], [static fn (Drawer $d) => $d->used(1, [1 => NAN])], [static fn () => Drawer::of([1 => INF])],
+    ]);
+});
