@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Http;
 
 use Illuminate\Http\Request;
+use Impa\Colour\Srgb;
 use Impa\Figure\Figure;
 use Impa\Figure\FigureRefused;
+use InvalidArgumentException;
 use JsonException;
 use stdClass;
 use Symfony\Component\HttpKernel\Exception\HttpException;
@@ -96,6 +98,68 @@ final readonly class Body
         }
 
         return $points;
+    }
+
+    /** @return array<string, mixed> as they came */
+    public function members(): array
+    {
+        return get_object_vars($this->members);
+    }
+
+    public function colour(string $name): Srgb
+    {
+        try {
+            return Srgb::hex($this->text($name));
+        } catch (InvalidArgumentException $e) {
+            throw new HttpException(422, sprintf('The member "%s": %s', $name, $e->getMessage()));
+        }
+    }
+
+    /** A number from 0 to 1. */
+    public function share(string $name): float
+    {
+        $value = $this->float($name);
+
+        return $value >= 0.0 && $value <= 1.0 ? $value : throw new HttpException(422, sprintf('The member "%s" must lie between 0 and 1.', $name));
+    }
+
+    /**
+     * A list or an object of up to 60 finite numbers of 0 or more.
+     *
+     * @return array<int, float>
+     */
+    public function numbers(string $name): array
+    {
+        $values = $this->members->{$name} ?? null;
+        $numbers = [];
+        foreach ($values instanceof stdClass ? get_object_vars($values) : (is_array($values) ? $values : []) as $key => $value) {
+            if ((is_int($value) || is_float($value)) && $value >= 0 && ctype_digit((string) $key)) {
+                $numbers[(int) $key] = (float) $value;
+            }
+        }
+        $count = $values instanceof stdClass ? count(get_object_vars($values)) : (is_array($values) ? count($values) : 0);
+
+        return $count === count($numbers) && $count > 0 && $count <= 60 ? $numbers : throw new HttpException(422, sprintf('The member "%s" must hold 1 to 60 numbers, none below 0.', $name));
+    }
+
+    /**
+     * @param  array<int, float>  $usual
+     * @return array<int, float>
+     */
+    public function numbersOr(string $name, array $usual): array
+    {
+        return isset($this->members->{$name}) ? $this->numbers($name) : $usual;
+    }
+
+    /** A file that was sent as base64. */
+    public function bytes(string $name, int $most): string
+    {
+        $bytes = base64_decode($this->text($name), true);
+        if ($bytes === false || $bytes === '') {
+            throw new HttpException(422, 'The file is empty, or did not come through whole. Choose it again.');
+        }
+
+        return strlen($bytes) <= $most ? $bytes : throw new HttpException(413, sprintf('The file is larger than %d MB.', intdiv($most, 1_000_000)));
     }
 
     public function flag(string $name): bool

@@ -13,6 +13,7 @@ use Impa\Figure\SizingRefused;
 use Impa\Picture\PictureRefused;
 use Impa\Picture\RecutRefused;
 use Impa\Render\RenderRefused;
+use Impa\Wool\WoolRefused;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Throwable;
 
@@ -20,7 +21,7 @@ use Throwable;
 final class Problem
 {
     /** What is refused in the ordinary course of things, and needs no entry in the log. */
-    public const REFUSALS = [FigureRefused::class, PictureRefused::class, RecutRefused::class, RenderRefused::class, SizingRefused::class];
+    public const REFUSALS = [FigureRefused::class, PictureRefused::class, RecutRefused::class, RenderRefused::class, SizingRefused::class, WoolRefused::class];
 
     public static function for(Throwable $e): JsonResponse
     {
@@ -32,6 +33,7 @@ final class Problem
             $e instanceof RecutRefused => self::of(422, 'This cannot be cut so', $e->getMessage()),
             $e instanceof SizingRefused => self::of(422, 'This size cannot be', $e->getMessage()),
             $e instanceof RenderRefused => self::of(422, 'The picture cannot be made', $e->getMessage()),
+            $e instanceof WoolRefused => self::of(422, 'This cannot be done with the wool', $e->getMessage()),
             $e instanceof ModelNotFoundException, $before instanceof ModelNotFoundException => self::of(404, 'Not found', 'There is nothing here under this number. It may have been thrown away for good.'),
             $e instanceof TokenMismatchException, $before instanceof TokenMismatchException => self::of(419, 'The page is too old', 'This page has been open too long. Load it again; what you typed is kept.'),
             $e instanceof HttpExceptionInterface => self::of($e->getStatusCode(), self::title($e->getStatusCode()), $e->getMessage() !== '' && $e->getStatusCode() < 500 ? $e->getMessage() : self::title($e->getStatusCode()).'.'),

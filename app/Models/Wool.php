@@ -5,6 +5,12 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\SoftDeletes;
+use Impa\Colour\Srgb;
+use Impa\Wool\Preparation;
+use Impa\Wool\StashWool;
+use Impa\Wool\WoolEntry;
+use RuntimeException;
 
 /**
  * A wool in the drawer.
@@ -12,13 +18,68 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $id
  * @property string $name
  * @property ?string $hex none for undyed core wool and stuffing
- * @property string $material wool, core-wool, scrap, stuffing or foam
+ * @property string $material wool, core-wool, scrap or stuffing
  * @property string $preparation
  * @property float $grams_left
+ * @property ?float $micron
+ * @property ?float $g_per_m
+ * @property ?float $price of a pack
+ * @property ?float $pack_g
+ * @property string $maker
  */
 final class Wool extends Model
 {
+    use SoftDeletes;
+
     protected $table = 'wools';
 
     protected $guarded = [];
+
+    /** @return list<self> */
+    public static function byName(): array
+    {
+        /** @var list<self> $wools */
+        $wools = self::query()->orderBy('name')->get()->all();
+
+        return $wools;
+    }
+
+    /** @return array<string, mixed> the columns that an entry fills */
+    public static function columns(WoolEntry $entry): array
+    {
+        return [
+            'name' => $entry->name, 'hex' => $entry->colour?->toHex(), 'material' => $entry->material, 'preparation' => $entry->preparation->value,
+            'grams_left' => $entry->gramsLeft, 'micron' => $entry->micron, 'g_per_m' => $entry->gPerM, 'price' => $entry->price, 'pack_g' => $entry->packG, 'maker' => $entry->maker,
+        ];
+    }
+
+    public function entry(): WoolEntry
+    {
+        $faults = [];
+
+        return WoolEntry::of($this->members(), $faults) ?? throw new RuntimeException(sprintf('Wool %d has faults: %s', $this->id, implode(' ', $faults)));
+    }
+
+    /** @return array<string, mixed> as core and the screens name them */
+    public function members(): array
+    {
+        return [
+            'name' => $this->name, 'hex' => $this->hex, 'material' => $this->material, 'preparation' => $this->preparation, 'gramsLeft' => $this->grams_left,
+            'micron' => $this->micron, 'gPerM' => $this->g_per_m, 'price' => $this->price, 'packG' => $this->pack_g, 'maker' => $this->maker,
+        ];
+    }
+
+    public function inStash(float $freeG): StashWool
+    {
+        return new StashWool(
+            $this->id,
+            $this->name,
+            $this->hex === null ? null : Srgb::hex($this->hex),
+            $this->material,
+            Preparation::from($this->preparation),
+            $freeG,
+            $this->g_per_m ?? 0.0,
+            $this->price !== null && $this->pack_g !== null && $this->pack_g > 0.0 ? $this->price / $this->pack_g : 0.0,
+        );
+    }
 }

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Printing;
 
-use Dompdf\Dompdf;
-use Dompdf\Options;
 use Impa\Cards\Paper;
 use Impa\Cards\SizeCards;
 use Impa\Plan\Plan;
@@ -16,16 +14,11 @@ final class SizeCardsPdf
     public static function of(Plan $plan, Paper $paper): string
     {
         [$width, $height] = $paper->sizeMm();
-        $html = sprintf('<html><head><style>@page{margin:0;size:%1$smm %2$smm}body{margin:0}img{display:block;width:%1$smm;height:%2$smm}.on{page-break-before:always}</style></head><body>', $width, $height);
+        $html = sprintf('<html><head><style>@page{margin:0;size:%1$smm %2$smm}body{margin:0}img{display:block}.on{page-break-before:always}</style></head><body>', $width, $height);
         foreach (SizeCards::pages($plan, $paper) as $i => $page) {
-            $html .= sprintf('<div%s><img src="data:image/svg+xml;base64,%s"></div>', $i > 0 ? ' class="on"' : '', base64_encode($page));
+            $html .= sprintf('<div%s>%s</div>', $i > 0 ? ' class="on"' : '', Pdf::drawing($page, $width, $height));
         }
-        $options = new Options(['isRemoteEnabled' => false, 'defaultFont' => 'Helvetica', 'tempDir' => sys_get_temp_dir(), 'fontCache' => sys_get_temp_dir(), 'logOutputFile' => '']);
-        $pdf = new Dompdf($options);
-        $pdf->setPaper([0, 0, $width / 25.4 * 72, $height / 25.4 * 72]);
-        $pdf->loadHtml($html.'</body></html>', 'UTF-8');
-        $pdf->render();
 
-        return (string) $pdf->output();
+        return Pdf::of($html.'</body></html>', $paper);
     }
 }

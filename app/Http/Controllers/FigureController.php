@@ -9,8 +9,10 @@ use App\Http\Cards;
 use App\Http\Problem;
 use App\Models\Figure;
 use App\Models\Picture;
+use App\Stash\Stash;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 final class FigureController
@@ -51,7 +53,11 @@ final class FigureController
 
     public function destroy(Figure $figure): JsonResponse
     {
-        $figure->delete();
+        DB::transaction(static function () use ($figure): void {
+            // What lies in the bin keeps no wool from the others.
+            Stash::release($figure);
+            $figure->delete();
+        });
 
         return new JsonResponse(null, 204);
     }

@@ -4,18 +4,89 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Body;
+use App\Http\Problem;
 use App\Models\Wool;
+use App\Stash\Stash;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Impa\Wool\Drawer;
+use Impa\Wool\WoolEntry;
 
+/** The stash: what is in the drawer, and how much of it is free. */
 final class WoolController
 {
     public function index(): JsonResponse
     {
-        /** @var list<Wool> $wools */
-        $wools = Wool::query()->orderBy('name')->get()->all();
+        $drawer = Stash::drawer();
 
-        return new JsonResponse(['wools' => array_map(static fn (Wool $w): array => [
-            'id' => $w->id, 'name' => $w->name, 'hex' => $w->hex, 'material' => $w->material, 'preparation' => $w->preparation, 'gramsLeft' => $w->grams_left,
-        ], $wools)]);
+        return new JsonResponse(['wools' => array_map(static fn (Wool $w): array => self::row($w, $drawer), Wool::byName())]);
+    }
+
+    public function store(Request $request): JsonResponse
+    {
+        return $this->written(new Wool, Body::of($request), 201);
+    }
+
+    public function update(Request $request, Wool $wool): JsonResponse
+    {
+        return $this->written($wool, Body::of($request), 200);
+    }
+
+    public function destroy(Wool $wool): JsonResponse
+    {
+        DB::transaction(static function () use ($wool): void {
+            DB::table('set_asides')->where('wool_id', $wool->id)->delete();
+            $wool->delete();
+        });
+
+        return new JsonResponse(null, 204);
+    }
+
+    public function restore(Wool $wool): JsonResponse
+    {
+        $twin = self::sameName($wool->name, $wool->id);
+        if ($twin) {
+            return Problem::of(422, 'Twice the same wool', sprintf('There is another "%s" in the stash by now. Give that one another name first.', $wool->name));
+        }
+        $wool->restore();
+
+        return new JsonResponse(self::row($wool, Stash::drawer()));
+    }
+
+    private function written(Wool $wool, Body $body, int $status): JsonResponse
+    {
+        $faults = [];
+        $entry = WoolEntry::of($body->members(), $faults);
+        if ($entry !== null && self::sameName($entry->name, $wool->exists ? $wool->id : 0)) {
+            $faults['name'] = sprintf('There is a "%s" in the stash already. Add its grams to that one, or give this one another name.', $entry->name);
+        }
+        if ($entry === null || $faults !== []) {
+            return Problem::of(422, 'This wool has faults', implode(' ', $faults), ['errors' => array_map(static fn (string $member, string $why): array => ['pointer' => '/'.$member, 'detail' => $why], array_keys($faults), $faults)]);
+        }
+        $wool->fill(Wool::columns($entry))->save();
+
+        return new JsonResponse(self::row($wool, Stash::drawer()), $status);
+    }
+
+    private static function sameName(string $name, int $but): bool
+    {
+        // Capitals beyond ASCII are not known to SQLite; there are few wools, and core knows.
+        foreach (Wool::query()->whereKeyNot($but)->pluck('name') as $other) {
+            if (is_string($other) && mb_strtolower($other) === mb_strtolower($name)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return array<string, mixed> */
+    public static function row(Wool $wool, Drawer $drawer): array
+    {
+        $free = $drawer->freeG($wool->id);
+
+        return ['id' => $wool->id] + $wool->members() + ['freeG' => $free, 'asideG' => max(0.0, $wool->grams_left - $free)];
     }
 }

@@ -254,8 +254,8 @@ final readonly class Supply
         ];
     }
 
-    /** @return list<array<string, mixed>> */
-    private function wisps(): array
+    /** @return list<array{detail: string, colour: string, mg: float, count: int, text: string}> mg of one */
+    public function wisps(): array
     {
         $wisps = [];
         foreach ($this->figure->details as $detail) {
@@ -268,13 +268,13 @@ final readonly class Supply
         return $wisps;
     }
 
-    /** @return list<array<string, mixed>> */
-    private function coverings(): array
+    /** @return list<array{part: string, way: string, count: int, pieces: int, g: float, metres: float, areaCm2: float, filmG: float, text: string}> of one piece */
+    public function coverings(): array
     {
         $rows = [];
         foreach ($this->coverings as $key => $need) {
             $part = $this->figure->parts[$key];
-            $rows[] = ['part' => $part->key, 'way' => $part->covering->way->value, 'count' => $part->count()] + ['pieces' => $need->count, 'g' => $need->g, 'metres' => $need->metres, 'areaCm2' => $need->areaCm2, 'filmG' => $need->filmG, 'text' => $need->text];
+            $rows[] = ['part' => $part->key, 'way' => $part->covering->way->value, 'count' => $part->count(), 'pieces' => $need->count, 'g' => $need->g, 'metres' => $need->metres, 'areaCm2' => $need->areaCm2, 'filmG' => $need->filmG, 'text' => $need->text];
         }
 
         return $rows;

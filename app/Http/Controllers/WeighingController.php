@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Body;
+use App\Models\Wool;
+use App\Stash\Stash;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Impa\Wool\Drawer;
+
+/** A wool on the scale: what it weighs is what is left of it. */
+final class WeighingController
+{
+    public function store(Request $request, Wool $wool): JsonResponse
+    {
+        $g = Body::of($request)->float('grams');
+        $drawer = Stash::happen(static function (Drawer $before) use ($wool, $g): Drawer {
+            $after = $before->weighed($wool->id, $g);
+            DB::table('weighings')->insert(['wool_id' => $wool->id, 'grams' => $g, 'created_at' => now()]);
+
+            return $after;
+        });
+
+        return new JsonResponse(WoolController::row($wool->refresh(), $drawer), 201);
+    }
+}
