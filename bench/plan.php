@@ -11,6 +11,7 @@ declare(strict_types=1);
 use Impa\Figure\Figure;
 use Impa\Plan\Plan;
 use Impa\Tests\Support\Figures;
+use Impa\Wool\Supply;
 
 require __DIR__.'/../vendor/autoload.php';
 
@@ -49,6 +50,7 @@ $rows = [
     'one part, one detail, from JSON' => timed(static fn () => Plan::of(Figure::fromJson($small))->document(), 60),
     '40 parts, 40 details: reading and checking' => timed(static fn () => Figure::fromJson($large), 60),
     '40 parts, 40 details: the plan' => timed(static fn () => Plan::of($figure)->document(), 60),
+    '40 parts, 40 details: the supply' => timed(static fn () => Supply::of($figure, [])->document(), 60),
     '40 parts, 40 details, from JSON' => timed(static fn () => Plan::of(Figure::fromJson($large))->document(), 60),
 ];
 
@@ -59,19 +61,22 @@ if (isset($argv[1])) {
     curl_exec($curl);
     preg_match('/XSRF-TOKEN\s+(\S+)/', implode("\n", curl_getinfo($curl, CURLINFO_COOKIELIST)), $m);
     curl_setopt_array($curl, [
-        CURLOPT_URL => $argv[1].'/api/plan', CURLOPT_POST => true, CURLOPT_POSTFIELDS => '{"document":'.$large.'}',
+        CURLOPT_POST => true, CURLOPT_POSTFIELDS => '{"document":'.$large.'}',
         CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Accept: application/json', 'X-XSRF-TOKEN: '.rawurldecode($m[1] ?? '')],
     ]);
-    $rows['40 parts, 40 details, over HTTP'] = timed(static function () use ($curl): void {
-        curl_exec($curl);
-        if (curl_getinfo($curl, CURLINFO_RESPONSE_CODE) !== 200) {
-            throw new RuntimeException('The server does not plan.');
-        }
-    }, 60);
+    foreach (['plan' => 'the plan over HTTP', 'board' => 'the board over HTTP', 'supply' => 'ledger, matches, portions, totals over HTTP'] as $door => $name) {
+        curl_setopt($curl, CURLOPT_URL, $argv[1].'/api/'.$door);
+        $rows['40 parts, 40 details: '.$name] = timed(static function () use ($curl, $door): void {
+            curl_exec($curl);
+            if (curl_getinfo($curl, CURLINFO_RESPONSE_CODE) !== 200) {
+                throw new RuntimeException('The server does not answer at '.$door);
+            }
+        }, 100);
+    }
 }
 
-printf("%-46s %9s %9s\n", '', 'median ms', '95 % ms');
+printf("%-66s %9s %9s\n", '', 'median ms', '95 % ms');
 foreach ($rows as $name => [$median, $late]) {
-    printf("%-46s %9.1f %9.1f\n", $name, $median, $late);
+    printf("%-66s %9.1f %9.1f\n", $name, $median, $late);
 }
 printf("40 parts cost %.1f times one part.\n", $rows['40 parts, 40 details, from JSON'][0] / $rows['one part, one detail, from JSON'][0]);

@@ -42,6 +42,24 @@ it('mirrors the twin in the picture plane and the back view against the front', 
         ->and($left->at[0])->toBe(-15.0);
 });
 
+it('draws a turned piece as the hull of its mesh, from every side', function (string $kind, Side $from) {
+    mt_srand(ord($kind[0]));
+    for ($n = 0; $n < 6; $n++) {
+        foreach (placements(Figures::part('a', $kind, mt_rand(10, 60), mt_rand(20, 80), mt_rand(10, 60), 12, 30, -4, ['mirror' => true, 'turnDeg' => ['x' => mt_rand(-80, 80), 'y' => mt_rand(-80, 80), 'z' => mt_rand(-180, 180)]])) as $piece) {
+            $seen = [];
+            foreach ($piece->rings() as $ring) {
+                foreach ($ring as [$x, $y, $z]) {
+                    $seen[] = array_slice($from->see($x - $piece->at[0], $y - $piece->at[1], $z - $piece->at[2]), 0, 2);
+                }
+            }
+            [$mesh, $hull] = [Box::around($seen), Box::around($own = Silhouette::of($piece, $from)[0])];
+            $tolerance = 0.025 * hypot($mesh->width(), $mesh->height());
+            expect([$hull->left, $hull->low, $hull->width(), $hull->height()])->toEqualWithDelta([$mesh->left, $mesh->low, $mesh->width(), $mesh->height()], $tolerance)
+                ->and(abs(Outline::signedArea($own)))->toEqualWithDelta(abs(Outline::signedArea(Impa\Shape\Hull::of($seen))), 0.04 * $mesh->width() * $mesh->height());
+        }
+    }
+})->with(['ball', 'egg', 'cone', 'drum', 'sausage', 'dome'])->with([Side::Front, Side::Right, Side::Top]);
+
 it('foreshortens a plate that is turned away', function () {
     $flat = placements(Figures::part('a', 'plate', 20, 30, 2))[0];
     $turned = placements(Figures::part('a', 'plate', 20, 30, 2, more: ['turnDeg' => ['y' => 60]]))[0];

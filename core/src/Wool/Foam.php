@@ -42,14 +42,14 @@ final class Foam
             return null;
         }
         $inner = $part->shrunk(2 * $coverMm);
-        $best = null;
+        // The largest that fits is looked for, so the largest is tried first.
         foreach (self::stock() as $foam) {
-            if (($best === null || $foam->solid->volumeCm3() > $best->solid->volumeCm3()) && self::fits($foam->solid, $inner)) {
-                $best = $foam;
+            if (self::fits($foam->solid, $inner)) {
+                return $foam;
             }
         }
 
-        return $best;
+        return null;
     }
 
     /** Whether one stands within the other on the same axis, at some height. */
@@ -74,14 +74,19 @@ final class Foam
         return false;
     }
 
-    /** @return list<self> */
+    /** @return list<self> of most volume first */
     public static function stock(): array
     {
         static $stock = null;
-
-        return $stock ??= [
+        if ($stock !== null) {
+            return $stock;
+        }
+        $stock = [
             ...array_map(static fn (int $mm): self => new self(sprintf('foam ball %d mm', $mm), Ball::of(Size::of($mm, $mm, $mm))), self::BALLS_MM),
             ...array_map(static fn (array $mm): self => new self(sprintf('foam egg %d x %d mm', ...$mm), Egg::of(Size::of($mm[0], $mm[1], $mm[0]), self::TAPER)), self::EGGS_MM),
         ];
+        usort($stock, static fn (self $a, self $b): int => $b->solid->volumeCm3() <=> $a->solid->volumeCm3());
+
+        return $stock;
     }
 }

@@ -29,8 +29,9 @@ final class Insides
         $thick = $part->solid->thinnestMm();
         $ways = [self::way(CoreMaterial::None, '', $wool)];
         if ($thick > 2 * $part->coverMm) {
+            $hollow = $wool->filledWith(CoreMaterial::CoreWool);
             foreach ([CoreMaterial::CoreWool, CoreMaterial::Scrap, CoreMaterial::Stuffing] as $material) {
-                $ways[] = self::way($material, '', $wool);
+                $ways[] = self::way($material, '', $hollow);
             }
             $foam = $thick >= self::FOAM_FROM_MM ? Foam::inside($part->solid, $part->coverMm) : null;
             if ($foam !== null) {

@@ -134,7 +134,7 @@ final readonly class Supply
         return [
             'matches' => array_map($this->match(...), array_values($this->matches)),
             'conflicts' => array_map($this->conflict(...), Matching::conflicts($this->figure, $this->matches)),
-            'needs' => array_map($this->need(...), $this->needs),
+            'needs' => $this->needRows(),
             'portions' => array_map(fn (Portion $p): array => get_object_vars($p) + ['eachG' => $p->eachG(), 'text' => PortionWords::of($p, $this->figure)], $this->portions()),
             'sets' => $this->sets(),
             'wisps' => $this->wisps(),
@@ -235,7 +235,13 @@ final readonly class Supply
         return $conflict + ['text' => sprintf('%s and %s differ by %.0f in the drawing and by %.0f in these wools: choose another wool or a mix for one of them.', $one, $two, $conflict['drawn'], $conflict['felted'])];
     }
 
-    /** @return array<string, mixed> */
+    /** @return list<array{wool: ?int, name: string, hex: string, material: string, colours: list<string>, g: float, lowG: float, highG: float, wantG: float, freeG: float, lackG: float, cost: ?float}> */
+    public function needRows(): array
+    {
+        return array_map($this->need(...), $this->needs);
+    }
+
+    /** @return array{wool: ?int, name: string, hex: string, material: string, colours: list<string>, g: float, lowG: float, highG: float, wantG: float, freeG: float, lackG: float, cost: ?float} */
     private function need(Need $need): array
     {
         $hexes = array_map(fn (string $key): string => $this->figure->colours[$key]->srgb->toHex(), $need->colours);
