@@ -9,8 +9,11 @@ use App\Models\Swatch as SwatchRow;
 use App\Models\Wool;
 use Illuminate\Support\Facades\DB;
 use Impa\Colour\Srgb;
+use Impa\Figure\Figure as FigureDocument;
 use Impa\Wool\Drawer;
+use Impa\Wool\Reserve;
 use Impa\Wool\StashWool;
+use Impa\Wool\Supply;
 use Impa\Wool\Swatch;
 
 /** The drawer as it is stored: read for core, and written back after core has told what an event makes of it. */
@@ -83,6 +86,18 @@ final class Stash
         });
 
         return $after;
+    }
+
+    /** What a saved figure takes, its own set-aside wool counted as free. */
+    public static function supply(Figure $figure, Reserve $reserve): Supply
+    {
+        return Supply::of(FigureDocument::fromJson($figure->document), self::wools($figure->id), self::swatches(), $reserve);
+    }
+
+    public static function setAside(Figure $figure, Reserve $reserve): void
+    {
+        $wanted = self::supply($figure, $reserve)->wanted();
+        self::happen(static fn (Drawer $drawer): Drawer => $drawer->setAside($figure->id, $wanted));
     }
 
     /** A figure that goes to the bin gives back what it had set aside. */

@@ -7,9 +7,11 @@ namespace Database\Seeders;
 use App\Models\Figure;
 use App\Models\Picture;
 use App\Models\Wool;
+use App\Stash\Stash;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\DB;
 use Impa\Figure\Figure as FigureDocument;
+use Impa\Wool\Reserve;
 
 /** The demo: three made-up figures with their drawings, and a small stash. Lays out only what is not there. */
 final class DemoSeeder extends Seeder
@@ -39,6 +41,10 @@ final class DemoSeeder extends Seeder
         $stash = json_decode((string) file_get_contents(base_path('demo/stash.json')), true);
         foreach ($stash as $wool) {
             Wool::query()->create($wool + ['is_demo' => true]);
+        }
+        // Bobbin is in work: its wool is set aside.
+        foreach (Figure::query()->where('is_demo', true)->where('name', 'like', 'Bobbin%')->get() as $figure) {
+            Stash::setAside($figure, Reserve::Usual);
         }
     }
 }

@@ -40,6 +40,28 @@ const views = {
     await page.getByLabel('grid of 10 mm').check()
   },
   wool: async () => page.goto(`${base}/figures/${id('Sorrel')}/wool`),
+  'wool-mix': async () => {
+    await page.goto(`${base}/figures/${id('Lanto')}/wool`)
+    await page.getByRole('tab', { name: 'Colours' }).click()
+    await page.locator('.colours li').nth(2).getByRole('button', { name: 'Mix it' }).click()
+    await page.locator('.card').nth(2).waitFor()
+  },
+  'wool-portions': async () => {
+    await page.goto(`${base}/figures/${id('Lanto')}/wool`)
+    await page.getByRole('tab', { name: 'Portions' }).click()
+  },
+  'wool-buy': async () => {
+    await page.goto(`${base}/figures/${id('Sorrel')}/wool`)
+    await page.getByRole('tab', { name: 'To buy' }).click()
+    await page.locator('.list li').first().waitFor()
+  },
+  stash: async () => {
+    await page.goto(`${base}/stash`)
+    await page.getByRole('button', { name: /^Heather dusk/ }).click()
+    await page.getByRole('button', { name: 'Switch the stand-in on' }).click()
+    await page.getByLabel("On the stand-in's pan").fill('13.4')
+    await page.getByText('at rest').waitFor()
+  },
   face: async () => {
     await page.goto(`${base}/figures/${id('Bobbin')}/face`)
     await page.locator('[data-detail=cheek]').first().click()

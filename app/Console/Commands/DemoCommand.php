@@ -20,7 +20,7 @@ final class DemoCommand extends Command
     {
         DB::transaction(function (): void {
             Figure::withTrashed()->where('is_demo', true)->forceDelete();
-            Wool::query()->where('is_demo', true)->delete();
+            Wool::withTrashed()->where('is_demo', true)->forceDelete();
             (new DemoSeeder)->run();
         });
         $this->info('The demo is as new.');

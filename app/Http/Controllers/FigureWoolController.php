@@ -10,10 +10,8 @@ use App\Stash\Stash;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
-use Impa\Figure\Figure as FigureDocument;
 use Impa\Wool\Drawer;
 use Impa\Wool\Reserve;
-use Impa\Wool\Supply;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** The wool that a figure has set aside, and what it took when it was finished. */
@@ -29,8 +27,7 @@ final class FigureWoolController
     {
         self::unfinished($figure);
         $reserve = Reserve::tryFrom(Body::of($request)->text('reserve', 'usual')) ?? throw new HttpException(422, 'The reserve is one of again, usual and never.');
-        $supply = self::supply($figure, $reserve);
-        Stash::happen(static fn (Drawer $drawer): Drawer => $drawer->setAside($figure->id, $supply->wanted()));
+        Stash::setAside($figure, $reserve);
 
         return new JsonResponse(self::state($figure));
     }
@@ -46,7 +43,7 @@ final class FigureWoolController
     public function finish(Request $request, Figure $figure): JsonResponse
     {
         self::unfinished($figure);
-        $planned = self::supply($figure, Reserve::Usual)->likely();
+        $planned = Stash::supply($figure, Reserve::Usual)->likely();
         $said = Body::of($request)->numbersOr('used', []);
         $used = array_intersect_key($said, $planned) + $planned;
         DB::transaction(static function () use ($figure, $planned, $used): void {
@@ -68,11 +65,6 @@ final class FigureWoolController
         $asides = array_map(static fn (array $r): array => ['wool' => $r['wool_id'], 'name' => $names[$r['wool_id']], 'g' => $r['grams']], $rows('set_asides'));
 
         return ['state' => $uses !== [] ? 'used' : ($asides !== [] ? 'aside' : 'open'), 'aside' => $asides, 'used' => $uses];
-    }
-
-    private static function supply(Figure $figure, Reserve $reserve): Supply
-    {
-        return Supply::of(FigureDocument::fromJson($figure->document), Stash::wools($figure->id), Stash::swatches(), $reserve);
     }
 
     private static function unfinished(Figure $figure): void

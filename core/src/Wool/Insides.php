@@ -60,7 +60,7 @@ final class Insides
         $thick = $part->solid->thinnestMm();
         $volume = $part->solid->volumeCm3();
         if ($thick < CoreMaterial::SOLID_BELOW_MM || ! isset($ways[1], $ways[3])) {
-            return [CoreMaterial::None, sprintf('%.0f mm thick: below %.0f mm a core saves little and shows through.', $thick, CoreMaterial::SOLID_BELOW_MM)];
+            return [CoreMaterial::None, sprintf('%.0f mm thick: a core pays from %.0f mm on.', $thick, CoreMaterial::SOLID_BELOW_MM)];
         }
         [$solid, $core, , $stuffing] = $ways;
         $difference = CoverAdvice::of(Srgb::hex(CoverAdvice::UNDYED), $cover)->difference;

@@ -17,8 +17,7 @@ export type Loop = [number, number][]
 export interface Loft { rings: number[][]; closed: boolean }
 export interface PartDrawing { options: Record<string, number>; pieces: { front: Loop[]; side: Loop[] }[]; loft: Loft }
 export interface Drawing { parts: Record<string, PartDrawing>; details: Record<string, number[][][]> }
-export interface StashWool { name: string; gramsLeft: number; difference: number }
-export interface Board { document: Figure | null; plan: Plan; drawing: Drawing; stash: Record<string, StashWool> }
+export interface Board { document: Figure | null; plan: Plan; drawing: Drawing }
 export interface GridLine { mm: number; points: [number, number][] }
 export interface FaceGrid { stepMm: number; across: GridLine[]; down: GridLine[]; crownMm: number; footMm: number }
 export interface CatalogueShape { kind: Figure['parts'][number]['shape']['kind']; core: Figure['core']; shape: Figure['parts'][number]['shape']; front: Loop[] }
@@ -27,6 +26,39 @@ export interface Sizing { heightMm: number; factor: number; woolTimes: number }
 export type Box = [left: number, top: number, right: number, bottom: number]
 export interface Seen { document: Figure; notices: string[]; figures: Box[] }
 export interface SeeingWishes { heightMm: number; shades: number; figure: number; roundToMm: number }
+export type Preparation = 'core batting' | 'carded batting' | 'sliver' | 'tops' | 'locks' | 'stuffing' | 'yarn'
+export interface WoolEntry {
+  name: string; hex: string | null; material: 'wool' | 'core-wool' | 'scrap' | 'stuffing'; preparation: Preparation; gramsLeft: number
+  micron: number | null; gPerM: number | null; price: number | null; packG: number | null; maker: string
+}
+export interface Wool extends WoolEntry { id: number; freeG: number; asideG: number }
+export interface SheetRead {
+  added: { name: string; hex: string | null; gramsLeft: number }[]; changed: { id: number; name: string; what: string[] }[]
+  same: number; refused: { line: number; column: string; why: string }[]; notices: string[]; applied: boolean
+}
+export type Nearness = 'same' | 'near' | 'seen side by side' | 'different'
+export interface Share { wool: number; name: string; hex: string; percent: number; teasing: string }
+export interface Match { colour: string; shares: Share[]; hex: string; difference: number; nearness: Nearness; isChosen: boolean; gone: string[] }
+export interface Recipe { wools: (Share & { g: number; freeG: number })[]; hex: string; difference: number; nearness: Nearness; isCorrected: boolean; isEnough: boolean }
+export interface Need { wool: number | null; name: string; hex: string; material: string; colours: string[]; g: number; lowG: number; highG: number; wantG: number; freeG: number; lackG: number; cost: number | null }
+export interface Portion { part: string; material: string; colour: string; g: number; pieces: number; cmEach: number; fluffG: number; layersG: number[]; eachG: number; text: string }
+export interface InsideAdvice { part: string; advised: NonNullable<Figure['core']>; reason: string; ways: { material: NonNullable<Figure['core']>; what: string; insideG: number; coverG: number; finishedG: number }[]; coverMm: number | null; coverDifference: number }
+export interface Placed { key: string; xMm: number; yMm: number; widthMm: number; heightMm: number; isTurned: boolean }
+export interface Supply {
+  matches: Match[]; conflicts: { colours: [string, string]; text: string }[]; needs: Need[]; portions: Portion[]
+  sets: { on: string; colour: string; mg: number; ratio: number[]; details: string[] }[]
+  wisps: { detail: string; colour: string; mg: number; count: number; text: string }[]
+  coverings: { part: string; way: string; count: number; pieces: number; g: number; metres: number; areaCm2: number; filmG: number; text: string }[]
+  layout: { widthMm: number; lengthMm: number; waste: number; placed: Placed[] } | null
+  insides: InsideAdvice[]; cost: number
+}
+export type Reserve = 'again' | 'usual' | 'never'
+export interface FigureWool { state: 'open' | 'aside' | 'used'; aside: { wool: number; name: string; g: number }[]; used: { wool: number; name: string; plannedG: number; usedG: number; sparedG: number }[] }
+export type ShopMood = 'open' | 'slow' | 'sold-out' | 'closed'
+export interface Shopping {
+  lines: { name: string; hex: string | null; days: number; for: string[]; needG: number; difference: number; price: number; g: number; packs: { packG: number; price: number; count: number }[] }[]
+  missing: { name: string; needG: number; why: string }[]; price: number; sending: number; days: number; closed: string
+}
 export interface Fault { pointer: string; detail: string }
 
 /** A refusal of the server (RFC 9457), in the words it sent. */
@@ -73,8 +105,8 @@ async function ask<T>(method: string, path: string, body?: unknown, options: { s
 }
 
 /** An answer that comes as a file. */
-async function file(path: string, body: unknown): Promise<Blob> {
-  const response = await send('POST', path, body, '*/*', {})
+async function file(path: string, body?: unknown): Promise<Blob> {
+  const response = await send(body === undefined ? 'GET' : 'POST', path, body, '*/*', {})
   if (response.ok) return response.blob()
   throw refused(response.status, (await response.json().catch(() => ({}))) as Problem)
 }
@@ -124,5 +156,26 @@ export const api = {
   steps: (id: number) => ask<{ done: string[] }>('GET', `figures/${id}/steps`),
   mark: (id: number, step: string, done: boolean) =>
     ask<{ done: string[] }>(done ? 'PUT' : 'DELETE', `figures/${id}/steps/${encodeURIComponent(step)}`),
+  wools: () => ask<{ wools: Wool[] }>('GET', 'wools'),
+  addWool: (wool: Partial<WoolEntry>) => ask<Wool>('POST', 'wools', wool),
+  changeWool: (id: number, wool: Partial<WoolEntry>) => ask<Wool>('PUT', `wools/${id}`, wool),
+  throwWool: (id: number) => ask<void>('DELETE', `wools/${id}`),
+  restoreWool: (id: number) => ask<Wool>('POST', `wools/${id}/restore`),
+  weigh: (id: number, grams: number) => ask<Wool>('POST', `wools/${id}/weighings`, { grams }),
+  stashFile: (as: 'csv' | 'gpl') => file(`wools.${as}`),
+  readSheet: (base64: string, as: 'csv' | 'gpl', apply: boolean) => ask<SheetRead>('POST', 'wool-sheet', { base64, as, apply }),
+  woolColour: (picture: number, wish: { x: number; y: number; cardX: number; cardY: number; by: 'grey' | 'white' | 'none' }) => ask<{ hex: string; uncorrected: string }>('POST', 'wool-colour', { picture, ...wish }),
+  recipes: (hex: string, grams: number, most: number, figure: number) => ask<{ recipes: Recipe[] }>('POST', 'recipes', { hex, grams, most, figure }),
+  ramp: (from: string, to: string, steps: number) => ask<{ steps: { percent: number; hex: string }[] }>('POST', 'ramp', { from, to, steps }),
+  addSwatch: (percent: Record<number, number>, hex: string) => ask<{ id: number }>('POST', 'swatches', { percent, hex }),
+  supply: (document: Figure, figure: number, reserve: Reserve, signal?: AbortSignal) => ask<Supply>('POST', 'supply', { document, figure, reserve }, { signal }),
+  split: (grams: number, ratio: number[]) => ask<{ grams: number[] }>('POST', 'supply/split', { grams, ratio }),
+  portionsSheet: (document: Figure, figure: number, paper: 'a4' | 'letter') => file('supply/portions', { document, figure, paper }),
+  shopping: (document: Figure, figure: number, reserve: Reserve, shop: ShopMood) => ask<Shopping>('POST', 'supply/shopping', { document, figure, reserve, shop }),
+  shoppingFile: (document: Figure, figure: number, reserve: Reserve, shop: ShopMood, as: 'pdf' | 'csv', paper: 'a4' | 'letter') => file('supply/shopping', { document, figure, reserve, shop, as, paper }),
+  figureWool: (id: number) => ask<FigureWool>('GET', `figures/${id}/wool`),
+  setAside: (id: number, reserve: Reserve) => ask<FigureWool>('PUT', `figures/${id}/wool`, { reserve }),
+  release: (id: number) => ask<FigureWool>('DELETE', `figures/${id}/wool`),
+  finishWool: (id: number, used: Record<number, number>) => ask<FigureWool>('POST', `figures/${id}/wool/finish`, { used }),
   catalogue: () => ask<{ shapes: CatalogueShape[] }>('GET', 'catalogue'),
 }

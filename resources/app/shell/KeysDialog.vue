@@ -2,6 +2,7 @@
 const show = defineModel<boolean>({ required: true })
 const keys = [
   ['1 to 5', 'go to a station: Shelf, Shapes, Wool, Face, Build'],
+  ['S', 'the stash'],
   ['arrows', 'nudge what is selected by 1 mm, with Shift by 0.1 mm'],
   ['[ and ]', 'turn by 5 degrees, with Shift by 1'],
   [', and .', 'thinner, thicker by 1 mm'],

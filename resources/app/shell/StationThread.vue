@@ -49,6 +49,7 @@ function switchLight(): void {
 <template>
   <v-app-bar flat height="76" color="background" class="bar">
     <router-link to="/" class="mark display" :aria-current="route.name === 'shelf' ? 'page' : undefined">Impa<span>shelf</span></router-link>
+    <router-link to="/stash" class="drawer" :aria-current="route.name === 'stash' ? 'page' : undefined">Stash</router-link>
     <nav v-if="atFigure" class="thread" aria-label="Stations">
       <router-link v-for="s in stations" :key="s.name" :to="s.to" class="knot" :class="[s.state.replace(' ', '-'), { here: route.name === s.name }]" :aria-current="route.name === s.name ? 'page' : undefined">
         <i aria-hidden="true" />
@@ -75,6 +76,8 @@ function switchLight(): void {
 .bar { border-bottom: 0; }
 .mark { font-size: 1.7rem; color: rgb(var(--v-theme-primary)); text-decoration: none; padding: 0 .9rem 0 1.1rem; line-height: 1; display: flex; flex-direction: column; }
 .mark span { font: 600 .72rem 'Nunito Sans', sans-serif; color: rgb(var(--v-theme-quiet)); }
+.drawer { color: rgb(var(--v-theme-quiet)); font-weight: 700; text-decoration: none; padding: .7rem .6rem; border-radius: 10px; min-height: 44px; }
+.drawer[aria-current] { color: rgb(var(--v-theme-primary)); }
 .thread { display: flex; position: relative; }
 .thread::before { content: ''; position: absolute; left: 1.2rem; right: 4rem; top: 15px; border-top: var(--stitch); }
 .knot { position: relative; display: grid; padding: .35rem .9rem .3rem; text-decoration: none; color: rgb(var(--v-theme-on-background)); min-height: 56px; border-radius: 12px; }

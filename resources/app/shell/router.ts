@@ -7,6 +7,7 @@ export const router = createRouter({
   routes: [
     { path: '/', name: 'shelf', component: ShelfStation },
     { path: '/bin', name: 'bin', component: () => import('../stations/shelf/BinStation.vue') },
+    { path: '/stash', name: 'stash', component: () => import('../stations/stash/StashStation.vue') },
     { path: '/figures/:id(\\d+)', redirect: (to) => ({ name: 'shapes', params: to.params }) },
     { path: '/figures/:id(\\d+)/shapes', name: 'shapes', component: () => import('../stations/shapes/ShapesStation.vue') },
     { path: '/figures/:id(\\d+)/wool', name: 'wool', component: () => import('../stations/wool/WoolStation.vue') },

@@ -87,6 +87,7 @@ export function useKeys() {
     if (event.ctrlKey || event.metaKey || event.altKey) return
     if (event.key === '?') showKeys.value = true
     const station = STATIONS[Number(event.key) - 1]
+    if (event.key.toLowerCase() === 's') void router.push('/stash')
     if (station === 'shelf') void router.push('/')
     else if (station && route.params.id) void router.push({ name: station, params: { id: route.params.id } })
     const act = plain[event.key.length === 1 ? event.key.toLowerCase() : event.key]

@@ -17,8 +17,8 @@ export function massText(g: number, system: System): { value: string; unit: stri
     const ounces = g / G_PER_OUNCE
     return { value: ounces.toFixed(ounces >= 0.1 ? 2 : ounces >= 0.01 ? 3 : 5), unit: 'oz' }
   }
-  if (g > 0 && g < 0.1) return { value: (g * 1000).toFixed(0), unit: 'mg' }
-  return { value: g.toFixed(g >= 1 ? 1 : 2), unit: 'g' }
+  if (g > 0 && g < 0.0995) return { value: (g * 1000).toFixed(0), unit: 'mg' }
+  return { value: g.toFixed(g >= 0.995 ? 1 : 2), unit: 'g' }
 }
 
 /** Two weights in one unit: "87 to 160 mg", not "87 to 0.16 g". */

@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { api, type Wool } from '../../api/client'
+
+/** A gradient between two wools in steps that look alike: shares of each mix. */
+const props = defineProps<{ wools: Wool[] }>()
+const coloured = computed(() => props.wools.filter((w) => w.hex && w.material === 'wool').map((w) => ({ title: w.name, value: w.hex ?? '' })))
+const from = ref('')
+const to = ref('')
+const steps = ref(5)
+const ramp = ref<{ percent: number; hex: string }[]>([])
+const trouble = ref('')
+const name = (hex: string) => coloured.value.find((c) => c.value === hex)?.title ?? hex
+watch([from, to, steps], async () => {
+  ramp.value = []
+  trouble.value = ''
+  if (!from.value || !to.value) return
+  try {
+    ramp.value = (await api.ramp(from.value, to.value, Number(steps.value))).steps
+  } catch (error) {
+    trouble.value = error instanceof Error ? error.message : String(error)
+  }
+})
+</script>
+
+<template>
+  <section class="sheet ramp" aria-label="A gradient">
+    <div class="row">
+      <h2>A gradient</h2>
+      <v-select v-model="from" :items="coloured" label="From" class="end" />
+      <v-select v-model="to" :items="coloured" label="To" class="end" />
+      <v-select v-model="steps" :items="[3, 4, 5, 6, 7, 8, 10, 12]" label="Steps" class="steps" />
+    </div>
+    <p v-if="trouble" role="alert">{{ trouble }}</p>
+    <ol v-if="ramp.length" class="bare" :aria-label="`From ${name(from)} to ${name(to)}`">
+      <li v-for="(s, i) in ramp" :key="i"><i :style="{ background: s.hex }" /><b>{{ 100 - s.percent }} : {{ s.percent }}</b><small class="unit">{{ s.hex }}</small></li>
+    </ol>
+    <p v-else class="quiet">Choose two wools: their mixes in even steps, such as for a tail that fades.</p>
+  </section>
+</template>
+
+<style scoped>
+.ramp { padding: .8rem 1.2rem 1rem; } .end { max-width: 200px; } .steps { max-width: 100px; }
+ol { display: flex; gap: 0; margin-top: .7rem; flex-wrap: wrap; } li { flex: 1; min-width: 70px; text-align: center; line-height: 1.2; } li i { display: block; height: 46px; } li small { display: block; }
+li:first-child i { border-radius: 12px 0 0 12px; } li:last-child i { border-radius: 0 12px 12px 0; }
+</style>

@@ -1,0 +1,64 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+import { api, type SheetRead } from '../../api/client'
+import { base64 } from '../../download'
+
+/** A table or palette read into the stash: first what would change, then the change. */
+const show = defineModel<boolean>({ required: true })
+const emit = defineEmits<{ done: [] }>()
+const read = ref<SheetRead | null>(null)
+const trouble = ref('')
+const busy = ref(false)
+let sent: { bytes: string; as: 'csv' | 'gpl' } | null = null
+watch(show, (open) => { if (open) { read.value = null; trouble.value = '' } })
+
+async function ask(apply: boolean): Promise<void> {
+  if (!sent) return
+  busy.value = true
+  trouble.value = ''
+  try {
+    read.value = await api.readSheet(sent.bytes, sent.as, apply)
+    if (apply) {
+      emit('done')
+      show.value = false
+    }
+  } catch (error) {
+    trouble.value = error instanceof Error ? error.message : String(error)
+  }
+  busy.value = false
+}
+async function choose(event: Event): Promise<void> {
+  const file = (event.target as HTMLInputElement).files?.[0]
+  if (!file) return
+  sent = { bytes: await base64(file), as: /\.gpl$/i.test(file.name) ? 'gpl' : 'csv' }
+  read.value = null
+  await ask(false)
+}
+</script>
+
+<template>
+  <v-dialog v-model="show" aria-label="Wools from a file" max-width="640" scrollable>
+    <v-card title="Wools from a file">
+      <v-card-text class="fields">
+        <p>A CSV table with the columns name, colour, material, preparation, grams, micron, grams per metre, price, pack grams, maker; only the name must be there. Or a palette (.gpl).</p>
+        <input type="file" accept=".csv,.gpl,text/csv,text/plain" aria-label="Table or palette" @change="choose">
+        <v-progress-linear v-if="busy" indeterminate color="primary" aria-label="Reading" />
+        <v-alert v-if="trouble" type="error" variant="tonal" role="alert">{{ trouble }}</v-alert>
+        <template v-if="read">
+          <p role="status"><b>{{ read.added.length }} new, {{ read.changed.length }} changed, {{ read.same }} the same, {{ read.refused.length }} refused.</b></p>
+          <p v-for="n in read.notices" :key="n" class="quiet">{{ n }}</p>
+          <details v-if="read.added.length" open><summary>New</summary><ul class="bare"><li v-for="a in read.added.slice(0, 60)" :key="a.name"><i class="swatch" :style="{ background: a.hex ?? '#efe6d2' }" /> {{ a.name }}, {{ a.gramsLeft }} g</li></ul><p v-if="read.added.length > 60" class="quiet">and {{ read.added.length - 60 }} more</p></details>
+          <details v-if="read.changed.length" open><summary>Changed</summary><ul class="bare"><li v-for="c in read.changed.slice(0, 60)" :key="c.id"><b>{{ c.name }}</b>: {{ c.what.join(', ') }}</li></ul></details>
+          <details v-if="read.refused.length" open><summary class="wrong">Refused; the rest can be taken all the same</summary><ul class="bare"><li v-for="(r, i) in read.refused.slice(0, 200)" :key="i">Line {{ r.line }}, {{ r.column }}: {{ r.why }}</li></ul></details>
+        </template>
+      </v-card-text>
+      <v-card-actions><v-btn @click="show = false">Leave it</v-btn><v-btn color="primary" variant="flat" :disabled="busy || !read || !(read.added.length + read.changed.length)" @click="ask(true)">Take them in</v-btn></v-card-actions>
+    </v-card>
+  </v-dialog>
+</template>
+
+<style scoped>
+.fields { display: grid; gap: .7rem; }
+.fields li { display: flex; gap: .5rem; align-items: center; font-size: .92rem; padding: .1rem 0; }
+summary { cursor: pointer; font-weight: 700; min-height: 30px; } .wrong { color: rgb(var(--v-theme-error)); }
+</style>

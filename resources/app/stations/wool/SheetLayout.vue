@@ -1,0 +1,35 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Placed, Supply } from '../../api/client'
+import { useFigure } from '../../state/figure'
+
+/** How the cut pieces lie on the sheet, seen from above. */
+const props = defineProps<{ layout: NonNullable<Supply['layout']> }>()
+const figure = useFigure()
+const box = computed(() => `-2 -2 ${props.layout.widthMm + 4} ${props.layout.lengthMm + 4}`)
+const loops = (key: string) => figure.board?.drawing.parts[key]?.pieces[0]?.front ?? []
+/** The piece's own outline, moved into its place; on its side where it was laid so. */
+function path(p: Placed): string {
+  const points = loops(p.key)[0] ?? []
+  const own = points.map(([x, y]) => (p.isTurned ? [y, x] : [x, y]) as [number, number])
+  const [lowX, lowY] = [Math.min(...own.map((q) => q[0])), Math.min(...own.map((q) => q[1]))]
+  return own.length ? 'M' + own.map(([x, y]) => `${(p.xMm + x - lowX).toFixed(1)} ${(props.layout.lengthMm - p.yMm - (y - lowY)).toFixed(1)}`).join('L') + 'Z' : ''
+}
+</script>
+
+<template>
+  <figure>
+    <svg :viewBox="box" role="img" :aria-label="`${layout.placed.length} pieces on a sheet ${layout.widthMm} mm wide, ${layout.lengthMm.toFixed(0)} mm long`">
+      <rect :width="layout.widthMm" :height="layout.lengthMm" class="felt" />
+      <path v-for="(p, i) in layout.placed" :key="i" :d="path(p)" class="piece" />
+    </svg>
+    <figcaption class="quiet">On a sheet {{ layout.widthMm }} mm wide they take {{ layout.lengthMm.toFixed(0) }} mm; {{ (100 * layout.waste).toFixed(0) }} % between their boxes is left for other things.</figcaption>
+  </figure>
+</template>
+
+<style scoped>
+figure { margin: .6rem 0 0; } svg { width: 100%; max-height: 260px; }
+.felt { fill: rgb(var(--v-theme-table)); stroke: rgb(var(--v-theme-thread)); stroke-width: .8; }
+.piece { fill: rgba(var(--v-theme-secondary), .16); stroke: rgb(var(--v-theme-secondary)); stroke-width: .8; }
+figcaption { font-size: .84rem; }
+</style>
