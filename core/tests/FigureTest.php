@@ -133,3 +133,35 @@ it('knows how high and low a turned piece reaches', function () {
         ->and($reach(Figures::part('a', 'cone', 20, 30, 20, 0, 15)))->toEqualWithDelta([0.0, 30.0], 1e-9)
         ->and($reach(Figures::part('a', 'sausage', 10, 40, 10, 0, 0, 0, ['turnDeg' => ['z' => 90]])))->toEqualWithDelta([-5.0, 5.0], 0.1);
 });
+
+it('reads what a colour is mixed from and how a part is covered, and grows only what grows', function () {
+    $document = Figures::document([
+        Figures::part('head', 'ball', 50, 50, 50, more: ['covering' => ['way' => 'wrap', 'ribbonMm' => 8, 'lengthMm' => 20]]),
+        Figures::part('body', 'ball', 50, 50, 50, more: ['finish' => 'tufts']),
+    ]);
+    $document['colours'][0]['mix'] = [['wool' => 'Snow', 'percent' => 40], ['wool' => 'Deep', 'percent' => 60]];
+    $figure = Figures::read($document);
+    expect($figure->colours['teal']->mix)->toBe(['Snow' => 40, 'Deep' => 60])
+        ->and($figure->parts['head']->covering->way)->toBe(Impa\Wool\CoveringWay::Wrap)
+        ->and($figure->parts['body']->covering->way)->toBe(Impa\Wool\CoveringWay::Tufts);
+    $twice = $figure->scaledTo(200.0);
+    expect($twice->parts['head']->covering->ribbonMm)->toBe(8.0)->and($twice->parts['head']->covering->lengthMm)->toBe(40.0);
+});
+
+it('refuses mixes and coverings that make no sense, each with its place', function (array $colour, array $part, string $pointer) {
+    $document = Figures::document([Figures::part('head', 'ball', 50, 50, 50, more: $part)]);
+    $document['colours'][0] += $colour;
+    try {
+        Figures::read($document);
+        $pointers = [];
+    } catch (Impa\Figure\FigureRefused $e) {
+        $pointers = array_map(static fn ($f): string => $f->pointer, $e->faults);
+    }
+    expect($pointers)->toContain($pointer);
+})->with([
+    [['mix' => [['wool' => 'Snow', 'percent' => 140]]], [], '/colours/0/mix/0/percent'],
+    [['mix' => [['wool' => '', 'percent' => 40]]], [], '/colours/0/mix/0/wool'],
+    [[], ['covering' => ['way' => 'knitted']], '/parts/0/covering/way'],
+    [[], ['covering' => ['way' => 'wrap', 'overlap' => 3]], '/parts/0/covering/overlap'],
+    [[], ['covering' => ['way' => 'tufts', 'perCm2' => 0]], '/parts/0/covering/perCm2'],
+]);

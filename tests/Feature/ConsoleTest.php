@@ -124,3 +124,20 @@ describe('impa:breakdown with wishes', function () {
         ['--figure=-2', 'counted from 1'],
     ]);
 });
+
+it('says what to weigh and what is lacking, against a stash in a table', function () {
+    $file = tempnam(sys_get_temp_dir(), 'stash');
+    file_put_contents($file, "name;colour;preparation;grams;grams per metre\nUndyed;;core batting;100;\nHarbour;#38556a;sliver;7;6,2\nBad;blueish;tops;9;22\n");
+    [$exit, $out, $told] = impa('impa:wool', 'demo/lanto.impa.json', "--stash={$file}");
+    expect($exit)->toBe(0)->and($out)->toContain('Split in two equal pieces')->toContain('cm of the rope')->toContain('Undyed: 8.6 g likely')->toContain('lacking')
+        ->and($told)->toContain('line 4, colour');
+    [$exit, $json] = impa('impa:wool', 'demo/lanto.impa.json', '--json', '--reserve=never');
+    expect($exit)->toBe(0)->and(json_decode($json, true)['needs'][0]['lackG'])->toBeGreaterThan(8.0);
+    [$exit, $out] = impa('impa:blend', '#8fa3b8', "--stash={$file}", '--most=2');
+    expect($exit)->toBe(0)->and($out)->toContain('100 % Harbour');
+    foreach ([['impa:wool', 'demo/lanto.impa.json', '--reserve=lots'], ['impa:wool', 'demo/lanto.impa.json', '--stash=/nowhere.csv'], ['impa:wool', 'demo/nowhere.json'], ['impa:blend', 'blue', "--stash={$file}"], ['impa:blend', '#8fa3b8'], ['impa:blend', '#8fa3b8', "--stash={$file}", '--most=7'], ['impa:wool', 'demo/lanto.impa.json', '--stash=demo/lanto.png']] as $wrong) {
+        [$exit, $out, $told] = impa(...$wrong);
+        expect($exit)->toBe(2)->and($out)->toBe('')->and($told)->not->toBe('')->not->toContain('#0 ');
+    }
+    unlink($file);
+});

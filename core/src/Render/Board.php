@@ -13,7 +13,7 @@ final class Board
 {
     /**
      * Per part its pieces' outlines from front and right (loops of [right, up] in mm from the middle of the piece)
-     * the shape's own options and the loft of its shape in its own frame; per detail the rings of its pieces on the skin, in the figure's frame.
+     * the shape's own options, how it is covered with every number filled in, and the loft of its shape in its own frame; per detail the rings of its pieces on the skin, in the figure's frame.
      *
      * @return array{parts: array<string, mixed>, details: array<string, mixed>}
      */
@@ -25,6 +25,7 @@ final class Board
             $parts[$key] = [
                 // An empty list would read as no object at all.
                 'options' => (object) $part->solid->options(),
+                'covering' => ['way' => $part->covering->way->value] + array_filter(get_object_vars($part->covering), is_float(...)),
                 'pieces' => array_map(static fn (Placement $p): array => [
                     'front' => self::rounded(Silhouette::of($p, Side::Front)),
                     'side' => self::rounded(Silhouette::of($p, Side::Right)),

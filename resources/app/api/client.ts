@@ -15,7 +15,8 @@ export interface CardPage { figures: Card[]; page: number; pages: number; count:
 export interface SavedFigure { id: number; revision: number; picture: number | null; document: Figure }
 export type Loop = [number, number][]
 export interface Loft { rings: number[][]; closed: boolean }
-export interface PartDrawing { options: Record<string, number>; pieces: { front: Loop[]; side: Loop[] }[]; loft: Loft }
+export interface CoveringSaid { way: NonNullable<NonNullable<Figure['parts'][number]['covering']>['way']>; lengthMm: number; perCm2: number; mgEach: number; ribbonMm: number; overlap: number }
+export interface PartDrawing { options: Record<string, number>; covering: CoveringSaid; pieces: { front: Loop[]; side: Loop[] }[]; loft: Loft }
 export interface Drawing { parts: Record<string, PartDrawing>; details: Record<string, number[][][]> }
 export interface Board { document: Figure | null; plan: Plan; drawing: Drawing }
 export interface GridLine { mm: number; points: [number, number][] }

@@ -17,6 +17,15 @@ export const cores: Choice<NonNullable<Figure['core']>>[] = [
   { title: 'solid colour', value: 'none' },
 ]
 export const joins = same<NonNullable<NonNullable<Part['join']>['by']>>('fluff', 'slit', 'neck', 'wrap', 'sandwich', 'sew', 'glue', 'wire')
+export type CoveringWay = NonNullable<NonNullable<Part['covering']>['way']>
+export const coverings: Choice<CoveringWay>[] = [
+  { title: 'felt', value: 'felt' }, { title: 'loops of yarn', value: 'loops' }, { title: 'tufts', value: 'tufts' }, { title: 'locks', value: 'locks' }, { title: 'hair from tops', value: 'hair' },
+  { title: 'a sheet with film fibres', value: 'film' }, { title: 'cut from pre-felt', value: 'pre-felt' }, { title: 'ribbon round a wire', value: 'wrap' }, { title: 'a plait', value: 'plait' },
+]
+/** Which numbers each way has, and what the house takes where none is given (core/src/Wool/Covering.php). */
+export const coveringFields: Record<CoveringWay, ('lengthMm' | 'perCm2' | 'mgEach' | 'ribbonMm' | 'overlap')[]> = {
+  felt: [], loops: ['lengthMm', 'perCm2'], tufts: ['lengthMm', 'perCm2', 'mgEach'], locks: ['lengthMm', 'perCm2', 'mgEach'], hair: ['lengthMm', 'ribbonMm'], film: [], 'pre-felt': [], wrap: ['ribbonMm', 'overlap'], plait: ['ribbonMm'],
+}
 export const methods = same<NonNullable<Detail['method']>>('felt', 'bead', 'ready-made', 'stitch', 'paint', 'pin')
 export const schools: Choice<'loose-head' | 'face-first' | 'limbs-first'>[] = [
   { title: 'face on the loose head', value: 'loose-head' },

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { api } from '../../api/client'
+import { download } from '../../download'
 import { useFigure } from '../../state/figure'
 
 /** Size cards: every part at true size on paper, to hold the felt against. */
@@ -15,10 +16,7 @@ async function make(as: 'pdf' | 'svg'): Promise<void> {
   trouble.value = ''
   busy.value = true
   try {
-    const url = URL.createObjectURL(await api.sizeCards(figure.document, as, paper.value))
-    const link = Object.assign(document.createElement('a'), { href: url, download: `${figure.document.name}, size cards.${as}` })
-    link.click()
-    window.setTimeout(() => URL.revokeObjectURL(url), 60_000)
+    download(await api.sizeCards(figure.document, as, paper.value), `${figure.document.name}, size cards.${as}`)
   } catch (error) {
     trouble.value = error instanceof Error ? error.message : String(error)
   }

@@ -8,6 +8,7 @@ import LengthField from '../../shell/LengthField.vue'
 import { useFigure } from '../../state/figure'
 import { useUnits } from '../../state/units'
 import CardsDialog from './CardsDialog.vue'
+import CoveringFields from './CoveringFields.vue'
 import SizingDialog from './SizingDialog.vue'
 import { cores, firmnesses, joins, kinds, namedOutlines, type OutlineName } from '../words'
 
@@ -75,6 +76,7 @@ const sizes = [['widthMm', 'Width'], ['heightMm', 'Height'], ['depthMm', 'Depth'
         <v-select :model-value="part.firmness ?? figure.document?.firmness ?? 'springy'" :items="firmnesses" label="Firmness" @update:model-value="set((p) => (p.firmness = $event))" />
         <LengthField :model-value="part.coverMm ?? figure.document?.coverMm ?? 3" label="Cover" :min="0" :max="200" @update:model-value="set((p) => (p.coverMm = $event))" />
       </div>
+      <CoveringFields :part="part" class="mt-3" />
       <div class="two mt-3">
         <v-select :model-value="part.join?.to ?? ''" :items="others" label="Joined to" @update:model-value="set((p) => { if ($event) p.join = { ...p.join, to: $event }; else delete p.join })" />
         <v-select v-if="part.join" :model-value="part.join.by ?? 'fluff'" :items="joins" label="By" @update:model-value="set((p) => { if (p.join) p.join.by = $event })" />
