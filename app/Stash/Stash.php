@@ -25,9 +25,14 @@ final class Stash
      */
     public static function wools(int $figure = 0): array
     {
-        $drawer = self::drawer();
+        $rows = Wool::byName();
+        $left = [];
+        foreach ($rows as $wool) {
+            $left[$wool->id] = max(0.0, $wool->grams_left);
+        }
+        $drawer = self::drawerOf($left);
         $wools = [];
-        foreach (Wool::byName() as $wool) {
+        foreach ($rows as $wool) {
             $wools[$wool->id] = $wool->inStash($drawer->freeG($wool->id, $figure));
         }
 
@@ -45,10 +50,18 @@ final class Stash
 
     public static function drawer(): Drawer
     {
-        $left = $aside = [];
+        $left = [];
         foreach (DB::table('wools')->whereNull('deleted_at')->pluck('grams_left', 'id') as $id => $g) {
             $left[(int) $id] = max(0.0, is_numeric($g) ? (float) $g : 0.0);
         }
+
+        return self::drawerOf($left);
+    }
+
+    /** @param  array<int, float>  $left */
+    private static function drawerOf(array $left): Drawer
+    {
+        $aside = [];
         foreach (DB::table('set_asides')->get(['figure_id', 'wool_id', 'grams']) as $row) {
             $row = (array) $row;
             if (isset($left[$row['wool_id']])) {

@@ -20,7 +20,7 @@ function wool(array $part, array $figure = []): PartWool
 it('weighs the head of design.md: core 6.25 g, cover 3.18 g', function () {
     $head = wool(Figures::part('head', 'ball', 52, 46, 48));
     expect($head->volumeCm3)->toEqualWithDelta(60.1, 0.05)
-        ->and(round($head->areaCm2, 1))->toBe(74.4)
+        ->and(round($head->areaCm2(), 1))->toBe(74.4)
         ->and($head->coreG())->toEqualWithDelta(6.25, 0.005)
         ->and($head->coverG())->toEqualWithDelta(3.18, 0.005)
         ->and([$head->loose()->widthMm, $head->loose()->heightMm, $head->loose()->depthMm])->toEqualWithDelta([71.0, 62.0, 65.0], 0.5);

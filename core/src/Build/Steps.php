@@ -76,7 +76,7 @@ final readonly class Steps
         $core = $wool->coreMaterial();
         $colour = new Weighing('wool', $part->colour, $wool->coverG(), $part->count());
         $after = $part->mirror ? ['portion'] : [];
-        $surface = Minutes::surface($wool->areaCm2, $part->key === $this->face);
+        $surface = Minutes::surface($wool->areaCm2(), $part->key === $this->face);
         $coverMinutes = $part->count() * (Minutes::bulk($wool->coverG(), $part->firmness) + $surface);
         if ($core === CoreMaterial::None) {
             return [new Step('cover:'.$part->key, StepKind::Felt, $part->key, '', $after, $coverMinutes, 0.0, Needle::shaping(), [$colour], Words::felt($part))];

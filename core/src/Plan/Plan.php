@@ -111,7 +111,7 @@ final readonly class Plan
                 'key' => $part->key,
                 'count' => $part->count(),
                 'volumeCm3' => $wool->volumeCm3,
-                'areaCm2' => $wool->areaCm2,
+                'areaCm2' => $wool->areaCm2(),
                 'insideCm3' => $wool->insideCm3,
                 'coreMaterial' => $wool->coreMaterial()->value,
                 'coreG' => $wool->coreG(),

@@ -21,14 +21,13 @@ final readonly class PartWool
     private function __construct(
         private Part $part,
         public float $volumeCm3,
-        public float $areaCm2,
         public float $insideCm3,
     ) {
     }
 
     public static function of(Part $part): self
     {
-        return new self($part, $part->solid->volumeCm3(), $part->solid->areaCm2(), self::insideCm3($part));
+        return new self($part, $part->solid->volumeCm3(), self::insideCm3($part));
     }
 
     /** The same part with another inside. */
@@ -38,7 +37,7 @@ final readonly class PartWool
         // Whatever is wrapped or stuffed fills the same room.
         $same = $this->insideCm3 > 0.0 && ! in_array(CoreMaterial::Foam, [$core, $this->part->core], true) && $core !== CoreMaterial::None;
 
-        return new self($part, $this->volumeCm3, $this->areaCm2, $same ? $this->insideCm3 : self::insideCm3($part));
+        return new self($part, $this->volumeCm3, $same ? $this->insideCm3 : self::insideCm3($part));
     }
 
     private static function insideCm3(Part $part): float
@@ -49,6 +48,12 @@ final readonly class PartWool
             $part->core === CoreMaterial::Foam => Foam::inside($part->solid, $part->coverMm)?->solid->volumeCm3() ?? 0.0,
             default => $part->solid->shrunk(2 * $part->coverMm)->volumeCm3(),
         };
+    }
+
+    /** The surface that is covered; reckoned when asked for, for it is the dearest of its sums. */
+    public function areaCm2(): float
+    {
+        return $this->part->solid->areaCm2();
     }
 
     /** What is inside: none where the part is too thin for a core, or wanted solid. */

@@ -39,7 +39,7 @@ final readonly class Supply
         $coverings = [];
         foreach ($figure->parts as $key => $part) {
             if ($part->covering->way !== CoveringWay::Felt) {
-                $coverings[$key] = Coverings::need($part, $wool[$key]->areaCm2, self::gPerM($matches[$part->colour], $stash));
+                $coverings[$key] = Coverings::need($part, $wool[$key]->areaCm2(), self::gPerM($matches[$part->colour], $stash));
             }
         }
 
