@@ -139,6 +139,20 @@ describe('covers and insides', function () use ($one) {
         [90, '#2f8f86', false, 'stuffing', 'lighter'], [90, '#2f8f86', true, 'core-wool', 'weight low'], [50, '#101014', true, 'scrap', 'show through'],
     ]);
 
+    it('asks for a wire in a long thin limb, and says what each way costs where prices are known', function () use ($one) {
+        $row = static fn (array $part, array $stash): array => Supply::of($one($part), $stash)->document()['insides'][0];
+        expect($row(Figures::part('a', 'sausage', 6, 60, 6), [])['reason'])->toContain('wire');
+        $ways = array_column($row(Figures::part('a', 'ball', 50, 50, 50), stashOf(['Teal' => '#2f8f86', 'Undyed' => '']))['ways'], null, 'material');
+        expect($ways['core-wool']['cost'])->toEqualWithDelta(0.1 * ($ways['core-wool']['insideG'] + $ways['core-wool']['coverG']), 1e-9)
+            ->and($ways['none']['cost'])->toBeGreaterThan($ways['core-wool']['cost'])->and($ways['stuffing']['cost'])->toBeNull();
+    });
+
+    it('notes a part that no foam fits', function () use ($one) {
+        $codes = static fn (array $part): array => array_column(Impa\Plan\Plan::of($one($part))->document()['notes'], 'code');
+        expect($codes(Figures::part('a', 'ball', 16, 16, 16, 0, 8, 0, ['core' => 'foam', 'coverMm' => 2])))->toContain('no-foam')
+            ->and($codes(Figures::part('a', 'ball', 60, 60, 60, 0, 30, 0, ['core' => 'foam'])))->not->toContain('no-foam');
+    });
+
     it('reckons every way as the part itself would be with that inside', function () {
         foreach (range(1, 6) as $seed) {
             $figure = Figures::read(Figures::random($seed));

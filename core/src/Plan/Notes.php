@@ -7,15 +7,15 @@ namespace Impa\Plan;
 use Impa\Figure\Figure;
 use Impa\Figure\Method;
 use Impa\Figure\Part;
+use Impa\Wool\CoreMaterial;
+use Impa\Wool\Foam;
+use Impa\Wool\Insides;
 
 /** What the felter should know before she starts, each with an amount where there is one. */
 final class Notes
 {
     /** Thinner than this cannot be felted well (trade.md, section 3 and common practice). */
     private const THINNEST_MM = 3.0;
-
-    /** A limb thinner than this share of its length wants a wire (trade.md, section 6). */
-    private const WIRE_SHARE = 1 / 8;
 
     /** How deep a usual needle of 75 to 90 mm works, holder and fingers apart (common practice). */
     private const NEEDLE_MM = 40.0;
@@ -104,10 +104,13 @@ final class Notes
             $notes[] = new Note('thin', $at, sprintf('%s is %.1f mm thin, and felt wants %.0f mm: make it %.1f mm thicker, or cut it from sheet felt.', $part->name, $part->solid->thinnestMm(), self::THINNEST_MM, self::THINNEST_MM - $part->solid->thinnestMm()));
         }
         $thick = min($size->widthMm, $size->depthMm);
-        if ($part->solid->kind()->isLong() && $thick < $size->heightMm * self::WIRE_SHARE) {
-            $notes[] = new Note('wire', $at, sprintf('%s is %.0f mm long and %.1f mm thick: thinner than an eighth of its length, it wants a wire, or %.1f mm.', $part->name, $size->heightMm, $thick, $size->heightMm * self::WIRE_SHARE));
+        if ($part->solid->kind()->isLong() && $thick < $size->heightMm * Insides::WIRE_SHARE) {
+            $notes[] = new Note('wire', $at, sprintf('%s is %.0f mm long and %.1f mm thick: thinner than an eighth of its length, it wants a wire, or %.1f mm.', $part->name, $size->heightMm, $thick, $size->heightMm * Insides::WIRE_SHARE));
         }
 
+        if ($part->core === CoreMaterial::Foam && $part->solid->thinnestMm() > 2 * $part->coverMm && Foam::inside($part->solid, $part->coverMm) === null) {
+            $notes[] = new Note('no-foam', $at, sprintf('No stock piece of foam leaves %.1f mm of cover all round in %s: it is reckoned as solid colour. Fill it with core wool, or make the cover thinner.', $part->coverMm, $part->name));
+        }
         $loose = $part->solid->thinnestMm() - 2 * self::NEEDLE_MM;
         if ($loose > 0.0 && ! $part->solid->kind()->isFlat()) {
             $notes[] = new Note('too-deep', $at, sprintf('%s is %.0f mm thick, and a needle reaches about %.0f mm from each side: start from a tight ball of %.0f mm and wrap it in layers, or use a foam egg of that size.', $part->name, $part->solid->thinnestMm(), self::NEEDLE_MM, max(20.0, ceil($loose / 5) * 5)));

@@ -16,6 +16,9 @@ final class Insides
     /** From this difference an undyed core wants a scrap of like colour instead of more cover (house choice). */
     private const SHOWS = 55.0;
 
+    /** A limb thinner than this share of its length wants a wire (trade.md, section 6). */
+    public const WIRE_SHARE = 1 / 8;
+
     /** Foam is looked for from this thickness on. */
     private const FOAM_FROM_MM = 40.0;
 
@@ -59,6 +62,10 @@ final class Insides
     {
         $thick = $part->solid->thinnestMm();
         $volume = $part->solid->volumeCm3();
+        $size = $part->solid->size();
+        if ($part->solid->kind()->isLong() && min($size->widthMm, $size->depthMm) < $size->heightMm * self::WIRE_SHARE) {
+            return [CoreMaterial::None, sprintf('%.0f mm long and %.1f mm thick: colour felted round a wire, or it bends.', $size->heightMm, min($size->widthMm, $size->depthMm))];
+        }
         if ($thick < CoreMaterial::SOLID_BELOW_MM || ! isset($ways[1], $ways[3])) {
             return [CoreMaterial::None, sprintf('%.0f mm thick: a core pays from %.0f mm on.', $thick, CoreMaterial::SOLID_BELOW_MM)];
         }

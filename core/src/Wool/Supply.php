@@ -296,17 +296,41 @@ final readonly class Supply
             $felted = Srgb::hex($this->matches[$part->colour]->hex);
             $cover = CoverAdvice::of($part->core === CoreMaterial::Scrap ? $felted : $undyed, $felted);
             $ways = Insides::of($part, $this->wool[$key], $felted, $key === $lowest);
+            $perG = $this->pricePerG($this->matches[$part->colour]);
             $rows[] = [
                 'part' => $part->key,
                 'advised' => $ways[0]->material->value,
                 'reason' => $ways[0]->reason,
-                'ways' => array_map(static fn (Inside $w): array => ['material' => $w->material->value, 'what' => $w->what, 'insideG' => $w->insideG, 'coverG' => $w->coverG, 'finishedG' => $w->finishedG], $ways),
+                'ways' => array_map(fn (Inside $w): array => ['material' => $w->material->value, 'what' => $w->what, 'insideG' => $w->insideG, 'coverG' => $w->coverG, 'finishedG' => $w->finishedG, 'cost' => $this->costOf($w, $perG)], $ways),
                 'coverMm' => $this->wool[$key]->insideCm3 > 0.0 ? $cover->coverMm : null,
                 'coverDifference' => $cover->difference,
             ];
         }
 
         return $rows;
+    }
+
+    /** What the wool of one piece costs; null where a price is not known. */
+    private function costOf(Inside $way, float $coverPerG): ?float
+    {
+        $perG = $way->insideG > 0.0 ? self::fullest($this->stash, $way->material->value)->pricePerG ?? 0.0 : 0.0;
+
+        return $coverPerG > 0.0 && ($way->insideG <= 0.0 || $perG > 0.0) ? $way->coverG * $coverPerG + $way->insideG * $perG : null;
+    }
+
+    /** Of a mix, by its shares; 0 where the price of one is not known. */
+    private function pricePerG(ColourMatch $match): float
+    {
+        $perG = 0.0;
+        foreach ($match->shares as $id => $share) {
+            $own = $this->stash[$id]->pricePerG;
+            if ($own <= 0.0) {
+                return 0.0;
+            }
+            $perG += $share * $own;
+        }
+
+        return $perG;
     }
 
     /** Key of the part that everything stands on. */

@@ -43,7 +43,7 @@ export interface Match { colour: string; shares: Share[]; hex: string; differenc
 export interface Recipe { wools: (Share & { g: number; freeG: number })[]; hex: string; difference: number; nearness: Nearness; isCorrected: boolean; isEnough: boolean }
 export interface Need { wool: number | null; name: string; hex: string; material: string; colours: string[]; g: number; lowG: number; highG: number; wantG: number; freeG: number; lackG: number; cost: number | null }
 export interface Portion { part: string; material: string; colour: string; g: number; pieces: number; cmEach: number; fluffG: number; layersG: number[]; eachG: number; text: string }
-export interface InsideAdvice { part: string; advised: NonNullable<Figure['core']>; reason: string; ways: { material: NonNullable<Figure['core']>; what: string; insideG: number; coverG: number; finishedG: number }[]; coverMm: number | null; coverDifference: number }
+export interface InsideAdvice { part: string; advised: NonNullable<Figure['core']>; reason: string; ways: { material: NonNullable<Figure['core']>; what: string; insideG: number; coverG: number; finishedG: number; cost: number | null }[]; coverMm: number | null; coverDifference: number }
 export interface Placed { key: string; xMm: number; yMm: number; widthMm: number; heightMm: number; isTurned: boolean }
 export interface Supply {
   matches: Match[]; conflicts: { colours: [string, string]; text: string }[]; needs: Need[]; portions: Portion[]

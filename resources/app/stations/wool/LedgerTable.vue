@@ -41,7 +41,7 @@ const hexOf = (colour: string) => supply.matchOf(colour)?.hex ?? figure.colourOf
             <small v-if="advice.advised === really" class="quiet">{{ advice.reason }}</small>
             <small v-else class="advice"><b>Rather {{ materialWord(advice.advised) }}.</b> {{ advice.reason }} <button class="plain link" @click.stop="figure.changePart(part.key, (x) => (x.core = advice.advised))">Take it</button></small>
             <details class="ways" @click.stop><summary>Other ways</summary>
-              <ul class="bare"><li v-for="w in advice.ways" :key="w.material"><button class="plain link" @click="figure.changePart(part.key, (x) => (x.core = w.material))">{{ w.what }}</button> {{ w.insideG ? `${units.massLine(w.insideG)} in, ` : '' }}{{ units.massLine(w.coverG) }} colour, weighs {{ units.massLine(w.finishedG) }}</li></ul>
+              <ul class="bare"><li v-for="w in advice.ways" :key="w.material"><button class="plain link" @click="figure.changePart(part.key, (x) => (x.core = w.material))">{{ w.what }}</button> {{ w.insideG ? `${units.massLine(w.insideG)} in, ` : '' }}{{ units.massLine(w.coverG) }} colour, weighs {{ units.massLine(w.finishedG) }}<template v-if="w.cost">, costs {{ w.cost.toFixed(2) }}</template></li></ul>
             </details>
           </template>
         </td>

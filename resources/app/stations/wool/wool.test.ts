@@ -21,9 +21,9 @@ const supply = (more: Partial<Supply> = {}): Supply => ({
   portions: [{ part: 'ear', material: 'wool', colour: 'fur', g: 0.6, pieces: 2, cmEach: 0, fluffG: 0, layersG: [0.3], eachG: 0.3, text: 'Weigh 0.60 g fur. Split in two equal pieces of 0.30 g.' }],
   sets: [], wisps: [], coverings: [], layout: null,
   insides: [
-    { part: 'body', advised: 'core-wool', reason: 'It saves 3.9 g of colour.', ways: [{ material: 'core-wool', what: 'core wool', insideG: 3, coverG: 2, finishedG: 4.8 }, { material: 'foam', what: 'foam ball 30 mm', insideG: 0.4, coverG: 3, finishedG: 3.2 }], coverMm: 4, coverDifference: 48 },
-    { part: 'head', advised: 'stuffing', reason: 'It is large.', ways: [{ material: 'stuffing', what: 'stuffing', insideG: 1, coverG: 2, finishedG: 2.8 }], coverMm: 3, coverDifference: 20 },
-    { part: 'ear', advised: 'none', reason: '8 mm thick: a core pays from 25 mm on.', ways: [{ material: 'none', what: 'solid colour', insideG: 0, coverG: 0.3, finishedG: 0.3 }], coverMm: null, coverDifference: 20 },
+    { part: 'body', advised: 'core-wool', reason: 'It saves 3.9 g of colour.', ways: [{ material: 'core-wool', what: 'core wool', insideG: 3, coverG: 2, finishedG: 4.8, cost: 0.4 }, { material: 'foam', what: 'foam ball 30 mm', insideG: 0.4, coverG: 3, finishedG: 3.2, cost: 0.4 }], coverMm: 4, coverDifference: 48 },
+    { part: 'head', advised: 'stuffing', reason: 'It is large.', ways: [{ material: 'stuffing', what: 'stuffing', insideG: 1, coverG: 2, finishedG: 2.8, cost: 0.4 }], coverMm: 3, coverDifference: 20 },
+    { part: 'ear', advised: 'none', reason: '8 mm thick: a core pays from 25 mm on.', ways: [{ material: 'none', what: 'solid colour', insideG: 0, coverG: 0.3, finishedG: 0.3, cost: 0.4 }], coverMm: null, coverDifference: 20 },
   ],
   cost: 1.55, ...more,
 })
