@@ -60,6 +60,7 @@ const views = {
     await page.getByRole('button', { name: /^Heather dusk/ }).click()
     await page.getByRole('button', { name: 'Switch the stand-in on' }).click()
     await page.getByLabel("On the stand-in's pan").fill('13.4')
+    await page.waitForTimeout(3000)
     await page.getByText('at rest').waitFor()
   },
   face: async () => {

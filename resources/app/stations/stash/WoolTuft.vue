@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { Wool } from '../../api/client'
 import { useUnits } from '../../state/units'
 
-/** A wool as it lies in the drawer: a tuft as large as what is left of it, the part that figures have set aside hatched. */
+/** A wool as it lies in the drawer: a tuft as large as what is left of it, and under it how much of that figures have set aside. */
 const props = defineProps<{ wool: Wool; largestG: number; chosen: boolean }>()
 const units = useUnits()
 // Loose wool is a heap: its volume goes with its weight, so its width with the cube root.
@@ -23,8 +23,8 @@ const cloud = 'M50 12C58 2 74 8 74 20c13 0 20 12 13 22 11 6 9 24-4 27 1 13-15 19
         <path d="M50 5.5a44.5 44.5 0 1 0 .1 0M50 23a27 27 0 1 0 .1 0" class="rim" />
       </g>
       <path v-else :d="cloud" :fill="hex" class="rim" />
-      <g v-if="asideShare > 0.005" :clip-path="`inset(${(100 * (1 - Math.min(1, asideShare))).toFixed(0)}% 0 0 0)`"><path d="M14 30l58 58M30 18l58 58M48 12l42 42M10 48l40 40" class="aside" /></g>
     </svg>
+    <i v-if="asideShare > 0.005" class="share" aria-hidden="true"><i :style="{ width: `${Math.min(100, 100 * asideShare).toFixed(0)}%` }" /></i>
     <b>{{ wool.name }}</b>
     <small class="quiet">{{ units.massLine(wool.gramsLeft) }}<template v-if="wool.asideG > 0.005">, {{ units.massLine(wool.asideG) }} set aside</template></small>
     <small class="quiet">{{ wool.preparation }}</small>
@@ -38,5 +38,6 @@ const cloud = 'M50 12C58 2 74 8 74 20c13 0 20 12 13 22 11 6 9 24-4 27 1 13-15 19
 .tuft b { line-height: 1.2; }
 .tuft small { line-height: 1.2; font-size: .82rem; }
 .rim { stroke: rgba(var(--v-theme-on-surface), .4); stroke-width: 1.6; }
-.aside { stroke: rgb(var(--v-theme-secondary)); stroke-width: 3; stroke-dasharray: 6 5; fill: none; }
+.share { display: block; width: 62px; height: 5px; border-radius: 3px; background: rgb(var(--v-theme-grid-strong)); overflow: hidden; margin: .15rem 0; }
+.share i { display: block; height: 100%; background: repeating-linear-gradient(90deg, rgb(var(--v-theme-secondary)) 0 4px, transparent 4px 6px); }
 </style>

@@ -75,7 +75,7 @@ describe('the drawer', () => {
 })
 
 describe('a tuft', () => {
-  it('is as large as the cube root of what is left, and hatched as far as it is set aside', async () => {
+  it('is as large as the cube root of what is left, and says how much of it is set aside', async () => {
     const size = async (gramsLeft: number) => {
       table = await onTable(WoolTuft, { wool: wool(1, 'A', { gramsLeft }), largestG: 80, chosen: false })
       const px = Number(table.wrapper.find('svg').attributes('width'))
@@ -84,7 +84,7 @@ describe('a tuft', () => {
     }
     expect((await size(80)) / (await size(10))).toBeCloseTo(2, 5)
     table = await onTable(WoolTuft, { wool: wool(1, 'A', { asideG: 5 }), largestG: 80, chosen: true })
-    expect(table.wrapper.find('g[clip-path]').attributes('clip-path')).toBe('inset(75% 0 0 0)')
+    expect(table.wrapper.find('.share i').attributes('style')).toBe('width: 25%;')
     expect(text()).toContain('20.0 g, 5.0 g set aside')
     expect(table.wrapper.find('button').attributes('aria-pressed')).toBe('true')
   })

@@ -48,7 +48,7 @@ const hexOf = (colour: string) => supply.matchOf(colour)?.hex ?? figure.colourOf
         <td>
           {{ units.mass(p.coverG).value }}<span class="unit">{{ units.mass(p.coverG).unit }}{{ p.count > 1 ? ' each' : '' }}</span>
           <small class="quiet"><i class="swatch tiny" :style="{ background: hexOf(p.colour) }" /> {{ figure.colourName(p.colour) }}<template v-if="p.coreG">, cover {{ units.length(cover) }} {{ units.lengthUnit.value }}</template></small>
-          <small v-if="p.coreG && advice?.coverMm && Math.abs(advice.coverMm - cover) > 0.4" class="advice">{{ advice.coverMm > cover ? 'It may show through' : 'Thinner would do' }}: differs from its inside by {{ advice.coverDifference.toFixed(0) }}. <button class="plain link" @click.stop="figure.changePart(part.key, (x) => (x.coverMm = advice?.coverMm ?? undefined))">Make it {{ units.length(advice.coverMm) }} {{ units.lengthUnit.value }}</button></small>
+          <small v-if="p.coreG && advice?.coverMm && Math.abs(advice.coverMm - cover) > 0.6" class="advice">{{ advice.coverMm > cover ? 'It may show through' : 'Thinner would do' }}: differs from its inside by {{ advice.coverDifference.toFixed(0) }}. <button class="plain link" @click.stop="figure.changePart(part.key, (x) => (x.coverMm = advice?.coverMm ?? undefined))">Make it {{ units.length(advice.coverMm) }} {{ units.lengthUnit.value }}</button></small>
         </td>
         <td class="time">{{ units.minutes(p.minutes) }}</td>
       </tr>
