@@ -13,6 +13,12 @@ final class Pairing
     /** Twins differ in area by no more than this share. */
     private const ALIKE = 0.3;
 
+    /** The middles of their completed shapes mirror to so much, as a share of the side of a square of their area. */
+    private const BESIDE = 0.25;
+
+    /** Each stands on its own side with so much of it: what straddles the middle line is no twin. */
+    private const OWN_SIDE = 0.8;
+
     /** And so much of one lies on the other's mirror image. */
     private const SAME_FORM = 0.7;
 
@@ -97,7 +103,18 @@ final class Pairing
 
     private static function areTwins(Piece $right, Piece $left, float $axis, float $height): bool
     {
-        return $right->region->label === $left->region->label && self::mirrors($right->blob, $left->blob, $axis, $height) && self::sameForm($right->blob, $left->blob) > self::SAME_FORM;
+        return $right->region->label === $left->region->label
+            && self::mirrors($right->blob, $left->blob, $axis, $height)
+            && self::rightOf($right->blob, $axis) > self::OWN_SIDE && self::rightOf($left->blob, $axis) < 1 - self::OWN_SIDE
+            // What they go on to behind their neighbours must mirror as well.
+            && abs($right->fit->x + $left->fit->x - 2 * $axis) < self::BESIDE * sqrt($right->blob->area())
+            && self::sameForm($right->blob, $left->blob) > self::SAME_FORM;
+    }
+
+    /** Share of a blob that lies to the right of a line. */
+    private static function rightOf(Blob $blob, float $axis): float
+    {
+        return count(array_filter(array_keys($blob->pixels), static fn (int $i): bool => $i % $blob->width + 0.5 > $axis)) / $blob->area();
     }
 
     /** Share of one that lies on the other's mirror image when their middles lie on each other: a straight arm is no twin of a bent one. */
