@@ -1,0 +1,127 @@
+import { flushPromises } from '@vue/test-utils'
+import { afterEach, describe, expect, it, vi } from 'vitest'
+import { nextTick } from 'vue'
+import { api, Refusal } from '../../api/client'
+import { onTable, plain, type OnTable } from '../../../../tests/support/onTable'
+import DetailPanel from '../face/DetailPanel.vue'
+import CoveringFields from './CoveringFields.vue'
+import PartPanel from './PartPanel.vue'
+
+const covering = (way: string) => ({ way, lengthMm: 12, perCm2: 9, mgEach: 12, ribbonMm: 8, overlap: 0.3 })
+const board = (way = 'felt') => ({
+  plan: { parts: [{ key: 'head', count: 1, volumeCm3: 14.1, coreG: 0, coverG: 2.4, minutes: 21 }], notes: [{ code: 'low-contrast', at: '/details/0', text: 'Eye reads at 8 on its ground.' }], balance: { massG: 31.2, tipDeg: 14, stands: true, touchy: false }, minutes: { hands: 125, elapsed: 150 } },
+  drawing: { parts: { head: { options: {}, covering: covering(way), pieces: [], loft: { rings: [], closed: false } } }, details: {} },
+}) as never
+let table: OnTable
+afterEach(() => { table.wrapper.unmount(); vi.restoreAllMocks() })
+const text = () => table.wrapper.text().replace(/\s+/g, ' ')
+const select = (label: string) => table.wrapper.findAllComponents({ name: 'VSelect' }).find((s) => s.props('label') === label)!
+const field = (label: string) => table.wrapper.findAll('.v-text-field').find((f) => f.find('label').text() === label)!.find('input')
+const head = () => table.figure.parts.find((p) => p.key === 'head')!
+
+describe('the selected part', () => {
+  async function chosen(): Promise<void> {
+    table = await onTable(PartPanel, {}, plain(), board())
+    table.figure.choose('head')
+    await nextTick()
+  }
+
+  it('is changed in kind, size, place, inside and join, each one step of undo', async () => {
+    await chosen()
+    select('Shape').vm.$emit('update:modelValue', 'egg')
+    await field('Width').setValue('31,5')
+    await field('Width').trigger('blur')
+    await field('Forwards').setValue('-3')
+    await field('Forwards').trigger('blur')
+    select('Inside').vm.$emit('update:modelValue', 'stuffing')
+    select('Firmness').vm.$emit('update:modelValue', 'firm')
+    select('By').vm.$emit('update:modelValue', 'slit')
+    expect(head()).toMatchObject({ shape: { kind: 'egg', widthMm: 31.5 }, at: { zMm: -3 }, core: 'stuffing', firmness: 'firm', join: { to: 'body', by: 'slit' } })
+    for (let i = 0; i < 6; i++) table.figure.undo()
+    expect(head()).toEqual(plain().parts[1])
+  })
+
+  it('stands on its own when it is joined to nothing, and never to itself', async () => {
+    await chosen()
+    expect((select('Joined to').props('items') as { value: string }[]).map((i) => i.value)).toEqual(['', 'body', 'ear'])
+    select('Joined to').vm.$emit('update:modelValue', '')
+    expect(head().join).toBeUndefined()
+  })
+
+  it('says why it was seen so, and what it takes', async () => {
+    await chosen()
+    expect(text()).toContain('Cut from the body at a neck 14 mm wide.')
+    expect(table.wrapper.find('[data-fact=coverG]').text()).toBe('2.4 g')
+    expect(text()).toContain('14.1cm³')
+  })
+
+  it('keeps a size out of range in its field, with the range', async () => {
+    await chosen()
+    await field('Width').setValue('9000')
+    await field('Width').trigger('blur')
+    expect(text()).toContain('0.3 to 2000')
+    expect(head().shape.widthMm).toBe(30)
+  })
+})
+
+describe('the figure, when nothing is chosen', () => {
+  it('is summed up, and takes depths from a side picture', async () => {
+    table = await onTable(PartPanel, {}, plain(), board())
+    expect(text()).toContain('31.2 g')
+    expect(text()).toContain('14°stands')
+    vi.spyOn(api, 'picture').mockResolvedValue({ id: 3, widthPx: 10, heightPx: 10 })
+    const side = vi.spyOn(api, 'sideView').mockResolvedValueOnce({ document: { ...plain(), heightMm: 81 }, notices: ['Ear was not found from the side.'] }).mockRejectedValueOnce(new Refusal(422, 'This picture shows nothing.'))
+    const input = table.wrapper.find('input[type=file]')
+    Object.defineProperty(input.element, 'files', { value: [new File(['x'], 'side.png')] })
+    await input.trigger('change')
+    await flushPromises()
+    expect(side.mock.calls[0]?.slice(1)).toEqual([3, true, 'side.png'])
+    expect(text()).toContain('Ear was not found from the side.')
+    expect(table.figure.document?.heightMm).toBe(81)
+    await input.trigger('change')
+    await flushPromises()
+    expect(text()).toContain('This picture shows nothing.')
+  })
+})
+
+describe('what covers a part', () => {
+  it('has the numbers of its way, and gives them back to felt', async () => {
+    table = await onTable(CoveringFields, { part: plain().parts[1] }, plain(), board('tufts'))
+    expect(table.wrapper.findAll('.v-text-field').map((f) => f.find('label').text()).filter((l) => l !== 'Covered with')).toEqual(['Length', 'On a cm²', 'Each weighs'])
+    await field('Each weighs').setValue('20')
+    await field('Each weighs').trigger('blur')
+    expect(head().covering).toEqual({ way: 'tufts', mgEach: 20 })
+    select('Covered with').vm.$emit('update:modelValue', 'wrap')
+    expect(head().covering).toEqual({ way: 'wrap' })
+    select('Covered with').vm.$emit('update:modelValue', 'felt')
+    expect(head().covering).toBeUndefined()
+  })
+
+  it('says felt outright where the finish would mean loops', async () => {
+    const document = plain()
+    document.parts[1]!.finish = 'loops'
+    table = await onTable(CoveringFields, { part: document.parts[1] }, document, board('loops'))
+    select('Covered with').vm.$emit('update:modelValue', 'felt')
+    expect(head().covering).toEqual({ way: 'felt' })
+  })
+})
+
+describe('the selected detail', () => {
+  it('is sized, layered, paired and made otherwise, with its warnings beside it', async () => {
+    table = await onTable(DetailPanel, {}, plain(), board())
+    expect(text()).toContain('Choose a detail')
+    table.figure.selection = { kind: 'detail', key: 'eye' }
+    await nextTick()
+    expect(text()).toContain('Eye reads at 8 on its ground.')
+    await field('Width').setValue('5')
+    await field('Width').trigger('blur')
+    await field('Up').setValue('-2,5')
+    await field('Up').trigger('blur')
+    select('Layer').vm.$emit('update:modelValue', 2)
+    select('Made by').vm.$emit('update:modelValue', 'bead')
+    table.wrapper.findComponent({ name: 'VSwitch' }).vm.$emit('update:modelValue', false)
+    expect(table.figure.details[0]).toMatchObject({ widthMm: 5, yMm: -2.5, layer: 2, method: 'bead', mirror: false })
+    await table.wrapper.find('[aria-label="Take this detail away"]').trigger('click')
+    expect(table.figure.details).toEqual([])
+  })
+})
