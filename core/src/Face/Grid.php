@@ -92,27 +92,11 @@ final class Grid
 
     private static function edge(Surface $surface, float $y): float
     {
-        return self::farthest(static fn (float $mm): bool => $surface->has($mm, $y));
+        return Reach::of(static fn (float $mm): bool => $surface->has($mm, $y));
     }
 
     private static function footDepth(Surface $surface): float
     {
-        return self::farthest(static fn (float $mm): bool => $surface->has(0.0, -$mm));
-    }
-
-    /** The largest mm for which it holds, searched by doubling and halving. @param  callable(float): bool  $has */
-    private static function farthest(callable $has): float
-    {
-        if (! $has(0.0)) {
-            return 0.0;
-        }
-        for ($out = 1.0; $has($out) && $out < 8000; $out *= 2);
-        $in = 0.0;
-        for ($i = 0; $i < 22; $i++) {
-            $middle = ($in + $out) / 2;
-            [$in, $out] = $has($middle) ? [$middle, $out] : [$in, $middle];
-        }
-
-        return $in;
+        return Reach::of(static fn (float $mm): bool => $surface->has(0.0, -$mm));
     }
 }

@@ -17,8 +17,10 @@ final class Surface
     /** Steps of the first search along a line of sight through the piece's box. */
     private const STEPS = 20;
 
-    /** The skin is found to this. */
-    private const FINE_MM = 0.002;
+    /** The skin is found to this, in so many rounds at most. */
+    private const FINE_MM = 0.0001;
+
+    private const ROUNDS = 60;
 
     /** Halvings for the crown, near which a tape runs steeply. */
     private const CROWN_HALVINGS = 22;
@@ -137,18 +139,45 @@ final class Surface
     /** @param  array{float, float, float}  $from */
     private function inside(array $from, float $along): bool
     {
-        return abs($from[2] + $along * $this->towards[2]) <= $this->piece->part->solid->frontMm($from[0] + $along * $this->towards[0], $from[1] + $along * $this->towards[1]);
+        return $this->depthMm($from, $along) >= 0.0;
     }
 
-    /** @param  array{float, float, float}  $from */
+    /**
+     * How far a point of the line of sight lies within the skin, along the shape's own depth; not a number beside it.
+     *
+     * @param  array{float, float, float}  $from
+     */
+    private function depthMm(array $from, float $along): float
+    {
+        return $this->piece->part->solid->frontMm($from[0] + $along * $this->towards[0], $from[1] + $along * $this->towards[1]) - abs($from[2] + $along * $this->towards[2]);
+    }
+
+    /**
+     * Where the line of sight leaves the skin between a place within and one without: the secant's guess where both depths are
+     * known (the Illinois rule keeps both ends moving), halves elsewhere.
+     *
+     * @param  array{float, float, float}  $from
+     */
     private function skin(array $from, float $in, float $out): float
     {
-        while (abs($out - $in) > self::FINE_MM) {
-            $middle = ($in + $out) / 2;
-            if ($this->inside($from, $middle)) {
-                $in = $middle;
+        $inDepth = $this->depthMm($from, $in);
+        $outDepth = $this->depthMm($from, $out);
+        $side = 0;
+        for ($i = 0; $i < self::ROUNDS && abs($out - $in) > self::FINE_MM; $i++) {
+            $share = is_nan($outDepth) || $inDepth <= $outDepth ? 0.5 : max(0.02, min(0.98, $inDepth / ($inDepth - $outDepth)));
+            $next = $in + ($out - $in) * $share;
+            $depth = $this->depthMm($from, $next);
+            if (abs($depth) < self::FINE_MM / 10) {
+                return $next;
+            }
+            if ($depth > 0.0) {
+                [$in, $inDepth] = [$next, $depth];
+                $outDepth = $side > 0 ? $outDepth / 2 : $outDepth;
+                $side = 1;
             } else {
-                $out = $middle;
+                [$out, $outDepth] = [$next, $depth];
+                $inDepth = $side < 0 ? $inDepth / 2 : $inDepth;
+                $side = -1;
             }
         }
 

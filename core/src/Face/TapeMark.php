@@ -27,17 +27,30 @@ final readonly class TapeMark
     /** Where x, y lies on a surface; NAN throughout if it lies off it. */
     public static function on(Surface $surface, float $xMm, float $yMm): self
     {
-        $across = self::tape(static fn (float $s, float $next): array => [$s * $xMm, $surface->heightMm($s * $xMm, $yMm, $next)]);
+        $across = self::acrossMm($surface, $xMm, $yMm);
+        $down = self::downMm($surface, $yMm);
+        $pin = hypot($xMm, $surface->heightMm($xMm, $yMm) - $surface->heightMm(0.0, $yMm));
+
+        return new self($xMm < 0 ? -$across : $across, $down, $pin);
+    }
+
+    /** By tape from the middle line to x, level, at y; never below 0. */
+    public static function acrossMm(Surface $surface, float $xMm, float $yMm): float
+    {
+        return self::tape(static fn (float $s, float $next): array => [$s * $xMm, $surface->heightMm($s * $xMm, $yMm, $next)]);
+    }
+
+    /** By tape from the crown down the middle line to y. */
+    public static function downMm(Surface $surface, float $yMm): float
+    {
         $crown = $surface->crownMm();
+
         // Steep at the crown, so the steps close up there.
-        $down = self::tape(static function (float $s, float $next) use ($surface, $crown, $yMm): array {
+        return self::tape(static function (float $s, float $next) use ($surface, $crown, $yMm): array {
             $y = $crown + (1 - cos($s * M_PI / 2)) * ($yMm - $crown);
 
             return [$y, $surface->heightMm(0.0, $y, $next)];
         });
-        $pin = hypot($xMm, $surface->heightMm($xMm, $yMm) - $surface->heightMm(0.0, $yMm));
-
-        return new self($xMm < 0 ? -$across : $across, $down, $pin);
     }
 
     /** @param  callable(float, float): array{float, float}  $at  a point of the course for s from 0 to 1, next to a known height */

@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+use Impa\Face\Chart;
+use Impa\Face\Reach;
+use Impa\Face\Surface;
+use Impa\Face\TapeMark;
+use Impa\Shape\ShapeKind;
+use Impa\Tests\Support\Figures;
+
+/** @param  array<string, mixed>  $more */
+function faceOf(string $kind, float $w, float $h, float $d, array $more = []): Surface
+{
+    return Surface::of(Figures::read(Figures::document([Figures::part('head', $kind, $w, $h, $d, 0, 0, 0, $more)]))->parts['head']->placements()[0]);
+}
+
+/** The length of a finely drawn course over the skin, 1500 straight pieces: brute force. */
+function courseMm(Surface $surface, callable $at): float
+{
+    $length = 0.0;
+    $before = null;
+    for ($i = 0; $i <= 1500; $i++) {
+        [$x, $y] = $at($i / 1500);
+        $z = $surface->heightMm($x, $y);
+        $length += $before === null ? 0.0 : sqrt(($x - $before[0]) ** 2 + ($y - $before[1]) ** 2 + ($z - $before[2]) ** 2);
+        $before = [$x, $y, $z];
+    }
+
+    return $length;
+}
+
+it('marks true within 0.1 mm on every shape, turned up to 60 degrees, up to 85 % of the half width', function (ShapeKind $kind) {
+    mt_srand(strlen($kind->value) + ord($kind->value[1]));
+    $usual = Impa\Shape\Catalogue::usualSize($kind);
+    foreach ([['x' => 0, 'y' => 0, 'z' => 0], ['x' => mt_rand(-60, 60), 'y' => 0, 'z' => 0], ['x' => mt_rand(-40, 40), 'y' => mt_rand(-60, 60), 'z' => mt_rand(-60, 60)]] as $turn) {
+        $surface = faceOf($kind->value, $usual->widthMm, $usual->heightMm, $usual->depthMm, ['turnDeg' => $turn]);
+        $half = Reach::of(static fn (float $mm): bool => $surface->has($mm, 0.0));
+        if ($half < 1.0 || $surface->crownMm() < 1.0) {
+            // Seen through its hole, or edge on: there is no face to mark.
+            continue;
+        }
+        foreach ([0.2, 0.6, 0.85] as $share) {
+            $x = $share * $half;
+            $mark = TapeMark::on($surface, $x, 0.0);
+            expect($mark->acrossMm)->toEqualWithDelta(courseMm($surface, static fn (float $t): array => [$t * $x, 0.0]), 0.1);
+        }
+        $crown = $surface->crownMm();
+        // Closer together towards the crown, where the skin is steepest.
+        expect(TapeMark::downMm($surface, 0.0))->toEqualWithDelta(courseMm($surface, static fn (float $t): array => [0.0, $crown * cos(M_PI / 2 * $t)]), 0.1);
+    }
+})->with(array_filter(ShapeKind::cases(), static fn (ShapeKind $k): bool => ! in_array($k, [ShapeKind::Ring], true)));
+
+it('comes back within 0.01 mm to where it went from', function (string $kind, array $turn) {
+    $chart = Chart::of(faceOf($kind, 52, 46, 48, ['turnDeg' => $turn]));
+    foreach ([[0.0, 0.0], [9.0, -3.0], [-14.0, 6.0], [18.0, -9.0], [3.0, -15.0]] as [$x, $y]) {
+        $mark = $chart->mark($x, $y);
+        $seen = $chart->seen($mark->acrossMm, $mark->downMm);
+        expect($seen)->not->toBeNull()->and($seen[0])->toEqualWithDelta($x, 0.01)->and($seen[1])->toEqualWithDelta($y, 0.01);
+    }
+})->with(['ball', 'egg', 'drum', 'dome'])->with([[['x' => 0, 'y' => 0, 'z' => 0]], [['x' => 20, 'y' => -15, 'z' => 10]]]);
+
+it('says that a place lies round the edge, where it is not seen', function () {
+    $chart = Chart::of(faceOf('ball', 60, 60, 60));
+    // A quarter of the girth is 47.1 mm: what lies farther is on the back.
+    expect($chart->seen(48.0, 47.1))->toBeNull()->and($chart->seen(0.0, 95.0))->toBeNull()->and($chart->seen(0.0, -1.0))->toBeNull()
+        ->and($chart->seen(46.0, 47.1))->not->toBeNull();
+});
+
+it('pulls a tape taut along the great circle of a ball, from any mark to any other', function () {
+    $chart = Chart::of(faceOf('ball', 60, 60, 60));
+    mt_srand(4);
+    for ($n = 0; $n < 12; $n++) {
+        $points = [];
+        while (count($points) < 2) {
+            [$x, $y] = [mt_rand(-24, 24), mt_rand(-24, 24)];
+            if (hypot($x, $y) < 25.5) {
+                $points[] = [(float) $x, (float) $y];
+            }
+        }
+        [$a, $b] = $points;
+        $angle = acos(max(-1.0, min(1.0, ($a[0] * $b[0] + $a[1] * $b[1] + sqrt(900 - $a[0] ** 2 - $a[1] ** 2) * sqrt(900 - $b[0] ** 2 - $b[1] ** 2)) / 900)));
+        $found = $chart->between($a, $b);
+        expect($found['pinMm'])->toEqualWithDelta(60 * sin($angle / 2), 1e-9)->and($found['tapeMm'])->toEqualWithDelta(30 * $angle, 0.1)
+            ->and($chart->between($b, $a)['tapeMm'])->toEqualWithDelta($found['tapeMm'], 0.02);
+    }
+});
+
+it('unrolls a can: the tape between two marks is the straight line on the unrolled sheet', function () {
+    // The middle of a sausage is a cylinder of 10 mm radius.
+    $chart = Chart::of(faceOf('sausage', 20, 100, 20));
+    foreach ([[[-6.0, -10.0], [7.0, 15.0]], [[0.0, 0.0], [8.0, 20.0]]] as [$a, $b]) {
+        $around = 10 * abs(asin($b[0] / 10) - asin($a[0] / 10));
+        expect($chart->between($a, $b)['tapeMm'])->toEqualWithDelta(hypot($around, $b[1] - $a[1]), 0.05);
+    }
+});
+
+it('measures nothing to where the piece is not, and nothing from a place to itself', function () {
+    $chart = Chart::of(faceOf('ball', 40, 40, 40));
+    expect($chart->between([0.0, 0.0], [30.0, 0.0]))->toBeNull()
+        ->and($chart->between([5.0, 5.0], [5.0, 5.0]))->toEqual(['pinMm' => 0.0, 'tapeMm' => 0.0]);
+});
+
+it('never says that the tape is shorter than the pins, and both grow with the head', function () {
+    mt_srand(8);
+    for ($n = 0; $n < 8; $n++) {
+        [$x, $y] = [mt_rand(-15, 15), mt_rand(-12, 12)];
+        $one = Chart::of(faceOf('egg', 52, 56, 48))->between([2.0, 3.0], [(float) $x, (float) $y]);
+        $two = Chart::of(faceOf('egg', 104, 112, 96))->between([4.0, 6.0], [2.0 * $x, 2.0 * $y]);
+        expect($one['tapeMm'])->toBeGreaterThanOrEqual($one['pinMm'])
+            ->and($two['tapeMm'])->toEqualWithDelta(2 * $one['tapeMm'], 0.02)->and($two['pinMm'])->toEqualWithDelta(2 * $one['pinMm'], 1e-9);
+    }
+});
