@@ -54,6 +54,9 @@ Route::prefix('api')->whereNumber(['figure', 'picture', 'wool', 'swatch'])->grou
     Route::post('plan', [PlanController::class, 'store']);
     Route::post('board', [BoardController::class, 'store']);
     Route::post('face', [FaceController::class, 'store']);
+    Route::post('face/laying', [FaceController::class, 'laying']);
+    Route::post('face/between', [FaceController::class, 'between']);
+    Route::post('face/afar', [FaceController::class, 'afar']);
     Route::post('render', [RenderController::class, 'store']);
     Route::get('wools', [WoolController::class, 'index']);
     Route::post('wools', [WoolController::class, 'store']);

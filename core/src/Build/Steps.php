@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Build;
 
 use Impa\Face\Crispness;
+use Impa\Face\LayingOrder;
 use Impa\Figure\Detail;
 use Impa\Figure\FaceSchool;
 use Impa\Figure\Figure;
@@ -39,7 +40,7 @@ final readonly class Steps
         foreach ($figure->parts as $part) {
             array_push($all, ...$steps->making($part), ...$steps->joining($part));
         }
-        foreach ($figure->details as $detail) {
+        foreach (LayingOrder::of($figure, array_values($figure->details)) as $detail) {
             $all[] = $steps->detail($detail);
         }
         $all[] = new Step('inspect', StepKind::Inspect, '', '', array_map(static fn (Step $s): string => $s->key, $all), Minutes::INSPECT, 0.0, null, [], Words::INSPECT);

@@ -75,6 +75,12 @@ final readonly class Figure
         }
     }
 
+    /** One part alone, with what lies on it; to be looked at, not to be stored. */
+    public function onlyPart(string $key): self
+    {
+        return new self($this->document, $this->name, $this->heightMm, $this->pose, $this->faceSchool, $this->colours, array_intersect_key($this->parts, [$key => true]), array_filter($this->details, static fn (Detail $d): bool => $d->on === $key), null);
+    }
+
     /** A copy of the document, every member as it came. */
     public function document(): stdClass
     {

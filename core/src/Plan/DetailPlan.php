@@ -5,16 +5,14 @@ declare(strict_types=1);
 namespace Impa\Plan;
 
 use Impa\Build\Steps;
-use Impa\Colour\Ciede2000;
 use Impa\Colour\Contrast;
 use Impa\Face\Crispness;
+use Impa\Face\Ground;
 use Impa\Face\Surface;
 use Impa\Face\TapeMark;
 use Impa\Figure\Detail;
-use Impa\Figure\DetailKind;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
-use Impa\Shape\Outline;
 use Impa\Wool\DetailWool;
 
 /** What the plan says of one detail: its wisp, where it is pricked, whether it will read. Immutable. */
@@ -33,9 +31,8 @@ final readonly class DetailPlan
     {
         $part = $figure->parts[$detail->on];
         $mark = TapeMark::on($surface, ...$detail->middle());
-        $ground = $figure->colours[self::ground($figure, $detail)]->srgb;
 
-        return new self($detail, $part, $mark, Ciede2000::between($figure->colours[$detail->colour]->srgb->lab(), $ground->lab()));
+        return new self($detail, $part, $mark, Ground::difference($figure, $detail));
     }
 
     public function isOnPart(): bool
@@ -81,23 +78,5 @@ final readonly class DetailPlan
             'crisp' => $this->isTooSmall() ? 'too-small' : $this->contrast()->value,
             'difference' => $this->difference,
         ];
-    }
-
-    /** Key of the colour it lies on: the topmost lower detail under its middle, else the part's own. */
-    private static function ground(Figure $figure, Detail $detail): string
-    {
-        $colour = $figure->parts[$detail->on]->colour;
-        [$x, $y] = $detail->middle();
-        foreach ($figure->detailsOn($detail->on) as $lower) {
-            if ($lower->layer < $detail->layer && $lower->side === $detail->side && $lower->kind !== DetailKind::Line) {
-                $outline = $lower->outline();
-                $twin = array_map(static fn (array $p): array => [-$p[0], $p[1]], $outline);
-                foreach ($lower->mirror ? [$outline, $twin] : [$outline] as $loop) {
-                    $colour = Outline::reach($loop, ...Outline::centroid($loop), ...[$x, $y]) <= 1.0 ? $lower->colour : $colour;
-                }
-            }
-        }
-
-        return $colour;
     }
 }

@@ -38,11 +38,17 @@ final class Painter
             throw RenderRefused::sizeOutOfRange($px);
         }
         $layers = self::layers($figure, $view->side());
-        $box = Box::around(array_merge(...array_map(static fn (array $layer): array => array_merge(...$layer[1]), $layers)));
-        $pxPerMm = $px * (1 - 2 * self::RIM) / max($box->width(), $box->height(), 1.0);
+        $box = self::box($layers);
+        $pxPerMm = self::fitted($box, $px);
         [$x, $y] = $box->middle();
 
         return self::paint($layers, $px, $px, $pxPerMm, $px / 2 - $x * $pxPerMm, $px / 2 + $y * $pxPerMm, $ground);
+    }
+
+    /** Pixels for a millimetre of a figure that is fitted into a square of so many. */
+    public static function pxPerMm(Figure $figure, View $view, int $px): float
+    {
+        return self::fitted(self::box(self::layers($figure, $view->side())), $px);
     }
 
     /**
@@ -57,6 +63,17 @@ final class Painter
         $picture = $figure->picture ?? throw RenderRefused::noPictureToMatch();
 
         return self::paint(self::layers($figure, Side::Front), $picture->widthPx, $picture->heightPx, 1 / $picture->mmPerPx, $picture->originXPx, $picture->originYPx, $ground);
+    }
+
+    /** @param  list<array{mixed, list<list<array{float, float}>>}>  $layers */
+    private static function box(array $layers): Box
+    {
+        return Box::around(array_merge(...array_map(static fn (array $layer): array => array_merge(...$layer[1]), $layers)));
+    }
+
+    private static function fitted(Box $box, int $px): float
+    {
+        return $px * (1 - 2 * self::RIM) / max($box->width(), $box->height(), 1.0);
     }
 
     /**

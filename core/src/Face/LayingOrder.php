@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Face;
+
+use Impa\Figure\Detail;
+use Impa\Figure\Figure;
+use Impa\Wool\DetailWool;
+
+/** In which order details are laid: underlays first, then big before small, the middle line before the sides, light before dark. */
+final class LayingOrder
+{
+    /** So close to the middle line is on it, mm. */
+    private const ON_LINE_MM = 1.0;
+
+    /**
+     * @param  list<Detail>  $details
+     * @return list<Detail>
+     */
+    public static function of(Figure $figure, array $details): array
+    {
+        usort($details, static fn (Detail $a, Detail $b): int => self::rank($figure, $a) <=> self::rank($figure, $b));
+
+        return $details;
+    }
+
+    /** @return array{int, int, bool, float} */
+    private static function rank(Figure $figure, Detail $detail): array
+    {
+        return [
+            $detail->layer,
+            // Alike is what differs by less than half in area.
+            -(int) round(log(max(0.01, DetailWool::areaMm2($detail)), 2)),
+            abs($detail->middle()[0]) > self::ON_LINE_MM,
+            -$figure->colours[$detail->colour]->srgb->lab()->l,
+        ];
+    }
+}
