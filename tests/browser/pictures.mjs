@@ -67,6 +67,16 @@ const views = {
     await page.goto(`${base}/figures/${id('Bobbin')}/face`)
     await page.locator('[data-detail=cheek]').first().click()
   },
+  'face-lay': async () => {
+    await page.goto(`${base}/figures/${id('Bobbin')}/face`)
+    await page.getByRole('tab', { name: 'How to lay' }).click()
+    await page.locator('.guide').waitFor()
+  },
+  'face-afar': async () => {
+    await page.goto(`${base}/figures/${id('Bobbin')}/face`)
+    await page.getByRole('tab', { name: 'From afar' }).click()
+    await page.locator('.afar img').nth(2).waitFor()
+  },
   build: async () => page.goto(`${base}/figures/${id('Bobbin')}/build`),
   'build-tablet': async () => {
     await page.setViewportSize({ width: 820, height: 1180 })

@@ -21,6 +21,10 @@ export interface Drawing { parts: Record<string, PartDrawing>; details: Record<s
 export interface Board { document: Figure | null; plan: Plan; drawing: Drawing }
 export interface GridLine { mm: number; points: [number, number][] }
 export interface FaceGrid { stepMm: number; across: GridLine[]; down: GridLine[]; crownMm: number; footMm: number }
+export interface Laying { key: string; woolMg: number; wool: string; needle: string; marks: string[]; stabs: string[]; proudMm: number; check: string; undo: string }
+export interface Mend { text: string; set: Partial<Figure['details'] extends (infer D)[] | undefined ? D : never>; under: Record<string, unknown> | null }
+export interface CrispAdvice { why: string; mends: Mend[] }
+export interface FaceWork { laying: Laying[]; advice: Record<string, CrispAdvice[]> }
 export interface CatalogueShape { kind: Figure['parts'][number]['shape']['kind']; core: Figure['core']; shape: Figure['parts'][number]['shape']; front: Loop[] }
 export interface Recut { document: Figure; key: string }
 export interface Sizing { heightMm: number; factor: number; woolTimes: number }
@@ -145,6 +149,9 @@ export const api = {
   board: (document: Figure, signal?: AbortSignal) => ask<Board>('POST', 'board', { document }, { signal }),
   rescale: (document: Figure, heightMm: number) => ask<Board>('POST', 'board', { document, rescale: true, heightMm }),
   face: (document: Figure, part: string, signal?: AbortSignal) => ask<FaceGrid>('POST', 'face', { document, part }, { signal }),
+  laying: (document: Figure, part: string, signal?: AbortSignal) => ask<FaceWork>('POST', 'face/laying', { document, part }, { signal }),
+  between: (document: Figure, part: string, points: [[number, number], [number, number]]) => ask<{ pinMm: number; tapeMm: number }>('POST', 'face/between', { document, part, points }),
+  afar: (document: Figure, part: string, metres: number) => file('face/afar', { document, part, metres }),
   picture: (file: Blob) => ask<{ id: number; widthPx: number; heightPx: number }>('POST', 'pictures', file),
   breakDown: (picture: number, wishes: SeeingWishes, name: string, fileName: string, onProgress: (doing: string, share: number) => void, signal: AbortSignal) =>
     lines<Seen>('breakdown', { picture, ...wishes, name, file: fileName }, onProgress, signal),

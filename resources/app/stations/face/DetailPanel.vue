@@ -1,18 +1,29 @@
 <script setup lang="ts">
 import { mdiDeleteOutline } from '@mdi/js'
 import { computed } from 'vue'
+import type { CrispAdvice, Mend } from '../../api/client'
 import type { Detail } from '../../api/figure'
 import ColourPicker from '../../shell/ColourPicker.vue'
 import LengthField from '../../shell/LengthField.vue'
 import { useFigure } from '../../state/figure'
 import { methods } from '../words'
 
+const props = withDefaults(defineProps<{ advice?: Record<string, CrispAdvice[]> }>(), { advice: () => ({}) })
 const figure = useFigure()
+const mine = computed(() => props.advice[detail.value?.key ?? ''] ?? [])
 const detail = computed(() => figure.selectedDetail)
 const notes = computed(() => {
   const index = figure.details.findIndex((d) => d.key === detail.value?.key)
   return figure.board?.plan.notes.filter((n) => n.at === `/details/${index}`) ?? []
 })
+/** A mend as PHP proposed it: what to set, and what to lay under it; one step of undo. */
+function mend(m: Mend): void {
+  const key = detail.value?.key
+  figure.change((d) => {
+    d.details?.filter((x) => x.key === key).forEach((x) => Object.assign(x, m.set))
+    if (m.under) d.details?.push({ key: figure.freeKey(d.details, `${key}-rim`), ...m.under } as Detail)
+  })
+}
 const set = (how: (d: Detail) => void) => detail.value && figure.changeDetail(detail.value.key, how)
 </script>
 
@@ -36,7 +47,11 @@ const set = (how: (d: Detail) => void) => detail.value && figure.changeDetail(de
         <v-select :model-value="detail.method ?? 'felt'" :items="methods" label="Made by" @update:model-value="set((d) => (d.method = $event))" />
       </div>
       <ColourPicker class="mt-2" :model-value="detail.colour" @update:model-value="set((d) => (d.colour = $event))" />
-      <v-alert v-for="n in notes" :key="n.code" type="warning" variant="tonal" density="compact" class="mt-2">{{ n.text }}</v-alert>
+      <div v-for="a in mine" :key="a.why" class="advice" role="note">
+        <b>{{ a.why.charAt(0).toUpperCase() + a.why.slice(1) }}.</b>
+        <div class="row"><v-btn v-for="m in a.mends" :key="m.text" size="small" variant="tonal" @click="mend(m)">{{ m.text.charAt(0).toUpperCase() + m.text.slice(1) }}</v-btn></div>
+      </div>
+      <v-alert v-for="n in notes.filter((x) => !mine.length || x.code === 'off-part')" :key="n.code" type="warning" variant="tonal" density="compact" class="mt-2">{{ n.text }}</v-alert>
     </template>
     <p v-else class="quiet">Choose a detail to size, colour or move it. Drag it on the head, or nudge it with the arrow keys; a pair moves alike on both sides.</p>
   </section>
@@ -46,5 +61,6 @@ const set = (how: (d: Detail) => void) => detail.value && figure.changeDetail(de
 .top { display: flex; align-items: center; }
 .top .v-btn { flex: none; }
 .pair { display: grid; grid-template-columns: max-content 1fr; gap: 1rem; }
+.advice { border-left: 5px solid rgb(var(--v-theme-warning)); background: rgba(var(--v-theme-warning), .1); border-radius: 10px; padding: .5rem .8rem; margin-top: .6rem; display: grid; gap: .4rem; font-size: .92rem; }
 .three { display: grid; grid-template-columns: repeat(3, 1fr); gap: .6rem; }
 </style>

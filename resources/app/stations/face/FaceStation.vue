@@ -1,13 +1,16 @@
 <script setup lang="ts">
 import { mdiFlipHorizontal, mdiFlipVertical } from '@mdi/js'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
-import { api, type FaceGrid } from '../../api/client'
+import { api, type FaceGrid, type FaceWork } from '../../api/client'
 import type { Detail } from '../../api/figure'
 import { bounds, detailLoop, detailMiddle } from '../../drawing/geometry'
 import { useFigure } from '../../state/figure'
 import { useUnits } from '../../state/units'
+import AfarView from './AfarView.vue'
 import DetailPanel from './DetailPanel.vue'
 import HeadBoard from './HeadBoard.vue'
+import LayingGuide from './LayingGuide.vue'
+import MeasureLine from './MeasureLine.vue'
 
 const figure = useFigure()
 const units = useUnits()
@@ -15,13 +18,17 @@ const chosen = ref('')
 const grid = ref<FaceGrid | null>(null)
 const flipped = ref(false)
 const upsideDown = ref(false)
+const work = ref<FaceWork>({ laying: [], advice: {} })
+const pages = [{ key: 'marks', title: 'Marks' }, { key: 'lay', title: 'How to lay' }, { key: 'afar', title: 'From afar' }] as const
+const page = ref<(typeof pages)[number]['key']>('marks')
 
 const partKey = computed(() => {
   const wish = chosen.value || figure.board?.plan.face || figure.parts[0]?.key || ''
   return figure.parts.some((p) => p.key === wish) ? wish : (figure.parts[0]?.key ?? '')
 })
 const part = computed(() => figure.parts.find((p) => p.key === partKey.value))
-const marks = computed(() => (figure.board?.plan.details ?? []).filter((d) => figure.details.find((x) => x.key === d.key)?.on === partKey.value))
+const order = computed(() => work.value.laying.map((l) => l.key))
+const marks = computed(() => (figure.board?.plan.details ?? []).filter((d) => figure.details.find((x) => x.key === d.key)?.on === partKey.value).sort((a, b) => order.value.indexOf(a.key) - order.value.indexOf(b.key)))
 const detail = (key: string) => figure.details.find((d) => d.key === key)
 const partItems = computed(() => figure.parts.map((p) => ({ title: p.name ?? p.key, value: p.key })))
 const words: Record<string, string> = { crisp: 'crisp', soft: 'soft', lost: 'lost', 'too-small': 'too small' }
@@ -36,6 +43,19 @@ watch([partKey, () => JSON.stringify(part.value?.shape) + JSON.stringify(part.va
   } catch {
     // The board says what is wrong with the figure; the head stands without its grid.
     grid.value = null
+  }
+}, { immediate: true })
+
+let askedWork: AbortController | null = null
+watch([partKey, () => figure.document], async () => {
+  if (!figure.document || !partKey.value) return
+  askedWork?.abort()
+  const mine = (askedWork = new AbortController())
+  try {
+    work.value = await api.laying(figure.document, partKey.value, mine.signal)
+  } catch {
+    // What is wrong with the figure is told once, by the board.
+    if (!mine.signal.aborted) work.value = { laying: [], advice: {} }
   }
 }, { immediate: true })
 
@@ -92,11 +112,16 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
         <v-btn :prepend-icon="mdiFlipHorizontal" :aria-pressed="flipped" :color="flipped ? 'secondary' : undefined" @click="flipped = !flipped">Mirror</v-btn>
         <v-btn :prepend-icon="mdiFlipVertical" :aria-pressed="upsideDown" :color="upsideDown ? 'secondary' : undefined" @click="upsideDown = !upsideDown">Upside down</v-btn>
       </div>
-      <HeadBoard :part="part" :grid="grid" :flipped="flipped" :upside-down="upsideDown" class="sheet" />
+      <HeadBoard :order="order" :part="part" :grid="grid" :flipped="flipped" :upside-down="upsideDown" class="sheet" />
     </section>
     <aside class="side">
       <section class="sheet block" aria-label="Marks">
-        <h2>Marks to prick</h2>
+        <div class="tags" role="tablist" aria-label="The face">
+          <button v-for="p in pages" :key="p.key" class="plain tag display" role="tab" :aria-selected="page === p.key" @click="page = p.key">{{ p.title }}</button>
+        </div>
+        <LayingGuide v-if="page === 'lay'" :laying="work.laying" />
+        <AfarView v-else-if="page === 'afar'" :part="partKey" />
+        <template v-else>
         <p v-if="!marks.length" class="quiet">Nothing on {{ part.name ?? part.key }} yet. Put eyes on it first: the lower half looks young, and a little too small is better than too big.</p>
         <table v-else>
           <thead><tr><th>No.</th><th>What</th><th>Across</th><th>Down</th><th>Reads</th></tr></thead>
@@ -111,8 +136,10 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
           </tbody>
         </table>
         <p class="quiet small">In {{ units.lengthUnit.value }} by tape on the curved wool: across from the middle line, down from the crown. Pairs are pricked the same way on both sides.</p>
+        <MeasureLine v-if="marks.length" :part="partKey" />
+        </template>
       </section>
-      <DetailPanel class="sheet block" />
+      <DetailPanel class="sheet block" :advice="work.advice" />
     </aside>
   </div>
   <p v-else-if="figure.document && !figure.parts.length" class="pa-6">There is no part to put a face on. Add shapes at the Shapes station first.</p>

@@ -7,7 +7,7 @@ import { useFigure } from '../../state/figure'
 import { useUnits } from '../../state/units'
 
 /** One part large from the front, its tape grid lying on the curve, its details to be dragged. Millimetres from the part's middle. */
-const props = defineProps<{ part: Part; grid: FaceGrid | null; flipped: boolean; upsideDown: boolean }>()
+const props = defineProps<{ part: Part; grid: FaceGrid | null; flipped: boolean; upsideDown: boolean; order: string[] }>()
 const figure = useFigure()
 const units = useUnits()
 const svg = ref<SVGSVGElement>()
@@ -55,7 +55,8 @@ function release(): void {
 const shift = (key: string, side: number) => (drag.value?.key === key ? `translate(${side * drag.value.dx} ${-drag.value.dy})` : undefined)
 const sides = (d: Detail) => (d.mirror ? [1, -1] : [1])
 const isChosen = (d: Detail) => figure.selection?.kind === 'detail' && figure.selection.key === d.key
-const number = (d: Detail) => figure.details.filter((x) => x.on === props.part.key).indexOf(d) + 1
+/** Numbered in the order in which they are laid. */
+const number = (d: Detail) => props.order.indexOf(d.key) + 1
 const text = computed(() => view.value.height / 42)
 </script>
 
@@ -87,7 +88,7 @@ const text = computed(() => view.value.height / 42)
       </template>
       <g v-for="d in details" :key="'n' + d.key" :transform="shift(d.key, 1)" pointer-events="none" aria-hidden="true">
         <g :transform="`translate(${detailMiddle(d)[0]} ${-detailMiddle(d)[1] - text * 1.9}) scale(${flipped ? -1 : 1} 1) rotate(${upsideDown ? 180 : 0})`" :class="{ gone: !isChosen(d) && (d.layer ?? 1) > 1 }">
-          <circle :r="text * .78" class="tag" /><text :font-size="text * .95" text-anchor="middle" :y="text * .34">{{ number(d) }}</text>
+          <circle :r="text * .78" class="tag" /><text :font-size="text * .95" text-anchor="middle" :y="text * .34">{{ number(d) || '' }}</text>
         </g>
       </g>
     </g>

@@ -53,9 +53,6 @@ watch(() => figure.document, (now, before) => { if (now) void (before ? supply.r
 <style scoped>
 .wool-station { display: grid; grid-template-columns: minmax(0, 1.5fr) minmax(390px, 1fr); gap: 1rem; padding: .3rem 1rem 1.5rem; max-width: 1500px; margin: 0 auto; align-items: start; }
 .left { padding: .6rem 1.2rem 1.2rem; overflow-x: auto; }
-.tags { display: flex; gap: .3rem; align-items: end; border-bottom: var(--stitch); margin-bottom: .6rem; flex-wrap: wrap; }
-.tag { padding: .55rem .9rem .45rem; min-height: 44px; font-size: 1.12rem; border-radius: 12px 12px 0 0; color: rgb(var(--v-theme-quiet)); }
-.tag[aria-selected='true'] { background: rgb(var(--v-theme-table)); color: rgb(var(--v-theme-primary)); }
 .count { font: 700 .78rem 'Nunito Sans', sans-serif; background: rgb(var(--v-theme-error)); color: rgb(var(--v-theme-on-error)); border-radius: 9px; padding: 0 .45rem; margin-left: .4rem; }
 .legend { margin-left: auto; padding-bottom: .5rem; font-size: .84rem; }
 .side { display: grid; gap: 1rem; align-content: start; }

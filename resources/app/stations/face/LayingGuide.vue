@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import { mdiChevronLeft, mdiChevronRight } from '@mdi/js'
+import { computed, ref, watch } from 'vue'
+import type { Laying } from '../../api/client'
+import { useFigure } from '../../state/figure'
+
+/** One detail at a time, in large type, to be read while the hands are full: what to take, where to prick, how to stab. */
+const props = defineProps<{ laying: Laying[] }>()
+const figure = useFigure()
+const at = ref(0)
+const now = computed(() => props.laying[Math.min(at.value, props.laying.length - 1)])
+const detail = computed(() => figure.details.find((d) => d.key === now.value?.key))
+
+watch(() => figure.selection, (chosen) => {
+  const found = chosen?.kind === 'detail' ? props.laying.findIndex((l) => l.key === chosen.key) : -1
+  if (found >= 0) at.value = found
+}, { immediate: true })
+function go(by: number): void {
+  at.value = (at.value + by + props.laying.length) % props.laying.length
+  if (now.value) figure.selection = { kind: 'detail', key: now.value.key }
+}
+</script>
+
+<template>
+  <p v-if="!now" class="quiet">Nothing to lay yet.</p>
+  <div v-else class="guide" aria-live="polite">
+    <div class="row head">
+      <v-btn :icon="mdiChevronLeft" variant="text" aria-label="The one before" @click="go(-1)" />
+      <span class="quiet">{{ at + 1 }} of {{ laying.length }}</span>
+      <v-spacer />
+      <v-btn :icon="mdiChevronRight" variant="tonal" color="primary" aria-label="The next one" @click="go(1)" />
+    </div>
+    <h2><i class="swatch big" :style="{ background: figure.colourOf(detail?.colour ?? '') }" /> {{ detail?.name ?? now.key }}<small v-if="detail?.mirror" class="unit">x 2</small></h2>
+    <p v-if="now.wool" class="wool">{{ now.wool }}</p>
+    <ol class="bare marks"><li v-for="m in now.marks" :key="m">{{ m }}</li></ol>
+    <ol class="stabs"><li v-for="s in now.stabs" :key="s">{{ s }}</li></ol>
+    <p v-if="now.needle" class="quiet">Needle {{ now.needle }}.</p>
+    <p>{{ now.check }}</p>
+    <details><summary>If it goes wrong</summary><p>{{ now.undo }}</p></details>
+  </div>
+</template>
+
+<style scoped>
+.guide { display: grid; gap: .6rem; }
+h2 { font-size: 1.7rem; display: flex; gap: .6rem; align-items: center; }
+.big { width: 1.7rem; height: 1.7rem; }
+.wool { font-size: 1.05rem; }
+.marks { font-size: 1.2rem; font-weight: 700; border-block: var(--stitch); padding: .4rem 0; line-height: 1.5; }
+.stabs { font-size: 1.12rem; padding-left: 1.5rem; line-height: 1.5; }
+summary { cursor: pointer; color: rgb(var(--v-theme-secondary)); min-height: 30px; }
+</style>
