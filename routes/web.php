@@ -57,6 +57,7 @@ Route::prefix('api')->whereNumber(['figure', 'picture', 'wool', 'swatch'])->grou
     Route::post('face/laying', [FaceController::class, 'laying']);
     Route::post('face/between', [FaceController::class, 'between']);
     Route::post('face/afar', [FaceController::class, 'afar']);
+    Route::post('face/sheets', [FaceController::class, 'sheets']);
     Route::post('render', [RenderController::class, 'store']);
     Route::get('wools', [WoolController::class, 'index']);
     Route::post('wools', [WoolController::class, 'store']);

@@ -104,3 +104,27 @@ it('refuses a face that is not there, places off it and distances out of reach',
     ['laying', ['part' => 'nose']], ['between', ['points' => [[0, 0], [400, 0]]]], ['between', ['points' => [[0, 0], [1, 1], [2, 2]]]], ['between', ['points' => 'here']],
     ['afar', ['metres' => 0]], ['afar', ['metres' => 50]], ['afar', ['metres' => 'far']], ['afar', ['part' => 7]],
 ]);
+
+it('prints the face on paper at true size, as PDF and SVG', function (string $paper) {
+    $document = demoFigure();
+    $pdf = $this->postJson('/api/face/sheets', ['document' => $document, 'part' => 'head', 'paper' => $paper])->assertOk()->assertHeader('Content-Type', 'application/pdf')->getContent();
+    $file = tempnam(sys_get_temp_dir(), 'face');
+    file_put_contents($file, $pdf);
+    (new Symfony\Component\Process\Process(['pdftoppm', '-r', '254', '-f', '1', '-l', '1', '-png', '-singlefile', $file, $file]))->mustRun();
+    $image = imagecreatefrompng($file.'.png');
+    // The head's outline is the leftmost and highest that is drawn; a tenth of a millimetre to the pixel.
+    $head = collect($document['parts'])->firstWhere('key', 'head')['shape'];
+    [$top, $bottom] = [INF, -INF];
+    for ($y = 80; $y < 110 + 10 * $head['heightMm']; $y++) {
+        for ($x = 95; $x < 105 + 10 * $head['widthMm']; $x++) {
+            if ((imagecolorat($image, $x, $y) & 255) < 120) {
+                [$top, $bottom] = [min($top, $y), max($bottom, $y)];
+            }
+        }
+    }
+    expect(($bottom - $top) / 10)->toEqualWithDelta($head['heightMm'], 0.6);
+    array_map(unlink(...), [$file, $file.'.png']);
+    expect($this->postJson('/api/face/sheets', ['document' => $document, 'part' => 'head', 'as' => 'svg', 'paper' => $paper])->assertOk()->getContent())->toStartWith('<svg');
+    $this->postJson('/api/face/sheets', ['document' => $document, 'part' => 'head', 'paper' => 'a3'])->assertStatus(422);
+    $this->postJson('/api/face/sheets', ['document' => $document, 'part' => 'head', 'as' => 'dxf'])->assertStatus(422);
+})->with(['a4', 'letter']);

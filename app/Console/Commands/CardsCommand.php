@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Printing\SizeCardsPdf;
+use App\Printing\PagesPdf;
 use Illuminate\Console\Command;
 use Impa\Cards\Paper;
 use Impa\Cards\SizeCards;
@@ -35,7 +35,7 @@ final class CardsCommand extends Command
         $plan = Plan::of($figure);
 
         return match (strtolower(pathinfo($out, PATHINFO_EXTENSION))) {
-            'pdf' => $this->give(SizeCardsPdf::of($plan, $paper), $out),
+            'pdf' => $this->give(PagesPdf::of(SizeCards::pages($plan, $paper), $paper), $out),
             'svg' => $this->give(SizeCards::sheet($plan, $paper), $out),
             default => $this->refuse(['--out: say which file to write, ending in .pdf or .svg.']),
         };

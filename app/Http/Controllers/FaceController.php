@@ -5,9 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Body;
+use App\Printing\PagesPdf;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Impa\Cards\FaceSheets;
+use Impa\Cards\Page;
+use Impa\Cards\Paper;
 use Impa\Colour\Srgb;
 use Impa\Face\Chart;
 use Impa\Face\CrispAdvice;
@@ -76,6 +80,21 @@ final class FaceController
         $png = Painter::png($alone, View::Front, self::AFAR_PX, Srgb::hex('#efe6d6'));
 
         return new Response(FromAfar::of($png, Painter::pxPerMm($alone, View::Front, self::AFAR_PX), $metres), 200, ['Content-Type' => 'image/png']);
+    }
+
+    /** The face on paper at true size. */
+    public function sheets(Request $request): Response
+    {
+        $body = Body::of($request);
+        [$figure, $part] = self::read($body);
+        $paper = Paper::tryFrom($body->text('paper', 'a4')) ?? throw new HttpException(422, 'The paper is a4 or letter.');
+        $pages = FaceSheets::of($figure, $part)->pages($paper);
+
+        return match ($body->text('as', 'pdf')) {
+            'pdf' => new Response(PagesPdf::of($pages, $paper), 200, ['Content-Type' => 'application/pdf']),
+            'svg' => new Response(Page::below($pages, $paper), 200, ['Content-Type' => 'image/svg+xml']),
+            default => throw new HttpException(422, 'Templates come as pdf or svg.'),
+        };
     }
 
     /** @return array{Figure, Part} */

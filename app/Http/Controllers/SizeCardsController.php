@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Body;
-use App\Printing\SizeCardsPdf;
+use App\Printing\PagesPdf;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Impa\Cards\Paper;
@@ -23,7 +23,7 @@ final class SizeCardsController
         $plan = Plan::of($body->figure());
 
         return match ($body->text('as', 'pdf')) {
-            'pdf' => new Response(SizeCardsPdf::of($plan, $paper), 200, ['Content-Type' => 'application/pdf']),
+            'pdf' => new Response(PagesPdf::of(SizeCards::pages($plan, $paper), $paper), 200, ['Content-Type' => 'application/pdf']),
             'svg' => new Response(SizeCards::sheet($plan, $paper), 200, ['Content-Type' => 'image/svg+xml']),
             default => throw new HttpException(422, 'Size cards come as pdf or svg.'),
         };

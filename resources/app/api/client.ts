@@ -152,6 +152,7 @@ export const api = {
   laying: (document: Figure, part: string, signal?: AbortSignal) => ask<FaceWork>('POST', 'face/laying', { document, part }, { signal }),
   between: (document: Figure, part: string, points: [[number, number], [number, number]]) => ask<{ pinMm: number; tapeMm: number }>('POST', 'face/between', { document, part, points }),
   afar: (document: Figure, part: string, metres: number) => file('face/afar', { document, part, metres }),
+  faceSheets: (document: Figure, part: string, as: 'pdf' | 'svg', paper: 'a4' | 'letter') => file('face/sheets', { document, part, as, paper }),
   picture: (file: Blob) => ask<{ id: number; widthPx: number; heightPx: number }>('POST', 'pictures', file),
   breakDown: (picture: number, wishes: SeeingWishes, name: string, fileName: string, onProgress: (doing: string, share: number) => void, signal: AbortSignal) =>
     lines<Seen>('breakdown', { picture, ...wishes, name, file: fileName }, onProgress, signal),

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { mdiFlipHorizontal, mdiFlipVertical } from '@mdi/js'
+import { mdiFlipHorizontal, mdiFlipVertical, mdiPrinterOutline } from '@mdi/js'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { api, type FaceGrid, type FaceWork } from '../../api/client'
 import type { Detail } from '../../api/figure'
 import { bounds, detailLoop, detailMiddle } from '../../drawing/geometry'
+import PrintDialog from '../../shell/PrintDialog.vue'
 import { useFigure } from '../../state/figure'
 import { useUnits } from '../../state/units'
 import AfarView from './AfarView.vue'
@@ -18,6 +19,8 @@ const chosen = ref('')
 const grid = ref<FaceGrid | null>(null)
 const flipped = ref(false)
 const upsideDown = ref(false)
+const printing = ref(false)
+const sheets = (as: 'pdf' | 'svg', paper: 'a4' | 'letter') => api.faceSheets(figure.document!, partKey.value, as, paper)
 const work = ref<FaceWork>({ laying: [], advice: {} })
 const pages = [{ key: 'marks', title: 'Marks' }, { key: 'lay', title: 'How to lay' }, { key: 'afar', title: 'From afar' }] as const
 const page = ref<(typeof pages)[number]['key']>('marks')
@@ -111,6 +114,10 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
         <v-spacer />
         <v-btn :prepend-icon="mdiFlipHorizontal" :aria-pressed="flipped" :color="flipped ? 'secondary' : undefined" @click="flipped = !flipped">Mirror</v-btn>
         <v-btn :prepend-icon="mdiFlipVertical" :aria-pressed="upsideDown" :color="upsideDown ? 'secondary' : undefined" @click="upsideDown = !upsideDown">Upside down</v-btn>
+        <v-btn :icon="mdiPrinterOutline" size="small" variant="tonal" aria-label="The face on paper" title="The face on paper" @click="printing = true" />
+        <PrintDialog v-model="printing" title="The face on paper" :make="sheets">
+          <p>Flat from the front; folded over its middle line, to judge it even; as paper tapes with the marks; and laid out by tape, to be cut in and wrapped round the head.</p>
+        </PrintDialog>
       </div>
       <HeadBoard :order="order" :part="part" :grid="grid" :flipped="flipped" :upside-down="upsideDown" class="sheet" />
     </section>

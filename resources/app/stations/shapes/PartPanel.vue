@@ -5,9 +5,9 @@ import { api } from '../../api/client'
 import type { Part } from '../../api/figure'
 import ColourPicker from '../../shell/ColourPicker.vue'
 import LengthField from '../../shell/LengthField.vue'
+import PrintDialog from '../../shell/PrintDialog.vue'
 import { useFigure } from '../../state/figure'
 import { useUnits } from '../../state/units'
-import CardsDialog from './CardsDialog.vue'
 import CoveringFields from './CoveringFields.vue'
 import SizingDialog from './SizingDialog.vue'
 import { cores, firmnesses, joins, kinds, namedOutlines, type OutlineName } from '../words'
@@ -25,6 +25,7 @@ const download = computed(() => 'data:application/json;charset=utf-8,' + encodeU
 const setOutline = (name: string) => set((p) => { if (name !== 'drawn') p.shape.outline = name as OutlineName })
 const sizing = ref(false)
 const printing = ref(false)
+const cards = (as: 'pdf' | 'svg', paper: 'a4' | 'letter') => api.sizeCards(figure.document!, as, paper)
 const sideFile = ref<HTMLInputElement>()
 const facesLeft = ref(true)
 const sideSays = ref<string[]>([])
@@ -111,7 +112,9 @@ const sizes = [['widthMm', 'Width'], ['heightMm', 'Height'], ['depthMm', 'Depth'
       </div>
       <ul v-if="sideSays.length" class="bare mt-2" role="status"><li v-for="n in sideSays" :key="n">{{ n }}</li></ul>
       <SizingDialog v-model="sizing" />
-      <CardsDialog v-model="printing" />
+      <PrintDialog v-model="printing" title="Size cards" :make="cards">
+        <p>Every part from the front and from the side at true size, with its weight and colour. Hold the felt against the card until it fits.</p>
+      </PrintDialog>
       <p class="mt-4"><a :href="download" :download="`${figure.document.name}.impa.json`">Take the figure as a file</a></p>
     </template>
   </aside>
