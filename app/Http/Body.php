@@ -53,7 +53,7 @@ final readonly class Body
     {
         $value = $this->members->{$name} ?? null;
 
-        return is_int($value) || is_float($value) ? (float) $value : throw new HttpException(422, sprintf('The member "%s" must be a number.', $name));
+        return (is_int($value) || is_float($value)) && is_finite($value) ? (float) $value : throw new HttpException(422, sprintf('The member "%s" must be a number.', $name));
     }
 
     public function text(string $name, string $usual = ''): string
@@ -133,7 +133,7 @@ final readonly class Body
         $values = $this->members->{$name} ?? null;
         $numbers = [];
         foreach ($values instanceof stdClass ? get_object_vars($values) : (is_array($values) ? $values : []) as $key => $value) {
-            if ((is_int($value) || is_float($value)) && $value >= 0 && ctype_digit((string) $key)) {
+            if ((is_int($value) || is_float($value)) && is_finite($value) && $value >= 0 && ctype_digit((string) $key)) {
                 $numbers[(int) $key] = (float) $value;
             }
         }
