@@ -166,6 +166,17 @@ describe('mixes', function () {
             ->and($recipes[0]['isEnough'])->toBeFalse()->and($recipes[0]['wools'][0]['teasing'])->not->toBe('');
     });
 
+    it('come first where there is enough of them, if they pass', function () {
+        wool('Snow', '#f4efe4', 0.5);
+        wool('Chalk', '#efe9dc', 50.0);
+        wool('Harbour', '#274f7c', 50.0);
+        $recipes = $this->postJson('/api/recipes', ['hex' => '#8fa3b8', 'grams' => 5])->json('recipes');
+        $ready = array_map(static fn (array $r): bool => $r['isEnough'] && $r['difference'] <= 10.0, $recipes);
+        $sorted = $ready;
+        rsort($sorted);
+        expect($ready)->toBe($sorted)->and($ready[0])->toBeTrue()->and(array_column($recipes[0]['wools'], 'name'))->not->toContain('Snow');
+    });
+
     it('are corrected by what one became, until that is forgotten', function () {
         [$white, $blue] = [wool('Snow', '#f4efe4'), wool('Harbour', '#274f7c')];
         $swatch = $this->postJson('/api/swatches', ['percent' => [$white => 60, $blue => 40], 'hex' => '#8fa3b8'])->assertCreated()->json('id');

@@ -15,6 +15,7 @@ use Impa\Colour\Srgb;
 use Impa\Wool\Nearness;
 use Impa\Wool\Recipe;
 use Impa\Wool\Recipes;
+use Impa\Wool\Stash as WoolStash;
 use Impa\Wool\StashWool;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
@@ -33,9 +34,12 @@ final class RecipeController
         }
         $stash = array_filter(Stash::wools($body->intOr('figure', 0) ?? 0), static fn (StashWool $w): bool => $w->covers() && $w->preparation->blends());
         $wools = array_filter(array_map(static fn (StashWool $w): ?Srgb => $w->colour, $stash));
-        $recipes = Recipes::for($body->colour('hex'), $wools, Stash::swatches(), $most);
+        $recipes = array_map(static fn (Recipe $r): array => self::row($r, $stash, $grams), Recipes::for($body->colour('hex'), $wools, Stash::swatches(), $most));
+        // A mix that passes and of which there is enough comes before one that would run out, each in its own order.
+        $ready = static fn (array $r): bool => $r['isEnough'] && $r['difference'] <= WoolStash::PASSES;
+        usort($recipes, static fn (array $a, array $b): int => $ready($b) <=> $ready($a));
 
-        return new JsonResponse(['recipes' => array_map(static fn (Recipe $r): array => self::row($r, $stash, $grams), $recipes)]);
+        return new JsonResponse(['recipes' => $recipes]);
     }
 
     public function ramp(Request $request): JsonResponse
@@ -74,7 +78,7 @@ final class RecipeController
 
     /**
      * @param  array<int, StashWool>  $stash
-     * @return array<string, mixed>
+     * @return array{isEnough: bool, difference: float, ...}
      */
     private static function row(Recipe $recipe, array $stash, float $grams): array
     {
