@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Impa\Face\Grid;
+use Impa\Face\Guides;
 use Impa\Face\Surface;
 use Impa\Face\TapeMark;
 use Impa\Figure\Side;
@@ -115,4 +116,23 @@ it('says when felt is too coarse or a colour lost', function () {
     ], ['colours' => [['key' => 'teal', 'hex' => '#2f8f86'], ['key' => 'black', 'hex' => '#000000'], ['key' => 'charcoal', 'hex' => '#1c1c1e'], ['key' => 'white', 'hex' => '#ffffff']]])))->document();
     // The pupil is judged against the eye below it, not against the head.
     expect(array_column($plan['details'], 'crisp', 'key'))->toBe(['eye' => 'crisp', 'pupil' => 'lost', 'spark' => 'too-small', 'dot' => 'too-small', 'bead' => 'crisp']);
+});
+
+it('guides a cute face into the lower half, a baby\'s lower still, a gruff one\'s eyes above it', function () {
+    $guides = array_column(Guides::on(30.0, -30.0), 'bands', 'key');
+    $eyes = array_map(static fn (array $bands): array => [$bands[0]['highMm'], $bands[0]['lowMm']], $guides);
+    // trade.md, section 5 (common practice): cute figures carry eyes and nose in the lower half.
+    expect($eyes['cute'][0])->toBeLessThan(0.0)->and($eyes['baby'][0])->toBeLessThan($eyes['cute'][0])
+        ->and($eyes['grown-up'][0])->toBeGreaterThan(0.0)->and($eyes['grown-up'][1])->toBeLessThan(0.0)->and($eyes['gruff'][1])->toBeGreaterThan(0.0);
+    foreach ($guides as $bands) {
+        expect(array_column($bands, 'name'))->toBe(['eyes', 'nose', 'mouth']);
+        foreach ($bands as $i => $band) {
+            expect($band['highMm'])->toBeGreaterThan($band['lowMm']);
+            if ($i > 0) {
+                expect($band['highMm'])->toBeLessThan($bands[$i - 1]['highMm']);
+            }
+        }
+    }
+    // They grow with the head.
+    expect(Guides::on(60.0, -60.0)[0]['bands'][0]['highMm'])->toEqualWithDelta(2 * $guides['cute'][0]['highMm'], 1e-9);
 });

@@ -16,6 +16,7 @@ use Impa\Colour\Srgb;
 use Impa\Face\Chart;
 use Impa\Face\CrispAdvice;
 use Impa\Face\Grid;
+use Impa\Face\Guides;
 use Impa\Face\Laying;
 use Impa\Face\LayingOrder;
 use Impa\Face\Surface;
@@ -33,12 +34,14 @@ final class FaceController
 
     private const AFAR_PX = 320;
 
-    /** The tape-millimetre grid on the front of one part. */
+    /** The tape-millimetre grid on the front of one part, and where faces usually sit on it. */
     public function store(Request $request): JsonResponse
     {
         [, $part] = self::read(Body::of($request));
 
-        return new JsonResponse(Grid::of(Surface::of($part->placements()[0])));
+        $grid = Grid::of(Surface::of($part->placements()[0]));
+
+        return new JsonResponse($grid + ['guides' => Guides::on($grid['crownMm'], $grid['footMm'])]);
     }
 
     /** How every detail of a part is laid, in order, and what would make it crisp. */

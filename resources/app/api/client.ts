@@ -20,7 +20,8 @@ export interface PartDrawing { options: Record<string, number>; covering: Coveri
 export interface Drawing { parts: Record<string, PartDrawing>; details: Record<string, number[][][]> }
 export interface Board { document: Figure | null; plan: Plan; drawing: Drawing }
 export interface GridLine { mm: number; points: [number, number][] }
-export interface FaceGrid { stepMm: number; across: GridLine[]; down: GridLine[]; crownMm: number; footMm: number }
+export interface Guide { key: string; why: string; bands: { name: string; highMm: number; lowMm: number }[] }
+export interface FaceGrid { stepMm: number; across: GridLine[]; down: GridLine[]; crownMm: number; footMm: number; guides: Guide[] }
 export interface Laying { key: string; woolMg: number; wool: string; needle: string; marks: string[]; stabs: string[]; proudMm: number; check: string; undo: string }
 export interface Mend { text: string; set: Partial<Figure['details'] extends (infer D)[] | undefined ? D : never>; under: Record<string, unknown> | null }
 export interface CrispAdvice { why: string; mends: Mend[] }

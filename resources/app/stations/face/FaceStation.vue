@@ -20,6 +20,9 @@ const grid = ref<FaceGrid | null>(null)
 const flipped = ref(false)
 const upsideDown = ref(false)
 const printing = ref(false)
+const guideKey = ref('')
+const guideItems = [{ title: 'no guide', value: '' }, { title: 'cute', value: 'cute' }, { title: 'baby', value: 'baby' }, { title: 'grown-up', value: 'grown-up' }, { title: 'gruff', value: 'gruff' }]
+const guide = computed(() => grid.value?.guides.find((g) => g.key === guideKey.value))
 const sheets = (as: 'pdf' | 'svg', paper: 'a4' | 'letter') => api.faceSheets(figure.document!, partKey.value, as, paper)
 const work = ref<FaceWork>({ laying: [], advice: {} })
 const pages = [{ key: 'marks', title: 'Marks' }, { key: 'lay', title: 'How to lay' }, { key: 'afar', title: 'From afar' }] as const
@@ -112,14 +115,16 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
         <v-select :model-value="partKey" :items="partItems" label="Face of" class="which" @update:model-value="chosen = $event" />
         <v-btn v-for="p in pieces" :key="p.name" @click="add(p)">{{ p.name }}</v-btn>
         <v-spacer />
-        <v-btn :prepend-icon="mdiFlipHorizontal" :aria-pressed="flipped" :color="flipped ? 'secondary' : undefined" @click="flipped = !flipped">Mirror</v-btn>
-        <v-btn :prepend-icon="mdiFlipVertical" :aria-pressed="upsideDown" :color="upsideDown ? 'secondary' : undefined" @click="upsideDown = !upsideDown">Upside down</v-btn>
+        <v-select v-model="guideKey" :items="guideItems" label="Guide" class="guide-choice" />
+        <v-btn :icon="mdiFlipHorizontal" size="small" variant="tonal" aria-label="Mirror" title="In a mirror (F)" :aria-pressed="flipped" :color="flipped ? 'secondary' : undefined" @click="flipped = !flipped" />
+        <v-btn :icon="mdiFlipVertical" size="small" variant="tonal" aria-label="Upside down" title="Upside down (U)" :aria-pressed="upsideDown" :color="upsideDown ? 'secondary' : undefined" @click="upsideDown = !upsideDown" />
         <v-btn :icon="mdiPrinterOutline" size="small" variant="tonal" aria-label="The face on paper" title="The face on paper" @click="printing = true" />
         <PrintDialog v-model="printing" title="The face on paper" :make="sheets">
           <p>Flat from the front; folded over its middle line, to judge it even; as paper tapes with the marks; and laid out by tape, to be cut in and wrapped round the head.</p>
         </PrintDialog>
       </div>
-      <HeadBoard :order="order" :part="part" :grid="grid" :flipped="flipped" :upside-down="upsideDown" class="sheet" />
+      <p v-if="guide" class="quiet small why" role="status">{{ guide.why }}</p>
+      <HeadBoard :order="order" :guide="guide" :part="part" :grid="grid" :flipped="flipped" :upside-down="upsideDown" class="sheet" />
     </section>
     <aside class="side">
       <section class="sheet block" aria-label="Marks">
@@ -157,8 +162,9 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 .face { display: grid; grid-template-columns: minmax(0, 1fr) 372px; gap: 1rem; padding: .3rem 1rem 1rem; min-height: calc(100vh - 78px); }
 .board { display: flex; flex-direction: column; min-height: 0; }
 .board > svg { flex: 1; max-height: calc(100vh - 150px); }
+.board:has(.why) > svg { max-height: calc(100vh - 180px); }
 .tools { padding: 0 0 .6rem; gap: .4rem; }
-.which { max-width: 150px; min-width: 120px; }
+.which { max-width: 150px; min-width: 110px; } .guide-choice { max-width: 120px; min-width: 104px; }
 .side { display: grid; gap: 1rem; align-content: start; }
 .block { padding: 1rem 1.1rem; }
 table { width: 100%; border-collapse: collapse; margin: .4rem 0; }

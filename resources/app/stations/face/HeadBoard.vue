@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { FaceGrid } from '../../api/client'
+import type { FaceGrid, Guide } from '../../api/client'
 import type { Detail, Part } from '../../api/figure'
 import { bounds, detailLoop, detailMiddle, line, path, round } from '../../drawing/geometry'
 import { useFigure } from '../../state/figure'
 import { useUnits } from '../../state/units'
 
 /** One part large from the front, its tape grid lying on the curve, its details to be dragged. Millimetres from the part's middle. */
-const props = defineProps<{ part: Part; grid: FaceGrid | null; flipped: boolean; upsideDown: boolean; order: string[] }>()
+const props = defineProps<{ part: Part; grid: FaceGrid | null; flipped: boolean; upsideDown: boolean; order: string[]; guide?: Guide }>()
 const figure = useFigure()
 const units = useUnits()
 const svg = ref<SVGSVGElement>()
@@ -71,6 +71,10 @@ const text = computed(() => view.value.height / 42)
         <path v-for="l in grid.down" :key="'d' + l.mm" :d="line(l.points)" :class="{ ten: l.mm % 10 === 0 }" />
         <path :d="line([[0, grid.crownMm], [0, grid.footMm]])" class="middle" />
         <path :d="line([[box.left, half], [box.right, half]])" class="half" />
+        <g v-for="b in guide?.bands" :key="b.name" class="band">
+          <rect :x="box.left" :width="box.right - box.left" :y="-b.highMm" :height="b.highMm - b.lowMm" />
+          <text :x="box.right + text * .4" :y="-(b.highMm + b.lowMm) / 2 + text * .3" :font-size="text * .8" class="scale">{{ b.name }}</text>
+        </g>
         <text v-for="l in grid.down.filter((x) => x.mm % 10 === 0)" :key="'t' + l.mm" :x="(l.points[0]?.[0] ?? 0) - text * .4" :y="-(l.points[0]?.[1] ?? 0) + text * .3" :font-size="text * .8" text-anchor="end" class="scale">{{ units.length(l.mm) }}</text>
       </g>
       <template v-for="d in details" :key="d.key">
@@ -102,6 +106,8 @@ const text = computed(() => view.value.height / 42)
 .grid .ten { stroke: rgb(0 0 0 / 42%); stroke-width: .2; }
 .grid .middle { stroke: rgb(var(--v-theme-primary)); stroke-width: .35; stroke-dasharray: 1.4 .9; }
 .grid .half { stroke: rgb(var(--v-theme-info)); stroke-width: .35; stroke-dasharray: 1.4 .9; }
+/* Over dark wool and pale alike. */
+.band rect { fill: rgba(var(--v-theme-info), .2); stroke: rgb(var(--v-theme-info)); stroke-width: .18; stroke-dasharray: .8 .6; }
 .scale { fill: rgb(var(--v-theme-quiet)); }
 .detail { cursor: grab; outline: none !important; }
 .detail.chosen .shape { stroke: rgb(var(--v-theme-secondary)); stroke-width: .5; stroke-dasharray: 1 .7; paint-order: stroke; }

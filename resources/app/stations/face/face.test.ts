@@ -98,7 +98,7 @@ describe('from mark to mark', () => {
 
 describe('the face station', () => {
   it('numbers marks in the order in which they are laid', async () => {
-    vi.spyOn(api, 'face').mockResolvedValue({ stepMm: 5, across: [], down: [], crownMm: 15, footMm: -15 })
+    vi.spyOn(api, 'face').mockResolvedValue({ stepMm: 5, across: [], down: [], crownMm: 15, footMm: -15, guides: [{ key: 'cute', why: 'The high forehead looks young.', bands: [{ name: 'eyes', highMm: -1, lowMm: -4 }] }] })
     vi.spyOn(api, 'laying').mockResolvedValue({ laying: [laying('nose'), laying('eye')], advice: {} })
     table = await onTable(FaceStation, {}, faced(), board)
     await flushPromises()
@@ -107,6 +107,22 @@ describe('the face station', () => {
     await table.wrapper.findAll('[role=tab]')[1]!.trigger('click')
     expect(text()).toContain('1 of 2')
     expect(table.wrapper.findComponent(LayingGuide).exists()).toBe(true)
+  })
+
+  it('lays a guide over the head, with its reason, and takes it off again', async () => {
+    vi.spyOn(api, 'face').mockResolvedValue({ stepMm: 5, across: [], down: [], crownMm: 15, footMm: -15, guides: [{ key: 'cute', why: 'The high forehead looks young.', bands: [{ name: 'eyes', highMm: -1, lowMm: -4 }] }] })
+    vi.spyOn(api, 'laying').mockResolvedValue({ laying: [], advice: {} })
+    table = await onTable(FaceStation, {}, faced(), board)
+    await flushPromises()
+    const guide = table.wrapper.findAllComponents({ name: 'VSelect' }).find((s) => s.props('label') === 'Guide')!
+    expect(table.wrapper.find('.band').exists()).toBe(false)
+    guide.vm.$emit('update:modelValue', 'cute')
+    await nextTick()
+    expect(table.wrapper.find('.band rect').attributes()).toMatchObject({ y: '1', height: '3' })
+    expect(text()).toContain('The high forehead looks young.')
+    guide.vm.$emit('update:modelValue', '')
+    await nextTick()
+    expect(table.wrapper.find('.band').exists()).toBe(false)
   })
 
   it('stands without its order where PHP does not answer', async () => {
