@@ -21,7 +21,7 @@ const flipped = ref(false)
 const upsideDown = ref(false)
 const printing = ref(false)
 const guideKey = ref('')
-const guideItems = [{ title: 'no guide', value: '' }, { title: 'cute', value: 'cute' }, { title: 'baby', value: 'baby' }, { title: 'grown-up', value: 'grown-up' }, { title: 'gruff', value: 'gruff' }]
+const guideItems = [{ title: 'none', value: '' }, { title: 'cute', value: 'cute' }, { title: 'baby', value: 'baby' }, { title: 'grown-up', value: 'grown-up' }, { title: 'gruff', value: 'gruff' }]
 const guide = computed(() => grid.value?.guides.find((g) => g.key === guideKey.value))
 const sheets = (as: 'pdf' | 'svg', paper: 'a4' | 'letter') => api.faceSheets(figure.document!, partKey.value, as, paper)
 const work = ref<FaceWork>({ laying: [], advice: {} })
