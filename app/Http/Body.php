@@ -8,6 +8,7 @@ use Illuminate\Http\Request;
 use Impa\Colour\Srgb;
 use Impa\Figure\Figure;
 use Impa\Figure\FigureRefused;
+use Impa\Figure\Part;
 use InvalidArgumentException;
 use JsonException;
 use stdClass;
@@ -35,6 +36,43 @@ final readonly class Body
     public function figure(): Figure
     {
         return Figure::fromDocument($this->members->document ?? throw new HttpException(422, 'The member "document" with the figure is missing.'));
+    }
+
+    /**
+     * The figure and the part of it that is meant.
+     *
+     * @return array{Figure, Part}
+     *
+     * @throws FigureRefused with every fault of the document
+     */
+    public function part(): array
+    {
+        $figure = $this->figure();
+
+        return [$figure, $figure->parts[$this->text('part')] ?? throw new HttpException(422, 'There is no such part in this figure.')];
+    }
+
+    public function has(string $name): bool
+    {
+        return isset($this->members->{$name});
+    }
+
+    /**
+     * Numbers by name, up to 40 of them; none where the member is missing.
+     *
+     * @return array<string, float>
+     */
+    public function named(string $name): array
+    {
+        $values = $this->members->{$name} ?? new stdClass;
+        $numbers = [];
+        foreach ($values instanceof stdClass ? get_object_vars($values) : [] as $key => $value) {
+            if ((is_int($value) || is_float($value)) && is_finite($value)) {
+                $numbers[(string) $key] = (float) $value;
+            }
+        }
+
+        return $values instanceof stdClass && count($numbers) === count(get_object_vars($values)) && count($numbers) <= 40 ? $numbers : throw new HttpException(422, sprintf('The member "%s" must hold numbers by name.', $name));
     }
 
     public function int(string $name): int

@@ -7,6 +7,7 @@ namespace App\Http;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Session\TokenMismatchException;
+use Impa\Face\FaceRefused;
 use Impa\Figure\Fault;
 use Impa\Figure\FigureRefused;
 use Impa\Figure\SizingRefused;
@@ -21,7 +22,7 @@ use Throwable;
 final class Problem
 {
     /** What is refused in the ordinary course of things, and needs no entry in the log. */
-    public const REFUSALS = [FigureRefused::class, PictureRefused::class, RecutRefused::class, RenderRefused::class, SizingRefused::class, WoolRefused::class];
+    public const REFUSALS = [FaceRefused::class, FigureRefused::class, PictureRefused::class, RecutRefused::class, RenderRefused::class, SizingRefused::class, WoolRefused::class];
 
     public static function for(Throwable $e): JsonResponse
     {
@@ -29,6 +30,7 @@ final class Problem
 
         return match (true) {
             $e instanceof FigureRefused => self::of(422, 'The figure has faults', $e->getMessage(), ['errors' => array_map(static fn (Fault $f): array => ['pointer' => $f->pointer, 'detail' => $f->text], $e->faults)]),
+            $e instanceof FaceRefused => self::of(422, 'This cannot be done with the face', $e->getMessage()),
             $e instanceof PictureRefused => self::of(422, 'The picture cannot be used', $e->getMessage()),
             $e instanceof RecutRefused => self::of(422, 'This cannot be cut so', $e->getMessage()),
             $e instanceof SizingRefused => self::of(422, 'This size cannot be', $e->getMessage()),

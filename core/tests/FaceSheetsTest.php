@@ -5,8 +5,6 @@ declare(strict_types=1);
 use Impa\Cards\FaceSheets;
 use Impa\Cards\Page;
 use Impa\Cards\Paper;
-use Impa\Face\Surface;
-use Impa\Face\TapeMark;
 use Impa\Figure\Figure;
 use Impa\Tests\Support\Figures;
 
@@ -43,28 +41,6 @@ it('draws the face flat at true size, its pair twice', function () {
     $eyes = array_values(array_filter($boxes, static fn (array $b): bool => abs($b[2] - $b[0] - 8) < 0.2 && abs($b[3] - $b[1] - 8) < 0.2));
     // The third is the same eye on the folded half.
     expect($eyes)->toHaveCount(3)->and(abs(($eyes[0][0] + $eyes[0][2]) / 2 - ($eyes[1][0] + $eyes[1][2]) / 2))->toEqualWithDelta(24.0, 0.1);
-});
-
-it('lays the face out by tape: across and down as they are pricked', function (string $kind, array $turn) {
-    $figure = faceToPrint(['turnDeg' => $turn], 56, 50, $kind);
-    $sheets = FaceSheets::of($figure, $figure->parts['head']);
-    $surface = Surface::of($figure->parts['head']->placements()[0]);
-    foreach ([[12.0, -3.0], [-12.0, -3.0], [0.0, -10.0], [17.0, 4.0]] as [$x, $y]) {
-        $mark = TapeMark::on($surface, $x, $y);
-        expect($sheets->laid($x, $y))->toEqualWithDelta([$mark->acrossMm, $mark->downMm], 1e-9);
-    }
-    expect($sheets->laid(90.0, 0.0))->toBeNull();
-})->with(['ball', 'egg', 'drum'])->with([[['x' => 0, 'y' => 0, 'z' => 0]], [['x' => 15, 'y' => -10, 'z' => 0]]]);
-
-it('wraps back true on a can, and says by how much it is out on a ball', function () {
-    // The straight middle of a sausage unrolls exactly.
-    $can = faceToPrint([], 40, 140, 'sausage');
-    $ball = faceToPrint();
-    expect(FaceSheets::of($can, $can->parts['head'])->errorMm())->toBeLessThan(0.1);
-    $error = FaceSheets::of($ball, $ball->parts['head'])->errorMm();
-    expect($error)->toBeGreaterThan(0.05)->toBeLessThan(1.5);
-    [, $laid] = FaceSheets::of($ball, $ball->parts['head'])->pages(Paper::Letter);
-    expect($laid)->toContain(sprintf('out of true by %.1f mm at most', $error))->toContain('Cut in along the dashes');
 });
 
 it('carries the marks on strips, as long as the tape', function () {

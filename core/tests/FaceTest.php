@@ -119,7 +119,7 @@ it('says when felt is too coarse or a colour lost', function () {
 });
 
 it('guides a cute face into the lower half, a baby\'s lower still, a gruff one\'s eyes above it', function () {
-    $guides = array_column(Guides::on(30.0, -30.0), 'bands', 'key');
+    $guides = array_column(Guides::on(30.0, -30.0, static fn (float $y): float => 30.0), 'bands', 'key');
     $eyes = array_map(static fn (array $bands): array => [$bands[0]['highMm'], $bands[0]['lowMm']], $guides);
     // trade.md, section 5 (common practice): cute figures carry eyes and nose in the lower half.
     expect($eyes['cute'][0])->toBeLessThan(0.0)->and($eyes['baby'][0])->toBeLessThan($eyes['cute'][0])
@@ -133,6 +133,9 @@ it('guides a cute face into the lower half, a baby\'s lower still, a gruff one\'
             }
         }
     }
+    // Grown-up eyes stand one eye's width apart, five across: their middles at two fifths of the half width (common practice).
+    $apart = array_column(Guides::on(30.0, -30.0, static fn (float $y): float => 30.0), 'eyes', 'key');
+    expect($apart['grown-up']['fromMm'])->toBeLessThan(12.0)->and($apart['grown-up']['toMm'])->toBeGreaterThan(12.0)->and($apart['gruff']['toMm'])->toBeLessThan($apart['baby']['fromMm']);
     // They grow with the head.
-    expect(Guides::on(60.0, -60.0)[0]['bands'][0]['highMm'])->toEqualWithDelta(2 * $guides['cute'][0]['highMm'], 1e-9);
+    expect(Guides::on(60.0, -60.0, static fn (float $y): float => 60.0)[0]['bands'][0]['highMm'])->toEqualWithDelta(2 * $guides['cute'][0]['highMm'], 1e-9);
 });

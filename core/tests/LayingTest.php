@@ -3,10 +3,13 @@
 declare(strict_types=1);
 
 use Impa\Colour\Srgb;
+use Impa\Face\Advice;
 use Impa\Face\CrispAdvice;
 use Impa\Face\Ground;
 use Impa\Face\Laying;
 use Impa\Face\LayingOrder;
+use Impa\Face\Mend;
+use Impa\Face\Needles;
 use Impa\Face\Surface;
 use Impa\Figure\Figure;
 use Impa\Render\FromAfar;
@@ -30,7 +33,7 @@ function spot(string $key, float $mm, float $x, float $y, string $colour, int $l
 
 function layingOf(Figure $figure, string $key): Laying
 {
-    return Laying::of($figure, $figure->details[$key], Surface::of($figure->parts['head']->placements()[0]));
+    return Laying::of($figure, $figure->details[$key], Surface::of($figure->parts['head']->placements()[0]), Needles::usual());
 }
 
 it('lays underlays first, big before small, the middle before the sides, light before dark', function () {
@@ -59,6 +62,9 @@ it('says how much wool, which marks, in which order it is stabbed, and what to l
         ->and($eye->stabs)->toBe(['Tack it at the top', 'at the bottom', 'right', 'left', 'Stab round the rim, slanting inwards', 'The middle last, and little: leave it 0.4 mm proud'])
         ->and($eye->woolMg)->toEqualWithDelta(M_PI / 4 * 36 * 0.45, 0.01)->and($eye->wool)->toContain('13 mg each')
         ->and($eye->check)->toContain('mirror')->and($eye->undo)->toContain('Lift it out');
+    // Softer ground gives more.
+    $soft = Figures::read(['firmness' => 'squishy'] + json_decode($figure->toJson(), true));
+    expect(layingOf($soft, 'eye')->proudMm)->toBeGreaterThan($eye->proudMm);
     // Light on dark does not sink to the eye.
     expect(layingOf($figure, 'cheek')->proudMm)->toBe(0.0)->and(layingOf($figure, 'cheek')->marks[0])->toStartWith('its middle: on the middle line');
 });
@@ -86,41 +92,51 @@ it('says of a detail off its part that it must be moved', function () {
 describe('crispness', function () {
     it('mends what is too small by stitch, size or bead, each of which is then large enough', function () {
         $figure = faced([spot('white', 8, 10, 0, 'white'), spot('pupil', 4, 10, 0, 'black', 2), spot('spark', 0.8, 10, 1, 'white', 3)]);
-        $advice = CrispAdvice::of($figure, $figure->details['spark']);
-        expect($advice[0]['why'])->toBe('0.8 mm, and felt holds no less than 1.0 mm cleanly')
-            ->and(array_column($advice[0]['mends'], 'text'))->toBe(['stitch it', 'make it 1.0 mm', 'sew on a bead of 2.0 mm']);
-        foreach ($advice[0]['mends'] as $mend) {
+        $advice = CrispAdvice::of($figure, $figure->details['spark'], Needles::usual());
+        expect($advice[0]->why)->toBe('0.8 mm, and felt holds no less than 1.0 mm cleanly')
+            ->and(array_map(static fn (Mend $m): string => $m->text, $advice[0]->mends))->toBe(['stitch it', 'make it 1.0 mm', 'sew on a bead of 2.0 mm']);
+        foreach ($advice[0]->mends as $mend) {
             $document = json_decode($figure->toJson(), true);
-            $document['details'][2] = $mend['set'] + $document['details'][2];
+            $document['details'][2] = $mend->set + $document['details'][2];
             $mended = Figures::read($document);
-            expect(array_filter(CrispAdvice::of($mended, $mended->details['spark']), static fn (array $a): bool => str_contains($a['why'], 'holds')))->toBe([]);
+            expect(array_filter(CrispAdvice::of($mended, $mended->details['spark'], Needles::usual()), static fn (Advice $a): bool => $a->code === 'too-small'))->toBe([]);
         }
     });
 
     it('mends black on charcoal by a rim, a glossy eye or another colour; the rim and the colour then read', function () {
         $figure = faced([spot('eye', 5, 10, 0, 'black', 1, ['mirror' => true])], 'charcoal');
-        $advice = CrispAdvice::of($figure, $figure->details['eye']);
-        expect($advice)->toHaveCount(1)->and($advice[0]['why'])->toContain('black on charcoal reads at')
-            ->and(array_column($advice[0]['mends'], 'text'))->toBe(['rim it in white, 1 mm all round', 'use a glossy eye of 5.0 mm', 'felt it in white']);
+        $advice = CrispAdvice::of($figure, $figure->details['eye'], Needles::usual());
+        expect($advice)->toHaveCount(1)->and($advice[0]->why)->toContain('black on charcoal reads at')
+            ->and(array_map(static fn (Mend $m): string => $m->text, $advice[0]->mends))->toBe(['rim it in white, 1 mm all round', 'use a glossy eye of 5.0 mm', 'felt it in white']);
         $document = json_decode($figure->toJson(), true);
-        $rim = $advice[0]['mends'][0];
-        $document['details'] = [['key' => 'rim'] + $rim['under'], $rim['set'] + $document['details'][0]];
+        $rim = $advice[0]->mends[0];
+        $document['details'] = [$rim->add[0], $rim->set + $document['details'][0]];
         $mended = Figures::read($document);
-        expect(Ground::difference($mended, $mended->details['eye']))->toBeGreaterThan(20.0)->and(Ground::difference($mended, $mended->details['rim']))->toBeGreaterThan(20.0)
-            ->and($mended->details['rim']->widthMm)->toBe(7.0);
+        expect(Ground::difference($mended, $mended->details['eye']))->toBeGreaterThan(20.0)->and(Ground::difference($mended, $mended->details['eye-rim']))->toBeGreaterThan(20.0)
+            ->and($mended->details['eye-rim']->widthMm)->toBe(7.0);
+    });
+
+    it('asks for larger marks where the finest needle at hand is coarser', function () {
+        $figure = faced([spot('dot', 2.2, 10, 0, 'black'), ['key' => 'line', 'on' => 'head', 'kind' => 'line', 'widthMm' => 1.2, 'pointsMm' => [[-4, -9], [4, -9]], 'colour' => 'black']], 'white');
+        $why = static fn (string $key, array $gauges): array => array_map(static fn (Advice $a): string => $a->why, CrispAdvice::of($figure, $figure->details[$key], Needles::of($gauges)));
+        expect($why('dot', [36, 38, 40, 42]))->toBe([])->and($why('line', [40, 42]))->toBe([])
+            ->and($why('dot', [36, 38]))->toBe(['2.2 mm, and felt holds no less than 2.6 mm cleanly with a 38, your finest needle'])
+            ->and($why('line', [36]))->toBe(['1.2 mm, and felt holds no less than 1.6 mm cleanly with a 36, your finest needle'])
+            // Finer never asks for more, and what is not sold is no needle.
+            ->and(Needles::of([36])->coarser())->toBeGreaterThan(Needles::of([38])->coarser())->and(Needles::of([7, -1])->finest())->toBe(42);
     });
 
     it('says nothing of what reads', function () {
         $figure = faced([spot('eye', 5, 10, 0, 'black', 1)], 'white');
-        expect(CrispAdvice::of($figure, $figure->details['eye']))->toBe([]);
+        expect(CrispAdvice::of($figure, $figure->details['eye'], Needles::usual()))->toBe([]);
     });
 
     it('offers only sizes that are sold', function (float $mm) {
         $figure = faced([spot('eye', $mm, 10, 0, 'black')], 'charcoal');
-        foreach (CrispAdvice::of($figure, $figure->details['eye']) as $advice) {
-            foreach ($advice['mends'] as $mend) {
-                if (isset($mend['set']['kind'])) {
-                    expect(fmod(2 * $mend['set']['widthMm'], 1.0))->toBe(0.0)->and($mend['set']['widthMm'])->toBeGreaterThanOrEqual(2.0)->toBeLessThanOrEqual(12.0);
+        foreach (CrispAdvice::of($figure, $figure->details['eye'], Needles::usual()) as $advice) {
+            foreach ($advice->mends as $mend) {
+                if (isset($mend->set['kind'])) {
+                    expect(fmod(2 * $mend->set['widthMm'], 1.0))->toBe(0.0)->and($mend->set['widthMm'])->toBeGreaterThanOrEqual(2.0)->toBeLessThanOrEqual(12.0);
                 }
             }
         }

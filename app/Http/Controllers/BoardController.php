@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Body;
+use App\Models\Needle;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Impa\Plan\Plan;
@@ -18,7 +19,7 @@ final class BoardController
         $body = Body::of($request);
         $figure = $body->figure();
         $figure = $body->flag('rescale') ? $figure->scaledTo($body->float('heightMm')) : $figure;
-        $plan = Plan::of($figure);
+        $plan = Plan::of($figure, Needle::atHand());
 
         return (new JsonResponse([
             'document' => $body->flag('rescale') ? $figure->document() : null,

@@ -5,63 +5,83 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Body;
-use App\Printing\PagesPdf;
+use App\Models\Needle;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\Response;
-use Impa\Cards\FaceSheets;
-use Impa\Cards\Page;
-use Impa\Cards\Paper;
-use Impa\Colour\Srgb;
+use Impa\Face\Advice;
+use Impa\Face\Anchor;
 use Impa\Face\Chart;
-use Impa\Face\CrispAdvice;
+use Impa\Face\Evenness;
+use Impa\Face\FaceAdvice;
+use Impa\Face\FaceRefused;
+use Impa\Face\Girth;
 use Impa\Face\Grid;
 use Impa\Face\Guides;
 use Impa\Face\Laying;
 use Impa\Face\LayingOrder;
+use Impa\Face\NeedlesEye;
+use Impa\Face\Reach;
+use Impa\Face\Sliding;
 use Impa\Face\Surface;
+use Impa\Figure\Detail;
 use Impa\Figure\Figure;
-use Impa\Figure\Part;
-use Impa\Render\FromAfar;
-use Impa\Render\Painter;
-use Impa\Render\View;
+use Impa\Figure\Keep;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
+/** Marks, lines and advice for the face of one part; nothing is saved. */
 final class FaceController
 {
-    /** From how far off a face may be looked at, and how large it is drawn. */
-    private const METRES = [0.1, 10.0];
-
-    private const AFAR_PX = 320;
-
-    /** The tape-millimetre grid on the front of one part, and where faces usually sit on it. */
+    /** The tape-millimetre grid on the front of one part, its girth, and where faces usually sit on it. */
     public function store(Request $request): JsonResponse
     {
-        [, $part] = self::read(Body::of($request));
+        [, $part] = Body::of($request)->part();
+        $surface = Surface::of($part->placements()[0]);
+        $grid = Grid::of($surface);
+        $half = static fn (float $y): float => Reach::of(static fn (float $mm): bool => $surface->has($mm, $y));
 
-        $grid = Grid::of(Surface::of($part->placements()[0]));
-
-        return new JsonResponse($grid + ['guides' => Guides::on($grid['crownMm'], $grid['footMm'])]);
+        return new JsonResponse($grid + ['girth' => Girth::widest($part, $surface, $grid['crownMm'], $grid['footMm']), 'guides' => Guides::on($grid['crownMm'], $grid['footMm'], $half)]);
     }
 
-    /** How every detail of a part is laid, in order, and what would make it crisp. */
+    /** How every detail of a part is laid, in order, what would make it crisp, how even they are, and where can be measured from. */
     public function laying(Request $request): JsonResponse
     {
-        [$figure, $part] = self::read(Body::of($request));
-        $laying = $advice = [];
+        [$figure, $part] = Body::of($request)->part();
+        $needles = Needle::atHand();
+        $surfaces = $laying = [];
         foreach (LayingOrder::of($figure, $figure->detailsOn($part->key)) as $detail) {
-            $laying[] = Laying::of($figure, $detail, Surface::of($part->placements()[0], $detail->side))->document();
-            $advice[$detail->key] = CrispAdvice::of($figure, $detail);
+            $surface = $surfaces[$detail->side->value] ??= Surface::of($part->placements()[0], $detail->side);
+            $laying[] = Laying::of($figure, $detail, $surface, $needles)->document();
+        }
+        $advice = array_map(static fn (array $list): array => array_map(static fn (Advice $a): array => $a->document(), $list), FaceAdvice::of($figure, $part->key, $needles));
+        $even = Evenness::of($figure, $part->key);
+
+        return new JsonResponse([
+            'laying' => $laying, 'advice' => (object) $advice, 'evenness' => ['levelMm' => $even->levelMm, 'asideMm' => $even->asideMm],
+            'anchors' => array_map(get_object_vars(...), Anchor::all($figure, $part, Surface::of($part->placements()[0]))),
+        ]);
+    }
+
+    /** Where the details of a part, and any other places on it, lie from an anchor. */
+    public function marks(Request $request): JsonResponse
+    {
+        $body = Body::of($request);
+        [$figure, $part] = $body->part();
+        $surface = Surface::of($part->placements()[0]);
+        $from = $body->text('from', 'crown');
+        $anchor = array_values(array_filter(Anchor::all($figure, $part, $surface), static fn (Anchor $a): bool => $a->key === $from))[0] ?? throw new HttpException(422, 'There is nothing on this part that is called so to measure from.');
+        $marks = [];
+        foreach ($figure->detailsOn($part->key) as $detail) {
+            $marks[$detail->key] = $anchor->to($surface, ...$detail->middle());
         }
 
-        return new JsonResponse(['laying' => $laying, 'advice' => (object) array_filter($advice)]);
+        return new JsonResponse(['marks' => (object) $marks, 'at' => array_map(static fn (array $p): ?array => $anchor->to($surface, ...$p), $body->has('at') ? $body->points('at') : [])]);
     }
 
     /** From mark to mark: by calipers, and by tape. */
     public function between(Request $request): JsonResponse
     {
         $body = Body::of($request);
-        [, $part] = self::read($body);
+        [, $part] = $body->part();
         $points = $body->points('points');
         if (count($points) !== 2) {
             throw new HttpException(422, 'The member "points" must be two points [x, y] in mm.');
@@ -70,41 +90,38 @@ final class FaceController
         return new JsonResponse(Chart::of(Surface::of($part->placements()[0]))->between(...$points) ?? throw new HttpException(422, 'One of the two places is not on the part as seen from the front.'));
     }
 
-    /** The part as it looks in wool from so many metres. */
-    public function afar(Request $request): Response
+    /** A detail kept as drawn, or kept in size, where it would slide round the edge. */
+    public function keep(Request $request): JsonResponse
     {
         $body = Body::of($request);
-        [$figure, $part] = self::read($body);
-        $metres = $body->float('metres');
-        if ($metres < self::METRES[0] || $metres > self::METRES[1]) {
-            throw new HttpException(422, sprintf('It is looked at from %.1f to %.0f m.', ...self::METRES));
-        }
-        $alone = $figure->onlyPart($part->key);
-        $png = Painter::png($alone, View::Front, self::AFAR_PX, Srgb::hex('#efe6d6'));
-
-        return new Response(FromAfar::of($png, Painter::pxPerMm($alone, View::Front, self::AFAR_PX), $metres), 200, ['Content-Type' => 'image/png']);
-    }
-
-    /** The face on paper at true size. */
-    public function sheets(Request $request): Response
-    {
-        $body = Body::of($request);
-        [$figure, $part] = self::read($body);
-        $paper = Paper::tryFrom($body->text('paper', 'a4')) ?? throw new HttpException(422, 'The paper is a4 or letter.');
-        $pages = FaceSheets::of($figure, $part)->pages($paper);
-
-        return match ($body->text('as', 'pdf')) {
-            'pdf' => new Response(PagesPdf::of($pages, $paper), 200, ['Content-Type' => 'application/pdf']),
-            'svg' => new Response(Page::below($pages, $paper), 200, ['Content-Type' => 'image/svg+xml']),
-            default => throw new HttpException(422, 'Templates come as pdf or svg.'),
-        };
-    }
-
-    /** @return array{Figure, Part} */
-    private static function read(Body $body): array
-    {
         $figure = $body->figure();
+        $detail = self::detail($figure, $body);
+        $keep = Keep::tryFrom($body->text('keep'));
+        $surface = Surface::of($figure->parts[$detail->on]->placements()[0], $detail->side);
+        $set = match ($keep) {
+            Keep::AsDrawn => ['keep' => 'drawn'],
+            Keep::InSize => Sliding::inSize($detail, $surface),
+            default => throw new HttpException(422, 'A detail is kept "drawn" or in "size".'),
+        };
+        if ($set === []) {
+            throw FaceRefused::noSuchDetail($detail->key, mb_strtolower($figure->parts[$detail->on]->name));
+        }
 
-        return [$figure, $figure->parts[$body->text('part')] ?? throw new HttpException(422, 'There is no such part in this figure.')];
+        return new JsonResponse(['set' => $set]);
+    }
+
+    /** A detail as the needle sees it. */
+    public function needlesEye(Request $request): JsonResponse
+    {
+        $body = Body::of($request);
+        $figure = $body->figure();
+        $detail = self::detail($figure, $body);
+
+        return new JsonResponse(NeedlesEye::on($figure, $detail, Surface::of($figure->parts[$detail->on]->placements()[0], $detail->side)));
+    }
+
+    private static function detail(Figure $figure, Body $body): Detail
+    {
+        return $figure->details[$body->text('detail')] ?? throw new HttpException(422, 'There is no such detail in this figure.');
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Body;
+use App\Models\Needle;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Impa\Plan\Plan;
@@ -13,6 +14,6 @@ final class PlanController
 {
     public function store(Request $request): JsonResponse
     {
-        return new JsonResponse(Plan::of(Body::of($request)->figure())->document());
+        return new JsonResponse(Plan::of(Body::of($request)->figure(), Needle::atHand())->document());
     }
 }

@@ -9,6 +9,7 @@ use Impa\Face\LayingOrder;
 use Impa\Face\Reach;
 use Impa\Face\Surface;
 use Impa\Face\TapeMark;
+use Impa\Face\Unrolled;
 use Impa\Figure\Detail;
 use Impa\Figure\DetailKind;
 use Impa\Figure\Figure;
@@ -27,10 +28,11 @@ final readonly class FaceSheets
 
     private const MARGIN = 5.0;
 
-    /** The template is cut in from both sides every so many mm, up to so close to the middle line: its fingers then lie on their levels. */
-    private const CUT_EVERY = 8.0;
+    /** Half the width of the stem that reaches up to the crown. */
+    private const STEM = 3.0;
 
-    private const CUT_TO = 4.0;
+    /** Outlines are followed in steps of so much, mm. */
+    private const FINE_MM = 0.4;
 
     /** Levels closer together than this share a strip. */
     private const ONE_LEVEL = 1.5;
@@ -66,24 +68,29 @@ final readonly class FaceSheets
 
         return [
             Page::of($one.$two.$strips, $title.' Flat from the front, folded over, and as strips.', $paper),
-            Page::of($this->laidOut($paper), sprintf('%s Laid out by tape; out of true by %.1f mm at most.', $title, $this->errorMm()), $paper),
+            Page::of($this->laidOut($paper), sprintf('%s Laid out by tape; out of true by %.2f mm at most.', $title, $this->errorMm()), $paper),
         ];
     }
 
-    /** By how much a detail's outline on the laid-out template differs at most from the same on the wool, mm. */
+    /** By how much lengths on a strip of the laid-out template differ at most from the same on the wool, mm. */
     public function errorMm(): float
     {
         $chart = Chart::of($this->surface);
+        $template = $this->template();
         $most = 0.0;
         foreach ($this->details as $detail) {
-            $middle = $detail->middle();
-            $at = $this->laid(...$middle);
-            $outline = $detail->outline();
-            foreach (array_chunk($outline, max(1, intdiv(count($outline), 8))) as [$point]) {
-                $there = $this->laid(...$point);
-                $tape = $chart->between($middle, $point);
-                if ($at !== null && $there !== null && $tape !== null) {
-                    $most = max($most, abs(hypot($there[0] - $at[0], $there[1] - $at[1]) - $tape['tapeMm']));
+            $first = [];
+            foreach ($this->fine($detail->outline(), $detail->kind !== DetailKind::Line) as $i => $point) {
+                $there = $template->laid(...$point);
+                if ($there === null) {
+                    continue;
+                }
+                if (! isset($first[$there['strip']])) {
+                    $first[$there['strip']] = [$point, $there['at']];
+                } elseif ($i % 6 === 0) {
+                    [$from, $at] = $first[$there['strip']];
+                    $tape = $chart->between($from, $point);
+                    $most = $tape === null ? $most : max($most, abs(hypot($there['at'][0] - $at[0], $there['at'][1] - $at[1]) - $tape['tapeMm']));
                 }
             }
         }
@@ -91,16 +98,41 @@ final readonly class FaceSheets
         return $most;
     }
 
-    /**
-     * Where a place lies on the template: across by tape to the right, down by tape from the crown; null off the part.
-     *
-     * @return ?array{float, float}
-     */
-    public function laid(float $xMm, float $yMm): ?array
+    /** The front laid flat as far as its details reach. */
+    public function template(): Unrolled
     {
-        $mark = TapeMark::on($this->surface, $xMm, $yMm);
+        [$right, $high, $low] = [10.0, INF, 0.0];
+        foreach ($this->details as $detail) {
+            foreach ($this->outlines($detail) as $loop) {
+                foreach ($loop as $point) {
+                    $mark = TapeMark::on($this->surface, ...$point);
+                    if (! is_nan($mark->acrossMm + $mark->downMm)) {
+                        [$right, $high, $low] = [max($right, abs($mark->acrossMm)), min($high, $mark->downMm), max($low, $mark->downMm)];
+                    }
+                }
+            }
+        }
 
-        return is_nan($mark->acrossMm + $mark->downMm) ? null : [$mark->acrossMm, $mark->downMm];
+        return Unrolled::of($this->surface, max(0.5, $high - self::MARGIN), $low + self::MARGIN, $right + self::MARGIN);
+    }
+
+    /**
+     * @param  list<array{float, float}>  $loop
+     * @return list<array{float, float}> with points every FINE_MM
+     */
+    private function fine(array $loop, bool $closed): array
+    {
+        $fine = [];
+        $last = count($loop) - 1;
+        foreach ($loop as $i => $point) {
+            $next = $i < $last ? $loop[$i + 1] : ($closed ? $loop[0] : $point);
+            $pieces = max(1, (int) ceil(hypot($next[0] - $point[0], $next[1] - $point[1]) / self::FINE_MM));
+            for ($k = 0; $k < $pieces; $k++) {
+                $fine[] = [$point[0] + ($next[0] - $point[0]) * $k / $pieces, $point[1] + ($next[1] - $point[1]) * $k / $pieces];
+            }
+        }
+
+        return $closed && $loop !== [] ? [...$fine, $loop[0]] : $fine;
     }
 
     /** @return array{string, float, float} the drawing from x = 0, the y where it ends, its width */
@@ -148,10 +180,11 @@ final readonly class FaceSheets
         $levels = [];
         $downs = [];
         foreach ($this->details as $i => $detail) {
-            $at = $this->laid(...$detail->middle());
-            if ($at === null) {
+            $mark = TapeMark::on($this->surface, ...$detail->middle());
+            if (is_nan($mark->acrossMm + $mark->downMm)) {
                 continue;
             }
+            $at = [$mark->acrossMm, $mark->downMm];
             $downs[] = [$at[1], (string) ($i + 1)];
             if (abs($at[0]) > 0.5) {
                 $key = null;
@@ -188,39 +221,46 @@ final readonly class FaceSheets
         return $svg;
     }
 
-    /** The template that wraps the head: cut out, cut in along the dashes, its crown at the crown, its middle on the middle line. */
+    /** The template that wraps the head: its strips and their darts, a stem up to the crown, the details where they lie. */
     private function laidOut(Paper $paper): string
     {
-        [$paperWidth] = $paper->sizeMm();
-        $loops = [];
-        [$right, $high, $low] = [10.0, INF, 0.0];
-        foreach ($this->details as $detail) {
-            foreach ($this->outlines($detail) as $loop) {
-                $laid = array_values(array_filter(array_map(fn (array $p): ?array => $this->laid(...$p), $loop)));
-                foreach ($laid as [$across, $down]) {
-                    [$right, $high, $low] = [max($right, abs($across)), min($high, $down), max($low, $down)];
-                }
-                $loops[] = [$laid, $detail->kind !== DetailKind::Line];
-            }
-        }
-        if ($loops === []) {
+        if ($this->details === []) {
             return Page::text('There is nothing on this face yet.', Page::RIM, Page::RIM + 6, 4.0);
         }
-        [$right, $low] = [$right + self::MARGIN, $low + self::MARGIN];
-        $middle = $paperWidth / 2;
-        $place = static fn (array $p): array => [$middle + $p[0], Page::RIM + $p[1]];
-        $svg = sprintf('<path d="M%s %s h%s v%s h%s z" fill="none" stroke="#3a2a20" stroke-width="0.3"/>', Page::number($middle - $right), Page::RIM, Page::number(2 * $right), Page::number($low), Page::number(-2 * $right));
-        $svg .= sprintf('<path d="M%s %s v%s" stroke="#9c3447" stroke-width="0.25" stroke-dasharray="2 1"/>', Page::number($middle), Page::RIM, Page::number($low));
-        for ($down = self::CUT_EVERY; $down < $low; $down += self::CUT_EVERY) {
-            foreach ([-1, 1] as $way) {
-                $svg .= sprintf('<path d="M%s %s h%s" stroke="#b9a98c" stroke-width="0.2" stroke-dasharray="1 1"/>', Page::number($middle + $way * $right), Page::number(Page::RIM + $down), Page::number(-$way * max(0.0, $right - self::CUT_TO)));
+        $template = $this->template();
+        $outlines = $template->outlines();
+        // Where strips would lie over each other they are cut apart, and stand below each other with room between.
+        $apart = $template->overlapMm() > Unrolled::CLOSED_MM ? $template->overlapMm() + 1.0 : 0.0;
+        $top = min([0.0, ...array_column(array_merge(...$outlines), 1)]);
+        $middle = $paper->sizeMm()[0] / 2;
+        $rim = Page::RIM + 2.0 - $top;
+        $place = static fn (array $p, int $strip): array => [$middle + $p[0], $rim + $p[1] + $strip * $apart];
+        $isWhole = $apart === 0.0 && $template->dartMm() < Unrolled::CLOSED_MM;
+        $svg = '';
+        foreach ($outlines as $k => $outline) {
+            $svg .= $this->drawn([array_map(static fn (array $p): array => $place($p, $k), $outline)], $isWhole ? '0.08' : '0.3');
+        }
+        $first = $template->laid(0.0, $template->topMm())['at'] ?? [0.0, 0.0];
+        $svg .= sprintf('<path d="M%s %s v%s h%s v%s" fill="none" stroke="#b9a98c" stroke-width="0.25"/>', Page::number($middle - self::STEM), Page::number($rim + $first[1]), Page::number(-$first[1]), Page::number(2 * self::STEM), Page::number($first[1]));
+        $low = 0.0;
+        foreach ($outlines as $k => $outline) {
+            $low = max($low, ...array_column(array_map(static fn (array $p): array => $place($p, $k), $outline), 1));
+        }
+        $svg .= sprintf('<path d="M%s %s V%s" stroke="#9c3447" stroke-width="0.25" stroke-dasharray="2 1"/>', Page::number($middle), Page::number($rim), Page::number($low));
+        foreach ($this->details as $detail) {
+            foreach ($this->outlines($detail) as $loop) {
+                foreach ($template->courses($this->fine($loop, $detail->kind !== DetailKind::Line)) as [$strip, $course]) {
+                    $svg .= $this->drawn([array_map(static fn (array $p): array => $place($p, $strip), $course)], '0.25', false);
+                }
             }
         }
-        foreach ($loops as [$loop, $closed]) {
-            $svg .= count($loop) > 1 ? $this->drawn([array_map($place, $loop)], '0.25', $closed) : '';
-        }
+        $words = match (true) {
+            $isWhole => 'It wraps in one piece: no darts. Cut it out round the rim.',
+            $apart > 0.0 => 'Cut the strips apart: each lies below the one before, on the middle line.',
+            default => sprintf('Cut the darts out (up to %.1f mm wide), not through the middle line: their edges meet on the wool.', $template->dartMm()),
+        };
 
-        return $svg.Page::text('Crown here. Cut in along the dashes: each finger lies on its own level.', Page::RIM, Page::RIM + $low + 6.0, 3.0);
+        return $svg.Page::text('The top of the stem lies on the crown, the red line on the middle line.', Page::RIM, $low + 6.0, 3.0).Page::text($words, Page::RIM, $low + 10.5, 3.0);
     }
 
     /** @return array{list<array{float, float}>, float, float, float, float} outline, left, highest, width and height */

@@ -39,7 +39,7 @@ final readonly class Chart
      */
     public function seen(float $acrossMm, float $downMm): ?array
     {
-        $y = $this->level($downMm);
+        $y = $this->levelMm($downMm);
         if ($y === null) {
             return null;
         }
@@ -141,8 +141,8 @@ final readonly class Chart
         return sqrt(($a[0] - $b[0]) ** 2 + ($a[1] - $b[1]) ** 2 + ($a[2] - $b[2]) ** 2);
     }
 
-    /** y at so much tape below the crown; null below the foot. */
-    private function level(float $downMm): ?float
+    /** y at so much tape below the crown, in mm from the middle of the piece; null below the foot. */
+    public function levelMm(float $downMm): ?float
     {
         $crown = $this->surface->crownMm();
         $foot = -Reach::of(fn (float $mm): bool => $this->surface->has(0.0, -$mm));

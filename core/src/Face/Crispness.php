@@ -21,15 +21,15 @@ final class Crispness
     /** A spot laid on another one, in at least the third layer, is taken for a spark. */
     private const SPARK_LAYER = 3;
 
-    /** The least width in mm that the detail's method can hold; 0 for what is not felted. */
-    public static function leastMm(Detail $detail): float
+    /** The least width in mm that the detail's method can hold with the needles at hand; 0 for what is not felted. */
+    public static function leastMm(Detail $detail, Needles $needles): float
     {
         return match (true) {
             $detail->method !== Method::Felt => 0.0,
             $detail->kind === DetailKind::Line => self::LINE_MM,
             self::isSpark($detail) => self::SPARK_MM,
             default => self::SPOT_MM,
-        };
+        } * $needles->coarser();
     }
 
     public static function isSpark(Detail $detail): bool
@@ -41,12 +41,17 @@ final class Crispness
     public static function widthMm(Detail $detail): float
     {
         if ($detail->kind === DetailKind::Line) {
-            return $detail->widthMm;
+            // A line may run out to its ends; what counts is what lies between.
+            return match (count($detail->widthsMm)) {
+                0 => $detail->widthMm,
+                1, 2 => max($detail->widthsMm),
+                default => min($detail->widthsMm[1], ...array_slice($detail->widthsMm, 1, -1)),
+            };
         }
         if ($detail->kind !== DetailKind::Patch) {
             return min($detail->widthMm, $detail->heightMm);
         }
-        $box = Box::around($detail->pointsMm);
+        $box = Box::around($detail->outline());
 
         return min($box->width(), $box->height());
     }

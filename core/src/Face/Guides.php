@@ -33,16 +33,40 @@ enum Guides: string
         };
     }
 
+    public function whyApart(): string
+    {
+        return match ($this) {
+            self::Cute => 'Eyes close to the nose, about a third of the way out: the face holds together.',
+            self::Baby => 'Eyes wide apart, as in a small child\'s broad face.',
+            self::GrownUp => 'One eye\'s width between the eyes, five across the head.',
+            self::Gruff => 'Eyes close together under the brows: a hard look.',
+        };
+    }
+
+    /** @return array{float, float} how far the eyes' middles sit from the middle line, as shares of the half width there */
+    private function apart(): array
+    {
+        return match ($this) {
+            self::Cute => [0.28, 0.42],
+            self::Baby => [0.40, 0.54],
+            self::GrownUp => [0.36, 0.46],
+            self::Gruff => [0.22, 0.34],
+        };
+    }
+
     /**
-     * As levels on a head, mm from its middle, y up.
+     * As levels on a head, mm from its middle, y up, and for the eyes how far out.
      *
-     * @return list<array{key: string, why: string, bands: list<array{name: string, highMm: float, lowMm: float}>}>
+     * @param  callable(float): float  $halfMm  half the width of the head at y
+     * @return list<array{key: string, why: string, whyApart: string, bands: list<array{name: string, highMm: float, lowMm: float}>, eyes: array{fromMm: float, toMm: float}}>
      */
-    public static function on(float $crownMm, float $footMm): array
+    public static function on(float $crownMm, float $footMm, callable $halfMm): array
     {
         return array_map(static fn (self $guide): array => [
             'key' => $guide->value,
             'why' => $guide->why(),
+            'whyApart' => $guide->whyApart(),
+            'eyes' => array_combine(['fromMm', 'toMm'], array_map(static fn (float $share): float => $share * $halfMm($crownMm - array_sum($guide->ranges()['eyes']) / 2 * ($crownMm - $footMm)), $guide->apart())),
             'bands' => array_map(
                 static fn (string $name, array $range): array => ['name' => $name, 'highMm' => $crownMm - $range[0] * ($crownMm - $footMm), 'lowMm' => $crownMm - $range[1] * ($crownMm - $footMm)],
                 array_keys($guide->ranges()),

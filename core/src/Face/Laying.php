@@ -7,7 +7,9 @@ namespace Impa\Face;
 use Impa\Figure\Detail;
 use Impa\Figure\DetailKind;
 use Impa\Figure\Figure;
+use Impa\Figure\Keep;
 use Impa\Figure\Method;
+use Impa\Shape\Box;
 use Impa\Wool\DetailWool;
 use Impa\Wool\Wisp;
 
@@ -17,8 +19,8 @@ final readonly class Laying
     /** A line bends so much between two pins before it wants another, mm (common practice). */
     private const PIN_EVERY_MM = 6.0;
 
-    /** What is worked long sinks by about so much; dark on light shows it (common practice: slightly; house figure). */
-    private const SINKS_MM = 0.4;
+    /** What is worked long sinks by about so much, more on soft ground; dark on light shows it (common practice: slightly; house figures). */
+    private const SINKS_MM = ['squishy' => 0.7, 'soft' => 0.5, 'springy' => 0.4, 'firm' => 0.3, 'hard' => 0.2];
 
     /** Lighter by so much, its ground shows a rim of shadow round what has sunk. */
     private const DARKER_BY = 20.0;
@@ -41,18 +43,18 @@ final readonly class Laying
     ) {
     }
 
-    public static function of(Figure $figure, Detail $detail, Surface $surface): self
+    public static function of(Figure $figure, Detail $detail, Surface $surface, Needles $needles): self
     {
         $mg = DetailWool::mg($detail);
         $isLine = $detail->kind === DetailKind::Line;
         $isFelted = $detail->method === Method::Felt;
-        $proud = $isFelted && ! $isLine && self::sinks($figure, $detail) ? self::SINKS_MM : 0.0;
+        $proud = $isFelted && ! $isLine && self::sinks($figure, $detail) ? self::SINKS_MM[$figure->parts[$detail->on]->firmness->value] : 0.0;
 
         return new self(
             $detail,
             $mg,
             $isFelted ? sprintf('%.0f mg%s: %s', $mg, $detail->mirror ? ' each' : '', Wisp::words($mg)) : '',
-            $isFelted ? '42, one, very shallow; hold it at about 45 degrees to its middle' : '',
+            $isFelted ? sprintf('%d, one, very shallow; hold it at about 45 degrees to its middle', $needles->finest()) : '',
             $isLine ? self::linePins($detail, $surface) : self::spotMarks($detail, $surface),
             self::stabs($detail, $proud),
             $proud,
@@ -90,6 +92,11 @@ final readonly class Laying
             if (! is_nan($mark->acrossMm + $mark->downMm)) {
                 $marks[] = self::told($word, $mark, $detail->mirror);
             }
+        }
+
+        if ($detail->keep === Keep::AsDrawn) {
+            $box = Box::around($detail->outline());
+            $marks[] = sprintf('on the wool it is %.1f mm across and %.1f down', TapeMark::straightMm($surface, [$box->left, $y], [$box->right, $y]), TapeMark::straightMm($surface, [$x, $box->low], [$x, $box->high]));
         }
 
         return $marks;

@@ -6,7 +6,6 @@ namespace Impa\Face;
 
 use Impa\Figure\Detail;
 use Impa\Figure\Figure;
-use Impa\Wool\DetailWool;
 
 /** In which order details are laid: underlays first, then big before small, the middle line before the sides, light before dark. */
 final class LayingOrder
@@ -31,7 +30,7 @@ final class LayingOrder
         return [
             $detail->layer,
             // Alike is what differs by less than half in area.
-            -(int) round(log(max(0.01, DetailWool::areaMm2($detail)), 2)),
+            -(int) round(log(max(0.01, $detail->areaMm2()), 2)),
             abs($detail->middle()[0]) > self::ON_LINE_MM,
             -$figure->colours[$detail->colour]->srgb->lab()->l,
         ];

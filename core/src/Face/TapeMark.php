@@ -40,6 +40,21 @@ final readonly class TapeMark
         return self::tape(static fn (float $s, float $next): array => [$s * $xMm, $surface->heightMm($s * $xMm, $yMm, $next)]);
     }
 
+    /**
+     * By tape along what is seen as a straight line from one place to another, whatever way it curves towards the viewer.
+     *
+     * @param  array{float, float}  $from
+     * @param  array{float, float}  $to
+     */
+    public static function straightMm(Surface $surface, array $from, array $to): float
+    {
+        $long = hypot($to[0] - $from[0], $to[1] - $from[1]);
+
+        return self::tape(static function (float $s, float $next) use ($surface, $from, $to, $long): array {
+            return [$s * $long, $surface->heightMm($from[0] + $s * ($to[0] - $from[0]), $from[1] + $s * ($to[1] - $from[1]), $next)];
+        });
+    }
+
     /** By tape from the crown down the middle line to y. */
     public static function downMm(Surface $surface, float $yMm): float
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Figure;
 
 use Impa\Shape\Box;
+use Impa\Shape\Outline;
 
 /**
  * Colour, a bead or a line on a part. x and y in mm as seen from `side`, from the middle of the part,
@@ -12,7 +13,16 @@ use Impa\Shape\Box;
  */
 final readonly class Detail
 {
-    /** @param  list<array{float, float}>  $pointsMm of a patch or line, else empty */
+    /** Straight pieces of a curve between two of its points. */
+    private const CURVE = 8;
+
+    /**
+     * @param  list<array{float, float}>  $pointsMm  of a patch or line, else empty
+     * @param  bool  $smooth  a curve through its points (Catmull and Rom 1974, uniform), not straight from one to the next
+     * @param  list<float>  $widthsMm  of a line, its width at each point; empty where it is as wide throughout
+     * @param  list<list<array{float, float}>>  $holesMm  of a patch, what is left open in it: the ground shows
+     * @param  Keep  $keep  what the felter chose where it would slide round the edge of its part
+     */
     public function __construct(
         public string $key,
         public string $name,
@@ -29,6 +39,10 @@ final readonly class Detail
         public bool $mirror,
         public Method $method,
         public Side $side,
+        public bool $smooth = false,
+        public array $widthsMm = [],
+        public array $holesMm = [],
+        public Keep $keep = Keep::Unsaid,
     ) {
     }
 
@@ -39,34 +53,123 @@ final readonly class Detail
      */
     public function outline(): array
     {
-        $turn = deg2rad($this->turnDeg);
-        $raw = $this->pointsMm !== [] ? $this->pointsMm : $this->ellipse();
-        $points = [];
-        foreach ($raw as [$x, $y]) {
-            $points[] = [
-                $this->xMm + $x * cos($turn) - $y * sin($turn),
-                $this->yMm + $x * sin($turn) + $y * cos($turn),
-            ];
-        }
+        return $this->placed($this->raw());
+    }
 
-        return $points;
+    /** @return list<non-empty-list<array{float, float}>> outlines of what is left open in it, placed like its own */
+    public function holes(): array
+    {
+        return array_values(array_map($this->placed(...), array_filter($this->holesMm)));
+    }
+
+    /** @return non-empty-list<float> a line's width at each point of its outline */
+    public function widths(): array
+    {
+        $points = $this->raw();
+        if (count($this->widthsMm) !== count($this->pointsMm) || $this->kind !== DetailKind::Line) {
+            return array_fill(0, count($points), $this->widthMm);
+        }
+        $last = count($this->widthsMm) - 1;
+
+        return array_map(function (int $i) use ($points, $last): float {
+            $at = $i / max(1, count($points) - 1) * $last;
+            $before = min($last, (int) $at);
+
+            return $this->widthsMm[$before] + ($at - $before) * ($this->widthsMm[min($last, $before + 1)] - $this->widthsMm[$before]);
+        }, array_keys($points));
+    }
+
+    /** Area in mm2 of what it covers, its holes left out. */
+    public function areaMm2(): float
+    {
+        return match ($this->kind) {
+            DetailKind::Line => $this->strokeMm2(),
+            DetailKind::Patch => max(0.0, abs(Outline::signedArea($this->raw())) - array_sum(array_map(static fn (array $hole): float => abs(Outline::signedArea($hole)), array_filter($this->holesMm)))),
+            default => M_PI / 4 * $this->widthMm * $this->heightMm,
+        };
     }
 
     /** Length of a line's course in mm; 0 for what is no line. */
     public function lengthMm(): float
     {
         $length = 0.0;
-        for ($i = 1, $n = count($this->pointsMm); $this->kind === DetailKind::Line && $i < $n; $i++) {
-            $length += hypot($this->pointsMm[$i][0] - $this->pointsMm[$i - 1][0], $this->pointsMm[$i][1] - $this->pointsMm[$i - 1][1]);
+        foreach ($this->kind === DetailKind::Line ? $this->pieces() : [] as [$mm]) {
+            $length += $mm;
         }
 
         return $length;
+    }
+
+    private function strokeMm2(): float
+    {
+        $area = 0.0;
+        foreach ($this->pieces() as [$mm, $wide]) {
+            $area += $mm * $wide;
+        }
+
+        return $area;
+    }
+
+    /** @return list<array{float, float}> length and mean width of each straight piece of a line */
+    private function pieces(): array
+    {
+        $points = $this->raw();
+        $widths = $this->widths();
+        $pieces = [];
+        for ($i = 1, $n = count($points); $i < $n; $i++) {
+            $pieces[] = [hypot($points[$i][0] - $points[$i - 1][0], $points[$i][1] - $points[$i - 1][1]), ($widths[$i] + $widths[$i - 1]) / 2];
+        }
+
+        return $pieces;
     }
 
     /** @return array{float, float} the middle as seen from its side; of a line, the middle of its points' box */
     public function middle(): array
     {
         return Box::around($this->outline())->middle();
+    }
+
+    /** @return non-empty-list<array{float, float}> before it is turned and placed */
+    private function raw(): array
+    {
+        return match (true) {
+            $this->pointsMm === [] => $this->ellipse(),
+            $this->smooth && count($this->pointsMm) > 2 => $this->curve(),
+            default => $this->pointsMm,
+        };
+    }
+
+    /** @return non-empty-list<array{float, float}> through every point; of a patch, round to the first again */
+    private function curve(): array
+    {
+        $points = $this->pointsMm;
+        $count = count($points);
+        $closed = $this->kind !== DetailKind::Line;
+        $at = static fn (int $i): array => $closed ? $points[($i + $count) % $count] : $points[max(0, min($count - 1, $i))];
+        $curve = [$points[0]];
+        for ($i = 0, $n = $closed ? $count : $count - 1; $i < $n; $i++) {
+            [$a, $b, $c, $d] = [$at($i - 1), $at($i), $at($i + 1), $at($i + 2)];
+            for ($k = 1; $k <= self::CURVE && ! ($closed && $i === $n - 1 && $k === self::CURVE); $k++) {
+                $t = $k / self::CURVE;
+                $curve[] = array_map(static fn (int $j): float => $b[$j] + $t / 2 * ($c[$j] - $a[$j] + $t * (2 * $a[$j] - 5 * $b[$j] + 4 * $c[$j] - $d[$j] + $t * (3 * ($b[$j] - $c[$j]) + $d[$j] - $a[$j]))), [0, 1]);
+            }
+        }
+
+        return $curve;
+    }
+
+    /**
+     * @param  non-empty-list<array{float, float}>  $raw
+     * @return non-empty-list<array{float, float}>
+     */
+    private function placed(array $raw): array
+    {
+        $turn = deg2rad($this->turnDeg);
+
+        return array_map(fn (array $p): array => [
+            $this->xMm + $p[0] * cos($turn) - $p[1] * sin($turn),
+            $this->yMm + $p[0] * sin($turn) + $p[1] * cos($turn),
+        ], $raw);
     }
 
     /** @return non-empty-list<array{float, float}> */

@@ -112,6 +112,10 @@ final class FigureMeaning
             if ($kind === 'line' && $points < 2) {
                 $this->faults[] = Fault::at(['details', $i, 'pointsMm'], 'A line needs at least two points.');
             }
+            $widths = is_array($detail->widthsMm ?? null) ? count($detail->widthsMm) : 0;
+            if ($widths > 0 && $widths !== $points) {
+                $this->faults[] = Fault::at(['details', $i, 'widthsMm'], sprintf('A line of %d points has %d widths here: give one for each point.', $points, $widths));
+            }
             if ($kind !== '' && $kind !== 'patch' && ! isset($detail->widthMm)) {
                 $this->faults[] = Fault::at(['details', $i], sprintf('"widthMm" is missing here: a %s needs its width.', $kind));
             }

@@ -160,6 +160,10 @@ final readonly class FigureReader
                 ($detail->mirror ?? false) === true,
                 Method::from(self::text($detail, 'method', $usualMethod)),
                 Side::from(self::text($detail, 'side', 'front')),
+                ($detail->smooth ?? false) === true,
+                array_values(array_map(self::float(...), is_array($detail->widthsMm ?? null) ? $detail->widthsMm : [])),
+                self::loops($detail, 'holesMm'),
+                Keep::from(self::text($detail, 'keep')),
             );
         }
 
@@ -228,11 +232,23 @@ final readonly class FigureReader
         return array_values(array_filter($list, static fn (mixed $m): bool => $m instanceof stdClass));
     }
 
+    /** @return list<list<array{float, float}>> */
+    private static function loops(stdClass $from, string $name): array
+    {
+        return array_values(array_map(self::pointsOf(...), is_array($from->{$name} ?? null) ? $from->{$name} : []));
+    }
+
     /** @return list<array{float, float}> */
     private static function points(stdClass $from, string $name): array
     {
+        return self::pointsOf($from->{$name} ?? null);
+    }
+
+    /** @return list<array{float, float}> */
+    private static function pointsOf(mixed $list): array
+    {
         $points = [];
-        foreach (is_array($from->{$name} ?? null) ? $from->{$name} : [] as $point) {
+        foreach (is_array($list) ? $list : [] as $point) {
             $points[] = is_array($point) ? [self::float($point[0] ?? 0), self::float($point[1] ?? 0)] : [0.0, 0.0];
         }
 

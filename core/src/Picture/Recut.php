@@ -7,6 +7,7 @@ namespace Impa\Picture;
 use Impa\Colour\Ciede2000;
 use Impa\Colour\Srgb;
 use Impa\Figure\Figure;
+use Impa\Figure\FreeKey;
 use Impa\Figure\Part;
 use Impa\Figure\Placement;
 use Impa\Figure\Side;
@@ -61,7 +62,7 @@ final readonly class Recut
         $map = array_values($map);
         $large = self::shaped($old, Fit::best(Blob::of($sides[0], $sheet->width), $map, true), $sheet, 'The larger side of your cut.');
         $small = self::shaped($old, Fit::best(Blob::of($sides[1], $sheet->width), $map, true), $sheet, 'The smaller side of your cut.');
-        $small->key = self::freeKey($document->parts, $key);
+        $small->key = FreeKey::besides(array_column($document->parts, 'key'), $key);
         $small->name = $part->name.', cut off';
         $small->join = (object) ['to' => $key, 'by' => 'fluff'];
         array_splice($document->parts, $index, 1, [$large, $small]);
@@ -136,7 +137,7 @@ final readonly class Recut
         $document = $figure->document();
         $colour = self::colour($document, $hex);
         $fit = Fit::best(Blob::of(Blob::connected($inside, $sheet->width)[0], $sheet->width), [], false);
-        $part = self::shaped((object) ['key' => self::freeKey($document->parts, 'part'), 'name' => 'New part', 'turnDeg' => (object) ['x' => 0, 'y' => 0, 'z' => 0], 'mirror' => false, 'finish' => 'smooth'], $fit, $sheet, 'Drawn round by you.');
+        $part = self::shaped((object) ['key' => FreeKey::besides(array_column($document->parts, 'key'), 'part'), 'name' => 'New part', 'turnDeg' => (object) ['x' => 0, 'y' => 0, 'z' => 0], 'mirror' => false, 'finish' => 'smooth'], $fit, $sheet, 'Drawn round by you.');
         $part->colour = $colour;
         $near = self::nearest($figure, (float) $part->at->xMm, (float) $part->at->yMm);
         $part->at->zMm = 0.0;
@@ -165,7 +166,7 @@ final readonly class Recut
         $old = $document->parts[self::index($document->parts, $key)];
         $rim = self::loops(Placement::of($part))[0];
         $detail = (object) [
-            'key' => self::freeKey($document->details, $key), 'name' => $part->name, 'on' => $to->key, 'kind' => 'patch',
+            'key' => FreeKey::besides(array_column($document->details, 'key'), $key), 'name' => $part->name, 'on' => $to->key, 'kind' => 'patch',
             'pointsMm' => array_map(static fn (array $p): array => [round($p[0] - $to->at[0], 2), round($p[1] - $to->at[1], 2)], $rim),
             'colour' => $part->colour, 'layer' => 1, 'mirror' => $part->mirror, 'method' => 'felt',
         ];
@@ -206,7 +207,7 @@ final readonly class Recut
         if ($inside === []) {
             throw RecutRefused::tooSmall();
         }
-        $part = self::shaped((object) ['key' => self::freeKey($document->parts, $key), 'name' => $detail->name, 'turnDeg' => (object) ['x' => 0, 'y' => 0, 'z' => 0], 'finish' => 'smooth'], Fit::best(Blob::of($inside, $sheet->width), [], false), $sheet, 'Made a part of its own by you.');
+        $part = self::shaped((object) ['key' => FreeKey::besides(array_column($document->parts, 'key'), $key), 'name' => $detail->name, 'turnDeg' => (object) ['x' => 0, 'y' => 0, 'z' => 0], 'finish' => 'smooth'], Fit::best(Blob::of($inside, $sheet->width), [], false), $sheet, 'Made a part of its own by you.');
         $part->mirror = $detail->mirror || $carrier->mirror;
         $part->colour = $detail->colour;
         $part->join = (object) ['to' => $carrier->key, 'by' => 'fluff'];
@@ -322,7 +323,7 @@ final readonly class Recut
                 return (string) $colour->key;
             }
         }
-        $key = self::freeKey($document->colours, 'colour');
+        $key = FreeKey::besides(array_column($document->colours, 'key'), 'colour');
         $document->colours[] = (object) ['key' => $key, 'name' => ColourWords::of(Srgb::hex($hex)), 'hex' => $hex];
 
         return $key;
@@ -362,16 +363,5 @@ final readonly class Recut
             }
         }
         throw RecutRefused::noSuchPart($key);
-    }
-
-    /** @param  array<stdClass>  $members */
-    private static function freeKey(array $members, string $wish): string
-    {
-        $taken = array_column($members, 'key');
-        for ($n = 2, $key = $wish; in_array($key, $taken, true); $n++) {
-            $key = $wish.'-'.$n;
-        }
-
-        return $key;
     }
 }

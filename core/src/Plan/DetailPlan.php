@@ -8,6 +8,7 @@ use Impa\Build\Steps;
 use Impa\Colour\Contrast;
 use Impa\Face\Crispness;
 use Impa\Face\Ground;
+use Impa\Face\Needles;
 use Impa\Face\Surface;
 use Impa\Face\TapeMark;
 use Impa\Figure\Detail;
@@ -23,16 +24,17 @@ final readonly class DetailPlan
         private Part $part,
         private TapeMark $mark,
         private float $difference,
+        private float $leastMm,
     ) {
     }
 
     /** @param  Surface  $surface  of the part's own piece, seen from the detail's side */
-    public static function of(Figure $figure, Detail $detail, Surface $surface): self
+    public static function of(Figure $figure, Detail $detail, Surface $surface, Needles $needles): self
     {
         $part = $figure->parts[$detail->on];
         $mark = TapeMark::on($surface, ...$detail->middle());
 
-        return new self($detail, $part, $mark, Ground::difference($figure, $detail));
+        return new self($detail, $part, $mark, Ground::difference($figure, $detail), Crispness::leastMm($detail, $needles));
     }
 
     public function isOnPart(): bool
@@ -47,7 +49,7 @@ final readonly class DetailPlan
 
     public function isTooSmall(): bool
     {
-        return Crispness::widthMm($this->detail) < Crispness::leastMm($this->detail);
+        return Crispness::widthMm($this->detail) < $this->leastMm;
     }
 
     /** @return list<Note> */
@@ -61,7 +63,7 @@ final readonly class DetailPlan
             $notes[] = new Note('low-contrast', $at, sprintf('%s reads at %.0f on its ground, which is %s: lay it on a lighter or darker ground, or give it a rim (20 is crisp).', $this->detail->name, $this->difference, $this->contrast() === Contrast::Lost ? 'lost' : 'soft'));
         }
         if ($this->isTooSmall()) {
-            $notes[] = new Note('too-small', $at, sprintf('%s is %.1f mm at its narrowest, and felt holds no less than %.0f mm cleanly: stitch or paint it, use a bead, or make it %.1f mm larger.', $this->detail->name, Crispness::widthMm($this->detail), Crispness::leastMm($this->detail), Crispness::leastMm($this->detail) - Crispness::widthMm($this->detail)));
+            $notes[] = new Note('too-small', $at, sprintf('%s is %.1f mm at its narrowest, and felt holds no less than %.1f mm cleanly: stitch or paint it, use a bead, or make it %.1f mm larger.', $this->detail->name, Crispness::widthMm($this->detail), $this->leastMm, $this->leastMm - Crispness::widthMm($this->detail)));
         }
 
         return $notes;

@@ -9,6 +9,7 @@ use Impa\Build\Order;
 use Impa\Build\Step;
 use Impa\Build\Steps;
 use Impa\Build\Weighing;
+use Impa\Face\Needles;
 use Impa\Face\Surface;
 use Impa\Figure\Figure;
 use Impa\Wool\PartWool;
@@ -31,14 +32,15 @@ final readonly class Plan
     ) {
     }
 
-    public static function of(Figure $figure): self
+    /** @param  ?Needles  $needles  at hand; the usual set where that is not said */
+    public static function of(Figure $figure, ?Needles $needles = null): self
     {
         $wool = array_map(PartWool::of(...), $figure->parts);
 
         return new self(
             $figure,
             $wool,
-            self::details($figure),
+            self::details($figure, $needles ?? Needles::usual()),
             Steps::of($figure, $wool),
             Balance::of($figure, $wool),
         );
@@ -50,12 +52,12 @@ final readonly class Plan
     }
 
     /** @return array<string, DetailPlan> */
-    private static function details(Figure $figure): array
+    private static function details(Figure $figure, Needles $needles): array
     {
         $surfaces = $details = [];
         foreach ($figure->details as $key => $detail) {
             $surface = $surfaces[$detail->on][$detail->side->value] ??= Surface::of($figure->parts[$detail->on]->placements()[0], $detail->side);
-            $details[$key] = DetailPlan::of($figure, $detail, $surface);
+            $details[$key] = DetailPlan::of($figure, $detail, $surface, $needles);
         }
 
         return $details;

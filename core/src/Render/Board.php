@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Render;
 
+use Impa\Face\Ground;
 use Impa\Figure\Figure;
 use Impa\Figure\Placement;
 use Impa\Figure\Side;
@@ -13,13 +14,13 @@ final class Board
 {
     /**
      * Per part its pieces' outlines from front and right (loops of [right, up] in mm from the middle of the piece)
-     * the shape's own options, how it is covered with every number filled in, and the loft of its shape in its own frame; per detail the rings of its pieces on the skin, in the figure's frame.
+     * the shape's own options, how it is covered with every number filled in, and the loft of its shape in its own frame; per detail the rings of its pieces on the skin, in the figure's frame; `openings` likewise for the holes of those that have any, with the colour that shows in them.
      *
-     * @return array{parts: array<string, mixed>, details: array<string, mixed>}
+     * @return array{parts: array<string, mixed>, details: array<string, mixed>, openings: object}
      */
     public static function of(Figure $figure): array
     {
-        $parts = $details = [];
+        $parts = $details = $openings = [];
         foreach ($figure->parts as $key => $part) {
             $loft = $part->solid->loft();
             $parts[$key] = [
@@ -37,16 +38,20 @@ final class Board
             ];
         }
         foreach ($figure->details as $key => $detail) {
-            $pieces = [];
+            $pieces = $holes = [];
             foreach ($figure->parts[$detail->on]->placements() as $placement) {
                 foreach (DetailPiece::all($detail, $placement) as $piece) {
                     $pieces[] = $piece->skin();
+                    $holes[] = $piece->openings();
                 }
             }
             $details[$key] = $pieces;
+            if ($detail->holesMm !== []) {
+                $openings[$key] = ['colour' => Ground::colour($figure, $detail), 'pieces' => $holes];
+            }
         }
 
-        return ['parts' => $parts, 'details' => $details];
+        return ['parts' => $parts, 'details' => $details, 'openings' => (object) $openings];
     }
 
     /**

@@ -9,6 +9,7 @@ use Impa\Figure\Detail;
 use Impa\Figure\DetailKind;
 use Impa\Figure\Placement;
 use Impa\Figure\Side;
+use Impa\Shape\Box;
 use Impa\Shape\Hull;
 
 /** One piece of a detail where it lies on one piece of its part: itself or its twin. Immutable. */
@@ -44,20 +45,23 @@ final readonly class DetailPiece
     /**
      * Its outline (a line: the outline of its stroke's pieces) seen from a side, from the middle of the part.
      *
-     * @return list<list<array{float, float}>> filled one by one; empty where it is not seen
+     * @return list<non-empty-list<list<array{float, float}>>> painted one by one, each with its holes; empty where it is not seen
      */
     public function seenFrom(Side $from): array
     {
-        if ($from === $this->side) {
-            return array_map($this->mirrored(...), $this->strokes());
-        }
         if ($this->detail->kind === DetailKind::Line) {
-            return array_values(array_filter(array_map(fn (array $stroke): array => $this->lifted([$stroke], $from), $this->strokes())));
+            $seen = $from === $this->side ? array_map($this->mirrored(...), $this->strokes()) : array_filter(array_map(fn (array $stroke): array => $this->lifted([$stroke], $from), $this->strokes()));
+
+            return array_map(static fn (array $loop): array => [$loop], array_values($seen));
+        }
+        $holes = $this->detail->holes();
+        if ($from === $this->side) {
+            return [array_map($this->mirrored(...), [$this->detail->outline(), ...$holes])];
         }
         // A spot bulges with the skin under it, so its inner rings count as well.
         $hull = $this->lifted($this->rings(), $from);
 
-        return $hull === [] ? [] : [$hull];
+        return $hull === [] ? [] : [[$hull, ...array_filter(array_map(fn (array $hole): array => $this->lifted([$hole], $from), $holes))]];
     }
 
     /**
@@ -104,16 +108,31 @@ final readonly class DetailPiece
      */
     public function skin(): array
     {
+        return $this->raised($this->rings(), 1.0);
+    }
+
+    /** @return list<list<list<float>>> the same for each of its holes, a little prouder, to be drawn in the colour of its ground */
+    public function openings(): array
+    {
+        return array_map(fn (array $hole): array => $this->raised(self::shrinking($hole), 1.2), $this->detail->holes());
+    }
+
+    /**
+     * @param  list<non-empty-list<array{float, float}>>  $seen
+     * @return list<list<float>>
+     */
+    private function raised(array $seen, float $times): array
+    {
         $surface = Surface::of($this->on, $this->side);
         $rings = [];
-        foreach ($this->rings() as $ring) {
+        foreach ($seen as $ring) {
             $flat = [];
             foreach ($this->mirrored($ring) as [$u, $v]) {
                 $height = $surface->heightMm($u, $v);
                 if (is_nan($height)) {
                     continue 2;
                 }
-                foreach ($this->side->place($u, $v, $height + self::PROUD_MM * (1 + 0.3 * $this->detail->layer)) as $axis => $mm) {
+                foreach ($this->side->place($u, $v, $height + self::PROUD_MM * $times * (1 + 0.3 * $this->detail->layer)) as $axis => $mm) {
                     $flat[] = round($mm + $this->on->at[$axis], 2);
                 }
             }
@@ -126,32 +145,27 @@ final readonly class DetailPiece
     /** @return list<non-empty-list<array{float, float}>> */
     private function rings(): array
     {
-        if ($this->detail->kind === DetailKind::Line) {
-            return self::rails($this->detail->outline(), $this->detail->widthMm / 2);
-        }
-        [$mx, $my] = $this->detail->middle();
-        $rings = [];
-        foreach ([1.0, 0.66, 0.33, 0.0] as $share) {
-            $ring = [];
-            foreach ($this->detail->outline() as [$x, $y]) {
-                $ring[] = [$mx + ($x - $mx) * $share, $my + ($y - $my) * $share];
-            }
-            $rings[] = $ring;
-        }
+        return $this->detail->kind === DetailKind::Line ? $this->rails() : self::shrinking($this->detail->outline());
+    }
 
-        return $rings;
+    /**
+     * @param  non-empty-list<array{float, float}>  $outline
+     * @return list<non-empty-list<array{float, float}>> rings from an outline to its middle
+     */
+    private static function shrinking(array $outline): array
+    {
+        [$mx, $my] = Box::around($outline)->middle();
+
+        return array_map(static fn (float $share): array => array_map(static fn (array $p): array => [$mx + ($p[0] - $mx) * $share, $my + ($p[1] - $my) * $share], $outline), [1.0, 0.66, 0.33, 0.0]);
     }
 
     /** @return list<non-empty-list<array{float, float}>> */
     private function strokes(): array
     {
         $outline = $this->detail->outline();
-        if ($this->detail->kind !== DetailKind::Line) {
-            return [$outline];
-        }
-        $half = $this->detail->widthMm / 2;
+        $widths = $this->detail->widths();
         $strokes = [];
-        foreach (self::rails($outline, $half) as $i => $rail) {
+        foreach ($this->rails() as $i => $rail) {
             if (isset($before)) {
                 $strokes[] = [$before[0], $before[1], $rail[1], $rail[0]];
             }
@@ -159,7 +173,7 @@ final readonly class DetailPiece
             // Round joints and ends.
             $joint = [];
             for ($k = 0; $k < 12; $k++) {
-                $joint[] = [$outline[$i][0] + $half * cos($k * M_PI / 6), $outline[$i][1] + $half * sin($k * M_PI / 6)];
+                $joint[] = [$outline[$i][0] + $widths[$i] / 2 * cos($k * M_PI / 6), $outline[$i][1] + $widths[$i] / 2 * sin($k * M_PI / 6)];
             }
             $strokes[] = $joint;
         }
@@ -167,21 +181,18 @@ final readonly class DetailPiece
         return $strokes;
     }
 
-    /**
-     * The two edges of a stroke at each of its points.
-     *
-     * @param  non-empty-list<array{float, float}>  $course
-     * @return list<array{array{float, float}, array{float, float}}>
-     */
-    private static function rails(array $course, float $half): array
+    /** @return list<array{array{float, float}, array{float, float}}> the two edges of a stroke at each of its points */
+    private function rails(): array
     {
+        $course = $this->detail->outline();
+        $widths = $this->detail->widths();
         $rails = [];
         $last = count($course) - 1;
         foreach ($course as $i => [$x, $y]) {
             [$ax, $ay] = $course[max(0, $i - 1)];
             [$bx, $by] = $course[min($last, $i + 1)];
             $length = max(1e-9, hypot($bx - $ax, $by - $ay));
-            [$nx, $ny] = [-($by - $ay) / $length * $half, ($bx - $ax) / $length * $half];
+            [$nx, $ny] = [-($by - $ay) / $length * $widths[$i] / 2, ($bx - $ax) / $length * $widths[$i] / 2];
             $rails[] = [[$x + $nx, $y + $ny], [$x - $nx, $y - $ny]];
         }
 

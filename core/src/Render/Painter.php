@@ -94,8 +94,8 @@ final class Painter
             $layers[] = [$figure->colours[$piece->part->colour]->srgb, array_map(static fn (array $loop): array => self::moved($loop, $right, $up), Silhouette::of($piece, $from))];
             foreach ($figure->detailsOn($piece->part->key) as $detail) {
                 foreach (DetailPiece::all($detail, $piece) as $detailPiece) {
-                    foreach ($detailPiece->seenFrom($from) as $loop) {
-                        $layers[] = [$figure->colours[$detail->colour]->srgb, [self::moved($loop, $right, $up)]];
+                    foreach ($detailPiece->seenFrom($from) as $loops) {
+                        $layers[] = [$figure->colours[$detail->colour]->srgb, array_map(static fn (array $loop): array => self::moved($loop, $right, $up), $loops)];
                     }
                 }
             }

@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace Impa\Wool;
 
 use Impa\Figure\Detail;
-use Impa\Figure\DetailKind;
 use Impa\Figure\Method;
-use Impa\Shape\Outline;
 
 /** The wisp that one detail takes. */
 final class DetailWool
@@ -23,16 +21,7 @@ final class DetailWool
     public static function mg(Detail $detail): float
     {
         return $detail->method === Method::Felt
-            ? self::areaMm2($detail) * self::THICK_MM * self::G_PER_CM3 * self::DRIVEN_IN
+            ? $detail->areaMm2() * self::THICK_MM * self::G_PER_CM3 * self::DRIVEN_IN
             : 0.0;
-    }
-
-    public static function areaMm2(Detail $detail): float
-    {
-        return match ($detail->kind) {
-            DetailKind::Line => $detail->lengthMm() * $detail->widthMm,
-            DetailKind::Patch => abs(Outline::signedArea($detail->pointsMm)),
-            default => M_PI / 4 * $detail->widthMm * $detail->heightMm,
-        };
     }
 }

@@ -17,7 +17,7 @@ export type Loop = [number, number][]
 export interface Loft { rings: number[][]; closed: boolean }
 export interface CoveringSaid { way: NonNullable<NonNullable<Figure['parts'][number]['covering']>['way']>; lengthMm: number; perCm2: number; mgEach: number; ribbonMm: number; overlap: number }
 export interface PartDrawing { options: Record<string, number>; covering: CoveringSaid; pieces: { front: Loop[]; side: Loop[] }[]; loft: Loft }
-export interface Drawing { parts: Record<string, PartDrawing>; details: Record<string, number[][][]> }
+export interface Drawing { parts: Record<string, PartDrawing>; details: Record<string, number[][][]>; openings: Record<string, { colour: string; pieces: number[][][][] }> }
 export interface Board { document: Figure | null; plan: Plan; drawing: Drawing }
 export interface GridLine { mm: number; points: [number, number][] }
 export interface Guide { key: string; why: string; bands: { name: string; highMm: number; lowMm: number }[] }

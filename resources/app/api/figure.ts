@@ -234,6 +234,41 @@ export interface Detail {
    * @maxItems 400
    */
   pointsMm?: [Point, Point, ...Point[]]
+  /**
+   * a curve through the points (Catmull-Rom, uniform) instead of straight lines
+   */
+  smooth?: boolean
+  /**
+   * line: its width at each point
+   *
+   * @minItems 2
+   * @maxItems 400
+   */
+  widthsMm?: [Length, Length, ...Length[]]
+  /**
+   * patch: what is left open in it, such as teeth; the ground shows
+   *
+   * @maxItems 40
+   */
+  holesMm?: [Point, Point, Point, ...Point[]][]
+  /**
+   * what was chosen where it slides round the edge: seen right, or right on the tape
+   */
+  keep?: 'drawn' | 'size'
+  /**
+   * the expression it was made from, so that it can be varied
+   */
+  piece?: {
+    /**
+     * details of one piece share it
+     */
+    key: string
+    kind: string
+    values?: {
+      [k: string]: number
+    }
+    [k: string]: unknown
+  }
   colour: Key
   /**
    * counts outwards from the ground

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Drawing } from '../api/client'
-import type { Detail, Figure, Part } from '../api/figure'
-import { detailLoop, line, path, places } from './geometry'
+import type { Figure, Part } from '../api/figure'
+import DetailShape from './DetailShape.vue'
+import { path, places } from './geometry'
 
 /** The figure from the front in flat colours; with `lit`, all else is pale. */
 const props = defineProps<{ figure: Figure; drawing: Drawing; lit?: string; litDetail?: string }>()
@@ -20,7 +21,6 @@ const box = computed(() => {
   return `${left} ${top} ${Math.max(1, ...xs) + 3 - left} ${Math.max(1, ...ys) + 3 - top}`
 })
 const on = (part: Part) => (props.figure.details ?? []).filter((d) => d.on === part.key && (d.side ?? 'front') === 'front').sort((a, b) => (a.layer ?? 1) - (b.layer ?? 1))
-const loops = (detail: Detail, twin: boolean) => (detail.mirror ? [detailLoop(detail, twin), detailLoop(detail, !twin)] : [detailLoop(detail, twin)])
 const pale = (key: string) => props.lit !== undefined && props.lit !== '' && key !== props.lit
 </script>
 
@@ -30,10 +30,7 @@ const pale = (key: string) => props.lit !== undefined && props.lit !== '' && key
       <path :d="path(piece.loops, piece.at.x, piece.at.y)" :fill="hex(piece.part.colour)" fill-rule="evenodd" class="rim" />
       <template v-for="detail in on(piece.part)" :key="detail.key">
         <g :class="{ pale: litDetail && detail.key !== litDetail }">
-          <template v-for="(loop, i) in loops(detail, piece.at.twin)" :key="i">
-            <path v-if="loop.closed" :d="path([loop.points], piece.at.x, piece.at.y)" :fill="hex(detail.colour)" />
-            <path v-else :d="line(loop.points, piece.at.x, piece.at.y)" fill="none" :stroke="hex(detail.colour)" :stroke-width="detail.widthMm" stroke-linecap="round" stroke-linejoin="round" />
-          </template>
+          <DetailShape v-for="twin in detail.mirror ? [piece.at.twin, !piece.at.twin] : [piece.at.twin]" :key="String(twin)" :detail="detail" :twin="twin" :colour="hex(detail.colour)" :x="piece.at.x" :y="piece.at.y" />
         </g>
       </template>
     </g>

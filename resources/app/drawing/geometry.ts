@@ -23,15 +23,50 @@ export function places(part: Part): { x: number; y: number; z: number; twin: boo
   return part.mirror ? [{ x, y, z, twin: false }, { x: -x, y, z, twin: true }] : [{ x, y, z, twin: false }]
 }
 
-/** A detail as it is seen, from the middle of its part; `closed` loops are filled, others stroked. */
-export function detailLoop(detail: Detail, twin = false): { points: Point[]; closed: boolean } {
-  const side = twin ? -1 : 1
-  const raw: Point[] = detail.pointsMm ? (detail.pointsMm as Point[]) : ellipse(detail.widthMm ?? 1, detail.heightMm ?? detail.widthMm ?? 1)
-  const points = raw.map((p) => {
-    const [x, y] = turned(p, detail.turnDeg ?? 0)
-    return [side * ((detail.xMm ?? 0) + x), (detail.yMm ?? 0) + y] as Point
+/** A detail as it is seen, from the middle of its part; `closed` loops are filled, others stroked, each point as wide as `widths` says. */
+export function detailLoop(detail: Detail, twin = false): { points: Point[]; closed: boolean; holes: Point[][]; widths: number[] } {
+  const closed = detail.kind !== 'line'
+  const given = detail.pointsMm as Point[] | undefined
+  const raw = !given ? ellipse(detail.widthMm ?? 1, detail.heightMm ?? detail.widthMm ?? 1) : detail.smooth && given.length > 2 ? curve(given, closed) : given
+  const place = (points: Point[]) => points.map((p) => placed(detail, p, twin))
+  const last = (detail.widthsMm?.length ?? 0) - 1
+  const widths = raw.map((_, i) => {
+    if (last < 1 || !detail.widthsMm) return detail.widthMm ?? 1
+    const at = (i / Math.max(1, raw.length - 1)) * last
+    const [before = 0, after = 0] = [detail.widthsMm[Math.floor(at)], detail.widthsMm[Math.min(last, Math.floor(at) + 1)]]
+    return before + (at - Math.floor(at)) * (after - before)
   })
-  return { points, closed: detail.kind !== 'line' }
+  return { points: place(raw), closed, holes: (detail.holesMm ?? []).map((hole) => place(hole as Point[])), widths }
+}
+
+/** A point of a detail's own list, as seen from the middle of its part. */
+export function placed(detail: Detail, point: Point, twin = false): Point {
+  const [x, y] = turned(point, detail.turnDeg ?? 0)
+  return [(twin ? -1 : 1) * ((detail.xMm ?? 0) + x), (detail.yMm ?? 0) + y]
+}
+
+/** The way back: where a place seen on the part lies in the detail's own list. */
+export function unplaced(detail: Detail, [x, y]: Point, twin = false): Point {
+  return turned([(twin ? -x : x) - (detail.xMm ?? 0), y - (detail.yMm ?? 0)], -(detail.turnDeg ?? 0))
+}
+
+const CURVE = 8
+
+/** Straight pieces of the curve through points, as the format says: Catmull-Rom, uniform. */
+function curve(points: Point[], closed: boolean): Point[] {
+  const n = points.length
+  const at = (i: number) => points[closed ? (i + n) % n : Math.max(0, Math.min(n - 1, i))]!
+  const made: Point[] = [points[0]!]
+  const pieces = closed ? n : n - 1
+  for (let i = 0; i < pieces; i++) {
+    const [a, b, c, d] = [at(i - 1), at(i), at(i + 1), at(i + 2)]
+    for (let k = 1; k <= CURVE && !(closed && i === pieces - 1 && k === CURVE); k++) {
+      const t = k / CURVE
+      const along = (j: 0 | 1) => b[j] + (t / 2) * (c[j] - a[j] + t * (2 * a[j] - 5 * b[j] + 4 * c[j] - d[j] + t * (3 * (b[j] - c[j]) + d[j] - a[j])))
+      made.push([along(0), along(1)])
+    }
+  }
+  return made
 }
 
 /** The middle of what a detail covers, from the middle of its part. */

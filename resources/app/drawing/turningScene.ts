@@ -145,14 +145,12 @@ export function createTurningScene(holder: HTMLElement, onSelect: (key: string) 
       if (ways.hidden.includes(detail.on)) continue
       const on = figure.parts.find((p) => p.key === detail.on)
       const pieces = drawing.details[detail.key] ?? []
+      const open = drawing.openings[detail.key]
       for (const [i, rings] of pieces.entries()) {
-        if (!rings.length) continue
-        // Drawn nearer than it lies, so that the coarse skin under it does not show through.
-        const material = new MeshLambertMaterial({ color: new Color(hex(detail.colour)), side: DoubleSide, polygonOffset: true, polygonOffsetFactor: -2 - (detail.layer ?? 1), polygonOffsetUnits: -8 })
-        const mesh = new Mesh(loftGeometry({ rings, closed: false }, false), material)
         // A twin's details come after its own part's.
-        mesh.position.set(...apart(detail.on, Boolean(on?.mirror) && i >= pieces.length / 2))
-        stage.add(mesh)
+        const place = apart(detail.on, Boolean(on?.mirror) && i >= pieces.length / 2)
+        lay(rings, hex(detail.colour), detail.layer ?? 1, place)
+        for (const opening of open?.pieces[i] ?? []) lay(opening, hex(open?.colour ?? ''), detail.layer ?? 1, place)
       }
     }
     if (high > low) {
@@ -161,6 +159,15 @@ export function createTurningScene(holder: HTMLElement, onSelect: (key: string) 
     }
     if (ways.grid && high > low) stage.add(floor(Math.ceil(wide / 10) * 20), wall(Math.ceil(wide / 10) * 20, Math.ceil(Math.max(high, 10) / 10) * 10))
     fit()
+  }
+
+  /** Drawn nearer than it lies, so that the coarse skin under it does not show through. */
+  function lay(rings: number[][], colour: string, layer: number, place: [number, number, number]): void {
+    if (!rings.length) return
+    const material = new MeshLambertMaterial({ color: new Color(colour), side: DoubleSide, polygonOffset: true, polygonOffsetFactor: -2 - layer, polygonOffsetUnits: -8 })
+    const mesh = new Mesh(loftGeometry({ rings, closed: false }, false), material)
+    mesh.position.set(...place)
+    stage.add(mesh)
   }
 
   /** Millimetre paper in steps of 10: the table, and a wall behind. */

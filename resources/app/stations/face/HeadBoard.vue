@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import type { FaceGrid, Guide } from '../../api/client'
 import type { Detail, Part } from '../../api/figure'
+import DetailShape from '../../drawing/DetailShape.vue'
 import { bounds, detailLoop, detailMiddle, line, path, round } from '../../drawing/geometry'
 import { useFigure } from '../../state/figure'
 import { useUnits } from '../../state/units'
@@ -82,12 +83,9 @@ const text = computed(() => view.value.height / 42)
           v-for="s in sides(d)" :key="s" :transform="shift(d.key, s)" class="detail" :class="{ chosen: isChosen(d) }" :tabindex="s === 1 ? 0 : undefined" role="button" :aria-label="`${d.name ?? d.key}${s === -1 ? ', twin' : ''}`" :aria-pressed="isChosen(d)" :data-detail="d.key"
           @pointerdown.stop="press($event, d, s)" @focus="figure.selection = { kind: 'detail', key: d.key }"
         >
-          <path v-if="d.kind !== 'line'" :d="path([detailLoop(d, s === -1).points])" :fill="figure.colourOf(d.colour)" class="shape" />
-          <template v-else>
-            <path :d="line(detailLoop(d, s === -1).points)" fill="none" stroke="transparent" :stroke-width="Math.max(4, d.widthMm ?? 1)" />
-            <path :d="line(detailLoop(d, s === -1).points)" fill="none" :stroke="figure.colourOf(d.colour)" :stroke-width="d.widthMm" stroke-linecap="round" stroke-linejoin="round" />
-            <path v-if="isChosen(d)" :d="line(detailLoop(d, s === -1).points)" fill="none" class="shape" />
-          </template>
+          <path v-if="d.kind === 'line'" :d="line(detailLoop(d, s === -1).points)" fill="none" stroke="transparent" :stroke-width="Math.max(4, d.widthMm ?? 1)" />
+          <DetailShape :detail="d" :twin="s === -1" :colour="figure.colourOf(d.colour)" />
+          <DetailShape v-if="d.kind === 'line' && isChosen(d)" :detail="d" :twin="s === -1" colour="" bare />
         </g>
       </template>
       <g v-for="d in details" :key="'n' + d.key" :transform="shift(d.key, 1)" pointer-events="none" aria-hidden="true">
@@ -110,7 +108,7 @@ const text = computed(() => view.value.height / 42)
 .band rect { fill: rgba(var(--v-theme-info), .2); stroke: rgb(var(--v-theme-info)); stroke-width: .18; stroke-dasharray: .8 .6; }
 .scale { fill: rgb(var(--v-theme-quiet)); }
 .detail { cursor: grab; outline: none !important; }
-.detail.chosen .shape { stroke: rgb(var(--v-theme-secondary)); stroke-width: .5; stroke-dasharray: 1 .7; paint-order: stroke; }
+.detail.chosen :deep(.shape) { stroke: rgb(var(--v-theme-secondary)); stroke-width: .5; stroke-dasharray: 1 .7; paint-order: stroke; }
 .tag { fill: rgba(var(--v-theme-surface), 0.88); stroke: rgb(var(--v-theme-thread)); stroke-width: .15; }
 .gone { display: none; }
 </style>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Part } from '../../api/figure'
-import { detailLoop, line, path, places, round, turned, type Point } from '../../drawing/geometry'
+import DetailShape from '../../drawing/DetailShape.vue'
+import { line, path, places, round, turned, type Point } from '../../drawing/geometry'
 import MmPaper from '../../drawing/MmPaper.vue'
 import { useFigure } from '../../state/figure'
 import { snap, type Snapped } from './snap'
@@ -224,10 +225,7 @@ const hasDetails = (part: Part) => figure.details.filter((d) => d.on === part.ke
         @pointerdown.stop="press($event, part, place.twin, 'move')" @focus="tool !== 'choose' || figure.chosen.includes(part.key) || figure.choose(part.key)"
       />
       <g v-for="d in hasDetails(part)" :key="d.key" pointer-events="none" :class="{ ghost: !filled }">
-        <template v-for="(loop, i) in d.mirror ? [detailLoop(d, place.twin), detailLoop(d, !place.twin)] : [detailLoop(d, place.twin)]" :key="i">
-          <path v-if="loop.closed" :d="path([loop.points], place.x, place.y)" :fill="filled ? figure.colourOf(d.colour) : 'none'" class="detail" />
-          <path v-else :d="line(loop.points, place.x, place.y)" fill="none" :stroke="filled ? figure.colourOf(d.colour) : undefined" :stroke-width="filled ? d.widthMm : undefined" class="detail" stroke-linecap="round" />
-        </template>
+        <DetailShape v-for="twin in d.mirror ? [place.twin, !place.twin] : [place.twin]" :key="String(twin)" :detail="d" :twin="twin" :colour="figure.colourOf(d.colour)" :x="place.x" :y="place.y" :bare="!filled" />
       </g>
     </g>
  </template>
@@ -259,8 +257,7 @@ const hasDetails = (part: Part) => figure.details.filter((d) => d.on === part.ke
 .part:hover { fill-opacity: .4; }
 .part.selected { stroke: rgb(var(--v-theme-secondary)); stroke-width: 1.1; fill-opacity: .42; stroke-dasharray: 2.2 1.3; stroke-linecap: round; }
 .part.selected.filled { fill-opacity: 1; stroke-opacity: 1; }
-.detail { stroke-linejoin: round; }
-.ghost .detail { stroke: rgb(var(--v-theme-quiet)); stroke-width: .35; }
+.ghost :deep(.shape) { stroke: rgb(var(--v-theme-quiet)); stroke-width: .35; }
 .part.locked { cursor: not-allowed; stroke-dasharray: .8 1; }
 .cut, .lasso, .pick, .cut .part, .lasso .part, .pick .part { cursor: crosshair; }
 .guide { stroke: rgb(var(--v-theme-info)); stroke-width: .35; stroke-dasharray: 1.6 1; pointer-events: none; }

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Body;
+use App\Models\Figure as SavedFigure;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Impa\Face\Expression\Slider;
+use Impa\Face\Expressions;
+use Impa\Face\FaceCopy;
+use Impa\Figure\Figure;
+use Symfony\Component\HttpKernel\Exception\HttpException;
+
+/** Pieces of a face: what there is, one put on a head or varied, a whole face copied. The changed document comes back, nothing is saved. */
+final class ExpressionController
+{
+    private const JSON = JSON_PRESERVE_ZERO_FRACTION | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE;
+
+    public function index(): JsonResponse
+    {
+        return new JsonResponse(['pieces' => array_map(static fn (array $piece): array => ['sliders' => array_map(static fn (Slider $s): array => get_object_vars($s), $piece['sliders'])] + $piece, Expressions::catalogue())]);
+    }
+
+    public function store(Request $request): JsonResponse
+    {
+        $body = Body::of($request);
+        [$figure, $part] = $body->part();
+
+        return (new JsonResponse(Expressions::put($figure, $part, $body->text('kind'), $body->named('values'), $body->text('piece'))))->setEncodingOptions(self::JSON);
+    }
+
+    public function copy(Request $request): JsonResponse
+    {
+        $body = Body::of($request);
+        [$figure, $part] = $body->part();
+        $from = Figure::fromJson(SavedFigure::query()->findOrFail($body->int('from'))->document);
+        $face = $from->parts[$body->text('fromPart')] ?? throw new HttpException(422, 'There is no such part in the other figure.');
+
+        return (new JsonResponse(['document' => FaceCopy::of($from, $face, $figure, $part, $body->flag('instead'))]))->setEncodingOptions(self::JSON);
+    }
+}

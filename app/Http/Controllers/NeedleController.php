@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Body;
+use App\Models\Needle;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Impa\Face\Needles;
+use Symfony\Component\HttpKernel\Exception\HttpException;
+
+/** Which needles are at hand: their gauges. */
+final class NeedleController
+{
+    public function index(): JsonResponse
+    {
+        return new JsonResponse(['gauges' => Needle::gauges(), 'sold' => Needles::SOLD, 'finest' => Needle::atHand()->finest()]);
+    }
+
+    public function update(Request $request): JsonResponse
+    {
+        $gauges = array_map(intval(...), array_values(Body::of($request)->numbers('gauges')));
+        if (array_diff($gauges, Needles::SOLD) !== []) {
+            throw new HttpException(422, sprintf('Needles are sold in the gauges %s.', implode(', ', Needles::SOLD)));
+        }
+        DB::transaction(static function () use ($gauges): void {
+            Needle::query()->delete();
+            foreach (array_unique($gauges) as $gauge) {
+                Needle::query()->create(['gauge' => $gauge]);
+            }
+        });
+
+        return $this->index();
+    }
+}

@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Face;
+
+use Impa\Colour\Ciede2000;
+use Impa\Colour\Srgb;
+use Impa\Face\Expression\BeadEyes;
+use Impa\Face\Expression\Bit;
+use Impa\Face\Expression\Brows;
+use Impa\Face\Expression\ButtonNose;
+use Impa\Face\Expression\Cheeks;
+use Impa\Face\Expression\Expression;
+use Impa\Face\Expression\Freckles;
+use Impa\Face\Expression\Head;
+use Impa\Face\Expression\MouthLine;
+use Impa\Face\Expression\OpenEyes;
+use Impa\Face\Expression\OpenMouth;
+use Impa\Face\Expression\Slider;
+use Impa\Face\Expression\SmilingEyes;
+use Impa\Face\Expression\SoftNose;
+use Impa\Face\Expression\Tone;
+use Impa\Face\Expression\Whiskers;
+use Impa\Figure\Figure;
+use Impa\Figure\FreeKey;
+use Impa\Figure\Part;
+use stdClass;
+
+/** The pieces of a face that can be put on any head, and varied afterwards. A new one is one file and one line here. */
+final class Expressions
+{
+    /** A piece whose first detail lies within this share of a spot's half size lies on it. */
+    private const ON_GROUND = 0.7;
+
+    /** @var list<class-string<Expression>> */
+    private const ALL = [OpenEyes::class, SmilingEyes::class, BeadEyes::class, Brows::class, ButtonNose::class, SoftNose::class, MouthLine::class, OpenMouth::class, Cheeks::class, Whiskers::class, Freckles::class];
+
+    /** @return list<array{kind: string, name: string, sliders: list<Slider>}> */
+    public static function catalogue(): array
+    {
+        return array_map(static fn (string $e): array => ['kind' => $e::kind(), 'name' => $e::name(), 'sliders' => $e::sliders()], self::ALL);
+    }
+
+    /**
+     * The document with a piece put on a part, or one that is there varied: what the felter gave its details since (a colour, a
+     * method, a name) stays with them.
+     *
+     * @param  array<string, float>  $values  by slider; the usual where one is missing
+     * @param  string  $key  of the piece to vary; empty for a new one
+     * @return array{document: stdClass, key: string}
+     *
+     * @throws FaceRefused if there is no such piece
+     */
+    public static function put(Figure $figure, Part $part, string $kind, array $values, string $key = ''): array
+    {
+        $expression = self::find($kind);
+        $set = [];
+        foreach ($expression::sliders() as $slider) {
+            $set[$slider->key] = $slider->held($values[$slider->key] ?? null);
+        }
+        $document = $figure->document();
+        $document->details ??= [];
+        $key = $key !== '' ? $key : FreeKey::besides(array_map(static fn (stdClass $d): string => $d->piece->key ?? '', $document->details), $kind);
+        $old = [];
+        $at = count($document->details);
+        foreach ($document->details as $i => $detail) {
+            if (($detail->piece->key ?? '') === $key && $detail->on === $part->key) {
+                $old[$detail->key] = $detail;
+                $at = min($at, $i);
+            }
+        }
+        $document->details = array_values(array_filter($document->details, static fn (stdClass $d): bool => ! isset($old[$d->key])));
+        $bits = $expression::bits(Head::of(Surface::of($part->placements()[0])), $set);
+        $above = self::above($figure, $part, $bits, array_keys($old));
+        $made = [];
+        foreach ($bits as $bit) {
+            $before = $old[$key.'-'.$bit->key] ?? new stdClass;
+            $made[] = (object) (array_filter(['name' => $before->name ?? null, 'colour' => $before->colour ?? null, 'method' => $before->method ?? null]) + [
+                'key' => $key.'-'.$bit->key, 'name' => $bit->name, 'on' => $part->key, 'colour' => self::colour($document, $part, $bit->tone),
+                'xMm' => $bit->xMm, 'yMm' => $bit->yMm, 'layer' => $bit->layer + $above,
+                'piece' => (object) ['key' => $key, 'kind' => $kind, 'values' => (object) $set],
+            ] + $bit->members);
+        }
+        array_splice($document->details, $at, 0, $made);
+
+        return ['document' => $document, 'key' => $key];
+    }
+
+    /**
+     * @return class-string<Expression>
+     *
+     * @throws FaceRefused if there is none of that kind
+     */
+    private static function find(string $kind): string
+    {
+        foreach (self::ALL as $expression) {
+            if ($expression::kind() === $kind) {
+                return $expression;
+            }
+        }
+
+        throw FaceRefused::noSuchPiece($kind, array_map(static fn (string $e): string => $e::kind(), self::ALL));
+    }
+
+    /**
+     * How many layers lie below where the piece goes, other pieces than its own: only a ground under its middle counts, such as
+     * a muzzle under a nose.
+     *
+     * @param  list<Bit>  $bits
+     * @param  list<string>  $own
+     */
+    private static function above(Figure $figure, Part $part, array $bits, array $own): int
+    {
+        $layer = 0;
+        foreach ($figure->detailsOn($part->key) as $detail) {
+            [$x, $y] = $detail->middle();
+            $half = max($detail->widthMm, $detail->heightMm) / 2;
+            if ($bits !== [] && ! in_array($detail->key, $own, true) && $half > 0.0 && hypot($bits[0]->xMm - $x, $bits[0]->yMm - $y) < self::ON_GROUND * $half) {
+                $layer = max($layer, $detail->layer);
+            }
+        }
+
+        return $layer;
+    }
+
+    /** Key of the figure's colour for a tone; the house's colour is added where the figure has none near it. */
+    private static function colour(stdClass $document, Part $part, Tone $tone): string
+    {
+        if ($tone === Tone::Skin) {
+            return $part->colour;
+        }
+        $wanted = Srgb::hex($tone->hex())->lab();
+        $best = ['', $tone->reach()];
+        foreach ($document->colours as $colour) {
+            $difference = Ciede2000::between(Srgb::hex($colour->hex)->lab(), $wanted);
+            $best = $difference < $best[1] ? [$colour->key, $difference] : $best;
+        }
+        if ($best[0] === '') {
+            $best[0] = FreeKey::besides(array_column($document->colours, 'key'), $tone->value);
+            $document->colours[] = (object) ['key' => $best[0], 'name' => $tone->name(), 'hex' => $tone->hex()];
+        }
+
+        return $best[0];
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Face;
+
+/** One way to mend a detail, with its amount, and the change that it comes to. Immutable. */
+final readonly class Mend
+{
+    /**
+     * @param  array<string, mixed>  $set  members of the detail
+     * @param  list<array<string, mixed>>  $add  details that come with it
+     * @param  list<string>  $remove  keys of details that go
+     * @param  string  $keep  drawn or size, where it is reckoned when it is chosen
+     */
+    private function __construct(
+        public string $text,
+        public array $set,
+        public array $add,
+        public array $remove,
+        public string $keep,
+    ) {
+    }
+
+    /** @param  array<string, mixed>  $set */
+    public static function set(string $text, array $set): self
+    {
+        return new self($text, $set, [], [], '');
+    }
+
+    /**
+     * @param  array<string, mixed>  $set
+     * @param  array<string, mixed>  $detail
+     */
+    public static function with(string $text, array $set, array $detail): self
+    {
+        return new self($text, $set, [$detail], [], '');
+    }
+
+    /** @param  array<string, mixed>  $set */
+    public static function instead(string $text, array $set, string $gone): self
+    {
+        return new self($text, $set, [], [$gone], '');
+    }
+
+    public static function keep(string $text, string $what): self
+    {
+        return new self($text, [], [], [], $what);
+    }
+
+    /** @return array<string, mixed> */
+    public function document(): array
+    {
+        return ['text' => $this->text, 'set' => (object) $this->set, 'add' => $this->add, 'remove' => $this->remove, 'keep' => $this->keep];
+    }
+}

@@ -1,0 +1,184 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Face;
+
+use Impa\Figure\Detail;
+use Impa\Figure\DetailKind;
+use Impa\Figure\Part;
+use Impa\Shape\Box;
+
+/** Details that cannot be made as they are: off their part, larger than it, tangled, doubled, not sold; each with the nearest mend. */
+final class Trouble
+{
+    /** Closer together two points are one, mm. */
+    private const ONE_PLACE_MM = 0.05;
+
+    /** A bead wider than this share of its part swallows it; the mend keeps to the smaller one (house choice). */
+    private const BEAD_SHARE = 0.5;
+
+    private const BEAD_MEND_SHARE = 0.25;
+
+    /** What is larger than its part is brought down to this share of it. */
+    private const LARGE_MEND_SHARE = 0.8;
+
+    private const HALVINGS = 16;
+
+    /** Turns at most by which a tangle is undone; a polygon of 400 points needs far fewer. */
+    private const TURNS = 400;
+
+    /** @return list<Advice> */
+    public static function of(Part $part, Detail $detail, Surface $surface): array
+    {
+        $size = self::size($part, $detail, $surface);
+
+        return array_values(array_filter([
+            self::doubled($detail),
+            self::tangled($detail),
+            $size,
+            $size === null ? self::notSold($detail) : null,
+            self::off($part, $detail, $surface),
+        ]));
+    }
+
+    private static function doubled(Detail $detail): ?Advice
+    {
+        $points = $detail->pointsMm;
+        $kept = [];
+        foreach ($points as $i => $point) {
+            $before = $points[$kept === [] ? count($points) - 1 : $kept[count($kept) - 1]];
+            $opens = $kept === [] && $detail->kind === DetailKind::Line;
+            if ($opens || hypot($point[0] - $before[0], $point[1] - $before[1]) >= self::ONE_PLACE_MM) {
+                $kept[] = $i;
+            }
+        }
+        $lost = count($points) - count($kept);
+        if ($lost === 0) {
+            return null;
+        }
+        $least = $detail->kind === DetailKind::Line ? 2 : 3;
+        $set = ['pointsMm' => array_map(static fn (int $i): array => $points[$i], $kept)] + ($detail->widthsMm === [] ? [] : ['widthsMm' => array_map(static fn (int $i): float => $detail->widthsMm[$i], $kept)]);
+
+        return Advice::fault('doubled', sprintf('%s of its points %s where another one lies', $lost === 1 ? 'one' : (string) $lost, $lost === 1 ? 'lies' : 'lie'), count($kept) >= $least ? [Mend::set($lost === 1 ? 'leave it out' : 'leave them out', $set)] : []);
+    }
+
+    private static function tangled(Detail $detail): ?Advice
+    {
+        if ($detail->kind !== DetailKind::Patch || self::crossing($detail->pointsMm) === null) {
+            return null;
+        }
+        $points = $detail->pointsMm;
+        for ($turn = 0; $turn < self::TURNS && ($at = self::crossing($points)) !== null; $turn++) {
+            // Turning round what lies between two crossing edges undoes that crossing and shortens the whole.
+            [$i, $j] = $at;
+            array_splice($points, $i + 1, $j - $i, array_reverse(array_slice($points, $i + 1, $j - $i)));
+        }
+
+        return Advice::fault('tangled', 'its outline crosses itself', self::crossing($points) === null ? [Mend::set('untangle it', ['pointsMm' => $points])] : []);
+    }
+
+    /**
+     * The first two edges of a closed outline that cross.
+     *
+     * @param  list<array{float, float}>  $points
+     * @return ?array{int, int} where they begin, the earlier first
+     */
+    private static function crossing(array $points): ?array
+    {
+        $n = count($points);
+        $side = static fn (array $a, array $b, array $p): float => ($b[0] - $a[0]) * ($p[1] - $a[1]) - ($b[1] - $a[1]) * ($p[0] - $a[0]);
+        for ($i = 0; $i < $n - 2; $i++) {
+            [$a, $b] = [$points[$i], $points[$i + 1]];
+            for ($j = $i + 2; $j < $n - ($i === 0 ? 1 : 0); $j++) {
+                [$c, $d] = [$points[$j], $points[($j + 1) % $n]];
+                if ($side($a, $b, $c) * $side($a, $b, $d) < 0.0 && $side($c, $d, $a) * $side($c, $d, $b) < 0.0) {
+                    return [$i, $j];
+                }
+            }
+        }
+
+        return null;
+    }
+
+    private static function size(Part $part, Detail $detail, Surface $surface): ?Advice
+    {
+        $own = Box::around($detail->outline());
+        $wide = self::reach($surface, 1.0, 0.0) + self::reach($surface, -1.0, 0.0);
+        $high = self::reach($surface, 0.0, 1.0) + self::reach($surface, 0.0, -1.0);
+        if ($wide <= 0.0 || $high <= 0.0) {
+            return null;
+        }
+        if (self::isHard($detail)) {
+            $most = ReadyMade::nearest(floor(2 * self::BEAD_MEND_SHARE * min($wide, $high)) / 2);
+
+            return $detail->widthMm <= self::BEAD_SHARE * min($wide, $high) ? null : Advice::fault('too-large', sprintf('%.1f mm on a part of %.0f mm', $detail->widthMm, min($wide, $high)), $most < $detail->widthMm ? [Mend::set(sprintf('take one of %.1f mm', $most), ['widthMm' => $most, 'heightMm' => $most])] : []);
+        }
+        $times = max($own->width() / $wide, $own->height() / $high);
+        if ($times <= 1.0) {
+            return null;
+        }
+        $share = self::LARGE_MEND_SHARE / $times;
+        $grow = static fn (array $points): array => array_map(static fn (array $p): array => [round($p[0] * $share, 2), round($p[1] * $share, 2)], $points);
+        $set = $detail->pointsMm === []
+            ? ['widthMm' => round($detail->widthMm * $share, 1), 'heightMm' => round($detail->heightMm * $share, 1)]
+            : ['pointsMm' => $grow($detail->pointsMm)] + ($detail->holesMm === [] ? [] : ['holesMm' => array_map($grow, $detail->holesMm)]);
+
+        return Advice::fault('too-large', sprintf('%.0f x %.0f mm, and its part is %.0f x %.0f', $own->width(), $own->height(), $wide, $high), [Mend::set(sprintf('make it %.0f x %.0f mm', $own->width() * $share, $own->height() * $share), $set + ['xMm' => round($detail->xMm * $share, 1), 'yMm' => round($detail->yMm * $share, 1)])]);
+    }
+
+    private static function notSold(Detail $detail): ?Advice
+    {
+        if (! self::isHard($detail) || ReadyMade::isSold($detail->widthMm)) {
+            return null;
+        }
+        $sold = ReadyMade::nearest($detail->widthMm);
+
+        return Advice::look('not-sold', sprintf('%.2g mm is not sold: whole and half millimetres are, from %.0f to %.0f', $detail->widthMm, ReadyMade::SMALLEST_MM, ReadyMade::LARGEST_MM), [Mend::set(sprintf('take %.1f mm', $sold), ['widthMm' => $sold, 'heightMm' => $sold])]);
+    }
+
+    /** Where its middle is off the part, it is brought in along the way to the part's middle until all of it, or at least its middle, lies on it. */
+    private static function off(Part $part, Detail $detail, Surface $surface): ?Advice
+    {
+        [$x, $y] = $detail->middle();
+        if ($surface->has($x, $y)) {
+            return null;
+        }
+        $mends = [];
+        if ($surface->has(0.0, 0.0)) {
+            $outline = $detail->outline();
+            $isOn = static function (float $share) use ($surface, $outline, $x, $y): bool {
+                foreach ($outline as [$px, $py]) {
+                    if (! $surface->has($px - $x + $share * $x, $py - $y + $share * $y)) {
+                        return false;
+                    }
+                }
+
+                return true;
+            };
+            if (! $isOn(0.0)) {
+                $isOn = static fn (float $share): bool => $surface->has($share * $x, $share * $y);
+            }
+            [$in, $out] = [0.0, 1.0];
+            for ($i = 0; $i < self::HALVINGS; $i++) {
+                $middle = ($in + $out) / 2;
+                [$in, $out] = $isOn($middle) ? [$middle, $out] : [$in, $middle];
+            }
+            // A little inside the edge, where a needle still finds hold.
+            $by = 1 - 0.95 * $in;
+            $mends[] = Mend::set('bring it onto the part', ['xMm' => round($detail->xMm - $by * $x, 1), 'yMm' => round($detail->yMm - $by * $y, 1)]);
+        }
+
+        return Advice::fault('off-part', sprintf('it does not lie on %s as seen from the %s', mb_strtolower($part->name), $detail->side->value), $mends);
+    }
+
+    private static function isHard(Detail $detail): bool
+    {
+        return in_array($detail->kind, [DetailKind::Bead, DetailKind::Eye], true);
+    }
+
+    private static function reach(Surface $surface, float $right, float $up): float
+    {
+        return Reach::of(static fn (float $mm): bool => $surface->has($right * $mm, $up * $mm));
+    }
+}

@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+use Impa\Cards\FaceSheets;
+use Impa\Cards\Paper;
+use Impa\Face\Chart;
+use Impa\Face\Surface;
+use Impa\Face\TapeMark;
+use Impa\Face\Unrolled;
+use Impa\Figure\Figure;
+use Impa\Tests\Support\Figures;
+
+/** @param  array<string, mixed>  $more */
+function wrapped(string $kind, float $w, float $h, float $d, array $more = []): Surface
+{
+    return Surface::of(Figures::read(Figures::document([Figures::part('head', $kind, $w, $h, $d, 0, 0, 0, $more)]))->parts['head']->placements()[0]);
+}
+
+/** Eyes, nose and mouth on a head. @param  array<string, mixed>  $head */
+function facedHead(string $kind, float $w, float $h, float $d, array $head = []): Figure
+{
+    return Figures::read(Figures::document([Figures::part('head', $kind, $w, $h, $d, 0, $h / 2, 0, $head)], [
+        ['key' => 'eye', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 8, 'heightMm' => 9, 'xMm' => 0.22 * $w, 'yMm' => -3, 'colour' => 'black', 'mirror' => true],
+        ['key' => 'nose', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 5, 'heightMm' => 4, 'xMm' => 0, 'yMm' => -10, 'colour' => 'black'],
+        ['key' => 'mouth', 'on' => 'head', 'kind' => 'line', 'widthMm' => 1.2, 'pointsMm' => [[-6, -13], [0, -15], [6, -13]], 'colour' => 'black'],
+    ]));
+}
+
+it('keeps both scales true: down the middle line, and along each cut', function (string $kind, array $turn) {
+    $surface = wrapped($kind, 56, 50, 52, ['turnDeg' => $turn]);
+    $template = Unrolled::of($surface, 12.0, TapeMark::downMm($surface, -14.0), 24.0);
+    foreach ([2.0, -4.0, -11.0] as $y) {
+        expect($template->laid(0.0, $y)['at'])->toEqualWithDelta([0.0, TapeMark::downMm($surface, $y)], 0.02);
+    }
+    foreach ($template->outlines() as $outline) {
+        // A cut is a polygon of steps of 1.5 mm: as long as the tape along it.
+        for ($i = 1, $steps = 0; $i < count($outline); $i++) {
+            $long = hypot($outline[$i][0] - $outline[$i - 1][0], $outline[$i][1] - $outline[$i - 1][1]);
+            if (abs($long - 1.5) < 0.01) {
+                $steps++;
+            }
+        }
+        expect($steps)->toBeGreaterThan(40);
+    }
+})->with(['ball', 'egg', 'drum'])->with([[['x' => 0, 'y' => 0, 'z' => 0]], [['x' => 15, 'y' => -10, 'z' => 0]]]);
+
+it('unrolls a can and a cone exactly, in one piece without darts', function () {
+    // The straight middle of a sausage: a cylinder of 20 mm radius; flat, its marks are arc and height.
+    $can = wrapped('sausage', 40, 140, 40);
+    $template = Unrolled::of($can, 60.0, 100.0, 20.0);
+    expect($template->dartMm())->toBeLessThan(0.01);
+    foreach ([[5.0, 3.0], [-14.0, -6.0]] as [$x, $y]) {
+        expect($template->laid($x, $y)['at'][0])->toEqualWithDelta(20 * asin($x / 20), 0.05);
+    }
+    // A cone unrolls into a sector about its tip (the slant length as radius): all cuts are circles about one point, and no dart opens.
+    $cone = wrapped('cone', 60, 90, 60);
+    $sector = Unrolled::of($cone, 50.0, 80.0, 24.0);
+    expect($sector->dartMm())->toBeLessThan(Unrolled::CLOSED_MM);
+    [$half, $high] = [30.0, 90.0];
+    $slant = hypot($half, $high);
+    $chart = Chart::of($cone);
+    foreach ([[10.0, -20.0], [-14.0, -25.0]] as [$x, $y]) {
+        // By closed form: the distance between two marks on the sector equals the taut tape between them.
+        $a = $sector->laid(0.0, -18.0);
+        $b = $sector->laid($x, $y);
+        expect(hypot($b['at'][0] - $a['at'][0], $b['at'][1] - $a['at'][1]))->toEqualWithDelta($chart->between([0.0, -18.0], [$x, $y])['tapeMm'], 0.15);
+    }
+    expect($slant)->toBeGreaterThan($high);
+});
+
+it('wraps back onto the ball within the error that it states', function (float $size) {
+    $figure = facedHead('ball', $size, $size, $size);
+    $sheets = FaceSheets::of($figure, $figure->parts['head']);
+    $template = $sheets->template();
+    $radius = $size / 2;
+    $outlines = $template->outlines();
+    // Each strip taken as paper: it is rolled onto the cone through both its cuts (closed form), which touches the ball there.
+    foreach ([[0.22 * $size, -3.0], [0.22 * $size + 4, -3.0], [-0.22 * $size, 1.0], [0.0, -10.0], [6.0, -13.0]] as [$x, $y]) {
+        $laid = $template->laid($x, $y);
+        $flat = $outlines[$laid['strip']];
+        $count = count($flat);
+        // The strip's middle ends of its upper and lower cut lie on x = 0.
+        $onMiddle = array_values(array_filter($flat, static fn (array $p): bool => abs($p[0]) < 1e-9));
+        usort($onMiddle, static fn (array $a, array $b): int => $a[1] <=> $b[1]);
+        [$upper, $lower] = [$onMiddle[0][1] / $radius, $onMiddle[1][1] / $radius];
+        [$r1, $r2] = [$radius * sin($upper), $radius * sin($lower)];
+        $slant = $onMiddle[1][1] - $onMiddle[0][1];
+        [$u, $v] = $laid['at'];
+        if (abs($r2 - $r1) < 1e-6) {
+            [$share, $longitude] = [($v - $onMiddle[0][1]) / $slant, $u / $r1];
+        } else {
+            // Apex of the cone on the middle line, above the strip where it widens downwards.
+            $apex = $onMiddle[0][1] - $slant * $r1 / ($r2 - $r1);
+            $far = hypot($u, $v - $apex);
+            $sign = $r2 > $r1 ? 1 : -1;
+            $share = ($sign * $far - ($onMiddle[0][1] - $apex)) / $slant;
+            $longitude = atan2($u, $sign * ($v - $apex)) * $far / (($r1 + $share * ($r2 - $r1)));
+        }
+        $down = $upper + $share * ($lower - $upper);
+        $pricked = [$radius * sin($down) * sin($longitude), $radius * cos($down), $radius * sin($down) * cos($longitude)];
+        $wanted = [$x, $y, sqrt($radius ** 2 - $x ** 2 - $y ** 2)];
+        $off = sqrt(array_sum(array_map(static fn (float $a, float $b): float => ($a - $b) ** 2, $pricked, $wanted)));
+        expect($off)->toBeLessThan($sheets->errorMm() + 0.1)->and($count)->toBeGreaterThan(8);
+    }
+    expect($sheets->errorMm())->toBeLessThan(0.35)->and($template->dartMm())->toBeGreaterThan(Unrolled::CLOSED_MM);
+})->with([50.0, 60.0, 90.0]);
+
+it('draws the darts, and says how wide they are and by how much it is out', function () {
+    $figure = facedHead('ball', 60, 60, 60);
+    $sheets = FaceSheets::of($figure, $figure->parts['head']);
+    [, $laid] = $sheets->pages(Paper::Letter);
+    expect($laid)->toContain(sprintf('out of true by %.2f mm at most', $sheets->errorMm()))->toContain(sprintf('Cut the darts out (up to %.1f mm wide)', $sheets->template()->dartMm()));
+    $can = facedHead('drum', 60, 90, 60);
+    expect(FaceSheets::of($can, $can->parts['head'])->pages(Paper::A4)[1])->toContain('in one piece');
+});
+
+it('keeps a course whole from cut to cut', function () {
+    $template = Unrolled::of(wrapped('ball', 60, 60, 60), 20.0, 70.0, 30.0);
+    $line = array_map(static fn (int $i): array => [4.0 + 0.05 * $i, 16.0 - 0.3 * $i], range(0, 100));
+    $pieces = $template->courses($line);
+    expect(count($pieces))->toBeGreaterThan(3);
+    foreach (array_slice($pieces, 1, null, true) as $i => [$strip, $course]) {
+        [$before, $above] = $pieces[$i - 1];
+        // It ends on a cut and goes on on the next strip, a dart's width away at most.
+        $end = $above[count($above) - 1];
+        expect($strip)->toBe($before + 1)->and(hypot($end[0] - $course[0][0], $end[1] - $course[0][1]))->toBeLessThan($template->dartMm() + 0.05);
+    }
+});
+
+it('lays nothing where it does not reach, and stands on an edgeless part', function () {
+    $template = Unrolled::of(wrapped('ball', 60, 60, 60), 20.0, 70.0, 15.0);
+    expect($template->laid(28.0, 0.0))->toBeNull()->and($template->laid(0.0, 29.0))->toBeNull()->and($template->laid(90.0, 0.0))->toBeNull();
+});
