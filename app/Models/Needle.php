@@ -24,7 +24,12 @@ final class Needle extends Model
     /** @return list<int> coarse to fine; none where that was never said */
     public static function gauges(): array
     {
-        return array_map(intval(...), array_values(self::query()->orderBy('gauge')->pluck('gauge')->all()));
+        $gauges = [];
+        foreach (self::query()->orderBy('gauge')->get() as $needle) {
+            $gauges[] = $needle->gauge;
+        }
+
+        return $gauges;
     }
 
     public static function atHand(): Needles

@@ -31,7 +31,7 @@ it('puts every piece on every head without a fault that it made itself', functio
     foreach ([['ball', 60, 60, 60], ['egg', 40, 52, 38], ['drum', 70, 50, 60], ['ball', 120, 90, 100]] as [$shape, $w, $h, $d]) {
         $figure = wearing(bareHead($w, $h, $d, $shape), $kind);
         expect(count($figure->details))->toBeGreaterThan(0);
-        foreach (FaceAdvice::of($figure, 'head', Needles::usual()) as $key => $advice) {
+        foreach (FaceAdvice::of($figure, 'head', Needles::usual(), Evenness::of($figure, 'head')) as $key => $advice) {
             foreach ($advice as $one) {
                 expect($one->isFault)->toBeFalse("$kind on $shape, $key: $one->why");
             }

@@ -29,7 +29,7 @@ function front(Figure $figure): Surface
 /** @return list<Advice> */
 function advised(Figure $figure, string $key): array
 {
-    return FaceAdvice::of($figure, 'head', Needles::usual())[$key] ?? [];
+    return FaceAdvice::of($figure, 'head', Needles::usual(), Evenness::of($figure, 'head'))[$key] ?? [];
 }
 
 /** The figure with a mend taken, as the screen takes it. */

@@ -141,3 +141,14 @@ it('says what to weigh and what is lacking, against a stash in a table', functio
     }
     unlink($file);
 });
+
+it('reads a face out, and prints its templates', function () {
+    $this->artisan('impa:face', ['figure' => 'demo/bobbin.impa.json'])->expectsOutputToContain('mm down')->assertExitCode(0);
+    $out = sys_get_temp_dir().'/impa-face-'.getmypid().'.svg';
+    $this->artisan('impa:face', ['figure' => 'demo/bobbin.impa.json', '--out' => $out])->assertExitCode(0);
+    expect(file_get_contents($out))->toStartWith('<svg')->toContain('Laid out by tape');
+    unlink($out);
+    $this->artisan('impa:face', ['figure' => 'demo/bobbin.impa.json', '--part' => 'moon'])->assertExitCode(2);
+    $this->artisan('impa:face', ['figure' => 'demo/bobbin.impa.json', '--paper' => 'a9'])->assertExitCode(2);
+    $this->artisan('impa:face', ['figure' => 'demo/bobbin.impa.json', '--out' => 'x.dxf'])->assertExitCode(2);
+});

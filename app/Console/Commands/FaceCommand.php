@@ -4,16 +4,18 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Models\Needle;
 use App\Printing\PagesPdf;
 use Illuminate\Console\Command;
 use Impa\Build\Steps;
 use Impa\Cards\FaceSheets;
 use Impa\Cards\Page;
 use Impa\Cards\Paper;
+use Impa\Face\Evenness;
 use Impa\Face\FaceAdvice;
 use Impa\Face\Laying;
 use Impa\Face\LayingOrder;
+use Impa\Face\Mend;
+use Impa\Face\Needles;
 use Impa\Face\Surface;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
@@ -26,7 +28,8 @@ final class FaceCommand extends Command
         {figure : an impa-figure file}
         {--part= : key of the part; the one with the face where it is not said}
         {--out= : a file for the templates, .pdf or .svg; without it the marks are told}
-        {--paper=a4 : a4 or letter}';
+        {--paper=a4 : a4 or letter}
+        {--needles=36,38,40,42 : gauges at hand}';
 
     protected $description = 'The face of one part: where to prick and how to lay every detail, or its templates at true size';
 
@@ -42,21 +45,21 @@ final class FaceCommand extends Command
         $paper = Paper::tryFrom(strtolower($this->word($this->option('paper'))));
         $out = $this->word($this->option('out'));
         if ($part === null || $paper === null) {
-            return $this->refuse(array_filter([$part === null ? sprintf('--part: there is no part "%s" in this figure.', $key) : '', $paper === null ? '--paper: a4 or letter.' : '']));
+            return $this->refuse([$part === null ? sprintf('--part: there is no part "%s" in this figure.', $key) : '--paper: a4 or letter.']);
         }
 
         return match ($out === '' ? '' : strtolower(pathinfo($out, PATHINFO_EXTENSION))) {
-            '' => $this->tell($figure, $part),
+            '' => $this->read($figure, $part),
             'pdf' => $this->give(PagesPdf::of(FaceSheets::of($figure, $part)->pages($paper), $paper), $out),
             'svg' => $this->give(Page::below(FaceSheets::of($figure, $part)->pages($paper), $paper), $out),
             default => $this->refuse(['--out: a file ending in .pdf or .svg.']),
         };
     }
 
-    private function tell(Figure $figure, Part $part): int
+    private function read(Figure $figure, Part $part): int
     {
-        $needles = Needle::atHand();
-        $advice = FaceAdvice::of($figure, $part->key, $needles);
+        $needles = Needles::of(array_map(intval(...), explode(',', $this->word($this->option('needles')))));
+        $advice = FaceAdvice::of($figure, $part->key, $needles, Evenness::of($figure, $part->key));
         $details = LayingOrder::of($figure, $figure->detailsOn($part->key));
         if ($details === []) {
             $this->line(sprintf('Nothing lies on %s.', mb_strtolower($part->name)));
@@ -68,7 +71,7 @@ final class FaceCommand extends Command
                 $this->line('   '.$mark);
             }
             foreach ($advice[$detail->key] ?? [] as $one) {
-                $this->line(sprintf('   ! %s%s', $one->why, $one->mends === [] ? '' : ': '.implode(', or ', array_map(static fn ($m): string => $m->text, $one->mends))));
+                $this->line(sprintf('   ! %s%s', $one->why, $one->mends === [] ? '' : ': '.implode(', or ', array_map(static fn (Mend $m): string => $m->text, $one->mends))));
             }
         }
 

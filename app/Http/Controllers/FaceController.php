@@ -52,8 +52,8 @@ final class FaceController
             $surface = $surfaces[$detail->side->value] ??= Surface::of($part->placements()[0], $detail->side);
             $laying[] = Laying::of($figure, $detail, $surface, $needles)->document();
         }
-        $advice = array_map(static fn (array $list): array => array_map(static fn (Advice $a): array => $a->document(), $list), FaceAdvice::of($figure, $part->key, $needles));
         $even = Evenness::of($figure, $part->key);
+        $advice = array_map(static fn (array $list): array => array_map(static fn (Advice $a): array => $a->document(), $list), FaceAdvice::of($figure, $part->key, $needles, $even));
 
         return new JsonResponse([
             'laying' => $laying, 'advice' => (object) $advice, 'evenness' => ['levelMm' => $even->levelMm, 'asideMm' => $even->asideMm],

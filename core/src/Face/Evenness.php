@@ -37,24 +37,25 @@ final readonly class Evenness
     public static function of(Figure $figure, string $part): self
     {
         $details = array_values(array_filter($figure->detailsOn($part), static fn (Detail $d): bool => $d->side === Side::Front));
+        $middles = array_map(static fn (Detail $d): array => $d->middle(), $details);
         $level = $aside = 0.0;
         $advice = $paired = [];
         foreach ($details as $i => $one) {
-            [$x, $y] = $one->middle();
+            [$x, $y] = $middles[$i];
             if ($one->mirror) {
-                $spark = self::spark($figure, $one, $details);
+                $spark = self::spark($figure, $i, $details, $middles);
                 if ($spark !== null) {
                     $advice[$one->key][] = $spark;
                 }
 
                 continue;
             }
-            foreach (array_slice($details, $i + 1) as $other) {
-                if (isset($paired[$one->key]) || isset($paired[$other->key]) || ! self::areTwins($one, $other)) {
+            for ($k = $i + 1, $n = count($details); $k < $n && ! isset($paired[$one->key]); $k++) {
+                [$other, [$ox, $oy]] = [$details[$k], $middles[$k]];
+                if (isset($paired[$other->key]) || $x * $ox >= 0.0 || hypot($x + $ox, $y - $oy) >= self::TWIN_MM || min(abs($x), abs($ox)) <= self::MIDDLE_MM || ! self::areAlike($one, $other)) {
                     continue;
                 }
                 $paired[$one->key] = $paired[$other->key] = true;
-                [$ox, $oy] = $other->middle();
                 [$up, $out] = [$oy - $y, abs($ox) - abs($x)];
                 // Sparks of one light lean the same way: they are no mirror images.
                 if (Crispness::isSpark($one)) {
@@ -84,28 +85,27 @@ final readonly class Evenness
         return new self($level, $aside, $advice);
     }
 
-    private static function areTwins(Detail $one, Detail $other): bool
+    private static function areAlike(Detail $one, Detail $other): bool
     {
-        [[$x, $y], [$ox, $oy]] = [$one->middle(), $other->middle()];
-
-        return ! $other->mirror && $one->kind === $other->kind && $one->colour === $other->colour && $one->layer === $other->layer && $x * $ox < 0.0 && min(abs($x), abs($ox)) > self::MIDDLE_MM
-            && hypot($x + $ox, $y - $oy) < self::TWIN_MM && abs(log(max(0.01, $one->areaMm2()) / max(0.01, $other->areaMm2()))) < self::TWIN_SIZE;
+        return ! $other->mirror && $one->kind === $other->kind && $one->colour === $other->colour && $one->layer === $other->layer
+            && abs(log(max(0.01, $one->areaMm2()) / max(0.01, $other->areaMm2()))) < self::TWIN_SIZE;
     }
 
     /**
      * A mirrored spark beside the middle of what it lies on: light falls from one side, so both lie on the same.
      *
      * @param  list<Detail>  $details
+     * @param  list<array{float, float}>  $middles
      */
-    private static function spark(Figure $figure, Detail $spark, array $details): ?Advice
+    private static function spark(Figure $figure, int $i, array $details, array $middles): ?Advice
     {
+        [$spark, [$x, $y]] = [$details[$i], $middles[$i]];
         if (! Crispness::isSpark($spark)) {
             return null;
         }
-        [$x] = $spark->middle();
-        foreach (array_reverse($details) as $under) {
-            [$ux, $uy] = $under->middle();
-            if ($under->mirror && $under->layer < $spark->layer && hypot($spark->middle()[0] - $ux, $spark->middle()[1] - $uy) < max($under->widthMm, $under->heightMm) / 2) {
+        foreach (array_reverse($details, true) as $k => $under) {
+            [$ux, $uy] = $middles[$k];
+            if ($under->mirror && $under->layer < $spark->layer && hypot($x - $ux, $y - $uy) < max($under->widthMm, $under->heightMm) / 2) {
                 $by = $x - $ux;
 
                 return abs($by) <= self::SEEN_MM ? null : Advice::look('sparks', sprintf('the sparks lie %.1f mm to either side of their pupils: one light puts both on the same side', abs($by)), [

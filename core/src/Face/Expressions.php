@@ -36,10 +36,19 @@ final class Expressions
     /** @var list<class-string<Expression>> */
     private const ALL = [OpenEyes::class, SmilingEyes::class, BeadEyes::class, Brows::class, ButtonNose::class, SoftNose::class, MouthLine::class, OpenMouth::class, Cheeks::class, Whiskers::class, Freckles::class];
 
-    /** @return list<array{kind: string, name: string, sliders: list<Slider>}> */
+    /** @return list<array{kind: string, name: string, sliders: list<Slider>, sample: list<array<string, mixed>>}> with each piece as it looks on a ball of 60 mm, colours as `hex` */
     public static function catalogue(): array
     {
-        return array_map(static fn (string $e): array => ['kind' => $e::kind(), 'name' => $e::name(), 'sliders' => $e::sliders()], self::ALL);
+        $head = Figure::fromJson((string) json_encode(['format' => 'impa-figure', 'version' => 1, 'name' => 'A ball', 'heightMm' => 60, 'colours' => [['key' => 'skin', 'hex' => '#e6cfa6']], 'parts' => [
+            ['key' => 'head', 'shape' => ['kind' => 'ball', 'widthMm' => 60, 'heightMm' => 60, 'depthMm' => 60], 'at' => ['xMm' => 0, 'yMm' => 30], 'colour' => 'skin'],
+        ]]));
+
+        return array_map(static function (string $e) use ($head): array {
+            $document = self::put($head, $head->parts['head'], $e::kind(), [])['document'];
+            $hex = array_column($document->colours, 'hex', 'key');
+
+            return ['kind' => $e::kind(), 'name' => $e::name(), 'sliders' => $e::sliders(), 'sample' => array_values(array_map(static fn (stdClass $d): array => get_object_vars($d) + ['hex' => $hex[$d->colour]], $document->details))];
+        }, self::ALL);
     }
 
     /**

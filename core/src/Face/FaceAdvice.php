@@ -10,9 +10,8 @@ use Impa\Figure\Figure;
 final class FaceAdvice
 {
     /** @return array<string, non-empty-list<Advice>> by the key of a detail */
-    public static function of(Figure $figure, string $part, Needles $needles): array
+    public static function of(Figure $figure, string $part, Needles $needles, Evenness $even): array
     {
-        $even = Evenness::of($figure, $part)->advice;
         $surfaces = $advice = [];
         foreach ($figure->detailsOn($part) as $detail) {
             $surface = $surfaces[$detail->side->value] ??= Surface::of($figure->parts[$part]->placements()[0], $detail->side);
@@ -20,7 +19,7 @@ final class FaceAdvice
                 ...Trouble::of($figure->parts[$part], $detail, $surface),
                 ...CrispAdvice::of($figure, $detail, $needles),
                 ...array_filter([Sliding::of($detail, $surface)]),
-                ...$even[$detail->key] ?? [],
+                ...$even->advice[$detail->key] ?? [],
             ];
             usort($mine, static fn (Advice $a, Advice $b): int => $b->isFault <=> $a->isFault);
             if ($mine !== []) {

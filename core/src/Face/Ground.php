@@ -8,32 +8,55 @@ use Impa\Colour\Ciede2000;
 use Impa\Figure\Detail;
 use Impa\Figure\DetailKind;
 use Impa\Figure\Figure;
+use Impa\Shape\Box;
 use Impa\Shape\Outline;
+use WeakMap;
 
 /** What a detail really lies on: the topmost lower detail under its middle, else the part itself. */
 final class Ground
 {
+    /** @var ?WeakMap<Figure, array<string, string>> by figure: the key of a detail, and of the colour it lies on */
+    private static ?WeakMap $known = null;
+
     /** Key of the colour it lies on. */
     public static function colour(Figure $figure, Detail $detail): string
     {
-        $colour = $figure->parts[$detail->on]->colour;
-        [$x, $y] = $detail->middle();
-        foreach ($figure->detailsOn($detail->on) as $lower) {
-            if ($lower->layer < $detail->layer && $lower->side === $detail->side && $lower->kind !== DetailKind::Line) {
-                $outline = $lower->outline();
-                $twin = array_map(static fn (array $p): array => [-$p[0], $p[1]], $outline);
-                foreach ($lower->mirror ? [$outline, $twin] : [$outline] as $loop) {
-                    $colour = Outline::reach($loop, ...Outline::centroid($loop), ...[$x, $y]) <= 1.0 ? $lower->colour : $colour;
-                }
-            }
-        }
+        self::$known ??= new WeakMap;
+        self::$known[$figure] ??= self::all($figure);
 
-        return $colour;
+        return self::$known[$figure][$detail->key];
     }
 
     /** CIEDE2000 between a detail and what it lies on. */
     public static function difference(Figure $figure, Detail $detail): float
     {
         return Ciede2000::between($figure->colours[$detail->colour]->srgb->lab(), $figure->colours[self::colour($figure, $detail)]->srgb->lab());
+    }
+
+    /** @return array<string, string> */
+    private static function all(Figure $figure): array
+    {
+        $grounds = [];
+        foreach (array_keys($figure->parts) as $part) {
+            $lower = [];
+            foreach ($figure->detailsOn((string) $part) as $detail) {
+                $outline = $detail->outline();
+                $box = Box::around($outline);
+                [$x, $y] = $box->middle();
+                $grounds[$detail->key] = $figure->parts[$part]->colour;
+                foreach ($lower as [$under, $loop, $around, $centre]) {
+                    foreach ($under->layer < $detail->layer && $under->side === $detail->side ? ($under->mirror ? [1, -1] : [1]) : [] as $way) {
+                        if ($around->has($way * $x, $y) && Outline::reach($loop, $centre[0], $centre[1], $way * $x, $y) <= 1.0) {
+                            $grounds[$detail->key] = $under->colour;
+                        }
+                    }
+                }
+                if ($detail->kind !== DetailKind::Line) {
+                    $lower[] = [$detail, $outline, $box, Outline::centroid($outline)];
+                }
+            }
+        }
+
+        return $grounds;
     }
 }

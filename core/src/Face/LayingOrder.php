@@ -19,9 +19,10 @@ final class LayingOrder
      */
     public static function of(Figure $figure, array $details): array
     {
-        usort($details, static fn (Detail $a, Detail $b): int => self::rank($figure, $a) <=> self::rank($figure, $b));
+        $ranks = array_map(static fn (Detail $d): array => self::rank($figure, $d), $details);
+        asort($ranks);
 
-        return $details;
+        return array_map(static fn (int $i): Detail => $details[$i], array_keys($ranks));
     }
 
     /** @return array{int, int, bool, float} */

@@ -24,7 +24,7 @@ final class NeedlesEye
     /**
      * All in mm from the detail's middle, right and up as the needle sees it.
      *
-     * @return array{reachMm: float, slantDeg: float, outlines: list<array{key: string, colour: string, isLine: bool, widthMm: float, loops: list<list<array{float, float}>>}>, stabs: list<array{n: int, xMm: float, yMm: float}>}
+     * @return array{reachMm: float, slantDeg: float, outlines: list<array{key: string, colour: string, isLine: bool, isLater: bool, widthMm: float, loops: list<list<array{float, float}>>}>, stabs: list<array{n: int, xMm: float, yMm: float}>}
      *
      * @throws FaceRefused if the detail does not lie on the part as seen from its side
      */
@@ -40,7 +40,7 @@ final class NeedlesEye
                 $loops = array_map(static fn (array $loop): array => self::seen($frame, $surface, array_map(static fn (array $p): array => [$way * $p[0], $p[1]], $loop)), [$near->outline(), ...$near->holes()]);
                 $isNear = array_filter($loops[0], static fn (array $p): bool => hypot(...$p) < 1.6 * $reach) !== [] || ($loops[0] !== [] && Box::around($loops[0])->width() > $reach);
                 if ($isNear) {
-                    $outlines[] = ['key' => $near->key, 'colour' => $near->colour, 'isLine' => $near->kind === DetailKind::Line, 'widthMm' => $near->widthMm, 'loops' => $loops];
+                    $outlines[] = ['key' => $near->key, 'colour' => $near->colour, 'isLine' => $near->kind === DetailKind::Line, 'isLater' => $near->layer > $detail->layer, 'widthMm' => $near->widthMm, 'loops' => $loops];
                 }
             }
         }

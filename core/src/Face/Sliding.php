@@ -15,8 +15,10 @@ use Impa\Shape\Box;
  */
 final class Sliding
 {
-    /** From so many times its drawn size on it is worth a choice (house choice). */
+    /** From so many times its drawn size on, and so many mm, it is worth a choice (house choice). */
     private const WORTH = 1.15;
+
+    private const WORTH_MM = 0.8;
 
     public static function of(Detail $detail, Surface $surface): ?Advice
     {
@@ -37,7 +39,8 @@ final class Sliding
         $across = TapeMark::straightMm($surface, [$box->left, $y], [$box->right, $y]);
         $down = TapeMark::straightMm($surface, [$x, $box->low], [$x, $box->high]);
         $times = max($box->width() > 0.0 ? $across / $box->width() : 0.0, $box->height() > 0.0 ? $down / $box->height() : 0.0);
-        if ($times < self::WORTH || is_nan($times)) {
+        $more = max($across - $box->width(), $down - $box->height());
+        if ($times < self::WORTH || $more < self::WORTH_MM || is_nan($times)) {
             return null;
         }
 

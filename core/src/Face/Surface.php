@@ -30,6 +30,12 @@ final class Surface
 
     private ?float $crownMm = null;
 
+    /** @var ?array{float, float} */
+    private ?array $extentMm = null;
+
+    /** @var array<string, float> by level */
+    private array $known = [];
+
     /**
      * @param  bool  $plain  seen straight from the front or back, the shape knows its own skin; else it is searched for
      * @param  array{float, float, float}  $towards  the line of sight in the shape's own frame
@@ -93,6 +99,27 @@ final class Surface
     public function crownMm(): float
     {
         return $this->crownMm ??= $this->searchCrown();
+    }
+
+    /**
+     * A length that belongs to a level of this surface, measured the first time that it is asked for.
+     *
+     * @param  callable(): float  $measure
+     */
+    public function once(float $yMm, callable $measure): float
+    {
+        return $this->known[(string) $yMm] ??= $measure();
+    }
+
+    /** @return array{float, float} how wide and how high it is seen through its middle; 0 where its middle is not on it */
+    public function extentMm(): array
+    {
+        return $this->extentMm ??= array_map(fn (array $way): float => $this->reachMm($way[0], $way[1]) + $this->reachMm(-$way[0], -$way[1]), [[1.0, 0.0], [0.0, 1.0]]);
+    }
+
+    private function reachMm(float $right, float $up): float
+    {
+        return Reach::of(fn (float $mm): bool => $this->has($right * $mm, $up * $mm));
     }
 
     private function searchCrown(): float

@@ -31,7 +31,7 @@ final class Trouble
     /** @return list<Advice> */
     public static function of(Part $part, Detail $detail, Surface $surface): array
     {
-        $size = self::size($part, $detail, $surface);
+        $size = self::size($detail, $surface);
 
         return array_values(array_filter([
             self::doubled($detail),
@@ -101,11 +101,10 @@ final class Trouble
         return null;
     }
 
-    private static function size(Part $part, Detail $detail, Surface $surface): ?Advice
+    private static function size(Detail $detail, Surface $surface): ?Advice
     {
         $own = Box::around($detail->outline());
-        $wide = self::reach($surface, 1.0, 0.0) + self::reach($surface, -1.0, 0.0);
-        $high = self::reach($surface, 0.0, 1.0) + self::reach($surface, 0.0, -1.0);
+        [$wide, $high] = $surface->extentMm();
         if ($wide <= 0.0 || $high <= 0.0) {
             return null;
         }
@@ -175,10 +174,5 @@ final class Trouble
     private static function isHard(Detail $detail): bool
     {
         return in_array($detail->kind, [DetailKind::Bead, DetailKind::Eye], true);
-    }
-
-    private static function reach(Surface $surface, float $right, float $up): float
-    {
-        return Reach::of(static fn (float $mm): bool => $surface->has($right * $mm, $up * $mm));
     }
 }

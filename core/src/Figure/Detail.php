@@ -126,7 +126,7 @@ final readonly class Detail
     /** @return array{float, float} the middle as seen from its side; of a line, the middle of its points' box */
     public function middle(): array
     {
-        return Box::around($this->outline())->middle();
+        return $this->pointsMm === [] ? [$this->xMm, $this->yMm] : Box::around($this->outline())->middle();
     }
 
     /** @return non-empty-list<array{float, float}> before it is turned and placed */
@@ -164,12 +164,13 @@ final readonly class Detail
      */
     private function placed(array $raw): array
     {
-        $turn = deg2rad($this->turnDeg);
+        [$along, $up] = [cos(deg2rad($this->turnDeg)), sin(deg2rad($this->turnDeg))];
+        $placed = [];
+        foreach ($raw as [$x, $y]) {
+            $placed[] = [$this->xMm + $x * $along - $y * $up, $this->yMm + $x * $up + $y * $along];
+        }
 
-        return array_map(fn (array $p): array => [
-            $this->xMm + $p[0] * cos($turn) - $p[1] * sin($turn),
-            $this->yMm + $p[0] * sin($turn) + $p[1] * cos($turn),
-        ], $raw);
+        return $placed;
     }
 
     /** @return non-empty-list<array{float, float}> */

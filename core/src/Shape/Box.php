@@ -40,6 +40,11 @@ final readonly class Box
         return $this->high - $this->low;
     }
 
+    public function has(float $x, float $y): bool
+    {
+        return $x >= $this->left && $x <= $this->right && $y >= $this->low && $y <= $this->high;
+    }
+
     /** @return array{float, float} */
     public function middle(): array
     {

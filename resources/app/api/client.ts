@@ -1,4 +1,4 @@
-import type { Figure } from './figure'
+import type { Detail, Figure } from './figure'
 import type { Plan } from './plan'
 
 export interface Card {
@@ -20,12 +20,18 @@ export interface PartDrawing { options: Record<string, number>; covering: Coveri
 export interface Drawing { parts: Record<string, PartDrawing>; details: Record<string, number[][][]>; openings: Record<string, { colour: string; pieces: number[][][][] }> }
 export interface Board { document: Figure | null; plan: Plan; drawing: Drawing }
 export interface GridLine { mm: number; points: [number, number][] }
-export interface Guide { key: string; why: string; bands: { name: string; highMm: number; lowMm: number }[] }
-export interface FaceGrid { stepMm: number; across: GridLine[]; down: GridLine[]; crownMm: number; footMm: number; guides: Guide[] }
+export interface Guide { key: string; why: string; whyApart: string; bands: { name: string; highMm: number; lowMm: number }[]; eyes: { fromMm: number; toMm: number } }
+export interface FaceGrid { stepMm: number; across: GridLine[]; down: GridLine[]; crownMm: number; footMm: number; girth: { mm: number; yMm: number; downMm: number }; guides: Guide[] }
 export interface Laying { key: string; woolMg: number; wool: string; needle: string; marks: string[]; stabs: string[]; proudMm: number; check: string; undo: string }
-export interface Mend { text: string; set: Partial<Figure['details'] extends (infer D)[] | undefined ? D : never>; under: Record<string, unknown> | null }
-export interface CrispAdvice { why: string; mends: Mend[] }
-export interface FaceWork { laying: Laying[]; advice: Record<string, CrispAdvice[]> }
+export interface Mend { text: string; set: Partial<Detail>; add: Detail[]; remove: string[]; keep: '' | 'drawn' | 'size' }
+export interface Advice { code: string; why: string; isFault: boolean; mends: Mend[] }
+export interface Anchor { key: string; name: string; xMm: number; yMm: number }
+export interface FaceWork { laying: Laying[]; advice: Record<string, Advice[]>; evenness: { levelMm: number; asideMm: number }; anchors: Anchor[] }
+export interface Mark { acrossMm: number; downMm: number; pinMm: number }
+export interface NeedlesEye { reachMm: number; slantDeg: number; outlines: { key: string; colour: string; isLine: boolean; isLater: boolean; widthMm: number; loops: Loop[] }[]; stabs: { n: number; xMm: number; yMm: number }[] }
+export interface PieceSlider { key: string; name: string; from: number; to: number; usual: number; step: number }
+export interface FacePiece { kind: string; name: string; sliders: PieceSlider[]; sample: (Detail & { hex: string })[] }
+export interface NeedlesAtHand { gauges: number[]; sold: number[]; finest: number }
 export interface CatalogueShape { kind: Figure['parts'][number]['shape']['kind']; core: Figure['core']; shape: Figure['parts'][number]['shape']; front: Loop[] }
 export interface Recut { document: Figure; key: string }
 export interface Sizing { heightMm: number; factor: number; woolTimes: number }
@@ -152,6 +158,14 @@ export const api = {
   face: (document: Figure, part: string, signal?: AbortSignal) => ask<FaceGrid>('POST', 'face', { document, part }, { signal }),
   laying: (document: Figure, part: string, signal?: AbortSignal) => ask<FaceWork>('POST', 'face/laying', { document, part }, { signal }),
   between: (document: Figure, part: string, points: [[number, number], [number, number]]) => ask<{ pinMm: number; tapeMm: number }>('POST', 'face/between', { document, part, points }),
+  faceMarks: (document: Figure, part: string, from: string, at: [number, number][] = []) => ask<{ marks: Record<string, Mark | null>; at: (Mark | null)[] }>('POST', 'face/marks', { document, part, from, ...(at.length ? { at } : {}) }),
+  keep: (document: Figure, detail: string, keep: 'drawn' | 'size') => ask<{ set: Partial<Detail> }>('POST', 'face/keep', { document, detail, keep }),
+  needlesEye: (document: Figure, detail: string) => ask<NeedlesEye>('POST', 'face/needles-eye', { document, detail }),
+  pieces: () => ask<{ pieces: FacePiece[] }>('GET', 'face/pieces'),
+  putPiece: (document: Figure, part: string, kind: string, values: Record<string, number>, piece: string) => ask<{ document: Figure; key: string }>('POST', 'face/pieces', { document, part, kind, values, piece }),
+  copyFace: (document: Figure, part: string, from: number, fromPart: string, instead: boolean) => ask<{ document: Figure }>('POST', 'face/copy', { document, part, from, fromPart, instead }),
+  needles: () => ask<NeedlesAtHand>('GET', 'needles'),
+  keepNeedles: (gauges: number[]) => ask<NeedlesAtHand>('PUT', 'needles', { gauges }),
   afar: (document: Figure, part: string, metres: number) => file('face/afar', { document, part, metres }),
   faceSheets: (document: Figure, part: string, as: 'pdf' | 'svg', paper: 'a4' | 'letter') => file('face/sheets', { document, part, as, paper }),
   picture: (file: Blob) => ask<{ id: number; widthPx: number; heightPx: number }>('POST', 'pictures', file),

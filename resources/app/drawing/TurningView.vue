@@ -5,7 +5,7 @@ import type { Figure } from '../api/figure'
 import type { TurningScene } from './turningScene'
 
 /** The figure in the round, lofted from the rings that PHP gave. */
-const props = defineProps<{ figure: Figure; drawing: Drawing; selected?: string; large?: boolean; hidden?: string[] }>()
+const props = defineProps<{ figure: Figure; drawing: Drawing; selected?: string; large?: boolean; hidden?: string[]; angle?: number }>()
 const emit = defineEmits<{ select: [key: string] }>()
 
 const holder = ref<HTMLDivElement>()
@@ -25,6 +25,7 @@ onMounted(async () => {
     if (gone || !holder.value) return
     scene = createTurningScene(holder.value, (key) => emit('select', key))
     scene.show(props.figure, props.drawing, props.selected, ways.value)
+    if (props.angle !== undefined) scene.look(props.angle)
     watcher = new ResizeObserver(() => scene?.fit())
     watcher.observe(holder.value)
   } catch {
@@ -32,6 +33,7 @@ onMounted(async () => {
   }
 })
 watch(() => [props.figure, props.drawing, props.selected, ways.value] as const, ([figure, drawing, selected, how]) => scene?.show(figure, drawing, selected, how))
+watch(() => props.angle, (angle) => angle !== undefined && scene?.look(angle))
 onBeforeUnmount(() => { gone = true; watcher?.disconnect(); scene?.dispose() })
 </script>
 
@@ -44,8 +46,8 @@ onBeforeUnmount(() => { gone = true; watcher?.disconnect(); scene?.dispose() })
       <label><input v-model="partColours" type="checkbox"> a colour for every part</label>
       <label><input v-model="grid" type="checkbox"> grid of 10 mm</label>
     </div>
-    <div class="looks">
-      <button v-for="(angle, name) in { front: 0, side: Math.PI / 2, back: Math.PI }" :key="name" class="plain" @click="scene?.look(angle)">{{ name }}</button>
+    <div v-if="angle === undefined" class="looks">
+      <button v-for="(to, name) in { front: 0, side: Math.PI / 2, back: Math.PI }" :key="name" class="plain" @click="scene?.look(to)">{{ name }}</button>
     </div>
   </div>
 </template>

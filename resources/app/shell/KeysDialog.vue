@@ -10,7 +10,7 @@ const keys = [
   ['D', 'double'],
   ['Delete', 'take away'],
   ['Ctrl Z, Ctrl Shift Z', 'undo, redo'],
-  ['Shift and a click', 'choose several parts (Shapes)'],
+  ['Shift and a click', 'choose several parts, or details of a face'],
   ['G', 'make one part of those chosen'],
   ['X, L, P, V', 'cut a part across, draw round a new one, pick a colour, back to choosing (Shapes)'],
   ['Shift X', 'cut the chosen part level through its middle'],
@@ -21,6 +21,7 @@ const keys = [
   ['Alt while dragging', 'without snapping'],
   ['Space', 'next step (Build)'],
   ['F, U', 'flip the face in the mirror, turn it upside down (Face)'],
+  ['Z, V, B', 'near to the chosen detail; front, three-quarter, side; as it was before, while held (Face)'],
   ['Escape', 'let go of the selection'],
 ]
 </script>

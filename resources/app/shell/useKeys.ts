@@ -22,10 +22,11 @@ export function useKeys() {
         p.at.yMm = round(p.at.yMm + dy)
       }))
     } else if (chosen?.kind === 'detail') {
-      figure.changeDetail(chosen.key, (d) => {
+      const keys = figure.chosenDetails
+      figure.change((f) => f.details?.filter((d) => keys.includes(d.key)).forEach((d) => {
         d.xMm = round((d.xMm ?? 0) + dx)
         d.yMm = round((d.yMm ?? 0) + dy)
-      })
+      }))
     }
   }
 

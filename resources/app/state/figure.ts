@@ -47,6 +47,8 @@ export const useFigure = defineStore('figure', () => {
   })
   /** Every chosen part, the selected one first. */
   const chosen = computed(() => (selection.value?.kind === 'part' ? [selection.value.key, ...also.value.filter((k) => k !== selection.value?.key && parts.value.some((p) => p.key === k))] : []))
+  /** Every chosen detail, the selected one first. */
+  const chosenDetails = computed(() => (selection.value?.kind === 'detail' ? [selection.value.key, ...also.value.filter((k) => k !== selection.value?.key && details.value.some((d) => d.key === k))] : []))
   const selectedDetail = computed(() => (selection.value?.kind === 'detail' ? (details.value.find((d) => d.key === selection.value?.key) ?? null) : null))
   const colourOf = (key: string) => document_.value?.colours.find((c) => c.key === key)?.hex ?? '#999999'
   const colourName = (key: string) => document_.value?.colours.find((c) => c.key === key)?.name ?? key
@@ -95,14 +97,16 @@ export const useFigure = defineStore('figure', () => {
     }
   }
 
-  /** Changes the document through a function; one step of undo. */
-  function change(how: (document: Figure) => void): void {
+  let lastGesture = ''
+  /** Changes the document through a function; one step of undo. Changes of one gesture, such as a slider's way, are one step together. */
+  function change(how: (document: Figure) => void, gesture = ''): void {
     if (!document_.value) return
     const before = JSON.stringify(document_.value)
     const next = JSON.parse(before) as Figure
     how(next)
     if (JSON.stringify(next) === before) return
-    past.value = [...past.value.slice(-MOST_UNDO), before]
+    if (!gesture || gesture !== lastGesture) past.value = [...past.value.slice(-MOST_UNDO), before]
+    lastGesture = gesture
     future.value = []
     lay(next)
   }
@@ -115,15 +119,15 @@ export const useFigure = defineStore('figure', () => {
     change((d) => d.details?.filter((x) => x.key === key).forEach(how))
   }
 
-  /** Chooses a part, or with others: adds it to them or lets it go. */
-  function choose(key: string, withOthers = false): void {
-    const before = chosen.value
+  /** Chooses a part or a detail, or with others: adds it to them or lets it go. */
+  function choose(key: string, withOthers = false, kind: Selection['kind'] = 'part'): void {
+    const before = kind === 'part' ? chosen.value : chosenDetails.value
     if (!withOthers || !before.length) {
-      selection.value = { kind: 'part', key }
+      selection.value = { kind, key }
       also.value = []
     } else if (before.includes(key)) {
       const [first, ...rest] = before.filter((k) => k !== key)
-      selection.value = first === undefined ? null : { kind: 'part', key: first }
+      selection.value = first === undefined ? null : { kind, key: first }
       also.value = rest
     } else {
       also.value = [...before.slice(1), key]
@@ -178,6 +182,7 @@ export const useFigure = defineStore('figure', () => {
   }
 
   function undo(): void {
+    lastGesture = ''
     const before = past.value.at(-1)
     if (!before || !document_.value) return
     past.value = past.value.slice(0, -1)
@@ -304,9 +309,9 @@ export const useFigure = defineStore('figure', () => {
   function removeSelected(): void {
     const one = selection.value
     if (!one) return
-    const keys = chosen.value
+    const keys = one.kind === 'detail' ? chosenDetails.value : chosen.value
     change((d) => {
-      if (one.kind === 'detail') d.details = d.details?.filter((x) => x.key !== one.key)
+      if (one.kind === 'detail') d.details = d.details?.filter((x) => !keys.includes(x.key))
       else keys.forEach((key) => removePart(d, key))
     })
     selection.value = null
@@ -355,7 +360,7 @@ export const useFigure = defineStore('figure', () => {
 
   return {
     id, revision, picture, document: document_, board, faults, trouble, missing, saveState, other, selection, past, future, done, reckoning,
-    also, chosen, hidden, locked, choose, hide: (key: string) => flip(hidden, key), lock: (key: string) => flip(locked, key), recut, reorder, moveAxis, paint,
+    also, chosen, chosenDetails, hidden, locked, choose, hide: (key: string) => flip(hidden, key), lock: (key: string) => flip(locked, key), recut, reorder, moveAxis, paint,
     parts, details, selectedPart, selectedDetail, colourOf, colourName,
     open, change, changePart, changeDetail, undo, redo, rescale, save, settle, mark, freeKey, removeSelected, doubleSelected, tell,
   }

@@ -22,7 +22,7 @@ final class Cheeks implements Expression
         return [
             new Slider('size', 'Size', 0.08, 0.45, 0.20),
             new Slider('flat', 'Flat', 0.4, 1.2, 0.65),
-            new Slider('apart', 'Apart', 0.30, 0.80, 0.60),
+            new Slider('apart', 'Apart', 0.30, 0.80, 0.52),
             new Slider('down', 'Down', 0.45, 0.88, 0.68),
         ];
     }

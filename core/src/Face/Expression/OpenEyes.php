@@ -20,7 +20,7 @@ final class OpenEyes implements Expression
     public static function sliders(): array
     {
         return [
-            new Slider('size', 'Size', 0.08, 0.40, 0.20),
+            new Slider('size', 'Size', 0.08, 0.40, 0.23),
             new Slider('tall', 'Tall', 0.7, 1.6, 1.15),
             new Slider('apart', 'Apart', 0.15, 0.70, 0.36),
             new Slider('down', 'Down', 0.30, 0.80, 0.57),

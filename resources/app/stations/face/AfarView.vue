@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { onBeforeUnmount, ref, watch } from 'vue'
+import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { api } from '../../api/client'
+import { bounds } from '../../drawing/geometry'
 import { useFigure } from '../../state/figure'
 
 /** The face as it will look in wool, from arm's length, across a table and across a room. */
@@ -30,12 +31,26 @@ function drop(): void {
 }
 watch([() => props.part, () => figure.document], look, { immediate: true })
 onBeforeUnmount(drop)
+/** The same stretch of the drawing it was taken from, to look at beside it. */
+const drawn = computed(() => {
+  const [doc, part] = [figure.document?.picture, figure.parts.find((p) => p.key === props.part)]
+  const loops = figure.board?.drawing.parts[props.part]?.pieces?.[0]?.front
+  if (!doc || !part || !figure.picture || !loops?.length) return null
+  const b = bounds(loops)
+  const side = Math.max(b.right - b.left, b.high - b.low) * 1.09
+  const [x, y] = [part.at.xMm + (b.left + b.right) / 2, part.at.yMm + (b.low + b.high) / 2]
+  return { view: `${x - side / 2} ${-y - side / 2} ${side} ${side}`, x: -doc.originPx[0] * doc.mmPerPx, y: -doc.originPx[1] * doc.mmPerPx, width: doc.widthPx * doc.mmPerPx, height: doc.heightPx * doc.mmPerPx }
+})
 const words = (m: number) => (m < 1 ? `${m * 100} cm` : `${m} m`)
 </script>
 
 <template>
   <v-alert v-if="trouble" type="error" variant="tonal" role="alert">{{ trouble }}</v-alert>
   <div class="afar">
+    <figure v-if="drawn">
+      <svg :viewBox="drawn.view" role="img" aria-label="The drawing"><image :href="`/api/pictures/${figure.picture}`" :x="drawn.x" :y="drawn.y" :width="drawn.width" :height="drawn.height" preserveAspectRatio="none" /></svg>
+      <figcaption>the drawing</figcaption>
+    </figure>
     <figure v-for="m in metres" :key="m">
       <img v-if="seen[m]" :src="seen[m]" :alt="`From ${words(m)}`">
       <v-progress-linear v-else-if="!trouble" indeterminate color="primary" :aria-label="`Looking from ${words(m)}`" />
@@ -47,8 +62,8 @@ const words = (m: number) => (m < 1 ? `${m * 100} cm` : `${m} m`)
 
 <style scoped>
 .afar { display: grid; grid-template-columns: 1fr 1fr; gap: .6rem; }
-figure { margin: 0; } figure:first-child { grid-column: 1 / -1; }
-img { width: 100%; display: block; border-radius: 12px; }
+figure { margin: 0; }
+img, svg { width: 100%; display: block; border-radius: 12px; background: #efe6d6; }
 figcaption { font-size: .84rem; text-align: center; color: rgb(var(--v-theme-quiet)); }
 .small { font-size: .84rem; margin-top: .4rem; }
 </style>

@@ -1,14 +1,19 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
-import type { FaceGrid, Guide } from '../../api/client'
+import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
+import { api, type FaceGrid, type Guide } from '../../api/client'
 import type { Detail, Part } from '../../api/figure'
 import DetailShape from '../../drawing/DetailShape.vue'
-import { bounds, detailLoop, detailMiddle, line, path, round } from '../../drawing/geometry'
+import { bounds, detailLoop, detailMiddle, line, path, placed, type Point } from '../../drawing/geometry'
+import { useZoom, type Frames } from '../../drawing/useZoom'
 import { useFigure } from '../../state/figure'
 import { useUnits } from '../../state/units'
+import TapeGrid from './TapeGrid.vue'
+import { pointAfter, useFaceDrag, withoutPoint } from './useFaceDrag'
 
-/** One part large from the front, its tape grid lying on the curve, its details to be dragged. Millimetres from the part's middle. */
-const props = defineProps<{ part: Part; grid: FaceGrid | null; flipped: boolean; upsideDown: boolean; order: string[]; guide?: Guide }>()
+/** One part large from the front, its tape grid lying on the curve, its details to be dragged. Millimetres from the part's middle. `was` shows it as it was before. */
+const props = defineProps<{ part: Part; grid: FaceGrid | null; flipped: boolean; upsideDown: boolean; order: string[]; faults: string[]; lines: string[]; guide?: Guide; was?: Detail[] | null }>()
+/** The point of the chosen patch or line that is held. */
+const point = defineModel<number | null>('point', { default: null })
 const figure = useFigure()
 const units = useUnits()
 const svg = ref<SVGSVGElement>()
@@ -16,82 +21,202 @@ const plane = ref<SVGGElement>()
 
 const loops = computed(() => figure.board?.drawing.parts[props.part.key]?.pieces[0]?.front ?? [])
 const box = computed(() => (loops.value.length ? bounds(loops.value) : { left: -10, right: 10, low: -10, high: 10 }))
-const view = computed(() => {
+const whole = computed(() => {
   const rim = (box.value.high - box.value.low) * 0.12
   return { x: box.value.left - rim, y: -box.value.high - rim, width: box.value.right - box.value.left + 2 * rim, height: box.value.high - box.value.low + 2 * rim }
 })
+const { zoom, near, zoomBy, look, panBy, all } = useZoom(computed<Frames>(() => ({ front: whole.value, side: whole.value, columns: '' })))
+const view = computed(() => near.value.front)
 const flip = computed(() => {
-  const [cx, cy] = [view.value.x + view.value.width / 2, view.value.y + view.value.height / 2]
+  const [cx, cy] = [whole.value.x + whole.value.width / 2, whole.value.y + whole.value.height / 2]
   return `translate(${cx} ${cy}) scale(${props.flipped ? -1 : 1} 1) rotate(${props.upsideDown ? 180 : 0}) translate(${-cx} ${-cy})`
 })
-const details = computed(() => figure.details.filter((d) => d.on === props.part.key && (d.side ?? 'front') === 'front').sort((a, b) => (a.layer ?? 1) - (b.layer ?? 1)))
-const half = computed(() => (box.value.high + box.value.low) / 2)
-
-const drag = ref<{ key: string; side: number; x: number; y: number; dx: number; dy: number } | null>(null)
-function at(event: PointerEvent): { x: number; y: number } {
-  const matrix = plane.value?.getScreenCTM()
-  if (!matrix) return { x: 0, y: 0 }
-  const p = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse())
-  return { x: p.x, y: -p.y }
-}
-function press(event: PointerEvent, detail: Detail, side: number): void {
-  figure.selection = { kind: 'detail', key: detail.key }
-  svg.value?.setPointerCapture(event.pointerId)
-  drag.value = { key: detail.key, side, ...at(event), dx: 0, dy: 0 }
-}
-function move(event: PointerEvent): void {
-  if (!drag.value) return
-  const p = at(event)
-  drag.value = { ...drag.value, dx: drag.value.side * (p.x - drag.value.x), dy: p.y - drag.value.y }
-}
-function release(): void {
-  const d = drag.value
-  drag.value = null
-  if (!d || Math.hypot(d.dx, d.dy) < 0.05) return
-  figure.changeDetail(d.key, (x) => {
-    x.xMm = round((x.xMm ?? 0) + d.dx, 0.1)
-    x.yMm = round((x.yMm ?? 0) + d.dy, 0.1)
-  })
-}
-const shift = (key: string, side: number) => (drag.value?.key === key ? `translate(${side * drag.value.dx} ${-drag.value.dy})` : undefined)
-const sides = (d: Detail) => (d.mirror ? [1, -1] : [1])
-const isChosen = (d: Detail) => figure.selection?.kind === 'detail' && figure.selection.key === d.key
+const details = computed(() => (props.was ?? figure.details).filter((d) => d.on === props.part.key && (d.side ?? 'front') === 'front').sort((a, b) => (a.layer ?? 1) - (b.layer ?? 1)))
+const text = computed(() => view.value.height / 42)
+const isChosen = (d: Detail) => figure.chosenDetails.includes(d.key)
+const sides = (d: Detail): (1 | -1)[] => (d.mirror ? [1, -1] : [1])
 /** Numbered in the order in which they are laid. */
 const number = (d: Detail) => props.order.indexOf(d.key) + 1
-const text = computed(() => view.value.height / 42)
+
+const { drag, guides, by, begin, move, end, cancel } = useFaceDrag((keys, how) => figure.change((f) => f.details?.filter((d) => keys.includes(d.key)).forEach(how)))
+function at(event: PointerEvent | WheelEvent, on: SVGGraphicsElement | undefined = plane.value): Point {
+  const matrix = on?.getScreenCTM()
+  if (!matrix) return [0, 0]
+  const p = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse())
+  return [p.x, -p.y]
+}
+function press(event: PointerEvent, detail: Detail, side: 1 | -1): void {
+  if (props.was) return
+  if (event.shiftKey) return figure.choose(detail.key, true, 'detail')
+  if (!isChosen(detail)) figure.choose(detail.key, false, 'detail')
+  point.value = null
+  svg.value?.setPointerCapture(event.pointerId)
+  begin(detail, side, at(event), figure.details.filter((d) => isChosen(d) || d.key === detail.key))
+}
+function pressPoint(event: PointerEvent, index: number): void {
+  const detail = figure.selectedDetail
+  if (!detail) return
+  point.value = index
+  svg.value?.setPointerCapture(event.pointerId)
+  begin(detail, 1, at(event), [detail], index)
+}
+/** The tablet's fingers, and the mouse that pulls the paper. */
+const touches = new Map<number, [number, number]>()
+let wentFar = false
+function pressPaper(event: PointerEvent): void {
+  svg.value?.setPointerCapture(event.pointerId)
+  touches.set(event.pointerId, [event.clientX, event.clientY])
+  wentFar = false
+}
+const others = computed(() => details.value.filter((d) => !drag.value?.along.some((x) => x.key === d.key)).flatMap((d) => { const [x, y] = detailMiddle(d); return d.mirror ? [[x, y], [-x, y]] as Point[] : [[x, y]] as Point[] }))
+function moved(event: PointerEvent): void {
+  if (drag.value) {
+    move(at(event), others.value, event.altKey ? 0 : view.value.height / 120)
+    void read()
+  } else if (touches.has(event.pointerId)) pull(event)
+}
+function pull(event: PointerEvent): void {
+  const before = touches.get(event.pointerId)!
+  const now: [number, number] = [event.clientX, event.clientY]
+  const other = [...touches].find(([id]) => id !== event.pointerId)?.[1]
+  const apart = (p: [number, number]) => Math.max(1, Math.hypot(p[0] - other![0], p[1] - other![1]))
+  if (Math.hypot(now[0] - before[0], now[1] - before[1]) > 0.5) wentFar = true
+  if (other) {
+    const [x, y] = at(event, svg.value)
+    zoomBy(apart(now) / apart(before), x, -y)
+  } else {
+    const perPx = view.value.width / (svg.value?.clientWidth || 1)
+    panBy((now[0] - before[0]) * perPx, (now[1] - before[1]) * perPx)
+  }
+  touches.set(event.pointerId, now)
+}
+function release(event: PointerEvent): void {
+  if (drag.value) end()
+  else if (touches.has(event.pointerId) && !wentFar) {
+    figure.selection = null
+    point.value = null
+  }
+  touches.delete(event.pointerId)
+  reading.value = ''
+}
+function drop(): void {
+  cancel()
+  touches.clear()
+  reading.value = ''
+}
+function wheel(event: WheelEvent): void {
+  const [x, y] = at(event, svg.value)
+  zoomBy(Math.exp(-event.deltaY * 0.0015), x, -y)
+}
+
+/** While it is dragged, PHP says where it lies by tape: one question at a time, always about the latest place. */
+const reading = ref('')
+let asking = false
+async function read(): Promise<void> {
+  const d = drag.value
+  if (asking || !d || !figure.document) return
+  asking = true
+  const [x, y] = detailMiddle(d.detail)
+  const place: Point = d.index === null ? [d.side * x + by.value.dx, y + by.value.dy] : d.to
+  try {
+    const [mark] = (await api.faceMarks(figure.document, props.part.key, 'crown', [place, place])).at
+    if (drag.value) reading.value = mark ? `${units.length(Math.abs(mark.acrossMm))} across, ${units.length(mark.downMm)} down` : 'off the part'
+  } catch {
+    reading.value = ''
+  }
+  asking = false
+  if (drag.value && (drag.value.to[0] !== d.to[0] || drag.value.to[1] !== d.to[1])) void read()
+}
+const readingAt = computed<Point>(() => {
+  const d = drag.value
+  if (!d) return [0, 0]
+  const [x, y] = d.index === null ? detailMiddle(d.detail) : d.from
+  return [(d.index === null ? d.side : 1) * x + by.value.dx, y + by.value.dy]
+})
+
+const shift = (d: Detail, side: 1 | -1) => {
+  const now = drag.value
+  return now && now.index === null && now.along.some((x) => x.key === d.key) ? `translate(${side * now.side * by.value.dx} ${-by.value.dy})` : undefined
+}
+/** The chosen patch or line with its points, to be pulled about. */
+const handles = computed(() => {
+  const d = figure.selectedDetail
+  if (props.was || !d?.pointsMm || d.on !== props.part.key || figure.chosenDetails.length > 1 || d.pointsMm.length > 60) return null
+  const points = (d.pointsMm as Point[]).map((p) => placed(d, p))
+  const held = drag.value?.index
+  if (held !== undefined && held !== null && drag.value?.detail.key === d.key) points[held] = drag.value.to
+  const closed = d.kind !== 'line'
+  const between = points.flatMap((p, i): { i: number; at: Point }[] => { const q = points[i + 1] ?? (closed ? points[0] : undefined); return q && Math.hypot(p[0] - q[0], p[1] - q[1]) > 2.2 * text.value ? [{ i, at: [(p[0] + q[0]) / 2, (p[1] + q[1]) / 2] }] : [] })
+  return { points, between, closed, dragged: held !== undefined && held !== null }
+})
+function split(index: number): void {
+  const key = figure.selectedDetail?.key
+  if (!key) return
+  figure.changeDetail(key, (d) => pointAfter(d, index))
+  point.value = index + 1
+}
+
+function onKey(event: KeyboardEvent): void {
+  if ((event.target as HTMLElement).closest('input, textarea, select, [role=combobox], [role=listbox], .v-overlay') || event.ctrlKey || event.metaKey || event.altKey) return
+  const key = event.key.toLowerCase()
+  if (key === '+' || key === '=') zoomBy(1.4)
+  if (key === '-') zoomBy(1 / 1.4)
+  if (key === '0') all()
+  if (key === 'z') nearer()
+  // A held point goes before the detail does.
+  if ((event.key === 'Delete' || event.key === 'Backspace') && point.value !== null && figure.selectedDetail) {
+    event.stopImmediatePropagation()
+    event.preventDefault()
+    const index = point.value
+    figure.changeDetail(figure.selectedDetail.key, (d) => void withoutPoint(d, index))
+    point.value = null
+  }
+}
+/** Near to the chosen detail, or back to all of it. */
+function nearer(): void {
+  const d = figure.selectedDetail
+  if (zoom.value > 1 || !d) return all()
+  const b = bounds([detailLoop(d).points])
+  const [x, y] = detailMiddle(d)
+  look(props.flipped ? whole.value.x * 2 + whole.value.width - x : x, props.upsideDown ? whole.value.y * 2 + whole.value.height + y : -y, Math.max(8, 3 * (b.right - b.left)))
+}
+onMounted(() => window.addEventListener('keydown', onKey, true))
+onBeforeUnmount(() => window.removeEventListener('keydown', onKey, true))
+defineExpose({ nearer, zoom })
 </script>
 
 <template>
-  <svg ref="svg" class="head" :viewBox="`${view.x} ${view.y} ${view.width} ${view.height}`" role="group" :aria-label="`${part.name ?? part.key} from the front, with a grid in tape millimetres`" @pointermove="move" @pointerup="release" @pointercancel="drag = null" @pointerdown.self="figure.selection = null">
+  <svg
+    ref="svg" class="head" :viewBox="`${view.x} ${view.y} ${view.width} ${view.height}`" role="group" :aria-label="`${part.name ?? part.key} from the front, with a grid in tape millimetres`"
+    @pointermove="moved" @pointerup="release" @pointercancel="drop" @pointerdown="pressPaper" @wheel.prevent="wheel"
+  >
     <g ref="plane" :transform="flip">
-      <path :d="path(loops)" :fill="figure.colourOf(part.colour)" fill-rule="evenodd" class="wool" @pointerdown="figure.selection = null" />
-      <g v-if="grid" class="grid" pointer-events="none">
-        <template v-for="l in grid.across" :key="'a' + l.mm">
-          <path :d="line(l.points)" :class="{ ten: l.mm % 10 === 0 }" /><path :d="line(l.points.map(([x, y]) => [-x, y] as [number, number]))" :class="{ ten: l.mm % 10 === 0 }" />
-        </template>
-        <path v-for="l in grid.down" :key="'d' + l.mm" :d="line(l.points)" :class="{ ten: l.mm % 10 === 0 }" />
-        <path :d="line([[0, grid.crownMm], [0, grid.footMm]])" class="middle" />
-        <path :d="line([[box.left, half], [box.right, half]])" class="half" />
-        <g v-for="b in guide?.bands" :key="b.name" class="band">
-          <rect :x="box.left" :width="box.right - box.left" :y="-b.highMm" :height="b.highMm - b.lowMm" />
-          <text :x="box.right + text * .4" :y="-(b.highMm + b.lowMm) / 2 + text * .3" :font-size="text * .8" class="scale">{{ b.name }}</text>
-        </g>
-        <text v-for="l in grid.down.filter((x) => x.mm % 10 === 0)" :key="'t' + l.mm" :x="(l.points[0]?.[0] ?? 0) - text * .4" :y="-(l.points[0]?.[1] ?? 0) + text * .3" :font-size="text * .8" text-anchor="end" class="scale">{{ units.length(l.mm) }}</text>
-      </g>
+      <path :d="path(loops)" :fill="figure.colourOf(part.colour)" fill-rule="evenodd" class="wool" />
+      <TapeGrid v-if="grid" :grid="grid" :box="box" :guide="guide" :lines="lines" :text="text" />
       <template v-for="d in details" :key="d.key">
         <g
-          v-for="s in sides(d)" :key="s" :transform="shift(d.key, s)" class="detail" :class="{ chosen: isChosen(d) }" :tabindex="s === 1 ? 0 : undefined" role="button" :aria-label="`${d.name ?? d.key}${s === -1 ? ', twin' : ''}`" :aria-pressed="isChosen(d)" :data-detail="d.key"
-          @pointerdown.stop="press($event, d, s)" @focus="figure.selection = { kind: 'detail', key: d.key }"
+          v-for="s in sides(d)" :key="s" :transform="shift(d, s)" class="detail" :class="{ chosen: isChosen(d), fault: faults.includes(d.key) }" :tabindex="s === 1 ? 0 : undefined" role="button" :aria-label="`${d.name ?? d.key}${s === -1 ? ', twin' : ''}`" :aria-pressed="isChosen(d)" :data-detail="d.key"
+          @pointerdown.stop="press($event, d, s)" @focus="isChosen(d) || figure.choose(d.key, false, 'detail')"
         >
-          <path v-if="d.kind === 'line'" :d="line(detailLoop(d, s === -1).points)" fill="none" stroke="transparent" :stroke-width="Math.max(4, d.widthMm ?? 1)" />
+          <path v-if="d.kind === 'line'" :d="line(detailLoop(d, s === -1).points)" fill="none" stroke="transparent" :stroke-width="Math.max(view.height / 30, d.widthMm ?? 1)" />
           <DetailShape :detail="d" :twin="s === -1" :colour="figure.colourOf(d.colour)" />
-          <DetailShape v-if="d.kind === 'line' && isChosen(d)" :detail="d" :twin="s === -1" colour="" bare />
+          <DetailShape v-if="isChosen(d) || faults.includes(d.key)" :detail="d" :twin="s === -1" colour="" bare class="ring" />
         </g>
       </template>
-      <g v-for="d in details" :key="'n' + d.key" :transform="shift(d.key, 1)" pointer-events="none" aria-hidden="true">
-        <g :transform="`translate(${detailMiddle(d)[0]} ${-detailMiddle(d)[1] - text * 1.9}) scale(${flipped ? -1 : 1} 1) rotate(${upsideDown ? 180 : 0})`" :class="{ gone: !isChosen(d) && (d.layer ?? 1) > 1 }">
-          <circle :r="text * .78" class="tag" /><text :font-size="text * .95" text-anchor="middle" :y="text * .34">{{ number(d) || '' }}</text>
+      <g v-for="d in details" :key="'n' + d.key" :transform="shift(d, 1)" pointer-events="none" aria-hidden="true">
+        <g :transform="`translate(${detailMiddle(d)[0]} ${-detailMiddle(d)[1] - text * 1.9}) scale(${flipped ? -1 : 1} 1) rotate(${upsideDown ? 180 : 0})`" :class="{ gone: !isChosen(d) && (d.layer ?? 1) > 1 && !faults.includes(d.key) }">
+          <circle :r="text * .78" class="tag" :class="{ fault: faults.includes(d.key) }" /><text :font-size="text * .95" text-anchor="middle" :y="text * .34">{{ faults.includes(d.key) ? '!' : number(d) || '' }}</text>
         </g>
+      </g>
+      <path v-if="guides.x !== undefined" :d="line([[guides.x, box.low], [guides.x, box.high]])" class="snap" />
+      <path v-if="guides.y !== undefined" :d="line([[box.left, guides.y], [box.right, guides.y]])" class="snap" />
+      <g v-if="handles" class="handles">
+        <path v-if="handles.dragged" :d="line(handles.points) + (handles.closed ? 'Z' : '')" class="pulled" />
+        <g v-for="b in handles.between" :key="'b' + b.i" class="between" role="button" tabindex="0" aria-label="Another point here" @pointerdown.stop @click.stop="split(b.i)" @keydown.enter.stop="split(b.i)"><circle :cx="b.at[0]" :cy="-b.at[1]" :r="text * .9" class="wide" /><circle :cx="b.at[0]" :cy="-b.at[1]" :r="text * .26" /></g>
+        <g v-for="(p, i) in handles.points" :key="'p' + i" class="point" :class="{ held: point === i }" @pointerdown.stop="pressPoint($event, i)"><circle :cx="p[0]" :cy="-p[1]" :r="text * 1.1" class="wide" /><circle :cx="p[0]" :cy="-p[1]" :r="text * .42" /></g>
+      </g>
+      <g v-if="reading" :transform="`translate(${readingAt[0]} ${-readingAt[1] - text * 3}) scale(${flipped ? -1 : 1} 1) rotate(${upsideDown ? 180 : 0})`" class="reading" pointer-events="none">
+        <rect :x="-text * 5.6" :y="-text * 1.15" :width="text * 11.2" :height="text * 1.6" :rx="text * .5" /><text text-anchor="middle" :font-size="text" role="status">{{ reading }}</text>
       </g>
     </g>
   </svg>
@@ -100,15 +225,17 @@ const text = computed(() => view.value.height / 42)
 <style scoped>
 .head { width: 100%; height: 100%; touch-action: none; min-height: 420px; }
 .wool { stroke: rgba(var(--v-theme-on-surface), 0.4); stroke-width: .25; }
-.grid path { fill: none; stroke: rgb(0 0 0 / 22%); stroke-width: .12; }
-.grid .ten { stroke: rgb(0 0 0 / 42%); stroke-width: .2; }
-.grid .middle { stroke: rgb(var(--v-theme-primary)); stroke-width: .35; stroke-dasharray: 1.4 .9; }
-.grid .half { stroke: rgb(var(--v-theme-info)); stroke-width: .35; stroke-dasharray: 1.4 .9; }
-/* Over dark wool and pale alike. */
-.band rect { fill: rgba(var(--v-theme-info), .2); stroke: rgb(var(--v-theme-info)); stroke-width: .18; stroke-dasharray: .8 .6; }
-.scale { fill: rgb(var(--v-theme-quiet)); }
 .detail { cursor: grab; outline: none !important; }
-.detail.chosen :deep(.shape) { stroke: rgb(var(--v-theme-secondary)); stroke-width: .5; stroke-dasharray: 1 .7; paint-order: stroke; }
+.detail :deep(.ring.shape), .ring :deep(.shape) { stroke: rgb(var(--v-theme-secondary)); stroke-width: .5; stroke-dasharray: 1 .7; }
+.fault :deep(.ring.shape), .fault .ring :deep(.shape) { stroke: rgb(var(--v-theme-error)); stroke-width: .7; stroke-dasharray: none; }
 .tag { fill: rgba(var(--v-theme-surface), 0.88); stroke: rgb(var(--v-theme-thread)); stroke-width: .15; }
+.tag.fault { stroke: rgb(var(--v-theme-error)); stroke-width: .5; }
 .gone { display: none; }
+.snap { stroke: rgb(var(--v-theme-info)); stroke-width: .3; stroke-dasharray: 1 .6; fill: none; pointer-events: none; }
+.handles circle { fill: rgb(var(--v-theme-surface)); stroke: rgb(var(--v-theme-secondary)); stroke-width: .25; }
+.handles .wide { fill: transparent; stroke: none; }
+.point { cursor: move; } .between { cursor: copy; }
+.held circle:last-child { fill: rgb(var(--v-theme-secondary)); }
+.pulled { fill: none; stroke: rgb(var(--v-theme-secondary)); stroke-width: .25; stroke-dasharray: .8 .5; }
+.reading rect { fill: rgba(var(--v-theme-surface), .94); stroke: rgb(var(--v-theme-thread)); stroke-width: .15; }
 </style>

@@ -3,9 +3,12 @@ import { mdiChevronLeft, mdiChevronRight } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
 import type { Laying } from '../../api/client'
 import { useFigure } from '../../state/figure'
+import NeedleTags from './NeedleTags.vue'
+import NeedleView from './NeedleView.vue'
 
 /** One detail at a time, in large type, to be read while the hands are full: what to take, where to prick, how to stab. */
 const props = defineProps<{ laying: Laying[] }>()
+const emit = defineEmits<{ needles: [] }>()
 const figure = useFigure()
 const at = ref(0)
 const now = computed(() => props.laying[Math.min(at.value, props.laying.length - 1)])
@@ -33,11 +36,13 @@ function go(by: number): void {
     <h2><i class="swatch big" :style="{ background: figure.colourOf(detail?.colour ?? '') }" /> {{ detail?.name ?? now.key }}<small v-if="detail?.mirror" class="unit">x 2</small></h2>
     <p v-if="now.wool" class="wool">{{ now.wool }}</p>
     <ol class="bare marks"><li v-for="m in now.marks" :key="m">{{ m }}</li></ol>
+    <NeedleView :detail="now.key" />
     <ol class="stabs"><li v-for="s in now.stabs" :key="s">{{ s }}</li></ol>
     <p v-if="now.needle" class="quiet">Needle {{ now.needle }}.</p>
     <p>{{ now.check }}</p>
     <details><summary>If it goes wrong</summary><p>{{ now.undo }}</p></details>
   </div>
+  <NeedleTags @changed="emit('needles')" />
 </template>
 
 <style scoped>

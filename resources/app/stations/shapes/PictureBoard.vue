@@ -4,10 +4,10 @@ import type { Part } from '../../api/figure'
 import DetailShape from '../../drawing/DetailShape.vue'
 import { line, path, places, round, turned, type Point } from '../../drawing/geometry'
 import MmPaper from '../../drawing/MmPaper.vue'
+import { snap, type Snapped } from '../../drawing/snap'
+import type { Frame } from '../../drawing/useZoom'
 import { useFigure } from '../../state/figure'
-import { snap, type Snapped } from './snap'
 import type { Compare, Tool } from './tools'
-import type { Frame } from './useFrames'
 import { dragged, useShapeDrag, type Grip } from './useShapeDrag'
 
 const props = defineProps<{ compare: Compare; tool: Tool; frame: Frame; match: string }>()

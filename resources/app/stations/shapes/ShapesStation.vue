@@ -12,8 +12,8 @@ import PictureBoard from './PictureBoard.vue'
 import ReviewCard from './ReviewCard.vue'
 import SideStrip from './SideStrip.vue'
 import type { Compare, Tool } from './tools'
-import { useFrames, type Frames } from './useFrames'
-import { useZoom } from './useZoom'
+import { useZoom, type Frames } from '../../drawing/useZoom'
+import { useFrames } from './useFrames'
 
 const figure = useFigure()
 const adding = ref(false)

@@ -4,7 +4,7 @@ import type { Part } from '../../api/figure'
 import { path, places, round } from '../../drawing/geometry'
 import MmPaper from '../../drawing/MmPaper.vue'
 import { useFigure } from '../../state/figure'
-import type { Frame } from './useFrames'
+import type { Frame } from '../../drawing/useZoom'
 
 const props = defineProps<{ frame: Frame }>()
 const emit = defineEmits<{ hold: [on: boolean] }>()

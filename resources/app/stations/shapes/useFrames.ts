@@ -1,10 +1,7 @@
 import { computed, onBeforeUnmount, ref, watch, type Ref } from 'vue'
 import { places } from '../../drawing/geometry'
+import type { Frame, Frames } from '../../drawing/useZoom'
 import { useFigure } from '../../state/figure'
-
-/** A piece of paper as an SVG view box, in mm, y down. */
-export interface Frame { x: number; y: number; width: number; height: number }
-export interface Frames { front: Frame; side: Frame; columns: string }
 
 const MARGIN_MM = 11
 /** Paper for the front and the side view, at one scale and one table line, as large as both fit. */

@@ -1,5 +1,8 @@
 import { computed, ref, type Ref } from 'vue'
-import type { Frame, Frames } from './useFrames'
+
+/** A piece of paper as an SVG view box, in mm, y down. */
+export interface Frame { x: number; y: number; width: number; height: number }
+export interface Frames { front: Frame; side: Frame; columns: string }
 
 const MOST = 8
 
@@ -26,6 +29,12 @@ export function useZoom(frames: Ref<Frames>) {
     zoom.value = next
   }
 
+  /** So near that a stretch around a point fills the view. */
+  function look(x: number, y: number, widthMm: number): void {
+    zoom.value = Math.min(MOST, Math.max(1, frames.value.front.width / widthMm))
+    middle.value = zoom.value === 1 ? null : { x, y }
+  }
+
   function panBy(dx: number, dy: number): void {
     if (middle.value) middle.value = { x: middle.value.x - dx, y: middle.value.y - dy }
   }
@@ -35,5 +44,5 @@ export function useZoom(frames: Ref<Frames>) {
     middle.value = null
   }
 
-  return { zoom, near, zoomBy, panBy, all }
+  return { zoom, near, zoomBy, look, panBy, all }
 }

@@ -1,4 +1,4 @@
-import type { Point } from '../../drawing/geometry'
+import type { Point } from './geometry'
 
 export interface Snapped { at: Point; guides: { x?: number; y?: number } }
 

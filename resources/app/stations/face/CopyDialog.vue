@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { api, type Card } from '../../api/client'
+import type { Figure } from '../../api/figure'
+import { useFigure } from '../../state/figure'
+
+/** A face taken over from another figure, or from another head of this one, with its proportions. */
+const show = defineModel<boolean>({ required: true })
+const props = defineProps<{ part: string }>()
+const figure = useFigure()
+const cards = ref<Card[]>([])
+const from = ref<{ id: number; document: Figure } | null>(null)
+const fromPart = ref('')
+const instead = ref(true)
+const trouble = ref('')
+const page = ref(1)
+const pages = ref(1)
+
+watch([show, page], async ([shown]) => {
+  if (!shown) return
+  from.value = null
+  trouble.value = ''
+  try {
+    const shelf = await api.shelf(page.value)
+    cards.value = shelf.figures
+    pages.value = shelf.pages
+  } catch (error) {
+    trouble.value = error instanceof Error ? error.message : String(error)
+  }
+})
+/** Parts that carry something in front. */
+const parts = computed(() => (from.value?.document.parts ?? []).map((p) => ({ title: p.name ?? p.key, value: p.key, count: (from.value?.document.details ?? []).filter((d) => d.on === p.key && (d.side ?? 'front') === 'front').length })).filter((p) => p.count > 0 && !(from.value?.id === figure.id && p.value === props.part)))
+
+async function choose(card: Card): Promise<void> {
+  try {
+    from.value = await api.figure(card.id)
+    fromPart.value = [...parts.value].sort((a, b) => b.count - a.count)[0]?.value ?? ''
+    trouble.value = parts.value.length ? '' : 'There is no other face on that figure.'
+  } catch (error) {
+    trouble.value = error instanceof Error ? error.message : String(error)
+  }
+}
+async function copy(): Promise<void> {
+  if (!figure.document || !from.value) return
+  try {
+    const made = await api.copyFace(figure.document, props.part, from.value.id, fromPart.value, instead.value)
+    figure.change((d) => Object.assign(d, made.document))
+    figure.selection = null
+    show.value = false
+  } catch (error) {
+    trouble.value = error instanceof Error ? error.message : String(error)
+  }
+}
+</script>
+
+<template>
+  <v-dialog v-model="show" aria-label="Copy a face" max-width="620">
+    <v-card title="Copy a face onto this head">
+      <v-card-text class="fields">
+        <p class="quiet">Everything sits as high and as far out as on the other head, in proportion; beads and ready-made eyes keep to sizes that are sold. What was saved last is copied.</p>
+        <ul class="bare cards" aria-label="From which figure">
+          <li v-for="c in cards" :key="c.id"><button class="plain card" :aria-pressed="from?.id === c.id" :class="{ taken: from?.id === c.id }" @click="choose(c)"><img :src="`/api/figures/${c.id}/render?px=120`" alt="" width="84" height="84">{{ c.name }}</button></li>
+        </ul>
+        <div v-if="pages > 1" class="row"><v-btn size="small" :disabled="page === 1" @click="page--">Before</v-btn><span class="quiet">{{ page }} of {{ pages }}</span><v-btn size="small" :disabled="page === pages" @click="page++">After</v-btn></div>
+        <v-select v-if="parts.length" v-model="fromPart" :items="parts" label="The face of" />
+        <v-switch v-model="instead" label="Instead of what is on this head" />
+        <v-alert v-if="trouble" type="error" variant="tonal" role="alert">{{ trouble }}</v-alert>
+      </v-card-text>
+      <v-card-actions><v-btn @click="show = false">Close</v-btn><v-btn color="primary" variant="flat" :disabled="!from || !fromPart" @click="copy">Copy it</v-btn></v-card-actions>
+    </v-card>
+  </v-dialog>
+</template>
+
+<style scoped>
+.fields { display: grid; gap: .8rem; }
+.cards { display: grid; grid-template-columns: repeat(auto-fill, minmax(120px, 1fr)); gap: .4rem; max-height: 260px; overflow: auto; }
+.card { display: grid; justify-items: center; gap: .2rem; padding: .5rem; border-radius: 12px; width: 100%; text-align: center; font-size: .86rem; font-weight: 600; }
+.card:hover { background: rgb(var(--v-theme-table)); }
+.taken { outline: 2px dashed rgb(var(--v-theme-secondary)); outline-offset: -2px; }
+</style>
