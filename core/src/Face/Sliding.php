@@ -30,17 +30,20 @@ final class Sliding
         if (! $surface->has($x, $y)) {
             return null;
         }
+        $across = TapeMark::straightMm($surface, [$box->left, $y], [$box->right, $y]);
+        $down = TapeMark::straightMm($surface, [$x, $box->low], [$x, $box->high]);
+        $times = max($box->width() > 0.0 ? $across / $box->width() : 0.0, $box->height() > 0.0 ? $down / $box->height() : 0.0);
+        // Both ways across it lie well on the part: so does its rim.
+        if ($times < self::WORTH) {
+            return null;
+        }
         $off = count(array_filter($detail->outline(), static fn (array $p): bool => ! $surface->has(...$p)));
         if ($off > 0) {
             return Advice::look('slides', sprintf('%.0f %% of its rim is drawn beyond the edge of the part: it slides round it', 100 * $off / count($detail->outline())), [
                 Mend::keep('keep it as drawn, wrapped round the edge', 'drawn'), Mend::keep('keep it in size on the wool, and seen whole', 'size'),
             ]);
         }
-        $across = TapeMark::straightMm($surface, [$box->left, $y], [$box->right, $y]);
-        $down = TapeMark::straightMm($surface, [$x, $box->low], [$x, $box->high]);
-        $times = max($box->width() > 0.0 ? $across / $box->width() : 0.0, $box->height() > 0.0 ? $down / $box->height() : 0.0);
-        $more = max($across - $box->width(), $down - $box->height());
-        if ($times < self::WORTH || $more < self::WORTH_MM || is_nan($times)) {
+        if (max($across - $box->width(), $down - $box->height()) < self::WORTH_MM || is_nan($times)) {
             return null;
         }
 

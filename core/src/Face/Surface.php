@@ -33,7 +33,7 @@ final class Surface
     /** @var ?array{float, float} */
     private ?array $extentMm = null;
 
-    /** @var array<string, float> by level */
+    /** @var array<array-key, float> by level */
     private array $known = [];
 
     /**

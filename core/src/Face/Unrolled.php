@@ -260,10 +260,10 @@ final readonly class Unrolled
         $flatLower = [[0.0, $toDown]];
         // On the paper the tape runs straight down, a little longer than the chord under it: so is all that leads from cut to cut.
         $more = ($toDown - $down) ** 2 - self::far($upper[0], $lower[0]) ** 2;
-        $taped = static fn (array $a, array $b): float => sqrt(max(0.0, self::far($a, $b) ** 2 + $more));
+        $taped = static fn (int $above, int $below): float => sqrt(max(0.0, self::far($upper[$above], $lower[$below]) ** 2 + $more));
         for ($i = 1, $n = min(count($upper), count($lower)); $i < $n; $i++) {
-            $flatUpper[$i] = self::third($flatUpper[$i - 1], $flatLower[$i - 1], self::WIDE_MM, $taped($lower[$i - 1], $upper[$i]), $way);
-            $flatLower[$i] = self::third($flatUpper[$i], $flatLower[$i - 1], $taped($upper[$i], $lower[$i]), self::WIDE_MM, $way);
+            $flatUpper[$i] = self::third($flatUpper[$i - 1], $flatLower[$i - 1], self::WIDE_MM, $taped($i, $i - 1), $way);
+            $flatLower[$i] = self::third($flatUpper[$i], $flatLower[$i - 1], $taped($i, $i), self::WIDE_MM, $way);
         }
 
         return [array_values($flatUpper), array_values($flatLower)];

@@ -34,9 +34,11 @@ const flip = computed(() => {
 const details = computed(() => (props.was ?? figure.details).filter((d) => d.on === props.part.key && (d.side ?? 'front') === 'front').sort((a, b) => (a.layer ?? 1) - (b.layer ?? 1)))
 const text = computed(() => view.value.height / 42)
 const isChosen = (d: Detail) => figure.chosenDetails.includes(d.key)
-const sides = (d: Detail): (1 | -1)[] => (d.mirror ? [1, -1] : [1])
-/** Numbered in the order in which they are laid. */
-const number = (d: Detail) => props.order.indexOf(d.key) + 1
+/** What is drawn of each, reckoned once and not at every step of a drag; numbered in the order in which they are laid. */
+const shown = computed(() => details.value.map((d) => {
+  const sides: (1 | -1)[] = d.mirror ? [1, -1] : [1]
+  return { d, sides, middle: detailMiddle(d), reach: d.kind === 'line' ? sides.map((s) => line(detailLoop(d, s === -1).points)) : [], number: props.order.indexOf(d.key) + 1, isFault: props.faults.includes(d.key), colour: figure.colourOf(d.colour) }
+}))
 
 const { drag, guides, by, begin, move, end, cancel } = useFaceDrag((keys, how) => figure.change((f) => f.details?.filter((d) => keys.includes(d.key)).forEach(how)))
 function at(event: PointerEvent | WheelEvent, on: SVGGraphicsElement | undefined = plane.value): Point {
@@ -45,13 +47,17 @@ function at(event: PointerEvent | WheelEvent, on: SVGGraphicsElement | undefined
   const p = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse())
   return [p.x, -p.y]
 }
+/** Middles that a dragged one snaps to. */
+let others: Point[] = []
 function press(event: PointerEvent, detail: Detail, side: 1 | -1): void {
   if (props.was) return
   if (event.shiftKey) return figure.choose(detail.key, true, 'detail')
   if (!isChosen(detail)) figure.choose(detail.key, false, 'detail')
   point.value = null
   svg.value?.setPointerCapture(event.pointerId)
-  begin(detail, side, at(event), figure.details.filter((d) => isChosen(d) || d.key === detail.key))
+  const along = figure.details.filter((d) => isChosen(d) || d.key === detail.key)
+  others = shown.value.filter((s) => !along.includes(s.d)).flatMap(({ d, middle: [x, y] }): Point[] => (d.mirror ? [[x, y], [-x, y]] : [[x, y]]))
+  begin(detail, side, at(event), along)
 }
 function pressPoint(event: PointerEvent, index: number): void {
   const detail = figure.selectedDetail
@@ -68,10 +74,9 @@ function pressPaper(event: PointerEvent): void {
   touches.set(event.pointerId, [event.clientX, event.clientY])
   wentFar = false
 }
-const others = computed(() => details.value.filter((d) => !drag.value?.along.some((x) => x.key === d.key)).flatMap((d) => { const [x, y] = detailMiddle(d); return d.mirror ? [[x, y], [-x, y]] as Point[] : [[x, y]] as Point[] }))
 function moved(event: PointerEvent): void {
   if (drag.value) {
-    move(at(event), others.value, event.altKey ? 0 : view.value.height / 120)
+    move(at(event), others, event.altKey ? 0 : view.value.height / 120)
     void read()
   } else if (touches.has(event.pointerId)) pull(event)
 }
@@ -109,7 +114,8 @@ function wheel(event: WheelEvent): void {
   zoomBy(Math.exp(-event.deltaY * 0.0015), x, -y)
 }
 
-/** While it is dragged, PHP says where it lies by tape: one question at a time, always about the latest place. */
+/** While it is dragged, PHP says where it lies by tape: one question at a time, always about the latest place, and with a breath between. */
+const BREATH_MS = 80
 const reading = ref('')
 let asking = false
 async function read(): Promise<void> {
@@ -124,6 +130,7 @@ async function read(): Promise<void> {
   } catch {
     reading.value = ''
   }
+  await new Promise((resolve) => setTimeout(resolve, BREATH_MS))
   asking = false
   if (drag.value && (drag.value.to[0] !== d.to[0] || drag.value.to[1] !== d.to[1])) void read()
 }
@@ -193,19 +200,19 @@ defineExpose({ nearer, zoom })
     <g ref="plane" :transform="flip">
       <path :d="path(loops)" :fill="figure.colourOf(part.colour)" fill-rule="evenodd" class="wool" />
       <TapeGrid v-if="grid" :grid="grid" :box="box" :guide="guide" :lines="lines" :text="text" />
-      <template v-for="d in details" :key="d.key">
+      <g v-for="{ d, sides, reach, isFault, colour } in shown" :key="d.key" v-memo="[d, isFault, colour, isChosen(d), shift(d, 1), view]">
         <g
-          v-for="s in sides(d)" :key="s" :transform="shift(d, s)" class="detail" :class="{ chosen: isChosen(d), fault: faults.includes(d.key) }" :tabindex="s === 1 ? 0 : undefined" role="button" :aria-label="`${d.name ?? d.key}${s === -1 ? ', twin' : ''}`" :aria-pressed="isChosen(d)" :data-detail="d.key"
+          v-for="(s, i) in sides" :key="s" :transform="shift(d, s)" class="detail" :class="{ chosen: isChosen(d), fault: isFault }" :tabindex="s === 1 ? 0 : undefined" role="button" :aria-label="`${d.name ?? d.key}${s === -1 ? ', twin' : ''}`" :aria-pressed="isChosen(d)" :data-detail="d.key"
           @pointerdown.stop="press($event, d, s)" @focus="isChosen(d) || figure.choose(d.key, false, 'detail')"
         >
-          <path v-if="d.kind === 'line'" :d="line(detailLoop(d, s === -1).points)" fill="none" stroke="transparent" :stroke-width="Math.max(view.height / 30, d.widthMm ?? 1)" />
-          <DetailShape :detail="d" :twin="s === -1" :colour="figure.colourOf(d.colour)" />
-          <DetailShape v-if="isChosen(d) || faults.includes(d.key)" :detail="d" :twin="s === -1" colour="" bare class="ring" />
+          <path v-if="reach[i]" :d="reach[i]" fill="none" stroke="transparent" :stroke-width="Math.max(view.height / 30, d.widthMm ?? 1)" />
+          <DetailShape :detail="d" :twin="s === -1" :colour="colour" />
+          <DetailShape v-if="isChosen(d) || isFault" :detail="d" :twin="s === -1" colour="" bare class="ring" />
         </g>
-      </template>
-      <g v-for="d in details" :key="'n' + d.key" :transform="shift(d, 1)" pointer-events="none" aria-hidden="true">
-        <g :transform="`translate(${detailMiddle(d)[0]} ${-detailMiddle(d)[1] - text * 1.9}) scale(${flipped ? -1 : 1} 1) rotate(${upsideDown ? 180 : 0})`" :class="{ gone: !isChosen(d) && (d.layer ?? 1) > 1 && !faults.includes(d.key) }">
-          <circle :r="text * .78" class="tag" :class="{ fault: faults.includes(d.key) }" /><text :font-size="text * .95" text-anchor="middle" :y="text * .34">{{ faults.includes(d.key) ? '!' : number(d) || '' }}</text>
+      </g>
+      <g v-for="{ d, middle, number, isFault } in shown" :key="'n' + d.key" v-memo="[d, number, isFault, isChosen(d), shift(d, 1), text, flipped, upsideDown]" :transform="shift(d, 1)" pointer-events="none" aria-hidden="true">
+        <g :transform="`translate(${middle[0]} ${-middle[1] - text * 1.9}) scale(${flipped ? -1 : 1} 1) rotate(${upsideDown ? 180 : 0})`" :class="{ gone: !isChosen(d) && (d.layer ?? 1) > 1 && !isFault }">
+          <circle :r="text * .78" class="tag" :class="{ fault: isFault }" /><text :font-size="text * .95" text-anchor="middle" :y="text * .34">{{ isFault ? '!' : number || '' }}</text>
         </g>
       </g>
       <path v-if="guides.x !== undefined" :d="line([[guides.x, box.low], [guides.x, box.high]])" class="snap" />

@@ -1,4 +1,4 @@
-import { computed, ref } from 'vue'
+import { computed, shallowRef } from 'vue'
 import type { Detail } from '../../api/figure'
 import { detailMiddle, round, unplaced, type Point } from '../../drawing/geometry'
 import { snap, type Snapped } from '../../drawing/snap'
@@ -10,8 +10,8 @@ type Change = (keys: string[], how: (detail: Detail) => void) => void
 
 /** Drags details and their points over a head; while it goes on only what is dragged is moved, on release the figure is changed. */
 export function useFaceDrag(change: Change) {
-  const drag = ref<Drag | null>(null)
-  const guides = ref<Snapped['guides']>({})
+  const drag = shallowRef<Drag | null>(null)
+  const guides = shallowRef<Snapped['guides']>({})
 
   function begin(detail: Detail, side: 1 | -1, at: Point, along: Detail[], index: number | null = null): void {
     drag.value = { detail, along, index, side, from: at, to: at }
