@@ -14,6 +14,8 @@ const props = withDefaults(defineProps<{ advice?: Record<string, Advice[]>; poin
 const figure = useFigure()
 const detail = computed(() => figure.selectedDetail)
 const mine = computed(() => props.advice[detail.value?.key ?? ''] ?? [])
+/** Where no advice was asked for, the plan's notes say it. */
+const notes = computed(() => (mine.value.length ? [] : figure.board?.plan.notes.filter((n) => n.at === `/details/${figure.details.findIndex((d) => d.key === detail.value?.key)}`) ?? []))
 const several = computed(() => figure.details.filter((d) => figure.chosenDetails.includes(d.key)).sort((a, b) => figure.chosenDetails.indexOf(a.key) - figure.chosenDetails.indexOf(b.key)))
 
 /** A mend as PHP proposed it: what to set on the detail, what comes with it, what goes; one step of undo. */
@@ -72,6 +74,7 @@ const set = (how: (d: Detail) => void) => detail.value && figure.changeDetail(de
         <b>{{ a.why.charAt(0).toUpperCase() + a.why.slice(1) }}.</b>
         <div class="row"><v-btn v-for="m in a.mends" :key="m.text" size="small" variant="tonal" class="mend" @click="mend(m)">{{ m.text.charAt(0).toUpperCase() + m.text.slice(1) }}</v-btn></div>
       </div>
+      <v-alert v-for="n in notes" :key="n.code" type="warning" variant="tonal" density="compact" class="mt-2">{{ n.text }}</v-alert>
       <div class="three mt-3">
         <LengthField v-if="detail.kind !== 'patch'" :model-value="detail.widthMm ?? 1" label="Width" @update:model-value="set((d) => wholeWidth(d, $event))" />
         <LengthField v-if="widthHere !== null" :model-value="widthHere" label="Width here" @update:model-value="setWidthHere" />

@@ -1,13 +1,19 @@
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import { nextTick } from 'vue'
-import { api, Refusal, type CrispAdvice, type Laying } from '../../api/client'
+import { api, Refusal, type Advice, type FaceGrid, type FaceWork, type Laying, type Mend } from '../../api/client'
 import { onTable, plain, type OnTable } from '../../../../tests/support/onTable'
 import AfarView from './AfarView.vue'
 import DetailPanel from './DetailPanel.vue'
+import CopyDialog from './CopyDialog.vue'
 import FaceStation from './FaceStation.vue'
+import HeadBoard from './HeadBoard.vue'
 import LayingGuide from './LayingGuide.vue'
+import MarksPane from './MarksPane.vue'
 import MeasureLine from './MeasureLine.vue'
+import NeedleTags from './NeedleTags.vue'
+import NeedleView from './NeedleView.vue'
+import PiecesPane from './PiecesPane.vue'
 
 const laying = (key: string, more: Partial<Laying> = {}): Laying => ({ key, woolMg: 12, wool: '12 mg each: a strand of 30 mm', needle: '42, one, very shallow', marks: ['its middle: 9.2 mm out on both sides, 39.9 mm down'], stabs: ['Tack it at the top', 'at the bottom', 'The middle last'], proudMm: 0, check: 'Compare both.', undo: 'Lift it out.', ...more })
 const faced = () => {
@@ -16,7 +22,10 @@ const faced = () => {
   return document
 }
 const board = { plan: { parts: [], details: [{ key: 'eye', count: 2, woolMg: 6, marks: { acrossMm: 5, downMm: 20, pinMm: 5 }, crisp: 'soft', difference: 12 }, { key: 'nose', count: 1, woolMg: 9, marks: null, crisp: 'crisp', difference: 40 }], face: 'head', notes: [{ code: 'low-contrast', at: '/details/0', text: 'Eye reads at 12.' }], wool: [], steps: [], balance: {}, minutes: { hands: 1, elapsed: 1 } }, drawing: { parts: {}, details: {} } } as never
-const advice: Record<string, CrispAdvice[]> = { eye: [{ why: 'ink on fur reads at 12; 20 is crisp', mends: [{ text: 'rim it in white, 1 mm all round', set: { layer: 2 }, under: { name: 'Rim', on: 'head', kind: 'disc', colour: 'fur', layer: 1, widthMm: 6 } }, { text: 'use a glossy eye of 4.0 mm', set: { kind: 'eye', method: 'ready-made', widthMm: 4 }, under: null }] }] }
+const mend = (text: string, more: Partial<Mend> = {}): Mend => ({ text, set: {}, add: [], remove: [], keep: '', ...more })
+const advice: Record<string, Advice[]> = { eye: [{ code: 'low-contrast', why: 'ink on fur reads at 12; 20 is crisp', isFault: false, mends: [mend('rim it in white, 1 mm all round', { set: { layer: 2 }, add: [{ key: 'eye-rim', name: 'Rim', on: 'head', kind: 'disc', colour: 'fur', layer: 1, widthMm: 6 }] }), mend('use a glossy eye of 4.0 mm', { set: { kind: 'eye', method: 'ready-made', widthMm: 4 } }), mend('keep it in size', { keep: 'size' }), mend('make the two one pair', { remove: ['nose'] })] }] }
+const grid = (): FaceGrid => ({ stepMm: 5, across: [], down: [], crownMm: 15, footMm: -15, girth: { mm: 94.2, yMm: 0, downMm: 23.6 }, guides: [{ key: 'cute', why: 'The high forehead looks young.', whyApart: 'Close to the nose.', bands: [{ name: 'eyes', highMm: -1, lowMm: -4 }], eyes: { fromMm: 4, toMm: 6 } }] })
+const work = (keys: string[], more: Partial<FaceWork> = {}): FaceWork => ({ laying: keys.map((k) => laying(k)), advice: {}, evenness: { levelMm: 0, asideMm: 0.4 }, anchors: [{ key: 'crown', name: 'the crown', xMm: 0, yMm: 15 }, { key: 'nose', name: 'Nose', xMm: 0, yMm: -4 }], ...more })
 let table: OnTable
 afterEach(() => { table.wrapper.unmount(); vi.restoreAllMocks() })
 const text = () => table.wrapper.text().replace(/\s+/g, ' ')
@@ -58,6 +67,25 @@ describe('what would make a detail crisp', () => {
     expect(table.figure.details).toHaveLength(2)
     await button('Use a glossy eye of 4.0 mm').trigger('click')
     expect(table.figure.details[0]).toMatchObject({ kind: 'eye', method: 'ready-made', widthMm: 4 })
+    const keep = vi.spyOn(api, 'keep').mockResolvedValue({ set: { keep: 'size', xMm: 4.5 } })
+    await button('Keep it in size').trigger('click')
+    await flushPromises()
+    expect(keep.mock.calls[0]?.slice(1)).toEqual(['eye', 'size'])
+    expect(table.figure.details[0]).toMatchObject({ keep: 'size', xMm: 4.5 })
+    await button('Make the two one pair').trigger('click')
+    expect(table.figure.details.map((d) => d.key)).toEqual(['eye'])
+  })
+
+  it('says why it could not be reckoned, and changes nothing', async () => {
+    table = await onTable(DetailPanel, { advice }, faced(), board)
+    table.figure.selection = { kind: 'detail', key: 'eye' }
+    await nextTick()
+    vi.spyOn(api, 'keep').mockRejectedValue(new Refusal(422, 'There is no such detail in this figure.'))
+    const before = JSON.stringify(table.figure.document)
+    await button('Keep it in size').trigger('click')
+    await flushPromises()
+    expect(table.figure.trouble).toBe('There is no such detail in this figure.')
+    expect(JSON.stringify(table.figure.document)).toBe(before)
   })
 })
 
@@ -96,10 +124,177 @@ describe('from mark to mark', () => {
   })
 })
 
+describe('several details', () => {
+  it('are set level, the first one chosen stays', async () => {
+    table = await onTable(DetailPanel, {}, faced(), board)
+    table.figure.choose('eye', false, 'detail')
+    table.figure.choose('nose', true, 'detail')
+    await nextTick()
+    expect(text()).toContain('2 chosen')
+    await button('On one level').trigger('click')
+    expect(table.figure.details.map((d) => d.yMm)).toEqual([0, 0])
+    table.figure.removeSelected()
+    expect(table.figure.details).toEqual([])
+  })
+
+  it('of a pair are parted into two that are mirror images', async () => {
+    table = await onTable(DetailPanel, {}, faced(), board)
+    table.figure.choose('eye', false, 'detail')
+    await nextTick()
+    await button('Part the pair').trigger('click')
+    expect(table.figure.details.map((d) => [d.key, d.xMm, Boolean(d.mirror), d.name])).toEqual([['eye', 5, false, 'Eye, right'], ['nose', 0, false, 'Nose'], ['eye-left', -5, false, 'Eye, left']])
+  })
+})
+
+describe('the pieces', () => {
+  const piece = (key: string, size: number) => ({ key, name: 'Pupil', on: 'head', kind: 'disc' as const, widthMm: 20 * size, colour: 'ink', xMm: 6, mirror: true, piece: { key: 'open-eyes', kind: 'open-eyes', values: { size } } })
+  const put = () => vi.spyOn(api, 'putPiece').mockImplementation((document, _part, _kind, values) => Promise.resolve({ document: { ...document, details: [...(document.details ?? []).filter((d) => !d.piece), piece('open-eyes-pupil', values.size ?? 0.2)] }, key: 'open-eyes' }))
+  it('are put on the head, and varied as one step for each pull of a slider', async () => {
+    vi.spyOn(api, 'pieces').mockResolvedValue({ pieces: [{ kind: 'open-eyes', name: 'Open eyes', sliders: [{ key: 'size', name: 'Size', from: 0.1, to: 0.4, usual: 0.2, step: 0.01 }], sample: [{ ...piece('a', 0.2), hex: '#222' }] }] })
+    const asked = put()
+    table = await onTable(PiecesPane, { part: 'head' }, faced(), board)
+    await flushPromises()
+    await button('Open eyes').trigger('click')
+    await flushPromises()
+    expect(table.figure.selection).toEqual({ kind: 'detail', key: 'open-eyes-pupil' })
+    const steps = table.figure.past.length
+    const slider = table.wrapper.find('input[type=range]')
+    const pull = async (value: string) => {
+      ;(slider.element as HTMLInputElement).value = value
+      await slider.trigger('input')
+      await flushPromises()
+    }
+    for (const value of ['0.25', '0.3']) await pull(value)
+    expect(asked.mock.calls.at(-1)?.slice(1)).toEqual(['head', 'open-eyes', { size: 0.3 }, 'open-eyes'])
+    expect(table.figure.details.find((d) => d.key === 'open-eyes-pupil')?.widthMm).toBe(6)
+    expect(table.figure.past.length).toBe(steps + 1)
+    await slider.trigger('change')
+    await pull('0.35')
+    expect(table.figure.past.length).toBe(steps + 2)
+    table.figure.undo()
+    table.figure.undo()
+    expect(table.figure.details.find((d) => d.key === 'open-eyes-pupil')?.widthMm).toBe(4)
+  })
+
+  it('say why where they do not come', async () => {
+    vi.spyOn(api, 'pieces').mockRejectedValue(new Refusal(0, 'Impa does not answer.'))
+    table = await onTable(PiecesPane, { part: 'head' }, faced(), board)
+    await flushPromises()
+    expect(text()).toContain('Impa does not answer.')
+  })
+})
+
+describe('a face copied', () => {
+  it('comes from another figure, onto this head', async () => {
+    vi.spyOn(api, 'shelf').mockResolvedValue({ figures: [{ id: 9, name: 'Other', revision: 1, totalG: 1, handsMinutes: 1, steps: 1, done: 0, changedAt: '' }], page: 1, pages: 1, count: 1 })
+    table = await onTable(CopyDialog, { modelValue: false, part: 'head' }, faced(), board)
+    const other = { ...faced(), name: 'Other' }
+    vi.spyOn(api, 'figure').mockResolvedValue({ id: 9, revision: 1, picture: null, document: other })
+    await table.wrapper.setProps({ modelValue: true })
+    await flushPromises()
+    const click = async (words: string) => { [...document.querySelectorAll('button')].find((b) => b.textContent?.trim() === words)!.click(); await flushPromises() }
+    await click('Other')
+    const copy = vi.spyOn(api, 'copyFace').mockRejectedValueOnce(new Refusal(422, 'There is nothing on head that could be copied.')).mockResolvedValueOnce({ document: { ...faced(), details: [] } })
+    await click('Copy it')
+    expect(document.body.textContent).toContain('There is nothing on head that could be copied.')
+    await click('Copy it')
+    expect(copy.mock.calls.at(-1)?.slice(1)).toEqual(['head', 9, 'head', true])
+    expect(table.figure.details).toEqual([])
+  })
+})
+
+describe('marks', () => {
+  it('are told from the crown, or from any other anchor with their sign', async () => {
+    const asked = vi.spyOn(api, 'faceMarks').mockResolvedValue({ marks: { eye: { acrossMm: 5.2, downMm: -4.4, pinMm: 6 }, nose: null }, at: [] })
+    table = await onTable(MarksPane, { part: 'head', work: work(['nose', 'eye']), grid: grid() }, faced(), board)
+    expect(text()).toContain('Level within 0.0, even within 0.4 mm. Girth 94.2 mm, at 23.6 down.')
+    table.wrapper.findComponent({ name: 'VSelect' }).vm.$emit('update:modelValue', 'nose')
+    await flushPromises()
+    expect(asked.mock.calls[0]?.slice(1)).toEqual(['head', 'nose'])
+    expect(table.wrapper.findAll('tbody tr')[1]!.findAll('td').map((c) => c.text().replace(/\s+/g, ' '))).toEqual(['2', 'Eye x 2', '+5.2', '-4.4', 'soft'])
+  })
+})
+
+describe('needles at hand', () => {
+  it('are kept as they are ticked, one at least', async () => {
+    vi.spyOn(api, 'needles').mockResolvedValue({ gauges: [], sold: [36, 38], finest: 42 })
+    const kept = vi.spyOn(api, 'keepNeedles').mockImplementation((gauges) => Promise.resolve({ gauges, sold: [36, 38], finest: Math.max(...gauges) }))
+    table = await onTable(NeedleTags, {}, faced(), board)
+    await flushPromises()
+    await button('38').trigger('click')
+    await flushPromises()
+    expect(kept).toHaveBeenCalledWith([36])
+    expect(table.wrapper.emitted('changed')).toHaveLength(1)
+    await button('36').trigger('click')
+    await flushPromises()
+    expect(text()).toContain('keep one at least')
+    expect(kept).toHaveBeenCalledTimes(1)
+  })
+})
+
+describe('through the needle\'s eye', () => {
+  it('the stabs are numbered, and what comes later is only outlined', async () => {
+    vi.spyOn(api, 'needlesEye').mockResolvedValue({ reachMm: 5, slantDeg: 20, outlines: [{ key: 'eye', colour: 'ink', isLine: false, isLater: false, widthMm: 4, loops: [[[-2, -2], [2, -2], [0, 2]]] }, { key: 'spark', colour: 'fur', isLine: false, isLater: true, widthMm: 1, loops: [[[0, 0], [1, 0], [0, 1]]] }], stabs: [{ n: 1, xMm: 0, yMm: 1.6 }, { n: 2, xMm: 0, yMm: -1.6 }] })
+    table = await onTable(NeedleView, { detail: 'eye' }, faced(), board)
+    await flushPromises()
+    expect(table.wrapper.findAll('text').map((t) => t.text())).toEqual(['1', '2'])
+    expect(table.wrapper.findAll('.later')).toHaveLength(1)
+    expect(text()).toContain('tilt the head by 20°')
+    vi.spyOn(api, 'needlesEye').mockRejectedValue(new Refusal(422, 'off'))
+    await table.wrapper.setProps({ detail: 'nose' })
+    await flushPromises()
+    expect(table.wrapper.find('svg').exists()).toBe(false)
+  })
+})
+
+describe('the head', () => {
+  const head = async (more: Record<string, unknown> = {}, document = faced()) => onTable(HeadBoard, { part: document.parts.find((p) => p.key === 'head'), grid: grid(), flipped: false, upsideDown: false, order: ['nose', 'eye'], faults: [], lines: ['middle', 'half', 'thirds'], ...more }, document, board)
+  it('marks a detail that cannot be made, numbers the others, and shows what was', async () => {
+    table = await head({ faults: ['nose'] })
+    expect(table.wrapper.findAll('.tag + text').map((t) => t.text())).toEqual(['2', '!'])
+    expect(table.wrapper.findAll('.third')).toHaveLength(2)
+    await table.wrapper.setProps({ was: [{ key: 'old', name: 'Old', on: 'head', kind: 'disc', widthMm: 3, colour: 'ink' }] })
+    expect(table.wrapper.findAll('[data-detail]').map((d) => d.attributes('data-detail'))).toEqual(['old'])
+  })
+
+  it('chooses several with Shift, and lets a line\'s points be added and taken out', async () => {
+    const document = faced()
+    document.details!.push({ key: 'mouth', name: 'Mouth', on: 'head', kind: 'line', widthMm: 1.5, widthsMm: [1, 2, 1], pointsMm: [[-6, -6], [0, -8], [6, -6]], colour: 'ink' })
+    table = await head({}, document)
+    await table.wrapper.find('[data-detail=eye]').trigger('pointerdown', { shiftKey: true })
+    await table.wrapper.find('[data-detail=nose]').trigger('pointerdown', { shiftKey: true })
+    expect(table.figure.chosenDetails).toEqual(['eye', 'nose'])
+    table.figure.choose('mouth', false, 'detail')
+    await nextTick()
+    expect(table.wrapper.findAll('.point')).toHaveLength(3)
+    await table.wrapper.find('.between').trigger('click')
+    const mouth = () => table.figure.details.find((d) => d.key === 'mouth')!
+    expect(mouth().pointsMm).toEqual([[-6, -6], [-3, -7], [0, -8], [6, -6]])
+    expect(mouth().widthsMm).toEqual([1, 1.5, 2, 1])
+    expect(table.wrapper.emitted('update:point')?.at(-1)).toEqual([1])
+    window.document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'Delete', bubbles: true }))
+    await nextTick()
+    expect(mouth().pointsMm).toHaveLength(3)
+  })
+
+  it('comes near to the chosen detail with Z, and back', async () => {
+    table = await head()
+    const wide = () => Number(table.wrapper.find('svg').attributes('viewBox')!.split(' ')[2])
+    const whole = wide()
+    table.figure.choose('eye', false, 'detail')
+    window.document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'z', bubbles: true }))
+    await nextTick()
+    expect(wide()).toBeLessThan(whole / 1.5)
+    window.document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'z', bubbles: true }))
+    await nextTick()
+    expect(wide()).toBe(whole)
+  })
+})
+
 describe('the face station', () => {
   it('numbers marks in the order in which they are laid', async () => {
-    vi.spyOn(api, 'face').mockResolvedValue({ stepMm: 5, across: [], down: [], crownMm: 15, footMm: -15, guides: [{ key: 'cute', why: 'The high forehead looks young.', bands: [{ name: 'eyes', highMm: -1, lowMm: -4 }] }] })
-    vi.spyOn(api, 'laying').mockResolvedValue({ laying: [laying('nose'), laying('eye')], advice: {} })
+    vi.spyOn(api, 'face').mockResolvedValue(grid())
+    vi.spyOn(api, 'laying').mockResolvedValue(work(['nose', 'eye']))
     table = await onTable(FaceStation, {}, faced(), board)
     await flushPromises()
     const rows = table.wrapper.findAll('tbody tr').map((r) => r.findAll('td').map((c) => c.text().replace(/\s+/g, ' ')))
@@ -110,8 +305,8 @@ describe('the face station', () => {
   })
 
   it('lays a guide over the head, with its reason, and takes it off again', async () => {
-    vi.spyOn(api, 'face').mockResolvedValue({ stepMm: 5, across: [], down: [], crownMm: 15, footMm: -15, guides: [{ key: 'cute', why: 'The high forehead looks young.', bands: [{ name: 'eyes', highMm: -1, lowMm: -4 }] }] })
-    vi.spyOn(api, 'laying').mockResolvedValue({ laying: [], advice: {} })
+    vi.spyOn(api, 'face').mockResolvedValue(grid())
+    vi.spyOn(api, 'laying').mockResolvedValue(work([]))
     table = await onTable(FaceStation, {}, faced(), board)
     await flushPromises()
     const guide = table.wrapper.findAllComponents({ name: 'VSelect' }).find((s) => s.props('label') === 'Guide')!

@@ -6,7 +6,7 @@ type Points = NonNullable<Detail['pointsMm']>
 /** The left one of a pair as a detail of its own. */
 export function leftOf(detail: Detail, key: string): Detail {
   const left = JSON.parse(JSON.stringify(detail)) as Detail
-  const mirrored = (points: readonly Point[]) => points.map(([x, y]): Point => [-x, y]) as unknown as Points
+  const mirrored = (points: readonly Point[]) => points.map(([x, y]): Point => [0 - x, y]) as unknown as Points
   Object.assign(left, { key, name: `${detail.name ?? detail.key}, left`, mirror: false, xMm: -(detail.xMm ?? 0), turnDeg: -(detail.turnDeg ?? 0) })
   if (detail.pointsMm) left.pointsMm = mirrored(detail.pointsMm)
   if (detail.holesMm) left.holesMm = detail.holesMm.map((hole) => mirrored(hole)) as Detail['holesMm']
