@@ -1,8 +1,8 @@
 // Regenerates core/tests/fixtures/colour-culori.json: random sRGB pairs with their Lab (D65) and
-// CIEDE2000 by the npm package culori. Also confirms the 34 pairs of Sharma, Wu and Dalal.
+// CIEDE2000, and their WCAG contrast, by the npm package culori. Also confirms the 34 pairs of Sharma, Wu and Dalal.
 // Run: node bench/colour-fixture.mjs
 import { readFileSync, writeFileSync } from 'node:fs'
-import { converter, differenceCiede2000 } from 'culori'
+import { converter, differenceCiede2000, wcagContrast } from 'culori'
 
 const lab = converter('lab65')
 const difference = differenceCiede2000()
@@ -13,7 +13,7 @@ const hex = () => '#' + [0, 1, 2].map(() => Math.floor(random() * 256).toString(
 const pairs = Array.from({ length: 300 }, () => {
   const [one, two] = [hex(), hex()]
   const { l, a, b } = lab(one)
-  return { one, two, lab: [l, a, b].map((v) => +v.toFixed(5)), difference: +difference(one, two).toFixed(5) }
+  return { one, two, lab: [l, a, b].map((v) => +v.toFixed(5)), difference: +difference(one, two).toFixed(5), wcag: +wcagContrast(one, two).toFixed(5) }
 })
 writeFileSync(new URL('../core/tests/fixtures/colour-culori.json', import.meta.url), JSON.stringify(pairs, null, 1) + '\n')
 

@@ -16,14 +16,17 @@ it('gives the published differences of Sharma, Wu and Dalal (2005)', function ()
     }
 });
 
-it('agrees with culori on 300 random pairs, in Lab and in difference', function () {
+it('agrees with culori on 300 random pairs, in Lab, in difference and in WCAG contrast', function () {
     $pairs = json_decode((string) file_get_contents(__DIR__.'/fixtures/colour-culori.json'), true);
     expect($pairs)->toHaveCount(300);
     foreach ($pairs as $pair) {
         $lab = Srgb::hex($pair['one'])->lab();
         expect([$lab->l, $lab->a, $lab->b])->toEqualWithDelta($pair['lab'], 0.02)
-            ->and(Ciede2000::between($lab, Srgb::hex($pair['two'])->lab()))->toEqualWithDelta($pair['difference'], 0.03);
+            ->and(Ciede2000::between($lab, Srgb::hex($pair['two'])->lab()))->toEqualWithDelta($pair['difference'], 0.03)
+            ->and(Srgb::hex($pair['one'])->light()->contrast(Srgb::hex($pair['two'])->light()))->toEqualWithDelta($pair['wcag'], 0.002 * $pair['wcag']);
     }
+    // WCAG 2: white on black is 21 to 1, a colour on itself 1 to 1.
+    expect(Srgb::hex('#ffffff')->light()->contrast(Srgb::hex('#000000')->light()))->toEqualWithDelta(21.0, 1e-9)->and(Srgb::hex('#123456')->light()->contrast(Srgb::hex('#123456')->light()))->toBe(1.0);
 });
 
 it('places white, black and the sRGB primaries as IEC 61966-2-1 does', function () {

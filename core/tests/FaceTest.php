@@ -52,6 +52,50 @@ it('agrees with an elliptic integral on an oval', function () {
     expect(TapeMark::on($oval, 0, 0)->downMm)->toEqualWithDelta(ellipseArc(20, 23, M_PI / 2), 0.1);
 });
 
+it('agrees with the tables of elliptic integrals', function (float $m, float $e) {
+    // Abramowitz and Stegun, table 17.1: the complete integral of the second kind E(m), written from memory.
+    // Half a height of 30 mm and half a depth of 30 sqrt(1 - m): from crown to equator it is a quarter of that ellipse, 30 E(m).
+    $oval = surface(Figures::part('head', 'ball', 50, 60, 60 * sqrt(1 - $m)));
+    expect(TapeMark::on($oval, 0, 0)->downMm)->toEqualWithDelta(30 * $e, 0.02);
+})->with([[0.0, M_PI / 2], [0.25, 1.46746221], [0.5, 1.35064388], [0.75, 1.21105603]]);
+
+it('lies on the mesh that is drawn: heights and straight distances', function (string $kind, array $turn) {
+    $figure = Figures::read(Figures::document([Figures::part('head', $kind, 52, 58, 46, 0, 0, 0, ['turnDeg' => $turn])]));
+    $piece = $figure->parts['head']->placements()[0];
+    $surface = Surface::of($piece);
+    $rings = $piece->rings();
+    // The height of the mesh over x, y: the nearest of its triangles that a line of sight meets.
+    $meshMm = static function (float $x, float $y) use ($rings): float {
+        $best = -INF;
+        for ($i = 0; $i + 1 < count($rings); $i++) {
+            for ($j = 0, $n = count($rings[$i]); $j < $n; $j++) {
+                [$a, $b, $c, $d] = [$rings[$i][$j], $rings[$i][($j + 1) % $n], $rings[$i + 1][$j], $rings[$i + 1][($j + 1) % $n]];
+                foreach ([[$a, $b, $c], [$b, $d, $c]] as [$p, $q, $r]) {
+                    $area = ($q[0] - $p[0]) * ($r[1] - $p[1]) - ($q[1] - $p[1]) * ($r[0] - $p[0]);
+                    if (abs($area) < 1e-9) {
+                        continue;
+                    }
+                    $u = (($x - $p[0]) * ($r[1] - $p[1]) - ($y - $p[1]) * ($r[0] - $p[0])) / $area;
+                    $v = (($q[0] - $p[0]) * ($y - $p[1]) - ($q[1] - $p[1]) * ($x - $p[0])) / $area;
+                    if ($u >= 0.0 && $v >= 0.0 && $u + $v <= 1.0) {
+                        $best = max($best, $p[2] + $u * ($q[2] - $p[2]) + $v * ($r[2] - $p[2]));
+                    }
+                }
+            }
+        }
+
+        return $best;
+    };
+    $points = [[0.0, 0.0], [11.0, -4.0], [-9.0, 8.0], [5.0, -13.0]];
+    foreach ($points as [$x, $y]) {
+        // A mesh of flat pieces lies a little under the skin.
+        expect($meshMm($x, $y))->toEqualWithDelta($surface->heightMm($x, $y), 0.35);
+    }
+    [[$x, $y], [$u, $v]] = [$points[1], $points[2]];
+    $pin = Impa\Face\Chart::of($surface)->between($points[1], $points[2])['pinMm'];
+    expect(sqrt(($x - $u) ** 2 + ($y - $v) ** 2 + ($meshMm($x, $y) - $meshMm($u, $v)) ** 2))->toEqualWithDelta($pin, 0.2);
+})->with(['ball', 'egg', 'drum', 'dome', 'drumstick'])->with([[['x' => 0, 'y' => 0, 'z' => 0]], [['x' => 20, 'y' => -25, 'z' => 10]]]);
+
 it('unrolls a cone and a can', function () {
     $can = surface(Figures::part('a', 'sausage', 20, 100, 20));
     expect(TapeMark::on($can, 8, 0)->acrossMm)->toEqualWithDelta(10 * asin(0.8), 0.05);

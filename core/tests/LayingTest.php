@@ -116,6 +116,14 @@ describe('crispness', function () {
             ->and($mended->details['eye-rim']->widthMm)->toBe(7.0);
     });
 
+    it('warns of a small mark that differs in hue alone', function () {
+        // A red and a green of the same luminance.
+        $figure = Figures::read(Figures::document([Figures::part('head', 'ball', 60, 60, 60, 0, 30, 0, ['colour' => 'green'])], [spot('small', 3, 10, 0, 'red'), spot('large', 9, -10, 0, 'red')], ['colours' => [['key' => 'green', 'name' => 'Green', 'hex' => '#3c8a3c'], ['key' => 'red', 'name' => 'Red', 'hex' => '#d0503c'], ['key' => 'white', 'name' => 'White', 'hex' => '#f8f4ec']]]));
+        $advice = CrispAdvice::of($figure, $figure->details['small'], Needles::usual());
+        expect($advice[0]->code)->toBe('as-light')->and($advice[0]->why)->toContain('red is as light as green')->and($advice[0]->mends)->not->toBe([])
+            ->and(CrispAdvice::of($figure, $figure->details['large'], Needles::usual()))->toBe([]);
+    });
+
     it('asks for larger marks where the finest needle at hand is coarser', function () {
         $figure = faced([spot('dot', 2.2, 10, 0, 'black'), ['key' => 'line', 'on' => 'head', 'kind' => 'line', 'widthMm' => 1.2, 'pointsMm' => [[-4, -9], [4, -9]], 'colour' => 'black']], 'white');
         $why = static fn (string $key, array $gauges): array => array_map(static fn (Advice $a): string => $a->why, CrispAdvice::of($figure, $figure->details[$key], Needles::of($gauges)));

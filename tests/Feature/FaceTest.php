@@ -92,3 +92,68 @@ it('tells a fault in place with its mend, and takes the document all the same', 
     $this->postJson('/api/board', ['document' => $document])->assertOk();
     $this->postJson('/api/face/sheets', ['document' => $document, 'part' => 'head'])->assertOk();
 });
+
+it('prints a wrapped template that is true on paper: rasterised, every rim lies where the cones through its cuts put it', function () {
+    // A ball of 60 mm, an eye on either side. Each strip of the template is the frustum through its two cuts, unrolled: closed form.
+    $radius = 30.0;
+    $document = ['format' => 'impa-figure', 'version' => 1, 'name' => 'A ball', 'heightMm' => 60, 'colours' => [['key' => 'a', 'hex' => '#8fa36a']], 'parts' => [
+        ['key' => 'head', 'shape' => ['kind' => 'ball', 'widthMm' => 60, 'heightMm' => 60, 'depthMm' => 60], 'at' => ['xMm' => 0, 'yMm' => 30], 'colour' => 'a'],
+    ], 'details' => [['key' => 'eye', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 9, 'heightMm' => 9, 'xMm' => 13, 'yMm' => -4, 'colour' => 'a', 'mirror' => true]]];
+    $file = tempnam(sys_get_temp_dir(), 'wrap');
+    file_put_contents($file, $this->postJson('/api/face/sheets', ['document' => $document, 'part' => 'head'])->assertOk()->getContent());
+    (new Symfony\Component\Process\Process(['pdftoppm', '-r', '254', '-f', '2', '-l', '2', '-png', '-singlefile', $file, $file]))->mustRun();
+    $image = imagecreatefrompng($file.'.png');
+    array_map(unlink(...), [$file, $file.'.png']);
+    $figure = Impa\Figure\Figure::fromJson(json_encode($document));
+    $template = Impa\Cards\FaceSheets::of($figure, $figure->parts['head'])->template();
+    // Where the cuts cross the middle line, by tape from the crown.
+    $cuts = [];
+    foreach ($template->outlines() as $outline) {
+        $middle = array_column(array_filter($outline, static fn (array $p): bool => abs($p[0]) < 1e-9), 1);
+        $cuts[] = [min($middle), max($middle)];
+    }
+    $darkWithin = static function (float $u, float $v, float $mm) use ($image): bool {
+        [$px, $py] = [10 * (105.0 + $u), 10 * (12.0 + $v)];
+        for ($dx = -10 * $mm; $dx <= 10 * $mm; $dx++) {
+            for ($dy = -10 * $mm; $dy <= 10 * $mm; $dy++) {
+                if (hypot($dx, $dy) <= 10 * $mm && (imagecolorat($image, (int) round($px + $dx), (int) round($py + $dy)) & 255) < 140) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    };
+    $flat = static function (float $x, float $y) use ($radius, $cuts): ?array {
+        $down = acos($y / $radius);
+        $longitude = atan2($x, sqrt($radius ** 2 - $x ** 2 - $y ** 2));
+        foreach ($cuts as [$from, $to]) {
+            // A little way off the cuts, whose own lines are dark as well.
+            if ($down * $radius > $from + 0.7 && $down * $radius < $to - 0.7) {
+                [$r1, $r2] = [$radius * sin($from / $radius), $radius * sin($to / $radius)];
+                $apex = ($to - $from) * $r1 / ($r2 - $r1);
+                $far = $apex + $down * $radius - $from;
+                $turn = $longitude * ($r2 - $r1) / ($to - $from);
+
+                return [$far * sin($turn), $from - $apex + $far * cos($turn)];
+            }
+        }
+
+        return null;
+    };
+    $met = 0;
+    foreach ([1, -1] as $way) {
+        for ($deg = 0; $deg < 360; $deg += 10) {
+            $at = static fn (float $reach): ?array => $flat($way * (13 + $reach * cos(deg2rad($deg))), -4 + $reach * sin(deg2rad($deg)));
+            [$rim, $inside] = [$at(4.5), $at(3.3)];
+            if ($rim !== null) {
+                expect($darkWithin(...$rim, ...[0.25]))->toBeTrue("the rim at $deg degrees");
+                $met++;
+            }
+            if ($inside !== null) {
+                expect($darkWithin(...$inside, ...[0.3]))->toBeFalse("1.2 mm inside the rim at $deg degrees");
+            }
+        }
+    }
+    expect($met)->toBeGreaterThan(35);
+});

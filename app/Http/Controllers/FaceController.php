@@ -56,7 +56,7 @@ final class FaceController
         $advice = array_map(static fn (array $list): array => array_map(static fn (Advice $a): array => $a->document(), $list), FaceAdvice::of($figure, $part->key, $needles, $even));
 
         return new JsonResponse([
-            'laying' => $laying, 'advice' => (object) $advice, 'evenness' => ['levelMm' => $even->levelMm, 'asideMm' => $even->asideMm],
+            'laying' => $laying, 'advice' => (object) $advice, 'evenness' => ['levelMm' => $even->levelMm, 'asideMm' => $even->asideMm, 'eyeLineMm' => $even->eyeLineMm],
             'anchors' => array_map(get_object_vars(...), Anchor::all($figure, $part, Surface::of($part->placements()[0]))),
         ]);
     }

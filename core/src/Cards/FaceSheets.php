@@ -34,6 +34,9 @@ final readonly class FaceSheets
     /** Outlines are followed in steps of so much, mm. */
     private const FINE_MM = 0.4;
 
+    /** Room for a number. */
+    private const LABEL_MM = 2.3;
+
     /** Levels closer together than this share a strip. */
     private const ONE_LEVEL = 1.5;
 
@@ -142,14 +145,19 @@ final readonly class FaceSheets
         $place = static fn (array $p): array => [$p[0] - $left, $top + $high - $p[1]];
         $svg = $this->drawn([array_map($place, $outline)], '0.3');
         $svg .= $this->lines($top, $left, $high, $width, $height);
+        $taken = [];
         foreach ($this->details as $i => $detail) {
             foreach ($this->outlines($detail) as $loop) {
                 $svg .= $this->drawn([array_map($place, $loop)], '0.25', $detail->kind !== DetailKind::Line);
             }
-            // Nested ones would cover each other's numbers: each stands beside its own right edge.
-            $x = max([0.0, ...array_column($detail->outline(), 0)]);
+            // Nested ones would cover each other's numbers: each stands beside its own right edge, below any that is there.
+            $x = max(array_column($detail->outline(), 0));
             [$x, $y] = $place([$x, $detail->middle()[1]]);
-            $svg .= Page::text((string) ($i + 1), $x + 0.4, $y + 0.8 * ($i % 3), 2.0);
+            while (array_filter($taken, static fn (array $p): bool => abs($p[0] - $x) < self::LABEL_MM && abs($p[1] - $y) < self::LABEL_MM) !== []) {
+                $y += self::LABEL_MM;
+            }
+            $taken[] = [$x, $y];
+            $svg .= Page::text((string) ($i + 1), $x + 0.4, $y + 0.7, 2.0);
         }
 
         return [$svg, $top + $height, $width];
@@ -212,9 +220,14 @@ final readonly class FaceSheets
     {
         $long = min($most, max([0.0, ...array_column($marks, 0)]) + 6.0);
         $svg = sprintf('<rect x="%s" y="%s" width="%s" height="8" fill="none" stroke="#b9a98c" stroke-width="0.2"/>', Page::RIM, Page::number($y), Page::number($long));
-        foreach ($marks as $i => [$mm, $number]) {
+        usort($marks, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+        $ends = [-INF, -INF, -INF];
+        foreach ($marks as [$mm, $number]) {
+            // The row that has been free for longest.
+            $row = (int) array_search(min($ends), $ends, true);
+            $ends[$row] = $mm;
             if ($mm <= $most) {
-                $svg .= sprintf('<path d="M%s %s v8" stroke="#3a2a20" stroke-width="0.25"/>', Page::number(Page::RIM + $mm), Page::number($y)).Page::text($number, Page::RIM + $mm + 0.5, $y + 2.4 + 2.5 * ($i % 3), 2.2);
+                $svg .= sprintf('<path d="M%s %s v8" stroke="#3a2a20" stroke-width="0.25"/>', Page::number(Page::RIM + $mm), Page::number($y)).Page::text($number, Page::RIM + $mm + 0.5, $y + 2.4 + 2.5 * $row, 2.2);
             }
         }
 
@@ -238,7 +251,7 @@ final readonly class FaceSheets
         $isWhole = $apart === 0.0 && $template->dartMm() < Unrolled::CLOSED_MM;
         $svg = '';
         foreach ($outlines as $k => $outline) {
-            $svg .= $this->drawn([array_map(static fn (array $p): array => $place($p, $k), $outline)], $isWhole ? '0.08' : '0.3');
+            $svg .= sprintf('<path d="%s" fill="#f6efdf" stroke="#3a2a20" stroke-width="%s"/>', Page::path([array_map(static fn (array $p): array => $place($p, $k), $outline)], true), $isWhole ? '0.05' : '0.3');
         }
         $first = $template->laid(0.0, $template->topMm())['at'] ?? [0.0, 0.0];
         $svg .= sprintf('<path d="M%s %s v%s h%s v%s" fill="none" stroke="#b9a98c" stroke-width="0.25"/>', Page::number($middle - self::STEM), Page::number($rim + $first[1]), Page::number(-$first[1]), Page::number(2 * self::STEM), Page::number($first[1]));

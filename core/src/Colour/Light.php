@@ -20,6 +20,20 @@ final readonly class Light
         return new self(max(0.0, min(1.0, $red)), max(0.0, min(1.0, $green)), max(0.0, min(1.0, $blue)));
     }
 
+    /** Relative luminance, 0 to 1, with the weights of WCAG 2. */
+    public function luminance(): float
+    {
+        return 0.2126 * $this->red + 0.7152 * $this->green + 0.0722 * $this->blue;
+    }
+
+    /** Contrast ratio of WCAG 2, 1 to 21: how far apart two colours are in lightness alone. */
+    public function contrast(self $other): float
+    {
+        [$one, $two] = [$this->luminance() + 0.05, $other->luminance() + 0.05];
+
+        return max($one, $two) / min($one, $two);
+    }
+
     public function lab(): Lab
     {
         return Lab::fromLinear($this->red, $this->green, $this->blue);

@@ -17,6 +17,12 @@ final class CrispAdvice
     /** A rim so wide sets a spot off from its ground, mm (house choice). */
     private const RIM_MM = 1.0;
 
+    /** Smaller than this, what differs in hue alone merges with its ground a few steps away, mm (house choice). */
+    private const SMALL_MM = 4.0;
+
+    /** Nothing is told apart by lightness below this contrast ratio of WCAG 2 (house choice; WCAG asks 3 of signs). */
+    private const AS_LIGHT = 1.25;
+
     /** @return list<Advice> */
     public static function of(Figure $figure, Detail $detail, Needles $needles): array
     {
@@ -49,7 +55,10 @@ final class CrispAdvice
     {
         $ground = Ground::colour($figure, $detail);
         $difference = Ground::difference($figure, $detail);
-        if (Contrast::of($difference) === Contrast::Crisp) {
+        [$own, $below] = [$figure->colours[$detail->colour], $figure->colours[$ground]];
+        $ratio = $own->srgb->light()->contrast($below->srgb->light());
+        $isByHue = Contrast::of($difference) === Contrast::Crisp;
+        if ($isByHue && ($ratio >= self::AS_LIGHT || Crispness::widthMm($detail) >= self::SMALL_MM)) {
             return null;
         }
         $mends = [];
@@ -68,7 +77,11 @@ final class CrispAdvice
             $mends[] = Mend::set(sprintf('felt it in %s', mb_strtolower($figure->colours[$rim]->name)), ['colour' => $rim]);
         }
 
-        return Advice::look('low-contrast', sprintf('%s on %s reads at %.0f; 20 is crisp', mb_strtolower($figure->colours[$detail->colour]->name), mb_strtolower($figure->colours[$ground]->name), $difference), $mends);
+        [$it, $ground] = [mb_strtolower($own->name), mb_strtolower($below->name)];
+
+        return $isByHue
+            ? Advice::look('as-light', sprintf('%s is as light as %s (%.1f to 1): this small it merges with it from a few steps away, and for eyes that see colours otherwise', $it, $ground, $ratio), $mends)
+            : Advice::look('low-contrast', sprintf('%s on %s reads at %.0f; 20 is crisp', $it, $ground, $difference), $mends);
     }
 
     /** Key of the figure's colour that stands out most from both; empty where none does from either. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Face;
 
 use Impa\Figure\Detail;
+use Impa\Figure\DetailKind;
 use Impa\Figure\Figure;
 use Impa\Figure\Side;
 
@@ -25,11 +26,13 @@ final readonly class Evenness
     /**
      * @param  float  $levelMm  by how much one of a pair lies higher than the other, at most
      * @param  float  $asideMm  by how much one lies farther from the middle line than its twin, or a middle one beside it, at most
+     * @param  ?float  $eyeLineMm  y of the highest pair of spots, beads or ready-made eyes; null where there is none
      * @param  array<string, list<Advice>>  $advice  by the key of a detail
      */
     private function __construct(
         public float $levelMm,
         public float $asideMm,
+        public ?float $eyeLineMm,
         public array $advice,
     ) {
     }
@@ -39,9 +42,13 @@ final readonly class Evenness
         $details = array_values(array_filter($figure->detailsOn($part), static fn (Detail $d): bool => $d->side === Side::Front));
         $middles = array_map(static fn (Detail $d): array => $d->middle(), $details);
         $level = $aside = 0.0;
+        $eyeLine = null;
         $advice = $paired = [];
         foreach ($details as $i => $one) {
             [$x, $y] = $middles[$i];
+            if ($one->mirror && ! in_array($one->kind, [DetailKind::Line, DetailKind::Patch], true)) {
+                $eyeLine = max($eyeLine ?? $y, $y);
+            }
             if ($one->mirror) {
                 $spark = self::spark($figure, $i, $details, $middles);
                 if ($spark !== null) {
@@ -82,7 +89,7 @@ final readonly class Evenness
             }
         }
 
-        return new self($level, $aside, $advice);
+        return new self($level, $aside, $eyeLine, $advice);
     }
 
     private static function areAlike(Detail $one, Detail $other): bool

@@ -15,11 +15,14 @@ use Impa\Face\Expression\Expression;
 use Impa\Face\Expression\Freckles;
 use Impa\Face\Expression\Head;
 use Impa\Face\Expression\MouthLine;
+use Impa\Face\Expression\Muzzle;
 use Impa\Face\Expression\OpenEyes;
 use Impa\Face\Expression\OpenMouth;
 use Impa\Face\Expression\Slider;
 use Impa\Face\Expression\SmilingEyes;
 use Impa\Face\Expression\SoftNose;
+use Impa\Face\Expression\Spot;
+use Impa\Face\Expression\Stripe;
 use Impa\Face\Expression\Tone;
 use Impa\Face\Expression\Whiskers;
 use Impa\Figure\Figure;
@@ -34,7 +37,7 @@ final class Expressions
     private const ON_GROUND = 0.7;
 
     /** @var list<class-string<Expression>> */
-    private const ALL = [OpenEyes::class, SmilingEyes::class, BeadEyes::class, Brows::class, ButtonNose::class, SoftNose::class, MouthLine::class, OpenMouth::class, Cheeks::class, Whiskers::class, Freckles::class];
+    private const ALL = [OpenEyes::class, SmilingEyes::class, BeadEyes::class, Brows::class, ButtonNose::class, SoftNose::class, MouthLine::class, OpenMouth::class, Cheeks::class, Whiskers::class, Freckles::class, Muzzle::class, Spot::class, Stripe::class];
 
     /** @return list<array{kind: string, name: string, sliders: list<Slider>, sample: list<array<string, mixed>>}> with each piece as it looks on a ball of 60 mm, colours as `hex` */
     public static function catalogue(): array

@@ -23,7 +23,7 @@ final class Surface
     private const ROUNDS = 60;
 
     /** Halvings for the crown, near which a tape runs steeply. */
-    private const CROWN_HALVINGS = 22;
+    private const CROWN_HALVINGS = 32;
 
     /** Next to a known height the skin is first looked for within this share of the piece's size. */
     private const NEARBY = 0.02;

@@ -26,7 +26,7 @@ export interface Laying { key: string; woolMg: number; wool: string; needle: str
 export interface Mend { text: string; set: Partial<Detail>; add: Detail[]; remove: string[]; keep: '' | 'drawn' | 'size' }
 export interface Advice { code: string; why: string; isFault: boolean; mends: Mend[] }
 export interface Anchor { key: string; name: string; xMm: number; yMm: number }
-export interface FaceWork { laying: Laying[]; advice: Record<string, Advice[]>; evenness: { levelMm: number; asideMm: number }; anchors: Anchor[] }
+export interface FaceWork { laying: Laying[]; advice: Record<string, Advice[]>; evenness: { levelMm: number; asideMm: number; eyeLineMm: number | null }; anchors: Anchor[] }
 export interface Mark { acrossMm: number; downMm: number; pinMm: number }
 export interface NeedlesEye { reachMm: number; slantDeg: number; outlines: { key: string; colour: string; isLine: boolean; isLater: boolean; widthMm: number; loops: Loop[] }[]; stabs: { n: number; xMm: number; yMm: number }[] }
 export interface PieceSlider { key: string; name: string; from: number; to: number; usual: number; step: number }

@@ -34,7 +34,7 @@ const page = ref<(typeof pages)[number]['key']>('marks')
 const guideKey = ref('')
 const guideItems = [{ title: 'none', value: '' }, { title: 'cute', value: 'cute' }, { title: 'baby', value: 'baby' }, { title: 'grown-up', value: 'grown-up' }, { title: 'gruff', value: 'gruff' }]
 const guide = computed(() => grid.value?.guides.find((g) => g.key === guideKey.value))
-const lineItems = [{ title: 'middle line', value: 'middle' }, { title: 'half line', value: 'half' }, { title: 'thirds', value: 'thirds' }]
+const lineItems = [{ title: 'middle line', value: 'middle' }, { title: 'half line', value: 'half' }, { title: 'thirds', value: 'thirds' }, { title: 'eye line', value: 'eyes' }]
 const lines = ref(['middle', 'half'])
 
 const flipped = ref(false)
@@ -73,7 +73,7 @@ onBeforeUnmount(() => { window.removeEventListener('keydown', onKey); window.rem
       <div class="row tools">
         <v-select :model-value="partKey" :items="partItems" label="Face of" class="which" @update:model-value="wish = $event" />
         <v-select v-model="guideKey" :items="guideItems" label="Guide" class="guide-choice" />
-        <v-select v-model="lines" :items="lineItems" label="Lines" multiple class="line-choice"><template #selection="{ index }"><span v-if="index === 0">{{ lines.length }} of 3</span></template></v-select>
+        <v-select v-model="lines" :items="lineItems" label="Lines" multiple class="line-choice"><template #selection="{ index }"><span v-if="index === 0">{{ lines.length }} of 4</span></template></v-select>
         <v-spacer />
         <div class="row looks" role="group" aria-label="Seen from"><v-btn v-for="v in views" :key="v.key" size="small" :variant="view === v.key ? 'tonal' : 'text'" :color="view === v.key ? 'secondary' : undefined" :aria-pressed="view === v.key" @click="view = v.key">{{ v.title }}</v-btn></div>
         <v-btn :icon="mdiMagnify" size="small" variant="tonal" aria-label="Near to the chosen one" title="Near to the chosen one, or all of it (Z)" :color="(board?.zoom ?? 1) > 1 ? 'secondary' : undefined" @click="board?.nearer()" />
@@ -89,7 +89,7 @@ onBeforeUnmount(() => { window.removeEventListener('keydown', onKey); window.rem
       </div>
       <p v-if="showBefore" class="quiet small why" role="status">As it was when you came to this figure.</p>
       <p v-else-if="guide" class="quiet small why" role="status">{{ guide.why }} {{ guide.whyApart }}</p>
-      <HeadBoard v-if="view === 'front'" ref="board" v-model:point="point" :order="order" :faults="faults" :lines="lines" :guide="guide" :part="part" :grid="grid" :flipped="flipped" :upside-down="upsideDown" :was="before" class="sheet" />
+      <HeadBoard v-if="view === 'front'" ref="board" v-model:point="point" :order="order" :faults="faults" :lines="lines" :eye-line="work.evenness.eyeLineMm" :guide="guide" :part="part" :grid="grid" :flipped="flipped" :upside-down="upsideDown" :was="before" class="sheet" />
       <div v-else-if="alone" class="sheet round"><TurningView :figure="alone" :drawing="figure.board.drawing" :angle="views.find((v) => v.key === view)?.angle" /></div>
     </section>
     <aside class="side">

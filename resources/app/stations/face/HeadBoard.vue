@@ -11,7 +11,7 @@ import TapeGrid from './TapeGrid.vue'
 import { pointAfter, useFaceDrag, withoutPoint } from './useFaceDrag'
 
 /** One part large from the front, its tape grid lying on the curve, its details to be dragged. Millimetres from the part's middle. `was` shows it as it was before. */
-const props = defineProps<{ part: Part; grid: FaceGrid | null; flipped: boolean; upsideDown: boolean; order: string[]; faults: string[]; lines: string[]; guide?: Guide; was?: Detail[] | null }>()
+const props = defineProps<{ part: Part; grid: FaceGrid | null; flipped: boolean; upsideDown: boolean; order: string[]; faults: string[]; lines: string[]; eyeLine: number | null; guide?: Guide; was?: Detail[] | null }>()
 /** The point of the chosen patch or line that is held. */
 const point = defineModel<number | null>('point', { default: null })
 const figure = useFigure()
@@ -199,7 +199,7 @@ defineExpose({ nearer, zoom })
   >
     <g ref="plane" :transform="flip">
       <path :d="path(loops)" :fill="figure.colourOf(part.colour)" fill-rule="evenodd" class="wool" />
-      <TapeGrid v-if="grid" :grid="grid" :box="box" :guide="guide" :lines="lines" :text="text" />
+      <TapeGrid v-if="grid" :grid="grid" :box="box" :guide="guide" :lines="lines" :eye-line="eyeLine" :text="text" />
       <g v-for="{ d, sides, reach, isFault, colour } in shown" :key="d.key" v-memo="[d, isFault, colour, isChosen(d), shift(d, 1), view]">
         <g
           v-for="(s, i) in sides" :key="s" :transform="shift(d, s)" class="detail" :class="{ chosen: isChosen(d), fault: isFault }" :tabindex="s === 1 ? 0 : undefined" role="button" :aria-label="`${d.name ?? d.key}${s === -1 ? ', twin' : ''}`" :aria-pressed="isChosen(d)" :data-detail="d.key"

@@ -5,7 +5,7 @@ import { line, type Point } from '../../drawing/geometry'
 import { useUnits } from '../../state/units'
 
 /** Tape millimetres as they lie on the curve, the lines of the face, and where eyes, nose and mouth usually sit. */
-const props = defineProps<{ grid: FaceGrid; box: { left: number; right: number; low: number; high: number }; guide?: Guide; lines: string[]; text: number }>()
+const props = defineProps<{ grid: FaceGrid; box: { left: number; right: number; low: number; high: number }; guide?: Guide; lines: string[]; eyeLine: number | null; text: number }>()
 const units = useUnits()
 const mirrored = (points: Point[]) => points.map(([x, y]) => [-x, y] as Point)
 const level = (y: number) => line([[props.box.left, y], [props.box.right, y]])
@@ -21,6 +21,7 @@ const eyes = computed(() => props.guide?.bands.find((b) => b.name === 'eyes'))
     <path v-for="l in grid.down" :key="'d' + l.mm" :d="line(l.points)" :class="{ ten: l.mm % 10 === 0 }" />
     <path v-if="lines.includes('middle')" :d="line([[0, grid.crownMm], [0, grid.footMm]])" class="middle" />
     <path v-if="lines.includes('half')" :d="level(share(0.5))" class="half" />
+    <path v-if="lines.includes('eyes') && eyeLine !== null" :d="level(eyeLine)" class="eyes" />
     <template v-if="lines.includes('thirds')"><path :d="level(share(1 / 3))" class="third" /><path :d="level(share(2 / 3))" class="third" /></template>
     <g v-for="b in guide?.bands" :key="b.name" class="band">
       <rect :x="box.left" :width="box.right - box.left" :y="-b.highMm" :height="b.highMm - b.lowMm" />
@@ -38,6 +39,7 @@ const eyes = computed(() => props.guide?.bands.find((b) => b.name === 'eyes'))
 .grid .ten { stroke: rgb(0 0 0 / 42%); stroke-width: .2; }
 .grid .middle { stroke: rgb(var(--v-theme-primary)); stroke-width: .35; stroke-dasharray: 1.4 .9; }
 .grid .half { stroke: rgb(var(--v-theme-info)); stroke-width: .35; stroke-dasharray: 1.4 .9; }
+.grid .eyes { stroke: rgb(var(--v-theme-warning)); stroke-width: .35; stroke-dasharray: 2 .7; }
 .grid .third { stroke: rgb(var(--v-theme-success)); stroke-width: .3; stroke-dasharray: .5 .9; stroke-linecap: round; }
 /* Over dark wool and pale alike. */
 .band rect { fill: rgba(var(--v-theme-info), .16); stroke: rgb(var(--v-theme-info)); stroke-width: .18; stroke-dasharray: .8 .6; }

@@ -25,7 +25,7 @@ const board = { plan: { parts: [], details: [{ key: 'eye', count: 2, woolMg: 6, 
 const mend = (text: string, more: Partial<Mend> = {}): Mend => ({ text, set: {}, add: [], remove: [], keep: '', ...more })
 const advice: Record<string, Advice[]> = { eye: [{ code: 'low-contrast', why: 'ink on fur reads at 12; 20 is crisp', isFault: false, mends: [mend('rim it in white, 1 mm all round', { set: { layer: 2 }, add: [{ key: 'eye-rim', name: 'Rim', on: 'head', kind: 'disc', colour: 'fur', layer: 1, widthMm: 6 }] }), mend('use a glossy eye of 4.0 mm', { set: { kind: 'eye', method: 'ready-made', widthMm: 4 } }), mend('keep it in size', { keep: 'size' }), mend('make the two one pair', { remove: ['nose'] })] }] }
 const grid = (): FaceGrid => ({ stepMm: 5, across: [], down: [], crownMm: 15, footMm: -15, girth: { mm: 94.2, yMm: 0, downMm: 23.6 }, guides: [{ key: 'cute', why: 'The high forehead looks young.', whyApart: 'Close to the nose.', bands: [{ name: 'eyes', highMm: -1, lowMm: -4 }], eyes: { fromMm: 4, toMm: 6 } }] })
-const work = (keys: string[], more: Partial<FaceWork> = {}): FaceWork => ({ laying: keys.map((k) => laying(k)), advice: {}, evenness: { levelMm: 0, asideMm: 0.4 }, anchors: [{ key: 'crown', name: 'the crown', xMm: 0, yMm: 15 }, { key: 'nose', name: 'Nose', xMm: 0, yMm: -4 }], ...more })
+const work = (keys: string[], more: Partial<FaceWork> = {}): FaceWork => ({ laying: keys.map((k) => laying(k)), advice: {}, evenness: { levelMm: 0, asideMm: 0.4, eyeLineMm: -2 }, anchors: [{ key: 'crown', name: 'the crown', xMm: 0, yMm: 15 }, { key: 'nose', name: 'Nose', xMm: 0, yMm: -4 }], ...more })
 let table: OnTable
 afterEach(() => { table.wrapper.unmount(); vi.restoreAllMocks() })
 const text = () => table.wrapper.text().replace(/\s+/g, ' ')
@@ -248,11 +248,12 @@ describe('through the needle\'s eye', () => {
 })
 
 describe('the head', () => {
-  const head = async (more: Record<string, unknown> = {}, document = faced()) => onTable(HeadBoard, { part: document.parts.find((p) => p.key === 'head'), grid: grid(), flipped: false, upsideDown: false, order: ['nose', 'eye'], faults: [], lines: ['middle', 'half', 'thirds'], ...more }, document, board)
+  const head = async (more: Record<string, unknown> = {}, document = faced()) => onTable(HeadBoard, { part: document.parts.find((p) => p.key === 'head'), grid: grid(), flipped: false, upsideDown: false, order: ['nose', 'eye'], faults: [], lines: ['middle', 'half', 'thirds', 'eyes'], eyeLine: -2, ...more }, document, board)
   it('marks a detail that cannot be made, numbers the others, and shows what was', async () => {
     table = await head({ faults: ['nose'] })
     expect(table.wrapper.findAll('.tag + text').map((t) => t.text())).toEqual(['2', '!'])
     expect(table.wrapper.findAll('.third')).toHaveLength(2)
+    expect(table.wrapper.find('.eyes').attributes('d')).toContain(' 2')
     await table.wrapper.setProps({ was: [{ key: 'old', name: 'Old', on: 'head', kind: 'disc', widthMm: 3, colour: 'ink' }] })
     expect(table.wrapper.findAll('[data-detail]').map((d) => d.attributes('data-detail'))).toEqual(['old'])
   })

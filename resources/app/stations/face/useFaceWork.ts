@@ -2,7 +2,7 @@ import { ref, watch, type Ref } from 'vue'
 import { api, type FaceGrid, type FaceWork } from '../../api/client'
 import { useFigure } from '../../state/figure'
 
-const NOTHING: FaceWork = { laying: [], advice: {}, evenness: { levelMm: 0, asideMm: 0 }, anchors: [] }
+const NOTHING: FaceWork = { laying: [], advice: {}, evenness: { levelMm: 0, asideMm: 0, eyeLineMm: null }, anchors: [] }
 
 /** What PHP says of the face of a part: its grid, asked for when the shape changes, and how it is laid, whenever anything does. */
 export function useFaceWork(part: Ref<string>) {
