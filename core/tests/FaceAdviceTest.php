@@ -86,6 +86,13 @@ describe('what cannot be made', function () {
         }
     });
 
+    it('undoes a tangle of 400 points as well', function () {
+        mt_srand(3);
+        $points = array_map(static fn (): array => [mt_rand(-1200, 1200) / 100, mt_rand(-1200, 1200) / 100], range(1, 400));
+        $figure = ball60([['key' => 'd', 'kind' => 'patch', 'pointsMm' => $points]]);
+        expect(codes($figure, 'd')[0])->toBe('tangled')->and(codes(mended($figure, 'd', 'tangled'), 'd'))->not->toContain('tangled');
+    });
+
     it('says nothing of what can be made', function () {
         $figure = ball60([['key' => 'd', 'kind' => 'disc', 'widthMm' => 5, 'xMm' => 8], ['key' => 'b', 'kind' => 'bead', 'widthMm' => 4.5, 'xMm' => -8]]);
         expect(codes($figure, 'd'))->toBe([])->and(codes($figure, 'b'))->toBe([]);
@@ -149,6 +156,12 @@ describe('even and level', function () {
         $figure = ball60([['key' => 'right', 'kind' => 'disc', 'widthMm' => 5, 'xMm' => 10, 'yMm' => -3], $other + ['key' => 'left', 'kind' => 'disc', 'widthMm' => 5, 'xMm' => -10, 'yMm' => -2]]);
         expect(Evenness::of($figure, 'head')->advice)->toBe([]);
     })->with([[['colour' => 'white']], [['widthMm' => 9]], [['yMm' => -12]], [['kind' => 'bead']], [['xMm' => 10, 'yMm' => 9]]]);
+
+    it('lets two sparks lean the same way on their eyes, whatever their layer', function () {
+        $figure = ball60([['key' => 'eye', 'kind' => 'disc', 'widthMm' => 8, 'xMm' => 10, 'yMm' => -3, 'mirror' => true], ['key' => 'right', 'kind' => 'disc', 'widthMm' => 2, 'xMm' => 11.2, 'yMm' => -2, 'layer' => 2, 'colour' => 'white'], ['key' => 'left', 'kind' => 'disc', 'widthMm' => 2, 'xMm' => -8.8, 'yMm' => -2, 'layer' => 2, 'colour' => 'white']]);
+        $even = Evenness::of($figure, 'head');
+        expect($even->advice)->toBe([])->and($even->asideMm)->toBe(0.0)->and($even->eyeLineMm)->toBe(-3.0);
+    });
 
     it('centres a nose that sits aside', function () {
         $figure = ball60([['key' => 'nose', 'kind' => 'disc', 'widthMm' => 5, 'xMm' => 0.6, 'yMm' => -8]]);

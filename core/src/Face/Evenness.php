@@ -64,8 +64,8 @@ final readonly class Evenness
                 }
                 $paired[$one->key] = $paired[$other->key] = true;
                 [$up, $out] = [$oy - $y, abs($ox) - abs($x)];
-                // Sparks of one light lean the same way: they are no mirror images.
-                if (Crispness::isSpark($one)) {
+                // On a pair of eyes two may lean the same way, as the sparks of one light do: they are no mirror images, and even all the same.
+                if (self::isOnPair($i, $details, $middles)) {
                     $level = max($level, abs($up));
 
                     continue;
@@ -90,6 +90,25 @@ final readonly class Evenness
         }
 
         return new self($level, $aside, $eyeLine, $advice);
+    }
+
+    /**
+     * Whether it lies on one of a mirrored pair.
+     *
+     * @param  list<Detail>  $details
+     * @param  list<array{float, float}>  $middles
+     */
+    private static function isOnPair(int $i, array $details, array $middles): bool
+    {
+        [$x, $y] = $middles[$i];
+        foreach ($details as $k => $under) {
+            [$ux, $uy] = $middles[$k];
+            if ($under->mirror && $under->layer < $details[$i]->layer && hypot(abs($x) - abs($ux), $y - $uy) < max($under->widthMm, $under->heightMm) / 2) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private static function areAlike(Detail $one, Detail $other): bool

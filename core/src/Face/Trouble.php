@@ -25,8 +25,8 @@ final class Trouble
 
     private const HALVINGS = 16;
 
-    /** Turns at most by which a tangle is undone; a polygon of 400 points needs far fewer. */
-    private const TURNS = 400;
+    /** Pairs of edges that are looked at for a tangle at most; one that takes more is laid out anew round its middle. */
+    private const LOOKS = 2_000_000;
 
     /** @return list<Advice> */
     public static function of(Part $part, Detail $detail, Surface $surface): array
@@ -69,17 +69,22 @@ final class Trouble
             return null;
         }
         $points = $detail->pointsMm;
-        for ($turn = 0; $turn < self::TURNS && ($at = self::crossing($points)) !== null; $turn++) {
+        $turns = intdiv(self::LOOKS, count($points) ** 2);
+        for ($turn = 0; $turn < $turns && ($at = self::crossing($points)) !== null; $turn++) {
             // Turning round what lies between two crossing edges undoes that crossing and shortens the whole.
             [$i, $j] = $at;
             array_splice($points, $i + 1, $j - $i, array_reverse(array_slice($points, $i + 1, $j - $i)));
+        }
+        if (self::crossing($points) !== null) {
+            [$x, $y] = Box::around($points)->middle();
+            usort($points, static fn (array $a, array $b): int => atan2($a[1] - $y, $a[0] - $x) <=> atan2($b[1] - $y, $b[0] - $x));
         }
 
         return Advice::fault('tangled', 'its outline crosses itself', self::crossing($points) === null ? [Mend::set('untangle it', ['pointsMm' => $points])] : []);
     }
 
     /**
-     * The first two edges of a closed outline that cross.
+     * Two edges of a closed outline that cross. Edges are taken from left to right, each against those that begin before it ends.
      *
      * @param  list<array{float, float}>  $points
      * @return ?array{int, int} where they begin, the earlier first
@@ -87,13 +92,24 @@ final class Trouble
     private static function crossing(array $points): ?array
     {
         $n = count($points);
-        $side = static fn (array $a, array $b, array $p): float => ($b[0] - $a[0]) * ($p[1] - $a[1]) - ($b[1] - $a[1]) * ($p[0] - $a[0]);
-        for ($i = 0; $i < $n - 2; $i++) {
-            [$a, $b] = [$points[$i], $points[$i + 1]];
-            for ($j = $i + 2; $j < $n - ($i === 0 ? 1 : 0); $j++) {
-                [$c, $d] = [$points[$j], $points[($j + 1) % $n]];
-                if ($side($a, $b, $c) * $side($a, $b, $d) < 0.0 && $side($c, $d, $a) * $side($c, $d, $b) < 0.0) {
-                    return [$i, $j];
+        $left = array_map(static fn (int $i): float => min($points[$i][0], $points[($i + 1) % $n][0]), array_keys($points));
+        asort($left);
+        $order = array_keys($left);
+        foreach ($order as $rank => $i) {
+            [[$ax, $ay], [$bx, $by]] = [$points[$i], $points[($i + 1) % $n]];
+            $right = max($ax, $bx);
+            for ($k = $rank + 1; $k < $n && $left[$order[$k]] <= $right; $k++) {
+                $j = $order[$k];
+                if (abs($i - $j) < 2 || abs($i - $j) === $n - 1) {
+                    continue;
+                }
+                [[$cx, $cy], [$dx, $dy]] = [$points[$j], $points[($j + 1) % $n]];
+                $c = ($bx - $ax) * ($cy - $ay) - ($by - $ay) * ($cx - $ax);
+                $d = ($bx - $ax) * ($dy - $ay) - ($by - $ay) * ($dx - $ax);
+                $a = ($dx - $cx) * ($ay - $cy) - ($dy - $cy) * ($ax - $cx);
+                $b = ($dx - $cx) * ($by - $cy) - ($dy - $cy) * ($bx - $cx);
+                if ($c * $d < 0.0 && $a * $b < 0.0) {
+                    return [min($i, $j), max($i, $j)];
                 }
             }
         }
