@@ -77,6 +77,12 @@ const views = {
     await page.getByRole('tab', { name: 'From afar' }).click()
     await page.locator('.afar img').nth(2).waitFor()
   },
+  'face-pieces': async () => {
+    await page.goto(`${base}/figures/${id('Sorrel')}/face`)
+    await page.getByRole('tab', { name: 'Pieces' }).click()
+    await page.getByRole('button', { name: 'Brows' }).click()
+    await page.getByLabel('Tilt').fill('14')
+  },
   build: async () => page.goto(`${base}/figures/${id('Bobbin')}/build`),
   'build-tablet': async () => {
     await page.setViewportSize({ width: 820, height: 1180 })
@@ -93,5 +99,8 @@ for (const [name, show] of Object.entries(views)) {
   await show()
   await settle()
   await page.screenshot({ path: `${folder}/${name}.png` })
+  // What was put on for a picture is taken off again.
+  for (const undo = page.getByRole('button', { name: 'Undo' }); (await undo.count()) && (await undo.isEnabled());) await undo.click()
+  await settle()
 }
 await browser.close()

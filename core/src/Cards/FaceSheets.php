@@ -294,12 +294,12 @@ final readonly class FaceSheets
             .sprintf('<path d="M%s %s h%s" stroke="#2f6480" stroke-width="0.25" stroke-dasharray="2 1"/>', Page::number(-$left - min($edge, -$left)), Page::number($top + $high), Page::number(min($width, 2 * $edge)));
     }
 
-    /** @return list<list<array{float, float}>> a pair twice */
+    /** @return list<list<array{float, float}>> what is left open in it as well; a pair twice */
     private function outlines(Detail $detail): array
     {
-        $own = $detail->outline();
+        $own = [$detail->outline(), ...$detail->holes()];
 
-        return $detail->mirror ? [$own, array_map(static fn (array $p): array => [-$p[0], $p[1]], $own)] : [$own];
+        return $detail->mirror ? [...$own, ...array_map(static fn (array $loop): array => array_map(static fn (array $p): array => [-$p[0], $p[1]], $loop), $own)] : $own;
     }
 
     /** @param  list<list<array{float, float}>>  $loops */

@@ -119,9 +119,9 @@ onBeforeUnmount(() => { window.removeEventListener('keydown', onKey); window.rem
 .side { display: flex; flex-direction: column; gap: .8rem; position: sticky; top: 0; height: calc(100vh - 86px); align-self: start; }
 .block { padding: .8rem 1.1rem 1rem; overflow: auto; }
 .block:first-child { flex: 1 1 0; min-height: 160px; }
-.block:last-child { flex: none; max-height: 54%; }
+.block + .block { flex: none; max-height: 54%; }
 .block :deep(.tag) { padding-inline: .6rem; }
 .why { padding-bottom: .4rem; }
 .small { font-size: .84rem; }
-@media (max-width: 1000px) { .face { grid-template-columns: minmax(0, 1fr); } .board, .side { position: static; height: auto; } .block:last-child { max-height: none; } .board > svg, .round { min-height: 56vh; } }
+@media (max-width: 1000px) { .face { grid-template-columns: minmax(0, 1fr); } .board, .side { position: static; height: auto; } .block:first-child { flex: none; } .block + .block { max-height: none; } .which, .guide-choice, .line-choice { max-width: 96px; } .board > svg, .round { min-height: 56vh; } }
 </style>
