@@ -6,8 +6,8 @@ const port = Number(process.env.IMPA_TEST_PORT ?? 8799)
 export default defineConfig({
   testDir: 'tests/browser',
   testMatch: '*.spec.ts',
-  // One figure store, one server: one test after the other.
-  workers: 1,
+  // One figure store, one server: what one file makes is its own, so files run side by side, the tests of one after each other.
+  workers: 2,
   timeout: 120_000,
   expect: { timeout: 10_000 },
   reporter: [['list']],

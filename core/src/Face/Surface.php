@@ -78,21 +78,36 @@ final class Surface
         if (! is_nan($nextToMm) && $this->inside($from, $nextToMm - $nearby) && ! $this->inside($from, $nextToMm + $nearby)) {
             return $this->skin($from, $nextToMm - $nearby, $nextToMm + $nearby);
         }
-        [$near, $far] = $this->through($from);
-        for ($i = 0; $i <= self::STEPS && $near > $far; $i++) {
-            $in = $near - ($near - $far) * $i / self::STEPS;
-            if ($this->inside($from, $in)) {
-                return $this->skin($from, $in, $i === 0 ? $near : $in + ($near - $far) / self::STEPS);
-            }
-        }
+        [$in, $out] = $this->met($from);
 
-        return NAN;
+        return is_nan($in) ? NAN : $this->skin($from, $in, $out);
     }
 
     /** Whether the piece is seen at x, y at all. */
     public function has(float $x, float $y): bool
     {
-        return ! is_nan($this->heightMm($x, $y));
+        $from = $this->piece->own(...$this->side->place($x, $y, 0.0));
+
+        return ! is_nan($this->plain ? $this->piece->part->solid->frontMm($from[0], $from[1]) : $this->met($from)[0]);
+    }
+
+    /**
+     * The first step along a line of sight that lies within the skin, and the one before it; not a number where it misses.
+     *
+     * @param  array{float, float, float}  $from
+     * @return array{float, float}
+     */
+    private function met(array $from): array
+    {
+        [$near, $far] = $this->through($from);
+        for ($i = 0; $i <= self::STEPS && $near > $far; $i++) {
+            $in = $near - ($near - $far) * $i / self::STEPS;
+            if ($this->inside($from, $in)) {
+                return [$in, $i === 0 ? $near : $in + ($near - $far) / self::STEPS];
+            }
+        }
+
+        return [NAN, NAN];
     }
 
     /** y of the crown: the highest point of the piece on its middle line, seen from this side. */
