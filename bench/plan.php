@@ -80,7 +80,7 @@ if (isset($argv[1])) {
         $rows['40 parts, 40 details: '.$name] = timed(static fn () => $ask($door, '{"document":'.$large.'}'), 100);
     }
     $on = static fn (array $more): string => json_encode($more + ['document' => $face, 'part' => 'head'], JSON_THROW_ON_ERROR);
-    foreach (['face/laying' => [], 'face/marks' => ['from' => 'd0', 'at' => [[4, 4], [-4, 4]]], 'face/pieces' => ['kind' => 'open-eyes', 'values' => ['lid' => 0.3]], 'plan' => [], 'board' => []] as $door => $more) {
+    foreach (['face/advice' => [], 'face/laying' => [], 'face/marks' => ['from' => 'd0'], 'face/pieces' => ['kind' => 'open-eyes', 'values' => ['lid' => 0.3]], 'plan' => [], 'board' => []] as $door => $more) {
         $rows['a face of 40 details: '.$door.' over HTTP'] = timed(static fn () => $ask($door, $on($more)), 100);
     }
 }

@@ -57,6 +57,7 @@ Route::prefix('api')->whereNumber(['figure', 'picture', 'wool', 'swatch'])->grou
     Route::post('plan', [PlanController::class, 'store']);
     Route::post('board', [BoardController::class, 'store']);
     Route::post('face', [FaceController::class, 'store']);
+    Route::post('face/advice', [FaceController::class, 'advice']);
     Route::post('face/laying', [FaceController::class, 'laying']);
     Route::post('face/between', [FaceController::class, 'between']);
     Route::post('face/marks', [FaceController::class, 'marks']);

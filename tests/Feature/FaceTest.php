@@ -35,10 +35,9 @@ it('copies a face from a saved figure, and says where there is none', function (
 });
 
 it('measures the details from any anchor, and other places besides', function () {
-    $anchors = $this->postJson('/api/face/laying', ['document' => demoFigure(), 'part' => 'head'])->assertOk()->json('anchors');
+    $crown = $this->postJson('/api/face/marks', ['document' => demoFigure(), 'part' => 'head'])->assertOk();
+    $anchors = $crown->json('anchors');
     expect($anchors[0]['key'])->toBe('crown')->and(count($anchors))->toBeGreaterThan(3);
-    $crown = $this->postJson('/api/face/marks', ['document' => demoFigure(), 'part' => 'head', 'at' => [[6, -3], [-6, -3]]])->assertOk();
-    expect($crown->json('at.0.acrossMm'))->toEqualWithDelta(-$crown->json('at.1.acrossMm'), 1e-9)->and($crown->json('at.0.downMm'))->toBe($crown->json('at.1.downMm'));
     $plan = collect($this->postJson('/api/plan', ['document' => demoFigure()])->json('details'))->keyBy('key');
     foreach ($crown->json('marks') as $key => $mark) {
         expect($mark['acrossMm'])->toEqualWithDelta($plan[$key]['marks']['acrossMm'], 1e-6)->and($mark['downMm'])->toEqualWithDelta($plan[$key]['marks']['downMm'], 1e-6);
@@ -46,7 +45,10 @@ it('measures the details from any anchor, and other places besides', function ()
     $own = $anchors[1]['key'];
     $from = $this->postJson('/api/face/marks', ['document' => demoFigure(), 'part' => 'head', 'from' => $own])->assertOk();
     expect($from->json("marks.{$own}.downMm"))->toEqualWithDelta(0.0, 1e-9);
+    $at = $this->postJson('/api/face/marks', ['document' => demoFigure(), 'part' => 'head', 'at' => [[6, -3], [-6, -3], [400, 0]]])->assertOk();
+    expect($at->json('at.0.acrossMm'))->toEqualWithDelta(-$at->json('at.1.acrossMm'), 1e-9)->and($at->json('at.0.downMm'))->toBe($at->json('at.1.downMm'))->and($at->json('at.2'))->toBeNull();
     $this->postJson('/api/face/marks', ['document' => demoFigure(), 'part' => 'head', 'from' => 'the moon'])->assertStatus(422);
+    $this->postJson('/api/face/marks', ['document' => demoFigure(), 'part' => 'head', 'at' => [[6, 'x'], [1, 1]]])->assertStatus(422);
 });
 
 it('keeps a detail as drawn or in size, and shows it through the needle\'s eye', function () {
@@ -70,7 +72,7 @@ it('knows the needles at hand, and asks for more where they are coarse', functio
     $crisp = fn (): string => $this->postJson('/api/plan', ['document' => $document])->json('details.0.crisp');
     expect($crisp())->not->toBe('too-small');
     $this->putJson('/api/needles', ['gauges' => [38, 36, 36]])->assertOk()->assertJsonPath('gauges', [36, 38])->assertJsonPath('finest', 38);
-    expect($crisp())->toBe('too-small')->and($this->postJson('/api/face/laying', ['document' => $document, 'part' => 'head'])->json('advice.dot.0.why'))->toContain('with a 38, your finest needle');
+    expect($crisp())->toBe('too-small')->and($this->postJson('/api/face/advice', ['document' => $document, 'part' => 'head'])->json('advice.dot.0.why'))->toContain('with a 38, your finest needle');
     // What is not sold is refused, and nothing is half kept.
     $this->putJson('/api/needles', ['gauges' => [38, 7]])->assertStatus(422);
     $this->putJson('/api/needles', ['gauges' => []])->assertStatus(422);
@@ -85,7 +87,7 @@ it('tells a fault in place with its mend, and takes the document all the same', 
         ['key' => 'far', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 5, 'xMm' => 400, 'colour' => $colour],
         ['key' => 'huge', 'on' => 'head', 'kind' => 'bead', 'widthMm' => 300, 'colour' => $colour],
     ];
-    $advice = $this->postJson('/api/face/laying', ['document' => $document, 'part' => 'head'])->assertOk()->json('advice');
+    $advice = $this->postJson('/api/face/advice', ['document' => $document, 'part' => 'head'])->assertOk()->json('advice');
     foreach (['bow' => 'tangled', 'far' => 'off-part', 'huge' => 'too-large'] as $key => $code) {
         expect($advice[$key][0]['code'])->toBe($code)->and($advice[$key][0]['isFault'])->toBeTrue()->and($advice[$key][0]['mends'])->not->toBe([]);
     }

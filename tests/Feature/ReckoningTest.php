@@ -91,6 +91,7 @@ it('says how a face is laid and what would make it crisp, measures from mark to 
     $answer = $this->postJson('/api/face/laying', ['document' => $document, 'part' => 'head'])->assertOk();
     $keys = array_column($answer->json('laying'), 'key');
     expect($keys)->toEqualCanonicalizing(collect($document['details'])->where('on', 'head')->pluck('key')->all())
+        ->and($this->postJson('/api/face/advice', ['document' => $document, 'part' => 'head'])->json('order'))->toBe($keys)
         ->and($answer->json('laying.0.stabs'))->not->toBeEmpty()->and($answer->json('laying.0.marks.0'))->toContain('mm down');
     $between = $this->postJson('/api/face/between', ['document' => $document, 'part' => 'head', 'points' => [[-8, 0], [8, 0]]])->assertOk();
     expect($between->json('pinMm'))->toEqualWithDelta(16.0, 0.01)->and($between->json('tapeMm'))->toBeGreaterThan(16.0);
@@ -101,7 +102,7 @@ it('says how a face is laid and what would make it crisp, measures from mark to 
 it('refuses a face that is not there, places off it and distances out of reach', function (string $door, array $more) {
     $this->postJson("/api/face/{$door}", $more + ['document' => demoFigure(), 'part' => 'head', 'metres' => 1, 'points' => [[0, 0], [1, 1]]])->assertStatus(422)->assertHeader('Content-Type', 'application/problem+json');
 })->with([
-    ['laying', ['part' => 'nose']], ['between', ['points' => [[0, 0], [400, 0]]]], ['between', ['points' => [[0, 0], [1, 1], [2, 2]]]], ['between', ['points' => 'here']],
+    ['laying', ['part' => 'nose']], ['advice', ['part' => 'nose']], ['between', ['points' => [[0, 0], [400, 0]]]], ['between', ['points' => [[0, 0], [1, 1], [2, 2]]]], ['between', ['points' => 'here']],
     ['afar', ['metres' => 0]], ['afar', ['metres' => 50]], ['afar', ['metres' => 'far']], ['afar', ['part' => 7]],
 ]);
 

@@ -42,7 +42,21 @@ final class FaceController
         return new JsonResponse($grid + ['girth' => Girth::widest($part, $surface, $grid['crownMm'], $grid['footMm']), 'guides' => Guides::on($grid['crownMm'], $grid['footMm'], $half)]);
     }
 
-    /** How every detail of a part is laid, in order, what would make it crisp, how even they are, and where can be measured from. */
+    /** What the details of a part are worth knowing by while they are moved about: in which order they are laid, what is amiss with each, and how even they are. */
+    public function advice(Request $request): JsonResponse
+    {
+        [$figure, $part] = Body::of($request)->part();
+        $even = Evenness::of($figure, $part->key);
+        $advice = array_map(static fn (array $list): array => array_map(static fn (Advice $a): array => $a->document(), $list), FaceAdvice::of($figure, $part->key, Needle::atHand(), $even));
+
+        return new JsonResponse([
+            'order' => array_map(static fn (Detail $d): string => $d->key, LayingOrder::of($figure, $figure->detailsOn($part->key))),
+            'advice' => (object) $advice,
+            'evenness' => ['levelMm' => $even->levelMm, 'asideMm' => $even->asideMm, 'eyeLineMm' => $even->eyeLineMm],
+        ]);
+    }
+
+    /** How every detail of a part is laid, in order. */
     public function laying(Request $request): JsonResponse
     {
         [$figure, $part] = Body::of($request)->part();
@@ -52,29 +66,28 @@ final class FaceController
             $surface = $surfaces[$detail->side->value] ??= Surface::of($part->placements()[0], $detail->side);
             $laying[] = Laying::of($figure, $detail, $surface, $needles)->document();
         }
-        $even = Evenness::of($figure, $part->key);
-        $advice = array_map(static fn (array $list): array => array_map(static fn (Advice $a): array => $a->document(), $list), FaceAdvice::of($figure, $part->key, $needles, $even));
 
-        return new JsonResponse([
-            'laying' => $laying, 'advice' => (object) $advice, 'evenness' => ['levelMm' => $even->levelMm, 'asideMm' => $even->asideMm, 'eyeLineMm' => $even->eyeLineMm],
-            'anchors' => array_map(get_object_vars(...), Anchor::all($figure, $part, Surface::of($part->placements()[0]))),
-        ]);
+        return new JsonResponse(['laying' => $laying]);
     }
 
-    /** Where the details of a part, and any other places on it, lie from an anchor. */
+    /** Where the details of a part lie from an anchor, and which anchors there are; or with `at`, where these places lie. */
     public function marks(Request $request): JsonResponse
     {
         $body = Body::of($request);
         [$figure, $part] = $body->part();
         $surface = Surface::of($part->placements()[0]);
+        if ($body->has('at')) {
+            return new JsonResponse(['at' => array_map(static fn (array $p): ?array => Anchor::crown($surface)->to($surface, ...$p), $body->points('at'))]);
+        }
         $from = $body->text('from', 'crown');
-        $anchor = array_values(array_filter(Anchor::all($figure, $part, $surface), static fn (Anchor $a): bool => $a->key === $from))[0] ?? throw new HttpException(422, 'There is nothing on this part that is called so to measure from.');
+        $anchors = Anchor::all($figure, $part, $surface);
+        $anchor = array_values(array_filter($anchors, static fn (Anchor $a): bool => $a->key === $from))[0] ?? throw new HttpException(422, 'There is nothing on this part that is called so to measure from.');
         $marks = [];
         foreach ($figure->detailsOn($part->key) as $detail) {
             $marks[$detail->key] = $anchor->to($surface, ...$detail->middle());
         }
 
-        return new JsonResponse(['marks' => (object) $marks, 'at' => array_map(static fn (array $p): ?array => $anchor->to($surface, ...$p), $body->has('at') ? $body->points('at') : [])]);
+        return new JsonResponse(['marks' => (object) $marks, 'anchors' => array_map(get_object_vars(...), $anchors)]);
     }
 
     /** From mark to mark: by calipers, and by tape. */

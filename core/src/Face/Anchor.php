@@ -25,10 +25,15 @@ final readonly class Anchor
     ) {
     }
 
+    public static function crown(Surface $surface): self
+    {
+        return new self('crown', 'the crown', 0.0, $surface->crownMm());
+    }
+
     /** @return non-empty-list<self> the crown first; of a pair both */
     public static function all(Figure $figure, Part $part, Surface $surface): array
     {
-        $anchors = [new self('crown', 'the crown', 0.0, $surface->crownMm())];
+        $anchors = [self::crown($surface)];
         foreach ($figure->detailsOn($part->key) as $detail) {
             [$x, $y] = $detail->middle();
             if ($detail->side === Side::Front && $surface->has($x, $y)) {

@@ -26,7 +26,7 @@ export interface Laying { key: string; woolMg: number; wool: string; needle: str
 export interface Mend { text: string; set: Partial<Detail>; add: Detail[]; remove: string[]; keep: '' | 'drawn' | 'size' }
 export interface Advice { code: string; why: string; isFault: boolean; mends: Mend[] }
 export interface Anchor { key: string; name: string; xMm: number; yMm: number }
-export interface FaceWork { laying: Laying[]; advice: Record<string, Advice[]>; evenness: { levelMm: number; asideMm: number; eyeLineMm: number | null }; anchors: Anchor[] }
+export interface FaceWork { order: string[]; advice: Record<string, Advice[]>; evenness: { levelMm: number; asideMm: number; eyeLineMm: number | null } }
 export interface Mark { acrossMm: number; downMm: number; pinMm: number }
 export interface NeedlesEye { reachMm: number; slantDeg: number; outlines: { key: string; colour: string; isLine: boolean; isLater: boolean; widthMm: number; loops: Loop[] }[]; stabs: { n: number; xMm: number; yMm: number }[] }
 export interface PieceSlider { key: string; name: string; from: number; to: number; usual: number; step: number }
@@ -156,9 +156,11 @@ export const api = {
   board: (document: Figure, signal?: AbortSignal) => ask<Board>('POST', 'board', { document }, { signal }),
   rescale: (document: Figure, heightMm: number) => ask<Board>('POST', 'board', { document, rescale: true, heightMm }),
   face: (document: Figure, part: string, signal?: AbortSignal) => ask<FaceGrid>('POST', 'face', { document, part }, { signal }),
-  laying: (document: Figure, part: string, signal?: AbortSignal) => ask<FaceWork>('POST', 'face/laying', { document, part }, { signal }),
+  faceAdvice: (document: Figure, part: string, signal?: AbortSignal) => ask<FaceWork>('POST', 'face/advice', { document, part }, { signal }),
+  laying: (document: Figure, part: string) => ask<{ laying: Laying[] }>('POST', 'face/laying', { document, part }),
   between: (document: Figure, part: string, points: [[number, number], [number, number]]) => ask<{ pinMm: number; tapeMm: number }>('POST', 'face/between', { document, part, points }),
-  faceMarks: (document: Figure, part: string, from: string, at: [number, number][] = []) => ask<{ marks: Record<string, Mark | null>; at: (Mark | null)[] }>('POST', 'face/marks', { document, part, from, ...(at.length ? { at } : {}) }),
+  faceMarks: (document: Figure, part: string, from: string) => ask<{ marks: Record<string, Mark | null>; anchors: Anchor[] }>('POST', 'face/marks', { document, part, from }),
+  placeMarks: (document: Figure, part: string, at: [number, number][]) => ask<{ at: (Mark | null)[] }>('POST', 'face/marks', { document, part, at }),
   keep: (document: Figure, detail: string, keep: 'drawn' | 'size') => ask<{ set: Partial<Detail> }>('POST', 'face/keep', { document, detail, keep }),
   needlesEye: (document: Figure, detail: string) => ask<NeedlesEye>('POST', 'face/needles-eye', { document, detail }),
   pieces: () => ask<{ pieces: FacePiece[] }>('GET', 'face/pieces'),

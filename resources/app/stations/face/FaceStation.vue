@@ -24,7 +24,6 @@ const partKey = computed(() => {
 const part = computed(() => figure.parts.find((p) => p.key === partKey.value))
 const partItems = computed(() => figure.parts.map((p) => ({ title: p.name ?? p.key, value: p.key })))
 const { grid, work, ask } = useFaceWork(partKey)
-const order = computed(() => work.value.laying.map((l) => l.key))
 const faults = computed(() => Object.entries(work.value.advice).filter(([, list]) => list.some((a) => a.isFault)).map(([key]) => key))
 const board = ref<InstanceType<typeof HeadBoard>>()
 const point = ref<number | null>(null)
@@ -89,7 +88,7 @@ onBeforeUnmount(() => { window.removeEventListener('keydown', onKey); window.rem
       </div>
       <p v-if="showBefore" class="quiet small why" role="status">As it was when you came to this figure.</p>
       <p v-else-if="guide" class="quiet small why" role="status">{{ guide.why }} {{ guide.whyApart }}</p>
-      <HeadBoard v-if="view === 'front'" ref="board" v-model:point="point" :order="order" :faults="faults" :lines="lines" :eye-line="work.evenness.eyeLineMm" :guide="guide" :part="part" :grid="grid" :flipped="flipped" :upside-down="upsideDown" :was="before" class="sheet" />
+      <HeadBoard v-if="view === 'front'" ref="board" v-model:point="point" :order="work.order" :faults="faults" :lines="lines" :eye-line="work.evenness.eyeLineMm" :guide="guide" :part="part" :grid="grid" :flipped="flipped" :upside-down="upsideDown" :was="before" class="sheet" />
       <div v-else-if="alone" class="sheet round"><TurningView :figure="alone" :drawing="figure.board.drawing" :angle="views.find((v) => v.key === view)?.angle" /></div>
     </section>
     <aside class="side">
@@ -97,7 +96,7 @@ onBeforeUnmount(() => { window.removeEventListener('keydown', onKey); window.rem
         <div class="tags" role="tablist" aria-label="The face">
           <button v-for="p in pages" :key="p.key" class="plain tag display" role="tab" :aria-selected="page === p.key" @click="page = p.key">{{ p.title }}</button>
         </div>
-        <LayingGuide v-if="page === 'lay'" :laying="work.laying" @needles="ask" />
+        <LayingGuide v-if="page === 'lay'" :part="partKey" @needles="ask" />
         <PiecesPane v-else-if="page === 'pieces'" :part="partKey" />
         <AfarView v-else-if="page === 'afar'" :part="partKey" />
         <MarksPane v-else :part="partKey" :work="work" :grid="grid" />

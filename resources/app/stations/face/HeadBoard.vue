@@ -125,7 +125,7 @@ async function read(): Promise<void> {
   const [x, y] = detailMiddle(d.detail)
   const place: Point = d.index === null ? [d.side * x + by.value.dx, y + by.value.dy] : d.to
   try {
-    const [mark] = (await api.faceMarks(figure.document, props.part.key, 'crown', [place, place])).at
+    const [mark] = (await api.placeMarks(figure.document, props.part.key, [place, place])).at
     if (drag.value) reading.value = mark ? `${units.length(Math.abs(mark.acrossMm))} across, ${units.length(mark.downMm)} down` : 'off the part'
   } catch {
     reading.value = ''

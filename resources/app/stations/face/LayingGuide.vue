@@ -1,25 +1,46 @@
 <script setup lang="ts">
 import { mdiChevronLeft, mdiChevronRight } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
-import type { Laying } from '../../api/client'
+import { api, type Laying } from '../../api/client'
 import { useFigure } from '../../state/figure'
 import NeedleTags from './NeedleTags.vue'
 import NeedleView from './NeedleView.vue'
 
 /** One detail at a time, in large type, to be read while the hands are full: what to take, where to prick, how to stab. */
-const props = defineProps<{ laying: Laying[] }>()
+const props = defineProps<{ part: string }>()
 const emit = defineEmits<{ needles: [] }>()
 const figure = useFigure()
+const laying = ref<Laying[]>([])
 const at = ref(0)
-const now = computed(() => props.laying[Math.min(at.value, props.laying.length - 1)])
+const now = computed(() => laying.value[Math.min(at.value, laying.value.length - 1)])
 const detail = computed(() => figure.details.find((d) => d.key === now.value?.key))
 
-watch(() => figure.selection, (chosen) => {
-  const found = chosen?.kind === 'detail' ? props.laying.findIndex((l) => l.key === chosen.key) : -1
+let asked = 0
+async function ask(): Promise<void> {
+  const mine = ++asked
+  if (!figure.document) return
+  try {
+    const found = (await api.laying(figure.document, props.part)).laying
+    if (mine === asked) laying.value = found
+    follow()
+  } catch {
+    // What is wrong with the figure is told once, by the board.
+    if (mine === asked) laying.value = []
+  }
+}
+function follow(): void {
+  const chosen = figure.selection
+  const found = chosen?.kind === 'detail' ? laying.value.findIndex((l) => l.key === chosen.key) : -1
   if (found >= 0) at.value = found
-}, { immediate: true })
+}
+watch([() => props.part, () => figure.document], ask, { immediate: true })
+watch(() => figure.selection, follow)
+function needles(): void {
+  void ask()
+  emit('needles')
+}
 function go(by: number): void {
-  at.value = (at.value + by + props.laying.length) % props.laying.length
+  at.value = (at.value + by + laying.value.length) % laying.value.length
   if (now.value) figure.selection = { kind: 'detail', key: now.value.key }
 }
 </script>
@@ -42,7 +63,7 @@ function go(by: number): void {
     <p>{{ now.check }}</p>
     <details><summary>If it goes wrong</summary><p>{{ now.undo }}</p></details>
   </div>
-  <NeedleTags @changed="emit('needles')" />
+  <NeedleTags @changed="needles" />
 </template>
 
 <style scoped>

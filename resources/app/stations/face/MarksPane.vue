@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { api, type FaceGrid, type FaceWork, type Mark } from '../../api/client'
+import { api, type Anchor, type FaceGrid, type FaceWork, type Mark } from '../../api/client'
 import { useFigure } from '../../state/figure'
 import { useUnits } from '../../state/units'
 import MeasureLine from './MeasureLine.vue'
@@ -12,25 +12,24 @@ const units = useUnits()
 const from = ref('crown')
 const measured = ref<Record<string, Mark | null>>({})
 const words: Record<string, string> = { crisp: 'crisp', soft: 'soft', lost: 'lost', 'too-small': 'too small' }
-const anchors = computed(() => props.work.anchors.map((a) => ({ title: a.name, value: a.key })))
-const order = computed(() => props.work.laying.map((l) => l.key))
+const known = ref<Anchor[]>([])
+const anchors = computed(() => known.value.map((a) => ({ title: a.name, value: a.key })))
 const detail = (key: string) => figure.details.find((d) => d.key === key)
-const marks = computed(() => (figure.board?.plan.details ?? []).filter((d) => detail(d.key)?.on === props.part).sort((a, b) => order.value.indexOf(a.key) - order.value.indexOf(b.key)).map((d) => ({ ...d, marks: from.value === 'crown' ? d.marks : (measured.value[d.key] ?? null) })))
+const marks = computed(() => (figure.board?.plan.details ?? []).filter((d) => detail(d.key)?.on === props.part).sort((a, b) => props.work.order.indexOf(a.key) - props.work.order.indexOf(b.key)).map((d) => ({ ...d, marks: from.value === 'crown' ? d.marks : (measured.value[d.key] ?? null) })))
 const signed = (mm: number) => (from.value === 'crown' ? units.length(Math.abs(mm)) : (mm > 0.05 ? '+' : '') + units.length(mm))
 
-watch([from, () => figure.document, () => props.part, anchors], async () => {
-  if (from.value === 'crown' || !figure.document) return
-  if (!anchors.value.some((a) => a.value === from.value)) {
-    // Its anchor is gone from the face.
-    if (anchors.value.length) from.value = 'crown'
-    return
-  }
+watch([from, () => figure.document, () => props.part], async () => {
+  if (!figure.document) return
   try {
-    measured.value = (await api.faceMarks(figure.document, props.part, from.value)).marks
+    const found = await api.faceMarks(figure.document, props.part, from.value)
+    measured.value = found.marks
+    known.value = found.anchors
   } catch {
+    // Its anchor is gone from the face: measured from the crown again.
     measured.value = {}
+    if (from.value !== 'crown') from.value = 'crown'
   }
-})
+}, { immediate: true })
 </script>
 
 <template>

@@ -25,7 +25,8 @@ const board = { plan: { parts: [], details: [{ key: 'eye', count: 2, woolMg: 6, 
 const mend = (text: string, more: Partial<Mend> = {}): Mend => ({ text, set: {}, add: [], remove: [], keep: '', ...more })
 const advice: Record<string, Advice[]> = { eye: [{ code: 'low-contrast', why: 'ink on fur reads at 12; 20 is crisp', isFault: false, mends: [mend('rim it in white, 1 mm all round', { set: { layer: 2 }, add: [{ key: 'eye-rim', name: 'Rim', on: 'head', kind: 'disc', colour: 'fur', layer: 1, widthMm: 6 }] }), mend('use a glossy eye of 4.0 mm', { set: { kind: 'eye', method: 'ready-made', widthMm: 4 } }), mend('keep it in size', { keep: 'size' }), mend('make the two one pair', { remove: ['nose'] })] }] }
 const grid = (): FaceGrid => ({ stepMm: 5, across: [], down: [], crownMm: 15, footMm: -15, girth: { mm: 94.2, yMm: 0, downMm: 23.6 }, guides: [{ key: 'cute', why: 'The high forehead looks young.', whyApart: 'Close to the nose.', bands: [{ name: 'eyes', highMm: -1, lowMm: -4 }], eyes: { fromMm: 4, toMm: 6 } }] })
-const work = (keys: string[], more: Partial<FaceWork> = {}): FaceWork => ({ laying: keys.map((k) => laying(k)), advice: {}, evenness: { levelMm: 0, asideMm: 0.4, eyeLineMm: -2 }, anchors: [{ key: 'crown', name: 'the crown', xMm: 0, yMm: 15 }, { key: 'nose', name: 'Nose', xMm: 0, yMm: -4 }], ...more })
+const work = (keys: string[], more: Partial<FaceWork> = {}): FaceWork => ({ order: keys, advice: {}, evenness: { levelMm: 0, asideMm: 0.4, eyeLineMm: -2 }, ...more })
+const anchors = [{ key: 'crown', name: 'the crown', xMm: 0, yMm: 15 }, { key: 'nose', name: 'Nose', xMm: 0, yMm: -4 }]
 let table: OnTable
 afterEach(() => { table.wrapper.unmount(); vi.restoreAllMocks() })
 const text = () => table.wrapper.text().replace(/\s+/g, ' ')
@@ -33,7 +34,9 @@ const button = (words: string) => table.wrapper.findAll('button').find((b) => b.
 
 describe('how a face is laid', () => {
   it('is read one detail at a time, and chooses it on the head', async () => {
-    table = await onTable(LayingGuide, { laying: [laying('nose', { marks: ['its middle: on the middle line, 44.0 mm down'] }), laying('eye')] }, faced(), board)
+    vi.spyOn(api, 'laying').mockResolvedValue({ laying: [laying('nose', { marks: ['its middle: on the middle line, 44.0 mm down'] }), laying('eye')] })
+    table = await onTable(LayingGuide, { part: 'head' }, faced(), board)
+    await flushPromises()
     expect(table.wrapper.find('h2').text()).toContain('Nose')
     expect(text()).toContain('on the middle line, 44.0 mm down')
     await table.wrapper.find('[aria-label="The next one"]').trigger('click')
@@ -45,11 +48,19 @@ describe('how a face is laid', () => {
   })
 
   it('follows what is chosen on the head, and says when there is nothing', async () => {
-    table = await onTable(LayingGuide, { laying: [laying('nose'), laying('eye')] }, faced(), board)
+    const asked = vi.spyOn(api, 'laying').mockResolvedValue({ laying: [laying('nose'), laying('eye')] })
+    table = await onTable(LayingGuide, { part: 'head' }, faced(), board)
+    await flushPromises()
     table.figure.selection = { kind: 'detail', key: 'eye' }
     await nextTick()
     expect(table.wrapper.find('h2').text()).toContain('Eye')
-    await table.wrapper.setProps({ laying: [] })
+    asked.mockResolvedValue({ laying: [] })
+    await table.wrapper.setProps({ part: 'body' })
+    await flushPromises()
+    expect(text()).toContain('Nothing to lay yet.')
+    asked.mockRejectedValue(new Refusal(422, 'no'))
+    await table.wrapper.setProps({ part: 'head' })
+    await flushPromises()
     expect(text()).toContain('Nothing to lay yet.')
   })
 })
@@ -205,13 +216,21 @@ describe('a face copied', () => {
 
 describe('marks', () => {
   it('are told from the crown, or from any other anchor with their sign', async () => {
-    const asked = vi.spyOn(api, 'faceMarks').mockResolvedValue({ marks: { eye: { acrossMm: 5.2, downMm: -4.4, pinMm: 6 }, nose: null }, at: [] })
+    const asked = vi.spyOn(api, 'faceMarks').mockResolvedValue({ marks: { eye: { acrossMm: 5.2, downMm: -4.4, pinMm: 6 }, nose: null }, anchors })
     table = await onTable(MarksPane, { part: 'head', work: work(['nose', 'eye']), grid: grid() }, faced(), board)
+    await flushPromises()
     expect(text()).toContain('Level within 0.0, even within 0.4 mm. Girth 94.2 mm, at 23.6 down.')
     table.wrapper.findComponent({ name: 'VSelect' }).vm.$emit('update:modelValue', 'nose')
     await flushPromises()
-    expect(asked.mock.calls[0]?.slice(1)).toEqual(['head', 'nose'])
+    expect(asked.mock.calls.map((c) => c[2])).toEqual(['crown', 'nose'])
     expect(table.wrapper.findAll('tbody tr')[1]!.findAll('td').map((c) => c.text().replace(/\s+/g, ' '))).toEqual(['2', 'Eye x 2', '+5.2', '-4.4', 'soft'])
+    // The nose is taken away: measured from the crown again.
+    asked.mockRejectedValueOnce(new Refusal(422, 'There is nothing on this part that is called so to measure from.')).mockResolvedValue({ marks: {}, anchors: anchors.slice(0, 1) })
+    table.figure.choose('nose', false, 'detail')
+    table.figure.removeSelected()
+    await flushPromises()
+    expect(asked.mock.calls.at(-1)?.[2]).toBe('crown')
+    expect(table.wrapper.find('th:nth-child(4)').text()).toBe('Down')
   })
 })
 
@@ -295,19 +314,21 @@ describe('the head', () => {
 describe('the face station', () => {
   it('numbers marks in the order in which they are laid', async () => {
     vi.spyOn(api, 'face').mockResolvedValue(grid())
-    vi.spyOn(api, 'laying').mockResolvedValue(work(['nose', 'eye']))
+    vi.spyOn(api, 'faceAdvice').mockResolvedValue(work(['nose', 'eye']))
     table = await onTable(FaceStation, {}, faced(), board)
     await flushPromises()
     const rows = table.wrapper.findAll('tbody tr').map((r) => r.findAll('td').map((c) => c.text().replace(/\s+/g, ' ')))
     expect(rows).toEqual([['1', 'Nose', 'off', 'off', 'crisp'], ['2', 'Eye x 2', '5.0', '20.0', 'soft']])
+    vi.spyOn(api, 'laying').mockResolvedValue({ laying: [laying('nose'), laying('eye')] })
     await table.wrapper.findAll('[role=tab]')[1]!.trigger('click')
+    await flushPromises()
     expect(text()).toContain('1 of 2')
     expect(table.wrapper.findComponent(LayingGuide).exists()).toBe(true)
   })
 
   it('lays a guide over the head, with its reason, and takes it off again', async () => {
     vi.spyOn(api, 'face').mockResolvedValue(grid())
-    vi.spyOn(api, 'laying').mockResolvedValue(work([]))
+    vi.spyOn(api, 'faceAdvice').mockResolvedValue(work([]))
     table = await onTable(FaceStation, {}, faced(), board)
     await flushPromises()
     const guide = table.wrapper.findAllComponents({ name: 'VSelect' }).find((s) => s.props('label') === 'Guide')!
@@ -323,7 +344,7 @@ describe('the face station', () => {
 
   it('stands without its order where PHP does not answer', async () => {
     vi.spyOn(api, 'face').mockRejectedValue(new Refusal(0, 'no'))
-    vi.spyOn(api, 'laying').mockRejectedValue(new Refusal(0, 'no'))
+    vi.spyOn(api, 'faceAdvice').mockRejectedValue(new Refusal(0, 'no'))
     table = await onTable(FaceStation, {}, faced(), board)
     await flushPromises()
     expect(table.wrapper.findAll('tbody tr')).toHaveLength(2)

@@ -2,9 +2,9 @@ import { ref, watch, type Ref } from 'vue'
 import { api, type FaceGrid, type FaceWork } from '../../api/client'
 import { useFigure } from '../../state/figure'
 
-const NOTHING: FaceWork = { laying: [], advice: {}, evenness: { levelMm: 0, asideMm: 0, eyeLineMm: null }, anchors: [] }
+const NOTHING: FaceWork = { order: [], advice: {}, evenness: { levelMm: 0, asideMm: 0, eyeLineMm: null } }
 
-/** What PHP says of the face of a part: its grid, asked for when the shape changes, and how it is laid, whenever anything does. */
+/** What PHP says of the face of a part: its grid, asked for when the shape changes, and what is amiss, whenever anything does. */
 export function useFaceWork(part: Ref<string>) {
   const figure = useFigure()
   const grid = ref<FaceGrid | null>(null)
@@ -33,7 +33,7 @@ export function useFaceWork(part: Ref<string>) {
     askedWork?.abort()
     const mine = (askedWork = new AbortController())
     try {
-      work.value = await api.laying(figure.document, part.value, mine.signal)
+      work.value = await api.faceAdvice(figure.document, part.value, mine.signal)
     } catch {
       // What is wrong with the figure is told once, by the board.
       if (!mine.signal.aborted) work.value = NOTHING
