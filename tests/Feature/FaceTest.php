@@ -13,6 +13,11 @@ it('lists the pieces of a face, puts one on a head, and varies it', function () 
     expect($put->json('key'))->toBe('brows')->and($brow['piece']['values']['tilt'])->toEqual(20)->and($brow['mirror'])->toBeTrue();
     $varied = $this->postJson('/api/face/pieces', ['document' => $put->json('document'), 'part' => 'head', 'kind' => 'brows', 'piece' => 'brows', 'values' => (object) []])->assertOk();
     expect($varied->json('document.details'))->toHaveCount(count($put->json('document.details')));
+    // One that is not there is not varied; a detail too many is refused here and not when it is saved.
+    $this->postJson('/api/face/pieces', ['document' => demoFigure(), 'part' => 'head', 'kind' => 'brows', 'piece' => 'brows'])->assertStatus(422);
+    $full = demoFigure();
+    $full['details'] = array_map(static fn (int $i): array => ['key' => 'd'.$i] + $full['details'][0], range(0, 399));
+    $this->postJson('/api/face/pieces', ['document' => $full, 'part' => 'head', 'kind' => 'brows'])->assertStatus(422)->assertJsonPath('errors.0.pointer', '/details');
     // What comes back is a whole figure.
     $this->postJson('/api/plan', ['document' => $varied->json('document')])->assertOk();
 });
@@ -66,7 +71,7 @@ it('keeps a detail as drawn or in size, and shows it through the needle\'s eye',
 });
 
 it('knows the needles at hand, and asks for more where they are coarse', function () {
-    $this->getJson('/api/needles')->assertOk()->assertJsonPath('gauges', [])->assertJsonPath('finest', 42);
+    $this->getJson('/api/needles')->assertOk()->assertJsonPath('gauges', [36, 38, 40, 42])->assertJsonPath('finest', 42);
     $document = demoFigure();
     $document['details'] = [['key' => 'dot', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 2.2, 'xMm' => 5, 'yMm' => 0, 'colour' => $document['details'][0]['colour']]];
     $crisp = fn (): string => $this->postJson('/api/plan', ['document' => $document])->json('details.0.crisp');

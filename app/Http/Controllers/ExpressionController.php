@@ -12,6 +12,7 @@ use Impa\Face\Expression\Slider;
 use Impa\Face\Expressions;
 use Impa\Face\FaceCopy;
 use Impa\Figure\Figure;
+use stdClass;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** Pieces of a face: what there is, one put on a head or varied, a whole face copied. The changed document comes back, nothing is saved. */
@@ -29,7 +30,9 @@ final class ExpressionController
         $body = Body::of($request);
         [$figure, $part] = $body->part();
 
-        return (new JsonResponse(Expressions::put($figure, $part, $body->text('kind'), $body->named('values'), $body->text('piece'))))->setEncodingOptions(self::JSON);
+        $put = Expressions::put($figure, $part, $body->text('kind'), $body->named('values'), $body->text('piece'));
+
+        return self::whole($put['document'], ['key' => $put['key']]);
     }
 
     public function copy(Request $request): JsonResponse
@@ -39,6 +42,18 @@ final class ExpressionController
         $from = Figure::fromJson(SavedFigure::query()->findOrFail($body->int('from'))->document);
         $face = $from->parts[$body->text('fromPart')] ?? throw new HttpException(422, 'There is no such part in the other figure.');
 
-        return (new JsonResponse(['document' => FaceCopy::of($from, $face, $figure, $part, $body->flag('instead'))]))->setEncodingOptions(self::JSON);
+        return self::whole(FaceCopy::of($from, $face, $figure, $part, $body->flag('instead')));
+    }
+
+    /**
+     * What a figure cannot hold any more, such as a detail too many, is refused here and not when it is saved.
+     *
+     * @param  array<string, mixed>  $more
+     */
+    private static function whole(stdClass $document, array $more = []): JsonResponse
+    {
+        Figure::fromDocument($document);
+
+        return (new JsonResponse(['document' => $document] + $more))->setEncodingOptions(self::JSON);
     }
 }

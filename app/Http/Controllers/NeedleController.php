@@ -17,7 +17,9 @@ final class NeedleController
 {
     public function index(): JsonResponse
     {
-        return new JsonResponse(['gauges' => Needle::gauges(), 'sold' => Needles::SOLD, 'finest' => Needle::atHand()->finest()]);
+        $needles = Needle::atHand();
+
+        return new JsonResponse(['gauges' => $needles->gauges, 'sold' => Needles::SOLD, 'finest' => $needles->finest()]);
     }
 
     public function update(Request $request): JsonResponse

@@ -62,7 +62,7 @@ final class Expressions
      * @param  string  $key  of the piece to vary; empty for a new one
      * @return array{document: stdClass, key: string}
      *
-     * @throws FaceRefused if there is no such piece
+     * @throws FaceRefused if there is no such piece, or none with that key on the part
      */
     public static function put(Figure $figure, Part $part, string $kind, array $values, string $key = ''): array
     {
@@ -73,7 +73,8 @@ final class Expressions
         }
         $document = $figure->document();
         $document->details ??= [];
-        $key = $key !== '' ? $key : FreeKey::besides(array_map(static fn (stdClass $d): string => $d->piece->key ?? '', $document->details), $kind);
+        $isNew = $key === '';
+        $key = ! $isNew ? $key : FreeKey::besides(array_map(static fn (stdClass $d): string => $d->piece->key ?? '', $document->details), $kind);
         $old = [];
         $at = count($document->details);
         foreach ($document->details as $i => $detail) {
@@ -81,6 +82,9 @@ final class Expressions
                 $old[$detail->key] = $detail;
                 $at = min($at, $i);
             }
+        }
+        if (! $isNew && $old === []) {
+            throw FaceRefused::pieceIsGone($key, mb_strtolower($part->name));
         }
         $document->details = array_values(array_filter($document->details, static fn (stdClass $d): bool => ! isset($old[$d->key])));
         $bits = $expression::bits(Head::of(Surface::of($part->placements()[0])), $set);

@@ -15,6 +15,11 @@ final class FaceRefused extends RuntimeException
         return new self(sprintf('There is no piece "%s". There are: %s.', $kind, implode(', ', $known)));
     }
 
+    public static function pieceIsGone(string $key, string $part): self
+    {
+        return new self(sprintf('There is no piece "%s" on %s any more that could be varied. Put a new one on.', mb_substr($key, 0, 64), $part));
+    }
+
     public static function nothingToCopy(string $part): self
     {
         return new self(sprintf('There is nothing on %s that could be copied.', $part));

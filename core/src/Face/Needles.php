@@ -13,15 +13,15 @@ final readonly class Needles
     /** How much larger than with a 42 the smallest clean spot comes out, by gauge (house priors). */
     private const COARSER = [42 => 1.0, 40 => 1.15, 38 => 1.3, 36 => 1.6, 32 => 2.2];
 
-    /** @param  non-empty-list<int>  $gauges */
-    private function __construct(private array $gauges)
+    /** @param  non-empty-list<int>  $gauges  coarse to fine */
+    private function __construct(public array $gauges)
     {
     }
 
     /** @param  list<int>  $gauges  of those that are sold; the usual set where none is at hand */
     public static function of(array $gauges): self
     {
-        $known = array_values(array_intersect($gauges, self::SOLD));
+        $known = array_values(array_intersect(self::SOLD, $gauges));
 
         return $known === [] ? self::usual() : new self($known);
     }

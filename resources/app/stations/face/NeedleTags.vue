@@ -16,7 +16,7 @@ async function take(ask: () => Promise<NeedlesAtHand>): Promise<void> {
     trouble.value = error instanceof Error ? error.message : String(error)
   }
 }
-const has = (gauge: number) => (needles.value?.gauges.length ? needles.value.gauges.includes(gauge) : gauge > 32)
+const has = (gauge: number) => needles.value?.gauges.includes(gauge) ?? false
 async function flip(gauge: number): Promise<void> {
   const now = (needles.value?.sold ?? []).filter((g) => (g === gauge ? !has(g) : has(g)))
   if (!now.length) return void (trouble.value = 'Without a needle nothing is felted: keep one at least.')

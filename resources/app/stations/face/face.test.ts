@@ -236,7 +236,7 @@ describe('marks', () => {
 
 describe('needles at hand', () => {
   it('are kept as they are ticked, one at least', async () => {
-    vi.spyOn(api, 'needles').mockResolvedValue({ gauges: [], sold: [36, 38], finest: 42 })
+    vi.spyOn(api, 'needles').mockResolvedValue({ gauges: [36, 38], sold: [36, 38], finest: 38 })
     const kept = vi.spyOn(api, 'keepNeedles').mockImplementation((gauges) => Promise.resolve({ gauges, sold: [36, 38], finest: Math.max(...gauges) }))
     table = await onTable(NeedleTags, {}, faced(), board)
     await flushPromises()
