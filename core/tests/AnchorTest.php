@@ -104,3 +104,29 @@ describe('through the needle\'s eye', function () {
         $eye(Figures::read(Figures::document([Figures::part('head', 'ball', 60, 60, 60)], [['key' => 'd', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 4, 'xMm' => 44, 'colour' => 'black']])), 'd');
     })->throws(Impa\Face\FaceRefused::class);
 });
+
+it('answers for every kind of shape, however it is turned, in numbers that can be sent', function (Impa\Shape\ShapeKind $kind) {
+    $usual = Impa\Shape\Catalogue::usualSize($kind);
+    foreach ([['x' => 0], ['x' => 40, 'y' => -70, 'z' => 30]] as $turn) {
+        $figure = Figures::read(Figures::document([Figures::part('head', $kind->value, $usual->widthMm, $usual->heightMm, $usual->depthMm, 0, 30, 0, ['turnDeg' => $turn])], [
+            ['key' => 'a', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 3, 'colour' => 'black'],
+            ['key' => 'b', 'on' => 'head', 'kind' => 'line', 'widthMm' => 1, 'pointsMm' => [[-9, -9], [9, 9]], 'colour' => 'black', 'mirror' => true],
+            ['key' => 'c', 'on' => 'head', 'kind' => 'bead', 'widthMm' => 3, 'xMm' => 0.45 * $usual->widthMm, 'colour' => 'black', 'mirror' => true],
+        ]));
+        $part = $figure->parts['head'];
+        $surface = Surface::of($part->placements()[0]);
+        $grid = Impa\Face\Grid::of($surface);
+        $even = Impa\Face\Evenness::of($figure, 'head');
+        $said = [
+            $grid, Girth::widest($part, $surface, $grid['crownMm'], $grid['footMm']), $even->levelMm, $even->asideMm,
+            array_map(static fn (array $list): array => array_map(static fn (Impa\Face\Advice $a): array => $a->document(), $list), Impa\Face\FaceAdvice::of($figure, 'head', Impa\Face\Needles::usual(), $even)),
+            array_map(static fn (Anchor $a): ?array => $a->to($surface, 2.0, 2.0), Anchor::all($figure, $part, $surface)),
+            array_map(static fn ($d): array => [Impa\Face\Laying::of($figure, $d, $surface, Impa\Face\Needles::usual())->document(), Impa\Face\Sliding::inSize($d, $surface)], array_values($figure->details)),
+        ];
+        // JSON knows no infinity and no "not a number".
+        expect(json_encode($said))->toBeString();
+        foreach ($turn === ['x' => 0] ? Impa\Cards\FaceSheets::of($figure, $part)->pages(Impa\Cards\Paper::A4) : [] as $page) {
+            expect(strtolower($page))->not->toContain('nan')->not->toContain('inf ');
+        }
+    }
+})->with(Impa\Shape\ShapeKind::cases());

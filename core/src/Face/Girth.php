@@ -23,7 +23,7 @@ final class Girth
         return self::half(Surface::of($piece), $yMm) + self::half(Surface::of($piece, Side::Back), $yMm);
     }
 
-    /** @return array{mm: float, yMm: float, downMm: float} the widest, and where it is */
+    /** @return array{mm: float, yMm: float, downMm: ?float} the widest, and where it is; no way down to it by tape over a hole */
     public static function widest(Part $part, Surface $surface, float $crownMm, float $footMm): array
     {
         $best = [0.0, 0.0];
@@ -33,7 +33,9 @@ final class Girth
             $best = $width > $best[0] + 1e-6 ? [$width, $y] : $best;
         }
 
-        return ['mm' => self::atMm($part, $best[1]), 'yMm' => $best[1], 'downMm' => TapeMark::downMm($surface, $best[1])];
+        $down = TapeMark::downMm($surface, $best[1]);
+
+        return ['mm' => self::atMm($part, $best[1]), 'yMm' => $best[1], 'downMm' => is_nan($down) ? null : $down];
     }
 
     private static function half(Surface $surface, float $y): float

@@ -49,7 +49,7 @@ final readonly class Unrolled
         for ($i = 0; $i <= $count; $i++) {
             $down = $fromMm + ($toMm - $fromMm) * $i / $count;
             $y = $chart->levelMm($down);
-            if ($y !== null) {
+            if ($y !== null && $surface->has(0.0, $y)) {
                 $downs[] = $down;
                 $levels[] = $y;
             }
@@ -162,11 +162,12 @@ final readonly class Unrolled
     {
         $way = $x < 0.0 ? -1 : 1;
         $across = TapeMark::acrossMm($this->surface, $x, $y);
-        if (is_nan($across)) {
+        $down = TapeMark::downMm($this->surface, $y);
+        if (is_nan($across + $down)) {
             return null;
         }
         [$upper, $lower] = $this->strips[$k][$way];
-        $share = max(0.0, min(1.0, (TapeMark::downMm($this->surface, $y) - $this->downs[$k]) / max(1e-9, $this->downs[$k + 1] - $this->downs[$k])));
+        $share = max(0.0, min(1.0, ($down - $this->downs[$k]) / max(1e-9, $this->downs[$k + 1] - $this->downs[$k])));
         $i = (int) floor($across / self::WIDE_MM);
         if ($i + 1 >= min(count($upper), count($lower))) {
             return null;

@@ -21,7 +21,7 @@ export interface Drawing { parts: Record<string, PartDrawing>; details: Record<s
 export interface Board { document: Figure | null; plan: Plan; drawing: Drawing }
 export interface GridLine { mm: number; points: [number, number][] }
 export interface Guide { key: string; why: string; whyApart: string; bands: { name: string; highMm: number; lowMm: number }[]; eyes: { fromMm: number; toMm: number } }
-export interface FaceGrid { stepMm: number; across: GridLine[]; down: GridLine[]; crownMm: number; footMm: number; girth: { mm: number; yMm: number; downMm: number }; guides: Guide[] }
+export interface FaceGrid { stepMm: number; across: GridLine[]; down: GridLine[]; crownMm: number; footMm: number; girth: { mm: number; yMm: number; downMm: number | null }; guides: Guide[] }
 export interface Laying { key: string; woolMg: number; wool: string; needle: string; marks: string[]; stabs: string[]; proudMm: number; check: string; undo: string }
 export interface Mend { text: string; set: Partial<Detail>; add: Detail[]; remove: string[]; keep: '' | 'drawn' | 'size' }
 export interface Advice { code: string; why: string; isFault: boolean; mends: Mend[] }

@@ -48,7 +48,7 @@ watch([from, () => figure.document, () => props.part], async () => {
         </tr>
       </tbody>
     </table>
-    <p class="even" role="status">Level within {{ units.length(work.evenness.levelMm) }}, even within {{ units.length(work.evenness.asideMm) }} {{ units.lengthUnit.value }}.<template v-if="grid"> Girth {{ units.length(grid.girth.mm) }} {{ units.lengthUnit.value }}, at {{ units.length(grid.girth.downMm) }} down.</template></p>
+    <p class="even" role="status">Level within {{ units.length(work.evenness.levelMm) }}, even within {{ units.length(work.evenness.asideMm) }} {{ units.lengthUnit.value }}.<template v-if="grid?.girth.mm"> Girth {{ units.length(grid.girth.mm) }} {{ units.lengthUnit.value }}<template v-if="grid.girth.downMm !== null">, at {{ units.length(grid.girth.downMm) }} down</template>.</template></p>
     <p class="quiet small">In {{ units.lengthUnit.value }} by tape on the curved wool: {{ from === 'crown' ? 'across from the middle line, down from the crown' : 'first up or down from the anchor, then level across' }}. Pairs are pricked the same way on both sides.</p>
     <MeasureLine :part="part" />
   </template>
