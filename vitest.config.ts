@@ -8,8 +8,6 @@ export default defineConfig({
     include: ['resources/app/**/*.test.ts'],
     environment: 'happy-dom',
     css: false,
-    // Every test lays its own table; one loading of the components serves all files of a worker.
-    isolate: false,
     server: { deps: { inline: ['vuetify'] } },
   },
 })

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Impa\Colour\Srgb;
 use Impa\Face\Advice;
 use Impa\Face\CrispAdvice;
+use Impa\Face\Crispness;
 use Impa\Face\Ground;
 use Impa\Face\Laying;
 use Impa\Face\LayingOrder;
@@ -114,6 +115,17 @@ describe('crispness', function () {
         $mended = Figures::read($document);
         expect(Ground::difference($mended, $mended->details['eye']))->toBeGreaterThan(20.0)->and(Ground::difference($mended, $mended->details['eye-rim']))->toBeGreaterThan(20.0)
             ->and($mended->details['eye-rim']->widthMm)->toBe(7.0);
+    });
+
+    it('takes a light disc on a dark detail for a spark, in whatever layer, and nothing else', function () {
+        $figure = faced([
+            spot('eye', 6, 10, 0, 'black'), spot('glint', 1.3, 10, 1, 'white', 2, ['xMm' => 10.5]), spot('dot', 1.3, -10, 0, 'white', 3), spot('white', 6, 0, 12, 'white'), spot('pupil', 1.3, 0, 12, 'black', 3),
+        ]);
+        $isSpark = static fn (string $key): bool => Crispness::isSpark($figure, $figure->details[$key]);
+        // A spark may be 1 mm small; a dot on the bare head or a pupil on its white may not.
+        expect(array_map($isSpark, ['eye', 'glint', 'dot', 'white', 'pupil']))->toBe([false, true, false, false, false])
+            ->and(CrispAdvice::of($figure, $figure->details['glint'], Needles::usual()))->toBe([])
+            ->and(CrispAdvice::of($figure, $figure->details['pupil'], Needles::usual())[0]->code)->toBe('too-small');
     });
 
     it('warns of a small mark that differs in hue alone', function () {

@@ -134,7 +134,7 @@ final readonly class Steps
         $count = self::pieces($detail, $part);
         $felted = $detail->method === Method::Felt;
         $weighings = $felted ? [new Weighing('wool', $detail->colour, DetailWool::mg($detail) / 1000, $count)] : [];
-        $isSpark = Crispness::isSpark($detail);
+        $isSpark = Crispness::isSpark($this->figure, $detail);
 
         return new Step(
             'detail:'.$detail->key, StepKind::Detail, $detail->on, $detail->key, $after, $count * Minutes::detail($detail, $isSpark),

@@ -26,12 +26,12 @@ final class CrispAdvice
     /** @return list<Advice> */
     public static function of(Figure $figure, Detail $detail, Needles $needles): array
     {
-        return array_values(array_filter([self::tooSmall($detail, $needles), self::hardToSee($figure, $detail)]));
+        return array_values(array_filter([self::tooSmall($figure, $detail, $needles), self::hardToSee($figure, $detail)]));
     }
 
-    private static function tooSmall(Detail $detail, Needles $needles): ?Advice
+    private static function tooSmall(Figure $figure, Detail $detail, Needles $needles): ?Advice
     {
-        $least = Crispness::leastMm($detail, $needles);
+        $least = Crispness::leastMm($figure, $detail, $needles);
         $own = Crispness::widthMm($detail);
         if ($own >= $least || $own <= 0.0) {
             return null;

@@ -6,6 +6,7 @@ namespace Impa\Face;
 
 use Impa\Figure\Detail;
 use Impa\Figure\DetailKind;
+use Impa\Figure\Figure;
 use Impa\Figure\Method;
 use Impa\Shape\Box;
 
@@ -18,23 +19,28 @@ final class Crispness
 
     public const SPARK_MM = 1.0;
 
-    /** A spot laid on another one, in at least the third layer, is taken for a spark. */
-    private const SPARK_LAYER = 3;
+    /** A disc laid on another detail and lighter than it by so much (L of Lab) is a spark: the glint in an eye. */
+    private const LIGHTER_BY = 20.0;
 
     /** The least width in mm that the detail's method can hold with the needles at hand; 0 for what is not felted. */
-    public static function leastMm(Detail $detail, Needles $needles): float
+    public static function leastMm(Figure $figure, Detail $detail, Needles $needles): float
     {
         return match (true) {
             $detail->method !== Method::Felt => 0.0,
             $detail->kind === DetailKind::Line => self::LINE_MM,
-            self::isSpark($detail) => self::SPARK_MM,
+            self::isSpark($figure, $detail) => self::SPARK_MM,
             default => self::SPOT_MM,
         } * $needles->coarser();
     }
 
-    public static function isSpark(Detail $detail): bool
+    public static function isSpark(Figure $figure, Detail $detail): bool
     {
-        return $detail->kind === DetailKind::Disc && $detail->layer >= self::SPARK_LAYER;
+        if ($detail->kind !== DetailKind::Disc || ! Ground::isDetail($figure, $detail)) {
+            return false;
+        }
+        $light = static fn (string $colour): float => $figure->colours[$colour]->srgb->lab()->l;
+
+        return $light($detail->colour) - $light(Ground::colour($figure, $detail)) > self::LIGHTER_BY;
     }
 
     /** The detail's own least width in mm. */

@@ -83,7 +83,7 @@ final readonly class Evenness
             }
             if (! isset($paired[$one->key]) && abs($x) < self::MIDDLE_MM) {
                 $aside = max($aside, abs($x));
-                if (abs($x) > self::SEEN_MM && ! Crispness::isSpark($one)) {
+                if (abs($x) > self::SEEN_MM && ! Crispness::isSpark($figure, $one)) {
                     $advice[$one->key][] = Advice::look('aside', sprintf('it lies %.1f mm to the %s of the middle line', abs($x), $x > 0.0 ? 'right' : 'left'), [Mend::set('set it on the middle line', ['xMm' => round($one->xMm - $x, 2)])]);
                 }
             }
@@ -126,7 +126,7 @@ final readonly class Evenness
     private static function spark(Figure $figure, int $i, array $details, array $middles): ?Advice
     {
         [$spark, [$x, $y]] = [$details[$i], $middles[$i]];
-        if (! Crispness::isSpark($spark)) {
+        if (! Crispness::isSpark($figure, $spark)) {
             return null;
         }
         foreach (array_reverse($details, true) as $k => $under) {

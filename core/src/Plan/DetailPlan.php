@@ -34,7 +34,7 @@ final readonly class DetailPlan
         $part = $figure->parts[$detail->on];
         $mark = TapeMark::on($surface, ...$detail->middle());
 
-        return new self($detail, $part, $mark, Ground::difference($figure, $detail), Crispness::leastMm($detail, $needles));
+        return new self($detail, $part, $mark, Ground::difference($figure, $detail), Crispness::leastMm($figure, $detail, $needles));
     }
 
     public function isOnPart(): bool
