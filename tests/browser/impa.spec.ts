@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from '@playwright/test'
+import { toTheShapes } from './onwards'
 
 /** Waits until the figure is saved, as the page itself says. */
 const saved = (page: Page) => expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible()
@@ -47,12 +48,7 @@ test('a drawing dropped becomes a figure, and everything follows and stays', asy
   await dialog.getByLabel('Name').fill('Watcher')
   await dialog.getByLabel('Finished height').fill('100')
   await dialog.getByRole('button', { name: 'See its shapes' }).click()
-  const onwards = dialog.getByRole('button', { name: 'To the shapes' })
-  // It goes on by itself, or tells something first; how long it looks is the machine's affair.
-  const went = () => /shapes/.test(page.url())
-  await expect.poll(async () => went() || (await onwards.isEnabled({ timeout: 500 }).catch(() => false)), { timeout: 60_000 }).toBe(true)
-  if (!went()) await onwards.click()
-  await page.waitForURL(/figures\/\d+\/shapes/)
+  await toTheShapes(page)
 
   // Parts: drag one wider and see its grams change.
   await expect(page.locator('[data-part=head]')).toBeVisible()

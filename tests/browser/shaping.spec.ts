@@ -4,6 +4,7 @@ import { execFileSync } from 'node:child_process'
 import { mkdtempSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { toTheShapes } from './onwards'
 
 type Member = { key: string; name?: string; mirror?: boolean; colour: string; seen?: { taken?: boolean }; shape: { widthMm: number }; at: { xMm: number; yMm: number; zMm: number } }
 type Saved = { heightMm: number; parts: Member[]; details: Member[]; colours: { key: string; hex: string }[]; picture: { originPx: [number, number]; mmPerPx: number } }
@@ -21,9 +22,7 @@ async function drop(page: Page, file: string, height: string): Promise<void> {
   const dialog = page.getByRole('dialog')
   await dialog.getByLabel('Finished height').fill(height)
   await dialog.getByRole('button', { name: 'See its shapes' }).click()
-  const onwards = dialog.getByRole('button', { name: 'To the shapes' })
-  await page.waitForURL(/shapes/, { timeout: 6000 }).catch(() => onwards.click())
-  await page.waitForURL(/shapes/)
+  await toTheShapes(page)
   await expect(page.locator('[data-part]').first()).toBeVisible()
 }
 
