@@ -84,17 +84,9 @@ final class Sliding
                 return ['keep' => 'size', 'xMm' => round(($left[0] + $right[0]) / 2, 2), 'yMm' => round(($low[1] + $high[1]) / 2, 2), 'widthMm' => round($right[0] - $left[0], 2), 'heightMm' => round($high[1] - $low[1], 2)];
             }
         }
-        $points = array_values(array_filter(array_map($laid, $detail->pointsMm === [] ? $detail->outline() : self::placed($detail))));
+        $points = array_values(array_filter(array_map($laid, $detail->pointsMm === [] ? $detail->outline() : $detail->points())));
         $away = array_map(static fn (array $p): array => [round($p[0] - $middle[0], 2), round($p[1] - $middle[1], 2)], $points);
 
         return ['keep' => 'size', 'xMm' => round($middle[0], 2), 'yMm' => round($middle[1], 2), 'turnDeg' => 0, 'pointsMm' => $away] + ($detail->pointsMm === [] ? ['kind' => 'patch', 'smooth' => true] : []);
-    }
-
-    /** @return list<array{float, float}> its own points, not those of the curve through them, as seen from the middle of the part */
-    private static function placed(Detail $detail): array
-    {
-        $turn = deg2rad($detail->turnDeg);
-
-        return array_map(static fn (array $p): array => [$detail->xMm + $p[0] * cos($turn) - $p[1] * sin($turn), $detail->yMm + $p[0] * sin($turn) + $p[1] * cos($turn)], $detail->pointsMm);
     }
 }

@@ -56,6 +56,12 @@ final readonly class Detail
         return $this->placed($this->raw());
     }
 
+    /** @return list<array{float, float}> its own points, not those of the curve through them, placed like its outline; none of a disc */
+    public function points(): array
+    {
+        return $this->pointsMm === [] ? [] : $this->placed($this->pointsMm);
+    }
+
     /** @return list<non-empty-list<array{float, float}>> outlines of what is left open in it, placed like its own */
     public function holes(): array
     {

@@ -32,6 +32,8 @@ const flip = computed(() => {
   return `translate(${cx} ${cy}) scale(${props.flipped ? -1 : 1} 1) rotate(${props.upsideDown ? 180 : 0}) translate(${-cx} ${-cy})`
 })
 const details = computed(() => (props.was ?? figure.details).filter((d) => d.on === props.part.key && (d.side ?? 'front') === 'front').sort((a, b) => (a.layer ?? 1) - (b.layer ?? 1)))
+/** Lines and letters keep their size on the screen, however near it is looked at: widths are given for a view of so many mm. */
+const USUAL_MM = 57
 const text = computed(() => view.value.height / 42)
 const isChosen = (d: Detail) => figure.chosenDetails.includes(d.key)
 /** What is drawn of each, reckoned once and not at every step of a drag; numbered in the order in which they are laid. */
@@ -194,7 +196,7 @@ defineExpose({ nearer, zoom })
 
 <template>
   <svg
-    ref="svg" class="head" :viewBox="`${view.x} ${view.y} ${view.width} ${view.height}`" role="group" :aria-label="`${part.name ?? part.key} from the front, with a grid in tape millimetres`"
+    ref="svg" class="head" :style="{ '--mm': view.height / USUAL_MM }" :viewBox="`${view.x} ${view.y} ${view.width} ${view.height}`" role="group" :aria-label="`${part.name ?? part.key} from the front, with a grid in tape millimetres`"
     @pointermove="moved" @pointerup="release" @pointercancel="drop" @pointerdown="pressPaper" @wheel.prevent="wheel"
   >
     <g ref="plane" :transform="flip">
@@ -231,18 +233,18 @@ defineExpose({ nearer, zoom })
 
 <style scoped>
 .head { width: 100%; height: 100%; touch-action: none; min-height: 420px; }
-.wool { stroke: rgba(var(--v-theme-on-surface), 0.4); stroke-width: .25; }
+.wool { stroke: rgba(var(--v-theme-on-surface), 0.4); stroke-width: calc(.25px * var(--mm)); }
 .detail { cursor: grab; outline: none !important; }
-.detail :deep(.ring.shape), .ring :deep(.shape) { stroke: rgb(var(--v-theme-secondary)); stroke-width: .5; stroke-dasharray: 1 .7; }
-.fault :deep(.ring.shape), .fault .ring :deep(.shape) { stroke: rgb(var(--v-theme-error)); stroke-width: .7; stroke-dasharray: none; }
-.tag { fill: rgba(var(--v-theme-surface), 0.88); stroke: rgb(var(--v-theme-thread)); stroke-width: .15; }
-.tag.fault { stroke: rgb(var(--v-theme-error)); stroke-width: .5; }
+.detail :deep(.ring.shape), .ring :deep(.shape) { stroke: rgb(var(--v-theme-secondary)); stroke-width: calc(.5px * var(--mm)); stroke-dasharray: calc(1px * var(--mm)) calc(.7px * var(--mm)); }
+.fault :deep(.ring.shape), .fault .ring :deep(.shape) { stroke: rgb(var(--v-theme-error)); stroke-width: calc(.7px * var(--mm)); stroke-dasharray: none; }
+.tag { fill: rgba(var(--v-theme-surface), 0.88); stroke: rgb(var(--v-theme-thread)); stroke-width: calc(.15px * var(--mm)); }
+.tag.fault { stroke: rgb(var(--v-theme-error)); stroke-width: calc(.5px * var(--mm)); }
 .gone { display: none; }
-.snap { stroke: rgb(var(--v-theme-info)); stroke-width: .3; stroke-dasharray: 1 .6; fill: none; pointer-events: none; }
-.handles circle { fill: rgb(var(--v-theme-surface)); stroke: rgb(var(--v-theme-secondary)); stroke-width: .25; }
+.snap { stroke: rgb(var(--v-theme-info)); stroke-width: calc(.3px * var(--mm)); stroke-dasharray: calc(1px * var(--mm)) calc(.6px * var(--mm)); fill: none; pointer-events: none; }
+.handles circle { fill: rgb(var(--v-theme-surface)); stroke: rgb(var(--v-theme-secondary)); stroke-width: calc(.25px * var(--mm)); }
 .handles .wide { fill: transparent; stroke: none; }
 .point { cursor: move; } .between { cursor: copy; }
 .held circle:last-child { fill: rgb(var(--v-theme-secondary)); }
-.pulled { fill: none; stroke: rgb(var(--v-theme-secondary)); stroke-width: .25; stroke-dasharray: .8 .5; }
-.reading rect { fill: rgba(var(--v-theme-surface), .94); stroke: rgb(var(--v-theme-thread)); stroke-width: .15; }
+.pulled { fill: none; stroke: rgb(var(--v-theme-secondary)); stroke-width: calc(.25px * var(--mm)); stroke-dasharray: calc(.8px * var(--mm)) calc(.5px * var(--mm)); }
+.reading rect { fill: rgba(var(--v-theme-surface), .94); stroke: rgb(var(--v-theme-thread)); stroke-width: calc(.15px * var(--mm)); }
 </style>

@@ -35,14 +35,14 @@ const eyes = computed(() => props.guide?.bands.find((b) => b.name === 'eyes'))
 </template>
 
 <style scoped>
-.grid path { fill: none; stroke: rgb(0 0 0 / 22%); stroke-width: .12; }
-.grid .ten { stroke: rgb(0 0 0 / 42%); stroke-width: .2; }
-.grid .middle { stroke: rgb(var(--v-theme-primary)); stroke-width: .35; stroke-dasharray: 1.4 .9; }
-.grid .half { stroke: rgb(var(--v-theme-info)); stroke-width: .35; stroke-dasharray: 1.4 .9; }
-.grid .eyes { stroke: rgb(var(--v-theme-warning)); stroke-width: .35; stroke-dasharray: 2 .7; }
-.grid .third { stroke: rgb(var(--v-theme-success)); stroke-width: .3; stroke-dasharray: .5 .9; stroke-linecap: round; }
+.grid path { fill: none; stroke: rgb(0 0 0 / 22%); stroke-width: calc(.12px * var(--mm)); }
+.grid .ten { stroke: rgb(0 0 0 / 42%); stroke-width: calc(.2px * var(--mm)); }
+.grid .middle { stroke: rgb(var(--v-theme-primary)); stroke-width: calc(.35px * var(--mm)); stroke-dasharray: calc(1.4px * var(--mm)) calc(.9px * var(--mm)); }
+.grid .half { stroke: rgb(var(--v-theme-info)); stroke-width: calc(.35px * var(--mm)); stroke-dasharray: calc(1.4px * var(--mm)) calc(.9px * var(--mm)); }
+.grid .eyes { stroke: rgb(var(--v-theme-warning)); stroke-width: calc(.35px * var(--mm)); stroke-dasharray: calc(2px * var(--mm)) calc(.7px * var(--mm)); }
+.grid .third { stroke: rgb(var(--v-theme-success)); stroke-width: calc(.3px * var(--mm)); stroke-dasharray: calc(.5px * var(--mm)) calc(.9px * var(--mm)); stroke-linecap: round; }
 /* Over dark wool and pale alike. */
-.band rect { fill: rgba(var(--v-theme-info), .16); stroke: rgb(var(--v-theme-info)); stroke-width: .18; stroke-dasharray: .8 .6; }
-.place rect { fill: rgba(var(--v-theme-surface), .32); stroke: rgb(var(--v-theme-info)); stroke-width: .3; }
+.band rect { fill: rgba(var(--v-theme-info), .16); stroke: rgb(var(--v-theme-info)); stroke-width: calc(.18px * var(--mm)); stroke-dasharray: calc(.8px * var(--mm)) calc(.6px * var(--mm)); }
+.place rect { fill: rgba(var(--v-theme-surface), .32); stroke: rgb(var(--v-theme-info)); stroke-width: calc(.3px * var(--mm)); }
 .scale { fill: rgb(var(--v-theme-quiet)); }
 </style>
