@@ -71,10 +71,16 @@ make_folders() {
     [ -s .env ] || printf 'APP_KEY=base64:%s\n' "$(php -r 'echo base64_encode(random_bytes(32));')" > .env
 }
 
-# The embedded server with a warm cache and JIT; on 127.0.0.1 only.
+# The embedded server with a warm cache and JIT; on 127.0.0.1 only. Settings, routes and code are read once, when it starts: after
+# a change to them it is started again. Only what it starts sees these settings; console and tests read their own.
 serve() {
+    export APP_CONFIG_CACHE="storage/framework/served-$1/config.php" APP_ROUTES_CACHE="storage/framework/served-$1/routes.php"
+    mkdir -p "storage/framework/served-$1"
+    php artisan config:cache --quiet
+    php artisan route:cache --quiet
     cd public
-    PHP_CLI_SERVER_WORKERS=4 exec php -d opcache.enable=1 -d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M \
+    PHP_CLI_SERVER_WORKERS=4 exec php -d opcache.enable=1 -d opcache.enable_cli=1 -d opcache.validate_timestamps=0 \
+        -d opcache.jit=tracing -d opcache.jit_buffer_size=128M -d opcache.jit_max_root_traces=8192 -d opcache.jit_max_side_traces=1024 \
         -d memory_limit=512M -d post_max_size=0 -d max_execution_time=60 \
         -S "127.0.0.1:$1" ../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php
 }

@@ -8,6 +8,8 @@ use App\Http\Problem;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Foundation\Http\Middleware\ConvertEmptyStringsToNull;
+use Illuminate\Foundation\Http\Middleware\TrimStrings;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
 
@@ -19,6 +21,8 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         // The app is same-origin, and the CORS package is not on the registry this project reaches.
         $middleware->remove(HandleCors::class);
+        // Documents are checked and kept as they were sent: nothing is trimmed or taken for missing on the way in.
+        $middleware->remove([TrimStrings::class, ConvertEmptyStringsToNull::class]);
         $middleware->prepend(OnlyThisMachine::class);
         $middleware->append(ContentSecurity::class);
     })

@@ -3,7 +3,8 @@
 declare(strict_types=1);
 
 return [
-    'driver' => env('SESSION_DRIVER', 'file'),
+    // Nothing is kept in a session but its token: an encrypted cookie holds that without a file written in every request.
+    'driver' => env('SESSION_DRIVER', 'cookie'),
     'lifetime' => 60 * 24 * 7,
     'expire_on_close' => false,
     'encrypt' => false,

@@ -11,10 +11,16 @@ use Impa\Shape\Outline;
  * Colour, a bead or a line on a part. x and y in mm as seen from `side`, from the middle of the part,
  * y up, whatever the part's own turn. Immutable.
  */
-final readonly class Detail
+final class Detail
 {
     /** Straight pieces of a curve between two of its points. */
     private const CURVE = 8;
+
+    /** @var ?non-empty-list<array{float, float}> its outline, once it was asked for */
+    private ?array $outline = null;
+
+    /** @var ?array{float, float} its middle, once it was asked for */
+    private ?array $middle = null;
 
     /**
      * @param  list<array{float, float}>  $pointsMm  of a patch or line, else empty
@@ -24,25 +30,25 @@ final readonly class Detail
      * @param  Keep  $keep  what the felter chose where it would slide round the edge of its part
      */
     public function __construct(
-        public string $key,
-        public string $name,
-        public string $on,
-        public DetailKind $kind,
-        public float $widthMm,
-        public float $heightMm,
-        public float $xMm,
-        public float $yMm,
-        public float $turnDeg,
-        public array $pointsMm,
-        public string $colour,
-        public int $layer,
-        public bool $mirror,
-        public Method $method,
-        public Side $side,
-        public bool $smooth = false,
-        public array $widthsMm = [],
-        public array $holesMm = [],
-        public Keep $keep = Keep::Unsaid,
+        public readonly string $key,
+        public readonly string $name,
+        public readonly string $on,
+        public readonly DetailKind $kind,
+        public readonly float $widthMm,
+        public readonly float $heightMm,
+        public readonly float $xMm,
+        public readonly float $yMm,
+        public readonly float $turnDeg,
+        public readonly array $pointsMm,
+        public readonly string $colour,
+        public readonly int $layer,
+        public readonly bool $mirror,
+        public readonly Method $method,
+        public readonly Side $side,
+        public readonly bool $smooth = false,
+        public readonly array $widthsMm = [],
+        public readonly array $holesMm = [],
+        public readonly Keep $keep = Keep::Unsaid,
     ) {
     }
 
@@ -53,7 +59,7 @@ final readonly class Detail
      */
     public function outline(): array
     {
-        return $this->placed($this->raw());
+        return $this->outline ??= $this->placed($this->raw());
     }
 
     /** @return list<array{float, float}> its own points, not those of the curve through them, placed like its outline; none of a disc */
@@ -132,7 +138,7 @@ final readonly class Detail
     /** @return array{float, float} the middle as seen from its side; of a line, the middle of its points' box */
     public function middle(): array
     {
-        return $this->pointsMm === [] ? [$this->xMm, $this->yMm] : Box::around($this->outline())->middle();
+        return $this->middle ??= $this->pointsMm === [] ? [$this->xMm, $this->yMm] : Box::around($this->outline())->middle();
     }
 
     /** @return non-empty-list<array{float, float}> before it is turned and placed */
@@ -154,10 +160,13 @@ final readonly class Detail
         $at = static fn (int $i): array => $closed ? $points[($i + $count) % $count] : $points[max(0, min($count - 1, $i))];
         $curve = [$points[0]];
         for ($i = 0, $n = $closed ? $count : $count - 1; $i < $n; $i++) {
-            [$a, $b, $c, $d] = [$at($i - 1), $at($i), $at($i + 1), $at($i + 2)];
+            [[$ax, $ay], [$bx, $by], [$cx, $cy], [$dx, $dy]] = [$at($i - 1), $at($i), $at($i + 1), $at($i + 2)];
             for ($k = 1; $k <= self::CURVE && ! ($closed && $i === $n - 1 && $k === self::CURVE); $k++) {
                 $t = $k / self::CURVE;
-                $curve[] = array_map(static fn (int $j): float => $b[$j] + $t / 2 * ($c[$j] - $a[$j] + $t * (2 * $a[$j] - 5 * $b[$j] + 4 * $c[$j] - $d[$j] + $t * (3 * ($b[$j] - $c[$j]) + $d[$j] - $a[$j]))), [0, 1]);
+                $curve[] = [
+                    $bx + $t / 2 * ($cx - $ax + $t * (2 * $ax - 5 * $bx + 4 * $cx - $dx + $t * (3 * ($bx - $cx) + $dx - $ax))),
+                    $by + $t / 2 * ($cy - $ay + $t * (2 * $ay - 5 * $by + 4 * $cy - $dy + $t * (3 * ($by - $cy) + $dy - $ay))),
+                ];
             }
         }
 
