@@ -12,6 +12,7 @@ export default defineConfig({
   expect: { timeout: 10_000 },
   reporter: [['list']],
   outputDir: 'test-results',
-  use: { baseURL: `http://127.0.0.1:${port}`, viewport: { width: 1280, height: 800 }, launchOptions: launch, trace: 'off' },
+  // Without motion: a click need not wait until what moves has come to rest.
+  use: { baseURL: `http://127.0.0.1:${port}`, viewport: { width: 1280, height: 800 }, launchOptions: launch, trace: 'off', contextOptions: { reducedMotion: 'reduce' } },
   webServer: { stdout: 'ignore', stderr: 'ignore', command: 'tests/browser/serve.sh', url: `http://127.0.0.1:${port}/`, env: { IMPA_TEST_PORT: String(port) }, reuseExistingServer: false, timeout: 60_000 },
 })

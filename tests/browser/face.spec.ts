@@ -1,7 +1,7 @@
-import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from '@playwright/test'
 import { execFileSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
+import { expectNoSeriousFault } from './seriousFaults'
 
 test.setTimeout(60_000)
 
@@ -55,9 +55,7 @@ test('a face is read out in the order of laying, measured, and seen from afar', 
 
   for (const tab of ['Marks', 'How to lay', 'Pieces', 'From afar']) {
     await page.getByRole('tab', { name: tab }).click()
-    await page.waitForLoadState('networkidle')
-    const { violations } = await new AxeBuilder({ page }).analyze()
-    expect(violations.filter((v) => ['serious', 'critical'].includes(v.impact ?? '')).map((v) => `${tab}: ${v.id} ${v.nodes[0]?.html}`)).toEqual([])
+    await expectNoSeriousFault(page, tab)
   }
 })
 

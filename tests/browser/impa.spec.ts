@@ -1,6 +1,6 @@
-import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from '@playwright/test'
 import { toTheShapes } from './onwards'
+import { expectNoSeriousFault } from './seriousFaults'
 
 /** Waits until the figure is saved, as the page itself says. */
 const saved = (page: Page) => expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible()
@@ -277,9 +277,7 @@ for (const light of ['day', 'lamp'] as const) {
       await page.waitForLoadState('networkidle')
       if (path.endsWith('shapes')) await page.getByLabel('Parts, by what they are joined to').getByRole('button', { name: /^Head/ }).click()
       if (path.endsWith('face')) await page.getByRole('button', { name: /^Eye/ }).first().click()
-      const { violations } = await new AxeBuilder({ page }).analyze()
-      const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical')
-      expect(serious.map((v) => `${path}: ${v.id} at ${v.nodes.map((n) => n.target.join(' ')).slice(0, 4).join(', ')}`)).toEqual([])
+      await expectNoSeriousFault(page, path)
       const sideways = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)
       expect(sideways, `${path} scrolls sideways`).toBeLessThanOrEqual(0)
     }

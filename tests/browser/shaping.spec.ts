@@ -1,10 +1,10 @@
-import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from '@playwright/test'
 import { execFileSync } from 'node:child_process'
 import { mkdtempSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { toTheShapes } from './onwards'
+import { expectNoSeriousFault } from './seriousFaults'
 
 type Member = { key: string; name?: string; mirror?: boolean; colour: string; seen?: { taken?: boolean }; shape: { widthMm: number }; at: { xMm: number; yMm: number; zMm: number } }
 type Saved = { heightMm: number; parts: Member[]; details: Member[]; colours: { key: string; hex: string }[]; picture: { originPx: [number, number]; mmPerPx: number } }
@@ -279,27 +279,20 @@ test('a side picture gives the parts their depths', async ({ page }) => {
 
 test('review, sizing, cards and comparing have no serious fault for a screen reader', async ({ page }) => {
   await drop(page, 'demo/sorrel.png', '100')
-  const serious = async (what: string) => {
-    // A dialog that is still fading in is pale for a moment.
-    await page.waitForFunction(() => window.document.getAnimations().every((a) => a.playState !== 'running' || a.effect?.getTiming().iterations === Infinity))
-    await page.waitForTimeout(400)
-    const { violations } = await new AxeBuilder({ page }).analyze()
-    expect(violations.filter((v) => v.impact === 'serious' || v.impact === 'critical').map((v) => `${what}: ${v.id} at ${v.nodes.map((n) => n.target.join(' ')).slice(0, 3).join(', ')}`)).toEqual([])
-  }
   await page.getByRole('button', { name: /^Review/ }).click()
-  await serious('review')
+  await expectNoSeriousFault(page, 'review')
   await page.getByRole('region', { name: 'Review of what was seen' }).getByRole('button', { name: 'Done' }).click()
   await page.locator('.compare').click()
   await page.getByRole('option', { name: 'Slider' }).click()
   await expect(page.getByText(/% alike/)).toBeVisible()
-  await serious('slider')
+  await expectNoSeriousFault(page, 'slider')
   await page.keyboard.press('Escape')
   await page.locator('svg.board').click({ position: { x: 20, y: 200 } })
   await page.getByRole('button', { name: 'Size by a part or an object' }).click()
   await expect(page.getByRole('dialog')).toContainText('times the wool')
-  await serious('sizing')
+  await expectNoSeriousFault(page, 'sizing')
   await page.getByRole('dialog').getByRole('button', { name: 'Leave it' }).click()
   await page.getByRole('button', { name: 'Print size cards' }).click()
   await expect(page.getByRole('dialog')).toContainText('Print at 100 %')
-  await serious('cards')
+  await expectNoSeriousFault(page, 'cards')
 })

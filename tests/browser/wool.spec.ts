@@ -1,9 +1,9 @@
-import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from '@playwright/test'
 import { execFileSync } from 'node:child_process'
 import { mkdtempSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { expectNoSeriousFault } from './seriousFaults'
 
 interface Wool { id: number; name: string; gramsLeft: number; freeG: number; asideG: number }
 const wools = async (page: Page) => ((await (await page.request.get('/api/wools')).json()) as { wools: Wool[] }).wools
@@ -209,9 +209,7 @@ test('the wool pages and the stash have no serious fault, by day and by lamp', a
       await page.goto(path)
       if (tab) await page.getByRole('tab', { name: new RegExp(`^${tab}`) }).click()
       else await page.getByRole('button', { name: /^Amber/ }).click()
-      await page.waitForLoadState('networkidle')
-      const { violations } = await new AxeBuilder({ page }).disableRules(['color-contrast-enhanced']).analyze()
-      expect(violations.filter((v) => ['serious', 'critical'].includes(v.impact ?? '')).map((v) => `${path} ${tab}: ${v.id} ${v.nodes[0]?.html}`)).toEqual([])
+      await expectNoSeriousFault(page, `${path} ${tab}`)
       expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(1280)
     }
   }

@@ -4,7 +4,7 @@ import { api } from '../api/client'
 import { onTable, plain, type OnTable } from '../../../tests/support/onTable'
 import { showKeys, useKeys } from './useKeys'
 
-const Table = defineComponent({ setup() { useKeys(); return () => h('div', [h('input', { id: 'field' }), h('div', { class: 'v-overlay' }, [h('i', { id: 'over' })])]) } })
+const Table = defineComponent({ setup() { useKeys(); return () => h('div', [h('input', { id: 'field' }), h('div', { class: 'v-overlay v-overlay--active' }, [h('i', { id: 'over' })]), h('div', { class: 'v-overlay' }, [h('i', { id: 'leaving' })])]) } })
 let table: OnTable
 const press = (key: string, more: KeyboardEventInit = {}, at: EventTarget = document.body) => at.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true, ...more }))
 const head = () => table.figure.parts.find((p) => p.key === 'head')!
@@ -125,6 +125,12 @@ describe('keys anywhere', () => {
     expect(table.figure.parts).toHaveLength(3)
     expect(head().at.yMm).toBe(50)
     expect(head().mirror).toBeUndefined()
+  })
+
+  it('takes a key again as soon as a dialog is on its way out', () => {
+    table.figure.choose('head')
+    press('ArrowUp', {}, document.querySelector('#leaving')!)
+    expect(head().at.yMm).toBe(51)
   })
 
   it('acts only at the stations where a shape or a detail can be seen', async () => {

@@ -3,6 +3,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { useFigure } from '../state/figure'
 import { round } from '../drawing/geometry'
 import { STATIONS } from './router'
+import { isTyping } from './typing'
 
 /** Whether the list of keys is shown. */
 export const showKeys = ref(false)
@@ -77,8 +78,7 @@ export function useKeys() {
   }
 
   function onKey(event: KeyboardEvent): void {
-    const target = event.target as HTMLElement
-    if (target.closest('input, textarea, select, [role=combobox], [role=listbox], [role=slider], .v-overlay')) return
+    if (isTyping(event)) return
     if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z') {
       event.preventDefault()
       if (event.shiftKey) figure.redo()

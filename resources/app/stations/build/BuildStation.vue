@@ -5,6 +5,7 @@ import { useFigure } from '../../state/figure'
 import { useUnits } from '../../state/units'
 import { materialWord, schoolReasons, schools } from '../words'
 import { useRest } from './useRest'
+import { isTyping } from '../../shell/typing'
 
 const figure = useFigure()
 const units = useUnits()
@@ -45,7 +46,7 @@ function toggle(key: string): void {
 watch(() => step.value?.key, () => nextTick(() => list.value?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest' })))
 
 function onKey(event: KeyboardEvent): void {
-  if (event.key !== ' ' || (event.target as HTMLElement).closest('input, textarea, button, [role=combobox], .v-overlay')) return
+  if (event.key !== ' ' || isTyping(event) || (event.target as HTMLElement).closest('button')) return
   event.preventDefault()
   void finish()
 }

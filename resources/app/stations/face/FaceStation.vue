@@ -14,6 +14,7 @@ import LayingGuide from './LayingGuide.vue'
 import MarksPane from './MarksPane.vue'
 import PiecesPane from './PiecesPane.vue'
 import { useFaceWork } from './useFaceWork'
+import { isTyping } from '../../shell/typing'
 
 const figure = useFigure()
 const wish = ref('')
@@ -56,7 +57,7 @@ const keys: Record<string, () => void> = {
   b: () => (showBefore.value = true),
 }
 function onKey(event: KeyboardEvent): void {
-  if ((event.target as HTMLElement).closest('input, textarea, [role=combobox], .v-overlay') || event.ctrlKey || event.metaKey) return
+  if (isTyping(event) || event.ctrlKey || event.metaKey) return
   keys[event.key.toLowerCase()]?.()
 }
 function onKeyUp(event: KeyboardEvent): void {

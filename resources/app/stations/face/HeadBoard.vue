@@ -9,6 +9,7 @@ import { useFigure } from '../../state/figure'
 import { useUnits } from '../../state/units'
 import TapeGrid from './TapeGrid.vue'
 import { pointAfter, useFaceDrag, withoutPoint } from './useFaceDrag'
+import { isTyping } from '../../shell/typing'
 
 /** One part large from the front, its tape grid lying on the curve, its details to be dragged. Millimetres from the part's middle. `was` shows it as it was before. */
 const props = defineProps<{ part: Part; grid: FaceGrid | null; flipped: boolean; upsideDown: boolean; order: string[]; faults: string[]; lines: string[]; eyeLine: number | null; guide?: Guide; was?: Detail[] | null }>()
@@ -166,7 +167,7 @@ function split(index: number): void {
 }
 
 function onKey(event: KeyboardEvent): void {
-  if ((event.target as HTMLElement).closest('input, textarea, select, [role=combobox], [role=listbox], .v-overlay') || event.ctrlKey || event.metaKey || event.altKey) return
+  if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return
   const key = event.key.toLowerCase()
   if (key === '+' || key === '=') zoomBy(1.4)
   if (key === '-') zoomBy(1 / 1.4)

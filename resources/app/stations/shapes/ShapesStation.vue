@@ -14,6 +14,7 @@ import SideStrip from './SideStrip.vue'
 import type { Compare, Tool } from './tools'
 import { useZoom, type Frames } from '../../drawing/useZoom'
 import { useFrames } from './useFrames'
+import { isTyping } from '../../shell/typing'
 
 const figure = useFigure()
 const adding = ref(false)
@@ -61,7 +62,7 @@ const toolKeys: Record<string, (shift: boolean) => void> = {
   escape: () => (tool.value = 'choose'),
 }
 function onKey(event: KeyboardEvent): void {
-  if ((event.target as HTMLElement).closest('input, textarea, select, [role=combobox], [role=listbox], .v-overlay') || event.ctrlKey || event.metaKey || event.altKey) return
+  if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return
   toolKeys[event.key.toLowerCase()]?.(event.shiftKey)
 }
 onMounted(() => window.addEventListener('keydown', onKey))
