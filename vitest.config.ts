@@ -8,6 +8,7 @@ export default defineConfig({
     include: ['resources/app/**/*.test.ts'],
     environment: 'happy-dom',
     css: false,
+    maxWorkers: '100%',
     server: { deps: { inline: ['vuetify'] } },
   },
 })

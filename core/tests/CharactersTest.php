@@ -39,8 +39,16 @@ function character(int $seed): array
     return ['heightMm' => 120] + Figures::document($parts, $details, ['colours' => $colours]);
 }
 
-/** @return array{Figure, string, array<string, mixed>} the character, its drawing, and what is seen in it */
+/** @return array{Figure, string, array<string, mixed>} the character, its drawing, and what is seen in it; looked at once */
 function seenAgain(int $seed): array
+{
+    static $seen = [];
+
+    return $seen[$seed] ??= lookedAt($seed);
+}
+
+/** @return array{Figure, string, array<string, mixed>} */
+function lookedAt(int $seed): array
 {
     $figure = Figures::read(character($seed));
     $png = Painter::png($figure, View::Front, 480);
