@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Build;
 
+use SplMinHeap;
+
 /** Puts steps into an order that keeps every dependence, and tells how long the whole takes. */
 final class Order
 {
@@ -17,26 +19,25 @@ final class Order
     public static function of(array $steps): array
     {
         $waiting = $next = [];
+        /** @var SplMinHeap<array{int, int}> $free rank and place of the steps that nothing holds back */
+        $free = new SplMinHeap;
         foreach ($steps as $i => $step) {
             $waiting[$i] = count($step->after);
             foreach ($step->after as $before) {
                 $next[$before][] = $i;
             }
+            if ($waiting[$i] === 0) {
+                $free->insert([$step->kind->rank(), $i]);
+            }
         }
         $ordered = [];
         while ($waiting !== []) {
-            $best = null;
-            foreach ($waiting as $i => $open) {
-                if ($open === 0 && ($best === null || $steps[$i]->kind->rank() < $steps[$best]->kind->rank())) {
-                    $best = $i;
-                }
-            }
             // A circle cannot come out of Steps; were there one, the work would still go on.
-            $best ??= (int) array_key_first($waiting);
+            $best = $free->isEmpty() ? array_key_first($waiting) : $free->extract()[1];
             unset($waiting[$best]);
             foreach ($next[$steps[$best]->key] ?? [] as $i) {
-                if (isset($waiting[$i])) {
-                    $waiting[$i]--;
+                if (isset($waiting[$i]) && --$waiting[$i] === 0) {
+                    $free->insert([$steps[$i]->kind->rank(), $i]);
                 }
             }
             $ordered[] = $steps[$best];

@@ -58,12 +58,11 @@ final readonly class Placement
     {
         [$x, $y, $z] = $this->own(0.0, $up, 0.0);
         $size = $this->part->solid->size();
+        $isStack = $this->part->solid instanceof Stack;
+        [$out, $deep] = [hypot($x, $z * $size->depthMm / $size->widthMm), abs($z) * $size->depthMm / 2];
         $farthest = 0.0;
         foreach ($this->part->solid->front()[0] as [$px, $py]) {
-            $across = $this->part->solid instanceof Stack
-                ? abs($px) * hypot($x, $z * $size->depthMm / $size->widthMm)
-                : $px * $x + abs($z) * $size->depthMm / 2;
-            $farthest = max($farthest, $py * $y + $across);
+            $farthest = max($farthest, $py * $y + ($isStack ? abs($px) * $out : $px * $x + $deep));
         }
 
         return $farthest;

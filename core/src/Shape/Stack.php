@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Shape;
 
+use WeakMap;
+
 /**
  * A shape as a stack of ellipses along its standing axis: at t from 0 (bottom) to 1 (top) the
  * half-width is (w/2) p(t) and the half-depth (d/2) p(t), with max p = 1.
@@ -65,12 +67,17 @@ abstract readonly class Stack implements Solid
         return [0.0, ($first / $whole - 0.5) * $this->size->heightMm, 0.0];
     }
 
-    /**
-     * The integrals of p^2 and of t p^2 over t, by Simpson's rule in every band.
-     *
-     * @return array{float, float}
-     */
+    /** @return array{float, float} the integrals of p^2 and of t p^2 over t; a plan asks for a volume and its middle, and often for both */
     private function moments(): array
+    {
+        static $known = null;
+        $known ??= new WeakMap;
+
+        return $known[$this] ??= $this->integrals();
+    }
+
+    /** @return array{float, float} by Simpson's rule in every band */
+    private function integrals(): array
     {
         $whole = $first = $t = 0.0;
         $square = $this->profile(0.0) ** 2;

@@ -6,6 +6,7 @@ namespace Impa\Wool;
 
 use Impa\Figure\Part;
 use Impa\Shape\Size;
+use Impa\Shape\Solid;
 
 /** What one piece of a part takes: its cover and core, in volume and grams. Immutable. */
 final readonly class PartWool
@@ -18,8 +19,10 @@ final readonly class PartWool
     /** How many times its felted volume a part fills before felting (common practice: 2 to 3). */
     public const LOOSE = 2.5;
 
+    /** @param  ?Solid  $inside  what fills it: none where it is solid colour */
     private function __construct(
         private Part $part,
+        private ?Solid $inside,
         public float $volumeCm3,
         public float $insideCm3,
     ) {
@@ -27,7 +30,9 @@ final readonly class PartWool
 
     public static function of(Part $part): self
     {
-        return new self($part, $part->solid->volumeCm3(), self::insideCm3($part));
+        $inside = self::inside($part);
+
+        return new self($part, $inside, $part->solid->volumeCm3(), $inside?->volumeCm3() ?? 0.0);
     }
 
     /** The same part with another inside. */
@@ -37,16 +42,16 @@ final readonly class PartWool
         // Whatever is wrapped or stuffed fills the same room.
         $same = $this->insideCm3 > 0.0 && ! in_array(CoreMaterial::Foam, [$core, $this->part->core], true) && $core !== CoreMaterial::None;
 
-        return new self($part, $this->volumeCm3, $same ? $this->insideCm3 : self::insideCm3($part));
+        return $same ? new self($part, $this->inside, $this->volumeCm3, $this->insideCm3) : self::of($part);
     }
 
-    private static function insideCm3(Part $part): float
+    private static function inside(Part $part): ?Solid
     {
         return match (true) {
-            $part->core === CoreMaterial::None || $part->solid->thinnestMm() <= 2 * $part->coverMm => 0.0,
+            $part->core === CoreMaterial::None || $part->solid->thinnestMm() <= 2 * $part->coverMm => null,
             // Foam comes in its own sizes: what it leaves free is cover.
-            $part->core === CoreMaterial::Foam => Foam::inside($part->solid, $part->coverMm)?->solid->volumeCm3() ?? 0.0,
-            default => $part->solid->shrunk(2 * $part->coverMm)->volumeCm3(),
+            $part->core === CoreMaterial::Foam => Foam::inside($part->solid, $part->coverMm)?->solid,
+            default => $part->solid->shrunk(2 * $part->coverMm),
         };
     }
 
@@ -88,11 +93,11 @@ final readonly class PartWool
     public function middleOfMass(): array
     {
         $whole = $this->part->solid->middleOfMass();
-        if ($this->insideCm3 <= 0.0) {
+        if ($this->inside === null) {
             return $whole;
         }
         // A foam piece sits about where the part's own middle is.
-        $inside = $this->part->core === CoreMaterial::Foam ? $whole : $this->part->solid->shrunk(2 * $this->part->coverMm)->middleOfMass();
+        $inside = $this->part->core === CoreMaterial::Foam ? $whole : $this->inside->middleOfMass();
         $cover = $this->part->firmness->gPerCm3();
         $lighter = ($this->coreDensity() - $cover) * $this->insideCm3;
         $massG = $this->finishedG();
