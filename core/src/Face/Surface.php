@@ -22,13 +22,20 @@ final class Surface
 
     private const ROUNDS = 60;
 
-    /** Halvings for the crown, near which a tape runs steeply. */
-    private const CROWN_HALVINGS = 32;
+    /** Halvings of a step where the deepest place on a line of sight is looked for: a thousandth of it. */
+    private const HALVINGS = 10;
+
+    /**
+     * The crown is found to this. A tape runs steeply there: what is missed of a head of radius R grows to the square root of 2 R
+     * times it, here to 0.003 mm.
+     */
+    private const CROWN_MM = 1e-7;
 
     /** Next to a known height the skin is first looked for within this share of the piece's size. */
     private const NEARBY = 0.02;
 
-    private ?float $crownMm = null;
+    /** @var ?array{float, float} y and height */
+    private ?array $crown = null;
 
     /** @var ?array{float, float} */
     private ?array $extentMm = null;
@@ -99,21 +106,89 @@ final class Surface
      */
     private function met(array $from): array
     {
-        [$near, $far] = $this->through($from);
-        for ($i = 0; $i <= self::STEPS && $near > $far; $i++) {
-            $in = $near - ($near - $far) * $i / self::STEPS;
-            if ($this->inside($from, $in)) {
-                return [$in, $i === 0 ? $near : $in + ($near - $far) / self::STEPS];
+        [$near, $step] = $this->steps($from);
+        [$best, $most] = [NAN, -INF];
+        for ($i = 0; $i <= self::STEPS; $i++) {
+            $at = $near - $i * $step;
+            $depth = $this->depthMm($from, $at);
+            if ($depth >= 0.0) {
+                return [$at, $i === 0 ? $near : $at + $step];
+            }
+            if ($depth > $most) {
+                [$best, $most] = [$at, $depth];
+            }
+        }
+        // Near the edge less than a step of the line may lie within.
+        [$at, $most] = $this->deeper($from, $best, $most, $step);
+
+        return $most >= 0.0 ? [$at, $best + $step] : [NAN, NAN];
+    }
+
+    /**
+     * Where a line of sight lies deepest within the skin, and how deep: negative where it passes before or behind it, not a number
+     * where it passes beside.
+     *
+     * @param  array{float, float, float}  $from
+     * @return array{float, float}
+     */
+    private function deepest(array $from): array
+    {
+        [$near, $step] = $this->steps($from);
+        [$best, $most] = [NAN, -INF];
+        for ($i = 0; $i <= self::STEPS; $i++) {
+            $depth = $this->depthMm($from, $near - $i * $step);
+            if ($depth > $most) {
+                [$best, $most] = [$near - $i * $step, $depth];
             }
         }
 
-        return [NAN, NAN];
+        return is_nan($best) ? [NAN, NAN] : $this->deeper($from, $best, $most, $step);
+    }
+
+    /**
+     * The deepest place within a step of one, and how deep: half as far to either side, a quarter, and so on.
+     *
+     * @param  array{float, float, float}  $from
+     * @return array{float, float}
+     */
+    private function deeper(array $from, float $best, float $most, float $step): array
+    {
+        for ($i = 0; $i < self::HALVINGS && ! is_nan($best); $i++) {
+            $step /= 2;
+            foreach ([$best - $step, $best + $step] as $at) {
+                $depth = $this->depthMm($from, $at);
+                if ($depth > $most) {
+                    [$best, $most] = [$at, $depth];
+                }
+            }
+        }
+
+        return [$best, $most];
+    }
+
+    /**
+     * Where a line of sight enters the shape's box, and a step of the search through it; none where it misses.
+     *
+     * @param  array{float, float, float}  $from
+     * @return array{float, float}
+     */
+    private function steps(array $from): array
+    {
+        [$near, $far] = $this->through($from);
+
+        return $near > $far ? [$near, ($near - $far) / self::STEPS] : [NAN, NAN];
     }
 
     /** y of the crown: the highest point of the piece on its middle line, seen from this side. */
     public function crownMm(): float
     {
-        return $this->crownMm ??= $this->searchCrown();
+        return ($this->crown ??= $this->searchCrown())[0];
+    }
+
+    /** How far the crown itself stands towards the viewer: on a flat top its middle, from which a tape starts, not its near edge. */
+    public function crownHeightMm(): float
+    {
+        return ($this->crown ??= $this->searchCrown())[1];
     }
 
     /**
@@ -137,19 +212,20 @@ final class Surface
         return Reach::of(fn (float $mm): bool => $this->has($right * $mm, $up * $mm));
     }
 
-    private function searchCrown(): float
+    /** @return array{float, float} y and height */
+    private function searchCrown(): array
     {
-        $low = 0.0;
-        $high = hypot(...array_slice($this->half, 0, 2)) + $this->half[2];
-        if (! $this->has(0.0, $low)) {
-            return 0.0;
+        if (! $this->has(0.0, 0.0)) {
+            return [0.0, 0.0];
         }
-        for ($i = 0; $i < self::CROWN_HALVINGS; $i++) {
-            $middle = ($low + $high) / 2;
-            [$low, $high] = $this->has(0.0, $middle) ? [$middle, $high] : [$low, $middle];
-        }
+        $sight = fn (float $y): array => $this->piece->own(...$this->side->place(0.0, $y, 0.0));
+        $depth = $this->plain
+            ? fn (float $y): float => $this->has(0.0, $y) ? 1.0 : -1.0
+            : fn (float $y): float => $this->deepest($sight($y))[1];
+        [$y] = self::edge($depth, 0.0, hypot(...array_slice($this->half, 0, 2)) + $this->half[2], self::CROWN_MM);
 
-        return $low;
+        // What keeps its front to the viewer is as deep behind as before.
+        return [$y, $this->plain ? 0.0 : $this->deepest($sight($y))[0]];
     }
 
     /**
@@ -195,24 +271,35 @@ final class Surface
     }
 
     /**
-     * Where the line of sight leaves the skin between a place within and one without: the secant's guess where both depths are
-     * known (the Illinois rule keeps both ends moving), halves elsewhere.
+     * Where the line of sight leaves the skin between a place within and one without.
      *
      * @param  array{float, float, float}  $from
      */
     private function skin(array $from, float $in, float $out): float
     {
-        $inDepth = $this->depthMm($from, $in);
-        $outDepth = $this->depthMm($from, $out);
+        return array_sum(self::edge(fn (float $at): float => $this->depthMm($from, $at), $in, $out, self::FINE_MM)) / 2;
+    }
+
+    /**
+     * Where a depth ends between a place within and one without: the secant's guess where both depths are known (the Illinois
+     * rule keeps both ends moving), halves elsewhere.
+     *
+     * @param  callable(float): float  $depthMm  0 or more within; negative or not a number without
+     * @return array{float, float} the last place within and the first without, so close together
+     */
+    private static function edge(callable $depthMm, float $in, float $out, float $fineMm): array
+    {
+        $inDepth = $depthMm($in);
+        $outDepth = $depthMm($out);
         $side = 0;
-        for ($i = 0; $i < self::ROUNDS && abs($out - $in) > self::FINE_MM; $i++) {
+        for ($i = 0; $i < self::ROUNDS && abs($out - $in) > $fineMm; $i++) {
             $share = is_nan($outDepth) || $inDepth <= $outDepth ? 0.5 : max(0.02, min(0.98, $inDepth / ($inDepth - $outDepth)));
             $next = $in + ($out - $in) * $share;
-            $depth = $this->depthMm($from, $next);
-            if (abs($depth) < self::FINE_MM / 10) {
-                return $next;
-            }
-            if ($depth > 0.0) {
+            $depth = $depthMm($next);
+            if ($depth >= 0.0) {
+                if ($depth < $fineMm / 10) {
+                    return [$next, $next];
+                }
                 [$in, $inDepth] = [$next, $depth];
                 $outDepth = $side > 0 ? $outDepth / 2 : $outDepth;
                 $side = 1;
@@ -223,6 +310,6 @@ final class Surface
             }
         }
 
-        return ($in + $out) / 2;
+        return [$in, $out];
     }
 }

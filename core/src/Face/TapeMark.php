@@ -30,15 +30,19 @@ final readonly class TapeMark
     /** Where x, y lies on a surface; NAN throughout if it lies off it. */
     public static function on(Surface $surface, float $xMm, float $yMm): self
     {
-        $across = self::acrossMm($surface, $xMm, $yMm);
-        $down = self::downMm($surface, $yMm);
-        $pin = hypot($xMm, $surface->heightMm($xMm, $yMm) - $surface->heightMm(0.0, $yMm));
+        [$across, $middle, $height] = self::level($surface, $xMm, $yMm);
 
-        return new self($xMm < 0 ? -$across : $across, $down, $pin);
+        return new self($xMm < 0 ? -$across : $across, self::downMm($surface, $yMm), hypot($xMm, $height - $middle));
     }
 
     /** By tape from the middle line to x, level, at y; never below 0. */
     public static function acrossMm(Surface $surface, float $xMm, float $yMm): float
+    {
+        return self::level($surface, $xMm, $yMm)[0];
+    }
+
+    /** @return array{float, float, float} by tape from the middle line to x, at y, and the heights at either end */
+    private static function level(Surface $surface, float $xMm, float $yMm): array
     {
         return self::tape(static fn (float $s, float $next): array => [$s * $xMm, $surface->heightMm($s * $xMm, $yMm, $next)]);
     }
@@ -55,7 +59,7 @@ final readonly class TapeMark
 
         return self::tape(static function (float $s, float $next) use ($surface, $from, $to, $long): array {
             return [$s * $long, $surface->heightMm($from[0] + $s * ($to[0] - $from[0]), $from[1] + $s * ($to[1] - $from[1]), $next)];
-        });
+        })[0];
     }
 
     /** By tape from the crown down the middle line to y. */
@@ -67,15 +71,19 @@ final readonly class TapeMark
         return $surface->once($yMm, static fn (): float => self::tape(static function (float $s, float $next) use ($surface, $crown, $yMm): array {
             $y = $crown + (1 - cos($s * M_PI / 2)) * ($yMm - $crown);
 
-            return [$y, $surface->heightMm(0.0, $y, $next)];
-        }));
+            return [$y, $s === 0.0 ? $surface->crownHeightMm() : $surface->heightMm(0.0, $y, $next)];
+        })[0]);
     }
 
-    /** @param  callable(float, float): array{float, float}  $at  a point of the course for s from 0 to 1, next to a known height */
-    private static function tape(callable $at): float
+    /**
+     * @param  callable(float, float): array{float, float}  $at  a point of the course for s from 0 to 1, next to a known height
+     * @return array{float, float, float} the length, and the heights at either end
+     */
+    private static function tape(callable $at): array
     {
         $fine = $coarse = 0.0;
         [$u, $v] = [$startU, $startV] = $at(0.0, NAN);
+        $first = $v;
         for ($i = 1; $i <= self::STEPS; $i++) {
             [$nextU, $nextV] = $at($i / self::STEPS, $v);
             $fine += hypot($nextU - $u, $nextV - $v);
@@ -86,6 +94,6 @@ final readonly class TapeMark
             }
         }
 
-        return $fine + ($fine - $coarse) / 3;
+        return [$fine + ($fine - $coarse) / 3, $first, $v];
     }
 }
