@@ -101,6 +101,19 @@ it('measures down from the true crown within 0.1 mm, however the piece leans: al
     expect($compared)->toBeGreaterThan(10);
 })->with(array_filter(ShapeKind::cases(), static fn (ShapeKind $kind): bool => Catalogue::solid($kind, Catalogue::usualSize($kind)) instanceof Stack));
 
+it('marks a ball alike however it is turned: by its circles', function () {
+    mt_srand(11);
+    for ($n = 0; $n < 40; $n++) {
+        $surface = faceOf('ball', 60, 60, 60, ['turnDeg' => ['x' => mt_rand(-60, 60), 'y' => mt_rand(-60, 60), 'z' => mt_rand(-60, 60)]]);
+        [$y, $share] = [mt_rand(-240, 240) / 10, mt_rand(-85, 85) / 100];
+        $level = sqrt(30 ** 2 - $y ** 2);
+        $mark = TapeMark::on($surface, $share * $level, $y);
+        expect($mark->acrossMm)->toEqualWithDelta($level * asin($share), 0.01)
+            ->and($mark->downMm)->toEqualWithDelta(30 * acos($y / 30), 0.01)
+            ->and($mark->pinMm)->toEqualWithDelta(2 * $level * sin(asin(abs($share)) / 2), 0.01);
+    }
+});
+
 it('comes back within 0.01 mm to where it went from', function (string $kind, array $turn) {
     $chart = Chart::of(faceOf($kind, 52, 46, 48, ['turnDeg' => $turn]));
     foreach ([[0.0, 0.0], [9.0, -3.0], [-14.0, 6.0], [18.0, -9.0], [3.0, -15.0]] as [$x, $y]) {
