@@ -12,6 +12,7 @@ use Impa\Face\Sliding;
 use Impa\Face\Surface;
 use Impa\Face\TapeMark;
 use Impa\Figure\Figure;
+use Impa\Plan\Plan;
 use Impa\Shape\Outline;
 use Impa\Tests\Support\Figures;
 
@@ -150,6 +151,24 @@ describe('even and level', function () {
         expect($pair->details)->toHaveCount(1)->and($pair->details['left']->mirror)->toBeTrue()->and(Evenness::of($pair, 'head')->levelMm)->toBe(0.0);
         $level = Evenness::of(mended($figure, 'left', 'uneven', 1), 'head');
         expect($level->levelMm)->toBe(0.0)->and($level->asideMm)->toEqualWithDelta(1.2, 1e-6);
+    });
+
+    it('lets a wink be: what is meant so is neither said nor counted, and what cannot be made stays said', function () {
+        $wink = ['key' => 'right', 'kind' => 'disc', 'widthMm' => 5, 'xMm' => 10, 'yMm' => -3];
+        $other = ['key' => 'left', 'kind' => 'disc', 'widthMm' => 5, 'xMm' => -10, 'yMm' => -1];
+        expect(codes(ball60([$wink, $other]), 'left'))->toBe(['uneven']);
+        $meant = ball60([$wink, $other + ['meant' => ['uneven']]]);
+        $even = Evenness::of($meant, 'head');
+        expect(codes($meant, 'left'))->toBe([])->and($even->levelMm)->toBe(0.0)->and($even->asideMm)->toBe(0.0);
+        // Whichever of the two it was said of.
+        expect(Evenness::of(ball60([$wink + ['meant' => ['uneven']], $other]), 'head')->levelMm)->toBe(0.0);
+        $nose = ['key' => 'nose', 'kind' => 'disc', 'widthMm' => 5, 'xMm' => 0.6, 'yMm' => -8, 'meant' => ['aside']];
+        expect(codes(ball60([$nose]), 'nose'))->toBe([])->and(Evenness::of(ball60([$nose]), 'head')->asideMm)->toBe(0.0);
+        expect(codes(ball60([['xMm' => 35, 'meant' => ['off-part']] + $wink]), 'right'))->toBe(['off-part']);
+        // The plan holds its tongue as well.
+        $notes = static fn (array $more): array => array_column(Plan::of(ball60([$more + ['key' => 'dot', 'kind' => 'disc', 'widthMm' => 1]]))->document()['notes'], 'code');
+        expect($notes([]))->toContain('too-small')->and($notes(['meant' => ['too-small']]))->not->toContain('too-small')
+            ->and($notes(['meant' => ['off-part'], 'xMm' => 40]))->toContain('off-part');
     });
 
     it('takes no strangers for twins', function (array $other) {

@@ -126,6 +126,13 @@ test('a face is placed, varied, mirrored, flipped, mended and printed', async ({
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(panel.getByRole('note').filter({ hasText: '20 is crisp' })).toHaveCount(1)
 
+  // Or it is meant so, and is not said again until it is asked for.
+  await panel.getByRole('note').filter({ hasText: '20 is crisp' }).getByRole('button', { name: 'It is meant so' }).click()
+  await expect(panel).toContainText('Meant so: close to its ground in colour.')
+  await expect(panel.getByRole('note').filter({ hasText: '20 is crisp' })).toHaveCount(0)
+  await panel.getByRole('button', { name: 'Advise again' }).click()
+  await expect(panel.getByRole('note').filter({ hasText: '20 is crisp' })).toHaveCount(1)
+
   // Turned to three quarters and to the side, and back.
   for (const view of ['Three-quarter', 'Side']) {
     await page.getByRole('button', { name: view, exact: true }).click()

@@ -9,7 +9,7 @@ use Impa\Figure\DetailKind;
 use Impa\Figure\Figure;
 use Impa\Figure\Side;
 
-/** How level and even a face is, in millimetres as seen from the front, and what would make it so. Immutable. */
+/** How level and even a face is where it is meant to be, in millimetres as seen from the front, and what would make it so. Immutable. */
 final readonly class Evenness
 {
     /** Meant as twins: of one kind and colour, about as large, and about where the other's mirror image lies. */
@@ -70,6 +70,10 @@ final readonly class Evenness
 
                     continue;
                 }
+                // A wink is no fault of evenness.
+                if ($one->isMeant('uneven') || $other->isMeant('uneven')) {
+                    continue;
+                }
                 [$level, $aside] = [max($level, abs($up)), max($aside, abs($out))];
                 if (max(abs($up), abs($out)) > self::SEEN_MM) {
                     $advice[$other->key][] = Advice::look('uneven', sprintf('it lies %s than %s', implode(' and ', array_filter([
@@ -81,7 +85,7 @@ final readonly class Evenness
                     ]);
                 }
             }
-            if (! isset($paired[$one->key]) && abs($x) < self::MIDDLE_MM) {
+            if (! isset($paired[$one->key]) && abs($x) < self::MIDDLE_MM && ! $one->isMeant('aside')) {
                 $aside = max($aside, abs($x));
                 if (abs($x) > self::SEEN_MM && ! Crispness::isSpark($figure, $one)) {
                     $advice[$one->key][] = Advice::look('aside', sprintf('it lies %.1f mm to the %s of the middle line', abs($x), $x > 0.0 ? 'right' : 'left'), [Mend::set('set it on the middle line', ['xMm' => round($one->xMm - $x, 2)])]);

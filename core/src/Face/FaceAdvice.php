@@ -21,6 +21,8 @@ final class FaceAdvice
                 ...array_filter([Sliding::of($detail, $surface)]),
                 ...$even->advice[$detail->key] ?? [],
             ];
+            // What cannot be made stays said; how it looks is the felter's to choose.
+            $mine = array_values(array_filter($mine, static fn (Advice $a): bool => $a->isFault || ! $detail->isMeant($a->code)));
             usort($mine, static fn (Advice $a, Advice $b): int => $b->isFault <=> $a->isFault);
             if ($mine !== []) {
                 $advice[$detail->key] = $mine;

@@ -28,6 +28,7 @@ final class Detail
      * @param  list<float>  $widthsMm  of a line, its width at each point; empty where it is as wide throughout
      * @param  list<list<array{float, float}>>  $holesMm  of a patch, what is left open in it: the ground shows
      * @param  Keep  $keep  what the felter chose where it would slide round the edge of its part
+     * @param  list<string>  $meant  codes of advice that the felter set aside
      */
     public function __construct(
         public readonly string $key,
@@ -49,6 +50,7 @@ final class Detail
         public readonly array $widthsMm = [],
         public readonly array $holesMm = [],
         public readonly Keep $keep = Keep::Unsaid,
+        public readonly array $meant = [],
     ) {
     }
 
@@ -89,6 +91,12 @@ final class Detail
 
             return $this->widthsMm[$before] + ($at - $before) * ($this->widthsMm[min($last, $before + 1)] - $this->widthsMm[$before]);
         }, array_keys($points));
+    }
+
+    /** Whether the felter said of this advice that it is meant so. */
+    public function isMeant(string $code): bool
+    {
+        return in_array($code, $this->meant, true);
     }
 
     /** Area in mm2 of what it covers, its holes left out. */

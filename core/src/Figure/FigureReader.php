@@ -164,6 +164,7 @@ final readonly class FigureReader
                 array_values(array_map(self::float(...), is_array($detail->widthsMm ?? null) ? $detail->widthsMm : [])),
                 self::loops($detail, 'holesMm'),
                 Keep::from(self::text($detail, 'keep')),
+                array_values(array_filter(is_array($detail->meant ?? null) ? $detail->meant : [], is_string(...))),
             );
         }
 

@@ -66,7 +66,7 @@ final readonly class DetailPlan
             $notes[] = new Note('too-small', $at, sprintf('%s is %.1f mm at its narrowest, and felt holds no less than %.1f mm cleanly: stitch or paint it, use a bead, or make it %.1f mm larger.', $this->detail->name, Crispness::widthMm($this->detail), $this->leastMm, $this->leastMm - Crispness::widthMm($this->detail)));
         }
 
-        return $notes;
+        return array_values(array_filter($notes, fn (Note $note): bool => $note->code === 'off-part' || ! $this->detail->isMeant($note->code)));
     }
 
     /** @return array<string, mixed> as in the plan document */

@@ -256,6 +256,12 @@ export interface Detail {
    */
   keep?: 'drawn' | 'size'
   /**
+   * codes of advice on how it looks that were set aside: it is meant so, as a wink is not level
+   *
+   * @maxItems 40
+   */
+  meant?: string[]
+  /**
    * the expression it was made from, so that it can be varied
    */
   piece?: {

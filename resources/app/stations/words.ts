@@ -27,6 +27,10 @@ export const coveringFields: Record<CoveringWay, ('lengthMm' | 'perCm2' | 'mgEac
   felt: [], loops: ['lengthMm', 'perCm2'], tufts: ['lengthMm', 'perCm2', 'mgEach'], locks: ['lengthMm', 'perCm2', 'mgEach'], hair: ['lengthMm', 'ribbonMm'], film: [], 'pre-felt': [], wrap: ['ribbonMm', 'overlap'], plait: ['ribbonMm'],
 }
 export const methods = same<NonNullable<Detail['method']>>('felt', 'bead', 'ready-made', 'stitch', 'paint', 'pin')
+/** What is meant so where a piece of advice was set aside, by its code. */
+export const meant: Record<string, string> = {
+  uneven: 'not level with the other', aside: 'beside the middle line', sparks: 'sparks to either side', 'as-light': 'as light as its ground', 'low-contrast': 'close to its ground in colour', 'too-small': 'so small', 'not-sold': 'in a size that is not sold',
+}
 export const schools: Choice<'loose-head' | 'face-first' | 'limbs-first'>[] = [
   { title: 'face on the loose head', value: 'loose-head' },
   { title: 'face first', value: 'face-first' },

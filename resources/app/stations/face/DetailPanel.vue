@@ -6,7 +6,7 @@ import type { Detail } from '../../api/figure'
 import ColourPicker from '../../shell/ColourPicker.vue'
 import LengthField from '../../shell/LengthField.vue'
 import { useFigure } from '../../state/figure'
-import { methods } from '../words'
+import { meant, methods } from '../words'
 import { arranged, arrangements } from './arrange'
 import { leftOf, wholeWidth, widthAt } from './reshape'
 
@@ -34,6 +34,8 @@ async function mend(m: Mend): Promise<void> {
     for (const more of m.add) d.details?.push({ ...more, key: figure.freeKey(d.details, more.key) })
   })
 }
+/** What slides round the edge is asked what to keep: that says what is meant. */
+const canBeMeant = (a: Advice) => !a.isFault && a.code !== 'slides'
 /** A pair made two that can be moved by themselves. */
 function part(): void {
   const one = detail.value
@@ -72,7 +74,9 @@ const set = (how: (d: Detail) => void) => detail.value && figure.changeDetail(de
       </div>
       <div v-for="a in mine" :key="a.why" class="advice" :class="{ fault: a.isFault }" role="note">
         <b>{{ a.why.charAt(0).toUpperCase() + a.why.slice(1) }}.</b>
-        <div class="row"><v-btn v-for="m in a.mends" :key="m.text" size="small" variant="tonal" class="mend" @click="mend(m)">{{ m.text.charAt(0).toUpperCase() + m.text.slice(1) }}</v-btn></div>
+        <div class="row"><v-btn v-for="m in a.mends" :key="m.text" size="small" variant="tonal" class="mend" @click="mend(m)">{{ m.text.charAt(0).toUpperCase() + m.text.slice(1) }}</v-btn>
+          <v-btn v-if="canBeMeant(a)" size="small" variant="text" class="mend" @click="set((d) => (d.meant = [...new Set([...(d.meant ?? []), a.code])]))">It is meant so</v-btn>
+        </div>
       </div>
       <v-alert v-for="n in notes" :key="n.code" type="warning" variant="tonal" density="compact" class="mt-2">{{ n.text }}</v-alert>
       <div class="three mt-3">
@@ -91,6 +95,7 @@ const set = (how: (d: Detail) => void) => detail.value && figure.changeDetail(de
         <v-select class="by" :model-value="detail.method ?? 'felt'" :items="methods" label="Made by" @update:model-value="set((d) => (d.method = $event))" />
       </div>
       <p v-if="detail.keep" class="quiet small">Kept {{ detail.keep === 'size' ? 'in size on the wool' : 'as drawn' }}. <button class="plain link" @click="set((d) => { delete d.keep })">Ask again</button></p>
+      <p v-if="detail.meant?.length" class="quiet small">Meant so: {{ detail.meant.map((code) => meant[code] ?? code).join(', ') }}. <button class="plain link" @click="set((d) => { delete d.meant })">Advise again</button></p>
       <p v-if="detail.pointsMm && detail.pointsMm.length <= 60" class="quiet small">Pull its points on the head; a small ring between two makes another, Delete takes the held one out.</p>
       <ColourPicker class="mt-2" :model-value="detail.colour" @update:model-value="set((d) => (d.colour = $event))" />
     </template>

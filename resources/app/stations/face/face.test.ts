@@ -87,6 +87,20 @@ describe('what would make a detail crisp', () => {
     expect(table.figure.details.map((d) => d.key)).toEqual(['eye'])
   })
 
+  it('is set aside as meant so, kept with the detail, and asked for again', async () => {
+    table = await onTable(DetailPanel, { advice }, faced(), board)
+    table.figure.selection = { kind: 'detail', key: 'eye' }
+    await nextTick()
+    await button('It is meant so').trigger('click')
+    await button('It is meant so').trigger('click')
+    expect(table.figure.details[0]?.meant).toEqual(['low-contrast'])
+    expect(text()).toContain('Meant so: close to its ground in colour.')
+    await button('Advise again').trigger('click')
+    expect(table.figure.details[0]?.meant).toBeUndefined()
+    await table.wrapper.setProps({ advice: { eye: [{ ...advice.eye![0]!, isFault: true }] } })
+    expect(text()).not.toContain('It is meant so')
+  })
+
   it('says why it could not be reckoned, and changes nothing', async () => {
     table = await onTable(DetailPanel, { advice }, faced(), board)
     table.figure.selection = { kind: 'detail', key: 'eye' }
