@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { api, type Anchor, type FaceGrid, type FaceWork, type Mark } from '../../api/client'
+import { api, type FaceGrid, type FaceWork } from '../../api/client'
+import { useAnswer } from '../../api/useAnswer'
 import { useFigure } from '../../state/figure'
 import { useUnits } from '../../state/units'
 import MeasureLine from './MeasureLine.vue'
@@ -10,26 +11,19 @@ const props = defineProps<{ part: string; work: FaceWork; grid: FaceGrid | null 
 const figure = useFigure()
 const units = useUnits()
 const from = ref('crown')
-const measured = ref<Record<string, Mark | null>>({})
+/** With the anchor that it was measured from: another one's marks are never shown as this one's. */
+async function measure(document: NonNullable<typeof figure.document>, part: string, anchor: string) {
+  return { anchor, ...(await api.faceMarks(document, part, anchor)) }
+}
+const { answer: measured, trouble } = useAnswer([from, () => figure.document, () => props.part], () => (figure.document ? measure(figure.document, props.part, from.value) : null), true)
+// Its anchor is gone from the face: measured from the crown again.
+watch(trouble, (gone) => { if (gone) from.value = 'crown' })
 const words: Record<string, string> = { crisp: 'crisp', soft: 'soft', lost: 'lost', 'too-small': 'too small' }
-const known = ref<Anchor[]>([])
-const anchors = computed(() => known.value.map((a) => ({ title: a.name, value: a.key })))
+const anchors = computed(() => (measured.value?.anchors ?? []).map((a) => ({ title: a.name, value: a.key })))
 const detail = (key: string) => figure.details.find((d) => d.key === key)
-const marks = computed(() => (figure.board?.plan.details ?? []).filter((d) => detail(d.key)?.on === props.part).sort((a, b) => props.work.order.indexOf(a.key) - props.work.order.indexOf(b.key)).map((d) => ({ ...d, marks: from.value === 'crown' ? d.marks : (measured.value[d.key] ?? null) })))
+const marks = computed(() => (figure.board?.plan.details ?? []).filter((d) => detail(d.key)?.on === props.part).sort((a, b) => props.work.order.indexOf(a.key) - props.work.order.indexOf(b.key)).map((d) => ({ ...d, marks: from.value === 'crown' ? d.marks : ((measured.value?.anchor === from.value && measured.value.marks[d.key]) || null) })))
 const signed = (mm: number) => (from.value === 'crown' ? units.length(Math.abs(mm)) : (mm > 0.05 ? '+' : '') + units.length(mm))
 
-watch([from, () => figure.document, () => props.part], async () => {
-  if (!figure.document) return
-  try {
-    const found = await api.faceMarks(figure.document, props.part, from.value)
-    measured.value = found.marks
-    known.value = found.anchors
-  } catch {
-    // Its anchor is gone from the face: measured from the crown again.
-    measured.value = {}
-    if (from.value !== 'crown') from.value = 'crown'
-  }
-}, { immediate: true })
 </script>
 
 <template>

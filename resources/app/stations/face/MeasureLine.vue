@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { api } from '../../api/client'
+import { useAnswer } from '../../api/useAnswer'
 import type { Detail } from '../../api/figure'
 import { detailMiddle, type Point } from '../../drawing/geometry'
 import { useFigure } from '../../state/figure'
@@ -12,7 +13,6 @@ const figure = useFigure()
 const units = useUnits()
 const from = ref('')
 const to = ref('')
-const said = ref('')
 const places = computed(() => {
   const list: { title: string; value: string; at: Point }[] = [{ title: 'the middle of the part', value: 'middle', at: [0, 0] }]
   for (const d of figure.details.filter((x) => x.on === props.part && (x.side ?? 'front') === 'front')) {
@@ -24,17 +24,11 @@ const places = computed(() => {
   return list
 })
 const at = (value: string) => places.value.find((p) => p.value === value)?.at
-watch([from, to, places], async () => {
+const { answer, trouble } = useAnswer([from, to, places], () => {
   const [a, b] = [at(from.value), at(to.value)]
-  said.value = ''
-  if (!a || !b || !figure.document || from.value === to.value) return
-  try {
-    const found = await api.between(figure.document, props.part, [a, b])
-    said.value = `${units.length(found.pinMm)} ${units.lengthUnit.value} by calipers, ${units.length(found.tapeMm)} by tape`
-  } catch (error) {
-    said.value = error instanceof Error ? error.message : String(error)
-  }
+  return !a || !b || !figure.document || from.value === to.value ? null : api.between(figure.document, props.part, [a, b])
 })
+const said = computed(() => (answer.value ? `${units.length(answer.value.pinMm)} ${units.lengthUnit.value} by calipers, ${units.length(answer.value.tapeMm)} by tape` : trouble.value))
 </script>
 
 <template>

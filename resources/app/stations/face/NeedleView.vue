@@ -1,25 +1,15 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
-import { api, type NeedlesEye } from '../../api/client'
+import { computed } from 'vue'
+import { api } from '../../api/client'
+import { useAnswer } from '../../api/useAnswer'
 import { line, path } from '../../drawing/geometry'
 import { useFigure } from '../../state/figure'
 
 /** A detail as the needle sees it, straight down on the wool, the stabs numbered in their order. */
 const props = defineProps<{ detail: string }>()
 const figure = useFigure()
-const seen = ref<NeedlesEye | null>(null)
-let asked = 0
-watch([() => props.detail, () => figure.document], async () => {
-  const mine = ++asked
-  if (!figure.document) return
-  try {
-    const found = await api.needlesEye(figure.document, props.detail)
-    if (mine === asked) seen.value = found
-  } catch {
-    // What is off the part is told by its own line.
-    if (mine === asked) seen.value = null
-  }
-}, { immediate: true })
+// What is off the part is told by its own line.
+const { answer: seen } = useAnswer([() => props.detail, () => figure.document], () => (figure.document ? api.needlesEye(figure.document, props.detail) : null), true)
 const half = computed(() => seen.value?.reachMm ?? 5)
 const skin = computed(() => figure.colourOf(figure.parts.find((p) => p.key === figure.details.find((d) => d.key === props.detail)?.on)?.colour ?? ''))
 const ticks = computed(() => Array.from({ length: 2 * Math.floor(half.value) + 1 }, (_, i) => i - Math.floor(half.value)))

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { api, type Sizing } from '../../api/client'
+import { api } from '../../api/client'
+import { useAnswer } from '../../api/useAnswer'
 import LengthField from '../../shell/LengthField.vue'
 import { useFigure } from '../../state/figure'
 import { useUnits } from '../../state/units'
@@ -16,8 +17,6 @@ const part = ref('')
 const widthMm = ref(50)
 const acrossMm = ref(80)
 const tallMm = ref(0)
-const comes = ref<Sizing | null>(null)
-const trouble = ref('')
 const parts = computed(() => figure.parts.map((p) => ({ title: `${p.name ?? p.key}, now ${units.length(p.shape.widthMm)} ${units.lengthUnit.value}`, value: p.key })))
 
 watch(show, (open) => {
@@ -26,16 +25,9 @@ watch(show, (open) => {
   part.value = figure.selectedPart?.key ?? figure.parts[0]?.key ?? ''
   widthMm.value = figure.parts.find((p) => p.key === part.value)?.shape.widthMm ?? 50
 })
-watch([show, by, heightMm, part, widthMm, acrossMm, tallMm], async () => {
-  if (!show.value || !figure.document) return
-  trouble.value = ''
-  try {
-    comes.value = await api.sizing(figure.document, { by: by.value, heightMm: heightMm.value, part: part.value, widthMm: widthMm.value, acrossMm: acrossMm.value, tallMm: tallMm.value })
-  } catch (error) {
-    comes.value = null
-    trouble.value = error instanceof Error ? error.message : String(error)
-  }
-})
+const { answer: comes, trouble, waiting } = useAnswer([show, by, heightMm, part, widthMm, acrossMm, tallMm], () => (!show.value || !figure.document
+  ? null
+  : api.sizing(figure.document, { by: by.value, heightMm: heightMm.value, part: part.value, widthMm: widthMm.value, acrossMm: acrossMm.value, tallMm: tallMm.value })))
 
 async function apply(): Promise<void> {
   if (!comes.value) return
@@ -66,7 +58,7 @@ async function apply(): Promise<void> {
       </v-card-text>
       <v-card-actions>
         <v-btn @click="show = false">Leave it</v-btn>
-        <v-btn color="primary" variant="flat" :disabled="!comes" @click="apply">Make it so</v-btn>
+        <v-btn color="primary" variant="flat" :disabled="!comes || waiting" @click="apply">Make it so</v-btn>
       </v-card-actions>
     </v-card>
   </v-dialog>

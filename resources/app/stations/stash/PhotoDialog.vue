@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, ref, watch } from 'vue'
+import { computed, onBeforeUnmount, ref } from 'vue'
 import { api } from '../../api/client'
+import { useAnswer } from '../../api/useAnswer'
 
 /** The colour of a wool from a photo of it: point at the wool, then at the grey card or white paper beside it. */
 const show = defineModel<boolean>({ required: true })
@@ -10,21 +11,25 @@ const picture = ref(0)
 const by = ref<'grey' | 'white' | 'none'>('grey')
 const wool = ref<[number, number] | null>(null)
 const card = ref<[number, number] | null>(null)
-const hex = ref('')
-const trouble = ref('')
+const refused = ref('')
+const { answer, trouble: unread, waiting } = useAnswer([wool, card, by], () => (!wool.value || (!card.value && by.value !== 'none')
+  ? null
+  : api.woolColour(picture.value, { x: wool.value[0], y: wool.value[1], cardX: card.value?.[0] ?? 0, cardY: card.value?.[1] ?? 0, by: by.value })))
+const hex = computed(() => (waiting.value ? '' : (answer.value?.hex ?? '')))
+const trouble = computed(() => refused.value || unread.value)
 const wants = computed(() => (!wool.value ? 'Point at the wool.' : !card.value && by.value !== 'none' ? `Point at the ${by.value === 'grey' ? 'grey card' : 'white paper'}.` : 'Point again to move either; the nearer one follows.'))
 
 async function choose(event: Event): Promise<void> {
   const file = (event.target as HTMLInputElement).files?.[0]
   if (!file) return
-  trouble.value = hex.value = ''
+  refused.value = ''
   wool.value = card.value = null
   try {
     picture.value = (await api.picture(file)).id
     URL.revokeObjectURL(url.value)
     url.value = URL.createObjectURL(file)
   } catch (error) {
-    trouble.value = error instanceof Error ? error.message : String(error)
+    refused.value = error instanceof Error ? error.message : String(error)
   }
 }
 
@@ -38,16 +43,6 @@ function place(x: number, y: number): void {
   else card.value = [x, y]
 }
 
-watch([wool, card, by], async () => {
-  hex.value = ''
-  if (!wool.value || (!card.value && by.value !== 'none')) return
-  try {
-    hex.value = (await api.woolColour(picture.value, { x: wool.value[0], y: wool.value[1], cardX: card.value?.[0] ?? 0, cardY: card.value?.[1] ?? 0, by: by.value })).hex
-    trouble.value = ''
-  } catch (error) {
-    trouble.value = error instanceof Error ? error.message : String(error)
-  }
-})
 function take(): void {
   emit('take', hex.value)
   show.value = false

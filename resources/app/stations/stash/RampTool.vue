@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { api, type Wool } from '../../api/client'
+import { useAnswer } from '../../api/useAnswer'
 
 /** A gradient between two wools in steps that look alike: shares of each mix. */
 const props = defineProps<{ wools: Wool[] }>()
@@ -8,19 +9,9 @@ const coloured = computed(() => props.wools.filter((w) => w.hex && w.material ==
 const from = ref('')
 const to = ref('')
 const steps = ref(5)
-const ramp = ref<{ percent: number; hex: string }[]>([])
-const trouble = ref('')
 const name = (hex: string) => coloured.value.find((c) => c.value === hex)?.title ?? hex
-watch([from, to, steps], async () => {
-  ramp.value = []
-  trouble.value = ''
-  if (!from.value || !to.value) return
-  try {
-    ramp.value = (await api.ramp(from.value, to.value, Number(steps.value))).steps
-  } catch (error) {
-    trouble.value = error instanceof Error ? error.message : String(error)
-  }
-})
+const { answer, trouble } = useAnswer([from, to, steps], () => (from.value && to.value ? api.ramp(from.value, to.value, Number(steps.value)) : null))
+const ramp = computed(() => answer.value?.steps ?? [])
 </script>
 
 <template>
