@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Body;
+use App\Http\DocumentResponse;
 use App\Models\Needle;
-use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Impa\Plan\Plan;
 use Impa\Render\Board;
@@ -14,17 +14,17 @@ use Impa\Render\Board;
 /** All that the stations show of a figure, reckoned without saving: the plan, and what to draw. */
 final class BoardController
 {
-    public function store(Request $request): JsonResponse
+    public function store(Request $request): DocumentResponse
     {
         $body = Body::of($request);
         $figure = $body->figure();
         $figure = $body->flag('rescale') ? $figure->scaledTo($body->float('heightMm')) : $figure;
         $plan = Plan::of($figure, Needle::atHand());
 
-        return (new JsonResponse([
+        return new DocumentResponse([
             'document' => $body->flag('rescale') ? $figure->document() : null,
             'plan' => $plan->document(),
             'drawing' => Board::of($figure),
-        ]))->setEncodingOptions(JSON_PRESERVE_ZERO_FRACTION | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
+        ]);
     }
 }

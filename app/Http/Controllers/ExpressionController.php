@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Body;
+use App\Http\DocumentResponse;
 use App\Models\Figure as SavedFigure;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -18,8 +19,6 @@ use Symfony\Component\HttpKernel\Exception\HttpException;
 /** Pieces of a face: what there is, one put on a head or varied, a whole face copied. The changed document comes back, nothing is saved. */
 final class ExpressionController
 {
-    private const JSON = JSON_PRESERVE_ZERO_FRACTION | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE;
-
     public function index(): JsonResponse
     {
         return new JsonResponse(['pieces' => array_map(static fn (array $piece): array => ['sliders' => array_map(static fn (Slider $s): array => get_object_vars($s), $piece['sliders'])] + $piece, Expressions::catalogue())]);
@@ -54,6 +53,6 @@ final class ExpressionController
     {
         Figure::fromDocument($document);
 
-        return (new JsonResponse(['document' => $document] + $more))->setEncodingOptions(self::JSON);
+        return new DocumentResponse(['document' => $document] + $more);
     }
 }

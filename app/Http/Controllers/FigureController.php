@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Body;
 use App\Http\Cards;
+use App\Http\DocumentResponse;
 use App\Http\Problem;
 use App\Models\Figure;
 use App\Models\Picture;
@@ -64,11 +65,11 @@ final class FigureController
 
     private static function answer(Figure $figure, int $status = 200): JsonResponse
     {
-        return (new JsonResponse([
+        return new DocumentResponse([
             'id' => $figure->id,
             'revision' => $figure->revision,
             'picture' => $figure->picture_id,
             'document' => json_decode($figure->document),
-        ], $status))->setEncodingOptions(JSON_PRESERVE_ZERO_FRACTION | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
+        ], $status);
     }
 }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Body;
+use App\Http\DocumentResponse;
 use App\Models\Picture;
-use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Impa\Picture\Recut;
 use Symfony\Component\HttpKernel\Exception\HttpException;
@@ -14,7 +14,7 @@ use Symfony\Component\HttpKernel\Exception\HttpException;
 /** The felter's own cuts; the changed document comes back, nothing is saved. */
 final class RecutController
 {
-    public function store(Request $request): JsonResponse
+    public function store(Request $request): DocumentResponse
     {
         $body = Body::of($request);
         $figure = $body->figure();
@@ -28,6 +28,6 @@ final class RecutController
             default => throw new HttpException(422, 'The member "act" is one of split, merge, lasso, to-detail and to-part.'),
         };
 
-        return (new JsonResponse(['document' => $recut->document, 'key' => $recut->key]))->setEncodingOptions(JSON_PRESERVE_ZERO_FRACTION | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
+        return new DocumentResponse(['document' => $recut->document, 'key' => $recut->key]);
     }
 }
