@@ -69,12 +69,13 @@ it('varies a piece where it stands, and keeps what the felter gave it', function
         if ($detail['key'] === 'open-eyes-pupil') {
             $detail['colour'] = 'teal';
             $detail['name'] = 'Big eye';
+            $detail['meant'] = ['low-contrast'];
         }
     }
     unset($detail);
     $varied = wearing(Figures::read($document), 'open-eyes', ['size' => 0.3, 'white' => 0.4], 'open-eyes');
     $pupil = $varied->details['open-eyes-pupil'];
-    expect($pupil->colour)->toBe('teal')->and($pupil->name)->toBe('Big eye')->and($varied->details['open-eyes-white']->areaMm2())->toBeGreaterThan($figure->details['open-eyes-pupil']->areaMm2());
+    expect($pupil->colour)->toBe('teal')->and($pupil->name)->toBe('Big eye')->and($pupil->isMeant('low-contrast'))->toBeTrue()->and($varied->details['open-eyes-white']->areaMm2())->toBeGreaterThan($figure->details['open-eyes-pupil']->areaMm2());
     // A second of the same kind is its own piece.
     expect(count(wearing($varied, 'open-eyes')->details))->toBeGreaterThan(count($varied->details));
 });

@@ -56,7 +56,7 @@ final class Expressions
 
     /**
      * The document with a piece put on a part, or one that is there varied: what the felter gave its details since (a colour, a
-     * method, a name) stays with them.
+     * method, a name, what is meant so) stays with them.
      *
      * @param  array<string, float>  $values  by slider; the usual where one is missing
      * @param  string  $key  of the piece to vary; empty for a new one
@@ -92,7 +92,7 @@ final class Expressions
         $made = [];
         foreach ($bits as $bit) {
             $before = $old[$key.'-'.$bit->key] ?? new stdClass;
-            $made[] = (object) (array_filter(['name' => $before->name ?? null, 'colour' => $before->colour ?? null, 'method' => $before->method ?? null]) + [
+            $made[] = (object) (array_filter(['name' => $before->name ?? null, 'colour' => $before->colour ?? null, 'method' => $before->method ?? null, 'meant' => $before->meant ?? null]) + [
                 'key' => $key.'-'.$bit->key, 'name' => $bit->name, 'on' => $part->key, 'colour' => self::colour($document, $part, $bit->tone),
                 'xMm' => $bit->xMm, 'yMm' => $bit->yMm, 'layer' => $bit->layer + $above,
                 'piece' => (object) ['key' => $key, 'kind' => $kind, 'values' => (object) $set],

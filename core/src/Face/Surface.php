@@ -106,43 +106,39 @@ final class Surface
      */
     private function met(array $from): array
     {
-        [$near, $step] = $this->steps($from);
-        [$best, $most] = [NAN, -INF];
-        for ($i = 0; $i <= self::STEPS; $i++) {
-            $at = $near - $i * $step;
-            $depth = $this->depthMm($from, $at);
-            if ($depth >= 0.0) {
-                return [$at, $i === 0 ? $near : $at + $step];
-            }
-            if ($depth > $most) {
-                [$best, $most] = [$at, $depth];
-            }
-        }
-        // Near the edge less than a step of the line may lie within.
-        [$at, $most] = $this->deeper($from, $best, $most, $step);
+        [$at, $depth, $before] = $this->deepest($from, true);
 
-        return $most >= 0.0 ? [$at, $best + $step] : [NAN, NAN];
+        return $depth >= 0.0 ? [$at, $before] : [NAN, NAN];
     }
 
     /**
-     * Where a line of sight lies deepest within the skin, and how deep: negative where it passes before or behind it, not a number
-     * where it passes beside.
+     * Where a line of sight lies deepest within the skin, how deep, and the step before: negative where it passes before or behind
+     * the skin, not a number where it passes beside.
      *
      * @param  array{float, float, float}  $from
-     * @return array{float, float}
+     * @param  bool  $isAnyEnough  the first step within the skin will do
+     * @return array{float, float, float}
      */
-    private function deepest(array $from): array
+    private function deepest(array $from, bool $isAnyEnough = false): array
     {
-        [$near, $step] = $this->steps($from);
+        [$near, $far] = $this->through($from);
+        $step = ($near - $far) / self::STEPS;
         [$best, $most] = [NAN, -INF];
-        for ($i = 0; $i <= self::STEPS; $i++) {
+        for ($i = 0; $i <= self::STEPS && $near > $far; $i++) {
             $depth = $this->depthMm($from, $near - $i * $step);
             if ($depth > $most) {
                 [$best, $most] = [$near - $i * $step, $depth];
             }
+            if ($isAnyEnough && $most >= 0.0) {
+                return [$best, $most, $best + $step];
+            }
+        }
+        if (is_nan($best)) {
+            return [NAN, NAN, NAN];
         }
 
-        return is_nan($best) ? [NAN, NAN] : $this->deeper($from, $best, $most, $step);
+        // Near the edge less than a step of the line may lie within.
+        return [...$this->deeper($from, $best, $most, $step), $best + $step];
     }
 
     /**
@@ -153,7 +149,7 @@ final class Surface
      */
     private function deeper(array $from, float $best, float $most, float $step): array
     {
-        for ($i = 0; $i < self::HALVINGS && ! is_nan($best); $i++) {
+        for ($i = 0; $i < self::HALVINGS; $i++) {
             $step /= 2;
             foreach ([$best - $step, $best + $step] as $at) {
                 $depth = $this->depthMm($from, $at);
@@ -164,19 +160,6 @@ final class Surface
         }
 
         return [$best, $most];
-    }
-
-    /**
-     * Where a line of sight enters the shape's box, and a step of the search through it; none where it misses.
-     *
-     * @param  array{float, float, float}  $from
-     * @return array{float, float}
-     */
-    private function steps(array $from): array
-    {
-        [$near, $far] = $this->through($from);
-
-        return $near > $far ? [$near, ($near - $far) / self::STEPS] : [NAN, NAN];
     }
 
     /** y of the crown: the highest point of the piece on its middle line, seen from this side. */

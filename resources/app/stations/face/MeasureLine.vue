@@ -24,11 +24,12 @@ const places = computed(() => {
   return list
 })
 const at = (value: string) => places.value.find((p) => p.value === value)?.at
-const { answer, trouble } = useAnswer([from, to, places], () => {
+const { answer, trouble, waiting } = useAnswer([from, to, places], () => {
   const [a, b] = [at(from.value), at(to.value)]
   return !a || !b || !figure.document || from.value === to.value ? null : api.between(figure.document, props.part, [a, b])
 })
-const said = computed(() => (answer.value ? `${units.length(answer.value.pinMm)} ${units.lengthUnit.value} by calipers, ${units.length(answer.value.tapeMm)} by tape` : trouble.value))
+// Another pair's measure is never shown as this one's.
+const said = computed(() => (waiting.value ? '' : answer.value ? `${units.length(answer.value.pinMm)} ${units.lengthUnit.value} by calipers, ${units.length(answer.value.tapeMm)} by tape` : trouble.value))
 </script>
 
 <template>

@@ -10,8 +10,8 @@ const from = ref('')
 const to = ref('')
 const steps = ref(5)
 const name = (hex: string) => coloured.value.find((c) => c.value === hex)?.title ?? hex
-const { answer, trouble } = useAnswer([from, to, steps], () => (from.value && to.value ? api.ramp(from.value, to.value, Number(steps.value)) : null))
-const ramp = computed(() => answer.value?.steps ?? [])
+const { answer, trouble, waiting } = useAnswer([from, to, steps], () => (from.value && to.value ? api.ramp(from.value, to.value, Number(steps.value)) : null))
+const ramp = computed(() => (waiting.value ? [] : (answer.value?.steps ?? [])))
 </script>
 
 <template>
