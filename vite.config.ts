@@ -4,10 +4,6 @@ import vuetify from 'vite-plugin-vuetify'
 import { defineConfig } from 'vite'
 
 export default defineConfig({
-  plugins: [
-    laravel({ input: 'resources/app/main.ts', refresh: false }),
-    vue(),
-    vuetify({ autoImport: true }),
-  ],
+  plugins: [laravel({ input: 'resources/app/main.ts', refresh: false }), vue(), vuetify({ autoImport: true })],
   build: { chunkSizeWarningLimit: 900 },
 })

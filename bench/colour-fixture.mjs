@@ -8,14 +8,31 @@ const lab = converter('lab65')
 const difference = differenceCiede2000()
 let seed = 20050
 const random = () => (seed = (seed * 1103515245 + 12345) % 2147483648) / 2147483648
-const hex = () => '#' + [0, 1, 2].map(() => Math.floor(random() * 256).toString(16).padStart(2, '0')).join('')
+const hex = () =>
+  '#' +
+  [0, 1, 2]
+    .map(() =>
+      Math.floor(random() * 256)
+        .toString(16)
+        .padStart(2, '0'),
+    )
+    .join('')
 
 const pairs = Array.from({ length: 300 }, () => {
   const [one, two] = [hex(), hex()]
   const { l, a, b } = lab(one)
-  return { one, two, lab: [l, a, b].map((v) => +v.toFixed(5)), difference: +difference(one, two).toFixed(5), wcag: +wcagContrast(one, two).toFixed(5) }
+  return {
+    one,
+    two,
+    lab: [l, a, b].map((v) => +v.toFixed(5)),
+    difference: +difference(one, two).toFixed(5),
+    wcag: +wcagContrast(one, two).toFixed(5),
+  }
 })
-writeFileSync(new URL('../core/tests/fixtures/colour-culori.json', import.meta.url), JSON.stringify(pairs, null, 1) + '\n')
+writeFileSync(
+  new URL('../core/tests/fixtures/colour-culori.json', import.meta.url),
+  JSON.stringify(pairs, null, 1) + '\n',
+)
 
 const table = readFileSync(new URL('../core/tests/fixtures/ciede2000-sharma.php', import.meta.url), 'utf8')
 let worst = 0

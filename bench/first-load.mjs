@@ -15,6 +15,10 @@ const take = (key) => {
 take('resources/app/main.ts')
 const size = (file) => gzipSync(readFileSync(new URL(file, build))).length / 1000
 const total = [...files].reduce((sum, file) => sum + size(file), 0)
-console.log(`${files.size} files, ${total.toFixed(0)} kB of script gzipped; the budget is 250 kB, of which this is ${(total / 2.5).toFixed(0)} %.`)
-const later = Object.values(manifest).filter((c) => c.file.endsWith('.js') && !files.has(c.file)).map((c) => `${c.file.split('/').pop()} ${size(c.file).toFixed(0)} kB`)
+console.log(
+  `${files.size} files, ${total.toFixed(0)} kB of script gzipped; the budget is 250 kB, of which this is ${(total / 2.5).toFixed(0)} %.`,
+)
+const later = Object.values(manifest)
+  .filter((c) => c.file.endsWith('.js') && !files.has(c.file))
+  .map((c) => `${c.file.split('/').pop()} ${size(c.file).toFixed(0)} kB`)
 console.log(`Later, by station: ${later.join(', ')}`)

@@ -2,16 +2,16 @@
 
 declare(strict_types=1);
 
+use Impa\Colour\Blend;
+use Impa\Colour\Ciede2000;
+use Impa\Colour\Srgb;
+use Impa\Stash\Recipes;
+
 /*
  * Recipes for one colour over a stash of 60 made-up wools: how long they take, and how much worse the best one is than the
  * best of all pairs and triples in steps of 5 %, tried one by one.
  *   php bench/recipes.php [colours=12] [wools=60]
  */
-
-use Impa\Colour\Blend;
-use Impa\Colour\Ciede2000;
-use Impa\Colour\Srgb;
-use Impa\Wool\Recipes;
 
 require __DIR__.'/../vendor/autoload.php';
 
@@ -22,7 +22,13 @@ $points = array_map(static fn (Srgb $w): array => Blend::point($w->light()), $wo
 $times = $worse = [];
 for ($n = 0; $n < (int) ($argv[1] ?? 12); $n++) {
     // Every other colour lies within what the wools can reach, every other anywhere.
-    $target = $n % 2 === 0 ? $colour() : Blend::of(array_map(static fn (int $i): \Impa\Colour\Light => $wools[$i]->light(), $few = (array) array_rand($wools, 3)), [0.5, 0.3, 0.2])->srgb();
+    $target =
+        $n % 2 === 0
+            ? $colour()
+            : Blend::of(
+                array_map(static fn (int $i): \Impa\Colour\Light => $wools[$i]->light(), $few = (array) array_rand($wools, 3)),
+                [0.5, 0.3, 0.2],
+            )->srgb();
     $start = hrtime(true);
     $best = Recipes::for($target, $wools)[0]->difference;
     $found = min(array_map(static fn ($r): float => $r->difference, Recipes::for($target, $wools, [], 3, 400)));
@@ -51,7 +57,21 @@ for ($n = 0; $n < (int) ($argv[1] ?? 12); $n++) {
         }
     }
     $worse[] = $found - $least;
-    printf("%s  best of all %.3f  found %.3f  worse by %.3f  %.0f ms\n", $target->toHex(), $least, $found, $found - $least, $times[$n]);
+    printf(
+        "%s  best of all %.3f  found %.3f  worse by %.3f  %.0f ms\n",
+        $target->toHex(),
+        $least,
+        $found,
+        $found - $least,
+        $times[$n],
+    );
 }
 sort($times);
-printf("%d wools, %d colours: median %.0f ms, longest %.0f ms (asked 300); worse than exhaustive by %.3f at most (asked 0.2)\n", count($wools), count($times), $times[intdiv(count($times), 2)], max($times), max($worse));
+printf(
+    "%d wools, %d colours: median %.0f ms, longest %.0f ms (asked 300); worse than exhaustive by %.3f at most (asked 0.2)\n",
+    count($wools),
+    count($times),
+    $times[intdiv(count($times), 2)],
+    max($times),
+    max($worse),
+);

@@ -5,6 +5,22 @@ cd "$(dirname "${BASH_SOURCE[0]}")/.."
 say() { printf '\033[1m- %s\033[0m\n' "$*"; }
 stop() { printf '%s\n' "$*" >&2; exit 1; }
 
+# apt-get, tried again for ten minutes where another one holds its locks. It can wait for one of them by itself, for the lists' not.
+apt_patiently() {
+    local tries=0 said
+    said=$(mktemp)
+    until apt-get -o DPkg::Lock::Timeout=60 "$@" 2> "$said"; do
+        if [ $((tries += 1)) -ge 60 ] || ! grep -qiE 'lock|another process' "$said"; then
+            cat "$said" >&2
+            rm -f "$said"
+            return 1
+        fi
+        [ "$tries" -gt 1 ] || say 'Another apt-get is at work; waiting for it'
+        sleep 10
+    done
+    rm -f "$said"
+}
+
 # The Debian packages named, if a probe says that one is missing.
 need_packages() {
     local missing=()
@@ -19,8 +35,8 @@ need_packages() {
     sudo apt-get update && sudo apt-get install -y ${missing[*]}"
     fi
     say "Adding Debian packages: ${missing[*]}"
-    apt-get update -qq
-    DEBIAN_FRONTEND=noninteractive apt-get install -y -qq "${missing[@]}" >/dev/null
+    apt_patiently update -qq
+    DEBIAN_FRONTEND=noninteractive apt_patiently install -y -qq "${missing[@]}" >/dev/null
 }
 
 php_has() { echo "php -r 'exit(extension_loaded(\"$1\") ? 0 : 1);'"; }

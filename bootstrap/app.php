@@ -12,6 +12,7 @@ use Illuminate\Foundation\Http\Middleware\ConvertEmptyStringsToNull;
 use Illuminate\Foundation\Http\Middleware\TrimStrings;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
+use Impa\Refusal;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
@@ -27,7 +28,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->append(ContentSecurity::class);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
-        $exceptions->dontReport(Problem::REFUSALS);
+        $exceptions->dontReport([Refusal::class]);
         $exceptions->render(fn (Throwable $e, Request $request) => $request->is('api/*') ? Problem::for($e) : null);
     })
     ->create();

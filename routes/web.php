@@ -21,12 +21,13 @@ use App\Http\Controllers\RenderController;
 use App\Http\Controllers\SideViewController;
 use App\Http\Controllers\SizeCardsController;
 use App\Http\Controllers\SizingController;
+use App\Http\Controllers\StashTableController;
 use App\Http\Controllers\StepController;
 use App\Http\Controllers\SupplyController;
+use App\Http\Controllers\TradeController;
 use App\Http\Controllers\WeighingController;
 use App\Http\Controllers\WoolColourController;
 use App\Http\Controllers\WoolController;
-use App\Http\Controllers\WoolSheetController;
 use App\Models\Figure;
 use Illuminate\Support\Facades\Route;
 
@@ -56,6 +57,8 @@ Route::prefix('api')->whereNumber(['figure', 'picture', 'wool', 'swatch'])->grou
     Route::post('breakdown', [BreakdownController::class, 'store']);
     Route::post('plan', [PlanController::class, 'store']);
     Route::post('board', [BoardController::class, 'store']);
+    Route::post('board/turning', [BoardController::class, 'turning']);
+    Route::get('trade', [TradeController::class, 'index']);
     Route::post('face', [FaceController::class, 'store']);
     Route::post('face/advice', [FaceController::class, 'advice']);
     Route::post('face/laying', [FaceController::class, 'laying']);
@@ -77,9 +80,9 @@ Route::prefix('api')->whereNumber(['figure', 'picture', 'wool', 'swatch'])->grou
     Route::delete('wools/{wool}', [WoolController::class, 'destroy']);
     Route::post('wools/{wool}/restore', [WoolController::class, 'restore'])->withTrashed();
     Route::post('wools/{wool}/weighings', [WeighingController::class, 'store']);
-    Route::get('wools.csv', [WoolSheetController::class, 'csv']);
-    Route::get('wools.gpl', [WoolSheetController::class, 'palette']);
-    Route::post('wool-sheet', [WoolSheetController::class, 'store']);
+    Route::get('wools.csv', [StashTableController::class, 'csv']);
+    Route::get('wools.gpl', [StashTableController::class, 'palette']);
+    Route::post('wool-sheet', [StashTableController::class, 'store']);
     Route::post('wool-colour', [WoolColourController::class, 'store']);
     Route::post('recipes', [RecipeController::class, 'store']);
     Route::post('ramp', [RecipeController::class, 'ramp']);
@@ -94,7 +97,6 @@ Route::prefix('api')->whereNumber(['figure', 'picture', 'wool', 'swatch'])->grou
     Route::delete('figures/{figure}/wool', [FigureWoolController::class, 'destroy']);
     Route::post('figures/{figure}/wool/finish', [FigureWoolController::class, 'finish']);
     Route::get('catalogue', [CatalogueController::class, 'index']);
-    Route::any('{any}', fn () => abort(404, 'There is nothing under this address.'))->where('any', '.*');
 });
 
 Route::view('/', 'app');

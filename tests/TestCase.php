@@ -30,6 +30,14 @@ abstract class TestCase extends BaseTestCase
     /** @param  array<string, mixed>  $headers */
     protected function sendFile(string $bytes, array $headers = []): \Illuminate\Testing\TestResponse
     {
-        return $this->call('POST', '/api/pictures', [], [], [], ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json'] + $headers, $bytes);
+        return $this->call(
+            'POST',
+            '/api/pictures',
+            [],
+            [],
+            [],
+            ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json'] + $headers,
+            $bytes,
+        );
     }
 }

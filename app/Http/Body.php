@@ -17,7 +17,8 @@ use Symfony\Component\HttpKernel\Exception\HttpException;
 /** The body of a request, decoded so that empty objects stay objects. */
 final readonly class Body
 {
-    private function __construct(private stdClass $members)
+    /** @param  int  $bytes  of the request as it came */
+    private function __construct(private stdClass $members, private int $bytes)
     {
     }
 
@@ -29,13 +30,23 @@ final readonly class Body
             throw new HttpException(400, 'The request is not readable as JSON.');
         }
 
-        return new self($members instanceof stdClass ? $members : throw new HttpException(400, 'The request must be a JSON object.'));
+        return new self(
+            $members instanceof stdClass ? $members : throw new HttpException(400, 'The request must be a JSON object.'),
+            strlen((string) $request->getContent()),
+        );
     }
 
     /** @throws FigureRefused with every fault of the document */
     public function figure(): Figure
     {
-        return Figure::fromDocument($this->members->document ?? throw new HttpException(422, 'The member "document" with the figure is missing.'));
+        // What else may come along, such as a line of 2000 points, is small beside a document.
+        if ($this->bytes > Figure::MOST_BYTES + 100_000) {
+            throw FigureRefused::tooLarge($this->bytes);
+        }
+
+        return Figure::fromDocument(
+            $this->members->document ?? throw new HttpException(422, 'The member "document" with the figure is missing.'),
+        );
     }
 
     /**
@@ -49,7 +60,10 @@ final readonly class Body
     {
         $figure = $this->figure();
 
-        return [$figure, $figure->parts[$this->text('part')] ?? throw new HttpException(422, 'There is no such part in this figure.')];
+        return [
+            $figure,
+            $figure->parts[$this->text('part')] ?? throw new HttpException(422, 'There is no such part in this figure.'),
+        ];
     }
 
     public function has(string $name): bool
@@ -64,15 +78,17 @@ final readonly class Body
      */
     public function named(string $name): array
     {
-        $values = $this->members->{$name} ?? new stdClass;
+        $values = $this->members->{$name} ?? new stdClass();
         $numbers = [];
         foreach ($values instanceof stdClass ? get_object_vars($values) : [] as $key => $value) {
-            if ((is_int($value) || is_float($value)) && is_finite($value)) {
+            if ((is_int($value) || is_float($value)) && abs($value) <= self::MOST) {
                 $numbers[(string) $key] = (float) $value;
             }
         }
 
-        return $values instanceof stdClass && count($numbers) === count(get_object_vars($values)) && count($numbers) <= 40 ? $numbers : throw new HttpException(422, sprintf('The member "%s" must hold numbers by name.', $name));
+        return $values instanceof stdClass && count($numbers) === count(get_object_vars($values)) && count($numbers) <= 40
+            ? $numbers
+            : throw new HttpException(422, sprintf('The member "%s" must hold numbers by name.', $name));
     }
 
     public function int(string $name): int
@@ -87,11 +103,19 @@ final readonly class Body
         return isset($this->members->{$name}) ? $this->int($name) : $usual;
     }
 
+    /** A number such as the form of documents knows; nothing that is measured here is larger. */
+    private const MOST = 1_000_000;
+
     public function float(string $name): float
     {
         $value = $this->members->{$name} ?? null;
+        if ((is_int($value) || is_float($value)) && abs($value) > self::MOST) {
+            throw new HttpException(422, sprintf('The member "%s" must lie between -%2$d and %2$d.', $name, self::MOST));
+        }
 
-        return (is_int($value) || is_float($value)) && is_finite($value) ? (float) $value : throw new HttpException(422, sprintf('The member "%s" must be a number.', $name));
+        return (is_int($value) || is_float($value)) && is_finite($value)
+            ? (float) $value
+            : throw new HttpException(422, sprintf('The member "%s" must be a number.', $name));
     }
 
     public function text(string $name, string $usual = ''): string
@@ -127,7 +151,14 @@ final readonly class Body
         $values = $this->members->{$name} ?? null;
         $points = [];
         foreach (is_array($values) && count($values) >= 2 && count($values) <= 2000 ? $values : [] as $value) {
-            if (is_array($value) && array_is_list($value) && count($value) === 2 && is_numeric($value[0]) && is_numeric($value[1]) && max(abs((float) $value[0]), abs((float) $value[1])) <= 10000) {
+            if (
+                is_array($value) &&
+                array_is_list($value) &&
+                count($value) === 2 &&
+                is_numeric($value[0]) &&
+                is_numeric($value[1]) &&
+                max(abs((float) $value[0]), abs((float) $value[1])) <= 10000
+            ) {
                 $points[] = [(float) $value[0], (float) $value[1]];
             }
         }
@@ -136,6 +167,28 @@ final readonly class Body
         }
 
         return $points;
+    }
+
+    /** An object; an empty one where the member is missing. */
+    public function object(string $name): stdClass
+    {
+        $value = $this->members->{$name} ?? new stdClass();
+
+        return $value instanceof stdClass
+            ? $value
+            : throw new HttpException(422, sprintf('The member "%s" must be an object.', $name));
+    }
+
+    /** @return list<stdClass> up to 40 objects; none where the member is missing */
+    public function objects(string $name): array
+    {
+        $values = $this->members->{$name} ?? [];
+        $objects = array_filter(is_array($values) ? $values : [], static fn (mixed $v): bool => $v instanceof stdClass);
+        if (! is_array($values) || count($objects) !== count($values) || count($values) > 40) {
+            throw new HttpException(422, sprintf('The member "%s" must be a list of objects.', $name));
+        }
+
+        return array_values($objects);
     }
 
     /** @return array<string, mixed> as they came */
@@ -158,7 +211,9 @@ final readonly class Body
     {
         $value = $this->float($name);
 
-        return $value >= 0.0 && $value <= 1.0 ? $value : throw new HttpException(422, sprintf('The member "%s" must lie between 0 and 1.', $name));
+        return $value >= 0.0 && $value <= 1.0
+            ? $value
+            : throw new HttpException(422, sprintf('The member "%s" must lie between 0 and 1.', $name));
     }
 
     /**
@@ -171,13 +226,24 @@ final readonly class Body
         $values = $this->members->{$name} ?? null;
         $numbers = [];
         foreach ($values instanceof stdClass ? get_object_vars($values) : (is_array($values) ? $values : []) as $key => $value) {
-            if ((is_int($value) || is_float($value)) && is_finite($value) && $value >= 0 && ctype_digit((string) $key)) {
+            if (
+                (is_int($value) || is_float($value)) &&
+                is_finite($value) &&
+                $value >= 0 &&
+                $value <= self::MOST &&
+                ctype_digit((string) $key)
+            ) {
                 $numbers[(int) $key] = (float) $value;
             }
         }
         $count = $values instanceof stdClass ? count(get_object_vars($values)) : (is_array($values) ? count($values) : 0);
 
-        return $count === count($numbers) && $count > 0 && $count <= 60 ? $numbers : throw new HttpException(422, sprintf('The member "%s" must hold 1 to 60 numbers, none below 0.', $name));
+        return $count === count($numbers) && $count > 0 && $count <= 60
+            ? $numbers
+            : throw new HttpException(
+                422,
+                sprintf('The member "%s" must hold 1 to 60 numbers, none below 0, none above a million.', $name),
+            );
     }
 
     /**
@@ -197,7 +263,9 @@ final readonly class Body
             throw new HttpException(422, 'The file is empty, or did not come through whole. Choose it again.');
         }
 
-        return strlen($bytes) <= $most ? $bytes : throw new HttpException(413, sprintf('The file is larger than %d MB.', intdiv($most, 1_000_000)));
+        return strlen($bytes) <= $most
+            ? $bytes
+            : throw new HttpException(413, sprintf('The file is larger than %d MB.', intdiv($most, 1_000_000)));
     }
 
     public function flag(string $name): bool

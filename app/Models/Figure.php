@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Stash\Stash;
+use App\Store\Writing;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Support\Carbon;
-use Illuminate\Support\Facades\DB;
+use Impa\Build\Step;
 use Impa\Figure\Figure as FigureDocument;
 use Impa\Plan\Plan;
 
@@ -25,9 +28,10 @@ use Impa\Plan\Plan;
  * @property float $total_g
  * @property float $hands_minutes
  * @property int $steps
+ * @property string $step_keys a list as JSON
  * @property Carbon $updated_at
  * @property ?Carbon $deleted_at
- * @property ?int $marks_count
+ * @property Collection<int, StepMark> $marks
  */
 final class Figure extends Model
 {
@@ -62,7 +66,7 @@ final class Figure extends Model
     public static function lay(FigureDocument $figure, ?int $pictureId, bool $isDemo = false): self
     {
         $model = new self(self::columns($figure) + ['picture_id' => $pictureId, 'is_demo' => $isDemo, 'revision' => 1]);
-        DB::transaction(static function () use ($model): void {
+        Writing::together(static function () use ($model): void {
             $model->save();
             $model->keep();
         });
@@ -75,7 +79,7 @@ final class Figure extends Model
     {
         $columns = self::columns($figure) + ['revision' => $basedOn + 1];
         $saved = 0;
-        DB::transaction(function () use ($columns, $basedOn, &$saved): void {
+        Writing::together(function () use ($columns, $basedOn, &$saved): void {
             // The revision is asked for in the same statement, so that of two windows one wins and one is told.
             $saved = self::query()->whereKey($this->id)->where('revision', $basedOn)->update($columns);
             $this->refresh();
@@ -87,10 +91,36 @@ final class Figure extends Model
         return $saved === 1;
     }
 
+    /** What the shelf shows, reckoned anew by the rules of today: the document and its revision stay. */
+    public function reckonAnew(): void
+    {
+        $figure = FigureDocument::fromJson($this->document);
+        self::withTrashed()
+            ->whereKey($this->id)
+            ->toBase()
+            ->update(array_diff_key(self::columns($figure), ['document' => true, 'name' => true]));
+    }
+
+    /** @return list<string> keys of the steps of its plan, in order */
+    public function stepKeys(): array
+    {
+        $keys = json_decode($this->step_keys, true);
+
+        return array_values(array_filter(is_array($keys) ? $keys : [], is_string(...)));
+    }
+
+    /** @return list<string> keys of the steps that are done; what is no step of its plan any more is not among them */
+    public function doneSteps(): array
+    {
+        $marked = $this->marks->pluck('step')->all();
+
+        return array_values(array_filter($this->stepKeys(), static fn (string $key): bool => in_array($key, $marked, true)));
+    }
+
     /** @return array<string, mixed> */
     private static function columns(FigureDocument $figure): array
     {
-        $plan = Plan::of($figure);
+        $plan = Plan::of($figure, densities: Stash::densities($figure));
 
         return [
             'name' => $figure->name,
@@ -98,12 +128,15 @@ final class Figure extends Model
             'total_g' => $plan->totalG(),
             'hands_minutes' => $plan->handsMinutes(),
             'steps' => count($plan->steps),
+            'step_keys' => json_encode(array_map(static fn (Step $s): string => $s->key, $plan->steps), JSON_THROW_ON_ERROR),
         ];
     }
 
     private function keep(): void
     {
         $this->revisions()->create(['revision' => $this->revision, 'document' => $this->document, 'created_at' => now()]);
-        $this->revisions()->where('revision', '<=', $this->revision - self::KEPT_REVISIONS)->delete();
+        $this->revisions()
+            ->where('revision', '<=', $this->revision - self::KEPT_REVISIONS)
+            ->delete();
     }
 }

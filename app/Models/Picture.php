@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Store\StoreTrouble;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
-use Impa\Picture\PictureRefused;
-use Impa\Picture\Raster;
+use Impa\Raster\PictureRefused;
+use Impa\Raster\Raster;
+use League\Flysystem\FilesystemException;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /**
@@ -33,9 +37,42 @@ final class Picture extends Model
         [$width, $height, $mediaType] = Raster::header($bytes);
         Raster::decode($bytes);
         $hash = hash('sha256', $bytes);
-        Storage::disk('pictures')->put($hash, $bytes);
+        self::write($hash, $bytes);
 
-        return self::query()->firstOrCreate(['hash' => $hash], ['media_type' => $mediaType, 'width_px' => $width, 'height_px' => $height]);
+        $picture = self::query()->firstOrCreate(
+            ['hash' => $hash],
+            ['media_type' => $mediaType, 'width_px' => $width, 'height_px' => $height],
+        );
+        // Taken in again, it is as fresh as a new one.
+        $picture->touch();
+
+        return $picture;
+    }
+
+    /**
+     * Written aside and renamed: where the disk is full, nothing half is left under its name.
+     *
+     * @throws StoreTrouble if it cannot be written
+     */
+    private static function write(string $hash, string $bytes): void
+    {
+        $disk = Storage::disk('pictures');
+        if ($disk->exists($hash) && $disk->size($hash) === strlen($bytes)) {
+            return;
+        }
+        $aside = $hash.'.'.bin2hex(random_bytes(4)).'.part';
+        try {
+            $disk->put($aside, $bytes);
+            if ($disk->size($aside) !== strlen($bytes)) {
+                throw StoreTrouble::full();
+            }
+            $disk->move($aside, $hash);
+        } catch (FilesystemException $e) {
+            report($e);
+            throw is_writable($disk->path('')) ? StoreTrouble::full() : StoreTrouble::readOnly();
+        } finally {
+            $disk->delete($aside);
+        }
     }
 
     /** The picture of this number, refused in words where it is gone. */
@@ -44,8 +81,29 @@ final class Picture extends Model
         return self::query()->find($id) ?? throw new HttpException(404, 'This picture is not here any more. Choose it again.');
     }
 
+    /** What was taken in a day ago or earlier and is in no figure, on the shelf or in the bin, nor in what one once was, goes. */
+    public static function sweep(): void
+    {
+        /** @var list<self> $unused */
+        $unused = self::query()
+            ->where('updated_at', '<', now()->subDay())
+            ->whereNotIn('id', Figure::withTrashed()->whereNotNull('picture_id')->select('picture_id'))
+            ->get()
+            ->all();
+        foreach ($unused as $picture) {
+            // A side view is known by its hash alone.
+            $isMeant = static fn (Builder $in): bool => $in->where('document', 'like', '%'.$picture->hash.'%')->exists();
+            if (! $isMeant(DB::table('figures')) && ! $isMeant(DB::table('figure_revisions'))) {
+                $picture->delete();
+                Storage::disk('pictures')->delete($picture->hash);
+            }
+        }
+    }
+
     public function bytes(): string
     {
-        return (string) Storage::disk('pictures')->get($this->hash);
+        $bytes = (string) Storage::disk('pictures')->get($this->hash);
+
+        return $bytes !== '' ? $bytes : throw new HttpException(404, 'The file of this picture is not here any more. Choose it again.');
     }
 }

@@ -7,9 +7,9 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use Impa\Colour\Srgb;
-use Impa\Wool\Preparation;
-use Impa\Wool\StashWool;
-use Impa\Wool\WoolEntry;
+use Impa\Material\Preparation;
+use Impa\Stash\StashWool;
+use Impa\Stash\WoolEntry;
 use RuntimeException;
 
 /**
@@ -48,8 +48,16 @@ final class Wool extends Model
     public static function columns(WoolEntry $entry): array
     {
         return [
-            'name' => $entry->name, 'hex' => $entry->colour?->toHex(), 'material' => $entry->material, 'preparation' => $entry->preparation->value,
-            'grams_left' => $entry->gramsLeft, 'micron' => $entry->micron, 'g_per_m' => $entry->gPerM, 'price' => $entry->price, 'pack_g' => $entry->packG, 'maker' => $entry->maker,
+            'name' => $entry->name,
+            'hex' => $entry->colour?->toHex(),
+            'material' => $entry->material,
+            'preparation' => $entry->preparation->value,
+            'grams_left' => $entry->gramsLeft,
+            'micron' => $entry->micron,
+            'g_per_m' => $entry->gPerM,
+            'price' => $entry->price,
+            'pack_g' => $entry->packG,
+            'maker' => $entry->maker,
         ];
     }
 
@@ -57,15 +65,24 @@ final class Wool extends Model
     {
         $faults = [];
 
-        return WoolEntry::of($this->members(), $faults) ?? throw new RuntimeException(sprintf('Wool %d has faults: %s', $this->id, implode(' ', $faults)));
+        return WoolEntry::of($this->members(), $faults) ??
+            throw new RuntimeException(sprintf('Wool %d has faults: %s', $this->id, implode(' ', $faults)));
     }
 
     /** @return array<string, mixed> as core and the screens name them */
     public function members(): array
     {
         return [
-            'name' => $this->name, 'hex' => $this->hex, 'material' => $this->material, 'preparation' => $this->preparation, 'gramsLeft' => $this->grams_left,
-            'micron' => $this->micron, 'gPerM' => $this->g_per_m, 'price' => $this->price, 'packG' => $this->pack_g, 'maker' => $this->maker,
+            'name' => $this->name,
+            'hex' => $this->hex,
+            'material' => $this->material,
+            'preparation' => $this->preparation,
+            'gramsLeft' => $this->grams_left,
+            'micron' => $this->micron,
+            'gPerM' => $this->g_per_m,
+            'price' => $this->price,
+            'packG' => $this->pack_g,
+            'maker' => $this->maker,
         ];
     }
 

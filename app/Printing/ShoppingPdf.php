@@ -4,24 +4,49 @@ declare(strict_types=1);
 
 namespace App\Printing;
 
-use Impa\Cards\Paper;
+use Impa\Print\Paper;
+use Impa\Stash\ShoppingList;
 use Impa\Wool\Grams;
-use Impa\Wool\ShoppingList;
 
 /** The shopping list, to take along. */
 final class ShoppingPdf
 {
     public static function of(string $figure, ShoppingList $list, float $sending, Paper $paper): string
     {
-        $html = '<html><head><style>@page { margin: 16mm } body { font-family: Helvetica; color: #3a2a20; font-size: 11pt } h1 { font-size: 17pt } table { width: 100%; border-collapse: collapse } td { border-top: 0.3mm dashed #b9a88f; padding: 2.5mm 2mm } .n { text-align: right }</style></head><body>';
+        $html =
+            '<html><head><style>@page { margin: 16mm } body { font-family: Helvetica; color: #3a2a20; '
+                .'font-size: 11pt } h1 { font-size: 17pt } table { width: 100%; border-collapse: collapse } '
+                .'td { border-top: 0.3mm dashed #b9a88f; padding: 2.5mm 2mm } .n { text-align: right '
+                .'}</style></head><body>';
         $html .= sprintf('<h1>%s: wool to buy</h1><table>', Pdf::text($figure));
         foreach ($list->lines as $line) {
-            $packs = implode(' and ', array_map(static fn (array $p): string => sprintf('%d x %d g', $p['count'], $p['packG']), $line['packs']));
-            $html .= sprintf('<tr><td>[ &nbsp; ]</td><td><b>%s</b><br>for %s, %s lacking</td><td>%s</td><td class="n">%.2f</td></tr>', Pdf::text($line['offer']->name), Pdf::text(implode(', ', $line['for'])), Grams::text($line['needG']), $packs, $line['price']);
+            $packs = implode(
+                ' and ',
+                array_map(static fn (array $p): string => sprintf('%d x %d g', $p['count'], $p['packG']), $line['packs']),
+            );
+            $html .= sprintf(
+                '<tr><td>[ &nbsp; ]</td><td><b>%s</b><br>for %s, %s lacking</td><td>%s</td><td class="n">%.2f</td></tr>',
+                Pdf::text($line['offer']->name),
+                Pdf::text(implode(', ', $line['for'])),
+                Grams::text($line['needG']),
+                $packs,
+                $line['price'],
+            );
         }
-        $html .= sprintf('<tr><td></td><td>sending</td><td></td><td class="n">%.2f</td></tr><tr><td></td><td><b>together</b></td><td></td><td class="n"><b>%.2f</b></td></tr></table>', $sending, $list->price() + $sending);
+        $html .= sprintf(
+            '<tr><td></td><td>sending</td><td></td><td '
+                .'class="n">%.2f</td></tr><tr><td></td><td><b>together</b></td><td></td><td '
+                .'class="n"><b>%.2f</b></td></tr></table>',
+            $sending,
+            $list->price() + $sending,
+        );
         foreach ($list->missing as $missing) {
-            $html .= sprintf('<p><b>%s</b>, %s: %s</p>', Pdf::text($missing['name']), Grams::text($missing['needG']), Pdf::text($missing['why']));
+            $html .= sprintf(
+                '<p><b>%s</b>, %s: %s</p>',
+                Pdf::text($missing['name']),
+                Grams::text($missing['needG']),
+                Pdf::text($missing['why']),
+            );
         }
 
         return Pdf::of($html.'</body></html>', $paper);

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Shop;
 
 use Impa\Colour\Srgb;
-use Impa\Wool\Offer;
-use Impa\Wool\Preparation;
+use Impa\Material\Preparation;
+use Impa\Stash\Offer;
 
 /** A stand-in for a wool shop, with made-up wools, packs and prices (demo/shop.json); it can be slow, sold out or closed. */
 final readonly class SimulatedShop implements Shop
@@ -30,13 +30,25 @@ final readonly class SimulatedShop implements Shop
         if ($this->mood === Mood::Slow) {
             sleep(self::SLOW_SECONDS);
         }
-        /** @var list<array{name: string, hex: ?string, material: string, preparation: string, days: int, packs: list<array{packG: int, price: float, stock: int}>}> $sold */
+        /**
+         * @var list<array{
+         *     name: string, hex: ?string, material: string, preparation: string, days: int,
+         *     packs: list<array{packG: int, price: float, stock: int}>,
+         * }> $sold
+         */
         $sold = json_decode((string) file_get_contents(base_path('demo/shop.json')), true);
         $offers = [];
         foreach ($sold as $i => $wool) {
             // Sold out: every other wool is gone, and of the others the large packs.
             $packs = $this->mood === Mood::SoldOut ? ($i % 2 === 0 ? [] : array_slice($wool['packs'], 0, 1)) : $wool['packs'];
-            $offers[] = new Offer($wool['name'], $wool['hex'] === null ? null : Srgb::hex($wool['hex']), $wool['material'], Preparation::from($wool['preparation']), $wool['days'], $packs);
+            $offers[] = new Offer(
+                $wool['name'],
+                $wool['hex'] === null ? null : Srgb::hex($wool['hex']),
+                $wool['material'],
+                Preparation::from($wool['preparation']),
+                $wool['days'],
+                $packs,
+            );
         }
 
         return $offers;

@@ -7,14 +7,21 @@ namespace App\Stash;
 use App\Models\Figure;
 use App\Models\Swatch as SwatchRow;
 use App\Models\Wool;
+use App\Store\Writing;
 use Illuminate\Support\Facades\DB;
 use Impa\Colour\Srgb;
 use Impa\Figure\Figure as FigureDocument;
-use Impa\Wool\Drawer;
-use Impa\Wool\Reserve;
-use Impa\Wool\StashWool;
-use Impa\Wool\Supply;
-use Impa\Wool\Swatch;
+use Impa\Figure\Part;
+use Impa\Material\CoveringWay;
+use Impa\Material\Densities;
+use Impa\Stash\Drawer;
+use Impa\Stash\Matching;
+use Impa\Stash\Reserve;
+use Impa\Stash\StashWool;
+use Impa\Stash\Supply;
+use Impa\Stash\Swatch;
+use Impa\Wool\Ledger;
+use Impa\Wool\WoolRefused;
 
 /** The drawer as it is stored: read for core, and written back after core has told what an event makes of it. */
 final class Stash
@@ -80,25 +87,65 @@ final class Stash
     public static function happen(callable $event): Drawer
     {
         $after = Drawer::of([]);
-        DB::transaction(static function () use ($event, &$after): void {
+        Writing::together(static function () use ($event, &$after): void {
             $before = self::drawer();
             $after = $event($before);
             foreach ($after->left as $wool => $g) {
                 if ($g !== $before->left[$wool]) {
-                    DB::table('wools')->where('id', $wool)->update(['grams_left' => $g, 'updated_at' => now()]);
+                    DB::table('wools')
+                        ->where('id', $wool)
+                        ->update(['grams_left' => $g, 'updated_at' => now()]);
                 }
             }
-            if ($after->aside !== $before->aside) {
-                DB::table('set_asides')->delete();
-                foreach ($after->aside as $figure => $wools) {
-                    foreach ($wools as $wool => $g) {
-                        DB::table('set_asides')->insert(['figure_id' => $figure, 'wool_id' => $wool, 'grams' => $g]);
-                    }
-                }
+            foreach ($before->aside + $after->aside as $figure => $_) {
+                self::keepAside($figure, $before->aside[$figure] ?? [], $after->aside[$figure] ?? []);
             }
         });
 
         return $after;
+    }
+
+    /** The house's densities, with the yarn of this stash where the figure has loops of it. */
+    public static function densities(FigureDocument $figure): Densities
+    {
+        $hasLoops = array_filter($figure->parts, static fn (Part $p): bool => $p->covering->way === CoveringWay::Loops) !== [];
+        if (! $hasLoops) {
+            return Densities::house();
+        }
+        $wools = self::wools();
+
+        return Densities::house()->withYarns(Matching::yarns(Matching::of($figure, $wools, self::swatches()), $wools));
+    }
+
+    /** After a wool has changed: what figures with loops weigh is reckoned with its yarn, so that the shelf says what the stations say. */
+    public static function reweigh(): void
+    {
+        foreach (Figure::withTrashed()->where('document', 'like', '%"loops"%')->get() as $figure) {
+            $document = FigureDocument::fromJson($figure->document);
+            Figure::withTrashed()
+                ->whereKey($figure->id)
+                ->toBase()
+                ->update(['total_g' => Ledger::of($document, self::densities($document))->totalG()]);
+        }
+    }
+
+    /**
+     * What one figure has set aside, written where it differs.
+     *
+     * @param  array<int, float>  $before  grams by wool
+     * @param  array<int, float>  $after
+     */
+    private static function keepAside(int $figure, array $before, array $after): void
+    {
+        $gone = array_keys(array_diff_key($before, $after));
+        if ($gone !== []) {
+            DB::table('set_asides')->where('figure_id', $figure)->whereIn('wool_id', $gone)->delete();
+        }
+        foreach ($after as $wool => $g) {
+            if ($g !== ($before[$wool] ?? null)) {
+                DB::table('set_asides')->updateOrInsert(['figure_id' => $figure, 'wool_id' => $wool], ['grams' => $g]);
+            }
+        }
     }
 
     /** What a saved figure takes, its own set-aside wool counted as free. */
@@ -109,8 +156,45 @@ final class Stash
 
     public static function setAside(Figure $figure, Reserve $reserve): void
     {
-        $wanted = self::supply($figure, $reserve)->wanted();
-        self::happen(static fn (Drawer $drawer): Drawer => $drawer->setAside($figure->id, $wanted));
+        Writing::together(static function () use ($figure, $reserve): void {
+            self::unfinished($figure);
+            $wanted = self::supply($figure, $reserve)->wanted();
+            self::happen(static fn (Drawer $drawer): Drawer => $drawer->setAside($figure->id, $wanted));
+        });
+    }
+
+    /**
+     * A finished figure takes its grams out of the drawer, once.
+     *
+     * @param  array<int, float>  $said  grams by wool that she says were used; the plan's where she says nothing
+     *
+     * @throws WoolRefused if it has taken them already, or no drawer holds so much
+     */
+    public static function finish(Figure $figure, array $said): void
+    {
+        Writing::together(static function () use ($figure, $said): void {
+            self::unfinished($figure);
+            $planned = self::supply($figure, Reserve::Usual)->likely();
+            $used = array_intersect_key($said, $planned) + $planned;
+            self::happen(static fn (Drawer $drawer): Drawer => $drawer->used($figure->id, $used));
+            foreach ($used as $wool => $g) {
+                DB::table('wool_uses')->insert([
+                    'figure_id' => $figure->id,
+                    'wool_id' => $wool,
+                    'planned_g' => $planned[$wool],
+                    'used_g' => $g,
+                    'created_at' => now(),
+                ]);
+            }
+        });
+    }
+
+    /** @throws WoolRefused if the figure has taken its wool already */
+    private static function unfinished(Figure $figure): void
+    {
+        if (DB::table('wool_uses')->where('figure_id', $figure->id)->exists()) {
+            throw WoolRefused::takenAlready();
+        }
     }
 
     /** A figure that goes to the bin gives back what it had set aside. */

@@ -10,11 +10,5 @@ arch('core is strict and final')
     ->expect('Impa')->toUseStrictTypes()
     ->and('Impa')->classes()->toBeFinal()->ignoring(['Impa\Shape\Stack', 'Impa\Tests']);
 
-arch('shapes know nothing of figures, wool or pictures')
-    ->expect('Impa\Shape')->not->toUse(['Impa\Figure', 'Impa\Wool', 'Impa\Picture', 'Impa\Plan']);
-
-arch('colour knows nothing of the rest')
-    ->expect('Impa\Colour')->not->toUse(['Impa\Figure', 'Impa\Wool', 'Impa\Picture', 'Impa\Shape']);
-
 arch('nothing is left over from looking for faults')
     ->expect(['dd', 'dump', 'var_dump', 'print_r', 'ray'])->not->toBeUsed();

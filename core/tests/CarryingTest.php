@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
-use Impa\Picture\Carrying;
+namespace Impa\Tests\Carrying;
+
+use Impa\Seeing\Carrying;
 use Impa\Tests\Support\Pixels;
 
 const SKIN = 0xE0B080;
@@ -14,7 +16,7 @@ const PALE = 0xF4F0E4;
 /**
  * The colour of what carries each carried region, by the carried one's colour.
  *
- * @param  callable(GdImage): mixed  $draw
+ * @param  callable(\GdImage): mixed  $draw
  * @return array<string, list<string>>
  */
 function carried(callable $draw): array

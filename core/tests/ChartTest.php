@@ -2,19 +2,25 @@
 
 declare(strict_types=1);
 
-use Impa\Face\Chart;
-use Impa\Face\Reach;
-use Impa\Face\Surface;
-use Impa\Face\TapeMark;
+namespace Impa\Tests\Chart;
+
+use Impa\Geometry\Bisection;
 use Impa\Shape\Catalogue;
 use Impa\Shape\ShapeKind;
 use Impa\Shape\Stack;
+use Impa\Surface\Chart;
+use Impa\Surface\Surface;
+use Impa\Surface\TapeMark;
 use Impa\Tests\Support\Figures;
 
 /** @param  array<string, mixed>  $more */
 function faceOf(string $kind, float $w, float $h, float $d, array $more = []): Surface
 {
-    return Surface::of(Figures::read(Figures::document([Figures::part('head', $kind, $w, $h, $d, 0, 0, 0, $more)]))->parts['head']->placements()[0]);
+    return Surface::of(
+        Figures::read(Figures::document([Figures::part('head', $kind, $w, $h, $d, 0, 0, 0, $more)]))->parts[
+            'head'
+        ]->placements()[0],
+    );
 }
 
 /** The length of a finely drawn course over the skin, 1500 straight pieces: brute force. */
@@ -35,9 +41,15 @@ function courseMm(Surface $surface, callable $at): float
 it('marks true within 0.1 mm on every shape, turned up to 60 degrees, up to 85 % of the half width', function (ShapeKind $kind) {
     mt_srand(strlen($kind->value) + ord($kind->value[1]));
     $usual = Catalogue::usualSize($kind);
-    foreach ([['x' => 0, 'y' => 0, 'z' => 0], ['x' => mt_rand(-60, 60), 'y' => 0, 'z' => 0], ['x' => mt_rand(-40, 40), 'y' => mt_rand(-60, 60), 'z' => mt_rand(-60, 60)]] as $turn) {
+    foreach (
+        [
+            ['x' => 0, 'y' => 0, 'z' => 0],
+            ['x' => mt_rand(-60, 60), 'y' => 0, 'z' => 0],
+            ['x' => mt_rand(-40, 40), 'y' => mt_rand(-60, 60), 'z' => mt_rand(-60, 60)],
+        ] as $turn
+    ) {
         $surface = faceOf($kind->value, $usual->widthMm, $usual->heightMm, $usual->depthMm, ['turnDeg' => $turn]);
-        $half = Reach::of(static fn (float $mm): bool => $surface->has($mm, 0.0));
+        $half = Bisection::of(static fn (float $mm): bool => $surface->has($mm, 0.0));
         if ($half < 1.0 || $surface->crownMm() < 1.0) {
             // Seen through its hole, or edge on: there is no face to mark.
             continue;
@@ -50,7 +62,10 @@ it('marks true within 0.1 mm on every shape, turned up to 60 degrees, up to 85 %
         $crown = $surface->crownMm();
         // From the middle of what may be a flat top to its edge, then on; closer together there, where the skin is steepest.
         $flat = abs($surface->heightMm(0.0, $crown) - $surface->crownHeightMm());
-        expect(TapeMark::downMm($surface, 0.0))->toEqualWithDelta($flat + courseMm($surface, static fn (float $t): array => [0.0, $crown * cos(M_PI / 2 * $t)]), 0.1);
+        expect(TapeMark::downMm($surface, 0.0))->toEqualWithDelta(
+            $flat + courseMm($surface, static fn (float $t): array => [0.0, $crown * cos((M_PI / 2) * $t)]),
+            0.1,
+        );
     }
 })->with(array_filter(ShapeKind::cases(), static fn (ShapeKind $k): bool => ! in_array($k, [ShapeKind::Ring], true)));
 
@@ -65,8 +80,8 @@ function meridianMm(Stack $solid, float $forwardDeg, float $level): ?float
     $course = [];
     foreach ([-1, 1] as $side) {
         for ($i = 0; $i <= 20_000; $i++) {
-            $t = 0.5 + $side / 2 * cos(M_PI * $i / 20_000);
-            [$up, $out] = [($t - 0.5) * $size->heightMm, $side * $size->depthMm / 2 * $solid->profile($t)];
+            $t = 0.5 + ($side / 2) * cos((M_PI * $i) / 20_000);
+            [$up, $out] = [($t - 0.5) * $size->heightMm, (($side * $size->depthMm) / 2) * $solid->profile($t)];
             $course[] = [$up * $cos - $out * $sin, $up * $sin + $out * $cos];
         }
     }
@@ -87,7 +102,13 @@ it('measures down from the true crown within 0.1 mm, however the piece leans: al
     $usual = Catalogue::usualSize($kind);
     $compared = 0;
     foreach ([0, 15, -25, 40, -60, 60] as $deg) {
-        $part = Figures::read(Figures::document([Figures::part('head', $kind->value, $usual->widthMm, $usual->heightMm, $usual->depthMm, 0, 0, 0, ['turnDeg' => ['x' => $deg]])]))->parts['head'];
+        $part = Figures::read(
+            Figures::document([
+                Figures::part('head', $kind->value, $usual->widthMm, $usual->heightMm, $usual->depthMm, 0, 0, 0, [
+                    'turnDeg' => ['x' => $deg],
+                ]),
+            ]),
+        )->parts['head'];
         $surface = Surface::of($part->placements()[0]);
         $forwards = $part->placements()[0]->turn->apply(0.0, 1.0, 0.0)[2] > 0.0 ? abs($deg) : -abs($deg);
         foreach ([0.0, -0.15 * $usual->heightMm, $surface->crownMm() / 2] as $level) {
@@ -99,18 +120,28 @@ it('measures down from the true crown within 0.1 mm, however the piece leans: al
         }
     }
     expect($compared)->toBeGreaterThan(10);
-})->with(array_filter(ShapeKind::cases(), static fn (ShapeKind $kind): bool => Catalogue::solid($kind, Catalogue::usualSize($kind)) instanceof Stack));
+})->with(
+    array_filter(
+        ShapeKind::cases(),
+        static fn (ShapeKind $kind): bool => Catalogue::solid($kind, Catalogue::usualSize($kind)) instanceof Stack,
+    ),
+);
 
 it('marks a ball alike however it is turned: by its circles', function () {
     mt_srand(11);
     for ($n = 0; $n < 40; $n++) {
-        $surface = faceOf('ball', 60, 60, 60, ['turnDeg' => ['x' => mt_rand(-60, 60), 'y' => mt_rand(-60, 60), 'z' => mt_rand(-60, 60)]]);
+        $surface = faceOf('ball', 60, 60, 60, [
+            'turnDeg' => ['x' => mt_rand(-60, 60), 'y' => mt_rand(-60, 60), 'z' => mt_rand(-60, 60)],
+        ]);
         [$y, $share] = [mt_rand(-240, 240) / 10, mt_rand(-85, 85) / 100];
         $level = sqrt(30 ** 2 - $y ** 2);
         $mark = TapeMark::on($surface, $share * $level, $y);
-        expect($mark->acrossMm)->toEqualWithDelta($level * asin($share), 0.01)
-            ->and($mark->downMm)->toEqualWithDelta(30 * acos($y / 30), 0.01)
-            ->and($mark->pinMm)->toEqualWithDelta(2 * $level * sin(asin(abs($share)) / 2), 0.01);
+        expect($mark->acrossMm)
+            ->toEqualWithDelta($level * asin($share), 0.01)
+            ->and($mark->downMm)
+            ->toEqualWithDelta(30 * acos($y / 30), 0.01)
+            ->and($mark->pinMm)
+            ->toEqualWithDelta(2 * $level * sin(asin(abs($share)) / 2), 0.01);
     }
 });
 
@@ -121,13 +152,21 @@ it('comes back within 0.01 mm to where it went from', function (string $kind, ar
         $seen = $chart->seen($mark->acrossMm, $mark->downMm);
         expect($seen)->not->toBeNull()->and($seen[0])->toEqualWithDelta($x, 0.01)->and($seen[1])->toEqualWithDelta($y, 0.01);
     }
-})->with(['ball', 'egg', 'drum', 'dome'])->with([[['x' => 0, 'y' => 0, 'z' => 0]], [['x' => 20, 'y' => -15, 'z' => 10]]]);
+})
+    ->with(['ball', 'egg', 'drum', 'dome'])
+    ->with([[['x' => 0, 'y' => 0, 'z' => 0]], [['x' => 20, 'y' => -15, 'z' => 10]]]);
 
 it('says that a place lies round the edge, where it is not seen', function () {
     $chart = Chart::of(faceOf('ball', 60, 60, 60));
     // A quarter of the girth is 47.1 mm: what lies farther is on the back.
-    expect($chart->seen(48.0, 47.1))->toBeNull()->and($chart->seen(0.0, 95.0))->toBeNull()->and($chart->seen(0.0, -1.0))->toBeNull()
-        ->and($chart->seen(46.0, 47.1))->not->toBeNull();
+    expect($chart->seen(48.0, 47.1))
+        ->toBeNull()
+        ->and($chart->seen(0.0, 95.0))
+        ->toBeNull()
+        ->and($chart->seen(0.0, -1.0))
+        ->toBeNull()
+        ->and($chart->seen(46.0, 47.1))
+        ->not->toBeNull();
 });
 
 it('pulls a tape taut along the great circle of a ball, from any mark to any other', function () {
@@ -142,10 +181,23 @@ it('pulls a tape taut along the great circle of a ball, from any mark to any oth
             }
         }
         [$a, $b] = $points;
-        $angle = acos(max(-1.0, min(1.0, ($a[0] * $b[0] + $a[1] * $b[1] + sqrt(900 - $a[0] ** 2 - $a[1] ** 2) * sqrt(900 - $b[0] ** 2 - $b[1] ** 2)) / 900)));
+        $angle = acos(
+            max(
+                -1.0,
+                min(
+                    1.0,
+                    ($a[0] * $b[0] + $a[1] * $b[1] + sqrt(900 - $a[0] ** 2 - $a[1] ** 2) * sqrt(900 - $b[0] ** 2 - $b[1] ** 2)) /
+                        900,
+                ),
+            ),
+        );
         $found = $chart->between($a, $b);
-        expect($found['pinMm'])->toEqualWithDelta(60 * sin($angle / 2), 1e-9)->and($found['tapeMm'])->toEqualWithDelta(30 * $angle, 0.1)
-            ->and($chart->between($b, $a)['tapeMm'])->toEqualWithDelta($found['tapeMm'], 0.02);
+        expect($found['pinMm'])
+            ->toEqualWithDelta(60 * sin($angle / 2), 1e-9)
+            ->and($found['tapeMm'])
+            ->toEqualWithDelta(30 * $angle, 0.1)
+            ->and($chart->between($b, $a)['tapeMm'])
+            ->toEqualWithDelta($found['tapeMm'], 0.02);
     }
 });
 
@@ -160,8 +212,10 @@ it('unrolls a can: the tape between two marks is the straight line on the unroll
 
 it('measures nothing to where the piece is not, and nothing from a place to itself', function () {
     $chart = Chart::of(faceOf('ball', 40, 40, 40));
-    expect($chart->between([0.0, 0.0], [30.0, 0.0]))->toBeNull()
-        ->and($chart->between([5.0, 5.0], [5.0, 5.0]))->toEqual(['pinMm' => 0.0, 'tapeMm' => 0.0]);
+    expect($chart->between([0.0, 0.0], [30.0, 0.0]))
+        ->toBeNull()
+        ->and($chart->between([5.0, 5.0], [5.0, 5.0]))
+        ->toEqual(['pinMm' => 0.0, 'tapeMm' => 0.0]);
 });
 
 it('never says that the tape is shorter than the pins, and both grow with the head', function () {
@@ -170,7 +224,11 @@ it('never says that the tape is shorter than the pins, and both grow with the he
         [$x, $y] = [mt_rand(-15, 15), mt_rand(-12, 12)];
         $one = Chart::of(faceOf('egg', 52, 56, 48))->between([2.0, 3.0], [(float) $x, (float) $y]);
         $two = Chart::of(faceOf('egg', 104, 112, 96))->between([4.0, 6.0], [2.0 * $x, 2.0 * $y]);
-        expect($one['tapeMm'])->toBeGreaterThanOrEqual($one['pinMm'])
-            ->and($two['tapeMm'])->toEqualWithDelta(2 * $one['tapeMm'], 0.02)->and($two['pinMm'])->toEqualWithDelta(2 * $one['pinMm'], 1e-9);
+        expect($one['tapeMm'])
+            ->toBeGreaterThanOrEqual($one['pinMm'])
+            ->and($two['tapeMm'])
+            ->toEqualWithDelta(2 * $one['tapeMm'], 0.02)
+            ->and($two['pinMm'])
+            ->toEqualWithDelta(2 * $one['pinMm'], 1e-9);
     }
 });

@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+namespace Impa\Tests\Expressions;
+
 use Impa\Face\Evenness;
 use Impa\Face\Expressions;
 use Impa\Face\FaceAdvice;
@@ -9,10 +11,10 @@ use Impa\Face\FaceCopy;
 use Impa\Face\FaceRefused;
 use Impa\Face\Needles;
 use Impa\Face\ReadyMade;
-use Impa\Face\Surface;
-use Impa\Face\TapeMark;
 use Impa\Figure\Detail;
 use Impa\Figure\Figure;
+use Impa\Surface\Surface;
+use Impa\Surface\TapeMark;
 use Impa\Tests\Support\Figures;
 
 /** @param  array<string, mixed>  $more */
@@ -36,7 +38,10 @@ it('puts every piece on every head without a fault that it made itself', functio
                 expect($one->isFault)->toBeFalse("$kind on $shape, $key: $one->why");
             }
         }
-        expect(Evenness::of($figure, 'head')->levelMm)->toEqualWithDelta(0.0, 0.011)->and(Evenness::of($figure, 'head')->asideMm)->toEqualWithDelta(0.0, 0.011);
+        expect(Evenness::of($figure, 'head')->levelMm)
+            ->toEqualWithDelta(0.0, 0.011)
+            ->and(Evenness::of($figure, 'head')->asideMm)
+            ->toEqualWithDelta(0.0, 0.011);
     }
 })->with(array_column(Expressions::catalogue(), 'kind'));
 
@@ -55,7 +60,10 @@ it('scales with the head', function (string $kind) {
     $one = array_values(wearing(bareHead(50, 46, 48), $kind)->details);
     $two = array_values(wearing(bareHead(100, 92, 96), $kind)->details);
     foreach ($one as $i => $detail) {
-        expect($two[$i]->xMm)->toEqualWithDelta(2 * $detail->xMm, 0.06)->and($two[$i]->yMm)->toEqualWithDelta(2 * $detail->yMm, 0.06);
+        expect($two[$i]->xMm)
+            ->toEqualWithDelta(2 * $detail->xMm, 0.06)
+            ->and($two[$i]->yMm)
+            ->toEqualWithDelta(2 * $detail->yMm, 0.06);
         if ($detail->method->value === 'felt') {
             expect($two[$i]->areaMm2())->toEqualWithDelta(4 * $detail->areaMm2(), 0.03 * 4 * $detail->areaMm2() + 0.1);
         }
@@ -75,7 +83,14 @@ it('varies a piece where it stands, and keeps what the felter gave it', function
     unset($detail);
     $varied = wearing(Figures::read($document), 'open-eyes', ['size' => 0.3, 'white' => 0.4], 'open-eyes');
     $pupil = $varied->details['open-eyes-pupil'];
-    expect($pupil->colour)->toBe('teal')->and($pupil->name)->toBe('Big eye')->and($pupil->isMeant('low-contrast'))->toBeTrue()->and($varied->details['open-eyes-white']->areaMm2())->toBeGreaterThan($figure->details['open-eyes-pupil']->areaMm2());
+    expect($pupil->colour)
+        ->toBe('teal')
+        ->and($pupil->name)
+        ->toBe('Big eye')
+        ->and($pupil->isMeant('low-contrast'))
+        ->toBeTrue()
+        ->and($varied->details['open-eyes-white']->areaMm2())
+        ->toBeGreaterThan($figure->details['open-eyes-pupil']->areaMm2());
     // A second of the same kind is its own piece.
     expect(count(wearing($varied, 'open-eyes')->details))->toBeGreaterThan(count($varied->details));
 });
@@ -85,9 +100,14 @@ it('looks aside with both eyes, and keeps both sparks on one side', function () 
     $right = $figure->details['open-eyes-pupil'];
     $left = $figure->details['open-eyes-pupil-left'];
     $white = $figure->details['open-eyes-white'];
-    expect($right->xMm - $white->xMm)->toEqualWithDelta($left->xMm + $white->xMm, 0.011)->toBeGreaterThan(0.5);
+    expect($right->xMm - $white->xMm)
+        ->toEqualWithDelta($left->xMm + $white->xMm, 0.011)
+        ->toBeGreaterThan(0.5);
     $straight = wearing(bareHead(), 'open-eyes');
-    $sparks = [$straight->details['open-eyes-spark']->xMm - $straight->details['open-eyes-pupil']->xMm, $straight->details['open-eyes-spark-left']->xMm + $straight->details['open-eyes-pupil']->xMm];
+    $sparks = [
+        $straight->details['open-eyes-spark']->xMm - $straight->details['open-eyes-pupil']->xMm,
+        $straight->details['open-eyes-spark-left']->xMm + $straight->details['open-eyes-pupil']->xMm,
+    ];
     expect($sparks[0])->toEqualWithDelta($sparks[1], 0.011)->toBeGreaterThan(0.2);
 });
 
@@ -97,19 +117,34 @@ it('turns the corners of a mouth up or down, and leaves as many teeth open as as
 
         return $points[0][1] - $points[intdiv(count($points), 2)][1];
     };
-    expect($rise(0.8))->toBeGreaterThan(1.0)->and($rise(-0.8))->toBeLessThan(-1.0)->and($rise(0.0))->toEqualWithDelta(0.0, 1e-9);
+    expect($rise(0.8))
+        ->toBeGreaterThan(1.0)
+        ->and($rise(-0.8))
+        ->toBeLessThan(-1.0)
+        ->and($rise(0.0))
+        ->toEqualWithDelta(0.0, 1e-9);
     foreach ([0, 2, 5] as $teeth) {
         expect(wearing(bareHead(), 'open-mouth', ['teeth' => $teeth])->details['open-mouth-mouth']->holes())->toHaveCount($teeth);
     }
-    $mouth = static fn (float $teeth): Detail => wearing(bareHead(), 'open-mouth', ['teeth' => $teeth])->details['open-mouth-mouth'];
+    $mouth = static fn (float $teeth): Detail => wearing(bareHead(), 'open-mouth', ['teeth' => $teeth])->details[
+        'open-mouth-mouth'
+    ];
     expect($mouth(4)->areaMm2())->toBeLessThan($mouth(0)->areaMm2());
 });
 
 it('takes colours that are there, and brings its own where none would do', function () {
     $figure = wearing(bareHead(), 'open-eyes');
-    expect($figure->colours)->toHaveCount(3)->and($figure->details['open-eyes-pupil']->colour)->toBe('black')->and($figure->details['open-eyes-spark']->colour)->toBe('white');
+    expect($figure->colours)
+        ->toHaveCount(3)
+        ->and($figure->details['open-eyes-pupil']->colour)
+        ->toBe('black')
+        ->and($figure->details['open-eyes-spark']->colour)
+        ->toBe('white');
     $cheeks = wearing(bareHead(), 'cheeks');
-    expect($cheeks->colours)->toHaveCount(4)->and($cheeks->colours[$cheeks->details['cheeks-cheek']->colour]->name)->toBe('Rose');
+    expect($cheeks->colours)
+        ->toHaveCount(4)
+        ->and($cheeks->colours[$cheeks->details['cheeks-cheek']->colour]->name)
+        ->toBe('Rose');
 });
 
 it('refuses a piece that there is not, and names those that there are', function () {
@@ -124,7 +159,10 @@ describe('a face copied', function () {
         expect(count($copied->details))->toBe(count($one->details));
         foreach ($one->details as $key => $detail) {
             $copy = $copied->details[$key];
-            expect($copy->yMm)->toEqualWithDelta(2 * $detail->yMm, 0.02)->and($copy->xMm / 90)->toEqualWithDelta($detail->xMm / 60, 0.001);
+            expect($copy->yMm)
+                ->toEqualWithDelta(2 * $detail->yMm, 0.02)
+                ->and($copy->xMm / 90)
+                ->toEqualWithDelta($detail->xMm / 60, 0.001);
         }
         expect(wearing($copied, 'open-eyes', ['size' => 0.3], 'open-eyes')->details)->toHaveCount(count($copied->details));
     });
@@ -132,17 +170,38 @@ describe('a face copied', function () {
     it('onto the same head gives the same marks; instead of what was there it leaves nothing of it', function () {
         $one = wearing(bareHead(), 'button-nose');
         $again = Figure::fromDocument(FaceCopy::of($one, $one->parts['head'], $one, $one->parts['head'], true));
-        $mark = static fn (Figure $f): TapeMark => TapeMark::on(Surface::of($f->parts['head']->placements()[0]), ...array_values($f->details)[0]->middle());
-        expect($again->details)->toHaveCount(1)->and($mark($again)->downMm)->toBe($mark($one)->downMm)
-            ->and(Figure::fromDocument(FaceCopy::of($one, $one->parts['head'], $one, $one->parts['head'], false))->details)->toHaveCount(2);
+        $mark = static fn (Figure $f): TapeMark => TapeMark::on(
+            Surface::of($f->parts['head']->placements()[0]),
+            ...array_values($f->details)[0]->middle(),
+        );
+        expect($again->details)
+            ->toHaveCount(1)
+            ->and($mark($again)->downMm)
+            ->toBe($mark($one)->downMm)
+            ->and(Figure::fromDocument(FaceCopy::of($one, $one->parts['head'], $one, $one->parts['head'], false))->details)
+            ->toHaveCount(2);
     });
 
     it('takes its colours along once, and sells only what is sold', function () {
-        $one = wearing(Figures::read(['colours' => [['key' => 'teal', 'hex' => '#aa7733'], ['key' => 'ink', 'name' => 'Ink', 'hex' => '#201818']]] + json_decode(bareHead()->toJson(), true)), 'bead-eyes', ['size' => 4.5]);
+        $one = wearing(
+            Figures::read(
+                ['colours' => [['key' => 'teal', 'hex' => '#aa7733'], ['key' => 'ink', 'name' => 'Ink', 'hex' => '#201818']]] +
+                    json_decode(bareHead()->toJson(), true),
+            ),
+            'bead-eyes',
+            ['size' => 4.5],
+        );
         $two = bareHead(96, 96, 96);
         $copied = Figure::fromDocument(FaceCopy::of($one, $one->parts['head'], $two, $two->parts['head'], false));
         $bead = array_values($copied->details)[0];
-        expect(ReadyMade::isSold($bead->widthMm))->toBeTrue()->and($bead->widthMm)->toBe(7.0)->and($copied->colours[$bead->colour]->name)->toBe('Ink')->and($copied->colours)->toHaveCount(4);
+        expect(ReadyMade::isSold($bead->widthMm))
+            ->toBeTrue()
+            ->and($bead->widthMm)
+            ->toBe(7.0)
+            ->and($copied->colours[$bead->colour]->name)
+            ->toBe('Ink')
+            ->and($copied->colours)
+            ->toHaveCount(4);
         $twice = Figure::fromDocument(FaceCopy::of($one, $one->parts['head'], $copied, $copied->parts['head'], false));
         expect($twice->colours)->toHaveCount(4)->and($twice->details)->toHaveCount(2);
     });

@@ -2,12 +2,14 @@
 
 declare(strict_types=1);
 
-use Impa\Face\Grid;
+namespace Impa\Tests\Face;
+
 use Impa\Face\Guides;
-use Impa\Face\Surface;
-use Impa\Face\TapeMark;
 use Impa\Figure\Side;
 use Impa\Plan\Plan;
+use Impa\Surface\Surface;
+use Impa\Surface\TapeGrid;
+use Impa\Surface\TapeMark;
 use Impa\Tests\Support\Figures;
 
 function surface(array $part, Side $side = Side::Front): Surface
@@ -21,13 +23,13 @@ function ellipseArc(float $a, float $b, float $angle): float
     $f = static fn (float $t): float => hypot($a * cos($t), $b * sin($t));
     $sum = $f(0) + $f($angle);
     for ($i = 1; $i < 2000; $i++) {
-        $sum += ($i % 2 === 1 ? 4 : 2) * $f($angle * $i / 2000);
+        $sum += ($i % 2 === 1 ? 4 : 2) * $f(($angle * $i) / 2000);
     }
 
-    return $sum * $angle / 6000;
+    return ($sum * $angle) / 6000;
 }
 
-it('marks the eye of design.md 9.2 mm across and 39.9 mm down', function () {
+it('marks the eye of docs/trade.md, Sums: 9.2 mm across and 39.9 mm down', function () {
     $mark = TapeMark::on(surface(Figures::part('head', 'ball', 52, 46, 48)), 9, -3);
     expect($mark->acrossMm)->toEqualWithDelta(9.2, 0.05)->and($mark->downMm)->toEqualWithDelta(39.9, 0.05);
 });
@@ -36,10 +38,14 @@ it('measures great circles on a ball', function () {
     $ball = surface(Figures::part('head', 'ball', 60, 60, 60));
     foreach ([0.2, 0.5, 0.85] as $share) {
         // On the equator of a ball of radius 30: arc = r asin(x / r).
-        expect(TapeMark::on($ball, 30 * $share, 0)->acrossMm)->toEqualWithDelta(30 * asin($share), 0.1)
-            ->and(TapeMark::on($ball, -30 * $share, 0)->acrossMm)->toEqualWithDelta(-30 * asin($share), 0.1)
-            ->and(TapeMark::on($ball, 0, -30 * $share)->downMm)->toEqualWithDelta(30 * (M_PI / 2 + asin($share)), 0.1)
-            ->and(TapeMark::on($ball, 30 * $share, 0)->pinMm)->toEqualWithDelta(60 * sin(asin($share) / 2), 0.05);
+        expect(TapeMark::on($ball, 30 * $share, 0)->acrossMm)
+            ->toEqualWithDelta(30 * asin($share), 0.1)
+            ->and(TapeMark::on($ball, -30 * $share, 0)->acrossMm)
+            ->toEqualWithDelta(-30 * asin($share), 0.1)
+            ->and(TapeMark::on($ball, 0, -30 * $share)->downMm)
+            ->toEqualWithDelta(30 * (M_PI / 2 + asin($share)), 0.1)
+            ->and(TapeMark::on($ball, 30 * $share, 0)->pinMm)
+            ->toEqualWithDelta(60 * sin(asin($share) / 2), 0.05);
     }
 });
 
@@ -92,9 +98,11 @@ it('lies on the mesh that is drawn: heights and straight distances', function (s
         expect($meshMm($x, $y))->toEqualWithDelta($surface->heightMm($x, $y), 0.35);
     }
     [[$x, $y], [$u, $v]] = [$points[1], $points[2]];
-    $pin = Impa\Face\Chart::of($surface)->between($points[1], $points[2])['pinMm'];
+    $pin = \Impa\Surface\Chart::of($surface)->between($points[1], $points[2])['pinMm'];
     expect(sqrt(($x - $u) ** 2 + ($y - $v) ** 2 + ($meshMm($x, $y) - $meshMm($u, $v)) ** 2))->toEqualWithDelta($pin, 0.2);
-})->with(['ball', 'egg', 'drum', 'dome', 'drumstick'])->with([[['x' => 0, 'y' => 0, 'z' => 0]], [['x' => 20, 'y' => -25, 'z' => 10]]]);
+})
+    ->with(['ball', 'egg', 'drum', 'dome', 'drumstick'])
+    ->with([[['x' => 0, 'y' => 0, 'z' => 0]], [['x' => 20, 'y' => -25, 'z' => 10]]]);
 
 it('unrolls a cone and a can', function () {
     $can = surface(Figures::part('a', 'sausage', 20, 100, 20));
@@ -107,8 +115,10 @@ it('finds the skin of a turned piece where it is', function () {
     expect($lying->heightMm(6, 11))->toEqualWithDelta($upright->heightMm(6, 11), 1e-6);
     // A ball looks the same however it is turned, and the search must find what the formula knows.
     $turned = surface(Figures::part('a', 'ball', 40, 40, 40, more: ['turnDeg' => ['x' => 25, 'y' => -40, 'z' => 10]]));
-    expect($turned->heightMm(7, -9))->toEqualWithDelta(sqrt(400 - 49 - 81), 0.001)
-        ->and(surface(Figures::part('a', 'ball', 30, 40, 60), Side::Left)->heightMm(15, 0))->toEqualWithDelta(15 * sqrt(1 - 0.25), 0.001);
+    expect($turned->heightMm(7, -9))
+        ->toEqualWithDelta(sqrt(400 - 49 - 81), 0.001)
+        ->and(surface(Figures::part('a', 'ball', 30, 40, 60), Side::Left)->heightMm(15, 0))
+        ->toEqualWithDelta(15 * sqrt(1 - 0.25), 0.001);
 });
 
 it('gives mirrored details equal marks, and grows marks with the head', function () {
@@ -118,25 +128,47 @@ it('gives mirrored details equal marks, and grows marks with the head', function
         $head = surface(Figures::part('a', 'egg', 52, 56, 48));
         $big = surface(Figures::part('a', 'egg', 104, 112, 96));
         [$right, $left, $twice] = [TapeMark::on($head, $x, $y), TapeMark::on($head, -$x, $y), TapeMark::on($big, 2 * $x, 2 * $y)];
-        expect($left->acrossMm)->toEqualWithDelta(-$right->acrossMm, 1e-9)
-            ->and($left->downMm)->toBe($right->downMm)
-            ->and($twice->acrossMm)->toEqualWithDelta(2 * $right->acrossMm, 1e-6)
-            ->and($twice->downMm)->toEqualWithDelta(2 * $right->downMm, 1e-4);
+        expect($left->acrossMm)
+            ->toEqualWithDelta(-$right->acrossMm, 1e-9)
+            ->and($left->downMm)
+            ->toBe($right->downMm)
+            ->and($twice->acrossMm)
+            ->toEqualWithDelta(2 * $right->acrossMm, 1e-6)
+            ->and($twice->downMm)
+            ->toEqualWithDelta(2 * $right->downMm, 1e-4);
     }
 });
 
 it('tells a detail that lies off its part', function () {
-    $plan = Plan::of(Figures::read(Figures::document([Figures::part('head', 'ball', 40, 40, 40, 0, 20)], [
-        ['key' => 'eye', 'name' => 'Eye', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 4, 'xMm' => 30, 'yMm' => 0, 'colour' => 'black'],
-    ])))->document();
-    expect($plan['details'][0]['marks'])->toBeNull()
-        ->and(array_column($plan['notes'], 'code'))->toContain('off-part');
+    $plan = Plan::of(
+        Figures::read(
+            Figures::document(
+                [Figures::part('head', 'ball', 40, 40, 40, 0, 20)],
+                [
+                    [
+                        'key' => 'eye',
+                        'name' => 'Eye',
+                        'on' => 'head',
+                        'kind' => 'disc',
+                        'widthMm' => 4,
+                        'xMm' => 30,
+                        'yMm' => 0,
+                        'colour' => 'black',
+                    ],
+                ],
+            ),
+        ),
+    )->document();
+    expect($plan['details'][0]['marks'])->toBeNull()->and(array_column($plan['notes'], 'code'))->toContain('off-part');
 });
 
 it('lays a tape grid whose lines are as long as they say', function () {
     $surface = surface(Figures::part('head', 'ball', 60, 60, 60));
-    $grid = Grid::of($surface);
-    expect($grid['crownMm'])->toEqualWithDelta(30, 0.01)->and($grid['footMm'])->toEqualWithDelta(-30, 0.01);
+    $grid = TapeGrid::of($surface);
+    expect($grid['crownMm'])
+        ->toEqualWithDelta(30, 0.01)
+        ->and($grid['footMm'])
+        ->toEqualWithDelta(-30, 0.01);
     foreach ($grid['across'] as $line) {
         foreach ($line['points'] as [$x, $y]) {
             // Close to the edge a hundredth of a millimetre in x is far by tape.
@@ -151,23 +183,95 @@ it('lays a tape grid whose lines are as long as they say', function () {
 });
 
 it('says when felt is too coarse or a colour lost', function () {
-    $plan = Plan::of(Figures::read(Figures::document([Figures::part('head', 'ball', 52, 46, 48, 0, 23)], [
-        ['key' => 'eye', 'name' => 'Eye', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 6, 'xMm' => 9, 'colour' => 'black', 'layer' => 1],
-        ['key' => 'pupil', 'name' => 'Pupil', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 3, 'xMm' => 9, 'colour' => 'charcoal', 'layer' => 2],
-        ['key' => 'spark', 'name' => 'Spark', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 0.8, 'xMm' => 9, 'colour' => 'white', 'layer' => 3],
-        ['key' => 'dot', 'name' => 'Dot', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 1.9, 'xMm' => -9, 'colour' => 'black'],
-        ['key' => 'bead', 'name' => 'Bead', 'on' => 'head', 'kind' => 'bead', 'widthMm' => 1.9, 'xMm' => -9, 'colour' => 'black'],
-    ], ['colours' => [['key' => 'teal', 'hex' => '#2f8f86'], ['key' => 'black', 'hex' => '#000000'], ['key' => 'charcoal', 'hex' => '#1c1c1e'], ['key' => 'white', 'hex' => '#ffffff']]])))->document();
+    $plan = Plan::of(
+        Figures::read(
+            Figures::document(
+                [Figures::part('head', 'ball', 52, 46, 48, 0, 23)],
+                [
+                    [
+                        'key' => 'eye',
+                        'name' => 'Eye',
+                        'on' => 'head',
+                        'kind' => 'disc',
+                        'widthMm' => 6,
+                        'xMm' => 9,
+                        'colour' => 'black',
+                        'layer' => 1,
+                    ],
+                    [
+                        'key' => 'pupil',
+                        'name' => 'Pupil',
+                        'on' => 'head',
+                        'kind' => 'disc',
+                        'widthMm' => 3,
+                        'xMm' => 9,
+                        'colour' => 'charcoal',
+                        'layer' => 2,
+                    ],
+                    [
+                        'key' => 'spark',
+                        'name' => 'Spark',
+                        'on' => 'head',
+                        'kind' => 'disc',
+                        'widthMm' => 0.8,
+                        'xMm' => 9,
+                        'colour' => 'white',
+                        'layer' => 3,
+                    ],
+                    [
+                        'key' => 'dot',
+                        'name' => 'Dot',
+                        'on' => 'head',
+                        'kind' => 'disc',
+                        'widthMm' => 1.9,
+                        'xMm' => -9,
+                        'colour' => 'black',
+                    ],
+                    [
+                        'key' => 'bead',
+                        'name' => 'Bead',
+                        'on' => 'head',
+                        'kind' => 'bead',
+                        'widthMm' => 1.9,
+                        'xMm' => -9,
+                        'colour' => 'black',
+                    ],
+                ],
+                [
+                    'colours' => [
+                        ['key' => 'teal', 'hex' => '#2f8f86'],
+                        ['key' => 'black', 'hex' => '#000000'],
+                        ['key' => 'charcoal', 'hex' => '#1c1c1e'],
+                        ['key' => 'white', 'hex' => '#ffffff'],
+                    ],
+                ],
+            ),
+        ),
+    )->document();
     // The pupil is judged against the eye below it, not against the head.
-    expect(array_column($plan['details'], 'crisp', 'key'))->toBe(['eye' => 'crisp', 'pupil' => 'lost', 'spark' => 'too-small', 'dot' => 'too-small', 'bead' => 'crisp']);
+    expect(array_column($plan['details'], 'crisp', 'key'))->toBe([
+        'eye' => 'crisp',
+        'pupil' => 'lost',
+        'spark' => 'too-small',
+        'dot' => 'too-small',
+        'bead' => 'crisp',
+    ]);
 });
 
 it('guides a cute face into the lower half, a baby\'s lower still, a gruff one\'s eyes above it', function () {
     $guides = array_column(Guides::on(30.0, -30.0, static fn (float $y): float => 30.0), 'bands', 'key');
     $eyes = array_map(static fn (array $bands): array => [$bands[0]['highMm'], $bands[0]['lowMm']], $guides);
-    // trade.md, section 5 (common practice): cute figures carry eyes and nose in the lower half.
-    expect($eyes['cute'][0])->toBeLessThan(0.0)->and($eyes['baby'][0])->toBeLessThan($eyes['cute'][0])
-        ->and($eyes['grown-up'][0])->toBeGreaterThan(0.0)->and($eyes['grown-up'][1])->toBeLessThan(0.0)->and($eyes['gruff'][1])->toBeGreaterThan(0.0);
+    // docs/trade.md, Faces (common practice): cute figures carry eyes and nose in the lower half.
+    expect($eyes['cute'][0])
+        ->toBeLessThan(0.0)
+        ->and($eyes['baby'][0])
+        ->toBeLessThan($eyes['cute'][0])
+        ->and($eyes['grown-up'][0])
+        ->toBeGreaterThan(0.0)
+        ->and($eyes['grown-up'][1])
+        ->toBeLessThan(0.0)
+        ->and($eyes['gruff'][1])
+        ->toBeGreaterThan(0.0);
     foreach ($guides as $bands) {
         expect(array_column($bands, 'name'))->toBe(['eyes', 'nose', 'mouth']);
         foreach ($bands as $i => $band) {
@@ -179,7 +283,15 @@ it('guides a cute face into the lower half, a baby\'s lower still, a gruff one\'
     }
     // Grown-up eyes stand one eye's width apart, five across: their middles at two fifths of the half width (common practice).
     $apart = array_column(Guides::on(30.0, -30.0, static fn (float $y): float => 30.0), 'eyes', 'key');
-    expect($apart['grown-up']['fromMm'])->toBeLessThan(12.0)->and($apart['grown-up']['toMm'])->toBeGreaterThan(12.0)->and($apart['gruff']['toMm'])->toBeLessThan($apart['baby']['fromMm']);
+    expect($apart['grown-up']['fromMm'])
+        ->toBeLessThan(12.0)
+        ->and($apart['grown-up']['toMm'])
+        ->toBeGreaterThan(12.0)
+        ->and($apart['gruff']['toMm'])
+        ->toBeLessThan($apart['baby']['fromMm']);
     // They grow with the head.
-    expect(Guides::on(60.0, -60.0, static fn (float $y): float => 60.0)[0]['bands'][0]['highMm'])->toEqualWithDelta(2 * $guides['cute'][0]['highMm'], 1e-9);
+    expect(Guides::on(60.0, -60.0, static fn (float $y): float => 60.0)[0]['bands'][0]['highMm'])->toEqualWithDelta(
+        2 * $guides['cute'][0]['highMm'],
+        1e-9,
+    );
 });

@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
-use Impa\Picture\Lobe;
-use Impa\Picture\Lobes;
+namespace Impa\Tests\Lobes;
+
+use Impa\Seeing\Lobe;
+use Impa\Seeing\Lobes;
 use Impa\Shape\Catalogue;
 use Impa\Shape\ShapeKind;
 use Impa\Shape\Size;
@@ -35,32 +37,55 @@ function either(callable ...$shapes): array
 it('leaves every simple shape of the catalogue whole, however it is turned', function (ShapeKind $kind, float $deg) {
     $solid = Catalogue::solid($kind, Size::of(70, 110, 70));
     expect(lobesOf(Pixels::of($solid, $deg)))->toHaveCount(1);
-})->with([ShapeKind::Ball, ShapeKind::Egg, ShapeKind::Sausage, ShapeKind::Drum, ShapeKind::Drumstick, ShapeKind::Cone, ShapeKind::Dome])->with([0.0, 30.0, 90.0, 145.0]);
+})
+    ->with([
+        ShapeKind::Ball,
+        ShapeKind::Egg,
+        ShapeKind::Sausage,
+        ShapeKind::Drum,
+        ShapeKind::Drumstick,
+        ShapeKind::Cone,
+        ShapeKind::Dome,
+    ])
+    ->with([0.0, 30.0, 90.0, 145.0]);
 
 it('cuts a snowman of one colour at its neck', function () {
     $lobes = lobesOf(either(Pixels::oval(0, -40, 60, 60), Pixels::oval(0, 55, 40, 40)));
     expect($lobes)->toHaveCount(2);
     [$body, $head] = $lobes;
-    expect($body->blob->middle[1])->toBeLessThan($head->blob->middle[1])
-        ->and($body->blob->area())->toEqualWithDelta(M_PI * 60 ** 2, 700)
-        ->and($head->blob->area())->toEqualWithDelta(M_PI * 40 ** 2, 700)
-        ->and($body->neckPx)->toBe(0.0)
-        ->and($head->neckPx)->toBeGreaterThan(20.0)->toBeLessThan(75.0);
+    expect($body->blob->middle[1])
+        ->toBeLessThan($head->blob->middle[1])
+        ->and($body->blob->area())
+        ->toEqualWithDelta(M_PI * 60 ** 2, 700)
+        ->and($head->blob->area())
+        ->toEqualWithDelta(M_PI * 40 ** 2, 700)
+        ->and($body->neckPx)
+        ->toBe(0.0)
+        ->and($head->neckPx)
+        ->toBeGreaterThan(20.0)
+        ->toBeLessThan(75.0);
 });
 
 it('cuts ears from a head, and both alike', function () {
     $lobes = lobesOf(either(Pixels::oval(0, -10, 75, 65), Pixels::oval(-55, 60, 24, 30), Pixels::oval(55, 60, 24, 30)));
     expect($lobes)->toHaveCount(3);
     [$head, $one, $two] = $lobes;
-    expect($head->blob->area())->toBeGreaterThan(5 * $one->blob->area())
-        ->and($one->blob->area() / $two->blob->area())->toEqualWithDelta(1, 0.12)
-        ->and($one->blob->middle[0] + $two->blob->middle[0])->toEqualWithDelta(Pixels::SIZE, 4);
+    expect($head->blob->area())
+        ->toBeGreaterThan(5 * $one->blob->area())
+        ->and($one->blob->area() / $two->blob->area())
+        ->toEqualWithDelta(1, 0.12)
+        ->and($one->blob->middle[0] + $two->blob->middle[0])
+        ->toEqualWithDelta(Pixels::SIZE, 4);
 });
 
 it('cuts four limbs from a body', function () {
-    $limb = static fn (float $x, float $y): callable => static fn (float $px, float $py): bool => abs($px - $x) < 36 && abs($py - $y) < 11;
+    $limb = static fn (float $x, float $y): callable => static fn (float $px, float $py): bool => abs($px - $x) < 36 &&
+        abs($py - $y) < 11;
     $lobes = lobesOf(either(Pixels::oval(0, 0, 50, 80), $limb(65, 35), $limb(-65, 35), $limb(65, -35), $limb(-65, -35)));
-    expect($lobes)->toHaveCount(5)->and($lobes[0]->blob->area())->toBeGreaterThan(10000);
+    expect($lobes)
+        ->toHaveCount(5)
+        ->and($lobes[0]->blob->area())
+        ->toBeGreaterThan(10000);
 });
 
 it('takes a long even blob for one roll, however it is bent', function (float $bendDeg) {

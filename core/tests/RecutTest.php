@@ -2,27 +2,92 @@
 
 declare(strict_types=1);
 
+namespace Impa\Tests\Recut;
+
+use Impa\Figure\Edited;
 use Impa\Figure\Figure;
-use Impa\Picture\Recut;
-use Impa\Picture\RecutRefused;
+use Impa\Figure\Part;
+use Impa\Seeing\Recut;
+use Impa\Seeing\RecutRefused;
 use Impa\Tests\Support\Figures;
 
 function recutFigure(): Figure
 {
-    return Figures::read(Figures::document([
-        Figures::part('body', 'sausage', 30, 80, 30, 0, 40, 0),
-        Figures::part('head', 'ball', 40, 40, 40, 0, 95, 2, ['join' => ['to' => 'body']]),
-        Figures::part('hat', 'ball', 20, 20, 20, 0, 118, 4, ['join' => ['to' => 'head']]),
-        Figures::part('arm', 'sausage', 10, 30, 10, 22, 50, 0, ['join' => ['to' => 'body'], 'mirror' => true]),
-    ], [
-        ['key' => 'eye', 'name' => 'Eye', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 6, 'xMm' => 8, 'yMm' => 2, 'mirror' => true, 'colour' => 'black'],
-        ['key' => 'knee', 'name' => 'Knee', 'on' => 'body', 'kind' => 'disc', 'widthMm' => 8, 'xMm' => 0, 'yMm' => -25, 'colour' => 'black'],
-        ['key' => 'bib', 'name' => 'Bib', 'on' => 'body', 'kind' => 'patch', 'pointsMm' => [[-6, 10], [6, 10], [6, 25], [-6, 25]], 'colour' => 'black'],
-    ]));
+    return Figures::read(
+        Figures::document(
+            [
+                Figures::part('body', 'sausage', 30, 80, 30, 0, 40, 0),
+                Figures::part('head', 'ball', 40, 40, 40, 0, 95, 2, ['join' => ['to' => 'body']]),
+                Figures::part('hat', 'ball', 20, 20, 20, 0, 118, 4, ['join' => ['to' => 'head']]),
+                Figures::part('arm', 'sausage', 10, 30, 10, 22, 50, 0, ['join' => ['to' => 'body'], 'mirror' => true]),
+            ],
+            [
+                [
+                    'key' => 'eye',
+                    'name' => 'Eye',
+                    'on' => 'head',
+                    'kind' => 'disc',
+                    'widthMm' => 6,
+                    'xMm' => 8,
+                    'yMm' => 2,
+                    'mirror' => true,
+                    'colour' => 'black',
+                ],
+                [
+                    'key' => 'knee',
+                    'name' => 'Knee',
+                    'on' => 'body',
+                    'kind' => 'disc',
+                    'widthMm' => 8,
+                    'xMm' => 0,
+                    'yMm' => -25,
+                    'colour' => 'black',
+                ],
+                [
+                    'key' => 'bib',
+                    'name' => 'Bib',
+                    'on' => 'body',
+                    'kind' => 'patch',
+                    'pointsMm' => [[-6, 10], [6, 10], [6, 25], [-6, 25]],
+                    'colour' => 'black',
+                ],
+            ],
+        ),
+    );
+}
+
+/**
+ * Intersection over union of what two sets of parts cover in the front view, on a grid of 1 mm.
+ *
+ * @param  array<Part>  $some
+ * @param  array<Part>  $others
+ */
+function overlap(array $some, array $others): float
+{
+    $covers = static function (array $parts, float $x, float $y): bool {
+        foreach ($parts as $part) {
+            [$u, $v] = $part->turn->undo($x - $part->at[0], $y - $part->at[1], 0.0);
+            if (! is_nan($part->solid->frontMm($u, $v))) {
+                return true;
+            }
+        }
+
+        return false;
+    };
+    $both = $either = 0;
+    for ($x = -60; $x <= 70; $x++) {
+        for ($y = -40; $y <= 120; $y++) {
+            [$one, $two] = [$covers($some, $x, $y), $covers($others, $x, $y)];
+            $both += (int) ($one && $two);
+            $either += (int) ($one || $two);
+        }
+    }
+
+    return $both / max(1, $either);
 }
 
 /** @return array<string, array<string, mixed>> parts or details by key, the document proved to be whole */
-function recutMembers(Recut $recut, string $list = 'parts'): array
+function recutMembers(Edited $recut, string $list = 'parts'): array
 {
     $figure = Figure::fromDocument(json_decode(json_encode($recut->document)));
 
@@ -34,37 +99,72 @@ it('splits a part along a line: sizes add up, details and joins go to the nearer
     $parts = recutMembers($recut);
     $details = recutMembers($recut, 'details');
     [$upper, $lower] = [$parts['body'], $parts['body-2']];
-    expect($recut->key)->toBe('body-2')->and($parts)->toHaveCount(5)
-        ->and($upper['at']['yMm'])->toBeGreaterThan($lower['at']['yMm'])
-        ->and($upper['shape']['widthMm'])->toEqualWithDelta(30, 1.5)->and($lower['shape']['widthMm'])->toEqualWithDelta(30, 1.5)
-        ->and($lower['join']['to'])->toBe('body')->and($parts['head']['join']['to'])->toBe('body')
-        ->and($details['knee']['on'])->toBe('body-2')->and($details['bib']['on'])->toBe('body');
+    expect($recut->key)
+        ->toBe('body-2')
+        ->and($parts)
+        ->toHaveCount(5)
+        ->and($upper['at']['yMm'])
+        ->toBeGreaterThan($lower['at']['yMm'])
+        ->and($upper['shape']['widthMm'])
+        ->toEqualWithDelta(30, 1.5)
+        ->and($lower['shape']['widthMm'])
+        ->toEqualWithDelta(30, 1.5)
+        ->and($lower['join']['to'])
+        ->toBe('body')
+        ->and($parts['head']['join']['to'])
+        ->toBe('body')
+        ->and($details['knee']['on'])
+        ->toBe('body-2')
+        ->and($details['bib']['on'])
+        ->toBe('body');
     // The knee stays where it was in the figure.
-    expect($lower['at']['yMm'] + $details['knee']['yMm'])->toEqualWithDelta(15, 0.1)->and($lower['at']['xMm'] + $details['knee']['xMm'])->toEqualWithDelta(0, 0.1);
+    expect($lower['at']['yMm'] + $details['knee']['yMm'])
+        ->toEqualWithDelta(15, 0.1)
+        ->and($lower['at']['xMm'] + $details['knee']['xMm'])
+        ->toEqualWithDelta(0, 0.1);
 });
 
 it('merges what was split to much the same part again', function () {
     $split = Figure::fromDocument(Recut::split(recutFigure(), 'body', [-40.0, 30.0], [40.0, 30.0])->document);
     $merged = Recut::merge($split, ['body-2', 'body']);
     $parts = recutMembers($merged);
-    expect($merged->key)->toBe('body')->and($parts)->toHaveCount(4)
-        ->and($parts['body']['shape']['widthMm'])->toEqualWithDelta(30, 1.5)
-        ->and($parts['body']['shape']['heightMm'])->toEqualWithDelta(80, 4)
-        ->and($parts['body']['at']['yMm'])->toEqualWithDelta(40, 2)
-        ->and(recutMembers($merged, 'details')['knee']['on'])->toBe('body');
+    expect($merged->key)
+        ->toBe('body')
+        ->and($parts)
+        ->toHaveCount(4)
+        ->and($parts['body']['shape']['widthMm'])
+        ->toEqualWithDelta(30, 1.5)
+        ->and($parts['body']['shape']['heightMm'])
+        ->toEqualWithDelta(80, 4)
+        ->and($parts['body']['at']['yMm'])
+        ->toEqualWithDelta(40, 2)
+        ->and(recutMembers($merged, 'details')['knee']['on'])
+        ->toBe('body');
 });
 
 it('merges across a join and keeps the tree whole', function () {
     $parts = recutMembers(Recut::merge(recutFigure(), ['head', 'hat', 'body']));
-    expect(array_keys($parts))->toEqualCanonicalizing(['body', 'arm'])->and($parts['body']['join'] ?? null)->toBeNull()->and($parts['arm']['join']['to'])->toBe('body')
-        ->and($parts['body']['shape']['heightMm'])->toBeGreaterThan(110.0);
+    expect(array_keys($parts))
+        ->toEqualCanonicalizing(['body', 'arm'])
+        ->and($parts['body']['join'] ?? null)
+        ->toBeNull()
+        ->and($parts['arm']['join']['to'])
+        ->toBe('body')
+        ->and($parts['body']['shape']['heightMm'])
+        ->toBeGreaterThan(110.0);
 });
 
 it('makes a part of what was drawn round, in front of what it lies on', function () {
     $parts = recutMembers($recut = Recut::lasso(recutFigure(), [[-6.0, 88.0], [6.0, 88.0], [6.0, 100.0], [-6.0, 100.0]]));
     $new = $parts[$recut->key];
-    expect($new['join']['to'])->toBe('head')->and($new['shape']['widthMm'])->toEqualWithDelta(12, 0.8)->and($new['at']['yMm'])->toEqualWithDelta(94, 0.5)
-        ->and($new['at']['zMm'])->toEqualWithDelta(22, 0.5);
+    expect($new['join']['to'])
+        ->toBe('head')
+        ->and($new['shape']['widthMm'])
+        ->toEqualWithDelta(12, 0.8)
+        ->and($new['at']['yMm'])
+        ->toEqualWithDelta(94, 0.5)
+        ->and($new['at']['zMm'])
+        ->toEqualWithDelta(22, 0.5);
 });
 
 it('takes from the drawing the main colour inside the line', function () {
@@ -80,22 +180,44 @@ it('takes from the drawing the main colour inside the line', function () {
     $recut = Recut::lasso(Figures::read($document), [[-13.0, 18.0], [13.0, 18.0], [13.0, 42.0], [-13.0, 42.0]], $png);
     $new = recutMembers($recut)[$recut->key];
     // The oval is 40 by 30 pixels, at half a millimetre each.
-    expect($new['shape']['kind'])->toBe('ball')->and($new['shape']['widthMm'])->toEqualWithDelta(20, 0.8)->and($new['shape']['heightMm'])->toEqualWithDelta(15, 0.8)
-        ->and([$new['at']['xMm'], $new['at']['yMm']])->toEqualWithDelta([0.0, 30.0], 0.4);
+    expect($new['shape']['kind'])
+        ->toBe('ball')
+        ->and($new['shape']['widthMm'])
+        ->toEqualWithDelta(20, 0.8)
+        ->and($new['shape']['heightMm'])
+        ->toEqualWithDelta(15, 0.8)
+        ->and([$new['at']['xMm'], $new['at']['yMm']])
+        ->toEqualWithDelta([0.0, 30.0], 0.4);
     expect(array_column(json_decode(json_encode($recut->document), true)['colours'], 'hex'))->toContain('#2040a0');
 });
 
 it('makes a part colour on what it is joined to, and that a part again in its place', function () {
     $detail = Recut::toDetail(recutFigure(), 'hat');
     $details = recutMembers($detail, 'details');
-    expect(recutMembers($detail))->toHaveCount(3)->and($details['hat']['on'])->toBe('head')->and($details['hat']['kind'])->toBe('patch');
+    expect(recutMembers($detail))
+        ->toHaveCount(3)
+        ->and($details['hat']['on'])
+        ->toBe('head')
+        ->and($details['hat']['kind'])
+        ->toBe('patch');
     $back = Recut::toPart(Figure::fromDocument($detail->document), 'hat');
     $hat = recutMembers($back)[$back->key];
-    expect($hat['shape']['kind'])->toBe('ball')->and($hat['shape']['widthMm'])->toEqualWithDelta(20, 0.7)->and([$hat['at']['xMm'], $hat['at']['yMm']])->toEqualWithDelta([0.0, 118.0], 0.4)
-        ->and($hat['join']['to'])->toBe('head');
+    expect($hat['shape']['kind'])
+        ->toBe('ball')
+        ->and($hat['shape']['widthMm'])
+        ->toEqualWithDelta(20, 0.7)
+        ->and([$hat['at']['xMm'], $hat['at']['yMm']])
+        ->toEqualWithDelta([0.0, 118.0], 0.4)
+        ->and($hat['join']['to'])
+        ->toBe('head');
     $eye = Recut::toPart(recutFigure(), 'eye');
     $made = recutMembers($eye)[$eye->key];
-    expect($made['mirror'])->toBeTrue()->and($made['at']['xMm'])->toEqualWithDelta(8, 0.2)->and($made['at']['zMm'])->toBeGreaterThan(15.0);
+    expect($made['mirror'])
+        ->toBeTrue()
+        ->and($made['at']['xMm'])
+        ->toEqualWithDelta(8, 0.2)
+        ->and($made['at']['zMm'])
+        ->toBeGreaterThan(15.0);
 });
 
 it('refuses in words what cannot be cut', function (callable $do, string $words) {
@@ -109,20 +231,20 @@ it('refuses in words what cannot be cut', function (callable $do, string $words)
     'no such detail' => [fn (Figure $f) => Recut::toPart($f, 'nose'), 'no detail "nose"'],
 ]);
 
-it('splits any part along any line through it: the two cover what the one covered', function () {
+it('splits any part along any line through it: the two cover seven tenths of what either covers', function () {
     mt_srand(21);
     foreach (['ball', 'egg', 'sausage', 'drum', 'cone', 'dome'] as $kind) {
         foreach (range(1, 3) as $_) {
             $turn = mt_rand(-80, 80);
-            $figure = Figures::read(Figures::document([Figures::part('one', $kind, 40, 60, 40, 5, 40, 0, ['turnDeg' => ['z' => $turn]])]));
+            $figure = Figures::read(
+                Figures::document([Figures::part('one', $kind, 40, 60, 40, 5, 40, 0, ['turnDeg' => ['z' => $turn]])]),
+            );
             $angle = mt_rand(0, 179);
             $reach = [90 * cos(deg2rad($angle)), 90 * sin(deg2rad($angle))];
             $parts = recutMembers(Recut::split($figure, 'one', [5 - $reach[0], 40 - $reach[1]], [5 + $reach[0], 40 + $reach[1]]));
             expect($parts)->toHaveCount(2);
-            $before = $figure->parts['one']->solid->volumeCm3();
-            $after = array_sum(array_map(static fn ($p): float => $p->solid->volumeCm3(), Figures::read(Figures::document(array_values($parts)))->parts));
-            // Halves of round things may be seen rounder or flatter than the whole, within reason.
-            expect($after / $before)->toBeGreaterThan(0.35)->toBeLessThan(2.2);
+            $halves = Figures::read(Figures::document(array_values($parts)))->parts;
+            expect(overlap([$figure->parts['one']], $halves))->toBeGreaterThan(0.7);
         }
     }
 });
@@ -141,8 +263,10 @@ it('leaves a document that passes its own check after every act, members unknown
     ];
     foreach ($acts as $recut) {
         $again = json_decode(Figure::fromDocument(json_decode(json_encode($recut->document)))->toJson());
-        expect($again->remark)->toBe(['kept', 'too'])
-            ->and(array_column($again->parts, 'maker'))->toBe(['kept']);
+        expect($again->remark)
+            ->toBe(['kept', 'too'])
+            ->and(array_column($again->parts, 'maker'))
+            ->toBe(['kept']);
     }
 });
 
@@ -158,12 +282,20 @@ it('changes nothing of the figure it was given', function () {
 it('makes the twins of a pair one pair when both are merged with pairs', function () {
     $document = Figures::document([
         Figures::part('body', 'ball', 40, 40, 40, 0, 20),
-        Figures::part('arm', 'sausage', 10, 30, 10, 26, 24, 0, ['mirror' => true, 'turnDeg' => ['z' => 60], 'join' => ['to' => 'body']]),
+        Figures::part('arm', 'sausage', 10, 30, 10, 26, 24, 0, [
+            'mirror' => true,
+            'turnDeg' => ['z' => 60],
+            'join' => ['to' => 'body'],
+        ]),
         Figures::part('hand', 'ball', 12, 12, 12, 38, 17, 0, ['mirror' => true, 'join' => ['to' => 'arm']]),
     ]);
     $parts = recutMembers(Recut::merge(Figures::read($document), ['arm', 'hand']));
-    expect($parts)->toHaveCount(2)
-        ->and($parts['arm']['mirror'])->toBeTrue()
-        ->and($parts['arm']['at']['xMm'])->toBeGreaterThan(20.0)
-        ->and($parts['arm']['join']['to'])->toBe('body');
+    expect($parts)
+        ->toHaveCount(2)
+        ->and($parts['arm']['mirror'])
+        ->toBeTrue()
+        ->and($parts['arm']['at']['xMm'])
+        ->toBeGreaterThan(20.0)
+        ->and($parts['arm']['join']['to'])
+        ->toBe('body');
 });

@@ -2,13 +2,17 @@
 
 declare(strict_types=1);
 
+namespace Impa\Tests\Render;
+
 use Impa\Colour\Srgb;
 use Impa\Figure\Figure;
+use Impa\Material\Densities;
 use Impa\Render\Board;
 use Impa\Render\Painter;
 use Impa\Render\RenderRefused;
 use Impa\Render\View;
 use Impa\Tests\Support\Figures;
+use Impa\Wool\Ledger;
 
 /** @return array{int, int, int, int} red, green, blue, alpha (127 is clear) */
 function pixel(string $png, float $x, float $y): array
@@ -41,14 +45,20 @@ function lonely(array $part, array $details = []): Figure
 it('paints a ball as a disc of the right area, on a clear ground', function () {
     $png = Painter::png(lonely(Figures::part('a', 'ball', 40, 40, 40)), View::Front, 200);
     // The ball fills the square but for a rim of 4 % each side.
-    expect(painted($png))->toEqualWithDelta(M_PI / 4 * 0.92 ** 2, 0.01)
-        ->and(pixel($png, 0.5, 0.5))->toBe([0x2F, 0x8F, 0x86, 0])
-        ->and(pixel($png, 0.02, 0.02)[3])->toBe(127);
+    expect(painted($png))
+        ->toEqualWithDelta((M_PI / 4) * 0.92 ** 2, 0.01)
+        ->and(pixel($png, 0.5, 0.5))
+        ->toBe([0x2F, 0x8F, 0x86, 0])
+        ->and(pixel($png, 0.02, 0.02)[3])
+        ->toBe(127);
 });
 
 it('leaves the hole of a ring open', function () {
     $png = Painter::png(lonely(Figures::part('a', 'ring', 40, 40, 8)), View::Front, 200);
-    expect(painted($png))->toEqualWithDelta(M_PI / 4 * 0.92 ** 2 * (1 - 0.6 ** 2), 0.01)->and(pixel($png, 0.5, 0.5)[3])->toBe(127);
+    expect(painted($png))
+        ->toEqualWithDelta((M_PI / 4) * 0.92 ** 2 * (1 - 0.6 ** 2), 0.01)
+        ->and(pixel($png, 0.5, 0.5)[3])
+        ->toBe(127);
 });
 
 it('smooths edges', function () {
@@ -61,19 +71,31 @@ it('smooths edges', function () {
 });
 
 it('shows the face from the front, not from the back, and from the side on the left', function () {
-    $figure = lonely(Figures::part('a', 'ball', 40, 40, 40, 0, 20), [['key' => 'eye', 'on' => 'a', 'kind' => 'disc', 'widthMm' => 16, 'xMm' => 0, 'colour' => 'black']]);
+    $figure = lonely(Figures::part('a', 'ball', 40, 40, 40, 0, 20), [
+        ['key' => 'eye', 'on' => 'a', 'kind' => 'disc', 'widthMm' => 16, 'xMm' => 0, 'colour' => 'black'],
+    ]);
     $black = static fn (View $view, float $x): bool => pixel(Painter::png($figure, $view, 200), $x, 0.5)[1] < 60;
-    expect($black(View::Front, 0.5))->toBeTrue()->and($black(View::Back, 0.5))->toBeFalse()
-        ->and($black(View::Side, 0.06))->toBeTrue()->and($black(View::Side, 0.94))->toBeFalse();
+    expect($black(View::Front, 0.5))
+        ->toBeTrue()
+        ->and($black(View::Back, 0.5))
+        ->toBeFalse()
+        ->and($black(View::Side, 0.06))
+        ->toBeTrue()
+        ->and($black(View::Side, 0.94))
+        ->toBeFalse();
 });
 
 it('paints what is nearer over what is farther, from every side', function () {
-    $figure = Figures::read(Figures::document([
-        Figures::part('near', 'ball', 40, 40, 40, 0, 20, 30, ['colour' => 'black']),
-        Figures::part('far', 'ball', 40, 40, 40, 0, 20, -30),
-    ]));
-    expect(pixel(Painter::png($figure, View::Front, 100), 0.5, 0.5)[0])->toBeLessThan(60)
-        ->and(pixel(Painter::png($figure, View::Back, 100), 0.5, 0.5)[1])->toBeGreaterThan(100);
+    $figure = Figures::read(
+        Figures::document([
+            Figures::part('near', 'ball', 40, 40, 40, 0, 20, 30, ['colour' => 'black']),
+            Figures::part('far', 'ball', 40, 40, 40, 0, 20, -30),
+        ]),
+    );
+    expect(pixel(Painter::png($figure, View::Front, 100), 0.5, 0.5)[0])
+        ->toBeLessThan(60)
+        ->and(pixel(Painter::png($figure, View::Back, 100), 0.5, 0.5)[1])
+        ->toBeGreaterThan(100);
 });
 
 it('mirrors a twin', function () {
@@ -89,28 +111,46 @@ it('mirrors a twin', function () {
 });
 
 it('lies over the drawing in its own pixels', function () {
-    $figure = Figures::read(Figures::document([Figures::part('a', 'ball', 40, 40, 40, 10, 20)], [], ['picture' => ['widthPx' => 300, 'heightPx' => 200, 'mmPerPx' => 0.5, 'originPx' => [100, 180]]]));
+    $figure = Figures::read(
+        Figures::document(
+            [Figures::part('a', 'ball', 40, 40, 40, 10, 20)],
+            [],
+            ['picture' => ['widthPx' => 300, 'heightPx' => 200, 'mmPerPx' => 0.5, 'originPx' => [100, 180]]],
+        ),
+    );
     $png = Painter::match($figure);
     $size = getimagesizefromstring($png);
-    expect([$size[0], $size[1]])->toBe([300, 200])
+    expect([$size[0], $size[1]])
+        ->toBe([300, 200])
         // The ball's middle lies 20 px right of the origin and 40 px above it, its radius is 40 px.
-        ->and(pixel($png, 120 / 300, 140 / 200)[3])->toBe(0)
-        ->and(pixel($png, 158 / 300, 140 / 200)[3])->toBe(0)->and(pixel($png, 163 / 300, 140 / 200)[3])->toBe(127);
+        ->and(pixel($png, 120 / 300, 140 / 200)[3])
+        ->toBe(0)
+        ->and(pixel($png, 158 / 300, 140 / 200)[3])
+        ->toBe(0)
+        ->and(pixel($png, 163 / 300, 140 / 200)[3])
+        ->toBe(127);
 });
 
 it('takes a ground, and refuses what cannot be drawn', function () {
     $figure = lonely(Figures::part('a', 'ball', 40, 40, 40));
-    expect(pixel(Painter::png($figure, View::Top, 64, Srgb::hex('#ffffff')), 0.01, 0.01))->toBe([255, 255, 255, 0])
-        ->and(fn () => Painter::match($figure))->toThrow(RenderRefused::class, 'no "picture"')
-        ->and(fn () => Painter::png($figure, View::Front, 9000))->toThrow(RenderRefused::class, '4096')
-        ->and(painted(Painter::png(Figures::read(Figures::document([])), View::Front, 64)))->toBe(0.0);
+    expect(pixel(Painter::png($figure, View::Top, 64, Srgb::hex('#ffffff')), 0.01, 0.01))
+        ->toBe([255, 255, 255, 0])
+        ->and(fn () => Painter::match($figure))
+        ->toThrow(RenderRefused::class, 'no "picture"')
+        ->and(fn () => Painter::png($figure, View::Front, 9000))
+        ->toThrow(RenderRefused::class, '4096')
+        ->and(painted(Painter::png(Figures::read(Figures::document([])), View::Front, 64)))
+        ->toBe(0.0);
 });
 
 it('gives the screens outlines and rings for random figures, without a hole in the numbers', function () {
     foreach (range(1, 6) as $seed) {
         $figure = Figures::read(Figures::random($seed));
-        $board = Board::of($figure);
-        expect(json_encode($board))->toBeString()->and(array_keys($board['parts']))->toBe(array_keys($figure->parts));
+        $board = Board::flat(Ledger::of($figure, Densities::house()));
+        expect(json_encode([$board, Board::turning($figure)]))
+            ->toBeString()
+            ->and(array_keys($board['parts']))
+            ->toBe(array_keys($figure->parts));
         foreach ($figure->parts as $key => $part) {
             expect($board['parts'][$key]['pieces'])->toHaveCount($part->count());
         }

@@ -2,17 +2,20 @@
 
 declare(strict_types=1);
 
+namespace Impa\Tests\Shape;
+
+use Impa\Geometry\Polygon;
+use Impa\Geometry\Rays;
+use Impa\Geometry\Turn;
 use Impa\Shape\Catalogue;
 use Impa\Shape\Cone;
 use Impa\Shape\Outline;
 use Impa\Shape\Plate;
-use Impa\Shape\Rays;
 use Impa\Shape\Roll;
 use Impa\Shape\ShapeKind;
 use Impa\Shape\ShapeRefused;
 use Impa\Shape\Size;
 use Impa\Shape\Solid;
-use Impa\Shape\Turn;
 
 function solid(string $kind, float $w, float $h, float $d, array $options = []): Solid
 {
@@ -22,13 +25,13 @@ function solid(string $kind, float $w, float $h, float $d, array $options = []):
 /** A frustum's volume and lateral area (CRC Standard Mathematical Tables). */
 function frustum(float $r1, float $r2, float $h): array
 {
-    return [M_PI * $h / 3 * ($r1 ** 2 + $r1 * $r2 + $r2 ** 2), M_PI * ($r1 + $r2) * hypot($h, $r1 - $r2)];
+    return [((M_PI * $h) / 3) * ($r1 ** 2 + $r1 * $r2 + $r2 ** 2), M_PI * ($r1 + $r2) * hypot($h, $r1 - $r2)];
 }
 
 /** A spherical zone or cap of height h on a ball of radius r: its lateral area, and the cap's volume (CRC). */
 function cap(float $r, float $h): array
 {
-    return [M_PI * $h ** 2 * (3 * $r - $h) / 3, 2 * M_PI * $r * $h];
+    return [(M_PI * $h ** 2 * (3 * $r - $h)) / 3, 2 * M_PI * $r * $h];
 }
 
 /** Two tangent balls and the frustum between their circles of touch, from caps and frustum (CRC). */
@@ -38,7 +41,7 @@ function drumstick(float $top, float $bottom, float $height): array
     $c = sqrt(1 - $lean ** 2);
     $low = cap($bottom, $bottom * (1 + $lean));
     $high = cap($top, $top * (1 - $lean));
-    $middle = frustum($bottom * $c, $top * $c, ($height - $bottom - $top) - ($bottom - $top) * $lean);
+    $middle = frustum($bottom * $c, $top * $c, $height - $bottom - $top - ($bottom - $top) * $lean);
 
     return [$low[0] + $middle[0] + $high[0], $low[1] + $middle[1] + $high[1]];
 }
@@ -48,17 +51,27 @@ function spheroidArea(float $a, float $c): float
     if ($c > $a) {
         $e = sqrt(1 - $a ** 2 / $c ** 2);
 
-        return 2 * M_PI * $a ** 2 * (1 + $c / ($a * $e) * asin($e));
+        return 2 * M_PI * $a ** 2 * (1 + ($c / ($a * $e)) * asin($e));
     }
     $e = sqrt(1 - $c ** 2 / $a ** 2);
 
-    return 2 * M_PI * $a ** 2 * (1 + (1 - $e ** 2) / $e * atanh($e));
+    return 2 * M_PI * $a ** 2 * (1 + ((1 - $e ** 2) / $e) * atanh($e));
 }
 
 /** Gamma function by Lanczos (g = 7); Numerical Recipes, coefficients from memory, checked on Gamma(1/2) below. */
 function gammaOf(float $x): float
 {
-    $g = [0.99999999999980993, 676.5203681218851, -1259.1392167224028, 771.32342877765313, -176.61502916214059, 12.507343278686905, -0.13857109526572012, 9.9843695780195716e-6, 1.5056327351493116e-7];
+    $g = [
+        0.99999999999980993,
+        676.5203681218851,
+        -1259.1392167224028,
+        771.32342877765313,
+        -176.61502916214059,
+        12.507343278686905,
+        -0.13857109526572012,
+        9.9843695780195716e-6,
+        1.5056327351493116e-7,
+    ];
     $x--;
     $sum = $g[0];
     for ($i = 1; $i < 9; $i++) {
@@ -76,14 +89,18 @@ it('weighs up every standing shape within 0.1 % of its closed form', function (S
     }
 })->with([
     // Closed forms: CRC Standard Mathematical Tables.
-    'a ball' => fn () => [solid('ball', 40, 40, 40), 4 / 3 * M_PI * 20 ** 3, 4 * M_PI * 20 ** 2],
-    'a tall spheroid' => fn () => [solid('ball', 30, 60, 30), 4 / 3 * M_PI * 15 * 15 * 30, spheroidArea(15, 30)],
-    'a flat spheroid' => fn () => [solid('ball', 60, 30, 60), 4 / 3 * M_PI * 30 * 30 * 15, spheroidArea(30, 15)],
-    'a spheroid lying across' => fn () => [solid('ball', 60, 30, 30), 4 / 3 * M_PI * 30 * 15 * 15, spheroidArea(15, 30)],
-    'a sausage' => fn () => [solid('sausage', 12, 30, 12), M_PI * 36 * 18 + 4 / 3 * M_PI * 216, 2 * M_PI * 6 * 18 + 4 * M_PI * 36],
+    'a ball' => fn () => [solid('ball', 40, 40, 40), (4 / 3) * M_PI * 20 ** 3, 4 * M_PI * 20 ** 2],
+    'a tall spheroid' => fn () => [solid('ball', 30, 60, 30), (4 / 3) * M_PI * 15 * 15 * 30, spheroidArea(15, 30)],
+    'a flat spheroid' => fn () => [solid('ball', 60, 30, 60), (4 / 3) * M_PI * 30 * 30 * 15, spheroidArea(30, 15)],
+    'a spheroid lying across' => fn () => [solid('ball', 60, 30, 30), (4 / 3) * M_PI * 30 * 15 * 15, spheroidArea(15, 30)],
+    'a sausage' => fn () => [
+        solid('sausage', 12, 30, 12),
+        M_PI * 36 * 18 + (4 / 3) * M_PI * 216,
+        2 * M_PI * 6 * 18 + 4 * M_PI * 36,
+    ],
     'a drumstick' => fn () => [solid('drumstick', 14, 34, 14, ['topMm' => 8.0, 'bottomMm' => 14.0]), ...drumstick(4, 7, 34)],
     'a drop' => fn () => [solid('drop', 16, 26, 16), ...drumstick(8 * 0.15, 8, 26)],
-    'a dome' => fn () => [solid('dome', 40, 20, 40), 2 / 3 * M_PI * 20 ** 3, 3 * M_PI * 20 ** 2],
+    'a dome' => fn () => [solid('dome', 40, 20, 40), (2 / 3) * M_PI * 20 ** 3, 3 * M_PI * 20 ** 2],
     'an egg' => fn () => [
         solid('egg', 30, 38, 28, ['taper' => 0.3]),
         // The integral of (1 - u^2)(1 - ku)^2 over u is 4/3 + 4k^2/15, by hand.
@@ -92,12 +109,14 @@ it('weighs up every standing shape within 0.1 % of its closed form', function (S
             $u = (1 - sqrt(1 + 8 * $k * $k)) / (4 * $k);
             $max = sqrt(1 - $u * $u) * (1 - $k * $u);
 
-            return M_PI / 4 * 30 * 28 * 38 * (4 / 3 + 4 * $k * $k / 15) / 2 / $max ** 2;
-        })(), null,
+            return ((M_PI / 4) * 30 * 28 * 38 * (4 / 3 + (4 * $k * $k) / 15)) / 2 / $max ** 2;
+        })(),
+        null,
     ],
     'a drum' => fn () => [
         solid('drum', 28, 30, 26),
-        M_PI / 4 * 28 * 26 * 30 * gammaOf(1 + 1 / 5) * gammaOf(1 + 2 / 5) / gammaOf(1 + 3 / 5), null,
+        ((M_PI / 4) * 28 * 26 * 30 * gammaOf(1 + 1 / 5) * gammaOf(1 + 2 / 5)) / gammaOf(1 + 3 / 5),
+        null,
     ],
 ]);
 
@@ -112,23 +131,29 @@ it('makes a cone that is a frustum and a small cap', function () {
     $lean = acos($tip / hypot($r, $centre)) - atan2($centre, $r);
     $body = frustum($r, $tip * cos($lean), $centre + $tip * sin($lean));
     $end = cap($tip, $tip * (1 - sin($lean)));
-    expect(solid('cone', 18, 26, 18)->volumeCm3())->toEqualWithDelta(($body[0] + $end[0]) / 1000, 0.003)
-        ->and(solid('cone', 18, 26, 18)->areaCm2())->toEqualWithDelta(($body[1] + $end[1] + M_PI * $r * $r) / 100, 0.02);
+    expect(solid('cone', 18, 26, 18)->volumeCm3())
+        ->toEqualWithDelta(($body[0] + $end[0]) / 1000, 0.003)
+        ->and(solid('cone', 18, 26, 18)->areaCm2())
+        ->toEqualWithDelta(($body[1] + $end[1] + M_PI * $r * $r) / 100, 0.02);
 });
 
 it('makes rings by Pappus', function () {
     // Torus: V = 2 pi^2 R r^2, A = 4 pi^2 R r (CRC).
     $ring = solid('ring', 34, 34, 6);
-    expect($ring->volumeCm3())->toEqualWithDelta(2 * M_PI ** 2 * 14 * 9 / 1000, 1e-6)
-        ->and($ring->areaCm2())->toEqualWithDelta(4 * M_PI ** 2 * 14 * 3 / 100, 1e-6);
+    expect($ring->volumeCm3())
+        ->toEqualWithDelta((2 * M_PI ** 2 * 14 * 9) / 1000, 1e-6)
+        ->and($ring->areaCm2())
+        ->toEqualWithDelta((4 * M_PI ** 2 * 14 * 3) / 100, 1e-6);
 });
 
 it('keeps a bent roll as heavy as the straight one', function () {
     $straight = solid('sausage', 10, 44, 10);
     foreach ([0.0, 60.0, 180.0, 320.0] as $bend) {
         $arc = solid('arc', 10, 44, 10, ['bendDeg' => $bend]);
-        expect($arc->volumeCm3())->toEqualWithDelta($straight->volumeCm3(), 1e-9)
-            ->and($arc->areaCm2())->toEqualWithDelta($straight->areaCm2(), 1e-9);
+        expect($arc->volumeCm3())
+            ->toEqualWithDelta($straight->volumeCm3(), 1e-9)
+            ->and($arc->areaCm2())
+            ->toEqualWithDelta($straight->areaCm2(), 1e-9);
     }
 });
 
@@ -136,18 +161,24 @@ it('makes a disc plate with a half-round rim by the closed form of Steiner', fun
     // A flat disc of radius R - r grown by a ball of radius r: Steiner's formula for parallel bodies.
     [$big, $r] = [18.0, 2.5];
     $in = $big - $r;
-    $volume = 2 * $r * M_PI * $in ** 2 + M_PI * $r ** 2 / 2 * 2 * M_PI * $in + 4 / 3 * M_PI * $r ** 3;
+    $volume = 2 * $r * M_PI * $in ** 2 + ((M_PI * $r ** 2) / 2) * 2 * M_PI * $in + (4 / 3) * M_PI * $r ** 3;
     $area = 2 * M_PI * $in ** 2 + M_PI * $r * 2 * M_PI * $in + 4 * M_PI * $r ** 2;
     $disc = solid('plate', 36, 36, 5, ['outline' => 'disc']);
-    expect($disc->volumeCm3())->toEqualWithDelta($volume / 1000, $volume / 1000 * 0.005)
-        ->and($disc->areaCm2())->toEqualWithDelta($area / 100, $area / 100 * 0.005);
+    expect($disc->volumeCm3())
+        ->toEqualWithDelta($volume / 1000, ($volume / 1000) * 0.005)
+        ->and($disc->areaCm2())
+        ->toEqualWithDelta($area / 100, ($area / 100) * 0.005);
 });
 
 it('takes its own points for a plate and fills the box with them', function () {
     $plate = solid('plate', 20, 10, 2, ['outline' => [[0.0, 0.0], [0.0, 5.0], [5.0, 5.0], [5.0, 0.0]]]);
     $points = $plate->front()[0];
-    expect(min(array_column($points, 0)))->toBe(-10.0)->and(max(array_column($points, 1)))->toBe(5.0)
-        ->and(Outline::signedArea($points))->toBe(200.0);
+    expect(min(array_column($points, 0)))
+        ->toBe(-10.0)
+        ->and(max(array_column($points, 1)))
+        ->toBe(5.0)
+        ->and(Polygon::signedArea($points))
+        ->toBe(200.0);
 });
 
 it('lofts every shape to its volume within 1 %', function (ShapeKind $kind) {
@@ -164,21 +195,27 @@ it('agrees with a count of random points inside every shape', function (ShapeKin
     mt_srand(7);
     $shape = Catalogue::solid($kind, Catalogue::usualSize($kind));
     $front = $shape->front()[0];
-    $half = [max(array_map('abs', array_column($front, 0))) + 3, max(array_map('abs', array_column($front, 1))) + 3, $shape->size()->depthMm / 2];
+    $half = [
+        max(array_map('abs', array_column($front, 0))) + 3,
+        max(array_map('abs', array_column($front, 1))) + 3,
+        $shape->size()->depthMm / 2,
+    ];
     $inside = 0;
-    $draw = static fn (float $h): float => $h * (2 * mt_rand() / mt_getrandmax() - 1);
+    $draw = static fn (float $h): float => $h * ((2 * mt_rand()) / mt_getrandmax() - 1);
     for ($i = 0; $i < 60000; $i++) {
         $inside += (int) (abs($draw($half[2])) <= $shape->frontMm($draw($half[0]), $draw($half[1])));
     }
-    $counted = $inside / 60000 * 8 * $half[0] * $half[1] * $half[2] / 1000;
+    $counted = (($inside / 60000) * 8 * $half[0] * $half[1] * $half[2]) / 1000;
     expect($counted / $shape->volumeCm3())->toEqualWithDelta(1.0, 0.04);
 })->with(ShapeKind::cases());
 
 it('grows the volume with the cube and the area with the square', function (ShapeKind $kind) {
     $shape = Catalogue::solid($kind, Catalogue::usualSize($kind));
     foreach ([0.37, 1.9] as $k) {
-        expect($shape->scaled($k)->volumeCm3() / $shape->volumeCm3())->toEqualWithDelta($k ** 3, 1e-9)
-            ->and($shape->scaled($k)->areaCm2() / $shape->areaCm2())->toEqualWithDelta($k ** 2, 1e-9);
+        expect($shape->scaled($k)->volumeCm3() / $shape->volumeCm3())
+            ->toEqualWithDelta($k ** 3, 1e-9)
+            ->and($shape->scaled($k)->areaCm2() / $shape->areaCm2())
+            ->toEqualWithDelta($k ** 2, 1e-9);
     }
 })->with(ShapeKind::cases());
 
@@ -186,10 +223,14 @@ it('takes the cover off every dimension', function (ShapeKind $kind) {
     $shape = Catalogue::solid($kind, Catalogue::usualSize($kind));
     $cover = $shape->thinnestMm() / 4;
     $inside = $shape->shrunk($cover);
-    expect($inside->size())->toEqual($shape->size()->less($cover))
-        ->and($inside->volumeCm3())->toBeLessThan($shape->volumeCm3());
+    expect($inside->size())
+        ->toEqual($shape->size()->less($cover))
+        ->and($inside->volumeCm3())
+        ->toBeLessThan($shape->volumeCm3());
     $shape->shrunk($shape->thinnestMm());
-})->with(ShapeKind::cases())->throws(ShapeRefused::class);
+})
+    ->with(ShapeKind::cases())
+    ->throws(ShapeRefused::class);
 
 it('never lets a bigger shape take less room', function (ShapeKind $kind) {
     mt_srand(3);
@@ -222,10 +263,14 @@ it('refuses what cannot be felted, in words', function (callable $make, string $
 
 it('turns about z, then x, then y, and back', function () {
     // A quarter turn about z takes x to y; then about x takes y to z; then about y takes z to x.
-    expect(Turn::of(90, 90, 90)->apply(1, 0, 0))->toEqualWithDelta([1.0, 0.0, 0.0], 1e-12)
-        ->and(Turn::of(0, 0, 90)->apply(1, 0, 0))->toEqualWithDelta([0.0, 1.0, 0.0], 1e-12)
-        ->and(Turn::of(90, 0, 0)->apply(0, 1, 0))->toEqualWithDelta([0.0, 0.0, 1.0], 1e-12)
-        ->and(Turn::of(0, 90, 0)->apply(0, 0, 1))->toEqualWithDelta([1.0, 0.0, 0.0], 1e-12);
+    expect(Turn::of(90, 90, 90)->apply(1, 0, 0))
+        ->toEqualWithDelta([1.0, 0.0, 0.0], 1e-12)
+        ->and(Turn::of(0, 0, 90)->apply(1, 0, 0))
+        ->toEqualWithDelta([0.0, 1.0, 0.0], 1e-12)
+        ->and(Turn::of(90, 0, 0)->apply(0, 1, 0))
+        ->toEqualWithDelta([0.0, 0.0, 1.0], 1e-12)
+        ->and(Turn::of(0, 90, 0)->apply(0, 0, 1))
+        ->toEqualWithDelta([1.0, 0.0, 0.0], 1e-12);
     $turn = Turn::of(20, -35, 50);
     expect($turn->undo(...$turn->apply(3, -4, 5)))->toEqualWithDelta([3.0, -4.0, 5.0], 1e-12);
     [$x, $y, $z] = $turn->apply(3, -4, 5);
@@ -237,11 +282,11 @@ it('finds how far an outline reaches, whether it folds back or not', function ()
     $star = [[10.0, 0.0], [4.0, 3.0], [0.0, 10.0], [-4.0, 3.0], [-10.0, 0.0], [-4.0, -3.0], [0.0, -10.0], [4.0, -3.0]];
     $hook = [[0.0, 0.0], [10.0, 0.0], [10.0, 10.0], [8.0, 10.0], [8.0, 2.0], [0.0, 2.0]];
     foreach ([Outline::named('leaf'), Outline::named('heart'), $star, $hook] as $outline) {
-        [$cx, $cy] = Outline::centroid($outline);
+        [$cx, $cy] = Polygon::centroid($outline);
         $rays = Rays::of($outline, $cx, $cy);
         for ($i = 0; $i < 200; $i++) {
             [$x, $y] = [mt_rand(-1000, 1000) / 100, mt_rand(-1000, 1000) / 100];
-            expect($rays->share($x, $y))->toEqualWithDelta(Outline::reach($outline, $cx, $cy, $cx + $x, $cy + $y), 1e-9);
+            expect($rays->share($x, $y))->toEqualWithDelta(Polygon::reach($outline, $cx, $cy, $cx + $x, $cy + $y), 1e-9);
         }
     }
 });
@@ -256,8 +301,12 @@ it('stands out evenly over the face of a plate and rounds off at the rim', funct
 });
 
 it('tells its own options, the usual filled in', function () {
-    expect(solid('drumstick', 10, 30, 10)->options())->toBe(['topMm' => 6.0, 'bottomMm' => 10.0])
-        ->and(solid('egg', 10, 12, 10, ['taper' => -0.4])->options())->toBe(['taper' => -0.4])
-        ->and(solid('arc', 4, 30, 4)->options())->toBe(['bendDeg' => 120.0])
-        ->and(solid('ball', 4, 4, 4)->options())->toBe([]);
+    expect(solid('drumstick', 10, 30, 10)->options())
+        ->toBe(['topMm' => 6.0, 'bottomMm' => 10.0])
+        ->and(solid('egg', 10, 12, 10, ['taper' => -0.4])->options())
+        ->toBe(['taper' => -0.4])
+        ->and(solid('arc', 4, 30, 4)->options())
+        ->toBe(['bendDeg' => 120.0])
+        ->and(solid('ball', 4, 4, 4)->options())
+        ->toBe([]);
 });

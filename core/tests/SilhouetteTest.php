@@ -2,12 +2,14 @@
 
 declare(strict_types=1);
 
+namespace Impa\Tests\Silhouette;
+
 use Impa\Figure\Placement;
 use Impa\Figure\Side;
+use Impa\Figure\Silhouette;
+use Impa\Geometry\Box;
+use Impa\Geometry\Polygon;
 use Impa\Render\DetailPiece;
-use Impa\Render\Silhouette;
-use Impa\Shape\Box;
-use Impa\Shape\Outline;
 use Impa\Tests\Support\Figures;
 
 /** @return non-empty-list<Placement> */
@@ -21,9 +23,12 @@ it('shows width and height from the front, depth and height from the side', func
     $front = Box::around(Silhouette::of($piece, Side::Front)[0]);
     $side = Box::around(Silhouette::of($piece, Side::Right)[0]);
     $top = Box::around(Silhouette::of($piece, Side::Top)[0]);
-    expect([$front->width(), $front->height()])->toEqualWithDelta([30.0, 40.0], 0.1)
-        ->and([$side->width(), $side->height()])->toEqualWithDelta([24.0, 40.0], 0.1)
-        ->and([$top->width(), $top->height()])->toEqualWithDelta([30.0, 24.0], 0.4);
+    expect([$front->width(), $front->height()])
+        ->toEqualWithDelta([30.0, 40.0], 0.1)
+        ->and([$side->width(), $side->height()])
+        ->toEqualWithDelta([24.0, 40.0], 0.1)
+        ->and([$top->width(), $top->height()])
+        ->toEqualWithDelta([30.0, 24.0], 0.4);
 });
 
 it('turns the outline with the part, anticlockwise', function () {
@@ -31,21 +36,54 @@ it('turns the outline with the part, anticlockwise', function () {
     $points = Silhouette::of($piece, Side::Front)[0];
     // A cone's tip, turned a quarter anticlockwise from up, points to the left.
     usort($points, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
-    expect($points[0][0])->toEqualWithDelta(-20, 0.2)->and($points[0][1])->toEqualWithDelta(0, 0.5);
+    expect($points[0][0])
+        ->toEqualWithDelta(-20, 0.2)
+        ->and($points[0][1])
+        ->toEqualWithDelta(0, 0.5);
 });
 
 it('mirrors the twin in the picture plane and the back view against the front', function () {
-    [$right, $left] = placements(Figures::part('a', 'plate', 20, 30, 4, 15, more: ['mirror' => true, 'turnDeg' => ['z' => 25], 'shape' => ['kind' => 'plate', 'widthMm' => 20, 'heightMm' => 30, 'depthMm' => 4, 'outline' => [[0, 0], [10, 0], [2, 10]]]]));
+    [$right, $left] = placements(
+        Figures::part(
+            'a',
+            'plate',
+            20,
+            30,
+            4,
+            15,
+            more: [
+                'mirror' => true,
+                'turnDeg' => ['z' => 25],
+                'shape' => [
+                    'kind' => 'plate',
+                    'widthMm' => 20,
+                    'heightMm' => 30,
+                    'depthMm' => 4,
+                    'outline' => [[0, 0], [10, 0], [2, 10]],
+                ],
+            ],
+        ),
+    );
     $flip = static fn (array $loop): Box => Box::around(array_map(static fn (array $p): array => [-$p[0], $p[1]], $loop));
-    expect($flip(Silhouette::of($right, Side::Front)[0]))->toEqual(Box::around(Silhouette::of($left, Side::Front)[0]))
-        ->and($flip(Silhouette::of($right, Side::Front)[0]))->toEqual(Box::around(Silhouette::of($right, Side::Back)[0]))
-        ->and($left->at[0])->toBe(-15.0);
+    expect($flip(Silhouette::of($right, Side::Front)[0]))
+        ->toEqual(Box::around(Silhouette::of($left, Side::Front)[0]))
+        ->and($flip(Silhouette::of($right, Side::Front)[0]))
+        ->toEqual(Box::around(Silhouette::of($right, Side::Back)[0]))
+        ->and($left->at[0])
+        ->toBe(-15.0);
 });
 
 it('draws a turned piece as the hull of its mesh, from every side', function (string $kind, Side $from) {
     mt_srand(ord($kind[0]));
     for ($n = 0; $n < 6; $n++) {
-        foreach (placements(Figures::part('a', $kind, mt_rand(10, 60), mt_rand(20, 80), mt_rand(10, 60), 12, 30, -4, ['mirror' => true, 'turnDeg' => ['x' => mt_rand(-80, 80), 'y' => mt_rand(-80, 80), 'z' => mt_rand(-180, 180)]])) as $piece) {
+        foreach (
+            placements(
+                Figures::part('a', $kind, mt_rand(10, 60), mt_rand(20, 80), mt_rand(10, 60), 12, 30, -4, [
+                    'mirror' => true,
+                    'turnDeg' => ['x' => mt_rand(-80, 80), 'y' => mt_rand(-80, 80), 'z' => mt_rand(-180, 180)],
+                ]),
+            ) as $piece
+        ) {
             $seen = [];
             foreach ($piece->rings() as $ring) {
                 foreach ($ring as [$x, $y, $z]) {
@@ -54,25 +92,59 @@ it('draws a turned piece as the hull of its mesh, from every side', function (st
             }
             [$mesh, $hull] = [Box::around($seen), Box::around($own = Silhouette::of($piece, $from)[0])];
             $tolerance = 0.025 * hypot($mesh->width(), $mesh->height());
-            expect([$hull->left, $hull->low, $hull->width(), $hull->height()])->toEqualWithDelta([$mesh->left, $mesh->low, $mesh->width(), $mesh->height()], $tolerance)
-                ->and(abs(Outline::signedArea($own)))->toEqualWithDelta(abs(Outline::signedArea(Impa\Shape\Hull::of($seen))), 0.04 * $mesh->width() * $mesh->height());
+            expect([$hull->left, $hull->low, $hull->width(), $hull->height()])
+                ->toEqualWithDelta([$mesh->left, $mesh->low, $mesh->width(), $mesh->height()], $tolerance)
+                ->and(abs(Polygon::signedArea($own)))
+                ->toEqualWithDelta(abs(Polygon::signedArea(\Impa\Geometry\Hull::of($seen))), 0.04 * $mesh->width() * $mesh->height());
         }
     }
-})->with(['ball', 'egg', 'cone', 'drum', 'sausage', 'dome'])->with([Side::Front, Side::Right, Side::Top]);
+})
+    ->with(['ball', 'egg', 'cone', 'drum', 'sausage', 'dome'])
+    ->with([Side::Front, Side::Right, Side::Top]);
 
 it('foreshortens a plate that is turned away', function () {
     $flat = placements(Figures::part('a', 'plate', 20, 30, 2))[0];
     $turned = placements(Figures::part('a', 'plate', 20, 30, 2, more: ['turnDeg' => ['y' => 60]]))[0];
-    $area = static fn (Placement $p): float => abs(Outline::signedArea(Silhouette::of($p, Side::Front)[0]));
+    $area = static fn (Placement $p): float => abs(Polygon::signedArea(Silhouette::of($p, Side::Front)[0]));
     expect($area($turned) / $area($flat))->toEqualWithDelta(0.5, 0.1);
 });
 
 it('lays details on the skin, a little proud of it', function () {
-    $figure = Figures::read(Figures::document([Figures::part('head', 'ball', 60, 60, 60, 5, 40, -3)], [
-        ['key' => 'eye', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 8, 'xMm' => 12, 'yMm' => -4, 'mirror' => true, 'colour' => 'black'],
-        ['key' => 'mouth', 'on' => 'head', 'kind' => 'line', 'widthMm' => 2, 'pointsMm' => [[-6, -12], [0, -14], [6, -12]], 'colour' => 'black'],
-        ['key' => 'ear-mark', 'on' => 'head', 'kind' => 'disc', 'side' => 'left', 'widthMm' => 6, 'xMm' => 2, 'yMm' => 3, 'colour' => 'black'],
-    ]));
+    $figure = Figures::read(
+        Figures::document(
+            [Figures::part('head', 'ball', 60, 60, 60, 5, 40, -3)],
+            [
+                [
+                    'key' => 'eye',
+                    'on' => 'head',
+                    'kind' => 'disc',
+                    'widthMm' => 8,
+                    'xMm' => 12,
+                    'yMm' => -4,
+                    'mirror' => true,
+                    'colour' => 'black',
+                ],
+                [
+                    'key' => 'mouth',
+                    'on' => 'head',
+                    'kind' => 'line',
+                    'widthMm' => 2,
+                    'pointsMm' => [[-6, -12], [0, -14], [6, -12]],
+                    'colour' => 'black',
+                ],
+                [
+                    'key' => 'ear-mark',
+                    'on' => 'head',
+                    'kind' => 'disc',
+                    'side' => 'left',
+                    'widthMm' => 6,
+                    'xMm' => 2,
+                    'yMm' => 3,
+                    'colour' => 'black',
+                ],
+            ],
+        ),
+    );
     foreach ($figure->details as $detail) {
         $pieces = DetailPiece::all($detail, $figure->parts['head']->placements()[0]);
         expect($pieces)->toHaveCount($detail->mirror ? 2 : 1);
@@ -87,5 +159,10 @@ it('lays details on the skin, a little proud of it', function () {
     }
     $mark = DetailPiece::all($figure->details['ear-mark'], $figure->parts['head']->placements()[0])[0];
     // Left is the viewer's left: it lies at -x, and is not seen from the right.
-    expect($mark->skin()[0][0])->toBeLessThan(5 - 29.0)->and($mark->seenFrom(Side::Right))->toBe([])->and($mark->seenFrom(Side::Left))->toHaveCount(1);
+    expect($mark->skin()[0][0])
+        ->toBeLessThan(5 - 29.0)
+        ->and($mark->seenFrom(Side::Right))
+        ->toBe([])
+        ->and($mark->seenFrom(Side::Left))
+        ->toHaveCount(1);
 });

@@ -2,18 +2,24 @@
 
 declare(strict_types=1);
 
-use Impa\Cards\Paper;
-use Impa\Cards\SizeCards;
+namespace Impa\Tests\SizeCards;
+
 use Impa\Plan\Plan;
+use Impa\Print\Paper;
+use Impa\Print\SizeCards;
 use Impa\Tests\Support\Figures;
 
 function cardsPlan(): Plan
 {
-    return Plan::of(Figures::read(Figures::document([
-        Figures::part('head', 'ball', 50, 44, 48, 0, 80, 0),
-        Figures::part('arm', 'sausage', 12, 30, 12, 20, 40, 0, ['mirror' => true, 'join' => ['to' => 'head']]),
-        Figures::part('leg', 'ring', 40, 40, 8, 0, 20, 0, ['join' => ['to' => 'head']]),
-    ])));
+    return Plan::of(
+        Figures::read(
+            Figures::document([
+                Figures::part('head', 'ball', 50, 44, 48, 0, 80, 0),
+                Figures::part('arm', 'sausage', 12, 30, 12, 20, 40, 0, ['mirror' => true, 'join' => ['to' => 'head']]),
+                Figures::part('leg', 'ring', 40, 40, 8, 0, 20, 0, ['join' => ['to' => 'head']]),
+            ]),
+        ),
+    );
 }
 
 /** @return list<array{float, float}> width and height in mm of every outline on a page */
@@ -48,7 +54,12 @@ it('keeps cards on the paper and apart from each other, whatever the figure', fu
     foreach (range(1, 12) as $seed) {
         $plan = Plan::of(Figures::read(Figures::random($seed, 14, 0)));
         foreach (SizeCards::pages($plan, $paper) as $page) {
-            preg_match_all('/<g transform="translate\((\S+) (\S+)\)"><rect x="0" y="0" width="(\S+)" height="(\S+)"/', $page, $cards, PREG_SET_ORDER);
+            preg_match_all(
+                '/<g transform="translate\((\S+) (\S+)\)"><rect x="0" y="0" width="(\S+)" height="(\S+)"/',
+                $page,
+                $cards,
+                PREG_SET_ORDER,
+            );
             foreach ($cards as $i => [, $x, $y, $w, $h]) {
                 $isTile = $w > $width - 20 || $h > $height - 42;
                 expect($isTile || ($x + $w <= $width - 9.9 && $y + $h <= $height - 31.9))->toBeTrue();
@@ -63,5 +74,8 @@ it('keeps cards on the paper and apart from each other, whatever the figure', fu
 it('shows a part larger than the paper on as many pages as it takes', function () {
     $plan = Plan::of(Figures::read(Figures::document([Figures::part('moon', 'ball', 320, 320, 320, 0, 160, 0)])));
     $pages = SizeCards::pages($plan, Paper::Letter);
-    expect(count($pages))->toBe(4 * 2)->and(SizeCards::sheet($plan, Paper::Letter))->toContain('width="215.9mm"');
+    expect(count($pages))
+        ->toBe(4 * 2)
+        ->and(SizeCards::sheet($plan, Paper::Letter))
+        ->toContain('width="215.9mm"');
 });

@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+namespace Impa\Tests\Sizing;
+
 use Impa\Figure\Figure;
 use Impa\Figure\Sizing;
 use Impa\Figure\SizingRefused;
@@ -24,7 +26,10 @@ it('makes one part so wide, and all else grows alike', function () {
     $sizing = Sizing::toPartWidth(snow(), 'head', 50);
     expect($sizing->heightMm)->toEqualWithDelta(125, 1e-9)->and($sizing->factor)->toEqualWithDelta(1.25, 1e-9);
     $grown = snow()->scaledTo($sizing->heightMm);
-    expect($grown->parts['head']->solid->size()->widthMm)->toEqualWithDelta(50, 1e-9)->and($grown->parts['body']->solid->size()->widthMm)->toEqualWithDelta(75, 1e-9);
+    expect($grown->parts['head']->solid->size()->widthMm)
+        ->toEqualWithDelta(50, 1e-9)
+        ->and($grown->parts['body']->solid->size()->widthMm)
+        ->toEqualWithDelta(75, 1e-9);
 });
 
 it('takes eight times the wool twice as tall', function () {
@@ -36,7 +41,10 @@ it('takes eight times the wool twice as tall', function () {
 
 it('fits into a jar by its opening, or by its height where that is less', function () {
     // The body's 60 mm go through 45: three quarters. The loft stands a little proud of its ball (see Stack).
-    expect(Sizing::toFit(snow(), 45)->factor)->toEqualWithDelta(0.75, 0.01)->and(Sizing::toFit(snow(), 45, 50)->heightMm)->toEqualWithDelta(50, 0.01);
+    expect(Sizing::toFit(snow(), 45)->factor)
+        ->toEqualWithDelta(0.75, 0.01)
+        ->and(Sizing::toFit(snow(), 45, 50)->heightMm)
+        ->toEqualWithDelta(50, 0.01);
 });
 
 it('refuses what comes out beyond all figures', function (callable $do, string $words) {

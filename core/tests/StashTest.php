@@ -3,21 +3,38 @@
 declare(strict_types=1);
 
 use Impa\Colour\Srgb;
-use Impa\Wool\Drawer;
-use Impa\Wool\Packs;
-use Impa\Wool\Palette;
-use Impa\Wool\Preparation;
-use Impa\Wool\StashSheet;
-use Impa\Wool\WoolEntry;
+use Impa\Material\Preparation;
+use Impa\Stash\Drawer;
+use Impa\Stash\Packs;
+use Impa\Stash\Palette;
+use Impa\Stash\StashTable;
+use Impa\Stash\WoolEntry;
 use Impa\Wool\WoolRefused;
 
 describe('a wool as it is written down', function () {
     it('takes numbers with a point or a comma, a colour with or without its mark', function () {
         $faults = [];
-        $wool = WoolEntry::of(['name' => ' Teal ', 'hex' => '2F8F86', 'preparation' => 'Sliver', 'gramsLeft' => '12,5', 'micron' => '23', 'gPerM' => 6.5, 'price' => '4.20', 'packG' => 50], $faults);
-        expect($faults)->toBe([])
-            ->and([$wool?->name, $wool?->colour?->toHex(), $wool?->preparation, $wool?->gramsLeft, $wool?->gPerM, $wool?->price])->toBe(['Teal', '#2f8f86', Preparation::Sliver, 12.5, 6.5, 4.2])
-            ->and($wool?->material)->toBe('wool')->and($wool?->key())->toBe('teal');
+        $wool = WoolEntry::of(
+            [
+                'name' => ' Teal ',
+                'hex' => '2F8F86',
+                'preparation' => 'Sliver',
+                'gramsLeft' => '12,5',
+                'micron' => '23',
+                'gPerM' => 6.5,
+                'price' => '4.20',
+                'packG' => 50,
+            ],
+            $faults,
+        );
+        expect($faults)
+            ->toBe([])
+            ->and([$wool?->name, $wool?->colour?->toHex(), $wool?->preparation, $wool?->gramsLeft, $wool?->gPerM, $wool?->price])
+            ->toBe(['Teal', '#2f8f86', Preparation::Sliver, 12.5, 6.5, 4.2])
+            ->and($wool?->material)
+            ->toBe('wool')
+            ->and($wool?->key())
+            ->toBe('teal');
     });
 
     it('takes the material from the preparation', function (string $preparation, string $material) {
@@ -27,9 +44,28 @@ describe('a wool as it is written down', function () {
 
     it('names every fault at once, with the member and what to write', function () {
         $faults = [];
-        expect(WoolEntry::of(['name' => '', 'hex' => 'teal', 'preparation' => 'fleece', 'gramsLeft' => '-3', 'micron' => 'fine', 'price' => '1.2.3'], $faults))->toBeNull()
-            ->and(array_keys($faults))->toBe(['name', 'hex', 'preparation', 'gramsLeft', 'micron', 'price'])
-            ->and($faults['gramsLeft'])->toContain('-3')->and($faults['micron'])->toContain('no number')->and($faults['preparation'])->toContain('carded batting');
+        expect(
+            WoolEntry::of(
+                [
+                    'name' => '',
+                    'hex' => 'teal',
+                    'preparation' => 'fleece',
+                    'gramsLeft' => '-3',
+                    'micron' => 'fine',
+                    'price' => '1.2.3',
+                ],
+                $faults,
+            ),
+        )
+            ->toBeNull()
+            ->and(array_keys($faults))
+            ->toBe(['name', 'hex', 'preparation', 'gramsLeft', 'micron', 'price'])
+            ->and($faults['gramsLeft'])
+            ->toContain('-3')
+            ->and($faults['micron'])
+            ->toContain('no number')
+            ->and($faults['preparation'])
+            ->toContain('carded batting');
     });
 
     it('refuses what is no number at all', function (mixed $value) {
@@ -42,48 +78,78 @@ describe('a wool as it is written down', function () {
 describe('a stash as CSV', function () {
     it('comes back the same, quotes and commas and line ends in names included', function () {
         $faults = [];
-        $wools = array_map(static fn (array $m): WoolEntry => WoolEntry::of($m, $faults) ?? throw new LogicException(implode(' ', $faults)), [
-            ['name' => 'Teal, "dark"', 'hex' => '#2f8f86', 'gramsLeft' => 12.25, 'price' => 4.2, 'packG' => 50, 'maker' => "Two\nlines"],
-            ['name' => 'Undyed', 'preparation' => 'core batting', 'gramsLeft' => 180],
-            ['name' => '=cmd', 'preparation' => 'yarn', 'gPerM' => 0.35, 'micron' => 21.5],
-            ['name' => 'Ümläut 黒', 'preparation' => 'tops'],
-        ]);
-        $csv = StashSheet::write($wools);
-        $read = StashSheet::read($csv);
-        expect($read->refused)->toBe([])->and($read->notices)->toBe([])->and($read->wools)->toEqual($wools)
-            ->and(StashSheet::write($read->wools))->toBe($csv)
-            ->and($csv)->toContain("'=cmd");
+        $wools = array_map(
+            static fn (array $m): WoolEntry => WoolEntry::of($m, $faults) ?? throw new LogicException(implode(' ', $faults)),
+            [
+                [
+                    'name' => 'Teal, "dark"',
+                    'hex' => '#2f8f86',
+                    'gramsLeft' => 12.25,
+                    'price' => 4.2,
+                    'packG' => 50,
+                    'maker' => "Two\nlines",
+                ],
+                ['name' => 'Undyed', 'preparation' => 'core batting', 'gramsLeft' => 180],
+                ['name' => '=cmd', 'preparation' => 'yarn', 'gPerM' => 0.35, 'micron' => 21.5],
+                ['name' => 'Ümläut 黒', 'preparation' => 'tops'],
+            ],
+        );
+        $csv = StashTable::write($wools);
+        $read = StashTable::read($csv);
+        expect($read->refused)
+            ->toBe([])
+            ->and($read->notices)
+            ->toBe([])
+            ->and($read->wools)
+            ->toEqual($wools)
+            ->and(StashTable::write($read->wools))
+            ->toBe($csv)
+            ->and($csv)
+            ->toContain("'=cmd");
     });
 
     it('reads semicolons and tabs, other encodings and odd line ends, and says so', function () {
-        $semicolon = StashSheet::read("Name;Colour;Grams\r\nTeal;#2f8f86;12,5\r\n");
+        $semicolon = StashTable::read("Name;Colour;Grams\r\nTeal;#2f8f86;12,5\r\n");
         expect($semicolon->wools[0]->gramsLeft)->toBe(12.5)->and($semicolon->notices[0])->toContain('semicolons');
-        $western = StashSheet::read(mb_convert_encoding("name,grams\rGrün,3\r", 'Windows-1252', 'UTF-8'));
+        $western = StashTable::read(mb_convert_encoding("name,grams\rGrün,3\r", 'Windows-1252', 'UTF-8'));
         expect($western->wools[0]->name)->toBe('Grün')->and($western->notices[0])->toContain('not UTF-8');
-        $marked = StashSheet::read("\xEF\xBB\xBFname\tgrams\nA\t1\n");
+        $marked = StashTable::read("\xEF\xBB\xBFname\tgrams\nA\t1\n");
         expect($marked->wools[0]->name)->toBe('A')->and($marked->notices[0])->toContain('tabs');
     });
 
     it('keeps what is good and says of each bad line where and why', function () {
-        $sheet = StashSheet::read("name,colour,grams,shelf\nA,#112233,1,x\n,#112233,2,\nB,blue,3,\nC,,-4,\na,,5,\n\nD,,6,\n");
-        expect(array_map(static fn (WoolEntry $w): string => $w->name, $sheet->wools))->toBe(['A', 'D'])
-            ->and(array_map(static fn (array $r): array => [$r['line'], $r['column']], $sheet->refused))->toBe([[3, 'name'], [4, 'colour'], [5, 'grams'], [6, 'name']])
-            ->and($sheet->refused[3]['why'])->toContain('line 2')
-            ->and($sheet->notices[0])->toContain('shelf');
+        $sheet = StashTable::read("name,colour,grams,shelf\nA,#112233,1,x\n,#112233,2,\nB,blue,3,\nC,,-4,\na,,5,\n\nD,,6,\n");
+        expect(array_map(static fn (WoolEntry $w): string => $w->name, $sheet->wools))
+            ->toBe(['A', 'D'])
+            ->and(array_map(static fn (array $r): array => [$r['line'], $r['column']], $sheet->refused))
+            ->toBe([[3, 'name'], [4, 'colour'], [5, 'grams'], [6, 'name']])
+            ->and($sheet->refused[3]['why'])
+            ->toContain('line 2')
+            ->and($sheet->notices[0])
+            ->toContain('shelf');
     });
 
     it('refuses a table without headings, and what is no text', function (string $bytes, string $why) {
-        expect(static fn () => StashSheet::read($bytes))->toThrow(WoolRefused::class, $why);
-    })->with([["Teal,#2f8f86,12\n", 'must name the columns'], ['', 'must name the columns'], ["PK\x03\x04\0\0", 'no text'], ["colour,grams\n#112233,3\n", '"name" among them']]);
+        expect(static fn () => StashTable::read($bytes))->toThrow(WoolRefused::class, $why);
+    })->with([
+        ["Teal,#2f8f86,12\n", 'must name the columns'],
+        ['', 'must name the columns'],
+        ["PK\x03\x04\0\0", 'no text'],
+        ["colour,grams\n#112233,3\n", '"name" among them'],
+    ]);
 
     it('reads 5,000 wools with a faithful list of what it refused', function () {
         $lines = ['name,colour,grams'];
         for ($i = 0; $i < 5000; $i++) {
-            $lines[] = sprintf('Wool %d,#%06x,%s', $i, $i * 3001 % 0xFFFFFF, $i % 100 === 7 ? '-1' : $i);
+            $lines[] = sprintf('Wool %d,#%06x,%s', $i, ($i * 3001) % 0xFFFFFF, $i % 100 === 7 ? '-1' : $i);
         }
-        $sheet = StashSheet::read(implode("\n", $lines));
-        expect($sheet->wools)->toHaveCount(4950)->and($sheet->refused)->toHaveCount(50)
-            ->and(array_column($sheet->refused, 'line'))->toBe(range(9, 4909, 100));
+        $sheet = StashTable::read(implode("\n", $lines));
+        expect($sheet->wools)
+            ->toHaveCount(4950)
+            ->and($sheet->refused)
+            ->toHaveCount(50)
+            ->and(array_column($sheet->refused, 'line'))
+            ->toBe(range(9, 4909, 100));
     });
 });
 
@@ -103,7 +169,14 @@ describe('a palette', function () {
         $lines[11] = 'red';
         $refused = [];
         $colours = Palette::read(implode("\n", $lines), $refused);
-        expect($colours)->toHaveCount(4998)->and(array_keys($refused))->toBe([11, 12])->and($colours[0][0])->toBe('Colour 1')->and($colours[1][0])->toBe('No 1');
+        expect($colours)
+            ->toHaveCount(4998)
+            ->and(array_keys($refused))
+            ->toBe([11, 12])
+            ->and($colours[0][0])
+            ->toBe('Colour 1')
+            ->and($colours[1][0])
+            ->toBe('No 1');
     });
 
     it('refuses what is no palette', function () {
@@ -145,10 +218,14 @@ describe('the cheapest packs', function () {
     })->with([1, 2, 3]);
 
     it('are none where nothing is lacking, and cannot be where the stock is too small', function () {
-        expect(Packs::cheapest(0.0, []))->toBe(['price' => 0.0, 'g' => 0, 'packs' => []])
-            ->and(Packs::cheapest(10.0, []))->toBeNull()
-            ->and(Packs::cheapest(101.0, [['packG' => 50, 'price' => 1.0, 'stock' => 2]]))->toBeNull()
-            ->and(Packs::cheapest(100.0, [['packG' => 50, 'price' => 1.0, 'stock' => 2]])['packs'] ?? null)->toBe([0 => 2]);
+        expect(Packs::cheapest(0.0, []))
+            ->toBe(['price' => 0.0, 'g' => 0, 'packs' => []])
+            ->and(Packs::cheapest(10.0, []))
+            ->toBeNull()
+            ->and(Packs::cheapest(101.0, [['packG' => 50, 'price' => 1.0, 'stock' => 2]]))
+            ->toBeNull()
+            ->and(Packs::cheapest(100.0, [['packG' => 50, 'price' => 1.0, 'stock' => 2]])['packs'] ?? null)
+            ->toBe([0 => 2]);
     });
 });
 
@@ -182,25 +259,44 @@ describe('the drawer', function () {
                 default => $drawer->weighed(mt_rand(1, 2), mt_rand(0, 1500) / 100),
             };
             foreach ([1, 2] as $wool) {
-                expect($drawer->left[$wool])->toBeGreaterThanOrEqual(0.0)
-                    ->and($drawer->freeG($wool))->toBeGreaterThanOrEqual(0.0)->toBeLessThanOrEqual($drawer->left[$wool]);
+                expect($drawer->left[$wool])
+                    ->toBeGreaterThanOrEqual(0.0)
+                    ->and($drawer->freeG($wool))
+                    ->toBeGreaterThanOrEqual(0.0)
+                    ->toBeLessThanOrEqual($drawer->left[$wool]);
             }
         }
     })->with([1, 2, 3]);
 
     it('gives a figure no more than is free, and counts nothing twice', function () {
-        $drawer = Drawer::of([1 => 10.0])->setAside(1, [1 => 7.0])->setAside(2, [1 => 7.0]);
-        expect($drawer->aside[2][1])->toEqualWithDelta(3.0, 1e-9)->and($drawer->freeG(1))->toBe(0.0)->and($drawer->freeG(1, 1))->toEqualWithDelta(7.0, 1e-9);
+        $drawer = Drawer::of([1 => 10.0])
+            ->setAside(1, [1 => 7.0])
+            ->setAside(2, [1 => 7.0]);
+        expect($drawer->aside[2][1])
+            ->toEqualWithDelta(3.0, 1e-9)
+            ->and($drawer->freeG(1))
+            ->toBe(0.0)
+            ->and($drawer->freeG(1, 1))
+            ->toEqualWithDelta(7.0, 1e-9);
         $again = $drawer->setAside(1, [1 => 7.0]);
-        expect($again->aside[1][1])->toEqualWithDelta(7.0, 1e-9)
-            ->and($again->used(1, [1 => 6.5])->left[1])->toEqualWithDelta(3.5, 1e-9)
-            ->and($again->used(1, [1 => 6.5])->aside)->toBe([2 => [1 => $drawer->aside[2][1]]]);
+        expect($again->aside[1][1])
+            ->toEqualWithDelta(7.0, 1e-9)
+            ->and($again->used(1, [1 => 6.5])->left[1])
+            ->toEqualWithDelta(3.5, 1e-9)
+            ->and($again->used(1, [1 => 6.5])->aside)
+            ->toBe([2 => [1 => $drawer->aside[2][1]]]);
     });
 
     it('refuses less than nothing and wools that are gone', function (callable $do) {
         $do(Drawer::of([1 => 10.0]));
-    })->throws(WoolRefused::class)->with([
-        [static fn (Drawer $d) => $d->weighed(1, -0.1)], [static fn (Drawer $d) => $d->weighed(2, 1.0)], [static fn (Drawer $d) => $d->setAside(1, [1 => -1.0])],
-        [static fn (Drawer $d) => $d->setAside(1, [7 => 1.0])], [static fn (Drawer $d) => $d->used(1, [1 => NAN])], [static fn () => Drawer::of([1 => INF])],
-    ]);
+    })
+        ->throws(WoolRefused::class)
+        ->with([
+            [static fn (Drawer $d) => $d->weighed(1, -0.1)],
+            [static fn (Drawer $d) => $d->weighed(2, 1.0)],
+            [static fn (Drawer $d) => $d->setAside(1, [1 => -1.0])],
+            [static fn (Drawer $d) => $d->setAside(1, [7 => 1.0])],
+            [static fn (Drawer $d) => $d->used(1, [1 => NAN])],
+            [static fn () => Drawer::of([1 => INF])],
+        ]);
 });

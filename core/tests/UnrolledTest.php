@@ -2,29 +2,66 @@
 
 declare(strict_types=1);
 
-use Impa\Cards\FaceSheets;
-use Impa\Cards\Paper;
-use Impa\Face\Chart;
-use Impa\Face\Surface;
-use Impa\Face\TapeMark;
-use Impa\Face\Unrolled;
+namespace Impa\Tests\Unrolled;
+
 use Impa\Figure\Figure;
+use Impa\Print\FaceTemplates;
+use Impa\Print\Paper;
+use Impa\Surface\Chart;
+use Impa\Surface\Surface;
+use Impa\Surface\TapeMark;
+use Impa\Surface\Unrolled;
 use Impa\Tests\Support\Figures;
 
 /** @param  array<string, mixed>  $more */
 function wrapped(string $kind, float $w, float $h, float $d, array $more = []): Surface
 {
-    return Surface::of(Figures::read(Figures::document([Figures::part('head', $kind, $w, $h, $d, 0, 0, 0, $more)]))->parts['head']->placements()[0]);
+    return Surface::of(
+        Figures::read(Figures::document([Figures::part('head', $kind, $w, $h, $d, 0, 0, 0, $more)]))->parts[
+            'head'
+        ]->placements()[0],
+    );
 }
 
 /** Eyes, nose and mouth on a head. @param  array<string, mixed>  $head */
 function facedHead(string $kind, float $w, float $h, float $d, array $head = []): Figure
 {
-    return Figures::read(Figures::document([Figures::part('head', $kind, $w, $h, $d, 0, $h / 2, 0, $head)], [
-        ['key' => 'eye', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 8, 'heightMm' => 9, 'xMm' => 0.22 * $w, 'yMm' => -3, 'colour' => 'black', 'mirror' => true],
-        ['key' => 'nose', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 5, 'heightMm' => 4, 'xMm' => 0, 'yMm' => -10, 'colour' => 'black'],
-        ['key' => 'mouth', 'on' => 'head', 'kind' => 'line', 'widthMm' => 1.2, 'pointsMm' => [[-6, -13], [0, -15], [6, -13]], 'colour' => 'black'],
-    ]));
+    return Figures::read(
+        Figures::document(
+            [Figures::part('head', $kind, $w, $h, $d, 0, $h / 2, 0, $head)],
+            [
+                [
+                    'key' => 'eye',
+                    'on' => 'head',
+                    'kind' => 'disc',
+                    'widthMm' => 8,
+                    'heightMm' => 9,
+                    'xMm' => 0.22 * $w,
+                    'yMm' => -3,
+                    'colour' => 'black',
+                    'mirror' => true,
+                ],
+                [
+                    'key' => 'nose',
+                    'on' => 'head',
+                    'kind' => 'disc',
+                    'widthMm' => 5,
+                    'heightMm' => 4,
+                    'xMm' => 0,
+                    'yMm' => -10,
+                    'colour' => 'black',
+                ],
+                [
+                    'key' => 'mouth',
+                    'on' => 'head',
+                    'kind' => 'line',
+                    'widthMm' => 1.2,
+                    'pointsMm' => [[-6, -13], [0, -15], [6, -13]],
+                    'colour' => 'black',
+                ],
+            ],
+        ),
+    );
 }
 
 it('keeps both scales true: down the middle line, and along each cut', function (string $kind, array $turn) {
@@ -43,7 +80,9 @@ it('keeps both scales true: down the middle line, and along each cut', function 
         }
         expect($steps)->toBeGreaterThan(40);
     }
-})->with(['ball', 'egg', 'drum'])->with([[['x' => 0, 'y' => 0, 'z' => 0]], [['x' => 15, 'y' => -10, 'z' => 0]]]);
+})
+    ->with(['ball', 'egg', 'drum'])
+    ->with([[['x' => 0, 'y' => 0, 'z' => 0]], [['x' => 15, 'y' => -10, 'z' => 0]]]);
 
 it('unrolls a can and a cone exactly, in one piece without darts', function () {
     // The straight middle of a sausage: a cylinder of 20 mm radius; flat, its marks are arc and height.
@@ -64,14 +103,17 @@ it('unrolls a can and a cone exactly, in one piece without darts', function () {
         // By closed form: the distance between two marks on the sector equals the taut tape between them.
         $a = $sector->laid(0.0, -18.0);
         $b = $sector->laid($x, $y);
-        expect(hypot($b['at'][0] - $a['at'][0], $b['at'][1] - $a['at'][1]))->toEqualWithDelta($chart->between([0.0, -18.0], [$x, $y])['tapeMm'], 0.15);
+        expect(hypot($b['at'][0] - $a['at'][0], $b['at'][1] - $a['at'][1]))->toEqualWithDelta(
+            $chart->between([0.0, -18.0], [$x, $y])['tapeMm'],
+            0.15,
+        );
     }
     expect($slant)->toBeGreaterThan($high);
 });
 
 it('wraps back onto the ball within the error that it states', function (float $size) {
     $figure = facedHead('ball', $size, $size, $size);
-    $sheets = FaceSheets::of($figure, $figure->parts['head']);
+    $sheets = FaceTemplates::of($figure, $figure->parts['head']);
     $template = $sheets->template();
     $radius = $size / 2;
     $outlines = $template->outlines();
@@ -91,28 +133,33 @@ it('wraps back onto the ball within the error that it states', function (float $
             [$share, $longitude] = [($v - $onMiddle[0][1]) / $slant, $u / $r1];
         } else {
             // Apex of the cone on the middle line, above the strip where it widens downwards.
-            $apex = $onMiddle[0][1] - $slant * $r1 / ($r2 - $r1);
+            $apex = $onMiddle[0][1] - ($slant * $r1) / ($r2 - $r1);
             $far = hypot($u, $v - $apex);
             $sign = $r2 > $r1 ? 1 : -1;
             $share = ($sign * $far - ($onMiddle[0][1] - $apex)) / $slant;
-            $longitude = atan2($u, $sign * ($v - $apex)) * $far / (($r1 + $share * ($r2 - $r1)));
+            $longitude = (atan2($u, $sign * ($v - $apex)) * $far) / ($r1 + $share * ($r2 - $r1));
         }
         $down = $upper + $share * ($lower - $upper);
         $pricked = [$radius * sin($down) * sin($longitude), $radius * cos($down), $radius * sin($down) * cos($longitude)];
         $wanted = [$x, $y, sqrt($radius ** 2 - $x ** 2 - $y ** 2)];
         $off = sqrt(array_sum(array_map(static fn (float $a, float $b): float => ($a - $b) ** 2, $pricked, $wanted)));
-        expect($off)->toBeLessThan($sheets->errorMm() + 0.1)->and($count)->toBeGreaterThan(8);
+        expect($off)
+            ->toBeLessThan($sheets->errorMm() + 0.1)
+            ->and($count)
+            ->toBeGreaterThan(8);
     }
     expect($sheets->errorMm())->toBeLessThan(0.35)->and($template->dartMm())->toBeGreaterThan(Unrolled::CLOSED_MM);
 })->with([50.0, 60.0, 90.0]);
 
 it('draws the darts, and says how wide they are and by how much it is out', function () {
     $figure = facedHead('ball', 60, 60, 60);
-    $sheets = FaceSheets::of($figure, $figure->parts['head']);
+    $sheets = FaceTemplates::of($figure, $figure->parts['head']);
     [, $laid] = $sheets->pages(Paper::Letter);
-    expect($laid)->toContain(sprintf('out of true by %.2f mm at most', $sheets->errorMm()))->toContain(sprintf('Cut the darts out (up to %.1f mm wide)', $sheets->template()->dartMm()));
+    expect($laid)
+        ->toContain(sprintf('out of true by %.2f mm at most', $sheets->errorMm()))
+        ->toContain(sprintf('Cut the darts out (up to %.1f mm wide)', $sheets->template()->dartMm()));
     $can = facedHead('drum', 60, 90, 60);
-    expect(FaceSheets::of($can, $can->parts['head'])->pages(Paper::A4)[1])->toContain('in one piece');
+    expect(FaceTemplates::of($can, $can->parts['head'])->pages(Paper::A4)[1])->toContain('in one piece');
 });
 
 it('keeps a course whole from cut to cut', function () {
@@ -124,11 +171,19 @@ it('keeps a course whole from cut to cut', function () {
         [$before, $above] = $pieces[$i - 1];
         // It ends on a cut and goes on on the next strip, a dart's width away at most.
         $end = $above[count($above) - 1];
-        expect($strip)->toBe($before + 1)->and(hypot($end[0] - $course[0][0], $end[1] - $course[0][1]))->toBeLessThan($template->dartMm() + 0.05);
+        expect($strip)
+            ->toBe($before + 1)
+            ->and(hypot($end[0] - $course[0][0], $end[1] - $course[0][1]))
+            ->toBeLessThan($template->dartMm() + 0.05);
     }
 });
 
 it('lays nothing where it does not reach, and stands on an edgeless part', function () {
     $template = Unrolled::of(wrapped('ball', 60, 60, 60), 20.0, 70.0, 15.0);
-    expect($template->laid(28.0, 0.0))->toBeNull()->and($template->laid(0.0, 29.0))->toBeNull()->and($template->laid(90.0, 0.0))->toBeNull();
+    expect($template->laid(28.0, 0.0))
+        ->toBeNull()
+        ->and($template->laid(0.0, 29.0))
+        ->toBeNull()
+        ->and($template->laid(90.0, 0.0))
+        ->toBeNull();
 });

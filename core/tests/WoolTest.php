@@ -2,22 +2,25 @@
 
 declare(strict_types=1);
 
+namespace Impa\Tests\Wool;
+
 use Impa\Colour\Srgb;
+use Impa\Material\CoreMaterial;
+use Impa\Material\Densities;
+use Impa\Material\Firmness;
 use Impa\Plan\Plan;
+use Impa\Stash\NearestWool;
 use Impa\Tests\Support\Figures;
-use Impa\Wool\CoreMaterial;
 use Impa\Wool\DetailWool;
-use Impa\Wool\Firmness;
 use Impa\Wool\PartWool;
 use Impa\Wool\Spread;
-use Impa\Wool\Stash;
 
 function wool(array $part, array $figure = []): PartWool
 {
-    return PartWool::of(Figures::read(Figures::document([$part], [], $figure))->parts[$part['key']]);
+    return PartWool::of(Figures::read(Figures::document([$part], [], $figure))->parts[$part['key']], Densities::house());
 }
 
-it('weighs the head of design.md: core 6.25 g, cover 3.18 g', function () {
+it('weighs the example head: core 6.25 g, cover 3.18 g', function () {
     $head = wool(Figures::part('head', 'ball', 52, 46, 48));
     expect($head->volumeCm3)->toEqualWithDelta(60.1, 0.05)
         ->and(round($head->areaCm2(), 1))->toBe(74.4)
@@ -27,13 +30,13 @@ it('weighs the head of design.md: core 6.25 g, cover 3.18 g', function () {
 });
 
 it('takes six to seven grams for a squishy oval of 60 by 50 mm in one colour', function () {
-    // Common practice, trade.md section 3.
+    // Common practice, docs/trade.md, Sums.
     $oval = wool(Figures::part('a', 'ball', 60, 50, 50, more: ['core' => 'none', 'firmness' => 'squishy']));
     expect($oval->coverG())->toBeGreaterThan(6.0)->toBeLessThan(7.0)->and($oval->coreG())->toBe(0.0);
 });
 
 it('takes about a quarter of an ounce of colour for a ball body with four limbs', function () {
-    // Common practice, trade.md section 3 and design.md section 4: 7 to 8 g.
+    // Common practice, docs/trade.md, Sums: 7 to 8 g.
     $figure = Figures::read(Figures::document([
         Figures::part('body', 'ball', 65, 65, 65),
         Figures::part('arm', 'sausage', 12, 30, 12, more: ['mirror' => true, 'core' => 'none']),
@@ -51,9 +54,9 @@ it('makes a part solid where the cover leaves nothing inside', function (float $
 it('halves nothing and doubles nothing: cover and inside are the whole', function () {
     foreach (range(1, 10) as $seed) {
         foreach (Figures::read(Figures::random($seed))->parts as $part) {
-            $wool = PartWool::of($part);
+            $wool = PartWool::of($part, Densities::house());
             expect($wool->insideCm3)->toBeLessThan($wool->volumeCm3)
-                ->and($wool->finishedG())->toBeLessThanOrEqual($wool->volumeCm3 * Firmness::FIBRE_G_PER_CM3)
+                ->and($wool->finishedG())->toBeLessThanOrEqual($wool->volumeCm3 * Densities::FIBRE_G_PER_CM3)
                 ->and($wool->finishedG())->toBeLessThan($wool->coreG() + $wool->coverG());
         }
     }
@@ -89,22 +92,23 @@ it('never gives a bigger part less wool', function () {
 });
 
 it('knows the densities of the house, all below pressed felt and fibre', function () {
+    $house = Densities::house();
     // SAE J314 / ASTM D2475: F-1 felt about 0.34 g/cm3; values from memory.
     foreach (Firmness::cases() as $firmness) {
-        expect($firmness->gPerCm3())->toBeLessThan(0.34)
-            ->and(CoreMaterial::Stuffing->gPerCm3($firmness))->toEqualWithDelta(0.6 * $firmness->gPerCm3(), 1e-12)
-            ->and(CoreMaterial::Foam->gPerCm3($firmness))->toBe(0.025);
+        expect($house->feltGPerCm3($firmness))->toBeLessThan(0.34)
+            ->and($house->insideGPerCm3(CoreMaterial::Stuffing, $firmness))->toEqualWithDelta(0.6 * $house->feltGPerCm3($firmness), 1e-12)
+            ->and($house->insideGPerCm3(CoreMaterial::Foam, $firmness))->toBe(0.025);
     }
 });
 
 it('spreads a weight so that four in five lie between low and high', function () {
     mt_srand(11);
-    $spread = Spread::around(10.0);
+    $spread = Spread::around(10.0, 0.25);
     $inside = 0;
     for ($i = 0; $i < 20000; $i++) {
         // Box and Muller (1958).
         $normal = sqrt(-2 * log((mt_rand() + 1) / (mt_getrandmax() + 2))) * cos(2 * M_PI * mt_rand() / mt_getrandmax());
-        $hand = 10.0 * exp(Spread::PRIOR_SIGMA * $normal);
+        $hand = 10.0 * exp(0.25 * $normal);
         $inside += (int) ($hand >= $spread->lowG && $hand <= $spread->highG);
     }
     expect($inside / 20000)->toEqualWithDelta(0.8, 0.01)
@@ -118,17 +122,17 @@ it('takes eleven milligrams for an eye of 5 by 6 mm, and none for a bead', funct
         ['key' => 'mouth', 'on' => 'head', 'kind' => 'line', 'widthMm' => 1.2, 'pointsMm' => [[-4, 0], [4, 0]], 'colour' => 'black'],
         ['key' => 'patch', 'on' => 'head', 'kind' => 'patch', 'pointsMm' => [[0, 0], [0, 4], [5, 4], [5, 0]], 'colour' => 'black'],
     ]));
-    expect(DetailWool::mg($figure->details['eye']))->toEqualWithDelta(11, 0.5)
-        ->and(DetailWool::mg($figure->details['bead']))->toBe(0.0)
-        ->and(DetailWool::mg($figure->details['mouth']))->toEqualWithDelta(8 * 1.2 * 0.45, 1e-9)
-        ->and(DetailWool::mg($figure->details['patch']))->toEqualWithDelta(20 * 0.45, 1e-9);
+    expect(DetailWool::mg($figure->details['eye'], Densities::house()))->toEqualWithDelta(11, 0.5)
+        ->and(DetailWool::mg($figure->details['bead'], Densities::house()))->toBe(0.0)
+        ->and(DetailWool::mg($figure->details['mouth'], Densities::house()))->toEqualWithDelta(8 * 1.2 * 0.45, 1e-9)
+        ->and(DetailWool::mg($figure->details['patch'], Densities::house()))->toEqualWithDelta(20 * 0.45, 1e-9);
 });
 
 it('finds the nearest wool of the stash, and none where none passes', function () {
     $wools = ['sea' => Srgb::hex('#2f8f86'), 'pine' => Srgb::hex('#1f5a3a'), 'snow' => Srgb::hex('#f8f4ec')];
-    expect(Stash::nearest(Srgb::hex('#30908a'), $wools)[0])->toBe('sea')
-        ->and(Stash::nearest(Srgb::hex('#c02030'), $wools))->toBe([])
-        ->and(Stash::nearest(Srgb::hex('#c02030'), []))->toBe([]);
+    expect(NearestWool::nearest(Srgb::hex('#30908a'), $wools)[0])->toBe('sea')
+        ->and(NearestWool::nearest(Srgb::hex('#c02030'), $wools))->toBe([])
+        ->and(NearestWool::nearest(Srgb::hex('#c02030'), []))->toBe([]);
 });
 
 it('takes no colour and no minus under no cover at all', function () {

@@ -8,10 +8,10 @@ use App\Models\Figure;
 use App\Models\Picture;
 use App\Models\Wool;
 use App\Stash\Stash;
+use App\Store\Writing;
 use Illuminate\Database\Seeder;
-use Illuminate\Support\Facades\DB;
 use Impa\Figure\Figure as FigureDocument;
-use Impa\Wool\Reserve;
+use Impa\Stash\Reserve;
 
 /** The demo: three made-up figures with their drawings, and a small stash. Lays out only what is not there. */
 final class DemoSeeder extends Seeder
@@ -23,14 +23,18 @@ final class DemoSeeder extends Seeder
         if (Figure::withTrashed()->where('is_demo', true)->exists()) {
             return;
         }
-        DB::transaction($this->lay(...));
+        Writing::together($this->lay(...));
     }
 
     private function lay(): void
     {
         foreach (self::FIGURES as $name) {
             $picture = Picture::keep((string) file_get_contents(base_path("demo/{$name}.png")));
-            $figure = Figure::lay(FigureDocument::fromJson((string) file_get_contents(base_path("demo/{$name}.impa.json"))), $picture->id, isDemo: true);
+            $figure = Figure::lay(
+                FigureDocument::fromJson((string) file_get_contents(base_path("demo/{$name}.impa.json"))),
+                $picture->id,
+                isDemo: true,
+            );
             if ($name === 'bobbin') {
                 foreach (['portion', 'core:head', 'core:body'] as $step) {
                     $figure->marks()->create(['step' => $step, 'created_at' => now()]);

@@ -11,6 +11,7 @@ import { createVuetify } from 'vuetify'
 import { aliases, mdi } from 'vuetify/iconsets/mdi-svg'
 import App from './shell/App.vue'
 import { router } from './shell/router'
+import { fetchTrade } from './state/trade'
 import { day, lamp, rememberedTheme } from './style/themes'
 
 const vuetify = createVuetify({
@@ -29,4 +30,7 @@ const vuetify = createVuetify({
   },
 })
 
-createApp(App).use(createPinia()).use(router).use(vuetify).mount('#app')
+// Every screen speaks the trade's words: they come first. Where nothing answers, what there is says so.
+void fetchTrade()
+  .catch(() => {})
+  .then(() => createApp(App).use(createPinia()).use(router).use(vuetify).mount('#app'))

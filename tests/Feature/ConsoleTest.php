@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+namespace Tests\Feature\Console;
+
 use Symfony\Component\Process\Process;
 
 /** @return array{int, string, string} exit, standard output, standard error of the real command */
@@ -17,20 +19,30 @@ it('goes from a picture to a plan and a render', function () {
     $folder = sys_get_temp_dir().'/impa-'.bin2hex(random_bytes(4));
     mkdir($folder);
     [$exit, $out] = impa('impa:breakdown', 'demo/lanto.png', '--height=140');
-    expect($exit)->toBe(0)->and(json_decode($out)->heightMm)->toEqual(140)->and(json_decode($out)->picture->file)->toBe('lanto.png');
+    expect($exit)
+        ->toBe(0)
+        ->and(json_decode($out)->heightMm)
+        ->toEqual(140)
+        ->and(json_decode($out)->picture->file)
+        ->toBe('lanto.png');
     file_put_contents("{$folder}/f.json", $out);
     [$exit, $nothing] = impa('impa:breakdown', 'demo/lanto.png', '--height=140', "--out={$folder}/same.json");
-    expect([$exit, $nothing])->toBe([0, ''])
-        ->and(file_get_contents("{$folder}/same.json"))->toBe($out)
-        ->and(impa('impa:check', "{$folder}/f.json")[0])->toBe(0);
+    expect([$exit, $nothing])
+        ->toBe([0, ''])
+        ->and(file_get_contents("{$folder}/same.json"))
+        ->toBe($out)
+        ->and(impa('impa:check', "{$folder}/f.json")[0])
+        ->toBe(0);
     [$exit, $plan] = impa('impa:plan', "{$folder}/f.json");
     expect($exit)->toBe(0)->and(json_decode($plan)->format)->toBe('impa-plan');
     expect(impa('impa:render', "{$folder}/f.json", '--match', "--out={$folder}/r.png"))->toBe([0, '', '']);
     $own = getimagesize(base_path('demo/lanto.png'));
     $render = getimagesize("{$folder}/r.png");
     expect([$render[0], $render[1]])->toBe([$own[0], $own[1]]);
-    expect(impa('impa:render', "{$folder}/f.json", '--view=side', '--px=100', "--out={$folder}/s.png")[0])->toBe(0)
-        ->and(getimagesize("{$folder}/s.png")[0])->toBe(100);
+    expect(impa('impa:render', "{$folder}/f.json", '--view=side', '--px=100', "--out={$folder}/s.png")[0])
+        ->toBe(0)
+        ->and(getimagesize("{$folder}/s.png")[0])
+        ->toBe(100);
     array_map('unlink', (array) glob("{$folder}/*"));
     rmdir($folder);
 });
@@ -45,8 +57,14 @@ it('names ten faults in ten lines on standard error and exits with 2', function 
     file_put_contents($file, json_encode($document));
     foreach (['impa:check', 'impa:plan'] as $command) {
         [$exit, $out, $errors] = impa($command, $file);
-        expect($exit)->toBe(2)->and($out)->toBe('')->and(explode("\n", trim($errors)))->toHaveCount(10)
-            ->and($errors)->toContain('/parts/3/shape/depthMm: This must be at least 0.3, not 0.');
+        expect($exit)
+            ->toBe(2)
+            ->and($out)
+            ->toBe('')
+            ->and(explode("\n", trim($errors)))
+            ->toHaveCount(10)
+            ->and($errors)
+            ->toContain('/parts/3/shape/depthMm: This must be at least 0.3, not 0.');
     }
     unlink($file);
 });
@@ -82,9 +100,16 @@ describe('impa:cards', function () {
         $folder = sys_get_temp_dir().'/impa-'.bin2hex(random_bytes(4));
         mkdir($folder);
         foreach (['pdf' => '%PDF-', 'svg' => '<svg'] as $ending => $start) {
-            [$exit, $out, $error] = impa('impa:cards', 'demo/bobbin.impa.json', "--out={$folder}/cards.{$ending}", '--paper=letter');
-            expect([$exit, $out, $error])->toBe([0, '', ''])
-                ->and(file_get_contents("{$folder}/cards.{$ending}", false, null, 0, strlen($start)))->toBe($start);
+            [$exit, $out, $error] = impa(
+                'impa:cards',
+                'demo/bobbin.impa.json',
+                "--out={$folder}/cards.{$ending}",
+                '--paper=letter',
+            );
+            expect([$exit, $out, $error])
+                ->toBe([0, '', ''])
+                ->and(file_get_contents("{$folder}/cards.{$ending}", false, null, 0, strlen($start)))
+                ->toBe($start);
         }
         array_map('unlink', (array) glob("{$folder}/*"));
         rmdir($folder);
@@ -92,10 +117,14 @@ describe('impa:cards', function () {
 
     it('refuses in one line what it cannot do', function (array $words, string $says) {
         [$exit, $out, $error] = impa('impa:cards', ...$words);
-        expect($exit)->toBe(2)
-            ->and($out)->toBe('')
-            ->and($error)->toContain($says)
-            ->and(substr_count(trim($error), "\n"))->toBe(0);
+        expect($exit)
+            ->toBe(2)
+            ->and($out)
+            ->toBe('')
+            ->and($error)
+            ->toContain($says)
+            ->and(substr_count(trim($error), "\n"))
+            ->toBe(0);
     })->with([
         'no file' => [['nowhere.json', '--out=/tmp/a.pdf'], 'not there'],
         'no ending' => [['demo/bobbin.impa.json', '--out=/tmp/cards'], 'ending in .pdf or .svg'],
@@ -127,15 +156,38 @@ describe('impa:breakdown with wishes', function () {
 
 it('says what to weigh and what is lacking, against a stash in a table', function () {
     $file = tempnam(sys_get_temp_dir(), 'stash');
-    file_put_contents($file, "name;colour;preparation;grams;grams per metre\nUndyed;;core batting;100;\nHarbour;#38556a;sliver;7;6,2\nBad;blueish;tops;9;22\n");
+    file_put_contents(
+        $file,
+        "name;colour;preparation;grams;grams per metre\nUndyed;;core batting;100;\nHarbour;#38556a;sliver;7;6,2\nBad;blueish;tops;9;22\n",
+    );
     [$exit, $out, $told] = impa('impa:wool', 'demo/lanto.impa.json', "--stash={$file}");
-    expect($exit)->toBe(0)->and($out)->toContain('Split in two equal pieces')->toContain('cm of the rope')->toContain('Undyed: 8.6 g likely')->toContain('lacking')
-        ->and($told)->toContain('line 4, colour');
+    expect($exit)
+        ->toBe(0)
+        ->and($out)
+        ->toContain('Split in two equal pieces')
+        ->toContain('cm of the rope')
+        ->toContain('Undyed: 8.6 g likely')
+        ->toContain('lacking')
+        ->and($told)
+        ->toContain('line 4, colour');
     [$exit, $json] = impa('impa:wool', 'demo/lanto.impa.json', '--json', '--reserve=never');
-    expect($exit)->toBe(0)->and(json_decode($json, true)['needs'][0]['lackG'])->toBeGreaterThan(8.0);
+    expect($exit)
+        ->toBe(0)
+        ->and(json_decode($json, true)['needs'][0]['lackG'])
+        ->toBeGreaterThan(8.0);
     [$exit, $out] = impa('impa:blend', '#8fa3b8', "--stash={$file}", '--most=2');
     expect($exit)->toBe(0)->and($out)->toContain('100 % Harbour');
-    foreach ([['impa:wool', 'demo/lanto.impa.json', '--reserve=lots'], ['impa:wool', 'demo/lanto.impa.json', '--stash=/nowhere.csv'], ['impa:wool', 'demo/nowhere.json'], ['impa:blend', 'blue', "--stash={$file}"], ['impa:blend', '#8fa3b8'], ['impa:blend', '#8fa3b8', "--stash={$file}", '--most=7'], ['impa:wool', 'demo/lanto.impa.json', '--stash=demo/lanto.png']] as $wrong) {
+    foreach (
+        [
+            ['impa:wool', 'demo/lanto.impa.json', '--reserve=lots'],
+            ['impa:wool', 'demo/lanto.impa.json', '--stash=/nowhere.csv'],
+            ['impa:wool', 'demo/nowhere.json'],
+            ['impa:blend', 'blue', "--stash={$file}"],
+            ['impa:blend', '#8fa3b8'],
+            ['impa:blend', '#8fa3b8', "--stash={$file}", '--most=7'],
+            ['impa:wool', 'demo/lanto.impa.json', '--stash=demo/lanto.png'],
+        ] as $wrong
+    ) {
         [$exit, $out, $told] = impa(...$wrong);
         expect($exit)->toBe(2)->and($out)->toBe('')->and($told)->not->toBe('')->not->toContain('#0 ');
     }
@@ -143,7 +195,9 @@ it('says what to weigh and what is lacking, against a stash in a table', functio
 });
 
 it('reads a face out, and prints its templates', function () {
-    $this->artisan('impa:face', ['figure' => 'demo/bobbin.impa.json'])->expectsOutputToContain('mm down')->assertExitCode(0);
+    $this->artisan('impa:face', ['figure' => 'demo/bobbin.impa.json'])
+        ->expectsOutputToContain('mm down')
+        ->assertExitCode(0);
     $out = sys_get_temp_dir().'/impa-face-'.getmypid().'.svg';
     $this->artisan('impa:face', ['figure' => 'demo/bobbin.impa.json', '--out' => $out])->assertExitCode(0);
     expect(file_get_contents($out))->toStartWith('<svg')->toContain('Laid out by tape');

@@ -2,26 +2,47 @@
 
 declare(strict_types=1);
 
+namespace Tests\Feature\Figures;
+
 use App\Models\Figure;
 
 function lay(string $name = 'bobbin'): int
 {
-    return test()->postJson('/api/figures', ['document' => demoFigure($name)])->assertCreated()->json('id');
+    return test()
+        ->postJson('/api/figures', ['document' => demoFigure($name)])
+        ->assertCreated()
+        ->json('id');
 }
 
 it('lays a figure on the shelf and gives it back as it went in', function () {
-    $document = demoFigure() + ['x-note' => ['empty' => new stdClass, 'half' => 1.5]];
-    $id = $this->postJson('/api/figures', ['document' => $document])->assertCreated()->assertJsonPath('revision', 1)->json('id');
-    $back = $this->getJson("/api/figures/{$id}")->assertOk()->getContent();
-    expect(json_decode($back)->document)->toEqual(json_decode(json_encode($document)))->and($back)->toContain('"half":1.5')->toContain('"empty":{}');
-    $this->getJson('/api/figures')->assertOk()->assertJsonPath('count', 1)->assertJsonPath('figures.0.name', 'Bobbin, night watch')->assertJsonPath('figures.0.done', 0);
+    $document = demoFigure() + ['x-note' => ['empty' => new \stdClass(), 'half' => 1.5]];
+    $id = $this->postJson('/api/figures', ['document' => $document])
+        ->assertCreated()
+        ->assertJsonPath('revision', 1)
+        ->json('id');
+    $back = $this->getJson("/api/figures/{$id}")
+        ->assertOk()
+        ->getContent();
+    expect(json_decode($back)->document)
+        ->toEqual(json_decode(json_encode($document)))
+        ->and($back)
+        ->toContain('"half":1.5')
+        ->toContain('"empty":{}');
+    $this->getJson('/api/figures')
+        ->assertOk()
+        ->assertJsonPath('count', 1)
+        ->assertJsonPath('figures.0.name', 'Bobbin, night watch')
+        ->assertJsonPath('figures.0.done', 0);
 });
 
 it('saves with the revision it was based on', function () {
     $id = lay();
     $mine = demoFigure();
     $mine['name'] = 'Mine';
-    $this->putJson("/api/figures/{$id}", ['revision' => 1, 'document' => $mine])->assertOk()->assertJsonPath('revision', 2)->assertJsonPath('document.name', 'Mine');
+    $this->putJson("/api/figures/{$id}", ['revision' => 1, 'document' => $mine])
+        ->assertOk()
+        ->assertJsonPath('revision', 2)
+        ->assertJsonPath('document.name', 'Mine');
     expect(Figure::query()->findOrFail($id)->revisions()->count())->toBe(2);
 });
 
@@ -30,12 +51,18 @@ it('tells a stale save, and loses nothing of either', function () {
     $one = ['name' => 'One'] + demoFigure();
     $two = ['name' => 'Two'] + demoFigure();
     $this->putJson("/api/figures/{$id}", ['revision' => 1, 'document' => $one])->assertOk();
-    $this->putJson("/api/figures/{$id}", ['revision' => 1, 'document' => $two])->assertStatus(409)
+    $this->putJson("/api/figures/{$id}", ['revision' => 1, 'document' => $two])
+        ->assertStatus(409)
         ->assertHeader('Content-Type', 'application/problem+json')
-        ->assertJsonPath('revision', 2)->assertJsonPath('document.name', 'One');
-    $this->getJson("/api/figures/{$id}")->assertJsonPath('document.name', 'One')->assertJsonPath('revision', 2);
+        ->assertJsonPath('revision', 2)
+        ->assertJsonPath('document.name', 'One');
+    $this->getJson("/api/figures/{$id}")
+        ->assertJsonPath('document.name', 'One')
+        ->assertJsonPath('revision', 2);
     // The user's own is kept by saving it on the revision that was told.
-    $this->putJson("/api/figures/{$id}", ['revision' => 2, 'document' => $two])->assertOk()->assertJsonPath('document.name', 'Two');
+    $this->putJson("/api/figures/{$id}", ['revision' => 2, 'document' => $two])
+        ->assertOk()
+        ->assertJsonPath('document.name', 'Two');
 });
 
 it('refuses a figure with faults, each with its pointer, and keeps what was there', function () {
@@ -44,19 +71,39 @@ it('refuses a figure with faults, each with its pointer, and keeps what was ther
     $broken['parts'][0]['colour'] = 'nowhere';
     $broken['parts'][1]['shape']['widthMm'] = -3;
     unset($broken['name']);
-    $this->putJson("/api/figures/{$id}", ['revision' => 1, 'document' => $broken])->assertStatus(422)
+    $this->putJson("/api/figures/{$id}", ['revision' => 1, 'document' => $broken])
+        ->assertStatus(422)
         ->assertHeader('Content-Type', 'application/problem+json')
         ->assertJsonCount(3, 'errors')
-        ->assertJsonFragment(['pointer' => '/parts/0/colour', 'detail' => 'There is no colour with the key "nowhere" in this figure.']);
-    $this->getJson("/api/figures/{$id}")->assertJsonPath('revision', 1)->assertJsonPath('document.name', 'Bobbin, night watch');
+        ->assertJsonFragment([
+            'pointer' => '/parts/0/colour',
+            'detail' => 'There is no colour with the key "nowhere" in this figure.',
+        ]);
+    $this->getJson("/api/figures/{$id}")
+        ->assertJsonPath('revision', 1)
+        ->assertJsonPath('document.name', 'Bobbin, night watch');
     expect(Figure::query()->count())->toBe(1);
 });
 
 it('refuses what is no request, in words', function (string $method, string $path, string $body, int $status, string $words) {
     $id = lay();
-    $response = $this->call($method, str_replace('ID', (string) $id, $path), [], [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], $body);
-    expect($response->status())->toBe($status)->and($response->headers->get('Content-Type'))->toBe('application/problem+json')
-        ->and($response->json('detail'))->toContain($words)->and($response->json('status'))->toBe($status);
+    $response = $this->call(
+        $method,
+        str_replace('ID', (string) $id, $path),
+        [],
+        [],
+        [],
+        ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'],
+        $body,
+    );
+    expect($response->status())
+        ->toBe($status)
+        ->and($response->headers->get('Content-Type'))
+        ->toBe('application/problem+json')
+        ->and($response->json('detail'))
+        ->toContain($words)
+        ->and($response->json('status'))
+        ->toBe($status);
 })->with([
     ['POST', '/api/figures', '', 400, 'not readable as JSON'],
     ['POST', '/api/figures', '[1]', 400, 'JSON object'],
@@ -78,7 +125,9 @@ it('throws into the bin, brings back, and empties it', function () {
     $this->deleteJson("/api/figures/{$one}")->assertNoContent();
     $this->getJson("/api/figures/{$one}")->assertNotFound();
     $this->getJson('/api/bin')->assertJsonPath('count', 1)->assertJsonPath('figures.0.id', $one);
-    $this->get("/api/figures/{$one}/render")->assertOk()->assertHeader('Content-Type', 'image/png');
+    $this->get("/api/figures/{$one}/render")
+        ->assertOk()
+        ->assertHeader('Content-Type', 'image/png');
     $this->postJson("/api/bin/{$one}/restore")->assertNoContent();
     $this->getJson('/api/figures')->assertJsonPath('count', 2);
     $this->deleteJson("/api/figures/{$two}");
@@ -88,7 +137,9 @@ it('throws into the bin, brings back, and empties it', function () {
 
 it('keeps which steps are done', function () {
     $id = lay();
-    $this->putJson("/api/figures/{$id}/steps/core:head")->assertOk()->assertJsonPath('done', ['core:head']);
+    $this->putJson("/api/figures/{$id}/steps/core:head")
+        ->assertOk()
+        ->assertJsonPath('done', ['core:head']);
     $this->putJson("/api/figures/{$id}/steps/core:head")->assertJsonPath('done', ['core:head']);
     $this->putJson("/api/figures/{$id}/steps/cover:head")->assertJsonCount(2, 'done');
     $this->deleteJson("/api/figures/{$id}/steps/core:head")->assertJsonPath('done', ['cover:head']);

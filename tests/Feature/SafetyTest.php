@@ -13,7 +13,11 @@ it('answers only this machine, under names it knows', function () {
 
 it('allows no inline script and no frame', function () {
     $policy = (string) $this->get('/')->headers->get('Content-Security-Policy');
-    expect($policy)->toContain("script-src 'self'")->not->toContain('unsafe-inline')->not->toContain('unsafe-eval')->toContain("frame-ancestors 'none'");
+    expect($policy)
+        ->toContain("script-src 'self'")
+        ->not->toContain('unsafe-inline')
+        ->not->toContain('unsafe-eval')
+        ->toContain("frame-ancestors 'none'");
     expect($this->get('/')->getContent())->not->toMatch('/<script(?![^>]*src=)[^>]*>/');
 });
 
@@ -27,7 +31,10 @@ it('refuses to change anything without the token', function () {
         }
     };
     app()->instance(ValidateCsrfToken::class, $middleware);
-    $this->postJson('/api/figures', ['document' => demoFigure()])->assertStatus(419)->assertHeader('Content-Type', 'application/problem+json')->assertJsonPath('title', 'The page is too old');
+    $this->postJson('/api/figures', ['document' => demoFigure()])
+        ->assertStatus(419)
+        ->assertHeader('Content-Type', 'application/problem+json')
+        ->assertJsonPath('title', 'The page is too old');
     $this->getJson('/api/figures')->assertJsonPath('count', 0);
     $this->deleteJson('/api/bin')->assertStatus(419);
 });

@@ -6,9 +6,22 @@ use Symfony\Component\Process\Process;
 
 it('tells line by line what the break-down is doing, and gives the answer last', function () {
     $id = $this->sendFile(demoPicture())->json('id');
-    $response = $this->postJson('/api/breakdown', ['picture' => $id, 'heightMm' => 90, 'shades' => 0.3, 'roundToMm' => 1], ['Accept' => 'application/x-ndjson'])->assertOk()->assertHeader('Content-Type', 'application/x-ndjson');
+    $response = $this->postJson(
+        '/api/breakdown',
+        ['picture' => $id, 'heightMm' => 90, 'shades' => 0.3, 'roundToMm' => 1],
+        ['Accept' => 'application/x-ndjson'],
+    )
+        ->assertOk()
+        ->assertHeader('Content-Type', 'application/x-ndjson');
     $lines = array_map(json_decode(...), array_filter(explode("\n", $response->streamedContent())));
-    expect(count($lines))->toBeGreaterThan(6)->and($lines[0]->doing)->toBe('Reading the picture')->and(end($lines)->document->heightMm)->toEqual(90)->and(end($lines)->figures)->toHaveCount(1);
+    expect(count($lines))
+        ->toBeGreaterThan(6)
+        ->and($lines[0]->doing)
+        ->toBe('Reading the picture')
+        ->and(end($lines)->document->heightMm)
+        ->toEqual(90)
+        ->and(end($lines)->figures)
+        ->toHaveCount(1);
     foreach (end($lines)->document->parts as $part) {
         expect(fmod($part->shape->widthMm, 1.0))->toEqualWithDelta(0, 1e-9)->and($part->seen->why)->not->toBe('');
     }
@@ -16,7 +29,11 @@ it('tells line by line what the break-down is doing, and gives the answer last',
 
 it('refuses wishes beyond sense in words', function (array $wish, string $words) {
     $id = $this->sendFile(demoPicture())->json('id');
-    expect($this->postJson('/api/breakdown', $wish + ['picture' => $id, 'heightMm' => 90])->assertStatus(422)->json('detail'))->toContain($words);
+    expect(
+        $this->postJson('/api/breakdown', $wish + ['picture' => $id, 'heightMm' => 90])
+            ->assertStatus(422)
+            ->json('detail'),
+    )->toContain($words);
 })->with([
     [['shades' => 3], 'between 0 and 1'],
     [['figure' => -1], 'counted from 1'],
@@ -29,10 +46,21 @@ it('cuts, merges, draws round and turns into colour, without saving', function (
     $head = collect(demoFigure()['parts'])->firstWhere('key', 'head');
     $y = $head['at']['yMm'];
     $cut = $ask(['act' => 'split', 'key' => 'head', 'line' => [[-60, $y], [60, $y]]])->assertOk();
-    expect($cut->json('document.parts'))->toHaveCount(count(demoFigure()['parts']) + 1)->and($cut->json('key'))->toBe('head-2');
-    expect($ask(['act' => 'merge', 'keys' => ['head', 'body']])->assertOk()->json('document.parts'))->toHaveCount(count(demoFigure()['parts']) - 1);
+    expect($cut->json('document.parts'))
+        ->toHaveCount(count(demoFigure()['parts']) + 1)
+        ->and($cut->json('key'))
+        ->toBe('head-2');
+    expect(
+        $ask(['act' => 'merge', 'keys' => ['head', 'body']])
+            ->assertOk()
+            ->json('document.parts'),
+    )->toHaveCount(count(demoFigure()['parts']) - 1);
     $id = $this->sendFile(demoPicture())->json('id');
-    expect($ask(['act' => 'lasso', 'line' => [[-12, 20], [12, 20], [12, 45], [-12, 45]], 'picture' => $id])->assertOk()->json('document.parts'))->toHaveCount(count(demoFigure()['parts']) + 1);
+    expect(
+        $ask(['act' => 'lasso', 'line' => [[-12, 20], [12, 20], [12, 45], [-12, 45]], 'picture' => $id])
+            ->assertOk()
+            ->json('document.parts'),
+    )->toHaveCount(count(demoFigure()['parts']) + 1);
     $flat = $ask(['act' => 'to-detail', 'key' => 'scarf'])->assertOk();
     expect($flat->json('document.details'))->toHaveCount(count(demoFigure()['details']) + 1);
     $ask(['act' => 'to-part', 'key' => demoFigure()['details'][0]['key']])->assertOk();
@@ -40,7 +68,9 @@ it('cuts, merges, draws round and turns into colour, without saving', function (
 });
 
 it('refuses cuts that cannot be made', function (array $what, string $words) {
-    $answer = $this->postJson('/api/recut', ['document' => demoFigure()] + $what)->assertStatus(422)->assertHeader('Content-Type', 'application/problem+json');
+    $answer = $this->postJson('/api/recut', ['document' => demoFigure()] + $what)
+        ->assertStatus(422)
+        ->assertHeader('Content-Type', 'application/problem+json');
     expect($answer->json('detail'))->toContain($words);
 })->with([
     [['act' => 'melt'], 'one of split'],
@@ -54,12 +84,28 @@ it('refuses cuts that cannot be made', function (array $what, string $words) {
 
 it('says what a wish about one size comes to', function () {
     $ask = fn (array $wish) => $this->postJson('/api/sizing', ['document' => demoFigure()] + $wish);
-    expect($ask(['by' => 'height', 'heightMm' => 220])->assertOk()->json('woolTimes'))->toEqualWithDelta(8, 1e-6);
+    expect(
+        $ask(['by' => 'height', 'heightMm' => 220])
+            ->assertOk()
+            ->json('woolTimes'),
+    )->toEqualWithDelta(8, 1e-6);
     $width = collect(demoFigure()['parts'])->firstWhere('key', 'head')['shape']['widthMm'];
-    expect($ask(['by' => 'part', 'part' => 'head', 'widthMm' => 2 * $width])->assertOk()->json('heightMm'))->toEqualWithDelta(220, 1e-6);
-    expect($ask(['by' => 'object', 'acrossMm' => 40])->assertOk()->json('factor'))->toBeLessThan(1);
+    expect(
+        $ask(['by' => 'part', 'part' => 'head', 'widthMm' => 2 * $width])
+            ->assertOk()
+            ->json('heightMm'),
+    )->toEqualWithDelta(220, 1e-6);
+    expect(
+        $ask(['by' => 'object', 'acrossMm' => 40])
+            ->assertOk()
+            ->json('factor'),
+    )->toBeLessThan(1);
     $ask(['by' => 'luck'])->assertStatus(422);
-    expect($ask(['by' => 'part', 'part' => 'head', 'widthMm' => 0])->assertStatus(422)->json('title'))->toBe('This size cannot be');
+    expect(
+        $ask(['by' => 'part', 'part' => 'head', 'widthMm' => 0])
+            ->assertStatus(422)
+            ->json('title'),
+    )->toBe('This size cannot be');
 });
 
 it('measures how well a figure lies over its drawing', function () {
@@ -70,7 +116,12 @@ it('measures how well a figure lies over its drawing', function () {
 
 it('takes depths from a side picture and shows it by its hash', function () {
     $id = $this->sendFile(demoPicture('lanto'))->json('id');
-    $answer = $this->postJson('/api/side-view', ['document' => demoFigure('lanto'), 'picture' => $id, 'facesLeft' => true, 'file' => 'side.png'])->assertOk();
+    $answer = $this->postJson('/api/side-view', [
+        'document' => demoFigure('lanto'),
+        'picture' => $id,
+        'facesLeft' => true,
+        'file' => 'side.png',
+    ])->assertOk();
     $hash = $answer->json('document.sidePicture.hash');
     expect($hash)->toMatch('/^[0-9a-f]{64}$/')->and($answer->json('notices.0'))->toContain('parts took their depth');
     $this->get("/api/pictures/by-hash/{$hash}")->assertOk();
@@ -79,9 +130,20 @@ it('takes depths from a side picture and shows it by its hash', function () {
 
 it('prints size cards: a 50 mm part is 50 mm on paper', function (string $paper, array $pagePt) {
     $document = demoFigure();
-    $document['parts'] = [['key' => 'ball', 'name' => 'Ball', 'shape' => ['kind' => 'ball', 'widthMm' => 50, 'heightMm' => 50, 'depthMm' => 50], 'at' => ['xMm' => 0, 'yMm' => 25], 'colour' => $document['colours'][0]['key']]];
+    $document['parts'] = [
+        [
+            'key' => 'ball',
+            'name' => 'Ball',
+            'shape' => ['kind' => 'ball', 'widthMm' => 50, 'heightMm' => 50, 'depthMm' => 50],
+            'at' => ['xMm' => 0, 'yMm' => 25],
+            'colour' => $document['colours'][0]['key'],
+        ],
+    ];
     $document['details'] = [];
-    $pdf = $this->postJson('/api/size-cards', ['document' => $document, 'paper' => $paper])->assertOk()->assertHeader('Content-Type', 'application/pdf')->getContent();
+    $pdf = $this->postJson('/api/size-cards', ['document' => $document, 'paper' => $paper])
+        ->assertOk()
+        ->assertHeader('Content-Type', 'application/pdf')
+        ->getContent();
     $file = sys_get_temp_dir().'/impa-'.bin2hex(random_bytes(4));
     file_put_contents("{$file}.pdf", $pdf);
     $info = new Process(['pdfinfo', "{$file}.pdf"]);
@@ -104,7 +166,10 @@ it('prints size cards: a 50 mm part is 50 mm on paper', function (string $paper,
 })->with([['a4', [595.28, 841.89]], ['letter', [612.0, 792.0]]]);
 
 it('gives size cards as SVG, and refuses other papers', function () {
-    $svg = $this->postJson('/api/size-cards', ['document' => demoFigure(), 'as' => 'svg'])->assertOk()->assertHeader('Content-Type', 'image/svg+xml')->getContent();
+    $svg = $this->postJson('/api/size-cards', ['document' => demoFigure(), 'as' => 'svg'])
+        ->assertOk()
+        ->assertHeader('Content-Type', 'image/svg+xml')
+        ->getContent();
     expect(simplexml_load_string($svg))->not->toBeFalse()->and($svg)->toContain('width="210mm"');
     $this->postJson('/api/size-cards', ['document' => demoFigure(), 'paper' => 'a0'])->assertStatus(422);
     $this->postJson('/api/size-cards', ['document' => demoFigure(), 'as' => 'doc'])->assertStatus(422);

@@ -3,16 +3,24 @@ import { execFileSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 import { expectNoSeriousFault } from './seriousFaults'
 
-test.setTimeout(60_000)
-
-type Document = { name: string; colours: { key: string; hex: string; name: string }[]; parts: { key: string; colour: string; shape: { heightMm: number } }[]; details: { key: string; on: string; kind: string; colour: string; layer: number; mirror?: boolean; xMm?: number }[] }
+type Document = {
+  name: string
+  colours: { key: string; hex: string; name: string }[]
+  parts: { key: string; colour: string; shape: { heightMm: number } }[]
+  details: { key: string; on: string; kind: string; colour: string; layer: number; mirror?: boolean; xMm?: number }[]
+}
 
 async function newFace(page: Page, name: string): Promise<{ id: number; document: Document }> {
   await page.goto('/')
   const document = JSON.parse(readFileSync('demo/bobbin.impa.json', 'utf8')) as Document
   document.name = name
   const token = decodeURIComponent((await page.context().cookies()).find((c) => c.name === 'XSRF-TOKEN')!.value)
-  const { id } = (await (await page.request.post('/api/figures', { data: { document }, headers: { 'X-XSRF-TOKEN': token, Accept: 'application/json' } })).json()) as { id: number }
+  const { id } = (await (
+    await page.request.post('/api/figures', {
+      data: { document },
+      headers: { 'X-XSRF-TOKEN': token, Accept: 'application/json' },
+    })
+  ).json()) as { id: number }
   await page.goto(`/figures/${id}/face`)
   await expect(page.locator('[data-detail]').first()).toBeVisible()
   return { id, document }
@@ -38,9 +46,15 @@ test('a face is read out in the order of laying, measured, and seen from afar', 
   // From eye to eye, and every mark from another anchor than the crown.
   const measure = page.getByRole('group', { name: 'From mark to mark' })
   await measure.locator('.v-select').nth(0).click()
-  await page.getByRole('option', { name: /, right$/ }).first().click()
+  await page
+    .getByRole('option', { name: /, right$/ })
+    .first()
+    .click()
   await measure.locator('.v-select').nth(1).click()
-  await page.getByRole('option', { name: /, left$/ }).first().click()
+  await page
+    .getByRole('option', { name: /, left$/ })
+    .first()
+    .click()
   await expect(measure.getByRole('status')).toContainText(/mm by calipers, [\d.]+ by tape/)
   const marks = page.getByRole('region', { name: 'Marks' })
   await marks.locator('.v-select').first().click()
@@ -51,7 +65,11 @@ test('a face is read out in the order of laying, measured, and seen from afar', 
   // Seen from three distances beside the drawing's place, as pictures that PHP made.
   await page.getByRole('tab', { name: 'From afar' }).click()
   await expect(page.locator('.afar img')).toHaveCount(3)
-  await expect.poll(() => page.locator('.afar img').evaluateAll((all) => all.every((i) => (i as HTMLImageElement).naturalWidth === 320))).toBe(true)
+  await expect
+    .poll(() =>
+      page.locator('.afar img').evaluateAll((all) => all.every((i) => (i as HTMLImageElement).naturalWidth === 320)),
+    )
+    .toBe(true)
 
   for (const tab of ['Marks', 'How to lay', 'Pieces', 'From afar']) {
     await page.getByRole('tab', { name: tab }).click()
@@ -127,7 +145,11 @@ test('a face is placed, varied, mirrored, flipped, mended and printed', async ({
   await expect(panel.getByRole('note').filter({ hasText: '20 is crisp' })).toHaveCount(1)
 
   // Or it is meant so, and is not said again until it is asked for.
-  await panel.getByRole('note').filter({ hasText: '20 is crisp' }).getByRole('button', { name: 'It is meant so' }).click()
+  await panel
+    .getByRole('note')
+    .filter({ hasText: '20 is crisp' })
+    .getByRole('button', { name: 'It is meant so' })
+    .click()
   await expect(panel).toContainText('Meant so: close to its ground in colour.')
   await expect(panel.getByRole('note').filter({ hasText: '20 is crisp' })).toHaveCount(0)
   await panel.getByRole('button', { name: 'Advise again' }).click()
@@ -163,5 +185,7 @@ test('a face is copied from another head onto this one', async ({ page }) => {
   expect(on).toBeGreaterThan(2)
   await expect(page.getByRole('region', { name: 'Marks' }).locator('tbody tr')).toHaveCount(on)
   await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(page.getByRole('region', { name: 'Marks' }).locator('tbody tr')).toHaveCount(document.details.filter((d) => d.on === 'head').length)
+  await expect(page.getByRole('region', { name: 'Marks' }).locator('tbody tr')).toHaveCount(
+    document.details.filter((d) => d.on === 'head').length,
+  )
 })

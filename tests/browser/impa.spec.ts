@@ -6,7 +6,7 @@ import { expectNoSeriousFault } from './seriousFaults'
 const saved = (page: Page) => expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible()
 
 async function idOf(page: Page, name: string): Promise<number> {
-  const shelf = await (await page.request.get('/api/figures')).json() as { figures: { id: number; name: string }[] }
+  const shelf = (await (await page.request.get('/api/figures')).json()) as { figures: { id: number; name: string }[] }
   const found = shelf.figures.find((f) => f.name.startsWith(name))
   expect(found, `${name} on the shelf`).toBeTruthy()
   return found!.id
@@ -34,7 +34,8 @@ test.beforeEach(({ page, baseURL }) => {
     if (!r.url().startsWith(baseURL!) && !/^(data|blob):/.test(r.url())) foreign.push(r.url())
   })
   page.on('console', (m) => {
-    if (m.type() === 'error' && !/status of 4\d\d|net::ERR_FAILED/.test(m.text())) throw new Error(`The page complained: ${m.text()}`)
+    if (m.type() === 'error' && !/status of 4\d\d|net::ERR_FAILED/.test(m.text()))
+      throw new Error(`The page complained: ${m.text()}`)
   })
 })
 test.afterEach(() => expect(foreign, 'requests to elsewhere').toEqual([]))
@@ -53,7 +54,7 @@ test('a drawing dropped becomes a figure, and everything follows and stays', asy
   // Parts: drag one wider and see its grams change.
   await expect(page.locator('[data-part=head]')).toBeVisible()
   await page.getByLabel('Parts, by what they are joined to').getByRole('button', { name: /^Head/ }).click()
-  const grams = page.locator('[data-fact=coverG]')
+  const grams = page.locator('[data-fact=colourG]')
   const before = await grams.innerText()
   await drag(page, await middle(page, '.grip.width'), 40, 0)
   await expect(grams).not.toHaveText(before)
@@ -68,7 +69,10 @@ test('a drawing dropped becomes a figure, and everything follows and stays', asy
   await saved(page)
 
   // Move by dragging and by keys.
-  const place = async () => (await (await page.request.get(`/api${new URL(page.url()).pathname.replace('/shapes', '')}`)).json()).document.parts.find((p: { key: string }) => p.key === 'head').at
+  const place = async () =>
+    (
+      await (await page.request.get(`/api${new URL(page.url()).pathname.replace('/shapes', '')}`)).json()
+    ).document.parts.find((p: { key: string }) => p.key === 'head').at
   const at = await place()
   await drag(page, await middle(page, '[data-part=head]'), 30, -20)
   await page.keyboard.press('ArrowUp')
@@ -129,7 +133,9 @@ test('the finished height and the units change at every station, and everything 
   const height = page.getByLabel('Finished height')
   await height.fill('280')
   await height.press('Enter')
-  await expect(async () => expect(parseFloat(await head.locator('td').nth(2).innerText())).toBeGreaterThan(7 * before)).toPass()
+  await expect(async () =>
+    expect(parseFloat(await head.locator('td').nth(2).innerText())).toBeGreaterThan(7 * before),
+  ).toPass()
   await page.getByRole('button', { name: /Units/ }).click()
   await expect(head).toContainText('oz')
   await expect(height).toHaveValue('11.0')
@@ -178,7 +184,10 @@ test('two windows: the stale one is told, and keeps or takes', async ({ page, co
   const other = await context.newPage()
   await page.goto(`/figures/${id}/shapes`)
   await other.goto(`/figures/${id}/shapes`)
-  for (const [p, name] of [[page, 'Mine'], [other, 'Theirs']] as const) {
+  for (const [p, name] of [
+    [page, 'Mine'],
+    [other, 'Theirs'],
+  ] as const) {
     await p.getByLabel('Name').fill(name)
     await p.getByLabel('Name').press('Tab')
     if (p === page) await saved(page)
@@ -202,7 +211,9 @@ test('what cannot be saved is kept in the browser and taken up again', async ({ 
   const id = await idOf(page, 'Sorrel')
   await page.goto(`/figures/${id}/shapes`)
   await expect(page.getByLabel('Name')).toHaveValue(/Sorrel/)
-  await page.route('**/api/figures/*', (route) => (route.request().method() === 'PUT' ? route.abort() : route.continue()))
+  await page.route('**/api/figures/*', (route) =>
+    route.request().method() === 'PUT' ? route.abort() : route.continue(),
+  )
   await page.getByLabel('Name').fill('Sorrel, offline')
   await page.getByLabel('Name').press('Tab')
   await expect(page.getByText('Not saved, kept in this browser')).toBeVisible()
@@ -219,7 +230,11 @@ test('bad input is told in words', async ({ page }) => {
   await page.getByRole('dialog').getByRole('button', { name: 'See its shapes' }).click()
   await expect(page.getByRole('dialog').getByRole('alert')).toContainText('This is not a picture')
   await page.getByRole('dialog').getByRole('button', { name: 'Leave it' }).click()
-  await file.setInputFiles({ name: 'figure.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"impa-figure","version":1}') })
+  await file.setInputFiles({
+    name: 'figure.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('{"format":"impa-figure","version":1}'),
+  })
   await expect(page.getByRole('alert')).toContainText('/name: This is missing.')
   await page.goto('/figures/9999/shapes')
   await page.getByRole('link', { name: 'Back to the shelf' }).click()
@@ -249,7 +264,12 @@ test('everything works by keys alone', async ({ page }) => {
   const id = await idOf(page, 'Lanto')
   await page.goto(`/figures/${id}/shapes`)
   await expect(page.locator('[data-part]').first()).toBeVisible()
-  for (const [key, station] of [['3', 'wool'], ['4', 'face'], ['5', 'build'], ['2', 'shapes']] as const) {
+  for (const [key, station] of [
+    ['3', 'wool'],
+    ['4', 'face'],
+    ['5', 'build'],
+    ['2', 'shapes'],
+  ] as const) {
     await page.keyboard.press(key)
     await page.waitForURL(new RegExp(`/${station}$`))
   }
@@ -272,10 +292,18 @@ for (const light of ['day', 'lamp'] as const) {
   test(`axe finds no serious fault on any main view, and nothing scrolls sideways (${light})`, async ({ page }) => {
     await page.addInitScript((name) => localStorage.setItem('impa:light', name), light)
     const id = await idOf(page, 'Lanto')
-    for (const path of ['/', '/bin', `/figures/${id}/shapes`, `/figures/${id}/wool`, `/figures/${id}/face`, `/figures/${id}/build`]) {
+    for (const path of [
+      '/',
+      '/bin',
+      `/figures/${id}/shapes`,
+      `/figures/${id}/wool`,
+      `/figures/${id}/face`,
+      `/figures/${id}/build`,
+    ]) {
       await page.goto(path)
       await page.waitForLoadState('networkidle')
-      if (path.endsWith('shapes')) await page.getByLabel('Parts, by what they are joined to').getByRole('button', { name: /^Head/ }).click()
+      if (path.endsWith('shapes'))
+        await page.getByLabel('Parts, by what they are joined to').getByRole('button', { name: /^Head/ }).click()
       if (path.endsWith('face')) await page.getByRole('button', { name: /^Eye/ }).first().click()
       await expectNoSeriousFault(page, path)
       const sideways = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)

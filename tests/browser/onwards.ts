@@ -4,7 +4,9 @@ import { expect, type Page } from '@playwright/test'
 export async function toTheShapes(page: Page): Promise<void> {
   const onwards = page.getByRole('dialog').getByRole('button', { name: 'To the shapes' })
   const went = () => /figures\/\d+\/shapes/.test(page.url())
-  await expect.poll(async () => went() || (await onwards.isEnabled({ timeout: 500 }).catch(() => false)), { timeout: 60_000 }).toBe(true)
+  await expect
+    .poll(async () => went() || (await onwards.isEnabled({ timeout: 500 }).catch(() => false)), { timeout: 60_000 })
+    .toBe(true)
   if (!went()) await onwards.click()
   await page.waitForURL(/figures\/\d+\/shapes/)
 }

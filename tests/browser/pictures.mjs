@@ -5,10 +5,25 @@ import { chromium } from '@playwright/test'
 const [base = 'http://127.0.0.1:8765', folder = 'docs/screenshots', ...only] = process.argv.slice(2)
 const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--use-angle=swiftshader', '--enable-unsafe-swiftshader'],
+  args: [
+    '--no-sandbox',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+    '--use-angle=swiftshader',
+    '--enable-unsafe-swiftshader',
+  ],
 })
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
-page.on('console', (m) => ['error', 'warning'].includes(m.type()) && !m.text().includes('GPU stall') && console.log(m.type(), m.text().slice(0, 300)))
+page.on(
+  'console',
+  (m) =>
+    ['error', 'warning'].includes(m.type()) &&
+    !m.text().includes('GPU stall') &&
+    console.log(m.type(), m.text().slice(0, 300)),
+)
 page.on('pageerror', (e) => console.log('pageerror', e.message))
 
 const { figures } = await (await page.request.get(`${base}/api/figures`)).json()
@@ -100,7 +115,8 @@ for (const [name, show] of Object.entries(views)) {
   await settle()
   await page.screenshot({ path: `${folder}/${name}.png` })
   // What was put on for a picture is taken off again.
-  for (const undo = page.getByRole('button', { name: 'Undo' }); (await undo.count()) && (await undo.isEnabled());) await undo.click()
+  for (const undo = page.getByRole('button', { name: 'Undo' }); (await undo.count()) && (await undo.isEnabled());)
+    await undo.click()
   await settle()
 }
 await browser.close()

@@ -3,17 +3,36 @@ import { execFileSync } from 'node:child_process'
 import { mkdtempSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { lay } from './lay'
 import { toTheShapes } from './onwards'
 import { expectNoSeriousFault } from './seriousFaults'
 
-type Member = { key: string; name?: string; mirror?: boolean; colour: string; seen?: { taken?: boolean }; shape: { widthMm: number }; at: { xMm: number; yMm: number; zMm: number } }
-type Saved = { heightMm: number; parts: Member[]; details: Member[]; colours: { key: string; hex: string }[]; picture: { originPx: [number, number]; mmPerPx: number } }
+type Member = {
+  key: string
+  name?: string
+  mirror?: boolean
+  colour: string
+  seen?: { taken?: boolean }
+  shape: { widthMm: number }
+  at: { xMm: number; yMm: number; zMm: number }
+}
+type Saved = {
+  heightMm: number
+  parts: Member[]
+  details: Member[]
+  colours: { key: string; hex: string }[]
+  picture: { originPx: [number, number]; mmPerPx: number }
+}
 
 const tree = (page: Page) => page.getByLabel('Parts, by what they are joined to')
 const saved = (page: Page) => expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible()
 async function document(page: Page): Promise<Saved> {
   await saved(page)
-  return ((await (await page.request.get(`/api${new URL(page.url()).pathname.replace('/shapes', '')}`)).json()) as { document: Saved }).document
+  return (
+    (await (await page.request.get(`/api${new URL(page.url()).pathname.replace('/shapes', '')}`)).json()) as {
+      document: Saved
+    }
+  ).document
 }
 
 async function drop(page: Page, file: string, height: string): Promise<void> {
@@ -28,10 +47,13 @@ async function drop(page: Page, file: string, height: string): Promise<void> {
 
 /** Where a place of the front view, in mm, lies on the screen. */
 async function onScreen(page: Page, x: number, y: number): Promise<[number, number]> {
-  return page.locator('svg.board').evaluate((svg: SVGSVGElement, [px, py]) => {
-    const p = new DOMPoint(px, -py!).matrixTransform(svg.getScreenCTM()!)
-    return [p.x, p.y] as [number, number]
-  }, [x, y])
+  return page.locator('svg.board').evaluate(
+    (svg: SVGSVGElement, [px, py]) => {
+      const p = new DOMPoint(px, -py!).matrixTransform(svg.getScreenCTM()!)
+      return [p.x, p.y] as [number, number]
+    },
+    [x, y],
+  )
 }
 
 async function draw(page: Page, points: [number, number][]): Promise<void> {
@@ -42,7 +64,9 @@ async function draw(page: Page, points: [number, number][]): Promise<void> {
   await page.mouse.up()
 }
 
-test('a drawing is reviewed: all taken but one, one cut, two merged, one drawn round; then sized and printed', async ({ page }) => {
+test('a drawing is reviewed: all taken but one, one cut, two merged, one drawn round; then sized and printed', async ({
+  page,
+}) => {
   await drop(page, 'demo/bobbin.png', '100')
   const before = await document(page)
 
@@ -71,14 +95,21 @@ test('a drawing is reviewed: all taken but one, one cut, two merged, one drawn r
   const head = reviewed.parts.find((p) => p.key === 'head')!
   await tree(page).getByRole('button', { name: /^Head/ }).click()
   await page.keyboard.press('x')
-  await draw(page, [[-45, head.at.yMm + 3], [45, head.at.yMm + 3]])
+  await draw(page, [
+    [-45, head.at.yMm + 3],
+    [45, head.at.yMm + 3],
+  ])
   await expect(tree(page).getByRole('button', { name: /^Head, cut off/ })).toBeVisible()
   const cut = await document(page)
   expect(cut.parts).toHaveLength(reviewed.parts.length + 1)
 
   // And make one of the two again.
-  await tree(page).getByRole('button', { name: /^Head(?!, cut)/ }).click()
-  await tree(page).getByRole('button', { name: /^Head, cut off/ }).click({ modifiers: ['Shift'] })
+  await tree(page)
+    .getByRole('button', { name: /^Head(?!, cut)/ })
+    .click()
+  await tree(page)
+    .getByRole('button', { name: /^Head, cut off/ })
+    .click({ modifiers: ['Shift'] })
   await page.getByRole('button', { name: 'Make them one' }).click()
   await expect(tree(page).getByRole('button', { name: /^Head, cut off/ })).toHaveCount(0)
   const merged = await document(page)
@@ -90,7 +121,13 @@ test('a drawing is reviewed: all taken but one, one cut, two merged, one drawn r
   await page.keyboard.press('Escape')
   await page.keyboard.press('l')
   const [bx, by] = [body.at.xMm, body.at.yMm - 4]
-  await draw(page, Array.from({ length: 13 }, (_, i): [number, number] => [bx + 15 * Math.cos((i * Math.PI) / 6), by + 14 * Math.sin((i * Math.PI) / 6)]))
+  await draw(
+    page,
+    Array.from({ length: 13 }, (_, i): [number, number] => [
+      bx + 15 * Math.cos((i * Math.PI) / 6),
+      by + 14 * Math.sin((i * Math.PI) / 6),
+    ]),
+  )
   await expect(tree(page).getByRole('button', { name: /^New part/ })).toBeVisible()
   const drawn = await document(page)
   const belly = drawn.parts.find((p) => p.name === 'New part')!
@@ -108,7 +145,9 @@ test('a drawing is reviewed: all taken but one, one cut, two merged, one drawn r
   await sizing.getByLabel('is to be so wide').press('Enter')
   await expect(sizing).toContainText('times the wool')
   await sizing.getByRole('button', { name: 'Make it so' }).click()
-  await expect(async () => expect(Math.abs((await document(page)).parts.find((p) => p.key === 'head')!.shape.widthMm - 50)).toBeLessThan(0.02)).toPass()
+  await expect(async () =>
+    expect(Math.abs((await document(page)).parts.find((p) => p.key === 'head')!.shape.widthMm - 50)).toBeLessThan(0.02),
+  ).toPass()
 
   // Printed: the head's front outline is 50 mm wide on paper, within 0.3 mm.
   await page.getByRole('button', { name: 'Print size cards' }).click()
@@ -139,11 +178,15 @@ function widestFirstOutlineMm(pdf: string): number {
   return widest / 10
 }
 
-test('several parts move, hide and lock together; the middle line and the picture can be put right', async ({ page }) => {
-  await drop(page, 'demo/sorrel.png', '100')
+test('several parts move, hide and lock together; the middle line and the picture can be put right', async ({
+  page,
+}) => {
+  await lay(page, 'sorrel', 100)
   const before = await document(page)
   await tree(page).getByRole('button', { name: /^Head/ }).click()
-  await tree(page).getByRole('button', { name: /^Top/ }).click({ modifiers: ['Shift'] })
+  await tree(page)
+    .getByRole('button', { name: /^Top/ })
+    .click({ modifiers: ['Shift'] })
   await expect(page.getByText('2 chosen')).toBeVisible()
   await page.keyboard.press('ArrowUp')
   const moved = await document(page)
@@ -156,11 +199,18 @@ test('several parts move, hide and lock together; the middle line and the pictur
   // Snapping: dragged near the middle line it lies on it; with Alt it stays where it was let go.
   const head = before.parts.find((p) => p.key === 'head')!
   await page.keyboard.press('Escape')
-  await draw(page, [[head.at.xMm, head.at.yMm + 12], [head.at.xMm + 12, head.at.yMm + 20], [head.at.xMm + 0.7, head.at.yMm + 18]])
+  await draw(page, [
+    [head.at.xMm, head.at.yMm + 12],
+    [head.at.xMm + 12, head.at.yMm + 20],
+    [head.at.xMm + 0.7, head.at.yMm + 18],
+  ])
   expect((await document(page)).parts.find((p) => p.key === 'head')!.at.xMm).toBe(0)
   await page.keyboard.press('Control+z')
   await page.keyboard.down('Alt')
-  await draw(page, [[head.at.xMm, head.at.yMm + 12], [head.at.xMm + 0.7, head.at.yMm + 18]])
+  await draw(page, [
+    [head.at.xMm, head.at.yMm + 12],
+    [head.at.xMm + 0.7, head.at.yMm + 18],
+  ])
   await page.keyboard.up('Alt')
   expect((await document(page)).parts.find((p) => p.key === 'head')!.at.xMm).not.toBe(0)
   await page.keyboard.press('Control+z')
@@ -174,7 +224,9 @@ test('several parts move, hide and lock together; the middle line and the pictur
   // Locked, it does not move; hidden, it is not drawn.
   await page.keyboard.press('k')
   await page.keyboard.press('ArrowLeft')
-  expect((await document(page)).parts.find((p) => p.key === 'ear')!.at.xMm).toBe(before.parts.find((p) => p.key === 'ear')!.at.xMm)
+  expect((await document(page)).parts.find((p) => p.key === 'ear')!.at.xMm).toBe(
+    before.parts.find((p) => p.key === 'ear')!.at.xMm,
+  )
   await page.keyboard.press('h')
   await expect(page.locator('[data-part=ear]')).toHaveCount(0)
   await page.keyboard.press('h')
@@ -186,12 +238,17 @@ test('several parts move, hide and lock together; the middle line and the pictur
   await page.mouse.click(...(await onScreen(page, top.at.xMm, top.at.yMm)))
   await expect(async () => {
     const now = await document(page)
-    expect(now.colours.find((c) => c.key === now.parts.find((p) => p.key === 'ear')!.colour)!.hex).toMatch(/^#6[0-9a-f]9/)
+    expect(now.colours.find((c) => c.key === now.parts.find((p) => p.key === 'ear')!.colour)!.hex).toMatch(
+      /^#6[0-9a-f]9/,
+    )
   }).toPass()
 
   // The middle line moves 3 mm to the right; what is drawn stays over the drawing.
   await page.keyboard.press('Escape')
-  const [ax, ay] = await page.locator('.axis .knob').evaluate((k) => { const b = k.getBoundingClientRect(); return [b.x + b.width / 2, b.y + b.height / 2] })
+  const [ax, ay] = await page.locator('.axis .knob').evaluate((k) => {
+    const b = k.getBoundingClientRect()
+    return [b.x + b.width / 2, b.y + b.height / 2]
+  })
   const [tx] = await onScreen(page, 3, 0)
   await page.mouse.move(ax!, ay!)
   await page.mouse.down()
@@ -205,7 +262,7 @@ test('several parts move, hide and lock together; the middle line and the pictur
 })
 
 test('the figure is compared with its drawing, looked at nearer and from all sides', async ({ page }) => {
-  await drop(page, 'demo/bobbin.png', '100')
+  await lay(page, 'bobbin', 100)
   const show = page.locator('.compare')
   await show.click()
   await page.getByRole('option', { name: 'Slider' }).click()
@@ -242,13 +299,20 @@ test('of two figures on one picture it is asked which, and looking can be stoppe
     const c = canvas.getContext('2d')!
     c.fillStyle = '#ffffff'
     c.fillRect(0, 0, 900, 500)
-    for (const [x, colour] of [[230, '#c04050'], [670, '#3060b0']] as const) {
+    for (const [x, colour] of [
+      [230, '#c04050'],
+      [670, '#3060b0'],
+    ] as const) {
       c.fillStyle = colour
-      c.beginPath(); c.ellipse(x, 260, 130, 190, 0, 0, 7); c.fill()
+      c.beginPath()
+      c.ellipse(x, 260, 130, 190, 0, 0, 7)
+      c.fill()
     }
     return [...new Uint8Array(await (await canvas.convertToBlob({ type: 'image/png' })).arrayBuffer())]
   })
-  await page.locator('input[type=file]').setInputFiles({ name: 'two.png', mimeType: 'image/png', buffer: Buffer.from(two) })
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'two.png', mimeType: 'image/png', buffer: Buffer.from(two) })
   const dialog = page.getByRole('dialog')
   await dialog.getByRole('button', { name: 'See its shapes' }).click()
   await expect(dialog).toContainText('Which one is meant?')
@@ -260,7 +324,10 @@ test('of two figures on one picture it is asked which, and looking can be stoppe
 
   await page.goto('/')
   await page.locator('input[type=file]').setInputFiles('demo/bobbin.png')
-  await page.route('**/api/breakdown', async (route) => { await new Promise((r) => setTimeout(r, 1500)); await route.continue().catch(() => undefined) })
+  await page.route('**/api/breakdown', async (route) => {
+    await new Promise((r) => setTimeout(r, 1500))
+    await route.continue().catch(() => undefined)
+  })
   await dialog.getByRole('button', { name: 'See its shapes' }).click()
   await dialog.getByRole('button', { name: 'Stop' }).click()
   await expect(dialog.getByRole('button', { name: 'See its shapes' })).toBeEnabled()
@@ -268,7 +335,7 @@ test('of two figures on one picture it is asked which, and looking can be stoppe
 })
 
 test('a side picture gives the parts their depths', async ({ page }) => {
-  await drop(page, 'demo/lanto.png', '100')
+  await lay(page, 'lanto', 100)
   const before = await document(page)
   await page.getByLabel('Side picture', { exact: true }).setInputFiles('demo/lanto-side.png')
   await expect(page.getByText(/\d+ of \d+ parts took their depth/)).toBeVisible()
@@ -278,7 +345,7 @@ test('a side picture gives the parts their depths', async ({ page }) => {
 })
 
 test('review, sizing, cards and comparing have no serious fault for a screen reader', async ({ page }) => {
-  await drop(page, 'demo/sorrel.png', '100')
+  await lay(page, 'sorrel', 100)
   await page.getByRole('button', { name: /^Review/ }).click()
   await expectNoSeriousFault(page, 'review')
   await page.getByRole('region', { name: 'Review of what was seen' }).getByRole('button', { name: 'Done' }).click()

@@ -5,11 +5,15 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { expectNoSeriousFault } from './seriousFaults'
 
-interface Wool { id: number; name: string; gramsLeft: number; freeG: number; asideG: number }
+interface Wool {
+  id: number
+  name: string
+  gramsLeft: number
+  freeG: number
+  asideG: number
+}
 const wools = async (page: Page) => ((await (await page.request.get('/api/wools')).json()) as { wools: Wool[] }).wools
 const wool = async (page: Page, name: string) => (await wools(page)).find((w) => w.name === name)!
-
-test.setTimeout(60_000)
 
 async function choose(page: Page, field: string, option: string | RegExp): Promise<void> {
   await page.locator('.v-select').filter({ hasText: field }).click()
@@ -21,19 +25,29 @@ async function figure(page: Page, demo: string, name: string): Promise<number> {
   await page.goto('/')
   const document = { ...(JSON.parse(readFileSync(`demo/${demo}.impa.json`, 'utf8')) as object), name }
   const token = decodeURIComponent((await page.context().cookies()).find((c) => c.name === 'XSRF-TOKEN')!.value)
-  const answer = await page.request.post('/api/figures', { data: { document }, headers: { 'X-XSRF-TOKEN': token, Accept: 'application/json' } })
+  const answer = await page.request.post('/api/figures', {
+    data: { document },
+    headers: { 'X-XSRF-TOKEN': token, Accept: 'application/json' },
+  })
   return ((await answer.json()) as { id: number }).id
 }
 
-test('the stash comes from a table; what it would change is shown first, bad lines are told, nothing counts twice', async ({ page }) => {
+test('the stash comes from a table; what it would change is shown first, bad lines are told, nothing counts twice', async ({
+  page,
+}) => {
   await page.goto('/stash')
   const before = (await wools(page)).length
-  const table = 'name;colour;preparation;grams;price;pack grams\nTest moss;#6d7a3f;carded batting;14,5;4,20;25\nTest ink;#2a2118;carded batting;3;4;10\nAmber;#e6a940;carded batting;9;4;25\nBad one;blueish;carded batting;3;;\nTest moss;#6d7a3f;;2;;\n'
+  const table =
+    'name;colour;preparation;grams;price;pack grams\nTest moss;#6d7a3f;carded batting;14,5;4,20;25\nTest ink;#2a2118;carded batting;3;4;10\nAmber;#e6a940;carded batting;9;4;25\nBad one;blueish;carded batting;3;;\nTest moss;#6d7a3f;;2;;\n'
   for (const round of [1, 2]) {
     await page.getByRole('button', { name: 'Take in a file' }).click()
     const dialog = page.getByRole('dialog', { name: 'Wools from a file' })
-    await dialog.getByLabel('Table or palette').setInputFiles({ name: 'mine.csv', mimeType: 'text/csv', buffer: Buffer.from(table) })
-    await expect(dialog.getByRole('status')).toContainText(round === 1 ? '2 new, 1 changed, 0 the same, 2 refused' : '0 new, 0 changed, 3 the same, 2 refused')
+    await dialog
+      .getByLabel('Table or palette')
+      .setInputFiles({ name: 'mine.csv', mimeType: 'text/csv', buffer: Buffer.from(table) })
+    await expect(dialog.getByRole('status')).toContainText(
+      round === 1 ? '2 new, 1 changed, 0 the same, 2 refused' : '0 new, 0 changed, 3 the same, 2 refused',
+    )
     await expect(dialog).toContainText('semicolons')
     await expect(dialog).toContainText('Line 5, colour: "blueish" is no colour')
     await expect(dialog).toContainText('Line 6, name: "Test moss" is already on line 2')
@@ -45,7 +59,9 @@ test('the stash comes from a table; what it would change is shown first, bad lin
   await expect(page.getByRole('button', { name: 'Test moss, 14.5 g left' })).toBeVisible()
   const file = page.waitForEvent('download')
   await page.getByRole('button', { name: 'CSV' }).click()
-  expect(readFileSync(await (await file).path(), 'utf8')).toContain('Test moss,#6d7a3f,wool,carded batting,14.5,,,4.2,25,')
+  expect(readFileSync(await (await file).path(), 'utf8')).toContain(
+    'Test moss,#6d7a3f,wool,carded batting,14.5,,,4.2,25,',
+  )
 })
 
 test('a wool is put on the scale, taken at rest, changed, thrown away and taken back', async ({ page }) => {
@@ -100,7 +116,9 @@ test('a colour is taken from a photo, the light taken out by the card beside it'
     pen.fillRect(150, 0, 150, 150)
     return canvas.toDataURL('image/png').split(',')[1]!
   })
-  await dialog.getByLabel('Photo of the wool').setInputFiles({ name: 'wool.png', mimeType: 'image/png', buffer: Buffer.from(png, 'base64') })
+  await dialog
+    .getByLabel('Photo of the wool')
+    .setInputFiles({ name: 'wool.png', mimeType: 'image/png', buffer: Buffer.from(png, 'base64') })
   const photo = dialog.getByRole('application')
   await expect(dialog).toContainText('Point at the wool.')
   const box = (await photo.boundingBox())!
@@ -115,7 +133,9 @@ test('a colour is taken from a photo, the light taken out by the card beside it'
   await expect(page.getByLabel('Colour, empty if undyed')).toHaveValue(corrected)
 })
 
-test('a figure is matched, a mix chosen and corrected by a swatch, portions printed true, wool set aside and used', async ({ page }) => {
+test('a figure is matched, a mix chosen and corrected by a swatch, portions printed true, wool set aside and used', async ({
+  page,
+}) => {
   const id = await figure(page, 'lanto', 'Wool walk')
   await page.goto(`/figures/${id}/wool`)
   const totals = page.getByRole('region', { name: 'Totals' })
@@ -142,7 +162,9 @@ test('a figure is matched, a mix chosen and corrected by a swatch, portions prin
   await expect(slate).not.toContainText('Harbour')
 
   await page.getByRole('tab', { name: 'Portions' }).click()
-  await expect(page.getByRole('list', { name: 'Portions' }).getByRole('listitem').first()).toContainText('Split in two equal pieces')
+  await expect(page.getByRole('list', { name: 'Portions' }).getByRole('listitem').first()).toContainText(
+    'Split in two equal pieces',
+  )
   await page.getByRole('button', { name: 'Measure this screen' }).click()
   await page.getByRole('button', { name: 'It fits' }).click()
   await expect(page.getByText('At true size on this screen.')).toBeVisible()
@@ -188,7 +210,10 @@ test('the shopping list is asked of the stand-in shop, which may be sold out or 
   await page.getByRole('tab', { name: /^To buy/ }).click()
   await expect(page.locator('.list li').first()).toContainText(/\d+ x \d+ g/)
   await expect(page.locator('.list')).toContainText('Together')
-  for (const [button, begins] of [['As CSV', 'wool,for,grams lacking'], ['Print the list', '%PDF']] as const) {
+  for (const [button, begins] of [
+    ['As CSV', 'wool,for,grams lacking'],
+    ['Print the list', '%PDF'],
+  ] as const) {
     const file = page.waitForEvent('download')
     await page.getByRole('button', { name: button }).click()
     expect(readFileSync(await (await file).path(), 'latin1').slice(0, 40)).toContain(begins)
@@ -205,7 +230,13 @@ test('the wool pages and the stash have no serious fault, by day and by lamp', a
   for (const light of ['day', 'lamp']) {
     await page.goto('/')
     await page.evaluate((l) => localStorage.setItem('impa:light', l), light)
-    for (const [path, tab] of [['/stash', ''], [`/figures/${id}/wool`, 'Ledger'], [`/figures/${id}/wool`, 'Colours'], [`/figures/${id}/wool`, 'Portions'], [`/figures/${id}/wool`, 'To buy']] as const) {
+    for (const [path, tab] of [
+      ['/stash', ''],
+      [`/figures/${id}/wool`, 'Ledger'],
+      [`/figures/${id}/wool`, 'Colours'],
+      [`/figures/${id}/wool`, 'Portions'],
+      [`/figures/${id}/wool`, 'To buy'],
+    ] as const) {
       await page.goto(path)
       if (tab) await page.getByRole('tab', { name: new RegExp(`^${tab}`) }).click()
       else await page.getByRole('button', { name: /^Amber/ }).click()

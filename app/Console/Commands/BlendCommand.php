@@ -6,9 +6,9 @@ namespace App\Console\Commands;
 
 use Illuminate\Console\Command;
 use Impa\Colour\Srgb;
-use Impa\Wool\Nearness;
-use Impa\Wool\Recipes;
-use Impa\Wool\StashWool;
+use Impa\Stash\Nearness;
+use Impa\Stash\Recipes;
+use Impa\Stash\StashWool;
 use InvalidArgumentException;
 
 final class BlendCommand extends Command
@@ -38,10 +38,24 @@ final class BlendCommand extends Command
         if ($stash === null) {
             return 2;
         }
-        $wools = array_filter(array_map(static fn (StashWool $w): ?Srgb => $w->covers() && $w->preparation->blends() ? $w->colour : null, $stash));
+        $wools = array_filter(
+            array_map(static fn (StashWool $w): ?Srgb => $w->covers() && $w->preparation->blends() ? $w->colour : null, $stash),
+        );
         foreach (Recipes::for($colour, $wools, [], (int) $most) as $recipe) {
-            $shares = array_map(static fn (int $percent, int $id): string => sprintf('%d %% %s', $percent, $stash[$id]->name), $recipe->percent, array_keys($recipe->percent));
-            $this->line(sprintf('%s  %.1f %s  %s', $recipe->light->srgb()->toHex(), $recipe->difference, Nearness::of($recipe->difference)->value, implode(', ', $shares)));
+            $shares = array_map(
+                static fn (int $percent, int $id): string => sprintf('%d %% %s', $percent, $stash[$id]->name),
+                $recipe->percent,
+                array_keys($recipe->percent),
+            );
+            $this->line(
+                sprintf(
+                    '%s  %.1f %s  %s',
+                    $recipe->light->srgb()->toHex(),
+                    $recipe->difference,
+                    Nearness::of($recipe->difference)->value,
+                    implode(', ', $shares),
+                ),
+            );
         }
 
         return 0;

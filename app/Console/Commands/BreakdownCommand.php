@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use Illuminate\Console\Command;
-use Impa\Picture\Breakdown;
-use Impa\Picture\PictureRefused;
-use Impa\Picture\Wishes;
+use Impa\Raster\PictureRefused;
+use Impa\Seeing\Breakdown;
+use Impa\Seeing\Wishes;
 
 final class BreakdownCommand extends Command
 {
@@ -40,7 +40,12 @@ final class BreakdownCommand extends Command
             }
         }
         try {
-            $wishes = Wishes::of((float) $height, (float) $this->option('shades'), (int) $this->option('figure'), (float) $this->option('round'));
+            $wishes = Wishes::of(
+                (float) $height,
+                (float) $this->option('shades'),
+                (int) $this->option('figure'),
+                (float) $this->option('round'),
+            );
             $breakdown = Breakdown::of($bytes, $wishes, pathinfo($path, PATHINFO_FILENAME), basename($path));
         } catch (PictureRefused $refused) {
             return $this->refuse([$path.': '.$refused->getMessage()]);
@@ -49,6 +54,12 @@ final class BreakdownCommand extends Command
             $this->tell($notice);
         }
 
-        return $this->give(json_encode($breakdown->document, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE)."\n", $this->option('out'));
+        return $this->give(
+            json_encode(
+                $breakdown->document,
+                JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE,
+            )."\n",
+            $this->option('out'),
+        );
     }
 }

@@ -6,9 +6,9 @@ namespace App\Console\Commands;
 
 use App\Printing\PagesPdf;
 use Illuminate\Console\Command;
-use Impa\Cards\Paper;
-use Impa\Cards\SizeCards;
 use Impa\Plan\Plan;
+use Impa\Print\Paper;
+use Impa\Print\SizeCards;
 
 final class CardsCommand extends Command
 {

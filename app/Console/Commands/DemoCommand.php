@@ -6,9 +6,9 @@ namespace App\Console\Commands;
 
 use App\Models\Figure;
 use App\Models\Wool;
+use App\Store\Writing;
 use Database\Seeders\DemoSeeder;
 use Illuminate\Console\Command;
-use Illuminate\Support\Facades\DB;
 
 final class DemoCommand extends Command
 {
@@ -18,7 +18,7 @@ final class DemoCommand extends Command
 
     public function handle(): int
     {
-        DB::transaction(function (): void {
+        Writing::together(function (): void {
             Figure::withTrashed()->where('is_demo', true)->forceDelete();
             Wool::withTrashed()->where('is_demo', true)->forceDelete();
             (new DemoSeeder)->run();

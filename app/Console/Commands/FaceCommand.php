@@ -7,18 +7,19 @@ namespace App\Console\Commands;
 use App\Printing\PagesPdf;
 use Illuminate\Console\Command;
 use Impa\Build\Steps;
-use Impa\Cards\FaceSheets;
-use Impa\Cards\Page;
-use Impa\Cards\Paper;
 use Impa\Face\Evenness;
 use Impa\Face\FaceAdvice;
 use Impa\Face\Laying;
 use Impa\Face\LayingOrder;
 use Impa\Face\Mend;
 use Impa\Face\Needles;
-use Impa\Face\Surface;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
+use Impa\Material\Densities;
+use Impa\Print\FaceTemplates;
+use Impa\Print\Page;
+use Impa\Print\Paper;
+use Impa\Surface\Surface;
 
 final class FaceCommand extends Command
 {
@@ -45,13 +46,15 @@ final class FaceCommand extends Command
         $paper = Paper::tryFrom(strtolower($this->word($this->option('paper'))));
         $out = $this->word($this->option('out'));
         if ($part === null || $paper === null) {
-            return $this->refuse([$part === null ? sprintf('--part: there is no part "%s" in this figure.', $key) : '--paper: a4 or letter.']);
+            return $this->refuse([
+                $part === null ? sprintf('--part: there is no part "%s" in this figure.', $key) : '--paper: a4 or letter.',
+            ]);
         }
 
         return match ($out === '' ? '' : strtolower(pathinfo($out, PATHINFO_EXTENSION))) {
             '' => $this->read($figure, $part),
-            'pdf' => $this->give(PagesPdf::of(FaceSheets::of($figure, $part)->pages($paper), $paper), $out),
-            'svg' => $this->give(Page::below(FaceSheets::of($figure, $part)->pages($paper), $paper), $out),
+            'pdf' => $this->give(PagesPdf::of(FaceTemplates::of($figure, $part)->pages($paper), $paper), $out),
+            'svg' => $this->give(Page::below(FaceTemplates::of($figure, $part)->pages($paper), $paper), $out),
             default => $this->refuse(['--out: a file ending in .pdf or .svg.']),
         };
     }
@@ -65,13 +68,21 @@ final class FaceCommand extends Command
             $this->line(sprintf('Nothing lies on %s.', mb_strtolower($part->name)));
         }
         foreach ($details as $i => $detail) {
-            $laying = Laying::of($figure, $detail, Surface::of($part->placements()[0], $detail->side), $needles);
+            $laying = Laying::of($figure, $detail, Surface::of($part->placements()[0], $detail->side), $needles, Densities::house());
             $this->line(sprintf('%d. %s%s', $i + 1, $detail->name, $laying->wool === '' ? '' : ': '.$laying->wool));
             foreach ($laying->marks as $mark) {
                 $this->line('   '.$mark);
             }
             foreach ($advice[$detail->key] ?? [] as $one) {
-                $this->line(sprintf('   ! %s%s', $one->why, $one->mends === [] ? '' : ': '.implode(', or ', array_map(static fn (Mend $m): string => $m->text, $one->mends))));
+                $this->line(
+                    sprintf(
+                        '   ! %s%s',
+                        $one->why,
+                        $one->mends === []
+                            ? ''
+                            : ': '.implode(', or ', array_map(static fn (Mend $m): string => $m->text, $one->mends)),
+                    ),
+                );
             }
         }
 

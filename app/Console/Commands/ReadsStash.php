@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use Impa\Wool\StashSheet;
-use Impa\Wool\StashWool;
+use Impa\Stash\StashTable;
+use Impa\Stash\StashWool;
 use Impa\Wool\WoolRefused;
 
 /** A stash from a CSV file, for the console: what cannot be read is told line by line, what is good is used. */
@@ -19,7 +19,7 @@ trait ReadsStash
             return null;
         }
         try {
-            $sheet = StashSheet::read($bytes);
+            $sheet = StashTable::read($bytes);
         } catch (WoolRefused $refused) {
             $this->refuse([$path.': '.$refused->getMessage()]);
 
@@ -30,7 +30,16 @@ trait ReadsStash
         }
         $stash = [];
         foreach ($sheet->wools as $i => $w) {
-            $stash[$i + 1] = new StashWool($i + 1, $w->name, $w->colour, $w->material, $w->preparation, $w->gramsLeft, $w->gPerM ?? 0.0, $w->price !== null && $w->packG !== null ? $w->price / $w->packG : 0.0);
+            $stash[$i + 1] = new StashWool(
+                $i + 1,
+                $w->name,
+                $w->colour,
+                $w->material,
+                $w->preparation,
+                $w->gramsLeft,
+                $w->gPerM ?? 0.0,
+                $w->price !== null && $w->packG !== null ? $w->price / $w->packG : 0.0,
+            );
         }
 
         return $stash;

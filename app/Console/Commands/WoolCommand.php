@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use Illuminate\Console\Command;
+use Impa\Stash\Reserve;
+use Impa\Stash\Supply;
 use Impa\Wool\Grams;
 use Impa\Wool\PortionWords;
-use Impa\Wool\Reserve;
-use Impa\Wool\Supply;
 
 final class WoolCommand extends Command
 {
@@ -38,14 +38,29 @@ final class WoolCommand extends Command
         }
         $supply = Supply::of($figure, $stash, [], $reserve);
         if ($this->option('json') === true) {
-            return $this->give(json_encode($supply->document(), JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n", $this->option('out'));
+            return $this->give(
+                json_encode(
+                    $supply->document(),
+                    JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+                )."\n",
+                $this->option('out'),
+            );
         }
         $lines = [];
         foreach ($supply->portions() as $portion) {
-            $lines[] = sprintf('%s: %s', $figure->parts[$portion->part]->name, PortionWords::of($portion, $figure));
+            $lines[] = sprintf('%s: %s', $figure->parts[$portion->line->part]->name, PortionWords::of($portion, $figure));
         }
         foreach ($supply->needRows() as $need) {
-            $lines[] = sprintf('%s: %s likely, %s to %s; %s', $need['name'], Grams::text($need['g']), Grams::text($need['lowG']), Grams::text($need['highG']), $need['lackG'] > 0.0 ? sprintf('%s lacking', Grams::text($need['lackG'])) : sprintf('enough, %s are free', Grams::text($need['freeG'])));
+            $lines[] = sprintf(
+                '%s: %s likely, %s to %s; %s',
+                $need['name'],
+                Grams::text($need['g']),
+                Grams::text($need['lowG']),
+                Grams::text($need['highG']),
+                $need['lackG'] > 0.0
+                    ? sprintf('%s lacking', Grams::text($need['lackG']))
+                    : sprintf('enough, %s are free', Grams::text($need['freeG'])),
+            );
         }
 
         return $this->give(implode("\n", $lines)."\n", $this->option('out'));

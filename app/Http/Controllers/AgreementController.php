@@ -8,8 +8,8 @@ use App\Http\Body;
 use App\Models\Picture;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Impa\Picture\Agreement;
 use Impa\Render\Painter;
+use Impa\Seeing\Agreement;
 
 /** How well a figure lies over its drawing. */
 final class AgreementController

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Cards;
+use App\Http\Shelf;
 use App\Models\Figure;
+use App\Models\Picture;
+use App\Store\Writing;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -13,7 +15,7 @@ final class BinController
 {
     public function index(Request $request): JsonResponse
     {
-        return new JsonResponse(Cards::page(Figure::onlyTrashed(), $request));
+        return new JsonResponse(Shelf::page(Figure::onlyTrashed(), $request));
     }
 
     public function restore(Figure $figure): JsonResponse
@@ -26,6 +28,8 @@ final class BinController
     public function destroy(): JsonResponse
     {
         Figure::onlyTrashed()->forceDelete();
+        Picture::sweep();
+        Writing::shrink();
 
         return new JsonResponse(null, 204);
     }

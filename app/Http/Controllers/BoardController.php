@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\Body;
 use App\Http\DocumentResponse;
 use App\Models\Needle;
+use App\Stash\Stash;
 use Illuminate\Http\Request;
 use Impa\Plan\Plan;
 use Impa\Render\Board;
@@ -19,12 +20,18 @@ final class BoardController
         $body = Body::of($request);
         $figure = $body->figure();
         $figure = $body->flag('rescale') ? $figure->scaledTo($body->float('heightMm')) : $figure;
-        $plan = Plan::of($figure, Needle::atHand());
+        $plan = Plan::of($figure, Needle::atHand(), Stash::densities($figure));
 
         return new DocumentResponse([
             'document' => $body->flag('rescale') ? $figure->document() : null,
             'plan' => $plan->document(),
-            'drawing' => Board::of($figure),
+            'drawing' => Board::flat($plan->ledger),
         ]);
+    }
+
+    /** What the view in the round draws; asked for where that view is shown. */
+    public function turning(Request $request): DocumentResponse
+    {
+        return new DocumentResponse(Board::turning(Body::of($request)->figure()));
     }
 }

@@ -9,8 +9,8 @@ use App\Http\Problem;
 use App\Models\Picture;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Impa\Picture\Breakdown;
-use Impa\Picture\Wishes;
+use Impa\Seeing\Breakdown;
+use Impa\Seeing\Wishes;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 use Throwable;
 
@@ -25,23 +25,40 @@ final class BreakdownController
         $body = Body::of($request);
         $bytes = Picture::chosen($body->int('picture'))->bytes();
         $name = mb_substr(trim($body->text('name')), 0, 120);
-        $wishes = Wishes::of($body->float('heightMm'), $body->floatOr('shades', 0.2), $body->intOr('figure', 0) ?? 0, $body->floatOr('roundToMm', 0.0));
-        $see = static fn (?callable $progress): Breakdown => Breakdown::of($bytes, $wishes, $name === '' ? 'New figure' : $name, $body->text('file'), $progress);
+        $wishes = Wishes::of(
+            $body->float('heightMm'),
+            $body->floatOr('shades', 0.2),
+            $body->intOr('figure', 0) ?? 0,
+            $body->floatOr('roundToMm', 0.0),
+        );
+        $see = static fn (?callable $progress): Breakdown => Breakdown::of(
+            $bytes,
+            $wishes,
+            $name === '' ? 'New figure' : $name,
+            $body->text('file'),
+            $progress,
+        );
         if (! str_contains((string) $request->headers->get('Accept'), 'application/x-ndjson')) {
             return new JsonResponse(self::answer($see(null)));
         }
 
-        return new StreamedResponse(static function () use ($see): void {
-            try {
-                $last = self::answer($see(static function (string $doing, float $share): void {
-                    self::line(['doing' => $doing, 'share' => $share]);
-                }));
-            } catch (Throwable $e) {
-                report($e);
-                $last = ['problem' => Problem::for($e)->getData(true)];
-            }
-            self::line($last);
-        }, 200, ['Content-Type' => 'application/x-ndjson', 'Cache-Control' => 'no-store', 'X-Accel-Buffering' => 'no']);
+        return new StreamedResponse(
+            static function () use ($see): void {
+                try {
+                    $last = self::answer(
+                        $see(static function (string $doing, float $share): void {
+                            self::line(['doing' => $doing, 'share' => $share]);
+                        }),
+                    );
+                } catch (Throwable $e) {
+                    report($e);
+                    $last = ['problem' => Problem::for($e)->getData(true)];
+                }
+                self::line($last);
+            },
+            200,
+            ['Content-Type' => 'application/x-ndjson', 'Cache-Control' => 'no-store', 'X-Accel-Buffering' => 'no'],
+        );
     }
 
     /** @return array<string, mixed> */

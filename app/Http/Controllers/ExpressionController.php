@@ -13,7 +13,6 @@ use Impa\Face\Expression\Slider;
 use Impa\Face\Expressions;
 use Impa\Face\FaceCopy;
 use Impa\Figure\Figure;
-use stdClass;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** Pieces of a face: what there is, one put on a head or varied, a whole face copied. The changed document comes back, nothing is saved. */
@@ -21,7 +20,14 @@ final class ExpressionController
 {
     public function index(): JsonResponse
     {
-        return new JsonResponse(['pieces' => array_map(static fn (array $piece): array => ['sliders' => array_map(static fn (Slider $s): array => get_object_vars($s), $piece['sliders'])] + $piece, Expressions::catalogue())]);
+        return new JsonResponse([
+            'pieces' => array_map(
+                static fn (array $piece): array => [
+                    'sliders' => array_map(static fn (Slider $s): array => get_object_vars($s), $piece['sliders']),
+                ] + $piece,
+                Expressions::catalogue(),
+            ),
+        ]);
     }
 
     public function store(Request $request): JsonResponse
@@ -31,7 +37,7 @@ final class ExpressionController
 
         $put = Expressions::put($figure, $part, $body->text('kind'), $body->named('values'), $body->text('piece'));
 
-        return self::whole($put['document'], ['key' => $put['key']]);
+        return new DocumentResponse(['document' => $put['document'], 'key' => $put['key']]);
     }
 
     public function copy(Request $request): JsonResponse
@@ -39,20 +45,9 @@ final class ExpressionController
         $body = Body::of($request);
         [$figure, $part] = $body->part();
         $from = Figure::fromJson(SavedFigure::query()->findOrFail($body->int('from'))->document);
-        $face = $from->parts[$body->text('fromPart')] ?? throw new HttpException(422, 'There is no such part in the other figure.');
+        $face =
+            $from->parts[$body->text('fromPart')] ?? throw new HttpException(422, 'There is no such part in the other figure.');
 
-        return self::whole(FaceCopy::of($from, $face, $figure, $part, $body->flag('instead')));
-    }
-
-    /**
-     * What a figure cannot hold any more, such as a detail too many, is refused here and not when it is saved.
-     *
-     * @param  array<string, mixed>  $more
-     */
-    private static function whole(stdClass $document, array $more = []): JsonResponse
-    {
-        Figure::fromDocument($document);
-
-        return new DocumentResponse(['document' => $document] + $more);
+        return new DocumentResponse(['document' => FaceCopy::of($from, $face, $figure, $part, $body->flag('instead'))]);
     }
 }

@@ -9,23 +9,24 @@ use App\Models\Needle;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Impa\Face\Advice;
-use Impa\Face\Anchor;
-use Impa\Face\Chart;
 use Impa\Face\Evenness;
 use Impa\Face\FaceAdvice;
 use Impa\Face\FaceRefused;
-use Impa\Face\Girth;
-use Impa\Face\Grid;
 use Impa\Face\Guides;
 use Impa\Face\Laying;
 use Impa\Face\LayingOrder;
 use Impa\Face\NeedlesEye;
-use Impa\Face\Reach;
 use Impa\Face\Sliding;
-use Impa\Face\Surface;
 use Impa\Figure\Detail;
 use Impa\Figure\Figure;
 use Impa\Figure\Keep;
+use Impa\Geometry\Bisection;
+use Impa\Material\Densities;
+use Impa\Surface\Anchor;
+use Impa\Surface\Chart;
+use Impa\Surface\Girth;
+use Impa\Surface\Surface;
+use Impa\Surface\TapeGrid;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** Marks, lines and advice for the face of one part; nothing is saved. */
@@ -36,21 +37,35 @@ final class FaceController
     {
         [, $part] = Body::of($request)->part();
         $surface = Surface::of($part->placements()[0]);
-        $grid = Grid::of($surface);
-        $half = static fn (float $y): float => Reach::of(static fn (float $mm): bool => $surface->has($mm, $y));
+        $grid = TapeGrid::of($surface);
+        $half = static fn (float $y): float => Bisection::of(static fn (float $mm): bool => $surface->has($mm, $y));
 
-        return new JsonResponse($grid + ['girth' => Girth::widest($part, $surface, $grid['crownMm'], $grid['footMm']), 'guides' => Guides::on($grid['crownMm'], $grid['footMm'], $half)]);
+        return new JsonResponse(
+            $grid + [
+                'girth' => Girth::widest($part, $surface, $grid['crownMm'], $grid['footMm']),
+                'guides' => Guides::on($grid['crownMm'], $grid['footMm'], $half),
+            ],
+        );
     }
 
-    /** What the details of a part are worth knowing by while they are moved about: in which order they are laid, what is amiss with each, and how even they are. */
+    /**
+     * What the details of a part are worth knowing by while they are moved about: in which order they are laid, what is
+     * amiss with each, and how even they are.
+     */
     public function advice(Request $request): JsonResponse
     {
         [$figure, $part] = Body::of($request)->part();
         $even = Evenness::of($figure, $part->key);
-        $advice = array_map(static fn (array $list): array => array_map(static fn (Advice $a): array => $a->document(), $list), FaceAdvice::of($figure, $part->key, Needle::atHand(), $even));
+        $advice = array_map(
+            static fn (array $list): array => array_map(static fn (Advice $a): array => $a->document(), $list),
+            FaceAdvice::of($figure, $part->key, Needle::atHand(), $even),
+        );
 
         return new JsonResponse([
-            'order' => array_map(static fn (Detail $d): string => $d->key, LayingOrder::of($figure, $figure->detailsOn($part->key))),
+            'order' => array_map(
+                static fn (Detail $d): string => $d->key,
+                LayingOrder::of($figure, $figure->detailsOn($part->key)),
+            ),
             'advice' => (object) $advice,
             'evenness' => ['levelMm' => $even->levelMm, 'asideMm' => $even->asideMm, 'eyeLineMm' => $even->eyeLineMm],
         ]);
@@ -64,7 +79,7 @@ final class FaceController
         $surfaces = $laying = [];
         foreach (LayingOrder::of($figure, $figure->detailsOn($part->key)) as $detail) {
             $surface = $surfaces[$detail->side->value] ??= Surface::of($part->placements()[0], $detail->side);
-            $laying[] = Laying::of($figure, $detail, $surface, $needles)->document();
+            $laying[] = Laying::of($figure, $detail, $surface, $needles, Densities::house())->document();
         }
 
         return new JsonResponse(['laying' => $laying]);
@@ -77,11 +92,18 @@ final class FaceController
         [$figure, $part] = $body->part();
         $surface = Surface::of($part->placements()[0]);
         if ($body->has('at')) {
-            return new JsonResponse(['at' => array_map(static fn (array $p): ?array => Anchor::crown($surface)->to($surface, ...$p), $body->points('at'))]);
+            return new JsonResponse([
+                'at' => array_map(
+                    static fn (array $p): ?array => Anchor::crown($surface)->to($surface, ...$p),
+                    $body->points('at'),
+                ),
+            ]);
         }
         $from = $body->text('from', 'crown');
         $anchors = Anchor::all($figure, $part, $surface);
-        $anchor = array_values(array_filter($anchors, static fn (Anchor $a): bool => $a->key === $from))[0] ?? throw new HttpException(422, 'There is nothing on this part that is called so to measure from.');
+        $anchor =
+            array_values(array_filter($anchors, static fn (Anchor $a): bool => $a->key === $from))[0] ??
+            throw new HttpException(422, 'There is nothing on this part that is called so to measure from.');
         $marks = [];
         foreach ($figure->detailsOn($part->key) as $detail) {
             $marks[$detail->key] = $anchor->to($surface, ...$detail->middle());
@@ -100,7 +122,10 @@ final class FaceController
             throw new HttpException(422, 'The member "points" must be two points [x, y] in mm.');
         }
 
-        return new JsonResponse(Chart::of(Surface::of($part->placements()[0]))->between(...$points) ?? throw new HttpException(422, 'One of the two places is not on the part as seen from the front.'));
+        return new JsonResponse(
+            Chart::of(Surface::of($part->placements()[0]))->between(...$points) ??
+                throw new HttpException(422, 'One of the two places is not on the part as seen from the front.'),
+        );
     }
 
     /** A detail kept as drawn, or kept in size, where it would slide round the edge. */
@@ -130,7 +155,9 @@ final class FaceController
         $figure = $body->figure();
         $detail = self::detail($figure, $body);
 
-        return new JsonResponse(NeedlesEye::on($figure, $detail, Surface::of($figure->parts[$detail->on]->placements()[0], $detail->side)));
+        return new JsonResponse(
+            NeedlesEye::on($figure, $detail, Surface::of($figure->parts[$detail->on]->placements()[0], $detail->side)),
+        );
     }
 
     private static function detail(Figure $figure, Body $body): Detail

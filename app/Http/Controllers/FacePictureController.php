@@ -8,10 +8,10 @@ use App\Http\Body;
 use App\Printing\PagesPdf;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Impa\Cards\FaceSheets;
-use Impa\Cards\Page;
-use Impa\Cards\Paper;
 use Impa\Colour\Srgb;
+use Impa\Print\FaceTemplates;
+use Impa\Print\Page;
+use Impa\Print\Paper;
 use Impa\Render\FromAfar;
 use Impa\Render\Painter;
 use Impa\Render\View;
@@ -37,7 +37,9 @@ final class FacePictureController
         $alone = $figure->onlyPart($part->key);
         $png = Painter::png($alone, View::Front, self::AFAR_PX, Srgb::hex('#efe6d6'));
 
-        return new Response(FromAfar::of($png, Painter::pxPerMm($alone, View::Front, self::AFAR_PX), $metres), 200, ['Content-Type' => 'image/png']);
+        return new Response(FromAfar::of($png, Painter::pxPerMm($alone, View::Front, self::AFAR_PX), $metres), 200, [
+            'Content-Type' => 'image/png',
+        ]);
     }
 
     /** The face on paper at true size. */
@@ -46,7 +48,7 @@ final class FacePictureController
         $body = Body::of($request);
         [$figure, $part] = $body->part();
         $paper = Paper::tryFrom($body->text('paper', 'a4')) ?? throw new HttpException(422, 'The paper is a4 or letter.');
-        $pages = FaceSheets::of($figure, $part)->pages($paper);
+        $pages = FaceTemplates::of($figure, $part)->pages($paper);
 
         return match ($body->text('as', 'pdf')) {
             'pdf' => new Response(PagesPdf::of($pages, $paper), 200, ['Content-Type' => 'application/pdf']),

@@ -5,22 +5,22 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Body;
-use App\Http\Cards;
 use App\Http\DocumentResponse;
 use App\Http\Problem;
+use App\Http\Shelf;
 use App\Models\Figure;
 use App\Models\Picture;
 use App\Stash\Stash;
+use App\Store\Writing;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 final class FigureController
 {
     public function index(Request $request): JsonResponse
     {
-        return new JsonResponse(Cards::page(Figure::query(), $request));
+        return new JsonResponse(Shelf::page(Figure::query(), $request));
     }
 
     public function store(Request $request): JsonResponse
@@ -46,15 +46,20 @@ final class FigureController
             return self::answer($figure);
         }
 
-        return Problem::of(409, 'Changed elsewhere', 'This figure was changed in another window since you opened it. Nothing of yours is lost: keep yours, or take the other.', [
-            'revision' => $figure->revision,
-            'document' => json_decode($figure->document),
-        ]);
+        return Problem::of(
+            409,
+            'Changed elsewhere',
+            'This figure was changed in another window since you opened it. Nothing of yours is lost: keep yours, or take the other.',
+            [
+                'revision' => $figure->revision,
+                'document' => json_decode($figure->document),
+            ],
+        );
     }
 
     public function destroy(Figure $figure): JsonResponse
     {
-        DB::transaction(static function () use ($figure): void {
+        Writing::together(static function () use ($figure): void {
             // What lies in the bin keeps no wool from the others.
             Stash::release($figure);
             $figure->delete();
@@ -65,11 +70,14 @@ final class FigureController
 
     private static function answer(Figure $figure, int $status = 200): JsonResponse
     {
-        return new DocumentResponse([
-            'id' => $figure->id,
-            'revision' => $figure->revision,
-            'picture' => $figure->picture_id,
-            'document' => json_decode($figure->document),
-        ], $status);
+        return new DocumentResponse(
+            [
+                'id' => $figure->id,
+                'revision' => $figure->revision,
+                'picture' => $figure->picture_id,
+                'document' => json_decode($figure->document),
+            ],
+            $status,
+        );
     }
 }

@@ -10,8 +10,7 @@ use App\Stash\Stash;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
-use Impa\Wool\Drawer;
-use Impa\Wool\Reserve;
+use Impa\Stash\Reserve;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** The wool that a figure has set aside, and what it took when it was finished. */
@@ -25,8 +24,9 @@ final class FigureWoolController
     /** Sets aside, or sets aside anew, what the saved figure needs. */
     public function update(Request $request, Figure $figure): JsonResponse
     {
-        self::unfinished($figure);
-        $reserve = Reserve::tryFrom(Body::of($request)->text('reserve', 'usual')) ?? throw new HttpException(422, 'The reserve is one of again, usual and never.');
+        $reserve =
+            Reserve::tryFrom(Body::of($request)->text('reserve', 'usual')) ??
+            throw new HttpException(422, 'The reserve is one of again, usual and never.');
         Stash::setAside($figure, $reserve);
 
         return new JsonResponse(self::state($figure));
@@ -42,16 +42,7 @@ final class FigureWoolController
     /** The figure is finished: what it took leaves the drawer, by the plan, or by what she says was used. */
     public function finish(Request $request, Figure $figure): JsonResponse
     {
-        self::unfinished($figure);
-        $planned = Stash::supply($figure, Reserve::Usual)->likely();
-        $said = Body::of($request)->numbersOr('used', []);
-        $used = array_intersect_key($said, $planned) + $planned;
-        DB::transaction(static function () use ($figure, $planned, $used): void {
-            Stash::happen(static fn (Drawer $drawer): Drawer => $drawer->used($figure->id, $used));
-            foreach ($used as $wool => $g) {
-                DB::table('wool_uses')->insert(['figure_id' => $figure->id, 'wool_id' => $wool, 'planned_g' => $planned[$wool], 'used_g' => $g, 'created_at' => now()]);
-            }
-        });
+        Stash::finish($figure, Body::of($request)->numbersOr('used', []));
 
         return new JsonResponse(self::state($figure), 201);
     }
@@ -60,17 +51,27 @@ final class FigureWoolController
     private static function state(Figure $figure): array
     {
         $names = DB::table('wools')->pluck('name', 'id');
-        $rows = static fn (string $table): array => DB::table($table)->where('figure_id', $figure->id)->orderBy('wool_id')->get()->map(static fn (object $r): array => (array) $r)->all();
-        $uses = array_map(static fn (array $r): array => ['wool' => $r['wool_id'], 'name' => $names[$r['wool_id']], 'plannedG' => $r['planned_g'], 'usedG' => $r['used_g'], 'sparedG' => $r['planned_g'] - $r['used_g']], $rows('wool_uses'));
-        $asides = array_map(static fn (array $r): array => ['wool' => $r['wool_id'], 'name' => $names[$r['wool_id']], 'g' => $r['grams']], $rows('set_asides'));
+        $rows = static fn (string $table): array => DB::table($table)
+            ->where('figure_id', $figure->id)
+            ->orderBy('wool_id')
+            ->get()
+            ->map(static fn (object $r): array => (array) $r)
+            ->all();
+        $uses = array_map(
+            static fn (array $r): array => [
+                'wool' => $r['wool_id'],
+                'name' => $names[$r['wool_id']],
+                'plannedG' => $r['planned_g'],
+                'usedG' => $r['used_g'],
+                'sparedG' => $r['planned_g'] - $r['used_g'],
+            ],
+            $rows('wool_uses'),
+        );
+        $asides = array_map(
+            static fn (array $r): array => ['wool' => $r['wool_id'], 'name' => $names[$r['wool_id']], 'g' => $r['grams']],
+            $rows('set_asides'),
+        );
 
         return ['state' => $uses !== [] ? 'used' : ($asides !== [] ? 'aside' : 'open'), 'aside' => $asides, 'used' => $uses];
-    }
-
-    private static function unfinished(Figure $figure): void
-    {
-        if (DB::table('wool_uses')->where('figure_id', $figure->id)->exists()) {
-            throw new HttpException(422, 'This figure has taken its wool already; it is counted once.');
-        }
     }
 }

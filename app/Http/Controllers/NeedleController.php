@@ -6,9 +6,9 @@ namespace App\Http\Controllers;
 
 use App\Http\Body;
 use App\Models\Needle;
+use App\Store\Writing;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 use Impa\Face\Needles;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
@@ -28,7 +28,7 @@ final class NeedleController
         if (array_diff($gauges, Needles::SOLD) !== []) {
             throw new HttpException(422, sprintf('Needles are sold in the gauges %s.', implode(', ', Needles::SOLD)));
         }
-        DB::transaction(static function () use ($gauges): void {
+        Writing::together(static function () use ($gauges): void {
             Needle::query()->delete();
             foreach (array_unique($gauges) as $gauge) {
                 Needle::query()->create(['gauge' => $gauge]);

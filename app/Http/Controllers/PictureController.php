@@ -19,9 +19,13 @@ final class PictureController
     public function store(Request $request): JsonResponse
     {
         if ((int) $request->headers->get('Content-Length') > self::MOST_BYTES) {
-            throw new HttpException(413, 'The file is larger than 30 MB. Save the picture smaller: 1000 pixels across are plenty.');
+            throw new HttpException(
+                413,
+                'The file is larger than 30 MB. Save the picture smaller: 1000 pixels across are plenty.',
+            );
         }
         $picture = Picture::keep((string) $request->getContent());
+        Picture::sweep();
 
         return new JsonResponse(['id' => $picture->id, 'widthPx' => $picture->width_px, 'heightPx' => $picture->height_px], 201);
     }
@@ -33,6 +37,9 @@ final class PictureController
 
     public function show(Picture $picture): Response
     {
-        return new Response($picture->bytes(), 200, ['Content-Type' => $picture->media_type, 'Cache-Control' => 'private, max-age=31536000, immutable']);
+        return new Response($picture->bytes(), 200, [
+            'Content-Type' => $picture->media_type,
+            'Cache-Control' => 'private, max-age=31536000, immutable',
+        ]);
     }
 }

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Body;
 use App\Models\Needle;
+use App\Stash\Stash;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Impa\Plan\Plan;
@@ -14,6 +15,8 @@ final class PlanController
 {
     public function store(Request $request): JsonResponse
     {
-        return new JsonResponse(Plan::of(Body::of($request)->figure(), Needle::atHand())->document());
+        $figure = Body::of($request)->figure();
+
+        return new JsonResponse(Plan::of($figure, Needle::atHand(), Stash::densities($figure))->document());
     }
 }

@@ -12,11 +12,10 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Impa\Colour\Blend;
 use Impa\Colour\Srgb;
-use Impa\Wool\Nearness;
-use Impa\Wool\Recipe;
-use Impa\Wool\Recipes;
-use Impa\Wool\Stash as WoolStash;
-use Impa\Wool\StashWool;
+use Impa\Stash\Nearness;
+use Impa\Stash\Recipe;
+use Impa\Stash\Recipes;
+use Impa\Stash\StashWool;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** Mixes of stash wools for a colour, ramps between two wools, and what the felter's own mixes became. */
@@ -32,14 +31,14 @@ final class RecipeController
         if ($most < 1 || $most > 3 || $grams < 0.0) {
             throw new HttpException(422, 'A mix is of one to three wools, for 0 g or more.');
         }
-        $stash = array_filter(Stash::wools($body->intOr('figure', 0) ?? 0), static fn (StashWool $w): bool => $w->covers() && $w->preparation->blends());
+        $stash = array_filter(
+            Stash::wools($body->intOr('figure', 0) ?? 0),
+            static fn (StashWool $w): bool => $w->covers() && $w->preparation->blends(),
+        );
         $wools = array_filter(array_map(static fn (StashWool $w): ?Srgb => $w->colour, $stash));
-        $recipes = array_map(static fn (Recipe $r): array => self::row($r, $stash, $grams), Recipes::for($body->colour('hex'), $wools, Stash::swatches(), $most));
-        // A mix that passes and of which there is enough comes before one that would run out, each in its own order.
-        $ready = static fn (array $r): bool => $r['isEnough'] && $r['difference'] <= WoolStash::PASSES;
-        usort($recipes, static fn (array $a, array $b): int => $ready($b) <=> $ready($a));
+        $recipes = Recipes::offered(Recipes::for($body->colour('hex'), $wools, Stash::swatches(), $most), $stash, $grams);
 
-        return new JsonResponse(['recipes' => $recipes]);
+        return new JsonResponse(['recipes' => array_map(static fn (Recipe $r): array => self::row($r, $stash, $grams), $recipes)]);
     }
 
     public function ramp(Request $request): JsonResponse
@@ -51,7 +50,12 @@ final class RecipeController
         }
         $ramp = Blend::ramp($body->colour('from')->light(), $body->colour('to')->light(), $steps);
 
-        return new JsonResponse(['steps' => array_map(static fn (array $s): array => ['percent' => round(100 * $s['share']), 'hex' => $s['light']->srgb()->toHex()], $ramp)]);
+        return new JsonResponse([
+            'steps' => array_map(
+                static fn (array $s): array => ['percent' => round(100 * $s['share']), 'hex' => $s['light']->srgb()->toHex()],
+                $ramp,
+            ),
+        ]);
     }
 
     /** What a mix became: shares by the wools' numbers, in percent, and the colour. */
@@ -61,10 +65,19 @@ final class RecipeController
         $hex = $body->colour('hex')->toHex();
         $percent = $body->numbers('percent');
         $sum = array_sum($percent);
-        if (count($percent) < 2 || count($percent) > 3 || min($percent) <= 0.0 || Wool::query()->whereKey(array_keys($percent))->count() !== count($percent)) {
+        if (
+            count($percent) < 2 ||
+            count($percent) > 3 ||
+            min($percent) <= 0.0 ||
+            Wool::query()->whereKey(array_keys($percent))->count() !== count($percent)
+        ) {
             throw new HttpException(422, 'A swatch is of two or three wools of the stash, each with its share.');
         }
-        $swatch = Swatch::query()->create(['shares' => array_map(static fn (float $p): float => $p / $sum, $percent), 'hex' => $hex, 'created_at' => now()]);
+        $swatch = Swatch::query()->create([
+            'shares' => array_map(static fn (float $p): float => $p / $sum, $percent),
+            'hex' => $hex,
+            'created_at' => now(),
+        ]);
 
         return new JsonResponse(['id' => $swatch->id], 201);
     }
@@ -78,17 +91,30 @@ final class RecipeController
 
     /**
      * @param  array<int, StashWool>  $stash
-     * @return array{isEnough: bool, difference: float, ...}
+     * @return array<string, mixed>
      */
     private static function row(Recipe $recipe, array $stash, float $grams): array
     {
         $wools = [];
-        $isEnough = true;
         foreach ($recipe->grams($grams) as $id => $g) {
-            $wools[] = ['wool' => $id, 'name' => $stash[$id]->name, 'hex' => $stash[$id]->colour?->toHex(), 'percent' => $recipe->percent[$id], 'g' => $g, 'freeG' => $stash[$id]->freeG, 'teasing' => $stash[$id]->preparation->teasing()];
-            $isEnough = $isEnough && $g <= $stash[$id]->freeG;
+            $wools[] = [
+                'wool' => $id,
+                'name' => $stash[$id]->name,
+                'hex' => $stash[$id]->colour?->toHex(),
+                'percent' => $recipe->percent[$id],
+                'g' => $g,
+                'freeG' => $stash[$id]->freeG,
+                'teasing' => $stash[$id]->preparation->teasing(),
+            ];
         }
 
-        return ['wools' => $wools, 'hex' => $recipe->light->srgb()->toHex(), 'difference' => $recipe->difference, 'nearness' => Nearness::of($recipe->difference)->value, 'isCorrected' => $recipe->isCorrected, 'isEnough' => $isEnough];
+        return [
+            'wools' => $wools,
+            'hex' => $recipe->light->srgb()->toHex(),
+            'difference' => $recipe->difference,
+            'nearness' => Nearness::of($recipe->difference)->value,
+            'isCorrected' => $recipe->isCorrected,
+            'isEnough' => $recipe->isEnough($stash, $grams),
+        ];
     }
 }

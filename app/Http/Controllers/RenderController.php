@@ -18,7 +18,11 @@ final class RenderController
     /** A saved figure's picture; its address carries the revision, so that it may be kept for ever. */
     public function show(Request $request, Figure $figure): Response
     {
-        $png = Painter::png(FigureDocument::fromJson($figure->document), self::view($request->query('view', 'front')), $request->integer('px', 320));
+        $png = Painter::png(
+            FigureDocument::fromJson($figure->document),
+            self::view($request->query('view', 'front')),
+            $request->integer('px', 320),
+        );
 
         return self::png($png, $request->has('revision') ? 'private, max-age=31536000, immutable' : 'no-cache');
     }
@@ -35,7 +39,8 @@ final class RenderController
 
     private static function view(mixed $name): View
     {
-        return View::tryFrom(is_string($name) ? $name : '') ?? throw new HttpException(422, 'A view is front, side, back or top.');
+        return View::tryFrom(is_string($name) ? $name : '') ??
+            throw new HttpException(422, 'A view is front, side, back or top.');
     }
 
     private static function png(string $bytes, string $cache): Response

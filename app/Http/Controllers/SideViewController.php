@@ -8,7 +8,7 @@ use App\Http\Body;
 use App\Http\DocumentResponse;
 use App\Models\Picture;
 use Illuminate\Http\Request;
-use Impa\Picture\SideView;
+use Impa\Seeing\SideView;
 
 /** Depths from a second drawing; the changed document comes back, nothing is saved. */
 final class SideViewController

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Models\Figure;
 use Illuminate\Http\JsonResponse;
+use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** Which steps of a figure are done. A mark stays when the plan changes: work done is done. */
 final class StepController
@@ -17,6 +18,9 @@ final class StepController
 
     public function update(Figure $figure, string $step): JsonResponse
     {
+        if (! in_array($step, $figure->stepKeys(), true)) {
+            throw new HttpException(422, 'There is no such step in the plan of this figure as it is saved.');
+        }
         $figure->marks()->firstOrCreate(['step' => $step], ['created_at' => now()]);
 
         return $this->index($figure);

@@ -15,14 +15,14 @@ use App\Stash\Stash;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Impa\Cards\Paper;
 use Impa\Colour\Srgb;
 use Impa\Figure\Colour;
+use Impa\Print\Paper;
+use Impa\Stash\Reserve;
+use Impa\Stash\ShoppingList;
+use Impa\Stash\StashTable;
+use Impa\Stash\Supply;
 use Impa\Wool\Portions;
-use Impa\Wool\Reserve;
-use Impa\Wool\ShoppingList;
-use Impa\Wool\StashSheet;
-use Impa\Wool\Supply;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** What a figure takes, against the stash: matches, needs, portions, coverings; what to print and what to buy. */
@@ -63,16 +63,33 @@ final class SupplyController
             $offers = [];
             $closed = $e->getMessage();
         }
-        $list = ShoppingList::of($supply->needs, array_map(static fn (Colour $c): Srgb => $c->srgb, $figure->colours), array_map(static fn (Colour $c): string => $c->name, $figure->colours), $offers);
+        $list = ShoppingList::of(
+            $supply->needs,
+            array_map(static fn (Colour $c): Srgb => $c->srgb, $figure->colours),
+            array_map(static fn (Colour $c): string => $c->name, $figure->colours),
+            $offers,
+        );
         $sending = $shop->delivery($list->price());
 
         return match ($body->text('as', 'json')) {
             'json' => new JsonResponse([
-                'lines' => array_map(static fn (array $l): array => ['name' => $l['offer']->name, 'hex' => $l['offer']->colour?->toHex(), 'days' => $l['offer']->days] + array_diff_key($l, ['offer' => 1]), $list->lines),
+                'lines' => array_map(
+                    static fn (array $l): array => [
+                        'name' => $l['offer']->name,
+                        'hex' => $l['offer']->colour?->toHex(),
+                        'days' => $l['offer']->days,
+                    ] + array_diff_key($l, ['offer' => 1]),
+                    $list->lines,
+                ),
                 'missing' => $closed === '' ? $list->missing : array_map(static fn (array $m): array => ['why' => ''] + $m, $list->missing),
-                'price' => $list->price(), 'sending' => $sending, 'days' => $list->days(), 'closed' => $closed,
+                'price' => $list->price(),
+                'sending' => $sending,
+                'days' => $list->days(),
+                'closed' => $closed,
             ]),
-            'pdf' => new Response(ShoppingPdf::of($figure->name, $list, $sending, self::paper($body)), 200, ['Content-Type' => 'application/pdf']),
+            'pdf' => new Response(ShoppingPdf::of($figure->name, $list, $sending, self::paper($body)), 200, [
+                'Content-Type' => 'application/pdf',
+            ]),
             'csv' => new Response(self::csv($list), 200, ['Content-Type' => 'text/csv; charset=UTF-8']),
             default => throw new HttpException(422, 'A shopping list comes as json, pdf or csv.'),
         };
@@ -80,14 +97,19 @@ final class SupplyController
 
     public static function supply(Body $body): Supply
     {
-        $reserve = Reserve::tryFrom($body->text('reserve', 'usual')) ?? throw new HttpException(422, 'The reserve is one of again, usual and never.');
+        $reserve =
+            Reserve::tryFrom($body->text('reserve', 'usual')) ??
+            throw new HttpException(422, 'The reserve is one of again, usual and never.');
 
         return Supply::of($body->figure(), Stash::wools($body->intOr('figure', 0) ?? 0), Stash::swatches(), $reserve);
     }
 
     private static function shop(Body $body): Shop
     {
-        return new SimulatedShop(Mood::tryFrom($body->text('shop', 'open')) ?? throw new HttpException(422, 'The stand-in for a shop is open, slow, sold-out or closed.'));
+        return new SimulatedShop(
+            Mood::tryFrom($body->text('shop', 'open')) ??
+                throw new HttpException(422, 'The stand-in for a shop is open, slow, sold-out or closed.'),
+        );
     }
 
     private static function paper(Body $body): Paper
@@ -99,12 +121,26 @@ final class SupplyController
     {
         $rows = [['wool', 'for', 'grams lacking', 'packs', 'grams bought', 'price', 'days']];
         foreach ($list->lines as $l) {
-            $rows[] = [$l['offer']->name, implode('; ', $l['for']), sprintf('%.1f', $l['needG']), implode(' + ', array_map(static fn (array $p): string => sprintf('%d x %d g', $p['count'], $p['packG']), $l['packs'])), (string) $l['g'], sprintf('%.2f', $l['price']), (string) $l['offer']->days];
+            $rows[] = [
+                $l['offer']->name,
+                implode('; ', $l['for']),
+                sprintf('%.1f', $l['needG']),
+                implode(
+                    ' + ',
+                    array_map(static fn (array $p): string => sprintf('%d x %d g', $p['count'], $p['packG']), $l['packs']),
+                ),
+                (string) $l['g'],
+                sprintf('%.2f', $l['price']),
+                (string) $l['offer']->days,
+            ];
         }
         foreach ($list->missing as $m) {
             $rows[] = [$m['name'], '', sprintf('%.1f', $m['needG']), $m['why'], '', '', ''];
         }
 
-        return implode("\r\n", array_map(static fn (array $row): string => implode(',', array_map(StashSheet::field(...), $row)), $rows))."\r\n";
+        return implode(
+            "\r\n",
+            array_map(static fn (array $row): string => implode(',', array_map(StashTable::field(...), $row)), $rows),
+        )."\r\n";
     }
 }

@@ -10,7 +10,7 @@ use App\Stash\Stash;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
-use Impa\Wool\Drawer;
+use Impa\Stash\Drawer;
 
 /** A wool on the scale: what it weighs is what is left of it. */
 final class WeighingController

@@ -9,8 +9,8 @@ use App\Models\Picture;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Impa\Colour\GreyCard;
-use Impa\Picture\Raster;
-use Impa\Picture\Swab;
+use Impa\Raster\Raster;
+use Impa\Raster\Swab;
 use Impa\Wool\WoolRefused;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
@@ -34,7 +34,9 @@ final class WoolColourController
             'white' => GreyCard::WHITE_PAPER,
             default => throw new HttpException(422, 'The card is grey, white or none.'),
         };
-        $corrected = GreyCard::corrected($wool, Swab::at($raster, $body->share('cardX'), $body->share('cardY'), self::RADIUS), $is) ?? throw WoolRefused::noCard();
+        $corrected =
+            GreyCard::corrected($wool, Swab::at($raster, $body->share('cardX'), $body->share('cardY'), self::RADIUS), $is) ??
+            throw WoolRefused::noCard();
 
         return new JsonResponse(['hex' => $corrected->srgb()->toHex(), 'uncorrected' => $wool->srgb()->toHex()]);
     }

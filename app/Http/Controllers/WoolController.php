@@ -8,11 +8,12 @@ use App\Http\Body;
 use App\Http\Problem;
 use App\Models\Wool;
 use App\Stash\Stash;
+use App\Store\Writing;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
-use Impa\Wool\Drawer;
-use Impa\Wool\WoolEntry;
+use Impa\Stash\Drawer;
+use Impa\Stash\WoolEntry;
 
 /** The stash: what is in the drawer, and how much of it is free. */
 final class WoolController
@@ -26,7 +27,7 @@ final class WoolController
 
     public function store(Request $request): JsonResponse
     {
-        return $this->written(new Wool, Body::of($request), 201);
+        return $this->written(new Wool(), Body::of($request), 201);
     }
 
     public function update(Request $request, Wool $wool): JsonResponse
@@ -36,10 +37,11 @@ final class WoolController
 
     public function destroy(Wool $wool): JsonResponse
     {
-        DB::transaction(static function () use ($wool): void {
+        Writing::together(static function () use ($wool): void {
             DB::table('set_asides')->where('wool_id', $wool->id)->delete();
             $wool->delete();
         });
+        Stash::reweigh();
 
         return new JsonResponse(null, 204);
     }
@@ -48,26 +50,44 @@ final class WoolController
     {
         $twin = self::sameName($wool->name, $wool->id);
         if ($twin) {
-            return Problem::of(422, 'Twice the same wool', sprintf('There is another "%s" in the stash by now. Give that one another name first.', $wool->name));
+            return Problem::of(
+                422,
+                'Twice the same wool',
+                sprintf('There is another "%s" in the stash by now. Give that one another name first.', $wool->name),
+            );
         }
         $wool->restore();
+        Stash::reweigh();
 
         return new JsonResponse(self::row($wool, Stash::drawer()));
     }
 
     private function written(Wool $wool, Body $body, int $status): JsonResponse
     {
-        $faults = [];
-        $entry = WoolEntry::of($body->members(), $faults);
-        if ($entry !== null && self::sameName($entry->name, $wool->exists ? $wool->id : 0)) {
-            $faults['name'] = sprintf('There is a "%s" in the stash already. Add its grams to that one, or give this one another name.', $entry->name);
-        }
-        if ($entry === null || $faults !== []) {
-            return Problem::of(422, 'This wool has faults', implode(' ', $faults), ['errors' => array_map(static fn (string $member, string $why): array => ['pointer' => '/'.$member, 'detail' => $why], array_keys($faults), $faults)]);
-        }
-        $wool->fill(Wool::columns($entry))->save();
+        // Looked and written in one: two posts at once do not make the same wool twice.
+        return Writing::together(static function () use ($wool, $body, $status): JsonResponse {
+            $faults = [];
+            $entry = WoolEntry::of($body->members(), $faults);
+            if ($entry !== null && self::sameName($entry->name, $wool->exists ? $wool->id : 0)) {
+                $faults['name'] = sprintf(
+                    'There is a "%s" in the stash already. Add its grams to that one, or give this one another name.',
+                    $entry->name,
+                );
+            }
+            if ($entry === null || $faults !== []) {
+                return Problem::of(422, 'This wool has faults', implode(' ', $faults), [
+                    'errors' => array_map(
+                        static fn (string $member, string $why): array => ['pointer' => '/'.$member, 'detail' => $why],
+                        array_keys($faults),
+                        $faults,
+                    ),
+                ]);
+            }
+            $wool->fill(Wool::columns($entry))->save();
+            Stash::reweigh();
 
-        return new JsonResponse(self::row($wool, Stash::drawer()), $status);
+            return new JsonResponse(self::row($wool, Stash::drawer()), $status);
+        });
     }
 
     private static function sameName(string $name, int $but): bool

@@ -6,12 +6,13 @@ namespace Impa\Balance;
 
 use Impa\Figure\Figure;
 use Impa\Figure\Pose;
-use Impa\Wool\PartWool;
+use Impa\Wool\Ledger;
+use Impa\Wool\Purpose;
 
 /** Where the figure's weight lies, and how far it can lean before it falls. Immutable. */
 final readonly class Balance
 {
-    /** Below this many degrees a figure falls; from there to TOUCHY it is touchy (design.md, section 4). */
+    /** Below this many degrees a figure falls; from there to TOUCHY it is touchy (house choice). */
     public const FALLS_DEG = 5.0;
 
     public const TOUCHY_DEG = 10.0;
@@ -25,14 +26,21 @@ final readonly class Balance
     ) {
     }
 
-    /** @param  array<string, PartWool>  $wool by part key */
-    public static function of(Figure $figure, array $wool): self
+    public static function of(Ledger $ledger): self
     {
+        $figure = $ledger->figure;
+        $onPart = [];
+        foreach ($ledger->lines as $line) {
+            // Details weigh milligrams: they count where their part's middle is.
+            if ($line->purpose === Purpose::Detail) {
+                $onPart[$line->part] = ($onPart[$line->part] ?? 0.0) + $line->allG() / $figure->parts[$line->part]->count();
+            }
+        }
         $mass = 0.0;
         $moment = [0.0, 0.0, 0.0];
         foreach ($figure->parts as $key => $part) {
-            $g = $wool[$key]->finishedG();
-            $middle = $wool[$key]->middleOfMass();
+            $g = $ledger->wool[$key]->finishedG() + ($onPart[$key] ?? 0.0);
+            $middle = $ledger->wool[$key]->middleOfMass();
             foreach ($part->placements() as $placement) {
                 $mass += $g;
                 foreach ($placement->place(...$middle) as $axis => $mm) {

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Impa\Balance;
 
 use Impa\Figure\Figure;
-use Impa\Shape\Box;
-use Impa\Shape\Hull;
+use Impa\Geometry\Box;
+use Impa\Geometry\Hull;
 
 /** The hull of all the places where a figure touches the table. Immutable. */
 final readonly class Footprint

@@ -4,14 +4,11 @@ declare(strict_types=1);
 
 namespace Impa\Build;
 
-/** Which needle, how many in the holder, and how it goes in (trade.md, section 4; common practice). Immutable. */
+/** Which needle, how many in the holder, and how it goes in (docs/trade.md, Needles). Immutable. */
 final readonly class Needle
 {
-    private function __construct(
-        public int $gauge,
-        public int $holder,
-        public string $stab,
-    ) {
+    private function __construct(public int $gauge, public int $holder, public string $stab)
+    {
     }
 
     public static function bulk(int $holder): self

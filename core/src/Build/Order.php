@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Build;
 
+use Impa\Material\Pace;
 use SplMinHeap;
 
 /** Puts steps into an order that keeps every dependence, and tells how long the whole takes. */
@@ -20,7 +21,7 @@ final class Order
     {
         $waiting = $next = [];
         /** @var SplMinHeap<array{int, int}> $free rank and place of the steps that nothing holds back */
-        $free = new SplMinHeap;
+        $free = new SplMinHeap();
         foreach ($steps as $i => $step) {
             $waiting[$i] = count($step->after);
             foreach ($step->after as $before) {
@@ -60,9 +61,9 @@ final class Order
             foreach ($step->after as $before) {
                 $clock = max($clock, $ready[$before] ?? 0.0);
             }
-            $restsBefore = floor($hands / Minutes::REST_AFTER);
+            $restsBefore = floor($hands / Pace::REST_AFTER);
             $hands += $step->minutes;
-            $clock += $step->minutes + (floor($hands / Minutes::REST_AFTER) - $restsBefore) * Minutes::REST;
+            $clock += $step->minutes + (floor($hands / Pace::REST_AFTER) - $restsBefore) * Pace::REST;
             $ready[$step->key] = $clock + $step->waitMinutes;
         }
 

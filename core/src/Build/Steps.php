@@ -7,43 +7,47 @@ namespace Impa\Build;
 use Impa\Face\Crispness;
 use Impa\Face\LayingOrder;
 use Impa\Figure\Detail;
+use Impa\Figure\DetailKind;
 use Impa\Figure\FaceSchool;
 use Impa\Figure\Figure;
 use Impa\Figure\Method;
 use Impa\Figure\Part;
-use Impa\Wool\CoreMaterial;
-use Impa\Wool\DetailWool;
-use Impa\Wool\PartWool;
+use Impa\Material\CoreMaterial;
+use Impa\Material\CoveringWay;
+use Impa\Material\Pace;
+use Impa\Wool\Ledger;
+use Impa\Wool\LedgerLine;
+use Impa\Wool\Purpose;
 
-/** Everything there is to do for a figure, each step after what it depends on. */
+/** Everything there is to do for a figure, each step after what it depends on. What is weighed is said by the ledger. */
 final readonly class Steps
 {
-    /** @param  array<string, PartWool>  $wool by part key */
-    private function __construct(
-        private Figure $figure,
-        private array $wool,
-        private string $face,
-    ) {
+    private function __construct(private Figure $figure, private Ledger $ledger, private Pace $pace, private string $face)
+    {
     }
 
-    /**
-     * @param  array<string, PartWool>  $wool  by part key
-     * @return list<Step> in an order that can be followed
-     */
-    public static function of(Figure $figure, array $wool): array
+    /** @return list<Step> in an order that can be followed */
+    public static function of(Ledger $ledger, Pace $pace): array
     {
+        $figure = $ledger->figure;
         if ($figure->parts === []) {
             return [];
         }
-        $steps = new self($figure, $wool, self::facePart($figure));
+        $steps = new self($figure, $ledger, $pace, self::facePart($figure));
         $all = $steps->portions();
         foreach ($figure->parts as $part) {
-            array_push($all, ...$steps->making($part), ...$steps->joining($part));
+            array_push($all, ...$steps->making($part), ...$steps->joining($part), ...$steps->layingOn($part));
         }
         foreach (LayingOrder::of($figure, array_values($figure->details)) as $detail) {
             $all[] = $steps->detail($detail);
         }
-        $all[] = new Step('inspect', StepKind::Inspect, '', '', array_map(static fn (Step $s): string => $s->key, $all), Minutes::INSPECT, 0.0, null, [], Words::INSPECT);
+        $all[] = new Step(
+            key: 'inspect',
+            kind: StepKind::Inspect,
+            after: array_map(static fn (Step $s): string => $s->key, $all),
+            minutes: $pace->inspect,
+            text: Words::INSPECT,
+        );
 
         return Order::of($all);
     }
@@ -60,34 +64,112 @@ final readonly class Steps
     /** @return list<Step> one step, where anything comes in pairs */
     private function portions(): array
     {
-        $weighings = [];
-        foreach ($this->figure->parts as $part) {
-            if ($part->mirror) {
-                $weighings[] = new Weighing('wool', $part->colour, $this->wool[$part->key]->coverG(), 2);
+        $pairs = array_filter(
+            $this->ledger->lines,
+            fn (LedgerLine $l): bool => $l->detail === '' &&
+                $l->material !== CoreMaterial::Foam->value &&
+                $this->figure->parts[$l->part]->mirror,
+        );
+
+        return $pairs === []
+            ? []
+            : [
+                new Step(
+                    key: 'portion',
+                    kind: StepKind::Portion,
+                    minutes: $this->pace->portion,
+                    weighings: array_values($pairs),
+                    text: Words::PORTION,
+                ),
+            ];
+    }
+
+    /** @return list<Step> core and cover, or one step for what is all of one piece */
+    private function making(Part $part): array
+    {
+        $wool = $this->ledger->wool[$part->key];
+        $core = $wool->coreMaterial();
+        $after = $part->mirror ? ['portion'] : [];
+        $steps = [];
+        if ($core !== CoreMaterial::None) {
+            $each = $core === CoreMaterial::Foam ? $this->pace->foam : $this->pace->bulk($wool->coreG(), $part->firmness);
+            $steps[] = new Step(
+                key: 'core:'.$part->key,
+                kind: StepKind::Core,
+                part: $part->key,
+                after: $after,
+                minutes: $part->count() * $each,
+                needle: Needle::bulk(Pace::needles($wool->coreG())),
+                weighings: $this->lines($part, Purpose::Inside),
+                text: Words::core($part, $core),
+            );
+            $after = ['core:'.$part->key];
+        }
+        if ($part->covering->way->replacesCover()) {
+            $steps[] = $this->covering('cover:'.$part->key, $part, $after);
+
+            return $steps;
+        }
+        $each =
+            $this->pace->bulk($wool->coverG(), $part->firmness) +
+            $this->pace->surface($this->ledger->areaCm2($part->key), $part->key === $this->face);
+        $isSolid = $core === CoreMaterial::None;
+        $steps[] = new Step(
+            key: 'cover:'.$part->key,
+            kind: $isSolid ? StepKind::Felt : StepKind::Cover,
+            part: $part->key,
+            after: $after,
+            minutes: $part->count() * $each,
+            needle: $isSolid ? Needle::shaping() : Needle::surface(),
+            weighings: $this->lines($part, Purpose::Cover),
+            text: $isSolid ? Words::felt($part) : Words::cover($part),
+        );
+
+        return $steps;
+    }
+
+    /**
+     * Loops, tufts, locks and hair come last on a part: when its face is made and its seams can be hidden under them.
+     *
+     * @return list<Step>
+     */
+    private function layingOn(Part $part): array
+    {
+        $way = $part->covering->way;
+        if ($way === CoveringWay::Felt || $way->replacesCover()) {
+            return [];
+        }
+        $after = ['cover:'.$part->key];
+        foreach ($this->figure->detailsOn($part->key) as $detail) {
+            $after[] = 'detail:'.$detail->key;
+        }
+        foreach ($this->figure->parts as $other) {
+            if ($other->isJoined() && in_array($part->key, [$other->key, $other->joinTo], true)) {
+                $after[] = 'join:'.$other->key;
             }
         }
 
-        return $weighings === [] ? [] : [new Step('portion', StepKind::Portion, '', '', [], Minutes::PORTION, 0.0, null, $weighings, Words::PORTION)];
+        return [$this->covering('covering:'.$part->key, $part, $after)];
     }
 
-    /** @return list<Step> core and cover, or one step for a solid part */
-    private function making(Part $part): array
+    /** @param  list<string>  $after */
+    private function covering(string $key, Part $part, array $after): Step
     {
-        $wool = $this->wool[$part->key];
-        $core = $wool->coreMaterial();
-        $colour = new Weighing('wool', $part->colour, $wool->coverG(), $part->count());
-        $after = $part->mirror ? ['portion'] : [];
-        $surface = Minutes::surface($wool->areaCm2(), $part->key === $this->face);
-        $coverMinutes = $part->count() * (Minutes::bulk($wool->coverG(), $part->firmness) + $surface);
-        if ($core === CoreMaterial::None) {
-            return [new Step('cover:'.$part->key, StepKind::Felt, $part->key, '', $after, $coverMinutes, 0.0, Needle::shaping(), [$colour], Words::felt($part))];
-        }
-        $coreMinutes = $part->count() * ($core === CoreMaterial::Foam ? 1.0 : Minutes::bulk($wool->coreG(), $part->firmness));
+        $need = $this->ledger->wool[$part->key]->covering;
+        $way = $part->covering->way;
 
-        return [
-            new Step('core:'.$part->key, StepKind::Core, $part->key, '', $after, $coreMinutes, 0.0, Needle::bulk(Minutes::holder($wool->coreG())), [new Weighing($core->value, '', $wool->coreG(), $part->count())], Words::core($part, $core)),
-            new Step('cover:'.$part->key, StepKind::Cover, $part->key, '', ['core:'.$part->key], $coverMinutes, 0.0, Needle::surface(), [$colour], Words::cover($part)),
-        ];
+        return new Step(
+            key: $key,
+            kind: StepKind::Covering,
+            part: $part->key,
+            after: $after,
+            minutes: $part->count() * $this->pace->covering($way, $need->count, $need->metres),
+            needle: in_array($way, [CoveringWay::Film, CoveringWay::PreFelt, CoveringWay::Plait], true)
+                ? null
+                : Needle::surface(),
+            weighings: [...$this->lines($part, Purpose::Covering), ...$this->lines($part, Purpose::Film)],
+            text: Words::covering($part, $need->text),
+        );
     }
 
     /** @return list<Step> */
@@ -109,8 +191,24 @@ final readonly class Steps
         }
 
         return [
-            new Step('join:'.$part->key, StepKind::Join, $part->key, '', $after, $part->count() * Minutes::JOIN, 0.0, Needle::joining(), [], Words::join($part, $this->figure->parts[$part->joinTo])),
-            new Step('hide:'.$part->key, StepKind::Hide, $part->key, '', ['join:'.$part->key], $part->count() * Minutes::HIDE, 0.0, Needle::surface(), [], Words::hide($part)),
+            new Step(
+                key: 'join:'.$part->key,
+                kind: StepKind::Join,
+                part: $part->key,
+                after: $after,
+                minutes: $part->count() * $this->pace->join,
+                needle: Needle::joining(),
+                text: Words::join($part, $this->figure->parts[$part->joinTo]),
+            ),
+            new Step(
+                key: 'hide:'.$part->key,
+                kind: StepKind::Hide,
+                part: $part->key,
+                after: ['join:'.$part->key],
+                minutes: $part->count() * $this->pace->hide,
+                needle: Needle::surface(),
+                text: Words::hide($part),
+            ),
         ];
     }
 
@@ -131,20 +229,40 @@ final readonly class Steps
                 $after[] = 'join:'.$other->key;
             }
         }
-        $count = self::pieces($detail, $part);
-        $felted = $detail->method === Method::Felt;
-        $weighings = $felted ? [new Weighing('wool', $detail->colour, DetailWool::mg($detail) / 1000, $count)] : [];
-        $isSpark = Crispness::isSpark($this->figure, $detail);
+        $line = $this->ledger->ofDetail($detail->key);
 
         return new Step(
-            'detail:'.$detail->key, StepKind::Detail, $detail->on, $detail->key, $after, $count * Minutes::detail($detail, $isSpark),
-            in_array($detail->method, [Method::ReadyMade, Method::Paint, Method::Pin], true) ? Minutes::DRYING : 0.0,
-            $felted ? Needle::face() : null, $weighings, Words::detail($detail),
+            key: 'detail:'.$detail->key,
+            kind: StepKind::Detail,
+            part: $detail->on,
+            detail: $detail->key,
+            after: $after,
+            minutes: $this->figure->pieces($detail) * $this->minutes($detail),
+            waitMinutes: in_array($detail->method, [Method::ReadyMade, Method::Paint, Method::Pin], true)
+                ? $this->pace->drying
+                : 0.0,
+            needle: $detail->method === Method::Felt ? Needle::face() : null,
+            weighings: $line === null ? [] : [$line],
+            text: Words::detail($detail),
         );
     }
 
-    public static function pieces(Detail $detail, Part $part): int
+    /** Of one piece of a detail. */
+    private function minutes(Detail $detail): float
     {
-        return ($detail->mirror ? 2 : 1) * $part->count();
+        return match (true) {
+            $detail->method !== Method::Felt => $this->pace->fixed,
+            $detail->kind === DetailKind::Line => $this->pace->line,
+            Crispness::isSpark($this->figure, $detail) => $this->pace->spark,
+            default => $this->pace->spot,
+        };
+    }
+
+    /** @return list<LedgerLine> */
+    private function lines(Part $part, Purpose $purpose): array
+    {
+        return array_values(
+            array_filter($this->ledger->ofPart($part->key), static fn (LedgerLine $l): bool => $l->purpose === $purpose),
+        );
     }
 }

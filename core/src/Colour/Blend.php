@@ -7,7 +7,7 @@ namespace Impa\Colour;
 /**
  * What wools look like when they are teased into one: the relation of Stearns and Noechel, "Spectrophotometric
  * prediction of color of wool blends", American Dyestuff Reporter 33 (1944), with their M = 0.15 for wool, applied to
- * the three channels of linear light in place of a spectrum (design.md, section 4). Under f, blends are straight lines.
+ * the three channels of linear light in place of a spectrum (docs/trade.md, Colours). Under f, blends are straight lines.
  */
 final class Blend
 {

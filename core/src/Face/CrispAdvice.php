@@ -38,17 +38,34 @@ final class CrispAdvice
         }
         $grow = $least / $own;
         $up = static fn (float $mm): float => ceil(10 * $mm * $grow - 1e-9) / 10;
-        $larger = ['widthMm' => $up($detail->widthMm)] + ($detail->kind === DetailKind::Line ? [] : ['heightMm' => $up($detail->heightMm)]) + ($detail->widthsMm === [] ? [] : ['widthsMm' => array_map($up, $detail->widthsMm)]);
+        $larger =
+            ['widthMm' => $up($detail->widthMm)] +
+            ($detail->kind === DetailKind::Line ? [] : ['heightMm' => $up($detail->heightMm)]) +
+            ($detail->widthsMm === [] ? [] : ['widthsMm' => array_map($up, $detail->widthsMm)]);
         $mends = [Mend::set('stitch it', ['method' => 'stitch'])];
         if ($detail->kind !== DetailKind::Patch) {
             $mends[] = Mend::set(sprintf('make it %.1f mm', ceil(10 * $least - 1e-9) / 10), $larger);
         }
         if ($detail->kind === DetailKind::Disc) {
             $sold = ReadyMade::nearest($own);
-            $mends[] = Mend::set(sprintf('sew on a bead of %.1f mm', $sold), ['kind' => 'bead', 'method' => 'bead', 'widthMm' => $sold, 'heightMm' => $sold]);
+            $mends[] = Mend::set(sprintf('sew on a bead of %.1f mm', $sold), [
+                'kind' => 'bead',
+                'method' => 'bead',
+                'widthMm' => $sold,
+                'heightMm' => $sold,
+            ]);
         }
 
-        return Advice::look('too-small', sprintf('%.1f mm, and felt holds no less than %.1f mm cleanly%s', $own, $least, $needles->coarser() > 1.0 ? sprintf(' with a %d, your finest needle', $needles->finest()) : ''), $mends);
+        return Advice::look(
+            'too-small',
+            sprintf(
+                '%.1f mm, and felt holds no less than %.1f mm cleanly%s',
+                $own,
+                $least,
+                $needles->coarser() > 1.0 ? sprintf(' with a %d, your finest needle', $needles->finest()) : '',
+            ),
+            $mends,
+        );
     }
 
     private static function hardToSee(Figure $figure, Detail $detail): ?Advice
@@ -64,14 +81,35 @@ final class CrispAdvice
         $mends = [];
         $rim = self::rim($figure, $detail->colour, $ground);
         if ($rim !== '' && in_array($detail->kind, [DetailKind::Disc, DetailKind::Bead, DetailKind::Eye], true)) {
-            $mends[] = Mend::with(sprintf('rim it in %s, %.0f mm all round', mb_strtolower($figure->colours[$rim]->name), self::RIM_MM), ['layer' => $detail->layer + 1], [
-                'key' => $detail->key.'-rim', 'name' => 'Rim of '.mb_strtolower($detail->name), 'on' => $detail->on, 'kind' => 'disc', 'colour' => $rim, 'layer' => $detail->layer, 'mirror' => $detail->mirror, 'method' => 'felt', 'side' => $detail->side->value,
-                'xMm' => $detail->xMm, 'yMm' => $detail->yMm, 'turnDeg' => $detail->turnDeg, 'widthMm' => $detail->widthMm + 2 * self::RIM_MM, 'heightMm' => $detail->heightMm + 2 * self::RIM_MM,
-            ]);
+            $mends[] = Mend::with(
+                sprintf('rim it in %s, %.0f mm all round', mb_strtolower($figure->colours[$rim]->name), self::RIM_MM),
+                ['layer' => $detail->layer + 1],
+                [
+                    'key' => $detail->key.'-rim',
+                    'name' => 'Rim of '.mb_strtolower($detail->name),
+                    'on' => $detail->on,
+                    'kind' => 'disc',
+                    'colour' => $rim,
+                    'layer' => $detail->layer,
+                    'mirror' => $detail->mirror,
+                    'method' => 'felt',
+                    'side' => $detail->side->value,
+                    'xMm' => $detail->xMm,
+                    'yMm' => $detail->yMm,
+                    'turnDeg' => $detail->turnDeg,
+                    'widthMm' => $detail->widthMm + 2 * self::RIM_MM,
+                    'heightMm' => $detail->heightMm + 2 * self::RIM_MM,
+                ],
+            );
         }
         if ($detail->method === Method::Felt && $detail->kind === DetailKind::Disc) {
             $sold = ReadyMade::nearest(min($detail->widthMm, $detail->heightMm));
-            $mends[] = Mend::set(sprintf('use a glossy eye of %.1f mm', $sold), ['kind' => 'eye', 'method' => 'ready-made', 'widthMm' => $sold, 'heightMm' => $sold]);
+            $mends[] = Mend::set(sprintf('use a glossy eye of %.1f mm', $sold), [
+                'kind' => 'eye',
+                'method' => 'ready-made',
+                'widthMm' => $sold,
+                'heightMm' => $sold,
+            ]);
         }
         if ($rim !== '') {
             $mends[] = Mend::set(sprintf('felt it in %s', mb_strtolower($figure->colours[$rim]->name)), ['colour' => $rim]);
@@ -80,17 +118,36 @@ final class CrispAdvice
         [$it, $ground] = [mb_strtolower($own->name), mb_strtolower($below->name)];
 
         return $isByHue
-            ? Advice::look('as-light', sprintf('%s is as light as %s (%.1f to 1): this small it merges with it from a few steps away, and for eyes that see colours otherwise', $it, $ground, $ratio), $mends)
-            : Advice::look('low-contrast', sprintf('%s on %s reads at %.0f; 20 is crisp', $it, $ground, $difference), $mends);
+            ? Advice::look(
+                'as-light',
+                sprintf(
+                    '%s is as light as %s (%.1f to 1): this small it merges with it from a few steps away, '.
+                        'and for eyes that see colours otherwise',
+                    $it,
+                    $ground,
+                    $ratio,
+                ),
+                $mends,
+            )
+            : Advice::look(
+                'low-contrast',
+                sprintf('%s on %s reads at %.0f; %.0f is crisp', $it, $ground, $difference, Contrast::CRISP),
+                $mends,
+            );
     }
 
     /** Key of the figure's colour that stands out most from both; empty where none does from either. */
     private static function rim(Figure $figure, string $one, string $two): string
     {
         $best = '';
-        $most = 20.0;
+        $most = Contrast::CRISP;
         foreach ($figure->colours as $key => $colour) {
-            $least = min(array_map(static fn (string $k): float => Ciede2000::between($colour->srgb->lab(), $figure->colours[$k]->srgb->lab()), [$one, $two]));
+            $least = min(
+                array_map(
+                    static fn (string $k): float => Ciede2000::between($colour->srgb->lab(), $figure->colours[$k]->srgb->lab()),
+                    [$one, $two],
+                ),
+            );
             if ($least > $most) {
                 [$most, $best] = [$least, (string) $key];
             }

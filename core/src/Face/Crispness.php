@@ -8,9 +8,9 @@ use Impa\Figure\Detail;
 use Impa\Figure\DetailKind;
 use Impa\Figure\Figure;
 use Impa\Figure\Method;
-use Impa\Shape\Box;
+use Impa\Geometry\Box;
 
-/** The smallest detail that wool still holds cleanly (design.md, section 4). */
+/** The smallest detail that wool still holds cleanly (docs/trade.md, Sums). */
 final class Crispness
 {
     public const SPOT_MM = 2.0;

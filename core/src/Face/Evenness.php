@@ -29,12 +29,8 @@ final readonly class Evenness
      * @param  ?float  $eyeLineMm  y of the highest pair of spots, beads or ready-made eyes; null where there is none
      * @param  array<string, list<Advice>>  $advice  by the key of a detail
      */
-    private function __construct(
-        public float $levelMm,
-        public float $asideMm,
-        public ?float $eyeLineMm,
-        public array $advice,
-    ) {
+    private function __construct(public float $levelMm, public float $asideMm, public ?float $eyeLineMm, public array $advice)
+    {
     }
 
     public static function of(Figure $figure, string $part): self
@@ -59,12 +55,19 @@ final readonly class Evenness
             }
             for ($k = $i + 1, $n = count($details); $k < $n && ! isset($paired[$one->key]); $k++) {
                 [$other, [$ox, $oy]] = [$details[$k], $middles[$k]];
-                if (isset($paired[$other->key]) || $x * $ox >= 0.0 || hypot($x + $ox, $y - $oy) >= self::TWIN_MM || min(abs($x), abs($ox)) <= self::MIDDLE_MM || ! self::areAlike($one, $other)) {
+                if (
+                    isset($paired[$other->key]) ||
+                    $x * $ox >= 0.0 ||
+                    hypot($x + $ox, $y - $oy) >= self::TWIN_MM ||
+                    min(abs($x), abs($ox)) <= self::MIDDLE_MM ||
+                    ! self::areAlike($one, $other)
+                ) {
                     continue;
                 }
                 $paired[$one->key] = $paired[$other->key] = true;
                 [$up, $out] = [$oy - $y, abs($ox) - abs($x)];
-                // On a pair of eyes two may lean the same way, as the sparks of one light do: they are no mirror images, and even all the same.
+                // On a pair of eyes two may lean the same way, as the sparks of one light do: they are no mirror images,
+                // and even all the same.
                 if (self::isOnPair($i, $details, $middles)) {
                     $level = max($level, abs($up));
 
@@ -76,19 +79,38 @@ final readonly class Evenness
                 }
                 [$level, $aside] = [max($level, abs($up)), max($aside, abs($out))];
                 if (max(abs($up), abs($out)) > self::SEEN_MM) {
-                    $advice[$other->key][] = Advice::look('uneven', sprintf('it lies %s than %s', implode(' and ', array_filter([
-                        abs($up) > self::SEEN_MM ? sprintf('%.1f mm %s', abs($up), $up > 0.0 ? 'higher' : 'lower') : '',
-                        abs($out) > self::SEEN_MM ? sprintf('%.1f mm %s', abs($out), $out > 0.0 ? 'farther out' : 'farther in') : '',
-                    ])), mb_strtolower($one->name)), [
-                        Mend::instead('make the two one pair', ['mirror' => true], $one->key),
-                        Mend::set('only set it level', ['yMm' => round($other->yMm - $up, 2)]),
-                    ]);
+                    $advice[$other->key][] = Advice::look(
+                        'uneven',
+                        sprintf(
+                            'it lies %s than %s',
+                            implode(
+                                ' and ',
+                                array_filter([
+                                    abs($up) > self::SEEN_MM
+                                        ? sprintf('%.1f mm %s', abs($up), $up > 0.0 ? 'higher' : 'lower')
+                                        : '',
+                                    abs($out) > self::SEEN_MM
+                                        ? sprintf('%.1f mm %s', abs($out), $out > 0.0 ? 'farther out' : 'farther in')
+                                        : '',
+                                ]),
+                            ),
+                            mb_strtolower($one->name),
+                        ),
+                        [
+                            Mend::instead('make the two one pair', ['mirror' => true], $one->key),
+                            Mend::set('only set it level', ['yMm' => round($other->yMm - $up, 2)]),
+                        ],
+                    );
                 }
             }
             if (! isset($paired[$one->key]) && abs($x) < self::MIDDLE_MM && ! $one->isMeant('aside')) {
                 $aside = max($aside, abs($x));
                 if (abs($x) > self::SEEN_MM && ! Crispness::isSpark($figure, $one)) {
-                    $advice[$one->key][] = Advice::look('aside', sprintf('it lies %.1f mm to the %s of the middle line', abs($x), $x > 0.0 ? 'right' : 'left'), [Mend::set('set it on the middle line', ['xMm' => round($one->xMm - $x, 2)])]);
+                    $advice[$one->key][] = Advice::look(
+                        'aside',
+                        sprintf('it lies %.1f mm to the %s of the middle line', abs($x), $x > 0.0 ? 'right' : 'left'),
+                        [Mend::set('set it on the middle line', ['xMm' => round($one->xMm - $x, 2)])],
+                    );
                 }
             }
         }
@@ -107,7 +129,11 @@ final readonly class Evenness
         [$x, $y] = $middles[$i];
         foreach ($details as $k => $under) {
             [$ux, $uy] = $middles[$k];
-            if ($under->mirror && $under->layer < $details[$i]->layer && hypot(abs($x) - abs($ux), $y - $uy) < max($under->widthMm, $under->heightMm) / 2) {
+            if (
+                $under->mirror &&
+                $under->layer < $details[$i]->layer &&
+                hypot(abs($x) - abs($ux), $y - $uy) < max($under->widthMm, $under->heightMm) / 2
+            ) {
                 return true;
             }
         }
@@ -117,8 +143,11 @@ final readonly class Evenness
 
     private static function areAlike(Detail $one, Detail $other): bool
     {
-        return ! $other->mirror && $one->kind === $other->kind && $one->colour === $other->colour && $one->layer === $other->layer
-            && abs(log(max(0.01, $one->areaMm2()) / max(0.01, $other->areaMm2()))) < self::TWIN_SIZE;
+        return ! $other->mirror &&
+            $one->kind === $other->kind &&
+            $one->colour === $other->colour &&
+            $one->layer === $other->layer &&
+            abs(log(max(0.01, $one->areaMm2()) / max(0.01, $other->areaMm2()))) < self::TWIN_SIZE;
     }
 
     /**
@@ -135,13 +164,34 @@ final readonly class Evenness
         }
         foreach (array_reverse($details, true) as $k => $under) {
             [$ux, $uy] = $middles[$k];
-            if ($under->mirror && $under->layer < $spark->layer && hypot($x - $ux, $y - $uy) < max($under->widthMm, $under->heightMm) / 2) {
+            if (
+                $under->mirror &&
+                $under->layer < $spark->layer &&
+                hypot($x - $ux, $y - $uy) < max($under->widthMm, $under->heightMm) / 2
+            ) {
                 $by = $x - $ux;
 
-                return abs($by) <= self::SEEN_MM ? null : Advice::look('sparks', sprintf('the sparks lie %.1f mm to either side of their pupils: one light puts both on the same side', abs($by)), [
-                    Mend::with('put both on the right', ['mirror' => false, 'xMm' => round($ux + abs($by), 2)], self::twin($figure, $spark, -$ux + abs($by))),
-                    Mend::with('put both on the left', ['mirror' => false, 'xMm' => round($ux - abs($by), 2)], self::twin($figure, $spark, -$ux - abs($by))),
-                ]);
+                return abs($by) <= self::SEEN_MM
+                    ? null
+                    : Advice::look(
+                        'sparks',
+                        sprintf(
+                            'the sparks lie %.1f mm to either side of their pupils: one light puts both on the same side',
+                            abs($by),
+                        ),
+                        [
+                            Mend::with(
+                                'put both on the right',
+                                ['mirror' => false, 'xMm' => round($ux + abs($by), 2)],
+                                self::twin($figure, $spark, -$ux + abs($by)),
+                            ),
+                            Mend::with(
+                                'put both on the left',
+                                ['mirror' => false, 'xMm' => round($ux - abs($by), 2)],
+                                self::twin($figure, $spark, -$ux - abs($by)),
+                            ),
+                        ],
+                    );
             }
         }
 
@@ -153,7 +203,12 @@ final readonly class Evenness
     {
         foreach ($figure->document()->details ?? [] as $detail) {
             if ($detail->key === $spark->key) {
-                return ['key' => $spark->key.'-left', 'name' => $spark->name.', left', 'mirror' => false, 'xMm' => round($x, 2)] + get_object_vars($detail);
+                return [
+                    'key' => $spark->key.'-left',
+                    'name' => $spark->name.', left',
+                    'mirror' => false,
+                    'xMm' => round($x, 2),
+                ] + get_object_vars($detail);
             }
         }
 

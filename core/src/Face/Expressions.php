@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Impa\Face;
 
-use Impa\Colour\Ciede2000;
-use Impa\Colour\Srgb;
 use Impa\Face\Expression\BeadEyes;
 use Impa\Face\Expression\Bit;
 use Impa\Face\Expression\Brows;
@@ -25,9 +23,10 @@ use Impa\Face\Expression\Spot;
 use Impa\Face\Expression\Stripe;
 use Impa\Face\Expression\Tone;
 use Impa\Face\Expression\Whiskers;
+use Impa\Figure\Draft;
 use Impa\Figure\Figure;
-use Impa\Figure\FreeKey;
 use Impa\Figure\Part;
+use Impa\Surface\Surface;
 use stdClass;
 
 /** The pieces of a face that can be put on any head, and varied afterwards. A new one is one file and one line here. */
@@ -37,20 +36,63 @@ final class Expressions
     private const ON_GROUND = 0.7;
 
     /** @var list<class-string<Expression>> */
-    private const ALL = [OpenEyes::class, SmilingEyes::class, BeadEyes::class, Brows::class, ButtonNose::class, SoftNose::class, MouthLine::class, OpenMouth::class, Cheeks::class, Whiskers::class, Freckles::class, Muzzle::class, Spot::class, Stripe::class];
+    private const ALL = [
+        OpenEyes::class,
+        SmilingEyes::class,
+        BeadEyes::class,
+        Brows::class,
+        ButtonNose::class,
+        SoftNose::class,
+        MouthLine::class,
+        OpenMouth::class,
+        Cheeks::class,
+        Whiskers::class,
+        Freckles::class,
+        Muzzle::class,
+        Spot::class,
+        Stripe::class,
+    ];
 
-    /** @return list<array{kind: string, name: string, sliders: list<Slider>, sample: list<array<string, mixed>>}> with each piece as it looks on a ball of 60 mm, colours as `hex` */
+    /**
+     * @return list<array{
+     *     kind: string, name: string, sliders: list<Slider>, sample: list<array<string, mixed>>,
+     * }> with each piece as it looks on a ball of 60 mm, colours as `hex`
+     */
     public static function catalogue(): array
     {
-        $head = Figure::fromJson((string) json_encode(['format' => 'impa-figure', 'version' => 1, 'name' => 'A ball', 'heightMm' => 60, 'colours' => [['key' => 'skin', 'hex' => '#e6cfa6']], 'parts' => [
-            ['key' => 'head', 'shape' => ['kind' => 'ball', 'widthMm' => 60, 'heightMm' => 60, 'depthMm' => 60], 'at' => ['xMm' => 0, 'yMm' => 30], 'colour' => 'skin'],
-        ]]));
+        $head = Figure::fromJson(
+            (string) json_encode([
+                'format' => 'impa-figure',
+                'version' => 1,
+                'name' => 'A ball',
+                'heightMm' => 60,
+                'colours' => [['key' => 'skin', 'hex' => '#e6cfa6']],
+                'parts' => [
+                    [
+                        'key' => 'head',
+                        'shape' => ['kind' => 'ball', 'widthMm' => 60, 'heightMm' => 60, 'depthMm' => 60],
+                        'at' => ['xMm' => 0, 'yMm' => 30],
+                        'colour' => 'skin',
+                    ],
+                ],
+            ]),
+        );
 
         return array_map(static function (string $e) use ($head): array {
             $document = self::put($head, $head->parts['head'], $e::kind(), [])['document'];
             $hex = array_column($document->colours, 'hex', 'key');
 
-            return ['kind' => $e::kind(), 'name' => $e::name(), 'sliders' => $e::sliders(), 'sample' => array_values(array_map(static fn (stdClass $d): array => get_object_vars($d) + ['hex' => $hex[$d->colour]], $document->details))];
+            return [
+                'kind' => $e::kind(),
+                'name' => $e::name(),
+                'sliders' => $e::sliders(),
+                'sample' => array_values(
+                    array_map(
+                        static fn (stdClass $d): array => get_object_vars($d) + ['hex' => $hex[$d->colour]],
+                        $document->details,
+                    ),
+                ),
+            ];
         }, self::ALL);
     }
 
@@ -71,10 +113,12 @@ final class Expressions
         foreach ($expression::sliders() as $slider) {
             $set[$slider->key] = $slider->held($values[$slider->key] ?? null);
         }
-        $document = $figure->document();
-        $document->details ??= [];
+        $draft = Draft::of($figure);
+        $document = $draft->document;
         $isNew = $key === '';
-        $key = ! $isNew ? $key : FreeKey::besides(array_map(static fn (stdClass $d): string => $d->piece->key ?? '', $document->details), $kind);
+        $key = ! $isNew
+            ? $key
+            : Draft::besides(array_map(static fn (stdClass $d): string => $d->piece->key ?? '', $document->details), $kind);
         $old = [];
         $at = count($document->details);
         foreach ($document->details as $i => $detail) {
@@ -86,21 +130,35 @@ final class Expressions
         if (! $isNew && $old === []) {
             throw FaceRefused::pieceIsGone($key, mb_strtolower($part->name));
         }
-        $document->details = array_values(array_filter($document->details, static fn (stdClass $d): bool => ! isset($old[$d->key])));
+        $document->details = array_values(
+            array_filter($document->details, static fn (stdClass $d): bool => ! isset($old[$d->key])),
+        );
         $bits = $expression::bits(Head::of(Surface::of($part->placements()[0])), $set);
         $above = self::above($figure, $part, $bits, array_keys($old));
         $made = [];
         foreach ($bits as $bit) {
-            $before = $old[$key.'-'.$bit->key] ?? new stdClass;
-            $made[] = (object) (array_filter(['name' => $before->name ?? null, 'colour' => $before->colour ?? null, 'method' => $before->method ?? null, 'meant' => $before->meant ?? null]) + [
-                'key' => $key.'-'.$bit->key, 'name' => $bit->name, 'on' => $part->key, 'colour' => self::colour($document, $part, $bit->tone),
-                'xMm' => $bit->xMm, 'yMm' => $bit->yMm, 'layer' => $bit->layer + $above,
-                'piece' => (object) ['key' => $key, 'kind' => $kind, 'values' => (object) $set],
-            ] + $bit->members);
+            $before = $old[$key.'-'.$bit->key] ?? new stdClass();
+            $made[] =
+                (object) (array_filter([
+                    'name' => $before->name ?? null,
+                    'colour' => $before->colour ?? null,
+                    'method' => $before->method ?? null,
+                    'meant' => $before->meant ?? null,
+                ]) + [
+                    'key' => $key.'-'.$bit->key,
+                    'name' => $bit->name,
+                    'on' => $part->key,
+                    'colour' => self::colour($draft, $part, $bit->tone),
+                    'xMm' => $bit->xMm,
+                    'yMm' => $bit->yMm,
+                    'layer' => $bit->layer + $above,
+                    'piece' => (object) ['key' => $key, 'kind' => $kind, 'values' => (object) $set],
+                ] +
+                    $bit->members);
         }
         array_splice($document->details, $at, 0, $made);
 
-        return ['document' => $document, 'key' => $key];
+        return ['document' => $draft->whole(), 'key' => $key];
     }
 
     /**
@@ -132,7 +190,12 @@ final class Expressions
         foreach ($figure->detailsOn($part->key) as $detail) {
             [$x, $y] = $detail->middle();
             $half = max($detail->widthMm, $detail->heightMm) / 2;
-            if ($bits !== [] && ! in_array($detail->key, $own, true) && $half > 0.0 && hypot($bits[0]->xMm - $x, $bits[0]->yMm - $y) < self::ON_GROUND * $half) {
+            if (
+                $bits !== [] &&
+                ! in_array($detail->key, $own, true) &&
+                $half > 0.0 &&
+                hypot($bits[0]->xMm - $x, $bits[0]->yMm - $y) < self::ON_GROUND * $half
+            ) {
                 $layer = max($layer, $detail->layer);
             }
         }
@@ -141,22 +204,8 @@ final class Expressions
     }
 
     /** Key of the figure's colour for a tone; the house's colour is added where the figure has none near it. */
-    private static function colour(stdClass $document, Part $part, Tone $tone): string
+    private static function colour(Draft $draft, Part $part, Tone $tone): string
     {
-        if ($tone === Tone::Skin) {
-            return $part->colour;
-        }
-        $wanted = Srgb::hex($tone->hex())->lab();
-        $best = ['', $tone->reach()];
-        foreach ($document->colours as $colour) {
-            $difference = Ciede2000::between(Srgb::hex($colour->hex)->lab(), $wanted);
-            $best = $difference < $best[1] ? [$colour->key, $difference] : $best;
-        }
-        if ($best[0] === '') {
-            $best[0] = FreeKey::besides(array_column($document->colours, 'key'), $tone->value);
-            $document->colours[] = (object) ['key' => $best[0], 'name' => $tone->name(), 'hex' => $tone->hex()];
-        }
-
-        return $best[0];
+        return $tone === Tone::Skin ? $part->colour : $draft->colourFor($tone->hex(), $tone->name(), $tone->value, $tone->reach());
     }
 }

@@ -5,12 +5,16 @@ declare(strict_types=1);
 namespace Impa\Face;
 
 use Impa\Face\Expression\Head;
+use Impa\Figure\Draft;
 use Impa\Figure\Figure;
-use Impa\Figure\FreeKey;
 use Impa\Figure\Part;
+use Impa\Surface\Surface;
 use stdClass;
 
-/** A face taken from one head to another, of the same figure or of another one, with its proportions: everything as high and as far out as it was, as shares of the head. */
+/**
+ * A face taken from one head to another, of the same figure or of another one, with its proportions: everything as high
+ * and as far out as it was, as shares of the head.
+ */
 final class FaceCopy
 {
     /**
@@ -21,46 +25,66 @@ final class FaceCopy
      */
     public static function of(Figure $from, Part $face, Figure $to, Part $head, bool $instead): stdClass
     {
-        $source = array_values(array_filter($from->document()->details ?? [], static fn (stdClass $d): bool => $d->on === $face->key && ($d->side ?? 'front') === 'front'));
+        $source = array_values(
+            array_filter(
+                $from->document()->details ?? [],
+                static fn (stdClass $d): bool => $d->on === $face->key && ($d->side ?? 'front') === 'front',
+            ),
+        );
         if ($source === []) {
             throw FaceRefused::nothingToCopy($face->name);
         }
         [$one, $two] = [Head::of(Surface::of($face->placements()[0])), Head::of(Surface::of($head->placements()[0]))];
         $high = $two->heightMm() / $one->heightMm();
         $wide = $two->halfMm($two->y(0.5)) / max(0.1, $one->halfMm($one->y(0.5)));
-        $document = $to->document();
-        $kept = array_filter($document->details ?? [], static fn (stdClass $d): bool => ! $instead || $d->on !== $head->key || ($d->side ?? 'front') !== 'front');
+        $draft = Draft::of($to);
+        $document = $draft->document;
+        $kept = array_filter(
+            $document->details,
+            static fn (stdClass $d): bool => ! $instead || $d->on !== $head->key || ($d->side ?? 'front') !== 'front',
+        );
         $document->details = array_values($kept);
         $pieces = [];
         foreach ($source as $detail) {
             $copy = self::scaled($detail, $wide, $high);
             $copy->on = $head->key;
-            $copy->key = FreeKey::besides(array_column($document->details, 'key'), $detail->key);
+            $copy->key = $detail->key;
             $copy->yMm = round($two->y(0.5) + $high * (($detail->yMm ?? 0.0) - $one->y(0.5)), 2);
-            $copy->colour = self::colour($from, $document, $detail->colour);
+            $copy->colour = $draft->colourFor(
+                $from->colours[$detail->colour]->srgb->toHex(),
+                $from->colours[$detail->colour]->name,
+                $detail->colour,
+            );
             unset($copy->seen);
             if (isset($copy->piece)) {
-                $pieces[$copy->piece->key] ??= FreeKey::besides(self::pieces($document), $copy->piece->key);
+                $pieces[$copy->piece->key] ??= Draft::besides(self::pieces($document), $copy->piece->key);
                 $copy->piece->key = $pieces[$detail->piece->key];
                 // Its details are known by their piece's key, so that it can still be varied.
-                $copy->key = FreeKey::besides(array_column($document->details, 'key'), $copy->piece->key.substr($detail->key, strlen($detail->piece->key)));
+                $copy->key = $copy->piece->key.substr($detail->key, strlen($detail->piece->key));
             }
-            $document->details[] = $copy;
+            $draft->addDetail($copy);
         }
 
-        return $document;
+        return $draft->whole();
     }
 
-    /** Points go with the head's width and height; so do spots; the thickness of a line with the mean of both; what is bought keeps to sizes that are sold. */
+    /**
+     * Points go with the head's width and height; so do spots; the thickness of a line with the mean of both; what is
+     * bought keeps to sizes that are sold.
+     */
     private static function scaled(stdClass $detail, float $wide, float $high): stdClass
     {
-        /** @var stdClass $copy */
-        $copy = json_decode((string) json_encode($detail), false);
+        $copy = Draft::copy($detail);
         $mean = sqrt($wide * $high);
-        $points = static fn (array $list): array => array_map(static fn (array $p): array => [round($p[0] * $wide, 2), round($p[1] * $high, 2)], $list);
+        $points = static fn (array $list): array => array_map(
+            static fn (array $p): array => [round($p[0] * $wide, 2), round($p[1] * $high, 2)],
+            $list,
+        );
         $isHard = in_array($detail->kind, ['bead', 'eye'], true);
         $copy->xMm = round(($detail->xMm ?? 0.0) * $wide, 2);
-        foreach (['widthMm' => $detail->kind === 'line' || $isHard ? $mean : $wide, 'heightMm' => $isHard ? $mean : $high] as $name => $times) {
+        foreach (
+            ['widthMm' => $detail->kind === 'line' || $isHard ? $mean : $wide, 'heightMm' => $isHard ? $mean : $high] as $name => $times
+        ) {
             if (isset($copy->{$name})) {
                 $copy->{$name} = $isHard ? ReadyMade::nearest($detail->{$name} * $times) : self::size($detail->{$name} * $times);
             }
@@ -82,22 +106,6 @@ final class FaceCopy
     private static function size(float $mm): float
     {
         return max(0.3, round($mm, 2));
-    }
-
-    /** The other figure's colour of the same value, or this one's taken along. */
-    private static function colour(Figure $from, stdClass $document, string $key): string
-    {
-        $colour = $from->colours[$key];
-        $hex = $colour->srgb->toHex();
-        foreach ($document->colours as $known) {
-            if (strtolower($known->hex) === strtolower($hex)) {
-                return $known->key;
-            }
-        }
-        $new = (object) ['key' => FreeKey::besides(array_column($document->colours, 'key'), $key), 'name' => $colour->name, 'hex' => $hex];
-        $document->colours[] = $new;
-
-        return $new->key;
     }
 
     /** @return array<array-key, string> keys of the pieces that are there */

@@ -8,14 +8,18 @@ use Impa\Colour\Ciede2000;
 use Impa\Figure\Detail;
 use Impa\Figure\DetailKind;
 use Impa\Figure\Figure;
-use Impa\Shape\Box;
-use Impa\Shape\Outline;
+use Impa\Geometry\Box;
+use Impa\Geometry\Polygon;
 use WeakMap;
 
 /** What a detail really lies on: the topmost lower detail under its middle, else the part itself. */
 final class Ground
 {
-    /** @var ?WeakMap<Figure, array<string, array{string, bool}>> by figure and key of a detail: the key of the colour it lies on, and whether that is another detail's */
+    /**
+     * @var ?WeakMap<Figure, array<string, array{
+     *     string, bool,
+     * }>> by figure and key of a detail: the key of the colour it lies on, and whether that is another detail's
+     */
     private static ?WeakMap $known = null;
 
     /** Key of the colour it lies on. */
@@ -33,13 +37,16 @@ final class Ground
     /** CIEDE2000 between a detail and what it lies on. */
     public static function difference(Figure $figure, Detail $detail): float
     {
-        return Ciede2000::between($figure->colours[$detail->colour]->srgb->lab(), $figure->colours[self::colour($figure, $detail)]->srgb->lab());
+        return Ciede2000::between(
+            $figure->colours[$detail->colour]->srgb->lab(),
+            $figure->colours[self::colour($figure, $detail)]->srgb->lab(),
+        );
     }
 
     /** @return array<string, array{string, bool}> */
     private static function known(Figure $figure): array
     {
-        self::$known ??= new WeakMap;
+        self::$known ??= new WeakMap();
 
         return self::$known[$figure] ??= self::all($figure);
     }
@@ -56,14 +63,16 @@ final class Ground
                 [$x, $y] = $box->middle();
                 $grounds[$detail->key] = [$figure->parts[$part]->colour, false];
                 foreach ($lower as [$under, $loop, $around, $centre]) {
-                    foreach ($under->layer < $detail->layer && $under->side === $detail->side ? ($under->mirror ? [1, -1] : [1]) : [] as $way) {
-                        if ($around->has($way * $x, $y) && Outline::reach($loop, $centre[0], $centre[1], $way * $x, $y) <= 1.0) {
+                    foreach (
+                        $under->layer < $detail->layer && $under->side === $detail->side ? ($under->mirror ? [1, -1] : [1]) : [] as $way
+                    ) {
+                        if ($around->has($way * $x, $y) && Polygon::reach($loop, $centre[0], $centre[1], $way * $x, $y) <= 1.0) {
                             $grounds[$detail->key] = [$under->colour, true];
                         }
                     }
                 }
                 if ($detail->kind !== DetailKind::Line) {
-                    $lower[] = [$detail, $outline, $box, Outline::centroid($outline)];
+                    $lower[] = [$detail, $outline, $box, Polygon::centroid($outline)];
                 }
             }
         }

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Impa\Face;
 
-/** Where eyes, nose and mouth usually sit, by what the character is to be: ranges down the head as seen, each with its reason (trade.md, section 5; the numbers are house choices). */
+/**
+ * Where eyes, nose and mouth usually sit, by what the character is to be: ranges down the head as seen, each with its
+ * reason (docs/trade.md, Faces; the numbers are house choices).
+ */
 enum Guides: string
 {
     case Cute = 'cute';
@@ -26,10 +29,10 @@ enum Guides: string
     private function ranges(): array
     {
         return match ($this) {
-            self::Cute => ['eyes' => [0.54, 0.64], 'nose' => [0.60, 0.70], 'mouth' => [0.68, 0.78]],
-            self::Baby => ['eyes' => [0.60, 0.70], 'nose' => [0.67, 0.75], 'mouth' => [0.74, 0.83]],
+            self::Cute => ['eyes' => [0.54, 0.64], 'nose' => [0.6, 0.7], 'mouth' => [0.68, 0.78]],
+            self::Baby => ['eyes' => [0.6, 0.7], 'nose' => [0.67, 0.75], 'mouth' => [0.74, 0.83]],
             self::GrownUp => ['eyes' => [0.46, 0.54], 'nose' => [0.62, 0.72], 'mouth' => [0.74, 0.82]],
-            self::Gruff => ['eyes' => [0.38, 0.46], 'nose' => [0.52, 0.64], 'mouth' => [0.68, 0.80]],
+            self::Gruff => ['eyes' => [0.38, 0.46], 'nose' => [0.52, 0.64], 'mouth' => [0.68, 0.8]],
         };
     }
 
@@ -48,7 +51,7 @@ enum Guides: string
     {
         return match ($this) {
             self::Cute => [0.28, 0.42],
-            self::Baby => [0.40, 0.54],
+            self::Baby => [0.4, 0.54],
             self::GrownUp => [0.36, 0.46],
             self::Gruff => [0.22, 0.34],
         };
@@ -58,20 +61,37 @@ enum Guides: string
      * As levels on a head, mm from its middle, y up, and for the eyes how far out.
      *
      * @param  callable(float): float  $halfMm  half the width of the head at y
-     * @return list<array{key: string, why: string, whyApart: string, bands: list<array{name: string, highMm: float, lowMm: float}>, eyes: array{fromMm: float, toMm: float}}>
+     * @return list<array{
+     *     key: string, why: string, whyApart: string, bands: list<array{name: string, highMm: float, lowMm: float}>,
+     *     eyes: array{fromMm: float, toMm: float},
+     * }>
      */
     public static function on(float $crownMm, float $footMm, callable $halfMm): array
     {
-        return array_map(static fn (self $guide): array => [
-            'key' => $guide->value,
-            'why' => $guide->why(),
-            'whyApart' => $guide->whyApart(),
-            'eyes' => array_combine(['fromMm', 'toMm'], array_map(static fn (float $share): float => $share * $halfMm($crownMm - array_sum($guide->ranges()['eyes']) / 2 * ($crownMm - $footMm)), $guide->apart())),
-            'bands' => array_map(
-                static fn (string $name, array $range): array => ['name' => $name, 'highMm' => $crownMm - $range[0] * ($crownMm - $footMm), 'lowMm' => $crownMm - $range[1] * ($crownMm - $footMm)],
-                array_keys($guide->ranges()),
-                array_values($guide->ranges()),
-            ),
-        ], self::cases());
+        return array_map(
+            static fn (self $guide): array => [
+                'key' => $guide->value,
+                'why' => $guide->why(),
+                'whyApart' => $guide->whyApart(),
+                'eyes' => array_combine(
+                    ['fromMm', 'toMm'],
+                    array_map(
+                        static fn (float $share): float => $share *
+                            $halfMm($crownMm - (array_sum($guide->ranges()['eyes']) / 2) * ($crownMm - $footMm)),
+                        $guide->apart(),
+                    ),
+                ),
+                'bands' => array_map(
+                    static fn (string $name, array $range): array => [
+                        'name' => $name,
+                        'highMm' => $crownMm - $range[0] * ($crownMm - $footMm),
+                        'lowMm' => $crownMm - $range[1] * ($crownMm - $footMm),
+                    ],
+                    array_keys($guide->ranges()),
+                    array_values($guide->ranges()),
+                ),
+            ],
+            self::cases(),
+        );
     }
 }

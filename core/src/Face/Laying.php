@@ -9,17 +9,26 @@ use Impa\Figure\DetailKind;
 use Impa\Figure\Figure;
 use Impa\Figure\Keep;
 use Impa\Figure\Method;
-use Impa\Shape\Box;
+use Impa\Geometry\Box;
+use Impa\Material\Densities;
+use Impa\Surface\Surface;
+use Impa\Surface\TapeMark;
 use Impa\Wool\DetailWool;
 use Impa\Wool\Wisp;
 
-/** How one detail is laid: with how much wool, where it is marked, in which order it is stabbed, what to look at, how to undo it. Immutable. */
+/**
+ * How one detail is laid: with how much wool, where it is marked, in which order it is stabbed, what to look at, how to
+ * undo it. Immutable.
+ */
 final readonly class Laying
 {
     /** A line bends so much between two pins before it wants another, mm (common practice). */
     private const PIN_EVERY_MM = 6.0;
 
-    /** What is worked long sinks by about so much, more on soft ground; dark on light shows it (common practice: slightly; house figures). */
+    /**
+     * What is worked long sinks by about so much, more on soft ground; dark on light shows it (common practice: slightly;
+     * house figures).
+     */
     private const SINKS_MM = ['squishy' => 0.7, 'soft' => 0.5, 'springy' => 0.4, 'firm' => 0.3, 'hard' => 0.2];
 
     /** Lighter by so much, its ground shows a rim of shadow round what has sunk. */
@@ -43,12 +52,15 @@ final readonly class Laying
     ) {
     }
 
-    public static function of(Figure $figure, Detail $detail, Surface $surface, Needles $needles): self
+    public static function of(Figure $figure, Detail $detail, Surface $surface, Needles $needles, Densities $densities): self
     {
-        $mg = DetailWool::mg($detail);
+        $mg = DetailWool::mg($detail, $densities);
         $isLine = $detail->kind === DetailKind::Line;
         $isFelted = $detail->method === Method::Felt;
-        $proud = $isFelted && ! $isLine && self::sinks($figure, $detail) ? self::SINKS_MM[$figure->parts[$detail->on]->firmness->value] : 0.0;
+        $proud =
+            $isFelted && ! $isLine && self::sinks($figure, $detail)
+                ? self::SINKS_MM[$figure->parts[$detail->on]->firmness->value]
+                : 0.0;
 
         return new self(
             $detail,
@@ -59,14 +71,26 @@ final readonly class Laying
             self::stabs($detail, $proud),
             $proud,
             self::check($detail),
-            $isFelted ? 'Lift it out with the needle\'s tip while it is only tacked; later, cover it with a wisp of its ground, and mark again.' : self::undo($detail),
+            $isFelted
+                ? 'Lift it out with the needle\'s tip while it is only tacked; later, cover it with a wisp of its ground, and mark again.'
+                : self::undo($detail),
         );
     }
 
     /** @return array<string, mixed> */
     public function document(): array
     {
-        return ['key' => $this->detail->key, 'woolMg' => $this->woolMg, 'wool' => $this->wool, 'needle' => $this->needle, 'marks' => $this->marks, 'stabs' => $this->stabs, 'proudMm' => $this->proudMm, 'check' => $this->check, 'undo' => $this->undo];
+        return [
+            'key' => $this->detail->key,
+            'woolMg' => $this->woolMg,
+            'wool' => $this->wool,
+            'needle' => $this->needle,
+            'marks' => $this->marks,
+            'stabs' => $this->stabs,
+            'proudMm' => $this->proudMm,
+            'check' => $this->check,
+            'undo' => $this->undo,
+        ];
     }
 
     /** Dark worked long on light sits lower than its surround. */
@@ -87,7 +111,9 @@ final readonly class Laying
             return ['It does not lie on the part as seen from here: move it first.'];
         }
         $marks = [self::told('its middle', $middle, $detail->mirror)];
-        foreach ($half === null ? [] : [['its top', 0.0, $half[1]], ['its outer side', ($x < 0.0 ? -1 : 1) * $half[0], 0.0]] as [$word, $dx, $dy]) {
+        foreach (
+            $half === null ? [] : [['its top', 0.0, $half[1]], ['its outer side', ($x < 0.0 ? -1 : 1) * $half[0], 0.0]] as [$word, $dx, $dy]
+        ) {
             $mark = TapeMark::on($surface, $x + $dx, $y + $dy);
             if (! is_nan($mark->acrossMm + $mark->downMm)) {
                 $marks[] = self::told($word, $mark, $detail->mirror);
@@ -96,7 +122,11 @@ final readonly class Laying
 
         if ($detail->keep === Keep::AsDrawn) {
             $box = Box::around($detail->outline());
-            $marks[] = sprintf('on the wool it is %.1f mm across and %.1f down', TapeMark::straightMm($surface, [$box->left, $y], [$box->right, $y]), TapeMark::straightMm($surface, [$x, $box->low], [$x, $box->high]));
+            $marks[] = sprintf(
+                'on the wool it is %.1f mm across and %.1f down',
+                TapeMark::straightMm($surface, [$box->left, $y], [$box->right, $y]),
+                TapeMark::straightMm($surface, [$x, $box->low], [$x, $box->high]),
+            );
         }
 
         return $marks;
@@ -112,7 +142,9 @@ final readonly class Laying
             $since += $i > 0 ? hypot($x - $points[$i - 1][0], $y - $points[$i - 1][1]) : 0.0;
             if ($i === 0 || $i === count($points) - 1 || $since >= self::PIN_EVERY_MM) {
                 $mark = TapeMark::on($surface, $x, $y);
-                $marks[] = is_nan($mark->acrossMm + $mark->downMm) ? sprintf('pin %d: round the edge, feel for it', count($marks) + 1) : self::told(sprintf('pin %d', count($marks) + 1), $mark, $detail->mirror);
+                $marks[] = is_nan($mark->acrossMm + $mark->downMm)
+                    ? sprintf('pin %d: round the edge, feel for it', count($marks) + 1)
+                    : self::told(sprintf('pin %d', count($marks) + 1), $mark, $detail->mirror);
                 $since = 0.0;
             }
         }
@@ -123,7 +155,14 @@ final readonly class Laying
     private static function told(string $word, TapeMark $mark, bool $bothSides): string
     {
         $across = abs($mark->acrossMm);
-        $where = $across < 0.05 ? 'on the middle line' : sprintf('%.1f mm %s', $across, $bothSides ? 'out on both sides' : ($mark->acrossMm < 0.0 ? 'to the left' : 'to the right'));
+        $where =
+            $across < 0.05
+                ? 'on the middle line'
+                : sprintf(
+                    '%.1f mm %s',
+                    $across,
+                    $bothSides ? 'out on both sides' : ($mark->acrossMm < 0.0 ? 'to the left' : 'to the right'),
+                );
 
         return sprintf('%s: %s, %.1f mm down', $word, $where, $mark->downMm);
     }
@@ -132,13 +171,43 @@ final readonly class Laying
     private static function stabs(Detail $detail, float $proudMm): array
     {
         return match (true) {
-            $detail->method === Method::Bead => ['Prick the mark', 'Sew the bead on from behind', 'Pull the thread in until the bead sits in a small dent'],
-            $detail->method === Method::ReadyMade => ['Prick the mark', 'Make a hole as deep as its shank', 'Glue it in; let it dry'],
-            $detail->method === Method::Stitch => ['Come up at the first mark', 'Follow the marks with one thread', 'Hide the end inside'],
-            $detail->method === Method::Paint => ['Flatten the fuzz under it with the needle', 'Paint it with a fine brush', 'Let it dry'],
+            $detail->method === Method::Bead => [
+                'Prick the mark',
+                'Sew the bead on from behind',
+                'Pull the thread in until the bead sits in a small dent',
+            ],
+            $detail->method === Method::ReadyMade => [
+                'Prick the mark',
+                'Make a hole as deep as its shank',
+                'Glue it in; let it dry',
+            ],
+            $detail->method === Method::Stitch => [
+                'Come up at the first mark',
+                'Follow the marks with one thread',
+                'Hide the end inside',
+            ],
+            $detail->method === Method::Paint => [
+                'Flatten the fuzz under it with the needle',
+                'Paint it with a fine brush',
+                'Let it dry',
+            ],
             $detail->method === Method::Pin => ['Push it in on the mark', 'Glue it; its point must end inside'],
-            $detail->kind === DetailKind::Line => ['Twist a wisp of tops', 'Fix its end at pin 1', 'Lay it round the pins', 'Stab it down from pin to pin', 'Trim the end, stab it under', 'Push it straight with slanting stabs from both sides'],
-            default => ['Tack it at the top', 'at the bottom', 'right', 'left', 'Stab round the rim, slanting inwards', $proudMm > 0.0 ? sprintf('The middle last, and little: leave it %.1f mm proud', $proudMm) : 'The middle last'],
+            $detail->kind === DetailKind::Line => [
+                'Twist a wisp of tops',
+                'Fix its end at pin 1',
+                'Lay it round the pins',
+                'Stab it down from pin to pin',
+                'Trim the end, stab it under',
+                'Push it straight with slanting stabs from both sides',
+            ],
+            default => [
+                'Tack it at the top',
+                'at the bottom',
+                'right',
+                'left',
+                'Stab round the rim, slanting inwards',
+                $proudMm > 0.0 ? sprintf('The middle last, and little: leave it %.1f mm proud', $proudMm) : 'The middle last',
+            ],
         };
     }
 

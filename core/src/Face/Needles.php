@@ -7,7 +7,7 @@ namespace Impa\Face;
 /** The needles at hand, and what the finest of them still holds cleanly. Immutable. */
 final readonly class Needles
 {
-    /** Gauges that are sold, coarse to fine (trade.md, section 4). */
+    /** Gauges that are sold, coarse to fine (docs/trade.md, Needles). */
     public const SOLD = [32, 36, 38, 40, 42];
 
     /** How much larger than with a 42 the smallest clean spot comes out, by gauge (house priors). */

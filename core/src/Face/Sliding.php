@@ -7,7 +7,10 @@ namespace Impa\Face;
 use Impa\Figure\Detail;
 use Impa\Figure\DetailKind;
 use Impa\Figure\Keep;
-use Impa\Shape\Box;
+use Impa\Geometry\Box;
+use Impa\Surface\Chart;
+use Impa\Surface\Surface;
+use Impa\Surface\TapeMark;
 
 /**
  * What happens to a drawn detail near the edge of a round head: seen right it takes more wool than it looks, laid in its drawn
@@ -39,17 +42,36 @@ final class Sliding
         }
         $off = count(array_filter($detail->outline(), static fn (array $p): bool => ! $surface->has(...$p)));
         if ($off > 0) {
-            return Advice::look('slides', sprintf('%.0f %% of its rim is drawn beyond the edge of the part: it slides round it', 100 * $off / count($detail->outline())), [
-                Mend::keep('keep it as drawn, wrapped round the edge', 'drawn'), Mend::keep('keep it in size on the wool, and seen whole', 'size'),
-            ]);
+            return Advice::look(
+                'slides',
+                sprintf(
+                    '%.0f %% of its rim is drawn beyond the edge of the part: it slides round it',
+                    (100 * $off) / count($detail->outline()),
+                ),
+                [
+                    Mend::keep('keep it as drawn, wrapped round the edge', 'drawn'),
+                    Mend::keep('keep it in size on the wool, and seen whole', 'size'),
+                ],
+            );
         }
         if (max($across - $box->width(), $down - $box->height()) < self::WORTH_MM || is_nan($times)) {
             return null;
         }
 
-        return Advice::look('slides', sprintf('it slides round the edge: drawn %.1f x %.1f mm, it takes %.1f x %.1f on the wool', $box->width(), $box->height(), $across, $down), [
-            Mend::keep(sprintf('keep it as drawn: lay it %.1f x %.1f', $across, $down), 'drawn'), Mend::keep(sprintf('keep it in size: %.1f x %.1f on the wool', $box->width(), $box->height()), 'size'),
-        ]);
+        return Advice::look(
+            'slides',
+            sprintf(
+                'it slides round the edge: drawn %.1f x %.1f mm, it takes %.1f x %.1f on the wool',
+                $box->width(),
+                $box->height(),
+                $across,
+                $down,
+            ),
+            [
+                Mend::keep(sprintf('keep it as drawn: lay it %.1f x %.1f', $across, $down), 'drawn'),
+                Mend::keep(sprintf('keep it in size: %.1f x %.1f on the wool', $box->width(), $box->height()), 'size'),
+            ],
+        );
     }
 
     /**
@@ -78,15 +100,30 @@ final class Sliding
         }
         if ($detail->pointsMm === [] && fmod($detail->turnDeg, 180.0) === 0.0) {
             [$left, $right, $low, $high] = array_map($laid, [
-                [$detail->xMm - $detail->widthMm / 2, $detail->yMm], [$detail->xMm + $detail->widthMm / 2, $detail->yMm], [$detail->xMm, $detail->yMm - $detail->heightMm / 2], [$detail->xMm, $detail->yMm + $detail->heightMm / 2],
+                [$detail->xMm - $detail->widthMm / 2, $detail->yMm],
+                [$detail->xMm + $detail->widthMm / 2, $detail->yMm],
+                [$detail->xMm, $detail->yMm - $detail->heightMm / 2],
+                [$detail->xMm, $detail->yMm + $detail->heightMm / 2],
             ]);
             if ($left !== null && $right !== null && $low !== null && $high !== null) {
-                return ['keep' => 'size', 'xMm' => round(($left[0] + $right[0]) / 2, 2), 'yMm' => round(($low[1] + $high[1]) / 2, 2), 'widthMm' => round($right[0] - $left[0], 2), 'heightMm' => round($high[1] - $low[1], 2)];
+                return [
+                    'keep' => 'size',
+                    'xMm' => round(($left[0] + $right[0]) / 2, 2),
+                    'yMm' => round(($low[1] + $high[1]) / 2, 2),
+                    'widthMm' => round($right[0] - $left[0], 2),
+                    'heightMm' => round($high[1] - $low[1], 2),
+                ];
             }
         }
         $points = array_values(array_filter(array_map($laid, $detail->pointsMm === [] ? $detail->outline() : $detail->points())));
         $away = array_map(static fn (array $p): array => [round($p[0] - $middle[0], 2), round($p[1] - $middle[1], 2)], $points);
 
-        return ['keep' => 'size', 'xMm' => round($middle[0], 2), 'yMm' => round($middle[1], 2), 'turnDeg' => 0, 'pointsMm' => $away] + ($detail->pointsMm === [] ? ['kind' => 'patch', 'smooth' => true] : []);
+        return [
+            'keep' => 'size',
+            'xMm' => round($middle[0], 2),
+            'yMm' => round($middle[1], 2),
+            'turnDeg' => 0,
+            'pointsMm' => $away,
+        ] + ($detail->pointsMm === [] ? ['kind' => 'patch', 'smooth' => true] : []);
     }
 }

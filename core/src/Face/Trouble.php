@@ -7,7 +7,8 @@ namespace Impa\Face;
 use Impa\Figure\Detail;
 use Impa\Figure\DetailKind;
 use Impa\Figure\Part;
-use Impa\Shape\Box;
+use Impa\Geometry\Box;
+use Impa\Surface\Surface;
 
 /** Details that cannot be made as they are: off their part, larger than it, tangled, doubled, not sold; each with the nearest mend. */
 final class Trouble
@@ -31,15 +32,17 @@ final class Trouble
     /** @return list<Advice> */
     public static function of(Part $part, Detail $detail, Surface $surface): array
     {
-        $size = self::size($detail, $surface);
+        $size = self::size($part, $detail, $surface);
 
-        return array_values(array_filter([
-            self::doubled($detail),
-            self::tangled($detail),
-            $size,
-            $size === null ? self::notSold($detail) : null,
-            self::off($part, $detail, $surface),
-        ]));
+        return array_values(
+            array_filter([
+                self::doubled($detail),
+                self::tangled($detail),
+                $size,
+                $size === null ? self::notSold($detail) : null,
+                self::off($part, $detail, $surface),
+            ]),
+        );
     }
 
     private static function doubled(Detail $detail): ?Advice
@@ -58,9 +61,19 @@ final class Trouble
             return null;
         }
         $least = $detail->kind === DetailKind::Line ? 2 : 3;
-        $set = ['pointsMm' => array_map(static fn (int $i): array => $points[$i], $kept)] + ($detail->widthsMm === [] ? [] : ['widthsMm' => array_map(static fn (int $i): float => $detail->widthsMm[$i], $kept)]);
+        $set =
+            ['pointsMm' => array_map(static fn (int $i): array => $points[$i], $kept)] +
+            ($detail->widthsMm === [] ? [] : ['widthsMm' => array_map(static fn (int $i): float => $detail->widthsMm[$i], $kept)]);
 
-        return Advice::fault('doubled', sprintf('%s of its points %s where another one lies', $lost === 1 ? 'one' : (string) $lost, $lost === 1 ? 'lies' : 'lie'), count($kept) >= $least ? [Mend::set($lost === 1 ? 'leave it out' : 'leave them out', $set)] : []);
+        return Advice::fault(
+            'doubled',
+            sprintf(
+                '%s of its points %s where another one lies',
+                $lost === 1 ? 'one' : (string) $lost,
+                $lost === 1 ? 'lies' : 'lie',
+            ),
+            count($kept) >= $least ? [Mend::set($lost === 1 ? 'leave it out' : 'leave them out', $set)] : [],
+        );
     }
 
     private static function tangled(Detail $detail): ?Advice
@@ -80,7 +93,11 @@ final class Trouble
             usort($points, static fn (array $a, array $b): int => atan2($a[1] - $y, $a[0] - $x) <=> atan2($b[1] - $y, $b[0] - $x));
         }
 
-        return Advice::fault('tangled', 'its outline crosses itself', self::crossing($points) === null ? [Mend::set('untangle it', ['pointsMm' => $points])] : []);
+        return Advice::fault(
+            'tangled',
+            'its outline crosses itself',
+            self::crossing($points) === null ? [Mend::set('untangle it', ['pointsMm' => $points])] : [],
+        );
     }
 
     /**
@@ -117,9 +134,14 @@ final class Trouble
         return null;
     }
 
-    private static function size(Detail $detail, Surface $surface): ?Advice
+    private static function size(Part $part, Detail $detail, Surface $surface): ?Advice
     {
         $own = Box::around($detail->outline());
+        // Through its middle no simple shape is seen narrower than half its least dimension: what is smaller needs no search.
+        $within = $part->solid->thinnestMm() / 2;
+        if (max($own->width(), $own->height()) <= (self::isHard($detail) ? self::BEAD_SHARE : 1.0) * $within) {
+            return null;
+        }
         [$wide, $high] = $surface->extentMm();
         if ($wide <= 0.0 || $high <= 0.0) {
             return null;
@@ -127,19 +149,41 @@ final class Trouble
         if (self::isHard($detail)) {
             $most = ReadyMade::nearest(floor(2 * self::BEAD_MEND_SHARE * min($wide, $high)) / 2);
 
-            return $detail->widthMm <= self::BEAD_SHARE * min($wide, $high) ? null : Advice::fault('too-large', sprintf('%.1f mm on a part of %.0f mm', $detail->widthMm, min($wide, $high)), $most < $detail->widthMm ? [Mend::set(sprintf('take one of %.1f mm', $most), ['widthMm' => $most, 'heightMm' => $most])] : []);
+            return $detail->widthMm <= self::BEAD_SHARE * min($wide, $high)
+                ? null
+                : Advice::fault(
+                    'too-large',
+                    sprintf('%.1f mm on a part of %.0f mm', $detail->widthMm, min($wide, $high)),
+                    $most < $detail->widthMm
+                        ? [Mend::set(sprintf('take one of %.1f mm', $most), ['widthMm' => $most, 'heightMm' => $most])]
+                        : [],
+                );
         }
         $times = max($own->width() / $wide, $own->height() / $high);
         if ($times <= 1.0) {
             return null;
         }
         $share = self::LARGE_MEND_SHARE / $times;
-        $grow = static fn (array $points): array => array_map(static fn (array $p): array => [round($p[0] * $share, 2), round($p[1] * $share, 2)], $points);
-        $set = $detail->pointsMm === []
-            ? ['widthMm' => round($detail->widthMm * $share, 1), 'heightMm' => round($detail->heightMm * $share, 1)]
-            : ['pointsMm' => $grow($detail->pointsMm)] + ($detail->holesMm === [] ? [] : ['holesMm' => array_map($grow, $detail->holesMm)]);
+        $grow = static fn (array $points): array => array_map(
+            static fn (array $p): array => [round($p[0] * $share, 2), round($p[1] * $share, 2)],
+            $points,
+        );
+        $set =
+            $detail->pointsMm === []
+                ? ['widthMm' => round($detail->widthMm * $share, 1), 'heightMm' => round($detail->heightMm * $share, 1)]
+                : ['pointsMm' => $grow($detail->pointsMm)] +
+                    ($detail->holesMm === [] ? [] : ['holesMm' => array_map($grow, $detail->holesMm)]);
 
-        return Advice::fault('too-large', sprintf('%.0f x %.0f mm, and its part is %.0f x %.0f', $own->width(), $own->height(), $wide, $high), [Mend::set(sprintf('make it %.0f x %.0f mm', $own->width() * $share, $own->height() * $share), $set + ['xMm' => round($detail->xMm * $share, 1), 'yMm' => round($detail->yMm * $share, 1)])]);
+        return Advice::fault(
+            'too-large',
+            sprintf('%.0f x %.0f mm, and its part is %.0f x %.0f', $own->width(), $own->height(), $wide, $high),
+            [
+                Mend::set(
+                    sprintf('make it %.0f x %.0f mm', $own->width() * $share, $own->height() * $share),
+                    $set + ['xMm' => round($detail->xMm * $share, 1), 'yMm' => round($detail->yMm * $share, 1)],
+                ),
+            ],
+        );
     }
 
     private static function notSold(Detail $detail): ?Advice
@@ -149,10 +193,22 @@ final class Trouble
         }
         $sold = ReadyMade::nearest($detail->widthMm);
 
-        return Advice::look('not-sold', sprintf('%.2g mm is not sold: whole and half millimetres are, from %.0f to %.0f', $detail->widthMm, ReadyMade::SMALLEST_MM, ReadyMade::LARGEST_MM), [Mend::set(sprintf('take %.1f mm', $sold), ['widthMm' => $sold, 'heightMm' => $sold])]);
+        return Advice::look(
+            'not-sold',
+            sprintf(
+                '%.2g mm is not sold: whole and half millimetres are, from %.0f to %.0f',
+                $detail->widthMm,
+                ReadyMade::SMALLEST_MM,
+                ReadyMade::LARGEST_MM,
+            ),
+            [Mend::set(sprintf('take %.1f mm', $sold), ['widthMm' => $sold, 'heightMm' => $sold])],
+        );
     }
 
-    /** Where its middle is off the part, it is brought in along the way to the part's middle until all of it, or at least its middle, lies on it. */
+    /**
+     * Where its middle is off the part, it is brought in along the way to the part's middle until all of it, or at least
+     * its middle, lies on it.
+     */
     private static function off(Part $part, Detail $detail, Surface $surface): ?Advice
     {
         [$x, $y] = $detail->middle();
@@ -181,10 +237,17 @@ final class Trouble
             }
             // A little inside the edge, where a needle still finds hold.
             $by = 1 - 0.95 * $in;
-            $mends[] = Mend::set('bring it onto the part', ['xMm' => round($detail->xMm - $by * $x, 1), 'yMm' => round($detail->yMm - $by * $y, 1)]);
+            $mends[] = Mend::set('bring it onto the part', [
+                'xMm' => round($detail->xMm - $by * $x, 1),
+                'yMm' => round($detail->yMm - $by * $y, 1),
+            ]);
         }
 
-        return Advice::fault('off-part', sprintf('it does not lie on %s as seen from the %s', mb_strtolower($part->name), $detail->side->value), $mends);
+        return Advice::fault(
+            'off-part',
+            sprintf('it does not lie on %s as seen from the %s', mb_strtolower($part->name), $detail->side->value),
+            $mends,
+        );
     }
 
     private static function isHard(Detail $detail): bool

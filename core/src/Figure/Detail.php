@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace Impa\Figure;
 
-use Impa\Shape\Box;
-use Impa\Shape\Outline;
+use Impa\Geometry\Box;
+use Impa\Geometry\Polygon;
+use Impa\Geometry\Polyline;
 
 /**
  * Colour, a bead or a line on a part. x and y in mm as seen from `side`, from the middle of the part,
- * y up, whatever the part's own turn. Immutable.
+ * y up, whatever the part's own turn. Unchanging; its outline and middle are memoised.
  */
 final class Detail
 {
@@ -86,10 +87,11 @@ final class Detail
         $last = count($this->widthsMm) - 1;
 
         return array_map(function (int $i) use ($points, $last): float {
-            $at = $i / max(1, count($points) - 1) * $last;
+            $at = ($i / max(1, count($points) - 1)) * $last;
             $before = min($last, (int) $at);
 
-            return $this->widthsMm[$before] + ($at - $before) * ($this->widthsMm[min($last, $before + 1)] - $this->widthsMm[$before]);
+            return $this->widthsMm[$before] +
+                ($at - $before) * ($this->widthsMm[min($last, $before + 1)] - $this->widthsMm[$before]);
         }, array_keys($points));
     }
 
@@ -104,43 +106,33 @@ final class Detail
     {
         return match ($this->kind) {
             DetailKind::Line => $this->strokeMm2(),
-            DetailKind::Patch => max(0.0, abs(Outline::signedArea($this->raw())) - array_sum(array_map(static fn (array $hole): float => abs(Outline::signedArea($hole)), array_filter($this->holesMm)))),
-            default => M_PI / 4 * $this->widthMm * $this->heightMm,
+            DetailKind::Patch => max(
+                0.0,
+                abs(Polygon::signedArea($this->raw())) -
+                    array_sum(
+                        array_map(static fn (array $hole): float => abs(Polygon::signedArea($hole)), array_filter($this->holesMm)),
+                    ),
+            ),
+            default => (M_PI / 4) * $this->widthMm * $this->heightMm,
         };
     }
 
     /** Length of a line's course in mm; 0 for what is no line. */
     public function lengthMm(): float
     {
-        $length = 0.0;
-        foreach ($this->kind === DetailKind::Line ? $this->pieces() : [] as [$mm]) {
-            $length += $mm;
-        }
-
-        return $length;
+        return $this->kind === DetailKind::Line ? Polyline::length($this->raw()) : 0.0;
     }
 
+    /** A line's area: each straight piece by its mean width. */
     private function strokeMm2(): float
     {
+        $widths = $this->widths();
         $area = 0.0;
-        foreach ($this->pieces() as [$mm, $wide]) {
-            $area += $mm * $wide;
+        foreach (Polyline::lengths($this->raw()) as $i => $mm) {
+            $area += ($mm * ($widths[$i] + $widths[$i + 1])) / 2;
         }
 
         return $area;
-    }
-
-    /** @return list<array{float, float}> length and mean width of each straight piece of a line */
-    private function pieces(): array
-    {
-        $points = $this->raw();
-        $widths = $this->widths();
-        $pieces = [];
-        for ($i = 1, $n = count($points); $i < $n; $i++) {
-            $pieces[] = [hypot($points[$i][0] - $points[$i - 1][0], $points[$i][1] - $points[$i - 1][1]), ($widths[$i] + $widths[$i - 1]) / 2];
-        }
-
-        return $pieces;
     }
 
     /** @return array{float, float} the middle as seen from its side; of a line, the middle of its points' box */
@@ -172,8 +164,8 @@ final class Detail
             for ($k = 1; $k <= self::CURVE && ! ($closed && $i === $n - 1 && $k === self::CURVE); $k++) {
                 $t = $k / self::CURVE;
                 $curve[] = [
-                    $bx + $t / 2 * ($cx - $ax + $t * (2 * $ax - 5 * $bx + 4 * $cx - $dx + $t * (3 * ($bx - $cx) + $dx - $ax))),
-                    $by + $t / 2 * ($cy - $ay + $t * (2 * $ay - 5 * $by + 4 * $cy - $dy + $t * (3 * ($by - $cy) + $dy - $ay))),
+                    $bx + ($t / 2) * ($cx - $ax + $t * (2 * $ax - 5 * $bx + 4 * $cx - $dx + $t * (3 * ($bx - $cx) + $dx - $ax))),
+                    $by + ($t / 2) * ($cy - $ay + $t * (2 * $ay - 5 * $by + 4 * $cy - $dy + $t * (3 * ($by - $cy) + $dy - $ay))),
                 ];
             }
         }
@@ -201,8 +193,8 @@ final class Detail
     {
         $points = [];
         for ($i = 0; $i < 28; $i++) {
-            $a = 2 * M_PI * $i / 28;
-            $points[] = [$this->widthMm / 2 * cos($a), $this->heightMm / 2 * sin($a)];
+            $a = (2 * M_PI * $i) / 28;
+            $points[] = [($this->widthMm / 2) * cos($a), ($this->heightMm / 2) * sin($a)];
         }
 
         return $points;

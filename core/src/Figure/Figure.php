@@ -14,6 +14,9 @@ use stdClass;
  */
 final readonly class Figure
 {
+    /** A document ends here; a rich figure of 100 parts and 200 details takes a tenth of it. */
+    public const MOST_BYTES = 2_000_000;
+
     /**
      * @param  array<string, Colour>  $colours  by key
      * @param  array<string, Part>  $parts  by key
@@ -36,6 +39,9 @@ final readonly class Figure
     /** @throws FigureRefused with every fault of the text */
     public static function fromJson(string $json): self
     {
+        if (strlen($json) > self::MOST_BYTES) {
+            throw FigureRefused::tooLarge(strlen($json));
+        }
         try {
             $document = json_decode($json, false, 64, JSON_THROW_ON_ERROR);
         } catch (JsonException $e) {
@@ -53,7 +59,7 @@ final readonly class Figure
     public static function fromDocument(mixed $document): self
     {
         $faults = FigureCheck::faults($document);
-        if ($faults !== [] || ! $document instanceof stdClass) {
+        if ($faults !== [] || ! ($document instanceof stdClass)) {
             throw FigureRefused::forFaults($faults === [] ? [Fault::at([], 'The document must be an object.')] : $faults);
         }
         try {
@@ -78,7 +84,17 @@ final readonly class Figure
     /** One part alone, with what lies on it; to be looked at, not to be stored. */
     public function onlyPart(string $key): self
     {
-        return new self($this->document, $this->name, $this->heightMm, $this->pose, $this->faceSchool, $this->colours, array_intersect_key($this->parts, [$key => true]), array_filter($this->details, static fn (Detail $d): bool => $d->on === $key), null);
+        return new self(
+            $this->document,
+            $this->name,
+            $this->heightMm,
+            $this->pose,
+            $this->faceSchool,
+            $this->colours,
+            array_intersect_key($this->parts, [$key => true]),
+            array_filter($this->details, static fn (Detail $d): bool => $d->on === $key),
+            null,
+        );
     }
 
     /** A copy of the document, every member as it came. */
@@ -86,12 +102,15 @@ final readonly class Figure
     {
         $copy = json_decode($this->toJson(), false);
 
-        return $copy instanceof stdClass ? $copy : new stdClass;
+        return $copy instanceof stdClass ? $copy : new stdClass();
     }
 
     public function toJson(): string
     {
-        return json_encode($this->document, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
+        return json_encode(
+            $this->document,
+            JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE,
+        );
     }
 
     /**
@@ -101,6 +120,12 @@ final readonly class Figure
     public function scaledTo(float $heightMm): self
     {
         return self::fromDocument(Scaling::of($this->document(), $heightMm / $this->heightMm));
+    }
+
+    /** How many pieces of a detail are made: one for each piece of its part, twice where it has a twin itself. */
+    public function pieces(Detail $detail): int
+    {
+        return ($detail->mirror ? 2 : 1) * $this->parts[$detail->on]->count();
     }
 
     /** @return list<Detail> the details on a part, lowest layer first */

@@ -38,7 +38,10 @@ final class FigureMeaning
         foreach ($this->members($list) as $i => $member) {
             $key = self::text($member, 'key');
             if ($key !== '' && in_array($key, $keys, true)) {
-                $this->faults[] = Fault::at([$list, $i, 'key'], sprintf('There is another %s with the key "%s"; give this one its own.', $word, $key));
+                $this->faults[] = Fault::at(
+                    [$list, $i, 'key'],
+                    sprintf('There is another %s with the key "%s"; give this one its own.', $word, $key),
+                );
             }
             $keys[] = $key;
         }
@@ -90,7 +93,13 @@ final class FigureMeaning
             }
             if ($next === $start && count($way) > 1 && ! in_array($start, $told, true)) {
                 $told = [...$told, ...$way];
-                $this->faults[] = Fault::at(['parts', $at[$start], 'join', 'to'], sprintf('These parts are joined in a circle: %s. One of them must stand on its own.', implode(' -> ', [...$way, $start])));
+                $this->faults[] = Fault::at(
+                    ['parts', $at[$start], 'join', 'to'],
+                    sprintf(
+                        'These parts are joined in a circle: %s. One of them must stand on its own.',
+                        implode(' -> ', [...$way, $start]),
+                    ),
+                );
             }
         }
     }
@@ -114,7 +123,10 @@ final class FigureMeaning
             }
             $widths = is_array($detail->widthsMm ?? null) ? count($detail->widthsMm) : 0;
             if ($widths > 0 && $widths !== $points) {
-                $this->faults[] = Fault::at(['details', $i, 'widthsMm'], sprintf('A line of %d points has %d widths here: give one for each point.', $points, $widths));
+                $this->faults[] = Fault::at(
+                    ['details', $i, 'widthsMm'],
+                    sprintf('A line of %d points has %d widths here: give one for each point.', $points, $widths),
+                );
             }
             if ($kind !== '' && $kind !== 'patch' && ! isset($detail->widthMm)) {
                 $this->faults[] = Fault::at(['details', $i], sprintf('"widthMm" is missing here: a %s needs its width.', $kind));

@@ -5,21 +5,21 @@ declare(strict_types=1);
 namespace Impa\Figure;
 
 use Impa\Colour\Srgb;
+use Impa\Geometry\Turn;
+use Impa\Material\CoreMaterial;
+use Impa\Material\Covering;
+use Impa\Material\CoveringWay;
+use Impa\Material\Firmness;
 use Impa\Shape\Catalogue;
 use Impa\Shape\ShapeKind;
 use Impa\Shape\ShapeRefused;
 use Impa\Shape\Size;
 use Impa\Shape\Solid;
-use Impa\Shape\Turn;
-use Impa\Wool\CoreMaterial;
-use Impa\Wool\Covering;
-use Impa\Wool\CoveringWay;
-use Impa\Wool\Firmness;
 use stdClass;
 
 /**
  * Reads the members of a document that the schema has passed, filling in the house's defaults
- * (trade.md, section 6; design.md, section 3).
+ * (docs/trade.md, Schools).
  */
 final readonly class FigureReader
 {
@@ -60,7 +60,12 @@ final readonly class FigureReader
         $colours = [];
         foreach (self::members($this->document, 'colours') as $colour) {
             $key = self::text($colour, 'key');
-            $colours[$key] = new Colour($key, self::text($colour, 'name', $key), Srgb::hex(self::text($colour, 'hex')), self::mix($colour));
+            $colours[$key] = new Colour(
+                $key,
+                self::text($colour, 'name', $key),
+                Srgb::hex(self::text($colour, 'hex')),
+                self::mix($colour),
+            );
         }
 
         return $colours;
@@ -82,21 +87,21 @@ final readonly class FigureReader
             $turn = self::object($part, 'turnDeg');
             $join = self::object($part, 'join');
             $parts[$key] = new Part(
-                $key,
-                self::text($part, 'name', $key),
-                self::solid(self::object($part, 'shape')),
-                [self::number($at, 'xMm'), self::number($at, 'yMm'), self::number($at, 'zMm')],
-                Turn::of(self::number($turn, 'x'), self::number($turn, 'y'), self::number($turn, 'z')),
-                ($part->mirror ?? false) === true,
-                self::text($part, 'colour'),
-                CoreMaterial::from(self::text($part, 'core', self::text($usual, 'core', 'core-wool'))),
-                self::number($part, 'coverMm', self::number($usual, 'coverMm', self::COVER_MM)),
-                Firmness::from(self::text($part, 'firmness', self::text($usual, 'firmness', 'springy'))),
-                Finish::from(self::text($part, 'finish', 'smooth')),
-                self::text($part, 'group'),
-                self::text($join, 'to'),
-                JoinBy::from(self::text($join, 'by', self::text($school, 'join', 'fluff'))),
-                self::covering($part),
+                key: $key,
+                name: self::text($part, 'name', $key),
+                solid: self::solid(self::object($part, 'shape')),
+                at: [self::number($at, 'xMm'), self::number($at, 'yMm'), self::number($at, 'zMm')],
+                turn: Turn::of(self::number($turn, 'x'), self::number($turn, 'y'), self::number($turn, 'z')),
+                mirror: ($part->mirror ?? false) === true,
+                colour: self::text($part, 'colour'),
+                core: CoreMaterial::from(self::text($part, 'core', self::text($usual, 'core', 'core-wool'))),
+                coverMm: self::number($part, 'coverMm', self::number($usual, 'coverMm', self::COVER_MM)),
+                firmness: Firmness::from(self::text($part, 'firmness', self::text($usual, 'firmness', 'springy'))),
+                finish: Finish::from(self::text($part, 'finish', 'smooth')),
+                group: self::text($part, 'group'),
+                joinTo: self::text($join, 'to'),
+                joinBy: JoinBy::from(self::text($join, 'by', self::text($school, 'join', 'fluff'))),
+                covering: self::covering($part),
             );
         }
 
@@ -145,26 +150,26 @@ final readonly class FigureReader
                 default => 'felt',
             };
             $details[$key] = new Detail(
-                $key,
-                self::text($detail, 'name', $key),
-                self::text($detail, 'on'),
-                $kind,
-                $widthMm,
-                self::number($detail, 'heightMm', $widthMm),
-                self::number($detail, 'xMm'),
-                self::number($detail, 'yMm'),
-                self::number($detail, 'turnDeg'),
-                self::points($detail, 'pointsMm'),
-                self::text($detail, 'colour'),
-                (int) self::number($detail, 'layer', 1),
-                ($detail->mirror ?? false) === true,
-                Method::from(self::text($detail, 'method', $usualMethod)),
-                Side::from(self::text($detail, 'side', 'front')),
-                ($detail->smooth ?? false) === true,
-                array_values(array_map(self::float(...), is_array($detail->widthsMm ?? null) ? $detail->widthsMm : [])),
-                self::loops($detail, 'holesMm'),
-                Keep::from(self::text($detail, 'keep')),
-                array_values(array_filter(is_array($detail->meant ?? null) ? $detail->meant : [], is_string(...))),
+                key: $key,
+                name: self::text($detail, 'name', $key),
+                on: self::text($detail, 'on'),
+                kind: $kind,
+                widthMm: $widthMm,
+                heightMm: self::number($detail, 'heightMm', $widthMm),
+                xMm: self::number($detail, 'xMm'),
+                yMm: self::number($detail, 'yMm'),
+                turnDeg: self::number($detail, 'turnDeg'),
+                pointsMm: self::points($detail, 'pointsMm'),
+                colour: self::text($detail, 'colour'),
+                layer: (int) self::number($detail, 'layer', 1),
+                mirror: ($detail->mirror ?? false) === true,
+                method: Method::from(self::text($detail, 'method', $usualMethod)),
+                side: Side::from(self::text($detail, 'side', 'front')),
+                smooth: ($detail->smooth ?? false) === true,
+                widthsMm: array_values(array_map(self::float(...), is_array($detail->widthsMm ?? null) ? $detail->widthsMm : [])),
+                holesMm: self::loops($detail, 'holesMm'),
+                keep: Keep::from(self::text($detail, 'keep')),
+                meant: array_values(array_filter(is_array($detail->meant ?? null) ? $detail->meant : [], is_string(...))),
             );
         }
 
@@ -174,7 +179,7 @@ final readonly class FigureReader
     public function picture(): ?Picture
     {
         $picture = $this->document->picture ?? null;
-        if (! $picture instanceof stdClass) {
+        if (! ($picture instanceof stdClass)) {
             return null;
         }
         $origin = is_array($picture->originPx ?? null) ? $picture->originPx : [0, 0];
@@ -202,7 +207,11 @@ final readonly class FigureReader
         }
         $kind = ShapeKind::tryFrom(self::text($shape, 'kind')) ?? throw ShapeRefused::unknownKind(self::text($shape, 'kind'));
 
-        return Catalogue::solid($kind, Size::of(self::number($shape, 'widthMm'), self::number($shape, 'heightMm'), self::number($shape, 'depthMm')), $options);
+        return Catalogue::solid(
+            $kind,
+            Size::of(self::number($shape, 'widthMm'), self::number($shape, 'heightMm'), self::number($shape, 'depthMm')),
+            $options,
+        );
     }
 
     private static function text(stdClass $from, string $name, string $usual = ''): string
@@ -222,7 +231,7 @@ final readonly class FigureReader
 
     private static function object(stdClass $from, string $name): stdClass
     {
-        return ($from->{$name} ?? null) instanceof stdClass ? $from->{$name} : new stdClass;
+        return ($from->{$name} ?? null) instanceof stdClass ? $from->{$name} : new stdClass();
     }
 
     /** @return list<stdClass> */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Figure;
 
-/** How a part is fixed to another (trade.md, section 6). */
+/** How a part is fixed to another (docs/trade.md, Schools). */
 enum JoinBy: string
 {
     case Fluff = 'fluff';

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Impa\Figure;
 
+use Impa\Geometry\Turn;
+use Impa\Material\CoreMaterial;
+use Impa\Material\Covering;
+use Impa\Material\Firmness;
 use Impa\Shape\Solid;
-use Impa\Shape\Turn;
-use Impa\Wool\CoreMaterial;
-use Impa\Wool\Covering;
-use Impa\Wool\Firmness;
 
 /** A part of the figure, the figure's defaults filled in; lengths in mm in the figure's frame. Immutable. */
 final readonly class Part
@@ -45,15 +45,63 @@ final readonly class Part
         return $this->joinTo !== '';
     }
 
+    /**
+     * The thickness from which it holds itself up; 0 for what is no limb: a limb thinner than an eighth of its length
+     * bends (docs/trade.md, Schools).
+     */
+    public function holdsItselfFromMm(): float
+    {
+        return $this->solid->kind()->isLong() ? $this->solid->size()->heightMm / 8 : 0.0;
+    }
+
+    /** Whether it bends without a wire in it. */
+    public function wantsWire(): bool
+    {
+        return $this->thickMm() < $this->holdsItselfFromMm();
+    }
+
+    /** How thick a limb is across. */
+    public function thickMm(): float
+    {
+        return min($this->solid->size()->widthMm, $this->solid->size()->depthMm);
+    }
+
     /** @return non-empty-list<Placement> the piece, and its twin */
     public function placements(): array
     {
         return $this->mirror ? [Placement::of($this), Placement::twinOf($this)] : [Placement::of($this)];
     }
 
+    /** The same part in another shape, where it stands. */
+    public function shaped(Solid $solid): self
+    {
+        return $this->with(solid: $solid);
+    }
+
     /** The same part with another inside. */
     public function filledWith(CoreMaterial $core): self
     {
-        return new self($this->key, $this->name, $this->solid, $this->at, $this->turn, $this->mirror, $this->colour, $core, $this->coverMm, $this->firmness, $this->finish, $this->group, $this->joinTo, $this->joinBy, $this->covering);
+        return $this->with(core: $core);
+    }
+
+    private function with(?Solid $solid = null, ?CoreMaterial $core = null): self
+    {
+        return new self(
+            key: $this->key,
+            name: $this->name,
+            solid: $solid ?? $this->solid,
+            at: $this->at,
+            turn: $this->turn,
+            mirror: $this->mirror,
+            colour: $this->colour,
+            core: $core ?? $this->core,
+            coverMm: $this->coverMm,
+            firmness: $this->firmness,
+            finish: $this->finish,
+            group: $this->group,
+            joinTo: $this->joinTo,
+            joinBy: $this->joinBy,
+            covering: $this->covering,
+        );
     }
 }

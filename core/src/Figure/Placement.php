@@ -4,19 +4,15 @@ declare(strict_types=1);
 
 namespace Impa\Figure;
 
+use Impa\Geometry\Turn;
 use Impa\Shape\Stack;
-use Impa\Shape\Turn;
 
 /** One piece of a part where it stands in the figure: the piece itself, or its mirrored twin at -x. Immutable. */
 final readonly class Placement
 {
     /** @param  array{float, float, float}  $at */
-    private function __construct(
-        public Part $part,
-        public array $at,
-        public Turn $turn,
-        public bool $isTwin,
-    ) {
+    private function __construct(public Part $part, public array $at, public Turn $turn, public bool $isTwin)
+    {
     }
 
     public static function of(Part $part): self
@@ -53,13 +49,16 @@ final readonly class Placement
         return $this->at[1] - $this->reachMm(-1.0);
     }
 
-    /** How far the turned shape reaches from its middle, up (1) or down (-1): each ellipse of a stack, or each edge of a flat piece, at its utmost. */
+    /**
+     * How far the turned shape reaches from its middle, up (1) or down (-1): each ellipse of a stack, or each edge of a
+     * flat piece, at its utmost.
+     */
     private function reachMm(float $up): float
     {
         [$x, $y, $z] = $this->own(0.0, $up, 0.0);
         $size = $this->part->solid->size();
         $isStack = $this->part->solid instanceof Stack;
-        [$out, $deep] = [hypot($x, $z * $size->depthMm / $size->widthMm), abs($z) * $size->depthMm / 2];
+        [$out, $deep] = [hypot($x, ($z * $size->depthMm) / $size->widthMm), (abs($z) * $size->depthMm) / 2];
         $farthest = 0.0;
         foreach ($this->part->solid->front()[0] as [$px, $py]) {
             $farthest = max($farthest, $py * $y + ($isStack ? abs($px) * $out : $px * $x + $deep));

@@ -36,6 +36,8 @@ final class Scaling
             return;
         }
         foreach (get_object_vars($member) as $name => $value) {
+            // A member named by digits comes back as a number.
+            $name = (string) $name;
             if ($value instanceof stdClass) {
                 self::grow($value, $factor);
             } elseif (str_ends_with($name, 'Mm') && ! in_array($name, self::KEPT, true)) {

@@ -5,10 +5,16 @@ declare(strict_types=1);
 namespace Impa\Figure;
 
 use DomainException;
+use Impa\Refusal;
 
 /** A size that no figure can have. */
-final class SizingRefused extends DomainException
+final class SizingRefused extends DomainException implements Refusal
 {
+    public function title(): string
+    {
+        return 'This size cannot be';
+    }
+
     public static function noSuchPart(string $key): self
     {
         return new self(sprintf('There is no part "%s" to size the figure by.', $key));

@@ -7,14 +7,13 @@ namespace Impa\Plan;
 use Impa\Figure\Figure;
 use Impa\Figure\Method;
 use Impa\Figure\Part;
-use Impa\Wool\CoreMaterial;
+use Impa\Material\CoreMaterial;
 use Impa\Wool\Foam;
-use Impa\Wool\Insides;
 
 /** What the felter should know before she starts, each with an amount where there is one. */
 final class Notes
 {
-    /** Thinner than this cannot be felted well (trade.md, section 3 and common practice). */
+    /** Thinner than this cannot be felted well (docs/trade.md, Sums). */
     private const THINNEST_MM = 3.0;
 
     /** How deep a usual needle of 75 to 90 mm works, holder and fingers apart (common practice). */
@@ -32,7 +31,11 @@ final class Notes
         foreach (array_values($figure->parts) as $i => $part) {
             array_push($notes, ...self::part($part, '/parts/'.$i));
             if (! $part->isJoined() && $part->group === '' && ++$roots > 1) {
-                $notes[] = new Note('loose-part', '/parts/'.$i, sprintf('%s is joined to nothing: say what it is fixed to, or which accessory it belongs to.', $part->name));
+                $notes[] = new Note(
+                    'loose-part',
+                    '/parts/'.$i,
+                    sprintf('%s is joined to nothing: say what it is fixed to, or which accessory it belongs to.', $part->name),
+                );
             }
         }
         foreach (array_values($figure->details) as $i => $detail) {
@@ -60,13 +63,25 @@ final class Notes
         [$x, $z] = $balance->footprint->middle();
         [$offX, $offZ] = [$balance->centreMm[0] - $x, $balance->centreMm[2] - $z];
         if (hypot($offX, $offZ) > 1.0) {
-            $cures[] = sprintf('bring the weight %.0f mm %s', hypot($offX, $offZ), abs($offZ) >= abs($offX) ? ($offZ > 0 ? 'back' : 'forwards') : ($offX > 0 ? 'to the left' : 'to the right'));
+            $cures[] = sprintf(
+                'bring the weight %.0f mm %s',
+                hypot($offX, $offZ),
+                abs($offZ) >= abs($offX) ? ($offZ > 0 ? 'back' : 'forwards') : ($offX > 0 ? 'to the left' : 'to the right'),
+            );
         }
         $state = $balance->stands()
             ? sprintf('It is touchy to stand: it tips at a lean of %.0f degrees.', $balance->tipDeg())
-            : ($balance->tipDeg() > 0.0 ? sprintf('It falls: it tips at a lean of %.0f degrees.', $balance->tipDeg()) : 'It falls at once: its weight lies outside its footprint.');
+            : ($balance->tipDeg() > 0.0
+                ? sprintf('It falls: it tips at a lean of %.0f degrees.', $balance->tipDeg())
+                : 'It falls at once: its weight lies outside its footprint.');
 
-        return [new Note($balance->stands() ? 'touchy' : 'falls', '', $state.' '.($cures === [] ? 'Give it a wider base.' : ucfirst(implode(', or ', $cures)).'.'))];
+        return [
+            new Note(
+                $balance->stands() ? 'touchy' : 'falls',
+                '',
+                $state.' '.($cures === [] ? 'Give it a wider base.' : ucfirst(implode(', or ', $cures)).'.'),
+            ),
+        ];
     }
 
     /** @return list<Note> */
@@ -77,7 +92,13 @@ final class Notes
             return [];
         }
 
-        return [new Note('height', '/heightMm', sprintf('The parts stand %.0f mm tall, the finished height says %.0f mm.', $real, $figure->heightMm))];
+        return [
+            new Note(
+                'height',
+                '/heightMm',
+                sprintf('The parts stand %.0f mm tall, the finished height says %.0f mm.', $real, $figure->heightMm),
+            ),
+        ];
     }
 
     private static function realHeightMm(Figure $figure): float
@@ -99,21 +120,62 @@ final class Notes
     private static function part(Part $part, string $at): array
     {
         $notes = [];
-        $size = $part->solid->size();
         if ($part->solid->thinnestMm() < self::THINNEST_MM) {
-            $notes[] = new Note('thin', $at, sprintf('%s is %.1f mm thin, and felt wants %.0f mm: make it %.1f mm thicker, or cut it from sheet felt.', $part->name, $part->solid->thinnestMm(), self::THINNEST_MM, self::THINNEST_MM - $part->solid->thinnestMm()));
+            $notes[] = new Note(
+                'thin',
+                $at,
+                sprintf(
+                    '%s is %.1f mm thin, and felt wants %.0f mm: make it %.1f mm thicker, or cut it from sheet felt.',
+                    $part->name,
+                    $part->solid->thinnestMm(),
+                    self::THINNEST_MM,
+                    self::THINNEST_MM - $part->solid->thinnestMm(),
+                ),
+            );
         }
-        $thick = min($size->widthMm, $size->depthMm);
-        if ($part->solid->kind()->isLong() && $thick < $size->heightMm * Insides::WIRE_SHARE) {
-            $notes[] = new Note('wire', $at, sprintf('%s is %.0f mm long and %.1f mm thick: thinner than an eighth of its length, it wants a wire, or %.1f mm.', $part->name, $size->heightMm, $thick, $size->heightMm * Insides::WIRE_SHARE));
+        if ($part->wantsWire()) {
+            $notes[] = new Note(
+                'wire',
+                $at,
+                sprintf(
+                    '%s is %.0f mm long and %.1f mm thick: thinner than an eighth of its length, it wants a wire, or %.1f mm.',
+                    $part->name,
+                    $part->solid->size()->heightMm,
+                    $part->thickMm(),
+                    $part->holdsItselfFromMm(),
+                ),
+            );
         }
-
-        if ($part->core === CoreMaterial::Foam && $part->solid->thinnestMm() > 2 * $part->coverMm && Foam::inside($part->solid, $part->coverMm) === null) {
-            $notes[] = new Note('no-foam', $at, sprintf('No stock piece of foam leaves %.1f mm of cover all round in %s: it is reckoned as solid colour. Fill it with core wool, or make the cover thinner.', $part->coverMm, $part->name));
+        if (
+            $part->core === CoreMaterial::Foam &&
+            $part->solid->thinnestMm() > 2 * $part->coverMm &&
+            Foam::inside($part->solid, $part->coverMm) === null
+        ) {
+            $notes[] = new Note(
+                'no-foam',
+                $at,
+                sprintf(
+                    'No stock piece of foam leaves %.1f mm of cover all round in %s: it is reckoned as solid '
+                        .'colour. Fill it with core wool, or make the cover thinner.',
+                    $part->coverMm,
+                    $part->name,
+                ),
+            );
         }
         $loose = $part->solid->thinnestMm() - 2 * self::NEEDLE_MM;
         if ($loose > 0.0 && ! $part->solid->kind()->isFlat()) {
-            $notes[] = new Note('too-deep', $at, sprintf('%s is %.0f mm thick, and a needle reaches about %.0f mm from each side: start from a tight ball of %.0f mm and wrap it in layers, or use a foam egg of that size.', $part->name, $part->solid->thinnestMm(), self::NEEDLE_MM, max(20.0, ceil($loose / 5) * 5)));
+            $notes[] = new Note(
+                'too-deep',
+                $at,
+                sprintf(
+                    '%s is %.0f mm thick, and a needle reaches about %.0f mm from each side: start from a '
+                        .'tight ball of %.0f mm and wrap it in layers, or use a foam egg of that size.',
+                    $part->name,
+                    $part->solid->thinnestMm(),
+                    self::NEEDLE_MM,
+                    max(20.0, ceil($loose / 5) * 5),
+                ),
+            );
         }
 
         return $notes;
@@ -124,7 +186,14 @@ final class Notes
     {
         foreach ($figure->details as $detail) {
             if (in_array($detail->method, [Method::Bead, Method::ReadyMade, Method::Pin], true)) {
-                return [new Note('small-parts', '', 'Beads, ready-made eyes and pins are small or sharp parts: this figure is decoration, not a toy. Whoever sells toys follows the local toy-safety rules.')];
+                return [
+                    new Note(
+                        'small-parts',
+                        '',
+                        'Beads, ready-made eyes and pins are small or sharp parts: this figure is '
+                            .'decoration, not a toy. Whoever sells toys follows the local toy-safety rules.',
+                    ),
+                ];
             }
         }
 

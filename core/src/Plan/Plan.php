@@ -8,41 +8,45 @@ use Impa\Balance\Balance;
 use Impa\Build\Order;
 use Impa\Build\Step;
 use Impa\Build\Steps;
-use Impa\Build\Weighing;
 use Impa\Face\Needles;
-use Impa\Face\Surface;
+use Impa\Figure\Detail;
 use Impa\Figure\Figure;
-use Impa\Wool\PartWool;
-use Impa\Wool\Totals;
+use Impa\Material\Densities;
+use Impa\Material\Pace;
+use Impa\Surface\Surface;
+use Impa\Wool\Ledger;
+use Impa\Wool\LedgerLine;
 
 /** The rooms' answers for one figure, put together. Immutable. */
 final readonly class Plan
 {
     /**
-     * @param  array<string, PartWool>  $wool  by part key
      * @param  array<string, DetailPlan>  $details  by detail key
      * @param  list<Step>  $steps  in order
      */
     private function __construct(
         public Figure $figure,
-        public array $wool,
+        public Ledger $ledger,
         public array $details,
         public array $steps,
         public Balance $balance,
     ) {
     }
 
-    /** @param  ?Needles  $needles  at hand; the usual set where that is not said */
-    public static function of(Figure $figure, ?Needles $needles = null): self
+    /**
+     * @param  ?Needles  $needles  at hand; the usual set where that is not said
+     * @param  ?Densities  $densities  and pace of the felter's hand; the house's where they are not known
+     */
+    public static function of(Figure $figure, ?Needles $needles = null, ?Densities $densities = null, ?Pace $pace = null): self
     {
-        $wool = array_map(PartWool::of(...), $figure->parts);
+        $ledger = Ledger::of($figure, $densities ?? Densities::house());
 
         return new self(
-            $figure,
-            $wool,
-            self::details($figure, $needles ?? Needles::usual()),
-            Steps::of($figure, $wool),
-            Balance::of($figure, $wool),
+            figure: $figure,
+            ledger: $ledger,
+            details: self::details($figure, $needles ?? Needles::usual()),
+            steps: Steps::of($ledger, $pace ?? Pace::house()),
+            balance: Balance::of($ledger),
         );
     }
 
@@ -56,7 +60,10 @@ final readonly class Plan
     {
         $surfaces = $details = [];
         foreach ($figure->details as $key => $detail) {
-            $surface = $surfaces[$detail->on][$detail->side->value] ??= Surface::of($figure->parts[$detail->on]->placements()[0], $detail->side);
+            $surface = $surfaces[$detail->on][$detail->side->value] ??= Surface::of(
+                $figure->parts[$detail->on]->placements()[0],
+                $detail->side,
+            );
             $details[$key] = DetailPlan::of($figure, $detail, $surface, $needles);
         }
 
@@ -66,7 +73,7 @@ final readonly class Plan
     /** Grams of everything to weigh out, likely. */
     public function totalG(): float
     {
-        return array_sum(array_map(static fn (array $t): float => $t['spread']->likelyG, Totals::of($this->figure, $this->wool)));
+        return $this->ledger->totalG();
     }
 
     /** @return array<string, mixed> the impa-plan document, version 1; formats/impa-plan-1.schema.json */
@@ -80,7 +87,7 @@ final readonly class Plan
             'figure' => $this->figure->name,
             'heightMm' => $this->figure->heightMm,
             'parts' => $this->parts(),
-            'details' => array_values(array_map(static fn (DetailPlan $d): array => $d->document(), $this->details)),
+            'details' => array_map($this->detail(...), array_values($this->figure->details)),
             'wool' => $this->totals(),
             'steps' => array_map(self::step(...), $this->steps),
             'balance' => [
@@ -90,10 +97,24 @@ final readonly class Plan
                 'stands' => $this->balance->stands(),
                 'touchy' => $this->balance->isTouchy(),
             ],
-            'minutes' => ['hands' => $this->handsMinutes(), 'elapsed' => $this->steps === [] ? 0.0 : Order::elapsed($this->steps)],
+            'minutes' => [
+                'hands' => $this->handsMinutes(),
+                'elapsed' => $this->steps === [] ? 0.0 : Order::elapsed($this->steps),
+            ],
             'face' => Steps::facePart($this->figure),
-            'notes' => array_map(static fn (Note $n): array => ['code' => $n->code, 'at' => $n->at, 'text' => $n->text], Notes::of($this)),
+            'notes' => array_map(
+                static fn (Note $n): array => ['code' => $n->code, 'at' => $n->at, 'text' => $n->text],
+                Notes::of($this),
+            ),
         ];
+    }
+
+    /** @return array<string, mixed> */
+    private function detail(Detail $detail): array
+    {
+        $line = $this->ledger->ofDetail($detail->key);
+
+        return $this->details[$detail->key]->document($this->figure->pieces($detail), 1000 * ($line->g ?? 0.0));
     }
 
     /** @return list<array<string, mixed>> */
@@ -107,18 +128,20 @@ final readonly class Plan
         }
         $parts = [];
         foreach ($this->figure->parts as $key => $part) {
-            $wool = $this->wool[$key];
+            $wool = $this->ledger->wool[$key];
             $loose = $wool->loose();
             $parts[] = [
                 'key' => $part->key,
                 'count' => $part->count(),
                 'volumeCm3' => $wool->volumeCm3,
-                'areaCm2' => $wool->areaCm2(),
+                'areaCm2' => $this->ledger->areaCm2($part->key),
                 'insideCm3' => $wool->insideCm3,
                 'coreMaterial' => $wool->coreMaterial()->value,
                 'coreG' => $wool->coreG(),
                 'colour' => $part->colour,
                 'coverG' => $wool->coverG(),
+                'coveringG' => $wool->covering->g,
+                'colourG' => $wool->colourG(),
                 'finishedG' => $wool->finishedG(),
                 'looseMm' => ['w' => $loose->widthMm, 'h' => $loose->heightMm, 'd' => $loose->depthMm],
                 'minutes' => $minutes[$key] ?? 0.0,
@@ -131,13 +154,16 @@ final readonly class Plan
     /** @return list<array<string, mixed>> */
     private function totals(): array
     {
-        return array_map(static fn (array $t): array => [
-            'material' => $t['material'],
-            'colour' => $t['colour'],
-            'g' => $t['spread']->likelyG,
-            'lowG' => $t['spread']->lowG,
-            'highG' => $t['spread']->highG,
-        ], Totals::of($this->figure, $this->wool));
+        return array_map(
+            static fn (array $t): array => [
+                'material' => $t['material'],
+                'colour' => $t['colour'],
+                'g' => $t['spread']->likelyG,
+                'lowG' => $t['spread']->lowG,
+                'highG' => $t['spread']->highG,
+            ],
+            $this->ledger->totals(),
+        );
     }
 
     /** @return array<string, mixed> */
@@ -151,8 +177,18 @@ final readonly class Plan
             'after' => $step->after,
             'minutes' => $step->minutes,
             'waitMinutes' => $step->waitMinutes,
-            'needle' => $step->needle === null ? null : ['gauge' => $step->needle->gauge, 'holder' => $step->needle->holder, 'stab' => $step->needle->stab],
-            'weigh' => array_map(static fn (Weighing $w): array => ['material' => $w->material, 'colour' => $w->colour === '' ? null : $w->colour, 'g' => $w->g, 'pieces' => $w->pieces], $step->weighings),
+            'needle' => $step->needle === null
+                    ? null
+                    : ['gauge' => $step->needle->gauge, 'holder' => $step->needle->holder, 'stab' => $step->needle->stab],
+            'weigh' => array_map(
+                static fn (LedgerLine $w): array => [
+                    'material' => $w->material,
+                    'colour' => $w->colour === '' ? null : $w->colour,
+                    'g' => $w->g,
+                    'pieces' => $w->pieces,
+                ],
+                $step->weighings,
+            ),
             'text' => $step->text,
         ];
     }

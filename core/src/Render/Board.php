@@ -6,35 +6,43 @@ namespace Impa\Render;
 
 use Impa\Face\Ground;
 use Impa\Figure\Figure;
+use Impa\Figure\Part;
 use Impa\Figure\Placement;
 use Impa\Figure\Side;
+use Impa\Figure\Silhouette;
+use Impa\Wool\Ledger;
 
 /** What the screens draw of a figure: outlines for the flat views, rings for the turning one. */
 final class Board
 {
     /**
-     * Per part its pieces' outlines from front and right (loops of [right, up] in mm from the middle of the piece)
-     * the shape's own options, how it is covered with every number filled in, and the loft of its shape in its own frame; per detail the rings of its pieces on the skin, in the figure's frame; `openings` likewise for the holes of those that have any, with the colour that shows in them.
+     * Per part its pieces' outlines from front and right (loops of [right, up] in mm from the middle of the piece), the outline
+     * of what fills it, and every choice and number that the document leaves to the house, filled in.
+     *
+     * @return array{parts: array<string, mixed>}
+     */
+    public static function flat(Ledger $ledger): array
+    {
+        return ['parts' => array_map(static fn (Part $p): array => self::part($p, $ledger), $ledger->figure->parts)];
+    }
+
+    /**
+     * For the view in the round: the loft of each part's shape in its own frame, per detail the rings of its pieces on the skin, in
+     * the figure's frame; `openings` likewise for the holes of those that have any, with the colour that shows in them.
      *
      * @return array{parts: array<string, mixed>, details: array<string, mixed>, openings: object}
      */
-    public static function of(Figure $figure): array
+    public static function turning(Figure $figure): array
     {
         $parts = $details = $openings = [];
         foreach ($figure->parts as $key => $part) {
             $loft = $part->solid->loft();
             $parts[$key] = [
-                // An empty list would read as no object at all.
-                'options' => (object) $part->solid->options(),
-                'covering' => ['way' => $part->covering->way->value] + array_filter(get_object_vars($part->covering), is_float(...)),
-                'pieces' => array_map(static fn (Placement $p): array => [
-                    'front' => self::rounded(Silhouette::of($p, Side::Front)),
-                    'side' => self::rounded(Silhouette::of($p, Side::Right)),
-                ], $part->placements()),
-                'loft' => [
-                    'rings' => array_map(static fn (array $ring): array => array_map(static fn (float $mm): float => round($mm, 2), $ring), $loft->rings),
-                    'closed' => $loft->closed,
-                ],
+                'rings' => array_map(
+                    static fn (array $ring): array => array_map(static fn (float $mm): float => round($mm, 2), $ring),
+                    $loft->rings,
+                ),
+                'closed' => $loft->closed,
             ];
         }
         foreach ($figure->details as $key => $detail) {
@@ -54,12 +62,39 @@ final class Board
         return ['parts' => $parts, 'details' => $details, 'openings' => (object) $openings];
     }
 
+    /** @return array<string, mixed> */
+    private static function part(Part $part, Ledger $ledger): array
+    {
+        $inside = $ledger->wool[$part->key]->inside;
+
+        return [
+            // An empty list would read as no object at all.
+            'options' => (object) $part->solid->options(),
+            'core' => $part->core->value,
+            'coverMm' => $part->coverMm,
+            'firmness' => $part->firmness->value,
+            'joinBy' => $part->joinBy->value,
+            'covering' => ['way' => $part->covering->way->value] + array_filter(get_object_vars($part->covering), is_float(...)),
+            'pieces' => array_map(
+                static fn (Placement $p): array => [
+                    'front' => self::rounded(Silhouette::of($p, Side::Front)),
+                    'side' => self::rounded(Silhouette::of($p, Side::Right)),
+                ],
+                $part->placements(),
+            ),
+            'inside' => $inside === null ? [] : self::rounded(Silhouette::of($part->shaped($inside)->placements()[0], Side::Front)),
+        ];
+    }
+
     /**
      * @param  non-empty-list<list<array{float, float}>>  $loops
      * @return list<list<array{float, float}>>
      */
     private static function rounded(array $loops): array
     {
-        return array_map(static fn (array $loop): array => array_map(static fn (array $p): array => [round($p[0], 2), round($p[1], 2)], $loop), $loops);
+        return array_map(
+            static fn (array $loop): array => array_map(static fn (array $p): array => [round($p[0], 2), round($p[1], 2)], $loop),
+            $loops,
+        );
     }
 }

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Impa\Render;
 
-use Impa\Face\Surface;
 use Impa\Figure\Detail;
 use Impa\Figure\DetailKind;
 use Impa\Figure\Placement;
 use Impa\Figure\Side;
-use Impa\Shape\Box;
-use Impa\Shape\Hull;
+use Impa\Geometry\Box;
+use Impa\Geometry\Hull;
+use Impa\Surface\Surface;
 
 /** One piece of a detail where it lies on one piece of its part: itself or its twin. Immutable. */
 final readonly class DetailPiece
@@ -18,12 +18,8 @@ final readonly class DetailPiece
     /** How far it is drawn proud of the skin, so that it is not swallowed by it. */
     private const PROUD_MM = 0.35;
 
-    private function __construct(
-        public Detail $detail,
-        private Placement $on,
-        private Side $side,
-        private bool $isTwin,
-    ) {
+    private function __construct(public Detail $detail, private Placement $on, private Side $side, private bool $isTwin)
+    {
     }
 
     /**
@@ -50,7 +46,10 @@ final readonly class DetailPiece
     public function seenFrom(Side $from): array
     {
         if ($this->detail->kind === DetailKind::Line) {
-            $seen = $from === $this->side ? array_map($this->mirrored(...), $this->strokes()) : array_filter(array_map(fn (array $stroke): array => $this->lifted([$stroke], $from), $this->strokes()));
+            $seen =
+                $from === $this->side
+                    ? array_map($this->mirrored(...), $this->strokes())
+                    : array_filter(array_map(fn (array $stroke): array => $this->lifted([$stroke], $from), $this->strokes()));
 
             return array_map(static fn (array $loop): array => [$loop], array_values($seen));
         }
@@ -61,7 +60,9 @@ final readonly class DetailPiece
         // A spot bulges with the skin under it, so its inner rings count as well.
         $hull = $this->lifted($this->rings(), $from);
 
-        return $hull === [] ? [] : [[$hull, ...array_filter(array_map(fn (array $hole): array => $this->lifted([$hole], $from), $holes))]];
+        return $hull === []
+            ? []
+            : [[$hull, ...array_filter(array_map(fn (array $hole): array => $this->lifted([$hole], $from), $holes))]];
     }
 
     /**
@@ -132,7 +133,9 @@ final readonly class DetailPiece
                 if (is_nan($height)) {
                     continue 2;
                 }
-                foreach ($this->side->place($u, $v, $height + self::PROUD_MM * $times * (1 + 0.3 * $this->detail->layer)) as $axis => $mm) {
+                foreach (
+                    $this->side->place($u, $v, $height + self::PROUD_MM * $times * (1 + 0.3 * $this->detail->layer)) as $axis => $mm
+                ) {
                     $flat[] = round($mm + $this->on->at[$axis], 2);
                 }
             }
@@ -156,7 +159,13 @@ final readonly class DetailPiece
     {
         [$mx, $my] = Box::around($outline)->middle();
 
-        return array_map(static fn (float $share): array => array_map(static fn (array $p): array => [$mx + ($p[0] - $mx) * $share, $my + ($p[1] - $my) * $share], $outline), [1.0, 0.66, 0.33, 0.0]);
+        return array_map(
+            static fn (float $share): array => array_map(
+                static fn (array $p): array => [$mx + ($p[0] - $mx) * $share, $my + ($p[1] - $my) * $share],
+                $outline,
+            ),
+            [1.0, 0.66, 0.33, 0.0],
+        );
     }
 
     /** @return list<non-empty-list<array{float, float}>> */
@@ -173,7 +182,10 @@ final readonly class DetailPiece
             // Round joints and ends.
             $joint = [];
             for ($k = 0; $k < 12; $k++) {
-                $joint[] = [$outline[$i][0] + $widths[$i] / 2 * cos($k * M_PI / 6), $outline[$i][1] + $widths[$i] / 2 * sin($k * M_PI / 6)];
+                $joint[] = [
+                    $outline[$i][0] + ($widths[$i] / 2) * cos(($k * M_PI) / 6),
+                    $outline[$i][1] + ($widths[$i] / 2) * sin(($k * M_PI) / 6),
+                ];
             }
             $strokes[] = $joint;
         }
@@ -192,7 +204,7 @@ final readonly class DetailPiece
             [$ax, $ay] = $course[max(0, $i - 1)];
             [$bx, $by] = $course[min($last, $i + 1)];
             $length = max(1e-9, hypot($bx - $ax, $by - $ay));
-            [$nx, $ny] = [-($by - $ay) / $length * $widths[$i] / 2, ($bx - $ax) / $length * $widths[$i] / 2];
+            [$nx, $ny] = [((-($by - $ay) / $length) * $widths[$i]) / 2, ((($bx - $ax) / $length) * $widths[$i]) / 2];
             $rails[] = [[$x + $nx, $y + $ny], [$x - $nx, $y - $ny]];
         }
 

@@ -9,7 +9,9 @@ use Impa\Colour\Srgb;
 use Impa\Figure\Figure;
 use Impa\Figure\Placement;
 use Impa\Figure\Side;
-use Impa\Shape\Box;
+use Impa\Figure\Silhouette;
+use Impa\Geometry\Box;
+use Impa\Raster\Raster;
 use RuntimeException;
 
 /** Flat-colour pictures of a figure as PNG: parts painted back to front by depth, each with its details. */
@@ -56,13 +58,24 @@ final class Painter
      *
      * @return string PNG
      *
-     * @throws RenderRefused if the figure keeps no drawing
+     * @throws RenderRefused if the figure keeps no drawing, or says that it is larger than any that is taken
      */
     public static function match(Figure $figure, ?Srgb $ground = null): string
     {
         $picture = $figure->picture ?? throw RenderRefused::noPictureToMatch();
+        if ($picture->widthPx * $picture->heightPx > Raster::MOST_MEGAPIXELS * 1_000_000) {
+            throw RenderRefused::drawingTooLarge($picture->widthPx, $picture->heightPx);
+        }
 
-        return self::paint(self::layers($figure, Side::Front), $picture->widthPx, $picture->heightPx, 1 / $picture->mmPerPx, $picture->originXPx, $picture->originYPx, $ground);
+        return self::paint(
+            self::layers($figure, Side::Front),
+            $picture->widthPx,
+            $picture->heightPx,
+            1 / $picture->mmPerPx,
+            $picture->originXPx,
+            $picture->originYPx,
+            $ground,
+        );
     }
 
     /** @param  list<array{mixed, list<list<array{float, float}>>}>  $layers */
@@ -73,7 +86,7 @@ final class Painter
 
     private static function fitted(Box $box, int $px): float
     {
-        return $px * (1 - 2 * self::RIM) / max($box->width(), $box->height(), 1.0);
+        return ($px * (1 - 2 * self::RIM)) / max($box->width(), $box->height(), 1.0);
     }
 
     /**
@@ -91,11 +104,17 @@ final class Painter
         $layers = [];
         foreach ($pieces as $piece) {
             [$right, $up] = $from->see(...$piece->at);
-            $layers[] = [$figure->colours[$piece->part->colour]->srgb, array_map(static fn (array $loop): array => self::moved($loop, $right, $up), Silhouette::of($piece, $from))];
+            $layers[] = [
+                $figure->colours[$piece->part->colour]->srgb,
+                array_map(static fn (array $loop): array => self::moved($loop, $right, $up), Silhouette::of($piece, $from)),
+            ];
             foreach ($figure->detailsOn($piece->part->key) as $detail) {
                 foreach (DetailPiece::all($detail, $piece) as $detailPiece) {
                     foreach ($detailPiece->seenFrom($from) as $loops) {
-                        $layers[] = [$figure->colours[$detail->colour]->srgb, array_map(static fn (array $loop): array => self::moved($loop, $right, $up), $loops)];
+                        $layers[] = [
+                            $figure->colours[$detail->colour]->srgb,
+                            array_map(static fn (array $loop): array => self::moved($loop, $right, $up), $loops),
+                        ];
                     }
                 }
             }
@@ -114,8 +133,15 @@ final class Painter
     }
 
     /** @param  list<array{Srgb, non-empty-list<list<array{float, float}>>}>  $layers */
-    private static function paint(array $layers, int $width, int $height, float $pxPerMm, float $originX, float $originY, ?Srgb $ground): string
-    {
+    private static function paint(
+        array $layers,
+        int $width,
+        int $height,
+        float $pxPerMm,
+        float $originX,
+        float $originY,
+        ?Srgb $ground,
+    ): string {
         $finer = $width * $height * self::FINER ** 2 > self::MOST_FINE_PX ? 1 : self::FINER;
         $fine = self::canvas($width * $finer, $height * $finer, $ground);
         foreach ($layers as [$srgb, $loops]) {
@@ -151,9 +177,10 @@ final class Painter
         }
         imagealphablending($image, false);
         imagesavealpha($image, true);
-        $colour = $ground === null
-            ? imagecolorallocatealpha($image, 255, 255, 255, 127)
-            : imagecolorallocate($image, $ground->red, $ground->green, $ground->blue);
+        $colour =
+            $ground === null
+                ? imagecolorallocatealpha($image, 255, 255, 255, 127)
+                : imagecolorallocate($image, $ground->red, $ground->green, $ground->blue);
         imagefill($image, 0, 0, (int) $colour);
 
         return $image;

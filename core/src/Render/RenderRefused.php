@@ -5,10 +5,17 @@ declare(strict_types=1);
 namespace Impa\Render;
 
 use DomainException;
+use Impa\Raster\Raster;
+use Impa\Refusal;
 
 /** A picture that cannot be made. */
-final class RenderRefused extends DomainException
+final class RenderRefused extends DomainException implements Refusal
 {
+    public function title(): string
+    {
+        return 'The picture cannot be made';
+    }
+
     public static function noPictureToMatch(): self
     {
         return new self('This figure keeps no drawing to lie over: its document has no "picture". Leave --match out.');
@@ -17,6 +24,18 @@ final class RenderRefused extends DomainException
     public static function onlyTheFrontMatches(): self
     {
         return new self('Only the front view lies over the drawing.');
+    }
+
+    public static function drawingTooLarge(int $widthPx, int $heightPx): self
+    {
+        return new self(
+            sprintf(
+                'The figure says that its drawing is %d x %d pixels: beyond %d megapixels nothing is drawn to lie over it.',
+                $widthPx,
+                $heightPx,
+                Raster::MOST_MEGAPIXELS,
+            ),
+        );
     }
 
     public static function sizeOutOfRange(int $px): self

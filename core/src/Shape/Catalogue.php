@@ -31,7 +31,11 @@ final class Catalogue
             ShapeKind::Egg => Egg::of($size, $options['taper'] ?? 0.2),
             ShapeKind::Sausage => Sausage::of($size),
             ShapeKind::Drum => Drum::of($size),
-            ShapeKind::Drumstick => Drumstick::of($size, $options['topMm'] ?? $size->widthMm * self::DRUMSTICK_TOP, $options['bottomMm'] ?? $size->widthMm),
+            ShapeKind::Drumstick => Drumstick::of(
+                $size,
+                $options['topMm'] ?? $size->widthMm * self::DRUMSTICK_TOP,
+                $options['bottomMm'] ?? $size->widthMm,
+            ),
             ShapeKind::Cone => Cone::of($size),
             ShapeKind::Drop => Drop::of($size),
             ShapeKind::Dome => Dome::of($size),

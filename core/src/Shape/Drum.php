@@ -7,7 +7,7 @@ namespace Impa\Shape;
 /** A rounded cylinder: a superellipse, p = (1 - |u|^5)^(1/5). Immutable. */
 final readonly class Drum extends Stack
 {
-    /** Between 4 (nearly an oval) and 6 (nearly a can); design.md, section 4. */
+    /** Between 4 (nearly an oval) and 6 (nearly a can); docs/trade.md, Shapes. */
     public const EXPONENT = 5;
 
     /** @throws ShapeRefused if a dimension is not positive */

@@ -4,13 +4,19 @@ declare(strict_types=1);
 
 namespace Impa\Shape;
 
-/** Closed flat outlines in a box of 1 x 1 around the origin, and sums on any closed outline. */
+use Impa\Geometry\Box;
+use Impa\Geometry\Polygon;
+
+/** Closed flat outlines of plates, by name or by points, made to fill a box around the origin. */
 final class Outline
 {
     /** Names a document may give for a plate's outline, besides its own points. */
     public const NAMES = ['disc', 'triangle', 'leaf', 'heart', 'rectangle'];
 
     private const POINTS = 48;
+
+    /** An outline that encloses less of its box than this encloses nothing: it crosses itself, as a bow tie does. */
+    private const LEAST_SHARE = 0.002;
 
     /**
      * @return list<array{float, float}> anticlockwise, filling the box from -0.5 to 0.5 both ways
@@ -57,90 +63,12 @@ final class Outline
             $filled[] = [(($x - $box->left) / $box->width() - 0.5) * $width, (($y - $box->low) / $box->height() - 0.5) * $height];
         }
 
-        return self::signedArea($filled) < 0.0 ? array_reverse($filled) : $filled;
-    }
-
-    /**
-     * Area by the shoelace formula, positive when anticlockwise; unit of the points, squared.
-     *
-     * @param  list<array{float, float}>  $points
-     */
-    public static function signedArea(array $points): float
-    {
-        $twice = 0.0;
-        $before = $points[count($points) - 1];
-        foreach ($points as $point) {
-            $twice += $before[0] * $point[1] - $point[0] * $before[1];
-            $before = $point;
+        $areaMm2 = Polygon::signedArea($filled);
+        if (abs($areaMm2) < self::LEAST_SHARE * $width * $height) {
+            throw ShapeRefused::outlineEnclosesNothing();
         }
 
-        return $twice / 2;
-    }
-
-    /** @param  list<array{float, float}>  $points */
-    public static function perimeter(array $points): float
-    {
-        $sum = 0.0;
-        $before = $points[count($points) - 1];
-        foreach ($points as $point) {
-            $sum += hypot($point[0] - $before[0], $point[1] - $before[1]);
-            $before = $point;
-        }
-
-        return $sum;
-    }
-
-    /**
-     * Centre of the area; the middle of the points where they enclose none.
-     *
-     * @param  list<array{float, float}>  $points
-     * @return array{float, float}
-     */
-    public static function centroid(array $points): array
-    {
-        $area = self::signedArea($points);
-        if (abs($area) < 1e-12) {
-            return [array_sum(array_column($points, 0)) / count($points), array_sum(array_column($points, 1)) / count($points)];
-        }
-        $x = $y = 0.0;
-        $before = $points[count($points) - 1];
-        foreach ($points as $point) {
-            $cross = $before[0] * $point[1] - $point[0] * $before[1];
-            $x += ($before[0] + $point[0]) * $cross;
-            $y += ($before[1] + $point[1]) * $cross;
-            $before = $point;
-        }
-
-        return [$x / 6 / $area, $y / 6 / $area];
-    }
-
-    /**
-     * The share of the way from a middle to the outline at which a point lies: 0 in the middle, 1 on
-     * the outline, more outside, where an outline is crossed several times the outermost counts.
-     *
-     * @param  list<array{float, float}>  $points
-     */
-    public static function reach(array $points, float $cx, float $cy, float $x, float $y): float
-    {
-        [$dx, $dy] = [$x - $cx, $y - $cy];
-        if ($dx === 0.0 && $dy === 0.0) {
-            return 0.0;
-        }
-        $farthest = 0.0;
-        [$bx, $by] = $points[count($points) - 1];
-        foreach ($points as [$px, $py]) {
-            $cross = $dx * ($py - $by) - $dy * ($px - $bx);
-            if ($cross !== 0.0) {
-                $along = (($bx - $cx) * ($py - $by) - ($by - $cy) * ($px - $bx)) / $cross;
-                $onEdge = (($bx - $cx) * $dy - ($by - $cy) * $dx) / $cross;
-                if ($onEdge >= 0.0 && $onEdge <= 1.0 && $along > $farthest) {
-                    $farthest = $along;
-                }
-            }
-            [$bx, $by] = [$px, $py];
-        }
-
-        return $farthest > 0.0 ? 1 / $farthest : INF;
+        return $areaMm2 < 0.0 ? array_reverse($filled) : $filled;
     }
 
     /**

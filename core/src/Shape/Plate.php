@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Impa\Shape;
 
+use Impa\Geometry\Polygon;
+use Impa\Geometry\Rays;
+
 /**
  * A flat piece of even thickness with a rounded rim: plate, strip or sheet. Towards either face the
  * outline draws in as the rim rounds; it is drawn in towards its middle, which is exact for
@@ -41,13 +44,13 @@ final readonly class Plate implements Solid
     {
         $size->positive();
         $filled = Outline::filling($outline, $size->widthMm, $size->heightMm);
-        $areaMm2 = Outline::signedArea($filled);
+        $areaMm2 = Polygon::signedArea($filled);
         // Twice the area over the perimeter is the inscribed radius, where there is one.
-        $inscribed = 2 * $areaMm2 / Outline::perimeter($filled);
+        $inscribed = 2 * $areaMm2 / Polygon::perimeter($filled);
         $rimMm = min($size->depthMm / 2, $inscribed);
 
         $drawIn = $inscribed > 0.0 ? $rimMm / $inscribed : 1.0;
-        [$x, $y] = Outline::centroid($filled);
+        [$x, $y] = Polygon::centroid($filled);
 
         return new self($kind, $size, $filled, $rimMm, $drawIn, $areaMm2, $x, $y, Rays::of($filled, $x, $y));
     }
@@ -84,7 +87,7 @@ final readonly class Plate implements Solid
     public function areaCm2(): float
     {
         $face = 1 - $this->drawIn;
-        $girth = Outline::perimeter($this->outline);
+        $girth = Polygon::perimeter($this->outline);
         $rim = 2 * $this->rimMm * ($face * M_PI / 2 + $this->drawIn) + $this->size->depthMm - 2 * $this->rimMm;
 
         return (2 * $this->areaMm2 * $face ** 2 + $girth * $rim) / 100.0;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Shape;
 
+use Impa\Geometry\Ellipse;
+
 /**
  * A roll closed to a ring in the picture plane: width and height are its outside, depth is the
  * thickness of the roll. Volume and area by Pappus along the middle line. Immutable.

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Shape;
 
+use Impa\Geometry\Box;
+
 /**
  * A roll with round ends, bent evenly to the right in the picture plane: arc and cord. Width and depth are
  * its thickness, height is its length along the middle line, tip to tip, so that it is the sausage a

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Shape;
 
-/** The simple shapes a felter sees in a drawing (design.md, section 3). */
+/** The simple shapes a felter sees in a drawing (docs/trade.md, Shapes). */
 enum ShapeKind: string
 {
     case Ball = 'ball';

@@ -4,14 +4,22 @@ declare(strict_types=1);
 
 namespace Impa\Shape;
 
+use Impa\Refusal;
 use InvalidArgumentException;
 
 /** A shape that cannot be felted as described. */
-final class ShapeRefused extends InvalidArgumentException
+final class ShapeRefused extends InvalidArgumentException implements Refusal
 {
+    public function title(): string
+    {
+        return 'This cannot be felted';
+    }
+
     public static function sizeMustBePositive(Size $size): self
     {
-        return new self(sprintf('Every dimension must be more than 0 mm, not %g x %g x %g.', $size->widthMm, $size->heightMm, $size->depthMm));
+        return new self(
+            sprintf('Every dimension must be more than 0 mm, not %g x %g x %g.', $size->widthMm, $size->heightMm, $size->depthMm),
+        );
     }
 
     public static function taperOutOfRange(float $taper): self
@@ -26,7 +34,13 @@ final class ShapeRefused extends InvalidArgumentException
 
     public static function tubeThickerThanRing(float $tubeMm, float $ringMm): self
     {
-        return new self(sprintf('A ring %g mm across cannot be made from a roll %g mm thick: the roll is at most half of it.', $ringMm, $tubeMm));
+        return new self(
+            sprintf(
+                'A ring %g mm across cannot be made from a roll %g mm thick: the roll is at most half of it.',
+                $ringMm,
+                $tubeMm,
+            ),
+        );
     }
 
     public static function bendOutOfRange(float $bendDeg): self
@@ -37,6 +51,13 @@ final class ShapeRefused extends InvalidArgumentException
     public static function outlineNeedsThreePoints(int $count): self
     {
         return new self(sprintf('An outline needs at least three points, not %d.', $count));
+    }
+
+    public static function outlineEnclosesNothing(): self
+    {
+        return new self(
+            'The outline crosses itself, so that what it encloses cancels out to nothing: put its points in their order round the shape.',
+        );
     }
 
     public static function unknownKind(string $kind): self

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Shape;
 
+use Impa\Geometry\Ellipse;
 use WeakMap;
 
 /**

@@ -15,6 +15,8 @@ final readonly class CoverAdvice
 
     private const LEAST_MM = 2.0;
 
+    private const UNEVEN_MM = 0.6;
+
     /** Added at a difference of 60 and above. */
     private const MORE_MM = 2.0;
 
@@ -27,6 +29,12 @@ final readonly class CoverAdvice
         public float $coverMm,
         public float $difference,
     ) {
+    }
+
+    /** Whether it is worth saying beside a cover of so much: half a millimetre is within the hand's own unevenness (house choice). */
+    public function differsFrom(float $coverMm): bool
+    {
+        return abs($this->coverMm - $coverMm) > self::UNEVEN_MM;
     }
 
     public static function of(Srgb $core, Srgb $cover): self

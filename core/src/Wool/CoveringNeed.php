@@ -8,7 +8,8 @@ namespace Impa\Wool;
 final readonly class CoveringNeed
 {
     /**
-     * @param  float  $g  of wool or yarn for one piece
+     * @param  float  $g  of wool or yarn for one piece, waste included
+     * @param  float  $finishedG  what of it, and of film fibres, is in the finished piece
      * @param  float  $metres  of yarn, ribbon or strand; 0 where none
      * @param  int  $count  of loops, tufts, locks or lays; 0 where none
      * @param  float  $areaCm2  of sheet; 0 where none
@@ -16,12 +17,13 @@ final readonly class CoveringNeed
      * @param  string  $text  what to do, in one sentence
      */
     public function __construct(
-        public float $g,
-        public float $metres,
-        public int $count,
-        public float $areaCm2,
-        public float $filmG,
-        public string $text,
+        public float $g = 0.0,
+        public float $finishedG = 0.0,
+        public float $metres = 0.0,
+        public int $count = 0,
+        public float $areaCm2 = 0.0,
+        public float $filmG = 0.0,
+        public string $text = '',
     ) {
     }
 }

@@ -26,10 +26,8 @@ final class Foam
 
     private const LEVELS = 24;
 
-    private function __construct(
-        public readonly string $name,
-        public readonly Stack $solid,
-    ) {
+    private function __construct(public readonly string $name, public readonly Stack $solid)
+    {
     }
 
     /**
@@ -38,7 +36,7 @@ final class Foam
      */
     public static function inside(Solid $part, float $coverMm): ?self
     {
-        if (! $part instanceof Stack || $part->thinnestMm() <= 2 * $coverMm) {
+        if (! ($part instanceof Stack) || $part->thinnestMm() <= 2 * $coverMm) {
             return null;
         }
         $inner = $part->shrunk(2 * $coverMm);
@@ -60,11 +58,13 @@ final class Foam
             return false;
         }
         for ($at = 0; $at <= self::HEIGHTS; $at++) {
-            $low = ($room->heightMm - $own->heightMm) * $at / self::HEIGHTS;
+            $low = (($room->heightMm - $own->heightMm) * $at) / self::HEIGHTS;
             $in = true;
             for ($k = 0; $in && $k < self::LEVELS; $k++) {
                 $t = ($k + 0.5) / self::LEVELS;
-                $in = $own->widthMm * $foam->profile($t) <= min($room->widthMm, $room->depthMm) * $inner->profile(($low + $t * $own->heightMm) / $room->heightMm) + 1e-9;
+                $in =
+                    $own->widthMm * $foam->profile($t) <=
+                    min($room->widthMm, $room->depthMm) * $inner->profile(($low + $t * $own->heightMm) / $room->heightMm) + 1e-9;
             }
             if ($in) {
                 return true;
@@ -82,8 +82,17 @@ final class Foam
             return $stock;
         }
         $stock = [
-            ...array_map(static fn (int $mm): self => new self(sprintf('foam ball %d mm', $mm), Ball::of(Size::of($mm, $mm, $mm))), self::BALLS_MM),
-            ...array_map(static fn (array $mm): self => new self(sprintf('foam egg %d x %d mm', ...$mm), Egg::of(Size::of($mm[0], $mm[1], $mm[0]), self::TAPER)), self::EGGS_MM),
+            ...array_map(
+                static fn (int $mm): self => new self(sprintf('foam ball %d mm', $mm), Ball::of(Size::of($mm, $mm, $mm))),
+                self::BALLS_MM,
+            ),
+            ...array_map(
+                static fn (array $mm): self => new self(
+                    sprintf('foam egg %d x %d mm', ...$mm),
+                    Egg::of(Size::of($mm[0], $mm[1], $mm[0]), self::TAPER),
+                ),
+                self::EGGS_MM,
+            ),
         ];
         usort($stock, static fn (self $a, self $b): int => $b->solid->volumeCm3() <=> $a->solid->volumeCm3());
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Wool;
 
-/** A weight as a pocket scale shows it (design.md, section 5): 0.1 g from 1 g up, 0.01 g below, mg for wisps. */
+/** A weight as a pocket scale shows it: 0.1 g from 1 g up, 0.01 g below, mg for wisps. */
 final class Grams
 {
     public static function text(float $g): string

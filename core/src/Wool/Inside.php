@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Wool;
 
+use Impa\Material\CoreMaterial;
+
 /** One way to fill a part, and what it comes to. Immutable. */
 final readonly class Inside
 {

@@ -6,8 +6,9 @@ namespace Impa\Wool;
 
 use Impa\Colour\Srgb;
 use Impa\Figure\Part;
+use Impa\Material\CoreMaterial;
 
-/** What to fill a part with: every way that goes, and which is advised for what reason (trade.md, section 6: inside). */
+/** What to fill a part with: every way that goes, and which is advised for what reason (docs/trade.md, Schools). */
 final class Insides
 {
     /** From this volume a solid wool core takes much wool and time (house choice; a ball of 66 mm). */
@@ -15,9 +16,6 @@ final class Insides
 
     /** From this difference an undyed core wants a scrap of like colour instead of more cover (house choice). */
     private const SHOWS = 55.0;
-
-    /** A limb thinner than this share of its length wants a wire (trade.md, section 6). */
-    public const WIRE_SHARE = 1 / 8;
 
     /** Foam is looked for from this thickness on. */
     private const FOAM_FROM_MM = 40.0;
@@ -31,7 +29,7 @@ final class Insides
     {
         $thick = $part->solid->thinnestMm();
         $ways = [self::way(CoreMaterial::None, '', $wool)];
-        if ($thick > 2 * $part->coverMm) {
+        if ($thick > 2 * $part->coverMm && ! Coverings::isWhole($part)) {
             $hollow = $wool->filledWith(CoreMaterial::CoreWool);
             foreach ([CoreMaterial::CoreWool, CoreMaterial::Scrap, CoreMaterial::Stuffing] as $material) {
                 $ways[] = self::way($material, '', $hollow);
@@ -51,7 +49,14 @@ final class Insides
     {
         $filled = $wool->filledWith($material);
 
-        return new Inside($material, $what === '' ? $material->word() : $what, $filled->coreG(), $filled->coverG(), $filled->finishedG(), '');
+        return new Inside(
+            $material,
+            $what === '' ? $material->word() : $what,
+            $filled->coreG(),
+            $filled->colourG(),
+            $filled->finishedG(),
+            '',
+        );
     }
 
     /**
@@ -62,22 +67,57 @@ final class Insides
     {
         $thick = $part->solid->thinnestMm();
         $volume = $part->solid->volumeCm3();
-        $size = $part->solid->size();
-        if ($part->solid->kind()->isLong() && min($size->widthMm, $size->depthMm) < $size->heightMm * self::WIRE_SHARE) {
-            return [CoreMaterial::None, sprintf('%.0f mm long and %.1f mm thick: colour felted round a wire, or it bends.', $size->heightMm, min($size->widthMm, $size->depthMm))];
+        if (Coverings::isWhole($part)) {
+            return [CoreMaterial::None, 'It is nothing but its covering: there is no inside to fill.'];
+        }
+        if ($part->wantsWire()) {
+            return [
+                CoreMaterial::None,
+                sprintf(
+                    '%.0f mm long and %.1f mm thick: colour felted round a wire, or it bends.',
+                    $part->solid->size()->heightMm,
+                    $part->thickMm(),
+                ),
+            ];
         }
         if ($thick < CoreMaterial::SOLID_BELOW_MM || ! isset($ways[1], $ways[3])) {
-            return [CoreMaterial::None, sprintf('%.0f mm thick: a core pays from %.0f mm on.', $thick, CoreMaterial::SOLID_BELOW_MM)];
+            return [
+                CoreMaterial::None,
+                sprintf('%.0f mm thick: a core pays from %.0f mm on.', $thick, CoreMaterial::SOLID_BELOW_MM),
+            ];
         }
         [$solid, $core, , $stuffing] = $ways;
         $difference = CoverAdvice::of(Srgb::hex(CoverAdvice::UNDYED), $cover)->difference;
         if ($volume > self::LARGE_CM3 && ! $carries) {
-            return [CoreMaterial::Stuffing, sprintf('%.0f cm3: stuffing takes %.1f g where core wool takes %.1f g, and leaves the figure %.1f g lighter up there.', $volume, $stuffing->insideG, $core->insideG, $core->finishedG - $stuffing->finishedG)];
+            return [
+                CoreMaterial::Stuffing,
+                sprintf(
+                    '%.0f cm3: stuffing takes %.1f g where core wool takes %.1f g, and leaves the figure %.1f g lighter up there.',
+                    $volume,
+                    $stuffing->insideG,
+                    $core->insideG,
+                    $core->finishedG - $stuffing->finishedG,
+                ),
+            ];
         }
         if ($difference > self::SHOWS) {
-            return [CoreMaterial::Scrap, sprintf('The colour differs from undyed wool by %.0f: a core of scrap in a like colour cannot show through a cover of %.1f mm.', $difference, $part->coverMm)];
+            return [
+                CoreMaterial::Scrap,
+                sprintf(
+                    'The colour differs from undyed wool by %.0f: a core of scrap in a like colour cannot show through a cover of %.1f mm.',
+                    $difference,
+                    $part->coverMm,
+                ),
+            ];
         }
 
-        return [CoreMaterial::CoreWool, sprintf('It saves %.1f g of colour, felts fast%s.', $solid->coverG - $core->coverG, $carries ? sprintf(', and its %.1f g keep the weight low', $core->finishedG) : '')];
+        return [
+            CoreMaterial::CoreWool,
+            sprintf(
+                'It saves %.1f g of colour, felts fast%s.',
+                $solid->coverG - $core->coverG,
+                $carries ? sprintf(', and its %.1f g keep the weight low', $core->finishedG) : '',
+            ),
+        ];
     }
 }

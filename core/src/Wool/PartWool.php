@@ -5,34 +5,40 @@ declare(strict_types=1);
 namespace Impa\Wool;
 
 use Impa\Figure\Part;
+use Impa\Material\CoreMaterial;
+use Impa\Material\Densities;
 use Impa\Shape\Size;
 use Impa\Shape\Solid;
 
-/** What one piece of a part takes: its cover and core, in volume and grams. Immutable. */
+/** What one piece of a part takes: its inside, its felted cover and what is laid on, wound round or cut out. Immutable. */
 final readonly class PartWool
 {
-    /** Wool lost on the pad and trimmed off, as a share (design.md, section 4). */
-    public const COVER_WASTE = 0.08;
-
-    public const CORE_WASTE = 0.03;
-
-    /** How many times its felted volume a part fills before felting (common practice: 2 to 3). */
-    public const LOOSE = 2.5;
-
-    /** @param  ?Solid  $inside  what fills it: none where it is solid colour */
+    /**
+     * @param  ?Solid  $inside  what fills it: none where it is solid colour
+     * @param  CoveringNeed  $covering  of one piece; nothing for plain felt
+     */
     private function __construct(
         private Part $part,
-        private ?Solid $inside,
+        private Densities $densities,
+        public ?Solid $inside,
         public float $volumeCm3,
         public float $insideCm3,
+        public CoveringNeed $covering,
     ) {
     }
 
-    public static function of(Part $part): self
+    public static function of(Part $part, Densities $densities): self
     {
         $inside = self::inside($part);
 
-        return new self($part, $inside, $part->solid->volumeCm3(), $inside?->volumeCm3() ?? 0.0);
+        return new self(
+            part: $part,
+            densities: $densities,
+            inside: $inside,
+            volumeCm3: $part->solid->volumeCm3(),
+            insideCm3: $inside?->volumeCm3() ?? 0.0,
+            covering: Coverings::need($part, $densities),
+        );
     }
 
     /** The same part with another inside. */
@@ -40,15 +46,26 @@ final readonly class PartWool
     {
         $part = $this->part->filledWith($core);
         // Whatever is wrapped or stuffed fills the same room.
-        $same = $this->insideCm3 > 0.0 && ! in_array(CoreMaterial::Foam, [$core, $this->part->core], true) && $core !== CoreMaterial::None;
+        $same =
+            $this->insideCm3 > 0.0 &&
+            ! in_array(CoreMaterial::Foam, [$core, $this->part->core], true) &&
+            $core !== CoreMaterial::None;
+        $inside = $same ? $this->inside : self::inside($part);
 
-        return $same ? new self($part, $this->inside, $this->volumeCm3, $this->insideCm3) : self::of($part);
+        return new self(
+            part: $part,
+            densities: $this->densities,
+            inside: $inside,
+            volumeCm3: $this->volumeCm3,
+            insideCm3: $inside?->volumeCm3() ?? 0.0,
+            covering: $this->covering,
+        );
     }
 
     private static function inside(Part $part): ?Solid
     {
         return match (true) {
-            $part->core === CoreMaterial::None || $part->solid->thinnestMm() <= 2 * $part->coverMm => null,
+            $part->core === CoreMaterial::None || $part->solid->thinnestMm() <= 2 * $part->coverMm || Coverings::isWhole($part) => null,
             // Foam comes in its own sizes: what it leaves free is cover.
             $part->core === CoreMaterial::Foam => Foam::inside($part->solid, $part->coverMm)?->solid,
             default => $part->solid->shrunk(2 * $part->coverMm),
@@ -70,38 +87,50 @@ final readonly class PartWool
     /** Grams to weigh out for the core, waste included. */
     public function coreG(): float
     {
-        return $this->insideCm3 * $this->coreDensity() * (1 + self::CORE_WASTE);
+        return $this->insideCm3 * $this->coreDensity() * (1 + $this->densities->insideWaste);
     }
 
-    /** Grams to weigh out of the colour, waste included. */
+    /**
+     * Grams to weigh out of the colour for the felted cover, or for all of a solid part, waste included; 0 where something
+     * takes its place.
+     */
     public function coverG(): float
     {
-        return $this->coverCm3() * $this->part->firmness->gPerCm3() * (1 + self::COVER_WASTE);
+        return $this->feltedG() * (1 + $this->densities->coverWaste);
+    }
+
+    /** Grams to weigh out of the part's colour in all: its felted cover, and what is laid on, wound round or cut out. */
+    public function colourG(): float
+    {
+        return $this->coverG() + $this->covering->g;
     }
 
     /** Grams of the finished piece: what was wasted is gone. */
     public function finishedG(): float
     {
-        return $this->insideCm3 * $this->coreDensity() + $this->coverCm3() * $this->part->firmness->gPerCm3();
+        return $this->insideCm3 * $this->coreDensity() + $this->feltedG() + $this->covering->finishedG;
     }
 
     /**
-     * The middle of the finished piece's mass in its own frame, core and cover weighed apart.
+     * The middle of the finished piece's mass in its own frame, core and cover weighed apart; what is laid on sits where the
+     * whole's middle is.
      *
      * @return array{float, float, float} mm
      */
     public function middleOfMass(): array
     {
         $whole = $this->part->solid->middleOfMass();
-        if ($this->inside === null) {
+        $massG = $this->finishedG();
+        if ($this->inside === null || $massG <= 0.0) {
             return $whole;
         }
         // A foam piece sits about where the part's own middle is.
         $inside = $this->part->core === CoreMaterial::Foam ? $whole : $this->inside->middleOfMass();
-        $cover = $this->part->firmness->gPerCm3();
-        $lighter = ($this->coreDensity() - $cover) * $this->insideCm3;
-        $massG = $this->finishedG();
-        $weighed = fn (int $i): float => ($cover * $this->volumeCm3 * $whole[$i] + $lighter * $inside[$i]) / $massG;
+        // The cover is the whole, felted so hard, without the inside.
+        $cover = $this->replacesCover() ? 0.0 : $this->densities->feltGPerCm3($this->part->firmness);
+        $onWhole = $cover * $this->volumeCm3 + $this->covering->finishedG;
+        $onInside = ($this->coreDensity() - $cover) * $this->insideCm3;
+        $weighed = static fn (int $i): float => ($onWhole * $whole[$i] + $onInside * $inside[$i]) / $massG;
 
         return [$weighed(0), $weighed(1), $weighed(2)];
     }
@@ -109,17 +138,24 @@ final readonly class PartWool
     /** The size of the loose clump before felting. */
     public function loose(): Size
     {
-        return $this->part->solid->size()->scaled(self::LOOSE ** (1 / 3));
+        return $this->part->solid->size()->scaled($this->densities->loose ** (1 / 3));
     }
 
-    /** Never below 0: under no cover at all the two volumes may differ in the last digit. */
-    private function coverCm3(): float
+    /** Grams of the felted cover once it is done. Never below 0: under no cover at all the two volumes may differ in the last digit. */
+    private function feltedG(): float
     {
-        return max(0.0, $this->volumeCm3 - $this->insideCm3);
+        $cm3 = $this->replacesCover() ? 0.0 : max(0.0, $this->volumeCm3 - $this->insideCm3);
+
+        return $cm3 * $this->densities->feltGPerCm3($this->part->firmness);
+    }
+
+    private function replacesCover(): bool
+    {
+        return $this->part->covering->way->replacesCover();
     }
 
     private function coreDensity(): float
     {
-        return $this->part->core->gPerCm3($this->part->firmness);
+        return $this->densities->insideGPerCm3($this->part->core, $this->part->firmness);
     }
 }

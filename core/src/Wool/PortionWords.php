@@ -11,16 +11,26 @@ final class PortionWords
 {
     public static function of(Portion $portion, Figure $figure): string
     {
-        $what = $portion->colour === '' ? CoreMaterial::from($portion->material)->word() : mb_strtolower($figure->colours[$portion->colour]->name);
-        $said = sprintf('Weigh %s %s.', Grams::text($portion->g), $what);
-        if ($portion->pieces > 1) {
-            $said .= sprintf(' Split in %s equal pieces of %s.', $portion->pieces === 2 ? 'two' : (string) $portion->pieces, Grams::text($portion->eachG()));
+        $line = $portion->line;
+        $what = $line->colour === '' ? LedgerLine::word($line->material) : mb_strtolower($figure->colours[$line->colour]->name);
+        $for = $line->purpose === Purpose::Covering ? ' for the '.$line->why : '';
+        $said = sprintf('Weigh %s %s%s.', Grams::text($line->allG()), $what, $for);
+        if ($line->pieces > 1) {
+            $said .= sprintf(
+                ' Split in %s equal pieces of %s.',
+                $line->pieces === 2 ? 'two' : (string) $line->pieces,
+                Grams::text($line->g),
+            );
         }
         if ($portion->cmEach > 0.0) {
-            $said .= sprintf(' That is %.0f cm of the rope%s.', $portion->cmEach, $portion->pieces > 1 ? ' each' : '');
+            $said .= sprintf(' That is %.0f cm of the rope%s.', $portion->cmEach, $line->pieces > 1 ? ' each' : '');
         }
         if (count($portion->layersG) > 1) {
-            $said .= sprintf(' A tight ball of %s first, then wraps of %s.', Grams::text($portion->layersG[0]), implode(', ', array_map(Grams::text(...), array_slice($portion->layersG, 1))));
+            $said .= sprintf(
+                ' A tight ball of %s first, then wraps of %s.',
+                Grams::text($portion->layersG[0]),
+                implode(', ', array_map(Grams::text(...), array_slice($portion->layersG, 1))),
+            );
         }
         if ($portion->fluffG > 0.0) {
             $said .= sprintf(' Leave %s of it loose as the fluff end.', Grams::text($portion->fluffG));

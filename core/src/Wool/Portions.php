@@ -7,11 +7,12 @@ namespace Impa\Wool;
 use Impa\Figure\Figure;
 use Impa\Figure\JoinBy;
 use Impa\Figure\Part;
+use Impa\Material\CoreMaterial;
 
 /** Divides what a figure takes before anything is felted: afterwards nobody can tell whether twins were equal. */
 final class Portions
 {
-    /** From this thickness a core is built in layers (trade.md, section 2: a small tight ball, then wrap more). */
+    /** From this thickness a core is built in layers (docs/trade.md, The order of the work). */
     private const LAYERED_FROM_MM = 25.0;
 
     /** The first tight ball, and how thick one wrap is (common practice). */
@@ -31,29 +32,42 @@ final class Portions
     private const MOST_LAYERS = 8;
 
     /**
-     * Twins first, then sets, then what is made once.
+     * Twins first, then what is made once. Foam is no wool to be divided, and details are wisps.
      *
-     * @param  array<string, PartWool>  $wool  by part key
      * @param  array<string, float>  $ropes  grams per metre of what each colour is felted from, by colour key; 0 where it is no rope
      * @return list<Portion>
      */
-    public static function of(Figure $figure, array $wool, array $ropes = []): array
+    public static function of(Ledger $ledger, array $ropes = []): array
     {
         $portions = [];
-        foreach ($figure->parts as $key => $part) {
-            $need = $wool[$key];
-            $count = $part->count();
-            if ($need->coreG() > 0.0 && $need->coreMaterial() !== CoreMaterial::Foam) {
-                $portions[] = new Portion($part->key, $need->coreMaterial()->value, '', $count * $need->coreG(), $count, 0.0, 0.0, self::layers($need->coreG(), $part->solid->thinnestMm() - 2 * $part->coverMm));
-            }
-            if ($need->coverG() > 0.0 && ! $part->covering->way->replacesCover()) {
-                $rope = $ropes[$part->colour] ?? 0.0;
-                $portions[] = new Portion($part->key, 'wool', $part->colour, $count * $need->coverG(), $count, $rope > 0.0 ? 100 * $need->coverG() / $rope : 0.0, self::fluffG($part, $need, $figure), $need->insideCm3 > 0.0 ? [$need->coverG()] : self::layers($need->coverG(), $part->solid->thinnestMm()));
+        foreach ($ledger->lines as $line) {
+            if ($line->purpose !== Purpose::Detail && $line->material !== CoreMaterial::Foam->value) {
+                $portions[] = self::portion($line, $ledger, $ropes[$line->colour] ?? 0.0);
             }
         }
-        usort($portions, static fn (Portion $a, Portion $b): int => $b->pieces <=> $a->pieces);
+        usort($portions, static fn (Portion $a, Portion $b): int => $b->line->pieces <=> $a->line->pieces);
 
         return $portions;
+    }
+
+    /** @param  float  $gPerM  of the rope; 0 where it is none */
+    private static function portion(LedgerLine $line, Ledger $ledger, float $gPerM): Portion
+    {
+        $part = $ledger->figure->parts[$line->part];
+        $wool = $ledger->wool[$line->part];
+        // What fills a part is built up in layers; so is a solid part, all of which is its cover.
+        $coreMm = match (true) {
+            $line->purpose === Purpose::Inside => $part->solid->thinnestMm() - 2 * $part->coverMm,
+            $line->purpose === Purpose::Cover && $wool->insideCm3 <= 0.0 => $part->solid->thinnestMm(),
+            default => 0.0,
+        };
+
+        return new Portion(
+            line: $line,
+            cmEach: $gPerM > 0.0 && $line->purpose === Purpose::Cover ? 100 * $line->g / $gPerM : 0.0,
+            fluffG: $line->purpose === Purpose::Cover ? self::fluffG($part, $line->g, $ledger->figure) : 0.0,
+            layersG: self::layers($line->g, $coreMm),
+        );
     }
 
     /**
@@ -71,7 +85,7 @@ final class Portions
         }
         $whole = array_sum($ratio);
 
-        return array_map(static fn (float $share): float => $g * $share / $whole, $ratio);
+        return array_map(static fn (float $share): float => ($g * $share) / $whole, $ratio);
     }
 
     /**
@@ -89,7 +103,7 @@ final class Portions
         $layers = [];
         $before = 0.0;
         for ($k = 0; $k <= $wraps; $k++) {
-            $share = ((self::FIRST_MM + ($thickMm - self::FIRST_MM) * $k / $wraps) / $thickMm) ** 3;
+            $share = ((self::FIRST_MM + (($thickMm - self::FIRST_MM) * $k) / $wraps) / $thickMm) ** 3;
             $layers[] = $g * ($share - $before);
             $before = $share;
         }
@@ -98,7 +112,7 @@ final class Portions
     }
 
     /** The end that stays loose to be stabbed into its neighbour, out of the part's own wool. */
-    private static function fluffG(Part $part, PartWool $need, Figure $figure): float
+    private static function fluffG(Part $part, float $coverG, Figure $figure): float
     {
         if (! $part->isJoined() || ! in_array($part->joinBy, [JoinBy::Fluff, JoinBy::Slit], true)) {
             return 0.0;
@@ -107,8 +121,8 @@ final class Portions
         $other = $figure->parts[$part->joinTo]->solid->size();
         // Two round parts touch over less than either is wide.
         $acrossMm = self::CONTACT * min($size->widthMm, $size->depthMm, $other->widthMm, $other->depthMm);
-        $g = M_PI / 4 * $acrossMm ** 2 * min(self::FLUFF_MM, $size->heightMm / 4) / 1000 * self::FLUFF_G_PER_CM3;
+        $g = (((M_PI / 4) * $acrossMm ** 2 * min(self::FLUFF_MM, $size->heightMm / 4)) / 1000) * self::FLUFF_G_PER_CM3;
 
-        return min($g, 0.25 * $need->coverG());
+        return min($g, 0.25 * $coverG);
     }
 }

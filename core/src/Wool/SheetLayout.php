@@ -18,13 +18,12 @@ final readonly class SheetLayout
     private const EVERY_ORDER = 5;
 
     /**
-     * @param  list<array{key: string, xMm: float, yMm: float, widthMm: float, heightMm: float, isTurned: bool}>  $placed  from the lower left corner
+     * @param  list<array{
+     *     key: string, xMm: float, yMm: float, widthMm: float, heightMm: float, isTurned: bool,
+     * }>  $placed  from the lower left corner
      */
-    private function __construct(
-        public float $widthMm,
-        public float $lengthMm,
-        public array $placed,
-    ) {
+    private function __construct(public float $widthMm, public float $lengthMm, public array $placed)
+    {
     }
 
     /**
@@ -36,7 +35,14 @@ final readonly class SheetLayout
     {
         foreach ($pieces as $piece) {
             if (min($piece['widthMm'], $piece['heightMm']) + self::MARGIN_MM > $sheetWidthMm) {
-                throw WoolRefused::cannotRead(sprintf('%s is %.0f mm across, and the sheet only %.0f mm wide: take a wider sheet, or cut it in two.', $piece['key'], min($piece['widthMm'], $piece['heightMm']), $sheetWidthMm));
+                throw WoolRefused::cannotRead(
+                    sprintf(
+                        '%s is %.0f mm across, and the sheet only %.0f mm wide: take a wider sheet, or cut it in two.',
+                        $piece['key'],
+                        min($piece['widthMm'], $piece['heightMm']),
+                        $sheetWidthMm,
+                    ),
+                );
             }
         }
         $best = new self($sheetWidthMm, $pieces === [] ? 0.0 : INF, []);
@@ -84,7 +90,14 @@ final readonly class SheetLayout
                 return new self($width, INF, []);
             }
             [$x, $y, $w, $h, $isTurned] = $at;
-            $placed[] = ['key' => $piece['key'], 'xMm' => $x, 'yMm' => $y, 'widthMm' => $w, 'heightMm' => $h, 'isTurned' => $isTurned];
+            $placed[] = [
+                'key' => $piece['key'],
+                'xMm' => $x,
+                'yMm' => $y,
+                'widthMm' => $w,
+                'heightMm' => $h,
+                'isTurned' => $isTurned,
+            ];
             $skyline = self::raised($skyline, $x, $w + self::MARGIN_MM, $y + $h + self::MARGIN_MM);
             $length = max($length, $y + $h);
         }
@@ -144,7 +157,10 @@ final readonly class SheetLayout
             unset($rest[$i]);
             foreach (self::everyOrder(array_values($rest)) as $order) {
                 yield [['isTurned' => false] + $piece, ...$order];
-                yield [['isTurned' => true, 'widthMm' => $piece['heightMm'], 'heightMm' => $piece['widthMm']] + $piece, ...$order];
+                yield [
+                    ['isTurned' => true, 'widthMm' => $piece['heightMm'], 'heightMm' => $piece['widthMm']] + $piece,
+                    ...$order,
+                ];
             }
         }
     }
@@ -157,7 +173,14 @@ final readonly class SheetLayout
     {
         $long = static fn (array $p): float => max($p['widthMm'], $p['heightMm']);
         $short = static fn (array $p): float => min($p['widthMm'], $p['heightMm']);
-        foreach ([$long, $short, static fn (array $p): float => $p['widthMm'] * $p['heightMm'], static fn (array $p): float => $p['heightMm']] as $by) {
+        foreach (
+            [
+                $long,
+                $short,
+                static fn (array $p): float => $p['widthMm'] * $p['heightMm'],
+                static fn (array $p): float => $p['heightMm'],
+            ] as $by
+        ) {
             $order = $pieces;
             usort($order, static fn (array $a, array $b): int => $by($b) <=> $by($a));
             yield array_map(static fn (array $p): array => ['isTurned' => false] + $p, $order);

@@ -7,9 +7,6 @@ namespace Impa\Wool;
 /** A weight with its low and high at 80 %: the true one lies between them four times in five. Grams. Immutable. */
 final readonly class Spread
 {
-    /** One sigma of ln density between hands, a house prior (design.md, section 4). */
-    public const PRIOR_SIGMA = 0.25;
-
     /** The standard normal's 90 % point: 80 % lie between minus and plus this (statistical tables). */
     private const Z80 = 1.2815515655;
 
@@ -20,7 +17,8 @@ final readonly class Spread
     ) {
     }
 
-    public static function around(float $likelyG, float $sigma = self::PRIOR_SIGMA): self
+    /** @param  float  $sigma  of ln weight */
+    public static function around(float $likelyG, float $sigma): self
     {
         $factor = exp(self::Z80 * $sigma);
 

@@ -4,11 +4,17 @@ declare(strict_types=1);
 
 namespace Impa\Wool;
 
+use Impa\Refusal;
 use RuntimeException;
 
 /** What cannot be done with wool, in words that name the place and the mend. */
-final class WoolRefused extends RuntimeException
+final class WoolRefused extends RuntimeException implements Refusal
 {
+    public function title(): string
+    {
+        return 'This cannot be done with the wool';
+    }
+
     public static function ratioMustBePositive(): self
     {
         return new self('A weight is split by shares that are each more than 0, such as 3 : 2 : 2.');
@@ -16,7 +22,19 @@ final class WoolRefused extends RuntimeException
 
     public static function gramsMustNotBeNegative(string $name, float $g): self
     {
-        return new self(sprintf('%s cannot have %.2f g: weigh it again, an empty bag is 0.', $name === '' ? 'A wool' : $name, $g));
+        return new self(
+            sprintf('%s cannot have %.2f g: weigh it again, an empty bag is 0.', $name === '' ? 'A wool' : $name, $g),
+        );
+    }
+
+    public static function tooHeavy(float $g, float $mostG): self
+    {
+        return new self(sprintf('%.0f g is more than a drawer holds: at most %.0f g.', $g, $mostG));
+    }
+
+    public static function takenAlready(): self
+    {
+        return new self('This figure has taken its wool already; it is counted once.');
     }
 
     public static function unknownWool(int $id): self
@@ -31,6 +49,9 @@ final class WoolRefused extends RuntimeException
 
     public static function noCard(): self
     {
-        return new self('The grey card is too dark or too bright in this photo to tell the light from it: take the photo again in daylight, without a flash.');
+        return new self(
+            'The grey card is too dark or too bright in this photo to tell the light from it: take the photo '
+                .'again in daylight, without a flash.',
+        );
     }
 }

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Impa\Tests\Support;
 
 use GdImage;
-use Impa\Picture\Blob;
-use Impa\Picture\FlatColours;
-use Impa\Picture\Ground;
-use Impa\Picture\Raster;
-use Impa\Picture\Regions;
+use Impa\Raster\Blob;
+use Impa\Raster\Raster;
+use Impa\Seeing\Background;
+use Impa\Seeing\FlatColours;
+use Impa\Seeing\Regions;
 use Impa\Shape\Solid;
 
 /** Small drawings and pixel sets for the tests of the picture rooms. */
@@ -102,7 +102,7 @@ final class Pixels
     public static function regions(callable $draw): array
     {
         $raster = Raster::decode(self::png($draw));
-        $ground = Ground::of($raster);
+        $ground = Background::of($raster);
         $flat = FlatColours::of($raster, $ground);
 
         return [Regions::of($flat, $raster, $ground), $flat];

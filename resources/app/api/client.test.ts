@@ -6,12 +6,15 @@ const wishes = { heightMm: 100, shades: 0.2, figure: 0, roundToMm: 0 }
 /** An answer whose body comes in pieces, wherever they are broken. */
 function streamed(...pieces: string[]): Response {
   const encoder = new TextEncoder()
-  return new Response(new ReadableStream({
-    start(controller) {
-      for (const piece of pieces) controller.enqueue(encoder.encode(piece))
-      controller.close()
-    },
-  }), { status: 200 })
+  return new Response(
+    new ReadableStream({
+      start(controller) {
+        for (const piece of pieces) controller.enqueue(encoder.encode(piece))
+        controller.close()
+      },
+    }),
+    { status: 200 },
+  )
 }
 
 const answer = vi.fn<typeof fetch>()
@@ -21,14 +24,26 @@ beforeEach(() => {
 })
 afterEach(() => answer.mockReset())
 
-const look = (onProgress: (doing: string, share: number) => void = () => undefined, signal = new AbortController().signal) => api.breakDown(4, wishes, 'Name', 'a.png', onProgress, signal)
+const look = (
+  onProgress: (doing: string, share: number) => void = () => undefined,
+  signal = new AbortController().signal,
+) => api.breakDown(4, wishes, 'Name', 'a.png', onProgress, signal)
 
 describe('an answer that comes line by line', () => {
   it('tells what is being done, wherever the lines are broken, and gives the last one', async () => {
-    answer.mockResolvedValue(streamed('{"doing":"Reading","sha', 're":0}\n{"doing":"Seeing","share":0.5}\n{"docu', 'ment":{"name":"N"},"notices":[],"figures":[]}\n'))
+    answer.mockResolvedValue(
+      streamed(
+        '{"doing":"Reading","sha',
+        're":0}\n{"doing":"Seeing","share":0.5}\n{"docu',
+        'ment":{"name":"N"},"notices":[],"figures":[]}\n',
+      ),
+    )
     const said: [string, number][] = []
     const seen = await look((doing, share) => said.push([doing, share]))
-    expect(said).toEqual([['Reading', 0], ['Seeing', 0.5]])
+    expect(said).toEqual([
+      ['Reading', 0],
+      ['Seeing', 0.5],
+    ])
     expect(seen).toEqual({ document: { name: 'N' }, notices: [], figures: [] })
   })
 
@@ -41,8 +56,10 @@ describe('an answer that comes line by line', () => {
     expect(JSON.parse(String(how?.body))).toMatchObject({ picture: 4, heightMm: 100, file: 'a.png' })
   })
 
-  it('refuses in the server\'s words when a line says so', async () => {
-    answer.mockResolvedValue(streamed('{"doing":"Reading","share":0}\n', '{"problem":{"status":422,"detail":"Nothing stands out."}}\n'))
+  it("refuses in the server's words when a line says so", async () => {
+    answer.mockResolvedValue(
+      streamed('{"doing":"Reading","share":0}\n', '{"problem":{"status":422,"detail":"Nothing stands out."}}\n'),
+    )
     await expect(look()).rejects.toThrow('Nothing stands out.')
   })
 
@@ -59,7 +76,11 @@ describe('an answer that comes line by line', () => {
 
 describe('refusals', () => {
   it('carry the pointers of every fault', async () => {
-    answer.mockResolvedValue(new Response(JSON.stringify({ detail: 'Two faults', errors: [{ pointer: '/name', detail: 'missing' }] }), { status: 422 }))
+    answer.mockResolvedValue(
+      new Response(JSON.stringify({ detail: 'Two faults', errors: [{ pointer: '/name', detail: 'missing' }] }), {
+        status: 422,
+      }),
+    )
     const refused = await api.sizing({} as never, { by: 'height', heightMm: 3 }).catch((e: unknown) => e)
     expect(refused).toBeInstanceOf(Refusal)
     expect((refused as Refusal).errors).toEqual([{ pointer: '/name', detail: 'missing' }])
@@ -81,5 +102,27 @@ describe('files', () => {
     answer.mockResolvedValue(new Response('%PDF-1.7', { status: 200 }))
     expect(await (await api.sizeCards({} as never, 'pdf', 'letter')).text()).toBe('%PDF-1.7')
     expect(JSON.parse(String(answer.mock.calls[0]?.[1]?.body))).toMatchObject({ as: 'pdf', paper: 'letter' })
+  })
+})
+
+describe('the bin', () => {
+  it.each([
+    ['has arrived', new Response(null, { status: 204 })],
+    ['was refused', new Response('{"title":"No"}', { status: 503 })],
+  ])('is asked for only when the figure on its way to it %s', async (_, ends) => {
+    let arrive: (response: Response) => void = () => undefined
+    answer.mockReturnValueOnce(new Promise((resolve) => (arrive = resolve)))
+    answer.mockResolvedValueOnce(new Response('{"figures":[]}', { status: 200 }))
+    const thrown = api.throwAway(4).catch(() => undefined)
+    const bin = api.bin(1)
+    await Promise.resolve()
+    expect(answer).toHaveBeenCalledTimes(1)
+    arrive(ends)
+    await thrown
+    expect(await bin).toEqual({ figures: [] })
+    expect(answer.mock.calls.map(([path, init]) => `${init?.method} ${String(path)}`)).toEqual([
+      'DELETE /api/figures/4',
+      'GET /api/bin?page=1',
+    ])
   })
 })

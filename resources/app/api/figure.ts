@@ -310,9 +310,9 @@ export interface Picture {
    * @maxItems 200
    */
   leftOut?: {
-    xMm?: number
-    yMm?: number
-    widthMm?: number
+    xMm?: Place
+    yMm?: Place
+    widthMm?: Place
     colour?: string
     [k: string]: unknown
   }[]

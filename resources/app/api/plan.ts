@@ -32,7 +32,18 @@ export interface PartPlan {
   coreMaterial: 'core-wool' | 'scrap' | 'stuffing' | 'foam' | 'none'
   coreG: number
   colour: string
+  /**
+   * of the felted cover, or of all of a solid part; 0 where something takes its place
+   */
   coverG: number
+  /**
+   * of what is laid on, wound round or cut out
+   */
+  coveringG: number
+  /**
+   * of the part's colour in all: cover and covering
+   */
+  colourG: number
   finishedG: number
   looseMm: {
     w: number
@@ -68,7 +79,7 @@ export interface WoolTotal {
 }
 export interface Step {
   key: string
-  kind: 'portion' | 'core' | 'cover' | 'felt' | 'detail' | 'join' | 'hide' | 'inspect'
+  kind: 'portion' | 'core' | 'cover' | 'felt' | 'covering' | 'detail' | 'join' | 'hide' | 'inspect'
   part: string
   detail: string
   after: string[]

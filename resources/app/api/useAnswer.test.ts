@@ -8,7 +8,15 @@ describe('an answer', () => {
     const about = ref('')
     const replies: Record<string, { take: (value: string) => void; refuse: (why: unknown) => void }> = {}
     const scope = effectScope()
-    const said = scope.run(() => useAnswer([about], () => (about.value === '' ? null : new Promise<string>((take, refuse) => { replies[about.value] = { take, refuse } }))))!
+    const said = scope.run(() =>
+      useAnswer([about], () =>
+        about.value === ''
+          ? null
+          : new Promise<string>((take, refuse) => {
+              replies[about.value] = { take, refuse }
+            }),
+      ),
+    )!
     return { about, replies, ...said }
   }
 

@@ -15,17 +15,23 @@ export function useAnswer<T>(about: WatchSource[], ask: () => Promise<T> | null,
   const trouble = ref('')
   const waiting = ref(false)
   let asked = 0
-  watch(about, async () => {
-    const mine = ++asked
-    const take = (found: T | null, refused: string) => { if (mine === asked) [answer.value, trouble.value, waiting.value] = [found, refused, false] }
-    const coming = ask()
-    if (coming === null) return take(null, '')
-    waiting.value = true
-    try {
-      take(await coming, '')
-    } catch (error) {
-      take(null, error instanceof Error ? error.message : String(error))
-    }
-  }, { immediate })
+  watch(
+    about,
+    async () => {
+      const mine = ++asked
+      const take = (found: T | null, refused: string) => {
+        if (mine === asked) [answer.value, trouble.value, waiting.value] = [found, refused, false]
+      }
+      const coming = ask()
+      if (coming === null) return take(null, '')
+      waiting.value = true
+      try {
+        take(await coming, '')
+      } catch (error) {
+        take(null, error instanceof Error ? error.message : String(error))
+      }
+    },
+    { immediate },
+  )
   return { answer, trouble, waiting }
 }

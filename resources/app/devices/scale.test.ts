@@ -4,12 +4,19 @@ import { browserPorts, readingOf, SerialScale, type Port } from './serialScale'
 import { SimulatedScale } from './simulatedScale'
 
 describe('the stand-in for a scale', () => {
-  beforeEach(() => { vi.useFakeTimers() })
-  afterEach(() => { vi.useRealTimers() })
+  beforeEach(() => {
+    vi.useFakeTimers()
+  })
+  afterEach(() => {
+    vi.useRealTimers()
+  })
   const run = async (scale: SimulatedScale, ms: number) => {
     const readings: Reading[] = []
     const lost: string[] = []
-    await scale.connect((r) => readings.push(r), (why) => lost.push(why))
+    await scale.connect(
+      (r) => readings.push(r),
+      (why) => lost.push(why),
+    )
     await vi.advanceTimersByTimeAsync(ms)
     return { readings, lost }
   }
@@ -22,7 +29,8 @@ describe('the stand-in for a scale', () => {
     expect(readings[0]!.grams).toBeLessThan(6)
     expect(readings.at(-1)).toMatchObject({ steady: true, state: 'ok' })
     expect(readings.at(-1)!.grams).toBeCloseTo(12.34, 1)
-    for (let i = 1; i < readings.length; i++) expect(readings[i]!.grams).toBeGreaterThanOrEqual(readings[i - 1]!.grams - 1e-9)
+    for (let i = 1; i < readings.length; i++)
+      expect(readings[i]!.grams).toBeGreaterThanOrEqual(readings[i - 1]!.grams - 1e-9)
   })
 
   it('is noisy by no more than a hundredth, and shows hundredths', async () => {
@@ -57,7 +65,12 @@ describe('the stand-in for a scale', () => {
     expect(readings).toHaveLength(9)
     expect(readings[0]!.state).toBe('low-battery')
     expect(lost).toEqual([expect.stringContaining('battery is empty')])
-    await expect(scale.connect(() => {}, () => {})).rejects.toThrow('battery is empty')
+    await expect(
+      scale.connect(
+        () => {},
+        () => {},
+      ),
+    ).rejects.toThrow('battery is empty')
   })
 
   it('is silent once it is closed', async () => {
@@ -72,7 +85,13 @@ describe('the stand-in for a scale', () => {
 
 describe('a line from a scale', () => {
   it.each([
-    ['ST,GS,+  12.34 g', 12.34, true], ['US,GS,+  12.30 g', 12.3, false], ['  0.05g', 0.05, true], ['-1,5 g', -1.5, true], ['ST,NT,+0.4410 oz', 12.502, true], ['0.012 kg ?', 12, false], ['5.00 ct', 1, true],
+    ['ST,GS,+  12.34 g', 12.34, true],
+    ['US,GS,+  12.30 g', 12.3, false],
+    ['  0.05g', 0.05, true],
+    ['-1,5 g', -1.5, true],
+    ['ST,NT,+0.4410 oz', 12.502, true],
+    ['0.012 kg ?', 12, false],
+    ['5.00 ct', 1, true],
   ])('%s is %s g', (line, grams, steady) => {
     expect(readingOf(line)?.grams).toBeCloseTo(grams, 2)
     expect(readingOf(line)?.steady).toBe(steady)
@@ -96,21 +115,41 @@ describe('a scale on a cable', () => {
     const port: Port = {
       open: vi.fn().mockResolvedValue(undefined),
       close: vi.fn().mockResolvedValue(undefined),
-      readable: new ReadableStream<Uint8Array>({ start: (c) => { feed = c } }),
-      writable: new WritableStream<Uint8Array>({ write: (chunk) => { sent.push(new TextDecoder().decode(chunk)) } }),
+      readable: new ReadableStream<Uint8Array>({
+        start: (c) => {
+          feed = c
+        },
+      }),
+      writable: new WritableStream<Uint8Array>({
+        write: (chunk) => {
+          sent.push(new TextDecoder().decode(chunk))
+        },
+      }),
     }
-    return { port, sent, say: (text: string) => feed?.enqueue(new TextEncoder().encode(text)), pull: () => feed?.error(new Error('gone')), end: () => feed?.close() }
+    return {
+      port,
+      sent,
+      say: (text: string) => feed?.enqueue(new TextEncoder().encode(text)),
+      pull: () => feed?.error(new Error('gone')),
+      end: () => feed?.close(),
+    }
   }
 
   it('reads weights whole, however the bytes come in, and lets noise be', async () => {
     const fake = fakePort()
     const readings: Reading[] = []
     const scale = new SerialScale(() => Promise.resolve(fake.port))
-    await scale.connect((r) => readings.push(r), () => {})
+    await scale.connect(
+      (r) => readings.push(r),
+      () => {},
+    )
     expect(fake.port.open).toHaveBeenCalledWith({ baudRate: 9600 })
     for (const piece of ['US,GS,+ 3.', '10 g\r\nnoise\r', '\nST,GS,+ 3.12 g\r\nST,G']) fake.say(piece)
     await vi.waitFor(() => expect(readings).toHaveLength(2))
-    expect(readings.map((r) => [r.grams, r.steady])).toEqual([[3.1, false], [3.12, true]])
+    expect(readings.map((r) => [r.grams, r.steady])).toEqual([
+      [3.1, false],
+      [3.12, true],
+    ])
     await scale.tare()
     expect(fake.sent).toEqual(['T\r\n'])
     await scale.close()
@@ -120,7 +159,10 @@ describe('a scale on a cable', () => {
   it.each(['pull', 'end'] as const)('says that it fell silent when its line breaks (%s)', async (how) => {
     const fake = fakePort()
     const lost: string[] = []
-    await new SerialScale(() => Promise.resolve(fake.port)).connect(() => {}, (why) => lost.push(why))
+    await new SerialScale(() => Promise.resolve(fake.port)).connect(
+      () => {},
+      (why) => lost.push(why),
+    )
     fake[how]()
     await vi.waitFor(() => expect(lost).toEqual([expect.stringContaining('fell silent')]))
   })
@@ -129,14 +171,22 @@ describe('a scale on a cable', () => {
     const fake = fakePort()
     const lost: string[] = []
     const scale = new SerialScale(() => Promise.resolve(fake.port))
-    await scale.connect(() => {}, (why) => lost.push(why))
+    await scale.connect(
+      () => {},
+      (why) => lost.push(why),
+    )
     await scale.close()
     await new Promise((resolve) => setTimeout(resolve, 10))
     expect(lost).toEqual([])
   })
 
   it('tells in words why it cannot be had', async () => {
-    await expect(new SerialScale(() => Promise.reject(new Error('No port selected'))).connect(() => {}, () => {})).rejects.toThrow('cannot be had: No port selected')
+    await expect(
+      new SerialScale(() => Promise.reject(new Error('No port selected'))).connect(
+        () => {},
+        () => {},
+      ),
+    ).rejects.toThrow('cannot be had: No port selected')
   })
 
   it('is offered only where the browser knows serial ports', () => {

@@ -17,8 +17,13 @@ export function readingOf(line: string): Reading | null {
   if (/\b(OL|OVER|E-?OVR)\b|^-{3,}/i.test(line)) return { grams: 0, steady: false, state: 'overload' }
   const found = /([+-]?)\s*(?<![\d.,])(\d{1,6}(?:[.,]\d{1,4})?)\s*(kg|g|oz|ct)\b/i.exec(line)
   if (!found) return null
-  const grams = Number(found[2]?.replace(',', '.')) * (GRAMS[(found[3] ?? 'g').toLowerCase()] ?? 1) * (found[1] === '-' ? -1 : 1)
-  return { grams, steady: !/\bUS\b|\bSD\b|\?/.test(line), state: /\b(LO|LOBAT|BAT)\b/i.test(line) ? 'low-battery' : 'ok' }
+  const grams =
+    Number(found[2]?.replace(',', '.')) * (GRAMS[(found[3] ?? 'g').toLowerCase()] ?? 1) * (found[1] === '-' ? -1 : 1)
+  return {
+    grams,
+    steady: !/\bUS\b|\bSD\b|\?/.test(line),
+    state: /\b(LO|LOBAT|BAT)\b/i.test(line) ? 'low-battery' : 'ok',
+  }
 }
 
 /** A real scale on a serial line, through the browser's Web Serial. */
@@ -28,7 +33,10 @@ export class SerialScale implements Scale {
   private reader: ReadableStreamDefaultReader<Uint8Array> | null = null
   private closing = false
 
-  constructor(private readonly choose: () => Promise<Port>, private readonly baudRate = 9600) {}
+  constructor(
+    private readonly choose: () => Promise<Port>,
+    private readonly baudRate = 9600,
+  ) {}
 
   async connect(reading: (r: Reading) => void, lost: (why: string) => void): Promise<void> {
     this.closing = false
@@ -37,7 +45,10 @@ export class SerialScale implements Scale {
       await this.port.open({ baudRate: this.baudRate })
     } catch (error) {
       this.port = null
-      throw new Error(`The scale on the cable cannot be had: ${error instanceof Error ? error.message : String(error)}`, { cause: error })
+      throw new Error(
+        `The scale on the cable cannot be had: ${error instanceof Error ? error.message : String(error)}`,
+        { cause: error },
+      )
     }
     void this.listen(reading, lost)
   }
@@ -60,7 +71,8 @@ export class SerialScale implements Scale {
     } catch {
       // A pulled plug ends the reading with an error: told below.
     }
-    if (!this.closing) lost('The scale fell silent. Look at its cable, and connect it again. What it showed last is not taken.')
+    if (!this.closing)
+      lost('The scale fell silent. Look at its cable, and connect it again. What it showed last is not taken.')
   }
 
   async tare(): Promise<void> {

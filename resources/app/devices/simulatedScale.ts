@@ -24,7 +24,10 @@ export class SimulatedScale implements Scale {
    * @param batteryTicks readings until the battery is empty
    * @param random 0 to 1, so that tests know what comes
    */
-  constructor(private batteryTicks = 20_000, private readonly random: () => number = Math.random) {}
+  constructor(
+    private batteryTicks = 20_000,
+    private readonly random: () => number = Math.random,
+  ) {}
 
   /** What lies on the pan. */
   put(grams: number): void {
@@ -60,6 +63,10 @@ export class SimulatedScale implements Scale {
     this.shown += way * SETTLES
     if (this.shown > MOST_G) return { grams: MOST_G, steady: false, state: 'overload' }
     const grams = this.shown - this.zero + DRIFT_G_PER_H * this.age + NOISE_G * (this.random() - 0.5)
-    return { grams: Math.round(grams / STEP_G) * STEP_G, steady: Math.abs(way) < RESTS_G, state: this.batteryTicks < 200 ? 'low-battery' : 'ok' }
+    return {
+      grams: Math.round(grams / STEP_G) * STEP_G,
+      steady: Math.abs(way) < RESTS_G,
+      state: this.batteryTicks < 200 ? 'low-battery' : 'ok',
+    }
   }
 }

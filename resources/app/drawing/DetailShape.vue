@@ -10,13 +10,29 @@ const loop = computed(() => detailLoop(props.detail, props.twin))
 const strokes = computed(() => {
   const { points, widths } = loop.value
   if (props.bare || !props.detail.widthsMm) return [{ d: line(points, props.x, props.y), width: widths[0] ?? 1 }]
-  return points.slice(1).map((p, i) => ({ d: line([points[i]!, p], props.x, props.y), width: ((widths[i] ?? 1) + (widths[i + 1] ?? 1)) / 2 }))
+  return points.slice(1).map((p, i) => ({
+    d: line([points[i]!, p], props.x, props.y),
+    width: ((widths[i] ?? 1) + (widths[i + 1] ?? 1)) / 2,
+  }))
 })
 </script>
 
 <template>
-  <path v-if="loop.closed" :d="path([loop.points, ...loop.holes], x, y)" :fill="bare ? 'none' : colour" fill-rule="evenodd" class="shape" />
+  <path
+    v-if="loop.closed"
+    :d="path([loop.points, ...loop.holes], x, y)"
+    :fill="bare ? 'none' : colour"
+    fill-rule="evenodd"
+    class="shape"
+  />
   <g v-else fill="none" stroke-linecap="round" stroke-linejoin="round">
-    <path v-for="(s, i) in strokes" :key="i" :d="s.d" :stroke="bare ? undefined : colour" :stroke-width="bare ? undefined : s.width" :class="{ shape: bare }" />
+    <path
+      v-for="(s, i) in strokes"
+      :key="i"
+      :d="s.d"
+      :stroke="bare ? undefined : colour"
+      :stroke-width="bare ? undefined : s.width"
+      :class="{ shape: bare }"
+    />
   </g>
 </template>

@@ -11,7 +11,9 @@ const props = defineProps<{ figure: Figure; drawing: Drawing; lit?: string; litD
 const hex = (key: string) => props.figure.colours.find((c) => c.key === key)?.hex ?? '#999999'
 const pieces = computed(() =>
   props.figure.parts
-    .flatMap((part) => places(part).map((at, i) => ({ part, at, loops: props.drawing.parts[part.key]?.pieces[i]?.front ?? [] })))
+    .flatMap((part) =>
+      places(part).map((at, i) => ({ part, at, loops: props.drawing.parts[part.key]?.pieces[i]?.front ?? [] })),
+    )
     .sort((a, b) => a.at.z - b.at.z),
 )
 const box = computed(() => {
@@ -20,17 +22,33 @@ const box = computed(() => {
   const [left, top] = [Math.min(0, ...xs) - 3, Math.min(0, ...ys) - 3]
   return `${left} ${top} ${Math.max(1, ...xs) + 3 - left} ${Math.max(1, ...ys) + 3 - top}`
 })
-const on = (part: Part) => (props.figure.details ?? []).filter((d) => d.on === part.key && (d.side ?? 'front') === 'front').sort((a, b) => (a.layer ?? 1) - (b.layer ?? 1))
+const on = (part: Part) =>
+  (props.figure.details ?? [])
+    .filter((d) => d.on === part.key && (d.side ?? 'front') === 'front')
+    .sort((a, b) => (a.layer ?? 1) - (b.layer ?? 1))
 const pale = (key: string) => props.lit !== undefined && props.lit !== '' && key !== props.lit
 </script>
 
 <template>
   <svg :viewBox="box" role="img" :aria-label="`${figure.name}, from the front`">
     <g v-for="piece in pieces" :key="piece.part.key + piece.at.twin" :class="{ pale: pale(piece.part.key) }">
-      <path :d="path(piece.loops, piece.at.x, piece.at.y)" :fill="hex(piece.part.colour)" fill-rule="evenodd" class="rim" />
+      <path
+        :d="path(piece.loops, piece.at.x, piece.at.y)"
+        :fill="hex(piece.part.colour)"
+        fill-rule="evenodd"
+        class="rim"
+      />
       <template v-for="detail in on(piece.part)" :key="detail.key">
         <g :class="{ pale: litDetail && detail.key !== litDetail }">
-          <DetailShape v-for="twin in detail.mirror ? [piece.at.twin, !piece.at.twin] : [piece.at.twin]" :key="String(twin)" :detail="detail" :twin="twin" :colour="hex(detail.colour)" :x="piece.at.x" :y="piece.at.y" />
+          <DetailShape
+            v-for="twin in detail.mirror ? [piece.at.twin, !piece.at.twin] : [piece.at.twin]"
+            :key="String(twin)"
+            :detail="detail"
+            :twin="twin"
+            :colour="hex(detail.colour)"
+            :x="piece.at.x"
+            :y="piece.at.y"
+          />
         </g>
       </template>
     </g>
@@ -38,6 +56,11 @@ const pale = (key: string) => props.lit !== undefined && props.lit !== '' && key
 </template>
 
 <style scoped>
-.rim { stroke: rgba(var(--v-theme-on-surface), 0.25); stroke-width: .25; }
-.pale { opacity: .16; }
+.rim {
+  stroke: rgba(var(--v-theme-on-surface), 0.25);
+  stroke-width: 0.25;
+}
+.pale {
+  opacity: 0.16;
+}
 </style>

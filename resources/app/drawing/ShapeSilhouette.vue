@@ -13,10 +13,18 @@ const box = computed(() => {
 </script>
 
 <template>
-  <svg :viewBox="box" :width="size ?? 30" :height="size ?? 30" aria-hidden="true" class="silhouette"><path :d="path(loops)" :fill="hex ?? 'currentColor'" fill-rule="evenodd" /></svg>
+  <svg :viewBox="box" :width="size ?? 30" :height="size ?? 30" aria-hidden="true" class="silhouette">
+    <path :d="path(loops)" :fill="hex ?? 'currentColor'" fill-rule="evenodd" />
+  </svg>
 </template>
 
 <style scoped>
-.silhouette { flex: none; }
-.silhouette path { stroke: rgba(var(--v-theme-on-surface), 0.45); vector-effect: non-scaling-stroke; stroke-width: 1; }
+.silhouette {
+  flex: none;
+}
+.silhouette path {
+  stroke: rgba(var(--v-theme-on-surface), 0.45);
+  vector-effect: non-scaling-stroke;
+  stroke-width: 1;
+}
 </style>

@@ -5,7 +5,9 @@ export type Point = [number, number]
 
 /** Figures have y up, the screen has it down: every y is turned round here and nowhere else. */
 export function path(loops: Loop[], x = 0, y = 0): string {
-  return loops.map((loop) => 'M' + loop.map(([px, py]) => `${fixed(px + x)} ${fixed(-(py + y))}`).join('L') + 'Z').join('')
+  return loops
+    .map((loop) => 'M' + loop.map(([px, py]) => `${fixed(px + x)} ${fixed(-(py + y))}`).join('L') + 'Z')
+    .join('')
 }
 
 export function line(points: readonly Point[], x = 0, y = 0): string {
@@ -20,20 +22,35 @@ export function turned([x, y]: Point, deg: number): Point {
 /** Where the pieces of a part stand: the piece, and its twin at -x. */
 export function places(part: Part): { x: number; y: number; z: number; twin: boolean }[] {
   const { xMm: x, yMm: y, zMm: z = 0 } = part.at
-  return part.mirror ? [{ x, y, z, twin: false }, { x: -x, y, z, twin: true }] : [{ x, y, z, twin: false }]
+  return part.mirror
+    ? [
+        { x, y, z, twin: false },
+        { x: -x, y, z, twin: true },
+      ]
+    : [{ x, y, z, twin: false }]
 }
 
 /** A detail as it is seen, from the middle of its part; `closed` loops are filled, others stroked, each point as wide as `widths` says. */
-export function detailLoop(detail: Detail, twin = false): { points: Point[]; closed: boolean; holes: Point[][]; widths: number[] } {
+export function detailLoop(
+  detail: Detail,
+  twin = false,
+): { points: Point[]; closed: boolean; holes: Point[][]; widths: number[] } {
   const closed = detail.kind !== 'line'
   const given = detail.pointsMm as Point[] | undefined
-  const raw = !given ? ellipse(detail.widthMm ?? 1, detail.heightMm ?? detail.widthMm ?? 1) : detail.smooth && given.length > 2 ? curve(given, closed) : given
+  const raw = !given
+    ? ellipse(detail.widthMm ?? 1, detail.heightMm ?? detail.widthMm ?? 1)
+    : detail.smooth && given.length > 2
+      ? curve(given, closed)
+      : given
   const place = (points: Point[]) => points.map((p) => placed(detail, p, twin))
   const last = (detail.widthsMm?.length ?? 0) - 1
   const widths = raw.map((_, i) => {
     if (last < 1 || !detail.widthsMm) return detail.widthMm ?? 1
     const at = (i / Math.max(1, raw.length - 1)) * last
-    const [before = 0, after = 0] = [detail.widthsMm[Math.floor(at)], detail.widthsMm[Math.min(last, Math.floor(at) + 1)]]
+    const [before = 0, after = 0] = [
+      detail.widthsMm[Math.floor(at)],
+      detail.widthsMm[Math.min(last, Math.floor(at) + 1)],
+    ]
     return before + (at - Math.floor(at)) * (after - before)
   })
   return { points: place(raw), closed, holes: (detail.holesMm ?? []).map((hole) => place(hole as Point[])), widths }
@@ -62,7 +79,9 @@ function curve(points: Point[], closed: boolean): Point[] {
     const [a, b, c, d] = [at(i - 1), at(i), at(i + 1), at(i + 2)]
     for (let k = 1; k <= CURVE && !(closed && i === pieces - 1 && k === CURVE); k++) {
       const t = k / CURVE
-      const along = (j: 0 | 1) => b[j] + (t / 2) * (c[j] - a[j] + t * (2 * a[j] - 5 * b[j] + 4 * c[j] - d[j] + t * (3 * (b[j] - c[j]) + d[j] - a[j])))
+      const along = (j: 0 | 1) =>
+        b[j] +
+        (t / 2) * (c[j] - a[j] + t * (2 * a[j] - 5 * b[j] + 4 * c[j] - d[j] + t * (3 * (b[j] - c[j]) + d[j] - a[j])))
       made.push([along(0), along(1)])
     }
   }

@@ -8,15 +8,21 @@ function volume(geometry: ReturnType<typeof loftGeometry>): number {
   let six = 0
   for (let i = 0; i < index.count; i += 3) {
     const [a, b, c] = [index.getX(i), index.getX(i + 1), index.getX(i + 2)]
-    six += p.getX(a) * (p.getY(b) * p.getZ(c) - p.getZ(b) * p.getY(c))
-      + p.getY(a) * (p.getZ(b) * p.getX(c) - p.getX(b) * p.getZ(c))
-      + p.getZ(a) * (p.getX(b) * p.getY(c) - p.getY(b) * p.getX(c))
+    six +=
+      p.getX(a) * (p.getY(b) * p.getZ(c) - p.getZ(b) * p.getY(c)) +
+      p.getY(a) * (p.getZ(b) * p.getX(c) - p.getX(b) * p.getZ(c)) +
+      p.getZ(a) * (p.getX(b) * p.getY(c) - p.getY(b) * p.getX(c))
   }
   return six / 6
 }
 
 const square = (half: number, at: number, axis: 'y' | 'z') =>
-  [[half, -half], [half, half], [-half, half], [-half, -half]].flatMap(([u = 0, v = 0]) => (axis === 'z' ? [u, v, at] : [u, at, -v]))
+  [
+    [half, -half],
+    [half, half],
+    [-half, half],
+    [-half, -half],
+  ].flatMap(([u = 0, v = 0]) => (axis === 'z' ? [u, v, at] : [u, at, -v]))
 
 describe('lofting the rings that PHP gives', () => {
   it('closes a standing box, its faces turned outwards', () => {
@@ -37,8 +43,11 @@ describe('lofting the rings that PHP gives', () => {
 })
 
 describe('a colour for every part', () => {
-  it('is far from its neighbours\' and the same each time', () => {
-    const far = (a: number, b: number) => { const [p, q] = [partColour(a), partColour(b)]; return Math.hypot(p.r - q.r, p.g - q.g, p.b - q.b) }
+  it("is far from its neighbours' and the same each time", () => {
+    const far = (a: number, b: number) => {
+      const [p, q] = [partColour(a), partColour(b)]
+      return Math.hypot(p.r - q.r, p.g - q.g, p.b - q.b)
+    }
     for (let i = 0; i < 12; i++) {
       expect(far(i, i + 1)).toBeGreaterThan(0.25)
       expect(partColour(i).getHex()).toBe(partColour(i).getHex())

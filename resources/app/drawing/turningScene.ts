@@ -1,13 +1,32 @@
 import {
-  type Material, AmbientLight, BufferGeometry, Color, DirectionalLight, DoubleSide, Euler, Float32BufferAttribute, GridHelper, Group, HemisphereLight, MathUtils, Mesh, MeshLambertMaterial,
-  Object3D, OrthographicCamera, Raycaster, Scene, ShapeUtils, Vector2, WebGLRenderer,
+  type Material,
+  AmbientLight,
+  BufferGeometry,
+  Color,
+  DirectionalLight,
+  DoubleSide,
+  Euler,
+  Float32BufferAttribute,
+  GridHelper,
+  Group,
+  HemisphereLight,
+  MathUtils,
+  Mesh,
+  MeshLambertMaterial,
+  Object3D,
+  OrthographicCamera,
+  Raycaster,
+  Scene,
+  ShapeUtils,
+  Vector2,
+  WebGLRenderer,
 } from 'three'
-import type { Drawing, Loft } from '../api/client'
+import type { Turning, Loft } from '../api/client'
 import type { Figure } from '../api/figure'
 import { places } from './geometry'
 
 export interface TurningScene {
-  show(figure: Figure, drawing: Drawing, selected?: string, ways?: Ways): void
+  show(figure: Figure, drawing: Turning, selected?: string, ways?: Ways): void
   turn(aside: number, up: number): void
   look(angle: number): void
   fit(): void
@@ -15,7 +34,12 @@ export interface TurningScene {
 }
 
 /** How the figure is shown: pulled apart by a share of its size, every part in a colour of its own, over a grid of 10 mm. */
-export interface Ways { explode: number; partColours: boolean; grid: boolean; hidden: string[] }
+export interface Ways {
+  explode: number
+  partColours: boolean
+  grid: boolean
+  hidden: string[]
+}
 
 const PLAIN: Ways = { explode: 0, partColours: false, grid: false, hidden: [] }
 
@@ -39,7 +63,10 @@ export function loftGeometry(loft: Loft, capped = true): BufferGeometry {
     }
   }
   if (!loft.closed && capped) {
-    index.push(...cap(loft.rings[0] ?? [], 0, true), ...cap(loft.rings.at(-1) ?? [], (loft.rings.length - 1) * count, false))
+    index.push(
+      ...cap(loft.rings[0] ?? [], 0, true),
+      ...cap(loft.rings.at(-1) ?? [], (loft.rings.length - 1) * count, false),
+    )
   }
   const geometry = new BufferGeometry()
   geometry.setAttribute('position', new Float32BufferAttribute(positions, 3))
@@ -50,12 +77,17 @@ export function loftGeometry(loft: Loft, capped = true): BufferGeometry {
 
 /** A ring lies flat, in z for plates and in y for all else: it is triangulated in that plane. */
 function cap(ring: number[], first: number, turned: boolean): number[] {
-  const points = Array.from({ length: ring.length / 3 }, (_, i) => [ring[3 * i] ?? 0, ring[3 * i + 1] ?? 0, ring[3 * i + 2] ?? 0] as const)
+  const points = Array.from(
+    { length: ring.length / 3 },
+    (_, i) => [ring[3 * i] ?? 0, ring[3 * i + 1] ?? 0, ring[3 * i + 2] ?? 0] as const,
+  )
   const ys = points.map((p) => p[1])
   const level = Math.max(...ys) - Math.min(...ys) < 1e-3
   const contour = points.map((p) => new Vector2(p[0], level ? -p[2] : p[1]))
   const faces = ShapeUtils.triangulateShape(contour, [])
-  return faces.flatMap(([a = 0, b = 0, c = 0]) => (turned ? [first + a, first + c, first + b] : [first + a, first + b, first + c]))
+  return faces.flatMap(([a = 0, b = 0, c = 0]) =>
+    turned ? [first + a, first + c, first + b] : [first + a, first + b, first + c],
+  )
 }
 
 export function createTurningScene(holder: HTMLElement, onSelect: (key: string) => void): TurningScene {
@@ -77,7 +109,11 @@ export function createTurningScene(holder: HTMLElement, onSelect: (key: string) 
 
   const draw = () => {
     asked = 0
-    camera.position.set(Math.sin(angle) * Math.cos(tilt) * 1000, middle + Math.sin(tilt) * 1000, Math.cos(angle) * Math.cos(tilt) * 1000)
+    camera.position.set(
+      Math.sin(angle) * Math.cos(tilt) * 1000,
+      middle + Math.sin(tilt) * 1000,
+      Math.cos(angle) * Math.cos(tilt) * 1000,
+    )
     camera.lookAt(0, middle, 0)
     renderer.render(scene, camera)
   }
@@ -110,25 +146,39 @@ export function createTurningScene(holder: HTMLElement, onSelect: (key: string) 
     stage.clear()
   }
 
-  function show(figure: Figure, drawing: Drawing, selected?: string, ways: Ways = PLAIN): void {
+  function show(figure: Figure, drawing: Turning, selected?: string, ways: Ways = PLAIN): void {
     clear()
     const apart = (key: string, twin: boolean): [number, number, number] => {
       const part = figure.parts.find((p) => p.key === key)
       if (!part || !ways.explode) return [0, 0, 0]
-      return [(twin ? -1 : 1) * part.at.xMm * ways.explode, part.at.yMm * ways.explode, (part.at.zMm ?? 0) * 2 * ways.explode]
+      return [
+        (twin ? -1 : 1) * part.at.xMm * ways.explode,
+        part.at.yMm * ways.explode,
+        (part.at.zMm ?? 0) * 2 * ways.explode,
+      ]
     }
     const hex = (colour: string) => figure.colours.find((c) => c.key === colour)?.hex ?? '#999999'
     let [low, high, wide] = [Infinity, -Infinity, 1]
     for (const [index, part] of figure.parts.entries()) {
-      const loft = drawing.parts[part.key]?.loft
+      const loft = drawing.parts[part.key]
       if (!loft || ways.hidden.includes(part.key)) continue
       for (const at of places(part)) {
-        const material = new MeshLambertMaterial({ color: ways.partColours ? partColour(index) : new Color(hex(part.colour)), side: DoubleSide })
+        const material = new MeshLambertMaterial({
+          color: ways.partColours ? partColour(index) : new Color(hex(part.colour)),
+          side: DoubleSide,
+        })
         if (part.key === selected) material.emissive = new Color('#3b4c8c').multiplyScalar(0.55)
         const mesh = new Mesh(loftGeometry(loft), material)
         mesh.userData.key = part.key
         // The document turns about z, then x, then y: three calls that order YXZ.
-        mesh.rotation.copy(new Euler(MathUtils.degToRad(part.turnDeg?.x ?? 0), MathUtils.degToRad(part.turnDeg?.y ?? 0), MathUtils.degToRad(part.turnDeg?.z ?? 0), 'YXZ'))
+        mesh.rotation.copy(
+          new Euler(
+            MathUtils.degToRad(part.turnDeg?.x ?? 0),
+            MathUtils.degToRad(part.turnDeg?.y ?? 0),
+            MathUtils.degToRad(part.turnDeg?.z ?? 0),
+            'YXZ',
+          ),
+        )
         mesh.position.set(part.at.xMm, part.at.yMm, part.at.zMm ?? 0)
         const side = new Group()
         side.scale.x = at.twin ? -1 : 1
@@ -157,14 +207,24 @@ export function createTurningScene(holder: HTMLElement, onSelect: (key: string) 
       middle = ((low + high) / 2) * (1 + ways.explode)
       reach = Math.max((high - low) / 2, wide) * (ways.explode ? 1.2 : 1.08) * (1 + ways.explode)
     }
-    if (ways.grid && high > low) stage.add(floor(Math.ceil(wide / 10) * 20), wall(Math.ceil(wide / 10) * 20, Math.ceil(Math.max(high, 10) / 10) * 10))
+    if (ways.grid && high > low)
+      stage.add(
+        floor(Math.ceil(wide / 10) * 20),
+        wall(Math.ceil(wide / 10) * 20, Math.ceil(Math.max(high, 10) / 10) * 10),
+      )
     fit()
   }
 
   /** Drawn nearer than it lies, so that the coarse skin under it does not show through. */
   function lay(rings: number[][], colour: string, layer: number, place: [number, number, number]): void {
     if (!rings.length) return
-    const material = new MeshLambertMaterial({ color: new Color(colour), side: DoubleSide, polygonOffset: true, polygonOffsetFactor: -2 - layer, polygonOffsetUnits: -8 })
+    const material = new MeshLambertMaterial({
+      color: new Color(colour),
+      side: DoubleSide,
+      polygonOffset: true,
+      polygonOffsetFactor: -2 - layer,
+      polygonOffsetUnits: -8,
+    })
     const mesh = new Mesh(loftGeometry({ rings, closed: false }, false), material)
     mesh.position.set(...place)
     stage.add(mesh)
@@ -198,7 +258,10 @@ export function createTurningScene(holder: HTMLElement, onSelect: (key: string) 
   const up = (e: PointerEvent) => {
     if (drag && !drag.moved) {
       const box = holder.getBoundingClientRect()
-      const at = new Vector2(((e.clientX - box.left) / box.width) * 2 - 1, -((e.clientY - box.top) / box.height) * 2 + 1)
+      const at = new Vector2(
+        ((e.clientX - box.left) / box.width) * 2 - 1,
+        -((e.clientY - box.top) / box.height) * 2 + 1,
+      )
       const ray = new Raycaster()
       ray.setFromCamera(at, camera)
       const hit = ray.intersectObjects(stage.children, true).find((h) => typeof h.object.userData.key === 'string')
@@ -216,7 +279,9 @@ export function createTurningScene(holder: HTMLElement, onSelect: (key: string) 
   holder.addEventListener('pointerup', up)
 
   return {
-    show, turn, fit,
+    show,
+    turn,
+    fit,
     look(to) {
       angle = to
       tilt = 0

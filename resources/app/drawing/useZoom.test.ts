@@ -2,7 +2,12 @@ import { describe, expect, it } from 'vitest'
 import { ref } from 'vue'
 import { useZoom } from './useZoom'
 
-const frames = () => ref({ front: { x: -50, y: -100, width: 100, height: 120 }, side: { x: -30, y: -100, width: 60, height: 120 }, columns: '100px 60px' })
+const frames = () =>
+  ref({
+    front: { x: -50, y: -100, width: 100, height: 120 },
+    side: { x: -30, y: -100, width: 60, height: 120 },
+    columns: '100px 60px',
+  })
 
 describe('looking nearer', () => {
   it('keeps the point under the pointer where it is', () => {

@@ -1,8 +1,17 @@
 import { computed, ref, type Ref } from 'vue'
 
 /** A piece of paper as an SVG view box, in mm, y down. */
-export interface Frame { x: number; y: number; width: number; height: number }
-export interface Frames { front: Frame; side: Frame; columns: string }
+export interface Frame {
+  x: number
+  y: number
+  width: number
+  height: number
+}
+export interface Frames {
+  front: Frame
+  side: Frame
+  columns: string
+}
 
 const MOST = 8
 
@@ -15,7 +24,12 @@ export function useZoom(frames: Ref<Frames>) {
     const { front, side, columns } = frames.value
     if (zoom.value === 1 || !middle.value) return { front, side, columns }
     const at = middle.value
-    const smaller = (f: Frame, x: number): Frame => ({ x: x - f.width / zoom.value / 2, y: at.y - f.height / zoom.value / 2, width: f.width / zoom.value, height: f.height / zoom.value })
+    const smaller = (f: Frame, x: number): Frame => ({
+      x: x - f.width / zoom.value / 2,
+      y: at.y - f.height / zoom.value / 2,
+      width: f.width / zoom.value,
+      height: f.height / zoom.value,
+    })
     return { front: smaller(front, at.x), side: smaller(side, side.x + side.width / 2), columns }
   })
 
@@ -25,7 +39,8 @@ export function useZoom(frames: Ref<Frames>) {
     const [px, py] = [x ?? f.x + f.width / 2, y ?? f.y + f.height / 2]
     const next = Math.min(MOST, Math.max(1, zoom.value * factor))
     const stays = zoom.value / next
-    middle.value = next === 1 ? null : { x: px + (f.x + f.width / 2 - px) * stays, y: py + (f.y + f.height / 2 - py) * stays }
+    middle.value =
+      next === 1 ? null : { x: px + (f.x + f.width / 2 - px) * stays, y: py + (f.y + f.height / 2 - py) * stays }
     zoom.value = next
   }
 

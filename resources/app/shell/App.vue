@@ -32,9 +32,17 @@ onBeforeUnmount(() => window.removeEventListener('pagehide', flush))
     <a class="skip" href="#station">To the work</a>
     <StationThread />
     <v-main id="station" class="station">
-      <v-alert v-if="figure.trouble && route.params.id && !figure.missing" type="error" variant="tonal" class="ma-3" role="alert">
+      <v-alert
+        v-if="figure.trouble && route.params.id && !figure.missing"
+        type="error"
+        variant="tonal"
+        class="ma-3"
+        role="alert"
+      >
         {{ figure.trouble }}
-        <ul v-if="figure.faults.length"><li v-for="f in figure.faults.slice(0, 6)" :key="f.pointer + f.detail">{{ f.pointer }}: {{ f.detail }}</li></ul>
+        <ul v-if="figure.faults.length">
+          <li v-for="f in figure.faults.slice(0, 6)" :key="f.pointer + f.detail">{{ f.pointer }}: {{ f.detail }}</li>
+        </ul>
       </v-alert>
       <NowhereStation v-if="route.params.id && figure.missing" />
       <router-view v-else />
@@ -45,7 +53,18 @@ onBeforeUnmount(() => window.removeEventListener('pagehide', flush))
 </template>
 
 <style scoped>
-.station { background: rgb(var(--v-theme-background)); }
-.skip { position: absolute; left: -999px; z-index: 3000; padding: .6rem 1rem; background: rgb(var(--v-theme-surface)); }
-.skip:focus { left: .5rem; top: .5rem; }
+.station {
+  background: rgb(var(--v-theme-background));
+}
+.skip {
+  position: absolute;
+  left: -999px;
+  z-index: 3000;
+  padding: 0.6rem 1rem;
+  background: rgb(var(--v-theme-surface));
+}
+.skip:focus {
+  left: 0.5rem;
+  top: 0.5rem;
+}
 </style>

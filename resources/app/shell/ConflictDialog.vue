@@ -5,7 +5,11 @@ const figure = useFigure()
 </script>
 
 <template>
-  <v-dialog aria-label="This figure was changed in another window" :model-value="figure.saveState === 'conflict'" persistent>
+  <v-dialog
+    aria-label="This figure was changed in another window"
+    :model-value="figure.saveState === 'conflict'"
+    persistent
+  >
     <v-card title="This figure was changed in another window">
       <v-card-text>
         Nothing of yours is lost. Keep this window's figure, or take the other one; yours then lies one undo away.

@@ -31,7 +31,12 @@ const keys = [
     <v-card title="Keys">
       <v-card-text>
         <dl>
-          <template v-for="[key, what] in keys" :key="key"><dt><kbd>{{ key }}</kbd></dt><dd>{{ what }}</dd></template>
+          <template v-for="[key, what] in keys" :key="key"
+            ><dt>
+              <kbd>{{ key }}</kbd>
+            </dt>
+            <dd>{{ what }}</dd></template
+          >
         </dl>
       </v-card-text>
       <v-card-actions><v-btn @click="show = false">Close</v-btn></v-card-actions>
@@ -40,7 +45,16 @@ const keys = [
 </template>
 
 <style scoped>
-dl { display: grid; grid-template-columns: max-content 1fr; gap: .45rem 1.2rem; margin: 0; }
-dd { margin: 0; }
-kbd { font-weight: 700; }
+dl {
+  display: grid;
+  grid-template-columns: max-content 1fr;
+  gap: 0.45rem 1.2rem;
+  margin: 0;
+}
+dd {
+  margin: 0;
+}
+kbd {
+  font-weight: 700;
+}
 </style>

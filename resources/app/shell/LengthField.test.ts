@@ -9,7 +9,10 @@ const field = async (props: Record<string, unknown>) => {
   return table.wrapper.find('input')
 }
 const emitted = () => (table.wrapper.emitted('update:modelValue') ?? []).flat()
-afterEach(() => { useUnits().system.value = 'metric'; table.wrapper.unmount() })
+afterEach(() => {
+  useUnits().system.value = 'metric'
+  table.wrapper.unmount()
+})
 
 describe('a field for a length', () => {
   it('takes a comma for a point, and says nothing of what did not change', async () => {
@@ -22,7 +25,10 @@ describe('a field for a length', () => {
 
   it('keeps what makes no sense, with a word on it', async () => {
     const input = await field({ modelValue: 12, max: 50 })
-    for (const [typed, word] of [['wide', 'A number, please'], ['80', '0.3 to 50.0']] as const) {
+    for (const [typed, word] of [
+      ['wide', 'A number, please'],
+      ['80', '0.3 to 50.0'],
+    ] as const) {
       await input.setValue(typed)
       await input.trigger('blur')
       expect(table.wrapper.text()).toContain(word)

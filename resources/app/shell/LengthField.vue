@@ -12,7 +12,14 @@ const unit = computed(() => props.suffix ?? units.lengthUnit.value)
 const isAngle = computed(() => props.suffix !== undefined)
 const show = (value: number) => (isAngle.value ? String(Math.round(value * 100) / 100) : units.length(value))
 
-watch([() => props.modelValue, units.system], () => { text.value = show(props.modelValue); fault.value = '' }, { immediate: true })
+watch(
+  [() => props.modelValue, units.system],
+  () => {
+    text.value = show(props.modelValue)
+    fault.value = ''
+  },
+  { immediate: true },
+)
 
 /** What was typed stays in the field, with a word on what is wrong, until it makes sense. */
 function take(): void {
@@ -29,12 +36,22 @@ function take(): void {
 
 function step(by: number): void {
   // A taper runs from -0.6 to 0.6: it goes by hundredths.
-    const unitMm = (props.max ?? 2000) < 1 ? 0.05 : !isAngle.value && units.system.value === 'inch' ? 25.4 / 16 : 1
+  const unitMm = (props.max ?? 2000) < 1 ? 0.05 : !isAngle.value && units.system.value === 'inch' ? 25.4 / 16 : 1
   const next = Math.min(props.max ?? 2000, Math.max(props.min ?? 0.3, props.modelValue + by * unitMm))
   emit('update:modelValue', Math.round(next * 100) / 100)
 }
 </script>
 
 <template>
-  <v-text-field v-model="text" :label="label" :suffix="unit" :error-messages="fault || undefined" inputmode="decimal" @blur="take" @keydown.enter="take" @keydown.up.prevent="step(1)" @keydown.down.prevent="step(-1)" />
+  <v-text-field
+    v-model="text"
+    :label="label"
+    :suffix="unit"
+    :error-messages="fault || undefined"
+    inputmode="decimal"
+    @blur="take"
+    @keydown.enter="take"
+    @keydown.up.prevent="step(1)"
+    @keydown.down.prevent="step(-1)"
+  />
 </template>

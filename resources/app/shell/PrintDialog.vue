@@ -28,7 +28,14 @@ async function print(as: 'pdf' | 'svg'): Promise<void> {
     <v-card :title="title">
       <v-card-text class="fields">
         <slot />
-        <v-select v-model="paper" :items="[{ title: 'A4', value: 'a4' }, { title: 'Letter', value: 'letter' }]" label="Paper" />
+        <v-select
+          v-model="paper"
+          :items="[
+            { title: 'A4', value: 'a4' },
+            { title: 'Letter', value: 'letter' },
+          ]"
+          label="Paper"
+        />
         <p class="quiet">Print at 100 %, not "fit to page". Each page has a ruler: measure it first.</p>
         <v-progress-linear v-if="busy" indeterminate color="primary" aria-label="Laying it out" />
         <v-alert v-if="trouble" type="error" variant="tonal" role="alert">{{ trouble }}</v-alert>
@@ -43,5 +50,8 @@ async function print(as: 'pdf' | 'svg'): Promise<void> {
 </template>
 
 <style scoped>
-.fields { display: grid; gap: .9rem; }
+.fields {
+  display: grid;
+  gap: 0.9rem;
+}
 </style>

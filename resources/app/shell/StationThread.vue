@@ -30,14 +30,49 @@ const stations = computed(() => {
   const doneSteps = p?.steps.filter((s) => figure.done.includes(s.key)).length ?? 0
   const state = (settled: boolean, begun: boolean) => (settled ? 'settled' : begun ? 'in work' : 'untouched')
   return [
-    { name: 'shapes', title: 'Shapes', to: `/figures/${id}/shapes`, line: `${counted(figure.parts.length, 'part')}, ${counted(pairs, 'pair')}`, state: state(false, figure.parts.length > 0) },
-    { name: 'wool', title: 'Wool', to: `/figures/${id}/wool`, line: `core ${units.massLine(core)}, colour ${units.massLine(colour)}`, state: state(doneSteps > 0, colour > 0) },
-    { name: 'face', title: 'Face', to: `/figures/${id}/face`, line: p?.details.length ? `${counted(p.details.length, 'detail')}${soft ? `, ${soft} to look at` : ''}` : 'no details yet', state: state(Boolean(p?.details.length) && soft === 0, Boolean(p?.details.length)) },
-    { name: 'build', title: 'Build', to: `/figures/${id}/build`, line: `${doneSteps} of ${p?.steps.length ?? 0} steps`, state: state(doneSteps > 0 && doneSteps === p?.steps.length, doneSteps > 0) },
+    {
+      name: 'shapes',
+      title: 'Shapes',
+      to: `/figures/${id}/shapes`,
+      line: `${counted(figure.parts.length, 'part')}, ${counted(pairs, 'pair')}`,
+      state: state(false, figure.parts.length > 0),
+    },
+    {
+      name: 'wool',
+      title: 'Wool',
+      to: `/figures/${id}/wool`,
+      line: `core ${units.massLine(core)}, colour ${units.massLine(colour)}`,
+      state: state(doneSteps > 0, colour > 0),
+    },
+    {
+      name: 'face',
+      title: 'Face',
+      to: `/figures/${id}/face`,
+      line: p?.details.length
+        ? `${counted(p.details.length, 'detail')}${soft ? `, ${soft} to look at` : ''}`
+        : 'no details yet',
+      state: state(Boolean(p?.details.length) && soft === 0, Boolean(p?.details.length)),
+    },
+    {
+      name: 'build',
+      title: 'Build',
+      to: `/figures/${id}/build`,
+      line: `${doneSteps} of ${p?.steps.length ?? 0} steps`,
+      state: state(doneSteps > 0 && doneSteps === p?.steps.length, doneSteps > 0),
+    },
   ]
 })
 
-const saved = computed(() => ({ saved: 'Saved', waiting: 'Saving soon', saving: 'Saving', conflict: 'Changed elsewhere', failed: 'Not saved, kept in this browser' })[figure.saveState])
+const saved = computed(
+  () =>
+    ({
+      saved: 'Saved',
+      waiting: 'Saving soon',
+      saving: 'Saving',
+      conflict: 'Changed elsewhere',
+      failed: 'Not saved, kept in this browser',
+    })[figure.saveState],
+)
 
 function switchLight(): void {
   const next = theme.global.name.value === 'day' ? 'lamp' : 'day'
@@ -48,49 +83,179 @@ function switchLight(): void {
 
 <template>
   <v-app-bar flat height="76" color="background" class="bar">
-    <router-link to="/" class="mark display" :aria-current="route.name === 'shelf' ? 'page' : undefined">Impa<span>shelf</span></router-link>
-    <router-link to="/stash" class="drawer" :aria-current="route.name === 'stash' ? 'page' : undefined">Stash</router-link>
+    <router-link to="/" class="mark display" :aria-current="route.name === 'shelf' ? 'page' : undefined"
+      >Impa<span>shelf</span></router-link
+    >
+    <router-link to="/stash" class="drawer" :aria-current="route.name === 'stash' ? 'page' : undefined"
+      >Stash</router-link
+    >
     <nav v-if="atFigure" class="thread" aria-label="Stations">
-      <router-link v-for="s in stations" :key="s.name" :to="s.to" class="knot" :class="[s.state.replace(' ', '-'), { here: route.name === s.name }]" :aria-current="route.name === s.name ? 'page' : undefined">
+      <router-link
+        v-for="s in stations"
+        :key="s.name"
+        :to="s.to"
+        class="knot"
+        :class="[s.state.replace(' ', '-'), { here: route.name === s.name }]"
+        :aria-current="route.name === s.name ? 'page' : undefined"
+      >
         <i aria-hidden="true" />
         <b class="display">{{ s.title }}</b>
-        <small>{{ s.line }}<span class="offscreen">, {{ s.state }}</span></small>
+        <small
+          >{{ s.line }}<span class="offscreen">, {{ s.state }}</span></small
+        >
       </router-link>
     </nav>
     <v-spacer />
     <div v-if="atFigure && figure.document" class="tools">
-      <LengthField :model-value="figure.document.heightMm" label="Finished height" :min="10" :max="2000" class="height" @update:model-value="figure.rescale($event)" />
+      <LengthField
+        :model-value="figure.document.heightMm"
+        label="Finished height"
+        :min="10"
+        :max="2000"
+        class="height"
+        @update:model-value="figure.rescale($event)"
+      />
       <span class="saved quiet" role="status">{{ saved }}</span>
       <v-btn :icon="mdiUndo" variant="text" aria-label="Undo" :disabled="!figure.past.length" @click="figure.undo()" />
-      <v-btn :icon="mdiRedo" variant="text" aria-label="Redo" :disabled="!figure.future.length" @click="figure.redo()" />
+      <v-btn
+        :icon="mdiRedo"
+        variant="text"
+        aria-label="Redo"
+        :disabled="!figure.future.length"
+        @click="figure.redo()"
+      />
     </div>
-    <v-btn variant="text" class="unit-switch" :aria-label="`Units: ${units.system.value === 'metric' ? 'millimetres and grams' : 'inches and ounces'}. Change`" @click="units.system.value = units.system.value === 'metric' ? 'inch' : 'metric'">
+    <v-btn
+      variant="text"
+      class="unit-switch"
+      :aria-label="`Units: ${units.system.value === 'metric' ? 'millimetres and grams' : 'inches and ounces'}. Change`"
+      @click="units.system.value = units.system.value === 'metric' ? 'inch' : 'metric'"
+    >
       {{ units.system.value === 'metric' ? 'mm / g' : 'in / oz' }}
     </v-btn>
-    <v-btn :icon="theme.global.name.value === 'day' ? mdiLampOutline : mdiWhiteBalanceSunny" variant="text" :aria-label="theme.global.name.value === 'day' ? 'Lamp light' : 'Day light'" @click="switchLight" />
+    <v-btn
+      :icon="theme.global.name.value === 'day' ? mdiLampOutline : mdiWhiteBalanceSunny"
+      variant="text"
+      :aria-label="theme.global.name.value === 'day' ? 'Lamp light' : 'Day light'"
+      @click="switchLight"
+    />
     <v-btn :icon="mdiHelpCircleOutline" variant="text" aria-label="Keys" @click="showKeys = true" />
   </v-app-bar>
 </template>
 
 <style scoped>
-.bar { border-bottom: 0; }
-.mark { font-size: 1.7rem; color: rgb(var(--v-theme-primary)); text-decoration: none; padding: 0 .9rem 0 1.1rem; line-height: 1; display: flex; flex-direction: column; }
-.mark span { font: 600 .72rem 'Nunito Sans', sans-serif; color: rgb(var(--v-theme-quiet)); }
-.drawer { color: rgb(var(--v-theme-quiet)); font-weight: 700; text-decoration: none; padding: .7rem .6rem; border-radius: 10px; min-height: 44px; }
-.drawer[aria-current] { color: rgb(var(--v-theme-primary)); }
-.thread { display: flex; position: relative; }
-.thread::before { content: ''; position: absolute; left: 1.2rem; right: 4rem; top: 15px; border-top: var(--stitch); }
-.knot { position: relative; display: grid; padding: .35rem .9rem .3rem; text-decoration: none; color: rgb(var(--v-theme-on-background)); min-height: 56px; border-radius: 12px; }
-.knot i { width: 15px; height: 15px; border-radius: 50%; background: rgb(var(--v-theme-background)); border: 3px solid rgb(var(--v-theme-thread)); margin: 2px 0 1px; z-index: 1; }
-.knot.in-work i { border-color: rgb(var(--v-theme-primary)); }
-.knot.settled i { background: rgb(var(--v-theme-success)); border-color: rgb(var(--v-theme-success)); }
-.knot.here i { background: rgb(var(--v-theme-primary)); border-color: rgb(var(--v-theme-primary)); }
-.knot b { line-height: 1.15; }
-.knot.here b { color: rgb(var(--v-theme-primary)); }
-.knot small { color: rgb(var(--v-theme-quiet)); font-size: .76rem; line-height: 1.1; white-space: nowrap; }
-.tools { display: flex; align-items: center; gap: .2rem; }
-.height { width: 8.6rem; }
-.saved { font-size: .76rem; width: 5.6rem; text-align: right; line-height: 1.1; margin-right: .3rem; }
-@media (max-width: 1180px) { .knot small, .saved { display: none; } .knot { padding: .35rem .55rem; } }
-@media (max-width: 900px) { .height { width: 6.6rem; } .unit-switch { display: none; } }
+.bar {
+  border-bottom: 0;
+}
+.mark {
+  font-size: 1.7rem;
+  color: rgb(var(--v-theme-primary));
+  text-decoration: none;
+  padding: 0 0.9rem 0 1.1rem;
+  line-height: 1;
+  display: flex;
+  flex-direction: column;
+}
+.mark span {
+  font:
+    600 0.72rem 'Nunito Sans',
+    sans-serif;
+  color: rgb(var(--v-theme-quiet));
+}
+.drawer {
+  color: rgb(var(--v-theme-quiet));
+  font-weight: 700;
+  text-decoration: none;
+  padding: 0.7rem 0.6rem;
+  border-radius: 10px;
+  min-height: 44px;
+}
+.drawer[aria-current] {
+  color: rgb(var(--v-theme-primary));
+}
+.thread {
+  display: flex;
+  position: relative;
+}
+.thread::before {
+  content: '';
+  position: absolute;
+  left: 1.2rem;
+  right: 4rem;
+  top: 15px;
+  border-top: var(--stitch);
+}
+.knot {
+  position: relative;
+  display: grid;
+  padding: 0.35rem 0.9rem 0.3rem;
+  text-decoration: none;
+  color: rgb(var(--v-theme-on-background));
+  min-height: 56px;
+  border-radius: 12px;
+}
+.knot i {
+  width: 15px;
+  height: 15px;
+  border-radius: 50%;
+  background: rgb(var(--v-theme-background));
+  border: 3px solid rgb(var(--v-theme-thread));
+  margin: 2px 0 1px;
+  z-index: 1;
+}
+.knot.in-work i {
+  border-color: rgb(var(--v-theme-primary));
+}
+.knot.settled i {
+  background: rgb(var(--v-theme-success));
+  border-color: rgb(var(--v-theme-success));
+}
+.knot.here i {
+  background: rgb(var(--v-theme-primary));
+  border-color: rgb(var(--v-theme-primary));
+}
+.knot b {
+  line-height: 1.15;
+}
+.knot.here b {
+  color: rgb(var(--v-theme-primary));
+}
+.knot small {
+  color: rgb(var(--v-theme-quiet));
+  font-size: 0.76rem;
+  line-height: 1.1;
+  white-space: nowrap;
+}
+.tools {
+  display: flex;
+  align-items: center;
+  gap: 0.2rem;
+}
+.height {
+  width: 8.6rem;
+}
+.saved {
+  font-size: 0.76rem;
+  width: 5.6rem;
+  text-align: right;
+  line-height: 1.1;
+  margin-right: 0.3rem;
+}
+@media (max-width: 1180px) {
+  .knot small,
+  .saved {
+    display: none;
+  }
+  .knot {
+    padding: 0.35rem 0.55rem;
+  }
+}
+@media (max-width: 900px) {
+  .height {
+    width: 8rem;
+  }
+  .unit-switch {
+    display: none;
+  }
+}
 </style>

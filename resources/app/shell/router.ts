@@ -9,7 +9,11 @@ export const router = createRouter({
     { path: '/bin', name: 'bin', component: () => import('../stations/shelf/BinStation.vue') },
     { path: '/stash', name: 'stash', component: () => import('../stations/stash/StashStation.vue') },
     { path: '/figures/:id(\\d+)', redirect: (to) => ({ name: 'shapes', params: to.params }) },
-    { path: '/figures/:id(\\d+)/shapes', name: 'shapes', component: () => import('../stations/shapes/ShapesStation.vue') },
+    {
+      path: '/figures/:id(\\d+)/shapes',
+      name: 'shapes',
+      component: () => import('../stations/shapes/ShapesStation.vue'),
+    },
     { path: '/figures/:id(\\d+)/wool', name: 'wool', component: () => import('../stations/wool/WoolStation.vue') },
     { path: '/figures/:id(\\d+)/face', name: 'face', component: () => import('../stations/face/FaceStation.vue') },
     { path: '/figures/:id(\\d+)/build', name: 'build', component: () => import('../stations/build/BuildStation.vue') },

@@ -9,24 +9,43 @@ import ConflictDialog from './ConflictDialog.vue'
 import StationThread from './StationThread.vue'
 
 const Bar = defineComponent({ render: () => h(VApp, () => [h(StationThread), h(ConflictDialog)]) })
-const board = (done: number) => ({
-  plan: {
-    parts: [], notes: [], balance: {}, minutes: { hands: 1, elapsed: 1 },
-    wool: [{ material: 'core-wool', colour: null, g: 12.2 }, { material: 'wool', colour: 'fur', g: 9 }],
-    details: [{ key: 'eye', crisp: done ? 'crisp' : 'soft' }], steps: [{ key: 'a' }, { key: 'b' }],
-  }, drawing: { parts: {}, details: {} },
-}) as never
+const board = (done: number) =>
+  ({
+    plan: {
+      parts: [],
+      notes: [],
+      balance: {},
+      minutes: { hands: 1, elapsed: 1 },
+      wool: [
+        { material: 'core-wool', colour: null, g: 12.2 },
+        { material: 'wool', colour: 'fur', g: 9 },
+      ],
+      details: [{ key: 'eye', crisp: done ? 'crisp' : 'soft' }],
+      steps: [{ key: 'a' }, { key: 'b' }],
+    },
+    drawing: { parts: {}, details: {} },
+  }) as never
 
 let table: OnTable
-afterEach(() => { useUnits().system.value = 'metric'; table.wrapper.unmount(); vi.restoreAllMocks() })
+afterEach(() => {
+  useUnits().system.value = 'metric'
+  table.wrapper.unmount()
+  vi.restoreAllMocks()
+})
 const knots = () => table.wrapper.findAll('.knot').map((k) => k.text().replace(/\s+/g, ' '))
 
 describe('the thread of stations', () => {
   it('says of each what it knows, and its state', async () => {
     table = await onTable(Bar, {}, plain(), board(0))
-    expect(knots()).toEqual(['Shapes3 parts, 1 pair, in work', 'Woolcore 12.2 g, colour 9.0 g, in work', 'Face1 detail, 1 to look at, in work', 'Build0 of 2 steps, untouched'])
+    expect(knots()).toEqual([
+      'Shapes3 parts, 1 pair, in work',
+      'Woolcore 12.2 g, colour 9.0 g, in work',
+      'Face1 detail, 1 to look at, in work',
+      'Build0 of 2 steps, untouched',
+    ])
     expect(table.wrapper.find('.knot[aria-current=page]').text()).toContain('Shapes')
-    table.figure.done = ['a', 'b']
+    vi.spyOn(api, 'mark').mockResolvedValue({ done: ['a', 'b'] })
+    await table.figure.mark('b', true)
     await flushPromises()
     expect(knots()[3]).toContain('2 of 2 steps, settled')
   })
@@ -53,7 +72,10 @@ describe('the thread of stations', () => {
 
   it('asks PHP for another height, and keeps the old one where that is refused', async () => {
     table = await onTable(Bar, {}, plain(), board(0))
-    const rescale = vi.spyOn(api, 'rescale').mockRejectedValueOnce(new Refusal(422, 'Too tall.')).mockResolvedValue({ document: { ...plain(), heightMm: 160 } } as never)
+    const rescale = vi
+      .spyOn(api, 'rescale')
+      .mockRejectedValueOnce(new Refusal(422, 'Too tall.'))
+      .mockResolvedValue({ document: { ...plain(), heightMm: 160 } } as never)
     const field = table.wrapper.find('.height input')
     for (const expected of [80, 160]) {
       await field.setValue('160')
@@ -70,7 +92,9 @@ describe('the thread of stations', () => {
 describe('two windows on one figure', () => {
   it('are told of each other; keeping one loses nothing of the other', async () => {
     table = await onTable(Bar, {}, plain(), board(0))
-    vi.spyOn(api, 'save').mockRejectedValueOnce(new Refusal(409, 'stale', [], { revision: 9, document: { ...plain(), name: 'Theirs' } }))
+    vi.spyOn(api, 'save').mockRejectedValueOnce(
+      new Refusal(409, 'stale', [], { revision: 9, document: { ...plain(), name: 'Theirs' } }),
+    )
     table.figure.change((d) => (d.name = 'Mine'))
     await table.figure.save()
     await flushPromises()

@@ -3,23 +3,55 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Figure } from '../api/figure'
 
 const kept = new Map<string, string>()
-vi.stubGlobal('localStorage', { getItem: (k: string) => kept.get(k) ?? null, setItem: (k: string, v: string) => kept.set(k, v), removeItem: (k: string) => kept.delete(k) })
-vi.stubGlobal('window', { setTimeout: (f: () => void, ms: number) => setTimeout(f, ms), clearTimeout: (t: number) => clearTimeout(t) })
+vi.stubGlobal('localStorage', {
+  getItem: (k: string) => kept.get(k) ?? null,
+  setItem: (k: string, v: string) => kept.set(k, v),
+  removeItem: (k: string) => kept.delete(k),
+})
+vi.stubGlobal('window', {
+  setTimeout: (f: () => void, ms: number) => setTimeout(f, ms),
+  clearTimeout: (t: number) => clearTimeout(t),
+})
 
 const { api, Refusal } = await import('../api/client')
 const { useFigure } = await import('./figure')
 
 const plain = (): Figure => ({
-  format: 'impa-figure', version: 1, name: 'Test', heightMm: 60, colours: [{ key: 'c1', hex: '#aabbcc' }],
+  format: 'impa-figure',
+  version: 1,
+  name: 'Test',
+  heightMm: 60,
+  colours: [{ key: 'c1', hex: '#aabbcc' }],
   parts: [
-    { key: 'body', shape: { kind: 'ball', widthMm: 40, heightMm: 40, depthMm: 40 }, at: { xMm: 0, yMm: 20 }, colour: 'c1' },
-    { key: 'head', shape: { kind: 'ball', widthMm: 30, heightMm: 30, depthMm: 30 }, at: { xMm: 0, yMm: 50 }, colour: 'c1', join: { to: 'body' } },
-    { key: 'ear', shape: { kind: 'cone', widthMm: 8, heightMm: 8, depthMm: 8 }, at: { xMm: 9, yMm: 66 }, colour: 'c1', mirror: true, join: { to: 'head' } },
+    {
+      key: 'body',
+      shape: { kind: 'ball', widthMm: 40, heightMm: 40, depthMm: 40 },
+      at: { xMm: 0, yMm: 20 },
+      colour: 'c1',
+    },
+    {
+      key: 'head',
+      shape: { kind: 'ball', widthMm: 30, heightMm: 30, depthMm: 30 },
+      at: { xMm: 0, yMm: 50 },
+      colour: 'c1',
+      join: { to: 'body' },
+    },
+    {
+      key: 'ear',
+      shape: { kind: 'cone', widthMm: 8, heightMm: 8, depthMm: 8 },
+      at: { xMm: 9, yMm: 66 },
+      colour: 'c1',
+      mirror: true,
+      join: { to: 'head' },
+    },
   ],
   details: [{ key: 'eye', on: 'head', kind: 'disc', widthMm: 4, colour: 'c1', xMm: 5, yMm: 0 }],
 })
 const name = (f: ReturnType<typeof useFigure>) => f.document?.name
-const rename = (f: ReturnType<typeof useFigure>, to: string) => f.change((d) => { d.name = to })
+const rename = (f: ReturnType<typeof useFigure>, to: string) =>
+  f.change((d) => {
+    d.name = to
+  })
 
 beforeEach(() => {
   kept.clear()
@@ -76,7 +108,14 @@ describe('the figure on the table', () => {
 
   it('never has two saves on their way, so that it is not stale by itself', async () => {
     let answer: (revision: number) => void = () => {}
-    const save = vi.spyOn(api, 'save').mockImplementation(() => new Promise((resolve) => (answer = (revision) => resolve({ id: 7, revision, picture: null, document: plain() }))))
+    const save = vi
+      .spyOn(api, 'save')
+      .mockImplementation(
+        () =>
+          new Promise(
+            (resolve) => (answer = (revision) => resolve({ id: 7, revision, picture: null, document: plain() })),
+          ),
+      )
     const figure = await opened()
     rename(figure, 'One')
     await vi.advanceTimersByTimeAsync(600)
@@ -108,7 +147,9 @@ describe('the figure on the table', () => {
 
   it('offers both when somebody else saved, and loses neither', async () => {
     const theirs = { ...plain(), name: 'Theirs' }
-    vi.spyOn(api, 'save').mockRejectedValueOnce(new Refusal(409, 'Changed', [], { revision: 9, document: theirs })).mockResolvedValue({ id: 7, revision: 10, picture: null, document: theirs })
+    vi.spyOn(api, 'save')
+      .mockRejectedValueOnce(new Refusal(409, 'Changed', [], { revision: 9, document: theirs }))
+      .mockResolvedValue({ id: 7, revision: 10, picture: null, document: theirs })
     const figure = await opened()
     rename(figure, 'Mine')
     await vi.advanceTimersByTimeAsync(600)
@@ -124,7 +165,10 @@ describe('the figure on the table', () => {
   })
 
   it('keeps mine on the revision that was told', async () => {
-    const save = vi.spyOn(api, 'save').mockRejectedValueOnce(new Refusal(409, 'Changed', [], { revision: 9, document: plain() })).mockResolvedValue({ id: 7, revision: 10, picture: null, document: plain() })
+    const save = vi
+      .spyOn(api, 'save')
+      .mockRejectedValueOnce(new Refusal(409, 'Changed', [], { revision: 9, document: plain() }))
+      .mockResolvedValue({ id: 7, revision: 10, picture: null, document: plain() })
     const figure = await opened()
     rename(figure, 'Mine')
     await vi.advanceTimersByTimeAsync(600)
@@ -134,34 +178,12 @@ describe('the figure on the table', () => {
     expect(figure.saveState).toBe('saved')
   })
 
-  it('takes a part away with its details, and hangs what hung on it one further', async () => {
-    const figure = await opened()
-    figure.selection = { kind: 'part', key: 'head' }
-    figure.removeSelected()
-    expect(figure.parts.map((p) => p.key)).toEqual(['body', 'ear'])
-    expect(figure.parts[1]?.join?.to).toBe('body')
-    expect(figure.details).toEqual([])
-    figure.undo()
-    expect(figure.details).toHaveLength(1)
-  })
-
-  it('doubles under a key of its own', async () => {
-    const figure = await opened()
-    figure.selection = { kind: 'part', key: 'ear' }
-    figure.doubleSelected()
-    figure.doubleSelected()
-    expect(figure.parts.map((p) => p.key)).toEqual(['body', 'head', 'ear', 'ear-2', 'ear-2-2'])
-    expect(figure.selection).toEqual({ kind: 'part', key: 'ear-2-2' })
-    figure.selection = { kind: 'detail', key: 'eye' }
-    figure.doubleSelected()
-    expect(figure.details.map((d) => d.key)).toEqual(['eye', 'eye-2'])
-    expect(figure.selectedPart?.key).toBe('head')
-  })
-
   it('tells where the faults lie and keeps the last board', async () => {
     const figure = await opened()
     const board = figure.board
-    vi.spyOn(api, 'board').mockRejectedValue(new Refusal(422, 'The figure has a fault', [{ pointer: '/parts/0/shape', detail: 'A ring cannot be made.' }]))
+    vi.spyOn(api, 'board').mockRejectedValue(
+      new Refusal(422, 'The figure has a fault', [{ pointer: '/parts/0/shape', detail: 'A ring cannot be made.' }]),
+    )
     rename(figure, 'Broken')
     await vi.advanceTimersByTimeAsync(0)
     expect(figure.faults[0]?.pointer).toBe('/parts/0/shape')
@@ -191,18 +213,19 @@ describe('several parts at once', () => {
     expect(figure.chosen).toEqual(['head'])
   })
 
-  it('takes all chosen away in one step, and what hung on them hangs on', async () => {
+  it('is asked of PHP for all that is chosen, and laid as one step of undo', async () => {
     const figure = await opened()
     figure.choose('head')
     figure.choose('ear', true)
-    figure.removeSelected()
+    const left = { ...plain(), parts: plain().parts.slice(0, 1), details: [] }
+    const ask = vi.spyOn(api, 'recut').mockResolvedValue({ document: left, kind: 'part', key: '' })
+    await figure.removeSelected()
+    expect(ask.mock.calls[0]?.slice(1)).toEqual(['remove', { kind: 'part', keys: ['head', 'ear'] }])
     expect(figure.parts.map((p) => p.key)).toEqual(['body'])
-    expect(figure.details).toEqual([])
+    expect(figure.selection).toBeNull()
     figure.undo()
     expect(figure.parts.map((p) => p.key)).toEqual(['body', 'head', 'ear'])
-    figure.choose('head')
-    figure.removeSelected()
-    expect(figure.parts.find((p) => p.key === 'ear')?.join?.to).toBe('body')
+    expect(figure.details).toHaveLength(1)
   })
 
   it('hides and locks, and shows and frees again', async () => {
@@ -242,7 +265,9 @@ describe('order of depth', () => {
 describe('the middle line', () => {
   it('moves under the figure: what is drawn stays over the drawing', async () => {
     const figure = await opened()
-    figure.change((d) => (d.picture = { file: 'a.png', widthPx: 200, heightPx: 200, mmPerPx: 0.5, originPx: [100, 190] }))
+    figure.change(
+      (d) => (d.picture = { file: 'a.png', widthPx: 200, heightPx: 200, mmPerPx: 0.5, originPx: [100, 190] }),
+    )
     figure.moveAxis(3)
     expect(figure.parts.map((p) => p.at.xMm)).toEqual([-3, -3, 6])
     expect(figure.document?.picture?.originPx).toEqual([106, 190])
@@ -251,36 +276,82 @@ describe('the middle line', () => {
   })
 })
 
-describe('colours from the drawing', () => {
-  it('takes a colour that the figure has, and adds one that it has not', async () => {
+describe('everyday changes', () => {
+  it('are asked of PHP for what is selected, a part or a detail', async () => {
     const figure = await opened()
+    const ask = vi
+      .spyOn(api, 'recut')
+      .mockImplementation((sent) => Promise.resolve({ document: sent, kind: 'part', key: 'head' }))
+    await figure.paint('#102030', 'Picked')
+    expect(ask).not.toHaveBeenCalled()
     figure.choose('head')
-    figure.paint('#AABBCC', 'Picked')
-    expect(figure.document?.colours).toHaveLength(1)
-    figure.choose('ear', true)
-    figure.paint('#102030', 'Picked')
-    const added = figure.document?.colours.at(-1)
-    expect(added).toMatchObject({ name: 'Picked', hex: '#102030' })
-    expect(figure.parts.map((p) => p.colour)).toEqual(['c1', added?.key, added?.key])
+    await figure.paint('#102030', 'Picked')
+    await figure.doubleSelected()
+    figure.choose('eye', false, 'detail')
+    await figure.paint('#aabbcc', 'Picked')
+    await figure.doubleSelected()
+    expect(ask.mock.calls.map((c) => c.slice(1))).toEqual([
+      ['paint', { kind: 'part', keys: ['head'], hex: '#102030', name: 'Picked' }],
+      ['double', { kind: 'part', key: 'head' }],
+      ['paint', { kind: 'detail', keys: ['eye'], hex: '#aabbcc', name: 'Picked' }],
+      ['double', { kind: 'part', key: 'head' }],
+    ])
   })
 
-  it('paints a detail when that is what is selected', async () => {
+  it('lose nothing that was changed while PHP was asked: it is asked again about that', async () => {
     const figure = await opened()
-    figure.selection = { kind: 'detail', key: 'eye' }
-    figure.paint('#102030', 'Picked')
-    expect(figure.details[0]?.colour).toBe(figure.document?.colours.at(-1)?.key)
-    expect(figure.parts.every((p) => p.colour === 'c1')).toBe(true)
+    figure.choose('head')
+    const asked: Figure[] = []
+    const answers: (() => void)[] = []
+    vi.spyOn(api, 'recut').mockImplementation((sent) => {
+      asked.push(sent)
+      return new Promise((resolve) =>
+        answers.push(() => resolve({ document: { ...sent, parts: sent.parts.slice(0, 1) }, kind: 'part', key: '' })),
+      )
+    })
+    const done = figure.removeSelected()
+    rename(figure, 'Meanwhile')
+    answers[0]?.()
+    await vi.advanceTimersByTimeAsync(0)
+    answers[1]?.()
+    await done
+    expect(asked.map((d) => d.name)).toEqual(['Test', 'Meanwhile'])
+    expect(name(figure)).toBe('Meanwhile')
+    expect(figure.parts).toHaveLength(1)
   })
 })
 
-describe('cuts of the felter\'s own', () => {
+describe("cuts of the felter's own", () => {
   it('asks PHP, lays the answer as one step of undo, and looks at what was made', async () => {
     const figure = await opened()
     const made = plain()
-    made.parts.push({ key: 'head-2', shape: { kind: 'ball', widthMm: 9, heightMm: 9, depthMm: 9 }, at: { xMm: 0, yMm: 58 }, colour: 'c1', join: { to: 'head' } })
-    const ask = vi.spyOn(api, 'recut').mockResolvedValue({ document: made, key: 'head-2' })
-    expect(await figure.recut('split', { key: 'head', line: [[-9, 50], [9, 50]] })).toBe('head-2')
-    expect(ask.mock.calls[0]?.slice(1)).toEqual(['split', { key: 'head', line: [[-9, 50], [9, 50]] }])
+    made.parts.push({
+      key: 'head-2',
+      shape: { kind: 'ball', widthMm: 9, heightMm: 9, depthMm: 9 },
+      at: { xMm: 0, yMm: 58 },
+      colour: 'c1',
+      join: { to: 'head' },
+    })
+    const ask = vi.spyOn(api, 'recut').mockResolvedValue({ document: made, kind: 'part', key: 'head-2' })
+    expect(
+      await figure.recut('split', {
+        key: 'head',
+        line: [
+          [-9, 50],
+          [9, 50],
+        ],
+      }),
+    ).toBe('head-2')
+    expect(ask.mock.calls[0]?.slice(1)).toEqual([
+      'split',
+      {
+        key: 'head',
+        line: [
+          [-9, 50],
+          [9, 50],
+        ],
+      },
+    ])
     expect(figure.parts).toHaveLength(4)
     expect(figure.selection).toEqual({ kind: 'part', key: 'head-2' })
     figure.undo()
@@ -289,7 +360,7 @@ describe('cuts of the felter\'s own', () => {
 
   it('selects the detail that a part became', async () => {
     const figure = await opened()
-    vi.spyOn(api, 'recut').mockResolvedValue({ document: plain(), key: 'eye' })
+    vi.spyOn(api, 'recut').mockResolvedValue({ document: plain(), kind: 'detail', key: 'eye' })
     await figure.recut('to-detail', { key: 'ear' })
     expect(figure.selection).toEqual({ kind: 'detail', key: 'eye' })
   })

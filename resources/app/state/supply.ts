@@ -1,16 +1,16 @@
 import { defineStore } from 'pinia'
-import { computed, ref, watch } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { api, type FigureWool, type Reserve, type Supply } from '../api/client'
 import { useFigure } from './figure'
 
 /** What the figure on the table takes, against the stash; PHP reckons it anew whenever either changes. */
 export const useSupply = defineStore('supply', () => {
   const figure = useFigure()
-  const supply = ref<Supply | null>(null)
+  const supply = shallowRef<Supply | null>(null)
   const reserve = ref<Reserve>('usual')
-  const wool = ref<FigureWool | null>(null)
+  const wool = shallowRef<FigureWool | null>(null)
   const trouble = ref('')
-  let abort: AbortController | null = null
+  let asked: AbortController | null = null
 
   const matchOf = (colour: string) => supply.value?.matches.find((m) => m.colour === colour)
   const insideOf = (part: string) => supply.value?.insides.find((i) => i.part === part)
@@ -18,10 +18,12 @@ export const useSupply = defineStore('supply', () => {
 
   async function reckon(): Promise<void> {
     if (!figure.document) return
-    abort?.abort()
-    const mine = (abort = new AbortController())
+    asked?.abort()
+    const mine = (asked = new AbortController())
     try {
-      supply.value = await api.supply(figure.document, figure.id, reserve.value, mine.signal)
+      const answer = await api.supply(figure.document, figure.id, reserve.value, mine.signal)
+      if (mine.signal.aborted) return
+      supply.value = answer
       trouble.value = ''
     } catch (error) {
       if (!mine.signal.aborted) tell(error)
@@ -29,36 +31,59 @@ export const useSupply = defineStore('supply', () => {
   }
 
   async function open(): Promise<void> {
-    await Promise.all([reckon(), act(() => api.figureWool(figure.id), false)])
+    await Promise.all([reckon(), act((id) => api.figureWool(id), false)])
   }
 
-  /** Something that happens to the figure's wool; afterwards the stash is another. */
-  async function act(how: () => Promise<FigureWool>, changes = true): Promise<void> {
+  /** Something that happens to the figure's wool; afterwards the stash is another. An answer about a figure left behind is dropped. */
+  async function act(how: (id: number) => Promise<FigureWool>, changes = true): Promise<void> {
+    const about = figure.session
+    if (!about) return
     try {
-      wool.value = await how()
+      const answer = await how(about.id)
+      if (figure.session !== about) return
+      wool.value = answer
       trouble.value = ''
       if (changes) await reckon()
     } catch (error) {
-      tell(error)
+      if (figure.session === about) tell(error)
     }
   }
 
-  /** What is set aside is what is saved: so it is saved first. */
-  async function setAside(): Promise<void> {
-    await figure.save()
-    await act(() => api.setAside(figure.id, reserve.value))
-  }
-
-  async function finish(used: Record<number, number>): Promise<void> {
-    await figure.save()
-    await act(() => api.finishWool(figure.id, used))
+  /** What is set aside or used up is what is saved: so it is saved first, or not done. */
+  async function actSaved(how: (id: number) => Promise<FigureWool>): Promise<void> {
+    const about = figure.session
+    if (!about) return
+    if (await about.saved()) await (figure.session === about && act(how))
+    else if (figure.session === about)
+      tell(new Error('This figure is not saved yet, so its wool stays as it was. Try once more when it is.'))
   }
 
   function tell(error: unknown): void {
     trouble.value = error instanceof Error ? error.message : String(error)
   }
 
-  watch(() => figure.id, () => { supply.value = null; wool.value = null })
+  watch(
+    () => figure.session,
+    () => {
+      asked?.abort()
+      supply.value = null
+      wool.value = null
+      trouble.value = ''
+    },
+  )
 
-  return { supply, reserve, wool, trouble, lacking, matchOf, insideOf, reckon, open, setAside, release: () => act(() => api.release(figure.id)), finish }
+  return {
+    supply,
+    reserve,
+    wool,
+    trouble,
+    lacking,
+    matchOf,
+    insideOf,
+    reckon,
+    open,
+    setAside: () => actSaved((id) => api.setAside(id, reserve.value)),
+    release: () => act((id) => api.release(id)),
+    finish: (used: Record<number, number>) => actSaved((id) => api.finishWool(id, used)),
+  }
 })

@@ -42,7 +42,9 @@ export function lengthFrom(text: string, system: System): number {
 }
 
 const KEY = 'impa:units'
-const system = ref<System>(typeof localStorage !== 'undefined' && localStorage.getItem(KEY) === 'inch' ? 'inch' : 'metric')
+const system = ref<System>(
+  typeof localStorage !== 'undefined' && localStorage.getItem(KEY) === 'inch' ? 'inch' : 'metric',
+)
 watch(system, (now) => localStorage.setItem(KEY, now))
 
 export function useUnits() {

@@ -21,14 +21,37 @@ final readonly class Bit
     ) {
     }
 
-    public static function disc(string $key, string $name, Tone $tone, float $x, float $y, float $width, float $height, int $layer = 1, bool $mirror = true, float $turnDeg = 0.0): self
-    {
-        return new self($key, $name, $tone, self::mm($x), self::mm($y), $layer, ['kind' => 'disc', 'widthMm' => self::size($width), 'heightMm' => self::size($height), 'turnDeg' => $turnDeg, 'mirror' => $mirror, 'method' => 'felt']);
+    public static function disc(
+        string $key,
+        string $name,
+        Tone $tone,
+        float $x,
+        float $y,
+        float $width,
+        float $height,
+        int $layer = 1,
+        bool $mirror = true,
+        float $turnDeg = 0.0,
+    ): self {
+        return new self($key, $name, $tone, self::mm($x), self::mm($y), $layer, [
+            'kind' => 'disc',
+            'widthMm' => self::size($width),
+            'heightMm' => self::size($height),
+            'turnDeg' => $turnDeg,
+            'mirror' => $mirror,
+            'method' => 'felt',
+        ]);
     }
 
     public static function bead(string $key, string $name, Tone $tone, float $x, float $y, float $mm): self
     {
-        return new self($key, $name, $tone, self::mm($x), self::mm($y), 1, ['kind' => 'bead', 'widthMm' => $mm, 'heightMm' => $mm, 'mirror' => true, 'method' => 'bead']);
+        return new self($key, $name, $tone, self::mm($x), self::mm($y), 1, [
+            'kind' => 'bead',
+            'widthMm' => $mm,
+            'heightMm' => $mm,
+            'mirror' => true,
+            'method' => 'bead',
+        ]);
     }
 
     /**
@@ -37,20 +60,62 @@ final readonly class Bit
      * @param  list<array{float, float}>  $points
      * @param  non-empty-list<float>  $widths  one for each point
      */
-    public static function line(string $key, string $name, Tone $tone, float $x, float $y, array $points, array $widths, int $layer = 1, bool $mirror = true, string $method = 'felt'): self
-    {
+    public static function line(
+        string $key,
+        string $name,
+        Tone $tone,
+        float $x,
+        float $y,
+        array $points,
+        array $widths,
+        int $layer = 1,
+        bool $mirror = true,
+        string $method = 'felt',
+    ): self {
         $widths = array_map(self::size(...), $widths);
 
-        return new self($key, $name, $tone, self::mm($x), self::mm($y), $layer, ['kind' => 'line', 'widthMm' => max($widths), 'widthsMm' => $widths, 'pointsMm' => self::points($points), 'smooth' => true, 'mirror' => $mirror, 'method' => $method]);
+        return new self($key, $name, $tone, self::mm($x), self::mm($y), $layer, [
+            'kind' => 'line',
+            'widthMm' => max($widths),
+            'widthsMm' => $widths,
+            'pointsMm' => self::points($points),
+            'smooth' => true,
+            'mirror' => $mirror,
+            'method' => $method,
+        ]);
     }
 
     /**
      * @param  list<array{float, float}>  $points
      * @param  list<list<array{float, float}>>  $holes
      */
-    public static function patch(string $key, string $name, Tone $tone, float $x, float $y, array $points, array $holes = [], int $layer = 1, bool $mirror = false, bool $smooth = true): self
-    {
-        return new self($key, $name, $tone, self::mm($x), self::mm($y), $layer, ['kind' => 'patch', 'pointsMm' => self::points($points), 'smooth' => $smooth, 'mirror' => $mirror, 'method' => 'felt'] + ($holes === [] ? [] : ['holesMm' => array_map(self::points(...), $holes)]));
+    public static function patch(
+        string $key,
+        string $name,
+        Tone $tone,
+        float $x,
+        float $y,
+        array $points,
+        array $holes = [],
+        int $layer = 1,
+        bool $mirror = false,
+        bool $smooth = true,
+    ): self {
+        return new self(
+            $key,
+            $name,
+            $tone,
+            self::mm($x),
+            self::mm($y),
+            $layer,
+            [
+                'kind' => 'patch',
+                'pointsMm' => self::points($points),
+                'smooth' => $smooth,
+                'mirror' => $mirror,
+                'method' => 'felt',
+            ] + ($holes === [] ? [] : ['holesMm' => array_map(self::points(...), $holes)]),
+        );
     }
 
     /**

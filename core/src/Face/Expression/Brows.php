@@ -20,9 +20,9 @@ final class Brows implements Expression
     public static function sliders(): array
     {
         return [
-            new Slider('length', 'Length', 0.12, 0.50, 0.26),
-            new Slider('apart', 'Apart', 0.15, 0.70, 0.38),
-            new Slider('down', 'Down', 0.20, 0.70, 0.42),
+            new Slider('length', 'Length', 0.12, 0.5, 0.26),
+            new Slider('apart', 'Apart', 0.15, 0.7, 0.38),
+            new Slider('down', 'Down', 0.2, 0.7, 0.42),
             new Slider('tilt', 'Tilt', -35.0, 35.0, 6.0, 1.0),
             new Slider('arch', 'Arch', -0.3, 0.6, 0.25),
             new Slider('thick', 'Thick', 0.02, 0.14, 0.055),
@@ -35,8 +35,18 @@ final class Brows implements Expression
         $half = $head->mm($set['length']) / 2;
         $thick = $head->mm($set['thick']);
         $slope = tan(deg2rad($set['tilt']));
-        $points = array_map(static fn (float $t): array => [$t * $half, $t * $half * $slope + $set['arch'] * $half * (1 - $t * $t)], [-1.0, -0.4, 0.3, 1.0]);
+        $points = array_map(
+            static fn (float $t): array => [$t * $half, $t * $half * $slope + $set['arch'] * $half * (1 - $t * $t)],
+            [-1.0, -0.4, 0.3, 1.0],
+        );
 
-        return [Bit::line('brow', 'Brow', Tone::Dark, $head->x($set['apart'], $y), $y, $points, [$thick, $thick, $thick * 0.8, $thick * 0.5])];
+        return [
+            Bit::line('brow', 'Brow', Tone::Dark, $head->x($set['apart'], $y), $y, $points, [
+                $thick,
+                $thick,
+                $thick * 0.8,
+                $thick * 0.5,
+            ]),
+        ];
     }
 }

@@ -22,9 +22,9 @@ final class Freckles implements Expression
         return [
             new Slider('count', 'Pairs', 1.0, 8.0, 3.0, 1.0),
             new Slider('size', 'Size', 0.03, 0.12, 0.07),
-            new Slider('scatter', 'Scatter', 0.05, 0.40, 0.18),
-            new Slider('apart', 'Apart', 0.20, 0.75, 0.50),
-            new Slider('down', 'Down', 0.40, 0.85, 0.66),
+            new Slider('scatter', 'Scatter', 0.05, 0.4, 0.18),
+            new Slider('apart', 'Apart', 0.2, 0.75, 0.5),
+            new Slider('down', 'Down', 0.4, 0.85, 0.66),
         ];
     }
 
@@ -38,7 +38,15 @@ final class Freckles implements Expression
             // A sunflower's turn (the golden angle) keeps them apart without a row.
             $far = $head->mm($set['scatter']) * sqrt(($i + 0.5) / 8) * 1.2;
             $turn = $i * M_PI * (3 - sqrt(5)) + 0.6;
-            $bits[] = Bit::disc('freckle-'.($i + 1), 'Freckle '.($i + 1), Tone::Rosy, $x + $far * cos($turn), $y + 0.7 * $far * sin($turn), $size, $size);
+            $bits[] = Bit::disc(
+                'freckle-'.($i + 1),
+                'Freckle '.($i + 1),
+                Tone::Rosy,
+                $x + $far * cos($turn),
+                $y + 0.7 * $far * sin($turn),
+                $size,
+                $size,
+            );
         }
 
         return $bits;

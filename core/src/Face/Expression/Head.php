@@ -4,22 +4,19 @@ declare(strict_types=1);
 
 namespace Impa\Face\Expression;
 
-use Impa\Face\Reach;
-use Impa\Face\Surface;
+use Impa\Geometry\Bisection;
+use Impa\Surface\Surface;
 
 /** A head to put an expression on: places on it as shares of its own size, so that a face scales with it. Immutable. */
 final readonly class Head
 {
-    private function __construct(
-        private Surface $surface,
-        private float $crownMm,
-        private float $footMm,
-    ) {
+    private function __construct(private Surface $surface, private float $crownMm, private float $footMm)
+    {
     }
 
     public static function of(Surface $surface): self
     {
-        return new self($surface, $surface->crownMm(), -Reach::of(static fn (float $mm): bool => $surface->has(0.0, -$mm)));
+        return new self($surface, $surface->crownMm(), -Bisection::of(static fn (float $mm): bool => $surface->has(0.0, -$mm)));
     }
 
     public function heightMm(): float
@@ -42,12 +39,15 @@ final readonly class Head
     /** Half the width at y. */
     public function halfMm(float $yMm): float
     {
-        return Reach::of(fn (float $mm): bool => $this->surface->has($mm, $yMm));
+        return Bisection::of(fn (float $mm): bool => $this->surface->has($mm, $yMm));
     }
 
-    /** A length as a share of the head: of the mean of its half width at its middle and half its height, so that a flat head's eyes stay round. */
+    /**
+     * A length as a share of the head: of the mean of its half width at its middle and half its height, so that a flat
+     * head's eyes stay round.
+     */
     public function mm(float $share): float
     {
-        return $share * ($this->halfMm(($this->crownMm + $this->footMm) / 2) + $this->heightMm() / 2) / 2;
+        return ($share * ($this->halfMm(($this->crownMm + $this->footMm) / 2) + $this->heightMm() / 2)) / 2;
     }
 }

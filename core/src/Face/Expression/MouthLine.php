@@ -20,11 +20,11 @@ final class MouthLine implements Expression
     public static function sliders(): array
     {
         return [
-            new Slider('width', 'Width', 0.08, 0.70, 0.30),
+            new Slider('width', 'Width', 0.08, 0.7, 0.3),
             new Slider('smile', 'Smile', -1.0, 1.0, 0.5),
             new Slider('dip', 'Dip in the middle', 0.0, 1.0, 0.0),
             new Slider('down', 'Down', 0.45, 0.92, 0.73),
-            new Slider('thick', 'Thick', 0.02, 0.10, 0.045),
+            new Slider('thick', 'Thick', 0.02, 0.1, 0.045),
         ];
     }
 
@@ -35,8 +35,26 @@ final class MouthLine implements Expression
         $sag = 0.7 * $set['smile'] * $half;
         $thick = $head->mm($set['thick']);
         $middle = -$sag + $set['dip'] * (0.9 * $sag + 0.15 * $half);
-        $points = [[-$half, 0.0], [-0.55 * $half, -0.8 * $sag - $set['dip'] * 0.12 * $half], [0.0, $middle], [0.55 * $half, -0.8 * $sag - $set['dip'] * 0.12 * $half], [$half, 0.0]];
+        $points = [
+            [-$half, 0.0],
+            [-0.55 * $half, -0.8 * $sag - $set['dip'] * 0.12 * $half],
+            [0.0, $middle],
+            [0.55 * $half, -0.8 * $sag - $set['dip'] * 0.12 * $half],
+            [$half, 0.0],
+        ];
 
-        return [Bit::line('line', 'Mouth', Tone::Dark, 0.0, $y, $points, [$thick * 0.8, $thick, $thick, $thick, $thick * 0.8], 1, false)];
+        return [
+            Bit::line(
+                'line',
+                'Mouth',
+                Tone::Dark,
+                0.0,
+                $y,
+                $points,
+                [$thick * 0.8, $thick, $thick, $thick, $thick * 0.8],
+                1,
+                false,
+            ),
+        ];
     }
 }

@@ -20,10 +20,10 @@ final class OpenEyes implements Expression
     public static function sliders(): array
     {
         return [
-            new Slider('size', 'Size', 0.08, 0.40, 0.23),
+            new Slider('size', 'Size', 0.08, 0.4, 0.23),
             new Slider('tall', 'Tall', 0.7, 1.6, 1.15),
-            new Slider('apart', 'Apart', 0.15, 0.70, 0.36),
-            new Slider('down', 'Down', 0.30, 0.80, 0.57),
+            new Slider('apart', 'Apart', 0.15, 0.7, 0.36),
+            new Slider('down', 'Down', 0.3, 0.8, 0.57),
             new Slider('white', 'White round the pupil', 0.0, 0.6, 0.0),
             new Slider('lid', 'Lid', 0.0, 0.7, 0.0),
             new Slider('across', 'Looks aside', -1.0, 1.0, 0.0),
@@ -43,12 +43,25 @@ final class OpenEyes implements Expression
         }
         $pupil = 1 - $set['white'];
         // The pupil looks aside by what the white leaves free; both eyes look the same way, so the two are no mirror images.
-        [$dx, $dy] = [$set['across'] * $set['white'] * $wide / 2, $set['up'] * $set['white'] * $high / 2];
+        [$dx, $dy] = [($set['across'] * $set['white'] * $wide) / 2, ($set['up'] * $set['white'] * $high) / 2];
         $layer = count($bits) + 1;
         array_push($bits, ...self::both('pupil', 'Pupil', Tone::Dark, $x, $y + $dy, $dx, $wide * $pupil, $high * $pupil, $layer));
         if ($set['spark'] > 0.0) {
             $spark = $set['spark'] * min($wide, $high) * $pupil;
-            array_push($bits, ...self::both('spark', 'Spark', Tone::Light, $x, $y + $dy + 0.2 * $high * $pupil, $dx + 0.18 * $wide * $pupil, $spark, $spark, 3));
+            array_push(
+                $bits,
+                ...self::both(
+                    'spark',
+                    'Spark',
+                    Tone::Light,
+                    $x,
+                    $y + $dy + 0.2 * $high * $pupil,
+                    $dx + 0.18 * $wide * $pupil,
+                    $spark,
+                    $spark,
+                    3,
+                ),
+            );
         }
         if ($set['lid'] > 0.0) {
             $bits[] = self::lid($x, $y, $wide, $high, $set['lid']);
@@ -62,21 +75,33 @@ final class OpenEyes implements Expression
      *
      * @return non-empty-list<Bit>
      */
-    private static function both(string $key, string $name, Tone $tone, float $x, float $y, float $dx, float $width, float $height, int $layer): array
-    {
+    private static function both(
+        string $key,
+        string $name,
+        Tone $tone,
+        float $x,
+        float $y,
+        float $dx,
+        float $width,
+        float $height,
+        int $layer,
+    ): array {
         return abs($dx) < 0.05
             ? [Bit::disc($key, $name, $tone, $x, $y, $width, $height, $layer)]
-            : [Bit::disc($key, $name.', right', $tone, $x + $dx, $y, $width, $height, $layer, false), Bit::disc($key.'-left', $name.', left', $tone, -$x + $dx, $y, $width, $height, $layer, false)];
+            : [
+                Bit::disc($key, $name.', right', $tone, $x + $dx, $y, $width, $height, $layer, false),
+                Bit::disc($key.'-left', $name.', left', $tone, -$x + $dx, $y, $width, $height, $layer, false),
+            ];
     }
 
     /** The upper part of the eye, a little larger than it, cut off level. */
     private static function lid(float $x, float $y, float $width, float $height, float $share): Bit
     {
-        [$a, $b] = [1.08 * $width / 2, 1.08 * $height / 2];
+        [$a, $b] = [(1.08 * $width) / 2, (1.08 * $height) / 2];
         $edge = asin(max(-0.99, min(0.99, 1 - 2 * $share)));
         $points = [];
         for ($i = 0; $i <= 12; $i++) {
-            $t = $edge + (M_PI - 2 * $edge) * $i / 12;
+            $t = $edge + ((M_PI - 2 * $edge) * $i) / 12;
             $points[] = [$a * cos($t), $b * sin($t)];
         }
 

@@ -20,12 +20,12 @@ final class OpenMouth implements Expression
     public static function sliders(): array
     {
         return [
-            new Slider('width', 'Width', 0.15, 0.70, 0.34),
-            new Slider('open', 'Open', 0.08, 0.50, 0.22),
+            new Slider('width', 'Width', 0.15, 0.7, 0.34),
+            new Slider('open', 'Open', 0.08, 0.5, 0.22),
             new Slider('smile', 'Smile', -0.6, 1.0, 0.6),
             new Slider('teeth', 'Teeth', 0.0, 6.0, 2.0, 1.0),
             new Slider('tongue', 'Tongue', 0.0, 0.8, 0.45),
-            new Slider('down', 'Down', 0.45, 0.90, 0.72),
+            new Slider('down', 'Down', 0.45, 0.9, 0.72),
         ];
     }
 
@@ -49,14 +49,29 @@ final class OpenMouth implements Expression
         $count = (int) $set['teeth'];
         $row = 0.62 * $half;
         for ($i = 0; $i < $count; $i++) {
-            $left = -$row + 2 * $row * $i / $count + 0.04 * $half;
-            $right = -$row + 2 * $row * ($i + 1) / $count - 0.04 * $half;
+            $left = -$row + (2 * $row * $i) / $count + 0.04 * $half;
+            $right = -$row + (2 * $row * ($i + 1)) / $count - 0.04 * $half;
             $long = 0.3 * $open;
-            $teeth[] = [[$left, $upper($left) - 0.06 * $open], [$right, $upper($right) - 0.06 * $open], [$right, $upper($right) - $long], [$left, $upper($left) - $long]];
+            $teeth[] = [
+                [$left, $upper($left) - 0.06 * $open],
+                [$right, $upper($right) - 0.06 * $open],
+                [$right, $upper($right) - $long],
+                [$left, $upper($left) - $long],
+            ];
         }
         $bits = [Bit::patch('mouth', 'Mouth', Tone::Dark, 0.0, $y, $points, $teeth)];
         if ($set['tongue'] > 0.0) {
-            $bits[] = Bit::disc('tongue', 'Tongue', Tone::Red, 0.0, $y + $lower(0.0) + 0.32 * $open, 1.1 * $set['tongue'] * $half, 0.5 * $open, 2, false);
+            $bits[] = Bit::disc(
+                'tongue',
+                'Tongue',
+                Tone::Red,
+                0.0,
+                $y + $lower(0.0) + 0.32 * $open,
+                1.1 * $set['tongue'] * $half,
+                0.5 * $open,
+                2,
+                false,
+            );
         }
 
         return $bits;

@@ -22,9 +22,9 @@ final class SmilingEyes implements Expression
         return [
             new Slider('size', 'Width', 0.12, 0.45, 0.26),
             new Slider('arch', 'Arch', -0.8, 0.8, 0.5),
-            new Slider('apart', 'Apart', 0.15, 0.70, 0.40),
-            new Slider('down', 'Down', 0.30, 0.80, 0.57),
-            new Slider('thick', 'Thick', 0.02, 0.10, 0.045),
+            new Slider('apart', 'Apart', 0.15, 0.7, 0.4),
+            new Slider('down', 'Down', 0.3, 0.8, 0.57),
+            new Slider('thick', 'Thick', 0.02, 0.1, 0.045),
         ];
     }
 
@@ -35,6 +35,16 @@ final class SmilingEyes implements Expression
         $rise = $set['arch'] * $half;
         $thick = $head->mm($set['thick']);
 
-        return [Bit::line('arc', 'Closed eye', Tone::Dark, $head->x($set['apart'], $y), $y, [[-$half, -$rise / 2], [-$half / 2, $rise / 4], [0.0, $rise / 2], [$half / 2, $rise / 4], [$half, -$rise / 2]], [$thick * 0.8, $thick, $thick, $thick, $thick * 0.8])];
+        return [
+            Bit::line(
+                'arc',
+                'Closed eye',
+                Tone::Dark,
+                $head->x($set['apart'], $y),
+                $y,
+                [[-$half, -$rise / 2], [-$half / 2, $rise / 4], [0.0, $rise / 2], [$half / 2, $rise / 4], [$half, -$rise / 2]],
+                [$thick * 0.8, $thick, $thick, $thick, $thick * 0.8],
+            ),
+        ];
     }
 }

@@ -20,17 +20,27 @@ final class SoftNose implements Expression
     public static function sliders(): array
     {
         return [
-            new Slider('size', 'Size', 0.06, 0.40, 0.16),
+            new Slider('size', 'Size', 0.06, 0.4, 0.16),
             new Slider('wide', 'Wide', 0.7, 2.0, 1.3),
-            new Slider('down', 'Down', 0.40, 0.85, 0.63),
+            new Slider('down', 'Down', 0.4, 0.85, 0.63),
         ];
     }
 
     public static function bits(Head $head, array $set): array
     {
         $size = $head->mm($set['size']);
-        $half = $size * $set['wide'] / 2;
+        $half = ($size * $set['wide']) / 2;
 
-        return [Bit::patch('nose', 'Nose', Tone::Dark, 0.0, $head->y($set['down']), [[-$half, 0.36 * $size], [-0.5 * $half, 0.5 * $size], [0.5 * $half, 0.5 * $size], [$half, 0.36 * $size], [0.5 * $half, -0.15 * $size], [0.0, -0.5 * $size], [-0.5 * $half, -0.15 * $size]])];
+        return [
+            Bit::patch('nose', 'Nose', Tone::Dark, 0.0, $head->y($set['down']), [
+                [-$half, 0.36 * $size],
+                [-0.5 * $half, 0.5 * $size],
+                [0.5 * $half, 0.5 * $size],
+                [$half, 0.36 * $size],
+                [0.5 * $half, -0.15 * $size],
+                [0.0, -0.5 * $size],
+                [-0.5 * $half, -0.15 * $size],
+            ]),
+        ];
     }
 }

@@ -20,10 +20,10 @@ final class Spot implements Expression
     public static function sliders(): array
     {
         return [
-            new Slider('size', 'Size', 0.05, 0.80, 0.16),
+            new Slider('size', 'Size', 0.05, 0.8, 0.16),
             new Slider('wide', 'Wide', 0.4, 2.5, 1.0),
-            new Slider('apart', 'Apart', 0.0, 0.80, 0.0),
-            new Slider('down', 'Down', 0.05, 0.95, 0.50),
+            new Slider('apart', 'Apart', 0.0, 0.8, 0.0),
+            new Slider('down', 'Down', 0.05, 0.95, 0.5),
         ];
     }
 
@@ -32,6 +32,18 @@ final class Spot implements Expression
         $y = $head->y($set['down']);
         $size = $head->mm($set['size']);
 
-        return [Bit::disc('spot', 'Spot', Tone::Dark, $head->x($set['apart'], $y), $y, $size * $set['wide'], $size, 1, $set['apart'] > 0.0)];
+        return [
+            Bit::disc(
+                'spot',
+                'Spot',
+                Tone::Dark,
+                $head->x($set['apart'], $y),
+                $y,
+                $size * $set['wide'],
+                $size,
+                1,
+                $set['apart'] > 0.0,
+            ),
+        ];
     }
 }

@@ -20,12 +20,12 @@ final class Stripe implements Expression
     public static function sliders(): array
     {
         return [
-            new Slider('length', 'Length', 0.05, 0.90, 0.24),
+            new Slider('length', 'Length', 0.05, 0.9, 0.24),
             new Slider('turn', 'Turn', -90.0, 90.0, 0.0, 1.0),
             new Slider('bend', 'Bend', -0.6, 0.6, 0.0),
-            new Slider('thick', 'Thick', 0.02, 0.20, 0.045),
-            new Slider('apart', 'Apart', 0.0, 0.80, 0.0),
-            new Slider('down', 'Down', 0.05, 0.95, 0.40),
+            new Slider('thick', 'Thick', 0.02, 0.2, 0.045),
+            new Slider('apart', 'Apart', 0.0, 0.8, 0.0),
+            new Slider('down', 'Down', 0.05, 0.95, 0.4),
         ];
     }
 
@@ -34,13 +34,28 @@ final class Stripe implements Expression
         $y = $head->y($set['down']);
         $half = $head->mm($set['length']) / 2;
         [$along, $up] = [cos(deg2rad($set['turn'])), sin(deg2rad($set['turn']))];
-        $points = array_map(static function (float $t) use ($half, $along, $up, $set): array {
-            [$x, $y] = [$t * $half, $set['bend'] * $half * (1 - $t * $t)];
+        $points = array_map(
+            static function (float $t) use ($half, $along, $up, $set): array {
+                [$x, $y] = [$t * $half, $set['bend'] * $half * (1 - $t * $t)];
 
-            return [$x * $along - $y * $up, $x * $up + $y * $along];
-        }, [-1.0, -0.33, 0.33, 1.0]);
+                return [$x * $along - $y * $up, $x * $up + $y * $along];
+            },
+            [-1.0, -0.33, 0.33, 1.0],
+        );
         $thick = $head->mm($set['thick']);
 
-        return [Bit::line('line', 'Line', Tone::Dark, $head->x($set['apart'], $y), $y, $points, [$thick, $thick, $thick, $thick], 1, $set['apart'] > 0.0)];
+        return [
+            Bit::line(
+                'line',
+                'Line',
+                Tone::Dark,
+                $head->x($set['apart'], $y),
+                $y,
+                $points,
+                [$thick, $thick, $thick, $thick],
+                1,
+                $set['apart'] > 0.0,
+            ),
+        ];
     }
 }

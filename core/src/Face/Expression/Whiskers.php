@@ -21,9 +21,9 @@ final class Whiskers implements Expression
     {
         return [
             new Slider('count', 'On each side', 1.0, 4.0, 3.0, 1.0),
-            new Slider('length', 'Length', 0.15, 0.60, 0.34),
+            new Slider('length', 'Length', 0.15, 0.6, 0.34),
             new Slider('spread', 'Spread', 0.0, 50.0, 24.0, 1.0),
-            new Slider('apart', 'Apart', 0.15, 0.60, 0.34),
+            new Slider('apart', 'Apart', 0.15, 0.6, 0.34),
             new Slider('down', 'Down', 0.45, 0.88, 0.68),
         ];
     }
@@ -36,10 +36,25 @@ final class Whiskers implements Expression
         $count = (int) $set['count'];
         $bits = [];
         for ($i = 0; $i < $count; $i++) {
-            $lie = $count === 1 ? 0.0 : 1 - 2 * $i / ($count - 1);
-            $deg = deg2rad($lie * $set['spread'] / 2);
+            $lie = $count === 1 ? 0.0 : 1 - (2 * $i) / ($count - 1);
+            $deg = deg2rad(($lie * $set['spread']) / 2);
             $start = [0.0, $lie * 0.12 * $long];
-            $bits[] = Bit::line('hair-'.($i + 1), 'Whisker '.($i + 1), Tone::Dark, $x, $y, [$start, [$start[0] + $long / 2 * cos($deg), $start[1] + $long / 2 * sin($deg) - 0.02 * $long], [$start[0] + $long * cos($deg), $start[1] + $long * sin($deg)]], [0.5, 0.5, 0.5], 1, true, 'stitch');
+            $bits[] = Bit::line(
+                'hair-'.($i + 1),
+                'Whisker '.($i + 1),
+                Tone::Dark,
+                $x,
+                $y,
+                [
+                    $start,
+                    [$start[0] + ($long / 2) * cos($deg), $start[1] + ($long / 2) * sin($deg) - 0.02 * $long],
+                    [$start[0] + $long * cos($deg), $start[1] + $long * sin($deg)],
+                ],
+                [0.5, 0.5, 0.5],
+                1,
+                true,
+                'stitch',
+            );
         }
 
         return $bits;

@@ -6,13 +6,40 @@ import type { Step } from '../../api/plan'
 import { onTable, plain, type OnTable } from '../../../../tests/support/onTable'
 import BuildStation from './BuildStation.vue'
 
-const step = (key: string, kind: Step['kind'], more: Partial<Step> = {}): Step => ({ key, kind, part: 'body', detail: '', after: [], minutes: 10, waitMinutes: 0, needle: { gauge: 36, holder: 3, stab: 'deep' }, weigh: [], text: `Do ${key}.`, ...more })
+const step = (key: string, kind: Step['kind'], more: Partial<Step> = {}): Step => ({
+  key,
+  kind,
+  part: 'body',
+  detail: '',
+  after: [],
+  minutes: 10,
+  waitMinutes: 0,
+  needle: { gauge: 36, holder: 3, stab: 'deep' },
+  weigh: [],
+  text: `Do ${key}.`,
+  ...more,
+})
 const steps = [
-  step('portion', 'portion', { part: '', needle: null, weigh: [{ material: 'wool', colour: 'fur', g: 0.3, pieces: 2 }, { material: 'core-wool', colour: null, g: 6, pieces: 1 }] }),
+  step('portion', 'portion', {
+    part: '',
+    needle: null,
+    weigh: [
+      { material: 'wool', colour: 'fur', g: 0.3, pieces: 2 },
+      { material: 'core-wool', colour: null, g: 6, pieces: 1 },
+    ],
+  }),
   step('core:body', 'core'),
-  step('eye', 'detail', { part: 'head', detail: 'eye', needle: { gauge: 42, holder: 1, stab: 'very shallow' }, waitMinutes: 20 }),
+  step('eye', 'detail', {
+    part: 'head',
+    detail: 'eye',
+    needle: { gauge: 42, holder: 1, stab: 'very shallow' },
+    waitMinutes: 20,
+  }),
 ]
-const board = { plan: { parts: [], details: [], wool: [], steps, notes: [], balance: {}, minutes: { hands: 30, elapsed: 50 } }, drawing: { parts: {}, details: {} } } as never
+const board = {
+  plan: { parts: [], details: [], wool: [], steps, notes: [], balance: {}, minutes: { hands: 30, elapsed: 50 } },
+  drawing: { parts: {}, details: {} },
+} as never
 let table: OnTable
 let done: string[]
 
@@ -27,10 +54,17 @@ async function opened(document = plain()): Promise<void> {
 }
 const title = () => table.wrapper.find('main h1').text()
 const text = () => table.wrapper.text().replace(/\s+/g, ' ')
-const press = async (key: string, at: EventTarget = document.body) => { at.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true })); await flushPromises() }
+const press = async (key: string, at: EventTarget = document.body) => {
+  at.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }))
+  await flushPromises()
+}
 
 beforeEach(() => sessionStorage.clear())
-afterEach(() => { table.wrapper.unmount(); vi.restoreAllMocks(); vi.useRealTimers() })
+afterEach(() => {
+  table.wrapper.unmount()
+  vi.restoreAllMocks()
+  vi.useRealTimers()
+})
 
 describe('one step at a time', () => {
   it('begins with what to weigh, and how to divide it', async () => {
@@ -73,7 +107,10 @@ describe('one step at a time', () => {
     await flushPromises()
     expect(title()).toBe('Core: Body')
     await table.wrapper.findAll('.steps button')[0]!.trigger('click')
-    await table.wrapper.findAll('button').find((b) => b.text() === 'Not done after all')!.trigger('click')
+    await table.wrapper
+      .findAll('button')
+      .find((b) => b.text() === 'Not done after all')!
+      .trigger('click')
     await flushPromises()
     expect(done).toEqual([])
     expect(title()).toBe('Set portions aside')
@@ -81,7 +118,10 @@ describe('one step at a time', () => {
 
   it('says what to do first where there is nothing to build', async () => {
     vi.spyOn(api, 'mark').mockResolvedValue({ done: [] })
-    table = await onTable(BuildStation, {}, { ...plain(), parts: [], details: [] }, { ...(board as object), plan: { ...(board as { plan: object }).plan, steps: [] } } as never)
+    table = await onTable(BuildStation, {}, { ...plain(), parts: [], details: [] }, {
+      ...(board as object),
+      plan: { ...(board as { plan: object }).plan, steps: [] },
+    } as never)
     expect(title()).toBe('Nothing to build yet')
   })
 
@@ -108,7 +148,10 @@ describe('the rest', () => {
     await opened()
     await vi.advanceTimersByTimeAsync(61_000)
     expect(text()).toContain('stretch hands and wrists')
-    await table.wrapper.findAll('button').find((b) => b.text() === 'I have rested')!.trigger('click')
+    await table.wrapper
+      .findAll('button')
+      .find((b) => b.text() === 'I have rested')!
+      .trigger('click')
     expect(text()).toContain('The clock starts with your first step')
   })
 })

@@ -3,8 +3,8 @@ import { computed, onBeforeUnmount, ref } from 'vue'
 const KEY = 'impa:working-since'
 const TICK_MS = 5000
 
-/** Half an hour of work, then a rest (HSE INDG36: short and often). Kept over a reload. */
-export function useRest(restAfterMinutes = 30) {
+/** So much work, then a rest. Kept over a reload. */
+export function useRest(restAfterMinutes: number) {
   const since = ref(Number(sessionStorage.getItem(KEY) ?? 0))
   const now = ref(Date.now())
   const timer = window.setInterval(() => (now.value = Date.now()), TICK_MS)
@@ -23,7 +23,9 @@ export function useRest(restAfterMinutes = 30) {
     minutes,
     running: computed(() => since.value > 0),
     due: computed(() => minutes.value >= restAfterMinutes),
-    start: () => { if (!since.value) set(Date.now()) },
+    start: () => {
+      if (!since.value) set(Date.now())
+    },
     rested: () => set(0),
   }
 }

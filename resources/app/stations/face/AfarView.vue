@@ -39,7 +39,13 @@ const drawn = computed(() => {
   const b = bounds(loops)
   const side = Math.max(b.right - b.left, b.high - b.low) * 1.09
   const [x, y] = [part.at.xMm + (b.left + b.right) / 2, part.at.yMm + (b.low + b.high) / 2]
-  return { view: `${x - side / 2} ${-y - side / 2} ${side} ${side}`, x: -doc.originPx[0] * doc.mmPerPx, y: -doc.originPx[1] * doc.mmPerPx, width: doc.widthPx * doc.mmPerPx, height: doc.heightPx * doc.mmPerPx }
+  return {
+    view: `${x - side / 2} ${-y - side / 2} ${side} ${side}`,
+    x: -doc.originPx[0] * doc.mmPerPx,
+    y: -doc.originPx[1] * doc.mmPerPx,
+    width: doc.widthPx * doc.mmPerPx,
+    height: doc.heightPx * doc.mmPerPx,
+  }
 })
 const words = (m: number) => (m < 1 ? `${m * 100} cm` : `${m} m`)
 </script>
@@ -48,22 +54,52 @@ const words = (m: number) => (m < 1 ? `${m * 100} cm` : `${m} m`)
   <v-alert v-if="trouble" type="error" variant="tonal" role="alert">{{ trouble }}</v-alert>
   <div class="afar">
     <figure v-if="drawn">
-      <svg :viewBox="drawn.view" role="img" aria-label="The drawing"><image :href="`/api/pictures/${figure.picture}`" :x="drawn.x" :y="drawn.y" :width="drawn.width" :height="drawn.height" preserveAspectRatio="none" /></svg>
+      <svg :viewBox="drawn.view" role="img" aria-label="The drawing">
+        <image
+          :href="`/api/pictures/${figure.picture}`"
+          :x="drawn.x"
+          :y="drawn.y"
+          :width="drawn.width"
+          :height="drawn.height"
+          preserveAspectRatio="none"
+        />
+      </svg>
       <figcaption>the drawing</figcaption>
     </figure>
     <figure v-for="m in metres" :key="m">
-      <img v-if="seen[m]" :src="seen[m]" :alt="`From ${words(m)}`">
+      <img v-if="seen[m]" :src="seen[m]" :alt="`From ${words(m)}`" />
       <v-progress-linear v-else-if="!trouble" indeterminate color="primary" :aria-label="`Looking from ${words(m)}`" />
       <figcaption>from {{ words(m) }}</figcaption>
     </figure>
   </div>
-  <p class="quiet small">Fibres reach over an edge by about 0.3 mm (a house prior), and good eyes part one minute of arc. What is gone here is gone in wool.</p>
+  <p class="quiet small">
+    Fibres reach over an edge by about 0.3 mm (a house prior), and good eyes part one minute of arc. What is gone here
+    is gone in wool.
+  </p>
 </template>
 
 <style scoped>
-.afar { display: grid; grid-template-columns: 1fr 1fr; gap: .6rem; }
-figure { margin: 0; }
-img, svg { width: 100%; display: block; border-radius: 12px; background: #efe6d6; }
-figcaption { font-size: .84rem; text-align: center; color: rgb(var(--v-theme-quiet)); }
-.small { font-size: .84rem; margin-top: .4rem; }
+.afar {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0.6rem;
+}
+figure {
+  margin: 0;
+}
+img,
+svg {
+  width: 100%;
+  display: block;
+  border-radius: 12px;
+  background: #efe6d6;
+}
+figcaption {
+  font-size: 0.84rem;
+  text-align: center;
+  color: rgb(var(--v-theme-quiet));
+}
+.small {
+  margin-top: 0.4rem;
+}
 </style>

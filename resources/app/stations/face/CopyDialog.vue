@@ -29,7 +29,16 @@ watch([show, page], async ([shown]) => {
   }
 })
 /** Parts that carry something in front. */
-const parts = computed(() => (from.value?.document.parts ?? []).map((p) => ({ title: p.name ?? p.key, value: p.key, count: (from.value?.document.details ?? []).filter((d) => d.on === p.key && (d.side ?? 'front') === 'front').length })).filter((p) => p.count > 0 && !(from.value?.id === figure.id && p.value === props.part)))
+const parts = computed(() =>
+  (from.value?.document.parts ?? [])
+    .map((p) => ({
+      title: p.name ?? p.key,
+      value: p.key,
+      count: (from.value?.document.details ?? []).filter((d) => d.on === p.key && (d.side ?? 'front') === 'front')
+        .length,
+    }))
+    .filter((p) => p.count > 0 && !(from.value?.id === figure.id && p.value === props.part)),
+)
 
 async function choose(card: Card): Promise<void> {
   try {
@@ -57,24 +66,69 @@ async function copy(): Promise<void> {
   <v-dialog v-model="show" aria-label="Copy a face" max-width="620">
     <v-card title="Copy a face onto this head">
       <v-card-text class="fields">
-        <p class="quiet">Everything sits as high and as far out as on the other head, in proportion; beads and ready-made eyes keep to sizes that are sold. What was saved last is copied.</p>
+        <p class="quiet">
+          Everything sits as high and as far out as on the other head, in proportion; beads and ready-made eyes keep to
+          sizes that are sold. What was saved last is copied.
+        </p>
         <ul class="bare cards" aria-label="From which figure">
-          <li v-for="c in cards" :key="c.id"><button class="plain card" :aria-pressed="from?.id === c.id" :class="{ taken: from?.id === c.id }" @click="choose(c)"><img :src="`/api/figures/${c.id}/render?px=120`" alt="" width="84" height="84">{{ c.name }}</button></li>
+          <li v-for="c in cards" :key="c.id">
+            <button
+              class="plain card"
+              :aria-pressed="from?.id === c.id"
+              :class="{ taken: from?.id === c.id }"
+              @click="choose(c)"
+            >
+              <img :src="`/api/figures/${c.id}/render?px=120`" alt="" width="84" height="84" />{{ c.name }}
+            </button>
+          </li>
         </ul>
-        <div v-if="pages > 1" class="row"><v-btn size="small" :disabled="page === 1" @click="page--">Before</v-btn><span class="quiet">{{ page }} of {{ pages }}</span><v-btn size="small" :disabled="page === pages" @click="page++">After</v-btn></div>
+        <div v-if="pages > 1" class="row">
+          <v-btn size="small" :disabled="page === 1" @click="page--">Before</v-btn
+          ><span class="quiet">{{ page }} of {{ pages }}</span
+          ><v-btn size="small" :disabled="page === pages" @click="page++">After</v-btn>
+        </div>
         <v-select v-if="parts.length" v-model="fromPart" :items="parts" label="The face of" />
         <v-switch v-model="instead" label="Instead of what is on this head" />
         <v-alert v-if="trouble" type="error" variant="tonal" role="alert">{{ trouble }}</v-alert>
       </v-card-text>
-      <v-card-actions><v-btn @click="show = false">Close</v-btn><v-btn color="primary" variant="flat" :disabled="!from || !fromPart" @click="copy">Copy it</v-btn></v-card-actions>
+      <v-card-actions
+        ><v-btn @click="show = false">Close</v-btn
+        ><v-btn color="primary" variant="flat" :disabled="!from || !fromPart" @click="copy"
+          >Copy it</v-btn
+        ></v-card-actions
+      >
     </v-card>
   </v-dialog>
 </template>
 
 <style scoped>
-.fields { display: grid; gap: .8rem; }
-.cards { display: grid; grid-template-columns: repeat(auto-fill, minmax(120px, 1fr)); gap: .4rem; max-height: 260px; overflow: auto; }
-.card { display: grid; justify-items: center; gap: .2rem; padding: .5rem; border-radius: 12px; width: 100%; text-align: center; font-size: .86rem; font-weight: 600; }
-.card:hover { background: rgb(var(--v-theme-table)); }
-.taken { outline: 2px dashed rgb(var(--v-theme-secondary)); outline-offset: -2px; }
+.fields {
+  display: grid;
+  gap: 0.8rem;
+}
+.cards {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(120px, 1fr));
+  gap: 0.4rem;
+  max-height: 260px;
+  overflow: auto;
+}
+.card {
+  display: grid;
+  justify-items: center;
+  gap: 0.2rem;
+  padding: 0.5rem;
+  border-radius: 12px;
+  width: 100%;
+  text-align: center;
+  font-size: 0.86rem;
+  font-weight: 600;
+}
+.card:hover {
+  background: rgb(var(--v-theme-table));
+}
+.taken {
+  outline: 2px dashed rgb(var(--v-theme-secondary));
+  outline-offset: -2px;
+}
 </style>

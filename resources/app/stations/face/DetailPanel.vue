@@ -6,17 +6,30 @@ import type { Detail } from '../../api/figure'
 import ColourPicker from '../../shell/ColourPicker.vue'
 import LengthField from '../../shell/LengthField.vue'
 import { useFigure } from '../../state/figure'
-import { meant, methods } from '../words'
+import { trade } from '../../state/trade'
 import { arranged, arrangements } from './arrange'
-import { leftOf, wholeWidth, widthAt } from './reshape'
+import { wholeWidth, widthAt } from './reshape'
 
-const props = withDefaults(defineProps<{ advice?: Record<string, Advice[]>; point?: number | null }>(), { advice: () => ({}), point: null })
+const props = withDefaults(defineProps<{ advice?: Record<string, Advice[]>; point?: number | null }>(), {
+  advice: () => ({}),
+  point: null,
+})
 const figure = useFigure()
 const detail = computed(() => figure.selectedDetail)
 const mine = computed(() => props.advice[detail.value?.key ?? ''] ?? [])
 /** Where no advice was asked for, the plan's notes say it. */
-const notes = computed(() => (mine.value.length ? [] : figure.board?.plan.notes.filter((n) => n.at === `/details/${figure.details.findIndex((d) => d.key === detail.value?.key)}`) ?? []))
-const several = computed(() => figure.details.filter((d) => figure.chosenDetails.includes(d.key)).sort((a, b) => figure.chosenDetails.indexOf(a.key) - figure.chosenDetails.indexOf(b.key)))
+const notes = computed(() =>
+  mine.value.length
+    ? []
+    : (figure.board?.plan.notes.filter(
+        (n) => n.at === `/details/${figure.details.findIndex((d) => d.key === detail.value?.key)}`,
+      ) ?? []),
+)
+const several = computed(() =>
+  figure.details
+    .filter((d) => figure.chosenDetails.includes(d.key))
+    .sort((a, b) => figure.chosenDetails.indexOf(a.key) - figure.chosenDetails.indexOf(b.key)),
+)
 
 /** A mend as PHP proposed it: what to set on the detail, what comes with it, what goes; one step of undo. */
 async function mend(m: Mend): Promise<void> {
@@ -28,31 +41,30 @@ async function mend(m: Mend): Promise<void> {
   } catch (error) {
     return figure.tell(error)
   }
-  figure.change((d) => {
-    d.details?.filter((x) => x.key === key).forEach((x) => Object.assign(x, set))
-    d.details = d.details?.filter((x) => !m.remove.includes(x.key))
-    for (const more of m.add) d.details?.push({ ...more, key: figure.freeKey(d.details, more.key) })
-  })
+  await figure.recut('mend', { key, set, add: m.add, remove: m.remove })
 }
 /** What slides round the edge is asked what to keep: that says what is meant. */
 const canBeMeant = (a: Advice) => !a.isFault && a.code !== 'slides'
 /** A pair made two that can be moved by themselves. */
-function part(): void {
-  const one = detail.value
-  if (!one) return
-  figure.change((d) => {
-    d.details?.push(leftOf(one, figure.freeKey(d.details, `${one.key}-left`)))
-    d.details?.filter((x) => x.key === one.key).forEach((x) => { x.mirror = false; x.name = `${one.name ?? one.key}, right` })
-  })
-}
+const part = () => detail.value && figure.recut('part-pair', { key: detail.value.key })
 function arrange(way: (typeof arrangements)[number]): void {
   const moves = arranged(several.value, way.move)
-  figure.change((d) => d.details?.forEach((x) => {
-    const by = moves.get(x.key)
-    if (by) Object.assign(x, { xMm: Math.round(((x.xMm ?? 0) + by.dx) * 100) / 100, yMm: Math.round(((x.yMm ?? 0) + by.dy) * 100) / 100 })
-  }))
+  figure.change((d) =>
+    d.details?.forEach((x) => {
+      const by = moves.get(x.key)
+      if (by)
+        Object.assign(x, {
+          xMm: Math.round(((x.xMm ?? 0) + by.dx) * 100) / 100,
+          yMm: Math.round(((x.yMm ?? 0) + by.dy) * 100) / 100,
+        })
+    }),
+  )
 }
-const widthHere = computed(() => (detail.value?.kind === 'line' && props.point !== null ? (detail.value.widthsMm?.[props.point] ?? detail.value.widthMm ?? 1) : null))
+const widthHere = computed(() =>
+  detail.value?.kind === 'line' && props.point !== null
+    ? (detail.value.widthsMm?.[props.point] ?? detail.value.widthMm ?? 1)
+    : null,
+)
 function setWidthHere(mm: number): void {
   if (props.point !== null) set((d) => widthAt(d, props.point ?? 0, mm))
 }
@@ -64,53 +76,218 @@ const set = (how: (d: Detail) => void) => detail.value && figure.changeDetail(de
     <template v-if="several.length > 1">
       <h3>{{ several.length }} chosen</h3>
       <p class="quiet small">The first one chosen, {{ several[0]?.name ?? several[0]?.key }}, stays where it is.</p>
-      <div class="row"><v-btn v-for="a in arrangements.filter((x) => several.length >= x.least)" :key="a.key" size="small" variant="tonal" @click="arrange(a)">{{ a.name }}</v-btn></div>
-      <ColourPicker class="mt-2" :model-value="detail?.colour ?? ''" @update:model-value="figure.change((d) => d.details?.filter((x) => figure.chosenDetails.includes(x.key)).forEach((x) => (x.colour = $event)))" />
+      <div class="row">
+        <v-btn
+          v-for="a in arrangements.filter((x) => several.length >= x.least)"
+          :key="a.key"
+          size="small"
+          variant="tonal"
+          @click="arrange(a)"
+          >{{ a.name }}</v-btn
+        >
+      </div>
+      <ColourPicker
+        class="mt-2"
+        :model-value="detail?.colour ?? ''"
+        @update:model-value="
+          figure.change((d) =>
+            d.details?.filter((x) => figure.chosenDetails.includes(x.key)).forEach((x) => (x.colour = $event)),
+          )
+        "
+      />
     </template>
     <template v-else-if="detail">
       <div class="top">
-        <v-text-field :model-value="detail.name" label="Name" maxlength="120" @change="set((d) => (d.name = ($event.target as HTMLInputElement).value))" />
-        <v-btn :icon="mdiDeleteOutline" variant="text" size="small" color="error" aria-label="Take this detail away" @click="figure.removeSelected()" />
+        <v-text-field
+          :model-value="detail.name"
+          label="Name"
+          maxlength="120"
+          @change="set((d) => (d.name = ($event.target as HTMLInputElement).value))"
+        />
+        <v-btn
+          :icon="mdiDeleteOutline"
+          variant="text"
+          size="small"
+          color="error"
+          aria-label="Take this detail away"
+          @click="figure.removeSelected()"
+        />
       </div>
       <div v-for="a in mine" :key="a.why" class="advice" :class="{ fault: a.isFault }" role="note">
         <b>{{ a.why.charAt(0).toUpperCase() + a.why.slice(1) }}.</b>
-        <div class="row"><v-btn v-for="m in a.mends" :key="m.text" size="small" variant="tonal" class="mend" @click="mend(m)">{{ m.text.charAt(0).toUpperCase() + m.text.slice(1) }}</v-btn>
-          <v-btn v-if="canBeMeant(a)" size="small" variant="text" class="mend" @click="set((d) => (d.meant = [...new Set([...(d.meant ?? []), a.code])]))">It is meant so</v-btn>
+        <div class="row">
+          <v-btn v-for="m in a.mends" :key="m.text" size="small" variant="tonal" class="mend" @click="mend(m)">{{
+            m.text.charAt(0).toUpperCase() + m.text.slice(1)
+          }}</v-btn>
+          <v-btn
+            v-if="canBeMeant(a)"
+            size="small"
+            variant="text"
+            class="mend"
+            @click="set((d) => (d.meant = [...new Set([...(d.meant ?? []), a.code])]))"
+            >It is meant so</v-btn
+          >
         </div>
       </div>
-      <v-alert v-for="n in notes" :key="n.code" type="warning" variant="tonal" density="compact" class="mt-2">{{ n.text }}</v-alert>
+      <v-alert v-for="n in notes" :key="n.code" type="warning" variant="tonal" density="compact" class="mt-2">{{
+        n.text
+      }}</v-alert>
       <div class="three mt-3">
-        <LengthField v-if="detail.kind !== 'patch'" :model-value="detail.widthMm ?? 1" label="Width" @update:model-value="set((d) => wholeWidth(d, $event))" />
-        <LengthField v-if="widthHere !== null" :model-value="widthHere" label="Width here" @update:model-value="setWidthHere" />
-        <LengthField v-if="!detail.pointsMm" :model-value="detail.heightMm ?? detail.widthMm ?? 1" label="Height" @update:model-value="set((d) => (d.heightMm = $event))" />
-        <LengthField :model-value="detail.turnDeg ?? 0" label="Turn" suffix="°" :min="-360" :max="360" @update:model-value="set((d) => (d.turnDeg = $event))" />
-        <LengthField :model-value="detail.xMm ?? 0" label="Right" :min="-4000" :max="4000" @update:model-value="set((d) => (d.xMm = $event))" />
-        <LengthField :model-value="detail.yMm ?? 0" label="Up" :min="-4000" :max="4000" @update:model-value="set((d) => (d.yMm = $event))" />
-        <v-select :model-value="detail.layer ?? 1" :items="[1, 2, 3, 4, 5, 6]" label="Layer" @update:model-value="set((d) => (d.layer = $event))" />
+        <LengthField
+          v-if="detail.kind !== 'patch'"
+          :model-value="detail.widthMm ?? 1"
+          label="Width"
+          @update:model-value="set((d) => wholeWidth(d, $event))"
+        />
+        <LengthField
+          v-if="widthHere !== null"
+          :model-value="widthHere"
+          label="Width here"
+          @update:model-value="setWidthHere"
+        />
+        <LengthField
+          v-if="!detail.pointsMm"
+          :model-value="detail.heightMm ?? detail.widthMm ?? 1"
+          label="Height"
+          @update:model-value="set((d) => (d.heightMm = $event))"
+        />
+        <LengthField
+          :model-value="detail.turnDeg ?? 0"
+          label="Turn"
+          suffix="°"
+          :min="-360"
+          :max="360"
+          @update:model-value="set((d) => (d.turnDeg = $event))"
+        />
+        <LengthField
+          :model-value="detail.xMm ?? 0"
+          label="Right"
+          :min="-4000"
+          :max="4000"
+          @update:model-value="set((d) => (d.xMm = $event))"
+        />
+        <LengthField
+          :model-value="detail.yMm ?? 0"
+          label="Up"
+          :min="-4000"
+          :max="4000"
+          @update:model-value="set((d) => (d.yMm = $event))"
+        />
+        <v-select
+          :model-value="detail.layer ?? 1"
+          :items="[1, 2, 3, 4, 5, 6]"
+          label="Layer"
+          @update:model-value="set((d) => (d.layer = $event))"
+        />
       </div>
       <div class="row mt-2 switches">
-        <v-switch :model-value="detail.mirror ?? false" label="A pair" @update:model-value="set((d) => (d.mirror = Boolean($event)))" />
+        <v-switch
+          :model-value="detail.mirror ?? false"
+          label="A pair"
+          @update:model-value="set((d) => (d.mirror = Boolean($event)))"
+        />
         <v-btn v-if="detail.mirror" size="small" variant="text" @click="part">Part the pair</v-btn>
-        <v-switch v-if="detail.pointsMm" :model-value="detail.smooth ?? false" label="Curved" @update:model-value="set((d) => (d.smooth = Boolean($event)))" />
-        <v-select class="by" :model-value="detail.method ?? 'felt'" :items="methods" label="Made by" @update:model-value="set((d) => (d.method = $event))" />
+        <v-switch
+          v-if="detail.pointsMm"
+          :model-value="detail.smooth ?? false"
+          label="Curved"
+          @update:model-value="set((d) => (d.smooth = Boolean($event)))"
+        />
+        <v-select
+          class="by"
+          :model-value="detail.method ?? 'felt'"
+          :items="trade.methods"
+          label="Made by"
+          @update:model-value="set((d) => (d.method = $event))"
+        />
       </div>
-      <p v-if="detail.keep" class="quiet small">Kept {{ detail.keep === 'size' ? 'in size on the wool' : 'as drawn' }}. <button class="plain link" @click="set((d) => { delete d.keep })">Ask again</button></p>
-      <p v-if="detail.meant?.length" class="quiet small">Meant so: {{ detail.meant.map((code) => meant[code] ?? code).join(', ') }}. <button class="plain link" @click="set((d) => { delete d.meant })">Advise again</button></p>
-      <p v-if="detail.pointsMm && detail.pointsMm.length <= 60" class="quiet small">Pull its points on the head; a small ring between two makes another, Delete takes the held one out.</p>
+      <p v-if="detail.keep" class="quiet small">
+        Kept {{ detail.keep === 'size' ? 'in size on the wool' : 'as drawn' }}.
+        <button
+          class="plain link"
+          @click="
+            set((d) => {
+              delete d.keep
+            })
+          "
+        >
+          Ask again
+        </button>
+      </p>
+      <p v-if="detail.meant?.length" class="quiet small">
+        Meant so: {{ detail.meant.map((code) => trade.meant[code] ?? code).join(', ') }}.
+        <button
+          class="plain link"
+          @click="
+            set((d) => {
+              delete d.meant
+            })
+          "
+        >
+          Advise again
+        </button>
+      </p>
+      <p v-if="detail.pointsMm && detail.pointsMm.length <= 60" class="quiet small">
+        Pull its points on the head; a small ring between two makes another, Delete takes the held one out.
+      </p>
       <ColourPicker class="mt-2" :model-value="detail.colour" @update:model-value="set((d) => (d.colour = $event))" />
     </template>
-    <p v-else class="quiet">Choose a detail to size, colour or move it. Drag it on the head, or nudge it with the arrow keys; a pair moves alike on both sides. With Shift several are chosen.</p>
+    <p v-else class="quiet">
+      Choose a detail to size, colour or move it. Drag it on the head, or nudge it with the arrow keys; a pair moves
+      alike on both sides. With Shift several are chosen.
+    </p>
   </section>
 </template>
 
 <style scoped>
-.top { display: flex; align-items: center; }
-.top .v-btn { flex: none; }
-.switches { gap: .2rem .8rem; } .switches > * { flex: none; } .by { flex: 1 1 120px !important; min-width: 120px; }
-.advice { border-left: 5px solid rgb(var(--v-theme-warning)); background: rgba(var(--v-theme-warning), .1); border-radius: 10px; padding: .5rem .8rem; margin-top: .6rem; display: grid; gap: .4rem; font-size: .92rem; }
-.advice.fault { border-color: rgb(var(--v-theme-error)); background: rgba(var(--v-theme-error), .09); }
-.mend { height: auto !important; min-height: 30px; white-space: normal; text-align: left; padding-block: .2rem; }
-.mend :deep(.v-btn__content) { white-space: normal; }
-.three { display: grid; grid-template-columns: repeat(3, 1fr); gap: .6rem; }
-.small { font-size: .84rem; } .link { text-decoration: underline; color: rgb(var(--v-theme-secondary)); }
+.top {
+  display: flex;
+  align-items: center;
+}
+.top .v-btn {
+  flex: none;
+}
+.switches {
+  gap: 0.2rem 0.8rem;
+}
+.switches > * {
+  flex: none;
+}
+.by {
+  flex: 1 1 120px !important;
+  min-width: 120px;
+}
+.advice {
+  border-left: 5px solid rgb(var(--v-theme-warning));
+  background: rgba(var(--v-theme-warning), 0.1);
+  border-radius: 10px;
+  padding: 0.5rem 0.8rem;
+  margin-top: 0.6rem;
+  display: grid;
+  gap: 0.4rem;
+  font-size: 0.92rem;
+}
+.advice.fault {
+  border-color: rgb(var(--v-theme-error));
+  background: rgba(var(--v-theme-error), 0.09);
+}
+.mend {
+  height: auto !important;
+  min-height: 30px;
+  white-space: normal;
+  text-align: left;
+  padding-block: 0.2rem;
+}
+.mend :deep(.v-btn__content) {
+  white-space: normal;
+}
+.three {
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 0.6rem;
+}
+.link {
+  text-decoration: underline;
+  color: rgb(var(--v-theme-secondary));
+}
 </style>

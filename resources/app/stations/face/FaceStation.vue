@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mdiContentCopy, mdiFlipHorizontal, mdiFlipVertical, mdiHistory, mdiMagnify, mdiPrinterOutline } from '@mdi/js'
-import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
+import { computed, ref } from 'vue'
 import { api } from '../../api/client'
 import type { Detail } from '../../api/figure'
 import TurningView from '../../drawing/TurningView.vue'
@@ -14,7 +14,7 @@ import LayingGuide from './LayingGuide.vue'
 import MarksPane from './MarksPane.vue'
 import PiecesPane from './PiecesPane.vue'
 import { useFaceWork } from './useFaceWork'
-import { isTyping } from '../../shell/typing'
+import { useHotkeys } from '../../shell/useHotkeys'
 
 const figure = useFigure()
 const wish = ref('')
@@ -25,103 +25,322 @@ const partKey = computed(() => {
 const part = computed(() => figure.parts.find((p) => p.key === partKey.value))
 const partItems = computed(() => figure.parts.map((p) => ({ title: p.name ?? p.key, value: p.key })))
 const { grid, work, ask } = useFaceWork(partKey)
-const faults = computed(() => Object.entries(work.value.advice).filter(([, list]) => list.some((a) => a.isFault)).map(([key]) => key))
+const faults = computed(() =>
+  Object.entries(work.value.advice)
+    .filter(([, list]) => list.some((a) => a.isFault))
+    .map(([key]) => key),
+)
 const board = ref<InstanceType<typeof HeadBoard>>()
 const point = ref<number | null>(null)
 
-const pages = [{ key: 'marks', title: 'Marks' }, { key: 'lay', title: 'How to lay' }, { key: 'pieces', title: 'Pieces' }, { key: 'afar', title: 'From afar' }] as const
+const pages = [
+  { key: 'marks', title: 'Marks' },
+  { key: 'lay', title: 'How to lay' },
+  { key: 'pieces', title: 'Pieces' },
+  { key: 'afar', title: 'From afar' },
+] as const
 const page = ref<(typeof pages)[number]['key']>('marks')
 const guideKey = ref('')
-const guideItems = [{ title: 'none', value: '' }, { title: 'cute', value: 'cute' }, { title: 'baby', value: 'baby' }, { title: 'grown-up', value: 'grown-up' }, { title: 'gruff', value: 'gruff' }]
+const guideItems = [
+  { title: 'none', value: '' },
+  { title: 'cute', value: 'cute' },
+  { title: 'baby', value: 'baby' },
+  { title: 'grown-up', value: 'grown-up' },
+  { title: 'gruff', value: 'gruff' },
+]
 const guide = computed(() => grid.value?.guides.find((g) => g.key === guideKey.value))
-const lineItems = [{ title: 'middle line', value: 'middle' }, { title: 'half line', value: 'half' }, { title: 'thirds', value: 'thirds' }, { title: 'eye line', value: 'eyes' }]
+const lineItems = [
+  { title: 'middle line', value: 'middle' },
+  { title: 'half line', value: 'half' },
+  { title: 'thirds', value: 'thirds' },
+  { title: 'eye line', value: 'eyes' },
+]
 const lines = ref(['middle', 'half'])
 
 const flipped = ref(false)
 const upsideDown = ref(false)
-const views = [{ key: 'front', title: 'Front', angle: 0 }, { key: 'quarter', title: 'Three-quarter', angle: Math.PI / 4 }, { key: 'side', title: 'Side', angle: Math.PI / 2 }] as const
+const views = [
+  { key: 'front', title: 'Front', angle: 0 },
+  { key: 'quarter', title: 'Three-quarter', angle: Math.PI / 4 },
+  { key: 'side', title: 'Side', angle: Math.PI / 2 },
+] as const
 const view = ref<(typeof views)[number]['key']>('front')
-const alone = computed(() => figure.document && part.value && { ...figure.document, parts: [{ ...part.value, mirror: false }], details: figure.details.filter((d) => d.on === partKey.value) })
+const alone = computed(
+  () =>
+    figure.document &&
+    part.value && {
+      ...figure.document,
+      parts: [{ ...part.value, mirror: false }],
+      details: figure.details.filter((d) => d.on === partKey.value),
+    },
+)
 /** As it was before everything that was done since the figure was opened. */
 const showBefore = ref(false)
-const before = computed<Detail[] | null>(() => (showBefore.value && figure.past[0] ? ((JSON.parse(figure.past[0]) as { details?: Detail[] }).details ?? []) : null))
+const before = computed<Detail[] | null>(() =>
+  showBefore.value && figure.past[0] ? ((JSON.parse(figure.past[0]) as { details?: Detail[] }).details ?? []) : null,
+)
 
 const printing = ref(false)
 const copying = ref(false)
 const sheets = (as: 'pdf' | 'svg', paper: 'a4' | 'letter') => api.faceSheets(figure.document!, partKey.value, as, paper)
 
-const keys: Record<string, () => void> = {
-  f: () => (flipped.value = !flipped.value),
-  u: () => (upsideDown.value = !upsideDown.value),
-  v: () => (view.value = views[(views.findIndex((x) => x.key === view.value) + 1) % views.length]!.key),
-  b: () => (showBefore.value = true),
-}
-function onKey(event: KeyboardEvent): void {
-  if (isTyping(event) || event.ctrlKey || event.metaKey) return
-  keys[event.key.toLowerCase()]?.()
-}
-function onKeyUp(event: KeyboardEvent): void {
-  if (event.key.toLowerCase() === 'b') showBefore.value = false
-}
-onMounted(() => { window.addEventListener('keydown', onKey); window.addEventListener('keyup', onKeyUp) })
-onBeforeUnmount(() => { window.removeEventListener('keydown', onKey); window.removeEventListener('keyup', onKeyUp) })
+useHotkeys(
+  {
+    f: () => (flipped.value = !flipped.value),
+    u: () => (upsideDown.value = !upsideDown.value),
+    v: () => (view.value = views[(views.findIndex((x) => x.key === view.value) + 1) % views.length]!.key),
+    b: () => (showBefore.value = true),
+  },
+  'station',
+  { b: () => (showBefore.value = false) },
+)
 </script>
 
 <template>
   <div v-if="figure.document && figure.board && part" class="face">
     <section class="board">
       <div class="row tools">
-        <v-select :model-value="partKey" :items="partItems" label="Face of" class="which" @update:model-value="wish = $event" />
+        <v-select
+          :model-value="partKey"
+          :items="partItems"
+          label="Face of"
+          class="which"
+          @update:model-value="wish = $event"
+        />
         <v-select v-model="guideKey" :items="guideItems" label="Guide" class="guide-choice" />
-        <v-select v-model="lines" :items="lineItems" label="Lines" multiple class="line-choice"><template #selection="{ index }"><span v-if="index === 0">{{ lines.length }} of 4</span></template></v-select>
+        <v-select v-model="lines" :items="lineItems" label="Lines" multiple class="line-choice"
+          ><template #selection="{ index }"
+            ><span v-if="index === 0">{{ lines.length }} of 4</span></template
+          ></v-select
+        >
         <v-spacer />
-        <div class="row looks" role="group" aria-label="Seen from"><v-btn v-for="v in views" :key="v.key" size="small" :variant="view === v.key ? 'tonal' : 'text'" :color="view === v.key ? 'secondary' : undefined" :aria-pressed="view === v.key" @click="view = v.key">{{ v.title }}</v-btn></div>
-        <v-btn :icon="mdiMagnify" size="small" variant="tonal" aria-label="Near to the chosen one" title="Near to the chosen one, or all of it (Z)" :color="(board?.zoom ?? 1) > 1 ? 'secondary' : undefined" @click="board?.nearer()" />
-        <v-btn :icon="mdiFlipHorizontal" size="small" variant="tonal" aria-label="Mirror" title="In a mirror (F)" :aria-pressed="flipped" :color="flipped ? 'secondary' : undefined" @click="flipped = !flipped" />
-        <v-btn :icon="mdiFlipVertical" size="small" variant="tonal" aria-label="Upside down" title="Upside down (U)" :aria-pressed="upsideDown" :color="upsideDown ? 'secondary' : undefined" @click="upsideDown = !upsideDown" />
-        <v-btn :icon="mdiHistory" size="small" variant="tonal" aria-label="As it was before" title="As it was when you came (B, held)" :disabled="!figure.past.length" :aria-pressed="showBefore" :color="showBefore ? 'secondary' : undefined" @click="showBefore = !showBefore" />
-        <v-btn :icon="mdiContentCopy" size="small" variant="tonal" aria-label="Copy a face" title="Copy a face from another head" @click="copying = true" />
-        <v-btn :icon="mdiPrinterOutline" size="small" variant="tonal" aria-label="The face on paper" title="The face on paper" @click="printing = true" />
+        <div class="row looks" role="group" aria-label="Seen from">
+          <v-btn
+            v-for="v in views"
+            :key="v.key"
+            size="small"
+            :variant="view === v.key ? 'tonal' : 'text'"
+            :color="view === v.key ? 'secondary' : undefined"
+            :aria-pressed="view === v.key"
+            @click="view = v.key"
+            >{{ v.title }}</v-btn
+          >
+        </div>
+        <v-btn
+          :icon="mdiMagnify"
+          size="small"
+          variant="tonal"
+          aria-label="Near to the chosen one"
+          title="Near to the chosen one, or all of it (Z)"
+          :color="(board?.zoom ?? 1) > 1 ? 'secondary' : undefined"
+          @click="board?.nearer()"
+        />
+        <v-btn
+          :icon="mdiFlipHorizontal"
+          size="small"
+          variant="tonal"
+          aria-label="Mirror"
+          title="In a mirror (F)"
+          :aria-pressed="flipped"
+          :color="flipped ? 'secondary' : undefined"
+          @click="flipped = !flipped"
+        />
+        <v-btn
+          :icon="mdiFlipVertical"
+          size="small"
+          variant="tonal"
+          aria-label="Upside down"
+          title="Upside down (U)"
+          :aria-pressed="upsideDown"
+          :color="upsideDown ? 'secondary' : undefined"
+          @click="upsideDown = !upsideDown"
+        />
+        <v-btn
+          :icon="mdiHistory"
+          size="small"
+          variant="tonal"
+          aria-label="As it was before"
+          title="As it was when you came (B, held)"
+          :disabled="!figure.past.length"
+          :aria-pressed="showBefore"
+          :color="showBefore ? 'secondary' : undefined"
+          @click="showBefore = !showBefore"
+        />
+        <v-btn
+          :icon="mdiContentCopy"
+          size="small"
+          variant="tonal"
+          aria-label="Copy a face"
+          title="Copy a face from another head"
+          @click="copying = true"
+        />
+        <v-btn
+          :icon="mdiPrinterOutline"
+          size="small"
+          variant="tonal"
+          aria-label="The face on paper"
+          title="The face on paper"
+          @click="printing = true"
+        />
         <PrintDialog v-model="printing" title="The face on paper" :make="sheets">
-          <p>Flat from the front; folded over its middle line, to judge it even; as paper tapes with the marks; and laid out by tape with its darts, to be wrapped round the head.</p>
+          <p>
+            Flat from the front; folded over its middle line, to judge it even; as paper tapes with the marks; and laid
+            out by tape with its darts, to be wrapped round the head.
+          </p>
         </PrintDialog>
         <CopyDialog v-model="copying" :part="partKey" />
       </div>
       <p v-if="showBefore" class="quiet small why" role="status">As it was when you came to this figure.</p>
       <p v-else-if="guide" class="quiet small why" role="status">{{ guide.why }} {{ guide.whyApart }}</p>
-      <HeadBoard v-if="view === 'front'" ref="board" v-model:point="point" :order="work.order" :faults="faults" :lines="lines" :eye-line="work.evenness.eyeLineMm" :guide="guide" :part="part" :grid="grid" :flipped="flipped" :upside-down="upsideDown" :was="before" class="sheet" />
-      <div v-else-if="alone" class="sheet round"><TurningView :figure="alone" :drawing="figure.board.drawing" :angle="views.find((v) => v.key === view)?.angle" /></div>
+      <HeadBoard
+        v-if="view === 'front'"
+        ref="board"
+        v-model:point="point"
+        :order="work.order"
+        :faults="faults"
+        :lines="lines"
+        :eye-line="work.evenness.eyeLineMm"
+        :guide="guide"
+        :part="part"
+        :grid="grid"
+        :flipped="flipped"
+        :upside-down="upsideDown"
+        :was="before"
+        class="sheet"
+      />
+      <div v-else-if="alone" class="sheet round">
+        <TurningView :figure="alone" :angle="views.find((v) => v.key === view)?.angle" />
+      </div>
     </section>
     <aside class="side">
       <section class="sheet block" aria-label="Marks">
         <div class="tags" role="tablist" aria-label="The face">
-          <button v-for="p in pages" :key="p.key" class="plain tag display" role="tab" :aria-selected="page === p.key" @click="page = p.key">{{ p.title }}</button>
+          <button
+            v-for="p in pages"
+            :key="p.key"
+            class="plain tag display"
+            role="tab"
+            :aria-selected="page === p.key"
+            @click="page = p.key"
+          >
+            {{ p.title }}
+          </button>
         </div>
         <LayingGuide v-if="page === 'lay'" :part="partKey" @needles="ask" />
         <PiecesPane v-else-if="page === 'pieces'" :part="partKey" />
         <AfarView v-else-if="page === 'afar'" :part="partKey" />
         <MarksPane v-else :part="partKey" :work="work" :grid="grid" />
       </section>
-      <DetailPanel v-if="page === 'marks' || page === 'pieces'" class="sheet block" :advice="work.advice" :point="point" />
+      <DetailPanel
+        v-if="page === 'marks' || page === 'pieces'"
+        class="sheet block"
+        :advice="work.advice"
+        :point="point"
+      />
     </aside>
   </div>
-  <p v-else-if="figure.document && !figure.parts.length" class="pa-6">There is no part to put a face on. Add shapes at the Shapes station first.</p>
+  <p v-else-if="figure.document && !figure.parts.length" class="pa-6">
+    There is no part to put a face on. Add shapes at the Shapes station first.
+  </p>
   <v-progress-linear v-else-if="!figure.trouble" indeterminate color="primary" aria-label="Fetching the figure" />
 </template>
 
 <style scoped>
-.face { display: grid; grid-template-columns: minmax(0, 1fr) 388px; gap: 1rem; padding: .3rem 1rem 1rem; min-height: calc(100vh - 78px); }
-.board { display: flex; flex-direction: column; min-height: 0; position: sticky; top: 0; align-self: start; height: calc(100vh - 86px); }
-.board > svg, .round { flex: 1; min-height: 0; }
-.tools { padding: 0 0 .6rem; gap: .3rem; }
-.which { max-width: 120px; min-width: 96px; } .guide-choice { max-width: 108px; min-width: 96px; } .line-choice { max-width: 108px; min-width: 96px; }
-.looks { gap: 0; flex-wrap: nowrap; } .looks .v-btn { padding: 0 .5rem; min-width: 0; }
-.side { display: flex; flex-direction: column; gap: .8rem; position: sticky; top: 0; height: calc(100vh - 86px); align-self: start; }
-.block { padding: .8rem 1.1rem 1rem; overflow: auto; }
-.block:first-child { flex: 1 1 0; min-height: 160px; }
-.block + .block { flex: none; max-height: 54%; }
-.block :deep(.tag) { padding-inline: .6rem; }
-.why { padding-bottom: .4rem; }
-.small { font-size: .84rem; }
-@media (max-width: 1000px) { .face { grid-template-columns: minmax(0, 1fr); } .board, .side { position: static; height: auto; } .block:first-child { flex: none; } .block + .block { max-height: none; } .which, .guide-choice, .line-choice { max-width: 96px; } .board > svg, .round { min-height: 56vh; } }
+.face {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 388px;
+  gap: 1rem;
+  padding: 0.3rem 1rem 1rem;
+  min-height: var(--station);
+}
+.board {
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+  position: sticky;
+  top: 0;
+  align-self: start;
+  height: calc(var(--station) - 8px);
+}
+.board > svg,
+.round {
+  flex: 1;
+  min-height: 0;
+}
+.tools {
+  padding: 0 0 0.6rem;
+  gap: 0.3rem;
+}
+.which {
+  max-width: 120px;
+  min-width: 96px;
+}
+.guide-choice {
+  max-width: 108px;
+  min-width: 96px;
+}
+.line-choice {
+  max-width: 108px;
+  min-width: 96px;
+}
+.looks {
+  gap: 0;
+  flex-wrap: nowrap;
+}
+.looks .v-btn {
+  padding: 0 0.5rem;
+  min-width: 0;
+}
+.side {
+  display: flex;
+  flex-direction: column;
+  gap: 0.8rem;
+  position: sticky;
+  top: 0;
+  height: calc(var(--station) - 8px);
+  align-self: start;
+}
+.block {
+  padding: 0.8rem 1.1rem 1rem;
+  overflow: auto;
+}
+.block:first-child {
+  flex: 1 1 0;
+  min-height: 160px;
+}
+.block + .block {
+  flex: none;
+  max-height: 54%;
+}
+.block :deep(.tag) {
+  padding-inline: 0.6rem;
+}
+.why {
+  padding-bottom: 0.4rem;
+}
+@media (max-width: 1000px) {
+  .face {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .board,
+  .side {
+    position: static;
+    height: auto;
+  }
+  .block:first-child {
+    flex: none;
+  }
+  .block + .block {
+    max-height: none;
+  }
+  .which,
+  .guide-choice,
+  .line-choice {
+    max-width: 96px;
+  }
+  .board > svg,
+  .round {
+    min-height: 56vh;
+  }
+}
 </style>

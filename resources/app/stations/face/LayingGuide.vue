@@ -54,24 +54,61 @@ function go(by: number): void {
       <v-spacer />
       <v-btn :icon="mdiChevronRight" variant="tonal" color="primary" aria-label="The next one" @click="go(1)" />
     </div>
-    <h2><i class="swatch big" :style="{ background: figure.colourOf(detail?.colour ?? '') }" /> {{ detail?.name ?? now.key }}<small v-if="detail?.mirror" class="unit">x 2</small></h2>
+    <h2>
+      <i class="swatch big" :style="{ background: figure.colourOf(detail?.colour ?? '') }" />
+      {{ detail?.name ?? now.key }}<small v-if="detail?.mirror" class="unit">x 2</small>
+    </h2>
     <p v-if="now.wool" class="wool">{{ now.wool }}</p>
-    <ol class="bare marks"><li v-for="m in now.marks" :key="m">{{ m }}</li></ol>
+    <ol class="bare marks">
+      <li v-for="m in now.marks" :key="m">{{ m }}</li>
+    </ol>
     <NeedleView :detail="now.key" />
-    <ol class="stabs"><li v-for="s in now.stabs" :key="s">{{ s }}</li></ol>
+    <ol class="stabs">
+      <li v-for="s in now.stabs" :key="s">{{ s }}</li>
+    </ol>
     <p v-if="now.needle" class="quiet">Needle {{ now.needle }}.</p>
     <p>{{ now.check }}</p>
-    <details><summary>If it goes wrong</summary><p>{{ now.undo }}</p></details>
+    <details>
+      <summary>If it goes wrong</summary>
+      <p>{{ now.undo }}</p>
+    </details>
   </div>
   <NeedleTags @changed="needles" />
 </template>
 
 <style scoped>
-.guide { display: grid; gap: .6rem; }
-h2 { font-size: 1.7rem; display: flex; gap: .6rem; align-items: center; }
-.big { width: 1.7rem; height: 1.7rem; }
-.wool { font-size: 1.05rem; }
-.marks { font-size: 1.2rem; font-weight: 700; border-block: var(--stitch); padding: .4rem 0; line-height: 1.5; }
-.stabs { font-size: 1.12rem; padding-left: 1.5rem; line-height: 1.5; }
-summary { cursor: pointer; color: rgb(var(--v-theme-secondary)); min-height: 30px; }
+.guide {
+  display: grid;
+  gap: 0.6rem;
+}
+h2 {
+  font-size: 1.7rem;
+  display: flex;
+  gap: 0.6rem;
+  align-items: center;
+}
+.big {
+  width: 1.7rem;
+  height: 1.7rem;
+}
+.wool {
+  font-size: 1.05rem;
+}
+.marks {
+  font-size: 1.2rem;
+  font-weight: 700;
+  border-block: var(--stitch);
+  padding: 0.4rem 0;
+  line-height: 1.5;
+}
+.stabs {
+  font-size: 1.12rem;
+  padding-left: 1.5rem;
+  line-height: 1.5;
+}
+summary {
+  cursor: pointer;
+  color: rgb(var(--v-theme-secondary));
+  min-height: 30px;
+}
 </style>

@@ -15,47 +15,129 @@ const from = ref('crown')
 async function measure(document: NonNullable<typeof figure.document>, part: string, anchor: string) {
   return { anchor, ...(await api.faceMarks(document, part, anchor)) }
 }
-const { answer: measured, trouble } = useAnswer([from, () => figure.document, () => props.part], () => (figure.document ? measure(figure.document, props.part, from.value) : null), true)
+const { answer: measured, trouble } = useAnswer(
+  [from, () => figure.document, () => props.part],
+  () => (figure.document ? measure(figure.document, props.part, from.value) : null),
+  true,
+)
 // Its anchor is gone from the face: measured from the crown again.
-watch(trouble, (gone) => { if (gone) from.value = 'crown' })
+watch(trouble, (gone) => {
+  if (gone) from.value = 'crown'
+})
 const words: Record<string, string> = { crisp: 'crisp', soft: 'soft', lost: 'lost', 'too-small': 'too small' }
 const anchors = computed(() => (measured.value?.anchors ?? []).map((a) => ({ title: a.name, value: a.key })))
 const detail = (key: string) => figure.details.find((d) => d.key === key)
-const marks = computed(() => (figure.board?.plan.details ?? []).filter((d) => detail(d.key)?.on === props.part).sort((a, b) => props.work.order.indexOf(a.key) - props.work.order.indexOf(b.key)).map((d) => ({ ...d, marks: from.value === 'crown' ? d.marks : ((measured.value?.anchor === from.value && measured.value.marks[d.key]) || null) })))
-const signed = (mm: number) => (from.value === 'crown' ? units.length(Math.abs(mm)) : (mm > 0.05 ? '+' : '') + units.length(mm))
-
+const marks = computed(() =>
+  (figure.board?.plan.details ?? [])
+    .filter((d) => detail(d.key)?.on === props.part)
+    .sort((a, b) => props.work.order.indexOf(a.key) - props.work.order.indexOf(b.key))
+    .map((d) => ({
+      ...d,
+      marks:
+        from.value === 'crown'
+          ? d.marks
+          : (measured.value?.anchor === from.value && measured.value.marks[d.key]) || null,
+    })),
+)
+const signed = (mm: number) =>
+  from.value === 'crown' ? units.length(Math.abs(mm)) : (mm > 0.05 ? '+' : '') + units.length(mm)
 </script>
 
 <template>
-  <p v-if="!marks.length" class="quiet">Nothing on {{ figure.parts.find((p) => p.key === part)?.name ?? part }} yet. Put eyes on it first, from the Pieces: the lower half looks young, and a little too small is better than too big.</p>
+  <p v-if="!marks.length" class="quiet">
+    Nothing on {{ figure.parts.find((p) => p.key === part)?.name ?? part }} yet. Put eyes on it first, from the Pieces:
+    the lower half looks young, and a little too small is better than too big.
+  </p>
   <template v-else>
     <v-select v-if="anchors.length > 1" v-model="from" :items="anchors" label="Measured from" class="mb-1" />
     <table>
-      <thead><tr><th>No.</th><th>What</th><th>Across</th><th>{{ from === 'crown' ? 'Down' : 'Down (-: up)' }}</th><th>Reads</th></tr></thead>
+      <thead>
+        <tr>
+          <th>No.</th>
+          <th>What</th>
+          <th>Across</th>
+          <th>{{ from === 'crown' ? 'Down' : 'Down (-: up)' }}</th>
+          <th>Reads</th>
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="(m, i) in marks" :key="m.key" :class="{ chosen: figure.chosenDetails.includes(m.key) }">
           <td>{{ i + 1 }}</td>
-          <td><button class="plain name" @click="figure.choose(m.key, $event.shiftKey, 'detail')"><i class="swatch tiny" :style="{ background: figure.colourOf(detail(m.key)?.colour ?? '') }" /> {{ detail(m.key)?.name ?? m.key }}<small v-if="m.count > 1" class="quiet"> x {{ m.count }}</small></button></td>
+          <td>
+            <button class="plain name" @click="figure.choose(m.key, $event.shiftKey, 'detail')">
+              <i class="swatch tiny" :style="{ background: figure.colourOf(detail(m.key)?.colour ?? '') }" />
+              {{ detail(m.key)?.name ?? m.key }}<small v-if="m.count > 1" class="quiet"> x {{ m.count }}</small>
+            </button>
+          </td>
           <td :data-mark="m.key">{{ m.marks ? signed(m.marks.acrossMm) : 'off' }}</td>
           <td>{{ m.marks ? signed(m.marks.downMm) : 'off' }}</td>
           <td :class="m.crisp">{{ words[m.crisp] }}</td>
         </tr>
       </tbody>
     </table>
-    <p class="even" role="status">Level within {{ units.length(work.evenness.levelMm) }}, even within {{ units.length(work.evenness.asideMm) }} {{ units.lengthUnit.value }}.<template v-if="grid?.girth.mm"> Girth {{ units.length(grid.girth.mm) }} {{ units.lengthUnit.value }}<template v-if="grid.girth.downMm !== null">, at {{ units.length(grid.girth.downMm) }} down</template>.</template></p>
-    <p class="quiet small">In {{ units.lengthUnit.value }} by tape on the curved wool: {{ from === 'crown' ? 'across from the middle line, down from the crown' : 'first up or down from the anchor, then level across' }}. Pairs are pricked the same way on both sides.</p>
+    <p class="even" role="status">
+      Level within {{ units.length(work.evenness.levelMm) }}, even within {{ units.length(work.evenness.asideMm) }}
+      {{ units.lengthUnit.value }}.<template v-if="grid?.girth.mm">
+        Girth {{ units.length(grid.girth.mm) }} {{ units.lengthUnit.value
+        }}<template v-if="grid.girth.downMm !== null">, at {{ units.length(grid.girth.downMm) }} down</template
+        >.</template
+      >
+    </p>
+    <p class="quiet small">
+      In {{ units.lengthUnit.value }} by tape on the curved wool:
+      {{
+        from === 'crown'
+          ? 'across from the middle line, down from the crown'
+          : 'first up or down from the anchor, then level across'
+      }}. Pairs are pricked the same way on both sides.
+    </p>
     <MeasureLine :part="part" />
   </template>
 </template>
 
 <style scoped>
-table { width: 100%; border-collapse: collapse; margin: .4rem 0; }
-th { text-align: left; font-size: .8rem; color: rgb(var(--v-theme-quiet)); }
-td { padding: .1rem .3rem .1rem 0; font-weight: 600; border-top: 1px solid rgb(var(--v-theme-grid)); }
-tr.chosen td { background: rgba(var(--v-theme-secondary), 0.1); }
-.name { min-height: 34px; font-weight: 600; }
-.tiny { width: .8rem; height: .8rem; border-width: 1px; }
-.crisp { color: rgb(var(--v-theme-success)); } .soft { color: rgb(var(--v-theme-warning)); } .lost, .too-small { color: rgb(var(--v-theme-error)); }
-.small, .even { font-size: .84rem; }
-.even { font-weight: 600; }
+table {
+  width: 100%;
+  border-collapse: collapse;
+  margin: 0.4rem 0;
+}
+th {
+  text-align: left;
+  font-size: 0.8rem;
+  color: rgb(var(--v-theme-quiet));
+}
+td {
+  padding: 0.1rem 0.3rem 0.1rem 0;
+  font-weight: 600;
+  border-top: 1px solid rgb(var(--v-theme-grid));
+}
+tr.chosen td {
+  background: rgba(var(--v-theme-secondary), 0.1);
+}
+.name {
+  min-height: 34px;
+  font-weight: 600;
+}
+.tiny {
+  width: 0.8rem;
+  height: 0.8rem;
+  border-width: 1px;
+}
+.crisp {
+  color: rgb(var(--v-theme-success));
+}
+.soft {
+  color: rgb(var(--v-theme-warning));
+}
+.lost,
+.too-small {
+  color: rgb(var(--v-theme-error));
+}
+.small,
+.even {
+  font-size: 0.84rem;
+}
+.even {
+  font-weight: 600;
+}
 </style>

@@ -14,7 +14,9 @@ const units = useUnits()
 const from = ref('')
 const to = ref('')
 const places = computed(() => {
-  const list: { title: string; value: string; at: Point }[] = [{ title: 'the middle of the part', value: 'middle', at: [0, 0] }]
+  const list: { title: string; value: string; at: Point }[] = [
+    { title: 'the middle of the part', value: 'middle', at: [0, 0] },
+  ]
   for (const d of figure.details.filter((x) => x.on === props.part && (x.side ?? 'front') === 'front')) {
     const [x, y] = detailMiddle(d as Detail)
     const name = d.name ?? d.key
@@ -26,10 +28,18 @@ const places = computed(() => {
 const at = (value: string) => places.value.find((p) => p.value === value)?.at
 const { answer, trouble, waiting } = useAnswer([from, to, places], () => {
   const [a, b] = [at(from.value), at(to.value)]
-  return !a || !b || !figure.document || from.value === to.value ? null : api.between(figure.document, props.part, [a, b])
+  return !a || !b || !figure.document || from.value === to.value
+    ? null
+    : api.between(figure.document, props.part, [a, b])
 })
 // Another pair's measure is never shown as this one's.
-const said = computed(() => (waiting.value ? '' : answer.value ? `${units.length(answer.value.pinMm)} ${units.lengthUnit.value} by calipers, ${units.length(answer.value.tapeMm)} by tape` : trouble.value))
+const said = computed(() =>
+  waiting.value
+    ? ''
+    : answer.value
+      ? `${units.length(answer.value.pinMm)} ${units.lengthUnit.value} by calipers, ${units.length(answer.value.tapeMm)} by tape`
+      : trouble.value,
+)
 </script>
 
 <template>
@@ -40,6 +50,16 @@ const said = computed(() => (waiting.value ? '' : answer.value ? `${units.length
 </template>
 
 <style scoped>
-.measure { display: grid; grid-template-columns: 1fr 1fr; gap: .5rem; margin-top: .7rem; padding-top: .7rem; border-top: var(--stitch); }
-.measure b { grid-column: 1 / -1; min-height: 1.4em; }
+.measure {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0.5rem;
+  margin-top: 0.7rem;
+  padding-top: 0.7rem;
+  border-top: var(--stitch);
+}
+.measure b {
+  grid-column: 1 / -1;
+  min-height: 1.4em;
+}
 </style>

@@ -28,13 +28,33 @@ async function flip(gauge: number): Promise<void> {
 <template>
   <div v-if="needles" class="row needles" role="group" aria-label="Needles at hand">
     <span class="quiet">Needles at hand</span>
-    <v-btn v-for="g in needles.sold" :key="g" size="small" :variant="has(g) ? 'tonal' : 'text'" :color="has(g) ? 'secondary' : undefined" :aria-pressed="has(g)" @click="flip(g)">{{ g }}</v-btn>
+    <v-btn
+      v-for="g in needles.sold"
+      :key="g"
+      size="small"
+      :variant="has(g) ? 'tonal' : 'text'"
+      :color="has(g) ? 'secondary' : undefined"
+      :aria-pressed="has(g)"
+      @click="flip(g)"
+      >{{ g }}</v-btn
+    >
     <span v-if="trouble" role="alert" class="trouble">{{ trouble }}</span>
   </div>
 </template>
 
 <style scoped>
-.needles { gap: .2rem; font-size: .86rem; border-top: var(--stitch); padding-top: .5rem; margin-top: .5rem; }
-.needles .v-btn { min-width: 40px; }
-.trouble { color: rgb(var(--v-theme-error)); flex-basis: 100%; }
+.needles {
+  gap: 0.2rem;
+  font-size: 0.86rem;
+  border-top: var(--stitch);
+  padding-top: 0.5rem;
+  margin-top: 0.5rem;
+}
+.needles .v-btn {
+  min-width: 40px;
+}
+.trouble {
+  color: rgb(var(--v-theme-error));
+  flex-basis: 100%;
+}
 </style>

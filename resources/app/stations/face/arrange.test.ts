@@ -1,12 +1,36 @@
 import { describe, expect, it } from 'vitest'
 import type { Detail } from '../../api/figure'
 import { arranged, arrangements } from './arrange'
-import { leftOf, wholeWidth, widthAt } from './reshape'
+import { wholeWidth, widthAt } from './reshape'
 import { pointAfter, useFaceDrag, withoutPoint } from './useFaceDrag'
 
-const spot = (key: string, xMm: number, yMm: number, more: Partial<Detail> = {}): Detail => ({ key, on: 'head', kind: 'disc', widthMm: 4, heightMm: 4, colour: 'ink', xMm, yMm, ...more })
+const spot = (key: string, xMm: number, yMm: number, more: Partial<Detail> = {}): Detail => ({
+  key,
+  on: 'head',
+  kind: 'disc',
+  widthMm: 4,
+  heightMm: 4,
+  colour: 'ink',
+  xMm,
+  yMm,
+  ...more,
+})
 const way = (key: string) => arrangements.find((a) => a.key === key)!.move
-const line = (): Detail => ({ key: 'mouth', on: 'head', kind: 'line', widthMm: 2, widthsMm: [1, 2, 1], pointsMm: [[-4, 0], [0, -2], [4, 0]], colour: 'ink', xMm: 1, yMm: -6 })
+const line = (): Detail => ({
+  key: 'mouth',
+  on: 'head',
+  kind: 'line',
+  widthMm: 2,
+  widthsMm: [1, 2, 1],
+  pointsMm: [
+    [-4, 0],
+    [0, -2],
+    [4, 0],
+  ],
+  colour: 'ink',
+  xMm: 1,
+  yMm: -6,
+})
 
 describe('details are arranged', () => {
   const three = [spot('a', 1, 5), spot('b', 9, 1), spot('c', 4, -3)]
@@ -25,13 +49,28 @@ describe('details are arranged', () => {
   })
 
   it('a patch by its middle, not by its origin', () => {
-    const patch = spot('p', 10, 0, { kind: 'patch', pointsMm: [[0, 0], [4, 0], [4, 4], [0, 4]] })
+    const patch = spot('p', 10, 0, {
+      kind: 'patch',
+      pointsMm: [
+        [0, 0],
+        [4, 0],
+        [4, 4],
+        [0, 4],
+      ],
+    })
     expect(arranged([spot('a', 0, 0), patch], way('level')).get('p')).toEqual({ dx: 0, dy: -2 })
   })
 })
 
 describe('a dragged detail', () => {
-  const dragged = (detail: Detail, side: 1 | -1, to: [number, number], others: [number, number][] = [], reach = 0, index: number | null = null) => {
+  const dragged = (
+    detail: Detail,
+    side: 1 | -1,
+    to: [number, number],
+    others: [number, number][] = [],
+    reach = 0,
+    index: number | null = null,
+  ) => {
     const changed: Detail = JSON.parse(JSON.stringify(detail)) as Detail
     const drag = useFaceDrag((_keys, how) => how(changed))
     drag.begin(detail, side, [0, 0], [detail], index)
@@ -70,16 +109,41 @@ describe('points and widths', () => {
   it('come and go together', () => {
     const d = line()
     pointAfter(d, 0)
-    expect(d.pointsMm).toEqual([[-4, 0], [-2, -1], [0, -2], [4, 0]])
+    expect(d.pointsMm).toEqual([
+      [-4, 0],
+      [-2, -1],
+      [0, -2],
+      [4, 0],
+    ])
     expect(d.widthsMm).toEqual([1, 1.5, 2, 1])
     expect(withoutPoint(d, 1)).toBe(true)
     expect(d).toEqual(line())
   })
 
   it('never leave less than a line or a patch needs', () => {
-    const two: Detail = { ...line(), pointsMm: [[0, 0], [1, 1]], widthsMm: undefined }
+    const two: Detail = {
+      ...line(),
+      pointsMm: [
+        [0, 0],
+        [1, 1],
+      ],
+      widthsMm: undefined,
+    }
     expect(withoutPoint(two, 0)).toBe(false)
-    expect(withoutPoint({ ...two, kind: 'patch', pointsMm: [[0, 0], [1, 1], [2, 0]] }, 0)).toBe(false)
+    expect(
+      withoutPoint(
+        {
+          ...two,
+          kind: 'patch',
+          pointsMm: [
+            [0, 0],
+            [1, 1],
+            [2, 0],
+          ],
+        },
+        0,
+      ),
+    ).toBe(false)
     expect(withoutPoint(spot('a', 0, 0), 0)).toBe(false)
   })
 
@@ -92,10 +156,5 @@ describe('points and widths', () => {
     expect(d.widthsMm).toEqual([4, 6, 4])
     wholeWidth(d, 0.3)
     expect(Math.min(...d.widthsMm!)).toBe(0.3)
-  })
-
-  it('a left one is the mirror image of the right', () => {
-    const left = leftOf({ ...line(), mirror: true, turnDeg: 20, holesMm: [[[0, 0], [1, 0], [0, 1]]] }, 'left')
-    expect(left).toMatchObject({ key: 'left', mirror: false, xMm: -1, turnDeg: -20, pointsMm: [[4, 0], [0, -2], [-4, 0]], holesMm: [[[0, 0], [-1, 0], [0, 1]]] })
   })
 })

@@ -4,7 +4,14 @@ import { detailMiddle, round, unplaced, type Point } from '../../drawing/geometr
 import { snap, type Snapped } from '../../drawing/snap'
 
 /** What is being dragged: details by one of them, or one point of a patch or line. `side` is -1 on a twin. */
-interface Drag { detail: Detail; along: Detail[]; index: number | null; side: 1 | -1; from: Point; to: Point }
+interface Drag {
+  detail: Detail
+  along: Detail[]
+  index: number | null
+  side: 1 | -1
+  from: Point
+  to: Point
+}
 
 type Change = (keys: string[], how: (detail: Detail) => void) => void
 
@@ -34,7 +41,11 @@ export function useFaceDrag(change: Change) {
   }
 
   /** How far to the right and up the dragged one has gone, on its own side. */
-  const by = computed(() => (drag.value ? { dx: drag.value.to[0] - drag.value.from[0], dy: drag.value.to[1] - drag.value.from[1] } : { dx: 0, dy: 0 }))
+  const by = computed(() =>
+    drag.value
+      ? { dx: drag.value.to[0] - drag.value.from[0], dy: drag.value.to[1] - drag.value.from[1] }
+      : { dx: 0, dy: 0 },
+  )
 
   function end(): void {
     const d = drag.value
@@ -43,19 +54,35 @@ export function useFaceDrag(change: Change) {
     if (!d || Math.hypot(d.to[0] - d.from[0], d.to[1] - d.from[1]) < 0.05) return
     if (d.index !== null) {
       const point = unplaced(d.detail, d.to, d.side === -1).map((mm) => round(mm)) as Point
-      change([d.detail.key], (x) => { if (x.pointsMm) x.pointsMm[d.index!] = point })
+      change([d.detail.key], (x) => {
+        if (x.pointsMm) x.pointsMm[d.index!] = point
+      })
       return
     }
     const [dx, dy] = [d.side * (d.to[0] - d.from[0]), d.to[1] - d.from[1]]
-    change(d.along.map((x) => x.key), (x) => {
-      x.xMm = round((x.xMm ?? 0) + dx, 0.1)
-      x.yMm = round((x.yMm ?? 0) + dy, 0.1)
-      // What was chosen for the edge held for where it lay.
-      delete x.keep
-    })
+    change(
+      d.along.map((x) => x.key),
+      (x) => {
+        x.xMm = round((x.xMm ?? 0) + dx, 0.1)
+        x.yMm = round((x.yMm ?? 0) + dy, 0.1)
+        // What was chosen for the edge held for where it lay.
+        delete x.keep
+      },
+    )
   }
 
-  return { drag, guides, by, begin, move, end, cancel: () => { drag.value = null; guides.value = {} } }
+  return {
+    drag,
+    guides,
+    by,
+    begin,
+    move,
+    end,
+    cancel: () => {
+      drag.value = null
+      guides.value = {}
+    },
+  }
 }
 
 /** Where a new point goes between two others; with its width where the line has several. */

@@ -15,17 +15,21 @@ export function useFaceWork(part: Ref<string>) {
   }
 
   let askedGrid: AbortController | null = null
-  watch([part, shape], async () => {
-    if (!figure.document || !part.value) return
-    askedGrid?.abort()
-    askedGrid = new AbortController()
-    try {
-      grid.value = await api.face(figure.document, part.value, askedGrid.signal)
-    } catch {
-      // The board says what is wrong with the figure; the head stands without its grid.
-      grid.value = null
-    }
-  }, { immediate: true })
+  watch(
+    [part, shape],
+    async () => {
+      if (!figure.document || !part.value) return
+      askedGrid?.abort()
+      askedGrid = new AbortController()
+      try {
+        grid.value = await api.face(figure.document, part.value, askedGrid.signal)
+      } catch {
+        // The board says what is wrong with the figure; the head stands without its grid.
+        grid.value = null
+      }
+    },
+    { immediate: true },
+  )
 
   let askedWork: AbortController | null = null
   async function ask(): Promise<void> {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiArrangeBringForward, mdiArrangeSendBackward, mdiContentCopy, mdiDeleteOutline } from '@mdi/js'
 import { computed, ref } from 'vue'
-import { api } from '../../api/client'
+import { api, type Trade } from '../../api/client'
 import type { Part } from '../../api/figure'
 import ColourPicker from '../../shell/ColourPicker.vue'
 import LengthField from '../../shell/LengthField.vue'
@@ -10,19 +10,32 @@ import { useFigure } from '../../state/figure'
 import { useUnits } from '../../state/units'
 import CoveringFields from './CoveringFields.vue'
 import SizingDialog from './SizingDialog.vue'
-import { cores, firmnesses, joins, kinds, namedOutlines, type OutlineName } from '../words'
+import { trade } from '../../state/trade'
 
 const figure = useFigure()
 const units = useUnits()
 const part = computed(() => (figure.selection?.kind === 'part' ? figure.selectedPart : null))
 const plan = computed(() => figure.board?.plan.parts.find((p) => p.key === part.value?.key))
-const option = (name: string) => figure.board?.drawing.parts[part.value?.key ?? '']?.options[name] ?? 0
-const isFlat = computed(() => ['plate', 'strip', 'sheet'].includes(part.value?.shape.kind ?? ''))
-const outlines = computed(() => (Array.isArray(part.value?.shape.outline) ? [{ title: 'as drawn', value: 'drawn' as const }, ...namedOutlines] : namedOutlines))
-const others = computed(() => [{ title: 'nothing: it stands', value: '' }, ...figure.parts.filter((p) => p.key !== part.value?.key).map((p) => ({ title: p.name ?? p.key, value: p.key }))])
+const drawing = computed(() => figure.board?.drawing.parts[part.value?.key ?? ''])
+const option = (name: string) => drawing.value?.options[name] ?? 0
+const isFlat = computed(() => trade.kinds.find((k) => k.value === part.value?.shape.kind)?.isFlat ?? false)
+const outlines = computed(() =>
+  Array.isArray(part.value?.shape.outline)
+    ? [{ title: 'as drawn', value: 'drawn' as const }, ...trade.outlines]
+    : trade.outlines,
+)
+const others = computed(() => [
+  { title: 'nothing: it stands', value: '' },
+  ...figure.parts.filter((p) => p.key !== part.value?.key).map((p) => ({ title: p.name ?? p.key, value: p.key })),
+])
 const set = (how: (p: Part) => void) => part.value && figure.changePart(part.value.key, how)
-const download = computed(() => 'data:application/json;charset=utf-8,' + encodeURIComponent(JSON.stringify(figure.document, null, 2)))
-const setOutline = (name: string) => set((p) => { if (name !== 'drawn') p.shape.outline = name as OutlineName })
+const download = computed(
+  () => 'data:application/json;charset=utf-8,' + encodeURIComponent(JSON.stringify(figure.document, null, 2)),
+)
+const setOutline = (name: string) =>
+  set((p) => {
+    if (name !== 'drawn') p.shape.outline = name as Trade['outlines'][number]['value']
+  })
 const sizing = ref(false)
 const printing = ref(false)
 const cards = (as: 'pdf' | 'svg', paper: 'a4' | 'letter') => api.sizeCards(figure.document!, as, paper)
@@ -44,61 +57,220 @@ async function takeSide(event: Event): Promise<void> {
     sideSays.value = [error instanceof Error ? error.message : String(error)]
   }
 }
-const sizes = [['widthMm', 'Width'], ['heightMm', 'Height'], ['depthMm', 'Depth']] as const
+const sizes = [
+  ['widthMm', 'Width'],
+  ['heightMm', 'Height'],
+  ['depthMm', 'Depth'],
+] as const
 </script>
 
 <template>
   <aside aria-label="The selected part">
     <template v-if="part">
-      <v-text-field :model-value="part.name" label="Name" maxlength="120" @change="set((p) => (p.name = ($event.target as HTMLInputElement).value))" />
+      <v-text-field
+        :model-value="part.name"
+        label="Name"
+        maxlength="120"
+        @change="set((p) => (p.name = ($event.target as HTMLInputElement).value))"
+      />
       <div class="top">
-        <v-btn :icon="mdiArrangeBringForward" variant="text" size="small" aria-label="Before the next part" title="Before the next part (Page up)" @click="figure.reorder(part.key, true)" />
-        <v-btn :icon="mdiArrangeSendBackward" variant="text" size="small" aria-label="Behind the next part" title="Behind the next part (Page down)" @click="figure.reorder(part.key, false)" />
-        <v-btn :icon="mdiContentCopy" variant="text" size="small" aria-label="Double this part" @click="figure.doubleSelected()" />
-        <v-btn :icon="mdiDeleteOutline" variant="text" size="small" color="error" aria-label="Take this part away" @click="figure.removeSelected()" />
+        <v-btn
+          :icon="mdiArrangeBringForward"
+          variant="text"
+          size="small"
+          aria-label="Before the next part"
+          title="Before the next part (Page up)"
+          @click="figure.reorder(part.key, true)"
+        />
+        <v-btn
+          :icon="mdiArrangeSendBackward"
+          variant="text"
+          size="small"
+          aria-label="Behind the next part"
+          title="Behind the next part (Page down)"
+          @click="figure.reorder(part.key, false)"
+        />
+        <v-btn
+          :icon="mdiContentCopy"
+          variant="text"
+          size="small"
+          aria-label="Double this part"
+          @click="figure.doubleSelected()"
+        />
+        <v-btn
+          :icon="mdiDeleteOutline"
+          variant="text"
+          size="small"
+          color="error"
+          aria-label="Take this part away"
+          @click="figure.removeSelected()"
+        />
       </div>
-      <v-select :model-value="part.shape.kind" :items="kinds" label="Shape" class="mt-3" @update:model-value="set((p) => (p.shape.kind = $event))" />
+      <v-select
+        :model-value="part.shape.kind"
+        :items="trade.kinds"
+        label="Shape"
+        class="mt-3"
+        @update:model-value="set((p) => (p.shape.kind = $event))"
+      />
       <div class="three mt-3">
-        <LengthField v-for="[name, label] in sizes" :key="name" :model-value="part.shape[name]" :label="label" @update:model-value="set((p) => (p.shape[name] = $event))" />
-        <LengthField :model-value="part.turnDeg?.z ?? 0" label="Turn" suffix="°" :min="-360" :max="360" @update:model-value="set((p) => (p.turnDeg = { ...p.turnDeg, z: $event }))" />
-        <LengthField :model-value="part.at.zMm ?? 0" label="Forwards" :min="-4000" :max="4000" @update:model-value="set((p) => (p.at.zMm = $event))" />
+        <LengthField
+          v-for="[name, label] in sizes"
+          :key="name"
+          :model-value="part.shape[name]"
+          :label="label"
+          @update:model-value="set((p) => (p.shape[name] = $event))"
+        />
+        <LengthField
+          :model-value="part.turnDeg?.z ?? 0"
+          label="Turn"
+          suffix="°"
+          :min="-360"
+          :max="360"
+          @update:model-value="set((p) => (p.turnDeg = { ...p.turnDeg, z: $event }))"
+        />
+        <LengthField
+          :model-value="part.at.zMm ?? 0"
+          label="Forwards"
+          :min="-4000"
+          :max="4000"
+          @update:model-value="set((p) => (p.at.zMm = $event))"
+        />
         <template v-if="part.shape.kind === 'drumstick'">
-          <LengthField :model-value="option('topMm')" label="Upper end" @update:model-value="set((p) => (p.shape.topMm = $event))" />
-          <LengthField :model-value="option('bottomMm')" label="Lower end" @update:model-value="set((p) => (p.shape.bottomMm = $event))" />
+          <LengthField
+            :model-value="option('topMm')"
+            label="Upper end"
+            @update:model-value="set((p) => (p.shape.topMm = $event))"
+          />
+          <LengthField
+            :model-value="option('bottomMm')"
+            label="Lower end"
+            @update:model-value="set((p) => (p.shape.bottomMm = $event))"
+          />
         </template>
-        <LengthField v-if="part.shape.kind === 'egg'" :model-value="option('taper')" label="Taper" suffix="" :min="-0.6" :max="0.6" @update:model-value="set((p) => (p.shape.taper = $event))" />
-        <v-select v-if="isFlat" :model-value="typeof part.shape.outline === 'string' ? part.shape.outline : part.shape.outline ? 'drawn' : 'disc'" :items="outlines" label="Outline" @update:model-value="setOutline($event)" />
-        <LengthField v-if="part.shape.kind === 'arc' || part.shape.kind === 'cord'" :model-value="option('bendDeg')" label="Bend" suffix="°" :min="0" :max="330" @update:model-value="set((p) => (p.shape.bendDeg = $event))" />
+        <LengthField
+          v-if="part.shape.kind === 'egg'"
+          :model-value="option('taper')"
+          label="Taper"
+          suffix=""
+          :min="-0.6"
+          :max="0.6"
+          @update:model-value="set((p) => (p.shape.taper = $event))"
+        />
+        <v-select
+          v-if="isFlat"
+          :model-value="
+            typeof part.shape.outline === 'string' ? part.shape.outline : part.shape.outline ? 'drawn' : 'disc'
+          "
+          :items="outlines"
+          label="Outline"
+          class="wide"
+          @update:model-value="setOutline($event)"
+        />
+        <LengthField
+          v-if="part.shape.kind === 'arc' || part.shape.kind === 'cord'"
+          :model-value="option('bendDeg')"
+          label="Bend"
+          suffix="°"
+          :min="0"
+          :max="330"
+          @update:model-value="set((p) => (p.shape.bendDeg = $event))"
+        />
       </div>
-      <v-switch :model-value="part.mirror ?? false" label="A pair, mirrored" class="my-1" @update:model-value="set((p) => (p.mirror = Boolean($event)))" />
+      <v-switch
+        :model-value="part.mirror ?? false"
+        label="A pair, mirrored"
+        class="my-1"
+        @update:model-value="set((p) => (p.mirror = Boolean($event)))"
+      />
       <ColourPicker :model-value="part.colour" @update:model-value="set((p) => (p.colour = $event))" />
-      <v-select :model-value="part.core ?? figure.document?.core ?? 'core-wool'" :items="cores" label="Inside" class="mt-3" @update:model-value="set((p) => (p.core = $event))" />
-      <div class="two mt-3">
-        <v-select :model-value="part.firmness ?? figure.document?.firmness ?? 'springy'" :items="firmnesses" label="Firmness" @update:model-value="set((p) => (p.firmness = $event))" />
-        <LengthField :model-value="part.coverMm ?? figure.document?.coverMm ?? 3" label="Cover" :min="0" :max="200" @update:model-value="set((p) => (p.coverMm = $event))" />
+      <v-select
+        :model-value="drawing?.core"
+        :items="trade.cores"
+        label="Inside"
+        class="mt-3"
+        @update:model-value="set((p) => (p.core = $event))"
+      />
+      <div class="two first-wider mt-3">
+        <v-select
+          :model-value="drawing?.firmness"
+          :items="trade.firmnesses"
+          label="Firmness"
+          @update:model-value="set((p) => (p.firmness = $event))"
+        />
+        <LengthField
+          :model-value="drawing?.coverMm ?? 0"
+          label="Cover"
+          :min="0"
+          :max="200"
+          @update:model-value="set((p) => (p.coverMm = $event))"
+        />
       </div>
       <CoveringFields :part="part" class="mt-3" />
       <div class="two mt-3">
-        <v-select :model-value="part.join?.to ?? ''" :items="others" label="Joined to" @update:model-value="set((p) => { if ($event) p.join = { ...p.join, to: $event }; else delete p.join })" />
-        <v-select v-if="part.join" :model-value="part.join.by ?? 'fluff'" :items="joins" label="By" @update:model-value="set((p) => { if (p.join) p.join.by = $event })" />
+        <v-select
+          :model-value="part.join?.to ?? ''"
+          :items="others"
+          label="Joined to"
+          @update:model-value="
+            set((p) => {
+              if ($event) p.join = { ...p.join, to: $event }
+              else delete p.join
+            })
+          "
+        />
+        <v-select
+          v-if="part.join"
+          :model-value="drawing?.joinBy"
+          :items="trade.joins"
+          label="By"
+          @update:model-value="
+            set((p) => {
+              if (p.join) p.join.by = $event
+            })
+          "
+        />
       </div>
-      <details v-if="part.seen?.why" class="why"><summary>Why this shape?</summary><p>{{ part.seen.why }}</p></details>
+      <details v-if="part.seen?.why" class="why">
+        <summary>Why this shape?</summary>
+        <p>{{ part.seen.why }}</p>
+      </details>
       <dl v-if="plan" class="stitched facts">
-        <dt>Volume</dt><dd>{{ plan.volumeCm3.toFixed(1) }}<span class="unit">cm³</span></dd>
-        <dt>Core</dt><dd>{{ plan.coreG ? units.massLine(plan.coreG) : 'none' }}</dd>
-        <dt>Colour</dt><dd data-fact="coverG">{{ units.massLine(plan.coverG) }}</dd>
-        <dt>Time</dt><dd>{{ units.minutes(plan.minutes) }}</dd>
+        <dt>Volume</dt>
+        <dd>{{ plan.volumeCm3.toFixed(1) }}<span class="unit">cm³</span></dd>
+        <dt>Core</dt>
+        <dd>{{ plan.coreG ? units.massLine(plan.coreG) : 'none' }}</dd>
+        <dt>Colour</dt>
+        <dd data-fact="colourG">{{ units.massLine(plan.colourG) }}</dd>
+        <dt>Time</dt>
+        <dd>{{ units.minutes(plan.minutes) }}</dd>
       </dl>
     </template>
     <template v-else-if="figure.document">
       <h2>The figure</h2>
-      <v-text-field :model-value="figure.document.name" label="Name" maxlength="120" class="mt-2" @change="figure.change((d) => (d.name = ($event.target as HTMLInputElement).value || d.name))" />
+      <v-text-field
+        :model-value="figure.document.name"
+        label="Name"
+        maxlength="120"
+        class="mt-2"
+        @change="figure.change((d) => (d.name = ($event.target as HTMLInputElement).value || d.name))"
+      />
       <dl class="facts mt-2">
-        <dt>Weight</dt><dd>{{ units.massLine(figure.board?.plan.balance.massG ?? 0) }}</dd>
-        <dt>Tips at</dt><dd>{{ figure.board?.plan.balance.tipDeg.toFixed(0) }}°<span class="unit">{{ figure.board?.plan.balance.stands ? (figure.board.plan.balance.touchy ? 'touchy' : 'stands') : 'falls' }}</span></dd>
-        <dt>Hands</dt><dd>{{ units.minutes(figure.board?.plan.minutes.hands ?? 0) }}</dd>
+        <dt>Weight</dt>
+        <dd>{{ units.massLine(figure.board?.plan.balance.massG ?? 0) }}</dd>
+        <dt>Tips at</dt>
+        <dd>
+          {{ figure.board?.plan.balance.tipDeg.toFixed(0) }}°<span class="unit">{{
+            figure.board?.plan.balance.stands ? (figure.board.plan.balance.touchy ? 'touchy' : 'stands') : 'falls'
+          }}</span>
+        </dd>
+        <dt>Hands</dt>
+        <dd>{{ units.minutes(figure.board?.plan.minutes.hands ?? 0) }}</dd>
       </dl>
-      <p class="quiet mt-4">Choose a part on the board or in the list to change it. Drag it, pull its corners, turn it by its knob; drag it in the strip at the right to bring it forwards or back.</p>
+      <p class="quiet mt-4">
+        Choose a part on the board or in the list to change it. Drag it, pull its corners, turn it by its knob; drag it
+        in the strip at the right to bring it forwards or back.
+      </p>
       <div class="acts mt-4">
         <v-btn variant="tonal" @click="sizing = true">Size by a part or an object</v-btn>
         <v-btn variant="tonal" @click="printing = true">Print size cards</v-btn>
@@ -106,29 +278,88 @@ const sizes = [['widthMm', 'Width'], ['heightMm', 'Height'], ['depthMm', 'Depth'
       <h3 class="mt-4">A side picture</h3>
       <p class="quiet">Has it a drawing from the side as well? Depths are taken from it.</p>
       <div class="acts mt-2">
-        <v-btn-toggle v-model="facesLeft" density="compact" mandatory aria-label="Which way it looks in the side picture"><v-btn :value="true" size="small">looks left</v-btn><v-btn :value="false" size="small">looks right</v-btn></v-btn-toggle>
-        <v-btn variant="tonal" @click="sideFile?.click()">{{ figure.document.sidePicture ? 'Another side picture' : 'Choose a side picture' }}</v-btn>
-        <input ref="sideFile" type="file" accept="image/*" hidden aria-label="Side picture" @change="takeSide">
+        <v-btn-toggle
+          v-model="facesLeft"
+          density="compact"
+          mandatory
+          aria-label="Which way it looks in the side picture"
+          ><v-btn :value="true" size="small">looks left</v-btn
+          ><v-btn :value="false" size="small">looks right</v-btn></v-btn-toggle
+        >
+        <v-btn variant="tonal" @click="sideFile?.click()">{{
+          figure.document.sidePicture ? 'Another side picture' : 'Choose a side picture'
+        }}</v-btn>
+        <input ref="sideFile" type="file" accept="image/*" hidden aria-label="Side picture" @change="takeSide" />
       </div>
-      <ul v-if="sideSays.length" class="bare mt-2" role="status"><li v-for="n in sideSays" :key="n">{{ n }}</li></ul>
+      <ul v-if="sideSays.length" class="bare mt-2" role="status">
+        <li v-for="n in sideSays" :key="n">{{ n }}</li>
+      </ul>
       <SizingDialog v-model="sizing" />
       <PrintDialog v-model="printing" title="Size cards" :make="cards">
-        <p>Every part from the front and from the side at true size, with its weight and colour. Hold the felt against the card until it fits.</p>
+        <p>
+          Every part from the front and from the side at true size, with its weight and colour. Hold the felt against
+          the card until it fits.
+        </p>
       </PrintDialog>
-      <p class="mt-4"><a :href="download" :download="`${figure.document.name}.impa.json`">Take the figure as a file</a></p>
+      <p class="mt-4">
+        <a :href="download" :download="`${figure.document.name}.impa.json`">Take the figure as a file</a>
+      </p>
     </template>
   </aside>
 </template>
 
 <style scoped>
-.top { display: flex; align-items: center; justify-content: flex-end; }
-.top .v-btn { flex: none; }
-aside > p, aside > h3, aside > .acts { margin-top: .8rem; }
-.acts { display: grid; gap: .5rem; }
-.why { margin-top: .8rem; font-size: .88rem; }
-.why summary { cursor: pointer; color: rgb(var(--v-theme-secondary)); min-height: 28px; }
-.two, .three { display: grid; grid-template-columns: 1fr 1fr; gap: .6rem; }
-.facts { display: grid; grid-template-columns: max-content 1fr; gap: .15rem .8rem; padding-top: .6rem; margin-top: .8rem; }
-.facts dt { color: rgb(var(--v-theme-quiet)); }
-.facts dd { margin: 0; font-weight: 600; text-align: right; }
+.top {
+  display: flex;
+  align-items: center;
+  justify-content: flex-end;
+}
+.top .v-btn {
+  flex: none;
+}
+aside > p,
+aside > h3,
+aside > .acts {
+  margin-top: 0.8rem;
+}
+.acts {
+  display: grid;
+  gap: 0.5rem;
+}
+.why {
+  margin-top: 0.8rem;
+  font-size: 0.88rem;
+}
+.why summary {
+  cursor: pointer;
+  color: rgb(var(--v-theme-secondary));
+  min-height: 28px;
+}
+.two,
+.three {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0.6rem;
+}
+.facts {
+  display: grid;
+  grid-template-columns: max-content 1fr;
+  gap: 0.15rem 0.8rem;
+  padding-top: 0.6rem;
+  margin-top: 0.8rem;
+}
+.facts dt {
+  color: rgb(var(--v-theme-quiet));
+}
+.facts dd {
+  margin: 0;
+  font-weight: 600;
+  text-align: right;
+}
+.wide {
+  grid-column: 1 / -1;
+}
+.first-wider {
+  grid-template-columns: 1.5fr 1fr;
+}
 </style>

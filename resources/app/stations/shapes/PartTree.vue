@@ -27,27 +27,89 @@ const rows = computed(() => {
   <p v-if="!rows.length" class="quiet">No parts yet. Add a shape: start with the largest.</p>
   <ul class="bare" aria-label="Parts, by what they are joined to">
     <li v-for="{ part, depth } in rows" :key="part.key" class="line" :style="{ paddingLeft: `${depth * 14}px` }">
-      <button class="plain part" :class="{ selected: figure.selectedPart?.key === part.key || figure.chosen.includes(part.key), gone: figure.hidden.includes(part.key) }" :aria-pressed="figure.selectedPart?.key === part.key || figure.chosen.includes(part.key)" @click="figure.choose(part.key, $event.shiftKey)">
-        <Silhouette :loops="figure.board?.drawing.parts[part.key]?.pieces[0]?.front ?? []" :hex="figure.colourOf(part.colour)" />
-        <span>{{ part.name ?? part.key }}<small class="quiet">{{ part.shape.kind }}</small></span>
+      <button
+        class="plain part"
+        :class="{
+          selected: figure.selectedPart?.key === part.key || figure.chosen.includes(part.key),
+          gone: figure.hidden.includes(part.key),
+        }"
+        :aria-pressed="figure.selectedPart?.key === part.key || figure.chosen.includes(part.key)"
+        @click="figure.choose(part.key, $event.shiftKey)"
+      >
+        <Silhouette
+          :loops="figure.board?.drawing.parts[part.key]?.pieces[0]?.front ?? []"
+          :hex="figure.colourOf(part.colour)"
+        />
+        <span
+          >{{ part.name ?? part.key }}<small class="quiet">{{ part.shape.kind }}</small></span
+        >
         <b v-if="part.mirror" class="twins" title="A pair">x 2</b>
       </button>
       <span class="marks" :class="{ kept: figure.hidden.includes(part.key) || figure.locked.includes(part.key) }">
-        <v-btn :icon="figure.hidden.includes(part.key) ? mdiEyeOffOutline : mdiEyeOutline" size="x-small" variant="text" :aria-pressed="figure.hidden.includes(part.key)" :aria-label="`Hide ${part.name ?? part.key}`" @click="figure.hide(part.key)" />
-        <v-btn :icon="figure.locked.includes(part.key) ? mdiLockOutline : mdiLockOpenVariantOutline" size="x-small" variant="text" :aria-pressed="figure.locked.includes(part.key)" :aria-label="`Lock ${part.name ?? part.key}`" @click="figure.lock(part.key)" />
+        <v-btn
+          :icon="figure.hidden.includes(part.key) ? mdiEyeOffOutline : mdiEyeOutline"
+          size="x-small"
+          variant="text"
+          :aria-pressed="figure.hidden.includes(part.key)"
+          :aria-label="`Hide ${part.name ?? part.key}`"
+          @click="figure.hide(part.key)"
+        />
+        <v-btn
+          :icon="figure.locked.includes(part.key) ? mdiLockOutline : mdiLockOpenVariantOutline"
+          size="x-small"
+          variant="text"
+          :aria-pressed="figure.locked.includes(part.key)"
+          :aria-label="`Lock ${part.name ?? part.key}`"
+          @click="figure.lock(part.key)"
+        />
       </span>
     </li>
   </ul>
 </template>
 
 <style scoped>
-.part { display: flex; align-items: center; gap: .6rem; width: 100%; padding: .2rem .45rem; border-radius: 10px; min-height: 44px; }
-.part:hover { background: rgb(var(--v-theme-table)); }
-.part.selected { background: rgba(var(--v-theme-secondary), 0.14); }
-.part span { display: grid; line-height: 1.2; flex: 1; }
-.line { position: relative; }
-.marks { position: absolute; right: 0; top: 6px; display: flex; opacity: 0; background: rgb(var(--v-theme-surface)); border-radius: 8px; }
-.line:hover .marks, .marks:focus-within, .marks.kept { opacity: 1; }
-.part.gone { opacity: .45; }
-.twins { font-size: .8rem; color: rgb(var(--v-theme-quiet)); }
+.part {
+  display: flex;
+  align-items: center;
+  gap: 0.6rem;
+  width: 100%;
+  padding: 0.2rem 0.45rem;
+  border-radius: 10px;
+  min-height: 44px;
+}
+.part:hover {
+  background: rgb(var(--v-theme-table));
+}
+.part.selected {
+  background: rgba(var(--v-theme-secondary), 0.14);
+}
+.part span {
+  display: grid;
+  line-height: 1.2;
+  flex: 1;
+}
+.line {
+  position: relative;
+}
+.marks {
+  position: absolute;
+  right: 0;
+  top: 6px;
+  display: flex;
+  opacity: 0;
+  background: rgb(var(--v-theme-surface));
+  border-radius: 8px;
+}
+.line:hover .marks,
+.marks:focus-within,
+.marks.kept {
+  opacity: 1;
+}
+.part.gone {
+  opacity: 0.45;
+}
+.twins {
+  font-size: 0.8rem;
+  color: rgb(var(--v-theme-quiet));
+}
 </style>

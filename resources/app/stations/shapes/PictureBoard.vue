@@ -11,10 +11,17 @@ import type { Compare, Tool } from './tools'
 import { dragged, useShapeDrag, type Grip } from './useShapeDrag'
 
 const props = defineProps<{ compare: Compare; tool: Tool; frame: Frame; match: string }>()
-const emit = defineEmits<{ hold: [on: boolean]; zoom: [factor: number, x: number, y: number]; pan: [dx: number, dy: number]; tool: [tool: Tool] }>()
+const emit = defineEmits<{
+  hold: [on: boolean]
+  zoom: [factor: number, x: number, y: number]
+  pan: [dx: number, dy: number]
+  tool: [tool: Tool]
+}>()
 const figure = useFigure()
 const svg = ref<SVGSVGElement>()
-const { drag, begin, move, end, cancel } = useShapeDrag((changes) => figure.change((d) => d.parts.filter((p) => changes.has(p.key)).forEach((p) => changes.get(p.key)?.(p))))
+const { drag, begin, move, end, cancel } = useShapeDrag((changes) =>
+  figure.change((d) => d.parts.filter((p) => changes.has(p.key)).forEach((p) => changes.get(p.key)?.(p))),
+)
 const filled = computed(() => props.compare === 'flat')
 const outlined = computed(() => props.compare === 'drawing' || props.compare === 'flat')
 const slider = ref(0.5)
@@ -31,7 +38,9 @@ const view = computed(() => props.frame)
 const pieces = computed(() =>
   figure.parts
     .filter((part) => !figure.hidden.includes(part.key))
-    .flatMap((part) => places(part).map((at, i) => ({ part, at, loops: drawing.value?.parts[part.key]?.pieces[i]?.front ?? [] })))
+    .flatMap((part) =>
+      places(part).map((at, i) => ({ part, at, loops: drawing.value?.parts[part.key]?.pieces[i]?.front ?? [] })),
+    )
     .sort((a, b) => a.at.z - b.at.z),
 )
 
@@ -65,7 +74,13 @@ function press(event: PointerEvent, part: Part, twin: boolean, grip: Grip): void
   if (!figure.chosen.includes(part.key)) figure.choose(part.key)
   emit('hold', true)
   svg.value?.setPointerCapture(event.pointerId)
-  begin(part, twin, grip, at(event), figure.chosen.filter((k) => !figure.locked.includes(k)))
+  begin(
+    part,
+    twin,
+    grip,
+    at(event),
+    figure.chosen.filter((k) => !figure.locked.includes(k)),
+  )
 }
 
 const touches = new Map<number, Point>()
@@ -106,7 +121,9 @@ function moveShape(event: PointerEvent): void {
   guides.value = {}
   if (d.grip !== 'move' || event.altKey) return
   const now = dragged(drag.value ?? d)
-  const others = figure.parts.filter((p) => !d.along.includes(p.key) && p.key !== d.key && !figure.hidden.includes(p.key)).map((p): Point => [p.at.xMm, p.at.yMm])
+  const others = figure.parts
+    .filter((p) => !d.along.includes(p.key) && p.key !== d.key && !figure.hidden.includes(p.key))
+    .map((p): Point => [p.at.xMm, p.at.yMm])
   const snapped = snap([now.at.xMm, now.at.yMm], others, view.value.height / 110)
   const [dx, dy] = [snapped.at[0] - now.at.xMm, snapped.at[1] - now.at.yMm]
   const to = at(event)
@@ -131,6 +148,16 @@ function movePaper(event: PointerEvent): void {
   touches.set(event.pointerId, [event.clientX, event.clientY])
 }
 
+/** The browser takes the pointer for something of its own: what was begun with it is no more. */
+function forget(): void {
+  cancel()
+  drawn.value = []
+  axisMm.value = null
+  touches.clear()
+  panFrom = null
+  emit('hold', false)
+}
+
 function release(event: PointerEvent): void {
   touches.delete(event.pointerId)
   guides.value = {}
@@ -151,9 +178,13 @@ async function finishLine(): Promise<void> {
   drawn.value = []
   if (points.length < 2) return
   const part = figure.selectedPart
-  const made = props.tool === 'cut'
-    ? part && await figure.recut('split', { key: part.key, line: points })
-    : await figure.recut('lasso', { line: points.slice(0, 2000), picture: figure.document?.picture ? figure.picture : undefined })
+  const made =
+    props.tool === 'cut'
+      ? part && (await figure.recut('split', { key: part.key, line: points }))
+      : await figure.recut('lasso', {
+          line: points.slice(0, 2000),
+          picture: figure.document?.picture ? figure.picture : undefined,
+        })
   if (made) emit('tool', 'choose')
 }
 
@@ -179,9 +210,22 @@ function wheel(event: WheelEvent): void {
   emit('zoom', Math.exp(-event.deltaY * 0.0015), x, -y)
 }
 
-const pictureBox = computed(() => (picture.value ? { x: -picture.value.originPx[0] * picture.value.mmPerPx, y: -picture.value.originPx[1] * picture.value.mmPerPx, width: picture.value.widthPx * picture.value.mmPerPx, height: picture.value.heightPx * picture.value.mmPerPx } : null))
+const pictureBox = computed(() =>
+  picture.value
+    ? {
+        x: -picture.value.originPx[0] * picture.value.mmPerPx,
+        y: -picture.value.originPx[1] * picture.value.mmPerPx,
+        width: picture.value.widthPx * picture.value.mmPerPx,
+        height: picture.value.heightPx * picture.value.mmPerPx,
+      }
+    : null,
+)
 const grips = computed(() => {
-  const part = drag.value ? dragged(drag.value) : figure.selection?.kind === 'part' && props.tool === 'choose' && outlined.value && figure.chosen.length === 1 ? figure.selectedPart : null
+  const part = drag.value
+    ? dragged(drag.value)
+    : figure.selection?.kind === 'part' && props.tool === 'choose' && outlined.value && figure.chosen.length === 1
+      ? figure.selectedPart
+      : null
   if (!part || figure.locked.includes(part.key)) return []
   const { widthMm: w, heightMm: h } = part.shape
   const z = part.turnDeg?.z ?? 0
@@ -198,76 +242,271 @@ const grips = computed(() => {
 })
 const gripSize = computed(() => view.value.height / 95)
 const isSelected = (part: Part) => figure.selectedPart?.key === part.key || figure.chosen.includes(part.key)
-const hasDetails = (part: Part) => figure.details.filter((d) => d.on === part.key && (d.side ?? 'front') === 'front').sort((a, b) => (a.layer ?? 1) - (b.layer ?? 1))
+const hasDetails = (part: Part) =>
+  figure.details
+    .filter((d) => d.on === part.key && (d.side ?? 'front') === 'front')
+    .sort((a, b) => (a.layer ?? 1) - (b.layer ?? 1))
 </script>
 
 <template>
- <div class="sight">
-  <svg
-    ref="svg" class="board" :viewBox="`${view.x} ${view.y} ${view.width} ${view.height}`" preserveAspectRatio="xMidYMid meet" role="group" aria-label="The figure from the front, on millimetre paper"
-    :class="tool" @pointermove="moved" @pointerup="release" @pointercancel="cancel(); drawn = []; axisMm = null; touches.clear(); panFrom = null; emit('hold', false)" @pointerdown="pressPaper" @wheel.prevent="wheel"
-  >
-    <MmPaper :x="view.x - 600" :y="view.y - 600" :width="view.width + 1200" :height="view.height + 1200" pointer-events="none" />
-    <line :x1="view.x - 600" :x2="view.x + view.width + 600" y1="0" y2="0" class="table" />
-    <line :x1="axisMm ?? 0" :x2="axisMm ?? 0" :y1="view.y - 600" :y2="view.y + view.height + 600" class="middle" />
-    <image v-if="pictureBox && figure.picture" :href="`/api/pictures/${figure.picture}`" v-bind="pictureBox" preserveAspectRatio="none" class="drawing" :class="{ faint: filled, whole: !outlined }" />
-    <template v-if="pictureBox && match && (compare === 'slider' || compare === 'difference')">
-      <clipPath id="slid"><rect :x="pictureBox.x" :y="pictureBox.y" :width="pictureBox.width * slider" :height="pictureBox.height" /></clipPath>
-      <g :class="compare" :clip-path="compare === 'slider' ? 'url(#slid)' : undefined">
-        <rect v-if="compare === 'slider'" v-bind="pictureBox" class="paper" />
-        <image :href="match" v-bind="pictureBox" preserveAspectRatio="none" />
-      </g>
-    </template>
- <template v-if="outlined"><g v-for="{ part, at: place, loops } in pieces" :key="part.key + place.twin" :transform="transform(part, place.twin, place.x, place.y)">
-      <path
-        :d="path(loops, place.x, place.y)" fill-rule="evenodd" class="part" :class="{ selected: isSelected(part), filled, locked: figure.locked.includes(part.key) }" :style="{ '--wool': figure.colourOf(part.colour) }"
-        :tabindex="place.twin ? undefined : 0" role="button" :aria-label="`${part.name ?? part.key}, ${part.shape.kind}${place.twin ? ', twin' : ''}`" :aria-pressed="isSelected(part)" :data-part="part.key"
-        @pointerdown.stop="press($event, part, place.twin, 'move')" @focus="tool !== 'choose' || figure.chosen.includes(part.key) || figure.choose(part.key)"
+  <div class="sight">
+    <svg
+      ref="svg"
+      class="board"
+      :viewBox="`${view.x} ${view.y} ${view.width} ${view.height}`"
+      preserveAspectRatio="xMidYMid meet"
+      role="group"
+      aria-label="The figure from the front, on millimetre paper"
+      :class="tool"
+      @pointermove="moved"
+      @pointerup="release"
+      @pointercancel="forget"
+      @pointerdown="pressPaper"
+      @wheel.prevent="wheel"
+    >
+      <MmPaper
+        :x="view.x - 600"
+        :y="view.y - 600"
+        :width="view.width + 1200"
+        :height="view.height + 1200"
+        pointer-events="none"
       />
-      <g v-for="d in hasDetails(part)" :key="d.key" pointer-events="none" :class="{ ghost: !filled }">
-        <DetailShape v-for="twin in d.mirror ? [place.twin, !place.twin] : [place.twin]" :key="String(twin)" :detail="d" :twin="twin" :colour="figure.colourOf(d.colour)" :x="place.x" :y="place.y" :bare="!filled" />
+      <line :x1="view.x - 600" :x2="view.x + view.width + 600" y1="0" y2="0" class="table" />
+      <line :x1="axisMm ?? 0" :x2="axisMm ?? 0" :y1="view.y - 600" :y2="view.y + view.height + 600" class="middle" />
+      <image
+        v-if="pictureBox && figure.picture"
+        :href="`/api/pictures/${figure.picture}`"
+        v-bind="pictureBox"
+        preserveAspectRatio="none"
+        class="drawing"
+        :class="{ faint: filled, whole: !outlined }"
+      />
+      <template v-if="pictureBox && match && (compare === 'slider' || compare === 'difference')">
+        <clipPath id="slid">
+          <rect :x="pictureBox.x" :y="pictureBox.y" :width="pictureBox.width * slider" :height="pictureBox.height" />
+        </clipPath>
+        <g :class="compare" :clip-path="compare === 'slider' ? 'url(#slid)' : undefined">
+          <rect v-if="compare === 'slider'" v-bind="pictureBox" class="paper" />
+          <image :href="match" v-bind="pictureBox" preserveAspectRatio="none" />
+        </g>
+      </template>
+      <template v-if="outlined">
+        <g
+          v-for="{ part, at: place, loops } in pieces"
+          :key="part.key + place.twin"
+          :transform="transform(part, place.twin, place.x, place.y)"
+        >
+          <path
+            :d="path(loops, place.x, place.y)"
+            fill-rule="evenodd"
+            class="part"
+            :class="{ selected: isSelected(part), filled, locked: figure.locked.includes(part.key) }"
+            :style="{ '--wool': figure.colourOf(part.colour) }"
+            :tabindex="place.twin ? undefined : 0"
+            role="button"
+            :aria-label="`${part.name ?? part.key}, ${part.shape.kind}${place.twin ? ', twin' : ''}`"
+            :aria-pressed="isSelected(part)"
+            :data-part="part.key"
+            @pointerdown.stop="press($event, part, place.twin, 'move')"
+            @focus="tool !== 'choose' || figure.chosen.includes(part.key) || figure.choose(part.key)"
+          />
+          <g v-for="d in hasDetails(part)" :key="d.key" pointer-events="none" :class="{ ghost: !filled }">
+            <DetailShape
+              v-for="twin in d.mirror ? [place.twin, !place.twin] : [place.twin]"
+              :key="String(twin)"
+              :detail="d"
+              :twin="twin"
+              :colour="figure.colourOf(d.colour)"
+              :x="place.x"
+              :y="place.y"
+              :bare="!filled"
+            />
+          </g>
+        </g>
+      </template>
+      <line
+        v-if="guides.x !== undefined"
+        :x1="guides.x"
+        :x2="guides.x"
+        :y1="view.y"
+        :y2="view.y + view.height"
+        class="guide"
+      />
+      <line
+        v-if="guides.y !== undefined"
+        :x1="view.x"
+        :x2="view.x + view.width"
+        :y1="-guides.y"
+        :y2="-guides.y"
+        class="guide"
+      />
+      <path v-if="drawn.length" :d="line(drawn) + (tool === 'lasso' ? 'Z' : '')" class="drawn" />
+      <g class="axis" @pointerdown.stop="pressAxis">
+        <circle :cx="axisMm ?? 0" :cy="view.y + gripSize * 2.6" :r="gripSize * 2.2" fill="transparent" />
+        <path
+          :d="`M${axisMm ?? 0} ${view.y + gripSize * 1.2}l${gripSize} ${gripSize * 1.4}l${-gripSize} ${gripSize * 1.4}l${-gripSize} ${-gripSize * 1.4}z`"
+          class="knob"
+        />
+        <title>The middle line: drag it to where the figure mirrors</title>
       </g>
-    </g>
- </template>
-    <line v-if="guides.x !== undefined" :x1="guides.x" :x2="guides.x" :y1="view.y" :y2="view.y + view.height" class="guide" />
-    <line v-if="guides.y !== undefined" :x1="view.x" :x2="view.x + view.width" :y1="-guides.y" :y2="-guides.y" class="guide" />
-    <path v-if="drawn.length" :d="line(drawn) + (tool === 'lasso' ? 'Z' : '')" class="drawn" />
-    <g class="axis" @pointerdown.stop="pressAxis"><circle :cx="axisMm ?? 0" :cy="view.y + gripSize * 2.6" :r="gripSize * 2.2" fill="transparent" /><path :d="`M${axisMm ?? 0} ${view.y + gripSize * 1.2}l${gripSize} ${gripSize * 1.4}l${-gripSize} ${gripSize * 1.4}l${-gripSize} ${-gripSize * 1.4}z`" class="knob" /><title>The middle line: drag it to where the figure mirrors</title></g>
-    <g v-for="g in grips" :key="g.grip" class="grip" :class="g.grip" @pointerdown.stop="press($event, g.part, false, g.grip)">
-      <circle :cx="g.at[0]" :cy="-g.at[1]" :r="gripSize * 2.4" fill="transparent" />
-      <circle v-if="g.grip === 'turn'" :cx="g.at[0]" :cy="-g.at[1]" :r="gripSize" class="knob" />
-      <rect v-else :x="g.at[0] - gripSize" :y="-g.at[1] - gripSize" :width="2 * gripSize" :height="2 * gripSize" rx=".5" class="knob" />
-      <title>{{ g.label }}</title>
-    </g>
-  </svg>
-  <input v-if="compare === 'slider' && pictureBox" v-model.number="slider" type="range" min="0" max="1" step="0.005" class="slide" aria-label="From the drawing to the figure">
- </div>
+      <g
+        v-for="g in grips"
+        :key="g.grip"
+        class="grip"
+        :class="g.grip"
+        @pointerdown.stop="press($event, g.part, false, g.grip)"
+      >
+        <circle :cx="g.at[0]" :cy="-g.at[1]" :r="gripSize * 2.4" fill="transparent" />
+        <circle v-if="g.grip === 'turn'" :cx="g.at[0]" :cy="-g.at[1]" :r="gripSize" class="knob" />
+        <rect
+          v-else
+          :x="g.at[0] - gripSize"
+          :y="-g.at[1] - gripSize"
+          :width="2 * gripSize"
+          :height="2 * gripSize"
+          rx=".5"
+          class="knob"
+        />
+        <title>{{ g.label }}</title>
+      </g>
+    </svg>
+    <input
+      v-if="compare === 'slider' && pictureBox"
+      v-model.number="slider"
+      type="range"
+      min="0"
+      max="1"
+      step="0.005"
+      class="slide"
+      aria-label="From the drawing to the figure"
+    />
+  </div>
 </template>
 
 <style scoped>
-.sight { position: relative; min-height: 0; min-width: 0; }
-.board { width: 100%; height: 100%; display: block; touch-action: none; min-height: 0; }
-.drawing { opacity: .95; pointer-events: none; }
-.drawing.faint { opacity: .25; }
-.drawing.whole { opacity: 1; }
-.table { stroke: rgb(var(--v-theme-quiet)); stroke-width: .5; pointer-events: none; }
-.middle { stroke: rgb(var(--v-theme-thread)); stroke-width: .4; stroke-dasharray: 2.4 1.6; pointer-events: none; }
-.part { fill: var(--wool); fill-opacity: .16; stroke: rgb(var(--v-theme-on-surface)); stroke-width: .55; cursor: move; outline: none !important; }
-.part.filled { fill-opacity: 1; stroke-opacity: .3; }
-.part:hover { fill-opacity: .4; }
-.part.selected { stroke: rgb(var(--v-theme-secondary)); stroke-width: 1.1; fill-opacity: .42; stroke-dasharray: 2.2 1.3; stroke-linecap: round; }
-.part.selected.filled { fill-opacity: 1; stroke-opacity: 1; }
-.ghost :deep(.shape) { stroke: rgb(var(--v-theme-quiet)); stroke-width: .35; }
-.part.locked { cursor: not-allowed; stroke-dasharray: .8 1; }
-.cut, .lasso, .pick, .cut .part, .lasso .part, .pick .part { cursor: crosshair; }
-.guide { stroke: rgb(var(--v-theme-info)); stroke-width: .35; stroke-dasharray: 1.6 1; pointer-events: none; }
-.drawn { fill: rgba(var(--v-theme-primary), .12); stroke: rgb(var(--v-theme-primary)); stroke-width: .8; stroke-dasharray: 2 1.2; pointer-events: none; }
-.axis { cursor: ew-resize; }
-.paper { fill: rgb(var(--v-theme-paper)); }
-.difference { mix-blend-mode: difference; }
-.slider, .difference { pointer-events: none; }
-.slide { position: absolute; left: 10%; width: 80%; bottom: 8px; accent-color: rgb(var(--v-theme-primary)); }
-.grip { cursor: nwse-resize; }
-.grip.width { cursor: ew-resize; } .grip.height { cursor: ns-resize; } .grip.turn { cursor: grab; }
-.knob { fill: rgb(var(--v-theme-surface)); stroke: rgb(var(--v-theme-secondary)); stroke-width: .5; }
+.sight {
+  position: relative;
+  min-height: 0;
+  min-width: 0;
+}
+.board {
+  width: 100%;
+  height: 100%;
+  display: block;
+  touch-action: none;
+  min-height: 0;
+}
+.drawing {
+  opacity: 0.95;
+  pointer-events: none;
+}
+.drawing.faint {
+  opacity: 0.25;
+}
+.drawing.whole {
+  opacity: 1;
+}
+.table {
+  stroke: rgb(var(--v-theme-quiet));
+  stroke-width: 0.5;
+  pointer-events: none;
+}
+.middle {
+  stroke: rgb(var(--v-theme-thread));
+  stroke-width: 0.4;
+  stroke-dasharray: 2.4 1.6;
+  pointer-events: none;
+}
+.part {
+  fill: var(--wool);
+  fill-opacity: 0.16;
+  stroke: rgb(var(--v-theme-on-surface));
+  stroke-width: 0.55;
+  cursor: move;
+  outline: none !important;
+}
+.part.filled {
+  fill-opacity: 1;
+  stroke-opacity: 0.3;
+}
+.part:hover {
+  fill-opacity: 0.4;
+}
+.part.selected {
+  stroke: rgb(var(--v-theme-secondary));
+  stroke-width: 1.1;
+  fill-opacity: 0.42;
+  stroke-dasharray: 2.2 1.3;
+  stroke-linecap: round;
+}
+.part.selected.filled {
+  fill-opacity: 1;
+  stroke-opacity: 1;
+}
+.ghost :deep(.shape) {
+  stroke: rgb(var(--v-theme-quiet));
+  stroke-width: 0.35;
+}
+.part.locked {
+  cursor: not-allowed;
+  stroke-dasharray: 0.8 1;
+}
+.cut,
+.lasso,
+.pick,
+.cut .part,
+.lasso .part,
+.pick .part {
+  cursor: crosshair;
+}
+.guide {
+  stroke: rgb(var(--v-theme-info));
+  stroke-width: 0.35;
+  stroke-dasharray: 1.6 1;
+  pointer-events: none;
+}
+.drawn {
+  fill: rgba(var(--v-theme-primary), 0.12);
+  stroke: rgb(var(--v-theme-primary));
+  stroke-width: 0.8;
+  stroke-dasharray: 2 1.2;
+  pointer-events: none;
+}
+.axis {
+  cursor: ew-resize;
+}
+.paper {
+  fill: rgb(var(--v-theme-paper));
+}
+.difference {
+  mix-blend-mode: difference;
+}
+.slider,
+.difference {
+  pointer-events: none;
+}
+.slide {
+  position: absolute;
+  left: 10%;
+  width: 80%;
+  bottom: 8px;
+  accent-color: rgb(var(--v-theme-primary));
+}
+.grip {
+  cursor: nwse-resize;
+}
+.grip.width {
+  cursor: ew-resize;
+}
+.grip.height {
+  cursor: ns-resize;
+}
+.grip.turn {
+  cursor: grab;
+}
+.knob {
+  fill: rgb(var(--v-theme-surface));
+  stroke: rgb(var(--v-theme-secondary));
+  stroke-width: 0.5;
+}
 </style>

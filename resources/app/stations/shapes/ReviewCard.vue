@@ -1,32 +1,47 @@
 <script setup lang="ts">
 import { mdiChevronLeft, mdiChevronRight } from '@mdi/js'
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { computed, onMounted, ref, watch } from 'vue'
 import type { Detail, Part } from '../../api/figure'
 import { useFigure } from '../../state/figure'
-import { kinds } from '../words'
+import { useHotkeys } from '../../shell/useHotkeys'
+import { trade } from '../../state/trade'
 
 /** What the break-down saw, one after the other: take it, leave it out, or put it right. */
 const emit = defineEmits<{ close: []; cut: [] }>()
 const figure = useFigure()
 type Seen = { kind: 'part'; of: Part } | { kind: 'detail'; of: Detail }
-const all = computed<Seen[]>(() => [
-  ...figure.parts.map((of) => ({ kind: 'part' as const, of })),
-  ...figure.details.map((of) => ({ kind: 'detail' as const, of })),
-].filter((s) => s.of.seen))
+const all = computed<Seen[]>(() =>
+  [
+    ...figure.parts.map((of) => ({ kind: 'part' as const, of })),
+    ...figure.details.map((of) => ({ kind: 'detail' as const, of })),
+  ].filter((s) => s.of.seen),
+)
 const open = computed(() => all.value.filter((s) => !s.of.seen?.taken))
 const key = ref(open.value[0]?.of.key ?? all.value[0]?.of.key ?? '')
-const at = computed(() => Math.max(0, all.value.findIndex((s) => s.of.key === key.value)))
+const at = computed(() =>
+  Math.max(
+    0,
+    all.value.findIndex((s) => s.of.key === key.value),
+  ),
+)
 const now = computed(() => all.value[at.value])
 const percent = computed(() => Math.round((now.value?.of.seen?.confidence ?? 0) * 100))
 const leftOut = computed(() => figure.document?.picture?.leftOut ?? [])
 
-watch(now, (s) => {
-  if (s) figure.selection = { kind: s.kind, key: s.of.key }
-}, { immediate: true })
+watch(
+  now,
+  (s) => {
+    if (s) figure.selection = { kind: s.kind, key: s.of.key }
+  },
+  { immediate: true },
+)
 // A cut or a merge chooses what it made: the review goes on from there.
-watch(() => figure.selection, (chosen) => {
-  if (chosen && all.value.some((s) => s.of.key === chosen.key)) key.value = chosen.key
-})
+watch(
+  () => figure.selection,
+  (chosen) => {
+    if (chosen && all.value.some((s) => s.of.key === chosen.key)) key.value = chosen.key
+  },
+)
 
 function go(by: number): void {
   const next = all.value[(at.value + by + all.value.length) % all.value.length]
@@ -41,29 +56,26 @@ function next(): void {
 function take(): void {
   const s = now.value
   if (!s) return
-  const mark = (m: Part | Detail) => { if (m.seen) m.seen.taken = true }
+  const mark = (m: Part | Detail) => {
+    if (m.seen) m.seen.taken = true
+  }
   if (s.kind === 'part') figure.changePart(s.of.key, mark)
   else figure.changeDetail(s.of.key, mark)
   if (open.value.length) next()
 }
 
-function leave(): void {
+async function leave(): Promise<void> {
   const after = all.value[at.value + 1] ?? all.value[at.value - 1]
-  figure.removeSelected()
+  await figure.removeSelected()
   if (after) key.value = after.of.key
 }
 
-function onKey(event: KeyboardEvent): void {
-  if ((event.target as HTMLElement).closest('input, textarea, [role=combobox], [role=listbox], button')) return
-  if (event.key === 'Enter') take()
-}
+useHotkeys({ enter: (event) => ((event.target as HTMLElement).closest('button') ? false : take()) }, 'board')
 const card = ref<HTMLElement>()
 onMounted(() => {
-  window.addEventListener('keydown', onKey)
   // Enter is to take what is shown, not to press the button that opened the review again.
   card.value?.focus()
 })
-onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 </script>
 
 <template>
@@ -71,24 +83,44 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
     <div class="row head">
       <v-btn :icon="mdiChevronLeft" size="small" variant="text" aria-label="The one before" @click="go(-1)" />
       <b class="name">{{ now.of.name ?? now.of.key }}</b>
-      <span class="quiet">{{ now.kind === 'part' ? now.of.shape.kind : `colour: ${now.of.kind}` }}, {{ at + 1 }} of {{ all.length }}; {{ open.length }} open</span>
+      <span class="quiet"
+        >{{ now.kind === 'part' ? now.of.shape.kind : `colour: ${now.of.kind}` }}, {{ at + 1 }} of {{ all.length }};
+        {{ open.length }} open</span
+      >
       <v-spacer />
-      <span class="sure" :title="`${percent} % sure`"><i :style="{ width: `${percent}%` }" /></span><span class="quiet">{{ percent }} % sure</span>
+      <span class="sure" :title="`${percent} % sure`"><i :style="{ width: `${percent}%` }" /></span
+      ><span class="quiet">{{ percent }} % sure</span>
       <v-btn :icon="mdiChevronRight" size="small" variant="text" aria-label="The next one" @click="go(1)" />
     </div>
     <p class="why">{{ now.of.seen?.why }}</p>
     <div class="row acts">
-      <v-btn color="primary" variant="flat" size="small" :disabled="now.of.seen?.taken" @click="take">{{ now.of.seen?.taken ? 'Taken' : 'Take it' }}</v-btn>
+      <v-btn color="primary" variant="flat" size="small" :disabled="now.of.seen?.taken" @click="take">{{
+        now.of.seen?.taken ? 'Taken' : 'Take it'
+      }}</v-btn>
       <v-btn variant="tonal" size="small" @click="leave">Leave it out</v-btn>
       <template v-if="now.kind === 'part'">
-        <v-select :model-value="now.of.shape.kind" :items="kinds" label="Rather a" class="kind" hide-details @update:model-value="figure.changePart(now.of.key, (p) => (p.shape.kind = $event))" />
+        <v-select
+          :model-value="now.of.shape.kind"
+          :items="trade.kinds"
+          label="Rather a"
+          class="kind"
+          hide-details
+          @update:model-value="figure.changePart(now.of.key, (p) => (p.shape.kind = $event))"
+        />
         <v-btn variant="text" size="small" @click="emit('cut')">Cut in two</v-btn>
         <v-btn variant="text" size="small" @click="figure.recut('to-detail', { key: now.of.key })">Only colour</v-btn>
       </template>
-      <v-btn v-else variant="text" size="small" @click="figure.recut('to-part', { key: now.of.key })">A part of its own</v-btn>
+      <v-btn v-else variant="text" size="small" @click="figure.recut('to-part', { key: now.of.key })"
+        >A part of its own</v-btn
+      >
       <v-spacer />
-      <details v-if="leftOut.length" class="quiet"><summary>{{ leftOut.length }} specks left out</summary>
-        <ul><li v-for="(s, i) in leftOut.slice(0, 12)" :key="i">{{ s.colour }}, {{ s.widthMm?.toFixed(1) }} mm, at {{ s.xMm?.toFixed(0) }} right, {{ s.yMm?.toFixed(0) }} up</li></ul>
+      <details v-if="leftOut.length" class="quiet">
+        <summary>{{ leftOut.length }} specks left out</summary>
+        <ul>
+          <li v-for="(s, i) in leftOut.slice(0, 12)" :key="i">
+            {{ s.colour }}, {{ s.widthMm?.toFixed(1) }} mm, at {{ s.xMm?.toFixed(0) }} right, {{ s.yMm?.toFixed(0) }} up
+          </li>
+        </ul>
       </details>
       <v-btn variant="text" size="small" @click="emit('close')">Done</v-btn>
     </div>
@@ -96,13 +128,48 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 </template>
 
 <style scoped>
-.review:focus { outline: none !important; }
-.review { padding: .5rem .8rem .6rem; margin-top: .5rem; border-left: 5px solid rgb(var(--v-theme-secondary)); }
-.head { flex-wrap: nowrap; }
-.name { font-family: 'Fredoka', sans-serif; font-weight: 500; font-size: 1.1rem; }
-.why { font-size: .92rem; margin: .1rem 0 .4rem; }
-.kind { max-width: 150px; min-width: 120px; }
-.sure { width: 70px; height: 8px; border-radius: 4px; background: rgb(var(--v-theme-table)); overflow: hidden; }
-.sure i { display: block; height: 100%; background: rgb(var(--v-theme-success)); }
-details ul { position: absolute; background: rgb(var(--v-theme-surface)); padding: .6rem 1.4rem; border-radius: 12px; z-index: 6; box-shadow: 0 2px 12px rgb(58 42 32 / 25%); }
+.review:focus {
+  outline: none !important;
+}
+.review {
+  padding: 0.5rem 0.8rem 0.6rem;
+  margin-top: 0.5rem;
+  border-left: 5px solid rgb(var(--v-theme-secondary));
+}
+.head {
+  flex-wrap: nowrap;
+}
+.name {
+  font-family: 'Fredoka', sans-serif;
+  font-weight: 500;
+  font-size: 1.1rem;
+}
+.why {
+  font-size: 0.92rem;
+  margin: 0.1rem 0 0.4rem;
+}
+.kind {
+  max-width: 150px;
+  min-width: 120px;
+}
+.sure {
+  width: 70px;
+  height: 8px;
+  border-radius: 4px;
+  background: rgb(var(--v-theme-table));
+  overflow: hidden;
+}
+.sure i {
+  display: block;
+  height: 100%;
+  background: rgb(var(--v-theme-success));
+}
+details ul {
+  position: absolute;
+  background: rgb(var(--v-theme-surface));
+  padding: 0.6rem 1.4rem;
+  border-radius: 12px;
+  z-index: 6;
+  box-shadow: 0 2px 12px rgb(58 42 32 / 25%);
+}
 </style>

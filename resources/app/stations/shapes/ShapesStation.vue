@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mdiArrowCollapse, mdiArrowExpand, mdiPlus } from '@mdi/js'
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { api } from '../../api/client'
 import TurningView from '../../drawing/TurningView.vue'
 import { useFigure } from '../../state/figure'
@@ -14,7 +14,7 @@ import SideStrip from './SideStrip.vue'
 import type { Compare, Tool } from './tools'
 import { useZoom, type Frames } from '../../drawing/useZoom'
 import { useFrames } from './useFrames'
-import { isTyping } from '../../shell/typing'
+import { useHotkeys } from '../../shell/useHotkeys'
 
 const figure = useFigure()
 const adding = ref(false)
@@ -45,29 +45,36 @@ watch([compare, () => figure.board], async () => {
   }
 })
 
-const toolKeys: Record<string, (shift: boolean) => void> = {
+useHotkeys({
   v: () => (tool.value = 'choose'),
-  x: (shift) => {
+  x: (event) => {
     const part = figure.selectedPart
-    if (part && shift) void figure.recut('split', { key: part.key, line: [[part.at.xMm - 2000, part.at.yMm], [part.at.xMm + 2000, part.at.yMm]] })
+    if (part && event.shiftKey)
+      void figure.recut('split', {
+        key: part.key,
+        line: [
+          [part.at.xMm - 2000, part.at.yMm],
+          [part.at.xMm + 2000, part.at.yMm],
+        ],
+      })
     else if (part) tool.value = 'cut'
   },
   l: () => (tool.value = 'lasso'),
-  p: () => { if (figure.selection && figure.picture) tool.value = 'pick' },
+  p: () => {
+    if (figure.selection && figure.picture) tool.value = 'pick'
+  },
   r: () => (reviewing.value = !reviewing.value),
   '+': () => zoomBy(1.4),
   '=': () => zoomBy(1.4),
   '-': () => zoomBy(1 / 1.4),
-  '0': all,
-  escape: () => (tool.value = 'choose'),
-}
-function onKey(event: KeyboardEvent): void {
-  if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return
-  toolKeys[event.key.toLowerCase()]?.(event.shiftKey)
-}
-onMounted(() => window.addEventListener('keydown', onKey))
+  '0': () => all(),
+  // The app lets go of what is chosen as well.
+  escape: () => {
+    tool.value = 'choose'
+    return false
+  },
+})
 onBeforeUnmount(() => {
-  window.removeEventListener('keydown', onKey)
   if (match.value) URL.revokeObjectURL(match.value)
 })
 </script>
@@ -75,21 +82,60 @@ onBeforeUnmount(() => {
 <template>
   <div v-if="figure.document && figure.board" class="shapes">
     <aside class="sheet left" aria-label="Parts">
-      <div class="row"><h2>Parts</h2><v-spacer /><v-btn color="primary" variant="flat" :prepend-icon="mdiPlus" @click="adding = true">Add a shape</v-btn></div>
+      <div class="row">
+        <h2>Parts</h2>
+        <v-spacer /><v-btn color="primary" variant="flat" :prepend-icon="mdiPlus" @click="adding = true"
+          >Add a shape</v-btn
+        >
+      </div>
       <PartTree class="tree" />
       <div v-if="figure.chosen.length > 1" class="row several">
         <span>{{ figure.chosen.length }} chosen</span><v-spacer />
-        <v-btn size="small" variant="tonal" @click="figure.recut('merge', { keys: figure.chosen })">Make them one</v-btn>
+        <v-btn size="small" variant="tonal" @click="figure.recut('merge', { keys: figure.chosen })"
+          >Make them one</v-btn
+        >
       </div>
       <div class="corner" :class="{ large: round }">
-        <TurningView :figure="figure.document" :drawing="figure.board.drawing" :selected="figure.selectedPart?.key" :large="round" :hidden="figure.hidden" @select="figure.choose" />
-        <v-btn class="grow" size="small" variant="text" :icon="round ? mdiArrowCollapse : mdiArrowExpand" :aria-label="round ? 'Put the round view back in its corner' : 'Let the round view take over the board'" @click="round = !round" />
+        <TurningView
+          :figure="figure.document"
+          :selected="figure.selectedPart?.key"
+          :large="round"
+          :hidden="figure.hidden"
+          @select="figure.choose"
+        />
+        <v-btn
+          class="grow"
+          size="small"
+          variant="text"
+          :icon="round ? mdiArrowCollapse : mdiArrowExpand"
+          :aria-label="round ? 'Put the round view back in its corner' : 'Let the round view take over the board'"
+          @click="round = !round"
+        />
       </div>
     </aside>
     <section class="middle" aria-label="Board">
-      <BoardTools v-model:tool="tool" v-model:compare="compare" :zoom="zoom" :reviewing="reviewing" :agreement="agreement" @nearer="zoomBy(1.4)" @farther="zoomBy(1 / 1.4)" @all="all" @review="reviewing = !reviewing" />
+      <BoardTools
+        v-model:tool="tool"
+        v-model:compare="compare"
+        :zoom="zoom"
+        :reviewing="reviewing"
+        :agreement="agreement"
+        @nearer="zoomBy(1.4)"
+        @farther="zoomBy(1 / 1.4)"
+        @all="all"
+        @review="reviewing = !reviewing"
+      />
       <div ref="boards" class="boards sheet mm-paper" :style="{ gridTemplateColumns: frames.columns }">
-        <PictureBoard :compare="compare" :tool="tool" :frame="frames.front" :match="match" @hold="held = $event ? frames : null" @zoom="zoomBy" @pan="panBy" @tool="tool = $event" />
+        <PictureBoard
+          :compare="compare"
+          :tool="tool"
+          :frame="frames.front"
+          :match="match"
+          @hold="held = $event ? frames : null"
+          @zoom="zoomBy"
+          @pan="panBy"
+          @tool="tool = $event"
+        />
         <SideStrip :frame="frames.side" @hold="held = $event ? frames : null" />
       </div>
       <ReviewCard v-if="reviewing" @close="reviewing = false" @cut="tool = 'cut'" />
@@ -98,23 +144,99 @@ onBeforeUnmount(() => {
       </ul>
     </section>
     <PartPanel class="sheet right" />
-    <CatalogueDialog v-model="adding" @added="figure.choose" />
+    <CatalogueDialog v-model="adding" />
   </div>
   <v-progress-linear v-else-if="!figure.trouble" indeterminate color="primary" aria-label="Fetching the figure" />
 </template>
 
 <style scoped>
-.shapes { display: grid; grid-template-columns: 252px minmax(0, 1fr) 264px; gap: .9rem; padding: .3rem 1rem 1rem; height: calc(100vh - 78px); min-height: 600px; position: relative; }
-.left, .right { padding: .8rem; min-height: 0; overflow: auto; }
-.left { display: flex; flex-direction: column; }
-.tree { flex: 1; overflow: auto; min-height: 0; margin: .4rem -.3rem; }
-.several { padding: .2rem .2rem .5rem; }
-.corner { position: relative; height: 232px; background: rgb(var(--v-theme-table)); border-radius: 14px; flex: none; }
-.corner.large { position: absolute; inset: .3rem 292px 1rem 280px; height: auto; z-index: 5; }
-.grow { position: absolute; top: 2px; right: 2px; }
-.middle { display: flex; flex-direction: column; min-height: 0; min-width: 0; }
-.boards { flex: 1; min-height: 0; display: grid; overflow: hidden; }
-.notes { display: flex; gap: .6rem; overflow-x: auto; padding: .6rem .1rem 0; flex: none; }
-.notes li { padding: .45rem .8rem; font-size: .86rem; border-left: 5px solid rgb(var(--v-theme-warning)); flex: 1 0 240px; max-width: 420px; }
-@media (max-width: 1000px) { .shapes { grid-template-columns: 1fr; height: auto; } .boards { min-height: 60vh; } .corner.large { inset: 60px 1rem auto; height: 60vh; } }
+.shapes {
+  display: grid;
+  grid-template-columns: 252px minmax(0, 1fr) 264px;
+  gap: 0.9rem;
+  padding: 0.3rem 1rem 1rem;
+  height: var(--station);
+  min-height: 600px;
+  position: relative;
+}
+.left,
+.right {
+  padding: 0.8rem;
+  min-height: 0;
+  overflow: auto;
+}
+.left {
+  display: flex;
+  flex-direction: column;
+}
+.tree {
+  flex: 1;
+  overflow: auto;
+  min-height: 0;
+  margin: 0.4rem -0.3rem;
+}
+.several {
+  padding: 0.2rem 0.2rem 0.5rem;
+}
+.corner {
+  position: relative;
+  height: 232px;
+  background: rgb(var(--v-theme-table));
+  border-radius: 14px;
+  flex: none;
+}
+.corner.large {
+  position: absolute;
+  inset: 0.3rem 292px 1rem 280px;
+  height: auto;
+  z-index: 5;
+}
+.grow {
+  position: absolute;
+  top: 2px;
+  right: 2px;
+}
+.middle {
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+  min-width: 0;
+}
+.boards {
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  overflow: hidden;
+}
+.notes {
+  display: flex;
+  gap: 0.6rem;
+  overflow-x: auto;
+  padding: 0.6rem 0.1rem 0;
+  flex: none;
+}
+.notes li {
+  padding: 0.45rem 0.8rem;
+  font-size: 0.86rem;
+  border-left: 5px solid rgb(var(--v-theme-warning));
+  flex: 1 0 240px;
+  max-width: 420px;
+}
+@media (max-width: 1000px) {
+  .shapes {
+    grid-template-columns: 1fr;
+    height: auto;
+  }
+  /* On a tablet the board is what is looked at first. */
+  .middle {
+    order: -1;
+  }
+  .boards {
+    min-height: 60vh;
+  }
+  .corner.large {
+    inset: 60px 1rem auto;
+    height: 60vh;
+  }
+}
 </style>

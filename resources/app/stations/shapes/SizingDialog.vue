@@ -10,14 +10,23 @@ import { useUnits } from '../../state/units'
 const show = defineModel<boolean>({ required: true })
 const figure = useFigure()
 const units = useUnits()
-const ways = [{ title: 'Finished height', value: 'height' }, { title: 'One part is so wide', value: 'part' }, { title: 'It goes into a jar or pot', value: 'object' }] as const
+const ways = [
+  { title: 'Finished height', value: 'height' },
+  { title: 'One part is so wide', value: 'part' },
+  { title: 'It goes into a jar or pot', value: 'object' },
+] as const
 const by = ref<'height' | 'part' | 'object'>('part')
 const heightMm = ref(110)
 const part = ref('')
 const widthMm = ref(50)
 const acrossMm = ref(80)
 const tallMm = ref(0)
-const parts = computed(() => figure.parts.map((p) => ({ title: `${p.name ?? p.key}, now ${units.length(p.shape.widthMm)} ${units.lengthUnit.value}`, value: p.key })))
+const parts = computed(() =>
+  figure.parts.map((p) => ({
+    title: `${p.name ?? p.key}, now ${units.length(p.shape.widthMm)} ${units.lengthUnit.value}`,
+    value: p.key,
+  })),
+)
 
 watch(show, (open) => {
   if (!open) return
@@ -25,9 +34,22 @@ watch(show, (open) => {
   part.value = figure.selectedPart?.key ?? figure.parts[0]?.key ?? ''
   widthMm.value = figure.parts.find((p) => p.key === part.value)?.shape.widthMm ?? 50
 })
-const { answer: comes, trouble, waiting } = useAnswer([show, by, heightMm, part, widthMm, acrossMm, tallMm], () => (!show.value || !figure.document
-  ? null
-  : api.sizing(figure.document, { by: by.value, heightMm: heightMm.value, part: part.value, widthMm: widthMm.value, acrossMm: acrossMm.value, tallMm: tallMm.value })))
+const {
+  answer: comes,
+  trouble,
+  waiting,
+} = useAnswer([show, by, heightMm, part, widthMm, acrossMm, tallMm], () =>
+  !show.value || !figure.document
+    ? null
+    : api.sizing(figure.document, {
+        by: by.value,
+        heightMm: heightMm.value,
+        part: part.value,
+        widthMm: widthMm.value,
+        acrossMm: acrossMm.value,
+        tallMm: tallMm.value,
+      }),
+)
 
 async function apply(): Promise<void> {
   if (!comes.value) return
@@ -51,7 +73,8 @@ async function apply(): Promise<void> {
           <LengthField v-model="tallMm" label="Height inside (0: any)" :min="0" />
         </template>
         <p v-if="comes" role="status">
-          It will stand <b>{{ units.length(comes.heightMm) }} {{ units.lengthUnit.value }}</b> tall and take about <b>{{ comes.woolTimes.toFixed(2) }} times</b> the wool.
+          It will stand <b>{{ units.length(comes.heightMm) }} {{ units.lengthUnit.value }}</b> tall and take about
+          <b>{{ comes.woolTimes.toFixed(2) }} times</b> the wool.
           <span class="quiet">Everything grows alike: twice as tall takes eight times the wool.</span>
         </p>
         <v-alert v-if="trouble" type="error" variant="tonal" role="alert">{{ trouble }}</v-alert>
@@ -65,5 +88,8 @@ async function apply(): Promise<void> {
 </template>
 
 <style scoped>
-.fields { display: grid; gap: .9rem; }
+.fields {
+  display: grid;
+  gap: 0.9rem;
+}
 </style>

@@ -8,15 +8,42 @@ import CoveringFields from './CoveringFields.vue'
 import PartPanel from './PartPanel.vue'
 
 const covering = (way: string) => ({ way, lengthMm: 12, perCm2: 9, mgEach: 12, ribbonMm: 8, overlap: 0.3 })
-const board = (way = 'felt') => ({
-  plan: { parts: [{ key: 'head', count: 1, volumeCm3: 14.1, coreG: 0, coverG: 2.4, minutes: 21 }], notes: [{ code: 'low-contrast', at: '/details/0', text: 'Eye reads at 8 on its ground.' }], balance: { massG: 31.2, tipDeg: 14, stands: true, touchy: false }, minutes: { hands: 125, elapsed: 150 } },
-  drawing: { parts: { head: { options: {}, covering: covering(way), pieces: [], loft: { rings: [], closed: false } } }, details: {} },
-}) as never
+const board = (way = 'felt') =>
+  ({
+    plan: {
+      parts: [{ key: 'head', count: 1, volumeCm3: 14.1, coreG: 0, colourG: 2.4, minutes: 21 }],
+      notes: [{ code: 'low-contrast', at: '/details/0', text: 'Eye reads at 8 on its ground.' }],
+      balance: { massG: 31.2, tipDeg: 14, stands: true, touchy: false },
+      minutes: { hands: 125, elapsed: 150 },
+    },
+    drawing: {
+      parts: {
+        head: {
+          options: {},
+          core: 'core-wool',
+          coverMm: 3,
+          firmness: 'springy',
+          joinBy: 'fluff',
+          covering: covering(way),
+          pieces: [],
+          inside: [],
+        },
+      },
+    },
+  }) as never
 let table: OnTable
-afterEach(() => { table.wrapper.unmount(); vi.restoreAllMocks() })
+afterEach(() => {
+  table.wrapper.unmount()
+  vi.restoreAllMocks()
+})
 const text = () => table.wrapper.text().replace(/\s+/g, ' ')
-const select = (label: string) => table.wrapper.findAllComponents({ name: 'VSelect' }).find((s) => s.props('label') === label)!
-const field = (label: string) => table.wrapper.findAll('.v-text-field').find((f) => f.find('label').text() === label)!.find('input')
+const select = (label: string) =>
+  table.wrapper.findAllComponents({ name: 'VSelect' }).find((s) => s.props('label') === label)!
+const field = (label: string) =>
+  table.wrapper
+    .findAll('.v-text-field')
+    .find((f) => f.find('label').text() === label)!
+    .find('input')
 const head = () => table.figure.parts.find((p) => p.key === 'head')!
 
 describe('the selected part', () => {
@@ -36,7 +63,13 @@ describe('the selected part', () => {
     select('Inside').vm.$emit('update:modelValue', 'stuffing')
     select('Firmness').vm.$emit('update:modelValue', 'firm')
     select('By').vm.$emit('update:modelValue', 'slit')
-    expect(head()).toMatchObject({ shape: { kind: 'egg', widthMm: 31.5 }, at: { zMm: -3 }, core: 'stuffing', firmness: 'firm', join: { to: 'body', by: 'slit' } })
+    expect(head()).toMatchObject({
+      shape: { kind: 'egg', widthMm: 31.5 },
+      at: { zMm: -3 },
+      core: 'stuffing',
+      firmness: 'firm',
+      join: { to: 'body', by: 'slit' },
+    })
     for (let i = 0; i < 6; i++) table.figure.undo()
     expect(head()).toEqual(plain().parts[1])
   })
@@ -51,7 +84,7 @@ describe('the selected part', () => {
   it('says why it was seen so, and what it takes', async () => {
     await chosen()
     expect(text()).toContain('Cut from the body at a neck 14 mm wide.')
-    expect(table.wrapper.find('[data-fact=coverG]').text()).toBe('2.4 g')
+    expect(table.wrapper.find('[data-fact=colourG]').text()).toBe('2.4 g')
     expect(text()).toContain('14.1cm³')
   })
 
@@ -70,7 +103,10 @@ describe('the figure, when nothing is chosen', () => {
     expect(text()).toContain('31.2 g')
     expect(text()).toContain('14°stands')
     vi.spyOn(api, 'picture').mockResolvedValue({ id: 3, widthPx: 10, heightPx: 10 })
-    const side = vi.spyOn(api, 'sideView').mockResolvedValueOnce({ document: { ...plain(), heightMm: 81 }, notices: ['Ear was not found from the side.'] }).mockRejectedValueOnce(new Refusal(422, 'This picture shows nothing.'))
+    const side = vi
+      .spyOn(api, 'sideView')
+      .mockResolvedValueOnce({ document: { ...plain(), heightMm: 81 }, notices: ['Ear was not found from the side.'] })
+      .mockRejectedValueOnce(new Refusal(422, 'This picture shows nothing.'))
     const input = table.wrapper.find('input[type=file]')
     Object.defineProperty(input.element, 'files', { value: [new File(['x'], 'side.png')] })
     await input.trigger('change')
@@ -87,7 +123,12 @@ describe('the figure, when nothing is chosen', () => {
 describe('what covers a part', () => {
   it('has the numbers of its way, and gives them back to felt', async () => {
     table = await onTable(CoveringFields, { part: plain().parts[1] }, plain(), board('tufts'))
-    expect(table.wrapper.findAll('.v-text-field').map((f) => f.find('label').text()).filter((l) => l !== 'Covered with')).toEqual(['Length', 'On a cm²', 'Each weighs'])
+    expect(
+      table.wrapper
+        .findAll('.v-text-field')
+        .map((f) => f.find('label').text())
+        .filter((l) => l !== 'Covered with'),
+    ).toEqual(['Length', 'On a cm²', 'Each weighs'])
     await field('Each weighs').setValue('20')
     await field('Each weighs').trigger('blur')
     expect(head().covering).toEqual({ way: 'tufts', mgEach: 20 })
@@ -122,6 +163,6 @@ describe('the selected detail', () => {
     table.wrapper.findComponent({ name: 'VSwitch' }).vm.$emit('update:modelValue', false)
     expect(table.figure.details[0]).toMatchObject({ widthMm: 5, yMm: -2.5, layer: 2, method: 'bead', mirror: false })
     await table.wrapper.find('[aria-label="Take this detail away"]').trigger('click')
-    expect(table.figure.details).toEqual([])
+    expect(vi.mocked(api.recut).mock.calls[0]?.slice(1)).toEqual(['remove', { kind: 'detail', keys: ['eye'] }])
   })
 })

@@ -1,3 +1,4 @@
+import { flushPromises } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import { nextTick } from 'vue'
 import { onTable, plain, type OnTable } from '../../../../tests/support/onTable'
@@ -7,7 +8,10 @@ import SizingDialog from './SizingDialog.vue'
 import { api, Refusal } from '../../api/client'
 
 let table: OnTable
-afterEach(() => { table.wrapper.unmount(); vi.restoreAllMocks() })
+afterEach(() => {
+  table.wrapper.unmount()
+  vi.restoreAllMocks()
+})
 const button = (text: string) => table.wrapper.findAll('button').find((b) => b.text() === text)!
 const name = () => table.wrapper.find('.name').text()
 
@@ -39,10 +43,12 @@ describe('the review, one suggestion after the other', () => {
     table = await onTable(ReviewCard)
     await table.wrapper.find('[aria-label="The next one"]').trigger('click')
     expect(name()).toBe('Head')
+    vi.mocked(api.recut).mockImplementation((sent) =>
+      Promise.resolve({ document: { ...sent, parts: sent.parts.slice(0, 1), details: [] }, kind: 'part', key: '' }),
+    )
     await button('Leave it out').trigger('click')
-    expect(table.figure.parts.map((p) => p.key)).toEqual(['body', 'ear'])
-    expect(table.figure.details).toEqual([])
-    expect(table.figure.parts[1]?.join?.to).toBe('body')
+    await flushPromises()
+    expect(vi.mocked(api.recut).mock.calls[0]?.slice(1)).toEqual(['remove', { kind: 'part', keys: ['head'] }])
     expect(name()).toBe('Body')
   })
 
@@ -65,17 +71,28 @@ describe('the review, one suggestion after the other', () => {
   })
 
   it('asks PHP to make a part of a colour, and colour of a part', async () => {
-    const recut = vi.spyOn(api, 'recut').mockResolvedValue({ document: plain(), key: 'eye' })
     table = await onTable(ReviewCard)
+    const recut = vi.spyOn(api, 'recut').mockResolvedValue({ document: plain(), kind: 'detail', key: 'eye' })
     await button('Only colour').trigger('click')
+    await flushPromises()
     expect(name()).toBe('Eye')
     await button('A part of its own').trigger('click')
-    expect(recut.mock.calls.map((c) => c.slice(1))).toEqual([['to-detail', { key: 'body' }], ['to-part', { key: 'eye' }]])
+    expect(recut.mock.calls.map((c) => c.slice(1))).toEqual([
+      ['to-detail', { key: 'body' }],
+      ['to-part', { key: 'eye' }],
+    ])
   })
 
   it('lists what was left out as specks', async () => {
     const document = plain()
-    document.picture = { file: 'a.png', widthPx: 10, heightPx: 10, mmPerPx: 1, originPx: [5, 10], leftOut: [{ colour: 'red', widthMm: 0.7, xMm: 3, yMm: 12 }] } as never
+    document.picture = {
+      file: 'a.png',
+      widthPx: 10,
+      heightPx: 10,
+      mmPerPx: 1,
+      originPx: [5, 10],
+      leftOut: [{ colour: 'red', widthMm: 0.7, xMm: 3, yMm: 12 }],
+    } as never
     table = await onTable(ReviewCard, {}, document)
     expect(table.wrapper.find('details').text()).toContain('1 specks left out')
     expect(table.wrapper.find('details li').text()).toBe('red, 0.7 mm, at 3 right, 12 up')
@@ -83,11 +100,18 @@ describe('the review, one suggestion after the other', () => {
 })
 
 describe('the tree of parts', () => {
-  const rows = () => table.wrapper.findAll('li').map((l) => [l.find('.part').text().replace(/\s+/g, ' '), l.attributes('style')])
+  const rows = () =>
+    table.wrapper.findAll('li').map((l) => [l.find('.part').text().replace(/\s+/g, ' '), l.attributes('style')])
 
   it('hangs each part on what it is joined to, and counts twins', async () => {
     table = await onTable(PartTree)
-    expect(rows()).toEqual([['Bodyball', 'padding-left: 0px;'], ['Headball', 'padding-left: 14px;'], ['Earcone x 2', 'padding-left: 28px;']].map(([a, b]) => [a!.replace('cone x', 'conex'), b]))
+    expect(rows()).toEqual(
+      [
+        ['Bodyball', 'padding-left: 0px;'],
+        ['Headball', 'padding-left: 14px;'],
+        ['Earcone x 2', 'padding-left: 28px;'],
+      ].map(([a, b]) => [a!.replace('cone x', 'conex'), b]),
+    )
   })
 
   it('chooses on a click, adds with Shift, hides and locks', async () => {
@@ -127,6 +151,8 @@ describe('sizing', () => {
     table = await onTable(SizingDialog, { modelValue: false })
     await table.wrapper.setProps({ modelValue: true })
     await vi.waitFor(() => expect(document.body.textContent).toContain('The opening is too narrow.'))
-    expect([...document.querySelectorAll('button')].find((b) => b.textContent === 'Make it so')!.hasAttribute('disabled')).toBe(true)
+    expect(
+      [...document.querySelectorAll('button')].find((b) => b.textContent === 'Make it so')!.hasAttribute('disabled'),
+    ).toBe(true)
   })
 })

@@ -9,7 +9,8 @@ export function useFrames(boards: Ref<HTMLElement | undefined>) {
   const figure = useFigure()
   const size = ref({ width: 700, height: 600 })
   const watcher = new ResizeObserver(([entry]) => {
-    if (entry) size.value = { width: Math.max(50, entry.contentRect.width), height: Math.max(50, entry.contentRect.height) }
+    if (entry)
+      size.value = { width: Math.max(50, entry.contentRect.width), height: Math.max(50, entry.contentRect.height) }
   })
   watch(boards, (element) => element && watcher.observe(element))
   onBeforeUnmount(() => watcher.disconnect())
@@ -37,13 +38,25 @@ export function useFrames(boards: Ref<HTMLElement | undefined>) {
   return computed<Frames>(() => {
     const e = extent.value
     const [frontMm, sideMm] = [e.right - e.left + 2 * MARGIN_MM, e.back - e.front + MARGIN_MM]
-    const mmPerPx = Math.max((frontMm + sideMm) / size.value.width, (e.bottom - e.top + 2 * MARGIN_MM) / size.value.height)
+    const mmPerPx = Math.max(
+      (frontMm + sideMm) / size.value.width,
+      (e.bottom - e.top + 2 * MARGIN_MM) / size.value.height,
+    )
     // What is left over in width goes to both in proportion.
     const sidePx = (size.value.width * sideMm) / (frontMm + sideMm)
     const frontPx = size.value.width - sidePx
     const height = size.value.height * mmPerPx
     const y = (e.top + e.bottom - height) / 2
-    const paper = (middle: number, px: number): Frame => ({ x: middle - (px * mmPerPx) / 2, y, width: px * mmPerPx, height })
-    return { front: paper((e.left + e.right) / 2, frontPx), side: paper((e.front + e.back) / 2, sidePx), columns: `${frontPx}px ${sidePx}px` }
+    const paper = (middle: number, px: number): Frame => ({
+      x: middle - (px * mmPerPx) / 2,
+      y,
+      width: px * mmPerPx,
+      height,
+    })
+    return {
+      front: paper((e.left + e.right) / 2, frontPx),
+      side: paper((e.front + e.back) / 2, sidePx),
+      columns: `${frontPx}px ${sidePx}px`,
+    }
   })
 }

@@ -2,12 +2,22 @@ import { describe, expect, it } from 'vitest'
 import type { Part } from '../../api/figure'
 import { dragged, useShapeDrag } from './useShapeDrag'
 
-const part: Part = { key: 'arm', colour: 'c1', at: { xMm: 20, yMm: 30, zMm: 0 }, turnDeg: { z: 90 }, shape: { kind: 'sausage', widthMm: 10, heightMm: 30, depthMm: 10 } }
+const part: Part = {
+  key: 'arm',
+  colour: 'c1',
+  at: { xMm: 20, yMm: 30, zMm: 0 },
+  turnDeg: { z: 90 },
+  shape: { kind: 'sausage', widthMm: 10, heightMm: 30, depthMm: 10 },
+}
 
 describe('dragging a part', () => {
   it('moves it, and its twin the other way round', () => {
-    expect(dragged({ key: 'arm', along: [], twin: false, grip: 'move', from: [0, 0], to: [3, 2], part }).at).toMatchObject({ xMm: 23, yMm: 32 })
-    expect(dragged({ key: 'arm', along: [], twin: true, grip: 'move', from: [0, 0], to: [-3, 2], part }).at).toMatchObject({ xMm: 23, yMm: 32 })
+    expect(
+      dragged({ key: 'arm', along: [], twin: false, grip: 'move', from: [0, 0], to: [3, 2], part }).at,
+    ).toMatchObject({ xMm: 23, yMm: 32 })
+    expect(
+      dragged({ key: 'arm', along: [], twin: true, grip: 'move', from: [0, 0], to: [-3, 2], part }).at,
+    ).toMatchObject({ xMm: 23, yMm: 32 })
   })
   it('resizes along the turned axes, both sides alike, and keeps what is round round', () => {
     const { shape } = dragged({ key: 'arm', along: [], twin: false, grip: 'width', from: [0, 0], to: [0, 2], part })
@@ -16,10 +26,14 @@ describe('dragging a part', () => {
     expect(shape.heightMm).toBe(30)
   })
   it('never shrinks below a millimetre', () => {
-    expect(dragged({ key: 'arm', along: [], twin: false, grip: 'height', from: [0, 0], to: [90, 0], part }).shape.heightMm).toBe(1)
+    expect(
+      dragged({ key: 'arm', along: [], twin: false, grip: 'height', from: [0, 0], to: [90, 0], part }).shape.heightMm,
+    ).toBe(1)
   })
   it('turns towards the hand', () => {
-    expect(dragged({ key: 'arm', along: [], twin: false, grip: 'turn', from: [20, 50], to: [40, 30], part }).turnDeg?.z).toBe(-90)
+    expect(
+      dragged({ key: 'arm', along: [], twin: false, grip: 'turn', from: [20, 50], to: [40, 30], part }).turnDeg?.z,
+    ).toBe(-90)
   })
   it('takes the other chosen parts along, as far as it was moved', () => {
     let changed = new Map<string, (part: Part) => void>()

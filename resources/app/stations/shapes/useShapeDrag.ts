@@ -3,7 +3,15 @@ import type { Part } from '../../api/figure'
 import { round, turned, type Point } from '../../drawing/geometry'
 
 export type Grip = 'move' | 'width' | 'height' | 'both' | 'turn'
-export interface Drag { key: string; along: string[]; twin: boolean; grip: Grip; from: Point; to: Point; part: Part }
+export interface Drag {
+  key: string
+  along: string[]
+  twin: boolean
+  grip: Grip
+  from: Point
+  to: Point
+  part: Part
+}
 
 /** Drags a part on the board: while it goes on, the last outline is transformed; on release the part is changed. */
 export function useShapeDrag(change: (changes: Map<string, (part: Part) => void>) => void) {

@@ -10,30 +10,90 @@ const units = useUnits()
 
 <template>
   <article class="sheet card">
-    <component :is="binned ? 'div' : 'router-link'" :to="binned ? undefined : `/figures/${card.id}/shapes`" class="face">
-      <span class="stage"><img :src="`/api/figures/${card.id}/render?px=320&revision=${card.revision}`" :alt="`${card.name}, from the front`" width="220" height="220" loading="lazy"></span>
+    <component
+      :is="binned ? 'div' : 'router-link'"
+      :to="binned ? undefined : `/figures/${card.id}/shapes`"
+      class="face"
+    >
+      <span class="stage"
+        ><img
+          :src="`/api/figures/${card.id}/render?px=320&revision=${card.revision}`"
+          :alt="`${card.name}, from the front`"
+          width="220"
+          height="220"
+          loading="lazy"
+      /></span>
       <h2>{{ card.name }}</h2>
     </component>
     <p class="facts">
-      <span>{{ units.mass(card.totalG).value }}<span class="unit">{{ units.mass(card.totalG).unit }}</span></span>
+      <span
+        >{{ units.mass(card.totalG).value }}<span class="unit">{{ units.mass(card.totalG).unit }}</span></span
+      >
       <span>{{ units.minutes(card.handsMinutes) }}</span>
       <span class="quiet">{{ card.done ? `${card.done} of ${card.steps} steps` : 'not begun' }}</span>
     </p>
     <div class="foot">
-      <v-progress-linear :model-value="card.steps ? (card.done / card.steps) * 100 : 0" color="success" bg-color="thread" rounded height="6" :aria-label="`${card.done} of ${card.steps} steps done`" />
+      <v-progress-linear
+        :model-value="card.steps ? (card.done / card.steps) * 100 : 0"
+        color="success"
+        bg-color="thread"
+        rounded
+        height="6"
+        :aria-label="`${card.done} of ${card.steps} steps done`"
+      />
       <v-btn v-if="binned" @click="$emit('restore')">Bring back</v-btn>
-      <v-btn v-else :icon="mdiDeleteOutline" variant="text" size="small" :aria-label="`Throw ${card.name} into the bin`" @click="$emit('throwAway')" />
+      <v-btn
+        v-else
+        :icon="mdiDeleteOutline"
+        variant="text"
+        size="small"
+        :aria-label="`Throw ${card.name} into the bin`"
+        @click="$emit('throwAway')"
+      />
     </div>
   </article>
 </template>
 
 <style scoped>
-.card { display: flex; flex-direction: column; overflow: hidden; }
-.face { flex: 1; }
-.face { color: inherit; text-decoration: none; display: block; }
-.stage { display: grid; place-items: center; padding: 1rem; background: rgb(var(--v-theme-table)); border-radius: 16px 16px 50% 50% / 16px 16px 22px 22px; }
-.stage img { filter: drop-shadow(0 5px 4px rgb(58 42 32 / 22%)); max-width: 100%; height: auto; }
-h2 { padding: .8rem 1.1rem 0; }
-.facts { display: flex; gap: 1rem; padding: .2rem 1.1rem; font-weight: 600; }
-.foot { display: flex; align-items: center; gap: .8rem; padding: .1rem .7rem .6rem 1.1rem; min-height: 48px; }
+.card {
+  display: flex;
+  flex-direction: column;
+  overflow: hidden;
+}
+.face {
+  flex: 1;
+}
+.face {
+  color: inherit;
+  text-decoration: none;
+  display: block;
+}
+.stage {
+  display: grid;
+  place-items: center;
+  padding: 1rem;
+  background: rgb(var(--v-theme-table));
+  border-radius: 16px 16px 50% 50% / 16px 16px 22px 22px;
+}
+.stage img {
+  filter: drop-shadow(0 5px 4px rgb(58 42 32 / 22%));
+  max-width: 100%;
+  height: auto;
+}
+h2 {
+  padding: 0.8rem 1.1rem 0;
+}
+.facts {
+  display: flex;
+  gap: 1rem;
+  padding: 0.2rem 1.1rem;
+  font-weight: 600;
+}
+.foot {
+  display: flex;
+  align-items: center;
+  gap: 0.8rem;
+  padding: 0.1rem 0.7rem 0.6rem 1.1rem;
+  min-height: 48px;
+}
 </style>

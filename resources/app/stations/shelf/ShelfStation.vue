@@ -44,9 +44,23 @@ async function take(file: File | undefined): Promise<void> {
 
 async function startPlain(): Promise<void> {
   const document: Figure = {
-    format: 'impa-figure', version: 1, name: 'New figure', heightMm: 60,
-    colours: [{ key: 'c1', name: 'Undyed', hex: '#e9dfc8' }, { key: 'c2', name: 'Dark', hex: '#2b2320' }],
-    parts: [{ key: 'body', name: 'Body', shape: { kind: 'ball', widthMm: 60, heightMm: 60, depthMm: 60 }, at: { xMm: 0, yMm: 30, zMm: 0 }, colour: 'c1' }],
+    format: 'impa-figure',
+    version: 1,
+    name: 'New figure',
+    heightMm: 60,
+    colours: [
+      { key: 'c1', name: 'Undyed', hex: '#e9dfc8' },
+      { key: 'c2', name: 'Dark', hex: '#2b2320' },
+    ],
+    parts: [
+      {
+        key: 'body',
+        name: 'Body',
+        shape: { kind: 'ball', widthMm: 60, heightMm: 60, depthMm: 60 },
+        at: { xMm: 0, yMm: 30, zMm: 0 },
+        colour: 'c1',
+      },
+    ],
     details: [],
   }
   const saved = await api.lay(document, null)
@@ -64,17 +78,40 @@ async function bringBack(): Promise<void> {
   thrown.value = null
   await load(shelf.value?.page)
 }
+
+/** The same file can be chosen again afterwards. */
+function pick(event: Event): void {
+  const input = event.target as HTMLInputElement
+  take(input.files?.[0])
+  input.value = ''
+}
 </script>
 
 <template>
-  <div class="shelf" :class="{ over }" @dragover.prevent="over = true" @dragleave="over = false" @drop.prevent="take($event.dataTransfer?.files[0])">
+  <div
+    class="shelf"
+    :class="{ over }"
+    @dragover.prevent="over = true"
+    @dragleave="over = false"
+    @drop.prevent="take($event.dataTransfer?.files[0])"
+  >
     <header class="row">
       <h1>On the shelf</h1>
       <v-spacer />
       <v-btn to="/bin" variant="text" :prepend-icon="mdiDeleteOutline">Bin</v-btn>
       <v-btn variant="text" :prepend-icon="mdiPlus" @click="startPlain">Start with a ball</v-btn>
-      <v-btn color="primary" variant="flat" class="tall" :prepend-icon="mdiImagePlus" @click="picker?.click()">New from a picture</v-btn>
-      <input ref="picker" class="offscreen" type="file" accept="image/png,image/jpeg,image/webp,image/gif,.json" aria-label="Picture or figure file" tabindex="-1" @change="take(($event.target as HTMLInputElement).files?.[0]); ($event.target as HTMLInputElement).value = ''">
+      <v-btn color="primary" variant="flat" class="tall" :prepend-icon="mdiImagePlus" @click="picker?.click()"
+        >New from a picture</v-btn
+      >
+      <input
+        ref="picker"
+        class="offscreen"
+        type="file"
+        accept="image/png,image/jpeg,image/webp,image/gif,.json"
+        aria-label="Picture or figure file"
+        tabindex="-1"
+        @change="pick"
+      />
     </header>
     <v-alert v-if="trouble" type="error" variant="tonal" role="alert" class="mb-4">{{ trouble }}</v-alert>
     <v-progress-linear v-if="!shelf && !trouble" indeterminate color="primary" aria-label="Fetching the shelf" />
@@ -82,10 +119,19 @@ async function bringBack(): Promise<void> {
       <FigureCard v-for="card in shelf.figures" :key="card.id" :card="card" @throw-away="throwAway(card)" />
       <button class="drop plain" @click="picker?.click()">
         <b class="display">Drop a drawing here</b>
-        <span>A PNG, JPEG, WebP or GIF of your character, from the front, on a plain or transparent ground. Or a figure file from Impa.</span>
+        <span
+          >A PNG, JPEG, WebP or GIF of your character, from the front, on a plain or transparent ground. Or a figure
+          file from Impa.</span
+        >
       </button>
     </div>
-    <v-pagination v-if="shelf && shelf.pages > 1" :model-value="shelf.page" :length="shelf.pages" class="mt-6" @update:model-value="load" />
+    <v-pagination
+      v-if="shelf && shelf.pages > 1"
+      :model-value="shelf.page"
+      :length="shelf.pages"
+      class="mt-6"
+      @update:model-value="load"
+    />
     <NewFigureDialog :file="dropped" @close="dropped = null" />
     <v-snackbar :model-value="thrown !== null" :timeout="8000" @update:model-value="thrown = null">
       {{ thrown?.name }} lies in the bin.
@@ -95,11 +141,39 @@ async function bringBack(): Promise<void> {
 </template>
 
 <style scoped>
-.shelf { max-width: 1240px; margin: 0 auto; padding: .6rem 1.5rem 3rem; min-height: calc(100vh - 76px); border-radius: 24px; }
-.shelf.over { box-shadow: inset 0 0 0 4px rgb(var(--v-theme-secondary)); }
-header { padding: .4rem 0 1.2rem; }
-.cards { display: grid; grid-template-columns: repeat(auto-fill, minmax(264px, 1fr)); gap: 1.3rem; }
-.drop { border: 2px dashed rgb(var(--v-theme-thread)); border-radius: 18px; padding: 2rem 1.5rem; display: grid; align-content: center; gap: .6rem; min-height: 300px; color: rgb(var(--v-theme-quiet)); }
-.drop b { color: rgb(var(--v-theme-on-background)); font-size: 1.2rem; }
-.drop:hover { border-color: rgb(var(--v-theme-primary)); }
+.shelf {
+  max-width: 1240px;
+  margin: 0 auto;
+  padding: 0.6rem 1.5rem 3rem;
+  min-height: var(--station);
+  border-radius: 24px;
+}
+.shelf.over {
+  box-shadow: inset 0 0 0 4px rgb(var(--v-theme-secondary));
+}
+header {
+  padding: 0.4rem 0 1.2rem;
+}
+.cards {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(264px, 1fr));
+  gap: 1.3rem;
+}
+.drop {
+  border: 2px dashed rgb(var(--v-theme-thread));
+  border-radius: 18px;
+  padding: 2rem 1.5rem;
+  display: grid;
+  align-content: center;
+  gap: 0.6rem;
+  min-height: 300px;
+  color: rgb(var(--v-theme-quiet));
+}
+.drop b {
+  color: rgb(var(--v-theme-on-background));
+  font-size: 1.2rem;
+}
+.drop:hover {
+  border-color: rgb(var(--v-theme-primary));
+}
 </style>

@@ -6,13 +6,29 @@ import BinStation from './BinStation.vue'
 import NewFigureDialog from './NewFigureDialog.vue'
 import ShelfStation from './ShelfStation.vue'
 
-const card = (id: number, name: string, more: Partial<Card> = {}): Card => ({ id, name, revision: 1, totalG: 21.2, handsMinutes: 125, steps: 30, done: 3, changedAt: '2026-11-25', ...more })
+const card = (id: number, name: string, more: Partial<Card> = {}): Card => ({
+  id,
+  name,
+  revision: 1,
+  totalG: 21.2,
+  handsMinutes: 125,
+  steps: 30,
+  done: 3,
+  changedAt: '2026-11-25',
+  ...more,
+})
 const page = (...figures: Card[]): CardPage => ({ figures, page: 1, pages: 1, count: figures.length })
 let table: OnTable
-afterEach(() => { table.wrapper.unmount(); vi.restoreAllMocks() })
+afterEach(() => {
+  table.wrapper.unmount()
+  vi.restoreAllMocks()
+})
 const text = () => table.wrapper.text().replace(/\s+/g, ' ')
 const button = (words: string) => [...document.querySelectorAll('button')].find((b) => b.textContent?.trim() === words)!
-const drop = async (file: File) => { await table.wrapper.find('.shelf').trigger('drop', { dataTransfer: { files: [file] } }); await flushPromises() }
+const drop = async (file: File) => {
+  await table.wrapper.find('.shelf').trigger('drop', { dataTransfer: { files: [file] } })
+  await flushPromises()
+}
 
 describe('the shelf', () => {
   async function opened(shelf = page(card(1, 'Bobbin'), card(2, 'Lanto', { done: 0 }))) {
@@ -26,7 +42,10 @@ describe('the shelf', () => {
     for (const words of ['Bobbin', '21.2g', '2 h 05']) expect(text()).toContain(words)
     expect(text()).toContain('3 of 30 steps')
     expect(text()).toContain('not begun')
-    expect(table.wrapper.find('img').attributes()).toMatchObject({ alt: 'Bobbin, from the front', src: '/api/figures/1/render?px=320&revision=1' })
+    expect(table.wrapper.find('img').attributes()).toMatchObject({
+      alt: 'Bobbin, from the front',
+      src: '/api/figures/1/render?px=320&revision=1',
+    })
   })
 
   it('throws a figure into the bin and brings it back', async () => {
@@ -46,7 +65,14 @@ describe('the shelf', () => {
   it('takes a figure file that is dropped, and says each fault of a bad one', async () => {
     await opened()
     const push = vi.spyOn(table.router, 'push')
-    const lay = vi.spyOn(api, 'lay').mockResolvedValueOnce({ id: 9, revision: 1, picture: null, document: plain() }).mockRejectedValueOnce(new Refusal(422, 'The figure has faults.', [{ pointer: '/parts/0/colour', detail: 'There is no such colour.' }]))
+    const lay = vi
+      .spyOn(api, 'lay')
+      .mockResolvedValueOnce({ id: 9, revision: 1, picture: null, document: plain() })
+      .mockRejectedValueOnce(
+        new Refusal(422, 'The figure has faults.', [
+          { pointer: '/parts/0/colour', detail: 'There is no such colour.' },
+        ]),
+      )
     await drop(new File([JSON.stringify(plain())], 'mine.json'))
     expect(lay.mock.calls[0]?.[0].name).toBe('Test')
     expect(push).toHaveBeenCalledWith('/figures/9/shapes')
@@ -86,7 +112,9 @@ describe('the bin', () => {
     await flushPromises()
     expect(empty).not.toHaveBeenCalled()
     expect(document.body.textContent).toContain('1 figures and all their notes are then gone for good.')
-    ;[...document.querySelectorAll<HTMLButtonElement>('.v-card-actions button')].find((b) => b.textContent === 'Empty the bin')!.click()
+    ;[...document.querySelectorAll<HTMLButtonElement>('.v-card-actions button')]
+      .find((b) => b.textContent === 'Empty the bin')!
+      .click()
     await flushPromises()
     expect(empty).toHaveBeenCalledTimes(1)
   })
@@ -116,7 +144,12 @@ describe('a new figure from a picture', () => {
     const push = vi.spyOn(table.router, 'push')
     button('See its shapes').click()
     await flushPromises()
-    expect(look.mock.calls[0]?.slice(0, 4)).toEqual([5, { heightMm: 110, shades: 0.2, figure: 0, roundToMm: 0 }, 'my cat', 'my cat.png'])
+    expect(look.mock.calls[0]?.slice(0, 4)).toEqual([
+      5,
+      { heightMm: 110, shades: 0.2, figure: 0, roundToMm: 0 },
+      'my cat',
+      'my cat.png',
+    ])
     expect(lay.mock.calls[0]?.[1]).toBe(5)
     expect(push).toHaveBeenCalledWith('/figures/8/shapes')
   })
@@ -137,10 +170,16 @@ describe('a new figure from a picture', () => {
   it('shows how far it is, can be stopped, and says what was refused', async () => {
     await opened()
     let stopped = false
-    vi.spyOn(api, 'breakDown').mockImplementationOnce((_p, _w, _n, _f, onProgress, signal) => new Promise((_resolve, reject) => {
-      onProgress('Sorting the colours', 0.3)
-      signal.addEventListener('abort', () => { stopped = true; reject(new DOMException('', 'AbortError')) })
-    }))
+    vi.spyOn(api, 'breakDown').mockImplementationOnce(
+      (_p, _w, _n, _f, onProgress, signal) =>
+        new Promise((_resolve, reject) => {
+          onProgress('Sorting the colours', 0.3)
+          signal.addEventListener('abort', () => {
+            stopped = true
+            reject(new DOMException('', 'AbortError'))
+          })
+        }),
+    )
     button('See its shapes').click()
     await flushPromises()
     expect(document.body.textContent).toContain('Sorting the colours')

@@ -12,12 +12,30 @@ const by = ref<'grey' | 'white' | 'none'>('grey')
 const wool = ref<[number, number] | null>(null)
 const card = ref<[number, number] | null>(null)
 const refused = ref('')
-const { answer, trouble: unread, waiting } = useAnswer([wool, card, by], () => (!wool.value || (!card.value && by.value !== 'none')
-  ? null
-  : api.woolColour(picture.value, { x: wool.value[0], y: wool.value[1], cardX: card.value?.[0] ?? 0, cardY: card.value?.[1] ?? 0, by: by.value })))
+const {
+  answer,
+  trouble: unread,
+  waiting,
+} = useAnswer([wool, card, by], () =>
+  !wool.value || (!card.value && by.value !== 'none')
+    ? null
+    : api.woolColour(picture.value, {
+        x: wool.value[0],
+        y: wool.value[1],
+        cardX: card.value?.[0] ?? 0,
+        cardY: card.value?.[1] ?? 0,
+        by: by.value,
+      }),
+)
 const hex = computed(() => (waiting.value ? '' : (answer.value?.hex ?? '')))
 const trouble = computed(() => refused.value || unread.value)
-const wants = computed(() => (!wool.value ? 'Point at the wool.' : !card.value && by.value !== 'none' ? `Point at the ${by.value === 'grey' ? 'grey card' : 'white paper'}.` : 'Point again to move either; the nearer one follows.'))
+const wants = computed(() =>
+  !wool.value
+    ? 'Point at the wool.'
+    : !card.value && by.value !== 'none'
+      ? `Point at the ${by.value === 'grey' ? 'grey card' : 'white paper'}.`
+      : 'Point again to move either; the nearer one follows.',
+)
 
 async function choose(event: Event): Promise<void> {
   const file = (event.target as HTMLInputElement).files?.[0]
@@ -55,25 +73,73 @@ onBeforeUnmount(() => URL.revokeObjectURL(url.value))
     <v-card title="Colour from a photo">
       <v-card-text class="fields">
         <p>Daylight, no flash; the wool, and beside it a grey card or white paper in the same light.</p>
-        <input type="file" accept="image/*" aria-label="Photo of the wool" @change="choose">
-        <v-btn-toggle v-model="by" density="compact" mandatory aria-label="What is beside it"><v-btn value="grey" size="small">grey card</v-btn><v-btn value="white" size="small">white paper</v-btn><v-btn value="none" size="small">nothing</v-btn></v-btn-toggle>
-        <div v-if="url" class="photo" role="application" aria-label="The photo; click on the wool, then on the card" @click="point">
-          <img :src="url" alt="">
+        <input type="file" accept="image/*" aria-label="Photo of the wool" @change="choose" />
+        <v-btn-toggle v-model="by" density="compact" mandatory aria-label="What is beside it"
+          ><v-btn value="grey" size="small">grey card</v-btn><v-btn value="white" size="small">white paper</v-btn
+          ><v-btn value="none" size="small">nothing</v-btn></v-btn-toggle
+        >
+        <div
+          v-if="url"
+          class="photo"
+          role="application"
+          aria-label="The photo; click on the wool, then on the card"
+          @click="point"
+        >
+          <img :src="url" alt="" />
           <i v-if="wool" class="mark" :style="{ left: `${100 * wool[0]}%`, top: `${100 * wool[1]}%` }">wool</i>
-          <i v-if="card && by !== 'none'" class="mark" :style="{ left: `${100 * card[0]}%`, top: `${100 * card[1]}%` }">card</i>
+          <i v-if="card && by !== 'none'" class="mark" :style="{ left: `${100 * card[0]}%`, top: `${100 * card[1]}%` }"
+            >card</i
+          >
         </div>
         <p v-if="url" class="quiet" role="status">{{ wants }}</p>
-        <p v-if="hex" class="row"><i class="swatch large" :style="{ background: hex }" /> <b>{{ hex }}</b></p>
+        <p v-if="hex" class="row">
+          <i class="swatch large" :style="{ background: hex }" /> <b>{{ hex }}</b>
+        </p>
         <v-alert v-if="trouble" type="error" variant="tonal" role="alert">{{ trouble }}</v-alert>
       </v-card-text>
-      <v-card-actions><v-btn @click="show = false">Leave it</v-btn><v-btn color="primary" variant="flat" :disabled="!hex" @click="take">Take this colour</v-btn></v-card-actions>
+      <v-card-actions
+        ><v-btn @click="show = false">Leave it</v-btn
+        ><v-btn color="primary" variant="flat" :disabled="!hex" @click="take">Take this colour</v-btn></v-card-actions
+      >
     </v-card>
   </v-dialog>
 </template>
 
 <style scoped>
-.fields { display: grid; gap: .8rem; }
-.photo { position: relative; cursor: crosshair; justify-self: start; } .photo img { display: block; max-width: 100%; max-height: 340px; border-radius: 10px; }
-.mark { position: absolute; width: 26px; height: 26px; margin: -13px 0 0 -13px; border: 2px solid #fff; outline: 2px dashed #3b4c8c; border-radius: 50%; font: 700 .7rem 'Nunito Sans', sans-serif; color: #fff; text-shadow: 0 0 3px #000; display: grid; place-items: center; pointer-events: none; }
-.large { width: 2.2rem; height: 2.2rem; }
+.fields {
+  display: grid;
+  gap: 0.8rem;
+}
+.photo {
+  position: relative;
+  cursor: crosshair;
+  justify-self: start;
+}
+.photo img {
+  display: block;
+  max-width: 100%;
+  max-height: 340px;
+  border-radius: 10px;
+}
+.mark {
+  position: absolute;
+  width: 26px;
+  height: 26px;
+  margin: -13px 0 0 -13px;
+  border: 2px solid #fff;
+  outline: 2px dashed #3b4c8c;
+  border-radius: 50%;
+  font:
+    700 0.7rem 'Nunito Sans',
+    sans-serif;
+  color: #fff;
+  text-shadow: 0 0 3px #000;
+  display: grid;
+  place-items: center;
+  pointer-events: none;
+}
+.large {
+  width: 2.2rem;
+  height: 2.2rem;
+}
 </style>

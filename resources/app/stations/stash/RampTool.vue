@@ -5,12 +5,16 @@ import { useAnswer } from '../../api/useAnswer'
 
 /** A gradient between two wools in steps that look alike: shares of each mix. */
 const props = defineProps<{ wools: Wool[] }>()
-const coloured = computed(() => props.wools.filter((w) => w.hex && w.material === 'wool').map((w) => ({ title: w.name, value: w.hex ?? '' })))
+const coloured = computed(() =>
+  props.wools.filter((w) => w.hex && w.material === 'wool').map((w) => ({ title: w.name, value: w.hex ?? '' })),
+)
 const from = ref('')
 const to = ref('')
 const steps = ref(5)
 const name = (hex: string) => coloured.value.find((c) => c.value === hex)?.title ?? hex
-const { answer, trouble, waiting } = useAnswer([from, to, steps], () => (from.value && to.value ? api.ramp(from.value, to.value, Number(steps.value)) : null))
+const { answer, trouble, waiting } = useAnswer([from, to, steps], () =>
+  from.value && to.value ? api.ramp(from.value, to.value, Number(steps.value)) : null,
+)
 const ramp = computed(() => (waiting.value ? [] : (answer.value?.steps ?? [])))
 </script>
 
@@ -24,14 +28,48 @@ const ramp = computed(() => (waiting.value ? [] : (answer.value?.steps ?? [])))
     </div>
     <p v-if="trouble" role="alert">{{ trouble }}</p>
     <ol v-if="ramp.length" class="bare" :aria-label="`From ${name(from)} to ${name(to)}`">
-      <li v-for="(s, i) in ramp" :key="i"><i :style="{ background: s.hex }" /><b>{{ 100 - s.percent }} : {{ s.percent }}</b><small class="unit">{{ s.hex }}</small></li>
+      <li v-for="(s, i) in ramp" :key="i">
+        <i :style="{ background: s.hex }" /><b>{{ 100 - s.percent }} : {{ s.percent }}</b
+        ><small class="unit">{{ s.hex }}</small>
+      </li>
     </ol>
     <p v-else class="quiet">Choose two wools: their mixes in even steps, such as for a tail that fades.</p>
   </section>
 </template>
 
 <style scoped>
-.ramp { padding: .8rem 1.2rem 1rem; } .end { max-width: 200px; } .steps { max-width: 100px; }
-ol { display: flex; gap: 0; margin-top: .7rem; flex-wrap: wrap; } li { flex: 1; min-width: 70px; text-align: center; line-height: 1.2; } li i { display: block; height: 46px; } li small { display: block; }
-li:first-child i { border-radius: 12px 0 0 12px; } li:last-child i { border-radius: 0 12px 12px 0; }
+.ramp {
+  padding: 0.8rem 1.2rem 1rem;
+}
+.end {
+  max-width: 200px;
+}
+.steps {
+  max-width: 100px;
+}
+ol {
+  display: flex;
+  gap: 0;
+  margin-top: 0.7rem;
+  flex-wrap: wrap;
+}
+li {
+  flex: 1;
+  min-width: 70px;
+  text-align: center;
+  line-height: 1.2;
+}
+li i {
+  display: block;
+  height: 46px;
+}
+li small {
+  display: block;
+}
+li:first-child i {
+  border-radius: 12px 0 0 12px;
+}
+li:last-child i {
+  border-radius: 0 12px 12px 0;
+}
 </style>

@@ -23,7 +23,14 @@ async function connect(next: Scale): Promise<void> {
   reading.value = null
   simulated.value = next instanceof SimulatedScale ? next : null
   try {
-    await next.connect((r) => (reading.value = r), (why) => { trouble.value = why; isOn.value = false; reading.value = null })
+    await next.connect(
+      (r) => (reading.value = r),
+      (why) => {
+        trouble.value = why
+        isOn.value = false
+        reading.value = null
+      },
+    )
     isOn.value = true
     simulated.value?.put(onPan.value)
   } catch (error) {
@@ -36,7 +43,9 @@ const word = computed(() => {
   if (reading.value.state === 'overload') return 'too heavy for it: take some off'
   return reading.value.steady ? 'at rest' : 'settling'
 })
-const takes = computed(() => reading.value?.state !== 'overload' && reading.value?.steady === true && reading.value.grams >= 0)
+const takes = computed(
+  () => reading.value?.state !== 'overload' && reading.value?.steady === true && reading.value.grams >= 0,
+)
 function put(grams: number): void {
   onPan.value = grams
   simulated.value?.put(Number.isFinite(grams) ? grams : 0)
@@ -48,28 +57,68 @@ onBeforeUnmount(() => void device?.close())
 <template>
   <div class="scale" role="group" aria-label="Scale">
     <div class="pan" :class="{ steady: reading?.steady }">
-      <b class="display" data-reading>{{ reading && reading.state !== 'overload' ? reading.grams.toFixed(2) : '- -' }}</b><span class="unit">g</span>
+      <b class="display" data-reading>{{
+        reading && reading.state !== 'overload' ? reading.grams.toFixed(2) : '- -'
+      }}</b><span class="unit">g</span>
       <small role="status">{{ word }}<template v-if="reading?.state === 'low-battery'">, battery low</template></small>
     </div>
     <div class="row">
       <template v-if="!isOn">
         <v-btn size="small" @click="connect(new SimulatedScale())">Switch the stand-in on</v-btn>
-        <v-btn v-if="ports" size="small" variant="text" @click="connect(new SerialScale(ports))">Scale on a cable</v-btn>
+        <v-btn v-if="ports" size="small" variant="text" @click="connect(new SerialScale(ports))"
+          >Scale on a cable</v-btn
+        >
       </template>
       <template v-else>
         <v-btn size="small" variant="text" @click="tare">Tare the bowl</v-btn>
-        <v-btn size="small" color="primary" variant="flat" :disabled="!takes" @click="reading && emit('take', reading.grams)">Take {{ takes && reading ? units.massLine(reading.grams) : 'the weight' }}</v-btn>
+        <v-btn
+          size="small"
+          color="primary"
+          variant="flat"
+          :disabled="!takes"
+          @click="reading && emit('take', reading.grams)"
+          >Take {{ takes && reading ? units.massLine(reading.grams) : 'the weight' }}</v-btn
+        >
       </template>
     </div>
-    <v-text-field v-if="simulated && isOn" :model-value="onPan" type="number" min="0" step="0.1" label="On the stand-in's pan" suffix="g" @update:model-value="put(Number($event))" />
+    <v-text-field
+      v-if="simulated && isOn"
+      :model-value="onPan"
+      type="number"
+      min="0"
+      step="0.1"
+      label="On the stand-in's pan"
+      suffix="g"
+      @update:model-value="put(Number($event))"
+    />
     <p v-if="trouble" class="wrong" role="alert">{{ trouble }}</p>
   </div>
 </template>
 
 <style scoped>
-.scale { display: grid; gap: .7rem; }
-.pan { background: rgb(var(--v-theme-table)); border-radius: 12px; padding: .5rem .9rem; text-align: right; border: 2px solid transparent; }
-.pan.steady { border-color: rgb(var(--v-theme-success)); }
-.pan b { font-size: 1.9rem; } .pan small { display: block; color: rgb(var(--v-theme-quiet)); }
-.wrong { color: rgb(var(--v-theme-error)); font-size: .88rem; }
+.scale {
+  display: grid;
+  gap: 0.7rem;
+}
+.pan {
+  background: rgb(var(--v-theme-table));
+  border-radius: 12px;
+  padding: 0.5rem 0.9rem;
+  text-align: right;
+  border: 2px solid transparent;
+}
+.pan.steady {
+  border-color: rgb(var(--v-theme-success));
+}
+.pan b {
+  font-size: 1.9rem;
+}
+.pan small {
+  display: block;
+  color: rgb(var(--v-theme-quiet));
+}
+.wrong {
+  color: rgb(var(--v-theme-error));
+  font-size: 0.88rem;
+}
 </style>

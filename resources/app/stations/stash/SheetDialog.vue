@@ -10,7 +10,12 @@ const read = ref<SheetRead | null>(null)
 const trouble = ref('')
 const busy = ref(false)
 let sent: { bytes: string; as: 'csv' | 'gpl' } | null = null
-watch(show, (open) => { if (open) { read.value = null; trouble.value = '' } })
+watch(show, (open) => {
+  if (open) {
+    read.value = null
+    trouble.value = ''
+  }
+})
 
 async function ask(apply: boolean): Promise<void> {
   if (!sent) return
@@ -40,25 +45,80 @@ async function choose(event: Event): Promise<void> {
   <v-dialog v-model="show" aria-label="Wools from a file" max-width="640" scrollable>
     <v-card title="Wools from a file">
       <v-card-text class="fields">
-        <p>A CSV table with the columns name, colour, material, preparation, grams, micron, grams per metre, price, pack grams, maker; only the name must be there. Or a palette (.gpl).</p>
-        <input type="file" accept=".csv,.gpl,text/csv,text/plain" aria-label="Table or palette" @change="choose">
+        <p>
+          A CSV table with the columns name, colour, material, preparation, grams, micron, grams per metre, price, pack
+          grams, maker; only the name must be there. Or a palette (.gpl).
+        </p>
+        <input type="file" accept=".csv,.gpl,text/csv,text/plain" aria-label="Table or palette" @change="choose" />
         <v-progress-linear v-if="busy" indeterminate color="primary" aria-label="Reading" />
         <v-alert v-if="trouble" type="error" variant="tonal" role="alert">{{ trouble }}</v-alert>
         <template v-if="read">
-          <p role="status"><b>{{ read.added.length }} new, {{ read.changed.length }} changed, {{ read.same }} the same, {{ read.refused.length }} refused.</b></p>
+          <p role="status">
+            <b
+              >{{ read.added.length }} new, {{ read.changed.length }} changed, {{ read.same }} the same,
+              {{ read.refused.length }} refused.</b
+            >
+          </p>
           <p v-for="n in read.notices" :key="n" class="quiet">{{ n }}</p>
-          <details v-if="read.added.length" open><summary>New</summary><ul class="bare"><li v-for="a in read.added.slice(0, 60)" :key="a.name"><i class="swatch" :style="{ background: a.hex ?? '#efe6d2' }" /> {{ a.name }}, {{ a.gramsLeft }} g</li></ul><p v-if="read.added.length > 60" class="quiet">and {{ read.added.length - 60 }} more</p></details>
-          <details v-if="read.changed.length" open><summary>Changed</summary><ul class="bare"><li v-for="c in read.changed.slice(0, 60)" :key="c.id"><b>{{ c.name }}</b>: {{ c.what.join(', ') }}</li></ul></details>
-          <details v-if="read.refused.length" open><summary class="wrong">Refused; the rest can be taken all the same</summary><ul class="bare"><li v-for="(r, i) in read.refused.slice(0, 200)" :key="i">Line {{ r.line }}, {{ r.column }}: {{ r.why }}</li></ul></details>
+          <details v-if="read.added.length" open>
+            <summary>New</summary>
+            <ul class="bare">
+              <li v-for="a in read.added.slice(0, 60)" :key="a.name">
+                <i class="swatch" :style="{ background: a.hex ?? '#efe6d2' }" /> {{ a.name }}, {{ a.gramsLeft }} g
+              </li>
+            </ul>
+            <p v-if="read.added.length > 60" class="quiet">and {{ read.added.length - 60 }} more</p>
+          </details>
+          <details v-if="read.changed.length" open>
+            <summary>Changed</summary>
+            <ul class="bare">
+              <li v-for="c in read.changed.slice(0, 60)" :key="c.id">
+                <b>{{ c.name }}</b>: {{ c.what.join(', ') }}
+              </li>
+            </ul>
+          </details>
+          <details v-if="read.refused.length" open>
+            <summary class="wrong">Refused; the rest can be taken all the same</summary>
+            <ul class="bare">
+              <li v-for="(r, i) in read.refused.slice(0, 200)" :key="i">
+                Line {{ r.line }}, {{ r.column }}: {{ r.why }}
+              </li>
+            </ul>
+          </details>
         </template>
       </v-card-text>
-      <v-card-actions><v-btn @click="show = false">Leave it</v-btn><v-btn color="primary" variant="flat" :disabled="busy || !read || !(read.added.length + read.changed.length)" @click="ask(true)">Take them in</v-btn></v-card-actions>
+      <v-card-actions
+        ><v-btn @click="show = false">Leave it</v-btn
+        ><v-btn
+          color="primary"
+          variant="flat"
+          :disabled="busy || !read || !(read.added.length + read.changed.length)"
+          @click="ask(true)"
+          >Take them in</v-btn
+        ></v-card-actions
+      >
     </v-card>
   </v-dialog>
 </template>
 
 <style scoped>
-.fields { display: grid; gap: .7rem; }
-.fields li { display: flex; gap: .5rem; align-items: center; font-size: .92rem; padding: .1rem 0; }
-summary { cursor: pointer; font-weight: 700; min-height: 30px; } .wrong { color: rgb(var(--v-theme-error)); }
+.fields {
+  display: grid;
+  gap: 0.7rem;
+}
+.fields li {
+  display: flex;
+  gap: 0.5rem;
+  align-items: center;
+  font-size: 0.92rem;
+  padding: 0.1rem 0;
+}
+summary {
+  cursor: pointer;
+  font-weight: 700;
+  min-height: 30px;
+}
+.wrong {
+  color: rgb(var(--v-theme-error));
+}
 </style>

@@ -28,11 +28,17 @@ function hue(hex: string | null): number {
   const [high, low] = [Math.max(r, g, b), Math.min(r, g, b)]
   if (high - low < 22 || !hex) return 1000 + 255 - high
   const h = high === r ? (g - b) / (high - low) : high === g ? 2 + (b - r) / (high - low) : 4 + (r - g) / (high - low)
-  return ((h * 60 + 360 + 20) % 360)
+  return (h * 60 + 360 + 20) % 360
 }
 const shown = computed(() => {
-  const found = (wools.value ?? []).filter((w) => `${w.name} ${w.preparation} ${w.maker}`.toLowerCase().includes(sought.value.trim().toLowerCase()))
-  const by = { name: (a: Wool, b: Wool) => a.name.localeCompare(b.name), colour: (a: Wool, b: Wool) => hue(a.hex) - hue(b.hex), grams: (a: Wool, b: Wool) => b.gramsLeft - a.gramsLeft }
+  const found = (wools.value ?? []).filter((w) =>
+    `${w.name} ${w.preparation} ${w.maker}`.toLowerCase().includes(sought.value.trim().toLowerCase()),
+  )
+  const by = {
+    name: (a: Wool, b: Wool) => a.name.localeCompare(b.name),
+    colour: (a: Wool, b: Wool) => hue(a.hex) - hue(b.hex),
+    grams: (a: Wool, b: Wool) => b.gramsLeft - a.gramsLeft,
+  }
   return found.sort(by[order.value])
 })
 
@@ -44,7 +50,10 @@ async function tried(how: () => Promise<void>): Promise<void> {
     trouble.value = error instanceof Error ? error.message : String(error)
   }
 }
-const load = () => tried(async () => { wools.value = (await api.wools()).wools })
+const load = () =>
+  tried(async () => {
+    wools.value = (await api.wools()).wools
+  })
 onMounted(load)
 
 async function save(entry: Partial<WoolEntry>): Promise<void> {
@@ -52,25 +61,28 @@ async function save(entry: Partial<WoolEntry>): Promise<void> {
   await load()
   chosen.value = kept.id
 }
-const weigh = (grams: number) => tried(async () => {
-  if (!wool.value) return
-  await api.weigh(wool.value.id, Math.max(0, Math.round(grams * 100) / 100))
-  await load()
-})
-const throwAway = () => tried(async () => {
-  if (!wool.value) return
-  thrown.value = { id: wool.value.id, name: wool.value.name }
-  await api.throwWool(wool.value.id)
-  chosen.value = null
-  await load()
-})
-const takeBack = () => tried(async () => {
-  if (!thrown.value) return
-  await api.restoreWool(thrown.value.id)
-  chosen.value = thrown.value.id
-  thrown.value = null
-  await load()
-})
+const weigh = (grams: number) =>
+  tried(async () => {
+    if (!wool.value) return
+    await api.weigh(wool.value.id, Math.max(0, Math.round(grams * 100) / 100))
+    await load()
+  })
+const throwAway = () =>
+  tried(async () => {
+    if (!wool.value) return
+    thrown.value = { id: wool.value.id, name: wool.value.name }
+    await api.throwWool(wool.value.id)
+    chosen.value = null
+    await load()
+  })
+const takeBack = () =>
+  tried(async () => {
+    if (!thrown.value) return
+    await api.restoreWool(thrown.value.id)
+    chosen.value = thrown.value.id
+    thrown.value = null
+    await load()
+  })
 const give = (as: 'csv' | 'gpl') => tried(async () => download(await api.stashFile(as), `stash.${as}`))
 </script>
 
@@ -81,7 +93,16 @@ const give = (as: 'csv' | 'gpl') => tried(async () => download(await api.stashFi
       <span v-if="wools" class="quiet">{{ wools.length }} wools, {{ units.massLine(totalG) }}</span>
       <v-spacer />
       <v-text-field v-model="sought" label="Find" class="find" clearable @click:clear="sought = ''" />
-      <v-select v-model="order" :items="[{ title: 'by colour', value: 'colour' }, { title: 'by name', value: 'name' }, { title: 'by what is left', value: 'grams' }]" label="Order" class="order" />
+      <v-select
+        v-model="order"
+        :items="[
+          { title: 'by colour', value: 'colour' },
+          { title: 'by name', value: 'name' },
+          { title: 'by what is left', value: 'grams' },
+        ]"
+        label="Order"
+        class="order"
+      />
       <v-btn @click="reading = true">Take in a file</v-btn>
       <v-btn variant="text" @click="give('csv')">CSV</v-btn>
       <v-btn variant="text" @click="give('gpl')">Palette</v-btn>
@@ -91,23 +112,83 @@ const give = (as: 'csv' | 'gpl') => tried(async () => download(await api.stashFi
     <div class="both" :class="{ open: chosen !== null }">
       <section class="sheet drawer" aria-label="The drawer">
         <v-progress-linear v-if="!wools && !trouble" indeterminate color="primary" aria-label="Opening the drawer" />
-        <p v-else-if="wools && !wools.length" class="quiet empty">The drawer is empty. Put your first wool in: its name, its colour and what it weighs; or take in a table.</p>
+        <p v-else-if="wools && !wools.length" class="quiet empty">
+          The drawer is empty. Put your first wool in: its name, its colour and what it weighs; or take in a table.
+        </p>
         <p v-else-if="!shown.length" class="quiet empty">Nothing in the drawer is called so.</p>
-        <WoolTuft v-for="w in shown" :key="w.id" :wool="w" :largest-g="largestG" :chosen="w.id === chosen" @click="chosen = w.id === chosen ? null : w.id" />
+        <WoolTuft
+          v-for="w in shown"
+          :key="w.id"
+          :wool="w"
+          :largest-g="largestG"
+          :chosen="w.id === chosen"
+          @click="chosen = w.id === chosen ? null : w.id"
+        />
       </section>
-      <WoolPanel v-if="chosen !== null" :wool="wool" :save="save" @weigh="weigh" @throw="throwAway" @close="chosen = null" />
+      <WoolPanel
+        v-if="chosen !== null"
+        :wool="wool"
+        :save="save"
+        @weigh="weigh"
+        @throw="throwAway"
+        @close="chosen = null"
+      />
     </div>
     <RampTool v-if="wools?.length" :wools="wools" />
     <SheetDialog v-model="reading" @done="load" />
-    <v-snackbar :model-value="thrown !== null" :timeout="12000" @update:model-value="(open: boolean) => { if (!open) thrown = null }">{{ thrown?.name }} is thrown away. <template #actions><v-btn variant="text" @click="takeBack">Take it back</v-btn></template></v-snackbar>
+    <v-snackbar
+      :model-value="thrown !== null"
+      :timeout="12000"
+      @update:model-value="
+        (open: boolean) => {
+          if (!open) thrown = null
+        }
+      "
+      >{{ thrown?.name }} is thrown away.
+      <template #actions><v-btn variant="text" @click="takeBack">Take it back</v-btn></template></v-snackbar
+    >
   </div>
 </template>
 
 <style scoped>
-.stash { max-width: 1500px; margin: 0 auto; padding: .3rem 1rem 1.5rem; display: grid; gap: 1rem; }
-.find { max-width: 170px; } .order { max-width: 170px; }
-.both { display: grid; gap: 1rem; align-items: start; } .both.open { grid-template-columns: minmax(0, 1fr) 400px; }
-.drawer { padding: .8rem; display: grid; grid-template-columns: repeat(auto-fill, minmax(138px, 1fr)); gap: .3rem; min-height: 220px; }
-.empty { grid-column: 1 / -1; padding: 1rem; }
-@media (max-width: 1000px) { .both.open { grid-template-columns: minmax(0, 1fr); } .both.open .panel { order: -1; } }
+.stash {
+  max-width: 1500px;
+  margin: 0 auto;
+  padding: 0.3rem 1rem 1.5rem;
+  display: grid;
+  gap: 1rem;
+}
+.find {
+  max-width: 170px;
+}
+.order {
+  max-width: 170px;
+}
+.both {
+  display: grid;
+  gap: 1rem;
+  align-items: start;
+}
+.both.open {
+  grid-template-columns: minmax(0, 1fr) 400px;
+}
+.drawer {
+  padding: 0.8rem;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(138px, 1fr));
+  gap: 0.3rem;
+  min-height: 220px;
+}
+.empty {
+  grid-column: 1 / -1;
+  padding: 1rem;
+}
+@media (max-width: 1000px) {
+  .both.open {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .both.open .panel {
+    order: -1;
+  }
+}
 </style>

@@ -2,6 +2,7 @@
 import { mdiCamera, mdiDeleteOutline } from '@mdi/js'
 import { ref, watch } from 'vue'
 import { Refusal, type Wool, type WoolEntry } from '../../api/client'
+import { trade } from '../../state/trade'
 import { useUnits } from '../../state/units'
 import PhotoDialog from './PhotoDialog.vue'
 import ScalePanel from './ScalePanel.vue'
@@ -10,23 +11,48 @@ import ScalePanel from './ScalePanel.vue'
 const props = defineProps<{ wool: Wool | null; save: (entry: Partial<WoolEntry>) => Promise<void> }>()
 const emit = defineEmits<{ weigh: [grams: number]; throw: []; close: [] }>()
 const units = useUnits()
-const preparations: WoolEntry['preparation'][] = ['core batting', 'carded batting', 'sliver', 'tops', 'locks', 'stuffing', 'yarn']
-const materials = [{ title: 'wool to cover with', value: 'wool' }, { title: 'core wool', value: 'core-wool' }, { title: 'scrap', value: 'scrap' }, { title: 'stuffing', value: 'stuffing' }]
-const numbers = [['gramsLeft', 'Grams left', 'g'], ['micron', 'Fibre', 'micron'], ['gPerM', 'A metre weighs', 'g'], ['price', 'A pack costs', ''], ['packG', 'A pack holds', 'g']] as const
-const members = ['name', 'hex', 'material', 'preparation', 'gramsLeft', 'micron', 'gPerM', 'price', 'packG', 'maker'] as const
+const materials = [
+  { title: 'wool to cover with', value: 'wool' },
+  { title: 'core wool', value: 'core-wool' },
+  { title: 'scrap', value: 'scrap' },
+  { title: 'stuffing', value: 'stuffing' },
+]
+const numbers = [
+  ['gramsLeft', 'Grams left', 'g'],
+  ['micron', 'Fibre', 'micron'],
+  ['gPerM', 'A metre weighs', 'g'],
+  ['price', 'A pack costs', ''],
+  ['packG', 'A pack holds', 'g'],
+] as const
+const members = [
+  'name',
+  'hex',
+  'material',
+  'preparation',
+  'gramsLeft',
+  'micron',
+  'gPerM',
+  'price',
+  'packG',
+  'maker',
+] as const
 const typed = ref<Record<string, string>>({})
 const faults = ref<Record<string, string>>({})
 const trouble = ref('')
 const saving = ref(false)
 const photo = ref(false)
 
-watch(() => props.wool, (w, before) => {
-  if (w && before && w.id === before.id && saving.value) return
-  const usual: Partial<WoolEntry> = { hex: '#8a5fa0', preparation: 'carded batting', material: 'wool' }
-  typed.value = Object.fromEntries(members.map((m) => [m, String((w ?? usual)[m] ?? '')]))
-  faults.value = {}
-  trouble.value = ''
-}, { immediate: true })
+watch(
+  () => props.wool,
+  (w, before) => {
+    if (w && before && w.id === before.id && saving.value) return
+    const usual: Partial<WoolEntry> = { hex: '#8a5fa0', preparation: 'carded batting', material: 'wool' }
+    typed.value = Object.fromEntries(members.map((m) => [m, String((w ?? usual)[m] ?? '')]))
+    faults.value = {}
+    trouble.value = ''
+  },
+  { immediate: true },
+)
 
 async function keep(): Promise<void> {
   saving.value = true
@@ -35,46 +61,116 @@ async function keep(): Promise<void> {
   try {
     await props.save(typed.value as Partial<WoolEntry>)
   } catch (error) {
-    if (error instanceof Refusal && error.errors.length) faults.value = Object.fromEntries(error.errors.map((e) => [e.pointer.slice(1), e.detail]))
+    if (error instanceof Refusal && error.errors.length)
+      faults.value = Object.fromEntries(error.errors.map((e) => [e.pointer.slice(1), e.detail]))
     else trouble.value = error instanceof Error ? error.message : String(error)
   }
   saving.value = false
 }
 /** The material follows the preparation until the felter says otherwise. */
-function prepare(preparation: string): void {
+function prepare(preparation: WoolEntry['preparation']): void {
   typed.value.preparation = preparation
-  typed.value.material = preparation === 'core batting' ? 'core-wool' : preparation === 'stuffing' ? 'stuffing' : 'wool'
+  typed.value.material = trade.preparations.find((p) => p.value === preparation)?.material ?? 'wool'
 }
 const isHex = () => /^#[0-9a-f]{6}$/i.test(typed.value.hex ?? '')
 </script>
 
 <template>
   <section class="sheet panel" :aria-label="wool ? wool.name : 'A new wool'">
-    <div class="row"><h2>{{ wool ? wool.name : 'A new wool' }}</h2><v-spacer /><v-btn v-if="wool" :icon="mdiDeleteOutline" variant="text" size="small" color="error" aria-label="Throw this wool away" @click="emit('throw')" /></div>
+    <div class="row">
+      <h2>{{ wool ? wool.name : 'A new wool' }}</h2>
+      <v-spacer /><v-btn
+        v-if="wool"
+        :icon="mdiDeleteOutline"
+        variant="text"
+        size="small"
+        color="error"
+        aria-label="Throw this wool away"
+        @click="emit('throw')"
+      />
+    </div>
     <ScalePanel v-if="wool" :key="wool.id" @take="emit('weigh', $event)" />
-    <p v-if="wool && wool.asideG > 0.005" class="quiet">{{ units.massLine(wool.asideG) }} of it are set aside for figures, {{ units.massLine(wool.freeG) }} are free.</p>
+    <p v-if="wool && wool.asideG > 0.005" class="quiet">
+      {{ units.massLine(wool.asideG) }} of it are set aside for figures, {{ units.massLine(wool.freeG) }} are free.
+    </p>
     <form class="fields" @submit.prevent="keep">
       <v-text-field v-model="typed.name" label="Name" maxlength="120" :error-messages="faults.name" class="wide" />
       <div class="row wide colour">
-        <input type="color" :value="isHex() ? typed.hex : '#efe6d2'" aria-label="Pick the colour" @input="typed.hex = ($event.target as HTMLInputElement).value">
+        <input
+          type="color"
+          :value="isHex() ? typed.hex : '#efe6d2'"
+          aria-label="Pick the colour"
+          @input="typed.hex = ($event.target as HTMLInputElement).value"
+        />
         <v-text-field v-model="typed.hex" label="Colour, empty if undyed" :error-messages="faults.hex" />
-        <v-btn :icon="mdiCamera" size="small" variant="tonal" aria-label="Take the colour from a photo" title="From a photo" @click="photo = true" />
+        <v-btn
+          :icon="mdiCamera"
+          size="small"
+          variant="tonal"
+          aria-label="Take the colour from a photo"
+          title="From a photo"
+          @click="photo = true"
+        />
       </div>
-      <v-select :model-value="typed.preparation as WoolEntry['preparation']" :items="preparations" label="Preparation" :error-messages="faults.preparation" @update:model-value="prepare($event ?? '')" />
-      <v-select v-model="typed.material" :items="materials" label="Used as" :error-messages="faults.material" />
-      <v-text-field v-for="[key, label, unit] in numbers" :key="key" v-model="typed[key]" :label="label" :suffix="unit" inputmode="decimal" :error-messages="faults[key]" />
+      <v-select
+        :model-value="typed.preparation as WoolEntry['preparation']"
+        :items="trade.preparations"
+        class="wide"
+        label="Preparation"
+        :error-messages="faults.preparation"
+        @update:model-value="prepare($event ?? '')"
+      />
+      <v-select
+        v-model="typed.material"
+        class="wide"
+        :items="materials"
+        label="Used as"
+        :error-messages="faults.material"
+      />
+      <v-text-field
+        v-for="[key, label, unit] in numbers"
+        :key="key"
+        v-model="typed[key]"
+        :label="label"
+        :suffix="unit"
+        inputmode="decimal"
+        :error-messages="faults[key]"
+      />
       <v-text-field v-model="typed.maker" label="Maker, your own words" maxlength="200" class="wide" />
       <v-alert v-if="trouble" type="error" variant="tonal" role="alert" class="wide">{{ trouble }}</v-alert>
-      <div class="row wide"><v-btn type="submit" color="primary" variant="flat" :loading="saving">{{ wool ? 'Save' : 'Put it in the drawer' }}</v-btn><v-btn variant="text" @click="emit('close')">Close</v-btn></div>
+      <div class="row wide">
+        <v-btn type="submit" color="primary" variant="flat" :loading="saving">{{
+          wool ? 'Save' : 'Put it in the drawer'
+        }}</v-btn><v-btn variant="text" @click="emit('close')">Close</v-btn>
+      </div>
     </form>
     <PhotoDialog v-model="photo" @take="typed.hex = $event" />
   </section>
 </template>
 
 <style scoped>
-.panel { padding: 1rem 1.2rem; display: grid; gap: .8rem; align-content: start; }
-.fields { display: grid; grid-template-columns: 1fr 1fr; gap: .7rem; }
-.wide { grid-column: 1 / -1; }
-.colour { flex-wrap: nowrap; }
-input[type=color] { width: 46px; height: 42px; border: 0; background: none; flex: none; }
+.panel {
+  padding: 1rem 1.2rem;
+  display: grid;
+  gap: 0.8rem;
+  align-content: start;
+}
+.fields {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0.7rem;
+}
+.wide {
+  grid-column: 1 / -1;
+}
+.colour {
+  flex-wrap: nowrap;
+}
+input[type='color'] {
+  width: 46px;
+  height: 42px;
+  border: 0;
+  background: none;
+  flex: none;
+}
 </style>

@@ -12,14 +12,39 @@ import StashStation from './StashStation.vue'
 import WoolPanel from './WoolPanel.vue'
 import WoolTuft from './WoolTuft.vue'
 
-const wool = (id: number, name: string, more: Partial<Wool> = {}): Wool => ({ id, name, hex: '#2f8f86', material: 'wool', preparation: 'carded batting', gramsLeft: 20, micron: null, gPerM: null, price: null, packG: null, maker: '', freeG: 20, asideG: 0, ...more })
-const drawer = [wool(1, 'Teal'), wool(2, 'Rose', { hex: '#d88498', gramsLeft: 6 }), wool(3, 'Undyed', { hex: null, material: 'core-wool', preparation: 'core batting', gramsLeft: 180 }), wool(4, 'Amber', { hex: '#e6a940', asideG: 5, freeG: 15, preparation: 'sliver' })]
+const wool = (id: number, name: string, more: Partial<Wool> = {}): Wool => ({
+  id,
+  name,
+  hex: '#2f8f86',
+  material: 'wool',
+  preparation: 'carded batting',
+  gramsLeft: 20,
+  micron: null,
+  gPerM: null,
+  price: null,
+  packG: null,
+  maker: '',
+  freeG: 20,
+  asideG: 0,
+  ...more,
+})
+const drawer = [
+  wool(1, 'Teal'),
+  wool(2, 'Rose', { hex: '#d88498', gramsLeft: 6 }),
+  wool(3, 'Undyed', { hex: null, material: 'core-wool', preparation: 'core batting', gramsLeft: 180 }),
+  wool(4, 'Amber', { hex: '#e6a940', asideG: 5, freeG: 15, preparation: 'sliver' }),
+]
 
 let table: OnTable
-afterEach(() => { table.wrapper.unmount(); vi.restoreAllMocks(); vi.useRealTimers() })
+afterEach(() => {
+  table.wrapper.unmount()
+  vi.restoreAllMocks()
+  vi.useRealTimers()
+})
 const text = () => table.wrapper.text().replace(/\s+/g, ' ')
 const all = () => [...document.querySelectorAll('button')]
-const button = (words: string | RegExp) => all().find((b) => (typeof words === 'string' ? b.textContent?.trim() === words : words.test(b.textContent ?? '')))!
+const button = (words: string | RegExp) =>
+  all().find((b) => (typeof words === 'string' ? b.textContent?.trim() === words : words.test(b.textContent ?? '')))!
 const names = () => table.wrapper.findAll('.tuft b').map((b) => b.text())
 
 describe('the drawer', () => {
@@ -70,7 +95,10 @@ describe('the drawer', () => {
     scale.vm.$emit('take', 8.4049)
     scale.vm.$emit('take', -0.01)
     await flushPromises()
-    expect(weigh.mock.calls).toEqual([[1, 8.4], [1, 0]])
+    expect(weigh.mock.calls).toEqual([
+      [1, 8.4],
+      [1, 0],
+    ])
   })
 })
 
@@ -92,9 +120,18 @@ describe('a tuft', () => {
 
 describe('a wool written down', () => {
   it('keeps what was typed with a word at each fault, and saves it when it is right', async () => {
-    const save = vi.fn().mockRejectedValueOnce(new Refusal(422, 'faults', [{ pointer: '/gramsLeft', detail: 'The grams left "12,x" is no number.' }])).mockResolvedValue(undefined)
+    const save = vi
+      .fn()
+      .mockRejectedValueOnce(
+        new Refusal(422, 'faults', [{ pointer: '/gramsLeft', detail: 'The grams left "12,x" is no number.' }]),
+      )
+      .mockResolvedValue(undefined)
     table = await onTable(WoolPanel, { wool: null, save })
-    const field = (label: string) => table.wrapper.findAll('.v-text-field').find((f) => f.text().includes(label))!.find('input')
+    const field = (label: string) =>
+      table.wrapper
+        .findAll('.v-text-field')
+        .find((f) => f.text().includes(label))!
+        .find('input')
     await field('Name').setValue('Fog')
     await field('Grams left').setValue('12,x')
     await table.wrapper.find('form').trigger('submit')
@@ -104,14 +141,26 @@ describe('a wool written down', () => {
     await field('Grams left').setValue('12,5')
     await table.wrapper.find('form').trigger('submit')
     await flushPromises()
-    expect(save.mock.calls[1]?.[0]).toMatchObject({ name: 'Fog', gramsLeft: '12,5', preparation: 'carded batting', material: 'wool' })
+    expect(save.mock.calls[1]?.[0]).toMatchObject({
+      name: 'Fog',
+      gramsLeft: '12,5',
+      preparation: 'carded batting',
+      material: 'wool',
+    })
     expect(text()).not.toContain('is no number')
   })
 
   it('shows another wool when another is chosen, and what of it is set aside', async () => {
     table = await onTable(WoolPanel, { wool: drawer[0], save: vi.fn() })
     await table.wrapper.setProps({ wool: drawer[3] })
-    expect((table.wrapper.findAll('.v-text-field').find((f) => f.text().includes('Name'))!.find('input').element as HTMLInputElement).value).toBe('Amber')
+    expect(
+      (
+        table.wrapper
+          .findAll('.v-text-field')
+          .find((f) => f.text().includes('Name'))!
+          .find('input').element as HTMLInputElement
+      ).value,
+    ).toBe('Amber')
     expect(text()).toContain('5.0 g of it are set aside for figures, 15.0 g are free.')
   })
 })
@@ -138,7 +187,14 @@ describe('the scale', () => {
 })
 
 describe('a table or palette', () => {
-  const read = (applied: boolean): SheetRead => ({ added: [{ name: 'Moss', hex: '#6d7a3f', gramsLeft: 14.5 }], changed: [{ id: 1, name: 'Teal', what: ['grams: 20 to 9'] }], same: 3, refused: [{ line: 5, column: 'colour', why: '"blueish" is no colour.' }], notices: ['The columns are parted by semicolons here.'], applied })
+  const read = (applied: boolean): SheetRead => ({
+    added: [{ name: 'Moss', hex: '#6d7a3f', gramsLeft: 14.5 }],
+    changed: [{ id: 1, name: 'Teal', what: ['grams: 20 to 9'] }],
+    same: 3,
+    refused: [{ line: 5, column: 'colour', why: '"blueish" is no colour.' }],
+    notices: ['The columns are parted by semicolons here.'],
+    applied,
+  })
   it('is shown before it is taken in, and sent as it is', async () => {
     const sheet = vi.spyOn(api, 'readSheet').mockImplementation((_b, _as, apply) => Promise.resolve(read(apply)))
     table = await onTable(SheetDialog, { modelValue: true })
@@ -149,7 +205,9 @@ describe('a table or palette', () => {
     await vi.waitFor(() => expect(document.body.textContent).toContain('1 new, 1 changed, 3 the same, 1 refused.'))
     expect(document.body.textContent).toContain('Line 5, colour: "blueish" is no colour.')
     expect(sheet.mock.calls[0]?.slice(1)).toEqual(['gpl', false])
-    expect(new TextDecoder().decode(Uint8Array.from(atob(sheet.mock.calls[0]![0]), (c) => c.charCodeAt(0)))).toBe('name\nMöss\n')
+    expect(new TextDecoder().decode(Uint8Array.from(atob(sheet.mock.calls[0]![0]), (c) => c.charCodeAt(0)))).toBe(
+      'name\nMöss\n',
+    )
     button('Take them in').click()
     await flushPromises()
     expect(sheet.mock.calls[1]?.slice(1)).toEqual(['gpl', true])
@@ -170,7 +228,10 @@ describe('a photo', () => {
     await flushPromises()
     const photo = document.querySelector<HTMLElement>('[role=application]')!
     photo.getBoundingClientRect = () => ({ left: 0, top: 0, width: 100, height: 100 }) as DOMRect
-    const click = async (x: number, y: number) => { photo.dispatchEvent(new MouseEvent('click', { clientX: x, clientY: y, bubbles: true })); await flushPromises() }
+    const click = async (x: number, y: number) => {
+      photo.dispatchEvent(new MouseEvent('click', { clientX: x, clientY: y, bubbles: true }))
+      await flushPromises()
+    }
     await click(20, 50)
     expect(colour).not.toHaveBeenCalled()
     await click(80, 50)
@@ -184,7 +245,12 @@ describe('a photo', () => {
 
 describe('a gradient', () => {
   it('is asked for once both ends are chosen, of wools that cover', async () => {
-    const ramp = vi.spyOn(api, 'ramp').mockResolvedValue({ steps: [{ percent: 0, hex: '#2f8f86' }, { percent: 100, hex: '#d88498' }] })
+    const ramp = vi.spyOn(api, 'ramp').mockResolvedValue({
+      steps: [
+        { percent: 0, hex: '#2f8f86' },
+        { percent: 100, hex: '#d88498' },
+      ],
+    })
     table = await onTable(RampTool, { wools: drawer })
     const [from, to] = table.wrapper.findAllComponents({ name: 'VSelect' })
     expect((from!.props('items') as unknown[]).length).toBe(3)
@@ -206,7 +272,9 @@ describe('files', () => {
     expect(back.length).toBe(30_000)
     expect([...back.slice(250, 260)].map((c) => c.charCodeAt(0))).toEqual([250, 251, 252, 253, 254, 255, 0, 1, 2, 3])
     const clicked: string[] = []
-    vi.spyOn(HTMLAnchorElement.prototype, 'click').mockImplementation(function (this: HTMLAnchorElement) { clicked.push(this.download) })
+    vi.spyOn(HTMLAnchorElement.prototype, 'click').mockImplementation(function (this: HTMLAnchorElement) {
+      clicked.push(this.download)
+    })
     vi.stubGlobal('URL', Object.assign(URL, { createObjectURL: () => 'blob:file', revokeObjectURL: () => {} }))
     download(new Blob(['x']), 'stash.csv')
     expect(clicked).toEqual(['stash.csv'])

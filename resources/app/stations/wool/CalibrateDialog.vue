@@ -5,7 +5,9 @@ import { CARD_MM, measuredPxPerMm, pxPerMm } from '../../state/screen'
 /** Makes millimetres on this screen true: once, with a bank card held against it. */
 const show = defineModel<boolean>({ required: true })
 const px = ref(pxPerMm())
-watch(show, (open) => { if (open) px.value = pxPerMm() })
+watch(show, (open) => {
+  if (open) px.value = pxPerMm()
+})
 function keep(): void {
   measuredPxPerMm.value = px.value
   show.value = false
@@ -16,16 +18,42 @@ function keep(): void {
   <v-dialog v-model="show" aria-label="True size on this screen" max-width="640">
     <v-card title="True size on this screen">
       <v-card-text>
-        <p>Hold a bank card, or any card of that size, against the screen and pull the slider until the outline is as wide as the card. A ruler does as well: the outline is {{ CARD_MM.width }} mm wide.</p>
-        <svg class="card" :width="CARD_MM.width * px" :height="CARD_MM.height * px" aria-hidden="true"><rect x="1" y="1" :width="CARD_MM.width * px - 2" :height="CARD_MM.height * px - 2" :rx="3.2 * px" /></svg>
-        <v-slider v-model="px" :min="2" :max="9" :step="0.01" label="Size" aria-label="Pixels for a millimetre" color="primary" hide-details />
+        <p>
+          Hold a bank card, or any card of that size, against the screen and pull the slider until the outline is as
+          wide as the card. A ruler does as well: the outline is {{ CARD_MM.width }} mm wide.
+        </p>
+        <svg class="card" :width="CARD_MM.width * px" :height="CARD_MM.height * px" aria-hidden="true">
+          <rect x="1" y="1" :width="CARD_MM.width * px - 2" :height="CARD_MM.height * px - 2" :rx="3.2 * px" />
+        </svg>
+        <v-slider
+          v-model="px"
+          :min="2"
+          :max="9"
+          :step="0.01"
+          label="Size"
+          aria-label="Pixels for a millimetre"
+          color="primary"
+          hide-details
+        />
       </v-card-text>
-      <v-card-actions><v-btn @click="show = false">Leave it</v-btn><v-btn color="primary" variant="flat" @click="keep">It fits</v-btn></v-card-actions>
+      <v-card-actions
+        ><v-btn @click="show = false">Leave it</v-btn
+        ><v-btn color="primary" variant="flat" @click="keep">It fits</v-btn></v-card-actions
+      >
     </v-card>
   </v-dialog>
 </template>
 
 <style scoped>
-.card { display: block; margin: 1rem auto; max-width: 100%; }
-.card rect { fill: rgba(var(--v-theme-secondary), .1); stroke: rgb(var(--v-theme-secondary)); stroke-width: 2; stroke-dasharray: 6 4; }
+.card {
+  display: block;
+  margin: 1rem auto;
+  max-width: 100%;
+}
+.card rect {
+  fill: rgba(var(--v-theme-secondary), 0.1);
+  stroke: rgb(var(--v-theme-secondary));
+  stroke-width: 2;
+  stroke-dasharray: 6 4;
+}
 </style>

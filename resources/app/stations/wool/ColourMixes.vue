@@ -11,27 +11,49 @@ const supply = useSupply()
 const mixing = ref<Match | null>(null)
 const open = ref(false)
 const colours = computed(() => supply.supply?.matches ?? [])
-const nearnessWord = (m: Match) => (m.shares.length ? `${m.nearness} (${m.difference.toFixed(1)})` : 'nothing like it in the stash')
-const gramsOf = (colour: string) => supply.supply?.needs.filter((n) => n.colours.includes(colour)).reduce((sum, n) => sum + n.g, 0) ?? 0
+const nearnessWord = (m: Match) =>
+  m.shares.length ? `${m.nearness} (${m.difference.toFixed(1)})` : 'nothing like it in the stash'
+const gramsOf = (colour: string) =>
+  supply.supply?.needs.filter((n) => n.colours.includes(colour)).reduce((sum, n) => sum + n.g, 0) ?? 0
 
 function mix(match: Match): void {
   mixing.value = match
   open.value = true
 }
-const nearest = (key: string) => figure.change((d) => { const c = d.colours.find((x) => x.key === key); if (c) delete c.mix })
+const nearest = (key: string) =>
+  figure.change((d) => {
+    const c = d.colours.find((x) => x.key === key)
+    if (c) delete c.mix
+  })
 </script>
 
 <template>
   <ul class="bare colours">
     <li v-for="m in colours" :key="m.colour">
-      <svg class="pair" viewBox="0 0 60 40" role="img" :aria-label="`Drawn ${figure.colourOf(m.colour)}, felted ${m.shares.length ? m.hex : 'from nothing yet'}`">
+      <svg
+        class="pair"
+        viewBox="0 0 60 40"
+        role="img"
+        :aria-label="`Drawn ${figure.colourOf(m.colour)}, felted ${m.shares.length ? m.hex : 'from nothing yet'}`"
+      >
         <path d="M30 2 A18 18 0 0 0 30 38Z" :fill="figure.colourOf(m.colour)" class="rim" />
-        <path d="M30 2 A18 18 0 0 1 30 38Z" :fill="m.shares.length ? m.hex : 'none'" class="rim" :class="{ none: !m.shares.length }" />
+        <path
+          d="M30 2 A18 18 0 0 1 30 38Z"
+          :fill="m.shares.length ? m.hex : 'none'"
+          class="rim"
+          :class="{ none: !m.shares.length }"
+        />
       </svg>
       <div class="what">
         <b>{{ figure.colourName(m.colour) }}</b><span class="unit">{{ figure.colourOf(m.colour) }}</span>
-        <p v-if="m.shares.length">{{ m.shares.map((s) => (m.shares.length > 1 ? `${s.percent.toFixed(0)} % ${s.name}` : s.name)).join(', ') }}: <span :class="m.nearness.split(' ')[0]">{{ nearnessWord(m) }}</span></p>
-        <p v-else class="different">{{ m.gone.length ? `${m.gone.join(', ')} is not in the stash any more` : nearnessWord(m) }}. Mix it, or buy it.</p>
+        <p v-if="m.shares.length">
+          {{ m.shares.map((s) => (m.shares.length > 1 ? `${s.percent.toFixed(0)} % ${s.name}` : s.name)).join(', ') }}:
+          <span :class="m.nearness.split(' ')[0]">{{ nearnessWord(m) }}</span>
+        </p>
+        <p v-else class="different">
+          {{ m.gone.length ? `${m.gone.join(', ')} is not in the stash any more` : nearnessWord(m) }}. Mix it, or buy
+          it.
+        </p>
       </div>
       <div class="row acts">
         <v-btn size="small" variant="tonal" @click="mix(m)">Mix it</v-btn>
@@ -39,16 +61,56 @@ const nearest = (key: string) => figure.change((d) => { const c = d.colours.find
       </div>
     </li>
   </ul>
-  <v-alert v-for="c in supply.supply?.conflicts" :key="c.colours.join()" type="warning" variant="tonal" density="compact" class="mt-2">{{ c.text }}</v-alert>
-  <p class="quiet small">Differences are CIEDE2000: 1 is just visible side by side, 10 is another colour. A photo or a look in daylight decides.</p>
+  <v-alert
+    v-for="c in supply.supply?.conflicts"
+    :key="c.colours.join()"
+    type="warning"
+    variant="tonal"
+    density="compact"
+    class="mt-2"
+    >{{ c.text }}</v-alert
+  >
+  <p class="quiet small">
+    Differences are CIEDE2000: 1 is just visible side by side, 10 is another colour. A photo or a look in daylight
+    decides.
+  </p>
   <RecipeDialog v-if="mixing" v-model="open" :match="mixing" :grams="gramsOf(mixing.colour)" />
 </template>
 
 <style scoped>
-.colours li { display: grid; grid-template-columns: 72px minmax(0, 1fr) auto; gap: .9rem; align-items: center; padding: .5rem 0; border-top: 1px solid rgb(var(--v-theme-grid)); }
-.pair { width: 72px; height: 48px; }
-.rim { stroke: rgb(var(--v-theme-quiet)); stroke-width: .8; } .none { stroke-dasharray: 3 2; }
-.what p { font-size: .92rem; }
-.same, .near { color: rgb(var(--v-theme-success)); } .seen { color: rgb(var(--v-theme-warning)); } .different { color: rgb(var(--v-theme-error)); }
-.small { font-size: .84rem; margin-top: .8rem; }
+.colours li {
+  display: grid;
+  grid-template-columns: 72px minmax(0, 1fr) auto;
+  gap: 0.9rem;
+  align-items: center;
+  padding: 0.5rem 0;
+  border-top: 1px solid rgb(var(--v-theme-grid));
+}
+.pair {
+  width: 72px;
+  height: 48px;
+}
+.rim {
+  stroke: rgb(var(--v-theme-quiet));
+  stroke-width: 0.8;
+}
+.none {
+  stroke-dasharray: 3 2;
+}
+.what p {
+  font-size: 0.92rem;
+}
+.same,
+.near {
+  color: rgb(var(--v-theme-success));
+}
+.seen {
+  color: rgb(var(--v-theme-warning));
+}
+.different {
+  color: rgb(var(--v-theme-error));
+}
+.small {
+  margin-top: 0.8rem;
+}
 </style>

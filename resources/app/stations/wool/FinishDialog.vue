@@ -6,10 +6,17 @@ import { useSupply } from '../../state/supply'
 const show = defineModel<boolean>({ required: true })
 const supply = useSupply()
 const typed = ref<Record<number, string>>({})
-const needs = computed(() => (supply.supply?.needs ?? []).flatMap((n) => (n.wool === null ? [] : [{ id: n.wool, name: n.name, g: n.g }])))
-watch(show, (open) => { if (open) typed.value = Object.fromEntries(needs.value.map((n) => [n.id, n.g.toFixed(2)])) })
-const used = computed(() => Object.fromEntries(Object.entries(typed.value).map(([id, text]) => [id, Number(text.replace(',', '.'))])))
-const wrong = (id: number) => (Number.isFinite(used.value[id]) && (used.value[id] ?? -1) >= 0 ? undefined : 'Grams, 0 or more')
+const needs = computed(() =>
+  (supply.supply?.needs ?? []).flatMap((n) => (n.wool === null ? [] : [{ id: n.wool, name: n.name, g: n.g }])),
+)
+watch(show, (open) => {
+  if (open) typed.value = Object.fromEntries(needs.value.map((n) => [n.id, n.g.toFixed(2)]))
+})
+const used = computed(() =>
+  Object.fromEntries(Object.entries(typed.value).map(([id, text]) => [id, Number(text.replace(',', '.'))])),
+)
+const wrong = (id: number) =>
+  Number.isFinite(used.value[id]) && (used.value[id] ?? -1) >= 0 ? undefined : 'Grams, 0 or more'
 
 async function finish(): Promise<void> {
   await supply.finish(used.value)
@@ -22,15 +29,35 @@ async function finish(): Promise<void> {
     <v-card title="Figure finished">
       <v-card-text class="fields">
         <p>This wool leaves the stash. What you weighed counts; what you did not is taken as planned.</p>
-        <v-text-field v-for="n in needs" :key="n.id" v-model="typed[n.id]" :label="`${n.name}, used`" suffix="g" inputmode="decimal" :error-messages="wrong(n.id)" />
+        <v-text-field
+          v-for="n in needs"
+          :key="n.id"
+          v-model="typed[n.id]"
+          :label="`${n.name}, used`"
+          suffix="g"
+          inputmode="decimal"
+          :error-messages="wrong(n.id)"
+        />
         <p v-if="!needs.length" class="quiet">Nothing of it comes from the stash.</p>
         <v-alert v-if="supply.trouble" type="error" variant="tonal" role="alert">{{ supply.trouble }}</v-alert>
       </v-card-text>
-      <v-card-actions><v-btn @click="show = false">Not yet</v-btn><v-btn color="primary" variant="flat" :disabled="!needs.length || needs.some((n) => wrong(n.id))" @click="finish">Take it out of the stash</v-btn></v-card-actions>
+      <v-card-actions
+        ><v-btn @click="show = false">Not yet</v-btn
+        ><v-btn
+          color="primary"
+          variant="flat"
+          :disabled="!needs.length || needs.some((n) => wrong(n.id))"
+          @click="finish"
+          >Take it out of the stash</v-btn
+        ></v-card-actions
+      >
     </v-card>
   </v-dialog>
 </template>
 
 <style scoped>
-.fields { display: grid; gap: .8rem; }
+.fields {
+  display: grid;
+  gap: 0.8rem;
+}
 </style>

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { useFigure } from '../../state/figure'
 import { useSupply } from '../../state/supply'
 import { useUnits } from '../../state/units'
-import { materialWord } from '../words'
+import { materialWord } from '../../state/trade'
 import NestedRings from './NestedRings.vue'
 
 /** Part by part: the loose clump, the felted part and its inside at true proportion, what each takes, and what is advised. */
@@ -14,10 +14,8 @@ const rows = computed(() =>
   (figure.board?.plan.parts ?? []).flatMap((plan) => {
     const part = figure.parts.find((x) => x.key === plan.key)
     const advice = supply.insideOf(plan.key)
-    const inside = part?.core ?? figure.document?.core ?? 'core-wool'
-    // A part too thin for what it is filled with is solid all the same.
-    const really = plan.coreG > 0 ? inside : 'none'
-    return part ? [{ plan, part, advice, really, cover: part.coverMm ?? figure.document?.coverMm ?? 3 }] : []
+    const drawing = figure.board?.drawing.parts[plan.key]
+    return part && drawing ? [{ plan, part, advice, drawing }] : []
   }),
 )
 const largestMm = computed(() => Math.max(1, ...rows.value.map((r) => Math.max(r.plan.looseMm.w, r.plan.looseMm.h))))
@@ -27,28 +25,79 @@ const hexOf = (colour: string) => supply.matchOf(colour)?.hex ?? figure.colourOf
 <template>
   <p v-if="!rows.length" class="quiet">No parts yet. Add shapes at the Shapes station first.</p>
   <table v-else>
-    <thead><tr><th><span class="offscreen">Rings</span></th><th>Part</th><th>Inside</th><th>Colour</th><th>Time</th></tr></thead>
+    <thead>
+      <tr>
+        <th><span class="offscreen">Rings</span></th>
+        <th>Part</th>
+        <th>Inside</th>
+        <th>Colour</th>
+        <th>Time</th>
+      </tr>
+    </thead>
     <tbody>
-      <tr v-for="{ plan: p, part, advice, really, cover } in rows" :key="p.key" :class="{ chosen: figure.selectedPart?.key === p.key }" @click="figure.selection = { kind: 'part', key: p.key }">
-        <td><NestedRings :part="part" :plan="p" :cover-mm="cover" :hex="hexOf(part.colour)" :largest-mm="largestMm" /></td>
+      <tr
+        v-for="{ plan: p, part, advice, drawing } in rows"
+        :key="p.key"
+        :class="{ chosen: figure.selectedPart?.key === p.key }"
+        @click="figure.selection = { kind: 'part', key: p.key }"
+      >
         <td>
-          <b>{{ part.name ?? part.key }}<span v-if="p.count > 1" class="unit">x 2</span></b>
-          <small class="quiet">{{ units.length(part.shape.widthMm) }} x {{ units.length(part.shape.heightMm) }} x {{ units.length(part.shape.depthMm) }} {{ units.lengthUnit.value }}, {{ part.firmness ?? figure.document?.firmness ?? 'springy' }}</small>
+          <NestedRings :part="part" :plan="p" :hex="hexOf(part.colour)" :largest-mm="largestMm" />
         </td>
         <td>
-          <template v-if="p.coreG">{{ units.mass(p.coreG).value }}<span class="unit">{{ units.mass(p.coreG).unit }} {{ materialWord(p.coreMaterial) }}</span></template><span v-else>solid</span>
+          <b>{{ part.name ?? part.key }}<span v-if="p.count > 1" class="unit">x 2</span></b>
+          <small class="quiet"
+            >{{ units.length(part.shape.widthMm) }} x {{ units.length(part.shape.heightMm) }} x
+            {{ units.length(part.shape.depthMm) }} {{ units.lengthUnit.value }}, {{ drawing.firmness }}</small
+          >
+        </td>
+        <td>
+          <template v-if="p.coreG"
+            >{{ units.mass(p.coreG).value
+            }}<span class="unit">{{ units.mass(p.coreG).unit }} {{ materialWord(p.coreMaterial) }}</span></template
+          ><span v-else>solid</span>
           <template v-if="advice">
-            <small v-if="advice.advised === really" class="quiet">{{ advice.reason }}</small>
-            <small v-else class="advice"><b>Rather {{ materialWord(advice.advised) }}.</b> {{ advice.reason }} <button class="plain link" @click.stop="figure.changePart(part.key, (x) => (x.core = advice.advised))">Take it</button></small>
-            <details class="ways" @click.stop><summary>Other ways</summary>
-              <ul class="bare"><li v-for="w in advice.ways" :key="w.material"><button class="plain link" @click="figure.changePart(part.key, (x) => (x.core = w.material))">{{ w.what }}</button> {{ w.insideG ? `${units.massLine(w.insideG)} in, ` : '' }}{{ units.massLine(w.coverG) }} colour, weighs {{ units.massLine(w.finishedG) }}<template v-if="w.cost">, costs {{ w.cost.toFixed(2) }}</template></li></ul>
+            <small v-if="advice.advised === p.coreMaterial" class="quiet">{{ advice.reason }}</small>
+            <small v-else class="advice"
+              ><b>Rather {{ materialWord(advice.advised) }}.</b> {{ advice.reason }}
+              <button class="plain link" @click.stop="figure.changePart(part.key, (x) => (x.core = advice.advised))">
+                Take it
+              </button></small
+            >
+            <details class="ways" @click.stop>
+              <summary>Other ways</summary>
+              <ul class="bare">
+                <li v-for="w in advice.ways" :key="w.material">
+                  <button class="plain link" @click="figure.changePart(part.key, (x) => (x.core = w.material))">
+                    {{ w.what }}
+                  </button>
+                  {{ w.insideG ? `${units.massLine(w.insideG)} in, ` : '' }}{{ units.massLine(w.coverG) }} colour,
+                  weighs {{ units.massLine(w.finishedG)
+                  }}<template v-if="w.cost">, costs {{ w.cost.toFixed(2) }}</template>
+                </li>
+              </ul>
             </details>
           </template>
         </td>
         <td>
-          {{ units.mass(p.coverG).value }}<span class="unit">{{ units.mass(p.coverG).unit }}{{ p.count > 1 ? ' each' : '' }}</span>
-          <small class="quiet"><i class="swatch tiny" :style="{ background: hexOf(p.colour) }" /> {{ figure.colourName(p.colour) }}<template v-if="p.coreG">, cover {{ units.length(cover) }} {{ units.lengthUnit.value }}</template></small>
-          <small v-if="p.coreG && advice?.coverMm && Math.abs(advice.coverMm - cover) > 0.6" class="advice">{{ advice.coverMm > cover ? 'It may show through' : 'Thinner would do' }}: differs from its inside by {{ advice.coverDifference.toFixed(0) }}. <button class="plain link" @click.stop="figure.changePart(part.key, (x) => (x.coverMm = advice?.coverMm ?? undefined))">Make it {{ units.length(advice.coverMm) }} {{ units.lengthUnit.value }}</button></small>
+          {{ units.mass(p.colourG).value
+          }}<span class="unit">{{ units.mass(p.colourG).unit }}{{ p.count > 1 ? ' each' : '' }}</span>
+          <small class="quiet"
+            ><i class="swatch tiny" :style="{ background: hexOf(p.colour) }" /> {{ figure.colourName(p.colour)
+            }}<template v-if="p.coreG"
+              >, cover {{ units.length(drawing.coverMm) }} {{ units.lengthUnit.value }}</template
+            ></small
+          >
+          <small v-if="advice?.coverMm" class="advice"
+            >{{ advice.showsThrough ? 'It may show through' : 'Thinner would do' }}: differs from its inside by
+            {{ advice.coverDifference.toFixed(0) }}.
+            <button
+              class="plain link"
+              @click.stop="figure.changePart(part.key, (x) => (x.coverMm = advice?.coverMm ?? undefined))"
+            >
+              Make it {{ units.length(advice.coverMm) }} {{ units.lengthUnit.value }}
+            </button></small
+          >
         </td>
         <td class="time">{{ units.minutes(p.minutes) }}</td>
       </tr>
@@ -57,15 +106,57 @@ const hexOf = (colour: string) => supply.matchOf(colour)?.hex ?? figure.colourOf
 </template>
 
 <style scoped>
-table { width: 100%; border-collapse: collapse; }
-th { text-align: left; font-size: .8rem; color: rgb(var(--v-theme-quiet)); padding: .3rem .5rem; }
-td { padding: .25rem .5rem; vertical-align: middle; border-top: 1px solid rgb(var(--v-theme-grid)); font-weight: 600; }
-td small { display: block; font-weight: 400; font-size: .82rem; line-height: 1.3; max-width: 34ch; }
-.time { font-weight: 400; white-space: nowrap; }
-tr.chosen td { background: rgba(var(--v-theme-secondary), 0.1); }
-.tiny { width: .8rem; height: .8rem; border-width: 1px; }
-.advice { color: rgb(var(--v-theme-warning)); }
-.link { padding: 0; text-decoration: underline; color: rgb(var(--v-theme-primary)); min-height: 28px; }
-.ways { font-weight: 400; font-size: .82rem; }
-.ways summary { cursor: pointer; color: rgb(var(--v-theme-secondary)); min-height: 24px; }
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+th {
+  text-align: left;
+  font-size: 0.8rem;
+  color: rgb(var(--v-theme-quiet));
+  padding: 0.3rem 0.5rem;
+}
+td {
+  padding: 0.25rem 0.5rem;
+  vertical-align: middle;
+  border-top: 1px solid rgb(var(--v-theme-grid));
+  font-weight: 600;
+}
+td small {
+  display: block;
+  font-weight: 400;
+  font-size: 0.82rem;
+  line-height: 1.3;
+  max-width: 34ch;
+}
+.time {
+  font-weight: 400;
+  white-space: nowrap;
+}
+tr.chosen td {
+  background: rgba(var(--v-theme-secondary), 0.1);
+}
+.tiny {
+  width: 0.8rem;
+  height: 0.8rem;
+  border-width: 1px;
+}
+.advice {
+  color: rgb(var(--v-theme-warning));
+}
+.link {
+  padding: 0;
+  text-decoration: underline;
+  color: rgb(var(--v-theme-primary));
+  min-height: 28px;
+}
+.ways {
+  font-weight: 400;
+  font-size: 0.82rem;
+}
+.ways summary {
+  cursor: pointer;
+  color: rgb(var(--v-theme-secondary));
+  min-height: 24px;
+}
 </style>

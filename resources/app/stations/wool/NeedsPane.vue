@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import type { Reserve } from '../../api/client'
 import { useFigure } from '../../state/figure'
 import { useSupply } from '../../state/supply'
+import { trade } from '../../state/trade'
 import { useUnits } from '../../state/units'
 import FinishDialog from './FinishDialog.vue'
 import WoolBar from './WoolBar.vue'
@@ -12,11 +13,6 @@ const figure = useFigure()
 const supply = useSupply()
 const units = useUnits()
 const finishing = ref(false)
-const reserves: { title: string; value: Reserve; why: string }[] = [
-  { title: 'Can be bought again', value: 'again', why: 'enough 7 times in 10' },
-  { title: 'Usual', value: 'usual', why: 'enough 9 times in 10' },
-  { title: 'Never again in this shade', value: 'never', why: 'enough 49 times in 50' },
-]
 const needs = computed(() => supply.supply?.needs ?? [])
 const scaleG = computed(() => Math.max(1, ...needs.value.map((n) => n.wantG)) * 1.15)
 const likely = computed(() => needs.value.reduce((sum, n) => sum + n.g, 0))
@@ -37,24 +33,67 @@ function choose(reserve: Reserve): void {
 <template>
   <section class="sheet block" aria-label="Totals">
     <h2>In all</h2>
-    <p class="total"><b>{{ units.massLine(likely) }}</b> <span class="quiet">likely; have {{ units.massLine(wanted) }} at hand<template v-if="supply.supply?.cost">. It costs about {{ supply.supply.cost.toFixed(2) }}</template></span></p>
-    <ul class="bare"><WoolBar v-for="n in needs" :key="`${n.wool}${n.name}`" :need="n" :scale-g="scaleG" /></ul>
-    <v-select :model-value="supply.reserve" :items="reserves" label="If it runs out" class="mt-3" @update:model-value="choose($event)">
+    <p class="total">
+      <b>{{ units.massLine(likely) }}</b>{{ ' ' }}
+      <span class="quiet"
+        >likely; have {{ units.massLine(wanted) }} at hand<template v-if="supply.supply?.cost"
+          >. It costs about {{ supply.supply.cost.toFixed(2) }}</template
+        ></span
+      >
+    </p>
+    <ul class="bare">
+      <WoolBar v-for="n in needs" :key="`${n.wool}${n.name}`" :need="n" :scale-g="scaleG" />
+    </ul>
+    <v-select
+      :model-value="supply.reserve"
+      :items="trade.reserves"
+      label="If it runs out"
+      class="mt-3"
+      @update:model-value="choose($event)"
+    >
       <template #item="{ props: item, item: r }"><v-list-item v-bind="item" :subtitle="r.why" /></template>
     </v-select>
-    <p class="quiet small">The bar holds the true weight four times in five, by the house's densities until your own are known. The notch is what to have at hand, the dashed line what your stash has free.</p>
+    <p class="quiet small">
+      The bar holds the true weight four times in five, by the house's densities until your own are known. The notch is
+      what to have at hand, the dashed line what your stash has free.
+    </p>
     <div class="row acts" role="group" aria-label="The figure's wool">
-      <template v-if="supply.wool?.state === 'used'"><span class="settled">Finished: its wool is taken out of the stash.</span></template>
+      <template v-if="supply.wool?.state === 'used'"
+        ><span class="settled">Finished: its wool is taken out of the stash.</span></template
+      >
       <template v-else>
-        <v-btn :color="supply.wool?.state === 'aside' ? undefined : 'primary'" :variant="supply.wool?.state === 'aside' ? 'tonal' : 'flat'" :disabled="busy" @click="act(supply.setAside)">{{ supply.wool?.state === 'aside' ? 'Set aside anew' : 'Set the wool aside' }}</v-btn>
+        <v-btn
+          :color="supply.wool?.state === 'aside' ? undefined : 'primary'"
+          :variant="supply.wool?.state === 'aside' ? 'tonal' : 'flat'"
+          :disabled="busy"
+          @click="act(supply.setAside)"
+          >{{ supply.wool?.state === 'aside' ? 'Set aside anew' : 'Set the wool aside' }}</v-btn
+        >
         <v-btn v-if="supply.wool?.state === 'aside'" :disabled="busy" @click="act(supply.release)">Give it back</v-btn>
         <v-btn variant="text" :disabled="busy" @click="finishing = true">Figure finished</v-btn>
       </template>
     </div>
-    <p v-if="supply.wool?.state === 'aside'" class="settled small">Set aside: {{ supply.wool.aside.map((a) => `${units.massLine(a.g)} ${a.name}`).join(', ') }}. Other figures do not count on it; in the bin it is given back.</p>
+    <p v-if="supply.wool?.state === 'aside'" class="settled small">
+      Set aside: {{ supply.wool.aside.map((a) => `${units.massLine(a.g)} ${a.name}`).join(', ') }}. Other figures do not
+      count on it; in the bin it is given back.
+    </p>
     <table v-if="supply.wool?.state === 'used'" class="used">
-      <thead><tr><th>Wool</th><th>Planned</th><th>Used</th><th>Left over</th></tr></thead>
-      <tbody><tr v-for="u in supply.wool.used" :key="u.wool"><td>{{ u.name }}</td><td>{{ units.massLine(u.plannedG) }}</td><td>{{ units.massLine(u.usedG) }}</td><td>{{ u.sparedG >= 0 ? units.massLine(u.sparedG) : `${units.massLine(-u.sparedG)} more` }}</td></tr></tbody>
+      <thead>
+        <tr>
+          <th>Wool</th>
+          <th>Planned</th>
+          <th>Used</th>
+          <th>Left over</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="u in supply.wool.used" :key="u.wool">
+          <td>{{ u.name }}</td>
+          <td>{{ units.massLine(u.plannedG) }}</td>
+          <td>{{ units.massLine(u.usedG) }}</td>
+          <td>{{ u.sparedG >= 0 ? units.massLine(u.sparedG) : `${units.massLine(-u.sparedG)} more` }}</td>
+        </tr>
+      </tbody>
     </table>
     <v-alert v-if="supply.trouble" type="error" variant="tonal" role="alert" class="mt-2">{{ supply.trouble }}</v-alert>
     <FinishDialog v-if="figure.document" v-model="finishing" />
@@ -62,10 +101,37 @@ function choose(reserve: Reserve): void {
 </template>
 
 <style scoped>
-.block { padding: 1rem 1.2rem; }
-.total { margin: .2rem 0 .5rem; } .total b { font-size: 1.4rem; }
-.small { font-size: .84rem; margin-top: .5rem; }
-.acts { margin-top: .8rem; }
-.settled { color: rgb(var(--v-theme-success)); }
-.used { width: 100%; border-collapse: collapse; margin-top: .7rem; font-size: .9rem; } .used th { text-align: left; font-size: .8rem; color: rgb(var(--v-theme-quiet)); } .used td { border-top: 1px solid rgb(var(--v-theme-grid)); padding: .2rem 0; }
+.block {
+  padding: 1rem 1.2rem;
+}
+.total {
+  margin: 0.2rem 0 0.5rem;
+}
+.total b {
+  font-size: 1.4rem;
+}
+.small {
+  margin-top: 0.5rem;
+}
+.acts {
+  margin-top: 0.8rem;
+}
+.settled {
+  color: rgb(var(--v-theme-success));
+}
+.used {
+  width: 100%;
+  border-collapse: collapse;
+  margin-top: 0.7rem;
+  font-size: 0.9rem;
+}
+.used th {
+  text-align: left;
+  font-size: 0.8rem;
+  color: rgb(var(--v-theme-quiet));
+}
+.used td {
+  border-top: 1px solid rgb(var(--v-theme-grid));
+  padding: 0.2rem 0;
+}
 </style>

@@ -6,28 +6,49 @@ import { path } from '../../drawing/geometry'
 import { useFigure } from '../../state/figure'
 
 /** Loose clump, felted part and inside, at true proportion to each other and to the other rows. */
-const props = withDefaults(defineProps<{ part: Part; plan: PartPlan; coverMm: number; hex: string; largestMm: number; px?: number }>(), { px: 84 })
+const props = withDefaults(defineProps<{ part: Part; plan: PartPlan; hex: string; largestMm: number; px?: number }>(), {
+  px: 84,
+})
 const figure = useFigure()
 const scale = computed(() => props.px / props.largestMm)
-const front = computed(() => path(figure.board?.drawing.parts[props.part.key]?.pieces[0]?.front ?? []))
-const shares = computed(() => {
-  const { widthMm: w, heightMm: h } = props.part.shape
-  return { loose: props.plan.looseMm.w / w, inside: props.plan.insideCm3 > 0 ? Math.min((w - 2 * props.coverMm) / w, (h - 2 * props.coverMm) / h) : 0 }
-})
+const drawing = computed(() => figure.board?.drawing.parts[props.part.key])
+const front = computed(() => path(drawing.value?.pieces[0]?.front ?? []))
+const inside = computed(() => path(drawing.value?.inside ?? []))
+const loose = computed(() => props.plan.looseMm.w / props.part.shape.widthMm)
 const box = computed(() => props.px + 4)
 </script>
 
 <template>
-  <svg :width="box" :height="box" :viewBox="`${-box / 2} ${-box / 2} ${box} ${box}`" role="img" :aria-label="`Loose ${plan.looseMm.w.toFixed(0)} by ${plan.looseMm.h.toFixed(0)} mm, felted ${part.shape.widthMm} by ${part.shape.heightMm} mm`">
-    <path :d="front" :transform="`scale(${scale * shares.loose})`" class="loose" />
+  <svg
+    :width="box"
+    :height="box"
+    :viewBox="`${-box / 2} ${-box / 2} ${box} ${box}`"
+    role="img"
+    :aria-label="`Loose ${plan.looseMm.w.toFixed(0)} by ${plan.looseMm.h.toFixed(0)} mm, felted ${part.shape.widthMm} by ${part.shape.heightMm} mm`"
+  >
+    <path :d="front" :transform="`scale(${scale * loose})`" class="loose" />
     <path :d="front" :transform="`scale(${scale})`" :fill="hex" fill-rule="evenodd" class="felted" />
-    <path v-if="shares.inside > 0" :d="front" :transform="`scale(${scale * shares.inside})`" class="core" />
+    <path v-if="inside" :d="inside" :transform="`scale(${scale})`" class="core" />
   </svg>
 </template>
 
 <style scoped>
-path { vector-effect: non-scaling-stroke; }
-.loose { fill: none; stroke: rgb(var(--v-theme-quiet)); stroke-width: 1.3; stroke-dasharray: 4 3; }
-.felted { stroke: rgba(var(--v-theme-on-surface), 0.45); stroke-width: 1; }
-.core { fill: #efe6d2; stroke: rgb(58 42 32 / 35%); stroke-width: .8; }
+path {
+  vector-effect: non-scaling-stroke;
+}
+.loose {
+  fill: none;
+  stroke: rgb(var(--v-theme-quiet));
+  stroke-width: 1.3;
+  stroke-dasharray: 4 3;
+}
+.felted {
+  stroke: rgba(var(--v-theme-on-surface), 0.45);
+  stroke-width: 1;
+}
+.core {
+  fill: #efe6d2;
+  stroke: rgb(58 42 32 / 35%);
+  stroke-width: 0.8;
+}
 </style>

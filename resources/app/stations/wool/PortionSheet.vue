@@ -31,7 +31,7 @@ const clump = computed(() => {
   if (!plan || !part) return null
   // As wide as the clump across its corners, so that a turned part stays within.
   const mm = Math.hypot(plan.looseMm.w, plan.looseMm.h)
-  return { plan, part, mm, px: mm * pxPerMm(), coverMm: part.coverMm ?? figure.document?.coverMm ?? 3 }
+  return { plan, part, mm, px: mm * pxPerMm() }
 })
 
 async function print(): Promise<void> {
@@ -49,36 +49,94 @@ async function print(): Promise<void> {
 
 <template>
   <div class="row tools">
-    <p class="quiet lead">Divide everything before the first stab: afterwards nobody can tell whether twins were equal.</p>
+    <p class="quiet lead">
+      Divide everything before the first stab: afterwards nobody can tell whether twins were equal.
+    </p>
     <v-spacer />
-    <v-select v-model="paper" :items="[{ title: 'A4', value: 'a4' }, { title: 'Letter', value: 'letter' }]" label="Paper" class="paper" />
+    <v-select
+      v-model="paper"
+      :items="[
+        { title: 'A4', value: 'a4' },
+        { title: 'Letter', value: 'letter' },
+      ]"
+      label="Paper"
+      class="paper"
+    />
     <v-btn color="primary" variant="flat" :loading="busy" @click="print">Print the sheet</v-btn>
   </div>
   <v-alert v-if="trouble" type="error" variant="tonal" role="alert">{{ trouble }}</v-alert>
   <div class="both">
     <ol class="bare" aria-label="Portions">
-      <li v-for="(p, i) in portions" :key="p.part + p.colour">
-        <button class="plain portion" :class="{ here: portion === p }" :aria-pressed="portion === p" @click="chosen = i">
+      <li v-for="(p, i) in portions" :key="p.part + p.purpose">
+        <button
+          class="plain portion"
+          :class="{ here: portion === p }"
+          :aria-pressed="portion === p"
+          @click="chosen = i"
+        >
           <i class="swatch" :style="{ background: hexOf(p.colour) }" />
-          <span><b>{{ partName(p.part) }}<span v-if="p.pieces > 1" class="unit">x {{ p.pieces }}</span></b><small>{{ p.text }}</small></span>
+          <span
+            ><b
+              >{{ partName(p.part) }}<span v-if="p.pieces > 1" class="unit">x {{ p.pieces }}</span></b
+            ><small>{{ p.text }}</small></span
+          >
         </button>
       </li>
     </ol>
     <figure v-if="clump" class="mat">
-      <NestedRings :part="clump.part" :plan="clump.plan" :cover-mm="clump.coverMm" :hex="hexOf(clump.part.colour)" :largest-mm="clump.mm" :px="clump.px" />
-      <figcaption class="quiet">{{ partName(portion?.part ?? '') }}: loose {{ units.length(clump.plan.looseMm.w) }} x {{ units.length(clump.plan.looseMm.h) }} {{ units.lengthUnit.value }}, felted within. {{ measuredPxPerMm ? 'At true size on this screen.' : 'About true size; hold a card against the screen once to make it so.' }} <button class="plain link" @click="calibrating = true">{{ measuredPxPerMm ? 'Measure again' : 'Measure this screen' }}</button></figcaption>
+      <NestedRings
+        :part="clump.part"
+        :plan="clump.plan"
+        :hex="hexOf(clump.part.colour)"
+        :largest-mm="clump.mm"
+        :px="clump.px"
+      />
+      <figcaption class="quiet">
+        {{ partName(portion?.part ?? '') }}: loose {{ units.length(clump.plan.looseMm.w) }} x
+        {{ units.length(clump.plan.looseMm.h) }} {{ units.lengthUnit.value }}, felted within.
+        {{
+          measuredPxPerMm
+            ? 'At true size on this screen.'
+            : 'About true size; hold a card against the screen once to make it so.'
+        }}
+        <button class="plain link" @click="calibrating = true">
+          {{ measuredPxPerMm ? 'Measure again' : 'Measure this screen' }}
+        </button>
+      </figcaption>
     </figure>
   </div>
   <template v-if="supply.supply?.sets.length || supply.supply?.wisps.length">
     <h2 class="stitched title">Wisps</h2>
     <ul class="bare wisps">
-      <li v-for="w in supply.supply.wisps" :key="w.detail"><i class="swatch tiny" :style="{ background: hexOf(w.colour) }" /><span><b>{{ detailName(w.detail) }}<span v-if="w.count > 1" class="unit">x {{ w.count }}</span> {{ units.massLine(w.mg / 1000) }}</b><small class="quiet">{{ w.text }}</small></span></li>
+      <li v-for="w in supply.supply.wisps" :key="w.detail">
+        <i class="swatch tiny" :style="{ background: hexOf(w.colour) }" /><span
+          ><b
+            >{{ detailName(w.detail) }}<span v-if="w.count > 1" class="unit">x {{ w.count }}</span>
+            {{ units.massLine(w.mg / 1000) }}</b
+          ><small class="quiet">{{ w.text }}</small></span
+        >
+      </li>
     </ul>
-    <p v-for="s in supply.supply.sets" :key="s.on + s.colour" class="small">Together on {{ partName(s.on) }}: {{ units.massLine(s.mg / 1000) }} {{ figure.colourName(s.colour).toLowerCase() }}, split {{ s.ratio.join(' : ') }} for {{ s.details.map(detailName).join(', ').toLowerCase() }}.</p>
+    <p v-for="s in supply.supply.sets" :key="s.on + s.colour" class="small">
+      Together on {{ partName(s.on) }}: {{ units.massLine(s.mg / 1000) }}
+      {{ figure.colourName(s.colour).toLowerCase() }}, split {{ s.ratio.join(' : ') }} for
+      {{ s.details.map(detailName).join(', ').toLowerCase() }}.
+    </p>
   </template>
   <template v-if="supply.supply?.coverings.length">
     <h2 class="stitched title">Not plain felt</h2>
-    <ul class="bare"><li v-for="c in supply.supply.coverings" :key="c.part" class="covering"><b>{{ partName(c.part) }}<span v-if="c.count > 1" class="unit">x {{ c.count }}</span></b> <span class="unit">{{ units.massLine(c.g) }}{{ c.metres ? `, ${c.metres.toFixed(1)} m` : '' }}{{ c.areaCm2 ? `, ${c.areaCm2.toFixed(0)} cm²` : '' }}{{ c.filmG ? `, ${units.massLine(c.filmG)} film fibres` : '' }}</span><small>{{ c.text }}</small></li></ul>
+    <ul class="bare">
+      <li v-for="c in supply.supply.coverings" :key="c.part" class="covering">
+        <b
+          >{{ partName(c.part) }}<span v-if="c.count > 1" class="unit">x {{ c.count }}</span></b
+        >{{ ' ' }}
+        <span class="unit"
+          >{{ units.massLine(c.g) }}{{ c.metres ? `, ${c.metres.toFixed(1)} m` : ''
+          }}{{ c.areaCm2 ? `, ${c.areaCm2.toFixed(0)} cm²` : ''
+          }}{{ c.filmG ? `, ${units.massLine(c.filmG)} film fibres` : '' }}</span
+        ><small>{{ c.text }}</small>
+      </li>
+    </ul>
     <SheetLayout v-if="supply.supply.layout" :layout="supply.supply.layout" />
   </template>
   <SplitTool class="stitched title" />
@@ -86,20 +144,100 @@ async function print(): Promise<void> {
 </template>
 
 <style scoped>
-.tools { margin-bottom: .4rem; } .lead { max-width: 46ch; } .paper { max-width: 110px; }
-.both { display: grid; grid-template-columns: minmax(0, 1.2fr) minmax(220px, 1fr); gap: 1.2rem; align-items: start; }
-.portion { display: flex; gap: .7rem; align-items: center; width: 100%; padding: .4rem .5rem; border-radius: 10px; min-height: 44px; border-top: 1px solid rgb(var(--v-theme-grid)); }
-.portion.here { background: rgba(var(--v-theme-secondary), .12); }
-.portion span { display: grid; line-height: 1.3; } .portion span b .unit { display: inline; }
-.mat { margin: 0; text-align: center; background: rgb(var(--v-theme-table)); border-radius: 14px; padding: .9rem; position: sticky; top: 90px; overflow: auto; }
-.mat figcaption { font-size: .84rem; margin-top: .5rem; }
-.title { padding-top: .7rem; margin-top: .9rem; }
-.wisps { display: grid; grid-template-columns: repeat(auto-fill, minmax(230px, 1fr)); gap: .4rem 1.2rem; padding-top: .4rem; }
-.wisps li { display: flex; gap: .5rem; align-items: baseline; } .wisps span { display: grid; line-height: 1.25; } .wisps b .unit { display: inline; }
-small { font-size: .84rem; }
-.covering small { display: block; }
-.small { font-size: .88rem; margin-top: .4rem; }
-.tiny { width: .8rem; height: .8rem; border-width: 1px; }
-.link { padding: 0; text-decoration: underline; color: rgb(var(--v-theme-primary)); }
-@media (max-width: 1000px) { .both { grid-template-columns: minmax(0, 1fr); } }
+.tools {
+  margin-bottom: 0.4rem;
+}
+.lead {
+  max-width: 46ch;
+}
+.paper {
+  max-width: 110px;
+}
+.both {
+  display: grid;
+  grid-template-columns: minmax(0, 1.2fr) minmax(220px, 1fr);
+  gap: 1.2rem;
+  align-items: start;
+}
+.portion {
+  display: flex;
+  gap: 0.7rem;
+  align-items: center;
+  width: 100%;
+  padding: 0.4rem 0.5rem;
+  border-radius: 10px;
+  min-height: 44px;
+  border-top: 1px solid rgb(var(--v-theme-grid));
+}
+.portion.here {
+  background: rgba(var(--v-theme-secondary), 0.12);
+}
+.portion span {
+  display: grid;
+  line-height: 1.3;
+}
+.portion span b .unit {
+  display: inline;
+}
+.mat {
+  margin: 0;
+  text-align: center;
+  background: rgb(var(--v-theme-table));
+  border-radius: 14px;
+  padding: 0.9rem;
+  position: sticky;
+  top: 90px;
+  overflow: auto;
+}
+.mat figcaption {
+  font-size: 0.84rem;
+  margin-top: 0.5rem;
+}
+.title {
+  padding-top: 0.7rem;
+  margin-top: 0.9rem;
+}
+.wisps {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(230px, 1fr));
+  gap: 0.4rem 1.2rem;
+  padding-top: 0.4rem;
+}
+.wisps li {
+  display: flex;
+  gap: 0.5rem;
+  align-items: baseline;
+}
+.wisps span {
+  display: grid;
+  line-height: 1.25;
+}
+.wisps b .unit {
+  display: inline;
+}
+small {
+  font-size: 0.84rem;
+}
+.covering small {
+  display: block;
+}
+.small {
+  font-size: 0.88rem;
+  margin-top: 0.4rem;
+}
+.tiny {
+  width: 0.8rem;
+  height: 0.8rem;
+  border-width: 1px;
+}
+.link {
+  padding: 0;
+  text-decoration: underline;
+  color: rgb(var(--v-theme-primary));
+}
+@media (max-width: 1000px) {
+  .both {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

@@ -31,7 +31,17 @@ async function look(): Promise<void> {
   }
   busy.value = false
 }
-watch([show, most, () => props.match.colour], () => { if (show.value) { told.value = ''; became.value = ''; void look() } }, { immediate: true })
+watch(
+  [show, most, () => props.match.colour],
+  () => {
+    if (show.value) {
+      told.value = ''
+      became.value = ''
+      void look()
+    }
+  },
+  { immediate: true },
+)
 
 function take(recipe: Recipe): void {
   figure.change((d) => {
@@ -57,23 +67,65 @@ async function keepSwatch(): Promise<void> {
   <v-dialog v-model="show" :aria-label="`Mixes for ${figure.colourName(match.colour)}`" max-width="760" scrollable>
     <v-card :title="`Mixes for ${figure.colourName(match.colour)}, ${units.massLine(grams)}`">
       <v-card-text>
-        <div class="row"><span class="quiet">At most</span><v-btn-toggle v-model="most" density="compact" mandatory aria-label="Wools in a mix"><v-btn v-for="n in [1, 2, 3]" :key="n" :value="n" size="small">{{ n === 1 ? 'one wool' : `${n} wools` }}</v-btn></v-btn-toggle></div>
+        <div class="row">
+          <span class="quiet">At most</span
+          ><v-btn-toggle v-model="most" density="compact" mandatory aria-label="Wools in a mix"
+            ><v-btn v-for="n in [1, 2, 3]" :key="n" :value="n" size="small">{{
+              n === 1 ? 'one wool' : `${n} wools`
+            }}</v-btn></v-btn-toggle
+          >
+        </div>
         <v-progress-linear v-if="busy" indeterminate color="primary" class="mt-3" aria-label="Trying mixes" />
         <v-alert v-if="trouble" type="error" variant="tonal" role="alert" class="mt-2">{{ trouble }}</v-alert>
-        <p v-if="!busy && !recipes.length && !trouble" class="quiet mt-3">The stash has no coloured wool that can be mixed. Add some at the Stash first.</p>
+        <p v-if="!busy && !recipes.length && !trouble" class="quiet mt-3">
+          The stash has no coloured wool that can be mixed. Add some at the Stash first.
+        </p>
         <ul class="bare cards">
           <li v-for="(r, i) in recipes" :key="i" class="card">
-            <svg viewBox="0 0 100 54" preserveAspectRatio="xMidYMid slice" role="img" :aria-label="`Wanted ${hex}, comes out ${r.hex}`"><rect width="100" height="54" :fill="r.hex" /><rect x="34" y="13" width="32" height="28" rx="8" :fill="hex" /></svg>
-            <div class="bar" aria-hidden="true"><i v-for="w in r.wools" :key="w.wool" :style="{ width: `${w.percent}%`, background: w.hex }" /></div>
-            <p><b :class="r.nearness.split(' ')[0]">{{ r.nearness }}</b> <span class="unit">{{ r.difference.toFixed(1) }}{{ r.isCorrected ? ', by your own swatch' : '' }}</span></p>
-            <ul class="bare parts"><li v-for="w in r.wools" :key="w.wool"><i class="swatch tiny" :style="{ background: w.hex }" /> {{ w.percent }} % {{ w.name }}<b>{{ units.massLine(w.g) }}</b><small v-if="w.g > w.freeG" class="different">only {{ units.massLine(w.freeG) }} free</small></li></ul>
-            <v-btn size="small" :variant="i === 0 ? 'flat' : 'tonal'" :color="i === 0 ? 'primary' : undefined" @click="take(r)">Take this mix</v-btn>
+            <svg
+              viewBox="0 0 100 54"
+              preserveAspectRatio="xMidYMid slice"
+              role="img"
+              :aria-label="`Wanted ${hex}, comes out ${r.hex}`"
+            >
+              <rect width="100" height="54" :fill="r.hex" />
+              <rect x="34" y="13" width="32" height="28" rx="8" :fill="hex" />
+            </svg>
+            <div class="bar" aria-hidden="true">
+              <i v-for="w in r.wools" :key="w.wool" :style="{ width: `${w.percent}%`, background: w.hex }" />
+            </div>
+            <p>
+              <b :class="r.nearness.split(' ')[0]">{{ r.nearness }}</b>{{ ' ' }}
+              <span class="unit">{{ r.difference.toFixed(1) }}{{ r.isCorrected ? ', by your own swatch' : '' }}</span>
+            </p>
+            <ul class="bare parts">
+              <li v-for="w in r.wools" :key="w.wool">
+                <i class="swatch tiny" :style="{ background: w.hex }" /> {{ w.percent }} % {{ w.name
+                }}<b>{{ units.massLine(w.g) }}</b
+                ><small v-if="w.g > w.freeG" class="different">only {{ units.massLine(w.freeG) }} free</small>
+              </li>
+            </ul>
+            <v-btn
+              size="small"
+              :variant="i === 0 ? 'flat' : 'tonal'"
+              :color="i === 0 ? 'primary' : undefined"
+              @click="take(r)"
+              >Take this mix</v-btn
+            >
           </li>
         </ul>
-        <p v-if="recipes.length" class="quiet small">Tease it until no streak is left: {{ recipes[0]?.wools[0]?.teasing }}, lay one colour on the other, pull apart, turn by a quarter, again, six to ten times. Each dark fibre counts for more than its share.</p>
+        <p v-if="recipes.length" class="quiet small">
+          Tease it until no streak is left: {{ recipes[0]?.wools[0]?.teasing }}, lay one colour on the other, pull
+          apart, turn by a quarter, again, six to ten times. Each dark fibre counts for more than its share.
+        </p>
         <form v-if="mixed" class="row swatching" @submit.prevent="keepSwatch">
           <span>What your present mix became</span>
-          <input type="color" :value="isHex ? became : match.hex" aria-label="The colour it became" @input="became = ($event.target as HTMLInputElement).value">
+          <input
+            type="color"
+            :value="isHex ? became : match.hex"
+            aria-label="The colour it became"
+            @input="became = ($event.target as HTMLInputElement).value"
+          />
           <v-text-field v-model="became" label="as #2f8f86" class="hex" maxlength="7" />
           <v-btn size="small" type="submit" :disabled="!isHex">Note it</v-btn>
           <span class="quiet" role="status">{{ told }}</span>
@@ -85,17 +137,86 @@ async function keepSwatch(): Promise<void> {
 </template>
 
 <style scoped>
-.cards { display: grid; grid-template-columns: repeat(auto-fill, minmax(205px, 1fr)); gap: .9rem; margin-top: .9rem; }
-.card { border: 1px solid rgb(var(--v-theme-grid-strong)); border-radius: 14px; overflow: hidden; padding-bottom: .6rem; display: flex; flex-direction: column; gap: .25rem; }
-.card > :not(svg, .bar) { margin: 0 .7rem; }
-.card .v-btn { margin-top: auto; }
-.card svg { display: block; width: 100%; height: 96px; }
-.bar { display: flex; height: 9px; } .bar i { display: block; height: 100%; }
-.parts { font-size: .86rem; } .parts li { display: flex; flex-wrap: wrap; gap: .35rem; align-items: center; } .parts b { margin-left: auto; } .parts small { flex-basis: 100%; }
-.tiny { width: .8rem; height: .8rem; border-width: 1px; }
-.same, .near { color: rgb(var(--v-theme-success)); } .seen { color: rgb(var(--v-theme-warning)); } .different { color: rgb(var(--v-theme-error)); }
-.small { font-size: .86rem; margin-top: .8rem; }
-.swatching { margin-top: 1rem; padding-top: .8rem; border-top: var(--stitch); }
-.hex { max-width: 150px; }
-input[type=color] { width: 44px; height: 40px; border: 0; background: none; }
+.cards {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(205px, 1fr));
+  gap: 0.9rem;
+  margin-top: 0.9rem;
+}
+.card {
+  border: 1px solid rgb(var(--v-theme-grid-strong));
+  border-radius: 14px;
+  overflow: hidden;
+  padding-bottom: 0.6rem;
+  display: flex;
+  flex-direction: column;
+  gap: 0.25rem;
+}
+.card > :not(svg, .bar) {
+  margin: 0 0.7rem;
+}
+.card .v-btn {
+  margin-top: auto;
+}
+.card svg {
+  display: block;
+  width: 100%;
+  height: 96px;
+}
+.bar {
+  display: flex;
+  height: 9px;
+}
+.bar i {
+  display: block;
+  height: 100%;
+}
+.parts {
+  font-size: 0.86rem;
+}
+.parts li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.35rem;
+  align-items: center;
+}
+.parts b {
+  margin-left: auto;
+}
+.parts small {
+  flex-basis: 100%;
+}
+.tiny {
+  width: 0.8rem;
+  height: 0.8rem;
+  border-width: 1px;
+}
+.same,
+.near {
+  color: rgb(var(--v-theme-success));
+}
+.seen {
+  color: rgb(var(--v-theme-warning));
+}
+.different {
+  color: rgb(var(--v-theme-error));
+}
+.small {
+  font-size: 0.86rem;
+  margin-top: 0.8rem;
+}
+.swatching {
+  margin-top: 1rem;
+  padding-top: 0.8rem;
+  border-top: var(--stitch);
+}
+.hex {
+  max-width: 150px;
+}
+input[type='color'] {
+  width: 44px;
+  height: 40px;
+  border: 0;
+  background: none;
+}
 </style>

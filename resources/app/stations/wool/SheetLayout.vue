@@ -13,23 +13,54 @@ function path(p: Placed): string {
   const points = loops(p.key)[0] ?? []
   const own = points.map(([x, y]) => (p.isTurned ? [y, x] : [x, y]) as [number, number])
   const [lowX, lowY] = [Math.min(...own.map((q) => q[0])), Math.min(...own.map((q) => q[1]))]
-  return own.length ? 'M' + own.map(([x, y]) => `${(p.xMm + x - lowX).toFixed(1)} ${(props.layout.lengthMm - p.yMm - (y - lowY)).toFixed(1)}`).join('L') + 'Z' : ''
+  return own.length
+    ? 'M' +
+        own
+          .map(
+            ([x, y]) => `${(p.xMm + x - lowX).toFixed(1)} ${(props.layout.lengthMm - p.yMm - (y - lowY)).toFixed(1)}`,
+          )
+          .join('L') +
+        'Z'
+    : ''
 }
 </script>
 
 <template>
   <figure>
-    <svg :viewBox="box" role="img" :aria-label="`${layout.placed.length} pieces on a sheet ${layout.widthMm} mm wide, ${layout.lengthMm.toFixed(0)} mm long`">
+    <svg
+      :viewBox="box"
+      role="img"
+      :aria-label="`${layout.placed.length} pieces on a sheet ${layout.widthMm} mm wide, ${layout.lengthMm.toFixed(0)} mm long`"
+    >
       <rect :width="layout.widthMm" :height="layout.lengthMm" class="felt" />
       <path v-for="(p, i) in layout.placed" :key="i" :d="path(p)" class="piece" />
     </svg>
-    <figcaption class="quiet">On a sheet {{ layout.widthMm }} mm wide they take {{ layout.lengthMm.toFixed(0) }} mm; {{ (100 * layout.waste).toFixed(0) }} % between their boxes is left for other things.</figcaption>
+    <figcaption class="quiet">
+      On a sheet {{ layout.widthMm }} mm wide they take {{ layout.lengthMm.toFixed(0) }} mm;
+      {{ (100 * layout.waste).toFixed(0) }} % between their boxes is left for other things.
+    </figcaption>
   </figure>
 </template>
 
 <style scoped>
-figure { margin: .6rem 0 0; } svg { width: 100%; max-height: 260px; }
-.felt { fill: rgb(var(--v-theme-table)); stroke: rgb(var(--v-theme-thread)); stroke-width: .8; }
-.piece { fill: rgba(var(--v-theme-secondary), .16); stroke: rgb(var(--v-theme-secondary)); stroke-width: .8; }
-figcaption { font-size: .84rem; }
+figure {
+  margin: 0.6rem 0 0;
+}
+svg {
+  width: 100%;
+  max-height: 260px;
+}
+.felt {
+  fill: rgb(var(--v-theme-table));
+  stroke: rgb(var(--v-theme-thread));
+  stroke-width: 0.8;
+}
+.piece {
+  fill: rgba(var(--v-theme-secondary), 0.16);
+  stroke: rgb(var(--v-theme-secondary));
+  stroke-width: 0.8;
+}
+figcaption {
+  font-size: 0.84rem;
+}
 </style>

@@ -14,7 +14,12 @@ const shop = ref<ShopMood>('open')
 const list = ref<Shopping | null>(null)
 const busy = ref(false)
 const trouble = ref('')
-const moods: { title: string; value: ShopMood }[] = [{ title: 'open', value: 'open' }, { title: 'slow', value: 'slow' }, { title: 'half sold out', value: 'sold-out' }, { title: 'closed', value: 'closed' }]
+const moods: { title: string; value: ShopMood }[] = [
+  { title: 'open', value: 'open' },
+  { title: 'slow', value: 'slow' },
+  { title: 'half sold out', value: 'sold-out' },
+  { title: 'closed', value: 'closed' },
+]
 const packs = (l: Shopping['lines'][number]) => l.packs.map((p) => `${p.count} x ${p.packG} g`).join(' and ')
 
 async function tried(how: () => Promise<void>): Promise<void> {
@@ -27,10 +32,18 @@ async function tried(how: () => Promise<void>): Promise<void> {
   }
   busy.value = false
 }
-const ask = () => tried(async () => { if (figure.document) list.value = await api.shopping(figure.document, figure.id, supply.reserve, shop.value) })
-const keep = (as: 'pdf' | 'csv') => tried(async () => {
-  if (figure.document) download(await api.shoppingFile(figure.document, figure.id, supply.reserve, shop.value, as, 'a4'), `${figure.document.name}, wool to buy.${as}`)
-})
+const ask = () =>
+  tried(async () => {
+    if (figure.document) list.value = await api.shopping(figure.document, figure.id, supply.reserve, shop.value)
+  })
+const keep = (as: 'pdf' | 'csv') =>
+  tried(async () => {
+    if (figure.document)
+      download(
+        await api.shoppingFile(figure.document, figure.id, supply.reserve, shop.value, as, 'a4'),
+        `${figure.document.name}, wool to buy.${as}`,
+      )
+  })
 onMounted(ask)
 watch([shop, () => supply.supply], ask)
 </script>
@@ -43,29 +56,88 @@ watch([shop, () => supply.supply], ask)
     <v-btn color="primary" variant="flat" :disabled="busy || !list" @click="keep('pdf')">Print the list</v-btn>
   </div>
   <v-progress-linear v-if="busy" indeterminate color="primary" class="mt-2" aria-label="Asking the shop" />
-  <v-alert v-if="trouble || list?.closed" type="warning" variant="tonal" role="alert" class="mt-2">{{ trouble || list?.closed }}</v-alert>
+  <v-alert v-if="trouble || list?.closed" type="warning" variant="tonal" role="alert" class="mt-2">{{
+    trouble || list?.closed
+  }}</v-alert>
   <template v-if="list">
-    <p v-if="!list.lines.length && !list.missing.length" class="done">Nothing is lacking: the stash has enough of everything.</p>
+    <p v-if="!list.lines.length && !list.missing.length" class="done">
+      Nothing is lacking: the stash has enough of everything.
+    </p>
     <ul class="bare list">
       <li v-for="l in list.lines" :key="l.name">
         <i class="swatch" :style="{ background: l.hex ?? '#efe6d2' }" />
-        <span><b>{{ l.name }}</b><small class="quiet">for {{ l.for.join(', ') }}: {{ units.massLine(l.needG) }} lacking{{ l.difference > 2 ? `; differs by ${l.difference.toFixed(1)}` : '' }}</small></span>
-        <span>{{ packs(l) }}<small class="quiet">{{ l.days }} days</small></span>
+        <span
+          ><b>{{ l.name }}</b
+          ><small class="quiet"
+            >for {{ l.for.join(', ') }}: {{ units.massLine(l.needG) }} lacking{{
+              l.difference > 2 ? `; differs by ${l.difference.toFixed(1)}` : ''
+            }}</small
+          ></span
+        >
+        <span
+          >{{ packs(l) }}<small class="quiet">{{ l.days }} days</small></span
+        >
         <b class="price">{{ l.price.toFixed(2) }}</b>
       </li>
-      <li v-for="m in list.missing" :key="m.name"><i class="swatch none" /><span><b>{{ m.name }}</b><small class="short">{{ units.massLine(m.needG) }} lacking. {{ m.why }}</small></span></li>
-      <li v-if="list.price" class="sum"><i /><span><b>Together</b><small class="quiet">with {{ list.sending ? `${list.sending.toFixed(2)} for sending` : 'sending free' }}; all there in {{ list.days }} days</small></span><span /><b class="price">{{ (list.price + list.sending).toFixed(2) }}</b></li>
+      <li v-for="m in list.missing" :key="m.name">
+        <i class="swatch none" /><span
+          ><b>{{ m.name }}</b
+          ><small class="short">{{ units.massLine(m.needG) }} lacking. {{ m.why }}</small></span
+        >
+      </li>
+      <li v-if="list.price" class="sum">
+        <i /><span
+          ><b>Together</b
+          ><small class="quiet"
+            >with {{ list.sending ? `${list.sending.toFixed(2)} for sending` : 'sending free' }}; all there in
+            {{ list.days }} days</small
+          ></span
+        ><span /><b class="price">{{ (list.price + list.sending).toFixed(2) }}</b>
+      </li>
     </ul>
-    <p class="quiet small">Whole packs, the cheapest that are enough. The shop, its wools and prices are a stand-in that comes with Impa.</p>
+    <p class="quiet small">
+      Whole packs, the cheapest that are enough. The shop, its wools and prices are a stand-in that comes with Impa.
+    </p>
   </template>
 </template>
 
 <style scoped>
-.shop { max-width: 190px; }
-.list li { display: grid; grid-template-columns: 24px minmax(0, 1.4fr) minmax(0, 1fr) 70px; gap: .8rem; align-items: center; padding: .5rem 0; border-top: 1px solid rgb(var(--v-theme-grid)); }
-.list span { display: grid; line-height: 1.3; } .list small { font-size: .84rem; }
-.price { text-align: right; }
-.none { background: none; outline-style: dashed; } .short { color: rgb(var(--v-theme-error)); }
-.sum { border-top: var(--stitch) !important; }
-.done { color: rgb(var(--v-theme-success)); margin-top: .8rem; } .small { font-size: .84rem; margin-top: .7rem; }
+.shop {
+  max-width: 190px;
+}
+.list li {
+  display: grid;
+  grid-template-columns: 24px minmax(0, 1.4fr) minmax(0, 1fr) 70px;
+  gap: 0.8rem;
+  align-items: center;
+  padding: 0.5rem 0;
+  border-top: 1px solid rgb(var(--v-theme-grid));
+}
+.list span {
+  display: grid;
+  line-height: 1.3;
+}
+.list small {
+  font-size: 0.84rem;
+}
+.price {
+  text-align: right;
+}
+.none {
+  background: none;
+  outline-style: dashed;
+}
+.short {
+  color: rgb(var(--v-theme-error));
+}
+.sum {
+  border-top: var(--stitch) !important;
+}
+.done {
+  color: rgb(var(--v-theme-success));
+  margin-top: 0.8rem;
+}
+.small {
+  margin-top: 0.7rem;
+}
 </style>

@@ -12,7 +12,10 @@ const trouble = ref('')
 
 async function split(): Promise<void> {
   trouble.value = ''
-  const shares = ratio.value.split(/[:;\s]+/).filter(Boolean).map((s) => Number(s.replace(',', '.')))
+  const shares = ratio.value
+    .split(/[:;\s]+/)
+    .filter(Boolean)
+    .map((s) => Number(s.replace(',', '.')))
   const g = Number(grams.value.replace(',', '.'))
   if (!shares.length || shares.some(Number.isNaN) || Number.isNaN(g)) {
     pieces.value = []
@@ -34,10 +37,21 @@ async function split(): Promise<void> {
     <v-text-field v-model="grams" label="Grams" inputmode="decimal" class="g" />
     <v-text-field v-model="ratio" label="Shares" class="ratio" />
     <v-btn type="submit">Split</v-btn>
-    <span role="status">{{ pieces.map((g) => units.massLine(g)).join(' + ') }}<span v-if="trouble" class="wrong">{{ trouble }}</span></span>
+    <span role="status"
+      >{{ pieces.map((g) => units.massLine(g)).join(' + ')
+      }}<span v-if="trouble" class="wrong">{{ trouble }}</span></span
+    >
   </form>
 </template>
 
 <style scoped>
-.g { max-width: 100px; } .ratio { max-width: 160px; } .wrong { color: rgb(var(--v-theme-error)); }
+.g {
+  max-width: 100px;
+}
+.ratio {
+  max-width: 160px;
+}
+.wrong {
+  color: rgb(var(--v-theme-error));
+}
 </style>

@@ -12,9 +12,9 @@ const x = (g: number) => Math.min(100, (g / props.scaleG) * 100)
 const into = computed(() => props.need.colours.map((c) => figure.colourName(c).toLowerCase()).join(', '))
 const verdict = computed(() => {
   const n = props.need
-  if (n.wool === null) return { text: 'nothing like it in the stash', tone: 'short' }
-  if (n.lackG <= 0) return { text: `enough, ${units.massLine(n.freeG)} free`, tone: 'enough' }
-  if (n.freeG >= n.g) return { text: `likely enough, ${units.massLine(n.lackG)} short of safe`, tone: 'tight' }
+  if (n.state === 'none') return { text: 'nothing like it in the stash', tone: 'short' }
+  if (n.state === 'enough') return { text: `enough, ${units.massLine(n.freeG)} free`, tone: 'enough' }
+  if (n.state === 'tight') return { text: `likely enough, ${units.massLine(n.lackG)} short of safe`, tone: 'tight' }
   return { text: `short by ${units.massLine(n.lackG)}, ${units.massLine(n.freeG)} free`, tone: 'short' }
 })
 </script>
@@ -24,30 +24,71 @@ const verdict = computed(() => {
     <i class="swatch" :style="{ background: need.hex }" />
     <div class="what">
       <b>{{ need.name }}</b>
-      <small :class="verdict.tone">{{ verdict.text }}<span v-if="into && into !== need.name.toLowerCase()" class="quiet">; for {{ into }}</span></small>
+      <small :class="verdict.tone"
+        >{{ verdict.text
+        }}<span v-if="into && into !== need.name.toLowerCase()" class="quiet">; for {{ into }}</span></small
+      >
     </div>
     <svg class="bar" viewBox="0 0 100 16" preserveAspectRatio="none" aria-hidden="true">
       <rect :x="x(need.lowG)" y="4" :width="x(need.highG) - x(need.lowG)" height="8" rx="2" class="spread" />
       <rect x="0" y="4" :width="x(need.lowG)" height="8" class="sure" />
-      <rect :x="x(need.g) - .5" y="1.5" width="1" height="13" class="likely" />
+      <rect :x="x(need.g) - 0.5" y="1.5" width="1" height="13" class="likely" />
       <path :d="`M${x(need.wantG)} 12l-1.6 4h3.2z`" class="want" />
       <line v-if="need.wool !== null" :x1="x(need.freeG)" :x2="x(need.freeG)" y1="0" y2="16" class="stash" />
     </svg>
-    <span class="numbers"><b>{{ units.massLine(need.g) }}</b><small class="quiet">{{ units.massRange(need.lowG, need.highG) }}</small></span>
+    <span class="numbers"
+      ><b>{{ units.massLine(need.g) }}</b
+      ><small class="quiet">{{ units.massRange(need.lowG, need.highG) }}</small></span
+    >
   </li>
 </template>
 
 <style scoped>
-.wool { display: grid; grid-template-columns: 22px minmax(120px, 1.2fr) minmax(80px, 1fr) 112px; gap: .7rem; align-items: center; padding: .45rem 0; }
-.what, .numbers { display: grid; line-height: 1.25; }
-.numbers { text-align: right; }
-.bar { width: 100%; height: 22px; }
-.sure { fill: rgb(var(--v-theme-thread)); }
-.spread { fill: rgba(var(--v-theme-thread), 0.45); }
-.likely, .want { fill: rgb(var(--v-theme-on-surface)); }
-.stash { stroke: rgb(var(--v-theme-secondary)); stroke-width: 2.5; vector-effect: non-scaling-stroke; stroke-dasharray: 3 2; }
-small { font-size: .8rem; }
-.enough { color: rgb(var(--v-theme-success)); }
-.tight { color: rgb(var(--v-theme-warning)); }
-.short { color: rgb(var(--v-theme-error)); }
+.wool {
+  display: grid;
+  grid-template-columns: 22px minmax(120px, 1.2fr) minmax(80px, 1fr) 112px;
+  gap: 0.7rem;
+  align-items: center;
+  padding: 0.45rem 0;
+}
+.what,
+.numbers {
+  display: grid;
+  line-height: 1.25;
+}
+.numbers {
+  text-align: right;
+}
+.bar {
+  width: 100%;
+  height: 22px;
+}
+.sure {
+  fill: rgb(var(--v-theme-thread));
+}
+.spread {
+  fill: rgba(var(--v-theme-thread), 0.45);
+}
+.likely,
+.want {
+  fill: rgb(var(--v-theme-on-surface));
+}
+.stash {
+  stroke: rgb(var(--v-theme-secondary));
+  stroke-width: 2.5;
+  vector-effect: non-scaling-stroke;
+  stroke-dasharray: 3 2;
+}
+small {
+  font-size: 0.8rem;
+}
+.enough {
+  color: rgb(var(--v-theme-success));
+}
+.tight {
+  color: rgb(var(--v-theme-warning));
+}
+.short {
+  color: rgb(var(--v-theme-error));
+}
 </style>

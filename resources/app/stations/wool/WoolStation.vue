@@ -3,7 +3,7 @@ import { onMounted, ref, watch } from 'vue'
 import LengthField from '../../shell/LengthField.vue'
 import { useFigure } from '../../state/figure'
 import { useSupply } from '../../state/supply'
-import { cores, firmnesses } from '../words'
+import { trade } from '../../state/trade'
 import ColourMixes from './ColourMixes.vue'
 import LedgerTable from './LedgerTable.vue'
 import NeedsPane from './NeedsPane.vue'
@@ -12,20 +12,43 @@ import ShoppingPane from './ShoppingPane.vue'
 
 const figure = useFigure()
 const supply = useSupply()
-const pages = [{ key: 'ledger', title: 'Ledger' }, { key: 'colours', title: 'Colours' }, { key: 'portions', title: 'Portions' }, { key: 'buy', title: 'To buy' }] as const
+const pages = [
+  { key: 'ledger', title: 'Ledger' },
+  { key: 'colours', title: 'Colours' },
+  { key: 'portions', title: 'Portions' },
+  { key: 'buy', title: 'To buy' },
+] as const
 const page = ref<(typeof pages)[number]['key']>('ledger')
 const known = (key: string) => (key === 'buy' && supply.lacking.length ? ` ${supply.lacking.length}` : '')
 
-onMounted(() => { if (figure.document) void supply.open() })
-watch(() => figure.document, (now, before) => { if (now) void (before ? supply.reckon() : supply.open()) })
+onMounted(() => {
+  if (figure.document) void supply.open()
+})
+watch(
+  () => figure.document,
+  (now, before) => {
+    if (now) void (before ? supply.reckon() : supply.open())
+  },
+)
 </script>
 
 <template>
   <div v-if="figure.document && figure.board" class="wool-station">
     <section class="sheet left" aria-label="Wool, part by part">
       <div class="tags" role="tablist" aria-label="Wool">
-        <button v-for="p in pages" :key="p.key" class="plain tag display" role="tab" :aria-selected="page === p.key" @click="page = p.key">{{ p.title }}<span v-if="known(p.key)" class="count">{{ known(p.key) }}</span></button>
-        <span class="legend quiet" v-if="page === 'ledger'"><i class="l loose" />loose clump <i class="l felted" />felted <i class="l core" />inside</span>
+        <button
+          v-for="p in pages"
+          :key="p.key"
+          class="plain tag display"
+          role="tab"
+          :aria-selected="page === p.key"
+          @click="page = p.key"
+        >
+          {{ p.title }}<span v-if="known(p.key)" class="count">{{ known(p.key) }}</span>
+        </button>
+        <span class="legend quiet" v-if="page === 'ledger'"
+          ><i class="l loose" />loose clump <i class="l felted" />felted <i class="l core" />inside</span
+        >
       </div>
       <div role="tabpanel">
         <LedgerTable v-if="page === 'ledger'" />
@@ -39,11 +62,31 @@ watch(() => figure.document, (now, before) => { if (now) void (before ? supply.r
       <section class="sheet block" aria-label="The usual inside">
         <h2>The usual inside</h2>
         <div class="fields">
-          <v-select :model-value="figure.document.core ?? 'core-wool'" :items="cores" label="Inside" @update:model-value="figure.change((d) => (d.core = $event))" />
-          <v-select :model-value="figure.document.firmness ?? 'springy'" :items="firmnesses" label="Firmness" @update:model-value="figure.change((d) => (d.firmness = $event))" />
-          <LengthField :model-value="figure.document.coverMm ?? 3" label="Cover" :min="0" :max="200" @update:model-value="figure.change((d) => (d.coverMm = $event))" />
+          <v-select
+            :model-value="figure.document.core ?? trade.usual.core"
+            :items="trade.cores"
+            label="Inside"
+            @update:model-value="figure.change((d) => (d.core = $event))"
+          />
+          <v-select
+            :model-value="figure.document.firmness ?? trade.usual.firmness"
+            :items="trade.firmnesses"
+            label="Firmness"
+            @update:model-value="figure.change((d) => (d.firmness = $event))"
+          />
+          <LengthField
+            :model-value="figure.document.coverMm ?? trade.usual.coverMm"
+            label="Cover"
+            :min="0"
+            :max="200"
+            @update:model-value="figure.change((d) => (d.coverMm = $event))"
+          />
         </div>
-        <p class="quiet small">Core wool is the default: it is cheap, felts fast and takes the cover well. Where the cover would leave nothing inside, the part is solid colour, so that nothing shows through. Foam comes in its own sizes: the largest that leaves the cover all round.</p>
+        <p class="quiet small">
+          Core wool is the default: it is cheap, felts fast and takes the cover well. Where the cover would leave
+          nothing inside, the part is solid colour, so that nothing shows through. Foam comes in its own sizes: the
+          largest that leaves the cover all round.
+        </p>
       </section>
     </aside>
   </div>
@@ -51,15 +94,69 @@ watch(() => figure.document, (now, before) => { if (now) void (before ? supply.r
 </template>
 
 <style scoped>
-.wool-station { display: grid; grid-template-columns: minmax(0, 1.5fr) minmax(390px, 1fr); gap: 1rem; padding: .3rem 1rem 1.5rem; max-width: 1500px; margin: 0 auto; align-items: start; }
-.left { padding: .6rem 1.2rem 1.2rem; overflow-x: auto; }
-.count { font: 700 .78rem 'Nunito Sans', sans-serif; background: rgb(var(--v-theme-error)); color: rgb(var(--v-theme-on-error)); border-radius: 9px; padding: 0 .45rem; margin-left: .4rem; }
-.legend { margin-left: auto; padding-bottom: .5rem; font-size: .84rem; }
-.side { display: grid; gap: 1rem; align-content: start; }
-.block { padding: 1rem 1.2rem; }
-.l { display: inline-block; width: .8rem; height: .8rem; border-radius: 50%; margin: 0 .2rem 0 .8rem; vertical-align: -1px; }
-.l.loose { border: 1.5px dashed rgb(var(--v-theme-quiet)); } .l.felted { background: rgb(var(--v-theme-thread)); } .l.core { background: #efe6d2; border: 1px solid rgb(var(--v-theme-quiet)); }
-.fields { display: grid; gap: .7rem; margin: .7rem 0; grid-template-columns: 1fr 1fr 1fr; }
-.small { font-size: .84rem; }
-@media (max-width: 1000px) { .wool-station { grid-template-columns: minmax(0, 1fr); } }
+.wool-station {
+  display: grid;
+  grid-template-columns: minmax(0, 1.5fr) minmax(390px, 1fr);
+  gap: 1rem;
+  padding: 0.3rem 1rem 1.5rem;
+  max-width: 1500px;
+  margin: 0 auto;
+  align-items: start;
+}
+.left {
+  padding: 0.6rem 1.2rem 1.2rem;
+  overflow-x: auto;
+}
+.count {
+  font:
+    700 0.78rem 'Nunito Sans',
+    sans-serif;
+  background: rgb(var(--v-theme-error));
+  color: rgb(var(--v-theme-on-error));
+  border-radius: 9px;
+  padding: 0 0.45rem;
+  margin-left: 0.4rem;
+}
+.legend {
+  margin-left: auto;
+  padding-bottom: 0.5rem;
+  font-size: 0.84rem;
+}
+.side {
+  display: grid;
+  gap: 1rem;
+  align-content: start;
+}
+.block {
+  padding: 1rem 1.2rem;
+}
+.l {
+  display: inline-block;
+  width: 0.8rem;
+  height: 0.8rem;
+  border-radius: 50%;
+  margin: 0 0.2rem 0 0.8rem;
+  vertical-align: -1px;
+}
+.l.loose {
+  border: 1.5px dashed rgb(var(--v-theme-quiet));
+}
+.l.felted {
+  background: rgb(var(--v-theme-thread));
+}
+.l.core {
+  background: #efe6d2;
+  border: 1px solid rgb(var(--v-theme-quiet));
+}
+.fields {
+  display: grid;
+  gap: 0.7rem;
+  margin: 0.7rem 0;
+  grid-template-columns: 1fr 1fr 1fr;
+}
+@media (max-width: 1000px) {
+  .wool-station {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

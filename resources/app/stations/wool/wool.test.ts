@@ -14,27 +14,133 @@ import ShoppingPane from './ShoppingPane.vue'
 import SplitTool from './SplitTool.vue'
 import WoolBar from './WoolBar.vue'
 
-const need = (more: Partial<Need> = {}): Need => ({ wool: 1, name: 'Heather dusk', hex: '#875d9c', material: 'wool', colours: ['fur'], g: 6, lowG: 4.4, highG: 8.2, wantG: 8.2, freeG: 14, lackG: 0, cost: 1, ...more })
-const match = (more: Partial<Match> = {}): Match => ({ colour: 'fur', shares: [{ wool: 1, name: 'Heather dusk', hex: '#875d9c', percent: 100, teasing: 'tear into tufts' }], hex: '#875d9c', difference: 1.2, nearness: 'same', isChosen: false, gone: [], ...more })
-const supply = (more: Partial<Supply> = {}): Supply => ({
-  matches: [match(), match({ colour: 'ink', shares: [], difference: 0, hex: '#221c22' })], conflicts: [], needs: [need()],
-  portions: [{ part: 'ear', material: 'wool', colour: 'fur', g: 0.6, pieces: 2, cmEach: 0, fluffG: 0, layersG: [0.3], eachG: 0.3, text: 'Weigh 0.60 g fur. Split in two equal pieces of 0.30 g.' }],
-  sets: [], wisps: [], coverings: [], layout: null,
-  insides: [
-    { part: 'body', advised: 'core-wool', reason: 'It saves 3.9 g of colour.', ways: [{ material: 'core-wool', what: 'core wool', insideG: 3, coverG: 2, finishedG: 4.8, cost: 0.4 }, { material: 'foam', what: 'foam ball 30 mm', insideG: 0.4, coverG: 3, finishedG: 3.2, cost: 0.4 }], coverMm: 4, coverDifference: 48 },
-    { part: 'head', advised: 'stuffing', reason: 'It is large.', ways: [{ material: 'stuffing', what: 'stuffing', insideG: 1, coverG: 2, finishedG: 2.8, cost: 0.4 }], coverMm: 3, coverDifference: 20 },
-    { part: 'ear', advised: 'none', reason: '8 mm thick: a core pays from 25 mm on.', ways: [{ material: 'none', what: 'solid colour', insideG: 0, coverG: 0.3, finishedG: 0.3, cost: 0.4 }], coverMm: null, coverDifference: 20 },
-  ],
-  cost: 1.55, ...more,
+const need = (more: Partial<Need> = {}): Need => ({
+  wool: 1,
+  name: 'Heather dusk',
+  hex: '#875d9c',
+  material: 'wool',
+  colours: ['fur'],
+  g: 6,
+  lowG: 4.4,
+  highG: 8.2,
+  wantG: 8.2,
+  freeG: 14,
+  lackG: 0,
+  state: 'enough',
+  cost: 1,
+  ...more,
 })
-const partPlan = (key: string, coreG: number) => ({ key, count: key === 'ear' ? 2 : 1, volumeCm3: 1, areaCm2: 1, insideCm3: coreG ? 20 : 0, coreMaterial: coreG ? 'core-wool' : 'none', coreG, colour: 'fur', coverG: 2, finishedG: 2, looseMm: { w: 54, h: 54, d: 54 }, minutes: 12 })
-const board = { plan: { parts: [partPlan('body', 3), partPlan('head', 1), partPlan('ear', 0)], details: [], wool: [], steps: [], notes: [], balance: {}, minutes: { hands: 1, elapsed: 1 } }, drawing: { parts: {}, details: {} } } as never
+const match = (more: Partial<Match> = {}): Match => ({
+  colour: 'fur',
+  shares: [{ wool: 1, name: 'Heather dusk', hex: '#875d9c', percent: 100, teasing: 'tear into tufts' }],
+  hex: '#875d9c',
+  difference: 1.2,
+  nearness: 'same',
+  isChosen: false,
+  gone: [],
+  ...more,
+})
+const supply = (more: Partial<Supply> = {}): Supply => ({
+  matches: [match(), match({ colour: 'ink', shares: [], difference: 0, hex: '#221c22' })],
+  conflicts: [],
+  needs: [need()],
+  portions: [
+    {
+      part: 'ear',
+      purpose: 'cover',
+      material: 'wool',
+      colour: 'fur',
+      g: 0.6,
+      pieces: 2,
+      cmEach: 0,
+      fluffG: 0,
+      layersG: [0.3],
+      eachG: 0.3,
+      text: 'Weigh 0.60 g fur. Split in two equal pieces of 0.30 g.',
+    },
+  ],
+  sets: [],
+  wisps: [],
+  coverings: [],
+  layout: null,
+  insides: [
+    {
+      part: 'body',
+      advised: 'core-wool',
+      reason: 'It saves 3.9 g of colour.',
+      ways: [
+        { material: 'core-wool', what: 'core wool', insideG: 3, coverG: 2, finishedG: 4.8, cost: 0.4 },
+        { material: 'foam', what: 'foam ball 30 mm', insideG: 0.4, coverG: 3, finishedG: 3.2, cost: 0.4 },
+      ],
+      coverMm: 4,
+      showsThrough: true,
+      coverDifference: 48,
+    },
+    {
+      part: 'head',
+      advised: 'stuffing',
+      reason: 'It is large.',
+      ways: [{ material: 'stuffing', what: 'stuffing', insideG: 1, coverG: 2, finishedG: 2.8, cost: 0.4 }],
+      coverMm: 3,
+      showsThrough: false,
+      coverDifference: 20,
+    },
+    {
+      part: 'ear',
+      advised: 'none',
+      reason: '8 mm thick: a core pays from 25 mm on.',
+      ways: [{ material: 'none', what: 'solid colour', insideG: 0, coverG: 0.3, finishedG: 0.3, cost: 0.4 }],
+      coverMm: null,
+      showsThrough: false,
+      coverDifference: 20,
+    },
+  ],
+  cost: 1.55,
+  ...more,
+})
+const partPlan = (key: string, coreG: number) => ({
+  key,
+  count: key === 'ear' ? 2 : 1,
+  volumeCm3: 1,
+  areaCm2: 1,
+  insideCm3: coreG ? 20 : 0,
+  coreMaterial: coreG ? 'core-wool' : 'none',
+  coreG,
+  colour: 'fur',
+  coverG: 2,
+  coveringG: 0,
+  colourG: 2,
+  finishedG: 2,
+  looseMm: { w: 54, h: 54, d: 54 },
+  minutes: 12,
+})
+const drawn = () => ({ core: 'core-wool', firmness: 'springy', coverMm: 3, pieces: [], inside: [] })
+const board = {
+  plan: {
+    parts: [partPlan('body', 3), partPlan('head', 1), partPlan('ear', 0)],
+    details: [],
+    wool: [],
+    steps: [],
+    notes: [],
+    balance: {},
+    minutes: { hands: 1, elapsed: 1 },
+  },
+  drawing: { parts: { body: drawn(), head: drawn(), ear: drawn() } },
+} as never
 const open: FigureWool = { state: 'open', aside: [], used: [] }
 
 let table: OnTable
-afterEach(() => { table.wrapper.unmount(); vi.restoreAllMocks() })
+afterEach(() => {
+  table.wrapper.unmount()
+  vi.restoreAllMocks()
+})
 
-async function at(component: Parameters<typeof onTable>[0], what: Supply = supply(), props: Record<string, unknown> = {}, state: FigureWool = open): Promise<void> {
+async function at(
+  component: Parameters<typeof onTable>[0],
+  what: Supply = supply(),
+  props: Record<string, unknown> = {},
+  state: FigureWool = open,
+): Promise<void> {
   vi.spyOn(api, 'supply').mockResolvedValue(what)
   vi.spyOn(api, 'figureWool').mockResolvedValue(state)
   table = await onTable(component, props, plain(), board)
@@ -42,14 +148,15 @@ async function at(component: Parameters<typeof onTable>[0], what: Supply = suppl
   await nextTick()
 }
 const text = () => table.wrapper.text().replace(/\s+/g, ' ')
-const button = (words: string | RegExp) => table.wrapper.findAll('button').find((b) => (typeof words === 'string' ? b.text() === words : words.test(b.text())))!
+const button = (words: string | RegExp) =>
+  table.wrapper.findAll('button').find((b) => (typeof words === 'string' ? b.text() === words : words.test(b.text())))!
 
 describe('a bar of wool', () => {
   it.each<[Partial<Need>, string, string]>([
     [{}, 'enough, 14.0 g free', 'enough'],
-    [{ freeG: 7, lackG: 1.2 }, 'likely enough, 1.2 g short of safe', 'tight'],
-    [{ freeG: 2, lackG: 6.2 }, 'short by 6.2 g, 2.0 g free', 'short'],
-    [{ wool: null, freeG: 0, lackG: 8.2 }, 'nothing like it in the stash', 'short'],
+    [{ freeG: 7, lackG: 1.2, state: 'tight' }, 'likely enough, 1.2 g short of safe', 'tight'],
+    [{ freeG: 2, lackG: 6.2, state: 'short' }, 'short by 6.2 g, 2.0 g free', 'short'],
+    [{ wool: null, freeG: 0, lackG: 8.2, state: 'none' }, 'nothing like it in the stash', 'short'],
   ])('%o reads %s', async (more, words, tone) => {
     await at(WoolBar, supply(), { need: need(more), scaleG: 20 })
     expect(text()).toContain(words)
@@ -74,7 +181,10 @@ describe('the ledger', () => {
     expect(rows[0]!.text()).toContain('It saves 3.9 g of colour.')
     expect(rows[1]!.text()).toContain('Rather stuffing.')
     expect(rows[2]!.text()).toContain('solid')
-    await rows[1]!.findAll('button').find((b) => b.text() === 'Take it')!.trigger('click')
+    await rows[1]!
+      .findAll('button')
+      .find((b) => b.text() === 'Take it')!
+      .trigger('click')
     expect(table.figure.parts[1]?.core).toBe('stuffing')
     table.figure.undo()
     expect(table.figure.parts[1]?.core).toBeUndefined()
@@ -84,7 +194,10 @@ describe('the ledger', () => {
     await at(LedgerTable)
     const row = table.wrapper.findAll('tbody tr')[0]!
     expect(row.text()).toContain('It may show through: differs from its inside by 48.')
-    await row.findAll('button').find((b) => b.text().startsWith('Make it'))!.trigger('click')
+    await row
+      .findAll('button')
+      .find((b) => b.text().startsWith('Make it'))!
+      .trigger('click')
     expect(table.figure.parts[0]?.coverMm).toBe(4)
   })
 
@@ -96,7 +209,10 @@ describe('the ledger', () => {
 
   it('says what to do first where there are no parts', async () => {
     vi.spyOn(api, 'supply').mockResolvedValue(supply())
-    table = await onTable(LedgerTable, {}, { ...plain(), parts: [], details: [] }, { ...(board as object), plan: { parts: [] } } as never)
+    table = await onTable(LedgerTable, {}, { ...plain(), parts: [], details: [] }, {
+      ...(board as object),
+      plan: { parts: [] },
+    } as never)
     expect(text()).toContain('Add shapes at the Shapes station first.')
   })
 })
@@ -112,8 +228,11 @@ describe('the totals', () => {
 
   it('set aside what is saved, say what was, and give it back', async () => {
     await at(NeedsPane)
-    const aside = vi.spyOn(api, 'setAside').mockResolvedValue({ state: 'aside', aside: [{ wool: 1, name: 'Heather dusk', g: 8.2 }], used: [] })
+    const aside = vi
+      .spyOn(api, 'setAside')
+      .mockResolvedValue({ state: 'aside', aside: [{ wool: 1, name: 'Heather dusk', g: 8.2 }], used: [] })
     vi.spyOn(api, 'release').mockResolvedValue(open)
+    table.figure.change((d) => (d.name = 'Changed'))
     await button('Set the wool aside').trigger('click')
     await flushPromises()
     expect(vi.mocked(api.save).mock.invocationCallOrder[0]!).toBeLessThan(aside.mock.invocationCallOrder[0]!)
@@ -133,9 +252,24 @@ describe('the totals', () => {
   })
 
   it('report planned, used and left over once the figure is finished', async () => {
-    await at(NeedsPane, supply(), {}, { state: 'used', aside: [], used: [{ wool: 1, name: 'Heather dusk', plannedG: 6, usedG: 5.5, sparedG: 0.5 }, { wool: 2, name: 'Oat', plannedG: 1, usedG: 1.3, sparedG: -0.3 }] })
+    await at(
+      NeedsPane,
+      supply(),
+      {},
+      {
+        state: 'used',
+        aside: [],
+        used: [
+          { wool: 1, name: 'Heather dusk', plannedG: 6, usedG: 5.5, sparedG: 0.5 },
+          { wool: 2, name: 'Oat', plannedG: 1, usedG: 1.3, sparedG: -0.3 },
+        ],
+      },
+    )
     const cells = table.wrapper.findAll('.used tbody tr').map((r) => r.findAll('td').map((c) => c.text()))
-    expect(cells).toEqual([['Heather dusk', '6.0 g', '5.5 g', '0.50 g'], ['Oat', '1.0 g', '1.3 g', '0.30 g more']])
+    expect(cells).toEqual([
+      ['Heather dusk', '6.0 g', '5.5 g', '0.50 g'],
+      ['Oat', '1.0 g', '1.3 g', '0.30 g more'],
+    ])
     expect(button('Set the wool aside')).toBeUndefined()
   })
 })
@@ -147,7 +281,11 @@ describe('finishing', () => {
     await table.wrapper.setProps({ modelValue: true })
     await flushPromises()
     const field = document.querySelector<HTMLInputElement>('input')!
-    const type = async (value: string) => { field.value = value; field.dispatchEvent(new Event('input')); await nextTick() }
+    const type = async (value: string) => {
+      field.value = value
+      field.dispatchEvent(new Event('input'))
+      await nextTick()
+    }
     const take = () => [...document.querySelectorAll('button')].find((b) => b.textContent?.includes('Take it out'))!
     await type('some')
     expect(take().hasAttribute('disabled')).toBe(true)
@@ -160,7 +298,14 @@ describe('finishing', () => {
 
 describe('colours', () => {
   it('say how near each comes, and what is in the stash for none of them', async () => {
-    await at(ColourMixes, supply({ conflicts: [{ colours: ['fur', 'ink'], text: 'Fur and Ink differ by 40 in the drawing and by 8 in these wools.' }] }))
+    await at(
+      ColourMixes,
+      supply({
+        conflicts: [
+          { colours: ['fur', 'ink'], text: 'Fur and Ink differ by 40 in the drawing and by 8 in these wools.' },
+        ],
+      }),
+    )
     expect(text()).toContain('Heather dusk: same (1.2)')
     expect(text()).toContain('nothing like it in the stash. Mix it, or buy it.')
     expect(text()).toContain('Fur and Ink differ by 40')
@@ -176,7 +321,17 @@ describe('colours', () => {
 })
 
 describe('mixes', () => {
-  const recipe: Recipe = { wools: [{ wool: 1, name: 'Snow', hex: '#ffffff', percent: 60, teasing: 'tear', g: 3.6, freeG: 2 }, { wool: 2, name: 'Harbour', hex: '#38556a', percent: 40, teasing: 'pull', g: 2.4, freeG: 7 }], hex: '#8fa3b8', difference: 1.4, nearness: 'same', isCorrected: true, isEnough: false }
+  const recipe: Recipe = {
+    wools: [
+      { wool: 1, name: 'Snow', hex: '#ffffff', percent: 60, teasing: 'tear', g: 3.6, freeG: 2 },
+      { wool: 2, name: 'Harbour', hex: '#38556a', percent: 40, teasing: 'pull', g: 2.4, freeG: 7 },
+    ],
+    hex: '#8fa3b8',
+    difference: 1.4,
+    nearness: 'same',
+    isCorrected: true,
+    isEnough: false,
+  }
   async function opened(more: Partial<Match> = {}) {
     vi.spyOn(api, 'recipes').mockResolvedValue({ recipes: [recipe] })
     await at(RecipeDialog, supply(), { modelValue: true, match: match(more), grams: 6 })
@@ -191,7 +346,10 @@ describe('mixes', () => {
     expect(words).toContain('only 2.0 g free')
     ;[...document.querySelectorAll('button')].find((b) => b.textContent === 'Take this mix')!.click()
     await nextTick()
-    expect(table.figure.document?.colours[0]?.mix).toEqual([{ wool: 'Snow', percent: 60 }, { wool: 'Harbour', percent: 40 }])
+    expect(table.figure.document?.colours[0]?.mix).toEqual([
+      { wool: 'Snow', percent: 60 },
+      { wool: 'Harbour', percent: 40 },
+    ])
     table.figure.undo()
     expect(table.figure.document?.colours[0]?.mix).toBeUndefined()
   })
@@ -222,11 +380,34 @@ describe('mixes', () => {
 
 describe('portions', () => {
   it('are listed with twins first, and printed on the paper that was chosen', async () => {
-    await at(PortionSheet, supply({
-      wisps: [{ detail: 'eye', colour: 'ink', mg: 6, count: 2, text: 'a strand of 30 mm' }], sets: [{ on: 'head', colour: 'ink', mg: 12, ratio: [1, 1], details: ['eye', 'eye'] }],
-      coverings: [{ part: 'body', way: 'loops', count: 1, pieces: 900, g: 3, metres: 7.5, areaCm2: 0, filmG: 0, text: '900 loops of 5 mm.' }],
-    }))
-    for (const words of ['Split in two equal pieces of 0.30 g.', 'Eyex 2 6 mg', 'Together on Head: 12 mg ink, split 1 : 1 for eye, eye.', '900 loops of 5 mm.', '3.0 g, 7.5 m']) expect(text()).toContain(words)
+    await at(
+      PortionSheet,
+      supply({
+        wisps: [{ detail: 'eye', colour: 'ink', mg: 6, count: 2, text: 'a strand of 30 mm' }],
+        sets: [{ on: 'head', colour: 'ink', mg: 12, ratio: [1, 1], details: ['eye', 'eye'] }],
+        coverings: [
+          {
+            part: 'body',
+            way: 'loops',
+            count: 1,
+            pieces: 900,
+            g: 3,
+            metres: 7.5,
+            areaCm2: 0,
+            filmG: 0,
+            text: '900 loops of 5 mm.',
+          },
+        ],
+      }),
+    )
+    for (const words of [
+      'Split in two equal pieces of 0.30 g.',
+      'Eyex 2 6 mg',
+      'Together on Head: 12 mg ink, split 1 : 1 for eye, eye.',
+      '900 loops of 5 mm.',
+      '3.0 g, 7.5 m',
+    ])
+      expect(text()).toContain(words)
     const sheet = vi.spyOn(api, 'portionsSheet').mockRejectedValue(new Refusal(500, 'The printer is out.'))
     await button('Print the sheet').trigger('click')
     await flushPromises()
@@ -261,13 +442,39 @@ describe('a split by ratio', () => {
 })
 
 describe('the shopping list', () => {
-  const list = { lines: [{ name: 'Hayloft', hex: '#eecb86', days: 3, for: ['Straw'], needG: 1.9, difference: 3.1, price: 2.1, g: 10, packs: [{ packG: 10, price: 2.1, count: 1 }] }], missing: [{ name: 'Ink', needG: 0.05, why: 'The shop has nothing like it: mix it from what you have.' }], price: 2.1, sending: 4.9, days: 3, closed: '' }
+  const list = {
+    lines: [
+      {
+        name: 'Hayloft',
+        hex: '#eecb86',
+        days: 3,
+        for: ['Straw'],
+        needG: 1.9,
+        difference: 3.1,
+        price: 2.1,
+        g: 10,
+        packs: [{ packG: 10, price: 2.1, count: 1 }],
+      },
+    ],
+    missing: [{ name: 'Ink', needG: 0.05, why: 'The shop has nothing like it: mix it from what you have.' }],
+    price: 2.1,
+    sending: 4.9,
+    days: 3,
+    closed: '',
+  }
 
   it('shows packs, price and sending, and what the shop has not', async () => {
     vi.spyOn(api, 'shopping').mockResolvedValue(list)
     await at(ShoppingPane)
     await flushPromises()
-    for (const words of ['1 x 10 g', '1.9 g lacking; differs by 3.1', '50 mg lacking. The shop has nothing like it', 'with 4.90 for sending; all there in 3 days', '7.00']) expect(text()).toContain(words)
+    for (const words of [
+      '1 x 10 g',
+      '1.9 g lacking; differs by 3.1',
+      '50 mg lacking. The shop has nothing like it',
+      'with 4.90 for sending; all there in 3 days',
+      '7.00',
+    ])
+      expect(text()).toContain(words)
   })
 
   it('says that nothing is lacking, that the shop is closed, and that asking failed', async () => {

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use App\Models\Figure;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Http\Request;
+
+/** The cards of the shelf and of the bin, a page at a time, newest first. */
+final class Shelf
+{
+    private const PER_PAGE = 24;
+
+    /**
+     * @param  Builder<Figure>  $figures
+     * @return array{figures: list<array<string, mixed>>, page: int, pages: int, count: int}
+     */
+    public static function page(Builder $figures, Request $request): array
+    {
+        $page = $figures
+            ->with('marks')
+            ->orderByDesc('updated_at')
+            ->orderByDesc('id')
+            ->paginate(
+                self::PER_PAGE,
+                [
+                    'id', 'name', 'revision', 'total_g', 'hands_minutes', 'steps', 'step_keys', 'updated_at', 'deleted_at',
+                ],
+                page: max(1, $request->integer('page', 1)),
+            );
+
+        /** @var list<Figure> $onPage */
+        $onPage = $page->items();
+
+        return [
+            'figures' => array_map(self::card(...), $onPage),
+            'page' => $page->currentPage(),
+            'pages' => $page->lastPage(),
+            'count' => $page->total(),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function card(Figure $figure): array
+    {
+        return [
+            'id' => $figure->id,
+            'name' => $figure->name,
+            'revision' => $figure->revision,
+            'totalG' => $figure->total_g,
+            'handsMinutes' => $figure->hands_minutes,
+            'steps' => $figure->steps,
+            'done' => count($figure->doneSteps()),
+            'changedAt' => $figure->updated_at->toIso8601String(),
+        ];
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Store;
+
+use PDOException;
+use RuntimeException;
+use Throwable;
+
+/** The store cannot be written to, in words that say what was done: nothing. */
+final class StoreTrouble extends RuntimeException
+{
+    /** Result codes of SQLite (sqlite.org/rescode.html), the lower byte. */
+    private const BUSY = [5, 6];
+
+    private const READ_ONLY = [8];
+
+    private const FULL = [10, 13];
+
+    private function __construct(public readonly int $status, string $message)
+    {
+        parent::__construct($message);
+    }
+
+    public static function busy(): self
+    {
+        return new self(
+            503,
+            'Another program holds Impa\'s store, and does not let go. This was not done; try again in a moment.',
+        );
+    }
+
+    public static function readOnly(): self
+    {
+        return new self(
+            503,
+            'Impa may not write to its own folder (storage). This was not done. Give it leave to write there, then try again.',
+        );
+    }
+
+    public static function full(): self
+    {
+        return new self(507, 'The disk is full, or does not take what is written. This was not done. Make room, then try again.');
+    }
+
+    /** What a failed query means for who asked; null where it is no trouble of the store. */
+    public static function in(Throwable $e): ?self
+    {
+        if ($e instanceof self) {
+            return $e;
+        }
+        $code = $e instanceof PDOException && is_array($e->errorInfo) ? $e->errorInfo[1] ?? 0 : 0;
+        $code = is_int($code) ? $code & 0xFF : 0;
+
+        return match (true) {
+            in_array($code, self::BUSY, true) => self::busy(),
+            in_array($code, self::READ_ONLY, true) => self::readOnly(),
+            in_array($code, self::FULL, true) => self::full(),
+            default => null,
+        };
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * Writes the configuration for mutation testing of one room of core: its tests are the files that use the room, by import.
+ *   php bin/mutate.php ROOM > FILE     prints what phpunit.xml says, with those tests alone
+ */
+
+$room = $argv[1] ?? '';
+$root = dirname(__DIR__);
+if (preg_match('/^[A-Z]\w+$/', $room) !== 1 || ! is_dir("$root/core/src/$room")) {
+    fwrite(
+        STDERR,
+        'The rooms are '.implode(', ', array_map(basename(...), glob("$root/core/src/*", GLOB_ONLYDIR) ?: [])).".\n",
+    );
+    exit(2);
+}
+$files = [];
+foreach (glob("$root/core/tests/*Test.php") ?: [] as $file) {
+    if (str_contains((string) file_get_contents($file), 'Impa\\'.$room.'\\')) {
+        $files[] = sprintf('<file>%s</file>', $file);
+    }
+}
+$xml = (string) file_get_contents("$root/phpunit.xml");
+$xml = (string) preg_replace(
+    '~<testsuites>.*</testsuites>~s',
+    '<testsuites><testsuite name="room">'.implode('', $files).'</testsuite></testsuites>',
+    $xml,
+);
+$xml = (string) preg_replace(
+    '~<source>.*</source>~s',
+    "<source><include><directory>$root/core/src/$room</directory></include></source>",
+    $xml,
+);
+// Coverage that is asked for and not there would be a warning, and a warning a mutant that was noticed.
+$xml = str_replace('failOnWarning="true"', 'failOnWarning="false"', $xml);
+echo str_replace(
+    ['bootstrap="vendor', 'cacheDirectory=".phpunit'],
+    ["bootstrap=\"$root/vendor", "cacheDirectory=\"$root/.phpunit"],
+    $xml,
+);

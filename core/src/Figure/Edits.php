@@ -1,0 +1,173 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Figure;
+
+use Impa\Material\CoreMaterial;
+use Impa\Shape\Catalogue;
+use Impa\Shape\ShapeKind;
+use stdClass;
+
+/** Everyday changes: taken away, doubled, coloured, added, mended, made two. Each gives a changed copy that is whole. */
+final class Edits
+{
+    /** A copy lies so far beside what it was taken from, mm. */
+    private const BESIDE_PART_MM = 6.0;
+
+    private const BESIDE_DETAIL_MM = 2.0;
+
+    /**
+     * @param  list<string>  $keys
+     *
+     * @throws EditRefused if one is not there, or none is named
+     * @throws FigureRefused with every fault that would be left
+     */
+    public static function remove(Figure $figure, bool $areParts, array $keys): Edited
+    {
+        $draft = self::draft($figure, $keys);
+        foreach ($keys as $key) {
+            $areParts ? $draft->removePart($key) : $draft->detail($key);
+        }
+        if (! $areParts) {
+            $draft->removeDetails($keys);
+        }
+
+        return Edited::of($draft);
+    }
+
+    /** @throws EditRefused if it is not there */
+    public static function double(Figure $figure, bool $isPart, string $key): Edited
+    {
+        $draft = Draft::of($figure);
+        $copy = Draft::copy($isPart ? $draft->part($key) : $draft->detail($key));
+        $copy->name = ($copy->name ?? $copy->key).' again';
+        if ($isPart) {
+            $copy->at->xMm += self::BESIDE_PART_MM;
+            $copy->at->yMm += self::BESIDE_PART_MM;
+
+            return Edited::of($draft, 'part', $draft->addPart($copy));
+        }
+        $copy->xMm = ($copy->xMm ?? 0) + self::BESIDE_DETAIL_MM;
+        $copy->yMm = ($copy->yMm ?? 0) + self::BESIDE_DETAIL_MM;
+
+        return Edited::of($draft, 'detail', $draft->addDetail($copy));
+    }
+
+    /**
+     * A colour by its value; the figure's colours grow if it is a new one.
+     *
+     * @param  list<string>  $keys
+     *
+     * @throws EditRefused if one is not there, or none is named
+     */
+    public static function paint(Figure $figure, bool $areParts, array $keys, string $hex, string $name): Edited
+    {
+        $draft = self::draft($figure, $keys);
+        $colour = $draft->colourFor($hex, $name);
+        foreach ($keys as $key) {
+            $member = $areParts ? $draft->part($key) : $draft->detail($key);
+            $member->colour = $colour;
+        }
+
+        return Edited::of($draft, $areParts ? 'part' : 'detail', $keys[0]);
+    }
+
+    /**
+     * A shape of the catalogue in its usual size, on top of a part; in an empty figure, on the table.
+     *
+     * @param  string  $on  key of the part; empty for the figure's first
+     */
+    public static function add(Figure $figure, ShapeKind $kind, string $on = ''): Edited
+    {
+        $draft = Draft::of($figure);
+        $size = Catalogue::usualSize($kind);
+        $under = $on === '' ? ($draft->document->parts[0] ?? null) : $draft->part($on);
+        $part = (object) [
+            'key' => $kind->value,
+            'name' => ucfirst($kind->value),
+            'shape' => (object) [
+                'kind' => $kind->value,
+                'widthMm' => $size->widthMm,
+                'heightMm' => $size->heightMm,
+                'depthMm' => $size->depthMm,
+            ],
+            'core' => CoreMaterial::usualFor($size->smallestMm())->value,
+            'at' => (object) [
+                'xMm' => $under?->at->xMm ?? 0.0,
+                'yMm' => $under === null ? $size->heightMm / 2 : round($under->at->yMm + $under->shape->heightMm / 2),
+                'zMm' => $under?->at->zMm ?? 0.0,
+            ],
+            'colour' => $under->colour ?? $draft->document->colours[0]->key ?? '',
+        ];
+        if ($under !== null) {
+            $part->join = (object) ['to' => $under->key, 'by' => 'fluff'];
+        }
+
+        return Edited::of($draft, 'part', $draft->addPart($part));
+    }
+
+    /**
+     * A mend as it was advised: members of a detail, details that come with it, others that go.
+     *
+     * @param  list<stdClass>  $add
+     * @param  list<string>  $remove
+     *
+     * @throws EditRefused if it is not there
+     * @throws FigureRefused with every fault that it would leave
+     */
+    public static function mend(Figure $figure, string $key, stdClass $set, array $add, array $remove): Edited
+    {
+        $draft = Draft::of($figure);
+        $detail = $draft->detail($key);
+        foreach (get_object_vars($set) as $name => $value) {
+            $detail->{$name} = $value;
+        }
+        $draft->removeDetails($remove);
+        foreach ($add as $more) {
+            $more->key ??= $key;
+            $draft->addDetail($more);
+        }
+
+        return Edited::of($draft, 'detail', (string) $detail->key);
+    }
+
+    /**
+     * A mirrored pair of details made two that can be moved by themselves.
+     *
+     * @throws EditRefused if it is not there
+     */
+    public static function parted(Figure $figure, string $key): Edited
+    {
+        $draft = Draft::of($figure);
+        $right = $draft->detail($key);
+        $left = Draft::copy($right);
+        $name = $right->name ?? $key;
+        $mirrored = static fn (array $points): array => array_map(static fn (array $p): array => [0 - $p[0], $p[1]], $points);
+        $left->key = $key.'-left';
+        $left->name = $name.', left';
+        $left->mirror = $right->mirror = false;
+        $left->xMm = 0 - ($right->xMm ?? 0);
+        $left->turnDeg = 0 - ($right->turnDeg ?? 0);
+        if (isset($left->pointsMm)) {
+            $left->pointsMm = $mirrored($left->pointsMm);
+        }
+        if (isset($left->holesMm)) {
+            $left->holesMm = array_map($mirrored, $left->holesMm);
+        }
+        $right->name = $name.', right';
+        $draft->addDetail($left);
+
+        return Edited::of($draft, 'detail', $key);
+    }
+
+    /**
+     * @param  list<string>  $keys
+     *
+     * @throws EditRefused if none is named
+     */
+    private static function draft(Figure $figure, array $keys): Draft
+    {
+        return $keys === [] ? throw EditRefused::nothingChosen() : Draft::of($figure);
+    }
+}

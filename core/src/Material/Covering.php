@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Material;
+
+/** How a part is covered, with its numbers: common ones where the felter gave none (house priors). Immutable. */
+final readonly class Covering
+{
+    /**
+     * @param  float  $lengthMm  height of a loop, length of a tuft, lock or hair from the fold to its end
+     * @param  float  $perCm2  loops, tufts or locks on a square centimetre
+     * @param  float  $mgEach  of a tuft or lock
+     * @param  float  $ribbonMm  width of a wrapping ribbon, of a lay of hair, of one strand of a plait
+     * @param  float  $overlap  of a ribbon over its last turn, as a share of its width
+     */
+    private function __construct(
+        public CoveringWay $way,
+        public float $lengthMm,
+        public float $perCm2,
+        public float $mgEach,
+        public float $ribbonMm,
+        public float $overlap,
+    ) {
+    }
+
+    /** Numbers of 0 or less are filled in. */
+    public static function of(
+        CoveringWay $way,
+        float $lengthMm = 0.0,
+        float $perCm2 = 0.0,
+        float $mgEach = 0.0,
+        float $ribbonMm = 0.0,
+        float $overlap = -1.0,
+    ): self {
+        [$usualLength, $usualPer, $usualMg, $usualRibbon] = match ($way) {
+            CoveringWay::Loops => [5.0, 16.0, 0.0, 0.0],
+            CoveringWay::Tufts => [12.0, 9.0, 12.0, 0.0],
+            CoveringWay::Locks => [40.0, 2.0, 60.0, 0.0],
+            CoveringWay::Hair => [60.0, 0.0, 0.0, 6.0],
+            CoveringWay::Wrap => [0.0, 0.0, 0.0, 8.0],
+            CoveringWay::Plait => [0.0, 0.0, 0.0, 4.0],
+            default => [0.0, 0.0, 0.0, 0.0],
+        };
+
+        return new self(
+            $way,
+            $lengthMm > 0.0 ? $lengthMm : $usualLength,
+            $perCm2 > 0.0 ? $perCm2 : $usualPer,
+            $mgEach > 0.0 ? $mgEach : $usualMg,
+            $ribbonMm > 0.0 ? $ribbonMm : $usualRibbon,
+            $overlap >= 0.0 ? $overlap : 0.3,
+        );
+    }
+
+    public static function felt(): self
+    {
+        return self::of(CoveringWay::Felt);
+    }
+}

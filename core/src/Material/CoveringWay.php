@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Material;
+
+/** What a part is covered with: plain felt, or something laid on, wound round or cut out. */
+enum CoveringWay: string
+{
+    case Felt = 'felt';
+    case Loops = 'loops';
+    case Tufts = 'tufts';
+    case Locks = 'locks';
+    case Hair = 'hair';
+    case Film = 'film';
+    case PreFelt = 'pre-felt';
+    case Wrap = 'wrap';
+    case Plait = 'plait';
+
+    /** Whether it takes the place of the felted cover, instead of lying on it. */
+    public function replacesCover(): bool
+    {
+        return in_array($this, [self::Film, self::PreFelt, self::Wrap, self::Plait], true);
+    }
+
+    /** What it is made up of, in words: "240 loops", "three strands", "sheet". */
+    public function words(int $count): string
+    {
+        return match ($this) {
+            self::Felt => 'felt',
+            self::Loops, self::Tufts, self::Locks => sprintf('%d %s', $count, $this->value),
+            self::Hair => sprintf('%d lays of hair', $count),
+            self::Film => 'stiff sheet',
+            self::PreFelt => 'sheet',
+            self::Wrap => 'ribbon',
+            self::Plait => 'three strands',
+        };
+    }
+
+    /**
+     * The numbers that it has, with words, unit and range (formats/impa-figure-1.schema.json).
+     *
+     * @return list<array{name: string, label: string, unit: string, least: float, most: float}> unit mm is the felter's own
+     */
+    public function fields(): array
+    {
+        $field = static fn (string $name, string $label, string $unit, float $least, float $most): array => [
+            'name' => $name,
+            'label' => $label,
+            'unit' => $unit,
+            'least' => $least,
+            'most' => $most,
+        ];
+        $length = $field('lengthMm', 'Length', 'mm', 0.3, 2000.0);
+        $perCm2 = $field('perCm2', 'On a cm²', '', 0.1, 200.0);
+        $mgEach = $field('mgEach', 'Each weighs', 'mg', 0.1, 5000.0);
+        $ribbon = $field('ribbonMm', 'Ribbon', 'mm', 0.3, 2000.0);
+
+        return match ($this) {
+            self::Felt, self::Film, self::PreFelt => [],
+            self::Loops => [$length, $perCm2],
+            self::Tufts, self::Locks => [$length, $perCm2, $mgEach],
+            self::Hair => [$length, $ribbon],
+            self::Wrap => [$ribbon, $field('overlap', 'Overlap', '', 0.0, 0.9)],
+            self::Plait => [$ribbon],
+        };
+    }
+
+    /** What it is called. */
+    public function label(): string
+    {
+        return match ($this) {
+            self::Felt => 'felt',
+            self::Loops => 'loops of yarn',
+            self::Tufts => 'tufts',
+            self::Locks => 'locks',
+            self::Hair => 'hair from tops',
+            self::Film => 'a sheet with film fibres',
+            self::PreFelt => 'cut from pre-felt',
+            self::Wrap => 'ribbon round a wire',
+            self::Plait => 'a plait',
+        };
+    }
+}

@@ -1,0 +1,171 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Raster;
+
+use GdImage;
+
+/**
+ * A decoded picture, made small enough to look at closely. Pixels lie row by row in one flat array, each
+ * 0xAARRGGBB with alpha from 0 (opaque) to 127 (clear), as GD has it.
+ */
+final readonly class Raster
+{
+    /** The longer side is looked at with so many pixels at most. */
+    public const LOOK_PX = 448;
+
+    public const MOST_MEGAPIXELS = 40;
+
+    public const LEAST_PX = 16;
+
+    /** A side longer than this is no drawing, and no figure can say it (formats/impa-figure-1.schema.json). */
+    public const MOST_SIDE_PX = 40_000;
+
+    /**
+     * @param  list<int>  $pixels  width x height
+     * @param  int  $ownWidth  of the picture as it came
+     * @param  list<string>  $notices  what was done to it, in plain words
+     */
+    private function __construct(
+        public array $pixels,
+        public int $width,
+        public int $height,
+        public int $ownWidth,
+        public int $ownHeight,
+        public array $notices,
+    ) {
+    }
+
+    /**
+     * @param  string  $bytes  PNG, JPEG, WebP or GIF, told by its content
+     * @param  int  $lookPx  the longer side has so many pixels at most afterwards
+     *
+     * @throws PictureRefused if it is none of these, damaged, empty or too large
+     */
+    public static function decode(string $bytes, int $lookPx = self::LOOK_PX): self
+    {
+        [$ownWidth, $ownHeight, $mime] = self::header($bytes);
+        $notices = [];
+        if ($mime === 'image/gif' && preg_match_all('/\x00\x21\xF9\x04.{4}\x00[\x2C\x21]/s', $bytes) > 1) {
+            $notices[] = 'This is an animation; its first frame was taken.';
+        }
+        $image = self::read($bytes);
+        [$image, $turned] = self::upright($image, $bytes, $mime);
+        if ($turned) {
+            [$ownWidth, $ownHeight] = [imagesx($image), imagesy($image)];
+            $notices[] = 'The camera held this picture sideways; it was turned upright.';
+        }
+        $scale = min(1.0, $lookPx / max($ownWidth, $ownHeight));
+        $width = max(1, (int) round($ownWidth * $scale));
+        $height = max(1, (int) round($ownHeight * $scale));
+        imagepalettetotruecolor($image);
+        if ($scale < 1.0) {
+            $small = imagecreatetruecolor($width, $height);
+            imagealphablending($small, false);
+            imagecopyresampled($small, $image, 0, 0, 0, 0, $width, $height, $ownWidth, $ownHeight);
+            $image = $small;
+        }
+        $pixels = [];
+        for ($y = 0; $y < $height; $y++) {
+            for ($x = 0; $x < $width; $x++) {
+                $pixels[] = (int) imagecolorat($image, $x, $y);
+            }
+        }
+
+        return new self($pixels, $width, $height, $ownWidth, $ownHeight, $notices);
+    }
+
+    /**
+     * Size and kind from the file's head alone, before anything large is decoded.
+     *
+     * @return array{int, int, string} width, height and media type
+     *
+     * @throws PictureRefused if it is no picture that can be read
+     */
+    public static function header(string $bytes): array
+    {
+        if ($bytes === '') {
+            throw PictureRefused::empty();
+        }
+        $info = @getimagesizefromstring($bytes);
+        if ($info === false) {
+            throw PictureRefused::notAPicture();
+        }
+        [$width, $height] = $info;
+        if (! in_array($info['mime'], ['image/png', 'image/jpeg', 'image/webp', 'image/gif'], true)) {
+            throw PictureRefused::kindNotRead($info['mime']);
+        }
+        if ($width * $height > self::MOST_MEGAPIXELS * 1_000_000) {
+            throw PictureRefused::tooLarge($width, $height);
+        }
+        if (max($width, $height) > self::MOST_SIDE_PX) {
+            throw PictureRefused::tooLong($width, $height);
+        }
+        if (min($width, $height) < self::LEAST_PX) {
+            throw PictureRefused::tooSmall($width, $height);
+        }
+        if ($info['mime'] === 'image/webp' && str_contains(substr($bytes, 0, 64), 'ANIM')) {
+            throw PictureRefused::animatedWebp();
+        }
+
+        return [$width, $height, $info['mime']];
+    }
+
+    /** The same picture in a mirror. */
+    public function mirrored(): self
+    {
+        return new self(
+            array_merge(...array_map(array_reverse(...), array_chunk($this->pixels, max(1, $this->width)))),
+            $this->width,
+            $this->height,
+            $this->ownWidth,
+            $this->ownHeight,
+            $this->notices,
+        );
+    }
+
+    /** Pixels of the picture as it came for one pixel looked at. */
+    public function ownPerPx(): float
+    {
+        return $this->ownWidth / $this->width;
+    }
+
+    private static function read(string $bytes): GdImage
+    {
+        $complaint = '';
+        set_error_handler(static function (int $level, string $message) use (&$complaint): bool {
+            $complaint .= $message;
+
+            return true;
+        });
+        try {
+            $image = imagecreatefromstring($bytes);
+        } finally {
+            restore_error_handler();
+        }
+        if ($image === false || stripos($complaint, 'premature end') !== false) {
+            throw PictureRefused::damaged();
+        }
+
+        return $image;
+    }
+
+    /** @return array{GdImage, bool} turned as its EXIF orientation asks, and whether it was */
+    private static function upright(GdImage $image, string $bytes, string $mime): array
+    {
+        if ($mime !== 'image/jpeg' || ! function_exists('exif_read_data')) {
+            return [$image, false];
+        }
+        $exif = @exif_read_data('data://image/jpeg;base64,'.base64_encode(substr($bytes, 0, 131072)));
+        $angle = match (is_array($exif) ? $exif['Orientation'] ?? 1 : 1) {
+            3 => 180,
+            6 => -90,
+            8 => 90,
+            default => 0,
+        };
+        $turned = $angle === 0 ? false : imagerotate($image, $angle, 0);
+
+        return $turned === false ? [$image, false] : [$turned, true];
+    }
+}

@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Seeing;
+
+use Impa\Raster\PictureRefused;
+use Impa\Raster\Raster;
+
+/**
+ * From a picture to a figure document, one room after the other: ground, flat colours, ink, regions, who carries whom,
+ * lobes, shapes, twins, joins, names. Immutable.
+ */
+final readonly class Breakdown
+{
+    /** So much of what was left out is listed. */
+    private const MOST_LISTED = 50;
+
+    /**
+     * @param  array<string, mixed>  $document  an impa-figure document
+     * @param  list<string>  $notices  plain words on what was done and left out
+     * @param  list<array{
+     *     0: float, 1: float, 2: float, 3: float,
+     * }>  $figures  boxes of the figures that stand apart on the picture, from the left: left, top, right, bottom as
+     *     shares of its width and height
+     */
+    private function __construct(public array $document, public array $notices, public array $figures)
+    {
+    }
+
+    /**
+     * @param  string  $bytes  the picture file
+     * @param  Wishes|float  $wishes  or only the finished height in mm, 10 to 2000
+     * @param  string  $name  of the figure
+     * @param  string  $file  name of the picture, kept in the document
+     * @param  ?callable(string $doing, float $share): void  $progress  told what is being done and how much is behind; may throw to stop
+     *
+     * @throws PictureRefused if the file is no usable picture, or a wish out of range
+     */
+    public static function of(
+        string $bytes,
+        Wishes|float $wishes,
+        string $name = 'New figure',
+        string $file = '',
+        ?callable $progress = null,
+    ): self {
+        $wishes = is_float($wishes) ? Wishes::of($wishes) : $wishes;
+        $progress ??= static function (): void {
+        };
+        $progress('Reading the picture', 0.0);
+        $raster = Raster::decode($bytes);
+        $progress('Telling the figure from the background', 0.1);
+        $whole = Background::of($raster);
+        $figures = Figures::of($whole, $raster->width);
+        if ($wishes->figure > count($figures->boxes)) {
+            throw PictureRefused::noSuchFigure($wishes->figure, count($figures->boxes));
+        }
+        $ground = $figures->only($wishes->figure, $whole);
+        $isTurned = Facing::isHeavyRight($raster, $ground);
+        $looked = $isTurned ? $raster->mirrored() : $raster;
+        $ground = $isTurned ? $ground->mirrored($raster->width) : $ground;
+        $progress('Sorting the colours', 0.15);
+        $flat = FlatColours::of($looked, $ground, $wishes->shades);
+        $regions = Regions::of($flat, $looked, $ground);
+        $progress('Seeing simple shapes', 0.25);
+        $sorting = Sorting::of($regions, static function (float $share) use ($progress): void {
+            $progress('Seeing simple shapes', 0.25 + 0.6 * $share);
+        });
+        if ($sorting->pieces === []) {
+            throw PictureRefused::nothingDrawn();
+        }
+        $progress('Finding pairs and joins', 0.88);
+        $axis = Pairing::axis($sorting->pieces, $regions);
+        $pieces = Pairing::of($sorting->pieces, $axis);
+        Pairing::straighten($pieces, $axis);
+        Joining::of($pieces, $sorting->map, $regions->width);
+        $sorting = $sorting->withMarks(Layering::missed($pieces, $sorting, $regions, $axis));
+        Naming::of($pieces, $sorting->marks, $axis);
+        $progress('Writing it down', 0.95);
+        $writer = new Writing(
+            $pieces,
+            $sorting,
+            $flat,
+            $looked,
+            $axis,
+            $wishes,
+            array_slice([...$sorting->dropped, ...$regions->dropped], 0, self::MOST_LISTED),
+            $isTurned,
+        );
+
+        return new self(
+            $writer->document($name, $file),
+            [
+                ...$raster->notices,
+                ...$ground->notices,
+                ...$flat->notices,
+                ...self::noticed($figures, $wishes, $regions),
+                ...$sorting->notices,
+            ],
+            array_map(
+                static fn (array $box): array => [
+                    $box[0] / $raster->width,
+                    ($box[1] * $raster->width) / count($raster->pixels),
+                    ($box[2] + 1) / $raster->width,
+                    (($box[3] + 1) * $raster->width) / count($raster->pixels),
+                ],
+                $figures->boxes,
+            ),
+        );
+    }
+
+    /** @return list<string> */
+    private static function noticed(Figures $figures, Wishes $wishes, Regions $regions): array
+    {
+        $notices = [];
+        $count = count($figures->boxes);
+        if ($count > 1 && $wishes->figure === 0) {
+            $notices[] = sprintf(
+                '%d figures stand on this picture. All were taken as one; choose one of them to leave the others out.',
+                $count,
+            );
+        }
+        if ($regions->dropped !== []) {
+            $notices[] = sprintf('%d specks were given to their surroundings.', count($regions->dropped));
+        }
+
+        return $notices;
+    }
+}

@@ -1,0 +1,203 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Seeing;
+
+use Impa\Raster\Blob;
+use Impa\Raster\Contour;
+use Impa\Raster\Stroke;
+use Impa\Shape\ShapeKind;
+
+/** The shapes that are tried on a blob: each kind of the catalogue in the blob's box, upright and along its longest axis. */
+final class Candidates
+{
+    /** By which shares of its size a partly hidden blob is drawn out on trial (house choice). */
+    private const DRAWN_OUT = [0.2, 0.5, 0.9];
+
+    /** A blob so many times longer than wide is a roll, which may be bent; by so many degrees at least. */
+    private const ROLL = 3.0;
+
+    private const BENT_DEG = 25.0;
+
+    /** A ring's roll is at most half as thick as the ring is wide; a little less leaves a hole. */
+    public const THICKEST_RING = 0.48;
+
+    /**
+     * @param  bool  $all  every kind of the catalogue that has few numbers, or the common ones only
+     * @return iterable<Fit>
+     */
+    public static function of(Blob $blob, bool $partlyHidden, bool $all): iterable
+    {
+        foreach (self::leans($blob) as $turn) {
+            yield self::ball($blob, $turn);
+            foreach (self::boxes($blob->box($turn), $turn, $partlyHidden) as $i => $box) {
+                yield from self::inBox($box, $turn, $all && $i === 0);
+            }
+        }
+    }
+
+    /** @return list<float> upright, and as it leans where that can be told */
+    private static function leans(Blob $blob): array
+    {
+        $lean = $blob->leanDeg();
+
+        return $blob->elongation() > 1.12 && min(abs($lean), 90 - abs($lean)) > 3 ? [0.0, $lean] : [0.0];
+    }
+
+    /**
+     * @param  array{float, float, float, float}  $box
+     * @return iterable<Fit>
+     */
+    private static function inBox(array $box, float $turn, bool $all): iterable
+    {
+        [$w, $h, $x, $y] = $box;
+        $new = static fn (ShapeKind $kind, float $across, float $along, float $more, array $options = []): Fit => new Fit(
+            $kind,
+            $across,
+            $along,
+            $options,
+            $x,
+            $y,
+            Fit::angle($turn + $more),
+            0.0,
+        );
+        yield $new(ShapeKind::Ball, $w, $h, 0.0);
+        yield $new(ShapeKind::Drum, $w, $h, 0.0);
+        foreach ($all ? [-0.45, -0.2, 0.2, 0.45] : [-0.3, 0.3] as $taper) {
+            yield $new(ShapeKind::Egg, $w, $h, 0.0, ['taper' => $taper]);
+            yield $new(ShapeKind::Egg, $h, $w, 90.0, ['taper' => $taper]);
+        }
+        foreach ([0.0, 90.0, 180.0, -90.0] as $more) {
+            [$across, $along] = $more === 0.0 || $more === 180.0 ? [$w, $h] : [$h, $w];
+            if ($along > 1.2 * $across && $more >= 0.0 && $more <= 90.0) {
+                yield $new(ShapeKind::Sausage, $across, $along, $more);
+            }
+            if ($all || $along > $across) {
+                yield $new(ShapeKind::Cone, $across, $along, $more);
+            }
+            if ($all) {
+                yield $new(ShapeKind::Dome, $across, $along, $more);
+            }
+            if ($all && $along > 1.1 * $across) {
+                yield $new(ShapeKind::Drop, $across, $along, $more);
+                yield $new(ShapeKind::Drumstick, $across, $along, $more, ['topMm' => 0.5 * $across, 'bottomMm' => $across]);
+            }
+        }
+    }
+
+    /**
+     * The blob's own outline as a plate; none where it has too few corners. A long one is as thick as it is wide.
+     *
+     * @return list<Fit>
+     */
+    public static function ownOutline(Blob $blob): array
+    {
+        [$w, $h, $x, $y] = $blob->box(0.0);
+        $outline = array_map(
+            static fn (array $p): array => [$p[0] - $x, $p[1] - $y],
+            Contour::around($blob, max(0.8, 0.01 * max($w, $h))),
+        );
+        $stroke = Stroke::of($blob);
+        $depth = $stroke->lengthPx > self::ROLL * $stroke->widthPx ? min(1.0, $stroke->widthPx / min($w, $h)) : 0.2;
+
+        // An outline of its own covers all of the blob but the rounding of its corners.
+        return count($outline) >= 3
+            ? [new Fit(ShapeKind::Plate, $w, $h, ['outline' => $outline], $x, $y, 0.0, 0.97, $depth)]
+            : [];
+    }
+
+    /**
+     * Evenly bent rolls along a long blob's course, if it has one.
+     *
+     * @return list<Fit>
+     */
+    public static function bent(Blob $blob): array
+    {
+        $stroke = Stroke::of($blob);
+        [$ax, $ay] = $stroke->course[0];
+        [$bx, $by] = $stroke->course[count($stroke->course) - 1];
+        [$mx, $my] = $stroke->course[intdiv(count($stroke->course), 2)];
+        $chord = hypot($bx - $ax, $by - $ay);
+        $bendDeg = $stroke->bendDeg();
+        if (
+            $bendDeg < self::BENT_DEG ||
+            $stroke->lengthPx < self::ROLL * $stroke->widthPx ||
+            $chord < 1.0 ||
+            ! $stroke->covers($blob, 0.8)
+        ) {
+            return [];
+        }
+        $bends = [];
+        // A roll's ends point to its right; the course's middle bulges to the left of the way from its foot to its head.
+        $bulgesRight = ($bx - $ax) * ($my - $ay) - ($by - $ay) * ($mx - $ax) < 0.0;
+        [$dx, $dy] = $bulgesRight ? [$ax - $bx, $ay - $by] : [$bx - $ax, $by - $ay];
+        foreach ([0.85, 1.0, 1.15] as $more) {
+            $bend = min(330.0, $bendDeg * $more);
+            $sagitta = ($chord / 2) * tan(deg2rad($bend) / 4);
+            $x = ($ax + $bx) / 2 - (($dy / $chord) * $sagitta) / 2;
+            $y = ($ay + $by) / 2 + (($dx / $chord) * $sagitta) / 2;
+            foreach ([0.9, 1.0, 1.1] as $thick) {
+                $bends[] = new Fit(
+                    ShapeKind::Arc,
+                    $stroke->widthPx * $thick,
+                    $stroke->lengthPx,
+                    ['bendDeg' => $bend],
+                    $x,
+                    $y,
+                    rad2deg(atan2(-$dx, $dy)),
+                    0.0,
+                );
+            }
+        }
+
+        return $bends;
+    }
+
+    /**
+     * Rings as wide and high as the blob, as thick as its area asks for.
+     *
+     * @return iterable<Fit>
+     */
+    public static function rings(Blob $blob): iterable
+    {
+        foreach (self::leans($blob) as $turn) {
+            [$w, $h, $x, $y] = $blob->box($turn);
+            // One oval lies so far inside another that the blob's area is between them: pi/4 (w h - (w - 2d)(h - 2d)).
+            $rest = ($w + $h) ** 2 - (16 * $blob->area()) / M_PI;
+            $thick = ($w + $h - sqrt(max(0.0, $rest))) / 4;
+            yield new Fit(ShapeKind::Ring, $w, $h, [], $x, $y, $turn, 0.0, min(self::THICKEST_RING, $thick / min($w, $h)));
+        }
+    }
+
+    /**
+     * A box, and where the blob may go on behind others, the box drawn out to each side.
+     *
+     * @param  array{float, float, float, float}  $box
+     * @return iterable<int, array{float, float, float, float}>
+     */
+    private static function boxes(array $box, float $turnDeg, bool $drawnOut): iterable
+    {
+        yield $box;
+        [$c, $s] = [cos(deg2rad($turnDeg)), sin(deg2rad($turnDeg))];
+        foreach ($drawnOut ? self::DRAWN_OUT : [] as $share) {
+            foreach ([[0, 1], [0, -1], [1, 0], [-1, 0]] as [$u, $v]) {
+                [$w, $h] = [$box[0] * (1 + $share * abs($u)), $box[1] * (1 + $share * abs($v))];
+                [$moveU, $moveV] = [($u * $share * $box[0]) / 2, ($v * $share * $box[1]) / 2];
+                yield [$w, $h, $box[2] + $moveU * $c - $moveV * $s, $box[3] + $moveU * $s + $moveV * $c];
+            }
+        }
+    }
+
+    /** The oval with the blob's own area and spread. */
+    public static function ball(Blob $blob, float $turnDeg): Fit
+    {
+        [$xx, $xy, $yy] = $blob->covariance;
+        [$c, $s] = [cos(deg2rad($turnDeg)), sin(deg2rad($turnDeg))];
+        $w = sqrt(max(1e-6, $xx * $c * $c + 2 * $xy * $c * $s + $yy * $s * $s));
+        $h = sqrt(max(1e-6, $xx * $s * $s - 2 * $xy * $c * $s + $yy * $c * $c));
+        $grow = sqrt($blob->area() / (M_PI * $w * $h));
+
+        return new Fit(ShapeKind::Ball, 2 * $w * $grow, 2 * $h * $grow, [], $blob->middle[0], $blob->middle[1], $turnDeg, 0.0);
+    }
+}

@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Seeing;
+
+use Impa\Colour\Ciede2000;
+use Impa\Colour\Lab;
+use Impa\Figure\Draft;
+use Impa\Figure\Figure;
+use Impa\Figure\Part;
+use Impa\Geometry\Box;
+use Impa\Raster\PictureRefused;
+use stdClass;
+
+/**
+ * A second drawing, from the side: parts are found in it by colour and height, and take their depth and their place
+ * forwards or back from it. Widths and heights stay as the front has them, so that both drawings agree. Immutable.
+ */
+final readonly class SideView
+{
+    /** The same colour in both drawings lies within this CIEDE2000. */
+    private const SAME = 14.0;
+
+    /** A part is found where it stands at much the same height: intersection over union of the two stretches. */
+    private const LEVEL = 0.45;
+
+    /**
+     * @param  stdClass  $document  the changed copy, with the drawing in `sidePicture`
+     * @param  list<string>  $notices
+     */
+    private function __construct(public stdClass $document, public array $notices)
+    {
+    }
+
+    /**
+     * @param  string  $bytes  the drawing's file
+     * @param  bool  $facesLeft  whether the character looks to the left: seen from its right, as the strip shows it
+     *
+     * @throws PictureRefused if it is no usable picture
+     */
+    public static function of(Figure $figure, string $bytes, bool $facesLeft, string $file = '', string $hash = ''): self
+    {
+        $seen = Figure::fromDocument(json_decode((string) json_encode(Breakdown::of($bytes, $figure->heightMm)->document)));
+        $way = $facesLeft ? -1.0 : 1.0;
+        $found = [];
+        $missing = [];
+        foreach ($figure->parts as $key => $part) {
+            $match = self::match($part, $figure, $seen);
+            if ($match === null) {
+                $missing[] = $part->name;
+            } else {
+                [$across, $middle] = self::stretch($match, 0);
+                $found[$key] = [$across, $way * $middle];
+            }
+        }
+        $root = array_key_first(array_filter($figure->parts, static fn (Part $p): bool => ! $p->isJoined()));
+        $shift = $root !== null && isset($found[$root]) ? $figure->parts[$root]->at[2] - $found[$root][1] : 0.0;
+        $draft = Draft::of($figure);
+        $document = $draft->document;
+        foreach ($document->parts as $part) {
+            if (isset($found[$part->key])) {
+                $part->shape->depthMm = ShapeWriting::size($found[$part->key][0]);
+                $part->at->zMm = round($found[$part->key][1] + $shift, 2);
+            }
+        }
+        $picture = $seen->picture;
+        if ($picture !== null) {
+            $document->sidePicture = (object) [
+                'file' => $file,
+                'hash' => $hash,
+                'widthPx' => $picture->widthPx,
+                'heightPx' => $picture->heightPx,
+                'mmPerPx' => $picture->mmPerPx,
+                'originPx' => [round($picture->originXPx - ($way * $shift) / $picture->mmPerPx, 2), $picture->originYPx],
+                'facesLeft' => $facesLeft,
+            ];
+        }
+        $notices = [sprintf('%d of %d parts took their depth from the side picture.', count($found), count($figure->parts))];
+        if ($missing !== []) {
+            $notices[] = sprintf('Not found in it, by colour and height: %s.', implode(', ', $missing));
+        }
+
+        return new self($draft->whole(), $notices);
+    }
+
+    private static function match(Part $part, Figure $figure, Figure $seen): ?Part
+    {
+        [$height, $middle] = self::stretch($part, 1);
+        $lab = $figure->colours[$part->colour]->srgb->lab();
+        $best = null;
+        $most = self::LEVEL;
+        foreach ($seen->parts as $other) {
+            [$otherHeight, $otherMiddle] = self::stretch($other, 1);
+            $both = max(
+                0.0,
+                min($middle + $height / 2, $otherMiddle + $otherHeight / 2) -
+                    max($middle - $height / 2, $otherMiddle - $otherHeight / 2),
+            );
+            $level = $both / max(1e-6, $height + $otherHeight - $both);
+            if ($level > $most && self::isSame($lab, $seen->colours[$other->colour]->srgb->lab())) {
+                [$most, $best] = [$level, $other];
+            }
+        }
+
+        return $best;
+    }
+
+    private static function isSame(Lab $one, Lab $two): bool
+    {
+        return Ciede2000::between($one, $two) < self::SAME;
+    }
+
+    /**
+     * How far a part's outline reaches, and where its middle is, along x (0) or y (1) of the front view; of a pair in a side
+     * drawing, the nearer half.
+     *
+     * @param  0|1  $axis
+     * @return array{float, float}
+     */
+    private static function stretch(Part $part, int $axis): array
+    {
+        $turn = $part->turn;
+        $box = Box::around(
+            array_map(static fn (array $p): array => [$turn->apply($p[0], $p[1], 0.0)[$axis], 0.0], $part->solid->front()[0]),
+        );
+
+        return [$box->width(), $part->at[$axis] + $box->middle()[0]];
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Seeing;
+
+use Impa\Raster\PictureRefused;
+
+/** What the felter asks of a break-down beyond the picture. Immutable. */
+final readonly class Wishes
+{
+    private function __construct(
+        public float $heightMm,
+        public float $shades,
+        public int $figure,
+        public float $roundToMm,
+    ) {
+    }
+
+    /**
+     * @param  float  $heightMm  finished height, 10 to 2000
+     * @param  float  $shades  how strongly near shades are made one: 0 (only what is hardly told apart) to 1 (all of a hue)
+     * @param  int  $figure  of several figures on one picture, this one from the left, from 1; 0 for all of them
+     * @param  float  $roundToMm  sizes in steps of so many mm; 0 for as seen
+     *
+     * @throws PictureRefused if one of them is out of range
+     */
+    public static function of(float $heightMm, float $shades = 0.2, int $figure = 0, float $roundToMm = 0.0): self
+    {
+        if (! ($heightMm >= 10 && $heightMm <= 2000)) {
+            throw PictureRefused::heightOutOfRange($heightMm);
+        }
+        if (! ($shades >= 0 && $shades <= 1)) {
+            throw PictureRefused::shadesOutOfRange($shades);
+        }
+        if ($figure < 0 || ! ($roundToMm >= 0 && $roundToMm <= 10)) {
+            throw PictureRefused::wishOutOfRange();
+        }
+
+        return new self($heightMm, $shades, $figure, $roundToMm);
+    }
+}

@@ -1,0 +1,285 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Seeing;
+
+use Impa\Colour\ColourWords;
+use Impa\Material\CoreMaterial;
+use Impa\Raster\Blob;
+use Impa\Raster\Contour;
+use Impa\Raster\Raster;
+use Impa\Raster\Stroke;
+use Impa\Shape\ShapeKind;
+
+/** Writes what was seen as a figure document: pixels become mm, the figure's origin its middle on the table. */
+final readonly class Writing
+{
+    /** A spot is a disc if a disc covers it so well. */
+    private const DISC = 0.88;
+
+    /** So few pixels are too coarse for that, and a disc for less. */
+    private const CRUMB_PX = 90;
+
+    private const CRUMB_DISC = 0.76;
+
+    /** And a line if it covers so much of it. */
+    private const LINE = 0.94;
+
+    /** Twins on a part that stands within this share of the figure's height of the middle line. */
+    private const ON_AXIS = 0.03;
+
+    private float $mmPerPx;
+
+    private float $bottom;
+
+    private float $figureHeightPx;
+
+    /**
+     * @param  array<int, Piece>  $pieces  by number, twins made one
+     * @param  list<Region>  $dropped  specks to be listed
+     * @param  bool  $isTurned  whether all this was seen in a mirror, and is to be written as it was drawn
+     */
+    public function __construct(
+        private array $pieces,
+        private Sorting $sorting,
+        private FlatColours $flat,
+        private Raster $raster,
+        private float $axis,
+        private Wishes $wishes,
+        private array $dropped,
+        private bool $isTurned,
+    ) {
+        $extent = Extent::of(array_map(static fn (Piece $p): Region => $p->region, $sorting->pieces));
+        $this->bottom = -$extent->maxY - 1.0;
+        $this->figureHeightPx = (float) $extent->heightPx();
+        $this->mmPerPx = $wishes->heightMm / $this->figureHeightPx;
+    }
+
+    /** @return array<string, mixed> */
+    public function document(string $name, string $file): array
+    {
+        $parts = array_values(array_map($this->part(...), $this->pieces));
+        $details = $this->details();
+        $used = [...array_column($parts, 'colour'), ...array_column($details, 'colour')];
+        $colours = $named = [];
+        foreach ($this->flat->colours as $i => $colour) {
+            if (in_array(self::colourKey($i), $used, true)) {
+                $word = ColourWords::of($colour);
+                $named[$word] = ($named[$word] ?? 0) + 1;
+                $colours[] = [
+                    'key' => self::colourKey($i),
+                    'name' => $named[$word] === 1 ? $word : $word.' '.$named[$word],
+                    'hex' => $colour->toHex(),
+                ];
+            }
+        }
+        $own = $this->raster->ownPerPx();
+
+        return [
+            'format' => 'impa-figure',
+            'version' => 1,
+            'name' => $name,
+            'heightMm' => $this->wishes->heightMm,
+            'pose' => 'stand',
+            'firmness' => 'springy',
+            'coverMm' => 3,
+            'core' => 'core-wool',
+            'school' => ['face' => 'loose-head', 'join' => 'fluff'],
+            'colours' => $colours,
+            'parts' => $parts,
+            'details' => $details,
+            'wires' => [],
+            'picture' => [
+                'file' => $file,
+                'widthPx' => $this->raster->ownWidth,
+                'heightPx' => $this->raster->ownHeight,
+                'mmPerPx' => $this->mmPerPx / $own,
+                'originPx' => [
+                    round(($this->isTurned ? $this->raster->width - $this->axis : $this->axis) * $own, 2),
+                    round(-$this->bottom * $own, 2),
+                ],
+                'leftOut' => array_map(
+                    fn (Region $r): array => [
+                        'xMm' => $this->round($this->way() * (($r->minX + $r->maxX + 1) / 2 - $this->axis)),
+                        'yMm' => $this->round(-($r->minY + $r->maxY + 1) / 2 - $this->bottom),
+                        'widthMm' => $this->round((float) $r->widthPx()),
+                        'colour' => ColourWords::of($this->flat->colours[$r->label]),
+                    ],
+                    $this->dropped,
+                ),
+            ],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function part(Piece $piece): array
+    {
+        $fit = $this->isTurned && ! $piece->mirror ? $piece->fit->mirrored($this->axis) : $piece->fit;
+        $shape = ShapeWriting::of($fit, $this->mmPerPx, Naming::isThin($piece->name), $this->wishes->roundToMm);
+        $part = [
+            'key' => $piece->key,
+            'name' => $piece->name,
+            'shape' => $shape,
+            'at' => [
+                'xMm' => $this->round($fit->x - $this->axis),
+                'yMm' => $this->round($fit->y - $this->bottom),
+                'zMm' => $this->round($piece->zPx),
+            ],
+            'turnDeg' => ['x' => 0, 'y' => 0, 'z' => round($fit->turnDeg, 1)],
+            'mirror' => $piece->mirror,
+            'colour' => self::colourKey($piece->region->label),
+            'core' => CoreMaterial::usualFor(min($shape['widthMm'], $shape['heightMm'], $shape['depthMm']))->value,
+            'finish' => 'smooth',
+            'seen' => Reasons::ofPiece($piece, $this->pieces, $this->mmPerPx),
+        ];
+        if ($piece->joinTo >= 0) {
+            $part['join'] = [
+                'to' => $this->pieces[$piece->joinTo]->key,
+                'by' => $fit->kind === ShapeKind::Plate ? 'slit' : 'fluff',
+            ];
+        }
+
+        return $part;
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function details(): array
+    {
+        $details = $done = $used = [];
+        $marks = $this->sorting->marks;
+        foreach ($marks as $i => $mark) {
+            $piece = $this->pieces[$mark->on] ?? null;
+            if ($piece === null || isset($done[$i])) {
+                continue;
+            }
+            $twin = $this->twin($i, $mark, $piece);
+            if ($twin >= 0 && $mark->blob->middle[0] < $this->axis) {
+                // Its right twin will speak for both.
+                continue;
+            }
+            $done[$twin] = true;
+            $pixels = $this->onPiece($mark, $piece);
+            if (count($pixels) < 6) {
+                continue;
+            }
+            $mark = new Mark($mark->label, Blob::of($pixels, $mark->blob->width), $mark->on, $mark->layer, $mark->edgePx);
+            $name = MarkNames::of($mark, $piece, $twin >= 0, $marks, $this->flat->colours[$mark->label], $this->axis);
+            $used[$name] = ($used[$name] ?? 0) + 1;
+            $name .= $used[$name] === 1 ? '' : ' '.$used[$name];
+            $drawn = $this->drawn($mark, $piece, $twin >= 0);
+            $details[] = ['key' => strtolower(str_replace(' ', '-', $name)), 'name' => $name, 'on' => $piece->key] +
+                $drawn + [
+                    'colour' => self::colourKey($mark->label),
+                    'layer' => $mark->layer,
+                    'mirror' => $twin >= 0,
+                    'method' => 'felt',
+                    'seen' => Reasons::ofMark($mark, $piece, $drawn['kind'], $twin >= 0),
+                ];
+        }
+
+        return $details;
+    }
+
+    /**
+     * A mark's pixels that lie on the shape seen in its piece: what hangs over has nothing to be felted on.
+     *
+     * @return array<int, true>
+     */
+    private function onPiece(Mark $mark, Piece $piece): array
+    {
+        $fit = $piece->fit;
+        $solid = $fit->solid();
+        [$c, $s] = [cos(deg2rad($fit->turnDeg)), sin(deg2rad($fit->turnDeg))];
+        $on = [];
+        foreach ($mark->blob->pixels as $pixel => $_) {
+            $dx = ($pixel % $mark->blob->width) + 0.5 - $fit->x;
+            $dy = -intdiv($pixel, $mark->blob->width) - 0.5 - $fit->y;
+            if (! is_nan($solid->frontMm($dx * $c + $dy * $s, $dy * $c - $dx * $s))) {
+                $on[$pixel] = true;
+            }
+        }
+
+        return $on;
+    }
+
+    /** Index of the same mark on the other side of a part that stands on the middle line, or -1. */
+    private function twin(int $i, Mark $mark, Piece $piece): int
+    {
+        if ($piece->mirror || abs($piece->fit->x - $this->axis) > self::ON_AXIS * $this->figureHeightPx) {
+            return -1;
+        }
+        foreach ($this->sorting->marks as $j => $other) {
+            if (
+                $j !== $i &&
+                $other->on === $mark->on &&
+                $other->label === $mark->label &&
+                $other->layer === $mark->layer &&
+                Pairing::mirrors($mark->blob, $other->blob, $this->axis, $this->figureHeightPx)
+            ) {
+                return $j;
+            }
+        }
+
+        return -1;
+    }
+
+    /** @return array{kind: string}&array<string, mixed> kind, place and size */
+    private function drawn(Mark $mark, Piece $piece, bool $isPair): array
+    {
+        $way = $isPair || $piece->mirror ? 1 : $this->way();
+        $local = fn (array $p): array => [$this->round($way * ($p[0] - $piece->fit->x)), $this->round($p[1] - $piece->fit->y)];
+        $disc = Fit::disc($mark->blob, []);
+        [$x, $y] = $local([$disc->x, $disc->y]);
+        $asDisc = [
+            'kind' => 'disc',
+            'widthMm' => $this->size($disc->widthPx),
+            'heightMm' => $this->size($disc->heightPx),
+            'xMm' => $x,
+            'yMm' => $y,
+            'turnDeg' => round($way * $disc->turnDeg, 1) + 0.0,
+        ];
+        if ($disc->overlap > ($mark->blob->area() > self::CRUMB_PX ? self::DISC : self::CRUMB_DISC)) {
+            return $asDisc;
+        }
+        if (Stroke::isOne($mark->blob, $mark->edgePx)) {
+            $stroke = Stroke::of($mark->blob);
+            if ($stroke->covers($mark->blob, self::LINE)) {
+                return [
+                    'kind' => 'line',
+                    'widthMm' => $this->size($stroke->widthPx),
+                    'pointsMm' => array_map($local, $stroke->course),
+                ];
+            }
+        }
+        $outline = Contour::around($mark->blob, max(0.6, 0.0035 * $this->figureHeightPx));
+
+        return count($outline) >= 3 ? ['kind' => 'patch', 'pointsMm' => array_map($local, $outline)] : $asDisc;
+    }
+
+    private static function colourKey(int $label): string
+    {
+        return 'c'.($label + 1);
+    }
+
+    /** -1 where x is to be written the other way round. */
+    private function way(): int
+    {
+        return $this->isTurned ? -1 : 1;
+    }
+
+    private function mm(float $px): float
+    {
+        return $px * $this->mmPerPx;
+    }
+
+    private function round(float $px): float
+    {
+        return round($this->mm($px), 2) + 0.0;
+    }
+
+    private function size(float $px): float
+    {
+        return ShapeWriting::size($this->mm($px));
+    }
+}

@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Surface;
+
+use Impa\Figure\Figure;
+use Impa\Figure\Part;
+use Impa\Figure\Placement;
+use Impa\Figure\Side;
+
+/**
+ * A place on a part that others can be measured from: its crown, a detail, the foot of what is joined to it. In mm from
+ * the part's middle. Immutable.
+ */
+final readonly class Anchor
+{
+    /** How far it is drawn in towards the middle, share by share, until it lies on the part as seen from the front. */
+    private const INWARDS = 0.98;
+
+    private const STEPS = 120;
+
+    private function __construct(public string $key, public string $name, public float $xMm, public float $yMm)
+    {
+    }
+
+    public static function crown(Surface $surface): self
+    {
+        return new self('crown', 'the crown', 0.0, $surface->crownMm());
+    }
+
+    /** @return non-empty-list<self> the crown first; of a pair both */
+    public static function all(Figure $figure, Part $part, Surface $surface): array
+    {
+        $anchors = [self::crown($surface)];
+        foreach ($figure->detailsOn($part->key) as $detail) {
+            [$x, $y] = $detail->middle();
+            if ($detail->side === Side::Front && $surface->has($x, $y)) {
+                $anchors[] = new self($detail->key, $detail->mirror ? $detail->name.', right' : $detail->name, $x, $y);
+                if ($detail->mirror && $surface->has(-$x, $y)) {
+                    $anchors[] = new self($detail->key.' twin', $detail->name.', left', -$x, $y);
+                }
+            }
+        }
+        foreach ($figure->parts as $joined) {
+            foreach ($joined->joinTo === $part->key ? $joined->placements() : [] as $placement) {
+                $foot = self::foot($placement, $part, $surface);
+                if ($foot !== null) {
+                    $anchors[] = new self(
+                        $joined->key.($placement->isTwin ? ' twin' : '').' foot',
+                        sprintf(
+                            'the foot of %s%s',
+                            mb_strtolower($joined->name),
+                            $joined->mirror ? ($foot[0] < 0.0 ? ', left' : ', right') : '',
+                        ),
+                        ...$foot,
+                    );
+                }
+            }
+        }
+
+        return $anchors;
+    }
+
+    /**
+     * Where a mark lies from here: level by tape from straight above or below the anchor, by tape up or down the anchor's own
+     * line to that level, and straight by calipers.
+     *
+     * @return ?array{acrossMm: float, downMm: float, pinMm: float} null where one of the three ways leaves the part
+     */
+    public function to(Surface $surface, float $xMm, float $yMm): ?array
+    {
+        $across = TapeMark::straightMm($surface, [$this->xMm, $yMm], [$xMm, $yMm]);
+        $down =
+            $this->key === 'crown'
+                ? TapeMark::downMm($surface, $yMm)
+                : TapeMark::straightMm($surface, [$this->xMm, $this->yMm], [$this->xMm, $yMm]);
+        $pin = sqrt(
+            ($xMm - $this->xMm) ** 2 +
+                ($yMm - $this->yMm) ** 2 +
+                ($surface->heightMm($xMm, $yMm) - $surface->heightMm($this->xMm, $this->yMm)) ** 2,
+        );
+
+        return is_nan($across + $down + $pin)
+            ? null
+            : [
+                'acrossMm' => $xMm < $this->xMm ? -$across : $across,
+                'downMm' => $yMm > $this->yMm ? -$down : $down,
+                'pinMm' => $pin,
+            ];
+    }
+
+    /**
+     * @return ?array{
+     *     float, float,
+     * } the point of a joined piece that lies nearest to the part's middle, drawn in until it is seen on the part
+     */
+    private static function foot(Placement $piece, Part $part, Surface $surface): ?array
+    {
+        $nearest = [INF, 0.0, 0.0];
+        foreach ($piece->rings() as $ring) {
+            $n = count($ring);
+            // The middle of each ring: the course of the piece itself.
+            $point = array_map(static fn (int $axis): float => array_sum(array_column($ring, $axis)) / $n - $part->at[$axis], [
+                0,
+                1,
+                2,
+            ]);
+            $far = sqrt($point[0] ** 2 + $point[1] ** 2 + $point[2] ** 2);
+            $nearest = $far < $nearest[0] ? [$far, $point[0], $point[1]] : $nearest;
+        }
+        [, $x, $y] = $nearest;
+        for ($i = 0; $i < self::STEPS && ! $surface->has($x, $y); $i++) {
+            [$x, $y] = [$x * self::INWARDS, $y * self::INWARDS];
+        }
+
+        return $surface->has($x, $y) ? [$x, $y] : null;
+    }
+}

@@ -1,0 +1,180 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Wool;
+
+use Impa\Figure\Detail;
+use Impa\Figure\Figure;
+use Impa\Figure\Part;
+use Impa\Material\CoveringWay;
+use Impa\Material\Densities;
+
+/**
+ * Everything a figure takes, line by line. The one place that says what is weighed out: totals, steps, portions, supply,
+ * balance, cards and the shelf only group its lines. Unchanging; surfaces are memoised.
+ */
+final class Ledger
+{
+    /** @var array<string, float> cm2 by part key, once they were asked for */
+    private array $areas = [];
+
+    /**
+     * @param  array<string, PartWool>  $wool  of one piece, by part key
+     * @param  list<LedgerLine>  $lines  part by part, then detail by detail, in the figure's order; none of 0 g
+     */
+    private function __construct(
+        public readonly Figure $figure,
+        public readonly Densities $densities,
+        public readonly array $wool,
+        public readonly array $lines,
+    ) {
+    }
+
+    public static function of(Figure $figure, Densities $densities): self
+    {
+        $wool = array_map(static fn (Part $part): PartWool => PartWool::of($part, $densities), $figure->parts);
+        $lines = [];
+        foreach ($figure->parts as $key => $part) {
+            array_push($lines, ...self::part($part, $wool[$key]));
+        }
+        foreach ($figure->details as $detail) {
+            $lines[] = self::detail($detail, $figure, $densities);
+        }
+
+        return new self(
+            $figure,
+            $densities,
+            $wool,
+            array_values(array_filter($lines, static fn (LedgerLine $l): bool => $l->g > 0.0)),
+        );
+    }
+
+    /** @return list<LedgerLine> what one part takes: its inside, its cover, what is laid on */
+    public function ofPart(string $key): array
+    {
+        return array_values(array_filter($this->lines, static fn (LedgerLine $l): bool => $l->part === $key && $l->detail === ''));
+    }
+
+    /** What a detail takes, all its pieces; none where it takes no wool. */
+    public function ofDetail(string $key): ?LedgerLine
+    {
+        foreach ($this->lines as $line) {
+            if ($line->detail === $key) {
+                return $line;
+            }
+        }
+
+        return null;
+    }
+
+    /** Grams of everything that is weighed out. */
+    public function totalG(): float
+    {
+        return array_sum(array_map(static fn (LedgerLine $l): float => $l->allG(), $this->lines));
+    }
+
+    /**
+     * Grams by wool: what fills the parts first, then film, then colours in the figure's order.
+     *
+     * @return list<array{material: string, colour: ?string, spread: Spread}>
+     */
+    public function totals(): array
+    {
+        $fillings = $colours = [];
+        foreach ($this->lines as $line) {
+            if ($line->colour === '') {
+                $fillings[$line->material] = ($fillings[$line->material] ?? 0.0) + $line->allG();
+            } else {
+                $colours[$line->colour] = ($colours[$line->colour] ?? 0.0) + $line->allG();
+            }
+        }
+        $totals = [];
+        foreach ($fillings as $material => $g) {
+            $totals[] = ['material' => $material, 'colour' => null, 'spread' => $this->spread($g)];
+        }
+        foreach (array_keys($this->figure->colours) as $colour) {
+            if (isset($colours[$colour])) {
+                $totals[] = [
+                    'material' => LedgerLine::WOOL,
+                    'colour' => (string) $colour,
+                    'spread' => $this->spread($colours[$colour]),
+                ];
+            }
+        }
+
+        return $totals;
+    }
+
+    /** The surface of one piece of a part, the dearest of its sums. */
+    public function areaCm2(string $part): float
+    {
+        return $this->areas[$part] ??= $this->wool[$part]->areaCm2();
+    }
+
+    public function spread(float $g): Spread
+    {
+        return Spread::around($g, $this->densities->sigma);
+    }
+
+    /** @return list<LedgerLine> */
+    private static function part(Part $part, PartWool $wool): array
+    {
+        $line = static fn (
+            Purpose $purpose,
+            string $material,
+            string $colour,
+            float $g,
+            CoveringWay $way,
+            string $why,
+        ): LedgerLine => new LedgerLine(
+            part: $part->key,
+            detail: '',
+            purpose: $purpose,
+            material: $material,
+            colour: $colour,
+            g: $g,
+            pieces: $part->count(),
+            way: $way,
+            why: $why,
+        );
+        $way = $part->covering->way;
+        $name = mb_strtolower($part->name);
+
+        return [
+            $line(Purpose::Inside, $wool->coreMaterial()->value, '', $wool->coreG(), CoveringWay::Felt, 'inside '.$name),
+            $line(
+                Purpose::Cover,
+                LedgerLine::WOOL,
+                $part->colour,
+                $wool->coverG(),
+                CoveringWay::Felt,
+                ($wool->insideCm3 > 0.0 ? 'cover of ' : 'all of ').$name,
+            ),
+            $line(
+                Purpose::Covering,
+                LedgerLine::WOOL,
+                $part->colour,
+                $wool->covering->g,
+                $way,
+                $way->words($wool->covering->count).' of '.$name,
+            ),
+            $line(Purpose::Film, LedgerLine::FILM, '', $wool->covering->filmG, $way, 'between the layers of '.$name),
+        ];
+    }
+
+    private static function detail(Detail $detail, Figure $figure, Densities $densities): LedgerLine
+    {
+        return new LedgerLine(
+            part: $detail->on,
+            detail: $detail->key,
+            purpose: Purpose::Detail,
+            material: LedgerLine::WOOL,
+            colour: $detail->colour,
+            g: DetailWool::mg($detail, $densities) / 1000,
+            pieces: $figure->pieces($detail),
+            way: CoveringWay::Felt,
+            why: mb_strtolower($detail->name),
+        );
+    }
+}

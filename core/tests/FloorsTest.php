@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Tests\Floors;
+
+/**
+ * The rooms of core by floor, as the README has them: a room uses only floors below its own, never one beside it.
+ *
+ * @return list<list<string>>
+ */
+function floors(): array
+{
+    preg_match_all('/^\| (\d) \| ([A-Z][A-Za-z, ]+) \|/m', (string) file_get_contents(__DIR__.'/../../README.md'), $rows, PREG_SET_ORDER);
+    $floors = [];
+    foreach ($rows as [, $floor, $rooms]) {
+        $floors[(int) $floor] = explode(', ', $rooms);
+    }
+
+    return array_values($floors);
+}
+
+/** @return array<string, int> floor by room */
+function floorOf(): array
+{
+    $of = [];
+    foreach (floors() as $floor => $rooms) {
+        $of += array_fill_keys($rooms, $floor);
+    }
+
+    return $of;
+}
+
+/**
+ * Every use of another room, by import or by full name.
+ *
+ * @return list<array{string, string, string}> file, its room, the room it uses
+ */
+function arrows(): array
+{
+    $root = dirname(__DIR__).'/src/';
+    $arrows = [];
+    foreach (new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator($root, \FilesystemIterator::SKIP_DOTS)) as $file) {
+        $path = substr((string) $file, strlen($root));
+        $room = explode('/', $path)[0];
+        $code = '';
+        foreach (token_get_all((string) file_get_contents((string) $file)) as $token) {
+            $code .= is_array($token) ? (in_array($token[0], [T_COMMENT, T_DOC_COMMENT], true) ? '' : $token[1]) : $token;
+        }
+        preg_match_all('/\bImpa\\\\(?:\{[^}]*\}|([A-Z]\w*)\\\\)/', $code, $uses);
+        foreach (array_unique($uses[1]) as $other) {
+            if ($other !== $room) {
+                $arrows[] = [$path, $room, $other];
+            }
+        }
+    }
+
+    return $arrows;
+}
+
+it('has every room of core on a floor of the table in the README, and no room there that is not in core', function () {
+    $rooms = array_map(basename(...), glob(dirname(__DIR__).'/src/*', GLOB_ONLYDIR) ?: []);
+    expect(array_keys(floorOf()))->toEqualCanonicalizing($rooms);
+});
+
+it('lets a room use only rooms of the floors below it', function () {
+    $floor = floorOf();
+    $wrong = array_filter(arrows(), static fn (array $a): bool => ($floor[$a[2]] ?? 99) >= $floor[$a[1]]);
+    expect(array_map(static fn (array $a): string => implode(' -> ', $a), array_values($wrong)))->toBe([]);
+});
+
+it('finds the arrows that there are', function () {
+    // A reader of imports that found none would pass the test above.
+    expect(count(arrows()))->toBeGreaterThan(150)->and(arrows())->toContain(['Plan/Plan.php', 'Plan', 'Balance']);
+});

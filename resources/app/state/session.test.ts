@@ -1,0 +1,229 @@
+import { createPinia, setActivePinia } from 'pinia'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { plain } from '../../../tests/support/onTable'
+import { api, Refusal, type FigureWool, type SavedFigure, type Supply } from '../api/client'
+import type { Figure } from '../api/figure'
+import { useFigure } from './figure'
+import { useSupply } from './supply'
+
+/** An answer that comes when the test says so. */
+interface Late<T> {
+  promise: Promise<T>
+  come: (value: T) => void
+  fail: (error: Error) => void
+}
+function late<T>(): Late<T> {
+  let come!: (value: T) => void
+  let fail!: (error: Error) => void
+  const promise = new Promise<T>((resolve, reject) => ([come, fail] = [resolve, reject]))
+  return { promise, come, fail }
+}
+const called = (name: string): Figure => ({ ...plain(), name })
+const found = (id: number, revision = 3): SavedFigure => ({
+  id,
+  revision,
+  picture: null,
+  document: called(`Figure ${id}`),
+})
+const rename = (to: string) => useFigure().change((d) => (d.name = to))
+const draft = (id: number) => localStorage.getItem(`impa:draft:${id}`)
+const settle = () => vi.advanceTimersByTimeAsync(0)
+
+beforeEach(() => {
+  localStorage.clear()
+  vi.useFakeTimers()
+  setActivePinia(createPinia())
+  vi.spyOn(api, 'steps').mockResolvedValue({ done: [] })
+  vi.spyOn(api, 'board').mockResolvedValue({ document: null } as never)
+  vi.spyOn(api, 'figure').mockImplementation((id) => Promise.resolve(found(id)))
+})
+afterEach(() => {
+  vi.restoreAllMocks()
+  vi.useRealTimers()
+})
+
+describe("a figure that is opened while another one's answer is late", () => {
+  it('is never given the document of the other one, in whatever order they come', async () => {
+    const [one, two] = [late<SavedFigure>(), late<SavedFigure>()]
+    vi.mocked(api.figure).mockImplementation((id) => (id === 1 ? one : two).promise)
+    const save = vi.spyOn(api, 'save').mockImplementation((id, revision) => Promise.resolve(found(id, revision + 1)))
+    const figure = useFigure()
+    void figure.open(1)
+    void figure.open(2)
+    two.come(found(2))
+    await settle()
+    one.come(found(1))
+    await settle()
+    expect([figure.id, figure.document?.name]).toEqual([2, 'Figure 2'])
+    rename('Changed')
+    await vi.advanceTimersByTimeAsync(600)
+    expect(save.mock.calls.map((c) => [c[0], c[2].name])).toEqual([[2, 'Changed']])
+  })
+
+  it('keeps its own revision while a save of the other one is on its way', async () => {
+    const answer = late<SavedFigure>()
+    const save = vi.spyOn(api, 'save').mockReturnValueOnce(answer.promise)
+    const figure = useFigure()
+    await figure.open(1)
+    rename('One, changed')
+    await vi.advanceTimersByTimeAsync(600)
+    vi.mocked(api.figure).mockImplementation((id) => Promise.resolve(found(id, 40)))
+    await figure.open(2)
+    answer.come(found(1, 4))
+    await settle()
+    expect([figure.id, figure.revision, figure.saveState]).toEqual([2, 40, 'saved'])
+    save.mockImplementation((id, revision) => Promise.resolve(found(id, revision + 1)))
+    rename('Two, changed')
+    await vi.advanceTimersByTimeAsync(600)
+    expect(save.mock.calls.map((c) => [c[0], c[1]])).toEqual([
+      [1, 3],
+      [2, 40],
+    ])
+  })
+
+  it('is not told of a fault of the other one', async () => {
+    const board = late<never>()
+    const figure = useFigure()
+    await figure.open(1)
+    vi.mocked(api.board).mockReturnValueOnce(board.promise)
+    rename('Broken')
+    await figure.open(2)
+    board.fail(new Refusal(422, 'The figure has a fault.'))
+    await settle()
+    expect(figure.trouble).toBe('')
+  })
+})
+
+describe('a figure that could not be fetched', () => {
+  it('is asked for again when it is opened again', async () => {
+    vi.mocked(api.figure).mockRejectedValueOnce(new Refusal(0, 'Impa does not answer.'))
+    const figure = useFigure()
+    await figure.open(1)
+    expect([figure.document, figure.trouble]).toEqual([null, 'Impa does not answer.'])
+    await figure.open(1)
+    expect(figure.document?.name).toBe('Figure 1')
+  })
+})
+
+describe('a change of the last half second', () => {
+  it('is sent before another figure lies on the table', async () => {
+    const save = vi.spyOn(api, 'save').mockImplementation((id, revision) => Promise.resolve(found(id, revision + 1)))
+    const figure = useFigure()
+    await figure.open(1)
+    rename('At the last moment')
+    await figure.open(2)
+    expect(save.mock.calls.map((c) => [c[0], c[2].name])).toEqual([[1, 'At the last moment']])
+    await settle()
+    expect(draft(1)).toBeNull()
+  })
+
+  it('is there, with all that can be undone, for who comes back before it is saved', async () => {
+    vi.spyOn(api, 'save').mockReturnValue(late<SavedFigure>().promise)
+    const figure = useFigure()
+    await figure.open(1)
+    rename('Not saved yet')
+    await figure.open(2)
+    await figure.open(1)
+    expect(figure.document?.name).toBe('Not saved yet')
+    expect(vi.mocked(api.figure).mock.calls.filter((c) => c[0] === 1)).toHaveLength(1)
+    figure.undo()
+    expect(figure.document?.name).toBe('Figure 1')
+  })
+
+  it('is taken up without a conflict where the save before it landed after all', async () => {
+    vi.spyOn(api, 'save').mockReturnValue(late<SavedFigure>().promise)
+    const figure = useFigure()
+    await figure.open(1)
+    rename('On its way')
+    await vi.advanceTimersByTimeAsync(600)
+    rename('And more')
+    // The window closes; the save lands, its answer is never heard.
+    setActivePinia(createPinia())
+    vi.mocked(api.figure).mockResolvedValue({ ...found(1, 4), document: called('On its way') })
+    const again = useFigure()
+    await again.open(1)
+    expect([again.document?.name, again.saveState, again.revision]).toEqual(['And more', 'waiting', 4])
+  })
+
+  it('is a conflict where somebody else saved meanwhile', async () => {
+    vi.spyOn(api, 'save').mockReturnValue(late<SavedFigure>().promise)
+    const figure = useFigure()
+    await figure.open(1)
+    rename('On its way')
+    await vi.advanceTimersByTimeAsync(600)
+    setActivePinia(createPinia())
+    vi.mocked(api.figure).mockResolvedValue({ ...found(1, 4), document: called('Of another window') })
+    const again = useFigure()
+    await again.open(1)
+    expect([again.document?.name, again.saveState]).toEqual(['On its way', 'conflict'])
+  })
+})
+
+describe('wool that is set aside or used up', () => {
+  const wool: FigureWool = { state: 'aside', aside: [], used: [] }
+  beforeEach(() => {
+    vi.spyOn(api, 'supply').mockResolvedValue({ needs: [], matches: [], insides: [] } as unknown as Supply)
+    vi.spyOn(api, 'figureWool').mockResolvedValue({ ...wool, state: 'open' })
+  })
+
+  it('waits for the save that is on its way, and for the one after it', async () => {
+    const [first, second] = [late<SavedFigure>(), late<SavedFigure>()]
+    vi.spyOn(api, 'save').mockReturnValueOnce(first.promise).mockReturnValueOnce(second.promise)
+    const aside = vi.spyOn(api, 'setAside').mockResolvedValue(wool)
+    const [figure, supply] = [useFigure(), useSupply()]
+    await figure.open(1)
+    rename('One')
+    await vi.advanceTimersByTimeAsync(600)
+    rename('Two')
+    const done = supply.setAside()
+    first.come(found(1, 4))
+    await settle()
+    expect(aside).not.toHaveBeenCalled()
+    second.come(found(1, 5))
+    await done
+    expect(aside).toHaveBeenCalledTimes(1)
+    expect(figure.saveState).toBe('saved')
+  })
+
+  it('is left as it was where the figure cannot be saved, and says so', async () => {
+    vi.spyOn(api, 'save').mockRejectedValue(new Refusal(0, 'Impa does not answer.'))
+    const finish = vi.spyOn(api, 'finishWool').mockResolvedValue(wool)
+    const [figure, supply] = [useFigure(), useSupply()]
+    await figure.open(1)
+    rename('One')
+    await supply.finish({ 1: 3 })
+    expect(finish).not.toHaveBeenCalled()
+    expect(supply.trouble).toContain('not saved yet')
+  })
+
+  it('shows nothing of a figure that was left before its answer came', async () => {
+    const [reckoned, asked] = [late<Supply>(), late<FigureWool>()]
+    const [figure, supply] = [useFigure(), useSupply()]
+    await figure.open(1)
+    vi.mocked(api.supply).mockReturnValueOnce(reckoned.promise)
+    vi.mocked(api.figureWool).mockReturnValueOnce(asked.promise)
+    void supply.open()
+    await figure.open(2)
+    reckoned.come({ needs: [{ lackG: 9 }], matches: [], insides: [] } as unknown as Supply)
+    asked.come(wool)
+    await settle()
+    expect([supply.supply, supply.wool]).toEqual([null, null])
+  })
+})
+
+describe('a step', () => {
+  it('is marked once the plan it belongs to is saved', async () => {
+    const answer = late<SavedFigure>()
+    vi.spyOn(api, 'save').mockReturnValue(answer.promise)
+    const mark = vi.spyOn(api, 'mark').mockResolvedValue({ done: ['core:body'] })
+    const figure = useFigure()
+    await figure.open(1)
+    rename('One')
+    const done = figure.mark('core:body', true)
+    await settle()
+    expect(mark).not.toHaveBeenCalled()
+    answer.come(found(1, 4))
+    await done
+    expect(figure.done).toEqual(['core:body'])
+  })
+})

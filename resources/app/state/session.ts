@@ -1,0 +1,230 @@
+import { ref, shallowRef, type Ref, type ShallowRef } from 'vue'
+import { api, Refusal, type Board, type Fault } from '../api/client'
+import type { Figure } from '../api/figure'
+
+export type SaveState = 'saved' | 'waiting' | 'saving' | 'conflict' | 'failed'
+
+/** What stands in this browser until it is saved: on which revision, and what was on its way when it was written. */
+interface Draft {
+  revision: number
+  document: Figure
+  sent?: string
+}
+
+const SAVE_AFTER_MS = 500
+
+/**
+ * One open figure: its document, whether it is saved, and what the server reckons of it. Whatever answers come, and however
+ * late, they are about this figure and change nothing else.
+ */
+export interface Session {
+  readonly id: number
+  revision: Ref<number>
+  picture: Ref<number | null>
+  document: ShallowRef<Figure | null>
+  /** As it stood on the server when a draft was taken up in its place: what undo goes back to. */
+  before: ShallowRef<Figure | null>
+  board: ShallowRef<Board | null>
+  faults: ShallowRef<Fault[]>
+  trouble: Ref<string>
+  missing: Ref<boolean>
+  saveState: Ref<SaveState>
+  other: ShallowRef<{ revision: number; document: Figure } | null>
+  done: Ref<string[]>
+  reckoning: Ref<boolean>
+  load(): Promise<void>
+  lay(next: Figure): void
+  save(keepalive?: boolean): Promise<void>
+  saved(): Promise<boolean>
+  settle(keepMine: boolean): Promise<Figure | null>
+  mark(step: string, isDone: boolean): Promise<void>
+  tell(error: unknown): void
+}
+
+export function openSession(id: number): Session {
+  const revision = ref(0)
+  const picture = ref<number | null>(null)
+  const document_ = shallowRef<Figure | null>(null)
+  const before = shallowRef<Figure | null>(null)
+  const board = shallowRef<Board | null>(null)
+  const faults = shallowRef<Fault[]>([])
+  const trouble = ref('')
+  const missing = ref(false)
+  const saveState = ref<SaveState>('saved')
+  const other = shallowRef<{ revision: number; document: Figure } | null>(null)
+  const done = ref<string[]>([])
+  const reckoning = ref(false)
+  const draftKey = `impa:draft:${id}`
+  let timer = 0
+  let asked: AbortController | null = null
+  // One save at a time: a second one on its way would be stale by the first, and told so.
+  let onItsWay: Promise<void> | null = null
+  let sent: Figure | null = null
+
+  async function load(): Promise<void> {
+    try {
+      const [found, steps] = await Promise.all([api.figure(id), api.steps(id)])
+      revision.value = found.revision
+      picture.value = found.picture
+      document_.value = found.document
+      done.value = steps.done
+      takeUpDraft(found.revision, found.document)
+      await reckon()
+    } catch (error) {
+      missing.value = error instanceof Refusal && error.status === 404
+      tell(error)
+    }
+  }
+
+  /** What was made last time and could not be saved any more is taken up again. */
+  function takeUpDraft(savedRevision: number, saved: Figure): void {
+    const draft = JSON.parse(localStorage.getItem(draftKey) ?? 'null') as Draft | null
+    if (!draft) return
+    // The save that was on its way when the window closed has landed: nobody else changed it.
+    const isOwn = draft.revision + 1 === savedRevision && draft.sent === JSON.stringify(saved)
+    document_.value = draft.document
+    if (draft.revision === savedRevision || isOwn) {
+      before.value = saved
+      saveSoon()
+    } else {
+      other.value = { revision: savedRevision, document: saved }
+      saveState.value = 'conflict'
+    }
+  }
+
+  function keepDraft(): void {
+    const draft: Draft = { revision: revision.value, document: document_.value! }
+    if (sent) draft.sent = JSON.stringify(sent)
+    localStorage.setItem(draftKey, JSON.stringify(draft))
+  }
+
+  function lay(next: Figure): void {
+    document_.value = next
+    keepDraft()
+    void reckon()
+    saveSoon()
+  }
+
+  async function reckon(): Promise<void> {
+    if (!document_.value) return
+    asked?.abort()
+    const mine = (asked = new AbortController())
+    reckoning.value = true
+    try {
+      const answer = await api.board(document_.value, mine.signal)
+      if (mine.signal.aborted) return
+      board.value = answer
+      faults.value = []
+      trouble.value = ''
+    } catch (error) {
+      if (mine.signal.aborted) return
+      tell(error)
+    }
+    reckoning.value = false
+  }
+
+  function saveSoon(): void {
+    if (saveState.value === 'conflict') return
+    saveState.value = 'waiting'
+    window.clearTimeout(timer)
+    timer = window.setTimeout(() => void save(), SAVE_AFTER_MS)
+  }
+
+  /** Sends what stands here now; what is on its way already is waited for, and what changed meanwhile goes after it. */
+  async function save(keepalive = false): Promise<void> {
+    window.clearTimeout(timer)
+    if (onItsWay) return onItsWay
+    if (!document_.value || saveState.value === 'conflict') return
+    onItsWay = send(document_.value, keepalive)
+    await onItsWay
+  }
+
+  async function send(now: Figure, keepalive: boolean): Promise<void> {
+    saveState.value = 'saving'
+    sent = now
+    if (localStorage.getItem(draftKey)) keepDraft()
+    try {
+      const saved = await api.save(id, revision.value, now, keepalive)
+      revision.value = saved.revision
+      sent = null
+      onItsWay = null
+      if (document_.value === now) {
+        saveState.value = 'saved'
+        localStorage.removeItem(draftKey)
+      } else {
+        keepDraft()
+        saveSoon()
+      }
+    } catch (error) {
+      sent = null
+      onItsWay = null
+      if (error instanceof Refusal && error.status === 409) {
+        other.value = { revision: error.body.revision as number, document: error.body.document as Figure }
+        saveState.value = 'conflict'
+      } else {
+        saveState.value = 'failed'
+        tell(error)
+      }
+    }
+  }
+
+  /** Waits until the server has what stands here; false where it cannot be had. */
+  async function saved(): Promise<boolean> {
+    if (saveState.value === 'failed') await save()
+    while (saveState.value === 'waiting' || saveState.value === 'saving') await save()
+    return saveState.value === 'saved'
+  }
+
+  /** After somebody else saved: keeps this window's figure, or takes the other one; gives back what was let go. */
+  async function settle(keepMine: boolean): Promise<Figure | null> {
+    const theirs = other.value
+    const mine = document_.value
+    if (!theirs || !mine) return null
+    revision.value = theirs.revision
+    other.value = null
+    saveState.value = 'waiting'
+    if (keepMine) {
+      await save()
+      return null
+    }
+    lay(theirs.document)
+    return mine
+  }
+
+  /** A step is one of the plan that is saved: so that is saved first. */
+  async function mark(step: string, isDone: boolean): Promise<void> {
+    try {
+      if (await saved()) done.value = (await api.mark(id, step, isDone)).done
+    } catch (error) {
+      tell(error)
+    }
+  }
+
+  function tell(error: unknown): void {
+    trouble.value = error instanceof Error ? error.message : String(error)
+    faults.value = error instanceof Refusal ? error.errors : []
+  }
+
+  return {
+    id,
+    revision,
+    picture,
+    document: document_,
+    before,
+    board,
+    faults,
+    trouble,
+    missing,
+    saveState,
+    other,
+    done,
+    reckoning,
+    load,
+    lay,
+    save,
+    saved,
+    settle,
+    mark,
+    tell,
+  }
+}

@@ -1,0 +1,74 @@
+import { expect, test, type APIRequestContext } from '@playwright/test'
+
+/** Many requests at the same moment, on a server of several workers: none breaks, and what they leave agrees with itself. */
+async function sender(
+  request: APIRequestContext,
+): Promise<(method: string, path: string, data?: unknown) => Promise<number>> {
+  await request.get('/')
+  const { cookies } = await request.storageState()
+  const token = decodeURIComponent(cookies.find((c) => c.name === 'XSRF-TOKEN')?.value ?? '')
+  return async (method, path, data) =>
+    (
+      await request.fetch(`/api/${path}`, {
+        method,
+        data,
+        headers: { Accept: 'application/json', 'X-XSRF-TOKEN': token },
+      })
+    ).status()
+}
+/** A figure of one ball, of a wool that is no other test's. */
+const ball = (name: string) => ({
+  format: 'impa-figure',
+  version: 1,
+  name,
+  heightMm: 30,
+  colours: [{ key: 'own', hex: '#123456', mix: [{ wool: 'Together', percent: 100 }] }],
+  parts: [
+    {
+      key: 'ball',
+      shape: { kind: 'ball', widthMm: 30, heightMm: 30, depthMm: 30 },
+      at: { xMm: 0, yMm: 15 },
+      colour: 'own',
+      core: 'none',
+    },
+  ],
+})
+
+test('setting aside and finishing at the same moment: one takes the wool, the others are told, none breaks', async ({
+  request,
+}) => {
+  const send = await sender(request)
+  const wools = async () =>
+    ((await (await request.get('/api/wools')).json()) as { wools: { name: string; gramsLeft: number }[] }).wools
+  await send('POST', 'wools', { name: 'Together', hex: '#123456', gramsLeft: 100 })
+  for (let round = 0; round < 4; round++) {
+    await send('POST', 'figures', { document: ball(`Together ${round}`) })
+    const shelf = (await (await request.get('/api/figures')).json()) as { figures: { id: number; name: string }[] }
+    const id = shelf.figures.find((f) => f.name === `Together ${round}`)!.id
+    const before = await wools()
+    const asked = Array.from({ length: 8 }, (_, i) =>
+      i % 2 ? send('POST', `figures/${id}/wool/finish`, {}) : send('PUT', `figures/${id}/wool`, { reserve: 'usual' }),
+    )
+    const said = await Promise.all(asked)
+    expect(said.filter((s) => ![200, 201, 422].includes(s))).toEqual([])
+    expect(said.filter((s) => s === 201)).toHaveLength(1)
+    const state = (await (await request.get(`/api/figures/${id}/wool`)).json()) as {
+      state: string
+      used: { name: string; usedG: number }[]
+    }
+    expect(state.state).toBe('used')
+    const after = await wools()
+    for (const u of state.used) {
+      const left = (list: typeof after) => list.find((w) => w.name === u.name)!.gramsLeft
+      expect(left(before) - left(after)).toBeCloseTo(Math.min(left(before), u.usedG), 6)
+    }
+    await send('DELETE', `figures/${id}`)
+  }
+})
+
+test('the same wool posted many times at once is there once', async ({ request }) => {
+  const send = await sender(request)
+  const wool = { name: 'Posted at once', hex: '#654321', gramsLeft: 5 }
+  const said = await Promise.all(Array.from({ length: 8 }, () => send('POST', 'wools', wool)))
+  expect(said.sort()).toEqual([201, ...Array<number>(7).fill(422)])
+})
