@@ -36,7 +36,6 @@ test('the stash comes from a table; what it would change is shown first, bad lin
   page,
 }) => {
   await page.goto('/stash')
-  const before = (await wools(page)).length
   const table =
     'name;colour;preparation;grams;price;pack grams\nTest moss;#6d7a3f;carded batting;14,5;4,20;25\nTest ink;#2a2118;carded batting;3;4;10\nAmber;#e6a940;carded batting;9;4;25\nBad one;blueish;carded batting;3;;\nTest moss;#6d7a3f;;2;;\n'
   for (const round of [1, 2]) {
@@ -51,7 +50,9 @@ test('the stash comes from a table; what it would change is shown first, bad lin
     await expect(dialog).toContainText('semicolons')
     await expect(dialog).toContainText('Line 5, colour: "blueish" is no colour')
     await expect(dialog).toContainText('Line 6, name: "Test moss" is already on line 2')
-    expect(await wools(page)).toHaveLength(round === 1 ? before : before + 2)
+    // Only of this table's: other tests lay wools of their own in the same drawer meanwhile.
+    const there = (await wools(page)).map((w) => w.name).filter((n) => ['Test moss', 'Test ink', 'Bad one'].includes(n))
+    expect(there.sort()).toEqual(round === 1 ? [] : ['Test ink', 'Test moss'])
     if (round === 1) await dialog.getByRole('button', { name: 'Take them in' }).click()
     else await dialog.getByRole('button', { name: 'Leave it' }).click()
     await expect(dialog).toBeHidden()
