@@ -6,6 +6,7 @@ namespace Impa\Tests\Balance;
 
 use Impa\Balance\Balance;
 use Impa\Balance\Footprint;
+use Impa\Geometry\Box;
 use Impa\Geometry\Hull;
 use Impa\Material\Densities;
 use Impa\Tests\Support\Figures;
@@ -109,10 +110,10 @@ it('flattens the base by no more and no less than makes it stand firmly', functi
         ->toBeLessThan(Balance::TOUCHY_DEG);
 })->with([46, 52, 60]);
 
-it('hides no more and no less weight low in the base than makes it stand firmly', function () {
+it('hides no more and no less weight low in the base than makes it stand firmly', function (float $ahead) {
     $top = balance([
-        Figures::part('body', 'drum', 26, 44, 26, 0, 22),
-        Figures::part('head', 'ball', 52, 52, 52, 0, 68, 2.5, ['join' => ['to' => 'body']]),
+        Figures::part('body', 'drum', 26, 44, 26, 5, 52, -3),
+        Figures::part('head', 'ball', 52, 52, 52, 5, 98, $ahead - 3, ['join' => ['to' => 'body']]),
     ]);
     $g = $top->weightLowG();
     [$x, $z] = $top->footprint->middle();
@@ -137,7 +138,7 @@ it('hides no more and no less weight low in the base than makes it stand firmly'
         ->toBeGreaterThanOrEqual(Balance::TOUCHY_DEG)
         ->and($tipsAt($g - 0.05 * $top->massG))
         ->toBeLessThan(Balance::TOUCHY_DEG);
-});
+})->with([0.4, 0.8, 1.2, 1.6, 2.0, 2.3, 2.6, 2.9, 3.2, 3.5]);
 
 it('needs to stand only where it is meant to', function (string $pose, bool $must) {
     $leaning = [Figures::part('foot', 'drum', 20, 20, 20, 0, 10), Figures::part('head', 'ball', 60, 60, 60, 40, 60)];
@@ -162,5 +163,126 @@ it('wraps points in their convex hull', function () {
 });
 
 it('stands on nothing without parts', function () {
-    expect(balance([])->massG)->toBe(0.0)->and(balance([])->stands())->toBeTrue();
+    $none = balance([]);
+    expect($none->massG)
+        ->toBe(0.0)
+        ->and($none->centreMm)
+        ->toBe([0.0, 0.0, 0.0])
+        ->and($none->footprint->tableMm)
+        ->toBe(0.0)
+        ->and($none->footprint->hull)
+        ->toBe([])
+        ->and($none->footprint->marginMm(0, 0))
+        ->toBe(0.0)
+        ->and($none->stands())
+        ->toBeTrue();
+});
+
+it('finds the table under the lowest piece, wherever that stands, and its foot where it is', function () {
+    $footprint = Footprint::of(
+        Figures::read(
+            Figures::document([
+                Figures::part('high', 'ball', 80, 80, 80, 60, 120, 40),
+                Figures::part('low', 'ball', 60, 60, 60, 20, 55, -12),
+            ]),
+        ),
+    );
+    // The chord of a circle again: a ball of radius 30 cut 6 mm up touches in a circle of radius 18.
+    $box = Box::around($footprint->flattened(6)->hull);
+    expect($footprint->tableMm)
+        ->toEqualWithDelta(25.0, 1e-6)
+        ->and($footprint->middle())
+        ->toEqualWithDelta([20.0, -12.0], 0.05)
+        ->and([$box->left, $box->right, $box->low, $box->high])
+        ->toEqualWithDelta([2.0, 38.0, -30.0, 6.0], 0.35)
+        ->and($footprint->flattened(6)->marginMm(30, -12))
+        ->toEqualWithDelta(8.0, 0.35)
+        ->and($footprint->flattened(6)->marginMm(20, -40))
+        ->toEqualWithDelta(-10.0, 0.35);
+});
+
+it('spans the feet of everything that is flat on the table, and nothing that is above it', function () {
+    $feet = fn (float $hind): Box => Box::around(
+        Footprint::of(
+            Figures::read(
+                Figures::document([
+                    Figures::part('fore', 'ball', 20, 20, 20, 15, 10, 8, ['mirror' => true]),
+                    Figures::part('hind', 'ball', 20, 20, 20, 15, 10 + $hind, -30, ['mirror' => true]),
+                ]),
+            ),
+        )->flattened(2)->hull,
+    );
+    // Circles of radius sqrt(2 * 10 * 2 - 4) = 6 about (15, 8) and (15, -30), and their mirror images.
+    expect([$feet(0)->left, $feet(0)->right, $feet(0)->low, $feet(0)->high])
+        ->toEqualWithDelta([-21.0, 21.0, -36.0, 14.0], 0.15)
+        ->and([$feet(3)->low, $feet(3)->high])
+        ->toEqualWithDelta([2.0, 14.0], 0.15);
+});
+
+it('flattens a low figure by at most 4 mm, a tall one by at most a twelfth', function (float $height, float $most) {
+    expect(Footprint::mostMm($height))->toEqualWithDelta($most, 1e-9);
+})->with([[20, 4.0], [50, 4.0], [100, 8.0], [150, 12.0]]);
+
+it('weighs what its ledger weighs finished, each detail with the part it lies on', function () {
+    $balls = [Figures::part('a', 'ball', 20, 20, 20, 50, 10), Figures::part('b', 'ball', 20, 20, 20, -50, 10, 0)];
+    $disc = ['key' => 'd', 'on' => 'a', 'kind' => 'disc', 'widthMm' => 12, 'heightMm' => 12, 'colour' => 'black'];
+    $figure = Figures::read(Figures::document($balls, [$disc]));
+    $ledger = Ledger::of($figure, Densities::house());
+    $ball = $ledger->wool['a']->finishedG();
+    $detail = $ledger->ofDetail('d')->allG();
+    $balance = Balance::of($ledger);
+    expect($detail)
+        ->toBeGreaterThan(0.01)
+        ->and($balance->massG)
+        ->toEqualWithDelta(2 * $ball + $detail, 1e-9)
+        ->and($balance->centreMm[0])
+        ->toEqualWithDelta((50 * $detail) / (2 * $ball + $detail), 1e-9);
+    $pair = Figures::document([['mirror' => true] + $balls[0]], [$disc]);
+    $both = Ledger::of(Figures::read($pair), Densities::house());
+    expect($both->ofDetail('d')->pieces)
+        ->toBe(2)
+        ->and(Balance::of($both)->massG)
+        ->toEqualWithDelta(2 * $both->wool['a']->finishedG() + $both->ofDetail('d')->allG(), 1e-9);
+});
+
+it('leans as far wherever its table is', function () {
+    $at = fn (float $y): float => balance([Figures::part('a', 'drum', 40, 60, 40, 0, $y, 0, ['core' => 'none'])])->tipDeg();
+    expect($at(90))->toEqualWithDelta($at(30), 1e-9)->and($at(0))->toEqualWithDelta($at(30), 1e-9);
+});
+
+it('falls below five degrees and is touchy below ten, as near to them as can be told', function () {
+    $seen = [];
+    foreach (range(0, 90) as $tenths) {
+        $post = balance([
+            Figures::part('foot', 'drum', 24, 30, 24, 0, 15),
+            Figures::part('head', 'ball', 44, 44, 44, $tenths / 10, 50, 0, ['join' => ['to' => 'foot']]),
+        ]);
+        $seen[] = [$post->tipDeg(), $post->stands(), $post->isTouchy()];
+    }
+    $said = fn (int $what, bool $is): array => array_column(array_filter($seen, static fn ($s): bool => $s[$what] === $is), 0);
+    expect(min($said(1, true)))
+        ->toBeGreaterThanOrEqual(5.0)
+        ->toBeLessThan(5.6)
+        ->and(max($said(1, false)))
+        ->toBeLessThan(5.0)
+        ->toBeGreaterThan(4.4)
+        ->and(min($said(2, false)))
+        ->toBeGreaterThanOrEqual(10.0)
+        ->toBeLessThan(10.6)
+        ->and(max($said(2, true)))
+        ->toBeLessThan(10.0)
+        ->toBeGreaterThan(9.4);
+});
+
+it('hides no weight where even its own weight again would not do', function () {
+    $post = balance([
+        Figures::part('foot', 'drum', 14, 80, 14, 0, 40),
+        Figures::part('head', 'ball', 60, 60, 60, 12, 106, 0, ['join' => ['to' => 'foot']]),
+    ]);
+    expect($post->isTouchy())
+        ->toBeTrue()
+        ->and($post->weightLowG())
+        ->toBe(0.0)
+        ->and($post->flattenMm())
+        ->toBe(0.0);
 });

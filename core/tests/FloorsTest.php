@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Floors;
 
+use Impa\Tests\Support\Sources;
+
 /**
  * The rooms of core by floor, as the README has them: a room uses only floors below its own, never one beside it.
  *
@@ -38,24 +40,15 @@ function floorOf(): array
  */
 function arrows(): array
 {
-    $root = dirname(__DIR__).'/src/';
     $arrows = [];
-    foreach (new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator($root, \FilesystemIterator::SKIP_DOTS)) as $file) {
-        $path = substr((string) $file, strlen($root));
+    foreach (Sources::names() as [$path, $name]) {
         $room = explode('/', $path)[0];
-        $code = '';
-        foreach (token_get_all((string) file_get_contents((string) $file)) as $token) {
-            $code .= is_array($token) ? (in_array($token[0], [T_COMMENT, T_DOC_COMMENT], true) ? '' : $token[1]) : $token;
-        }
-        preg_match_all('/\bImpa\\\\(?:\{[^}]*\}|([A-Z]\w*)\\\\)/', $code, $uses);
-        foreach (array_unique($uses[1]) as $other) {
-            if ($other !== $room) {
-                $arrows[] = [$path, $room, $other];
-            }
+        if (preg_match('/^Impa\\\\([A-Z]\w*)\\\\/', $name, $used) === 1 && $used[1] !== $room) {
+            $arrows[implode(' ', [$path, $used[1]])] = [$path, $room, $used[1]];
         }
     }
 
-    return $arrows;
+    return array_values($arrows);
 }
 
 it('has every room of core on a floor of the table in the README, and no room there that is not in core', function () {
