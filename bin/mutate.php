@@ -18,7 +18,9 @@ if (preg_match('/^[A-Z]\w+$/', $room) !== 1 || ! is_dir("$root/core/src/$room"))
 }
 $files = [];
 foreach (glob("$root/core/tests/*Test.php") ?: [] as $file) {
-    if (str_contains((string) file_get_contents($file), 'Impa\\'.$room.'\\')) {
+    $code = (string) file_get_contents($file);
+    // Looking at a drawing takes seconds, a thousand times over: tests that do are left out where another room is changed.
+    if (str_contains($code, 'Impa\\'.$room.'\\') && ($room === 'Seeing' || ! str_contains($code, 'Impa\\Seeing\\'))) {
         $files[] = sprintf('<file>%s</file>', $file);
     }
 }

@@ -8,6 +8,7 @@ use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
 use Illuminate\Support\Facades\Storage;
+use Illuminate\Testing\TestResponse;
 
 abstract class TestCase extends BaseTestCase
 {
@@ -27,8 +28,17 @@ abstract class TestCase extends BaseTestCase
         Storage::fake('pictures');
     }
 
+    /** As ever, and what comes back is held against its format. */
+    public function call($method, $uri, $parameters = [], $cookies = [], $files = [], $server = [], $content = null): TestResponse
+    {
+        $response = parent::call($method, $uri, $parameters, $cookies, $files, $server, $content);
+        Answers::hold($method, (string) $uri, $response);
+
+        return $response;
+    }
+
     /** @param  array<string, mixed>  $headers */
-    protected function sendFile(string $bytes, array $headers = []): \Illuminate\Testing\TestResponse
+    protected function sendFile(string $bytes, array $headers = []): TestResponse
     {
         return $this->call(
             'POST',

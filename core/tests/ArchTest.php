@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Impa\Tests\Arch;
 
 use Impa\Tests\Support\Sources;
-use PhpToken;
 
 /** The word so many places before or after a token, or nothing. */
 function word(array $tokens, int $at): string

@@ -1,15 +1,63 @@
-// Writes figure.ts and plan.ts from formats/*.schema.json, so that the screens speak of documents as the
+// Writes figure.ts, plan.ts and answers.ts from formats/, so that the screens speak of documents and answers as the
 // formats do. Run: npm run types
-import { writeFileSync } from 'node:fs'
-import { fileURLToPath } from 'node:url'
-import { compileFromFile } from 'json-schema-to-typescript'
+import { readFileSync, writeFileSync } from 'node:fs'
+import { compile } from 'json-schema-to-typescript'
 
-for (const name of ['figure', 'plan']) {
-  const schema = fileURLToPath(new URL(`../../../formats/impa-${name}-1.schema.json`, import.meta.url))
-  const types = await compileFromFile(schema, {
+const formats = new URL('../../../formats/', import.meta.url)
+const read = (file) => JSON.parse(readFileSync(new URL(file, formats), 'utf8'))
+
+async function write(file, name, schema, from, imports = '') {
+  const types = await compile(schema, name, {
     additionalProperties: true,
-    bannerComment: `// Made from formats/impa-${name}-1.schema.json by npm run types. Do not edit.`,
+    unreachableDefinitions: name === 'answers',
+    bannerComment: `// Made from formats/${from} by npm run types. Do not edit.\n${imports}`,
     style: { semi: false, singleQuote: true },
   })
-  writeFileSync(new URL(`./${name}.ts`, import.meta.url), types)
+  // What only holds the definitions is no type, and no news to any of them.
+  const plain = types
+    .replace(/export interface Answers \{\}\n/, '')
+    .replace(
+      /(\n \*)?\n \* This interface was referenced by `Answers`'s JSON-Schema\n \* via the `definition` "\w+"\.(?=\n)/g,
+      '',
+    )
+    .replace(/\/\*\*\n \*\/\n/g, '')
+  writeFileSync(new URL(file, import.meta.url), plain)
 }
+
+/** What answers say in the figure's own terms, by where that stands in the figure's schema. */
+const OF_FIGURE = {
+  '': 'Figure',
+  '/$defs/detail': 'Detail',
+  '/$defs/shape': 'Shape',
+  '/$defs/core': 'Core',
+  '/$defs/firmness': 'Firmness',
+  '/$defs/joinBy': 'JoinBy',
+  '/$defs/shape/properties/kind': "Shape['kind']",
+  '/$defs/shape/properties/outline/anyOf/0': "Extract<Shape['outline'], string>",
+  '/$defs/part/properties/covering/properties/way': "NonNullable<Part['covering']>['way']",
+  '/$defs/detail/properties/method': "NonNullable<Detail['method']>",
+  '/properties/school/properties/face': "NonNullable<NonNullable<Figure['school']>['face']>",
+}
+function inTypes(schema) {
+  if (Array.isArray(schema)) return schema.map(inTypes)
+  if (typeof schema !== 'object' || schema === null) return schema
+  const ref = schema.$ref
+  if (ref?.startsWith('impa-plan-1')) return { tsType: 'Plan' }
+  if (ref?.startsWith('impa-figure-1')) {
+    const tsType = OF_FIGURE[ref.split('#')[1] ?? '']
+    if (!tsType) throw new Error(`${ref} has no type here`)
+    return { tsType }
+  }
+  if (ref) return { $ref: ref.replace('#/components/schemas/', '#/$defs/') }
+  return Object.fromEntries(Object.entries(schema).map(([key, value]) => [key, inTypes(value)]))
+}
+
+for (const name of ['figure', 'plan'])
+  await write(`./${name}.ts`, name, read(`impa-${name}-1.schema.json`), `impa-${name}-1.schema.json`)
+await write(
+  './answers.ts',
+  'answers',
+  { type: 'object', additionalProperties: false, $defs: inTypes(read('impa-http-1.openapi.json').components.schemas) },
+  'impa-http-1.openapi.json',
+  "import type { Core, Detail, Figure, Firmness, JoinBy, Part, Shape } from './figure'\nimport type { Plan } from './plan'",
+)

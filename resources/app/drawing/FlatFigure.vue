@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Drawing } from '../api/client'
+import type { Drawing } from '../api/answers'
 import type { Figure, Part } from '../api/figure'
 import DetailShape from './DetailShape.vue'
 import { path, places } from './geometry'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Loop } from '../api/client'
+import type { Loop } from '../api/answers'
 import { bounds, path } from './geometry'
 
 const props = defineProps<{ loops: Loop[]; hex?: string; size?: number }>()

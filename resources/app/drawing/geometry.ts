@@ -1,4 +1,4 @@
-import type { Loop } from '../api/client'
+import type { Loop } from '../api/answers'
 import type { Detail, Part } from '../api/figure'
 
 export type Point = [number, number]

@@ -21,7 +21,7 @@ import {
   Vector2,
   WebGLRenderer,
 } from 'three'
-import type { Turning, Loft } from '../api/client'
+import type { Turning, Loft } from '../api/answers'
 import type { Figure } from '../api/figure'
 import { places } from './geometry'
 

@@ -1,5 +1,6 @@
 import { ref, shallowRef, type Ref, type ShallowRef } from 'vue'
-import { api, Refusal, type Board, type Fault } from '../api/client'
+import type { Board } from '../api/answers'
+import { api, Refusal, type Fault } from '../api/client'
 import type { Figure } from '../api/figure'
 
 export type SaveState = 'saved' | 'waiting' | 'saving' | 'conflict' | 'failed'

@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { api, type FigureWool, type Reserve, type Supply } from '../api/client'
+import type { FigureWool, Reserve, Supply } from '../api/answers'
+import { api } from '../api/client'
 import { useFigure } from './figure'
 
 /** What the figure on the table takes, against the stash; PHP reckons it anew whenever either changes. */

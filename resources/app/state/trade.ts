@@ -1,5 +1,6 @@
 import { shallowReactive } from 'vue'
-import { api, type Trade } from '../api/client'
+import type { Trade } from '../api/answers'
+import { api } from '../api/client'
 
 /** The trade's words, choices and defaults, as PHP has them; there before any screen is. */
 export const trade: Trade = shallowReactive({

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { api, type Card } from '../../api/client'
+import type { Card } from '../../api/answers'
+import { api } from '../../api/client'
 import type { Figure } from '../../api/figure'
 import { useFigure } from '../../state/figure'
 

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { mdiDeleteOutline } from '@mdi/js'
 import { computed } from 'vue'
-import { api, type Advice, type Mend } from '../../api/client'
+import type { Advice, Mend } from '../../api/answers'
+import { api } from '../../api/client'
 import type { Detail } from '../../api/figure'
 import ColourPicker from '../../shell/ColourPicker.vue'
 import LengthField from '../../shell/LengthField.vue'

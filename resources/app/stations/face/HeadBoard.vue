@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { api, type FaceGrid, type Guide } from '../../api/client'
+import type { FaceGrid, Guide } from '../../api/answers'
+import { api } from '../../api/client'
 import type { Detail, Part } from '../../api/figure'
 import DetailShape from '../../drawing/DetailShape.vue'
 import { bounds, detailLoop, detailMiddle, line, path, placed, type Point } from '../../drawing/geometry'

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { mdiChevronLeft, mdiChevronRight } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
-import { api, type Laying } from '../../api/client'
+import type { Laying } from '../../api/answers'
+import { api } from '../../api/client'
 import { useFigure } from '../../state/figure'
 import NeedleTags from './NeedleTags.vue'
 import NeedleView from './NeedleView.vue'

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { api, type FaceGrid, type FaceWork } from '../../api/client'
+import type { FaceGrid, FaceWork } from '../../api/answers'
+import { api } from '../../api/client'
 import { useAnswer } from '../../api/useAnswer'
 import { useFigure } from '../../state/figure'
 import { useUnits } from '../../state/units'

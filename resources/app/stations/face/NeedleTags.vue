@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue'
-import { api, type NeedlesAtHand } from '../../api/client'
+import type { NeedlesAtHand } from '../../api/answers'
+import { api } from '../../api/client'
 
 /** Which needles are at hand: what is crisp hangs on the finest. */
 const emit = defineEmits<{ changed: [] }>()

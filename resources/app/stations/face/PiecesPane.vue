@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
-import { api, type FacePiece } from '../../api/client'
+import type { FacePiece } from '../../api/answers'
+import { api } from '../../api/client'
 import type { Figure } from '../../api/figure'
 import DetailShape from '../../drawing/DetailShape.vue'
 import { useFigure } from '../../state/figure'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { FaceGrid, Guide } from '../../api/client'
+import type { FaceGrid, Guide } from '../../api/answers'
 import { line, type Point } from '../../drawing/geometry'
 import { useUnits } from '../../state/units'
 

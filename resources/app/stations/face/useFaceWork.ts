@@ -1,5 +1,6 @@
 import { ref, watch, type Ref } from 'vue'
-import { api, type FaceGrid, type FaceWork } from '../../api/client'
+import type { FaceGrid, FaceWork } from '../../api/answers'
+import { api } from '../../api/client'
 import { useFigure } from '../../state/figure'
 
 const NOTHING: FaceWork = { order: [], advice: {}, evenness: { levelMm: 0, asideMm: 0, eyeLineMm: null } }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
-import { api, type CatalogueShape } from '../../api/client'
+import type { CatalogueShape } from '../../api/answers'
+import { api } from '../../api/client'
 import Silhouette from '../../drawing/ShapeSilhouette.vue'
 import { useFigure } from '../../state/figure'
 

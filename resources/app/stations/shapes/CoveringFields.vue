@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { CoveringField, CoveringName } from '../../api/client'
+import type { CoveringField, CoveringSaid } from '../../api/answers'
 import type { Part } from '../../api/figure'
 import LengthField from '../../shell/LengthField.vue'
 import { useFigure } from '../../state/figure'
@@ -14,7 +14,7 @@ const way = computed(() => said.value?.way ?? 'felt')
 const fields = computed(() => trade.coverings.find((c) => c.value === way.value)?.fields ?? [])
 // What is no length has its own unit, the same in inches.
 const suffix = (f: CoveringField) => (f.unit === 'mm' ? undefined : f.unit)
-function choose(next: CoveringName): void {
+function choose(next: CoveringSaid['way']): void {
   figure.changePart(props.part.key, (p) => {
     if (next === 'felt' && p.finish !== 'loops' && p.finish !== 'tufts') delete p.covering
     else p.covering = { way: next }

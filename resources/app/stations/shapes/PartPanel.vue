@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { mdiArrangeBringForward, mdiArrangeSendBackward, mdiContentCopy, mdiDeleteOutline } from '@mdi/js'
 import { computed, ref } from 'vue'
-import { api, type Trade } from '../../api/client'
+import type { Trade } from '../../api/answers'
+import { api } from '../../api/client'
 import type { Part } from '../../api/figure'
 import ColourPicker from '../../shell/ColourPicker.vue'
 import LengthField from '../../shell/LengthField.vue'

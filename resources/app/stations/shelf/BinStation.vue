@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue'
-import { api, type CardPage } from '../../api/client'
+import type { CardPage } from '../../api/answers'
+import { api } from '../../api/client'
 import FigureCard from './FigureCard.vue'
 
 const bin = ref<CardPage | null>(null)

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, Refusal, type Box, type Seen } from '../../api/client'
+import type { Box, Seen } from '../../api/answers'
+import { api, Refusal } from '../../api/client'
 import LengthField from '../../shell/LengthField.vue'
 import SeenOverlay from './SeenOverlay.vue'
 

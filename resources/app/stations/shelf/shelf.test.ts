@@ -1,6 +1,7 @@
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
-import { api, Refusal, type Card, type CardPage, type Seen } from '../../api/client'
+import type { Card, CardPage, Seen } from '../../api/answers'
+import { api, Refusal } from '../../api/client'
 import { onTable, plain, type OnTable } from '../../../../tests/support/onTable'
 import BinStation from './BinStation.vue'
 import NewFigureDialog from './NewFigureDialog.vue'

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { api, type Wool } from '../../api/client'
+import type { Wool } from '../../api/answers'
+import { api } from '../../api/client'
 import { useAnswer } from '../../api/useAnswer'
 
 /** A gradient between two wools in steps that look alike: shares of each mix. */

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
-import { api, type SheetRead } from '../../api/client'
+import type { SheetRead } from '../../api/answers'
+import { api } from '../../api/client'
 import { base64 } from '../../download'
 
 /** A table or palette read into the stash: first what would change, then the change. */

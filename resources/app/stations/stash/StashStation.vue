@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { mdiPlus } from '@mdi/js'
 import { computed, onMounted, ref } from 'vue'
-import { api, type Wool, type WoolEntry } from '../../api/client'
+import type { Wool } from '../../api/answers'
+import { api, type WoolEntry } from '../../api/client'
 import { download } from '../../download'
 import { useUnits } from '../../state/units'
 import RampTool from './RampTool.vue'

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { mdiCamera, mdiDeleteOutline } from '@mdi/js'
 import { ref, watch } from 'vue'
-import { Refusal, type Wool, type WoolEntry } from '../../api/client'
+import type { Wool } from '../../api/answers'
+import { Refusal, type WoolEntry } from '../../api/client'
 import { trade } from '../../state/trade'
 import { useUnits } from '../../state/units'
 import PhotoDialog from './PhotoDialog.vue'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { Match } from '../../api/client'
+import type { Match } from '../../api/answers'
 import { useFigure } from '../../state/figure'
 import { useSupply } from '../../state/supply'
 import RecipeDialog from './RecipeDialog.vue'

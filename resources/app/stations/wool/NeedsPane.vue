@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { Reserve } from '../../api/client'
+import type { Reserve } from '../../api/answers'
 import { useFigure } from '../../state/figure'
 import { useSupply } from '../../state/supply'
 import { trade } from '../../state/trade'

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { api, type Match, type Recipe } from '../../api/client'
+import type { Match, Recipe } from '../../api/answers'
+import { api } from '../../api/client'
 import { useFigure } from '../../state/figure'
 import { useSupply } from '../../state/supply'
 import { useUnits } from '../../state/units'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Placed, Supply } from '../../api/client'
+import type { Placed, Supply } from '../../api/answers'
 import { useFigure } from '../../state/figure'
 
 /** How the cut pieces lie on the sheet, seen from above. */

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { onMounted, ref, watch } from 'vue'
-import { api, type ShopMood, type Shopping } from '../../api/client'
+import type { Shopping } from '../../api/answers'
+import { api, type ShopMood } from '../../api/client'
 import { download } from '../../download'
 import { useFigure } from '../../state/figure'
 import { useSupply } from '../../state/supply'

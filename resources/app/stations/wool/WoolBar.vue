@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Need } from '../../api/client'
+import type { Need } from '../../api/answers'
 import { useFigure } from '../../state/figure'
 import { useUnits } from '../../state/units'
 

@@ -1,0 +1,579 @@
+// Made from formats/impa-http-1.openapi.json by npm run types. Do not edit.
+import type {Core, Detail, Figure, Firmness, JoinBy, Part, Shape} from './figure'
+import type {Plan} from './plan'
+
+export type Loop = [number, number][]
+/**
+ * @minItems 4
+ * @maxItems 4
+ */
+export type Box = [number, number, number, number]
+export type Nearness = 'same' | 'near' | 'seen side by side' | 'different'
+export type Preparation = 'core batting' | 'carded batting' | 'sliver' | 'tops' | 'locks' | 'stuffing' | 'yarn'
+export type Reserve = 'again' | 'usual' | 'never'
+
+export interface Advice {
+  code: string
+  why: string
+  isFault: boolean
+  mends: Mend[]
+}
+export interface Mend {
+  text: string
+  /**
+   * members of a detail, to be set on it
+   */
+  set: Partial<Detail>
+  add: Detail[]
+  remove: string[]
+  keep: '' | 'drawn' | 'size'
+}
+export interface Anchor {
+  key: string
+  name: string
+  xMm: number
+  yMm: number
+}
+export interface Between {
+  pinMm: number
+  tapeMm: number
+}
+export interface Board {
+  document: Figure | null
+  plan: Plan
+  drawing: Drawing
+}
+export interface Drawing {
+  parts: {
+    [k: string]: PartDrawing
+  }
+}
+/**
+ * What is drawn of a part, and every choice that the document leaves to the house, filled in.
+ */
+export interface PartDrawing {
+  options: {
+    [k: string]: number
+  }
+  core: Core
+  coverMm: number
+  firmness: Firmness
+  joinBy: JoinBy
+  covering: CoveringSaid
+  pieces: {
+    front: Loop[]
+    side: Loop[]
+  }[]
+  inside: Loop[]
+}
+export interface CoveringSaid {
+  way: NonNullable<Part['covering']>['way']
+  lengthMm: number
+  perCm2: number
+  mgEach: number
+  ribbonMm: number
+  overlap: number
+}
+export interface Card {
+  id: number
+  name: string
+  revision: number
+  totalG: number
+  handsMinutes: number
+  steps: number
+  done: number
+  changedAt: string
+}
+export interface CardPage {
+  figures: Card[]
+  page: number
+  pages: number
+  count: number
+}
+export interface CatalogueShape {
+  kind: Shape['kind']
+  core: Core
+  shape: Shape
+  front: Loop[]
+}
+export interface ColourTaken {
+  hex: string
+  uncorrected: string
+}
+export interface CoveringField {
+  name: 'lengthMm' | 'perCm2' | 'mgEach' | 'ribbonMm' | 'overlap'
+  label: string
+  unit: string
+  least: number
+  most: number
+}
+export interface FaceCopied {
+  document: Figure
+}
+export interface FaceGrid {
+  stepMm: number
+  across: GridLine[]
+  down: GridLine[]
+  crownMm: number
+  footMm: number
+  girth: {
+    mm: number
+    yMm: number
+    downMm: number | null
+  }
+  guides: Guide[]
+}
+export interface GridLine {
+  mm: number
+  points: [number, number][]
+}
+export interface Guide {
+  key: string
+  why: string
+  whyApart: string
+  bands: {
+    name: string
+    highMm: number
+    lowMm: number
+  }[]
+  eyes: {
+    fromMm: number
+    toMm: number
+  }
+}
+export interface FaceMarks {
+  marks: {
+    [k: string]: Mark | null
+  }
+  anchors: Anchor[]
+}
+export interface Mark {
+  acrossMm: number
+  downMm: number
+  pinMm: number
+}
+export interface FacePiece {
+  kind: string
+  name: string
+  sliders: PieceSlider[]
+  sample: (Detail & {
+    hex: string
+    [k: string]: unknown
+  })[]
+}
+export interface PieceSlider {
+  key: string
+  name: string
+  from: number
+  to: number
+  usual: number
+  step: number
+}
+export interface FacePieces {
+  pieces: FacePiece[]
+}
+export interface FaceWork {
+  order: string[]
+  advice: {
+    [k: string]: Advice[]
+  }
+  evenness: {
+    levelMm: number
+    asideMm: number
+    eyeLineMm: number | null
+  }
+}
+export interface FigureWool {
+  state: 'open' | 'aside' | 'used'
+  aside: {
+    wool: number
+    name: string
+    g: number
+  }[]
+  used: {
+    wool: number
+    name: string
+    plannedG: number
+    usedG: number
+    sparedG: number
+  }[]
+}
+export interface InsideAdvice {
+  part: string
+  advised: Core
+  reason: string
+  ways: {
+    material: Core
+    what: string
+    insideG: number
+    coverG: number
+    finishedG: number
+    cost: number | null
+  }[]
+  coverMm: number | null
+  showsThrough: boolean
+  coverDifference: number
+}
+export interface Kept {
+  /**
+   * members of a detail, to be set on it
+   */
+  set: Partial<Detail>
+}
+export interface Laying {
+  key: string
+  woolMg: number
+  wool: string
+  needle: string
+  marks: string[]
+  stabs: string[]
+  proudMm: number
+  check: string
+  undo: string
+}
+export interface Layings {
+  laying: Laying[]
+}
+export interface Loft {
+  rings: number[][]
+  closed: boolean
+}
+export interface Match {
+  colour: string
+  shares: Share[]
+  hex: string
+  difference: number
+  nearness: Nearness
+  isChosen: boolean
+  gone: string[]
+}
+export interface Share {
+  wool: number
+  name: string
+  hex: string
+  percent: number
+  teasing: string
+}
+export interface Need {
+  wool: number | null
+  name: string
+  hex: string
+  material: string
+  colours: string[]
+  g: number
+  lowG: number
+  highG: number
+  wantG: number
+  freeG: number
+  lackG: number
+  state: 'none' | 'enough' | 'tight' | 'short'
+  cost: number | null
+}
+export interface NeedlesAtHand {
+  gauges: number[]
+  sold: number[]
+  finest: number
+}
+export interface NeedlesEye {
+  reachMm: number
+  slantDeg: number
+  outlines: {
+    key: string
+    colour: string
+    isLine: boolean
+    isLater: boolean
+    widthMm: number
+    loops: Loop[]
+  }[]
+  stabs: {
+    n: number
+    xMm: number
+    yMm: number
+  }[]
+}
+export interface Overlay {
+  share: number
+  overlap: number
+}
+export interface PictureTaken {
+  id: number
+  widthPx: number
+  heightPx: number
+}
+export interface PiecePut {
+  document: Figure
+  key: string
+}
+export interface Placed {
+  key: string
+  xMm: number
+  yMm: number
+  widthMm: number
+  heightMm: number
+  isTurned: boolean
+}
+export interface PlacedMarks {
+  at: (Mark | null)[]
+}
+export interface Portion {
+  part: string
+  purpose: 'inside' | 'cover' | 'covering' | 'film'
+  material: string
+  colour: string
+  g: number
+  pieces: number
+  cmEach: number
+  fluffG: number
+  layersG: number[]
+  eachG: number
+  text: string
+}
+export interface Ramp {
+  steps: {
+    percent: number
+    hex: string
+  }[]
+}
+export interface Recipe {
+  wools: {
+    freeG: number
+    g: number
+    hex: string
+    name: string
+    percent: number
+    teasing: string
+    wool: number
+  }[]
+  hex: string
+  difference: number
+  nearness: Nearness
+  isCorrected: boolean
+  isEnough: boolean
+}
+export interface Recipes {
+  recipes: Recipe[]
+}
+export interface Recut {
+  document: Figure
+  kind: 'part' | 'detail'
+  key: string
+}
+export interface SavedFigure {
+  id: number
+  revision: number
+  picture: number | null
+  document: Figure
+}
+export interface Seen {
+  document: Figure
+  notices: string[]
+  figures: Box[]
+}
+export interface Shapes {
+  shapes: CatalogueShape[]
+}
+export interface SheetRead {
+  added: {
+    name: string
+    hex: string | null
+    gramsLeft: number
+  }[]
+  changed: {
+    id: number
+    name: string
+    what: string[]
+  }[]
+  same: number
+  refused: {
+    line: number
+    column: string
+    why: string
+  }[]
+  notices: string[]
+  applied: boolean
+}
+export interface Shopping {
+  lines: {
+    name: string
+    hex: string | null
+    days: number
+    for: string[]
+    needG: number
+    difference: number
+    price: number
+    g: number
+    packs: {
+      packG: number
+      price: number
+      count: number
+    }[]
+  }[]
+  missing: {
+    name: string
+    needG: number
+    why: string
+  }[]
+  price: number
+  sending: number
+  days: number
+  closed: string
+}
+export interface SideSeen {
+  document: Figure
+  notices: string[]
+}
+export interface Sizing {
+  heightMm: number
+  factor: number
+  woolTimes: number
+}
+export interface SplitGrams {
+  grams: number[]
+}
+export interface StepsDone {
+  done: string[]
+}
+export interface Supply {
+  matches: Match[]
+  conflicts: {
+    /**
+     * @minItems 2
+     * @maxItems 2
+     */
+    colours: [string, string]
+    text: string
+  }[]
+  needs: Need[]
+  portions: Portion[]
+  sets: {
+    on: string
+    colour: string
+    mg: number
+    ratio: number[]
+    details: string[]
+  }[]
+  wisps: {
+    detail: string
+    colour: string
+    mg: number
+    count: number
+    text: string
+  }[]
+  coverings: {
+    part: string
+    way: string
+    count: number
+    pieces: number
+    g: number
+    metres: number
+    areaCm2: number
+    filmG: number
+    text: string
+  }[]
+  layout: {
+    widthMm: number
+    lengthMm: number
+    waste: number
+    placed: Placed[]
+  } | null
+  insides: InsideAdvice[]
+  cost: number
+}
+export interface SwatchKept {
+  id: number
+}
+export interface Trade {
+  kinds: {
+    isFlat: boolean
+    title: string
+    value: Shape['kind']
+  }[]
+  outlines: {
+    title: string
+    value: Extract<Shape['outline'], string>
+  }[]
+  firmnesses: {
+    title: string
+    value: Firmness
+  }[]
+  cores: {
+    title: string
+    value: Core
+  }[]
+  joins: {
+    title: string
+    value: JoinBy
+  }[]
+  methods: {
+    title: string
+    value: NonNullable<Detail['method']>
+  }[]
+  coverings: {
+    fields: CoveringField[]
+    title: string
+    value: NonNullable<Part['covering']>['way']
+  }[]
+  schools: {
+    reason: string
+    title: string
+    value: NonNullable<NonNullable<Figure['school']>['face']>
+  }[]
+  reserves: {
+    title: string
+    value: Reserve
+    why: string
+  }[]
+  preparations: {
+    material: 'wool' | 'core-wool' | 'scrap' | 'stuffing'
+    title: string
+    value: Preparation
+  }[]
+  meant: {
+    [k: string]: string
+  }
+  usual: {
+    core: Core
+    firmness: Firmness
+    coverMm: number
+    school: NonNullable<NonNullable<Figure['school']>['face']>
+  }
+  rest: {
+    afterMinutes: number
+    minutes: number
+  }
+}
+/**
+ * What the view in the round draws.
+ */
+export interface Turning {
+  parts: {
+    [k: string]: Loft
+  }
+  details: {
+    [k: string]: number[][][]
+  }
+  openings: {
+    [k: string]: {
+      colour: string
+      pieces: number[][][][]
+    }
+  }
+}
+export interface Wool {
+  asideG: number
+  freeG: number
+  gPerM: number | null
+  gramsLeft: number
+  hex: string | null
+  id: number
+  maker: string
+  material: 'wool' | 'core-wool' | 'scrap' | 'stuffing'
+  micron: number | null
+  name: string
+  packG: number | null
+  preparation: Preparation
+  price: number | null
+}
+export interface Wools {
+  wools: Wool[]
+}
