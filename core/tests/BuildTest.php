@@ -9,6 +9,7 @@ use Impa\Build\Step;
 use Impa\Build\StepKind;
 use Impa\Build\Steps;
 use Impa\Figure\Figure;
+use Impa\Material\CoreMaterial;
 use Impa\Material\CoveringWay;
 use Impa\Material\Densities;
 use Impa\Material\Firmness;
@@ -266,4 +267,311 @@ it('reckons a rest after every half hour of work, and waits for what dries only 
         ->and(Order::elapsed([$step('glue', 3, [], 20), $step('next', 5, ['glue'])]))->toBe(28.0)
         ->and(Order::elapsed([$step('glue', 3, [], 20), $step('other', 12), $step('next', 5, ['glue'])]))->toBe(28.0)
         ->and(Order::elapsed([$step('other', 12), $step('glue', 3, [], 20)]))->toBe(35.0);
+});
+
+/** @return array<string, Step> */
+function byKey(Figure $figure): array
+{
+    return array_column(array_map(static fn (Step $s): array => ['key' => $s->key, 'step' => $s], steps($figure)), 'step', 'key');
+}
+
+it('knows of every step what must come before it', function (string $school, array $head, array $arm, array $ear, array $white) {
+    $after = array_map(static fn (Step $s): array => $s->after, byKey(smallCharacter($school)));
+    $told = [
+        'core:head' => [],
+        'core:arm' => ['portion'],
+        'cover:head' => ['core:head'],
+        'cover:arm' => ['core:arm'],
+        // Of one piece, without a core.
+        'cover:ear' => ['portion'],
+        'join:head' => ['cover:head', 'cover:body', ...$head],
+        'join:arm' => ['cover:arm', 'cover:body', ...$arm],
+        'join:ear' => ['cover:ear', 'cover:head', ...$ear],
+        'hide:arm' => ['join:arm'],
+        'detail:white' => ['cover:head', ...$white],
+        'detail:pupil' => ['cover:head', 'detail:white', ...$white],
+    ];
+    foreach ($told as $key => $before) {
+        expect($after[$key])->toEqualCanonicalizing($before, $key);
+    }
+    expect($after['inspect'])->toEqualCanonicalizing(array_diff(array_keys($after), ['inspect']));
+})->with([
+    ['loose-head', ['detail:white', 'detail:pupil'], ['detail:white', 'detail:pupil'], ['detail:white', 'detail:pupil'], []],
+    ['face-first', [], ['detail:white', 'detail:pupil'], ['detail:white', 'detail:pupil'], ['join:head']],
+    ['limbs-first', [], [], [], ['join:head', 'join:arm', 'join:ear']],
+]);
+
+it('lays a detail of a part on before that part is joined, where the head is made loose, though the face is elsewhere', function () {
+    $document = Figures::document(
+        [
+            Figures::part('body', 'ball', 40, 44, 40, 0, 22),
+            Figures::part('head', 'ball', 50, 46, 48, 0, 62, 0, ['join' => ['to' => 'body']]),
+            Figures::part('arm', 'sausage', 10, 26, 10, 22, 26, 0, ['join' => ['to' => 'body']]),
+        ],
+        [
+            ['key' => 'spot', 'on' => 'arm', 'kind' => 'disc', 'widthMm' => 3, 'colour' => 'black'],
+            ['key' => 'eye', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 6, 'colour' => 'black'],
+            ['key' => 'nose', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 4, 'yMm' => -6, 'colour' => 'black'],
+        ],
+        ['school' => ['face' => 'loose-head']],
+    );
+    $figure = Figures::read($document);
+    expect(Steps::facePart($figure))
+        ->toBe('head')
+        ->and(byKey($figure)['join:arm']->after)
+        ->toEqualCanonicalizing(['cover:arm', 'cover:body', 'detail:spot', 'detail:eye', 'detail:nose'])
+        ->and(byKey($figure)['join:head']->after)
+        ->toEqualCanonicalizing(['cover:head', 'cover:body', 'detail:eye', 'detail:nose'])
+        ->and(Steps::facePart(Figures::read(['details' => []] + $document)))
+        ->toBe('');
+});
+
+it('takes for each step the time of all its pieces', function () {
+    $pace = Pace::house();
+    $ledger = Ledger::of(smallCharacter(), Densities::house());
+    $minutes = array_map(static fn (Step $s): float => $s->minutes, byKey(smallCharacter()));
+    $springy = Firmness::Springy;
+    $told = [
+        'portion' => $pace->portion,
+        'core:head' => $pace->bulk($ledger->wool['head']->coreG(), $springy),
+        'core:arm' => 2 * $pace->bulk($ledger->wool['arm']->coreG(), $springy),
+        'cover:head' => $pace->bulk($ledger->wool['head']->coverG(), $springy) + $pace->surface($ledger->areaCm2('head'), true),
+        'cover:arm' => 2 * ($pace->bulk($ledger->wool['arm']->coverG(), $springy) + $pace->surface($ledger->areaCm2('arm'), false)),
+        'join:head' => $pace->join,
+        'join:arm' => 2 * $pace->join,
+        'hide:head' => $pace->hide,
+        'hide:arm' => 2 * $pace->hide,
+        'detail:white' => 2 * $pace->spot,
+        'detail:glass' => $pace->fixed,
+        'inspect' => $pace->inspect,
+    ];
+    foreach ($told as $key => $time) {
+        expect($minutes[$key])->toEqualWithDelta($time, 1e-9, $key);
+    }
+});
+
+it('takes for a line, a spark, foam, and what is fixed on, each its own time; what is glued or painted on dries', function () {
+    $disc = ['on' => 'head', 'colour' => 'black', 'kind' => 'disc', 'widthMm' => 5];
+    $detail = static fn (string $key, array $more): array => ['key' => $key] + $more + $disc;
+    $figure = Figures::read(
+        Figures::document(
+            [Figures::part('head', 'ball', 60, 60, 60, 0, 30, 0, ['core' => 'foam', 'mirror' => true])],
+            [
+                $detail('mouth', ['kind' => 'line', 'widthMm' => 1, 'pointsMm' => [[-5, -8], [5, -8]]]),
+                $detail('pupil', ['widthMm' => 6, 'xMm' => 10, 'layer' => 1]),
+                $detail('spark', ['widthMm' => 1.5, 'xMm' => 11, 'yMm' => 1, 'layer' => 2, 'colour' => 'white']),
+                $detail('bead', ['method' => 'bead', 'xMm' => -10]),
+                $detail('glass', ['method' => 'ready-made', 'xMm' => -10, 'yMm' => 8]),
+                $detail('thread', ['method' => 'stitch', 'yMm' => 12]),
+                $detail('paint', ['method' => 'paint', 'yMm' => 16]),
+                $detail('pin', ['method' => 'pin', 'yMm' => 20]),
+            ],
+        ),
+    );
+    $pace = Pace::house();
+    $steps = byKey($figure);
+    expect(array_map(static fn (string $key): float => $steps['detail:'.$key]->minutes, ['mouth', 'pupil', 'spark', 'bead', 'pin']))
+        ->toBe([2 * $pace->line, 2 * $pace->spot, 2 * $pace->spark, 2 * $pace->fixed, 2 * $pace->fixed])
+        ->and(array_map(
+            static fn (string $key): float => $steps['detail:'.$key]->waitMinutes,
+            ['mouth', 'pupil', 'spark', 'bead', 'glass', 'thread', 'paint', 'pin'],
+        ))
+        ->toBe([0.0, 0.0, 0.0, 0.0, $pace->drying, 0.0, $pace->drying, $pace->drying])
+        ->and($steps['core:head']->minutes)
+        ->toBe(2 * $pace->foam)
+        ->and(array_map(
+            static fn (string $key): bool => $steps['detail:'.$key]->needle === null,
+            ['mouth', 'pupil', 'bead', 'glass', 'thread', 'paint', 'pin'],
+        ))
+        ->toBe([false, false, true, true, true, true, true]);
+    // Foam is no wool to be divided; its cover is.
+    expect(array_map(static fn ($w): Purpose => $w->purpose, $steps['portion']->weighings))->toBe([Purpose::Cover]);
+});
+
+it('weighs out every line of the ledger once, in the step of its part or detail, whatever covers the parts', function () {
+    foreach (range(1, 10) as $seed) {
+        $figure = Figures::read(Figures::covered($seed));
+        $ledger = Ledger::of($figure, Densities::house());
+        $weighed = [];
+        foreach (steps($figure) as $step) {
+            foreach ($step->key === 'portion' ? [] : $step->weighings as $line) {
+                $weighed[] = $line;
+                expect([$line->part, $line->detail])
+                    ->toBe([$step->part, $step->detail])
+                    ->and($step->kind)
+                    ->toBe(
+                        match ($line->purpose) {
+                            Purpose::Inside => StepKind::Core,
+                            Purpose::Cover => $ledger->wool[$line->part]->coreMaterial() === CoreMaterial::None
+                                ? StepKind::Felt
+                                : StepKind::Cover,
+                            Purpose::Detail => StepKind::Detail,
+                            default => StepKind::Covering,
+                        },
+                    );
+            }
+            expect(array_is_list($step->weighings))->toBeTrue();
+        }
+        $told = static fn (array $lines): array => array_map(
+            static fn ($l): string => implode(' ', [$l->part, $l->detail, $l->purpose->name, $l->g, $l->pieces]),
+            $lines,
+        );
+        expect($told($weighed))->toEqualCanonicalizing($told($ledger->lines));
+    }
+});
+
+it('lays loops, tufts, locks and hair on last: after the part\'s face and its seams', function (string $way) {
+    $parts = [
+        Figures::part('body', 'ball', 40, 44, 40, 0, 22),
+        Figures::part('head', 'ball', 50, 46, 48, 0, 62, 0, ['join' => ['to' => 'body'], 'covering' => ['way' => $way]]),
+        Figures::part('ear', 'ball', 12, 16, 6, 18, 84, 0, ['join' => ['to' => 'head']]),
+        Figures::part('tail', 'ball', 12, 16, 6, 0, 10, -20, ['join' => ['to' => 'body']]),
+    ];
+    $eye = ['key' => 'eye', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 6, 'colour' => 'black'];
+    $steps = byKey(Figures::read(Figures::document($parts, [$eye])));
+    expect($steps['covering:head']->after)
+        ->toEqualCanonicalizing(['cover:head', 'detail:eye', 'join:head', 'join:ear'])
+        ->and($steps['covering:head']->needle->gauge)
+        ->toBe(40)
+        ->and($steps['covering:head']->minutes)
+        ->toBeGreaterThan(1.0)
+        ->and($steps)
+        ->not->toHaveKey('covering:body');
+})->with(['loops', 'tufts', 'locks', 'hair']);
+
+it('winds a ribbon round, or cuts a part out, in place of its cover', function (string $way, bool $isStabbed) {
+    $document = static fn (bool $pair): array => Figures::document([
+        Figures::part('arm', 'sausage', 14, 40, 14, 20, 40, 0, ['covering' => ['way' => $way], 'mirror' => $pair]),
+    ]);
+    [$one, $pair] = [byKey(Figures::read($document(false))), byKey(Figures::read($document(true)))];
+    expect($one['cover:arm']->kind)
+        ->toBe(StepKind::Covering)
+        ->and($one)
+        ->not->toHaveKey('covering:arm')
+        ->and($one['cover:arm']->needle !== null)
+        ->toBe($isStabbed)
+        ->and($pair['cover:arm']->minutes)
+        ->toEqualWithDelta(2 * $one['cover:arm']->minutes, 1e-9)
+        ->and($one['cover:arm']->after)
+        ->toBe(isset($one['core:arm']) ? ['core:arm'] : []);
+})->with([['wrap', true], ['pre-felt', false], ['plait', false]]);
+
+it('ranks the kinds of work: portions, cores, covers, faces, joins, coverings, and a look at the whole', function () {
+    $ranks = array_map(static fn (StepKind $kind): int => $kind->rank(), StepKind::cases());
+    expect(array_combine(array_map(static fn (StepKind $k): string => $k->value, StepKind::cases()), $ranks))->toBe([
+        'portion' => 0,
+        'core' => 1,
+        'cover' => 2,
+        'felt' => 2,
+        'covering' => 5,
+        'detail' => 3,
+        'join' => 4,
+        'hide' => 4,
+        'inspect' => 6,
+    ]);
+});
+
+it('takes no time for nothing, and does not wait for what is not there', function () {
+    expect(Order::elapsed([]))
+        ->toBe(0.0)
+        ->and(Order::elapsed([new Step(key: 'a', kind: StepKind::Detail, minutes: 0.5, text: '', after: ['gone'])]))
+        ->toBe(0.5);
+});
+
+describe('what is read at each step', function () {
+    /** The words of the steps of one part and its join, of one detail on it. */
+    function words(array $part = [], array $detail = []): array
+    {
+        $parts = [
+            Figures::part('body', 'ball', 60, 60, 60, 0, 30, 0, ['name' => 'Body']),
+            $part + Figures::part('limb', 'ball', 20, 20, 20, 40, 30, 0, ['name' => 'Limb', 'join' => ['to' => 'body']]),
+        ];
+        $disc = ['key' => 'd', 'name' => 'Dot', 'on' => 'limb', 'kind' => 'disc', 'widthMm' => 5, 'colour' => 'black'];
+        $details = $detail === [] ? [] : [$detail + $disc];
+
+        return array_map(static fn (Step $s): string => $s->text, byKey(Figures::read(Figures::document($parts, $details))));
+    }
+    $both = ' Make both side by side and compare as you go.';
+    $fluff = ' Leave the end that will be joined unfelted.';
+
+    it('names the part and how it is made, that a pair is made at once, that a fluff end stays loose', function () use ($both, $fluff) {
+        $one = words();
+        $pair = words(['mirror' => true]);
+        expect($one['core:limb'])
+            ->toStartWith('Limb: the core. Make a small tight ball first')
+            ->toEndWith('Stab from all sides until it springs back and keeps its shape.')
+            ->and($pair['core:limb'])
+            ->toBe($one['core:limb'].$both)
+            ->and($one['cover:limb'])
+            ->toStartWith('Limb: the cover. Tease the colour into a thin even layer')
+            ->toEndWith('no lumps. Fix it with shallow slanting stabs until no core shows; roll it in warm hands.'.$fluff)
+            ->and($pair['cover:limb'])
+            ->toBe(substr($one['cover:limb'], 0, -strlen($fluff)).$both.$fluff)
+            ->and($one['cover:body'])
+            ->not->toContain($fluff)
+            ->and(words(['join' => ['to' => 'body', 'by' => 'sew']])['cover:limb'])
+            ->not->toContain($fluff);
+    });
+
+    it('fills a part as its material wants it', function () {
+        expect(words(['core' => 'foam', 'shape' => ['kind' => 'ball', 'widthMm' => 40, 'heightMm' => 40, 'depthMm' => 40]])['core:limb'])
+            ->toContain('Take the foam shape that fits')
+            ->and(words(['core' => 'stuffing'])['core:limb'])
+            ->toContain('Roll the stuffing firmly')
+            ->and(words(['core' => 'scrap'])['core:limb'])
+            ->toContain('small tight ball');
+    });
+
+    it('felts flat, long and round parts each its way', function () use ($fluff) {
+        $shape = static fn (string $kind, float $w, float $h, float $d): string => words([
+            'core' => 'none',
+            'shape' => ['kind' => $kind, 'widthMm' => $w, 'heightMm' => $h, 'depthMm' => $d],
+        ])['cover:limb'];
+        expect($shape('plate', 20, 24, 5))
+            ->toStartWith('Limb: solid colour. Lay the wool out flat to the outline')
+            ->toEndWith('both sides with slanting stabs, fold the rim in and firm it, turning the piece often.'.$fluff)
+            ->and($shape('sausage', 8, 40, 8))
+            ->toContain('Roll the wool tightly from one end')
+            ->and($shape('ball', 20, 20, 20))
+            ->toBe('Limb: solid colour. Roll the wool tightly, then stab from all sides until it is even and firm.'.$fluff);
+    });
+
+    it('lays or fixes a detail as its method wants it', function (array $detail, string $starts, string $ends) {
+        $text = words([], $detail)['detail:d'];
+        expect($text)->toStartWith('Dot: '.$starts)->toEndWith($ends);
+        $pair = words([], $detail + ['mirror' => true, 'xMm' => 4])['detail:d'];
+        expect($pair)->toBe($text.' Make both, and compare them level before you go on.');
+    })->with([
+        [['method' => 'felt'], 'Take less wool than you think.', 'right and left, then stab round the rim, the middle last.'],
+        [
+            ['kind' => 'line', 'widthMm' => 1, 'pointsMm' => [[-3, 0], [3, 1]]],
+            'Twist a wisp of tops. Fix it at the start, lay it along the marks',
+            'then push it straight with slanting stabs.',
+        ],
+        [['method' => 'bead'], 'Prick the mark, sew the bead on', 'pull the thread in.'],
+        [['method' => 'ready-made'], 'Prick the mark, make a small hole with the needle, glue', 'dry before the piece is handled.'],
+        [['method' => 'stitch'], 'Stitch it along the marks', 'with one thread of the colour.'],
+        [['method' => 'paint'], 'Paint it on the marks', 'let it dry.'],
+        [['method' => 'pin'], 'Push the pin in', 'its point must end inside.'],
+    ]);
+
+    it('joins as the join wants it, and hides the seam in the part\'s colour', function (string $by, string $how) {
+        $one = words(['join' => ['to' => 'body', 'by' => $by]]);
+        expect($one['join:limb'])
+            ->toStartWith('Join the limb to the body. Hold it in place and look from all sides first. ')
+            ->toContain($how)
+            ->and(words(['mirror' => true, 'join' => ['to' => 'body', 'by' => $by]])['join:limb'])
+            ->toStartWith('Join the limb to the body, both sides alike. Hold it')
+            ->and($one['hide:limb'])
+            ->toBe('Hide the join of the limb: lay a thin wisp of its colour over the seam and stab it in, shallow.');
+    })->with([
+        ['fluff', 'Spread its fluff end'],
+        ['slit', 'Snip a small slit'],
+        ['neck', 'Set it on the neck'],
+        ['wrap', 'Wrap the end round'],
+        ['sandwich', 'between two layers'],
+        ['sew', 'small stitches'],
+        ['glue', 'Fresh air'],
+        ['wire', 'Push its wire in'],
+    ]);
 });
