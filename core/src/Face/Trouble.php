@@ -137,16 +137,17 @@ final class Trouble
     private static function size(Part $part, Detail $detail, Surface $surface): ?Advice
     {
         $own = Box::around($detail->outline());
-        // Through its middle no simple shape is seen narrower than half its least dimension: what is smaller needs no search.
-        $within = $part->solid->thinnestMm() / 2;
-        if (max($own->width(), $own->height()) <= (self::isHard($detail) ? self::BEAD_SHARE : 1.0) * $within) {
+        $isHard = self::isHard($detail);
+        [$width, $height] = $isHard ? array_fill(0, 2, $detail->widthMm / self::BEAD_SHARE) : [$own->width(), $own->height()];
+        // Through its middle no simple shape is seen narrower than half its least dimension: what is smaller needs no look.
+        if (max($width, $height) <= $part->solid->thinnestMm() / 2 || $surface->reaches($width / 2, $height / 2)) {
             return null;
         }
         [$wide, $high] = $surface->extentMm();
         if ($wide <= 0.0 || $high <= 0.0) {
             return null;
         }
-        if (self::isHard($detail)) {
+        if ($isHard) {
             $most = ReadyMade::nearest(floor(2 * self::BEAD_MEND_SHARE * min($wide, $high)) / 2);
 
             return $detail->widthMm <= self::BEAD_SHARE * min($wide, $high)

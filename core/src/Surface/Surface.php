@@ -194,6 +194,12 @@ final class Surface
         );
     }
 
+    /** Whether it is seen so far from its middle to either side, and up and down, at least; told without a search for its edge. */
+    public function reaches(float $asideMm, float $upMm): bool
+    {
+        return $this->has($asideMm, 0.0) && $this->has(-$asideMm, 0.0) && $this->has(0.0, $upMm) && $this->has(0.0, -$upMm);
+    }
+
     private function reachMm(float $right, float $up): float
     {
         return Bisection::of(fn (float $mm): bool => $this->has($right * $mm, $up * $mm));
