@@ -51,7 +51,7 @@ final class Girth
         for ($i = 0; $i <= self::STEPS; $i++) {
             $s = sin(M_PI / 2 * (2 * $i / self::STEPS - 1));
             $x = ($right - $left) / 2 + $s * ($right + $left) / 2;
-            $height = $surface->heightMm($x, $y);
+            $height = $surface->heightMm($x, $y, $before[1] ?? NAN);
             if (is_nan($height)) {
                 continue;
             }

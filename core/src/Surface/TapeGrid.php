@@ -64,7 +64,7 @@ final class TapeGrid
         $height = $surface->heightMm(0.0, $y);
         for ($i = 1; $i <= self::ACROSS && ! is_nan($height); $i++) {
             $nextX = $edge * sin(((M_PI / 2) * $i) / self::ACROSS);
-            $nextHeight = $surface->heightMm($nextX, $y);
+            $nextHeight = $surface->heightMm($nextX, $y, $height);
             if (is_nan($nextHeight)) {
                 break;
             }
@@ -87,7 +87,7 @@ final class TapeGrid
         $height = $surface->heightMm(0.0, $crown);
         for ($i = 1; $i <= 2 * self::ACROSS && ! is_nan($height); $i++) {
             $nextY = $crown + ($foot - $crown) * (0.5 - 0.5 * cos((M_PI * $i) / (2 * self::ACROSS)));
-            $nextHeight = $surface->heightMm(0.0, $nextY);
+            $nextHeight = $surface->heightMm(0.0, $nextY, $height);
             if (is_nan($nextHeight)) {
                 break;
             }
