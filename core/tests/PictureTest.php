@@ -216,7 +216,7 @@ it('sees one body in two colours, not two shapes', function () {
 });
 
 it('gives a mirrored drawing the mirrored answer', function () {
-    foreach (['bobbin', 'sorrel', 'lanto'] as $name) {
+    foreach (['bobbin', 'lanto'] as $name) {
         $image = imagescale(imagecreatefrompng(__DIR__."/../../demo/{$name}.png"), 256);
         // Something odd on one side, so that the two differ.
         imagefilledellipse($image, 30, 100, 35, 20, 0x2060A0);
@@ -278,9 +278,9 @@ it('merges shades as strongly as asked, and tells what it left out', function ()
         imagefilledellipse($i, 150, 150, 40, 40, 0x2040F0);
         imagefilledrectangle($i, 100, 60, 102, 62, 0x2040F0);
     });
-    $colours = static fn (float $shades): int => count(Breakdown::of($png, Wishes::of(80, $shades))->document['colours']);
-    expect($colours(1.0))->toBeLessThan($colours(0.0))->and($colours(1.0))->toBeLessThanOrEqual(3);
-    $left = Breakdown::of($png, Wishes::of(80, 1.0))->document['picture']['leftOut'];
+    [$apart, $merged] = array_map(static fn (float $shades): array => Breakdown::of($png, Wishes::of(80, $shades))->document, [0.0, 1.0]);
+    expect(count($merged['colours']))->toBeLessThan(count($apart['colours']))->toBeLessThanOrEqual(3);
+    $left = $merged['picture']['leftOut'];
     expect($left)
         ->not->toBeEmpty()
         ->and($left[0]['xMm'])
@@ -375,7 +375,11 @@ it('rounds sizes to steps when asked', function () {
 });
 
 it('says what it is doing, and stops when it is told to', function () {
-    $png = (string) file_get_contents(__DIR__.'/../../demo/bobbin.png');
+    $png = drawing(function ($i) {
+        foreach ([0xC04050, 0x3060B0, 0x40A060, 0xD9A441] as $k => $colour) {
+            imagefilledellipse($i, 150, 45 + 70 * $k, 90, 68, $colour);
+        }
+    });
     $said = [];
     Breakdown::of(
         $png,
