@@ -39,7 +39,9 @@ final class Answers
         if ($type === 'application/json') {
             [$verb, $template] = explode(' ', (string) $operation);
             $pointer = ['paths', $template, strtolower($verb), 'responses', $status, 'content', $type, 'schema'];
-            $form = self::AT.'#/'.implode('/', array_map(static fn (string $p): string => rawurlencode(strtr($p, ['/' => '~1'])), $pointer));
+            // RFC 6901, in a fragment.
+            $told = array_map(static fn (string $p): string => rawurlencode(strtr($p, ['/' => '~1'])), $pointer);
+            $form = self::AT.'#/'.implode('/', $told);
             $result = self::validator()->validate(json_decode((string) $response->getContent()), $form);
             $faults = $result->isValid() ? [] : (new ErrorFormatter())->format($result->error());
             Assert::assertSame([], $faults, "{$asked} answers in another form than the format has.");

@@ -7,6 +7,7 @@ namespace App\Printing;
 use DOMDocument;
 use DOMElement;
 use DOMXPath;
+use Impa\Print\Html;
 use Impa\Print\Page;
 use Impa\Print\Paper;
 
@@ -28,12 +29,12 @@ final class PagesPdf
                 .'line-height:1.164;font-family:%3$s;color:#3a2a20}</style></head><body>',
             $width,
             $height,
-            Pdf::WIDE_FONT,
+            Html::WIDE_FONT,
         );
         foreach ($pages as $i => $page) {
             $words = '';
-            $svg = Pdf::isWide($page) ? self::withoutWide($page, $words) : $page;
-            $html .= sprintf('<div class="page%s">%s%s</div>', $i > 0 ? ' on' : '', Pdf::drawing($svg, $width, $height), $words);
+            $svg = Html::isWide($page) ? self::withoutWide($page, $words) : $page;
+            $html .= sprintf('<div class="page%s">%s%s</div>', $i > 0 ? ' on' : '', Html::drawing($svg, $width, $height), $words);
         }
 
         return Pdf::of($html.'</body></html>', $paper);
@@ -46,7 +47,7 @@ final class PagesPdf
         $document->loadXML($svg);
         $path = new DOMXPath($document);
         foreach (iterator_to_array($path->query('//*[local-name()="text"]') ?: []) as $text) {
-            if (! $text instanceof DOMElement || ! Pdf::isWide($text->textContent)) {
+            if (! $text instanceof DOMElement || ! Html::isWide($text->textContent)) {
                 continue;
             }
             [$x, $y] = [(float) $text->getAttribute('x'), (float) $text->getAttribute('y')];

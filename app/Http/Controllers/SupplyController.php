@@ -5,8 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Body;
-use App\Printing\PortionsPdf;
-use App\Printing\ShoppingPdf;
+use App\Printing\Pdf;
 use App\Shop\Mood;
 use App\Shop\Shop;
 use App\Shop\ShopClosed;
@@ -18,6 +17,8 @@ use Illuminate\Http\Response;
 use Impa\Colour\Srgb;
 use Impa\Figure\Colour;
 use Impa\Print\Paper;
+use Impa\Print\PortionsSheet;
+use Impa\Print\ShoppingSheet;
 use Impa\Stash\Reserve;
 use Impa\Stash\ShoppingList;
 use Impa\Stash\StashTable;
@@ -39,7 +40,7 @@ final class SupplyController
     {
         $body = Body::of($request);
 
-        return new Response(PortionsPdf::of(self::supply($body), self::paper($body)), 200, ['Content-Type' => 'application/pdf']);
+        return self::pdf(PortionsSheet::of(self::supply($body)), $body);
     }
 
     public function split(Request $request): JsonResponse
@@ -87,9 +88,7 @@ final class SupplyController
                 'days' => $list->days(),
                 'closed' => $closed,
             ]),
-            'pdf' => new Response(ShoppingPdf::of($figure->name, $list, $sending, self::paper($body)), 200, [
-                'Content-Type' => 'application/pdf',
-            ]),
+            'pdf' => self::pdf(ShoppingSheet::of($figure->name, $list, $sending), $body),
             'csv' => new Response(self::csv($list), 200, ['Content-Type' => 'text/csv; charset=UTF-8']),
             default => throw new HttpException(422, 'A shopping list comes as json, pdf or csv.'),
         };
@@ -112,9 +111,11 @@ final class SupplyController
         );
     }
 
-    private static function paper(Body $body): Paper
+    private static function pdf(string $html, Body $body): Response
     {
-        return Paper::tryFrom($body->text('paper', 'a4')) ?? throw new HttpException(422, 'The paper is a4 or letter.');
+        $paper = Paper::tryFrom($body->text('paper', 'a4')) ?? throw new HttpException(422, 'The paper is a4 or letter.');
+
+        return new Response(Pdf::of($html, $paper), 200, ['Content-Type' => 'application/pdf']);
     }
 
     private static function csv(ShoppingList $list): string

@@ -2,23 +2,26 @@
 
 declare(strict_types=1);
 
-namespace App\Printing;
+namespace Impa\Print;
 
-use Impa\Print\Paper;
 use Impa\Stash\ShoppingList;
 use Impa\Wool\Grams;
 
 /** The shopping list, to take along. */
-final class ShoppingPdf
+final class ShoppingSheet
 {
-    public static function of(string $figure, ShoppingList $list, float $sending, Paper $paper): string
+    private const STYLE = <<<'CSS'
+    @page { margin: 16mm } body { font-family: Helvetica; color: #3a2a20; font-size: 11pt } h1 { font-size: 17pt }
+    table { width: 100%; border-collapse: collapse } td { border-top: 0.3mm dashed #b9a88f; padding: 2.5mm 2mm } .n { text-align: right }
+    CSS;
+
+    /**
+     * @param  string  $figure  its name
+     * @return string HTML
+     */
+    public static function of(string $figure, ShoppingList $list, float $sending): string
     {
-        $html =
-            '<html><head><style>@page { margin: 16mm } body { font-family: Helvetica; color: #3a2a20; '
-                .'font-size: 11pt } h1 { font-size: 17pt } table { width: 100%; border-collapse: collapse } '
-                .'td { border-top: 0.3mm dashed #b9a88f; padding: 2.5mm 2mm } .n { text-align: right '
-                .'}</style></head><body>';
-        $html .= sprintf('<h1>%s: wool to buy</h1><table>', Pdf::text($figure));
+        $html = '<table>';
         foreach ($list->lines as $line) {
             $packs = implode(
                 ' and ',
@@ -26,8 +29,8 @@ final class ShoppingPdf
             );
             $html .= sprintf(
                 '<tr><td>[ &nbsp; ]</td><td><b>%s</b><br>for %s, %s lacking</td><td>%s</td><td class="n">%.2f</td></tr>',
-                Pdf::text($line['offer']->name),
-                Pdf::text(implode(', ', $line['for'])),
+                Html::text($line['offer']->name),
+                Html::text(implode(', ', $line['for'])),
                 Grams::text($line['needG']),
                 $packs,
                 $line['price'],
@@ -43,12 +46,12 @@ final class ShoppingPdf
         foreach ($list->missing as $missing) {
             $html .= sprintf(
                 '<p><b>%s</b>, %s: %s</p>',
-                Pdf::text($missing['name']),
+                Html::text($missing['name']),
                 Grams::text($missing['needG']),
-                Pdf::text($missing['why']),
+                Html::text($missing['why']),
             );
         }
 
-        return Pdf::of($html.'</body></html>', $paper);
+        return Html::sheet(self::STYLE, $figure.': wool to buy', $html);
     }
 }

@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace App\Printing;
+namespace Impa\Print;
 
-use Impa\Print\Paper;
 use Impa\Stash\Supply;
 use Impa\Wool\CoverAdvice;
 use Impa\Wool\Portion;
@@ -12,7 +11,7 @@ use Impa\Wool\PortionWords;
 use Impa\Wool\Purpose;
 
 /** The portions sheet: what to weigh, how to divide it, and each loose clump at true size to hold the wool against. */
-final class PortionsPdf
+final class PortionsSheet
 {
     /** Larger clumps are not drawn: they would not fit beside their text. */
     private const LARGEST_MM = 75.0;
@@ -24,17 +23,17 @@ final class PortionsPdf
     .q { color: #6d5b4c; font-size: 9pt } .s { width: 7mm } .c { width: 80mm; text-align: center } tr { page-break-inside: avoid }
     CSS;
 
-    public static function of(Supply $supply, Paper $paper): string
+    /** @return string HTML */
+    public static function of(Supply $supply): string
     {
         $figure = $supply->figure;
-        $html = sprintf('<html><head><style>%s</style></head><body><h1>%s: portions</h1>', self::STYLE, Pdf::text($figure->name));
-        $html .=
+        $html =
             '<p>Weigh and divide everything before the first stab: afterwards nobody can tell whether twins '
                 .'were equal. The dashed outline is the loose clump at true size, two and a half times the '
                 .'felted bulk, by the house\'s figures.</p>';
         $html .=
             '<p class="q">This line is 50 mm long on paper. If it is not, print at 100 %.</p>'.
-            Pdf::drawing(
+            Html::drawing(
                 '<svg xmlns="http://www.w3.org/2000/svg" width="52" height="4" viewBox="0 0 52 4"><path '
                     .'d="M1 0V4M51 0V4M1 2H51" stroke="#3a2a20" stroke-width="0.4" fill="none"/></svg>',
                 52,
@@ -51,25 +50,25 @@ final class PortionsPdf
             $wisps .= sprintf(
                 '<tr><td class="s">%s</td><td><b>%s%s</b></td><td>%.0f mg%s</td><td class="q">%s</td></tr>',
                 self::swatch($supply->matches[$wisp['colour']]->hex),
-                Pdf::text($figure->details[$wisp['detail']]->name),
+                Html::text($figure->details[$wisp['detail']]->name),
                 $times,
                 $wisp['mg'],
                 $times === '' ? '' : ' each',
-                Pdf::text($wisp['text']),
+                Html::text($wisp['text']),
             );
         }
         foreach ($supply->coverings() as $row) {
             $coverings .= sprintf(
                 '<tr><td><b>%s%s</b></td><td>%s</td></tr>',
-                Pdf::text($figure->parts[$row['part']]->name),
+                Html::text($figure->parts[$row['part']]->name),
                 $row['count'] > 1 ? ' x '.$row['count'] : '',
-                Pdf::text($row['text']),
+                Html::text($row['text']),
             );
         }
         $html .= $wisps === '' ? '' : '<h2>Wisps</h2><table>'.$wisps.'</table>';
         $html .= $coverings === '' ? '' : '<h2>Not plain felt</h2><table>'.$coverings.'</table>';
 
-        return Pdf::of($html.'</body></html>', $paper);
+        return Html::sheet(self::STYLE, $figure->name.': portions', $html);
     }
 
     private static function row(Portion $portion, Supply $supply): string
@@ -85,9 +84,9 @@ final class PortionsPdf
         return sprintf(
             '<tr><td class="s">%s</td><td><b>%s%s</b><br>%s</td><td class="c">%s</td></tr>',
             self::swatch($hex),
-            Pdf::text($part->name),
+            Html::text($part->name),
             $line->pieces > 1 ? ' x '.$line->pieces : '',
-            Pdf::text(PortionWords::of($portion, $supply->figure)),
+            Html::text(PortionWords::of($portion, $supply->figure)),
             $loose !== null && $loose->largestMm() <= self::LARGEST_MM ? self::clump($loose->widthMm, $loose->heightMm) : '',
         );
     }
@@ -96,7 +95,7 @@ final class PortionsPdf
     {
         [$boxW, $boxH] = [ceil($w) + 2, ceil($h) + 2];
 
-        return Pdf::drawing(
+        return Html::drawing(
             sprintf(
                 '<svg xmlns="http://www.w3.org/2000/svg" width="%1$d" height="%2$d" viewBox="0 0 %1$d '
                     .'%2$d"><ellipse cx="%3$.2f" cy="%4$.2f" rx="%5$.2f" ry="%6$.2f" fill="none" '
@@ -115,7 +114,7 @@ final class PortionsPdf
 
     private static function swatch(string $hex): string
     {
-        return Pdf::drawing(
+        return Html::drawing(
             sprintf(
                 '<svg xmlns="http://www.w3.org/2000/svg" width="6" height="6" viewBox="0 0 6 6"><circle '
                     .'cx="3" cy="3" r="2.6" fill="%s" stroke="#6d5b4c" stroke-width="0.3"/></svg>',
