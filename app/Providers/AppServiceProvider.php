@@ -4,11 +4,19 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Http\Requests\Body;
+use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Request;
 use Illuminate\Support\ServiceProvider;
 
 final class AppServiceProvider extends ServiceProvider
 {
+    public function register(): void
+    {
+        $this->app->bind(Body::class, static fn (Application $app): Body => Body::of($app->make(Request::class)));
+    }
+
     public function boot(): void
     {
         Model::shouldBeStrict();

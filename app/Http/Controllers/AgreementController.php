@@ -4,19 +4,17 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Body;
+use App\Http\Requests\Body;
 use App\Models\Picture;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use Impa\Render\Painter;
 use Impa\Seeing\Agreement;
 
 /** How well a figure lies over its drawing. */
 final class AgreementController
 {
-    public function store(Request $request): JsonResponse
+    public function store(Body $body): JsonResponse
     {
-        $body = Body::of($request);
         $agreement = Agreement::of(Picture::chosen($body->int('picture'))->bytes(), Painter::match($body->figure()));
 
         return new JsonResponse(['share' => $agreement->share, 'overlap' => $agreement->overlap]);

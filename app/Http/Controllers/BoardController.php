@@ -4,20 +4,18 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Body;
 use App\Http\DocumentResponse;
+use App\Http\Requests\Body;
 use App\Models\Needle;
 use App\Stash\Stash;
-use Illuminate\Http\Request;
 use Impa\Plan\Plan;
 use Impa\Render\Board;
 
 /** All that the stations show of a figure, reckoned without saving: the plan, and what to draw. */
 final class BoardController
 {
-    public function store(Request $request): DocumentResponse
+    public function store(Body $body): DocumentResponse
     {
-        $body = Body::of($request);
         $figure = $body->figure();
         $figure = $body->flag('rescale') ? $figure->scaledTo($body->float('heightMm')) : $figure;
         $plan = Plan::of($figure, Needle::atHand(), Stash::densities($figure));
@@ -30,8 +28,8 @@ final class BoardController
     }
 
     /** What the view in the round draws; asked for where that view is shown. */
-    public function turning(Request $request): DocumentResponse
+    public function turning(Body $body): DocumentResponse
     {
-        return new DocumentResponse(Board::turning(Body::of($request)->figure()));
+        return new DocumentResponse(Board::turning($body->figure()));
     }
 }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Body;
 use App\Http\Problem;
+use App\Http\Requests\Body;
 use App\Models\Picture;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -20,9 +20,8 @@ final class BreakdownController
      * The answer at once, or, where the client takes application/x-ndjson, line by line: what is being done and how much
      * is behind, and at last the answer or the refusal. Who hangs up stops the work.
      */
-    public function store(Request $request): JsonResponse|StreamedResponse
+    public function store(Request $request, Body $body): JsonResponse|StreamedResponse
     {
-        $body = Body::of($request);
         $bytes = Picture::chosen($body->int('picture'))->bytes();
         $name = mb_substr(trim($body->text('name')), 0, 120);
         $wishes = Wishes::of(

@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Body;
 use App\Http\DocumentResponse;
+use App\Http\Requests\Body;
 use App\Models\Figure as SavedFigure;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use Impa\Face\Expression\Slider;
 use Impa\Face\Expressions;
 use Impa\Face\FaceCopy;
@@ -30,9 +29,8 @@ final class ExpressionController
         ]);
     }
 
-    public function store(Request $request): JsonResponse
+    public function store(Body $body): JsonResponse
     {
-        $body = Body::of($request);
         [$figure, $part] = $body->part();
 
         $put = Expressions::put($figure, $part, $body->text('kind'), $body->named('values'), $body->text('piece'));
@@ -40,9 +38,8 @@ final class ExpressionController
         return new DocumentResponse(['document' => $put['document'], 'key' => $put['key']]);
     }
 
-    public function copy(Request $request): JsonResponse
+    public function copy(Body $body): JsonResponse
     {
-        $body = Body::of($request);
         [$figure, $part] = $body->part();
         $from = Figure::fromJson(SavedFigure::query()->findOrFail($body->int('from'))->document);
         $face =

@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Body;
+use App\Http\Requests\Body;
 use App\Models\Needle;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use Impa\Face\Advice;
 use Impa\Face\Evenness;
 use Impa\Face\FaceAdvice;
@@ -18,7 +17,6 @@ use Impa\Face\LayingOrder;
 use Impa\Face\NeedlesEye;
 use Impa\Face\Sliding;
 use Impa\Figure\Detail;
-use Impa\Figure\Figure;
 use Impa\Figure\Keep;
 use Impa\Geometry\Bisection;
 use Impa\Material\Densities;
@@ -33,9 +31,9 @@ use Symfony\Component\HttpKernel\Exception\HttpException;
 final class FaceController
 {
     /** The tape-millimetre grid on the front of one part, its girth, and where faces usually sit on it. */
-    public function store(Request $request): JsonResponse
+    public function store(Body $body): JsonResponse
     {
-        [, $part] = Body::of($request)->part();
+        [, $part] = $body->part();
         $surface = Surface::of($part->placements()[0]);
         $grid = TapeGrid::of($surface);
         $half = static fn (float $y): float => Bisection::of(static fn (float $mm): bool => $surface->has($mm, $y));
@@ -52,9 +50,9 @@ final class FaceController
      * What the details of a part are worth knowing by while they are moved about: in which order they are laid, what is
      * amiss with each, and how even they are.
      */
-    public function advice(Request $request): JsonResponse
+    public function advice(Body $body): JsonResponse
     {
-        [$figure, $part] = Body::of($request)->part();
+        [$figure, $part] = $body->part();
         $even = Evenness::of($figure, $part->key);
         $advice = array_map(
             static fn (array $list): array => array_map(static fn (Advice $a): array => $a->document(), $list),
@@ -72,9 +70,9 @@ final class FaceController
     }
 
     /** How every detail of a part is laid, in order. */
-    public function laying(Request $request): JsonResponse
+    public function laying(Body $body): JsonResponse
     {
-        [$figure, $part] = Body::of($request)->part();
+        [$figure, $part] = $body->part();
         $needles = Needle::atHand();
         $surfaces = $laying = [];
         foreach (LayingOrder::of($figure, $figure->detailsOn($part->key)) as $detail) {
@@ -86,9 +84,8 @@ final class FaceController
     }
 
     /** Where the details of a part lie from an anchor, and which anchors there are; or with `at`, where these places lie. */
-    public function marks(Request $request): JsonResponse
+    public function marks(Body $body): JsonResponse
     {
-        $body = Body::of($request);
         [$figure, $part] = $body->part();
         $surface = Surface::of($part->placements()[0]);
         if ($body->has('at')) {
@@ -113,9 +110,8 @@ final class FaceController
     }
 
     /** From mark to mark: by calipers, and by tape. */
-    public function between(Request $request): JsonResponse
+    public function between(Body $body): JsonResponse
     {
-        $body = Body::of($request);
         [, $part] = $body->part();
         $points = $body->points('points');
         if (count($points) !== 2) {
@@ -129,11 +125,9 @@ final class FaceController
     }
 
     /** A detail kept as drawn, or kept in size, where it would slide round the edge. */
-    public function keep(Request $request): JsonResponse
+    public function keep(Body $body): JsonResponse
     {
-        $body = Body::of($request);
-        $figure = $body->figure();
-        $detail = self::detail($figure, $body);
+        [$figure, $detail] = $body->detail();
         $keep = Keep::tryFrom($body->text('keep'));
         $surface = Surface::of($figure->parts[$detail->on]->placements()[0], $detail->side);
         $set = match ($keep) {
@@ -149,19 +143,12 @@ final class FaceController
     }
 
     /** A detail as the needle sees it. */
-    public function needlesEye(Request $request): JsonResponse
+    public function needlesEye(Body $body): JsonResponse
     {
-        $body = Body::of($request);
-        $figure = $body->figure();
-        $detail = self::detail($figure, $body);
+        [$figure, $detail] = $body->detail();
 
         return new JsonResponse(
             NeedlesEye::on($figure, $detail, Surface::of($figure->parts[$detail->on]->placements()[0], $detail->side)),
         );
-    }
-
-    private static function detail(Figure $figure, Body $body): Detail
-    {
-        return $figure->details[$body->text('detail')] ?? throw new HttpException(422, 'There is no such detail in this figure.');
     }
 }

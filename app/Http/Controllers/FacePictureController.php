@@ -4,14 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Body;
+use App\Http\Requests\Body;
 use App\Printing\PagesPdf;
-use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Impa\Colour\Srgb;
 use Impa\Print\FaceTemplates;
 use Impa\Print\Page;
-use Impa\Print\Paper;
 use Impa\Render\FromAfar;
 use Impa\Render\Painter;
 use Impa\Render\View;
@@ -26,9 +24,8 @@ final class FacePictureController
     private const AFAR_PX = 320;
 
     /** The part as it looks in wool from so many metres. */
-    public function afar(Request $request): Response
+    public function afar(Body $body): Response
     {
-        $body = Body::of($request);
         [$figure, $part] = $body->part();
         $metres = $body->float('metres');
         if ($metres < self::METRES[0] || $metres > self::METRES[1]) {
@@ -43,11 +40,10 @@ final class FacePictureController
     }
 
     /** The face on paper at true size. */
-    public function sheets(Request $request): Response
+    public function sheets(Body $body): Response
     {
-        $body = Body::of($request);
         [$figure, $part] = $body->part();
-        $paper = Paper::tryFrom($body->text('paper', 'a4')) ?? throw new HttpException(422, 'The paper is a4 or letter.');
+        $paper = $body->paper();
         $pages = FaceTemplates::of($figure, $part)->pages($paper);
 
         return match ($body->text('as', 'pdf')) {

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Body;
 use App\Http\DocumentResponse;
 use App\Http\Problem;
+use App\Http\Requests\Body;
 use App\Http\Shelf;
 use App\Models\Figure;
 use App\Models\Picture;
@@ -23,9 +23,8 @@ final class FigureController
         return new JsonResponse(Shelf::page(Figure::query(), $request));
     }
 
-    public function store(Request $request): JsonResponse
+    public function store(Body $body): JsonResponse
     {
-        $body = Body::of($request);
         $pictureId = $body->intOr('picture', null);
         if ($pictureId !== null && ! Picture::query()->whereKey($pictureId)->exists()) {
             throw new HttpException(422, 'The picture of this figure is not here. Choose the picture again.');
@@ -39,9 +38,8 @@ final class FigureController
         return self::answer($figure);
     }
 
-    public function update(Request $request, Figure $figure): JsonResponse
+    public function update(Body $body, Figure $figure): JsonResponse
     {
-        $body = Body::of($request);
         if ($figure->replace($body->figure(), $body->int('revision'))) {
             return self::answer($figure);
         }

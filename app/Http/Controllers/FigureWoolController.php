@@ -4,14 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Body;
+use App\Http\Requests\Body;
 use App\Models\Figure;
 use App\Stash\Stash;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
-use Impa\Stash\Reserve;
-use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** The wool that a figure has set aside, and what it took when it was finished. */
 final class FigureWoolController
@@ -22,12 +19,9 @@ final class FigureWoolController
     }
 
     /** Sets aside, or sets aside anew, what the saved figure needs. */
-    public function update(Request $request, Figure $figure): JsonResponse
+    public function update(Body $body, Figure $figure): JsonResponse
     {
-        $reserve =
-            Reserve::tryFrom(Body::of($request)->text('reserve', 'usual')) ??
-            throw new HttpException(422, 'The reserve is one of again, usual and never.');
-        Stash::setAside($figure, $reserve);
+        Stash::setAside($figure, $body->reserve());
 
         return new JsonResponse(self::state($figure));
     }
@@ -40,9 +34,9 @@ final class FigureWoolController
     }
 
     /** The figure is finished: what it took leaves the drawer, by the plan, or by what she says was used. */
-    public function finish(Request $request, Figure $figure): JsonResponse
+    public function finish(Body $body, Figure $figure): JsonResponse
     {
-        Stash::finish($figure, Body::of($request)->numbersOr('used', []));
+        Stash::finish($figure, $body->numbersOr('used', []));
 
         return new JsonResponse(self::state($figure), 201);
     }

@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Body;
+use App\Http\Requests\Body;
 use App\Models\Needle;
 use App\Store\Writing;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use Impa\Face\Needles;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
@@ -22,9 +21,9 @@ final class NeedleController
         return new JsonResponse(['gauges' => $needles->gauges, 'sold' => Needles::SOLD, 'finest' => $needles->finest()]);
     }
 
-    public function update(Request $request): JsonResponse
+    public function update(Body $body): JsonResponse
     {
-        $gauges = array_map(intval(...), array_values(Body::of($request)->numbers('gauges')));
+        $gauges = array_map(intval(...), array_values($body->numbers('gauges')));
         if (array_diff($gauges, Needles::SOLD) !== []) {
             throw new HttpException(422, sprintf('Needles are sold in the gauges %s.', implode(', ', Needles::SOLD)));
         }

@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Body;
+use App\Http\Requests\Body;
 use App\Models\Swatch;
 use App\Models\Wool;
 use App\Stash\Stash;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use Impa\Colour\Blend;
 use Impa\Colour\Srgb;
 use Impa\Stash\Nearness;
@@ -23,9 +22,8 @@ final class RecipeController
 {
     private const MOST_STEPS = 24;
 
-    public function store(Request $request): JsonResponse
+    public function store(Body $body): JsonResponse
     {
-        $body = Body::of($request);
         $grams = $body->floatOr('grams', 0.0);
         $most = $body->intOr('most', 3) ?? 3;
         if ($most < 1 || $most > 3 || $grams < 0.0) {
@@ -41,9 +39,8 @@ final class RecipeController
         return new JsonResponse(['recipes' => array_map(static fn (Recipe $r): array => self::row($r, $stash, $grams), $recipes)]);
     }
 
-    public function ramp(Request $request): JsonResponse
+    public function ramp(Body $body): JsonResponse
     {
-        $body = Body::of($request);
         $steps = $body->int('steps');
         if ($steps < 2 || $steps > self::MOST_STEPS) {
             throw new HttpException(422, sprintf('A ramp has 2 to %d steps.', self::MOST_STEPS));
@@ -59,9 +56,8 @@ final class RecipeController
     }
 
     /** What a mix became: shares by the wools' numbers, in percent, and the colour. */
-    public function swatch(Request $request): JsonResponse
+    public function swatch(Body $body): JsonResponse
     {
-        $body = Body::of($request);
         $hex = $body->colour('hex')->toHex();
         $percent = $body->numbers('percent');
         $sum = array_sum($percent);

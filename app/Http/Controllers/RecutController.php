@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Body;
 use App\Http\DocumentResponse;
+use App\Http\Requests\Body;
 use App\Models\Picture;
-use Illuminate\Http\Request;
 use Impa\Figure\Edits;
 use Impa\Seeing\Recut;
 use Impa\Shape\ShapeKind;
@@ -20,9 +19,8 @@ final class RecutController
         'split', 'merge', 'lasso', 'to-detail', 'to-part', 'remove', 'double', 'paint', 'add', 'mend', 'part-pair',
     ];
 
-    public function store(Request $request): DocumentResponse
+    public function store(Body $body): DocumentResponse
     {
-        $body = Body::of($request);
         $figure = $body->figure();
         $act = $body->text('act');
         $isPart = static fn (): bool => match ($body->text('kind')) {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Body;
+use App\Http\Requests\Body;
 use App\Models\Figure;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -27,9 +27,8 @@ final class RenderController
         return self::png($png, $request->has('revision') ? 'private, max-age=31536000, immutable' : 'no-cache');
     }
 
-    public function store(Request $request): Response
+    public function store(Body $body): Response
     {
-        $body = Body::of($request);
         $png = $body->flag('match')
             ? Painter::match($body->figure())
             : Painter::png($body->figure(), self::view($body->text('view', 'front')), $body->intOr('px', 512) ?? 512);

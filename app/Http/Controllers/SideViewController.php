@@ -4,18 +4,16 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Body;
 use App\Http\DocumentResponse;
+use App\Http\Requests\Body;
 use App\Models\Picture;
-use Illuminate\Http\Request;
 use Impa\Seeing\SideView;
 
 /** Depths from a second drawing; the changed document comes back, nothing is saved. */
 final class SideViewController
 {
-    public function store(Request $request): DocumentResponse
+    public function store(Body $body): DocumentResponse
     {
-        $body = Body::of($request);
         $picture = Picture::chosen($body->int('picture'));
         $side = SideView::of($body->figure(), $picture->bytes(), $body->flag('facesLeft'), $body->text('file'), $picture->hash);
 

@@ -4,23 +4,20 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Body;
+use App\Http\Requests\Body;
 use App\Printing\PagesPdf;
 use App\Stash\Stash;
-use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Impa\Plan\Plan;
-use Impa\Print\Paper;
 use Impa\Print\SizeCards;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** Every part at true size, to hold the felt against: as PDF or as SVG. */
 final class SizeCardsController
 {
-    public function store(Request $request): Response
+    public function store(Body $body): Response
     {
-        $body = Body::of($request);
-        $paper = Paper::tryFrom($body->text('paper', 'a4')) ?? throw new HttpException(422, 'The paper is a4 or letter.');
+        $paper = $body->paper();
         $figure = $body->figure();
         $plan = Plan::of($figure, densities: Stash::densities($figure));
 

@@ -4,18 +4,16 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Body;
+use App\Http\Requests\Body;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use Impa\Figure\Sizing;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** What finished height a wish about one size comes to. */
 final class SizingController
 {
-    public function store(Request $request): JsonResponse
+    public function store(Body $body): JsonResponse
     {
-        $body = Body::of($request);
         $figure = $body->figure();
         $sizing = match ($body->text('by')) {
             'height' => Sizing::toHeight($figure, $body->float('heightMm')),

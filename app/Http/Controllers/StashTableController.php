@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Body;
+use App\Http\Requests\Body;
 use App\Models\Wool;
 use App\Stash\Stash;
 use App\Store\Writing;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use Impa\Colour\Srgb;
@@ -45,9 +44,8 @@ final class StashTableController
     }
 
     /** Reads the table and says what would change; with "apply": true, it does. */
-    public function store(Request $request): JsonResponse
+    public function store(Body $body): JsonResponse
     {
-        $body = Body::of($request);
         $text = $body->bytes('base64', self::MOST_BYTES);
         [$entries, $refused, $notices] = match ($body->text('as', 'csv')) {
             'csv' => self::table($text),

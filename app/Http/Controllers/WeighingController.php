@@ -4,20 +4,19 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Body;
+use App\Http\Requests\Body;
 use App\Models\Wool;
 use App\Stash\Stash;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Impa\Stash\Drawer;
 
 /** A wool on the scale: what it weighs is what is left of it. */
 final class WeighingController
 {
-    public function store(Request $request, Wool $wool): JsonResponse
+    public function store(Body $body, Wool $wool): JsonResponse
     {
-        $g = Body::of($request)->float('grams');
+        $g = $body->float('grams');
         $drawer = Stash::happen(static function (Drawer $before) use ($wool, $g): Drawer {
             $after = $before->weighed($wool->id, $g);
             DB::table('weighings')->insert(['wool_id' => $wool->id, 'grams' => $g, 'created_at' => now()]);

@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Body;
+use App\Http\Requests\Body;
 use App\Models\Picture;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use Impa\Colour\GreyCard;
 use Impa\Raster\Raster;
 use Impa\Raster\Swab;
@@ -20,9 +19,8 @@ final class WoolColourController
     /** A disc so large around the place that was pointed at, as a share of the photo's shorter side. */
     private const RADIUS = 0.03;
 
-    public function store(Request $request): JsonResponse
+    public function store(Body $body): JsonResponse
     {
-        $body = Body::of($request);
         $raster = Raster::decode(Picture::chosen($body->int('picture'))->bytes());
         $wool = Swab::at($raster, $body->share('x'), $body->share('y'), self::RADIUS);
         $by = $body->text('by', 'grey');

@@ -4,13 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Body;
 use App\Http\Problem;
+use App\Http\Requests\Body;
 use App\Models\Wool;
 use App\Stash\Stash;
 use App\Store\Writing;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Impa\Stash\Drawer;
 use Impa\Stash\WoolEntry;
@@ -25,14 +24,14 @@ final class WoolController
         return new JsonResponse(['wools' => array_map(static fn (Wool $w): array => self::row($w, $drawer), Wool::byName())]);
     }
 
-    public function store(Request $request): JsonResponse
+    public function store(Body $body): JsonResponse
     {
-        return $this->written(new Wool(), Body::of($request), 201);
+        return $this->written(new Wool(), $body, 201);
     }
 
-    public function update(Request $request, Wool $wool): JsonResponse
+    public function update(Body $body, Wool $wool): JsonResponse
     {
-        return $this->written($wool, Body::of($request), 200);
+        return $this->written($wool, $body, 200);
     }
 
     public function destroy(Wool $wool): JsonResponse

@@ -23,16 +23,12 @@ final class ShoppingSheet
     {
         $html = '<table>';
         foreach ($list->lines as $line) {
-            $packs = implode(
-                ' and ',
-                array_map(static fn (array $p): string => sprintf('%d x %d g', $p['count'], $p['packG']), $line['packs']),
-            );
             $html .= sprintf(
                 '<tr><td>[ &nbsp; ]</td><td><b>%s</b><br>for %s, %s lacking</td><td>%s</td><td class="n">%.2f</td></tr>',
                 Html::text($line['offer']->name),
                 Html::text(implode(', ', $line['for'])),
                 Grams::text($line['needG']),
-                $packs,
+                ShoppingList::packs($line),
                 $line['price'],
             );
         }

@@ -138,4 +138,35 @@ final readonly class ShoppingList
 
         return $best;
     }
+
+    /** @return non-empty-list<list<string>> as a table, its head first */
+    public function rows(): array
+    {
+        $rows = [['wool', 'for', 'grams lacking', 'packs', 'grams bought', 'price', 'days']];
+        foreach ($this->lines as $line) {
+            $rows[] = [
+                $line['offer']->name,
+                implode('; ', $line['for']),
+                sprintf('%.1f', $line['needG']),
+                self::packs($line, ' + '),
+                (string) $line['g'],
+                sprintf('%.2f', $line['price']),
+                (string) $line['offer']->days,
+            ];
+        }
+        foreach ($this->missing as $missing) {
+            $rows[] = [$missing['name'], '', sprintf('%.1f', $missing['needG']), $missing['why'], '', '', ''];
+        }
+
+        return $rows;
+    }
+
+    /**
+     * @param  array{packs: list<array{packG: int, price: float, count: int}>, ...}  $line
+     * @param  string  $and  between packs of two sizes
+     */
+    public static function packs(array $line, string $and = ' and '): string
+    {
+        return implode($and, array_map(static fn (array $p): string => sprintf('%d x %d g', $p['count'], $p['packG']), $line['packs']));
+    }
 }

@@ -2,19 +2,22 @@
 
 declare(strict_types=1);
 
-namespace App\Http;
+namespace App\Http\Requests;
 
 use Illuminate\Http\Request;
 use Impa\Colour\Srgb;
+use Impa\Figure\Detail;
 use Impa\Figure\Figure;
 use Impa\Figure\FigureRefused;
 use Impa\Figure\Part;
+use Impa\Print\Paper;
+use Impa\Stash\Reserve;
 use InvalidArgumentException;
 use JsonException;
 use stdClass;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
-/** The body of a request, decoded so that empty objects stay objects. */
+/** The body of a request, decoded so that empty objects stay objects. Controllers take it as an argument, as Laravel's own requests. */
 final readonly class Body
 {
     /** @param  int  $bytes  of the request as it came */
@@ -64,6 +67,34 @@ final readonly class Body
             $figure,
             $figure->parts[$this->text('part')] ?? throw new HttpException(422, 'There is no such part in this figure.'),
         ];
+    }
+
+    /**
+     * The figure and the detail of it that is meant.
+     *
+     * @return array{Figure, Detail}
+     *
+     * @throws FigureRefused with every fault of the document
+     */
+    public function detail(): array
+    {
+        $figure = $this->figure();
+
+        return [
+            $figure,
+            $figure->details[$this->text('detail')] ?? throw new HttpException(422, 'There is no such detail in this figure.'),
+        ];
+    }
+
+    public function paper(): Paper
+    {
+        return Paper::tryFrom($this->text('paper', 'a4')) ?? throw new HttpException(422, 'The paper is a4 or letter.');
+    }
+
+    public function reserve(): Reserve
+    {
+        return Reserve::tryFrom($this->text('reserve', 'usual')) ??
+            throw new HttpException(422, 'The reserve is one of again, usual and never.');
     }
 
     public function has(string $name): bool
