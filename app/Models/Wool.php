@@ -89,14 +89,14 @@ final class Wool extends Model
     public function inStash(float $freeG): StashWool
     {
         return new StashWool(
-            $this->id,
-            $this->name,
-            $this->hex === null ? null : Srgb::hex($this->hex),
-            $this->material,
-            Preparation::from($this->preparation),
-            $freeG,
-            $this->g_per_m ?? 0.0,
-            $this->price !== null && $this->pack_g !== null && $this->pack_g > 0.0 ? $this->price / $this->pack_g : 0.0,
+            id: $this->id,
+            name: $this->name,
+            colour: $this->hex === null ? null : Srgb::hex($this->hex),
+            material: $this->material,
+            preparation: Preparation::from($this->preparation),
+            freeG: $freeG,
+            gPerM: $this->g_per_m ?? 0.0,
+            pricePerG: $this->price !== null && $this->pack_g !== null && $this->pack_g > 0.0 ? $this->price / $this->pack_g : 0.0,
         );
     }
 }

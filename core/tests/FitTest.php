@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Tests\Fit;
 
 use Impa\Seeing\Fit;
+use Impa\Seeing\Fitting;
 use Impa\Seeing\Samples;
 use Impa\Seeing\ShapeWriting;
 use Impa\Shape\Catalogue;
@@ -15,7 +16,7 @@ use Impa\Tests\Support\Pixels;
 /** @param  array<int, true>  $pixels */
 function fitOf(array $pixels): Fit
 {
-    return Fit::best(Pixels::blob($pixels), Pixels::map($pixels), false);
+    return Fitting::best(Pixels::blob($pixels), Pixels::map($pixels), false);
 }
 
 it('covers what every shape of the catalogue draws, turned as it is drawn', function (ShapeKind $kind, float $deg) {
@@ -128,7 +129,7 @@ it('goes on behind its neighbours, and not over the ground', function () {
             $map[$i] = 1;
         }
     }
-    $fit = Fit::best(Pixels::blob($seen), $map, true);
+    $fit = Fitting::best(Pixels::blob($seen), $map, true);
     expect($fit->widthPx)
         ->toBeGreaterThan(100.0)
         ->and($fit->heightPx)

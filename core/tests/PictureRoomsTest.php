@@ -14,7 +14,7 @@ use Impa\Raster\Raster;
 use Impa\Raster\Stroke;
 use Impa\Seeing\Background;
 use Impa\Seeing\Extent;
-use Impa\Seeing\Fit;
+use Impa\Seeing\Fitting;
 use Impa\Seeing\FlatColours;
 use Impa\Seeing\Region;
 use Impa\Seeing\Regions;
@@ -137,7 +137,7 @@ describe('Blob', function () {
 describe('Fit', function () {
     it('finds an oval again, its size, place and lean', function (float $deg) {
         $pixels = pixels(200, 200, oval(96, 104, 28, 60, $deg));
-        $fit = Fit::best(Blob::of($pixels, 200), mapOf($pixels, 40000), false);
+        $fit = Fitting::best(Blob::of($pixels, 200), mapOf($pixels, 40000), false);
         expect($fit->kind)
             ->toBe(ShapeKind::Ball)
             ->and($fit->overlap)
@@ -164,7 +164,7 @@ describe('Fit', function () {
                 $seen[$i] = true;
             }
         }
-        $fit = Fit::best(Blob::of($seen, 200), $map, true);
+        $fit = Fitting::best(Blob::of($seen, 200), $map, true);
         expect($fit->heightPx)
             ->toBeGreaterThan(105)
             ->and($fit->widthPx)
@@ -175,7 +175,7 @@ describe('Fit', function () {
 
     it('lays a disc over a spot', function () {
         $pixels = pixels(60, 60, oval(30, 30, 9, 6));
-        $disc = Fit::disc(Blob::of($pixels, 60), mapOf($pixels, 3600));
+        $disc = Fitting::disc(Blob::of($pixels, 60), mapOf($pixels, 3600));
         expect([$disc->widthPx, $disc->heightPx])
             ->toEqualWithDelta([18.0, 12.0], 1)
             ->and($disc->overlap)

@@ -35,14 +35,13 @@ function stashOf(array $hexes, float $g = 100.0, Preparation $preparation = Prep
     foreach ($hexes as $name => $hex) {
         $id = count($stash) + 1;
         $stash[$id] = new StashWool(
-            $id,
-            $name,
-            $hex === '' ? null : Srgb::hex($hex),
-            $hex === '' ? 'core-wool' : 'wool',
-            $hex === '' ? Preparation::CoreBatting : $preparation,
-            $g,
-            0.0,
-            0.1,
+            id: $id,
+            name: $name,
+            colour: $hex === '' ? null : Srgb::hex($hex),
+            material: $hex === '' ? 'core-wool' : 'wool',
+            preparation: $hex === '' ? Preparation::CoreBatting : $preparation,
+            freeG: $g,
+            pricePerG: 0.1,
         );
     }
 
@@ -620,7 +619,14 @@ describe('needs', function () use ($one) {
     it('take the fullest of several core wools, and say what is lacking where there is none', function () use ($one) {
         $figure = $one(Figures::part('a', 'ball', 50, 50, 50));
         $two = stashOf(['Old' => '', 'New' => '']);
-        $two[2] = new StashWool(2, 'New', null, 'core-wool', Preparation::CoreBatting, 300.0);
+        $two[2] = new StashWool(
+            id: 2,
+            name: 'New',
+            colour: null,
+            material: 'core-wool',
+            preparation: Preparation::CoreBatting,
+            freeG: 300.0,
+        );
         expect(Supply::of($figure, $two)->needs[0]->wool?->name)
             ->toBe('New')
             ->and(Supply::of($figure, [])->needs[0]->wool)

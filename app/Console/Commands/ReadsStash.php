@@ -31,14 +31,14 @@ trait ReadsStash
         $stash = [];
         foreach ($sheet->wools as $i => $w) {
             $stash[$i + 1] = new StashWool(
-                $i + 1,
-                $w->name,
-                $w->colour,
-                $w->material,
-                $w->preparation,
-                $w->gramsLeft,
-                $w->gPerM ?? 0.0,
-                $w->price !== null && $w->packG !== null ? $w->price / $w->packG : 0.0,
+                id: $i + 1,
+                name: $w->name,
+                colour: $w->colour,
+                material: $w->material,
+                preparation: $w->preparation,
+                freeG: $w->gramsLeft,
+                gPerM: $w->gPerM ?? 0.0,
+                pricePerG: $w->price !== null && $w->packG !== null ? $w->price / $w->packG : 0.0,
             );
         }
 

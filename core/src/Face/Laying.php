@@ -63,15 +63,15 @@ final readonly class Laying
                 : 0.0;
 
         return new self(
-            $detail,
-            $mg,
-            $isFelted ? sprintf('%.0f mg%s: %s', $mg, $detail->mirror ? ' each' : '', Wisp::words($mg)) : '',
-            $isFelted ? sprintf('%d, one, very shallow; hold it at about 45 degrees to its middle', $needles->finest()) : '',
-            $isLine ? self::linePins($detail, $surface) : self::spotMarks($detail, $surface),
-            self::stabs($detail, $proud),
-            $proud,
-            self::check($detail),
-            $isFelted
+            detail: $detail,
+            woolMg: $mg,
+            wool: $isFelted ? sprintf('%.0f mg%s: %s', $mg, $detail->mirror ? ' each' : '', Wisp::words($mg)) : '',
+            needle: $isFelted ? sprintf('%d, one, very shallow; hold it at about 45 degrees to its middle', $needles->finest()) : '',
+            marks: $isLine ? self::linePins($detail, $surface) : self::spotMarks($detail, $surface),
+            stabs: self::stabs($detail, $proud),
+            proudMm: $proud,
+            check: self::check($detail),
+            undo: $isFelted
                 ? 'Lift it out with the needle\'s tip while it is only tacked; later, cover it with a wisp of its ground, and mark again.'
                 : self::undo($detail),
         );

@@ -66,15 +66,15 @@ final readonly class Figure
             $reader = FigureReader::of($document);
 
             return new self(
-                $document,
-                $reader->name(),
-                $reader->heightMm(),
-                $reader->pose(),
-                $reader->faceSchool(),
-                $reader->colours(),
-                $reader->parts(),
-                $reader->details(),
-                $reader->picture(),
+                document: $document,
+                name: $reader->name(),
+                heightMm: $reader->heightMm(),
+                pose: $reader->pose(),
+                faceSchool: $reader->faceSchool(),
+                colours: $reader->colours(),
+                parts: $reader->parts(),
+                details: $reader->details(),
+                picture: $reader->picture(),
             );
         } catch (ShapeRefused $e) {
             throw FigureRefused::forFaults([Fault::at([], $e->getMessage())]);
@@ -85,15 +85,15 @@ final readonly class Figure
     public function onlyPart(string $key): self
     {
         return new self(
-            $this->document,
-            $this->name,
-            $this->heightMm,
-            $this->pose,
-            $this->faceSchool,
-            $this->colours,
-            array_intersect_key($this->parts, [$key => true]),
-            array_filter($this->details, static fn (Detail $d): bool => $d->on === $key),
-            null,
+            document: $this->document,
+            name: $this->name,
+            heightMm: $this->heightMm,
+            pose: $this->pose,
+            faceSchool: $this->faceSchool,
+            colours: $this->colours,
+            parts: array_intersect_key($this->parts, [$key => true]),
+            details: array_filter($this->details, static fn (Detail $d): bool => $d->on === $key),
+            picture: null,
         );
     }
 

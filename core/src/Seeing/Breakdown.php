@@ -78,14 +78,14 @@ final readonly class Breakdown
         Naming::of($pieces, $sorting->marks, $axis);
         $progress('Writing it down', 0.95);
         $writer = new Writing(
-            $pieces,
-            $sorting,
-            $flat,
-            $looked,
-            $axis,
-            $wishes,
-            array_slice([...$sorting->dropped, ...$regions->dropped], 0, self::MOST_LISTED),
-            $isTurned,
+            pieces: $pieces,
+            sorting: $sorting,
+            flat: $flat,
+            raster: $looked,
+            axis: $axis,
+            wishes: $wishes,
+            dropped: array_slice([...$sorting->dropped, ...$regions->dropped], 0, self::MOST_LISTED),
+            isTurned: $isTurned,
         );
 
         return new self(

@@ -53,14 +53,13 @@ final class Candidates
     {
         [$w, $h, $x, $y] = $box;
         $new = static fn (ShapeKind $kind, float $across, float $along, float $more, array $options = []): Fit => new Fit(
-            $kind,
-            $across,
-            $along,
-            $options,
-            $x,
-            $y,
-            Fit::angle($turn + $more),
-            0.0,
+            kind: $kind,
+            widthPx: $across,
+            heightPx: $along,
+            options: $options,
+            x: $x,
+            y: $y,
+            turnDeg: Fit::angle($turn + $more),
         );
         yield $new(ShapeKind::Ball, $w, $h, 0.0);
         yield $new(ShapeKind::Drum, $w, $h, 0.0);
@@ -103,7 +102,18 @@ final class Candidates
 
         // An outline of its own covers all of the blob but the rounding of its corners.
         return count($outline) >= 3
-            ? [new Fit(ShapeKind::Plate, $w, $h, ['outline' => $outline], $x, $y, 0.0, 0.97, $depth)]
+            ? [
+                new Fit(
+                    kind: ShapeKind::Plate,
+                    widthPx: $w,
+                    heightPx: $h,
+                    options: ['outline' => $outline],
+                    x: $x,
+                    y: $y,
+                    overlap: 0.97,
+                    depthShare: $depth,
+                ),
+            ]
             : [];
     }
 
@@ -139,14 +149,13 @@ final class Candidates
             $y = ($ay + $by) / 2 + (($dx / $chord) * $sagitta) / 2;
             foreach ([0.9, 1.0, 1.1] as $thick) {
                 $bends[] = new Fit(
-                    ShapeKind::Arc,
-                    $stroke->widthPx * $thick,
-                    $stroke->lengthPx,
-                    ['bendDeg' => $bend],
-                    $x,
-                    $y,
-                    rad2deg(atan2(-$dx, $dy)),
-                    0.0,
+                    kind: ShapeKind::Arc,
+                    widthPx: $stroke->widthPx * $thick,
+                    heightPx: $stroke->lengthPx,
+                    options: ['bendDeg' => $bend],
+                    x: $x,
+                    y: $y,
+                    turnDeg: rad2deg(atan2(-$dx, $dy)),
                 );
             }
         }
@@ -166,7 +175,15 @@ final class Candidates
             // One oval lies so far inside another that the blob's area is between them: pi/4 (w h - (w - 2d)(h - 2d)).
             $rest = ($w + $h) ** 2 - (16 * $blob->area()) / M_PI;
             $thick = ($w + $h - sqrt(max(0.0, $rest))) / 4;
-            yield new Fit(ShapeKind::Ring, $w, $h, [], $x, $y, $turn, 0.0, min(self::THICKEST_RING, $thick / min($w, $h)));
+            yield new Fit(
+                kind: ShapeKind::Ring,
+                widthPx: $w,
+                heightPx: $h,
+                x: $x,
+                y: $y,
+                turnDeg: $turn,
+                depthShare: min(self::THICKEST_RING, $thick / min($w, $h)),
+            );
         }
     }
 
@@ -198,6 +215,13 @@ final class Candidates
         $h = sqrt(max(1e-6, $xx * $s * $s - 2 * $xy * $c * $s + $yy * $c * $c));
         $grow = sqrt($blob->area() / (M_PI * $w * $h));
 
-        return new Fit(ShapeKind::Ball, 2 * $w * $grow, 2 * $h * $grow, [], $blob->middle[0], $blob->middle[1], $turnDeg, 0.0);
+        return new Fit(
+            kind: ShapeKind::Ball,
+            widthPx: 2 * $w * $grow,
+            heightPx: 2 * $h * $grow,
+            x: $blob->middle[0],
+            y: $blob->middle[1],
+            turnDeg: $turnDeg,
+        );
     }
 }

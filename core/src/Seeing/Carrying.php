@@ -143,10 +143,10 @@ final readonly class Carrying
                 if ($common > self::COVERED * count($whole)) {
                     $inside[] = $i;
                     $area += $common;
-                    $apart += $common * Fit::rough(Blob::of($whole, $width), $map)->overlap;
+                    $apart += $common * Fitting::rough(Blob::of($whole, $width), $map)->overlap;
                 }
             }
-            $fit = Fit::rough($lobe->blob, $flat);
+            $fit = Fitting::rough($lobe->blob, $flat);
             $sticksOut = array_filter(
                 $inside,
                 static fn (int $i): bool => $fit->covers(Blob::of($wholes[$i], $width)) < self::COVERED,
@@ -185,7 +185,7 @@ final readonly class Carrying
         $overlaps = $lobes = [];
         $tries = self::TRIES;
         $overlap = static function (int $i) use (&$overlaps, &$wholes, $map, $width): float {
-            return $overlaps[$i] ??= Fit::rough(Blob::of($wholes[$i], $width), $map)->overlap;
+            return $overlaps[$i] ??= Fitting::rough(Blob::of($wholes[$i], $width), $map)->overlap;
         };
         foreach (array_reverse(array_keys($wholes)) as $small) {
             $touching = $regions->all[$small]->contact;
@@ -202,7 +202,7 @@ final readonly class Carrying
                 }
                 $one = Blob::of($wholes[$small], $width);
                 $both = Blob::of($wholes[$small] + $wholes[$large], $width);
-                $fit = Fit::rough($both, $map);
+                $fit = Fitting::rough($both, $map);
                 $share = $one->area() / $both->area();
                 $apart = $share * $overlap($small) + (1 - $share) * $overlap($large);
                 $isOneBody =
@@ -242,7 +242,7 @@ final readonly class Carrying
                 continue;
             }
             $whole = self::wholes([$i], array_map(static fn (int $r): int => $r === $i ? $r : -1, $map), [])[$i] ?? [];
-            if ($whole !== [] && Fit::rough(Blob::of($whole, $width), $map)->overlap > self::NO_SHAPE) {
+            if ($whole !== [] && Fitting::rough(Blob::of($whole, $width), $map)->overlap > self::NO_SHAPE) {
                 unset($on[$i]);
             } elseif ($carrier !== $twin && ! self::hangsOn($carrier, $twin, $on)) {
                 $on[$twin] = $carrier;
@@ -294,7 +294,7 @@ final readonly class Carrying
     private static function lobes(Blob $blob, array $map): array
     {
         return array_map(
-            static fn (Lobe $lobe): array => [Fit::rough($lobe->blob, $map), $lobe->blob->area()],
+            static fn (Lobe $lobe): array => [Fitting::rough($lobe->blob, $map), $lobe->blob->area()],
             Lobes::of($blob, $map, 0.02 * $blob->area()),
         );
     }
@@ -325,7 +325,7 @@ final readonly class Carrying
         foreach (Lobes::of($both, $map, 0.02 * $both->area()) as $lobe) {
             $common = count(array_intersect_key($small->pixels, $lobe->blob->pixels));
             if ($common > self::COVERED * $small->area()) {
-                return $lobe->blob->area() > 1.3 * $small->area() && Fit::rough($lobe->blob, $map)->overlap > self::ONE_BODY;
+                return $lobe->blob->area() > 1.3 * $small->area() && Fitting::rough($lobe->blob, $map)->overlap > self::ONE_BODY;
             }
         }
 

@@ -12,10 +12,7 @@ use Impa\Shape\Size;
 use Impa\Shape\Solid;
 
 /**
- * The simple shape that covers a blob best with few numbers, by intersection over union (the Jaccard index): every
- * candidate of the catalogue is laid over it, upright
- * and along its longest axis (the first principal axis), the promising ones are moved, stretched and turned until they fit, by a
- * coordinate search (Hooke and Jeeves 1961). Pixels, y up. Immutable.
+ * A simple shape laid over a blob, and how well it covers it, by intersection over union (the Jaccard index). Pixels, y up. Immutable.
  *
  * @phpstan-import-type Options from Catalogue
  */
@@ -24,139 +21,25 @@ final readonly class Fit
     /** What a guess behind other parts costs (house choice). */
     private const HIDDEN_COST = 0.025;
 
-    /** So many of the roughly best candidates are refined, and so many of those measured closely. */
-    private const REFINED = 5;
+    /** Samples each way where it is only asked how much of a blob it covers. */
+    private const LOOKS = 24;
 
-    private const CLOSELY = 2;
-
-    /** Rounds of pulling: shares of its size by which each edge is moved, and degrees by which it is turned. */
-    private const STEPS = [[0.08, 6.0], [0.04, 3.0], [0.02, 1.5], [0.01, 0.8]];
-
-    /** A shape that covers so much is not searched for further. */
-    private const GOOD = 0.9;
-
-    /** A blob may be a ring from this share of ground that it encloses, of both together. */
-    private const HOLLOW = 0.05;
-
-    /** Samples each way: for a first look, for pulling, for the last word. */
-    private const LOOKS = [15, 24, 38];
-
-    /** @param  Options  $options */
+    /**
+     * @param  Options  $options
+     * @param  float  $overlap  intersection over union with the blob; 0 where it is not measured yet
+     * @param  float  $depthShare  of a plate or ring: how thick, as a share of its shorter side
+     */
     public function __construct(
         public ShapeKind $kind,
         public float $widthPx,
         public float $heightPx,
-        public array $options,
-        public float $x,
-        public float $y,
-        public float $turnDeg,
-        public float $overlap,
+        public array $options = [],
+        public float $x = 0.0,
+        public float $y = 0.0,
+        public float $turnDeg = 0.0,
+        public float $overlap = 0.0,
         public float $depthShare = 1.0,
     ) {
-    }
-
-    /**
-     * @param  list<int>  $map  region per pixel, -1 for the ground
-     * @param  bool  $partlyHidden  whether other parts may cover some of it
-     */
-    public static function best(Blob $blob, array $map, bool $partlyHidden): self
-    {
-        $simple = self::simple($blob, $map, $partlyHidden);
-        if ($simple->overlap >= self::GOOD) {
-            return $simple;
-        }
-        $samples = Samples::of($blob, $map, self::LOOKS[1], 1.2);
-        $bent = array_slice(self::measuredAll(Candidates::bent($blob), $samples), 0, 1);
-        $all = [
-            $simple,
-            ...array_map(static fn (self $f): self => $f->refined($samples, [self::STEPS[1], self::STEPS[2]]), $bent),
-            ...Candidates::ownOutline($blob),
-        ];
-        usort($all, self::better(...));
-
-        return $all[0];
-    }
-
-    /**
-     * The best shape of few numbers, without an outline of its own.
-     *
-     * @param  list<int>  $map
-     */
-    public static function simple(Blob $blob, array $map, bool $partlyHidden): self
-    {
-        $margin = $partlyHidden ? 1.6 : 1.2;
-        [$few, $some, $many] = array_map(
-            static fn (int $across): Samples => Samples::of($blob, $map, $across, $margin),
-            self::LOOKS,
-        );
-        $rough = self::measuredAll(self::tried($blob, $some, $partlyHidden, true), $few);
-        $refined = array_map(static fn (self $f): self => $f->refined($some, self::STEPS), array_slice($rough, 0, self::REFINED));
-        usort($refined, self::better(...));
-        $close = array_map(
-            static fn (self $f): self => $f->measured($many)->refined($many, [self::STEPS[2], self::STEPS[3]]),
-            array_slice($refined, 0, self::CLOSELY),
-        );
-        usort($close, self::better(...));
-
-        // A ball is always among the candidates, and never refused.
-        return $close[0];
-    }
-
-    /**
-     * Quickly, how well some simple shape covers the blob; for choosing between ways to cut.
-     *
-     * @param  list<int>  $map
-     */
-    public static function rough(Blob $blob, array $map): self
-    {
-        $few = Samples::of($blob, $map, self::LOOKS[0] + 6, 1.4);
-        $rough = self::measuredAll(self::tried($blob, $few, false, false), $few);
-        $refined = array_map(static fn (self $f): self => $f->refined($few, [self::STEPS[0], self::STEPS[2]]), [
-            $rough[0],
-            self::otherKind($rough),
-        ]);
-        usort($refined, self::better(...));
-
-        return $refined[0];
-    }
-
-    /** @return iterable<self> */
-    private static function tried(Blob $blob, Samples $samples, bool $partlyHidden, bool $all): iterable
-    {
-        yield from Candidates::of($blob, $partlyHidden, $all);
-        if ($samples->hollow() > self::HOLLOW) {
-            yield from Candidates::rings($blob);
-        }
-    }
-
-    /**
-     * The best of another kind than the very best: the two are often close, and may change places once they are refined.
-     *
-     * @param  list<self>  $fits  best first, at least one
-     */
-    private static function otherKind(array $fits): self
-    {
-        foreach ($fits as $fit) {
-            if ($fit->kind !== $fits[0]->kind) {
-                return $fit;
-            }
-        }
-
-        return $fits[0];
-    }
-
-    /**
-     * The disc that covers the blob, for spots.
-     *
-     * @param  list<int>  $map
-     */
-    public static function disc(Blob $blob, array $map): self
-    {
-        $samples = Samples::of($blob, $map, self::LOOKS[2], 1.2)->withoutHiding();
-        $upright = Candidates::ball($blob, 0.0)->measured($samples);
-        $leaning = Candidates::ball($blob, $blob->leanDeg())->measured($samples);
-
-        return $leaning->overlap > $upright->overlap + 0.02 ? $leaning : $upright;
     }
 
     /** The shape seen in a mirror that stands at x. An arc's ends point to its right, so that it is turned about as well. */
@@ -167,16 +50,10 @@ final readonly class Fit
             $options['outline'] = array_map(static fn (array $p): array => [-$p[0], $p[1]], $options['outline']);
         }
 
-        return new self(
-            $this->kind,
-            $this->widthPx,
-            $this->heightPx,
-            $options,
-            2 * $axis - $this->x,
-            $this->y,
-            self::angle(-$this->turnDeg + ($this->kind === ShapeKind::Arc ? 180.0 : 0.0)),
-            $this->overlap,
-            $this->depthShare,
+        return $this->with(
+            options: $options,
+            x: 2 * $axis - $this->x,
+            turnDeg: self::angle(-$this->turnDeg + ($this->kind === ShapeKind::Arc ? 180.0 : 0.0)),
         );
     }
 
@@ -192,16 +69,14 @@ final readonly class Fit
             $options['taper'] = $between($options['taper'], $other->options['taper']);
         }
 
-        return new self(
-            $this->kind,
-            $between($this->widthPx, $other->widthPx),
-            $between($this->heightPx, $other->heightPx),
-            $options,
-            $between($this->x, $other->x),
-            $between($this->y, $other->y),
-            $between($this->turnDeg, $other->turnDeg),
-            min($this->overlap, $other->overlap),
-            $this->depthShare,
+        return $this->with(
+            widthPx: $between($this->widthPx, $other->widthPx),
+            heightPx: $between($this->heightPx, $other->heightPx),
+            options: $options,
+            x: $between($this->x, $other->x),
+            y: $between($this->y, $other->y),
+            turnDeg: $between($this->turnDeg, $other->turnDeg),
+            overlap: min($this->overlap, $other->overlap),
         );
     }
 
@@ -219,17 +94,7 @@ final readonly class Fit
                 default => $this->solid()->front()[0],
             };
 
-        return new self(
-            ShapeKind::Plate,
-            $this->widthPx,
-            $this->heightPx,
-            ['outline' => $outline],
-            $this->x,
-            $this->y,
-            $this->turnDeg,
-            $this->overlap,
-            $this->depthShare,
-        );
+        return $this->with(kind: ShapeKind::Plate, options: ['outline' => $outline]);
     }
 
     public function isFlat(): bool
@@ -240,33 +105,13 @@ final readonly class Fit
     /** The same shape with its middle above another place, turned otherwise. */
     public function standing(float $x, float $turnDeg): self
     {
-        return new self(
-            $this->kind,
-            $this->widthPx,
-            $this->heightPx,
-            $this->options,
-            $x,
-            $this->y,
-            self::angle($turnDeg),
-            $this->overlap,
-            $this->depthShare,
-        );
+        return $this->with(x: $x, turnDeg: self::angle($turnDeg));
     }
 
     /** The same plate or ring, so thick as a share of its shorter side. */
     public function withDepthShare(float $share): self
     {
-        return new self(
-            $this->kind,
-            $this->widthPx,
-            $this->heightPx,
-            $this->options,
-            $this->x,
-            $this->y,
-            $this->turnDeg,
-            $this->overlap,
-            $share,
-        );
+        return $this->with(depthShare: $share);
     }
 
     /**
@@ -308,7 +153,7 @@ final readonly class Fit
     /** Share of a blob's pixels that lie under the shape. */
     public function covers(Blob $blob): float
     {
-        $samples = Samples::of($blob, [], self::LOOKS[1], 1.0);
+        $samples = Samples::of($blob, [], self::LOOKS, 1.0);
 
         return $samples->inBlob === 0 ? 0.0 : $this->cover($samples)[0] / $samples->inBlob;
     }
@@ -326,138 +171,22 @@ final readonly class Fit
             };
     }
 
-    private static function better(self $a, self $b): int
-    {
-        return $b->score() <=> $a->score();
-    }
-
-    /**
-     * @param  iterable<self>  $candidates
-     * @return list<self> best first
-     */
-    private static function measuredAll(iterable $candidates, Samples $samples): array
-    {
-        $measured = [];
-        foreach ($candidates as $candidate) {
-            $measured[] = $candidate->measured($samples);
-        }
-        usort($measured, self::better(...));
-
-        return $measured;
-    }
-
-    private function measured(Samples $samples): self
+    /** The same, its overlap measured on a blob's samples. */
+    public function measured(Samples $samples): self
     {
         [$both, $either, $hidden] = $this->cover($samples);
         // What is only guessed behind another region counts a little against the guess.
         $overlap = $both / max(1, $either) - (self::HIDDEN_COST * $hidden) / max(1, $both + $hidden);
 
-        return new self(
-            $this->kind,
-            $this->widthPx,
-            $this->heightPx,
-            $this->options,
-            $this->x,
-            $this->y,
-            $this->turnDeg,
-            $overlap,
-            $this->depthShare,
-        );
+        return $this->with(overlap: $overlap);
     }
 
     /**
-     * Pulls at each edge and turns as long as it covers better.
+     * The same kind of shape in another size and place, not measured yet.
      *
-     * @param  list<array{float, float}>  $pulls
+     * @param  Options  $options
      */
-    private function refined(Samples $samples, array $pulls): self
-    {
-        $best = $this->measured($samples);
-        foreach ($pulls as [$share, $deg]) {
-            for ($round = 0; $round < 3; $round++) {
-                $before = $best->overlap;
-                foreach ($best->neighbours($share, $deg) as $neighbour) {
-                    $tried = $neighbour->measured($samples);
-                    $best = $tried->overlap > $best->overlap + 1e-4 ? $tried : $best;
-                }
-                if ($best->overlap <= $before) {
-                    break;
-                }
-            }
-        }
-
-        return $best;
-    }
-
-    /** @return iterable<self> each edge moved out and in, the whole turned both ways, an egg's taper more and less */
-    private function neighbours(float $share, float $deg): iterable
-    {
-        [$c, $s] = [cos(deg2rad($this->turnDeg)), sin(deg2rad($this->turnDeg))];
-        foreach ([[1, 0], [-1, 0], [0, 1], [0, -1]] as [$u, $v]) {
-            foreach ([$share, -$share] as $by) {
-                [$moreW, $moreH] = [abs($u) * $by * $this->widthPx, abs($v) * $by * $this->heightPx];
-                [$moveU, $moveV] = [($u * $moreW) / 2, ($v * $moreH) / 2];
-                yield $this->at(
-                    $this->widthPx + $moreW,
-                    $this->heightPx + $moreH,
-                    $this->x + $moveU * $c - $moveV * $s,
-                    $this->y + $moveU * $s + $moveV * $c,
-                    $this->turnDeg,
-                    $this->options,
-                );
-            }
-        }
-        if ($this->kind !== ShapeKind::Ball || abs($this->widthPx / $this->heightPx - 1) > 0.06) {
-            foreach ([$deg, -$deg] as $by) {
-                yield $this->at(
-                    $this->widthPx,
-                    $this->heightPx,
-                    $this->x,
-                    $this->y,
-                    self::angle($this->turnDeg + $by),
-                    $this->options,
-                );
-            }
-        }
-        if (isset($this->options['taper'])) {
-            foreach ([$share, -$share] as $by) {
-                yield $this->at($this->widthPx, $this->heightPx, $this->x, $this->y, $this->turnDeg, [
-                    'taper' => max(-0.6, min(0.6, $this->options['taper'] + $by)),
-                ]);
-            }
-        }
-        if ($this->kind === ShapeKind::Ring) {
-            foreach ([1 + 2 * $share, 1 - 2 * $share] as $by) {
-                yield $this->withDepthShare(min(Candidates::THICKEST_RING, $this->depthShare * $by));
-            }
-        }
-        if (isset($this->options['bendDeg'])) {
-            foreach ([$deg, -$deg] as $by) {
-                yield $this->at($this->widthPx, $this->heightPx, $this->x, $this->y, $this->turnDeg, [
-                    'bendDeg' => max(1.0, min(330.0, $this->options['bendDeg'] + 2 * $by)),
-                ]);
-            }
-        }
-        if (isset($this->options['topMm'], $this->options['bottomMm'])) {
-            $thin = min($this->options['topMm'], $this->options['bottomMm']);
-            foreach ([1 + 2 * $share, 1 - 2 * $share] as $by) {
-                $thinner = max(0.15 * $this->widthPx, min(0.95 * $this->widthPx, $thin * $by));
-                yield $this->at(
-                    $this->widthPx,
-                    $this->heightPx,
-                    $this->x,
-                    $this->y,
-                    $this->turnDeg,
-                    $this->options['topMm'] < $this->options['bottomMm']
-                        ? ['topMm' => $thinner, 'bottomMm' => $this->widthPx]
-                        : ['topMm' => $this->widthPx, 'bottomMm' => $thinner],
-                );
-            }
-        }
-    }
-
-    /** @param  Options  $options */
-    private function at(float $width, float $height, float $x, float $y, float $turnDeg, array $options): self
+    public function at(float $width, float $height, float $x, float $y, float $turnDeg, array $options): self
     {
         if (isset($options['topMm'], $options['bottomMm'])) {
             // The ends of a drumstick grow with it.
@@ -465,7 +194,17 @@ final readonly class Fit
             $options = ['topMm' => $options['topMm'] * $grow, 'bottomMm' => $options['bottomMm'] * $grow];
         }
 
-        return new self($this->kind, max(1.0, $width), max(1.0, $height), $options, $x, $y, $turnDeg, 0.0, $this->depthShare);
+        return new self(
+            kind: $this->kind,
+            widthPx: max(1.0, $width),
+            heightPx: max(1.0, $height),
+            options: $options,
+            x: $x,
+            y: $y,
+            turnDeg: $turnDeg,
+            overlap: 0.0,
+            depthShare: $this->depthShare,
+        );
     }
 
     /** @return array{int, int, int} samples in both, in either, and of the shape where something else is seen */
@@ -488,5 +227,30 @@ final readonly class Fit
     public static function angle(float $deg): float
     {
         return $deg > 180 ? $deg - 360 : ($deg <= -180 ? $deg + 360 : $deg);
+    }
+
+    /** @param  ?Options  $options */
+    private function with(
+        ?ShapeKind $kind = null,
+        ?float $widthPx = null,
+        ?float $heightPx = null,
+        ?array $options = null,
+        ?float $x = null,
+        ?float $y = null,
+        ?float $turnDeg = null,
+        ?float $overlap = null,
+        ?float $depthShare = null,
+    ): self {
+        return new self(
+            kind: $kind ?? $this->kind,
+            widthPx: $widthPx ?? $this->widthPx,
+            heightPx: $heightPx ?? $this->heightPx,
+            options: $options ?? $this->options,
+            x: $x ?? $this->x,
+            y: $y ?? $this->y,
+            turnDeg: $turnDeg ?? $this->turnDeg,
+            overlap: $overlap ?? $this->overlap,
+            depthShare: $depthShare ?? $this->depthShare,
+        );
     }
 }

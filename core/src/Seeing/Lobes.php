@@ -66,12 +66,12 @@ final class Lobes
         if ($blob->area() < 4 * $leastPx) {
             return $alone;
         }
-        $rough = Fit::rough($blob, $map);
+        $rough = Fitting::rough($blob, $map);
         if ($rough->overlap >= self::SIMPLE_ENOUGH) {
             return $alone;
         }
         // Before anything is cut, every kind of the catalogue is tried, not the common ones only; it must be that kind clearly.
-        if (Fit::simple($blob, $map, false)->overlap >= self::CLEARLY) {
+        if (Fitting::simple($blob, $map, false)->overlap >= self::CLEARLY) {
             return $alone;
         }
         $grid = CellGrid::of($blob, self::CELLS);
@@ -163,7 +163,7 @@ final class Lobes
      */
     private static function covered(Blob $blob, array $map): float
     {
-        $score = Fit::rough($blob, $map)->score();
+        $score = Fitting::rough($blob, $map)->score();
 
         return $score < self::AS_ROLL && self::isRoll($blob) ? self::AS_ROLL : $score;
     }

@@ -63,13 +63,13 @@ final class Recut
         $map = array_values($map);
         $large = self::shaped(
             $old,
-            Fit::best(Blob::of($sides[0], $sheet->width), $map, true),
+            Fitting::best(Blob::of($sides[0], $sheet->width), $map, true),
             $sheet,
             'The larger side of your cut.',
         );
         $small = self::shaped(
             $old,
-            Fit::best(Blob::of($sides[1], $sheet->width), $map, true),
+            Fitting::best(Blob::of($sides[1], $sheet->width), $map, true),
             $sheet,
             'The smaller side of your cut.',
         );
@@ -109,7 +109,7 @@ final class Recut
         $kept = $parts[0]->key;
         $one = self::shaped(
             $draft->part($kept),
-            Fit::best(Blob::of($inside, $sheet->width), [], false),
+            Fitting::best(Blob::of($inside, $sheet->width), [], false),
             $sheet,
             sprintf('Made one of %d parts by you.', count($parts)),
         );
@@ -171,7 +171,7 @@ final class Recut
         }
         $draft = Draft::of($figure);
         $colour = $draft->colourFor($hex, ColourWords::of(Srgb::hex($hex)), within: self::SAME_COLOUR);
-        $fit = Fit::best(Blob::of(ConnectedComponents::ofSet($inside, $sheet->width)[0], $sheet->width), [], false);
+        $fit = Fitting::best(Blob::of(ConnectedComponents::ofSet($inside, $sheet->width)[0], $sheet->width), [], false);
         $part = self::shaped(
             (object) [
                 'key' => 'part',
@@ -267,7 +267,7 @@ final class Recut
                 'turnDeg' => (object) ['x' => 0, 'y' => 0, 'z' => 0],
                 'finish' => 'smooth',
             ],
-            Fit::best(Blob::of($inside, $sheet->width), [], false),
+            Fitting::best(Blob::of($inside, $sheet->width), [], false),
             $sheet,
             'Made a part of its own by you.',
         );

@@ -70,21 +70,30 @@ final readonly class Samples
             }
         }
 
-        return new self($xs, $ys, $seen, $inBlob, $columns, ($w * $h) / ($columns * $rows), $map, $blob->width);
+        return new self(
+            x: $xs,
+            y: $ys,
+            seen: $seen,
+            inBlob: $inBlob,
+            across: $columns,
+            cellPx: ($w * $h) / ($columns * $rows),
+            map: $map,
+            mapWidth: $blob->width,
+        );
     }
 
     /** The same points with everything that is not the blob taken for ground. */
     public function withoutHiding(): self
     {
         return new self(
-            $this->x,
-            $this->y,
-            array_map(static fn (int $s): int => max(0, $s), $this->seen),
-            $this->inBlob,
-            $this->across,
-            $this->cellPx,
-            [],
-            $this->mapWidth,
+            x: $this->x,
+            y: $this->y,
+            seen: array_map(static fn (int $s): int => max(0, $s), $this->seen),
+            inBlob: $this->inBlob,
+            across: $this->across,
+            cellPx: $this->cellPx,
+            map: [],
+            mapWidth: $this->mapWidth,
         );
     }
 

@@ -81,7 +81,7 @@ final readonly class Sorting
         foreach ($lobes as $k => $lobe) {
             $progress(0.6 + (0.4 * $k) / count($lobes));
             $hidden = $seen[$k]->area > self::WORTH_COMPLETING * $figure && self::edgeAlongOthers($seen[$k]) > self::HIDDEN_EDGE;
-            $pieces[$k] = new Piece($seen[$k], $lobe->blob, Fit::best($lobe->blob, $map, $hidden), $lobe->neckPx, $colours[$k]);
+            $pieces[$k] = new Piece($seen[$k], $lobe->blob, Fitting::best($lobe->blob, $map, $hidden), $lobe->neckPx, $colours[$k]);
             $pieces[$k]->isPartlyHidden = $hidden;
         }
         uasort($pieces, static fn (Piece $a, Piece $b): int => $b->blob->area() <=> $a->blob->area());

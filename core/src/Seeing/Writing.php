@@ -229,7 +229,7 @@ final readonly class Writing
     {
         $way = $isPair || $piece->mirror ? 1 : $this->way();
         $local = fn (array $p): array => [$this->round($way * ($p[0] - $piece->fit->x)), $this->round($p[1] - $piece->fit->y)];
-        $disc = Fit::disc($mark->blob, []);
+        $disc = Fitting::disc($mark->blob, []);
         [$x, $y] = $local([$disc->x, $disc->y]);
         $asDisc = [
             'kind' => 'disc',

@@ -52,7 +52,17 @@ final readonly class Plate implements Solid
         $drawIn = $inscribed > 0.0 ? $rimMm / $inscribed : 1.0;
         [$x, $y] = Polygon::centroid($filled);
 
-        return new self($kind, $size, $filled, $rimMm, $drawIn, $areaMm2, $x, $y, Rays::of($filled, $x, $y));
+        return new self(
+            kind: $kind,
+            size: $size,
+            outline: $filled,
+            rimMm: $rimMm,
+            drawIn: $drawIn,
+            areaMm2: $areaMm2,
+            middleX: $x,
+            middleY: $y,
+            rays: Rays::of($filled, $x, $y),
+        );
     }
 
     public function kind(): ShapeKind

@@ -90,16 +90,16 @@ final readonly class WoolEntry
         }
 
         return new self(
-            $name,
-            $hex === '' ? null : Srgb::hex($hex),
-            $material,
-            $preparation,
-            $numbers['gramsLeft'] ?? 0.0,
-            $numbers['micron'] ?? null,
-            $numbers['gPerM'] ?? null,
-            $numbers['price'] ?? null,
-            $numbers['packG'] ?? null,
-            mb_substr($text('maker'), 0, 200),
+            name: $name,
+            colour: $hex === '' ? null : Srgb::hex($hex),
+            material: $material,
+            preparation: $preparation,
+            gramsLeft: $numbers['gramsLeft'] ?? 0.0,
+            micron: $numbers['micron'] ?? null,
+            gPerM: $numbers['gPerM'] ?? null,
+            price: $numbers['price'] ?? null,
+            packG: $numbers['packG'] ?? null,
+            maker: mb_substr($text('maker'), 0, 200),
         );
     }
 
