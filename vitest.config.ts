@@ -9,6 +9,11 @@ export default defineConfig({
     environment: 'happy-dom',
     css: false,
     maxWorkers: '100%',
+    // Vuetify is loaded once in each worker, not once in each file; every test mounts with stores of its own.
+    isolate: false,
+    setupFiles: 'tests/support/eachTest.ts',
+    unstubGlobals: true,
+    restoreMocks: true,
     server: { deps: { inline: ['vuetify'] } },
   },
 })

@@ -3,7 +3,7 @@ import { execFileSync } from 'node:child_process'
 import { mkdtempSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { expectNoSeriousFault } from './seriousFaults'
+import { expectNoSeriousFault, OF_LIGHT } from './seriousFaults'
 
 interface Wool {
   id: number
@@ -241,7 +241,7 @@ test('the wool pages and the stash have no serious fault, by day and by lamp', a
       await page.goto(path)
       if (tab) await page.getByRole('tab', { name: new RegExp(`^${tab}`) }).click()
       else await page.getByRole('button', { name: /^Amber/ }).click()
-      await expectNoSeriousFault(page, `${path} ${tab}`)
+      await expectNoSeriousFault(page, `${path} ${tab}`, light === 'lamp' ? OF_LIGHT : [])
       expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(1280)
     }
   }

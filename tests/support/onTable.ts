@@ -85,8 +85,6 @@ export async function onTable(
   Object.assign(trade, words)
   // Dialogs ask where the window stands; the stand-in for a browser does not know.
   vi.stubGlobal('visualViewport', new EventTarget())
-  // A save that is still due when its test is over goes nowhere.
-  vi.stubGlobal('fetch', () => new Promise(() => {}))
   setActivePinia(createPinia())
   vi.spyOn(api, 'figure').mockResolvedValue({ id: 7, revision: 3, picture: null, document })
   vi.spyOn(api, 'steps').mockResolvedValue({ done: [] })

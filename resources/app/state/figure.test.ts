@@ -1,20 +1,8 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { api, Refusal } from '../api/client'
 import type { Figure } from '../api/figure'
-
-const kept = new Map<string, string>()
-vi.stubGlobal('localStorage', {
-  getItem: (k: string) => kept.get(k) ?? null,
-  setItem: (k: string, v: string) => kept.set(k, v),
-  removeItem: (k: string) => kept.delete(k),
-})
-vi.stubGlobal('window', {
-  setTimeout: (f: () => void, ms: number) => setTimeout(f, ms),
-  clearTimeout: (t: number) => clearTimeout(t),
-})
-
-const { api, Refusal } = await import('../api/client')
-const { useFigure } = await import('./figure')
+import { useFigure } from './figure'
 
 const plain = (): Figure => ({
   format: 'impa-figure',
@@ -54,7 +42,7 @@ const rename = (f: ReturnType<typeof useFigure>, to: string) =>
   })
 
 beforeEach(() => {
-  kept.clear()
+  localStorage.clear()
   vi.useFakeTimers()
   vi.restoreAllMocks()
   setActivePinia(createPinia())
@@ -103,7 +91,7 @@ describe('the figure on the table', () => {
     expect(save.mock.calls[0]?.slice(0, 2)).toEqual([7, 3])
     expect(figure.saveState).toBe('saved')
     expect(figure.revision).toBe(4)
-    expect(kept.size).toBe(0)
+    expect(localStorage.length).toBe(0)
   })
 
   it('never has two saves on their way, so that it is not stale by itself', async () => {
