@@ -16,6 +16,7 @@ use Impa\Shape\ShapeKind;
 use Impa\Shape\ShapeRefused;
 use Impa\Shape\Size;
 use Impa\Shape\Solid;
+use Impa\Shape\TangentSpheres;
 
 function solid(string $kind, float $w, float $h, float $d, array $options = []): Solid
 {
@@ -309,4 +310,79 @@ it('tells its own options, the usual filled in', function () {
         ->toBe(['bendDeg' => 120.0])
         ->and(solid('ball', 4, 4, 4)->options())
         ->toBe([]);
+});
+
+it('stretches one smooth skin over two balls: a roll, a drumstick, and an oval where one ball swallows the other', function () {
+    // A roll of radius 6: the ball's own circle at its end, its full width along the straight.
+    $roll = static fn (float $y): float => TangentSpheres::profile($y / 40, 40, 6, 6);
+    expect($roll(0))
+        ->toBe(0.0)
+        ->and($roll(2))
+        ->toEqualWithDelta(sqrt(2 * 10) / 6, 1e-12)
+        ->and($roll(6))
+        ->toEqualWithDelta(1.0, 1e-12)
+        ->and($roll(20))
+        ->toEqualWithDelta(1.0, 1e-12)
+        ->and($roll(38))
+        ->toEqualWithDelta(sqrt(2 * 10) / 6, 1e-12)
+        ->and($roll(40))
+        ->toBe(0.0);
+    // Balls of radius 10 and 4, their middles 26 apart: the skin leans by asin(6 / 26), and touches each ball square to that line.
+    $stick = static fn (float $y): float => 10 * TangentSpheres::profile($y / 40, 40, 10, 4);
+    $lean = 6 / 26;
+    [$low, $high] = [[10 * (1 + $lean), 10 * sqrt(1 - $lean ** 2)], [40 - 4 * (1 - $lean), 4 * sqrt(1 - $lean ** 2)]];
+    expect($stick($low[0]))
+        ->toEqualWithDelta($low[1], 1e-9)
+        ->and($stick($high[0]))
+        ->toEqualWithDelta($high[1], 1e-9)
+        ->and($stick(($low[0] + $high[0]) / 2))
+        ->toEqualWithDelta(($low[1] + $high[1]) / 2, 1e-9)
+        ->and($stick(4))
+        ->toEqualWithDelta(sqrt(4 * 16), 1e-9)
+        ->and($stick(39))
+        ->toEqualWithDelta(sqrt(1 * 7), 1e-9)
+        ->and(TangentSpheres::profile(0.1, 40, 4, 10))
+        ->toEqualWithDelta(TangentSpheres::profile(0.9, 40, 10, 4), 1e-12);
+    // The small ball lies within the large one up to a height of 20; at 27 it stands out, and the skin leans by asin(6 / 13).
+    expect(TangentSpheres::profile(0.25, 20, 10, 4))
+        ->toEqualWithDelta(sqrt(0.75), 1e-12)
+        ->and(27 * TangentSpheres::profile(26 / 27, 27, 10, 4) / 2.7)
+        ->toEqualWithDelta(sqrt(1 * 7), 1e-9)
+        ->and(TangentSpheres::profile(1.0, 20, 10, 4))
+        ->toBe(0.0);
+});
+
+it('ends a cone in a ball of 0.15 of its base that its side touches', function () {
+    $cone = Cone::of(Size::of(40, 60, 40));
+    // The ball of radius 3 has its middle at 57; from the rim its tangent leans as far as the right triangles say.
+    $lean = acos(3 / hypot(20, 57)) - atan2(57, 20);
+    [$touch, $out] = [57 + 3 * sin($lean), 3 * cos($lean)];
+    expect(20 * $cone->profile(0.0))
+        ->toEqualWithDelta(20.0, 1e-9)
+        ->and(20 * $cone->profile(($touch - 1e-7) / 60))
+        ->toEqualWithDelta($out, 1e-5)
+        ->and(20 * $cone->profile(($touch + 1e-7) / 60))
+        ->toEqualWithDelta($out, 1e-5)
+        ->and(20 * $cone->profile($touch / 2 / 60))
+        ->toEqualWithDelta((20 + $out) / 2, 1e-6)
+        ->and(20 * $cone->profile(59 / 60))
+        ->toEqualWithDelta(sqrt(1 * 5), 1e-9)
+        ->and($cone->profile(1.0))
+        ->toBe(0.0);
+    // One of 4 mm has room for a ball of 2 alone.
+    expect(20 * Cone::of(Size::of(40, 4, 40))->profile(0.995))->toEqualWithDelta(sqrt(0.02 * 3.98), 1e-9);
+});
+
+it('is as thin as its thinnest end, and loses a cover at both', function () {
+    $stick = solid('drumstick', 14, 40, 12, ['topMm' => 5.0, 'bottomMm' => 14.0]);
+    expect($stick->thinnestMm())
+        ->toBe(5.0)
+        ->and(solid('drumstick', 14, 40, 12, ['topMm' => 14.0, 'bottomMm' => 6.0])->thinnestMm())
+        ->toBe(6.0)
+        ->and(solid('drumstick', 14, 40, 3, ['topMm' => 14.0, 'bottomMm' => 6.0])->thinnestMm())
+        ->toBe(3.0)
+        ->and($stick->shrunk(2.0)->options())
+        ->toBe(['topMm' => 3.0, 'bottomMm' => 12.0])
+        ->and(fn () => solid('drumstick', 14, 40, 12, ['topMm' => -2.0, 'bottomMm' => 14.0]))
+        ->toThrow(ShapeRefused::class, '-2');
 });
