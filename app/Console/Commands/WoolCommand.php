@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use Illuminate\Console\Command;
+use Impa\Figure\Colour;
 use Impa\Stash\Reserve;
 use Impa\Stash\Supply;
 use Impa\Wool\Grams;
@@ -50,16 +51,17 @@ final class WoolCommand extends Command
         foreach ($supply->portions() as $portion) {
             $lines[] = sprintf('%s: %s', $figure->parts[$portion->line->part]->name, PortionWords::of($portion, $figure));
         }
-        foreach ($supply->needRows() as $need) {
+        $names = array_map(static fn (Colour $c): string => $c->name, $figure->colours);
+        foreach ($supply->needs as $need) {
             $lines[] = sprintf(
                 '%s: %s likely, %s to %s; %s',
-                $need['name'],
-                Grams::text($need['g']),
-                Grams::text($need['lowG']),
-                Grams::text($need['highG']),
-                $need['lackG'] > 0.0
-                    ? sprintf('%s lacking', Grams::text($need['lackG']))
-                    : sprintf('enough, %s are free', Grams::text($need['freeG'])),
+                $need->name($names),
+                Grams::text($need->spread->likelyG),
+                Grams::text($need->spread->lowG),
+                Grams::text($need->spread->highG),
+                $need->lackG() > 0.0
+                    ? sprintf('%s lacking', Grams::text($need->lackG()))
+                    : sprintf('enough, %s are free', Grams::text($need->wool->freeG ?? 0.0)),
             );
         }
 

@@ -4,21 +4,17 @@ declare(strict_types=1);
 
 namespace Impa\Stash;
 
-use Impa\Colour\Srgb;
 use Impa\Figure\Colour;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
-use Impa\Material\CoreMaterial;
 use Impa\Material\CoveringWay;
 use Impa\Material\Densities;
-use Impa\Wool\CoverAdvice;
 use Impa\Wool\Inside;
 use Impa\Wool\Insides;
 use Impa\Wool\Ledger;
 use Impa\Wool\LedgerLine;
 use Impa\Wool\Portion;
 use Impa\Wool\Portions;
-use Impa\Wool\PortionWords;
 use Impa\Wool\Purpose;
 use Impa\Wool\SheetLayout;
 use Impa\Wool\Wisp;
@@ -39,7 +35,7 @@ final readonly class Supply
         public Ledger $ledger,
         public array $matches,
         public array $needs,
-        private array $stash,
+        public array $stash,
     ) {
     }
 
@@ -160,30 +156,7 @@ final readonly class Supply
     /** @return array<string, mixed> for the Wool station: see docs/wool.md */
     public function document(float $sheetWidthMm = 200.0): array
     {
-        $layout = $this->layout($sheetWidthMm);
-
-        return [
-            'matches' => array_map($this->match(...), array_values($this->matches)),
-            'conflicts' => array_map($this->conflict(...), Matching::conflicts($this->figure, $this->matches)),
-            'needs' => $this->needRows(),
-            'portions' => array_map(
-                fn (Portion $p): array => $p->document() + ['text' => PortionWords::of($p, $this->figure)],
-                $this->portions(),
-            ),
-            'sets' => $this->sets(),
-            'wisps' => $this->wisps(),
-            'coverings' => $this->coverings(),
-            'layout' => $layout === null
-                    ? null
-                    : [
-                        'widthMm' => $layout->widthMm,
-                        'lengthMm' => $layout->lengthMm,
-                        'waste' => $layout->waste(),
-                        'placed' => $layout->placed,
-                    ],
-            'insides' => $this->insides(),
-            'cost' => $this->cost(),
-        ];
+        return SupplyDocument::of($this, $sheetWidthMm);
     }
 
     /** @param  array<int, StashWool>  $stash */
@@ -236,7 +209,7 @@ final readonly class Supply
      *
      * @param  array<int, StashWool>  $stash
      */
-    private static function fullest(array $stash, string $material): ?StashWool
+    public static function fullest(array $stash, string $material): ?StashWool
     {
         $fullest = null;
         foreach ($stash as $wool) {
@@ -246,88 +219,6 @@ final readonly class Supply
         }
 
         return $fullest;
-    }
-
-    /** @return array<string, mixed> */
-    private function match(ColourMatch $match): array
-    {
-        $shares = [];
-        foreach ($match->shares as $id => $share) {
-            $shares[] = [
-                'wool' => $id,
-                'name' => $this->stash[$id]->name,
-                'hex' => $this->stash[$id]->colour?->toHex(),
-                'percent' => 100 * $share,
-                'teasing' => $this->stash[$id]->preparation->teasing(),
-            ];
-        }
-
-        return [
-            'colour' => $match->colour,
-            'shares' => $shares,
-            'hex' => $match->hex,
-            'difference' => $match->difference,
-            'nearness' => $match->nearness()->value,
-            'isChosen' => $match->isChosen,
-            'gone' => $match->gone,
-        ];
-    }
-
-    /**
-     * @param  array{colours: array{string, string}, drawn: float, felted: float}  $conflict
-     * @return array<string, mixed>
-     */
-    private function conflict(array $conflict): array
-    {
-        [$one, $two] = array_map(fn (string $key): string => $this->figure->colours[$key]->name, $conflict['colours']);
-
-        return $conflict + [
-            'text' => sprintf(
-                '%s and %s differ by %.0f in the drawing and by %.0f in these wools: choose another wool or a mix for one of them.',
-                $one,
-                $two,
-                $conflict['drawn'],
-                $conflict['felted'],
-            ),
-        ];
-    }
-
-    /**
-     * @return list<array{
-     *     wool: ?int, name: string, hex: string, material: string, colours: list<string>, g: float, lowG: float,
-     *     highG: float, wantG: float, freeG: float, lackG: float, state: string, cost: ?float,
-     * }>
-     */
-    public function needRows(): array
-    {
-        return array_map($this->need(...), $this->needs);
-    }
-
-    /**
-     * @return array{
-     *     wool: ?int, name: string, hex: string, material: string, colours: list<string>, g: float, lowG: float,
-     *     highG: float, wantG: float, freeG: float, lackG: float, state: string, cost: ?float,
-     * }
-     */
-    private function need(Need $need): array
-    {
-        $hexes = array_map(fn (string $key): string => $this->figure->colours[$key]->srgb->toHex(), $need->colours);
-
-        return [
-            'wool' => $need->wool?->id,
-            'name' => $need->name(array_map(static fn (Colour $c): string => $c->name, $this->figure->colours)),
-            'hex' => $need->wool?->colour?->toHex() ?? ($hexes[0] ?? CoverAdvice::UNDYED),
-            'material' => $need->material,
-            'colours' => $need->colours,
-            'g' => $need->spread->likelyG,
-            'lowG' => $need->spread->lowG,
-            'highG' => $need->spread->highG,
-            'wantG' => $need->wantG,
-            'freeG' => $need->wool->freeG ?? 0.0,
-            'lackG' => $need->lackG(),
-            'state' => $need->state(),
-            'cost' => $need->wool !== null && $need->wool->pricePerG > 0.0 ? $need->cost() : null,
-        ];
     }
 
     /** @return list<array{detail: string, colour: string, mg: float, count: int, text: string}> mg of one */
@@ -377,74 +268,5 @@ final readonly class Supply
         }
 
         return $rows;
-    }
-
-    /** @return list<array<string, mixed>> */
-    private function insides(): array
-    {
-        $undyed = Srgb::hex(CoverAdvice::UNDYED);
-        $lowest = self::lowest($this->figure);
-        $rows = [];
-        foreach ($this->figure->parts as $key => $part) {
-            $felted = Srgb::hex($this->matches[$part->colour]->hex);
-            $cover = CoverAdvice::of($part->core === CoreMaterial::Scrap ? $felted : $undyed, $felted);
-            $ways = Insides::of($part, $this->ledger->wool[$key], $felted, $key === $lowest);
-            $perG = $this->pricePerG($this->matches[$part->colour]);
-            $rows[] = [
-                'part' => $part->key,
-                'advised' => $ways[0]->material->value,
-                'reason' => $ways[0]->reason,
-                'ways' => array_map(
-                    fn (Inside $w): array => [
-                        'material' => $w->material->value,
-                        'what' => $w->what,
-                        'insideG' => $w->insideG,
-                        'coverG' => $w->coverG,
-                        'finishedG' => $w->finishedG,
-                        'cost' => $this->costOf($w, $perG),
-                    ],
-                    $ways,
-                ),
-                // A cover is advised where it stands between an inside and the eye, and differs enough from the one that is laid.
-                'coverMm' => $this->ledger->wool[$key]->insideCm3 > 0.0 && $cover->differsFrom($part->coverMm) ? $cover->coverMm : null,
-                'showsThrough' => $cover->coverMm > $part->coverMm,
-                'coverDifference' => $cover->difference,
-            ];
-        }
-
-        return $rows;
-    }
-
-    /** What the wool of one piece costs; null where a price is not known. */
-    private function costOf(Inside $way, float $coverPerG): ?float
-    {
-        $perG = $way->insideG > 0.0 ? self::fullest($this->stash, $way->material->value)->pricePerG ?? 0.0 : 0.0;
-
-        return $coverPerG > 0.0 && ($way->insideG <= 0.0 || $perG > 0.0)
-            ? $way->coverG * $coverPerG + $way->insideG * $perG
-            : null;
-    }
-
-    /** Of a mix, by its shares; 0 where the price of one is not known. */
-    private function pricePerG(ColourMatch $match): float
-    {
-        $perG = 0.0;
-        foreach ($match->shares as $id => $share) {
-            $own = $this->stash[$id]->pricePerG;
-            if ($own <= 0.0) {
-                return 0.0;
-            }
-            $perG += $share * $own;
-        }
-
-        return $perG;
-    }
-
-    /** Key of the part that everything stands on. */
-    private static function lowest(Figure $figure): string
-    {
-        $parts = array_filter($figure->parts, static fn (Part $p): bool => $p->group === '' && ! $p->isJoined());
-
-        return (string) array_key_first($parts);
     }
 }
