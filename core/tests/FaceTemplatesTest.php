@@ -10,45 +10,10 @@ use Impa\Print\Page;
 use Impa\Print\Paper;
 use Impa\Tests\Support\Figures;
 
-/** A head with eyes, a nose and a mouth. @param  array<string, mixed>  $head */
+/** @param  array<string, mixed>  $head */
 function faceToPrint(array $head = [], float $w = 60, float $h = 60, string $kind = 'ball'): Figure
 {
-    return Figures::read(
-        Figures::document(
-            [Figures::part('head', $kind, $w, $h, $w, 0, $h / 2, 0, $head)],
-            [
-                [
-                    'key' => 'eye',
-                    'on' => 'head',
-                    'kind' => 'disc',
-                    'widthMm' => 8,
-                    'heightMm' => 8,
-                    'xMm' => 12,
-                    'yMm' => -3,
-                    'colour' => 'black',
-                    'mirror' => true,
-                ],
-                [
-                    'key' => 'nose',
-                    'on' => 'head',
-                    'kind' => 'disc',
-                    'widthMm' => 5,
-                    'heightMm' => 4,
-                    'xMm' => 0,
-                    'yMm' => -10,
-                    'colour' => 'black',
-                ],
-                [
-                    'key' => 'mouth',
-                    'on' => 'head',
-                    'kind' => 'line',
-                    'widthMm' => 1.2,
-                    'pointsMm' => [[-6, -15], [0, -17], [6, -15]],
-                    'colour' => 'black',
-                ],
-            ],
-        ),
-    );
+    return Figures::faced($kind, $w, $h, $w, $head);
 }
 
 /** @return list<array{float, float, float, float}> left, top, right and bottom in mm of every drawn path of a page, dashed lines apart */

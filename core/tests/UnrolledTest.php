@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Unrolled;
 
-use Impa\Figure\Figure;
 use Impa\Print\FaceTemplates;
 use Impa\Print\Paper;
 use Impa\Surface\Chart;
@@ -20,47 +19,6 @@ function wrapped(string $kind, float $w, float $h, float $d, array $more = []): 
         Figures::read(Figures::document([Figures::part('head', $kind, $w, $h, $d, 0, 0, 0, $more)]))->parts[
             'head'
         ]->placements()[0],
-    );
-}
-
-/** Eyes, nose and mouth on a head. @param  array<string, mixed>  $head */
-function facedHead(string $kind, float $w, float $h, float $d, array $head = []): Figure
-{
-    return Figures::read(
-        Figures::document(
-            [Figures::part('head', $kind, $w, $h, $d, 0, $h / 2, 0, $head)],
-            [
-                [
-                    'key' => 'eye',
-                    'on' => 'head',
-                    'kind' => 'disc',
-                    'widthMm' => 8,
-                    'heightMm' => 9,
-                    'xMm' => 0.22 * $w,
-                    'yMm' => -3,
-                    'colour' => 'black',
-                    'mirror' => true,
-                ],
-                [
-                    'key' => 'nose',
-                    'on' => 'head',
-                    'kind' => 'disc',
-                    'widthMm' => 5,
-                    'heightMm' => 4,
-                    'xMm' => 0,
-                    'yMm' => -10,
-                    'colour' => 'black',
-                ],
-                [
-                    'key' => 'mouth',
-                    'on' => 'head',
-                    'kind' => 'line',
-                    'widthMm' => 1.2,
-                    'pointsMm' => [[-6, -13], [0, -15], [6, -13]],
-                    'colour' => 'black',
-                ],
-            ],
-        ),
     );
 }
 
@@ -112,7 +70,7 @@ it('unrolls a can and a cone exactly, in one piece without darts', function () {
 });
 
 it('wraps back onto the ball within the error that it states', function (float $size) {
-    $figure = facedHead('ball', $size, $size, $size);
+    $figure = Figures::faced('ball', $size, $size, $size, eye: ['heightMm' => 9, 'xMm' => 0.22 * $size], mouthMm: -13);
     $sheets = FaceTemplates::of($figure, $figure->parts['head']);
     $template = $sheets->template();
     $radius = $size / 2;
@@ -152,13 +110,13 @@ it('wraps back onto the ball within the error that it states', function (float $
 })->with([50.0, 60.0, 90.0]);
 
 it('draws the darts, and says how wide they are and by how much it is out', function () {
-    $figure = facedHead('ball', 60, 60, 60);
+    $figure = Figures::faced('ball', 60, 60, 60);
     $sheets = FaceTemplates::of($figure, $figure->parts['head']);
     [, $laid] = $sheets->pages(Paper::Letter);
     expect($laid)
         ->toContain(sprintf('out of true by %.2f mm at most', $sheets->errorMm()))
         ->toContain(sprintf('Cut the darts out (up to %.1f mm wide)', $sheets->template()->dartMm()));
-    $can = facedHead('drum', 60, 90, 60);
+    $can = Figures::faced('drum', 60, 90, 60);
     expect(FaceTemplates::of($can, $can->parts['head'])->pages(Paper::A4)[1])->toContain('in one piece');
 });
 

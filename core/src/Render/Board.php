@@ -39,7 +39,8 @@ final class Board
             $loft = $part->solid->loft();
             $parts[$key] = [
                 'rings' => array_map(
-                    static fn (array $ring): array => array_map(static fn (float $mm): float => round($mm, 2), $ring),
+                    // JSON would keep the minus of -0.0.
+                    static fn (array $ring): array => array_map(static fn (float $mm): float => round($mm, 2) + 0.0, $ring),
                     $loft->rings,
                 ),
                 'closed' => $loft->closed,

@@ -64,6 +64,37 @@ final class Figures
         return Figure::fromJson(json_encode($document, JSON_THROW_ON_ERROR));
     }
 
+    /**
+     * A head standing on the table, with eyes, a nose and a mouth so low.
+     *
+     * @param  array<string, mixed>  $head  more of the head
+     * @param  array<string, mixed>  $eye  more of the eyes
+     */
+    public static function faced(
+        string $kind,
+        float $w,
+        float $h,
+        float $d,
+        array $head = [],
+        array $eye = [],
+        float $mouthMm = -15,
+    ): Figure {
+        $on = ['on' => 'head', 'colour' => 'black'];
+        $disc = $on + ['kind' => 'disc'];
+        $mouth = [[-6, $mouthMm], [0, $mouthMm - 2], [6, $mouthMm]];
+
+        return self::read(
+            self::document(
+                [self::part('head', $kind, $w, $h, $d, 0, $h / 2, 0, $head)],
+                [
+                    $eye + ['key' => 'eye', 'widthMm' => 8, 'heightMm' => 8, 'xMm' => 12, 'yMm' => -3, 'mirror' => true] + $disc,
+                    ['key' => 'nose', 'widthMm' => 5, 'heightMm' => 4, 'xMm' => 0, 'yMm' => -10] + $disc,
+                    ['key' => 'mouth', 'kind' => 'line', 'widthMm' => 1.2, 'pointsMm' => $mouth] + $on,
+                ],
+            ),
+        );
+    }
+
     /** @return array<string, mixed> a random whole figure whose parts are covered in every way there is, by turns */
     public static function covered(int $seed, int $partCount = 12): array
     {

@@ -1,0 +1,230 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Tests\Notes;
+
+use Impa\Balance\Balance;
+use Impa\Plan\Note;
+use Impa\Plan\Notes;
+use Impa\Plan\Plan;
+use Impa\Tests\Support\Figures;
+
+/** @return list<Note> */
+function notes(array $parts, array $details = [], array $more = []): array
+{
+    return Notes::of(plan($parts, $details, $more));
+}
+
+function plan(array $parts, array $details = [], array $more = []): Plan
+{
+    return Plan::of(Figures::read(Figures::document($parts, $details, $more)));
+}
+
+/** @return list<array{string, string}> code and place of each note */
+function told(array $notes): array
+{
+    return array_map(static fn (Note $n): array => [$n->code, $n->at], $notes);
+}
+
+/** The text of the one note with a code. */
+function text(array $notes, string $code): string
+{
+    $found = array_values(array_filter($notes, static fn (Note $n): bool => $n->code === $code));
+    expect($found)->toHaveCount(1);
+
+    return $found[0]->text;
+}
+
+/** A broad dome that stands firmly, as tall as the figure. */
+function dome(array $more = []): array
+{
+    return Figures::part('body', 'dome', 78, 100, 78, 0, 50, 0, $more);
+}
+
+it('says nothing of a figure that is as it should be', function () {
+    expect(notes([dome()]))->toBe([])->and(notes([]))->toBe([]);
+});
+
+it('names the place of what it speaks of, part by part, then detail by detail', function () {
+    $notes = notes(
+        [
+            dome(),
+            Figures::part('fin', 'plate', 20, 20, 2, 0, 60, 0, ['name' => 'Fin', 'join' => ['to' => 'body']]),
+            Figures::part('ball', 'ball', 20, 20, 20, 0, 60, 0, ['name' => 'Ball']),
+        ],
+        [
+            ['key' => 'eye', 'on' => 'body', 'kind' => 'disc', 'widthMm' => 8, 'colour' => 'black'],
+            ['key' => 'speck', 'name' => 'Speck', 'on' => 'body', 'kind' => 'disc', 'widthMm' => 0.4, 'yMm' => 20, 'colour' => 'black'],
+        ],
+    );
+    expect(told($notes))
+        ->toBe([['thin', '/parts/1'], ['loose-part', '/parts/2'], ['too-small', '/details/1']])
+        ->and(text($notes, 'loose-part'))
+        ->toBe('Ball is joined to nothing: say what it is fixed to, or which accessory it belongs to.')
+        ->and(text($notes, 'too-small'))
+        ->toStartWith('Speck: 0.4 mm');
+});
+
+it('leaves what stands apart out of the joins and the height', function () {
+    $lantern = Figures::part('lantern', 'ball', 30, 30, 30, 80, 140, 0, ['group' => 'lantern']);
+    expect(notes([dome(), $lantern]))->toBe([]);
+    // Only the second of two that are joined to nothing is loose.
+    $two = [dome(), ['group' => ''] + $lantern];
+    expect(array_column(told(notes($two)), 0))->toBe(['height', 'loose-part']);
+});
+
+it('compares the parts\' height with the finished one, and lets a twentieth pass', function (float $height, bool $isSaid) {
+    $notes = notes([dome()], [], ['heightMm' => $height]);
+    expect(told($notes))->toBe($isSaid ? [['height', '/heightMm']] : []);
+    if ($isSaid) {
+        expect(text($notes, 'height'))->toBe(
+            sprintf('The parts stand 100 mm tall, the finished height says %.0f mm.', $height),
+        );
+    }
+})->with([[94, true], [96, false], [100, false], [105, false], [106, true]]);
+
+it('measures the height from the lowest foot to the highest top, wherever the table is', function () {
+    $parts = [
+        Figures::part('body', 'ball', 60, 60, 60, 0, 80),
+        Figures::part('head', 'ball', 40, 40, 40, 0, 120, 0, ['join' => ['to' => 'body']]),
+    ];
+    expect(text(notes($parts, [], ['pose' => 'hang', 'heightMm' => 120]), 'height'))->toBe(
+        'The parts stand 90 mm tall, the finished height says 120 mm.',
+    );
+});
+
+it('says of a figure that tips how far it leans, and cures it by amounts', function (float $x, float $z, float $footMm) {
+    $plan = plan(
+        [
+            Figures::part('foot', 'drum', $footMm, 40, $footMm, 3, 20, -2),
+            Figures::part('head', 'ball', 60, 60, 60, 3 + $x, 70, $z - 2, ['join' => ['to' => 'foot']]),
+        ],
+    );
+    $balance = Balance::of($plan->ledger);
+    $notes = Notes::of($plan);
+    if (! $balance->isTouchy()) {
+        expect($notes)->toBe([]);
+
+        return;
+    }
+    [$middleX, $middleZ] = $balance->footprint->middle();
+    [$offX, $offZ] = [$balance->centreMm[0] - $middleX, $balance->centreMm[2] - $middleZ];
+    $cures = [
+        ...($balance->flattenMm() > 0 ? [sprintf('flatten the base by %.0f mm', $balance->flattenMm())] : []),
+        ...($balance->weightLowG() > 0
+            ? [sprintf('hide %.0f g low in the middle of the base', max(1.0, $balance->weightLowG()))]
+            : []),
+        ...(hypot($offX, $offZ) > 1.0
+            ? [
+                sprintf(
+                    'bring the weight %.0f mm %s',
+                    hypot($offX, $offZ),
+                    // Whoever stands before it sees its right to her left.
+                    match (true) {
+                        abs($offZ) >= abs($offX) => $offZ > 0 ? 'back' : 'forwards',
+                        default => $offX > 0 ? 'to the left' : 'to the right',
+                    },
+                ),
+            ]
+            : []),
+    ];
+    $state = match (true) {
+        $balance->tipDeg() >= 5.0 => sprintf('It is touchy to stand: it tips at a lean of %.0f degrees.', $balance->tipDeg()),
+        $balance->tipDeg() > 0.0 => sprintf('It falls: it tips at a lean of %.0f degrees.', $balance->tipDeg()),
+        default => 'It falls at once: its weight lies outside its footprint.',
+    };
+    $code = $balance->tipDeg() >= 5.0 ? 'touchy' : 'falls';
+    expect(told($notes))
+        ->toBe([[$code, '']])
+        ->and(text($notes, $code))
+        ->toBe($state.' '.($cures === [] ? 'Give it a wider base.' : ucfirst(implode(', or ', $cures)).'.'));
+})->with([0.0, 1.5, -4.0, 9.0, 20.0])->with([0.0, 2.5, -6.0, 14.0])->with([20.0, 26.0, 34.0]);
+
+it('gives a wider base where nothing else cures it', function () {
+    $notes = notes([
+        Figures::part('foot', 'drum', 6, 84, 6, 0, 42),
+        Figures::part('head', 'ball', 40, 40, 40, 0, 90, 0, ['join' => ['to' => 'foot']]),
+    ]);
+    expect(text($notes, 'falls'))->toEndWith(' Give it a wider base.');
+});
+
+it('wants felt 3 mm thick, and says by how much', function () {
+    $fin = static fn (float $thick): array => Figures::part('fin', 'plate', 20, 20, $thick, 0, 60, 0, [
+        'name' => 'Fin',
+        'join' => ['to' => 'body'],
+    ]);
+    expect(notes([dome(), $fin(3.0)]))
+        ->toBe([])
+        ->and(text(notes([dome(), $fin(2.2)]), 'thin'))
+        ->toBe('Fin is 2.2 mm thin, and felt wants 3 mm: make it 0.8 mm thicker, or cut it from sheet felt.');
+});
+
+it('wants a wire in what is thinner than an eighth of its length, or says how thick it would hold itself', function () {
+    $leg = static fn (float $thick): array => Figures::part('leg', 'sausage', $thick, 64, $thick, 0, 60, 0, [
+        'name' => 'Leg',
+        'join' => ['to' => 'body'],
+    ]);
+    expect(notes([dome(), $leg(8.0)]))
+        ->toBe([])
+        ->and(text(notes([dome(), $leg(7.0)]), 'wire'))
+        ->toBe('Leg is 64 mm long and 7.0 mm thick: thinner than an eighth of its length, it wants a wire, or 8.0 mm.');
+});
+
+it('says where no stock piece of foam fits into a part, and only where foam is asked for and would have room', function () {
+    $part = static fn (string $core, float $coverMm): array => [
+        dome(),
+        Figures::part('hat', 'ball', 24, 24, 24, 0, 60, 0, [
+            'name' => 'Hat',
+            'core' => $core,
+            'coverMm' => $coverMm,
+            'join' => ['to' => 'body'],
+        ]),
+    ];
+    expect(text(notes($part('foam', 9.0)), 'no-foam'))
+        ->toStartWith('No stock piece of foam leaves 9.0 mm of cover all round in Hat: it is reckoned as solid colour.')
+        ->toEndWith('Fill it with core wool, or make the cover thinner.')
+        ->and(notes($part('core-wool', 9.0)))
+        ->toBe([])
+        ->and(notes($part('foam', 12.0)))
+        ->toBe([]);
+});
+
+it('says when a needle does not reach the middle, and what to start from, unless the part is flat', function () {
+    $ball = static fn (float $mm, string $kind = 'ball'): array => notes(
+        [Figures::part('body', $kind, $mm, $mm, $mm, 0, $mm / 2, 0, ['name' => 'Body'])],
+        [],
+        ['heightMm' => $mm, 'pose' => 'lie'],
+    );
+    expect($ball(80.0))
+        ->toBe([])
+        ->and(text($ball(81.0), 'too-deep'))
+        ->toBe(
+            'Body is 81 mm thick, and a needle reaches about 40 mm from each side: start from a tight ball of 20 mm and wrap it in '
+                .'layers, or use a foam egg of that size.',
+        )
+        ->and(text($ball(112.0), 'too-deep'))
+        ->toContain('a tight ball of 35 mm')
+        ->and($ball(120.0, 'plate'))
+        ->toBe([]);
+});
+
+it('cautions of small parts once, where there are any', function (string $kind, string $method, bool $isSaid) {
+    $detail = static fn (string $key, float $x): array => [
+        'key' => $key,
+        'on' => 'body',
+        'kind' => $kind,
+        'method' => $method,
+        'widthMm' => 6,
+        'xMm' => $x,
+        'colour' => 'black',
+    ];
+    expect(told(notes([dome()], [$detail('a', 0), $detail('b', 15)])))->toBe($isSaid ? [['small-parts', '']] : []);
+})->with([
+    ['bead', 'bead', true],
+    ['eye', 'ready-made', true],
+    ['disc', 'pin', true],
+    ['disc', 'felt', false],
+    ['disc', 'stitch', false],
+    ['disc', 'paint', false],
+]);
