@@ -37,8 +37,8 @@ $xml = (string) preg_replace(
     "<source><include><directory>$root/core/src/$room</directory></include></source>",
     $xml,
 );
-// Coverage that is asked for and not there is a warning of the runner's, and would be a mutant that was noticed; PHP's own warnings are. Short tests first: most
-// mutants are noticed by one.
+// Coverage that is asked for and not there is a warning of the runner's, and would be a mutant that was noticed; PHP's own warnings
+// are. Short tests come first: most mutants are noticed by one.
 $xml = str_replace('failOnWarning="true"', 'failOnWarning="true" failOnPhpunitWarning="false" executionOrder="duration"', $xml);
 echo str_replace(
     ['bootstrap="vendor', 'cacheDirectory=".phpunit'],

@@ -386,3 +386,90 @@ it('is as thin as its thinnest end, and loses a cover at both', function () {
         ->and(fn () => solid('drumstick', 14, 40, 12, ['topMm' => -2.0, 'bottomMm' => 14.0]))
         ->toThrow(ShapeRefused::class, '-2');
 });
+
+it('knows a usual first size of every kind, on a figure of about 110 mm', function (string $kind, array $size) {
+    $usual = Catalogue::usualSize(ShapeKind::from($kind));
+    expect([$usual->widthMm, $usual->heightMm, $usual->depthMm])->toEqual($size);
+})->with([
+    ['ball', [30, 30, 30]],
+    ['egg', [30, 38, 28]],
+    ['sausage', [12, 30, 12]],
+    ['drum', [28, 30, 28]],
+    ['drumstick', [14, 34, 14]],
+    ['cone', [18, 26, 18]],
+    ['drop', [16, 26, 16]],
+    ['dome', [30, 15, 30]],
+    ['ring', [34, 34, 7]],
+    ['arc', [10, 44, 10]],
+    ['plate', [20, 24, 5]],
+    ['cord', [4, 50, 4]],
+    ['strip', [12, 60, 3]],
+    ['sheet', [44, 34, 3]],
+]);
+
+it('draws a ball of three different sizes as its ellipses, from every side', function () {
+    $ball = solid('ball', 30, 40, 20);
+    [$front] = $ball->front();
+    [$side] = $ball->side();
+    // 29 levels, each with a left and a right point but the two poles.
+    expect([count($front), count($side)])->toBe([56, 56]);
+    foreach ($front as [$x, $y]) {
+        expect(($x / 15) ** 2 + ($y / 20) ** 2)->toEqualWithDelta(1.0, 1e-9);
+    }
+    foreach ($side as [$x, $y]) {
+        expect(($x / 10) ** 2 + ($y / 20) ** 2)->toEqualWithDelta(1.0, 1e-9);
+    }
+    expect(Polygon::signedArea($front))
+        ->toEqualWithDelta(M_PI * 15 * 20, 0.01 * M_PI * 15 * 20)
+        ->and($front[0])
+        ->toEqualWithDelta([0.0, -20.0], 1e-9)
+        ->and($front[28])
+        ->toEqualWithDelta([0.0, 20.0], 1e-9);
+});
+
+it('stands out of the picture by the ellipsoid\'s own equation, and not at all beside it', function () {
+    mt_srand(8);
+    $ball = solid('ball', 30, 40, 20);
+    for ($i = 0; $i < 200; $i++) {
+        [$x, $y] = [mt_rand(-1700, 1700) / 100, mt_rand(-2200, 2200) / 100];
+        $square = 1 - ($x / 15) ** 2 - ($y / 20) ** 2;
+        $square >= 0.0
+            ? expect($ball->frontMm($x, $y))->toEqualWithDelta(10 * sqrt($square), 1e-9)
+            : expect($ball->frontMm($x, $y))->toBeNan();
+    }
+    $cone = solid('cone', 30, 40, 20);
+    expect($cone->frontMm(0.0, -20.0))
+        ->toEqualWithDelta(10.0, 1e-9)
+        ->and($cone->frontMm(0.0, -20.001))
+        ->toBeNan()
+        ->and($cone->frontMm(0.0, 20.001))
+        ->toBeNan()
+        ->and($cone->frontMm(15.0, -20.0))
+        ->toEqualWithDelta(0.0, 1e-6);
+});
+
+it('is a mesh of 21 levels of 24 points, each level an ellipse as large as the shape there', function () {
+    $loft = solid('ball', 30, 40, 20)->loft();
+    // A polygon of 24 corners has the area of its ellipse where it is larger by the root of an angle over its sine.
+    $stretch = sqrt(M_PI / 12 / sin(M_PI / 12));
+    expect($loft->rings)->toHaveCount(21)->and($loft->closed)->toBeFalse();
+    foreach ($loft->rings as $i => $ring) {
+        expect($ring)->toHaveCount(72);
+        $level = -20 * cos((M_PI * $i) / 20);
+        foreach (array_chunk($ring, 3) as $j => [$x, $y, $z]) {
+            $half = $stretch * sqrt(max(0.0, 1 - ($level / 20) ** 2));
+            expect([$x, $y, $z])->toEqualWithDelta(
+                [15 * $half * cos((M_PI * $j) / 12), $level, -10 * $half * sin((M_PI * $j) / 12)],
+                1e-6,
+            );
+        }
+    }
+});
+
+it('keeps its middle of mass where the closed forms have it', function () {
+    // CRC: half a ball 3/8 of its radius above the base. A ball in its own middle.
+    expect(solid('dome', 40, 20, 40)->middleOfMass())
+        ->toEqualWithDelta([0.0, (3 / 8) * 20 - 10, 0.0], 0.005)
+        ->and(solid('ball', 40, 30, 20)->middleOfMass())
+        ->toEqualWithDelta([0.0, 0.0, 0.0], 1e-9);
+});
