@@ -31,30 +31,18 @@ final class Recipes
 
     private const NEAREST = 20;
 
-    /** @var array<int, array{float, float, float}> f of each wool */
-    private readonly array $points;
-
-    /** @var list<array{Swatch, array{float, float, float}, float}> swatch, residual, mixedness */
-    private readonly array $swatches;
+    private readonly MixPrediction $mixes;
 
     private readonly Lab $wanted;
 
     /**
      * @param  array<int, Srgb>  $wools  by the stash's number
-     * @param  list<Swatch>  $swatches  of wools that are all among them; others are let be
+     * @param  list<Swatch>  $swatches
      */
     private function __construct(private readonly Srgb $target, array $wools, array $swatches)
     {
         $this->wanted = $target->lab();
-        $points = array_map(static fn (Srgb $wool): array => Blend::point($wool->light()), $wools);
-        $known = [];
-        foreach ($swatches as $swatch) {
-            if (array_diff_key($swatch->shares, $points) === []) {
-                $known[] = [$swatch, $swatch->residual($points), self::mixedness($swatch->shares)];
-            }
-        }
-        $this->points = $points;
-        $this->swatches = $known;
+        $this->mixes = MixPrediction::of($wools, $swatches);
     }
 
     /**
@@ -108,9 +96,7 @@ final class Recipes
      */
     public static function predict(array $wools, array $shares, array $swatches = []): Light
     {
-        $search = new self(Srgb::of(0, 0, 0), $wools, $swatches);
-
-        return Blend::light($search->point($shares));
+        return Blend::light(MixPrediction::of($wools, $swatches)->point($shares));
     }
 
     /** @param  array{float, array<int, int>}  $found */
@@ -124,7 +110,7 @@ final class Recipes
     {
         return array_map(
             fn (int $wool): array => [$this->difference([$wool => self::STEPS]), [$wool => self::STEPS]],
-            array_keys($this->points),
+            array_keys($this->mixes->points),
         );
     }
 
@@ -136,8 +122,8 @@ final class Recipes
      */
     private function worthMixing(): array
     {
-        $wools = array_keys($this->points);
-        $vectors = $this->inDeltaE();
+        $wools = array_keys($this->mixes->points);
+        $vectors = LocalMetric::inDeltaE($this->target, array_values($this->mixes->points));
         $squares = array_map(static fn (array $v): float => $v[0] ** 2 + $v[1] ** 2 + $v[2] ** 2, $vectors);
         asort($squares);
         $chosen = array_fill_keys(array_slice(array_keys($squares), 0, self::NEAREST), true);
@@ -170,8 +156,8 @@ final class Recipes
     private function pairs(): array
     {
         $found = [];
-        $wools = array_keys($this->points);
-        $dots = $this->dots($this->inDeltaE());
+        $wools = array_keys($this->mixes->points);
+        $dots = $this->dots(LocalMetric::inDeltaE($this->target, array_values($this->mixes->points)));
         $count = count($wools);
         for ($i = 0; $i < $count; $i++) {
             for ($j = $i + 1; $j < $count; $j++) {
@@ -191,9 +177,10 @@ final class Recipes
      */
     private function triples(float $best): array
     {
-        $wools = array_keys($this->points);
+        $wools = array_keys($this->mixes->points);
         $starts = [];
-        foreach ([$this->inDeltaE(), $this->inLab()] as $vectors) {
+        $points = array_values($this->mixes->points);
+        foreach ([LocalMetric::inDeltaE($this->target, $points), LocalMetric::inLab($this->target, $points)] as $vectors) {
             foreach (self::promising($this->dots($vectors), count($wools), $best) as [$i, $j, $k, $v, $w]) {
                 $b = max(1, min(self::STEPS - 2, (int) round(self::STEPS * $v)));
                 $c = max(1, min(self::STEPS - 1 - $b, (int) round(self::STEPS * $w)));
@@ -282,54 +269,7 @@ final class Recipes
     /** @param  array<int, int>  $twentieths */
     private function difference(array $twentieths): float
     {
-        return Ciede2000::between($this->wanted, Blend::light($this->point(self::shares($twentieths)))->lab());
-    }
-
-    /**
-     * Where a mix lies under f, as the felter's swatches correct it. A pure wool is what it is.
-     *
-     * @param  array<int, float>  $shares
-     * @return array{float, float, float}
-     */
-    private function point(array $shares): array
-    {
-        $x = $y = $z = 0.0;
-        foreach ($shares as $wool => $share) {
-            [$fx, $fy, $fz] = $this->points[$wool];
-            $x += $share * $fx;
-            $y += $share * $fy;
-            $z += $share * $fz;
-        }
-        $weights = $likest = 0.0;
-        $move = [0.0, 0.0, 0.0];
-        foreach (count($shares) > 1 ? $this->swatches : [] as [$swatch, $residual, $mixed]) {
-            $weight = $swatch->likeness($shares) ** 4;
-            $weights += $weight;
-            $likest = max($likest, $weight);
-            $scale = $weight * min(1.0, self::mixedness($shares) / max(1e-9, $mixed));
-            for ($c = 0; $c < 3; $c++) {
-                $move[$c] += $scale * $residual[$c];
-            }
-        }
-        if ($weights > 0.0) {
-            // The relation counts as one swatch of hers, and the less the more alike the likest of hers is.
-            $all = $weights + 1 - $likest;
-            $x += $move[0] / $all;
-            $y += $move[1] / $all;
-            $z += $move[2] / $all;
-        }
-
-        return [$x, $y, $z];
-    }
-
-    /**
-     * Nought for one wool alone, most for even shares.
-     *
-     * @param  array<int, float>  $shares
-     */
-    private static function mixedness(array $shares): float
-    {
-        return 1 - array_sum(array_map(static fn (float $s): float => $s * $s, $shares));
+        return Ciede2000::between($this->wanted, Blend::light($this->mixes->point(self::shares($twentieths)))->lab());
     }
 
     /**
@@ -339,70 +279,6 @@ final class Recipes
     private static function shares(array $twentieths): array
     {
         return array_map(static fn (int $n): float => $n / self::STEPS, $twentieths);
-    }
-
-    /**
-     * The wools as seen from the wanted colour under f, stretched so that lengths near it are CIEDE2000.
-     *
-     * @return list<array{float, float, float}>
-     */
-    private function inDeltaE(): array
-    {
-        $at = Blend::point($this->target->light());
-        $square = function (int ...$along) use ($at): float {
-            [$x, $y, $z] = array_map(
-                static fn (int $c): float => $at[$c] + (in_array($c, $along, true) ? self::stepOf($at[$c]) : 0.0),
-                [0, 1, 2],
-            );
-
-            return Ciede2000::between($this->wanted, Blend::light([$x, $y, $z])->lab()) ** 2;
-        };
-        $g = [];
-        for ($i = 0; $i < 3; $i++) {
-            $g[$i][$i] = $square($i) / self::stepOf($at[$i]) ** 2 + 1e-9;
-            for ($j = 0; $j < $i; $j++) {
-                $g[$i][$j] = ($square($i, $j) - $square($i) - $square($j)) / (2 * self::stepOf($at[$i]) * self::stepOf($at[$j]));
-            }
-        }
-        // Cholesky: g = l l'; where g is hardly a square any more, the channels stand alone.
-        $l00 = sqrt($g[0][0]);
-        $l10 = $g[1][0] / $l00;
-        $l11 = sqrt(max(1e-12, $g[1][1] - $l10 ** 2));
-        $l20 = $g[2][0] / $l00;
-        $l21 = ($g[2][1] - $l20 * $l10) / $l11;
-        $l22 = sqrt(max(1e-12, $g[2][2] - $l20 ** 2 - $l21 ** 2));
-
-        return array_map(static function (array $point) use ($at, $l00, $l10, $l11, $l20, $l21, $l22): array {
-            [$x, $y, $z] = [$point[0] - $at[0], $point[1] - $at[1], $point[2] - $at[2]];
-
-            return [$l00 * $x + $l10 * $y + $l20 * $z, $l11 * $y + $l21 * $z, $l22 * $z];
-        }, array_values($this->points));
-    }
-
-    /** A step that is about as visible whether the channel is dark or light. */
-    private static function stepOf(float $f): float
-    {
-        return 0.02 * (1.0 + $f);
-    }
-
-    /**
-     * The wools as seen from the wanted colour in CIE L*a*b*, chroma and hue weighed as CIEDE2000 does there: better than
-     * the other where even the nearest mix is far.
-     *
-     * @return list<array{float, float, float}>
-     */
-    private function inLab(): array
-    {
-        $chroma = hypot($this->wanted->a, $this->wanted->b);
-        [$c, $s] = $chroma > 1e-6 ? [$this->wanted->a / $chroma, $this->wanted->b / $chroma] : [1.0, 0.0];
-        [$perC, $perH] = [1 + 0.045 * $chroma, 1 + 0.015 * $chroma];
-
-        return array_map(function (array $point) use ($c, $s, $perC, $perH): array {
-            $lab = Blend::light($point)->lab();
-            [$a, $b] = [$lab->a - $this->wanted->a, $lab->b - $this->wanted->b];
-
-            return [$lab->l - $this->wanted->l, ($a * $c + $b * $s) / $perC, ($b * $c - $a * $s) / $perH];
-        }, array_values($this->points));
     }
 
     /**
@@ -426,15 +302,12 @@ final class Recipes
         [$difference, $twentieths] = $found;
         arsort($twentieths);
         $shares = self::shares($twentieths);
-        $isCorrected =
-            count($shares) > 1 &&
-            array_filter($this->swatches, static fn (array $s): bool => $s[0]->likeness($shares) > 0.5) !== [];
 
         return new Recipe(
             array_map(static fn (int $n): int => ($n * 100) / self::STEPS, $twentieths),
-            Blend::light($this->point($shares)),
+            Blend::light($this->mixes->point($shares)),
             $difference,
-            $isCorrected,
+            $this->mixes->isCorrected($shares),
         );
     }
 }
