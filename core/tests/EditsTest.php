@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Edits;
 
+use Impa\Figure\Draft;
 use Impa\Figure\Edited;
 use Impa\Figure\EditRefused;
 use Impa\Figure\Edits;
 use Impa\Figure\Figure;
 use Impa\Figure\FigureCheck;
 use Impa\Figure\FigureRefused;
-use Impa\Seeing\Recut;
-use Impa\Seeing\RecutRefused;
 use Impa\Shape\ShapeKind;
 use Impa\Tests\Support\Figures;
 
@@ -117,43 +116,137 @@ it('refuses in words what is not there', function (callable $edit, string $words
     [fn (Figure $f) => Edits::parted($f, 'tail'), 'no detail "tail"'],
 ]);
 
-it('makes any two parts of the demo\'s figures one, and leaves a figure that can be saved', function (string $name) {
-    $figure = Figure::fromJson((string) file_get_contents(__DIR__."/../../demo/$name.impa.json"));
-    $keys = array_keys($figure->parts);
-    foreach ($keys as $i => $one) {
-        // Each with the one it is joined to, and with the next: across joins and along them.
-        foreach (array_unique([$figure->parts[$one]->joinTo ?: $keys[0], $keys[($i + 1) % count($keys)]]) as $other) {
-            try {
-                $merged = $one === $other ? null : Recut::merge($figure, [$one, $other]);
-            } catch (RecutRefused) {
-                continue;
-            }
-            expect($merged === null ? [] : FigureCheck::faults($merged->document))->toBe([]);
-        }
-    }
-})->with(['bobbin', 'lanto']);
+it('adds with a core what is 25 mm thick, and where the one below stands', function () {
+    $figure = Figures::read(Figures::document([Figures::part('body', 'ball', 40, 44, 40, 7, 22, -5, ['colour' => 'white'])]));
+    $ball = members(Edits::add($figure, ShapeKind::Ball), 'parts')['ball'];
+    $cord = members(Edits::add($figure, ShapeKind::Cord, 'body'), 'parts')['cord'];
+    expect($ball)
+        ->toMatchArray(['name' => 'Ball', 'core' => 'core-wool', 'colour' => 'white', 'join' => ['to' => 'body', 'by' => 'fluff']])
+        ->and($ball['at'])
+        ->toEqual(['xMm' => 7, 'yMm' => 44, 'zMm' => -5])
+        ->and($ball['shape'])
+        ->toEqual(['kind' => 'ball', 'widthMm' => 30, 'heightMm' => 30, 'depthMm' => 30])
+        ->and($cord)
+        ->toMatchArray(['name' => 'Cord', 'core' => 'none']);
+    $twice = Edits::add(Figure::fromDocument(Edits::add($figure, ShapeKind::Ball)->document), ShapeKind::Ball);
+    expect([$twice->kind, $twice->key])->toBe(['part', 'ball-2']);
+});
 
-it('leaves a figure that can be saved, whatever is merged, taken away or made colour', function (int $seed) {
-    mt_srand(100 + $seed);
-    $document = Figures::random($seed, 7, 6);
-    foreach ($document['parts'] as &$part) {
-        $part['turnDeg'] = ['z' => $part['turnDeg']['z']];
-    }
-    unset($part);
-    $figure = Figures::read($document);
-    for ($n = 0; $n < 6 && count($figure->parts) > 2; $n++) {
-        $keys = array_keys($figure->parts);
-        shuffle($keys);
-        try {
-            $edited = match ($n % 3) {
-                0 => Recut::merge($figure, array_slice($keys, 0, mt_rand(2, 3))),
-                1 => Recut::toDetail($figure, $keys[0]),
-                2 => Edits::remove($figure, true, [$keys[0]]),
-            };
-        } catch (RecutRefused) {
-            continue;
-        }
-        expect(FigureCheck::faults($edited->document))->toBe([]);
-        $figure = Figure::fromDocument($edited->document);
-    }
-})->with(range(1, 6));
+it('says what was changed, so that it can be chosen', function () {
+    expect(Edits::paint(character(), true, ['ear', 'head'], '#102030', 'x'))
+        ->toMatchObject(['kind' => 'part', 'key' => 'ear'])
+        ->and(Edits::paint(character(), false, ['mouth'], '#102030', 'x'))
+        ->toMatchObject(['kind' => 'detail', 'key' => 'mouth'])
+        ->and(Edits::double(character(), true, 'ear'))
+        ->toMatchObject(['kind' => 'part', 'key' => 'ear-2'])
+        ->and(Edits::double(character(), false, 'mouth'))
+        ->toMatchObject(['kind' => 'detail', 'key' => 'mouth-2'])
+        ->and(Edits::mend(character(), 'eye', (object) [], [], []))
+        ->toMatchObject(['kind' => 'detail', 'key' => 'eye'])
+        ->and(Edits::parted(character(), 'mouth'))
+        ->toMatchObject(['kind' => 'detail', 'key' => 'mouth']);
+});
+
+it('doubles a detail without a place 2 mm from the middle, and names a copy of a nameless one by its key', function () {
+    $copy = members(Edits::double(character(), false, 'mouth'), 'details')['mouth-2'];
+    expect($copy)->toMatchArray(['xMm' => 2, 'yMm' => 2, 'name' => 'mouth again']);
+    $head = members(Edits::double(character(), true, 'head'), 'parts')['head-2'];
+    expect($head['name'])->toBe('Head again')->and($head['join'])->toBe(['to' => 'body']);
+});
+
+it('parts a pair with its place, its holes and its name, and leaves the rest of the figure as it was', function () {
+    $document = Figures::document(
+        [Figures::part('head', 'ball', 50, 46, 48)],
+        [
+            [
+                'key' => 'mask', 'name' => 'Mask', 'on' => 'head', 'kind' => 'patch', 'xMm' => 9, 'yMm' => 3, 'mirror' => true,
+                'pointsMm' => [[-5, -4], [5, -4], [5, 4], [-5, 5]], 'holesMm' => [[[-2, -1], [1, -1], [0, 2]]], 'colour' => 'black',
+            ],
+        ],
+    );
+    $details = members(Edits::parted(Figures::read($document), 'mask'), 'details');
+    expect(array_keys($details))
+        ->toBe(['mask', 'mask-left'])
+        ->and($details['mask'])
+        ->toMatchArray(['name' => 'Mask, right', 'mirror' => false, 'xMm' => 9, 'pointsMm' => [[-5, -4], [5, -4], [5, 4], [-5, 5]]])
+        ->and($details['mask-left'])
+        ->toMatchArray([
+            'name' => 'Mask, left',
+            'mirror' => false,
+            'xMm' => -9,
+            'yMm' => 3,
+            'pointsMm' => [[5, -4], [-5, -4], [-5, 4], [5, 5]],
+            'holesMm' => [[[2, -1], [-1, -1], [0, 2]]],
+        ]);
+});
+
+it('takes the nearest colour within what passes, the same one always, and none beyond', function () {
+    $draft = static fn (): Draft => Draft::of(character());
+    expect($draft()->colourFor('#2F8F86', 'x'))
+        ->toBe('teal')
+        ->and($draft()->colourFor('#30908a', 'x', within: 5.0))
+        ->toBe('teal')
+        ->and($draft()->colourFor('#30908a', 'Sea', 'sea', 0.5))
+        ->toBe('sea')
+        ->and($draft()->colourFor('#30908a', 'Sea', 'teal'))
+        ->toBe('teal-2')
+        ->and($draft()->colourFor('#202022', 'x', within: 8.0))
+        ->toBe('black');
+});
+
+it('gives the first key that is free', function (array $taken, string $key) {
+    expect(Draft::besides($taken, 'eye'))->toBe($key);
+})->with([[[], 'eye'], [['eye'], 'eye-2'], [['eye', 'eye-2', 'nose'], 'eye-3'], [['eye', 'eye-3'], 'eye-2']]);
+
+it('gives what lay and hung on a part to the nearest of those that take its place, where it was', function () {
+    $figure = Figures::read(
+        Figures::document(
+            [
+                Figures::part('body', 'ball', 40, 80, 40, 0, 40),
+                Figures::part('head', 'ball', 30, 30, 30, 0, 90, 0, ['join' => ['to' => 'body']]),
+                Figures::part('foot', 'ball', 16, 16, 16, 0, 4, 0, ['join' => ['to' => 'body']]),
+            ],
+            [
+                ['key' => 'bib', 'on' => 'body', 'kind' => 'disc', 'widthMm' => 8, 'xMm' => 3, 'yMm' => 25, 'colour' => 'black'],
+                ['key' => 'knee', 'on' => 'body', 'kind' => 'disc', 'widthMm' => 8, 'xMm' => -2, 'yMm' => -22, 'colour' => 'black'],
+            ],
+        ),
+    );
+    $draft = Draft::of($figure);
+    $half = static fn (string $key, float $y): object => json_decode(
+        (string) json_encode(Figures::part($key, 'ball', 40, 40, 40, 0, $y)),
+    );
+    $draft->replacePart('body', [$half('low', 20), $half('high', 60)]);
+    $document = json_decode((string) json_encode($draft->whole()), true);
+    $parts = array_column($document['parts'], null, 'key');
+    $details = array_column($document['details'], null, 'key');
+    expect(array_keys($parts))
+        ->toBe(['low', 'high', 'head', 'foot'])
+        ->and([$parts['head']['join']['to'], $parts['foot']['join']['to']])
+        ->toBe(['high', 'low'])
+        ->and([$details['bib']['on'], $details['knee']['on']])
+        ->toBe(['high', 'low'])
+        // Seen where they were: 65 and 18 mm above the table.
+        ->and([$details['bib']['xMm'], $details['bib']['yMm']])
+        ->toEqualWithDelta([3, 5], 1e-9)
+        ->and([$details['knee']['xMm'], $details['knee']['yMm']])
+        ->toEqualWithDelta([-2, -2], 1e-9);
+});
+
+it('moves a detail to another part at the same place: its points where it has some, its middle where it is turned or has none', function () {
+    $at = static fn (float $x, float $y): object => (object) ['key' => "p{$x}", 'at' => (object) ['xMm' => $x, 'yMm' => $y]];
+    $detail = static fn (array $more): object => json_decode((string) json_encode($more + ['on' => 'p0', 'xMm' => 1, 'yMm' => 2]));
+    $patch = $detail(['pointsMm' => [[0, 0], [4, 0], [0, 3.333]], 'holesMm' => [[[1, 1], [2, 1], [1, 2]]]]);
+    Draft::moveDetail($patch, $at(0, 60), $at(10, 20));
+    expect($patch)
+        ->on->toBe('p10')
+        ->pointsMm->toEqual([[-10, 40], [-6, 40], [-10, 43.33]])
+        ->holesMm->toEqual([[[-9, 41], [-8, 41], [-9, 42]]])
+        ->xMm->toEqual(1);
+    $turned = $detail(['pointsMm' => [[0, 0], [4, 0], [0, 3]], 'turnDeg' => 30]);
+    Draft::moveDetail($turned, $at(0, 60), $at(10, 20));
+    expect($turned)->pointsMm->toEqual([[0, 0], [4, 0], [0, 3]])->xMm->toEqual(-9)->yMm->toEqual(42);
+    $disc = $detail([]);
+    Draft::moveDetail($disc, $at(0, 60), $at(10, 20));
+    expect($disc)->xMm->toEqual(-9)->yMm->toEqual(42);
+});

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Impa\Tests\Recut;
 
 use Impa\Figure\Edited;
+use Impa\Figure\Edits;
 use Impa\Figure\Figure;
+use Impa\Figure\FigureCheck;
 use Impa\Figure\Part;
 use Impa\Seeing\Recut;
 use Impa\Seeing\RecutRefused;
@@ -299,3 +301,44 @@ it('makes the twins of a pair one pair when both are merged with pairs', functio
         ->and($parts['arm']['join']['to'])
         ->toBe('body');
 });
+
+it('makes any two parts of the demo\'s figures one, and leaves a figure that can be saved', function (string $name) {
+    $figure = Figure::fromJson((string) file_get_contents(__DIR__."/../../demo/$name.impa.json"));
+    $keys = array_keys($figure->parts);
+    foreach ($keys as $i => $one) {
+        // Each with the one it is joined to, and with the next: across joins and along them.
+        foreach (array_unique([$figure->parts[$one]->joinTo ?: $keys[0], $keys[($i + 1) % count($keys)]]) as $other) {
+            try {
+                $merged = $one === $other ? null : Recut::merge($figure, [$one, $other]);
+            } catch (RecutRefused) {
+                continue;
+            }
+            expect($merged === null ? [] : FigureCheck::faults($merged->document))->toBe([]);
+        }
+    }
+})->with(['bobbin', 'lanto']);
+
+it('leaves a figure that can be saved, whatever is merged, taken away or made colour', function (int $seed) {
+    mt_srand(100 + $seed);
+    $document = Figures::random($seed, 7, 6);
+    foreach ($document['parts'] as &$part) {
+        $part['turnDeg'] = ['z' => $part['turnDeg']['z']];
+    }
+    unset($part);
+    $figure = Figures::read($document);
+    for ($n = 0; $n < 6 && count($figure->parts) > 2; $n++) {
+        $keys = array_keys($figure->parts);
+        shuffle($keys);
+        try {
+            $edited = match ($n % 3) {
+                0 => Recut::merge($figure, array_slice($keys, 0, mt_rand(2, 3))),
+                1 => Recut::toDetail($figure, $keys[0]),
+                2 => Edits::remove($figure, true, [$keys[0]]),
+            };
+        } catch (RecutRefused) {
+            continue;
+        }
+        expect(FigureCheck::faults($edited->document))->toBe([]);
+        $figure = Figure::fromDocument($edited->document);
+    }
+})->with(range(1, 6));
