@@ -233,7 +233,7 @@ it('gives what lay and hung on a part to the nearest of those that take its plac
         ->toEqualWithDelta([-2, -2], 1e-9);
 });
 
-it('moves a detail to another part at the same place: its points where it has some, its middle where it is turned or has none', function () {
+it('moves a detail to another part at the same place: its points where it has some, else, or where it is turned, its middle', function () {
     $at = static fn (float $x, float $y): object => (object) ['key' => "p{$x}", 'at' => (object) ['xMm' => $x, 'yMm' => $y]];
     $detail = static fn (array $more): object => json_decode((string) json_encode($more + ['on' => 'p0', 'xMm' => 1, 'yMm' => 2]));
     $patch = $detail(['pointsMm' => [[0, 0], [4, 0], [0, 3.333]], 'holesMm' => [[[1, 1], [2, 1], [1, 2]]]]);
