@@ -117,3 +117,11 @@ function ellipse(width: number, height: number): Point[] {
 function fixed(mm: number): string {
   return String(Math.round(mm * 100) / 100)
 }
+
+/** Where a pointer stands in the frame of something drawn, y up; the origin where it is not on the screen. */
+export function screenPoint(event: MouseEvent, on: SVGGraphicsElement | undefined): Point {
+  const matrix = on?.getScreenCTM()
+  if (!matrix) return [0, 0]
+  const p = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse())
+  return [p.x, -p.y]
+}

@@ -5,6 +5,7 @@ import { api } from '../../api/client'
 import type { Detail, Part } from '../../api/figure'
 import DetailShape from '../../drawing/DetailShape.vue'
 import { bounds, detailLoop, detailMiddle, line, path, placed, type Point } from '../../drawing/geometry'
+import { usePaper } from '../../drawing/usePaper'
 import { useZoom, type Frames } from '../../drawing/useZoom'
 import { useFigure } from '../../state/figure'
 import { useUnits } from '../../state/units'
@@ -79,12 +80,8 @@ const shown = computed(() =>
 const { drag, guides, by, begin, move, end, cancel } = useFaceDrag((keys, how) =>
   figure.change((f) => f.details?.filter((d) => keys.includes(d.key)).forEach(how)),
 )
-function at(event: PointerEvent | WheelEvent, on: SVGGraphicsElement | undefined = plane.value): Point {
-  const matrix = on?.getScreenCTM()
-  if (!matrix) return [0, 0]
-  const p = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse())
-  return [p.x, -p.y]
-}
+const paper = usePaper(svg, () => view.value, { zoom: zoomBy, pan: panBy })
+const at = (event: PointerEvent): Point => paper.at(event, plane.value)
 /** Middles that a dragged one snaps to. */
 let others: Point[] = []
 function press(event: PointerEvent, detail: Detail, side: 1 | -1): void {
@@ -113,52 +110,25 @@ function pressPoint(event: PointerEvent, index: number): void {
   svg.value?.setPointerCapture(event.pointerId)
   begin(detail, 1, at(event), [detail], index)
 }
-/** The tablet's fingers, and the mouse that pulls the paper. */
-const touches = new Map<number, [number, number]>()
-let wentFar = false
-function pressPaper(event: PointerEvent): void {
-  svg.value?.setPointerCapture(event.pointerId)
-  touches.set(event.pointerId, [event.clientX, event.clientY])
-  wentFar = false
-}
 function moved(event: PointerEvent): void {
   if (drag.value) {
     move(at(event), others, event.altKey ? 0 : view.value.height / 120)
     void read()
-  } else if (touches.has(event.pointerId)) pull(event)
-}
-function pull(event: PointerEvent): void {
-  const before = touches.get(event.pointerId)!
-  const now: [number, number] = [event.clientX, event.clientY]
-  const other = [...touches].find(([id]) => id !== event.pointerId)?.[1]
-  const apart = (p: [number, number]) => Math.max(1, Math.hypot(p[0] - other![0], p[1] - other![1]))
-  if (Math.hypot(now[0] - before[0], now[1] - before[1]) > 0.5) wentFar = true
-  if (other) {
-    const [x, y] = at(event, svg.value)
-    zoomBy(apart(now) / apart(before), x, -y)
-  } else {
-    const perPx = view.value.width / (svg.value?.clientWidth || 1)
-    panBy((now[0] - before[0]) * perPx, (now[1] - before[1]) * perPx)
-  }
-  touches.set(event.pointerId, now)
+  } else paper.pull(event)
 }
 function release(event: PointerEvent): void {
+  const isTap = paper.release(event)
   if (drag.value) end()
-  else if (touches.has(event.pointerId) && !wentFar) {
+  else if (isTap) {
     figure.selection = null
     point.value = null
   }
-  touches.delete(event.pointerId)
   reading.value = ''
 }
 function drop(): void {
   cancel()
-  touches.clear()
+  paper.forget()
   reading.value = ''
-}
-function wheel(event: WheelEvent): void {
-  const [x, y] = at(event, svg.value)
-  zoomBy(Math.exp(-event.deltaY * 0.0015), x, -y)
 }
 
 /** While it is dragged, PHP says where it lies by tape: one question at a time, always about the latest place, and with a breath between. */
@@ -266,8 +236,8 @@ defineExpose({ nearer, zoom })
     @pointermove="moved"
     @pointerup="release"
     @pointercancel="drop"
-    @pointerdown="pressPaper"
-    @wheel.prevent="wheel"
+    @pointerdown="paper.press"
+    @wheel.prevent="paper.wheel"
   >
     <g ref="plane" :transform="flip">
       <path :d="path(loops)" :fill="figure.colourOf(part.colour)" fill-rule="evenodd" class="wool" />

@@ -5,6 +5,7 @@ import DetailShape from '../../drawing/DetailShape.vue'
 import { line, path, places, round, turned, type Point } from '../../drawing/geometry'
 import MmPaper from '../../drawing/MmPaper.vue'
 import { snap, type Snapped } from '../../drawing/snap'
+import { usePaper } from '../../drawing/usePaper'
 import type { Frame } from '../../drawing/useZoom'
 import { useFigure } from '../../state/figure'
 import type { Compare, Tool } from './tools'
@@ -60,12 +61,11 @@ function transform(part: Part, twin: boolean, x: number, y: number): string | un
   return `translate(${side * now.at.xMm} ${-now.at.yMm}) rotate(${-z1}) scale(${w} ${h}) rotate(${z0}) translate(${-x} ${y})`
 }
 
-function at(event: PointerEvent): Point {
-  const matrix = svg.value?.getScreenCTM()
-  if (!matrix) return [0, 0]
-  const p = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse())
-  return [p.x, -p.y]
-}
+const paper = usePaper(svg, () => view.value, {
+  zoom: (factor, x, y) => emit('zoom', factor, x, y),
+  pan: (dx, dy) => emit('pan', dx, dy),
+})
+const { at } = paper
 
 function press(event: PointerEvent, part: Part, twin: boolean, grip: Grip): void {
   if (cutting.value || props.tool === 'pick') return pressPaper(event)
@@ -83,19 +83,11 @@ function press(event: PointerEvent, part: Part, twin: boolean, grip: Grip): void
   )
 }
 
-const touches = new Map<number, Point>()
-let panFrom: Point | null = null
-let pressed = false
 function pressPaper(event: PointerEvent): void {
   if (props.tool === 'pick') return pick(event)
+  if (!cutting.value) return paper.press(event)
   svg.value?.setPointerCapture(event.pointerId)
-  if (cutting.value) {
-    drawn.value = [at(event)]
-    return
-  }
-  touches.set(event.pointerId, [event.clientX, event.clientY])
-  panFrom = [event.clientX, event.clientY]
-  pressed = true
+  drawn.value = [at(event)]
 }
 
 function pressAxis(event: PointerEvent): void {
@@ -110,7 +102,7 @@ function moved(event: PointerEvent): void {
     const p = at(event)
     drawn.value = props.tool === 'cut' ? [drawn.value[0] ?? p, p] : [...drawn.value, p]
   } else if (drag.value) moveShape(event)
-  else if (panFrom) movePaper(event)
+  else paper.pull(event)
 }
 
 /** While a part is moved it is drawn to the middle line and to the middles of others; Alt lets it go free. */
@@ -131,35 +123,17 @@ function moveShape(event: PointerEvent): void {
   guides.value = snapped.guides
 }
 
-function movePaper(event: PointerEvent): void {
-  const before = touches.get(event.pointerId) ?? panFrom
-  if (!before) return
-  const perPx = view.value.width / (svg.value?.clientWidth || 1)
-  const other = [...touches].find(([id]) => id !== event.pointerId)?.[1]
-  if (other) {
-    const apart = (p: Point) => Math.max(1, Math.hypot(p[0] - other[0], p[1] - other[1]))
-    const [x, y] = at(event)
-    emit('zoom', apart([event.clientX, event.clientY]) / apart(before), x, -y)
-    pressed = false
-  } else {
-    if (Math.hypot(event.clientX - (panFrom?.[0] ?? 0), event.clientY - (panFrom?.[1] ?? 0)) > 4) pressed = false
-    emit('pan', (event.clientX - before[0]) * perPx, (event.clientY - before[1]) * perPx)
-  }
-  touches.set(event.pointerId, [event.clientX, event.clientY])
-}
-
 /** The browser takes the pointer for something of its own: what was begun with it is no more. */
 function forget(): void {
   cancel()
   drawn.value = []
   axisMm.value = null
-  touches.clear()
-  panFrom = null
+  paper.forget()
   emit('hold', false)
 }
 
 function release(event: PointerEvent): void {
-  touches.delete(event.pointerId)
+  const isTap = paper.release(event)
   guides.value = {}
   if (axisMm.value !== null) {
     if (axisMm.value) figure.moveAxis(axisMm.value)
@@ -167,9 +141,7 @@ function release(event: PointerEvent): void {
   } else if (drawn.value.length) void finishLine()
   else if (drag.value) end()
   // A press on the bare paper that went nowhere lets go of what was chosen.
-  else if (pressed) figure.selection = null
-  panFrom = touches.size ? panFrom : null
-  pressed = false
+  else if (isTap) figure.selection = null
   emit('hold', false)
 }
 
@@ -203,11 +175,6 @@ function pick(event: PointerEvent): void {
     emit('tool', 'choose')
   }
   image.src = `/api/pictures/${figure.picture}`
-}
-
-function wheel(event: WheelEvent): void {
-  const [x, y] = at(event as unknown as PointerEvent)
-  emit('zoom', Math.exp(-event.deltaY * 0.0015), x, -y)
 }
 
 const pictureBox = computed(() =>
@@ -262,7 +229,7 @@ const hasDetails = (part: Part) =>
       @pointerup="release"
       @pointercancel="forget"
       @pointerdown="pressPaper"
-      @wheel.prevent="wheel"
+      @wheel.prevent="paper.wheel"
     >
       <MmPaper
         :x="view.x - 600"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Part } from '../../api/figure'
-import { path, places, round } from '../../drawing/geometry'
+import { path, places, round, screenPoint } from '../../drawing/geometry'
 import MmPaper from '../../drawing/MmPaper.vue'
 import { useFigure } from '../../state/figure'
 import type { Frame } from '../../drawing/useZoom'
@@ -23,10 +23,7 @@ const pieces = computed(() =>
 const view = computed(() => props.frame)
 
 const drag = ref<{ key: string; grip: 'move' | 'depth'; fromX: number; dx: number } | null>(null)
-function x(event: PointerEvent): number {
-  const matrix = svg.value?.getScreenCTM()
-  return matrix ? new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse()).x : 0
-}
+const x = (event: PointerEvent): number => screenPoint(event, svg.value)[0]
 function press(event: PointerEvent, part: Part, grip: 'move' | 'depth'): void {
   if (!figure.chosen.includes(part.key)) figure.choose(part.key)
   if (figure.locked.includes(part.key)) return
