@@ -110,8 +110,9 @@ final readonly class ShoppingList
             if ($offer->material !== $need->material) {
                 continue;
             }
+            $isItself = mb_strtolower($offer->name) === mb_strtolower($name);
             $difference = match (true) {
-                mb_strtolower($offer->name) === mb_strtolower($name), $need->material !== 'wool' => 0.0,
+                $isItself, $need->material !== 'wool' => 0.0,
                 $colour === null, $offer->colour === null => INF,
                 default => Ciede2000::between($colour->lab(), $offer->colour->lab()),
             };
@@ -126,10 +127,11 @@ final readonly class ShoppingList
             }
             // Among those that are near, the price decides; a wool that is seen beside the right one only where there is no nearer.
             $rank =
-                match (Nearness::of($difference)) {
-                    Nearness::Same => 0.0,
-                    Nearness::Near => 1e6,
-                    default => 2e6 * $difference,
+                match (true) {
+                    $isItself => 0.0,
+                    Nearness::of($difference) === Nearness::Same => 1e6,
+                    Nearness::of($difference) === Nearness::Near => 2e6,
+                    default => 3e6 * $difference,
                 } + $packs['price'];
             if ($rank < $least) {
                 [$least, $best] = [$rank, [$at, $difference]];
