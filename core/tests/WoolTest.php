@@ -143,3 +143,41 @@ it('takes no colour and no minus under no cover at all', function () {
             ->and(is_finite($plan['minutes']['hands']))->toBeTrue();
     }
 });
+
+it('has its middle of mass between those of its core and its cover, by their weights', function (string $kind, array $more) {
+    $part = Figures::read(Figures::document([Figures::part('a', $kind, 50, 60, 40, more: $more)]))->parts['a'];
+    $house = Densities::house();
+    $wool = PartWool::of($part, $house);
+    $whole = $part->solid->middleOfMass();
+    $core = $part->solid->shrunk(2 * $part->coverMm);
+    $felt = $house->feltGPerCm3($part->firmness);
+    $coreG = $core->volumeCm3() * $house->insideGPerCm3($part->core, $part->firmness);
+    // The cover's own middle, from the whole's and the inside's volumes (Archimedes' law of the lever).
+    $coverCm3 = $wool->volumeCm3 - $core->volumeCm3();
+    foreach ([0, 1, 2] as $axis) {
+        $cover = ($wool->volumeCm3 * $whole[$axis] - $core->volumeCm3() * $core->middleOfMass()[$axis]) / $coverCm3;
+        $middle = ($coverCm3 * $felt * $cover + $coreG * $core->middleOfMass()[$axis]) / ($coverCm3 * $felt + $coreG);
+        expect($wool->middleOfMass()[$axis])->toEqualWithDelta($middle, 1e-6);
+    }
+    expect($wool->finishedG())->toEqualWithDelta($coverCm3 * $felt + $coreG, 1e-6);
+})->with(['egg', 'cone', 'dome', 'drop'])->with([[['core' => 'stuffing']], [['core' => 'core-wool', 'firmness' => 'hard']]]);
+
+it('is as heavy on one side as its solid where it is filled with foam, is of one piece, or is a covering on a core', function () {
+    $middle = static function (array $more): array {
+        $part = Figures::read(Figures::document([Figures::part('a', 'cone', 60, 80, 60, more: $more)]))->parts['a'];
+
+        return [PartWool::of($part, Densities::house())->middleOfMass(), $part->solid->middleOfMass(), $part];
+    };
+    [$solid, $whole] = $middle(['core' => 'none']);
+    [$foam, $own] = $middle(['core' => 'foam']);
+    expect($solid)->toBe($whole)->and($foam[1])->toEqualWithDelta($own[1], 1e-9);
+    // A sheet round a core: its own weight lies about the whole's middle, the core about its own.
+    [$wound, $about, $part] = $middle(['core' => 'core-wool', 'covering' => ['way' => 'pre-felt']]);
+    $wool = PartWool::of($part, Densities::house());
+    $inside = $part->solid->shrunk(6.0)->middleOfMass();
+    $coreG = $wool->insideCm3 * 0.15;
+    expect($wound[1])->toEqualWithDelta(
+        ($wool->covering->finishedG * $about[1] + $coreG * $inside[1]) / ($wool->covering->finishedG + $coreG),
+        1e-6,
+    );
+});

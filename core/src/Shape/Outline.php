@@ -19,6 +19,8 @@ final class Outline
     private const LEAST_SHARE = 0.002;
 
     /**
+     * Memoised: every plate asks for one.
+     *
      * @return list<array{float, float}> anticlockwise, filling the box from -0.5 to 0.5 both ways
      *
      * @throws ShapeRefused if there is no such outline
@@ -27,7 +29,19 @@ final class Outline
     {
         static $known = [];
 
-        return $known[$name] ??= self::filling(match ($name) {
+        return $known[$name] ??= self::reckoned($name);
+    }
+
+    /**
+     * The same, reckoned anew.
+     *
+     * @return list<array{float, float}>
+     *
+     * @throws ShapeRefused if there is no such outline
+     */
+    public static function reckoned(string $name): array
+    {
+        return self::filling(match ($name) {
             'disc' => self::round(static fn (float $a): array => [cos($a), sin($a)]),
             'rectangle' => self::softened([[-1.0, -1.0], [1.0, -1.0], [1.0, 1.0], [-1.0, 1.0]], 0.12),
             'triangle' => self::softened([[-1.0, -1.0], [1.0, -1.0], [0.0, 1.0]], 0.12),
