@@ -18,6 +18,7 @@ use Impa\Wool\PortionWords;
 use Impa\Wool\Purpose;
 use Impa\Wool\SheetLayout;
 use Impa\Wool\Wisp;
+use Impa\Wool\WoolRefused;
 
 /** A ball body and a limb joined to it. */
 function ledger(array $limb = [], string $kind = 'sausage', float $w = 20, float $h = 40, float $d = 16): Ledger
@@ -124,6 +125,22 @@ it('says each portion as a felter would weigh it', function () {
         ->toMatch('/^Weigh \S+ g teal\. That is \d+ cm of the rope\.$/');
     $tufted = ledger(['covering' => ['way' => 'tufts']]);
     expect($say($tufted, 'limb', Purpose::Covering))->toMatch('/^Weigh \S+ g teal for the \d+ tufts of limb\.$/');
+});
+
+it('is told to the Wool station with its line, its length of rope, its fluff end and its layers', function () {
+    $portion = portion(ledger(['core' => 'none', 'mirror' => true]), 'limb', Purpose::Cover, ['teal' => 6.0]);
+    expect($portion->document())->toBe([
+        'part' => 'limb',
+        'purpose' => 'cover',
+        'material' => 'wool',
+        'colour' => 'teal',
+        'g' => 2 * $portion->line->g,
+        'pieces' => 2,
+        'eachG' => $portion->line->g,
+        'cmEach' => $portion->cmEach,
+        'fluffG' => $portion->fluffG,
+        'layersG' => $portion->layersG,
+    ]);
 });
 
 it('puts twins before what is made once, and leaves foam and wisps out', function () {
@@ -366,7 +383,7 @@ describe('the layout of what is cut', function () {
             ->and(SheetLayout::of([$piece('a', 98, 300)], 100.0)->lengthMm)
             ->toBe(300.0)
             ->and(fn () => SheetLayout::of([$piece('Wing', 98.7, 120)], 100.0))
-            ->toThrow(\Impa\Wool\WoolRefused::class, 'Wing is 99 mm across, and the sheet only 100 mm wide');
+            ->toThrow(WoolRefused::class, 'Wing is 99 mm across, and the sheet only 100 mm wide');
     });
 
     it('never lays one piece over another, nor off the sheet, and each once', function (int $seed) use ($piece) {
