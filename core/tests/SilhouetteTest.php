@@ -166,3 +166,18 @@ it('lays details on the skin, a little proud of it', function () {
         ->and($mark->seenFrom(Side::Left))
         ->toHaveCount(1);
 });
+
+it('shows a twin from the side just as the piece itself, however it is turned', function (string $kind) {
+    [$one, $twin] = placements(
+        Figures::part($kind, $kind, 24, 40, $kind === 'plate' ? 5 : 20, 15, more: [
+            'mirror' => true,
+            'turnDeg' => ['x' => 20, 'y' => 35, 'z' => 50],
+        ]),
+    );
+    [$own, $other] = [Silhouette::of($one, Side::Right)[0], Silhouette::of($twin, Side::Right)[0]];
+    $box = static fn (array $loop): array => array_values(get_object_vars(Box::around($loop)));
+    expect($box($other))
+        ->toEqualWithDelta($box($own), 0.05)
+        ->and(abs(Polygon::signedArea($other)))
+        ->toEqualWithDelta(abs(Polygon::signedArea($own)), 0.002 * abs(Polygon::signedArea($own)));
+})->with(['egg', 'cone', 'drumstick', 'plate']);
