@@ -1,3 +1,4 @@
+import { flushPromises } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { defineComponent, h } from 'vue'
 import { api } from '../api/client'
@@ -41,7 +42,7 @@ describe('keys on a part', () => {
     expect(head().at.xMm).toBe(1)
   })
 
-  it('turns, thickens, mirrors, doubles and takes away', () => {
+  it('turns, thickens, mirrors, doubles and takes away', async () => {
     press('[')
     press('}', { shiftKey: true })
     expect(head().turnDeg?.z).toBe(4)
@@ -53,6 +54,7 @@ describe('keys on a part', () => {
     expect(head().mirror).toBe(true)
     press('d')
     press('Delete')
+    await flushPromises()
     expect(vi.mocked(api.recut).mock.calls.map((c) => c.slice(1))).toEqual([
       ['double', { kind: 'part', key: 'head' }],
       ['remove', { kind: 'part', keys: ['head'] }],
@@ -106,7 +108,7 @@ describe('keys on a detail', () => {
     table.figure.selection = { kind: 'detail', key: 'eye' }
   })
 
-  it('nudges, turns, widens, mirrors, doubles and takes away', () => {
+  it('nudges, turns, widens, mirrors, doubles and takes away', async () => {
     press('ArrowLeft')
     press(']')
     press('.')
@@ -114,6 +116,7 @@ describe('keys on a detail', () => {
     expect(eye()).toMatchObject({ xMm: 4, turnDeg: -5, widthMm: 4.2, mirror: false })
     press('d')
     press('Backspace')
+    await flushPromises()
     expect(vi.mocked(api.recut).mock.calls.map((c) => c.slice(1))).toEqual([
       ['double', { kind: 'detail', key: 'eye' }],
       ['remove', { kind: 'detail', keys: ['eye'] }],

@@ -1,5 +1,6 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { late } from '../../../tests/support/late'
 import { api, Refusal } from '../api/client'
 import type { Figure } from '../api/figure'
 import { useFigure } from './figure'
@@ -306,6 +307,72 @@ describe('everyday changes', () => {
     expect(asked.map((d) => d.name)).toEqual(['Test', 'Meanwhile'])
     expect(name(figure)).toBe('Meanwhile')
     expect(figure.parts).toHaveLength(1)
+  })
+
+  it('are waited for before anything counts as saved, and go one after the other', async () => {
+    const figure = await opened()
+    const save = vi.spyOn(api, 'save').mockResolvedValue({ id: 7, revision: 4 } as never)
+    const answers: (() => void)[] = []
+    vi.spyOn(api, 'recut').mockImplementation(
+      (sent) =>
+        new Promise((resolve) =>
+          answers.push(() => resolve({ document: { ...sent, parts: sent.parts.slice(1) }, kind: 'part', key: '' })),
+        ),
+    )
+    figure.choose('ear')
+    void figure.removeSelected()
+    void figure.removeSelected()
+    const saved = figure.saved()
+    await vi.advanceTimersByTimeAsync(5000)
+    expect(figure.saveState).toBe('waiting')
+    expect(answers).toHaveLength(1)
+    expect(save).not.toHaveBeenCalled()
+    answers[0]?.()
+    await vi.advanceTimersByTimeAsync(0)
+    answers[1]?.()
+    expect(await saved).toBe(true)
+    expect(save).toHaveBeenCalledExactlyOnceWith(7, 3, expect.objectContaining({ parts: [plain().parts[2]] }), false)
+    expect(figure.saveState).toBe('saved')
+  })
+
+  it('land on the figure they were asked for, also when another lies on the table', async () => {
+    const figure = await opened()
+    const save = vi.spyOn(api, 'save').mockResolvedValue({ id: 7, revision: 4 } as never)
+    const asked = late<{ document: Figure; kind: 'part'; key: string }>()
+    vi.spyOn(api, 'recut').mockReturnValue(asked.promise)
+    figure.choose('ear')
+    void figure.removeSelected()
+    vi.mocked(api.figure).mockResolvedValueOnce({
+      id: 8,
+      revision: 1,
+      picture: null,
+      document: { ...plain(), name: 'Other' },
+    })
+    await figure.open(8)
+    asked.come({ document: { ...plain(), parts: plain().parts.slice(0, 1) }, kind: 'part', key: 'body' })
+    await vi.advanceTimersByTimeAsync(1000)
+    expect(name(figure)).toBe('Other')
+    expect(figure.parts).toHaveLength(3)
+    expect(figure.selection).toBeNull()
+    expect(save).toHaveBeenCalledExactlyOnceWith(
+      7,
+      3,
+      expect.objectContaining({ name: 'Test', parts: [plain().parts[0]] }),
+      false,
+    )
+  })
+
+  it('do not hold up those that come after when they are refused', async () => {
+    const figure = await opened()
+    vi.spyOn(api, 'rescale').mockRejectedValueOnce(new Error('Too small.'))
+    vi.spyOn(api, 'recut').mockImplementation(async (sent) => ({
+      document: { ...sent, parts: sent.parts.slice(0, 2) },
+      kind: 'part',
+      key: '',
+    }))
+    figure.choose('ear')
+    await Promise.all([figure.rescale(1), figure.removeSelected()])
+    expect(figure.parts).toHaveLength(2)
   })
 })
 

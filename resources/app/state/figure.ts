@@ -56,13 +56,17 @@ export const useFigure = defineStore('figure', () => {
 
   /** Changes the document through a function; one step of undo. Changes of one gesture are one step together. */
   function change(how: (document: Figure) => void, gesture = ''): void {
-    if (!current.value || !document_.value) return
-    const before = JSON.stringify(document_.value)
+    if (current.value) changeIn(current.value, how, gesture)
+  }
+
+  function changeIn({ session, history }: Open, how: (document: Figure) => void, gesture = ''): void {
+    if (!session.document.value) return
+    const before = JSON.stringify(session.document.value)
     const next = JSON.parse(before) as Figure
     how(next)
     if (JSON.stringify(next) === before) return
-    current.value.history.remember(before, gesture)
-    current.value.session.lay(next)
+    history.remember(before, gesture)
+    session.lay(next)
   }
 
   const changePart = (key: string, how: (part: Part) => void) =>
@@ -70,25 +74,49 @@ export const useFigure = defineStore('figure', () => {
   const changeDetail = (key: string, how: (detail: Detail) => void) =>
     change((d) => d.details?.filter((x) => x.key === key).forEach(how))
 
-  /** An edit that PHP makes, such as a cut; one step of undo. What was changed meanwhile is not lost: it is asked again. */
-  async function recut(act: RecutAct, more: object): Promise<string | null> {
+  /**
+   * An edit that PHP makes; one step of undo, laid on the figure it was asked for. What was changed meanwhile is not lost: it is
+   * asked again about that. Null where that figure is not on the table any more; throws what was refused.
+   */
+  async function edit<T extends { document: Figure | null }>(
+    ask: (now: Figure) => Promise<T>,
+    gesture = '',
+  ): Promise<T | null> {
     const asked = current.value
-    for (;;) {
-      const sent = asked?.session.document.value
-      if (!asked || !sent) return null
-      try {
-        const cut = await api.recut(sent, act, more)
-        if (current.value !== asked) return null
-        if (document_.value !== sent) continue
-        change((d) => replaceWith(d, cut.document))
-        chosen.also.value = []
-        chosen.selection.value = cut.key ? { kind: cut.kind, key: cut.key } : null
-        return cut.key
-      } catch (error) {
-        asked.session.tell(error)
-        return null
+    if (!asked) return null
+    return asked.session.edit(async () => {
+      for (;;) {
+        const now = asked.session.document.value
+        if (!now) return null
+        const answer = await ask(now)
+        if (asked.session.document.value !== now) continue
+        const next = answer.document
+        if (next) changeIn(asked, (d) => replaceWith(d, next), gesture)
+        return current.value === asked ? answer : null
       }
+    })
+  }
+
+  /** An edit whose refusal is told of the figure as a whole. */
+  async function editAndTell<T extends { document: Figure | null }>(
+    ask: (now: Figure) => Promise<T>,
+  ): Promise<T | null> {
+    const asked = session.value
+    try {
+      return await edit(ask)
+    } catch (error) {
+      asked?.tell(error)
+      return null
     }
+  }
+
+  /** Such as a cut; what was made by it is looked at. */
+  async function recut(act: RecutAct, more: object): Promise<string | null> {
+    const cut = await editAndTell((now) => api.recut(now, act, more))
+    if (!cut) return null
+    chosen.also.value = []
+    chosen.selection.value = cut.key ? { kind: cut.kind, key: cut.key } : null
+    return cut.key
   }
 
   function undo(): void {
@@ -107,15 +135,7 @@ export const useFigure = defineStore('figure', () => {
 
   /** Makes the whole figure larger or smaller; PHP knows what grows along. */
   async function rescale(heightMm: number): Promise<void> {
-    const asked = current.value
-    if (!asked || !document_.value || heightMm === document_.value.heightMm) return
-    try {
-      const scaled = await api.rescale(document_.value, heightMm)
-      const next = scaled.document
-      if (next && current.value === asked) change((d) => replaceWith(d, next))
-    } catch (error) {
-      asked.session.tell(error)
-    }
+    if (document_.value && heightMm !== document_.value.heightMm) await editAndTell((now) => api.rescale(now, heightMm))
   }
 
   async function settle(keepMine: boolean): Promise<void> {
@@ -189,6 +209,7 @@ export const useFigure = defineStore('figure', () => {
     change,
     changePart,
     changeDetail,
+    edit,
     recut,
     undo,
     redo,

@@ -1,5 +1,6 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { late } from '../../../tests/support/late'
 import { plain } from '../../../tests/support/onTable'
 import type { FigureWool, SavedFigure, Supply } from '../api/answers'
 import { api, Refusal } from '../api/client'
@@ -7,18 +8,6 @@ import type { Figure } from '../api/figure'
 import { useFigure } from './figure'
 import { useSupply } from './supply'
 
-/** An answer that comes when the test says so. */
-interface Late<T> {
-  promise: Promise<T>
-  come: (value: T) => void
-  fail: (error: Error) => void
-}
-function late<T>(): Late<T> {
-  let come!: (value: T) => void
-  let fail!: (error: Error) => void
-  const promise = new Promise<T>((resolve, reject) => ([come, fail] = [resolve, reject]))
-  return { promise, come, fail }
-}
 const called = (name: string): Figure => ({ ...plain(), name })
 const found = (id: number, revision = 3): SavedFigure => ({
   id,

@@ -1,4 +1,4 @@
-import { ref, shallowRef, type Ref, type ShallowRef } from 'vue'
+import { computed, ref, shallowRef, type Ref, type ShallowRef } from 'vue'
 import type { Board } from '../api/answers'
 import { api, Refusal, type Fault } from '../api/client'
 import type { Figure } from '../api/figure'
@@ -35,6 +35,7 @@ export interface Session {
   reckoning: Ref<boolean>
   load(): Promise<void>
   lay(next: Figure): void
+  edit<T>(ask: () => Promise<T>): Promise<T>
   save(keepalive?: boolean): Promise<void>
   saved(): Promise<boolean>
   settle(keepMine: boolean): Promise<Figure | null>
@@ -61,6 +62,9 @@ export function openSession(id: number): Session {
   // One save at a time: a second one on its way would be stale by the first, and told so.
   let onItsWay: Promise<void> | null = null
   let sent: Figure | null = null
+  // What PHP is asked to change, one after the other.
+  const edits = ref(0)
+  let lastEdit: Promise<unknown> = Promise.resolve()
 
   async function load(): Promise<void> {
     try {
@@ -124,6 +128,17 @@ export function openSession(id: number): Session {
     reckoning.value = false
   }
 
+  /** An edit that PHP makes, after those asked before it. Until it is laid, what stands here is not saved. */
+  async function edit<T>(ask: () => Promise<T>): Promise<T> {
+    const mine = edits.value++ ? lastEdit.then(ask) : ask()
+    lastEdit = mine.catch(() => null)
+    try {
+      return await mine
+    } finally {
+      edits.value--
+    }
+  }
+
   function saveSoon(): void {
     if (saveState.value === 'conflict') return
     saveState.value = 'waiting'
@@ -171,6 +186,7 @@ export function openSession(id: number): Session {
 
   /** Waits until the server has what stands here; false where it cannot be had. */
   async function saved(): Promise<boolean> {
+    while (edits.value) await lastEdit
     if (saveState.value === 'failed') await save()
     while (saveState.value === 'waiting' || saveState.value === 'saving') await save()
     return saveState.value === 'saved'
@@ -216,7 +232,8 @@ export function openSession(id: number): Session {
     faults,
     trouble,
     missing,
-    saveState,
+    saveState: computed(() => (edits.value && saveState.value === 'saved' ? 'waiting' : saveState.value)),
+    edit,
     other,
     done,
     reckoning,

@@ -51,10 +51,10 @@ async function choose(card: Card): Promise<void> {
   }
 }
 async function copy(): Promise<void> {
-  if (!figure.document || !from.value) return
+  const other = from.value
+  if (!other) return
   try {
-    const made = await api.copyFace(figure.document, props.part, from.value.id, fromPart.value, instead.value)
-    figure.change((d) => Object.assign(d, made.document))
+    await figure.edit((now) => api.copyFace(now, props.part, other.id, fromPart.value, instead.value))
     figure.selection = null
     show.value = false
   } catch (error) {

@@ -2,7 +2,6 @@
 import { computed, onMounted, ref } from 'vue'
 import type { FacePiece } from '../../api/answers'
 import { api } from '../../api/client'
-import type { Figure } from '../../api/figure'
 import DetailShape from '../../drawing/DetailShape.vue'
 import { useFigure } from '../../state/figure'
 
@@ -27,17 +26,18 @@ let busy = false
 let waiting: (() => void) | null = null
 /** One question at a time; of those that come meanwhile the last. */
 async function put(piece: string, values: Record<string, number>, key: string, isStep: boolean): Promise<void> {
-  if (!figure.document) return
   if (busy) {
     waiting = () => void put(piece, values, key, isStep)
     return
   }
   busy = true
   try {
-    const made = await api.putPiece(figure.document, props.part, piece, values, key)
     const before = figure.selectedDetail?.key
-    figure.change((d: Figure) => Object.assign(d, made.document), isStep ? '' : `piece ${gesture}`)
-    const mine = figure.details.filter((d) => d.piece?.key === made.key && d.on === props.part)
+    const made = await figure.edit(
+      (now) => api.putPiece(now, props.part, piece, values, key),
+      isStep ? '' : `piece ${gesture}`,
+    )
+    const mine = figure.details.filter((d) => d.piece?.key === made?.key && d.on === props.part)
     const next = mine.find((d) => d.key === before) ?? mine[0]
     if (next) figure.selection = { kind: 'detail', key: next.key }
     trouble.value = ''

@@ -47,13 +47,12 @@ const sideSays = ref<string[]>([])
 /** A second drawing, from the side: PHP finds the parts in it and gives them their depths. */
 async function takeSide(event: Event): Promise<void> {
   const file = (event.target as HTMLInputElement).files?.[0]
-  if (!file || !figure.document) return
+  if (!file) return
   sideSays.value = ['Looking ...']
   try {
     const picture = await api.picture(file)
-    const side = await api.sideView(figure.document, picture.id, facesLeft.value, file.name)
-    figure.change((d) => Object.assign(d, side.document))
-    sideSays.value = side.notices
+    const side = await figure.edit((now) => api.sideView(now, picture.id, facesLeft.value, file.name))
+    sideSays.value = side?.notices ?? []
   } catch (error) {
     sideSays.value = [error instanceof Error ? error.message : String(error)]
   }
