@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Tests\Supply;
 
 use Impa\Colour\Srgb;
+use Impa\Figure\Figure;
 use Impa\Material\CoreMaterial;
 use Impa\Material\Covering;
 use Impa\Material\CoveringWay;
@@ -336,15 +337,21 @@ describe('portions', function () use ($one) {
                 ),
             ]),
         );
-        $texts = array_column(
-            Supply::of($figure, stashOf(['Teal' => '#2f8f86'], 50.0, Preparation::Sliver))->document()['portions'],
+        $texts = static fn (Figure $figure, array $more = []): array => array_column(
+            Supply::of($figure, stashOf(['Teal' => '#2f8f86'] + $more, 50.0, Preparation::Sliver))->document()['portions'],
             'text',
             'part',
         );
-        expect($texts['arm'])->toMatch(
+        expect($texts($figure)['arm'])->toMatch(
             '/^Weigh 0\.\d+ g teal\. Split in two equal pieces of 0\.\d+ g\. That is \d+ cm of the rope '.
                 'each\. Leave \d+ mg of it loose as the fluff end\.$/',
         );
+        // A mix is teased before it is weighed: it is no rope any more.
+        $mix = [['wool' => 'Teal', 'percent' => 50], ['wool' => 'Coal', 'percent' => 50]];
+        $mixed = Figures::read(['colours' => [['key' => 'teal', 'hex' => '#2f8f86', 'mix' => $mix]]] + Figures::document(
+            [Figures::part('arm', 'sausage', 12, 30, 12, more: ['core' => 'none'])],
+        ));
+        expect($texts($mixed, ['Coal' => '#1b1b1d'])['arm'])->not->toContain('rope');
     });
 
     it('are split by a ratio, and by nothing else', function () {
@@ -378,13 +385,33 @@ describe('portions', function () use ($one) {
                 ],
             ),
         );
-        $sets = Supply::of($figure, [])->sets();
-        expect($sets)
+        $supply = Supply::of($figure, []);
+        $g = static fn (string $key): float => $supply->ledger->ofDetail($key)->g;
+        expect($supply->sets())
             ->toHaveCount(1)
-            ->and($sets[0]['details'])
-            ->toBe(['cheek', 'cheek', 'nose'])
-            ->and($sets[0]['ratio'])
-            ->toBe([1.0, 1.0, 1.3]);
+            ->and($supply->sets()[0])
+            ->toMatchArray(['on' => 'head', 'colour' => 'black', 'ratio' => [1.0, 1.0, 1.3], 'details' => ['cheek', 'cheek', 'nose']])
+            ->and($supply->sets()[0]['mg'])
+            ->toEqualWithDelta(1000 * (2 * $g('cheek') + $g('nose')), 1e-9)
+            ->and($supply->wisps()[1])
+            ->toBe(['detail' => 'nose', 'colour' => 'black', 'mg' => 1000 * $g('nose'), 'count' => 1, 'text' => Wisp::words(1000 * $g('nose'))]);
+    });
+
+    it('leave out of what is divided by hand only what is less than a quarter of the largest, and what is no wool', function () {
+        $disc = static fn (string $key, float $mm): array => ['key' => $key, 'on' => 'head', 'kind' => 'disc', 'widthMm' => $mm, 'colour' => 'black'];
+        $sets = static fn (array ...$discs): array => Supply::of(
+            Figures::read(Figures::document([Figures::part('head', 'ball', 50, 50, 50)], $discs)),
+            [],
+        )->sets();
+        // Half as wide is a quarter of the wool.
+        expect($sets($disc('small', 4), $disc('large', 8))[0]['ratio'])
+            ->toBe([1.0, 4.0])
+            ->and($sets($disc('small', 3.9), $disc('large', 8)))
+            ->toBe([])
+            ->and($sets($disc('small', 3), $disc('one', 8), $disc('other', 7))[0]['details'])
+            ->toBe(['one', 'other'])
+            ->and($sets(['kind' => 'bead', 'widthMm' => 4] + $disc('bead', 4), $disc('one', 4)))
+            ->toBe([]);
     });
 
     it('tell a wisp by a strand between the fingers', function () {
@@ -612,8 +639,10 @@ describe('needs', function () use ($one) {
             ->toEqualWithDelta(0.1 * ($a->spread->likelyG + $b->spread->likelyG), 1e-9)
             ->and($supply->wanted())
             ->toHaveCount(2)
-            ->and(array_sum($supply->likely()))
-            ->toEqualWithDelta($a->spread->likelyG + $b->spread->likelyG, 1e-9);
+            ->and($supply->wanted())
+            ->toBe([1 => $a->wantG, 2 => $b->wantG])
+            ->and($supply->likely())
+            ->toBe([1 => $a->spread->likelyG, 2 => $b->spread->likelyG]);
     });
 
     it('take the fullest of several core wools, and say what is lacking where there is none', function () use ($one) {
@@ -629,6 +658,10 @@ describe('needs', function () use ($one) {
         );
         expect(Supply::of($figure, $two)->needs[0]->wool?->name)
             ->toBe('New')
+            ->and(Supply::fullest(stashOf(['Old' => '', 'As full' => '']), 'core-wool')?->name)
+            ->toBe('Old')
+            ->and(Supply::fullest(stashOf(['Used up' => ''], 0.0), 'core-wool')?->name)
+            ->toBe('Used up')
             ->and(Supply::of($figure, [])->needs[0]->wool)
             ->toBeNull()
             ->and(Supply::of($figure, [])->document()['needs'][0]['name'])

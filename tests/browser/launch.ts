@@ -1,6 +1,6 @@
 /** Debian's Chromium, kept from looking for the world outside, with WebGL in software. */
 export const launch = {
-  executablePath: '/usr/bin/chromium',
+  executablePath: process.env.CH ?? "/usr/bin/chromium",
   args: [
     '--no-sandbox',
     '--disable-quic',

@@ -2,7 +2,15 @@ import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page } from '@playwright/test'
 
 /** What depends on the light alone: where all rules were asked by day, these are enough by lamp. */
-export const OF_LIGHT = ['color-contrast', 'link-in-text-block']
+const OF_LIGHT = ['color-contrast', 'link-in-text-block']
+
+/** The same by day, and what depends on the light by lamp as well. */
+export async function expectNoSeriousFaultInAnyLight(page: Page, where: string): Promise<void> {
+  await expectNoSeriousFault(page, where)
+  await page.getByRole('button', { name: 'Lamp light' }).click()
+  await expectNoSeriousFault(page, `${where} by lamp`, OF_LIGHT)
+  await page.getByRole('button', { name: 'Day light' }).click()
+}
 
 /** That axe finds nothing serious or critical on a page that has come to rest; by some of its rules, or by all. */
 export async function expectNoSeriousFault(page: Page, where: string, rules: string[] = []): Promise<void> {
