@@ -99,8 +99,8 @@ it('draws a turned piece as the hull of its mesh, from every side', function (st
         }
     }
 })
-    ->with(['ball', 'egg', 'cone', 'drum', 'sausage', 'dome'])
-    ->with([Side::Front, Side::Right, Side::Top]);
+    ->with(['ball', 'egg', 'cone', 'drum', 'sausage', 'dome', 'drumstick', 'cord', 'plate'])
+    ->with([Side::Front, Side::Back, Side::Left, Side::Right, Side::Top, Side::Under]);
 
 it('foreshortens a plate that is turned away', function () {
     $flat = placements(Figures::part('a', 'plate', 20, 30, 2))[0];

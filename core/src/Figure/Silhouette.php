@@ -33,15 +33,22 @@ final class Silhouette
         if ($piece->part->solid instanceof Stack) {
             return [self::stack($piece->part->solid, $piece, $from)];
         }
+        [[$rx, $ry, $rz], [$ux, $uy, $uz]] = self::axes($piece, $from);
         $seen = [];
-        foreach ($piece->rings() as $ring) {
-            foreach ($ring as [$x, $y, $z]) {
-                [$right, $up] = $from->see($x - $piece->at[0], $y - $piece->at[1], $z - $piece->at[2]);
-                $seen[] = [$right, $up];
+        foreach ($piece->part->solid->loft()->rings as $ring) {
+            for ($i = 0, $n = count($ring); $i < $n; $i += 3) {
+                [$x, $y, $z] = [$ring[$i], $ring[$i + 1], $ring[$i + 2]];
+                $seen[] = [$x * $rx + $y * $ry + $z * $rz, $x * $ux + $y * $uy + $z * $uz];
             }
         }
 
         return [Hull::of($seen)];
+    }
+
+    /** @return array{array{float, float, float}, array{float, float, float}} right and up of the view in the shape's own frame */
+    private static function axes(Placement $piece, Side $from): array
+    {
+        return [$piece->own(...$from->place(1.0, 0.0, 0.0)), $piece->own(...$from->place(0.0, 1.0, 0.0))];
     }
 
     /**
@@ -65,38 +72,63 @@ final class Silhouette
     }
 
     /**
-     * The hull of a stack of ellipses: in every direction of the view, the point of it that reaches farthest.
+     * The hull of a stack of ellipses: in every direction of the view, the point of it that reaches farthest (its support
+     * function). All ellipses of a stack are alike, so that this is the point of its profile that reaches farthest up and out.
      *
      * @return list<array{float, float}>
      */
     private static function stack(Stack $solid, Placement $piece, Side $from): array
     {
-        $size = $solid->size();
-        $ellipses = [];
-        for ($k = 0; $k <= self::LEVELS; $k++) {
-            // Closer together towards both ends, where the width changes most.
-            $t = (1 - cos(M_PI * $k / self::LEVELS)) / 2;
-            $p = $solid->profile($t) / 2;
-            $ellipses[] = [($size->widthMm * $p) ** 2, $size->heightMm * ($t - 0.5), ($size->depthMm * $p) ** 2];
-        }
+        [$profile, $size] = [self::profile($solid), $solid->size()];
+        [$halfWidth, $halfDepth] = [$size->widthMm / 2, $size->depthMm / 2];
+        [[$rx, $ry, $rz], [$ux, $uy, $uz]] = self::axes($piece, $from);
         $hull = [];
+        // From one direction to the next the farthest point moves along the profile by a step or two.
+        [$k, $last] = [0, count($profile) - 1];
         for ($i = 0; $i < self::DIRECTIONS; $i++) {
-            $angle = 2 * M_PI * $i / self::DIRECTIONS;
-            [$dx, $dy, $dz] = $piece->own(...$from->place(cos($angle), sin($angle), 0.0));
-            $farthest = -INF;
-            $point = [0.0, 0.0, 0.0];
-            foreach ($ellipses as [$aa, $y, $bb]) {
-                $across = sqrt($aa * $dx * $dx + $bb * $dz * $dz);
-                if ($y * $dy + $across > $farthest) {
-                    $farthest = $y * $dy + $across;
-                    $point = $across > 0.0 ? [$aa * $dx / $across, $y, $bb * $dz / $across] : [0.0, $y, 0.0];
-                }
+            [$cos, $sin] = [cos(2 * M_PI * $i / self::DIRECTIONS), sin(2 * M_PI * $i / self::DIRECTIONS)];
+            [$dx, $dy, $dz] = [$cos * $rx + $sin * $ux, $cos * $ry + $sin * $uy, $cos * $rz + $sin * $uz];
+            $out = hypot($halfWidth * $dx, $halfDepth * $dz);
+            while ($k < $last && self::rise($profile[$k], $profile[$k + 1], $dy, $out) > 0.0) {
+                $k++;
             }
-            [$x, $y, $z] = $piece->place(...$point);
-            [$right, $up] = $from->see($x - $piece->at[0], $y - $piece->at[1], $z - $piece->at[2]);
-            $hull[] = [$right, $up];
+            while ($k > 0 && self::rise($profile[$k], $profile[$k - 1], $dy, $out) > 0.0) {
+                $k--;
+            }
+            [$y, $inwards] = $profile[$k];
+            $across = $out > 0.0 ? -$inwards / $out : 0.0;
+            [$x, $z] = [$across * $halfWidth ** 2 * $dx, $across * $halfDepth ** 2 * $dz];
+            $hull[] = [$x * $rx + $y * $ry + $z * $rz, $x * $ux + $y * $uy + $z * $uz];
         }
 
         return $hull;
+    }
+
+    /**
+     * What of a stack's profile can reach farthest: its convex hull from the bottom to the top.
+     *
+     * @return list<array{float, float}> height in mm, and minus the share of the full width
+     */
+    private static function profile(Stack $solid): array
+    {
+        $points = [];
+        for ($k = 0; $k <= self::LEVELS; $k++) {
+            // Closer together towards both ends, where the width changes most.
+            $t = (1 - cos(M_PI * $k / self::LEVELS)) / 2;
+            $points[] = [$solid->size()->heightMm * ($t - 0.5), -$solid->profile($t)];
+        }
+
+        return Hull::below($points);
+    }
+
+    /**
+     * How much farther one point of a profile reaches than another.
+     *
+     * @param  array{float, float}  $from
+     * @param  array{float, float}  $to
+     */
+    private static function rise(array $from, array $to, float $up, float $out): float
+    {
+        return ($to[0] - $from[0]) * $up - ($to[1] - $from[1]) * $out;
     }
 }

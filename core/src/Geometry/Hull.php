@@ -15,16 +15,21 @@ final class Hull
      */
     public static function of(array $points): array
     {
-        sort($points);
+        // Numbers sort many times faster than pairs of them.
+        [$xs, $ys] = [array_column($points, 0), array_column($points, 1)];
+        array_multisort($xs, $ys);
+        $points = array_map(static fn (float $x, float $y): array => [$x, $y], $xs, $ys);
 
-        return [...self::chain($points), ...self::chain(array_reverse($points))];
+        return [...array_slice(self::below($points), 0, -1), ...array_slice(self::below(array_reverse($points)), 0, -1)];
     }
 
     /**
-     * @param  list<array{float, float}>  $points
+     * The lower half of the hull, from one end to the other.
+     *
+     * @param  list<array{float, float}>  $points  in order of their x, as it rises (or falls: then it is the upper half)
      * @return list<array{float, float}>
      */
-    private static function chain(array $points): array
+    public static function below(array $points): array
     {
         $chain = [];
         $size = 0;
@@ -36,7 +41,6 @@ final class Hull
             $chain[] = $point;
             $size++;
         }
-        array_pop($chain);
 
         return $chain;
     }
