@@ -110,6 +110,18 @@ it('takes a patch of three points without a width, and a line of two with as man
     expect(faults(two([], [], [array_diff_key($patch, ['widthMm' => 1]), $line])))->toBe([]);
 });
 
+it('says a fault in one line: where, and what', function () {
+    expect(Fault::at(['parts', 0, 'a/b'], 'It is wrong.')->line())
+        ->toBe('/parts/0/a~1b: It is wrong.')
+        ->and(Fault::at([], 'It is no figure.')->line())
+        ->toBe('the document: It is no figure.');
+});
+
+it('tells of what has the wrong form and makes no sense at once, whatever stands there', function (array $shape) {
+    $told = faults(two(['colour' => 'mauve', 'shape' => $shape + ['kind' => 'ball', 'widthMm' => 4, 'heightMm' => 4, 'depthMm' => 4]]));
+    expect($told)->toHaveKey('/parts/0/colour')->and(count($told))->toBeGreaterThan(1);
+})->with([[['kind' => 7]], [['widthMm' => 'wide']], [['outline' => [['x'], 'y', []]]], [['outline' => 4]], [['bendDeg' => []]]]);
+
 it('tells of one circle once, and of no chain at all', function () {
     $part = static fn (string $key, string $to): array => Figures::part($key, 'ball', 20, 20, 20, more: ['join' => ['to' => $to]]);
     $circle = Figures::document([$part('a', 'b'), $part('b', 'c'), $part('c', 'a'), $part('d', 'a')]);
@@ -155,6 +167,8 @@ it('reads every member of a part, and leaves to the house what is not said', fun
         ->toBe(['sew', CoveringWay::Wrap, 7.0, 0.4])
         ->and([$figure->pose, $figure->faceSchool->value])
         ->toBe([Pose::Sit, 'limbs-first'])
+        ->and(Figures::read(two(['covering' => ['way' => 'wrap']]))->parts['a']->covering->overlap)
+        ->toBe(0.3)
         ->and(Figures::read(two([], ['join' => ['to' => 'a']], more: ['school' => ['join' => 'slit']]))->parts['b']->joinBy->value)
         ->toBe('slit')
         ->and(Figures::read(two()))
@@ -298,6 +312,21 @@ it('sizes to a height, to a part\'s width, and through an opening, from ten mill
     ) {
         expect($refused)->toThrow(SizingRefused::class);
     }
+});
+
+it('reads what a shape is besides its size', function (string $kind, array $options) {
+    $size = ['kind' => $kind, 'widthMm' => 20, 'heightMm' => 60, 'depthMm' => 8];
+    expect(Figures::read(two(['shape' => $options + $size]))->parts['a']->solid->options())->toBe($options);
+})->with([
+    ['drumstick', ['topMm' => 9.0, 'bottomMm' => 15.0]],
+    ['egg', ['taper' => 0.4]],
+    ['arc', ['bendDeg' => 70.0]],
+]);
+
+it('gives the details of a part from the lowest layer up', function () {
+    $layers = ['d' => 3, 'e' => 1, 'f' => 2];
+    $figure = Figures::read(two(details: array_map(fn (string $k, int $n) => detail(['key' => $k, 'layer' => $n]), array_keys($layers), $layers)));
+    expect(array_map(static fn ($d): string => $d->key, $figure->detailsOn('a')))->toBe(['e', 'f', 'd']);
 });
 
 it('shows one part alone with what lies on it, and counts the pieces of its details', function () {

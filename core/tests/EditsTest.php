@@ -250,3 +250,34 @@ it('moves a detail to another part at the same place: its points where it has so
     Draft::moveDetail($disc, $at(0, 60), $at(10, 20));
     expect($disc)->xMm->toEqual(-9)->yMm->toEqual(42);
 });
+
+it('counts as nearest what is so by its own size: by its longer side, along either axis, from the middle of a line', function (bool $across) {
+    $at = static fn (float $along, float $w, float $h): array => $across ? [$w, $h, $w, $along, 40.0] : [$h, $w, $w, 0.0, $along + 40.0];
+    $heir = static fn (string $key, float $along, float $w, float $h): object => json_decode(
+        (string) json_encode(Figures::part($key, 'ball', ...$at($along, $w, $h))),
+    );
+    // 18 mm from the middle of what is 60 mm long, 12 from that of what is 20: the first is nearer, for its size.
+    [$middle, $ends] = $across ? [[10, 1], [[6, -1], [10, -1]]] : [[1, 10], [[-1, 6], [-1, 10]]];
+    $line = ['kind' => 'line', 'widthMm' => 1, 'xMm' => $middle[0], 'yMm' => $middle[1], 'pointsMm' => $ends];
+    $draft = Draft::of(Figures::read(Figures::document(
+        [Figures::part('body', 'ball', 80, 80, 80, 0, 40), Figures::part('ear', 'cone', 4, 4, 4, $across ? 18 : 0, $across ? 40 : 58, 0, [
+            'join' => ['to' => 'body'],
+        ])],
+        [$line + ['key' => 'seam', 'on' => 'body', 'colour' => 'black']],
+    )));
+    $draft->replacePart('body', [$heir('small', 30, 20, 20), $heir('long', 0, 10, 60)]);
+    expect([$draft->detail('seam')->on, $draft->part('ear')->join->to])->toBe(['long', 'long']);
+})->with([true, false]);
+
+it('gives a copy that shares nothing, a number with its point as it was', function () {
+    $one = json_decode('{"at": {"xMm": 4.0}, "list": []}');
+    $copy = Draft::copy($one);
+    $copy->at->xMm = 5;
+    expect($one->at->xMm)->toBe(4.0)->and(Draft::copy($one))->toEqual($one)->and(Draft::copy($one)->at->xMm)->toBeFloat();
+});
+
+it('lets a part stand on its own that would hang on itself', function () {
+    $draft = Draft::of(character());
+    $draft->rehang('head', 'ear');
+    expect($draft->part('ear'))->not->toHaveProperty('join')->and($draft->part('head')->join->to)->toBe('body');
+});

@@ -166,10 +166,10 @@ final readonly class FigureReader
                 method: Method::from(self::text($detail, 'method', $usualMethod)),
                 side: Side::from(self::text($detail, 'side', 'front')),
                 smooth: ($detail->smooth ?? false) === true,
-                widthsMm: array_values(array_map(self::float(...), is_array($detail->widthsMm ?? null) ? $detail->widthsMm : [])),
+                widthsMm: self::numbers($detail, 'widthsMm'),
                 holesMm: self::loops($detail, 'holesMm'),
                 keep: Keep::from(self::text($detail, 'keep')),
-                meant: array_values(array_filter(is_array($detail->meant ?? null) ? $detail->meant : [], is_string(...))),
+                meant: self::texts($detail, 'meant'),
             );
         }
 
@@ -182,14 +182,14 @@ final readonly class FigureReader
         if (! ($picture instanceof stdClass)) {
             return null;
         }
-        $origin = is_array($picture->originPx ?? null) ? $picture->originPx : [0, 0];
+        [$x, $y] = self::numbers($picture, 'originPx');
 
         return new Picture(
             (int) self::number($picture, 'widthPx'),
             (int) self::number($picture, 'heightPx'),
             self::number($picture, 'mmPerPx'),
-            self::float($origin[0] ?? 0),
-            self::float($origin[1] ?? 0),
+            $x,
+            $y,
         );
     }
 
@@ -237,15 +237,37 @@ final readonly class FigureReader
     /** @return list<stdClass> */
     private static function members(stdClass $from, string $name): array
     {
-        $list = is_array($from->{$name} ?? null) ? $from->{$name} : [];
+        /** @var list<stdClass> $members the schema has passed them */
+        $members = $from->{$name} ?? [];
 
-        return array_values(array_filter($list, static fn (mixed $m): bool => $m instanceof stdClass));
+        return $members;
+    }
+
+    /** @return list<float> */
+    private static function numbers(stdClass $from, string $name): array
+    {
+        /** @var list<float|int> $numbers the schema has passed them */
+        $numbers = $from->{$name} ?? [];
+
+        return array_map(floatval(...), $numbers);
+    }
+
+    /** @return list<string> */
+    private static function texts(stdClass $from, string $name): array
+    {
+        /** @var list<string> $texts the schema has passed them */
+        $texts = $from->{$name} ?? [];
+
+        return $texts;
     }
 
     /** @return list<list<array{float, float}>> */
     private static function loops(stdClass $from, string $name): array
     {
-        return array_values(array_map(self::pointsOf(...), is_array($from->{$name} ?? null) ? $from->{$name} : []));
+        /** @var list<mixed> $loops the schema has passed them */
+        $loops = $from->{$name} ?? [];
+
+        return array_map(self::pointsOf(...), $loops);
     }
 
     /** @return list<array{float, float}> */
