@@ -1,5 +1,5 @@
 import { defineConfig } from '@playwright/test'
-import { launch } from './tests/browser/launch'
+import { launch } from './tests/browser/launch.mjs'
 
 const port = Number(process.env.IMPA_TEST_PORT ?? 8799)
 

@@ -1,20 +1,11 @@
 // How much script a frame takes while a detail is dragged over a head with a face of 40 details, by the browser's own trace:
 //   node bench/drag.mjs http://127.0.0.1:8765
 import { chromium } from '@playwright/test'
+import { launch } from '../tests/browser/launch.mjs'
 
 const [base = 'http://127.0.0.1:8765'] = process.argv.slice(2)
 const FRAMES = 120
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
-})
+const browser = await chromium.launch(launch)
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
 await page.goto(base)
 const token = decodeURIComponent((await page.context().cookies()).find((c) => c.name === 'XSRF-TOKEN').value)

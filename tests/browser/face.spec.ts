@@ -1,6 +1,7 @@
 import { expect, test, type Page } from '@playwright/test'
 import { execFileSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
+import { layDemo } from './lay'
 import { expectNoSeriousFault } from './seriousFaults'
 
 type Document = {
@@ -11,19 +12,9 @@ type Document = {
 }
 
 async function newFace(page: Page, name: string): Promise<{ id: number; document: Document }> {
-  await page.goto('/')
-  const document = JSON.parse(readFileSync('demo/bobbin.impa.json', 'utf8')) as Document
-  document.name = name
-  const token = decodeURIComponent((await page.context().cookies()).find((c) => c.name === 'XSRF-TOKEN')!.value)
-  const { id } = (await (
-    await page.request.post('/api/figures', {
-      data: { document },
-      headers: { 'X-XSRF-TOKEN': token, Accept: 'application/json' },
-    })
-  ).json()) as { id: number }
-  await page.goto(`/figures/${id}/face`)
+  const laid = await layDemo<Document>(page, 'bobbin', name, 'face')
   await expect(page.locator('[data-detail]').first()).toBeVisible()
-  return { id, document }
+  return laid
 }
 
 test('a face is read out in the order of laying, measured, and seen from afar', async ({ page }) => {

@@ -12,6 +12,8 @@ async function idOf(page: Page, name: string): Promise<number> {
   return found!.id
 }
 
+const toTheShelf = (page: Page) => page.getByRole('link', { name: /^Impa/ }).click()
+
 /** Drags from the middle of what a locator finds by so many pixels. */
 async function drag(page: Page, from: { x: number; y: number }, dx: number, dy: number): Promise<void> {
   await page.mouse.move(from.x, from.y)
@@ -117,17 +119,17 @@ test('a drawing dropped becomes a figure, and everything follows and stays', asy
   await page.getByRole('link', { name: /Shapes/ }).click()
   await page.getByLabel('Parts, by what they are joined to').getByRole('button', { name: /^Head/ }).click()
   await expect(grams).toHaveText(wider)
-  await page.goto('/')
+  await toTheShelf(page)
   await expect(page.getByRole('heading', { name: 'Watcher' })).toBeVisible()
 })
 
 test('the finished height and the units change at every station, and everything follows', async ({ page }) => {
   const id = await idOf(page, 'Lanto')
-  for (const station of ['shapes', 'wool', 'face', 'build']) {
-    await page.goto(`/figures/${id}/${station}`)
+  await page.goto(`/figures/${id}/build`)
+  for (const station of ['Shapes', 'Face', 'Wool']) {
     await expect(page.getByLabel('Finished height')).toBeVisible()
+    await page.getByRole('link', { name: new RegExp(station) }).click()
   }
-  await page.goto(`/figures/${id}/wool`)
   const head = page.getByRole('row', { name: /Head/ })
   const before = parseFloat(await head.locator('td').nth(2).innerText())
   const height = page.getByLabel('Finished height')
@@ -245,14 +247,14 @@ test('the bin takes, gives back and is emptied', async ({ page }) => {
   await page.goto('/')
   await page.getByRole('button', { name: 'Start with a ball' }).click()
   await page.waitForURL(/shapes/)
-  await page.goto('/')
+  await toTheShelf(page)
   await page.getByLabel('Throw New figure into the bin').click()
   await page.getByRole('button', { name: 'Bring back' }).click()
   await page.getByLabel('Throw New figure into the bin').click()
   await page.getByRole('link', { name: 'Bin', exact: true }).click()
   await page.getByRole('button', { name: 'Bring back' }).click()
   await expect(page.getByText('The bin is empty')).toBeVisible()
-  await page.goto('/')
+  await toTheShelf(page)
   await page.getByLabel('Throw New figure into the bin').click()
   await page.getByRole('link', { name: 'Bin', exact: true }).click()
   await page.getByRole('button', { name: 'Empty the bin' }).click()
@@ -288,11 +290,12 @@ test('everything works by keys alone', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible()
 })
 
-test('axe finds no serious fault on any main view by day or by lamp, and nothing scrolls sideways', async ({ page }) => {
+test('axe finds no serious fault on any main view by day or by lamp, and nothing scrolls sideways', async ({
+  page,
+}) => {
   const id = await idOf(page, 'Lanto')
   for (const path of ['/', '/bin', ...['shapes', 'wool', 'face', 'build'].map((s) => `/figures/${id}/${s}`)]) {
     await page.goto(path)
-    await page.waitForLoadState('networkidle')
     if (path.endsWith('shapes'))
       await page.getByLabel('Parts, by what they are joined to').getByRole('button', { name: /^Head/ }).click()
     if (path.endsWith('face')) await page.getByRole('button', { name: /^Eye/ }).first().click()

@@ -1,21 +1,10 @@
 // One picture of each main view from the demo, as docs/screenshots/*.png. Run against a served demo:
 //   node tests/browser/pictures.mjs http://127.0.0.1:8765 [folder] [names...]
 import { chromium } from '@playwright/test'
+import { launch } from './launch.mjs'
 
 const [base = 'http://127.0.0.1:8765', folder = 'docs/screenshots', ...only] = process.argv.slice(2)
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-    '--use-angle=swiftshader',
-    '--enable-unsafe-swiftshader',
-  ],
-})
+const browser = await chromium.launch(launch)
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
 page.on(
   'console',

@@ -8,13 +8,18 @@ const OF_LIGHT = ['color-contrast', 'link-in-text-block']
 export async function expectNoSeriousFaultInAnyLight(page: Page, where: string): Promise<void> {
   await expectNoSeriousFault(page, where)
   await page.getByRole('button', { name: 'Lamp light' }).click()
-  await expectNoSeriousFault(page, `${where} by lamp`, OF_LIGHT)
+  await faultless(page, `${where} by lamp`, OF_LIGHT)
   await page.getByRole('button', { name: 'Day light' }).click()
 }
 
-/** That axe finds nothing serious or critical on a page that has come to rest; by some of its rules, or by all. */
-export async function expectNoSeriousFault(page: Page, where: string, rules: string[] = []): Promise<void> {
+/** That axe finds nothing serious or critical on a page that has come to rest. */
+export async function expectNoSeriousFault(page: Page, where: string): Promise<void> {
   await page.waitForLoadState('networkidle')
+  await faultless(page, where)
+}
+
+/** By some of axe's rules, or by all. */
+async function faultless(page: Page, where: string, rules: string[] = []): Promise<void> {
   // What is still fading in is pale for a moment.
   await page.waitForFunction(() =>
     document.getAnimations().every((a) => a.playState !== 'running' || a.effect?.getTiming().iterations === Infinity),

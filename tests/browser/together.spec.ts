@@ -1,20 +1,10 @@
 import { expect, test, type APIRequestContext } from '@playwright/test'
+import { asker } from './lay'
 
 /** Many requests at the same moment, on a server of several workers: none breaks, and what they leave agrees with itself. */
-async function sender(
-  request: APIRequestContext,
-): Promise<(method: string, path: string, data?: unknown) => Promise<number>> {
-  await request.get('/')
-  const { cookies } = await request.storageState()
-  const token = decodeURIComponent(cookies.find((c) => c.name === 'XSRF-TOKEN')?.value ?? '')
-  return async (method, path, data) =>
-    (
-      await request.fetch(`/api/${path}`, {
-        method,
-        data,
-        headers: { Accept: 'application/json', 'X-XSRF-TOKEN': token },
-      })
-    ).status()
+const sender = async (request: APIRequestContext) => {
+  const ask = await asker(request)
+  return async (method: string, path: string, data?: unknown) => (await ask(method, path, data)).status()
 }
 /** A figure of one ball, of a wool that is no other test's. */
 const ball = (name: string) => ({

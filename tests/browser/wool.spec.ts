@@ -3,6 +3,7 @@ import { execFileSync } from 'node:child_process'
 import { mkdtempSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { layDemo } from './lay'
 import { expectNoSeriousFaultInAnyLight } from './seriousFaults'
 
 interface Wool {
@@ -18,18 +19,6 @@ const wool = async (page: Page, name: string) => (await wools(page)).find((w) =>
 async function choose(page: Page, field: string, option: string | RegExp): Promise<void> {
   await page.locator('.v-select').filter({ hasText: field }).click()
   await page.getByRole('option', { name: option }).click()
-}
-
-/** A demo figure of its own, so that tests do not stand in each other's way. */
-async function figure(page: Page, demo: string, name: string): Promise<number> {
-  await page.goto('/')
-  const document = { ...(JSON.parse(readFileSync(`demo/${demo}.impa.json`, 'utf8')) as object), name }
-  const token = decodeURIComponent((await page.context().cookies()).find((c) => c.name === 'XSRF-TOKEN')!.value)
-  const answer = await page.request.post('/api/figures', {
-    data: { document },
-    headers: { 'X-XSRF-TOKEN': token, Accept: 'application/json' },
-  })
-  return ((await answer.json()) as { id: number }).id
 }
 
 test('the stash comes from a table; what it would change is shown first, bad lines are told, nothing counts twice', async ({
@@ -137,8 +126,7 @@ test('a colour is taken from a photo, the light taken out by the card beside it'
 test('a figure is matched, a mix chosen and corrected by a swatch, portions printed true, wool set aside and used', async ({
   page,
 }) => {
-  const id = await figure(page, 'lanto', 'Wool walk')
-  await page.goto(`/figures/${id}/wool`)
+  await layDemo(page, 'lanto', 'Wool walk', 'wool')
   const totals = page.getByRole('region', { name: 'Totals' })
   await expect(totals).toContainText('Undyed core batting')
   await expect(page.getByRole('row', { name: /Head/ })).toContainText('core wool')
@@ -206,8 +194,7 @@ test('a figure is matched, a mix chosen and corrected by a swatch, portions prin
 })
 
 test('the shopping list is asked of the stand-in shop, which may be sold out or closed', async ({ page }) => {
-  const id = await figure(page, 'sorrel', 'Shopping walk')
-  await page.goto(`/figures/${id}/wool`)
+  await layDemo(page, 'sorrel', 'Shopping walk', 'wool')
   await page.getByRole('tab', { name: /^To buy/ }).click()
   await expect(page.locator('.list li').first()).toContainText(/\d+ x \d+ g/)
   await expect(page.locator('.list')).toContainText('Together')
@@ -229,7 +216,7 @@ test('the shopping list is asked of the stand-in shop, which may be sold out or 
 test('the wool pages and the stash have no serious fault, by day and by lamp', async ({ page }) => {
   const isNotWider = async () =>
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(1280)
-  await figure(page, 'lanto', 'Axe walk')
+  await layDemo(page, 'lanto', 'Axe walk', 'wool')
   for (const tab of ['Ledger', 'Colours', 'Portions', 'To buy']) {
     await page.getByRole('tab', { name: new RegExp(`^${tab}`) }).click()
     await expectNoSeriousFaultInAnyLight(page, tab)

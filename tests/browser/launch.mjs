@@ -1,6 +1,6 @@
-/** Debian's Chromium, kept from looking for the world outside, with WebGL in software. */
+/** Debian's Chromium without a window (its headless shell), kept from looking for the world outside, with WebGL in software. */
 export const launch = {
-  executablePath: process.env.CH ?? "/usr/bin/chromium",
+  executablePath: '/usr/bin/chromium-headless-shell',
   args: [
     '--no-sandbox',
     '--disable-quic',
