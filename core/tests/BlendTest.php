@@ -193,6 +193,43 @@ describe('recipes', function () {
             ->toEqualWithDelta(0, 1e-9);
     });
 
+    it('come in order of their difference, a wool more counted as one that is just visible', function (int $seed) {
+        $found = Recipes::for(Srgb::hex('#7a6f8a'), wools($seed, 14), [], 3, 40);
+        $worth = array_map(static fn ($r): float => $r->difference + count($r->percent), $found);
+        $sorted = $worth;
+        sort($sorted);
+        expect($worth)->toBe($sorted)->toHaveCount(40);
+    })->with([2, 9]);
+
+    it('say of each set of wools its best mix: no twentieth given from one to another comes nearer', function (int $seed) {
+        $wools = wools($seed, 8);
+        $target = Srgb::hex('#6a8a5f');
+        foreach (Recipes::for($target, $wools, [], 3, 30) as $recipe) {
+            foreach (array_keys($recipe->percent) as $from) {
+                foreach (array_keys($recipe->percent) as $to) {
+                    $moved = [$from => $recipe->percent[$from] - 5] + [$to => $recipe->percent[$to] + 5] + $recipe->percent;
+                    if ($from !== $to && $moved[$from] > 0) {
+                        $shares = array_map(static fn (int $p): float => $p / 100, $moved);
+                        expect(Ciede2000::between($target->lab(), Recipes::predict($wools, $shares)->lab()))
+                            ->toBeGreaterThanOrEqual($recipe->difference - 1e-9);
+                    }
+                }
+            }
+        }
+    })->with([4, 6]);
+
+    it('find in a large stash the pair that makes the colour, though many wools are nearer by themselves', function (int $others) {
+        mt_srand(3);
+        $wools = [1 => Srgb::hex('#f4f1ea'), 2 => Srgb::hex('#161616')];
+        $target = Recipes::predict($wools, [1 => 0.6, 2 => 0.4])->srgb();
+        // All on one side of it: no mix of these is as grey.
+        for ($i = 0; $i < $others; $i++) {
+            $wools[] = Srgb::of(150 + mt_rand(0, 25), 70 + mt_rand(0, 15), 75 + mt_rand(0, 15));
+        }
+        $best = Recipes::for($target, $wools)[0];
+        expect($best->percent)->toBe([1 => 60, 2 => 40])->and($best->difference)->toBeLessThan(0.5);
+    })->with([58, 59, 400]);
+
     it('are none for an empty stash, and one for one wool', function () {
         expect(Recipes::for(Srgb::hex('#123456'), []))
             ->toBe([])

@@ -325,7 +325,8 @@ it('reads what a shape is besides its size', function (string $kind, array $opti
 
 it('gives the details of a part from the lowest layer up', function () {
     $layers = ['d' => 3, 'e' => 1, 'f' => 2];
-    $figure = Figures::read(two(details: array_map(fn (string $k, int $n) => detail(['key' => $k, 'layer' => $n]), array_keys($layers), $layers)));
+    $details = array_map(fn (string $key, int $layer) => detail(['key' => $key, 'layer' => $layer]), array_keys($layers), $layers);
+    $figure = Figures::read(two(details: $details));
     expect(array_map(static fn ($d): string => $d->key, $figure->detailsOn('a')))->toBe(['e', 'f', 'd']);
 });
 

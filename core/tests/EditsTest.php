@@ -251,7 +251,7 @@ it('moves a detail to another part at the same place: its points where it has so
     expect($disc)->xMm->toEqual(-9)->yMm->toEqual(42);
 });
 
-it('counts as nearest what is so by its own size: by its longer side, along either axis, from the middle of a line', function (bool $across) {
+it('counts as nearest what is so for its longer side, along either axis, from the middle of a line', function (bool $across) {
     $at = static fn (float $along, float $w, float $h): array => $across ? [$w, $h, $w, $along, 40.0] : [$h, $w, $w, 0.0, $along + 40.0];
     $heir = static fn (string $key, float $along, float $w, float $h): object => json_decode(
         (string) json_encode(Figures::part($key, 'ball', ...$at($along, $w, $h))),

@@ -76,7 +76,10 @@ function cie94(Srgb $wanted, Srgb $other): float
 }
 
 it('weighs chroma and hue in CIE L*a*b* as CIE 94 does', function () {
-    foreach (['#2f8f86' => '#358a84', '#c03a2b' => '#bb4130', '#e8c23a' => '#e2bf48', '#3b2a8c' => '#412f8b', '#7a7a7a' => '#807878'] as $hex => $other) {
+    $pairs = [
+        ['#2f8f86', '#358a84'], ['#c03a2b', '#bb4130'], ['#e8c23a', '#e2bf48'], ['#3b2a8c', '#412f8b'], ['#7a7a7a', '#807878'],
+    ];
+    foreach ($pairs as [$hex, $other]) {
         [$target, $near] = [Srgb::hex($hex), Srgb::hex($other)];
         $vector = LocalMetric::inLab($target, [Blend::point($near->light())])[0];
         expect(length($vector))

@@ -394,11 +394,15 @@ describe('portions', function () use ($one) {
             ->and($supply->sets()[0]['mg'])
             ->toEqualWithDelta(1000 * (2 * $g('cheek') + $g('nose')), 1e-9)
             ->and($supply->wisps()[1])
-            ->toBe(['detail' => 'nose', 'colour' => 'black', 'mg' => 1000 * $g('nose'), 'count' => 1, 'text' => Wisp::words(1000 * $g('nose'))]);
+            ->toBe([
+                'detail' => 'nose', 'colour' => 'black', 'mg' => 1000 * $g('nose'), 'count' => 1,
+                'text' => Wisp::words(1000 * $g('nose')),
+            ]);
     });
 
     it('leave out of what is divided by hand only what is less than a quarter of the largest, and what is no wool', function () {
-        $disc = static fn (string $key, float $mm): array => ['key' => $key, 'on' => 'head', 'kind' => 'disc', 'widthMm' => $mm, 'colour' => 'black'];
+        $like = ['on' => 'head', 'kind' => 'disc', 'colour' => 'black'];
+        $disc = static fn (string $key, float $mm): array => ['key' => $key, 'widthMm' => $mm] + $like;
         $sets = static fn (array ...$discs): array => Supply::of(
             Figures::read(Figures::document([Figures::part('head', 'ball', 50, 50, 50)], $discs)),
             [],
