@@ -51,7 +51,7 @@ function mended(Figure $figure, string $key, string $code, int $which = 0): Figu
     $document = json_decode($figure->toJson(), true);
     $document['details'] = array_values(
         array_filter(
-            array_map(static fn (array $d): array => $d['key'] === $key ? $mend->set + $d : $d, $document['details']),
+            array_map(static fn (array $d): array => $d['key'] === $key ? $mend->change() + $d : $d, $document['details']),
             static fn (array $d): bool => ! in_array($d['key'], $mend->remove, true),
         ),
     );

@@ -189,7 +189,7 @@ describe('crispness', function () {
             ->toBe(['stitch it', 'make it 1.0 mm', 'sew on a bead of 2.0 mm']);
         foreach ($advice[0]->mends as $mend) {
             $document = json_decode($figure->toJson(), true);
-            $document['details'][2] = $mend->set + $document['details'][2];
+            $document['details'][2] = $mend->change() + $document['details'][2];
             $mended = Figures::read($document);
             expect(
                 array_filter(
@@ -211,7 +211,7 @@ describe('crispness', function () {
             ->toBe(['rim it in white, 1 mm all round', 'use a glossy eye of 5.0 mm', 'felt it in white']);
         $document = json_decode($figure->toJson(), true);
         $rim = $advice[0]->mends[0];
-        $document['details'] = [$rim->add[0], $rim->set + $document['details'][0]];
+        $document['details'] = [$rim->add[0], $rim->change() + $document['details'][0]];
         $mended = Figures::read($document);
         expect(Ground::difference($mended, $mended->details['eye']))
             ->toBeGreaterThan(20.0)
@@ -308,10 +308,10 @@ describe('crispness', function () {
         $figure = faced([spot('eye', $mm, 10, 0, 'black')], 'charcoal');
         foreach (CrispAdvice::of($figure, $figure->details['eye'], Needles::usual()) as $advice) {
             foreach ($advice->mends as $mend) {
-                if (isset($mend->set['kind'])) {
-                    expect(fmod(2 * $mend->set['widthMm'], 1.0))
+                if (isset($mend->change()['kind'])) {
+                    expect(fmod(2 * $mend->change()['widthMm'], 1.0))
                         ->toBe(0.0)
-                        ->and($mend->set['widthMm'])
+                        ->and($mend->change()['widthMm'])
                         ->toBeGreaterThanOrEqual(2.0)
                         ->toBeLessThanOrEqual(12.0);
                 }

@@ -4,26 +4,28 @@ declare(strict_types=1);
 
 namespace Impa\Face;
 
-/** One way to mend a detail, with its amount, and the change that it comes to. Immutable. */
+use Closure;
+
+/** One way to mend a detail, with its amount, and the change that it comes to: who only reads the words has it not reckoned. */
 final readonly class Mend
 {
     /**
-     * @param  array<string, mixed>  $set  members of the detail
+     * @param  array<string, mixed>|Closure(): array<string, mixed>  $set  members of the detail
      * @param  list<array<string, mixed>>  $add  details that come with it
      * @param  list<string>  $remove  keys of details that go
      * @param  string  $keep  drawn or size, where it is reckoned when it is chosen
      */
     private function __construct(
         public string $text,
-        public array $set,
+        private array|Closure $set,
         public array $add,
         public array $remove,
         public string $keep,
     ) {
     }
 
-    /** @param  array<string, mixed>  $set */
-    public static function set(string $text, array $set): self
+    /** @param  array<string, mixed>|Closure(): array<string, mixed>  $set */
+    public static function set(string $text, array|Closure $set): self
     {
         return new self($text, $set, [], [], '');
     }
@@ -48,9 +50,21 @@ final readonly class Mend
         return new self($text, [], [], [], $what);
     }
 
+    /** @return array<string, mixed> members of the detail */
+    public function change(): array
+    {
+        return $this->set instanceof Closure ? ($this->set)() : $this->set;
+    }
+
     /** @return array<string, mixed> */
     public function document(): array
     {
-        return ['text' => $this->text, 'set' => (object) $this->set, 'add' => $this->add, 'remove' => $this->remove, 'keep' => $this->keep];
+        return [
+            'text' => $this->text,
+            'set' => (object) $this->change(),
+            'add' => $this->add,
+            'remove' => $this->remove,
+            'keep' => $this->keep,
+        ];
     }
 }

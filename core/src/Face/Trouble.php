@@ -206,49 +206,49 @@ final class Trouble
         );
     }
 
-    /**
-     * Where its middle is off the part, it is brought in along the way to the part's middle until all of it, or at least
-     * its middle, lies on it.
-     */
     private static function off(Part $part, Detail $detail, Surface $surface): ?Advice
     {
-        [$x, $y] = $detail->middle();
-        if ($surface->has($x, $y)) {
+        if ($surface->has(...$detail->middle())) {
             return null;
-        }
-        $mends = [];
-        if ($surface->has(0.0, 0.0)) {
-            $outline = $detail->outline();
-            $isOn = static function (float $share) use ($surface, $outline, $x, $y): bool {
-                foreach ($outline as [$px, $py]) {
-                    if (! $surface->has($px - $x + $share * $x, $py - $y + $share * $y)) {
-                        return false;
-                    }
-                }
-
-                return true;
-            };
-            if (! $isOn(0.0)) {
-                $isOn = static fn (float $share): bool => $surface->has($share * $x, $share * $y);
-            }
-            [$in, $out] = [0.0, 1.0];
-            for ($i = 0; $i < self::HALVINGS; $i++) {
-                $middle = ($in + $out) / 2;
-                [$in, $out] = $isOn($middle) ? [$middle, $out] : [$in, $middle];
-            }
-            // A little inside the edge, where a needle still finds hold.
-            $by = 1 - 0.95 * $in;
-            $mends[] = Mend::set('bring it onto the part', [
-                'xMm' => round($detail->xMm - $by * $x, 1),
-                'yMm' => round($detail->yMm - $by * $y, 1),
-            ]);
         }
 
         return Advice::fault(
             'off-part',
             sprintf('it does not lie on %s as seen from the %s', mb_strtolower($part->name), $detail->side->value),
-            $mends,
+            $surface->has(0.0, 0.0) ? [Mend::set('bring it onto the part', static fn (): array => self::broughtIn($detail, $surface))] : [],
         );
+    }
+
+    /**
+     * Brought in along the way to the part's middle until all of it, or at least its middle, lies on the part.
+     *
+     * @return array{xMm: float, yMm: float}
+     */
+    private static function broughtIn(Detail $detail, Surface $surface): array
+    {
+        [$x, $y] = $detail->middle();
+        $outline = $detail->outline();
+        $isOn = static function (float $share) use ($surface, $outline, $x, $y): bool {
+            foreach ($outline as [$px, $py]) {
+                if (! $surface->has($px - $x + $share * $x, $py - $y + $share * $y)) {
+                    return false;
+                }
+            }
+
+            return true;
+        };
+        if (! $isOn(0.0)) {
+            $isOn = static fn (float $share): bool => $surface->has($share * $x, $share * $y);
+        }
+        [$in, $out] = [0.0, 1.0];
+        for ($i = 0; $i < self::HALVINGS; $i++) {
+            $middle = ($in + $out) / 2;
+            [$in, $out] = $isOn($middle) ? [$middle, $out] : [$in, $middle];
+        }
+        // A little inside the edge, where a needle still finds hold.
+        $by = 1 - 0.95 * $in;
+
+        return ['xMm' => round($detail->xMm - $by * $x, 1), 'yMm' => round($detail->yMm - $by * $y, 1)];
     }
 
     private static function isHard(Detail $detail): bool

@@ -17,12 +17,29 @@ final readonly class Roll implements Solid
 
     private const TUBE = 16;
 
+    /** Length of the part between the round ends, which is what bends. */
+    private float $bentMm;
+
+    /** Of the bend's middle line, whose middle lies so far to the right; endless where it is straight. */
+    private float $radius;
+
+    private float $centreX;
+
+    /** @var array{float, float, float, float} where the bend ends at the top: point and normal; at the bottom it is mirrored */
+    private array $end;
+
     private function __construct(
         private ShapeKind $kind,
         private Size $size,
         private float $bendDeg,
         private Sausage $straight,
     ) {
+        $this->bentMm = max(0.0, $size->heightMm - $size->widthMm);
+        $bend = deg2rad($bendDeg);
+        $this->radius = $bend < 1e-6 || $this->bentMm <= 0.0 ? INF : $this->bentMm / $bend;
+        // From the middle of the bend to its tips: half of that centres it on its box.
+        $this->centreX = $this->radius * (1 + cos($bend / 2)) / 2;
+        $this->end = $this->middleLineAt(($size->heightMm + $this->bentMm) / 2);
     }
 
     /**
@@ -120,23 +137,18 @@ final readonly class Roll implements Solid
 
     public function frontMm(float $x, float $y): float
     {
-        $bend = deg2rad($this->bendDeg);
-        $length = $this->size->heightMm;
-        $bentMm = $this->bentMm();
-        if ($bend < 1e-6 || $bentMm <= 0.0) {
+        if ($this->radius === INF) {
             return $this->straight->frontMm($x, $y);
         }
         // The bend's middle lies at the right; unrolled, the point is so far off the middle line and so far along it.
-        $radius = $bentMm / $bend;
-        $centre = $this->middleLineAt($length / 2)[0] + $radius;
-        $angle = atan2($y, $centre - $x);
-        if (abs($angle) <= $bend / 2) {
-            return $this->straight->frontMm(hypot($x - $centre, $y) - $radius, $angle * $radius);
+        $along = atan2($y, $this->centreX - $x) * $this->radius;
+        if (abs($along) <= $this->bentMm / 2) {
+            return $this->straight->frontMm(hypot($x - $this->centreX, $y) - $this->radius, $along);
         }
-        [$ex, $ey, $nx, $ny] = $this->middleLineAt(($length + ($y < 0.0 ? -$bentMm : $bentMm)) / 2);
-        $beyond = abs(($x - $ex) * -$ny + ($y - $ey) * $nx);
+        [$ex, $ey, $nx, $ny] = $this->end;
+        [$dx, $dy] = [$x - $ex, abs($y) - $ey];
 
-        return $this->straight->frontMm(($x - $ex) * $nx + ($y - $ey) * $ny, $bentMm / 2 + $beyond);
+        return $this->straight->frontMm($dx * $nx + $dy * $ny, $this->bentMm / 2 + abs($dy * $nx - $dx * $ny));
     }
 
     public function scaled(float $factor): self
@@ -147,12 +159,6 @@ final readonly class Roll implements Solid
     public function shrunk(float $mm): self
     {
         return self::of($this->kind, $this->size->less($mm), $this->bendDeg);
-    }
-
-    /** Length of the part between the round ends, which is what bends. */
-    private function bentMm(): float
-    {
-        return max(0.0, $this->size->heightMm - $this->size->widthMm);
     }
 
     /** @return list<array{float, float}> mm along the middle line from the lower tip, and the share of the full thickness there */
@@ -166,10 +172,10 @@ final readonly class Roll implements Solid
             $along = $cap * (1 - cos(M_PI / 2 * $i / 6));
             $stations[] = [$along, $straight->profile($along / $length)];
         }
-        for ($i = 1; $i < self::STEPS && $this->bentMm() > 0.0; $i++) {
-            $stations[] = [$cap + $this->bentMm() * $i / self::STEPS, 1.0];
+        for ($i = 1; $i < self::STEPS && $this->bentMm > 0.0; $i++) {
+            $stations[] = [$cap + $this->bentMm * $i / self::STEPS, 1.0];
         }
-        for ($i = $this->bentMm() > 0.0 ? 6 : 5; $i >= 0; $i--) {
+        for ($i = $this->bentMm > 0.0 ? 6 : 5; $i >= 0; $i--) {
             $along = $length - $cap * (1 - cos(M_PI / 2 * $i / 6));
             $stations[] = [$along, $straight->profile($along / $length)];
         }
@@ -180,22 +186,17 @@ final readonly class Roll implements Solid
     /** @return array{float, float, float, float} point and normal (to the right) on the middle line, centred on its box */
     private function middleLineAt(float $along): array
     {
-        $bend = deg2rad($this->bendDeg);
-        $bentMm = $this->bentMm();
         $s = $along - $this->size->heightMm / 2;
-        if ($bend < 1e-6 || $bentMm <= 0.0) {
+        if ($this->radius === INF) {
             return [0.0, $s, 1.0, 0.0];
         }
-        $radius = $bentMm / $bend;
-        $inside = max(-$bentMm / 2, min($bentMm / 2, $s));
-        $angle = $inside / $radius;
+        $inside = max(-$this->bentMm / 2, min($this->bentMm / 2, $s));
+        $angle = $inside / $this->radius;
         $beyond = $s - $inside;
-        // From the middle of the bend to its tips: half of that centres it on its box.
-        $shift = $radius * (1 - cos($bend / 2)) / 2;
 
         return [
-            $radius * (1 - cos($angle)) + $beyond * sin($angle) - $shift,
-            $radius * sin($angle) + $beyond * cos($angle),
+            $this->centreX - $this->radius * cos($angle) + $beyond * sin($angle),
+            $this->radius * sin($angle) + $beyond * cos($angle),
             cos($angle),
             -sin($angle),
         ];

@@ -20,9 +20,10 @@ final readonly class Sausage extends Stack
 
     public function profile(float $t): float
     {
-        $radius = $this->size->widthMm / 2;
+        $capMm = min($this->size->widthMm, $this->size->heightMm) / 2;
+        $fromEnd = min($t, 1 - $t) * $this->size->heightMm;
 
-        return TangentSpheres::profile($t, $this->size->heightMm, $radius, $radius);
+        return $fromEnd >= $capMm ? 1.0 : sqrt(max(0.0, $fromEnd * (2 * $capMm - $fromEnd))) / $capMm;
     }
 
     protected function resized(Size $size): self
