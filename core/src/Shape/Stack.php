@@ -113,9 +113,13 @@ abstract readonly class Stack implements Solid
         return ($sum + M_PI * $a * $b * $p * $p) / 100.0;
     }
 
+    /** Memoised: everything that looks at a piece asks for it. */
     public function front(): array
     {
-        return [$this->silhouette($this->size->widthMm / 2)];
+        static $known = null;
+        $known ??= new WeakMap;
+
+        return $known[$this] ??= [$this->silhouette($this->size->widthMm / 2)];
     }
 
     public function side(): array
