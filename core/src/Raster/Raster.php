@@ -19,6 +19,11 @@ final readonly class Raster
 
     public const LEAST_PX = 16;
 
+    /** A sprite is enlarged to so much before it is looked at, and none is larger than this. */
+    private const LEAST_SPRITE_PX = 300;
+
+    private const MOST_SPRITE_PX = 2048;
+
     /** A side longer than this is no drawing, and no figure can say it (formats/impa-figure-1.schema.json). */
     public const MOST_SIDE_PX = 40_000;
 
@@ -26,6 +31,7 @@ final readonly class Raster
      * @param  list<int>  $pixels  width x height
      * @param  int  $ownWidth  of the picture as it came
      * @param  list<string>  $notices  what was done to it, in plain words
+     * @param  bool  $isLossy  compressed so that it differs from what was drawn, most of all beside edges
      */
     private function __construct(
         public array $pixels,
@@ -34,16 +40,18 @@ final readonly class Raster
         public int $ownWidth,
         public int $ownHeight,
         public array $notices,
+        public bool $isLossy,
     ) {
     }
 
     /**
      * @param  string  $bytes  PNG, JPEG, WebP or GIF, told by its content
      * @param  int  $lookPx  the longer side has so many pixels at most afterwards
+     * @param  bool  $readsCells  whether pixel art is read cell by cell, not pixel by pixel
      *
      * @throws PictureRefused if it is none of these, damaged, empty or too large
      */
-    public static function decode(string $bytes, int $lookPx = self::LOOK_PX): self
+    public static function decode(string $bytes, int $lookPx = self::LOOK_PX, bool $readsCells = false): self
     {
         [$ownWidth, $ownHeight, $mime] = self::header($bytes);
         $notices = [];
@@ -56,14 +64,20 @@ final readonly class Raster
             [$ownWidth, $ownHeight] = [imagesx($image), imagesy($image)];
             $notices[] = 'The camera held this picture sideways; it was turned upright.';
         }
-        $scale = min(1.0, $lookPx / max($ownWidth, $ownHeight));
-        $width = max(1, (int) round($ownWidth * $scale));
-        $height = max(1, (int) round($ownHeight * $scale));
         imagepalettetotruecolor($image);
+        $cells = $readsCells && max($ownWidth, $ownHeight) <= self::MOST_SPRITE_PX ? PixelArt::cells($image) : null;
+        if ($cells !== null) {
+            $notices[] = sprintf('This is pixel art of %d x %d cells; its stairs were read as slants and rounds.', ...$cells);
+            $image = PixelArt::read($image, ...$cells, leastPx: self::LEAST_SPRITE_PX);
+        }
+        [$foundWidth, $foundHeight] = [imagesx($image), imagesy($image)];
+        $scale = min(1.0, $lookPx / max($foundWidth, $foundHeight));
+        $width = max(1, (int) round($foundWidth * $scale));
+        $height = max(1, (int) round($foundHeight * $scale));
         if ($scale < 1.0) {
             $small = imagecreatetruecolor($width, $height);
             imagealphablending($small, false);
-            imagecopyresampled($small, $image, 0, 0, 0, 0, $width, $height, $ownWidth, $ownHeight);
+            imagecopyresampled($small, $image, 0, 0, 0, 0, $width, $height, $foundWidth, $foundHeight);
             $image = $small;
         }
         $pixels = [];
@@ -73,7 +87,7 @@ final readonly class Raster
             }
         }
 
-        return new self($pixels, $width, $height, $ownWidth, $ownHeight, $notices);
+        return new self($pixels, $width, $height, $ownWidth, $ownHeight, $notices, in_array($mime, ['image/jpeg', 'image/webp'], true));
     }
 
     /**
@@ -115,13 +129,24 @@ final readonly class Raster
     /** The same picture in a mirror. */
     public function mirrored(): self
     {
+        return $this->withPixels(array_merge(...array_map(array_reverse(...), array_chunk($this->pixels, max(1, $this->width)))));
+    }
+
+    /**
+     * The same picture, its pixels others.
+     *
+     * @param  list<int>  $pixels  as many
+     */
+    public function withPixels(array $pixels): self
+    {
         return new self(
-            array_merge(...array_map(array_reverse(...), array_chunk($this->pixels, max(1, $this->width)))),
+            $pixels,
             $this->width,
             $this->height,
             $this->ownWidth,
             $this->ownHeight,
             $this->notices,
+            $this->isLossy,
         );
     }
 

@@ -6,7 +6,7 @@ namespace Impa\Seeing;
 
 use Impa\Colour\Lab;
 use Impa\Colour\LabTable;
-use Impa\Colour\Srgb;
+use Impa\Raster\ConnectedComponents;
 use Impa\Raster\PictureRefused;
 use Impa\Raster\Raster;
 
@@ -15,9 +15,6 @@ final readonly class Background
 {
     /** Alpha (0 opaque to 127 clear) from which a pixel is seen through. */
     private const CLEAR = 64;
-
-    /** How far a background pixel may lie from the border's colour, in Lab. */
-    private const NEAR = 7.0;
 
     /**
      * From background to background, a soft shadow or an even gradient changes by so little from pixel to pixel (squared, in
@@ -28,6 +25,18 @@ final readonly class Background
     private const SHADOW_HUE = 7.0 ** 2;
 
     private const SHADOW_DARK = 45.0;
+
+    /**
+     * What is reached so is a body, not a shadow, where most of it is of one darkness, give or take, and its rim from paper to that is no
+     * wider than an edge is smoothed, in pixels; what is smaller than this is let go.
+     */
+    private const FLAT = 0.5;
+
+    private const EVEN = [0.15, 0.6];
+
+    private const CRISP_PX = 2.2;
+
+    private const LEAST_BODY_PX = 60;
 
     /** Share of border pixels that must be plain for the background to be trusted. */
     private const PLAIN = 0.6;
@@ -51,8 +60,9 @@ final readonly class Background
             $figure = array_map(static fn (int $p): bool => $p >> 24 <= self::CLEAR, $raster->pixels);
             $colour = null;
         } else {
-            [$figure, $plain, $colour] = self::flooded($raster, $border);
-            if ($plain < self::PLAIN) {
+            [$figure, $paper] = self::flooded($raster, $border);
+            $colour = $paper->colour();
+            if ($paper->share < self::PLAIN) {
                 $notices[] =
                     'The background is not plain, so parts of it may have been taken for the figure. A '
                         .'drawing on white or on a transparent ground works best.';
@@ -109,69 +119,87 @@ final readonly class Background
 
     /**
      * @param  list<int>  $border
-     * @return array{list<bool>, float, Lab} the mask, the share of the border that is plain, and its colour
+     * @return array{list<bool>, Paper} the mask
      */
     private static function flooded(Raster $raster, array $border): array
     {
-        $counts = array_count_values(array_map(static fn (int $i): int => $raster->pixels[$i] & 0xF8F8F8, $border));
-        arsort($counts);
-        $common = (int) array_key_first($counts);
-        // The mean of the most common bin is the background's colour.
-        $sum = [0, 0, 0];
-        $n = 0;
+        $paper = Paper::of($raster, $border);
+        $isPaper = $paper->has($raster);
+        $figure = array_fill(0, count($isPaper), true);
+        $soft = $open = [];
         foreach ($border as $i) {
-            $p = $raster->pixels[$i];
-            if (($p & 0xF8F8F8) === $common) {
-                $sum[0] += ($p >> 16) & 255;
-                $sum[1] += ($p >> 8) & 255;
-                $sum[2] += $p & 255;
-                $n++;
-            }
-        }
-        $ground = Srgb::of(intdiv($sum[0], $n), intdiv($sum[1], $n), intdiv($sum[2], $n))->lab();
-        $known = [];
-        $isGround = static function (int $pixel) use (&$known, $ground): bool {
-            return $known[$pixel & 0xFFFFFF] ??=
-                LabTable::squared(LabTable::of($pixel), [$ground->l, $ground->a, $ground->b]) < self::NEAR ** 2;
-        };
-        $figure = array_fill(0, $raster->width * $raster->height, true);
-        $open = [];
-        foreach ($border as $i) {
-            if ($isGround($raster->pixels[$i])) {
+            if ($isPaper[$i]) {
                 $figure[$i] = false;
                 $open[] = $i;
             }
         }
-        $plain = count($open) / count($border);
         while ($open !== []) {
             $i = array_pop($open);
             $x = $i % $raster->width;
             foreach (
                 [$x > 0 ? $i - 1 : -1, $x < $raster->width - 1 ? $i + 1 : -1, $i - $raster->width, $i + $raster->width] as $j
             ) {
-                if (
-                    $j >= 0 &&
-                    isset($figure[$j]) &&
-                    $figure[$j] &&
-                    ($isGround($raster->pixels[$j]) || self::isSoft($raster->pixels[$i], $raster->pixels[$j], $ground))
-                ) {
+                if ($j < 0 || ! ($figure[$j] ?? false)) {
+                    continue;
+                }
+                if ($isPaper[$j] || self::isSoft($raster->pixels[$i], $raster->pixels[$j], $paper->at($j))) {
                     $figure[$j] = false;
                     $open[] = $j;
+                    if (! $isPaper[$j]) {
+                        $soft[$j] = true;
+                    }
                 }
             }
         }
+        foreach (ConnectedComponents::ofSet($soft, $raster->width) as $patch) {
+            if (self::isBody($patch, $raster, $paper, $isPaper)) {
+                $figure = array_replace($figure, $patch);
+            }
+        }
 
-        return [array_values($figure), $plain, $ground];
+        return [array_values($figure), $paper];
     }
 
-    /** Whether the background goes on from one pixel to its neighbour as a soft shadow. */
-    private static function isSoft(int $from, int $to, Lab $ground): bool
+    /**
+     * Whether the background goes on from one pixel to its neighbour as a soft shadow.
+     *
+     * @param  array{float, float, float}  $paper
+     */
+    private static function isSoft(int $from, int $to, array $paper): bool
     {
         $lab = LabTable::of($to);
 
         return LabTable::squared(LabTable::of($from), $lab) < self::SOFT_STEP &&
-            ($lab[1] - $ground->a) ** 2 + ($lab[2] - $ground->b) ** 2 < self::SHADOW_HUE &&
-            $lab[0] < $ground->l &&
-            $lab[0] > $ground->l - self::SHADOW_DARK;
+            ($lab[1] - $paper[1]) ** 2 + ($lab[2] - $paper[2]) ** 2 < self::SHADOW_HUE &&
+            $lab[0] < $paper[0] &&
+            $lab[0] > $paper[0] - self::SHADOW_DARK;
+    }
+
+    /**
+     * Whether a patch that is hardly darker than the paper is flat within a crisp rim: then it was drawn, a shadow is soft.
+     *
+     * @param  non-empty-array<int, true>  $patch
+     * @param  array<int, bool>  $isPaper
+     */
+    private static function isBody(array $patch, Raster $raster, Paper $paper, array $isPaper): bool
+    {
+        if (count($patch) < self::LEAST_BODY_PX) {
+            return false;
+        }
+        $dark = [];
+        $rim = 0;
+        foreach ($patch as $i => $_) {
+            $dark[] = $paper->at($i)[0] - LabTable::of($raster->pixels[$i])[0];
+            foreach ([$i - 1, $i + 1, $i - $raster->width, $i + $raster->width] as $j) {
+                $rim += (int) (! isset($patch[$j]) && ($isPaper[$j] ?? false));
+            }
+        }
+        sort($dark);
+        $most = $dark[(int) (0.7 * (count($dark) - 1))];
+        $even = self::EVEN[0] * $most + self::EVEN[1];
+        $flat = count(array_filter($dark, static fn (float $d): bool => abs($d - $most) < $even));
+        $between = count(array_filter($dark, static fn (float $d): bool => $d < $most - $even));
+
+        return $flat >= self::FLAT * count($patch) && $between < self::CRISP_PX * max(1, $rim);
     }
 }

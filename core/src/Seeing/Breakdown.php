@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Seeing;
 
+use Impa\Raster\Grain;
 use Impa\Raster\PictureRefused;
 use Impa\Raster\Raster;
 
@@ -48,7 +49,7 @@ final readonly class Breakdown
         $progress ??= static function (): void {
         };
         $progress('Reading the picture', 0.0);
-        $raster = Raster::decode($bytes);
+        $raster = Grain::smoothed(Raster::decode($bytes, readsCells: true));
         $progress('Telling the figure from the background', 0.1);
         $whole = Background::of($raster);
         $figures = Figures::of($whole, $raster->width);

@@ -21,6 +21,11 @@ final readonly class FlatColours
     /** Two shades nearer than this in Lab are one colour of wool, by the strength of merging from 0 to 1. */
     private const APART = [4.5, 26.0];
 
+    /** Compression stains what lies beside an edge by so much: nearer shades are none of the drawing's. */
+    private const STAINED = 12.0;
+
+    private const STAIN_PX = 6;
+
     /** A pixel farther than this from every colour is a mixture. */
     private const SURE = 9.0;
 
@@ -43,6 +48,7 @@ final readonly class FlatColours
     public static function of(Raster $raster, Background $ground, float $shades = 0.2): self
     {
         $apart = self::APART[0] + $shades * (self::APART[1] - self::APART[0]);
+        $apart = $raster->isLossy ? max($apart, self::STAINED) : $apart;
         $colours = self::cluster($raster, $ground, $apart ** 2);
         $sureWithin = max(self::SURE, $apart) ** 2;
         $centres = array_map(static fn (Srgb $c): array => LabTable::of(($c->red << 16) | ($c->green << 8) | $c->blue), $colours);
@@ -77,12 +83,13 @@ final readonly class FlatColours
     private static function cluster(Raster $raster, Background $ground, float $apart): array
     {
         $bins = [];
+        $reach = $raster->isLossy ? self::STAIN_PX : 1;
         foreach ($raster->pixels as $i => $pixel) {
             // Only where the right and lower neighbours look alike is the colour flat.
             if (
                 $ground->figure[$i] &&
-                self::alike($pixel, $raster->pixels[$i + 1] ?? $pixel) &&
-                self::alike($pixel, $raster->pixels[$i + $raster->width] ?? $pixel)
+                self::alike($pixel, $raster->pixels[$i + $reach] ?? $pixel) &&
+                self::alike($pixel, $raster->pixels[$i + $reach * $raster->width] ?? $pixel)
             ) {
                 $key = $pixel & 0xF8F8F8;
                 $bin = $bins[$key] ?? [0, 0, 0, 0];

@@ -28,6 +28,11 @@ final readonly class Regions
 
     private const BETWEEN = 1.12;
 
+    /** Compression leaves wider seams, and its halos lie beside the way from one colour to the other. */
+    private const LOSSY_SEAM_PX = 4.5;
+
+    private const LOSSY_BETWEEN = 1.5;
+
     /**
      * @param  array<int, Region>  $all  by index
      * @param  list<int>  $map  per pixel, index of its region, -1 for the ground
@@ -46,7 +51,7 @@ final readonly class Regions
         // Crumbs of a few pixels are left by anti-aliasing everywhere, and not worth a word.
         $dropped = array_values(array_filter($small, static fn (Region $r): bool => $r->area > 8));
         usort($dropped, static fn (Region $a, Region $b): int => $b->area <=> $a->area);
-        $mixed = array_filter($all, static fn (Region $r): bool => self::isMixture($r, $all, $flat, $ground));
+        $mixed = array_filter($all, static fn (Region $r): bool => self::isMixture($r, $all, $flat, $ground, $raster->isLossy));
         // Array union: keys are region indices.
         $gone = $small + $mixed;
         if ($gone !== [] && count($gone) < count($all)) {
@@ -67,11 +72,11 @@ final readonly class Regions
      *
      * @param  array<int, Region>  $all
      */
-    private static function isMixture(Region $seam, array $all, FlatColours $flat, Background $ground): bool
+    private static function isMixture(Region $seam, array $all, FlatColours $flat, Background $ground, bool $isLossy): bool
     {
         $contact = $seam->contact;
         arsort($contact);
-        if ($seam->strokePx() > self::SEAM_PX || count($contact) < 2) {
+        if ($seam->strokePx() > ($isLossy ? self::LOSSY_SEAM_PX : self::SEAM_PX) || count($contact) < 2) {
             return false;
         }
         [$one, $two] = array_keys($contact);
@@ -86,7 +91,7 @@ final readonly class Regions
         $own = $flat->colours[$seam->label]->lab();
         $far = static fn (Lab $p, Lab $q): float => sqrt(LabTable::squared([$p->l, $p->a, $p->b], [$q->l, $q->a, $q->b]));
 
-        return $far($a, $own) + $far($own, $b) < self::BETWEEN * $far($a, $b) + 4;
+        return $far($a, $own) + $far($own, $b) < ($isLossy ? self::LOSSY_BETWEEN : self::BETWEEN) * $far($a, $b) + 4;
     }
 
     /**

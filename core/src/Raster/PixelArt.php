@@ -1,0 +1,153 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Raster;
+
+use GdImage;
+
+/**
+ * Drawings made of square cells, such as sprites of games, enlarged: known by where their colours change, and read cell by cell. The
+ * stairs that slants and rounds became are smoothed back into them.
+ */
+final class PixelArt
+{
+    /** So much of all change must lie on the cells' borders, which take up so little of the picture at most. */
+    private const ON_BORDERS = 0.97;
+
+    private const CELL_PX = 3.0;
+
+    private const FEWEST = 8;
+
+    /** Finer cells than these are a drawing's own pixels. */
+    private const MOST = 160;
+
+    /** Rows and columns that are looked at, evenly spread. */
+    private const LINES = 160;
+
+    /** Colours differ where their channels do by so much together. */
+    private const CHANGE = 12;
+
+    /**
+     * How many cells lie side by side and one above the other; null where it is no pixel art.
+     *
+     * @return ?array{int, int}
+     */
+    public static function cells(GdImage $image): ?array
+    {
+        [$width, $height] = [imagesx($image), imagesy($image)];
+        $across = self::changes($width, $height, static fn (int $x, int $y): int => (int) imagecolorat($image, $x, $y));
+        $down = self::changes($height, $width, static fn (int $y, int $x): int => (int) imagecolorat($image, $x, $y));
+        if (count($across) < 2 || count($down) < 2) {
+            return null;
+        }
+        for ($n = self::FEWEST; $n <= min(self::MOST, $width / self::CELL_PX); $n++) {
+            $m = (int) round($n * $height / $width);
+            // Cells are square, and a picture is made of whole ones.
+            $areSquare = $m > 0 && abs($height / $m - $width / $n) < 0.04 * $width / $n;
+            if ($areSquare && self::onBorders($across, $width, $n) && self::onBorders($down, $height, $m)) {
+                return [$n, $m];
+            }
+        }
+
+        return null;
+    }
+
+    /** A picture whose every pixel is one cell, enlarged so often that its longer side has so many pixels, its stairs smoothed. */
+    public static function read(GdImage $image, int $cellsAcross, int $cellsDown, int $leastPx): GdImage
+    {
+        [$width, $height] = [imagesx($image), imagesy($image)];
+        $cells = [];
+        for ($j = 0; $j < $cellsDown; $j++) {
+            $row = [];
+            for ($i = 0; $i < $cellsAcross; $i++) {
+                [$x, $y] = [(int) (($i + 0.5) * $width / $cellsAcross), (int) (($j + 0.5) * $height / $cellsDown)];
+                $row[] = (int) imagecolorat($image, $x, $y);
+            }
+            $cells[] = $row;
+        }
+        while (max(count($cells), count($cells[0])) < $leastPx) {
+            $cells = self::doubled($cells);
+        }
+        $made = imagecreatetruecolor(max(1, count($cells[0])), max(1, count($cells)));
+        imagealphablending($made, false);
+        foreach ($cells as $y => $row) {
+            foreach ($row as $x => $pixel) {
+                imagesetpixel($made, $x, $y, $pixel);
+            }
+        }
+
+        return $made;
+    }
+
+    /**
+     * How often the colour changes between each place along an axis and the one before.
+     *
+     * @param  callable(int $along, int $across): int  $pixel
+     * @return array<int, int> by place, only where it does
+     */
+    private static function changes(int $length, int $breadth, callable $pixel): array
+    {
+        $changes = [];
+        $step = max(1, intdiv($breadth, self::LINES));
+        for ($across = intdiv($step, 2); $across < $breadth; $across += $step) {
+            $before = $pixel(0, $across);
+            for ($along = 1; $along < $length; $along++) {
+                $here = $pixel($along, $across);
+                if ($here !== $before && self::differ($here, $before)) {
+                    $changes[$along] = ($changes[$along] ?? 0) + 1;
+                }
+                $before = $here;
+            }
+        }
+
+        return $changes;
+    }
+
+    private static function differ(int $one, int $two): bool
+    {
+        return abs((($one >> 16) & 255) - (($two >> 16) & 255)) + abs((($one >> 8) & 255) - (($two >> 8) & 255)) +
+            abs(($one & 255) - ($two & 255)) + 2 * abs(($one >> 24) - ($two >> 24)) > self::CHANGE;
+    }
+
+    /** @param  array<int, int>  $changes */
+    private static function onBorders(array $changes, int $length, int $cells): bool
+    {
+        $on = 0;
+        for ($k = 1; $k < $cells; $k++) {
+            $border = $k * $length / $cells;
+            // Enlarging rounds each border to one side or the other.
+            foreach (array_unique([(int) floor($border), (int) ceil($border)]) as $place) {
+                $on += $changes[$place] ?? 0;
+            }
+        }
+
+        return $on >= self::ON_BORDERS * array_sum($changes);
+    }
+
+    /**
+     * Twice as large each way: a corner of a cell takes the colour of its two neighbours there where these are alike and the others are
+     * not (Scale2x, Mazzoleni 2001; EPX, Johnston 1992).
+     *
+     * @param  list<list<int>>  $cells
+     * @return list<list<int>>
+     */
+    private static function doubled(array $cells): array
+    {
+        $made = [];
+        foreach ($cells as $j => $row) {
+            $upper = $lower = [];
+            foreach ($row as $i => $own) {
+                [$up, $down] = [$cells[$j - 1][$i] ?? $own, $cells[$j + 1][$i] ?? $own];
+                [$left, $right] = [$row[$i - 1] ?? $own, $row[$i + 1] ?? $own];
+                $upper[] = $left === $up && $left !== $down && $up !== $right ? $up : $own;
+                $upper[] = $up === $right && $up !== $left && $right !== $down ? $right : $own;
+                $lower[] = $down === $left && $down !== $right && $left !== $up ? $left : $own;
+                $lower[] = $right === $down && $right !== $up && $down !== $left ? $down : $own;
+            }
+            array_push($made, $upper, $lower);
+        }
+
+        return $made;
+    }
+}
