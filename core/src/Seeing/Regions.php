@@ -60,7 +60,7 @@ final readonly class Regions
         }
         $ink = Ink::outlines($all, $flat);
         if ($ink !== [] && count($ink) < count($all)) {
-            [$all, $map] = self::connected(self::without($ink, $labels, $map, $raster->width), $raster->width);
+            [$all, $map] = self::parted($ink, $all, $map, $raster->width);
         }
 
         return new self($all, $map, $raster->width, $dropped);
@@ -112,6 +112,22 @@ final readonly class Regions
         }
 
         return LabelPropagation::into(array_values($labels), $from, $width);
+    }
+
+    /**
+     * Without drawn outlines: each of their pixels goes to a region beside it, and what they parted stays apart, also where both sides
+     * have one colour, as an arm before a belly.
+     *
+     * @param  array<int, Region>  $ink
+     * @param  array<int, Region>  $all
+     * @param  list<int>  $map
+     * @return array{array<int, Region>, list<int>} as of `connected`
+     */
+    private static function parted(array $ink, array $all, array $map, int $width): array
+    {
+        [$numbers, $regionOf] = ConnectedComponents::ofLabels(self::without($ink, $map, $map, $width), $width);
+
+        return [self::drawnBy($numbers, array_map(static fn (int $region): int => $all[$region]->label, $regionOf), $width), $numbers];
     }
 
     /**
