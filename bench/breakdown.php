@@ -51,7 +51,8 @@ if (isset($options['worker'])) {
 }
 
 [$bodies, $side] = drawings($options['set'] ?? 'twemoji');
-$names = array_values(array_filter(array_map(trim(...), file(__DIR__.'/drawings.txt') ?: []), static fn (string $n): bool => isset($bodies[$n])));
+$names = array_map(trim(...), file(__DIR__.'/drawings.txt') ?: []);
+$names = array_values(array_filter($names, static fn (string $name): bool => isset($bodies[$name])));
 if (isset($options['only'])) {
     $names = explode(',', $options['only']);
 } elseif (isset($options['every'])) {
@@ -94,7 +95,8 @@ function rasterise(string $folder, string $name, string $body, float $side): voi
     $wobbly = static fn (string $inside): string => sprintf(
         '<filter id="hand" x="-10%%" y="-10%%" width="120%%" height="120%%" color-interpolation-filters="sRGB">'.
             '<feTurbulence type="fractalNoise" baseFrequency="%.5f" numOctaves="2" seed="4"/>'.
-            '<feDisplacementMap in="SourceGraphic" scale="%.4f" xChannelSelector="R" yChannelSelector="G"/></filter><g filter="url(#hand)">%s</g>',
+            '<feDisplacementMap in="SourceGraphic" scale="%.4f" xChannelSelector="R" yChannelSelector="G"/></filter>'.
+            '<g filter="url(#hand)">%s</g>',
         6 / $side,
         4 * WOBBLE * $side,
         $inside,

@@ -54,7 +54,9 @@ function between(float $low, float $high): float
 /** @return list<array{float, float}> an oval about a place, turned */
 function oval(float $x, float $y, float $w, float $h, float $deg = 0.0): array
 {
-    return turned(array_map(static fn (int $i): array => [$w / 2 * cos($i * M_PI / 24), $h / 2 * sin($i * M_PI / 24)], range(0, 47)), $x, $y, $deg);
+    $angles = array_map(static fn (int $i): float => $i * M_PI / 24, range(0, 47));
+
+    return turned(array_map(static fn (float $a): array => [$w / 2 * cos($a), $h / 2 * sin($a)], $angles), $x, $y, $deg);
 }
 
 /** @return list<array{float, float}> a roll with round ends, standing on its lower end before it is turned about it */
@@ -91,7 +93,9 @@ function turned(array $points, float $x, float $y, float $deg): array
 /**
  * A character that stands on y = 0 about x = 0, 100 high or so; parts from back to front.
  *
- * @return array{list<array{kind: string, pair: int, to: string, colour: int, points: list<array{float, float}>}>, list<array<string, mixed>>}
+ * @return array{
+ *     list<array{kind: string, pair: int, to: string, colour: int, points: list<array{float, float}>}>, list<array<string, mixed>>,
+ * }
  */
 function character(): array
 {
@@ -116,13 +120,16 @@ function character(): array
         }
     };
     if ($chance(0.5)) {
-        $add(false, 'tail', 'body', $chance(0.6) ? $fur : $third, roll($bodyW * 0.3, $bodyY - $bodyH * 0.25, between(6, 11), between(26, 40), -between(50, 85)), false);
+        $tail = roll($bodyW * 0.3, $bodyY - $bodyH * 0.25, between(6, 11), between(26, 40), -between(50, 85));
+        $add(false, 'tail', 'body', $chance(0.6) ? $fur : $third, $tail, false);
     }
     $ears = between(0, 1);
     if ($ears < 0.4) {
-        $add(false, 'ear', 'head', $chance(0.7) ? $headColour : $third, oval($headW * 0.36, $headY + $headH * 0.46, between(12, 17), between(14, 30), -between(5, 30)), true);
+        $ear = oval($headW * 0.36, $headY + $headH * 0.46, between(12, 17), between(14, 30), -between(5, 30));
+        $add(false, 'ear', 'head', $chance(0.7) ? $headColour : $third, $ear, true);
     } elseif ($ears < 0.65) {
-        $add(false, 'horn', 'head', $third, cone($headW * 0.26, $headY + $headH * 0.38, between(8, 12), between(16, 24), -between(10, 30)), true);
+        $horn = cone($headW * 0.26, $headY + $headH * 0.38, between(8, 12), between(16, 24), -between(10, 30));
+        $add(false, 'horn', 'head', $third, $horn, true);
     } elseif ($ears < 0.85) {
         $add(true, 'ear', 'head', $third, oval($headW * 0.46, $headY - 2, between(9, 13), between(20, 28), between(5, 18)), true);
     }
@@ -132,23 +139,25 @@ function character(): array
         ['kind' => 'head', 'pair' => 0, 'to' => 'body', 'colour' => $headColour, 'points' => oval(0, $headY, $headW, $headH)],
     ], $front);
     $armInFront = $chance(0.4);
-    $arm = roll($bodyW * 0.42, $bodyY + $bodyH * 0.22, between(7, 11), between(22, 32), $armInFront ? 180 - between(5, 25) : -between(95, 150));
+    $deg = $armInFront ? 180 - between(5, 25) : -between(95, 150);
+    $arm = roll($bodyW * 0.42, $bodyY + $bodyH * 0.22, between(7, 11), between(22, 32), $deg);
     $add($armInFront, 'arm', 'body', $limb, $arm, true);
     if ($chance(0.25)) {
-        $add(true, 'hat', 'head', $third, cone(between(-3, 3), $headY + $headH * 0.36, $headW * 0.6, between(20, 30), between(-8, 8)), false);
+        $hat = cone(between(-3, 3), $headY + $headH * 0.36, $headW * 0.6, between(20, 30), between(-8, 8));
+        $add(true, 'hat', 'head', $third, $hat, false);
     }
     if ($chance(0.35)) {
         $add(true, 'foot', 'leg', $other, oval($bodyW * 0.27, 3.5, between(13, 18), 8), true);
     }
     $details = [];
     foreach ([1, -1] as $side) {
-        $details[] = ['kind' => 'eye', 'on' => 'head', 'colour' => 0x1B1B1D, 'points' => oval($side * $headW * between(0.2, 0.2), $headY + 1, 5.5, 6.5)];
+        $details[] = ['colour' => 0x1B1B1D, 'points' => oval($side * $headW * 0.2, $headY + 1, 5.5, 6.5)];
     }
     if ($chance(0.6)) {
-        $details[] = ['kind' => 'nose', 'on' => 'head', 'colour' => 0x2A1B1B, 'points' => oval(0, $headY - $headH * 0.16, 6, 4)];
+        $details[] = ['colour' => 0x2A1B1B, 'points' => oval(0, $headY - $headH * 0.16, 6, 4)];
     }
     if ($chance(0.5)) {
-        $details[] = ['kind' => 'belly', 'on' => 'body', 'colour' => 0xF0E4CC, 'points' => oval(0, $bodyY - 2, $bodyW * 0.5, $bodyH * 0.5)];
+        $details[] = ['colour' => 0xF0E4CC, 'points' => oval(0, $bodyY - 2, $bodyW * 0.5, $bodyH * 0.5)];
     }
 
     return [[...$back, ...$front], $details];
@@ -172,8 +181,8 @@ function onPicture(array $point, int $side): array
 /** @param  list<array{float, float}>  $points */
 function fill(GdImage $image, array $points, int $colour, int $side): void
 {
-    $flat = array_merge(...array_map(static fn (array $p): array => array_map(static fn (float $v): int => (int) round($v), onPicture($p, $side)), $points));
-    imagefilledpolygon($image, $flat, $colour);
+    $whole = static fn (array $p): array => array_map(static fn (float $v): int => (int) round($v), onPicture($p, $side));
+    imagefilledpolygon($image, array_merge(...array_map($whole, $points)), $colour);
 }
 
 function drawn(array $parts, array $details, bool $inked): string
@@ -189,7 +198,8 @@ function drawn(array $parts, array $details, bool $inked): string
             foreach ($one['points'] as $i => $p) {
                 [[$x, $y], [$u, $v]] = [onPicture($p, $side), onPicture($one['points'][($i + 1) % $n], $side)];
                 for ($t = 0, $steps = max(1, (int) hypot($u - $x, $v - $y)); $t <= $steps; $t++) {
-                    imagefilledellipse($image, (int) ($x + ($u - $x) * $t / $steps), (int) ($y + ($v - $y) * $t / $steps), INK_PX * FINE, INK_PX * FINE, 0x1B1512);
+                    [$cx, $cy] = [(int) ($x + ($u - $x) * $t / $steps), (int) ($y + ($v - $y) * $t / $steps)];
+                    imagefilledellipse($image, $cx, $cy, INK_PX * FINE, INK_PX * FINE, 0x1B1512);
                 }
             }
         }
@@ -226,13 +236,20 @@ function cells(array $loops): array
         }
         sort($cuts);
         for ($k = 0; $k + 1 < count($cuts); $k += 2) {
-            for ($x = max(GRID / 2, ceil(($cuts[$k] - GRID / 2) / GRID) * GRID + GRID / 2); $x < min(PX, $cuts[$k + 1]); $x += GRID) {
+            $first = max(GRID / 2, ceil(($cuts[$k] - GRID / 2) / GRID) * GRID + GRID / 2);
+            for ($x = $first; $x < min(PX, $cuts[$k + 1]); $x += GRID) {
                 $cells[(int) ($y / GRID) * 1000 + (int) ($x / GRID)] = true;
             }
         }
     }
 
     return $cells;
+}
+
+/** @return array<int, true> the cells under a part or a detail as it was drawn */
+function covered(array $drawn): array
+{
+    return cells([array_map(static fn (array $p): array => onPicture($p, PX), $drawn['points'])]);
 }
 
 function overlap(array $one, array $two): float
@@ -245,7 +262,7 @@ function overlap(array $one, array $two): float
 /** @return array<string, mixed> */
 function compared(array $parts, array $details, array $document, int $seed, string $folder): array
 {
-    $true = array_map(static fn (array $p): array => cells([array_map(static fn (array $q): array => onPicture($q, PX), $p['points'])]), $parts);
+    $true = array_map(covered(...), $parts);
     // Seen is what nothing in front of it hides.
     $seen = $true;
     foreach ($true as $i => $_) {
@@ -255,15 +272,14 @@ function compared(array $parts, array $details, array $document, int $seed, stri
     }
     $figure = Figure::fromJson(json_encode($document, JSON_THROW_ON_ERROR));
     $picture = $document['picture'];
-    $at = static fn (float $x, float $y): array => [$picture['originPx'][0] + $x / $picture['mmPerPx'], $picture['originPx'][1] - $y / $picture['mmPerPx']];
+    [$originX, $originY] = $picture['originPx'];
+    $at = static fn (float $x, float $y): array => [$originX + $x / $picture['mmPerPx'], $originY - $y / $picture['mmPerPx']];
     $found = [];
     foreach ($figure->parts as $key => $part) {
-        foreach ($part->placements() as $n => $piece) {
-            $loops = array_map(
-                static fn (array $loop): array => array_map(static fn (array $p): array => $at($piece->at[0] + $p[0], $piece->at[1] + $p[1]), $loop),
-                Silhouette::of($piece, Side::Front),
-            );
-            $found[] = ['key' => $key, 'twin' => $n, 'z' => $piece->at[2], 'pair' => $part->mirror, 'to' => $part->joinTo, 'cells' => cells($loops)];
+        foreach ($part->placements() as $piece) {
+            $placed = static fn (array $p): array => $at($piece->at[0] + $p[0], $piece->at[1] + $p[1]);
+            $loops = array_map(static fn (array $loop): array => array_map($placed, $loop), Silhouette::of($piece, Side::Front));
+            $found[] = ['key' => $key, 'z' => $piece->at[2], 'pair' => $part->mirror, 'to' => $part->joinTo, 'cells' => cells($loops)];
         }
     }
     usort($found, static fn (array $a, array $b): int => $a['z'] <=> $b['z']);
@@ -288,12 +304,14 @@ function compared(array $parts, array $details, array $document, int $seed, stri
         $row['kinds'][$part['kind']][1] = ($row['kinds'][$part['kind']][1] ?? 0) + (int) isset($whole[$i]);
         // The first of a pair speaks for both.
         if ($part['pair'] === 1) {
-            $row['pairs'][] = isset($whole[$i], $whole[$i + 1]) && $found[$whole[$i]]['pair'] && $found[$whole[$i]]['key'] === $found[$whole[$i + 1]]['key'];
+            $isFound = isset($whole[$i], $whole[$i + 1]);
+            $row['pairs'][] = $isFound && $found[$whole[$i]]['pair'] && $found[$whole[$i]]['key'] === $found[$whole[$i + 1]]['key'];
         }
         if (isset($whole[$i]) && $part['to'] !== '') {
-            $parents = array_filter(array_keys($parts), static fn (int $k): bool => $parts[$k]['kind'] === $part['to'] && isset($whole[$k]));
+            $isParent = static fn (int $k): bool => $parts[$k]['kind'] === $part['to'] && isset($whole[$k]);
+            $parents = array_map(static fn (int $k): string => $found[$whole[$k]]['key'], array_filter(array_keys($parts), $isParent));
             if ($parents !== []) {
-                $row['joins'][] = in_array($found[$whole[$i]]['to'], array_map(static fn (int $k): string => $found[$whole[$k]]['key'], $parents), true);
+                $row['joins'][] = in_array($found[$whole[$i]]['to'], $parents, true);
             }
         }
         if ($part['kind'] === 'body') {
@@ -305,13 +323,12 @@ function compared(array $parts, array $details, array $document, int $seed, stri
     foreach ($figure->details as $detail) {
         foreach ($figure->parts[$detail->on]->placements() as $piece) {
             foreach ($detail->mirror ? [1, -1] : [1] as $side) {
-                $points = array_map(static fn (array $p): array => $at($piece->at[0] + $side * $p[0], $piece->at[1] + $p[1]), $detail->outline());
-                $spots[] = cells([$points]);
+                $placed = static fn (array $p): array => $at($piece->at[0] + $side * $p[0], $piece->at[1] + $p[1]);
+                $spots[] = cells([array_map($placed, $detail->outline())]);
             }
         }
     }
-    $wanted = array_map(static fn (array $d): array => cells([array_map(static fn (array $q): array => onPicture($q, PX), $d['points'])]), $details);
-    $hits = count(matched($wanted, $spots, 0.5));
+    $hits = count(matched(array_map(covered(...), $details), $spots, 0.5));
 
     return $row + ['details' => count($details), 'spots' => count($spots), 'hits' => $hits];
 }
@@ -353,9 +370,17 @@ function report(array $rows, bool $inked): void
         return count(array_filter($all)) / max(1, count($all));
     };
     printf("%d characters, %s\n", count($rows), $inked ? 'inked' : 'flat');
-    printf("part recall %.2f (seen %.2f), precision %.2f, recall at 0.75 %.2f\n", $sum('whole') / $sum('parts'), $sum('seen') / $sum('parts'), $sum('whole') / max(1, $sum('made')), $sum('well') / $sum('parts'));
-    printf("pairs %.2f, joins %.2f, right root %.2f\n", $share('pairs'), $share('joins'), count(array_filter(array_column($rows, 'root'))) / count($rows));
-    printf("details found %.2f, true %.2f, count %.2f x\n", $sum('hits') / $sum('details'), $sum('hits') / max(1, $sum('spots')), $sum('spots') / $sum('details'));
+    $of = static fn (string $one, string $all): float => $sum($one) / max(1, $sum($all));
+    printf(
+        "part recall %.2f (seen %.2f), precision %.2f, recall at 0.75 %.2f\n",
+        $of('whole', 'parts'),
+        $of('seen', 'parts'),
+        $of('whole', 'made'),
+        $of('well', 'parts'),
+    );
+    $roots = count(array_filter(array_column($rows, 'root'))) / count($rows);
+    printf("pairs %.2f, joins %.2f, right root %.2f\n", $share('pairs'), $share('joins'), $roots);
+    printf("details found %.2f, true %.2f, count %.2f x\n", $of('hits', 'details'), $of('hits', 'spots'), $of('spots', 'details'));
     $kinds = [];
     foreach ($rows as $row) {
         foreach ($row['kinds'] as $kind => [$all, $found]) {
@@ -375,8 +400,9 @@ function contactSheet(array $rows, string $folder): void
     imagefill($sheet, 0, 0, 0xF4EEE0);
     foreach (array_slice($rows, 0, 10) as $k => $row) {
         $image = imagecreatefromstring((string) file_get_contents("$folder/{$row['seed']}.png"));
-        imagecopyresampled($sheet, $image, ($k % 5) * 240, intdiv($k, 5) * 240, 0, 0, 240, 240, PX, PX);
-        imagestring($sheet, 3, ($k % 5) * 240 + 4, intdiv($k, 5) * 240 + 4, sprintf('%d: %d of %d', $row['seed'], $row['whole'], $row['parts']), 0x3A2A20);
+        [$x, $y] = [($k % 5) * 240, intdiv($k, 5) * 240];
+        imagecopyresampled($sheet, $image, $x, $y, 0, 0, 240, 240, PX, PX);
+        imagestring($sheet, 3, $x + 4, $y + 4, sprintf('%d: %d of %d', $row['seed'], $row['whole'], $row['parts']), 0x3A2A20);
     }
     imagepng($sheet, "$folder/worst.png");
     echo "The worst ten: $folder/worst.png\n";

@@ -62,7 +62,7 @@ describe('grain', function () {
     it('is smoothed to a quarter at most, and an edge stays where it was', function () {
         mt_srand(5);
         $made = Grain::smoothed(picture(static fn (int $x, int $y): int => grey(($x < 100 ? 80 : 180) + 7 * normal())));
-        expect(Grain::of($made))->toBeLessThan(7 / 4);
+        expect(Grain::of($made))->toBeLessThan(7 / 4)->and($made->notices[0])->toContain('grainy');
         for ($y = 20; $y < 180; $y += 20) {
             expect($made->pixels[$y * 200 + 98] & 255)->toBeLessThan(100)->and($made->pixels[$y * 200 + 101] & 255)->toBeGreaterThan(160);
         }
@@ -70,7 +70,7 @@ describe('grain', function () {
 
     it('is none in a clean drawing, which stays as it is to the last pixel', function () {
         $clean = picture(static fn (int $x, int $y): int => ($x ^ $y) & 64 ? 0xC04050 : 0xFDFDFE);
-        expect(Grain::smoothed($clean)->pixels)->toBe($clean->pixels);
+        expect(Grain::smoothed($clean))->pixels->toBe($clean->pixels)->notices->toBe([]);
     });
 });
 

@@ -30,18 +30,16 @@ final class Grain
      */
     public static function of(Raster $raster): float
     {
-        [$p, $w] = [$raster->pixels, $raster->width];
+        $w = $raster->width;
+        $green = array_map(static fn (int $pixel): int => ($pixel >> 8) & 255, $raster->pixels);
         $answers = [];
         for ($y = 1; $y < $raster->height - 1; $y++) {
-            // Every pixel of every other row tells enough.
+            // Every other pixel, as on a chessboard, tells enough.
             for ($x = 1 + $y % 2, $i = $y * $w + $x; $x < $w - 1; $x += 2, $i += 2) {
-                if ($p[$i] >> 24 === 0) {
-                    $green = static fn (int $at): int => ($p[$at] >> 8) & 255;
-                    $answers[] = abs(
-                        $green($i - $w - 1) - 2 * $green($i - $w) + $green($i - $w + 1)
-                        - 2 * $green($i - 1) + 4 * $green($i) - 2 * $green($i + 1)
-                        + $green($i + $w - 1) - 2 * $green($i + $w) + $green($i + $w + 1),
-                    );
+                if ($raster->pixels[$i] >> 24 === 0) {
+                    $corners = $green[$i - $w - 1] + $green[$i - $w + 1] + $green[$i + $w - 1] + $green[$i + $w + 1];
+                    $sides = $green[$i - $w] + $green[$i - 1] + $green[$i + 1] + $green[$i + $w];
+                    $answers[] = abs(4 * $green[$i] - 2 * $sides + $corners);
                 }
             }
         }
@@ -54,14 +52,17 @@ final class Grain
     /** The picture with its grain smoothed away; the same one where there is none. */
     public static function smoothed(Raster $raster): Raster
     {
-        $grain = max(self::of($raster), $raster->isLossy ? self::LOSSY : 0.0);
+        $own = self::of($raster);
+        $grain = max($own, $raster->isLossy ? self::LOSSY : 0.0);
         $pixels = $raster->pixels;
         for ($pass = 0; $pass < self::PASSES && $grain >= self::LEAST; $pass++) {
             $pixels = self::pass($pixels, $raster->width, $raster->height, (int) round(self::WITHIN * $grain));
             $grain *= self::LEFT;
         }
 
-        return $raster->withPixels($pixels);
+        return $own < self::LEAST
+            ? $raster->withPixels($pixels)
+            : $raster->withPixels($pixels, 'The picture is grainy; its grain was smoothed away before it was looked at.');
     }
 
     /**
@@ -77,7 +78,8 @@ final class Grain
         for ($y = 1; $y < $height - 1; $y++) {
             for ($x = 1, $i = $y * $width + 1; $x < $width - 1; $x++, $i++) {
                 $own = $p[$i];
-                if ($own >> 24 !== 0) {
+                $isEven = $own === $p[$i - 1] && $own === $p[$i + 1] && $own === $p[$i - $width] && $own === $p[$i + $width];
+                if ($isEven || $own >> 24 !== 0) {
                     continue;
                 }
                 [$r, $g, $b] = [$own >> 16, ($own >> 8) & 255, $own & 255];

@@ -136,8 +136,9 @@ final readonly class Raster
      * The same picture, its pixels others.
      *
      * @param  list<int>  $pixels  as many
+     * @param  string  ...$notices  what was done to it
      */
-    public function withPixels(array $pixels): self
+    public function withPixels(array $pixels, string ...$notices): self
     {
         return new self(
             $pixels,
@@ -145,7 +146,7 @@ final readonly class Raster
             $this->height,
             $this->ownWidth,
             $this->ownHeight,
-            $this->notices,
+            [...$this->notices, ...array_values($notices)],
             $this->isLossy,
         );
     }
