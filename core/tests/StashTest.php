@@ -160,6 +160,30 @@ describe('a palette', function () {
         expect(Palette::read(Palette::write('Stash', $colours), $refused))->toEqual($colours)->and($refused)->toBe([]);
     });
 
+    it('is written line for line as its format has it, a name on one line whatever is in it', function () {
+        $colours = [["Te\tal\r\nblue", Srgb::hex('#2f8f86')], ['Snow', Srgb::hex('#f8f4ec')]];
+        expect(Palette::write("My\nstash", $colours))
+            ->toBe("GIMP Palette\nName: My stash\nColumns: 8\n#\n 47 143 134\tTe al  blue\n248 244 236\tSnow\n");
+    });
+
+    it('is read with a mark before it, other line ends and letters, and as people leave it', function () {
+        $refused = [];
+        $read = static function (string $bytes) use (&$refused): array {
+            return array_map(static fn (array $c): array => [$c[0], $c[1]->toHex()], Palette::read($bytes, $refused));
+        };
+        expect($read("\xEF\xBB\xBF GIMP Palette \r\nname: x\r\ncolumns: 4\r\n# 1 2 3\r\n\r\n   \r\n  255 0 1   Red  \r\n0 0 0 Untitled\r\n"))
+            ->toBe([['Red', '#ff0001'], ['Colour 2', '#000000']])
+            ->and($read("GIMP Palette\r1 2 3\tGr\xFCn\r"))
+            ->toBe([['Grün', '#010203']])
+            ->and($refused)
+            ->toBe([]);
+        $read("GIMP Palette\n0 256 0 x\n0 0 256\n256 255 255\n   1 2 ".str_repeat('3', 80));
+        expect(array_keys($refused))
+            ->toBe([2, 3, 4, 5])
+            ->and($refused[5])
+            ->toBe('"1 2 '.str_repeat('3', 56).'" is no colour: three numbers from 0 to 255, then a name.');
+    });
+
     it('reads 5,000 colours, names the nameless, and tells bad lines by number', function () {
         $lines = ['GIMP Palette', 'Name: Many', '#'];
         for ($i = 0; $i < 5000; $i++) {
@@ -181,8 +205,8 @@ describe('a palette', function () {
 
     it('refuses what is no palette', function () {
         $refused = [];
-        Palette::read("name,colour\n", $refused);
-    })->throws(WoolRefused::class, 'begins with the line');
+        Palette::read('name,'.str_repeat('x', 60)."\n", $refused);
+    })->throws(WoolRefused::class, 'this one begins with "name,'.str_repeat('x', 35).'".');
 });
 
 describe('the cheapest packs', function () {

@@ -123,6 +123,55 @@ describe('matching', function () {
             ->toEqualWithDelta(0.0, 1e-9);
     });
 
+    it('tells it of a detail on its part and of joined parts, once for each pair, and not of what does not touch', function () {
+        $one = ['mix' => [['wool' => 'Sea', 'percent' => 1]]];
+        $colours = [['key' => 'teal', 'hex' => '#2f8f86'] + $one, ['key' => 'deep', 'hex' => '#2a5f5a'] + $one];
+        $part = static fn (string $key, string $colour, array $more = []): array => Figures::part(
+            $key, 'ball', 20, 20, 20, more: ['colour' => $colour] + $more,
+        );
+        $pairs = static function (array $parts, array $details) use ($colours): array {
+            $figure = Figures::read(Figures::document($parts, $details, ['colours' => $colours]));
+
+            return array_column(Matching::conflicts($figure, Matching::of($figure, stashOf(['Sea' => '#378882', 'Undyed' => '']))), 'colours');
+        };
+        $dot = ['key' => 'dot', 'on' => 'a', 'kind' => 'disc', 'widthMm' => 4, 'colour' => 'deep'];
+        $joined = $part('b', 'deep', ['join' => ['to' => 'a']]);
+        expect($pairs([$part('a', 'teal')], [$dot]))
+            ->toBe([['deep', 'teal']])
+            ->and($pairs([$part('a', 'teal'), $joined], [$dot, ['key' => 'spot'] + $dot]))
+            ->toBe([['deep', 'teal']])
+            ->and($pairs([$part('a', 'teal'), $part('b', 'deep')], []))
+            ->toBe([])
+            ->and($pairs([$part('a', 'deep')], [$dot]))
+            ->toBe([]);
+    });
+
+    it('knows the weight of a metre of yarn, of a colour that is one yarn alone', function () {
+        $document = Figures::document([Figures::part('a', 'ball', 20, 20, 20)]);
+        $document['colours'][1]['mix'] = [['wool' => 'Thick', 'percent' => 50], ['wool' => 'Thin', 'percent' => 50]];
+        $stash = stashOf(['Thick' => '#2f8f86', 'Thin' => '#1b1b1d'], 50.0, Preparation::Yarn) + [
+            3 => new StashWool(3, 'Batt', Srgb::hex('#f8f4ec'), 'wool', Preparation::CardedBatting, 50.0),
+        ];
+        $stash[1] = new StashWool(id: 1, name: 'Thick', colour: Srgb::hex('#2f8f86'), material: 'wool', preparation: Preparation::Yarn,
+            freeG: 50.0, gPerM: 2.5);
+        expect(Matching::yarns(Matching::of(Figures::read($document), $stash), $stash))->toBe(['teal' => 2.5]);
+    });
+
+    it('takes a wool that is gone for the drawn colour, and what was chosen as chosen, however bad it is', function () {
+        $document = Figures::document([Figures::part('a', 'ball', 20, 20, 20)]);
+        $document['colours'][0]['mix'] = [['wool' => 'Brick', 'percent' => 30]];
+        $document['colours'][1]['mix'] = [['wool' => 'Gone', 'percent' => 50], ['wool' => 'Brick', 'percent' => 50]];
+        $matches = Matching::of(Figures::read($document), stashOf(['Brick' => '#b3523b', 'Core' => '']));
+        expect([$matches['teal']->shares, $matches['teal']->hex, $matches['teal']->isChosen])
+            ->toBe([[1 => 1.0], '#b3523b', true])
+            ->and($matches['teal']->difference)
+            ->toBeGreaterThan(30.0)
+            ->and([$matches['black']->shares, $matches['black']->hex, $matches['black']->difference, $matches['black']->isChosen])
+            ->toBe([[], '#1b1b1d', 0.0, true])
+            ->and([$matches['white']->hex, $matches['white']->difference, $matches['white']->isChosen, $matches['white']->gone])
+            ->toBe(['#f8f4ec', 0.0, false, []]);
+    });
+
     it('puts differences into words', function (float $difference, string $word) {
         expect(Nearness::of($difference)->value)->toBe($word);
     })->with([
@@ -637,6 +686,8 @@ describe('needs', function () use ($one) {
         [$a, $b] = $supply->needs;
         expect($b->spread->likelyG)
             ->toEqualWithDelta(3 * $a->spread->likelyG, 1e-9)
+            ->and(array_column(array_column($supply->document()['matches'], null, 'colour')['teal']['shares'], 'percent'))
+            ->toEqualWithDelta([25, 75], 1e-9)
             ->and($b->lackG())
             ->toEqualWithDelta($b->wantG - 0.1, 1e-9)
             ->and($supply->cost())
