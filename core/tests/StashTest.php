@@ -171,7 +171,8 @@ describe('a palette', function () {
         $read = static function (string $bytes) use (&$refused): array {
             return array_map(static fn (array $c): array => [$c[0], $c[1]->toHex()], Palette::read($bytes, $refused));
         };
-        expect($read("\xEF\xBB\xBF GIMP Palette \r\nname: x\r\ncolumns: 4\r\n# 1 2 3\r\n\r\n   \r\n  255 0 1   Red  \r\n0 0 0 Untitled\r\n"))
+        $head = "\xEF\xBB\xBF GIMP Palette \r\nname: x\r\ncolumns: 4\r\n# 1 2 3\r\n\r\n   \r\n";
+        expect($read($head."  255 0 1   Red  \r\n0 0 0 Untitled\r\n"))
             ->toBe([['Red', '#ff0001'], ['Colour 2', '#000000']])
             ->and($read("GIMP Palette\r1 2 3\tGr\xFCn\r"))
             ->toBe([['Grün', '#010203']])

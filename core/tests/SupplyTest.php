@@ -132,7 +132,9 @@ describe('matching', function () {
         $pairs = static function (array $parts, array $details) use ($colours): array {
             $figure = Figures::read(Figures::document($parts, $details, ['colours' => $colours]));
 
-            return array_column(Matching::conflicts($figure, Matching::of($figure, stashOf(['Sea' => '#378882', 'Undyed' => '']))), 'colours');
+            $matches = Matching::of($figure, stashOf(['Sea' => '#378882', 'Undyed' => '']));
+
+            return array_column(Matching::conflicts($figure, $matches), 'colours');
         };
         $dot = ['key' => 'dot', 'on' => 'a', 'kind' => 'disc', 'widthMm' => 4, 'colour' => 'deep'];
         $joined = $part('b', 'deep', ['join' => ['to' => 'a']]);
