@@ -37,6 +37,28 @@ describe('a wool as it is written down', function () {
             ->toBe('teal');
     });
 
+    it('keeps every member, with the most that is taken, and nothing where nothing is said', function () {
+        $faults = [];
+        $most = ['name' => str_repeat('ä', 120), 'material' => 'CORE-WOOL', 'gramsLeft' => 200_000, 'micron' => ' 80 ', 'packG' => '50,5',
+            'maker' => ' '.str_repeat('m', 201)];
+        expect(WoolEntry::of($most, $faults))
+            ->material->toBe('core-wool')
+            ->gramsLeft->toBe(200_000.0)
+            ->micron->toBe(80.0)
+            ->packG->toBe(50.5)
+            ->maker->toBe(str_repeat('m', 200))
+            ->and(WoolEntry::of(['name' => 'A', 'micron' => '  ', 'price' => null], $faults))
+            ->gramsLeft->toBe(0.0)
+            ->micron->toBeNull()
+            ->price->toBeNull()
+            ->packG->toBeNull()
+            ->colour->toBeNull();
+        WoolEntry::of(['name' => str_repeat('ä', 121), 'gramsLeft' => 200_000.1, 'micron' => 7.9, 'hex' => ['#000000']], $faults);
+        expect(array_keys($faults))->toBe(['name', 'gramsLeft', 'micron'])->and($faults['name'])->toContain(str_repeat('ä', 30).' ...');
+        WoolEntry::of(['name' => ['A']], $faults);
+        expect($faults)->toHaveKey('name');
+    });
+
     it('takes the material from the preparation', function (string $preparation, string $material) {
         $faults = [];
         expect(WoolEntry::of(['name' => 'A', 'preparation' => $preparation], $faults)?->material)->toBe($material);
@@ -115,6 +137,42 @@ describe('a stash as CSV', function () {
         expect($western->wools[0]->name)->toBe('Grün')->and($western->notices[0])->toContain('not UTF-8');
         $marked = StashTable::read("\xEF\xBB\xBFname\tgrams\nA\t1\n");
         expect($marked->wools[0]->name)->toBe('A')->and($marked->notices[0])->toContain('tabs');
+    });
+
+    it('is written line for line, and read from as little as a heading', function () {
+        $faults = [];
+        $wool = WoolEntry::of(['name' => 'Snow', 'gramsLeft' => 100, 'micron' => 21.5, 'price' => '0,05'], $faults);
+        expect(StashTable::write([$wool]))
+            ->toBe("name,colour,material,preparation,grams,micron,grams per metre,price,pack grams,maker\r\n"
+                ."Snow,,wool,carded batting,100,21.5,,0.05,,\r\n")
+            ->and(StashTable::read('name'))
+            ->wools->toBe([])
+            ->notices->toBe([])
+            ->and(StashTable::read("name,price\rA , 1.5\r\rB,\r")->wools)
+            ->toHaveCount(2)
+            ->each->toBeInstanceOf(WoolEntry::class)
+            ->and(StashTable::read("name;maker,price;grams\nA;x;2")->notices)
+            ->toBe([
+                'The columns are parted by semicolons here; that was taken into account.',
+                'Left alone, because we do not know them: maker,price.',
+            ])
+            ->and(StashTable::read('name,'.implode(',', range('a', 'k'))."\nA")->notices)
+            ->toBe(['Left alone, because we do not know them: a, b, c, d, e, f, g, h.'])
+            ->and(StashTable::read("name,name,,\nA,B,,\n"))
+            ->notices->toBe(['Left alone, because we do not know them: name.'])
+            ->wools->toHaveCount(1);
+        expect(static fn () => StashTable::read(str_repeat('x', 130)))
+            ->toThrow(WoolRefused::class, 'It reads: "'.str_repeat('x', 120).'". Known are: name, colour, material,');
+    });
+
+    it('reads 20,000 lines and says that there were more', function () {
+        $table = static fn (int $n): string => "name\n".implode("\n", array_map(static fn (int $i): string => "W$i", range(1, $n)));
+        expect(StashTable::read($table(20_000)))
+            ->wools->toHaveCount(20_000)
+            ->notices->toBe([])
+            ->and(StashTable::read($table(20_003)))
+            ->wools->toHaveCount(20_000)
+            ->notices->toBe(['Only the first 20000 lines were read.']);
     });
 
     it('keeps what is good and says of each bad line where and why', function () {
