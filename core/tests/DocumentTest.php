@@ -6,7 +6,9 @@ namespace Impa\Tests\Document;
 
 use Impa\Figure\DetailKind;
 use Impa\Figure\Fault;
+use Impa\Figure\Figure;
 use Impa\Figure\FigureCheck;
+use Impa\Figure\FigureRefused;
 use Impa\Figure\Finish;
 use Impa\Figure\Keep;
 use Impa\Figure\Method;
@@ -121,6 +123,43 @@ it('tells of what has the wrong form and makes no sense at once, whatever stands
     $told = faults(two(['colour' => 'mauve', 'shape' => $shape + ['kind' => 'ball', 'widthMm' => 4, 'heightMm' => 4, 'depthMm' => 4]]));
     expect($told)->toHaveKey('/parts/0/colour')->and(count($told))->toBeGreaterThan(1);
 })->with([[['kind' => 7]], [['widthMm' => 'wide']], [['outline' => [['x'], 'y', []]]], [['outline' => 4]], [['bendDeg' => []]]]);
+
+it('tells of numbers that no text can hold, wherever they stand, once and with their place', function () {
+    $document = '{"format": "impa-figure", "version": 1, "name": "A", "heightMm": 60, "colours": [{"key": "c", "hex": "#102030"}], '
+        .'"parts": [], "x-mine": {"list": [1.5, 1e400, {"deep": [-1e999]}], "fine": 2.5}, "x-own": 1e400}';
+    $told = array_map(static fn (Fault $f): string => $f->line(), FigureCheck::faults(json_decode($document)));
+    expect($told)->toBe([
+        '/x-mine/list/1: This number is too large to be kept.',
+        '/x-mine/list/2/deep/0: This number is too large to be kept.',
+        '/x-own: This number is too large to be kept.',
+    ]);
+    expect(array_map(static fn (Fault $f): string => $f->pointer, FigureCheck::faults([1])))->toBe(['']);
+});
+
+it('is not told twice of what has the wrong form already, itself or inside, and is told of its neighbours', function () {
+    $told = faults(two(['join' => ['to' => 7], 'colour' => 'mauve'], ['join' => ['to' => 'tail']]));
+    expect(array_keys($told))->toBe(['/parts/0/join/to', '/parts/0/colour', '/parts/1/join/to']);
+});
+
+it('refuses a document in one sentence, its faults counted', function () {
+    $why = static function (string $json): string {
+        try {
+            Figure::fromJson($json);
+        } catch (FigureRefused $refused) {
+            return $refused->getMessage();
+        }
+
+        return '';
+    };
+    expect($why(json_encode(two([], ['colour' => 'mauve']))))
+        ->toBe('The figure has a fault.')
+        ->and($why(json_encode(two(['colour' => 'mauve'], ['colour' => 'mauve']))))
+        ->toBe('The figure has 2 faults.')
+        ->and($why('{'))
+        ->toBe('This is not readable as JSON (syntax error). An impa-figure file is a JSON text.')
+        ->and($why('[]'))
+        ->toBe('The figure has a fault.');
+});
 
 it('tells of one circle once, and of no chain at all', function () {
     $part = static fn (string $key, string $to): array => Figures::part($key, 'ball', 20, 20, 20, more: ['join' => ['to' => $to]]);
