@@ -88,7 +88,7 @@ function drawings(string $set): array
 function rasterise(string $folder, string $name, string $body, float $side): void
 {
     $inked = static fn (string $more): string => (string) preg_replace(
-        '/<(path|circle|ellipse|rect|polygon)(?![a-z])(?![^>]*stroke=)/',
+        '/<(path|circle|ellipse|rect|polygon)(?![a-z])(?![^>]*stroke)/',
         sprintf('<$1 stroke="%s" stroke-width="%s" stroke-linejoin="round" stroke-linecap="round"%s', INK, INK_WIDTH * $side, $more),
         $body,
     );

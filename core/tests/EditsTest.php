@@ -249,6 +249,13 @@ it('moves a detail to another part at the same place: its points where it has so
     $disc = $detail([]);
     Draft::moveDetail($disc, $at(0, 60), $at(10, 20));
     expect($disc)->xMm->toEqual(-9)->yMm->toEqual(42);
+    // Where no place is said it is the middle; places are kept to a hundredth.
+    $middle = json_decode('{"on": "p0"}');
+    Draft::moveDetail($middle, $at(0.123, 60.123), $at(10, 20));
+    expect($middle)->xMm->toBe(-9.88)->yMm->toBe(40.12);
+    $line = json_decode('{"on": "p0", "pointsMm": [[0, 0], [0.111, 0.222]]}');
+    Draft::moveDetail($line, $at(0.123, 60.123), $at(10, 20));
+    expect($line->pointsMm)->toBe([[-9.88, 40.12], [-9.77, 40.35]]);
 });
 
 it('counts as nearest what is so for its longer side, along either axis, from the middle of a line', function (bool $across) {
@@ -256,17 +263,29 @@ it('counts as nearest what is so for its longer side, along either axis, from th
     $heir = static fn (string $key, float $along, float $w, float $h): object => json_decode(
         (string) json_encode(Figures::part($key, 'ball', ...$at($along, $w, $h))),
     );
-    // 18 mm from the middle of what is 60 mm long, 12 from that of what is 20: the first is nearer, for its size.
-    [$middle, $ends] = $across ? [[10, 1], [[6, -1], [10, -1]]] : [[1, 10], [[-1, 6], [-1, 10]]];
-    $line = ['kind' => 'line', 'widthMm' => 1, 'xMm' => $middle[0], 'yMm' => $middle[1], 'pointsMm' => $ends];
+    $line = static fn (string $key, array $middle, array $ends): array => [
+        'key' => $key, 'on' => 'body', 'kind' => 'line', 'widthMm' => 1, 'colour' => 'black',
+        'xMm' => $middle[(int) ! $across], 'yMm' => $middle[(int) $across],
+        'pointsMm' => array_map(static fn (array $p): array => $across ? $p : array_reverse($p), $ends),
+    ];
+    $cone = static fn (string $key, float $along): array => Figures::part(
+        $key, 'cone', 4, 4, 4, $across ? $along : 0, $across ? 40 : 40 + $along, more: ['join' => ['to' => 'body']],
+    );
+    // 18 mm along: so far from the middle of what is 60 mm long, and 12 from that of what is 20, the first is nearer for its size; 24
+    // mm along the second is.
     $draft = Draft::of(Figures::read(Figures::document(
-        [Figures::part('body', 'ball', 80, 80, 80, 0, 40), Figures::part('ear', 'cone', 4, 4, 4, $across ? 18 : 0, $across ? 40 : 58, 0, [
-            'join' => ['to' => 'body'],
-        ])],
-        [$line + ['key' => 'seam', 'on' => 'body', 'colour' => 'black']],
+        [Figures::part('body', 'ball', 80, 80, 80, 0, 40), $cone('ear', 18), $cone('horn', 24)],
+        [
+            $line('seam', [10, 1], [[6, -1], [10, -1]]),
+            $line('tip', [12, 1], [[10, -1], [14, -1]]),
+            ['key' => 'dot', 'on' => 'body', 'kind' => 'disc', 'widthMm' => 3, 'colour' => 'black'],
+        ],
     )));
     $draft->replacePart('body', [$heir('small', 30, 20, 20), $heir('long', 0, 10, 60)]);
-    expect([$draft->detail('seam')->on, $draft->part('ear')->join->to])->toBe(['long', 'long']);
+    expect(array_map(static fn (string $key): string => $draft->detail($key)->on, ['seam', 'tip', 'dot']))
+        ->toBe(['long', 'small', 'long'])
+        ->and([$draft->part('ear')->join->to, $draft->part('horn')->join->to])
+        ->toBe(['long', 'small']);
 })->with([true, false]);
 
 it('gives a copy that shares nothing, a number with its point as it was', function () {
