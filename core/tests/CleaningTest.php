@@ -149,6 +149,14 @@ describe('pixel art', function () {
         expect(PixelArt::cells($sprite($cells, $side, $round)))->toBe([$cells, $cells]);
     })->with([[16, 256], [40, 512], [32, 300], [24, 240]]);
 
+    it('is a small picture of few colours as it was drawn, and not one whose edges are smooth', function () use ($sprite) {
+        $round = static fn (float $x, float $y): bool => hypot($x, $y) < 20;
+        expect(PixelArt::cells($sprite(48, 48, $round)))
+            ->toBe([48, 48])
+            ->and(PixelArt::cells(imagescale($sprite(48, 480, $round), 150, -1, IMG_BICUBIC)))
+            ->toBeNull();
+    });
+
     it('is no drawing with smooth edges, no grain, and nothing plain', function () use ($sprite) {
         $smooth = imagecreatetruecolor(300, 300);
         imagefilledellipse($smooth, 150, 140, 200, 180, 0xC04050);
@@ -156,7 +164,7 @@ describe('pixel art', function () {
             ->toBeNull()
             ->and(PixelArt::cells($sprite(300, 300, static fn (): bool => mt_rand(0, 1) === 1)))
             ->toBeNull()
-            ->and(PixelArt::cells(imagecreatetruecolor(100, 100)))
+            ->and(PixelArt::cells(imagecreatetruecolor(300, 300)))
             ->toBeNull();
     });
 

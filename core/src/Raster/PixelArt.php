@@ -22,6 +22,9 @@ final class PixelArt
     /** Finer cells than these are a drawing's own pixels. */
     private const MOST = 160;
 
+    /** A picture no larger than that, of no more colours than these, is a sprite as it was drawn: every pixel is a cell. */
+    private const SPRITE_COLOURS = 48;
+
     /** Rows and columns that are looked at, evenly spread. */
     private const LINES = 160;
 
@@ -36,6 +39,9 @@ final class PixelArt
     public static function cells(GdImage $image): ?array
     {
         [$width, $height] = [imagesx($image), imagesy($image)];
+        if (max($width, $height) <= self::MOST && self::colours($image, self::SPRITE_COLOURS) <= self::SPRITE_COLOURS) {
+            return [$width, $height];
+        }
         $across = self::changes($width, $height, static fn (int $x, int $y): int => (int) imagecolorat($image, $x, $y));
         $down = self::changes($height, $width, static fn (int $y, int $x): int => (int) imagecolorat($image, $x, $y));
         if (count($across) < 2 || count($down) < 2) {
@@ -51,6 +57,19 @@ final class PixelArt
         }
 
         return null;
+    }
+
+    /** How many colours a picture has; counted no further than one more than so many. */
+    private static function colours(GdImage $image, int $most): int
+    {
+        $seen = [];
+        for ($y = 0; $y < imagesy($image); $y++) {
+            for ($x = 0; $x < imagesx($image) && count($seen) <= $most; $x++) {
+                $seen[(int) imagecolorat($image, $x, $y)] = true;
+            }
+        }
+
+        return count($seen);
     }
 
     /** A picture whose every pixel is one cell, enlarged so often that its longer side has so many pixels, its stairs smoothed. */
