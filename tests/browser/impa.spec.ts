@@ -286,6 +286,7 @@ test('everything works by keys alone', async ({ page }) => {
   await page.keyboard.press('?')
   await expect(page.getByRole('dialog')).toContainText('nudge what is selected')
   await page.keyboard.press('Escape')
+  await expect(page.getByRole('dialog')).toBeHidden()
   await page.keyboard.press('1')
   await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible()
 })
