@@ -22,7 +22,11 @@ beforeEach(() => {
   vi.stubGlobal('document', { cookie: 'a=b; XSRF-TOKEN=abc%3D' })
   vi.stubGlobal('fetch', answer)
 })
-afterEach(() => answer.mockReset())
+afterEach(() => {
+  answer.mockReset()
+  // Files share a window: the next one is read with its own document.
+  vi.unstubAllGlobals()
+})
 
 const look = (
   onProgress: (doing: string, share: number) => void = () => undefined,
