@@ -1,6 +1,7 @@
 import { expect, test, type Page } from '@playwright/test'
 import { execFileSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
+import { choose } from './choose'
 import { layDemo } from './lay'
 import { expectNoSeriousFault } from './seriousFaults'
 
@@ -36,20 +37,11 @@ test('a face is read out in the order of laying, measured, and seen from afar', 
 
   // From eye to eye, and every mark from another anchor than the crown.
   const measure = page.getByRole('group', { name: 'From mark to mark' })
-  await measure.locator('.v-select').nth(0).click()
-  await page
-    .getByRole('option', { name: /, right$/ })
-    .first()
-    .click()
-  await measure.locator('.v-select').nth(1).click()
-  await page
-    .getByRole('option', { name: /, left$/ })
-    .first()
-    .click()
+  await choose(page, measure.locator('.v-select').nth(0), /, right$/)
+  await choose(page, measure.locator('.v-select').nth(1), /, left$/)
   await expect(measure.getByRole('status')).toContainText(/mm by calipers, [\d.]+ by tape/)
   const marks = page.getByRole('region', { name: 'Marks' })
-  await marks.locator('.v-select').first().click()
-  await page.getByRole('option', { name: 'Mouth' }).click()
+  await choose(page, marks.locator('.v-select').first(), 'Mouth')
   await expect(page.locator('[data-mark=mouth]')).toHaveText('0.0')
   await expect(marks).toContainText('Down (-: up)')
 

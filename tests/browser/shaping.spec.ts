@@ -3,6 +3,7 @@ import { execFileSync } from 'node:child_process'
 import { mkdtempSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { choose } from './choose'
 import { lay } from './lay'
 import { toTheShapes } from './onwards'
 import { expectNoSeriousFault } from './seriousFaults'
@@ -139,8 +140,7 @@ test('a drawing is reviewed: all taken but one, one cut, two merged, one drawn r
   await page.keyboard.press('Escape')
   await page.getByRole('button', { name: 'Size by a part or an object' }).click()
   const sizing = page.getByRole('dialog')
-  await sizing.locator('.v-select').nth(1).click()
-  await page.getByRole('option', { name: /^Head/ }).click()
+  await choose(page, sizing.locator('.v-select').nth(1), /^Head/)
   await sizing.getByLabel('is to be so wide').fill('50')
   await sizing.getByLabel('is to be so wide').press('Enter')
   await expect(sizing).toContainText('times the wool')
@@ -264,15 +264,12 @@ test('several parts move, hide and lock together; the middle line and the pictur
 test('the figure is compared with its drawing, looked at nearer and from all sides', async ({ page }) => {
   await lay(page, 'bobbin', 100)
   const show = page.locator('.compare')
-  await show.click()
-  await page.getByRole('option', { name: 'Slider' }).click()
+  await choose(page, show, 'Slider')
   await expect(page.getByText(/9\d\.\d % alike/)).toBeVisible()
   await page.getByLabel('From the drawing to the figure').fill('0.2')
-  await show.click()
-  await page.getByRole('option', { name: 'Differences' }).click()
+  await choose(page, show, 'Differences')
   await expect(page.locator('g.difference image')).toBeVisible()
-  await show.click()
-  await page.getByRole('option', { name: 'Outlines' }).click()
+  await choose(page, show, 'Outlines')
   const scale = () => page.locator('svg.board').evaluate((svg: SVGSVGElement) => svg.getScreenCTM()!.a)
   const far = await scale()
   await page.locator('svg.board').hover()
@@ -349,8 +346,7 @@ test('review, sizing, cards and comparing have no serious fault for a screen rea
   await page.getByRole('button', { name: /^Review/ }).click()
   await expectNoSeriousFault(page, 'review')
   await page.getByRole('region', { name: 'Review of what was seen' }).getByRole('button', { name: 'Done' }).click()
-  await page.locator('.compare').click()
-  await page.getByRole('option', { name: 'Slider' }).click()
+  await choose(page, page.locator('.compare'), 'Slider')
   await expect(page.getByText(/% alike/)).toBeVisible()
   await expectNoSeriousFault(page, 'slider')
   await page.keyboard.press('Escape')

@@ -3,6 +3,7 @@ import { execFileSync } from 'node:child_process'
 import { mkdtempSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { choose, list } from './choose'
 import { layDemo } from './lay'
 import { expectNoSeriousFaultInAnyLight } from './seriousFaults'
 
@@ -15,11 +16,6 @@ interface Wool {
 }
 const wools = async (page: Page) => ((await (await page.request.get('/api/wools')).json()) as { wools: Wool[] }).wools
 const wool = async (page: Page, name: string) => (await wools(page)).find((w) => w.name === name)!
-
-async function choose(page: Page, field: string, option: string | RegExp): Promise<void> {
-  await page.locator('.v-select').filter({ hasText: field }).click()
-  await page.getByRole('option', { name: option }).click()
-}
 
 test('the stash comes from a table; what it would change is shown first, bad lines are told, nothing counts twice', async ({
   page,
@@ -85,9 +81,8 @@ test('a wool is put on the scale, taken at rest, changed, thrown away and taken 
   await page.getByRole('button', { name: 'Take it back' }).click()
   await expect(page.getByRole('button', { name: /^Test fog/ })).toBeVisible()
 
-  await choose(page, 'From', 'Snow tops')
-  await page.locator('.ramp .v-select').nth(1).click()
-  await page.getByRole('option', { name: 'Harbour' }).click()
+  await choose(page, page.locator('.ramp .v-select').nth(0), 'Snow tops')
+  await choose(page, page.locator('.ramp .v-select').nth(1), 'Harbour')
   await expect(page.getByRole('list', { name: 'From Snow tops to Harbour' }).getByRole('listitem')).toHaveCount(5)
 })
 
@@ -206,10 +201,10 @@ test('the shopping list is asked of the stand-in shop, which may be sold out or 
     await page.getByRole('button', { name: button }).click()
     expect(readFileSync(await (await file).path(), 'latin1').slice(0, 40)).toContain(begins)
   }
-  await choose(page, 'The stand-in shop is', 'closed')
+  await choose(page, list(page, 'The stand-in shop is'), 'closed')
   await expect(page.getByRole('alert')).toContainText('does not answer')
   await expect(page.locator('.list')).toContainText('lacking')
-  await choose(page, 'If it runs out', /Never again/)
+  await choose(page, list(page, 'If it runs out'), /Never again/)
   await expect(page.locator('.list')).toContainText('lacking')
 })
 

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { computed, shallowRef } from 'vue'
+import { computed, onScopeDispose, shallowRef } from 'vue'
 import { api, type RecutAct } from '../api/client'
 import type { Detail, Figure, Part } from '../api/figure'
 import { useHistory, type History } from './history'
@@ -50,9 +50,21 @@ export const useFigure = defineStore('figure', () => {
   /** What was changed in the last half second is sent before another figure lies on the table. */
   function leave({ session: left }: Open): void {
     void left.saved().then((isSaved) => {
-      if (isSaved && current.value?.session !== left) open_.delete(left.id)
+      if (isSaved && current.value?.session !== left && open_.get(left.id)?.session === left) open_.delete(left.id)
     })
   }
+
+  /** A figure that goes into the bin is saved first, as it may be brought back; then nothing is asked about it any more. */
+  async function letGo(figureId: number): Promise<void> {
+    const gone = open_.get(figureId)
+    if (!gone) return
+    await gone.session.saved()
+    gone.session.close()
+    open_.delete(figureId)
+    if (current.value === gone) current.value = null
+  }
+
+  onScopeDispose(() => open_.forEach(({ session }) => session.close()))
 
   /** Changes the document through a function; one step of undo. Changes of one gesture are one step together. */
   function change(how: (document: Figure) => void, gesture = ''): void {
@@ -206,6 +218,7 @@ export const useFigure = defineStore('figure', () => {
     colourOf,
     colourName,
     open,
+    letGo,
     change,
     changePart,
     changeDetail,

@@ -149,6 +149,48 @@ describe('a change of the last half second', () => {
   })
 })
 
+describe('a figure that goes into the bin', () => {
+  it('is saved first, lies no more on the table, and nothing is asked about it afterwards', async () => {
+    const save = vi.spyOn(api, 'save').mockImplementation((id, revision) => Promise.resolve(found(id, revision + 1)))
+    const figure = useFigure()
+    await figure.open(1)
+    rename('At the last moment')
+    await figure.letGo(1)
+    expect(save.mock.calls.map((c) => [c[0], c[2].name])).toEqual([[1, 'At the last moment']])
+    expect([figure.id, figure.document]).toEqual([0, null])
+    await vi.advanceTimersByTimeAsync(5000)
+    expect(save).toHaveBeenCalledTimes(1)
+  })
+
+  it('asks nothing more of a server that would not save it, and is asked for anew when it is brought back', async () => {
+    const save = vi.spyOn(api, 'save').mockRejectedValue(new Refusal(507, 'The disk is full.'))
+    const figure = useFigure()
+    await figure.open(1)
+    rename('Never saved')
+    await figure.letGo(1)
+    const tries = save.mock.calls.length
+    await vi.advanceTimersByTimeAsync(5000)
+    expect(save).toHaveBeenCalledTimes(tries)
+    await figure.open(1)
+    expect(figure.document?.name).toBe('Never saved')
+    expect(vi.mocked(api.figure)).toHaveBeenCalledTimes(2)
+  })
+
+  it('waits until it was fetched, so that no answer tells of a figure that is not there', async () => {
+    const answer = late<SavedFigure>()
+    vi.mocked(api.figure).mockReturnValue(answer.promise)
+    const figure = useFigure()
+    void figure.open(1)
+    let isGone = false
+    void figure.letGo(1).then(() => (isGone = true))
+    await settle()
+    expect(isGone).toBe(false)
+    answer.come(found(1))
+    await settle()
+    expect(isGone).toBe(true)
+  })
+})
+
 describe('wool that is set aside or used up', () => {
   const wool: FigureWool = { state: 'aside', aside: [], used: [] }
   beforeEach(() => {

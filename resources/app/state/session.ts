@@ -34,6 +34,8 @@ export interface Session {
   done: Ref<string[]>
   reckoning: Ref<boolean>
   load(): Promise<void>
+  /** Nothing goes out any more of its own accord. */
+  close(): void
   lay(next: Figure): void
   edit<T>(ask: () => Promise<T>): Promise<T>
   save(keepalive?: boolean): Promise<void>
@@ -58,6 +60,7 @@ export function openSession(id: number): Session {
   const reckoning = ref(false)
   const draftKey = `impa:draft:${id}`
   let timer = 0
+  let loading: Promise<void> | null = null
   let asked: AbortController | null = null
   // One save at a time: a second one on its way would be stale by the first, and told so.
   let onItsWay: Promise<void> | null = null
@@ -66,7 +69,9 @@ export function openSession(id: number): Session {
   const edits = ref(0)
   let lastEdit: Promise<unknown> = Promise.resolve()
 
-  async function load(): Promise<void> {
+  const load = (): Promise<void> => (loading = fetchAll())
+
+  async function fetchAll(): Promise<void> {
     try {
       const [found, steps] = await Promise.all([api.figure(id), api.steps(id)])
       revision.value = found.revision
@@ -186,10 +191,16 @@ export function openSession(id: number): Session {
 
   /** Waits until the server has what stands here; false where it cannot be had. */
   async function saved(): Promise<boolean> {
+    await loading
     while (edits.value) await lastEdit
     if (saveState.value === 'failed') await save()
     while (saveState.value === 'waiting' || saveState.value === 'saving') await save()
     return saveState.value === 'saved'
+  }
+
+  function close(): void {
+    window.clearTimeout(timer)
+    asked?.abort()
   }
 
   /** After somebody else saved: keeps this window's figure, or takes the other one; gives back what was let go. */
@@ -238,6 +249,7 @@ export function openSession(id: number): Session {
     done,
     reckoning,
     load,
+    close,
     lay,
     save,
     saved,

@@ -5,10 +5,12 @@ import { useRouter } from 'vue-router'
 import type { CardPage } from '../../api/answers'
 import { api } from '../../api/client'
 import type { Figure } from '../../api/figure'
+import { useFigure } from '../../state/figure'
 import FigureCard from './FigureCard.vue'
 import NewFigureDialog from './NewFigureDialog.vue'
 
 const router = useRouter()
+const figure = useFigure()
 const shelf = ref<CardPage | null>(null)
 const trouble = ref('')
 const dropped = ref<File | null>(null)
@@ -69,6 +71,7 @@ async function startPlain(): Promise<void> {
 }
 
 async function throwAway(card: { id: number; name: string }): Promise<void> {
+  await figure.letGo(card.id)
   await api.throwAway(card.id)
   thrown.value = card
   await load(shelf.value?.page)
