@@ -80,14 +80,20 @@ function meridianMm(Stack $solid, float $forwardDeg, array $levels): array
 {
     $size = $solid->size();
     [$cos, $sin] = [cos(deg2rad($forwardDeg)), sin(deg2rad($forwardDeg))];
-    $course = [];
-    foreach ([-1, 1] as $side) {
-        for ($i = 0; $i <= 20_000; $i++) {
-            $t = 0.5 + ($side / 2) * cos((M_PI * $i) / 20_000);
-            [$up, $out] = [($t - 0.5) * $size->heightMm, (($side * $size->depthMm) / 2) * $solid->profile($t)];
-            $course[] = [$up * $cos - $out * $sin, $up * $sin + $out * $cos];
-        }
+    $skin = [[], []];
+    for ($i = 0; $i <= 20_000; $i++) {
+        $t = 0.5 - 0.5 * cos((M_PI * $i) / 20_000);
+        [$up, $out] = [($t - 0.5) * $size->heightMm, ($size->depthMm / 2) * $solid->profile($t)];
+        $skin[0][] = [$up, -$out];
+        $skin[1][] = [$up, $out];
     }
+    // Up behind, over what may be a flat top, down in front.
+    [$up, $out] = [$size->heightMm / 2, ($size->depthMm / 2) * $solid->profile(1.0)];
+    $flat = array_map(static fn (int $i): array => [$up, ($out * $i) / 2000], $out > 1e-6 ? range(-1999, 1999) : []);
+    $course = array_map(
+        static fn (array $p): array => [$p[0] * $cos - $p[1] * $sin, $p[0] * $sin + $p[1] * $cos],
+        [...$skin[0], ...$flat, ...array_reverse($skin[1])],
+    );
     // A flat top is highest all along: its middle counts.
     $highest = array_keys(array_column($course, 0), max(array_column($course, 0)));
     $length = 0.0;
@@ -121,7 +127,9 @@ it('measures down from the true crown within 0.1 mm, however the piece leans: al
         foreach (meridianMm($part->solid, $forwards, $levels) as $k => $meridian) {
             if ($meridian !== null) {
                 $compared++;
-                expect(TapeMark::downMm($surface, $levels[$k]))->toEqualWithDelta($meridian, 0.02);
+                // The tape is laid in steps, which are coarser than a cup's tight rims.
+                $delta = $kind === ShapeKind::Cup ? 0.1 : 0.02;
+                expect(TapeMark::downMm($surface, $levels[$k]))->toEqualWithDelta($meridian, $delta);
             }
         }
     }

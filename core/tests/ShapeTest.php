@@ -83,6 +83,37 @@ function gammaOf(float $x): float
     return sqrt(2 * M_PI) * $t ** ($x + 0.5) * exp(-$t) * $sum;
 }
 
+/**
+ * A convex body that a ball of radius r is rolled round (Steiner's formula): volume and area from its own volume, area and integral
+ * of mean curvature (Santalo, Integral Geometry and Geometric Probability; from memory).
+ */
+function rolledRound(float $volume, float $area, float $meanCurvature, float $r): array
+{
+    return [
+        $volume + $area * $r + $meanCurvature * $r ** 2 + (4 / 3) * M_PI * $r ** 3,
+        $area + 2 * $meanCurvature * $r + 4 * M_PI * $r ** 2,
+    ];
+}
+
+/** A cup is a frustum that a ball is rolled round; a frustum's edges turn by the angles to its side, its side by pi times its height. */
+function cup(float $top, float $bottom, float $height, float $r): array
+{
+    [$t, $b, $h] = [$top - $r, $bottom - $r, $height - 2 * $r];
+    [$volume, $side] = frustum($t, $b, $h);
+    $atTop = M_PI - atan2($h, $t - $b);
+    $mean = M_PI * $h + M_PI * ($t * $atTop + $b * (M_PI - $atTop));
+
+    return rolledRound($volume, $side + M_PI * ($t ** 2 + $b ** 2), $mean, $r);
+}
+
+/** A block with all its edges alike is a box that a ball is rolled round. */
+function block(float $w, float $h, float $d, float $r): array
+{
+    [$a, $b, $c] = [$w - 2 * $r, $h - 2 * $r, $d - 2 * $r];
+
+    return rolledRound($a * $b * $c, 2 * ($a * $b + $b * $c + $c * $a), M_PI * ($a + $b + $c), $r);
+}
+
 it('weighs up every standing shape within 0.1 % of its closed form', function (Solid $shape, float $volumeMm3, ?float $areaMm2) {
     expect($shape->volumeCm3())->toEqualWithDelta($volumeMm3 / 1000, $volumeMm3 / 1e6);
     if ($areaMm2 !== null) {
@@ -112,6 +143,47 @@ it('weighs up every standing shape within 0.1 % of its closed form', function (S
 
             return ((M_PI / 4) * 30 * 28 * 38 * (4 / 3 + (4 * $k * $k) / 15)) / 2 / $max ** 2;
         })(),
+        null,
+    ],
+    'a cup, wider above' => fn () => [
+        solid('cup', 30, 26, 30, ['topMm' => 30.0, 'bottomMm' => 20.0, 'edgeMm' => 3.0]),
+        ...cup(15, 10, 26, 3),
+    ],
+    'a cup, wider below' => fn () => [
+        solid('cup', 30, 26, 30, ['topMm' => 12.0, 'bottomMm' => 30.0, 'edgeMm' => 2.0]),
+        ...cup(6, 15, 26, 2),
+    ],
+    'a cup with sharp rims' => fn () => [
+        solid('cup', 30, 26, 30, ['topMm' => 30.0, 'bottomMm' => 20.0, 'edgeMm' => 0.0]),
+        ...cup(15, 10, 26, 0),
+    ],
+    'a cup as flat as its rims are round' => fn () => [
+        solid('cup', 30, 6, 30, ['topMm' => 30.0, 'bottomMm' => 20.0, 'edgeMm' => 9.0]),
+        ...cup(15, 15, 6, 3),
+    ],
+    'a block' => fn () => [
+        solid('block', 30, 40, 24, ['cornerMm' => 5.0, 'edgeMm' => 5.0]),
+        ...block(30, 40, 24, 5),
+    ],
+    'a block with sharp edges' => fn () => [
+        solid('block', 30, 40, 24, ['cornerMm' => 0.0, 'edgeMm' => 0.0]),
+        30 * 40 * 24,
+        2 * (30 * 40 + 40 * 24 + 24 * 30),
+    ],
+    'a block as round as it can be: a sausage' => fn () => [
+        solid('block', 20, 44, 20, ['cornerMm' => 99.0, 'edgeMm' => 99.0]),
+        M_PI * 100 * 24 + (4 / 3) * M_PI * 1000,
+        2 * M_PI * 10 * 24 + 4 * M_PI * 100,
+    ],
+    'a block with round corners and sharp edges: a prism' => fn () => [
+        solid('block', 30, 40, 24, ['cornerMm' => 6.0, 'edgeMm' => 0.0]),
+        (30 * 40 - (4 - M_PI) * 36) * 24,
+        2 * (30 * 40 - (4 - M_PI) * 36) + (2 * 70 - (8 - 2 * M_PI) * 6) * 24,
+    ],
+    'a block with sharp corners and round edges' => fn () => [
+        solid('block', 30, 40, 24, ['cornerMm' => 0.0, 'edgeMm' => 4.0]),
+        // Drawn in by 4 (1 - cos a) at 4 sin a: the integral of (30 - 2x)(40 - 2x) over the rounding, by hand.
+        30 * 40 * 16 + 2 * ((22 * 32 * 4) + (22 + 32) * 2 * 16 * (M_PI / 4) + (4 * 64 * 2) / 3),
         null,
     ],
     'a drum' => fn () => [
@@ -146,6 +218,50 @@ it('makes rings by Pappus', function () {
         ->and($ring->areaCm2())
         ->toEqualWithDelta((4 * M_PI ** 2 * 14 * 3) / 100, 1e-6);
 });
+
+it('says how far a block stands out from the picture plane: so much that its volume lies between', function (array $options) {
+    $block = solid('block', 30, 40, 24, $options);
+    $sum = 0.0;
+    for ($x = -14.9; $x < 15; $x += 0.2) {
+        for ($y = -19.9; $y < 20; $y += 0.2) {
+            $out = $block->frontMm($x, $y);
+            $sum += is_nan($out) ? 0.0 : (2 * $out * 0.04) / 1000;
+        }
+    }
+    expect($block->volumeCm3())->toEqualWithDelta($sum, 0.002 * $sum);
+})->with([
+    'corners rounder than edges' => [['cornerMm' => 9.0, 'edgeMm' => 3.0]],
+    'edges rounder than corners' => [['cornerMm' => 2.0, 'edgeMm' => 8.0]],
+    'both sharp' => [['cornerMm' => 0.0, 'edgeMm' => 0.0]],
+]);
+
+it('draws a block as a rectangle with round corners, from the front and from the side', function () {
+    $block = solid('block', 30, 40, 24, ['cornerMm' => 6.0, 'edgeMm' => 4.0]);
+    // A polygon inside each corner's quarter circle lacks a little of it.
+    expect(Polygon::signedArea($block->front()[0]))
+        ->toEqualWithDelta(30 * 40 - (4 - M_PI) * 36, 1.0)
+        ->and(Polygon::signedArea($block->side()[0]))
+        ->toEqualWithDelta(24 * 40 - (4 - M_PI) * 16, 0.5);
+});
+
+it('makes each end of a cup as wide as it says', function () {
+    $cup = solid('cup', 30, 26, 30, ['topMm' => 18.0, 'bottomMm' => 30.0, 'edgeMm' => 3.0]);
+    $widths = array_map(static fn (array $p): float => 2 * abs($p[0]), $cup->front()[0]);
+    expect(max($widths))->toEqualWithDelta(30.0, 0.05);
+    // The upper rim's disc is 18 mm wide at the height of its middle; the slanting side leaves it a little above.
+    expect($cup->profile(23 / 26) * 30)->toBeGreaterThan(18.0)->toBeLessThan(19.5);
+    expect(max(array_map(static fn (array $p): float => $p[1] > 10.9 ? 2 * abs($p[0]) : 0.0, $cup->front()[0])))->toBeLessThan(18.5);
+});
+
+it('refuses a radius that is negative, and an end of nothing', function (string $kind, array $options, string $words) {
+    expect(fn () => solid($kind, 30, 26, 30, $options))->toThrow(ShapeRefused::class, $words);
+})->with([
+    ['cup', ['edgeMm' => -1.0], 'rounded by 0 mm or more, not -1'],
+    ['block', ['cornerMm' => -2.0], 'rounded by 0 mm or more, not -2'],
+    ['block', ['edgeMm' => -2.0], 'rounded by 0 mm or more, not -2'],
+    ['cup', ['topMm' => 0.0], 'Both ends of a cup must be thicker than 0 mm'],
+    ['drumstick', ['bottomMm' => 0.0], 'Both ends of a drumstick must be thicker than 0 mm'],
+]);
 
 it('keeps a bent roll as heavy as the straight one', function () {
     $straight = solid('sausage', 10, 44, 10);
@@ -399,6 +515,8 @@ it('knows a usual first size of every kind, on a figure of about 110 mm', functi
     ['cone', [18, 26, 18]],
     ['drop', [16, 26, 16]],
     ['dome', [30, 15, 30]],
+    ['cup', [30, 26, 30]],
+    ['block', [30, 30, 24]],
     ['ring', [34, 34, 7]],
     ['arc', [10, 44, 10]],
     ['plate', [20, 24, 5]],

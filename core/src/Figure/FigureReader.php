@@ -197,7 +197,7 @@ final readonly class FigureReader
     public static function solid(stdClass $shape): Solid
     {
         $options = [];
-        foreach (['taper', 'topMm', 'bottomMm', 'bendDeg'] as $name) {
+        foreach (['taper', 'topMm', 'bottomMm', 'edgeMm', 'cornerMm', 'bendDeg'] as $name) {
             if (isset($shape->{$name})) {
                 $options[$name] = self::number($shape, $name);
             }

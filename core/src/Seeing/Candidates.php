@@ -7,6 +7,7 @@ namespace Impa\Seeing;
 use Impa\Raster\Blob;
 use Impa\Raster\Contour;
 use Impa\Raster\Stroke;
+use Impa\Shape\Catalogue;
 use Impa\Shape\ShapeKind;
 
 /** The shapes that are tried on a blob: each kind of the catalogue in the blob's box, upright and along its longest axis. */
@@ -19,6 +20,11 @@ final class Candidates
     private const ROLL = 3.0;
 
     private const BENT_DEG = 25.0;
+
+    /** How much narrower the one end of a cup is, and how round the corners of a block, before both are pulled. */
+    private const CUP_BOTTOM = 0.65;
+
+    private const BLOCK_CORNER = 0.15;
 
     /** A ring's roll is at most half as thick as the ring is wide; a little less leaves a hole. */
     public const THICKEST_RING = 0.48;
@@ -63,6 +69,9 @@ final class Candidates
         );
         yield $new(ShapeKind::Ball, $w, $h, 0.0);
         yield $new(ShapeKind::Drum, $w, $h, 0.0);
+        if ($all) {
+            yield $new(ShapeKind::Block, $w, $h, 0.0, ['cornerMm' => self::BLOCK_CORNER * min($w, $h)]);
+        }
         foreach ($all ? [-0.45, -0.2, 0.2, 0.45] : [-0.3, 0.3] as $taper) {
             yield $new(ShapeKind::Egg, $w, $h, 0.0, ['taper' => $taper]);
             yield $new(ShapeKind::Egg, $h, $w, 90.0, ['taper' => $taper]);
@@ -77,6 +86,8 @@ final class Candidates
             }
             if ($all) {
                 yield $new(ShapeKind::Dome, $across, $along, $more);
+                $ends = ['topMm' => $across, 'bottomMm' => self::CUP_BOTTOM * $across];
+                yield $new(ShapeKind::Cup, $across, $along, $more, $ends + ['edgeMm' => Catalogue::CUP_EDGE * $ends['bottomMm']]);
             }
             if ($all && $along > 1.1 * $across) {
                 yield $new(ShapeKind::Drop, $across, $along, $more);

@@ -21,6 +21,9 @@ final readonly class Fit
     /** What a guess behind other parts costs (house choice). */
     private const HIDDEN_COST = 0.025;
 
+    /** The options that are lengths. */
+    public const LENGTHS = ['topMm', 'bottomMm', 'edgeMm', 'cornerMm'];
+
     /** Samples each way where it is only asked how much of a blob it covers. */
     private const LOOKS = 24;
 
@@ -68,11 +71,12 @@ final readonly class Fit
         if (isset($options['taper'], $other->options['taper'])) {
             $options['taper'] = $between($options['taper'], $other->options['taper']);
         }
+        $widthPx = $between($this->widthPx, $other->widthPx);
 
         return $this->with(
-            widthPx: $between($this->widthPx, $other->widthPx),
+            widthPx: $widthPx,
             heightPx: $between($this->heightPx, $other->heightPx),
-            options: $options,
+            options: self::grown($options, $widthPx / $this->widthPx),
             x: $between($this->x, $other->x),
             y: $between($this->y, $other->y),
             turnDeg: $between($this->turnDeg, $other->turnDeg),
@@ -166,6 +170,7 @@ final readonly class Fit
                 ShapeKind::Ball => 0.0,
                 ShapeKind::Sausage => 0.004,
                 ShapeKind::Egg, ShapeKind::Drum, ShapeKind::Dome => 0.012,
+                ShapeKind::Cup, ShapeKind::Block => 0.016,
                 ShapeKind::Cone, ShapeKind::Drop, ShapeKind::Drumstick, ShapeKind::Arc, ShapeKind::Ring => 0.018,
                 default => 0.07,
             };
@@ -188,11 +193,7 @@ final readonly class Fit
      */
     public function at(float $width, float $height, float $x, float $y, float $turnDeg, array $options): self
     {
-        if (isset($options['topMm'], $options['bottomMm'])) {
-            // The ends of a drumstick grow with it.
-            $grow = $width / max($options['topMm'], $options['bottomMm']);
-            $options = ['topMm' => $options['topMm'] * $grow, 'bottomMm' => $options['bottomMm'] * $grow];
-        }
+        $options = self::grown($options, $width / $this->widthPx);
 
         return new self(
             kind: $this->kind,
@@ -205,6 +206,23 @@ final readonly class Fit
             overlap: 0.0,
             depthShare: $this->depthShare,
         );
+    }
+
+    /**
+     * Ends and corners grow with the shape.
+     *
+     * @param  Options  $options
+     * @return Options
+     */
+    private static function grown(array $options, float $factor): array
+    {
+        foreach (self::LENGTHS as $name) {
+            if (isset($options[$name])) {
+                $options[$name] *= $factor;
+            }
+        }
+
+        return $options;
     }
 
     /** @return array{int, int, int} samples in both, in either, and of the shape where something else is seen */

@@ -28,6 +28,9 @@ final class Fitting
     /** A blob may be a ring from this share of ground that it encloses, of both together. */
     private const HOLLOW = 0.05;
 
+    /** A block's corners are rounded by at most so much of its shorter side: rounder it is a drum, a sausage, a ball. */
+    private const ROUNDEST = 0.3;
+
     /** Samples each way: for a first look, for pulling, for the last word. */
     private const LOOKS = [15, 24, 38];
 
@@ -228,6 +231,13 @@ final class Fitting
                 ]);
             }
         }
+        if (isset($fit->options['cornerMm'])) {
+            $most = self::ROUNDEST * min($fit->widthPx, $fit->heightPx);
+            foreach ([1 + 6 * $share, 1 - 6 * $share] as $by) {
+                $corner = max(0.02 * $fit->widthPx, min($most, $fit->options['cornerMm'] * $by));
+                yield $fit->at($fit->widthPx, $fit->heightPx, $fit->x, $fit->y, $fit->turnDeg, ['cornerMm' => $corner]);
+            }
+        }
         if (isset($fit->options['topMm'], $fit->options['bottomMm'])) {
             $thin = min($fit->options['topMm'], $fit->options['bottomMm']);
             foreach ([1 + 2 * $share, 1 - 2 * $share] as $by) {
@@ -239,8 +249,8 @@ final class Fitting
                     $fit->y,
                     $fit->turnDeg,
                     $fit->options['topMm'] < $fit->options['bottomMm']
-                        ? ['topMm' => $thinner, 'bottomMm' => $fit->widthPx]
-                        : ['topMm' => $fit->widthPx, 'bottomMm' => $thinner],
+                        ? ['topMm' => $thinner, 'bottomMm' => $fit->widthPx] + $fit->options
+                        : ['topMm' => $fit->widthPx, 'bottomMm' => $thinner] + $fit->options,
                 );
             }
         }

@@ -7,6 +7,7 @@ namespace Impa\Seeing;
 use Impa\Shape\Catalogue;
 use Impa\Shape\ShapeKind;
 use Impa\Shape\Size;
+use Impa\Shape\Solid;
 use Impa\Shape\Stack;
 
 /**
@@ -33,12 +34,14 @@ final class Profiles
         // Only their proportions matter; they are told apart to 4 %.
         $ratio = exp(round(log($height / $width) * 25) / 25);
         $taper = round($options['taper'] ?? 0.0, 2);
-        $top = round(($options['topMm'] ?? 0.0) / $width, 2);
-        $bottom = round(($options['bottomMm'] ?? 0.0) / $width, 2);
+        $lengths = [];
+        foreach (Fit::LENGTHS as $name) {
+            $lengths[$name] = max(isset($options[$name]) ? 0.05 : 0.0, round(($options[$name] ?? 0.0) / $width, 2));
+        }
         $key = match ($kind) {
             ShapeKind::Ball, ShapeKind::Drum, ShapeKind::Dome => $kind->value,
             ShapeKind::Egg => "egg $taper",
-            default => "$kind->value $ratio $top $bottom",
+            default => "$kind->value $ratio ".implode(' ', $lengths),
         };
         if (isset(self::$known[$key])) {
             return self::$known[$key];
@@ -46,16 +49,28 @@ final class Profiles
         if (count(self::$known) >= self::MOST) {
             self::$known = [];
         }
-        $solid = Catalogue::solid($kind, Size::of(1.0, $ratio, 1.0), [
-            'taper' => $taper,
-            'topMm' => max(0.05, $top),
-            'bottomMm' => max(0.05, $bottom),
-        ]);
+        $solid = Catalogue::solid($kind, Size::of(1.0, $ratio, 1.0), ['taper' => $taper] + array_filter($lengths));
         $halves = [];
         for ($k = 0; $k < self::STEPS; $k++) {
-            $halves[] = $solid instanceof Stack ? $solid->profile(($k + 0.5) / self::STEPS) : 1.0;
+            $t = ($k + 0.5) / self::STEPS;
+            $halves[] = $solid instanceof Stack ? $solid->profile($t) : self::halfWidth($solid, ($t - 0.5) * $ratio);
         }
 
         return self::$known[$key] = $halves;
+    }
+
+    /** Of a shape one wide that is no stack, by where its outline reaches farthest to the right at a height. */
+    private static function halfWidth(Solid $solid, float $y): float
+    {
+        $points = $solid->front()[0];
+        $farthest = 0.0;
+        foreach ($points as $i => [$ax, $ay]) {
+            [$bx, $by] = $points[($i + 1) % count($points)];
+            if (($ay <= $y) !== ($by <= $y)) {
+                $farthest = max($farthest, $ax + ($y - $ay) / ($by - $ay) * ($bx - $ax));
+            }
+        }
+
+        return 2 * $farthest;
     }
 }

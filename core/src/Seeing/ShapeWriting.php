@@ -45,7 +45,7 @@ final class ShapeWriting
                 $shape[$number] = round($fit->options[$number], 2);
             }
         }
-        foreach (['topMm', 'bottomMm'] as $end) {
+        foreach (Fit::LENGTHS as $end) {
             if (isset($fit->options[$end])) {
                 $shape[$end] = self::size($fit->options[$end] * $mmPerPx);
             }

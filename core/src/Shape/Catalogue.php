@@ -7,7 +7,8 @@ namespace Impa\Shape;
 /**
  * The shapes of the trade. A new one is a file beside this and a line in `solid()` and `usualSize()`.
  *
- * @phpstan-type Options array{taper?: float, topMm?: float, bottomMm?: float, bendDeg?: float, outline?: string|list<array{float, float}>}
+ * @phpstan-type Options array{taper?: float, topMm?: float, bottomMm?: float, edgeMm?: float, cornerMm?: float, bendDeg?: float,
+ *     outline?: string|list<array{float, float}>}
  */
 final class Catalogue
 {
@@ -18,6 +19,14 @@ final class Catalogue
 
     /** A drumstick's thin end as a share of its thick one, unless told (house choice). */
     public const DRUMSTICK_TOP = 0.6;
+
+    /** A cup's lower end as a share of its upper one, and its rims' radius as a share of its thinner end, unless told (house choice). */
+    public const CUP_BOTTOM = 0.7;
+
+    public const CUP_EDGE = 0.12;
+
+    /** How round a block's corners and edges are, as a share of its shortest side, unless told (house choice). */
+    public const BLOCK_CORNER = 0.2;
 
     /**
      * @param  Options  $options
@@ -35,6 +44,12 @@ final class Catalogue
                 $size,
                 $options['topMm'] ?? $size->widthMm * self::DRUMSTICK_TOP,
                 $options['bottomMm'] ?? $size->widthMm,
+            ),
+            ShapeKind::Cup => self::cup($size, $options),
+            ShapeKind::Block => Block::of(
+                $size,
+                $options['cornerMm'] ?? self::BLOCK_CORNER * $size->smallestMm(),
+                $options['edgeMm'] ?? self::BLOCK_CORNER * $size->smallestMm(),
             ),
             ShapeKind::Cone => Cone::of($size),
             ShapeKind::Drop => Drop::of($size),
@@ -59,6 +74,8 @@ final class Catalogue
             ShapeKind::Cone => Size::of(18, 26, 18),
             ShapeKind::Drop => Size::of(16, 26, 16),
             ShapeKind::Dome => Size::of(30, 15, 30),
+            ShapeKind::Cup => Size::of(30, 26, 30),
+            ShapeKind::Block => Size::of(30, 30, 24),
             ShapeKind::Ring => Size::of(34, 34, 7),
             ShapeKind::Arc => Size::of(10, 44, 10),
             ShapeKind::Plate => Size::of(20, 24, 5),
@@ -66,6 +83,19 @@ final class Catalogue
             ShapeKind::Strip => Size::of(12, 60, 3),
             ShapeKind::Sheet => Size::of(44, 34, 3),
         };
+    }
+
+    /**
+     * @param  Options  $options
+     *
+     * @throws ShapeRefused if the shape cannot be made
+     */
+    private static function cup(Size $size, array $options): Cup
+    {
+        $top = $options['topMm'] ?? $size->widthMm;
+        $bottom = $options['bottomMm'] ?? $size->widthMm * self::CUP_BOTTOM;
+
+        return Cup::of($size, $top, $bottom, $options['edgeMm'] ?? self::CUP_EDGE * min($top, $bottom));
     }
 
     /**

@@ -24,7 +24,7 @@ final readonly class Drumstick extends Stack
     public static function of(Size $size, float $topMm, float $bottomMm): self
     {
         if (min($topMm, $bottomMm) <= 0.0) {
-            throw ShapeRefused::endMustBePositive(min($topMm, $bottomMm));
+            throw ShapeRefused::endMustBePositive(ShapeKind::Drumstick, min($topMm, $bottomMm));
         }
 
         return new self($size->positive(), $topMm, $bottomMm);

@@ -15,6 +15,8 @@ enum ShapeKind: string
     case Cone = 'cone';
     case Drop = 'drop';
     case Dome = 'dome';
+    case Cup = 'cup';
+    case Block = 'block';
     case Ring = 'ring';
     case Arc = 'arc';
     case Plate = 'plate';

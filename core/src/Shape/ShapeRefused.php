@@ -27,9 +27,14 @@ final class ShapeRefused extends InvalidArgumentException implements Refusal
         return new self(sprintf('The taper of an egg lies between -0.6 and 0.6, not %g.', $taper));
     }
 
-    public static function endMustBePositive(float $mm): self
+    public static function endMustBePositive(ShapeKind $kind, float $mm): self
     {
-        return new self(sprintf('Both ends of a drumstick must be thicker than 0 mm, not %g.', $mm));
+        return new self(sprintf('Both ends of a %s must be thicker than 0 mm, not %g.', $kind->value, $mm));
+    }
+
+    public static function radiusMustNotBeNegative(float $mm): self
+    {
+        return new self(sprintf('A corner or edge is rounded by 0 mm or more, not %g.', $mm));
     }
 
     public static function tubeThickerThanRing(float $tubeMm, float $ringMm): self

@@ -179,6 +179,8 @@ export interface Shape {
     | 'cone'
     | 'drop'
     | 'dome'
+    | 'cup'
+    | 'block'
     | 'ring'
     | 'arc'
     | 'plate'
@@ -193,13 +195,21 @@ export interface Shape {
    */
   taper?: number
   /**
-   * drumstick: upper end
+   * drumstick, cup: upper end
    */
   topMm?: number
   /**
-   * drumstick: lower end
+   * drumstick, cup: lower end
    */
   bottomMm?: number
+  /**
+   * cup: radius of its rims; block: radius of the edges round its front and back
+   */
+  edgeMm?: number
+  /**
+   * block: radius of its corners, seen from the front
+   */
+  cornerMm?: number
   /**
    * arc, cord: bend between the ends
    */

@@ -136,7 +136,7 @@ const sizes = [
           :max="4000"
           @update:model-value="set((p) => (p.at.zMm = $event))"
         />
-        <template v-if="part.shape.kind === 'drumstick'">
+        <template v-if="part.shape.kind === 'drumstick' || part.shape.kind === 'cup'">
           <LengthField
             :model-value="option('topMm')"
             label="Upper end"
@@ -148,6 +148,18 @@ const sizes = [
             @update:model-value="set((p) => (p.shape.bottomMm = $event))"
           />
         </template>
+        <LengthField
+          v-if="part.shape.kind === 'block'"
+          :model-value="option('cornerMm')"
+          label="Corners"
+          @update:model-value="set((p) => (p.shape.cornerMm = $event))"
+        />
+        <LengthField
+          v-if="part.shape.kind === 'block' || part.shape.kind === 'cup'"
+          :model-value="option('edgeMm')"
+          :label="part.shape.kind === 'cup' ? 'Rims' : 'Edges'"
+          @update:model-value="set((p) => (p.shape.edgeMm = $event))"
+        />
         <LengthField
           v-if="part.shape.kind === 'egg'"
           :model-value="option('taper')"

@@ -74,13 +74,13 @@ export function dragged(d: Drag): Part {
   return part
 }
 
-/** A dimension of at least 1 mm; a drumstick's ends and a ball's depth keep their share of the width. */
+/** A dimension of at least 1 mm; its ends and corners, and a ball's depth, keep their share of the width. */
 function resize(part: Part, side: 'widthMm' | 'heightMm', by: number): void {
   const before = part.shape[side]
   const after = Math.max(1, round(before + by, 0.1))
   part.shape[side] = after
   if (side !== 'widthMm') return
-  for (const end of ['topMm', 'bottomMm'] as const) {
+  for (const end of ['topMm', 'bottomMm', 'edgeMm', 'cornerMm'] as const) {
     const mm = part.shape[end]
     if (mm !== undefined) part.shape[end] = Math.max(0.5, round((mm * after) / before, 0.1))
   }
