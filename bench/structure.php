@@ -14,8 +14,8 @@ use Impa\Seeing\Breakdown;
  *
  *   php bench/structure.php [--count=40] [--seed=1] [--inked] [--sheet=FOLDER]
  *
- * Seeds up to 1000 are for tuning; those above are kept aside for measuring. The worst ten go to a contact sheet in FOLDER (else a
- * temporary one), never into the repository.
+ * Seeds up to 1000 are for tuning; those above are kept aside for measuring. The worst ten, with the found parts' outlines over
+ * them, go to a contact sheet in FOLDER (else a temporary one), never into the repository.
  */
 
 require __DIR__.'/../vendor/autoload.php';
@@ -274,11 +274,12 @@ function compared(array $parts, array $details, array $document, int $seed, stri
     $picture = $document['picture'];
     [$originX, $originY] = $picture['originPx'];
     $at = static fn (float $x, float $y): array => [$originX + $x / $picture['mmPerPx'], $originY - $y / $picture['mmPerPx']];
-    $found = [];
+    $found = $drawnLoops = [];
     foreach ($figure->parts as $key => $part) {
         foreach ($part->placements() as $piece) {
             $placed = static fn (array $p): array => $at($piece->at[0] + $p[0], $piece->at[1] + $p[1]);
             $loops = array_map(static fn (array $loop): array => array_map($placed, $loop), Silhouette::of($piece, Side::Front));
+            array_push($drawnLoops, ...$loops);
             $found[] = ['key' => $key, 'z' => $piece->at[2], 'pair' => $part->mirror, 'to' => $part->joinTo, 'cells' => cells($loops)];
         }
     }
@@ -298,6 +299,7 @@ function compared(array $parts, array $details, array $document, int $seed, stri
         'well' => count(matched($true, array_column($found, 'cells'), WELL_FOUND)),
         'seen' => count(matched($seen, array_column($found, 'seen'), FOUND)),
         'kinds' => [],
+        'loops' => $drawnLoops,
     ];
     foreach ($parts as $i => $part) {
         $row['kinds'][$part['kind']][0] = ($row['kinds'][$part['kind']][0] ?? 0) + 1;
@@ -400,6 +402,10 @@ function contactSheet(array $rows, string $folder): void
     imagefill($sheet, 0, 0, 0xF4EEE0);
     foreach (array_slice($rows, 0, 10) as $k => $row) {
         $image = imagecreatefromstring((string) file_get_contents("$folder/{$row['seed']}.png"));
+        imagesetthickness($image, 3);
+        foreach ($row['loops'] as $loop) {
+            imagepolygon($image, array_map(static fn (float $v): int => (int) round($v), array_merge(...$loop)), 0xFF00FF);
+        }
         [$x, $y] = [($k % 5) * 240, intdiv($k, 5) * 240];
         imagecopyresampled($sheet, $image, $x, $y, 0, 0, 240, 240, PX, PX);
         imagestring($sheet, 3, $x + 4, $y + 4, sprintf('%d: %d of %d', $row['seed'], $row['whole'], $row['parts']), 0x3A2A20);

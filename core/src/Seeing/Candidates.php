@@ -19,7 +19,7 @@ final class Candidates
     /** A blob so many times longer than wide is a roll, which may be bent; by so many degrees at least. */
     private const ROLL = 3.0;
 
-    private const BENT_DEG = 25.0;
+    public const BENT_DEG = 25.0;
 
     /** How much narrower the one end of a cup is, and how round the corners of a block, before both are pulled. */
     private const CUP_BOTTOM = 0.65;

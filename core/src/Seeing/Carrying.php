@@ -44,6 +44,13 @@ final readonly class Carrying
     /** Of so many bases at most, all pairs are looked at. */
     private const MOST = 40;
 
+    /** A form of its own is at least such a share of the figure, so long, and lies along the rim with such a share of its edge. */
+    private const FORM = 0.008;
+
+    private const FORM_LONG = 1.5;
+
+    private const ALONG_RIM = 0.2;
+
     /** Every so-manieth pixel each way is looked at. */
     private const COARSE = 3;
 
@@ -60,11 +67,57 @@ final readonly class Carrying
         // Bodies and pairs are looked for in a coarse copy: few pixels tell what one shape covers.
         $coarse = self::coarse($regions->map, $regions->width);
         $coarseWidth = intdiv($regions->width - 1, self::COARSE) + 1;
-        $on = self::enclosed($regions);
-        $on = self::bodies($coarse, $coarseWidth, $on);
-        $on = self::alike($regions, $coarse, $coarseWidth, self::pairs($regions, $coarse, $coarseWidth, $on));
+        $forms = self::forms($regions, $coarse, $coarseWidth);
+        $on = array_diff_key(self::enclosed($regions), $forms);
+        $on = self::bodies($coarse, $coarseWidth, $on, $forms);
+        $on = array_diff_key(self::pairs($regions, $coarse, $coarseWidth, $on, $forms), $forms);
+        $on = self::alike($regions, $coarse, $coarseWidth, $on);
 
         return new self($on, self::wholes(array_keys($regions->all), $regions->map, $on));
+    }
+
+    /**
+     * What lies in front of something larger and is a form of its own, such as arms on a belly and drooping ears: long simple shapes
+     * that come in twins. Of another colour than what they lie on, they lie along the rim; of the same colour, ink parts them from it,
+     * which no mere colour needs.
+     *
+     * @param  list<int>  $coarse
+     * @return array<int, true>
+     */
+    private static function forms(Regions $regions, array $coarse, int $width): array
+    {
+        $figure = array_sum(array_map(static fn (Region $r): int => $r->area, $regions->all));
+        $extent = Extent::of($regions->all);
+        $largest = array_reduce(
+            $regions->all,
+            static fn (?Region $most, Region $r): Region => $most === null || $r->area > $most->area ? $r : $most,
+        );
+        $forms = [];
+        foreach ($regions->all as $i => $region) {
+            $neighbour = $region->mainNeighbour();
+            if ($neighbour < 0 || $region->area < self::FORM * $figure || $region === $largest) {
+                continue;
+            }
+            $isParted = $regions->all[$neighbour]->label === $region->label;
+            $alongRim = ($region->contact[-1] ?? 0) / max(1, $region->edge);
+            $hasTwin = max(
+                self::twin($regions, $i, $extent, $extent->middleX()),
+                self::twin($regions, $i, $extent, ($largest->minX + $largest->maxX + 1) / 2),
+            ) >= 0;
+            if (! $hasTwin || ! $isParted && $alongRim < self::ALONG_RIM) {
+                continue;
+            }
+            $pixels = array_map(static fn (): bool => true, array_filter($coarse, static fn (int $r): bool => $r === $i));
+            if ($pixels === []) {
+                continue;
+            }
+            $blob = Blob::of($pixels, $width);
+            if ($blob->elongation() > self::FORM_LONG && Fitting::rough($blob, $coarse)->overlap > self::NO_SHAPE) {
+                $forms[$i] = true;
+            }
+        }
+
+        return $forms;
     }
 
     /**
@@ -122,9 +175,10 @@ final readonly class Carrying
      *
      * @param  list<int>  $map  coarse
      * @param  array<int, int>  $on
+     * @param  array<int, true>  $forms  what may lie before them
      * @return array<int, int>
      */
-    private static function bodies(array $map, int $width, array $on): array
+    private static function bodies(array $map, int $width, array $on, array $forms): array
     {
         $silhouette = array_map(static fn (): bool => true, array_filter($map, static fn (int $r): bool => $r >= 0));
         $wholes = array_diff_key(self::wholes(array_unique($map), $map, $on), $on);
@@ -136,9 +190,14 @@ final readonly class Carrying
         $taken = [];
         foreach (Lobes::of($blob, $flat, 0.02 * $blob->area()) as $lobe) {
             $inside = [];
-            $area = 0;
+            $area = $before = 0;
             $apart = 0.0;
             foreach ($wholes as $i => $whole) {
+                if (isset($forms[$i])) {
+                    $before += count(array_intersect_key($whole, $lobe->blob->pixels));
+
+                    continue;
+                }
                 $common = isset($taken[$i]) ? 0 : count(array_intersect_key($whole, $lobe->blob->pixels));
                 if ($common > self::COVERED * count($whole)) {
                     $inside[] = $i;
@@ -151,7 +210,7 @@ final readonly class Carrying
                 $inside,
                 static fn (int $i): bool => $fit->covers(Blob::of($wholes[$i], $width)) < self::COVERED,
             );
-            if (count($inside) < 2 || $sticksOut !== [] || $area < 0.9 * $lobe->blob->area()) {
+            if (count($inside) < 2 || $sticksOut !== [] || $area + $before < 0.9 * $lobe->blob->area()) {
                 continue;
             }
             $together = $fit->overlap;
@@ -175,9 +234,10 @@ final readonly class Carrying
      *
      * @param  list<int>  $map  coarse
      * @param  array<int, int>  $on
+     * @param  array<int, true>  $forms  that are no colour on anything
      * @return array<int, int>
      */
-    private static function pairs(Regions $regions, array $map, int $width, array $on): array
+    private static function pairs(Regions $regions, array $map, int $width, array $on, array $forms): array
     {
         $wholes = array_diff_key(self::wholes(array_unique($map), $map, $on), $on);
         uasort($wholes, static fn (array $a, array $b): int => count($b) <=> count($a));
@@ -187,13 +247,14 @@ final readonly class Carrying
         $overlap = static function (int $i) use (&$overlaps, &$wholes, $map, $width): float {
             return $overlaps[$i] ??= Fitting::rough(Blob::of($wholes[$i], $width), $map)->overlap;
         };
-        foreach (array_reverse(array_keys($wholes)) as $small) {
+        foreach (array_reverse(array_keys(array_diff_key($wholes, $forms))) as $small) {
             $touching = $regions->all[$small]->contact;
             arsort($touching);
             foreach ($touching as $large => $length) {
                 if (
                     $large < 0 ||
                     isset($on[$large]) ||
+                    isset($forms[$large]) ||
                     ! isset($wholes[$large]) ||
                     count($wholes[$large]) < count($wholes[$small]) ||
                     $length < self::TOUCH * $regions->all[$small]->edge
@@ -237,7 +298,7 @@ final readonly class Carrying
     {
         $extent = Extent::of($regions->all);
         foreach ($on as $i => $carrier) {
-            $twin = self::twin($regions, $i, $extent);
+            $twin = self::twin($regions, $i, $extent, $extent->middleX());
             if ($twin < 0 || isset($on[$twin]) || ! isset($on[$i])) {
                 continue;
             }
@@ -265,8 +326,8 @@ final readonly class Carrying
         return false;
     }
 
-    /** The region of the same colour and size in the same place on the other side of the figure's middle, or -1. */
-    private static function twin(Regions $regions, int $i, Extent $extent): int
+    /** The region of the same colour and size in the same place on the other side of a middle line, or -1. */
+    private static function twin(Regions $regions, int $i, Extent $extent, float $middleX): int
     {
         $one = $regions->all[$i];
         $near = 0.03 * $extent->heightPx();
@@ -275,8 +336,8 @@ final readonly class Carrying
                 $i !== $j &&
                 $one->label === $two->label &&
                 abs($one->area / $two->area - 1) < 0.15 &&
-                abs($one->minX + $two->maxX + 1 - 2 * $extent->middleX()) < $near &&
-                abs($one->maxX + $two->minX + 1 - 2 * $extent->middleX()) < $near &&
+                abs($one->minX + $two->maxX + 1 - 2 * $middleX) < $near &&
+                abs($one->maxX + $two->minX + 1 - 2 * $middleX) < $near &&
                 abs($one->minY - $two->minY) < $near &&
                 abs($one->maxY - $two->maxY) < $near
             ) {

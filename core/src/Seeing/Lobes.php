@@ -288,12 +288,13 @@ final class Lobes
         }
     }
 
-    /** A long blob of even thickness is one roll, however it is bent. */
+    /** A long bent blob of even thickness is one roll, however it is bent; a straight one is measured like any other shape. */
     private static function isRoll(Blob $blob): bool
     {
         $stroke = Stroke::of($blob);
         if (
             $stroke->lengthPx <= self::ROLL * $stroke->widthPx ||
+            $stroke->bendDeg() < Candidates::BENT_DEG ||
             $stroke->evenness <= self::NO_NECK ||
             ! $stroke->covers($blob, self::ONE_COURSE)
         ) {
