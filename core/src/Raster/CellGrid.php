@@ -32,16 +32,33 @@ final readonly class CellGrid
         foreach ($blob->pixels as $pixel => $_) {
             $count[$grid->cell($pixel)]++;
         }
-        $half = $pxPerCell ** 2 / 2;
+        // Whole pixels fall unevenly into cells: a cell is inside when half of the pixels that fall into it are.
+        $columns = self::fallInto($width, $pxPerCell);
+        $rows = self::fallInto(intdiv($size, $width), $pxPerCell);
+        $inside = [];
+        foreach (array_values($count) as $cell => $n) {
+            $inside[] = $n > 0 && 2 * $n >= $columns[$cell % $width] * $rows[intdiv($cell, $width)];
+        }
 
         return new self(
-            array_map(static fn (int $n): bool => $n >= $half, array_values($count)),
+            $inside,
             $width,
             $pxPerCell,
             $blob->width,
             $left,
             $top,
         );
+    }
+
+    /** @return list<int> how many pixels' columns, or rows, fall into each cell of one */
+    private static function fallInto(int $cells, float $pxPerCell): array
+    {
+        $many = array_fill(0, $cells + 1, 0);
+        for ($pixel = 0; (int) ($pixel / $pxPerCell) + 1 <= $cells; $pixel++) {
+            $many[(int) ($pixel / $pxPerCell) + 1]++;
+        }
+
+        return array_values($many);
     }
 
     public function cell(int $pixel): int

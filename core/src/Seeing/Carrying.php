@@ -47,7 +47,7 @@ final readonly class Carrying
     /** A form of its own is at least such a share of the figure, so long, and lies along the rim with such a share of its edge. */
     private const FORM = 0.008;
 
-    private const FORM_LONG = 1.5;
+    private const FORM_LONG = 1.3;
 
     private const ALONG_RIM = 0.2;
 
