@@ -19,7 +19,7 @@ use Impa\Shape\Solid;
 final readonly class Fit
 {
     /** What a guess behind other parts costs (house choice). */
-    private const HIDDEN_COST = 0.06;
+    private const HIDDEN_COST = 0.045;
 
     /** The options that are lengths. */
     public const LENGTHS = ['topMm', 'bottomMm', 'edgeMm', 'cornerMm'];
