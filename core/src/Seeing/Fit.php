@@ -112,6 +112,18 @@ final readonly class Fit
         return $this->with(x: $x, turnDeg: self::angle($turnDeg));
     }
 
+    /** Longer at its upper end (1) or its lower one (-1), the other end staying where it is. */
+    public function drawnOut(float $byPx, float $up): self
+    {
+        [$c, $s] = [cos(deg2rad($this->turnDeg)), sin(deg2rad($this->turnDeg))];
+
+        return $this->with(
+            heightPx: $this->heightPx + $byPx,
+            x: $this->x - $up * $byPx / 2 * $s,
+            y: $this->y + $up * $byPx / 2 * $c,
+        );
+    }
+
     /** The same plate or ring, so thick as a share of its shorter side. */
     public function withDepthShare(float $share): self
     {

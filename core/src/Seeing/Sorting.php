@@ -77,11 +77,16 @@ final readonly class Sorting
         }
         $map = array_values($map);
         $seen = Regions::drawnBy($map, $labels, $regions->width);
+        $areas = array_map(static fn (Lobe $lobe): int => $lobe->blob->area(), $lobes);
         $pieces = [];
         foreach ($lobes as $k => $lobe) {
             $progress(0.6 + (0.4 * $k) / count($lobes));
             $hidden = $seen[$k]->area > self::WORTH_COMPLETING * $figure && self::edgeAlongOthers($seen[$k]) > self::HIDDEN_EDGE;
-            $pieces[$k] = new Piece($seen[$k], $lobe->blob, Fitting::best($lobe->blob, $map, $hidden), $lobe->neckPx, $colours[$k]);
+            $fit = Fitting::best($lobe->blob, $map, $hidden);
+            if ($hidden) {
+                $fit = Completion::of($fit, $lobe->blob, $k, $map, $areas);
+            }
+            $pieces[$k] = new Piece($seen[$k], $lobe->blob, $fit, $lobe->neckPx, $colours[$k]);
             $pieces[$k]->isPartlyHidden = $hidden;
         }
         uasort($pieces, static fn (Piece $a, Piece $b): int => $b->blob->area() <=> $a->blob->area());
