@@ -26,6 +26,11 @@ final readonly class Carrying
     /** Several regions that fill a lobe of the silhouette are one body from this overlap on. */
     private const ONE_LOBE = 0.93;
 
+    /** What a form in front parts is one from this overlap on, where the shape of both covers so much of the smaller one. */
+    private const BEHIND = 0.88;
+
+    private const MOSTLY = 0.75;
+
     /** What one shape less is worth in overlap. */
     private const ONE_LESS = 0.02;
 
@@ -70,6 +75,7 @@ final readonly class Carrying
         $forms = self::forms($regions, $coarse, $coarseWidth);
         $on = array_diff_key(self::enclosed($regions), $forms);
         $on = self::bodies($coarse, $coarseWidth, $on, $forms);
+        $on = self::behind($regions, $coarse, $coarseWidth, $on, $forms);
         $on = array_diff_key(self::pairs($regions, $coarse, $coarseWidth, $on, $forms), $forms);
         $on = self::alike($regions, $coarse, $coarseWidth, $on);
 
@@ -221,6 +227,40 @@ final readonly class Carrying
                     if ($k > 0) {
                         $on[$i] = $inside[0];
                     }
+                }
+            }
+        }
+
+        return $on;
+    }
+
+    /**
+     * What forms in front part, such as a belly behind two arms, is one again where one simple shape covers it, going on behind them.
+     *
+     * @param  list<int>  $map  coarse
+     * @param  array<int, int>  $on
+     * @param  array<int, true>  $forms
+     * @return array<int, int>
+     */
+    private static function behind(Regions $regions, array $map, int $width, array $on, array $forms): array
+    {
+        $touchForms = static fn (Region $r): bool => array_intersect_key($r->contact, $forms) !== [];
+        $parted = array_filter(array_diff_key($regions->all, $on, $forms), $touchForms);
+        uasort($parted, static fn (Region $a, Region $b): int => $b->area <=> $a->area);
+        $wholes = array_intersect_key(self::wholes(array_unique($map), $map, $on), $parted);
+        foreach ($parted as $i => $large) {
+            foreach ($parted as $j => $small) {
+                if (
+                    $small->label !== $large->label || $small->area > $large->area || $i === $j || isset($on[$i]) || isset($on[$j]) ||
+                    array_intersect_key($small->contact, $large->contact, $forms) === [] || ! isset($wholes[$i], $wholes[$j])
+                ) {
+                    continue;
+                }
+                $both = Blob::of($wholes[$i] + $wholes[$j], $width);
+                $fit = Fitting::rough($both, $map);
+                if ($fit->overlap > self::BEHIND && $fit->covers(Blob::of($wholes[$j], $width)) > self::MOSTLY) {
+                    $on[$j] = $i;
+                    $wholes[$i] = $both->pixels;
                 }
             }
         }
