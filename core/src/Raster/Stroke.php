@@ -137,6 +137,22 @@ final readonly class Stroke
         return $low;
     }
 
+    /**
+     * The same by its height over its chord (the sagitta), which for a nearly straight line is the surer measure: an arc is so high as
+     * a quarter of its bend's tangent says.
+     */
+    public function archDeg(): float
+    {
+        [[$ax, $ay], [$bx, $by]] = [$this->course[0], $this->course[count($this->course) - 1]];
+        $chord = hypot($bx - $ax, $by - $ay);
+        $high = 0.0;
+        foreach ($this->course as [$x, $y]) {
+            $high = max($high, abs(($bx - $ax) * ($y - $ay) - ($by - $ay) * ($x - $ax)) / max(1e-9, $chord));
+        }
+
+        return min(330.0, rad2deg(4 * atan(2 * $high / max(1e-9, $chord))));
+    }
+
     private function distance(float $x, float $y): float
     {
         $least = INF;

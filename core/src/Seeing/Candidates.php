@@ -21,6 +21,14 @@ final class Candidates
 
     public const BENT_DEG = 25.0;
 
+    /** A cord is so many times longer than thick, and its course covers such a share of the blob. */
+    private const CORD = 4.5;
+
+    private const ALONG_CORD = 0.7;
+
+    /** It is no thicker than this share of the picture's width. */
+    private const THIN = 0.025;
+
     /** How much narrower the one end of a cup is, and how round the corners of a block, before both are pulled. */
     private const CUP_BOTTOM = 0.65;
 
@@ -136,17 +144,44 @@ final class Candidates
     public static function bent(Blob $blob): array
     {
         $stroke = Stroke::of($blob);
+        if (
+            $stroke->bendDeg() < self::BENT_DEG ||
+            $stroke->lengthPx < self::ROLL * $stroke->widthPx ||
+            ! $stroke->covers($blob, 0.8)
+        ) {
+            return [];
+        }
+
+        return self::rolls(ShapeKind::Arc, $stroke, $stroke->bendDeg(), [0.9, 1.0, 1.1]);
+    }
+
+    /**
+     * Thin cords along a blob that is one stroke, straight or bent: whiskers, feelers, stalks.
+     *
+     * @return list<Fit>
+     */
+    public static function cords(Blob $blob): array
+    {
+        $stroke = Stroke::of($blob);
+
+        return $stroke->widthPx < self::THIN * $blob->width && $stroke->lengthPx > self::CORD * $stroke->widthPx && $stroke->covers($blob, self::ALONG_CORD)
+            ? self::rolls(ShapeKind::Cord, $stroke, $stroke->archDeg(), [0.8, 1.0])
+            : [];
+    }
+
+    /**
+     * Evenly bent rolls that lie along a stroke's course.
+     *
+     * @param  list<float>  $thicks  shares of its mean width
+     * @return list<Fit>
+     */
+    private static function rolls(ShapeKind $kind, Stroke $stroke, float $bendDeg, array $thicks): array
+    {
         [$ax, $ay] = $stroke->course[0];
         [$bx, $by] = $stroke->course[count($stroke->course) - 1];
         [$mx, $my] = $stroke->course[intdiv(count($stroke->course), 2)];
         $chord = hypot($bx - $ax, $by - $ay);
-        $bendDeg = $stroke->bendDeg();
-        if (
-            $bendDeg < self::BENT_DEG ||
-            $stroke->lengthPx < self::ROLL * $stroke->widthPx ||
-            $chord < 1.0 ||
-            ! $stroke->covers($blob, 0.8)
-        ) {
+        if ($chord < 1.0) {
             return [];
         }
         $bends = [];
@@ -158,9 +193,9 @@ final class Candidates
             $sagitta = ($chord / 2) * tan(deg2rad($bend) / 4);
             $x = ($ax + $bx) / 2 - (($dy / $chord) * $sagitta) / 2;
             $y = ($ay + $by) / 2 + (($dx / $chord) * $sagitta) / 2;
-            foreach ([0.9, 1.0, 1.1] as $thick) {
+            foreach ($thicks as $thick) {
                 $bends[] = new Fit(
-                    kind: ShapeKind::Arc,
+                    kind: $kind,
                     widthPx: $stroke->widthPx * $thick,
                     heightPx: $stroke->lengthPx,
                     options: ['bendDeg' => $bend],

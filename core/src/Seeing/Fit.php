@@ -56,7 +56,7 @@ final readonly class Fit
         return $this->with(
             options: $options,
             x: 2 * $axis - $this->x,
-            turnDeg: self::angle(-$this->turnDeg + ($this->kind === ShapeKind::Arc ? 180.0 : 0.0)),
+            turnDeg: self::angle(-$this->turnDeg + ($this->isBent() ? 180.0 : 0.0)),
         );
     }
 
@@ -104,6 +104,12 @@ final readonly class Fit
     public function isFlat(): bool
     {
         return $this->kind === ShapeKind::Plate;
+    }
+
+    /** Whether its ends point to its right. */
+    private function isBent(): bool
+    {
+        return in_array($this->kind, [ShapeKind::Arc, ShapeKind::Cord], true);
     }
 
     /** The same shape with its middle above another place, turned otherwise. */
@@ -183,7 +189,7 @@ final readonly class Fit
                 ShapeKind::Sausage => 0.004,
                 ShapeKind::Egg, ShapeKind::Drum, ShapeKind::Dome => 0.012,
                 ShapeKind::Cup, ShapeKind::Block => 0.016,
-                ShapeKind::Cone, ShapeKind::Drop, ShapeKind::Drumstick, ShapeKind::Arc, ShapeKind::Ring => 0.018,
+                ShapeKind::Cone, ShapeKind::Drop, ShapeKind::Drumstick, ShapeKind::Arc, ShapeKind::Cord, ShapeKind::Ring => 0.018,
                 default => 0.07,
             };
     }
@@ -241,7 +247,7 @@ final readonly class Fit
     private function cover(Samples $samples): array
     {
         return match ($this->kind) {
-            ShapeKind::Arc, ShapeKind::Ring => $samples->coverBy($this->solid(), $this->x, $this->y, $this->turnDeg),
+            ShapeKind::Arc, ShapeKind::Cord, ShapeKind::Ring => $samples->coverBy($this->solid(), $this->x, $this->y, $this->turnDeg),
             default => $samples->cover(
                 Profiles::halfWidths($this->kind, $this->widthPx, $this->heightPx, $this->options),
                 $this->widthPx,

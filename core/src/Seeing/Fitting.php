@@ -28,6 +28,9 @@ final class Fitting
     /** A blob may be a ring from this share of ground that it encloses, of both together. */
     private const HOLLOW = 0.05;
 
+    /** What is one thin stroke is a cord from this overlap on. */
+    private const AS_CORD = 0.35;
+
     /** A block's corners are rounded by at most so much of its shorter side: rounder it is a drum, a sausage, a ball. */
     private const ROUNDEST = 0.3;
 
@@ -45,6 +48,11 @@ final class Fitting
             return $simple;
         }
         $samples = Samples::of($blob, $map, self::LOOKS[1], 1.2);
+        // A line is no plate, however badly one even bend follows it.
+        $cord = self::measuredAll(Candidates::cords($blob), $samples)[0] ?? null;
+        if ($cord !== null && $cord->overlap > self::AS_CORD) {
+            return self::refined($cord, $samples, [self::STEPS[1], self::STEPS[2]]);
+        }
         $bent = array_slice(self::measuredAll(Candidates::bent($blob), $samples), 0, 1);
         $all = [
             $simple,

@@ -85,16 +85,26 @@ final class Naming
     {
         $to = $pieces[$piece->joinTo];
         $above = $piece->fit->y > $to->fit->y + 0.22 * $to->fit->heightPx;
-        $below = $piece->fit->y < $to->fit->y - 0.28 * $to->fit->heightPx;
+        // An arm may hang far down: its shoulder is what is high.
+        $shoulder = $piece->fit->y + abs(cos(deg2rad($piece->fit->turnDeg))) * $piece->fit->heightPx / 2;
+        $isHigh = $piece->fit->heightPx > 1.5 * $piece->fit->widthPx && $shoulder > $to->fit->y;
+        $below = $piece->fit->y < $to->fit->y - 0.28 * $to->fit->heightPx && ! $isHigh;
+        $isCord = $piece->fit->kind === ShapeKind::Cord;
         $onHead = $piece->joinTo === $head || $head < 0;
         $onBody = $piece->joinTo === $root && $head !== $root;
         $sameColour = $piece->region->label === $to->region->label;
         $isLong =
-            in_array($piece->fit->kind, [ShapeKind::Sausage, ShapeKind::Drumstick], true) || $piece->blob->elongation() > 2.0;
+            in_array($piece->fit->kind, [ShapeKind::Sausage, ShapeKind::Drumstick, ShapeKind::Cord], true) || $piece->blob->elongation() > 2.0;
         $isWide = $piece->blob->area() > 0.22 * $to->blob->area();
         $inMiddle = abs($piece->fit->x - $axis) < 0.12 * $to->fit->widthPx;
 
         return match (true) {
+            $isCord && $onHead && $head !== $root => match (true) {
+                ! $above => 'Whisker',
+                $piece->mirror => 'Feeler',
+                default => 'Stalk',
+            },
+            $piece->mirror && ! $onHead && ! $onBody => $to->fit->y < $pieces[$root]->fit->y ? 'Foot' : 'Hand',
             $piece->mirror && $above && $onHead => $piece->fit->kind === ShapeKind::Cone && ! $sameColour && ! $isMarked
                 ? 'Horn'
                 : 'Ear',

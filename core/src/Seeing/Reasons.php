@@ -17,6 +17,9 @@ final class Reasons
 
     private const OWN_OUTLINE = 0.3;
 
+    /** How sure a thin line is; what share of it a cord covers says little, where a pixel is a third of it. */
+    private const CORD = 0.75;
+
     /**
      * @param  array<int, Piece>  $pieces  named
      * @return array{confidence: float, why: string} confidence from 0 to 1
@@ -38,14 +41,17 @@ final class Reasons
                 default => 'A patch of one colour',
             },
         ];
-        $said[] = $isOwn
-            ? 'no simple shape covers it, so it has an outline of its own'
-            : sprintf(
+        $isCord = $fit->kind === ShapeKind::Cord;
+        $said[] = match (true) {
+            $isCord => 'a thin line, followed by a cord',
+            $isOwn => 'no simple shape covers it, so it has an outline of its own',
+            default => sprintf(
                 '%s %s covers %d %% of it',
                 in_array($fit->kind, [ShapeKind::Egg, ShapeKind::Arc], true) ? 'an' : 'a',
                 $fit->kind->value,
                 $share,
-            );
+            ),
+        };
         if ($piece->isPartlyHidden) {
             $said[] = 'it goes on behind its neighbours by guess';
         }
@@ -53,7 +59,7 @@ final class Reasons
             $said[] = 'its twin stands on the other side of the middle line';
         }
         $confidence =
-            ($fit->overlap - self::TRUST[0]) / (self::TRUST[1] - self::TRUST[0]) -
+            ($isCord ? self::CORD : ($fit->overlap - self::TRUST[0]) / (self::TRUST[1] - self::TRUST[0])) -
             ($piece->isPartlyHidden ? self::HIDDEN : 0.0) -
             ($isOwn ? self::OWN_OUTLINE : 0.0);
 

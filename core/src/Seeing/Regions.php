@@ -9,6 +9,7 @@ use Impa\Colour\LabTable;
 use Impa\Raster\ConnectedComponents;
 use Impa\Raster\LabelPropagation;
 use Impa\Raster\Raster;
+use Impa\Raster\TrappedBall;
 
 /** The connected patches of a sorted picture, specks and drawn outlines given to their neighbours. Immutable. */
 final readonly class Regions
@@ -32,6 +33,11 @@ final readonly class Regions
     private const LOSSY_SEAM_PX = 4.5;
 
     private const LOSSY_BETWEEN = 1.5;
+
+    /** A gap in a line is no wider than so many of its widths; what it parts has room for so many squares of that width. */
+    private const GAP = 1.6;
+
+    private const ROOM = 12.0;
 
     /**
      * @param  array<int, Region>  $all  by index
@@ -116,18 +122,105 @@ final readonly class Regions
 
     /**
      * Without drawn outlines: each of their pixels goes to a region beside it, and what they parted stays apart, also where both sides
-     * have one colour, as an arm before a belly.
+     * have one colour, as an arm before a belly, and where the line has a gap. Strokes that bound nothing stay.
      *
-     * @param  array<int, Region>  $ink
+     * @param  non-empty-array<int, Region>  $ink
      * @param  array<int, Region>  $all
      * @param  list<int>  $map
      * @return array{array<int, Region>, list<int>} as of `connected`
      */
     private static function parted(array $ink, array $all, array $map, int $width): array
     {
-        [$numbers, $regionOf] = ConnectedComponents::ofLabels(self::without($ink, $map, $map, $width), $width);
+        $labelOf = array_map(static fn (Region $r): int => $r->label, $all);
+        $own = $map;
+        foreach (Ink::free($ink, $map, $width) as $stroke) {
+            $number = count($labelOf);
+            $labelOf[] = $labelOf[$map[(int) array_key_first($stroke)]];
+            $own = array_replace($own, array_fill_keys(array_keys($stroke), $number));
+        }
+        $own = self::gapsClosed(array_values($own), $ink, $labelOf, $width);
+        [$numbers, $regionOf] = ConnectedComponents::ofLabels(self::without($ink, $own, $own, $width), $width);
+        $labels = array_map(static fn (int $region): int => $labelOf[$region], $regionOf);
+        foreach (Ink::within($ink, $map, $numbers, $width) as $stroke) {
+            $number = count($labels);
+            $labels[] = $labelOf[$map[(int) array_key_first($stroke)]];
+            $numbers = array_replace($numbers, array_fill_keys(array_keys($stroke), $number));
+        }
+        $numbers = array_values($numbers);
 
-        return [self::drawnBy($numbers, array_map(static fn (int $region): int => $all[$region]->label, $regionOf), $width), $numbers];
+        return [self::drawnBy($numbers, $labels, $width), $numbers];
+    }
+
+    /**
+     * What a line with a gap was meant to part gets numbers of its own, unless the neck lies along the ground: a wrist is no gap.
+     *
+     * @param  list<int>  $map
+     * @param  non-empty-array<int, Region>  $ink
+     * @param  list<int>  $labelOf  colour by region; grows
+     * @return list<int>
+     */
+    private static function gapsClosed(array $map, array $ink, array &$labelOf, int $width): array
+    {
+        $wide = Ink::widthPx($ink);
+        $ball = self::GAP * $wide / 2;
+        [$rooms, $regionOf] = TrappedBall::of(
+            array_map(static fn (int $r): int => isset($ink[$r]) ? -1 : $r, $map),
+            $width,
+            $ball,
+            self::ROOM * $wide ** 2,
+        );
+        $byRegion = array_count_values($regionOf);
+        if (max([0, ...$byRegion]) < 2) {
+            return $map;
+        }
+        $reach = (int) ceil($ball + $wide + 1);
+        $isNeck = [];
+        foreach ($map as $i => $region) {
+            foreach ([$i + 1, $i + $width] as $j) {
+                $one = $rooms[$i];
+                $two = $rooms[$j] ?? -1;
+                if ($one >= 0 && $two >= 0 && $one !== $two && $map[$j] === $region) {
+                    $pair = min($one, $two).' '.max($one, $two);
+                    $isNeck[$pair] ??= true;
+                    foreach ([-$reach, $reach, -$reach * $width, $reach * $width] as $way) {
+                        $isNeck[$pair] = $isNeck[$pair] && ($map[$i + $way] ?? -1) >= 0;
+                    }
+                }
+            }
+        }
+        // Rooms of one region that meet anywhere but in a gap are one after all (union-find).
+        $head = range(0, count($regionOf) - 1);
+        $find = static function (int $room) use (&$head): int {
+            while ($head[$room] !== $room) {
+                $room = $head[$room];
+            }
+
+            return $room;
+        };
+        foreach ($isNeck as $pair => $isGap) {
+            if (! $isGap) {
+                [$one, $two] = array_map(intval(...), explode(' ', $pair));
+                $head[$find($one)] = $find($two);
+            }
+        }
+        $numberOf = $first = [];
+        foreach ($regionOf as $room => $region) {
+            $root = $find($room);
+            if (! isset($numberOf[$root])) {
+                $numberOf[$root] = isset($first[$region]) ? count($labelOf) : $region;
+                if (isset($first[$region])) {
+                    $labelOf[] = $labelOf[$region];
+                }
+                $first[$region] = true;
+            }
+        }
+        foreach ($rooms as $i => $room) {
+            if ($room >= 0) {
+                $map[$i] = $numberOf[$find($room)];
+            }
+        }
+
+        return array_values($map);
     }
 
     /**
