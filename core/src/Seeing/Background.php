@@ -9,6 +9,7 @@ use Impa\Colour\LabTable;
 use Impa\Raster\ConnectedComponents;
 use Impa\Raster\PictureRefused;
 use Impa\Raster\Raster;
+use Impa\Raster\TrappedBall;
 
 /** Tells figure from background: by transparency, or by the plain colour that reaches in from the border. Immutable. */
 final readonly class Background
@@ -37,6 +38,21 @@ final readonly class Background
     private const CRISP_PX = 2.2;
 
     private const LEAST_BODY_PX = 60;
+
+    /**
+     * Ink is so much darker than the paper (L), and there is at least such a share of the picture of it. A gap in its line is no wider
+     * than this share of the picture's longer side, what it lets in no smaller than this share of the picture, and the line is open for
+     * no more than this share of its length.
+     */
+    private const INK_DARKER = 40.0;
+
+    private const LEAST_INK = 0.004;
+
+    private const GAP = 0.02;
+
+    private const LEAST_ROOM = 0.003;
+
+    private const OPEN = 0.12;
 
     /** Share of border pixels that must be plain for the background to be trusted. */
     private const PLAIN = 0.6;
@@ -157,7 +173,66 @@ final readonly class Background
             }
         }
 
+        foreach (self::rooms($raster, $paper, $isPaper, $figure) as $room) {
+            $figure = array_replace($figure, $room);
+        }
+
         return [array_values($figure), $paper];
+    }
+
+    /**
+     * Patches of paper that an ink line was meant to enclose, though the flood got in by a gap in it: a white body on white paper. A
+     * ball that is wider than the gap does not get in.
+     *
+     * @param  list<bool>  $isPaper
+     * @param  array<int, bool>  $figure
+     * @return list<array<int, true>>
+     */
+    private static function rooms(Raster $raster, Paper $paper, array $isPaper, array $figure): array
+    {
+        $isInk = [];
+        foreach ($figure as $i => $in) {
+            if ($in && ! $isPaper[$i] && LabTable::of($raster->pixels[$i])[0] < $paper->at($i)[0] - self::INK_DARKER) {
+                $isInk[$i] = true;
+            }
+        }
+        $size = count($isPaper);
+        if (count($isInk) < self::LEAST_INK * $size) {
+            return [];
+        }
+        // Where the flood did not get, nothing needs to be shut out.
+        $flooded = [];
+        foreach ($figure as $i => $in) {
+            $flooded[] = $in ? -1 : 0;
+        }
+        $ball = self::GAP * max($raster->width, $raster->height) / 2;
+        [$numbers] = TrappedBall::of($flooded, $raster->width, $ball, self::LEAST_ROOM * $size);
+        $open = $line = $gap = $rooms = [];
+        foreach ($numbers as $i => $number) {
+            if ($number < 0) {
+                continue;
+            }
+            $rooms[$number][$i] = true;
+            $x = $i % $raster->width;
+            foreach ([$x > 0 ? $i - 1 : -1, $x < $raster->width - 1 ? $i + 1 : -1, $i - $raster->width, $i + $raster->width] as $j) {
+                if ($j < 0 || $j >= $size) {
+                    $open[$number] = true;
+                } elseif ($figure[$j]) {
+                    // The line's rim is smoothed: its ink begins a pixel or two further on.
+                    $isLine = isset($isInk[$j]) || isset($isInk[2 * $j - $i]) || isset($isInk[3 * $j - 2 * $i]);
+                    $line[$number] = ($line[$number] ?? 0) + (int) $isLine;
+                    $gap[$number] = ($gap[$number] ?? 0) + (int) ! $isLine;
+                } elseif ($numbers[$j] !== $number) {
+                    $gap[$number] = ($gap[$number] ?? 0) + 1;
+                }
+            }
+        }
+
+        return array_values(array_filter(
+            $rooms,
+            static fn (int $n): bool => ! isset($open[$n]) && ($gap[$n] ?? 0) < self::OPEN * (($line[$n] ?? 0) + ($gap[$n] ?? 0)),
+            ARRAY_FILTER_USE_KEY,
+        ));
     }
 
     /**
