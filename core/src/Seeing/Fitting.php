@@ -14,8 +14,10 @@ use Impa\Shape\ShapeKind;
  */
 final class Fitting
 {
-    /** So many of the roughly best candidates are refined, and so many of those measured closely. */
-    private const REFINED = 5;
+    /** So many of the roughly best candidates are refined, of which so many may be of one kind, and so many of those measured closely. */
+    private const REFINED = 7;
+
+    private const ANY_KIND = 4;
 
     private const CLOSELY = 2;
 
@@ -77,7 +79,7 @@ final class Fitting
             self::LOOKS,
         );
         $rough = self::measuredAll(self::tried($blob, $some, $partlyHidden, true), $few);
-        $refined = array_map(static fn (Fit $f): Fit => self::refined($f, $some, self::STEPS), array_slice($rough, 0, self::REFINED));
+        $refined = array_map(static fn (Fit $f): Fit => self::refined($f, $some, self::STEPS), self::promising($rough));
         usort($refined, self::better(...));
         $close = array_map(
             static fn (Fit $f): Fit => self::refined($f, $many, [self::STEPS[2], self::STEPS[3]]),
@@ -87,6 +89,28 @@ final class Fitting
 
         // A ball is always among the candidates, and never refused.
         return $close[0];
+    }
+
+    /**
+     * The very best, and the best of other kinds, so that many rough variants of one kind do not crowd out the one that turns out right.
+     *
+     * @param  list<Fit>  $rough  best first
+     * @return list<Fit>
+     */
+    private static function promising(array $rough): array
+    {
+        $promising = $kinds = [];
+        foreach ($rough as $k => $fit) {
+            if ($k < self::ANY_KIND || ! isset($kinds[$fit->kind->value])) {
+                $promising[] = $fit;
+                $kinds[$fit->kind->value] = true;
+            }
+            if (count($promising) === self::REFINED) {
+                break;
+            }
+        }
+
+        return $promising;
     }
 
     /**

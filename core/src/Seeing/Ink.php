@@ -23,6 +23,9 @@ final class Ink
     /** What fills more of its box than this is no outline. */
     private const FILLS = 0.35;
 
+    /** A patch that a line goes round is at least this share of the figure. */
+    private const ROUND = 0.02;
+
     /** Ink so many of its widths away from everything else stands free; it springs from so near. */
     private const FREE = 2.4;
 
@@ -44,11 +47,28 @@ final class Ink
             return [];
         }
         $figureHeight = Extent::of($all)->heightPx();
+        $figure = array_sum(array_map(static fn (Region $r): int => $r->area, $all));
 
         return array_filter($all, static fn (Region $r): bool => $r->strokePx() < self::SHARE * $figureHeight
             && $flat->colours[$r->label]->lab()->l < self::LIGHTNESS
-            && $r->touchesGround()
+            && ($r->touchesGround() || self::isRound($r, $all, $figure))
             && $r->area < self::FILLS * $r->widthPx() * $r->heightPx());
+    }
+
+    /**
+     * Whether a stroke goes round a large patch, such as a belly; round a small one it is kept, as the rim of an eye.
+     *
+     * @param  array<int, Region>  $all
+     */
+    private static function isRound(Region $stroke, array $all, int $figure): bool
+    {
+        foreach ($stroke->contact as $other => $length) {
+            if ($other >= 0 && $all[$other]->area > self::ROUND * $figure && $length > Region::SURROUNDED * $all[$other]->edge) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**

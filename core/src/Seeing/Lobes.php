@@ -36,6 +36,9 @@ final class Lobes
 
     private const PER_LOBE = 0.009;
 
+    /** What is so many times longer than wide may be a limb. */
+    private const LIMB = 1.5;
+
     /** A roll is so many times longer than thick, and at its thickest so many times the mean. */
     private const ROLL = 2.2;
 
@@ -71,7 +74,9 @@ final class Lobes
             return $alone;
         }
         // Before anything is cut, every kind of the catalogue is tried, not the common ones only; it must be that kind clearly.
-        if (Fitting::simple($blob, $map, false)->overlap >= self::CLEARLY) {
+        // A limb may go on behind what hides its end.
+        $isLimb = $blob->elongation() > self::LIMB;
+        if (Fitting::simple($blob, $map, $isLimb)->overlap >= ($isLimb ? self::SIMPLE_ENOUGH : self::CLEARLY)) {
             return $alone;
         }
         $grid = CellGrid::of($blob, self::CELLS);

@@ -10,6 +10,9 @@ use Impa\Raster\Blob;
 /** Names for what is colour on the surface, by place and kind, as suggestions. */
 final class MarkNames
 {
+    /** What is so many times longer than wide is no eye. */
+    private const LINE = 4.0;
+
     /** @param  list<Mark>  $all */
     public static function of(Mark $mark, Piece $piece, bool $isPair, array $all, Srgb $colour, float $axis): string
     {
@@ -36,9 +39,10 @@ final class MarkNames
             $isPair && $carries !== [] && $lab->l > 75 => 'Eye white',
             $isPair && $isRosy && $up < 0.15 => 'Cheek',
             $isPair && self::isFlatLine($blob) && $up > 0.1 => 'Brow',
-            $isPair && $lab->l < 45 && $share < 0.08 => 'Eye',
+            $isPair && $lab->l < 45 && $share < 0.08 && $blob->elongation() < self::LINE => 'Eye',
             $inMiddle && $up < -0.05 && $blob->box(0.0)[0] > 1.3 * $blob->box(0.0)[1] => 'Mouth',
             $inMiddle && abs($up) < 0.35 && $share < 0.08 => 'Nose',
+            $blob->elongation() > self::LINE => 'Line',
             default => 'Spot',
         };
     }

@@ -26,6 +26,9 @@ final readonly class Writing
     /** And a line if it covers so much of it. */
     private const LINE = 0.94;
 
+    /** What is so many times longer than wide is drawn, not spotted. */
+    private const LINE_LONG = 5.0;
+
     /** Twins on a part that stands within this share of the figure's height of the middle line. */
     private const ON_AXIS = 0.03;
 
@@ -239,7 +242,8 @@ final readonly class Writing
             'yMm' => $y,
             'turnDeg' => round($way * $disc->turnDeg, 1) + 0.0,
         ];
-        if ($disc->overlap > ($mark->blob->area() > self::CRUMB_PX ? self::DISC : self::CRUMB_DISC)) {
+        $isLine = max($disc->widthPx, $disc->heightPx) > self::LINE_LONG * min($disc->widthPx, $disc->heightPx);
+        if (! $isLine && $disc->overlap > ($mark->blob->area() > self::CRUMB_PX ? self::DISC : self::CRUMB_DISC)) {
             return $asDisc;
         }
         if (Stroke::isOne($mark->blob, $mark->edgePx)) {
