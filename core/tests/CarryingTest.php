@@ -114,6 +114,70 @@ it('counts every pixel of the figure in some whole, and carried ones in their ca
     }
 });
 
+/** @return list<string> the colours of regions that nothing carries, smallest first */
+function forms(callable $draw): array
+{
+    [$regions, $flat] = Pixels::regions($draw);
+    $own = array_diff_key($regions->all, Carrying::of($regions)->on);
+    usort($own, static fn ($a, $b): int => $a->area <=> $b->area);
+
+    return array_map(static fn ($r): string => $flat->colours[$r->label]->toHex(), $own);
+}
+
+describe('forms in front of something larger', function () {
+    // A body, and two long ovals on it, so far from its middle and with so much of a line round them.
+    $body = static fn (int $arms, int $aside, int $line = 0): callable => static function ($i) use ($arms, $aside, $line): void {
+        imagefilledellipse($i, 150, 150, 200, 260, SKIN);
+        foreach ([-1, 1] as $side) {
+            imagefilledellipse($i, 150 + $side * $aside, 160, 40 + $line, 120 + $line, DARK);
+            imagefilledellipse($i, 150 + $side * $aside, 160, 40, 120, $arms);
+        }
+    };
+
+    it('are arms at its rim, though one ball would cover them and it', function () use ($body) {
+        expect(forms($body(SHIRT, 85)))->toBe([hex(SHIRT), hex(SHIRT), hex(SKIN)]);
+    });
+
+    it('are none in its middle: two long spots are colour', function () use ($body) {
+        expect(forms($body(SHIRT, 45)))->toBe([hex(SKIN)]);
+    });
+
+    it('are arms of its own colour that ink parts from it, wherever they lie', function () use ($body) {
+        // The ink touches the ground, as an outline does.
+        $inked = static function ($i) use ($body): void {
+            $body(SKIN, 50, 10)($i);
+            imagesetthickness($i, 5);
+            imageellipse($i, 150, 150, 202, 262, DARK);
+            imageline($i, 100, 105, 60, 60, DARK);
+            imageline($i, 200, 105, 240, 60, DARK);
+        };
+        expect(array_slice(forms($inked), -3))->toBe([hex(SKIN), hex(SKIN), hex(SKIN)]);
+    });
+
+    it('are none alone: a single long patch at the rim is colour', function () {
+        $one = function ($i) {
+            imagefilledellipse($i, 150, 150, 200, 260, SKIN);
+            imagefilledellipse($i, 225, 160, 40, 120, SHIRT);
+        };
+        expect(forms($one))->toBe([hex(SKIN)]);
+    });
+
+    it('leave what they part one piece behind them: a tail behind an arm', function () {
+        $crossed = function ($i) {
+            imagesetthickness($i, 22);
+            imageline($i, 150, 180, 285, 150, SHIRT);
+            imagefilledellipse($i, 150, 150, 110, 200, SKIN);
+            foreach ([-1, 1] as $side) {
+                imagefilledpolygon($i, [150 + $side * 40, 80, 150 + $side * 66, 70, 150 + $side * 108, 215, 150 + $side * 82, 225], HAIR);
+            }
+        };
+        [$regions, $flat] = Pixels::regions($crossed);
+        $isTail = static fn ($r): bool => $flat->colours[$r->label]->toHex() === hex(SHIRT);
+        expect(array_filter($regions->all, $isTail))->toHaveCount(2);
+        expect(forms($crossed))->toBe([hex(SHIRT), hex(HAIR), hex(HAIR), hex(SKIN)]);
+    });
+});
+
 describe('Ink', function () {
     it('takes outlines away and keeps a drawn mouth', function () {
         [$regions, $flat] = Pixels::regions(function ($i) {

@@ -94,10 +94,12 @@ final readonly class Carrying
     {
         $figure = array_sum(array_map(static fn (Region $r): int => $r->area, $regions->all));
         $extent = Extent::of($regions->all);
-        $largest = array_reduce(
-            $regions->all,
-            static fn (?Region $most, Region $r): Region => $most === null || $r->area > $most->area ? $r : $most,
-        );
+        $bySize = $regions->all;
+        usort($bySize, static fn (Region $a, Region $b): int => $b->area <=> $a->area);
+        if ($bySize === []) {
+            return [];
+        }
+        $largest = $bySize[0];
         $forms = [];
         foreach ($regions->all as $i => $region) {
             $neighbour = $region->mainNeighbour();
@@ -249,18 +251,24 @@ final readonly class Carrying
         uasort($parted, static fn (Region $a, Region $b): int => $b->area <=> $a->area);
         $wholes = array_intersect_key(self::wholes(array_unique($map), $map, $on), $parted);
         foreach ($parted as $i => $large) {
-            foreach ($parted as $j => $small) {
-                if (
-                    $small->label !== $large->label || $small->area > $large->area || $i === $j || isset($on[$i]) || isset($on[$j]) ||
-                    array_intersect_key($small->contact, $large->contact, $forms) === [] || ! isset($wholes[$i], $wholes[$j])
-                ) {
-                    continue;
+            if (isset($on[$i]) || ! isset($wholes[$i])) {
+                continue;
+            }
+            $shares = static fn (Region $small, int $j): bool => $j !== $i && $small->label === $large->label
+                && $small->area <= $large->area && ! isset($on[$j]) && isset($wholes[$j])
+                && array_intersect_key($small->contact, $large->contact, $forms) !== [];
+            $others = array_keys(array_filter($parted, $shares, ARRAY_FILTER_USE_BOTH));
+            // All at once, as two sides of a belly are even only together; else one by one.
+            foreach (count($others) > 1 ? [$others, ...array_chunk($others, 1)] : array_chunk($others, 1) as $group) {
+                $all = array_replace($wholes[$i], ...array_map(static fn (int $j): array => $wholes[$j], $group));
+                $fit = Fitting::rough(Blob::of($all, $width), $map);
+                $hasAll = $fit->overlap > self::BEHIND;
+                foreach ($group as $j) {
+                    $hasAll = $hasAll && ! isset($on[$j]) && $fit->covers(Blob::of($wholes[$j], $width)) > self::MOSTLY;
                 }
-                $both = Blob::of($wholes[$i] + $wholes[$j], $width);
-                $fit = Fitting::rough($both, $map);
-                if ($fit->overlap > self::BEHIND && $fit->covers(Blob::of($wholes[$j], $width)) > self::MOSTLY) {
-                    $on[$j] = $i;
-                    $wholes[$i] = $both->pixels;
+                if ($hasAll) {
+                    $on = array_replace($on, array_fill_keys($group, $i));
+                    $wholes[$i] = $all;
                 }
             }
         }

@@ -11,6 +11,9 @@ final class Naming
 {
     private const FLAT = ['Ear', 'Wing', 'Fin'];
 
+    /** A roll so many times longer than thick is as thin as a cord. */
+    private const THREAD = 7.0;
+
     /**
      * @param  array<int, Piece>  $pieces  by number; key, name and, where the name asks for it, a flat fit are set
      * @param  list<Mark>  $marks
@@ -85,16 +88,16 @@ final class Naming
     {
         $to = $pieces[$piece->joinTo];
         $above = $piece->fit->y > $to->fit->y + 0.22 * $to->fit->heightPx;
+        $isRoll = in_array($piece->fit->kind, [ShapeKind::Sausage, ShapeKind::Drumstick, ShapeKind::Cord], true);
         // An arm may hang far down: its shoulder is what is high.
         $shoulder = $piece->fit->y + abs(cos(deg2rad($piece->fit->turnDeg))) * $piece->fit->heightPx / 2;
         $isHigh = $piece->fit->heightPx > 1.5 * $piece->fit->widthPx && $shoulder > $to->fit->y;
         $below = $piece->fit->y < $to->fit->y - 0.28 * $to->fit->heightPx && ! $isHigh;
-        $isCord = $piece->fit->kind === ShapeKind::Cord;
+        $isCord = $piece->fit->kind === ShapeKind::Cord || $isRoll && $piece->fit->heightPx > self::THREAD * $piece->fit->widthPx;
         $onHead = $piece->joinTo === $head || $head < 0;
         $onBody = $piece->joinTo === $root && $head !== $root;
         $sameColour = $piece->region->label === $to->region->label;
-        $isLong =
-            in_array($piece->fit->kind, [ShapeKind::Sausage, ShapeKind::Drumstick, ShapeKind::Cord], true) || $piece->blob->elongation() > 2.0;
+        $isLong = $isRoll || $piece->blob->elongation() > 2.0;
         $isWide = $piece->blob->area() > 0.22 * $to->blob->area();
         $inMiddle = abs($piece->fit->x - $axis) < 0.12 * $to->fit->widthPx;
 

@@ -131,7 +131,7 @@ final readonly class Regions
      */
     private static function parted(array $ink, array $all, array $map, int $width): array
     {
-        $labelOf = array_map(static fn (Region $r): int => $r->label, $all);
+        $labelOf = array_values(array_map(static fn (Region $r): int => $r->label, $all));
         $own = $map;
         foreach (Ink::free($ink, $map, $width) as $stroke) {
             $number = count($labelOf);
