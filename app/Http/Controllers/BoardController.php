@@ -10,6 +10,7 @@ use App\Models\Needle;
 use App\Stash\Stash;
 use Impa\Plan\Plan;
 use Impa\Render\Board;
+use Impa\Seeing\ReviewOrder;
 
 /** All that the stations show of a figure, reckoned without saving: the plan, and what to draw. */
 final class BoardController
@@ -24,6 +25,7 @@ final class BoardController
             'document' => $body->flag('rescale') ? $figure->document() : null,
             'plan' => $plan->document(),
             'drawing' => Board::flat($plan->ledger),
+            'review' => ReviewOrder::of($figure),
         ]);
     }
 

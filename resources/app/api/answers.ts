@@ -42,6 +42,16 @@ export interface Board {
   document: Figure | null
   plan: Plan
   drawing: Drawing
+  review: {
+    /**
+     * whether much of what was seen is unsure, which then comes first
+     */
+    hard: boolean
+    order: {
+      kind: 'part' | 'detail'
+      key: string
+    }[]
+  }
 }
 export interface Drawing {
   parts: {

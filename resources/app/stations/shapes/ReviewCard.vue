@@ -10,11 +10,16 @@ import { trade } from '../../state/trade'
 const emit = defineEmits<{ close: []; cut: [] }>()
 const figure = useFigure()
 type Seen = { kind: 'part'; of: Part } | { kind: 'detail'; of: Detail }
+// In the order that PHP advises; what is newer than its answer comes last until it is told.
+const advised = computed(() => new Map((figure.board?.review.order ?? []).map((s, i) => [`${s.kind} ${s.key}`, i])))
+const place = (s: Seen) => advised.value.get(`${s.kind} ${s.of.key}`) ?? Infinity
 const all = computed<Seen[]>(() =>
   [
     ...figure.parts.map((of) => ({ kind: 'part' as const, of })),
     ...figure.details.map((of) => ({ kind: 'detail' as const, of })),
-  ].filter((s) => s.of.seen),
+  ]
+    .filter((s) => s.of.seen)
+    .sort((a, b) => (place(a) === place(b) ? 0 : place(a) - place(b))),
 )
 const open = computed(() => all.value.filter((s) => !s.of.seen?.taken))
 const key = ref(open.value[0]?.of.key ?? all.value[0]?.of.key ?? '')
@@ -85,7 +90,7 @@ onMounted(() => {
       <b class="name">{{ now.of.name ?? now.of.key }}</b>
       <span class="quiet"
         >{{ now.kind === 'part' ? now.of.shape.kind : `colour: ${now.of.kind}` }}, {{ at + 1 }} of {{ all.length }};
-        {{ open.length }} open</span
+        {{ open.length }} open<template v-if="figure.board?.review.hard">, unsure first</template></span
       >
       <v-spacer />
       <span class="sure" :title="`${percent} % sure`"><i :style="{ width: `${percent}%` }" /></span

@@ -25,6 +25,20 @@ describe('the review, one suggestion after the other', () => {
     expect(table.figure.selection).toEqual({ kind: 'part', key: 'body' })
   })
 
+  it('goes in the order that PHP advises, and says that what is unsure comes first', async () => {
+    const order = [
+      { kind: 'detail' as const, key: 'eye' },
+      { kind: 'part' as const, key: 'head' },
+      { kind: 'part' as const, key: 'body' },
+    ]
+    table = await onTable(ReviewCard, {}, plain(), { review: { hard: true, order } })
+    expect(table.wrapper.text()).toContain('3 open, unsure first')
+    for (const expected of ['Head', 'Body']) {
+      await button('Take it').trigger('click')
+      expect(name()).toBe(expected)
+    }
+  })
+
   it('takes one after the other, parts and colours, until none is open', async () => {
     table = await onTable(ReviewCard)
     for (const expected of ['Head', 'Eye', 'Eye']) {
