@@ -39,7 +39,8 @@ function cat(int $fill, float $gapDeg = 0.0, bool $whiskers = true): Sketch
     foreach ([-1, 1] as $side) {
         $cat->oval(200 + $side * 35, 365, 50, 30, $fill)->round(200 + $side * 35, 365, 50, 30, 6, INK);
     }
-    $cat->oval(200, 140, 180, 150, $fill)->round(200, 140, 180, 150, 6, INK, $gapDeg)->oval(165, 130, 18, 24, INK)->oval(235, 130, 18, 24, INK);
+    $cat->oval(200, 140, 180, 150, $fill)->round(200, 140, 180, 150, 6, INK, $gapDeg)
+        ->oval(165, 130, 18, 24, INK)->oval(235, 130, 18, 24, INK);
     foreach ($whiskers ? [-1, 1] : [] as $side) {
         foreach ([-8, 6, 20] as $k) {
             $cat->line([[200 + $side * 60, 155 + $k * 0.6], [200 + $side * 135, 150 + $k * 1.6]], 3, INK);
@@ -82,7 +83,8 @@ describe('a line with a gap', function () {
     it('still parts an arm from the belly it lies on, of one colour', function (float $gapPx) {
         $arm = static fn (Sketch $s, int $side): Sketch => $s->line([[200 + $side * 60, 215], [200 + $side * 45, 290]], 40, INK)
             ->line([[200 + $side * 60, 215], [200 + $side * 45, 290]], 28, FUR);
-        $bear = (new Sketch)->oval(200, 270, 200, 220, INK)->oval(200, 270, 188, 208, FUR)->oval(200, 110, 170, 150, INK)->oval(200, 110, 158, 138, FUR);
+        $bear = (new Sketch)->oval(200, 270, 200, 220, INK)->oval(200, 270, 188, 208, FUR)
+            ->oval(200, 110, 170, 150, INK)->oval(200, 110, 158, 138, FUR);
         foreach ([-1, 1] as $side) {
             $arm($bear, $side)->oval(200 + $side * 37, 245, $gapPx, $gapPx, FUR);
         }
@@ -117,7 +119,8 @@ describe('a line with a gap', function () {
 
 it('takes a line round a belly for ink, and the belly for colour', function () {
     $doc = Breakdown::of(
-        (new Sketch)->oval(200, 220, 240, 260, INK)->oval(200, 220, 228, 248, FUR)->oval(200, 240, 130, 140, INK)->oval(200, 240, 120, 130, 0xF4EAD6)
+        (new Sketch)->oval(200, 220, 240, 260, INK)->oval(200, 220, 228, 248, FUR)
+            ->oval(200, 240, 130, 140, INK)->oval(200, 240, 120, 130, 0xF4EAD6)
             ->png(),
         100.0,
     )->document;
@@ -177,10 +180,6 @@ it('lays a grid without holes over a blob, whatever its size', function (int $wi
 })->with([90, 120, 145, 170, 200, 231]);
 
 describe('Completion', function () {
-    $map = static fn (callable $own, callable $other): array => array_map(
-        static fn (int $i): int => isset($own[$i]) ? 0 : (isset($other[$i]) ? 1 : -1),
-        range(0, Pixels::SIZE ** 2 - 1),
-    );
     $limb = static function (float $from, float $to, callable $body): array {
         $own = Pixels::where(static fn (float $x, float $y): bool => abs($x) < 10 && $y > $from && $y < $to && ! $body($x, $y));
         $other = Pixels::where($body);

@@ -20,7 +20,8 @@ it('draws a ball\'s lines where its circles lie: across by the circle of each le
     $grid = grid('ball', 60, 60, 60);
     expect($grid['crownMm'])->toEqualWithDelta($radius, 0.01)->and($grid['footMm'])->toEqualWithDelta(-$radius, 0.01);
     // A quarter of the greatest circle is 47.1 mm: every 5 mm a line, none beyond.
-    expect($grid['stepMm'])->toBe(5.0)->and(array_column($grid['across'], 'mm'))->toBe([5.0, 10.0, 15.0, 20.0, 25.0, 30.0, 35.0, 40.0, 45.0]);
+    expect($grid['stepMm'])->toBe(5.0)
+        ->and(array_column($grid['across'], 'mm'))->toBe([5.0, 10.0, 15.0, 20.0, 25.0, 30.0, 35.0, 40.0, 45.0]);
     foreach ($grid['across'] as $line) {
         $levels = array_column($line['points'], 1);
         $from = array_reverse($levels);

@@ -164,7 +164,9 @@ final class Candidates
     {
         $stroke = Stroke::of($blob);
 
-        return $stroke->widthPx < self::THIN * $blob->width && $stroke->lengthPx > self::CORD * $stroke->widthPx && $stroke->covers($blob, self::ALONG_CORD)
+        return $stroke->widthPx < self::THIN * $blob->width
+            && $stroke->lengthPx > self::CORD * $stroke->widthPx
+            && $stroke->covers($blob, self::ALONG_CORD)
             ? self::rolls(ShapeKind::Cord, $stroke, $stroke->archDeg(), [0.8, 1.0])
             : [];
     }

@@ -58,7 +58,8 @@ final class Completion
         if (self::isStub($right, $left, $above, $below) && self::isSmall($blob, $h, $w, $right[1], $left[1], $areas)) {
             return self::roll($h, $w + 2 * self::ROOTED * $h, $x, $y, Fit::angle($fit->turnDeg + 90.0));
         }
-        if (! in_array($fit->kind, self::ROLLS, true) || $h < self::LONG * $w || ($above[0] > self::HIDDEN) === ($below[0] > self::HIDDEN)) {
+        $isLimb = in_array($fit->kind, self::ROLLS, true) && $h >= self::LONG * $w;
+        if (! $isLimb || ($above[0] > self::HIDDEN) === ($below[0] > self::HIDDEN)) {
             return $fit;
         }
 

@@ -94,19 +94,17 @@ final class Naming
         $isHigh = $piece->fit->heightPx > 1.5 * $piece->fit->widthPx && $shoulder > $to->fit->y;
         $below = $piece->fit->y < $to->fit->y - 0.28 * $to->fit->heightPx && ! $isHigh;
         $isCord = $piece->fit->kind === ShapeKind::Cord || $isRoll && $piece->fit->heightPx > self::THREAD * $piece->fit->widthPx;
-        $onHead = $piece->joinTo === $head || $head < 0;
         $onBody = $piece->joinTo === $root && $head !== $root;
         $sameColour = $piece->region->label === $to->region->label;
+        // An ear is flat, which a cord cannot be: what is no whisker on a true head is a limb.
+        $onHead = $piece->joinTo === $head || $head < 0 && ! $isCord;
         $isLong = $isRoll || $piece->blob->elongation() > 2.0;
         $isWide = $piece->blob->area() > 0.22 * $to->blob->area();
         $inMiddle = abs($piece->fit->x - $axis) < 0.12 * $to->fit->widthPx;
 
         return match (true) {
-            $isCord && $onHead && $head !== $root => match (true) {
-                ! $above => 'Whisker',
-                $piece->mirror => 'Feeler',
-                default => 'Stalk',
-            },
+            $isCord && $above && ! $onBody => $piece->mirror ? 'Feeler' : 'Stalk',
+            $isCord && $onHead && $head !== $root => 'Whisker',
             $piece->mirror && ! $onHead && ! $onBody => $to->fit->y < $pieces[$root]->fit->y ? 'Foot' : 'Hand',
             $piece->mirror && $above && $onHead => $piece->fit->kind === ShapeKind::Cone && ! $sameColour && ! $isMarked
                 ? 'Horn'
@@ -115,7 +113,6 @@ final class Naming
             $piece->mirror && $below && $onBody => $isLong ? 'Leg' : 'Foot',
             $piece->mirror && $onBody && ! $isLong && $isWide => 'Wing',
             $piece->mirror && $onBody => 'Arm',
-            $piece->mirror => 'Side piece',
             $inMiddle && $above && $onHead => 'Top',
             $inMiddle && $below && $onHead => 'Chin',
             $inMiddle && $below => 'Base',
