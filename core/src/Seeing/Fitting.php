@@ -15,11 +15,11 @@ use Impa\Shape\ShapeKind;
 final class Fitting
 {
     /** So many of the roughly best candidates are refined, of which so many may be of one kind, and so many of those measured closely. */
-    private const REFINED = 7;
+    private const REFINED = 6;
 
     private const ANY_KIND = 4;
 
-    private const CLOSELY = 2;
+    private const CLOSELY = 4;
 
     /** Rounds of pulling: shares of its size by which each edge is moved, and degrees by which it is turned. */
     private const STEPS = [[0.08, 6.0], [0.04, 3.0], [0.02, 1.5], [0.01, 0.8]];
@@ -79,7 +79,12 @@ final class Fitting
             self::LOOKS,
         );
         $rough = self::measuredAll(self::tried($blob, $some, $partlyHidden, true), $few);
-        $refined = array_map(static fn (Fit $f): Fit => self::refined($f, $some, self::STEPS), self::promising($rough));
+        $promising = self::promising($rough);
+        if ($partlyHidden) {
+            // Drawn-out boxes are many, and rough: the oval of what is seen alone is pulled as well.
+            $promising[] = Candidates::ball($blob, 0.0);
+        }
+        $refined = array_map(static fn (Fit $f): Fit => self::refined($f, $some, self::STEPS), $promising);
         usort($refined, self::better(...));
         $close = array_map(
             static fn (Fit $f): Fit => self::refined($f, $many, [self::STEPS[2], self::STEPS[3]]),
