@@ -15,7 +15,7 @@ use Impa\Shape\ShapeKind;
 final class Fitting
 {
     /** So many of the roughly best candidates are refined, of which so many may be of one kind, and so many of those measured closely. */
-    private const REFINED = 6;
+    private const REFINED = 7;
 
     private const ANY_KIND = 4;
 

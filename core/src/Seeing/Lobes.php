@@ -76,8 +76,11 @@ final class Lobes
         // Before anything is cut, every kind of the catalogue is tried, not the common ones only; it must be that kind clearly.
         // A limb may go on behind what hides its end.
         $isLimb = $blob->elongation() > self::LIMB;
-        if (Fitting::simple($blob, $map, $isLimb)->overlap >= ($isLimb ? self::SIMPLE_ENOUGH : self::CLEARLY)) {
-            return $alone;
+        $enough = $isLimb ? self::SIMPLE_ENOUGH : self::CLEARLY;
+        foreach ($isLimb ? [false, true] : [false] as $partlyHidden) {
+            if (Fitting::simple($blob, $map, $partlyHidden)->overlap >= $enough) {
+                return $alone;
+            }
         }
         $grid = CellGrid::of($blob, self::CELLS);
         $cells = array_filter($grid->inside);
