@@ -289,6 +289,54 @@ test('the figure is compared with its drawing, looked at nearer and from all sid
   await expect(page.locator('.holder canvas')).toBeVisible()
 })
 
+test('an inked beetle is dropped: the line round it is no part, its feelers are cords that want a wire, and the review says so', async ({
+  page,
+}) => {
+  await page.goto('/')
+  const beetle = await page.evaluate(async () => {
+    const canvas = new OffscreenCanvas(500, 500)
+    const c = canvas.getContext('2d')!
+    c.fillStyle = '#ffffff'
+    c.fillRect(0, 0, 500, 500)
+    c.strokeStyle = '#1c1820'
+    c.lineCap = 'round'
+    const oval = (x: number, y: number, w: number, h: number, colour: string) => {
+      c.beginPath()
+      c.ellipse(x, y, w, h, 0, 0, 7)
+      c.fillStyle = colour
+      c.fill()
+      c.lineWidth = 8
+      c.stroke()
+    }
+    for (const side of [-1, 1]) {
+      c.lineWidth = 6
+      c.beginPath()
+      c.moveTo(250 + side * 30, 100)
+      c.quadraticCurveTo(250 + side * 45, 50, 250 + side * 95, 25)
+      c.stroke()
+    }
+    oval(250, 330, 130, 140, '#c0402f')
+    oval(250, 165, 95, 80, '#4a6a90')
+    return [...new Uint8Array(await (await canvas.convertToBlob({ type: 'image/png' })).arrayBuffer())]
+  })
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'beetle.png', mimeType: 'image/png', buffer: Buffer.from(beetle) })
+  await page.getByRole('dialog').getByRole('button', { name: 'See its shapes' }).click()
+  await toTheShapes(page)
+  await expect(tree(page).getByRole('listitem')).toHaveCount(3)
+  await expect(tree(page).getByRole('button', { name: /^Feeler/ })).toContainText('cord')
+  await expect(page.getByText(/Feeler is \d+ mm long and [\d.]+ mm thick: .* it wants a wire/)).toBeVisible()
+  await page.getByRole('button', { name: /^Review/ }).click()
+  const review = page.getByRole('region', { name: 'Review of what was seen' })
+  for (let i = 0; i < 3 && !(await review.getByText('Feeler').isVisible()); i++) {
+    await review.getByRole('button', { name: 'Take it' }).click()
+  }
+  await expect(review).toContainText('a thin line, followed by a cord')
+  await review.getByRole('button', { name: 'Take it' }).click()
+  await saved(page)
+})
+
 test('of two figures on one picture it is asked which, and looking can be stopped', async ({ page }) => {
   await page.goto('/')
   const two = await page.evaluate(async () => {
