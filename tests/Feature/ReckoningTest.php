@@ -99,7 +99,7 @@ it('renders a document and a saved figure', function () {
 });
 
 it('shows the catalogue and the stash', function () {
-    $this->getJson('/api/catalogue')->assertOk()->assertJsonCount(14, 'shapes');
+    $this->getJson('/api/catalogue')->assertOk()->assertJsonCount(count(\Impa\Shape\ShapeKind::cases()), 'shapes');
     $this->artisan('db:seed')->assertExitCode(0);
     expect($this->getJson('/api/wools')->assertOk()->json('wools'))->not->toBeEmpty();
 });
