@@ -37,6 +37,9 @@ final class Completion
     /** How deep it is rooted in the other part, as a share of its own width (house choice). */
     private const ROOTED = 0.3;
 
+    /** A completed limb may lie over so much more ground, as a share of its box. */
+    private const STICKS_OUT = 0.03;
+
     /** Kinds that keep their course. */
     private const ROLLS = [ShapeKind::Sausage, ShapeKind::Drum, ShapeKind::Drumstick];
 
@@ -53,17 +56,51 @@ final class Completion
         }
         [$above, $below, $right, $left] = $ends;
         if (self::isStub($above, $below, $right, $left) && self::isSmall($blob, $w, $h, $above[1], $below[1], $areas)) {
-            return self::roll($w, $h + 2 * self::ROOTED * $w, $x, $y, $fit->turnDeg);
+            return self::onFigure(self::roll($w, $h + 2 * self::ROOTED * $w, $x, $y, $fit->turnDeg), $fit, $map, $blob->width);
         }
         if (self::isStub($right, $left, $above, $below) && self::isSmall($blob, $h, $w, $right[1], $left[1], $areas)) {
-            return self::roll($h, $w + 2 * self::ROOTED * $h, $x, $y, Fit::angle($fit->turnDeg + 90.0));
+            $roll = self::roll($h, $w + 2 * self::ROOTED * $h, $x, $y, Fit::angle($fit->turnDeg + 90.0));
+
+            return self::onFigure($roll, $fit, $map, $blob->width);
         }
         $isLimb = in_array($fit->kind, self::ROLLS, true) && $h >= self::LONG * $w;
         if (! $isLimb || ($above[0] > self::HIDDEN) === ($below[0] > self::HIDDEN)) {
             return $fit;
         }
 
-        return self::rooted($fit, [$w, $h, $x, $y], $above[0] > self::HIDDEN ? 1.0 : -1.0);
+        return self::onFigure(self::rooted($fit, [$w, $h, $x, $y], $above[0] > self::HIDDEN ? 1.0 : -1.0), $fit, $map, $blob->width);
+    }
+
+    /**
+     * The completed fit, unless it would stick out over more ground than before: behind a thin part there is no room for a root.
+     *
+     * @param  list<int>  $map
+     */
+    private static function onFigure(Fit $completed, Fit $fit, array $map, int $width): Fit
+    {
+        return self::overGround($completed, $map, $width) > self::overGround($fit, $map, $width) + self::STICKS_OUT ? $fit : $completed;
+    }
+
+    /**
+     * Share of a fit's box, less its corners, that lies over the ground.
+     *
+     * @param  list<int>  $map
+     */
+    private static function overGround(Fit $fit, array $map, int $width): float
+    {
+        [$c, $s] = [cos(deg2rad($fit->turnDeg)), sin(deg2rad($fit->turnDeg))];
+        $ground = $looked = 0;
+        for ($i = -4; $i <= 4; $i++) {
+            for ($j = -2; $j <= 2; $j++) {
+                [$u, $v] = [$j / 5 * $fit->widthPx, $i / 9 * $fit->heightPx];
+                $column = (int) floor($fit->x + $u * $c - $v * $s);
+                $row = (int) floor(-($fit->y + $u * $s + $v * $c));
+                $looked++;
+                $ground += (int) ($column < 0 || $column >= $width || $row < 0 || ($map[$row * $width + $column] ?? -1) < 0);
+            }
+        }
+
+        return $ground / $looked;
     }
 
     /**
