@@ -22,7 +22,7 @@ final class Lobes
     private const CELLS = 84;
 
     /** Discs tried, as shares of the widest that fits into the blob. */
-    private const DISCS = [0.9, 0.72, 0.55, 0.4, 0.26];
+    private const DISCS = [0.9, 0.81, 0.72, 0.55, 0.4, 0.26];
 
     /** What sticks out counts as a lobe from this share of the blob, if it sticks out by so many times the side of a square of its area. */
     private const LEAST_SHARE = 0.012;
