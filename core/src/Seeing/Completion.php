@@ -40,6 +40,9 @@ final class Completion
     /** A completed limb may lie over so much more ground, as a share of its box. */
     private const STICKS_OUT = 0.03;
 
+    /** Samples each way by which a stub's roll is measured. */
+    private const LOOKS = 38;
+
     /** Kinds that keep their course. */
     private const ROLLS = [ShapeKind::Sausage, ShapeKind::Drum, ShapeKind::Drumstick];
 
@@ -56,12 +59,14 @@ final class Completion
         }
         [$above, $below, $right, $left] = $ends;
         if (self::isStub($above, $below, $right, $left) && self::isSmall($blob, $w, $h, $above[1], $below[1], $areas)) {
-            return self::onFigure(self::roll($w, $h + 2 * self::ROOTED * $w, $x, $y, $fit->turnDeg), $fit, $map, $blob->width);
+            $roll = self::roll($w, $h + 2 * self::ROOTED * $w, $x, $y, $fit->turnDeg);
+
+            return self::onFigure($roll->measured(Samples::of($blob, $map, self::LOOKS, 2.0)), $fit, $map, $blob->width);
         }
         if (self::isStub($right, $left, $above, $below) && self::isSmall($blob, $h, $w, $right[1], $left[1], $areas)) {
             $roll = self::roll($h, $w + 2 * self::ROOTED * $h, $x, $y, Fit::angle($fit->turnDeg + 90.0));
 
-            return self::onFigure($roll, $fit, $map, $blob->width);
+            return self::onFigure($roll->measured(Samples::of($blob, $map, self::LOOKS, 2.0)), $fit, $map, $blob->width);
         }
         $isLimb = in_array($fit->kind, self::ROLLS, true) && $h >= self::LONG * $w;
         if (! $isLimb || ($above[0] > self::HIDDEN) === ($below[0] > self::HIDDEN)) {
@@ -122,7 +127,7 @@ final class Completion
 
     private static function roll(float $wide, float $long, float $x, float $y, float $turnDeg): Fit
     {
-        return new Fit(kind: ShapeKind::Sausage, widthPx: $wide, heightPx: $long, x: $x, y: $y, turnDeg: $turnDeg, overlap: 0.9);
+        return new Fit(kind: ShapeKind::Sausage, widthPx: $wide, heightPx: $long, x: $x, y: $y, turnDeg: $turnDeg);
     }
 
     /**
