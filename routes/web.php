@@ -55,6 +55,7 @@ Route::prefix('api')->whereNumber(['figure', 'picture', 'wool', 'swatch'])->grou
     Route::post('agreement', [AgreementController::class, 'store']);
     Route::post('size-cards', [SizeCardsController::class, 'store']);
     Route::post('breakdown', [BreakdownController::class, 'store']);
+    Route::post('breakdown/glance', [BreakdownController::class, 'glance']);
     Route::post('plan', [PlanController::class, 'store']);
     Route::post('board', [BoardController::class, 'store']);
     Route::post('board/turning', [BoardController::class, 'turning']);

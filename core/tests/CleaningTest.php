@@ -113,6 +113,23 @@ describe('paper', function () {
             ->toBe([]);
     });
 
+    it('darkens through the colour of a body, which stays whole, while a soft shadow on it stays a shadow', function () {
+        $paper = static fn (int $x, int $y): float => 250 - 0.17 * ($x + $y);
+        $mixed = static function (float $in, float $v): int {
+            $of = static fn (int $c): int => (int) round($v + $in * ($c - $v));
+
+            return $of(204) << 16 | $of(214) << 8 | $of(221);
+        };
+        $drawn = static fn (int $x, int $y): int => $mixed(max(0.0, min(1.0, (71 - hypot($x - 100, $y - 100)) / 2)), $paper($x, $y));
+        expect(Background::of(picture($drawn))->count)->toEqualWithDelta(M_PI * 4900, 0.03 * M_PI * 4900);
+        $shadow = picture(static function (int $x, int $y) use ($paper): int {
+            $far = hypot(($x - 100) / 80, ($y - 165) / 24);
+
+            return hypot($x - 100, $y - 90) < 60 ? 0xC04050 : grey($paper($x, $y) - 50 * max(0.0, min(1.0, 2 * (1 - $far))));
+        });
+        expect(Background::of($shadow)->count)->toEqualWithDelta(M_PI * 3600, 300);
+    });
+
     it('lets a pale body with a crisp rim be a body, and a soft shadow a shadow', function (int $pale) {
         // Its edge is smoothed over a pixel or two, as every drawing's is.
         $body = picture(static function (int $x, int $y) use ($pale): int {

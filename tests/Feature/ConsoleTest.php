@@ -151,7 +151,22 @@ describe('impa:breakdown with wishes', function () {
         ['--shades=7', 'between 0 and 1'],
         ['--round=80', '0 to 10 mm'],
         ['--figure=-2', 'counted from 1'],
+        ['--brushes=nowhere.json', 'not there'],
+        ['--brushes=composer.json', 'A brush stroke says'],
+        ['--again=nowhere.json', 'not there'],
+        ['--again=composer.json', 'format'],
     ]);
+
+    it('looks again at what was broken down before', function () {
+        $file = tempnam(sys_get_temp_dir(), 'figure');
+        impa('impa:breakdown', 'demo/sorrel.png', '--height=90', "--out=$file");
+        [$exit, $out, $error] = impa('impa:breakdown', 'demo/sorrel.png', '--height=90', "--again=$file");
+        expect($exit)->toBe(0)
+            ->and(json_decode($out))
+            ->toEqual(json_decode((string) file_get_contents($file)))
+            ->and($error)
+            ->toContain('parts stay as they were');
+    });
 });
 
 it('says what to weigh and what is lacking, against a stash in a table', function () {

@@ -39,7 +39,35 @@ it('refuses wishes beyond sense in words', function (array $wish, string $words)
     [['figure' => -1], 'counted from 1'],
     [['heightMm' => 3], '10 and 2000'],
     [['shades' => 'many'], 'must be a number'],
+    [['brushes' => 'here'], 'A brush stroke says'],
+    [['brushes' => [['as' => 'ink', 'width' => 2, 'points' => [[0, 0]]]]], 'A brush stroke says'],
+    [['brushes' => array_fill(0, 41, ['as' => 'ink', 'width' => 0.1, 'points' => [[0, 0]]])], 'More than 40 brush strokes'],
 ]);
+
+it('looks once more at a figure\'s own drawing: brushes are kept with it, and what was made of it stays', function () {
+    $id = $this->sendFile(demoPicture())->json('id');
+    $stroke = ['as' => 'ink', 'width' => 0.02, 'points' => [[0.02, 0.02]]];
+    $ask = ['picture' => $id, 'heightMm' => 90, 'shades' => 0.3, 'brushes' => [$stroke]];
+    $document = $this->postJson('/api/breakdown', $ask)->assertOk()->json('document');
+    expect($document['picture']['wishes'])->toEqual(['shades' => 0.3, 'figure' => 0, 'roundToMm' => 0, 'brushes' => [$stroke]]);
+    $document['parts'][0]['name'] = 'Mine';
+    $again = $this->postJson('/api/breakdown', $ask + ['document' => $document])->assertOk();
+    expect($again->json('document.parts.0.name'))
+        ->toBe('Mine')
+        ->and($again->json('notices.0'))
+        ->toBe(count($document['parts']).' parts stay as they were.');
+});
+
+it('shows at once what a wish would do', function () {
+    $id = $this->sendFile(demoPicture())->json('id');
+    $colours = static fn (mixed $shades): int => test()->postJson('/api/breakdown/glance', ['picture' => $id, 'shades' => $shades])
+        ->assertOk()
+        ->json('colours');
+    expect($colours(1))->toBeLessThan($colours(0));
+    $this->postJson('/api/breakdown/glance', ['picture' => $id, 'shades' => 2])->assertStatus(422);
+    $this->postJson('/api/breakdown/glance', ['picture' => $id, 'figure' => 9])->assertStatus(422);
+    $this->postJson('/api/breakdown/glance', ['picture' => 999])->assertStatus(404);
+});
 
 it('cuts, merges, draws round and turns into colour, without saving', function () {
     $ask = fn (array $what) => $this->postJson('/api/recut', ['document' => demoFigure()] + $what);

@@ -7,6 +7,8 @@ namespace App\Console\Commands;
 use Illuminate\Console\Command;
 use Impa\Raster\PictureRefused;
 use Impa\Seeing\Breakdown;
+use Impa\Seeing\BrushStroke;
+use Impa\Seeing\SeenAgain;
 use Impa\Seeing\Wishes;
 
 final class BreakdownCommand extends Command
@@ -19,6 +21,8 @@ final class BreakdownCommand extends Command
         {--shades=0.2 : how strongly near shades are merged, 0 to 1}
         {--figure=0 : of several figures on the picture, the one so many from the left; 0 for all}
         {--round=0 : sizes in steps of so many mm}
+        {--brushes= : JSON file of strokes over the picture: [{"as": "paper", "width": 0.02, "points": [[0.5, 0.9]]}]}
+        {--again= : figure document that was broken down from this picture before; what was made of it stays}
         {--out= : file for the figure document; standard output without it}';
 
     protected $description = 'Break a drawn character down into simple wool shapes: a picture to a figure document';
@@ -39,24 +43,33 @@ final class BreakdownCommand extends Command
                 return $this->refuse([sprintf('--%s: a number, please.', $name)]);
             }
         }
+        $again = $this->word($this->option('again'));
+        $figure = $again === '' ? null : $this->figure($again);
+        $file = $this->word($this->option('brushes'));
+        $strokes = $file === '' ? '[]' : $this->bytes($file);
+        if (($again !== '' && $figure === null) || $strokes === null) {
+            return 2;
+        }
         try {
             $wishes = Wishes::of(
                 (float) $height,
                 (float) $this->option('shades'),
                 (int) $this->option('figure'),
                 (float) $this->option('round'),
+                BrushStroke::list(json_decode($strokes)),
             );
             $breakdown = Breakdown::of($bytes, $wishes, pathinfo($path, PATHINFO_FILENAME), basename($path));
         } catch (PictureRefused $refused) {
             return $this->refuse([$path.': '.$refused->getMessage()]);
         }
-        foreach ($breakdown->notices as $notice) {
+        $seen = $figure === null ? null : SeenAgain::of($figure, $breakdown->document);
+        foreach ([...$seen === null ? [] : [$seen->notice()], ...$breakdown->notices] as $notice) {
             $this->tell($notice);
         }
 
         return $this->give(
             json_encode(
-                $breakdown->document,
+                $seen === null ? $breakdown->document : $seen->document,
                 JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE,
             )."\n",
             $this->option('out'),

@@ -9,8 +9,10 @@ use App\Http\Requests\Body;
 use App\Models\Picture;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Impa\Figure\Figure;
 use Impa\Seeing\Breakdown;
-use Impa\Seeing\Wishes;
+use Impa\Seeing\Glance;
+use Impa\Seeing\SeenAgain;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 use Throwable;
 
@@ -18,18 +20,15 @@ final class BreakdownController
 {
     /**
      * The answer at once, or, where the client takes application/x-ndjson, line by line: what is being done and how much
-     * is behind, and at last the answer or the refusal. Who hangs up stops the work.
+     * is behind, and at last the answer or the refusal. Who hangs up stops the work. With a `document` that came from this drawing, what
+     * the felter made of it stays.
      */
     public function store(Request $request, Body $body): JsonResponse|StreamedResponse
     {
         $bytes = Picture::chosen($body->int('picture'))->bytes();
         $name = mb_substr(trim($body->text('name')), 0, 120);
-        $wishes = Wishes::of(
-            $body->float('heightMm'),
-            $body->floatOr('shades', 0.2),
-            $body->intOr('figure', 0) ?? 0,
-            $body->floatOr('roundToMm', 0.0),
-        );
+        $wishes = $body->wishes();
+        $figure = $body->has('document') ? $body->figure() : null;
         $see = static fn (?callable $progress): Breakdown => Breakdown::of(
             $bytes,
             $wishes,
@@ -38,16 +37,17 @@ final class BreakdownController
             $progress,
         );
         if (! str_contains((string) $request->headers->get('Accept'), 'application/x-ndjson')) {
-            return new JsonResponse(self::answer($see(null)));
+            return new JsonResponse(self::answer($see(null), $figure));
         }
 
         return new StreamedResponse(
-            static function () use ($see): void {
+            static function () use ($see, $figure): void {
                 try {
                     $last = self::answer(
                         $see(static function (string $doing, float $share): void {
                             self::line(['doing' => $doing, 'share' => $share]);
                         }),
+                        $figure,
                     );
                 } catch (Throwable $e) {
                     report($e);
@@ -60,10 +60,31 @@ final class BreakdownController
         );
     }
 
-    /** @return array<string, mixed> */
-    private static function answer(Breakdown $breakdown): array
+    /** A quick first look, before anything is shaped. */
+    public function glance(Body $body): JsonResponse
     {
-        return ['document' => $breakdown->document, 'notices' => $breakdown->notices, 'figures' => $breakdown->figures];
+        $glance = Glance::of(Picture::chosen($body->int('picture'))->bytes(), $body->wishes(100.0));
+
+        return new JsonResponse([
+            'image' => 'data:image/png;base64,'.base64_encode($glance->png),
+            'colours' => $glance->colours,
+            'notices' => $glance->notices,
+        ]);
+    }
+
+    /**
+     * @param  ?Figure  $figure  that was broken down from this drawing before: what the felter made of it stays
+     * @return array<string, mixed>
+     */
+    private static function answer(Breakdown $breakdown, ?Figure $figure): array
+    {
+        $again = $figure === null ? null : SeenAgain::of($figure, $breakdown->document);
+
+        return [
+            'document' => $again === null ? $breakdown->document : $again->document,
+            'notices' => [...$again === null ? [] : [$again->notice()], ...$breakdown->notices],
+            'figures' => $breakdown->figures,
+        ];
     }
 
     /** @param  array<string, mixed>  $members */

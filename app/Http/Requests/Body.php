@@ -11,6 +11,9 @@ use Impa\Figure\Figure;
 use Impa\Figure\FigureRefused;
 use Impa\Figure\Part;
 use Impa\Print\Paper;
+use Impa\Raster\PictureRefused;
+use Impa\Seeing\BrushStroke;
+use Impa\Seeing\Wishes;
 use Impa\Stash\Reserve;
 use InvalidArgumentException;
 use JsonException;
@@ -84,6 +87,24 @@ final readonly class Body
             $figure,
             $figure->details[$this->text('detail')] ?? throw new HttpException(422, 'There is no such detail in this figure.'),
         ];
+    }
+
+    /**
+     * How a drawing is to be looked at.
+     *
+     * @param  float  $heightMm  where the request does not say
+     *
+     * @throws PictureRefused if a wish is out of range
+     */
+    public function wishes(?float $heightMm = null): Wishes
+    {
+        return Wishes::of(
+            $heightMm === null ? $this->float('heightMm') : $this->floatOr('heightMm', $heightMm),
+            $this->floatOr('shades', 0.2),
+            $this->intOr('figure', 0) ?? 0,
+            $this->floatOr('roundToMm', 0.0),
+            BrushStroke::list($this->members->brushes ?? []),
+        );
     }
 
     public function paper(): Paper

@@ -89,6 +89,24 @@ final class PictureRefused extends DomainException implements Refusal
         return new self('The figure is counted from 1 (0 for all of them), and sizes are rounded to steps of 0 to 10 mm.');
     }
 
+    public static function noBrushStroke(float $leastWidth, float $mostWidth, int $mostPoints): self
+    {
+        return new self(
+            sprintf(
+                'A brush stroke says what is there (paper, figure or ink), how wide it is (a share of the picture, %g to %g) and where '
+                    .'it went (up to %d points, each from 0 to 1 across and down).',
+                $leastWidth,
+                $mostWidth,
+                $mostPoints,
+            ),
+        );
+    }
+
+    public static function tooManyStrokes(int $most): self
+    {
+        return new self(sprintf('More than %d brush strokes lie on this picture; brush with fewer, longer ones.', $most));
+    }
+
     public static function noSuchFigure(int $figure, int $count): self
     {
         return new self(

@@ -66,8 +66,12 @@ final readonly class Background
     {
     }
 
-    /** @throws PictureRefused if nothing stands out */
-    public static function of(Raster $raster): self
+    /**
+     * @param  list<BrushStroke>  $strokes  what the felter says of it
+     *
+     * @throws PictureRefused if nothing stands out
+     */
+    public static function of(Raster $raster, array $strokes = []): self
     {
         $border = self::border($raster);
         $clear = count(array_filter($border, static fn (int $i): bool => $raster->pixels[$i] >> 24 > self::CLEAR));
@@ -84,6 +88,7 @@ final readonly class Background
                         .'drawing on white or on a transparent ground works best.';
             }
         }
+        $figure = Brushwork::over($raster, $figure, $strokes);
         $count = count(array_filter($figure));
         if ($count < 12) {
             throw PictureRefused::nothingDrawn();
@@ -140,7 +145,8 @@ final readonly class Background
     private static function flooded(Raster $raster, array $border): array
     {
         $paper = Paper::of($raster, $border);
-        $isPaper = $paper->has($raster);
+        $off = $paper->off($raster);
+        $isPaper = array_map($paper->isPaper(...), $off);
         $figure = array_fill(0, count($isPaper), true);
         $soft = $open = [];
         foreach ($border as $i) {
@@ -173,6 +179,9 @@ final readonly class Background
             }
         }
 
+        foreach ($paper->isPlain() ? [] : PaleBodies::of($raster, $paper, $off) as $body) {
+            $figure = array_replace($figure, $body);
+        }
         foreach (self::rooms($raster, $paper, $isPaper, $figure) as $room) {
             $figure = array_replace($figure, $room);
         }

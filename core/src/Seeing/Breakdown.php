@@ -51,7 +51,7 @@ final readonly class Breakdown
         $progress('Reading the picture', 0.0);
         $raster = Grain::smoothed(Raster::decode($bytes, readsCells: true));
         $progress('Telling the figure from the background', 0.1);
-        $whole = Background::of($raster);
+        $whole = Background::of($raster, $wishes->strokes);
         $figures = Figures::of($whole, $raster->width);
         if ($wishes->figure > count($figures->boxes)) {
             throw PictureRefused::noSuchFigure($wishes->figure, count($figures->boxes));
@@ -62,7 +62,8 @@ final readonly class Breakdown
         $ground = $isTurned ? $ground->mirrored($raster->width) : $ground;
         $progress('Sorting the colours', 0.15);
         $flat = FlatColours::of($looked, $ground, $wishes->shades);
-        $regions = Regions::of($flat, $looked, $ground);
+        $strokes = $isTurned ? array_map(static fn (BrushStroke $s): BrushStroke => $s->mirrored(), $wishes->strokes) : $wishes->strokes;
+        $regions = Regions::of($flat, $looked, $ground, Brushwork::inked($looked, $strokes));
         $progress('Seeing simple shapes', 0.25);
         $sorting = Sorting::of($regions, static function (float $share) use ($progress): void {
             $progress('Seeing simple shapes', 0.25 + 0.6 * $share);

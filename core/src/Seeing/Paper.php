@@ -34,6 +34,9 @@ final readonly class Paper
 
     private const VOTERS = 240;
 
+    /** Cells to either side of the lattice on which the whole paper is looked over. */
+    private const LATTICE = 8;
+
     /**
      * @param  list<list<float>>  $surface  for l, a and b: the factors of 1, x, y and, unless it is plain, xx, xy, yy; x and y from -1 to 1
      * @param  float  $share  of the border that lies on it
@@ -86,13 +89,12 @@ final readonly class Paper
         return Lab::of(...$this->at(intdiv($this->height, 2) * $this->width + intdiv($this->width, 2)));
     }
 
-    /** @return list<bool> per pixel, whether it has the paper's colour there */
-    public function has(Raster $raster): array
+    /** @return list<float> per pixel, how far its colour lies from the paper's there, squared, in Lab */
+    public function off(Raster $raster): array
     {
-        $within = $this->tolerance ** 2;
         if (! $this->isPlain()) {
             return array_map(
-                fn (int $pixel, int $i): bool => LabTable::squared(LabTable::of($pixel), $this->at($i)) < $within,
+                fn (int $pixel, int $i): float => LabTable::squared(LabTable::of($pixel), $this->at($i)),
                 $raster->pixels,
                 array_keys($raster->pixels),
             );
@@ -101,11 +103,37 @@ final readonly class Paper
         $paper = $this->at(0);
 
         return array_map(
-            static function (int $pixel) use (&$known, $paper, $within): bool {
-                return $known[$pixel & 0xFFFFFF] ??= LabTable::squared(LabTable::of($pixel), $paper) < $within;
+            static function (int $pixel) use (&$known, $paper): float {
+                return $known[$pixel & 0xFFFFFF] ??= LabTable::squared(LabTable::of($pixel), $paper);
             },
             $raster->pixels,
         );
+    }
+
+    /** Whether a colour so far from it, squared, is the paper's. */
+    public function isPaper(float $off): bool
+    {
+        return $off < $this->tolerance ** 2;
+    }
+
+    /**
+     * Whether a colour would pass for paper anywhere on the picture.
+     *
+     * @param  array{float, float, float}  $lab
+     */
+    public function mayBe(array $lab): bool
+    {
+        foreach (range(0, self::LATTICE) as $row) {
+            foreach (range(0, self::LATTICE) as $column) {
+                $y = intdiv(($this->height - 1) * $row, self::LATTICE);
+                $x = intdiv(($this->width - 1) * $column, self::LATTICE);
+                if (LabTable::squared($lab, $this->at($y * $this->width + $x)) < self::NEAR ** 2) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     /** @param  list<int>  $border */

@@ -39,6 +39,11 @@ final readonly class Regions
 
     private const ROOM = 12.0;
 
+    /** A region thinner than this share of the figure's height is a line, where the felter says ink; a colour counts from such a share. */
+    private const SAID_SHARE = 0.06;
+
+    private const SAID_LEAST = 0.1;
+
     /**
      * @param  array<int, Region>  $all  by index
      * @param  list<int>  $map  per pixel, index of its region, -1 for the ground
@@ -48,7 +53,8 @@ final readonly class Regions
     {
     }
 
-    public static function of(FlatColours $flat, Raster $raster, Background $ground): self
+    /** @param  list<array<int, true>>  $inked  pixels that the felter says are outlines, stroke by stroke */
+    public static function of(FlatColours $flat, Raster $raster, Background $ground, array $inked = []): self
     {
         $labels = $flat->labels;
         $speck = max(self::SPECK_PX, self::SPECK_SHARE * $ground->count);
@@ -64,9 +70,11 @@ final readonly class Regions
             [$all, $map] = self::connected(self::without($gone, $labels, $map, $raster->width), $raster->width);
             $labels = self::labelsOf($map, $all);
         }
-        $ink = Ink::outlines($all, $flat);
+        [$all, $map, $said] = self::said($inked, $all, $map, $flat, $raster->width);
+        // Array union: keys are region indices.
+        $ink = $said + Ink::outlines($all, $flat);
         if ($ink !== [] && count($ink) < count($all)) {
-            [$all, $map] = self::parted($ink, $all, $map, $raster->width);
+            [$all, $map] = self::parted($ink, $said, $all, $map, $raster->width);
         }
 
         return new self($all, $map, $raster->width, $dropped);
@@ -121,19 +129,65 @@ final readonly class Regions
     }
 
     /**
+     * What the felter says is ink: of what lies under each stroke the darkest colour that there is more than a little of. A thin region
+     * is ink as a whole; of any other, what was brushed.
+     *
+     * @param  list<array<int, true>>  $inked
+     * @param  array<int, Region>  $all
+     * @param  list<int>  $map
+     * @return array{array<int, Region>, list<int>, array<int, Region>} regions, their numbers per pixel, and those that are ink
+     */
+    private static function said(array $inked, array $all, array $map, FlatColours $flat, int $width): array
+    {
+        if ($inked === [] || $all === []) {
+            return [$all, $map, []];
+        }
+        $thin = self::SAID_SHARE * Extent::of($all)->heightPx();
+        $labels = array_map(static fn (Region $r): int => $r->label, $all);
+        $whole = $cut = [];
+        foreach ($inked as $under) {
+            $under = array_filter(array_intersect_key($map, $under), static fn (int $r): bool => $r >= 0);
+            $counts = array_count_values(array_map(static fn (int $r): int => $labels[$r], $under));
+            $enough = array_filter($counts, static fn (int $n): bool => $n >= self::SAID_LEAST * count($under));
+            $byDarkness = array_keys($enough);
+            usort($byDarkness, static fn (int $a, int $b): int => $flat->colours[$a]->lab()->l <=> $flat->colours[$b]->lab()->l);
+            $number = count($labels);
+            foreach ($under as $pixel => $region) {
+                if ($labels[$region] !== ($byDarkness[0] ?? -1)) {
+                    continue;
+                }
+                if (isset($all[$region]) && $all[$region]->strokePx() < $thin) {
+                    $whole[$region] = true;
+                } else {
+                    $map[$pixel] = $number;
+                    $labels[$number] = $labels[$region];
+                    $cut[$number] = true;
+                }
+            }
+        }
+        // A region that was brushed through is two.
+        [$numbers, $from] = ConnectedComponents::ofLabels(array_values($map), $width);
+        $all = self::drawnBy($numbers, array_map(static fn (int $region): int => $labels[$region], $from), $width);
+
+        return [$all, $numbers, array_filter($all, static fn (Region $r): bool => isset(($whole + $cut)[$from[$r->index]]))];
+    }
+
+    /**
      * Without drawn outlines: each of their pixels goes to a region beside it, and what they parted stays apart, also where both sides
      * have one colour, as an arm before a belly, and where the line has a gap. Strokes that bound nothing stay.
      *
      * @param  non-empty-array<int, Region>  $ink
+     * @param  array<int, Region>  $said  those of which the felter says so: they are no strokes of their own
      * @param  array<int, Region>  $all
      * @param  list<int>  $map
      * @return array{array<int, Region>, list<int>} as of `connected`
      */
-    private static function parted(array $ink, array $all, array $map, int $width): array
+    private static function parted(array $ink, array $said, array $all, array $map, int $width): array
     {
         $labelOf = array_values(array_map(static fn (Region $r): int => $r->label, $all));
         $own = $map;
-        foreach (Ink::free($ink, $map, $width) as $stroke) {
+        $seen = array_diff_key($ink, $said);
+        foreach ($seen === [] ? [] : Ink::free($seen, $map, $width) as $stroke) {
             $number = count($labelOf);
             $labelOf[] = $labelOf[$map[(int) array_key_first($stroke)]];
             $own = array_replace($own, array_fill_keys(array_keys($stroke), $number));
@@ -141,7 +195,7 @@ final readonly class Regions
         $own = self::gapsClosed(array_values($own), $ink, $labelOf, $width);
         [$numbers, $regionOf] = ConnectedComponents::ofLabels(self::without($ink, $own, $own, $width), $width);
         $labels = array_map(static fn (int $region): int => $labelOf[$region], $regionOf);
-        foreach (Ink::within($ink, $map, $numbers, $width) as $stroke) {
+        foreach ($seen === [] ? [] : Ink::within($seen, $map, $numbers, $width) as $stroke) {
             $number = count($labels);
             $labels[] = $labelOf[$map[(int) array_key_first($stroke)]];
             $numbers = array_replace($numbers, array_fill_keys(array_keys($stroke), $number));

@@ -9,11 +9,13 @@ use Impa\Raster\PictureRefused;
 /** What the felter asks of a break-down beyond the picture. Immutable. */
 final readonly class Wishes
 {
+    /** @param  list<BrushStroke>  $strokes */
     private function __construct(
         public float $heightMm,
         public float $shades,
         public int $figure,
         public float $roundToMm,
+        public array $strokes,
     ) {
     }
 
@@ -22,10 +24,11 @@ final readonly class Wishes
      * @param  float  $shades  how strongly near shades are made one: 0 (only what is hardly told apart) to 1 (all of a hue)
      * @param  int  $figure  of several figures on one picture, this one from the left, from 1; 0 for all of them
      * @param  float  $roundToMm  sizes in steps of so many mm; 0 for as seen
+     * @param  list<BrushStroke>  $strokes  brushed over the picture, in order
      *
      * @throws PictureRefused if one of them is out of range
      */
-    public static function of(float $heightMm, float $shades = 0.2, int $figure = 0, float $roundToMm = 0.0): self
+    public static function of(float $heightMm, float $shades = 0.2, int $figure = 0, float $roundToMm = 0.0, array $strokes = []): self
     {
         if (! ($heightMm >= 10 && $heightMm <= 2000)) {
             throw PictureRefused::heightOutOfRange($heightMm);
@@ -36,7 +39,21 @@ final readonly class Wishes
         if ($figure < 0 || ! ($roundToMm >= 0 && $roundToMm <= 10)) {
             throw PictureRefused::wishOutOfRange();
         }
+        if (count($strokes) > BrushStroke::MOST) {
+            throw PictureRefused::tooManyStrokes(BrushStroke::MOST);
+        }
 
-        return new self($heightMm, $shades, $figure, $roundToMm);
+        return new self($heightMm, $shades, $figure, $roundToMm, $strokes);
+    }
+
+    /** @return array<string, mixed> as the figure keeps them with its drawing */
+    public function document(): array
+    {
+        return [
+            'shades' => $this->shades,
+            'figure' => $this->figure,
+            'roundToMm' => $this->roundToMm,
+            'brushes' => array_map(static fn (BrushStroke $s): array => $s->document(), $this->strokes),
+        ];
     }
 }

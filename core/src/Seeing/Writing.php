@@ -102,6 +102,7 @@ final readonly class Writing
                     round(($this->isTurned ? $this->raster->width - $this->axis : $this->axis) * $own, 2),
                     round(-$this->bottom * $own, 2),
                 ],
+                'wishes' => $this->wishes->document(),
                 'leftOut' => array_map(
                     fn (Region $r): array => [
                         'xMm' => $this->round($this->way() * (($r->minX + $r->maxX + 1) / 2 - $this->axis)),

@@ -374,6 +374,14 @@ export interface SavedFigure {
   picture: number | null
   document: Figure
 }
+export interface Glance {
+  /**
+   * clear where there is paper
+   */
+  image: string
+  colours: number
+  notices: string[]
+}
 export interface Seen {
   document: Figure
   notices: string[]

@@ -315,6 +315,21 @@ export interface Picture {
    */
   facesLeft?: boolean
   /**
+   * what was asked when the drawing was broken down
+   */
+  wishes?: {
+    shades?: number
+    figure?: number
+    roundToMm?: number
+    /**
+     * what the felter said of places on it, in order
+     *
+     * @maxItems 40
+     */
+    brushes?: Brush[]
+    [k: string]: unknown
+  }
+  /**
    * specks that the break-down left out
    *
    * @maxItems 200
@@ -326,5 +341,20 @@ export interface Picture {
     colour?: string
     [k: string]: unknown
   }[]
+  [k: string]: unknown
+}
+export interface Brush {
+  as: 'paper' | 'figure' | 'ink'
+  /**
+   * share of the picture's longer side
+   */
+  width: number
+  /**
+   * shares of the width from the left and of the height from the top
+   *
+   * @minItems 1
+   * @maxItems 500
+   */
+  points: [[number, number], ...[number, number][]]
   [k: string]: unknown
 }
