@@ -56,7 +56,7 @@ $names = array_values(array_filter($names, static fn (string $name): bool => iss
 if (isset($options['only'])) {
     $names = explode(',', $options['only']);
 } elseif (isset($options['every'])) {
-    $names = array_keys($bodies);
+    $names = array_map(strval(...), array_keys($bodies));
     sort($names);
     $names = array_values(
         array_filter($names, static fn (int $i): bool => $i % (int) $options['every'] === 0, ARRAY_FILTER_USE_KEY),

@@ -15,6 +15,7 @@ use Impa\Tests\Support\Sketch;
 const SIDE = 400;
 const TEAL = 0x2F8F86;
 const INK = 0x1C1820;
+const MUD = 0x8A6A55;
 
 /** @param  list<array{float, float}>  $points  in pixels of a drawing */
 function stroke(string $as, array $points, float $wide = 12): BrushStroke
@@ -86,7 +87,19 @@ describe('this is paper', function () {
         $without = figure((new Sketch)->oval(200, 200, 180, 260, TEAL));
         expect(figure($drawing))->toBeGreaterThan($without * 1.2)
             ->and(figure($drawing, [stroke('paper', [[80, 345]]), stroke('paper', [[320, 345]])]))
-            ->toEqualWithDelta($without, 0.03 * $without);
+            ->toEqualWithDelta($without, 0.01 * $without);
+        // Nothing of its rim is left lying about.
+        expect(seen($drawing, [stroke('paper', [[80, 345]]), stroke('paper', [[320, 345]])])['parts'])->toHaveCount(1);
+    });
+
+    it('takes a feeler away without the outline that it springs from', function () {
+        $bug = (new Sketch)->oval(200, 280, 200, 180, MUD)->round(200, 280, 200, 180, 6, INK);
+        $whole = figure($bug);
+        foreach ([-1, 1] as $side) {
+            $bug->line([[200 + $side * 30, 195], [200 + $side * 90, 60]], 5, INK);
+        }
+        $feeler = (figure($bug) - $whole) / 2;
+        expect(figure($bug, [stroke('paper', [[292, 55], [236, 180]], 20)]))->toEqualWithDelta($whole + $feeler, 0.25 * $feeler);
     });
 
     it('takes no more than what was brushed where the whole figure would go along', function () {

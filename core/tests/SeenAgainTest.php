@@ -139,6 +139,21 @@ it('gives a part that is seen otherwise its new shape and leaves its wool alone'
         ->and($now->shape->depthMm)->toEqualWithDelta(0.5 * $fresh->shape->widthMm, 0.1);
 });
 
+it('knows one of a pair again, on either side, and leaves it its wool', function (array $stroke) {
+    $bug = (new Sketch)->oval(200, 280, 200, 180, TEAL)->oval(110, 110, 60, 90, CREAM)->oval(290, 110, 60, 90, CREAM);
+    $bug->line([[130, 140], [170, 210]], 24, TEAL)->line([[270, 140], [230, 210]], 24, TEAL);
+    $document = json_decode((string) json_encode(Breakdown::of($bug->png(), 100.0)->document));
+    $isHigh = static fn (stdClass $p): bool => $p->mirror && $p->shape->heightMm > 20 && $p->at->yMm > 70;
+    $pair = array_values(array_filter($document->parts, $isHigh))[0];
+    $pair->firmness = 'hard';
+    $again = SeenAgain::of(read($document), Breakdown::of($bug->png(), paper($stroke))->document);
+    $one = parts(read($again->document))[$pair->key];
+    expect($one->mirror)->toBeFalse()
+        ->and($one->firmness)->toBe('hard')
+        ->and($again->gone)->toBe(0)
+        ->and($one->at->xMm <=> 0)->toBe($stroke[0][0] < 0.5 ? 1 : -1);
+})->with([[[[0.27, 0.27]]], [[[0.73, 0.27]]]]);
+
 it('glances at a drawing: clear where there is paper, each colour as it will be', function () {
     $glance = Glance::of(drawing()->png(), Wishes::of(100.0));
     expect($glance->colours)->toBe(4)

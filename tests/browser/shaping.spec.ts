@@ -14,7 +14,7 @@ type Member = {
   mirror?: boolean
   colour: string
   seen?: { taken?: boolean }
-  shape: { widthMm: number }
+  shape: { kind: string; widthMm: number }
   at: { xMm: number; yMm: number; zMm: number }
 }
 type Saved = {
@@ -335,6 +335,31 @@ test('an inked beetle is dropped: the line round it is no part, its feelers are 
   await expect(review).toContainText('a thin line, followed by a cord')
   await review.getByRole('button', { name: 'Take it' }).click()
   await saved(page)
+
+  // One feeler is no feeler but a scratch on the paper: a stroke of the brush says so, and all else stays.
+  await page.keyboard.press('a')
+  const dialog = page.getByRole('dialog')
+  await expect(dialog).toContainText('3 colours told apart')
+  await dialog.getByRole('radio', { name: 'This is paper' }).click()
+  await dialog.getByRole('radio', { name: 'A wide brush' }).click()
+  const sheet = dialog.getByRole('application')
+  await expect(dialog.getByAltText('The drawing')).toBeVisible()
+  const box = (await sheet.boundingBox())!
+  const at = (x: number, y: number) => [box.x + (box.width * x) / 500, box.y + (box.height * y) / 500] as const
+  await page.mouse.move(...at(350, 20))
+  await page.mouse.down()
+  await page.mouse.move(...at(300, 45), { steps: 4 })
+  await page.mouse.move(...at(286, 72), { steps: 4 })
+  await page.mouse.up()
+  await dialog.getByRole('button', { name: 'See its shapes' }).click()
+  await expect(dialog).toContainText('2 parts stay as they were')
+  await dialog.getByRole('button', { name: 'Take these shapes' }).click()
+  await expect(dialog).toBeHidden()
+  await saved(page)
+  const brushed = await document(page)
+  expect(brushed.parts.filter((p) => p.shape.kind === 'cord' && p.mirror)).toHaveLength(0)
+  await page.keyboard.press('Control+z')
+  await expect(tree(page).getByRole('button', { name: /^Feeler/ })).toContainText('x 2')
 })
 
 test('of two figures on one picture it is asked which, and looking can be stopped', async ({ page }) => {

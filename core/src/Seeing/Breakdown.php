@@ -123,7 +123,8 @@ final readonly class Breakdown
             );
         }
         if ($regions->dropped !== []) {
-            $notices[] = sprintf('%d specks were given to their surroundings.', count($regions->dropped));
+            $dropped = count($regions->dropped);
+            $notices[] = $dropped === 1 ? 'One speck was given to its surroundings.' : $dropped.' specks were given to their surroundings.';
         }
 
         return $notices;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Seeing;
 
 use Impa\Colour\LabTable;
+use Impa\Raster\DistanceTransform;
 use Impa\Raster\Raster;
 use Impa\Raster\TrappedBall;
 
@@ -23,6 +24,12 @@ final class Brushwork
     private const MOST_SHARE = 0.6;
 
     private const MOST_TIMES = 4;
+
+    /** What is thinner than this share of the figure's side, were it a square, is a line. */
+    private const LINE = 0.04;
+
+    /** The smoothed rim of what is taken away is no wider. */
+    private const RIM_PX = 1.5;
 
     /** Balls that find a room about the stroke where its line has gaps: radii as shares of the picture's longer side. */
     private const BALLS = [0.012, 0.025, 0.05, 0.09];
@@ -51,11 +58,13 @@ final class Brushwork
             if ($stroke->as === Brush::Figure && self::reachesBorder($meant, $raster)) {
                 $meant = self::room($raster, array_values($figure), $under);
             }
+            $meant = $isWrong && self::isLine($meant, $figure, $raster->width) ? $under : $meant;
             $most = $isWrong ? self::MOST_SHARE * count(array_filter($figure)) : count($figure);
             $meant = count($meant) > max($most, self::MOST_TIMES * count($under)) ? $under : $meant;
             foreach ($meant as $i => $_) {
                 $figure[$i] = ! $isWrong;
             }
+            $figure = $isWrong ? self::withoutRim(array_values($figure), $meant, $raster->width) : $figure;
         }
 
         return array_values($figure);
@@ -106,6 +115,30 @@ final class Brushwork
     }
 
     /**
+     * What was taken away leaves its smoothed rim: so near to it, what no disc of the figure covers goes as well (morphological opening).
+     *
+     * @param  list<bool>  $figure
+     * @param  array<int, true>  $gone
+     * @return list<bool>
+     */
+    private static function withoutRim(array $figure, array $gone, int $width): array
+    {
+        $seeds = [];
+        foreach (DistanceTransform::within($figure, $width) as $deep) {
+            $seeds[] = $deep > DistanceTransform::SIDE * self::RIM_PX ? 0 : -1;
+        }
+        $fromDisc = DistanceTransform::from($seeds, $width)[0];
+        $wasThere = array_fill(0, count($figure), -1);
+        $fromGone = DistanceTransform::from(array_values(array_replace($wasThere, array_fill_keys(array_keys($gone), 0))), $width)[0];
+        [$near, $far] = [DistanceTransform::SIDE * 2 * self::RIM_PX, DistanceTransform::SIDE * (self::RIM_PX + 1)];
+        foreach ($figure as $i => $in) {
+            $figure[$i] = $in && ! ($fromGone[$i] <= $near && $fromDisc[$i] > $far);
+        }
+
+        return $figure;
+    }
+
+    /**
      * The colours under a stroke, all but those of which there is little.
      *
      * @param  non-empty-array<int, true>  $under
@@ -130,6 +163,24 @@ final class Brushwork
         return array_values(
             array_filter($colours, static fn (int $n): bool => $counts[$n] >= self::SHARE * count($under), ARRAY_FILTER_USE_KEY),
         );
+    }
+
+    /**
+     * Whether it is a line, or a network of them, for its width: a drawn outline would run on round everything.
+     *
+     * @param  array<int, true>  $pixels
+     * @param  array<int, bool>  $figure
+     */
+    private static function isLine(array $pixels, array $figure, int $width): bool
+    {
+        $edge = 0;
+        foreach ($pixels as $i => $_) {
+            foreach ([$i - 1, $i + 1, $i - $width, $i + $width] as $j) {
+                $edge += (int) ! isset($pixels[$j]);
+            }
+        }
+
+        return 2 * count($pixels) < self::LINE * sqrt(count(array_filter($figure))) * $edge;
     }
 
     /**

@@ -8,6 +8,7 @@ use Impa\Colour\Ciede2000;
 use Impa\Figure\Draft;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
+use Impa\Figure\Placement;
 use Impa\Figure\Scaling;
 use Impa\Geometry\Box;
 use stdClass;
@@ -157,7 +158,10 @@ final readonly class SeenAgain
         $pairs = [];
         foreach ($seen->parts as $key => $part) {
             foreach ($old->parts as $oldKey => $other) {
-                $overlap = $part->mirror === $other->mirror ? self::overlap($part, $other) : 0.0;
+                // Of a pair one may be left, or one become a pair: then it is no more as it was.
+                $overlap = $part->mirror === $other->mirror
+                    ? self::overlap($part->placements()[0], $other->placements()[0])
+                    : min(self::WHERE_IT_LAY - 1e-6, self::overlapOfAny($part, $other));
                 if ($overlap >= self::SAME) {
                     $labs = [$seen->colours[$part->colour]->srgb->lab(), $old->colours[$other->colour]->srgb->lab()];
                     $isLike = Ciede2000::between(...$labs) < 2 * self::SAME_COLOUR;
@@ -177,10 +181,22 @@ final readonly class SeenAgain
         return $match;
     }
 
-    /** Intersection over union of two parts as seen from the front. */
-    private static function overlap(Part $one, Part $two): float
+    private static function overlapOfAny(Part $one, Part $two): float
     {
-        $box = Box::around([...self::corners($one), ...self::corners($two)]);
+        $best = 0.0;
+        foreach ($one->placements() as $piece) {
+            foreach ($two->placements() as $other) {
+                $best = max($best, self::overlap($piece, $other));
+            }
+        }
+
+        return $best;
+    }
+
+    /** Intersection over union of two pieces as seen from the front. */
+    private static function overlap(Placement $one, Placement $two): float
+    {
+        $box = Box::around([...self::rim($one), ...self::rim($two)]);
         $both = $either = 0;
         for ($i = 0; $i < self::PLACES; $i++) {
             for ($j = 0; $j < self::PLACES; $j++) {
@@ -195,21 +211,21 @@ final readonly class SeenAgain
         return $both / max(1, $either);
     }
 
-    /** @return list<array{float, float}> */
-    private static function corners(Part $part): array
+    /** @return list<array{float, float}> its outline, where it stands */
+    private static function rim(Placement $piece): array
     {
-        return array_map(static function (array $p) use ($part): array {
-            [$x, $y] = $part->placements()[0]->place($p[0], $p[1], 0.0);
+        return array_map(static function (array $p) use ($piece): array {
+            [$x, $y] = $piece->place($p[0], $p[1], 0.0);
 
             return [$x, $y];
-        }, $part->solid->front()[0]);
+        }, $piece->part->solid->front()[0]);
     }
 
-    private static function has(Part $part, float $x, float $y): bool
+    private static function has(Placement $piece, float $x, float $y): bool
     {
-        [$dx, $dy] = $part->turn->undo($x - $part->at[0], $y - $part->at[1], 0.0);
+        [$dx, $dy] = $piece->turn->undo($x - $piece->at[0], $y - $piece->at[1], 0.0);
 
-        return ! is_nan($part->solid->frontMm($dx, $dy));
+        return ! is_nan($piece->part->solid->frontMm($piece->isTwin ? -$dx : $dx, $dy));
     }
 
     /**

@@ -9,6 +9,7 @@ import type {
   FacePieces,
   FaceWork,
   FigureWool,
+  Glance,
   Kept,
   Layings,
   NeedlesAtHand,
@@ -37,7 +38,7 @@ import type {
   Wool,
   Wools,
 } from './answers'
-import type { Figure } from './figure'
+import type { Brush, Figure } from './figure'
 
 /** Edits that PHP makes: cuts, and everyday ones. */
 export type RecutAct =
@@ -47,6 +48,7 @@ export interface SeeingWishes {
   shades: number
   figure: number
   roundToMm: number
+  brushes: Brush[]
 }
 /** A wool as it is laid in or changed. */
 export type WoolEntry = Omit<Wool, 'id' | 'freeG' | 'asideG'>
@@ -210,7 +212,10 @@ export const api = {
     fileName: string,
     onProgress: (doing: string, share: number) => void,
     signal: AbortSignal,
-  ) => lines<Seen>('breakdown', { picture, ...wishes, name, file: fileName }, onProgress, signal),
+    document?: Figure,
+  ) => lines<Seen>('breakdown', { picture, ...wishes, name, file: fileName, document }, onProgress, signal),
+  glance: (picture: number, wishes: Pick<SeeingWishes, 'shades' | 'figure' | 'brushes'>) =>
+    ask<Glance>('POST', 'breakdown/glance', { picture, ...wishes }),
   recut: (document: Figure, act: RecutAct, more: object) => ask<Recut>('POST', 'recut', { document, act, ...more }),
   sizing: (document: Figure, wish: { by: 'height' | 'part' | 'object' } & Record<string, unknown>) =>
     ask<Sizing>('POST', 'sizing', { document, ...wish }),

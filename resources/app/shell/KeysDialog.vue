@@ -15,6 +15,7 @@ const keys = [
   ['X, L, P, V', 'cut a part across, draw round a new one, pick a colour, back to choosing (Shapes)'],
   ['Shift X', 'cut the chosen part level through its middle'],
   ['R', 'review what was seen: Enter takes, Delete leaves out'],
+  ['A', 'look at the drawing again, with other wishes or brushes (Shapes)'],
   ['Page up, Page down', 'before, behind the next part'],
   ['H, K', 'hide, lock'],
   ['+, -, 0', 'nearer, farther, all of it; the wheel does the same'],

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   mdiCursorDefault,
+  mdiEyeRefreshOutline,
   mdiEyedropperVariant,
   mdiFitToPageOutline,
   mdiKnife,
@@ -16,7 +17,7 @@ import { compares, hints, type Compare, type Tool } from './tools'
 defineProps<{ zoom: number; reviewing: boolean; agreement: number | null }>()
 const tool = defineModel<Tool>('tool', { required: true })
 const compare = defineModel<Compare>('compare', { required: true })
-const emit = defineEmits<{ nearer: []; farther: []; all: []; review: [] }>()
+const emit = defineEmits<{ nearer: []; farther: []; all: []; review: []; again: [] }>()
 const figure = useFigure()
 const hasPicture = computed(() => Boolean(figure.document?.picture && figure.picture))
 const open = computed(() => [...figure.parts, ...figure.details].filter((m) => m.seen && !m.seen.taken).length)
@@ -51,6 +52,15 @@ const tools = computed(() => [
         @click="tool = t.value"
       />
     </div>
+    <v-btn
+      v-if="hasPicture"
+      :icon="mdiEyeRefreshOutline"
+      size="small"
+      variant="text"
+      aria-label="Look at the drawing again (A)"
+      title="Look at the drawing again (A)"
+      @click="emit('again')"
+    />
     <v-btn
       v-if="open || reviewing"
       :prepend-icon="mdiPlaylistCheck"

@@ -6,6 +6,7 @@ import TurningView from '../../drawing/TurningView.vue'
 import { useFigure } from '../../state/figure'
 import BoardTools from './BoardTools.vue'
 import CatalogueDialog from './CatalogueDialog.vue'
+import LookAgainDialog from './LookAgainDialog.vue'
 import PartPanel from './PartPanel.vue'
 import PartTree from './PartTree.vue'
 import PictureBoard from './PictureBoard.vue'
@@ -22,6 +23,7 @@ const round = ref(false)
 const tool = ref<Tool>('choose')
 const compare = ref<Compare>('drawing')
 const reviewing = ref(false)
+const again = ref(false)
 const boards = ref<HTMLElement>()
 const { near, zoom, zoomBy, panBy, all } = useZoom(useFrames(boards))
 // While something is dragged the paper keeps still.
@@ -63,6 +65,7 @@ useHotkeys({
   p: () => {
     if (figure.selection && figure.picture) tool.value = 'pick'
   },
+  a: () => (again.value = figure.picture !== null),
   r: () => (reviewing.value = !reviewing.value),
   '+': () => zoomBy(1.4),
   '=': () => zoomBy(1.4),
@@ -124,6 +127,7 @@ onBeforeUnmount(() => {
         @farther="zoomBy(1 / 1.4)"
         @all="all"
         @review="reviewing = !reviewing"
+        @again="again = true"
       />
       <div ref="boards" class="boards sheet mm-paper" :style="{ gridTemplateColumns: frames.columns }">
         <PictureBoard
@@ -145,6 +149,7 @@ onBeforeUnmount(() => {
     </section>
     <PartPanel class="sheet right" />
     <CatalogueDialog v-model="adding" />
+    <LookAgainDialog v-model="again" />
   </div>
   <v-progress-linear v-else-if="!figure.trouble" indeterminate color="primary" aria-label="Fetching the figure" />
 </template>

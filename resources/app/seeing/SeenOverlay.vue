@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { api } from '../../api/client'
-import type { Figure } from '../../api/figure'
-import { useAnswer } from '../../api/useAnswer'
-import { path, places } from '../../drawing/geometry'
+import { api } from '../api/client'
+import type { Figure } from '../api/figure'
+import { useAnswer } from '../api/useAnswer'
+import { path, places } from '../drawing/geometry'
 
 /** What was seen in a drawing, drawn over it: parts as outlines, back to front. Lies over the picture as it is shown. */
 const props = defineProps<{ figure: Figure }>()

@@ -1,0 +1,146 @@
+import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
+import type { Seen } from '../api/answers'
+import { api, Refusal } from '../api/client'
+import type { Brush, Figure } from '../api/figure'
+import { useAnswer } from '../api/useAnswer'
+
+/** A drawing to be looked at: a file that is not sent yet, or a picture that is here, with the figure that was made of it. */
+export interface Source {
+  picture: File | number
+  name: string
+  document?: Figure
+}
+
+/** A brush lies no oftener than this on one drawing; PHP says so too. */
+export const MOST_STROKES = 40
+
+/** Looks at a drawing: at a glance whenever a wish changes, and closely when asked. */
+export function useSeeing(source: () => Source | null) {
+  const name = ref('')
+  const heightMm = ref(110)
+  const shades = ref(0.2)
+  const rounded = ref(false)
+  const which = ref(0)
+  const strokes = shallowRef<Brush[]>([])
+  const doing = ref('')
+  const share = ref(0)
+  const refused = ref('')
+  const made = ref<Seen | null>(null)
+  let abort: AbortController | null = null
+
+  const sent = useAnswer(
+    [source],
+    () => {
+      const now = source()
+      if (!now) return null
+      return now.picture instanceof File ? api.picture(now.picture).then((p) => p.id) : Promise.resolve(now.picture)
+    },
+    true,
+  )
+  const picture = sent.answer
+  const glance = useAnswer([picture, shades, which, strokes], () =>
+    picture.value === null
+      ? null
+      : api.glance(picture.value, { shades: shades.value, figure: which.value, brushes: strokes.value }),
+  )
+
+  watch(
+    source,
+    (now) => {
+      abort?.abort()
+      const wishes = now?.document?.picture?.wishes
+      name.value = now?.name.replace(/\.[^.]+$/, '') ?? ''
+      heightMm.value = now?.document?.heightMm ?? heightMm.value
+      shades.value = wishes?.shades ?? 0.2
+      rounded.value = (wishes?.roundToMm ?? 0) > 0
+      which.value = wishes?.figure ?? 0
+      strokes.value = wishes?.brushes ?? []
+      doing.value = refused.value = ''
+      made.value = null
+    },
+    { immediate: true },
+  )
+  onBeforeUnmount(() => abort?.abort())
+
+  /** What is seen, or null where it was stopped or refused; who asks again stops what was asked before. */
+  async function look(): Promise<Seen | null> {
+    const now = source()
+    if (!now) return null
+    abort?.abort()
+    const mine = (abort = new AbortController())
+    refused.value = ''
+    doing.value = 'Sending the picture'
+    share.value = 0
+    try {
+      const id = picture.value ?? (now.picture instanceof File ? (await api.picture(now.picture)).id : now.picture)
+      const seen = await api.breakDown(
+        id,
+        {
+          heightMm: heightMm.value,
+          shades: shades.value,
+          figure: which.value,
+          roundToMm: rounded.value ? 1 : 0,
+          brushes: strokes.value,
+        },
+        name.value,
+        now.name,
+        (what, done) => {
+          if (mine === abort) [doing.value, share.value] = [what, done]
+        },
+        mine.signal,
+        now.document,
+      )
+      if (source() !== now || mine !== abort) return null
+      picture.value = id
+      made.value = seen
+      return seen
+    } catch (error) {
+      if (!mine.signal.aborted)
+        refused.value = error instanceof Refusal ? error.message : 'The picture could not be used.'
+      return null
+    } finally {
+      if (mine === abort) doing.value = ''
+    }
+  }
+
+  /** Stops looking; what was seen before stays. */
+  function stop(): void {
+    abort?.abort()
+    doing.value = ''
+  }
+
+  /** A stroke is looked at at once, closely where the drawing was looked at closely before. */
+  async function brush(stroke: Brush): Promise<void> {
+    if (strokes.value.length >= MOST_STROKES) return
+    strokes.value = [...strokes.value, stroke]
+    if (made.value) await look()
+  }
+
+  async function unbrush(): Promise<void> {
+    strokes.value = strokes.value.slice(0, -1)
+    if (made.value) await look()
+  }
+
+  const trouble = computed(() => refused.value || sent.trouble.value)
+
+  return {
+    name,
+    heightMm,
+    shades,
+    rounded,
+    which,
+    strokes,
+    doing,
+    share,
+    refused,
+    trouble,
+    made,
+    picture,
+    glance: glance.answer,
+    glanceTrouble: glance.trouble,
+    look,
+    stop,
+    brush,
+    unbrush,
+  }
+}
