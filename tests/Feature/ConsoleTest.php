@@ -151,6 +151,8 @@ describe('impa:breakdown with wishes', function () {
         ['--shades=7', 'between 0 and 1'],
         ['--round=80', '0 to 10 mm'],
         ['--figure=-2', 'counted from 1'],
+        ['--views=front,under', 'A view is front'],
+        ['--views=front,back', '2 views were named'],
         ['--brushes=nowhere.json', 'not there'],
         ['--brushes=composer.json', 'A brush stroke says'],
         ['--again=nowhere.json', 'not there'],

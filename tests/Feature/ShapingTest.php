@@ -39,6 +39,9 @@ it('refuses wishes beyond sense in words', function (array $wish, string $words)
     [['figure' => -1], 'counted from 1'],
     [['heightMm' => 3], '10 and 2000'],
     [['shades' => 'many'], 'must be a number'],
+    [['views' => ['front', 'left']], '2 views were named'],
+    [['views' => ['front', 'under']], 'A view is front'],
+    [['views' => 'front'], 'must be a list of texts'],
     [['brushes' => 'here'], 'A brush stroke says'],
     [['brushes' => [['as' => 'ink', 'width' => 2, 'points' => [[0, 0]]]]], 'A brush stroke says'],
     [['brushes' => array_fill(0, 41, ['as' => 'ink', 'width' => 0.1, 'points' => [[0, 0]]])], 'More than 40 brush strokes'],
@@ -49,7 +52,8 @@ it('looks once more at a figure\'s own drawing: brushes are kept with it, and wh
     $stroke = ['as' => 'ink', 'width' => 0.02, 'points' => [[0.02, 0.02]]];
     $ask = ['picture' => $id, 'heightMm' => 90, 'shades' => 0.3, 'brushes' => [$stroke]];
     $document = $this->postJson('/api/breakdown', $ask)->assertOk()->json('document');
-    expect($document['picture']['wishes'])->toEqual(['shades' => 0.3, 'figure' => 0, 'roundToMm' => 0, 'brushes' => [$stroke]]);
+    $wishes = ['shades' => 0.3, 'figure' => 0, 'roundToMm' => 0, 'views' => [], 'brushes' => [$stroke]];
+    expect($document['picture']['wishes'])->toEqual($wishes);
     $document['parts'][0]['name'] = 'Mine';
     $again = $this->postJson('/api/breakdown', $ask + ['document' => $document])->assertOk();
     expect($again->json('document.parts.0.name'))

@@ -9,6 +9,7 @@ use Impa\Raster\PictureRefused;
 use Impa\Seeing\Breakdown;
 use Impa\Seeing\BrushStroke;
 use Impa\Seeing\SeenAgain;
+use Impa\Seeing\View;
 use Impa\Seeing\Wishes;
 
 final class BreakdownCommand extends Command
@@ -20,6 +21,7 @@ final class BreakdownCommand extends Command
         {--height= : finished height in mm, 10 to 2000}
         {--shades=0.2 : how strongly near shades are merged, 0 to 1}
         {--figure=0 : of several figures on the picture, the one so many from the left; 0 for all}
+        {--views= : what each figure of a turnaround sheet shows, from the left: front,left,back (right, none)}
         {--round=0 : sizes in steps of so many mm}
         {--brushes= : JSON file of strokes over the picture: [{"as": "paper", "width": 0.02, "points": [[0.5, 0.9]]}]}
         {--again= : figure document that was broken down from this picture before; what was made of it stays}
@@ -57,6 +59,7 @@ final class BreakdownCommand extends Command
                 (int) $this->option('figure'),
                 (float) $this->option('round'),
                 BrushStroke::list(json_decode($strokes)),
+                View::list(array_values(array_filter(explode(',', $this->word($this->option('views')))))),
             );
             $breakdown = Breakdown::of($bytes, $wishes, pathinfo($path, PATHINFO_FILENAME), basename($path));
         } catch (PictureRefused $refused) {

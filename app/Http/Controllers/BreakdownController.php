@@ -13,6 +13,7 @@ use Impa\Figure\Figure;
 use Impa\Seeing\Breakdown;
 use Impa\Seeing\Glance;
 use Impa\Seeing\SeenAgain;
+use Impa\Seeing\View;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 use Throwable;
 
@@ -84,6 +85,7 @@ final class BreakdownController
             'document' => $again === null ? $breakdown->document : $again->document,
             'notices' => [...$again === null ? [] : [$again->notice()], ...$breakdown->notices],
             'figures' => $breakdown->figures,
+            'views' => array_map(static fn (View $v): string => $v->value, $breakdown->views),
         ];
     }
 

@@ -13,6 +13,7 @@ use Impa\Figure\Part;
 use Impa\Print\Paper;
 use Impa\Raster\PictureRefused;
 use Impa\Seeing\BrushStroke;
+use Impa\Seeing\View;
 use Impa\Seeing\Wishes;
 use Impa\Stash\Reserve;
 use InvalidArgumentException;
@@ -104,6 +105,7 @@ final readonly class Body
             $this->intOr('figure', 0) ?? 0,
             $this->floatOr('roundToMm', 0.0),
             BrushStroke::list($this->members->brushes ?? []),
+            $this->has('views') ? View::list($this->texts('views')) : [],
         );
     }
 

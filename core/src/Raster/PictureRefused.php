@@ -107,6 +107,21 @@ final class PictureRefused extends DomainException implements Refusal
         return new self(sprintf('More than %d brush strokes lie on this picture; brush with fewer, longer ones.', $most));
     }
 
+    public static function viewsDoNotFit(): self
+    {
+        return new self('Of the views of a character one is the front, and at most one the side and one the back.');
+    }
+
+    public static function notAsManyViews(int $views, int $figures): self
+    {
+        return new self(sprintf('%d views were named, but %d figures stand on the picture.', $views, $figures));
+    }
+
+    public static function noSuchView(): self
+    {
+        return new self('A view is front, left, right, back or none.');
+    }
+
     public static function noSuchFigure(int $figure, int $count): self
     {
         return new self(

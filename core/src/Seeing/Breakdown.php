@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Seeing;
 
+use Impa\Figure\Figure;
 use Impa\Raster\Grain;
 use Impa\Raster\PictureRefused;
 use Impa\Raster\Raster;
@@ -24,8 +25,9 @@ final readonly class Breakdown
      *     0: float, 1: float, 2: float, 3: float,
      * }>  $figures  boxes of the figures that stand apart on the picture, from the left: left, top, right, bottom as
      *     shares of its width and height
+     * @param  list<View>  $views  what each of them shows, where they are one character from several sides; else none
      */
-    private function __construct(public array $document, public array $notices, public array $figures)
+    private function __construct(public array $document, public array $notices, public array $figures, public array $views)
     {
     }
 
@@ -56,7 +58,13 @@ final readonly class Breakdown
         if ($wishes->figure > count($figures->boxes)) {
             throw PictureRefused::noSuchFigure($wishes->figure, count($figures->boxes));
         }
-        $ground = $figures->only($wishes->figure, $whole);
+        $views = self::views($wishes, $raster, $whole, $figures);
+        $front = array_search(View::Front, $views, true);
+        $ground = $figures->only($front === false ? $wishes->figure : $front + 1, $whole);
+        // Of a sheet the front is looked at first, then the other sides.
+        $looks = $front === false ? 1 : count(array_filter($views, static fn (View $v): bool => $v !== View::None));
+        $told = $progress;
+        $progress = static fn (string $doing, float $share) => $told($doing, $share / $looks);
         $isTurned = Facing::isHeavyRight($raster, $ground);
         $looked = $isTurned ? $raster->mirrored() : $raster;
         $ground = $isTurned ? $ground->mirrored($raster->width) : $ground;
@@ -90,13 +98,16 @@ final readonly class Breakdown
             isTurned: $isTurned,
         );
 
+        [$document, $said] = OtherSides::of($writer->document($name, $file), $views, $bytes, $wishes, $told);
+
         return new self(
-            $writer->document($name, $file),
+            $document,
             [
+                ...$said,
                 ...$raster->notices,
                 ...$ground->notices,
                 ...$flat->notices,
-                ...self::noticed($figures, $wishes, $regions),
+                ...self::noticed($figures, $wishes, $views, $regions),
                 ...$sorting->notices,
             ],
             array_map(
@@ -108,15 +119,43 @@ final readonly class Breakdown
                 ],
                 $figures->boxes,
             ),
+            $views,
         );
     }
 
-    /** @return list<string> */
-    private static function noticed(Figures $figures, Wishes $wishes, Regions $regions): array
+    /** The document, read. */
+    public function figure(): Figure
+    {
+        return Figure::fromDocument(json_decode((string) json_encode($this->document, JSON_PRESERVE_ZERO_FRACTION)));
+    }
+
+    /**
+     * @return list<View> what each figure shows, as the felter says, or as it seems; none where one of them, or all, were meant
+     *
+     * @throws PictureRefused if not as many were named as there are figures
+     */
+    private static function views(Wishes $wishes, Raster $raster, Background $whole, Figures $figures): array
+    {
+        $count = count($figures->boxes);
+        if ($wishes->views !== [] && count($wishes->views) !== $count) {
+            throw PictureRefused::notAsManyViews(count($wishes->views), $count);
+        }
+        if ($wishes->views !== [] || $wishes->figure > 0 || $count < 2) {
+            return $wishes->views;
+        }
+
+        return Turnaround::of($whole, $figures, Regions::of(FlatColours::of($raster, $whole, $wishes->shades), $raster, $whole));
+    }
+
+    /**
+     * @param  list<View>  $views
+     * @return list<string>
+     */
+    private static function noticed(Figures $figures, Wishes $wishes, array $views, Regions $regions): array
     {
         $notices = [];
         $count = count($figures->boxes);
-        if ($count > 1 && $wishes->figure === 0) {
+        if ($count > 1 && $wishes->figure === 0 && $views === []) {
             $notices[] = sprintf(
                 '%d figures stand on this picture. All were taken as one; choose one of them to leave the others out.',
                 $count,

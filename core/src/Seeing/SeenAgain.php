@@ -7,10 +7,9 @@ namespace Impa\Seeing;
 use Impa\Colour\Ciede2000;
 use Impa\Figure\Draft;
 use Impa\Figure\Figure;
+use Impa\Figure\Overlap;
 use Impa\Figure\Part;
-use Impa\Figure\Placement;
 use Impa\Figure\Scaling;
-use Impa\Geometry\Box;
 use stdClass;
 
 /**
@@ -27,9 +26,6 @@ final readonly class SeenAgain
 
     /** The same wool lies within this CIEDE2000. */
     private const SAME_COLOUR = 6.0;
-
-    /** The overlap is counted on so many places across and up. */
-    private const PLACES = 24;
 
     /** What of a part is the felter's, not the drawing's; what hangs on what as well, so that nothing ever hangs in a circle. */
     private const OWN = ['key', 'name', 'core', 'coverMm', 'firmness', 'finish', 'covering', 'group', 'join'];
@@ -97,6 +93,9 @@ final readonly class SeenAgain
             }
         }
         $draft->document->picture = (object) ((array) $new->picture + (array) ($draft->document->picture ?? new stdClass));
+        if (! isset($draft->document->sidePicture) && isset($new->sidePicture)) {
+            $draft->document->sidePicture = $new->sidePicture;
+        }
         self::withoutUnused($draft->document, $old);
 
         return new self($draft->whole(), count($kept), count($changed), count($keys) - count($kept) - count($changed), $gone);
@@ -160,7 +159,7 @@ final readonly class SeenAgain
             foreach ($old->parts as $oldKey => $other) {
                 // Of a pair one may be left, or one become a pair: then it is no more as it was.
                 $overlap = $part->mirror === $other->mirror
-                    ? self::overlap($part->placements()[0], $other->placements()[0])
+                    ? Overlap::of($part->placements()[0], $other->placements()[0])
                     : min(self::WHERE_IT_LAY - 1e-6, self::overlapOfAny($part, $other));
                 if ($overlap >= self::SAME) {
                     $labs = [$seen->colours[$part->colour]->srgb->lab(), $old->colours[$other->colour]->srgb->lab()];
@@ -186,46 +185,11 @@ final readonly class SeenAgain
         $best = 0.0;
         foreach ($one->placements() as $piece) {
             foreach ($two->placements() as $other) {
-                $best = max($best, self::overlap($piece, $other));
+                $best = max($best, Overlap::of($piece, $other));
             }
         }
 
         return $best;
-    }
-
-    /** Intersection over union of two pieces as seen from the front. */
-    private static function overlap(Placement $one, Placement $two): float
-    {
-        $box = Box::around([...self::rim($one), ...self::rim($two)]);
-        $both = $either = 0;
-        for ($i = 0; $i < self::PLACES; $i++) {
-            for ($j = 0; $j < self::PLACES; $j++) {
-                $x = $box->left + (($i + 0.5) / self::PLACES) * $box->width();
-                $y = $box->low + (($j + 0.5) / self::PLACES) * $box->height();
-                [$in, $also] = [self::has($one, $x, $y), self::has($two, $x, $y)];
-                $both += (int) ($in && $also);
-                $either += (int) ($in || $also);
-            }
-        }
-
-        return $both / max(1, $either);
-    }
-
-    /** @return list<array{float, float}> its outline, where it stands */
-    private static function rim(Placement $piece): array
-    {
-        return array_map(static function (array $p) use ($piece): array {
-            [$x, $y] = $piece->place($p[0], $p[1], 0.0);
-
-            return [$x, $y];
-        }, $piece->part->solid->front()[0]);
-    }
-
-    private static function has(Placement $piece, float $x, float $y): bool
-    {
-        [$dx, $dy] = $piece->turn->undo($x - $piece->at[0], $y - $piece->at[1], 0.0);
-
-        return ! is_nan($piece->part->solid->frontMm($piece->isTwin ? -$dx : $dx, $dy));
     }
 
     /**

@@ -8,6 +8,7 @@ use Impa\Colour\Ciede2000;
 use Impa\Colour\Lab;
 use Impa\Figure\Draft;
 use Impa\Figure\Figure;
+use Impa\Figure\Overlap;
 use Impa\Figure\Part;
 use Impa\Geometry\Box;
 use Impa\Raster\PictureRefused;
@@ -21,6 +22,12 @@ final readonly class SideView
 {
     /** The same colour in both drawings lies within this CIEDE2000. */
     private const SAME = 14.0;
+
+    /** And is the same wool within this. */
+    private const SAME_WOOL = 6.0;
+
+    /** What is not found stands out where so much of it lies beside all else. */
+    private const STANDS_OUT = 0.4;
 
     /** A part is found where it stands at much the same height: intersection over union of the two stretches. */
     private const LEVEL = 0.45;
@@ -36,20 +43,29 @@ final readonly class SideView
     /**
      * @param  string  $bytes  the drawing's file
      * @param  bool  $facesLeft  whether the character looks to the left: seen from its right, as the strip shows it
+     * @param  ?Wishes  $wishes  how it is looked at, such as one figure of a sheet; as any drawing where that is not said
+     * @param  ?callable(string, float): void  $progress  as of Breakdown
      *
      * @throws PictureRefused if it is no usable picture
      */
-    public static function of(Figure $figure, string $bytes, bool $facesLeft, string $file = '', string $hash = ''): self
-    {
-        $seen = Figure::fromDocument(json_decode((string) json_encode(Breakdown::of($bytes, $figure->heightMm)->document)));
+    public static function of(
+        Figure $figure,
+        string $bytes,
+        bool $facesLeft,
+        string $file = '',
+        string $hash = '',
+        ?Wishes $wishes = null,
+        ?callable $progress = null,
+    ): self {
+        $seen = Breakdown::of($bytes, $wishes ?? $figure->heightMm, progress: $progress)->figure();
         $way = $facesLeft ? -1.0 : 1.0;
-        $found = [];
-        $missing = [];
+        $found = $missing = $taken = [];
         foreach ($figure->parts as $key => $part) {
             $match = self::match($part, $figure, $seen);
             if ($match === null) {
                 $missing[] = $part->name;
             } else {
+                $taken[$match->key] ??= (string) $key;
                 [$across, $middle] = self::stretch($match, 0);
                 $found[$key] = [$across, $way * $middle];
             }
@@ -64,6 +80,7 @@ final readonly class SideView
                 $part->at->zMm = round($found[$part->key][1] + $shift, 2);
             }
         }
+        $added = self::added($draft, $figure, $seen, $taken, $way, $shift);
         $picture = $seen->picture;
         if ($picture !== null) {
             $document->sidePicture = (object) [
@@ -77,11 +94,46 @@ final readonly class SideView
             ];
         }
         $notices = [sprintf('%d of %d parts took their depth from the side picture.', count($found), count($figure->parts))];
+        if ($added !== []) {
+            $notices[] = sprintf('Only the side shows: %s.', implode(', ', $added));
+        }
         if ($missing !== []) {
             $notices[] = sprintf('Not found in it, by colour and height: %s.', implode(', ', $missing));
         }
 
         return new self($draft->whole(), $notices);
+    }
+
+    /**
+     * What only the side shows, and stands out before or behind all else there, such as a tail: joined on as it is seen from there.
+     *
+     * @param  array<string, string>  $taken  parts of the side drawing that were found, and which they are
+     * @return list<string> their names
+     */
+    private static function added(Draft $draft, Figure $figure, Figure $seen, array $taken, float $way, float $shift): array
+    {
+        $added = [];
+        foreach ($seen->document()->parts as $part) {
+            $own = $seen->parts[$part->key];
+            $others = [];
+            foreach ($seen->parts as $key => $other) {
+                array_push($others, ...($key === $part->key ? [] : $other->placements()));
+            }
+            $to = $taken[$own->joinTo] ?? '';
+            $isOnlyThere = ! isset($taken[$part->key]) && ! $own->mirror && $to !== '';
+            if (! $isOnlyThere || Overlap::beside($own->placements()[0], $others) < self::STANDS_OUT) {
+                continue;
+            }
+            $part->turnDeg = (object) ['x' => 0, 'y' => -90 * $way, 'z' => $part->turnDeg->z ?? 0];
+            $part->at = (object) ['xMm' => 0, 'yMm' => $part->at->yMm, 'zMm' => round($way * $part->at->xMm + $shift, 2)];
+            $part->join->to = $to;
+            $colour = $seen->colours[$own->colour];
+            $part->colour = $draft->colourFor($colour->srgb->toHex(), $colour->name, 'side', self::SAME_WOOL);
+            $draft->addPart($part);
+            $added[] = $own->name;
+        }
+
+        return $added;
     }
 
     private static function match(Part $part, Figure $figure, Figure $seen): ?Part

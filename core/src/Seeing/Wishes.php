@@ -9,13 +9,17 @@ use Impa\Raster\PictureRefused;
 /** What the felter asks of a break-down beyond the picture. Immutable. */
 final readonly class Wishes
 {
-    /** @param  list<BrushStroke>  $strokes */
+    /**
+     * @param  list<BrushStroke>  $strokes
+     * @param  list<View>  $views
+     */
     private function __construct(
         public float $heightMm,
         public float $shades,
         public int $figure,
         public float $roundToMm,
         public array $strokes,
+        public array $views,
     ) {
     }
 
@@ -25,11 +29,18 @@ final readonly class Wishes
      * @param  int  $figure  of several figures on one picture, this one from the left, from 1; 0 for all of them
      * @param  float  $roundToMm  sizes in steps of so many mm; 0 for as seen
      * @param  list<BrushStroke>  $strokes  brushed over the picture, in order
+     * @param  list<View>  $views  what each figure of a turnaround sheet shows, from the left; none where Impa is to tell
      *
      * @throws PictureRefused if one of them is out of range
      */
-    public static function of(float $heightMm, float $shades = 0.2, int $figure = 0, float $roundToMm = 0.0, array $strokes = []): self
-    {
+    public static function of(
+        float $heightMm,
+        float $shades = 0.2,
+        int $figure = 0,
+        float $roundToMm = 0.0,
+        array $strokes = [],
+        array $views = [],
+    ): self {
         if (! ($heightMm >= 10 && $heightMm <= 2000)) {
             throw PictureRefused::heightOutOfRange($heightMm);
         }
@@ -42,8 +53,19 @@ final readonly class Wishes
         if (count($strokes) > BrushStroke::MOST) {
             throw PictureRefused::tooManyStrokes(BrushStroke::MOST);
         }
+        $times = array_count_values(array_map(static fn (View $v): string => $v->value, $views));
+        $sides = ($times[View::Left->value] ?? 0) + ($times[View::Right->value] ?? 0);
+        if ($views !== [] && (($times[View::Front->value] ?? 0) !== 1 || ($times[View::Back->value] ?? 0) > 1 || $sides > 1)) {
+            throw PictureRefused::viewsDoNotFit();
+        }
 
-        return new self($heightMm, $shades, $figure, $roundToMm, $strokes);
+        return new self($heightMm, $shades, $figure, $roundToMm, $strokes, $views);
+    }
+
+    /** The same wishes for one figure of the sheet alone. */
+    public function ofFigure(int $figure): self
+    {
+        return new self($this->heightMm, $this->shades, $figure, $this->roundToMm, $this->strokes, []);
     }
 
     /** @return array<string, mixed> as the figure keeps them with its drawing */
@@ -53,6 +75,7 @@ final readonly class Wishes
             'shades' => $this->shades,
             'figure' => $this->figure,
             'roundToMm' => $this->roundToMm,
+            'views' => array_map(static fn (View $v): string => $v->value, $this->views),
             'brushes' => array_map(static fn (BrushStroke $s): array => $s->document(), $this->strokes),
         ];
     }

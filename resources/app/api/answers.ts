@@ -386,6 +386,10 @@ export interface Seen {
   document: Figure
   notices: string[]
   figures: Box[]
+  /**
+   * what each figure shows, where they are one character from several sides; else none
+   */
+  views: ('front' | 'left' | 'right' | 'back' | 'none')[]
 }
 export interface Shapes {
   shapes: CatalogueShape[]

@@ -43,12 +43,14 @@ import type { Brush, Figure } from './figure'
 /** Edits that PHP makes: cuts, and everyday ones. */
 export type RecutAct =
   'split' | 'merge' | 'lasso' | 'to-detail' | 'to-part' | 'remove' | 'double' | 'paint' | 'add' | 'mend' | 'part-pair'
+export type View = Seen['views'][number]
 export interface SeeingWishes {
   heightMm: number
   shades: number
   figure: number
   roundToMm: number
   brushes: Brush[]
+  views: View[]
 }
 /** A wool as it is laid in or changed. */
 export type WoolEntry = Omit<Wool, 'id' | 'freeG' | 'asideG'>

@@ -322,6 +322,12 @@ export interface Picture {
     figure?: number
     roundToMm?: number
     /**
+     * what each figure of a turnaround sheet shows, from the left
+     *
+     * @maxItems 200
+     */
+    views?: ('front' | 'left' | 'right' | 'back' | 'none')[]
+    /**
      * what the felter said of places on it, in order
      *
      * @maxItems 40

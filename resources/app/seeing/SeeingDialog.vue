@@ -2,6 +2,7 @@
 import { mdiBrush, mdiPen, mdiScriptOutline, mdiUndoVariant } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
 import type { Box, Seen } from '../api/answers'
+import type { View } from '../api/client'
 import type { Brush } from '../api/figure'
 import LengthField from '../shell/LengthField.vue'
 import BrushBoard from './BrushBoard.vue'
@@ -23,6 +24,7 @@ const {
   shades,
   rounded,
   which,
+  views,
   strokes,
   doing,
   share,
@@ -36,6 +38,8 @@ const {
   stop,
   brush,
   unbrush,
+  choose,
+  setView,
 } = useSeeing(() => props.source)
 
 const BRUSHES = [
@@ -63,7 +67,7 @@ watch(
 /** A figure that is made of it now, not one that was made of it before. */
 const isNew = computed(() => !props.source?.document)
 const isOpen = computed(() => props.source !== null)
-const several = computed(() => (made.value?.figures.length ?? 0) > 1 && !which.value)
+const several = computed(() => (made.value?.figures.length ?? 0) > 1 && !which.value && !made.value?.views.length)
 
 async function first(): Promise<void> {
   const seen = await look()
@@ -80,9 +84,22 @@ async function goOn(): Promise<void> {
   }
   doing.value = ''
 }
-function choose(figure: number): void {
-  which.value = figure
-  void first()
+/** One of several figures: with nothing to say of it, it goes on by itself as well. */
+async function only(figure: number): Promise<void> {
+  const seen = await choose(figure)
+  if (seen && !seen.notices.length && !strokes.value.length && isNew.value) await goOn()
+}
+const VIEWS: { value: View; title: string }[] = [
+  { value: 'front', title: 'Front' },
+  { value: 'left', title: 'Looks left' },
+  { value: 'right', title: 'Looks right' },
+  { value: 'back', title: 'Back' },
+  { value: 'none', title: 'Not used' },
+]
+const shown = computed(() => (views.value.length ? views.value : (made.value?.views ?? [])))
+const word = (i: number) => {
+  const view = shown.value[i]
+  return view && view !== 'none' ? (view === 'front' || view === 'back' ? view : 'side') : String(i + 1)
 }
 function leave(): void {
   if (doing.value) stop()
@@ -151,15 +168,29 @@ const frame = ([left, top, right, bottom]: Box) => ({
                 v-for="(box, i) in made.figures"
                 :key="i"
                 class="plain which"
-                :class="{ on: which === i + 1 }"
+                :class="{ on: which === i + 1 || shown[i] === 'front' }"
                 :style="frame(box)"
                 :aria-label="`Only figure ${i + 1} from the left`"
-                @click="choose(i + 1)"
+                @click="only(i + 1)"
               >
-                {{ i + 1 }}
+                <span>{{ word(i) }}</span>
               </button>
             </template>
           </BrushBoard>
+          <div v-if="made && made.figures.length > 1 && made.figures.length < 6" class="views">
+            <v-select
+              v-for="(_, i) in made.figures"
+              :key="i"
+              :model-value="shown[i] ?? null"
+              :items="VIEWS"
+              :label="`Figure ${i + 1}`"
+              placeholder="shows ..."
+              density="compact"
+              hide-details
+              :disabled="doing !== ''"
+              @update:model-value="setView(i, $event)"
+            />
+          </div>
           <div class="row under">
             <div v-if="as" class="set" role="radiogroup" aria-label="How wide the brush is">
               <button
@@ -239,7 +270,10 @@ const frame = ([left, top, right, bottom]: Box) => ({
           <p v-if="doing" role="status">{{ doing }} ...</p>
           <v-alert v-if="trouble" type="error" variant="tonal" role="alert">{{ trouble }}</v-alert>
           <v-alert v-if="made && !doing" type="info" variant="tonal">
-            <p v-if="several"><b>Which one is meant?</b> Choose it on the picture, or take all as one figure.</p>
+            <p v-if="several">
+              <b>Which one is meant?</b> Choose it on the picture, or take all as one figure. Are they one character
+              from several sides, say which is the front.
+            </p>
             <p>{{ made.document.parts.length }} parts and {{ made.document.details?.length }} details were seen.</p>
             <ul>
               <li v-for="n in made.notices" :key="n">{{ n }}</li>
@@ -277,6 +311,12 @@ const frame = ([left, top, right, bottom]: Box) => ({
   flex-wrap: wrap;
   gap: 0.35rem;
 }
+.views {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
+  gap: 0.5rem;
+  width: 100%;
+}
 .under {
   min-height: 40px;
   gap: 0.8rem;
@@ -312,12 +352,20 @@ const frame = ([left, top, right, bottom]: Box) => ({
   position: absolute;
   border: 2px dashed rgb(var(--v-theme-secondary));
   border-radius: 10px;
-  display: grid;
-  place-items: center;
-  font:
-    600 1.3rem 'Fredoka',
-    sans-serif;
   color: rgb(var(--v-theme-secondary));
+}
+.which span {
+  position: absolute;
+  bottom: 100%;
+  left: 50%;
+  transform: translateX(-50%);
+  padding: 0 0.5em;
+  border-radius: 8px 8px 0 0;
+  background: rgb(var(--v-theme-secondary));
+  color: rgb(var(--v-theme-on-secondary));
+  font:
+    600 0.95rem/1.5 'Fredoka',
+    sans-serif;
 }
 .which:hover,
 .which.on {

@@ -88,7 +88,13 @@ describe('the board that is brushed', () => {
 
 describe('looking at a drawing', () => {
   const glance = (colours = 4) => ({ image: 'data:image/png;base64,x', colours, notices: [] })
-  const seen = (more: Partial<Seen> = {}): Seen => ({ document: drawn(), notices: ['So it is.'], figures: [], ...more })
+  const seen = (more: Partial<Seen> = {}): Seen => ({
+    document: drawn(),
+    notices: ['So it is.'],
+    figures: [],
+    views: [],
+    ...more,
+  })
   beforeEach(() => {
     vi.stubGlobal('URL', Object.assign(URL, { createObjectURL: () => 'blob:picture', revokeObjectURL: () => {} }))
     vi.spyOn(api, 'picture').mockResolvedValue({ id: 5, widthPx: 100, heightPx: 100 })
@@ -168,6 +174,38 @@ describe('looking at a drawing', () => {
     expect(said()).not.toContain('The one before.')
   })
 
+  it('shows which view each figure of a sheet is taken for, and takes another word for it', async () => {
+    await opened()
+    const box = [0, 0, 0.3, 1] as [number, number, number, number]
+    const sheet = seen({ figures: [box, box, box], views: ['front', 'left', 'back'] })
+    const look = vi.spyOn(api, 'breakDown').mockResolvedValue(sheet)
+    button('See its shapes').click()
+    await flushPromises()
+    expect([...document.querySelectorAll('.which')].map((b) => b.textContent?.trim())).toEqual([
+      'front',
+      'side',
+      'back',
+    ])
+    expect(said()).not.toContain('Which one is meant?')
+    const selects = table!.wrapper.findAllComponents({ name: 'VSelect' })
+    selects[1]!.vm.$emit('update:modelValue', 'front')
+    await flushPromises()
+    expect(look.mock.lastCall?.[1].views).toEqual(['none', 'front', 'back'])
+    selects[0]!.vm.$emit('update:modelValue', 'right')
+    await flushPromises()
+    selects[2]!.vm.$emit('update:modelValue', 'left')
+    await flushPromises()
+    expect(look.mock.lastCall?.[1].views).toEqual(['none', 'front', 'left'])
+    const asked = look.mock.calls.length
+    selects[1]!.vm.$emit('update:modelValue', 'back')
+    await flushPromises()
+    // Without a front there is nothing to look at yet.
+    expect(look.mock.calls).toHaveLength(asked)
+    document.querySelector<HTMLButtonElement>('.which')!.click()
+    await flushPromises()
+    expect(look.mock.lastCall?.[1]).toMatchObject({ figure: 1, views: [] })
+  })
+
   it('says why what was seen could not be laid on the table, and keeps it', async () => {
     await opened()
     vi.spyOn(api, 'breakDown').mockResolvedValue(seen())
@@ -194,7 +232,7 @@ describe('looking at a drawing', () => {
 describe('a figure looked at again', () => {
   it('begins with the wishes it was made with, sends what was made of it, and is one step of undo', async () => {
     const brushes = [stroke('paper')]
-    const was = drawn({ shades: 0.6, figure: 2, roundToMm: 1, brushes })
+    const was = drawn({ shades: 0.6, figure: 2, roundToMm: 1, brushes, views: [] })
     vi.spyOn(api, 'glance').mockResolvedValue({ image: 'data:,', colours: 2, notices: [] })
     table = await onTable(LookAgainDialog, { modelValue: false }, was)
     vi.spyOn(api, 'figure').mockResolvedValue({ id: 9, revision: 1, picture: 7, document: was })
@@ -205,11 +243,11 @@ describe('a figure looked at again', () => {
     const next = { ...was, parts: was.parts.slice(0, 2) }
     const look = vi
       .spyOn(api, 'breakDown')
-      .mockResolvedValue({ document: next, notices: ['2 parts stay as they were; 1 is gone.'], figures: [] })
+      .mockResolvedValue({ document: next, notices: ['2 parts stay as they were; 1 is gone.'], figures: [], views: [] })
     button('See its shapes').click()
     await flushPromises()
     expect(look.mock.lastCall?.[0]).toBe(7)
-    expect(look.mock.lastCall?.[1]).toEqual({ heightMm: 80, shades: 0.6, figure: 2, roundToMm: 1, brushes })
+    expect(look.mock.lastCall?.[1]).toEqual({ heightMm: 80, shades: 0.6, figure: 2, roundToMm: 1, brushes, views: [] })
     expect(look.mock.lastCall?.[6]).toMatchObject({ name: 'Test' })
     expect(said()).toContain('2 parts stay as they were; 1 is gone.')
     expect(table.figure.parts).toHaveLength(3)

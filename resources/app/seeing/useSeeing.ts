@@ -1,6 +1,6 @@
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
 import type { Seen } from '../api/answers'
-import { api, Refusal } from '../api/client'
+import { api, Refusal, type View } from '../api/client'
 import type { Brush, Figure } from '../api/figure'
 import { useAnswer } from '../api/useAnswer'
 
@@ -21,6 +21,7 @@ export function useSeeing(source: () => Source | null) {
   const shades = ref(0.2)
   const rounded = ref(false)
   const which = ref(0)
+  const views = shallowRef<View[]>([])
   const strokes = shallowRef<Brush[]>([])
   const doing = ref('')
   const share = ref(0)
@@ -54,6 +55,7 @@ export function useSeeing(source: () => Source | null) {
       shades.value = wishes?.shades ?? 0.2
       rounded.value = (wishes?.roundToMm ?? 0) > 0
       which.value = wishes?.figure ?? 0
+      views.value = wishes?.views ?? []
       strokes.value = wishes?.brushes ?? []
       doing.value = refused.value = ''
       made.value = null
@@ -81,6 +83,7 @@ export function useSeeing(source: () => Source | null) {
           figure: which.value,
           roundToMm: rounded.value ? 1 : 0,
           brushes: strokes.value,
+          views: views.value,
         },
         name.value,
         now.name,
@@ -121,6 +124,25 @@ export function useSeeing(source: () => Source | null) {
     if (made.value) await look()
   }
 
+  /** One figure alone, or 0 for all: then Impa tells the views of a sheet apart once more. */
+  async function choose(figure: number): Promise<Seen | null> {
+    which.value = figure
+    views.value = []
+    return look()
+  }
+
+  /** What one figure of a sheet shows. Of each side there is one: who had it before shows nothing of use. */
+  async function setView(figure: number, view: View): Promise<void> {
+    const isSide = (v: View) => v === 'left' || v === 'right'
+    const now = views.value.length ? views.value : (made.value?.views ?? [])
+    views.value = (made.value?.figures ?? []).map((_, i) => {
+      const was = now[i] ?? 'none'
+      return i === figure ? view : was === view || (isSide(was) && isSide(view)) ? 'none' : was
+    })
+    which.value = 0
+    if (views.value.includes('front')) await look()
+  }
+
   const trouble = computed(() => refused.value || sent.trouble.value)
 
   return {
@@ -129,6 +151,7 @@ export function useSeeing(source: () => Source | null) {
     shades,
     rounded,
     which,
+    views,
     strokes,
     doing,
     share,
@@ -142,5 +165,7 @@ export function useSeeing(source: () => Source | null) {
     stop,
     brush,
     unbrush,
+    choose,
+    setView,
   }
 }

@@ -129,7 +129,7 @@ describe('the bin', () => {
 })
 
 describe('a new figure from a picture', () => {
-  const seen = (more: Partial<Seen> = {}): Seen => ({ document: plain(), notices: [], figures: [], ...more })
+  const seen = (more: Partial<Seen> = {}): Seen => ({ document: plain(), notices: [], figures: [], views: [], ...more })
   async function opened() {
     vi.stubGlobal('URL', Object.assign(URL, { createObjectURL: () => 'blob:picture', revokeObjectURL: () => {} }))
     vi.spyOn(api, 'picture').mockResolvedValue({ id: 5, widthPx: 100, heightPx: 100 })
@@ -147,7 +147,7 @@ describe('a new figure from a picture', () => {
     await flushPromises()
     expect(look.mock.calls[0]?.slice(0, 4)).toEqual([
       5,
-      { heightMm: 110, shades: 0.2, figure: 0, roundToMm: 0, brushes: [] },
+      { heightMm: 110, shades: 0.2, figure: 0, roundToMm: 0, brushes: [], views: [] },
       'my cat',
       'my cat.png',
     ])

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Seeing;
+
+use Impa\Figure\Figure;
+
+/** What the other views of a turnaround sheet add to the figure that its front became: depths from the side, and what is on the back. */
+final class OtherSides
+{
+    /**
+     * @param  array<string, mixed>  $document  that the front became
+     * @param  list<View>  $views  of the figures on the sheet, from the left; none where it is no such sheet
+     * @param  string  $bytes  the sheet's file
+     * @param  Wishes  $wishes  as the front was looked at
+     * @param  callable(string $doing, float $share): void  $progress  as of Breakdown
+     * @return array{array<string, mixed>, list<string>} the document, and what is to be said of it
+     */
+    public static function of(array $document, array $views, string $bytes, Wishes $wishes, callable $progress): array
+    {
+        $others = array_filter($views, static fn (View $v): bool => ! in_array($v, [View::Front, View::None], true));
+        if ($others === []) {
+            return [$document, []];
+        }
+        $figure = Figure::fromJson((string) json_encode($document, JSON_PRESERVE_ZERO_FRACTION));
+        $file = $figure->document()->picture->file;
+        $notices = ['This is one character from several sides: the front became the figure.'];
+        $done = 0;
+        foreach ($others as $n => $view) {
+            $done++;
+            $one = $wishes->ofFigure($n + 1);
+            $onwards = static fn (string $doing, float $share) => $progress(
+                ($view === View::Back ? 'The back: ' : 'The side: ').lcfirst($doing),
+                ($done + $share) / (count($others) + 1),
+            );
+            $seen = $view === View::Back
+                ? BackView::of($figure, Breakdown::of($bytes, $one, progress: $onwards)->figure())
+                : SideView::of($figure, $bytes, $view === View::Left, $file, hash('sha256', $bytes), $one, $onwards);
+            $figure = Figure::fromDocument($seen->document);
+            array_push($notices, ...$seen->notices);
+        }
+        $completed = json_decode((string) json_encode($figure->document(), JSON_PRESERVE_ZERO_FRACTION), true);
+
+        return [is_array($completed) ? $completed : $document, $notices];
+    }
+}
