@@ -18,6 +18,14 @@ final readonly class Background
     private const CLEAR = 64;
 
     /**
+     * Up to so much alpha a pixel is all but opaque. What is more than this and not clear is a halo where there is so much more of it
+     * than a smoothed rim has, but less than of the figure.
+     */
+    private const NEARLY_OPAQUE = 12;
+
+    private const HALO = 2.0;
+
+    /**
      * From background to background, a soft shadow or an even gradient changes by so little from pixel to pixel (squared, in
      * Lab); a shadow keeps the background's hue and is darker by so much at most.
      */
@@ -77,8 +85,13 @@ final readonly class Background
         $clear = count(array_filter($border, static fn (int $i): bool => $raster->pixels[$i] >> 24 > self::CLEAR));
         $notices = [];
         if ($clear > 0.02 * count($border)) {
-            $figure = array_map(static fn (int $p): bool => $p >> 24 <= self::CLEAR, $raster->pixels);
+            $isHaloed = self::isHaloed($raster);
+            $clear = $isHaloed ? self::NEARLY_OPAQUE : self::CLEAR;
+            $figure = array_map(static fn (int $p): bool => $p >> 24 <= $clear, $raster->pixels);
             $colour = null;
+            if ($isHaloed) {
+                $notices[] = 'A halo round the figure, half seen through, was left out.';
+            }
         } else {
             [$figure, $paper] = self::flooded($raster, $border);
             $colour = $paper->colour();
@@ -99,6 +112,24 @@ final readonly class Background
         }
 
         return new self($figure, $count, $notices, $colour);
+    }
+
+    private static function isHaloed(Raster $raster): bool
+    {
+        $opaque = $half = $rim = 0;
+        foreach ($raster->pixels as $i => $pixel) {
+            $alpha = $pixel >> 24;
+            if ($alpha <= self::NEARLY_OPAQUE) {
+                $opaque++;
+                foreach ([$i - 1, $i + 1, $i - $raster->width, $i + $raster->width] as $j) {
+                    $rim += (int) (($raster->pixels[$j] ?? 0) >> 24 > self::NEARLY_OPAQUE);
+                }
+            } else {
+                $half += (int) ($alpha <= self::CLEAR);
+            }
+        }
+
+        return $half > self::HALO * $rim && $half < $opaque;
     }
 
     /**

@@ -106,6 +106,7 @@ final readonly class Breakdown
                 ...$said,
                 ...$raster->notices,
                 ...$ground->notices,
+                ...PictureAdvice::of($ground, $raster->width),
                 ...$flat->notices,
                 ...self::noticed($figures, $wishes, $views, $regions),
                 ...$sorting->notices,
