@@ -18,6 +18,7 @@ use App\Http\Controllers\PlanController;
 use App\Http\Controllers\RecipeController;
 use App\Http\Controllers\RecutController;
 use App\Http\Controllers\RenderController;
+use App\Http\Controllers\SheetController;
 use App\Http\Controllers\SideViewController;
 use App\Http\Controllers\SizeCardsController;
 use App\Http\Controllers\SizingController;
@@ -48,6 +49,8 @@ Route::prefix('api')->whereNumber(['figure', 'picture', 'wool', 'swatch'])->grou
 
     Route::post('pictures', [PictureController::class, 'store']);
     Route::get('pictures/{picture}', [PictureController::class, 'show']);
+    Route::get('pictures/{picture}/sheet', [SheetController::class, 'show']);
+    Route::post('pictures/{picture}/sheet', [SheetController::class, 'store']);
     Route::get('pictures/by-hash/{hash}', [PictureController::class, 'byHash'])->where('hash', '[0-9a-f]{64}');
     Route::post('recut', [RecutController::class, 'store']);
     Route::post('sizing', [SizingController::class, 'store']);

@@ -102,6 +102,17 @@ describe('paper', function () {
         }
     });
 
+    it('falls off evenly where only two sides of the border show it', function () {
+        $falls = static fn (int $x, int $y): float => 245 - 0.25 * $x - 0.1 * $y;
+        $table = static fn (int $y): int => [0x3A2E28, 0x70503A][($y >> 3) & 1];
+        $drawn = picture(static fn (int $x, int $y): int => $x < 4 || $x > 195 ? $table($y) : grey($falls($x, $y)));
+        $paper = Paper::of($drawn, border($drawn));
+        expect($paper->isPlain())->toBeFalse();
+        foreach ([[40, 100], [160, 30], [100, 180]] as [$x, $y]) {
+            expect($paper->at($y * 200 + $x)[0])->toEqualWithDelta(\Impa\Colour\LabTable::of(grey($falls($x, $y)))[0], 1.5);
+        }
+    });
+
     it('darkens from corner to corner and is no part of the figure', function () {
         $isIn = static fn (int $x, int $y): bool => ($x - 100) ** 2 + ($y - 90) ** 2 < 2500;
         $ground = Background::of(picture(static fn (int $x, int $y): int => $isIn($x, $y) ? 0x2F8F86 : grey(255 - 0.18 * ($x + $y))));

@@ -159,6 +159,30 @@ describe('impa:breakdown with wishes', function () {
         ['--again=composer.json', 'format'],
     ]);
 
+    it('straightens a sheet on a photo', function () {
+        $folder = sys_get_temp_dir();
+        file_put_contents($folder.'/photo.png', \Impa\Tests\Support\Pixels::png(static function (\GdImage $image): void {
+            imagefill($image, 0, 0, 0x5A4636);
+            imagefilledpolygon($image, [60, 50, 330, 30, 350, 360, 40, 370], 0xF4F2EC);
+        }, 400, 400));
+        [$exit] = impa('impa:straighten', "$folder/photo.png", "--out=$folder/flat.png");
+        [$width, $height] = getimagesize("$folder/flat.png");
+        expect($exit)->toBe(0)->and($width)->toBeLessThan($height);
+        foreach (
+            [
+                [["$folder/photo.png"], '--out: say which'],
+                [["$folder/photo.png", "--out=$folder/b.png", '--corners=0,0 1,0 1,1'], 'four corners'],
+                [["$folder/photo.png", "--out=$folder/b.png", '--corners=here'], 'four corners'],
+                [["$folder/photo.png", '--out=/nowhere/b.png'], 'cannot be written'],
+                [['composer.json', "--out=$folder/b.png"], 'not a picture'],
+                [['demo/bobbin.png', "--out=$folder/b.png"], 'no sheet with four corners'],
+            ] as [$words, $says]
+        ) {
+            [$exit, , $error] = impa('impa:straighten', ...$words);
+            expect($exit)->toBe(2)->and($error)->toContain($says);
+        }
+    });
+
     it('looks again at what was broken down before', function () {
         $file = tempnam(sys_get_temp_dir(), 'figure');
         impa('impa:breakdown', 'demo/sorrel.png', '--height=90', "--out=$file");

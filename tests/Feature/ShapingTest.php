@@ -62,6 +62,25 @@ it('looks once more at a figure\'s own drawing: brushes are kept with it, and wh
         ->toBe(count($document['parts']).' parts stay as they were.');
 });
 
+it('finds a sheet on a photo and keeps it straightened as a picture of its own', function () {
+    $photo = Impa\Tests\Support\Pixels::png(static function (GdImage $image): void {
+        imagefill($image, 0, 0, 0x5A4636);
+        imagefilledpolygon($image, [60, 50, 330, 30, 350, 360, 40, 370], 0xF4F2EC);
+    }, 400, 400);
+    $id = $this->sendFile($photo)->json('id');
+    $found = $this->getJson("/api/pictures/$id/sheet")->assertOk();
+    expect($found->json('askew'))->toBeTrue()->and($found->json('corners.0.0'))->toEqualWithDelta(0.15, 0.02);
+    $flat = $this->postJson("/api/pictures/$id/sheet", ['corners' => $found->json('corners')])->assertCreated();
+    expect($flat->json('id'))->not->toBe($id)->and($flat->json('widthPx'))->toBeLessThan($flat->json('heightPx'));
+    $this->get('/api/pictures/'.$flat->json('id'))->assertOk()->assertHeader('Content-Type', 'image/png');
+    foreach ([[[0, 0], [1, 0]], [[0, 0], [0, 1], [1, 1], [1, 0]], 'here', [[0, 0], [9, 0], [1, 1], [0, 1]]] as $wrong) {
+        $this->postJson("/api/pictures/$id/sheet", ['corners' => $wrong])->assertStatus(422);
+    }
+    $this->postJson('/api/pictures/999/sheet', ['corners' => []])->assertNotFound();
+    $plain = $this->sendFile(demoPicture())->json('id');
+    expect($this->getJson("/api/pictures/$plain/sheet")->assertOk()->json('corners'))->toBeNull();
+});
+
 it('shows at once what a wish would do', function () {
     $id = $this->sendFile(demoPicture())->json('id');
     $colours = static fn (mixed $shades): int => test()->postJson('/api/breakdown/glance', ['picture' => $id, 'shades' => $shades])

@@ -107,6 +107,11 @@ final class PictureRefused extends DomainException implements Refusal
         return new self(sprintf('More than %d brush strokes lie on this picture; brush with fewer, longer ones.', $most));
     }
 
+    public static function noSheet(): self
+    {
+        return new self('A sheet has four corners, from its upper left one on clockwise, none bent inwards: drag them onto its own.');
+    }
+
     public static function viewsDoNotFit(): self
     {
         return new self('Of the views of a character one is the front, and at most one the side and one the back.');

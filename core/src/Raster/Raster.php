@@ -17,6 +17,9 @@ final readonly class Raster
 
     public const MOST_MEGAPIXELS = 40;
 
+    /** Kinds of files that differ from what was drawn, most of all beside edges. */
+    public const LOSSY = ['image/jpeg', 'image/webp'];
+
     public const LEAST_PX = 16;
 
     /** A sprite is enlarged to so much before it is looked at, and none is larger than this. */
@@ -58,8 +61,7 @@ final readonly class Raster
         if ($mime === 'image/gif' && preg_match_all('/\x00\x21\xF9\x04.{4}\x00[\x2C\x21]/s', $bytes) > 1) {
             $notices[] = 'This is an animation; its first frame was taken.';
         }
-        $image = self::read($bytes);
-        [$image, $turned] = self::upright($image, $bytes, $mime);
+        [$image, $turned] = self::upright(self::read($bytes), $bytes, $mime);
         if ($turned) {
             [$ownWidth, $ownHeight] = [imagesx($image), imagesy($image)];
             $notices[] = 'The camera held this picture sideways; it was turned upright.';
@@ -87,7 +89,21 @@ final readonly class Raster
             }
         }
 
-        return new self($pixels, $width, $height, $ownWidth, $ownHeight, $notices, in_array($mime, ['image/jpeg', 'image/webp'], true));
+        return new self($pixels, $width, $height, $ownWidth, $ownHeight, $notices, in_array($mime, self::LOSSY, true));
+    }
+
+    /**
+     * The whole picture in its own size, upright, in true colour.
+     *
+     * @throws PictureRefused as `decode`
+     */
+    public static function image(string $bytes): GdImage
+    {
+        [, , $mime] = self::header($bytes);
+        [$image] = self::upright(self::read($bytes), $bytes, $mime);
+        imagepalettetotruecolor($image);
+
+        return $image;
     }
 
     /**

@@ -182,7 +182,8 @@ final readonly class Paper
             $best = count($agree) > count($best) ? $agree : $best;
         }
         for ($round = 0; $round < 3 && count($best) > 12; $round++) {
-            $surface = self::through($best, $terms, $labs, 6);
+            // Where too little of the border is paper for a curved one, it is a tilted plane.
+            $surface = self::through($best, $terms, $labs, 6) ?? self::through($best, $terms, $labs, 3);
             if ($surface === null) {
                 return null;
             }

@@ -391,6 +391,19 @@ export interface Seen {
    */
   views: ('front' | 'left' | 'right' | 'back' | 'none')[]
 }
+export interface SheetFound {
+  /**
+   * in shares of the picture, from the upper left one on clockwise; null where none stands out
+   *
+   * @minItems 4
+   * @maxItems 4
+   */
+  corners: [[number, number], [number, number], [number, number], [number, number]] | null
+  /**
+   * seen from aside, or not filling the picture
+   */
+  askew: boolean
+}
 export interface Shapes {
   shapes: CatalogueShape[]
 }

@@ -25,6 +25,7 @@ import type {
   SavedFigure,
   Seen,
   Shapes,
+  SheetFound,
   SheetRead,
   Shopping,
   SideSeen,
@@ -207,6 +208,9 @@ export const api = {
   faceSheets: (document: Figure, part: string, as: 'pdf' | 'svg', paper: 'a4' | 'letter') =>
     file('face/sheets', { document, part, as, paper }),
   picture: (file: Blob) => ask<PictureTaken>('POST', 'pictures', file),
+  sheet: (picture: number) => ask<SheetFound>('GET', `pictures/${picture}/sheet`),
+  straighten: (picture: number, corners: [number, number][]) =>
+    ask<PictureTaken>('POST', `pictures/${picture}/sheet`, { corners }),
   breakDown: (
     picture: number,
     wishes: SeeingWishes,

@@ -113,6 +113,7 @@ function key(event: KeyboardEvent): void {
 <style scoped>
 .board {
   position: relative;
+  touch-action: manipulation;
   background: #fff;
   border-radius: 12px;
   overflow: hidden;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mdiBrush, mdiPen, mdiScriptOutline, mdiUndoVariant } from '@mdi/js'
+import { mdiBrush, mdiPen, mdiPerspectiveMore, mdiScriptOutline, mdiUndoVariant } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
 import type { Box, Seen } from '../api/answers'
 import type { View } from '../api/client'
@@ -7,6 +7,7 @@ import type { Brush } from '../api/figure'
 import LengthField from '../shell/LengthField.vue'
 import BrushBoard from './BrushBoard.vue'
 import SeenOverlay from './SeenOverlay.vue'
+import SheetCorners, { type Corners } from './SheetCorners.vue'
 import { MOST_STROKES, useSeeing, type Source } from './useSeeing'
 
 /** How a drawing becomes shapes: what Impa takes for paper, figure and ink, what the felter says to that, and what is then seen. */
@@ -32,6 +33,9 @@ const {
   trouble,
   made,
   picture,
+  sheet,
+  finding,
+  straighten,
   glance,
   glanceTrouble,
   look,
@@ -51,10 +55,16 @@ const WIDTHS = [0.012, 0.03, 0.07]
 const as = ref<Brush['as'] | null>(null)
 const width = ref(WIDTHS[1]!)
 const url = ref('')
+/** While the corners of a sheet are set. */
+const corners = ref<Corners | null>(null)
+function forget(): void {
+  if (url.value.startsWith('blob:')) URL.revokeObjectURL(url.value)
+}
 watch(
   () => props.source,
   (now) => {
-    if (url.value.startsWith('blob:')) URL.revokeObjectURL(url.value)
+    forget()
+    corners.value = null
     url.value = !now
       ? ''
       : now.picture instanceof File
@@ -66,6 +76,25 @@ watch(
 )
 /** A figure that is made of it now, not one that was made of it before. */
 const isNew = computed(() => !props.source?.document)
+function takeUp(brush: Brush['as']): void {
+  corners.value = null
+  as.value = as.value === brush ? null : brush
+}
+function setCorners(): void {
+  as.value = null
+  corners.value = (sheet.value?.corners as Corners | null | undefined) ?? [
+    [0.08, 0.08],
+    [0.92, 0.08],
+    [0.92, 0.92],
+    [0.08, 0.92],
+  ]
+}
+async function undoPerspective(): Promise<void> {
+  if (!corners.value || !(await straighten(corners.value))) return
+  corners.value = null
+  forget()
+  url.value = `/api/pictures/${picture.value}`
+}
 const isOpen = computed(() => props.source !== null)
 const several = computed(() => (made.value?.figures.length ?? 0) > 1 && !which.value && !made.value?.views.length)
 
@@ -139,10 +168,21 @@ const frame = ([left, top, right, bottom]: Box) => ({
                 role="radio"
                 :aria-checked="as === b.as"
                 :disabled="strokes.length >= MOST_STROKES"
-                @click="as = as === b.as ? null : b.as"
+                @click="takeUp(b.as)"
                 >{{ b.label }}</v-btn
               >
             </div>
+            <v-btn
+              v-if="isNew && !corners"
+              size="small"
+              :icon="mdiPerspectiveMore"
+              :variant="sheet?.askew ? 'flat' : 'text'"
+              :color="sheet?.askew ? 'primary' : undefined"
+              :disabled="picture === null || finding || doing !== ''"
+              aria-label="Straighten a sheet on the photo"
+              title="Straighten a sheet on the photo"
+              @click="setCorners"
+            />
             <v-btn
               v-if="strokes.length"
               size="small"
@@ -162,8 +202,9 @@ const frame = ([left, top, right, bottom]: Box) => ({
             @stroke="brush"
             @broken="url = ''"
           >
-            <SeenOverlay v-if="made && !doing" :figure="made.document" />
-            <template v-if="made && made.figures.length > 1 && !as">
+            <SheetCorners v-if="corners" v-model="corners" />
+            <SeenOverlay v-else-if="made && !doing" :figure="made.document" />
+            <template v-if="made && made.figures.length > 1 && !as && !corners">
               <button
                 v-for="(box, i) in made.figures"
                 :key="i"
@@ -205,7 +246,14 @@ const frame = ([left, top, right, bottom]: Box) => ({
                 <i :style="{ width: `${8 + w * 200}px`, height: `${8 + w * 200}px` }" />
               </button>
             </div>
-            <span class="quiet">{{
+            <template v-if="corners">
+              <v-btn size="small" color="primary" variant="flat" :disabled="doing !== ''" @click="undoPerspective"
+                >Straighten it</v-btn
+              >
+              <v-btn size="small" variant="text" :disabled="doing !== ''" @click="corners = null">Leave it askew</v-btn>
+              <span class="quiet">Drag the four corners onto those of the sheet or screen.</span>
+            </template>
+            <span v-else class="quiet">{{
               strokes.length >= MOST_STROKES
                 ? `${MOST_STROKES} strokes lie on it; take some back to brush on.`
                 : as === 'paper'
@@ -214,7 +262,9 @@ const frame = ([left, top, right, bottom]: Box) => ({
                     ? 'Brush what was lost: what its line shuts in comes along.'
                     : as === 'ink'
                       ? 'Brush along an outline that was taken for a part.'
-                      : 'Something taken wrongly? Choose a brush and say what it is.'
+                      : sheet?.askew
+                        ? 'A sheet lies askew on this photo: straighten it first.'
+                        : 'Something taken wrongly? Choose a brush and say what it is.'
             }}</span>
           </div>
         </div>

@@ -1,13 +1,14 @@
 import { flushPromises, mount } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { nextTick } from 'vue'
-import type { Seen } from '../api/answers'
+import type { Seen, SheetFound } from '../api/answers'
 import { api, Refusal } from '../api/client'
 import type { Brush, Figure } from '../api/figure'
 import LookAgainDialog from '../stations/shapes/LookAgainDialog.vue'
 import { onTable, plain, type OnTable } from '../../../tests/support/onTable'
 import BrushBoard from './BrushBoard.vue'
 import SeeingDialog from './SeeingDialog.vue'
+import SheetCorners from './SheetCorners.vue'
 import { MOST_STROKES } from './useSeeing'
 
 const stroke = (as: Brush['as'] = 'ink'): Brush => ({ as, width: 0.03, points: [[0.5, 0.5]] })
@@ -99,6 +100,8 @@ describe('looking at a drawing', () => {
     vi.stubGlobal('URL', Object.assign(URL, { createObjectURL: () => 'blob:picture', revokeObjectURL: () => {} }))
     vi.spyOn(api, 'picture').mockResolvedValue({ id: 5, widthPx: 100, heightPx: 100 })
     vi.spyOn(api, 'glance').mockResolvedValue(glance())
+    vi.spyOn(api, 'sheet').mockResolvedValue({ corners: null, askew: false })
+    take.mockReset()
   })
   const take = vi.fn<(seen: Seen, picture: number) => Promise<void>>()
   async function opened() {
@@ -204,6 +207,47 @@ describe('looking at a drawing', () => {
     document.querySelector<HTMLButtonElement>('.which')!.click()
     await flushPromises()
     expect(look.mock.lastCall?.[1]).toMatchObject({ figure: 1, views: [] })
+  })
+
+  it('straightens a sheet that lies askew: its corners are found, dragged, and the sheet takes the place of the photo', async () => {
+    const corners: NonNullable<SheetFound['corners']> = [
+      [0.2, 0.1],
+      [0.8, 0.15],
+      [0.9, 0.9],
+      [0.1, 0.8],
+    ]
+    vi.spyOn(api, 'sheet').mockResolvedValueOnce({ corners, askew: true })
+    await opened()
+    expect(said()).toContain('A sheet lies askew')
+    const straighten = vi
+      .spyOn(api, 'straighten')
+      .mockRejectedValueOnce(new Refusal(422, 'A sheet has four corners.'))
+      .mockResolvedValue({ id: 6, widthPx: 100, heightPx: 140 })
+    document.querySelector<HTMLButtonElement>('[aria-label^="Straighten a sheet"]')!.click()
+    await flushPromises()
+    const sheet = table!.wrapper.findComponent(SheetCorners)
+    sheet.element.getBoundingClientRect = () => ({ left: 0, top: 0, width: 100, height: 200 }) as DOMRect
+    const handles = sheet.findAll('.corner')
+    expect(handles).toHaveLength(4)
+    await handles[1]!.trigger('pointerdown', { pointerId: 1 })
+    await sheet.trigger('pointermove', { clientX: 85, clientY: -20 })
+    await sheet.trigger('pointerup')
+    await handles[3]!.trigger('keydown', { key: 'ArrowDown' })
+    button('Straighten it').click()
+    await flushPromises()
+    expect(straighten.mock.lastCall).toEqual([5, [corners[0], [0.85, 0], corners[2], [0.1, 0.81]]])
+    expect(said()).toContain('A sheet has four corners.')
+    button('Straighten it').click()
+    await flushPromises()
+    expect(document.querySelector('.board img')?.getAttribute('src')).toBe('/api/pictures/6')
+    expect(api.glance).toHaveBeenLastCalledWith(6, { shades: 0.2, figure: 0, brushes: [] })
+    const look = vi.spyOn(api, 'breakDown').mockResolvedValue(seen())
+    button('See its shapes').click()
+    await flushPromises()
+    expect(look.mock.lastCall?.[0]).toBe(6)
+    button('On').click()
+    await flushPromises()
+    expect(take.mock.lastCall?.[1]).toBe(6)
   })
 
   it('says why what was seen could not be laid on the table, and keeps it', async () => {

@@ -39,6 +39,10 @@ export function useSeeing(source: () => Source | null) {
     true,
   )
   const picture = sent.answer
+  // Only of a photo that is not in a figure yet: what was made of it lies in its own pixels.
+  const sheet = useAnswer([picture], () =>
+    picture.value === null || source()?.document ? null : api.sheet(picture.value),
+  )
   const glance = useAnswer([picture, shades, which, strokes], () =>
     picture.value === null
       ? null
@@ -143,6 +147,29 @@ export function useSeeing(source: () => Source | null) {
     if (views.value.includes('front')) await look()
   }
 
+  /** The sheet alone takes the place of the photo. */
+  async function straighten(corners: [number, number][]): Promise<boolean> {
+    const [now, photo] = [source(), picture.value]
+    if (!now || photo === null) return false
+    doing.value = 'Straightening the sheet'
+    share.value = 0.5
+    refused.value = ''
+    try {
+      const flat = await api.straighten(photo, corners)
+      if (source() !== now) return false
+      picture.value = flat.id
+      strokes.value = []
+      views.value = []
+      made.value = null
+      return true
+    } catch (error) {
+      refused.value = error instanceof Error ? error.message : String(error)
+      return false
+    } finally {
+      if (source() === now) doing.value = ''
+    }
+  }
+
   const trouble = computed(() => refused.value || sent.trouble.value)
 
   return {
@@ -159,6 +186,9 @@ export function useSeeing(source: () => Source | null) {
     trouble,
     made,
     picture,
+    sheet: sheet.answer,
+    finding: sheet.waiting,
+    straighten,
     glance: glance.answer,
     glanceTrouble: glance.trouble,
     look,
