@@ -6,6 +6,7 @@ namespace Impa\Tests\Sheet;
 
 use GdImage;
 use Impa\Geometry\Homography;
+use Impa\Raster\PhotoFaults;
 use Impa\Raster\PictureRefused;
 use Impa\Raster\Raster;
 use Impa\Raster\Sheet;
@@ -130,5 +131,37 @@ describe('a sheet on a photo', function () {
         'words' => [[['left', 0], [1, 0], [1, 1], [0, 1]]],
         'no points' => [[0, 1, 2, 3]],
         'no number' => [[[NAN, 0], [1, 0], [1, 1], [0, 1]]],
+    ]);
+});
+
+describe('what spoils a photo', function () {
+    /** @param  callable(int, int): float  $light  grey value of the paper */
+    $photo = static fn (callable $light): Raster => Raster::decode(Pixels::png(static function (GdImage $image) use ($light): void {
+        for ($y = 0; $y < 300; $y++) {
+            for ($x = 0; $x < 300; $x++) {
+                $v = (int) max(0, min(255, round($light($x, $y))));
+                imagesetpixel($image, $x, $y, hypot($x - 150, $y - 190) < 60 ? 0xC05040 : $v * 0x010101);
+            }
+        }
+    }));
+
+    it('is told of: a glare that fades, stripes that repeat', function (callable $light, string $says) use ($photo) {
+        mt_srand(4);
+        expect(implode(' ', PhotoFaults::of($photo($light))))->toContain($says);
+    })->with([
+        'glare' => [fn (int $x, int $y): float => 205 + 110 * exp(-(($x - 90) ** 2 + ($y - 70) ** 2) / 1800), 'A glare lies'],
+        'stripes across' => [fn (int $x, int $y): float => 220 + 6 * sin($x * 2 * M_PI / 9) + mt_rand(-2, 2), 'A pattern of stripes'],
+        'stripes down' => [fn (int $x, int $y): float => 220 + 6 * sin($y * 2 * M_PI / 13.4) + mt_rand(-2, 2), 'A pattern of stripes'],
+    ]);
+
+    it('is nothing on a good one: plain, grainy, darkening, ruled widely, with a white patch', function (callable $light) use ($photo) {
+        mt_srand(4);
+        expect(PhotoFaults::of($photo($light)))->toBe([]);
+    })->with([
+        [fn (int $x, int $y): float => 225.0],
+        [fn (int $x, int $y): float => 225 + mt_rand(-9, 9)],
+        [fn (int $x, int $y): float => 250 - 0.3 * $x],
+        [fn (int $x, int $y): float => $y % 40 < 2 ? 170.0 : 225.0],
+        [fn (int $x, int $y): float => $x < 100 && $y < 90 ? 255.0 : 205.0],
     ]);
 });

@@ -6,6 +6,7 @@ namespace Impa\Seeing;
 
 use Impa\Figure\Figure;
 use Impa\Raster\Grain;
+use Impa\Raster\PhotoFaults;
 use Impa\Raster\PictureRefused;
 use Impa\Raster\Raster;
 
@@ -51,7 +52,8 @@ final readonly class Breakdown
         $progress ??= static function (): void {
         };
         $progress('Reading the picture', 0.0);
-        $raster = Grain::smoothed(Raster::decode($bytes, readsCells: true));
+        $photo = Raster::decode($bytes, readsCells: true);
+        $raster = Grain::smoothed($photo);
         $progress('Telling the figure from the background', 0.1);
         $whole = Background::of($raster, $wishes->strokes);
         $figures = Figures::of($whole, $raster->width);
@@ -105,6 +107,7 @@ final readonly class Breakdown
             [
                 ...$said,
                 ...$raster->notices,
+                ...$photo->isLossy ? PhotoFaults::of($photo) : [],
                 ...$ground->notices,
                 ...PictureAdvice::of($ground, $raster->width),
                 ...$flat->notices,
