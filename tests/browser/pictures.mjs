@@ -43,6 +43,13 @@ const views = {
     await page.getByLabel('Pulled apart').fill('0.4')
     await page.getByLabel('grid of 10 mm').check()
   },
+  'shapes-again': async () => {
+    await page.goto(`${base}/figures/${id('Sorrel')}/shapes`)
+    await page.getByRole('button', { name: 'Look at the drawing again (A)' }).click()
+    await page.getByRole('button', { name: 'See its shapes' }).click()
+    await page.getByText('as they were').waitFor()
+    await page.getByRole('radio', { name: 'This belongs to it' }).click()
+  },
   wool: async () => page.goto(`${base}/figures/${id('Sorrel')}/wool`),
   'wool-mix': async () => {
     await page.goto(`${base}/figures/${id('Lanto')}/wool`)
