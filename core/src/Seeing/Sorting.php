@@ -54,14 +54,14 @@ final readonly class Sorting
             $bases = array_slice($bases, 0, self::MOST_PIECES, true);
         }
         $figure = count(array_filter($regions->map, static fn (int $r): bool => $r >= 0));
-        $lobes = [];
-        $base = [];
-        $looked = 0;
+        $cut = [];
         foreach ($bases as $i => $_) {
-            $progress(0.3 + (0.3 * $looked++) / count($bases));
-            foreach (
-                Lobes::of(Blob::of($carrying->wholes[$i], $regions->width), $regions->map, self::LEAST_LOBE * $figure) as $lobe
-            ) {
+            $progress(0.3 + (0.3 * count($cut)) / count($bases));
+            $cut[$i] = Lobes::of(Blob::of($carrying->wholes[$i], $regions->width), $regions->map, self::LEAST_LOBE * $figure);
+        }
+        $lobes = $base = [];
+        foreach (TwinCuts::alike($cut, $bases) as $i => $own) {
+            foreach ($own as $lobe) {
                 $base[] = $i;
                 $lobes[] = $lobe;
             }
