@@ -37,7 +37,7 @@ it('is nothing above the crown and below the foot', function () {
 
 it('goes round a piece that is not even: the strip along its front, and back along its back', function () {
     // A flat triangle, at its middle level from -15 mm to 0: once across and once back, its edges no more than as thick as it is.
-    $plate = part('plate', 30, 20, 4, ['outlineMm' => [[-15, -10], [15, -10], [-15, 10]]]);
+    $plate = part('plate', 30, 20, 4, ['outline' => [[-15, -10], [15, -10], [-15, 10]]]);
     $girth = Girth::atMm($plate, 0.0);
     expect($girth)->toBeGreaterThanOrEqual(2 * 15 - 0.5)->toBeLessThan(2 * (15 + 4))
         ->and(Girth::atMm($plate, -5.0))->toEqualWithDelta($girth + 15, 1.0);
