@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Tests\TwinCuts;
 
+use Impa\Seeing\Breakdown;
 use Impa\Seeing\Lobe;
 use Impa\Seeing\Region;
 use Impa\Seeing\TwinCuts;
@@ -86,3 +87,11 @@ it('leaves alone what is no twin: of another colour, height or size, or on the s
     'size' => [fn () => Pixels::oval(60, 0, 30, 25), 1],
     'side' => [fn () => Pixels::oval(-50, 0, 40, 25), 1],
 ]);
+
+it('sees a creature with twins of bent shapes: each is one part, and no sliver along a seam is a detail', function () {
+    $seen = Breakdown::of((string) file_get_contents(__DIR__.'/../../demo/sorrel.png'), 110.0)->document;
+    $pairs = array_filter($seen['parts'], static fn (array $p): bool => $p['mirror']);
+    expect($seen['parts'])->toHaveCount(5)
+        ->and(array_values(array_column($pairs, 'name')))->toBe(['Wing', 'Ear'])
+        ->and(array_count_values(array_column($seen['details'], 'on')))->toBe(['body' => 1, 'ear' => 1, 'head' => 4]);
+});

@@ -19,6 +19,9 @@ final class Layering
 
     private const MOST = 10;
 
+    /** What is thinner than this share of the figure's side, were it a square, is a sliver along a seam. */
+    private const SLIVER = 0.025;
+
     /** Twins on the other side are painted under this number and more. */
     private const TWIN = 100_000;
 
@@ -47,6 +50,9 @@ final class Layering
         }
         $marks = [];
         foreach (self::patches($wrong, $regions->width, self::LEAST * $figure) as [$number, $pixels, $edge]) {
+            if (2 * count($pixels) < self::SLIVER * sqrt($figure) * $edge) {
+                continue;
+            }
             $marks[] = new Mark($number % 1000, Blob::of($pixels, $regions->width), intdiv($number, 1000), $top, $edge);
         }
 
