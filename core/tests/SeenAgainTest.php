@@ -37,7 +37,9 @@ function paper(array $points): Wishes
 /** @return array<string, mixed> */
 function seen(Wishes $wishes): array
 {
-    return Breakdown::of(drawing()->png(), $wishes)->document;
+    static $seen = [];
+
+    return $seen[json_encode($wishes->document())] ??= Breakdown::of(drawing()->png(), $wishes)->document;
 }
 
 /** @param  stdClass|array<string, mixed>  $document */

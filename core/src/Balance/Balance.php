@@ -78,13 +78,18 @@ final readonly class Balance
     /** The flattening of the base, in whole mm, from which it stands firmly; 0 where no sensible one does. */
     public function flattenMm(): float
     {
-        for ($mm = 2.0; $mm <= Footprint::mostMm($this->figure->heightMm); $mm++) {
-            if (self::angleDeg($this->footprint->flattened($mm), $this->centreMm) >= self::TOUCHY_DEG) {
-                return $mm;
-            }
+        $isFirm = fn (int $mm): bool => self::angleDeg($this->footprint->flattened($mm), $this->centreMm) >= self::TOUCHY_DEG;
+        [$low, $high] = [2, (int) floor(Footprint::mostMm($this->figure->heightMm))];
+        if (! $isFirm($high)) {
+            return 0.0;
+        }
+        // The more is flat, the larger the footprint: bisection.
+        while ($low < $high) {
+            $mm = intdiv($low + $high, 2);
+            [$low, $high] = $isFirm($mm) ? [$low, $mm] : [$mm + 1, $high];
         }
 
-        return 0.0;
+        return (float) $low;
     }
 
     /**
