@@ -94,3 +94,13 @@ it('takes depths and places forwards from a side picture, and keeps widths and h
         ->and($view->document->sidePicture->facesLeft)
         ->toBe($facesLeft);
 })->with([true, false]);
+
+it('knows a nose that stands out from aside for the detail that it is in front', function () {
+    $read = static fn (string $name): string => (string) file_get_contents(__DIR__.'/../../demo/'.$name);
+    $figure = Breakdown::of($read('lanto.png'), 100.0)->figure();
+    $view = SideView::of($figure, $read('lanto-side.png'), true);
+    expect(array_keys(Figure::fromDocument($view->document)->parts))
+        ->toBe(array_keys($figure->parts))
+        ->and(implode(' ', $view->notices))
+        ->not->toContain('Only the side');
+});

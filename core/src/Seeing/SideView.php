@@ -120,7 +120,7 @@ final readonly class SideView
                 array_push($others, ...($key === $part->key ? [] : $other->placements()));
             }
             $to = $taken[$own->joinTo] ?? '';
-            $isOnlyThere = ! isset($taken[$part->key]) && ! $own->mirror && $to !== '';
+            $isOnlyThere = ! isset($taken[$part->key]) && ! $own->mirror && $to !== '' && ! self::isDetail($own, $to, $figure, $seen);
             if (! $isOnlyThere || Overlap::beside($own->placements()[0], $others) < self::STANDS_OUT) {
                 continue;
             }
@@ -134,6 +134,22 @@ final readonly class SideView
         }
 
         return $added;
+    }
+
+    /** Whether the front shows a part of the side as colour on another, as a nose that is seen to stand out from aside. */
+    private static function isDetail(Part $part, string $on, Figure $figure, Figure $seen): bool
+    {
+        [$height, $middle] = self::stretch($part, 1);
+        $lab = $seen->colours[$part->colour]->srgb->lab();
+        foreach ($figure->details as $detail) {
+            $y = $figure->parts[$on]->at[1] + $detail->middle()[1];
+            $isThere = $detail->on === $on && abs($y - $middle) < $height;
+            if ($isThere && self::isSame($lab, $figure->colours[$detail->colour]->srgb->lab())) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private static function match(Part $part, Figure $figure, Figure $seen): ?Part
