@@ -6,6 +6,7 @@ namespace Impa\Tests\Agreement;
 
 use Impa\Figure\Figure;
 use Impa\Seeing\Agreement;
+use Impa\Seeing\Breakdown;
 use Impa\Seeing\SideView;
 use Impa\Tests\Support\Figures;
 
