@@ -78,6 +78,9 @@ describe('a stroke', function () {
     it('is one of forty at most', function () {
         $strokes = array_fill(0, 41, stroke('ink', [[1, 1]]));
         expect(fn () => Wishes::of(100.0, strokes: $strokes))->toThrow(PictureRefused::class, 'More than 40 brush strokes');
+        $long = array_fill(0, 9, stroke('ink', array_fill(0, 500, [1, 1])));
+        expect(fn () => Wishes::of(100.0, strokes: $long))->toThrow(PictureRefused::class, 'or very long ones');
+        expect(Wishes::of(100.0, strokes: array_slice($long, 1))->strokes)->toHaveCount(8);
     });
 });
 

@@ -104,7 +104,9 @@ final class PictureRefused extends DomainException implements Refusal
 
     public static function tooManyStrokes(int $most): self
     {
-        return new self(sprintf('More than %d brush strokes lie on this picture; brush with fewer, longer ones.', $most));
+        return new self(
+            sprintf('More than %d brush strokes lie on this picture, or very long ones; brush less: a dab is mostly enough.', $most),
+        );
     }
 
     public static function noSheet(): self

@@ -15,6 +15,12 @@ final readonly class BrushStroke
 
     private const MOST_POINTS = 500;
 
+    /** Points of all strokes over one picture. */
+    public const MOST_IN_ALL = 4000;
+
+    /** It is drawn so many times finer than the pixels that it covers. */
+    private const FINE = 2;
+
     /** A brush is so wide, as a share of the picture's longer side. */
     private const LEAST_WIDTH = 0.002;
 
@@ -84,19 +90,30 @@ final readonly class BrushStroke
     public function pixels(int $width, int $height): array
     {
         $radius = $this->width * max($width, $height) / 2;
+        $sheet = imagecreate(self::FINE * max(1, $width), self::FINE * max(1, $height));
+        imagecolorallocate($sheet, 0, 0, 0);
+        $ink = (int) imagecolorallocate($sheet, 255, 255, 255);
+        $px = static fn (float $v): int => (int) round(self::FINE * $v);
         $under = [];
+        [$left, $top, $right, $bottom] = [$width - 1, $height - 1, 0, 0];
         foreach ($this->points as $n => $to) {
             $from = $this->points[max(0, $n - 1)];
             [$ax, $ay, $bx, $by] = [$from[0] * $width, $from[1] * $height, $to[0] * $width, $to[1] * $height];
+            imagefilledellipse($sheet, $px($bx), $px($by), $px(2 * $radius), $px(2 * $radius), $ink);
+            $length = hypot($bx - $ax, $by - $ay);
+            if ($length > 0.0) {
+                [$nx, $ny] = [$radius * ($by - $ay) / $length, -$radius * ($bx - $ax) / $length];
+                $corners = [$ax + $nx, $ay + $ny, $bx + $nx, $by + $ny, $bx - $nx, $by - $ny, $ax - $nx, $ay - $ny];
+                imagefilledpolygon($sheet, array_map($px, $corners), $ink);
+            }
             $under[min($height - 1, (int) $by) * $width + min($width - 1, (int) $bx)] = true;
-            $square = ($bx - $ax) ** 2 + ($by - $ay) ** 2;
-            for ($y = (int) max(0, min($ay, $by) - $radius); $y <= min($height - 1, max($ay, $by) + $radius); $y++) {
-                for ($x = (int) max(0, min($ax, $bx) - $radius); $x <= min($width - 1, max($ax, $bx) + $radius); $x++) {
-                    $along = $square > 0 ? (($x + 0.5 - $ax) * ($bx - $ax) + ($y + 0.5 - $ay) * ($by - $ay)) / $square : 0.0;
-                    $along = max(0.0, min(1.0, $along));
-                    if (hypot($x + 0.5 - $ax - $along * ($bx - $ax), $y + 0.5 - $ay - $along * ($by - $ay)) <= $radius) {
-                        $under[$y * $width + $x] = true;
-                    }
+            [$left, $right] = [(int) max(0, min($left, $bx - $radius)), (int) min($width - 1, max($right, $bx + $radius))];
+            [$top, $bottom] = [(int) max(0, min($top, $by - $radius)), (int) min($height - 1, max($bottom, $by + $radius))];
+        }
+        for ($y = $top; $y <= $bottom; $y++) {
+            for ($x = $left; $x <= $right; $x++) {
+                if (imagecolorat($sheet, self::FINE * $x + 1, self::FINE * $y + 1) === $ink) {
+                    $under[$y * $width + $x] = true;
                 }
             }
         }

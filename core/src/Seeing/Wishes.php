@@ -50,7 +50,8 @@ final readonly class Wishes
         if ($figure < 0 || ! ($roundToMm >= 0 && $roundToMm <= 10)) {
             throw PictureRefused::wishOutOfRange();
         }
-        if (count($strokes) > BrushStroke::MOST) {
+        $points = array_sum(array_map(static fn (BrushStroke $s): int => count($s->points), $strokes));
+        if (count($strokes) > BrushStroke::MOST || $points > BrushStroke::MOST_IN_ALL) {
             throw PictureRefused::tooManyStrokes(BrushStroke::MOST);
         }
         $times = array_count_values(array_map(static fn (View $v): string => $v->value, $views));

@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import { mdiBrush, mdiPen, mdiPerspectiveMore, mdiScriptOutline, mdiUndoVariant } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
-import type { Box, Seen } from '../api/answers'
-import type { View } from '../api/client'
+import type { Seen } from '../api/answers'
 import type { Brush } from '../api/figure'
 import LengthField from '../shell/LengthField.vue'
 import BrushBoard from './BrushBoard.vue'
+import FigureFrames from './FigureFrames.vue'
 import SeenOverlay from './SeenOverlay.vue'
 import SheetCorners, { type Corners } from './SheetCorners.vue'
 import { MOST_STROKES, useSeeing, type Source } from './useSeeing'
+import ViewChoices from './ViewChoices.vue'
+import WishFields from './WishFields.vue'
 
 /** How a drawing becomes shapes: what Impa takes for paper, figure and ink, what the felter says to that, and what is then seen. */
 const props = defineProps<{
@@ -98,11 +100,13 @@ async function undoPerspective(): Promise<void> {
 const isOpen = computed(() => props.source !== null)
 const several = computed(() => (made.value?.figures.length ?? 0) > 1 && !which.value && !made.value?.views.length)
 
-async function first(): Promise<void> {
-  const seen = await look()
-  // A new figure with nothing to say of goes on by itself.
+/** A new figure with nothing to say of goes on by itself. */
+async function thenOn(looked: Promise<Seen | null>): Promise<void> {
+  const seen = await looked
   if (seen && !seen.notices.length && !strokes.value.length && isNew.value) await goOn()
 }
+const first = () => thenOn(look())
+const only = (figure: number) => thenOn(choose(figure))
 async function goOn(): Promise<void> {
   if (!made.value || picture.value === null) return
   doing.value = 'Laying it on the table'
@@ -113,35 +117,13 @@ async function goOn(): Promise<void> {
   }
   doing.value = ''
 }
-/** One of several figures: with nothing to say of it, it goes on by itself as well. */
-async function only(figure: number): Promise<void> {
-  const seen = await choose(figure)
-  if (seen && !seen.notices.length && !strokes.value.length && isNew.value) await goOn()
-}
-const VIEWS: { value: View; title: string }[] = [
-  { value: 'front', title: 'Front' },
-  { value: 'left', title: 'Looks left' },
-  { value: 'right', title: 'Looks right' },
-  { value: 'back', title: 'Back' },
-  { value: 'none', title: 'Not used' },
-]
+/** On a picture with more figures than this each is asked about alone. */
+const MOST_VIEWS = 5
 const shown = computed(() => (views.value.length ? views.value : (made.value?.views ?? [])))
-const word = (i: number) => {
-  const view = shown.value[i]
-  return view && view !== 'none' ? (view === 'front' || view === 'back' ? view : 'side') : String(i + 1)
-}
 function leave(): void {
   if (doing.value) stop()
   else emit('close')
 }
-
-/** The box of one figure on the picture, as percentages. */
-const frame = ([left, top, right, bottom]: Box) => ({
-  left: `${left * 100}%`,
-  top: `${top * 100}%`,
-  width: `${(right - left) * 100}%`,
-  height: `${(bottom - top) * 100}%`,
-})
 </script>
 
 <template>
@@ -204,34 +186,21 @@ const frame = ([left, top, right, bottom]: Box) => ({
           >
             <SheetCorners v-if="corners" v-model="corners" />
             <SeenOverlay v-else-if="made && !doing" :figure="made.document" />
-            <template v-if="made && made.figures.length > 1 && !as && !corners">
-              <button
-                v-for="(box, i) in made.figures"
-                :key="i"
-                class="plain which"
-                :class="{ on: which === i + 1 || shown[i] === 'front' }"
-                :style="frame(box)"
-                :aria-label="`Only figure ${i + 1} from the left`"
-                @click="only(i + 1)"
-              >
-                <span>{{ word(i) }}</span>
-              </button>
-            </template>
-          </BrushBoard>
-          <div v-if="made && made.figures.length > 1 && made.figures.length < 6" class="views">
-            <v-select
-              v-for="(_, i) in made.figures"
-              :key="i"
-              :model-value="shown[i] ?? null"
-              :items="VIEWS"
-              :label="`Figure ${i + 1}`"
-              placeholder="shows ..."
-              density="compact"
-              hide-details
-              :disabled="doing !== ''"
-              @update:model-value="setView(i, $event)"
+            <FigureFrames
+              v-if="made && made.figures.length > 1 && !as && !corners"
+              :boxes="made.figures"
+              :views="shown"
+              :chosen="which"
+              @choose="only"
             />
-          </div>
+          </BrushBoard>
+          <ViewChoices
+            v-if="made && made.figures.length > 1 && made.figures.length <= MOST_VIEWS"
+            :count="made.figures.length"
+            :views="shown"
+            :disabled="doing !== ''"
+            @choose="setView"
+          />
           <div class="row under">
             <div v-if="as" class="set" role="radiogroup" aria-label="How wide the brush is">
               <button
@@ -273,41 +242,12 @@ const frame = ([left, top, right, bottom]: Box) => ({
             <v-text-field v-model="name" label="Name" maxlength="120" hide-details />
             <LengthField v-model="heightMm" label="Finished height" :min="10" :max="2000" />
           </template>
-          <figure class="glance" :class="{ empty: !glance }">
-            <img v-if="glance" :src="glance.image" alt="The colours told apart; chequered where there is paper" />
-            <figcaption class="quiet">
-              <template v-if="glance"
-                ><b>{{ glance.colours }} {{ glance.colours === 1 ? 'colour' : 'colours' }}</b> told apart; chequers are
-                paper.</template
-              >
-              <template v-else-if="glanceTrouble">{{ glanceTrouble }}</template>
-            </figcaption>
-          </figure>
-          <label class="shades"
-            >Near shades are
-            <input
-              v-model.number="shades"
-              type="range"
-              min="0"
-              max="1"
-              step="0.1"
-              :disabled="doing !== ''"
-              aria-label="How strongly near shades are made one colour"
-            />
-            <span class="quiet">{{
-              shades < 0.15
-                ? 'kept apart'
-                : shades > 0.6
-                  ? 'made one: for shaded drawings'
-                  : 'made one where hardly told apart'
-            }}</span>
-          </label>
-          <v-checkbox
-            v-model="rounded"
-            label="Sizes in whole millimetres"
+          <WishFields
+            v-model:shades="shades"
+            v-model:rounded="rounded"
+            :glance="glance"
+            :trouble="glanceTrouble"
             :disabled="doing !== ''"
-            density="compact"
-            hide-details
           />
           <v-progress-linear
             v-if="doing"
@@ -361,12 +301,6 @@ const frame = ([left, top, right, bottom]: Box) => ({
   flex-wrap: wrap;
   gap: 0.35rem;
 }
-.views {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
-  gap: 0.5rem;
-  width: 100%;
-}
 .under {
   min-height: 40px;
   gap: 0.8rem;
@@ -398,55 +332,11 @@ const frame = ([left, top, right, bottom]: Box) => ({
 .dab[aria-checked='true'] i {
   opacity: 1;
 }
-.which {
-  position: absolute;
-  border: 2px dashed rgb(var(--v-theme-secondary));
-  border-radius: 10px;
-  color: rgb(var(--v-theme-secondary));
-}
-.which span {
-  position: absolute;
-  bottom: 100%;
-  left: 50%;
-  transform: translateX(-50%);
-  padding: 0 0.5em;
-  border-radius: 8px 8px 0 0;
-  background: rgb(var(--v-theme-secondary));
-  color: rgb(var(--v-theme-on-secondary));
-  font:
-    600 0.95rem/1.5 'Fredoka',
-    sans-serif;
-}
-.which:hover,
-.which.on {
-  background: rgba(var(--v-theme-secondary), 0.22);
-}
 .fields {
   flex: 1 1 300px;
   min-width: 0;
   display: grid;
   gap: 0.8rem;
-}
-.glance {
-  margin: 0;
-  display: flex;
-  gap: 0.8rem;
-  align-items: center;
-  min-height: 120px;
-}
-.glance img {
-  max-width: 120px;
-  max-height: 120px;
-  border-radius: 10px;
-  background: repeating-conic-gradient(#d9d3cb 0 25%, #f4f0ea 0 50%) 0 0 / 14px 14px;
-}
-.shades {
-  display: grid;
-  gap: 0.2rem;
-}
-.shades input {
-  accent-color: rgb(var(--v-theme-primary));
-  min-height: 28px;
 }
 ul {
   padding-left: 1.1rem;

@@ -1,0 +1,77 @@
+<script setup lang="ts">
+import type { Glance } from '../api/answers'
+
+/** What a drawing is asked for before it is looked at closely, and at a glance what each wish does to it. */
+defineProps<{ glance: Glance | null; trouble: string; disabled: boolean }>()
+const shades = defineModel<number>('shades', { required: true })
+const rounded = defineModel<boolean>('rounded', { required: true })
+</script>
+
+<template>
+  <div class="wishes">
+    <figure class="glance">
+      <img v-if="glance" :src="glance.image" alt="The colours told apart; chequered where there is paper" />
+      <figcaption class="quiet">
+        <template v-if="glance"
+          ><b>{{ glance.colours }} {{ glance.colours === 1 ? 'colour' : 'colours' }}</b> told apart; chequers are
+          paper.</template
+        >
+        <template v-else-if="trouble">{{ trouble }}</template>
+      </figcaption>
+    </figure>
+    <label class="shades"
+      >Near shades are
+      <input
+        v-model.number="shades"
+        type="range"
+        min="0"
+        max="1"
+        step="0.1"
+        :disabled="disabled"
+        aria-label="How strongly near shades are made one colour"
+      />
+      <span class="quiet">{{
+        shades < 0.15
+          ? 'kept apart'
+          : shades > 0.6
+            ? 'made one: for shaded drawings'
+            : 'made one where hardly told apart'
+      }}</span>
+    </label>
+    <v-checkbox
+      v-model="rounded"
+      label="Sizes in whole millimetres"
+      :disabled="disabled"
+      density="compact"
+      hide-details
+    />
+  </div>
+</template>
+
+<style scoped>
+.wishes {
+  display: grid;
+  gap: 0.8rem;
+}
+.glance {
+  margin: 0;
+  display: flex;
+  gap: 0.8rem;
+  align-items: center;
+  min-height: 120px;
+}
+.glance img {
+  max-width: 120px;
+  max-height: 120px;
+  border-radius: 10px;
+  background: repeating-conic-gradient(#d9d3cb 0 25%, #f4f0ea 0 50%) 0 0 / 14px 14px;
+}
+.shades {
+  display: grid;
+  gap: 0.2rem;
+}
+.shades input {
+  accent-color: rgb(var(--v-theme-primary));
+  min-height: 28px;
+}
+</style>
