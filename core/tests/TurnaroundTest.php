@@ -101,6 +101,7 @@ it('makes the front the figure, as deep as the side shows, with what is on the b
     $behind = array_values(array_filter($seen->document['details'], static fn (array $d): bool => ($d['side'] ?? '') === 'back'));
     $tail = array_values(array_filter($seen->document['parts'], static fn (array $p): bool => ($p['turnDeg']['y'] ?? 0) != 0));
     expect($tail)->toHaveCount(1)
+        ->and($tail[0]['name'])->toBe('Tail')
         ->and($tail[0]['join']['to'])->toBe('body')
         ->and($tail[0]['shape']['widthMm'])->toEqualWithDelta(34 * $scale, 3.0)
         ->and($tail[0]['at']['zMm'])->toEqualWithDelta(-36 * $scale, 3.0)

@@ -129,8 +129,10 @@ final readonly class SideView
             $part->join->to = $to;
             $colour = $seen->colours[$own->colour];
             $part->colour = $draft->colourFor($colour->srgb->toHex(), $colour->name, 'side', self::SAME_WOOL);
+            $part->name = $part->at->zMm < $figure->parts[$to]->at[2] ? 'Tail' : 'Snout';
+            $part->key = strtolower($part->name);
             $draft->addPart($part);
-            $added[] = $own->name;
+            $added[] = $part->name;
         }
 
         return $added;

@@ -132,6 +132,7 @@ function leave(): void {
     :model-value="isOpen"
     :persistent="doing !== ''"
     max-width="940"
+    scrollable
     @update:model-value="emit('close')"
     @keydown.ctrl.z.prevent.stop="unbrush"
   >
@@ -285,6 +286,8 @@ function leave(): void {
 
 <style scoped>
 .seeing {
+  /* Room for the label on the first field's rim, where this is scrolled. */
+  padding-top: 10px;
   display: flex;
   gap: 1.4rem;
   align-items: flex-start;
