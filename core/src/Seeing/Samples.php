@@ -24,6 +24,8 @@ final readonly class Samples
      * @param  int  $across  how many in a row
      * @param  float  $cellPx  area that each stands for
      * @param  list<int>  $map  region per pixel, -1 for the ground
+     * @param  list<int>  $blobBefore  per row, how many of the blob lie before each column, and after the last (running sums)
+     * @param  list<int>  $groundBefore  the same of the ground
      */
     private function __construct(
         public array $x,
@@ -34,6 +36,8 @@ final readonly class Samples
         private float $cellPx,
         private array $map,
         private int $mapWidth,
+        private array $blobBefore,
+        private array $groundBefore,
     ) {
     }
 
@@ -79,22 +83,46 @@ final readonly class Samples
             cellPx: ($w * $h) / ($columns * $rows),
             map: $map,
             mapWidth: $blob->width,
+            blobBefore: self::before($seen, $columns, 1),
+            groundBefore: self::before($seen, $columns, 0),
         );
     }
 
     /** The same points with everything that is not the blob taken for ground. */
     public function withoutHiding(): self
     {
+        $seen = array_map(static fn (int $s): int => max(0, $s), $this->seen);
+
         return new self(
             x: $this->x,
             y: $this->y,
-            seen: array_map(static fn (int $s): int => max(0, $s), $this->seen),
+            seen: $seen,
             inBlob: $this->inBlob,
             across: $this->across,
             cellPx: $this->cellPx,
             map: [],
             mapWidth: $this->mapWidth,
+            blobBefore: self::before($seen, $this->across, 1),
+            groundBefore: self::before($seen, $this->across, 0),
         );
+    }
+
+    /**
+     * @param  list<int>  $seen
+     * @return list<int>
+     */
+    private static function before(array $seen, int $across, int $what): array
+    {
+        $before = [];
+        foreach ($seen as $i => $value) {
+            if ($i % $across === 0) {
+                $before[] = $count = 0;
+            }
+            $count = ($count ?? 0) + (int) ($value === $what);
+            $before[] = $count;
+        }
+
+        return $before;
     }
 
     /**
@@ -105,26 +133,10 @@ final readonly class Samples
      */
     public function cover(array $halfWidths, float $width, float $height, float $x, float $y, float $turnDeg): array
     {
-        [$c, $s] = [cos(deg2rad($turnDeg)), sin(deg2rad($turnDeg))];
         $steps = count($halfWidths);
-        $half = $width / 2;
-        $both = $shape = $hidden = 0;
-        foreach ($this->x as $i => $px) {
-            $dx = $px - $x;
-            $dy = $this->y[$i] - $y;
-            $t = ($dy * $c - $dx * $s) / $height + 0.5;
-            if ($t < 0.0 || $t >= 1.0) {
-                continue;
-            }
-            $across = $dx * $c + $dy * $s;
-            $reach = $half * $halfWidths[(int) ($t * $steps)];
-            if ($across <= $reach && $across >= -$reach) {
-                $seen = $this->seen[$i];
-                $both += $seen > 0 ? 1 : 0;
-                $shape += $seen === 0 ? 1 : 0;
-                $hidden += $seen < 0 ? 1 : 0;
-            }
-        }
+        [$both, $shape, $hidden] = $turnDeg === 0.0
+            ? $this->upright($halfWidths, $width / 2, $height, $x, $y)
+            : $this->turned($halfWidths, $width / 2, $height, $x, $y, $turnDeg);
 
         // Of what lies beyond the samples, the ground counts too; the samples tell an area to a few hundredths.
         $beyond = ((array_sum($halfWidths) / $steps) * $width * $height) / $this->cellPx - $both - $shape - $hidden;
@@ -133,6 +145,133 @@ final readonly class Samples
         }
 
         return [$both, $this->inBlob + $shape, $hidden];
+    }
+
+    /**
+     * An upright shape covers a stretch of every row: the running sums say what lies in it.
+     *
+     * @param  list<float>  $halfWidths
+     * @return array{int, int, int} samples of the blob, of the ground and of something else
+     */
+    private function upright(array $halfWidths, float $half, float $height, float $x, float $y): array
+    {
+        $steps = count($halfWidths);
+        [$ys, $across, $blob, $open] = [$this->y, $this->across, $this->blobBefore, $this->groundBefore];
+        $first = $this->x[0];
+        $gap = $this->x[1] - $first;
+        $both = $ground = $all = 0;
+        for ($row = 0, $rows = intdiv(count($ys), $across); $row < $rows; $row++) {
+            $t = ($ys[$row * $across] - $y) / $height + 0.5;
+            if ($t < 0.0 || $t >= 1.0) {
+                continue;
+            }
+            $reach = $half * $halfWidths[(int) ($t * $steps)];
+            $from = max(0, (int) ceil(($x - $reach - $first) / $gap));
+            $to = min($across - 1, (int) floor(($x + $reach - $first) / $gap));
+            if ($from <= $to) {
+                $at = $row * ($across + 1);
+                $both += $blob[$at + $to + 1] - $blob[$at + $from];
+                $ground += $open[$at + $to + 1] - $open[$at + $from];
+                $all += $to - $from + 1;
+            }
+        }
+
+        return [$both, $ground, $all - $both - $ground];
+    }
+
+    /**
+     * A turned one is looked at row by row, where it can lie at all.
+     *
+     * @param  list<float>  $halfWidths
+     * @return array{int, int, int} as of `upright`
+     */
+    private function turned(array $halfWidths, float $half, float $height, float $x, float $y, float $turnDeg): array
+    {
+        [$c, $s] = [cos(deg2rad($turnDeg)), sin(deg2rad($turnDeg))];
+        $steps = count($halfWidths);
+        $most = $half * max([0.0, ...$halfWidths]);
+        [$xs, $ys, $seenAt, $across] = [$this->x, $this->y, $this->seen, $this->across];
+        [$blob, $open] = [$this->blobBefore, $this->groundBefore];
+        $isConvex = self::isConvex($halfWidths);
+        $first = $xs[0];
+        $gap = $xs[1] - $first;
+        $both = $ground = $hidden = 0;
+        for ($row = 0, $rows = intdiv(count($xs), $across); $row < $rows; $row++) {
+            $dy = $ys[$row * $across] - $y;
+            // Between its long sides, and between its ends.
+            [$left, $right] = [-INF, INF];
+            if (abs($c) > 1e-9) {
+                [$left, $right] = [-$dy * $s / $c - $most / abs($c), -$dy * $s / $c + $most / abs($c)];
+            }
+            if (abs($s) > 1e-9) {
+                $left = max($left, $dy * $c / $s - $height / 2 / abs($s));
+                $right = min($right, $dy * $c / $s + $height / 2 / abs($s));
+            }
+            $from = max(0, (int) floor(($x + $left - $first) / $gap));
+            $to = min($across - 1, (int) ceil(($x + $right - $first) / $gap));
+            if ($isConvex) {
+                // Then a row lies in it from where it enters to where it leaves: only what is beside it is looked at one by one.
+                for (; $from <= $to; $from++) {
+                    $dx = $xs[$from] - $x;
+                    $t = ($dy * $c - $dx * $s) / $height + 0.5;
+                    if ($t >= 0.0 && $t < 1.0 && abs($dx * $c + $dy * $s) <= $half * $halfWidths[(int) ($t * $steps)]) {
+                        break;
+                    }
+                }
+                for (; $from <= $to; $to--) {
+                    $dx = $xs[$to] - $x;
+                    $t = ($dy * $c - $dx * $s) / $height + 0.5;
+                    if ($t >= 0.0 && $t < 1.0 && abs($dx * $c + $dy * $s) <= $half * $halfWidths[(int) ($t * $steps)]) {
+                        break;
+                    }
+                }
+                if ($from <= $to) {
+                    $at = $row * ($across + 1);
+                    $ofBlob = $blob[$at + $to + 1] - $blob[$at + $from];
+                    $ofGround = $open[$at + $to + 1] - $open[$at + $from];
+                    $both += $ofBlob;
+                    $ground += $ofGround;
+                    $hidden += $to - $from + 1 - $ofBlob - $ofGround;
+                }
+
+                continue;
+            }
+            for ($i = $row * $across + $from, $end = $row * $across + $to; $i <= $end; $i++) {
+                $dx = $xs[$i] - $x;
+                $t = ($dy * $c - $dx * $s) / $height + 0.5;
+                if ($t < 0.0 || $t >= 1.0) {
+                    continue;
+                }
+                if (abs($dx * $c + $dy * $s) <= $half * $halfWidths[(int) ($t * $steps)]) {
+                    $seen = $seenAt[$i];
+                    if ($seen > 0) {
+                        $both++;
+                    } elseif ($seen === 0) {
+                        $ground++;
+                    } else {
+                        $hidden++;
+                    }
+                }
+            }
+        }
+
+        return [$both, $ground, $hidden];
+    }
+
+    /**
+     * Whether a shape of such half-widths has no waist.
+     *
+     * @param  list<float>  $halfWidths
+     */
+    private static function isConvex(array $halfWidths): bool
+    {
+        for ($k = 1, $last = count($halfWidths) - 1; $k < $last; $k++) {
+            if (2 * $halfWidths[$k] + 1e-3 < $halfWidths[$k - 1] + $halfWidths[$k + 1]) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /**
