@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Ink;
 
+use Impa\Figure\Figure;
 use Impa\Raster\CellGrid;
 use Impa\Raster\TrappedBall;
+use Impa\Render\Painter;
 use Impa\Seeing\Breakdown;
 use Impa\Seeing\Completion;
 use Impa\Seeing\Fit;
@@ -223,4 +225,15 @@ describe('Completion', function () {
             // Measured: its round ends lie behind the others, so that it covers nearly all of the stub.
             ->and($roll->overlap)->toBeGreaterThan(0.9)->toBeLessThan(1.0);
     });
+});
+
+it('leaves open what an inked ring goes round: a white disc on a dark one stays white', function () {
+    $ball = (new Sketch)->oval(200, 200, 340, 340, 0x2B3A4A)->round(200, 200, 340, 340, 8, INK)
+        ->oval(200, 200, 190, 190, 0xF4F4F0)->round(200, 200, 190, 190, 8, INK)
+        ->oval(200, 200, 70, 110, 0x2B3A4A)->round(200, 200, 70, 110, 8, INK);
+    $document = Breakdown::of($ball->png(), 100.0)->document;
+    $figure = Figure::fromJson((string) json_encode($document));
+    $shown = imagecreatefromstring(Painter::match($figure));
+    $pixel = imagecolorat($shown, (int) (0.32 * imagesx($shown)), (int) (0.5 * imagesy($shown)));
+    expect($pixel >> 16 & 255)->toBeGreaterThan(220);
 });

@@ -7,6 +7,7 @@ namespace Impa\Seeing;
 use Impa\Colour\ColourWords;
 use Impa\Material\CoreMaterial;
 use Impa\Raster\Blob;
+use Impa\Raster\ConnectedComponents;
 use Impa\Raster\Contour;
 use Impa\Raster\Raster;
 use Impa\Raster\Stroke;
@@ -25,6 +26,9 @@ final readonly class Writing
 
     /** And a line if it covers so much of it. */
     private const LINE = 0.94;
+
+    /** What a patch goes round is left open from this share of its own area. */
+    private const HOLE = 0.2;
 
     /** What is so many times longer than wide is drawn, not spotted. */
     private const LINE_LONG = 5.0;
@@ -259,7 +263,44 @@ final readonly class Writing
         }
         $outline = Contour::around($mark->blob, max(0.6, 0.0035 * $this->figureHeightPx));
 
-        return count($outline) >= 3 ? ['kind' => 'patch', 'pointsMm' => array_map($local, $outline)] : $asDisc;
+        if (count($outline) < 3) {
+            return $asDisc;
+        }
+        $holes = array_map(static fn (array $hole): array => array_map($local, $hole), self::holes($mark->blob));
+
+        return ['kind' => 'patch', 'pointsMm' => array_map($local, $outline)] + ($holes === [] ? [] : ['holesMm' => $holes]);
+    }
+
+    /**
+     * What a patch goes round, such as the white within an inked ring: without it the patch would cover that.
+     *
+     * @return list<list<array{float, float}>> outlines, largest first
+     */
+    private static function holes(Blob $blob): array
+    {
+        $columns = array_map(static fn (int $i): int => $i % $blob->width, array_keys($blob->pixels));
+        $rows = array_map(static fn (int $i): int => intdiv($i, $blob->width), array_keys($blob->pixels));
+        [$left, $right] = [min([PHP_INT_MAX, ...$columns]), max([0, ...$columns])];
+        [$top, $bottom] = [min([PHP_INT_MAX, ...$rows]), max([0, ...$rows])];
+        $empty = [];
+        for ($y = $top; $y <= $bottom; $y++) {
+            for ($x = $left; $x <= $right; $x++) {
+                if (! isset($blob->pixels[$y * $blob->width + $x])) {
+                    $empty[$y * $blob->width + $x] = true;
+                }
+            }
+        }
+        $holes = [];
+        foreach (ConnectedComponents::ofSet($empty, $blob->width) as $hole) {
+            $isOpen = array_filter(array_keys($hole), static fn (int $i): bool => $i % $blob->width === $left
+                || $i % $blob->width === $right || intdiv($i, $blob->width) === $top || intdiv($i, $blob->width) === $bottom) !== [];
+            $outline = $isOpen || count($hole) < self::HOLE * $blob->area() ? [] : Contour::around(Blob::of($hole, $blob->width), 0.8);
+            if (count($outline) >= 3) {
+                $holes[] = $outline;
+            }
+        }
+
+        return $holes;
     }
 
     private static function colourKey(int $label): string
