@@ -73,6 +73,15 @@ it('leaves a figure as it is where the drawing is seen as before', function () {
         ->toBe(count($figure->parts).' parts stay as they were.');
 });
 
+it('lets go of a part whose key is a number as well', function () {
+    $document = json_decode((string) json_encode(seen(Wishes::of(100.0))));
+    $gone = json_decode((string) json_encode($document->parts[0]));
+    [$gone->key, $gone->at->yMm, $gone->join] = ['7', 400, (object) ['to' => $document->parts[0]->key]];
+    $document->parts[] = $gone;
+    $again = SeenAgain::of(read($document), seen(Wishes::of(100.0)));
+    expect($again->gone)->toBe(1)->and(parts(read($again->document)))->not->toHaveKey('7');
+});
+
 it('lets go of a mat that was brushed away, and keeps all that the felter made of the rest', function () {
     $document = json_decode((string) json_encode(seen(Wishes::of(100.0))));
     $byColour = static fn (stdClass $d, string $hex): string => array_column($d->colours, 'key', 'hex')[$hex];

@@ -67,7 +67,8 @@ final readonly class SeenAgain
                 [$kept, $changed] = $isSame ? [[...$kept, $part->key], $changed] : [$kept, [...$changed, $part->key]];
             }
         }
-        $gone = self::removed($draft, array_diff(array_keys($old->parts), array_values($keys)));
+        // A key of digits is a number as an array's.
+        $gone = self::removed($draft, array_diff(array_map(strval(...), array_keys($old->parts)), array_values($keys)));
         $hadDetails = [];
         foreach ($new->parts as $part) {
             $seenKey = $part->key;
