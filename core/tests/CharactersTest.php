@@ -143,12 +143,12 @@ it('finds the sizes that were drawn', function (int $seed) {
 
 function self_foot(Figure $figure): float
 {
-    return min(array_map(static fn ($p): float => $p->placements()[0]->footMm(), $figure->parts));
+    return min(array_map(static fn ($p): float => $p->placements()[0]->levelsMm()[0], $figure->parts));
 }
 
 function self_height(Figure $figure): float
 {
-    return max(array_map(static fn ($p): float => $p->placements()[0]->topMm(), $figure->parts)) - self_foot($figure);
+    return max(array_map(static fn ($p): float => $p->placements()[0]->levelsMm()[1], $figure->parts)) - self_foot($figure);
 }
 
 /**

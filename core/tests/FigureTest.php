@@ -182,7 +182,7 @@ it('knows how high and low a turned piece reaches', function () {
     $reach = static function (array $part): array {
         $piece = Figures::read(Figures::document([$part]))->parts[$part['key']]->placements()[0];
 
-        return [$piece->footMm(), $piece->topMm()];
+        return $piece->levelsMm();
     };
     // An ellipsoid's support function (CRC): sqrt of the sum of (half-axis x direction)^2.
     $tilt = deg2rad(35);

@@ -95,8 +95,9 @@ final readonly class Footprint
         $feet = [];
         $placements = [];
         foreach ($figure->parts as $part) {
+            [$foot] = $part->placements()[0]->levelsMm();
             foreach ($part->placements() as $placement) {
-                $feet[] = $placement->footMm();
+                $feet[] = $foot;
                 $placements[] = $placement;
             }
         }

@@ -37,34 +37,27 @@ final readonly class Placement
         return [$px + $this->at[0], $py + $this->at[1], $pz + $this->at[2]];
     }
 
-    /** How far the piece reaches upwards, in mm above the figure's origin. */
-    public function topMm(): float
-    {
-        return $this->at[1] + $this->reachMm(1.0);
-    }
-
-    /** How far the piece reaches downwards. */
-    public function footMm(): float
-    {
-        return $this->at[1] - $this->reachMm(-1.0);
-    }
-
     /**
-     * How far the turned shape reaches from its middle, up (1) or down (-1): each ellipse of a stack, or each edge of a
-     * flat piece, at its utmost.
+     * From where to where the piece stands, in mm above the figure's origin: each ellipse of a stack, or each edge of a flat piece, at
+     * its utmost. A twin stands alike.
+     *
+     * @return array{float, float} its foot and its top
      */
-    private function reachMm(float $up): float
+    public function levelsMm(): array
     {
-        [$x, $y, $z] = $this->own(0.0, $up, 0.0);
+        [$x, $y, $z] = $this->own(0.0, 1.0, 0.0);
         $size = $this->part->solid->size();
         $isStack = $this->part->solid instanceof Stack;
         [$out, $deep] = [hypot($x, ($z * $size->depthMm) / $size->widthMm), (abs($z) * $size->depthMm) / 2];
-        $farthest = 0.0;
+        $low = $high = 0.0;
         foreach ($this->part->solid->front()[0] as [$px, $py]) {
-            $farthest = max($farthest, $py * $y + ($isStack ? abs($px) * $out : $px * $x + $deep));
+            $middle = $isStack ? $py * $y : $py * $y + $px * $x;
+            $reach = $isStack ? abs($px) * $out : $deep;
+            $low = min($low, $middle - $reach);
+            $high = max($high, $middle + $reach);
         }
 
-        return $farthest;
+        return [$this->at[1] + $low, $this->at[1] + $high];
     }
 
     /**

@@ -72,8 +72,8 @@ final readonly class Sizing
         $high = -INF;
         foreach ($figure->parts as $part) {
             foreach ($part->placements() as $placement) {
-                $low = min($low, $placement->footMm());
-                $high = max($high, $placement->topMm());
+                [$foot, $top] = $placement->levelsMm();
+                [$low, $high] = [min($low, $foot), max($high, $top)];
                 foreach ($placement->rings() as $ring) {
                     array_push($points, ...$ring);
                 }

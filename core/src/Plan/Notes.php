@@ -108,8 +108,8 @@ final class Notes
         foreach ($figure->parts as $part) {
             // What stands apart, such as a lantern, does not make the figure taller.
             if ($part->group === '') {
-                $low = min($low, $part->placements()[0]->footMm());
-                $high = max($high, $part->placements()[0]->topMm());
+                [$foot, $top] = $part->placements()[0]->levelsMm();
+                [$low, $high] = [min($low, $foot), max($high, $top)];
             }
         }
 

@@ -16,8 +16,11 @@ abstract readonly class Stack implements Solid
     /** Bands for the integrals: enough for 0.1 % of the closed forms (core/tests/ShapeTest.php). */
     private const BANDS = 64;
 
-    /** Bands for the area, whose sum runs slower to its limit: 0.01 % of an oval's. */
-    private const AREA_BANDS = 112;
+    /**
+     * Bands for the area, an even number. Their sum is out by about the square of a band's height, so that the sum of half as many
+     * tells by how much (Richardson's extrapolation): within 0.005 % of the limit for every shape.
+     */
+    private const AREA_BANDS = 48;
 
     /** Rings and points of the loft: enough for 1 % of the volume. */
     private const LOFT_BANDS = 20;
@@ -97,20 +100,34 @@ abstract readonly class Stack implements Solid
     /** Each band's area is its middle p times the perimeter of an ellipse (see docs/sums.md). */
     public function areaCm2(): float
     {
+        $fine = $coarse = 0.0;
+        $before = $start = [0.0, $first = $this->profile(0.0)];
+        foreach (self::steps(self::AREA_BANDS) as $i => $t) {
+            $next = [$t, $this->profile($t)];
+            $fine += $this->bandMm2($before, $next);
+            $before = $next;
+            if ($i % 2 === 1) {
+                $coarse += $this->bandMm2($start, $next);
+                $start = $next;
+            }
+        }
+        $ends = M_PI / 4 * $this->size->widthMm * $this->size->depthMm * ($first ** 2 + $before[1] ** 2);
+
+        return ($fine + ($fine - $coarse) / 3 + $ends) / 100.0;
+    }
+
+    /**
+     * @param  array{float, float}  $from  t and p
+     * @param  array{float, float}  $to
+     */
+    private function bandMm2(array $from, array $to): float
+    {
         $a = $this->size->widthMm / 2;
         $b = $this->size->depthMm / 2;
-        $t = 0.0;
-        $p = $this->profile(0.0);
-        $sum = M_PI * $a * $b * $p * $p;
-        foreach (self::steps(self::AREA_BANDS) as $next) {
-            $nextP = $this->profile($next);
-            $rise = $this->size->heightMm * ($next - $t);
-            $slope = $a * $b * ($nextP - $p);
-            $sum += ($p + $nextP) / 2 * Ellipse::perimeter(hypot($rise * $b, $slope), hypot($rise * $a, $slope));
-            [$t, $p] = [$next, $nextP];
-        }
+        $rise = $this->size->heightMm * ($to[0] - $from[0]);
+        $slope = $a * $b * ($to[1] - $from[1]);
 
-        return ($sum + M_PI * $a * $b * $p * $p) / 100.0;
+        return ($from[1] + $to[1]) / 2 * Ellipse::perimeter(hypot($rise * $b, $slope), hypot($rise * $a, $slope));
     }
 
     /** Memoised: everything that looks at a piece asks for it. */

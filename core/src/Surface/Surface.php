@@ -8,6 +8,7 @@ use Impa\Figure\Placement;
 use Impa\Figure\Side;
 use Impa\Geometry\Bisection;
 use Impa\Geometry\Box;
+use Impa\Shape\Solid;
 
 /**
  * The surface of a piece as seen from one side, measured from the middle of the piece: how far it stands out
@@ -46,13 +47,16 @@ final class Surface
 
     /**
      * @param  bool  $plain  seen straight from the front or back, the shape knows its own skin; else it is searched for
-     * @param  array{float, float, float}  $towards  the line of sight in the shape's own frame
+     * @param  array{float, float, float}  $right  what is seen to the right, up and towards the viewer, in the shape's own frame
+     * @param  array{float, float, float}  $up
+     * @param  array{float, float, float}  $towards
      * @param  array{float, float, float}  $half  half the shape's box
      */
     private function __construct(
-        private readonly Placement $piece,
-        private readonly Side $side,
+        private readonly Solid $solid,
         private readonly bool $plain,
+        private readonly array $right,
+        private readonly array $up,
         private readonly array $towards,
         private readonly array $half,
     ) {
@@ -63,9 +67,10 @@ final class Surface
         $box = Box::around($piece->part->solid->front()[0]);
 
         return new self(
-            $piece,
-            $side,
+            $piece->part->solid,
             $piece->turn->keepsFront() && in_array($side, [Side::Front, Side::Back], true),
+            $piece->own(...$side->place(1.0, 0.0, 0.0)),
+            $piece->own(...$side->place(0.0, 1.0, 0.0)),
             $piece->own(...$side->place(0.0, 0.0, 1.0)),
             [max($box->right, -$box->left), max($box->high, -$box->low), $piece->part->solid->size()->depthMm / 2],
         );
@@ -78,9 +83,9 @@ final class Surface
      */
     public function heightMm(float $x, float $y, float $nextToMm = NAN): float
     {
-        $from = $this->piece->own(...$this->side->place($x, $y, 0.0));
+        $from = $this->from($x, $y);
         if ($this->plain) {
-            return $this->piece->part->solid->frontMm($from[0], $from[1]);
+            return $this->solid->frontMm($from[0], $from[1]);
         }
         $nearby = self::NEARBY * ($this->half[0] + $this->half[1]);
         if (! is_nan($nextToMm) && $this->inside($from, $nextToMm - $nearby) && ! $this->inside($from, $nextToMm + $nearby)) {
@@ -94,9 +99,23 @@ final class Surface
     /** Whether the piece is seen at x, y at all. */
     public function has(float $x, float $y): bool
     {
-        $from = $this->piece->own(...$this->side->place($x, $y, 0.0));
+        $from = $this->from($x, $y);
 
-        return ! is_nan($this->plain ? $this->piece->part->solid->frontMm($from[0], $from[1]) : $this->met($from)[0]);
+        return ! is_nan($this->plain ? $this->solid->frontMm($from[0], $from[1]) : $this->met($from)[0]);
+    }
+
+    /**
+     * Where the line of sight through x, y passes the middle of the piece, in the shape's own frame.
+     *
+     * @return array{float, float, float}
+     */
+    private function from(float $x, float $y): array
+    {
+        return [
+            $x * $this->right[0] + $y * $this->up[0],
+            $x * $this->right[1] + $y * $this->up[1],
+            $x * $this->right[2] + $y * $this->up[2],
+        ];
     }
 
     /**
@@ -211,14 +230,13 @@ final class Surface
         if (! $this->has(0.0, 0.0)) {
             return [0.0, 0.0];
         }
-        $sight = fn (float $y): array => $this->piece->own(...$this->side->place(0.0, $y, 0.0));
         $depth = $this->plain
             ? fn (float $y): float => $this->has(0.0, $y) ? 1.0 : -1.0
-            : fn (float $y): float => $this->deepest($sight($y))[1];
+            : fn (float $y): float => $this->deepest($this->from(0.0, $y))[1];
         [$y] = self::edge($depth, 0.0, hypot(...array_slice($this->half, 0, 2)) + $this->half[2], self::CROWN_MM);
 
         // What keeps its front to the viewer is as deep behind as before.
-        return [$y, $this->plain ? 0.0 : $this->deepest($sight($y))[0]];
+        return [$y, $this->plain ? 0.0 : $this->deepest($this->from(0.0, $y))[0]];
     }
 
     /**
@@ -260,7 +278,7 @@ final class Surface
      */
     private function depthMm(array $from, float $along): float
     {
-        return $this->piece->part->solid->frontMm($from[0] + $along * $this->towards[0], $from[1] + $along * $this->towards[1]) -
+        return $this->solid->frontMm($from[0] + $along * $this->towards[0], $from[1] + $along * $this->towards[1]) -
             abs($from[2] + $along * $this->towards[2]);
     }
 
