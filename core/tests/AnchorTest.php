@@ -209,3 +209,98 @@ describe('through the needle\'s eye', function () {
         );
     })->throws(\Impa\Face\FaceRefused::class);
 });
+
+it('measures from every anchor alike: to its own place nothing, and to the left and upwards below 0', function () {
+    $figure = earedHead();
+    $surface = Surface::of($figure->parts['head']->placements()[0]);
+    $nose = anchor($figure, 'nose');
+    expect($nose->to($surface, 0.0, -8.0))
+        ->toEqualWithDelta(['acrossMm' => 0.0, 'downMm' => 0.0, 'pinMm' => 0.0], 1e-9)
+        ->and($nose->to($surface, -5.0, -8.0)['acrossMm'])
+        ->toEqualWithDelta(-sqrt(836) * asin(5 / sqrt(836)), 0.01)
+        ->and($nose->to($surface, 5.0, -8.0)['acrossMm'])
+        ->toEqualWithDelta(sqrt(836) * asin(5 / sqrt(836)), 0.01)
+        ->and($nose->to($surface, 0.0, -15.0)['downMm'])
+        ->toEqualWithDelta(30 * (asin(15 / 30) - asin(8 / 30)), 0.01);
+});
+
+it('leaves out what is not seen from the front, or lies off the part, and names a pair\'s two sides', function () {
+    $spot = static fn (string $key, float $x, array $more = []): array => [
+        'key' => $key,
+        'name' => ucfirst($key),
+        'on' => 'head',
+        'kind' => 'disc',
+        'widthMm' => 4,
+        'xMm' => $x,
+        'yMm' => 0,
+        'colour' => 'black',
+        ...$more,
+    ];
+    $figure = Figures::read(
+        Figures::document(
+            [
+                // At its middle it reaches 15 mm to the right, and 10 to the left.
+                Figures::part('head', 'plate', 30, 40, 6, 0, 30, 0, [
+                    'shape' => [
+                        'kind' => 'plate',
+                        'widthMm' => 30,
+                        'heightMm' => 40,
+                        'depthMm' => 6,
+                        'outline' => [[-15, -20], [15, -20], [15, 20], [-5, 20]],
+                    ],
+                ]),
+                Figures::part('horn', 'cone', 6, 10, 6, 2, 60, 0, ['join' => ['to' => 'head']]),
+                Figures::part('tag', 'ball', 6, 6, 6, 80, 30, 0),
+            ],
+            [
+                $spot('near', 3.0),
+                $spot('pair', 4.0, ['mirror' => true]),
+                $spot('lone', 12.0, ['mirror' => true]),
+                $spot('off', 60.0),
+                $spot('behind', 3.0, ['side' => 'back']),
+            ],
+        ),
+    );
+    $part = $figure->parts['head'];
+    $named = array_column(
+        array_map(
+            static fn (Anchor $a): array => ['key' => $a->key, 'name' => $a->name, 'at' => [$a->xMm, $a->yMm]],
+            Anchor::all($figure, $part, Surface::of($part->placements()[0])),
+        ),
+        null,
+        'key',
+    );
+    expect(array_map(static fn (array $a): string => $a['name'], $named))->toBe([
+        'crown' => 'the crown',
+        'near' => 'Near',
+        'pair' => 'Pair, right',
+        'pair twin' => 'Pair, left',
+        'lone' => 'Lone, right',
+        'horn foot' => 'the foot of horn',
+    ]);
+    expect($named['pair twin']['at'])
+        ->toBe([-4.0, 0.0])
+        ->and($named['lone']['at'])
+        ->toBe([12.0, 0.0])
+        ->and($named['crown']['at'])
+        ->toEqualWithDelta([0.0, 20.0], 0.01);
+});
+
+it('sets the foot of what stands over the edge on the part\'s rim, on the way to the middle', function () {
+    // A ball 60 mm above a ball of 30 mm radius, straight up and aslant: drawn in until it is on the part.
+    foreach ([[0.0, 60.0], [36.0, 48.0]] as [$x, $y]) {
+        $figure = Figures::read(
+            Figures::document([
+                Figures::part('head', 'ball', 60, 60, 60, 0, 50),
+                Figures::part('tag', 'ball', 4, 4, 4, $x, 50 + $y, 0, ['join' => ['to' => 'head']]),
+            ]),
+        );
+        $foot = anchor($figure, 'tag foot');
+        // Along the same line, and no more than one step of two hundredths within the rim.
+        expect(hypot($foot->xMm, $foot->yMm))
+            ->toBeLessThanOrEqual(30.0)
+            ->toBeGreaterThan(0.979 * 30)
+            ->and($foot->xMm * ($y - 2) - $foot->yMm * $x)
+            ->toBeLessThan(2.0 * 30);
+    }
+});

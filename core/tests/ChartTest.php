@@ -124,3 +124,57 @@ it('never says that the tape is shorter than the pins, and both grow with the he
             ->toEqualWithDelta(2 * $one['pinMm'], 1e-9);
     }
 });
+
+it('lies taut on a ball where the straight way as seen is much longer, to 0.02 mm', function (array $from, array $to) {
+    $high = static fn (array $p): float => sqrt(900 - $p[0] ** 2 - $p[1] ** 2);
+    $arc = 30 * acos(($from[0] * $to[0] + $from[1] * $to[1] + $high($from) * $high($to)) / 900);
+    $surface = faceOf('ball', 60, 60, 60);
+    $tape = Chart::of($surface)->between($from, $to)['tapeMm'];
+    expect($tape)
+        ->toEqualWithDelta($arc, 0.02)
+        ->and(TapeMark::straightMm($surface, $from, $to) - $tape)
+        ->toBeGreaterThan(0.9);
+})->with([
+    [[-20.0, 15.0], [20.0, 15.0]],
+    [[-18.0, -18.0], [-18.0, 18.0]],
+    [[25.0, 0.0], [-10.0, 20.0]],
+    [[-14.0, 22.0], [14.0, 22.0]],
+]);
+
+it('spans a gap through the air, as from horn to horn', function () {
+    $horns = [[-30, -30], [30, -30], [30, 30], [20, 30], [20, -20], [-20, -20], [-20, 30], [-30, 30]];
+    $part = Figures::part('head', 'plate', 60, 60, 6);
+    $part['shape']['outline'] = $horns;
+    $surface = Surface::of(Figures::read(Figures::document([$part]))->parts['head']->placements()[0]);
+    expect(Chart::of($surface)->between([-25.0, 25.0], [25.0, 25.0]))->toEqual(['pinMm' => 50.0, 'tapeMm' => 50.0]);
+});
+
+it('knows the level at each length of tape, from the crown of a ball to its foot', function () {
+    $chart = Chart::of(faceOf('ball', 60, 60, 60));
+    foreach ([1.0, 20.0, 47.0, 70.0] as $down) {
+        expect($chart->levelMm($down))->toEqualWithDelta(30 * cos($down / 30), 0.002);
+    }
+    expect($chart->levelMm(0.0))
+        ->toEqualWithDelta(30.0, 1e-4)
+        ->and($chart->levelMm(94.3))
+        ->toBeNull()
+        ->and($chart->levelMm(-0.1))
+        ->toBeNull();
+});
+
+it('looks as far as a piece reaches on either side, and no farther', function () {
+    // A flat piece that reaches 30 mm to the right of its middle and 20 to the left: across by tape is across as seen.
+    $part = Figures::part('head', 'plate', 60, 40, 6);
+    $part['shape']['outline'] = [[-30, -20], [30, -20], [30, 20], [-10, 20]];
+    $surface = Surface::of(Figures::read(Figures::document([$part]))->parts['head']->placements()[0]);
+    $chart = Chart::of($surface);
+    $down = $chart->mark(0.0, 0.0)->downMm;
+    expect($chart->seen(27.0, $down)[0])
+        ->toEqualWithDelta(27.0, 0.5)
+        ->and($chart->seen(-17.0, $down)[0])
+        ->toEqualWithDelta(-17.0, 0.5)
+        ->and($chart->seen(34.0, $down))
+        ->toBeNull()
+        ->and($chart->seen(-26.0, $down))
+        ->toBeNull();
+});

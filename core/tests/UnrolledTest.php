@@ -145,3 +145,123 @@ it('lays nothing where it does not reach, and stands on an edgeless part', funct
         ->and($template->laid(90.0, 0.0))
         ->toBeNull();
 });
+
+/** A can 40 mm wide between two rounded ends: its middle is a cylinder, which unrolls without a dart. */
+function can(): Surface
+{
+    return wrapped('sausage', 40, 140, 40);
+}
+
+it('cuts a can into even strips of 6 mm at most, each as wide as asked to either side and as the tape steps', function () {
+    // From 60 to 100 by tape: 40 mm are seven strips.
+    $template = Unrolled::of(can(), 60.0, 100.0, 20.0);
+    $outlines = $template->outlines();
+    expect($outlines)->toHaveCount(7);
+    $crown = 20 * M_PI / 2 - 20;
+    foreach ($outlines as $i => $outline) {
+        // To either side 20 mm and at most two steps more, upper cut and lower.
+        [$xs, $ys] = [array_column($outline, 0), array_column($outline, 1)];
+        expect(max($xs))
+            ->toBeGreaterThanOrEqual(20.0)
+            ->toBeLessThan(23.1)
+            ->and(min($xs))
+            ->toEqualWithDelta(-max($xs), 1e-6)
+            ->and(min($ys))
+            ->toEqualWithDelta(60 + ($i * 40) / 7, 0.02)
+            ->and(max($ys))
+            ->toEqualWithDelta(60 + (($i + 1) * 40) / 7, 0.02)
+            ->and($outline)
+            ->toHaveCount(2 * (2 * (int) round(max($xs) / 1.5) + 1));
+    }
+    // The crown of the can is 70 mm above its middle; its rounded end takes a quarter of a circle of 20 mm by tape.
+    expect($template->topMm())->toEqualWithDelta(50 - (60 - $crown - 20), 0.02)->and($template->overlapMm())->toBeLessThan(0.01);
+});
+
+it('lays a place on a can at its arc and its tape down, on the strip that holds it', function () {
+    $template = Unrolled::of(can(), 60.0, 100.0, 20.0);
+    $down = static fn (float $y): float => 10 * M_PI + 50 - $y;
+    foreach ([[0.0, 20.0], [7.0, 12.0], [-7.0, 12.0], [15.0, 0.5], [-16.0, -15.0]] as [$x, $y]) {
+        expect($template->laid($x, $y))->toEqualWithDelta(
+            ['strip' => (int) floor((($down($y) - 60) * 7) / 40), 'at' => [20 * asin($x / 20), $down($y)]],
+            0.02,
+        );
+    }
+    expect($template->laid(0.0, $template->topMm() + 0.1))->toBeNull()->and($template->laid(0.0, -30.0))->toBeNull();
+});
+
+it('lays a slant course on a can strip by strip, on a straight line, each crossing once for either strip', function () {
+    $template = Unrolled::of(can(), 60.0, 100.0, 20.0);
+    // A helix: on the paper a straight line.
+    foreach ([1, -1] as $way) {
+        $helix = array_map(
+            static fn (int $i): array => [20 * sin($way * (-0.4 + 0.008 * $i)), 18 - 0.3 * $i],
+            range(0, 100),
+        );
+        foreach ([$helix, array_reverse($helix)] as $isUp => $course) {
+            $pieces = $template->courses($course);
+            $strips = array_column($pieces, 0);
+            expect($strips)->toBe($isUp === 0 ? range($strips[0], $strips[0] + 5) : range($strips[0], $strips[0] - 5));
+            $points = array_merge(...array_column($pieces, 1));
+            // Its 101 points, and two for each of five crossings.
+            expect($points)->toHaveCount(111);
+            $slope = (0.008 * 20 * $way) / 0.3;
+            foreach ($points as [$u, $v]) {
+                expect($u)->toEqualWithDelta(-8 * $way + ($v - (10 * M_PI + 32)) * $slope, 0.03);
+            }
+            for ($i = 1; $i < count($pieces); $i++) {
+                $end = $pieces[$i - 1][1][count($pieces[$i - 1][1]) - 1];
+                expect($end)->toEqualWithDelta($pieces[$i][1][0], 0.02);
+            }
+        }
+    }
+});
+
+it('parts a course that leaves the template and comes back, and drops what is a single point', function () {
+    $template = Unrolled::of(can(), 60.0, 100.0, 12.0);
+    $y = 10.0;
+    // Across by tape 12 mm is 11.3 as seen: out to 18 and back.
+    $xs = [0.0, 3.0, 6.0, 18.0, 18.5, 6.0, 3.0, 0.0];
+    $pieces = $template->courses(array_map(static fn (float $x): array => [$x, $y], $xs));
+    expect(array_map(static fn (array $p): int => count($p[1]), $pieces))
+        ->toBe([3, 3])
+        ->and($template->courses([[0.0, $y], [18.0, $y], [2.0, $y]]))
+        ->toBe([])
+        ->and($template->courses([]))
+        ->toBe([]);
+});
+
+it('says where strips would lie over each other: where a piece curves like a saddle', function () {
+    $waist = Unrolled::of(wrapped('drop', 60, 80, 60), 20.0, 60.0, 20.0);
+    $ball = Unrolled::of(wrapped('ball', 60, 60, 60), 20.0, 60.0, 20.0);
+    expect($waist->overlapMm())->toBeGreaterThan(0.02)->and($ball->overlapMm())->toBeLessThan(0.005);
+});
+
+it('parts by what a ball\'s circles differ in length: the darts by closed form', function () {
+    // Two strips meet at a cut. The upper is the cone through the cuts above and at it, the lower through it and below; laid flat their
+    // rims part, at so much tape from the middle line, by the difference of two arcs of radii r / cos.
+    $template = Unrolled::of(wrapped('ball', 60, 60, 60), 30.0, 42.0, 24.0);
+    $at = static fn (float $down): array => [30 * sin($down / 30), 30 * cos($down / 30)];
+    $apart = [];
+    foreach ([[30.0, 36.0], [42.0, 36.0]] as [$other, $cut]) {
+        [[$r1, $y1], [$r2, $y2]] = [$at($other), $at($cut)];
+        // Both cones have their tips above.
+        $slant = (hypot($r2 - $r1, $y2 - $y1) * $r2) / abs($r2 - $r1);
+        $along = (count($template->outlines()[0]) / 4 - 0.5) * 1.5;
+        $angle = $along / $slant;
+        $apart[] = [$slant * sin($angle), $slant * (1 - cos($angle))];
+    }
+    expect($template->outlines())
+        ->toHaveCount(2)
+        ->and($template->dartMm())
+        ->toEqualWithDelta(hypot($apart[0][0] - $apart[1][0], $apart[0][1] - $apart[1][1]), 0.05);
+});
+
+it('is empty below the foot', function () {
+    $template = Unrolled::of(wrapped('ball', 60, 60, 60), 200.0, 220.0, 10.0);
+    expect($template->outlines())
+        ->toBe([])
+        ->and($template->laid(0.0, 0.0))
+        ->toBeNull()
+        ->and([$template->dartMm(), $template->overlapMm(), $template->topMm()])
+        ->toBe([0.0, 0.0, 0.0]);
+});

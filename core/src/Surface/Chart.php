@@ -67,14 +67,16 @@ final readonly class Chart
         if (is_nan($a) || is_nan($b)) {
             return null;
         }
-        $pin = sqrt(($to[0] - $from[0]) ** 2 + ($to[1] - $from[1]) ** 2 + ($b - $a) ** 2);
+        $pin = self::apart([...$from, $a], [...$to, $b]);
+        $taut = $this->taut($from, $to);
 
-        return ['pinMm' => $pin, 'tapeMm' => max($pin, $this->taut($from, $to))];
+        // Over a gap, as from horn to horn of a crescent, the tape goes through the air.
+        return ['pinMm' => $pin, 'tapeMm' => is_infinite($taut) ? $pin : max($pin, $taut)];
     }
 
     /**
      * The tape between two places: laid straight as seen, then bowed to either side in a few waves as long as that shortens
-     * it, until it lies taut, as a string does.
+     * it, until it lies taut, as a string does; INF where it leaves the piece however it is bowed.
      *
      * @param  array{float, float}  $from
      * @param  array{float, float}  $to
