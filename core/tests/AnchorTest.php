@@ -304,3 +304,27 @@ it('sets the foot of what stands over the edge on the part\'s rim, on the way to
             ->toBeLessThan(2.0 * 30);
     }
 });
+
+it('finds the foot of what passes by where it comes nearest, before or behind as well', function () {
+    // A roll 60 mm long from front left to back right, 12 above the head's middle: nearest where x and z are equal, at 10.
+    $figure = Figures::read(
+        Figures::document([
+            Figures::part('head', 'ball', 60, 60, 60, 0, 50, 5),
+            Figures::part('tag', 'sausage', 4, 60, 4, 20, 62, 5, [
+                'turnDeg' => ['z' => 90, 'y' => 45],
+                'join' => ['to' => 'head'],
+            ]),
+        ]),
+    );
+    $foot = anchor($figure, 'tag foot');
+    // Rings lie up to 5 mm apart along it.
+    expect($foot->xMm)->toEqualWithDelta(10.0, 1.8)->and($foot->yMm)->toEqualWithDelta(12.0, 1e-6);
+});
+
+it('goes straight by calipers from a place beside the middle line', function () {
+    $figure = earedHead();
+    $surface = Surface::of($figure->parts['head']->placements()[0]);
+    $high = static fn (float $x, float $y): float => sqrt(900 - $x ** 2 - $y ** 2);
+    $truth = sqrt(8 ** 2 + 7 ** 2 + ($high(20, 5) - $high(12, -2)) ** 2);
+    expect(anchor($figure, 'eye')->to($surface, 20.0, 5.0)['pinMm'])->toEqualWithDelta($truth, 1e-6);
+});

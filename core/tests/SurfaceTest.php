@@ -7,6 +7,7 @@ namespace Impa\Tests\Surface;
 use Impa\Figure\Placement;
 use Impa\Figure\Side;
 use Impa\Surface\Surface;
+use Impa\Tests\Support\CountedSolid;
 use Impa\Tests\Support\Figures;
 
 /** @param  array<string, mixed>  $more */
@@ -158,3 +159,36 @@ it('measures once what belongs to a level', function () {
     };
     expect([$surface->once(3.0, $measure), $surface->once(3.0, $measure), $surface->once(3.1, $measure)])->toBe([1.0, 1.0, 2.0]);
 });
+
+it('looks no more often than its searches did when they were written', function (string $kind, array $turn, array $most) {
+    $part = piece($kind, 40, 60, 26, ['turnDeg' => $turn])->part;
+    $solid = new CountedSolid($part->solid);
+    $surface = Surface::of($part->shaped($solid)->placements()[0]);
+    $places = [[0.0, 0.0], [5.0, -4.0], [-8.0, 7.0], [3.0, 11.0], [-2.0, -9.0], [7.0, 3.0]];
+    $asked = static function (callable $do) use ($solid): int {
+        $before = $solid->asked;
+        $do();
+
+        return $solid->asked - $before;
+    };
+    $counts = [
+        'heights' => $asked(static fn () => array_map(static fn (array $p): float => $surface->heightMm(...$p), $places)),
+        'heights next to known ones' => $asked(static function () use ($surface) {
+            $height = $surface->heightMm(0.0, 0.0);
+            for ($i = 1; $i <= 20; $i++) {
+                $height = $surface->heightMm(0.3 * $i, -0.2 * $i, $height);
+            }
+        }),
+        'crown' => $asked(static fn () => [$surface->crownMm(), $surface->crownMm(), $surface->crownHeightMm()]),
+        'extent' => $asked(static fn () => [$surface->extentMm(), $surface->extentMm()]),
+        'far off' => $asked(static fn () => [$surface->has(90.0, 0.0), $surface->has(0.0, -200.0)]),
+    ];
+    foreach (array_values($counts) as $i => $count) {
+        expect($count)->toBeLessThanOrEqual($most[$i]);
+    }
+})->with([
+    'straight' => ['ball', ['z' => 30], [6, 21, 36, 124, 2]],
+    'turned' => ['ball', ['x' => 25, 'y' => -40, 'z' => 15], [53, 148, 454, 2930, 0]],
+    'egg' => ['egg', ['x' => -60, 'y' => 10], [52, 169, 495, 3229, 0]],
+    'cone' => ['cone', ['x' => 40], [78, 177, 335, 2676, 0]],
+]);

@@ -97,19 +97,15 @@ final readonly class Anchor
      */
     private static function foot(Placement $piece, Part $part, Surface $surface): ?array
     {
-        $nearest = [INF, 0.0, 0.0];
-        foreach ($piece->rings() as $ring) {
-            $n = count($ring);
-            // The middle of each ring: the course of the piece itself.
-            $point = array_map(static fn (int $axis): float => array_sum(array_column($ring, $axis)) / $n - $part->at[$axis], [
-                0,
-                1,
-                2,
-            ]);
-            $far = sqrt($point[0] ** 2 + $point[1] ** 2 + $point[2] ** 2);
-            $nearest = $far < $nearest[0] ? [$far, $point[0], $point[1]] : $nearest;
-        }
-        [, $x, $y] = $nearest;
+        // The middle of each ring: the course of the piece itself.
+        $middle = static fn (array $ring, int $axis): float => array_sum(array_column($ring, $axis)) / count($ring) - $part->at[$axis];
+        $course = array_map(
+            static fn (array $ring): array => [$middle($ring, 0), $middle($ring, 1), $middle($ring, 2)],
+            $piece->rings(),
+        );
+        $far = static fn (array $p): float => hypot(hypot($p[0], $p[1]), $p[2]);
+        usort($course, static fn (array $a, array $b): int => $far($a) <=> $far($b));
+        [$x, $y] = $course[0];
         for ($i = 0; $i < self::STEPS && ! $surface->has($x, $y); $i++) {
             [$x, $y] = [$x * self::INWARDS, $y * self::INWARDS];
         }
