@@ -86,6 +86,7 @@ final readonly class Breakdown
         $pieces = Pairing::of($sorting->pieces, $axis);
         Pairing::straighten($pieces, $axis);
         Joining::of($pieces, $sorting->map, $regions->width);
+        [$pieces, $sorting] = Synthesis::of($pieces, $sorting, $regions->width, $axis);
         $sorting = $sorting->withMarks(Layering::missed($pieces, $sorting, $regions, $axis));
         Naming::of($pieces, $sorting->marks, $axis);
         $progress('Writing it down', 0.95);

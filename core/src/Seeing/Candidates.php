@@ -63,7 +63,7 @@ final class Candidates
      * @param  array{float, float, float, float}  $box
      * @return iterable<Fit>
      */
-    private static function inBox(array $box, float $turn, bool $all): iterable
+    public static function inBox(array $box, float $turn, bool $all): iterable
     {
         [$w, $h, $x, $y] = $box;
         $new = static fn (ShapeKind $kind, float $across, float $along, float $more, array $options = []): Fit => new Fit(

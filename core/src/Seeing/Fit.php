@@ -194,6 +194,12 @@ final readonly class Fit
             };
     }
 
+    /** How many numbers its kind takes besides its place, size and turn; what an outline says is not counted. */
+    public function numbers(): int
+    {
+        return count($this->options);
+    }
+
     /** The same, its overlap measured on a blob's samples. */
     public function measured(Samples $samples): self
     {

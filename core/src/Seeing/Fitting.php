@@ -220,7 +220,7 @@ final class Fitting
     }
 
     /** @return iterable<Fit> each edge moved out and in, the whole turned both ways, an egg's taper more and less */
-    private static function neighbours(Fit $fit, float $share, float $deg): iterable
+    public static function neighbours(Fit $fit, float $share, float $deg): iterable
     {
         [$c, $s] = [cos(deg2rad($fit->turnDeg)), sin(deg2rad($fit->turnDeg))];
         foreach ([[1, 0], [-1, 0], [0, 1], [0, -1]] as [$u, $v]) {

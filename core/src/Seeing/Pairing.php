@@ -70,6 +70,7 @@ final class Pairing
                     self::areTwins($right, $left, $axis, $height)
                 ) {
                     $right->mirror = true;
+                    $right->twin = $j;
                     $right->fit = $right->fit->mean($left->fit->mirrored($axis));
                     unset($pieces[$j]);
                 }

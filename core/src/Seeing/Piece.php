@@ -11,6 +11,9 @@ final class Piece
 {
     public bool $mirror = false;
 
+    /** Number of the piece that is its twin, now one with it; -1 for none. */
+    public int $twin = -1;
+
     /** Number of the piece it is joined to, -1 for the root. */
     public int $joinTo = -1;
 

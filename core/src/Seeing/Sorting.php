@@ -106,6 +106,22 @@ final readonly class Sorting
     }
 
     /**
+     * The same with what lay on some pieces now on others.
+     *
+     * @param  array<int, int>  $onto  the piece that bears it now, by number of the one that did
+     */
+    public function withMarksMoved(array $onto): self
+    {
+        $moved = static function (Mark $mark) use ($onto): Mark {
+            for ($on = $mark->on; isset($onto[$on]); $on = $onto[$on]);
+
+            return new Mark($mark->label, $mark->blob, $on, $mark->layer, $mark->edgePx);
+        };
+
+        return new self($this->pieces, $this->map, array_map($moved, $this->marks), $this->notices, $this->dropped);
+    }
+
+    /**
      * The colour that a lobe's ground has: what is seen along its rim counts as much as twice what is seen within.
      *
      * @return array{int, int} the colour, and how many colours share the lobe
