@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace Impa\Tests\Synthesis;
 
 use GdImage;
+use Impa\Raster\Blob;
 use Impa\Seeing\Fit;
 use Impa\Seeing\Joining;
 use Impa\Seeing\Mark;
 use Impa\Seeing\Piece;
+use Impa\Seeing\Region;
+use Impa\Seeing\Scene;
 use Impa\Seeing\Sorting;
 use Impa\Seeing\Synthesis;
 use Impa\Shape\ShapeKind;
@@ -97,7 +100,7 @@ it('leaves out what has its bearer\'s colour and is hardly seen, and what lay on
     $body = nearest($pieces, 150, 200);
     $lump = static function (int $label) use ($pieces, $body): Piece {
         $of = $pieces[$body];
-        $piece = new Piece(new \Impa\Seeing\Region(99, $label), $of->blob, new Fit(ShapeKind::Ball, 16, 16, [], 206, -200), 0.0, 1);
+        $piece = new Piece(new Region(99, $label), $of->blob, new Fit(ShapeKind::Ball, 16, 16, [], 206, -200), 0.0, 1);
         [$piece->joinTo, $piece->zPx] = [$body, 30.0];
 
         return $piece;
@@ -150,7 +153,7 @@ it('sees two in what stands on the middle line and was taken for one', function 
         $pixels = $pieces[$one]->blob->pixels + $pieces[$two]->blob->pixels;
         $whole = new Piece(
             $pieces[$one]->region,
-            \Impa\Raster\Blob::of($pixels, $width),
+            Blob::of($pixels, $width),
             new Fit(ShapeKind::Ball, 88, 24, [], MIDDLE, -280),
             0.0,
             1,
@@ -177,5 +180,55 @@ it('leaves alone what is seen as it is drawn', function () {
     foreach ($after as $k => $piece) {
         expect(hypot($piece->fit->x - $before[$k]->x, $piece->fit->y - $before[$k]->y))->toBeLessThan(2.0);
         expect($piece->fit->kind)->toBe($before[$k]->kind);
+    }
+});
+
+it('never joins in a circle what is left when one of a chain goes over into another', function () {
+    $joined = static function (int $k, int $into): array {
+        $pieces = [];
+        // Each on the one before.
+        for ($i = 0; $i < 5; $i++) {
+            $region = new Region($i, 1);
+            $region->add(10 + $i, 10);
+            $pieces[$i] = new Piece($region, Pixels::blob([5 * 240 + $i => true]), new Fit(ShapeKind::Ball, 9, 9, [], $i, -5), 0.0, 1);
+            $pieces[$i]->joinTo = $i - 1;
+        }
+        $scene = new Scene($pieces, array_fill(0, 240 * 240, -1), 240, 50.0);
+        $scene->merge($k, $into);
+
+        return array_map(static fn (Piece $p): int => $p->joinTo, $scene->pieces);
+    };
+    expect($joined(1, 3))
+        ->toBe([0 => -1, 2 => 3, 3 => 0, 4 => 3])
+        ->and($joined(3, 1))
+        ->toBe([0 => -1, 1 => 0, 2 => 1, 4 => 1])
+        ->and($joined(2, 3))
+        ->toBe([0 => -1, 1 => 0, 3 => 1, 4 => 3]);
+});
+
+it('costs least as drawn: any piece smaller, larger, elsewhere or left out costs more', function () {
+    [$pieces, $sorting, $width] = seenIn();
+    [$pieces] = Synthesis::of($pieces, $sorting, $width, MIDDLE);
+    $cost = (new Scene($pieces, $sorting->map, $width, MIDDLE))->cost();
+    foreach ($pieces as $k => $piece) {
+        foreach ([[1.2, 0.0], [0.8, 0.0], [1.0, 0.15], [1.0, -0.15]] as [$times, $aside]) {
+            $scene = clone new Scene($pieces, $sorting->map, $width, MIDDLE);
+            $fit = $piece->fit;
+            $other = $fit->at(
+                $times * $fit->widthPx,
+                $times * $fit->heightPx,
+                $fit->x + $aside * $fit->widthPx,
+                $fit->y,
+                $fit->turnDeg,
+                $fit->options,
+            );
+            $gain = $scene->gain($k, $other);
+            $scene->lay($k, $other);
+            expect($scene->cost())->toBeGreaterThan($cost)->and($gain)->toBeLessThan(0.0);
+            // What is seen to change is told beforehand; guesses behind others are priced on top.
+            expect($cost - $scene->cost())->toBeGreaterThanOrEqual($gain - 1e-6);
+        }
+        $numbers = (new Scene($pieces, $sorting->map, $width, MIDDLE))->worth($k);
+        expect((clone new Scene($pieces, $sorting->map, $width, MIDDLE))->gain($k, null))->toBeLessThan(-$numbers);
     }
 });

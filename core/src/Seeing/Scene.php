@@ -103,12 +103,13 @@ final class Scene
     /** One piece goes over into another, with what is joined to it. */
     public function merge(int $k, int $into): void
     {
-        $to = $this->pieces[$k]->joinTo;
+        for ($up = $into; $up >= 0 && $up !== $k; $up = $this->pieces[$up]->joinTo);
+        if ($up === $k) {
+            $this->pieces[$into]->joinTo = $this->pieces[$k]->joinTo;
+        }
         unset($this->pieces[$k], $this->cells[$k]);
-        foreach ($this->pieces as $i => $piece) {
-            if ($piece->joinTo === $k) {
-                $piece->joinTo = $i === $into ? $to : $into;
-            }
+        foreach ($this->pieces as $piece) {
+            $piece->joinTo = $piece->joinTo === $k ? $into : $piece->joinTo;
         }
         $this->drawn = array_map(static fn (int $piece): int => $piece === $k ? $into : $piece, $this->drawn);
         $this->arrange();

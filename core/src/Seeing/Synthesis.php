@@ -214,6 +214,10 @@ final class Synthesis
         if ($right === null || $left === null || $right->mirror || $left->mirror || ! $this->scene->sameColour($i, $j)) {
             return false;
         }
+        // What all else stands on is no twin.
+        if ($right->joinTo < 0 || $left->joinTo < 0) {
+            return false;
+        }
         $axis = $this->scene->axis;
         $sizes = [$this->scene->size($i), $this->scene->size($j)];
 
