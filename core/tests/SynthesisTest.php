@@ -40,7 +40,7 @@ function seenIn(?callable $more = null): array
     });
     $sorting = Sorting::of($regions, static function (): void {
     });
-    Joining::of($sorting->pieces, $sorting->map, $regions->width);
+    Joining::of($sorting->pieces, $sorting->map, $regions->width, MIDDLE);
     $seen = [$sorting->pieces, $sorting, $regions->width];
     if ($more === null) {
         $alone = $seen;

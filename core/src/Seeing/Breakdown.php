@@ -85,7 +85,7 @@ final readonly class Breakdown
         $axis = Pairing::axis($sorting->pieces, $regions);
         $pieces = Pairing::of($sorting->pieces, $axis);
         Pairing::straighten($pieces, $axis);
-        Joining::of($pieces, $sorting->map, $regions->width);
+        Joining::of($pieces, $sorting->map, $regions->width, $axis);
         [$pieces, $sorting] = Synthesis::of($pieces, $sorting, $regions->width, $axis);
         $sorting = $sorting->withMarks(Layering::missed($pieces, $sorting, $regions, $axis));
         Naming::of($pieces, $sorting->marks, $axis);

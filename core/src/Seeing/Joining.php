@@ -10,14 +10,18 @@ final class Joining
     /** The root is the lowest region of at least this share of the largest one. */
     private const BIG = 0.3;
 
+    /** What a contact of twins with something that does not stand between them counts, as a share of its length. */
+    private const ASIDE = 0.2;
+
     /**
      * @param  array<int, Piece>  $pieces  by number; joinTo and zPx are set
      * @param  list<int>  $map  piece per pixel
+     * @param  float  $axis  the middle line
      */
-    public static function of(array $pieces, array $map, int $width): void
+    public static function of(array $pieces, array $map, int $width, float $axis): void
     {
         $root = self::root($pieces);
-        self::grow($pieces, $root);
+        self::grow($pieces, $root, $axis);
         self::depths($pieces, $map, $width);
     }
 
@@ -37,11 +41,12 @@ final class Joining
     }
 
     /**
-     * A tree of longest contacts, grown from the root (Prim 1957); what touches nothing goes to the nearest.
+     * A tree of longest contacts, grown from the root (Prim 1957); what touches nothing goes to the nearest. Arms hang on the body
+     * between them, though a tail touches one of them longer.
      *
      * @param  array<int, Piece>  $pieces
      */
-    private static function grow(array $pieces, int $root): void
+    private static function grow(array $pieces, int $root, float $axis): void
     {
         $in = [$root => true];
         while (count($in) < count($pieces)) {
@@ -50,7 +55,8 @@ final class Joining
                 foreach (isset($in[$i]) ? [] : array_keys($in) as $j) {
                     $contact = ($piece->region->contact[$j] ?? 0) + ($pieces[$j]->region->contact[$i] ?? 0);
                     $apart = hypot($piece->fit->x - $pieces[$j]->fit->x, $piece->fit->y - $pieces[$j]->fit->y);
-                    $bond = $contact > 0 ? (float) $contact : -$apart;
+                    $isAside = $piece->mirror && ! $pieces[$j]->mirror && abs($pieces[$j]->fit->x - $axis) > $pieces[$j]->fit->widthPx / 4;
+                    $bond = $contact > 0 ? $contact * ($isAside ? self::ASIDE : 1.0) : -$apart;
                     if ($bond > $best[2]) {
                         $best = [$i, $j, $bond];
                     }
