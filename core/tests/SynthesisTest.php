@@ -16,6 +16,7 @@ use Impa\Seeing\Sorting;
 use Impa\Seeing\Synthesis;
 use Impa\Shape\ShapeKind;
 use Impa\Tests\Support\Pixels;
+use RuntimeException;
 
 const PURPLE = 0x8A5F9F;
 const OCHRE = 0xD9A441;
@@ -38,8 +39,7 @@ function seenIn(?callable $more = null): array
         imagefilledellipse($image, 150, 90, 130, 110, OCHRE);
         $more === null || $more($image);
     });
-    $sorting = Sorting::of($regions, static function (): void {
-    });
+    $sorting = Sorting::of($regions, silent(...));
     Joining::of($sorting->pieces, $sorting->map, $regions->width, MIDDLE);
     $seen = [$sorting->pieces, $sorting, $regions->width];
     if ($more === null) {
@@ -49,6 +49,10 @@ function seenIn(?callable $more = null): array
     }
 
     return $seen;
+}
+
+function silent(): void
+{
 }
 
 /** The piece whose middle lies nearest to a place. @param  array<int, Piece>  $pieces */
@@ -72,7 +76,7 @@ it('pulls a piece that lies off back to where it is drawn', function (float $wid
         $fit->turnDeg,
         $fit->options,
     );
-    [$pieces] = Synthesis::of($pieces, $sorting, $width, MIDDLE);
+    [$pieces] = Synthesis::of($pieces, $sorting, $width, MIDDLE, silent(...));
     // Cells are 2 px wide here.
     expect($pieces[$head]->fit->widthPx)
         ->toEqualWithDelta(130, 4)
@@ -91,7 +95,7 @@ it('brings in front what is drawn in front', function () {
     $fit = $pieces[$body]->fit;
     $pieces[$body]->fit = $fit->at(120.0, 150.0, 150.0, -200.0, 0.0, $fit->options);
     [$pieces[$head]->zPx, $pieces[$body]->zPx] = [0.0, 20.0];
-    [$pieces] = Synthesis::of($pieces, $sorting, $width, MIDDLE);
+    [$pieces] = Synthesis::of($pieces, $sorting, $width, MIDDLE, silent(...));
     expect($pieces[$head]->zPx)->toBeGreaterThan($pieces[$body]->zPx);
 });
 
@@ -106,14 +110,15 @@ it('leaves out what has its bearer\'s colour and is hardly seen, and what lay on
         return $piece;
     };
     $mark = new Mark(0, $pieces[$body]->blob, 99, 1, 10);
-    [$stay, $moved] = Synthesis::of([99 => $lump($pieces[$body]->region->label)] + $pieces, $sorting->withMarks([$mark]), $width, MIDDLE);
+    $all = [99 => $lump($pieces[$body]->region->label)] + $pieces;
+    [$stay, $moved] = Synthesis::of($all, $sorting->withMarks([$mark]), $width, MIDDLE, silent(...));
     expect($stay)
         ->not->toHaveKey(99)
         ->toHaveCount(2)
         ->and($moved->marks[count($moved->marks) - 1]->on)
         ->toBe($body);
     // One of a colour of its own is no lump.
-    [$stay] = Synthesis::of([99 => $lump(77)] + $pieces, $sorting, $width, MIDDLE);
+    [$stay] = Synthesis::of([99 => $lump(77)] + $pieces, $sorting, $width, MIDDLE, silent(...));
     expect($stay)->toHaveKey(99);
 });
 
@@ -127,7 +132,7 @@ it('makes twins of two that mirror, and of nothing else', function (float $lower
     $fit = $pieces[$right]->fit;
     $pieces[$right]->fit = new Fit(ShapeKind::Drum, 52, 31, [], $fit->x, $fit->y);
     $count = count($pieces);
-    [$pieces] = Synthesis::of($pieces, $sorting, $width, MIDDLE);
+    [$pieces] = Synthesis::of($pieces, $sorting, $width, MIDDLE, silent(...));
     expect($pieces)
         ->toHaveCount($areTwins ? $count - 1 : $count)
         ->and($pieces[$right]->mirror)
@@ -163,7 +168,7 @@ it('sees two in what stands on the middle line and was taken for one', function 
         $pieces[$one] = $whole;
         $foot = $one;
     }
-    [$pieces] = Synthesis::of($pieces, $sorting, $width, MIDDLE);
+    [$pieces] = Synthesis::of($pieces, $sorting, $width, MIDDLE, silent(...));
     expect($pieces[$foot]->mirror)
         ->toBeTrue()
         ->and(abs($pieces[$foot]->fit->x - MIDDLE))
@@ -175,7 +180,7 @@ it('sees two in what stands on the middle line and was taken for one', function 
 it('leaves alone what is seen as it is drawn', function () {
     [$pieces, $sorting, $width] = seenIn();
     $before = array_map(static fn (Piece $p): Fit => $p->fit, $pieces);
-    [$after] = Synthesis::of($pieces, $sorting, $width, MIDDLE);
+    [$after] = Synthesis::of($pieces, $sorting, $width, MIDDLE, silent(...));
     expect(array_keys($after))->toBe(array_keys($before));
     foreach ($after as $k => $piece) {
         expect(hypot($piece->fit->x - $before[$k]->x, $piece->fit->y - $before[$k]->y))->toBeLessThan(2.0);
@@ -208,7 +213,7 @@ it('never joins in a circle what is left when one of a chain goes over into anot
 
 it('costs least as drawn: any piece smaller, larger, elsewhere or left out costs more', function () {
     [$pieces, $sorting, $width] = seenIn();
-    [$pieces] = Synthesis::of($pieces, $sorting, $width, MIDDLE);
+    [$pieces] = Synthesis::of($pieces, $sorting, $width, MIDDLE, silent(...));
     $cost = (new Scene($pieces, $sorting->map, $width, MIDDLE))->cost();
     foreach ($pieces as $k => $piece) {
         foreach ([[1.2, 0.0], [0.8, 0.0], [1.0, 0.15], [1.0, -0.15]] as [$times, $aside]) {
@@ -232,3 +237,16 @@ it('costs least as drawn: any piece smaller, larger, elsewhere or left out costs
         expect((clone new Scene($pieces, $sorting->map, $width, MIDDLE))->gain($k, null))->toBeLessThan(-$numbers);
     }
 });
+
+it('tells how much is behind, always more, and stops when it is told to', function () {
+    [$pieces, $sorting, $width] = seenIn();
+    $told = [];
+    Synthesis::of($pieces, $sorting, $width, MIDDLE, static function (float $share) use (&$told): void {
+        $told[] = $share;
+    });
+    $sorted = $told;
+    sort($sorted);
+    expect($told)->toBe($sorted)->and($told[0])->toBe(0.0)->and(max($told))->toBeLessThan(1.0)->and(count($told))->toBeGreaterThan(6);
+    $stop = static fn (float $share) => $share > 0.3 ? throw new RuntimeException('stop') : null;
+    Synthesis::of($pieces, $sorting, $width, MIDDLE, $stop);
+})->throws(RuntimeException::class, 'stop');

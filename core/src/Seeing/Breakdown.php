@@ -86,7 +86,8 @@ final readonly class Breakdown
         $pieces = Pairing::of($sorting->pieces, $axis);
         Pairing::straighten($pieces, $axis);
         Joining::of($pieces, $sorting->map, $regions->width, $axis);
-        [$pieces, $sorting] = Synthesis::of($pieces, $sorting, $regions->width, $axis);
+        $again = static fn (float $share) => $progress('Seeing all of it together', 0.9 + 0.05 * $share);
+        [$pieces, $sorting] = Synthesis::of($pieces, $sorting, $regions->width, $axis, $again);
         $sorting = $sorting->withMarks(Layering::missed($pieces, $sorting, $regions, $axis));
         Naming::of($pieces, $sorting->marks, $axis);
         $progress('Writing it down', 0.95);

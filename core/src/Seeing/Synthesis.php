@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Seeing;
 
+use Closure;
 use Impa\Raster\Blob;
 use Impa\Shape\ShapeKind;
 
@@ -49,19 +50,23 @@ final class Synthesis
     /** @var array<int, int> what was left out, and on what it lay */
     private array $gone = [];
 
-    private function __construct(private Scene $scene)
+    /** @param  Closure(float): mixed  $progress */
+    private function __construct(private Scene $scene, private readonly Closure $progress)
     {
     }
 
     /**
      * @param  array<int, Piece>  $pieces  in place and joined
+     * @param  callable(float $share): mixed  $progress  told how much is behind, 0 to 1; may throw to stop
      * @return array{array<int, Piece>, Sorting} the pieces that stay, and what lay on the others now on them
      */
-    public static function of(array $pieces, Sorting $sorting, int $width, float $axis): array
+    public static function of(array $pieces, Sorting $sorting, int $width, float $axis, callable $progress): array
     {
-        $seen = new self(clone new Scene($pieces, $sorting->map, $width, $axis));
-        $seen->pullAll(0);
-        foreach ($seen->coarse() as $k) {
+        $seen = new self(clone new Scene($pieces, $sorting->map, $width, $axis), $progress(...));
+        $seen->pullAll(0, 0.0);
+        $coarse = $seen->coarse();
+        foreach ($coarse as $i => $k) {
+            $progress(0.2 + (0.2 * $i) / count($coarse));
             if ($seen->scene->wrong($k) > self::ODD * $seen->scene->size($k)) {
                 $seen->otherKind($k);
                 $seen->halve($k);
@@ -70,8 +75,8 @@ final class Synthesis
         $seen->reorder();
         $seen->leaveOut();
         $seen->mirror();
-        $seen->pullAll(1);
-        $seen->pullAll(2);
+        $seen->pullAll(1, 0.6);
+        $seen->pullAll(2, 0.8);
 
         foreach ($seen->scene->pieces as $k => $piece) {
             if ($piece->fit !== $pieces[$k]->fit) {
@@ -96,9 +101,12 @@ final class Synthesis
         );
     }
 
-    private function pullAll(int $round): void
+    /** @param  float  $behind  how much of all is done */
+    private function pullAll(int $round, float $behind): void
     {
-        foreach ($this->coarse() as $k) {
+        $coarse = $this->coarse();
+        foreach ($coarse as $i => $k) {
+            ($this->progress)($behind + (0.2 * $i) / count($coarse));
             self::pull($this->scene, $k, $round);
         }
     }
@@ -172,6 +180,7 @@ final class Synthesis
     {
         $order = $this->scene->order();
         foreach ($order as $at => $front) {
+            ($this->progress)(0.4 + (0.1 * $at) / count($order));
             foreach (array_slice($order, $at + 1) as $back) {
                 if ($this->scene->gainBehind($front, $back) > 0.0) {
                     $tried = clone $this->scene;
@@ -199,7 +208,8 @@ final class Synthesis
     {
         $near = self::BESIDE * Extent::of(array_map(static fn (Piece $p): Region => $p->region, $this->scene->pieces))->heightPx();
         $numbers = $this->coarse();
-        foreach ($numbers as $i) {
+        foreach ($numbers as $at => $i) {
+            ($this->progress)(0.5 + (0.1 * $at) / count($numbers));
             foreach ($numbers as $j) {
                 if ($i !== $j && $this->couldBeTwins($i, $j, $near)) {
                     $this->pairUp($i, $j);
