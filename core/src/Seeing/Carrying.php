@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Seeing;
 
+use Closure;
 use Impa\Raster\Blob;
 
 /**
@@ -67,16 +68,20 @@ final readonly class Carrying
     {
     }
 
-    public static function of(Regions $regions): self
+    /** @param  ?callable(float $share): mixed  $progress  told how much is behind, 0 to 1; may throw to stop */
+    public static function of(Regions $regions, ?callable $progress = null): self
     {
+        $told = static fn (float $from, float $to): Closure => static fn (int $i, int $of): mixed => $progress === null
+            ? null
+            : $progress($from + (($to - $from) * $i) / max(1, $of));
         // Bodies and pairs are looked for in a coarse copy: few pixels tell what one shape covers.
         $coarse = self::coarse($regions->map, $regions->width);
         $coarseWidth = intdiv($regions->width - 1, self::COARSE) + 1;
-        $forms = self::forms($regions, $coarse, $coarseWidth);
+        $forms = self::forms($regions, $coarse, $coarseWidth, $told(0.0, 0.1));
         $on = array_diff_key(self::enclosed($regions), $forms);
-        $on = self::bodies($coarse, $coarseWidth, $on, $forms);
-        $on = self::behind($regions, $coarse, $coarseWidth, $on, $forms);
-        $on = array_diff_key(self::pairs($regions, $coarse, $coarseWidth, $on, $forms), $forms);
+        $on = self::bodies($coarse, $coarseWidth, $on, $forms, $told(0.1, 0.4));
+        $on = self::behind($regions, $coarse, $coarseWidth, $on, $forms, $told(0.4, 0.5));
+        $on = array_diff_key(self::pairs($regions, $coarse, $coarseWidth, $on, $forms, $told(0.5, 1.0)), $forms);
         $on = self::alike($regions, $coarse, $coarseWidth, $on);
 
         return new self($on, self::wholes(array_keys($regions->all), $regions->map, $on));
@@ -88,9 +93,10 @@ final readonly class Carrying
      * which no mere colour needs.
      *
      * @param  list<int>  $coarse
+     * @param  Closure(int, int): mixed  $tell  how many of how many are done
      * @return array<int, true>
      */
-    private static function forms(Regions $regions, array $coarse, int $width): array
+    private static function forms(Regions $regions, array $coarse, int $width, Closure $tell): array
     {
         $figure = array_sum(array_map(static fn (Region $r): int => $r->area, $regions->all));
         $extent = Extent::of($regions->all);
@@ -101,7 +107,9 @@ final readonly class Carrying
         }
         $largest = $bySize[0];
         $forms = [];
+        $done = 0;
         foreach ($regions->all as $i => $region) {
+            $tell($done++, count($regions->all));
             $neighbour = $region->mainNeighbour();
             if ($neighbour < 0 || $region->area < self::FORM * $figure || $region === $largest) {
                 continue;
@@ -184,9 +192,10 @@ final readonly class Carrying
      * @param  list<int>  $map  coarse
      * @param  array<int, int>  $on
      * @param  array<int, true>  $forms  what may lie before them
+     * @param  Closure(int, int): mixed  $tell  how many of how many are done
      * @return array<int, int>
      */
-    private static function bodies(array $map, int $width, array $on, array $forms): array
+    private static function bodies(array $map, int $width, array $on, array $forms, Closure $tell): array
     {
         $silhouette = array_map(static fn (): bool => true, array_filter($map, static fn (int $r): bool => $r >= 0));
         $wholes = array_diff_key(self::wholes(array_unique($map), $map, $on), $on);
@@ -196,7 +205,9 @@ final readonly class Carrying
         $blob = Blob::of($silhouette, $width);
         $flat = array_map(static fn (int $r): int => $r < 0 ? -1 : 0, $map);
         $taken = [];
-        foreach (Lobes::of($blob, $flat, 0.02 * $blob->area()) as $lobe) {
+        $lobes = Lobes::of($blob, $flat, 0.02 * $blob->area());
+        foreach ($lobes as $n => $lobe) {
+            $tell($n, count($lobes));
             $inside = [];
             $area = $before = 0;
             $apart = 0.0;
@@ -242,15 +253,18 @@ final readonly class Carrying
      * @param  list<int>  $map  coarse
      * @param  array<int, int>  $on
      * @param  array<int, true>  $forms
+     * @param  Closure(int, int): mixed  $tell  how many of how many are done
      * @return array<int, int>
      */
-    private static function behind(Regions $regions, array $map, int $width, array $on, array $forms): array
+    private static function behind(Regions $regions, array $map, int $width, array $on, array $forms, Closure $tell): array
     {
         $touchForms = static fn (Region $r): bool => array_intersect_key($r->contact, $forms) !== [];
         $parted = array_filter(array_diff_key($regions->all, $on, $forms), $touchForms);
         uasort($parted, static fn (Region $a, Region $b): int => $b->area <=> $a->area);
         $wholes = array_intersect_key(self::wholes(array_unique($map), $map, $on), $parted);
+        $done = 0;
         foreach ($parted as $i => $large) {
+            $tell($done++, count($parted));
             if (isset($on[$i]) || ! isset($wholes[$i])) {
                 continue;
             }
@@ -283,9 +297,10 @@ final readonly class Carrying
      * @param  list<int>  $map  coarse
      * @param  array<int, int>  $on
      * @param  array<int, true>  $forms  that are no colour on anything
+     * @param  Closure(int, int): mixed  $tell  how many of how many are done
      * @return array<int, int>
      */
-    private static function pairs(Regions $regions, array $map, int $width, array $on, array $forms): array
+    private static function pairs(Regions $regions, array $map, int $width, array $on, array $forms, Closure $tell): array
     {
         $wholes = array_diff_key(self::wholes(array_unique($map), $map, $on), $on);
         uasort($wholes, static fn (array $a, array $b): int => count($b) <=> count($a));
@@ -295,7 +310,8 @@ final readonly class Carrying
         $overlap = static function (int $i) use (&$overlaps, &$wholes, $map, $width): float {
             return $overlaps[$i] ??= Fitting::rough(Blob::of($wholes[$i], $width), $map)->overlap;
         };
-        foreach (array_reverse(array_keys(array_diff_key($wholes, $forms))) as $small) {
+        foreach (array_reverse(array_keys(array_diff_key($wholes, $forms))) as $n => $small) {
+            $tell($n, count($wholes));
             $touching = $regions->all[$small]->contact;
             arsort($touching);
             foreach ($touching as $large => $length) {

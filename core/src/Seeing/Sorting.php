@@ -43,7 +43,7 @@ final readonly class Sorting
     /** @param  callable(float $share): mixed  $progress  told how much is behind, 0 to 1; may throw to stop */
     public static function of(Regions $regions, callable $progress): self
     {
-        $carrying = Carrying::of($regions);
+        $carrying = Carrying::of($regions, static fn (float $share) => $progress(0.3 * $share));
         $progress(0.3);
         $bases = array_diff_key($regions->all, $carrying->on);
         uasort($bases, static fn (Region $a, Region $b): int => $b->area <=> $a->area);
