@@ -281,6 +281,18 @@ it('changes nothing of the figure it was given', function () {
     expect($figure->toJson())->toBe($before);
 });
 
+it('keeps the name of what bears the other, though that is the larger by a little: a cut undone by hand', function () {
+    $document = Figures::document([
+        Figures::part('body', 'ball', 40, 40, 40, 0, 20),
+        Figures::part('head', 'ball', 40, 30, 40, 0, 60, 0, ['join' => ['to' => 'body']]),
+        Figures::part('half', 'ball', 40, 31, 40, 0, 75, 0, ['join' => ['to' => 'head']]),
+    ]);
+    foreach ([['head', 'half'], ['half', 'head']] as $keys) {
+        $parts = recutMembers(Recut::merge(Figures::read($document), $keys));
+        expect(array_keys($parts))->toBe(['body', 'head'])->and($parts['head']['join']['to'])->toBe('body');
+    }
+});
+
 it('makes the twins of a pair one pair when both are merged with pairs', function () {
     $document = Figures::document([
         Figures::part('body', 'ball', 40, 40, 40, 0, 20),

@@ -82,7 +82,7 @@ final class Recut
     }
 
     /**
-     * @param  list<string>  $keys  of two parts at least; the largest keeps its name, colour and join
+     * @param  list<string>  $keys  of two parts at least; what bears the others keeps its name, colour and join, and of those the largest
      *
      * @throws RecutRefused if there are fewer than two, or one is not there
      */
@@ -92,7 +92,8 @@ final class Recut
         if (count($parts) < 2) {
             throw RecutRefused::oneIsNoPair();
         }
-        usort($parts, static fn (Part $a, Part $b): int => $b->solid->volumeCm3() <=> $a->solid->volumeCm3());
+        $rank = static fn (Part $p): array => [in_array($p->joinTo, $keys, true), -$p->solid->volumeCm3()];
+        usort($parts, static fn (Part $a, Part $b): int => $rank($a) <=> $rank($b));
         $isPair = array_filter($parts, static fn (Part $p): bool => ! $p->mirror) === [];
         $outlines = [];
         foreach ($parts as $part) {
