@@ -168,6 +168,9 @@ it('sees two in what stands on the middle line and was taken for one', function 
         $pieces[$one] = $whole;
         $foot = $one;
     }
+    $root = array_map(static fn (Piece $p): Piece => clone $p, $pieces);
+    $root[$foot]->joinTo = -1;
+    expect(Synthesis::of($root, $sorting, $width, MIDDLE, silent(...))[0][$foot]->mirror)->toBeFalse();
     [$pieces] = Synthesis::of($pieces, $sorting, $width, MIDDLE, silent(...));
     expect($pieces[$foot]->mirror)
         ->toBeTrue()

@@ -160,7 +160,8 @@ final class Synthesis
         $axis = $this->scene->axis;
         $right = array_filter($piece->blob->pixels, static fn (int $i): bool => ($i % $width) + 0.5 > $axis, ARRAY_FILTER_USE_KEY);
         $isOnAxis = abs($piece->fit->x - $axis) < self::ON_AXIS * $piece->fit->widthPx;
-        if ($piece->mirror || ! $isOnAxis || 3 * count($right) < $piece->blob->area()) {
+        // What all else stands on is no twin.
+        if ($piece->mirror || $piece->joinTo < 0 || ! $isOnAxis || 3 * count($right) < $piece->blob->area()) {
             return;
         }
         $half = Blob::of($right, $width);
@@ -224,7 +225,6 @@ final class Synthesis
         if ($right === null || $left === null || $right->mirror || $left->mirror || ! $this->scene->sameColour($i, $j)) {
             return false;
         }
-        // What all else stands on is no twin.
         if ($right->joinTo < 0 || $left->joinTo < 0) {
             return false;
         }
