@@ -186,6 +186,8 @@ test('two windows: the stale one is told, and keeps or takes', async ({ page, co
   const other = await context.newPage()
   await page.goto(`/figures/${id}/shapes`)
   await other.goto(`/figures/${id}/shapes`)
+  // Both stand there as they were saved: a window that opens later takes up what the first has not saved yet.
+  for (const p of [page, other]) await expect(p.getByLabel('Name')).toHaveValue(/Bobbin/)
   for (const [p, name] of [
     [page, 'Mine'],
     [other, 'Theirs'],

@@ -149,6 +149,35 @@ describe('a change of the last half second', () => {
   })
 })
 
+describe('a figure open in two windows', () => {
+  const refusing = (standing: Figure) =>
+    vi
+      .spyOn(api, 'save')
+      .mockRejectedValueOnce(new Refusal(409, 'Changed elsewhere', [], { revision: 4, document: standing }))
+      .mockImplementation((id, revision) => Promise.resolve(found(id, revision + 1)))
+
+  it('is saved where the second took up the draft of the first and was quicker', async () => {
+    const save = refusing(called('Mine'))
+    const figure = useFigure()
+    await figure.open(1)
+    rename('Mine')
+    await vi.advanceTimersByTimeAsync(600)
+    expect([figure.saveState, figure.other, draft(1)]).toEqual(['saved', null, null])
+    rename('And more')
+    await vi.advanceTimersByTimeAsync(600)
+    expect(save.mock.calls.map((c) => c[1])).toEqual([3, 4])
+  })
+
+  it('is a conflict where they are not the same', async () => {
+    refusing(called('Theirs'))
+    const figure = useFigure()
+    await figure.open(1)
+    rename('Mine')
+    await vi.advanceTimersByTimeAsync(600)
+    expect([figure.saveState, figure.other?.document.name]).toEqual(['conflict', 'Theirs'])
+  })
+})
+
 describe('a figure that goes into the bin', () => {
   it('is saved first, lies no more on the table, and nothing is asked about it afterwards', async () => {
     const save = vi.spyOn(api, 'save').mockImplementation((id, revision) => Promise.resolve(found(id, revision + 1)))

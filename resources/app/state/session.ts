@@ -165,8 +165,7 @@ export function openSession(id: number): Session {
     sent = now
     if (localStorage.getItem(draftKey)) keepDraft()
     try {
-      const saved = await api.save(id, revision.value, now, keepalive)
-      revision.value = saved.revision
+      revision.value = await revisionOf(now, keepalive)
       sent = null
       onItsWay = null
       if (document_.value === now) {
@@ -186,6 +185,21 @@ export function openSession(id: number): Session {
         saveState.value = 'failed'
         tell(error)
       }
+    }
+  }
+
+  /**
+   * Sends a document; under which revision it stands now. Where it stands there already nobody else's change is in the way: a
+   * window opened meanwhile took up this one's draft, or an answer was lost.
+   */
+  async function revisionOf(now: Figure, keepalive: boolean): Promise<number> {
+    try {
+      return (await api.save(id, revision.value, now, keepalive)).revision
+    } catch (error) {
+      const isThere =
+        error instanceof Refusal && error.status === 409 && JSON.stringify(error.body.document) === JSON.stringify(now)
+      if (isThere) return error.body.revision as number
+      throw error
     }
   }
 
