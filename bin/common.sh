@@ -75,6 +75,13 @@ install_npm_libraries() {
     touch node_modules/.stamp
 }
 
+# Side by side: each of them keeps one core busy.
+install_libraries() {
+    install_php_libraries &
+    install_npm_libraries
+    wait $!
+}
+
 build_screens() {
     stale public/build/manifest.json resources/app vite.config.ts package.json || return 0
     say 'Building the screens'

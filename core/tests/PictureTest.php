@@ -216,25 +216,23 @@ it('sees one body in two colours, not two shapes', function () {
 });
 
 it('gives a mirrored drawing the mirrored answer', function () {
-    foreach (['bobbin', 'lanto'] as $name) {
-        $image = imagescale(imagecreatefrompng(__DIR__."/../../demo/{$name}.png"), 256);
-        // Something odd on one side, so that the two differ.
-        imagefilledellipse($image, 30, 100, 35, 20, 0x2060A0);
-        $one = seen(asPng($image), 110);
-        imageflip($image, IMG_FLIP_HORIZONTAL);
-        $two = seen(asPng($image), 110);
-        expect($two['parts'])->toHaveCount(count($one['parts']));
-        foreach ($one['parts'] as $i => $part) {
-            $twin = $two['parts'][$i];
-            expect([$twin['name'], $twin['shape']['kind'], $twin['mirror']])
-                ->toBe([$part['name'], $part['shape']['kind'], $part['mirror']])
-                ->and($twin['at']['xMm'])
-                ->toEqualWithDelta($part['mirror'] ? $part['at']['xMm'] : -$part['at']['xMm'], 0.3)
-                ->and($twin['at']['yMm'])
-                ->toEqualWithDelta($part['at']['yMm'], 0.3)
-                ->and($twin['shape']['widthMm'])
-                ->toEqualWithDelta($part['shape']['widthMm'], 0.3);
-        }
+    $image = imagescale(imagecreatefrompng(__DIR__.'/../../demo/lanto.png'), 200);
+    // Something odd on one side, so that the two differ.
+    imagefilledellipse($image, 24, 80, 28, 16, 0x2060A0);
+    $one = seen(asPng($image), 110);
+    imageflip($image, IMG_FLIP_HORIZONTAL);
+    $two = seen(asPng($image), 110);
+    expect($two['parts'])->toHaveCount(count($one['parts']));
+    foreach ($one['parts'] as $i => $part) {
+        $twin = $two['parts'][$i];
+        expect([$twin['name'], $twin['shape']['kind'], $twin['mirror']])
+            ->toBe([$part['name'], $part['shape']['kind'], $part['mirror']])
+            ->and($twin['at']['xMm'])
+            ->toEqualWithDelta($part['mirror'] ? $part['at']['xMm'] : -$part['at']['xMm'], 0.3)
+            ->and($twin['at']['yMm'])
+            ->toEqualWithDelta($part['at']['yMm'], 0.3)
+            ->and($twin['shape']['widthMm'])
+            ->toEqualWithDelta($part['shape']['widthMm'], 0.3);
     }
 });
 
@@ -333,23 +331,23 @@ it('says that a photo is no flat drawing, and does what it can', function () {
 it('keeps the largest of very many pieces and lists the rest', function () {
     $breakdown = Breakdown::of(
         drawing(function ($i) {
-            foreach (range(0, 224) as $k) {
+            foreach (range(0, 119) as $k) {
                 imagefilledellipse(
                     $i,
-                    10 + 20 * ($k % 15),
-                    10 + 20 * intdiv($k, 15),
+                    10 + 20 * ($k % 12),
+                    10 + 20 * intdiv($k, 12),
                     12,
                     12,
                     [0xC04050, 0x3060B0, 0x40A060][$k % 3],
                 );
             }
-        }),
+        }, 240, 200),
         200,
     );
     expect(count($breakdown->document['parts']))
         ->toBeLessThanOrEqual(60)
         ->and(implode(' ', $breakdown->notices))
-        ->toContain('225 parts')
+        ->toContain('120 parts')
         ->and($breakdown->document['picture']['leftOut'])
         ->toHaveCount(50);
 });
@@ -415,21 +413,19 @@ it('lies over the demo drawings', function (string $name, float $least) {
 })->with([['bobbin', 0.96], ['lanto', 0.96], ['sorrel', 0.93]]);
 
 it('breaks its own renders down again to much the same picture', function () {
-    foreach ([1, 2] as $seed) {
-        $figure = Figures::read(
-            Figures::document([
-                Figures::part('body', 'ball', 50, 48, 50, 0, 24),
-                Figures::part('head', 'egg', 60, 50, 50, 0, 66, 1, ['colour' => 'white', 'join' => ['to' => 'body']]),
-                Figures::part('arm', 'sausage', 12, 34, 12, 30, 26 + 4 * $seed, -1, [
-                    'mirror' => true,
-                    'colour' => 'black',
-                    'turnDeg' => ['z' => 30],
-                    'join' => ['to' => 'body'],
-                ]),
+    $figure = Figures::read(
+        Figures::document([
+            Figures::part('body', 'ball', 50, 48, 50, 0, 24),
+            Figures::part('head', 'egg', 60, 50, 50, 0, 66, 1, ['colour' => 'white', 'join' => ['to' => 'body']]),
+            Figures::part('arm', 'sausage', 12, 34, 12, 30, 32, -1, [
+                'mirror' => true,
+                'colour' => 'black',
+                'turnDeg' => ['z' => 30],
+                'join' => ['to' => 'body'],
             ]),
-        );
-        expect(agreement(Painter::png($figure, View::Front, 360)))->toBeGreaterThan(0.95);
-    }
+        ]),
+    );
+    expect(agreement(Painter::png($figure, View::Front, 300)))->toBeGreaterThan(0.95);
 });
 
 it('refuses what is no usable picture, in words that help', function (string $bytes, string $words) {
@@ -541,9 +537,9 @@ it('reads 16-bit PNG, palette and JPEG pictures', function () {
         $chunk('IEND', '');
     expect(seen($png, 30)['parts'])->toHaveCount(1);
 
-    $image = imagecreatetruecolor(200, 200);
+    $image = imagecreatetruecolor(120, 120);
     imagefill($image, 0, 0, 0xFFFFFF);
-    imagefilledellipse($image, 100, 100, 150, 150, 0xC04050);
+    imagefilledellipse($image, 60, 60, 90, 90, 0xC04050);
     ob_start();
     imagejpeg($image, null, 60);
     expect(seen((string) ob_get_clean(), 30)['parts'])->toHaveCount(1);
@@ -560,8 +556,8 @@ it('never fails on noise, gradients and pictures to the edge', function (callabl
     'noise' => [
         function ($i) {
             mt_srand(1);
-            for ($y = 0; $y < 160; $y++) {
-                for ($x = 0; $x < 200; $x++) {
+            for ($y = 0; $y < 70; $y++) {
+                for ($x = 0; $x < 90; $x++) {
                     imagesetpixel($i, $x, $y, mt_rand(0, 0xFFFFFF));
                 }
             }

@@ -19,10 +19,11 @@ use Impa\Tests\Support\Sketch;
 const TEAL = 0x2F8F86;
 const CREAM = 0xF2D8A0;
 const DARK = 0x1C1820;
-const SIDE = 720;
+/** Of a sheet, square. */
+const SIDE = 460;
 
 /** A creature 180 px tall about x: a teal body 80 wide and 60 deep, a cream head 90 wide and 70 deep, feet, and a tail behind. */
-function from(Sketch $sheet, string $view, float $x, float $y = 400): Sketch
+function from(Sketch $sheet, string $view, float $x, float $y = 230): Sketch
 {
     $way = match ($view) {
         'left' => -1,
@@ -86,7 +87,7 @@ it('tells the views of one character apart, in any order', function (array $view
 it('makes the front the figure, as deep as the side shows, with what is on the back', function () {
     $seen = Breakdown::of(sheet(['front', 'left', 'back'])->png(), 180.0);
     $parts = array_column($seen->document['parts'], null, 'key');
-    $alone = Breakdown::of(from(new Sketch(SIDE), 'front', 360)->png(), 180.0)->document;
+    $alone = Breakdown::of(from(new Sketch(SIDE), 'front', 230)->png(), 180.0)->document;
     foreach ($alone['parts'] as $part) {
         expect($parts[$part['key']]['shape']['widthMm'])->toEqualWithDelta($part['shape']['widthMm'], 2.5);
     }
@@ -116,9 +117,9 @@ it('makes the front the figure, as deep as the side shows, with what is on the b
 it('asks where it is not sure: two of a kind, two characters, one of two heights', function (int $case) {
     $sheet = from(new Sketch(SIDE), 'front', 120);
     $sheet = match ($case) {
-        0 => from($sheet, 'front', 420),
-        1 => $sheet->oval(420, 400, 120, 180, 0xB04A50)->oval(400, 360, 12, 12, DARK),
-        2 => $sheet->oval(420, 460, 60, 60, TEAL)->oval(420, 400, 70, 64, CREAM),
+        0 => from($sheet, 'front', 340),
+        1 => $sheet->oval(340, 230, 120, 180, 0xB04A50)->oval(320, 190, 12, 12, DARK),
+        2 => $sheet->oval(340, 290, 60, 60, TEAL)->oval(340, 230, 70, 64, CREAM),
     };
     expect(told($sheet))->toBe([]);
 })->with([0, 1, 2]);
