@@ -53,6 +53,18 @@ final readonly class Covering
         );
     }
 
+    /** How many loops, tufts or locks show along a rim of so many mm, standing as far apart there as all over. */
+    public function alongRim(float $rimMm): float
+    {
+        return $rimMm / 10 * sqrt($this->perCm2);
+    }
+
+    /** How many stand on a square centimetre where so many show along a rim of so many mm. */
+    public static function perCm2Of(int $alongRim, float $rimMm): float
+    {
+        return (10 * $alongRim / $rimMm) ** 2;
+    }
+
     public static function felt(): self
     {
         return self::of(CoveringWay::Felt);

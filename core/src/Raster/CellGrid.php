@@ -69,6 +69,15 @@ final readonly class CellGrid
         return $y * $this->width + $x;
     }
 
+    /** @return array{float, float} the middle of a cell in pixels, y up */
+    public function middlePx(int $cell): array
+    {
+        return [
+            $this->left + ($cell % $this->width - 0.5) * $this->pxPerCell,
+            -$this->top - (intdiv($cell, $this->width) - 0.5) * $this->pxPerCell,
+        ];
+    }
+
     /**
      * What a map of the picture says at the middle of every cell; the blob's own cells say nothing, the rim is ground.
      *

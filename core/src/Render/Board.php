@@ -69,7 +69,8 @@ final class Board
         $inside = $ledger->wool[$part->key]->inside;
         $pieces = $part->placements();
         // A twin stands mirrored across the picture: seen along it both are the same.
-        $side = self::rounded(Silhouette::of($pieces[0], Side::Right));
+        $seen = static fn (Placement $p, Side $from): array => self::rounded(Tufts::along($part, Silhouette::of($p, $from)));
+        $side = $seen($pieces[0], Side::Right);
 
         return [
             // An empty list would read as no object at all.
@@ -80,7 +81,7 @@ final class Board
             'joinBy' => $part->joinBy->value,
             'covering' => ['way' => $part->covering->way->value] + array_filter(get_object_vars($part->covering), is_float(...)),
             'pieces' => array_map(
-                static fn (Placement $p): array => ['front' => self::rounded(Silhouette::of($p, Side::Front)), 'side' => $side],
+                static fn (Placement $p): array => ['front' => $seen($p, Side::Front), 'side' => $side],
                 $pieces,
             ),
             'inside' => $inside === null ? [] : self::rounded(Silhouette::of($part->shaped($inside)->placements()[0], Side::Front)),

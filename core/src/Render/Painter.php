@@ -106,7 +106,10 @@ final class Painter
             [$right, $up] = $from->see(...$piece->at);
             $layers[] = [
                 $figure->colours[$piece->part->colour]->srgb,
-                array_map(static fn (array $loop): array => self::moved($loop, $right, $up), Silhouette::of($piece, $from)),
+                array_map(
+                    static fn (array $loop): array => self::moved($loop, $right, $up),
+                    Tufts::along($piece->part, Silhouette::of($piece, $from)),
+                ),
             ];
             foreach ($figure->detailsOn($piece->part->key) as $detail) {
                 foreach (DetailPiece::all($detail, $piece) as $detailPiece) {

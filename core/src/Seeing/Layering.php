@@ -87,6 +87,10 @@ final class Layering
                 }
                 imagefilledpolygon($image, $points, $number + 1);
             }
+            // Teeth are seen where they were drawn: which way each tuft stands the shape does not say.
+            foreach ($piece->fringe === null ? [] : $piece->blob->pixels as $pixel => $_) {
+                imagesetpixel($image, $pixel % $regions->width, intdiv($pixel, $regions->width), $k + 1);
+            }
         }
         $seen = [];
         for ($y = 0; $y < $height; $y++) {

@@ -29,6 +29,7 @@ final class Piece
     /**
      * @param  Region  $region  what is seen of it, colour included
      * @param  float  $neckPx  width of the neck at which it was cut off; 0 where it was not
+     * @param  ?Fringe  $fringe  of a saw-toothed rim, where tufts make it; the shape is then the body's within it
      * @param  int  $colours  how many colours its own ground was seen in, when it is one body in several
      */
     public function __construct(
@@ -37,6 +38,7 @@ final class Piece
         public Fit $fit,
         public readonly float $neckPx,
         public readonly int $colours,
+        public readonly ?Fringe $fringe = null,
     ) {
     }
 }

@@ -52,6 +52,13 @@ final class Reasons
                 $share,
             ),
         };
+        if ($piece->fringe !== null) {
+            $said[] = sprintf(
+                'its %d teeth are tufts that stand %.0f mm out',
+                count($piece->fringe->tips),
+                $piece->fringe->beyondPx($fit) * $mmPerPx,
+            );
+        }
         if ($piece->isPartlyHidden) {
             $said[] = 'it goes on behind its neighbours by guess';
         }

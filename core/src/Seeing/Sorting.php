@@ -21,6 +21,9 @@ final readonly class Sorting
     /** Pieces below this share of the figure are taken as they are seen: completing them would show little. */
     private const WORTH_COMPLETING = 0.004;
 
+    /** A simple shape covers so much of the body within a saw-toothed rim, or that takes an outline of its own. */
+    private const BODY = 0.9;
+
     /** A piece may go on behind others when such a share of its edge runs along them. */
     private const HIDDEN_EDGE = 0.08;
 
@@ -54,10 +57,12 @@ final readonly class Sorting
             $bases = array_slice($bases, 0, self::MOST_PIECES, true);
         }
         $figure = count(array_filter($regions->map, static fn (int $r): bool => $r >= 0));
-        $cut = [];
+        $cut = $fringes = [];
         foreach ($bases as $i => $_) {
             $progress(0.3 + (0.3 * count($cut)) / count($bases));
-            $cut[$i] = Lobes::of(Blob::of($carrying->wholes[$i], $regions->width), $regions->map, self::LEAST_LOBE * $figure);
+            $whole = Blob::of($carrying->wholes[$i], $regions->width);
+            $fringes[$i] = $whole->area() > self::WORTH_COMPLETING * $figure ? Fringe::of($whole) : null;
+            $cut[$i] = $fringes[$i] === null ? Lobes::of($whole, $regions->map, self::LEAST_LOBE * $figure) : [new Lobe($whole, 0.0)];
         }
         $lobes = $base = [];
         foreach (TwinCuts::alike($cut, $bases) as $i => $own) {
@@ -82,11 +87,11 @@ final readonly class Sorting
         foreach ($lobes as $k => $lobe) {
             $progress(0.6 + (0.4 * $k) / count($lobes));
             $hidden = $seen[$k]->area > self::WORTH_COMPLETING * $figure && self::edgeAlongOthers($seen[$k]) > self::HIDDEN_EDGE;
-            $fit = Fitting::best($lobe->blob, $map, $hidden);
+            [$fit, $fringe] = self::fitted($lobe->blob, $fringes[$base[$k]], $map, $hidden);
             if ($hidden) {
-                $fit = Completion::of($fit, $lobe->blob, $k, $map, $areas);
+                $fit = Completion::of($fit, $fringe->body ?? $lobe->blob, $k, $map, $areas);
             }
-            $pieces[$k] = new Piece($seen[$k], $lobe->blob, $fit, $lobe->neckPx, $colours[$k]);
+            $pieces[$k] = new Piece($seen[$k], $lobe->blob, $fit, $lobe->neckPx, $colours[$k], $fringe);
             $pieces[$k]->isPartlyHidden = $hidden;
         }
         uasort($pieces, static fn (Piece $a, Piece $b): int => $b->blob->area() <=> $a->blob->area());
@@ -97,6 +102,25 @@ final readonly class Sorting
         }
 
         return new self($pieces, $map, $marks, $notices, $dropped);
+    }
+
+    /**
+     * What is saw-toothed is a simple shape with tufts round it where one covers its body; teeth that tufts would not make, and a body
+     * that is not simple, take an outline of their own.
+     *
+     * @param  list<int>  $map
+     * @return array{Fit, ?Fringe}
+     */
+    private static function fitted(Blob $blob, ?Fringe $fringe, array $map, bool $hidden): array
+    {
+        if ($fringe !== null && $fringe->isOfTufts) {
+            $fit = Fitting::simple($fringe->body, $map, $hidden);
+            if ($fit->overlap >= self::BODY) {
+                return [$fit, $fringe];
+            }
+        }
+
+        return [Fitting::best($blob, $map, $hidden), null];
     }
 
     /** @param  list<Mark>  $more */

@@ -88,7 +88,7 @@ final class Synthesis
         return [$seen->scene->pieces, $sorting->withMarksMoved($seen->gone)];
     }
 
-    /** @return list<int> pieces that are thick enough to be told by cells: not whiskers */
+    /** @return list<int> pieces that are thick enough to be told by cells, not whiskers; and whose shape is all that is seen of them */
     private function coarse(): array
     {
         $least = self::THICK * $this->scene->cellPx;
@@ -96,7 +96,9 @@ final class Synthesis
         return array_keys(
             array_filter(
                 $this->scene->pieces,
-                static fn (Piece $p): bool => $p->fit->kind !== ShapeKind::Cord && min($p->fit->widthPx, $p->fit->heightPx) >= $least,
+                static fn (Piece $p): bool => $p->fit->kind !== ShapeKind::Cord
+                    && $p->fringe === null
+                    && min($p->fit->widthPx, $p->fit->heightPx) >= $least,
             ),
         );
     }

@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace Impa\Seeing;
 
 use Impa\Colour\ColourWords;
+use Impa\Geometry\Polygon;
 use Impa\Material\CoreMaterial;
+use Impa\Material\Covering;
+use Impa\Material\CoveringWay;
 use Impa\Raster\Blob;
 use Impa\Raster\ConnectedComponents;
 use Impa\Raster\Contour;
@@ -141,6 +144,14 @@ final readonly class Writing
             'finish' => 'smooth',
             'seen' => Reasons::ofPiece($piece, $this->pieces, $this->mmPerPx),
         ];
+        if ($piece->fringe !== null) {
+            $rim = $this->mm(Polygon::perimeter($piece->fit->outlinePx()[0]));
+            $part['covering'] = [
+                'way' => CoveringWay::Tufts->value,
+                'lengthMm' => $this->size($piece->fringe->beyondPx($piece->fit)),
+                'perCm2' => round(Covering::perCm2Of(count($piece->fringe->tips), $rim), 2),
+            ];
+        }
         if ($piece->joinTo >= 0) {
             $part['join'] = [
                 'to' => $this->pieces[$piece->joinTo]->key,
