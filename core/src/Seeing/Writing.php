@@ -73,6 +73,7 @@ final readonly class Writing
         $details = $this->details();
         $used = [...array_column($parts, 'colour'), ...array_column($details, 'colour')];
         $colours = $named = [];
+        $shades = Shades::of($this->raster, $this->flat);
         foreach ($this->flat->colours as $i => $colour) {
             if (in_array(self::colourKey($i), $used, true)) {
                 $word = ColourWords::of($colour);
@@ -81,7 +82,7 @@ final readonly class Writing
                     'key' => self::colourKey($i),
                     'name' => $named[$word] === 1 ? $word : $word.' '.$named[$word],
                     'hex' => $colour->toHex(),
-                ];
+                ] + ($shades[$i] === [] ? [] : ['shades' => $shades[$i]]);
             }
         }
         $own = $this->raster->ownPerPx();

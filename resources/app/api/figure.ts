@@ -61,6 +61,35 @@ export interface Colour {
   name?: string
   hex: string
   /**
+   * darker and lighter places of it in the drawing, which are one wool with it, by their shares of the colour
+   *
+   * @maxItems 2
+   */
+  shades?:
+    | []
+    | [
+        {
+          name: string
+          hex: string
+          share: number
+          [k: string]: unknown
+        }
+      ]
+    | [
+        {
+          name: string
+          hex: string
+          share: number
+          [k: string]: unknown
+        },
+        {
+          name: string
+          hex: string
+          share: number
+          [k: string]: unknown
+        }
+      ]
+  /**
    * what it is felted from, by the wools' names in the stash; the nearest wool where it is missing
    *
    * @maxItems 3

@@ -13,6 +13,7 @@ const open = ref(false)
 const colours = computed(() => supply.supply?.matches ?? [])
 const nearnessWord = (m: Match) =>
   m.shares.length ? `${m.nearness} (${m.difference.toFixed(1)})` : 'nothing like it in the stash'
+const shadesOf = (colour: string) => figure.document?.colours.find((c) => c.key === colour)?.shades ?? []
 const gramsOf = (colour: string) =>
   supply.supply?.needs.filter((n) => n.colours.includes(colour)).reduce((sum, n) => sum + n.g, 0) ?? 0
 
@@ -53,6 +54,13 @@ const nearest = (key: string) =>
         <p v-else class="different">
           {{ m.gone.length ? `${m.gone.join(', ')} is not in the stash any more` : nearnessWord(m) }}. Mix it, or buy
           it.
+        </p>
+        <p v-if="shadesOf(m.colour).length" class="quiet">
+          Shaded:
+          <span v-for="s in shadesOf(m.colour)" :key="s.hex" class="shade">
+            <i aria-hidden="true" :style="{ background: s.hex }" />{{ s.name.toLowerCase() }} on
+            {{ (100 * s.share).toFixed(0) }} %
+          </span>
         </p>
       </div>
       <div class="row acts">
@@ -99,6 +107,18 @@ const nearest = (key: string) =>
 }
 .what p {
   font-size: 0.92rem;
+}
+.shade {
+  margin-right: 0.7em;
+  white-space: nowrap;
+}
+.shade i {
+  display: inline-block;
+  width: 0.9em;
+  height: 0.9em;
+  margin-right: 0.3em;
+  border-radius: 50%;
+  vertical-align: -0.1em;
 }
 .same,
 .near {

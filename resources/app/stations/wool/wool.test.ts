@@ -312,6 +312,14 @@ describe('colours', () => {
     expect(text()).toContain('Fur and Ink differ by 40')
   })
 
+  it('say what they are shaded with in the drawing', async () => {
+    await at(ColourMixes, supply())
+    expect(text()).not.toContain('Shaded')
+    table.figure.change((d) => (d.colours[0]!.shades = [{ name: 'Dark violet', hex: '#3a2050', share: 0.213 }]))
+    await nextTick()
+    expect(text().replace(/\s+/g, ' ')).toContain('Shaded: dark violet on 21 %')
+  })
+
   it('name a wool that is gone, and go back to the nearest on demand', async () => {
     await at(ColourMixes, supply({ matches: [match({ isChosen: true, shares: [], gone: ['Old teal'] })] }))
     expect(text()).toContain('Old teal is not in the stash any more')
