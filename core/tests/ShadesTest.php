@@ -23,7 +23,7 @@ function disc(callable $colour, float $shades = 0.2): array
         for ($y = 0; $y < 200; $y++) {
             for ($x = 0; $x < 200; $x++) {
                 $far = hypot($x - 100, $y - 100) / 80;
-                [$r, $g, $b] = $far < 1 ? array_map(static fn (float $c): int => (int) max(0, min(255, $c)), $colour($far)) : [255, 255, 255];
+                [$r, $g, $b] = $far < 1 ? array_map(static fn (float $c): int => (int) min(255, $c), $colour($far)) : [255, 255, 255];
                 imagesetpixel($image, $x, $y, $r << 16 | $g << 8 | $b);
             }
         }

@@ -7,6 +7,9 @@ namespace Impa\Material;
 /** How a part is covered, with its numbers: common ones where the felter gave none (house priors). Immutable. */
 final readonly class Covering
 {
+    /** Fewest and most loops, tufts or locks on a square centimetre (formats/impa-figure-1.schema.json). */
+    public const PER_CM2 = [0.1, 200.0];
+
     /**
      * @param  float  $lengthMm  height of a loop, length of a tuft, lock or hair from the fold to its end
      * @param  float  $perCm2  loops, tufts or locks on a square centimetre
@@ -59,10 +62,10 @@ final readonly class Covering
         return $rimMm / 10 * sqrt($this->perCm2);
     }
 
-    /** How many stand on a square centimetre where so many show along a rim of so many mm. */
+    /** How many stand on a square centimetre where so many show along a rim of so many mm, as far as that goes. */
     public static function perCm2Of(int $alongRim, float $rimMm): float
     {
-        return (10 * $alongRim / $rimMm) ** 2;
+        return max(self::PER_CM2[0], min(self::PER_CM2[1], (10 * $alongRim / $rimMm) ** 2));
     }
 
     public static function felt(): self

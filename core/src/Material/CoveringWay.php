@@ -52,7 +52,7 @@ enum CoveringWay: string
             'most' => $most,
         ];
         $length = $field('lengthMm', 'Length', 'mm', 0.3, 2000.0);
-        $perCm2 = $field('perCm2', 'On a cm²', '', 0.1, 200.0);
+        $perCm2 = $field('perCm2', 'On a cm²', '', ...Covering::PER_CM2);
         $mgEach = $field('mgEach', 'Each weighs', 'mg', 0.1, 5000.0);
         $ribbon = $field('ribbonMm', 'Ribbon', 'mm', 0.3, 2000.0);
 
