@@ -76,7 +76,7 @@ it('takes depths and places forwards from a side picture, and keeps widths and h
             0x3060B0,
         );
     });
-    $view = SideView::of($figure, $side, $facesLeft);
+    $view = SideView::of($figure, Breakdown::of($side, $figure->heightMm)->figure(), $facesLeft);
     $after = Figure::fromDocument($view->document)->parts;
     $scale = $before['body']->solid->size()->heightMm / 60;
     expect($after['body']->solid->size()->depthMm / $scale)
@@ -99,7 +99,7 @@ it('takes depths and places forwards from a side picture, and keeps widths and h
 it('knows a nose that stands out from aside for the detail that it is in front', function () {
     $read = static fn (string $name): string => (string) file_get_contents(__DIR__.'/../../demo/'.$name);
     $figure = Breakdown::of($read('lanto.png'), 100.0)->figure();
-    $view = SideView::of($figure, $read('lanto-side.png'), true);
+    $view = SideView::of($figure, Breakdown::of($read('lanto-side.png'), 100.0)->figure(), true);
     expect(array_keys(Figure::fromDocument($view->document)->parts))
         ->toBe(array_keys($figure->parts))
         ->and(implode(' ', $view->notices))

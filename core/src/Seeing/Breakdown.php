@@ -56,7 +56,28 @@ final readonly class Breakdown
         $raster = Grain::smoothed($photo);
         $progress('Telling the figure from the background', 0.1);
         $whole = Background::of($raster, $wishes->strokes);
-        $figures = Figures::of($whole, $raster->width);
+
+        $picture = [$photo, $raster, $whole, Figures::of($whole, $raster->width)];
+
+        return self::looked($picture, $wishes, $progress, $name, $file, hash('sha256', $bytes));
+    }
+
+    /**
+     * Looks at one of the figures that stand on a picture, or at all as one; of a turnaround sheet at its front, then at the others.
+     *
+     * @param  array{Raster, Raster, Background, Figures}  $picture  as decoded, smoothed, its figures told from the background and counted
+     * @param  callable(string $doing, float $share): void  $progress
+     * @param  string  $hash  of the picture's file
+     */
+    private static function looked(
+        array $picture,
+        Wishes $wishes,
+        callable $progress,
+        string $name = 'New figure',
+        string $file = '',
+        string $hash = '',
+    ): self {
+        [$photo, $raster, $whole, $figures] = $picture;
         if ($wishes->figure > count($figures->boxes)) {
             throw PictureRefused::noSuchFigure($wishes->figure, count($figures->boxes));
         }
@@ -102,7 +123,8 @@ final readonly class Breakdown
             isTurned: $isTurned,
         );
 
-        [$document, $said] = OtherSides::of($writer->document($name, $file), $views, $bytes, $wishes, $told);
+        $look = static fn (int $figure, callable $onwards): Figure => self::looked($picture, $wishes->ofFigure($figure), $onwards)->figure();
+        [$document, $said] = OtherSides::of($writer->document($name, $file), $views, $look, $hash, $told);
 
         return new self(
             $document,

@@ -12,12 +12,12 @@ final class OtherSides
     /**
      * @param  array<string, mixed>  $document  that the front became
      * @param  list<View>  $views  of the figures on the sheet, from the left; none where it is no such sheet
-     * @param  string  $bytes  the sheet's file
-     * @param  Wishes  $wishes  as the front was looked at
+     * @param  callable(int $figure, callable $progress): Figure  $look  at one of the figures, counted from 1, as the front was looked at
+     * @param  string  $hash  of the sheet's file
      * @param  callable(string $doing, float $share): void  $progress  as of Breakdown
      * @return array{array<string, mixed>, list<string>} the document, and what is to be said of it
      */
-    public static function of(array $document, array $views, string $bytes, Wishes $wishes, callable $progress): array
+    public static function of(array $document, array $views, callable $look, string $hash, callable $progress): array
     {
         $others = array_filter($views, static fn (View $v): bool => ! in_array($v, [View::Front, View::None], true));
         if ($others === []) {
@@ -29,14 +29,14 @@ final class OtherSides
         $done = 0;
         foreach ($others as $n => $view) {
             $done++;
-            $one = $wishes->ofFigure($n + 1);
             $onwards = static fn (string $doing, float $share) => $progress(
                 ($view === View::Back ? 'The back: ' : 'The side: ').lcfirst($doing),
                 ($done + $share) / (count($others) + 1),
             );
+            $other = $look($n + 1, $onwards);
             $seen = $view === View::Back
-                ? BackView::of($figure, Breakdown::of($bytes, $one, progress: $onwards)->figure())
-                : SideView::of($figure, $bytes, $view === View::Left, $file, hash('sha256', $bytes), $one, $onwards);
+                ? BackView::of($figure, $other)
+                : SideView::of($figure, $other, $view === View::Left, $file, $hash);
             $figure = Figure::fromDocument($seen->document);
             array_push($notices, ...$seen->notices);
         }

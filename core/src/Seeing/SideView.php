@@ -11,7 +11,6 @@ use Impa\Figure\Figure;
 use Impa\Figure\Overlap;
 use Impa\Figure\Part;
 use Impa\Geometry\Box;
-use Impa\Raster\PictureRefused;
 use stdClass;
 
 /**
@@ -41,23 +40,17 @@ final readonly class SideView
     }
 
     /**
-     * @param  string  $bytes  the drawing's file
+     * @param  Figure  $seen  what is seen from there, broken down by itself at the same height
      * @param  bool  $facesLeft  whether the character looks to the left: seen from its right, as the strip shows it
-     * @param  ?Wishes  $wishes  how it is looked at, such as one figure of a sheet; as any drawing where that is not said
-     * @param  ?callable(string, float): void  $progress  as of Breakdown
-     *
-     * @throws PictureRefused if it is no usable picture
+     * @param  string  $file  the drawing's
      */
     public static function of(
         Figure $figure,
-        string $bytes,
+        Figure $seen,
         bool $facesLeft,
         string $file = '',
         string $hash = '',
-        ?Wishes $wishes = null,
-        ?callable $progress = null,
     ): self {
-        $seen = Breakdown::of($bytes, $wishes ?? $figure->heightMm, progress: $progress)->figure();
         $way = $facesLeft ? -1.0 : 1.0;
         $found = $missing = $taken = [];
         foreach ($figure->parts as $key => $part) {
