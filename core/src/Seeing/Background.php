@@ -62,6 +62,16 @@ final readonly class Background
 
     private const OPEN = 0.12;
 
+    /** A sheet's border is plain along this share of it at least; it is looked for so far within the picture, as shares of its side. */
+    private const SHEET = 0.9;
+
+    private const WITHIN = [0.06, 0.12, 0.18];
+
+    /** A sheet on a table that shows all round is so light (L), and so much lighter than the table. */
+    private const PALE = 80.0;
+
+    private const PALER = 12.0;
+
     /** Share of border pixels that must be plain for the background to be trusted. */
     private const PLAIN = 0.6;
 
@@ -155,18 +165,39 @@ final readonly class Background
         );
     }
 
-    /** @return list<int> */
-    private static function border(Raster $raster): array
+    /** @return list<int> the pixels along a picture's border, or along a frame so many pixels within it */
+    private static function border(Raster $raster, int $within = 0): array
     {
         $border = [];
-        for ($x = 0; $x < $raster->width; $x++) {
-            array_push($border, $x, ($raster->height - 1) * $raster->width + $x);
+        [$right, $bottom] = [$raster->width - 1 - $within, $raster->height - 1 - $within];
+        for ($x = $within; $x <= $right; $x++) {
+            array_push($border, $within * $raster->width + $x, $bottom * $raster->width + $x);
         }
-        for ($y = 1; $y < $raster->height - 1; $y++) {
-            array_push($border, $y * $raster->width, ($y + 1) * $raster->width - 1);
+        for ($y = $within + 1; $y < $bottom; $y++) {
+            array_push($border, $y * $raster->width + $within, $y * $raster->width + $right);
         }
 
         return $border;
+    }
+
+    /**
+     * The paper as the border shows it; but where that is not plain, or darker than a pale frame within, it shows a table beyond the sheet.
+     *
+     * @param  list<int>  $border
+     */
+    private static function paper(Raster $raster, array $border): Paper
+    {
+        $paper = Paper::of($raster, $border);
+        $isOne = $paper->isPlain() && $paper->share >= self::SHEET;
+        $pale = $isOne ? max(self::PALE, $paper->colour()->l + self::PALER) : 0.0;
+        foreach ($pale > 100.0 ? [] : self::WITHIN as $share) {
+            $inner = Paper::of($raster, self::border($raster, (int) ($share * min($raster->width, $raster->height))));
+            if ($inner->isPlain() && $inner->share >= self::SHEET && $inner->colour()->l >= $pale) {
+                return $inner;
+            }
+        }
+
+        return $paper;
     }
 
     /**
@@ -175,9 +206,11 @@ final readonly class Background
      */
     private static function flooded(Raster $raster, array $border): array
     {
-        $paper = Paper::of($raster, $border);
+        $paper = self::paper($raster, $border);
         $off = $paper->off($raster);
         $isPaper = array_map($paper->isPaper(...), $off);
+        $isPaper = self::also(PaperLines::of($isPaper, $raster->width), $isPaper);
+        $isPaper = self::also(SheetEdge::beyond($isPaper, $raster->width), $isPaper);
         $figure = array_fill(0, count($isPaper), true);
         $soft = $open = [];
         foreach ($border as $i) {
@@ -218,6 +251,20 @@ final readonly class Background
         }
 
         return [array_values($figure), $paper];
+    }
+
+    /**
+     * @param  array<int, true>  $more
+     * @param  list<bool>  $isPaper
+     * @return list<bool>
+     */
+    private static function also(array $more, array $isPaper): array
+    {
+        foreach ($more as $pixel => $_) {
+            $isPaper[$pixel] = true;
+        }
+
+        return array_values($isPaper);
     }
 
     /**

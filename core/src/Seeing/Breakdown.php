@@ -123,7 +123,9 @@ final readonly class Breakdown
             isTurned: $isTurned,
         );
 
-        $look = static fn (int $figure, callable $onwards): Figure => self::looked($picture, $wishes->ofFigure($figure), $onwards)->figure();
+        $look = static function (int $figure, callable $onwards) use ($picture, $wishes): Figure {
+            return self::looked($picture, $wishes->ofFigure($figure), $onwards)->figure();
+        };
         [$document, $said] = OtherSides::of($writer->document($name, $file), $views, $look, $hash, $told);
 
         return new self(
