@@ -20,6 +20,7 @@ function variants(): array
         'small' => static fn (GdImage $clean): string => png(imagescale($white($clean), 160, -1, IMG_BICUBIC) ?: $clean),
         'tinted' => static fn (GdImage $clean): string => png(onPaper($clean, static fn (): array => [236, 222, 190])),
         'darkening' => static fn (GdImage $clean): string => png(onPaper($clean, darkening(imagesx($clean)))),
+        'ruled' => static fn (GdImage $clean): string => png(onPaper($clean, ruled(...))),
         'grain' => static fn (GdImage $clean): string => png(grained($white($clean), 7.0)),
         'photo' => static fn (GdImage $clean): string => jpeg(grained(onPaper($clean, darkening(imagesx($clean))), 4.0), 70),
         'leaning' => static fn (GdImage $clean): string => png(leaning($clean)),
@@ -49,6 +50,12 @@ function jpeg(GdImage $image, int $quality): string
     imagejpeg($image, null, $quality);
 
     return (string) ob_get_clean();
+}
+
+/** @return array{float, float, float} white paper with blue lines, which climb a little from left to right */
+function ruled(int $x, int $y): array
+{
+    return fmod($y + 0.012 * $x, 30.0) < 2.0 ? [168, 196, 224] : PAPER;
 }
 
 /** @return callable(int, int): array{float, float, float} white paper, a quarter darker from one corner to the other */
