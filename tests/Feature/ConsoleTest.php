@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Console;
 
+use Opis\JsonSchema\Validator;
 use Symfony\Component\Process\Process;
 
 /** @return array{int, string, string} exit, standard output, standard error of the real command */
@@ -81,6 +82,8 @@ it('refuses bad input in a line, without a stack trace', function (array $words,
     [['impa:breakdown', 'demo/lanto.png', '--height=3'], '10 and 2000'],
     [['impa:breakdown', 'demo/lanto.png', '--height=100', '--out=/nowhere/at/all.json'], 'cannot be written'],
     [['impa:plan', 'demo/lanto.png'], 'not readable as JSON'],
+    [['impa:balance', 'demo/lanto.png'], 'not readable as JSON'],
+    [['impa:balance', 'demo/lanto.impa.json', '--stash=nowhere.csv'], 'nowhere.csv: this file is not there'],
     [['impa:plan', 'composer.json'], '/format: This is missing.'],
     [['impa:render', 'demo/lanto.impa.json'], '--out: say which PNG'],
     [['impa:render', 'demo/lanto.impa.json', '--view=inside', '--out=/tmp/x.png'], '--view'],
@@ -90,10 +93,24 @@ it('refuses bad input in a line, without a stack trace', function (array $words,
     [['impa:render', 'demo/lanto.impa.json', '--ground=red', '--out=/tmp/x.png'], 'not a colour'],
 ]);
 
+it('says how each demo figure stands, by the schema', function (string $name) {
+    [$exit, $out] = impa('impa:balance', "demo/{$name}.impa.json");
+    $sheet = json_decode($out);
+    $validator = new Validator;
+    $schema = json_decode((string) file_get_contents(base_path('formats/impa-balance-1.schema.json')));
+    expect($exit)->toBe(0)->and($validator->validate($sheet, $schema)->isValid())->toBeTrue();
+    [, $plan] = impa('impa:plan', "demo/{$name}.impa.json");
+    // Both doors tell the same.
+    expect($sheet->tipDeg)->toEqualWithDelta(json_decode($plan)->balance->tipDeg, 0.006)
+        ->and($sheet->massG)->toEqualWithDelta(json_decode($plan)->balance->massG, 0.006)
+        ->and(min(array_column($sheet->rose, 'tipDeg')))->toEqualWithDelta($sheet->tipDeg, 0.1)
+        ->and($sheet->cures)->not->toBeEmpty();
+})->with(['bobbin', 'lanto', 'sorrel']);
+
 it('has help for every command', function (string $command) {
     [$exit, $out] = impa($command, '--help');
     expect($exit)->toBe(0)->and($out)->toContain('Usage');
-})->with(['impa:breakdown', 'impa:plan', 'impa:render', 'impa:check', 'impa:demo']);
+})->with(['impa:balance', 'impa:breakdown', 'impa:plan', 'impa:render', 'impa:check', 'impa:demo']);
 
 describe('impa:cards', function () {
     it('writes size cards as PDF and as SVG, told by the file\'s ending', function () {

@@ -17,9 +17,24 @@ final readonly class Balance
 
     public const TOUCHY_DEG = 10.0;
 
-    /** @param  array{float, float, float}  $centreMm the centre of mass */
+    /** Weight that is hidden in the base lies so far above the table, in mm; it is tried in so many steps up to the figure's own. */
+    public const LOW_MM = 4.0;
+
+    private const WEIGHT_STEPS = 20;
+
+    /** Directions of the rose lie so far apart. */
+    private const EVERY_DEG = 5;
+
+    /** What hangs is felt for its skin this closely, in mm. */
+    private const CLOSELY_MM = 0.25;
+
+    /**
+     * @param  array<string, float>  $gOf  by part, a pair's both pieces
+     * @param  array{float, float, float}  $centreMm the centre of mass
+     */
     private function __construct(
-        private Figure $figure,
+        public Figure $figure,
+        private array $gOf,
         public float $massG,
         public array $centreMm,
         public Footprint $footprint,
@@ -37,10 +52,12 @@ final readonly class Balance
             }
         }
         $mass = 0.0;
+        $gOf = [];
         $moment = [0.0, 0.0, 0.0];
         foreach ($figure->parts as $key => $part) {
             $g = $ledger->wool[$key]->finishedG() + ($onPart[$key] ?? 0.0);
             $middle = $ledger->wool[$key]->middleOfMass();
+            $gOf[(string) $key] = $g * $part->count();
             foreach ($part->placements() as $placement) {
                 $mass += $g;
                 foreach ($placement->place(...$middle) as $axis => $mm) {
@@ -50,13 +67,13 @@ final readonly class Balance
         }
         $centre = $mass > 0.0 ? [$moment[0] / $mass, $moment[1] / $mass, $moment[2] / $mass] : [0.0, 0.0, 0.0];
 
-        return new self($figure, $mass, $centre, Footprint::of($figure));
+        return new self($figure, $gOf, $mass, $centre, Footprint::of($figure));
     }
 
     /** Lean in degrees at which it tips over its nearest edge; negative where it falls at once. */
     public function tipDeg(): float
     {
-        return self::angleDeg($this->footprint, $this->centreMm);
+        return self::leanDeg($this->footprint, $this->centreMm);
     }
 
     /** Whether it needs to stand on its own at all. */
@@ -78,7 +95,7 @@ final readonly class Balance
     /** The flattening of the base, in whole mm, from which it stands firmly; 0 where no sensible one does. */
     public function flattenMm(): float
     {
-        $isFirm = fn (int $mm): bool => self::angleDeg($this->footprint->flattened($mm), $this->centreMm) >= self::TOUCHY_DEG;
+        $isFirm = fn (int $mm): bool => self::leanDeg($this->footprint->flattened($mm), $this->centreMm) >= self::TOUCHY_DEG;
         [$low, $high] = [2, (int) floor(Footprint::mostMm($this->figure->heightMm))];
         if (! $isFirm($high)) {
             return 0.0;
@@ -93,28 +110,151 @@ final readonly class Balance
     }
 
     /**
-     * Grams to hide low in the middle of the base so that it stands firmly; 0 where even the
-     * figure's own weight again would not do.
+     * Grams to hide low in the base so that it stands firmly; 0 where even the figure's own weight again would not do.
+     *
+     * @param  ?array{float, float}  $at  x and z; the middle of the footprint where none is said
      */
-    public function weightLowG(): float
+    public function weightLowG(?array $at = null): float
     {
-        [$x, $z] = $this->footprint->middle();
-        $low = [$x, $this->footprint->tableMm + 4.0, $z];
-        for ($share = 0.05; $share <= 1.0; $share += 0.05) {
-            $centre = [];
-            foreach ($this->centreMm as $axis => $mm) {
-                $centre[] = ($mm + $share * $low[$axis]) / (1 + $share);
-            }
-            if (self::angleDeg($this->footprint, $centre) >= self::TOUCHY_DEG) {
-                return $share * $this->massG;
+        for ($k = 1; $k <= self::WEIGHT_STEPS; $k++) {
+            $g = $this->massG * $k / self::WEIGHT_STEPS;
+            if ($this->tipWithDeg($g, $at ?? $this->footprint->middle(), self::LOW_MM) >= self::TOUCHY_DEG) {
+                return $g;
             }
         }
 
         return 0.0;
     }
 
-    /** @param  non-empty-list<float>  $centre */
-    private static function angleDeg(Footprint $footprint, array $centre): float
+    /**
+     * The lean at which it tips with more weight in it (Archimedes' law of the lever).
+     *
+     * @param  array{float, float}  $at  x and z
+     * @param  float  $aboveMm  the table
+     */
+    public function tipWithDeg(float $g, array $at, float $aboveMm): float
+    {
+        $centre = [];
+        foreach ([$at[0], $this->footprint->tableMm + $aboveMm, $at[1]] as $axis => $mm) {
+            $centre[] = ($this->massG * $this->centreMm[$axis] + $g * $mm) / ($this->massG + $g);
+        }
+
+        return self::leanDeg($this->footprint, $centre);
+    }
+
+    /**
+     * The lean at which it tips towards each side, all round.
+     *
+     * @return list<array{towardsDeg: int, tipDeg: float}> towards counted from +x to +z; negative where it falls that way at once
+     */
+    public function rose(): array
+    {
+        $rose = [];
+        for ($deg = 0; $deg < 360; $deg += self::EVERY_DEG) {
+            $rose[] = ['towardsDeg' => $deg, 'tipDeg' => $this->tipTowards(deg2rad($deg))];
+        }
+
+        return $rose;
+    }
+
+    /** The side to which it tips first, in degrees from +x to +z, as closely as the rose tells. */
+    public function weakestDeg(): float
+    {
+        $weakest = ['towardsDeg' => 0, 'tipDeg' => INF];
+        foreach ($this->rose() as $side) {
+            $weakest = $side['tipDeg'] < $weakest['tipDeg'] ? $side : $weakest;
+        }
+
+        return (float) $weakest['towardsDeg'];
+    }
+
+    private function tipTowards(float $angle): float
+    {
+        [$x, , $z] = $this->centreMm;
+
+        return rad2deg(atan($this->footprint->reachMm($x, $z, cos($angle), sin($angle)) / $this->aboveMm()));
+    }
+
+    private function aboveMm(): float
+    {
+        return max(0.1, $this->centreMm[1] - $this->footprint->tableMm);
+    }
+
+    /** How hard its table may be shaken before it tips, in shares of gravity: a push of so much sideways leans what it feels as down. */
+    public function shakeG(): float
+    {
+        return max(0.0, tan(deg2rad($this->tipDeg())));
+    }
+
+    /** How far it may stick out over a shelf's edge, whichever side is out, and still take a lean of FALLS_DEG, in mm. */
+    public function shelfMm(): float
+    {
+        $spare = $this->aboveMm() * tan(deg2rad(self::FALLS_DEG));
+
+        return max(0.0, $this->footprint->marginMm($this->centreMm[0], $this->centreMm[2]) - $spare);
+    }
+
+    /** What a part and all that is joined to it weigh, in g. */
+    public function carriedG(string $key): float
+    {
+        $g = $this->gOf[$key] ?? 0.0;
+        foreach ($this->figure->parts as $other => $part) {
+            $g += $part->joinTo === $key && (string) $other !== $key ? $this->carriedG((string) $other) : 0.0;
+        }
+
+        return $g;
+    }
+
+    /**
+     * The place of its skin from which it hangs straight, right above its centre of mass; and how far askew it hangs by its topmost.
+     *
+     * @return array{atMm: array{float, float, float}, askewDeg: float}
+     */
+    public function hang(): array
+    {
+        [$x, $centreY, $z] = $this->centreMm;
+        $top = [$x, $centreY, $z];
+        foreach ($this->figure->parts as $part) {
+            foreach ($part->placements() as $placement) {
+                foreach ($placement->rings() as $ring) {
+                    foreach ($ring as $point) {
+                        $top = $point[1] > $top[1] ? $point : $top;
+                    }
+                }
+            }
+        }
+        $y = $top[1];
+        while ($y > $centreY && ! $this->isFilled($x, $y, $z)) {
+            $y -= self::CLOSELY_MM;
+        }
+
+        return [
+            'atMm' => [$x, max($y, $centreY), $z],
+            'askewDeg' => rad2deg(atan2(hypot($top[0] - $x, $top[2] - $z), max(0.1, $top[1] - $centreY))),
+        ];
+    }
+
+    private function isFilled(float $x, float $y, float $z): bool
+    {
+        foreach ($this->figure->parts as $part) {
+            foreach ($part->placements() as $placement) {
+                [$ownX, $ownY, $ownZ] = $placement->own($x - $placement->at[0], $y - $placement->at[1], $z - $placement->at[2]);
+                $front = $part->solid->frontMm($ownX, $ownY);
+                if (! is_nan($front) && abs($ownZ) <= $front) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * The least lean at which a centre of mass passes the edge of a footprint.
+     *
+     * @param  non-empty-list<float>  $centre
+     */
+    public static function leanDeg(Footprint $footprint, array $centre): float
     {
         $height = max(0.1, $centre[1] - $footprint->tableMm);
 

@@ -79,6 +79,17 @@ final readonly class Footprint
         return $least;
     }
 
+    /** How far it reaches from a point of the table in a direction of length 1 (its support function), in mm; negative on the far side. */
+    public function reachMm(float $x, float $z, float $dx, float $dz): float
+    {
+        $farthest = $this->hull === [] ? 0.0 : -INF;
+        foreach ($this->hull as [$px, $pz]) {
+            $farthest = max($farthest, ($px - $x) * $dx + ($pz - $z) * $dz);
+        }
+
+        return $farthest;
+    }
+
     /** @return array{float, float} its middle, x and z */
     public function middle(): array
     {

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use Illuminate\Console\Command;
+use Impa\Balance\Balance;
+use Impa\Balance\BalanceSheet;
+use Impa\Material\Densities;
+use Impa\Stash\Matching;
+use Impa\Wool\Ledger;
+
+final class BalanceCommand extends Command
+{
+    use ReadsFiles, ReadsStash;
+
+    protected $signature = 'impa:balance
+        {figure : an impa-figure file}
+        {--stash= : a CSV file of wools, whose yarn was weighed by the metre}';
+
+    protected $description = 'How a figure stands: how far it leans to each side before it tips, what cures it, where it hangs straight';
+
+    public function handle(): int
+    {
+        $figure = $this->figure($this->word($this->argument('figure')));
+        $path = $this->word($this->option('stash'));
+        $stash = $path === '' ? [] : $this->stash($path);
+        if ($figure === null || $stash === null) {
+            return 2;
+        }
+        $densities = Densities::house()->withYarns(Matching::yarns(Matching::of($figure, $stash), $stash));
+        $balance = Balance::of(Ledger::of($figure, $densities));
+
+        return $this->give(
+            json_encode(BalanceSheet::of($balance), JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE)."\n",
+            null,
+        );
+    }
+}

@@ -1,0 +1,179 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Balance;
+
+use Impa\Figure\Draft;
+use Impa\Figure\Figure;
+use Impa\Figure\Part;
+
+/**
+ * What makes a top-heavy figure stand firmly, each with the least amount that is enough: a flatter base, weight low on the far side,
+ * washers in the foot, what it carries moved over the base, its feet farther apart (common practice).
+ */
+final class Cures
+{
+    /** A washer of steel weighs so much, in g: 20 mm across, with a hole of 8 mm, 3 mm thick (7.85 g/cm3), and a little less. */
+    public const WASHER_G = 6.0;
+
+    private const MOST_WASHERS = 6;
+
+    /** It lies so far above the table, in mm. */
+    private const WASHER_MM = 2.0;
+
+    /** What is carried moves by this share of the width of what carries it at most, feet by this share of the figure's. */
+    private const FARTHEST = 0.25;
+
+    /** How far towards the far edge weight goes, as a share of the way from the footprint's middle. */
+    private const FAR = 0.6;
+
+    private function __construct(private readonly Balance $balance, private readonly Figure $figure)
+    {
+    }
+
+    /** @return list<Cure> none where it stands firmly already, or need not stand */
+    public static function of(Balance $balance): array
+    {
+        if (! $balance->isTouchy()) {
+            return [];
+        }
+        $cures = new self($balance, $balance->figure);
+
+        return array_values(
+            array_filter([$cures->flatten(), $cures->weight(), $cures->washers(), $cures->carry(), $cures->feet()]),
+        );
+    }
+
+    private function flatten(): ?Cure
+    {
+        $mm = $this->balance->flattenMm();
+
+        return $mm <= 0.0 ? null : new Cure(
+            'flatten',
+            $mm,
+            'mm',
+            Balance::leanDeg($this->balance->footprint->flattened($mm), $this->balance->centreMm),
+            sprintf('flatten the base by %.0f mm', $mm),
+        );
+    }
+
+    private function weight(): ?Cure
+    {
+        $best = null;
+        foreach ($this->places() as $where => $at) {
+            $g = $this->balance->weightLowG($at);
+            if ($g > 0.0 && ($best === null || $g < $best->amount)) {
+                $best = new Cure(
+                    'weight',
+                    $g,
+                    'g',
+                    $this->balance->tipWithDeg($g, $at, Balance::LOW_MM),
+                    sprintf('hide %.0f g more low %s', max(1.0, $g), $where),
+                );
+            }
+        }
+
+        return $best;
+    }
+
+    private function washers(): ?Cure
+    {
+        foreach (range(1, self::MOST_WASHERS) as $count) {
+            foreach ($this->places() as $where => $at) {
+                $tipDeg = $this->balance->tipWithDeg($count * self::WASHER_G, $at, self::WASHER_MM);
+                if ($tipDeg >= Balance::TOUCHY_DEG) {
+                    $what = $count === 1 ? 'a washer' : $count.' washers';
+
+                    return new Cure(
+                        'washers',
+                        $count * self::WASHER_G,
+                        'g',
+                        $tipDeg,
+                        sprintf('hide %s of %.0f g in the foot, %s', $what, self::WASHER_G, $where),
+                    );
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** What stands on the root, such as a head on its neck, moved over the middle of the footprint. */
+    private function carry(): ?Cure
+    {
+        $root = array_key_first(array_filter($this->figure->parts, static fn (Part $p): bool => ! $p->isJoined()));
+        if ($root === null) {
+            return null;
+        }
+        [$heaviest, $most] = ['', 0.0];
+        foreach ($this->figure->parts as $key => $part) {
+            $g = $part->joinTo === $root && ! $this->isOnTable($part) ? $this->balance->carriedG((string) $key) : 0.0;
+            [$heaviest, $most] = $g > $most ? [(string) $key, $g] : [$heaviest, $most];
+        }
+        [$x, $z] = $this->balance->footprint->middle();
+        [$offX, $offZ] = [$this->balance->centreMm[0] - $x, $this->balance->centreMm[2] - $z];
+        if ($heaviest === '' || $this->figure->parts[$heaviest]->mirror || hypot($offX, $offZ) < 0.1) {
+            return null;
+        }
+        // Along the axis on which it is farther off: that is how a felter thinks of it.
+        $axis = abs($offZ) >= abs($offX) ? 2 : 0;
+        $way = ($axis === 2 ? $offZ : $offX) > 0 ? -1.0 : 1.0;
+        $size = $this->figure->parts[$root]->solid->size();
+        $farthest = self::FARTHEST * ($axis === 2 ? $size->depthMm : $size->widthMm);
+        for ($mm = 0.5; $mm <= $farthest; $mm += 0.5) {
+            $centre = $this->balance->centreMm;
+            $centre[$axis] += $way * $mm * $most / $this->balance->massG;
+            $tipDeg = Balance::leanDeg($this->balance->footprint, $centre);
+            if ($tipDeg >= Balance::TOUCHY_DEG) {
+                $where = $axis === 2 ? ($way > 0 ? 'forwards' : 'back') : ($way > 0 ? 'to the right' : 'to the left');
+
+                return new Cure(
+                    'carry',
+                    $mm,
+                    'mm',
+                    $tipDeg,
+                    sprintf('set the %s %.1f mm farther %s', lcfirst($this->figure->parts[$heaviest]->name), $mm, $where),
+                );
+            }
+        }
+
+        return null;
+    }
+
+    /** The pairs that it stands on, farther apart. */
+    private function feet(): ?Cure
+    {
+        $feet = array_keys(array_filter($this->figure->parts, fn (Part $p): bool => $p->mirror && $this->isOnTable($p)));
+        $farthest = $feet === [] ? 0.0 : self::FARTHEST * $this->figure->heightMm;
+        for ($mm = 1.0; $mm <= $farthest; $mm++) {
+            $draft = Draft::of($this->figure);
+            foreach ($feet as $key) {
+                $draft->part((string) $key)->at->xMm += $mm / 2;
+            }
+            $tipDeg = Balance::leanDeg(Footprint::of(Figure::fromDocument($draft->whole())), $this->balance->centreMm);
+            if ($tipDeg >= Balance::TOUCHY_DEG) {
+                return new Cure('feet', $mm, 'mm', $tipDeg, sprintf('set the feet %.0f mm farther apart', $mm));
+            }
+        }
+
+        return null;
+    }
+
+    private function isOnTable(Part $part): bool
+    {
+        return $part->placements()[0]->levelsMm()[0] <= $this->balance->footprint->tableMm + Footprint::FLATTENING_MM;
+    }
+
+    /** @return array<string, array{float, float}> where weight may go, in words: x and z of the footprint's middle, and away from the weak side */
+    private function places(): array
+    {
+        [$x, $z] = $this->balance->footprint->middle();
+        $weak = deg2rad($this->balance->weakestDeg());
+        [$dx, $dz] = [-cos($weak), -sin($weak)];
+        $reach = self::FAR * $this->balance->footprint->reachMm($x, $z, $dx, $dz);
+        $where = abs($dz) >= abs($dx) ? ($dz > 0 ? 'at the front' : 'at the back') : ($dx > 0 ? 'at the right' : 'at the left');
+
+        return ['in the middle' => [$x, $z], $where => [$x + $reach * $dx, $z + $reach * $dz]];
+    }
+}
