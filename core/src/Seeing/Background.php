@@ -67,7 +67,10 @@ final readonly class Background
 
     private const WITHIN = [0.06, 0.12, 0.18];
 
-    /** A sheet on a table that shows all round is so light (L), and so much lighter than the table. */
+    /** Of a sheet that does not lie all within, so much of the border shows it. */
+    private const SHOWS = 0.2;
+
+    /** One that does is so light (L), and so much lighter than the table. */
     private const PALE = 80.0;
 
     private const PALER = 12.0;
@@ -181,18 +184,25 @@ final readonly class Background
     }
 
     /**
-     * The paper as the border shows it; but where that is not plain, or darker than a pale frame within, it shows a table beyond the sheet.
+     * The paper as the border shows it. But where that is not plain, or dark, it may show a table beyond the sheet: then the paper is the
+     * plain colour of a frame within, if some of the border has it too, or if it is pale and much lighter than all the border.
      *
      * @param  list<int>  $border
      */
     private static function paper(Raster $raster, array $border): Paper
     {
         $paper = Paper::of($raster, $border);
-        $isOne = $paper->isPlain() && $paper->share >= self::SHEET;
-        $pale = $isOne ? max(self::PALE, $paper->colour()->l + self::PALER) : 0.0;
-        foreach ($pale > 100.0 ? [] : self::WITHIN as $share) {
+        $light = array_sum(array_map(static fn (int $i): float => LabTable::of($raster->pixels[$i])[0], $border)) / count($border);
+        $isPlain = $paper->isPlain() && $paper->share >= self::SHEET;
+        foreach ($isPlain && $light > 100.0 - self::PALER ? [] : self::WITHIN as $share) {
             $inner = Paper::of($raster, self::border($raster, (int) ($share * min($raster->width, $raster->height))));
-            if ($inner->isPlain() && $inner->share >= self::SHEET && $inner->colour()->l >= $pale) {
+            if (! $inner->isPlain() || $inner->share < self::SHEET) {
+                continue;
+            }
+            $isOn = static fn (int $i): bool => $inner->isPaper(LabTable::squared(LabTable::of($raster->pixels[$i]), $inner->at($i)));
+            $alike = count(array_filter($border, $isOn));
+            $isPaler = $inner->colour()->l > max(self::PALE, $light + self::PALER);
+            if ($isPaler || (! $isPlain && $alike >= self::SHOWS * count($border))) {
                 return $inner;
             }
         }
