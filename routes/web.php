@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\AgreementController;
+use App\Http\Controllers\BalanceController;
 use App\Http\Controllers\BinController;
 use App\Http\Controllers\BoardController;
 use App\Http\Controllers\BreakdownController;
@@ -53,6 +54,7 @@ Route::prefix('api')->whereNumber(['figure', 'picture', 'wool', 'swatch'])->grou
     Route::post('pictures/{picture}/sheet', [SheetController::class, 'store']);
     Route::get('pictures/by-hash/{hash}', [PictureController::class, 'byHash'])->where('hash', '[0-9a-f]{64}');
     Route::post('recut', [RecutController::class, 'store']);
+    Route::post('balance', [BalanceController::class, 'store']);
     Route::post('sizing', [SizingController::class, 'store']);
     Route::post('side-view', [SideViewController::class, 'store']);
     Route::post('agreement', [AgreementController::class, 'store']);

@@ -91,8 +91,9 @@ final class Answers
         static $validator = null;
         if ($validator === null) {
             $validator = new Validator();
-            foreach (['impa-http-1.openapi.json', 'impa-figure-1.schema.json', 'impa-plan-1.schema.json'] as $file) {
-                $validator->resolver()?->registerFile('https://impa.invalid/formats/'.$file, base_path('formats/'.$file));
+            foreach (['http-1.openapi', 'figure-1.schema', 'plan-1.schema', 'balance-1.schema'] as $name) {
+                $file = "formats/impa-{$name}.json";
+                $validator->resolver()?->registerFile('https://impa.invalid/'.$file, base_path($file));
             }
         }
 

@@ -2,6 +2,11 @@
 
 declare(strict_types=1);
 
+use Impa\Balance\Balance;
+use Impa\Balance\BalanceSheet;
+use Impa\Figure\Figure;
+use Impa\Material\Densities;
+use Impa\Wool\Ledger;
 use Symfony\Component\Process\Process;
 
 it('tells line by line what the break-down is doing, and gives the answer last', function () {
@@ -132,6 +137,15 @@ it('refuses cuts that cannot be made', function (array $what, string $words) {
     [['act' => 'merge', 'keys' => [1, 2]], 'list of texts'],
     [['act' => 'lasso', 'line' => [[0, 0], [1e9, 5]]], 'list of points'],
 ]);
+
+it('says how a figure stands as the console does, of one without parts as well, and refuses what is none', function () {
+    $sheet = $this->postJson('/api/balance', ['document' => demoFigure()])->assertOk()->json();
+    $balance = Balance::of(Ledger::of(Figure::fromJson((string) json_encode(demoFigure())), Densities::house()));
+    expect($sheet)->toEqual(json_decode((string) json_encode(BalanceSheet::of($balance)), true));
+    $bare = ['parts' => [], 'details' => []] + demoFigure();
+    expect($this->postJson('/api/balance', ['document' => $bare])->assertOk()->json())->massG->toEqual(0)->cures->toBe([]);
+    $this->postJson('/api/balance', ['document' => ['format' => 'impa-figure']])->assertStatus(422);
+});
 
 it('says what a wish about one size comes to', function () {
     $ask = fn (array $wish) => $this->postJson('/api/sizing', ['document' => demoFigure()] + $wish);

@@ -39,6 +39,7 @@ import type {
   Wool,
   Wools,
 } from './answers'
+import type { BalanceSheet } from './balance'
 import type { Brush, Figure } from './figure'
 
 /** Edits that PHP makes: cuts, and everyday ones. */
@@ -223,6 +224,7 @@ export const api = {
   glance: (picture: number, wishes: Pick<SeeingWishes, 'shades' | 'figure' | 'brushes'>) =>
     ask<Glance>('POST', 'breakdown/glance', { picture, ...wishes }),
   recut: (document: Figure, act: RecutAct, more: object) => ask<Recut>('POST', 'recut', { document, act, ...more }),
+  balance: (document: Figure) => ask<BalanceSheet>('POST', 'balance', { document }),
   sizing: (document: Figure, wish: { by: 'height' | 'part' | 'object' } & Record<string, unknown>) =>
     ask<Sizing>('POST', 'sizing', { document, ...wish }),
   sideView: (document: Figure, picture: number, facesLeft: boolean, fileName: string) =>

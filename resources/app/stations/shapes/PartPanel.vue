@@ -11,6 +11,7 @@ import { useFigure } from '../../state/figure'
 import { useUnits } from '../../state/units'
 import CoveringFields from './CoveringFields.vue'
 import SizingDialog from './SizingDialog.vue'
+import StandingDialog from './StandingDialog.vue'
 import { trade } from '../../state/trade'
 
 const figure = useFigure()
@@ -38,6 +39,7 @@ const setOutline = (name: string) =>
     if (name !== 'drawn') p.shape.outline = name as Trade['outlines'][number]['value']
   })
 const sizing = ref(false)
+const standing = ref(false)
 const printing = ref(false)
 const cards = (as: 'pdf' | 'svg', paper: 'a4' | 'letter') => api.sizeCards(figure.document!, as, paper)
 const sideFile = ref<HTMLInputElement>()
@@ -284,6 +286,7 @@ const sizes = [
         in the strip at the right to bring it forwards or back.
       </p>
       <div class="acts mt-4">
+        <v-btn variant="tonal" @click="standing = true">How it stands</v-btn>
         <v-btn variant="tonal" @click="sizing = true">Size by a part or an object</v-btn>
         <v-btn variant="tonal" @click="printing = true">Print size cards</v-btn>
       </div>
@@ -306,6 +309,7 @@ const sizes = [
       <ul v-if="sideSays.length" class="bare mt-2" role="status">
         <li v-for="n in sideSays" :key="n">{{ n }}</li>
       </ul>
+      <StandingDialog v-model="standing" />
       <SizingDialog v-model="sizing" />
       <PrintDialog v-model="printing" title="Size cards" :make="cards">
         <p>

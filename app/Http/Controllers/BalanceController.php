@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\DocumentResponse;
+use App\Http\Requests\Body;
+use App\Stash\Stash;
+use Impa\Balance\Balance;
+use Impa\Balance\BalanceSheet;
+use Impa\Wool\Ledger;
+
+/** How a figure stands, reckoned without saving. */
+final class BalanceController
+{
+    public function store(Body $body): DocumentResponse
+    {
+        $figure = $body->figure();
+
+        return new DocumentResponse(BalanceSheet::of(Balance::of(Ledger::of($figure, Stash::densities($figure)))));
+    }
+}
