@@ -124,7 +124,7 @@ it(
         $roots = array_filter($document['parts'], static fn (array $p): bool => ! isset($p['join']));
         expect($roots)->toHaveCount(1);
     },
-)->with(range(1, 6));
+)->with(range(1, 4));
 
 it('finds the sizes that were drawn', function (int $seed) {
     [$figure, , $document] = seenAgain($seed);
@@ -139,7 +139,7 @@ it('finds the sizes that were drawn', function (int $seed) {
         );
     }
     expect($best)->toBeLessThan(0.1);
-})->with(range(1, 6));
+})->with(range(1, 4));
 
 function self_foot(Figure $figure): float
 {

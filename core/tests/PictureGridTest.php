@@ -236,7 +236,7 @@ describe('Figures and facing', function () {
 
     it('looks at a drawing and at its mirror image the same way round', function () {
         mt_srand(5);
-        foreach (range(1, 12) as $_) {
+        foreach (range(1, 6) as $_) {
             $blobs = array_map(
                 static fn (): array => [mt_rand(40, 260), mt_rand(40, 260), mt_rand(20, 90), mt_rand(0, 0xC0C0C0)],
                 range(1, 5),

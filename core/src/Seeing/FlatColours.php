@@ -106,7 +106,10 @@ final readonly class FlatColours
     {
         $soft = $border = [];
         foreach ($labels as $i => $one) {
-            foreach ($one < 0 ? [] : [$i + 1, $i + $raster->width] as $j) {
+            if ($one < 0 || (($labels[$i + 1] ?? -1) === $one && ($labels[$i + $raster->width] ?? -1) === $one)) {
+                continue;
+            }
+            foreach ([$i + 1, $i + $raster->width] as $j) {
                 $two = $labels[$j] ?? -1;
                 if ($two >= 0 && $two !== $one) {
                     [$larger, $smaller] = [min($one, $two), max($one, $two)];

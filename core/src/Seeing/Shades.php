@@ -33,9 +33,12 @@ final class Shades
         $own = array_map(static fn (Srgb $c): float => $c->lab()->l, $flat->colours);
         $seen = array_fill(0, count($own), 0);
         $sums = array_fill(0, count($own), []);
-        foreach ($flat->labels as $i => $label) {
-            $pixel = $raster->pixels[$i];
-            if ($label < 0 || ! self::isSmooth($pixel, $raster->pixels[$i + 1] ?? $pixel, $raster->pixels[$i + $raster->width] ?? $pixel)) {
+        $pixels = $raster->pixels;
+        // Every other pixel is enough for shares.
+        for ($i = 0, $count = count($pixels); $i < $count; $i += 2) {
+            $label = $flat->labels[$i];
+            $pixel = $pixels[$i];
+            if ($label < 0 || ! self::isSmooth($pixel, $pixels[$i + 1] ?? $pixel, $pixels[$i + $raster->width] ?? $pixel)) {
                 continue;
             }
             $seen[$label]++;
@@ -80,6 +83,9 @@ final class Shades
 
     private static function isSmooth(int $pixel, int $right, int $below): bool
     {
+        if ($pixel === $right && $pixel === $below) {
+            return true;
+        }
         foreach ([$right, $below] as $other) {
             $off = abs(($pixel >> 16 & 255) - ($other >> 16 & 255)) + abs(($pixel >> 8 & 255) - ($other >> 8 & 255))
                 + abs(($pixel & 255) - ($other & 255));

@@ -24,6 +24,9 @@ final readonly class Sorting
     /** A simple shape covers so much of the body within a saw-toothed rim, or that takes an outline of its own. */
     private const BODY = 0.9;
 
+    /** Below this share of the figure seven teeth would be specks. */
+    private const WORTH_FRINGING = 0.02;
+
     /** A piece may go on behind others when such a share of its edge runs along them. */
     private const HIDDEN_EDGE = 0.08;
 
@@ -61,7 +64,7 @@ final readonly class Sorting
         foreach ($bases as $i => $_) {
             $progress(0.3 + (0.3 * count($cut)) / count($bases));
             $whole = Blob::of($carrying->wholes[$i], $regions->width);
-            $fringes[$i] = $whole->area() > self::WORTH_COMPLETING * $figure ? Fringe::of($whole) : null;
+            $fringes[$i] = $whole->area() > self::WORTH_FRINGING * $figure ? Fringe::of($whole) : null;
             $cut[$i] = $fringes[$i] === null ? Lobes::of($whole, $regions->map, self::LEAST_LOBE * $figure) : [new Lobe($whole, 0.0)];
         }
         $lobes = $base = [];
