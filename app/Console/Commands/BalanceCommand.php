@@ -7,8 +7,6 @@ namespace App\Console\Commands;
 use Illuminate\Console\Command;
 use Impa\Balance\Balance;
 use Impa\Balance\BalanceSheet;
-use Impa\Material\Densities;
-use Impa\Stash\Matching;
 use Impa\Wool\Ledger;
 
 final class BalanceCommand extends Command
@@ -23,13 +21,11 @@ final class BalanceCommand extends Command
 
     public function handle(): int
     {
-        $figure = $this->figure($this->word($this->argument('figure')));
-        $path = $this->word($this->option('stash'));
-        $stash = $path === '' ? [] : $this->stash($path);
-        if ($figure === null || $stash === null) {
+        $given = $this->figureAndDensities();
+        if ($given === null) {
             return 2;
         }
-        $densities = Densities::house()->withYarns(Matching::yarns(Matching::of($figure, $stash), $stash));
+        [$figure, $densities] = $given;
         $balance = Balance::of(Ledger::of($figure, $densities));
 
         return $this->give(

@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use Illuminate\Console\Command;
-use Impa\Material\Densities;
 use Impa\Plan\Plan;
-use Impa\Stash\Matching;
 
 final class PlanCommand extends Command
 {
@@ -21,14 +19,11 @@ final class PlanCommand extends Command
 
     public function handle(): int
     {
-        $figure = $this->figure($this->word($this->argument('figure')));
-
-        $path = $this->word($this->option('stash'));
-        $stash = $path === '' ? [] : $this->stash($path);
-        if ($figure === null || $stash === null) {
+        $given = $this->figureAndDensities();
+        if ($given === null) {
             return 2;
         }
-        $densities = Densities::house()->withYarns(Matching::yarns(Matching::of($figure, $stash), $stash));
+        [$figure, $densities] = $given;
 
         return $this->give(
             json_encode(

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use Impa\Figure\Figure;
+use Impa\Material\Densities;
+use Impa\Stash\Matching;
 use Impa\Stash\StashTable;
 use Impa\Stash\StashWool;
 use Impa\Wool\WoolRefused;
@@ -11,6 +14,22 @@ use Impa\Wool\WoolRefused;
 /** A stash from a CSV file, for the console: what cannot be read is told line by line, what is good is used. */
 trait ReadsStash
 {
+    /**
+     * The figure that the command was given, and what is known of wool with the yarns of the stash it was given.
+     *
+     * @return ?array{Figure, Densities} null, and told, where either cannot be read
+     */
+    private function figureAndDensities(): ?array
+    {
+        $figure = $this->figure($this->word($this->argument('figure')));
+        $path = $this->word($this->option('stash'));
+        $stash = $path === '' ? [] : $this->stash($path);
+
+        return $figure === null || $stash === null
+            ? null
+            : [$figure, Densities::house()->withYarns(Matching::yarns(Matching::of($figure, $stash), $stash))];
+    }
+
     /** @return ?array<int, StashWool> by line of good wools; null, and told, where the file cannot be read */
     private function stash(string $path): ?array
     {

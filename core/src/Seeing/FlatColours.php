@@ -29,19 +29,6 @@ final readonly class FlatColours
     /** A pixel farther than this from every colour is a mixture. */
     private const SURE = 9.0;
 
-    /**
-     * Two of one hue that run into each other are one colour in two shades up to this far apart in Lab, by the strength of merging; and
-     * run into each other where so much of the border between them is no edge.
-     */
-    private const SHADED = [8.0, 60.0];
-
-    private const SOFT = 0.6;
-
-    /** One hue: within so many degrees, or too grey to have one. */
-    private const HUE_DEG = 18.0;
-
-    private const GREY = 9.0;
-
     /** When more than this share of the figure is a mixture of colours, it is no flat drawing. */
     private const RUNNING = 0.2;
 
@@ -90,78 +77,9 @@ final readonly class FlatColours
                 : [];
 
         $labels = LabelPropagation::into($labels, $sure, $raster->width);
-        $shaded = self::SHADED[0] + $shades * (self::SHADED[1] - self::SHADED[0]);
+        [$colours, $labels] = Shading::merged($colours, $labels, $raster, $shades);
 
-        return new self(...self::withoutShading($colours, $labels, $raster, $shaded ** 2), notices: $notices);
-    }
-
-    /**
-     * Soft shading and soft highlights are no colours of their own: what runs into a colour of its hue takes that.
-     *
-     * @param  non-empty-list<Srgb>  $colours  largest first
-     * @param  list<int>  $labels
-     * @return array{colours: list<Srgb>, labels: list<int>}
-     */
-    private static function withoutShading(array $colours, array $labels, Raster $raster, float $shaded): array
-    {
-        $soft = $border = [];
-        foreach ($labels as $i => $one) {
-            if ($one < 0 || (($labels[$i + 1] ?? -1) === $one && ($labels[$i + $raster->width] ?? -1) === $one)) {
-                continue;
-            }
-            foreach ([$i + 1, $i + $raster->width] as $j) {
-                $two = $labels[$j] ?? -1;
-                if ($two >= 0 && $two !== $one) {
-                    [$larger, $smaller] = [min($one, $two), max($one, $two)];
-                    $border[$smaller][$larger] = ($border[$smaller][$larger] ?? 0) + 1;
-                    $soft[$smaller][$larger] = ($soft[$smaller][$larger] ?? 0)
-                        + (int) self::alike($raster->pixels[$i], $raster->pixels[$j]);
-                }
-            }
-        }
-        // The largest first: what a smaller one runs into may be a shade of a larger one itself, and is no way round to another hue.
-        $into = array_keys($colours);
-        ksort($border);
-        foreach ($border as $smaller => $others) {
-            arsort($others);
-            foreach ($others as $larger => $length) {
-                $runsIn = $soft[$smaller][$larger] >= self::SOFT * $length;
-                if ($runsIn && self::isShade($colours[$smaller], $colours[$into[$larger]], $shaded)) {
-                    $into[$smaller] = $into[$larger];
-                    break;
-                }
-            }
-        }
-        $kept = array_values(array_unique($into));
-        $number = array_flip($kept);
-        $sums = array_fill(0, count($kept), [0, 0, 0, 0]);
-        foreach (array_count_values(array_filter($labels, static fn (int $label): bool => $label >= 0)) as $label => $count) {
-            $sum = $sums[$number[$into[$label]]];
-            [$red, $green, $blue] = [$colours[$label]->red, $colours[$label]->green, $colours[$label]->blue];
-            $sums[$number[$into[$label]]] = [
-                $sum[0] + $count, $sum[1] + $count * $red, $sum[2] + $count * $green, $sum[3] + $count * $blue,
-            ];
-        }
-        $shades = array_count_values($into);
-
-        return [
-            // What has no shades is exactly as it is drawn.
-            'colours' => array_map(
-                static fn (int $k, array $sum): Srgb => $shades[$k] > 1 && $sum[0] > 0 ? self::colour($sum) : $colours[$k],
-                $kept,
-                $sums,
-            ),
-            'labels' => array_map(static fn (int $label): int => $label < 0 ? $label : $number[$into[$label]], $labels),
-        ];
-    }
-
-    private static function isShade(Srgb $shade, Srgb $of, float $within): bool
-    {
-        [$one, $two] = [$shade->lab(), $of->lab()];
-        $turned = abs(rad2deg(atan2($one->a * $two->b - $one->b * $two->a, $one->a * $two->a + $one->b * $two->b)));
-
-        return LabTable::squared([$one->l, $one->a, $one->b], [$two->l, $two->a, $two->b]) < $within
-            && ($turned < self::HUE_DEG || min(hypot($one->a, $one->b), hypot($two->a, $two->b)) < self::GREY);
+        return new self($colours, $labels, $notices);
     }
 
     /** @return non-empty-list<Srgb> */
@@ -173,8 +91,8 @@ final readonly class FlatColours
             // Only where the right and lower neighbours look alike is the colour flat.
             if (
                 $ground->figure[$i] &&
-                self::alike($pixel, $raster->pixels[$i + $reach] ?? $pixel) &&
-                self::alike($pixel, $raster->pixels[$i + $reach * $raster->width] ?? $pixel)
+                Shading::runInto($pixel, $raster->pixels[$i + $reach] ?? $pixel) &&
+                Shading::runInto($pixel, $raster->pixels[$i + $reach * $raster->width] ?? $pixel)
             ) {
                 $key = $pixel & 0xF8F8F8;
                 $bin = $bins[$key] ?? [0, 0, 0, 0];
@@ -238,14 +156,6 @@ final readonly class FlatColours
         $mean = self::mean($sum);
 
         return Srgb::of($mean >> 16, ($mean >> 8) & 255, $mean & 255);
-    }
-
-    private static function alike(int $one, int $two): bool
-    {
-        return abs((($one >> 16) & 255) - (($two >> 16) & 255)) +
-            abs((($one >> 8) & 255) - (($two >> 8) & 255)) +
-            abs(($one & 255) - ($two & 255)) <
-            12;
     }
 
     /** @param  array{int, int, int, int}  $bin count and sums of red, green and blue */

@@ -20,9 +20,6 @@ final class Shades
     /** From this share of the colour on it is worth a word. */
     private const LEAST_SHARE = 0.08;
 
-    /** Neighbours that differ more, summed over red, green and blue, lie on an edge, where colours are mixed. */
-    private const SMOOTH = 12;
-
     /**
      * @return list<list<array{name: string, hex: string, share: float}>> by colour, its darker shade and its lighter one, where it has
      *     them; shares of all that is seen of the colour
@@ -38,7 +35,9 @@ final class Shades
         for ($i = 0, $count = count($pixels); $i < $count; $i += 2) {
             $label = $flat->labels[$i];
             $pixel = $pixels[$i];
-            if ($label < 0 || ! self::isSmooth($pixel, $pixels[$i + 1] ?? $pixel, $pixels[$i + $raster->width] ?? $pixel)) {
+            [$right, $below] = [$pixels[$i + 1] ?? $pixel, $pixels[$i + $raster->width] ?? $pixel];
+            $isFlat = Shading::runInto($pixel, $right) && Shading::runInto($pixel, $below);
+            if ($label < 0 || ! $isFlat) {
                 continue;
             }
             $seen[$label]++;
@@ -79,21 +78,5 @@ final class Shades
         }
 
         return $shades;
-    }
-
-    private static function isSmooth(int $pixel, int $right, int $below): bool
-    {
-        if ($pixel === $right && $pixel === $below) {
-            return true;
-        }
-        foreach ([$right, $below] as $other) {
-            $off = abs(($pixel >> 16 & 255) - ($other >> 16 & 255)) + abs(($pixel >> 8 & 255) - ($other >> 8 & 255))
-                + abs(($pixel & 255) - ($other & 255));
-            if ($off >= self::SMOOTH) {
-                return false;
-            }
-        }
-
-        return true;
     }
 }
