@@ -25,8 +25,8 @@ final readonly class Balance
     /** Directions of the rose lie so far apart. */
     private const EVERY_DEG = 5;
 
-    /** What hangs is felt for its skin this closely, in mm. */
-    private const CLOSELY_MM = 0.25;
+    /** What hangs is felt for its skin this closely, as a share of its height. */
+    private const CLOSELY = 0.002;
 
     /**
      * @param  array<string, float>  $gOf  by part, a pair's both pieces
@@ -225,7 +225,7 @@ final readonly class Balance
         }
         $y = $top[1];
         while ($y > $centreY && ! $this->isFilled($x, $y, $z)) {
-            $y -= self::CLOSELY_MM;
+            $y -= self::CLOSELY * $this->figure->heightMm;
         }
 
         return [

@@ -20,6 +20,7 @@ final class BalanceSheet
             'massG' => round($balance->massG, 2),
             'centreMm' => $mm($balance->centreMm),
             'tipDeg' => round($balance->tipDeg(), 2),
+            'limitsDeg' => ['falls' => Balance::FALLS_DEG, 'touchy' => Balance::TOUCHY_DEG],
             'mustStand' => $balance->mustStand(),
             'stands' => $balance->stands(),
             'touchy' => $balance->isTouchy(),

@@ -145,19 +145,25 @@ final class Cures
     private function feet(): ?Cure
     {
         $feet = array_keys(array_filter($this->figure->parts, fn (Part $p): bool => $p->mirror && $this->isOnTable($p)));
-        $farthest = $feet === [] ? 0.0 : self::FARTHEST * $this->figure->heightMm;
-        for ($mm = 1.0; $mm <= $farthest; $mm++) {
+        $apart = function (int $mm) use ($feet): float {
             $draft = Draft::of($this->figure);
             foreach ($feet as $key) {
                 $draft->part((string) $key)->at->xMm += $mm / 2;
             }
-            $tipDeg = Balance::leanDeg(Footprint::of(Figure::fromDocument($draft->whole())), $this->balance->centreMm);
-            if ($tipDeg >= Balance::TOUCHY_DEG) {
-                return new Cure('feet', $mm, 'mm', $tipDeg, sprintf('set the feet %.0f mm farther apart', $mm));
-            }
+
+            return Balance::leanDeg(Footprint::of(Figure::fromDocument($draft->whole())), $this->balance->centreMm);
+        };
+        [$low, $high] = [1, (int) (self::FARTHEST * $this->figure->heightMm)];
+        if ($feet === [] || $apart($high) < Balance::TOUCHY_DEG) {
+            return null;
+        }
+        // The farther apart they stand, the larger the footprint: bisection.
+        while ($low < $high) {
+            $mm = intdiv($low + $high, 2);
+            [$low, $high] = $apart($mm) >= Balance::TOUCHY_DEG ? [$low, $mm] : [$mm + 1, $high];
         }
 
-        return null;
+        return new Cure('feet', $low, 'mm', $apart($low), sprintf('set the feet %d mm farther apart', $low));
     }
 
     private function isOnTable(Part $part): bool

@@ -19,6 +19,14 @@ export interface BalanceSheet {
    * least lean at which it tips, over whichever edge; negative where it falls at once
    */
   tipDeg: number
+  /**
+   * below which lean a figure falls, and is touchy
+   */
+  limitsDeg: {
+    falls: number
+    touchy: number
+    [k: string]: unknown
+  }
   mustStand: boolean
   stands: boolean
   touchy: boolean

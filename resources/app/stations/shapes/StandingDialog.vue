@@ -14,9 +14,8 @@ const { answer: sheet, trouble } = useAnswer([show, () => figure.document], () =
   show.value && figure.document ? api.balance(figure.document) : null,
 )
 
-/** Leans beyond that are drawn at the picture's rim; below the first a figure falls, below the second it is touchy. */
+/** Leans beyond that are drawn at the picture's rim. */
 const MOST_DEG = 25
-const [FALLS_DEG, TOUCHY_DEG] = [5, 10]
 const radius = (deg: number) => (Math.max(0, Math.min(MOST_DEG, deg)) / MOST_DEG) * 90
 const sides = [
   { word: 'front', x: 0, y: 106 },
@@ -37,8 +36,9 @@ const rose = computed(() =>
 const state = computed(() => {
   const s = sheet.value
   if (!s) return ''
+  if (!s.mustStand) return 'It is not meant to stand.'
   if (s.tipDeg < 0) return 'It falls at once: its weight lies outside its footprint.'
-  const word = s.tipDeg < FALLS_DEG ? 'It falls' : s.tipDeg < TOUCHY_DEG ? 'It is touchy' : 'It stands firmly'
+  const word = !s.stands ? 'It falls' : s.touchy ? 'It is touchy' : 'It stands firmly'
   return `${word}: it tips at a lean of ${s.tipDeg.toFixed(0)} degrees to its weakest side.`
 })
 const place = (mm: number, [less, more]: [string, string]) =>
@@ -60,8 +60,8 @@ const hangs = computed(() => {
         <div v-else class="both">
           <svg viewBox="-130 -112 260 228" role="img" :aria-label="state" class="rose">
             <circle r="90" class="rim" />
-            <circle :r="radius(TOUCHY_DEG)" class="touchy" />
-            <circle :r="radius(FALLS_DEG)" class="falls" />
+            <circle :r="radius(sheet.limitsDeg.touchy)" class="touchy" />
+            <circle :r="radius(sheet.limitsDeg.falls)" class="falls" />
             <polygon :points="rose" class="leans" />
             <circle r="2.4" class="middle" />
             <text v-for="s in sides" :key="s.word" :x="s.x" :y="s.y">{{ s.word }}</text>

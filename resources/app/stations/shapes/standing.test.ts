@@ -12,6 +12,7 @@ const sheet = (more: Partial<BalanceSheet> = {}): BalanceSheet => ({
   massG: 20,
   centreMm: [0, 50, 2],
   tipDeg: 6.2,
+  limitsDeg: { falls: 5, touchy: 10 },
   mustStand: true,
   stands: true,
   touchy: true,
@@ -57,6 +58,9 @@ it('says how firmly it stands, each cure with what it brings, and where it hangs
 })
 
 it('tells of one that falls at once, that none of the cures is enough, and what was refused', async () => {
+  await opened(Promise.resolve(sheet({ mustStand: false })))
+  expect(text()).toContain('It is not meant to stand.')
+  table.wrapper.unmount()
   await opened(Promise.resolve(sheet({ tipDeg: -2, stands: false, cures: [] })))
   expect(text()).toContain('It falls at once')
   expect(text()).toContain('give it a wider base')
