@@ -4,69 +4,75 @@ declare(strict_types=1);
 
 namespace Impa\Build;
 
-use Impa\Material\Pace;
-use SplMinHeap;
+use Impa\Figure\Figure;
 
-/** Puts steps into an order that keeps every dependence, and tells how long the whole takes. */
+/**
+ * Puts steps into an order that keeps every dependence (Kahn 1962), and of those that are free takes what suits best: the school and
+ * the trade first (Ranks), then what is dry, what has something drying behind it, what goes on with the same piece, the same colour, light before
+ * dark, the same needle.
+ */
 final class Order
 {
     /**
-     * Kahn's algorithm (1962); of the steps that are free, the earliest kind of work comes first, then the
-     * figure's own order.
-     *
      * @param  list<Step>  $steps  without a circle
      * @return list<Step>
      */
-    public static function of(array $steps): array
+    public static function of(array $steps, Figure $figure): array
     {
         $waiting = $next = [];
-        /** @var SplMinHeap<array{int, int}> $free rank and place of the steps that nothing holds back */
-        $free = new SplMinHeap();
         foreach ($steps as $i => $step) {
             $waiting[$i] = count($step->after);
             foreach ($step->after as $before) {
                 $next[$before][] = $i;
             }
-            if ($waiting[$i] === 0) {
-                $free->insert([$step->kind->rank(), $i]);
-            }
         }
-        $ordered = [];
-        while ($waiting !== []) {
-            // A circle cannot come out of Steps; were there one, the work would still go on.
-            $best = $free->isEmpty() ? array_key_first($waiting) : $free->extract()[1];
-            unset($waiting[$best]);
-            foreach ($next[$steps[$best]->key] ?? [] as $i) {
-                if (isset($waiting[$i]) && --$waiting[$i] === 0) {
-                    $free->insert([$steps[$i]->kind->rank(), $i]);
+        $face = Steps::facePart($figure);
+        $light = array_map(static fn ($colour): float => $colour->srgb->lab()->l, $figure->colours);
+        $chains = new Chains($steps);
+        /** @var array<int, array<int, Step>> $free by rank, then by place */
+        $free = [];
+        $release = static function (int $i) use (&$free, $steps, $figure, $face): void {
+            $free[Ranks::of($figure, $steps[$i], $face)][$i] = $steps[$i];
+        };
+        array_map($release, array_keys(array_filter($waiting, static fn (int $n): bool => $n === 0)));
+        $ordered = $dry = [];
+        $clock = 0.0;
+        $last = null;
+        while ($free !== []) {
+            $rank = min(array_keys($free));
+            $best = -1;
+            $least = [];
+            foreach ($free[$rank] as $i => $step) {
+                $isWet = max([0.0, ...array_map(static fn (string $key): float => $dry[$key] ?? 0.0, $step->after)]) > $clock;
+                $cost = [
+                    (int) $isWet,
+                    -$chains->drying($step->key),
+                    $last !== null && $last->part === $step->part && in_array($last->key, $step->after, true) ? 0 : 1,
+                    $last !== null && $last->colour === $step->colour ? 0 : 1,
+                    -($light[$step->colour] ?? 101.0),
+                    $last?->needle?->gauge === $step->needle?->gauge ? 0 : 1,
+                    $i,
+                ];
+                if ($best < 0 || $cost < $least) {
+                    [$best, $least] = [$i, $cost];
                 }
             }
-            $ordered[] = $steps[$best];
+            $last = $ordered[] = $steps[$best];
+            $clock += $last->minutes;
+            if ($last->waitMinutes > 0.0) {
+                $dry[$last->key] = $clock + $last->waitMinutes;
+            }
+            unset($free[$rank][$best]);
+            if ($free[$rank] === []) {
+                unset($free[$rank]);
+            }
+            foreach ($next[$last->key] ?? [] as $i) {
+                if (--$waiting[$i] === 0) {
+                    $release($i);
+                }
+            }
         }
 
         return $ordered;
-    }
-
-    /**
-     * Minutes from start to finish in this order: the work, a rest after every half hour, and waiting for
-     * what dries where nothing else can be done.
-     *
-     * @param  list<Step>  $steps  in order
-     */
-    public static function elapsed(array $steps): float
-    {
-        $clock = $hands = 0.0;
-        $ready = [];
-        foreach ($steps as $step) {
-            foreach ($step->after as $before) {
-                $clock = max($clock, $ready[$before] ?? 0.0);
-            }
-            $restsBefore = floor($hands / Pace::REST_AFTER);
-            $hands += $step->minutes;
-            $clock += $step->minutes + (floor($hands / Pace::REST_AFTER) - $restsBefore) * Pace::REST;
-            $ready[$step->key] = $clock + $step->waitMinutes;
-        }
-
-        return max([$clock, ...array_values($ready)]);
     }
 }

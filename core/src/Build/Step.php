@@ -10,24 +10,50 @@ use Impa\Wool\LedgerLine;
 final readonly class Step
 {
     /**
+     * @param  string  $text  what to do, in two sentences
      * @param  string  $part  key of the part it is about; empty for the whole figure
      * @param  string  $detail  key of the detail it is about, or empty
      * @param  list<string>  $after  keys of the steps that must be done before
+     * @param  array<string, string>  $because  why, by the key of such a step, where the shapes or the trade decide
      * @param  float  $waitMinutes  drying, during which other steps go on
      * @param  ?Needle  $needle  none where nothing is stabbed
      * @param  list<LedgerLine>  $weighings  what is weighed out for it
+     * @param  string  $colour  key of the colour that is worked, or empty
      */
     public function __construct(
         public string $key,
         public StepKind $kind,
+        public string $title,
         public float $minutes,
         public string $text,
         public string $part = '',
         public string $detail = '',
         public array $after = [],
+        public array $because = [],
         public float $waitMinutes = 0.0,
         public ?Needle $needle = null,
         public array $weighings = [],
+        public string $colour = '',
     ) {
+    }
+
+    /** The same, with everything that turned out to come before it. */
+    public function needing(Needs $needs): self
+    {
+        return new self(
+            key: $this->key,
+            kind: $this->kind,
+            title: $this->title,
+            minutes: $this->minutes,
+            text: $this->text,
+            part: $this->part,
+            detail: $this->detail,
+            after: $needs->before($this->key),
+            because: $needs->because($this->key),
+            waitMinutes: $this->waitMinutes,
+            needle: $this->needle,
+            weighings: $this->weighings,
+            colour: $this->colour,
+        );
     }
 }

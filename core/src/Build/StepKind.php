@@ -4,29 +4,34 @@ declare(strict_types=1);
 
 namespace Impa\Build;
 
-/** The kinds of step, in the order of the work where nothing else decides (docs/trade.md, The order of the work). */
+/** The kinds of step (docs/trade.md, The order of the work). */
 enum StepKind: string
 {
     case Portion = 'portion';
+    case Wire = 'wire';
     case Core = 'core';
+    case Loop = 'loop';
     case Cover = 'cover';
     case Felt = 'felt';
-    case Covering = 'covering';
+    case Compare = 'compare';
+    case Mark = 'mark';
     case Detail = 'detail';
+    case Slit = 'slit';
     case Join = 'join';
     case Hide = 'hide';
+    case Covering = 'covering';
+    case Trim = 'trim';
     case Inspect = 'inspect';
 
-    public function rank(): int
+    /** Whether it can be put down anywhere and taken up again; what cannot is finished in one go. */
+    public function canBePutDown(): bool
     {
-        return match ($this) {
-            self::Portion => 0,
-            self::Core => 1,
-            self::Cover, self::Felt => 2,
-            self::Detail => 3,
-            self::Join, self::Hide => 4,
-            self::Covering => 5,
-            self::Inspect => 6,
-        };
+        return in_array($this, [self::Core, self::Cover, self::Felt, self::Covering, self::Trim], true);
+    }
+
+    /** Whether it makes a piece by itself, before that is joined. */
+    public function makesPiece(): bool
+    {
+        return in_array($this, [self::Wire, self::Core, self::Cover, self::Felt, self::Compare], true);
     }
 }

@@ -6,12 +6,14 @@ namespace Impa\Build;
 
 use Impa\Face\Crispness;
 use Impa\Face\LayingOrder;
+use Impa\Face\Needles;
 use Impa\Figure\Detail;
 use Impa\Figure\DetailKind;
-use Impa\Figure\FaceSchool;
 use Impa\Figure\Figure;
+use Impa\Figure\JoinBy;
 use Impa\Figure\Method;
 use Impa\Figure\Part;
+use Impa\Figure\Pose;
 use Impa\Material\CoreMaterial;
 use Impa\Material\CoveringWay;
 use Impa\Material\Pace;
@@ -19,37 +21,49 @@ use Impa\Wool\Ledger;
 use Impa\Wool\LedgerLine;
 use Impa\Wool\Purpose;
 
-/** Everything there is to do for a figure, each step after what it depends on. What is weighed is said by the ledger. */
+/**
+ * Everything there is to do for a figure, each step after what it cannot be done without. What is weighed is said by the ledger;
+ * what comes first by choice is said by Ranks, what by reach by Reach.
+ */
 final readonly class Steps
 {
-    private function __construct(private Figure $figure, private Ledger $ledger, private Pace $pace, private string $face)
-    {
+    /** From so many details on a part are all marked together before the first is laid. */
+    private const MARKED_FROM = 2;
+
+    private function __construct(
+        private Figure $figure,
+        private Ledger $ledger,
+        private Pace $pace,
+        private Needles $needles,
+        private string $face,
+    ) {
     }
 
-    /** @return list<Step> in an order that can be followed */
-    public static function of(Ledger $ledger, Pace $pace): array
+    /** @return list<Step> in no order of their own: Order puts them in one */
+    public static function of(Ledger $ledger, Pace $pace, Needles $needles): array
     {
         $figure = $ledger->figure;
         if ($figure->parts === []) {
             return [];
         }
-        $steps = new self($figure, $ledger, $pace, self::facePart($figure));
+        $steps = new self($figure, $ledger, $pace, $needles, self::facePart($figure));
         $all = $steps->portions();
+        $first = $all === [] ? [] : ['portion'];
         foreach ($figure->parts as $part) {
-            array_push($all, ...$steps->making($part), ...$steps->joining($part), ...$steps->layingOn($part));
+            array_push(
+                $all,
+                ...$steps->making($part, $part->mirror ? $first : []),
+                ...$steps->marking($part),
+                ...$steps->joining($part),
+                ...$steps->layingOn($part),
+            );
         }
+        array_push($all, ...$steps->loop());
         foreach (LayingOrder::of($figure, array_values($figure->details)) as $detail) {
             $all[] = $steps->detail($detail);
         }
-        $all[] = new Step(
-            key: 'inspect',
-            kind: StepKind::Inspect,
-            after: array_map(static fn (Step $s): string => $s->key, $all),
-            minutes: $pace->inspect,
-            text: Words::INSPECT,
-        );
 
-        return Order::of($all);
+        return [...$all, ...$steps->finishing($all)];
     }
 
     /** The part that bears the most details: the face. Empty where there are none. */
@@ -59,6 +73,12 @@ final readonly class Steps
         arsort($counts);
 
         return (string) array_key_first($counts);
+    }
+
+    /** The last step of making a part by itself: what is laid on it or joined to it comes after. */
+    public static function made(Part $part): string
+    {
+        return ($part->mirror ? 'compare:' : 'cover:').$part->key;
     }
 
     /** @return list<Step> one step, where anything comes in pairs */
@@ -77,6 +97,7 @@ final readonly class Steps
                 new Step(
                     key: 'portion',
                     kind: StepKind::Portion,
+                    title: 'Set portions aside',
                     minutes: $this->pace->portion,
                     weighings: array_values($pairs),
                     text: Words::PORTION,
@@ -84,48 +105,140 @@ final readonly class Steps
             ];
     }
 
-    /** @return list<Step> core and cover, or one step for what is all of one piece */
-    private function making(Part $part): array
+    /**
+     * @param  list<string>  $after
+     * @return list<Step> wire, core and cover as far as it has them, and both of a pair compared
+     */
+    private function making(Part $part, array $after): array
     {
         $wool = $this->ledger->wool[$part->key];
         $core = $wool->coreMaterial();
-        $after = $part->mirror ? ['portion'] : [];
         $steps = [];
+        $then = static function (Step $step) use (&$steps, &$after): void {
+            $steps[] = $step;
+            $after = [$step->key];
+        };
+        if ($part->covering->way === CoveringWay::Wrap || ($part->isJoined() && $part->joinBy === JoinBy::Wire)) {
+            $steps[] = new Step(
+                key: 'wire:'.$part->key,
+                kind: StepKind::Wire,
+                title: 'Wire: '.$part->name,
+                part: $part->key,
+                minutes: $part->count() * $this->pace->wire,
+                text: Words::WIRE,
+            );
+            $after[] = 'wire:'.$part->key;
+        }
         if ($core !== CoreMaterial::None) {
             $each = $core === CoreMaterial::Foam ? $this->pace->foam : $this->pace->bulk($wool->coreG(), $part->firmness);
-            $steps[] = new Step(
+            $then(new Step(
                 key: 'core:'.$part->key,
                 kind: StepKind::Core,
+                title: 'Core: '.$part->name,
                 part: $part->key,
                 after: $after,
                 minutes: $part->count() * $each,
-                needle: Needle::bulk(Pace::needles($wool->coreG())),
+                needle: $core === CoreMaterial::Foam
+                    ? null
+                    : Needle::bulk($this->pace->needles($wool->coreG()), $part->solid->thinnestMm())->from($this->needles),
                 weighings: $this->lines($part, Purpose::Inside),
-                text: Words::core($part, $core),
-            );
-            $after = ['core:'.$part->key];
+                text: Words::core($core),
+            ));
         }
-        if ($part->covering->way->replacesCover()) {
-            $steps[] = $this->covering('cover:'.$part->key, $part, $after);
+        $then(
+            $part->covering->way->replacesCover()
+                ? $this->covering('cover:'.$part->key, $part, $after)
+                : $this->cover($part, $core, $after),
+        );
+        if ($part->mirror) {
+            $then(new Step(
+                key: 'compare:'.$part->key,
+                kind: StepKind::Compare,
+                title: 'Compare both: '.$part->name,
+                part: $part->key,
+                after: $after,
+                minutes: $this->pace->compare,
+                text: Words::COMPARE,
+                colour: $part->colour,
+            ));
+        }
 
-            return $steps;
-        }
+        return $steps;
+    }
+
+    /** @param  list<string>  $after */
+    private function cover(Part $part, CoreMaterial $core, array $after): Step
+    {
+        $wool = $this->ledger->wool[$part->key];
+        $isSolid = $core === CoreMaterial::None;
         $each =
             $this->pace->bulk($wool->coverG(), $part->firmness) +
             $this->pace->surface($this->ledger->areaCm2($part->key), $part->key === $this->face);
-        $isSolid = $core === CoreMaterial::None;
-        $steps[] = new Step(
+        $needle = match (true) {
+            ! $isSolid => Needle::surface(),
+            $part->solid->kind()->isFlat() => Needle::flat($part->solid->thinnestMm()),
+            default => Needle::shaping($part->solid->thinnestMm()),
+        };
+
+        return new Step(
             key: 'cover:'.$part->key,
             kind: $isSolid ? StepKind::Felt : StepKind::Cover,
+            title: ($isSolid ? 'Felt: ' : 'Cover: ').$part->name,
             part: $part->key,
             after: $after,
             minutes: $part->count() * $each,
-            needle: $isSolid ? Needle::shaping() : Needle::surface(),
+            needle: $needle->from($this->needles),
             weighings: $this->lines($part, Purpose::Cover),
             text: $isSolid ? Words::felt($part) : Words::cover($part),
+            colour: $part->colour,
         );
+    }
 
-        return $steps;
+    /** @return list<Step> one step, where enough lies on a part to be marked together */
+    private function marking(Part $part): array
+    {
+        return count($this->figure->detailsOn($part->key)) < self::MARKED_FROM
+            ? []
+            : [
+                new Step(
+                    key: 'mark:'.$part->key,
+                    kind: StepKind::Mark,
+                    title: 'Mark: '.$part->name,
+                    part: $part->key,
+                    after: [self::made($part)],
+                    minutes: $part->count() * $this->pace->mark,
+                    text: Words::MARK,
+                ),
+            ];
+    }
+
+    /** @return list<Step> one step, for what hangs: the loop goes through its topmost part while only its inside is there */
+    private function loop(): array
+    {
+        $top = null;
+        $highest = -INF;
+        foreach ($this->figure->parts as $part) {
+            $level = $part->placements()[0]->levelsMm()[1];
+            if ($part->group === '' && ! $part->mirror && $level > $highest) {
+                [$top, $highest] = [$part, $level];
+            }
+        }
+        if ($this->figure->pose !== Pose::Hang || $top === null) {
+            return [];
+        }
+        $hasCore = $this->ledger->wool[$top->key]->coreMaterial() !== CoreMaterial::None;
+
+        return [
+            new Step(
+                key: 'loop:'.$top->key,
+                kind: StepKind::Loop,
+                title: 'Loop to hang it by: '.$top->name,
+                part: $top->key,
+                after: [($hasCore ? 'core:' : 'cover:').$top->key],
+                minutes: $this->pace->loop,
+                text: Words::LOOP,
+            ),
+        ];
     }
 
     /**
@@ -139,7 +252,7 @@ final readonly class Steps
         if ($way === CoveringWay::Felt || $way->replacesCover()) {
             return [];
         }
-        $after = ['cover:'.$part->key];
+        $after = [self::made($part)];
         foreach ($this->figure->detailsOn($part->key) as $detail) {
             $after[] = 'detail:'.$detail->key;
         }
@@ -161,14 +274,16 @@ final readonly class Steps
         return new Step(
             key: $key,
             kind: StepKind::Covering,
+            title: ucfirst($way->label()).': '.$part->name,
             part: $part->key,
             after: $after,
             minutes: $part->count() * $this->pace->covering($way, $need->count, $need->metres),
             needle: in_array($way, [CoveringWay::Film, CoveringWay::PreFelt, CoveringWay::Plait], true)
                 ? null
-                : Needle::surface(),
+                : Needle::surface()->from($this->needles),
             weighings: [...$this->lines($part, Purpose::Covering), ...$this->lines($part, Purpose::Film)],
-            text: Words::covering($part, $need->text),
+            text: $need->text,
+            colour: $part->colour,
         );
     }
 
@@ -178,55 +293,61 @@ final readonly class Steps
         if (! $part->isJoined()) {
             return [];
         }
-        $after = ['cover:'.$part->key, 'cover:'.$part->joinTo];
-        $first = match ($this->figure->faceSchool) {
-            FaceSchool::LooseHead => [$part->key, $this->face],
-            FaceSchool::FaceFirst => $part->key === $this->face ? [] : [$this->face],
-            FaceSchool::LimbsFirst => [],
-        };
-        foreach ($this->figure->details as $detail) {
-            if (in_array($detail->on, $first, true)) {
-                $after[] = 'detail:'.$detail->key;
-            }
-        }
-
-        return [
-            new Step(
-                key: 'join:'.$part->key,
-                kind: StepKind::Join,
+        $to = $this->figure->parts[$part->joinTo];
+        $after = [self::made($part), self::made($to)];
+        $steps = [];
+        if ($part->joinBy === JoinBy::Slit) {
+            $steps[] = new Step(
+                key: 'slit:'.$part->key,
+                kind: StepKind::Slit,
+                title: sprintf('Cut a slit in %s for %s', self::low($to->name), self::low($part->name)),
                 part: $part->key,
                 after: $after,
-                minutes: $part->count() * $this->pace->join,
-                needle: Needle::joining(),
-                text: Words::join($part, $this->figure->parts[$part->joinTo]),
-            ),
-            new Step(
-                key: 'hide:'.$part->key,
-                kind: StepKind::Hide,
-                part: $part->key,
-                after: ['join:'.$part->key],
-                minutes: $part->count() * $this->pace->hide,
-                needle: Needle::surface(),
-                text: Words::hide($part),
-            ),
-        ];
+                minutes: $part->count() * $this->pace->slit,
+                text: Words::SLIT,
+            );
+            $after = ['slit:'.$part->key];
+        }
+        $isStabbed = ! in_array($part->joinBy, [JoinBy::Sew, JoinBy::Glue], true);
+        $steps[] = new Step(
+            key: 'join:'.$part->key,
+            kind: StepKind::Join,
+            title: sprintf('Join %s to %s', self::low($part->name), self::low($to->name)),
+            part: $part->key,
+            after: $after,
+            minutes: $part->count() * $this->pace->join,
+            waitMinutes: $part->joinBy === JoinBy::Glue ? $this->pace->drying : 0.0,
+            needle: match (true) {
+                ! $isStabbed => null,
+                $part->joinBy === JoinBy::Wrap => Needle::surface()->from($this->needles),
+                default => Needle::joining($to->solid->thinnestMm() / 2)->from($this->needles),
+            },
+            text: Words::join($part),
+            colour: $part->colour,
+        );
+        $steps[] = new Step(
+            key: 'hide:'.$part->key,
+            kind: StepKind::Hide,
+            title: sprintf('Hide the seam of %s', self::low($part->name)),
+            part: $part->key,
+            after: ['join:'.$part->key],
+            minutes: $part->count() * $this->pace->hide,
+            needle: Needle::surface()->from($this->needles),
+            text: Words::HIDE,
+            colour: $part->colour,
+        );
+
+        return $steps;
     }
 
     private function detail(Detail $detail): Step
     {
         $part = $this->figure->parts[$detail->on];
-        $after = ['cover:'.$detail->on];
-        foreach ($this->figure->detailsOn($detail->on) as $other) {
+        $on = $this->figure->detailsOn($detail->on);
+        $after = [count($on) < self::MARKED_FROM ? self::made($part) : 'mark:'.$part->key];
+        foreach ($on as $other) {
             if ($other->layer < $detail->layer) {
                 $after[] = 'detail:'.$other->key;
-            }
-        }
-        if ($this->figure->faceSchool === FaceSchool::FaceFirst && $part->isJoined()) {
-            $after[] = 'join:'.$part->key;
-        }
-        foreach ($this->figure->faceSchool === FaceSchool::LimbsFirst ? $this->figure->parts : [] as $other) {
-            if ($other->isJoined()) {
-                $after[] = 'join:'.$other->key;
             }
         }
         $line = $this->ledger->ofDetail($detail->key);
@@ -234,6 +355,7 @@ final readonly class Steps
         return new Step(
             key: 'detail:'.$detail->key,
             kind: StepKind::Detail,
+            title: $detail->name,
             part: $detail->on,
             detail: $detail->key,
             after: $after,
@@ -241,10 +363,41 @@ final readonly class Steps
             waitMinutes: in_array($detail->method, [Method::ReadyMade, Method::Paint, Method::Pin], true)
                 ? $this->pace->drying
                 : 0.0,
-            needle: $detail->method === Method::Felt ? Needle::face() : null,
+            needle: $detail->method === Method::Felt ? Needle::face($part->solid->thinnestMm())->from($this->needles) : null,
             weighings: $line === null ? [] : [$line],
             text: Words::detail($detail),
+            colour: $detail->colour,
         );
+    }
+
+    /**
+     * @param  list<Step>  $all  before them
+     * @return list<Step>
+     */
+    private function finishing(array $all): array
+    {
+        $needed = array_merge(...array_map(static fn (Step $s): array => $s->after, $all));
+        $last = array_values(array_diff(array_map(static fn (Step $s): string => $s->key, $all), $needed));
+
+        return [
+            new Step(
+                key: 'trim',
+                kind: StepKind::Trim,
+                title: 'Trim and smooth',
+                after: $last,
+                minutes: $this->pace->trim,
+                needle: Needle::surface()->from($this->needles),
+                text: Words::TRIM,
+            ),
+            new Step(
+                key: 'inspect',
+                kind: StepKind::Inspect,
+                title: 'Inspect',
+                after: ['trim'],
+                minutes: $this->pace->inspect,
+                text: Words::INSPECT,
+            ),
+        ];
     }
 
     /** Of one piece of a detail. */
@@ -264,5 +417,10 @@ final readonly class Steps
         return array_values(
             array_filter($this->ledger->ofPart($part->key), static fn (LedgerLine $l): bool => $l->purpose === $purpose),
         );
+    }
+
+    private static function low(string $name): string
+    {
+        return mb_strtolower($name);
     }
 }

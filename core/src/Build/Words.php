@@ -11,129 +11,133 @@ use Impa\Figure\Method;
 use Impa\Figure\Part;
 use Impa\Material\CoreMaterial;
 
-/** What the felter reads at each step. Amounts stand beside the words, in the felter's own units. */
+/**
+ * What the felter reads at each step: two sentences, none longer than twenty words, and no name in them, so that they stay short.
+ * Amounts stand beside the words, in the felter's own units.
+ */
 final class Words
 {
-    public static function core(Part $part, CoreMaterial $core): string
-    {
-        $how = match ($core) {
-            CoreMaterial::Foam => 'Take the foam shape that fits, or cut one to size.',
-            CoreMaterial::Stuffing => 'Roll the stuffing firmly and stab it until it holds together.',
-            default => 'Make a small tight ball first, then wrap more round it in thin layers. Stab from all '.
-                'sides until it springs back and keeps its shape.',
-        };
+    /** Thinner flat pieces than so many mm are felted between two cards (common practice). */
+    private const BETWEEN_CARDS_MM = 4.0;
 
-        return self::both($part, sprintf('%s: the core. %s', $part->name, $how));
+    public const PORTION =
+        'Weigh what comes in pairs together, and split it into equal pieces. '.
+        'Do it before anything is felted: afterwards nobody can tell.';
+
+    public const WIRE =
+
+        'Cut the wire with both fold-backs, and turn its ends back on themselves. '.
+        'Pinch them flat, so that the wrapping cannot slip off.';
+
+    public const COMPARE =
+
+        'Lay both side by side, and turn one over: same length, same thickness, same firmness. '.
+        'Felt the larger one more, until you cannot tell them apart.';
+
+    public const MARK =
+        'Prick every mark from the face sheet, and lay a level line across. '.
+        'Look from straight in front and in a mirror before any wool goes on.';
+
+    public const LOOP =
+        'Thread the loop through with a long needle, and knot it inside. Pull at it: it carries the whole figure.';
+
+    public const SLIT =
+        'Snip the slit where it is to sit, no longer than the piece is wide. '.
+        'Make it shallow: it can be cut deeper, never shallower.';
+
+    public const HIDE =
+        'Lay a thin wisp of its colour over the seam. Stab it in shallow from all sides, until the seam cannot be felt.';
+
+    public const TRIM =
+        'Go over it with the fine needle, and trim what still stands out. '.
+        'Press flat pieces under a cloth, at the lowest setting that works.';
+
+    public const INSPECT =
+        'Look from all sides, upside down and in a mirror, and against the picture; stand it on the table. '.
+        'Count your needles, and look for broken tips before it leaves the table.';
+
+    public static function core(CoreMaterial $core): string
+    {
+        return match ($core) {
+            CoreMaterial::Foam => 'Take the foam shape that fits, or cut one to size. Round its edges: they show through a cover.',
+            CoreMaterial::Stuffing => 'Roll the stuffing as tight as you can. Stab it all over until it holds together by itself.',
+            CoreMaterial::Scrap => 'Begin with a small tight ball of scraps, then wrap more round it in thin layers. '.
+                'Stab from all sides until it springs back; keep dark scraps inside.',
+            default => 'Begin with a small tight ball, then wrap more round it in thin layers. '.
+                'Stab from all sides until it springs back and keeps its shape.',
+        };
     }
 
     public static function cover(Part $part): string
     {
-        return self::both(
-            $part,
-            sprintf(
-                '%s: the cover. Tease the colour into a thin even layer and lay it round the core, no gaps, '.
-                    'no lumps. Fix it with shallow slanting stabs until no core shows; roll it in warm hands.',
-                $part->name,
-            ),
-        ).self::fluff($part);
+        return 'Tease the colour into a thin even layer, and lay it round without gaps or lumps. '.
+            (self::leavesFluff($part)
+                ? 'Fix it until no core shows; leave the end that will be joined loose.'
+                : 'Fix it until no core shows, then roll it in warm hands.');
     }
 
     public static function felt(Part $part): string
     {
-        $flat = $part->solid->kind()->isFlat();
-        $how = $flat
-            ? 'Lay the wool out flat to the outline, a little larger than it is to be. Stab it evenly from '.
-                'both sides with slanting stabs, fold the rim in and firm it, turning the piece often.'
-            : ($part->solid->kind()->isLong()
-                ? 'Roll the wool tightly from one end, then stab it round and round until it is even and firm.'
-                : 'Roll the wool tightly, then stab from all sides until it is even and firm.');
+        $kind = $part->solid->kind();
+        [$first, $then] = match (true) {
+            $kind->isFlat() && $part->solid->thinnestMm() < self::BETWEEN_CARDS_MM => [
+                'Lay the wool out a little larger than its outline, between two cards, and stab through the edge.',
+                'Fold the rim in and firm it, turning the piece often',
+            ],
+            $kind->isFlat() => [
+                'Lay the wool out flat, a little larger than its outline, and stab evenly from both sides.',
+                'Fold the rim in and firm it, turning the piece often',
+            ],
+            $kind->isLong() => [
+                'Roll the wool tightly from one end.',
+                'Stab it round and round until it is even and firm',
+            ],
+            default => [
+                'Roll the wool into a small tight ball, and lay the rest round it.',
+                'Stab from all sides until it is even and firm',
+            ],
+        };
 
-        return self::both($part, sprintf('%s: solid colour. %s', $part->name, $how)).self::fluff($part);
-    }
-
-    /** @param  string  $how  what is laid on, wound round or cut out, and how */
-    public static function covering(Part $part, string $how): string
-    {
-        $whole = $part->covering->way->replacesCover();
-
-        return self::both($part, sprintf('%s: %s. %s', $part->name, $part->covering->way->label(), $how)).
-            ($whole ? self::fluff($part) : '');
+        return $first.' '.$then.(self::leavesFluff($part) ? '; leave the end that will be joined loose.' : '.');
     }
 
     public static function detail(Detail $detail): string
     {
-        $how = match (true) {
-            $detail->method === Method::Bead => 'Prick the mark, sew the bead on and pull the thread in.',
-            $detail->method === Method::ReadyMade => 'Prick the mark, make a small hole with the needle, '.
-                'glue the eye in. Let it dry before the piece is handled.',
-            $detail->method === Method::Stitch => 'Stitch it along the marks with one thread of the colour.',
-            $detail->method === Method::Paint => 'Paint it on the marks with a fine brush; let it dry.',
-            $detail->method === Method::Pin => 'Push the pin in on the mark and glue it; its point must end inside.',
-            $detail->kind === DetailKind::Line => 'Twist a wisp of tops. Fix it at the start, lay it along '.
-                'the marks, stab it down, trim the end, then push it straight with slanting stabs.',
-            default => 'Take less wool than you think. Tack it at the top, the bottom, right and left, then '.
-                'stab round the rim, the middle last.',
+        return match (true) {
+            $detail->method === Method::Bead => 'Bring the thread up from where its knot will be hidden. '.
+                'Sew the bead on at its mark, and pull it in.',
+            $detail->method === Method::ReadyMade => 'Make a small hole on the mark with the needle, and try the eye in it. '.
+                'Glue it in, and let it dry before the piece is handled.',
+            $detail->method === Method::Stitch => 'Stitch along the marks with one thread of the colour. Hide its ends inside.',
+            $detail->method === Method::Paint => 'Paint it on its marks with a fine brush and little paint. '.
+                'Let it dry before the piece is handled.',
+            $detail->method === Method::Pin => 'Push the pin in on its mark, and glue it. Its point must end inside.',
+            $detail->kind === DetailKind::Line => 'Twist a wisp of tops, fix one end, and lay it along its marks. '.
+                'Stab it down, trim the end, then push it straight with slanting stabs.',
+            default => 'Take less wool than you think, and tack it at top, bottom, right and left. '.
+                'Stab round the rim, the middle last.',
         };
-
-        return sprintf(
-            '%s: %s%s',
-            $detail->name,
-            $how,
-            $detail->mirror ? ' Make both, and compare them level before you go on.' : '',
-        );
     }
 
-    public static function join(Part $part, Part $to): string
+    public static function join(Part $part): string
     {
-        $how = match ($part->joinBy) {
-            JoinBy::Fluff => 'Spread its fluff end on the place and stab all round through it, deep and straight. Tug: it must not give.',
-            JoinBy::Slit => 'Snip a small slit, push the end in, and stab round it until the slit is closed.',
-            JoinBy::Neck => 'Set it on the neck and stab from below and above, all round.',
-            JoinBy::Wrap => 'Wrap the end round the place and stab it down.',
-            JoinBy::Sandwich => 'Lay the end between two layers and stab through all of them.',
-            JoinBy::Sew => 'Sew it on with small stitches and hide the knot.',
-            JoinBy::Glue => 'Glue it on. Fresh air; follow the label.',
-            JoinBy::Wire => 'Push its wire in, turn the end back inside, and stab from the side only.',
+        return match ($part->joinBy) {
+            JoinBy::Fluff => 'Hold it in place and look from all sides; then spread its loose end on the place. '.
+                'Stab all round through it, deep and straight, and tug.',
+            JoinBy::Slit => 'Push its end into the slit, and look from all sides before you stab. '.
+                'Stab round it until the slit is closed, and tug.',
+            JoinBy::Neck => 'Set it on the neck, and look from all sides before you stab. '.
+                'Stab from below and above, all round, and tug.',
+            JoinBy::Wrap => 'Wrap its end round the place; its join lies at the back. Stab it down, shallow, all along.',
+            JoinBy::Sandwich => 'Lay its end between two layers, and look from all sides. Stab through all of them, and tug.',
+            JoinBy::Sew => 'Pin it in place, and look from all sides. Sew it on with small stitches, and hide the knot.',
+            JoinBy::Glue => 'Try it in place first, and look from all sides. Glue it on in fresh air; follow the label.',
+            JoinBy::Wire => 'Push its wire in, and turn the end back inside. Stab from the side only, all round, and tug.',
         };
-
-        return sprintf(
-            'Join %s to %s%s. Hold it in place and look from all sides first. %s',
-            self::low($part->name),
-            self::low($to->name),
-            $part->mirror ? ', both sides alike' : '',
-            $how,
-        );
     }
 
-    public static function hide(Part $part): string
+    private static function leavesFluff(Part $part): bool
     {
-        return sprintf(
-            'Hide the join of %s: lay a thin wisp of its colour over the seam and stab it in, shallow.',
-            self::low($part->name),
-        );
-    }
-
-    public const PORTION =
-        'Set the wool aside before you felt anything: afterwards nobody can tell. What '.
-        'comes in pairs is weighed together and split into equal pieces.';
-
-    public const INSPECT =
-        'Look at it from all sides, upside down and in a mirror; hold it against the '.
-        'picture; stand it on the table. Count your needles and look for broken tips before it leaves the '.
-        'table.';
-
-    private static function both(Part $part, string $text): string
-    {
-        return $part->mirror ? $text.' Make both side by side and compare as you go.' : $text;
-    }
-
-    private static function fluff(Part $part): string
-    {
-        return $part->isJoined() && $part->joinBy === JoinBy::Fluff ? ' Leave the end that will be joined unfelted.' : '';
-    }
-
-    private static function low(string $name): string
-    {
-        return 'the '.mb_strtolower($name);
+        return $part->isJoined() && in_array($part->joinBy, [JoinBy::Fluff, JoinBy::Slit], true);
     }
 }

@@ -21,6 +21,7 @@ final readonly class Figure
      * @param  array<string, Colour>  $colours  by key
      * @param  array<string, Part>  $parts  by key
      * @param  array<string, Detail>  $details  by key
+     * @param  list<Pull>  $pulls  what the felter chose about the order of the work
      * @param  ?Picture  $picture  none where the figure was made without a drawing
      */
     private function __construct(
@@ -32,6 +33,7 @@ final readonly class Figure
         public array $colours,
         public array $parts,
         public array $details,
+        public array $pulls,
         public ?Picture $picture,
     ) {
     }
@@ -74,6 +76,7 @@ final readonly class Figure
                 colours: $reader->colours(),
                 parts: $reader->parts(),
                 details: $reader->details(),
+                pulls: $reader->pulls(),
                 picture: $reader->picture(),
             );
         } catch (ShapeRefused $e) {
@@ -93,6 +96,7 @@ final readonly class Figure
             colours: $this->colours,
             parts: array_intersect_key($this->parts, [$key => true]),
             details: array_filter($this->details, static fn (Detail $d): bool => $d->on === $key),
+            pulls: [],
             picture: null,
         );
     }

@@ -102,6 +102,7 @@ final readonly class FigureReader
                 joinTo: self::text($join, 'to'),
                 joinBy: JoinBy::from(self::text($join, 'by', self::text($school, 'join', 'fluff'))),
                 covering: self::covering($part),
+                faceSchool: FaceSchool::from(self::text(self::object($part, 'school'), 'face', $this->faceSchool()->value)),
             );
         }
 
@@ -174,6 +175,18 @@ final readonly class FigureReader
         }
 
         return $details;
+    }
+
+    /** @return list<Pull> */
+    public function pulls(): array
+    {
+        $pulls = [];
+        foreach (self::members(self::object($this->document, 'work'), 'pulled') as $pull) {
+            $isForward = isset($pull->before);
+            $pulls[] = new Pull(self::text($pull, 'step'), self::text($pull, $isForward ? 'before' : 'after'), $isForward);
+        }
+
+        return $pulls;
     }
 
     public function picture(): ?Picture

@@ -13,7 +13,10 @@ use Impa\Shape\Solid;
 /** A part of the figure, the figure's defaults filled in; lengths in mm in the figure's frame. Immutable. */
 final readonly class Part
 {
-    /** @param  array{float, float, float}  $at the middle of the shape */
+    /**
+     * @param  array{float, float, float}  $at the middle of the shape
+     * @param  FaceSchool  $faceSchool  when what lies on it is laid
+     */
     public function __construct(
         public string $key,
         public string $name,
@@ -30,6 +33,7 @@ final readonly class Part
         public string $joinTo,
         public JoinBy $joinBy,
         public Covering $covering,
+        public FaceSchool $faceSchool,
     ) {
     }
 
@@ -102,6 +106,7 @@ final readonly class Part
             joinTo: $this->joinTo,
             joinBy: $this->joinBy,
             covering: $this->covering,
+            faceSchool: $this->faceSchool,
         );
     }
 }

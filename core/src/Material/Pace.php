@@ -7,15 +7,17 @@ namespace Impa\Material;
 /**
  * How long hands need, in minutes: house priors (docs/trade.md, Minutes) until the felter's own log is known. Immutable.
  */
-final readonly class Pace
+final class Pace
 {
     /** A rest after so much work, and how long (HSE INDG36: short and often). */
     public const REST_AFTER = 30.0;
 
     public const REST = 5.0;
 
-    /** From this weight a holder of three needles is used for the bulk. */
+    /** From this weight a holder of three needles is used for the bulk; with care from so little on. */
     private const HOLDER_FROM_G = 1.5;
+
+    private const HOLDER_WITH_CARE_FROM_G = 0.4;
 
     /**
      * @param  float  $bulk  of the first gram, springy, with one needle; the rest goes with a power of the grams
@@ -25,24 +27,35 @@ final readonly class Pace
      * @param  array<string, float>  $each  one loop, tuft, lock or lay, by the way of covering; of a ribbon or strand one metre
      */
     private function __construct(
-        private float $bulk,
-        private float $power,
-        private float $holder,
-        private array $effort,
-        private float $surfacePerCm2,
-        private float $facePerCm2,
-        private array $each,
-        private float $cut,
-        public float $portion,
-        public float $join,
-        public float $hide,
-        public float $spot,
-        public float $line,
-        public float $spark,
-        public float $fixed,
-        public float $drying,
-        public float $foam,
-        public float $inspect,
+        private readonly float $bulk,
+        private readonly float $power,
+        private readonly float $holder,
+        private readonly array $effort,
+        private readonly float $surfacePerCm2,
+        private readonly float $facePerCm2,
+        private readonly array $each,
+        private readonly float $cut,
+        public readonly float $portion,
+        public readonly float $wire,
+        public readonly float $compare,
+        public readonly float $mark,
+        public readonly float $slit,
+        public readonly float $loop,
+        public readonly float $join,
+        public readonly float $hide,
+        public readonly float $spot,
+        public readonly float $line,
+        public readonly float $spark,
+        public readonly float $fixed,
+        public readonly float $drying,
+        public readonly float $foam,
+        public readonly float $trim,
+        public readonly float $inspect,
+        private readonly float $stabs,
+        private readonly float $stabsSigma,
+        private readonly float $handSigma,
+        private readonly float $stepSigma,
+        private float $holderFromG,
     ) {
     }
 
@@ -58,6 +71,11 @@ final readonly class Pace
             each: ['loops' => 0.1, 'tufts' => 0.12, 'locks' => 0.4, 'hair' => 0.6, 'wrap' => 4.0, 'plait' => 6.0],
             cut: 10.0,
             portion: 3.0,
+            wire: 3.0,
+            compare: 1.0,
+            mark: 2.0,
+            slit: 1.0,
+            loop: 3.0,
             join: 4.0,
             hide: 2.0,
             spot: 4.0,
@@ -66,14 +84,21 @@ final readonly class Pace
             fixed: 3.0,
             drying: 20.0,
             foam: 1.0,
+            trim: 3.0,
             inspect: 5.0,
+            // Common practice: about two stabs a second, less where the eye is on a mark.
+            stabs: 100.0,
+            stabsSigma: 0.3,
+            handSigma: 0.35,
+            stepSigma: 0.25,
+            holderFromG: self::HOLDER_FROM_G,
         );
     }
 
     /** The bulk of one piece: less than twice as long for twice the wool. */
     public function bulk(float $g, Firmness $firmness): float
     {
-        return $this->bulk * $g ** $this->power * $this->effort[$firmness->value] / (self::needles($g) > 1 ? $this->holder : 1.0);
+        return $this->bulk * $g ** $this->power * $this->effort[$firmness->value] / ($this->needles($g) > 1 ? $this->holder : 1.0);
     }
 
     /** @param  bool  $bearsFace  whether a face goes on its front half, which must be smoother */
@@ -98,9 +123,50 @@ final readonly class Pace
         };
     }
 
-    /** Needles in the holder for so many grams. */
-    public static function needles(float $g): int
+    /**
+     * Stabs of the hand in so many minutes: a lognormal's 10th percentile, median and 90th.
+     *
+     * @return array{float, float, float}
+     */
+    public function stabs(float $minutes): array
     {
-        return $g >= self::HOLDER_FROM_G ? 3 : 1;
+        return self::around($this->stabs * $minutes, $this->stabsSigma);
+    }
+
+    /**
+     * How long these steps take together: 10th percentile, median and 90th. A hand is slow or fast in all of them alike; what is left
+     * differs from step to step, and partly cancels out.
+     *
+     * @param  list<float>  $minutes  of each step
+     * @return array{float, float, float}
+     */
+    public function spread(array $minutes): array
+    {
+        $whole = array_sum($minutes);
+        $own = $whole > 0.0 ? sqrt(array_sum(array_map(static fn (float $m): float => $m ** 2, $minutes))) / $whole : 0.0;
+
+        return self::around($whole, hypot($this->handSigma, $this->stepSigma * $own));
+    }
+
+    /** @return array{float, float, float} */
+    private static function around(float $median, float $sigma): array
+    {
+        // 10 % of a normal distribution lie beyond 1.2816 sigma.
+        return [$median * exp(-1.2816 * $sigma), $median, $median * exp(1.2816 * $sigma)];
+    }
+
+    /** Needles in the holder for so many grams. */
+    public function needles(float $g): int
+    {
+        return $g >= $this->holderFromG ? 3 : 1;
+    }
+
+    /** The same hand, with three needles in the holder wherever that can be. */
+    public function withMoreNeedles(): self
+    {
+        $more = clone $this;
+        $more->holderFromG = self::HOLDER_WITH_CARE_FROM_G;
+
+        return $more;
     }
 }

@@ -6,6 +6,7 @@ namespace Impa\Plan;
 
 use Impa\Balance\Balance;
 use Impa\Build\Order;
+use Impa\Build\Schedule;
 use Impa\Build\Step;
 use Impa\Build\Steps;
 use Impa\Face\Needles;
@@ -40,12 +41,13 @@ final readonly class Plan
     public static function of(Figure $figure, ?Needles $needles = null, ?Densities $densities = null, ?Pace $pace = null): self
     {
         $ledger = Ledger::of($figure, $densities ?? Densities::house());
+        $needles ??= Needles::usual();
 
         return new self(
             figure: $figure,
             ledger: $ledger,
-            details: self::details($figure, $needles ?? Needles::usual()),
-            steps: Steps::of($ledger, $pace ?? Pace::house()),
+            details: self::details($figure, $needles),
+            steps: Order::of(Steps::of($ledger, $pace ?? Pace::house(), $needles), $figure),
             balance: Balance::of($ledger),
         );
     }
@@ -99,7 +101,7 @@ final readonly class Plan
             ],
             'minutes' => [
                 'hands' => $this->handsMinutes(),
-                'elapsed' => $this->steps === [] ? 0.0 : Order::elapsed($this->steps),
+                'elapsed' => Schedule::inOneGo($this->steps)->elapsedMinutes(),
             ],
             'face' => Steps::facePart($this->figure),
             'notes' => array_map(
@@ -172,6 +174,7 @@ final readonly class Plan
         return [
             'key' => $step->key,
             'kind' => $step->kind->value,
+            'title' => $step->title,
             'part' => $step->part,
             'detail' => $step->detail,
             'after' => $step->after,

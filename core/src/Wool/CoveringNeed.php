@@ -14,7 +14,7 @@ final readonly class CoveringNeed
      * @param  int  $count  of loops, tufts, locks or lays; 0 where none
      * @param  float  $areaCm2  of sheet; 0 where none
      * @param  float  $filmG  of iron-on film fibres; 0 where none
-     * @param  string  $text  what to do, in one sentence
+     * @param  string  $text  what to do, in two sentences
      */
     public function __construct(
         public float $g = 0.0,

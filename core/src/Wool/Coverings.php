@@ -72,7 +72,8 @@ final class Coverings
             metres: $metres,
             count: $count,
             text: sprintf(
-                '%d loops of %.0f mm: push the yarn in every %.1f mm, leave a loop, go on.',
+                '%d loops of %.0f mm: push the yarn in every %.1f mm, leave a loop, go on. '.
+                    'Lay each over the same stick, so that all are alike.',
                 $count,
                 $covering->lengthMm,
                 10 / sqrt($covering->perCm2),
@@ -90,10 +91,13 @@ final class Coverings
             finishedG: $g,
             count: $count,
             text: sprintf(
-                '%s of %.0f mg and %.0f mm: begin at the foot, each row over the last one\'s roots.',
+                '%s of %.0f mg and %.0f mm: begin at the foot, each row over the last one\'s roots. %s',
                 $covering->way->words($count),
                 $covering->mgEach,
                 $covering->lengthMm,
+                $covering->way === CoveringWay::Locks
+                    ? 'Stab only their roots, so that the curls stay open.'
+                    : 'Stab each across its middle; trim them all together at the end.',
             ),
         );
     }
@@ -114,11 +118,12 @@ final class Coverings
             metres: $metres,
             count: $count,
             text: sprintf(
-                '%d lays of tops, %.0f mm wide and %.0f mm long: stab each across its middle, fold it over, %s.',
+                '%d lays of tops, %.0f mm wide and %.0f mm long, %s. '.
+                    'Stab each across its middle, fold it over, and comb it with your fingers.',
                 $count,
                 $covering->ribbonMm,
                 2 * $covering->lengthMm,
-                $rows > 1 ? sprintf('%d rows from the neck upwards', $rows) : 'along the parting',
+                $rows > 1 ? sprintf('in %d rows from the neck upwards', $rows) : 'along the parting',
             ),
         );
     }
@@ -133,11 +138,11 @@ final class Coverings
             finishedG: $g,
             metres: $metres,
             text: sprintf(
-                'Wind a flat ribbon of %.0f mm round the wire, each turn %.0f %% over the last, not tight enough to bend it; '
-                    .'it takes %.2f m, fold-backs included.',
+                'Wind %.2f m of flat ribbon, %.0f mm wide, round the wire, fold-backs included. '.
+                    'Lay each turn %.0f %% over the last, not tight enough to bend the wire.',
+                $metres,
                 $covering->ribbonMm,
                 100 * $covering->overlap,
-                $metres,
             ),
         );
     }
@@ -153,7 +158,8 @@ final class Coverings
             metres: 3 * $strandM,
             count: 3,
             text: sprintf(
-                'Plait three strands of %.0f mm, %.0f mm thick each: plaiting takes up a third.',
+                'Plait three strands of %.0f mm, %.0f mm thick each: plaiting takes up a third. '.
+                    'Bind both ends with a wisp before you let go.',
                 1000 * $strandM,
                 $covering->ribbonMm,
             ),
@@ -179,11 +185,14 @@ final class Coverings
             filmG: $filmG,
             text: $isFilm
                 ? sprintf(
-                    'Lay a thin sheet of %.0f cm2, film fibres between two layers, iron under a cloth at the lowest setting that '
-                        .'melts them, cut the shape out.',
+                    'Lay a thin sheet of %.0f cm2, with film fibres between two layers. '.
+                        'Iron it under a cloth at the lowest setting that melts them, and cut the shape out.',
                     $areaCm2,
                 )
-                : sprintf('Cut from %.0f cm2 of sheet by the template on its size card.', $areaCm2),
+                : sprintf(
+                    'Cut from %.0f cm2 of sheet by the template on its size card. Firm its edge with slanting stabs.',
+                    $areaCm2,
+                ),
         );
     }
 }

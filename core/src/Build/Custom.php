@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Build;
+
+use Impa\Figure\Figure;
+use Impa\Figure\Method;
+use Impa\Figure\Part;
+
+/** What comes before what by the custom of the trade, where reach does not explain it (docs/trade.md, What comes before what). */
+final class Custom
+{
+    /** A part sits on top of another where its middle lies above that one's by this share of its height. */
+    private const ON_TOP = 0.25;
+
+    /** @return list<array{string, string, string}> first, then, why */
+    public static function arrows(Figure $figure): array
+    {
+        $arrows = [];
+        foreach ($figure->parts as $part) {
+            if (! $part->isJoined()) {
+                continue;
+            }
+            $name = mb_strtolower($part->name);
+            $to = $figure->parts[$part->joinTo];
+            if ($part->solid->kind()->isFlat()) {
+                foreach ($figure->detailsOn($part->key) as $detail) {
+                    $why = sprintf('A second colour goes on the %s while it is still flat.', $name);
+                    $arrows[] = ['detail:'.$detail->key, 'join:'.$part->key, $why];
+                }
+            }
+            if (self::isOnTop($part, $to)) {
+                foreach ($figure->detailsOn($to->key) as $detail) {
+                    if (in_array($detail->method, [Method::Bead, Method::Stitch], true)) {
+                        $arrows[] = ['detail:'.$detail->key, 'join:'.$part->key, sprintf('Its stitches are hidden under the %s.', $name)];
+                    }
+                }
+            }
+            if ($part->group !== '' && $to->group !== $part->group && $to->isJoined()) {
+                $arrows[] = [
+                    'hide:'.$part->key,
+                    'join:'.$to->key,
+                    sprintf('What is held goes onto the %s before that goes on.', mb_strtolower($to->name)),
+                ];
+            }
+        }
+
+        return $arrows;
+    }
+
+    private static function isOnTop(Part $part, Part $of): bool
+    {
+        return self::ON_TOP * $of->solid->size()->heightMm < $part->at[1] - $of->at[1];
+    }
+}

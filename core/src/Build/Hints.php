@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Build;
+
+use Impa\Figure\Figure;
+use Impa\Figure\JoinBy;
+use Impa\Figure\Method;
+use Impa\Material\CoveringWay;
+
+/** What a step should look like when it is done, what usually goes wrong at it and its cure, and where it can hurt (docs/trade.md). */
+final class Hints
+{
+    /** @return string one sentence */
+    public static function look(Step $step): string
+    {
+        return match ($step->kind) {
+            StepKind::Portion => 'Equal heaps lie side by side, each with the name of its part.',
+            StepKind::Wire => 'Both ends are turned back and covered; nothing scratches.',
+            StepKind::Core => 'It springs back when you press it, and is a little smaller than it will be.',
+            StepKind::Loop => 'The loop stands up by itself, and gives nowhere when you pull.',
+            StepKind::Cover => 'No core shows, even where you bend it; held against its neighbour it fits.',
+            StepKind::Felt => 'It is even all round, and firm enough that a finger leaves no dent.',
+            StepKind::Compare => 'Upside down and side by side you cannot tell which is which.',
+            StepKind::Mark => 'Both sides lie level, and equally far from the middle line.',
+            StepKind::Detail => 'Its rim is crisp, and no wisp stands out when you look along the skin.',
+            StepKind::Slit => 'The slit closes by itself when nothing is in it.',
+            StepKind::Join => 'It does not give when you tug, and stands right from all sides.',
+            StepKind::Hide => 'The colour runs on over the seam without a step.',
+            StepKind::Covering => 'Nothing of the ground shows through, and nothing comes off in your hand.',
+            StepKind::Trim => 'Against the light no fuzz stands out.',
+            StepKind::Inspect => 'It is the figure of the drawing, from every side.',
+        };
+    }
+
+    /**
+     * What usually goes wrong here, and the cure (docs/trade.md, What goes wrong).
+     *
+     * @return ?array{sign: string, cure: string} nothing where nothing usually does
+     */
+    public static function wrong(Step $step): ?array
+    {
+        $pair = static fn (string $sign, string $cure): array => ['sign' => $sign, 'cure' => $cure];
+
+        return match ($step->kind) {
+            StepKind::Core => $pair('A dent, or a soft side.', 'Stab round the dent, never into it; or fill it with a wisp, edges first.'),
+            StepKind::Cover => $pair('The core shows through.', 'Lay a second thin layer over that side; do not stab harder.'),
+            StepKind::Felt => $pair('Lumps, or lines of fibre.', 'Tease the lump apart, and spread a thin layer over it.'),
+            StepKind::Compare => $pair('One is larger than the other.', 'Felt the larger one more, or pull a little off it.'),
+            StepKind::Detail => $pair(
+                'Too big, or in the wrong place.',
+                'Slant the needle towards its middle; or lift it out, close the ground, mark again.',
+            ),
+            StepKind::Join => $pair('It wobbles.', 'More fluff, stabs all round, then small wisps over the join.'),
+            StepKind::Hide => $pair('The seam shows as a ring.', 'Lay the wisp across the seam, not along it.'),
+            StepKind::Covering => $pair('It comes out again.', 'Stab the roots deeper, straight in, before the next row.'),
+            StepKind::Mark => $pair('The face sits too high.', 'Prick again lower; the holes close under a few shallow stabs.'),
+            StepKind::Trim => $pair('Fuzz comes back.', 'Use a finer needle, then trim; do not pull.'),
+            default => null,
+        };
+    }
+
+    /** @return list<string> cautions that apply at this step (docs/trade.md, Cautions) */
+    public static function cautions(Step $step, Figure $figure): array
+    {
+        $cautions = [];
+        $part = $figure->parts[$step->part] ?? null;
+        $method = $step->detail === '' ? null : $figure->details[$step->detail]->method;
+        $joinBy = in_array($step->kind, [StepKind::Slit, StepKind::Join], true) ? $part?->joinBy : null;
+        if ($step->needle !== null) {
+            $cautions[] = 'Eyes on the needle; out the way it went in, never bend or lever.';
+        }
+        if (($step->needle->holder ?? 1) > 1) {
+            $cautions[] = 'Several needles need a thick pad under them, and fingers well away.';
+        }
+        if (in_array($method, [Method::ReadyMade, Method::Paint, Method::Pin], true) || $joinBy === JoinBy::Glue) {
+            $cautions[] = 'Glue, paint and varnish: fresh air, and the instructions on the label.';
+        }
+        if (in_array($method, [Method::Bead, Method::ReadyMade, Method::Pin], true)) {
+            $cautions[] = 'Small or sharp parts: the figure is decoration, not a toy.';
+        }
+        if ($step->kind === StepKind::Wire || $joinBy === JoinBy::Wire) {
+            $cautions[] = 'Turn wire ends in and cover them; near wire stab from the side only.';
+        }
+        if ($joinBy === JoinBy::Slit && $step->kind === StepKind::Slit) {
+            $cautions[] = 'Cut away from your fingers, and put the scissors down before you go on.';
+        }
+        if ($step->kind === StepKind::Trim || ($step->kind === StepKind::Covering && $part?->covering->way === CoveringWay::Film)) {
+            $cautions[] = 'Hot iron or steam: the lowest setting that works, a cloth between, never leave it on.';
+        }
+        if ($step->kind === StepKind::Inspect) {
+            $cautions[] = 'A broken tip that is not found stays in the figure: then it is not safe yet.';
+        }
+
+        return $cautions;
+    }
+}

@@ -1,0 +1,267 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Build;
+
+use Impa\Material\Pace;
+
+/**
+ * Steps laid into sittings for one pair of hands (list scheduling; Graham 1966): the first step of the order that is free is done next,
+ * a rest comes after each half hour, what dries goes on beside, and no step is cut where it cannot be put down. Immutable.
+ */
+final readonly class Schedule
+{
+    /** Shorter and longer sittings are refused, minutes. */
+    public const LEAST_MINUTES = 15.0;
+
+    public const MOST_MINUTES = 720.0;
+
+    /** It is not worth beginning a step for less than so many minutes. */
+    private const WORTH_MINUTES = 3.0;
+
+    private const EXACT = 1e-6;
+
+    /** @param  list<Sitting>  $sittings */
+    private function __construct(public array $sittings, private float $longestChain)
+    {
+    }
+
+    /**
+     * @param  list<Step>  $steps  in order
+     *
+     * @throws ScheduleRefused if the sitting is too short for a step that cannot be cut, or no sitting at all
+     */
+    public static function of(array $steps, float $sittingMinutes): self
+    {
+        if ($sittingMinutes > self::MOST_MINUTES) {
+            throw ScheduleRefused::sittingTooLong(self::MOST_MINUTES);
+        }
+        $least = self::leastMinutes($steps);
+        if ($sittingMinutes < $least) {
+            throw ScheduleRefused::sittingTooShort($sittingMinutes, $least);
+        }
+
+        return self::laid($steps, $sittingMinutes);
+    }
+
+    /**
+     * Everything in one sitting, however long.
+     *
+     * @param  list<Step>  $steps  in order
+     */
+    public static function inOneGo(array $steps): self
+    {
+        return self::laid($steps, INF);
+    }
+
+    /**
+     * The shortest sitting into which every step fits that cannot be cut.
+     *
+     * @param  list<Step>  $steps
+     */
+    public static function leastMinutes(array $steps): float
+    {
+        $whole = [self::LEAST_MINUTES];
+        foreach ($steps as $step) {
+            $whole[] = self::canBeCut($step) ? 0.0 : $step->minutes;
+        }
+
+        return ceil(max($whole));
+    }
+
+    /** Whether a step can be put down before it is done: of many pieces it can, after any of them. */
+    public static function canBeCut(Step $step): bool
+    {
+        return $step->kind->canBePutDown() || $step->minutes > Pace::REST_AFTER;
+    }
+
+    /** Minutes of work. */
+    public function handsMinutes(): float
+    {
+        return array_sum(array_map(static fn (Sitting $s): float => $s->handsMinutes(), $this->sittings));
+    }
+
+    /** Minutes of all sittings from their beginning to their end: work, rests, waiting for what dries. */
+    public function elapsedMinutes(): float
+    {
+        return array_sum(array_map(static fn (Sitting $s): float => $s->minutes(), $this->sittings));
+    }
+
+    /**
+     * No order of the work takes less in so many sittings: all of it, with the rests that no end of a sitting saves; in one sitting also
+     * the longest chain with what dries in it.
+     */
+    public function lowerBoundMinutes(): float
+    {
+        $hands = $this->handsMinutes();
+        $rests = max(0.0, ceil($hands / Pace::REST_AFTER - self::EXACT) - count($this->sittings));
+        $bound = $hands + Pace::REST * $rests;
+
+        return count($this->sittings) > 1 ? $bound : max($bound, $this->longestChain);
+    }
+
+    /** @param  list<Step>  $steps */
+    private static function laid(array $steps, float $sittingMinutes): self
+    {
+        $left = $steps;
+        $minutes = array_map(static fn (Step $s): float => $s->minutes, $steps);
+        $sittings = [];
+        $done = [];
+        while ($left !== []) {
+            $sittings[] = self::sitting($left, $minutes, $done, $sittingMinutes);
+        }
+
+        return new self($sittings, self::longestChain($steps));
+    }
+
+    /** @param  list<Step>  $steps */
+    private static function longestChain(array $steps): float
+    {
+        // Nobody waits for what dries at the very end: it is done when the hands are.
+        $chains = new Chains($steps);
+        $longest = 0.0;
+        foreach ($steps as $step) {
+            $longest = max($longest, $chains->untilLastStep($step->key));
+        }
+
+        return $longest;
+    }
+
+    /**
+     * @param  array<int, Step>  $left  what is not done yet; what gets done is taken out
+     * @param  array<int, float>  $minutes  how much of each is left
+     * @param  array<string, float>  $done  by key, from which minute of this sitting it is dry
+     */
+    private static function sitting(array &$left, array &$minutes, array &$done, float $length): Sitting
+    {
+        $bouts = $rests = $drying = [];
+        $clock = $worked = 0.0;
+        // What was glued at the last sitting is dry at the next.
+        $done = array_map(static fn (): float => 0.0, $done);
+        while ($left !== []) {
+            $free = self::free($left, $done, $clock);
+            if ($free === []) {
+                $ready = self::nextDry($done, $clock);
+                if ($ready >= $length) {
+                    break;
+                }
+                if ($ready - $clock >= Pace::REST - self::EXACT) {
+                    $rests[] = ['startMinute' => $clock, 'endMinute' => $ready];
+                    $worked = 0.0;
+                }
+                $clock = $ready;
+
+                continue;
+            }
+            [$i, $bout] = self::next($left, $minutes, $free, Pace::REST_AFTER - $worked, $length - $clock);
+            if ($i < 0) {
+                // Nothing fits before the rest; after it, where there is time for one, perhaps something does.
+                if ($worked <= 0.0 || self::next($left, $minutes, $free, Pace::REST_AFTER, $length - $clock - Pace::REST)[0] < 0) {
+                    break;
+                }
+                $rests[] = ['startMinute' => $clock, 'endMinute' => $clock + Pace::REST];
+                [$clock, $worked] = [$clock + Pace::REST, 0.0];
+
+                continue;
+            }
+            $step = $left[$i];
+            $bouts[] = ['key' => $step->key, 'startMinute' => $clock, 'endMinute' => $clock + $bout];
+            $clock += $bout;
+            $worked += $bout;
+            $minutes[$i] -= $bout;
+            if ($minutes[$i] <= self::EXACT) {
+                unset($left[$i]);
+                $done[$step->key] = $clock + $step->waitMinutes;
+                if ($step->waitMinutes > 0.0) {
+                    $drying[] = ['key' => $step->key, 'startMinute' => $clock, 'endMinute' => $clock + $step->waitMinutes];
+                }
+            }
+        }
+
+        return new Sitting(self::joined($bouts), $rests, $drying);
+    }
+
+    /**
+     * What could be done now, in order.
+     *
+     * @param  array<int, Step>  $left
+     * @param  array<string, float>  $done
+     * @return list<int>
+     */
+    private static function free(array $left, array $done, float $clock): array
+    {
+        $free = [];
+        foreach ($left as $i => $step) {
+            foreach ($step->after as $before) {
+                if (($done[$before] ?? INF) > $clock + self::EXACT) {
+                    continue 2;
+                }
+            }
+            $free[] = $i;
+        }
+
+        return $free;
+    }
+
+    /**
+     * The first of them that fits before the next rest and the end of the sitting, and how long it is worked at.
+     *
+     * @param  array<int, Step>  $left
+     * @param  array<int, float>  $minutes
+     * @param  list<int>  $free
+     * @return array{int, float} -1 where none fits
+     */
+    private static function next(array $left, array $minutes, array $free, float $untilRest, float $untilEnd): array
+    {
+        $room = min($untilRest, $untilEnd);
+        foreach ($free as $i) {
+            if ($minutes[$i] <= $room + self::EXACT) {
+                return [$i, $minutes[$i]];
+            }
+            if (self::canBeCut($left[$i]) && $room >= self::WORTH_MINUTES) {
+                return [$i, $room];
+            }
+            // The order is kept: what comes first waits for the rest, not for what comes later.
+            if ($minutes[$i] <= $untilEnd + self::EXACT || self::canBeCut($left[$i])) {
+                return [-1, 0.0];
+            }
+        }
+
+        return [-1, 0.0];
+    }
+
+    /** @param  array<string, float>  $done */
+    private static function nextDry(array $done, float $clock): float
+    {
+        $next = INF;
+        foreach ($done as $ready) {
+            if ($ready > $clock + self::EXACT) {
+                $next = min($next, $ready);
+            }
+        }
+
+        return $next;
+    }
+
+    /**
+     * Bouts of one step that follow each other without a break, as one.
+     *
+     * @param  list<array{key: string, startMinute: float, endMinute: float}>  $bouts
+     * @return list<array{key: string, startMinute: float, endMinute: float}>
+     */
+    private static function joined(array $bouts): array
+    {
+        $joined = [];
+        foreach ($bouts as $bout) {
+            $last = array_pop($joined);
+            if ($last !== null && $last['key'] === $bout['key'] && $bout['startMinute'] - $last['endMinute'] < self::EXACT) {
+                $joined[] = ['endMinute' => $bout['endMinute']] + $last;
+            } else {
+                array_push($joined, ...array_filter([$last]), ...[$bout]);
+            }
+        }
+
+        return $joined;
+    }
+}

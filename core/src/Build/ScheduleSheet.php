@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Build;
+
+use Impa\Face\Needles;
+
+/** The impa-schedule document, version 1; formats/impa-schedule-1.schema.json. */
+final class ScheduleSheet
+{
+    /**
+     * @return array<string, mixed>
+     *
+     * @throws ScheduleRefused if the sitting is too short or too long
+     */
+    public static function of(Work $work, Needles $needles, float $sittingMinutes, Evenings $evenings): array
+    {
+        $schedule = Schedule::of($work->steps, $sittingMinutes);
+        $beginnings = $evenings->beginnings(count($schedule->sittings));
+        [$low, , $high] = $work->pace->spread(array_map(static fn (Step $s): float => $s->minutes, $work->steps));
+        $missing = max(0, count($schedule->sittings) - $evenings->sittingsInTime());
+        $sittings = $drying = [];
+        foreach ($schedule->sittings as $i => $sitting) {
+            $sittings[] = [
+                'start' => $beginnings[$i]->format('Y-m-d\TH:i:s'),
+                'end' => $beginnings[$i]->modify(sprintf('+%d seconds', (int) round(60 * $sitting->minutes())))->format('Y-m-d\TH:i:s'),
+                'minutes' => $sitting->minutes(),
+                'steps' => $sitting->bouts,
+                'rests' => $sitting->rests,
+            ];
+            foreach ($sitting->drying as $clock) {
+                $drying[] = $clock + ['sitting' => $i];
+            }
+        }
+
+        return [
+            'format' => 'impa-schedule',
+            'version' => 1,
+            'figure' => $work->ledger->figure->name,
+            'sittingMinutes' => $sittingMinutes,
+            'leastSittingMinutes' => Schedule::leastMinutes($work->steps),
+            'days' => $evenings->days,
+            'by' => $evenings->by?->format('Y-m-d'),
+            'handsMinutes' => $schedule->handsMinutes(),
+            'lowMinutes' => $low,
+            'highMinutes' => $high,
+            'elapsedMinutes' => $schedule->elapsedMinutes(),
+            'lowerBoundMinutes' => $schedule->lowerBoundMinutes(),
+            'sittings' => $sittings,
+            'drying' => $drying,
+            'sittingsMissing' => $missing,
+            'helps' => $missing > 0 ? Helps::of($work->ledger, $work->pace, $needles, $missing) : [],
+        ];
+    }
+}

@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Build;
+
+use Impa\Shape\Size;
+use Impa\Wool\LedgerLine;
+use Impa\Wool\Portion;
+use Impa\Wool\Portions;
+use Impa\Wool\Purpose;
+
+/** The impa-steps document, version 1; formats/impa-steps-1.schema.json. */
+final class StepsSheet
+{
+    /** @return array<string, mixed> */
+    public static function of(Work $work): array
+    {
+        $portions = [];
+        foreach (Portions::of($work->ledger) as $portion) {
+            $portions[$portion->line->part.' '.$portion->line->purpose->value] = $portion;
+        }
+
+        return [
+            'format' => 'impa-steps',
+            'version' => 1,
+            'figure' => $work->ledger->figure->name,
+            'school' => $work->ledger->figure->faceSchool->value,
+            'steps' => array_map(static fn (Step $s): array => self::step($s, $work, $portions), $work->steps),
+        ];
+    }
+
+    /**
+     * @param  array<string, Portion>  $portions
+     * @return array<string, mixed>
+     */
+    private static function step(Step $step, Work $work, array $portions): array
+    {
+        [$low, , $high] = $work->pace->spread([$step->minutes]);
+        $because = [];
+        foreach ($step->because as $after => $text) {
+            $because[] = ['after' => $after, 'text' => $text];
+        }
+
+        return [
+            'key' => $step->key,
+            'kind' => $step->kind->value,
+            'title' => $step->title,
+            'text' => $step->text,
+            'part' => $step->part,
+            'detail' => $step->detail,
+            'after' => $step->after,
+            'because' => $because,
+            'tight' => $work->tight[$step->key] ?? null,
+            'minutes' => $step->minutes,
+            'lowMinutes' => $low,
+            'highMinutes' => $high,
+            'waitMinutes' => $step->waitMinutes,
+            'canBePutDown' => Schedule::canBeCut($step),
+            'needle' => $step->needle === null ? null : self::needle($step->needle, $work->pace->stabs($step->minutes)),
+            'weigh' => array_map(
+                static fn (LedgerLine $l): array => self::weigh($l, $portions[$l->part.' '.$l->purpose->value] ?? null),
+                $step->weighings,
+            ),
+            'look' => Hints::look($step),
+            'measureMm' => self::measure($step, $work),
+            'wrong' => Hints::wrong($step),
+            'cautions' => Hints::cautions($step, $work->ledger->figure),
+        ];
+    }
+
+    /**
+     * @param  array{float, float, float}  $stabs
+     * @return array<string, mixed>
+     */
+    private static function needle(Needle $needle, array $stabs): array
+    {
+        return [
+            'gauge' => $needle->gauge,
+            'wantedGauge' => $needle->wanted,
+            'holder' => $needle->holder,
+            'stab' => $needle->stab,
+            'depthMm' => $needle->depthMm,
+            'angleDeg' => $needle->angleDeg,
+            'stabs' => ['low' => $stabs[0], 'likely' => $stabs[1], 'high' => $stabs[2]],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function weigh(LedgerLine $line, ?Portion $portion): array
+    {
+        return [
+            'part' => $line->part,
+            'material' => $line->material,
+            'colour' => $line->colour === '' ? null : $line->colour,
+            'g' => $line->g,
+            'pieces' => $line->pieces,
+            'layersG' => $line->purpose === Purpose::Detail ? [$line->g] : $portion->layersG ?? [$line->g],
+            'fluffG' => $line->purpose === Purpose::Detail ? 0.0 : $portion->fluffG ?? 0.0,
+        ];
+    }
+
+    /** @return ?array{w: float, h: float, d: float} what the piece measures when the step is done; null where it makes none */
+    private static function measure(Step $step, Work $work): ?array
+    {
+        $part = $work->ledger->figure->parts[$step->part] ?? null;
+        $size = match ($step->kind) {
+            StepKind::Core => $work->ledger->wool[$step->part]->inside?->size(),
+            StepKind::Cover, StepKind::Felt, StepKind::Compare => $part?->solid->size(),
+            default => null,
+        };
+
+        return $size instanceof Size ? ['w' => $size->widthMm, 'h' => $size->heightMm, 'd' => $size->depthMm] : null;
+    }
+}

@@ -1,0 +1,149 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Build;
+
+use Impa\Face\Needles;
+use Impa\Figure\Figure;
+use Impa\Material\Pace;
+use Impa\Wool\Ledger;
+
+/** All steps of a figure in an order that can be followed: what must come before what by nature, by reach and by custom. Immutable. */
+final readonly class Work
+{
+    /**
+     * @param  list<Step>  $steps  in order
+     * @param  array<string, string>  $tight  by step key, what stands in the needle's way there whatever the order
+     */
+    private function __construct(
+        public Ledger $ledger,
+        public Pace $pace,
+        public array $steps,
+        public Needs $needs,
+        public array $tight,
+    ) {
+    }
+
+    public static function of(Ledger $ledger, Pace $pace, Needles $needles): self
+    {
+        $figure = $ledger->figure;
+        $steps = Steps::of($ledger, $pace, $needles);
+        $needs = self::needs($steps);
+        $tight = [];
+        foreach (Reach::of($figure) as $hindrance) {
+            if (! self::reached($figure, $needs, $hindrance)) {
+                $tight[$hindrance->step] = sprintf(
+                    'It is tight here: %s stands in the way of %s.',
+                    self::named($figure, $hindrance->by),
+                    $hindrance->name,
+                );
+            }
+        }
+        foreach (Custom::arrows($figure) as [$first, $then, $why]) {
+            $needs->add($first, $then, $why);
+        }
+        $steps = array_map(static fn (Step $s): Step => $s->needing($needs), $steps);
+
+        return new self($ledger, $pace, Pulls::applied(Order::of($steps, $figure), $needs, $figure->pulls), $needs, $tight);
+    }
+
+    /** @return list<string> keys of the steps in order */
+    public function keys(): array
+    {
+        return array_map(static fn (Step $s): string => $s->key, $this->steps);
+    }
+
+    /** @param  list<Step>  $steps */
+    private static function needs(array $steps): Needs
+    {
+        $needs = new Needs(array_map(static fn (Step $s): string => $s->key, $steps));
+        foreach ($steps as $step) {
+            foreach ($step->after as $before) {
+                $needs->add($before, $step->key);
+            }
+        }
+
+        return $needs;
+    }
+
+    /** Puts a step before what would hinder it; tells whether that could be. */
+    private static function reached(Figure $figure, Needs $needs, Hindrance $hindrance): bool
+    {
+        $joins = self::joins($figure, $hindrance);
+        if ($joins === []) {
+            // What belongs to another thing stands apart; the other of a pair comes with it, and is in the way for good.
+            return ! in_array($hindrance->by, $hindrance->hosts, true);
+        }
+        $isBefore = static fn (string $join): int => (int) $needs->precedes($hindrance->step, $join);
+        usort($joins, static fn (string $a, string $b): int => $isBefore($b) <=> $isBefore($a));
+        foreach ($joins as $join) {
+            if ($needs->add($hindrance->step, $join, self::why($figure, $hindrance, $join))) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * What brings a part before the place that it hinders: every join between the two, nearest to the part first.
+     *
+     * @return list<string> keys of steps
+     */
+    private static function joins(Figure $figure, Hindrance $hindrance): array
+    {
+        if ($hindrance->isCovering) {
+            return ['covering:'.$hindrance->by];
+        }
+        $up = self::ancestors($figure, $hindrance->by);
+        $paths = [];
+        foreach ($hindrance->hosts as $host) {
+            $down = self::ancestors($figure, $host);
+            $shared = array_values(array_intersect($up, $down));
+            if ($shared !== []) {
+                $there = array_slice($up, 0, (int) array_search($shared[0], $up, true));
+                $here = array_slice($down, 0, (int) array_search($shared[0], $down, true));
+                $paths[] = [...$there, ...array_reverse($here)];
+            }
+        }
+        // The seam itself is what is worked: the way to what hinders it does not lead over it.
+        $own = count($hindrance->hosts) > 1 ? $hindrance->hosts[0] : '';
+        foreach ($paths as $path) {
+            if (! in_array($own, $path, true)) {
+                return array_map(static fn (string $part): string => 'join:'.$part, $path);
+            }
+        }
+
+        return [];
+    }
+
+    /** @return non-empty-list<string> a part, what it is joined to, and so on to the root */
+    private static function ancestors(Figure $figure, string $part): array
+    {
+        $all = [$part];
+        while ($figure->parts[$part]->isJoined()) {
+            $all[] = $part = $figure->parts[$part]->joinTo;
+        }
+
+        return $all;
+    }
+
+    private static function why(Figure $figure, Hindrance $hindrance, string $join): string
+    {
+        $by = self::named($figure, $hindrance->by);
+        if ($hindrance->isCovering) {
+            return sprintf('Before what covers %s: it would be in the way of %s.', $by, $hindrance->name);
+        }
+        $joined = self::named($figure, substr($join, strlen('join:')));
+
+        return $joined === $by
+            ? sprintf('Before %s: it would be in the way of %s.', $by, $hindrance->name)
+            : sprintf('Before %s goes on: %s would be in the way of %s.', $joined, $by, $hindrance->name);
+    }
+
+    private static function named(Figure $figure, string $part): string
+    {
+        return 'the '.mb_strtolower($figure->parts[$part]->name);
+    }
+}

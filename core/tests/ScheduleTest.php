@@ -1,0 +1,180 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Tests\Schedule;
+
+use DateTimeImmutable;
+use Impa\Build\Evenings;
+use Impa\Build\Schedule;
+use Impa\Build\ScheduleRefused;
+use Impa\Build\ScheduleSheet;
+use Impa\Build\Sitting;
+use Impa\Build\Step;
+use Impa\Build\StepKind;
+use Impa\Face\Needles;
+use Impa\Tests\Support\Figures;
+
+use function Impa\Tests\Work\demo;
+use function Impa\Tests\Work\work;
+
+/** @param  list<string>  $after */
+function piece(string $key, float $minutes, array $after = [], float $wait = 0.0, StepKind $kind = StepKind::Detail): Step
+{
+    return new Step(key: $key, kind: $kind, title: $key, minutes: $minutes, text: '', after: $after, waitMinutes: $wait);
+}
+
+/** @param  list<Step>  $steps */
+function elapsed(array $steps): float
+{
+    return Schedule::inOneGo($steps)->elapsedMinutes();
+}
+
+/**
+ * The least time of all orders (branch and bound over what is free), with rests and waits as the schedule has them.
+ *
+ * @param  list<Step>  $left
+ * @param  list<Step>  $row
+ */
+function best(array $left, array $row = [], float $bound = INF): float
+{
+    if ($left === []) {
+        return elapsed($row);
+    }
+    $done = array_map(static fn (Step $s): string => $s->key, $row);
+    foreach ($left as $i => $step) {
+        if (array_diff($step->after, $done) === []) {
+            $rest = $left;
+            unset($rest[$i]);
+            $bound = min($bound, best($rest, [...$row, $step], $bound));
+        }
+    }
+
+    return $bound;
+}
+
+it('rests after every half hour of work, and waits for what dries only where nothing else can be done', function () {
+    // 20 and 20 minutes with one rest between; 70 minutes that can be put down with two.
+    expect(elapsed([piece('a', 20), piece('b', 20)]))->toBe(45.0)
+        ->and(elapsed([piece('a', 29)]))->toBe(29.0)
+        ->and(elapsed([piece('a', 35, [], 0.0, StepKind::Felt), piece('b', 35, [], 0.0, StepKind::Felt)]))->toBe(80.0)
+        // Glue dries 20 minutes: alone it is waited for, beside 12 minutes of other work for the rest of it.
+        ->and(elapsed([piece('glue', 3, [], 20), piece('next', 5, ['glue'])]))->toBe(28.0)
+        ->and(elapsed([piece('glue', 3, [], 20), piece('other', 12), piece('next', 5, ['glue'])]))->toBe(28.0)
+        ->and(elapsed([piece('other', 12), piece('glue', 3, [], 20)]))->toBe(15.0)
+        ->and(elapsed([]))->toBe(0.0);
+});
+
+it('never has two steps in one pair of hands, nor a step before what it needs is done and dry', function (string $name, float $length) {
+    $steps = str_starts_with($name, 'random')
+        ? work(Figures::read(Figures::covered((int) substr($name, 6), 10)))->steps
+        : work(demo($name))->steps;
+    $schedule = Schedule::of($steps, max($length, Schedule::leastMinutes($steps)));
+    $minutes = $ended = [];
+    foreach ($schedule->sittings as $n => $sitting) {
+        $clock = 0.0;
+        $worked = 0.0;
+        foreach ($sitting->bouts as $bout) {
+            expect($bout['startMinute'])->toBeGreaterThanOrEqual($clock - 1e-6);
+            // No half hour of work without a rest.
+            $worked = 5 - 1e-6 <= $bout['startMinute'] - $clock ? 0.0 : $worked;
+            $worked += $bout['endMinute'] - $bout['startMinute'];
+            expect($worked)->toBeLessThanOrEqual(30 + 1e-6);
+            $clock = $bout['endMinute'];
+            $minutes[$bout['key']] = ($minutes[$bout['key']] ?? 0.0) + $bout['endMinute'] - $bout['startMinute'];
+            $ended[$bout['key']] = [$n, $clock];
+            $step = array_values(array_filter($steps, static fn (Step $s): bool => $s->key === $bout['key']))[0];
+            foreach ($step->after as $before) {
+                [$when, $at] = $ended[$before];
+                $wait = array_values(array_filter($steps, static fn (Step $s): bool => $s->key === $before))[0]->waitMinutes;
+                expect($when < $n || $at + $wait <= $bout['startMinute'] + 1e-6)->toBeTrue($bout['key'].' before '.$before);
+            }
+        }
+        expect($sitting->minutes())->toBeLessThanOrEqual($schedule->sittings === [] ? INF : max($length, Schedule::leastMinutes($steps)) + 1e-6);
+    }
+    foreach ($steps as $step) {
+        expect($minutes[$step->key])->toEqualWithDelta($step->minutes, 1e-6);
+    }
+    expect($schedule->elapsedMinutes())->toBeGreaterThanOrEqual($schedule->lowerBoundMinutes() - 1e-6)
+        ->and($schedule->handsMinutes())->toEqualWithDelta(array_sum(array_map(static fn (Step $s): float => $s->minutes, $steps)), 1e-6);
+})->with(['lanto', 'bobbin', 'sorrel', 'random3', 'random8'])->with([45.0, 90.0, 700.0]);
+
+it('comes within a tenth of the lower bound on the demo figures', function (string $name) {
+    $steps = work(demo($name))->steps;
+    foreach ([45, 60, 90, 120, 700] as $length) {
+        $schedule = Schedule::of($steps, $length);
+        expect($schedule->elapsedMinutes() / $schedule->lowerBoundMinutes())->toBeLessThan(1.1);
+    }
+})->with(['lanto', 'bobbin', 'sorrel']);
+
+it('has a bound that the best of all orders does not fall below, and is near that best itself', function () {
+    mt_srand(21);
+    foreach (range(1, 12) as $round) {
+        $steps = [];
+        for ($i = 0; $i < 6; $i++) {
+            $after = $i > 1 && mt_rand(0, 1) === 1 ? ['s'.mt_rand(0, $i - 1)] : [];
+            $steps[] = piece('s'.$i, mt_rand(2, 14), $after, mt_rand(0, 2) === 0 ? 20.0 : 0.0);
+        }
+        $schedule = Schedule::inOneGo($steps);
+        $best = best($steps);
+        expect($schedule->lowerBoundMinutes())->toBeLessThanOrEqual($best + 1e-6)
+            ->and($schedule->elapsedMinutes())->toBeGreaterThanOrEqual($best - 1e-6);
+    }
+});
+
+it('puts down at the end of a sitting only what can be put down', function () {
+    $steps = [piece('a', 20), piece('b', 8), piece('felt', 20, [], 0.0, StepKind::Felt), piece('c', 12)];
+    $keys = array_map(static fn (Sitting $s): array => array_column($s->bouts, 'key'), Schedule::of($steps, 30)->sittings);
+    expect($keys)->toBe([['a', 'b'], ['felt'], ['c']])
+        ->and(Schedule::canBeCut(piece('loops', 31)))->toBeTrue()
+        ->and(Schedule::canBeCut(piece('eye', 30)))->toBeFalse();
+});
+
+it('refuses a sitting that is too short for a step, or no sitting at all, and says what is enough', function () {
+    $steps = [piece('a', 22)];
+    expect(fn () => Schedule::of($steps, 3.0))->toThrow(ScheduleRefused::class, 'at least 22 minutes')
+        ->and(fn () => Schedule::of([], 3.0))->toThrow(ScheduleRefused::class, 'at least 15 minutes')
+        ->and(fn () => Schedule::of($steps, 5000.0))->toThrow(ScheduleRefused::class, '12 hours')
+        ->and(Schedule::of($steps, 22.0)->sittings)->toHaveCount(1);
+});
+
+describe('evenings', function () {
+    it('fall on the days that the felter has', function () {
+        // 26 November 2026 is a Thursday.
+        $days = Evenings::of(['Tue', 'thu'], '2026-11-26', at: '19:30')->beginnings(3);
+        expect(array_map(static fn (DateTimeImmutable $d): string => $d->format('D Y-m-d H:i'), $days))
+            ->toBe(['Thu 2026-11-26 19:30', 'Tue 2026-12-01 19:30', 'Thu 2026-12-03 19:30']);
+    });
+
+    it('are counted up to the day on which it is to be ready, that day included', function () {
+        expect(Evenings::of(['tue', 'thu'], '2026-11-26', by: '2026-12-03')->sittingsInTime())->toBe(3)
+            ->and(Evenings::of(['mon'], '2026-11-26', by: '2026-11-27')->sittingsInTime())->toBe(0);
+    });
+
+    it('are refused in plain words', function (array $given, string $words) {
+        expect(fn () => Evenings::of(...$given + ['days' => ['mon'], 'today' => '2026-11-26']))->toThrow(ScheduleRefused::class, $words);
+    })->with([
+        [['days' => ['moonday']], '"moonday" is no day'],
+        [['days' => []], 'on which days'],
+        [['by' => '2026-11-25'], '2026-11-25 is gone already'],
+        [['from' => '2020-01-01'], 'gone already'],
+        [['from' => '2026-12-05', 'by' => '2026-12-01'], 'before you begin'],
+        [['by' => '2026-02-30'], 'is no date'],
+        [['by' => "2026-12-01\n"], 'is no date'],
+        [['from' => '99999-12-01'], 'is no date'],
+        [['at' => '25:00'], 'is no time'],
+    ]);
+});
+
+it('says what helps where it is not ready in time, with the minutes that each way saves', function () {
+    $sheet = ScheduleSheet::of(work(demo('sorrel')), Needles::usual(), 60, Evenings::of(['tue'], '2026-11-26', by: '2026-12-02'));
+    $gains = array_column($sheet['helps'], 'gainMinutes', 'kind');
+    expect($sheet['sittingsMissing'])->toBe(2)
+        ->and(array_key_last($gains))->toBe('sittings')
+        ->and($gains['softer'])->toBeGreaterThan(2)->toBeLessThan(30)
+        ->and($gains['needles'])->toBeGreaterThan(1)
+        ->and($sheet['lowMinutes'])->toBeLessThan($sheet['handsMinutes'])
+        ->and($sheet['highMinutes'])->toBeGreaterThan($sheet['handsMinutes']);
+    $roomy = ScheduleSheet::of(work(demo('sorrel')), Needles::usual(), 60, Evenings::of(['tue'], '2026-11-26'));
+    expect([$roomy['helps'], $roomy['sittingsMissing'], $roomy['by']])->toBe([[], 0, null]);
+});

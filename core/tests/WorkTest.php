@@ -1,0 +1,284 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Tests\Work;
+
+use Impa\Build\Chains;
+use Impa\Build\Needs;
+use Impa\Build\Order;
+use Impa\Build\Pulls;
+use Impa\Build\SchoolChange;
+use Impa\Build\Step;
+use Impa\Build\StepKind;
+use Impa\Build\Work;
+use Impa\Face\Needles;
+use Impa\Figure\FaceSchool;
+use Impa\Figure\Figure;
+use Impa\Figure\Pull;
+use Impa\Material\Densities;
+use Impa\Material\Pace;
+use Impa\Tests\Support\Figures;
+use Impa\Wool\Ledger;
+
+function work(Figure $figure): Work
+{
+    return Work::of(Ledger::of($figure, Densities::house()), Pace::house(), Needles::usual());
+}
+
+function demo(string $name): Figure
+{
+    return Figure::fromJson((string) file_get_contents(__DIR__."/../../demo/$name.impa.json"));
+}
+
+/** @param  list<string>  $after */
+function step(string $key, float $minutes = 1.0, array $after = [], float $wait = 0.0, string $colour = ''): Step
+{
+    return new Step(
+        key: $key,
+        kind: StepKind::Inspect,
+        title: $key,
+        minutes: $minutes,
+        text: '',
+        after: $after,
+        waitMinutes: $wait,
+        colour: $colour,
+    );
+}
+
+/** @param  list<Step>  $steps */
+function expectToBeFollowable(array $steps): void
+{
+    $done = [];
+    foreach ($steps as $step) {
+        expect(array_diff($step->after, $done))->toBe([], $step->key);
+        $done[] = $step->key;
+    }
+    expect($done)->toHaveCount(count(array_unique($done)));
+}
+
+describe('what must come before what', function () {
+    it('is a relation without a circle, however many arrows are tried: as found by search on random graphs', function () {
+        mt_srand(5);
+        foreach (range(1, 30) as $round) {
+            $keys = array_map(static fn (int $i): string => 's'.$i, range(0, 20));
+            $needs = new Needs($keys);
+            $next = [];
+            $leads = static function (string $from, string $to) use (&$leads, &$next): bool {
+                foreach ($next[$from] ?? [] as $step) {
+                    if ($step === $to || $leads($step, $to)) {
+                        return true;
+                    }
+                }
+
+                return false;
+            };
+            foreach (range(1, 60) as $try) {
+                [$a, $b] = [$keys[mt_rand(0, 20)], $keys[mt_rand(0, 20)]];
+                $could = $a !== $b && ! $leads($b, $a);
+                expect($needs->add($a, $b, 'why'))->toBe($could);
+                if ($could) {
+                    $next[$a][] = $b;
+                }
+            }
+            foreach ($keys as $a) {
+                foreach ($keys as $b) {
+                    expect($needs->precedes($a, $b))->toBe($leads($a, $b));
+                    $chain = $needs->chain($a, $b);
+                    expect($chain !== [])->toBe($needs->precedes($a, $b));
+                    if ($chain !== []) {
+                        expect([$chain[0][0], end($chain)[1]])->toBe([$a, $b]);
+                    }
+                }
+            }
+        }
+    });
+
+    it('keeps the reason of an arrow, and gives none where it is plain', function () {
+        $needs = new Needs(['a', 'b', 'c']);
+        $needs->add('a', 'b');
+        $needs->add('a', 'b', 'so that it holds');
+        $needs->add('b', 'c');
+        expect($needs->because('b'))->toBe(['a' => 'so that it holds'])
+            ->and($needs->because('c'))->toBe([])
+            ->and($needs->before('c'))->toBe(['b'])
+            ->and($needs->chain('a', 'c'))->toBe([['a', 'b', 'so that it holds'], ['b', 'c', '']])
+            ->and([$needs->has('a'), $needs->has('z')])->toBe([true, false]);
+    });
+});
+
+describe('the longest chain', function () {
+    it('is that of the seven-activity example of textbooks of the critical path method', function () {
+        // From memory, as it stands in many textbooks of operations research: A 3, B 4 after A, C 2 after A, D 5 after B, E 1 after C, F 2
+        // after C, G 4 after D and E, H 3 after F and G: critical A B D G H, 19.
+        $steps = [
+            step('A', 3), step('B', 4, ['A']), step('C', 2, ['A']), step('D', 5, ['B']), step('E', 1, ['C']),
+            step('F', 2, ['C']), step('G', 4, ['D', 'E']), step('H', 3, ['F', 'G']),
+        ];
+        $chains = new Chains($steps);
+        expect($chains->remaining('A'))->toBe(19.0)
+            ->and($chains->remaining('C'))->toBe(2.0 + 1 + 4 + 3)
+            ->and($chains->untilLastStep('A'))->toBe(19.0);
+    });
+
+    it('is the longest of all paths, tried one by one on random graphs', function () {
+        mt_srand(9);
+        foreach (range(1, 40) as $round) {
+            $steps = [];
+            for ($i = 0; $i < 9; $i++) {
+                $after = array_values(array_filter(range(0, max(0, $i - 1)), static fn (int $j): bool => $j < $i && mt_rand(0, 3) === 0));
+                $steps[] = step('s'.$i, mt_rand(1, 9), array_map(static fn (int $j): string => 's'.$j, $after), mt_rand(0, 1) * 20);
+            }
+            $longest = static function (int $i, bool $withLast) use (&$longest, $steps): float {
+                $tails = [0.0];
+                foreach ($steps as $j => $next) {
+                    if (in_array('s'.$i, $next->after, true)) {
+                        $tails[] = $longest($j, $withLast) + ($withLast ? 0.0 : $steps[$i]->waitMinutes);
+                    }
+                }
+
+                return $steps[$i]->minutes + ($withLast ? $steps[$i]->waitMinutes : 0.0) + max($tails);
+            };
+            $chains = new Chains($steps);
+            foreach (array_keys($steps) as $i) {
+                expect($chains->remaining('s'.$i))->toBe($longest($i, true))->and($chains->untilLastStep('s'.$i))->toBe($longest($i, false));
+            }
+        }
+    });
+
+    it('counts where something dries on the way, and nowhere else', function () {
+        $chains = new Chains([step('a', 2), step('b', 3, ['a'], 20), step('c', 4, ['a']), step('d', 1, ['b'])]);
+        expect(array_map($chains->drying(...), ['a', 'b', 'c', 'd']))->toBe([26.0, 24.0, 0.0, 0.0]);
+    });
+});
+
+describe('the order', function () {
+    it('can be followed, and ends with the inspection, in any school, for the demo and for random figures', function () {
+        foreach (FaceSchool::cases() as $school) {
+            $documents = array_map(static fn (string $n): array => json_decode(demo($n)->toJson(), true), ['lanto', 'bobbin', 'sorrel']);
+            foreach ([...$documents, ...array_map(static fn (int $seed): array => Figures::covered($seed, 9), range(1, 8))] as $document) {
+                $steps = work(Figures::read(['school' => ['face' => $school->value]] + $document))->steps;
+                expectToBeFollowable($steps);
+                expect(end($steps)->key)->toBe('inspect');
+            }
+        }
+    });
+
+    it('leaves a rest that can be followed when any beginning of it is ticked', function () {
+        $steps = work(demo('bobbin'))->steps;
+        $keys = array_map(static fn (Step $s): string => $s->key, $steps);
+        foreach (array_keys($steps) as $ticked) {
+            $done = array_slice($keys, 0, $ticked);
+            expect(array_diff($steps[$ticked]->after, $done))->toBe([]);
+        }
+    });
+
+    it('keeps a colour while it can, light before dark', function () {
+        $parts = [];
+        foreach (['black', 'white', 'teal', 'black', 'white', 'teal'] as $i => $colour) {
+            $parts[] = Figures::part('p'.$i, 'ball', 20, 20, 20, 30 * $i, 10, 0, ['colour' => $colour, 'core' => 'none']);
+        }
+        $colours = [];
+        foreach (work(Figures::read(Figures::document($parts)))->steps as $step) {
+            if ($step->kind === StepKind::Felt) {
+                $colours[] = $step->colour;
+            }
+        }
+        expect($colours)->toBe(['white', 'white', 'teal', 'teal', 'black', 'black']);
+    });
+
+    it('changes colour no oftener than the best of all orders within one kind of work', function () {
+        // Six felted parts of three colours: all 720 orders tried.
+        $colours = ['teal', 'black', 'white', 'black', 'teal', 'white'];
+        $changes = static fn (array $row): int => count(array_filter(array_keys($row), static fn (int $i): bool => $i > 0 && $row[$i] !== $row[$i - 1]));
+        $orders = static function (array $left) use (&$orders): array {
+            if (count($left) <= 1) {
+                return [$left];
+            }
+            $all = [];
+            foreach (array_keys($left) as $i) {
+                $rest = $left;
+                unset($rest[$i]);
+                foreach ($orders(array_values($rest)) as $order) {
+                    $all[] = [$left[$i], ...$order];
+                }
+            }
+
+            return $all;
+        };
+        $steps = [];
+        foreach ($colours as $i => $colour) {
+            $steps[] = step('s'.$i, 1.0, [], 0.0, $colour);
+        }
+        $ordered = array_map(static fn (Step $s): string => $s->colour, Order::of($steps, Figures::read(Figures::document([]))));
+        expect($changes($ordered))->toBe(min(array_map($changes, $orders($colours))));
+    });
+
+    it('begins early what has something drying behind it', function () {
+        $ordered = Order::of([step('a', 9), step('b', 2), step('glue', 3, ['b'], 20), step('c', 1, ['glue'])], Figures::read(Figures::document([])));
+        expect(array_map(static fn (Step $s): string => $s->key, $ordered))->toBe(['b', 'glue', 'a', 'c']);
+    });
+
+    it('makes a second colour on a flat part before that is joined, and says why', function () {
+        $at = array_flip(work(demo('sorrel'))->keys());
+        expect($at['detail:inner-ear'])->toBeLessThan($at['join:ear']);
+        $steps = array_column(array_map(static fn (Step $s): array => [$s->key, $s], work(demo('sorrel'))->steps), 1, 0);
+        expect($steps['join:ear']->because)->toBe(['detail:inner-ear' => 'A second colour goes on the ear while it is still flat.']);
+    });
+
+    it('puts what is held onto the hand before the arm goes on, and beads on before the hat that hides their stitches', function () {
+        $figure = Figures::read(Figures::document(
+            [
+                Figures::part('body', 'ball', 50, 60, 50, 0, 30),
+                Figures::part('head', 'ball', 50, 46, 48, 0, 80, 0, ['join' => ['to' => 'body']]),
+                Figures::part('hat', 'cone', 30, 30, 30, 0, 112, 0, ['join' => ['to' => 'head']]),
+                Figures::part('arm', 'sausage', 12, 40, 12, 34, 40, 0, ['join' => ['to' => 'body']]),
+                Figures::part('lamp', 'ball', 14, 14, 14, 36, 18, 10, ['join' => ['to' => 'arm'], 'group' => 'lamp']),
+            ],
+            [['key' => 'eye', 'on' => 'head', 'kind' => 'bead', 'widthMm' => 4, 'xMm' => 9, 'mirror' => true, 'colour' => 'black']],
+        ));
+        $steps = array_column(array_map(static fn (Step $s): array => [$s->key, $s], work($figure)->steps), 1, 0);
+        expect($steps['join:arm']->because['hide:lamp'])->toContain('onto the arm before that goes on')
+            ->and($steps['join:hat']->because['detail:eye'])->toContain('hidden under the hat');
+    });
+});
+
+describe('what the felter pulls forward or puts off', function () {
+    it('moves, with what it needs, and the rest still can be followed', function () {
+        $plain = work(demo('bobbin'));
+        $keys = $plain->keys();
+        mt_srand(3);
+        foreach (range(1, 60) as $round) {
+            [$step, $past] = [$keys[mt_rand(0, count($keys) - 1)], $keys[mt_rand(0, count($keys) - 1)]];
+            $pull = new Pull($step, $past, mt_rand(0, 1) === 1);
+            $moved = Pulls::applied($plain->steps, $plain->needs, [$pull]);
+            expectToBeFollowable($moved);
+            $at = array_flip(array_map(static fn (Step $s): string => $s->key, $moved));
+            if ($step !== $past && Pulls::hinders($plain->needs, $pull) === []) {
+                expect($at[$step] < $at[$past])->toBe($pull->isForward);
+            } else {
+                expect(array_keys($at))->toBe($keys);
+            }
+        }
+    });
+
+    it('is read from the document', function () {
+        $document = json_decode(demo('bobbin')->toJson(), true);
+        $document['work'] = ['pulled' => [['step' => 'join:arm', 'before' => 'detail:belly'], ['step' => 'gone', 'after' => 'trim']]];
+        $at = array_flip(work(Figures::read($document))->keys());
+        expect($at['join:arm'])->toBeLessThan($at['detail:belly']);
+    });
+
+    it('says what keeps two steps in order, step by step', function () {
+        $chain = Pulls::hinders(work(demo('bobbin'))->needs, new Pull('detail:pupil', 'core:head', true));
+        expect(array_column($chain, 0)[0])->toBe('core:head')->and(end($chain)[1])->toBe('detail:pupil');
+    });
+});
+
+it('says what a change of school moved, and why', function () {
+    $document = json_decode(demo('bobbin')->toJson(), true);
+    $of = static fn (string $school): Work => work(Figures::read(['school' => ['face' => $school]] + $document));
+    $text = SchoolChange::text($of('loose-head'), $of('limbs-first'));
+    expect($text)->toStartWith('Limbs first: ')->toContain('steps changed places')
+        ->and(SchoolChange::text($of('loose-head'), $of('loose-head')))->toBe('');
+});
