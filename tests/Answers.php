@@ -91,7 +91,7 @@ final class Answers
         static $validator = null;
         if ($validator === null) {
             $validator = new Validator();
-            foreach (['http-1.openapi', 'figure-1.schema', 'plan-1.schema', 'balance-1.schema'] as $name) {
+            foreach (['http-1.openapi', 'figure-1.schema', 'plan-1.schema', 'balance-1.schema', 'steps-1.schema', 'schedule-1.schema'] as $name) {
                 $file = "formats/impa-{$name}.json";
                 $validator->resolver()?->registerFile('https://impa.invalid/'.$file, base_path($file));
             }

@@ -476,7 +476,8 @@ describe('what is read at each step', function () {
                 $sentences = preg_split('/(?<=[.?!]) /', $step->text);
                 expect($sentences)->toHaveCount(2, $step->text);
                 $wrong = Hints::wrong($step);
-                foreach ([...$sentences, Hints::look($step), ...array_values($wrong ?? []), ...Hints::cautions($step, $figure)] as $sentence) {
+                $hints = [Hints::look($step), ...array_values($wrong ?? []), ...Hints::cautions($step, $figure)];
+                foreach ([...$sentences, ...$hints] as $sentence) {
                     expect(count(preg_split('/\s+/', trim($sentence))))->toBeLessThanOrEqual(20, $sentence);
                 }
             }

@@ -26,7 +26,8 @@ function hindered(Figure $figure): array
 /** A head on a body, eyes, and a visor so wide before them. */
 function visored(float $widthMm): Figure
 {
-    $eye = ['key' => 'eye', 'name' => 'Eye', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 6, 'xMm' => 9, 'mirror' => true, 'colour' => 'black'];
+    $disc = ['kind' => 'disc', 'widthMm' => 6, 'xMm' => 9, 'mirror' => true, 'colour' => 'black'];
+    $eye = ['key' => 'eye', 'name' => 'Eye', 'on' => 'head'] + $disc;
 
     return Figures::read(Figures::document(
         [
@@ -75,7 +76,8 @@ function meshMet(array $rings, array $from, array $way): bool
 function hit(array $triangle, array $from, array $way): float
 {
     $minus = static fn (array $a, array $b): array => [$a[0] - $b[0], $a[1] - $b[1], $a[2] - $b[2]];
-    $cross = static fn (array $a, array $b): array => [$a[1] * $b[2] - $a[2] * $b[1], $a[2] * $b[0] - $a[0] * $b[2], $a[0] * $b[1] - $a[1] * $b[0]];
+    $area = static fn (array $a, array $b, int $i, int $j): float => $a[$i] * $b[$j] - $a[$j] * $b[$i];
+    $cross = static fn (array $a, array $b): array => [$area($a, $b, 1, 2), $area($a, $b, 2, 0), $area($a, $b, 0, 1)];
     $dot = static fn (array $a, array $b): float => $a[0] * $b[0] + $a[1] * $b[1] + $a[2] * $b[2];
     [$e, $f] = [$minus($triangle[1], $triangle[0]), $minus($triangle[2], $triangle[0])];
     $p = $cross($way, $f);
@@ -143,7 +145,10 @@ it('lays what is under long tufts before the tufts', function () {
     $figure = Figures::read(Figures::document(
         [
             Figures::part('head', 'ball', 50, 50, 50, 0, 30),
-            Figures::part('crest', 'ball', 30, 20, 30, 0, 58, 10, ['join' => ['to' => 'head'], 'covering' => ['way' => 'tufts', 'lengthMm' => 30]]),
+            Figures::part('crest', 'ball', 30, 20, 30, 0, 58, 10, [
+                'join' => ['to' => 'head'],
+                'covering' => ['way' => 'tufts', 'lengthMm' => 30],
+            ]),
         ],
         [['key' => 'mark', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 4, 'yMm' => 18, 'colour' => 'black']],
     ));

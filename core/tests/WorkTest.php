@@ -141,7 +141,8 @@ describe('the longest chain', function () {
             };
             $chains = new Chains($steps);
             foreach (array_keys($steps) as $i) {
-                expect($chains->remaining('s'.$i))->toBe($longest($i, true))->and($chains->untilLastStep('s'.$i))->toBe($longest($i, false));
+                expect($chains->remaining('s'.$i))->toBe($longest($i, true))
+                    ->and($chains->untilLastStep('s'.$i))->toBe($longest($i, false));
             }
         }
     });
@@ -190,7 +191,8 @@ describe('the order', function () {
     it('changes colour no oftener than the best of all orders within one kind of work', function () {
         // Six felted parts of three colours: all 720 orders tried.
         $colours = ['teal', 'black', 'white', 'black', 'teal', 'white'];
-        $changes = static fn (array $row): int => count(array_filter(array_keys($row), static fn (int $i): bool => $i > 0 && $row[$i] !== $row[$i - 1]));
+        $isChange = static fn (array $row, int $i): bool => $i > 0 && $row[$i] !== $row[$i - 1];
+        $changes = static fn (array $row): int => count(array_filter(array_keys($row), static fn (int $i): bool => $isChange($row, $i)));
         $orders = static function (array $left) use (&$orders): array {
             if (count($left) <= 1) {
                 return [$left];
@@ -215,7 +217,8 @@ describe('the order', function () {
     });
 
     it('begins early what has something drying behind it', function () {
-        $ordered = Order::of([step('a', 9), step('b', 2), step('glue', 3, ['b'], 20), step('c', 1, ['glue'])], Figures::read(Figures::document([])));
+        $steps = [step('a', 9), step('b', 2), step('glue', 3, ['b'], 20), step('c', 1, ['glue'])];
+        $ordered = Order::of($steps, Figures::read(Figures::document([])));
         expect(array_map(static fn (Step $s): string => $s->key, $ordered))->toBe(['b', 'glue', 'a', 'c']);
     });
 

@@ -8,8 +8,8 @@ use Impa\Figure\Figure;
 
 /**
  * Puts steps into an order that keeps every dependence (Kahn 1962), and of those that are free takes what suits best: the school and
- * the trade first (Ranks), then what is dry, what has something drying behind it, what goes on with the same piece, the same colour, light before
- * dark, the same needle.
+ * the trade first (Ranks), then what is dry, what has something drying behind it, what goes on with the same piece, the same colour,
+ * light before dark, the same needle.
  */
 final class Order
 {

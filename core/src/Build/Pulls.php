@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Build;
 
+use Impa\Figure\Figure;
 use Impa\Figure\Pull;
 
 /** What the felter pulled forward or put off, moved in an order that stays one that can be followed. */
@@ -36,6 +37,27 @@ final class Pulls
     public static function hinders(Needs $needs, Pull $pull): array
     {
         return $pull->isForward ? $needs->chain($pull->past, $pull->step) : $needs->chain($pull->step, $pull->past);
+    }
+
+    /**
+     * The same figure with one step moved past its neighbour.
+     *
+     * @throws PullRefused if there is no such step, no neighbour, or one of the two cannot be done without the other
+     */
+    public static function moved(Work $work, string $key, bool $isForward): Figure
+    {
+        $at = array_search($key, $work->keys(), true);
+        if (! is_int($at)) {
+            throw PullRefused::noSuchStep($key);
+        }
+        $past = $work->steps[$at + ($isForward ? -1 : 1)] ?? throw PullRefused::atTheEnd($work->steps[$at], $isForward);
+        $chain = self::hinders($work->needs, new Pull($key, $past->key, $isForward));
+        if ($chain !== []) {
+            [$first, $then] = $isForward ? [$past, $work->steps[$at]] : [$work->steps[$at], $past];
+            throw PullRefused::needed($first, $then, $chain[count($chain) - 1][2]);
+        }
+
+        return $work->ledger->figure->pulling(new Pull($key, $past->key, $isForward));
     }
 
     /**

@@ -5,10 +5,16 @@ declare(strict_types=1);
 namespace Impa\Build;
 
 use DomainException;
+use Impa\Refusal;
 
 /** A schedule that cannot be made, said in the felter's words. */
-final class ScheduleRefused extends DomainException
+final class ScheduleRefused extends DomainException implements Refusal
 {
+    public function title(): string
+    {
+        return 'This cannot be scheduled';
+    }
+
     public static function sittingTooShort(float $minutes, float $least): self
     {
         return new self(sprintf(

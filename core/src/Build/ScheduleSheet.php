@@ -6,11 +6,17 @@ namespace Impa\Build;
 
 use Impa\Face\Needles;
 
-/** The impa-schedule document, version 1; formats/impa-schedule-1.schema.json. */
+/**
+ * The impa-schedule document, version 1; formats/impa-schedule-1.schema.json.
+ *
+ * @phpstan-type Bout array{key: string, startMinute: float, endMinute: float}
+ * @phpstan-type SittingDocument array{start: string, end: string, minutes: float, steps: list<Bout>, rests: list<array<string, float>>}
+ * @phpstan-type ScheduleDocument array{sittings: list<SittingDocument>, ...<string, mixed>}
+ */
 final class ScheduleSheet
 {
     /**
-     * @return array<string, mixed>
+     * @return ScheduleDocument
      *
      * @throws ScheduleRefused if the sitting is too short or too long
      */

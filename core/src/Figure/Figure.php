@@ -126,6 +126,21 @@ final readonly class Figure
         return self::fromDocument(Scaling::of($this->document(), $heightMm / $this->heightMm));
     }
 
+    /** The same figure with one step of its work moved; a step moved back to where it came from is not remembered. */
+    public function pulling(Pull $pull): self
+    {
+        $document = $this->document();
+        $pulls = [...array_filter($this->pulls, static fn (Pull $p): bool => ! $p->isAbout($pull)), $pull];
+        $work = isset($document->work) && $document->work instanceof stdClass ? $document->work : new stdClass;
+        $work->pulled = array_map(
+            static fn (Pull $p): stdClass => (object) ['step' => $p->step, $p->isForward ? 'before' : 'after' => $p->past],
+            array_slice($pulls, -Pull::MOST),
+        );
+        $document->work = $work;
+
+        return self::fromDocument($document);
+    }
+
     /** How many pieces of a detail are made: one for each piece of its part, twice where it has a twin itself. */
     public function pieces(Detail $detail): int
     {

@@ -7,9 +7,7 @@ namespace Impa\Render;
 use GdImage;
 use Impa\Colour\Srgb;
 use Impa\Figure\Figure;
-use Impa\Figure\Placement;
 use Impa\Figure\Side;
-use Impa\Figure\Silhouette;
 use Impa\Geometry\Box;
 use Impa\Raster\Raster;
 use RuntimeException;
@@ -39,7 +37,7 @@ final class Painter
         if ($px < 16 || $px > 4096) {
             throw RenderRefused::sizeOutOfRange($px);
         }
-        $layers = self::layers($figure, $view->side());
+        $layers = Layer::all($figure, $view->side());
         $box = self::box($layers);
         $pxPerMm = self::fitted($box, $px);
         [$x, $y] = $box->middle();
@@ -50,7 +48,7 @@ final class Painter
     /** Pixels for a millimetre of a figure that is fitted into a square of so many. */
     public static function pxPerMm(Figure $figure, View $view, int $px): float
     {
-        return self::fitted(self::box(self::layers($figure, $view->side())), $px);
+        return self::fitted(self::box(Layer::all($figure, $view->side())), $px);
     }
 
     /**
@@ -68,7 +66,7 @@ final class Painter
         }
 
         return self::paint(
-            self::layers($figure, Side::Front),
+            Layer::all($figure, Side::Front),
             $picture->widthPx,
             $picture->heightPx,
             1 / $picture->mmPerPx,
@@ -78,10 +76,10 @@ final class Painter
         );
     }
 
-    /** @param  list<array{mixed, list<list<array{float, float}>>}>  $layers */
+    /** @param  list<Layer>  $layers */
     private static function box(array $layers): Box
     {
-        return Box::around(array_merge(...array_map(static fn (array $layer): array => array_merge(...$layer[1]), $layers)));
+        return Box::around(array_merge(...array_map(static fn (Layer $layer): array => array_merge(...$layer->loops), $layers)));
     }
 
     private static function fitted(Box $box, int $px): float
@@ -89,53 +87,7 @@ final class Painter
         return ($px * (1 - 2 * self::RIM)) / max($box->width(), $box->height(), 1.0);
     }
 
-    /**
-     * What is painted, back to front: a colour, and loops in mm (of which a shape's later ones are holes).
-     *
-     * @return list<array{Srgb, non-empty-list<list<array{float, float}>>}>
-     */
-    private static function layers(Figure $figure, Side $from): array
-    {
-        $pieces = [];
-        foreach ($figure->parts as $part) {
-            array_push($pieces, ...$part->placements());
-        }
-        usort($pieces, static fn (Placement $a, Placement $b): int => $from->see(...$a->at)[2] <=> $from->see(...$b->at)[2]);
-        $layers = [];
-        foreach ($pieces as $piece) {
-            [$right, $up] = $from->see(...$piece->at);
-            $layers[] = [
-                $figure->colours[$piece->part->colour]->srgb,
-                array_map(
-                    static fn (array $loop): array => self::moved($loop, $right, $up),
-                    Tufts::along($piece->part, Silhouette::of($piece, $from)),
-                ),
-            ];
-            foreach ($figure->detailsOn($piece->part->key) as $detail) {
-                foreach (DetailPiece::all($detail, $piece) as $detailPiece) {
-                    foreach ($detailPiece->seenFrom($from) as $loops) {
-                        $layers[] = [
-                            $figure->colours[$detail->colour]->srgb,
-                            array_map(static fn (array $loop): array => self::moved($loop, $right, $up), $loops),
-                        ];
-                    }
-                }
-            }
-        }
-
-        return $layers;
-    }
-
-    /**
-     * @param  list<array{float, float}>  $loop
-     * @return list<array{float, float}>
-     */
-    private static function moved(array $loop, float $right, float $up): array
-    {
-        return array_map(static fn (array $p): array => [$p[0] + $right, $p[1] + $up], $loop);
-    }
-
-    /** @param  list<array{Srgb, non-empty-list<list<array{float, float}>>}>  $layers */
+    /** @param  list<Layer>  $layers */
     private static function paint(
         array $layers,
         int $width,
@@ -147,19 +99,19 @@ final class Painter
     ): string {
         $finer = $width * $height * self::FINER ** 2 > self::MOST_FINE_PX ? 1 : self::FINER;
         $fine = self::canvas($width * $finer, $height * $finer, $ground);
-        foreach ($layers as [$srgb, $loops]) {
+        foreach ($layers as $layer) {
             $points = [];
-            foreach ($loops as $loop) {
+            foreach ($layer->loops as $loop) {
                 // A hole is reached over a bridge of no width and filled by the even-odd rule.
                 foreach ([...$loop, $loop[0]] as [$x, $y]) {
                     $points[] = (int) round(($originX + $x * $pxPerMm) * $finer - 0.5);
                     $points[] = (int) round(($originY - $y * $pxPerMm) * $finer - 0.5);
                 }
-                if ($loop !== $loops[0]) {
+                if ($loop !== $layer->loops[0]) {
                     array_push($points, $points[0], $points[1]);
                 }
             }
-            imagefilledpolygon($fine, $points, (int) imagecolorallocate($fine, $srgb->red, $srgb->green, $srgb->blue));
+            imagefilledpolygon($fine, $points, (int) imagecolorallocate($fine, $layer->srgb->red, $layer->srgb->green, $layer->srgb->blue));
         }
         $image = $fine;
         if ($finer > 1) {

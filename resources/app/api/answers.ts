@@ -1,6 +1,7 @@
 // Made from formats/impa-http-1.openapi.json by npm run types. Do not edit.
 import type {Core, Detail, Figure, Firmness, JoinBy, Part, Shape} from './figure'
 import type {Plan} from './plan'
+import type {StepsSheet} from './steps'
 
 export type Loop = [number, number][]
 /**
@@ -608,6 +609,19 @@ export interface Wool {
   packG: number | null
   preparation: Preparation
   price: number | null
+}
+export interface Build {
+  sheet: StepsSheet
+  /**
+   * what another school did to the order, or empty
+   */
+  changed: string
+}
+export interface StepPicture {
+  svg: string
+}
+export interface Pulled {
+  document: Figure
 }
 export interface Wools {
   wools: Wool[]

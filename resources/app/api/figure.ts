@@ -3,6 +3,7 @@
 export type Firmness = 'squishy' | 'soft' | 'springy' | 'firm' | 'hard'
 export type Cover = number
 export type Core = 'core-wool' | 'scrap' | 'stuffing' | 'foam' | 'none'
+export type FaceSchool = 'loose-head' | 'face-first' | 'limbs-first'
 export type JoinBy = 'fluff' | 'slit' | 'neck' | 'wrap' | 'sandwich' | 'sew' | 'glue' | 'wire'
 export type Key = string
 export type Length = number
@@ -30,8 +31,22 @@ export interface Figure {
   coverMm?: Cover
   core?: Core
   school?: {
-    face?: 'loose-head' | 'face-first' | 'limbs-first'
+    face?: FaceSchool
     join?: JoinBy
+    [k: string]: unknown
+  }
+  /**
+   * what the felter chose about the order of the work
+   */
+  work?: {
+    /**
+     * steps that she pulled forward before another, or put off until after it; later ones win
+     *
+     * @maxItems 400
+     */
+    pulled?: {
+      [k: string]: unknown
+    }[]
     [k: string]: unknown
   }
   /**
@@ -193,6 +208,13 @@ export interface Part {
   join?: {
     to: Key
     by?: JoinBy
+    [k: string]: unknown
+  }
+  /**
+   * when what lies on it is laid, where that is not as for the figure
+   */
+  school?: {
+    face?: FaceSchool
     [k: string]: unknown
   }
   seen?: Seen

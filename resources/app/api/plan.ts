@@ -11,6 +11,9 @@ export interface Plan {
   parts: PartPlan[]
   details: DetailPlan[]
   wool: WoolTotal[]
+  /**
+   * everything there is to do, in an order that can be followed; what reach and custom want besides is in impa-steps
+   */
   steps: Step[]
   balance: Balance
   minutes: {
@@ -79,7 +82,23 @@ export interface WoolTotal {
 }
 export interface Step {
   key: string
-  kind: 'portion' | 'core' | 'cover' | 'felt' | 'covering' | 'detail' | 'join' | 'hide' | 'inspect'
+  title: string
+  kind:
+    | 'portion'
+    | 'wire'
+    | 'core'
+    | 'loop'
+    | 'cover'
+    | 'felt'
+    | 'compare'
+    | 'mark'
+    | 'detail'
+    | 'slit'
+    | 'join'
+    | 'hide'
+    | 'covering'
+    | 'trim'
+    | 'inspect'
   part: string
   detail: string
   after: string[]

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Building;
+
+use App\Models\Needle;
+use App\Stash\Stash;
+use Illuminate\Support\Carbon;
+use Impa\Build\Evenings;
+use Impa\Build\ScheduleRefused;
+use Impa\Build\Work;
+use Impa\Figure\Figure;
+use Impa\Material\Pace;
+use Impa\Wool\Ledger;
+
+/** The work on a figure by what this felter has at hand, and the evenings that are usual where she says nothing. */
+final class Building
+{
+    public const SITTING_MINUTES = 90.0;
+
+    public const DAYS = ['tue', 'thu'];
+
+    public const BEGINS = '19:00';
+
+    public static function work(Figure $figure): Work
+    {
+        return Work::of(Ledger::of($figure, Stash::densities($figure)), Pace::house(), Needle::atHand());
+    }
+
+    /**
+     * @param  list<string>  $days
+     *
+     * @throws ScheduleRefused if there is no such day, date or time, or one is gone already
+     */
+    public static function evenings(array $days, string $from, string $by, string $at): Evenings
+    {
+        return Evenings::of($days, Carbon::today()->format('Y-m-d'), $from, $by, $at);
+    }
+}

@@ -1,0 +1,448 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Plan;
+
+use Impa\Build\Reach;
+use Impa\Build\Step;
+use Impa\Build\StepKind;
+use Impa\Build\Work;
+use Impa\Build\WorkPlace;
+use Impa\Figure\Figure;
+use Impa\Figure\Part;
+use Impa\Figure\Placement;
+use Impa\Figure\Side;
+use Impa\Figure\Silhouette;
+use Impa\Geometry\Box;
+use Impa\Render\Arrow;
+use Impa\Render\DetailPiece;
+use Impa\Render\PieceState;
+use Impa\Render\WorkPicture;
+use Impa\Wool\LedgerLine;
+
+/** The drawing of a step: the figure as far as it has got, the present piece lit, arrows where the needle goes. Immutable. */
+final readonly class StepPicture
+{
+    /** Needles that are drawn round a piece, and how far outside they begin, as a share of its size. */
+    private const ROUND = 8;
+
+    private const OUT = 0.22;
+
+    /** A picture is about a piece and so much round it, as shares of its size: more where it must be found on the figure. */
+    private const BESIDE = 0.25;
+
+    private const PLACED = 0.8;
+
+    private Figure $figure;
+
+    private function __construct(private Work $work, private Step $step, private Side $from)
+    {
+        $this->figure = $work->ledger->figure;
+    }
+
+    /** @return string SVG */
+    public static function of(Work $work, Step $step): string
+    {
+        $picture = new self($work, $step, self::side($work->ledger->figure, $step));
+
+        return match ($step->kind) {
+            StepKind::Portion => $picture->portions(),
+            StepKind::Compare => $picture->compared(),
+            StepKind::Inspect => $picture->turned(),
+            default => $picture->working(),
+        };
+    }
+
+    /** The side from which the place is seen best. */
+    private static function side(Figure $figure, Step $step): Side
+    {
+        if ($step->detail !== '') {
+            return $figure->details[$step->detail]->side;
+        }
+        $part = $figure->parts[$step->part] ?? null;
+        $isJoining = in_array($step->kind, [StepKind::Slit, StepKind::Join, StepKind::Hide], true);
+        if (! $isJoining || $part === null) {
+            return Side::Front;
+        }
+        $to = $figure->parts[$part->joinTo]->at;
+        [$x, $y, $z] = [abs($part->at[0] - $to[0]), abs($part->at[1] - $to[1]), $part->at[2] - $to[2]];
+
+        // What sits behind or before is seen from the side; what is hidden by what it sits on, from the back.
+        return abs($z) > max($x, $y) ? Side::Right : Side::Front;
+    }
+
+    private function working(): string
+    {
+        $states = $this->states();
+        $details = [];
+        foreach ($this->before() as $key => $true) {
+            if (str_starts_with($key, 'detail:')) {
+                $details[substr($key, strlen('detail:'))] = true;
+            }
+        }
+        $part = $this->figure->parts[$this->step->part] ?? null;
+        if ($part === null) {
+            return WorkPicture::of($this->figure, $this->from, $states, $details, arrows: $this->brushing());
+        }
+
+        return WorkPicture::of(
+            $this->figure,
+            $this->from,
+            $states,
+            $details,
+            lit: $this->step->detail,
+            onTop: count($this->together($this->before())) > 1 || $this->isPutOn() ? '' : $part->key,
+            arrows: $this->arrows($part),
+            about: $this->about($part),
+            more: match ($this->step->kind) {
+                StepKind::Mark => $this->marks($part),
+                StepKind::Slit => $this->slit($part),
+                default => '',
+            },
+        );
+    }
+
+    /** @return array<string, true> keys of the steps before this one */
+    private function before(): array
+    {
+        $before = [];
+        foreach ($this->work->steps as $step) {
+            if ($step->key === $this->step->key) {
+                break;
+            }
+            $before[$step->key] = true;
+        }
+
+        return $before;
+    }
+
+    /** @return array<string, PieceState> */
+    private function states(): array
+    {
+        $done = $this->before();
+        $together = $this->together($done);
+        $states = [];
+        foreach ($this->figure->parts as $key => $part) {
+            $isNow = $key === $this->step->part;
+            $isMade = isset($done['cover:'.$key]) || ($isNow && ! in_array($this->step->kind, [StepKind::Core, StepKind::Wire], true));
+            $isOn = isset($together[$key]);
+            $state = match (true) {
+                $isMade && $isNow => PieceState::Lit,
+                $isNow => PieceState::LitCore,
+                $isMade && $isOn => PieceState::On,
+                $isMade => PieceState::Ready,
+                isset($done['core:'.$key]) => PieceState::Core,
+                default => PieceState::Ahead,
+            };
+            $states[$key] = $state;
+        }
+
+        return $states;
+    }
+
+    /**
+     * What hangs together with the present piece; where there is none, with the figure's first part.
+     *
+     * @param  array<string, true>  $done
+     * @return array<string, true> by part
+     */
+    private function together(array $done): array
+    {
+        $together = [$this->step->part !== '' ? $this->step->part : (string) array_key_first($this->figure->parts) => true];
+        if ($this->isPutOn()) {
+            $together[$this->figure->parts[$this->step->part]->joinTo] = true;
+        }
+        do {
+            $before = count($together);
+            foreach ($this->figure->parts as $key => $part) {
+                if (isset($done['join:'.$key]) && (isset($together[$key]) || isset($together[$part->joinTo]))) {
+                    $together += [$key => true, $part->joinTo => true];
+                }
+            }
+        } while (count($together) > $before);
+
+        return $together;
+    }
+
+    /** @return list<Arrow> */
+    private function arrows(Part $part): array
+    {
+        $size = $this->size($part);
+
+        return match ($this->step->kind) {
+            StepKind::Core, StepKind::Felt => $this->round(
+                $part,
+                self::OUT * $size,
+                0.12 * $size,
+                $part->solid->kind()->isFlat() ? 45.0 : 0.0,
+            ),
+            StepKind::Cover, StepKind::Covering => $this->round($part, self::OUT * $size, 0.04 * $size, 50.0),
+            StepKind::Detail => $this->roundDetail($size),
+            StepKind::Join, StepKind::Hide => $this->seam($part, $size),
+            StepKind::Loop => $this->above($part, $size),
+            default => [],
+        };
+    }
+
+    /** @return list<Arrow> round every piece of a part */
+    private function round(Part $part, float $outMm, float $inMm, float $slantDeg): array
+    {
+        return Arrow::round($this->outline($part->placements()[0]), self::ROUND, $outMm, $inMm, $slantDeg);
+    }
+
+    /** @return list<Arrow> to the rim of every piece of the detail */
+    private function roundDetail(float $partMm): array
+    {
+        $detail = $this->figure->details[$this->step->detail];
+        $arrows = [];
+        $placement = $this->figure->parts[$detail->on]->placements()[0];
+        [$right, $up] = $this->from->see(...$placement->at);
+        foreach (DetailPiece::all($detail, $placement) as $piece) {
+            foreach (array_slice($piece->seenFrom($this->from), 0, 1) as $loops) {
+                $loop = array_map(static fn (array $p): array => [$p[0] + $right, $p[1] + $up], $loops[0]);
+                array_push($arrows, ...Arrow::round($loop, 4, 0.14 * $partMm, 0.005 * $partMm, 20.0));
+            }
+        }
+
+        return $arrows;
+    }
+
+    /** @return list<Arrow> to the seam from all sides, as the needle can stand there */
+    private function seam(Part $part, float $size): array
+    {
+        $arrows = [];
+        foreach ($this->seams($part) as $place) {
+            foreach ($place->points as [$point, $normal]) {
+                [$x, $y] = $this->from->see(...$point);
+                [$dx, $dy] = $this->from->see(...$normal);
+                // Seen end on, a needle is a dot.
+                if (hypot($dx, $dy) > 0.3) {
+                    $out = max(6.0, 0.45 * $size);
+                    $arrows[] = new Arrow($x + $out * $dx, $y + $out * $dy, $x - 1.5 * $dx, $y - 1.5 * $dy);
+                }
+            }
+        }
+
+        return $arrows;
+    }
+
+    /** @return list<WorkPlace> */
+    private function seams(Part $part): array
+    {
+        [$obstacles, $at] = Reach::obstacles($this->figure);
+
+        return WorkPlace::ofSeam($this->figure, $part, $at, $obstacles);
+    }
+
+    /** Where the scissors go: along the seam. */
+    private function slit(Part $part): string
+    {
+        $svg = '';
+        foreach ($this->seams($part) as $place) {
+            $seen = array_map(fn (array $p): array => $this->from->see(...$p[0]), $place->points);
+            usort($seen, static fn (array $a, array $b): int => [$a[1], $a[0]] <=> [$b[1], $b[0]]);
+            [$one, $two] = [$seen[0], $seen[count($seen) - 1]];
+            $svg .= sprintf(
+                '<path d="M%s %sL%s %s" stroke="#2f6480" stroke-width="%s" stroke-linecap="round"/>',
+                WorkPicture::mm($one[0]),
+                WorkPicture::mm(-$one[1]),
+                WorkPicture::mm($two[0]),
+                WorkPicture::mm(-$two[1]),
+                WorkPicture::mm(0.04 * $this->size($part)),
+            );
+        }
+
+        return $svg;
+    }
+
+    /** Whether the present piece is put onto another. */
+    private function isPutOn(): bool
+    {
+        return in_array($this->step->kind, [StepKind::Slit, StepKind::Join, StepKind::Hide], true);
+    }
+
+    /** @return list<Arrow> through the top */
+    private function above(Part $part, float $size): array
+    {
+        $loop = $this->outline($part->placements()[0]);
+        $box = Box::around($loop);
+        [$top, $x] = [$box->high, $box->middle()[0]];
+
+        return [new Arrow($x, $top + 0.5 * $size, $x, $top - 0.15 * $size)];
+    }
+
+    /** @return list<Arrow> along the rim of the whole figure */
+    private function brushing(): array
+    {
+        $points = [];
+        foreach ($this->figure->parts as $part) {
+            foreach ($part->placements() as $placement) {
+                array_push($points, ...$this->outline($placement));
+            }
+        }
+        $size = $points === [] ? 1.0 : Box::around($points)->height();
+
+        return Arrow::round($points, self::ROUND, 0.1 * $size, 0.01 * $size, 60.0);
+    }
+
+    private function about(Part $part): Box
+    {
+        $points = [];
+        foreach ($part->placements() as $placement) {
+            array_push($points, ...$this->outline($placement));
+        }
+        if (! $this->isPutOn()) {
+            return Box::around($this->outline($part->placements()[0]))->grown(self::BESIDE * $this->size($part));
+        }
+        // Both of a pair, and enough of what they are put on.
+        $to = Box::around($this->outline($this->figure->parts[$part->joinTo]->placements()[0]));
+        $box = Box::around($points)->grown(self::PLACED * $this->size($part));
+
+        return Box::around([[max($box->left, $to->left), $box->low], [min($box->right, $to->right), $box->high], ...$points]);
+    }
+
+    private function size(Part $part): float
+    {
+        $box = Box::around($this->outline($part->placements()[0]));
+
+        return max($box->width(), $box->height());
+    }
+
+    /** @return list<array{float, float}> of a piece where it stands, seen from the picture's side */
+    private function outline(Placement $piece): array
+    {
+        [$right, $up] = $this->from->see(...$piece->at);
+
+        return array_map(
+            static fn (array $p): array => [$p[0] + $right, $p[1] + $up],
+            Silhouette::of($piece, $this->from)[0],
+        );
+    }
+
+    /** The level line, the middle line, and a prick for every detail. */
+    private function marks(Part $part): string
+    {
+        [$x, $y] = $this->from->see(...$part->at);
+        $size = $this->size($part);
+        $svg = '';
+        $heights = [];
+        foreach ($this->figure->detailsOn($part->key) as $detail) {
+            [$u, $v] = $detail->middle();
+            $heights[] = $v;
+            foreach ($detail->mirror ? [$u, -$u] : [$u] as $across) {
+                $svg .= sprintf(
+                    '<circle cx="%s" cy="%s" r="%s" fill="#2f6480"/>',
+                    WorkPicture::mm($x + $across),
+                    WorkPicture::mm(-$y - $v),
+                    WorkPicture::mm(0.014 * $size),
+                );
+            }
+        }
+        $level = $heights === [] ? 0.0 : max($heights);
+
+        return sprintf(
+            '<path d="M%s %sH%sM%s %sV%s" fill="none" stroke="#2f6480" stroke-width="%s" stroke-dasharray="%s"/>%s',
+            WorkPicture::mm($x - 0.6 * $size),
+            WorkPicture::mm(-$y - $level),
+            WorkPicture::mm($x + 0.6 * $size),
+            WorkPicture::mm($x),
+            WorkPicture::mm(-$y - 0.6 * $size),
+            WorkPicture::mm(-$y + 0.6 * $size),
+            WorkPicture::mm(0.006 * $size),
+            WorkPicture::mm(0.03 * $size),
+            $svg,
+        );
+    }
+
+    /** What comes in pairs as equal heaps, side by side, each as large as the loose wool. */
+    private function portions(): string
+    {
+        $svg = '';
+        [$y, $right] = [0.0, 1.0];
+        foreach ($this->step->weighings as $line) {
+            $loose = $this->work->ledger->wool[$line->part]->loose();
+            // A cover is a thin heap; what it goes round is left out.
+            $share = $this->share($line);
+            [$w, $h] = [$loose->widthMm * $share, $loose->heightMm * $share];
+            $hex = $line->colour === '' ? '#efe6d2' : $this->figure->colours[$line->colour]->srgb->toHex();
+            for ($i = 0; $i < $line->pieces; $i++) {
+                $svg .= sprintf(
+                    '<ellipse cx="%s" cy="%s" rx="%s" ry="%s" fill="%s" stroke="#3a2a20" stroke-width="0.4"/>',
+                    WorkPicture::mm($w / 2 + $i * $w * 1.25),
+                    WorkPicture::mm($y + $h / 2),
+                    WorkPicture::mm($w / 2),
+                    WorkPicture::mm($h / 2),
+                    $hex,
+                );
+            }
+            $right = max($right, $w * (1 + 1.25 * ($line->pieces - 1)));
+            $y += $h * 1.2;
+        }
+
+        return WorkPicture::framed($svg, Box::around([[0.0, 0.0], [$right, -max(1.0, $y)]]));
+    }
+
+    /** The side of a heap of one line's wool, as a share of that of all the wool of its part. */
+    private function share(LedgerLine $line): float
+    {
+        $all = array_sum(array_map(static fn (LedgerLine $l): float => $l->g, $this->work->ledger->ofPart($line->part)));
+
+        return $all > 0.0 ? ($line->g / $all) ** (1 / 3) : 1.0;
+    }
+
+    /** Both of a pair side by side between two level lines. */
+    private function compared(): string
+    {
+        $part = $this->figure->parts[$this->step->part];
+        [$one, $two] = [$part->placements()[0], $part->placements()[1] ?? $part->placements()[0]];
+        $hex = $this->figure->colours[$part->colour]->srgb->toHex();
+        $loops = [Silhouette::of($one, Side::Front), Silhouette::of($two, Side::Front)];
+        $box = Box::around($loops[0][0]);
+        $svg = '';
+        foreach ($loops as $i => $loop) {
+            $apart = ($i === 0 ? -0.65 : 0.65) * $box->width();
+            $moved = array_map(
+                static fn (array $l): array => array_map(static fn (array $p): array => [$p[0] + $apart, $p[1]], $l),
+                $loop,
+            );
+            $svg .= sprintf(
+                '<path d="%s" fill="%s" fill-rule="evenodd" stroke="#9c3447" stroke-width="%s"/>',
+                WorkPicture::path($moved),
+                $hex,
+                WorkPicture::mm(0.01 * $box->height()),
+            );
+        }
+        $reach = 1.35 * $box->width();
+        foreach ([$box->high, $box->low] as $level) {
+            $svg .= sprintf(
+                '<path d="M%s %sH%s" stroke="#2f6480" stroke-width="%s" stroke-dasharray="%s"/>',
+                WorkPicture::mm(-$reach),
+                WorkPicture::mm(-$level),
+                WorkPicture::mm($reach),
+                WorkPicture::mm(0.008 * $box->height()),
+                WorkPicture::mm(0.04 * $box->height()),
+            );
+        }
+
+        return WorkPicture::framed($svg, Box::around([[-$reach, $box->low], [$reach, $box->high]]));
+    }
+
+    /** The finished figure from four sides. */
+    private function turned(): string
+    {
+        $states = array_fill_keys(array_keys($this->figure->parts), PieceState::On);
+        $details = array_fill_keys(array_keys($this->figure->details), true);
+        $svg = '';
+        foreach ([Side::Front, Side::Right, Side::Back, Side::Top] as $i => $side) {
+            $view = WorkPicture::of($this->figure, $side, $states, $details);
+            $svg .= str_replace(
+                '<svg xmlns="http://www.w3.org/2000/svg"',
+                sprintf('<svg x="%d" y="%d"', 100 * ($i % 2), 100 * intdiv($i, 2)),
+                (string) preg_replace('/ width="[^"]*" height="[^"]*"/', ' width="100" height="100"', $view, 1),
+            );
+        }
+
+        return sprintf('<svg xmlns="http://www.w3.org/2000/svg" width="200" height="200" viewBox="0 0 200 200">%s</svg>', $svg);
+    }
+}

@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Print;
+
+use Impa\Build\Hints;
+use Impa\Build\Step;
+use Impa\Build\Work;
+use Impa\Plan\StepPicture;
+use Impa\Wool\LedgerLine;
+
+/** All steps with their drawings on paper, for those who felt without a screen. */
+final class WorkSheet
+{
+    /** Side of a drawing, in mm. */
+    private const DRAWING_MM = 44.0;
+
+    private const STYLE = <<<'CSS'
+    @page { margin: 13mm 13mm } body { font-family: Helvetica; color: #3a2a20; font-size: 10pt; margin: 0 }
+    h1 { font-size: 17pt; margin: 0 0 1mm } p { margin: 0 0 1.2mm } table { width: 100%; border-collapse: collapse }
+    td { border-top: 0.3mm dashed #b9a88f; padding: 2mm 2mm; vertical-align: top } tr { page-break-inside: avoid }
+    .d { width: 46mm; text-align: center; vertical-align: middle } .n { width: 9mm; font-size: 13pt; color: #6d5b4c }
+    .t { font-size: 12.5pt; font-weight: bold } .q { color: #6d5b4c; font-size: 9pt } .b { width: 8mm; font-size: 15pt }
+    CSS;
+
+    /** @return string HTML */
+    public static function of(Work $work): string
+    {
+        $rows = '';
+        foreach ($work->steps as $i => $step) {
+            $rows .= sprintf(
+                '<tr><td class="n">%d</td><td class="d">%s</td><td>%s</td><td class="b">%s</td></tr>',
+                $i + 1,
+                self::drawing(StepPicture::of($work, $step)),
+                self::words($step, $work),
+                // A box to tick: a frame of its own, for the built-in fonts have none.
+                '<div style="width:5mm;height:5mm;border:0.4mm solid #3a2a20"></div>',
+            );
+        }
+        $lead = '<p>Rest for five minutes after each half hour; stretch hands and wrists. '.
+            'Count your needles before you begin and when you stop.</p>';
+
+        return Html::sheet(self::STYLE, $work->ledger->figure->name.': the work', $lead.'<table>'.$rows.'</table>');
+    }
+
+    private static function words(Step $step, Work $work): string
+    {
+        $lines = ['<p class="t">'.Html::text($step->title).'</p>'];
+        foreach ($step->weighings as $line) {
+            $lines[] = '<p><b>'.Html::text(self::weigh($line, $work)).'</b></p>';
+        }
+        $lines[] = '<p>'.Html::text($step->text).'</p>';
+        foreach ($step->because as $why) {
+            $lines[] = '<p>'.Html::text($why).'</p>';
+        }
+        $facts = [];
+        if ($step->needle !== null) {
+            $facts[] = sprintf(
+                'Needle %d%s, %s, to %.0f mm',
+                $step->needle->gauge,
+                $step->needle->holder > 1 ? sprintf(' (%d in the holder)', $step->needle->holder) : '',
+                $step->needle->stab,
+                $step->needle->depthMm,
+            );
+        }
+        $facts[] = sprintf('about %.0f min', max(1.0, $step->minutes));
+        if ($step->waitMinutes > 0.0) {
+            $facts[] = sprintf('then %.0f min to dry', $step->waitMinutes);
+        }
+        $lines[] = '<p class="q">'.Html::text(implode(' · ', $facts)).'</p>';
+        $lines[] = '<p class="q">'.Html::text('When it is done: '.Hints::look($step)).'</p>';
+        foreach (Hints::cautions($step, $work->ledger->figure) as $caution) {
+            $lines[] = '<p class="q">'.Html::text('! '.$caution).'</p>';
+        }
+
+        return implode('', $lines);
+    }
+
+    private static function weigh(LedgerLine $line, Work $work): string
+    {
+        $name = $line->colour === '' ? LedgerLine::word($line->material) : $work->ledger->figure->colours[$line->colour]->name;
+        $amount = static fn (float $g): string => $g < 0.1 ? sprintf('%.0f mg', 1000 * $g) : sprintf($g < 1.0 ? '%.2f g' : '%.1f g', $g);
+
+        return $line->pieces > 1
+            ? sprintf('%s %s in %d equal pieces of %s', $amount($line->allG()), $name, $line->pieces, $amount($line->g))
+            : sprintf('%s %s', $amount($line->g), $name);
+    }
+
+    /** The drawing fitted into its square. */
+    private static function drawing(string $svg): string
+    {
+        if (preg_match('/^<svg[^>]* width="([\d.]+)" height="([\d.]+)"/', $svg, $size) !== 1) {
+            return '';
+        }
+        $scale = self::DRAWING_MM / max((float) $size[1], (float) $size[2], 0.1);
+
+        return Html::drawing($svg, (float) $size[1] * $scale, (float) $size[2] * $scale);
+    }
+}

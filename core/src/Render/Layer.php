@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Render;
+
+use Impa\Colour\Srgb;
+use Impa\Figure\Detail;
+use Impa\Figure\Figure;
+use Impa\Figure\Placement;
+use Impa\Figure\Side;
+use Impa\Figure\Silhouette;
+
+/** One flat area of a figure seen from a side: a piece, or a detail on one. Immutable. */
+final readonly class Layer
+{
+    /** @param  non-empty-list<list<array{float, float}>>  $loops  in mm of the figure, seen from the side; later ones are holes */
+    private function __construct(public Placement $piece, public ?Detail $detail, public Srgb $srgb, public array $loops)
+    {
+    }
+
+    /**
+     * Everything that is painted of a figure, back to front by depth, each piece with its details.
+     *
+     * @return list<self>
+     */
+    public static function all(Figure $figure, Side $from): array
+    {
+        $pieces = [];
+        foreach ($figure->parts as $part) {
+            array_push($pieces, ...$part->placements());
+        }
+        usort($pieces, static fn (Placement $a, Placement $b): int => $from->see(...$a->at)[2] <=> $from->see(...$b->at)[2]);
+        $layers = [];
+        foreach ($pieces as $piece) {
+            [$right, $up] = $from->see(...$piece->at);
+            $outline = self::moved(Tufts::along($piece->part, Silhouette::of($piece, $from)), $right, $up);
+            $layers[] = new self($piece, null, $figure->colours[$piece->part->colour]->srgb, $outline);
+            foreach ($figure->detailsOn($piece->part->key) as $detail) {
+                foreach (DetailPiece::all($detail, $piece) as $detailPiece) {
+                    foreach ($detailPiece->seenFrom($from) as $loops) {
+                        $layers[] = new self($piece, $detail, $figure->colours[$detail->colour]->srgb, self::moved($loops, $right, $up));
+                    }
+                }
+            }
+        }
+
+        return $layers;
+    }
+
+    /**
+     * @param  non-empty-list<list<array{float, float}>>  $loops
+     * @return non-empty-list<list<array{float, float}>>
+     */
+    private static function moved(array $loops, float $right, float $up): array
+    {
+        return array_map(
+            static fn (array $loop): array => array_map(static fn (array $p): array => [$p[0] + $right, $p[1] + $up], $loop),
+            $loops,
+        );
+    }
+}
