@@ -14,6 +14,7 @@ use App\Http\Controllers\FaceController;
 use App\Http\Controllers\FacePictureController;
 use App\Http\Controllers\FigureController;
 use App\Http\Controllers\FigureWoolController;
+use App\Http\Controllers\LogController;
 use App\Http\Controllers\NeedleController;
 use App\Http\Controllers\PictureController;
 use App\Http\Controllers\PlanController;
@@ -44,6 +45,12 @@ Route::prefix('api')->whereNumber(['figure', 'picture', 'wool', 'swatch'])->grou
     Route::get('figures/{figure}/steps', [StepController::class, 'index']);
     Route::put('figures/{figure}/steps/{step}', [StepController::class, 'update'])->where('step', '[A-Za-z0-9:._-]{1,160}');
     Route::delete('figures/{figure}/steps/{step}', [StepController::class, 'destroy'])->where('step', '[A-Za-z0-9:._-]{1,160}');
+
+    Route::put('figures/{figure}/present', [StepController::class, 'present']);
+    Route::get('figures/{figure}/log', [LogController::class, 'show']);
+    Route::post('figures/{figure}/log', [LogController::class, 'store']);
+    Route::post('figures/{figure}/log/time', [LogController::class, 'time']);
+    Route::delete('figures/{figure}/log/{entry}', [LogController::class, 'destroy'])->where('entry', '[A-Za-z0-9-]{8,64}');
 
     Route::get('bin', [BinController::class, 'index']);
     Route::post('bin/{figure}/restore', [BinController::class, 'restore'])->withTrashed();

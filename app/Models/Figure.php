@@ -29,6 +29,7 @@ use Impa\Plan\Plan;
  * @property float $hands_minutes
  * @property int $steps
  * @property string $step_keys a list as JSON
+ * @property string $present_step key of the step that lies open; empty for the next one
  * @property Carbon $updated_at
  * @property ?Carbon $deleted_at
  * @property Collection<int, StepMark> $marks

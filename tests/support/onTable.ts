@@ -87,7 +87,7 @@ export async function onTable(
   vi.stubGlobal('visualViewport', new EventTarget())
   setActivePinia(createPinia())
   vi.spyOn(api, 'figure').mockResolvedValue({ id: 7, revision: 3, picture: null, document })
-  vi.spyOn(api, 'steps').mockResolvedValue({ done: [] })
+  vi.spyOn(api, 'steps').mockResolvedValue({ done: [], present: '' })
   vi.spyOn(api, 'board').mockResolvedValue(board as Board)
   vi.spyOn(api, 'save').mockImplementation((_id, revision, sent) =>
     Promise.resolve({ id: 7, revision: revision + 1, picture: null, document: sent }),

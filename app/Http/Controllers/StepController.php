@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Requests\Body;
 use App\Models\Figure;
 use Illuminate\Http\JsonResponse;
 use Symfony\Component\HttpKernel\Exception\HttpException;
@@ -13,7 +14,10 @@ final class StepController
 {
     public function index(Figure $figure): JsonResponse
     {
-        return new JsonResponse(['done' => $figure->marks()->orderBy('id')->pluck('step')->all()]);
+        return new JsonResponse([
+            'done' => $figure->marks()->orderBy('id')->pluck('step')->all(),
+            'present' => $figure->present_step,
+        ]);
     }
 
     public function update(Figure $figure, string $step): JsonResponse
@@ -24,6 +28,18 @@ final class StepController
         $figure->marks()->firstOrCreate(['step' => $step], ['created_at' => now()]);
 
         return $this->index($figure);
+    }
+
+    /** The step that lies open: another device takes it up there. Empty for the next one that is not done. */
+    public function present(Body $body, Figure $figure): JsonResponse
+    {
+        $step = $body->text('step');
+        if ($step !== '' && ! in_array($step, $figure->stepKeys(), true)) {
+            throw new HttpException(422, 'There is no such step in the plan of this figure as it is saved.');
+        }
+        Figure::query()->whereKey($figure->id)->toBase()->update(['present_step' => $step]);
+
+        return $this->index($figure->refresh());
     }
 
     public function destroy(Figure $figure, string $step): JsonResponse

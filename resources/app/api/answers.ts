@@ -468,6 +468,10 @@ export interface SplitGrams {
 }
 export interface StepsDone {
   done: string[]
+  /**
+   * key of the step that lies open; empty for the next one
+   */
+  present: string
 }
 export interface Supply {
   matches: Match[]
@@ -616,6 +620,38 @@ export interface Build {
    * what another school did to the order, or empty
    */
   changed: string
+}
+export interface LogEntry {
+  uuid: string
+  kind: 'note' | 'weighed' | 'broken' | 'found'
+  step: string
+  text: string
+  grams: number | null
+  gauge: number | null
+  /**
+   * milliseconds since 1970
+   */
+  at: number
+}
+export interface Diary {
+  minutes: number
+  plannedMinutes: number
+  steps: {
+    key: string
+    title: string
+    planned: number
+    done: number
+  }[]
+  sittings: {
+    from: number
+    to: number
+    minutes: number
+    steps: {
+      key: string
+      minutes: number
+    }[]
+    entries: LogEntry[]
+  }[]
 }
 export interface StepPicture {
   svg: string

@@ -1,8 +1,10 @@
 import type {
   Between,
   Board,
+  Build,
   CardPage,
   ColourTaken,
+  Diary,
   FaceCopied,
   FaceGrid,
   FaceMarks,
@@ -12,12 +14,14 @@ import type {
   Glance,
   Kept,
   Layings,
+  LogEntry,
   NeedlesAtHand,
   NeedlesEye,
   Overlay,
   PictureTaken,
   PiecePut,
   PlacedMarks,
+  Pulled,
   Ramp,
   Recipes,
   Recut,
@@ -31,6 +35,7 @@ import type {
   SideSeen,
   Sizing,
   SplitGrams,
+  StepPicture,
   StepsDone,
   Supply,
   SwatchKept,
@@ -41,6 +46,7 @@ import type {
 } from './answers'
 import type { BalanceSheet } from './balance'
 import type { Brush, Figure } from './figure'
+import type { Schedule } from './schedule'
 
 /** Edits that PHP makes: cuts, and everyday ones. */
 export type RecutAct =
@@ -56,6 +62,14 @@ export interface SeeingWishes {
 }
 /** A wool as it is laid in or changed. */
 export type WoolEntry = Omit<Wool, 'id' | 'freeG' | 'asideG'>
+/** When the felter sits down. */
+export interface Evenings {
+  sitting: number
+  days: string[]
+  from: string
+  by: string
+  at: string
+}
 export type ShopMood = 'open' | 'slow' | 'sold-out' | 'closed'
 export interface Fault {
   pointer: string
@@ -233,6 +247,19 @@ export const api = {
   match: (document: Figure) => file('render', { document, match: true }),
   sizeCards: (document: Figure, as: 'pdf' | 'svg', paper: 'a4' | 'letter') =>
     file('size-cards', { document, as, paper }),
+  build: (document: Figure, before?: Figure) => ask<Build>('POST', 'build', { document, before }),
+  stepPicture: (document: Figure, step: string) => ask<StepPicture>('POST', 'build/picture', { document, step }),
+  pullStep: (document: Figure, step: string, forward: boolean) =>
+    ask<Pulled>('POST', 'build/pull', { document, step, forward }),
+  workSheet: (document: Figure, paper: 'a4' | 'letter') => file('build/paper', { document, paper }),
+  schedule: (document: Figure, evenings: Evenings) => ask<Schedule>('POST', 'schedule', { document, ...evenings }),
+  calendar: (document: Figure, evenings: Evenings) => file('schedule/calendar', { document, ...evenings }),
+  present: (id: number, step: string) => ask<StepsDone>('PUT', `figures/${id}/present`, { step }),
+  diary: (id: number) => ask<Diary>('GET', `figures/${id}/log`),
+  logTime: (id: number, step: string, from: number, to: number) =>
+    ask<Diary>('POST', `figures/${id}/log/time`, { step, from, to }),
+  logEntry: (id: number, entry: Partial<LogEntry>) => ask<Diary>('POST', `figures/${id}/log`, entry),
+  dropEntry: (id: number, uuid: string) => ask<Diary>('DELETE', `figures/${id}/log/${uuid}`),
   steps: (id: number) => ask<StepsDone>('GET', `figures/${id}/steps`),
   mark: (id: number, step: string, done: boolean) =>
     ask<StepsDone>(done ? 'PUT' : 'DELETE', `figures/${id}/steps/${encodeURIComponent(step)}`),

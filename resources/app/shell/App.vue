@@ -3,6 +3,7 @@ import { onBeforeUnmount, onMounted, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { useFigure } from '../state/figure'
 import ConflictDialog from './ConflictDialog.vue'
+import DryingClocks from './DryingClocks.vue'
 import KeysDialog from './KeysDialog.vue'
 import NowhereStation from './NowhereStation.vue'
 import StationThread from './StationThread.vue'
@@ -47,6 +48,7 @@ onBeforeUnmount(() => window.removeEventListener('pagehide', flush))
       <NowhereStation v-if="route.params.id && figure.missing" />
       <router-view v-else />
     </v-main>
+    <DryingClocks />
     <ConflictDialog />
     <KeysDialog v-model="showKeys" />
   </v-app>

@@ -3,9 +3,13 @@ import { ref } from 'vue'
 import { download } from '../download'
 import { useFigure } from '../state/figure'
 
-/** Something of the figure on paper at true size, as PDF or SVG. */
+/** Something of the figure on paper, as PDF; at true size as SVG, too. */
 const show = defineModel<boolean>({ required: true })
-const props = defineProps<{ title: string; make: (as: 'pdf' | 'svg', paper: 'a4' | 'letter') => Promise<Blob> }>()
+const props = defineProps<{
+  title: string
+  onlyPdf?: boolean
+  make: (as: 'pdf' | 'svg', paper: 'a4' | 'letter') => Promise<Blob>
+}>()
 const figure = useFigure()
 const paper = ref<'a4' | 'letter'>('a4')
 const trouble = ref('')
@@ -36,13 +40,13 @@ async function print(as: 'pdf' | 'svg'): Promise<void> {
           ]"
           label="Paper"
         />
-        <p class="quiet">Print at 100 %, not "fit to page". Each page has a ruler: measure it first.</p>
+        <p v-if="!onlyPdf" class="quiet">Print at 100 %, not "fit to page". Each page has a ruler: measure it first.</p>
         <v-progress-linear v-if="busy" indeterminate color="primary" aria-label="Laying it out" />
         <v-alert v-if="trouble" type="error" variant="tonal" role="alert">{{ trouble }}</v-alert>
       </v-card-text>
       <v-card-actions>
         <v-btn @click="show = false">Close</v-btn>
-        <v-btn variant="tonal" :disabled="busy" @click="print('svg')">As SVG</v-btn>
+        <v-btn v-if="!onlyPdf" variant="tonal" :disabled="busy" @click="print('svg')">As SVG</v-btn>
         <v-btn color="primary" variant="flat" :disabled="busy" @click="print('pdf')">As PDF</v-btn>
       </v-card-actions>
     </v-card>

@@ -44,7 +44,7 @@ describe('the thread of stations', () => {
       'Build0 of 2 steps, untouched',
     ])
     expect(table.wrapper.find('.knot[aria-current=page]').text()).toContain('Shapes')
-    vi.spyOn(api, 'mark').mockResolvedValue({ done: ['a', 'b'] })
+    vi.spyOn(api, 'mark').mockResolvedValue({ done: ['a', 'b'], present: '' })
     await table.figure.mark('b', true)
     await flushPromises()
     expect(knots()[3]).toContain('2 of 2 steps, settled')

@@ -48,7 +48,7 @@ beforeEach(() => {
   vi.restoreAllMocks()
   setActivePinia(createPinia())
   vi.spyOn(api, 'figure').mockResolvedValue({ id: 7, revision: 3, picture: null, document: plain() })
-  vi.spyOn(api, 'steps').mockResolvedValue({ done: ['core:body'] })
+  vi.spyOn(api, 'steps').mockResolvedValue({ done: ['core:body'], present: '' })
   vi.spyOn(api, 'board').mockResolvedValue({ document: null } as never)
 })
 

@@ -210,6 +210,7 @@ export const useFigure = defineStore('figure', () => {
     saveState: of((s) => s.saveState.value, 'saved' as const),
     other: of((s) => s.other.value, null),
     done: of((s) => s.done.value, []),
+    present: of((s) => s.present.value, ''),
     reckoning: of((s) => s.reckoning.value, false),
     past: computed(() => current.value?.history.past.value ?? []),
     future: computed(() => current.value?.history.future.value ?? []),
@@ -235,6 +236,8 @@ export const useFigure = defineStore('figure', () => {
     doubleSelected,
     save: (keepalive = false) => session.value?.save(keepalive),
     saved: async () => (await session.value?.saved()) ?? false,
+    show: (step: string) => session.value?.show(step),
+    freshen: () => session.value?.freshen(),
     mark: (step: string, isDone: boolean) => session.value?.mark(step, isDone),
     tell: (error: unknown) => session.value?.tell(error),
   }

@@ -23,7 +23,7 @@ beforeEach(() => {
   localStorage.clear()
   vi.useFakeTimers()
   setActivePinia(createPinia())
-  vi.spyOn(api, 'steps').mockResolvedValue({ done: [] })
+  vi.spyOn(api, 'steps').mockResolvedValue({ done: [], present: '' })
   vi.spyOn(api, 'board').mockResolvedValue({ document: null } as never)
   vi.spyOn(api, 'figure').mockImplementation((id) => Promise.resolve(found(id)))
 })
@@ -276,7 +276,7 @@ describe('a step', () => {
   it('is marked once the plan it belongs to is saved', async () => {
     const answer = late<SavedFigure>()
     vi.spyOn(api, 'save').mockReturnValue(answer.promise)
-    const mark = vi.spyOn(api, 'mark').mockResolvedValue({ done: ['core:body'] })
+    const mark = vi.spyOn(api, 'mark').mockResolvedValue({ done: ['core:body'], present: '' })
     const figure = useFigure()
     await figure.open(1)
     rename('One')

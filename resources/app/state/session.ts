@@ -1,5 +1,5 @@
 import { computed, ref, shallowRef, type Ref, type ShallowRef } from 'vue'
-import type { Board } from '../api/answers'
+import type { Board, StepsDone } from '../api/answers'
 import { api, Refusal, type Fault } from '../api/client'
 import type { Figure } from '../api/figure'
 
@@ -32,6 +32,8 @@ export interface Session {
   saveState: Ref<SaveState>
   other: ShallowRef<{ revision: number; document: Figure } | null>
   done: Ref<string[]>
+  /** Key of the step that lies open, on whatever device; empty for the next one. */
+  present: Ref<string>
   reckoning: Ref<boolean>
   load(): Promise<void>
   /** Nothing goes out any more of its own accord. */
@@ -42,6 +44,8 @@ export interface Session {
   saved(): Promise<boolean>
   settle(keepMine: boolean): Promise<Figure | null>
   mark(step: string, isDone: boolean): Promise<void>
+  show(step: string): Promise<void>
+  freshen(): Promise<void>
   tell(error: unknown): void
 }
 
@@ -57,6 +61,7 @@ export function openSession(id: number): Session {
   const saveState = ref<SaveState>('saved')
   const other = shallowRef<{ revision: number; document: Figure } | null>(null)
   const done = ref<string[]>([])
+  const present = ref('')
   const reckoning = ref(false)
   const draftKey = `impa:draft:${id}`
   let timer = 0
@@ -77,7 +82,7 @@ export function openSession(id: number): Session {
       revision.value = found.revision
       picture.value = found.picture
       document_.value = found.document
-      done.value = steps.done
+      takeSteps(steps)
       takeUpDraft(found.revision, found.document)
       await reckon()
     } catch (error) {
@@ -234,9 +239,37 @@ export function openSession(id: number): Session {
   }
 
   /** A step is one of the plan that is saved: so that is saved first. */
+  /** Of several answers on their way only the one that was asked last counts. */
+  let stepsAsked = 0
+  async function askSteps(ask: () => Promise<StepsDone>): Promise<void> {
+    const mine = ++stepsAsked
+    const steps = await ask()
+    if (mine === stepsAsked) takeSteps(steps)
+  }
+
+  function takeSteps(steps: StepsDone): void {
+    if (steps.done.join() !== done.value.join()) done.value = steps.done
+    present.value = steps.present
+  }
+
+  /** Lays a step open, on every device; empty for the next one. */
+  async function show(step: string): Promise<void> {
+    present.value = step
+    try {
+      if (await saved()) await askSteps(() => api.present(id, step))
+    } catch (error) {
+      tell(error)
+    }
+  }
+
+  /** What another device did meanwhile. Silent where the server does not answer: it is asked again soon. */
+  async function freshen(): Promise<void> {
+    await askSteps(() => api.steps(id)).catch(() => undefined)
+  }
+
   async function mark(step: string, isDone: boolean): Promise<void> {
     try {
-      if (await saved()) done.value = (await api.mark(id, step, isDone)).done
+      if (await saved()) await askSteps(() => api.mark(id, step, isDone))
     } catch (error) {
       tell(error)
     }
@@ -261,6 +294,9 @@ export function openSession(id: number): Session {
     edit,
     other,
     done,
+    present,
+    show,
+    freshen,
     reckoning,
     load,
     close,

@@ -1,142 +1,172 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, watch } from 'vue'
-import FlatFigure from '../../drawing/FlatFigure.vue'
-import { useFigure } from '../../state/figure'
-import { useUnits } from '../../state/units'
-import { materialWord, trade } from '../../state/trade'
-import { useRest } from './useRest'
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import PrintDialog from '../../shell/PrintDialog.vue'
 import { useHotkeys } from '../../shell/useHotkeys'
+import { useDrying } from '../../state/drying'
+import { useFigure } from '../../state/figure'
+import { trade } from '../../state/trade'
+import { api } from '../../api/client'
+import DiaryDialog from './DiaryDialog.vue'
+import EveningsDialog from './EveningsDialog.vue'
+import LogFields from './LogFields.vue'
+import OrderList from './OrderList.vue'
+import StepCard from './StepCard.vue'
+import WorkClocks from './WorkClocks.vue'
+import { useAwake } from './useAwake'
+import { useRest } from './useRest'
+import { useWishes } from './useWishes'
+import { useWork } from './useWork'
+import { useWorkClock } from './useWorkClock'
+
+/** Another device may have gone on: asked so often. */
+const FRESHEN_MS = 10_000
 
 const figure = useFigure()
-const units = useUnits()
+const work = useWork()
 const rest = useRest(trade.rest.afterMinutes)
-const school = computed(() => figure.document?.school?.face ?? trade.usual.school)
-const list = ref<HTMLElement>()
-const wish = ref('')
+const clock = useWorkClock(() => figure.id)
+const drying = useDrying()
+const wishes = useWishes()
+useAwake(clock.running)
+const dialog = ref<'' | 'evenings' | 'diary' | 'paper'>('')
+const shows = (name: 'evenings' | 'diary' | 'paper') =>
+  computed({ get: () => dialog.value === name, set: (now) => (dialog.value = now ? name : '') })
+const [evenings, diary, paper] = [shows('evenings'), shows('diary'), shows('paper')]
 
-const steps = computed(() => figure.board?.plan.steps ?? [])
+const steps = work.steps
 const isDone = (key: string) => figure.done.includes(key)
 const next = computed(() => steps.value.find((s) => !isDone(s.key)))
-const step = computed(() => steps.value.find((s) => s.key === wish.value) ?? next.value)
+const step = computed(() => steps.value.find((s) => s.key === figure.present) ?? next.value)
 const number = computed(() => steps.value.findIndex((s) => s.key === step.value?.key) + 1)
-const doneCount = computed(() => steps.value.filter((s) => isDone(s.key)).length)
-const minutesLeft = computed(() => steps.value.filter((s) => !isDone(s.key)).reduce((sum, s) => sum + s.minutes, 0))
-const title = (key: string) => {
-  const s = steps.value.find((x) => x.key === key)
-  const part = figure.parts.find((p) => p.key === s?.part)?.name ?? s?.part
-  const detail = figure.details.find((d) => d.key === s?.detail)?.name ?? s?.detail
-  const words: Record<string, string> = {
-    portion: 'Set portions aside',
-    core: `Core: ${part}`,
-    cover: `Cover: ${part}`,
-    felt: `Felt: ${part}`,
-    detail: `${detail}`,
-    join: `Join: ${part}`,
-    hide: `Hide the join: ${part}`,
-    inspect: 'Inspect',
-  }
-  return words[s?.kind ?? ''] ?? key
-}
-const needsWire = computed(() => figure.details.some((d) => ['bead', 'ready-made', 'pin'].includes(d.method ?? '')))
+/** Why this step stands where it does: what it waited for, and what waits for it. */
+const reasons = computed(() => {
+  const here = step.value
+  if (!here) return []
+  const later = steps.value.flatMap((s) => s.because.filter((b) => b.after === here.key).map((b) => b.text))
+  return [...new Set([...later, ...here.because.map((b) => b.text)])].slice(0, 2)
+})
+/** What must be done before this step, and is not. */
+const missing = computed(() => (step.value?.after ?? []).filter((key) => !isDone(key)))
+const titleOf = (key: string) => steps.value.find((s) => s.key === key)?.title ?? key
 
 async function finish(): Promise<void> {
+  const done = step.value
+  if (!done || isDone(done.key)) return
+  work.read()
+  rest.start()
+  if (done.waitMinutes > 0 && figure.document)
+    drying.start({
+      figure: figure.id,
+      name: figure.document.name,
+      step: done.key,
+      title: done.title,
+      until: Date.now() + done.waitMinutes * 60_000,
+    })
+  const follows = steps.value.find((s) => s.key !== done.key && !isDone(s.key))
+  await figure.mark(done.key, true)
+  if (figure.present) await figure.show('')
+  if (follows) clock.begin(follows.key)
+  else clock.pause()
+}
+
+function look(key: string): void {
+  void figure.show(key)
+  if (clock.running.value) clock.begin(key)
+}
+function beside(by: number): void {
+  const other = steps.value[number.value - 1 + by]
+  if (other) look(other.key)
+}
+async function toggle(key: string): Promise<void> {
+  rest.start()
+  await figure.mark(key, !isDone(key))
+  if (figure.present === key) await figure.show('')
+}
+function begin(): void {
   if (!step.value) return
   rest.start()
-  const key = step.value.key
-  wish.value = ''
-  await figure.mark(key, true)
+  clock.begin(step.value.key)
+}
+function pause(): void {
+  clock.pause()
+  rest.rested()
 }
 
-function toggle(key: string): void {
-  wish.value = ''
-  rest.start()
-  void figure.mark(key, !isDone(key))
-}
+const dries = computed(() => {
+  const waits = missing.value.length ? [] : (step.value?.after ?? [])
+  const until = Math.max(0, ...waits.map((key) => drying.until(figure.id, key)))
+  return until > clock.now.value ? Math.ceil((until - clock.now.value) / 60_000) : 0
+})
 
+const canRead = typeof speechSynthesis !== 'undefined'
+function read(): void {
+  if (!canRead || !step.value) return
+  speechSynthesis.cancel()
+  speechSynthesis.speak(new SpeechSynthesisUtterance(`${step.value.title}. ${step.value.text}`))
+}
 watch(
   () => step.value?.key,
-  () => nextTick(() => list.value?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest' })),
+  () => wishes.readsAloud && read(),
+)
+watch(
+  () => (step.value && clock.running.value ? clock.minutesAt(step.value.key) : 0),
+  (minutes) => {
+    if (
+      wishes.goesOn &&
+      step.value &&
+      !rest.due.value &&
+      minutes >= step.value.minutes &&
+      clock.step.value === step.value.key
+    )
+      void finish()
+  },
 )
 
-useHotkeys({ space: (event) => ((event.target as HTMLElement).closest('button') ? false : void finish()) })
+let timer = 0
+onMounted(() => {
+  timer = window.setInterval(() => window.document.hidden || void figure.freshen(), FRESHEN_MS)
+})
+onBeforeUnmount(() => {
+  window.clearInterval(timer)
+  if (canRead) speechSynthesis.cancel()
+})
+
+const onButton = (event: KeyboardEvent) => Boolean((event.target as HTMLElement).closest('button, a, input'))
+useHotkeys({
+  space: (event) => (onButton(event) ? false : void finish()),
+  // A foot switch is a keyboard that sends one of these.
+  enter: (event) => (onButton(event) ? false : void finish()),
+  pagedown: () => beside(1),
+  pageup: () => beside(-1),
+  o: () => (wishes.showsOrder = !wishes.showsOrder),
+})
 </script>
 
 <template>
-  <div v-if="figure.document && figure.board" class="build">
-    <aside class="sheet order" aria-label="Order of work">
-      <div class="row">
-        <h2>Order of work</h2>
-        <v-spacer /><span class="quiet">{{ units.minutes(minutesLeft) }} left</span>
-      </div>
-      <v-progress-linear
-        :model-value="steps.length ? (doneCount / steps.length) * 100 : 0"
-        color="success"
-        bg-color="thread"
-        rounded
-        height="8"
-        class="my-2"
-        :aria-label="`${doneCount} of ${steps.length} steps done`"
-      />
-      <v-select
-        :model-value="school"
-        :items="trade.schools"
-        label="Face or limbs first"
-        :hint="trade.schools.find((s) => s.value === school)?.reason"
-        persistent-hint
-        hide-details="auto"
-        class="mb-2"
-        @update:model-value="figure.change((d) => (d.school = { ...d.school, face: $event }))"
-      />
-      <ol ref="list" class="bare steps">
-        <li v-for="s in steps" :key="s.key" :aria-current="s.key === step?.key ? 'step' : undefined">
-          <input
-            type="checkbox"
-            :checked="isDone(s.key)"
-            :aria-label="`${title(s.key)} is done`"
-            @change="toggle(s.key)"
-          />
-          <button class="plain" :class="{ done: isDone(s.key), here: s.key === step?.key }" @click="wish = s.key">
-            {{ title(s.key) }}<small class="quiet">{{ units.minutes(s.minutes) }}</small>
-          </button>
-        </li>
-      </ol>
-    </aside>
+  <div v-if="figure.document && work.isThere.value" class="build" :class="{ wide: !wishes.showsOrder }">
+    <OrderList
+      v-if="wishes.showsOrder"
+      :steps="steps"
+      :here="step?.key ?? ''"
+      :changed="work.changed.value"
+      @look="look"
+      @tick="toggle"
+      @school="work.changeSchool($event as never)"
+    />
     <main v-if="step" class="sheet present" aria-live="polite">
-      <p class="quiet count">Step {{ number }} of {{ steps.length }}</p>
-      <h1>{{ title(step.key) }}</h1>
-      <ul v-if="step.weigh.length" class="bare weigh">
-        <li v-for="(w, i) in step.weigh" :key="i">
-          <i class="swatch big" :style="{ background: w.colour ? figure.colourOf(w.colour) : '#efe6d2' }" />
-          <span
-            >Weigh <b>{{ units.massLine(w.g * w.pieces) }}</b>
-            {{ w.colour ? figure.colourName(w.colour) : materialWord(w.material) }}.<template v-if="w.pieces > 1">
-              Split in {{ w.pieces === 2 ? 'two' : w.pieces }}: {{ units.massLine(w.g) }} each.</template
-            ></span
-          >
-        </li>
-      </ul>
-      <p class="text">{{ step.text }}</p>
-      <dl class="facts">
-        <template v-if="step.needle"
-          ><dt>Needle</dt>
-          <dd>
-            {{ step.needle.gauge }}{{ step.needle.holder > 1 ? `, ${step.needle.holder} in the holder` : ', one' }}
-          </dd>
-          <dt>Stab</dt>
-          <dd>{{ step.needle.stab }}</dd></template
-        >
-        <dt>Time</dt>
-        <dd>
-          about {{ units.minutes(step.minutes)
-          }}<span v-if="step.waitMinutes" class="unit">then {{ units.minutes(step.waitMinutes) }} drying</span>
-        </dd>
-      </dl>
-      <v-spacer />
+      <StepCard :step="step" :number="number" :of="steps.length" :reasons="reasons" />
+      <v-alert v-if="missing.length && !isDone(step.key)" type="info" variant="tonal" density="compact">
+        First: {{ missing.map(titleOf).join(', ') }}.
+      </v-alert>
+      <v-alert v-else-if="dries" type="info" variant="tonal" density="compact">
+        What it needs dries {{ dries }} min more.
+      </v-alert>
       <div class="row acts">
         <v-btn v-if="isDone(step.key)" size="x-large" @click="toggle(step.key)">Not done after all</v-btn>
         <v-btn v-else color="primary" variant="flat" size="x-large" class="next" @click="finish"
           >Done, next <kbd>space</kbd></v-btn
         >
+        <v-btn v-if="canRead" variant="text" @click="read">Read aloud</v-btn>
       </div>
     </main>
     <main v-else class="sheet present">
@@ -148,144 +178,94 @@ useHotkeys({ space: (event) => ((event.target as HTMLElement).closest('button') 
             : 'Add shapes at the Shapes station first; the steps follow from them.'
         }}
       </p>
+      <v-btn v-if="steps.length" class="start" variant="tonal" @click="dialog = 'diary'">What it took</v-btn>
     </main>
     <aside class="beside">
-      <div class="sheet lit">
-        <FlatFigure
-          :figure="figure.document"
-          :drawing="figure.board.drawing"
-          :lit="step?.part"
-          :lit-detail="step?.detail"
+      <WorkClocks
+        :running="clock.running.value"
+        :step-minutes="step ? clock.minutesAt(step.key) : 0"
+        :planned="step?.minutes ?? 0"
+        :worked-minutes="rest.minutes.value"
+        :rest-after="trade.rest.afterMinutes"
+        :due="rest.due.value"
+        :why="clock.why.value"
+        @begin="begin"
+        @pause="pause"
+        @rested="pause"
+      />
+      <div v-if="step" class="sheet side">
+        <LogFields :key="step.key" :step="step" @kept="clock.diary.value = $event" />
+      </div>
+      <div class="sheet side">
+        <v-btn variant="tonal" @click="dialog = 'evenings'">Evenings</v-btn>
+        <v-btn variant="tonal" @click="dialog = 'diary'">Diary</v-btn>
+        <v-btn variant="tonal" @click="dialog = 'paper'">On paper</v-btn>
+        <v-btn variant="text" size="small" @click="wishes.showsOrder = !wishes.showsOrder"
+          >{{ wishes.showsOrder ? 'Fold the order away' : 'Show the order' }} <kbd>O</kbd></v-btn
+        >
+        <v-checkbox v-model="wishes.goesOn" label="Go on when the step's time is up" density="compact" hide-details />
+        <v-checkbox
+          v-if="canRead"
+          v-model="wishes.readsAloud"
+          label="Read each step aloud"
+          density="compact"
+          hide-details
         />
       </div>
-      <div class="sheet clock" :class="{ due: rest.due.value }" role="status">
-        <template v-if="rest.due.value"
-          ><b class="display">Rest</b>
-          <p>Half an hour of stabbing. Put the needle down, stretch hands and wrists, look into the distance.</p>
-          <v-btn color="warning" variant="flat" @click="rest.rested()">I have rested</v-btn></template
-        >
-        <template v-else
-          ><b class="display">{{
-            rest.running.value ? `${rest.minutes.value} min at work` : 'The clock starts with your first step'
-          }}</b>
-          <p class="quiet">A rest is due after 30 minutes.</p>
-          <v-btn v-if="rest.running.value" size="small" @click="rest.rested()">Pause</v-btn></template
-        >
-      </div>
-      <p class="quiet caution">
-        Eyes on the needle: in and out the same way, never bend or lever. Keep needles away from children and
-        pets.<template v-if="needsWire">
-          Beads, ready-made eyes and pins are small parts: this figure is decoration, not a toy.</template
-        >
-      </p>
     </aside>
+    <EveningsDialog v-model="evenings" :steps="steps" @look="look" />
+    <DiaryDialog v-model="diary" :diary="clock.diary.value" @changed="clock.diary.value = $event" />
+    <PrintDialog
+      v-model="paper"
+      title="Work sheet"
+      only-pdf
+      :make="(_as, size) => api.workSheet(figure.document!, size)"
+    >
+      <p>Every step with its drawing, to tick off beside the mat.</p>
+    </PrintDialog>
   </div>
+  <v-alert v-else-if="work.trouble.value" type="error" variant="tonal" class="ma-3" role="alert">{{
+    work.trouble.value
+  }}</v-alert>
   <v-progress-linear v-else-if="!figure.trouble" indeterminate color="primary" aria-label="Fetching the figure" />
 </template>
 
 <style scoped>
 .build {
   display: grid;
-  grid-template-columns: 280px minmax(0, 1fr) 280px;
+  grid-template-columns: 284px minmax(0, 1fr) 216px;
   gap: 1rem;
   padding: 0.3rem 1rem 1rem;
   height: var(--station);
   min-height: 560px;
 }
-.order {
-  padding: 1rem;
-  display: flex;
-  flex-direction: column;
-  min-height: 0;
-}
-.order > :not(.steps) {
-  flex: none;
-}
-.steps {
-  overflow: auto;
-  flex: 1;
-  min-height: 0;
-}
-.steps li {
-  display: flex;
-  align-items: center;
-  gap: 0.3rem;
-  border-radius: 10px;
-}
-.steps li[aria-current] {
-  background: rgba(var(--v-theme-primary), 0.12);
-}
-.steps input {
-  width: 20px;
-  height: 20px;
-  margin: 0 0.35rem;
-  accent-color: rgb(var(--v-theme-success));
-  flex: none;
-}
-.steps button {
-  flex: 1;
-  min-height: 44px;
-  display: grid;
-  line-height: 1.2;
-  align-content: center;
-}
-.steps .done {
-  text-decoration: line-through;
-  opacity: 0.75;
-}
-.steps .here {
-  font-weight: 700;
+.build.wide {
+  grid-template-columns: minmax(0, 1fr) 216px;
 }
 .present {
-  padding: 1.6rem 2rem;
+  padding: 1.2rem 1.6rem;
   display: flex;
   flex-direction: column;
-  gap: 0.9rem;
+  gap: 0.6rem;
   overflow: auto;
 }
-.present h1 {
-  font-size: 2.3rem;
-  line-height: 1.15;
+.present > :deep(*) {
+  flex-shrink: 0;
 }
-.count {
-  margin: 0;
-}
-.weigh {
-  display: grid;
-  gap: 0.6rem;
-  font-size: 1.45rem;
-}
-.weigh li {
-  display: flex;
-  gap: 0.8rem;
-  align-items: center;
-}
-.weigh b {
-  font-size: 1.7rem;
-}
-.big {
-  width: 2rem;
-  height: 2rem;
+.acts {
+  margin-top: auto;
+  position: sticky;
+  bottom: -1.2rem;
+  background: rgb(var(--v-theme-surface));
+  padding: 0.5rem 0 0.6rem;
 }
 .text {
   font-size: 1.3rem;
   line-height: 1.55;
   max-width: 46ch;
 }
-.facts {
-  display: grid;
-  grid-template-columns: max-content 1fr;
-  gap: 0.3rem 1.4rem;
-  font-size: 1.15rem;
-  border-top: var(--stitch);
-  padding-top: 0.9rem;
-}
-.facts dt {
-  color: rgb(var(--v-theme-quiet));
-}
-.facts dd {
-  margin: 0;
-  font-weight: 600;
+.start {
+  align-self: start;
 }
 .next {
   min-width: 260px;
@@ -307,49 +287,28 @@ kbd {
   flex-direction: column;
   gap: 1rem;
   min-height: 0;
+  overflow: auto;
 }
-.lit {
-  padding: 1rem;
-  flex: 1;
-  min-height: 180px;
+.side {
+  padding: 0.8rem 1rem;
   display: grid;
-}
-.lit svg {
-  width: 100%;
-  height: 100%;
-  min-height: 0;
-}
-.clock {
-  padding: 0.9rem 1.1rem;
-  display: grid;
-  gap: 0.3rem;
-  align-content: start;
-}
-.clock p {
-  margin: 0;
-  font-size: 0.9rem;
-}
-.clock.due {
-  border: 3px solid rgb(var(--v-theme-warning));
-}
-.caution {
-  font-size: 0.82rem;
+  gap: 0.5rem;
 }
 @media (max-width: 1000px) {
-  .build {
-    grid-template-columns: 250px minmax(0, 1fr);
+  .build,
+  .build.wide {
+    grid-template-columns: minmax(0, 1fr);
     height: auto;
   }
+  .present {
+    order: -1;
+  }
   .beside {
-    grid-column: 1 / -1;
     flex-direction: row;
     flex-wrap: wrap;
   }
-  .lit {
-    height: 300px;
-  }
-  .order {
-    max-height: 70vh;
+  .beside > * {
+    flex: 1 1 240px;
   }
 }
 </style>

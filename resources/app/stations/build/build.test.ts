@@ -1,65 +1,120 @@
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { nextTick } from 'vue'
-import { api } from '../../api/client'
-import type { Step } from '../../api/plan'
+import type { Diary } from '../../api/answers'
+import { api, Refusal } from '../../api/client'
+import type { WorkStep } from '../../api/steps'
+import { useDrying } from '../../state/drying'
 import { onTable, plain, type OnTable } from '../../../../tests/support/onTable'
 import BuildStation from './BuildStation.vue'
 
-const step = (key: string, kind: Step['kind'], more: Partial<Step> = {}): Step => ({
+const step = (key: string, kind: WorkStep['kind'], title: string, more: Partial<WorkStep> = {}): WorkStep => ({
   key,
   kind,
+  title,
+  text: `Do ${key}. Then look.`,
   part: 'body',
   detail: '',
   after: [],
+  because: [],
+  tight: null,
   minutes: 10,
+  lowMinutes: 6,
+  highMinutes: 17,
   waitMinutes: 0,
-  needle: { gauge: 36, holder: 3, stab: 'deep' },
+  canBePutDown: true,
+  needle: {
+    gauge: 36,
+    wantedGauge: 36,
+    holder: 3,
+    stab: 'deep',
+    depthMm: 20,
+    angleDeg: 90,
+    stabs: { low: 680, likely: 1000, high: 1470 },
+  },
   weigh: [],
-  text: `Do ${key}.`,
+  look: 'It springs back.',
+  measureMm: null,
+  wrong: { sign: 'A dent.', cure: 'Stab round it.' },
+  cautions: ['Eyes on the needle.'],
   ...more,
 })
+const weigh = (material: string, colour: string | null, g: number, pieces: number, layersG = [g]) => ({
+  part: 'body',
+  material,
+  colour,
+  g,
+  pieces,
+  layersG,
+  fluffG: 0,
+})
 const steps = [
-  step('portion', 'portion', {
+  step('portion', 'portion', 'Set portions aside', {
     part: '',
     needle: null,
-    weigh: [
-      { material: 'wool', colour: 'fur', g: 0.3, pieces: 2 },
-      { material: 'core-wool', colour: null, g: 6, pieces: 1 },
-    ],
+    weigh: [weigh('wool', 'fur', 0.3, 2), weigh('core-wool', null, 6, 1, [1, 2, 3])],
   }),
-  step('core:body', 'core'),
-  step('eye', 'detail', {
+  step('core:body', 'core', 'Core: Body', { measureMm: { w: 34, h: 34, d: 34 } }),
+  step('eye', 'detail', 'Eye', {
     part: 'head',
     detail: 'eye',
-    needle: { gauge: 42, holder: 1, stab: 'very shallow' },
+    needle: { ...step('x', 'core', 'x').needle!, gauge: 38, wantedGauge: 42, holder: 1, angleDeg: 60 },
     waitMinutes: 20,
+    canBePutDown: false,
+    after: ['core:body'],
+  }),
+  step('join:ear', 'join', 'Join ear to head', {
+    after: ['eye'],
+    because: [{ after: 'eye', text: 'Before the ear: it would be in the way of the right eye.' }],
   }),
 ]
-const board = {
-  plan: { parts: [], details: [], wool: [], steps, notes: [], balance: {}, minutes: { hands: 30, elapsed: 50 } },
-  drawing: { parts: {}, details: {} },
-} as never
+const emptyDiary: Diary = { minutes: 0, plannedMinutes: 40, steps: [], sittings: [] }
 let table: OnTable
 let done: string[]
+let present: string
 
-async function opened(document = plain()): Promise<void> {
+async function opened(document = plain(), changed = ''): Promise<void> {
   done = []
+  present = ''
+  const answer = () => ({ done, present })
   vi.spyOn(api, 'mark').mockImplementation((_id, key, isDone) => {
     done = isDone ? [...done, key] : done.filter((k) => k !== key)
-    return Promise.resolve({ done })
+    return Promise.resolve(answer())
   })
-  table = await onTable(BuildStation, {}, document, board)
+  vi.spyOn(api, 'present').mockImplementation((_id, key) => {
+    present = key
+    return Promise.resolve(answer())
+  })
+  vi.spyOn(api, 'build').mockResolvedValue({
+    sheet: {
+      format: 'impa-steps',
+      version: 1,
+      figure: 'Test',
+      school: 'loose-head',
+      steps: document.parts.length ? steps : [],
+    },
+    changed,
+  })
+  vi.spyOn(api, 'stepPicture').mockResolvedValue({ svg: '<svg xmlns="http://www.w3.org/2000/svg"/>' })
+  vi.spyOn(api, 'diary').mockResolvedValue(emptyDiary)
+  vi.spyOn(api, 'logTime').mockResolvedValue(emptyDiary)
+  table = await onTable(BuildStation, {}, document)
+  vi.spyOn(api, 'steps').mockImplementation(() => Promise.resolve(answer()))
+  await flushPromises()
   await nextTick()
 }
 const title = () => table.wrapper.find('main h1').text()
 const text = () => table.wrapper.text().replace(/\s+/g, ' ')
+const button = (words: string) => table.wrapper.findAll('button').find((b) => b.text() === words)!
 const press = async (key: string, at: EventTarget = document.body) => {
   at.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }))
   await flushPromises()
 }
 
-beforeEach(() => sessionStorage.clear())
+beforeEach(() => {
+  sessionStorage.clear()
+  useDrying().clocks.value = []
+})
 afterEach(() => {
   table.wrapper.unmount()
   vi.restoreAllMocks()
@@ -67,29 +122,55 @@ afterEach(() => {
 })
 
 describe('one step at a time', () => {
-  it('begins with what to weigh, and how to divide it', async () => {
+  it('begins with what to weigh, how to divide it, and in which layers', async () => {
     await opened()
     expect(title()).toBe('Set portions aside')
     expect(text()).toContain('Weigh 0.60 g Fur. Split in two: 0.30 g each.')
-    expect(text()).toContain('Weigh 6.0 g core wool.')
-    expect(text()).toContain('Step 1 of 3')
-    expect(text()).toContain('30 min left')
+    expect(text()).toContain('Weigh 6.0 g core wool. In layers of 1.0 g, 2.0 g, 3.0 g.')
+    expect(text()).toContain('Step 1 of 4')
+    expect(text()).toContain('40 min left')
   })
 
-  it('goes on by the space bar and by its button, each step named and its needle told', async () => {
+  it('goes on by the space bar, a foot switch and its button, each step with needle, depth, stabs, look and cure', async () => {
     await opened()
     await press(' ')
     expect(title()).toBe('Core: Body')
     expect(text()).toContain('36, 3 in the holder')
+    expect(text()).toContain('deep to 20.0 mm, straight in, straight out; 700 to 1500 stabs')
+    expect(text()).toContain('It springs back.34.0 × 34.0 × 34.0 mm')
+    expect(text()).toContain('A dent. Stab round it.')
     await table.wrapper.find('.next').trigger('click')
     await flushPromises()
     expect(title()).toBe('Eye')
-    expect(text()).toContain('42, one')
-    expect(text()).toContain('then 20 min drying')
+    expect(text()).toContain('38 (42 would suit better)')
+    expect(text()).toContain('slanting 60°')
+    expect(text()).toContain('then 20 min drying, in one go')
     expect(done).toEqual(['portion', 'core:body'])
+    await press('Enter')
     await press(' ')
     expect(title()).toBe('It is finished')
     expect(text()).toContain('look for broken tips')
+  })
+
+  it('shows the drawing of the step that lies open', async () => {
+    await opened()
+    await press(' ')
+    expect(vi.mocked(api.stepPicture).mock.lastCall?.[1]).toBe('core:body')
+    expect(table.wrapper.find('.drawing img').attributes('alt')).toBe(
+      'Core: Body: the piece, lit, with needles where they go in',
+    )
+  })
+
+  it('says why a step comes where it does, at both of the two', async () => {
+    await opened()
+    const why = 'Before the ear: it would be in the way of the right eye.'
+    await table.wrapper.findAll('.steps button.plain')[2]!.trigger('click')
+    await flushPromises()
+    expect(text()).toContain(why)
+    await table.wrapper.findAll('.steps button.plain')[3]!.trigger('click')
+    await flushPromises()
+    expect(text()).toContain(why)
+    expect(text()).toContain('First: Eye.')
   })
 
   it('takes no space bar from a button or a field', async () => {
@@ -99,40 +180,174 @@ describe('one step at a time', () => {
     expect(done).toEqual([])
   })
 
-  it('looks ahead at a step, and takes a mark back', async () => {
+  it('looks ahead at a step on every device, and takes a mark back', async () => {
     await opened()
-    await table.wrapper.findAll('.steps button')[2]!.trigger('click')
+    await table.wrapper.findAll('.steps button.plain')[2]!.trigger('click')
+    await flushPromises()
     expect(title()).toBe('Eye')
+    expect(present).toBe('eye')
+    await press('PageUp')
+    expect(title()).toBe('Core: Body')
     await table.wrapper.findAll('input[type=checkbox]')[0]!.trigger('change')
     await flushPromises()
-    expect(title()).toBe('Core: Body')
-    await table.wrapper.findAll('.steps button')[0]!.trigger('click')
-    await table.wrapper
-      .findAll('button')
-      .find((b) => b.text() === 'Not done after all')!
-      .trigger('click')
+    expect(done).toEqual(['portion'])
+    await table.wrapper.findAll('.steps button.plain')[0]!.trigger('click')
+    await flushPromises()
+    await button('Not done after all').trigger('click')
     await flushPromises()
     expect(done).toEqual([])
     expect(title()).toBe('Set portions aside')
   })
 
-  it('says what to do first where there is nothing to build', async () => {
-    vi.spyOn(api, 'mark').mockResolvedValue({ done: [] })
-    table = await onTable(BuildStation, {}, { ...plain(), parts: [], details: [] }, {
-      ...(board as object),
-      plan: { ...(board as { plan: object }).plan, steps: [] },
-    } as never)
-    expect(title()).toBe('Nothing to build yet')
+  it('goes on where another device has gone on', async () => {
+    vi.useFakeTimers({ toFake: ['setInterval', 'clearInterval', 'Date'] })
+    await opened()
+    done = ['portion', 'core:body']
+    await vi.advanceTimersByTimeAsync(10_500)
+    await flushPromises()
+    expect(title()).toBe('Eye')
   })
 
-  it('warns of small parts only where there are some', async () => {
+  it('says what to do first where there is nothing to build', async () => {
+    await opened({ ...plain(), parts: [], details: [] })
+    expect(title()).toBe('Nothing to build yet')
+  })
+})
+
+describe('the order', () => {
+  it('is changed by the school, and says what moved', async () => {
+    await opened(plain(), 'Limbs first: 3 steps changed places.')
+    expect(text()).toContain('Limbs first: 3 steps changed places.')
+  })
+
+  it('pulls a step forward, or says why that cannot be', async () => {
     await opened()
-    expect(text()).not.toContain('not a toy')
+    await press(' ')
+    const pull = vi
+      .spyOn(api, 'pullStep')
+      .mockRejectedValueOnce(new Refusal(422, '"Set portions aside" must be done before "Core: Body".'))
+    await table.wrapper.find('[aria-label="Pull forward"]').trigger('click')
+    await flushPromises()
+    expect(pull.mock.lastCall?.slice(1)).toEqual(['core:body', true])
+    expect(text()).toContain('must be done before "Core: Body"')
+    pull.mockImplementation((sent) =>
+      Promise.resolve({ document: { ...sent, work: { pulled: [{ step: 'a', after: 'b' }] } } }),
+    )
+    await table.wrapper.find('[aria-label="Put off"]').trigger('click')
+    await flushPromises()
+    expect(pull.mock.lastCall?.slice(1)).toEqual(['core:body', false])
+    await button("Back to Impa's order").trigger('click')
+    expect(table.figure.document?.work).toEqual({})
+  })
+
+  it('folds away and comes back by a key', async () => {
+    await opened()
+    await press('o')
+    expect(table.wrapper.find('.order').exists()).toBe(false)
+    await press('o')
+    expect(table.wrapper.find('.order').exists()).toBe(true)
+  })
+})
+
+describe('what dries', () => {
+  it('runs a clock that is kept, and that what needs it is told of', async () => {
+    vi.useFakeTimers({ toFake: ['setInterval', 'clearInterval', 'Date'] })
+    await opened()
+    await press(' ')
+    await press(' ')
+    await press(' ')
+    expect(title()).toBe('Join ear to head')
+    expect(useDrying().clocks.value).toMatchObject([{ figure: 7, step: 'eye', title: 'Eye' }])
+    await vi.advanceTimersByTimeAsync(1_000)
+    expect(text()).toContain('What it needs dries 20 min more.')
+    await vi.advanceTimersByTimeAsync(20 * 60_000)
+    expect(text()).not.toContain('min more')
+    expect(JSON.parse(localStorage.getItem('impa:drying')!)).toHaveLength(1)
+  })
+})
+
+describe('the clock', () => {
+  it('counts at the step, and tells the log every 20 seconds, when a step ends and when she leaves', async () => {
+    vi.useFakeTimers({ toFake: ['setInterval', 'clearInterval', 'Date'] })
+    await opened()
+    await button('Begin').trigger('click')
+    await vi.advanceTimersByTimeAsync(21_000)
+    await flushPromises()
+    const log = vi.mocked(api.logTime)
+    expect(log.mock.calls.map((c) => c[1])).toEqual(['portion'])
+    await press(' ')
+    await vi.advanceTimersByTimeAsync(5_000)
     table.wrapper.unmount()
-    const document = plain()
-    document.details![0]!.method = 'bead'
-    await opened(document)
-    expect(text()).toContain('not a toy')
+    await flushPromises()
+    const told = log.mock.calls.map(([, key, from, to]) => [key, Math.round((to - from) / 1000)])
+    expect(told.map(([key]) => key)).toContain('core:body')
+    expect(told.reduce((sum, [, s]) => sum + Number(s), 0)).toBeGreaterThanOrEqual(25)
+    expect(localStorage.getItem('impa:work:7')).toBe('[]')
+  })
+
+  it('keeps what the server could not take, and tells it later', async () => {
+    vi.useFakeTimers({ toFake: ['setInterval', 'clearInterval', 'Date'] })
+    await opened()
+    vi.mocked(api.logTime).mockRejectedValueOnce(new Refusal(0, 'Impa does not answer.'))
+    await button('Begin').trigger('click')
+    await vi.advanceTimersByTimeAsync(21_000)
+    await flushPromises()
+    expect(JSON.parse(localStorage.getItem('impa:work:7')!)).toHaveLength(1)
+    await vi.advanceTimersByTimeAsync(21_000)
+    await flushPromises()
+    expect(localStorage.getItem('impa:work:7')).toBe('[]')
+    expect(vi.mocked(api.logTime)).toHaveBeenCalledTimes(3)
+  })
+
+  it('says what the log refuses, and does not tell it for ever', async () => {
+    vi.useFakeTimers({ toFake: ['setInterval', 'clearInterval', 'Date'] })
+    await opened()
+    vi.mocked(api.logTime).mockRejectedValueOnce(new Refusal(422, 'The clock ran on for 9 hours.'))
+    await button('Begin').trigger('click')
+    await vi.advanceTimersByTimeAsync(21_000)
+    await flushPromises()
+    expect(text()).toContain('The clock ran on for 9 hours.')
+    expect(localStorage.getItem('impa:work:7')).toBe('[]')
+  })
+
+  it('stops by itself when it was left running: half an hour of it counts', async () => {
+    vi.useFakeTimers({ toFake: ['setInterval', 'clearInterval', 'Date'] })
+    await opened()
+    await button('Begin').trigger('click')
+    await vi.advanceTimersByTimeAsync(46 * 60_000)
+    await flushPromises()
+    expect(text()).toContain('left running')
+    const told = vi.mocked(api.logTime).mock.calls.reduce((sum, [, , from, to]) => sum + to - from, 0)
+    expect(told / 60_000).toBeCloseTo(30, 1)
+  })
+
+  it('counts nothing while the device sleeps', async () => {
+    vi.useFakeTimers({ toFake: ['setInterval', 'clearInterval', 'Date'] })
+    await opened()
+    await button('Begin').trigger('click')
+    await vi.advanceTimersByTimeAsync(10_000)
+    vi.setSystemTime(Date.now() + 8 * 3_600_000)
+    await vi.advanceTimersByTimeAsync(1_000)
+    await flushPromises()
+    expect(text()).toContain('This device slept')
+    const told = vi.mocked(api.logTime).mock.calls.reduce((sum, [, , from, to]) => sum + to - from, 0)
+    expect(told).toBeLessThan(12_000)
+  })
+})
+
+describe('the log', () => {
+  it('keeps a note and a broken needle with the step', async () => {
+    await opened()
+    await press(' ')
+    const kept = vi.spyOn(api, 'logEntry').mockResolvedValue(emptyDiary)
+    await button('Needle broke').trigger('click')
+    await flushPromises()
+    expect(kept.mock.lastCall?.[1]).toMatchObject({ kind: 'broken', step: 'core:body', gauge: 36 })
+    await button('Note').trigger('click')
+    await table.wrapper.find('textarea').setValue('Softer on the left')
+    await table.wrapper.find('.log form').trigger('submit')
+    await flushPromises()
+    expect(kept.mock.lastCall?.[1]).toMatchObject({ kind: 'note', text: 'Softer on the left' })
   })
 })
 
@@ -148,10 +363,7 @@ describe('the rest', () => {
     await opened()
     await vi.advanceTimersByTimeAsync(61_000)
     expect(text()).toContain('stretch hands and wrists')
-    await table.wrapper
-      .findAll('button')
-      .find((b) => b.text() === 'I have rested')!
-      .trigger('click')
+    await button('I have rested').trigger('click')
     expect(text()).toContain('The clock starts with your first step')
   })
 })

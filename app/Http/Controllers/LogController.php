@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Building\Building;
+use App\Http\Requests\Body;
+use App\Models\Bout;
+use App\Models\Figure;
+use App\Models\LogEntry;
+use App\Store\Writing;
+use Illuminate\Http\JsonResponse;
+use Impa\Build\Diary;
+use Impa\Figure\Figure as FigureDocument;
+use Symfony\Component\HttpKernel\Exception\HttpException;
+
+/** The log of a figure: how long was worked at which step, and what was noted. A minute that two devices tell of counts once. */
+final class LogController
+{
+    /** A device's clock may be ahead by so much, milliseconds. */
+    private const AHEAD_MS = 120_000;
+
+    private const LONGEST_NOTE = 2000;
+
+    public function show(Figure $figure): JsonResponse
+    {
+        return new JsonResponse(self::diary($figure));
+    }
+
+    /** Takes down a stretch of work. */
+    public function time(Body $body, Figure $figure): JsonResponse
+    {
+        [$step, $from, $to] = [self::step($body), $body->int('from'), $body->int('to')];
+        $now = (int) (microtime(true) * 1000);
+        if ($from >= $to || $to > $now + self::AHEAD_MS || $from < 0) {
+            throw new HttpException(422, 'The clock of this device is not right: set it, and the work is counted again.');
+        }
+        if ($to - $from > Diary::MOST_MINUTES * 60_000) {
+            throw new HttpException(422, sprintf(
+                'The clock ran on for %.0f hours without a break: it was forgotten. Say how many minutes you worked.',
+                ($to - $from) / 3_600_000,
+            ));
+        }
+        Writing::together(static function () use ($figure, $step, $from, $to): void {
+            $taken = [];
+            $near = Bout::query()->where('figure_id', $figure->id)->where('ended_at', '>', $from)->where('begun_at', '<', $to)->get();
+            foreach ($near as $bout) {
+                $taken[] = [$bout->begun_at, $bout->ended_at];
+            }
+            foreach (Diary::untaken($taken, $from, $to) as [$begun, $ended]) {
+                // What goes on without a gap is one stretch.
+                $isOn = Bout::query()->where(['figure_id' => $figure->id, 'step' => $step, 'ended_at' => $begun])->update(['ended_at' => $ended]);
+                if ($isOn === 0) {
+                    Bout::query()->create(['figure_id' => $figure->id, 'step' => $step, 'begun_at' => $begun, 'ended_at' => $ended]);
+                }
+            }
+        });
+
+        return new JsonResponse(self::diary($figure));
+    }
+
+    /** Takes down a note; told twice, it is kept once. */
+    public function store(Body $body, Figure $figure): JsonResponse
+    {
+        $uuid = $body->text('uuid');
+        $kind = $body->text('kind');
+        $text = trim($body->text('text'));
+        if (preg_match('/^[A-Za-z0-9-]{8,64}$/D', $uuid) !== 1 || ! in_array($kind, LogEntry::KINDS, true)) {
+            throw new HttpException(422, sprintf('A note has a name of its own, and is one of %s.', implode(', ', LogEntry::KINDS)));
+        }
+        if (mb_strlen($text) > self::LONGEST_NOTE) {
+            throw new HttpException(422, sprintf('A note has at most %d letters: make two of it.', self::LONGEST_NOTE));
+        }
+        $grams = $body->has('grams') ? $body->float('grams') : null;
+        if ($grams !== null && ($grams < 0.0 || $grams > 100_000.0)) {
+            throw new HttpException(422, 'A weight lies between 0 and 100 kg.');
+        }
+        LogEntry::query()->firstOrCreate(['figure_id' => $figure->id, 'uuid' => $uuid], [
+            'kind' => $kind,
+            'step' => self::step($body),
+            'text' => $text,
+            'grams' => $grams,
+            'gauge' => $body->intOr('gauge', null),
+            'at' => min($body->int('at'), (int) (microtime(true) * 1000)),
+        ]);
+
+        return new JsonResponse(self::diary($figure));
+    }
+
+    public function destroy(Figure $figure, string $entry): JsonResponse
+    {
+        LogEntry::query()->where(['figure_id' => $figure->id, 'uuid' => $entry])->delete();
+
+        return new JsonResponse(self::diary($figure));
+    }
+
+    private static function step(Body $body): string
+    {
+        $step = $body->text('step');
+
+        return preg_match('/^[A-Za-z0-9:._-]{0,160}$/D', $step) === 1 ? $step : throw new HttpException(422, 'This is no key of a step.');
+    }
+
+    /** @return array<string, mixed> */
+    private static function diary(Figure $figure): array
+    {
+        $bouts = $entries = [];
+        foreach (Bout::query()->where('figure_id', $figure->id)->get() as $bout) {
+            $bouts[] = ['step' => $bout->step, 'from' => $bout->begun_at, 'to' => $bout->ended_at];
+        }
+        foreach (LogEntry::query()->where('figure_id', $figure->id)->get() as $e) {
+            $entries[] = [
+                'uuid' => $e->uuid,
+                'kind' => $e->kind,
+                'step' => $e->step,
+                'text' => $e->text,
+                'grams' => $e->grams,
+                'gauge' => $e->gauge,
+                'at' => $e->at,
+            ];
+        }
+
+        return Diary::of(Building::work(FigureDocument::fromJson($figure->document)), $bouts, $entries);
+    }
+}

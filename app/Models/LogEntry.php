@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * Something noted beside the work: a note, a weight, a broken needle.
+ *
+ * @property int $figure_id
+ * @property string $uuid
+ * @property string $kind
+ * @property string $step
+ * @property string $text
+ * @property ?float $grams
+ * @property ?int $gauge
+ * @property int $at milliseconds since 1970
+ */
+final class LogEntry extends Model
+{
+    public const KINDS = ['note', 'weighed', 'broken', 'found'];
+
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    /** @var array<string, string> */
+    protected $casts = ['grams' => 'float', 'gauge' => 'integer', 'at' => 'integer'];
+}

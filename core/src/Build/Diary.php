@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Build;
+
+/**
+ * What was done when: stretches of work at a step, in milliseconds since 1970, and what was noted beside. No minute counts twice,
+ * however many devices ran a clock.
+ *
+ * @phpstan-type Bout array{step: string, from: int, to: int}
+ * @phpstan-type Entry array{uuid: string, kind: string, step: string, text: string, grams: ?float, gauge: ?int, at: int}
+ */
+final class Diary
+{
+    /** A longer pause begins a new sitting, minutes. */
+    private const PAUSE = 45.0;
+
+    /** A clock that ran longer in one go was forgotten, minutes. */
+    public const MOST_MINUTES = 180.0;
+
+    private const MS = 60_000;
+
+    /**
+     * What of a stretch no other stretch holds already (the difference of intervals).
+     *
+     * @param  list<array{int, int}>  $taken  in any order
+     * @return list<array{int, int}>
+     */
+    public static function untaken(array $taken, int $from, int $to): array
+    {
+        sort($taken);
+        $free = [];
+        foreach ($taken as [$begun, $ended]) {
+            if ($begun > $from && $begun < $to) {
+                $free[] = [$from, $begun];
+            }
+            $from = max($from, min($to, $ended));
+        }
+
+        return $from < $to ? [...$free, [$from, $to]] : $free;
+    }
+
+    /**
+     * The diary of a figure, sitting by sitting, and every step's plan beside what was done.
+     *
+     * @param  list<Bout>  $bouts  none over another
+     * @param  list<Entry>  $entries
+     * @return array<string, mixed>
+     */
+    public static function of(Work $work, array $bouts, array $entries): array
+    {
+        usort($bouts, static fn (array $a, array $b): int => $a['from'] <=> $b['from']);
+        usort($entries, static fn (array $a, array $b): int => $a['at'] <=> $b['at']);
+        $done = [];
+        foreach ($bouts as $bout) {
+            $done[$bout['step']] = ($done[$bout['step']] ?? 0.0) + ($bout['to'] - $bout['from']) / self::MS;
+        }
+        $planned = [];
+        foreach ($work->steps as $step) {
+            $planned[] = ['key' => $step->key, 'title' => $step->title, 'planned' => $step->minutes, 'done' => $done[$step->key] ?? 0.0];
+            unset($done[$step->key]);
+        }
+        // Work at a step that the plan no longer has was done all the same.
+        foreach ($done as $key => $minutes) {
+            $planned[] = ['key' => (string) $key, 'title' => (string) $key, 'planned' => 0.0, 'done' => $minutes];
+        }
+
+        return [
+            'minutes' => array_sum(array_column($planned, 'done')),
+            'plannedMinutes' => array_sum(array_column($planned, 'planned')),
+            'steps' => $planned,
+            'sittings' => self::sittings($bouts, $entries),
+        ];
+    }
+
+    /**
+     * @param  list<Bout>  $bouts  in order
+     * @param  list<Entry>  $entries  in order
+     * @return list<array{from: int, to: int, minutes: float, steps: list<array{key: string, minutes: float}>, entries: list<Entry>}>
+     */
+    private static function sittings(array $bouts, array $entries): array
+    {
+        $marks = [
+            ...array_map(static fn (array $b): array => ['from' => $b['from'], 'to' => $b['to'], 'bout' => $b, 'entry' => null], $bouts),
+            ...array_map(static fn (array $e): array => ['from' => $e['at'], 'to' => $e['at'], 'bout' => null, 'entry' => $e], $entries),
+        ];
+        usort($marks, static fn (array $a, array $b): int => $a['from'] <=> $b['from']);
+        $sittings = [];
+        $open = null;
+        foreach ($marks as $mark) {
+            if ($open === null || self::PAUSE * self::MS < $mark['from'] - $open['to']) {
+                $sittings = [...$sittings, ...array_filter([$open])];
+                $open = ['from' => $mark['from'], 'to' => $mark['to'], 'minutes' => 0.0, 'steps' => [], 'entries' => []];
+            }
+            $open['to'] = max($open['to'], $mark['to']);
+            if ($mark['entry'] !== null) {
+                $open['entries'][] = $mark['entry'];
+            }
+            if ($mark['bout'] !== null) {
+                $key = $mark['bout']['step'];
+                $minutes = ($mark['to'] - $mark['from']) / self::MS;
+                $open['minutes'] += $minutes;
+                $open['steps'][$key] = ['key' => $key, 'minutes' => ($open['steps'][$key]['minutes'] ?? 0.0) + $minutes];
+            }
+        }
+
+        return array_map(
+            static fn (array $s): array => ['steps' => array_values($s['steps'])] + $s,
+            [...$sittings, ...array_filter([$open])],
+        );
+    }
+}

@@ -1,0 +1,136 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Diary } from '../../api/answers'
+import { api } from '../../api/client'
+import { useFigure } from '../../state/figure'
+import { useUnits } from '../../state/units'
+
+/** The log of the figure, sitting by sitting, and what was planned beside what it took. */
+const show = defineModel<boolean>({ required: true })
+const props = defineProps<{ diary: Diary | null }>()
+const emit = defineEmits<{ changed: [diary: Diary] }>()
+const figure = useFigure()
+const units = useUnits()
+
+const titleOf = (key: string) => props.diary?.steps.find((s) => s.key === key)?.title ?? key
+const day = (ms: number) =>
+  new Date(ms).toLocaleDateString(undefined, { weekday: 'long', day: 'numeric', month: 'long' })
+const hour = (ms: number) => new Date(ms).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' })
+const worked = computed(() => (props.diary?.steps ?? []).filter((s) => s.done > 0.01))
+const most = computed(() => Math.max(1, ...worked.value.map((s) => Math.max(s.planned, s.done))))
+const sentence = computed(() => {
+  const planned = worked.value.reduce((sum, s) => sum + s.planned, 0)
+  const done = props.diary?.minutes ?? 0
+  if (!worked.value.length) return 'Nothing is logged yet: the clock writes it down while you work.'
+  const words = done > planned * 1.1 ? 'longer than' : done < planned * 0.9 ? 'shorter than' : 'about as long as'
+  return `${units.minutes(done)} so far, ${words} planned for these steps (${units.minutes(planned)}).`
+})
+const wordOf: Record<string, string> = { note: '', weighed: 'Weighed', broken: 'Needle broke', found: 'Tip found' }
+async function drop(uuid: string): Promise<void> {
+  emit('changed', await api.dropEntry(figure.id, uuid))
+}
+async function found(): Promise<void> {
+  emit(
+    'changed',
+    await api.logEntry(figure.id, { uuid: crypto.randomUUID(), kind: 'found', text: '', step: '', at: Date.now() }),
+  )
+}
+const entries = computed(() => (props.diary?.sittings ?? []).flatMap((s) => s.entries))
+const missing = computed(
+  () =>
+    entries.value.filter((e) => e.kind === 'broken').length - entries.value.filter((e) => e.kind === 'found').length,
+)
+</script>
+
+<template>
+  <v-dialog v-model="show" aria-label="Diary" max-width="760">
+    <v-card title="Diary">
+      <v-card-text class="pages">
+        <p>
+          <b>{{ sentence }}</b>
+        </p>
+        <v-alert v-if="missing > 0" type="warning" variant="tonal" role="alert">
+          {{ missing === 1 ? 'A needle broke, and its tip' : `${missing} needles broke, and their tips` }} may still be
+          in the figure: it is not safe yet. Feel for it, look with a magnet, pull it out.
+          <template #append><v-btn size="small" variant="flat" @click="found">Tip found</v-btn></template>
+        </v-alert>
+        <table v-if="worked.length">
+          <caption class="quiet small">
+            pale: planned; dark: what it took
+          </caption>
+          <tbody>
+            <tr v-for="s in worked" :key="s.key">
+              <th scope="row">{{ s.title }}</th>
+              <td class="bars">
+                <i class="planned" :style="{ width: `${(s.planned / most) * 100}%` }" />
+                <i class="done" :style="{ width: `${(s.done / most) * 100}%` }" />
+              </td>
+              <td class="quiet small">{{ units.minutes(s.planned) }}, {{ units.minutes(s.done) }}</td>
+            </tr>
+          </tbody>
+        </table>
+        <section v-for="s in [...(diary?.sittings ?? [])].reverse()" :key="s.from" class="sitting">
+          <h3>{{ day(s.from) }}, {{ hour(s.from) }} to {{ hour(s.to) }}</h3>
+          <p v-if="s.steps.length">
+            {{ s.steps.map((x) => `${titleOf(x.key)} (${units.minutes(x.minutes)})`).join(', ') }}.
+          </p>
+          <ul v-if="s.entries.length" class="bare">
+            <li v-for="e in s.entries" :key="e.uuid" class="row">
+              <span
+                ><span class="quiet small">{{ hour(e.at) }}{{ e.step ? `, ${titleOf(e.step)}` : '' }}</span>
+                {{
+                  [wordOf[e.kind], e.grams === null ? '' : units.massLine(e.grams), e.text].filter(Boolean).join(': ')
+                }}</span
+              >
+              <v-btn size="x-small" variant="text" @click="drop(e.uuid)">Take out</v-btn>
+            </li>
+          </ul>
+        </section>
+      </v-card-text>
+      <v-card-actions><v-btn @click="show = false">Close</v-btn></v-card-actions>
+    </v-card>
+  </v-dialog>
+</template>
+
+<style scoped>
+.pages {
+  display: grid;
+  gap: 0.9rem;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+}
+caption {
+  text-align: left;
+}
+th {
+  text-align: left;
+  font-weight: 600;
+  padding: 0.25rem 0.8rem 0.25rem 0;
+}
+.bars {
+  width: 50%;
+}
+.bars i {
+  display: block;
+  height: 9px;
+  border-radius: 5px;
+}
+.planned {
+  background: rgb(var(--v-theme-thread));
+}
+.done {
+  background: rgb(var(--v-theme-primary));
+  margin-top: 2px;
+}
+.sitting {
+  border-top: var(--stitch);
+  padding-top: 0.6rem;
+  display: grid;
+  gap: 0.3rem;
+}
+.sitting li {
+  justify-content: space-between;
+}
+</style>

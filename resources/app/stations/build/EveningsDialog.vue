@@ -1,0 +1,289 @@
+<script setup lang="ts">
+import { computed, reactive, watch } from 'vue'
+import { api, type Evenings } from '../../api/client'
+import type { Schedule } from '../../api/schedule'
+import type { WorkStep } from '../../api/steps'
+import { useAnswer } from '../../api/useAnswer'
+import { download } from '../../download'
+import { useFigure } from '../../state/figure'
+import { useUnits } from '../../state/units'
+
+/** The work as evenings: how long, on which days, ready by when; one bar for each, hands below, what dries above. */
+const show = defineModel<boolean>({ required: true })
+const props = defineProps<{ steps: WorkStep[] }>()
+const emit = defineEmits<{ look: [key: string] }>()
+const figure = useFigure()
+const units = useUnits()
+
+const KEY = 'impa:evenings'
+const usual: Evenings = { sitting: 90, days: ['tue', 'thu'], from: '', by: '', at: '19:00' }
+function kept(): Partial<Evenings> {
+  try {
+    return JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Evenings>
+  } catch {
+    return {}
+  }
+}
+const evenings = reactive<Evenings>({ ...usual, ...kept(), from: '', by: '' })
+watch(evenings, (now) => localStorage.setItem(KEY, JSON.stringify(now)))
+const DAYS = [
+  { value: 'mon', title: 'Mon' },
+  { value: 'tue', title: 'Tue' },
+  { value: 'wed', title: 'Wed' },
+  { value: 'thu', title: 'Thu' },
+  { value: 'fri', title: 'Fri' },
+  { value: 'sat', title: 'Sat' },
+  { value: 'sun', title: 'Sun' },
+]
+const { answer: schedule, trouble } = useAnswer([show, () => figure.document, () => ({ ...evenings })], () =>
+  show.value && figure.document ? api.schedule(figure.document, evenings) : null,
+)
+
+const stepOf = (key: string) => props.steps.find((s) => s.key === key)
+const title = (key: string) => stepOf(key)?.title ?? key
+const day = (time: string) =>
+  new Date(time).toLocaleDateString(undefined, { weekday: 'short', day: 'numeric', month: 'short' })
+const hour = (time: string) => new Date(time).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' })
+/** How a bout is tinted: by the kind of work, not by a wool's colour. */
+const TINTS: Record<string, string> = {
+  portion: 'thread',
+  wire: 'thread',
+  core: 'thread',
+  loop: 'thread',
+  cover: 'secondary',
+  felt: 'secondary',
+  covering: 'secondary',
+  compare: 'info',
+  mark: 'warning',
+  detail: 'warning',
+  slit: 'primary',
+  join: 'primary',
+  hide: 'primary',
+  trim: 'success',
+  inspect: 'success',
+}
+const nameOf = (key: string) => TINTS[stepOf(key)?.kind ?? ''] ?? 'thread'
+const ink = (key: string) => `rgb(var(--v-theme-on-${nameOf(key) === 'thread' ? 'surface' : nameOf(key)}))`
+const tint = (key: string) => `rgb(var(--v-theme-${nameOf(key)}))`
+const LEGEND = [
+  ['thread', 'cores, portions'],
+  ['secondary', 'covers'],
+  ['warning', 'face and details'],
+  ['primary', 'joins'],
+  ['success', 'trim, inspect'],
+]
+const widest = computed(() => Math.max(30, ...(schedule.value?.sittings ?? []).map((s) => s.minutes)))
+const dryingOf = (i: number) => (schedule.value?.drying ?? []).filter((d) => d.sitting === i)
+const sentence = computed(() => {
+  const s = schedule.value
+  if (!s) return ''
+  const count = s.sittings.length
+  const range = `${units.minutes(s.lowMinutes)} to ${units.minutes(s.highMinutes)}`
+  return `About ${units.minutes(s.handsMinutes)} of work (${range}), ${count} sitting${count === 1 ? '' : 's'}, ${units.minutes(s.elapsedMinutes)} with rests; less than ${units.minutes(s.lowerBoundMinutes)} cannot be.`
+})
+const late = computed(() => {
+  const s = schedule.value
+  if (!s?.by) return ''
+  return s.sittingsMissing
+    ? `Not ready by ${day(s.by)}: ${s.sittingsMissing} sitting${s.sittingsMissing === 1 ? '' : 's'} too many. What helps:`
+    : `Ready by ${day(s.by)}.`
+})
+const toggle = (value: string) =>
+  (evenings.days = evenings.days.includes(value)
+    ? evenings.days.filter((d) => d !== value)
+    : DAYS.map((d) => d.value).filter((d) => d === value || evenings.days.includes(d)))
+
+async function calendar(): Promise<void> {
+  if (figure.document) download(await api.calendar(figure.document, evenings), `${figure.document.name}.ics`)
+}
+const gained = (help: Schedule['helps'][number]) =>
+  help.gainMinutes ? ` ${units.minutes(help.gainMinutes)} less.` : ''
+</script>
+
+<template>
+  <v-dialog v-model="show" aria-label="Evenings" max-width="980">
+    <v-card title="Evenings">
+      <v-card-text class="fields">
+        <div class="row wishes">
+          <v-text-field
+            v-model.number="evenings.sitting"
+            type="number"
+            min="15"
+            max="720"
+            step="5"
+            label="A sitting"
+            suffix="min"
+          />
+          <div class="days" role="group" aria-label="Days">
+            <v-btn
+              v-for="d in DAYS"
+              :key="d.value"
+              size="small"
+              :variant="evenings.days.includes(d.value) ? 'flat' : 'outlined'"
+              :color="evenings.days.includes(d.value) ? 'secondary' : undefined"
+              :aria-pressed="evenings.days.includes(d.value)"
+              @click="toggle(d.value)"
+              >{{ d.title }}</v-btn
+            >
+          </div>
+          <v-text-field v-model="evenings.at" type="time" label="From" />
+          <v-text-field v-model="evenings.from" type="date" label="First day" />
+          <v-text-field v-model="evenings.by" type="date" label="Ready by" />
+        </div>
+        <v-alert v-if="trouble" type="warning" variant="tonal" role="alert">{{ trouble }}</v-alert>
+        <v-progress-linear v-else-if="!schedule" indeterminate color="primary" aria-label="Laying it into evenings" />
+        <template v-else>
+          <p>{{ sentence }}</p>
+          <template v-if="late"
+            ><p>
+              <b>{{ late }}</b>
+            </p>
+            <ul v-if="schedule.helps.length" class="helps">
+              <li v-for="h in schedule.helps" :key="h.kind">{{ h.text }}{{ gained(h) }}</li>
+            </ul></template
+          >
+          <p class="row small legend">
+            <span v-for="[name, words] in LEGEND" :key="name"
+              ><i :style="{ background: `rgb(var(--v-theme-${name}))` }" />{{ words }}</span
+            ><span><i class="rest" />rest</span><span><i class="dries" />drying</span>
+          </p>
+          <ol class="bare sittings">
+            <li v-for="(s, i) in schedule.sittings" :key="s.start">
+              <p class="when">
+                <b>{{ day(s.start) }}</b>
+                <span class="quiet small">{{ hour(s.start) }} to {{ hour(s.end) }}</span>
+              </p>
+              <div class="bar">
+                <span
+                  v-for="d in dryingOf(i)"
+                  :key="d.key"
+                  class="dries"
+                  :title="`${title(d.key)} dries`"
+                  :style="{
+                    left: `${(d.startMinute / widest) * 100}%`,
+                    width: `${((Math.min(d.endMinute, widest) - d.startMinute) / widest) * 100}%`,
+                  }"
+                />
+                <button
+                  v-for="b in s.steps"
+                  :key="b.key + b.startMinute"
+                  class="bout"
+                  :title="`${title(b.key)}, ${units.minutes(b.endMinute - b.startMinute)}`"
+                  :aria-label="`${title(b.key)}, ${units.minutes(b.endMinute - b.startMinute)}`"
+                  :style="{
+                    left: `${(b.startMinute / widest) * 100}%`,
+                    width: `${((b.endMinute - b.startMinute) / widest) * 100}%`,
+                    background: tint(b.key),
+                    color: ink(b.key),
+                  }"
+                  @click="(emit('look', b.key), (show = false))"
+                >
+                  {{ title(b.key) }}
+                </button>
+                <span
+                  v-for="r in s.rests"
+                  :key="r.startMinute"
+                  class="rest"
+                  :style="{
+                    left: `${(r.startMinute / widest) * 100}%`,
+                    width: `${((r.endMinute - r.startMinute) / widest) * 100}%`,
+                  }"
+                />
+              </div>
+            </li>
+          </ol>
+        </template>
+      </v-card-text>
+      <v-card-actions>
+        <v-btn @click="show = false">Close</v-btn>
+        <v-btn color="primary" variant="flat" :disabled="!schedule" @click="calendar">Into the calendar</v-btn>
+      </v-card-actions>
+    </v-card>
+  </v-dialog>
+</template>
+
+<style scoped>
+.fields {
+  display: grid;
+  gap: 0.8rem;
+}
+.wishes > * {
+  flex: 1 1 120px;
+}
+.days {
+  display: flex;
+  flex: 2 1 330px;
+  gap: 0.2rem;
+}
+.days .v-btn {
+  min-width: 44px;
+  padding: 0 0.4rem;
+}
+.helps {
+  padding-left: 1.2rem;
+}
+.legend span {
+  display: inline-flex;
+  align-items: center;
+  gap: 0.35rem;
+}
+.legend i {
+  width: 1.1rem;
+  height: 0.8rem;
+  border-radius: 3px;
+  position: static !important;
+}
+.sittings {
+  display: grid;
+  gap: 0.5rem;
+}
+.sittings li {
+  display: grid;
+  grid-template-columns: 170px 1fr;
+  align-items: center;
+}
+.when {
+  display: grid;
+}
+.bar {
+  position: relative;
+  height: 46px;
+  border-bottom: var(--stitch);
+}
+.bar > * {
+  position: absolute;
+}
+.bout {
+  bottom: 0;
+  height: 30px;
+  border: 1px solid rgb(var(--v-theme-surface));
+  border-radius: 4px;
+  cursor: pointer;
+  overflow: hidden;
+  white-space: nowrap;
+  text-overflow: clip;
+  font-size: 0.72rem;
+  padding: 0 3px;
+  text-align: left;
+}
+.bout:focus-visible {
+  outline: 3px solid rgb(var(--v-theme-on-surface));
+}
+.rest {
+  bottom: 0;
+  height: 30px;
+  background: repeating-linear-gradient(45deg, transparent 0 4px, rgba(var(--v-theme-on-surface), 0.28) 4px 6px);
+  border-radius: 4px;
+}
+.dries {
+  top: 0;
+  height: 10px;
+  border-radius: 5px;
+  background: rgb(var(--v-theme-info));
+}
+@media (max-width: 700px) {
+  .sittings li {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -1,0 +1,153 @@
+<script setup lang="ts">
+import { mdiArrowDown, mdiArrowUp } from '@mdi/js'
+import { computed, nextTick, ref, watch } from 'vue'
+import { api } from '../../api/client'
+import type { WorkStep } from '../../api/steps'
+import { useFigure } from '../../state/figure'
+import { trade } from '../../state/trade'
+import { useUnits } from '../../state/units'
+
+/** Every step in order: tick it, look at it, pull it forward or put it off; where that cannot be, why. */
+const props = defineProps<{ steps: WorkStep[]; here: string; changed: string }>()
+const emit = defineEmits<{ look: [key: string]; tick: [key: string]; school: [value: string] }>()
+const figure = useFigure()
+const units = useUnits()
+const list = ref<HTMLElement>()
+const refused = ref('')
+
+const isDone = (key: string) => figure.done.includes(key)
+const school = computed(() => figure.document?.school?.face ?? trade.usual.school)
+const minutesLeft = computed(() => props.steps.filter((s) => !isDone(s.key)).reduce((sum, s) => sum + s.minutes, 0))
+const doneCount = computed(() => props.steps.filter((s) => isDone(s.key)).length)
+
+async function pull(forward: boolean): Promise<void> {
+  refused.value = ''
+  try {
+    await figure.edit((now) => api.pullStep(now, props.here, forward))
+  } catch (error) {
+    refused.value = error instanceof Error ? error.message : String(error)
+  }
+}
+const hasPulls = computed(
+  () => ((figure.document?.work as { pulled?: unknown[] } | undefined)?.pulled ?? []).length > 0,
+)
+const ownOrder = () =>
+  figure.change((d) => {
+    if (d.work) delete d.work.pulled
+  })
+
+watch(
+  () => [props.here, props.steps],
+  () => {
+    nextTick(() => list.value?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest' }))
+  },
+)
+watch(
+  () => props.here,
+  () => (refused.value = ''),
+)
+</script>
+
+<template>
+  <aside class="sheet order" aria-label="Order of work">
+    <div class="row">
+      <h2>Order of work</h2>
+      <v-spacer /><span class="quiet">{{ units.minutes(minutesLeft) }} left</span>
+    </div>
+    <v-progress-linear
+      :model-value="steps.length ? (doneCount / steps.length) * 100 : 0"
+      color="success"
+      bg-color="thread"
+      rounded
+      height="8"
+      class="my-2"
+      :aria-label="`${doneCount} of ${steps.length} steps done`"
+    />
+    <v-select
+      :model-value="school"
+      :items="trade.schools"
+      label="Face or limbs first"
+      :hint="trade.schools.find((s) => s.value === school)?.reason"
+      persistent-hint
+      hide-details="auto"
+      class="mb-2"
+      @update:model-value="emit('school', $event)"
+    />
+    <p v-if="changed" class="changed small" role="status">{{ changed }}</p>
+    <p v-if="refused" class="refused small" role="alert">{{ refused }}</p>
+    <ol ref="list" class="bare steps">
+      <li v-for="s in steps" :key="s.key" :aria-current="s.key === here ? 'step' : undefined">
+        <input
+          type="checkbox"
+          :checked="isDone(s.key)"
+          :aria-label="`${s.title} is done`"
+          @change="emit('tick', s.key)"
+        />
+        <button class="plain" :class="{ done: isDone(s.key), here: s.key === here }" @click="emit('look', s.key)">
+          {{ s.title }}<small class="quiet">{{ units.minutes(s.minutes) }}</small>
+        </button>
+        <template v-if="s.key === here">
+          <v-btn :icon="mdiArrowUp" size="small" variant="text" aria-label="Pull forward" @click="pull(true)" />
+          <v-btn :icon="mdiArrowDown" size="small" variant="text" aria-label="Put off" @click="pull(false)" />
+        </template>
+      </li>
+    </ol>
+    <v-btn v-if="hasPulls" size="small" variant="text" @click="ownOrder">Back to Impa's order</v-btn>
+  </aside>
+</template>
+
+<style scoped>
+.order {
+  padding: 1rem;
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+}
+.order > :not(.steps) {
+  flex: none;
+}
+.changed,
+.refused {
+  border-left: 4px solid rgb(var(--v-theme-info));
+  padding-left: 0.6rem;
+  margin-bottom: 0.5rem;
+}
+.refused {
+  border-color: rgb(var(--v-theme-warning));
+}
+.steps {
+  overflow: auto;
+  flex: 1;
+  min-height: 0;
+}
+.steps li {
+  display: flex;
+  align-items: center;
+  gap: 0.3rem;
+  border-radius: 10px;
+}
+.steps li[aria-current] {
+  background: rgba(var(--v-theme-primary), 0.12);
+}
+.steps input {
+  width: 20px;
+  height: 20px;
+  margin: 0 0.35rem;
+  accent-color: rgb(var(--v-theme-success));
+  flex: none;
+}
+.steps button.plain {
+  flex: 1;
+  min-height: 44px;
+  display: grid;
+  line-height: 1.2;
+  align-content: center;
+}
+.steps .done {
+  text-decoration: line-through;
+  opacity: 0.75;
+}
+.steps .here {
+  font-weight: 700;
+}
+</style>

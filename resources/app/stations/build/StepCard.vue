@@ -1,0 +1,185 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { WorkStep } from '../../api/steps'
+import { useFigure } from '../../state/figure'
+import { materialWord } from '../../state/trade'
+import { useUnits } from '../../state/units'
+import StepDrawing from './StepDrawing.vue'
+
+/** One step, to be read from a metre: its drawing, what to weigh, how to do it, when it is done, what goes wrong. */
+const props = defineProps<{ step: WorkStep; number: number; of: number; reasons: string[] }>()
+const figure = useFigure()
+const units = useUnits()
+
+const needle = computed(() => {
+  const n = props.step.needle
+  if (!n) return ''
+  const which = `${n.gauge}${n.holder > 1 ? `, ${n.holder} in the holder` : ''}`
+  return n.gauge === n.wantedGauge ? which : `${which} (${n.wantedGauge} would suit better)`
+})
+const stab = computed(() => {
+  const n = props.step.needle
+  if (!n) return ''
+  const slant = n.angleDeg < 90 ? `, slanting ${n.angleDeg}°` : ', straight in, straight out'
+  return `to ${units.length(n.depthMm)} ${units.lengthUnit.value}${slant}`
+})
+const hundred = (stabs: number) => (stabs < 150 ? Math.round(stabs / 10) * 10 : Math.round(stabs / 100) * 100)
+const stabs = computed(() => {
+  const s = props.step.needle?.stabs
+  return s ? `${hundred(s.low)} to ${hundred(s.high)} stabs` : ''
+})
+const measure = computed(() => {
+  const m = props.step.measureMm
+  return m ? `${units.length(m.w)} × ${units.length(m.h)} × ${units.length(m.d)} ${units.lengthUnit.value}` : ''
+})
+</script>
+
+<template>
+  <header>
+    <p class="quiet count">Step {{ number }} of {{ of }}</p>
+    <h1>{{ step.title }}</h1>
+    <p v-for="r in reasons" :key="r" class="why">{{ r }}</p>
+  </header>
+  <div class="both">
+    <StepDrawing :step="step" />
+    <div class="words">
+      <ul v-if="step.weigh.length" class="bare weigh">
+        <li v-for="(w, i) in step.weigh" :key="i">
+          <i class="swatch big" :style="{ background: w.colour ? figure.colourOf(w.colour) : '#efe6d2' }" />
+          <span
+            >Weigh <b>{{ units.massLine(w.g * w.pieces) }}</b>
+            {{ w.colour ? figure.colourName(w.colour) : materialWord(w.material) }}.<template v-if="w.pieces > 1">
+              Split in {{ w.pieces === 2 ? 'two' : w.pieces }}: {{ units.massLine(w.g) }} each.</template
+            ><small v-if="w.layersG.length > 1" class="quiet">
+              In layers of {{ w.layersG.map((g) => units.massLine(g)).join(', ') }}.</small
+            ></span
+          >
+        </li>
+      </ul>
+      <p class="text">{{ step.text }}</p>
+      <dl class="facts">
+        <template v-if="step.needle"
+          ><dt>Needle</dt>
+          <dd>{{ needle }}</dd>
+          <dt>Stab</dt>
+          <dd>
+            {{ step.needle.stab }} <span class="unit">{{ stab }}; {{ stabs }}</span>
+          </dd></template
+        >
+        <dt>Time</dt>
+        <dd>
+          about {{ units.minutes(step.minutes) }}
+          <span class="unit"
+            >{{ Math.max(1, Math.round(step.lowMinutes)) }} to
+            {{ Math.max(1, Math.round(step.highMinutes)) }} min<template v-if="step.waitMinutes"
+              >, then {{ units.minutes(step.waitMinutes) }} drying</template
+            ><template v-if="!step.canBePutDown">, in one go</template></span
+          >
+        </dd>
+      </dl>
+    </div>
+  </div>
+  <dl class="facts more">
+    <dt>Done when</dt>
+    <dd>
+      {{ step.look }}<span v-if="measure" class="unit">{{ measure }}</span>
+    </dd>
+    <template v-if="step.wrong"
+      ><dt>If it goes wrong</dt>
+      <dd>
+        <b>{{ step.wrong.sign }}</b> {{ step.wrong.cure }}
+      </dd></template
+    >
+  </dl>
+  <p v-if="step.tight" class="why">{{ step.tight }} Slant the needle, or sew it.</p>
+  <ul v-if="step.cautions.length" class="bare cautions">
+    <li v-for="c in step.cautions" :key="c">{{ c }}</li>
+  </ul>
+</template>
+
+<style scoped>
+h1 {
+  font-size: 2.1rem;
+  line-height: 1.1;
+}
+.count {
+  margin: 0;
+}
+.why {
+  font-size: 1.05rem;
+  border-left: 4px solid rgb(var(--v-theme-info));
+  padding-left: 0.7rem;
+  margin-top: 0.4rem;
+}
+/* The drawing is the largest thing after the title. */
+.both {
+  display: grid;
+  grid-template-columns: minmax(0, 1.15fr) minmax(0, 1fr);
+  gap: 1.2rem;
+  flex: 1 1 auto;
+  min-height: 380px;
+}
+.words {
+  display: grid;
+  gap: 0.7rem;
+  align-content: center;
+}
+.weigh {
+  display: grid;
+  gap: 0.4rem;
+  font-size: 1.25rem;
+  line-height: 1.25;
+}
+.weigh li {
+  display: flex;
+  gap: 0.8rem;
+  align-items: center;
+}
+.weigh b {
+  font-size: 1.6rem;
+}
+.weigh small {
+  font-size: 1rem;
+}
+.big {
+  width: 2rem;
+  height: 2rem;
+  flex: none;
+}
+.text {
+  font-size: 1.25rem;
+  line-height: 1.4;
+}
+.facts {
+  display: grid;
+  grid-template-columns: max-content 1fr;
+  gap: 0.2rem 1rem;
+  font-size: 1.05rem;
+  border-top: var(--stitch);
+  padding-top: 0.6rem;
+}
+.facts dt {
+  color: rgb(var(--v-theme-quiet));
+}
+.facts dd {
+  margin: 0;
+  font-weight: 600;
+}
+.more dd {
+  font-weight: 400;
+}
+.cautions {
+  font-size: 0.9rem;
+  color: rgb(var(--v-theme-quiet));
+}
+.cautions li::before {
+  content: '! ';
+  font-weight: 800;
+  color: rgb(var(--v-theme-warning));
+}
+@media (max-width: 700px) {
+  .both {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>
