@@ -91,7 +91,8 @@ final class Answers
         static $validator = null;
         if ($validator === null) {
             $validator = new Validator();
-            foreach (['http-1.openapi', 'figure-1.schema', 'plan-1.schema', 'balance-1.schema', 'steps-1.schema', 'schedule-1.schema'] as $name) {
+            $documents = array_map(static fn (string $n): string => $n.'-1.schema', ['figure', 'plan', 'balance', 'steps', 'schedule']);
+            foreach (['http-1.openapi', ...$documents] as $name) {
                 $file = "formats/impa-{$name}.json";
                 $validator->resolver()?->registerFile('https://impa.invalid/'.$file, base_path($file));
             }

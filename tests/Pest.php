@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Illuminate\Foundation\Testing\RefreshDatabase;
+use Symfony\Component\Process\Process;
 use Tests\TestCase;
 
 pest()->extend(TestCase::class)->use(RefreshDatabase::class)->in('Feature');
@@ -16,4 +17,21 @@ function demoPicture(string $name = 'bobbin'): string
 function demoFigure(string $name = 'bobbin'): array
 {
     return json_decode((string) file_get_contents(base_path("demo/{$name}.impa.json")), true);
+}
+
+function lay(string $name = 'bobbin'): int
+{
+    return test()
+        ->postJson('/api/figures', ['document' => demoFigure($name)])
+        ->assertCreated()
+        ->json('id');
+}
+
+/** @return array{int, string, string} exit, standard output, standard error of the real command */
+function impa(string ...$words): array
+{
+    $process = new Process([PHP_BINARY, 'artisan', ...$words], base_path());
+    $process->run();
+
+    return [(int) $process->getExitCode(), $process->getOutput(), $process->getErrorOutput()];
 }

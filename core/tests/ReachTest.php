@@ -9,8 +9,7 @@ use Impa\Build\Reach;
 use Impa\Build\WorkPlace;
 use Impa\Figure\Figure;
 use Impa\Tests\Support\Figures;
-
-use function Impa\Tests\Work\work;
+use Impa\Tests\Support\Works;
 
 /** @return array<string, list<string>> by the step that is hindered, the parts that hinder it */
 function hindered(Figure $figure): array
@@ -95,7 +94,7 @@ function hit(array $triangle, array $from, array $way): float
 
 it('lays the eyes before a visor that stands before them, and says why', function () {
     expect(hindered(visored(80)))->toHaveKey('detail:eye');
-    $steps = work(visored(80))->steps;
+    $steps = Works::of(visored(80))->steps;
     $keys = array_map(static fn ($s): string => $s->key, $steps);
     expect(array_search('detail:eye', $keys, true))->toBeLessThan(array_search('join:visor', $keys, true));
     $because = $steps[array_search('join:visor', $keys, true)]->because;
@@ -137,7 +136,7 @@ it('joins what is held to the hand before the arm comes to the body that would b
         Figures::part('arm', 'sausage', 12, 44, 12, 33, 40, 0, ['join' => ['to' => 'body']]),
         Figures::part('cup', 'ball', 16, 16, 16, 27, 34, 14, ['join' => ['to' => 'arm'], 'group' => 'cup']),
     ]));
-    $keys = work($figure)->keys();
+    $keys = Works::of($figure)->keys();
     expect(array_search('hide:cup', $keys, true))->toBeLessThan(array_search('join:arm', $keys, true));
 });
 
@@ -152,7 +151,7 @@ it('lays what is under long tufts before the tufts', function () {
         ],
         [['key' => 'mark', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 4, 'yMm' => 18, 'colour' => 'black']],
     ));
-    $at = array_flip(work($figure)->keys());
+    $at = array_flip(Works::of($figure)->keys());
     expect($at['detail:mark'])->toBeLessThan($at['covering:crest']);
 });
 
@@ -222,5 +221,5 @@ it('moves nothing for what belongs to another thing, and stands apart', function
         [['key' => 'eye', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 4, 'colour' => 'black']],
     ));
     expect(array_map(static fn (Hindrance $h): string => $h->by, Reach::of($figure)))->toBe(['wall'])
-        ->and(work($figure)->tight)->toBe([]);
+        ->and(Works::of($figure)->tight)->toBe([]);
 });

@@ -14,9 +14,7 @@ use Impa\Build\Step;
 use Impa\Build\StepKind;
 use Impa\Face\Needles;
 use Impa\Tests\Support\Figures;
-
-use function Impa\Tests\Work\demo;
-use function Impa\Tests\Work\work;
+use Impa\Tests\Support\Works;
 
 /** @param  list<string>  $after */
 function piece(string $key, float $minutes, array $after = [], float $wait = 0.0, StepKind $kind = StepKind::Detail): Step
@@ -67,8 +65,8 @@ it('rests after every half hour of work, and waits for what dries only where not
 
 it('never has two steps in one pair of hands, nor a step before what it needs is done and dry', function (string $name, float $length) {
     $steps = str_starts_with($name, 'random')
-        ? work(Figures::read(Figures::covered((int) substr($name, 6), 10)))->steps
-        : work(demo($name))->steps;
+        ? Works::of(Figures::read(Figures::covered((int) substr($name, 6), 10)))->steps
+        : Works::of(Works::demo($name))->steps;
     $schedule = Schedule::of($steps, max($length, Schedule::leastMinutes($steps)));
     $minutes = $ended = [];
     foreach ($schedule->sittings as $n => $sitting) {
@@ -100,7 +98,7 @@ it('never has two steps in one pair of hands, nor a step before what it needs is
 })->with(['lanto', 'bobbin', 'sorrel', 'random3', 'random8'])->with([45.0, 90.0, 700.0]);
 
 it('comes within a tenth of the lower bound on the demo figures', function (string $name) {
-    $steps = work(demo($name))->steps;
+    $steps = Works::of(Works::demo($name))->steps;
     foreach ([45, 60, 90, 120, 700] as $length) {
         $schedule = Schedule::of($steps, $length);
         expect($schedule->elapsedMinutes() / $schedule->lowerBoundMinutes())->toBeLessThan(1.1);
@@ -167,7 +165,8 @@ describe('evenings', function () {
 });
 
 it('says what helps where it is not ready in time, with the minutes that each way saves', function () {
-    $sheet = ScheduleSheet::of(work(demo('sorrel')), Needles::usual(), 60, Evenings::of(['tue'], '2026-11-26', by: '2026-12-02'));
+    $evenings = Evenings::of(['tue'], '2026-11-26', by: '2026-12-02');
+    $sheet = ScheduleSheet::of(Works::of(Works::demo('sorrel')), Needles::usual(), 60, $evenings);
     $gains = array_column($sheet['helps'], 'gainMinutes', 'kind');
     expect($sheet['sittingsMissing'])->toBe(2)
         ->and(array_key_last($gains))->toBe('sittings')
@@ -175,6 +174,6 @@ it('says what helps where it is not ready in time, with the minutes that each wa
         ->and($gains['needles'])->toBeGreaterThan(1)
         ->and($sheet['lowMinutes'])->toBeLessThan($sheet['handsMinutes'])
         ->and($sheet['highMinutes'])->toBeGreaterThan($sheet['handsMinutes']);
-    $roomy = ScheduleSheet::of(work(demo('sorrel')), Needles::usual(), 60, Evenings::of(['tue'], '2026-11-26'));
+    $roomy = ScheduleSheet::of(Works::of(Works::demo('sorrel')), Needles::usual(), 60, Evenings::of(['tue'], '2026-11-26'));
     expect([$roomy['helps'], $roomy['sittingsMissing'], $roomy['by']])->toBe([[], 0, null]);
 });

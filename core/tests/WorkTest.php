@@ -12,24 +12,10 @@ use Impa\Build\SchoolChange;
 use Impa\Build\Step;
 use Impa\Build\StepKind;
 use Impa\Build\Work;
-use Impa\Face\Needles;
 use Impa\Figure\FaceSchool;
-use Impa\Figure\Figure;
 use Impa\Figure\Pull;
-use Impa\Material\Densities;
-use Impa\Material\Pace;
 use Impa\Tests\Support\Figures;
-use Impa\Wool\Ledger;
-
-function work(Figure $figure): Work
-{
-    return Work::of(Ledger::of($figure, Densities::house()), Pace::house(), Needles::usual());
-}
-
-function demo(string $name): Figure
-{
-    return Figure::fromJson((string) file_get_contents(__DIR__."/../../demo/$name.impa.json"));
-}
+use Impa\Tests\Support\Works;
 
 /** @param  list<string>  $after */
 function step(string $key, float $minutes = 1.0, array $after = [], float $wait = 0.0, string $colour = ''): Step
@@ -156,9 +142,10 @@ describe('the longest chain', function () {
 describe('the order', function () {
     it('can be followed, and ends with the inspection, in any school, for the demo and for random figures', function () {
         foreach (FaceSchool::cases() as $school) {
-            $documents = array_map(static fn (string $n): array => json_decode(demo($n)->toJson(), true), ['lanto', 'bobbin', 'sorrel']);
+            $demo = static fn (string $name): array => json_decode(Works::demo($name)->toJson(), true);
+            $documents = array_map($demo, ['lanto', 'bobbin', 'sorrel']);
             foreach ([...$documents, ...array_map(static fn (int $seed): array => Figures::covered($seed, 9), range(1, 8))] as $document) {
-                $steps = work(Figures::read(['school' => ['face' => $school->value]] + $document))->steps;
+                $steps = Works::of(Figures::read(['school' => ['face' => $school->value]] + $document))->steps;
                 expectToBeFollowable($steps);
                 expect(end($steps)->key)->toBe('inspect');
             }
@@ -166,7 +153,7 @@ describe('the order', function () {
     });
 
     it('leaves a rest that can be followed when any beginning of it is ticked', function () {
-        $steps = work(demo('bobbin'))->steps;
+        $steps = Works::of(Works::demo('bobbin'))->steps;
         $keys = array_map(static fn (Step $s): string => $s->key, $steps);
         foreach (array_keys($steps) as $ticked) {
             $done = array_slice($keys, 0, $ticked);
@@ -180,7 +167,7 @@ describe('the order', function () {
             $parts[] = Figures::part('p'.$i, 'ball', 20, 20, 20, 30 * $i, 10, 0, ['colour' => $colour, 'core' => 'none']);
         }
         $colours = [];
-        foreach (work(Figures::read(Figures::document($parts)))->steps as $step) {
+        foreach (Works::of(Figures::read(Figures::document($parts)))->steps as $step) {
             if ($step->kind === StepKind::Felt) {
                 $colours[] = $step->colour;
             }
@@ -223,9 +210,9 @@ describe('the order', function () {
     });
 
     it('makes a second colour on a flat part before that is joined, and says why', function () {
-        $at = array_flip(work(demo('sorrel'))->keys());
+        $at = array_flip(Works::of(Works::demo('sorrel'))->keys());
         expect($at['detail:inner-ear'])->toBeLessThan($at['join:ear']);
-        $steps = array_column(array_map(static fn (Step $s): array => [$s->key, $s], work(demo('sorrel'))->steps), 1, 0);
+        $steps = array_column(array_map(static fn (Step $s): array => [$s->key, $s], Works::of(Works::demo('sorrel'))->steps), 1, 0);
         expect($steps['join:ear']->because)->toBe(['detail:inner-ear' => 'A second colour goes on the ear while it is still flat.']);
     });
 
@@ -240,7 +227,7 @@ describe('the order', function () {
             ],
             [['key' => 'eye', 'on' => 'head', 'kind' => 'bead', 'widthMm' => 4, 'xMm' => 9, 'mirror' => true, 'colour' => 'black']],
         ));
-        $steps = array_column(array_map(static fn (Step $s): array => [$s->key, $s], work($figure)->steps), 1, 0);
+        $steps = array_column(array_map(static fn (Step $s): array => [$s->key, $s], Works::of($figure)->steps), 1, 0);
         expect($steps['join:arm']->because['hide:lamp'])->toContain('onto the arm before that goes on')
             ->and($steps['join:hat']->because['detail:eye'])->toContain('hidden under the hat');
     });
@@ -248,7 +235,7 @@ describe('the order', function () {
 
 describe('what the felter pulls forward or puts off', function () {
     it('moves, with what it needs, and the rest still can be followed', function () {
-        $plain = work(demo('bobbin'));
+        $plain = Works::of(Works::demo('bobbin'));
         $keys = $plain->keys();
         mt_srand(3);
         foreach (range(1, 60) as $round) {
@@ -266,21 +253,21 @@ describe('what the felter pulls forward or puts off', function () {
     });
 
     it('is read from the document', function () {
-        $document = json_decode(demo('bobbin')->toJson(), true);
+        $document = json_decode(Works::demo('bobbin')->toJson(), true);
         $document['work'] = ['pulled' => [['step' => 'join:arm', 'before' => 'detail:belly'], ['step' => 'gone', 'after' => 'trim']]];
-        $at = array_flip(work(Figures::read($document))->keys());
+        $at = array_flip(Works::of(Figures::read($document))->keys());
         expect($at['join:arm'])->toBeLessThan($at['detail:belly']);
     });
 
     it('says what keeps two steps in order, step by step', function () {
-        $chain = Pulls::hinders(work(demo('bobbin'))->needs, new Pull('detail:pupil', 'core:head', true));
+        $chain = Pulls::hinders(Works::of(Works::demo('bobbin'))->needs, new Pull('detail:pupil', 'core:head', true));
         expect(array_column($chain, 0)[0])->toBe('core:head')->and(end($chain)[1])->toBe('detail:pupil');
     });
 });
 
 it('says what a change of school moved, and why', function () {
-    $document = json_decode(demo('bobbin')->toJson(), true);
-    $of = static fn (string $school): Work => work(Figures::read(['school' => ['face' => $school]] + $document));
+    $document = json_decode(Works::demo('bobbin')->toJson(), true);
+    $of = static fn (string $school): Work => Works::of(Figures::read(['school' => ['face' => $school]] + $document));
     $text = SchoolChange::text($of('loose-head'), $of('limbs-first'));
     expect($text)->toStartWith('Limbs first: ')->toContain('steps changed places')
         ->and(SchoolChange::text($of('loose-head'), $of('loose-head')))->toBe('');

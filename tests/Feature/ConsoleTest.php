@@ -5,16 +5,6 @@ declare(strict_types=1);
 namespace Tests\Feature\Console;
 
 use Opis\JsonSchema\Validator;
-use Symfony\Component\Process\Process;
-
-/** @return array{int, string, string} exit, standard output, standard error of the real command */
-function impa(string ...$words): array
-{
-    $process = new Process([PHP_BINARY, 'artisan', ...$words], base_path());
-    $process->run();
-
-    return [(int) $process->getExitCode(), $process->getOutput(), $process->getErrorOutput()];
-}
 
 it('goes from a picture to a plan and a render', function () {
     $folder = sys_get_temp_dir().'/impa-'.bin2hex(random_bytes(4));
@@ -83,6 +73,11 @@ it('refuses bad input in a line, without a stack trace', function (array $words,
     [['impa:breakdown', 'demo/lanto.png', '--height=100', '--out=/nowhere/at/all.json'], 'cannot be written'],
     [['impa:plan', 'demo/lanto.png'], 'not readable as JSON'],
     [['impa:balance', 'demo/lanto.png'], 'not readable as JSON'],
+    [['impa:steps', 'demo/lanto.png'], 'not readable as JSON'],
+    [['impa:steps', 'demo/lanto.impa.json', '--school=tails-first'], '--school: loose-head, face-first, limbs-first.'],
+    [['impa:steps', 'demo/lanto.impa.json', '--paper=a9'], '--paper'],
+    [['impa:steps', 'demo/lanto.impa.json', '--pdf=/nowhere/x.pdf'], 'cannot be written'],
+    [['impa:schedule', 'demo/lanto.png'], 'not readable as JSON'],
     [['impa:balance', 'demo/lanto.impa.json', '--stash=nowhere.csv'], 'nowhere.csv: this file is not there'],
     [['impa:plan', 'composer.json'], '/format: This is missing.'],
     [['impa:render', 'demo/lanto.impa.json'], '--out: say which PNG'],
@@ -110,7 +105,7 @@ it('says how each demo figure stands, by the schema', function (string $name) {
 it('has help for every command', function (string $command) {
     [$exit, $out] = impa($command, '--help');
     expect($exit)->toBe(0)->and($out)->toContain('Usage');
-})->with(['impa:balance', 'impa:breakdown', 'impa:plan', 'impa:render', 'impa:check', 'impa:demo']);
+})->with(['impa:balance', 'impa:steps', 'impa:schedule', 'impa:breakdown', 'impa:plan', 'impa:render', 'impa:check', 'impa:demo']);
 
 describe('impa:cards', function () {
     it('writes size cards as PDF and as SVG, told by the file\'s ending', function () {

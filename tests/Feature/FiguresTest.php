@@ -6,14 +6,6 @@ namespace Tests\Feature\Figures;
 
 use App\Models\Figure;
 
-function lay(string $name = 'bobbin'): int
-{
-    return test()
-        ->postJson('/api/figures', ['document' => demoFigure($name)])
-        ->assertCreated()
-        ->json('id');
-}
-
 it('lays a figure on the shelf and gives it back as it went in', function () {
     $document = demoFigure() + ['x-note' => ['empty' => new \stdClass(), 'half' => 1.5]];
     $id = $this->postJson('/api/figures', ['document' => $document])

@@ -50,9 +50,9 @@ final class LogController
             }
             foreach (Diary::untaken($taken, $from, $to) as [$begun, $ended]) {
                 // What goes on without a gap is one stretch.
-                $isOn = Bout::query()->where(['figure_id' => $figure->id, 'step' => $step, 'ended_at' => $begun])->update(['ended_at' => $ended]);
-                if ($isOn === 0) {
-                    Bout::query()->create(['figure_id' => $figure->id, 'step' => $step, 'begun_at' => $begun, 'ended_at' => $ended]);
+                $own = ['figure_id' => $figure->id, 'step' => $step];
+                if (Bout::query()->where($own + ['ended_at' => $begun])->update(['ended_at' => $ended]) === 0) {
+                    Bout::query()->create($own + ['begun_at' => $begun, 'ended_at' => $ended]);
                 }
             }
         });
