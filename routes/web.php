@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\AgreementController;
+use App\Http\Controllers\ArmatureController;
 use App\Http\Controllers\BalanceController;
 use App\Http\Controllers\BinController;
 use App\Http\Controllers\BoardController;
@@ -63,6 +64,9 @@ Route::prefix('api')->whereNumber(['figure', 'picture', 'wool', 'swatch'])->grou
     Route::get('pictures/by-hash/{hash}', [PictureController::class, 'byHash'])->where('hash', '[0-9a-f]{64}');
     Route::post('recut', [RecutController::class, 'store']);
     Route::post('balance', [BalanceController::class, 'store']);
+    Route::post('armature', [ArmatureController::class, 'store']);
+    Route::post('armature/lay', [ArmatureController::class, 'lay']);
+    Route::post('armature/bend', [ArmatureController::class, 'bend']);
     Route::post('build', [BuildController::class, 'store']);
     Route::post('build/picture', [BuildController::class, 'picture']);
     Route::post('build/pull', [BuildController::class, 'pull']);

@@ -91,7 +91,8 @@ final class Answers
         static $validator = null;
         if ($validator === null) {
             $validator = new Validator();
-            $documents = array_map(static fn (string $n): string => $n.'-1.schema', ['figure', 'plan', 'balance', 'steps', 'schedule']);
+            $named = ['figure', 'plan', 'balance', 'steps', 'schedule', 'armature'];
+            $documents = array_map(static fn (string $n): string => $n.'-1.schema', $named);
             foreach (['http-1.openapi', ...$documents] as $name) {
                 $file = "formats/impa-{$name}.json";
                 $validator->resolver()?->registerFile('https://impa.invalid/'.$file, base_path($file));

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Plan;
 
-use Impa\Build\Order;
+use Impa\Build\Schedule;
 use Impa\Build\Step;
 use Impa\Face\Needles;
 use Impa\Figure\Figure;
@@ -83,7 +83,7 @@ it('takes as long as its steps, with rests and drying; nothing takes none', func
     $plan = Plan::of(leaning());
     $minutes = $plan->document()['minutes'];
     expect($minutes['elapsed'])
-        ->toBe(Order::elapsed($plan->steps))
+        ->toBe(Schedule::inOneGo($plan->steps)->elapsedMinutes())
         ->toBeGreaterThan($minutes['hands'])
         ->and(Plan::of(Figures::read(Figures::document([])))->document()['minutes'])
         ->toBe(['hands' => 0.0, 'elapsed' => 0.0]);

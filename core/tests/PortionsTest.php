@@ -240,7 +240,8 @@ describe('what is not plain felt', function () {
             ->and($loops->finishedG)
             ->toBe($loops->g)
             ->and($loops->text)
-            ->toBe($loops->count.' loops of 5 mm: push the yarn in every 2.5 mm, leave a loop, go on.');
+            ->toBe($loops->count.' loops of 5 mm: push the yarn in every 2.5 mm, leave a loop, go on. '.
+                'Lay each over the same stick, so that all are alike.');
         $tufts = $need(['way' => 'tufts', 'lengthMm' => 9, 'perCm2' => 5, 'mgEach' => 14]);
         expect($tufts->count)
             ->toBe((int) ceil(5 * $area))
@@ -249,7 +250,8 @@ describe('what is not plain felt', function () {
             ->and($tufts->finishedG)
             ->toBe($tufts->g)
             ->and($tufts->text)
-            ->toBe($tufts->count.' tufts of 14 mg and 9 mm: begin at the foot, each row over the last one\'s roots.');
+            ->toBe($tufts->count.' tufts of 14 mg and 9 mm: begin at the foot, each row over the last one\'s roots. '.
+                'Stab each across its middle; trim them all together at the end.');
     });
 
     it('lays hair along a parting, or in rows from the neck upwards', function () use ($need, $area) {
@@ -270,9 +272,9 @@ describe('what is not plain felt', function () {
             ->and($long->finishedG)
             ->toBe($long->g)
             ->and($long->text)
-            ->toBe('8 lays of tops, 8 mm wide and 120 mm long: stab each across its middle, fold it over, along the parting.')
+            ->toStartWith('8 lays of tops, 8 mm wide and 120 mm long, along the parting. Stab each across its middle')
             ->and($short->text)
-            ->toBe('32 lays of tops, 8 mm wide and 20 mm long: stab each across its middle, fold it over, 4 rows from the neck upwards.');
+            ->toStartWith('32 lays of tops, 8 mm wide and 20 mm long, in 4 rows from the neck upwards. ');
     });
 
     it('winds round the thinner way, with a fold-back of 10 mm at both ends, never more than nine tenths over', function () use ($need) {
@@ -285,8 +287,8 @@ describe('what is not plain felt', function () {
             ->and($wrap->text)
             ->toBe(
                 sprintf(
-                    'Wind a flat ribbon of 10 mm round the wire, each turn 30 %% over the last, not tight enough to bend it; '
-                        .'it takes %.2f m, fold-backs included.',
+                    'Wind %.2f m of flat ribbon, 10 mm wide, round the wire, fold-backs included. '
+                        .'Lay each turn 30 %% over the last, not tight enough to bend the wire.',
                     $metres,
                 ),
             )
@@ -303,7 +305,7 @@ describe('what is not plain felt', function () {
             ->and($plait->g)
             ->toEqualWithDelta(3 * 0.09 * 1.33 * 6 * 0.06, 1e-12)
             ->and($plait->text)
-            ->toBe('Plait three strands of 120 mm, 6 mm thick each: plaiting takes up a third.');
+            ->toStartWith('Plait three strands of 120 mm, 6 mm thick each: plaiting takes up a third. ');
     });
 
     it('cuts a flat piece as thick as it is, a sheet round others as thick as their cover, a fifth lost', function () use ($need, $area) {
@@ -317,7 +319,7 @@ describe('what is not plain felt', function () {
             ->and($round->filmG)
             ->toBe(0.0)
             ->and($round->text)
-            ->toBe(sprintf('Cut from %.0f cm2 of sheet by the template on its size card.', $round->areaCm2))
+            ->toStartWith(sprintf('Cut from %.0f cm2 of sheet by the template on its size card. ', $round->areaCm2))
             ->and($need(['way' => 'pre-felt'], more: ['coverMm' => 0.4])->g)
             ->toEqualWithDelta($need(['way' => 'pre-felt'], more: ['coverMm' => 1])->g, 1e-12);
         $film = $need(['way' => 'film'], 'sheet', 50, 40, 2);
@@ -331,8 +333,8 @@ describe('what is not plain felt', function () {
             ->toBeGreaterThan(19.0 * 1.2)
             ->toBeLessThan(20.0 * 1.2)
             ->and($film->text)
-            ->toStartWith(sprintf('Lay a thin sheet of %.0f cm2, film fibres between two layers', $film->areaCm2))
-            ->toEndWith('melts them, cut the shape out.');
+            ->toStartWith(sprintf('Lay a thin sheet of %.0f cm2, with film fibres between two layers. ', $film->areaCm2))
+            ->toEndWith('melts them, and cut the shape out.');
     });
 
     it('is nothing for plain felt', function () use ($need) {

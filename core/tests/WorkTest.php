@@ -94,17 +94,18 @@ describe('what must come before what', function () {
 });
 
 describe('the longest chain', function () {
-    it('is that of the seven-activity example of textbooks of the critical path method', function () {
-        // From memory, as it stands in many textbooks of operations research: A 3, B 4 after A, C 2 after A, D 5 after B, E 1 after C, F 2
-        // after C, G 4 after D and E, H 3 after F and G: critical A B D G H, 19.
+    it('is that of a textbook: the paper mill of Heizer and Render', function () {
+        // Operations Management, chapter on project management; from memory: A to H, fifteen weeks along A, C, E, G, H.
         $steps = [
-            step('A', 3), step('B', 4, ['A']), step('C', 2, ['A']), step('D', 5, ['B']), step('E', 1, ['C']),
-            step('F', 2, ['C']), step('G', 4, ['D', 'E']), step('H', 3, ['F', 'G']),
+            step('A', 2), step('B', 3), step('C', 2, ['A']), step('D', 4, ['A', 'B']), step('E', 4, ['C']),
+            step('F', 3, ['C']), step('G', 5, ['D', 'E']), step('H', 2, ['F', 'G']),
         ];
         $chains = new Chains($steps);
-        expect($chains->remaining('A'))->toBe(19.0)
-            ->and($chains->remaining('C'))->toBe(2.0 + 1 + 4 + 3)
-            ->and($chains->untilLastStep('A'))->toBe(19.0);
+        expect($chains->remaining('A'))->toBe(15.0)
+            // B has a slack of one week, F of six.
+            ->and($chains->remaining('B'))->toBe(14.0)
+            ->and(2 + 2 + $chains->remaining('F'))->toBe(15.0 - 6)
+            ->and($chains->untilLastStep('A'))->toBe(15.0);
     });
 
     it('is the longest of all paths, tried one by one on random graphs', function () {

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Impa\Balance;
 
+use Impa\Figure\Detail;
 use Impa\Figure\Figure;
+use Impa\Figure\Method;
 use Impa\Figure\Pose;
 use Impa\Wool\Ledger;
 use Impa\Wool\Purpose;
@@ -21,6 +23,10 @@ final readonly class Balance
     public const LOW_MM = 4.0;
 
     private const WEIGHT_STEPS = 20;
+
+    private const GLASS_G_PER_CM3 = 2.5;
+
+    private const PLASTIC_G_PER_CM3 = 1.2;
 
     /** Directions of the rose lie so far apart. */
     private const EVERY_DEG = 5;
@@ -51,9 +57,19 @@ final readonly class Balance
                 $onPart[$line->part] = ($onPart[$line->part] ?? 0.0) + $line->allG() / $figure->parts[$line->part]->count();
             }
         }
+        foreach ($figure->details as $detail) {
+            $onPart[$detail->on] = ($onPart[$detail->on] ?? 0.0) + ($detail->mirror ? 2 : 1) * self::fixedG($detail);
+        }
         $mass = 0.0;
         $gOf = [];
         $moment = [0.0, 0.0, 0.0];
+        foreach ($figure->wires as $wire) {
+            $mass += $wire->count() * $wire->massG();
+            [$x, $y, $z] = $wire->middleMm();
+            foreach ([$wire->mirror ? 0.0 : $x, $y, $z] as $axis => $mm) {
+                $moment[$axis] += $wire->count() * $wire->massG() * $mm;
+            }
+        }
         foreach ($figure->parts as $key => $part) {
             $g = $ledger->wool[$key]->finishedG() + ($onPart[$key] ?? 0.0);
             $middle = $ledger->wool[$key]->middleOfMass();
@@ -68,6 +84,18 @@ final readonly class Balance
         $centre = $mass > 0.0 ? [$moment[0] / $mass, $moment[1] / $mass, $moment[2] / $mass] : [0.0, 0.0, 0.0];
 
         return new self($figure, $gOf, $mass, $centre, Footprint::of($figure));
+    }
+
+    /** Grams of a bead of glass, or of the half ball of an eye of plastic (docs/trade.md, Wires); nothing for what is felted or painted. */
+    private static function fixedG(Detail $detail): float
+    {
+        $ballCm3 = M_PI / 6 * $detail->widthMm * $detail->heightMm * min($detail->widthMm, $detail->heightMm) / 1000;
+
+        return match ($detail->method) {
+            Method::Bead => self::GLASS_G_PER_CM3 * $ballCm3,
+            Method::ReadyMade => self::PLASTIC_G_PER_CM3 * $ballCm3 / 2,
+            default => 0.0,
+        };
     }
 
     /** Lean in degrees at which it tips over its nearest edge; negative where it falls at once. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Build;
 
+use Impa\Armature\WireAdvice;
 use Impa\Figure\Figure;
 use Impa\Figure\JoinBy;
 use Impa\Figure\Method;
@@ -80,7 +81,7 @@ final class Hints
         if (in_array($method, [Method::Bead, Method::ReadyMade, Method::Pin], true)) {
             $cautions[] = 'Small or sharp parts: the figure is decoration, not a toy.';
         }
-        if ($step->kind === StepKind::Wire || $joinBy === JoinBy::Wire) {
+        if ($step->kind === StepKind::Wire || $joinBy === JoinBy::Wire || ($step->needle !== null && self::hasWire($figure, $step->part))) {
             $cautions[] = 'Turn wire ends in and cover them; near wire stab from the side only.';
         }
         if ($joinBy === JoinBy::Slit && $step->kind === StepKind::Slit) {
@@ -94,5 +95,17 @@ final class Hints
         }
 
         return $cautions;
+    }
+
+    /** Whether a wire of the figure goes through a part. */
+    private static function hasWire(Figure $figure, string $part): bool
+    {
+        foreach (isset($figure->parts[$part]) ? $figure->wires : [] as $wire) {
+            if (WireAdvice::isThrough($wire, $figure->parts[$part])) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Build;
 
+use Impa\Armature\WireAdvice;
 use Impa\Face\Crispness;
 use Impa\Face\LayingOrder;
 use Impa\Face\Needles;
@@ -14,6 +15,7 @@ use Impa\Figure\JoinBy;
 use Impa\Figure\Method;
 use Impa\Figure\Part;
 use Impa\Figure\Pose;
+use Impa\Figure\Wire;
 use Impa\Material\CoreMaterial;
 use Impa\Material\CoveringWay;
 use Impa\Material\Pace;
@@ -118,7 +120,7 @@ final readonly class Steps
             $steps[] = $step;
             $after = [$step->key];
         };
-        if ($part->covering->way === CoveringWay::Wrap || ($part->isJoined() && $part->joinBy === JoinBy::Wire)) {
+        if ($this->wantsWire($part)) {
             $steps[] = new Step(
                 key: 'wire:'.$part->key,
                 kind: StepKind::Wire,
@@ -164,6 +166,17 @@ final readonly class Steps
         }
 
         return $steps;
+    }
+
+    /** Whether a wire is bent for a part before it is made: it is wound round one, fixed by one, or the felter drew one along it. */
+    private function wantsWire(Part $part): bool
+    {
+        $isWound = $part->covering->way === CoveringWay::Wrap || ($part->isJoined() && $part->joinBy === JoinBy::Wire);
+        $isLong = $part->solid->kind()->isLong();
+
+        $runs = static fn (Wire $wire): bool => WireAdvice::isThrough($wire, $part);
+
+        return $isWound || ($isLong && array_filter($this->figure->wires, $runs) !== []);
     }
 
     /** @param  list<string>  $after */

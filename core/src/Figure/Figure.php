@@ -21,6 +21,7 @@ final readonly class Figure
      * @param  array<string, Colour>  $colours  by key
      * @param  array<string, Part>  $parts  by key
      * @param  array<string, Detail>  $details  by key
+     * @param  array<string, Wire>  $wires  by key
      * @param  list<Pull>  $pulls  what the felter chose about the order of the work
      * @param  ?Picture  $picture  none where the figure was made without a drawing
      */
@@ -33,6 +34,7 @@ final readonly class Figure
         public array $colours,
         public array $parts,
         public array $details,
+        public array $wires,
         public array $pulls,
         public ?Picture $picture,
     ) {
@@ -76,6 +78,7 @@ final readonly class Figure
                 colours: $reader->colours(),
                 parts: $reader->parts(),
                 details: $reader->details(),
+                wires: $reader->wires(),
                 pulls: $reader->pulls(),
                 picture: $reader->picture(),
             );
@@ -96,6 +99,7 @@ final readonly class Figure
             colours: $this->colours,
             parts: array_intersect_key($this->parts, [$key => true]),
             details: array_filter($this->details, static fn (Detail $d): bool => $d->on === $key),
+            wires: [],
             pulls: [],
             picture: null,
         );

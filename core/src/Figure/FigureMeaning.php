@@ -27,8 +27,20 @@ final class FigureMeaning
         $check->parts($colours, $parts);
         $check->circles();
         $check->details($colours, $parts);
+        $check->keys('wires', 'wire');
+        $check->wires($colours);
 
         return $check->faults;
+    }
+
+    /** @param  list<string>  $colours */
+    private function wires(array $colours): void
+    {
+        foreach ($this->members('wires') as $i => $wire) {
+            if (isset($wire->wrapped)) {
+                $this->known($wire, 'wrapped', $colours, ['wires', $i, 'wrapped'], 'colour');
+            }
+        }
     }
 
     /** @return list<string> */

@@ -10,6 +10,7 @@ use Impa\Material\CoreMaterial;
 use Impa\Material\Covering;
 use Impa\Material\CoveringWay;
 use Impa\Material\Firmness;
+use Impa\Material\WireMaterial;
 use Impa\Shape\Catalogue;
 use Impa\Shape\ShapeKind;
 use Impa\Shape\ShapeRefused;
@@ -175,6 +176,43 @@ final readonly class FigureReader
         }
 
         return $details;
+    }
+
+    /** @return array<string, Wire> */
+    public function wires(): array
+    {
+        $wires = [];
+        foreach (self::members($this->document, 'wires') as $wire) {
+            $key = self::text($wire, 'key');
+            $wires[$key] = new Wire(
+                key: $key,
+                name: self::text($wire, 'name', $key),
+                material: WireMaterial::from(self::text($wire, 'material', 'paper-covered')),
+                gaugeMm: self::number($wire, 'gaugeMm', Wire::USUAL_MM),
+                pointsMm: self::courses($wire),
+                doubled: ($wire->doubled ?? false) === true,
+                endLoopMm: self::number($wire, 'endLoopMm'),
+                wrapped: self::text($wire, 'wrapped'),
+                mirror: ($wire->mirror ?? false) === true,
+            );
+        }
+
+        return $wires;
+    }
+
+    /** @return list<array{float, float, float}> */
+    private static function courses(stdClass $wire): array
+    {
+        $points = [];
+        foreach (is_array($wire->pointsMm ?? null) ? $wire->pointsMm : [] as $point) {
+            if (is_array($point)) {
+                $number = static fn (mixed $v): float => is_int($v) || is_float($v) ? (float) $v : 0.0;
+                [$x, $y, $z] = array_map($number, array_values($point));
+                $points[] = [$x, $y, $z];
+            }
+        }
+
+        return $points;
     }
 
     /** @return list<Pull> */

@@ -10,7 +10,7 @@ use stdClass;
 final class Scaling
 {
     /** Lengths that belong to the hand or the wool, not to the drawing. */
-    private const KEPT = ['coverMm', 'ribbonMm'];
+    private const KEPT = ['coverMm', 'ribbonMm', 'gaugeMm'];
 
     /** @param  float  $factor more than 0 */
     public static function of(stdClass $document, float $factor): stdClass

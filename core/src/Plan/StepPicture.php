@@ -95,7 +95,7 @@ final readonly class StepPicture
             onTop: count($this->together($this->before())) > 1 || $this->isPutOn() ? '' : $part->key,
             arrows: $this->arrows($part),
             about: $this->about($part),
-            more: match ($this->step->kind) {
+            more: $this->wires().match ($this->step->kind) {
                 StepKind::Mark => $this->marks($part),
                 StepKind::Slit => $this->slit($part),
                 default => '',
@@ -318,6 +318,28 @@ final readonly class StepPicture
             static fn (array $p): array => [$p[0] + $right, $p[1] + $up],
             Silhouette::of($piece, $this->from)[0],
         );
+    }
+
+    /** Every wire as it runs: the needle keeps away from it. */
+    private function wires(): string
+    {
+        $svg = '';
+        foreach ($this->figure->wires as $wire) {
+            foreach ($wire->courses() as $course) {
+                $seen = array_map(fn (array $p): string => sprintf(
+                    '%s %s',
+                    WorkPicture::mm($this->from->see(...$p)[0]),
+                    WorkPicture::mm(-$this->from->see(...$p)[1]),
+                ), $course);
+                $svg .= sprintf(
+                    '<path d="M%s" fill="none" stroke="#6b5a4c" stroke-width="%s" stroke-dasharray="3 1.5"/>',
+                    implode('L', $seen),
+                    WorkPicture::mm(max(0.8, $wire->gaugeMm)),
+                );
+            }
+        }
+
+        return $svg;
     }
 
     /** The level line, the middle line, and a prick for every detail. */

@@ -59,6 +59,10 @@ final readonly class Sheet
                 throw PictureRefused::noSheet();
             }
             $points[] = [(float) $corner[0], (float) $corner[1]];
+            // Asked for by name: comparisons with what is no number are not to be relied on everywhere.
+            if (is_nan($points[count($points) - 1][0] + $points[count($points) - 1][1])) {
+                throw PictureRefused::noSheet();
+            }
         }
         if (count($points) !== 4 || min([...array_merge(...$points), 0.0]) < 0 || max([...array_merge(...$points), 1.0]) > 1) {
             throw PictureRefused::noSheet();

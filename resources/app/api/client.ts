@@ -44,6 +44,7 @@ import type {
   Wool,
   Wools,
 } from './answers'
+import type { Armature } from './armature'
 import type { BalanceSheet } from './balance'
 import type { Brush, Figure } from './figure'
 import type { Schedule } from './schedule'
@@ -247,6 +248,11 @@ export const api = {
   match: (document: Figure) => file('render', { document, match: true }),
   sizeCards: (document: Figure, as: 'pdf' | 'svg', paper: 'a4' | 'letter') =>
     file('size-cards', { document, as, paper }),
+  armature: (document: Figure, all: boolean, stock?: number[]) =>
+    ask<Armature>('POST', 'armature', { document, all, stock }),
+  layWires: (document: Figure, all: boolean) => ask<Pulled>('POST', 'armature/lay', { document, all }),
+  bendingSheet: (document: Figure, all: boolean, paper: 'a4' | 'letter') =>
+    file('armature/bend', { document, all, paper }),
   build: (document: Figure, before?: Figure) => ask<Build>('POST', 'build', { document, before }),
   stepPicture: (document: Figure, step: string) => ask<StepPicture>('POST', 'build/picture', { document, step }),
   pullStep: (document: Figure, step: string, forward: boolean) =>

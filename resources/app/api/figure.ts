@@ -64,9 +64,7 @@ export interface Figure {
   /**
    * @maxItems 100
    */
-  wires?: {
-    [k: string]: unknown
-  }[]
+  wires?: Wire[]
   picture?: Picture
   sidePicture?: Picture
   [k: string]: unknown
@@ -345,6 +343,31 @@ export interface Detail {
   method?: 'felt' | 'bead' | 'ready-made' | 'stitch' | 'paint' | 'pin'
   side?: 'front' | 'back' | 'left' | 'right' | 'top' | 'under'
   seen?: Seen
+  [k: string]: unknown
+}
+/**
+ * a wire by its course in the figure's frame, from end to end
+ */
+export interface Wire {
+  key: Key
+  name?: string
+  material?: 'pipe-cleaner' | 'paper-covered' | 'steel' | 'copper' | 'aluminium'
+  gaugeMm?: number
+  /**
+   * @minItems 2
+   * @maxItems 200
+   */
+  pointsMm: [[number, number, number], [number, number, number], ...[number, number, number][]]
+  doubled?: boolean
+  /**
+   * across a loop at its last point
+   */
+  endLoopMm?: number
+  /**
+   * the colour that is wound round it
+   */
+  wrapped?: string
+  mirror?: boolean
   [k: string]: unknown
 }
 export interface Picture {

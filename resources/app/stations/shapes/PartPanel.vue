@@ -12,6 +12,7 @@ import { useUnits } from '../../state/units'
 import CoveringFields from './CoveringFields.vue'
 import SizingDialog from './SizingDialog.vue'
 import StandingDialog from './StandingDialog.vue'
+import WiresDialog from './WiresDialog.vue'
 import { trade } from '../../state/trade'
 
 const figure = useFigure()
@@ -40,6 +41,7 @@ const setOutline = (name: string) =>
   })
 const sizing = ref(false)
 const standing = ref(false)
+const wiring = ref(false)
 const printing = ref(false)
 const cards = (as: 'pdf' | 'svg', paper: 'a4' | 'letter') => api.sizeCards(figure.document!, as, paper)
 const sideFile = ref<HTMLInputElement>()
@@ -287,6 +289,7 @@ const sizes = [
       </p>
       <div class="acts mt-4">
         <v-btn variant="tonal" @click="standing = true">How it stands</v-btn>
+        <v-btn variant="tonal" @click="wiring = true">Wires</v-btn>
         <v-btn variant="tonal" @click="sizing = true">Size by a part or an object</v-btn>
         <v-btn variant="tonal" @click="printing = true">Print size cards</v-btn>
       </div>
@@ -310,6 +313,7 @@ const sizes = [
         <li v-for="n in sideSays" :key="n">{{ n }}</li>
       </ul>
       <StandingDialog v-model="standing" />
+      <WiresDialog v-model="wiring" />
       <SizingDialog v-model="sizing" />
       <PrintDialog v-model="printing" title="Size cards" :make="cards">
         <p>

@@ -8,6 +8,7 @@ import { snap, type Snapped } from '../../drawing/snap'
 import { usePaper } from '../../drawing/usePaper'
 import type { Frame } from '../../drawing/useZoom'
 import { useFigure } from '../../state/figure'
+import WireLines from './WireLines.vue'
 import type { Compare, Tool } from './tools'
 import { dragged, useShapeDrag, type Grip } from './useShapeDrag'
 
@@ -291,6 +292,7 @@ const hasDetails = (part: Part) =>
           </g>
         </g>
       </template>
+      <WireLines v-if="outlined" from="front" :grip="gripSize * 0.8" />
       <line
         v-if="guides.x !== undefined"
         :x1="guides.x"

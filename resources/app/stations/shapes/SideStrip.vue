@@ -4,6 +4,7 @@ import type { Part } from '../../api/figure'
 import { path, places, round, screenPoint } from '../../drawing/geometry'
 import MmPaper from '../../drawing/MmPaper.vue'
 import { useFigure } from '../../state/figure'
+import WireLines from './WireLines.vue'
 import type { Frame } from '../../drawing/useZoom'
 
 const props = defineProps<{ frame: Frame }>()
@@ -95,6 +96,7 @@ const depthGrip = computed(() => {
       :style="{ '--wool': figure.colourOf(part.colour) }"
       @pointerdown.stop="press($event, part, 'move')"
     />
+    <WireLines from="right" :grip="view.height / 130" />
     <rect
       v-if="depthGrip"
       :x="depthGrip.x - view.height / 95"

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\DocumentResponse;
+use App\Http\Requests\Body;
+use App\Printing\PagesPdf;
+use App\Stash\Stash;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
+use Impa\Armature\ArmatureSheet;
+use Impa\Armature\Skeleton;
+use Impa\Figure\Figure;
+use Impa\Figure\Wire;
+use Impa\Print\BendingSheet;
+use Impa\Wool\Ledger;
+
+/** The wires of a figure, reckoned without saving. */
+final class ArmatureController
+{
+    public function store(Body $body): JsonResponse
+    {
+        [$figure, $ledger, $wires] = self::given($body);
+        $stock = $body->has('stock') ? array_values($body->numbers('stock')) : [];
+
+        return new JsonResponse(ArmatureSheet::of($figure, $ledger, $wires, $stock));
+    }
+
+    /** The figure with the wires that were proposed, as its own. */
+    public function lay(Body $body): DocumentResponse
+    {
+        [$figure, , $wires] = self::given($body);
+        $document = $figure->document();
+        $document->wires = array_map(static fn (Wire $w): object => (object) $w->document(), array_values($wires));
+
+        return new DocumentResponse(['document' => Figure::fromDocument($document)->document()]);
+    }
+
+    public function bend(Body $body): Response
+    {
+        [$figure, $ledger, $wires] = self::given($body);
+        $pages = BendingSheet::pages($figure, $ledger, $wires, $body->paper());
+
+        return new Response(PagesPdf::of($pages, $body->paper()), 200, ['Content-Type' => 'application/pdf']);
+    }
+
+    /** @return array{Figure, Ledger, array<string, Wire>} */
+    private static function given(Body $body): array
+    {
+        $figure = $body->figure();
+
+        return [$figure, Ledger::of($figure, Stash::densities($figure)), Skeleton::of($figure, $body->flag('all'))];
+    }
+}

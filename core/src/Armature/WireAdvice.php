@@ -1,0 +1,216 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Armature;
+
+use Impa\Figure\Figure;
+use Impa\Figure\Part;
+use Impa\Figure\Wire;
+use Impa\Material\WireMaterial;
+use Impa\Wool\Ledger;
+
+/** What a wire takes, whether it holds, and what it goes through. Immutable. */
+final readonly class WireAdvice
+{
+    /** Both free ends are turned back by so much (common practice), mm. */
+    public const FOLD_BACK_MM = 10.0;
+
+    /** A limb that sinks by more than this share of its length hangs (house choice). */
+    private const SAG_SHARE = 0.05;
+
+    /** It stays as bent while its stress is below this share of what bends it for good (house choice). */
+    private const SAFE_SHARE = 0.7;
+
+    /**
+     * @param  float  $cutMm  of each, fold-backs and loops included; a doubled one in one piece
+     * @param  float  $freeMm  the longest stretch that stands out of what holds it
+     * @param  float  $carriesG  what hangs on that stretch, its own weight left out
+     * @param  float  $sagMm  how far its end sinks, held out level
+     * @param  ?float  $adviceMm  the thinnest of its material that is sold and holds; none where none does
+     * @param  list<array{part: string, holes: list<array{float, float, float}>}>  $through  what it goes through, and where it enters
+     *     and leaves
+     */
+    private function __construct(
+        public Wire $wire,
+        public float $cutMm,
+        public float $freeMm,
+        public float $carriesG,
+        public float $sagMm,
+        public bool $staysAsBent,
+        public ?float $adviceMm,
+        public array $through,
+    ) {
+    }
+
+    public static function of(Wire $wire, Figure $figure, Ledger $ledger): self
+    {
+        $through = self::through($wire, $figure);
+        [$free, $carries] = self::load($wire, $figure, $ledger);
+        $beam = self::beam($wire, $wire->material, $wire->gaugeMm, $free, $carries);
+
+        return new self(
+            wire: $wire,
+            cutMm: self::cut($wire),
+            freeMm: $free,
+            carriesG: $carries,
+            sagMm: $beam->sagMm(),
+            staysAsBent: $beam->stressMPa() < self::SAFE_SHARE * $wire->material->yieldMPa(),
+            adviceMm: self::thinnest($wire, $free, $carries),
+            through: $through,
+        );
+    }
+
+    /** Length to cut for one of it: its course, doubled and twisted where it is, loops, and both ends turned back. */
+    public static function cut(Wire $wire): float
+    {
+        $strands = $wire->doubled ? 2 * Wire::takeUp($wire->gaugeMm) : 1.0;
+
+        return $strands * $wire->lengthMm() + M_PI * $wire->endLoopMm + 2 * self::FOLD_BACK_MM;
+    }
+
+    /** Whether it goes through any piece of a part. */
+    public static function isThrough(Wire $wire, Part $part): bool
+    {
+        foreach ($wire->courses() as $course) {
+            if (self::inside($course, $part) > 0.0) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** The thinnest that is sold and neither hangs nor bends. */
+    private static function thinnest(Wire $wire, float $freeMm, float $carriesG): ?float
+    {
+        foreach ($wire->material->soldMm() as $mm) {
+            $beam = self::beam($wire, $wire->material, $mm, $freeMm, $carriesG);
+            if (
+                $beam->sagMm() <= max(0.5, self::SAG_SHARE * $freeMm) &&
+                $beam->stressMPa() < self::SAFE_SHARE * $wire->material->yieldMPa()
+            ) {
+                return $mm;
+            }
+        }
+
+        return null;
+    }
+
+    private static function beam(Wire $wire, WireMaterial $material, float $mm, float $freeMm, float $carriesG): Beam
+    {
+        $strands = ($wire->doubled ? 2 : 1) * $material->strands();
+        $ownG = $strands * M_PI / 4 * $mm ** 2 * $freeMm / 1000 * $material->gPerCm3();
+
+        return new Beam($freeMm, $mm, $strands, $material->youngGPa(), $ownG + $carriesG, 0.0);
+    }
+
+    /**
+     * The longest stretch of limb that it holds out, and what that weighs: all parts that it goes along for most of their length, with
+     * what is held by them.
+     *
+     * @return array{float, float} mm and g
+     */
+    private static function load(Wire $wire, Figure $figure, Ledger $ledger): array
+    {
+        $free = $carries = 0.0;
+        foreach ($figure->parts as $part) {
+            if (! $part->isJoined() || ! $part->solid->kind()->isLong() || self::inside($wire->pointsMm, $part) === 0.0) {
+                continue;
+            }
+            $length = $part->solid->size()->heightMm;
+            if ($length > $free) {
+                $held = array_filter($figure->parts, static fn (Part $p): bool => $p->joinTo === $part->key);
+                $free = $length;
+                $carries = $ledger->wool[$part->key]->finishedG()
+                    // What hangs at the end weighs more than what is spread along: its load is 8/3 times as much (Beam).
+                    + 8 / 3 * array_sum(array_map(static fn (Part $p): float => $ledger->wool[$p->key]->finishedG(), $held));
+            }
+        }
+
+        return $free > 0.0 ? [$free, $carries] : [$wire->lengthMm() / 2, 0.0];
+    }
+
+    /** @return list<array{part: string, holes: list<array{float, float, float}>}> */
+    private static function through(Wire $wire, Figure $figure): array
+    {
+        $through = [];
+        foreach ($figure->parts as $part) {
+            $holes = self::holes($wire->pointsMm, $part);
+            if ($holes !== []) {
+                $through[] = ['part' => $part->key, 'holes' => $holes];
+            }
+        }
+
+        return $through;
+    }
+
+    /**
+     * Where a course enters and leaves a part's pieces.
+     *
+     * @param  list<array{float, float, float}>  $course
+     * @return list<array{float, float, float}>
+     */
+    private static function holes(array $course, Part $part): array
+    {
+        $holes = [];
+        $before = null;
+        foreach (self::steps($course) as $point) {
+            $isIn = self::isIn($part, $point);
+            if ($before !== null && $before !== $isIn) {
+                $holes[] = $point;
+            }
+            $before = $isIn;
+        }
+
+        return $holes;
+    }
+
+    /**
+     * How much of a course lies in a part, mm.
+     *
+     * @param  list<array{float, float, float}>  $course
+     */
+    private static function inside(array $course, Part $part): float
+    {
+        return (float) count(array_filter(self::steps($course), static fn (array $p): bool => self::isIn($part, $p)));
+    }
+
+    /** @param  array{float, float, float}  $point */
+    private static function isIn(Part $part, array $point): bool
+    {
+        foreach ($part->placements() as $piece) {
+            [$x, $y, $z] = $piece->own($point[0] - $piece->at[0], $point[1] - $piece->at[1], $point[2] - $piece->at[2]);
+            if (abs($z) <= $part->solid->frontMm($x, $y)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * Places a mm apart along a course, more or less.
+     *
+     * @param  list<array{float, float, float}>  $course
+     * @return list<array{float, float, float}>
+     */
+    private static function steps(array $course): array
+    {
+        $steps = array_slice($course, 0, 1);
+        for ($i = 1, $n = count($course); $i < $n; $i++) {
+            [$a, $b] = [$course[$i - 1], $course[$i]];
+            $count = max(1, min(200, (int) ceil(sqrt(($b[0] - $a[0]) ** 2 + ($b[1] - $a[1]) ** 2 + ($b[2] - $a[2]) ** 2))));
+            for ($k = 1; $k <= $count; $k++) {
+                $share = $k / $count;
+                $steps[] = [
+                    $a[0] + $share * ($b[0] - $a[0]),
+                    $a[1] + $share * ($b[1] - $a[1]),
+                    $a[2] + $share * ($b[2] - $a[2]),
+                ];
+            }
+        }
+
+        return $steps;
+    }
+}

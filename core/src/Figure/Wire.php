@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Figure;
+
+use Impa\Material\WireMaterial;
+
+/** A wire of the figure, by its course in the figure's frame. Immutable. */
+final readonly class Wire
+{
+    /** A wire as thick as most, where the document does not say, mm. */
+    public const USUAL_MM = 1.0;
+
+    /** Of a doubled wire its two strands are twisted so often on a mm (house choice: once in seven). */
+    public const TWISTS_PER_MM = 0.15;
+
+    /**
+     * @param  list<array{float, float, float}>  $pointsMm  two at least, from end to end
+     * @param  float  $endLoopMm  across a loop at its last point, a hand or a paw; 0 for none
+     * @param  string  $wrapped  key of the colour that is wound round it, or empty
+     * @param  bool  $mirror  whether there is a second one at -x
+     */
+    public function __construct(
+        public string $key,
+        public string $name,
+        public WireMaterial $material,
+        public float $gaugeMm,
+        public array $pointsMm,
+        public bool $doubled = false,
+        public float $endLoopMm = 0.0,
+        public string $wrapped = '',
+        public bool $mirror = false,
+    ) {
+    }
+
+    public function count(): int
+    {
+        return $this->mirror ? 2 : 1;
+    }
+
+    /** From end to end along its course, without loops and fold-backs. */
+    public function lengthMm(): float
+    {
+        $length = 0.0;
+        for ($i = 1, $n = count($this->pointsMm); $i < $n; $i++) {
+            [$a, $b] = [$this->pointsMm[$i - 1], $this->pointsMm[$i]];
+            $length += sqrt(($b[0] - $a[0]) ** 2 + ($b[1] - $a[1]) ** 2 + ($b[2] - $a[2]) ** 2);
+        }
+
+        return $length;
+    }
+
+    /** How many strands lie side by side. */
+    public function strands(): int
+    {
+        return ($this->doubled ? 2 : 1) * $this->material->strands();
+    }
+
+    /**
+     * How much longer a strand of a doubled wire is than the wire: a helix that climbs 1 / twists at each turn, about half its own
+     * thickness from the middle.
+     */
+    public static function takeUp(float $gaugeMm, float $twistsPerMm = self::TWISTS_PER_MM): float
+    {
+        return sqrt(1 + (M_PI * $gaugeMm * $twistsPerMm) ** 2);
+    }
+
+    /** Grams of one of it along its course. */
+    public function massG(): float
+    {
+        $areaMm2 = M_PI / 4 * $this->gaugeMm ** 2;
+        $strandMm = $this->lengthMm() * ($this->doubled ? self::takeUp($this->gaugeMm) : 1.0);
+
+        return $this->strands() * $areaMm2 * $strandMm / 1000 * $this->material->gPerCm3();
+    }
+
+    /** @return array{float, float, float} the middle of its mass */
+    public function middleMm(): array
+    {
+        $sum = [0.0, 0.0, 0.0];
+        $whole = 0.0;
+        for ($i = 1, $n = count($this->pointsMm); $i < $n; $i++) {
+            [$a, $b] = [$this->pointsMm[$i - 1], $this->pointsMm[$i]];
+            $length = sqrt(($b[0] - $a[0]) ** 2 + ($b[1] - $a[1]) ** 2 + ($b[2] - $a[2]) ** 2);
+            $whole += $length;
+            foreach ([0, 1, 2] as $axis) {
+                $sum[$axis] += $length * ($a[$axis] + $b[$axis]) / 2;
+            }
+        }
+
+        return $whole > 0.0 ? [$sum[0] / $whole, $sum[1] / $whole, $sum[2] / $whole] : ($this->pointsMm[0] ?? [0.0, 0.0, 0.0]);
+    }
+
+    /** @return non-empty-list<list<array{float, float, float}>> its course, and its twin's */
+    public function courses(): array
+    {
+        $twin = array_map(static fn (array $p): array => [-$p[0], $p[1], $p[2]], $this->pointsMm);
+
+        return $this->mirror ? [$this->pointsMm, $twin] : [$this->pointsMm];
+    }
+
+    /** @return array<string, mixed> as the document has it */
+    public function document(): array
+    {
+        return [
+            'key' => $this->key,
+            'name' => $this->name,
+            'material' => $this->material->value,
+            'gaugeMm' => $this->gaugeMm,
+            'pointsMm' => array_map(static fn (array $p): array => [round($p[0], 2), round($p[1], 2), round($p[2], 2)], $this->pointsMm),
+            'doubled' => $this->doubled,
+            'endLoopMm' => $this->endLoopMm,
+            'mirror' => $this->mirror,
+        ] + ($this->wrapped === '' ? [] : ['wrapped' => $this->wrapped]);
+    }
+}

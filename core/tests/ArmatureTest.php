@@ -1,0 +1,268 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Tests\Armature;
+
+use Impa\Armature\ArmatureRefused;
+use Impa\Armature\ArmatureSheet;
+use Impa\Armature\Beam;
+use Impa\Armature\CutList;
+use Impa\Armature\Gauge;
+use Impa\Armature\Skeleton;
+use Impa\Armature\WireAdvice;
+use Impa\Balance\Balance;
+use Impa\Figure\Figure;
+use Impa\Figure\FigureRefused;
+use Impa\Figure\Wire;
+use Impa\Material\Densities;
+use Impa\Material\WireMaterial;
+use Impa\Tests\Support\Figures;
+use Impa\Wool\Ledger;
+
+/** @param  list<array<string, mixed>>  $wires */
+function doll(array $wires = [], float $armMm = 6): Figure
+{
+    return Figures::read(Figures::document([
+        Figures::part('body', 'ball', 40, 50, 36, 0, 25),
+        Figures::part('arm', 'sausage', $armMm, 60, $armMm, 45, 36, 0, [
+            'name' => 'Arm',
+            'mirror' => true,
+            'turnDeg' => ['z' => -90],
+            'join' => ['to' => 'body'],
+        ]),
+    ], [], ['wires' => $wires]));
+}
+
+/** @param  list<array{float, float, float}>  $points */
+function wire(array $points, bool $doubled = false, float $loopMm = 0.0, float $gaugeMm = 1.0): Wire
+{
+    return new Wire('w', 'W', WireMaterial::Steel, $gaugeMm, $points, $doubled, $loopMm);
+}
+
+function sheet(Figure $figure, array $stock = []): array
+{
+    return ArmatureSheet::of($figure, Ledger::of($figure, Densities::house()), Skeleton::of($figure), $stock);
+}
+
+it('knows the gauges as ASTM B258 has them', function (int $awg, float $mm) {
+    // ASTM B258, Table 1, in mm; from memory.
+    expect(Gauge::mm($awg))->toEqualWithDelta($mm, 0.0006)->and(Gauge::awg($mm))->toBe($awg);
+})->with([
+    [36, 0.127], [30, 0.2546], [24, 0.5106], [22, 0.6438], [20, 0.8118],
+    [18, 1.0237], [16, 1.2908], [14, 1.6277], [10, 2.5882], [0, 8.2515],
+]);
+
+describe('a beam', function () {
+    it('sinks and is strained as the cases of handbooks have it', function () {
+        // A steel wire of 2 mm, 100 mm free, 50 g at its end. Roark, case 1a: F L^3 / (3 E I) with I = pi/4 mm4.
+        $end = new Beam(100, 2, 1, 200, 0, 50);
+        $f = 0.05 * 9.80665;
+        expect($end->sagMm())->toEqualWithDelta($f * 100 ** 3 / (3 * 200000 * M_PI / 4), 1e-9)
+            ->and($end->stressMPa())->toEqualWithDelta($f * 100 / (M_PI / 4 * 2 ** 3 / 8), 1e-9);
+        // Case 2a: w L^4 / (8 E I).
+        $even = new Beam(100, 2, 1, 200, 50, 0);
+        expect($even->sagMm())->toEqualWithDelta($f / 100 * 100 ** 4 / (8 * 200000 * M_PI / 4), 1e-9)
+            ->and($even->stressMPa())->toEqualWithDelta($end->stressMPa() / 2, 1e-9);
+    });
+
+    it('sinks as a beam of many small pieces does, bent one by one', function () {
+        // The curvature M / (E I) summed up twice along the beam.
+        [$n, $length, $g, $e, $d] = [2000, 80.0, 12.0, 69.0, 1.2];
+        $w = $g * 9.80665e-3 / $length;
+        $ei = $e * 1000 * M_PI * $d ** 4 / 64;
+        $slope = $sag = 0.0;
+        for ($i = 0; $i < $n; $i++) {
+            $left = $length * (1 - ($i + 0.5) / $n);
+            $slope += ($w * $left ** 2 / 2) / $ei * $length / $n;
+            $sag += $slope * $length / $n;
+        }
+        expect((new Beam($length, $d, 1, $e, $g, 0))->sagMm())->toEqualWithDelta($sag, $sag * 0.001);
+    });
+
+    it('is sixteen times as stiff twice as thick, and twice as stiff of two strands', function () {
+        $sag = static fn (float $d, int $strands): float => (new Beam(60, $d, $strands, 117, 5, 3))->sagMm();
+        expect($sag(1, 1) / $sag(2, 1))->toEqualWithDelta(16, 1e-9)->and($sag(1, 1) / $sag(1, 2))->toEqualWithDelta(2, 1e-9);
+    });
+});
+
+describe('what to cut', function () {
+    it('is the course, both ends turned back, and its loop', function () {
+        // 30 along and 40 up: 70; 20 turned back; a loop of 12 across.
+        expect(WireAdvice::cut(wire([[0, 0, 0], [30, 0, 0], [30, 40, 0]])))->toEqualWithDelta(90.0, 1e-9)
+            ->and(WireAdvice::cut(wire([[0, 0, 0], [0, 0, 50]], loopMm: 12)))->toEqualWithDelta(70 + M_PI * 12, 1e-9);
+    });
+
+    it('is twice the course for a doubled wire, and what twisting takes up: the length of a helix in closed form', function () {
+        // One turn of a helix of radius r that climbs p: sqrt((2 pi r)^2 + p^2), here r = 0.5 and p = 1 / 0.15.
+        $turn = hypot(2 * M_PI * 0.5, 1 / 0.15) * 0.15;
+        expect(Wire::takeUp(1.0))->toEqualWithDelta($turn, 1e-12)
+            ->and(WireAdvice::cut(wire([[0, 0, 0], [100, 0, 0]], true)))->toEqualWithDelta(200 * $turn + 20, 1e-9);
+        // And as a course of many small straight pieces.
+        $length = 0.0;
+        for ($i = 1; $i <= 1000; $i++) {
+            [$a, $b] = [2 * M_PI * ($i - 1) / 1000, 2 * M_PI * $i / 1000];
+            $length += sqrt((0.5 * (cos($b) - cos($a))) ** 2 + (0.5 * (sin($b) - sin($a))) ** 2 + (1 / 0.15 / 1000) ** 2);
+        }
+        expect($length * 0.15)->toEqualWithDelta($turn, 1e-5);
+    });
+
+    it('weighs what so much metal weighs', function () {
+        // 100 mm of steel, 2 mm thick: pi mm2 x 100 mm = 0.314 cm3.
+        expect(wire([[0, 0, 0], [100, 0, 0]], gaugeMm: 2)->massG())->toEqualWithDelta(M_PI / 10 * 7.85, 1e-9)
+            ->and(wire([[0, 0, 0], [100, 0, 0]], true, gaugeMm: 2)->massG())->toBeGreaterThan(2 * M_PI / 10 * 7.85)
+            ->and(wire([[0, 0, 0], [100, 0, 0], [100, 50, 0]])->middleMm())->toEqualWithDelta([200 / 3, 25 / 3, 0.0], 1e-9);
+    });
+});
+
+describe('the skeleton', function () {
+    it('runs from tip to tip through what bears both limbs, and needs two holes there', function () {
+        $wires = Skeleton::of(doll());
+        expect(array_keys($wires))->toBe(['wire-arm']);
+        $points = $wires['wire-arm']->pointsMm;
+        expect($points[0][0])->toEqualWithDelta(72.0, 0.5)
+            ->and($points[count($points) - 1][0])->toEqualWithDelta(-72.0, 0.5)
+            ->and($wires['wire-arm']->lengthMm())->toEqualWithDelta(144.0, 1.0);
+        $through = array_column(sheet(doll())['wires'][0]['through'], 'holes', 'part');
+        expect($through)->toHaveKeys(['body', 'arm'])->and($through['body'])->toHaveCount(2);
+        // At that height the body, a ball of 40 by 50, is so wide.
+        $half = 20 * sqrt(1 - ((36 - 25) / 25) ** 2);
+        expect(abs($through['body'][0][0]))->toEqualWithDelta($half, 1.2);
+    });
+
+    it('is for limbs that bend without one, or for all that are to be posed', function () {
+        expect(Skeleton::of(doll([], 12)))->toBe([])->and(Skeleton::of(doll([], 12), true))->toHaveKey('wire-arm');
+    });
+
+    it('is what the felter drew, where she drew one', function () {
+        $own = ['key' => 'tail', 'pointsMm' => [[0, 20, -10], [0, 30, -60]], 'material' => 'copper', 'gaugeMm' => 0.8, 'mirror' => false];
+        $figure = doll([$own]);
+        expect(array_keys(Skeleton::of($figure)))->toBe(['tail'])
+            ->and(Skeleton::of($figure)['tail']->material)->toBe(WireMaterial::Copper)
+            ->and(sheet($figure)['drawn'])->toBeTrue();
+    });
+
+    it('is refused where it is none, each fault with its place', function (array $wire, string $at) {
+        try {
+            doll([$wire]);
+            $pointers = [];
+        } catch (FigureRefused $refused) {
+            $pointers = array_map(static fn ($f): string => $f->pointer, $refused->faults);
+        }
+        expect(implode(' ', $pointers))->toContain($at);
+    })->with([
+        [['key' => 'w'], '/wires/0/pointsMm'],
+        [['key' => 'w', 'pointsMm' => [[0, 0, 0]]], '/wires/0/pointsMm'],
+        [['key' => 'w', 'pointsMm' => [[0, 0], [1, 1]]], '/wires/0/pointsMm/0'],
+        [['key' => 'w', 'pointsMm' => [[0, 0, 0], [1, 1, 1]], 'material' => 'gold'], '/wires/0/material'],
+        [['key' => 'w', 'pointsMm' => [[0, 0, 0], [1, 1, 1]], 'gaugeMm' => 0], '/wires/0/gaugeMm'],
+        [['key' => 'w', 'pointsMm' => [[0, 0, 0], [1, 1, 1]], 'wrapped' => 'nowhere'], '/wires/0/wrapped'],
+    ]);
+
+    it('says what holds: a thin soft wire does not, what is advised does', function () {
+        $across = [[72, 36, 0], [15, 36, 0], [-15, 36, 0], [-72, 36, 0]];
+        $thin = ['key' => 'w', 'pointsMm' => $across, 'material' => 'aluminium', 'gaugeMm' => 0.2];
+        $told = sheet(doll([$thin], 14))['wires'][0];
+        expect($told['freeMm'])->toBe(60.0)
+            ->and($told['adviceMm'])->toBeGreaterThan(0.2)
+            ->and($told['text'])->toContain(sprintf('take %.1f mm', $told['adviceMm']));
+        $better = sheet(doll([['gaugeMm' => $told['adviceMm']] + $thin], 14))['wires'][0];
+        expect($better['staysAsBent'])->toBeTrue()
+            ->and($better['sagMm'])->toBeLessThanOrEqual(3.0)
+            ->and($better['text'])->toContain('holds')
+            ->and($better['sagMm'])->toBeLessThan($told['sagMm']);
+    });
+});
+
+describe('the cut list', function () {
+    /** The least stock that is used, by trying every way of putting every piece into every bar. */
+    function leastUsed(array $pieces, array $stock): float
+    {
+        $best = INF;
+        $try = static function (int $at, array $room) use (&$try, &$best, $pieces, $stock): void {
+            if ($at === count($pieces)) {
+                $used = 0.0;
+                foreach ($stock as $i => $mm) {
+                    $used += $room[$i] < $mm ? $mm : 0.0;
+                }
+                $best = min($best, $used);
+
+                return;
+            }
+            foreach ($room as $i => $free) {
+                if ($free >= $pieces[$at] - 1e-9) {
+                    $next = $room;
+                    $next[$i] -= $pieces[$at];
+                    $try($at + 1, $next);
+                }
+            }
+        };
+        $try(0, $stock);
+
+        return $best;
+    }
+
+    it('uses the least stock there is, as found by trying every way', function () {
+        mt_srand(17);
+        foreach (range(1, 25) as $round) {
+            $pieces = array_map(static fn (): float => (float) mt_rand(40, 190), range(1, mt_rand(2, 7)));
+            $stock = array_map(static fn (): float => (float) mt_rand(200, 320), range(1, 4));
+            $least = leastUsed($pieces, $stock);
+            if ($least === INF) {
+                expect(fn () => CutList::of($pieces, $stock))->toThrow(ArmatureRefused::class);
+
+                continue;
+            }
+            $cuts = CutList::of($pieces, $stock);
+            expect(array_sum(array_column($cuts, 'stockMm')))->toEqualWithDelta($least, 1e-6);
+        }
+    });
+
+    it('cuts every piece once, out of stock that is there, and says what is left', function () {
+        mt_srand(4);
+        foreach ([5, 12, 30] as $count) {
+            $pieces = array_map(static fn (): float => (float) mt_rand(30, 280), range(1, $count));
+            $cuts = CutList::fromLengths($pieces, 300.0);
+            $cut = array_merge(...array_column($cuts, 'pieces'));
+            expect($cut)->toEqualCanonicalizing($pieces);
+            foreach ($cuts as $c) {
+                expect($c['stockMm'])->toEqualWithDelta(300.0, 1e-6)
+                    ->and($c['wasteMm'])->toEqualWithDelta(300.0 - array_sum($c['pieces']), 1e-6)
+                    ->and($c['wasteMm'])->toBeGreaterThanOrEqual(-1e-6);
+            }
+            // Within a twentieth of what no way can fall below.
+            $least = ceil(array_sum($pieces) / 300);
+            expect(count($cuts))->toBeLessThanOrEqual(max($least + 1, ceil($least * 1.05) + 1));
+        }
+    });
+
+    it('fills as few bars as the sum of the pieces asks for, where that can be', function () {
+        // Bars of 100; 361 mm of pieces ask for four at least.
+        $pieces = [45.0, 45.0, 45.0, 36.0, 36.0, 36.0, 31.0, 31.0, 14.0, 14.0, 14.0, 14.0];
+        expect(CutList::fromLengths($pieces, 100.0))->toHaveCount(4);
+    });
+
+    it('refuses what is too short, and says how much is missing', function () {
+        expect(fn () => CutList::of([350.0], [300.0, 300.0]))->toThrow(ArmatureRefused::class, 'one 50 mm longer')
+            ->and(fn () => CutList::of([200.0, 200.0], [300.0]))->toThrow(ArmatureRefused::class, 'get one more')
+            ->and(fn () => CutList::of([10.0], []))->toThrow(ArmatureRefused::class)
+            ->and(CutList::of([], [300.0]))->toBe([]);
+    });
+});
+
+it('weighs wires, beads and eyes with the figure, where they are', function () {
+    $bare = Balance::of(Ledger::of(doll(), Densities::house()));
+    $own = ['key' => 'w', 'pointsMm' => [[0, 90, 0], [0, 100, 0]], 'material' => 'steel', 'gaugeMm' => 3];
+    $wired = Balance::of(Ledger::of(doll([$own]), Densities::house()));
+    $g = M_PI / 4 * 9 * 10 / 1000 * 7.85;
+    expect($wired->massG - $bare->massG)->toEqualWithDelta($g, 1e-9)
+        ->and($wired->centreMm[1])->toEqualWithDelta(($bare->massG * $bare->centreMm[1] + $g * 95) / ($bare->massG + $g), 1e-9);
+    $beaded = static fn (array $detail): Figure => Figures::read(Figures::document(
+        [Figures::part('head', 'ball', 40, 40, 40, 0, 20)],
+        [$detail + ['key' => 'eye', 'on' => 'head', 'widthMm' => 6, 'heightMm' => 6, 'xMm' => 8, 'mirror' => true, 'colour' => 'black']],
+    ));
+    $of = static fn (Figure $f): float => Balance::of(Ledger::of($f, Densities::house()))->massG;
+    // Two balls of glass of 6 mm, less the wool of two felted eyes.
+    $bead = 2 * M_PI / 6 * 0.6 ** 3 * 2.5;
+    expect($of($beaded(['kind' => 'bead'])) - $of($beaded(['kind' => 'disc', 'method' => 'stitch'])))->toBeGreaterThan($bead * 0.9);
+});
