@@ -64,6 +64,7 @@ Route::prefix('api')->whereNumber(['figure', 'picture', 'wool', 'swatch'])->grou
     Route::get('pictures/by-hash/{hash}', [PictureController::class, 'byHash'])->where('hash', '[0-9a-f]{64}');
     Route::post('recut', [RecutController::class, 'store']);
     Route::post('balance', [BalanceController::class, 'store']);
+    Route::post('balance/try', [BalanceController::class, 'tried']);
     Route::post('armature', [ArmatureController::class, 'store']);
     Route::post('armature/lay', [ArmatureController::class, 'lay']);
     Route::post('armature/bend', [ArmatureController::class, 'bend']);

@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace Impa\Tests\Rose;
 
 use Impa\Balance\Balance;
+use Impa\Balance\BalanceRefused;
 use Impa\Balance\Cure;
 use Impa\Balance\Cures;
+use Impa\Build\Step;
 use Impa\Geometry\Box;
 use Impa\Material\Densities;
 use Impa\Tests\Support\Figures;
+use Impa\Tests\Support\Works;
 use Impa\Wool\Ledger;
 
 /** @param  list<array<string, mixed>>  $parts */
@@ -128,6 +131,34 @@ describe('cures', function () {
             ->and($cures['weight']->text)->toContain('at the back')
             ->and($cures['weight']->amount)->toBeLessThan($ahead->weightLowG());
     });
+});
+
+it('makes the figure stand as firmly as each cure says, when it is tried, and leaves all else as it was', function () {
+    foreach ([topHeavy(2, 7), topHeavy(0, -6), topHeavy(0, 0, 6)] as $parts) {
+        $balance = balance($parts);
+        expect(Cures::of($balance))->not->toBe([]);
+        foreach (Cures::of($balance) as $cure) {
+            $cured = Cures::tried($balance, $cure->kind);
+            $after = Balance::of(Ledger::of($cured, Densities::house()));
+            expect($after->tipDeg())->toEqualWithDelta($cure->tipDeg, 0.25, $cure->kind)
+                ->and($after->tipDeg())->toBeGreaterThan($balance->tipDeg())
+                ->and(array_keys($cured->parts))->toBe(array_keys($balance->figure->parts))
+                ->and($after->massG - $balance->massG)->toEqualWithDelta($cure->unit === 'g' ? $cure->amount : 0.0, 1e-6);
+        }
+    }
+    expect(fn () => Cures::tried(balance(topHeavy()), 'prayer'))->toThrow(BalanceRefused::class, '"prayer" is no cure');
+});
+
+it('hides a weight in the part where it lies, and makes the base flat before the last look', function () {
+    $balance = balance(topHeavy(0, 7));
+    $weighted = Works::of(Cures::tried($balance, 'weight'));
+    $steps = array_column(array_map(static fn (Step $s): array => [$s->key, $s], $weighted->steps), 1, 0);
+    expect($steps['weight:0']->part)->toBe('body')->and($steps['weight:0']->after)->toBe(['core:body']);
+    $keys = array_flip($weighted->keys());
+    expect($keys['weight:0'])->toBeLessThan($keys['trim']);
+    $flat = Works::of(Figures::read(Figures::document(topHeavy(), [], ['base' => ['flattenMm' => 3]])));
+    $at = array_flip($flat->keys());
+    expect($at['flatten'])->toBeLessThan($at['trim'])->and($at['hide:head'])->toBeLessThan($at['flatten']);
 });
 
 it('hangs straight from right above its weight, and askew by its topmost place', function () {

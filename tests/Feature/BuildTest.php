@@ -240,3 +240,52 @@ it('lays a step open on every device, and none that is not there', function () {
     $this->putJson("/api/figures/{$id}/present", ['step' => 'cover:nobody'])->assertStatus(422);
     $this->putJson("/api/figures/{$id}/present", ['step' => ''])->assertOk()->assertJsonPath('present', '');
 });
+
+describe('wires', function () {
+    it('are told by HTTP and console alike, by their schema, and cut from the stock at hand', function () {
+        $told = $this->postJson('/api/armature', ['document' => demoFigure('lanto'), 'all' => true, 'stock' => [300, 120]])->assertOk();
+        [$exit, $out] = impa('impa:armature', 'demo/lanto.impa.json', '--all', '--stock=300,120');
+        expect($exit)->toBe(0)->and(json_decode($out, true))->toEqual($told->json());
+        holdAgainst('armature', $out);
+        // The shorter length holds the one wire.
+        expect($told->json('cuts'))->toHaveCount(1)->and($told->json('cuts.0.stockMm'))->toEqualWithDelta(120.0, 1e-6);
+    });
+
+    it('become the figure\'s own, are bent before their limb is felted, and weigh with it', function () {
+        $own = $this->postJson('/api/armature/lay', ['document' => demoFigure('lanto'), 'all' => true])->assertOk()->json('document');
+        expect($own['wires'])->toHaveCount(1)->and($own['wires'][0]['key'])->toBe('wire-arm');
+        $steps = array_column($this->postJson('/api/build', ['document' => $own])->json('sheet.steps'), null, 'key');
+        expect($steps['cover:arm']['after'])->toContain('wire:arm')
+            ->and(implode(' ', $steps['cover:arm']['cautions']))->toContain('from the side only');
+        $g = fn (array $document): float => $this->postJson('/api/balance', ['document' => $document])->json('massG');
+        $wireG = $this->postJson('/api/armature', ['document' => $own])->json('wires.0.massG');
+        expect($g($own) - $g(demoFigure('lanto')))->toEqualWithDelta($wireG, 0.011);
+    });
+
+    it('come at true size on paper', function () {
+        $file = sys_get_temp_dir().'/impa-bend-'.bin2hex(random_bytes(4)).'.pdf';
+        expect(impa('impa:armature', 'demo/lanto.impa.json', '--all', "--bend={$file}")[0])->toBe(0);
+        exec('pdfinfo '.escapeshellarg($file), $info);
+        expect(implode("\n", $info))->toContain('A4');
+        unlink($file);
+        $pdf = $this->postJson('/api/armature/bend', ['document' => demoFigure('lanto'), 'all' => true])->assertOk();
+        expect($pdf->getContent())->toStartWith('%PDF-');
+    });
+
+    it('are refused in plain words where the stock is too short', function (string $stock, string $words) {
+        [$exit, , $error] = impa('impa:armature', 'demo/lanto.impa.json', '--all', "--stock={$stock}");
+        expect($exit)->toBe(2)->and($error)->toContain($words);
+    })->with([['50', 'longest you have is 50 mm'], ['some', '--stock: lengths'], ['300;300', '--stock: lengths']]);
+});
+
+it('tries a cure of a touchy figure with one press', function () {
+    $sheet = fn (array $document): array => $this->postJson('/api/balance', ['document' => $document])->json();
+    $before = $sheet(demoFigure('lanto'));
+    expect($before['touchy'])->toBeTrue();
+    foreach ($before['cures'] as $cure) {
+        $asked = ['document' => demoFigure('lanto'), 'kind' => $cure['kind']];
+        $after = $sheet($this->postJson('/api/balance/try', $asked)->assertOk()->json('document'));
+        expect($after['touchy'])->toBeFalse()->and($after['tipDeg'])->toEqualWithDelta($cure['tipDeg'], 0.3);
+    }
+    $this->postJson('/api/balance/try', ['document' => demoFigure('lanto'), 'kind' => 'prayer'])->assertStatus(422);
+});

@@ -9,6 +9,8 @@ use App\Http\Requests\Body;
 use App\Stash\Stash;
 use Impa\Balance\Balance;
 use Impa\Balance\BalanceSheet;
+use Impa\Balance\Cures;
+use Impa\Figure\Figure;
 use Impa\Wool\Ledger;
 
 /** How a figure stands, reckoned without saving. */
@@ -18,6 +20,17 @@ final class BalanceController
     {
         $figure = $body->figure();
 
-        return new DocumentResponse(BalanceSheet::of(Balance::of(Ledger::of($figure, Stash::densities($figure)))));
+        return new DocumentResponse(BalanceSheet::of(self::balance($figure)));
+    }
+
+    /** The figure with one of its cures. */
+    public function tried(Body $body): DocumentResponse
+    {
+        return new DocumentResponse(['document' => Cures::tried(self::balance($body->figure()), $body->text('kind'))->document()]);
+    }
+
+    private static function balance(Figure $figure): Balance
+    {
+        return Balance::of(Ledger::of($figure, Stash::densities($figure)));
     }
 }

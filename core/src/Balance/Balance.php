@@ -70,6 +70,12 @@ final readonly class Balance
                 $moment[$axis] += $wire->count() * $wire->massG() * $mm;
             }
         }
+        foreach ($figure->base->weights as ['g' => $g, 'atMm' => $at]) {
+            $mass += $g;
+            foreach ($at as $axis => $mm) {
+                $moment[$axis] += $g * $mm;
+            }
+        }
         foreach ($figure->parts as $key => $part) {
             $g = $ledger->wool[$key]->finishedG() + ($onPart[$key] ?? 0.0);
             $middle = $ledger->wool[$key]->middleOfMass();

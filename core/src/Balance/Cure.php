@@ -12,6 +12,8 @@ final readonly class Cure
      * @param  float  $amount  the least that is enough
      * @param  string  $unit  mm or g
      * @param  float  $tipDeg  at which lean it tips then
+     * @param  list<string>  $parts  keys of the parts that are moved
+     * @param  array{float, float, float}  $mm  by how much they are moved, or where weight is hidden
      * @param  string  $text  in words, as it would be said after "to stand firmly: "
      */
     public function __construct(
@@ -20,6 +22,8 @@ final readonly class Cure
         public string $unit,
         public float $tipDeg,
         public string $text,
+        public array $parts = [],
+        public array $mm = [0.0, 0.0, 0.0],
     ) {
     }
 }

@@ -7,6 +7,7 @@ namespace Impa\Balance;
 use Impa\Figure\Draft;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
+use stdClass;
 
 /**
  * What makes a top-heavy figure stand firmly, each with the least amount that is enough: a flatter base, weight low on the far side,
@@ -45,6 +46,56 @@ final class Cures
         );
     }
 
+    /**
+     * The figure with one of these cures.
+     *
+     * @throws BalanceRefused if it needs none, or that one is not enough
+     */
+    public static function tried(Balance $balance, string $kind): Figure
+    {
+        foreach (self::of($balance) as $cure) {
+            if ($cure->kind === $kind) {
+                return self::done($balance->figure, $cure);
+            }
+        }
+        throw BalanceRefused::noSuchCure($kind);
+    }
+
+    private static function done(Figure $figure, Cure $cure): Figure
+    {
+        $document = $figure->document();
+        $base = ($document->base ?? null) instanceof stdClass ? $document->base : new stdClass;
+        if ($cure->kind === 'flatten') {
+            $base->flattenMm = $cure->amount;
+        } elseif ($cure->parts === []) {
+            $weights = is_array($base->weights ?? null) ? $base->weights : [];
+            $base->weights = [...$weights, (object) ['g' => $cure->amount, 'atMm' => $cure->mm]];
+        }
+        if ((array) $base !== []) {
+            $document->base = $base;
+        }
+        $draft = Draft::of(Figure::fromDocument($document));
+        foreach ($cure->parts as $key) {
+            $at = $draft->part($key)->at;
+            [$at->xMm, $at->yMm, $at->zMm] = [$at->xMm + $cure->mm[0], $at->yMm + $cure->mm[1], ($at->zMm ?? 0) + $cure->mm[2]];
+        }
+
+        return Figure::fromDocument($draft->whole());
+    }
+
+    /** @return list<string> a part and all that is joined to it, near and far */
+    private function carried(string $key): array
+    {
+        $carried = [$key];
+        foreach ($this->figure->parts as $other => $part) {
+            if ($part->joinTo === $key && (string) $other !== $key) {
+                array_push($carried, ...$this->carried((string) $other));
+            }
+        }
+
+        return $carried;
+    }
+
     private function flatten(): ?Cure
     {
         $mm = $this->balance->flattenMm();
@@ -70,6 +121,7 @@ final class Cures
                     'g',
                     $this->balance->tipWithDeg($g, $at, Balance::LOW_MM),
                     sprintf('hide %.0f g more low %s', max(1.0, $g), $where),
+                    mm: [$at[0], $this->balance->footprint->tableMm + Balance::LOW_MM, $at[1]],
                 );
             }
         }
@@ -91,6 +143,7 @@ final class Cures
                         'g',
                         $tipDeg,
                         sprintf('hide %s of %.0f g in the foot, %s', $what, self::WASHER_G, $where),
+                        mm: [$at[0], $this->balance->footprint->tableMm + self::WASHER_MM, $at[1]],
                     );
                 }
             }
@@ -134,6 +187,8 @@ final class Cures
                     'mm',
                     $tipDeg,
                     sprintf('set the %s %.1f mm farther %s', lcfirst($this->figure->parts[$heaviest]->name), $mm, $where),
+                    $this->carried($heaviest),
+                    $axis === 2 ? [0.0, 0.0, $way * $mm] : [$way * $mm, 0.0, 0.0],
                 );
             }
         }
@@ -163,7 +218,15 @@ final class Cures
             [$low, $high] = $apart($mm) >= Balance::TOUCHY_DEG ? [$low, $mm] : [$mm + 1, $high];
         }
 
-        return new Cure('feet', $low, 'mm', $apart($low), sprintf('set the feet %d mm farther apart', $low));
+        return new Cure(
+            'feet',
+            $low,
+            'mm',
+            $apart($low),
+            sprintf('set the feet %d mm farther apart', $low),
+            array_map(strval(...), $feet),
+            [$low / 2, 0.0, 0.0],
+        );
     }
 
     private function isOnTable(Part $part): bool

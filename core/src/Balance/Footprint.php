@@ -25,7 +25,7 @@ final readonly class Footprint
     ) {
     }
 
-    /** The footprint of a figure whose lowest parts give way by FLATTENING_MM. */
+    /** The footprint of a figure whose lowest parts give way by FLATTENING_MM, or are made flat by more. */
     public static function of(Figure $figure): self
     {
         $pieces = self::pieces($figure);
@@ -36,7 +36,9 @@ final readonly class Footprint
             }
         }
 
-        return (new self($pieces, [], is_infinite($lowest) ? 0.0 : $lowest))->flattened(self::FLATTENING_MM);
+        return (new self($pieces, [], is_infinite($lowest) ? 0.0 : $lowest))->flattened(
+            max(self::FLATTENING_MM, $figure->base->flattenMm),
+        );
     }
 
     /** The most that is ever flattened, on a figure so tall, in mm (house choice). */

@@ -20,6 +20,8 @@ final class Hints
             StepKind::Portion => 'Equal heaps lie side by side, each with the name of its part.',
             StepKind::Wire => 'Both ends are turned back and covered; nothing scratches.',
             StepKind::Core => 'It springs back when you press it, and is a little smaller than it will be.',
+            StepKind::Weight => 'It does not rattle, and cannot be felt from outside.',
+            StepKind::Flatten => 'It stands by itself, and a light push does not tip it.',
             StepKind::Loop => 'The loop stands up by itself, and gives nowhere when you pull.',
             StepKind::Cover => 'No core shows, even where you bend it; held against its neighbour it fits.',
             StepKind::Felt => 'It is even all round, and firm enough that a finger leaves no dent.',
@@ -83,6 +85,9 @@ final class Hints
         }
         if ($step->kind === StepKind::Wire || $joinBy === JoinBy::Wire || ($step->needle !== null && self::hasWire($figure, $step->part))) {
             $cautions[] = 'Turn wire ends in and cover them; near wire stab from the side only.';
+        }
+        if ($step->kind === StepKind::Weight) {
+            $cautions[] = 'Needles break on metal: cover it well, and stab beside it.';
         }
         if ($joinBy === JoinBy::Slit && $step->kind === StepKind::Slit) {
             $cautions[] = 'Cut away from your fingers, and put the scissors down before you go on.';

@@ -36,11 +36,11 @@ final class Ranks
             StepKind::Portion => 0,
             StepKind::Wire => 5,
             StepKind::Core => 10,
-            StepKind::Loop, StepKind::Cover, StepKind::Felt, StepKind::Compare => self::PIECES,
+            StepKind::Weight, StepKind::Loop, StepKind::Cover, StepKind::Felt, StepKind::Compare => self::PIECES,
             StepKind::Covering => $figure->parts[$step->part]->covering->way->replacesCover() ? self::PIECES : 80,
             StepKind::Mark, StepKind::Detail => self::laying($figure, $step->part, $face),
             StepKind::Slit, StepKind::Join, StepKind::Hide => self::joining($figure, $step->part, $face),
-            StepKind::Trim => 90,
+            StepKind::Flatten, StepKind::Trim => 90,
             StepKind::Inspect => 100,
         };
     }

@@ -10,6 +10,7 @@ enum StepKind: string
     case Portion = 'portion';
     case Wire = 'wire';
     case Core = 'core';
+    case Weight = 'weight';
     case Loop = 'loop';
     case Cover = 'cover';
     case Felt = 'felt';
@@ -20,6 +21,7 @@ enum StepKind: string
     case Join = 'join';
     case Hide = 'hide';
     case Covering = 'covering';
+    case Flatten = 'flatten';
     case Trim = 'trim';
     case Inspect = 'inspect';
 

@@ -60,7 +60,7 @@ final readonly class Steps
                 ...$steps->layingOn($part),
             );
         }
-        array_push($all, ...$steps->loop());
+        array_push($all, ...$steps->loop(), ...$steps->weights());
         foreach (LayingOrder::of($figure, array_values($figure->details)) as $detail) {
             $all[] = $steps->detail($detail);
         }
@@ -254,6 +254,41 @@ final readonly class Steps
         ];
     }
 
+    /** @return list<Step> one for each weight that is hidden, in the part where it lies, while only that one's inside is there */
+    private function weights(): array
+    {
+        $steps = [];
+        foreach ($this->figure->base->weights as $i => $weight) {
+            $part = $this->figure->parts[$this->holding($weight['atMm'])];
+            $hasCore = $this->ledger->wool[$part->key]->coreMaterial() !== CoreMaterial::None;
+            $steps[] = new Step(
+                key: 'weight:'.$i,
+                kind: StepKind::Weight,
+                title: sprintf('Hide %.0f g in %s', max(1.0, $weight['g']), self::low($part->name)),
+                part: $part->key,
+                after: [($hasCore ? 'core:' : 'cover:').$part->key],
+                minutes: $this->pace->weight,
+                text: Words::WEIGHT,
+            );
+        }
+
+        return $steps;
+    }
+
+    /** @param  array{float, float, float}  $at */
+    private function holding(array $at): string
+    {
+        $nearest = ['', INF];
+        foreach ($this->figure->parts as $key => $part) {
+            foreach ($part->placements() as $piece) {
+                $far = ($at[0] - $piece->at[0]) ** 2 + ($at[1] - $piece->at[1]) ** 2 + ($at[2] - $piece->at[2]) ** 2;
+                $nearest = $far < $nearest[1] ? [(string) $key, $far] : $nearest;
+            }
+        }
+
+        return $nearest[0];
+    }
+
     /**
      * Loops, tufts, locks and hair come last on a part: when its face is made and its seams can be hidden under them.
      *
@@ -392,12 +427,27 @@ final readonly class Steps
         $needed = array_merge(...array_map(static fn (Step $s): array => $s->after, $all));
         $last = array_values(array_diff(array_map(static fn (Step $s): string => $s->key, $all), $needed));
 
+        $flat = $this->figure->base->flattenMm <= 0.0
+            ? []
+            : [
+                new Step(
+                    key: 'flatten',
+                    kind: StepKind::Flatten,
+                    title: sprintf('Flatten the base by %.0f mm', $this->figure->base->flattenMm),
+                    after: $last,
+                    minutes: $this->pace->flatten,
+                    needle: Needle::bulk(1, 2 * $this->figure->base->flattenMm)->from($this->needles),
+                    text: Words::FLATTEN,
+                ),
+            ];
+
         return [
+            ...$flat,
             new Step(
                 key: 'trim',
                 kind: StepKind::Trim,
                 title: 'Trim and smooth',
-                after: $last,
+                after: $flat === [] ? $last : ['flatten'],
                 minutes: $this->pace->trim,
                 needle: Needle::surface()->from($this->needles),
                 text: Words::TRIM,

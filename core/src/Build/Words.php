@@ -41,6 +41,14 @@ final class Words
     public const LOOP =
         'Thread the loop through with a long needle, and knot it inside. Pull at it: it carries the whole figure.';
 
+    public const WEIGHT =
+        'Wrap it in a thin layer of wool, so that it cannot rattle or show. '.
+        'Felt it in at its place, and never stab onto it.';
+
+    public const FLATTEN =
+        'Press it onto the table, and stab the rim of the base up from below. '.
+        'Set it down again and again, until it leans to no side.';
+
     public const SLIT =
         'Snip the slit where it is to sit, no longer than the piece is wide. '.
         'Make it shallow: it can be cut deeper, never shallower.';

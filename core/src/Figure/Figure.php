@@ -22,6 +22,7 @@ final readonly class Figure
      * @param  array<string, Part>  $parts  by key
      * @param  array<string, Detail>  $details  by key
      * @param  array<string, Wire>  $wires  by key
+     * @param  Base  $base  what was done to it so that it stands
      * @param  list<Pull>  $pulls  what the felter chose about the order of the work
      * @param  ?Picture  $picture  none where the figure was made without a drawing
      */
@@ -35,6 +36,7 @@ final readonly class Figure
         public array $parts,
         public array $details,
         public array $wires,
+        public Base $base,
         public array $pulls,
         public ?Picture $picture,
     ) {
@@ -79,6 +81,7 @@ final readonly class Figure
                 parts: $reader->parts(),
                 details: $reader->details(),
                 wires: $reader->wires(),
+                base: $reader->base(),
                 pulls: $reader->pulls(),
                 picture: $reader->picture(),
             );
@@ -100,6 +103,7 @@ final readonly class Figure
             parts: array_intersect_key($this->parts, [$key => true]),
             details: array_filter($this->details, static fn (Detail $d): bool => $d->on === $key),
             wires: [],
+            base: new Base,
             pulls: [],
             picture: null,
         );

@@ -178,6 +178,18 @@ final readonly class FigureReader
         return $details;
     }
 
+    public function base(): Base
+    {
+        $said = self::object($this->document, 'base');
+        $weights = [];
+        foreach (self::members($said, 'weights') as $weight) {
+            [$x, $y, $z] = array_pad(self::numbers($weight, 'atMm'), 3, 0.0);
+            $weights[] = ['g' => self::number($weight, 'g'), 'atMm' => [$x, $y, $z]];
+        }
+
+        return new Base(self::number($said, 'flattenMm'), $weights);
+    }
+
     /** @return array<string, Wire> */
     public function wires(): array
     {

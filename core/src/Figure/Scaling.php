@@ -21,6 +21,8 @@ final class Scaling
                 self::grow($member, $factor);
             }
         }
+        // What is hidden in the base is moved, not made heavier: grams are chosen anew.
+        self::grow($document->base ?? null, $factor);
         foreach (['picture', 'sidePicture'] as $picture) {
             if (($document->{$picture} ?? null) instanceof stdClass) {
                 $document->{$picture}->mmPerPx = self::number($document->{$picture}->mmPerPx ?? 1) * $factor;
@@ -40,6 +42,8 @@ final class Scaling
             $name = (string) $name;
             if ($value instanceof stdClass) {
                 self::grow($value, $factor);
+            } elseif ($name === 'weights' && is_array($value)) {
+                array_map(static fn (mixed $w) => self::grow($w, $factor), $value);
             } elseif (str_ends_with($name, 'Mm') && ! in_array($name, self::KEPT, true)) {
                 $member->{$name} = self::times($value, $factor);
             }

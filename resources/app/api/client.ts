@@ -248,6 +248,7 @@ export const api = {
   match: (document: Figure) => file('render', { document, match: true }),
   sizeCards: (document: Figure, as: 'pdf' | 'svg', paper: 'a4' | 'letter') =>
     file('size-cards', { document, as, paper }),
+  tryCure: (document: Figure, kind: string) => ask<Pulled>('POST', 'balance/try', { document, kind }),
   armature: (document: Figure, all: boolean, stock?: number[]) =>
     ask<Armature>('POST', 'armature', { document, all, stock }),
   layWires: (document: Figure, all: boolean) => ask<Pulled>('POST', 'armature/lay', { document, all }),

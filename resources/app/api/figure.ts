@@ -36,6 +36,1953 @@ export interface Figure {
     [k: string]: unknown
   }
   /**
+   * what was done to it so that it stands
+   */
+  base?: {
+    /**
+     * so much of its lowest parts lies flat on the table
+     */
+    flattenMm?: number
+    /**
+     * hidden in it
+     *
+     * @maxItems 20
+     */
+    weights?:
+      | []
+      | [
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          }
+        ]
+      | [
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          }
+        ]
+      | [
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          }
+        ]
+      | [
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          }
+        ]
+      | [
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          }
+        ]
+      | [
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          }
+        ]
+      | [
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          }
+        ]
+      | [
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          }
+        ]
+      | [
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          }
+        ]
+      | [
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          }
+        ]
+      | [
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          }
+        ]
+      | [
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          }
+        ]
+      | [
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          }
+        ]
+      | [
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          }
+        ]
+      | [
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          }
+        ]
+      | [
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          }
+        ]
+      | [
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          }
+        ]
+      | [
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          }
+        ]
+      | [
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          }
+        ]
+      | [
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          },
+          {
+            g: number
+            /**
+             * @minItems 3
+             * @maxItems 3
+             */
+            atMm: [number, number, number]
+            [k: string]: unknown
+          }
+        ]
+    [k: string]: unknown
+  }
+  /**
    * what the felter chose about the order of the work
    */
   work?: {

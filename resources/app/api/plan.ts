@@ -87,6 +87,7 @@ export interface Step {
     | 'portion'
     | 'wire'
     | 'core'
+    | 'weight'
     | 'loop'
     | 'cover'
     | 'felt'
@@ -97,6 +98,7 @@ export interface Step {
     | 'join'
     | 'hide'
     | 'covering'
+    | 'flatten'
     | 'trim'
     | 'inspect'
   part: string

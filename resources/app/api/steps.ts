@@ -16,6 +16,7 @@ export interface WorkStep {
     | 'portion'
     | 'wire'
     | 'core'
+    | 'weight'
     | 'loop'
     | 'cover'
     | 'felt'
@@ -26,6 +27,7 @@ export interface WorkStep {
     | 'join'
     | 'hide'
     | 'covering'
+    | 'flatten'
     | 'trim'
     | 'inspect'
   title: string

@@ -50,6 +50,7 @@ const TINTS: Record<string, string> = {
   wire: 'thread',
   core: 'thread',
   loop: 'thread',
+  weight: 'thread',
   cover: 'secondary',
   felt: 'secondary',
   covering: 'secondary',
@@ -59,6 +60,7 @@ const TINTS: Record<string, string> = {
   slit: 'primary',
   join: 'primary',
   hide: 'primary',
+  flatten: 'success',
   trim: 'success',
   inspect: 'success',
 }

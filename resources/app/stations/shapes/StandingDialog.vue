@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, shallowRef } from 'vue'
+import type { BalanceSheet } from '../../api/balance'
 import { api } from '../../api/client'
 import { useAnswer } from '../../api/useAnswer'
 import { useFigure } from '../../state/figure'
@@ -14,6 +15,17 @@ const { answer: sheet, trouble } = useAnswer([show, () => figure.document], () =
   show.value && figure.document ? api.balance(figure.document) : null,
 )
 
+/** The rose as it was before the cure that was tried last. */
+const before = shallowRef<BalanceSheet['rose'] | null>(null)
+async function cure(kind: string): Promise<void> {
+  const was = sheet.value?.rose ?? null
+  if (await figure.edit((now) => api.tryCure(now, kind))) before.value = was
+}
+function takeBack(): void {
+  before.value = null
+  figure.undo()
+}
+
 /** Leans beyond that are drawn at the picture's rim. */
 const MOST_DEG = 25
 const radius = (deg: number) => (Math.max(0, Math.min(MOST_DEG, deg)) / MOST_DEG) * 90
@@ -25,14 +37,14 @@ const sides = [
 ]
 
 /** As seen from above by who stands before it: the front is at the bottom. */
-const rose = computed(() =>
-  (sheet.value?.rose ?? [])
+const rose = computed(() => petals(sheet.value?.rose ?? []))
+const petals = (sides: BalanceSheet['rose']) =>
+  sides
     .map(({ towardsDeg, tipDeg }) => {
       const turn = (towardsDeg * Math.PI) / 180
       return `${(radius(tipDeg) * Math.cos(turn)).toFixed(1)},${(radius(tipDeg) * Math.sin(turn)).toFixed(1)}`
     })
-    .join(' '),
-)
+    .join(' ')
 const state = computed(() => {
   const s = sheet.value
   if (!s) return ''
@@ -62,6 +74,7 @@ const hangs = computed(() => {
             <circle r="90" class="rim" />
             <circle :r="radius(sheet.limitsDeg.touchy)" class="touchy" />
             <circle :r="radius(sheet.limitsDeg.falls)" class="falls" />
+            <polygon v-if="before" :points="petals(before)" class="before" />
             <polygon :points="rose" class="leans" />
             <circle r="2.4" class="middle" />
             <text v-for="s in sides" :key="s.word" :x="s.x" :y="s.y">{{ s.word }}</text>
@@ -70,6 +83,7 @@ const hangs = computed(() => {
             <p>
               <b>{{ state }}</b>
             </p>
+            <p v-if="before" class="quiet" role="status">The dashed line is how it was before.</p>
             <p class="quiet">
               The farther the line is from the middle, the farther it may lean that way. Within the dark ring it falls,
               within the pale one it is touchy; the rim is {{ MOST_DEG }} degrees.
@@ -79,6 +93,9 @@ const hangs = computed(() => {
               <ul class="cures">
                 <li v-for="c in sheet.cures" :key="c.kind">
                   {{ c.text }} <span class="quiet">tips at {{ c.tipDeg.toFixed(0) }} degrees then</span>
+                  <v-btn size="small" variant="tonal" :aria-label="`Try it: ${c.text}`" @click="cure(c.kind)"
+                    >Try it</v-btn
+                  >
                 </li>
               </ul>
             </template>
@@ -92,6 +109,7 @@ const hangs = computed(() => {
         </div>
       </v-card-text>
       <v-card-actions>
+        <v-btn v-if="before" variant="tonal" @click="takeBack">As it was</v-btn>
         <v-btn @click="show = false">Close</v-btn>
       </v-card-actions>
     </v-card>
@@ -133,6 +151,11 @@ const hangs = computed(() => {
   fill-opacity: 0.18;
   stroke: rgb(var(--v-theme-info));
   stroke-width: 2;
+}
+.before {
+  fill: none;
+  stroke: rgb(var(--v-theme-quiet));
+  stroke-dasharray: 4 3;
 }
 .middle {
   fill: rgb(var(--v-theme-on-surface));
