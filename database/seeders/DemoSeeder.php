@@ -13,10 +13,10 @@ use Illuminate\Database\Seeder;
 use Impa\Figure\Figure as FigureDocument;
 use Impa\Stash\Reserve;
 
-/** The demo: three made-up figures with their drawings, and a small stash. Lays out only what is not there. */
+/** The demo: three made-up figures with their drawings, one without, and a small stash. Lays out only what is not there. */
 final class DemoSeeder extends Seeder
 {
-    private const FIGURES = ['lanto', 'sorrel', 'bobbin'];
+    private const FIGURES = ['wick', 'lanto', 'sorrel', 'bobbin'];
 
     public function run(): void
     {
@@ -29,10 +29,11 @@ final class DemoSeeder extends Seeder
     private function lay(): void
     {
         foreach (self::FIGURES as $name) {
-            $picture = Picture::keep((string) file_get_contents(base_path("demo/{$name}.png")));
+            $file = base_path("demo/{$name}.png");
+            $picture = is_file($file) ? Picture::keep((string) file_get_contents($file)) : null;
             $figure = Figure::lay(
                 FigureDocument::fromJson((string) file_get_contents(base_path("demo/{$name}.impa.json"))),
-                $picture->id,
+                $picture?->id,
                 isDemo: true,
             );
             if ($name === 'bobbin') {

@@ -106,7 +106,11 @@ function read(): void {
 }
 watch(
   () => step.value?.key,
-  () => wishes.readsAloud && read(),
+  (key) => {
+    if (wishes.readsAloud) read()
+    // Whatever brought another step here, a school or another device: the clock is at what is shown.
+    if (key && clock.running.value) clock.begin(key)
+  },
 )
 watch(
   () => (step.value && clock.running.value ? clock.minutesAt(step.value.key) : 0),
