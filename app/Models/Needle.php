@@ -8,32 +8,57 @@ use Illuminate\Database\Eloquent\Model;
 use Impa\Face\Needles;
 
 /**
- * A gauge of needle that is at hand.
+ * Needles of one gauge and kind in the box.
  *
  * @property int $gauge
+ * @property string $kind
+ * @property int $left
  */
 final class Needle extends Model
 {
+    /** Of one gauge and kind nobody has more. */
+    public const MOST = 999;
+
     public $timestamps = false;
 
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['gauge' => 'integer'];
+    protected $casts = ['gauge' => 'integer', 'left' => 'integer'];
 
-    /** @return list<int> coarse to fine; none where that was never said */
+    /** @return list<int> that felt, coarse to fine; none where that was never said */
     public static function gauges(): array
     {
         $gauges = [];
-        foreach (self::query()->orderBy('gauge')->get() as $needle) {
+        // A reverse needle pulls fibres out: nothing is felted with it.
+        foreach (self::query()->where('left', '>', 0)->where('kind', '!=', 'reverse')->orderBy('gauge')->get() as $needle) {
             $gauges[] = $needle->gauge;
         }
 
-        return $gauges;
+        return array_values(array_unique($gauges));
     }
 
     public static function atHand(): Needles
     {
         return Needles::of(self::gauges());
+    }
+
+    /** One of a gauge broke: one less is left of the kind of which there are most. Nothing where none is known of. */
+    public static function broke(int $gauge): void
+    {
+        $most = self::query()->where('gauge', $gauge)->where('kind', '!=', 'reverse')->max('left');
+        $kind = self::query()->where('gauge', $gauge)->where('kind', '!=', 'reverse')->where('left', $most)->value('kind');
+        self::query()->where('gauge', $gauge)->where('kind', $kind)->where('left', '>', 0)->decrement('left');
+    }
+
+    /** @return list<array{gauge: int, kind: string, left: int}> */
+    public static function box(): array
+    {
+        $box = [];
+        foreach (self::query()->orderBy('gauge')->orderBy('kind')->get() as $needle) {
+            $box[] = ['gauge' => $needle->gauge, 'kind' => $needle->kind, 'left' => $needle->left];
+        }
+
+        return $box;
     }
 }

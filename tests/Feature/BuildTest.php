@@ -233,6 +233,37 @@ describe('the log', function () {
     });
 });
 
+it('counts the needles in the box, and takes one out that broke, once', function () {
+    $box = [
+        ['gauge' => 36, 'kind' => 'triangle', 'left' => 2],
+        ['gauge' => 38, 'kind' => 'star', 'left' => 1],
+        ['gauge' => 36, 'kind' => 'reverse', 'left' => 9],
+    ];
+    $told = $this->putJson('/api/needles', ['box' => $box])->assertOk();
+    expect($told->json('gauges'))->toBe([36, 38])->and($told->json('box'))->toHaveCount(3);
+    $id = lay();
+    $broke = ['uuid' => 'bbbbbbbb-1', 'kind' => 'broken', 'step' => 'core:head', 'gauge' => 38, 'at' => 1000];
+    foreach ([1, 2] as $times) {
+        $this->postJson("/api/figures/{$id}/log", $broke)->assertOk();
+    }
+    $left = array_column(array_filter($this->getJson('/api/needles')->json('box'), fn ($n) => $n['kind'] !== 'reverse'), 'left', 'gauge');
+    expect($left)->toBe([36 => 2, 38 => 0])
+        // What is gone is not advised any more.
+        ->and($this->getJson('/api/needles')->json('gauges'))->toBe([36]);
+    $needle = $this->postJson('/api/build', ['document' => demoFigure()])->json('sheet.steps.3.needle');
+    expect([$needle['gauge'], $needle['wantedGauge']])->toBe([36, 40]);
+    // Saying only gauges keeps what the box has of them.
+    expect($this->putJson('/api/needles', ['gauges' => [36, 42]])->json('box'))->toBe([
+        ['gauge' => 36, 'kind' => 'reverse', 'left' => 9],
+        ['gauge' => 36, 'kind' => 'triangle', 'left' => 2],
+        ['gauge' => 42, 'kind' => 'triangle', 'left' => 1],
+    ]);
+    foreach ([['gauge' => 7], ['kind' => 'blunt'], ['left' => -1], ['left' => 'many']] as $wrong) {
+        $this->putJson('/api/needles', ['box' => [$wrong + $box[0]]])->assertStatus(422);
+    }
+    $this->putJson('/api/needles', ['box' => [$box[0], $box[0]]])->assertStatus(422);
+});
+
 it('lays a step open on every device, and none that is not there', function () {
     $id = lay();
     $this->putJson("/api/figures/{$id}/present", ['step' => 'cover:head'])->assertOk()->assertJsonPath('present', 'cover:head');

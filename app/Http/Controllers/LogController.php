@@ -9,6 +9,7 @@ use App\Http\Requests\Body;
 use App\Models\Bout;
 use App\Models\Figure;
 use App\Models\LogEntry;
+use App\Models\Needle;
 use App\Store\Writing;
 use Illuminate\Http\JsonResponse;
 use Impa\Build\Diary;
@@ -76,14 +77,20 @@ final class LogController
         if ($grams !== null && ($grams < 0.0 || $grams > 100_000.0)) {
             throw new HttpException(422, 'A weight lies between 0 and 100 kg.');
         }
-        LogEntry::query()->firstOrCreate(['figure_id' => $figure->id, 'uuid' => $uuid], [
+        $gauge = $body->intOr('gauge', null);
+        $entry = LogEntry::query()->firstOrCreate(['figure_id' => $figure->id, 'uuid' => $uuid], [
             'kind' => $kind,
             'step' => self::step($body),
             'text' => $text,
             'grams' => $grams,
-            'gauge' => $body->intOr('gauge', null),
+            'gauge' => $gauge,
             'at' => min($body->int('at'), (int) (microtime(true) * 1000)),
         ]);
+
+        // Told twice, it broke once.
+        if ($entry->wasRecentlyCreated && $kind === 'broken' && $gauge !== null) {
+            Needle::broke($gauge);
+        }
 
         return new JsonResponse(self::diary($figure));
     }

@@ -9,31 +9,89 @@ use App\Models\Needle;
 use App\Store\Writing;
 use Illuminate\Http\JsonResponse;
 use Impa\Face\Needles;
+use stdClass;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
-/** Which needles are at hand: their gauges. */
+/** The needles at hand: their gauges, or the whole box, so many of each gauge and kind. */
 final class NeedleController
 {
     public function index(): JsonResponse
     {
         $needles = Needle::atHand();
 
-        return new JsonResponse(['gauges' => $needles->gauges, 'sold' => Needles::SOLD, 'finest' => $needles->finest()]);
+        return new JsonResponse([
+            'gauges' => $needles->gauges,
+            'sold' => Needles::SOLD,
+            'kinds' => Needles::KINDS,
+            'finest' => $needles->finest(),
+            'box' => Needle::box(),
+        ]);
     }
 
     public function update(Body $body): JsonResponse
     {
-        $gauges = array_map(intval(...), array_values($body->numbers('gauges')));
-        if (array_diff($gauges, Needles::SOLD) !== []) {
-            throw new HttpException(422, sprintf('Needles are sold in the gauges %s.', implode(', ', Needles::SOLD)));
-        }
-        Writing::together(static function () use ($gauges): void {
+        $box = $body->has('box') ? self::box($body) : self::known($body);
+        Writing::together(static function () use ($box): void {
             Needle::query()->delete();
-            foreach (array_unique($gauges) as $gauge) {
-                Needle::query()->create(['gauge' => $gauge]);
+            foreach ($box as $needle) {
+                Needle::query()->create($needle);
             }
         });
 
         return $this->index();
+    }
+
+    /**
+     * Gauges that are there; of those that the box has already, as many as it has.
+     *
+     * @return list<array{gauge: int, kind: string, left: int}>
+     */
+    private static function known(Body $body): array
+    {
+        $gauges = array_values(array_unique(array_map(intval(...), array_values($body->numbers('gauges')))));
+        if (array_diff($gauges, Needles::SOLD) !== []) {
+            throw new HttpException(422, sprintf('Needles are sold in the gauges %s.', implode(', ', Needles::SOLD)));
+        }
+        $box = array_values(array_filter(
+            Needle::box(),
+            static fn (array $n): bool => $n['kind'] === 'reverse' || (in_array($n['gauge'], $gauges, true) && $n['left'] > 0),
+        ));
+        $there = array_column(array_filter($box, static fn (array $n): bool => $n['kind'] !== 'reverse'), 'gauge');
+        foreach (array_diff($gauges, $there) as $gauge) {
+            $box[] = ['gauge' => $gauge, 'kind' => 'triangle', 'left' => 1];
+        }
+
+        return $box;
+    }
+
+    /** @return list<array{gauge: int, kind: string, left: int}> */
+    private static function box(Body $body): array
+    {
+        $box = [];
+        foreach ($body->objects('box') as $needle) {
+            $box[] = self::needle($needle);
+        }
+        if (count(array_unique(array_map(static fn (array $n): string => $n['gauge'].$n['kind'], $box))) !== count($box)) {
+            throw new HttpException(422, 'Each gauge and kind stands in the box once.');
+        }
+
+        return $box;
+    }
+
+    /** @return array{gauge: int, kind: string, left: int} */
+    private static function needle(stdClass $needle): array
+    {
+        [$gauge, $kind, $left] = [$needle->gauge ?? null, $needle->kind ?? null, $needle->left ?? null];
+        if (! is_int($gauge) || ! in_array($gauge, Needles::SOLD, true)) {
+            throw new HttpException(422, sprintf('Needles are sold in the gauges %s.', implode(', ', Needles::SOLD)));
+        }
+        if (! is_string($kind) || ! in_array($kind, Needles::KINDS, true)) {
+            throw new HttpException(422, sprintf('A needle is one of these kinds: %s.', implode(', ', Needles::KINDS)));
+        }
+        if (! is_int($left) || $left < 0 || $left > Needle::MOST) {
+            throw new HttpException(422, sprintf('Of a needle 0 to %d are left.', Needle::MOST));
+        }
+
+        return ['gauge' => $gauge, 'kind' => $kind, 'left' => $left];
     }
 }

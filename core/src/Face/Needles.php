@@ -10,6 +10,9 @@ final readonly class Needles
     /** Gauges that are sold, coarse to fine (docs/trade.md, Needles). */
     public const SOLD = [32, 36, 38, 40, 42];
 
+    /** Their cross-sections and barbs: a reverse needle pulls fibres out (docs/trade.md, Needles). */
+    public const KINDS = ['triangle', 'star', 'spiral', 'reverse'];
+
     /** How much larger than with a 42 the smallest clean spot comes out, by gauge (house priors). */
     private const COARSER = [42 => 1.0, 40 => 1.15, 38 => 1.3, 36 => 1.6, 32 => 2.2];
 

@@ -283,7 +283,13 @@ export interface Need {
 export interface NeedlesAtHand {
   gauges: number[]
   sold: number[]
+  kinds: string[]
   finest: number
+  box: {
+    gauge: number
+    kind: string
+    left: number
+  }[]
 }
 export interface NeedlesEye {
   reachMm: number

@@ -219,6 +219,7 @@ export const api = {
   copyFace: (document: Figure, part: string, from: number, fromPart: string, instead: boolean) =>
     ask<FaceCopied>('POST', 'face/copy', { document, part, from, fromPart, instead }),
   needles: () => ask<NeedlesAtHand>('GET', 'needles'),
+  keepBox: (box: NeedlesAtHand['box']) => ask<NeedlesAtHand>('PUT', 'needles', { box }),
   keepNeedles: (gauges: number[]) => ask<NeedlesAtHand>('PUT', 'needles', { gauges }),
   afar: (document: Figure, part: string, metres: number) => file('face/afar', { document, part, metres }),
   faceSheets: (document: Figure, part: string, as: 'pdf' | 'svg', paper: 'a4' | 'letter') =>

@@ -9,6 +9,7 @@ import { api } from '../../api/client'
 import DiaryDialog from './DiaryDialog.vue'
 import EveningsDialog from './EveningsDialog.vue'
 import LogFields from './LogFields.vue'
+import NeedleBox from './NeedleBox.vue'
 import OrderList from './OrderList.vue'
 import StepCard from './StepCard.vue'
 import WorkClocks from './WorkClocks.vue'
@@ -28,10 +29,10 @@ const clock = useWorkClock(() => figure.id)
 const drying = useDrying()
 const wishes = useWishes()
 useAwake(clock.running)
-const dialog = ref<'' | 'evenings' | 'diary' | 'paper'>('')
-const shows = (name: 'evenings' | 'diary' | 'paper') =>
+const dialog = ref<'' | 'evenings' | 'diary' | 'paper' | 'needles'>('')
+const shows = (name: 'evenings' | 'diary' | 'paper' | 'needles') =>
   computed({ get: () => dialog.value === name, set: (now) => (dialog.value = now ? name : '') })
-const [evenings, diary, paper] = [shows('evenings'), shows('diary'), shows('paper')]
+const [evenings, diary, paper, needles] = [shows('evenings'), shows('diary'), shows('paper'), shows('needles')]
 
 const steps = work.steps
 const isDone = (key: string) => figure.done.includes(key)
@@ -92,6 +93,12 @@ function pause(): void {
   rest.rested()
 }
 
+/** Needles that broke and whose tips were not found: such a figure is not safe. */
+const tips = computed(() => {
+  const entries = (clock.diary.value?.sittings ?? []).flatMap((s) => s.entries)
+  const count = (kind: string) => entries.filter((e) => e.kind === kind).length
+  return Math.max(0, count('broken') - count('found'))
+})
 const dries = computed(() => {
   const waits = missing.value.length ? [] : (step.value?.after ?? [])
   const until = Math.max(0, ...waits.map((key) => drying.until(figure.id, key)))
@@ -182,6 +189,9 @@ useHotkeys({
             : 'Add shapes at the Shapes station first; the steps follow from them.'
         }}
       </p>
+      <v-alert v-if="tips" type="warning" variant="tonal" role="alert" class="start">
+        Not safe yet: a needle broke, and its tip was not found. Look for it, and note it in the diary.
+      </v-alert>
       <v-btn v-if="steps.length" class="start" variant="tonal" @click="dialog = 'diary'">What it took</v-btn>
     </main>
     <aside class="beside">
@@ -198,12 +208,13 @@ useHotkeys({
         @rested="pause"
       />
       <div v-if="step" class="sheet side">
-        <LogFields :key="step.key" :step="step" @kept="clock.diary.value = $event" />
+        <LogFields :key="step.key" :step="step" @kept="((clock.diary.value = $event), work.again())" />
       </div>
       <div class="sheet side">
         <v-btn variant="tonal" @click="dialog = 'evenings'">Evenings</v-btn>
         <v-btn variant="tonal" @click="dialog = 'diary'">Diary</v-btn>
         <v-btn variant="tonal" @click="dialog = 'paper'">On paper</v-btn>
+        <v-btn variant="tonal" @click="dialog = 'needles'">Needles</v-btn>
         <v-btn variant="text" size="small" @click="wishes.showsOrder = !wishes.showsOrder"
           >{{ wishes.showsOrder ? 'Fold the order away' : 'Show the order' }} <kbd>O</kbd></v-btn
         >
@@ -219,6 +230,7 @@ useHotkeys({
     </aside>
     <EveningsDialog v-model="evenings" :steps="steps" @look="look" />
     <DiaryDialog v-model="diary" :diary="clock.diary.value" @changed="clock.diary.value = $event" />
+    <NeedleBox v-model="needles" @changed="work.again()" />
     <PrintDialog
       v-model="paper"
       title="Work sheet"

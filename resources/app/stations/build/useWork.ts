@@ -1,4 +1,4 @@
-import { computed, shallowRef } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import { api } from '../../api/client'
 import type { Figure } from '../../api/figure'
 import { useAnswer } from '../../api/useAnswer'
@@ -9,8 +9,9 @@ export function useWork() {
   const figure = useFigure()
   /** As it was before the school was changed: told along with the next question. */
   const before = shallowRef<Figure | null>(null)
+  const asked = ref(0)
   const { answer, trouble, waiting } = useAnswer(
-    [() => figure.document],
+    [() => figure.document, asked],
     () => (figure.document ? api.build(figure.document, before.value ?? undefined) : null),
     true,
   )
@@ -27,6 +28,8 @@ export function useWork() {
     trouble,
     waiting,
     changeSchool,
+    /** What the steps hang on besides the figure has changed, such as the needles at hand. */
+    again: () => asked.value++,
     /** What was told of the last change has been read. */
     read: () => (before.value = null),
   }

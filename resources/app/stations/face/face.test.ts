@@ -405,10 +405,12 @@ describe('marks', () => {
 
 describe('needles at hand', () => {
   it('are kept as they are ticked, one at least', async () => {
-    vi.spyOn(api, 'needles').mockResolvedValue({ gauges: [36, 38], sold: [36, 38], finest: 38 })
+    vi.spyOn(api, 'needles').mockResolvedValue({ gauges: [36, 38], sold: [36, 38], kinds: [], finest: 38, box: [] })
     const kept = vi
       .spyOn(api, 'keepNeedles')
-      .mockImplementation((gauges) => Promise.resolve({ gauges, sold: [36, 38], finest: Math.max(...gauges) }))
+      .mockImplementation((gauges) =>
+        Promise.resolve({ gauges, sold: [36, 38], kinds: [], finest: Math.max(...gauges), box: [] }),
+      )
     table = await onTable(NeedleTags, {}, faced(), board)
     await flushPromises()
     await button('38').trigger('click')
