@@ -142,11 +142,11 @@ onBeforeUnmount(() => {
   if (canRead) speechSynthesis.cancel()
 })
 
-const onButton = (event: KeyboardEvent) => Boolean((event.target as HTMLElement).closest('button, a, input'))
+const isOn = (event: KeyboardEvent, what: string) => Boolean((event.target as HTMLElement).closest(what))
 useHotkeys({
-  space: (event) => (onButton(event) ? false : void finish()),
+  space: (event) => (isOn(event, 'button, input') ? false : void finish()),
   // A foot switch is a keyboard that sends one of these.
-  enter: (event) => (onButton(event) ? false : void finish()),
+  enter: (event) => (isOn(event, 'button, input, a') ? false : void finish()),
   pagedown: () => beside(1),
   pageup: () => beside(-1),
   o: () => (wishes.showsOrder = !wishes.showsOrder),
