@@ -81,6 +81,24 @@ $face = Figures::document(
         range(0, 39),
     ),
 );
+/** A character of 40 parts and 40 details: a body, a head, limbs and horns about them, a tail of links. */
+$limb = static function (string $key, float $x, float $y, float $z, float $turn, string $to): array {
+    return Figures::part($key, 'sausage', 9, 26, 9, $x, $y, $z, ['turnDeg' => ['z' => $turn], 'join' => ['to' => $to]]);
+};
+$parts = [
+    Figures::part('body', 'egg', 60, 80, 54, 0, 60),
+    Figures::part('head', 'ball', 60, 54, 56, 0, 122, 0, ['join' => ['to' => 'body']]),
+];
+foreach (range(0, 37) as $i) {
+    [$row, $side] = [intdiv($i, 2), $i % 2 === 0 ? 1 : -1];
+    $parts[] = match (true) {
+        $row < 5 => $limb('arm'.$i, $side * 36, 40 + 12 * $row, 0, $side * 60, 'body'),
+        $row < 10 => $limb('leg'.$i, $side * 6 * ($row - 4), 14, 10 - 5 * ($row - 5), 0, 'body'),
+        $row < 14 => $limb('horn'.$i, $side * 7 * ($row - 9), 152, 4 - 3 * $row + 30, -$side * 14 * ($row - 9), 'head'),
+        default => $limb('tail'.$i, 0, 30 + 3 * $i, -30 - 4 * ($i - 28), 90, $i === 28 ? 'body' : 'tail'.($i - 1)),
+    };
+}
+$character = json_encode(Figures::document($parts, $face['details'], ['heightMm' => 165]), JSON_THROW_ON_ERROR);
 $rows = [
     'one part, one detail, from JSON' => timed(static fn () => Plan::of(Figure::fromJson($small))->document(), 60),
     '40 parts, 40 details: reading and checking' => timed(static fn () => Figure::fromJson($large), 60),
@@ -121,6 +139,10 @@ if (isset($argv[1])) {
         ] as $door => $name
     ) {
         $rows['40 parts, 40 details: '.$name] = timed(static fn () => $ask($door, '{"document":'.$large.'}'), 100);
+    }
+    foreach (['build', 'schedule', 'armature', 'balance'] as $door) {
+        $rows['a character of 40 parts: '.$door.' over HTTP'] = timed(static fn () => $ask($door, '{"document":'.$character.'}'), 60);
+        $rows['40 parts in a heap: '.$door.' over HTTP'] = timed(static fn () => $ask($door, '{"document":'.$large.'}'), 60);
     }
     $on = static fn (array $more): string => json_encode($more + ['document' => $face, 'part' => 'head'], JSON_THROW_ON_ERROR);
     foreach (

@@ -104,12 +104,30 @@ final readonly class Schedule
     /** @param  list<Step>  $steps */
     private static function laid(array $steps, float $sittingMinutes): self
     {
-        $left = $steps;
         $minutes = array_map(static fn (Step $s): float => $s->minutes, $steps);
-        $sittings = [];
-        $done = [];
+        $sittings = $done = $left = $next = $waiting = [];
+        $known = array_flip(array_map(static fn (Step $s): string => $s->key, $steps));
+        foreach ($steps as $i => $step) {
+            $needed = array_filter($step->after, static fn (string $key): bool => isset($known[$key]));
+            $waiting[$i] = count($needed);
+            foreach ($needed as $key) {
+                $next[$key][] = $i;
+            }
+            if ($needed === []) {
+                $left[$i] = $step;
+            }
+        }
+        // Taken up is what comes free when a step is done; the order of the steps stays.
+        $release = static function (string $key) use (&$left, &$waiting, $next, $steps): void {
+            foreach ($next[$key] ?? [] as $i) {
+                if (--$waiting[$i] === 0) {
+                    $left[$i] = $steps[$i];
+                }
+            }
+            ksort($left);
+        };
         while ($left !== []) {
-            $sittings[] = self::sitting($left, $minutes, $done, $sittingMinutes);
+            $sittings[] = self::sitting($left, $minutes, $done, $sittingMinutes, $release);
         }
 
         return new self($sittings, self::longestChain($steps));
@@ -129,11 +147,12 @@ final readonly class Schedule
     }
 
     /**
-     * @param  array<int, Step>  $left  what is not done yet; what gets done is taken out
+     * @param  array<int, Step>  $left  what could be done but for what dries; what gets done is taken out
      * @param  array<int, float>  $minutes  how much of each is left
      * @param  array<string, float>  $done  by key, from which minute of this sitting it is dry
+     * @param  callable(string): void  $release  puts in what comes free when a step is done
      */
-    private static function sitting(array &$left, array &$minutes, array &$done, float $length): Sitting
+    private static function sitting(array &$left, array &$minutes, array &$done, float $length, callable $release): Sitting
     {
         $bouts = $rests = $drying = [];
         $clock = $worked = 0.0;
@@ -173,6 +192,7 @@ final readonly class Schedule
             if ($minutes[$i] <= self::EXACT) {
                 unset($left[$i]);
                 $done[$step->key] = $clock + $step->waitMinutes;
+                $release($step->key);
                 if ($step->waitMinutes > 0.0) {
                     $drying[] = ['key' => $step->key, 'startMinute' => $clock, 'endMinute' => $clock + $step->waitMinutes];
                 }
@@ -194,7 +214,7 @@ final readonly class Schedule
         $free = [];
         foreach ($left as $i => $step) {
             foreach ($step->after as $before) {
-                if (($done[$before] ?? INF) > $clock + self::EXACT) {
+                if (($done[$before] ?? 0.0) > $clock + self::EXACT) {
                     continue 2;
                 }
             }

@@ -32,6 +32,9 @@ final readonly class Steps
     /** From so many details on a part are all marked together before the first is laid. */
     private const MARKED_FROM = 2;
 
+    /** @var array<string, list<Detail>> details by part */
+    private array $on;
+
     private function __construct(
         private Figure $figure,
         private Ledger $ledger,
@@ -39,6 +42,14 @@ final readonly class Steps
         private Needles $needles,
         private string $face,
     ) {
+        $on = [];
+        foreach ($figure->parts as $key => $part) {
+            $on[$key] = [];
+        }
+        foreach ($figure->details as $detail) {
+            $on[$detail->on][] = $detail;
+        }
+        $this->on = $on;
     }
 
     /** @return list<Step> in no order of their own: Order puts them in one */
@@ -210,7 +221,7 @@ final readonly class Steps
     /** @return list<Step> one step, where enough lies on a part to be marked together */
     private function marking(Part $part): array
     {
-        return count($this->figure->detailsOn($part->key)) < self::MARKED_FROM
+        return count($this->on[$part->key]) < self::MARKED_FROM
             ? []
             : [
                 new Step(
@@ -301,7 +312,7 @@ final readonly class Steps
             return [];
         }
         $after = [self::made($part)];
-        foreach ($this->figure->detailsOn($part->key) as $detail) {
+        foreach ($this->on[$part->key] as $detail) {
             $after[] = 'detail:'.$detail->key;
         }
         foreach ($this->figure->parts as $other) {
@@ -391,7 +402,7 @@ final readonly class Steps
     private function detail(Detail $detail): Step
     {
         $part = $this->figure->parts[$detail->on];
-        $on = $this->figure->detailsOn($detail->on);
+        $on = $this->on[$detail->on];
         $after = [count($on) < self::MARKED_FROM ? self::made($part) : 'mark:'.$part->key];
         foreach ($on as $other) {
             if ($other->layer < $detail->layer) {
