@@ -94,7 +94,16 @@ const views = {
     await page.getByRole('button', { name: 'Brows' }).click()
     await page.getByLabel('Tilt').fill('14')
   },
-  build: async () => page.goto(`${base}/figures/${id('Bobbin')}/build`),
+  build: async () => {
+    await page.goto(`${base}/figures/${id('Wick')}/build`)
+    await page.getByRole('button', { name: /^Join scarf to body/ }).click()
+    await page.locator('.drawing img').waitFor()
+  },
+  'build-evenings': async () => {
+    await page.goto(`${base}/figures/${id('Wick')}/build`)
+    await page.getByRole('button', { name: 'Evenings' }).click()
+    await page.locator('.sittings li').first().waitFor()
+  },
   'build-tablet': async () => {
     await page.setViewportSize({ width: 820, height: 1180 })
     await page.goto(`${base}/figures/${id('Lanto')}/build`)

@@ -43,9 +43,8 @@ final class Order
             $best = -1;
             $least = [];
             foreach ($free[$rank] as $i => $step) {
-                $isWet = max([0.0, ...array_map(static fn (string $key): float => $dry[$key] ?? 0.0, $step->after)]) > $clock;
                 $cost = [
-                    (int) $isWet,
+                    $dry !== [] && self::isWet($step, $dry, $clock) ? 1 : 0,
                     -$chains->drying($step->key),
                     $last !== null && $last->part === $step->part && in_array($last->key, $step->after, true) ? 0 : 1,
                     $last !== null && $last->colour === $step->colour ? 0 : 1,
@@ -74,5 +73,17 @@ final class Order
         }
 
         return $ordered;
+    }
+
+    /** @param  array<string, float>  $dry  by step key, from which minute on */
+    private static function isWet(Step $step, array $dry, float $clock): bool
+    {
+        foreach ($step->after as $before) {
+            if (($dry[$before] ?? 0.0) > $clock) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

@@ -319,6 +319,10 @@ kbd {
   .present {
     order: -1;
   }
+  /* Beside the mat the clocks are looked at oftener than the list. */
+  .build :deep(.order) {
+    order: 2;
+  }
   .beside {
     flex-direction: row;
     flex-wrap: wrap;

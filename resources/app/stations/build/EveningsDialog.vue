@@ -74,6 +74,8 @@ const LEGEND = [
   ['primary', 'joins'],
   ['success', 'trim, inspect'],
 ]
+/** A bout narrower than this share of the picture has no room for its name; it is told when pointed at. */
+const LABELLED = 0.07
 const widest = computed(() => Math.max(30, ...(schedule.value?.sittings ?? []).map((s) => s.minutes)))
 const dryingOf = (i: number) => (schedule.value?.drying ?? []).filter((d) => d.sitting === i)
 const sentence = computed(() => {
@@ -180,7 +182,7 @@ const gained = (help: Schedule['helps'][number]) =>
                   }"
                   @click="(emit('look', b.key), (show = false))"
                 >
-                  {{ title(b.key) }}
+                  <template v-if="b.endMinute - b.startMinute > LABELLED * widest">{{ title(b.key) }}</template>
                 </button>
                 <span
                   v-for="r in s.rests"

@@ -44,8 +44,9 @@ function release(): void {
     const point = d.wires?.find((w) => w.key === moved.wire)?.pointsMm[moved.at] as Point | undefined
     if (!point) return
     if (props.from === 'front') point[0] = round(moved.to[0])
-    else point[2] = round(-moved.to[0])
-    point[1] = round(-moved.to[1])
+    // JSON would keep the minus of -0.
+    else point[2] = round(-moved.to[0]) + 0
+    point[1] = round(-moved.to[1]) + 0
   })
 }
 </script>
