@@ -7,7 +7,7 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * Something noted beside the work: a note, a weight, a broken needle.
+ * Something noted beside the work: a note, a photo, a weight, a broken needle.
  *
  * @property int $figure_id
  * @property string $uuid
@@ -16,16 +16,17 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $text
  * @property ?float $grams
  * @property ?int $gauge
+ * @property ?int $picture_id
  * @property int $at milliseconds since 1970
  */
 final class LogEntry extends Model
 {
-    public const KINDS = ['note', 'weighed', 'broken', 'found'];
+    public const KINDS = ['note', 'photo', 'weighed', 'broken', 'found'];
 
     public $timestamps = false;
 
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['grams' => 'float', 'gauge' => 'integer', 'at' => 'integer'];
+    protected $casts = ['grams' => 'float', 'gauge' => 'integer', 'picture_id' => 'integer', 'at' => 'integer'];
 }

@@ -216,6 +216,12 @@ describe('the log', function () {
             ->and($entries[0]['text'])->toBe('Softer next time')
             ->and($entries[1]['grams'])->toEqualWithDelta(7.4, 1e-6)
             ->and($entries[2]['gauge'])->toBe(38);
+        $picture = $this->call('POST', '/api/pictures', content: demoPicture())->json('id');
+        $photo = ['uuid' => 'aaaaaaaa-7', 'kind' => 'photo', 'step' => 'core:head', 'picture' => $picture, 'at' => $ago(2)];
+        expect($keep($photo)->assertOk()->json('sittings.0.entries.3.picture'))->toBe($picture);
+        $keep(['uuid' => 'aaaaaaaa-8', 'picture' => 9999] + $photo)->assertStatus(422);
+        $keep(['uuid' => 'aaaaaaaa-9', 'kind' => 'photo', 'at' => 1])->assertStatus(422);
+        $this->deleteJson("/api/figures/{$id}/log/aaaaaaaa-7")->assertOk();
         $left = $this->deleteJson("/api/figures/{$id}/log/aaaaaaaa-1")->assertOk()->json('sittings.0.entries');
         expect(array_column($left, 'uuid'))->toBe(['aaaaaaaa-2', 'aaaaaaaa-3']);
         $keep(['uuid' => 'short', 'kind' => 'note', 'at' => 1])->assertStatus(422);

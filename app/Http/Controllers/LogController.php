@@ -10,6 +10,7 @@ use App\Models\Bout;
 use App\Models\Figure;
 use App\Models\LogEntry;
 use App\Models\Needle;
+use App\Models\Picture;
 use App\Store\Writing;
 use Illuminate\Http\JsonResponse;
 use Impa\Build\Diary;
@@ -78,12 +79,17 @@ final class LogController
             throw new HttpException(422, 'A weight lies between 0 and 100 kg.');
         }
         $gauge = $body->intOr('gauge', null);
+        $picture = $body->intOr('picture', null);
+        if (($kind === 'photo') !== ($picture !== null) || ($picture !== null && Picture::query()->whereKey($picture)->doesntExist())) {
+            throw new HttpException(422, 'A photo is a picture that was taken in before: choose it again.');
+        }
         $entry = LogEntry::query()->firstOrCreate(['figure_id' => $figure->id, 'uuid' => $uuid], [
             'kind' => $kind,
             'step' => self::step($body),
             'text' => $text,
             'grams' => $grams,
             'gauge' => $gauge,
+            'picture_id' => $picture,
             'at' => min($body->int('at'), (int) (microtime(true) * 1000)),
         ]);
 
@@ -124,6 +130,7 @@ final class LogController
                 'text' => $e->text,
                 'grams' => $e->grams,
                 'gauge' => $e->gauge,
+                'picture' => $e->picture_id,
                 'at' => $e->at,
             ];
         }

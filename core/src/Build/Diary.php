@@ -9,7 +9,7 @@ namespace Impa\Build;
  * however many devices ran a clock.
  *
  * @phpstan-type Bout array{step: string, from: int, to: int}
- * @phpstan-type Entry array{uuid: string, kind: string, step: string, text: string, grams: ?float, gauge: ?int, at: int}
+ * @phpstan-type Entry array{uuid: string, kind: string, step: string, text: string, grams: ?float, gauge: ?int, picture: ?int, at: int}
  */
 final class Diary
 {

@@ -64,6 +64,25 @@ final class Hints
         };
     }
 
+    /** Lighter and darker than that a colour has its own side of the pad, L* (house choice). */
+    private const LIGHT = 70.0;
+
+    private const DARK = 40.0;
+
+    /** On which side of the pad it is felted, so that no fibre of another colour gets in; empty where nothing is. */
+    public static function pad(Step $step, Figure $figure): string
+    {
+        $light = isset($figure->colours[$step->colour]) ? $figure->colours[$step->colour]->srgb->lab()->l : null;
+
+        return match (true) {
+            $step->needle === null => '',
+            $light === null => 'for undyed wool',
+            $light >= self::LIGHT => 'for light colours',
+            $light <= self::DARK => 'for dark colours',
+            default => 'for middling colours',
+        };
+    }
+
     /** @return list<string> cautions that apply at this step (docs/trade.md, Cautions) */
     public static function cautions(Step $step, Figure $figure): array
     {

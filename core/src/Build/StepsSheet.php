@@ -58,6 +58,7 @@ final class StepsSheet
             'waitMinutes' => $step->waitMinutes,
             'canBePutDown' => Schedule::canBeCut($step),
             'needle' => $step->needle === null ? null : self::needle($step->needle, $work->pace->stabs($step->minutes)),
+            'pad' => Hints::pad($step, $work->ledger->figure),
             'weigh' => array_map(
                 static fn (LedgerLine $l): array => self::weigh($l, $portions[$l->part.' '.$l->purpose->value] ?? null),
                 $step->weighings,

@@ -629,11 +629,12 @@ export interface Build {
 }
 export interface LogEntry {
   uuid: string
-  kind: 'note' | 'weighed' | 'broken' | 'found'
+  kind: 'note' | 'photo' | 'weighed' | 'broken' | 'found'
   step: string
   text: string
   grams: number | null
   gauge: number | null
+  picture: number | null
   /**
    * milliseconds since 1970
    */

@@ -100,6 +100,10 @@ export interface WorkStep {
       high: number
     }
   }
+  /**
+   * on which side of the pad it is felted; empty where nothing is
+   */
+  pad: string
   weigh: {
     part: string
     material: string

@@ -25,7 +25,13 @@ const sentence = computed(() => {
   const words = done > planned * 1.1 ? 'longer than' : done < planned * 0.9 ? 'shorter than' : 'about as long as'
   return `${units.minutes(done)} so far, ${words} planned for these steps (${units.minutes(planned)}).`
 })
-const wordOf: Record<string, string> = { note: '', weighed: 'Weighed', broken: 'Needle broke', found: 'Tip found' }
+const wordOf: Record<string, string> = {
+  note: '',
+  photo: '',
+  weighed: 'Weighed',
+  broken: 'Needle broke',
+  found: 'Tip found',
+}
 async function drop(uuid: string): Promise<void> {
   emit('changed', await api.dropEntry(figure.id, uuid))
 }
@@ -82,6 +88,9 @@ const missing = computed(
                   [wordOf[e.kind], e.grams === null ? '' : units.massLine(e.grams), e.text].filter(Boolean).join(': ')
                 }}</span
               >
+              <a v-if="e.picture" :href="`/api/pictures/${e.picture}`" target="_blank" class="photo"
+                ><img :src="`/api/pictures/${e.picture}`" :alt="`Photo, ${titleOf(e.step)}`" loading="lazy"
+              /></a>
               <v-btn size="x-small" variant="text" @click="drop(e.uuid)">Take out</v-btn>
             </li>
           </ul>
@@ -129,6 +138,11 @@ th {
   padding-top: 0.6rem;
   display: grid;
   gap: 0.3rem;
+}
+.photo img {
+  height: 84px;
+  border-radius: 8px;
+  display: block;
 }
 .sitting li {
   justify-content: space-between;

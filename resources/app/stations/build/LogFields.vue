@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { Diary } from '../../api/answers'
+import type { Diary, LogEntry } from '../../api/answers'
 import { api } from '../../api/client'
 import type { WorkStep } from '../../api/steps'
 import { useFigure } from '../../state/figure'
 import { useUnits } from '../../state/units'
 import ScalePanel from '../stash/ScalePanel.vue'
 
-/** What is noted beside the step: a note, a weight from the scale against what was wanted, a broken needle. */
+/** What is noted beside the step: a note, a photo, a weight from the scale against what was wanted, a broken needle. */
 const props = defineProps<{ step: WorkStep }>()
 const emit = defineEmits<{ kept: [diary: Diary] }>()
 const figure = useFigure()
@@ -22,7 +22,7 @@ const off = computed(() => (last.value === null ? 0 : last.value - wanted.value)
 /** The dial: so far from the target, as a share of it, a half turn at most. */
 const dial = computed(() => Math.max(-90, Math.min(90, wanted.value > 0 ? (off.value / wanted.value) * 180 : 0)))
 
-async function keep(kind: 'note' | 'weighed' | 'broken' | 'found', more: object = {}): Promise<boolean> {
+async function keep(kind: LogEntry['kind'], more: object = {}): Promise<boolean> {
   trouble.value = ''
   try {
     emit(
@@ -41,6 +41,19 @@ async function keepNote(): Promise<void> {
     shows.value = ''
   }
 }
+const camera = ref<HTMLInputElement>()
+async function keepPhoto(event: Event): Promise<void> {
+  const file = (event.target as HTMLInputElement).files?.[0]
+  ;(event.target as HTMLInputElement).value = ''
+  if (!file) return
+  trouble.value = ''
+  try {
+    const { id } = await api.picture(file)
+    await keep('photo', { picture: id })
+  } catch (error) {
+    trouble.value = error instanceof Error ? error.message : String(error)
+  }
+}
 async function weigh(grams: number): Promise<void> {
   last.value = grams
   await keep('weighed', { grams })
@@ -54,6 +67,16 @@ async function weigh(grams: number): Promise<void> {
         >Weigh in</v-btn
       >
       <v-btn size="small" variant="tonal" @click="shows = shows === 'note' ? '' : 'note'">Note</v-btn>
+      <v-btn size="small" variant="tonal" @click="camera?.click()">Photo</v-btn>
+      <input
+        ref="camera"
+        type="file"
+        accept="image/*"
+        capture="environment"
+        hidden
+        aria-label="Photo of this step"
+        @change="keepPhoto"
+      />
       <v-btn
         v-if="step.needle"
         size="small"

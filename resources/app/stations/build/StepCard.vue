@@ -66,6 +66,10 @@ const measure = computed(() => {
             {{ step.needle.stab }} <span class="unit">{{ stab }}; {{ stabs }}</span>
           </dd></template
         >
+        <template v-if="step.pad"
+          ><dt>Pad</dt>
+          <dd>the side {{ step.pad }}</dd></template
+        >
         <dt>Time</dt>
         <dd>
           about {{ units.minutes(step.minutes) }}

@@ -32,6 +32,7 @@ const step = (key: string, kind: WorkStep['kind'], title: string, more: Partial<
     angleDeg: 90,
     stabs: { low: 680, likely: 1000, high: 1470 },
   },
+  pad: 'for dark colours',
   weigh: [],
   look: 'It springs back.',
   measureMm: null,
@@ -136,6 +137,7 @@ describe('one step at a time', () => {
     await press(' ')
     expect(title()).toBe('Core: Body')
     expect(text()).toContain('36, 3 in the holder')
+    expect(text()).toContain('the side for dark colours')
     expect(text()).toContain('deep to 20.0 mm, straight in, straight out; 700 to 1500 stabs')
     expect(text()).toContain('It springs back.34.0 × 34.0 × 34.0 mm')
     expect(text()).toContain('A dent. Stab round it.')
@@ -348,6 +350,12 @@ describe('the log', () => {
     await table.wrapper.find('.log form').trigger('submit')
     await flushPromises()
     expect(kept.mock.lastCall?.[1]).toMatchObject({ kind: 'note', text: 'Softer on the left' })
+    vi.spyOn(api, 'picture').mockResolvedValue({ id: 12, widthPx: 10, heightPx: 10 })
+    const camera = table.wrapper.find('[aria-label="Photo of this step"]')
+    Object.defineProperty(camera.element, 'files', { value: [new File(['x'], 'photo.png')] })
+    await camera.trigger('change')
+    await flushPromises()
+    expect(kept.mock.lastCall?.[1]).toMatchObject({ kind: 'photo', picture: 12 })
   })
 })
 

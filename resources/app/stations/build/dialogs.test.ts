@@ -93,13 +93,14 @@ describe('evenings', () => {
   })
 })
 
-const entry = (uuid: string, kind: 'note' | 'weighed' | 'broken' | 'found', more = {}) => ({
+const entry = (uuid: string, kind: Diary['sittings'][0]['entries'][0]['kind'], more = {}) => ({
   uuid,
   kind,
   step: 'core:body',
   text: '',
   grams: null,
   gauge: null,
+  picture: null,
   at: Date.UTC(2026, 10, 26, 19, 5),
   ...more,
 })
@@ -130,6 +131,7 @@ describe('the diary', () => {
     expect(says()).toContain('Core: Body (30 min).')
     expect(says()).toContain('Weighed: 7.4 g')
     expect(says()).toContain('it is not safe yet')
+    expect(named('Diary').querySelector('img')).toBeNull()
     const found = vi.spyOn(api, 'logEntry').mockResolvedValue(diary([]))
     button('Tip found').click()
     await flushPromises()
@@ -146,6 +148,8 @@ describe('the diary', () => {
     button('Take out').click()
     await flushPromises()
     expect(dropped).toHaveBeenCalledWith(7, 'u1')
+    await table.wrapper.setProps({ diary: diary([entry('u4', 'photo', { picture: 12 })]) })
+    expect(window.document.querySelector('.photo img')?.getAttribute('src')).toBe('/api/pictures/12')
     await table.wrapper.setProps({ diary: { minutes: 0, plannedMinutes: 0, steps: [], sittings: [] } })
     expect(says()).toContain('Nothing is logged yet')
   })
@@ -250,6 +254,17 @@ describe('wires', () => {
       'Cut 80.0 mm; it runs 60.0 mm through Body. 1.0 mm of bare steel wire holds; 0.5 mm would do.',
     )
     expect(says()).toContain('220 mm are left over.')
+    button('One more point').click()
+    await flushPromises()
+    expect(table.figure.document?.wires?.[0]?.pointsMm).toEqual([
+      [0, 10, 0],
+      [5, 15, 2.5],
+      [10, 20, 5],
+    ])
+    button('A wire of my own').click()
+    await flushPromises()
+    expect(table.figure.document?.wires?.map((w) => w.key)).toEqual(['w', 'wire-1'])
+    table.figure.undo()
     button('Take it out').click()
     await flushPromises()
     expect(table.figure.document?.wires).toEqual([])

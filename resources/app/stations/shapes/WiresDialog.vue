@@ -39,6 +39,37 @@ const changeWire = (key: string, how: (wire: Wire) => void) =>
 const own = (key: string) => figure.document?.wires?.find((w) => w.key === key)
 const partName = (key: string) => figure.parts.find((p) => p.key === key)?.name ?? key
 const mm = (length: number) => `${units.length(length)} ${units.lengthUnit.value}`
+/** A wire of her own, level through the middle of the figure, to be dragged where it is to run. */
+function draw(): void {
+  figure.change((d) => {
+    const keys = (d.wires ?? []).map((w) => w.key)
+    let n = 1
+    while (keys.includes(`wire-${n}`)) n++
+    const [y, far] = [d.heightMm / 2, d.heightMm / 4]
+    d.wires = [
+      ...(d.wires ?? []),
+      {
+        key: `wire-${n}`,
+        name: `Wire ${n}`,
+        material: 'paper-covered',
+        gaugeMm: 1,
+        pointsMm: [
+          [-far, y, 0],
+          [0, y, 0],
+          [far, y, 0],
+        ],
+      },
+    ]
+  })
+}
+/** One more point in the middle of the longest stretch. */
+function bend(wire: Wire): void {
+  const points = wire.pointsMm as [number, number, number][]
+  const far = (i: number) => Math.hypot(...points[i]!.map((v, axis) => v - points[i + 1]![axis]!))
+  const longest = points.slice(1).reduce((best, _, i) => (far(i) > far(best) ? i : best), 0)
+  const middle = points[longest]!.map((v, axis) => (v + points[longest + 1]![axis]!) / 2) as [number, number, number]
+  points.splice(longest + 1, 0, middle)
+}
 const lay = () => figure.edit((now) => api.layWires(now, all.value))
 const waste = computed(() => sheet.value?.cuts.reduce((sum, c) => sum + c.wasteMm, 0) ?? 0)
 </script>
@@ -102,6 +133,7 @@ const waste = computed(() => sheet.value?.cuts.reduce((sum, c) => sum + c.wasteM
                 hide-details
                 @update:model-value="changeWire(w.key, (x) => (x.doubled = Boolean($event)))"
               />
+              <v-btn variant="text" @click="changeWire(w.key, bend)">One more point</v-btn>
               <v-btn variant="text" @click="figure.change((d) => (d.wires = d.wires?.filter((x) => x.key !== w.key)))"
                 >Take it out</v-btn
               >
@@ -124,6 +156,7 @@ const waste = computed(() => sheet.value?.cuts.reduce((sum, c) => sum + c.wasteM
       </v-card-text>
       <v-card-actions>
         <v-btn @click="show = false">Close</v-btn>
+        <v-btn variant="tonal" @click="draw">A wire of my own</v-btn>
         <v-btn variant="tonal" :disabled="!sheet?.wires.length" @click="bending = true">Bending sheet</v-btn>
         <v-btn v-if="!sheet?.drawn" color="primary" variant="flat" :disabled="!sheet?.wires.length" @click="lay"
           >Draw them on the figure</v-btn
