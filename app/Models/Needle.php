@@ -51,6 +51,17 @@ final class Needle extends Model
         self::query()->where('gauge', $gauge)->where('kind', $kind)->where('left', '>', 0)->decrement('left');
     }
 
+    /** @return list<int> gauges of which one is left to felt with */
+    public static function last(): array
+    {
+        $left = [];
+        foreach (self::box() as $needle) {
+            $left[$needle['gauge']] = ($left[$needle['gauge']] ?? 0) + ($needle['kind'] === 'reverse' ? 0 : $needle['left']);
+        }
+
+        return array_keys(array_filter($left, static fn (int $count): bool => $count === 1));
+    }
+
     /** @return list<array{gauge: int, kind: string, left: int}> */
     public static function box(): array
     {

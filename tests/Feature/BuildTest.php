@@ -230,6 +230,18 @@ describe('the log', function () {
         $keep(['uuid' => 'aaaaaaaa-6', 'kind' => 'note', 'text' => str_repeat('x', 2001), 'at' => 1])->assertStatus(422);
     });
 
+    it('tells what became otherwise of the figure in a sitting', function () use ($told, $ago) {
+        $id = lay();
+        DB::table('figure_revisions')->update(['created_at' => now()->subMinutes(60)]);
+        $document = demoFigure();
+        $document['parts'][0]['firmness'] = 'firm';
+        array_pop($document['details']);
+        $document['heightMm'] = 120;
+        $this->putJson("/api/figures/{$id}", ['revision' => 1, 'document' => $document])->assertOk();
+        $diary = $told($id, 'core:head', $ago(10), $ago(-1))->assertOk()->json();
+        expect($diary['sittings'][0]['changed'])->toBe(['Head changed', 'Spark, right is gone', 'the finished height changed']);
+    });
+
     it('goes with its figure when that is thrown away for good', function () use ($told, $ago) {
         $id = lay();
         $told($id, 'core:head', $ago(30), $ago(20));
@@ -253,7 +265,7 @@ it('counts the needles in the box, and takes one out that broke, once', function
         $this->postJson("/api/figures/{$id}/log", $broke)->assertOk();
     }
     $left = array_column(array_filter($this->getJson('/api/needles')->json('box'), fn ($n) => $n['kind'] !== 'reverse'), 'left', 'gauge');
-    expect($left)->toBe([36 => 2, 38 => 0])
+    expect($told->json('last'))->toBe([38])->and($left)->toBe([36 => 2, 38 => 0])
         // What is gone is not advised any more.
         ->and($this->getJson('/api/needles')->json('gauges'))->toBe([36]);
     $needle = $this->postJson('/api/build', ['document' => demoFigure()])->json('sheet.steps.3.needle');

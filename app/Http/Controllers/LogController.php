@@ -13,8 +13,11 @@ use App\Models\Needle;
 use App\Models\Picture;
 use App\Store\Writing;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Carbon;
 use Impa\Build\Diary;
+use Impa\Figure\Changes;
 use Impa\Figure\Figure as FigureDocument;
+use stdClass;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** The log of a figure: how long was worked at which step, and what was noted. A minute that two devices tell of counts once. */
@@ -135,6 +138,23 @@ final class LogController
             ];
         }
 
-        return Diary::of(Building::work(FigureDocument::fromJson($figure->document)), $bouts, $entries);
+        $diary = Diary::of(Building::work(FigureDocument::fromJson($figure->document)), $bouts, $entries);
+        foreach ($diary['sittings'] as $i => $sitting) {
+            $diary['sittings'][$i]['changed'] = self::changed($figure, $sitting['from'], $sitting['to']);
+        }
+
+        return $diary;
+    }
+
+    /** @return list<string> what became otherwise of the figure between two moments, as far back as its revisions go */
+    private static function changed(Figure $figure, int $from, int $to): array
+    {
+        $at = static fn (int $ms): string => Carbon::createFromTimestampMs($ms)->format('Y-m-d H:i:s');
+        $before = $figure->revisions()->where('created_at', '<', $at($from))->orderByDesc('revision')->value('document')
+            ?? $figure->revisions()->orderBy('revision')->value('document');
+        $after = $figure->revisions()->where('created_at', '<=', $at($to))->orderByDesc('revision')->value('document');
+        [$was, $is] = [json_decode(is_string($before) ? $before : ''), json_decode(is_string($after) ? $after : '')];
+
+        return $was instanceof stdClass && $is instanceof stdClass && $before !== $after ? Changes::between($was, $is) : [];
     }
 }

@@ -25,6 +25,7 @@ final class NeedleController
             'kinds' => Needles::KINDS,
             'finest' => $needles->finest(),
             'box' => Needle::box(),
+            'last' => Needle::last(),
         ]);
     }
 

@@ -10,6 +10,8 @@ namespace Impa\Build;
  *
  * @phpstan-type Bout array{step: string, from: int, to: int}
  * @phpstan-type Entry array{uuid: string, kind: string, step: string, text: string, grams: ?float, gauge: ?int, picture: ?int, at: int}
+ * @phpstan-type StepMinutes array{key: string, minutes: float}
+ * @phpstan-type SittingPage array{from: int, to: int, minutes: float, steps: list<StepMinutes>, entries: list<Entry>}
  */
 final class Diary
 {
@@ -46,7 +48,7 @@ final class Diary
      *
      * @param  list<Bout>  $bouts  none over another
      * @param  list<Entry>  $entries
-     * @return array<string, mixed>
+     * @return array{minutes: float, plannedMinutes: float, steps: list<array<string, mixed>>, sittings: list<SittingPage>}
      */
     public static function of(Work $work, array $bouts, array $entries): array
     {
@@ -77,7 +79,7 @@ final class Diary
     /**
      * @param  list<Bout>  $bouts  in order
      * @param  list<Entry>  $entries  in order
-     * @return list<array{from: int, to: int, minutes: float, steps: list<array{key: string, minutes: float}>, entries: list<Entry>}>
+     * @return list<SittingPage>
      */
     private static function sittings(array $bouts, array $entries): array
     {

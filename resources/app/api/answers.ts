@@ -285,6 +285,10 @@ export interface NeedlesAtHand {
   sold: number[]
   kinds: string[]
   finest: number
+  /**
+   * gauges of which one is left
+   */
+  last: number[]
   box: {
     gauge: number
     kind: string
@@ -658,6 +662,10 @@ export interface Diary {
       minutes: number
     }[]
     entries: LogEntry[]
+    /**
+     * what became otherwise of the figure meanwhile
+     */
+    changed: string[]
   }[]
 }
 export interface StepPicture {

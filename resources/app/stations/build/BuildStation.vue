@@ -133,8 +133,17 @@ watch(
   },
 )
 
+/** Gauges of which one is left: where it breaks, the work stops. */
+const lastNeedles = ref<number[]>([])
+const countNeedles = async () => (lastNeedles.value = (await api.needles().catch(() => null))?.last ?? [])
+function counted(): void {
+  work.again()
+  void countNeedles()
+}
+
 let timer = 0
 onMounted(() => {
+  void countNeedles()
   timer = window.setInterval(() => window.document.hidden || void figure.freshen(), FRESHEN_MS)
 })
 onBeforeUnmount(() => {
@@ -165,7 +174,7 @@ useHotkeys({
       @school="work.changeSchool($event as never)"
     />
     <main v-if="step" class="sheet present" aria-live="polite">
-      <StepCard :step="step" :number="number" :of="steps.length" :reasons="reasons" />
+      <StepCard :step="step" :number="number" :of="steps.length" :reasons="reasons" :last="lastNeedles" />
       <v-alert v-if="missing.length && !isDone(step.key)" type="info" variant="tonal" density="compact">
         First: {{ missing.map(titleOf).join(', ') }}.
       </v-alert>
@@ -208,7 +217,7 @@ useHotkeys({
         @rested="pause"
       />
       <div v-if="step" class="sheet side">
-        <LogFields :key="step.key" :step="step" @kept="((clock.diary.value = $event), work.again())" />
+        <LogFields :key="step.key" :step="step" @kept="((clock.diary.value = $event), counted())" />
       </div>
       <div class="sheet side">
         <v-btn variant="tonal" @click="dialog = 'evenings'">Evenings</v-btn>
@@ -230,7 +239,7 @@ useHotkeys({
     </aside>
     <EveningsDialog v-model="evenings" :steps="steps" @look="look" />
     <DiaryDialog v-model="diary" :diary="clock.diary.value" @changed="clock.diary.value = $event" />
-    <NeedleBox v-model="needles" @changed="work.again()" />
+    <NeedleBox v-model="needles" @changed="counted()" />
     <PrintDialog
       v-model="paper"
       title="Work sheet"

@@ -80,6 +80,7 @@ const missing = computed(
           <p v-if="s.steps.length">
             {{ s.steps.map((x) => `${titleOf(x.key)} (${units.minutes(x.minutes)})`).join(', ') }}.
           </p>
+          <p v-if="s.changed.length" class="quiet">{{ s.changed.join(', ') }}.</p>
           <ul v-if="s.entries.length" class="bare">
             <li v-for="e in s.entries" :key="e.uuid" class="row">
               <span

@@ -7,7 +7,14 @@ import { useUnits } from '../../state/units'
 import StepDrawing from './StepDrawing.vue'
 
 /** One step, to be read from a metre: its drawing, what to weigh, how to do it, when it is done, what goes wrong. */
-const props = defineProps<{ step: WorkStep; number: number; of: number; reasons: string[] }>()
+const props = defineProps<{
+  step: WorkStep
+  number: number
+  of: number
+  reasons: string[]
+  /** Gauges of which one is left. */
+  last: number[]
+}>()
 const figure = useFigure()
 const units = useUnits()
 
@@ -60,7 +67,7 @@ const measure = computed(() => {
       <dl class="facts">
         <template v-if="step.needle"
           ><dt>Needle</dt>
-          <dd>{{ needle }}</dd>
+          <dd>{{ needle }} <span v-if="last.includes(step.needle.gauge)" class="unit">your last: get a spare</span></dd>
           <dt>Stab</dt>
           <dd>
             {{ step.needle.stab }} <span class="unit">{{ stab }}; {{ stabs }}</span>

@@ -97,6 +97,7 @@ async function opened(document = plain(), changed = ''): Promise<void> {
     changed,
   })
   vi.spyOn(api, 'stepPicture').mockResolvedValue({ svg: '<svg xmlns="http://www.w3.org/2000/svg"/>' })
+  vi.spyOn(api, 'needles').mockResolvedValue({ gauges: [36], sold: [36], kinds: [], finest: 36, box: [], last: [36] })
   vi.spyOn(api, 'diary').mockResolvedValue(emptyDiary)
   vi.spyOn(api, 'logTime').mockResolvedValue(emptyDiary)
   table = await onTable(BuildStation, {}, document)
@@ -138,6 +139,7 @@ describe('one step at a time', () => {
     expect(title()).toBe('Core: Body')
     expect(text()).toContain('36, 3 in the holder')
     expect(text()).toContain('the side for dark colours')
+    expect(text()).toContain('your last: get a spare')
     expect(text()).toContain('deep to 20.0 mm, straight in, straight out; 700 to 1500 stabs')
     expect(text()).toContain('It springs back.34.0 × 34.0 × 34.0 mm')
     expect(text()).toContain('A dent. Stab round it.')

@@ -118,6 +118,7 @@ const diary = (entries: Diary['sittings'][0]['entries']): Diary => ({
       minutes: 30,
       steps: [{ key: 'core:body', minutes: 30 }],
       entries,
+      changed: ['Ear changed'],
     },
   ],
 })
@@ -130,6 +131,7 @@ describe('the diary', () => {
     expect(says()).toContain('30 min so far, longer than planned for these steps (20 min).')
     expect(says()).toContain('Core: Body (30 min).')
     expect(says()).toContain('Weighed: 7.4 g')
+    expect(says()).toContain('Ear changed.')
     expect(says()).toContain('it is not safe yet')
     expect(named('Diary').querySelector('img')).toBeNull()
     const found = vi.spyOn(api, 'logEntry').mockResolvedValue(diary([]))
@@ -162,6 +164,7 @@ describe('the box of needles', () => {
       sold: [36, 38],
       kinds: ['triangle', 'star'],
       finest: 36,
+      last: [],
       box: [{ gauge: 36, kind: 'triangle', left: 2 }],
     }
     vi.spyOn(api, 'needles').mockResolvedValue(told)

@@ -405,11 +405,18 @@ describe('marks', () => {
 
 describe('needles at hand', () => {
   it('are kept as they are ticked, one at least', async () => {
-    vi.spyOn(api, 'needles').mockResolvedValue({ gauges: [36, 38], sold: [36, 38], kinds: [], finest: 38, box: [] })
+    vi.spyOn(api, 'needles').mockResolvedValue({
+      gauges: [36, 38],
+      sold: [36, 38],
+      kinds: [],
+      finest: 38,
+      box: [],
+      last: [],
+    })
     const kept = vi
       .spyOn(api, 'keepNeedles')
       .mockImplementation((gauges) =>
-        Promise.resolve({ gauges, sold: [36, 38], kinds: [], finest: Math.max(...gauges), box: [] }),
+        Promise.resolve({ gauges, sold: [36, 38], kinds: [], finest: Math.max(...gauges), box: [], last: [] }),
       )
     table = await onTable(NeedleTags, {}, faced(), board)
     await flushPromises()

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Tests\Diary;
+
+use Impa\Build\Diary;
+use Impa\Figure\Changes;
+use Impa\Tests\Support\Works;
+
+it('keeps of a stretch what no other holds, minute by minute, whatever was told before', function () {
+    mt_srand(6);
+    foreach (range(1, 60) as $round) {
+        $minutes = array_fill(0, 120, false);
+        $taken = [];
+        foreach (range(1, 12) as $told) {
+            $from = mt_rand(0, 100);
+            $to = $from + mt_rand(1, 20);
+            $new = 0;
+            for ($m = $from; $m < $to; $m++) {
+                $new += (int) ! $minutes[$m];
+                $minutes[$m] = true;
+            }
+            $free = Diary::untaken($taken, $from, $to);
+            expect(array_sum(array_map(static fn (array $s): int => $s[1] - $s[0], $free)))->toBe($new);
+            foreach ($free as [$begun, $ended]) {
+                expect($begun)->toBeGreaterThanOrEqual($from)->toBeLessThan($ended)->and($ended)->toBeLessThanOrEqual($to);
+            }
+            $taken = [...$taken, ...$free];
+        }
+        expect(array_sum(array_map(static fn (array $s): int => $s[1] - $s[0], $taken)))->toBe(count(array_filter($minutes)));
+    }
+});
+
+it('begins another sitting after a pause of three quarters of an hour, and tells notes with the sitting they lie in', function () {
+    $minute = 60_000;
+    $bout = static fn (string $step, int $from, int $to): array => ['step' => $step, 'from' => $from * $minute, 'to' => $to * $minute];
+    $note = static fn (int $at): array => [
+        'uuid' => 'n'.$at,
+        'kind' => 'note',
+        'step' => '',
+        'text' => 'x',
+        'grams' => null,
+        'gauge' => null,
+        'picture' => null,
+        'at' => $at * $minute,
+    ];
+    $work = Works::of(Works::demo('lanto'));
+    $bouts = [$bout('cover:head', 60, 70), $bout('core:head', 0, 10), $bout('core:head', 12, 20), $bout('core:head', 116, 120)];
+    $diary = Diary::of($work, $bouts, [$note(65), $note(300)]);
+    expect(array_column($diary['sittings'], 'minutes'))->toBe([28.0, 4.0, 0.0])
+        ->and(array_column($diary['sittings'][0]['steps'], 'minutes', 'key'))->toBe(['core:head' => 18.0, 'cover:head' => 10.0])
+        ->and(array_column($diary['sittings'][0]['entries'], 'uuid'))->toBe(['n65'])
+        ->and(array_column($diary['sittings'][2]['entries'], 'uuid'))->toBe(['n300'])
+        ->and($diary['minutes'])->toBe(32.0);
+    $done = array_column($diary['steps'], 'done', 'key');
+    expect([$done['core:head'], $done['cover:head'], $done['inspect']])->toBe([22.0, 10.0, 0.0]);
+});
+
+it('says what became otherwise between two documents, and nothing of what did not', function () {
+    $document = Works::demo('bobbin')->document();
+    $after = Works::demo('bobbin')->document();
+    expect(Changes::between($document, $after))->toBe([]);
+    $after->parts[0]->firmness = 'firm';
+    unset($after->parts[1]);
+    $after->parts = array_values($after->parts);
+    $after->details[] = (object) ['key' => 'scar', 'on' => 'head'];
+    $after->school = (object) ['face' => 'limbs-first'];
+    expect(Changes::between($document, $after))->toBe(['Head changed', 'Body is gone', 'scar is new', 'the school changed']);
+});
