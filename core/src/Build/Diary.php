@@ -34,7 +34,10 @@ final class Diary
         sort($taken);
         $free = [];
         foreach ($taken as [$begun, $ended]) {
-            if ($begun > $from && $begun < $to) {
+            if ($begun >= $to) {
+                break;
+            }
+            if ($begun > $from) {
                 $free[] = [$from, $begun];
             }
             $from = max($from, min($to, $ended));
