@@ -266,3 +266,88 @@ it('weighs wires, beads and eyes with the figure, where they are', function () {
     $bead = 2 * M_PI / 6 * 0.6 ** 3 * 2.5;
     expect($of($beaded(['kind' => 'bead'])) - $of($beaded(['kind' => 'disc', 'method' => 'stitch'])))->toBeGreaterThan($bead * 0.9);
 });
+
+describe('the sheet', function () {
+    it('says of each wire what it is, how many there are, and what to cut of it', function () {
+        $wires = [
+            ['key' => 'a', 'name' => 'A', 'pointsMm' => [[0, 10, 0], [60, 10, 0], [60, 10, 80]], 'mirror' => true] + ['material' => 'steel'],
+            ['key' => 'b', 'pointsMm' => [[0, 0, 0], [0, 100, 0]], 'gaugeMm' => 0.5, 'doubled' => true, 'wrapped' => 'teal'] + [
+                'material' => 'copper',
+            ],
+        ];
+        $sheet = sheet(doll($wires));
+        [$a, $b] = $sheet['wires'];
+        expect([$a['key'], $a['name'], $a['count'], $a['material'], $a['doubled'], $a['awg']])->toBe(['a', 'A', 2, 'steel', false, 18])
+            ->and([$b['key'], $b['name'], $b['count'], $b['material'], $b['doubled'], $b['awg']])->toBe(['b', 'b', 1, 'copper', true, 24])
+            ->and($a['lengthMm'])->toEqualWithDelta(140.0, 1e-9)
+            ->and($a['cutMm'])->toEqualWithDelta(160.0, 1e-9)
+            ->and($a['pathMm'])->toBe([[0.0, 10.0, 0.0], [60.0, 10.0, 0.0], [60.0, 10.0, 80.0]])
+            ->and($a['massG'])->toEqualWithDelta(M_PI / 4 * 0.14 * 7.85, 1e-9)
+            ->and($a['ribbonM'])->toBe(0.0)
+            // A ribbon of 8 mm, a third over, round 2 mm and so far along as the wire and its fold-backs.
+            ->and($b['ribbonM'])->toEqualWithDelta(120 / 5.6 * hypot(M_PI * 2, 5.6) / 1000, 1e-9)
+            ->and($b['adviceAwg'])->toBe($b['adviceMm'] === null ? null : Gauge::awg($b['adviceMm']))
+            ->and($sheet['figure'])->toBe('Test')
+            // Two of 160 and one of 223: three of the 300 that are sold.
+            ->and(array_column($sheet['cuts'], 'stockMm'))->toEqualWithDelta([300.0, 300.0, 300.0], 1e-6);
+        $long = sheet(doll([['key' => 'l', 'pointsMm' => [[0, 0, 0], [0, 0, 700]]]]))['cuts'];
+        // What is longer than is sold is cut from as many lengths in one.
+        expect(array_column($long, 'stockMm'))->toEqualWithDelta([900.0], 1e-6)->and($long[0]['wasteMm'])->toEqualWithDelta(180.0, 1e-6);
+    });
+
+    it('says whether a wire holds, and what would', function (array $wire, float $armMm, string $words) {
+        $own = $wire + ['key' => 'w', 'pointsMm' => [[72, 36, 0], [15, 36, 0], [-15, 36, 0], [-72, 36, 0]]];
+        expect(sheet(doll([$own], $armMm))['wires'][0]['text'])->toContain($words);
+    })->with([
+        [['material' => 'steel', 'gaugeMm' => 1.0], 8, '1.0 mm of bare steel wire holds; 0.5 mm would do.'],
+        [['material' => 'steel', 'gaugeMm' => 0.5], 8, '0.5 mm of bare steel wire holds, and stays as bent.'],
+        [['material' => 'aluminium', 'gaugeMm' => 0.2], 14, '0.2 mm of bare aluminium wire bends under the limb: take'],
+        [['material' => 'pipe-cleaner', 'gaugeMm' => 0.4], 60, 'No pipe cleaner that is sold holds this limb out: double it'],
+    ]);
+
+    it('counts what is held at the end of a limb for more than what is spread along it', function () {
+        $document = json_decode(doll([['key' => 'w', 'pointsMm' => [[72, 36, 0], [0, 36, 0]]]], 8)->toJson(), true);
+        $bare = sheet(Figures::read($document))['wires'][0];
+        $document['parts'][] = Figures::part('lamp', 'ball', 20, 20, 20, 80, 36, 0, ['join' => ['to' => 'arm'], 'core' => 'none']);
+        $figure = Figures::read($document);
+        $held = sheet($figure)['wires'][0];
+        $g = Ledger::of($figure, Densities::house())->wool['lamp']->finishedG();
+        // A load at the end sinks it 8/3 as far as the same load spread along (w L^4 / 8 against F L^3 / 3).
+        expect($held['carriesG'] - $bare['carriesG'])->toEqualWithDelta(8 / 3 * $g, 1e-9)
+            ->and($held['freeMm'])->toBe(60.0)
+            ->and($held['sagMm'])->toBeGreaterThan($bare['sagMm']);
+    });
+});
+
+it('ends a single limb\'s wire 3 mm before its tip, and 20 mm deep in what bears it, never past its middle', function () {
+    $figure = static fn (float $bodyMm): Figure => Figures::read(Figures::document([
+        Figures::part('body', 'ball', $bodyMm, $bodyMm, $bodyMm, 0, 40),
+        Figures::part('tail', 'sausage', 6, 60, 6, 0, 40, -($bodyMm / 2 + 28), ['turnDeg' => ['x' => 90], 'join' => ['to' => 'body']]),
+    ]));
+    foreach ([[60.0, 20.0], [20.0, 8.0]] as [$bodyMm, $deepMm]) {
+        $points = Skeleton::of($figure($bodyMm))['wire-tail']->pointsMm;
+        $root = $points[count($points) - 2];
+        $end = $points[count($points) - 1];
+        $tip = -($bodyMm / 2 + 28) - 30;
+        expect($points[0][2])->toEqualWithDelta($tip + 3, 0.1)
+            ->and($end[2] - $root[2])->toEqualWithDelta($deepMm, 0.1)
+            ->and($end[1])->toEqualWithDelta(40.0, 0.5);
+    }
+});
+
+it('proposes a wire for each of a pair on a pair, and wraps what is wound', function () {
+    $figure = Figures::read(Figures::document([
+        Figures::part('body', 'ball', 50, 50, 50, 0, 40),
+        Figures::part('arm', 'sausage', 14, 50, 14, 40, 40, 0, ['mirror' => true, 'turnDeg' => ['z' => -90], 'join' => ['to' => 'body']]),
+        Figures::part('finger', 'sausage', 3, 30, 3, 75, 40, 0, ['mirror' => true, 'turnDeg' => ['z' => -90], 'join' => ['to' => 'arm']]),
+        Figures::part('stalk', 'cord', 12, 40, 12, 0, 85, 0, ['join' => ['to' => 'body'], 'covering' => ['way' => 'wrap']]),
+        Figures::part('pin', 'ball', 10, 10, 10, 0, 15, 20, ['join' => ['to' => 'body', 'by' => 'wire']]),
+    ]));
+    $wires = Skeleton::of($figure);
+    expect(array_keys($wires))->toBe(['wire-finger', 'wire-stalk', 'wire-pin'])
+        ->and($wires['wire-finger']->mirror)->toBeTrue()
+        ->and($wires['wire-finger']->count())->toBe(2)
+        ->and($wires['wire-stalk']->wrapped)->toBe('teal')
+        ->and($wires['wire-pin']->wrapped)->toBe('')
+        ->and($wires['wire-stalk']->mirror)->toBeFalse();
+});

@@ -317,6 +317,7 @@ kbd {
 .side {
   padding: 0.8rem 1rem;
   display: grid;
+  align-content: start;
   gap: 0.5rem;
 }
 @media (max-width: 1000px) {
