@@ -270,7 +270,7 @@ it('weighs wires, beads and eyes with the figure, where they are', function () {
 describe('the sheet', function () {
     it('says of each wire what it is, how many there are, and what to cut of it', function () {
         $wires = [
-            ['key' => 'a', 'name' => 'A', 'pointsMm' => [[0, 10, 0], [60, 10, 0], [60, 10, 80]], 'mirror' => true] + ['material' => 'steel'],
+            ['key' => 'a', 'name' => 'A', 'pointsMm' => [[0, 10, 0], [60, 10, 0], [60, 10, 80]], 'mirror' => true, 'material' => 'steel'],
             ['key' => 'b', 'pointsMm' => [[0, 0, 0], [0, 100, 0]], 'gaugeMm' => 0.5, 'doubled' => true, 'wrapped' => 'teal'] + [
                 'material' => 'copper',
             ],
