@@ -11,9 +11,11 @@ use Impa\Build\Pulls;
 use Impa\Build\SchoolChange;
 use Impa\Build\Step;
 use Impa\Build\StepKind;
+use Impa\Build\StepsSheet;
 use Impa\Build\Work;
 use Impa\Figure\FaceSchool;
 use Impa\Figure\Pull;
+use Impa\Plan\StepPicture;
 use Impa\Tests\Support\Figures;
 use Impa\Tests\Support\Works;
 
@@ -272,4 +274,41 @@ it('says what a change of school moved, and why', function () {
     $text = SchoolChange::text($of('loose-head'), $of('limbs-first'));
     expect($text)->toStartWith('Limbs first: ')->toContain('steps changed places')
         ->and(SchoolChange::text($of('loose-head'), $of('loose-head')))->toBe('');
+});
+
+it('builds whatever can be drawn: keys of digits, every join, side, method and pose, wires of no length, weights in the base', function () {
+    $joins = ['fluff', 'slit', 'neck', 'wrap', 'sandwich', 'sew', 'glue', 'wire'];
+    foreach (range(1, 8) as $seed) {
+        $document = Figures::covered($seed, 8);
+        $key = static fn (string $was): string => (string) ((int) substr($was, 1) + 1);
+        foreach ($document['parts'] as $i => &$part) {
+            $part['key'] = $key($part['key']);
+            if (isset($part['join'])) {
+                $part['join'] = ['to' => $key($part['join']['to']), 'by' => $joins[($seed + $i) % 8]];
+            }
+            $part += $i % 4 === 3 ? ['group' => 'g'] : [];
+        }
+        unset($part);
+        foreach ($document['details'] as $i => &$detail) {
+            $detail['key'] = (string) $i;
+            $detail['on'] = $key($detail['on']);
+            $detail['method'] = ['felt', 'bead', 'ready-made', 'stitch', 'paint', 'pin'][($seed + $i) % 6];
+            $detail['side'] = ['front', 'back', 'left', 'right', 'top', 'under'][($seed + $i) % 6];
+        }
+        unset($detail);
+        $figure = Figures::read([
+            'pose' => ['stand', 'sit', 'lie', 'hang'][$seed % 4],
+            'base' => ['flattenMm' => 2.5, 'weights' => [['g' => 5, 'atMm' => [0, 4, 0]]]],
+            'wires' => [['key' => '7', 'pointsMm' => [[0, 0, 0], [0, 0, 0]], 'doubled' => true, 'mirror' => true]],
+        ] + $document);
+        $work = Works::of($figure);
+        expectToBeFollowable($work->steps);
+        foreach ($work->steps as $i => $step) {
+            if ($i % 3 === $seed % 3) {
+                $svg = StepPicture::of($work, $step);
+                expect($svg)->not->toContain('NAN')->not->toContain('INF')->and(simplexml_load_string($svg))->not->toBeFalse();
+            }
+        }
+        expect(json_encode(StepsSheet::of($work)))->toBeJson();
+    }
 });

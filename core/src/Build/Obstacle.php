@@ -30,7 +30,7 @@ final readonly class Obstacle
     private const STEPS = [4, 14];
 
     /**
-     * @param  string  $key  - or + and the key of its part: itself, or what is laid on it
+     * @param  string  $key  = or + and the key of its part: itself, or what is laid on it
      * @param  string  $part  key of the part
      * @param  array{float, float, float}  $at
      * @param  array{array{float, float, float}, array{float, float, float}, array{float, float, float}}  $axes  the figure's x, y
@@ -58,7 +58,8 @@ final readonly class Obstacle
         $half = [max($box->right, -$box->left), max($box->high, -$box->low), $solid->size()->depthMm / 2];
 
         return new self(
-            key: ($thickerMm > 0.0 ? '+' : '-').$piece->part->key,
+            // A minus and digits would be a number as the key of an array.
+            key: ($thickerMm > 0.0 ? '+' : '=').$piece->part->key,
             part: $piece->part->key,
             isTwin: $piece->isTwin,
             solid: $solid,
