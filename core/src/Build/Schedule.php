@@ -105,7 +105,7 @@ final readonly class Schedule
     private static function laid(array $steps, float $sittingMinutes): self
     {
         $minutes = array_map(static fn (Step $s): float => $s->minutes, $steps);
-        $sittings = $done = $left = $next = $waiting = [];
+        $sittings = $left = $next = $waiting = [];
         $known = array_flip(array_map(static fn (Step $s): string => $s->key, $steps));
         foreach ($steps as $i => $step) {
             $needed = array_filter($step->after, static fn (string $key): bool => isset($known[$key]));
@@ -127,7 +127,7 @@ final readonly class Schedule
             ksort($left);
         };
         while ($left !== []) {
-            $sittings[] = self::sitting($left, $minutes, $done, $sittingMinutes, $release);
+            $sittings[] = self::sitting($left, $minutes, $sittingMinutes, $release);
         }
 
         return new self($sittings, self::longestChain($steps));
@@ -149,19 +149,18 @@ final readonly class Schedule
     /**
      * @param  array<int, Step>  $left  what could be done but for what dries; what gets done is taken out
      * @param  array<int, float>  $minutes  how much of each is left
-     * @param  array<string, float>  $done  by key, from which minute of this sitting it is dry
      * @param  callable(string): void  $release  puts in what comes free when a step is done
      */
-    private static function sitting(array &$left, array &$minutes, array &$done, float $length, callable $release): Sitting
+    private static function sitting(array &$left, array &$minutes, float $length, callable $release): Sitting
     {
         $bouts = $rests = $drying = [];
         $clock = $worked = 0.0;
-        // What was glued at the last sitting is dry at the next.
-        $done = array_map(static fn (): float => 0.0, $done);
+        // By step key, from which minute on it is dry; what was glued at the last sitting is dry at the next.
+        $wet = [];
         while ($left !== []) {
-            $free = self::free($left, $done, $clock);
+            $free = self::free($left, $wet, $clock);
             if ($free === []) {
-                $ready = self::nextDry($done, $clock);
+                $ready = self::nextDry($wet, $clock);
                 if ($ready >= $length) {
                     break;
                 }
@@ -191,9 +190,9 @@ final readonly class Schedule
             $minutes[$i] -= $bout;
             if ($minutes[$i] <= self::EXACT) {
                 unset($left[$i]);
-                $done[$step->key] = $clock + $step->waitMinutes;
                 $release($step->key);
                 if ($step->waitMinutes > 0.0) {
+                    $wet[$step->key] = $clock + $step->waitMinutes;
                     $drying[] = ['key' => $step->key, 'startMinute' => $clock, 'endMinute' => $clock + $step->waitMinutes];
                 }
             }
@@ -206,15 +205,18 @@ final readonly class Schedule
      * What could be done now, in order.
      *
      * @param  array<int, Step>  $left
-     * @param  array<string, float>  $done
+     * @param  array<string, float>  $wet
      * @return list<int>
      */
-    private static function free(array $left, array $done, float $clock): array
+    private static function free(array $left, array $wet, float $clock): array
     {
+        if ($wet === []) {
+            return array_keys($left);
+        }
         $free = [];
         foreach ($left as $i => $step) {
             foreach ($step->after as $before) {
-                if (($done[$before] ?? 0.0) > $clock + self::EXACT) {
+                if (($wet[$before] ?? 0.0) > $clock + self::EXACT) {
                     continue 2;
                 }
             }
@@ -251,11 +253,11 @@ final readonly class Schedule
         return [-1, 0.0];
     }
 
-    /** @param  array<string, float>  $done */
-    private static function nextDry(array $done, float $clock): float
+    /** @param  array<string, float>  $wet */
+    private static function nextDry(array $wet, float $clock): float
     {
         $next = INF;
-        foreach ($done as $ready) {
+        foreach ($wet as $ready) {
             if ($ready > $clock + self::EXACT) {
                 $next = min($next, $ready);
             }

@@ -19,6 +19,9 @@ final class Ledger
     /** @var array<string, float> cm2 by part key, once they were asked for */
     private array $areas = [];
 
+    /** @var ?array{parts: array<string, list<LedgerLine>>, details: array<string, LedgerLine>} */
+    private ?array $index = null;
+
     /**
      * @param  array<string, PartWool>  $wool  of one piece, by part key
      * @param  list<LedgerLine>  $lines  part by part, then detail by detail, in the figure's order; none of 0 g
@@ -53,19 +56,34 @@ final class Ledger
     /** @return list<LedgerLine> what one part takes: its inside, its cover, what is laid on */
     public function ofPart(string $key): array
     {
-        return array_values(array_filter($this->lines, static fn (LedgerLine $l): bool => $l->part === $key && $l->detail === ''));
+        return $this->index()['parts'][$key] ?? [];
     }
 
     /** What a detail takes, all its pieces; none where it takes no wool. */
     public function ofDetail(string $key): ?LedgerLine
     {
-        foreach ($this->lines as $line) {
-            if ($line->detail === $key) {
-                return $line;
+        return $this->index()['details'][$key] ?? null;
+    }
+
+    /**
+     * The lines by what they are for, put together once.
+     *
+     * @return array{parts: array<string, list<LedgerLine>>, details: array<string, LedgerLine>}
+     */
+    private function index(): array
+    {
+        if ($this->index === null) {
+            $this->index = ['parts' => [], 'details' => []];
+            foreach ($this->lines as $line) {
+                if ($line->detail === '') {
+                    $this->index['parts'][$line->part][] = $line;
+                } else {
+                    $this->index['details'][$line->detail] = $line;
+                }
             }
         }
 
-        return null;
+        return $this->index;
     }
 
     /** Grams of everything that is weighed out. */
