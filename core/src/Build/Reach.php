@@ -12,7 +12,7 @@ use Impa\Material\CoveringWay;
  * be worked when a needle stands within 45 degrees of the way the skin looks there, and meets nothing.
  *
  * @phpstan-type Ball array{float, float, float, float, float}
- * @phpstan-type View array{ways: list<array{float, float, float}>, own: list<int>, balls: array<int, Ball>}
+ * @phpstan-type View array{ways: list<array{float, float, float}>, own: list<int>, balls: array<int, Ball>, over: array<string, true>}
  */
 final class Reach
 {
@@ -20,6 +20,9 @@ final class Reach
     public const CONE_DEG = 45.0;
 
     private const TRIED = [[22.5, 5], [45.0, 8]];
+
+    /** So far above the skin it is asked what lies over a point, mm. */
+    private const OVER_MM = 2.0;
 
     /** @return list<Hindrance> everything that must be done before something else is there */
     public static function of(Figure $figure): array
@@ -159,7 +162,17 @@ final class Reach
             ];
         }
 
-        return ['ways' => $ways, 'own' => $own, 'balls' => self::inCone($from, $normal, $near)];
+        $balls = self::inCone($from, $normal, $near);
+        // What lies right over the point stands in every way.
+        $over = [];
+        $above = static fn (int $axis): float => $from[$axis] + self::OVER_MM * $normal[$axis];
+        foreach ($balls as $i => [, , , $square, $reach]) {
+            if ($square < $reach && ! in_array($i, $own, true) && $near[$i]->holds($above(0), $above(1), $above(2))) {
+                $over[$near[$i]->key] = true;
+            }
+        }
+
+        return ['ways' => $ways, 'own' => $own, 'balls' => $balls, 'over' => $over];
     }
 
     /**
@@ -173,6 +186,11 @@ final class Reach
      */
     private static function met(array $view, array $near, array $away, bool $isAnyEnough): array
     {
+        $over = array_diff_key($view['over'], $away);
+        if ($over !== [] && $isAnyEnough) {
+            return $over;
+        }
+        $away += $over;
         $freest = [];
         $most = $isAnyEnough ? 1 : PHP_INT_MAX;
         // What bears the place ends a way at once.
@@ -203,12 +221,12 @@ final class Reach
                 }
             }
             if ($met === []) {
-                return [];
+                return $over;
             }
             [$freest, $most] = [$met, count($met)];
         }
 
-        return $freest;
+        return $freest + $over;
     }
 
     /**
