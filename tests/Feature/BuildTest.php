@@ -282,6 +282,17 @@ it('counts the needles in the box, and takes one out that broke, once', function
     $this->putJson('/api/needles', ['box' => [$box[0], $box[0]]])->assertStatus(422);
 });
 
+it('lets every step be ticked of a figure that was saved when there were fewer', function () {
+    $id = lay();
+    Figure::query()->whereKey($id)->toBase()->update(['step_keys' => '["portion","core:head"]', 'steps' => 2]);
+    $this->putJson("/api/figures/{$id}/steps/compare:arm")->assertStatus(422);
+    (require database_path('migrations/2026_11_27_000004_reckon_the_steps_anew.php'))->up();
+    $this->putJson("/api/figures/{$id}/steps/compare:arm")->assertOk()->assertJsonPath('done', ['compare:arm']);
+    // As many as the Build station shows.
+    $sheet = $this->postJson('/api/build', ['document' => demoFigure()])->json('sheet.steps');
+    expect(Figure::query()->findOrFail($id)->stepKeys())->toEqualCanonicalizing(array_column($sheet, 'key'));
+});
+
 it('lays a step open on every device, and none that is not there', function () {
     $id = lay();
     $this->putJson("/api/figures/{$id}/present", ['step' => 'cover:head'])->assertOk()->assertJsonPath('present', 'cover:head');
