@@ -57,6 +57,15 @@ it('begins another sitting after a pause of three quarters of an hour, and tells
     expect([$done['core:head'], $done['cover:head'], $done['inspect']])->toBe([22.0, 10.0, 0.0]);
 });
 
+it('counts the tips of broken needles that were not found', function (array $kinds, int $missing) {
+    $entries = [];
+    foreach ($kinds as $at => $kind) {
+        $entry = ['uuid' => 'e'.$at, 'kind' => $kind, 'step' => '', 'text' => '', 'grams' => null];
+        $entries[] = $entry + ['gauge' => null, 'picture' => null, 'at' => $at];
+    }
+    expect(Diary::of(Works::of(Works::demo('lanto')), [], $entries)['tipsMissing'])->toBe($missing);
+})->with([[[], 0], [['broken'], 1], [['broken', 'note', 'broken', 'found'], 1], [['broken', 'found'], 0], [['found'], 0]]);
+
 it('says what became otherwise between two documents, and nothing of what did not', function () {
     $document = Works::demo('bobbin')->document();
     $after = Works::demo('bobbin')->document();

@@ -225,6 +225,8 @@ describe('the log', function () {
         $left = $this->deleteJson("/api/figures/{$id}/log/aaaaaaaa-1")->assertOk()->json('sittings.0.entries');
         expect(array_column($left, 'uuid'))->toBe(['aaaaaaaa-2', 'aaaaaaaa-3']);
         $keep(['uuid' => 'short', 'kind' => 'note', 'at' => 1])->assertStatus(422);
+        $keep(['uuid' => 'aaaaaaaa-0', 'kind' => 'broken', 'gauge' => 7, 'at' => 1])->assertStatus(422);
+        $keep(['uuid' => 'aaaaaaaa-0', 'kind' => 'note', 'at' => -5])->assertStatus(422);
         $keep(['uuid' => 'aaaaaaaa-4', 'kind' => 'gossip', 'at' => 1])->assertStatus(422);
         $keep(['uuid' => 'aaaaaaaa-5', 'kind' => 'weighed', 'grams' => -1, 'at' => 1])->assertStatus(422);
         $keep(['uuid' => 'aaaaaaaa-6', 'kind' => 'note', 'text' => str_repeat('x', 2001), 'at' => 1])->assertStatus(422);

@@ -15,6 +15,7 @@ use App\Store\Writing;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Carbon;
 use Impa\Build\Diary;
+use Impa\Face\Needles;
 use Impa\Figure\Changes;
 use Impa\Figure\Figure as FigureDocument;
 use stdClass;
@@ -82,6 +83,12 @@ final class LogController
             throw new HttpException(422, 'A weight lies between 0 and 100 kg.');
         }
         $gauge = $body->intOr('gauge', null);
+        if ($gauge !== null && ! in_array($gauge, Needles::SOLD, true)) {
+            throw new HttpException(422, sprintf('Needles are sold in the gauges %s.', implode(', ', Needles::SOLD)));
+        }
+        if ($body->int('at') < 0) {
+            throw new HttpException(422, 'The clock of this device is not right: set it, and note it again.');
+        }
         $picture = $body->intOr('picture', null);
         if (($kind === 'photo') !== ($picture !== null) || ($picture !== null && Picture::query()->whereKey($picture)->doesntExist())) {
             throw new HttpException(422, 'A photo is a picture that was taken in before: choose it again.');

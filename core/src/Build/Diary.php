@@ -11,7 +11,9 @@ namespace Impa\Build;
  * @phpstan-type Bout array{step: string, from: int, to: int}
  * @phpstan-type Entry array{uuid: string, kind: string, step: string, text: string, grams: ?float, gauge: ?int, picture: ?int, at: int}
  * @phpstan-type StepMinutes array{key: string, minutes: float}
+ * @phpstan-type StepDone array{key: string, title: string, planned: float, done: float}
  * @phpstan-type SittingPage array{from: int, to: int, minutes: float, steps: list<StepMinutes>, entries: list<Entry>}
+ * @phpstan-type DiaryPages array{minutes: float, plannedMinutes: float, steps: list<StepDone>, tipsMissing: int, sittings: list<SittingPage>}
  */
 final class Diary
 {
@@ -51,7 +53,7 @@ final class Diary
      *
      * @param  list<Bout>  $bouts  none over another
      * @param  list<Entry>  $entries
-     * @return array{minutes: float, plannedMinutes: float, steps: list<array<string, mixed>>, sittings: list<SittingPage>}
+     * @return DiaryPages
      */
     public static function of(Work $work, array $bouts, array $entries): array
     {
@@ -75,8 +77,21 @@ final class Diary
             'minutes' => array_sum(array_column($planned, 'done')),
             'plannedMinutes' => array_sum(array_column($planned, 'planned')),
             'steps' => $planned,
+            'tipsMissing' => self::tipsMissing($entries),
             'sittings' => self::sittings($bouts, $entries),
         ];
+    }
+
+    /**
+     * Needles that broke and whose tips were not found: with one the figure is not safe (docs/trade.md, Cautions).
+     *
+     * @param  list<Entry>  $entries
+     */
+    private static function tipsMissing(array $entries): int
+    {
+        $kinds = array_count_values(array_column($entries, 'kind'));
+
+        return max(0, ($kinds['broken'] ?? 0) - ($kinds['found'] ?? 0));
     }
 
     /**

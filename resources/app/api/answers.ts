@@ -647,6 +647,10 @@ export interface LogEntry {
 export interface Diary {
   minutes: number
   plannedMinutes: number
+  /**
+   * of broken needles that were not found: the figure is not safe yet
+   */
+  tipsMissing: number
   steps: {
     key: string
     title: string

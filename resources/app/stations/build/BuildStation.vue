@@ -93,12 +93,7 @@ function pause(): void {
   rest.rested()
 }
 
-/** Needles that broke and whose tips were not found: such a figure is not safe. */
-const tips = computed(() => {
-  const entries = (clock.diary.value?.sittings ?? []).flatMap((s) => s.entries)
-  const count = (kind: string) => entries.filter((e) => e.kind === kind).length
-  return Math.max(0, count('broken') - count('found'))
-})
+const tips = computed(() => clock.diary.value?.tipsMissing ?? 0)
 const dries = computed(() => {
   const waits = missing.value.length ? [] : (step.value?.after ?? [])
   const until = Math.max(0, ...waits.map((key) => drying.until(figure.id, key)))

@@ -41,11 +41,7 @@ async function found(): Promise<void> {
     await api.logEntry(figure.id, { uuid: crypto.randomUUID(), kind: 'found', text: '', step: '', at: Date.now() }),
   )
 }
-const entries = computed(() => (props.diary?.sittings ?? []).flatMap((s) => s.entries))
-const missing = computed(
-  () =>
-    entries.value.filter((e) => e.kind === 'broken').length - entries.value.filter((e) => e.kind === 'found').length,
-)
+const missing = computed(() => props.diary?.tipsMissing ?? 0)
 </script>
 
 <template>

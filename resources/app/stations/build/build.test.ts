@@ -69,7 +69,7 @@ const steps = [
     because: [{ after: 'eye', text: 'Before the ear: it would be in the way of the right eye.' }],
   }),
 ]
-const emptyDiary: Diary = { minutes: 0, plannedMinutes: 40, steps: [], sittings: [] }
+const emptyDiary: Diary = { minutes: 0, plannedMinutes: 40, steps: [], tipsMissing: 0, sittings: [] }
 let table: OnTable
 let done: string[]
 let present: string

@@ -107,6 +107,9 @@ const entry = (uuid: string, kind: Diary['sittings'][0]['entries'][0]['kind'], m
 const diary = (entries: Diary['sittings'][0]['entries']): Diary => ({
   minutes: 30,
   plannedMinutes: 60,
+  tipsMissing:
+    Math.max(0, ...entries.map((e) => (e.kind === 'broken' ? 1 : 0))) -
+    (entries.some((e) => e.kind === 'found') ? 1 : 0),
   steps: [
     { key: 'core:body', title: 'Core: Body', planned: 20, done: 30 },
     { key: 'eye', title: 'Eye', planned: 40, done: 0 },
@@ -152,7 +155,7 @@ describe('the diary', () => {
     expect(dropped).toHaveBeenCalledWith(7, 'u1')
     await table.wrapper.setProps({ diary: diary([entry('u4', 'photo', { picture: 12 })]) })
     expect(window.document.querySelector('.photo img')?.getAttribute('src')).toBe('/api/pictures/12')
-    await table.wrapper.setProps({ diary: { minutes: 0, plannedMinutes: 0, steps: [], sittings: [] } })
+    await table.wrapper.setProps({ diary: { minutes: 0, plannedMinutes: 0, steps: [], tipsMissing: 0, sittings: [] } })
     expect(says()).toContain('Nothing is logged yet')
   })
 })
