@@ -13,7 +13,7 @@ namespace Impa\Build;
  * @phpstan-type StepMinutes array{key: string, minutes: float}
  * @phpstan-type StepDone array{key: string, title: string, planned: float, done: float}
  * @phpstan-type SittingPage array{from: int, to: int, minutes: float, steps: list<StepMinutes>, entries: list<Entry>}
- * @phpstan-type DiaryPages array{minutes: float, plannedMinutes: float, steps: list<StepDone>, tipsMissing: int, sittings: list<SittingPage>}
+ * @phpstan-type Pages array{minutes: float, plannedMinutes: float, steps: list<StepDone>, tipsMissing: int, sittings: list<SittingPage>}
  */
 final class Diary
 {
@@ -53,7 +53,7 @@ final class Diary
      *
      * @param  list<Bout>  $bouts  none over another
      * @param  list<Entry>  $entries
-     * @return DiaryPages
+     * @return Pages
      */
     public static function of(Work $work, array $bouts, array $entries): array
     {
