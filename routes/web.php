@@ -67,8 +67,10 @@ Route::prefix('api')->whereNumber(['figure', 'picture', 'wool', 'swatch'])->grou
     Route::post('balance/try', [BalanceController::class, 'tried']);
     Route::post('armature', [ArmatureController::class, 'store']);
     Route::post('armature/lay', [ArmatureController::class, 'lay']);
+    Route::post('armature/draw', [ArmatureController::class, 'draw']);
     Route::post('armature/bend', [ArmatureController::class, 'bend']);
     Route::post('build', [BuildController::class, 'store']);
+    Route::post('build/school', [BuildController::class, 'school']);
     Route::post('build/picture', [BuildController::class, 'picture']);
     Route::post('build/pull', [BuildController::class, 'pull']);
     Route::post('build/paper', [BuildController::class, 'paper']);

@@ -6,6 +6,7 @@ namespace Impa\Tests\Balance;
 
 use Impa\Balance\Balance;
 use Impa\Balance\Footprint;
+use Impa\Figure\Part;
 use Impa\Geometry\Box;
 use Impa\Geometry\Hull;
 use Impa\Material\Densities;
@@ -285,4 +286,17 @@ it('hides no weight where even its own weight again would not do', function () {
         ->toBe(0.0)
         ->and($post->flattenMm())
         ->toBe(0.0);
+});
+
+it('has its weight where a mesh library has it, for every kind of shape, turned and put together', function () {
+    // Volumes and centres of mass of the pieces' meshes by the npm package @jscad/modeling (bench/mass-fixture.mjs).
+    $fixture = json_decode((string) file_get_contents(__DIR__.'/fixtures/centres-jscad.json'), true);
+    expect(count($fixture))->toBe(40);
+    foreach ($fixture as ['figure' => $document, 'volumeCm3' => $volume, 'centreMm' => $centre]) {
+        $figure = Figures::read($document);
+        $own = array_sum(array_map(static fn (Part $p): float => $p->count() * $p->solid->volumeCm3(), $figure->parts));
+        // A mesh of flat pieces lies inside its shape: by up to a fiftieth of the volume where it is coarse.
+        expect($own)->toEqualWithDelta($volume, 0.02 * $volume)
+            ->and(Balance::of(Ledger::of($figure, Densities::house()))->centreMm)->toEqualWithDelta($centre, 0.5);
+    }
 });

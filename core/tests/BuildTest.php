@@ -152,8 +152,8 @@ it('takes the minutes that are usual', function () {
         ->and(Plan::of(smallCharacter())->handsMinutes())
         ->toBeGreaterThan(60)
         ->toBeLessThan(150)
-        ->and(Pace::house()->bulk(8, Firmness::Hard))
-        ->toBeGreaterThan(Pace::house()->bulk(8, Firmness::Soft));
+        ->and(Pace::house()->bulk(8, Firmness::Hard, 1))
+        ->toBeGreaterThan(Pace::house()->bulk(8, Firmness::Soft, 1));
 });
 
 it('has nothing to do for a figure without parts', function () {
@@ -214,14 +214,15 @@ it('says which way to bring the weight, seen by who stands before the figure', f
     expect($text)->toContain('mm '.$way);
 })->with([[0, 14, 'back'], [0, -14, 'forwards'], [14, 0, 'to the left'], [-14, 0, 'to the right']]);
 
-it('takes half the time for the bulk with three needles, from the weight on at which they are used', function () {
+it('takes half the time for the bulk with three needles, from the weight and the breadth on at which they are used', function () {
     $pace = Pace::house();
     // Two minutes for a gram, less than twice as much for twice the wool.
-    expect($pace->bulk(1.0, Firmness::Springy))->toBe(2.0)
-        ->and($pace->bulk(1.49, Firmness::Springy))->toEqualWithDelta(2 * 1.49 ** 0.85, 1e-12)
-        ->and($pace->bulk(1.5, Firmness::Springy))->toEqualWithDelta(1.5 ** 0.85, 1e-12)
-        ->and($pace->bulk(4.0, Firmness::Firm))->toEqualWithDelta(1.3 * 4 ** 0.85, 1e-12)
-        ->and([$pace->needles(1.49), $pace->needles(1.5)])->toBe([1, 3]);
+    expect($pace->bulk(1.0, Firmness::Springy, 1))->toBe(2.0)
+        ->and($pace->bulk(1.49, Firmness::Springy, 1))->toEqualWithDelta(2 * 1.49 ** 0.85, 1e-12)
+        ->and($pace->bulk(1.5, Firmness::Springy, 3))->toEqualWithDelta(1.5 ** 0.85, 1e-12)
+        ->and($pace->bulk(4.0, Firmness::Firm, 3))->toEqualWithDelta(1.3 * 4 ** 0.85, 1e-12)
+        ->and([$pace->needles(1.49, 30), $pace->needles(1.5, 30), $pace->needles(1.5, 12), $pace->needles(50, 11.9)])
+        ->toBe([1, 3, 3, 1]);
 });
 
 it('takes for what is laid on the time of each piece, for what is wound that of each metre', function () {
@@ -242,7 +243,7 @@ it('gives each kind of work its needle', function () {
     // Common practice, docs/trade.md, Needles.
     expect($told('core:head'))->toBe([36, 3, 'deep'])
         ->and($told('core:arm'))->toBe([36, 1, 'deep'])
-        ->and($told('cover:head'))->toBe([40, 1, 'shallow, slanting'])
+        ->and($told('cover:head'))->toBe([40, 3, 'shallow, slanting'])
         ->and($told('cover:ear'))->toBe([38, 1, 'middling, slanting'])
         ->and($told('join:arm'))->toBe([36, 1, 'deep'])
         ->and($told('hide:arm'))->toBe([40, 1, 'shallow, slanting'])
@@ -310,12 +311,22 @@ it('takes for each step the time of all its pieces', function () {
     $ledger = Ledger::of(smallCharacter(), Densities::house());
     $minutes = array_map(static fn (Step $s): float => $s->minutes, byKey(smallCharacter()));
     $springy = Firmness::Springy;
+    $holder = static fn (string $key): int => $pace->needles(
+        $ledger->wool[$key]->coreG(),
+        $ledger->wool[$key]->inside?->size()->middleMm() ?? 0.0,
+    );
+    $over = static fn (string $key): int => $pace->needles(
+        $ledger->wool[$key]->coverG(),
+        smallCharacter()->parts[$key]->solid->size()->middleMm(),
+    );
     $told = [
         'portion' => $pace->portion,
-        'core:head' => $pace->bulk($ledger->wool['head']->coreG(), $springy),
-        'core:arm' => 2 * $pace->bulk($ledger->wool['arm']->coreG(), $springy),
-        'cover:head' => $pace->bulk($ledger->wool['head']->coverG(), $springy) + $pace->surface($ledger->areaCm2('head'), true),
-        'cover:arm' => 2 * ($pace->bulk($ledger->wool['arm']->coverG(), $springy) + $pace->surface($ledger->areaCm2('arm'), false)),
+        'core:head' => $pace->bulk($ledger->wool['head']->coreG(), $springy, $holder('head')),
+        'core:arm' => 2 * $pace->bulk($ledger->wool['arm']->coreG(), $springy, $holder('arm')),
+        'cover:head' => $pace->bulk($ledger->wool['head']->coverG(), $springy, $over('head'))
+            + $pace->surface($ledger->areaCm2('head'), true),
+        'cover:arm' => 2 * ($pace->bulk($ledger->wool['arm']->coverG(), $springy, $over('arm'))
+            + $pace->surface($ledger->areaCm2('arm'), false)),
         'join:head' => $pace->join,
         'join:arm' => 2 * $pace->join,
         'hide:head' => $pace->hide,
@@ -564,7 +575,7 @@ it('advises the nearest needle at hand, of two as near the finer', function () {
     $gauge = static fn (array $box, Needle $needle): int => $needle->from(Needles::of($box))->gauge;
     expect($gauge([36, 38, 40, 42], Needle::face(20)))->toBe(42)
         ->and($gauge([36, 38], Needle::face(20)))->toBe(38)
-        ->and($gauge([36, 40], Needle::shaping(20)))->toBe(40)
+        ->and($gauge([36, 40], Needle::shaping(20, 1)))->toBe(40)
         ->and($gauge([42], Needle::bulk(3, 40)))->toBe(42)
         ->and(Needle::bulk(3, 40)->from(Needles::of([42]))->wanted)->toBe(36)
         // Common practice: no deeper than 40 mm, past the middle from the other side.

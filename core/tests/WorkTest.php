@@ -9,12 +9,18 @@ use Impa\Build\Needs;
 use Impa\Build\Order;
 use Impa\Build\Pulls;
 use Impa\Build\SchoolChange;
+use Impa\Build\SchoolRefused;
+use Impa\Build\Schools;
 use Impa\Build\Step;
 use Impa\Build\StepKind;
 use Impa\Build\StepsSheet;
-use Impa\Build\Work;
+use Impa\Figure\Detail;
 use Impa\Figure\FaceSchool;
+use Impa\Figure\Figure;
+use Impa\Figure\JoinBy;
 use Impa\Figure\Pull;
+use Impa\Figure\Wire;
+use Impa\Material\WireMaterial;
 use Impa\Plan\StepPicture;
 use Impa\Tests\Support\Figures;
 use Impa\Tests\Support\Works;
@@ -268,12 +274,80 @@ describe('what the felter pulls forward or puts off', function () {
     });
 });
 
-it('says what a change of school moved, and why', function () {
-    $document = json_decode(Works::demo('bobbin')->toJson(), true);
-    $of = static fn (string $school): Work => Works::of(Figures::read(['school' => ['face' => $school]] + $document));
-    $text = SchoolChange::text($of('loose-head'), $of('limbs-first'));
-    expect($text)->toStartWith('Limbs first: ')->toContain('steps changed places')
-        ->and(SchoolChange::text($of('loose-head'), $of('loose-head')))->toBe('');
+describe('Schools', function () {
+    $told = static function (Figure $figure, string $question, string $value): array {
+        $chosen = Schools::chosen($figure, $question, $value);
+
+        return [$chosen, SchoolChange::text(Schools::option($question, $value), Works::of($figure), Works::of($chosen))];
+    };
+    $now = static fn (Figure $figure): array => array_column(Schools::of($figure), 'now', 'question');
+
+    it('say what a change moved, and why', function () use ($told) {
+        [$late, $text] = $told(Works::demo('bobbin'), 'face', 'limbs-first');
+        expect($text)->toStartWith('Limbs first: The face is placed on the finished body. ')->toContain('steps changed places')
+            ->and($told($late, 'face', 'limbs-first')[1])->toEndWith('The order stays as it was.');
+    });
+
+    it('say which steps are new and which are gone', function () use ($told) {
+        [$slit, $text] = $told(Works::demo('bobbin'), 'join', 'slit');
+        expect($text)->toMatch('/\d+ steps are new, first of them "Cut a slit/')
+            ->and($told($slit, 'join', 'fluff')[1])->toMatch('/\d+ steps are gone, first of them "Cut a slit/')
+            ->and($told(Works::demo('sorrel'), 'join', 'slit')[1])->toContain('"Cut a slit in body for head" is new.')
+            ->and($told(Works::demo('sorrel'), 'inside', 'none')[1])->toMatch('/steps are gone, first of them "Core/');
+    });
+
+    it('are followed by the whole figure once they are chosen', function () use ($told, $now) {
+        foreach (['bobbin', 'wick'] as $name) {
+            foreach (Schools::of(Works::demo($name)) as $question) {
+                if ($question['question'] === 'eyes' && $question['now'] === '') {
+                    continue;
+                }
+                foreach ($question['options'] as $option) {
+                    [$chosen] = $told(Works::demo($name), $question['question'], $option['value']);
+                    expect($now($chosen)[$question['question']])->toBe($option['value'])
+                        ->and($option['reason'])->not->toBe('');
+                }
+            }
+        }
+    });
+
+    it('leave a part that is joined in a third way alone, and details that only lie about an eye', function () use ($told) {
+        $document = Figures::document([
+            Figures::part('body', 'ball', 50, 50, 50, 0, 25),
+            Figures::part('head', 'ball', 40, 40, 40, 0, 65, 0, ['join' => ['to' => 'body', 'by' => 'neck']]),
+        ]);
+        $eye = ['on' => 'head', 'kind' => 'disc', 'widthMm' => 4, 'heightMm' => 4, 'xMm' => 8, 'yMm' => 0, 'colour' => 'black'];
+        $document['details'] = [
+            ['key' => 'e', 'name' => 'Eye', 'mirror' => true] + $eye,
+            ['key' => 'w', 'name' => 'Eye white', 'mirror' => true, 'layer' => 0] + $eye,
+            ['key' => 'b', 'name' => 'Eyebrow'] + $eye,
+        ];
+        $figure = Figures::read($document);
+        $methods = static fn (Figure $f): array => array_map(static fn (Detail $d): string => $d->method->value, $f->details);
+        expect($told($figure, 'join', 'slit')[0]->parts['head']->joinBy)->toBe(JoinBy::Neck)
+            ->and($methods($told($figure, 'eyes', 'bead')[0]))->toBe(['e' => 'bead', 'w' => 'felt', 'b' => 'felt']);
+    });
+
+    it('take the limbs\' wires away or make them of another material, and leave whiskers as they are', function () use ($told, $now) {
+        $wick = Works::demo('wick');
+        $whisker = new Wire('whisker', 'Whisker', WireMaterial::Copper, 0.5, [[0.0, 90.0, 20.0], [30.0, 95.0, 30.0]]);
+        $figure = $wick->withWires([...array_values($wick->wires), $whisker]);
+        $none = $told($figure, 'skeleton', 'none')[0];
+        $steel = $told($none, 'skeleton', 'steel')[0];
+        expect(array_keys($none->wires))->toBe(['handle', 'whisker'])
+            ->and($now($none)['skeleton'])->toBe('none')
+            ->and(count($steel->wires))->toBeGreaterThan(2)
+            ->and($steel->wires['whisker']->material)->toBe(WireMaterial::Copper)
+            ->and($told($figure, 'skeleton', 'pipe-cleaner')[0]->wires['arms']->gaugeMm)->toBe(0.5);
+    });
+
+    it('refuse a question or an answer that there is not', function () {
+        $wick = Works::demo('wick');
+        expect(static fn () => Schools::chosen($wick, 'luck', 'none'))->toThrow(SchoolRefused::class, '"luck" is none of face, inside')
+            ->and(static fn () => Schools::chosen($wick, 'inside', 'sand'))->toThrow(SchoolRefused::class, '"sand" is none of core-wool')
+            ->and(static fn () => Schools::chosen(Works::demo('sorrel'), 'skeleton', 'steel'))
+            ->toThrow(SchoolRefused::class, 'No part of this figure is long enough');
+    });
 });
 
 it('builds whatever can be drawn: keys of digits, every join, side, method and pose, wires of no length, weights in the base', function () {

@@ -37,7 +37,7 @@ describe('the steps', function () {
     it('are told by HTTP and console as core has them, by their schema', function (string $name) {
         $told = $this->postJson('/api/build', ['document' => demoFigure($name)])->assertOk();
         expect($told->json('sheet'))->toEqual(json_decode((string) json_encode(StepsSheet::of(workOf(demoFigure($name)))), true))
-            ->and($told->json('changed'))->toBe('');
+            ->and(array_column($told->json('schools'), 'question'))->toBe(['face', 'inside', 'join', 'eyes', 'skeleton']);
         [$exit, $out] = impa('impa:steps', "demo/{$name}.impa.json");
         expect($exit)->toBe(0)->and(json_decode($out, true))->toEqual($told->json('sheet'));
         holdAgainst('steps', $out);
@@ -48,12 +48,30 @@ describe('the steps', function () {
     })->with(['bobbin', 'lanto', 'sorrel']);
 
     it('follow another school, and say what that changed', function () {
-        $before = demoFigure();
-        $after = ['school' => ['face' => 'limbs-first']] + $before;
-        $told = $this->postJson('/api/build', ['document' => $after, 'before' => $before])->assertOk();
-        expect($told->json('changed'))->toStartWith('Limbs first: ')
+        $chosen = $this->postJson('/api/build/school', ['document' => demoFigure(), 'question' => 'face', 'value' => 'limbs-first']);
+        $told = $this->postJson('/api/build', ['document' => $chosen->assertOk()->json('document')])->assertOk();
+        expect($chosen->json('changed'))->toStartWith('Limbs first: ')
+            ->and($told->json('schools.0.now'))->toBe('limbs-first')
             ->and(json_decode(impa('impa:steps', 'demo/bobbin.impa.json', '--school=limbs-first')[1], true))
             ->toEqual($told->json('sheet'));
+    });
+
+    it('refuse a question that is none, and what a figure cannot follow', function (string $question, string $value, string $why) {
+        $sent = ['document' => demoFigure('sorrel'), 'question' => $question, 'value' => $value];
+        expect($this->postJson('/api/build/school', $sent)->assertStatus(422)->json('detail'))->toContain($why);
+    })->with([
+        ['luck', 'good', '"luck" is none of face'],
+        ['inside', 'sand', '"sand" is none of core-wool'],
+        ['skeleton', 'steel', 'No part of this figure is long enough'],
+    ]);
+
+    it('lead a wire that was drawn through what it passes', function () {
+        $drawn = $this->postJson('/api/armature/draw', ['document' => demoFigure('lanto')])->assertOk()->json('document');
+        expect(array_column($drawn['wires'], 'name'))->toBe(['Wire 1']);
+        $again = $this->postJson('/api/armature/draw', ['document' => $drawn])->assertOk()->json('document');
+        expect(array_column($again['wires'], 'key'))->toBe(['wire-1', 'wire-2'])
+            ->and(array_column($this->postJson('/api/build', ['document' => $drawn])->json('sheet.steps'), 'key'))
+            ->toContain('thread:wire-1');
     });
 
     it('each have a drawing', function () {

@@ -32,10 +32,17 @@ final class ArmatureController
     public function lay(Body $body): DocumentResponse
     {
         [$figure, , $wires] = self::given($body);
-        $document = $figure->document();
-        $document->wires = array_map(static fn (Wire $w): object => (object) $w->document(), array_values($wires));
 
-        return new DocumentResponse(['document' => Figure::fromDocument($document)->document()]);
+        return new DocumentResponse(['document' => $figure->withWires(array_values($wires))->document()]);
+    }
+
+    /** The figure with one more wire, to be dragged where it is to run. */
+    public function draw(Body $body): DocumentResponse
+    {
+        $figure = $body->figure();
+        $wires = [...array_values($figure->wires), Skeleton::own($figure)];
+
+        return new DocumentResponse(['document' => $figure->withWires($wires)->document()]);
     }
 
     public function bend(Body $body): Response

@@ -15,10 +15,10 @@ use Illuminate\Http\Response;
 use Impa\Build\Pulls;
 use Impa\Build\ScheduleSheet;
 use Impa\Build\SchoolChange;
+use Impa\Build\Schools;
 use Impa\Build\Step;
 use Impa\Build\StepsSheet;
 use Impa\Build\Work;
-use Impa\Figure\Figure;
 use Impa\Plan\StepPicture;
 use Impa\Print\WorkSheet;
 use Symfony\Component\HttpKernel\Exception\HttpException;
@@ -32,13 +32,21 @@ final class BuildController
 {
     public function store(Body $body): JsonResponse
     {
-        $work = Building::work($body->figure());
+        $figure = $body->figure();
 
-        return new JsonResponse([
-            'sheet' => StepsSheet::of($work),
-            'changed' => $body->has('before')
-                ? SchoolChange::text(Building::work(Figure::fromDocument($body->object('before'))), $work)
-                : '',
+        return new JsonResponse(['sheet' => StepsSheet::of(Building::work($figure)), 'schools' => Schools::of($figure)]);
+    }
+
+    /** The figure after another school, and what that changed of its work. */
+    public function school(Body $body): DocumentResponse
+    {
+        [$figure, $question, $value] = [$body->figure(), $body->text('question'), $body->text('value')];
+        $chosen = Schools::chosen($figure, $question, $value);
+        $option = Schools::option($question, $value);
+
+        return new DocumentResponse([
+            'document' => $chosen->document(),
+            'changed' => SchoolChange::text($option, Building::work($figure), Building::work($chosen)),
         ]);
     }
 

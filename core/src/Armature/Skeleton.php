@@ -42,6 +42,24 @@ final class Skeleton
         return $wires;
     }
 
+    /** One more, level through the middle of the figure, for the felter to lead where she wants it. */
+    public static function own(Figure $figure): Wire
+    {
+        $number = 1;
+        while (isset($figure->wires['wire-'.$number])) {
+            $number++;
+        }
+        [$y, $far] = [$figure->heightMm / 2, $figure->heightMm / 4];
+
+        return new Wire(
+            key: 'wire-'.$number,
+            name: 'Wire '.$number,
+            material: WireMaterial::PaperCovered,
+            gaugeMm: Wire::USUAL_MM,
+            pointsMm: [[-$far, $y, 0.0], [0.0, $y, 0.0], [$far, $y, 0.0]],
+        );
+    }
+
     private static function wantsOne(Part $part): bool
     {
         return $part->wantsWire()

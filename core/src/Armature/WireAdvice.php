@@ -73,7 +73,7 @@ final readonly class WireAdvice
     public static function isThrough(Wire $wire, Part $part): bool
     {
         foreach ($wire->courses() as $course) {
-            if (self::inside($course, $part) > 0.0) {
+            if (self::insideMm($course, $part) > 0.0) {
                 return true;
             }
         }
@@ -115,7 +115,7 @@ final readonly class WireAdvice
     {
         $free = $carries = 0.0;
         foreach ($figure->parts as $part) {
-            if (! $part->isJoined() || ! $part->solid->kind()->isLong() || self::inside($wire->pointsMm, $part) === 0.0) {
+            if (! $part->isJoined() || ! $part->solid->kind()->isLong() || self::insideMm($wire->pointsMm, $part) === 0.0) {
                 continue;
             }
             $length = $part->solid->size()->heightMm;
@@ -131,8 +131,8 @@ final readonly class WireAdvice
         return $free > 0.0 ? [$free, $carries] : [$wire->lengthMm() / 2, 0.0];
     }
 
-    /** @return list<array{part: string, holes: list<array{float, float, float}>}> */
-    private static function through(Wire $wire, Figure $figure): array
+    /** @return list<array{part: string, holes: non-empty-list<array{float, float, float}>}> what it goes through or ends in, and where */
+    public static function through(Wire $wire, Figure $figure): array
     {
         $through = [];
         foreach ($figure->parts as $part) {
@@ -155,7 +155,7 @@ final readonly class WireAdvice
     {
         $holes = [];
         $before = null;
-        foreach (self::steps($course) as $point) {
+        foreach (self::isNear($course, $part) ? self::steps($course) : [] as $point) {
             $isIn = self::isIn($part, $point);
             if ($before !== null && $before !== $isIn) {
                 $holes[] = $point;
@@ -167,12 +167,42 @@ final readonly class WireAdvice
     }
 
     /**
+     * Whether a course comes near a part at all: the box around it, and the ball around each piece.
+     *
+     * @param  list<array{float, float, float}>  $course
+     */
+    private static function isNear(array $course, Part $part): bool
+    {
+        if ($course === []) {
+            return false;
+        }
+        $size = $part->solid->size();
+        $radius = sqrt($size->widthMm ** 2 + $size->heightMm ** 2 + $size->depthMm ** 2) / 2;
+        foreach ($part->placements() as $piece) {
+            $far = 0.0;
+            foreach ([0, 1, 2] as $axis) {
+                $along = array_column($course, $axis);
+                $far += max(0.0, min($along) - $piece->at[$axis], $piece->at[$axis] - max($along)) ** 2;
+            }
+            if ($far <= $radius ** 2) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
      * How much of a course lies in a part, mm.
      *
      * @param  list<array{float, float, float}>  $course
      */
-    private static function inside(array $course, Part $part): float
+    public static function insideMm(array $course, Part $part): float
     {
+        if (! self::isNear($course, $part)) {
+            return 0.0;
+        }
+
         return (float) count(array_filter(self::steps($course), static fn (array $p): bool => self::isIn($part, $p)));
     }
 

@@ -13,10 +13,14 @@ namespace Impa\Build;
  * @phpstan-type StepMinutes array{key: string, minutes: float}
  * @phpstan-type StepDone array{key: string, title: string, planned: float, done: float}
  * @phpstan-type SittingPage array{from: int, to: int, minutes: float, steps: list<StepMinutes>, entries: list<Entry>}
- * @phpstan-type Pages array{minutes: float, plannedMinutes: float, steps: list<StepDone>, tipsMissing: int, sittings: list<SittingPage>}
+ * @phpstan-type Pages array{minutes: float, plannedMinutes: float, took: string,
+ *     steps: list<StepDone>, tipsMissing: int, sittings: list<SittingPage>}
  */
 final class Diary
 {
+    /** As planned is what differs by no more than this share. */
+    private const ABOUT = 0.1;
+
     /** A longer pause begins a new sitting, minutes. */
     private const PAUSE = 45.0;
 
@@ -77,9 +81,29 @@ final class Diary
             'minutes' => array_sum(array_column($planned, 'done')),
             'plannedMinutes' => array_sum(array_column($planned, 'planned')),
             'steps' => $planned,
+            'took' => self::took($planned),
             'tipsMissing' => self::tipsMissing($entries),
             'sittings' => self::sittings($bouts, $entries),
         ];
+    }
+
+    /**
+     * How what was worked at went against the plan; as planned is within a tenth (house choice).
+     *
+     * @param  list<array{key: string, title: string, planned: float, done: float}>  $steps
+     * @return 'nothing'|'longer'|'shorter'|'as planned'
+     */
+    private static function took(array $steps): string
+    {
+        $worked = array_filter($steps, static fn (array $s): bool => $s['done'] > 0.0);
+        [$planned, $done] = [array_sum(array_column($worked, 'planned')), array_sum(array_column($worked, 'done'))];
+
+        return match (true) {
+            $worked === [] => 'nothing',
+            $done > (1 + self::ABOUT) * $planned => 'longer',
+            $done < (1 - self::ABOUT) * $planned => 'shorter',
+            default => 'as planned',
+        };
     }
 
     /**

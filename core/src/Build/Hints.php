@@ -19,6 +19,7 @@ final class Hints
         return match ($step->kind) {
             StepKind::Portion => 'Equal heaps lie side by side, each with the name of its part.',
             StepKind::Wire => 'Both ends are turned back and covered; nothing scratches.',
+            StepKind::Thread => 'It sits where it was drawn, and does not turn when you pull.',
             StepKind::Core => 'It springs back when you press it, and is a little smaller than it will be.',
             StepKind::Weight => 'It does not rattle, and cannot be felt from outside.',
             StepKind::Flatten => 'It stands by itself, and a light push does not tip it.',
@@ -58,6 +59,7 @@ final class Hints
             StepKind::Join => $pair('It wobbles.', 'More fluff, stabs all round, then small wisps over the join.'),
             StepKind::Hide => $pair('The seam shows as a ring.', 'Lay the wisp across the seam, not along it.'),
             StepKind::Covering => $pair('It comes out again.', 'Stab the roots deeper, straight in, before the next row.'),
+            StepKind::Thread => $pair('The hole gapes.', 'Close it with a wisp laid round the wire, stabbed from the side.'),
             StepKind::Mark => $pair('The face sits too high.', 'Prick again lower; the holes close under a few shallow stabs.'),
             StepKind::Trim => $pair('Fuzz comes back.', 'Use a finer needle, then trim; do not pull.'),
             default => null,
@@ -96,13 +98,14 @@ final class Hints
         if (($step->needle->holder ?? 1) > 1) {
             $cautions[] = 'Several needles need a thick pad under them, and fingers well away.';
         }
-        if (in_array($method, [Method::ReadyMade, Method::Paint, Method::Pin], true) || $joinBy === JoinBy::Glue) {
+        if (in_array($method, [Method::ReadyMade, Method::Paint, Method::Pin], true) || $joinBy === JoinBy::Glue || self::isGlued($step)) {
             $cautions[] = 'Glue, paint and varnish: fresh air, and the instructions on the label.';
         }
         if (in_array($method, [Method::Bead, Method::ReadyMade, Method::Pin], true)) {
             $cautions[] = 'Small or sharp parts: the figure is decoration, not a toy.';
         }
-        if ($step->kind === StepKind::Wire || $joinBy === JoinBy::Wire || ($step->needle !== null && self::hasWire($figure, $step->part))) {
+        $isWire = in_array($step->kind, [StepKind::Wire, StepKind::Thread], true) || $joinBy === JoinBy::Wire;
+        if ($isWire || ($step->needle !== null && self::hasWire($figure, $step->part))) {
             $cautions[] = 'Turn wire ends in and cover them; near wire stab from the side only.';
         }
         if ($step->kind === StepKind::Weight) {
@@ -119,6 +122,12 @@ final class Hints
         }
 
         return $cautions;
+    }
+
+    /** Whether a wire is glued in. */
+    private static function isGlued(Step $step): bool
+    {
+        return $step->kind === StepKind::Thread && $step->waitMinutes > 0.0;
     }
 
     /** Whether a wire of the figure goes through a part. */

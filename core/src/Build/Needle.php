@@ -41,20 +41,20 @@ final readonly class Needle
         return new self(36, $holder, 'deep', min(self::DEEPEST_MM, $thickMm / 2), 90, 36);
     }
 
-    public static function shaping(float $thickMm): self
+    public static function shaping(float $thickMm, int $holder): self
     {
-        return new self(38, 1, 'middling', min(self::DEEPEST_MM, $thickMm / 2), 90, 38);
+        return new self(38, $holder, 'middling', min(self::DEEPEST_MM, $thickMm / 2), 90, 38);
     }
 
     /** A flat piece is stabbed at a slant, so that its colour stays on its own side. */
-    public static function flat(float $thickMm): self
+    public static function flat(float $thickMm, int $holder): self
     {
-        return new self(38, 1, 'middling, slanting', $thickMm, 45, 38);
+        return new self(38, $holder, 'middling, slanting', $thickMm, 45, 38);
     }
 
-    public static function surface(): self
+    public static function surface(int $holder = 1): self
     {
-        return new self(40, 1, 'shallow, slanting', self::SURFACE_MM, 45, 40);
+        return new self(40, $holder, 'shallow, slanting', self::SURFACE_MM, 45, 40);
     }
 
     public static function face(float $thickMm): self

@@ -36,6 +36,8 @@ final class Ranks
             StepKind::Portion => 0,
             StepKind::Wire => 5,
             StepKind::Core => 10,
+            // A wire that is glued in is a whisker or a handle: it comes last.
+            StepKind::Thread => $step->waitMinutes > 0.0 ? 85 : 15,
             StepKind::Weight, StepKind::Loop, StepKind::Cover, StepKind::Felt, StepKind::Compare => self::PIECES,
             StepKind::Covering => $figure->parts[$step->part]->covering->way->replacesCover() ? self::PIECES : 80,
             StepKind::Mark, StepKind::Detail => self::laying($figure, $step->part, $face),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Build;
 
+use Impa\Armature\Passage;
 use Impa\Figure\Figure;
 use Impa\Material\CoveringWay;
 
@@ -77,6 +78,9 @@ final class Reach
             if ($part->isJoined()) {
                 array_push($places, ...WorkPlace::ofSeam($figure, $part, $at, $obstacles));
             }
+        }
+        foreach (Passage::all($figure) as $passage) {
+            array_push($places, ...WorkPlace::ofHoles($passage, $at, $obstacles));
         }
 
         return $places;

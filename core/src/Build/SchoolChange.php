@@ -7,28 +7,47 @@ namespace Impa\Build;
 /** What another school did to the order of the work, in words. */
 final class SchoolChange
 {
-    /** @return string empty where nothing moved */
-    public static function text(Work $before, Work $after): string
+    /**
+     * @param  array{value: string, title: string, reason: string}  $school  that was chosen
+     */
+    public static function text(array $school, Work $before, Work $after): string
     {
-        $school = $after->ledger->figure->faceSchool;
         $moved = self::moved($before->keys(), $after->keys());
-        if ($moved === []) {
-            return '';
-        }
+        $new = array_diff($after->keys(), $before->keys());
+        $gone = array_diff($before->keys(), $after->keys());
         $titles = [];
-        foreach ($after->steps as $step) {
+        foreach ([...$before->steps, ...$after->steps] as $step) {
             $titles[$step->key] = $step->title;
         }
         $kept = array_filter($after->steps, static fn (Step $s): bool => $s->because !== [] && ! isset($moved[$s->key]));
+        $said = array_filter([
+            self::told($moved, $titles, 'changed its place', 'changed places'),
+            self::told(array_flip($new), $titles, 'is new', 'are new'),
+            self::told(array_flip($gone), $titles, 'is gone', 'are gone'),
+            $kept === [] || $moved === [] ? '' : sprintf('%d stayed where reach or the trade wants them.', count($kept)),
+        ]);
 
         return sprintf(
-            '%s: %s %d steps changed places, first of them "%s".%s',
-            ucfirst($school->title()),
-            $school->reason(),
-            count($moved),
-            $titles[array_key_first($moved)],
-            $kept === [] ? '' : sprintf(' %d stayed where reach or the trade wants them.', count($kept)),
+            '%s: %s %s',
+            ucfirst($school['title']),
+            $school['reason'],
+            $said === [] ? 'The order stays as it was.' : implode(' ', $said),
         );
+    }
+
+    /**
+     * @param  array<string, mixed>  $keys  by the key of a step
+     * @param  array<string, string>  $titles
+     */
+    private static function told(array $keys, array $titles, string $one, string $more): string
+    {
+        $first = array_key_first($keys);
+
+        return match (true) {
+            $first === null => '',
+            count($keys) === 1 => sprintf('"%s" %s.', $titles[$first], $one),
+            default => sprintf('%d steps %s, first of them "%s".', count($keys), $more, $titles[$first]),
+        };
     }
 
     /**

@@ -10,6 +10,7 @@ enum StepKind: string
     case Portion = 'portion';
     case Wire = 'wire';
     case Core = 'core';
+    case Thread = 'thread';
     case Weight = 'weight';
     case Loop = 'loop';
     case Cover = 'cover';

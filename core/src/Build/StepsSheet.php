@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Build;
 
 use Impa\Shape\Size;
+use Impa\Wool\Grams;
 use Impa\Wool\LedgerLine;
 use Impa\Wool\Portion;
 use Impa\Wool\Portions;
@@ -63,6 +64,8 @@ final class StepsSheet
                 static fn (LedgerLine $l): array => self::weigh($l, $portions[$l->part.' '.$l->purpose->value] ?? null),
                 $step->weighings,
             ),
+            'wantedG' => $wanted = array_sum(array_map(static fn (LedgerLine $l): float => $l->g * $l->pieces, $step->weighings)),
+            'withinG' => Grams::withinG($wanted),
             'look' => Hints::look($step),
             'measureMm' => self::measure($step, $work),
             'wrong' => Hints::wrong($step),

@@ -25,12 +25,18 @@ final class Words
         'Do it before anything is felted: afterwards nobody can tell.';
 
     public const WIRE =
-
         'Cut the wire with both fold-backs, and turn its ends back on themselves. '.
         'Pinch them flat, so that the wrapping cannot slip off.';
 
-    public const COMPARE =
+    public const THREAD =
+        'Make its holes with a thick needle, each from its own side towards the middle. '.
+        'Push the wire through, until as much stands out on both sides.';
 
+    public const WHISKER =
+        'Cut it longer than you see it, turn its ends in, and make its hole with a thick needle. '.
+        'Push it in with a touch of glue, and wind its colour round what shows.';
+
+    public const COMPARE =
         'Lay both side by side, and turn one over: same length, same thickness, same firmness. '.
         'Felt the larger one more, until you cannot tell them apart.';
 

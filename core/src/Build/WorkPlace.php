@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Build;
 
+use Impa\Armature\Passage;
 use Impa\Figure\Detail;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
@@ -11,7 +12,10 @@ use Impa\Figure\Placement;
 use Impa\Geometry\Box;
 use Impa\Surface\Surface;
 
-/** A place on the skin where a needle must get: a piece of a detail, or the seam of a join, by points with the way they face. Immutable. */
+/**
+ * A place on the skin where a needle must get: a piece of a detail, the seam of a join, a wire's hole, by points with the way they
+ * face. Immutable.
+ */
 final readonly class WorkPlace
 {
     /** A detail smaller than so many mm is looked at in its middle alone. */
@@ -79,11 +83,33 @@ final readonly class WorkPlace
     {
         $places = [];
         foreach ($at[$part->key] as $piece) {
-            $to = self::nearest($obstacles[$piece], $at[$part->joinTo], $obstacles);
+            $to = self::nearest($obstacles[$piece]->at, $at[$part->joinTo], $obstacles);
             $points = self::seam($obstacles[$piece], $part, $obstacles[$to]);
             if ($points !== []) {
                 $name = 'the seam of '.self::sided($part->name, $part->mirror, $obstacles[$piece]->at[0]);
                 $places[] = new self('hide:'.$part->key, $name, [$part->key, $part->joinTo], [$piece, $to], $points, self::SEAM_SHARE);
+            }
+        }
+
+        return $places;
+    }
+
+    /**
+     * Every hole that a wire needs, each on the piece where it is.
+     *
+     * @param  array<string, non-empty-list<int>>  $at  places of each part's pieces in the list of obstacles
+     * @param  list<Obstacle>  $obstacles
+     * @return list<self>
+     */
+    public static function ofHoles(Passage $passage, array $at, array $obstacles): array
+    {
+        $places = [];
+        foreach ($passage->holes as $part => $holes) {
+            foreach ($holes as $hole) {
+                $piece = self::nearest($hole, $at[$part], $obstacles);
+                $points = [[$hole, self::unit($obstacles[$piece]->normal(...$hole))]];
+                $name = 'the hole for the '.mb_strtolower($passage->wire->name);
+                $places[] = new self(Threads::key($passage), $name, [(string) $part], [$piece], $points, 1.0);
             }
         }
 
@@ -153,14 +179,15 @@ final readonly class WorkPlace
     }
 
     /**
+     * @param  array{float, float, float}  $to
      * @param  non-empty-list<int>  $places
      * @param  list<Obstacle>  $obstacles
      */
-    private static function nearest(Obstacle $piece, array $places, array $obstacles): int
+    private static function nearest(array $to, array $places, array $obstacles): int
     {
-        $far = static fn (int $i): float => ($obstacles[$i]->at[0] - $piece->at[0]) ** 2
-            + ($obstacles[$i]->at[1] - $piece->at[1]) ** 2
-            + ($obstacles[$i]->at[2] - $piece->at[2]) ** 2;
+        $far = static fn (int $i): float => ($obstacles[$i]->at[0] - $to[0]) ** 2
+            + ($obstacles[$i]->at[1] - $to[1]) ** 2
+            + ($obstacles[$i]->at[2] - $to[2]) ** 2;
         usort($places, static fn (int $a, int $b): int => $far($a) <=> $far($b));
 
         return $places[0];

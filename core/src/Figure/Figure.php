@@ -149,6 +149,15 @@ final readonly class Figure
         return self::fromDocument($document);
     }
 
+    /** @param  list<Wire>  $wires  in place of its own */
+    public function withWires(array $wires): self
+    {
+        $document = $this->document();
+        $document->wires = array_map(static fn (Wire $wire): stdClass => (object) $wire->document(), $wires);
+
+        return self::fromDocument($document);
+    }
+
     /** How many pieces of a detail are made: one for each piece of its part, twice where it has a twin itself. */
     public function pieces(Detail $detail): int
     {

@@ -34,6 +34,25 @@ final readonly class Wire
     ) {
     }
 
+    /** The same of another material, in the thickness that is sold nearest to its own. */
+    public function of(WireMaterial $material): self
+    {
+        $sold = $material->soldMm();
+        usort($sold, fn (float $a, float $b): int => abs($a - $this->gaugeMm) <=> abs($b - $this->gaugeMm));
+
+        return new self(
+            $this->key,
+            $this->name,
+            $material,
+            $material === $this->material ? $this->gaugeMm : $sold[0],
+            $this->pointsMm,
+            $this->doubled,
+            $this->endLoopMm,
+            $this->wrapped,
+            $this->mirror,
+        );
+    }
+
     public function count(): int
     {
         return $this->mirror ? 2 : 1;

@@ -19,6 +19,9 @@ final class Pace
 
     private const HOLDER_WITH_CARE_FROM_G = 0.4;
 
+    /** Three needles stand about 6 mm apart: on less than twice that some stab past the piece (common practice), mm. */
+    private const HOLDER_BROAD_MM = 12.0;
+
     /**
      * @param  float  $bulk  of the first gram, springy, with one needle; the rest goes with a power of the grams
      * @param  float  $holder  how many times as fast three needles are
@@ -37,6 +40,7 @@ final class Pace
         private readonly float $cut,
         public readonly float $portion,
         public readonly float $wire,
+        public readonly float $thread,
         public readonly float $weight,
         public readonly float $flatten,
         public readonly float $compare,
@@ -74,6 +78,7 @@ final class Pace
             cut: 10.0,
             portion: 3.0,
             wire: 3.0,
+            thread: 3.0,
             weight: 2.0,
             flatten: 4.0,
             compare: 1.0,
@@ -99,10 +104,14 @@ final class Pace
         );
     }
 
-    /** The bulk of one piece: less than twice as long for twice the wool. */
-    public function bulk(float $g, Firmness $firmness): float
+    /**
+     * The bulk of one piece: less than twice as long for twice the wool.
+     *
+     * @param  int  $needles  in the holder
+     */
+    public function bulk(float $g, Firmness $firmness, int $needles): float
     {
-        return $this->bulk * $g ** $this->power * $this->effort[$firmness->value] / ($this->needles($g) > 1 ? $this->holder : 1.0);
+        return $this->bulk * $g ** $this->power * $this->effort[$firmness->value] / ($needles > 1 ? $this->holder : 1.0);
     }
 
     /** @param  bool  $bearsFace  whether a face goes on its front half, which must be smoother */
@@ -159,10 +168,14 @@ final class Pace
         return [$median * exp(-1.2816 * $sigma), $median, $median * exp(1.2816 * $sigma)];
     }
 
-    /** Needles in the holder for so many grams. */
-    public function needles(float $g): int
+    /**
+     * Needles in the holder for so many grams.
+     *
+     * @param  float  $broadMm  the narrower side of what lies under them
+     */
+    public function needles(float $g, float $broadMm): int
     {
-        return $g >= $this->holderFromG ? 3 : 1;
+        return $g >= $this->holderFromG && $broadMm >= self::HOLDER_BROAD_MM ? 3 : 1;
     }
 
     /** The same hand, with three needles in the holder wherever that can be. */

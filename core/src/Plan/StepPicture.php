@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Impa\Plan;
 
+use Impa\Armature\Passage;
 use Impa\Build\Reach;
 use Impa\Build\Step;
 use Impa\Build\StepKind;
+use Impa\Build\Threads;
 use Impa\Build\Work;
 use Impa\Build\WorkPlace;
 use Impa\Figure\Figure;
@@ -19,7 +21,6 @@ use Impa\Render\Arrow;
 use Impa\Render\DetailPiece;
 use Impa\Render\PieceState;
 use Impa\Render\WorkPicture;
-use Impa\Wool\LedgerLine;
 
 /** The drawing of a step: the figure as far as it has got, the present piece lit, arrows where the needle goes. Immutable. */
 final readonly class StepPicture
@@ -34,6 +35,9 @@ final readonly class StepPicture
 
     private const PLACED = 0.8;
 
+    /** At these a piece may still be without its cover. */
+    private const BEFORE_COVER = [StepKind::Core, StepKind::Wire, StepKind::Thread, StepKind::Loop, StepKind::Weight];
+
     private Figure $figure;
 
     private function __construct(private Work $work, private Step $step, private Side $from)
@@ -47,9 +51,9 @@ final readonly class StepPicture
         $picture = new self($work, $step, self::side($work->ledger->figure, $step));
 
         return match ($step->kind) {
-            StepKind::Portion => $picture->portions(),
-            StepKind::Compare => $picture->compared(),
-            StepKind::Inspect => $picture->turned(),
+            StepKind::Portion => TablePicture::portions($work, $step),
+            StepKind::Compare => TablePicture::compared($picture->figure, $picture->figure->parts[$step->part]),
+            StepKind::Inspect => TablePicture::turned($picture->figure),
             default => $picture->working(),
         };
     }
@@ -125,7 +129,7 @@ final readonly class StepPicture
         $states = [];
         foreach ($this->figure->parts as $key => $part) {
             $isNow = $key === $this->step->part;
-            $isMade = isset($done['cover:'.$key]) || ($isNow && ! in_array($this->step->kind, [StepKind::Core, StepKind::Wire], true));
+            $isMade = isset($done['cover:'.$key]) || ($isNow && ! in_array($this->step->kind, self::BEFORE_COVER, true));
             $isOn = isset($together[$key]);
             $state = match (true) {
                 $isMade && $isNow => PieceState::Lit,
@@ -179,7 +183,8 @@ final readonly class StepPicture
             ),
             StepKind::Cover, StepKind::Covering => $this->round($part, self::OUT * $size, 0.04 * $size, 50.0),
             StepKind::Detail => $this->roundDetail($size),
-            StepKind::Join, StepKind::Hide => $this->seam($part, $size),
+            StepKind::Join, StepKind::Hide => $this->into($this->seams($part), $size),
+            StepKind::Thread => $this->into($this->holes(), $size),
             StepKind::Loop => $this->above($part, $size),
             default => [],
         };
@@ -208,11 +213,14 @@ final readonly class StepPicture
         return $arrows;
     }
 
-    /** @return list<Arrow> to the seam from all sides, as the needle can stand there */
-    private function seam(Part $part, float $size): array
+    /**
+     * @param  list<WorkPlace>  $places
+     * @return list<Arrow> to every point of them from all sides, as the needle can stand there
+     */
+    private function into(array $places, float $size): array
     {
         $arrows = [];
-        foreach ($this->seams($part) as $place) {
+        foreach ($places as $place) {
             foreach ($place->points as [$point, $normal]) {
                 [$x, $y] = $this->from->see(...$point);
                 [$dx, $dy] = $this->from->see(...$normal);
@@ -233,6 +241,19 @@ final readonly class StepPicture
         [$obstacles, $at] = Reach::obstacles($this->figure);
 
         return WorkPlace::ofSeam($this->figure, $part, $at, $obstacles);
+    }
+
+    /** @return list<WorkPlace> of the wire that is led through */
+    private function holes(): array
+    {
+        [$obstacles, $at] = Reach::obstacles($this->figure);
+        foreach (Passage::all($this->figure) as $passage) {
+            if (Threads::key($passage) === $this->step->key) {
+                return WorkPlace::ofHoles($passage, $at, $obstacles);
+            }
+        }
+
+        return [];
     }
 
     /** Where the scissors go: along the seam. */
@@ -320,11 +341,16 @@ final readonly class StepPicture
         );
     }
 
-    /** Every wire as it runs: the needle keeps away from it. */
+    /** Every wire that is there by now, as it runs: the needle keeps away from it. */
     private function wires(): string
     {
+        $done = $this->before() + [$this->step->key => true];
         $svg = '';
-        foreach ($this->figure->wires as $wire) {
+        foreach (Passage::all($this->figure) as $passage) {
+            $wire = $passage->wire;
+            if (! $this->isLaid($passage, $done)) {
+                continue;
+            }
             foreach ($wire->courses() as $course) {
                 $seen = array_map(fn (array $p): string => sprintf(
                     '%s %s',
@@ -340,6 +366,19 @@ final readonly class StepPicture
         }
 
         return $svg;
+    }
+
+    /**
+     * Whether a wire is in its place: it was led through, or where that is no step, bent for its limb.
+     *
+     * @param  array<string, true>  $done  by the key of a step
+     */
+    private function isLaid(Passage $passage, array $done): bool
+    {
+        $key = Threads::key($passage);
+        $bent = array_map(static fn (string $limb): string => 'wire:'.$limb, $passage->limbs);
+
+        return array_intersect($this->work->needs->has($key) ? [$key] : $bent, array_map('strval', array_keys($done))) !== [];
     }
 
     /** The level line, the middle line, and a prick for every detail. */
@@ -375,96 +414,5 @@ final readonly class StepPicture
             WorkPicture::mm(0.03 * $size),
             $svg,
         );
-    }
-
-    /** What comes in pairs as equal heaps, side by side, each as large as the loose wool. */
-    private function portions(): string
-    {
-        $svg = '';
-        [$y, $right] = [0.0, 1.0];
-        foreach ($this->step->weighings as $line) {
-            $loose = $this->work->ledger->wool[$line->part]->loose();
-            // A cover is a thin heap; what it goes round is left out.
-            $share = $this->share($line);
-            [$w, $h] = [$loose->widthMm * $share, $loose->heightMm * $share];
-            $hex = $line->colour === '' ? '#efe6d2' : $this->figure->colours[$line->colour]->srgb->toHex();
-            for ($i = 0; $i < $line->pieces; $i++) {
-                $svg .= sprintf(
-                    '<ellipse cx="%s" cy="%s" rx="%s" ry="%s" fill="%s" stroke="#3a2a20" stroke-width="0.4"/>',
-                    WorkPicture::mm($w / 2 + $i * $w * 1.25),
-                    WorkPicture::mm($y + $h / 2),
-                    WorkPicture::mm($w / 2),
-                    WorkPicture::mm($h / 2),
-                    $hex,
-                );
-            }
-            $right = max($right, $w * (1 + 1.25 * ($line->pieces - 1)));
-            $y += $h * 1.2;
-        }
-
-        return WorkPicture::framed($svg, Box::around([[0.0, 0.0], [$right, -max(1.0, $y)]]));
-    }
-
-    /** The side of a heap of one line's wool, as a share of that of all the wool of its part. */
-    private function share(LedgerLine $line): float
-    {
-        $all = array_sum(array_map(static fn (LedgerLine $l): float => $l->g, $this->work->ledger->ofPart($line->part)));
-
-        return $all > 0.0 ? ($line->g / $all) ** (1 / 3) : 1.0;
-    }
-
-    /** Both of a pair side by side between two level lines. */
-    private function compared(): string
-    {
-        $part = $this->figure->parts[$this->step->part];
-        [$one, $two] = [$part->placements()[0], $part->placements()[1] ?? $part->placements()[0]];
-        $hex = $this->figure->colours[$part->colour]->srgb->toHex();
-        $loops = [Silhouette::of($one, Side::Front), Silhouette::of($two, Side::Front)];
-        $box = Box::around($loops[0][0]);
-        $svg = '';
-        foreach ($loops as $i => $loop) {
-            $apart = ($i === 0 ? -0.65 : 0.65) * $box->width();
-            $moved = array_map(
-                static fn (array $l): array => array_map(static fn (array $p): array => [$p[0] + $apart, $p[1]], $l),
-                $loop,
-            );
-            $svg .= sprintf(
-                '<path d="%s" fill="%s" fill-rule="evenodd" stroke="#9c3447" stroke-width="%s"/>',
-                WorkPicture::path($moved),
-                $hex,
-                WorkPicture::mm(0.01 * $box->height()),
-            );
-        }
-        $reach = 1.35 * $box->width();
-        foreach ([$box->high, $box->low] as $level) {
-            $svg .= sprintf(
-                '<path d="M%s %sH%s" stroke="#2f6480" stroke-width="%s" stroke-dasharray="%s"/>',
-                WorkPicture::mm(-$reach),
-                WorkPicture::mm(-$level),
-                WorkPicture::mm($reach),
-                WorkPicture::mm(0.008 * $box->height()),
-                WorkPicture::mm(0.04 * $box->height()),
-            );
-        }
-
-        return WorkPicture::framed($svg, Box::around([[-$reach, $box->low], [$reach, $box->high]]));
-    }
-
-    /** The finished figure from four sides. */
-    private function turned(): string
-    {
-        $states = array_fill_keys(array_keys($this->figure->parts), PieceState::On);
-        $details = array_fill_keys(array_keys($this->figure->details), true);
-        $svg = '';
-        foreach ([Side::Front, Side::Right, Side::Back, Side::Top] as $i => $side) {
-            $view = WorkPicture::of($this->figure, $side, $states, $details);
-            $svg .= str_replace(
-                '<svg xmlns="http://www.w3.org/2000/svg"',
-                sprintf('<svg x="%d" y="%d"', 100 * ($i % 2), 100 * intdiv($i, 2)),
-                (string) preg_replace('/ width="[^"]*" height="[^"]*"/', ' width="100" height="100"', $view, 1),
-            );
-        }
-
-        return sprintf('<svg xmlns="http://www.w3.org/2000/svg" width="200" height="200" viewBox="0 0 200 200">%s</svg>', $svg);
     }
 }

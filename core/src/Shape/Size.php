@@ -35,6 +35,12 @@ final readonly class Size
         return min($this->widthMm, $this->heightMm, $this->depthMm);
     }
 
+    /** Neither the smallest nor the largest: the narrower side of the broadest face. */
+    public function middleMm(): float
+    {
+        return $this->widthMm + $this->heightMm + $this->depthMm - $this->smallestMm() - $this->largestMm();
+    }
+
     public function largestMm(): float
     {
         return max($this->widthMm, $this->heightMm, $this->depthMm);

@@ -7,6 +7,17 @@ namespace Impa\Wool;
 /** A weight as a pocket scale shows it: 0.1 g from 1 g up, 0.01 g below, mg for wisps. */
 final class Grams
 {
+    /** A portion is right within this share of it, or what a pocket scale can show (house choice), g. */
+    private const WITHIN = 0.05;
+
+    private const SCALE_G = 0.02;
+
+    /** How far a portion may be off and still be right, g. */
+    public static function withinG(float $g): float
+    {
+        return max(self::SCALE_G, self::WITHIN * $g);
+    }
+
     public static function text(float $g): string
     {
         return match (true) {

@@ -626,8 +626,25 @@ export interface Wool {
 }
 export interface Build {
   sheet: StepsSheet
+  schools: School[]
+}
+export interface School {
+  question: 'face' | 'inside' | 'join' | 'eyes' | 'skeleton'
+  title: string
+  options: {
+    value: string
+    title: string
+    reason: string
+  }[]
   /**
-   * what another school did to the order, or empty
+   * what the figure follows: empty where it follows none of them all through
+   */
+  now: string
+}
+export interface SchoolChosen {
+  document: Figure
+  /**
+   * what it did to the work, in words
    */
   changed: string
 }
@@ -647,6 +664,10 @@ export interface LogEntry {
 export interface Diary {
   minutes: number
   plannedMinutes: number
+  /**
+   * the steps that were worked at, against what was planned for them
+   */
+  took: 'nothing' | 'longer' | 'shorter' | 'as planned'
   /**
    * of broken needles that were not found: the figure is not safe yet
    */

@@ -22,6 +22,7 @@ import type {
   PiecePut,
   PlacedMarks,
   Pulled,
+  SchoolChosen,
   Ramp,
   Recipes,
   Recut,
@@ -253,9 +254,12 @@ export const api = {
   armature: (document: Figure, all: boolean, stock?: number[]) =>
     ask<Armature>('POST', 'armature', { document, all, stock }),
   layWires: (document: Figure, all: boolean) => ask<Pulled>('POST', 'armature/lay', { document, all }),
+  drawWire: (document: Figure) => ask<Pulled>('POST', 'armature/draw', { document }),
   bendingSheet: (document: Figure, all: boolean, paper: 'a4' | 'letter') =>
     file('armature/bend', { document, all, paper }),
-  build: (document: Figure, before?: Figure) => ask<Build>('POST', 'build', { document, before }),
+  build: (document: Figure) => ask<Build>('POST', 'build', { document }),
+  chooseSchool: (document: Figure, question: string, value: string) =>
+    ask<SchoolChosen>('POST', 'build/school', { document, question, value }),
   stepPicture: (document: Figure, step: string) => ask<StepPicture>('POST', 'build/picture', { document, step }),
   pullStep: (document: Figure, step: string, forward: boolean) =>
     ask<Pulled>('POST', 'build/pull', { document, step, forward }),

@@ -86,6 +86,7 @@ export interface Step {
   kind:
     | 'portion'
     | 'wire'
+    | 'thread'
     | 'core'
     | 'weight'
     | 'loop'

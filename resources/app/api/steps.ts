@@ -15,6 +15,7 @@ export interface WorkStep {
   kind:
     | 'portion'
     | 'wire'
+    | 'thread'
     | 'core'
     | 'weight'
     | 'loop'
@@ -104,6 +105,14 @@ export interface WorkStep {
    * on which side of the pad it is felted; empty where nothing is
    */
   pad: string
+  /**
+   * all that is weighed for it together
+   */
+  wantedG: number
+  /**
+   * how far that may be off and still be right
+   */
+  withinG: number
   weigh: {
     part: string
     material: string

@@ -163,10 +163,11 @@ useHotkeys({
       v-if="wishes.showsOrder"
       :steps="steps"
       :here="step?.key ?? ''"
+      :schools="work.schools.value"
       :changed="work.changed.value"
       @look="look"
       @tick="toggle"
-      @school="work.changeSchool($event as never)"
+      @school="work.changeSchool"
     />
     <main v-if="step" class="sheet present" aria-live="polite">
       <StepCard :step="step" :number="number" :of="steps.length" :reasons="reasons" :last="lastNeedles" />

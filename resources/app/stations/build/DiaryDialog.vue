@@ -18,12 +18,13 @@ const day = (ms: number) =>
 const hour = (ms: number) => new Date(ms).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' })
 const worked = computed(() => (props.diary?.steps ?? []).filter((s) => s.done > 0.01))
 const most = computed(() => Math.max(1, ...worked.value.map((s) => Math.max(s.planned, s.done))))
+const tookWords = { longer: 'longer than', shorter: 'shorter than', 'as planned': 'about as long as' }
 const sentence = computed(() => {
+  const diary = props.diary
+  if (!diary || diary.took === 'nothing')
+    return `${diary?.sittings.length ? 'No time' : 'Nothing'} is logged yet: the clock writes it down while you work.`
   const planned = worked.value.reduce((sum, s) => sum + s.planned, 0)
-  const done = props.diary?.minutes ?? 0
-  if (!worked.value.length) return 'Nothing is logged yet: the clock writes it down while you work.'
-  const words = done > planned * 1.1 ? 'longer than' : done < planned * 0.9 ? 'shorter than' : 'about as long as'
-  return `${units.minutes(done)} so far, ${words} planned for these steps (${units.minutes(planned)}).`
+  return `${units.minutes(diary.minutes)} so far, ${tookWords[diary.took]} planned for these steps (${units.minutes(planned)}).`
 })
 const wordOf: Record<string, string> = {
   note: '',
@@ -141,7 +142,7 @@ th {
   border-radius: 8px;
   display: block;
 }
-.sitting li {
-  justify-content: space-between;
+.sitting li > :last-child {
+  margin-left: auto;
 }
 </style>

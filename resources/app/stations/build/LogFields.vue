@@ -16,11 +16,12 @@ const note = ref('')
 const trouble = ref('')
 const shows = ref<'' | 'scale' | 'note'>('')
 
-const wanted = computed(() => props.step.weigh.reduce((sum, w) => sum + w.g * w.pieces, 0))
 const last = ref<number | null>(null)
-const off = computed(() => (last.value === null ? 0 : last.value - wanted.value))
+const off = computed(() => (last.value === null ? 0 : last.value - props.step.wantedG))
 /** The dial: so far from the target, as a share of it, a half turn at most. */
-const dial = computed(() => Math.max(-90, Math.min(90, wanted.value > 0 ? (off.value / wanted.value) * 180 : 0)))
+const dial = computed(() =>
+  Math.max(-90, Math.min(90, props.step.wantedG > 0 ? (off.value / props.step.wantedG) * 180 : 0)),
+)
 
 async function keep(kind: LogEntry['kind'], more: object = {}): Promise<boolean> {
   trouble.value = ''
@@ -98,10 +99,10 @@ async function weigh(grams: number): Promise<void> {
         <path d="M0 0V-38" class="hand" :transform="`rotate(${dial})`" />
       </svg>
       <p class="small">
-        Wanted: <b>{{ units.massLine(wanted) }}</b><template v-if="last !== null"
+        Wanted: <b>{{ units.massLine(step.wantedG) }}</b><template v-if="last !== null"
           >; on the pan {{ units.massLine(last)
           }}{{
-            Math.abs(off) <= Math.max(0.02, wanted * 0.05)
+            Math.abs(off) <= step.withinG
               ? ': right.'
               : `: ${off > 0 ? 'take' : 'add'} ${units.massLine(Math.abs(off))}${off > 0 ? ' off' : ''}.`
           }}</template

@@ -2,21 +2,23 @@
 import { mdiArrowDown, mdiArrowUp } from '@mdi/js'
 import { computed, nextTick, ref, watch } from 'vue'
 import { api } from '../../api/client'
+import type { School } from '../../api/answers'
 import type { WorkStep } from '../../api/steps'
 import { useFigure } from '../../state/figure'
-import { trade } from '../../state/trade'
 import { useUnits } from '../../state/units'
 
 /** Every step in order: tick it, look at it, pull it forward or put it off; where that cannot be, why. */
-const props = defineProps<{ steps: WorkStep[]; here: string; changed: string }>()
-const emit = defineEmits<{ look: [key: string]; tick: [key: string]; school: [value: string] }>()
+const props = defineProps<{ steps: WorkStep[]; schools: School[]; here: string; changed: string }>()
+const emit = defineEmits<{ look: [key: string]; tick: [key: string]; school: [question: string, value: string] }>()
 const figure = useFigure()
 const units = useUnits()
 const list = ref<HTMLElement>()
 const refused = ref('')
 
 const isDone = (key: string) => figure.done.includes(key)
-const school = computed(() => figure.document?.school?.face ?? trade.usual.school)
+/** The first question is asked most; the others are folded away. */
+const more = ref(false)
+const shown = computed(() => (more.value ? props.schools : props.schools.slice(0, 1)))
 const minutesLeft = computed(() => props.steps.filter((s) => !isDone(s.key)).reduce((sum, s) => sum + s.minutes, 0))
 const doneCount = computed(() => props.steps.filter((s) => isDone(s.key)).length)
 
@@ -63,16 +65,22 @@ watch(
       class="my-2"
       :aria-label="`${doneCount} of ${steps.length} steps done`"
     />
-    <v-select
-      :model-value="school"
-      :items="trade.schools"
-      label="Face or limbs first"
-      :hint="trade.schools.find((s) => s.value === school)?.reason"
-      persistent-hint
-      hide-details="auto"
-      class="mb-2"
-      @update:model-value="emit('school', $event)"
-    />
+    <div class="schools">
+      <v-select
+        v-for="q in shown"
+        :key="q.question"
+        :model-value="q.now || null"
+        :items="q.options"
+        :label="q.title"
+        :hint="q.options.find((o) => o.value === q.now)?.reason ?? 'Each part its own way.'"
+        persistent-hint
+        hide-details="auto"
+        @update:model-value="emit('school', q.question, $event as string)"
+      />
+      <v-btn size="small" variant="text" :aria-expanded="more" @click="more = !more">{{
+        more ? 'Fewer ways of working' : 'More ways of working'
+      }}</v-btn>
+    </div>
     <p v-if="changed" class="changed small" role="status">{{ changed }}</p>
     <p v-if="refused" class="refused small" role="alert">{{ refused }}</p>
     <ol ref="list" class="bare steps">
@@ -105,6 +113,11 @@ watch(
 }
 .order > :not(.steps) {
   flex: none;
+}
+.schools {
+  display: grid;
+  gap: 0.4rem;
+  margin-bottom: 0.4rem;
 }
 .changed,
 .refused {

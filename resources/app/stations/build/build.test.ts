@@ -1,7 +1,7 @@
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { nextTick } from 'vue'
-import type { Diary } from '../../api/answers'
+import type { Diary, School } from '../../api/answers'
 import { api, Refusal } from '../../api/client'
 import type { WorkStep } from '../../api/steps'
 import { useDrying } from '../../state/drying'
@@ -34,6 +34,8 @@ const step = (key: string, kind: WorkStep['kind'], title: string, more: Partial<
   },
   pad: 'for dark colours',
   weigh: [],
+  wantedG: 0,
+  withinG: 0.02,
   look: 'It springs back.',
   measureMm: null,
   wrong: { sign: 'A dent.', cure: 'Stab round it.' },
@@ -69,12 +71,27 @@ const steps = [
     because: [{ after: 'eye', text: 'Before the ear: it would be in the way of the right eye.' }],
   }),
 ]
-const emptyDiary: Diary = { minutes: 0, plannedMinutes: 40, steps: [], tipsMissing: 0, sittings: [] }
+const emptyDiary: Diary = { minutes: 0, plannedMinutes: 40, took: 'nothing', steps: [], tipsMissing: 0, sittings: [] }
 let table: OnTable
 let done: string[]
 let present: string
 
-async function opened(document = plain(), changed = ''): Promise<void> {
+const schools: School[] = [
+  {
+    question: 'face',
+    title: 'Face or limbs first',
+    options: [{ value: 'loose-head', title: 'face on the loose head', reason: 'Best reach.' }],
+    now: 'loose-head',
+  },
+  {
+    question: 'join',
+    title: 'Joins',
+    options: [{ value: 'slit', title: 'into a slit', reason: 'It holds.' }],
+    now: '',
+  },
+]
+
+async function opened(document = plain()): Promise<void> {
   done = []
   present = ''
   const answer = () => ({ done, present })
@@ -94,7 +111,7 @@ async function opened(document = plain(), changed = ''): Promise<void> {
       school: 'loose-head',
       steps: document.parts.length ? steps : [],
     },
-    changed,
+    schools,
   })
   vi.spyOn(api, 'stepPicture').mockResolvedValue({ svg: '<svg xmlns="http://www.w3.org/2000/svg"/>' })
   vi.spyOn(api, 'needles').mockResolvedValue({ gauges: [36], sold: [36], kinds: [], finest: 36, box: [], last: [36] })
@@ -219,9 +236,41 @@ describe('one step at a time', () => {
 })
 
 describe('the order', () => {
-  it('is changed by the school, and says what moved', async () => {
-    await opened(plain(), 'Limbs first: 3 steps changed places.')
+  const choose = async (label: string, value: string) => {
+    const field = table.wrapper.findAllComponents({ name: 'VSelect' }).find((s) => s.props('label') === label)!
+    field.vm.$emit('update:modelValue', value)
+    await flushPromises()
+  }
+
+  it('is changed by the school, says what moved until the next step, and can be undone', async () => {
+    await opened()
+    const chosen = vi.spyOn(api, 'chooseSchool').mockImplementation((sent) =>
+      Promise.resolve({
+        document: { ...sent, school: { face: 'limbs-first' } },
+        changed: 'Limbs first: 3 steps changed places.',
+      }),
+    )
+    await choose('Face or limbs first', 'limbs-first')
+    expect(chosen.mock.lastCall?.slice(1)).toEqual(['face', 'limbs-first'])
+    expect(table.figure.document?.school?.face).toBe('limbs-first')
     expect(text()).toContain('Limbs first: 3 steps changed places.')
+    table.figure.undo()
+    await flushPromises()
+    expect(table.figure.document?.school?.face).toBeUndefined()
+    await press(' ')
+    expect(text()).not.toContain('3 steps changed places')
+  })
+
+  it('folds the other questions away, and says of one that is answered part by part, or why an answer cannot be', async () => {
+    await opened()
+    expect(text()).not.toContain('Joins')
+    await button('More ways of working').trigger('click')
+    expect(text()).toContain('Each part its own way.')
+    vi.spyOn(api, 'chooseSchool').mockRejectedValue(new Refusal(422, 'No part of this figure is long enough.'))
+    await choose('Joins', 'slit')
+    expect(text()).toContain('No part of this figure is long enough.')
+    await button('Fewer ways of working').trigger('click')
+    expect(text()).not.toContain('Joins')
   })
 
   it('pulls a step forward, or says why that cannot be', async () => {

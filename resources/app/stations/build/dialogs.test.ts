@@ -107,6 +107,7 @@ const entry = (uuid: string, kind: Diary['sittings'][0]['entries'][0]['kind'], m
 const diary = (entries: Diary['sittings'][0]['entries'], tipsMissing = 0): Diary => ({
   minutes: 30,
   plannedMinutes: 60,
+  took: 'longer',
   tipsMissing,
   steps: [
     { key: 'core:body', title: 'Core: Body', planned: 20, done: 30 },
@@ -153,7 +154,9 @@ describe('the diary', () => {
     expect(dropped).toHaveBeenCalledWith(7, 'u1')
     await table.wrapper.setProps({ diary: diary([entry('u4', 'photo', { picture: 12 })]) })
     expect(window.document.querySelector('.photo img')?.getAttribute('src')).toBe('/api/pictures/12')
-    await table.wrapper.setProps({ diary: { minutes: 0, plannedMinutes: 0, steps: [], tipsMissing: 0, sittings: [] } })
+    await table.wrapper.setProps({
+      diary: { minutes: 0, plannedMinutes: 0, took: 'nothing', steps: [], tipsMissing: 0, sittings: [] },
+    })
     expect(says()).toContain('Nothing is logged yet')
   })
 })
@@ -265,8 +268,14 @@ describe('wires', () => {
       [5, 15, 2.5],
       [10, 20, 5],
     ])
+    const drawn = vi
+      .spyOn(api, 'drawWire')
+      .mockImplementation((sent) =>
+        Promise.resolve({ document: { ...sent, wires: [...sent.wires!, { ...sent.wires![0]!, key: 'wire-1' }] } }),
+      )
     button('A wire of my own').click()
     await flushPromises()
+    expect(drawn).toHaveBeenCalledOnce()
     expect(table.figure.document?.wires?.map((w) => w.key)).toEqual(['w', 'wire-1'])
     table.figure.undo()
     button('Take it out').click()

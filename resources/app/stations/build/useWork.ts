@@ -1,29 +1,32 @@
-import { computed, ref, shallowRef } from 'vue'
+import { computed, ref } from 'vue'
 import { api } from '../../api/client'
-import type { Figure } from '../../api/figure'
 import { useAnswer } from '../../api/useAnswer'
 import { useFigure } from '../../state/figure'
 
-/** The steps of the figure on the table, in order, and what a change of school did to them. */
+/** The steps of the figure on the table, in order, the schools it follows, and what a change of one did. */
 export function useWork() {
   const figure = useFigure()
-  /** As it was before the school was changed: told along with the next question. */
-  const before = shallowRef<Figure | null>(null)
+  const changed = ref('')
   const asked = ref(0)
   const { answer, trouble, waiting } = useAnswer(
     [() => figure.document, asked],
-    () => (figure.document ? api.build(figure.document, before.value ?? undefined) : null),
+    () => (figure.document ? api.build(figure.document) : null),
     true,
   )
 
-  function changeSchool(face: NonNullable<NonNullable<Figure['school']>['face']>): void {
-    before.value = figure.document
-    figure.change((d) => (d.school = { ...d.school, face }))
+  async function changeSchool(question: string, value: string): Promise<void> {
+    try {
+      const chosen = await figure.edit((now) => api.chooseSchool(now, question, value))
+      changed.value = chosen?.changed ?? ''
+    } catch (error) {
+      changed.value = error instanceof Error ? error.message : String(error)
+    }
   }
 
   return {
     steps: computed(() => answer.value?.sheet.steps ?? []),
-    changed: computed(() => answer.value?.changed ?? ''),
+    schools: computed(() => answer.value?.schools ?? []),
+    changed,
     isThere: computed(() => answer.value !== null),
     trouble,
     waiting,
@@ -31,6 +34,6 @@ export function useWork() {
     /** What the steps hang on besides the figure has changed, such as the needles at hand. */
     again: () => asked.value++,
     /** What was told of the last change has been read. */
-    read: () => (before.value = null),
+    read: () => (changed.value = ''),
   }
 }

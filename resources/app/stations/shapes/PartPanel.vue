@@ -3,7 +3,7 @@ import { mdiArrangeBringForward, mdiArrangeSendBackward, mdiContentCopy, mdiDele
 import { computed, ref } from 'vue'
 import type { Trade } from '../../api/answers'
 import { api } from '../../api/client'
-import type { Part } from '../../api/figure'
+import type { FaceSchool, Part } from '../../api/figure'
 import ColourPicker from '../../shell/ColourPicker.vue'
 import LengthField from '../../shell/LengthField.vue'
 import PrintDialog from '../../shell/PrintDialog.vue'
@@ -247,6 +247,19 @@ const sizes = [
           "
         />
       </div>
+      <v-select
+        v-if="figure.document?.details?.some((d) => d.on === part!.key)"
+        :model-value="part.school?.face ?? ''"
+        :items="[{ value: '', title: 'as the figure' }, ...trade.schools]"
+        label="What lies on it is laid"
+        class="mt-3"
+        @update:model-value="
+          set((p) => {
+            if ($event) p.school = { ...p.school, face: $event as FaceSchool }
+            else delete p.school
+          })
+        "
+      />
       <details v-if="part.seen?.why" class="why">
         <summary>Why this shape?</summary>
         <p>{{ part.seen.why }}</p>

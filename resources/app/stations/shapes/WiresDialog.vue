@@ -39,29 +39,7 @@ const changeWire = (key: string, how: (wire: Wire) => void) =>
 const own = (key: string) => figure.document?.wires?.find((w) => w.key === key)
 const partName = (key: string) => figure.parts.find((p) => p.key === key)?.name ?? key
 const mm = (length: number) => `${units.length(length)} ${units.lengthUnit.value}`
-/** A wire of her own, level through the middle of the figure, to be dragged where it is to run. */
-function draw(): void {
-  figure.change((d) => {
-    const keys = (d.wires ?? []).map((w) => w.key)
-    let n = 1
-    while (keys.includes(`wire-${n}`)) n++
-    const [y, far] = [d.heightMm / 2, d.heightMm / 4]
-    d.wires = [
-      ...(d.wires ?? []),
-      {
-        key: `wire-${n}`,
-        name: `Wire ${n}`,
-        material: 'paper-covered',
-        gaugeMm: 1,
-        pointsMm: [
-          [-far, y, 0],
-          [0, y, 0],
-          [far, y, 0],
-        ],
-      },
-    ]
-  })
-}
+const draw = () => figure.edit((now) => api.drawWire(now))
 /** One more point in the middle of the longest stretch. */
 function bend(wire: Wire): void {
   const points = wire.pointsMm as [number, number, number][]
