@@ -10,6 +10,7 @@ use Impa\Figure\Detail;
 use Impa\Figure\FaceSchool;
 use Impa\Figure\Figure;
 use Impa\Figure\JoinBy;
+use Impa\Figure\Part;
 use Impa\Figure\Wire;
 use Impa\Material\CoreMaterial;
 use Impa\Material\WireMaterial;
@@ -146,22 +147,36 @@ final class Schools
 
     private static function now(Figure $figure, string $question): string
     {
-        $document = $figure->document();
-        $materials = array_map(
-            static fn (Passage $p): string => $p->wire->material->value,
-            array_values(array_filter(Passage::all($figure), static fn (Passage $p): bool => ! $p->isLoose())),
-        );
-        $answers = match ($question) {
+        $parts = array_values($figure->parts);
+        $answers = array_values(array_unique(match ($question) {
             'face' => [$figure->faceSchool->value],
-            'inside' => [is_string($document->core ?? null) ? $document->core : CoreMaterial::CoreWool->value],
-            'join' => [is_string($document->school->join ?? null) ? $document->school->join : JoinBy::Fluff->value],
+            'inside' => array_map(static fn (Part $p): string => $p->core->value, $parts),
+            'join' => array_map(static fn (Part $p): string => $p->joinBy->value, array_filter($parts, self::isAsked(...))),
             'eyes' => array_map(static fn (Detail $d): string => $d->method->value, self::eyesOf($figure)),
-            default => $materials === [] ? [self::NO_SKELETON] : $materials,
-        };
-        $answers = array_unique($answers);
+            default => self::materials($figure),
+        }));
         $known = array_column(self::options($question), 'value');
 
         return count($answers) === 1 && in_array($answers[0], $known, true) ? $answers[0] : '';
+    }
+
+    /** Whether a part is joined in one of the ways that are asked about. */
+    private static function isAsked(Part $part): bool
+    {
+        return $part->isJoined() && in_array($part->joinBy, [JoinBy::Fluff, JoinBy::Slit], true);
+    }
+
+    /** @return non-empty-list<string> what the wires along its limbs are made of */
+    private static function materials(Figure $figure): array
+    {
+        $materials = [];
+        foreach (Passage::all($figure) as $passage) {
+            if (! $passage->isLoose()) {
+                $materials[] = $passage->wire->material->value;
+            }
+        }
+
+        return $materials === [] ? [self::NO_SKELETON] : $materials;
     }
 
     private static function fill(stdClass $document, string $core): void
