@@ -15,8 +15,10 @@ use App\Http\Controllers\FaceController;
 use App\Http\Controllers\FacePictureController;
 use App\Http\Controllers\FigureController;
 use App\Http\Controllers\FigureWoolController;
+use App\Http\Controllers\HandController;
 use App\Http\Controllers\LogController;
 use App\Http\Controllers\NeedleController;
+use App\Http\Controllers\PartCheckController;
 use App\Http\Controllers\PictureController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\RecipeController;
@@ -48,6 +50,15 @@ Route::prefix('api')->whereNumber(['figure', 'picture', 'wool', 'swatch'])->grou
     Route::delete('figures/{figure}/steps/{step}', [StepController::class, 'destroy'])->where('step', '[A-Za-z0-9:._-]{1,160}');
 
     Route::put('figures/{figure}/present', [StepController::class, 'present']);
+    Route::get('figures/{figure}/parts', [PartCheckController::class, 'index']);
+    Route::post('figures/{figure}/parts', [PartCheckController::class, 'store']);
+    Route::delete('figures/{figure}/parts/{uuid}', [PartCheckController::class, 'destroy'])->where('uuid', '[A-Za-z0-9-]{8,64}');
+    Route::post('check/follow', [PartCheckController::class, 'follow']);
+    Route::get('hand', [HandController::class, 'show']);
+    Route::post('hand', [HandController::class, 'store']);
+    Route::post('hand/over', [HandController::class, 'over']);
+    Route::put('hand/{record}', [HandController::class, 'update'])->where('record', '[a-z]{4,8}:[0-9]{1,18}');
+    Route::delete('hand/{record}', [HandController::class, 'destroy'])->where('record', '[a-z]{4,8}:[0-9]{1,18}');
     Route::get('figures/{figure}/log', [LogController::class, 'show']);
     Route::post('figures/{figure}/log', [LogController::class, 'store']);
     Route::post('figures/{figure}/log/time', [LogController::class, 'time']);

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Illuminate\Foundation\Testing\RefreshDatabase;
+use Opis\JsonSchema\Validator;
 use Symfony\Component\Process\Process;
 use Tests\TestCase;
 
@@ -34,4 +35,11 @@ function impa(string ...$words): array
     $process->run();
 
     return [(int) $process->getExitCode(), $process->getOutput(), $process->getErrorOutput()];
+}
+
+/** A document against its own schema. */
+function holdAgainst(string $schema, string $json): void
+{
+    $form = json_decode((string) file_get_contents(base_path("formats/impa-{$schema}-1.schema.json")));
+    expect((new Validator)->validate(json_decode($json), $form)->isValid())->toBeTrue();
 }

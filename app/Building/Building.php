@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Building;
 
+use App\Hand\OwnHand;
 use App\Models\Needle;
 use App\Stash\Stash;
 use Illuminate\Support\Carbon;
@@ -11,7 +12,6 @@ use Impa\Build\Evenings;
 use Impa\Build\ScheduleRefused;
 use Impa\Build\Work;
 use Impa\Figure\Figure;
-use Impa\Material\Pace;
 use Impa\Wool\Ledger;
 
 /** The work on a figure by what this felter has at hand, and the evenings that are usual where she says nothing. */
@@ -25,7 +25,7 @@ final class Building
 
     public static function work(Figure $figure): Work
     {
-        return Work::of(Ledger::of($figure, Stash::densities($figure)), Pace::house(), Needle::atHand());
+        return Work::of(Ledger::of($figure, Stash::densities($figure)), OwnHand::hand()->pace(), Needle::atHand());
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Hand\OwnHand;
 use App\Stash\Stash;
 use App\Store\Writing;
 use Illuminate\Database\Eloquent\Collection;
@@ -121,7 +122,7 @@ final class Figure extends Model
     /** @return array<string, mixed> */
     private static function columns(FigureDocument $figure): array
     {
-        $plan = Plan::of($figure, densities: Stash::densities($figure));
+        $plan = Plan::of($figure, densities: Stash::densities($figure), pace: OwnHand::hand()->pace());
 
         return [
             'name' => $figure->name,

@@ -4,16 +4,19 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Hand\OwnHand;
 use App\Http\Requests\Body;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Support\ServiceProvider;
+use Impa\Hand\Hand;
 
 final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
+        $this->app->scoped(Hand::class, static fn (): Hand => Hand::of(OwnHand::observations()));
         $this->app->bind(Body::class, static fn (Application $app): Body => Body::of($app->make(Request::class)));
     }
 

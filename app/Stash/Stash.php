@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stash;
 
+use App\Hand\OwnHand;
 use App\Models\Figure;
 use App\Models\Swatch as SwatchRow;
 use App\Models\Wool;
@@ -110,11 +111,11 @@ final class Stash
     {
         $hasLoops = array_filter($figure->parts, static fn (Part $p): bool => $p->covering->way === CoveringWay::Loops) !== [];
         if (! $hasLoops) {
-            return Densities::house();
+            return OwnHand::hand()->densities();
         }
         $wools = self::wools();
 
-        return Densities::house()->withYarns(Matching::yarns(Matching::of($figure, $wools, self::swatches()), $wools));
+        return OwnHand::hand()->densities()->withYarns(Matching::yarns(Matching::of($figure, $wools, self::swatches()), $wools));
     }
 
     /** After a wool has changed: what figures with loops weigh is reckoned with its yarn, so that the shelf says what the stations say. */
@@ -151,7 +152,9 @@ final class Stash
     /** What a saved figure takes, its own set-aside wool counted as free. */
     public static function supply(Figure $figure, Reserve $reserve): Supply
     {
-        return Supply::of(FigureDocument::fromJson($figure->document), self::wools($figure->id), self::swatches(), $reserve);
+        $document = FigureDocument::fromJson($figure->document);
+
+        return Supply::of($document, self::wools($figure->id), self::swatches(), $reserve, OwnHand::hand()->densities());
     }
 
     public static function setAside(Figure $figure, Reserve $reserve): void

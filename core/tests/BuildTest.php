@@ -584,13 +584,13 @@ it('advises the nearest needle at hand, of two as near the finer', function () {
 
 it('spreads minutes and stabs as lognormals', function () {
     $pace = Pace::house();
-    [$low, $likely, $high] = $pace->spread([30.0, 30.0, 30.0]);
-    [, , $one] = $pace->spread([90.0]);
+    [$low, $likely, $high] = $pace->spread([['core', 30.0], ['core', 30.0], ['join', 30.0]]);
+    [, , $one] = $pace->spread([['core', 90.0]]);
     expect($likely)->toBe(90.0)
         ->and($low * $high)->toEqualWithDelta(90.0 ** 2, 1e-6)
         // What differs from step to step partly cancels out.
         ->and($high)->toBeLessThan($one)
-        ->and($one)->toEqualWithDelta(90 * exp(1.2816 * hypot(0.35, 0.25)), 1e-9)
+        ->and($one)->toEqualWithDelta(90 * exp(1.2815515655 * sqrt(0.35 ** 2 + 0.15 ** 2 + 0.25 ** 2)), 1e-9)
         ->and($pace->stabs(0.0))->toBe([0.0, 0.0, 0.0])
         ->and($pace->stabs(2.0)[1])->toBe(2 * $pace->stabs(1.0)[1]);
 });

@@ -13,7 +13,6 @@ use Impa\Figure\Figure as FigureDocument;
 use Impa\Material\Densities;
 use Impa\Material\Pace;
 use Impa\Wool\Ledger;
-use Opis\JsonSchema\Validator;
 use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Reader;
 
@@ -25,12 +24,6 @@ function workOf(array $document): Work
         Pace::house(),
         Needles::usual(),
     );
-}
-
-function holdAgainst(string $schema, string $json): void
-{
-    $form = json_decode((string) file_get_contents(base_path("formats/impa-{$schema}-1.schema.json")));
-    expect((new Validator)->validate(json_decode($json), $form)->isValid())->toBeTrue();
 }
 
 describe('the steps', function () {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Hand\OwnHand;
 use App\Http\DocumentResponse;
 use App\Http\Requests\Body;
 use App\Models\Needle;
@@ -19,7 +20,7 @@ final class BoardController
     {
         $figure = $body->figure();
         $figure = $body->flag('rescale') ? $figure->scaledTo($body->float('heightMm')) : $figure;
-        $plan = Plan::of($figure, Needle::atHand(), Stash::densities($figure));
+        $plan = Plan::of($figure, Needle::atHand(), Stash::densities($figure), OwnHand::hand()->pace());
 
         return new DocumentResponse([
             'document' => $body->flag('rescale') ? $figure->document() : null,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Building\Building;
+use App\Hand\TimedSteps;
 use App\Http\Requests\Body;
 use App\Models\Bout;
 use App\Models\Figure;
@@ -145,7 +146,9 @@ final class LogController
             ];
         }
 
-        $diary = Diary::of(Building::work(FigureDocument::fromJson($figure->document)), $bouts, $entries);
+        $work = Building::work(FigureDocument::fromJson($figure->document));
+        $diary = Diary::of($work, $bouts, $entries);
+        TimedSteps::keep($figure, $work, $diary['steps']);
         foreach ($diary['sittings'] as $i => $sitting) {
             $diary['sittings'][$i]['changed'] = self::changed($figure, $sitting['from'], $sitting['to']);
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Hand\OwnHand;
 use App\Http\Requests\Body;
 use App\Models\Needle;
 use App\Stash\Stash;
@@ -16,6 +17,6 @@ final class PlanController
     {
         $figure = $body->figure();
 
-        return new JsonResponse(Plan::of($figure, Needle::atHand(), Stash::densities($figure))->document());
+        return new JsonResponse(Plan::of($figure, Needle::atHand(), Stash::densities($figure), OwnHand::hand()->pace())->document());
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Hand\OwnHand;
 use App\Http\Requests\Body;
 use App\Printing\PagesPdf;
 use App\Stash\Stash;
@@ -19,7 +20,7 @@ final class SizeCardsController
     {
         $paper = $body->paper();
         $figure = $body->figure();
-        $plan = Plan::of($figure, densities: Stash::densities($figure));
+        $plan = Plan::of($figure, densities: Stash::densities($figure), pace: OwnHand::hand()->pace());
 
         return match ($body->text('as', 'pdf')) {
             'pdf' => new Response(PagesPdf::of(SizeCards::pages($plan, $paper), $paper), 200, ['Content-Type' => 'application/pdf']),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Hand\OwnHand;
 use App\Shop\Mood;
 use App\Shop\Shop;
 use App\Shop\SimulatedShop;
@@ -26,6 +27,7 @@ final readonly class SupplyRequest
             Stash::wools($this->body->intOr('figure', 0) ?? 0),
             Stash::swatches(),
             $this->body->reserve(),
+            OwnHand::hand()->densities(),
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Build;
 
+use Impa\Material\Pace;
 use Impa\Wool\LedgerLine;
 
 /** One thing to do next. Immutable. */
@@ -40,16 +41,31 @@ final readonly class Step
     /** The same, with everything that turned out to come before it. */
     public function needing(Needs $needs): self
     {
+        return $this->with($this->minutes, $needs->before($this->key), $needs->because($this->key));
+    }
+
+    /** The same, with as many minutes as this hand takes for its kind. */
+    public function paced(Pace $pace): self
+    {
+        return $this->with($this->minutes * $pace->factor($this->kind->value), $this->after, $this->because);
+    }
+
+    /**
+     * @param  list<string>  $after
+     * @param  array<string, string>  $because
+     */
+    private function with(float $minutes, array $after, array $because): self
+    {
         return new self(
             key: $this->key,
             kind: $this->kind,
             title: $this->title,
-            minutes: $this->minutes,
+            minutes: $minutes,
             text: $this->text,
             part: $this->part,
             detail: $this->detail,
-            after: $needs->before($this->key),
-            because: $needs->because($this->key),
+            after: $after,
+            because: $because,
             waitMinutes: $this->waitMinutes,
             needle: $this->needle,
             weighings: $this->weighings,

@@ -74,7 +74,7 @@ final readonly class Steps
             $all[] = $steps->detail($detail);
         }
 
-        return [...$all, ...$steps->finishing($all)];
+        return array_map(static fn (Step $s): Step => $s->paced($pace), [...$all, ...$steps->finishing($all)]);
     }
 
     /** The part that bears the most details: the face. Empty where there are none. */

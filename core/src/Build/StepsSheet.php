@@ -37,7 +37,7 @@ final class StepsSheet
      */
     private static function step(Step $step, Work $work, array $portions): array
     {
-        [$low, , $high] = $work->pace->spread([$step->minutes]);
+        [$low, , $high] = $work->pace->spread([[$step->kind->value, $step->minutes]]);
         $because = [];
         foreach ($step->because as $after => $text) {
             $because[] = ['after' => $after, 'text' => $text];

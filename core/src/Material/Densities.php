@@ -24,7 +24,7 @@ final readonly class Densities
      * @param  float  $yarnGPerM  for loops; likewise a lay of tops or a ribbon per mm of its width
      * @param  float  $sheet  pre-felt and felted sheet, g/cm3
      * @param  float  $filmGPerCm2  iron-on film fibres between the layers of a stiff sheet
-     * @param  float  $sigma  of ln density between hands
+     * @param  HandModel  $hand  how this hand's densities differ from the house's, by firmness
      * @param  array<string, float>  $yarns  g/m of a yarn that was weighed, by colour key
      */
     private function __construct(
@@ -40,7 +40,7 @@ final readonly class Densities
         public float $ribbonGPerMPerMm,
         public float $sheet,
         public float $filmGPerCm2,
-        public float $sigma,
+        public HandModel $hand,
         private array $yarns = [],
     ) {
     }
@@ -63,7 +63,46 @@ final readonly class Densities
             // SAE J314: soft grades of pressed felt about 0.18; pre-felt is softer.
             sheet: 0.12,
             filmGPerCm2: 0.004,
-            sigma: 0.25,
+            hand: self::handPrior(),
+        );
+    }
+
+    /** What is known of a hand's densities before anything was weighed: house spreads, which make 25 % together. */
+    public static function handPrior(): HandModel
+    {
+        return HandModel::prior(handSigma: 0.23, groupSigma: 0.10, scatter: 0.10);
+    }
+
+    /** What a hand loses of wool, as the logarithm of what was weighed out by what came out, before anything was weighed. */
+    public static function wastePrior(): HandModel
+    {
+        return HandModel::prior(handSigma: 0.03, groupSigma: 0.02, scatter: 0.03);
+    }
+
+    /**
+     * The same, for a hand of which more is known.
+     *
+     * @param  HandModel  $waste  groups: "cover" and "inside"
+     */
+    public function ofHand(HandModel $hand, HandModel $waste): self
+    {
+        $learned = static fn (string $group, float $usual): float => max(0.0, (1 + $usual) * $waste->factor($group) - 1);
+
+        return new self(
+            felt: $this->felt,
+            stuffingShare: $this->stuffingShare,
+            foam: $this->foam,
+            coverWaste: $learned('cover', $this->coverWaste),
+            insideWaste: $learned('inside', $this->insideWaste),
+            cutWaste: $this->cutWaste,
+            loose: $this->loose,
+            wispMgPerMm2: $this->wispMgPerMm2,
+            yarnGPerM: $this->yarnGPerM,
+            ribbonGPerMPerMm: $this->ribbonGPerMPerMm,
+            sheet: $this->sheet,
+            filmGPerCm2: $this->filmGPerCm2,
+            hand: $hand,
+            yarns: $this->yarns,
         );
     }
 
@@ -87,7 +126,7 @@ final readonly class Densities
             ribbonGPerMPerMm: $this->ribbonGPerMPerMm,
             sheet: $this->sheet,
             filmGPerCm2: $this->filmGPerCm2,
-            sigma: $this->sigma,
+            hand: $this->hand,
             yarns: array_filter($gPerM, static fn (float $g): bool => $g > 0.0),
         );
     }
@@ -95,7 +134,13 @@ final readonly class Densities
     /** Density of felt so hard, g/cm3. */
     public function feltGPerCm3(Firmness $firmness): float
     {
-        return $this->felt[$firmness->value];
+        return min(self::FIBRE_G_PER_CM3, $this->felt[$firmness->value] * $this->hand->factor($firmness->value));
+    }
+
+    /** Density of a piece all of one preparation felted so hard, g/cm3: stuffing is lighter, all wool alike (house priors). */
+    public function preparedGPerCm3(Preparation $preparation, Firmness $firmness): float
+    {
+        return ($preparation === Preparation::Stuffing ? $this->stuffingShare : 1.0) * $this->feltGPerCm3($firmness);
     }
 
     /** Density of an inside under a cover felted so hard, g/cm3. */

@@ -59,8 +59,7 @@ final class Pace
         public readonly float $inspect,
         private readonly float $stabs,
         private readonly float $stabsSigma,
-        private readonly float $handSigma,
-        private readonly float $stepSigma,
+        private HandModel $hand,
         private float $holderFromG,
     ) {
     }
@@ -98,8 +97,7 @@ final class Pace
             // Common practice: about two stabs a second, less where the eye is on a mark.
             stabs: 100.0,
             stabsSigma: 0.3,
-            handSigma: 0.35,
-            stepSigma: 0.25,
+            hand: self::handPrior(),
             holderFromG: self::HOLDER_FROM_G,
         );
     }
@@ -146,26 +144,45 @@ final class Pace
         return self::around($this->stabs * $minutes, $this->stabsSigma);
     }
 
+    /** What is known of a hand's speed before anything was timed: house spreads. */
+    public static function handPrior(): HandModel
+    {
+        return HandModel::prior(handSigma: 0.35, groupSigma: 0.15, scatter: 0.25);
+    }
+
+    /** The same, for a hand of which more is known; groups are kinds of step. */
+    public function ofHand(HandModel $hand): self
+    {
+        $own = clone $this;
+        $own->hand = $hand;
+
+        return $own;
+    }
+
+    /** By what this hand multiplies the minutes of a kind of step. */
+    public function factor(string $kind): float
+    {
+        return $this->hand->factor($kind);
+    }
+
     /**
      * How long these steps take together: 10th percentile, median and 90th. A hand is slow or fast in all of them alike; what is left
      * differs from step to step, and partly cancels out.
      *
-     * @param  list<float>  $minutes  of each step
+     * @param  list<array{string, float}>  $steps  kind and minutes of each
      * @return array{float, float, float}
      */
-    public function spread(array $minutes): array
+    public function spread(array $steps): array
     {
-        $whole = array_sum($minutes);
-        $own = $whole > 0.0 ? sqrt(array_sum(array_map(static fn (float $m): float => $m ** 2, $minutes))) / $whole : 0.0;
-
-        return self::around($whole, hypot($this->handSigma, $this->stepSigma * $own));
+        return self::around(array_sum(array_column($steps, 1)), $this->hand->sigmaOfSum($steps));
     }
 
     /** @return array{float, float, float} */
     private static function around(float $median, float $sigma): array
     {
-        // 10 % of a normal distribution lie beyond 1.2816 sigma.
-        return [$median * exp(-1.2816 * $sigma), $median, $median * exp(1.2816 * $sigma)];
+        $factor = exp(HandModel::Z80 * $sigma);
+
+        return [$median / $factor, $median, $median * $factor];
     }
 
     /**

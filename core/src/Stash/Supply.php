@@ -17,6 +17,7 @@ use Impa\Wool\Portion;
 use Impa\Wool\Portions;
 use Impa\Wool\Purpose;
 use Impa\Wool\SheetLayout;
+use Impa\Wool\Spread;
 use Impa\Wool\Wisp;
 
 /** What a figure takes, held against a stash: matches, needs, portions, coverings, insides. Immutable. */
@@ -173,32 +174,34 @@ final readonly class Supply
      */
     private static function needs(Ledger $ledger, array $matches, array $stash, Reserve $reserve): array
     {
-        $need = static fn (?StashWool $wool, string $material, array $colours, float $g): Need => new Need(
+        $need = static fn (?StashWool $wool, string $material, array $colours, float $g, float $sigma): Need => new Need(
             $wool,
             $material,
             array_values(array_filter($colours, is_string(...))),
-            $ledger->spread($g),
-            $reserve->g($g, $ledger->densities->sigma),
+            Spread::around($g, $sigma),
+            $reserve->g($g, $sigma),
         );
-        $needs = $byWool = $into = [];
+        $needs = $byWool = $into = $sigmas = [];
         foreach ($ledger->totals() as $total) {
-            $g = $total['spread']->likelyG;
+            [$g, $sigma] = [$total['spread']->likelyG, $total['sigma']];
             if ($total['colour'] === null) {
-                $needs[] = $need(self::fullest($stash, $total['material']), $total['material'], [], $g);
+                $needs[] = $need(self::fullest($stash, $total['material']), $total['material'], [], $g, $sigma);
 
                 continue;
             }
             $match = $matches[$total['colour']];
             foreach ($match->shares as $id => $share) {
                 $byWool[$id] = ($byWool[$id] ?? 0.0) + $share * $g;
+                // What a wool gives to several colours goes astray with all of them alike.
+                $sigmas[$id] = ($sigmas[$id] ?? 0.0) + $share * $g * $sigma;
                 $into[$id][] = $total['colour'];
             }
             if ($match->shares === []) {
-                $needs[] = $need(null, LedgerLine::WOOL, [$total['colour']], $g);
+                $needs[] = $need(null, LedgerLine::WOOL, [$total['colour']], $g, $sigma);
             }
         }
         foreach ($byWool as $id => $g) {
-            $needs[] = $need($stash[$id], LedgerLine::WOOL, $into[$id], $g);
+            $needs[] = $need($stash[$id], LedgerLine::WOOL, $into[$id], $g, $g > 0.0 ? $sigmas[$id] / $g : 0.0);
         }
 
         return $needs;

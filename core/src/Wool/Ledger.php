@@ -95,29 +95,25 @@ final class Ledger
     /**
      * Grams by wool: what fills the parts first, then film, then colours in the figure's order.
      *
-     * @return list<array{material: string, colour: ?string, spread: Spread}>
+     * @return list<array{material: string, colour: ?string, spread: Spread, sigma: float}> sigma of the logarithm of each
      */
     public function totals(): array
     {
         $fillings = $colours = [];
         foreach ($this->lines as $line) {
             if ($line->colour === '') {
-                $fillings[$line->material] = ($fillings[$line->material] ?? 0.0) + $line->allG();
+                $fillings[$line->material][] = $line;
             } else {
-                $colours[$line->colour] = ($colours[$line->colour] ?? 0.0) + $line->allG();
+                $colours[$line->colour][] = $line;
             }
         }
         $totals = [];
-        foreach ($fillings as $material => $g) {
-            $totals[] = ['material' => $material, 'colour' => null, 'spread' => $this->spread($g)];
+        foreach ($fillings as $material => $lines) {
+            $totals[] = ['material' => $material, 'colour' => null] + $this->sum($lines);
         }
         foreach (array_keys($this->figure->colours) as $colour) {
             if (isset($colours[$colour])) {
-                $totals[] = [
-                    'material' => LedgerLine::WOOL,
-                    'colour' => (string) $colour,
-                    'spread' => $this->spread($colours[$colour]),
-                ];
+                $totals[] = ['material' => LedgerLine::WOOL, 'colour' => (string) $colour] + $this->sum($colours[$colour]);
             }
         }
 
@@ -130,9 +126,23 @@ final class Ledger
         return $this->areas[$part] ??= $this->wool[$part]->areaCm2();
     }
 
-    public function spread(float $g): Spread
+    /**
+     * @param  list<LedgerLine>  $lines
+     * @return array{spread: Spread, sigma: float}
+     */
+    private function sum(array $lines): array
     {
-        return Spread::around($g, $this->densities->sigma);
+        $pieces = [];
+        $whole = 0.0;
+        foreach ($lines as $line) {
+            $whole += $line->allG();
+            for ($i = 0; $i < $line->pieces; $i++) {
+                $pieces[] = [$this->figure->parts[$line->part]->firmness->value, $line->g];
+            }
+        }
+        $sigma = $this->densities->hand->sigmaOfSum($pieces);
+
+        return ['spread' => Spread::around($whole, $sigma), 'sigma' => $sigma];
     }
 
     /** @return list<LedgerLine> */

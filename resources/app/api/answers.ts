@@ -2,6 +2,7 @@
 import type {Core, Detail, Figure, Firmness, JoinBy, Part, Shape} from './figure'
 import type {Plan} from './plan'
 import type {StepsSheet} from './steps'
+import type {ImpaHand as HandSheet} from './hand'
 
 export type Loop = [number, number][]
 /**
@@ -660,6 +661,108 @@ export interface LogEntry {
    * milliseconds since 1970
    */
   at: number
+}
+export interface Hand {
+  sheet: HandSheet
+  observations: {
+    id: string
+    quantity: 'density' | 'waste' | 'pace'
+    group: string
+    what: string
+    expected: number
+    found: number
+    factor: number
+    aside: boolean
+    doubtful: boolean
+  }[]
+  quantities: {
+    quantity: 'density' | 'waste' | 'pace'
+    group: string
+    /**
+     * g/cm3 by the house's numbers
+     */
+    usual: number | null
+    text: string
+    /**
+     * factor; how likely before; how likely now
+     */
+    curve: number[][]
+    /**
+     * spread of the next piece after none, one, two records
+     */
+    shrank: number[]
+  }[]
+  practice: {
+    key: string
+    name: string
+    kind: string
+    firmness: string
+    widthMm: number
+    heightMm: number
+    depthMm: number
+    cm3: number
+    weighG: number
+    minutes: number
+    text: string
+  }[]
+  /**
+   * when everything was started over
+   */
+  since: number | null
+  /**
+   * after a piece was told: what looks like a slipped digit, or empty
+   */
+  asks?: string
+  kept?: boolean
+}
+export interface PartCheck {
+  part: string
+  name: string
+  sizeMm: {
+    w: number
+    h: number
+    d: number
+  }
+  plannedMm: {
+    w: number
+    h: number
+    d: number
+  }
+  offMm: {
+    w: number
+    h: number
+    d: number
+  }
+  g: number
+  plannedG: number
+  cm3: number
+  gPerCm3: number
+  plannedGPerCm3: number
+  /**
+   * how far its skin still goes in, all round
+   */
+  feltInMm: number
+  /**
+   * to weigh out and lay round
+   */
+  addG: number
+  says: string[]
+}
+export interface PartChecked {
+  /**
+   * what looks like a slipped digit, or empty
+   */
+  asks: string
+  kept: boolean
+  check: PartCheck
+}
+export interface MeasuredParts {
+  parts: {
+    uuid: string
+    twin: boolean
+    at: number
+    check: PartCheck
+  }[]
 }
 export interface Diary {
   minutes: number

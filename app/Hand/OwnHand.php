@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Hand;
+
+use App\Models\Figure;
+use App\Models\FinishedPart;
+use App\Models\FinishedStep;
+use App\Models\HandMark;
+use Impa\Hand\Hand;
+use Impa\Hand\Observation;
+use Impa\Hand\Quantity;
+use Impa\Material\Densities;
+
+/** The felter's own hand, as far as the store tells: every estimate asks it. */
+final class OwnHand
+{
+    /** It is learned from so many of the latest records: a hand changes, and a plan must not wait for all of ten years. */
+    private const LATEST = 200;
+
+    /** Shorter stretches at a step were a look, not the work, minutes. */
+    private const LEAST_MINUTES = 0.2;
+
+    /** So many figures are reckoned anew at once after a record has come or gone, those of the shelf's first pages. */
+    private const REWEIGHED = 60;
+
+    /** Read once for each request. */
+    public static function hand(): Hand
+    {
+        return app(Hand::class);
+    }
+
+    /** After a record has come or gone: the shelf says what the stations say. */
+    public static function changed(): void
+    {
+        app()->forgetInstance(Hand::class);
+        defer(static function (): void {
+            /** @var list<Figure> $figures */
+            $figures = Figure::query()->latest('updated_at')->limit(self::REWEIGHED)->get()->all();
+            foreach ($figures as $figure) {
+                $figure->reckonAnew();
+            }
+        }, 'reckon with the new hand');
+    }
+
+    /** @return list<Observation> oldest first */
+    public static function observations(): array
+    {
+        $marks = HandMark::query()->get()->keyBy('record');
+        $since = $marks->get(HandMark::SINCE)->at ?? 0;
+        $all = [];
+        /** @var list<FinishedPart> $parts */
+        $parts = FinishedPart::query()->where('at', '>', $since)->latest('at')->limit(self::LATEST)->get()->all();
+        foreach (array_reverse($parts) as $part) {
+            array_push($all, ...self::ofPart($part));
+        }
+        $timed = FinishedStep::query()->where('at', '>', $since)->where('minutes', '>=', self::LEAST_MINUTES);
+        /** @var list<FinishedStep> $steps */
+        $steps = $timed->latest('at')->limit(self::LATEST)->get()->all();
+        foreach (array_reverse($steps) as $step) {
+            $all[] = new Observation('step:'.$step->id, Quantity::Pace, $step->kind, $step->what, $step->house_minutes, $step->minutes);
+        }
+
+        return array_map(
+            static fn (Observation $o): Observation => $marks->has($o->id)
+                ? new Observation($o->id, $o->quantity, $o->group, $o->what, $o->expected, $o->found, isAside: true)
+                : $o,
+            $all,
+        );
+    }
+
+    /** @return list<Observation> */
+    private static function ofPart(FinishedPart $part): array
+    {
+        $all = [];
+        if ($part->house_g > 0.0) {
+            $all[] = new Observation('part:'.$part->id, Quantity::Density, $part->firmness, $part->what, $part->house_g, $part->grams);
+        }
+        if ($part->weighed_g !== null) {
+            $expected = $part->grams * (1 + Densities::house()->coverWaste);
+            $all[] = new Observation('waste:'.$part->id, Quantity::Waste, 'cover', $part->what, $expected, $part->weighed_g);
+        }
+        if ($part->minutes !== null && $part->house_minutes !== null) {
+            $all[] = new Observation('time:'.$part->id, Quantity::Pace, 'felt', $part->what, $part->house_minutes, $part->minutes);
+        }
+
+        return $all;
+    }
+}

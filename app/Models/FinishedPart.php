@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Hand\OwnHand;
+use Illuminate\Database\Eloquent\Model;
+use Impa\Check\Measurement;
+use Impa\Shape\Size;
+use Symfony\Component\HttpKernel\Exception\HttpException;
+
+/**
+ * A piece that was weighed and measured: a part of a figure, or one for itself.
+ *
+ * @property int $id
+ * @property string $uuid
+ * @property ?int $figure_id
+ * @property string $part
+ * @property bool $is_twin
+ * @property string $what
+ * @property string $firmness
+ * @property float $width_mm
+ * @property float $height_mm
+ * @property float $depth_mm
+ * @property float $cm3
+ * @property float $grams
+ * @property float $house_g
+ * @property ?float $weighed_g
+ * @property ?float $minutes
+ * @property ?float $house_minutes
+ * @property int $at
+ */
+final class FinishedPart extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    /** @var array<string, string> */
+    protected $casts = [
+        'is_twin' => 'boolean',
+        'width_mm' => 'float',
+        'height_mm' => 'float',
+        'depth_mm' => 'float',
+        'cm3' => 'float',
+        'grams' => 'float',
+        'house_g' => 'float',
+        'weighed_g' => 'float',
+        'minutes' => 'float',
+        'house_minutes' => 'float',
+        'at' => 'integer',
+    ];
+
+    /**
+     * Keeps what was weighed and measured; told twice, it is kept once.
+     *
+     * @param  array<string, mixed>  $row
+     */
+    public static function keep(string $uuid, array $row): void
+    {
+        if (preg_match('/^[A-Za-z0-9-]{8,64}$/D', $uuid) !== 1) {
+            throw new HttpException(422, 'A record has a name of its own.');
+        }
+        self::query()->firstOrCreate(['uuid' => $uuid], $row + ['at' => (int) (microtime(true) * 1000)]);
+        OwnHand::changed();
+    }
+
+    /** @return array{width_mm: float, height_mm: float, depth_mm: float} */
+    public static function sizes(Size $size): array
+    {
+        return ['width_mm' => $size->widthMm, 'height_mm' => $size->heightMm, 'depth_mm' => $size->depthMm];
+    }
+
+    public function measurement(): Measurement
+    {
+        return Measurement::of($this->width_mm, $this->height_mm, $this->depth_mm, $this->grams);
+    }
+
+    /** The other piece of a pair, where it was measured. */
+    public function twin(): ?self
+    {
+        return self::query()->where(['figure_id' => $this->figure_id, 'part' => $this->part, 'is_twin' => ! $this->is_twin])->first();
+    }
+}

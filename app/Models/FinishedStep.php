@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A step that is done: its minutes by the clock, and by the house's numbers.
+ *
+ * @property int $id
+ * @property int $figure_id
+ * @property string $step
+ * @property string $kind
+ * @property string $what
+ * @property float $minutes
+ * @property float $house_minutes
+ * @property int $at
+ */
+final class FinishedStep extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    /** @var array<string, string> */
+    protected $casts = ['minutes' => 'float', 'house_minutes' => 'float', 'at' => 'integer'];
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A record that the felter took out of what is learned, or since when she started over.
+ *
+ * @property string $record
+ * @property int $at
+ */
+final class HandMark extends Model
+{
+    /** The name of the mark that holds when everything was started over. */
+    public const SINCE = 'since';
+
+    public $timestamps = false;
+
+    public $incrementing = false;
+
+    protected $primaryKey = 'record';
+
+    protected $keyType = 'string';
+
+    protected $guarded = [];
+
+    /** @var array<string, string> */
+    protected $casts = ['at' => 'integer'];
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Hand;
+
+/** One thing that was weighed or timed, beside what the house's numbers said of it. Immutable. */
+final readonly class Observation
+{
+    /**
+     * @param  string  $id  by which it is set aside
+     * @param  string  $group  a firmness, "cover" or "inside", or a kind of step
+     * @param  string  $what  for a felter
+     * @param  float  $expected  by the house's numbers, > 0: grams, or minutes
+     * @param  float  $found  > 0, in the same unit
+     * @param  bool  $isAside  whether the felter took it out of what is learned
+     */
+    public function __construct(
+        public string $id,
+        public Quantity $quantity,
+        public string $group,
+        public string $what,
+        public float $expected,
+        public float $found,
+        public bool $isAside = false,
+    ) {
+    }
+
+    /** The logarithm by which the hand differs here. */
+    public function off(): float
+    {
+        return log($this->found / $this->expected);
+    }
+}

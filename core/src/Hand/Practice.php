@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Hand;
+
+use Impa\Material\Densities;
+use Impa\Material\Firmness;
+use Impa\Material\Pace;
+use Impa\Shape\Catalogue;
+use Impa\Shape\ShapeKind;
+use Impa\Shape\Size;
+use Impa\Shape\Solid;
+
+/**
+ * Three small balls and a sausage that teach Impa a hand in about 40 minutes: all of one wool without a core, so that each tells one
+ * density; two of the firmness that is used most, one to either side of it.
+ *
+ * @phpstan-type Piece array{key: string, name: string, kind: string, firmness: string, widthMm: float, heightMm: float, depthMm: float,
+ *     cm3: float, weighG: float, minutes: float, text: string}
+ */
+final class Practice
+{
+    private const PIECES = [
+        ['ball-springy', 'Springy ball', ShapeKind::Ball, Firmness::Springy, 34.0, 34.0],
+        ['ball-soft', 'Soft ball', ShapeKind::Ball, Firmness::Soft, 34.0, 34.0],
+        ['ball-firm', 'Firm ball', ShapeKind::Ball, Firmness::Firm, 34.0, 34.0],
+        ['sausage-springy', 'Springy sausage', ShapeKind::Sausage, Firmness::Springy, 20.0, 60.0],
+    ];
+
+    /** @return list<Piece> */
+    public static function pieces(): array
+    {
+        $pieces = [];
+        foreach (self::PIECES as $piece) {
+            [$key, $name, $kind, $firmness, $across, $height] = $piece;
+            $size = Size::of($across, $height, $across);
+            $solid = Catalogue::solid($kind, $size);
+            $densities = Densities::house();
+            $g = $solid->volumeCm3() * $densities->feltGPerCm3($firmness) * (1 + $densities->coverWaste);
+
+            $pieces[] = [
+                'key' => $key,
+                'name' => $name,
+                'kind' => $kind->value,
+                'firmness' => $firmness->value,
+                'widthMm' => $size->widthMm,
+                'heightMm' => $size->heightMm,
+                'depthMm' => $size->depthMm,
+                'cm3' => $solid->volumeCm3(),
+                'weighG' => $g,
+                'minutes' => self::minutes($solid, $g, $firmness),
+                'text' => self::words($kind, $firmness),
+            ];
+        }
+
+        return $pieces;
+    }
+
+    /** By the house's pace, with one needle. */
+    public static function minutes(Solid $solid, float $g, Firmness $firmness): float
+    {
+        return Pace::house()->bulk($g, $firmness, 1) + Pace::house()->surface($solid->areaCm2(), false);
+    }
+
+    private static function words(ShapeKind $kind, Firmness $firmness): string
+    {
+        $how = $kind === ShapeKind::Sausage
+            ? 'Roll it tightly from one end, and stab it round and round.'
+            : 'Begin with a small tight ball, and wrap the rest round it in thin layers.';
+        $until = match ($firmness) {
+            Firmness::Soft => 'Stop while a finger still sinks in a little.',
+            Firmness::Firm => 'Go on until a finger leaves no dent.',
+            default => 'Stop when it springs back at once.',
+        };
+
+        return $how.' '.$until;
+    }
+}
