@@ -140,6 +140,7 @@ Route::prefix('api')->whereNumber(['figure', 'picture', 'wool', 'swatch'])->grou
 Route::view('/', 'app');
 Route::view('/bin', 'app');
 Route::view('/stash', 'app');
+Route::view('/hand', 'app');
 // A figure that is not there is told at once, by a plain page, not by an empty station.
 Route::get('/figures/{figure}/{station?}', fn (Figure $figure) => view('app'))
-    ->whereNumber('figure')->whereIn('station', ['shapes', 'wool', 'face', 'build']);
+    ->whereNumber('figure')->whereIn('station', ['shapes', 'wool', 'face', 'build', 'check']);

@@ -22,10 +22,10 @@ use Impa\Shape\Solid;
 final class Practice
 {
     private const PIECES = [
-        ['ball-springy', 'Springy ball', ShapeKind::Ball, Firmness::Springy, 34.0, 34.0],
-        ['ball-soft', 'Soft ball', ShapeKind::Ball, Firmness::Soft, 34.0, 34.0],
-        ['ball-firm', 'Firm ball', ShapeKind::Ball, Firmness::Firm, 34.0, 34.0],
-        ['sausage-springy', 'Springy sausage', ShapeKind::Sausage, Firmness::Springy, 20.0, 60.0],
+        ['ball-springy', 'Springy ball', ShapeKind::Ball, Firmness::Springy, 32.0, 32.0],
+        ['ball-soft', 'Soft ball', ShapeKind::Ball, Firmness::Soft, 32.0, 32.0],
+        ['ball-firm', 'Firm ball', ShapeKind::Ball, Firmness::Firm, 32.0, 32.0],
+        ['sausage-springy', 'Springy sausage', ShapeKind::Sausage, Firmness::Springy, 18.0, 56.0],
     ];
 
     /** @return list<Piece> */

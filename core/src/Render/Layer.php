@@ -14,9 +14,17 @@ use Impa\Figure\Silhouette;
 /** One flat area of a figure seen from a side: a piece, or a detail on one. Immutable. */
 final readonly class Layer
 {
-    /** @param  non-empty-list<list<array{float, float}>>  $loops  in mm of the figure, seen from the side; later ones are holes */
-    private function __construct(public Placement $piece, public ?Detail $detail, public Srgb $srgb, public array $loops)
-    {
+    /**
+     * @param  non-empty-list<list<array{float, float}>>  $loops  in mm of the figure, seen from the side; later ones are holes
+     * @param  bool  $isOther  of a detail that there is twice on its piece, whether it is the second one
+     */
+    private function __construct(
+        public Placement $piece,
+        public ?Detail $detail,
+        public Srgb $srgb,
+        public array $loops,
+        public bool $isOther = false,
+    ) {
     }
 
     /**
@@ -37,9 +45,10 @@ final readonly class Layer
             $outline = self::moved(Tufts::along($piece->part, Silhouette::of($piece, $from)), $right, $up);
             $layers[] = new self($piece, null, $figure->colours[$piece->part->colour]->srgb, $outline);
             foreach ($figure->detailsOn($piece->part->key) as $detail) {
-                foreach (DetailPiece::all($detail, $piece) as $detailPiece) {
+                foreach (DetailPiece::all($detail, $piece) as $nth => $detailPiece) {
                     foreach ($detailPiece->seenFrom($from) as $loops) {
-                        $layers[] = new self($piece, $detail, $figure->colours[$detail->colour]->srgb, self::moved($loops, $right, $up));
+                        $srgb = $figure->colours[$detail->colour]->srgb;
+                        $layers[] = new self($piece, $detail, $srgb, self::moved($loops, $right, $up), $nth > 0);
                     }
                 }
             }

@@ -38,6 +38,11 @@ final class RenderRefused extends DomainException implements Refusal
         );
     }
 
+    public static function photoSizeOutOfRange(int $px): self
+    {
+        return new self(sprintf('A photo has 200 to 4096 pixels along its longer side; %d is out of range.', $px));
+    }
+
     public static function sizeOutOfRange(int $px): self
     {
         return new self(sprintf('A render is 16 to 4096 pixels large, not %d.', $px));

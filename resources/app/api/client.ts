@@ -21,6 +21,9 @@ import type {
   PictureTaken,
   PiecePut,
   PlacedMarks,
+  Hand,
+  MeasuredParts,
+  PartChecked,
   Pulled,
   SchoolChosen,
   Ramp,
@@ -71,6 +74,27 @@ export interface Evenings {
   from: string
   by: string
   at: string
+}
+/** What calipers and scale say of one piece of a part. */
+export interface PieceMeasured {
+  uuid: string
+  part: string
+  twin: boolean
+  widthMm: number
+  heightMm: number
+  depthMm: number
+  grams: number
+  weighedG?: number
+  keep: boolean
+  /** The question about a slipped digit was answered. */
+  sure: boolean
+}
+/** What a piece for itself is. */
+export interface PieceMade {
+  kind: string
+  firmness: string
+  what: string
+  minutes?: number
 }
 export type ShopMood = 'open' | 'slow' | 'sold-out' | 'closed'
 export interface Fault {
@@ -272,6 +296,17 @@ export const api = {
     ask<Diary>('POST', `figures/${id}/log/time`, { step, from, to }),
   logEntry: (id: number, entry: Partial<LogEntry>) => ask<Diary>('POST', `figures/${id}/log`, entry),
   dropEntry: (id: number, uuid: string) => ask<Diary>('DELETE', `figures/${id}/log/${uuid}`),
+  measuredParts: (id: number) => ask<MeasuredParts>('GET', `figures/${id}/parts`),
+  checkPart: (id: number, document: Figure, piece: PieceMeasured) =>
+    ask<PartChecked>('POST', `figures/${id}/parts`, { document, ...piece }),
+  dropPart: (id: number, uuid: string) => ask<MeasuredParts>('DELETE', `figures/${id}/parts/${uuid}`),
+  followPart: (document: Figure, part: string, sizes: Pick<PieceMeasured, 'widthMm' | 'heightMm' | 'depthMm'>) =>
+    ask<Pulled>('POST', 'check/follow', { document, part, ...sizes }),
+  hand: () => ask<Hand>('GET', 'hand'),
+  handPiece: (piece: Omit<PieceMeasured, 'part' | 'twin' | 'keep'> & PieceMade) => ask<Hand>('POST', 'hand', piece),
+  handAside: (id: string, aside: boolean) => ask<Hand>('PUT', `hand/${id}`, { aside }),
+  handDrop: (id: string) => ask<Hand>('DELETE', `hand/${id}`),
+  handOver: (back: boolean) => ask<Hand>('POST', 'hand/over', { back }),
   steps: (id: number) => ask<StepsDone>('GET', `figures/${id}/steps`),
   mark: (id: number, step: string, done: boolean) =>
     ask<StepsDone>(done ? 'PUT' : 'DELETE', `figures/${id}/steps/${encodeURIComponent(step)}`),

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 const show = defineModel<boolean>({ required: true })
 const keys = [
-  ['1 to 5', 'go to a station: Shelf, Shapes, Wool, Face, Build'],
-  ['S', 'the stash'],
+  ['1 to 6', 'go to a station: Shelf, Shapes, Wool, Face, Build, Check'],
+  ['S, Y', 'the stash; your own hand'],
   ['arrows', 'nudge what is selected by 1 mm, with Shift by 0.1 mm'],
   ['[ and ]', 'turn by 5 degrees, with Shift by 1'],
   [', and .', 'thinner, thicker by 1 mm'],

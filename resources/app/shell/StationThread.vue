@@ -60,6 +60,13 @@ const stations = computed(() => {
       line: `${doneSteps} of ${p?.steps.length ?? 0} steps`,
       state: state(doneSteps > 0 && doneSteps === p?.steps.length, doneSteps > 0),
     },
+    {
+      name: 'check',
+      title: 'Check',
+      to: `/figures/${id}/check`,
+      line: 'against the plan',
+      state: state(false, false),
+    },
   ]
 })
 
@@ -88,6 +95,13 @@ function switchLight(): void {
     >
     <router-link to="/stash" class="drawer" :aria-current="route.name === 'stash' ? 'page' : undefined"
       >Stash</router-link
+    >
+    <router-link
+      to="/hand"
+      class="drawer"
+      :aria-current="route.name === 'hand' ? 'page' : undefined"
+      aria-label="My hand"
+      >Hand</router-link
     >
     <nav v-if="atFigure" class="thread" aria-label="Stations">
       <router-link

@@ -8,6 +8,7 @@ export const router = createRouter({
     { path: '/', name: 'shelf', component: ShelfStation },
     { path: '/bin', name: 'bin', component: () => import('../stations/shelf/BinStation.vue') },
     { path: '/stash', name: 'stash', component: () => import('../stations/stash/StashStation.vue') },
+    { path: '/hand', name: 'hand', component: () => import('../stations/hand/HandStation.vue') },
     { path: '/figures/:id(\\d+)', redirect: (to) => ({ name: 'shapes', params: to.params }) },
     {
       path: '/figures/:id(\\d+)/shapes',
@@ -17,8 +18,9 @@ export const router = createRouter({
     { path: '/figures/:id(\\d+)/wool', name: 'wool', component: () => import('../stations/wool/WoolStation.vue') },
     { path: '/figures/:id(\\d+)/face', name: 'face', component: () => import('../stations/face/FaceStation.vue') },
     { path: '/figures/:id(\\d+)/build', name: 'build', component: () => import('../stations/build/BuildStation.vue') },
+    { path: '/figures/:id(\\d+)/check', name: 'check', component: () => import('../stations/check/CheckStation.vue') },
     { path: '/:any(.*)', name: 'nowhere', component: NowhereStation },
   ],
 })
 
-export const STATIONS = ['shelf', 'shapes', 'wool', 'face', 'build'] as const
+export const STATIONS = ['shelf', 'shapes', 'wool', 'face', 'build', 'check'] as const

@@ -79,6 +79,7 @@ export function useKeys() {
     {
       ...Object.fromEntries(STATIONS.map((station, i) => [String(i + 1), toStation(station)])),
       s: () => void router.push('/stash'),
+      y: () => void router.push('/hand'),
       '?': () => (showKeys.value = true),
       'ctrl+z': (event) => (event.shiftKey ? figure.redo() : figure.undo()),
       arrowleft: onChosen((shift) => nudge(shift ? -0.1 : -1, 0)),

@@ -224,6 +224,7 @@ export const useFigure = defineStore('figure', () => {
     changePart,
     changeDetail,
     edit,
+    editAndTell,
     recut,
     undo,
     redo,

@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * How exactly the photo check tells what is otherwise: simulated photos (Render/BenchCamera) of figures with known deviations, and of
+ * faultless ones. Of every thing that is judged the error of what is told (0 where nothing is) against what was done.
+ *
+ *   php -d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M bench/photo-check.php [photos] [tuned|aside]
+ *
+ * It was tuned on the demo figures Sorrel and Bobbin (tuned); Lanto, Wick and made-up characters were kept aside (aside).
+ */
+
+use Impa\Check\PhotoCheck;
+use Impa\Check\PhotoRefused;
+use Impa\Figure\Figure;
+use Impa\Render\BenchCamera;
+use Impa\Render\View;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+require __DIR__.'/../vendor/autoload.php';
+
+[$photos, $set] = [(int) ($argv[1] ?? 40), $argv[2] ?? 'tuned'];
+$names = $set === 'tuned' ? ['sorrel', 'bobbin'] : ['lanto', 'wick'];
+$errors = $times = $alarms = [];
+$refused = $hidden = $told = 0;
+for ($n = 0; $n < $photos; $n++) {
+    $random = new Randomizer(new Mt19937(5000 + $n));
+    $between = static fn (float $low, float $high): float => $low + ($high - $low) * $random->getInt(0, 1000) / 1000;
+    $plan = Figure::fromJson((string) file_get_contents(__DIR__."/../demo/{$names[$n % count($names)]}.impa.json"));
+    $document = $plan->document();
+    $done = [];
+    $isFaultless = $n % 4 === 3;
+    for ($k = 0; ! $isFaultless && $k < 3; $k++) {
+        $off = ($random->getInt(0, 1) === 0 ? -1 : 1) * $between(1.0, 4.0);
+        $isDetail = $k === 2 && isset($document->details[0]);
+        $list = $isDetail ? $document->details : $document->parts;
+        $one = $list[$random->getInt(0, count($list) - 1)];
+        if (isset($done[$one->key])) {
+            continue;
+        }
+        $what = $isDetail ? ['across', 'level'][$random->getInt(0, 1)] : ['width', 'height', 'across', 'level', 'tilt'][$random->getInt(0, 4)];
+        if ($isDetail && ! isset($one->xMm) && ! isset($one->pointsMm)) {
+            continue;
+        }
+        if ($what === 'tilt') {
+            $off = ($off <=> 0) * $between(3.0, 8.0);
+            $one->turnDeg ??= new stdClass;
+            $one->turnDeg->z = ($one->turnDeg->z ?? 0) + $off;
+        } elseif ($what === 'width' || $what === 'height') {
+            $size = $one->shape->{$what.'Mm'};
+            $off = max(-0.25 * $size, min(0.25 * $size, $off));
+            $one->shape->{$what.'Mm'} = $size + $off;
+        } elseif ($isDetail && isset($one->pointsMm)) {
+            foreach ($one->pointsMm as $i => $point) {
+                $one->pointsMm[$i][$what === 'across' ? 0 : 1] += $off;
+            }
+        } elseif ($isDetail) {
+            $one->{$what === 'across' ? 'xMm' : 'yMm'} += $off;
+        } else {
+            $one->at->{$what === 'across' ? 'xMm' : 'yMm'} += $off;
+        }
+        $done[$one->key] = [$what, $off, $isDetail];
+    }
+    $made = Figure::fromDocument($document);
+    $png = BenchCamera::png($plan, $made, View::Front, 100 + $n, $n % 2 === 0);
+    $start = microtime(true);
+    try {
+        $check = PhotoCheck::of($plan, $png, View::Front)->document();
+    } catch (PhotoRefused $why) {
+        $refused++;
+        fwrite(STDERR, "photo {$n}: {$why->getMessage()}\n");
+
+        continue;
+    }
+    $times[] = microtime(true) - $start;
+    if ($isFaultless) {
+        $alarms[] = max([0.0, ...array_map(static fn (array $d): float => abs($d['mm'] ?? 0.0), $check['deviations'])]);
+
+        continue;
+    }
+    foreach ($done as $key => [$what, $off, $isDetail]) {
+        foreach ([false, true] as $twin) {
+            $mirror = ($isDetail ? $plan->details[$key] : $plan->parts[$key])->mirror;
+            if ($twin && ! $mirror) {
+                continue;
+            }
+            $wanted = $twin && in_array($what, ['across', 'tilt'], true) ? -$off : $off;
+            $found = 0.0;
+            foreach ($check['deviations'] as $d) {
+                if (($d['detail'] ?? $d['part']) === $key && isset($d['detail']) === $isDetail && $d['what'] === $what && $d['twin'] === $twin) {
+                    $found = $d['mm'] ?? $d['deg'] ?? 0.0;
+                }
+            }
+            $name = mb_strtolower(($isDetail ? $plan->details[$key] : $plan->parts[$key])->name);
+            $words = ['width' => 'its width', 'height' => 'its height', 'across' => 'its place across', 'level' => 'its level', 'tilt' => 'its lean'];
+            $isHidden = array_filter(
+                $check['unjudged'],
+                static fn (string $u): bool => str_contains(mb_strtolower($u), $name.':')
+                    && (str_contains($u, $words[$what]) || str_contains($u, 'hidden') || str_contains($u, ' told')),
+            ) !== [];
+            if ($isHidden && $found === 0.0) {
+                $hidden++;
+
+                continue;
+            }
+            $told++;
+            $kind = $isDetail ? 'detail '.$what : $what;
+            $size = $isDetail ? 0.0 : $plan->parts[$key]->solid->size()->{$what === 'height' ? 'heightMm' : 'widthMm'};
+            $errors[$kind][] = [abs($found - $wanted), in_array($what, ['width', 'height'], true) ? max(0.7, 0.02 * $size) : ($what === 'tilt' ? 1.0 : 0.7)];
+            if (abs($found - $wanted) > 1.0) {
+                fwrite(STDERR, sprintf("photo %d %s: %s of %s %s: done %.1f, told %.1f\n", $n, $plan->name, $what, $key, $twin ? 'twin' : '', $wanted, $found));
+            }
+        }
+    }
+}
+printf("%-16s %6s %8s %8s %10s\n", 'what', 'n', 'median', '90 %', 'within');
+ksort($errors);
+foreach ($errors as $kind => $list) {
+    $all = array_column($list, 0);
+    sort($all);
+    $within = count(array_filter($list, static fn (array $e): bool => $e[0] <= $e[1]));
+    printf("%-16s %6d %8.2f %8.2f %9.0f%%\n", $kind, count($all), $all[intdiv(count($all), 2)], $all[(int) (0.9 * (count($all) - 1))], 100 * $within / count($all));
+}
+sort($alarms);
+printf("faultless: %d, over 1 mm %d; refused %d; not judged %d of %d; %.2f s at the median, %.2f at the most; %.0f MB\n",
+    count($alarms), count(array_filter($alarms, static fn (float $a): bool => $a > 1.0)), $refused, $hidden, $hidden + $told,
+    (static function (array $t): float {
+        sort($t);
+
+        return $t[intdiv(count($t), 2)] ?? 0.0;
+    })($times), $times === [] ? 0.0 : max($times), memory_get_peak_usage() / 1e6);

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Check;
+
+use Impa\Render\Layer;
+
+/** What is said of a detail from where its pieces are seen. */
+final class Details
+{
+    /** A pair of details is level within so many degrees (house choice). */
+    private const LEVEL_DEG = 1.5;
+
+    private const LEAST_MM = 0.5;
+
+    /**
+     * @param  non-empty-list<array{Layer, DetailFit}>  $pieces  of one detail
+     * @param  list<string>  $unjudged
+     * @return list<Deviation>
+     */
+    public static function judged(array $pieces, float $leastMm, array &$unjudged): array
+    {
+        $deviations = [];
+        foreach ($pieces as [$layer, $fit]) {
+            $name = Names::of($layer);
+            if ($fit->share === null) {
+                $unjudged[] = sprintf('%s: its colour cannot be told from its ground.', ucfirst($name));
+            } elseif ($fit->offMm === null) {
+                $deviations[] = self::one($layer, 'missing', '', 0.0, sprintf('%s is not there.', ucfirst($name)), 20.0);
+            } else {
+                [$x, $y] = $fit->offMm;
+                if (abs($x) >= $leastMm) {
+                    $text = sprintf('%s sits %.1f mm too far to the %s.', ucfirst($name), abs($x), $x > 0.0 ? 'right' : 'left');
+                    $deviations[] = self::one($layer, 'across', 'mm', $x, $text, abs($x));
+                }
+                if (abs($y) >= $leastMm) {
+                    $text = sprintf('%s sits %.1f mm too %s.', ucfirst($name), abs($y), $y > 0.0 ? 'high' : 'low');
+                    $deviations[] = self::one($layer, 'level', 'mm', $y, $text, abs($y));
+                }
+            }
+        }
+
+        return [...$deviations, ...self::line($pieces)];
+    }
+
+    /**
+     * Whether a pair is level.
+     *
+     * @param  non-empty-list<array{Layer, DetailFit}>  $pieces
+     * @return list<Deviation>
+     */
+    private static function line(array $pieces): array
+    {
+        usort($pieces, static fn (array $a, array $b): int => Names::middle($a[0])[0] <=> Names::middle($b[0])[0]);
+        [$left, $one] = $pieces[0];
+        [$right, $two] = $pieces[count($pieces) - 1];
+        if (count($pieces) !== 2 || $one->offMm === null || $two->offMm === null) {
+            return [];
+        }
+        $rises = $two->offMm[1] - $one->offMm[1];
+        $apart = Names::middle($right)[0] - Names::middle($left)[0];
+        $deg = rad2deg(atan2($rises, max(1.0, $apart)));
+        if (abs($deg) < self::LEVEL_DEG || abs($rises) < self::LEAST_MM) {
+            return [];
+        }
+        $name = mb_strtolower($left->detail->name ?? '');
+
+        return [self::one(
+            $left,
+            'tilt',
+            'deg',
+            $deg,
+            sprintf('The %s line tilts by %.1f degrees: the %s one is higher.', $name, abs($deg), $deg > 0.0 ? 'right' : 'left'),
+            abs($rises),
+        )];
+    }
+
+    /**
+     * @param  'across'|'level'|'tilt'|'missing'  $what
+     * @param  'mm'|'deg'|''  $unit
+     */
+    private static function one(Layer $layer, string $what, string $unit, float $amount, string $text, float $weight): Deviation
+    {
+        return new Deviation(
+            part: $layer->piece->part->key,
+            detail: $layer->detail->key ?? '',
+            what: $what,
+            unit: $unit,
+            amount: $amount,
+            text: $text,
+            weight: $weight,
+            atMm: Names::middle($layer),
+            isTwin: $layer->piece->isTwin || $layer->isOther,
+        );
+    }
+}

@@ -1,0 +1,157 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Check;
+
+use Impa\Figure\Placement;
+use Impa\Figure\Side;
+
+/**
+ * How a piece differs from the plan, by where its rim is seen: shift, turn, width and height, fitted to the distances along the rim's
+ * normals by Bayesian linear least squares with Tukey's weights: what the rim says nothing of stays as planned, and is known so badly
+ * that it is not told. Immutable.
+ */
+final readonly class PieceFit
+{
+    /** What is known before: how far pieces lie from their plan (house choice), mm and radians. */
+    private const PRIOR_MM = 4.0;
+
+    private const PRIOR_TURN = 0.15;
+
+    /** How far a place of the rim is off by fuzz alone, mm; off by more than so many times that, it is something else. */
+    private const FUZZ_MM = 0.35;
+
+    private const OUTLIER = 4.0;
+
+    /** A dimension that is seen foreshortened by more than this is not told. */
+    private const FORESHORTENED = 0.7;
+
+    /** Neighbouring places tell nearly the same: so many count for one. */
+    private const ALIKE = 2.0;
+
+    /**
+     * @param  array{across: float, level: float, turn: float, width: float, height: float}  $off  mm, and radians
+     * @param  array{across: float, level: float, turn: float, width: float, height: float}  $sigma  how surely each is known
+     */
+    private function __construct(public array $off, public array $sigma, public int $places)
+    {
+    }
+
+    /**
+     * @param  list<array{Rim, float}>  $edges  rims of this piece with how much farther out they are seen, mm
+     */
+    public static function of(Placement $piece, Side $side, array $edges): self
+    {
+        [$mx, $my] = $side->see(...$piece->at);
+        $size = $piece->part->solid->size();
+        $axes = [];
+        foreach ([[$size->widthMm, 1.0, 0.0, 0.0], [$size->heightMm, 0.0, 1.0, 0.0]] as [$mm, $x, $y, $z]) {
+            [$ex, $ey] = $side->see(...$piece->turn->apply($x, $y, $z));
+            $axes[] = [$ex, $ey, $mm, hypot($ex, $ey)];
+        }
+        $rows = [];
+        foreach ($edges as [$rim, $off]) {
+            [$qx, $qy] = [$rim->x - $mx, $rim->y - $my];
+            [$nx, $ny] = $rim->normal;
+            $row = [$nx, $ny, $ny * $qx - $nx * $qy];
+            foreach ($axes as [$ex, $ey, $mm, $seen]) {
+                // A place at so much of the half moves by that share of half of what is more.
+                $at = $seen > self::FORESHORTENED ? ($qx * $ex + $qy * $ey) / ($seen ** 2 * $mm / 2) : 0.0;
+                $row[] = max(-1.2, min(1.2, $at)) * ($nx * $ex + $ny * $ey) / 2;
+            }
+            $rows[] = [$row, $off];
+        }
+        $mean = array_fill(0, 5, 0.0);
+        $covariance = self::prior();
+        for ($round = 0; $round < 6; $round++) {
+            [$mean, $covariance] = self::solved($rows, $mean, $round);
+        }
+        $sigma = array_map(static fn (int $i): float => sqrt($covariance[$i][$i]), [0, 1, 2, 3, 4]);
+
+        return new self(self::named($mean), self::named($sigma), count($edges));
+    }
+
+    /**
+     * @param  list<array{list<float>, float}>  $rows
+     * @param  list<float>  $last
+     * @return array{list<float>, list<list<float>>}
+     */
+    private static function solved(array $rows, array $last, int $round): array
+    {
+        $mean = array_fill(0, 5, 0.0);
+        $covariance = self::prior();
+        // Wide at first, for a piece may be far off; then only what goes with most.
+        $limit = self::OUTLIER * self::FUZZ_MM * max(1.0, 6 / 2 ** $round);
+        foreach ($rows as [$row, $off]) {
+            $rest = $off - self::dot($row, $last);
+            $weight = $round === 0 ? 1.0 : (abs($rest) < $limit ? (1 - ($rest / $limit) ** 2) ** 2 : 0.0);
+            if ($weight > 1e-3) {
+                [$mean, $covariance] = self::after($mean, $covariance, $row, $off, self::ALIKE * self::FUZZ_MM ** 2 / $weight);
+            }
+        }
+
+        return [$mean, $covariance];
+    }
+
+    /**
+     * One more distance (Kalman 1960).
+     *
+     * @param  list<float>  $mean
+     * @param  list<list<float>>  $covariance
+     * @param  list<float>  $row
+     * @return array{list<float>, list<list<float>>}
+     */
+    private static function after(array $mean, array $covariance, array $row, float $value, float $noise): array
+    {
+        $with = array_map(static fn (array $line): float => self::dot($line, $row), $covariance);
+        $variance = $noise + self::dot($row, $with);
+        $off = $value - self::dot($row, $mean);
+        $newMean = $newCovariance = [];
+        foreach ($with as $i => $w) {
+            $newMean[] = $mean[$i] + $w / $variance * $off;
+            $line = [];
+            foreach ($with as $j => $v) {
+                $line[] = $covariance[$i][$j] - $w * $v / $variance;
+            }
+            $newCovariance[] = $line;
+        }
+
+        return [$newMean, $newCovariance];
+    }
+
+    /**
+     * @param  list<float>  $one
+     * @param  list<float>  $two
+     */
+    private static function dot(array $one, array $two): float
+    {
+        $sum = 0.0;
+        foreach ($one as $i => $x) {
+            $sum += $x * $two[$i];
+        }
+
+        return $sum;
+    }
+
+    /** @return list<list<float>> */
+    private static function prior(): array
+    {
+        $sigmas = [self::PRIOR_MM, self::PRIOR_MM, self::PRIOR_TURN, self::PRIOR_MM, self::PRIOR_MM];
+        $prior = [];
+        foreach ($sigmas as $i => $sigma) {
+            $prior[] = array_map(static fn (int $j): float => $i === $j ? $sigma ** 2 : 0.0, [0, 1, 2, 3, 4]);
+        }
+
+        return $prior;
+    }
+
+    /**
+     * @param  list<float>  $values
+     * @return array{across: float, level: float, turn: float, width: float, height: float}
+     */
+    private static function named(array $values): array
+    {
+        return ['across' => $values[0], 'level' => $values[1], 'turn' => $values[2], 'width' => $values[3], 'height' => $values[4]];
+    }
+}

@@ -1,0 +1,43 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { useFigure } from '../../state/figure'
+import PartsPane from './PartsPane.vue'
+
+/** Is it right? Finished parts against their cards. */
+const figure = useFigure()
+const pages = [{ key: 'parts', title: 'Parts' }] as const
+const page = ref<(typeof pages)[number]['key']>('parts')
+</script>
+
+<template>
+  <div v-if="figure.document" class="check">
+    <section class="sheet" aria-label="Check">
+      <div class="tags" role="tablist" aria-label="Check">
+        <button
+          v-for="p in pages"
+          :key="p.key"
+          class="plain tag display"
+          role="tab"
+          :aria-selected="page === p.key"
+          @click="page = p.key"
+        >
+          {{ p.title }}
+        </button>
+      </div>
+      <div role="tabpanel">
+        <PartsPane v-if="page === 'parts'" />
+      </div>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.check {
+  max-width: 1280px;
+  margin: 0 auto;
+  padding: 0.3rem 1rem 1rem;
+}
+.sheet {
+  padding: 0.6rem 1.2rem 1.2rem;
+}
+</style>

@@ -1,0 +1,180 @@
+<script setup lang="ts">
+import { computed, onMounted, reactive, ref, watch } from 'vue'
+import type { MeasuredParts, PartCheck } from '../../api/answers'
+import { api } from '../../api/client'
+import { useFigure } from '../../state/figure'
+import { useUnits } from '../../state/units'
+
+/** Every part against its card: calipers and scale in, what is still to be felted in or added out. */
+const figure = useFigure()
+const units = useUnits()
+const kept = ref<MeasuredParts['parts']>([])
+const open = ref('')
+const told = ref<PartCheck | null>(null)
+const asks = ref('')
+const trouble = ref('')
+const busy = ref(false)
+const fields = reactive({ w: '', h: '', d: '', g: '', weighed: '' })
+
+type Piece = { key: string; part: string; twin: boolean; name: string }
+const pieces = computed<Piece[]>(() =>
+  figure.parts.flatMap((p) =>
+    (p.mirror ? [false, true] : [false]).map((twin) => ({
+      key: p.key + (twin ? ' twin' : ''),
+      part: p.key,
+      twin,
+      name: (p.name ?? p.key) + (twin ? ', the other' : ''),
+    })),
+  ),
+)
+const keptOf = (piece: Piece) => kept.value.find((k) => k.check.part === piece.part && k.twin === piece.twin)
+const shapeOf = (piece: Piece) => figure.parts.find((p) => p.key === piece.part)!.shape
+const mm = (x: number) => units.length(x)
+const signed = (x: number) => `${x > 0 ? '+' : ''}${units.length(x)}`
+
+async function load(): Promise<void> {
+  if (figure.id) kept.value = (await api.measuredParts(figure.id)).parts
+}
+onMounted(load)
+watch(() => figure.id, load)
+
+function take(piece: Piece): void {
+  open.value = open.value === piece.key ? '' : piece.key
+  told.value = null
+  asks.value = trouble.value = ''
+  const was = keptOf(piece)?.check
+  Object.assign(fields, {
+    w: was ? mm(was.sizeMm.w) : '',
+    h: was ? mm(was.sizeMm.h) : '',
+    d: was ? mm(was.sizeMm.d) : '',
+    g: was ? String(was.g) : '',
+    weighed: '',
+  })
+}
+const number = (text: string) => Number(text.trim().replace(',', '.'))
+const measured = () => ({
+  widthMm: units.parseLength(fields.w),
+  heightMm: units.parseLength(fields.h),
+  depthMm: units.parseLength(fields.d),
+  grams: number(fields.g),
+})
+async function hold(piece: Piece, keep: boolean, sure = false): Promise<void> {
+  asks.value = trouble.value = ''
+  const sizes = measured()
+  if (Object.values(sizes).some((n) => !(n > 0))) {
+    trouble.value = 'Width, height, depth and grams are needed: measure between the calipers, weigh it alone.'
+    return
+  }
+  busy.value = true
+  try {
+    const answer = await api.checkPart(figure.id, figure.document!, {
+      part: piece.part,
+      twin: piece.twin,
+      uuid: crypto.randomUUID(),
+      ...sizes,
+      ...(fields.weighed.trim() ? { weighedG: number(fields.weighed) } : {}),
+      keep,
+      sure,
+    })
+    asks.value = answer.asks
+    told.value = answer.asks ? null : answer.check
+    if (answer.kept) await load()
+  } catch (error) {
+    trouble.value = error instanceof Error ? error.message : String(error)
+  } finally {
+    busy.value = false
+  }
+}
+const follow = (piece: Piece) => figure.editAndTell((now) => api.followPart(now, piece.part, measured()))
+async function drop(uuid: string): Promise<void> {
+  kept.value = (await api.dropPart(figure.id, uuid)).parts
+  told.value = null
+}
+</script>
+
+<template>
+  <section class="parts">
+    <p class="quiet">
+      Measure a finished part between the calipers, and weigh it alone. Impa says what is still to be done, and learns
+      your hand from it.
+    </p>
+    <p v-if="!pieces.length">This figure has no parts yet: begin at Shapes.</p>
+    <ul class="bare">
+      <li v-for="p in pieces" :key="p.key" class="stitched">
+        <div class="row head">
+          <div class="grow">
+            <b>{{ p.name }}</b>
+            <p class="small quiet">
+              planned {{ mm(shapeOf(p).widthMm) }} × {{ mm(shapeOf(p).heightMm) }} ×
+              {{ mm(shapeOf(p).depthMm ?? shapeOf(p).widthMm) }} {{ units.lengthUnit.value }}
+            </p>
+            <p v-if="keptOf(p) && open !== p.key" class="small">{{ keptOf(p)!.check.says.slice(0, 2).join(' ') }}</p>
+          </div>
+          <v-btn size="small" variant="tonal" :aria-expanded="open === p.key" @click="take(p)">{{
+            keptOf(p) ? 'Measured' : 'Measure'
+          }}</v-btn>
+        </div>
+        <form v-if="open === p.key" class="fields" @submit.prevent="hold(p, true)">
+          <v-text-field v-model="fields.w" label="Width" :suffix="units.lengthUnit.value" inputmode="decimal" />
+          <v-text-field v-model="fields.h" label="Height" :suffix="units.lengthUnit.value" inputmode="decimal" />
+          <v-text-field v-model="fields.d" label="Depth" :suffix="units.lengthUnit.value" inputmode="decimal" />
+          <v-text-field v-model="fields.g" label="Finished" suffix="g" inputmode="decimal" />
+          <v-text-field v-model="fields.weighed" label="Weighed out" suffix="g" inputmode="decimal" />
+          <div class="broad row">
+            <v-btn type="submit" color="primary" variant="flat" :loading="busy">Hold it against its card</v-btn>
+            <v-btn variant="text" @click="hold(p, false)">Only look</v-btn>
+            <v-btn v-if="keptOf(p)" variant="text" @click="drop(keptOf(p)!.uuid)">Take it out again</v-btn>
+          </div>
+          <p v-if="asks" class="broad row" role="alert">
+            {{ asks }} <v-btn size="small" variant="tonal" @click="hold(p, true, true)">Yes, it is</v-btn>
+          </p>
+          <p v-if="trouble" class="wrong broad" role="alert">{{ trouble }}</p>
+          <div v-if="told" class="broad told" role="status">
+            <ul>
+              <li v-for="s in told.says" :key="s">{{ s }}</li>
+            </ul>
+            <p class="small quiet">
+              {{ signed(told.offMm.w) }} wide, {{ signed(told.offMm.h) }} high, {{ signed(told.offMm.d) }} deep;
+              {{ told.gPerCm3.toFixed(3) }} g/cm³, planned {{ told.plannedGPerCm3.toFixed(3) }}.
+            </p>
+            <v-btn size="small" variant="tonal" @click="follow(p)">Let the plan follow its size</v-btn>
+          </div>
+        </form>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.parts li.stitched {
+  padding: 0.7rem 0;
+}
+.grow {
+  flex: 1;
+}
+.grow p {
+  margin: 0.1rem 0 0;
+}
+.fields {
+  display: grid;
+  grid-template-columns: repeat(5, 1fr);
+  gap: 0.6rem;
+  margin-top: 0.6rem;
+}
+.broad {
+  grid-column: 1 / -1;
+}
+.told {
+  border-left: 4px solid rgb(var(--v-theme-info));
+  padding-left: 0.8rem;
+}
+.told ul {
+  margin: 0;
+  padding-left: 1.1rem;
+}
+@media (max-width: 900px) {
+  .fields {
+    grid-template-columns: repeat(2, 1fr);
+  }
+}
+</style>
