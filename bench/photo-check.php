@@ -40,7 +40,8 @@ for ($n = 0; $n < $photos; $n++) {
         if (isset($done[$one->key])) {
             continue;
         }
-        $what = $isDetail ? ['across', 'level'][$random->getInt(0, 1)] : ['width', 'height', 'across', 'level', 'tilt'][$random->getInt(0, 4)];
+        $kinds = $isDetail ? ['across', 'level'] : ['width', 'height', 'across', 'level', 'tilt'];
+        $what = $kinds[$random->getInt(0, count($kinds) - 1)];
         if ($isDetail && ! isset($one->xMm) && ! isset($one->pointsMm)) {
             continue;
         }
@@ -89,12 +90,13 @@ for ($n = 0; $n < $photos; $n++) {
             $wanted = $twin && in_array($what, ['across', 'tilt'], true) ? -$off : $off;
             $found = 0.0;
             foreach ($check['deviations'] as $d) {
-                if (($d['detail'] ?? $d['part']) === $key && isset($d['detail']) === $isDetail && $d['what'] === $what && $d['twin'] === $twin) {
+                $isIt = ($d['detail'] ?? $d['part']) === $key && isset($d['detail']) === $isDetail;
+                if ($isIt && $d['what'] === $what && $d['twin'] === $twin) {
                     $found = $d['mm'] ?? $d['deg'] ?? 0.0;
                 }
             }
             $name = mb_strtolower(($isDetail ? $plan->details[$key] : $plan->parts[$key])->name);
-            $words = ['width' => 'its width', 'height' => 'its height', 'across' => 'its place across', 'level' => 'its level', 'tilt' => 'its lean'];
+            $words = ['across' => 'its place across', 'tilt' => 'its lean'] + [$what => 'its '.$what];
             $isHidden = array_filter(
                 $check['unjudged'],
                 static fn (string $u): bool => str_contains(mb_strtolower($u), $name.':')
@@ -108,9 +110,13 @@ for ($n = 0; $n < $photos; $n++) {
             $told++;
             $kind = $isDetail ? 'detail '.$what : $what;
             $size = $isDetail ? 0.0 : $plan->parts[$key]->solid->size()->{$what === 'height' ? 'heightMm' : 'widthMm'};
-            $errors[$kind][] = [abs($found - $wanted), in_array($what, ['width', 'height'], true) ? max(0.7, 0.02 * $size) : ($what === 'tilt' ? 1.0 : 0.7)];
+            $errors[$kind][] = [abs($found - $wanted), match ($what) {
+                'width', 'height' => max(0.7, 0.02 * $size),
+                'tilt' => 1.0,
+                default => 0.7,
+            }];
             if (abs($found - $wanted) > 1.0) {
-                fwrite(STDERR, sprintf("photo %d %s: %s of %s %s: done %.1f, told %.1f\n", $n, $plan->name, $what, $key, $twin ? 'twin' : '', $wanted, $found));
+                fprintf(STDERR, "photo %d %s: %s of %s%s: done %.1f, told %.1f\n", $n, $plan->name, $what, $key, $twin ? ' twin' : '', $wanted, $found);
             }
         }
     }
@@ -121,7 +127,8 @@ foreach ($errors as $kind => $list) {
     $all = array_column($list, 0);
     sort($all);
     $within = count(array_filter($list, static fn (array $e): bool => $e[0] <= $e[1]));
-    printf("%-16s %6d %8.2f %8.2f %9.0f%%\n", $kind, count($all), $all[intdiv(count($all), 2)], $all[(int) (0.9 * (count($all) - 1))], 100 * $within / count($all));
+    [$count, $most] = [count($all), $all[(int) (0.9 * (count($all) - 1))]];
+    printf("%-16s %6d %8.2f %8.2f %9.0f%%\n", $kind, $count, $all[intdiv($count, 2)], $most, 100 * $within / $count);
 }
 sort($alarms);
 printf("faultless: %d, over 1 mm %d; refused %d; not judged %d of %d; %.2f s at the median, %.2f at the most; %.0f MB\n",

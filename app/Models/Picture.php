@@ -81,13 +81,15 @@ final class Picture extends Model
         return self::query()->find($id) ?? throw new HttpException(404, 'This picture is not here any more. Choose it again.');
     }
 
-    /** What was taken in a day ago or earlier and is in no figure, on the shelf or in the bin, nor in what one once was, goes. */
+    /** What was taken in a day ago or earlier and is in no figure, on the shelf or in the bin, nor in what one once was, nor a photo of one, goes. */
     public static function sweep(): void
     {
         /** @var list<self> $unused */
         $unused = self::query()
             ->where('updated_at', '<', now()->subDay())
             ->whereNotIn('id', Figure::withTrashed()->whereNotNull('picture_id')->select('picture_id'))
+            ->whereNotIn('id', LogEntry::query()->whereNotNull('picture_id')->select('picture_id'))
+            ->whereNotIn('id', PhotoCheck::query()->select('picture_id'))
             ->get()
             ->all();
         foreach ($unused as $picture) {

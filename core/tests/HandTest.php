@@ -8,6 +8,7 @@ use Impa\Hand\Hand;
 use Impa\Hand\HandRefused;
 use Impa\Hand\HandSheet;
 use Impa\Hand\Observation;
+use Impa\Hand\Practice;
 use Impa\Hand\Quantity;
 use Impa\Hand\RecordsTable;
 use Impa\Material\Densities;
@@ -307,5 +308,22 @@ it('says what was learned in a sentence, draws both curves, and how the spread s
                 * log($density['curve'][$i][0] / $density['curve'][$i - 1][0]);
         }
         expect($area)->toEqualWithDelta(1.0, 0.01);
+    }
+});
+
+it('teaches a hand with three small balls and a sausage in about 40 minutes: half the spread is gone', function () {
+    $pieces = Practice::pieces();
+    expect(array_sum(array_column($pieces, 'minutes')))->toBeGreaterThan(30)->toBeLessThan(42)
+        ->and(array_count_values(array_column($pieces, 'kind')))->toBe(['ball' => 3, 'sausage' => 1]);
+    $model = Densities::handPrior();
+    foreach ($pieces as $piece) {
+        // CRC: a ball; a capsule of so many mm across.
+        $r = $piece['widthMm'] / 20;
+        $cm3 = 4 / 3 * M_PI * $r ** 3 + ($piece['heightMm'] - $piece['widthMm']) / 10 * M_PI * $r ** 2;
+        expect($piece['cm3'])->toEqualWithDelta($cm3, 0.002 * $cm3);
+        $model = $model->after($piece['firmness'], 0.2);
+    }
+    foreach (['soft', 'springy', 'firm'] as $firmness) {
+        expect($model->sigma($firmness))->toBeLessThan(0.52 * Densities::handPrior()->sigma($firmness));
     }
 });

@@ -96,7 +96,8 @@ final readonly class Expected
         $details = [];
         foreach ($this->layers as $label => $layer) {
             if ($layer->detail !== null) {
-                $details[sprintf('%s %s %d %d', $layer->detail->key, $layer->piece->part->key, $layer->piece->isTwin, $layer->isOther)][] = $label;
+                $piece = $layer->piece;
+                $details[sprintf('%s %s %d %d', $layer->detail->key, $piece->part->key, $piece->isTwin, $layer->isOther)][] = $label;
             }
         }
 

@@ -63,7 +63,11 @@ final class InLight
     /** What most sets two colours apart. */
     private static function words(Lab $is, Lab $planned): string
     {
-        $pairs = [['lighter', 'darker', $is->l - $planned->l], ['redder', 'greener', $is->a - $planned->a], ['yellower', 'bluer', $is->b - $planned->b]];
+        $pairs = [
+            ['lighter', 'darker', $is->l - $planned->l],
+            ['redder', 'greener', $is->a - $planned->a],
+            ['yellower', 'bluer', $is->b - $planned->b],
+        ];
         usort($pairs, static fn (array $a, array $b): int => abs($b[2]) <=> abs($a[2]));
 
         return $pairs[0][2] > 0.0 ? $pairs[0][0] : $pairs[0][1];

@@ -44,7 +44,8 @@ final readonly class Photo
         }
         [$u, $v] = [$x - $i, $y - $j];
         $k = $j * $this->width + $i;
-        [$a, $b, $c, $d] = [$this->pixels[$k], $this->pixels[$k + 1], $this->pixels[$k + $this->width], $this->pixels[$k + $this->width + 1]];
+        [$a, $b] = [$this->pixels[$k], $this->pixels[$k + 1]];
+        [$c, $d] = [$this->pixels[$k + $this->width], $this->pixels[$k + $this->width + 1]];
         [$wa, $wb, $wc, $wd] = [(1 - $u) * (1 - $v), $u * (1 - $v), (1 - $u) * $v, $u * $v];
 
         return [

@@ -22,7 +22,7 @@ final class PhotoRefused extends DomainException implements Refusal
 
     public static function busyGround(): self
     {
-        return new self('The ground is too busy: lay the figure on one plain sheet of paper that fills the picture, and take your hand away.');
+        return new self('The ground is too busy: lay the figure on one plain sheet that fills the picture, and take your hand away.');
     }
 
     public static function nothingThere(): self

@@ -72,7 +72,8 @@ final readonly class Rim
             }
             $normal = [$sign * ($b[1] - $a[1]) / $length, -$sign * ($b[0] - $a[0]) / $length];
             for (; $rest < $length; $rest += self::EVERY_MM) {
-                $rim = self::at($plan, $label, $a[0] + $rest / $length * ($b[0] - $a[0]), $a[1] + $rest / $length * ($b[1] - $a[1]), $normal);
+                $share = $rest / $length;
+                $rim = self::at($plan, $label, $a[0] + $share * ($b[0] - $a[0]), $a[1] + $share * ($b[1] - $a[1]), $normal);
                 if ($rim !== null) {
                     $rims[] = $rim;
                 }

@@ -91,7 +91,10 @@ final class BenchCamera
         $isUpright = $hasMarker || $box->height() > $box->width();
         [$width, $height] = $isUpright ? [$short, $px] : [$px, $short];
         $pxPerMm = $hasMarker
-            ? self::MARKS_FILL * min($width / ($marker->wideMm + MarkerSheet::ACROSS_MM), $height / ($marker->highMm + MarkerSheet::ACROSS_MM))
+            ? self::MARKS_FILL * min(
+                $width / ($marker->wideMm + MarkerSheet::ACROSS_MM),
+                $height / ($marker->highMm + MarkerSheet::ACROSS_MM),
+            )
             : self::FILLS * min($width / $box->width(), $height / $box->height());
         $camera = new self($width, $height, $pxPerMm, $box, $seed);
         $image = $camera->ground($hasMarker ? $marker : null);

@@ -3,6 +3,7 @@ import type {Core, Detail, Figure, Firmness, JoinBy, Part, Shape} from './figure
 import type {Plan} from './plan'
 import type {StepsSheet} from './steps'
 import type {ImpaHand as HandSheet} from './hand'
+import type {ImpaPhotoCheck as PhotoFound} from './photo-check'
 
 export type Loop = [number, number][]
 /**
@@ -762,6 +763,14 @@ export interface MeasuredParts {
     twin: boolean
     at: number
     check: PartCheck
+  }[]
+}
+export interface Photos {
+  photos: {
+    id: number
+    picture: number
+    at: number
+    check: PhotoFound
   }[]
 }
 export interface Diary {

@@ -24,6 +24,7 @@ import type {
   Hand,
   MeasuredParts,
   PartChecked,
+  Photos,
   Pulled,
   SchoolChosen,
   Ramp,
@@ -51,6 +52,7 @@ import type {
 import type { Armature } from './armature'
 import type { BalanceSheet } from './balance'
 import type { Brush, Figure } from './figure'
+import type { ImpaPhotoCheck as PhotoFound } from './photo-check'
 import type { Schedule } from './schedule'
 
 /** Edits that PHP makes: cuts, and everyday ones. */
@@ -296,6 +298,13 @@ export const api = {
     ask<Diary>('POST', `figures/${id}/log/time`, { step, from, to }),
   logEntry: (id: number, entry: Partial<LogEntry>) => ask<Diary>('POST', `figures/${id}/log`, entry),
   dropEntry: (id: number, uuid: string) => ask<Diary>('DELETE', `figures/${id}/log/${uuid}`),
+  photos: (id: number) => ask<Photos>('GET', `figures/${id}/photos`),
+  checkPhoto: (id: number, document: Figure, picture: number, view: PhotoFound['view']) =>
+    ask<Photos>('POST', `figures/${id}/photos`, { document, picture, view }),
+  dropPhoto: (id: number, photo: number) => ask<Photos>('DELETE', `figures/${id}/photos/${photo}`),
+  benchCamera: (document: Figure, view: PhotoFound['view'], seed: number, marker: boolean) =>
+    ask<PictureTaken>('POST', 'check/camera', { document, view, seed, marker }),
+  markerSheet: (document: Figure, paper: 'a4' | 'letter') => file('check/marker', { document, paper }),
   measuredParts: (id: number) => ask<MeasuredParts>('GET', `figures/${id}/parts`),
   checkPart: (id: number, document: Figure, piece: PieceMeasured) =>
     ask<PartChecked>('POST', `figures/${id}/parts`, { document, ...piece }),

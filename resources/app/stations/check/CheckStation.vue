@@ -1,12 +1,16 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { useFigure } from '../../state/figure'
+import PhotoPane from './PhotoPane.vue'
 import PartsPane from './PartsPane.vue'
 
-/** Is it right? Finished parts against their cards. */
+/** Is it right? A photo against the plan, finished parts against their cards. */
 const figure = useFigure()
-const pages = [{ key: 'parts', title: 'Parts' }] as const
-const page = ref<(typeof pages)[number]['key']>('parts')
+const pages = [
+  { key: 'photo', title: 'Photo' },
+  { key: 'parts', title: 'Parts' },
+] as const
+const page = ref<(typeof pages)[number]['key']>('photo')
 </script>
 
 <template>
@@ -25,7 +29,8 @@ const page = ref<(typeof pages)[number]['key']>('parts')
         </button>
       </div>
       <div role="tabpanel">
-        <PartsPane v-if="page === 'parts'" />
+        <PhotoPane v-if="page === 'photo'" />
+        <PartsPane v-else />
       </div>
     </section>
   </div>

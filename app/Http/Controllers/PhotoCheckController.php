@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\Body;
+use App\Models\Figure;
+use App\Models\PhotoCheck as PhotoCheckRow;
+use App\Models\Picture;
+use App\Printing\PagesPdf;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
+use Impa\Check\PhotoCheck;
+use Impa\Print\MarkerPage;
+use Impa\Render\BenchCamera;
+use Impa\Render\Slips;
+use Impa\Render\View;
+use Symfony\Component\HttpKernel\Exception\HttpException;
+
+/** Photos of a finished figure against its plan. */
+final class PhotoCheckController
+{
+    /** Of a figure so many photos are kept, the latest. */
+    private const KEPT = 24;
+
+    public function index(Figure $figure): JsonResponse
+    {
+        /** @var list<PhotoCheckRow> $rows */
+        $rows = PhotoCheckRow::query()->where('figure_id', $figure->id)->oldest('at')->get()->all();
+
+        return new JsonResponse(['photos' => array_map(static fn (PhotoCheckRow $row): array => [
+            'id' => $row->id,
+            'picture' => $row->picture_id,
+            'at' => $row->at,
+            'check' => json_decode($row->found, true),
+        ], $rows)]);
+    }
+
+    /** Holds a photo against the figure as it is sent, and keeps both. */
+    public function store(Body $body, Figure $figure): JsonResponse
+    {
+        $picture = Picture::chosen($body->int('picture'));
+        $found = PhotoCheck::of($body->figure(), $picture->bytes(), self::view($body))->document();
+        PhotoCheckRow::query()->create([
+            'figure_id' => $figure->id,
+            'picture_id' => $picture->id,
+            'view' => $found['view'],
+            'found' => json_encode($found, JSON_THROW_ON_ERROR),
+            'at' => (int) (microtime(true) * 1000),
+        ]);
+        $old = PhotoCheckRow::query()->where('figure_id', $figure->id)->latest('at')->skip(self::KEPT)->take(100)->pluck('id');
+        PhotoCheckRow::query()->whereIn('id', $old)->delete();
+
+        return $this->index($figure);
+    }
+
+    public function destroy(Figure $figure, int $photo): JsonResponse
+    {
+        PhotoCheckRow::query()->where('figure_id', $figure->id)->whereKey($photo)->delete();
+
+        return $this->index($figure);
+    }
+
+    /** The stand-in for a camera over the bench: photographs the figure as hands would have made it, otherwise at every seed. */
+    public function camera(Body $body): JsonResponse
+    {
+        $figure = $body->figure();
+        if ($figure->parts === []) {
+            throw new HttpException(422, 'There is nothing to photograph: the figure has no parts yet.');
+        }
+        $seed = max(0, min(999_999, $body->intOr('seed', 1) ?? 1));
+        $picture = Picture::keep(BenchCamera::png($figure, Slips::of($figure, $seed), self::view($body), $seed, $body->flag('marker')));
+
+        return new JsonResponse(['id' => $picture->id, 'widthPx' => $picture->width_px, 'heightPx' => $picture->height_px], 201);
+    }
+
+    public function marker(Body $body): Response
+    {
+        $page = MarkerPage::page($body->figure(), $body->paper());
+
+        return new Response(PagesPdf::of([$page], $body->paper()), 200, ['Content-Type' => 'application/pdf']);
+    }
+
+    private static function view(Body $body): View
+    {
+        return View::tryFrom($body->text('view', 'front')) ?? throw new HttpException(422, 'A view is front, side, back or top.');
+    }
+}

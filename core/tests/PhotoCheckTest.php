@@ -1,0 +1,256 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Tests\PhotoCheck;
+
+use Impa\Check\Expected;
+use Impa\Check\Ground;
+use Impa\Check\Marks;
+use Impa\Check\Photo;
+use Impa\Check\PhotoCheck;
+use Impa\Check\PhotoRefused;
+use Impa\Check\PieceFit;
+use Impa\Check\Pose;
+use Impa\Check\Rim;
+use Impa\Figure\Figure;
+use Impa\Figure\Placement;
+use Impa\Figure\Side;
+use Impa\Geometry\Box;
+use Impa\Geometry\Homography;
+use Impa\Raster\PictureRefused;
+use Impa\Render\BenchCamera;
+use Impa\Render\MarkerSheet;
+use Impa\Render\View;
+use Impa\Tests\Support\Figures;
+use Impa\Tests\Support\Works;
+
+const PX = 1000;
+
+/** @param  callable(\stdClass): mixed  $how  what is done to its document */
+function otherwise(string $name, callable $how): Figure
+{
+    $document = Works::demo($name)->document();
+    $how($document);
+
+    return Figure::fromDocument($document);
+}
+
+function member(\stdClass $document, string $list, string $key): \stdClass
+{
+    return array_values(array_filter($document->{$list}, static fn (\stdClass $m): bool => $m->key === $key))[0];
+}
+
+/** @return array<string, mixed> */
+function checked(string $name, ?Figure $made = null, int $seed = 1, bool $hasMarker = false): array
+{
+    $plan = Works::demo($name);
+
+    return PhotoCheck::of($plan, BenchCamera::png($plan, $made ?? $plan, View::Front, $seed, $hasMarker, PX), View::Front)->document();
+}
+
+/** @return array<string, float> what was told, by part or detail and kind */
+function told(array $check): array
+{
+    $told = [];
+    foreach ($check['deviations'] as $d) {
+        $told[($d['detail'] ?? $d['part']).($d['twin'] ? ' twin' : '').' '.$d['what']] = $d['mm'] ?? $d['deg'] ?? $d['difference'] ?? 0.0;
+    }
+
+    return $told;
+}
+
+describe('a photo of what was made', function () {
+    it('tells a head that is too narrow, ears too high and a mouth too high, in mm, the worst first', function (bool $hasMarker) {
+        $check = checked('sorrel', otherwise('sorrel', static function (\stdClass $d): void {
+            member($d, 'parts', 'head')->shape->widthMm -= 3.0;
+            member($d, 'parts', 'ear')->at->yMm += 2.0;
+            foreach (member($d, 'details', 'mouth')->pointsMm as $i => $point) {
+                member($d, 'details', 'mouth')->pointsMm[$i][1] += 2.5;
+            }
+        }), 5, $hasMarker);
+        $told = told($check);
+        expect($told['head width'])->toEqualWithDelta(-3.0, 0.7)
+            ->and($told['ear level'])->toEqualWithDelta(2.0, 0.7)
+            ->and($told['ear twin level'])->toEqualWithDelta(2.0, 0.7)
+            ->and($told['mouth level'])->toEqualWithDelta(2.5, 0.7)
+            ->and($check['deviations'][0]['text'])->toMatch('/^Head [23]\.\d mm too narrow\.$/')
+            ->and(implode(' ', array_column($check['deviations'], 'text')))->toContain('Left ear sits')->toContain('too high')
+            ->and($check['measured'])->toBe($hasMarker)
+            ->and($check['overlap'])->toBeGreaterThan(0.9);
+    })->with([false, true]);
+
+    it('gives no false alarm on a faultless figure', function (string $name, int $seed, bool $hasMarker) {
+        $check = checked($name, null, $seed, $hasMarker);
+        $alarms = array_filter($check['deviations'], static fn (array $d): bool => abs($d['mm'] ?? 0.0) > 1.0 || ! isset($d['mm']));
+        expect($alarms)->toBe([])->and($check['overlap'])->toBeGreaterThan(0.93);
+    })->with([['sorrel', 11, false], ['bobbin', 12, true], ['wick', 13, false], ['lanto', 14, true]]);
+
+    it('tells the scale by the marker sheet, and a figure that is too large as a whole', function () {
+        $plan = Works::demo('lanto');
+        $large = $plan->scaledTo(1.06 * $plan->heightMm);
+        $measured = told(checked('lanto', $large, 3, true));
+        $head = $plan->parts['head']->solid->size()->widthMm;
+        expect($measured['head width'])->toEqualWithDelta(0.06 * $head, 0.8);
+        // Without it nothing tells how large it is: that is said.
+        $alone = checked('lanto', $large, 3, false);
+        expect(told($alone))->not->toHaveKey('head width')
+            ->and(implode(' ', $alone['unjudged']))->toContain('Its size as a whole');
+    });
+
+    it('tells a lean, an eye line that is not level, and what is missing', function () {
+        $check = checked('sorrel', otherwise('sorrel', static function (\stdClass $d): void {
+            member($d, 'parts', 'leaf')->turnDeg = (object) ['x' => 0, 'y' => 0, 'z' => 14];
+            $d->details = array_values(array_filter($d->details, static fn (\stdClass $x): bool => $x->key !== 'mouth'));
+        }), 6);
+        expect(told($check)['leaf tilt'] - (Works::demo('sorrel')->document()->parts[4]->turnDeg->z ?? 0.0))->toBeGreaterThan(9.0)
+            ->and(told($check))->toHaveKey('mouth missing');
+    });
+
+    it('tells another colour than planned in the light of the photo, and none where only the light differs', function () {
+        $check = checked('sorrel', otherwise('sorrel', static function (\stdClass $d): void {
+            member($d, 'colours', Works::demo('sorrel')->parts['body']->colour)->hex = '#2f6480';
+        }), 8);
+        expect(told($check))->toHaveKey('body colour')->not->toHaveKey('wing colour')->not->toHaveKey('head colour');
+    });
+});
+
+describe('a photo on which nothing can be judged', function () {
+    $drawn = static function (callable $paint, int $w = 400, int $h = 300): string {
+        $image = imagecreatetruecolor($w, $h);
+        mt_srand(4);
+        for ($y = 0; $y < $h; $y++) {
+            for ($x = 0; $x < $w; $x++) {
+                imagesetpixel($image, $x, $y, $paint($x, $y));
+            }
+        }
+        ob_start();
+        imagepng($image);
+
+        return (string) ob_get_clean();
+    };
+    $grey = static fn (float $v): int => (int) max(0, min(255, $v)) * 0x010101;
+
+    it('is refused in words that say how to take it', function (callable $paint, string $why) use ($drawn) {
+        expect(static fn () => PhotoCheck::of(Works::demo('sorrel'), $drawn($paint), View::Front))->toThrow(PhotoRefused::class, $why);
+    })->with([
+        'too dark' => [static fn (int $x, int $y): int => $grey(12 + mt_rand(0, 3)), 'too dark'],
+        'a busy ground' => [static fn (int $x, int $y): int => ($x >> 4 & 1) ^ ($y >> 4 & 1) ? 0xD04020 : 0x2060C0, 'too busy'],
+        'nothing' => [static fn (int $x, int $y): int => $grey(220 + mt_rand(0, 6)), 'No figure is seen'],
+        'cut off' => [static fn (int $x, int $y): int => $x < 90 && $y > 100 && $y < 240 ? 0x904020 : 0xE0E0DA, 'cut off'],
+        'a plain square' => [
+            static fn (int $x, int $y): int => abs($x - 200) < 130 && abs($y - 150) < 20 ? 0x904020 : 0xE0E0DA,
+            'another figure',
+        ],
+    ]);
+
+    it('is refused where it is blurred', function () {
+        $plan = Works::demo('sorrel');
+        $image = imagecreatefromstring(BenchCamera::png($plan, $plan, View::Front, 2, false, 500));
+        $small = imagescale($image, 30, -1, IMG_BICUBIC);
+        $image = imagescale($small, 500, -1, IMG_BICUBIC);
+        ob_start();
+        imagepng($image);
+        expect(fn () => PhotoCheck::of($plan, (string) ob_get_clean(), View::Front))->toThrow(PhotoRefused::class, 'blurred');
+    });
+
+    it('is refused of another figure, and where it is no picture', function () {
+        $lanto = Works::demo('lanto');
+        $png = BenchCamera::png($lanto, $lanto, View::Front, 2, false, 600);
+        expect(static fn () => PhotoCheck::of(Works::demo('sorrel'), $png, View::Front))->toThrow(PhotoRefused::class, 'another figure')
+            ->and(static fn () => PhotoCheck::of($lanto, '', View::Front))->toThrow(PictureRefused::class)
+            ->and(static fn () => PhotoCheck::of(Figures::read(Figures::document([])), $png, View::Front))
+            ->toThrow(PhotoRefused::class, 'no parts');
+    });
+});
+
+describe('a pose', function () {
+    it('takes places where a similarity in closed form has them', function () {
+        $pose = new Pose(100.0, -50.0, 4.0, deg2rad(30), [10.0, 20.0]);
+        [$x, $y] = $pose->at(13.0, 24.0);
+        expect($x)->toEqualWithDelta(100 + 4 * (3 * cos(M_PI / 6) - 4 * sin(M_PI / 6)), 1e-9)
+            ->and($y)->toEqualWithDelta(50 - 4 * (3 * sin(M_PI / 6) + 4 * cos(M_PI / 6)), 1e-9)
+            ->and($pose->pxPerMm(0.0, 0.0))->toEqualWithDelta(4.0, 1e-9);
+    });
+
+    it('is moved in the plan\'s own mm, also when it is turned', function () {
+        $pose = new Pose(100.0, -50.0, 4.0, 0.7, [10.0, 20.0]);
+        $moved = $pose->moved(2.0, -3.0, 0.0, 1.0);
+        foreach ([[0.0, 0.0], [15.0, 31.0]] as [$x, $y]) {
+            expect($moved->at($x, $y))->toEqualWithDelta($pose->at($x + 2.0, $y - 3.0), 1e-9);
+        }
+    });
+
+    it('goes by a sheet\'s homography: its corners are where the marks are', function () {
+        $sheet = MarkerSheet::for(Box::around([[0.0, 0.0]]));
+        $corners = [[50.0, 40.0], [700.0, 60.0], [690.0, 900.0], [30.0, 880.0]];
+        $pose = new Pose(0.0, 0.0, 1.0, 0.0, [0.0, 0.0], Homography::onto($corners), $sheet);
+        foreach ($sheet->marks() as $i => [$x, $y]) {
+            expect($pose->at($x, $y))->toEqualWithDelta($corners[$i], 1e-6);
+        }
+    });
+});
+
+it('finds the four marks whichever way up the photo is, and none where there is no sheet', function (int $quarters) {
+    $plan = Works::demo('sorrel');
+    $marks = static function (string $png): ?Marks {
+        $photo = Photo::of($png);
+        $ground = Ground::of($photo);
+
+        return Marks::among($ground->pieces(), $ground, $photo);
+    };
+    $upright = BenchCamera::png($plan, $plan, View::Front, 4, true, PX);
+    $turned = imagerotate(imagecreatefromstring($upright), 90 * $quarters, 0);
+    [$w, $h] = [imagesx($turned), imagesy($turned)];
+    ob_start();
+    imagepng($turned);
+    $seen = $marks((string) ob_get_clean());
+    $is = $marks($upright);
+    expect($is)->not->toBeNull()->and($seen)->not->toBeNull()
+        ->and($marks(BenchCamera::png($plan, $plan, View::Front, 4, false, PX)))->toBeNull();
+    foreach ($is->corners ?? [] as $i => [$x, $y]) {
+        // A quarter turn anticlockwise takes x, y to y, width - x.
+        for ($q = 0, $size = [imagesx(imagecreatefromstring($upright)), imagesy(imagecreatefromstring($upright))]; $q < $quarters; $q++) {
+            [$x, $y] = [$y, $size[0] - 1 - $x];
+            $size = [$size[1], $size[0]];
+        }
+        expect($seen->corners[$i] ?? null)->toEqualWithDelta([$x, $y], 2.0);
+    }
+})->with([0, 1, 2, 3]);
+
+it('fits shift, turn and size to distances along a rim in closed form', function () {
+    $figure = Figures::read(Figures::document([Figures::part('egg', 'egg', 30, 44, 30, 5, 40)]));
+    $piece = Placement::of($figure->parts['egg']);
+    $rims = Rim::all(Expected::of($figure, Side::Front));
+    [$dx, $dy, $w, $h, $turn] = [1.3, -0.8, 2.0, -1.5, deg2rad(2)];
+    $edges = array_map(static function (Rim $rim) use ($dx, $dy, $w, $h, $turn): array {
+        [$qx, $qy] = [$rim->x - 5, $rim->y - 40];
+        [$nx, $ny] = $rim->normal;
+
+        return [$rim, $nx * ($dx + $w / 30 * $qx - $turn * $qy) + $ny * ($dy + $h / 44 * $qy + $turn * $qx)];
+    }, $rims);
+    $off = PieceFit::of($piece, Side::Front, $edges)->off;
+    expect([$off['across'], $off['level'], $off['width'], $off['height']])->toEqualWithDelta([$dx, $dy, $w, $h], 0.05)
+        ->and($off['turn'])->toEqualWithDelta($turn, 0.005);
+    // A tenth of them is something else: nothing changes.
+    foreach ($edges as $i => [$rim, $d]) {
+        $edges[$i] = $i % 10 === 0 ? [$rim, $d + 6.0] : [$rim, $d];
+    }
+    $off = PieceFit::of($piece, Side::Front, $edges)->off;
+    expect([$off['across'], $off['level'], $off['width'], $off['height']])->toEqualWithDelta([$dx, $dy, $w, $h], 0.3);
+});
+
+it('says nothing of the turn of a ball, and knows that it does not', function () {
+    $figure = Figures::read(Figures::document([Figures::part('ball', 'ball', 40, 40, 40, 0, 20)]));
+    $edges = array_map(static fn (Rim $rim): array => [$rim, 0.1], Rim::all(Expected::of($figure, Side::Front)));
+    $fit = PieceFit::of(Placement::of($figure->parts['ball']), Side::Front, $edges);
+    expect($fit->sigma['turn'])->toBeGreaterThan(0.05)->and($fit->sigma['width'])->toBeLessThan(0.3)
+        ->and($fit->off['width'])->toEqualWithDelta(0.2, 0.05);
+});
+
+it('chooses a marker sheet with room for the figure', function () {
+    $small = MarkerSheet::for(Box::around([[-50.0, 0.0], [50.0, 120.0]]));
+    $large = MarkerSheet::for(Box::around([[-90.0, 0.0], [90.0, 240.0]]));
+    expect([$small->wideMm, $small->highMm])->toBe([176.0, 220.0])
+        ->and($large->wideMm / $small->wideMm)->toEqualWithDelta(M_SQRT2, 1e-9);
+});

@@ -1,0 +1,64 @@
+// Made from formats/impa-photo-check-1.schema.json by npm run types. Do not edit.
+
+/**
+ * A photo of a finished figure against its plan, version 1.
+ */
+export interface ImpaPhotoCheck {
+  format: 'impa-photo-check'
+  version: 1
+  figure: string
+  view: 'front' | 'side' | 'back' | 'top'
+  /**
+   * intersection over union of what is planned and what is seen
+   */
+  overlap: number
+  mmPerPx: number
+  /**
+   * how the figure is turned on the photo, anticlockwise
+   */
+  tiltDeg: number
+  /**
+   * whether a marker sheet tells the scale
+   */
+  measured: boolean
+  /**
+   * the worst first
+   */
+  deviations: {
+    part: string
+    /**
+     * key of the detail, where it is about one
+     */
+    detail?: string
+    /**
+     * of a pair, the mirrored one
+     */
+    twin: boolean
+    what: 'width' | 'height' | 'across' | 'level' | 'tilt' | 'colour' | 'missing'
+    /**
+     * wider, higher, farther right, higher up: above 0
+     */
+    mm?: number
+    /**
+     * anticlockwise: above 0
+     */
+    deg?: number
+    /**
+     * CIEDE2000
+     */
+    difference?: number
+    text: string
+    /**
+     * where, in pixels of the photo
+     */
+    atPx: number[]
+  }[]
+  /**
+   * what this photo does not tell, in words
+   */
+  unjudged: string[]
+  /**
+   * every piece of the plan where it should be, in pixels of the photo
+   */
+  outline: number[][][]
+}

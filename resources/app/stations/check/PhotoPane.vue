@@ -1,0 +1,337 @@
+<script setup lang="ts">
+import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import type { Photos } from '../../api/answers'
+import { api } from '../../api/client'
+import type { ImpaPhotoCheck } from '../../api/photo-check'
+import { deviceCamera } from '../../devices/camera'
+import PrintDialog from '../../shell/PrintDialog.vue'
+import { useHotkeys } from '../../shell/useHotkeys'
+import { useFigure } from '../../state/figure'
+
+/** A photo with the plan laid over it: what deviates in words and mm, each with a pin on the photo. */
+const figure = useFigure()
+const photos = ref<Photos['photos']>([])
+const shown = ref(0)
+const view = ref<ImpaPhotoCheck['view']>('front')
+const views = [
+  { value: 'front', title: 'from the front' },
+  { value: 'side', title: 'from its right' },
+  { value: 'back', title: 'from the back' },
+  { value: 'top', title: 'from above' },
+]
+const trouble = ref('')
+const busy = ref('')
+const lit = ref(-1)
+const flipped = ref(false)
+const upsideDown = ref(false)
+const overPlan = ref(true)
+const printing = ref(false)
+const file = ref<HTMLInputElement>()
+const video = ref<HTMLVideoElement>()
+const looking = ref(false)
+const camera = deviceCamera()
+
+const now = computed(() => photos.value.find((p) => p.id === shown.value))
+/** Of the photo, in pixels; huge until it is known. */
+const size = ref({ w: 1e5, h: 1e5 })
+const turn = computed(() => `scale(${flipped.value ? -1 : 1}, ${upsideDown.value ? -1 : 1})`)
+/** The figure with some ground round it: what else lies on the photo is left out. */
+const box = computed(() => {
+  const points = now.value?.check.outline.flat() ?? []
+  if (!points.length) return { x: 0, y: 0, ...size.value }
+  const [xs, ys] = [points.map((p) => p[0]!), points.map((p) => p[1]!)]
+  const [w, h] = [Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys)]
+  const rim = 0.12 * Math.max(w, h)
+  const [x, y] = [Math.max(0, Math.min(...xs) - rim), Math.max(0, Math.min(...ys) - rim)]
+  return { x, y, w: Math.min(size.value.w - x, w + 2 * rim), h: Math.min(size.value.h - y, h + 2 * rim) }
+})
+const path = (points: number[][]) => 'M' + points.map((p) => p.join(' ')).join('L') + 'Z'
+const when = (ms: number) =>
+  new Date(ms).toLocaleString(undefined, { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
+
+async function load(): Promise<void> {
+  if (!figure.id) return
+  photos.value = (await api.photos(figure.id)).photos
+  shown.value = photos.value.at(-1)?.id ?? 0
+}
+onMounted(load)
+watch(() => figure.id, load)
+onBeforeUnmount(() => camera.close())
+watch(now, () => (lit.value = -1))
+
+async function hold(take: () => Promise<{ id: number }>): Promise<void> {
+  trouble.value = ''
+  busy.value = 'Looking at the photo'
+  try {
+    const { id } = await take()
+    const answer = await api.checkPhoto(figure.id, figure.document!, id, view.value)
+    photos.value = answer.photos
+    shown.value = answer.photos.at(-1)!.id
+  } catch (error) {
+    trouble.value = error instanceof Error ? error.message : String(error)
+  } finally {
+    busy.value = ''
+  }
+}
+function choose(event: Event): void {
+  const input = event.target as HTMLInputElement
+  const chosen = input.files?.[0]
+  input.value = ''
+  if (chosen) void hold(() => api.picture(chosen))
+}
+async function look(): Promise<void> {
+  trouble.value = ''
+  looking.value = true
+  await nextTick()
+  try {
+    await camera.open(video.value!)
+  } catch (error) {
+    trouble.value = error instanceof Error ? error.message : String(error)
+    close()
+  }
+}
+function close(): void {
+  camera.close()
+  looking.value = false
+}
+async function shoot(): Promise<void> {
+  await hold(async () => api.picture(await camera.take()))
+  close()
+}
+const bench = () =>
+  hold(() => api.benchCamera(figure.document!, view.value, 1 + Math.floor(Math.random() * 9999), true))
+async function drop(): Promise<void> {
+  photos.value = (await api.dropPhoto(figure.id, shown.value)).photos
+  shown.value = photos.value.at(-1)?.id ?? 0
+}
+useHotkeys(
+  {
+    f: () => (flipped.value = !flipped.value),
+    u: () => (upsideDown.value = !upsideDown.value),
+  },
+  'station',
+)
+</script>
+
+<template>
+  <div class="photo">
+    <section class="board">
+      <div v-if="looking" class="look">
+        <video ref="video" muted playsinline aria-label="What the camera sees" />
+        <div class="row">
+          <v-btn color="primary" variant="flat" :loading="!!busy" @click="shoot">Take the photo</v-btn>
+          <v-btn variant="text" @click="close">Close the camera</v-btn>
+        </div>
+      </div>
+      <figure v-else-if="now" class="seen">
+        <svg
+          :viewBox="`${box.x} ${box.y} ${box.w} ${box.h}`"
+          role="img"
+          :aria-label="`Photo of ${figure.document?.name}, the plan laid over it`"
+        >
+          <g :transform="turn" :transform-origin="`${box.x + box.w / 2} ${box.y + box.h / 2}`">
+            <image :href="`/api/pictures/${now.picture}`" :width="size.w" :height="size.h" />
+            <g v-if="overPlan" class="plan">
+              <path v-for="(o, i) in now.check.outline" :key="i" :d="path(o)" />
+            </g>
+            <g
+              v-for="(d, i) in now.check.deviations"
+              :key="i"
+              class="pin"
+              :class="{ lit: lit === i }"
+              @click="lit = lit === i ? -1 : i"
+            >
+              <circle :cx="d.atPx[0]" :cy="d.atPx[1]" :r="box.h * 0.021" />
+              <text
+                :x="d.atPx[0]"
+                :y="d.atPx[1]! + box.h * 0.009"
+                :font-size="box.h * 0.027"
+                text-anchor="middle"
+                :transform="turn"
+                :transform-origin="`${d.atPx[0]} ${d.atPx[1]}`"
+              >
+                {{ i + 1 }}
+              </text>
+            </g>
+          </g>
+        </svg>
+        <!-- Loaded once more to know how large it is; the browser has it already. -->
+        <img
+          :src="`/api/pictures/${now.picture}`"
+          alt=""
+          hidden
+          @load="
+            size = {
+              w: ($event.target as HTMLImageElement).naturalWidth,
+              h: ($event.target as HTMLImageElement).naturalHeight,
+            }
+          "
+        />
+      </figure>
+      <div v-else class="empty">
+        <h2>No photo yet</h2>
+        <p>
+          Lay the figure on a plain sheet in another colour than its own, or on the printed marker sheet, and photograph
+          it straight from the front. Impa lays the plan over it, and says what deviates in millimetres.
+        </p>
+      </div>
+      <v-progress-linear v-if="busy" indeterminate color="primary" :aria-label="busy" />
+    </section>
+    <aside class="side">
+      <v-select v-model="view" :items="views" label="Seen" hide-details />
+      <div class="acts">
+        <v-btn color="primary" variant="flat" :disabled="!!busy" @click="file?.click()">Choose a photo</v-btn>
+        <v-btn variant="tonal" :disabled="!!busy || looking" @click="look">This device's camera</v-btn>
+        <v-btn variant="tonal" :disabled="!!busy" @click="bench">Bench camera (a stand-in)</v-btn>
+        <v-btn variant="text" @click="printing = true">Print the marker sheet</v-btn>
+        <input ref="file" type="file" accept="image/*" hidden aria-label="Photo of the figure" @change="choose" />
+      </div>
+      <p v-if="trouble" class="wrong" role="alert">{{ trouble }}</p>
+      <template v-if="now && !looking">
+        <div class="row">
+          <v-btn size="small" variant="text" :aria-pressed="flipped" @click="flipped = !flipped"
+            >Mirror <kbd>F</kbd></v-btn
+          >
+          <v-btn size="small" variant="text" :aria-pressed="upsideDown" @click="upsideDown = !upsideDown"
+            >Upside down <kbd>U</kbd></v-btn
+          >
+          <v-btn size="small" variant="text" :aria-pressed="overPlan" @click="overPlan = !overPlan">Plan</v-btn>
+        </div>
+        <p>
+          <b>{{ Math.round(now.check.overlap * 100) }} % lie over the plan,</b>
+          <span class="quiet small">
+            {{ now.check.measured ? 'measured by the marker sheet' : 'scale by the figure itself' }}</span
+          >
+        </p>
+        <ol v-if="now.check.deviations.length" class="bare found" aria-label="What deviates">
+          <li v-for="(d, i) in now.check.deviations" :key="i">
+            <button class="plain" :class="{ lit: lit === i }" @click="lit = lit === i ? -1 : i">
+              <b>{{ i + 1 }}</b> {{ d.text }}
+            </button>
+          </li>
+        </ol>
+        <p v-else>Nothing deviates by more than a photo can tell.</p>
+        <details>
+          <summary>What this photo does not tell</summary>
+          <ul>
+            <li v-for="u in now.check.unjudged" :key="u">{{ u }}</li>
+          </ul>
+        </details>
+        <h3 v-if="photos.length > 1">One after the other</h3>
+        <div class="row strip">
+          <button
+            v-for="p in photos"
+            :key="p.id"
+            class="plain"
+            :aria-pressed="p.id === shown"
+            :aria-label="`Photo of ${when(p.at)}, ${Math.round(p.check.overlap * 100)} % over the plan, ${p.check.deviations.length} deviations`"
+            @click="shown = p.id"
+          >
+            <img :src="`/api/pictures/${p.picture}`" alt="" loading="lazy" />
+            <small>{{ Math.round(p.check.overlap * 100) }} %</small>
+          </button>
+        </div>
+        <v-btn size="small" variant="text" @click="drop">Take this photo out</v-btn>
+      </template>
+    </aside>
+    <PrintDialog
+      v-model="printing"
+      title="Marker sheet"
+      only-pdf
+      :make="(_as, paper) => api.markerSheet(figure.document!, paper)"
+    >
+      <p>Four marks tell scale and perspective. Print at 100 %, and measure the ruler first.</p>
+    </PrintDialog>
+  </div>
+</template>
+
+<style scoped>
+.photo {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 340px;
+  gap: 1.2rem;
+}
+.board {
+  min-height: 420px;
+  display: grid;
+  align-content: start;
+}
+.seen {
+  margin: 0;
+}
+.seen svg {
+  width: 100%;
+  max-height: calc(100vh - 190px);
+  display: block;
+}
+.look video {
+  width: 100%;
+  max-height: calc(100vh - 260px);
+  background: #000;
+  border-radius: 12px;
+}
+.plan path {
+  fill: none;
+  stroke: #ffffff;
+  stroke-width: 0.35%;
+  stroke-dasharray: 1% 0.5%;
+  mix-blend-mode: difference;
+}
+.pin circle {
+  fill: rgb(var(--v-theme-primary));
+  stroke: #ffffff;
+  stroke-width: 0.3%;
+}
+.pin {
+  cursor: pointer;
+}
+.pin text {
+  fill: rgb(var(--v-theme-on-primary));
+  font-weight: 700;
+}
+.pin.lit circle {
+  fill: rgb(var(--v-theme-warning));
+}
+.side,
+.acts {
+  display: grid;
+  gap: 0.7rem;
+  align-content: start;
+}
+.acts {
+  gap: 0.4rem;
+}
+.found li button {
+  width: 100%;
+  text-align: left;
+  min-height: 44px;
+  padding: 0.2rem 0.6rem;
+  border-radius: 10px;
+  border-left: 4px solid rgb(var(--v-theme-primary));
+}
+.found li button.lit {
+  background: rgba(var(--v-theme-warning), 0.18);
+}
+.strip {
+  flex-wrap: wrap;
+  gap: 0.4rem;
+}
+.strip img {
+  height: 64px;
+  display: block;
+  border-radius: 8px;
+}
+.strip [aria-pressed='true'] {
+  outline: 2px dashed rgb(var(--v-theme-secondary));
+}
+.empty {
+  align-self: center;
+  justify-self: center;
+  max-width: 440px;
+}
+@media (max-width: 900px) {
+  .photo {
+    grid-template-columns: 1fr;
+  }
+}
+</style>
