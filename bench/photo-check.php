@@ -116,7 +116,8 @@ for ($n = 0; $n < $photos; $n++) {
                 default => 0.7,
             }];
             if (abs($found - $wanted) > 1.0) {
-                fprintf(STDERR, "photo %d %s: %s of %s%s: done %.1f, told %.1f\n", $n, $plan->name, $what, $key, $twin ? ' twin' : '', $wanted, $found);
+                $of = $key.($twin ? ' twin' : '');
+                fprintf(STDERR, "photo %d %s: %s of %s: done %.1f, told %.1f\n", $n, $plan->name, $what, $of, $wanted, $found);
             }
         }
     }

@@ -1,0 +1,314 @@
+import { flushPromises } from '@vue/test-utils'
+import { afterEach, describe, expect, it, vi } from 'vitest'
+import type { Hand, PartCheck, Photos } from '../../api/answers'
+import { api, Refusal } from '../../api/client'
+import { onTable, plain, type OnTable } from '../../../../tests/support/onTable'
+import HandStation from '../hand/HandStation.vue'
+import CheckStation from './CheckStation.vue'
+import PartsPane from './PartsPane.vue'
+import PhotoPane from './PhotoPane.vue'
+
+let table: OnTable
+const text = () => table.wrapper.text().replace(/\s+/g, ' ')
+const button = (words: string) => table.wrapper.findAll('button').find((b) => b.text().startsWith(words))!
+const press = async (words: string) => {
+  await button(words).trigger('click')
+  await flushPromises()
+}
+const fill = async (label: string, value: string) => {
+  const field = table.wrapper.findAllComponents({ name: 'VTextField' }).find((f) => f.props('label') === label)!
+  await field.find('input').setValue(value)
+}
+afterEach(() => {
+  table.wrapper.unmount()
+  vi.restoreAllMocks()
+})
+
+const photo = (id: number, deviations: Photos['photos'][0]['check']['deviations']): Photos['photos'][0] => ({
+  id,
+  picture: 40 + id,
+  at: Date.UTC(2026, 10, 27, 12, id),
+  check: {
+    format: 'impa-photo-check',
+    version: 1,
+    figure: 'Test',
+    view: 'front',
+    overlap: 0.9 + id / 100,
+    mmPerPx: 0.1,
+    tiltDeg: 1,
+    measured: id > 1,
+    deviations,
+    unjudged: ['How deep it is: take a photo from the side.'],
+    outline: [
+      [
+        [10, 10],
+        [90, 10],
+        [50, 80],
+      ],
+    ],
+  },
+})
+const narrow = {
+  part: 'head',
+  twin: false,
+  what: 'width' as const,
+  mm: -3,
+  text: 'Head 3.0 mm too narrow.',
+  atPx: [50, 40],
+}
+
+describe('photos', () => {
+  const opened = async (photos: Photos['photos']) => {
+    vi.spyOn(api, 'photos').mockResolvedValue({ photos })
+    table = await onTable(PhotoPane, {}, plain())
+    await flushPromises()
+  }
+
+  it('say what to do first where there is none', async () => {
+    await opened([])
+    expect(text()).toContain('Lay the figure on a plain sheet')
+  })
+
+  it('show the latest with the plan over it, every deviation with its pin, and what is not judged', async () => {
+    await opened([photo(1, []), photo(2, [narrow])])
+    expect(table.wrapper.find('image').attributes('href')).toBe('/api/pictures/42')
+    expect(text()).toContain('92 % lie over the plan')
+    expect(text()).toContain('measured by the marker sheet')
+    expect(text()).toContain('Head 3.0 mm too narrow.')
+    expect(text()).toContain('How deep it is')
+    expect(table.wrapper.findAll('.pin')).toHaveLength(1)
+    await table.wrapper.find('.pin').trigger('click')
+    expect(table.wrapper.find('.found .lit').text()).toContain('Head')
+    // One after the other: the one before had none.
+    await table.wrapper.find('.strip button').trigger('click')
+    expect(text()).toContain('Nothing deviates by more than a photo can tell.')
+    expect(text()).toContain('scale by the figure itself')
+  })
+
+  it('are turned in the mirror and upside down, each by a button and a key', async () => {
+    await opened([photo(1, [narrow])])
+    const turned = () => table.wrapper.find('svg g').attributes('transform')
+    expect(turned()).toBe('scale(1, 1)')
+    await press('Mirror')
+    expect(turned()).toBe('scale(-1, 1)')
+    document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'u', bubbles: true }))
+    await flushPromises()
+    expect(turned()).toBe('scale(-1, -1)')
+    await press('Plan')
+    expect(table.wrapper.find('.plan').exists()).toBe(false)
+  })
+
+  it('are taken by the stand-in, or refused in words; nothing that was there is lost', async () => {
+    await opened([photo(1, [narrow])])
+    vi.spyOn(api, 'benchCamera').mockResolvedValue({ id: 7, widthPx: 100, heightPx: 100 })
+    const held = vi.spyOn(api, 'checkPhoto').mockRejectedValueOnce(new Refusal(422, 'The photo is too dark.'))
+    await press('Bench camera')
+    expect(text()).toContain('The photo is too dark.')
+    expect(text()).toContain('Head 3.0 mm too narrow.')
+    held.mockResolvedValue({ photos: [photo(1, [narrow]), photo(2, [])] })
+    await press('Bench camera')
+    expect(held.mock.lastCall?.slice(2)).toEqual([7, 'front'])
+    expect(text()).not.toContain('too dark')
+    expect(text()).toContain('Nothing deviates')
+    vi.spyOn(api, 'dropPhoto').mockResolvedValue({ photos: [] })
+    await press('Take this photo out')
+    expect(text()).toContain('No photo yet')
+  })
+
+  it('say how to go on where the camera is refused', async () => {
+    await opened([])
+    vi.stubGlobal('navigator', {
+      ...navigator,
+      mediaDevices: { getUserMedia: () => Promise.reject(new DOMException('no', 'NotAllowedError')) },
+    })
+    await press("This device's camera")
+    expect(text()).toContain('The camera was not allowed: allow it in the browser, or choose a photo as a file.')
+    expect(table.wrapper.find('video').exists()).toBe(false)
+    vi.unstubAllGlobals()
+  })
+})
+
+const check = (more: Partial<PartCheck> = {}): PartCheck => ({
+  part: 'body',
+  name: 'Body',
+  sizeMm: { w: 42, h: 40, d: 40 },
+  plannedMm: { w: 40, h: 40, d: 40 },
+  offMm: { w: 2, h: 0, d: 0 },
+  g: 5,
+  plannedG: 5,
+  cm3: 34,
+  gPerCm3: 0.148,
+  plannedGPerCm3: 0.15,
+  feltInMm: 0.3,
+  addG: 0,
+  says: ['2.0 mm too wide.', 'Firm it 0.3 mm more all round.'],
+  ...more,
+})
+
+describe('parts against their cards', () => {
+  const opened = async (parts: { uuid: string; twin: boolean; at: number; check: PartCheck }[] = []) => {
+    vi.spyOn(api, 'measuredParts').mockResolvedValue({ parts })
+    table = await onTable(PartsPane, {}, plain())
+    await flushPromises()
+  }
+  const measure = async (w: string) => {
+    for (const [label, value] of Object.entries({ Width: w, Height: '40', Depth: '40', Finished: '5' }))
+      await fill(label, value)
+    await table.wrapper.find('form').trigger('submit')
+    await flushPromises()
+  }
+
+  it('list both of a pair, and what was measured', async () => {
+    await opened([{ uuid: 'u', twin: false, at: 1, check: check() }])
+    expect(text()).toContain('Ear, the other')
+    expect(text()).toContain('2.0 mm too wide. Firm it 0.3 mm more all round.')
+  })
+
+  it('want every number, ask about a slipped digit, and say what is to be done', async () => {
+    await opened()
+    await press('Measure')
+    await table.wrapper.find('form').trigger('submit')
+    expect(text()).toContain('Width, height, depth and grams are needed')
+    const held = vi
+      .spyOn(api, 'checkPart')
+      .mockResolvedValueOnce({ asks: '4.2 mm wide: is that right?', kept: false, check: check() })
+      .mockResolvedValue({ asks: '', kept: true, check: check() })
+    await measure('4,2')
+    expect(held.mock.lastCall?.[2]).toMatchObject({
+      part: 'body',
+      twin: false,
+      widthMm: 4.2,
+      grams: 5,
+      keep: true,
+      sure: false,
+    })
+    expect(text()).toContain('4.2 mm wide: is that right?')
+    expect(text()).not.toContain('Firm it')
+    await press('Yes, it is')
+    expect(held.mock.lastCall?.[2]).toMatchObject({ sure: true })
+    expect(text()).toContain('Firm it 0.3 mm more all round.')
+    const followed = vi.spyOn(api, 'followPart').mockImplementation((sent) => Promise.resolve({ document: sent }))
+    await press('Let the plan follow')
+    expect(followed.mock.lastCall?.[2]).toMatchObject({ widthMm: 4.2, heightMm: 40 })
+  })
+})
+
+it('stands after Build: a photo first, then the parts', async () => {
+  vi.spyOn(api, 'photos').mockResolvedValue({ photos: [] })
+  vi.spyOn(api, 'measuredParts').mockResolvedValue({ parts: [] })
+  table = await onTable(CheckStation, {}, plain())
+  await flushPromises()
+  expect(text()).toContain('No photo yet')
+  await press('Parts')
+  expect(text()).toContain('Measure a finished part')
+})
+
+describe('my hand', () => {
+  const hand = (observations: Hand['observations'] = []): Hand => ({
+    sheet: {
+      format: 'impa-hand',
+      version: 1,
+      records: observations.length,
+      effects: [],
+      spread: [],
+      next: {} as never,
+    },
+    observations,
+    quantities: [
+      {
+        quantity: 'density',
+        group: 'springy',
+        usual: 0.15,
+        text: 'Felted springy, your pieces come out 12 % denser.',
+        curve: [
+          [0.5, 0, 0],
+          [1, 1.5, 3],
+          [2, 0, 0],
+        ],
+        shrank: [0.27, 0.14],
+      },
+    ],
+    practice: [
+      {
+        key: 'ball',
+        name: 'Springy ball',
+        kind: 'ball',
+        firmness: 'springy',
+        widthMm: 32,
+        heightMm: 32,
+        depthMm: 32,
+        cm3: 17,
+        weighG: 2.8,
+        minutes: 9,
+        text: 'Stop when it springs back.',
+      },
+    ],
+    since: null,
+  })
+  const record = {
+    id: 'part:1',
+    quantity: 'density' as const,
+    group: 'springy',
+    what: 'Head, Test',
+    expected: 9,
+    found: 10,
+    factor: 1.11,
+    aside: false,
+    doubtful: false,
+  }
+  const opened = async (of: Hand) => {
+    vi.spyOn(api, 'hand').mockResolvedValue(of)
+    table = await onTable(HandStation, {}, plain())
+    await flushPromises()
+  }
+
+  it('draws what was known and what is known, and every record as a dot that can be looked into and set aside', async () => {
+    await opened(hand([record]))
+    expect(text()).toContain('your pieces come out 12 % denser')
+    expect(text()).toContain('within 41 % at first, within 20 % now')
+    expect(table.wrapper.findAll('circle')).toHaveLength(1)
+    await table.wrapper.find('circle').trigger('click')
+    expect(text()).toContain('10.00 g, where the house reckons 9.00 g: springy.')
+    const aside = vi.spyOn(api, 'handAside').mockResolvedValue(hand([{ ...record, aside: true }]))
+    await press('Set it aside')
+    expect(aside).toHaveBeenCalledWith('part:1', true)
+    expect(table.wrapper.find('circle').classes()).toContain('aside')
+    const drop = vi.spyOn(api, 'handDrop').mockResolvedValue(hand())
+    await press('Remove it for good')
+    expect(drop).toHaveBeenCalledWith('part:1')
+    expect(table.wrapper.findAll('circle')).toHaveLength(0)
+  })
+
+  it('learns from a practice piece, and asks back before it learns from a slipped digit', async () => {
+    await opened(hand())
+    await press('It is done')
+    for (const [label, value] of Object.entries({ Width: '32', Height: '32', Depth: '32', Finished: '30' }))
+      await fill(label, value)
+    const kept = vi
+      .spyOn(api, 'handPiece')
+      .mockResolvedValueOnce({ ...hand(), asks: '30 g, where about 2.6 g: is that right?', kept: false })
+    await table.wrapper.find('form').trigger('submit')
+    await flushPromises()
+    expect(kept.mock.lastCall?.[0]).toMatchObject({ kind: 'ball', firmness: 'springy', grams: 30, sure: false })
+    expect(text()).toContain('is that right?')
+    kept.mockResolvedValue({ ...hand([{ ...record, what: 'Springy ball' }]), asks: '', kept: true })
+    await press('Yes, it is')
+    expect(kept.mock.lastCall?.[0]).toMatchObject({ sure: true })
+    expect(text()).toContain('Springy ball made')
+  })
+
+  it('is started over only after a word, and that is taken back', async () => {
+    await opened(hand([record]))
+    await press('Start over')
+    const over = vi.spyOn(api, 'handOver').mockResolvedValue({ ...hand(), since: Date.UTC(2026, 10, 27) })
+    const dialog = [...document.querySelectorAll<HTMLElement>('.v-overlay button')].find(
+      (b) => b.textContent === 'Start over',
+    )!
+    dialog.click()
+    await flushPromises()
+    expect(over).toHaveBeenLastCalledWith(false)
+    over.mockResolvedValue(hand([record]))
+    await press('Take back')
+    expect(over).toHaveBeenLastCalledWith(true)
+  })
+})
