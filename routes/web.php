@@ -17,6 +17,7 @@ use App\Http\Controllers\FigureController;
 use App\Http\Controllers\FigureWoolController;
 use App\Http\Controllers\HandController;
 use App\Http\Controllers\LogController;
+use App\Http\Controllers\MendController;
 use App\Http\Controllers\NeedleController;
 use App\Http\Controllers\PartCheckController;
 use App\Http\Controllers\PhotoCheckController;
@@ -59,6 +60,9 @@ Route::prefix('api')->whereNumber(['figure', 'picture', 'wool', 'swatch'])->grou
     Route::delete('figures/{figure}/photos/{photo}', [PhotoCheckController::class, 'destroy'])->whereNumber('photo');
     Route::post('check/camera', [PhotoCheckController::class, 'camera']);
     Route::post('check/marker', [PhotoCheckController::class, 'marker']);
+    Route::get('mend', [MendController::class, 'index']);
+    Route::post('mend', [MendController::class, 'store']);
+    Route::post('figures/{figure}/mends', [MendController::class, 'made']);
     Route::post('check/follow', [PartCheckController::class, 'follow']);
     Route::get('hand', [HandController::class, 'show']);
     Route::post('hand', [HandController::class, 'store']);

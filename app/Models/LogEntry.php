@@ -7,7 +7,7 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * Something noted beside the work: a note, a photo, a weight, a broken needle.
+ * Something noted beside the work: a note, a photo, a weight, a broken needle, a mend.
  *
  * @property int $figure_id
  * @property string $uuid
@@ -21,7 +21,7 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class LogEntry extends Model
 {
-    public const KINDS = ['note', 'photo', 'weighed', 'broken', 'found'];
+    public const KINDS = ['note', 'photo', 'weighed', 'broken', 'found', 'mended'];
 
     public $timestamps = false;
 

@@ -25,6 +25,16 @@ final class CheckRefused extends DomainException implements Refusal
         return new self(sprintf('A weight of %s g is none: lay the piece alone on the scale.', round($g, 3)));
     }
 
+    public static function noDetail(string $key): self
+    {
+        return new self(sprintf('There is no detail "%s" in this figure.', mb_strimwidth($key, 0, 60, '...')));
+    }
+
+    public static function noAnswer(string $asked, float $most, string $unit): self
+    {
+        return new self(sprintf('%s: a number above 0, and at most %.0f %s.', $asked, $most, $unit));
+    }
+
     public static function noPart(string $key): self
     {
         return new self(sprintf('There is no part "%s" in this figure.', mb_strimwidth($key, 0, 60, '...')));

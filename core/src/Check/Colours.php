@@ -7,7 +7,10 @@ namespace Impa\Check;
 use Impa\Colour\Light;
 use Impa\Colour\Srgb;
 
-/** What colour each piece and detail of the plan, and the ground, has on a photo: medians over the places where it should be seen. Immutable. */
+/**
+ * What colour each piece and detail of the plan, and the ground, has on a photo: medians over the places where it should be seen.
+ * Immutable.
+ */
 final readonly class Colours
 {
     private const STEP_MM = 0.6;

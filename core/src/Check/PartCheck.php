@@ -15,7 +15,10 @@ use Impa\Wool\Grams;
 use Impa\Wool\Ledger;
 use stdClass;
 
-/** A finished piece against the card of its part: how dense it came out, what is still to be felted in or added, whether it fits. Immutable. */
+/**
+ * A finished piece against the card of its part: how dense it came out, what is still to be felted in or added, whether it fits.
+ * Immutable.
+ */
 final readonly class PartCheck
 {
     /** Sizes are right within this share, or what calipers tell on felt (house choice; felt gives under the jaws), mm. */

@@ -652,7 +652,7 @@ export interface SchoolChosen {
 }
 export interface LogEntry {
   uuid: string
-  kind: 'note' | 'photo' | 'weighed' | 'broken' | 'found'
+  kind: 'note' | 'photo' | 'weighed' | 'broken' | 'found' | 'mended'
   step: string
   text: string
   grams: number | null
@@ -772,6 +772,44 @@ export interface Photos {
     at: number
     check: PhotoFound
   }[]
+}
+export interface Signs {
+  signs: {
+    sign: string
+    title: string
+    about: 'part' | 'detail' | 'figure'
+    asks: {
+      name: string
+      label: string
+      unit: string
+      usual: number
+      most: number
+    }[]
+  }[]
+}
+export interface Remedies {
+  remedies: {
+    way: string
+    steps: string[]
+    dont: string
+    minutes: number
+    /**
+     * of wool that is laid on
+     */
+    mg: number
+    /**
+     * key of its colour, or empty
+     */
+    colour: string
+    needle: null | {
+      gauge: number
+      stabs: string
+    }
+  }[]
+}
+export interface MendMade {
+  noted: boolean
+  takenFromStash: boolean
 }
 export interface Diary {
   minutes: number

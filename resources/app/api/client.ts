@@ -23,7 +23,10 @@ import type {
   PlacedMarks,
   Hand,
   MeasuredParts,
+  MendMade,
   PartChecked,
+  Remedies,
+  Signs,
   Photos,
   Pulled,
   SchoolChosen,
@@ -305,6 +308,11 @@ export const api = {
   benchCamera: (document: Figure, view: PhotoFound['view'], seed: number, marker: boolean) =>
     ask<PictureTaken>('POST', 'check/camera', { document, view, seed, marker }),
   markerSheet: (document: Figure, paper: 'a4' | 'letter') => file('check/marker', { document, paper }),
+  signs: () => ask<Signs>('GET', 'mend'),
+  remedies: (document: Figure, sign: string, about: string, answers: Record<string, number>) =>
+    ask<Remedies>('POST', 'mend', { document, sign, about, ...answers }),
+  mended: (id: number, mend: { uuid: string; text: string; mg: number; colour: string }) =>
+    ask<MendMade>('POST', `figures/${id}/mends`, mend),
   measuredParts: (id: number) => ask<MeasuredParts>('GET', `figures/${id}/parts`),
   checkPart: (id: number, document: Figure, piece: PieceMeasured) =>
     ask<PartChecked>('POST', `figures/${id}/parts`, { document, ...piece }),

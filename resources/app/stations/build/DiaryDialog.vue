@@ -32,6 +32,7 @@ const wordOf: Record<string, string> = {
   weighed: 'Weighed',
   broken: 'Needle broke',
   found: 'Tip found',
+  mended: 'Mended',
 }
 async function drop(uuid: string): Promise<void> {
   emit('changed', await api.dropEntry(figure.id, uuid))

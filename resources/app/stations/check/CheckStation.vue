@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { useFigure } from '../../state/figure'
+import MendPane from './MendPane.vue'
 import PhotoPane from './PhotoPane.vue'
 import PartsPane from './PartsPane.vue'
 
-/** Is it right? A photo against the plan, finished parts against their cards. */
+/** Is it right? A photo against the plan, finished parts against their cards, and what helps where it is not. */
 const figure = useFigure()
 const pages = [
   { key: 'photo', title: 'Photo' },
   { key: 'parts', title: 'Parts' },
+  { key: 'mend', title: 'Mend' },
 ] as const
 const page = ref<(typeof pages)[number]['key']>('photo')
 </script>
@@ -30,7 +32,8 @@ const page = ref<(typeof pages)[number]['key']>('photo')
       </div>
       <div role="tabpanel">
         <PhotoPane v-if="page === 'photo'" />
-        <PartsPane v-else />
+        <PartsPane v-else-if="page === 'parts'" />
+        <MendPane v-else />
       </div>
     </section>
   </div>

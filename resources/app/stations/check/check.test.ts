@@ -5,6 +5,7 @@ import { api, Refusal } from '../../api/client'
 import { onTable, plain, type OnTable } from '../../../../tests/support/onTable'
 import HandStation from '../hand/HandStation.vue'
 import CheckStation from './CheckStation.vue'
+import MendPane from './MendPane.vue'
 import PartsPane from './PartsPane.vue'
 import PhotoPane from './PhotoPane.vue'
 
@@ -310,5 +311,59 @@ describe('my hand', () => {
     over.mockResolvedValue(hand([record]))
     await press('Take back')
     expect(over).toHaveBeenLastCalledWith(true)
+  })
+})
+
+describe('the mend desk', () => {
+  const opened = async () => {
+    vi.spyOn(api, 'signs').mockResolvedValue({
+      signs: [
+        {
+          sign: 'dent',
+          title: 'A dent',
+          about: 'part',
+          asks: [{ name: 'across', label: 'How broad', unit: 'mm', usual: 6, most: 100 }],
+        },
+        { sign: 'tips', title: 'It tips over', about: 'figure', asks: [] },
+      ],
+    })
+    table = await onTable(MendPane, {}, plain())
+    await flushPromises()
+  }
+  const fillIt = {
+    way: 'Fill it',
+    steps: ['Tease out 8 mg.', 'Lay it over.'],
+    dont: 'Do not stab into it.',
+    minutes: 5,
+    mg: 8,
+    colour: 'fur',
+    needle: { gauge: 40, stabs: 'shallow' },
+  }
+
+  it('asks little, says what helps, and notes that it was done', async () => {
+    await opened()
+    expect(text()).toContain('What do you see?')
+    const helped = vi.spyOn(api, 'remedies').mockResolvedValue({ remedies: [fillIt] })
+    await press('A dent')
+    expect(helped.mock.lastCall?.slice(1)).toEqual(['dent', 'body', { across: 6 }])
+    expect(text()).toContain('8 mg Fur')
+    expect(text()).toContain('Do not stab into it.')
+    await fill('How broad', '9,5')
+    await flushPromises()
+    expect(helped.mock.lastCall?.[3]).toEqual({ across: 9.5 })
+    const noted = vi.spyOn(api, 'mended').mockResolvedValue({ noted: true, takenFromStash: true })
+    await press('I did this')
+    expect(noted.mock.lastCall?.[1]).toMatchObject({ text: 'A dent, Body: fill it', mg: 8, colour: 'fur' })
+    expect(text()).toContain('its wool taken from the stash')
+  })
+
+  it('says what is no number, and what is refused', async () => {
+    await opened()
+    vi.spyOn(api, 'remedies').mockRejectedValue(new Refusal(422, 'How broad: a number above 0.'))
+    await press('A dent')
+    expect(text()).toContain('How broad: a number above 0.')
+    await fill('How broad', 'six')
+    await flushPromises()
+    expect(text()).toContain('A number, please.')
   })
 })
