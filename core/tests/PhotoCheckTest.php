@@ -76,6 +76,8 @@ describe('a photo of what was made', function () {
             ->and($told['mouth level'])->toEqualWithDelta(2.5, 0.7)
             ->and($check['deviations'][0]['text'])->toMatch('/^Head [23]\.\d mm too narrow\.$/')
             ->and(implode(' ', array_column($check['deviations'], 'text')))->toContain('Left ear sits')->toContain('too high')
+            ->and(array_column($check['deviations'], 'mend', 'detail')['mouth']['sign'])->toBe('wrong-place')
+            ->and(((array) array_column($check['deviations'], 'mend', 'detail')['mouth']['answers'])['up'])->toEqualWithDelta(-2.5, 0.7)
             ->and($check['measured'])->toBe($hasMarker)
             ->and($check['overlap'])->toBeGreaterThan(0.9);
     })->with([false, true]);

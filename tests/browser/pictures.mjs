@@ -43,13 +43,6 @@ const views = {
     await page.getByLabel('Pulled apart').fill('0.4')
     await page.getByLabel('grid of 10 mm').check()
   },
-  'shapes-again': async () => {
-    await page.goto(`${base}/figures/${id('Sorrel')}/shapes`)
-    await page.getByRole('button', { name: 'Look at the drawing again (A)' }).click()
-    await page.getByRole('button', { name: 'See its shapes' }).click()
-    await page.getByText('as they were').waitFor()
-    await page.getByRole('radio', { name: 'This belongs to it' }).click()
-  },
   wool: async () => page.goto(`${base}/figures/${id('Sorrel')}/wool`),
   'wool-mix': async () => {
     await page.goto(`${base}/figures/${id('Lanto')}/wool`)
@@ -108,10 +101,33 @@ const views = {
     await page.setViewportSize({ width: 820, height: 1180 })
     await page.goto(`${base}/figures/${id('Lanto')}/build`)
   },
-  'face-lamp': async () => {
+  check: async () => {
     await page.setViewportSize({ width: 1280, height: 800 })
-    await page.goto(`${base}/figures/${id('Lanto')}/face`)
-    await page.getByLabel('Lamp light').click()
+    await page.goto(`${base}/figures/${id('Sorrel')}/check`)
+    await page.getByRole('button', { name: 'Bench camera' }).click()
+    await page.locator('.pin').first().waitFor()
+  },
+  hand: async () => {
+    await page.goto(`${base}/hand`)
+    // A hand that felts a sixth denser than the house reckons.
+    for (const [firmness, grams] of [
+      ['springy', 3.02],
+      ['soft', 2.2],
+      ['firm', 3.7],
+      ['springy', 2.9],
+    ]) {
+      const piece = { uuid: crypto.randomUUID(), kind: 'ball', firmness, grams, what: `A ${firmness} ball`, sure: true }
+      await page.evaluate(
+        async (data) => {
+          const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN=([^;]+)/)[1])
+          const headers = { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token }
+          await fetch('/api/hand', { method: 'POST', headers, body: JSON.stringify(data) })
+        },
+        { ...piece, widthMm: 32, heightMm: 32, depthMm: 32, minutes: 9, weighedG: grams * 1.07 },
+      )
+    }
+    await page.reload()
+    await page.locator('circle').first().click()
   },
 }
 for (const [name, show] of Object.entries(views)) {

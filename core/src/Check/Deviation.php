@@ -37,6 +37,31 @@ final readonly class Deviation
         return ($this->detail !== '' ? ['detail' => $this->detail, 'part' => $this->part] : ['part' => $this->part])
             + ['twin' => $this->isTwin, 'what' => $this->what]
             + ($this->unit === '' ? [] : [$this->unit => round($this->amount, 2)])
-            + ['text' => $this->text, 'atPx' => [round($atPx[0], 1), round($atPx[1], 1)]];
+            + ['text' => $this->text, 'atPx' => [round($atPx[0], 1), round($atPx[1], 1)], 'mend' => $this->mend()];
+    }
+
+    /**
+     * The sign at the mend desk that goes with it, and what is answered there already; nothing where the part is only felted on or moved.
+     *
+     * @return ?array{sign: string, about: string, answers: object}
+     */
+    private function mend(): ?array
+    {
+        $desk = static fn (Sign $sign, string $about, array $answers = []): array => [
+            'sign' => $sign->value,
+            'about' => $about,
+            'answers' => (object) $answers,
+        ];
+
+        return match (true) {
+            $this->detail !== '' && $this->what === 'missing' => $desk(Sign::CameOff, $this->detail),
+            // It should be as much lower as it is too high.
+            $this->detail !== '' && in_array($this->what, ['level', 'across'], true) => $desk(Sign::WrongPlace, $this->detail, [
+                'up' => $this->what === 'level' ? -$this->amount : 0.0,
+                'right' => $this->what === 'across' ? -$this->amount : 0.0,
+            ]),
+            $this->what === 'tilt' && $this->detail === '' => $desk(Sign::Wobbles, $this->part),
+            default => null,
+        };
     }
 }

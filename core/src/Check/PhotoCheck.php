@@ -31,7 +31,10 @@ final readonly class PhotoCheck
     /** A fit must be so sure to be told. */
     private const SURE_MM = 0.45;
 
-    private const SURE_TURN = 0.03;
+    private const SURE_TURN = 0.04;
+
+    /** So surely its far end must be known where it is turned, mm. */
+    private const SURE_SWING_MM = 0.35;
 
     private const LEAST_PLACES = 6;
 
@@ -290,7 +293,7 @@ final readonly class PhotoCheck
         $turn = rad2deg($fit->off['turn']);
         // Turned by so much, its far end is off by that.
         $swing = abs($fit->off['turn']) * $size->largestMm() / 2;
-        if ($fit->sigma['turn'] > self::SURE_TURN) {
+        if ($fit->sigma['turn'] > self::SURE_TURN || $fit->sigma['turn'] * $size->largestMm() / 2 > self::SURE_SWING_MM) {
             $unjudged[] = sprintf('%s: its lean is not told, it is too round for that.', ucfirst($name));
         } elseif (abs($turn) >= self::LEAST_DEG && $swing >= self::LEAST_SWING_MM) {
             $deviations[] = new Deviation(

@@ -52,6 +52,16 @@ export interface ImpaPhotoCheck {
      * where, in pixels of the photo
      */
     atPx: number[]
+    /**
+     * the sign at the mend desk that goes with it, and what is answered there already
+     */
+    mend: null | {
+      sign: string
+      about: string
+      answers: {
+        [k: string]: number
+      }
+    }
   }[]
   /**
    * what this photo does not tell, in words

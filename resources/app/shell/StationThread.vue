@@ -265,8 +265,18 @@ function switchLight(): void {
   }
 }
 @media (max-width: 900px) {
+  .knot {
+    padding: 0.35rem 0.3rem;
+  }
+  .knot b {
+    font-size: 0.86rem;
+    white-space: nowrap;
+  }
+  .drawer {
+    padding: 0.7rem 0.3rem;
+  }
   .height {
-    width: 8rem;
+    width: 6.4rem;
   }
   .unit-switch {
     display: none;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { useFigure } from '../../state/figure'
-import MendPane from './MendPane.vue'
+import MendPane, { type MendStart } from './MendPane.vue'
 import PhotoPane from './PhotoPane.vue'
 import PartsPane from './PartsPane.vue'
 
@@ -13,6 +13,16 @@ const pages = [
   { key: 'mend', title: 'Mend' },
 ] as const
 const page = ref<(typeof pages)[number]['key']>('photo')
+/** What is to be mended, as a photo told it; gone once another page was turned to. */
+const start = ref<MendStart | null>(null)
+function turn(to: (typeof pages)[number]['key']): void {
+  page.value = to
+  start.value = null
+}
+function mend(with_: MendStart): void {
+  page.value = 'mend'
+  start.value = with_
+}
 </script>
 
 <template>
@@ -25,15 +35,15 @@ const page = ref<(typeof pages)[number]['key']>('photo')
           class="plain tag display"
           role="tab"
           :aria-selected="page === p.key"
-          @click="page = p.key"
+          @click="turn(p.key)"
         >
           {{ p.title }}
         </button>
       </div>
       <div role="tabpanel">
-        <PhotoPane v-if="page === 'photo'" />
+        <PhotoPane v-if="page === 'photo'" @mend="mend" />
         <PartsPane v-else-if="page === 'parts'" />
-        <MendPane v-else />
+        <MendPane v-else :start="start" />
       </div>
     </section>
   </div>

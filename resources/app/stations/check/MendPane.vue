@@ -1,3 +1,8 @@
+<script lang="ts">
+/** What another page of the station knows already: the sign, what it is about, what would be asked. */
+export type MendStart = { sign: string; about: string; answers: Record<string, number> }
+</script>
+
 <script setup lang="ts">
 import { computed, onMounted, ref, watch } from 'vue'
 import type { Remedies, Signs } from '../../api/answers'
@@ -6,6 +11,7 @@ import { useFigure } from '../../state/figure'
 import { useUnits } from '../../state/units'
 
 /** The mend desk: what is seen, a question or two, and what helps with its amounts. */
+const props = defineProps<{ start?: MendStart | null }>()
 const figure = useFigure()
 const units = useUnits()
 const signs = ref<Signs['signs']>([])
@@ -31,6 +37,12 @@ const groups = computed(() =>
 onMounted(async () => {
   try {
     signs.value = (await api.signs()).signs
+    const { start } = props
+    if (start) {
+      about.value = start.about
+      take(start.sign)
+      for (const [name, value] of Object.entries(start.answers)) answers.value[name] = value.toFixed(1)
+    }
   } catch (error) {
     trouble.value = error instanceof Error ? error.message : String(error)
   }

@@ -3,12 +3,14 @@ import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import type { Photos } from '../../api/answers'
 import { api } from '../../api/client'
 import type { ImpaPhotoCheck } from '../../api/photo-check'
+import type { MendStart } from './MendPane.vue'
 import { deviceCamera } from '../../devices/camera'
 import PrintDialog from '../../shell/PrintDialog.vue'
 import { useHotkeys } from '../../shell/useHotkeys'
 import { useFigure } from '../../state/figure'
 
 /** A photo with the plan laid over it: what deviates in words and mm, each with a pin on the photo. */
+const emit = defineEmits<{ mend: [start: MendStart] }>()
 const figure = useFigure()
 const photos = ref<Photos['photos']>([])
 const shown = ref(0)
@@ -208,6 +210,7 @@ useHotkeys(
             <button class="plain" :class="{ lit: lit === i }" @click="lit = lit === i ? -1 : i">
               <b>{{ i + 1 }}</b> {{ d.text }}
             </button>
+            <v-btn v-if="d.mend" size="small" variant="text" @click="emit('mend', d.mend)">Mend</v-btn>
           </li>
         </ol>
         <p v-else>Nothing deviates by more than a photo can tell.</p>
@@ -301,15 +304,19 @@ useHotkeys(
 .acts {
   gap: 0.4rem;
 }
-.found li button {
-  width: 100%;
+.found li {
+  display: flex;
+  align-items: center;
+}
+.found li button.plain {
+  flex: 1;
   text-align: left;
   min-height: 44px;
   padding: 0.2rem 0.6rem;
   border-radius: 10px;
   border-left: 4px solid rgb(var(--v-theme-primary));
 }
-.found li button.lit {
+.found li button.plain.lit {
   background: rgba(var(--v-theme-warning), 0.18);
 }
 .strip {

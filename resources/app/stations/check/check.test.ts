@@ -56,6 +56,7 @@ const narrow = {
   mm: -3,
   text: 'Head 3.0 mm too narrow.',
   atPx: [50, 40],
+  mend: null,
 }
 
 describe('photos', () => {
@@ -192,6 +193,26 @@ describe('parts against their cards', () => {
     await press('Let the plan follow')
     expect(followed.mock.lastCall?.[2]).toMatchObject({ widthMm: 4.2, heightMm: 40 })
   })
+})
+
+it('goes from what a photo told to the mend desk, which knows already what would be asked', async () => {
+  const high = {
+    ...narrow,
+    detail: 'eye',
+    mend: { sign: 'wrong-place', about: 'eye', answers: { up: -2.54, right: 0 } },
+  }
+  vi.spyOn(api, 'photos').mockResolvedValue({ photos: [photo(1, [high])] })
+  const ask = (name: string) => ({ name, label: name, unit: 'mm', usual: 1, most: 100 })
+  vi.spyOn(api, 'signs').mockResolvedValue({
+    signs: [{ sign: 'wrong-place', title: 'In the wrong place', about: 'detail', asks: [ask('up'), ask('right')] }],
+  })
+  const helped = vi.spyOn(api, 'remedies').mockResolvedValue({ remedies: [] })
+  table = await onTable(CheckStation, {}, plain())
+  await flushPromises()
+  expect(text()).toContain('Head 3.0 mm too narrow.')
+  await table.wrapper.find('.found .v-btn').trigger('click')
+  await flushPromises()
+  expect(helped.mock.lastCall?.slice(1)).toEqual(['wrong-place', 'eye', { up: -2.5, right: 0 }])
 })
 
 it('stands after Build: a photo first, then the parts', async () => {
