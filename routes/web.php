@@ -16,6 +16,7 @@ use App\Http\Controllers\FacePictureController;
 use App\Http\Controllers\FigureController;
 use App\Http\Controllers\FigureWoolController;
 use App\Http\Controllers\HandController;
+use App\Http\Controllers\HistoryController;
 use App\Http\Controllers\LogController;
 use App\Http\Controllers\MendController;
 use App\Http\Controllers\NeedleController;
@@ -69,6 +70,9 @@ Route::prefix('api')->whereNumber(['figure', 'picture', 'wool', 'swatch'])->grou
     Route::post('hand/over', [HandController::class, 'over']);
     Route::put('hand/{record}', [HandController::class, 'update'])->where('record', '[a-z]{4,8}:[0-9]{1,18}');
     Route::delete('hand/{record}', [HandController::class, 'destroy'])->where('record', '[a-z]{4,8}:[0-9]{1,18}');
+    Route::get('figures/{figure}/revisions', [HistoryController::class, 'index']);
+    Route::get('figures/{figure}/revisions/{revision}', [HistoryController::class, 'show'])->whereNumber('revision');
+    Route::post('figures/{figure}/branch', [HistoryController::class, 'branch']);
     Route::get('figures/{figure}/log', [LogController::class, 'show']);
     Route::post('figures/{figure}/log', [LogController::class, 'store']);
     Route::post('figures/{figure}/log/time', [LogController::class, 'time']);

@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $figure_id
  * @property int $revision
  * @property string $document
+ * @property string $created_at
  */
 final class FigureRevision extends Model
 {

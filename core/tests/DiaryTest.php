@@ -5,8 +5,16 @@ declare(strict_types=1);
 namespace Impa\Tests\Diary;
 
 use Impa\Build\Diary;
+use Impa\Figure\Branch;
 use Impa\Figure\Changes;
+use Impa\Figure\EditRefused;
+use Impa\Figure\Figure;
+use Impa\Figure\FigureRefused;
+use Impa\Material\Densities;
+use Impa\Tests\Support\Figures;
 use Impa\Tests\Support\Works;
+use Impa\Wool\Ledger;
+use Impa\Wool\PartWool;
 
 it('keeps of a stretch what no other holds, minute by minute, whatever was told before', function () {
     mt_srand(6);
@@ -76,4 +84,53 @@ it('says what became otherwise between two documents, and nothing of what did no
     $after->details[] = (object) ['key' => 'scar', 'on' => 'head'];
     $after->school = (object) ['face' => 'limbs-first'];
     expect(Changes::between($document, $after))->toBe(['Head changed', 'Body is gone', 'scar is new', 'the school changed']);
+});
+
+it('says by how much a part became otherwise, where only its sizes and its place did', function () {
+    $of = static function (callable $how): array {
+        $after = Works::demo('bobbin')->document();
+        $how($after->parts[0]);
+
+        return Changes::between(Works::demo('bobbin')->document(), $after);
+    };
+    expect($of(static function (\stdClass $p): void {
+        $p->shape->widthMm += 3;
+        $p->at->yMm -= 1.5;
+    }))->toBe(['Head is 3.0 mm wider, 1.5 mm lower down'])
+        ->and($of(static fn (\stdClass $p) => $p->shape->depthMm -= 2))->toBe(['Head is 2.0 mm thinner'])
+        ->and($of(static function (\stdClass $p): void {
+            $p->at->zMm += 4;
+            $p->colour = 'other';
+        }))->toBe(['Head is 4.0 mm nearer, and otherwise changed'])
+        ->and($of(static fn (\stdClass $p) => $p->firmness = 'firm'))->toBe(['Head changed']);
+});
+
+describe('a branch', function () {
+    it('is the same figure so much larger, weighing as the cube of that where nothing is covered, in other colours', function () {
+        $document = json_decode(Works::demo('bobbin')->toJson(), true);
+        $solid = Figures::read(['core' => 'none', 'parts' => array_map(
+            static fn (array $p): array => ['core' => 'none'] + array_diff_key($p, ['core' => 1]),
+            $document['parts'],
+        )] + $document);
+        $key = (string) array_key_first($solid->colours);
+        $branch = Branch::of($solid, 'Larger', 1.2, [$key => '#a02020']);
+        $g = static fn (Figure $f): float => array_sum(array_map(
+            static fn (PartWool $w): float => $w->finishedG(),
+            array_filter(Ledger::of($f, Densities::house())->wool, static fn (PartWool $w): bool => $w->covering->g === 0.0),
+        ));
+        expect($branch->heightMm)->toEqualWithDelta(1.2 * $solid->heightMm, 1e-9)
+            ->and($branch->name)->toBe('Larger')
+            ->and($branch->colours[$key]->srgb->toHex())->toBe('#a02020')
+            ->and(array_diff_key($branch->colours, [$key => 1]))->toEqual(array_diff_key($solid->colours, [$key => 1]))
+            ->and($g($branch) / $g($solid))->toEqualWithDelta(1.2 ** 3, 0.01);
+    });
+
+    it('is refused in a size out of range, or in a colour that there is not', function () {
+        $figure = Works::demo('bobbin');
+        expect(static fn () => Branch::of($figure, 'x', 0.01, []))->toThrow(EditRefused::class, '10 to 1000 %')
+            ->and(static fn () => Branch::of($figure, 'x', NAN, []))->toThrow(EditRefused::class)
+            ->and(static fn () => Branch::of($figure, 'x', 1.0, ['sky' => '#ffffff']))->toThrow(EditRefused::class, 'no colour "sky"')
+            ->and(static fn () => Branch::of($figure, 'x', 1.0, [array_key_first($figure->colours) => 'red']))
+            ->toThrow(FigureRefused::class);
+    });
 });

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Hand;
 
+use Impa\Build\Work;
+use Impa\Face\Needles;
 use Impa\Hand\Hand;
 use Impa\Hand\HandRefused;
 use Impa\Hand\HandSheet;
@@ -206,7 +208,7 @@ describe('a hand', function () {
             ->and($hand->pace()->factor('core'))->toBeGreaterThan(1.9)->toBeLessThan(2.0)
             ->and($hand->pace()->factor('join'))->toBeGreaterThan(1.3)->toBeLessThan(1.9);
         $steps = Works::of(Works::demo('sorrel'))->steps;
-        $slow = \Impa\Build\Work::of($house, $hand->pace(), \Impa\Face\Needles::usual())->steps;
+        $slow = Work::of($house, $hand->pace(), Needles::usual())->steps;
         $minutes = static fn (array $all, string $key): float => array_column($all, 'minutes', 'key')[$key];
         expect($minutes($slow, 'core:head') / $minutes($steps, 'core:head'))->toEqualWithDelta($hand->pace()->factor('core'), 1e-9);
     });
@@ -327,3 +329,13 @@ it('teaches a hand with three small balls and a sausage in about 40 minutes: hal
         expect($model->sigma($firmness))->toBeLessThan(0.52 * Densities::handPrior()->sigma($firmness));
     }
 });
+
+it('lets a hand that learns while it works change minutes, never the order of what is to be done', function (string $name) {
+    $ledger = Ledger::of(Works::demo($name), Densities::house());
+    $keys = static fn (Pace $pace): array => Work::of($ledger, $pace, Needles::usual())->keys();
+    $hand = Hand::of(array_map(
+        static fn (string $kind): Observation => piece($kind === 'core' ? log(4.0) : log(0.2), $kind, '', Quantity::Pace),
+        ['core', 'cover', 'detail', 'join', 'felt'],
+    ));
+    expect($keys($hand->pace()))->toBe($keys(Pace::house()));
+})->with(['sorrel', 'bobbin', 'lanto', 'wick']);

@@ -66,7 +66,7 @@ final class FigureController
         return new JsonResponse(null, 204);
     }
 
-    private static function answer(Figure $figure, int $status = 200): JsonResponse
+    public static function answer(Figure $figure, int $status = 200): JsonResponse
     {
         return new DocumentResponse(
             [

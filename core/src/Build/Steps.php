@@ -47,7 +47,7 @@ final readonly class Steps
         $this->on = $on;
     }
 
-    /** @return list<Step> in no order of their own: Order puts them in one */
+    /** @return list<Step> in no order of their own, with the house's minutes: Order puts them in one, and each is then paced by the hand */
     public static function of(Ledger $ledger, Pace $pace, Needles $needles): array
     {
         $figure = $ledger->figure;
@@ -74,7 +74,7 @@ final readonly class Steps
             $all[] = $steps->detail($detail);
         }
 
-        return array_map(static fn (Step $s): Step => $s->paced($pace), [...$all, ...$steps->finishing($all)]);
+        return [...$all, ...$steps->finishing($all)];
     }
 
     /** The part that bears the most details: the face. Empty where there are none. */

@@ -45,7 +45,19 @@ final readonly class Work
         }
         $steps = array_map(static fn (Step $s): Step => $s->needing($needs), $steps);
 
-        return new self($ledger, $pace, Pulls::applied(Order::of($steps, $figure), $needs, $figure->pulls), $needs, $tight);
+        // Put in order by the house's minutes: what a hand learns while it works does not shuffle what is to be done.
+        $ordered = Pulls::applied(Order::of($steps, $figure), $needs, $figure->pulls);
+
+        return new self($ledger, $pace, self::paced($ordered, $pace), $needs, $tight);
+    }
+
+    /**
+     * @param  list<Step>  $steps
+     * @return list<Step>
+     */
+    public static function paced(array $steps, Pace $pace): array
+    {
+        return array_map(static fn (Step $s): Step => $s->paced($pace), $steps);
     }
 
     /** @return list<string> keys of the steps in order */

@@ -22,7 +22,7 @@ final class Changes
                 if (! isset($was[$key])) {
                     $words[] = $name.' is new';
                 } elseif (json_encode($was[$key]) !== json_encode($member)) {
-                    $words[] = $name.' changed';
+                    $words[] = $name.self::how($was[$key], $member);
                 }
             }
             foreach (array_diff_key($was, $is) as $key => $member) {
@@ -37,6 +37,66 @@ final class Changes
         }
 
         return $words;
+    }
+
+    /** How one member became otherwise: its sizes and its place where only these did, else that it changed. */
+    private static function how(stdClass $was, stdClass $is): string
+    {
+        $words = [];
+        $sizes = ['widthMm' => ['wider', 'narrower'], 'heightMm' => ['higher', 'lower'], 'depthMm' => ['deeper', 'thinner']];
+        foreach ($sizes as $size => $by) {
+            $words[] = self::more(self::number($was->shape ?? $was, $size), self::number($is->shape ?? $is, $size), $by);
+        }
+        $places = ['xMm' => ['farther right', 'farther left'], 'yMm' => ['higher up', 'lower down'], 'zMm' => ['nearer', 'farther back']];
+        foreach ($places as $place => $by) {
+            $words[] = self::more(self::number($was->at ?? $was, $place), self::number($is->at ?? $is, $place), $by);
+        }
+        $words = array_values(array_filter($words));
+        $rest = self::rest($was) !== self::rest($is);
+
+        return match (true) {
+            $words === [] || ($rest && count($words) > 2) => ' changed',
+            default => ' is '.implode(', ', $words).($rest ? ', and otherwise changed' : ''),
+        };
+    }
+
+    /** @param  array{string, string}  $by */
+    private static function more(?float $was, ?float $is, array $by): string
+    {
+        $off = $was === null || $is === null ? 0.0 : $is - $was;
+
+        return abs($off) < 0.05 ? '' : sprintf('%.1f mm %s', abs($off), $off > 0.0 ? $by[0] : $by[1]);
+    }
+
+    private static function number(mixed $of, string $member): ?float
+    {
+        $value = $of instanceof stdClass ? $of->{$member} ?? null : null;
+
+        return is_numeric($value) ? (float) $value : null;
+    }
+
+    /** What a member says besides its sizes and its place. */
+    private static function rest(stdClass $member): string
+    {
+        $rest = clone $member;
+        foreach ([$rest, ...self::inner($rest)] as $of) {
+            unset($of->widthMm, $of->heightMm, $of->depthMm, $of->xMm, $of->yMm, $of->zMm);
+        }
+
+        return (string) json_encode($rest);
+    }
+
+    /** @return list<stdClass> copies of a member's shape and place, in its own place */
+    private static function inner(stdClass $member): array
+    {
+        $inner = [];
+        foreach (['shape', 'at'] as $name) {
+            if (($member->{$name} ?? null) instanceof stdClass) {
+                $inner[] = $member->{$name} = clone $member->{$name};
+            }
+        }
+
+        return $inner;
     }
 
     /** @return array<string, stdClass> */

@@ -15,6 +15,16 @@ final class EditRefused extends DomainException implements Refusal
         return 'This cannot be changed so';
     }
 
+    public static function sizeOutOfRange(float $least, float $most): self
+    {
+        return new self(sprintf('A figure is made %.0f to %.0f %% as large.', 100 * $least, 100 * $most));
+    }
+
+    public static function noSuchColour(string $key): self
+    {
+        return new self(sprintf('There is no colour "%s" in this figure.', mb_strimwidth($key, 0, 60, '...')));
+    }
+
     public static function noSuchPart(string $key): self
     {
         return new self(sprintf('There is no part "%s" in this figure.', $key));

@@ -9,6 +9,7 @@ use Impa\Build\Order;
 use Impa\Build\Schedule;
 use Impa\Build\Step;
 use Impa\Build\Steps;
+use Impa\Build\Work;
 use Impa\Face\Needles;
 use Impa\Figure\Detail;
 use Impa\Figure\Figure;
@@ -42,12 +43,13 @@ final readonly class Plan
     {
         $ledger = Ledger::of($figure, $densities ?? Densities::house());
         $needles ??= Needles::usual();
+        $pace ??= Pace::house();
 
         return new self(
             figure: $figure,
             ledger: $ledger,
             details: self::details($figure, $needles),
-            steps: Order::of(Steps::of($ledger, $pace ?? Pace::house(), $needles), $figure),
+            steps: Work::paced(Order::of(Steps::of($ledger, $pace, $needles), $figure), $pace),
             balance: Balance::of($ledger),
         );
     }

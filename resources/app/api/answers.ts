@@ -811,6 +811,20 @@ export interface MendMade {
   noted: boolean
   takenFromStash: boolean
 }
+export interface Revisions {
+  revisions: {
+    revision: number
+    at: number
+    /**
+     * in words
+     */
+    changes: string[]
+  }[]
+}
+export interface Revision {
+  document: Figure
+  totalG: number
+}
 export interface Diary {
   minutes: number
   plannedMinutes: number

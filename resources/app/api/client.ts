@@ -26,6 +26,8 @@ import type {
   MendMade,
   PartChecked,
   Remedies,
+  Revision,
+  Revisions,
   Signs,
   Photos,
   Pulled,
@@ -324,6 +326,11 @@ export const api = {
   handAside: (id: string, aside: boolean) => ask<Hand>('PUT', `hand/${id}`, { aside }),
   handDrop: (id: string) => ask<Hand>('DELETE', `hand/${id}`),
   handOver: (back: boolean) => ask<Hand>('POST', 'hand/over', { back }),
+  render: (document: Figure, px: number) => file('render', { document, px }),
+  revisions: (id: number) => ask<Revisions>('GET', `figures/${id}/revisions`),
+  revision: (id: number, revision: number) => ask<Revision>('GET', `figures/${id}/revisions/${revision}`),
+  branch: (id: number, wish: { name: string; percent: number; colours: Record<string, string>; revision?: number }) =>
+    ask<SavedFigure>('POST', `figures/${id}/branch`, wish),
   steps: (id: number) => ask<StepsDone>('GET', `figures/${id}/steps`),
   mark: (id: number, step: string, done: boolean) =>
     ask<StepsDone>(done ? 'PUT' : 'DELETE', `figures/${id}/steps/${encodeURIComponent(step)}`),

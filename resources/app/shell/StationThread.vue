@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { mdiHelpCircleOutline, mdiLampOutline, mdiRedo, mdiUndo, mdiWhiteBalanceSunny } from '@mdi/js'
-import { computed } from 'vue'
+import { mdiHelpCircleOutline, mdiHistory, mdiLampOutline, mdiRedo, mdiUndo, mdiWhiteBalanceSunny } from '@mdi/js'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { useTheme } from 'vuetify'
 import { useFigure } from '../state/figure'
@@ -13,6 +13,9 @@ const route = useRoute()
 const figure = useFigure()
 const units = useUnits()
 const theme = useTheme()
+/** Looked at now and then: it comes by itself. */
+const HistoryDialog = defineAsyncComponent(() => import('./HistoryDialog.vue'))
+const history = ref(false)
 
 const atFigure = computed(() => Boolean(route.params.id) && figure.document !== null)
 const plan = computed(() => figure.board?.plan)
@@ -131,6 +134,8 @@ function switchLight(): void {
       />
       <span class="saved quiet" role="status">{{ saved }}</span>
       <v-btn :icon="mdiUndo" variant="text" aria-label="Undo" :disabled="!figure.past.length" @click="figure.undo()" />
+      <v-btn :icon="mdiHistory" variant="text" aria-label="History" @click="history = true" />
+      <HistoryDialog v-if="history" v-model="history" />
       <v-btn
         :icon="mdiRedo"
         variant="text"

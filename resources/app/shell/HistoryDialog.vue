@@ -1,0 +1,195 @@
+<script setup lang="ts">
+import { computed, onMounted, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import type { Revision, Revisions } from '../api/answers'
+import { api } from '../api/client'
+import { useFigure } from '../state/figure'
+import { useUnits } from '../state/units'
+
+/** What the figure once was: what changed in words, two of them side by side, a way back, and figures that branch off. */
+const show = defineModel<boolean>({ required: true })
+const figure = useFigure()
+const units = useUnits()
+const router = useRouter()
+const revisions = ref<Revisions['revisions']>([])
+const chosen = ref(0)
+const then = ref<(Revision & { picture: string }) | null>(null)
+const nowPicture = ref('')
+const trouble = ref('')
+const busy = ref(false)
+const branch = ref({ name: '', percent: '120', colours: {} as Record<string, string> })
+
+const when = (ms: number) =>
+  new Date(ms).toLocaleString(undefined, { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
+const totalNow = computed(() => figure.board?.plan.wool.reduce((sum, w) => sum + w.g, 0) ?? 0)
+const picture = async (document: Revision['document']) => URL.createObjectURL(await api.render(document, 360))
+
+async function tell(ask: () => Promise<void>): Promise<void> {
+  trouble.value = ''
+  busy.value = true
+  try {
+    await ask()
+  } catch (error) {
+    trouble.value = error instanceof Error ? error.message : String(error)
+  } finally {
+    busy.value = false
+  }
+}
+onMounted(() => {
+  if (!figure.id || !figure.document) return
+  branch.value = { name: `${figure.document.name}, another`, percent: '120', colours: {} }
+  void tell(async () => {
+    revisions.value = (await api.revisions(figure.id)).revisions
+    nowPicture.value = await picture(figure.document!)
+  })
+})
+const look = (revision: number) =>
+  tell(async () => {
+    chosen.value = revision
+    const answer = await api.revision(figure.id, revision)
+    then.value = { ...answer, picture: await picture(answer.document) }
+  })
+function back(): void {
+  const document = then.value?.document
+  if (document) void figure.editAndTell(() => Promise.resolve({ document }))
+  show.value = false
+}
+const off = () =>
+  tell(async () => {
+    const { id } = await api.branch(figure.id, {
+      name: branch.value.name,
+      percent: Number(branch.value.percent.replace(',', '.')),
+      colours: branch.value.colours,
+      ...(chosen.value ? { revision: chosen.value } : {}),
+    })
+    show.value = false
+    await router.push(`/figures/${id}/shapes`)
+  })
+</script>
+
+<template>
+  <v-dialog v-model="show" aria-label="History" max-width="980">
+    <v-card title="History">
+      <v-card-text class="history">
+        <ol class="bare list" aria-label="Revisions">
+          <li v-for="r in revisions" :key="r.revision">
+            <button class="plain" :aria-pressed="r.revision === chosen" @click="look(r.revision)">
+              <span class="quiet small">{{ when(r.at) }}</span>
+              {{ r.changes.length ? r.changes.slice(0, 4).join('; ') : 'as it was laid on the shelf' }}
+              <span v-if="r.changes.length > 4" class="quiet small">and {{ r.changes.length - 4 }} more</span>
+            </button>
+          </li>
+        </ol>
+        <div class="pages">
+          <p v-if="trouble" class="wrong" role="alert">{{ trouble }}</p>
+          <v-progress-linear v-if="busy" indeterminate color="primary" aria-label="Looking it up" />
+          <div class="two">
+            <figure>
+              <img v-if="then" :src="then.picture" alt="The figure as it was" />
+              <figcaption>{{ then ? `then: ${units.massLine(then.totalG)}` : 'Choose one at the left.' }}</figcaption>
+            </figure>
+            <figure>
+              <img v-if="nowPicture" :src="nowPicture" alt="The figure as it is" />
+              <figcaption>now: {{ units.massLine(totalNow) }}</figcaption>
+            </figure>
+          </div>
+          <v-btn v-if="then" variant="tonal" @click="back">Go back to this (it can be undone)</v-btn>
+          <form class="branch stitched" @submit.prevent="off">
+            <h3>A figure of its own from {{ then ? 'that one' : 'this one' }}</h3>
+            <div class="fields">
+              <v-text-field v-model="branch.name" label="Its name" maxlength="120" />
+              <v-text-field v-model="branch.percent" label="As large" suffix="%" inputmode="decimal" />
+            </div>
+            <div class="row colours">
+              <label v-for="c in figure.document?.colours" :key="c.key"
+                ><input
+                  type="color"
+                  :value="branch.colours[c.key] ?? c.hex"
+                  :aria-label="`${c.name ?? c.key} becomes`"
+                  @change="branch.colours[c.key] = ($event.target as HTMLInputElement).value"
+                /><span class="small">{{ c.name ?? c.key }}</span></label
+              >
+            </div>
+            <v-btn type="submit" color="primary" variant="flat" :disabled="busy || !branch.name.trim()"
+              >Branch off</v-btn
+            >
+          </form>
+        </div>
+      </v-card-text>
+      <v-card-actions><v-btn @click="show = false">Close</v-btn></v-card-actions>
+    </v-card>
+  </v-dialog>
+</template>
+
+<style scoped>
+.history {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1.6fr);
+  gap: 1.2rem;
+}
+.list {
+  max-height: 60vh;
+  overflow: auto;
+}
+.list button {
+  width: 100%;
+  text-align: left;
+  padding: 0.4rem 0.6rem;
+  min-height: 44px;
+  border-radius: 10px;
+}
+.list button span {
+  display: block;
+}
+.list [aria-pressed='true'] {
+  background: rgba(var(--v-theme-primary), 0.12);
+}
+.pages,
+.branch {
+  display: grid;
+  gap: 0.7rem;
+  align-content: start;
+}
+.two {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0.8rem;
+}
+.two figure {
+  margin: 0;
+  background: rgb(var(--v-theme-table));
+  border-radius: 14px;
+  padding: 0.6rem;
+  text-align: center;
+  min-height: 120px;
+}
+.two img {
+  max-width: 100%;
+  max-height: 240px;
+}
+.fields {
+  display: grid;
+  grid-template-columns: 2fr 1fr;
+  gap: 0.7rem;
+}
+.colours {
+  flex-wrap: wrap;
+  gap: 0.8rem;
+}
+.colours label {
+  display: grid;
+  justify-items: center;
+}
+.colours input {
+  width: 44px;
+  height: 44px;
+  border: 0;
+  background: none;
+  padding: 0;
+}
+@media (max-width: 900px) {
+  .history {
+    grid-template-columns: 1fr;
+  }
+}
+</style>
