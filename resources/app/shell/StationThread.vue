@@ -133,9 +133,9 @@ function switchLight(): void {
         @update:model-value="figure.rescale($event)"
       />
       <span class="saved quiet" role="status">{{ saved }}</span>
-      <v-btn :icon="mdiUndo" variant="text" aria-label="Undo" :disabled="!figure.past.length" @click="figure.undo()" />
       <v-btn :icon="mdiHistory" variant="text" aria-label="History" @click="history = true" />
       <HistoryDialog v-if="history" v-model="history" />
+      <v-btn :icon="mdiUndo" variant="text" aria-label="Undo" :disabled="!figure.past.length" @click="figure.undo()" />
       <v-btn
         :icon="mdiRedo"
         variant="text"
@@ -199,7 +199,7 @@ function switchLight(): void {
 .thread::before {
   content: '';
   position: absolute;
-  left: 1.2rem;
+  left: 0.9rem;
   right: 4rem;
   top: 15px;
   border-top: var(--stitch);
@@ -207,7 +207,7 @@ function switchLight(): void {
 .knot {
   position: relative;
   display: grid;
-  padding: 0.35rem 0.9rem 0.3rem;
+  padding: 0.35rem 0.55rem 0.3rem;
   text-decoration: none;
   color: rgb(var(--v-theme-on-background));
   min-height: 56px;
@@ -251,11 +251,11 @@ function switchLight(): void {
   gap: 0.2rem;
 }
 .height {
-  width: 8.6rem;
+  width: 7.4rem;
 }
 .saved {
   font-size: 0.76rem;
-  width: 5.6rem;
+  width: 4.6rem;
   text-align: right;
   line-height: 1.1;
   margin-right: 0.3rem;
