@@ -10,6 +10,7 @@ use App\Http\Controllers\BoardController;
 use App\Http\Controllers\BreakdownController;
 use App\Http\Controllers\BuildController;
 use App\Http\Controllers\CatalogueController;
+use App\Http\Controllers\ClosingController;
 use App\Http\Controllers\ExpressionController;
 use App\Http\Controllers\FaceController;
 use App\Http\Controllers\FacePictureController;
@@ -73,6 +74,9 @@ Route::prefix('api')->whereNumber(['figure', 'picture', 'wool', 'swatch'])->grou
     Route::get('figures/{figure}/revisions', [HistoryController::class, 'index']);
     Route::get('figures/{figure}/revisions/{revision}', [HistoryController::class, 'show'])->whereNumber('revision');
     Route::post('figures/{figure}/branch', [HistoryController::class, 'branch']);
+    Route::get('figures/{figure}/closing', [ClosingController::class, 'show']);
+    Route::put('figures/{figure}/closing', [ClosingController::class, 'update']);
+    Route::post('figures/{figure}/card', [ClosingController::class, 'card']);
     Route::get('figures/{figure}/log', [LogController::class, 'show']);
     Route::post('figures/{figure}/log', [LogController::class, 'store']);
     Route::post('figures/{figure}/log/time', [LogController::class, 'time']);

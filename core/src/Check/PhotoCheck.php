@@ -262,7 +262,7 @@ final readonly class PhotoCheck
         $at = Names::middle($layer);
         $words = [
             'width' => ['wide', 'narrow', '%s %.1f mm too %s'],
-            'height' => ['high', 'low', '%s %.1f mm too %s'],
+            'height' => ['tall', 'short', '%s %.1f mm too %s'],
             'across' => ['to the right', 'to the left', '%s sits %.1f mm too far %s'],
             'level' => ['higher', 'lower', '%s sits %.1f mm %s than planned'],
         ];

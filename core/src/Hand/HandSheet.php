@@ -147,6 +147,20 @@ final class HandSheet
         ];
     }
 
+    /** @return list<string> what is known of a hand, of each thing of which anything is */
+    public static function sentences(Hand $hand): array
+    {
+        $sentences = [];
+        foreach (Quantity::cases() as $quantity) {
+            $records = self::count($hand, $quantity, null);
+            if ($records > 0) {
+                $sentences[] = self::text($quantity, self::usual($hand, $quantity), $hand->model($quantity), $records);
+            }
+        }
+
+        return $sentences;
+    }
+
     /** @return array<string, mixed> */
     private static function quantity(Hand $hand, Quantity $quantity): array
     {

@@ -825,6 +825,21 @@ export interface Revision {
   document: Figure
   totalG: number
 }
+export interface Closing {
+  /**
+   * what is not done yet first
+   */
+  left: {
+    kind: string
+    text: string
+    done: boolean
+    safety: boolean
+  }[]
+  /**
+   * what to change next time
+   */
+  next: string
+}
 export interface Diary {
   minutes: number
   plannedMinutes: number

@@ -23,6 +23,7 @@ import type {
   PlacedMarks,
   Hand,
   MeasuredParts,
+  Closing,
   MendMade,
   PartChecked,
   Remedies,
@@ -310,6 +311,9 @@ export const api = {
   benchCamera: (document: Figure, view: PhotoFound['view'], seed: number, marker: boolean) =>
     ask<PictureTaken>('POST', 'check/camera', { document, view, seed, marker }),
   markerSheet: (document: Figure, paper: 'a4' | 'letter') => file('check/marker', { document, paper }),
+  closing: (id: number) => ask<Closing>('GET', `figures/${id}/closing`),
+  keepNext: (id: number, next: string) => ask<Closing>('PUT', `figures/${id}/closing`, { next }),
+  finishedCard: (id: number, paper: 'a4' | 'letter') => file(`figures/${id}/card`, { paper }),
   signs: () => ask<Signs>('GET', 'mend'),
   remedies: (document: Figure, sign: string, about: string, answers: Record<string, number>) =>
     ask<Remedies>('POST', 'mend', { document, sign, about, ...answers }),

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { useFigure } from '../../state/figure'
+import FinishPane from './FinishPane.vue'
 import MendPane, { type MendStart } from './MendPane.vue'
 import PhotoPane from './PhotoPane.vue'
 import PartsPane from './PartsPane.vue'
@@ -11,6 +12,7 @@ const pages = [
   { key: 'photo', title: 'Photo' },
   { key: 'parts', title: 'Parts' },
   { key: 'mend', title: 'Mend' },
+  { key: 'finish', title: 'Finish' },
 ] as const
 const page = ref<(typeof pages)[number]['key']>('photo')
 /** What is to be mended, as a photo told it; gone once another page was turned to. */
@@ -43,7 +45,8 @@ function mend(with_: MendStart): void {
       <div role="tabpanel">
         <PhotoPane v-if="page === 'photo'" @mend="mend" />
         <PartsPane v-else-if="page === 'parts'" />
-        <MendPane v-else :start="start" />
+        <MendPane v-else-if="page === 'mend'" :start="start" />
+        <FinishPane v-else />
       </div>
     </section>
   </div>

@@ -1,10 +1,11 @@
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
-import type { Hand, PartCheck, Photos } from '../../api/answers'
+import type { Closing, Hand, PartCheck, Photos } from '../../api/answers'
 import { api, Refusal } from '../../api/client'
 import { onTable, plain, type OnTable } from '../../../../tests/support/onTable'
 import HandStation from '../hand/HandStation.vue'
 import CheckStation from './CheckStation.vue'
+import FinishPane from './FinishPane.vue'
 import MendPane from './MendPane.vue'
 import PartsPane from './PartsPane.vue'
 import PhotoPane from './PhotoPane.vue'
@@ -386,5 +387,46 @@ describe('the mend desk', () => {
     await fill('How broad', 'six')
     await flushPromises()
     expect(text()).toContain('A number, please.')
+  })
+})
+
+describe('finishing', () => {
+  const closing = (next = ''): Closing => ({
+    left: [
+      { kind: 'needles', text: 'The tip of a broken needle was not found.', done: false, safety: true },
+      { kind: 'steps', text: 'Every step is done.', done: true, safety: false },
+    ],
+    next,
+  })
+  const opened = async () => {
+    vi.spyOn(api, 'closing').mockResolvedValue(closing('A larger head.'))
+    table = await onTable(FinishPane, {}, plain())
+    await flushPromises()
+  }
+
+  it('names what is left, what is not safe, and keeps what to change next time', async () => {
+    await opened()
+    const items = table.wrapper.findAll('li')
+    expect(items[0]!.classes()).toContain('safety')
+    const boxes = table.wrapper.findAll<HTMLInputElement>('input[type=checkbox]').map((b) => b.element)
+    expect(boxes.map((b) => [b.checked, b.disabled])).toEqual([
+      [false, false],
+      [true, true],
+    ])
+    const field = table.wrapper.find('textarea')
+    expect(field.element.value).toBe('A larger head.')
+    const kept = vi.spyOn(api, 'keepNext').mockResolvedValue(closing('A smaller head.'))
+    await field.setValue('A smaller head.')
+    await field.trigger('change')
+    await flushPromises()
+    expect(kept).toHaveBeenCalledWith(7, 'A smaller head.')
+    expect(text()).toContain('Kept.')
+  })
+
+  it('takes the wool from the stash, or says why it cannot', async () => {
+    await opened()
+    vi.spyOn(api, 'finishWool').mockRejectedValue(new Refusal(422, 'This figure has taken its wool already.'))
+    await press('Take its wool')
+    expect(text()).toContain('This figure has taken its wool already.')
   })
 })

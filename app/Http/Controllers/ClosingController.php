@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Building\Building;
+use App\Hand\OwnHand;
+use App\Http\Requests\Body;
+use App\Models\Bout;
+use App\Models\Figure;
+use App\Models\LogEntry;
+use App\Models\PhotoCheck;
+use App\Models\Picture;
+use App\Printing\Pdf;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
+use Impa\Build\Work;
+use Impa\Check\Closing;
+use Impa\Figure\Figure as FigureDocument;
+use Impa\Hand\HandSheet;
+use Impa\Print\FinishedCard;
+use Impa\Raster\Raster;
+use Impa\Render\Painter;
+use Impa\Render\View;
+use Symfony\Component\HttpKernel\Exception\HttpException;
+
+/** The last look at a figure, and its card. */
+final class ClosingController
+{
+    /** A photo on the card has so many pixels at most. */
+    private const CARD_PX = 900;
+
+    private const LONGEST = 2000;
+
+    public function show(Figure $figure): JsonResponse
+    {
+        $kinds = self::counts($figure);
+        $tips = max(0, ($kinds['broken'] ?? 0) - ($kinds['found'] ?? 0));
+
+        return new JsonResponse(['left' => Closing::left(self::work($figure), $figure->doneSteps(), $tips), 'next' => self::next($figure)]);
+    }
+
+    /** What to change next time. */
+    public function update(Body $body, Figure $figure): JsonResponse
+    {
+        $text = trim($body->text('next'));
+        if (mb_strlen($text) > self::LONGEST) {
+            throw new HttpException(422, sprintf('At most %d letters: what matters most for the next one.', self::LONGEST));
+        }
+        LogEntry::query()->updateOrCreate(['figure_id' => $figure->id, 'uuid' => 'next-time'], [
+            'kind' => 'note',
+            'step' => '',
+            'text' => $text,
+            'at' => (int) (microtime(true) * 1000),
+        ]);
+
+        return $this->show($figure);
+    }
+
+    public function card(Body $body, Figure $figure): Response
+    {
+        $work = self::work($figure);
+        $kinds = self::counts($figure);
+        $minutes = 0.0;
+        foreach (Bout::query()->where('figure_id', $figure->id)->get() as $bout) {
+            $minutes += ($bout->ended_at - $bout->begun_at) / 60_000;
+        }
+        $html = FinishedCard::of(
+            $work->ledger,
+            self::picture($figure, $work),
+            $minutes,
+            array_sum(array_column($work->steps, 'minutes')),
+            $kinds['broken'] ?? 0,
+            $kinds['mended'] ?? 0,
+            HandSheet::sentences(OwnHand::hand()),
+            self::next($figure),
+        );
+
+        return new Response(Pdf::of($html, $body->paper()), 200, ['Content-Type' => 'application/pdf']);
+    }
+
+    private static function work(Figure $figure): Work
+    {
+        return Building::work(FigureDocument::fromJson($figure->document));
+    }
+
+    /** @return array<string, int> entries of the log by kind */
+    private static function counts(Figure $figure): array
+    {
+        $kinds = [];
+        foreach (LogEntry::query()->where('figure_id', $figure->id)->get() as $entry) {
+            $kinds[$entry->kind] = ($kinds[$entry->kind] ?? 0) + 1;
+        }
+
+        return $kinds;
+    }
+
+    private static function next(Figure $figure): string
+    {
+        return LogEntry::query()->where(['figure_id' => $figure->id, 'uuid' => 'next-time'])->first()->text ?? '';
+    }
+
+    /** The latest photo, made small; a drawing of the plan where there is none. */
+    private static function picture(Figure $figure, Work $work): string
+    {
+        $photo = PhotoCheck::query()->where('figure_id', $figure->id)->latest('at')->value('picture_id');
+        if (! is_numeric($photo)) {
+            return 'data:image/png;base64,'.base64_encode(Painter::png($work->ledger->figure, View::Front, 600));
+        }
+        $image = Raster::image(Picture::chosen((int) $photo)->bytes());
+        $scale = min(1.0, self::CARD_PX / max(imagesx($image), imagesy($image)));
+        $small = imagescale($image, max(1, (int) (imagesx($image) * $scale)));
+        ob_start();
+        imagejpeg($small === false ? $image : $small, null, 85);
+
+        return 'data:image/jpeg;base64,'.base64_encode((string) ob_get_clean());
+    }
+}

@@ -1,0 +1,122 @@
+<script setup lang="ts">
+import { onMounted, ref, watch } from 'vue'
+import type { Closing } from '../../api/answers'
+import { api } from '../../api/client'
+import PrintDialog from '../../shell/PrintDialog.vue'
+import { useFigure } from '../../state/figure'
+
+/** The last look: what is left, what must be warned of, what to change next time, and the card of the finished figure. */
+const figure = useFigure()
+const closing = ref<Closing | null>(null)
+const looked = ref<string[]>([])
+const next = ref('')
+const trouble = ref('')
+const said = ref('')
+const printing = ref(false)
+
+async function take(ask: () => Promise<Closing>): Promise<boolean> {
+  trouble.value = ''
+  try {
+    closing.value = await ask()
+    return true
+  } catch (error) {
+    trouble.value = error instanceof Error ? error.message : String(error)
+    return false
+  }
+}
+async function load(): Promise<void> {
+  if (figure.id && (await take(() => api.closing(figure.id)))) next.value = closing.value?.next ?? ''
+}
+onMounted(load)
+watch(() => figure.id, load)
+const look = (kind: string) =>
+  (looked.value = looked.value.includes(kind) ? looked.value.filter((k) => k !== kind) : [...looked.value, kind])
+async function keep(): Promise<void> {
+  if (await take(() => api.keepNext(figure.id, next.value))) said.value = 'Kept.'
+}
+async function takeWool(): Promise<void> {
+  trouble.value = ''
+  try {
+    await api.finishWool(figure.id, {})
+    said.value = 'Its wool was taken from the stash.'
+  } catch (error) {
+    trouble.value = error instanceof Error ? error.message : String(error)
+  }
+}
+</script>
+
+<template>
+  <section class="finish">
+    <div>
+      <h2>Before it is finished</h2>
+      <p v-if="trouble" class="wrong" role="alert">{{ trouble }}</p>
+      <ul v-if="closing" class="bare" aria-label="What is left">
+        <li v-for="l in closing.left" :key="l.kind" class="stitched" :class="{ safety: l.safety && !l.done }">
+          <label class="row"
+            ><input
+              type="checkbox"
+              :checked="l.done || looked.includes(l.kind)"
+              :disabled="l.done || l.kind === 'steps' || l.kind === 'loose-ends'"
+              @change="look(l.kind)"
+            /><span :class="{ quiet: l.done }">{{ l.text }}</span></label
+          >
+        </li>
+      </ul>
+    </div>
+    <div class="side">
+      <h2>Next time</h2>
+      <v-textarea v-model="next" label="What to change next time" rows="4" auto-grow maxlength="2000" @change="keep" />
+      <div class="acts">
+        <v-btn color="primary" variant="flat" @click="printing = true">Card of the figure</v-btn>
+        <v-btn variant="tonal" @click="takeWool">Take its wool from the stash</v-btn>
+      </div>
+      <p v-if="said" role="status" class="quiet">{{ said }}</p>
+    </div>
+    <PrintDialog
+      v-model="printing"
+      title="Card of the figure"
+      only-pdf
+      :make="(_as, paper) => api.finishedCard(figure.id, paper)"
+    >
+      <p>Its latest photo, sizes, grams, hours, needles, what it taught, and what to change next time.</p>
+    </PrintDialog>
+  </section>
+</template>
+
+<style scoped>
+.finish {
+  display: grid;
+  grid-template-columns: minmax(0, 1.5fr) minmax(0, 1fr);
+  gap: 1.6rem;
+  padding-top: 0.6rem;
+}
+.finish li {
+  padding: 0.5rem 0;
+}
+.finish li.safety {
+  border-left: 4px solid rgb(var(--v-theme-warning));
+  padding-left: 0.6rem;
+}
+.finish label {
+  min-height: 44px;
+  flex-wrap: nowrap;
+  align-items: center;
+}
+.finish input[type='checkbox'] {
+  width: 20px;
+  height: 20px;
+  flex: none;
+  accent-color: rgb(var(--v-theme-success));
+}
+.side,
+.acts {
+  display: grid;
+  gap: 0.7rem;
+  align-content: start;
+}
+@media (max-width: 900px) {
+  .finish {
+    grid-template-columns: 1fr;
+  }
+}
+</style>
