@@ -63,7 +63,7 @@ final class FinishedCard
             );
         }
         $html .= '</table><h2>Learned</h2>';
-        foreach ($learned as $sentence) {
+        foreach ($learned === [] ? ['Nothing yet: measure a finished part, or let the clock run.'] : $learned as $sentence) {
             $html .= '<p>'.Html::text($sentence).'</p>';
         }
         $html .= '<h2>Next time</h2><p>'.($next === '' ? '&nbsp;' : nl2br(Html::text($next))).'</p>';

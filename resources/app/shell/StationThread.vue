@@ -67,7 +67,7 @@ const stations = computed(() => {
       name: 'check',
       title: 'Check',
       to: `/figures/${id}/check`,
-      line: 'against the plan',
+      line: 'as planned?',
       state: state(false, false),
     },
   ]
@@ -170,7 +170,7 @@ function switchLight(): void {
   font-size: 1.7rem;
   color: rgb(var(--v-theme-primary));
   text-decoration: none;
-  padding: 0 0.9rem 0 1.1rem;
+  padding: 0 0.5rem 0 1.1rem;
   line-height: 1;
   display: flex;
   flex-direction: column;
@@ -241,7 +241,7 @@ function switchLight(): void {
 }
 .knot small {
   color: rgb(var(--v-theme-quiet));
-  font-size: 0.76rem;
+  font-size: 0.72rem;
   line-height: 1.1;
   white-space: nowrap;
 }

@@ -42,7 +42,7 @@ describe('the thread of stations', () => {
       'Woolcore 12.2 g, colour 9.0 g, in work',
       'Face1 detail, 1 to look at, in work',
       'Build0 of 2 steps, untouched',
-      'Checkagainst the plan, untouched',
+      'Checkas planned?, untouched',
     ])
     expect(table.wrapper.find('.knot[aria-current=page]').text()).toContain('Shapes')
     vi.spyOn(api, 'mark').mockResolvedValue({ done: ['a', 'b'], present: '' })
