@@ -13,6 +13,11 @@ export default defineConfig({
   expect: { timeout: 30_000 },
   reporter: [['list']],
   outputDir: 'test-results',
+  // What these teach Impa of the hand changes every estimate of the store: they come after the others.
+  projects: [
+    { name: 'stations', testIgnore: ['build.spec.ts', 'check.spec.ts'] },
+    { name: 'learning', testMatch: ['build.spec.ts', 'check.spec.ts'], dependencies: ['stations'] },
+  ],
   // Without motion: a click need not wait until what moves has come to rest.
   use: {
     baseURL: `http://127.0.0.1:${port}`,
