@@ -8,6 +8,7 @@ use App\Models\Figure;
 use App\Models\FinishedPart;
 use App\Models\FinishedStep;
 use App\Models\HandMark;
+use Impa\Figure\FigureRefused;
 use Impa\Hand\Hand;
 use Impa\Hand\Observation;
 use Impa\Hand\Quantity;
@@ -23,7 +24,7 @@ final class OwnHand
     private const LEAST_MINUTES = 0.2;
 
     /** So many figures are reckoned anew at once after a record has come or gone, those of the shelf's first pages. */
-    private const REWEIGHED = 60;
+    private const REWEIGHED = 24;
 
     /** Read once for each request. */
     public static function hand(): Hand
@@ -39,7 +40,11 @@ final class OwnHand
             /** @var list<Figure> $figures */
             $figures = Figure::query()->latest('updated_at')->limit(self::REWEIGHED)->get()->all();
             foreach ($figures as $figure) {
-                $figure->reckonAnew();
+                try {
+                    $figure->reckonAnew();
+                } catch (FigureRefused) {
+                    // What can no longer be read keeps its numbers; it is told when it is opened.
+                }
             }
         }, 'reckon with the new hand');
     }
