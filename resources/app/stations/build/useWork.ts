@@ -6,7 +6,7 @@ import { useFigure } from '../../state/figure'
 /** The steps of the figure on the table, in order, the schools it follows, and what a change of one did. */
 export function useWork() {
   const figure = useFigure()
-  const changed = ref('')
+  const told = ref('')
   const asked = ref(0)
   const { answer, trouble, waiting } = useAnswer(
     [() => figure.document, asked],
@@ -17,16 +17,17 @@ export function useWork() {
   async function changeSchool(question: string, value: string): Promise<void> {
     try {
       const chosen = await figure.edit((now) => api.chooseSchool(now, question, value))
-      changed.value = chosen?.changed ?? ''
+      told.value = chosen?.changed ?? ''
     } catch (error) {
-      changed.value = error instanceof Error ? error.message : String(error)
+      told.value = error instanceof Error ? error.message : String(error)
     }
   }
 
   return {
     steps: computed(() => answer.value?.sheet.steps ?? []),
     schools: computed(() => answer.value?.schools ?? []),
-    changed,
+    /** What the last change did: told once the steps are there in their new order. */
+    changed: computed(() => (waiting.value ? '' : told.value)),
     isThere: computed(() => answer.value !== null),
     trouble,
     waiting,
@@ -34,6 +35,6 @@ export function useWork() {
     /** What the steps hang on besides the figure has changed, such as the needles at hand. */
     again: () => asked.value++,
     /** What was told of the last change has been read. */
-    read: () => (changed.value = ''),
+    read: () => (told.value = ''),
   }
 }
