@@ -59,7 +59,7 @@ Route::prefix('api')->whereNumber(['figure', 'picture', 'wool', 'swatch'])->grou
     Route::delete('figures/{figure}/parts/{uuid}', [PartCheckController::class, 'destroy'])->where('uuid', '[A-Za-z0-9-]{8,64}');
     Route::get('figures/{figure}/photos', [PhotoCheckController::class, 'index']);
     Route::post('figures/{figure}/photos', [PhotoCheckController::class, 'store']);
-    Route::delete('figures/{figure}/photos/{photo}', [PhotoCheckController::class, 'destroy'])->whereNumber('photo');
+    Route::delete('figures/{figure}/photos/{photo}', [PhotoCheckController::class, 'destroy'])->where('photo', '[0-9]{1,18}');
     Route::post('check/camera', [PhotoCheckController::class, 'camera']);
     Route::post('check/marker', [PhotoCheckController::class, 'marker']);
     Route::get('mend', [MendController::class, 'index']);
@@ -72,7 +72,7 @@ Route::prefix('api')->whereNumber(['figure', 'picture', 'wool', 'swatch'])->grou
     Route::put('hand/{record}', [HandController::class, 'update'])->where('record', '[a-z]{4,8}:[0-9]{1,18}');
     Route::delete('hand/{record}', [HandController::class, 'destroy'])->where('record', '[a-z]{4,8}:[0-9]{1,18}');
     Route::get('figures/{figure}/revisions', [HistoryController::class, 'index']);
-    Route::get('figures/{figure}/revisions/{revision}', [HistoryController::class, 'show'])->whereNumber('revision');
+    Route::get('figures/{figure}/revisions/{revision}', [HistoryController::class, 'show'])->where('revision', '[0-9]{1,18}');
     Route::post('figures/{figure}/branch', [HistoryController::class, 'branch']);
     Route::get('figures/{figure}/closing', [ClosingController::class, 'show']);
     Route::put('figures/{figure}/closing', [ClosingController::class, 'update']);

@@ -24,6 +24,8 @@ it('tells every revision in words, the latest first, and shows one as it was', f
     $second = $this->getJson("/api/figures/{$id}/revisions/2")->assertOk()->json();
     expect($first['document'])->toEqual(demoFigure('bobbin'))->and($second['totalG'])->toBeGreaterThan($first['totalG']);
     $this->getJson("/api/figures/{$id}/revisions/99")->assertNotFound();
+    $this->getJson("/api/figures/{$id}/revisions/99999999999999999999")->assertNotFound();
+    $this->deleteJson("/api/figures/{$id}/photos/99999999999999999999")->assertNotFound();
 });
 
 it('branches off: the same, a fifth larger, in red, from now or from what it once was; the first stays as it is', function () {
