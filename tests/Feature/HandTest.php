@@ -137,6 +137,8 @@ describe('a part against its card', function () {
         expect($told['kept'])->toBeTrue()->and($told['check']['says'])->not->toBe([]);
         $again = $this->postJson("/api/figures/{$id}/parts", $head(['grams' => 9.7]))->assertOk()->json();
         expect($again['kept'])->toBeTrue();
+        // A correction that is refused leaves what was there.
+        $this->postJson("/api/figures/{$id}/parts", $head(['grams' => 9.9, 'uuid' => 'x']))->assertStatus(422);
         $listed = $this->getJson("/api/figures/{$id}/parts")->assertOk()->json('parts');
         expect($listed)->toHaveCount(1)->and($listed[0]['check']['g'])->toEqual(9.7)
             ->and($this->getJson('/api/hand')->json('observations'))->toHaveCount(1);

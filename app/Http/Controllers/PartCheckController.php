@@ -10,6 +10,7 @@ use App\Http\Requests\Body;
 use App\Models\Figure;
 use App\Models\FinishedPart;
 use App\Stash\Stash;
+use App\Store\Writing;
 use Illuminate\Http\JsonResponse;
 use Impa\Check\Measurement;
 use Impa\Check\PartCheck;
@@ -59,14 +60,17 @@ final class PartCheckController
         if ($asks === '' && $body->flag('keep')) {
             $house = PartCheck::of(Ledger::of($document, Densities::house()), $part->key, $measured);
             // One piece was weighed and measured once: said again, it is corrected.
-            FinishedPart::query()->where(['figure_id' => $figure->id, 'part' => $part->key, 'is_twin' => $isTwin])->delete();
-            FinishedPart::keep($body->text('uuid'), $row + [
+            $row += [
                 'cm3' => $check->volumeCm3,
                 'house_g' => $check->teaches() ? $check->volumeCm3 * $house->plannedGPerCm3 : 0.0,
                 'weighed_g' => $body->has('weighedG') && $body->float('weighedG') > 0.0 ? $body->float('weighedG') : null,
                 'minutes' => null,
                 'house_minutes' => null,
-            ]);
+            ];
+            Writing::together(static function () use ($figure, $part, $isTwin, $body, $row): void {
+                FinishedPart::query()->where(['figure_id' => $figure->id, 'part' => $part->key, 'is_twin' => $isTwin])->delete();
+                FinishedPart::keep($body->text('uuid'), $row);
+            });
         }
 
         return new JsonResponse(['asks' => $asks, 'kept' => $asks === '' && $body->flag('keep'), 'check' => $check->document()]);
