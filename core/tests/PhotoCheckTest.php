@@ -13,6 +13,7 @@ use Impa\Check\PhotoRefused;
 use Impa\Check\PieceFit;
 use Impa\Check\Pose;
 use Impa\Check\Rim;
+use Impa\Check\Scale;
 use Impa\Figure\Figure;
 use Impa\Figure\Placement;
 use Impa\Figure\Side;
@@ -78,7 +79,7 @@ describe('a photo of what was made', function () {
             ->and(implode(' ', array_column($check['deviations'], 'text')))->toContain('Left ear sits')->toContain('too high')
             ->and(array_column($check['deviations'], 'mend', 'detail')['mouth']['sign'])->toBe('wrong-place')
             ->and(((array) array_column($check['deviations'], 'mend', 'detail')['mouth']['answers'])['up'])->toEqualWithDelta(-2.5, 0.7)
-            ->and($check['measured'])->toBe($hasMarker)
+            ->and($check['scaledBy'])->toBe($hasMarker ? 'sheet' : 'figure')
             ->and($check['overlap'])->toBeGreaterThan(0.9);
     })->with([false, true]);
 
@@ -107,6 +108,85 @@ describe('a photo of what was made', function () {
         }), 6);
         expect(told($check)['leaf tilt'] - (Works::demo('sorrel')->document()->parts[4]->turnDeg->z ?? 0.0))->toBeGreaterThan(9.0)
             ->and(told($check))->toHaveKey('mouth missing');
+    });
+
+    it('takes the scale from a ruler beside it, or from a part that was measured', function () {
+        $plan = Works::demo('lanto');
+        $head = $plan->parts['head']->solid->size()->widthMm;
+        $png = BenchCamera::png($plan, $plan->scaledTo(1.05 * $plan->heightMm), View::Front, 103, false, PX);
+        $part = PhotoCheck::of($plan, $png, View::Front, Scale::byPart('head', 1.05 * $head))->document();
+        expect($part['scaledBy'])->toBe('part')->and(told($part)['head width'])->toEqualWithDelta(0.05 * $head, 0.7);
+        // A strip of 400 pixels; as it would be if the figure had the planned size, a pixel has so many mm.
+        $perPx = PhotoCheck::of($plan, $png, View::Front)->document()['mmPerPx'];
+        $image = imagecreatefromstring($png);
+        imagefilledrectangle($image, 10, imagesy($image) - 60, 500, imagesy($image) - 1, 0x302820);
+        ob_start();
+        imagepng($image);
+        $ruled = (string) ob_get_clean();
+        $at = static fn (float $x): array => [$x, imagesy($image) - 30.0];
+        $ruler = PhotoCheck::of($plan, $ruled, View::Front, Scale::byRuler($at(60.0), $at(460.0), 1.05 * 400 * $perPx))->document();
+        expect($ruler['scaledBy'])->toBe('ruler')->and(told($ruler)['head width'])->toEqualWithDelta(0.05 * $head, 0.7)
+            ->and(static fn () => PhotoCheck::of($plan, $ruled, View::Front))->toThrow(PhotoRefused::class);
+    });
+
+    it('refuses a scale that tells nothing', function (callable $scale, string $why) {
+        $plan = Works::demo('lanto');
+        $png = BenchCamera::png($plan, $plan, View::Front, 3, false, PX);
+        expect(static fn () => PhotoCheck::of($plan, $png, View::Front, $scale()))->toThrow(PhotoRefused::class, $why);
+    })->with([
+        [static fn () => Scale::byRuler([10.0, 10.0], [20.0, 12.0], 50.0), 'too near to each other'],
+        [static fn () => Scale::byRuler([NAN, 10.0], [200.0, 12.0], 50.0), 'too near to each other'],
+        [static fn () => Scale::byPart('head', 0.0), '1 to 1000 mm'],
+        [static fn () => Scale::byPart('head', NAN), '1 to 1000 mm'],
+        [static fn () => Scale::byPart('tail', 20.0), 'no such part'],
+    ]);
+
+    it('finds the sheet where it lies on a table', function () {
+        $plan = Works::demo('lanto');
+        $sheet = imagecreatefromstring(BenchCamera::png($plan, $plan, View::Front, 21, true, PX));
+        [$w, $h] = [imagesx($sheet), imagesy($sheet)];
+        $table = imagecreatetruecolor($w + 300, $h + 300);
+        imagefill($table, 0, 0, 0x8C603C);
+        imagecopy($table, $sheet, 170, 130, 0, 0, $w, $h);
+        ob_start();
+        imagepng($table);
+        $check = PhotoCheck::of($plan, (string) ob_get_clean(), View::Front)->document();
+        expect($check['scaledBy'])->toBe('sheet')->and(told($check))->toBe([])->and($check['overlap'])->toBeGreaterThan(0.93);
+    });
+
+    it('holds one piece of a part alone against its plan', function () {
+        $plan = Works::demo('sorrel');
+        $made = otherwise('sorrel', static function (\stdClass $d): void {
+            member($d, 'parts', 'wing')->shape->heightMm += 3.0;
+        });
+        $alone = $plan->onlyPiece('wing');
+        $png = BenchCamera::png($alone, $made->onlyPiece('wing'), View::Front, 3, true, PX);
+        $told = told(PhotoCheck::of($alone, $png, View::Front)->document());
+        expect(array_keys($told))->toBe(['wing height'])->and($told['wing height'])->toEqualWithDelta(3.0, 0.7);
+    });
+
+    it('holds the left against the right, and the one flank of what stands on the axis against the other', function () {
+        $made = otherwise('sorrel', static function (\stdClass $d): void {
+            $ear = member($d, 'parts', 'ear');
+            $ear->mirror = false;
+            $other = json_decode((string) json_encode($ear));
+            $other->key = 'ear-too';
+            $other->at->xMm = -$ear->at->xMm;
+            $other->at->yMm += 3.0;
+            $other->turnDeg->z = -($ear->turnDeg->z ?? 0.0);
+            $lump = json_decode((string) json_encode(member($d, 'parts', 'body')));
+            $lump->key = 'lump';
+            $lump->shape = (object) ['kind' => 'ball', 'widthMm' => 24, 'heightMm' => 24, 'depthMm' => 24];
+            $lump->at->xMm = 7.5 - member($d, 'parts', 'body')->shape->widthMm / 2;
+            array_push($d->parts, $other, $lump);
+            // The inner ear goes along with one of them only.
+            $d->details = array_values(array_filter($d->details, static fn (\stdClass $x): bool => $x->on !== 'ear'));
+        });
+        $symmetry = checked('sorrel', $made, 5, true)['symmetry'];
+        $of = array_column($symmetry, null, 'what');
+        expect(abs($of['level']['mm']))->toEqualWithDelta(3.0, 0.7)->and($of['level']['text'])->toMatch('/^The left ear sits [23]\.\d mm/')
+            ->and($of['bulge']['mm'])->toBeGreaterThan(0.7)->and($of['bulge']['text'])->toContain('Body bulges')
+            ->and(checked('sorrel', null, 5, true)['symmetry'])->toBe([]);
     });
 
     it('tells another colour than planned in the light of the photo, and none where only the light differs', function () {
@@ -169,26 +249,35 @@ describe('a photo on which nothing can be judged', function () {
 describe('a pose', function () {
     it('takes places where a similarity in closed form has them', function () {
         $pose = new Pose(100.0, -50.0, 4.0, deg2rad(30), [10.0, 20.0]);
-        [$x, $y] = $pose->at(13.0, 24.0);
+        [$x, $y] = $pose->at(13.0, 24.0, 0.0);
         expect($x)->toEqualWithDelta(100 + 4 * (3 * cos(M_PI / 6) - 4 * sin(M_PI / 6)), 1e-9)
             ->and($y)->toEqualWithDelta(50 - 4 * (3 * sin(M_PI / 6) + 4 * cos(M_PI / 6)), 1e-9)
             ->and($pose->pxPerMm(0.0, 0.0))->toEqualWithDelta(4.0, 1e-9);
+    });
+
+    it('shows what lies nearer to the camera larger, as a pinhole does, and shifted where it looks from askew', function () {
+        // From 600 mm off, 30 mm nearer is 570 mm: 1 + 30 / 600 to first order, within its square.
+        $pose = (new Pose(0.0, 0.0, 1.0, 0.0, [0.0, 0.0]))->seenWith([1 / 600, 0.0, 0.0]);
+        expect($pose->at(40.0, 0.0, 30.0)[0])->toEqualWithDelta(40.0 * 600 / 570, 40.0 * (30 / 570) ** 2)
+            ->and($pose->at(40.0, 0.0, 0.0)[0])->toBe(40.0);
+        $askew = $pose->seenWith([0.0, tan(deg2rad(3)), 0.0]);
+        expect($askew->at(0.0, 0.0, 30.0)[0])->toEqualWithDelta(30.0 * tan(deg2rad(3)), 1e-9);
     });
 
     it('is moved in the plan\'s own mm, also when it is turned', function () {
         $pose = new Pose(100.0, -50.0, 4.0, 0.7, [10.0, 20.0]);
         $moved = $pose->moved(2.0, -3.0, 0.0, 1.0);
         foreach ([[0.0, 0.0], [15.0, 31.0]] as [$x, $y]) {
-            expect($moved->at($x, $y))->toEqualWithDelta($pose->at($x + 2.0, $y - 3.0), 1e-9);
+            expect($moved->at($x, $y, 0.0))->toEqualWithDelta($pose->at($x + 2.0, $y - 3.0, 0.0), 1e-9);
         }
     });
 
     it('goes by a sheet\'s homography: its corners are where the marks are', function () {
         $sheet = MarkerSheet::for(Box::around([[0.0, 0.0]]));
         $corners = [[50.0, 40.0], [700.0, 60.0], [690.0, 900.0], [30.0, 880.0]];
-        $pose = new Pose(0.0, 0.0, 1.0, 0.0, [0.0, 0.0], Homography::onto($corners), $sheet);
+        $pose = new Pose(0.0, 0.0, 1.0, 0.0, [0.0, 0.0], sheet: Homography::onto($corners), marks: $sheet);
         foreach ($sheet->marks() as $i => [$x, $y]) {
-            expect($pose->at($x, $y))->toEqualWithDelta($corners[$i], 1e-6);
+            expect($pose->at($x, $y, 0.0))->toEqualWithDelta($corners[$i], 1e-6);
         }
     });
 });

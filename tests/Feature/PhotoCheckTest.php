@@ -14,19 +14,56 @@ function photographed(string $name = 'sorrel', int $seed = 5): array
     return [$id, $taken->assertCreated()->json('id')];
 }
 
+function wingMm(): float
+{
+    return array_column(demoFigure('sorrel')['parts'], null, 'key')['wing']['shape']['widthMm'];
+}
+
 describe('a photo of a figure', function () {
     it('is held against it, kept beside those before, and taken out again', function () {
         [$id, $picture] = photographed();
         $told = $this->postJson("/api/figures/{$id}/photos", ['document' => demoFigure('sorrel'), 'picture' => $picture])->assertOk();
         expect($told->json('photos'))->toHaveCount(1)
             ->and($told->json('photos.0.check.overlap'))->toBeGreaterThan(0.85)
-            ->and($told->json('photos.0.check.measured'))->toBeTrue()
+            ->and($told->json('photos.0.check.scaledBy'))->toBe('sheet')
             ->and($told->json('photos.0.check.deviations'))->not->toBe([]);
         $sent = ['document' => demoFigure('sorrel'), 'picture' => $picture, 'view' => 'front'];
         $this->postJson("/api/figures/{$id}/photos", $sent)->assertOk();
         $two = $this->getJson("/api/figures/{$id}/photos")->assertOk()->json('photos');
         expect($two)->toHaveCount(2);
         expect($this->deleteJson("/api/figures/{$id}/photos/{$two[0]['id']}")->assertOk()->json('photos.0.id'))->toBe($two[1]['id']);
+    });
+
+    it('is measured by a ruler or a part, and may show one part alone', function () {
+        $id = lay('lanto');
+        $document = demoFigure('lanto');
+        $taken = fn (array $more): int => $this->postJson('/api/check/camera', ['document' => $document, 'seed' => 3] + $more)
+            ->assertCreated()->json('id');
+        $hold = fn (array $more) => $this->postJson("/api/figures/{$id}/photos", ['document' => $document] + $more);
+        $whole = ['picture' => $taken([])];
+        $wide = array_column($document['parts'], null, 'key')['head']['shape']['widthMm'];
+        $bare = $hold($whole)->assertOk()->json('photos.0.check');
+        $perPx = $bare['mmPerPx'];
+        expect($bare['scaledBy'])->toBe('figure')
+            ->and($hold($whole + ['knownPart' => 'head', 'knownMm' => $wide])->assertOk()->json('photos.1.check.scaledBy'))->toBe('part');
+        // Both places on the figure itself: what lies there is no ruler, but tells as much.
+        $ruler = ['ruler' => [[600, 500], [600, 700]], 'knownMm' => 200 * $perPx];
+        $measured = $hold($whole + $ruler)->assertOk()->json('photos.2.check');
+        expect($measured['scaledBy'])->toBe('ruler')->and($measured['mmPerPx'])->toEqualWithDelta($perPx, 0.01 * $perPx);
+        $alone = $hold(['picture' => $taken(['part' => 'cap', 'marker' => true]), 'part' => 'cap'])->assertOk()->json('photos.3.check');
+        expect(array_unique(array_column($alone['deviations'], 'part')))->toBeIn([[], ['cap']])->and($alone['outline'])->toHaveCount(1);
+        $wrong = [
+            ['part' => 'tail'],
+            ['ruler' => [[1, 2]]],
+            ['ruler' => [[1, 2], [300, 4]]],
+            ['ruler' => [[1, 2], [300, 4], [5, 6]], 'knownMm' => 9],
+            ['knownPart' => 'head', 'knownMm' => -1],
+            ['knownPart' => 'tail', 'knownMm' => 20],
+        ];
+        foreach ($wrong as $bad) {
+            $hold($whole + $bad)->assertStatus(422);
+        }
+        expect($this->getJson("/api/figures/{$id}/photos")->json('photos'))->toHaveCount(4);
     });
 
     it('is refused in words where nothing can be judged on it, and nothing is kept', function () {
@@ -67,6 +104,13 @@ it('photographs and checks from the console, by its schema, and refuses in a lin
     [$exit, $out] = impa('impa:photo-check', 'demo/sorrel.impa.json', $png);
     holdAgainst('photo-check', $out);
     expect($exit)->toBe(0)->and(json_decode($out, true)['overlap'])->toBeGreaterThan(0.93);
+    [$exit, $out] = impa('impa:photo-check', 'demo/sorrel.impa.json', $png, '--known=head:40');
+    // The sheet knows better.
+    expect($exit)->toBe(0)->and(json_decode($out, true)['scaledBy'])->toBe('sheet');
+    foreach (['--known=head', '--known=head:x', '--ruler=1,2,3:4', '--ruler=1,2,3,4:5', '--part=tail'] as $bad) {
+        expect(impa('impa:photo-check', 'demo/sorrel.impa.json', $png, $bad)[0])->toBe(2);
+    }
+    expect(impa('impa:photo-check', 'demo/sorrel.impa.json', $png, '--known=head:40', '--ruler=1,2,300,4:5')[2])->toContain('one of both');
     // The same photo is not one of another figure.
     [$exit, , $why] = impa('impa:photo-check', 'demo/lanto.impa.json', $png);
     expect($exit)->toBe(2)->and($why)->toContain('another figure');
@@ -77,5 +121,9 @@ it('photographs and checks from the console, by its schema, and refuses in a lin
     expect(impa('impa:camera', 'demo/sorrel.impa.json')[0])->toBe(2)
         ->and(impa('impa:photo-check', 'demo/sorrel.impa.json', $png, '--view=inside')[0])->toBe(2)
         ->and(impa('impa:photo-check', 'demo/sorrel.impa.json', 'README.md')[0])->toBe(2);
+    expect(impa('impa:camera', 'demo/sorrel.impa.json', "--out={$png}", '--part=wing', '--px=900')[0])->toBe(0);
+    [$exit, $out] = impa('impa:photo-check', 'demo/sorrel.impa.json', $png, '--part=wing', '--known=wing:'.wingMm());
+    expect($exit)->toBe(0)->and(json_decode($out, true)['scaledBy'])->toBe('part')
+        ->and(impa('impa:camera', 'demo/sorrel.impa.json', "--out={$png}", '--part=tail')[0])->toBe(2);
     unlink($png);
 });

@@ -20,6 +20,7 @@ final class CameraCommand extends Command
         {--seed=1 : of everything that spoils a photo}
         {--marker : on the printed marker sheet}
         {--view=front : front, side, back or top}
+        {--part= : key of the only part that lies there}
         {--px=1600 : pixels of the longer side, 200 to 4096}';
 
     protected $description = 'The stand-in for a camera: photograph a figure on the bench';
@@ -45,6 +46,13 @@ final class CameraCommand extends Command
         }
         if ($figure->parts === [] || $made->parts === []) {
             return $this->refuse(['There is nothing to photograph: the figure has no parts.']);
+        }
+        $part = $this->word($this->option('part'));
+        if ($part !== '' && ! isset($figure->parts[$part], $made->parts[$part])) {
+            return $this->refuse(["--part: there is no part \"{$part}\"."]);
+        }
+        if ($part !== '') {
+            [$figure, $made] = [$figure->onlyPiece($part), $made->onlyPiece($part)];
         }
         try {
             $png = BenchCamera::png($figure, $made, $view, (int) $seed, (bool) $this->option('marker'), (int) $px);

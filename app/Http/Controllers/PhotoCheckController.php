@@ -12,6 +12,8 @@ use App\Printing\PagesPdf;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Impa\Check\PhotoCheck;
+use Impa\Check\Scale;
+use Impa\Figure\Figure as FigureOfCore;
 use Impa\Print\MarkerPage;
 use Impa\Render\BenchCamera;
 use Impa\Render\Slips;
@@ -37,11 +39,14 @@ final class PhotoCheckController
         ], $rows)]);
     }
 
-    /** Holds a photo against the figure as it is sent, and keeps both. */
+    /**
+     * Holds a photo against the figure as it is sent, or against one part of it, and keeps both. The scale is told by knownMm: how far
+     * two places on a ruler lie apart, or how wide a part is.
+     */
     public function store(Body $body, Figure $figure): JsonResponse
     {
         $picture = Picture::chosen($body->int('picture'));
-        $found = PhotoCheck::of($body->figure(), $picture->bytes(), self::view($body))->document();
+        $found = PhotoCheck::of(self::shown($body), $picture->bytes(), self::view($body), self::scale($body))->document();
         PhotoCheckRow::query()->create([
             'figure_id' => $figure->id,
             'picture_id' => $picture->id,
@@ -65,7 +70,7 @@ final class PhotoCheckController
     /** The stand-in for a camera over the bench: photographs the figure as hands would have made it, otherwise at every seed. */
     public function camera(Body $body): JsonResponse
     {
-        $figure = $body->figure();
+        $figure = self::shown($body);
         if ($figure->parts === []) {
             throw new HttpException(422, 'There is nothing to photograph: the figure has no parts yet.');
         }
@@ -80,6 +85,25 @@ final class PhotoCheckController
         $page = MarkerPage::page($body->figure(), $body->paper());
 
         return new Response(PagesPdf::of([$page], $body->paper()), 200, ['Content-Type' => 'application/pdf']);
+    }
+
+    /** The figure, or one piece of a part of it. */
+    private static function shown(Body $body): FigureOfCore
+    {
+        return $body->has('part') ? $body->figure()->onlyPiece($body->part()[1]->key) : $body->figure();
+    }
+
+    private static function scale(Body $body): ?Scale
+    {
+        if ($body->has('ruler')) {
+            $places = $body->points('ruler');
+
+            return count($places) === 2
+                ? Scale::byRuler($places[0], $places[1], $body->float('knownMm'))
+                : throw new HttpException(422, 'A ruler is known by two places on it.');
+        }
+
+        return $body->has('knownPart') ? Scale::byPart($body->text('knownPart'), $body->float('knownMm')) : null;
     }
 
     private static function view(Body $body): View

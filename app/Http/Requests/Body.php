@@ -217,7 +217,7 @@ final readonly class Body
             }
         }
         if ($points === [] || ! is_array($values) || count($points) !== count($values)) {
-            throw new HttpException(422, sprintf('The member "%s" must be a list of points [x, y] in mm, two at least.', $name));
+            throw new HttpException(422, sprintf('The member "%s" must be a list of points [x, y], two at least.', $name));
         }
 
         return $points;

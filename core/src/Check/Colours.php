@@ -41,7 +41,7 @@ final readonly class Colours
             foreach ($plan->within(self::STEP_MM, $margin) as $label => $places) {
                 $least = $plan->layers[$label]->detail === null ? self::LEAST_PLACES : self::LARGE_PLACES;
                 if (! isset($of[$label]) && count($places) >= $least) {
-                    $of[$label] = self::median($photo, $pose, $places);
+                    $of[$label] = self::median($photo, $pose, $places, $plan->towardsMm($label));
                 }
             }
         }
@@ -49,7 +49,7 @@ final readonly class Colours
         foreach ($plan->layers as $label => $layer) {
             $of[$label] ??= self::inLight($layer->srgb, $gains);
         }
-        $of[Expected::GROUND] = self::median($photo, $pose, self::beside($plan));
+        $of[Expected::GROUND] = self::median($photo, $pose, self::beside($plan), 0.0);
 
         return new self($of, $gains);
     }
@@ -139,11 +139,11 @@ final readonly class Colours
      * @param  list<array{float, float}>  $places
      * @return array{float, float, float}
      */
-    private static function median(Photo $photo, Pose $pose, array $places): array
+    private static function median(Photo $photo, Pose $pose, array $places, float $towardsMm): array
     {
         $channels = [[], [], []];
         foreach ($places as [$x, $y]) {
-            $colour = $photo->at(...$pose->at($x, $y));
+            $colour = $photo->at(...$pose->at($x, $y, $towardsMm));
             if (! is_nan($colour[0])) {
                 foreach ($colour as $c => $value) {
                     $channels[$c][] = $value;

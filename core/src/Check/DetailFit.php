@@ -36,8 +36,9 @@ final readonly class DetailFit
     /**
      * @param  ?array{float, float}  $offMm  across and up; nothing where it is missing
      * @param  ?float  $share  of its planned area; nothing where it cannot be told
+     * @param  bool  $isOnPiece  not on another detail
      */
-    private function __construct(public ?array $offMm, public ?float $share)
+    private function __construct(public ?array $offMm, public ?float $share, public bool $isOnPiece = false)
     {
     }
 
@@ -65,6 +66,7 @@ final readonly class DetailFit
         $cells = 1 + 2 * (int) ceil($about / self::STEP_MM);
         $found = [];
         $piece = $plan->layers[$label]->piece;
+        $towards = $plan->towardsMm($label);
         for ($j = 0; $j < $cells; $j++) {
             for ($i = 0; $i < $cells; $i++) {
                 [$x, $y] = [$planned[0] - $about + $i * self::STEP_MM, $planned[1] - $about + $j * self::STEP_MM];
@@ -73,7 +75,7 @@ final readonly class DetailFit
                 if ($plan->piece($at) !== $piece || self::isNearer($rivals, $planned, $far, $x, $y)) {
                     continue;
                 }
-                [$r, $g, $b] = $photo->at(...$pose->at($x + $moved[0], $y + $moved[1]));
+                [$r, $g, $b] = $photo->at(...$pose->at($x + $moved[0], $y + $moved[1], $towards));
                 if (is_nan($r)) {
                     continue;
                 }
@@ -97,7 +99,7 @@ final readonly class DetailFit
 
         return $share < self::MISSING
             ? new self(null, $share)
-            : new self([$sum[1] / $sum[0] - $planned[0], $sum[2] / $sum[0] - $planned[1]], $share);
+            : new self([$sum[1] / $sum[0] - $planned[0], $sum[2] / $sum[0] - $planned[1]], $share, $plan->layers[$host]->detail === null);
     }
 
     /**

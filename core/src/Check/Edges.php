@@ -52,7 +52,7 @@ final class Edges
         $speaks = [];
         for ($k = 0; $k <= $count; $k++) {
             $out = $from + $k * self::STEP_MM;
-            [$r, $g, $b] = $photo->at(...$pose->at($rim->x + $out * $rim->normal[0], $rim->y + $out * $rim->normal[1]));
+            [$r, $g, $b] = $photo->at(...$pose->at($rim->x + $out * $rim->normal[0], $rim->y + $out * $rim->normal[1], $rim->towardsMm));
             if (is_nan($r)) {
                 return null;
             }

@@ -25,9 +25,13 @@ final readonly class Expected
     /** Nothing lies there: the ground is seen. */
     public const GROUND = -1;
 
-    /** @param  non-empty-list<Layer>  $layers  back to front */
+    /**
+     * @param  non-empty-list<Layer>  $layers  back to front
+     * @param  non-empty-list<float>  $towardsMm  how far each lies towards the camera from the figure's back, mm
+     */
     private function __construct(
         public array $layers,
+        private array $towardsMm,
         public Side $side,
         public Box $box,
         private GdImage $labels,
@@ -66,7 +70,22 @@ final readonly class Expected
             }
         }
 
-        return new self($layers, $side, $box, $labels, $perMm, $width, $height);
+        $back = Layer::backMm($figure, $side);
+        $towards = array_map(static fn (Layer $layer): float => $layer->towardsMm($side) - $back, $layers);
+
+        return new self($layers, $towards, $side, $box, $labels, $perMm, $width, $height);
+    }
+
+    /** How far towards the camera a layer lies from the figure's back, mm; the ground: 0. */
+    public function towardsMm(int $label): float
+    {
+        return $this->towardsMm[$label] ?? 0.0;
+    }
+
+    /** The middle of all layers, mm from the figure's back. */
+    public function middleTowardsMm(): float
+    {
+        return array_sum($this->towardsMm) / count($this->towardsMm);
     }
 
     /** Which layer is seen at a place, in mm of the figure. */

@@ -6,6 +6,7 @@ namespace Impa\Check;
 
 use Impa\Geometry\LeastSquares;
 use Impa\Raster\ConnectedComponents;
+use Impa\Raster\DistanceTransform;
 
 /**
  * What of a photo is plain ground, and what stands on it: the ground's colour as a quadratic surface over the picture (its light falls
@@ -21,6 +22,12 @@ final readonly class Ground
 
     private const EVERY = 2;
 
+    /** A sheet that lies on a table takes up so much of the picture at least. */
+    private const SHEET = 0.15;
+
+    /** The outermost cells of a sheet are half table. */
+    private const HEM = 2 * DistanceTransform::SIDE;
+
     /** So much of the rim must be ground. */
     private const PLAIN = 0.6;
 
@@ -30,6 +37,9 @@ final readonly class Ground
     private const LEAST = 16.0;
 
     private const DARK = 40.0;
+
+    /** Light falls off over a picture by less than so many grey values. */
+    private const LIKE = 90.0;
 
     /**
      * @param  array<int, true>  $standing  cells that are no ground
@@ -42,14 +52,48 @@ final readonly class Ground
     public static function of(Photo $photo): self
     {
         [$width, $height] = [intdiv($photo->width, self::CELL), intdiv($photo->height, self::CELL)];
+
+        return self::within($photo, array_fill(0, $width * $height, true), $width, $height, 0);
+    }
+
+    /**
+     * Where what stands on the ground is itself a sheet on a table: the ground is that.
+     *
+     * @return ?self nothing where there is no such sheet
+     */
+    public function onSheet(Photo $photo): ?self
+    {
+        $sheet = $this->pieces()[0] ?? [];
+        $all = $this->width * $this->height;
+        if (count($sheet) < self::SHEET * $all) {
+            return null;
+        }
+        $inside = [];
+        for ($i = 0; $i < $all; $i++) {
+            $inside[] = isset($sheet[$i]);
+        }
+        try {
+            return self::within($photo, $inside, $this->width, $this->height, self::HEM);
+        } catch (PhotoRefused) {
+            return null;
+        }
+    }
+
+    /**
+     * @param  list<bool>  $inside  what of the picture is looked at
+     * @param  int  $hem  so deep from its rim nothing is looked for, in thirds of a cell
+     */
+    private static function within(Photo $photo, array $inside, int $width, int $height, int $hem): self
+    {
         $cells = [];
         for ($y = 0; $y < $height; $y++) {
             for ($x = 0; $x < $width; $x++) {
                 $cells[] = self::mean($photo, $x * self::CELL, $y * self::CELL);
             }
         }
-        [$rows, $values] = self::rim($cells, $width, $height);
-        $weights = array_fill(0, count($rows), 1.0);
+        $deep = DistanceTransform::within($inside, $width);
+        [$rows, $values] = self::rim($cells, $deep, $width, $height);
+        $weights = self::likeMost($values);
         $factors = [];
         $sigma = 255.0;
         for ($round = 0; $round < 5; $round++) {
@@ -78,7 +122,7 @@ final readonly class Ground
         $standing = [];
         foreach ($cells as $i => $cell) {
             $row = self::row(($i % $width) / $width, intdiv($i, $width) / $height);
-            if (self::off($factors, $row, $cell) > $limit) {
+            if ($deep[$i] > $hem && self::off($factors, $row, $cell) > $limit) {
                 $standing[$i] = true;
             }
         }
@@ -111,15 +155,17 @@ final readonly class Ground
 
     /**
      * @param  list<array{float, float, float}>  $cells
+     * @param  list<int>  $deep  how deep each lies within what is looked at
      * @return array{non-empty-list<list<float>>, non-empty-list<array{float, float, float}>} the surface's terms, and the colours
      */
-    private static function rim(array $cells, int $width, int $height): array
+    private static function rim(array $cells, array $deep, int $width, int $height): array
     {
-        $deep = max(2, (int) (self::RIM * min($width, $height)));
+        $rim = DistanceTransform::SIDE * max(2.0, self::RIM * min($width, $height));
         $rows = $values = [];
         for ($y = 0; $y < $height; $y += self::EVERY) {
             for ($x = 0; $x < $width; $x += self::EVERY) {
-                if (min($x, $y, $width - 1 - $x, $height - 1 - $y) < $deep) {
+                $in = $deep[$y * $width + $x];
+                if ($in > 0 && $in <= $rim) {
                     $rows[] = self::row($x / $width, $y / $height);
                     $values[] = $cells[$y * $width + $x];
                 }
@@ -127,6 +173,28 @@ final readonly class Ground
         }
 
         return $rows === [] || $values === [] ? throw PhotoRefused::nothingThere() : [$rows, $values];
+    }
+
+    /**
+     * To begin with, what is far from most is no ground: a ruler along the rim.
+     *
+     * @param  non-empty-list<array{float, float, float}>  $values
+     * @return list<float> 0 or 1
+     */
+    private static function likeMost(array $values): array
+    {
+        $middle = [];
+        foreach ([0, 1, 2] as $channel) {
+            $sorted = array_column($values, $channel);
+            sort($sorted);
+            $middle[] = $sorted[intdiv(count($sorted), 2)];
+        }
+
+        return array_map(static fn (array $v): float => max(
+            abs($v[0] - $middle[0]),
+            abs($v[1] - $middle[1]),
+            abs($v[2] - $middle[2]),
+        ) < self::LIKE ? 1.0 : 0.0, $values);
     }
 
     /** @return list<float> the terms of a quadratic surface */

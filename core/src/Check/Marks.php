@@ -76,6 +76,18 @@ final readonly class Marks
         return new self([$middles[0], $middles[1], $middles[2], $middles[3]], $corners);
     }
 
+    /** Whether a place of the photo, in pixels, lies between the four. */
+    public function hold(float $x, float $y): bool
+    {
+        $sides = 0;
+        foreach ($this->corners as $i => [$ax, $ay]) {
+            [$bx, $by] = $this->corners[($i + 1) % 4];
+            $sides += ($bx - $ax) * ($y - $ay) - ($by - $ay) * ($x - $ax) > 0.0 ? 1 : -1;
+        }
+
+        return abs($sides) === 4;
+    }
+
     /**
      * @param  non-empty-array<int, true>  $piece
      * @return ?array{float, float, float} its middle in pixels, and how light its middle is; nothing where it is no mark

@@ -48,6 +48,26 @@ final class PhotoRefused extends DomainException implements Refusal
         ));
     }
 
+    public static function rulerTooShort(): self
+    {
+        return new self('The two places on the ruler lie too near to each other: choose two that are far apart.');
+    }
+
+    public static function knownOutOfRange(): self
+    {
+        return new self('What is known must be 1 to 1000 mm.');
+    }
+
+    public static function noScalePart(): self
+    {
+        return new self('There is no such part to take the scale by.');
+    }
+
+    public static function scalePartUnsure(string $name): self
+    {
+        return new self(sprintf('The width of the %s is not seen surely enough to take the scale by it: choose another part.', $name));
+    }
+
     public static function noParts(): self
     {
         return new self('This figure has no parts that a photo could be held against.');

@@ -22,9 +22,6 @@ final readonly class PoseFit
     /** Turned at the start, radians: cameras are held askew. */
     private const STARTS = [0.0, 0.2, -0.2];
 
-    /** A piece of which fewer places are seen counts less. */
-    private const FEW = 15;
-
     /** Holes in what is seen, of so much of it, are what looks like the ground on the figure. */
     private const HOLE = 0.05;
 
@@ -56,14 +53,15 @@ final readonly class PoseFit
     }
 
     /**
-     * @param  list<array{float, float}>  $outline  places of the plan's outline against the ground, mm
+     * @param  list<array{float, float, float}>  $outline  places of the plan's outline against the ground, mm, and how near they are
+     * @param  ?float  $pxPerMm  where it is known
      */
-    public function fit(Expected $plan, array $outline, ?Marks $marks): Pose
+    public function fit(Expected $plan, array $outline, ?Marks $marks, ?float $pxPerMm = null): Pose
     {
         $best = null;
         $least = INF;
         foreach (self::STARTS as $turn) {
-            $pose = $this->start($plan, $marks, $turn);
+            $pose = $this->start($plan, $marks, $turn, $pxPerMm);
             foreach (self::ROUNDS as [$rounds, $limit]) {
                 for ($i = 0; $i < $rounds; $i++) {
                     $next = $this->step($pose, $outline, $limit);
@@ -82,7 +80,7 @@ final readonly class PoseFit
             }
         }
 
-        return $best ?? $this->start($plan, $marks, 0.0);
+        return $best ?? $this->start($plan, $marks, 0.0, $pxPerMm);
     }
 
     /** Intersection over union of plan and what is seen, both on a lattice of places of the plan. */
@@ -92,61 +90,28 @@ final readonly class PoseFit
         $both = $any = 0;
         $beside = 12 * $step;
         for ($y = $plan->box->low - $beside; $y <= $plan->box->high + $beside; $y += $step) {
+            // Beside a piece it is looked at as near as that piece is.
+            $labels = $towards = [];
             for ($x = $plan->box->left - $beside; $x <= $plan->box->right + $beside; $x += $step) {
-                $isPlanned = $plan->label($x, $y) !== Expected::GROUND;
-                [$px, $py] = $pose->at($x, $y);
+                $label = $plan->label($x, $y);
+                $labels[] = [$x, $label];
+                $towards[] = $label === Expected::GROUND ? ($towards === [] ? null : end($towards)) : $plan->towardsMm($label);
+            }
+            $next = $plan->middleTowardsMm();
+            foreach (array_reverse($labels, true) as $k => [$x, $label]) {
+                $next = $label === Expected::GROUND ? $next : $plan->towardsMm($label);
+                [$px, $py] = $pose->at($x, $y, $towards[$k] ?? $next);
                 [$i, $j] = [(int) floor($px / Ground::CELL), (int) floor($py / Ground::CELL)];
                 $isSeen = $i >= 0 && $j >= 0 && $i < $this->width && $j < $this->height && isset($this->seen[$j * $this->width + $i]);
-                $both += (int) ($isPlanned && $isSeen);
-                $any += (int) ($isPlanned || $isSeen);
+                $both += (int) ($label !== Expected::GROUND && $isSeen);
+                $any += (int) ($label !== Expected::GROUND || $isSeen);
             }
         }
 
         return $any > 0 ? $both / $any : 0.0;
     }
 
-    /**
-     * The pose brought finely onto rims that were found: what goes with most of them, Tukey's weights; a piece that lies otherwise than
-     * the rest moves nothing.
-     *
-     * @param  list<array{Rim, float}>  $edges
-     */
-    public static function refined(Pose $pose, Expected $plan, array $edges): Pose
-    {
-        [$mx, $my] = $plan->box->middle();
-        // Every piece counts alike, however large: as few as can be then lie otherwise than planned.
-        $counts = array_count_values(array_map(static fn (array $edge): int => $edge[0]->layer, $edges));
-        $found = [0.0, 0.0, 0.0, 0.0];
-        foreach ([8.0, 4.0, 2.0, 1.2, 0.9, 0.9] as $limit) {
-            $rows = $values = [];
-            foreach ($edges as [$rim, $off]) {
-                [$nx, $ny] = $rim->normal;
-                [$qx, $qy] = [$rim->x - $mx, $rim->y - $my];
-                $row = [$nx, $ny, $ny * $qx - $nx * $qy, $nx * $qx + $ny * $qy];
-                if ($pose->isMeasured()) {
-                    array_pop($row);
-                }
-                $rest = $off;
-                foreach ($row as $i => $x) {
-                    $rest -= $x * $found[$i];
-                }
-                if (abs($rest) < $limit) {
-                    $weight = (1 - ($rest / $limit) ** 2) / sqrt(max(self::FEW, $counts[$rim->layer]));
-                    $rows[] = array_map(static fn (float $x): float => $weight * $x, $row);
-                    $values[] = $weight * $off;
-                }
-            }
-            $next = count($rows) < 12 ? null : LeastSquares::fit($rows, $values);
-            if ($next === null) {
-                break;
-            }
-            $found = [$next[0], $next[1], $next[2], $next[3] ?? 0.0];
-        }
-
-        return $pose->moved($found[0], $found[1], $found[2], 1 + $found[3]);
-    }
-
-    private function start(Expected $plan, ?Marks $marks, float $turn): Pose
+    private function start(Expected $plan, ?Marks $marks, float $turn, ?float $pxPerMm): Pose
     {
         [$low, $high, $left, $right] = [INF, -INF, INF, -INF];
         foreach ($this->seen as $i => $_) {
@@ -156,15 +121,44 @@ final readonly class PoseFit
         $middle = $plan->box->middle();
         $seen = [Ground::CELL * ($left + $right + 1) / 2, Ground::CELL * ($low + $high + 1) / 2];
         if ($marks !== null) {
-            $pose = new Pose(0.0, 0.0, 1.0, $turn, $middle, Homography::onto($marks->corners), MarkerSheet::for($plan->box));
+            $sheet = Homography::onto($marks->corners);
+            $pose = new Pose(0.0, 0.0, 1.0, $turn, $middle, sheet: $sheet, marks: MarkerSheet::for($plan->box));
+            $axis = self::brought($pose, $middle, $this->middle());
+            $pose = self::brought($pose, $middle, $seen);
 
-            return self::brought($pose, $middle, $seen);
+            return $pose->seenWith(self::askew($pose, $axis, $sheet, MarkerSheet::for($plan->box)));
         }
-        $scale = Ground::CELL * sqrt(
+        $scale = $pxPerMm ?? Ground::CELL * sqrt(
             ($right - $left + 1) * ($high - $low + 1) / ($plan->box->width() * $plan->box->height()),
         );
+        $pose = new Pose($seen[0], -$seen[1], $scale, $turn, $middle, isHeld: $pxPerMm !== null);
+        // What is seen beside the middle of the picture is seen from the side.
+        [$x, $y] = $pose->alongPlan(($seen[0] - $this->middle()[0]) / $scale, ($this->middle()[1] - $seen[1]) / $scale);
 
-        return new Pose($seen[0], -$seen[1], $scale, $turn, $middle);
+        return $pose->seenWith([1 / Pose::AWAY_MM, $x / Pose::AWAY_MM, $y / Pose::AWAY_MM]);
+    }
+
+    /** @return array{float, float} of the picture, in pixels */
+    private function middle(): array
+    {
+        return [Ground::CELL * $this->width / 2, Ground::CELL * $this->height / 2];
+    }
+
+    /**
+     * The parallax of a camera that looks at a sheet from askew: its foot lies on the side on which the sheet is nearer.
+     *
+     * @param  Pose  $axis  where the plan's middle would be in the middle of the picture
+     * @return array{float, float, float}
+     */
+    private static function askew(Pose $pose, Pose $axis, Homography $sheet, MarkerSheet $marks): array
+    {
+        [$across, $down] = $sheet->falls();
+        [$x, $y] = $pose->alongPlan(
+            ($pose->x - $axis->x) / Pose::AWAY_MM + Pose::AWAY_MM * $across / $marks->wideMm,
+            ($pose->y - $axis->y) / Pose::AWAY_MM - Pose::AWAY_MM * $down / $marks->highMm,
+        );
+
+        return [1 / Pose::AWAY_MM, $x, $y];
     }
 
     /**
@@ -176,9 +170,9 @@ final readonly class PoseFit
     private static function brought(Pose $pose, array $middle, array $seen): Pose
     {
         for ($i = 0; $i < 8; $i++) {
-            [$x, $y] = $pose->at(...$middle);
-            [$ax, $ay] = $pose->moved(1.0, 0.0, 0.0, 1.0)->at(...$middle);
-            [$bx, $by] = $pose->moved(0.0, 1.0, 0.0, 1.0)->at(...$middle);
+            [$x, $y] = $pose->at($middle[0], $middle[1], 0.0);
+            [$ax, $ay] = $pose->moved(1.0, 0.0, 0.0, 1.0)->at($middle[0], $middle[1], 0.0);
+            [$bx, $by] = $pose->moved(0.0, 1.0, 0.0, 1.0)->at($middle[0], $middle[1], 0.0);
             $move = LeastSquares::fit([[$ax - $x, $bx - $x], [$ay - $y, $by - $y]], [$seen[0] - $x, $seen[1] - $y]);
             $pose = $move === null ? $pose : $pose->moved($move[0], $move[1], 0.0, 1.0);
         }
@@ -186,7 +180,7 @@ final readonly class PoseFit
         return $pose;
     }
 
-    /** @param  list<array{float, float}>  $outline */
+    /** @param  list<array{float, float, float}>  $outline */
     private function step(Pose $pose, array $outline, float $limit): ?Pose
     {
         // A step of each kind that moves the outline by about half a mm.
@@ -217,14 +211,14 @@ final readonly class PoseFit
     }
 
     /**
-     * @param  list<array{float, float}>  $outline
+     * @param  list<array{float, float, float}>  $outline
      * @return list<float> cells
      */
     private function distances(Pose $pose, array $outline): array
     {
         $distances = [];
-        foreach ($outline as [$x, $y]) {
-            [$px, $py] = $pose->at($x, $y);
+        foreach ($outline as [$x, $y, $towards]) {
+            [$px, $py] = $pose->at($x, $y, $towards);
             $u = max(0.0, min($this->width - 1.001, $px / Ground::CELL - 0.5));
             $v = max(0.0, min($this->height - 1.001, $py / Ground::CELL - 0.5));
             [$i, $j] = [(int) $u, (int) $v];
@@ -237,7 +231,7 @@ final readonly class PoseFit
         return $distances;
     }
 
-    /** @param  list<array{float, float}>  $outline */
+    /** @param  list<array{float, float, float}>  $outline */
     private function off(Pose $pose, array $outline): float
     {
         $distances = array_map(abs(...), $this->distances($pose, $outline));

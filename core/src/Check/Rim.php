@@ -23,6 +23,7 @@ final readonly class Rim
     /**
      * @param  array{float, float}  $normal  outwards
      * @param  int  $outside  label of what lies beyond
+     * @param  float  $towardsMm  how far towards the camera the piece lies
      * @param  float  $inMm  how far inwards only this piece is seen; outwards only what lies beyond
      */
     private function __construct(
@@ -31,6 +32,7 @@ final readonly class Rim
         public array $normal,
         public int $layer,
         public int $outside,
+        public float $towardsMm,
         public float $inMm,
         public float $outMm,
     ) {
@@ -100,6 +102,15 @@ final readonly class Rim
             $out += self::STEP_MM;
         }
 
-        return min($in, $out) < self::LEAST_MM ? null : new self($x, $y, $normal, $label, $outside, $in, $out);
+        return min($in, $out) < self::LEAST_MM ? null : new self(
+            $x,
+            $y,
+            $normal,
+            $label,
+            $outside,
+            $plan->towardsMm($label),
+            $in,
+            $out,
+        );
     }
 }

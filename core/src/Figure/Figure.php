@@ -90,8 +90,20 @@ final readonly class Figure
         }
     }
 
+    /** One piece of a part alone, with what lies on it; to be looked at, not to be stored. */
+    public function onlyPiece(string $key): self
+    {
+        return $this->only(array_map(static fn (Part $part): Part => $part->single(), array_intersect_key($this->parts, [$key => true])));
+    }
+
     /** One part alone, with what lies on it; to be looked at, not to be stored. */
     public function onlyPart(string $key): self
+    {
+        return $this->only(array_intersect_key($this->parts, [$key => true]));
+    }
+
+    /** @param  array<string, Part>  $parts */
+    private function only(array $parts): self
     {
         return new self(
             document: $this->document,
@@ -100,8 +112,8 @@ final readonly class Figure
             pose: $this->pose,
             faceSchool: $this->faceSchool,
             colours: $this->colours,
-            parts: array_intersect_key($this->parts, [$key => true]),
-            details: array_filter($this->details, static fn (Detail $d): bool => $d->on === $key),
+            parts: $parts,
+            details: array_filter($this->details, static fn (Detail $d): bool => isset($parts[$d->on])),
             wires: [],
             base: new Base,
             pulls: [],

@@ -37,6 +37,29 @@ final readonly class Part
     ) {
     }
 
+    /** One piece of it, as it is without its twin. */
+    public function single(): self
+    {
+        return new self(
+            $this->key,
+            $this->name,
+            $this->solid,
+            $this->at,
+            $this->turn,
+            false,
+            $this->colour,
+            $this->core,
+            $this->coverMm,
+            $this->firmness,
+            $this->finish,
+            $this->group,
+            $this->joinTo,
+            $this->joinBy,
+            $this->covering,
+            $this->faceSchool,
+        );
+    }
+
     /** How many pieces are made: two where it has a twin. */
     public function count(): int
     {

@@ -55,6 +55,18 @@ final readonly class Homography
     }
 
     /**
+     * How much farther from the camera the sheet lies for each step to the right and downwards, as a share of how far its middle is.
+     *
+     * @return array{float, float} for the whole width, and the whole height
+     */
+    public function falls(): array
+    {
+        $middle = 1.0 + ($this->g + $this->h) / 2;
+
+        return [$this->g / $middle, $this->h / $middle];
+    }
+
+    /**
      * How much wider than high the sheet itself is, by a camera with square pixels that looks along the middle of the picture (Zhang
      * and He, Whiteboard scanning, 2007); null where it is seen so straight that this says nothing.
      *

@@ -28,7 +28,7 @@ final class BenchCamera
 
     private const LEAN_DEG = 4.0;
 
-    private const AWAY_MM = 600.0;
+    private const AWAY_MM = [500.0, 900.0];
 
     /** Barrel or cushion of the lens, at the corner of the picture. */
     private const LENS = 0.012;
@@ -56,6 +56,8 @@ final class BenchCamera
 
     private float $lens;
 
+    private float $away;
+
     private function __construct(
         private int $width,
         private int $height,
@@ -68,6 +70,7 @@ final class BenchCamera
         $this->nod = deg2rad($this->between(-self::LEAN_DEG, self::LEAN_DEG));
         $this->pan = deg2rad($this->between(-self::LEAN_DEG, self::LEAN_DEG));
         $this->lens = $this->between(-self::LENS, self::LENS);
+        $this->away = $this->between(...self::AWAY_MM);
     }
 
     /**
@@ -98,8 +101,9 @@ final class BenchCamera
             : self::FILLS * min($width / $box->width(), $height / $box->height());
         $camera = new self($width, $height, $pxPerMm, $box, $seed);
         $image = $camera->ground($hasMarker ? $marker : null);
+        $back = Layer::backMm($made, $view->side());
         foreach (Layer::all($made, $view->side()) as $layer) {
-            $camera->lay($image, $layer);
+            $camera->lay($image, $layer, $layer->towardsMm($view->side()) - $back);
         }
         imagefilter($image, IMG_FILTER_GAUSSIAN_BLUR);
         $camera->light($image);
@@ -129,18 +133,43 @@ final class BenchCamera
                 $this->fill($image, self::circle($x + $u, $y + $v, MarkerSheet::HOLE_MM / 2), $paper);
             }
         }
+        foreach (self::foot($marker) as [$left, $low, $wide, $high]) {
+            [$left, $low] = [$x + $left, $y + $low];
+            $box = [[$left, $low], [$left + $wide, $low], [$left + $wide, $low + $high], [$left, $low + $high]];
+            $this->fill($image, $box, Srgb::of(60, 46, 36));
+        }
 
         return $image;
     }
 
-    private function lay(GdImage $image, Layer $layer): void
+    /**
+     * What is printed at the foot of the sheet: a line of words, and a ruler.
+     *
+     * @return list<array{float, float, float, float}> left, low, width and height, from the middle of the sheet, mm
+     */
+    private static function foot(MarkerSheet $marker): array
+    {
+        $print = [];
+        for ($i = 0; $i < 70; $i++) {
+            $print[] = [-95.0 + 1.9 * $i, -$marker->highMm / 2 - 27.5, $i % 6 === 5 ? 0.0 : 1.3, 2.4];
+        }
+        for ($mm = 0; $mm <= 100; $mm++) {
+            $print[] = [-95.0 + $mm, -$marker->highMm / 2 - 31.5, 0.2, $mm % 10 === 0 ? 5.0 : 2.0];
+        }
+        $print[] = [-95.0, -$marker->highMm / 2 - 31.5, 100.0, 0.2];
+
+        return $print;
+    }
+
+    /** @param  float  $towardsMm  how far it lies above the bench */
+    private function lay(GdImage $image, Layer $layer, float $towardsMm): void
     {
         $loops = array_map(fn (array $loop): array => $this->fuzzed($loop, $layer->detail === null ? 1.0 : 0.4), $layer->loops);
         $this->fill($image, array_merge(...array_map(
             // A hole is reached over a bridge of no width and filled by the even-odd rule.
             static fn (array $loop): array => $loop === $loops[0] ? [...$loop, $loop[0]] : [...$loop, $loop[0], $loops[0][0]],
             $loops,
-        )), $layer->srgb);
+        )), $layer->srgb, $towardsMm);
     }
 
     /**
@@ -176,11 +205,11 @@ final class BenchCamera
     }
 
     /** @param  list<array{float, float}>  $points  in mm of the figure */
-    private function fill(GdImage $image, array $points, Srgb $srgb): void
+    private function fill(GdImage $image, array $points, Srgb $srgb, float $towardsMm = 0.0): void
     {
         $flat = [];
         foreach ($points as [$x, $y]) {
-            [$px, $py] = $this->seen($x, $y);
+            [$px, $py] = $this->seen($x, $y, $towardsMm);
             array_push($flat, (int) round($px), (int) round($py));
         }
         if (count($flat) >= 6) {
@@ -193,15 +222,19 @@ final class BenchCamera
         return (int) imagecolorallocate($image, $srgb->red, $srgb->green, $srgb->blue);
     }
 
-    /** @return array{float, float} the pixel where a place of the bench is seen */
-    private function seen(float $x, float $y): array
+    /** @return array{float, float} the pixel where a place so far above the bench is seen */
+    private function seen(float $x, float $y, float $towardsMm): array
     {
         [$mx, $my] = $this->box->middle();
         [$x, $y] = [$x - $mx, $my - $y];
         [$x, $y] = [$x * cos($this->tilt) - $y * sin($this->tilt), $x * sin($this->tilt) + $y * cos($this->tilt)];
         // A pinhole that looks at the bench from above, leaning.
-        $near = 1 + ($x * sin($this->pan) + $y * sin($this->nod)) / self::AWAY_MM;
-        [$x, $y] = [$x * cos($this->pan) / $near * $this->pxPerMm, $y * cos($this->nod) / $near * $this->pxPerMm];
+        $far = $x * sin($this->pan) + $y * sin($this->nod) - $towardsMm * cos($this->pan) * cos($this->nod);
+        $by = $this->pxPerMm / (1 + $far / $this->away);
+        [$x, $y] = [
+            ($x * cos($this->pan) + $towardsMm * sin($this->pan)) * $by,
+            ($y * cos($this->nod) + $towardsMm * sin($this->nod)) * $by,
+        ];
         $corner = hypot($this->width, $this->height) / 2;
         $bend = 1 + $this->lens * ($x ** 2 + $y ** 2) / $corner ** 2;
 

@@ -65,6 +65,21 @@ final readonly class DetailPiece
             : [[$hull, ...array_filter(array_map(fn (array $hole): array => $this->lifted([$hole], $from), $holes))]];
     }
 
+    /** How far the skin under it lies towards the viewer, from the middle of the part, mm; 0 off the part. */
+    public function towardsMm(Side $from): float
+    {
+        $surface = Surface::of($this->on, $this->side);
+        $towards = [];
+        foreach ($this->mirrored($this->detail->outline()) as [$u, $v]) {
+            $height = $surface->heightMm($u, $v);
+            if (! is_nan($height)) {
+                $towards[] = $from->see(...$this->side->place($u, $v, $height))[2];
+            }
+        }
+
+        return $towards === [] ? 0.0 : array_sum($towards) / count($towards);
+    }
+
     /**
      * The hull, seen from a side, of rings laid on the skin; empty where they face away or lie off the part.
      *

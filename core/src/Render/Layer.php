@@ -24,6 +24,7 @@ final readonly class Layer
         public Srgb $srgb,
         public array $loops,
         public bool $isOther = false,
+        private ?DetailPiece $lies = null,
     ) {
     }
 
@@ -48,13 +49,34 @@ final readonly class Layer
                 foreach (DetailPiece::all($detail, $piece) as $nth => $detailPiece) {
                     foreach ($detailPiece->seenFrom($from) as $loops) {
                         $srgb = $figure->colours[$detail->colour]->srgb;
-                        $layers[] = new self($piece, $detail, $srgb, self::moved($loops, $right, $up), $nth > 0);
+                        $layers[] = new self($piece, $detail, $srgb, self::moved($loops, $right, $up), $nth > 0, $detailPiece);
                     }
                 }
             }
         }
 
         return $layers;
+    }
+
+    /** How far towards the viewer the hindmost of a figure lies, mm. */
+    public static function backMm(Figure $figure, Side $from): float
+    {
+        $back = INF;
+        foreach ($figure->parts as $part) {
+            foreach ($part->placements() as $piece) {
+                foreach (array_merge(...$piece->rings()) as $point) {
+                    $back = min($back, $from->see(...$point)[2]);
+                }
+            }
+        }
+
+        return is_finite($back) ? $back : 0.0;
+    }
+
+    /** How far towards the viewer it lies, mm: the middle of a piece, the skin under a detail. */
+    public function towardsMm(Side $from): float
+    {
+        return $from->see(...$this->piece->at)[2] + ($this->lies?->towardsMm($from) ?? 0.0);
     }
 
     /**

@@ -61,6 +61,15 @@ import type { Brush, Figure } from './figure'
 import type { ImpaPhotoCheck as PhotoFound } from './photo-check'
 import type { Schedule } from './schedule'
 
+/** How a photo was taken: its side, one part alone, and what tells its scale. */
+export interface PhotoOf {
+  view: PhotoFound['view']
+  part?: string
+  ruler?: number[][]
+  knownPart?: string
+  knownMm?: number
+}
+
 /** Edits that PHP makes: cuts, and everyday ones. */
 export type RecutAct =
   'split' | 'merge' | 'lasso' | 'to-detail' | 'to-part' | 'remove' | 'double' | 'paint' | 'add' | 'mend' | 'part-pair'
@@ -305,11 +314,11 @@ export const api = {
   logEntry: (id: number, entry: Partial<LogEntry>) => ask<Diary>('POST', `figures/${id}/log`, entry),
   dropEntry: (id: number, uuid: string) => ask<Diary>('DELETE', `figures/${id}/log/${uuid}`),
   photos: (id: number) => ask<Photos>('GET', `figures/${id}/photos`),
-  checkPhoto: (id: number, document: Figure, picture: number, view: PhotoFound['view']) =>
-    ask<Photos>('POST', `figures/${id}/photos`, { document, picture, view }),
+  checkPhoto: (id: number, document: Figure, picture: number, how: PhotoOf) =>
+    ask<Photos>('POST', `figures/${id}/photos`, { document, picture, ...how }),
   dropPhoto: (id: number, photo: number) => ask<Photos>('DELETE', `figures/${id}/photos/${photo}`),
-  benchCamera: (document: Figure, view: PhotoFound['view'], seed: number, marker: boolean) =>
-    ask<PictureTaken>('POST', 'check/camera', { document, view, seed, marker }),
+  benchCamera: (document: Figure, how: PhotoOf, seed: number, marker: boolean) =>
+    ask<PictureTaken>('POST', 'check/camera', { document, view: how.view, part: how.part, seed, marker }),
   markerSheet: (document: Figure, paper: 'a4' | 'letter') => file('check/marker', { document, paper }),
   closing: (id: number) => ask<Closing>('GET', `figures/${id}/closing`),
   keepNext: (id: number, next: string) => ask<Closing>('PUT', `figures/${id}/closing`, { next }),

@@ -18,9 +18,9 @@ export interface ImpaPhotoCheck {
    */
   tiltDeg: number
   /**
-   * whether a marker sheet tells the scale
+   * what tells the scale: a marker sheet, a ruler, a part that was measured, or only the figure itself
    */
-  measured: boolean
+  scaledBy: 'sheet' | 'ruler' | 'part' | 'figure'
   /**
    * the worst first
    */
@@ -62,6 +62,19 @@ export interface ImpaPhotoCheck {
         [k: string]: number
       }
     }
+  }[]
+  /**
+   * the figure against itself, left against right, the worst first
+   */
+  symmetry: {
+    part: string
+    detail?: string
+    what: 'width' | 'height' | 'level' | 'across' | 'bulge'
+    /**
+     * the left one, or the left flank, more than the right: above 0
+     */
+    mm: number
+    text: string
   }[]
   /**
    * what this photo does not tell, in words

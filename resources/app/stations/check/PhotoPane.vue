@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import type { Photos } from '../../api/answers'
-import { api } from '../../api/client'
+import { api, type PhotoOf } from '../../api/client'
 import type { ImpaPhotoCheck } from '../../api/photo-check'
 import type { MendStart } from './MendPane.vue'
 import { deviceCamera } from '../../devices/camera'
+import RulerEnds from './RulerEnds.vue'
+import ScaleForm from './ScaleForm.vue'
 import PrintDialog from '../../shell/PrintDialog.vue'
 import { useHotkeys } from '../../shell/useHotkeys'
 import { useFigure } from '../../state/figure'
@@ -21,6 +23,12 @@ const views = [
   { value: 'back', title: 'from the back' },
   { value: 'top', title: 'from above' },
 ]
+/** Key of the only part on the photo; empty: the whole figure. */
+const alone = ref('')
+const shows = computed(() => [
+  { value: '', title: 'the whole figure' },
+  ...(figure.document?.parts ?? []).map((p) => ({ value: p.key, title: `${p.name} alone` })),
+])
 const trouble = ref('')
 const busy = ref('')
 const lit = ref(-1)
@@ -47,6 +55,10 @@ const box = computed(() => {
   const [x, y] = [Math.max(0, Math.min(...xs) - rim), Math.max(0, Math.min(...ys) - rim)]
   return { x, y, w: Math.min(size.value.w - x, w + 2 * rim), h: Math.min(size.value.h - y, h + 2 * rim) }
 })
+/** To set a ruler the whole photo is shown. */
+const frame = computed(() =>
+  ruling.value ? `0 0 ${size.value.w} ${size.value.h}` : `${box.value.x} ${box.value.y} ${box.value.w} ${box.value.h}`,
+)
 const path = (points: number[][]) => 'M' + points.map((p) => p.join(' ')).join('L') + 'Z'
 const when = (ms: number) =>
   new Date(ms).toLocaleString(undefined, { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
@@ -61,14 +73,17 @@ watch(() => figure.id, load)
 onBeforeUnmount(() => camera.close())
 watch(now, () => (lit.value = -1))
 
-async function hold(take: () => Promise<{ id: number }>): Promise<void> {
+const how = (): PhotoOf => ({ view: view.value, ...(alone.value ? { part: alone.value } : {}) })
+
+async function hold(take: () => Promise<{ id: number }>, scale: Partial<PhotoOf> = {}): Promise<void> {
   trouble.value = ''
   busy.value = 'Looking at the photo'
   try {
     const { id } = await take()
-    const answer = await api.checkPhoto(figure.id, figure.document!, id, view.value)
+    const answer = await api.checkPhoto(figure.id, figure.document!, id, { ...how(), ...scale })
     photos.value = answer.photos
     shown.value = answer.photos.at(-1)!.id
+    stopRuling()
   } catch (error) {
     trouble.value = error instanceof Error ? error.message : String(error)
   } finally {
@@ -101,7 +116,38 @@ async function shoot(): Promise<void> {
   close()
 }
 const bench = () =>
-  hold(() => api.benchCamera(figure.document!, view.value, 1 + Math.floor(Math.random() * 9999), true))
+  hold(() => api.benchCamera(figure.document!, how(), 1 + Math.floor(Math.random() * 9999), onSheet.value))
+
+/** Without a sheet the scale comes from two places on a ruler, or from a part that was measured. */
+const onSheet = ref(true)
+const ruling = ref(false)
+const ends = ref<number[][]>([])
+const lens = ref<SVGGElement>()
+function rule(): void {
+  ruling.value = true
+  flipped.value = upsideDown.value = false
+}
+function stopRuling(): void {
+  ruling.value = false
+  ends.value = []
+}
+/** A tap on the photo is one end of what is known; a third begins anew. */
+function tap(event: MouseEvent): void {
+  const matrix = lens.value?.getScreenCTM()
+  if (!ruling.value || !matrix) return
+  const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse())
+  ends.value = [...(ends.value.length === 2 ? [] : ends.value), [at.x, at.y]]
+}
+function measureBy(scale: Partial<PhotoOf>): void {
+  const picture = now.value!.picture
+  void hold(() => Promise.resolve({ id: picture }), scale)
+}
+const scaledBy = {
+  sheet: 'measured by the marker sheet',
+  ruler: 'measured by a ruler',
+  part: 'measured by a part',
+  figure: 'scale by the figure itself',
+}
 async function drop(): Promise<void> {
   photos.value = (await api.dropPhoto(figure.id, shown.value)).photos
   shown.value = photos.value.at(-1)?.id ?? 0
@@ -127,17 +173,18 @@ useHotkeys(
       </div>
       <figure v-else-if="now" class="seen">
         <svg
-          :viewBox="`${box.x} ${box.y} ${box.w} ${box.h}`"
+          :viewBox="frame"
+          :class="{ ruling }"
           role="img"
           :aria-label="`Photo of ${figure.document?.name}, the plan laid over it`"
         >
-          <g :transform="turn" :transform-origin="`${box.x + box.w / 2} ${box.y + box.h / 2}`">
+          <g ref="lens" :transform="turn" :transform-origin="`${box.x + box.w / 2} ${box.y + box.h / 2}`" @click="tap">
             <image :href="`/api/pictures/${now.picture}`" :width="size.w" :height="size.h" />
             <g v-if="overPlan" class="plan">
               <path v-for="(o, i) in now.check.outline" :key="i" :d="path(o)" />
             </g>
             <g
-              v-for="(d, i) in now.check.deviations"
+              v-for="(d, i) in ruling ? [] : now.check.deviations"
               :key="i"
               class="pin"
               :class="{ lit: lit === i }"
@@ -155,6 +202,7 @@ useHotkeys(
                 {{ i + 1 }}
               </text>
             </g>
+            <RulerEnds v-if="ruling" v-model="ends" :size="size" />
           </g>
         </svg>
         <!-- Loaded once more to know how large it is; the browser has it already. -->
@@ -180,11 +228,15 @@ useHotkeys(
       <v-progress-linear v-if="busy" indeterminate color="primary" :aria-label="busy" />
     </section>
     <aside class="side">
-      <v-select v-model="view" :items="views" label="Seen" hide-details />
+      <div class="row two">
+        <v-select v-model="alone" :items="shows" label="Shows" hide-details />
+        <v-select v-model="view" :items="views" label="Seen" hide-details />
+      </div>
       <div class="acts">
         <v-btn color="primary" variant="flat" :disabled="!!busy" @click="file?.click()">Choose a photo</v-btn>
         <v-btn variant="tonal" :disabled="!!busy || looking" @click="look">This device's camera</v-btn>
         <v-btn variant="tonal" :disabled="!!busy" @click="bench">Bench camera (a stand-in)</v-btn>
+        <v-checkbox v-model="onSheet" label="on the marker sheet" density="compact" hide-details />
         <v-btn variant="text" @click="printing = true">Print the marker sheet</v-btn>
         <input ref="file" type="file" accept="image/*" hidden aria-label="Photo of the figure" @change="choose" />
       </div>
@@ -201,10 +253,12 @@ useHotkeys(
         </div>
         <p>
           <b>{{ Math.round(now.check.overlap * 100) }} % lie over the plan,</b>
-          <span class="quiet small">
-            {{ now.check.measured ? 'measured by the marker sheet' : 'scale by the figure itself' }}</span
+          <span class="quiet small"> {{ scaledBy[now.check.scaledBy] }}</span>
+          <v-btn v-if="now.check.scaledBy !== 'sheet' && !ruling" size="small" variant="text" @click="rule"
+            >Measure it by …</v-btn
           >
         </p>
+        <ScaleForm v-if="ruling" :ends="ends" :busy="!!busy" @measure="measureBy" @leave="stopRuling" />
         <ol v-if="now.check.deviations.length" class="bare found" aria-label="What deviates">
           <li v-for="(d, i) in now.check.deviations" :key="i">
             <button class="plain" :class="{ lit: lit === i }" @click="lit = lit === i ? -1 : i">
@@ -214,6 +268,12 @@ useHotkeys(
           </li>
         </ol>
         <p v-else>Nothing deviates by more than a photo can tell.</p>
+        <template v-if="now.check.symmetry.length">
+          <h3>Left against right</h3>
+          <ul class="bare" aria-label="Left against right">
+            <li v-for="s in now.check.symmetry" :key="s.text">{{ s.text }}</li>
+          </ul>
+        </template>
         <details>
           <summary>What this photo does not tell</summary>
           <ul>
@@ -279,6 +339,13 @@ useHotkeys(
   stroke-width: 0.35%;
   stroke-dasharray: 1% 0.5%;
   mix-blend-mode: difference;
+}
+.seen svg.ruling {
+  cursor: crosshair;
+}
+.two {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
 }
 .pin circle {
   fill: rgb(var(--v-theme-primary));

@@ -38,7 +38,8 @@ const photo = (id: number, deviations: Photos['photos'][0]['check']['deviations'
     overlap: 0.9 + id / 100,
     mmPerPx: 0.1,
     tiltDeg: 1,
-    measured: id > 1,
+    scaledBy: id > 1 ? 'sheet' : 'figure',
+    symmetry: [],
     deviations,
     unjudged: ['How deep it is: take a photo from the side.'],
     outline: [

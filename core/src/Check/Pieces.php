@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Check;
+
+use Impa\Render\Layer;
+
+/** What is said of a piece from where its rim is seen. */
+final class Pieces
+{
+    private const LEAST_DEG = 1.5;
+
+    private const LEAST_SWING_MM = 0.4;
+
+    /** A turn must be so sure to be told. */
+    private const SURE_TURN = 0.04;
+
+    /** So surely its far end must be known where it is turned, mm. */
+    private const SURE_SWING_MM = 0.35;
+
+    private const SURE_SIGMAS = 2.5;
+
+    /**
+     * @param  list<Rim>  $rims  of the plan
+     * @param  list<string>  $unjudged
+     * @return list<Deviation>
+     */
+    public static function judged(Expected $plan, Seen $seen, array $rims, float $leastMm, array &$unjudged): array
+    {
+        $deviations = [];
+        // What is alone on a photo stands nowhere in particular.
+        $isAlone = count($seen->pieces) === 1;
+        $all = array_count_values(array_map(static fn (Rim $rim): int => $rim->layer, $rims));
+        foreach ($seen->pieces as [$fit, $label]) {
+            $layer = $plan->layers[$label];
+            if (($all[$label] ?? 0) < Seen::LEAST_PLACES) {
+                $unjudged[] = sprintf('%s: it is hidden from this side.', ucfirst(Names::of($layer)));
+            } elseif ($fit->places < Seen::LEAST_PLACES) {
+                $unjudged[] = sprintf('%s: its rim cannot be told from what lies beside it.', ucfirst(Names::of($layer)));
+            } else {
+                $told = self::one($layer, $fit, $leastMm, $unjudged);
+                array_push($deviations, ...$isAlone ? array_filter($told, self::isSize(...)) : $told);
+            }
+        }
+
+        return $deviations;
+    }
+
+    /**
+     * @param  list<string>  $unjudged
+     * @return list<Deviation>
+     */
+    private static function one(Layer $layer, PieceFit $fit, float $leastMm, array &$unjudged): array
+    {
+        $name = Names::of($layer);
+        $size = $layer->piece->part->solid->size();
+        $at = Names::middle($layer);
+        $words = [
+            'width' => ['wide', 'narrow', '%s %.1f mm too %s'],
+            'height' => ['tall', 'short', '%s %.1f mm too %s'],
+            'across' => ['to the right', 'to the left', '%s sits %.1f mm too far %s'],
+            'level' => ['higher', 'lower', '%s sits %.1f mm %s than planned'],
+        ];
+        $deviations = [];
+        foreach ($words as $what => [$more, $less, $text]) {
+            [$off, $sigma] = [$fit->off[$what], $fit->sigma[$what]];
+            if ($sigma > Seen::SURE_MM) {
+                $unjudged[] = sprintf('%s: its %s is not seen from this side.', ucfirst($name), [
+                    'width' => 'width',
+                    'height' => 'height',
+                    'across' => 'place across',
+                    'level' => 'level',
+                ][$what]);
+            } elseif (abs($off) >= max($leastMm, self::SURE_SIGMAS * $sigma)) {
+                $deviations[] = new Deviation(
+                    part: $layer->piece->part->key,
+                    detail: '',
+                    what: $what,
+                    unit: 'mm',
+                    amount: $off,
+                    text: ucfirst(sprintf($text, $name, abs($off), $off > 0.0 ? $more : $less)).'.',
+                    weight: abs($off),
+                    atMm: $at,
+                    isTwin: $layer->piece->isTwin,
+                );
+            }
+        }
+        $turn = rad2deg($fit->off['turn']);
+        // Turned by so much, its far end is off by that.
+        $swing = abs($fit->off['turn']) * $size->largestMm() / 2;
+        if ($fit->sigma['turn'] > self::SURE_TURN || $fit->sigma['turn'] * $size->largestMm() / 2 > self::SURE_SWING_MM) {
+            $unjudged[] = sprintf('%s: its lean is not told, it is too round for that.', ucfirst($name));
+        } elseif (abs($turn) >= self::LEAST_DEG && $swing >= self::LEAST_SWING_MM) {
+            $deviations[] = new Deviation(
+                part: $layer->piece->part->key,
+                detail: '',
+                what: 'tilt',
+                unit: 'deg',
+                amount: $turn,
+                text: sprintf('%s leans %.1f degrees to the %s.', ucfirst($name), abs($turn), $turn > 0.0 ? 'left' : 'right'),
+                weight: $swing,
+                atMm: $at,
+                isTwin: $layer->piece->isTwin,
+            );
+        }
+
+        return $deviations;
+    }
+
+    private static function isSize(Deviation $deviation): bool
+    {
+        return in_array($deviation->what, ['width', 'height'], true);
+    }
+}

@@ -1,0 +1,153 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Check;
+
+use Impa\Geometry\LeastSquares;
+
+/**
+ * A pose brought finely onto what was found on a photo: shift, turn, scale and the camera's place go with most of it (iteratively
+ * reweighted least squares, Tukey's weights); a piece that lies otherwise than the rest moves nothing.
+ */
+final class PoseRefinement
+{
+    /** What is farther off than this counts for nothing, mm, round by round. */
+    private const LIMITS_MM = [8.0, 4.0, 2.0, 1.2, 0.9, 0.9];
+
+    /** A piece of which fewer places are seen counts less; with so few in all nothing is moved. */
+    private const FEW = 15;
+
+    private const LEAST = 12;
+
+    /**
+     * How well the camera's place is known before: how much nearer things are larger, a mm, and how far from askew it looks; the latter
+     * better by a marker sheet. So far off pieces lie, mm (house choices).
+     */
+    private const NEARER = 0.0005;
+
+    private const ASKEW = 0.045;
+
+    private const ASKEW_BY_SHEET = 0.015;
+
+    private const PLACED_MM = 0.7;
+
+    /** Unknowns: across, up, turn, the parallax, and the scale where it is not known. */
+    private const UNKNOWNS = 7;
+
+    /**
+     * @param  list<array{Rim, float}>  $edges  how much farther out than planned a rim is seen, mm
+     * @param  list<array{float, float, float, array{float, float}, array{float, float}}>  $raised  places that are so much nearer to
+     *     the camera than what bears them, how far off that they are seen, and the middle of that, mm
+     * @param  array{float, float, float}  $before  the parallax by what was known before
+     */
+    public static function of(Pose $pose, Expected $plan, array $edges, array $raised, array $before): Pose
+    {
+        $rows = [...self::rims($pose, $plan, $edges), ...self::raised($plan, $raised)];
+        // What is known before counts as one piece more.
+        $known = [];
+        foreach ([self::NEARER, ...array_fill(0, 2, $pose->isOnSheet() ? self::ASKEW_BY_SHEET : self::ASKEW)] as $i => $sigma) {
+            $known[] = [self::only(3 + $i, 1.0), $before[$i] - $pose->parallax[$i], self::PLACED_MM / $sigma];
+        }
+        if ($pose->isMeasured()) {
+            $known[] = [self::only(6, 1.0), 0.0, 1e6];
+        }
+        $found = array_fill(0, self::UNKNOWNS, 0.0);
+        foreach (self::LIMITS_MM as $limit) {
+            $kept = $values = [];
+            foreach ($rows as [$row, $value, $weight]) {
+                $rest = $value - self::dot($row, $found);
+                if (abs($rest) < $limit) {
+                    $kept[] = self::times($row, $weight * (1 - ($rest / $limit) ** 2));
+                    $values[] = $value * $weight * (1 - ($rest / $limit) ** 2);
+                }
+            }
+            if (count($kept) < self::LEAST) {
+                break;
+            }
+            foreach ($known as [$row, $value, $weight]) {
+                $kept[] = self::times($row, $weight);
+                $values[] = $weight * $value;
+            }
+            $next = LeastSquares::fit($kept, $values);
+            if ($next === null) {
+                break;
+            }
+            $found = $next;
+        }
+        [$x, $y, $turn, $nearer, $right, $up, $larger] = $found;
+
+        return $pose->moved($x, $y, $turn, 1 + $larger)->seenWith([
+            $pose->parallax[0] + $nearer,
+            $pose->parallax[1] + $right,
+            $pose->parallax[2] + $up,
+        ]);
+    }
+
+    /**
+     * @param  list<array{Rim, float}>  $edges
+     * @return list<array{list<float>, float, float}> row, value, weight
+     */
+    private static function rims(Pose $pose, Expected $plan, array $edges): array
+    {
+        [$mx, $my] = $plan->box->middle();
+        // Every piece counts alike, however large: as few as can be then lie otherwise than planned.
+        $counts = array_count_values(array_map(static fn (array $edge): int => $edge[0]->layer, $edges));
+        $rows = [];
+        foreach ($edges as [$rim, $off]) {
+            [$nx, $ny] = $rim->normal;
+            [$qx, $qy] = [$rim->x - $mx, $rim->y - $my];
+            [$out, $z] = [$nx * $qx + $ny * $qy, $rim->towardsMm];
+            $row = [$nx, $ny, $ny * $qx - $nx * $qy, $z * $out, $z * $nx, $z * $ny, $out];
+            $rows[] = [$row, $off, 1 / sqrt(max(self::FEW, $counts[$rim->layer]))];
+        }
+
+        return $rows;
+    }
+
+    /**
+     * @param  list<array{float, float, float, array{float, float}, array{float, float}}>  $raised
+     * @return list<array{list<float>, float, float}>
+     */
+    private static function raised(Expected $plan, array $raised): array
+    {
+        [$mx, $my] = $plan->box->middle();
+        $rows = [];
+        foreach ($raised as [$x, $y, $z, [$across, $up], [$px, $py]]) {
+            // They turn about the piece that bears them: of a ball alone only they tell how it is turned.
+            $rows[] = [[0.0, 0.0, $py - $y, $z * ($x - $mx), $z, 0.0, 0.0], $across, 1.0];
+            $rows[] = [[0.0, 0.0, $x - $px, $z * ($y - $my), 0.0, $z, 0.0], $up, 1.0];
+        }
+
+        return $rows;
+    }
+
+    /** @return list<float> */
+    private static function only(int $at, float $value): array
+    {
+        return array_map(static fn (int $i): float => $i === $at ? $value : 0.0, range(0, self::UNKNOWNS - 1));
+    }
+
+    /**
+     * @param  list<float>  $row
+     * @return list<float>
+     */
+    private static function times(array $row, float $by): array
+    {
+        return array_map(static fn (float $x): float => $by * $x, $row);
+    }
+
+    /**
+     * @param  list<float>  $one
+     * @param  list<float>  $two
+     */
+    private static function dot(array $one, array $two): float
+    {
+        $sum = 0.0;
+        foreach ($one as $i => $x) {
+            $sum += $x * $two[$i];
+        }
+
+        return $sum;
+    }
+}

@@ -1,0 +1,167 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Check;
+
+/**
+ * What is measured on a photo over which the plan lies: how every piece and every detail differs from it. The pose is brought onto the
+ * rims that are found, and these are looked for anew, by turns. Immutable.
+ */
+final readonly class Seen
+{
+    private const ROUNDS = 3;
+
+    /** A piece's place must be so sure that its details are taken along with it, mm. */
+    public const SURE_MM = 0.45;
+
+    /** A piece of which fewer places of the rim are seen is not told of. */
+    public const LEAST_PLACES = 6;
+
+    /**
+     * @param  array<string, array{PieceFit, int}>  $pieces  with their labels on the plan, by piece
+     * @param  list<array{int, DetailFit}>  $details  with the label of each
+     * @param  list<array{Rim, float}>  $edges  rims that are found, and how much farther out than planned, mm
+     * @param  float  $edgeMm  how far it takes at the median from one colour to the other
+     */
+    private function __construct(
+        public Pose $pose,
+        public Colours $colours,
+        public array $pieces,
+        public array $details,
+        public array $edges,
+        public float $edgeMm,
+    ) {
+    }
+
+    /** @param  list<Rim>  $rims  of the plan */
+    public static function on(Photo $photo, Pose $pose, Expected $plan, array $rims): self
+    {
+        $before = $pose->parallax;
+        for ($round = 1; true; $round++) {
+            $colours = Colours::seen($photo, $pose, $plan);
+            $found = Edges::found($photo, $pose, $colours, $rims);
+            $edges = self::paired($rims, $found);
+            $pieces = self::pieces($plan, $edges);
+            // Details are found surely once the pose is near.
+            $details = $round === 1 ? [] : self::details($photo, $pose, $plan, $colours, $pieces);
+            if ($round === self::ROUNDS) {
+                return new self($pose, $colours, $pieces, $details, $edges, self::median(array_column($found, 1)));
+            }
+            $pose = PoseRefinement::of($pose, $plan, $edges, self::raised($plan, $details, $pieces), $before);
+        }
+    }
+
+    /**
+     * The pose by a part that was measured.
+     *
+     * @throws PhotoRefused if there is no such part, or its width is not seen surely
+     */
+    public function scaledBy(Scale $scale, Expected $plan): Pose
+    {
+        [$fit, $label] = $this->pieces[$scale->part] ?? throw PhotoRefused::noScalePart();
+        $piece = $plan->layers[$label]->piece;
+        if ($fit->places < self::LEAST_PLACES || $fit->sigma['width'] > self::SURE_MM) {
+            throw PhotoRefused::scalePartUnsure(mb_strtolower($piece->part->name));
+        }
+
+        return $this->pose->heldAt($this->pose->scale * ($piece->part->solid->size()->widthMm + $fit->off['width']) / $scale->mm);
+    }
+
+    /** What a piece is called among those that are seen. */
+    public static function key(Expected $plan, int $label): string
+    {
+        $piece = $plan->layers[$label]->piece;
+
+        return $piece->part->key.($piece->isTwin ? ' twin' : '');
+    }
+
+    /**
+     * @param  list<array{Rim, float}>  $edges
+     * @return array<string, array{PieceFit, int}>
+     */
+    private static function pieces(Expected $plan, array $edges): array
+    {
+        $of = [];
+        foreach ($edges as $edge) {
+            $of[$edge[0]->layer][] = $edge;
+        }
+        $pieces = [];
+        foreach ($plan->layers as $label => $layer) {
+            if ($layer->detail === null) {
+                $pieces[self::key($plan, $label)] = [PieceFit::of($layer->piece, $plan->side, $of[$label] ?? []), $label];
+            }
+        }
+
+        return $pieces;
+    }
+
+    /**
+     * @param  array<string, array{PieceFit, int}>  $pieces
+     * @return list<array{int, DetailFit}>
+     */
+    private static function details(Photo $photo, Pose $pose, Expected $plan, Colours $colours, array $pieces): array
+    {
+        $details = $carried = [];
+        foreach ($plan->details() as $labels) {
+            [$fit] = $pieces[self::key($plan, $labels[0])];
+            $isSure = $fit->places >= self::LEAST_PLACES && max($fit->sigma['across'], $fit->sigma['level']) <= self::SURE_MM;
+            $shift = $isSure ? [$fit->off['across'], $fit->off['level']] : [0.0, 0.0];
+            // What lies on another detail goes along with that: a spark with its eye.
+            [$x, $y] = $carried[DetailFit::host($plan, $labels)] ?? [0.0, 0.0];
+            $found = DetailFit::of($photo, $pose, $plan, $colours, $labels, [$shift[0] + $x, $shift[1] + $y]);
+            foreach ($labels as $label) {
+                $carried[$label] = [$x + ($found->offMm[0] ?? 0.0), $y + ($found->offMm[1] ?? 0.0)];
+            }
+            $details[] = [$labels[0], $found];
+        }
+
+        return $details;
+    }
+
+    /**
+     * Details that lie on a piece itself, nearer to the camera than its rim: together they tell from where it looks.
+     *
+     * @param  list<array{int, DetailFit}>  $details
+     * @param  array<string, array{PieceFit, int}>  $pieces
+     * @return list<array{float, float, float, array{float, float}, array{float, float}}> place, how much nearer, how far off it is
+     *     seen, and the middle of its piece, mm
+     */
+    private static function raised(Expected $plan, array $details, array $pieces): array
+    {
+        $raised = [];
+        foreach ($details as [$label, $fit]) {
+            [, $host] = $pieces[self::key($plan, $label)];
+            [$px, $py] = $plan->side->see(...$plan->layers[$host]->piece->at);
+            if ($fit->offMm !== null && $fit->isOnPiece) {
+                [$x, $y] = Names::middle($plan->layers[$label]);
+                $raised[] = [$x, $y, $plan->towardsMm($label) - $plan->towardsMm($host), $fit->offMm, [$px, $py]];
+            }
+        }
+
+        return $raised;
+    }
+
+    /**
+     * @param  list<Rim>  $rims
+     * @param  array<int, array{float, float}>  $found  by rim
+     * @return list<array{Rim, float}>
+     */
+    private static function paired(array $rims, array $found): array
+    {
+        $paired = [];
+        foreach ($found as $i => [$off]) {
+            $paired[] = [$rims[$i], $off];
+        }
+
+        return $paired;
+    }
+
+    /** @param  list<float>  $values */
+    private static function median(array $values): float
+    {
+        sort($values);
+
+        return $values === [] ? 0.0 : $values[intdiv(count($values), 2)];
+    }
+}

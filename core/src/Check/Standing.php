@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Check;
+
+use Impa\Raster\Blob;
+
+/**
+ * What stands on the ground of a photo: the figure's cells, the largest piece and what is not much smaller, between the marks of a
+ * sheet, without a ruler; where a sheet lies on a table, the sheet is the ground. Immutable.
+ */
+final readonly class Standing
+{
+    /** A figure has so many cells at least; a piece of it so much of the largest. */
+    private const LEAST_CELLS = 60;
+
+    private const LEAST_SHARE = 0.02;
+
+    /** @param  array<int, true>  $cells */
+    private function __construct(public Ground $ground, public ?Marks $marks, public array $cells)
+    {
+    }
+
+    /**
+     * @param  ?Scale  $scale  whose ruler is left out
+     *
+     * @throws PhotoRefused if nothing stands there, it is cut off, or the ground is no ground
+     */
+    public static function on(Photo $photo, ?Scale $scale): self
+    {
+        $ground = Ground::of($photo);
+        $pieces = $ground->pieces();
+        $marks = Marks::among($pieces, $ground, $photo);
+        $sheet = $marks === null ? $ground->onSheet($photo) : null;
+        if ($sheet !== null) {
+            $onSheet = $sheet->pieces();
+            $marks = Marks::among($onSheet, $sheet, $photo);
+            [$ground, $pieces] = $marks === null ? [$ground, $pieces] : [$sheet, $onSheet];
+        }
+        $kept = match (true) {
+            $marks !== null => self::between($marks, $pieces, $ground),
+            $scale !== null => self::beside($scale, $pieces, $ground, $photo),
+            default => $pieces,
+        };
+
+        return new self($ground, $marks, self::figure($kept, $ground));
+    }
+
+    /**
+     * @param  list<non-empty-array<int, true>>  $pieces
+     * @return list<non-empty-array<int, true>>
+     */
+    private static function between(Marks $marks, array $pieces, Ground $ground): array
+    {
+        $others = array_diff_key($pieces, array_flip($marks->places));
+
+        return array_values(array_filter($others, static function (array $piece) use ($ground, $marks): bool {
+            [$x, $y] = Blob::of($piece, $ground->width)->middle;
+
+            return $marks->hold(Ground::CELL * $x, -Ground::CELL * $y);
+        }));
+    }
+
+    /**
+     * @param  list<non-empty-array<int, true>>  $pieces
+     * @return list<non-empty-array<int, true>>
+     */
+    private static function beside(Scale $scale, array $pieces, Ground $ground, Photo $photo): array
+    {
+        return array_values(array_filter($pieces, static fn (array $piece): bool => ! $scale->isOn($piece, $ground, $photo)));
+    }
+
+    /**
+     * @param  list<non-empty-array<int, true>>  $pieces  the largest first
+     * @return array<int, true>
+     */
+    private static function figure(array $pieces, Ground $ground): array
+    {
+        $largest = count($pieces[0] ?? []);
+        if ($largest < self::LEAST_CELLS) {
+            throw PhotoRefused::nothingThere();
+        }
+        $cells = [];
+        foreach ($pieces as $piece) {
+            if (count($piece) > self::LEAST_SHARE * $largest) {
+                foreach ($piece as $i => $_) {
+                    [$x, $y] = [$i % $ground->width, intdiv($i, $ground->width)];
+                    if (min($x, $y, $ground->width - 1 - $x, $ground->height - 1 - $y) < 1) {
+                        throw PhotoRefused::cutOff();
+                    }
+                }
+                $cells += $piece;
+            }
+        }
+
+        return $cells;
+    }
+}
