@@ -26,7 +26,7 @@ const views = [
 /** Key of the only part on the photo; empty: the whole figure. */
 const alone = ref('')
 const shows = computed(() => [
-  { value: '', title: 'the whole figure' },
+  { value: '', title: 'all of it' },
   ...(figure.document?.parts ?? []).map((p) => ({ value: p.key, title: `${p.name} alone` })),
 ])
 const trouble = ref('')
@@ -252,8 +252,8 @@ useHotkeys(
           <v-btn size="small" variant="text" :aria-pressed="overPlan" @click="overPlan = !overPlan">Plan</v-btn>
         </div>
         <p>
-          <b>{{ Math.round(now.check.overlap * 100) }} % lie over the plan,</b>
-          <span class="quiet small"> {{ scaledBy[now.check.scaledBy] }}</span>
+          <b>{{ Math.round(now.check.overlap * 100) }} % lie over the plan,&nbsp;</b>
+          <span class="quiet small">{{ scaledBy[now.check.scaledBy] }}</span>
           <v-btn v-if="now.check.scaledBy !== 'sheet' && !ruling" size="small" variant="text" @click="rule"
             >Measure it by …</v-btn
           >

@@ -36,3 +36,13 @@ const measure = () =>
     </div>
   </form>
 </template>
+
+<style scoped>
+form {
+  display: grid;
+  gap: 0.8rem;
+}
+form p {
+  margin: 0;
+}
+</style>

@@ -111,12 +111,57 @@ describe('photos', () => {
     expect(text()).toContain('Head 3.0 mm too narrow.')
     held.mockResolvedValue({ photos: [photo(1, [narrow]), photo(2, [])] })
     await press('Bench camera')
-    expect(held.mock.lastCall?.slice(2)).toEqual([7, 'front'])
+    expect(held.mock.lastCall?.slice(2)).toEqual([7, { view: 'front' }])
     expect(text()).not.toContain('too dark')
     expect(text()).toContain('Nothing deviates')
     vi.spyOn(api, 'dropPhoto').mockResolvedValue({ photos: [] })
     await press('Take this photo out')
     expect(text()).toContain('No photo yet')
+  })
+
+  it('without a sheet are measured by two places on a ruler, moved from the keyboard, or by a part', async () => {
+    const lopsided = photo(1, [narrow])
+    lopsided.check.symmetry = [
+      { part: 'ear', what: 'level', mm: 3, text: 'The left ear sits 3.0 mm higher than the right.' },
+    ]
+    await opened([lopsided])
+    expect(table.wrapper.find('[aria-label="Left against right"]').text()).toContain('3.0 mm higher')
+    const held = vi.spyOn(api, 'checkPhoto').mockResolvedValue({ photos: [photo(2, [])] })
+    await press('Measure it by')
+    expect(button('Measure').attributes('disabled')).toBeDefined()
+    const plane = table.wrapper.find('.seen svg > g')
+    const matrix = { inverse: () => matrix }
+    Object.assign(plane.element, { getScreenCTM: () => matrix })
+    vi.stubGlobal(
+      'DOMPoint',
+      class {
+        constructor(
+          public x: number,
+          public y: number,
+        ) {}
+        matrixTransform = () => this
+      },
+    )
+    await plane.trigger('click', { clientX: 10, clientY: 20 })
+    await plane.trigger('click', { clientX: 110, clientY: 20 })
+    await table.wrapper.findAll('circle[role=button]')[1]!.trigger('keydown', { key: 'ArrowRight', shiftKey: true })
+    vi.unstubAllGlobals()
+    await table.wrapper.find('form').trigger('submit')
+    await flushPromises()
+    // By a thousandth of the picture, which is 1e5 high as long as it is not loaded.
+    expect(held.mock.lastCall?.slice(2)).toEqual([
+      41,
+      {
+        view: 'front',
+        ruler: [
+          [10, 20],
+          [210, 20],
+        ],
+        knownMm: 100,
+      },
+    ])
+    expect(text()).toContain('measured by the marker sheet')
+    expect(table.wrapper.find('form').exists()).toBe(false)
   })
 
   it('say how to go on where the camera is refused', async () => {
