@@ -11,17 +11,13 @@ use App\Models\HandMark;
 use Impa\Figure\FigureRefused;
 use Impa\Hand\Hand;
 use Impa\Hand\Observation;
-use Impa\Hand\Quantity;
-use Impa\Material\Densities;
+use Impa\Hand\TimedStep;
 
 /** The felter's own hand, as far as the store tells: every estimate asks it. */
 final class OwnHand
 {
     /** It is learned from so many of the latest records: a hand changes, and a plan must not wait for all of ten years. */
     private const LATEST = 200;
-
-    /** Shorter stretches at a step were a look, not the work, minutes. */
-    private const LEAST_MINUTES = 0.2;
 
     /** So many figures are reckoned anew at once after a record has come or gone, those of the shelf's first pages. */
     private const REWEIGHED = 24;
@@ -58,13 +54,13 @@ final class OwnHand
         /** @var list<FinishedPart> $parts */
         $parts = FinishedPart::query()->where('at', '>', $since)->latest('at')->limit(self::LATEST)->get()->all();
         foreach (array_reverse($parts) as $part) {
-            array_push($all, ...self::ofPart($part));
+            array_push($all, ...$part->piece()->observations((string) $part->id));
         }
-        $timed = FinishedStep::query()->where('at', '>', $since)->where('minutes', '>=', self::LEAST_MINUTES);
+        $timed = FinishedStep::query()->where('at', '>', $since)->where('minutes', '>=', TimedStep::LEAST_MINUTES);
         /** @var list<FinishedStep> $steps */
         $steps = $timed->latest('at')->limit(self::LATEST)->get()->all();
         foreach (array_reverse($steps) as $step) {
-            $all[] = new Observation('step:'.$step->id, Quantity::Pace, $step->kind, $step->what, $step->house_minutes, $step->minutes);
+            array_push($all, ...$step->timed()->observations((string) $step->id));
         }
 
         return array_map(
@@ -73,23 +69,5 @@ final class OwnHand
                 : $o,
             $all,
         );
-    }
-
-    /** @return list<Observation> */
-    private static function ofPart(FinishedPart $part): array
-    {
-        $all = [];
-        if ($part->house_g > 0.0) {
-            $all[] = new Observation('part:'.$part->id, Quantity::Density, $part->firmness, $part->what, $part->house_g, $part->grams);
-        }
-        if ($part->weighed_g !== null) {
-            $expected = $part->grams * (1 + Densities::house()->coverWaste);
-            $all[] = new Observation('waste:'.$part->id, Quantity::Waste, 'cover', $part->what, $expected, $part->weighed_g);
-        }
-        if ($part->minutes !== null && $part->house_minutes !== null) {
-            $all[] = new Observation('time:'.$part->id, Quantity::Pace, 'felt', $part->what, $part->house_minutes, $part->minutes);
-        }
-
-        return $all;
     }
 }

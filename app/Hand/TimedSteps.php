@@ -8,6 +8,7 @@ use App\Models\Figure;
 use App\Models\FinishedStep;
 use App\Store\Writing;
 use Impa\Build\Work;
+use Impa\Hand\TimedStep;
 
 /** What the log tells of a felter's speed: steps that are ticked, with the minutes that the clock ran at them. */
 final class TimedSteps
@@ -25,12 +26,12 @@ final class TimedSteps
         $now = [];
         foreach ($work->steps as $step) {
             if (isset($done[$step->key]) && ($minutes[$step->key] ?? 0.0) > 0.0) {
+                $timed = TimedStep::of($work, $step, $minutes[$step->key]);
                 $now[$step->key] = [
-                    'kind' => $step->kind->value,
-                    'what' => $step->title.', '.$work->ledger->figure->name,
-                    'minutes' => $minutes[$step->key],
-                    // The plan's minutes are this hand's; what is learned are those of the house.
-                    'house_minutes' => $step->minutes / $work->pace->factor($step->kind->value),
+                    'kind' => $timed->kind,
+                    'what' => $timed->what,
+                    'minutes' => $timed->minutes,
+                    'house_minutes' => $timed->houseMinutes,
                 ];
             }
         }

@@ -7,6 +7,7 @@ namespace App\Models;
 use App\Hand\OwnHand;
 use Illuminate\Database\Eloquent\Model;
 use Impa\Check\Measurement;
+use Impa\Hand\FinishedPiece;
 use Impa\Shape\Size;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
@@ -70,6 +71,33 @@ final class FinishedPart extends Model
     public static function sizes(Size $size): array
     {
         return ['width_mm' => $size->widthMm, 'height_mm' => $size->heightMm, 'depth_mm' => $size->depthMm];
+    }
+
+    /** @return array{what: string, firmness: string, grams: float, house_g: float, weighed_g: ?float, minutes: ?float, house_minutes: ?float} */
+    public static function row(FinishedPiece $piece): array
+    {
+        return [
+            'what' => $piece->what,
+            'firmness' => $piece->firmness,
+            'grams' => $piece->grams,
+            'house_g' => $piece->houseG,
+            'weighed_g' => $piece->weighedG,
+            'minutes' => $piece->minutes,
+            'house_minutes' => $piece->houseMinutes,
+        ];
+    }
+
+    public function piece(): FinishedPiece
+    {
+        return new FinishedPiece(
+            $this->what,
+            $this->firmness,
+            $this->grams,
+            $this->house_g,
+            $this->weighed_g,
+            $this->minutes,
+            $this->house_minutes,
+        );
     }
 
     public function measurement(): Measurement

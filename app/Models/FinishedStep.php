@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Impa\Hand\TimedStep;
 
 /**
  * A step that is done: its minutes by the clock, and by the house's numbers.
@@ -26,4 +27,9 @@ final class FinishedStep extends Model
 
     /** @var array<string, string> */
     protected $casts = ['minutes' => 'float', 'house_minutes' => 'float', 'at' => 'integer'];
+
+    public function timed(): TimedStep
+    {
+        return new TimedStep($this->kind, $this->what, $this->minutes, $this->house_minutes);
+    }
 }

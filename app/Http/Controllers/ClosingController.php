@@ -15,6 +15,7 @@ use App\Models\Picture;
 use App\Printing\Pdf;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
+use Impa\Build\Diary;
 use Impa\Build\Work;
 use Impa\Check\Closing;
 use Impa\Figure\Figure as FigureDocument;
@@ -35,10 +36,9 @@ final class ClosingController
 
     public function show(Figure $figure): JsonResponse
     {
-        $kinds = self::counts($figure);
-        $tips = max(0, ($kinds['broken'] ?? 0) - ($kinds['found'] ?? 0));
+        $left = Closing::left(self::work($figure), $figure->doneSteps(), Diary::tipsMissing(self::kinds($figure)));
 
-        return new JsonResponse(['left' => Closing::left(self::work($figure), $figure->doneSteps(), $tips), 'next' => self::next($figure)]);
+        return new JsonResponse(['left' => $left, 'next' => self::next($figure)]);
     }
 
     /** What to change next time. */
@@ -61,7 +61,7 @@ final class ClosingController
     public function card(Body $body, Figure $figure): Response
     {
         $work = self::work($figure);
-        $kinds = self::counts($figure);
+        $kinds = array_count_values(self::kinds($figure));
         $minutes = 0.0;
         foreach (Bout::query()->where('figure_id', $figure->id)->get() as $bout) {
             $minutes += ($bout->ended_at - $bout->begun_at) / 60_000;
@@ -85,15 +85,13 @@ final class ClosingController
         return Building::work(FigureDocument::fromJson($figure->document));
     }
 
-    /** @return array<string, int> entries of the log by kind */
-    private static function counts(Figure $figure): array
+    /** @return list<string> kinds of the diary's entries */
+    private static function kinds(Figure $figure): array
     {
-        $kinds = [];
-        foreach (LogEntry::query()->where('figure_id', $figure->id)->get() as $entry) {
-            $kinds[$entry->kind] = ($kinds[$entry->kind] ?? 0) + 1;
-        }
+        /** @var list<LogEntry> $entries */
+        $entries = LogEntry::query()->where('figure_id', $figure->id)->get(['kind'])->all();
 
-        return $kinds;
+        return array_map(static fn (LogEntry $entry): string => $entry->kind, $entries);
     }
 
     private static function next(Figure $figure): string

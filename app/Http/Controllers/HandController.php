@@ -11,12 +11,10 @@ use App\Models\FinishedStep;
 use App\Models\HandMark;
 use Illuminate\Http\JsonResponse;
 use Impa\Check\Measurement;
-use Impa\Hand\HandRefused;
+use Impa\Hand\FinishedPiece;
 use Impa\Hand\HandSheet;
 use Impa\Hand\Observation;
 use Impa\Hand\Practice;
-use Impa\Hand\Quantity;
-use Impa\Material\Densities;
 use Impa\Material\Firmness;
 use Impa\Shape\Catalogue;
 use Impa\Shape\ShapeKind;
@@ -40,27 +38,19 @@ final class HandController
         $firmness = Firmness::tryFrom($body->text('firmness')) ??
             throw new HttpException(422, sprintf('A piece is %s.', implode(', ', array_column(Firmness::cases(), 'value'))));
         $measured = Measurement::of($body->float('widthMm'), $body->float('heightMm'), $body->float('depthMm'), $body->float('grams'));
-        $solid = Catalogue::solid($kind, $measured->size);
-        $grams = $measured->g;
-        $weighed = self::positive($body, 'weighedG');
-        $minutes = self::positive($body, 'minutes');
-        $what = mb_substr(trim($body->text('what')), 0, 120);
-        $row = [
-            'what' => $what === '' ? ucfirst($firmness->value).' '.$kind->value : $what,
-            'firmness' => $firmness->value,
-            'cm3' => $solid->volumeCm3(),
-            'grams' => $grams,
-            'house_g' => $solid->volumeCm3() * Densities::house()->feltGPerCm3($firmness),
-            'weighed_g' => $weighed,
-            'minutes' => $minutes,
-            'house_minutes' => $minutes === null ? null : Practice::minutes($solid, $grams, $firmness),
-        ] + FinishedPart::sizes($measured->size);
-        if ($grams / $row['cm3'] > Densities::FIBRE_G_PER_CM3) {
-            throw HandRefused::denserThanFibre($grams / $row['cm3']);
-        }
-        $asks = $body->flag('sure') ? '' : self::doubt($row);
+        $piece = FinishedPiece::alone(
+            mb_substr(trim($body->text('what')), 0, 120),
+            $kind,
+            $measured->size,
+            $firmness,
+            $measured->g,
+            self::positive($body, 'weighedG'),
+            self::positive($body, 'minutes'),
+        );
+        $asks = $body->flag('sure') ? '' : $piece->doubt(OwnHand::hand());
         if ($asks === '') {
-            FinishedPart::keep($body->text('uuid'), $row);
+            $row = ['cm3' => Catalogue::solid($kind, $measured->size)->volumeCm3()] + FinishedPart::sizes($measured->size);
+            FinishedPart::keep($body->text('uuid'), FinishedPart::row($piece) + $row);
         }
 
         return new JsonResponse(['asks' => $asks, 'kept' => $asks === ''] + (array) $this->show()->getData(true));
@@ -116,16 +106,6 @@ final class HandController
         if (! in_array($record, $ids, true)) {
             throw new HttpException(404, 'There is no such record any more.');
         }
-    }
-
-    /** @param  array{firmness: string, what: string, house_g: float, grams: float, ...}  $row */
-    private static function doubt(array $row): string
-    {
-        $one = new Observation('new', Quantity::Density, $row['firmness'], $row['what'], $row['house_g'], $row['grams']);
-
-        return OwnHand::hand()->isDoubtful($one)
-            ? sprintf('%.2f g, where about %.2f g were to be expected at that size: is that right?', $row['grams'], $row['house_g'])
-            : '';
     }
 
     private static function positive(Body $body, string $name): ?float

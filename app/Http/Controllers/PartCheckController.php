@@ -15,7 +15,7 @@ use Illuminate\Http\JsonResponse;
 use Impa\Check\Measurement;
 use Impa\Check\PartCheck;
 use Impa\Figure\Figure as FigureDocument;
-use Impa\Material\Densities;
+use Impa\Hand\FinishedPiece;
 use Impa\Wool\Ledger;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
@@ -46,29 +46,17 @@ final class PartCheckController
         [$document, $part] = $body->part();
         $measured = Measurement::of($body->float('widthMm'), $body->float('heightMm'), $body->float('depthMm'), $body->float('grams'));
         $isTwin = $part->mirror && $body->flag('twin');
-        $row = [
-            'figure_id' => $figure->id,
-            'part' => $part->key,
-            'is_twin' => $isTwin,
-            'what' => $part->name.', '.$document->name,
-            'firmness' => $part->firmness->value,
-            'grams' => $measured->g,
-        ] + FinishedPart::sizes($measured->size);
         $other = FinishedPart::query()->where(['figure_id' => $figure->id, 'part' => $part->key, 'is_twin' => ! $isTwin])->first();
         $check = PartCheck::of(Ledger::of($document, Stash::densities($document)), $part->key, $measured, $other?->measurement());
         $asks = $body->flag('sure') ? '' : $check->doubt();
         if ($asks === '' && $body->flag('keep')) {
-            $house = PartCheck::of(Ledger::of($document, Densities::house()), $part->key, $measured);
+            $weighed = $body->has('weighedG') && $body->float('weighedG') > 0.0 ? $body->float('weighedG') : null;
+            $place = ['figure_id' => $figure->id, 'part' => $part->key, 'is_twin' => $isTwin];
+            $row = $place + FinishedPart::row(FinishedPiece::ofPart($document, $part->key, $measured, $weighed))
+                + ['cm3' => $check->volumeCm3] + FinishedPart::sizes($measured->size);
             // One piece was weighed and measured once: said again, it is corrected.
-            $row += [
-                'cm3' => $check->volumeCm3,
-                'house_g' => $check->teaches() ? $check->volumeCm3 * $house->plannedGPerCm3 : 0.0,
-                'weighed_g' => $body->has('weighedG') && $body->float('weighedG') > 0.0 ? $body->float('weighedG') : null,
-                'minutes' => null,
-                'house_minutes' => null,
-            ];
-            Writing::together(static function () use ($figure, $part, $isTwin, $body, $row): void {
-                FinishedPart::query()->where(['figure_id' => $figure->id, 'part' => $part->key, 'is_twin' => $isTwin])->delete();
+            Writing::together(static function () use ($place, $body, $row): void {
+                FinishedPart::query()->where($place)->delete();
                 FinishedPart::keep($body->text('uuid'), $row);
             });
         }

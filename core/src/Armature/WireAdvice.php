@@ -210,8 +210,7 @@ final readonly class WireAdvice
     private static function isIn(Part $part, array $point): bool
     {
         foreach ($part->placements() as $piece) {
-            [$x, $y, $z] = $piece->own($point[0] - $piece->at[0], $point[1] - $piece->at[1], $point[2] - $piece->at[2]);
-            if (abs($z) <= $part->solid->frontMm($x, $y)) {
+            if ($piece->holds(...$point)) {
                 return true;
             }
         }

@@ -82,7 +82,7 @@ final class Diary
             'plannedMinutes' => array_sum(array_column($planned, 'planned')),
             'steps' => $planned,
             'took' => self::took($planned),
-            'tipsMissing' => self::tipsMissing($entries),
+            'tipsMissing' => self::tipsMissing(array_column($entries, 'kind')),
             'sittings' => self::sittings($bouts, $entries),
         ];
     }
@@ -109,11 +109,11 @@ final class Diary
     /**
      * Needles that broke and whose tips were not found: with one the figure is not safe (docs/trade.md, Cautions).
      *
-     * @param  list<Entry>  $entries
+     * @param  list<string>  $kinds  of the diary's entries
      */
-    private static function tipsMissing(array $entries): int
+    public static function tipsMissing(array $kinds): int
     {
-        $kinds = array_count_values(array_column($entries, 'kind'));
+        $kinds = array_count_values($kinds);
 
         return max(0, ($kinds['broken'] ?? 0) - ($kinds['found'] ?? 0));
     }

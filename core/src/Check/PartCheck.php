@@ -285,7 +285,7 @@ final readonly class PartCheck
         foreach ($one->placements() as $piece) {
             foreach ($piece->rings() as $ring) {
                 foreach ($ring as $point) {
-                    if (array_filter($two->placements(), static fn (Placement $to): bool => self::holds($to, $point)) !== []) {
+                    if (array_filter($two->placements(), static fn (Placement $to): bool => $to->holds(...$point)) !== []) {
                         return true;
                     }
                 }
@@ -293,14 +293,6 @@ final readonly class PartCheck
         }
 
         return false;
-    }
-
-    /** @param  array{float, float, float}  $point */
-    private static function holds(Placement $piece, array $point): bool
-    {
-        [$x, $y, $z] = $piece->own($point[0] - $piece->at[0], $point[1] - $piece->at[1], $point[2] - $piece->at[2]);
-
-        return abs($z) <= $piece->part->solid->frontMm($x, $y);
     }
 
     /** @return list<string> what the new size does to how the figure stands, where that changes */

@@ -6,6 +6,7 @@ namespace Impa\Check;
 
 use Impa\Figure\Placement;
 use Impa\Figure\Side;
+use Impa\Geometry\Gaussian;
 
 /**
  * How a piece differs from the plan, by where its rim is seen: shift, turn, width and height, fitted to the distances along the rim's
@@ -84,54 +85,14 @@ final readonly class PieceFit
         // Wide at first, for a piece may be far off; then only what goes with most.
         $limit = self::OUTLIER * self::FUZZ_MM * max(1.0, 6 / 2 ** $round);
         foreach ($rows as [$row, $off]) {
-            $rest = $off - self::dot($row, $last);
+            $rest = $off - Gaussian::dot($row, $last);
             $weight = $round === 0 ? 1.0 : (abs($rest) < $limit ? (1 - ($rest / $limit) ** 2) ** 2 : 0.0);
             if ($weight > 1e-3) {
-                [$mean, $covariance] = self::after($mean, $covariance, $row, $off, self::ALIKE * self::FUZZ_MM ** 2 / $weight);
+                [$mean, $covariance] = Gaussian::after($mean, $covariance, $row, $off, self::ALIKE * self::FUZZ_MM ** 2 / $weight);
             }
         }
 
         return [$mean, $covariance];
-    }
-
-    /**
-     * One more distance (Kalman 1960).
-     *
-     * @param  list<float>  $mean
-     * @param  list<list<float>>  $covariance
-     * @param  list<float>  $row
-     * @return array{list<float>, list<list<float>>}
-     */
-    private static function after(array $mean, array $covariance, array $row, float $value, float $noise): array
-    {
-        $with = array_map(static fn (array $line): float => self::dot($line, $row), $covariance);
-        $variance = $noise + self::dot($row, $with);
-        $off = $value - self::dot($row, $mean);
-        $newMean = $newCovariance = [];
-        foreach ($with as $i => $w) {
-            $newMean[] = $mean[$i] + $w / $variance * $off;
-            $line = [];
-            foreach ($with as $j => $v) {
-                $line[] = $covariance[$i][$j] - $w * $v / $variance;
-            }
-            $newCovariance[] = $line;
-        }
-
-        return [$newMean, $newCovariance];
-    }
-
-    /**
-     * @param  list<float>  $one
-     * @param  list<float>  $two
-     */
-    private static function dot(array $one, array $two): float
-    {
-        $sum = 0.0;
-        foreach ($one as $i => $x) {
-            $sum += $x * $two[$i];
-        }
-
-        return $sum;
     }
 
     /** @return list<list<float>> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Check;
 
+use Impa\Geometry\Gaussian;
 use Impa\Geometry\LeastSquares;
 
 /**
@@ -56,7 +57,7 @@ final class PoseRefinement
         foreach (self::LIMITS_MM as $limit) {
             $kept = $values = [];
             foreach ($rows as [$row, $value, $weight]) {
-                $rest = $value - self::dot($row, $found);
+                $rest = $value - Gaussian::dot($row, $found);
                 if (abs($rest) < $limit) {
                     $kept[] = self::times($row, $weight * (1 - ($rest / $limit) ** 2));
                     $values[] = $value * $weight * (1 - ($rest / $limit) ** 2);
@@ -135,19 +136,5 @@ final class PoseRefinement
     private static function times(array $row, float $by): array
     {
         return array_map(static fn (float $x): float => $by * $x, $row);
-    }
-
-    /**
-     * @param  list<float>  $one
-     * @param  list<float>  $two
-     */
-    private static function dot(array $one, array $two): float
-    {
-        $sum = 0.0;
-        foreach ($one as $i => $x) {
-            $sum += $x * $two[$i];
-        }
-
-        return $sum;
     }
 }

@@ -79,6 +79,14 @@ final readonly class Placement
         return $rings;
     }
 
+    /** Whether a point of the figure lies within the piece. */
+    public function holds(float $x, float $y, float $z): bool
+    {
+        [$right, $up, $towards] = $this->own($x - $this->at[0], $y - $this->at[1], $z - $this->at[2]);
+
+        return abs($towards) <= $this->part->solid->frontMm($right, $up);
+    }
+
     /**
      * A point, measured from the middle of the piece along the figure's axes, in the shape's own frame.
      *

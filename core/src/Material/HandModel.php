@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Material;
 
+use Impa\Geometry\Gaussian;
+
 /**
  * How a hand differs from the house's numbers, on the logarithmic scale: an effect of the hand in everything, one in each group (a
  * firmness, a kind of step), and the scatter from piece to piece. All normal, so that what is known after a piece is known in closed
@@ -56,25 +58,10 @@ final readonly class HandModel
             $covariance[] = [...array_fill(0, $n, 0.0), $this->groupSigma ** 2];
             $n++;
         }
-        $at = $place[$group];
-        // Of the sum of both effects with each effect.
-        $with = [];
-        for ($i = 0; $i < $n; $i++) {
-            $with[$i] = $covariance[$i][0] + $covariance[$i][$at];
-        }
-        $variance = $with[0] + $with[$at] + $this->scatter ** 2;
-        $off = $y - $mean[0] - $mean[$at];
-        $newMean = $newCovariance = [];
-        for ($i = 0; $i < $n; $i++) {
-            $newMean[] = $mean[$i] + $with[$i] / $variance * $off;
-            $row = [];
-            for ($j = 0; $j < $n; $j++) {
-                $row[] = $covariance[$i][$j] - $with[$i] * $with[$j] / $variance;
-            }
-            $newCovariance[] = $row;
-        }
+        $row = array_map(static fn (int $i): float => $i === 0 || $i === $place[$group] ? 1.0 : 0.0, range(0, $n - 1));
+        [$mean, $covariance] = Gaussian::after($mean, $covariance, $row, $y, $this->scatter ** 2);
 
-        return new self($this->groupSigma, $this->scatter, $place, $newMean, $newCovariance, $this->count + 1);
+        return new self($this->groupSigma, $this->scatter, $place, $mean, $covariance, $this->count + 1);
     }
 
     /** The logarithm of what a hand does to a group's numbers, as far as is known. */

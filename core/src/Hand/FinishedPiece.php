@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Hand;
+
+use Impa\Check\Measurement;
+use Impa\Check\PartCheck;
+use Impa\Figure\Figure;
+use Impa\Material\Densities;
+use Impa\Material\Firmness;
+use Impa\Shape\Catalogue;
+use Impa\Shape\ShapeKind;
+use Impa\Shape\Size;
+use Impa\Wool\Ledger;
+
+/** A piece that was weighed and measured, and what it teaches of a hand. Immutable. */
+final readonly class FinishedPiece
+{
+    /**
+     * @param  string  $firmness  the group whose density it tells
+     * @param  float  $houseG  what it would weigh by the house's numbers; 0 where it tells no density
+     * @param  ?float  $weighedG  wool that was weighed off for it
+     * @param  ?float  $minutes  that it took
+     * @param  ?float  $houseMinutes  by the house's pace
+     */
+    public function __construct(
+        public string $what,
+        public string $firmness,
+        public float $grams,
+        public float $houseG,
+        public ?float $weighedG = null,
+        public ?float $minutes = null,
+        public ?float $houseMinutes = null,
+    ) {
+    }
+
+    /**
+     * One for itself, of one wool without a core: a practice piece, or one that was made before.
+     *
+     * @param  float  $grams  > 0
+     *
+     * @throws HandRefused if it is denser than solid fibre
+     */
+    public static function alone(
+        string $what,
+        ShapeKind $kind,
+        Size $size,
+        Firmness $firmness,
+        float $grams,
+        ?float $weighedG,
+        ?float $minutes,
+    ): self {
+        $solid = Catalogue::solid($kind, $size);
+        $reached = $grams / $solid->volumeCm3();
+        if ($reached > Densities::FIBRE_G_PER_CM3) {
+            throw HandRefused::denserThanFibre($reached);
+        }
+
+        return new self(
+            $what === '' ? ucfirst($firmness->value).' '.$kind->value : $what,
+            $firmness->value,
+            $grams,
+            $solid->volumeCm3() * Densities::house()->feltGPerCm3($firmness),
+            $weighedG,
+            $minutes,
+            $minutes === null ? null : Practice::minutes($solid, $grams, $firmness),
+        );
+    }
+
+    /** A part of a figure; one made otherwise than by felting wool tells no density. */
+    public static function ofPart(Figure $figure, string $part, Measurement $measured, ?float $weighedG): self
+    {
+        $check = PartCheck::of(Ledger::of($figure, Densities::house()), $part, $measured);
+
+        return new self(
+            $figure->parts[$part]->name.', '.$figure->name,
+            $figure->parts[$part]->firmness->value,
+            $measured->g,
+            $check->teaches() ? $check->volumeCm3 * $check->plannedGPerCm3 : 0.0,
+            $weighedG,
+        );
+    }
+
+    /**
+     * What it teaches: its density, what was lost while it was felted, and how long that took.
+     *
+     * @param  string  $id  of the piece
+     * @return list<Observation>
+     */
+    public function observations(string $id): array
+    {
+        $all = [];
+        if ($this->houseG > 0.0) {
+            $all[] = new Observation('part:'.$id, Quantity::Density, $this->firmness, $this->what, $this->houseG, $this->grams);
+        }
+        if ($this->weighedG !== null) {
+            $expected = $this->grams * (1 + Densities::house()->coverWaste);
+            $all[] = new Observation('waste:'.$id, Quantity::Waste, 'cover', $this->what, $expected, $this->weighedG);
+        }
+        if ($this->minutes !== null && $this->houseMinutes !== null) {
+            $all[] = new Observation('time:'.$id, Quantity::Pace, 'felt', $this->what, $this->houseMinutes, $this->minutes);
+        }
+
+        return $all;
+    }
+
+    /** What is asked before it is learned from, where a digit seems to have slipped; empty where it is as likely as others. */
+    public function doubt(Hand $hand): string
+    {
+        $density = new Observation('new', Quantity::Density, $this->firmness, $this->what, $this->houseG, $this->grams);
+
+        return $hand->isDoubtful($density)
+            ? sprintf('%.2f g, where about %.2f g were to be expected at that size: is that right?', $this->grams, $this->houseG)
+            : '';
+    }
+}
