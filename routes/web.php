@@ -76,6 +76,7 @@ Route::prefix('api')->whereNumber(['figure', 'picture', 'wool', 'swatch'])->grou
     Route::post('figures/{figure}/branch', [HistoryController::class, 'branch']);
     Route::get('figures/{figure}/closing', [ClosingController::class, 'show']);
     Route::put('figures/{figure}/closing', [ClosingController::class, 'update']);
+    Route::put('figures/{figure}/closing/{kind}', [ClosingController::class, 'look'])->where('kind', '[a-z-]{1,40}');
     Route::post('figures/{figure}/card', [ClosingController::class, 'card']);
     Route::get('figures/{figure}/log', [LogController::class, 'show']);
     Route::post('figures/{figure}/log', [LogController::class, 'store']);

@@ -43,7 +43,7 @@ it('says what is not done, the unsafe first', function () {
 
 it('is content with a figure of which every step is done', function () {
     $left = closing('sorrel');
-    expect($left['steps'])->toBe(['kind' => 'steps', 'text' => 'Every step is done.', 'done' => true, 'safety' => false])
+    expect($left['steps'])->toBe(['kind' => 'steps', 'text' => 'Every step is done.', 'done' => true, 'safety' => false, 'look' => false])
         ->and($left['loose-ends']['done'])->toBeTrue()
         ->and($left['needles']['done'])->toBeTrue()
         ->and($left)->toHaveKeys(['trim', 'press'])
@@ -57,4 +57,14 @@ it('warns of wires, and of what can be swallowed, with the words that belong the
         ->and($left['small-parts']['text'])->toContain('31.7 mm')->toContain('eye');
     $felted = Figures::read(Figures::document([Figures::part('body', 'ball', 40, 40, 40, 0, 20)]));
     expect(array_column(Closing::left(Works::of($felted), [], 0), 'kind'))->not->toContain('small-parts');
+});
+
+it('keeps what was looked at, and takes no tick for what it sees itself', function () {
+    $work = Works::of(Works::demo('sorrel'));
+    $of = static fn (array $looked): array => array_column(Closing::left($work, [], 1, $looked), 'done', 'kind');
+    expect($of([])['trim'])->toBeFalse()
+        ->and($of(['trim'])['trim'])->toBeTrue()
+        ->and($of(['trim'])['press'])->toBeFalse()
+        ->and($of(['needles', 'steps'])['needles'])->toBeFalse()
+        ->and($of(['needles', 'steps'])['steps'])->toBeFalse();
 });

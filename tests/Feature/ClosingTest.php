@@ -36,3 +36,14 @@ it('prints the card of a figure, with its photo where there is one', function ()
     $photo = $this->postJson("/api/figures/{$id}/card", ['paper' => 'letter'])->assertOk()->getContent();
     expect($plain)->toStartWith('%PDF-')->and($photo)->toStartWith('%PDF-')->and(strlen($photo))->not->toBe(strlen($plain));
 });
+
+it('keeps the ticks of what was looked at', function () {
+    $id = lay('sorrel');
+    $done = fn (): bool => array_column($this->getJson("/api/figures/{$id}/closing")->json('left'), 'done', 'kind')['trim'];
+    $this->putJson("/api/figures/{$id}/closing/trim", ['done' => true])->assertOk();
+    $this->putJson("/api/figures/{$id}/closing/trim", ['done' => true])->assertOk();
+    expect($done())->toBeTrue()->and($this->getJson("/api/figures/{$id}/steps")->json('done'))->toBe([]);
+    $this->putJson("/api/figures/{$id}/closing/trim", ['done' => false])->assertOk();
+    expect($done())->toBeFalse();
+    $this->putJson("/api/figures/{$id}/closing/steps", ['done' => true])->assertNotFound();
+});

@@ -12,6 +12,7 @@ use App\Models\Figure;
 use App\Models\LogEntry;
 use App\Models\PhotoCheck;
 use App\Models\Picture;
+use App\Models\StepMark;
 use App\Printing\Pdf;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
@@ -36,9 +37,33 @@ final class ClosingController
 
     public function show(Figure $figure): JsonResponse
     {
-        $left = Closing::left(self::work($figure), $figure->doneSteps(), Diary::tipsMissing(self::kinds($figure)));
+        $looked = array_values(array_filter(
+            Closing::LOOKED_AT,
+            static fn (string $kind): bool => $figure->marks->contains('step', self::mark($kind)),
+        ));
+        $left = Closing::left(self::work($figure), $figure->doneSteps(), Diary::tipsMissing(self::kinds($figure)), $looked);
 
         return new JsonResponse(['left' => $left, 'next' => self::next($figure)]);
+    }
+
+    /** Ticks what was looked at, or takes the tick away. */
+    public function look(Body $body, Figure $figure, string $kind): JsonResponse
+    {
+        if (! in_array($kind, Closing::LOOKED_AT, true)) {
+            throw new HttpException(404, 'There is nothing of that kind to look at.');
+        }
+        if ($body->flag('done')) {
+            $figure->marks()->firstOrCreate(['step' => self::mark($kind)], ['created_at' => now()]);
+        } else {
+            $figure->marks()->where('step', self::mark($kind))->delete();
+        }
+
+        return $this->show($figure->load('marks'));
+    }
+
+    private static function mark(string $kind): string
+    {
+        return StepMark::LOOKED.$kind;
     }
 
     /** What to change next time. */

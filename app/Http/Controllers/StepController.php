@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Requests\Body;
 use App\Models\Figure;
+use App\Models\StepMark;
 use Illuminate\Http\JsonResponse;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
@@ -15,7 +16,7 @@ final class StepController
     public function index(Figure $figure): JsonResponse
     {
         return new JsonResponse([
-            'done' => $figure->marks()->orderBy('id')->pluck('step')->all(),
+            'done' => $figure->marks()->where('step', 'not like', StepMark::LOOKED.'%')->orderBy('id')->pluck('step')->all(),
             'present' => $figure->present_step,
         ]);
     }

@@ -18,18 +18,22 @@ use Impa\Material\CoveringWay;
  * What is left before a figure is finished: steps that were not done, loose ends, needles, small and sharp parts with the warning that
  * belongs with them, and how its skin is finished (docs/trade.md, Cautions).
  *
- * @phpstan-type Left array{kind: string, text: string, done: bool, safety: bool}
+ * @phpstan-type Left array{kind: string, text: string, done: bool, safety: bool, look: bool}
  */
 final class Closing
 {
+    /** What only she can see: it is ticked by hand, and the ticks are kept. */
+    public const LOOKED_AT = ['wires', 'small-parts', 'trim', 'press', 'stiffen'];
+
     private const WARNING = 'Such a figure is decoration, not a toy: whoever sells toys follows the local rules, and has them tested.';
 
     /**
      * @param  list<string>  $done  keys of the steps that were done
      * @param  int  $tipsMissing  needles that broke, and whose tips were not found
+     * @param  list<string>  $looked  kinds of what was looked at
      * @return list<Left> what is not done yet first
      */
-    public static function left(Work $work, array $done, int $tipsMissing): array
+    public static function left(Work $work, array $done, int $tipsMissing, array $looked = []): array
     {
         $figure = $work->ledger->figure;
         $open = array_values(array_filter($work->steps, static fn (Step $s): bool => ! in_array($s->key, $done, true)));
@@ -41,6 +45,9 @@ final class Closing
             ...self::small($figure),
             ...self::skin($figure),
         ];
+        foreach ($left as $i => $one) {
+            $left[$i]['done'] = $one['done'] || ($one['look'] && in_array($one['kind'], $looked, true));
+        }
         usort($left, static fn (array $a, array $b): int => [$a['done'], ! $a['safety']] <=> [$b['done'], ! $b['safety']]);
 
         return $left;
@@ -49,7 +56,13 @@ final class Closing
     /** @return Left */
     private static function one(string $kind, string $text, bool $isDone, bool $isSafety = false): array
     {
-        return ['kind' => $kind, 'text' => $text, 'done' => $isDone, 'safety' => $isSafety];
+        return [
+            'kind' => $kind,
+            'text' => $text,
+            'done' => $isDone,
+            'safety' => $isSafety,
+            'look' => in_array($kind, self::LOOKED_AT, true),
+        ];
     }
 
     /** @param  non-empty-list<Step>  $open */

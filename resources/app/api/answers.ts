@@ -834,6 +834,10 @@ export interface Closing {
     text: string
     done: boolean
     safety: boolean
+    /**
+     * whether it is ticked by hand
+     */
+    look: boolean
   }[]
   /**
    * what to change next time

@@ -321,6 +321,7 @@ export const api = {
     ask<PictureTaken>('POST', 'check/camera', { document, view: how.view, part: how.part, seed, marker }),
   markerSheet: (document: Figure, paper: 'a4' | 'letter') => file('check/marker', { document, paper }),
   closing: (id: number) => ask<Closing>('GET', `figures/${id}/closing`),
+  lookAt: (id: number, kind: string, done: boolean) => ask<Closing>('PUT', `figures/${id}/closing/${kind}`, { done }),
   keepNext: (id: number, next: string) => ask<Closing>('PUT', `figures/${id}/closing`, { next }),
   finishedCard: (id: number, paper: 'a4' | 'letter') => file(`figures/${id}/card`, { paper }),
   signs: () => ask<Signs>('GET', 'mend'),

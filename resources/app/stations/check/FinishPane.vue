@@ -8,7 +8,6 @@ import { useFigure } from '../../state/figure'
 /** The last look: what is left, what must be warned of, what to change next time, and the card of the finished figure. */
 const figure = useFigure()
 const closing = ref<Closing | null>(null)
-const looked = ref<string[]>([])
 const next = ref('')
 const trouble = ref('')
 const said = ref('')
@@ -29,8 +28,7 @@ async function load(): Promise<void> {
 }
 onMounted(load)
 watch(() => figure.id, load)
-const look = (kind: string) =>
-  (looked.value = looked.value.includes(kind) ? looked.value.filter((k) => k !== kind) : [...looked.value, kind])
+const look = (kind: string, done: boolean) => take(() => api.lookAt(figure.id, kind, done))
 async function keep(): Promise<void> {
   if (await take(() => api.keepNext(figure.id, next.value))) said.value = 'Kept.'
 }
@@ -53,12 +51,10 @@ async function takeWool(): Promise<void> {
       <ul v-if="closing" class="bare" aria-label="What is left">
         <li v-for="l in closing.left" :key="l.kind" class="stitched" :class="{ safety: l.safety && !l.done }">
           <label class="row"
-            ><input
-              type="checkbox"
-              :checked="l.done || looked.includes(l.kind)"
-              :disabled="l.done || l.kind === 'steps' || l.kind === 'loose-ends'"
-              @change="look(l.kind)"
-            /><span :class="{ quiet: l.done }">{{ l.text }}</span></label
+            ><input type="checkbox" :checked="l.done" :disabled="!l.look" @change="look(l.kind, !l.done)" /><span
+              :class="{ quiet: l.done }"
+              >{{ l.text }}</span
+            ></label
           >
         </li>
       </ul>

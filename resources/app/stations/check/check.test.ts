@@ -439,8 +439,9 @@ describe('the mend desk', () => {
 describe('finishing', () => {
   const closing = (next = ''): Closing => ({
     left: [
-      { kind: 'needles', text: 'The tip of a broken needle was not found.', done: false, safety: true },
-      { kind: 'steps', text: 'Every step is done.', done: true, safety: false },
+      { kind: 'needles', text: 'The tip of a broken needle was not found.', done: false, safety: true, look: false },
+      { kind: 'trim', text: 'Trim fuzz.', done: false, safety: false, look: true },
+      { kind: 'steps', text: 'Every step is done.', done: true, safety: false, look: false },
     ],
     next,
   })
@@ -456,9 +457,17 @@ describe('finishing', () => {
     expect(items[0]!.classes()).toContain('safety')
     const boxes = table.wrapper.findAll<HTMLInputElement>('input[type=checkbox]').map((b) => b.element)
     expect(boxes.map((b) => [b.checked, b.disabled])).toEqual([
+      [false, true],
       [false, false],
       [true, true],
     ])
+    const looked = closing()
+    looked.left[1]!.done = true
+    const ticked = vi.spyOn(api, 'lookAt').mockResolvedValue(looked)
+    await table.wrapper.findAll('input[type=checkbox]')[1]!.trigger('change')
+    await flushPromises()
+    expect(ticked).toHaveBeenCalledWith(7, 'trim', true)
+    expect(boxes[1]!.checked).toBe(true)
     const field = table.wrapper.find('textarea')
     expect(field.element.value).toBe('A larger head.')
     const kept = vi.spyOn(api, 'keepNext').mockResolvedValue(closing('A smaller head.'))
