@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Models\LogEntry;
 use App\Models\Wool;
 use Impa\Check\Sign;
+use Impa\Check\Sign;
 
 describe('the mend desk', function () {
     it('knows every sign, and what helps with its amount', function () {
@@ -48,4 +49,11 @@ describe('the mend desk', function () {
         $mend = ['uuid' => 'mend-0002', 'text' => 'A dent', 'mg' => 8, 'colour' => 'nothing'];
         expect($this->postJson("/api/figures/{$id}/mends", $mend)->assertOk()->json('takenFromStash'))->toBeFalse();
     });
+});
+
+it('has a picture for every sign', function () {
+    $drawn = (string) file_get_contents(resource_path('app/stations/check/signPictures.ts'));
+    foreach (Sign::cases() as $sign) {
+        expect(preg_match("/^  '?".preg_quote($sign->value, '/')."'?: \[$/m", $drawn))->toBe(1, $sign->value);
+    }
 });

@@ -7,6 +7,7 @@ export type MendStart = { sign: string; about: string; answers: Record<string, n
 import { computed, onMounted, ref, watch } from 'vue'
 import type { Remedies, Signs } from '../../api/answers'
 import { api } from '../../api/client'
+import SignPicture from './SignPicture.vue'
 import { useFigure } from '../../state/figure'
 import { useUnits } from '../../state/units'
 
@@ -100,7 +101,7 @@ async function made(i: number): Promise<void> {
       <template v-for="g in groups" :key="g.of">
         <h3 v-if="g.signs.length">{{ g.title }}</h3>
         <button v-for="s in g.signs" :key="s.sign" class="plain" :aria-pressed="s.sign === sign" @click="take(s.sign)">
-          {{ s.title }}
+          <SignPicture :sign="s.sign" />{{ s.title }}
         </button>
       </template>
     </nav>
@@ -109,7 +110,10 @@ async function made(i: number): Promise<void> {
         What do you see? Choose it at the left, and Impa says what helps, with its amounts.
       </p>
       <template v-else>
-        <h2>{{ chosen.title }}</h2>
+        <header class="row">
+          <SignPicture :sign="chosen.sign" class="large" />
+          <h2>{{ chosen.title }}</h2>
+        </header>
         <div class="asks">
           <v-select v-if="chosen.about !== 'figure'" v-model="about" :items="places" label="Where" />
           <v-text-field
@@ -158,6 +162,9 @@ async function made(i: number): Promise<void> {
   margin-top: 0.5rem;
 }
 .signs button {
+  display: flex;
+  align-items: center;
+  gap: 0.7rem;
   min-height: 44px;
   text-align: left;
   padding: 0.2rem 0.8rem;
@@ -166,6 +173,14 @@ async function made(i: number): Promise<void> {
 .signs [aria-pressed='true'] {
   background: rgba(var(--v-theme-primary), 0.12);
   font-weight: 700;
+}
+.signs svg {
+  width: 42px;
+  height: 42px;
+}
+.large {
+  width: 64px;
+  height: 64px;
 }
 .asks {
   display: grid;
