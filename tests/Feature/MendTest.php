@@ -5,7 +5,6 @@ declare(strict_types=1);
 use App\Models\LogEntry;
 use App\Models\Wool;
 use Impa\Check\Sign;
-use Impa\Check\Sign;
 
 describe('the mend desk', function () {
     it('knows every sign, and what helps with its amount', function () {
