@@ -13,6 +13,7 @@ use Impa\Shape\ShapeKind;
 use Impa\Stash\Supply;
 use Impa\Tests\Support\Figures;
 use Impa\Wool\Ledger;
+use Impa\Wool\LedgerChange;
 use Impa\Wool\LedgerLine;
 use Impa\Wool\Portion;
 use Impa\Wool\Purpose;
@@ -202,4 +203,20 @@ it('lays film fibres between the layers of a stiff sheet, four milligrams on a s
     $area = $figure->parts['a']->solid->volumeCm3() / 0.2 * 1.2;
     expect(grams($figure, Purpose::Film))->toEqualWithDelta($area * 0.004, 1e-9)
         ->and(grams($figure, Purpose::Covering))->toEqualWithDelta($area * 0.2 * 0.12, 1e-9);
+});
+
+it('stands beside an earlier one wool by wool: both sum up to their wholes, and what only one takes is nought in the other', function () {
+    $of = static fn (Figure $figure): Ledger => Ledger::of($figure, Densities::house());
+    $plain = Figures::read(Figures::document([Figures::part('a', 'ball', 40, 40, 40)]));
+    $larger = Figures::read(Figures::document([
+        Figures::part('a', 'ball', 50, 50, 50),
+        Figures::part('b', 'ball', 30, 30, 30, 0, 40, 0, ['core' => 'stuffing']),
+    ]));
+    $rows = LedgerChange::between($of($plain), $of($larger));
+    expect(array_sum(array_column($rows, 'wasG')))->toEqualWithDelta($of($plain)->totalG(), 1e-9)
+        ->and(array_sum(array_column($rows, 'isG')))->toEqualWithDelta($of($larger)->totalG(), 1e-9)
+        ->and(array_column($rows, 'wasG', 'name')['stuffing'])->toBe(0.0);
+    foreach (LedgerChange::between($of($larger), $of($plain)) as $row) {
+        expect($row['wasG'])->toBe(array_column($rows, 'isG', 'name')[$row['name']]);
+    }
 });

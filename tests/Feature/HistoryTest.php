@@ -22,7 +22,10 @@ it('tells every revision in words, the latest first, and shows one as it was', f
         ->and(array_column($told, 'changes'))->toBe([['Head is 2.0 mm wider'], ['Head is 3.0 mm wider'], []]);
     $first = $this->getJson("/api/figures/{$id}/revisions/1")->assertOk()->json();
     $second = $this->getJson("/api/figures/{$id}/revisions/2")->assertOk()->json();
-    expect($first['document'])->toEqual(demoFigure('bobbin'))->and($second['totalG'])->toBeGreaterThan($first['totalG']);
+    $third = $this->getJson("/api/figures/{$id}/revisions/3")->assertOk()->json();
+    expect($first['document'])->toEqual(demoFigure('bobbin'))->and($second['totalG'])->toBeGreaterThan($first['totalG'])
+        ->and(array_sum(array_column($first['wool'], 'wasG')))->toEqualWithDelta($first['totalG'], 1e-6)
+        ->and(array_column($third['wool'], 'wasG'))->toBe(array_column($third['wool'], 'isG'));
     $this->getJson("/api/figures/{$id}/revisions/99")->assertNotFound();
     $this->getJson("/api/figures/{$id}/revisions/99999999999999999999")->assertNotFound();
     $this->deleteJson("/api/figures/{$id}/photos/99999999999999999999")->assertNotFound();

@@ -16,6 +16,7 @@ use Impa\Figure\Changes;
 use Impa\Figure\Figure as FigureDocument;
 use Impa\Figure\FigureRefused;
 use Impa\Wool\Ledger;
+use Impa\Wool\LedgerChange;
 use stdClass;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
@@ -42,14 +43,17 @@ final class HistoryController
         return new JsonResponse(['revisions' => array_reverse($revisions)]);
     }
 
-    /** One of them as it was, and what it took. */
+    /** One of them as it was, and what it took beside what the figure takes now. */
     public function show(Figure $figure, int $revision): DocumentResponse
     {
         $document = self::at($figure, $revision);
+        $now = FigureDocument::fromJson($figure->document);
+        $was = Ledger::of($document, Stash::densities($document));
 
         return new DocumentResponse([
             'document' => $document->document(),
-            'totalG' => Ledger::of($document, Stash::densities($document))->totalG(),
+            'totalG' => $was->totalG(),
+            'wool' => LedgerChange::between($was, Ledger::of($now, Stash::densities($now))),
         ]);
     }
 

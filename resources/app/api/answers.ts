@@ -824,6 +824,15 @@ export interface Revisions {
 export interface Revision {
   document: Figure
   totalG: number
+  /**
+   * wool by wool what it took, and what the figure takes now
+   */
+  wool: {
+    name: string
+    hex: string | null
+    wasG: number
+    isG: number
+  }[]
 }
 export interface Closing {
   /**

@@ -22,6 +22,8 @@ const branch = ref({ name: '', percent: '120', colours: {} as Record<string, str
 const when = (ms: number) =>
   new Date(ms).toLocaleString(undefined, { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
 const totalNow = computed(() => figure.board?.plan.wool.reduce((sum, w) => sum + w.g, 0) ?? 0)
+/** A change in grams that a scale tells; else a dash. */
+const more = (g: number) => (Math.abs(g) < 0.005 ? '–' : `${g > 0 ? '+' : '−'}${units.massLine(Math.abs(g))}`)
 const picture = async (document: Revision['document']) => URL.createObjectURL(await api.render(document, 360))
 
 async function tell(ask: () => Promise<void>): Promise<void> {
@@ -93,6 +95,27 @@ const off = () =>
               <figcaption>now: {{ units.massLine(totalNow) }}</figcaption>
             </figure>
           </div>
+          <table v-if="then" class="wool">
+            <caption class="small quiet">
+              Wool by wool
+            </caption>
+            <thead>
+              <tr>
+                <th></th>
+                <th scope="col">then</th>
+                <th scope="col">now</th>
+                <th scope="col">more</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="w in then.wool" :key="w.name + w.hex">
+                <th scope="row"><i class="swatch" :style="{ background: w.hex ?? 'transparent' }" />{{ w.name }}</th>
+                <td>{{ units.massLine(w.wasG) }}</td>
+                <td>{{ units.massLine(w.isG) }}</td>
+                <td>{{ more(w.isG - w.wasG) }}</td>
+              </tr>
+            </tbody>
+          </table>
           <v-btn v-if="then" variant="tonal" @click="back">Go back to this (it can be undone)</v-btn>
           <form class="branch stitched" @submit.prevent="off">
             <h3>A figure of its own from {{ then ? 'that one' : 'this one' }}</h3>
@@ -122,6 +145,28 @@ const off = () =>
 </template>
 
 <style scoped>
+.wool {
+  border-collapse: collapse;
+}
+.wool th,
+.wool td {
+  padding: 0.2rem 0.5rem;
+  text-align: right;
+  font-variant-numeric: tabular-nums;
+}
+.wool tbody th {
+  text-align: left;
+  font-weight: 400;
+}
+.swatch {
+  display: inline-block;
+  width: 0.9rem;
+  height: 0.9rem;
+  margin-right: 0.4rem;
+  border-radius: 50%;
+  border: 1px solid rgb(var(--v-theme-thread));
+  vertical-align: -2px;
+}
 .history {
   display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 1.6fr);

@@ -31,7 +31,14 @@ it('says what changed, shows one beside now, and goes back to it in one step of 
   expect(says()).toContain('Head is 3.0 mm wider')
   expect(says()).toContain('as it was laid on the shelf')
   const was = { ...plain(), heightMm: 60 }
-  vi.spyOn(api, 'revision').mockResolvedValue({ document: was, totalG: 12.3 })
+  vi.spyOn(api, 'revision').mockResolvedValue({
+    document: was,
+    totalG: 12.3,
+    wool: [
+      { name: 'core wool', hex: null, wasG: 8, isG: 8.001 },
+      { name: 'Teal', hex: '#30a0a0', wasG: 4.3, isG: 2.2 },
+    ],
+  })
   button('as it was laid').click()
   await flushPromises()
   expect(says()).toContain('then: 12.3 g')
