@@ -52,11 +52,11 @@ final class OwnHand
         $since = $marks->get(HandMark::SINCE)->at ?? 0;
         $all = [];
         /** @var list<FinishedPart> $parts */
-        $parts = FinishedPart::query()->where('at', '>', $since)->latest('at')->limit(self::LATEST)->get()->all();
+        $parts = FinishedPart::query()->with('figure:id,name')->where('at', '>', $since)->latest('at')->limit(self::LATEST)->get()->all();
         foreach (array_reverse($parts) as $part) {
             array_push($all, ...$part->piece()->observations((string) $part->id));
         }
-        $timed = FinishedStep::query()->where('at', '>', $since)->where('minutes', '>=', TimedStep::LEAST_MINUTES);
+        $timed = FinishedStep::query()->with('figure:id,name')->where('at', '>', $since)->where('minutes', '>=', TimedStep::LEAST_MINUTES);
         /** @var list<FinishedStep> $steps */
         $steps = $timed->latest('at')->limit(self::LATEST)->get()->all();
         foreach (array_reverse($steps) as $step) {
@@ -64,9 +64,7 @@ final class OwnHand
         }
 
         return array_map(
-            static fn (Observation $o): Observation => $marks->has($o->id)
-                ? new Observation($o->id, $o->quantity, $o->group, $o->what, $o->expected, $o->found, isAside: true)
-                : $o,
+            static fn (Observation $o): Observation => $marks->has($o->id) ? $o->aside() : $o,
             $all,
         );
     }

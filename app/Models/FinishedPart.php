@@ -6,6 +6,7 @@ namespace App\Models;
 
 use App\Hand\OwnHand;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Impa\Check\Measurement;
 use Impa\Hand\FinishedPiece;
 use Impa\Shape\Size;
@@ -17,6 +18,7 @@ use Symfony\Component\HttpKernel\Exception\HttpException;
  * @property int $id
  * @property string $uuid
  * @property ?int $figure_id
+ * @property ?Figure $figure
  * @property string $part
  * @property bool $is_twin
  * @property string $what
@@ -87,6 +89,12 @@ final class FinishedPart extends Model
         ];
     }
 
+    /** @return BelongsTo<Figure, $this> */
+    public function figure(): BelongsTo
+    {
+        return $this->belongsTo(Figure::class);
+    }
+
     public function piece(): FinishedPiece
     {
         return new FinishedPiece(
@@ -97,6 +105,7 @@ final class FinishedPart extends Model
             $this->weighed_g,
             $this->minutes,
             $this->house_minutes,
+            $this->figure->name ?? '',
         );
     }
 

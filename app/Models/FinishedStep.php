@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Impa\Hand\TimedStep;
 
 /**
@@ -12,6 +13,7 @@ use Impa\Hand\TimedStep;
  *
  * @property int $id
  * @property int $figure_id
+ * @property ?Figure $figure
  * @property string $step
  * @property string $kind
  * @property string $what
@@ -28,8 +30,14 @@ final class FinishedStep extends Model
     /** @var array<string, string> */
     protected $casts = ['minutes' => 'float', 'house_minutes' => 'float', 'at' => 'integer'];
 
+    /** @return BelongsTo<Figure, $this> */
+    public function figure(): BelongsTo
+    {
+        return $this->belongsTo(Figure::class);
+    }
+
     public function timed(): TimedStep
     {
-        return new TimedStep($this->kind, $this->what, $this->minutes, $this->house_minutes);
+        return new TimedStep($this->kind, $this->what, $this->minutes, $this->house_minutes, $this->figure->name ?? '');
     }
 }

@@ -10,6 +10,7 @@ use Impa\Hand\Hand;
 use Impa\Hand\HandRefused;
 use Impa\Hand\HandSheet;
 use Impa\Hand\Observation;
+use Impa\Hand\PlanAndDone;
 use Impa\Hand\Practice;
 use Impa\Hand\Quantity;
 use Impa\Hand\RecordsTable;
@@ -339,3 +340,33 @@ it('lets a hand that learns while it works change minutes, never the order of wh
     ));
     expect($keys($hand->pace()))->toBe($keys(Pace::house()));
 })->with(['sorrel', 'bobbin', 'lanto', 'wick']);
+
+it('holds plan against done figure by figure: foretold by what was known before the figure was begun', function () {
+    $of = static fn (string $figure, string $id, float $off): Observation => new Observation(
+        $id,
+        Quantity::Density,
+        'springy',
+        $id,
+        10.0,
+        10.0 * exp($off),
+        $figure,
+    );
+    $rows = PlanAndDone::of(Hand::of([
+        $of('First', 'a', 0.3),
+        $of('First', 'b', 0.3),
+        $of('', 'practice', 0.3),
+        $of('Second', 'c', 0.3),
+        $of('Second', 'd', 0.3)->aside(),
+    ]));
+    expect(array_column($rows, 'figure'))->toBe(['First', 'Second'])
+        ->and($rows[0]['planned'])->toBe(20.0)
+        ->and($rows[0]['done'])->toEqualWithDelta(20 * exp(0.3), 1e-9)
+        ->and($rows[0]['records'])->toBe(2)
+        ->and($rows[1]['records'])->toBe(1)
+        // Three pieces that were 35 % heavier: the second is foretold nearly so, in a narrower range.
+        ->and($rows[1]['planned'])->toEqualWithDelta(10 * Hand::of([
+            $of('', 'a', 0.3), $of('', 'b', 0.3), $of('', 'c', 0.3),
+        ])->model(Quantity::Density)->factor('springy'), 1e-9)
+        ->and($rows[1]['planned'])->toBeGreaterThan(12.0)
+        ->and($rows[1]['high'] / $rows[1]['low'])->toBeLessThan($rows[0]['high'] / $rows[0]['low']);
+});

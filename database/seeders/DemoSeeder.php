@@ -13,7 +13,7 @@ use Illuminate\Database\Seeder;
 use Impa\Figure\Figure as FigureDocument;
 use Impa\Stash\Reserve;
 
-/** The demo: three made-up figures with their drawings, one without, and a small stash. Lays out only what is not there. */
+/** The demo: three made-up figures with their drawings, one without, a small stash, and what their felter weighed and timed. Lays out only what is not there. */
 final class DemoSeeder extends Seeder
 {
     private const FIGURES = ['wick', 'lanto', 'sorrel', 'bobbin'];
@@ -28,6 +28,7 @@ final class DemoSeeder extends Seeder
 
     private function lay(): void
     {
+        $figures = [];
         foreach (self::FIGURES as $name) {
             $file = base_path("demo/{$name}.png");
             $picture = is_file($file) ? Picture::keep((string) file_get_contents($file)) : null;
@@ -36,6 +37,7 @@ final class DemoSeeder extends Seeder
                 $picture?->id,
                 isDemo: true,
             );
+            $figures[$name] = $figure;
             if ($name === 'bobbin') {
                 foreach (['portion', 'core:head', 'core:body'] as $step) {
                     $figure->marks()->create(['step' => $step, 'created_at' => now()]);
@@ -47,6 +49,7 @@ final class DemoSeeder extends Seeder
         foreach ($stash as $wool) {
             Wool::query()->create($wool + ['is_demo' => true]);
         }
+        DemoRecords::lay(collect($figures));
         // Bobbin is in work: its wool is set aside.
         foreach (Figure::query()->where('is_demo', true)->where('name', 'like', 'Bobbin%')->get() as $figure) {
             Stash::setAside($figure, Reserve::Usual);

@@ -23,6 +23,7 @@ final readonly class FinishedPiece
      * @param  ?float  $weighedG  wool that was weighed off for it
      * @param  ?float  $minutes  that it took
      * @param  ?float  $houseMinutes  by the house's pace
+     * @param  string  $figure  name of the figure it belongs to, or empty
      */
     public function __construct(
         public string $what,
@@ -32,6 +33,7 @@ final readonly class FinishedPiece
         public ?float $weighedG = null,
         public ?float $minutes = null,
         public ?float $houseMinutes = null,
+        public string $figure = '',
     ) {
     }
 
@@ -79,6 +81,7 @@ final readonly class FinishedPiece
             $measured->g,
             $check->teaches() ? $check->volumeCm3 * $check->plannedGPerCm3 : 0.0,
             $weighedG,
+            figure: $figure->name,
         );
     }
 
@@ -92,23 +95,28 @@ final readonly class FinishedPiece
     {
         $all = [];
         if ($this->houseG > 0.0) {
-            $all[] = new Observation('part:'.$id, Quantity::Density, $this->firmness, $this->what, $this->houseG, $this->grams);
+            $all[] = $this->one('part:'.$id, Quantity::Density, $this->firmness, $this->houseG, $this->grams);
         }
         if ($this->weighedG !== null) {
             $expected = $this->grams * (1 + Densities::house()->coverWaste);
-            $all[] = new Observation('waste:'.$id, Quantity::Waste, 'cover', $this->what, $expected, $this->weighedG);
+            $all[] = $this->one('waste:'.$id, Quantity::Waste, 'cover', $expected, $this->weighedG);
         }
         if ($this->minutes !== null && $this->houseMinutes !== null) {
-            $all[] = new Observation('time:'.$id, Quantity::Pace, 'felt', $this->what, $this->houseMinutes, $this->minutes);
+            $all[] = $this->one('time:'.$id, Quantity::Pace, 'felt', $this->houseMinutes, $this->minutes);
         }
 
         return $all;
     }
 
+    private function one(string $id, Quantity $quantity, string $group, float $expected, float $found): Observation
+    {
+        return new Observation($id, $quantity, $group, $this->what, $expected, $found, $this->figure);
+    }
+
     /** What is asked before it is learned from, where a digit seems to have slipped; empty where it is as likely as others. */
     public function doubt(Hand $hand): string
     {
-        $density = new Observation('new', Quantity::Density, $this->firmness, $this->what, $this->houseG, $this->grams);
+        $density = $this->one('new', Quantity::Density, $this->firmness, $this->houseG, $this->grams);
 
         return $hand->isDoubtful($density)
             ? sprintf('%.2f g, where about %.2f g were to be expected at that size: is that right?', $this->grams, $this->houseG)

@@ -13,6 +13,7 @@ final readonly class Observation
      * @param  string  $what  for a felter
      * @param  float  $expected  by the house's numbers, > 0: grams, or minutes
      * @param  float  $found  > 0, in the same unit
+     * @param  string  $figure  name of the figure it was made for; empty for a piece for itself
      * @param  bool  $isAside  whether the felter took it out of what is learned
      */
     public function __construct(
@@ -22,8 +23,14 @@ final readonly class Observation
         public string $what,
         public float $expected,
         public float $found,
+        public string $figure = '',
         public bool $isAside = false,
     ) {
+    }
+
+    public function aside(): self
+    {
+        return new self($this->id, $this->quantity, $this->group, $this->what, $this->expected, $this->found, $this->figure, isAside: true);
     }
 
     /** The logarithm by which the hand differs here. */

@@ -14,8 +14,13 @@ final readonly class TimedStep
     public const LEAST_MINUTES = 0.2;
 
     /** @param  float  $houseMinutes  by the house's pace: a plan's minutes are the hand's own */
-    public function __construct(public string $kind, public string $what, public float $minutes, public float $houseMinutes)
-    {
+    public function __construct(
+        public string $kind,
+        public string $what,
+        public float $minutes,
+        public float $houseMinutes,
+        public string $figure = '',
+    ) {
     }
 
     public static function of(Work $work, Step $step, float $minutes): self
@@ -25,6 +30,7 @@ final readonly class TimedStep
             $step->title.', '.$work->ledger->figure->name,
             $minutes,
             $step->minutes / $work->pace->factor($step->kind->value),
+            $work->ledger->figure->name,
         );
     }
 
@@ -33,6 +39,6 @@ final readonly class TimedStep
     {
         return $this->minutes < self::LEAST_MINUTES
             ? []
-            : [new Observation('step:'.$id, Quantity::Pace, $this->kind, $this->what, $this->houseMinutes, $this->minutes)];
+            : [new Observation('step:'.$id, Quantity::Pace, $this->kind, $this->what, $this->houseMinutes, $this->minutes, $this->figure)];
     }
 }

@@ -159,6 +159,12 @@ final class Pace
         return $own;
     }
 
+    /** Of how many timed steps it was learned; 0: it is the house's. */
+    public function records(): int
+    {
+        return $this->hand->count;
+    }
+
     /** By what this hand multiplies the minutes of a kind of step. */
     public function factor(string $kind): float
     {

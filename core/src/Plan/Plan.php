@@ -32,6 +32,7 @@ final readonly class Plan
         public array $details,
         public array $steps,
         public Balance $balance,
+        private int $timedRecords,
     ) {
     }
 
@@ -51,6 +52,7 @@ final readonly class Plan
             details: self::details($figure, $needles),
             steps: Work::paced(Order::of(Steps::of($ledger, $pace, $needles), $figure), $pace),
             balance: Balance::of($ledger),
+            timedRecords: $pace->records(),
         );
     }
 
@@ -105,6 +107,7 @@ final readonly class Plan
                 'hands' => $this->handsMinutes(),
                 'elapsed' => Schedule::inOneGo($this->steps)->elapsedMinutes(),
             ],
+            'records' => ['weights' => $this->ledger->densities->hand->count, 'minutes' => $this->timedRecords],
             'face' => Steps::facePart($this->figure),
             'notes' => array_map(
                 static fn (Note $n): array => ['code' => $n->code, 'at' => $n->at, 'text' => $n->text],

@@ -693,6 +693,21 @@ export interface Hand {
      */
     shrank: number[]
   }[]
+  /**
+   * plan against done, in the order in which the figures were begun
+   */
+  figures: {
+    figure: string
+    quantity: 'density' | 'pace'
+    /**
+     * g or minutes, by what was known before
+     */
+    planned: number
+    low: number
+    high: number
+    done: number
+    records: number
+  }[]
   practice: {
     key: string
     name: string

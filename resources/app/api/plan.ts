@@ -21,6 +21,13 @@ export interface Plan {
     elapsed: number
   }
   /**
+   * of how many records of her own hand weights and minutes were learned; 0: they are the house's
+   */
+  records?: {
+    weights: number
+    minutes: number
+  }
+  /**
    * key of the part that bears the face, or empty
    */
   face: string

@@ -4,6 +4,7 @@ import { computed, nextTick, ref, watch } from 'vue'
 import { api } from '../../api/client'
 import type { School } from '../../api/answers'
 import type { WorkStep } from '../../api/steps'
+import ByHand from '../hand/ByHand.vue'
 import { useFigure } from '../../state/figure'
 import { useUnits } from '../../state/units'
 
@@ -56,6 +57,7 @@ watch(
       <h2>Order of work</h2>
       <v-spacer /><span class="quiet">{{ units.minutes(minutesLeft) }} left</span>
     </div>
+    <ByHand of="Minutes" :records="figure.board?.plan.records?.minutes" />
     <v-progress-linear
       :model-value="steps.length ? (doneCount / steps.length) * 100 : 0"
       color="success"

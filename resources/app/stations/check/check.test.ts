@@ -297,6 +297,7 @@ describe('my hand', () => {
         shrank: [0.27, 0.14],
       },
     ],
+    figures: [],
     practice: [
       {
         key: 'ball',
@@ -346,6 +347,21 @@ describe('my hand', () => {
     await press('Remove it for good')
     expect(drop).toHaveBeenCalledWith('part:1')
     expect(table.wrapper.findAll('circle')).toHaveLength(0)
+  })
+
+  it('shows plan against done, figure by figure, by weight and by time', async () => {
+    const row = { figure: 'Test', quantity: 'density' as const, planned: 10, low: 8, high: 12.5, done: 11, records: 3 }
+    const figures = [row, { ...row, figure: 'Other', done: 15 }, { ...row, quantity: 'pace' as const, done: 90 }]
+    await opened({ ...hand([record]), figures })
+    const rows = () => table.wrapper.findAll('[role=listitem]')
+    expect(rows().map((r) => r.attributes('aria-label'))).toEqual([
+      'Test: planned 10.0 g (8.0 g to 12.5 g), done 11.0 g, 3 records',
+      'Other: planned 10.0 g (8.0 g to 12.5 g), done 15.0 g, 3 records',
+    ])
+    expect(rows().map((r) => r.find('circle').classes('out'))).toEqual([false, true])
+    await press('time')
+    expect(rows()).toHaveLength(1)
+    expect(rows()[0]!.attributes('aria-label')).toContain('done 90 min')
   })
 
   it('learns from a practice piece, and asks back before it learns from a slipped digit', async () => {

@@ -2,6 +2,7 @@
 import { computed, onMounted, ref } from 'vue'
 import type { Hand } from '../../api/answers'
 import { api } from '../../api/client'
+import FigureRows from './FigureRows.vue'
 import HandCurves from './HandCurves.vue'
 import PracticePane from './PracticePane.vue'
 
@@ -64,6 +65,7 @@ async function over(): Promise<void> {
           :chosen="chosen"
           @choose="chosen = chosen === $event ? '' : $event"
         />
+        <FigureRows v-if="hand.figures.length" :figures="hand.figures" />
       </section>
       <aside class="side">
         <section class="sheet" aria-live="polite">

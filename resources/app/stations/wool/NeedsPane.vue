@@ -5,6 +5,7 @@ import { useFigure } from '../../state/figure'
 import { useSupply } from '../../state/supply'
 import { trade } from '../../state/trade'
 import { useUnits } from '../../state/units'
+import ByHand from '../hand/ByHand.vue'
 import FinishDialog from './FinishDialog.vue'
 import WoolBar from './WoolBar.vue'
 
@@ -54,9 +55,10 @@ function choose(reserve: Reserve): void {
       <template #item="{ props: item, item: r }"><v-list-item v-bind="item" :subtitle="r.why" /></template>
     </v-select>
     <p class="quiet small">
-      The bar holds the true weight four times in five, by the house's densities until your own are known. The notch is
-      what to have at hand, the dashed line what your stash has free.
+      The bar holds the true weight four times in five. The notch is what to have at hand, the dashed line what your
+      stash has free.
     </p>
+    <ByHand of="Weights" :records="figure.board?.plan.records?.weights" />
     <div class="row acts" role="group" aria-label="The figure's wool">
       <template v-if="supply.wool?.state === 'used'"
         ><span class="settled">Finished: its wool is taken out of the stash.</span></template
