@@ -164,7 +164,7 @@ test('a figure is matched, a mix chosen and corrected by a swatch, portions prin
   const words = execFileSync('pdftotext', ['-layout', pdf, '-']).toString()
   expect(words).toContain('Wool walk: portions')
   expect(words).toContain('Split in two equal pieces')
-  expect(words).toMatch(/Weigh 8\.\d g core wool/)
+  expect(words).toMatch(/Weigh 9\.\d g core wool/)
 
   // Set aside, seen in the stash, given back.
   const before = await wool(page, 'Amber')
