@@ -226,6 +226,14 @@ describe('a photo on which nothing can be judged', function () {
         ],
     ]);
 
+    it('is refused where it is a real photograph of something else', function (string $name) {
+        // fixtures/photos/README.md says where they come from.
+        $bytes = (string) file_get_contents(__DIR__."/fixtures/photos/{$name}.jpg");
+        foreach ([Works::demo('sorrel'), Works::demo('bobbin'), Works::demo('lanto')->onlyPiece('head')] as $plan) {
+            expect(static fn () => PhotoCheck::of($plan, $bytes, View::Front))->toThrow(PhotoRefused::class);
+        }
+    })->with(['coffee', 'clock', 'brick', 'gravel', 'grass']);
+
     it('is refused where it is blurred', function () {
         $plan = Works::demo('sorrel');
         $image = imagecreatefromstring(BenchCamera::png($plan, $plan, View::Front, 2, false, 500));
