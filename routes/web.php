@@ -28,6 +28,7 @@ use App\Http\Controllers\PlanController;
 use App\Http\Controllers\RecipeController;
 use App\Http\Controllers\RecutController;
 use App\Http\Controllers\RenderController;
+use App\Http\Controllers\SetController;
 use App\Http\Controllers\SheetController;
 use App\Http\Controllers\SideViewController;
 use App\Http\Controllers\SizeCardsController;
@@ -40,9 +41,10 @@ use App\Http\Controllers\WeighingController;
 use App\Http\Controllers\WoolColourController;
 use App\Http\Controllers\WoolController;
 use App\Models\Figure;
+use App\Models\FigureSet;
 use Illuminate\Support\Facades\Route;
 
-Route::prefix('api')->whereNumber(['figure', 'picture', 'wool', 'swatch'])->group(function (): void {
+Route::prefix('api')->whereNumber(['figure', 'picture', 'wool', 'swatch', 'set'])->group(function (): void {
     Route::get('figures', [FigureController::class, 'index']);
     Route::post('figures', [FigureController::class, 'store']);
     Route::get('figures/{figure}', [FigureController::class, 'show']);
@@ -74,6 +76,15 @@ Route::prefix('api')->whereNumber(['figure', 'picture', 'wool', 'swatch'])->grou
     Route::get('figures/{figure}/revisions', [HistoryController::class, 'index']);
     Route::get('figures/{figure}/revisions/{revision}', [HistoryController::class, 'show'])->where('revision', '[0-9]{1,18}');
     Route::post('figures/{figure}/branch', [HistoryController::class, 'branch']);
+    Route::get('sets', [SetController::class, 'index']);
+    Route::post('sets', [SetController::class, 'store']);
+    Route::get('sets/{set}', [SetController::class, 'show']);
+    Route::put('sets/{set}', [SetController::class, 'update']);
+    Route::delete('sets/{set}', [SetController::class, 'destroy']);
+    Route::post('set/plan', [SetController::class, 'plan']);
+    Route::post('set/sittings', [SetController::class, 'sittings']);
+    Route::post('set/colourways', [SetController::class, 'colourways']);
+    Route::post('set/picture', [SetController::class, 'picture']);
     Route::get('figures/{figure}/closing', [ClosingController::class, 'show']);
     Route::put('figures/{figure}/closing', [ClosingController::class, 'update']);
     Route::put('figures/{figure}/closing/{kind}', [ClosingController::class, 'look'])->where('kind', '[a-z-]{1,40}');
@@ -160,6 +171,7 @@ Route::view('/', 'app');
 Route::view('/bin', 'app');
 Route::view('/stash', 'app');
 Route::view('/hand', 'app');
+Route::get('/sets/{set}', fn (FigureSet $set) => view('app'))->whereNumber('set');
 // A figure that is not there is told at once, by a plain page, not by an empty station.
 Route::get('/figures/{figure}/{station?}', fn (Figure $figure) => view('app'))
     ->whereNumber('figure')->whereIn('station', ['shapes', 'wool', 'face', 'build', 'check']);

@@ -30,7 +30,8 @@ final readonly class Scale
      */
     public static function byRuler(array $from, array $to, float $mm): self
     {
-        if (! (hypot($to[0] - $from[0], $to[1] - $from[1]) >= self::LEAST_PX)) {
+        $apart = hypot($to[0] - $from[0], $to[1] - $from[1]);
+        if (is_nan($apart) || $apart < self::LEAST_PX) {
             throw PhotoRefused::rulerTooShort();
         }
 
@@ -79,6 +80,6 @@ final readonly class Scale
     /** @throws PhotoRefused */
     private static function inRange(float $mm): float
     {
-        return $mm >= self::RANGE_MM[0] && $mm <= self::RANGE_MM[1] ? $mm : throw PhotoRefused::knownOutOfRange();
+        return is_nan($mm) || $mm < self::RANGE_MM[0] || $mm > self::RANGE_MM[1] ? throw PhotoRefused::knownOutOfRange() : $mm;
     }
 }

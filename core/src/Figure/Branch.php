@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Figure;
 
+use Impa\Colour\ColourWords;
+use Impa\Colour\Srgb;
 use stdClass;
 
 /** A figure of its own from another one: the same, larger or smaller, in other colours. */
@@ -29,7 +31,8 @@ final class Branch
             $colour = self::colour($document, (string) $key) ?? throw EditRefused::noSuchColour((string) $key);
             $colour->hex = $hex;
             // A name that said another colour, and the mix it was made of, say nothing of this one.
-            unset($colour->name, $colour->mix);
+            unset($colour->mix);
+            $colour->name = preg_match('/^#[0-9a-f]{6}$/iD', $hex) === 1 ? ColourWords::of(Srgb::hex($hex)) : $hex;
         }
 
         return Figure::fromDocument($document);

@@ -849,6 +849,45 @@ export interface Revision {
     isG: number
   }[]
 }
+export interface SetMember {
+  /**
+   * number of a figure on the shelf
+   */
+  figure: number
+  name?: string
+  count?: number
+  heightMm?: number | null
+  colours?: {
+    [k: string]: string
+  }
+  [k: string]: unknown
+}
+export interface SetKept {
+  id: number
+  name: string
+  revision: number
+  members: SetMember[]
+}
+export interface Sets {
+  sets: SetKept[]
+}
+export interface SetSittings {
+  sittings: {
+    minutes: number
+    rows: {
+      title: string
+      minutes: number
+    }[]
+  }[]
+}
+export interface ColourwaysTold {
+  /**
+   * hex by colour key, one for each figure
+   */
+  colourways: {
+    [k: string]: string
+  }[]
+}
 export interface Closing {
   /**
    * what is not done yet first

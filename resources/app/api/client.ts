@@ -24,6 +24,11 @@ import type {
   Hand,
   MeasuredParts,
   Closing,
+  ColourwaysTold,
+  SetKept,
+  SetMember,
+  Sets,
+  SetSittings,
   MendMade,
   PartChecked,
   Remedies,
@@ -59,7 +64,11 @@ import type { Armature } from './armature'
 import type { BalanceSheet } from './balance'
 import type { Brush, Figure } from './figure'
 import type { ImpaPhotoCheck as PhotoFound } from './photo-check'
+import type { ImpaSetPlan as SetPlan } from './set-plan'
 import type { Schedule } from './schedule'
+
+/** A set as it is planned, saved or not. */
+export type SetSent = Pick<SetKept, 'name' | 'members'>
 
 /** How a photo was taken: its side, one part alone, and what tells its scale. */
 export interface PhotoOf {
@@ -320,6 +329,16 @@ export const api = {
   benchCamera: (document: Figure, how: PhotoOf, seed: number, marker: boolean) =>
     ask<PictureTaken>('POST', 'check/camera', { document, view: how.view, part: how.part, seed, marker }),
   markerSheet: (document: Figure, paper: 'a4' | 'letter') => file('check/marker', { document, paper }),
+  sets: () => ask<Sets>('GET', 'sets'),
+  set: (id: number) => ask<SetKept>('GET', `sets/${id}`),
+  laySet: (name: string, members: SetMember[]) => ask<SetKept>('POST', 'sets', { name, members }),
+  keepSet: (set: SetKept) => ask<SetKept>('PUT', `sets/${set.id}`, set),
+  dropSet: (id: number) => ask<Sets>('DELETE', `sets/${id}`),
+  planSet: (set: SetSent, reserve: Reserve) => ask<SetPlan>('POST', 'set/plan', { ...set, reserve }),
+  setSittings: (set: SetSent, minutes: number) => ask<SetSittings>('POST', 'set/sittings', { ...set, minutes }),
+  colourways: (figure: number, colours: string[], by: 'hue' | 'swap' | 'stash', count: number) =>
+    ask<ColourwaysTold>('POST', 'set/colourways', { figure, colours, by, count }),
+  memberPicture: (member: SetMember) => file('set/picture', { member }),
   closing: (id: number) => ask<Closing>('GET', `figures/${id}/closing`),
   lookAt: (id: number, kind: string, done: boolean) => ask<Closing>('PUT', `figures/${id}/closing/${kind}`, { done }),
   keepNext: (id: number, next: string) => ask<Closing>('PUT', `figures/${id}/closing`, { next }),

@@ -1,5 +1,5 @@
 // Writes figure.ts, plan.ts, balance.ts, steps.ts, schedule.ts, armature.ts,
-// hand.ts, photo-check.ts and answers.ts from formats/, so that the screens speak of documents and answers as the
+// hand.ts, photo-check.ts, set-plan.ts and answers.ts from formats/, so that the screens speak of documents and answers as the
 // formats do. Run: npm run types
 import { readFileSync, writeFileSync } from 'node:fs'
 import { compile } from 'json-schema-to-typescript'
@@ -56,7 +56,7 @@ function inTypes(schema) {
   return Object.fromEntries(Object.entries(schema).map(([key, value]) => [key, inTypes(value)]))
 }
 
-for (const name of ['figure', 'plan', 'balance', 'steps', 'schedule', 'armature', 'hand', 'photo-check'])
+for (const name of ['figure', 'plan', 'balance', 'steps', 'schedule', 'armature', 'hand', 'photo-check', 'set-plan'])
   await write(`./${name}.ts`, name, read(`impa-${name}-1.schema.json`), `impa-${name}-1.schema.json`)
 await write(
   './answers.ts',

@@ -9,6 +9,7 @@ export const router = createRouter({
     { path: '/bin', name: 'bin', component: () => import('../stations/shelf/BinStation.vue') },
     { path: '/stash', name: 'stash', component: () => import('../stations/stash/StashStation.vue') },
     { path: '/hand', name: 'hand', component: () => import('../stations/hand/HandStation.vue') },
+    { path: '/sets/:set(\\d+)', name: 'set', component: () => import('../stations/sets/SetStation.vue') },
     { path: '/figures/:id(\\d+)', redirect: (to) => ({ name: 'shapes', params: to.params }) },
     {
       path: '/figures/:id(\\d+)/shapes',

@@ -7,6 +7,7 @@ import { api } from '../../api/client'
 import type { Figure } from '../../api/figure'
 import { useFigure } from '../../state/figure'
 import FigureCard from './FigureCard.vue'
+import SetShelf from '../sets/SetShelf.vue'
 import NewFigureDialog from './NewFigureDialog.vue'
 
 const router = useRouter()
@@ -129,6 +130,7 @@ function pick(event: Event): void {
         >
       </button>
     </div>
+    <SetShelf v-if="shelf?.figures.length" :cards="shelf.figures" />
     <v-pagination
       v-if="shelf && shelf.pages > 1"
       :model-value="shelf.page"

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Sets;
+
+use Impa\Colour\Ciede2000;
+use Impa\Face\Ground;
+use Impa\Figure\Figure;
+
+/** Colours of a colourway that lie against each other, differed in the figure itself, and now hardly do. */
+final class Clashes
+{
+    /** Two wools that differ by less are hard to tell apart (CIEDE2000; house choice). */
+    public const ALIKE = 8.0;
+
+    /** @return list<string> each with a way on */
+    public static function of(Member $member): array
+    {
+        $notes = [];
+        foreach (self::meeting($member->base) as [$one, $two, $what]) {
+            $was = self::between($member->base, $one, $two);
+            $is = self::between($member->figure, $one, $two);
+            if ($was >= self::ALIKE && $is < self::ALIKE) {
+                $notes[] = sprintf(
+                    '%s: %s no longer shows, %s and %s are alike now: make one of them lighter or darker.',
+                    $member->name,
+                    $what,
+                    mb_strtolower($member->figure->colours[$one]->name),
+                    mb_strtolower($member->figure->colours[$two]->name),
+                );
+            }
+        }
+
+        return array_values(array_unique($notes));
+    }
+
+    /**
+     * Keys of colours that lie against each other: a detail on its ground, a part on what it is joined to.
+     *
+     * @return list<array{string, string, string}> with what is seen there
+     */
+    public static function meeting(Figure $figure): array
+    {
+        $pairs = [];
+        foreach ($figure->details as $detail) {
+            $pairs[] = [$detail->colour, Ground::colour($figure, $detail), 'the '.mb_strtolower($detail->name)];
+        }
+        foreach ($figure->parts as $part) {
+            if ($part->isJoined()) {
+                $pairs[] = [$part->colour, $figure->parts[$part->joinTo]->colour, 'where the '.mb_strtolower($part->name).' begins'];
+            }
+        }
+
+        return array_values(array_filter($pairs, static fn (array $pair): bool => $pair[0] !== $pair[1]));
+    }
+
+    public static function between(Figure $figure, string $one, string $two): float
+    {
+        return Ciede2000::between($figure->colours[$one]->srgb->lab(), $figure->colours[$two]->srgb->lab());
+    }
+}

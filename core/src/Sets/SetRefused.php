@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Sets;
+
+use DomainException;
+use Impa\Refusal;
+
+/** A set that cannot be planned, or is no set. */
+final class SetRefused extends DomainException implements Refusal
+{
+    public function title(): string
+    {
+        return 'This set cannot be planned';
+    }
+
+    public static function ofNone(): self
+    {
+        return new self('A set of none: lay at least one figure into it.');
+    }
+
+    public static function tooMany(int $most): self
+    {
+        return new self(sprintf('At most %d figures in one set: make two of it.', $most));
+    }
+
+    public static function countOutOfRange(string $name, int $most): self
+    {
+        return new self(sprintf('%s: there are 1 to %d of it.', $name, $most));
+    }
+
+    public static function nameless(): self
+    {
+        return new self('A set wants a name of at most 120 letters.');
+    }
+
+    public static function noDocument(string $why): self
+    {
+        return new self($why);
+    }
+
+    public static function noSuchColour(string $key): self
+    {
+        return new self(sprintf('There is no colour "%s" in this figure.', $key));
+    }
+}

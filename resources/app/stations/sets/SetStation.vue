@@ -1,0 +1,152 @@
+<script setup lang="ts">
+import { mdiUndo } from '@mdi/js'
+import { computed, onMounted, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import type { Card, Reserve, SetKept, SetMember } from '../../api/answers'
+import { api } from '../../api/client'
+import type { ImpaSetPlan } from '../../api/set-plan'
+import { useHotkeys } from '../../shell/useHotkeys'
+import MembersPane from './MembersPane.vue'
+import SetOrderPane from './SetOrderPane.vue'
+import SetWoolPane from './SetWoolPane.vue'
+
+/** Several figures planned as one: who is in it, what it takes, in what order it is made. */
+const route = useRoute()
+const router = useRouter()
+const set = ref<SetKept | null>(null)
+const plan = ref<ImpaSetPlan | null>(null)
+const shelf = ref<Card[]>([])
+const reserve = ref<Reserve>('usual')
+const trouble = ref('')
+const busy = ref(false)
+const before = ref<string[]>([])
+const pages = [
+  { key: 'members', title: 'Figures' },
+  { key: 'wool', title: 'Wool' },
+  { key: 'order', title: 'Order' },
+] as const
+const page = ref<(typeof pages)[number]['key']>('members')
+const pieces = computed(() => set.value?.members.reduce((sum, m) => sum + (m.count ?? 1), 0) ?? 0)
+
+async function tell(ask: () => Promise<void>): Promise<void> {
+  trouble.value = ''
+  busy.value = true
+  try {
+    await ask()
+  } catch (error) {
+    trouble.value = error instanceof Error ? error.message : String(error)
+  } finally {
+    busy.value = false
+  }
+}
+const reckon = () =>
+  tell(async () => {
+    if (set.value) plan.value = await api.planSet(set.value, reserve.value)
+  })
+onMounted(async () => {
+  await tell(async () => {
+    set.value = await api.set(Number(route.params.set))
+    shelf.value = (await api.shelf(1)).figures
+  })
+  await reckon()
+})
+/** Keeps it as it is now; one after the other, so that none overtakes another. */
+let keeping: Promise<void> = Promise.resolve()
+function change(members: SetMember[], name = set.value?.name ?? ''): void {
+  if (!set.value) return
+  before.value = [...before.value.slice(-49), JSON.stringify([set.value.name, set.value.members])]
+  put(members, name)
+}
+function put(members: SetMember[], name: string): void {
+  set.value = { ...set.value!, name, members }
+  if (!members.length) {
+    plan.value = null
+    trouble.value = 'A set of none: lay at least one figure into it.'
+    return
+  }
+  const now = set.value
+  keeping = keeping.then(() =>
+    tell(async () => {
+      const kept = await api.keepSet({ ...now, revision: set.value!.revision })
+      set.value = { ...set.value!, revision: kept.revision }
+      if (set.value.members === now.members) plan.value = await api.planSet(now, reserve.value)
+    }),
+  )
+}
+function undo(): void {
+  const last = before.value.at(-1)
+  if (!last) return
+  before.value = before.value.slice(0, -1)
+  const [name, members] = JSON.parse(last) as [string, SetMember[]]
+  put(members, name)
+}
+watch(reserve, reckon)
+useHotkeys({ 'ctrl+z': undo }, 'station')
+async function drop(): Promise<void> {
+  await tell(async () => {
+    await api.dropSet(set.value!.id)
+    await router.push('/')
+  })
+}
+</script>
+
+<template>
+  <div class="set">
+    <header class="row">
+      <v-text-field
+        v-if="set"
+        :model-value="set.name"
+        label="The set"
+        maxlength="120"
+        class="name"
+        @change="change(set.members, ($event.target as HTMLInputElement).value)"
+      />
+      <b v-if="set">{{ pieces }} figures</b>
+      <span v-if="plan" class="quiet">{{ plan.enough.text }}</span>
+      <v-spacer />
+      <v-btn :icon="mdiUndo" variant="text" aria-label="Undo" :disabled="!before.length" @click="undo" />
+      <v-btn variant="text" color="error" @click="drop">Take the set apart</v-btn>
+    </header>
+    <v-alert v-if="trouble" type="warning" variant="tonal" role="alert" class="mb-3">{{ trouble }}</v-alert>
+    <section v-if="set" class="sheet">
+      <div class="tags" role="tablist" aria-label="The set">
+        <button
+          v-for="p in pages"
+          :key="p.key"
+          class="plain tag display"
+          role="tab"
+          :aria-selected="page === p.key"
+          @click="page = p.key"
+        >
+          {{ p.title }}
+        </button>
+      </div>
+      <v-progress-linear v-if="busy" indeterminate color="primary" aria-label="Planning the set" />
+      <div role="tabpanel">
+        <MembersPane v-if="page === 'members'" :set="set" :plan="plan" :shelf="shelf" @change="change" />
+        <template v-else-if="plan">
+          <SetWoolPane v-if="page === 'wool'" v-model:reserve="reserve" :plan="plan" />
+          <SetOrderPane v-else :set="set" :plan="plan" />
+        </template>
+      </div>
+    </section>
+    <v-progress-linear v-else-if="!trouble" indeterminate color="primary" aria-label="Fetching the set" />
+  </div>
+</template>
+
+<style scoped>
+.set {
+  max-width: 1280px;
+  margin: 0 auto;
+  padding: 0.4rem 1rem 2rem;
+}
+header {
+  padding-bottom: 0.6rem;
+}
+.name {
+  flex: 0 0 300px;
+}
+.sheet {
+  padding: 0.6rem 1.2rem 1.2rem;
+}
+</style>

@@ -1,0 +1,126 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Reserve } from '../../api/answers'
+import type { ImpaSetPlan } from '../../api/set-plan'
+import { trade } from '../../state/trade'
+import { useUnits } from '../../state/units'
+
+/** One ledger of wool over the whole set: what is likely, what to have, what the stash has free, what to buy. */
+const props = defineProps<{ plan: ImpaSetPlan }>()
+const reserve = defineModel<Reserve>('reserve', { required: true })
+const units = useUnits()
+const most = computed(() => Math.max(1, ...props.plan.wool.map((w) => w.highG)))
+const states = { none: 'none like it', enough: 'enough', tight: 'enough if all goes well', short: 'short' }
+</script>
+
+<template>
+  <div class="wool">
+    <p class="total">
+      <b>{{ units.massLine(plan.totalG) }}</b> in all. {{ plan.enough.text }}
+    </p>
+    <v-select v-model="reserve" :items="trade.reserves" label="If it runs out" class="reserve" hide-details />
+    <table>
+      <thead>
+        <tr>
+          <th scope="col">Wool</th>
+          <th scope="col"></th>
+          <th scope="col">likely</th>
+          <th scope="col">to have</th>
+          <th scope="col">free</th>
+          <th scope="col">to buy</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="w in plan.wool" :key="`${w.wool}${w.name}${w.hex}`" :class="w.state">
+          <th scope="row"><i :style="{ background: w.hex ?? '#e9dfc8' }" />{{ w.name }}</th>
+          <td class="bar">
+            <svg viewBox="0 0 200 14" preserveAspectRatio="none" aria-hidden="true">
+              <rect x="0" y="3" :width="(200 * w.lowG) / most" height="8" class="sure" />
+              <rect
+                :x="(200 * w.lowG) / most"
+                y="3"
+                :width="(200 * (w.highG - w.lowG)) / most"
+                height="8"
+                class="spread"
+              />
+              <line v-if="w.freeG <= most" :x1="(200 * w.freeG) / most" :x2="(200 * w.freeG) / most" y1="0" y2="14" />
+            </svg>
+          </td>
+          <td>
+            {{ units.massLine(w.g) }} <small class="quiet">{{ units.massRange(w.lowG, w.highG) }}</small>
+          </td>
+          <td>{{ units.massLine(w.wantG) }}</td>
+          <td>{{ units.massLine(w.freeG) }}</td>
+          <td>
+            <b v-if="w.lackG > 0">{{ units.massLine(w.lackG) }}</b><span v-else class="quiet">{{
+              states[w.state]
+            }}</span>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <p class="quiet small">
+      The bar holds the true weight four times in five; the line is what the stash has free. One hand felts them all, so
+      its error is the same in every figure, and does not average out.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.wool {
+  display: grid;
+  gap: 0.8rem;
+  padding-top: 0.8rem;
+}
+.reserve {
+  max-width: 300px;
+}
+table {
+  border-collapse: collapse;
+}
+th,
+td {
+  padding: 0.35rem 0.6rem;
+  text-align: right;
+  font-variant-numeric: tabular-nums;
+}
+tbody tr {
+  border-top: 1px dashed rgb(var(--v-theme-thread));
+}
+th:first-child {
+  text-align: left;
+  font-weight: 600;
+}
+.bar {
+  width: 220px;
+}
+svg {
+  width: 200px;
+  height: 14px;
+}
+.sure {
+  fill: rgb(var(--v-theme-secondary));
+}
+.spread {
+  fill: rgb(var(--v-theme-secondary));
+  opacity: 0.4;
+}
+line {
+  stroke: rgb(var(--v-theme-primary));
+  stroke-width: 2;
+  vector-effect: non-scaling-stroke;
+}
+i {
+  display: inline-block;
+  width: 1rem;
+  height: 1rem;
+  margin-right: 0.5rem;
+  border-radius: 50%;
+  border: 1px solid rgb(var(--v-theme-thread));
+  vertical-align: -3px;
+}
+.short td b,
+.none td b {
+  color: rgb(var(--v-theme-error));
+}
+</style>
