@@ -44,15 +44,14 @@ final class FigureSet extends Model
     {
         $documents = $members = [];
         foreach ($rows as $i => $row) {
-            $id = is_int($row->figure ?? null) ? $row->figure : 0;
+            [$id, $called, $count, $height] = [$row->figure ?? 0, $row->name ?? '', $row->count ?? 1, $row->heightMm ?? null];
+            $isHigh = $height === null || is_int($height) || is_float($height);
+            if (! is_int($id) || ! is_string($called) || ! is_int($count) || ! $isHigh) {
+                throw new HttpException(422, sprintf('Figure %d: its count is a whole number, its height a number of mm.', $i + 1));
+            }
             $documents[$id] ??= self::document($id, $i);
-            $members[] = Member::of(
-                $documents[$id],
-                is_string($row->name ?? null) ? mb_substr(trim($row->name), 0, 120) : '',
-                is_int($row->count ?? null) ? $row->count : 1,
-                self::hexes($row),
-                is_numeric($row->heightMm ?? null) ? (float) $row->heightMm : null,
-            );
+            $height = $height === null ? null : (float) $height;
+            $members[] = Member::of($documents[$id], mb_substr(trim($called), 0, 120), $count, self::hexes($row, $i), $height);
         }
 
         return SetOfFigures::of($name, $members);
@@ -67,10 +66,15 @@ final class FigureSet extends Model
     }
 
     /** @return array<string, string> */
-    private static function hexes(stdClass $row): array
+    private static function hexes(stdClass $row, int $at): array
     {
-        $colours = $row->colours ?? null;
+        // PHP knows an object without members as an empty list, too.
+        $colours = (array) ($row->colours ?? []);
+        $hexes = array_filter($colours, is_string(...));
+        if (count($hexes) !== count($colours)) {
+            throw new HttpException(422, sprintf('Figure %d of the set: its colours are hex by key.', $at + 1));
+        }
 
-        return $colours instanceof stdClass ? array_filter(get_object_vars($colours), is_string(...)) : [];
+        return array_combine(array_map(strval(...), array_keys($hexes)), $hexes);
     }
 }

@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Models\Figure;
+use App\Models\FigureSet;
 use App\Models\Picture;
 use App\Models\Wool;
 use App\Stash\Stash;
 use App\Store\Writing;
 use Illuminate\Database\Seeder;
 use Impa\Figure\Figure as FigureDocument;
+use Impa\Sets\Colourways;
 use Impa\Stash\Reserve;
 
 /** The demo: three made-up figures with their drawings, one without, a small stash, and what their felter weighed and timed. Lays out only what is not there. */
@@ -50,9 +52,21 @@ final class DemoSeeder extends Seeder
             Wool::query()->create($wool + ['is_demo' => true]);
         }
         DemoRecords::lay(collect($figures));
+        self::choir($figures['bobbin']);
         // Bobbin is in work: its wool is set aside.
         foreach (Figure::query()->where('is_demo', true)->where('name', 'like', 'Bobbin%')->get() as $figure) {
             Stash::setAside($figure, Reserve::Usual);
         }
+    }
+
+    /** Seven of Bobbin round the circle of hues. */
+    private static function choir(Figure $figure): void
+    {
+        $document = FigureDocument::fromJson($figure->document);
+        $members = [];
+        foreach (Colourways::turned($document, [$document->parts['head']->colour], 7) as $i => $way) {
+            $members[] = ['figure' => $figure->id, 'name' => 'Voice '.($i + 1), 'count' => 1, 'colours' => $way];
+        }
+        FigureSet::query()->create(['name' => 'The night choir', 'members' => json_encode($members), 'is_demo' => true]);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Models\Figure;
+use App\Models\FigureSet;
 use App\Models\Wool;
 use App\Store\Writing;
 use Database\Seeders\DemoSeeder;
@@ -21,6 +22,7 @@ final class DemoCommand extends Command
         Writing::together(function (): void {
             Figure::withTrashed()->where('is_demo', true)->forceDelete();
             Wool::withTrashed()->where('is_demo', true)->forceDelete();
+            FigureSet::query()->where('is_demo', true)->delete();
             (new DemoSeeder)->run();
         });
         $this->info('The demo is as new.');

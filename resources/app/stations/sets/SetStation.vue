@@ -101,7 +101,7 @@ async function drop(): Promise<void> {
         class="name"
         @change="change(set.members, ($event.target as HTMLInputElement).value)"
       />
-      <b v-if="set">{{ pieces }} figures</b>
+      <b v-if="set">{{ pieces }} {{ pieces === 1 ? 'figure' : 'figures' }}</b>
       <span v-if="plan" class="quiet">{{ plan.enough.text }}</span>
       <v-spacer />
       <v-btn :icon="mdiUndo" variant="text" aria-label="Undo" :disabled="!before.length" @click="undo" />

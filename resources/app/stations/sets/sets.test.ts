@@ -1,0 +1,151 @@
+import { flushPromises } from '@vue/test-utils'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import type { SetKept } from '../../api/answers'
+import { api, Refusal } from '../../api/client'
+import type { ImpaSetPlan } from '../../api/set-plan'
+import { onTable, plain, type OnTable } from '../../../../tests/support/onTable'
+import SetStation from './SetStation.vue'
+
+let table: OnTable
+const text = () => table.wrapper.text().replace(/\s+/g, ' ')
+const press = async (words: string) => {
+  await table.wrapper
+    .findAll('button')
+    .find((b) => b.text().startsWith(words) || b.attributes('aria-label') === words)!
+    .trigger('click')
+  await flushPromises()
+}
+const kept = (members: SetKept['members'], revision = 1): SetKept => ({ id: 3, name: 'Choir', revision, members })
+const planned = (set: Pick<SetKept, 'members'>): ImpaSetPlan => ({
+  format: 'impa-set-plan',
+  version: 1,
+  name: 'Choir',
+  pieces: set.members.length,
+  members: set.members.map((m, i) => ({
+    name: m.name ?? `Voice ${i}`,
+    count: m.count ?? 1,
+    heightMm: m.heightMm ?? 80,
+    g: 12,
+    enoughFor: i === 0 ? 1 : 0,
+    colours: [{ key: 'c1', name: 'Honey', hex: m.colours?.c1 ?? '#d0a040' }],
+  })),
+  wool: [
+    {
+      wool: 1,
+      name: 'Honey',
+      material: 'wool',
+      hex: '#d0a040',
+      g: 12,
+      lowG: 9,
+      highG: 16,
+      wantG: 16,
+      freeG: 10,
+      lackG: 6,
+      state: 'short',
+    },
+  ],
+  totalG: 24,
+  enough: { pieces: 1, text: 'The stash is enough for 1 of 2; short of 6.0 g honey.' },
+  order: {
+    oneByOneMinutes: 240,
+    minutes: 200,
+    savedMinutes: 40,
+    rows: [
+      { title: 'Core: Head', kind: 'core', hex: null, gauge: 36, minutes: 20, pieces: 2, members: [0, 1] },
+      { title: 'Cover: Head', kind: 'cover', hex: '#d0a040', gauge: 40, minutes: 30, pieces: 1, members: [1] },
+    ],
+  },
+  notes: ['Voice 0 and Voice 1 come out alike: make one of them, and say how many.'],
+})
+
+describe('a set', () => {
+  beforeEach(() => {
+    vi.spyOn(api, 'memberPicture').mockResolvedValue(new Blob())
+    vi.spyOn(api, 'shelf').mockResolvedValue({ figures: [], page: 1, pages: 1 } as never)
+    vi.spyOn(api, 'planSet').mockImplementation((set) => Promise.resolve(planned(set)))
+    vi.spyOn(api, 'keepSet').mockImplementation((set) => Promise.resolve({ ...set, revision: set.revision + 1 }))
+    vi.spyOn(api, 'set').mockResolvedValue(
+      kept([
+        { figure: 7, count: 1 },
+        { figure: 7, count: 1 },
+      ]),
+    )
+    URL.createObjectURL = vi.fn(() => 'blob:x')
+    URL.revokeObjectURL = vi.fn()
+  })
+  afterEach(() => {
+    table.wrapper.unmount()
+    vi.restoreAllMocks()
+  })
+  const opened = async () => {
+    table = await onTable(SetStation, {}, plain())
+    await flushPromises()
+  }
+
+  it('shows its figures, for how many the stash is enough, and what is odd', async () => {
+    await opened()
+    expect(text()).toContain('2 figures')
+    expect(text()).toContain('short of 6.0 g honey')
+    expect(text()).toContain('come out alike')
+    expect(table.wrapper.findAll('li.short')).toHaveLength(1)
+  })
+
+  it('makes colourways of one of them in its place, keeps them, and takes that back', async () => {
+    await opened()
+    const ways = vi
+      .spyOn(api, 'colourways')
+      .mockResolvedValue({ colourways: [{ c1: '#111111' }, { c1: '#222222' }, { c1: '#333333' }] })
+    await table.wrapper.find('fieldset input').setValue(true)
+    await press('Make colourways of it')
+    expect(ways).toHaveBeenCalledWith(7, ['c1'], 'hue', 7)
+    const sent = vi.mocked(api.keepSet).mock.lastCall![0]
+    expect(sent.members.map((m) => m.colours?.c1)).toEqual(['#111111', '#222222', '#333333', undefined])
+    expect(text()).toContain('4 figures')
+    await press('Undo')
+    expect(vi.mocked(api.keepSet).mock.lastCall![0].members).toHaveLength(2)
+    expect(vi.mocked(api.keepSet).mock.lastCall![0].revision).toBe(2)
+  })
+
+  it('says where the stash has nothing for it, and keeps what is there', async () => {
+    await opened()
+    vi.spyOn(api, 'colourways').mockResolvedValue({ colourways: [] })
+    await table.wrapper.find('fieldset input').setValue(true)
+    await press('Make colourways of it')
+    expect(text()).toContain('has not enough of any wool')
+    expect(api.keepSet).not.toHaveBeenCalled()
+  })
+
+  it('does not keep a set of none, and says so', async () => {
+    await opened()
+    await press('Take Voice 1 out of the set')
+    await press('Take Voice 0 out of the set')
+    expect(text()).toContain('A set of none')
+    expect(vi.mocked(api.keepSet).mock.calls).toHaveLength(1)
+    await press('Undo')
+    expect(text()).toContain('1 figure')
+  })
+
+  it('has one ledger, and an order with what it saves, laid into sittings', async () => {
+    await opened()
+    await press('Wool')
+    expect(text()).toContain('24.0 g in all')
+    expect(table.wrapper.find('tr.short').text()).toContain('6.0 g')
+    vi.spyOn(api, 'setSittings').mockResolvedValue({
+      sittings: [{ minutes: 90, rows: [{ title: 'Core: Head', minutes: 20 }] }],
+    })
+    await press('Order')
+    expect(text()).toContain('40 min less laying ready')
+    expect(text()).toContain('× 2 all')
+    expect(table.wrapper.find('[aria-label=Sittings]').text()).toContain('1 h 30')
+  })
+
+  it('tells a refusal, and loses nothing', async () => {
+    await opened()
+    vi.mocked(api.keepSet).mockRejectedValueOnce(
+      new Refusal(409, 'This set was changed in another window meanwhile: open it anew.'),
+    )
+    await press('Take Voice 1 out of the set')
+    expect(text()).toContain('changed in another window')
+    expect(text()).toContain('1 figure')
+  })
+})

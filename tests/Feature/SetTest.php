@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Figure;
+use App\Models\FigureSet;
+
+/** @return array<string, mixed> a set of three of one figure, two of them in other colours */
+function choirOf(int $figure): array
+{
+    return ['name' => 'Choir', 'members' => [
+        ['figure' => $figure],
+        ['figure' => $figure, 'name' => 'Red one', 'colours' => ['c1' => '#b03030']],
+        ['figure' => $figure, 'name' => 'Small ones', 'count' => 2, 'heightMm' => 55],
+    ]];
+}
+
+describe('a set', function () {
+    it('is kept, changed, refused where it is stale, and taken apart', function () {
+        $id = lay('bobbin');
+        $kept = $this->postJson('/api/sets', choirOf($id))->assertCreated()->json();
+        expect($kept['members'])->toHaveCount(3)->and($kept['revision'])->toBe(1);
+        $changed = ['name' => 'Choir of four', 'revision' => 1] + choirOf($id);
+        expect($this->putJson("/api/sets/{$kept['id']}", $changed)->assertOk()->json('revision'))->toBe(2);
+        $this->putJson("/api/sets/{$kept['id']}", ['name' => 'Stale'] + $changed)->assertStatus(409);
+        expect($this->getJson("/api/sets/{$kept['id']}")->assertOk()->json('name'))->toBe('Choir of four')
+            ->and($this->getJson('/api/sets')->assertOk()->json('sets'))->toHaveCount(1)
+            ->and($this->deleteJson("/api/sets/{$kept['id']}")->assertOk()->json('sets'))->toBe([]);
+        $this->getJson("/api/sets/{$kept['id']}")->assertNotFound();
+    });
+
+    it('is planned as one: its ledger is the sum of its figures\', its order saves laying ready', function () {
+        $id = lay('bobbin');
+        $plan = $this->postJson('/api/set/plan', choirOf($id))->assertOk()->json();
+        $own = array_map(static fn (array $m): float => $m['count'] * $m['g'], $plan['members']);
+        expect($plan['pieces'])->toBe(4)
+            ->and($plan['totalG'])->toEqualWithDelta(array_sum($own), 1e-6)
+            ->and($plan['members'][0]['g'])->toEqualWithDelta(Figure::query()->find($id)->total_g, 1e-6)
+            ->and($plan['members'][1]['colours'][0]['hex'])->toBe('#b03030')
+            ->and($plan['members'][2]['heightMm'])->toEqualWithDelta(55, 1e-9)
+            ->and($plan['order']['savedMinutes'])->toBeGreaterThan(0)
+            ->and($plan['enough']['text'])->toStartWith('The stash is enough for 0 of 4; short of');
+        $sittings = $this->postJson('/api/set/sittings', choirOf($id) + ['minutes' => 120])->assertOk()->json('sittings');
+        expect(array_sum(array_column($sittings, 'minutes')))->toBeGreaterThan($plan['order']['minutes'] * 0.9);
+        $this->postJson('/api/set/sittings', choirOf($id) + ['minutes' => 3])->assertStatus(422);
+    });
+
+    it('makes colourways by hue, by change of places and by the stash, and draws a member in them', function () {
+        $id = lay('bobbin');
+        $this->postJson('/api/wools', ['name' => 'Moss', 'hex' => '#5f7a3a', 'gramsLeft' => 50])->assertCreated();
+        $ask = fn (array $more) => $this->postJson('/api/set/colourways', $more + ['figure' => $id, 'colours' => ['c1'], 'count' => 5]);
+        expect($ask([])->assertOk()->json('colourways'))->toHaveCount(5)
+            ->and($ask(['by' => 'stash'])->assertOk()->json('colourways'))->toBe([['c1' => '#5f7a3a']])
+            ->and($ask(['by' => 'swap', 'colours' => ['c1', 'c2']])->assertOk()->json('colourways'))->toHaveCount(2);
+        $ask(['by' => 'mood'])->assertStatus(422);
+        $ask(['count' => 99])->assertStatus(422);
+        $ask(['colours' => ['c99']])->assertStatus(422);
+        $ask(['figure' => 999])->assertStatus(422);
+        $png = $this->postJson('/api/set/picture', ['member' => ['figure' => $id, 'colours' => ['c1' => '#b03030']]])->assertOk();
+        expect($png->getContent())->toStartWith("\x89PNG");
+    });
+
+    it('is refused in words where it is none, or what is in it is not there, and nothing is kept', function (array $members, string $why) {
+        $id = lay('bobbin');
+        $members = array_map(static fn (array $m): array => $m + ['figure' => $id], $members);
+        $refused = $this->postJson('/api/sets', ['name' => 'Bad', 'members' => $members])->assertStatus(422);
+        expect($refused->json('detail'))->toContain($why)->and(FigureSet::query()->count())->toBe(0);
+    })->with([
+        [[], 'A set of none'],
+        [[['figure' => 99999]], 'not on the shelf any more'],
+        [[['count' => 0]], '1 to 1000'],
+        [[['count' => 1001]], '1 to 1000'],
+        [[['count' => '3']], 'whole number'],
+        [[['count' => 2.5]], 'whole number'],
+        [[['heightMm' => 'tall']], 'number of mm'],
+        [[['colours' => ['c1' => 7]]], 'hex by key'],
+        [[['colours' => 'red']], 'c'],
+        [[['colours' => ['c1' => 'red']]], 'fault'],
+        [[['heightMm' => 0.01]], 'as large'],
+        [[['colours' => ['c99' => '#ffffff']]], 'c99'],
+    ]);
+});
+
+it('plans a set from the console, by its schema, and refuses in a line', function () {
+    $file = tempnam(sys_get_temp_dir(), 'set').'.json';
+    $document = ['format' => 'impa-set', 'version' => 1, 'name' => 'Two', 'members' => [
+        ['figure' => demoFigure('bobbin'), 'count' => 2],
+        ['figure' => demoFigure('lanto'), 'colours' => ['c1' => '#b03030']],
+    ]];
+    file_put_contents($file, json_encode($document));
+    holdAgainst('set', (string) json_encode($document));
+    [$exit, $out] = impa('impa:set', $file);
+    holdAgainst('set-plan', $out);
+    expect($exit)->toBe(0)->and(json_decode($out, true)['pieces'])->toBe(3);
+    expect(impa('impa:set', $file, '--reserve=never')[0])->toBe(0)
+        ->and(impa('impa:set', $file, '--reserve=x')[0])->toBe(2)
+        ->and(impa('impa:set', 'demo/bobbin.impa.json')[2])->toContain('no impa-set')
+        ->and(impa('impa:set', 'nowhere.json')[0])->toBe(2);
+    $document['members'][0]['figure'] = ['format' => 'impa-figure'];
+    file_put_contents($file, json_encode($document));
+    expect(impa('impa:set', $file)[0])->toBe(2);
+    unlink($file);
+});
