@@ -81,12 +81,6 @@ const views = {
     await page.getByRole('tab', { name: 'From afar' }).click()
     await page.locator('.afar img').nth(2).waitFor()
   },
-  'face-pieces': async () => {
-    await page.goto(`${base}/figures/${id('Sorrel')}/face`)
-    await page.getByRole('tab', { name: 'Pieces' }).click()
-    await page.getByRole('button', { name: 'Brows' }).click()
-    await page.getByLabel('Tilt').fill('14')
-  },
   build: async () => {
     await page.goto(`${base}/figures/${id('Wick')}/build`)
     await page.getByRole('button', { name: /^Join scarf to body/ }).click()
@@ -109,25 +103,12 @@ const views = {
   },
   hand: async () => {
     await page.goto(`${base}/hand`)
-    // A hand that felts a sixth denser than the house reckons.
-    for (const [firmness, grams] of [
-      ['springy', 3.02],
-      ['soft', 2.2],
-      ['firm', 3.7],
-      ['springy', 2.9],
-    ]) {
-      const piece = { uuid: crypto.randomUUID(), kind: 'ball', firmness, grams, what: `A ${firmness} ball`, sure: true }
-      await page.evaluate(
-        async (data) => {
-          const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN=([^;]+)/)[1])
-          const headers = { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token }
-          await fetch('/api/hand', { method: 'POST', headers, body: JSON.stringify(data) })
-        },
-        { ...piece, widthMm: 32, heightMm: 32, depthMm: 32, minutes: 9, weighedG: grams * 1.07 },
-      )
-    }
-    await page.reload()
     await page.locator('circle').first().click()
+  },
+  set: async () => {
+    await page.goto(`${base}/`)
+    await page.getByRole('link', { name: /^The night choir/ }).click()
+    await page.locator('.row-of img').nth(6).waitFor()
   },
 }
 for (const [name, show] of Object.entries(views)) {

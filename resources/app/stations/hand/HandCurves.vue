@@ -25,13 +25,15 @@ const dots = computed(() => props.observations.filter((o) => o.quantity === prop
 /** Records that lie close to each other stand over each other. */
 const placed = computed(() => {
   const rows: number[] = []
-  return dots.value.map((o) => {
-    const x = Number(scale.value(o.factor))
-    let row = rows.findIndex((last) => Math.abs(x - last) > 15)
-    if (row < 0) row = rows.length
-    rows[row] = x
-    return { ...o, x, y: HIGH + 14 + Math.min(row, 2) * 13 }
-  })
+  return [...dots.value]
+    .sort((a, b) => a.factor - b.factor)
+    .map((o) => {
+      const x = Number(scale.value(o.factor))
+      let row = rows.findIndex((last) => x - last > 14)
+      if (row < 0) row = rows.length
+      rows[row] = x
+      return { ...o, x, y: HIGH + 14 + Math.min(row, 2) * 13 }
+    })
 })
 const ticks = computed(() =>
   [0.5, 0.63, 0.8, 1, 1.25, 1.6, 2, 2.5]

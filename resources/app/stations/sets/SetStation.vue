@@ -102,11 +102,11 @@ async function drop(): Promise<void> {
         @change="change(set.members, ($event.target as HTMLInputElement).value)"
       />
       <b v-if="set">{{ pieces }} {{ pieces === 1 ? 'figure' : 'figures' }}</b>
-      <span v-if="plan" class="quiet">{{ plan.enough.text }}</span>
       <v-spacer />
       <v-btn :icon="mdiUndo" variant="text" aria-label="Undo" :disabled="!before.length" @click="undo" />
       <v-btn variant="text" color="error" @click="drop">Take the set apart</v-btn>
     </header>
+    <p v-if="plan" class="enough">{{ plan.enough.text }}</p>
     <v-alert v-if="trouble" type="warning" variant="tonal" role="alert" class="mb-3">{{ trouble }}</v-alert>
     <section v-if="set" class="sheet">
       <div class="tags" role="tablist" aria-label="The set">
@@ -141,7 +141,10 @@ async function drop(): Promise<void> {
   padding: 0.4rem 1rem 2rem;
 }
 header {
-  padding-bottom: 0.6rem;
+  padding-bottom: 0.3rem;
+}
+.enough {
+  margin: 0 0 0.6rem;
 }
 .name {
   flex: 0 0 300px;
