@@ -25,17 +25,21 @@ final class Branch
         if (is_nan($factor) || $factor < self::FACTORS[0] || $factor > self::FACTORS[1]) {
             throw EditRefused::sizeOutOfRange(self::FACTORS[0], self::FACTORS[1]);
         }
-        $document = Scaling::of($figure->document(), $factor);
+        $document = $factor === 1.0 ? $figure->document() : Scaling::of($figure->document(), $factor);
         $document->name = $name;
+        $areHexes = true;
         foreach ($hexes as $key => $hex) {
             $colour = self::colour($document, (string) $key) ?? throw EditRefused::noSuchColour((string) $key);
+            $isHex = preg_match('/^#[0-9a-f]{6}$/iD', $hex) === 1;
+            $areHexes = $areHexes && $isHex;
             $colour->hex = $hex;
             // A name that said another colour, and the mix it was made of, say nothing of this one.
             unset($colour->mix);
-            $colour->name = preg_match('/^#[0-9a-f]{6}$/iD', $hex) === 1 ? ColourWords::of(Srgb::hex($hex)) : $hex;
+            $colour->name = $isHex ? ColourWords::of(Srgb::hex($hex)) : $hex;
         }
 
-        return Figure::fromDocument($document);
+        // What is only coloured otherwise need not be read anew: a choir of twenty would be read twenty times.
+        return $factor === 1.0 && $areHexes ? $figure->recoloured($document) : Figure::fromDocument($document);
     }
 
     private static function colour(stdClass $document, string $key): ?stdClass

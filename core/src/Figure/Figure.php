@@ -90,6 +90,27 @@ final readonly class Figure
         }
     }
 
+    /** The same under another name and in other colours, by a document that differs in nothing else. */
+    public function recoloured(stdClass $document): self
+    {
+        $reader = FigureReader::of($document);
+
+        return new self(
+            document: $document,
+            name: $reader->name(),
+            heightMm: $this->heightMm,
+            pose: $this->pose,
+            faceSchool: $this->faceSchool,
+            colours: $reader->colours(),
+            parts: $this->parts,
+            details: $this->details,
+            wires: $this->wires,
+            base: $this->base,
+            pulls: $this->pulls,
+            picture: $this->picture,
+        );
+    }
+
     /** One piece of a part alone, with what lies on it; to be looked at, not to be stored. */
     public function onlyPiece(string $key): self
     {

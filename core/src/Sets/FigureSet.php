@@ -104,12 +104,11 @@ final readonly class FigureSet
     /** @return list<string> what is odd about it, each with a way on */
     public function notes(): array
     {
-        $notes = [];
-        foreach ($this->members as $i => $member) {
-            foreach (array_slice($this->members, $i + 1) as $other) {
-                if ($member->isLike($other)) {
-                    $notes[] = sprintf('%s and %s come out alike: make one of them, and say how many.', $member->name, $other->name);
-                }
+        $notes = $looks = [];
+        foreach ($this->members as $member) {
+            $like = $looks[$member->look()] ??= $member;
+            if ($like !== $member) {
+                $notes[] = sprintf('%s and %s come out alike: make one of them, and say how many.', $like->name, $member->name);
             }
             array_push($notes, ...Clashes::of($member));
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Sets;
 
 use Impa\Figure\Branch;
+use Impa\Figure\Colour;
 use Impa\Figure\Figure;
 
 /** One figure of a set, in its own colours and size, and how many are made of it. Immutable. */
@@ -55,11 +56,9 @@ final readonly class Member
         return md5((string) json_encode($document));
     }
 
-    /** Whether another one comes out exactly like this. */
-    public function isLike(self $other): bool
+    /** Another one with the same comes out exactly like this. */
+    public function look(): string
     {
-        $hexes = static fn (Figure $figure): array => array_map(static fn ($c): string => $c->srgb->toHex(), $figure->colours);
-
-        return $this->shape() === $other->shape() && $hexes($this->figure) === $hexes($other->figure);
+        return $this->shape().implode(' ', array_map(static fn (Colour $c): string => $c->srgb->toHex(), $this->figure->colours));
     }
 }

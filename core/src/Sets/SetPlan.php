@@ -10,7 +10,6 @@ use Impa\Material\Densities;
 use Impa\Material\Pace;
 use Impa\Stash\Reserve;
 use Impa\Stash\StashWool;
-use Impa\Stash\Supply;
 use Impa\Stash\Swatch;
 
 /** A set planned as one: one ledger, what the stash is enough for, a batch order with the minutes it saves. Immutable. */
@@ -35,10 +34,11 @@ final readonly class SetPlan
         ?Needles $needles = null,
     ): self {
         $supply = SetSupply::of($set, $stash, $swatches, $reserve, $densities ?? Densities::house());
-        $works = array_map(
-            static fn (Supply $s): Work => Work::of($s->ledger, $pace ?? Pace::house(), $needles ?? Needles::usual()),
-            $supply->supplies,
-        );
+        $works = $known = [];
+        foreach ($supply->supplies as $i => $one) {
+            // Colours change nothing of what must come before what.
+            $works[] = $known[$set->members[$i]->shape()] ??= Work::of($one->ledger, $pace ?? Pace::house(), $needles ?? Needles::usual());
+        }
 
         return new self($set, $supply, $works, Batch::of($set, $works));
     }
