@@ -18,6 +18,7 @@ use App\Http\Controllers\FigureController;
 use App\Http\Controllers\FigureWoolController;
 use App\Http\Controllers\HandController;
 use App\Http\Controllers\HistoryController;
+use App\Http\Controllers\KitController;
 use App\Http\Controllers\LogController;
 use App\Http\Controllers\MendController;
 use App\Http\Controllers\NeedleController;
@@ -82,6 +83,10 @@ Route::prefix('api')->whereNumber(['figure', 'picture', 'wool', 'swatch', 'set']
     Route::put('sets/{set}', [SetController::class, 'update']);
     Route::delete('sets/{set}', [SetController::class, 'destroy']);
     Route::post('set/plan', [SetController::class, 'plan']);
+    Route::post('set/shopping', [SetController::class, 'shopping']);
+    Route::post('kit', [KitController::class, 'show']);
+    Route::post('kit/labels', [KitController::class, 'labels']);
+    Route::post('kit/sheet', [KitController::class, 'sheet']);
     Route::post('set/sittings', [SetController::class, 'sittings']);
     Route::post('set/colourways', [SetController::class, 'colourways']);
     Route::post('set/picture', [SetController::class, 'picture']);

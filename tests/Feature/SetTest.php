@@ -81,6 +81,42 @@ describe('a set', function () {
     ]);
 });
 
+it('has one shopping list, and on paper', function () {
+    $id = lay('bobbin');
+    $list = $this->postJson('/api/set/shopping', choirOf($id))->assertOk()->json();
+    expect($list['price'])->toBeGreaterThan(0)->and($list['lines'])->not->toBe([]);
+    expect($this->postJson('/api/set/shopping', choirOf($id) + ['as' => 'pdf'])->assertOk()->getContent())->toStartWith('%PDF-');
+});
+
+it('makes kits of a member for a workshop, with labels and a sheet, and refuses what is out of number', function () {
+    $wish = ['member' => ['figure' => lay('lanto')], 'people' => 30, 'spare' => 2, 'beginners' => 0.8];
+    $told = $this->postJson('/api/kit', $wish)->assertOk()->json();
+    expect($told['kit']['bags'])->toBe(32)->and($told['kit']['needles'])->toBeGreaterThan(32)
+        ->and($told['shopping']['price'])->toBeGreaterThan(0);
+    foreach (['kit/labels', 'kit/sheet'] as $door) {
+        expect($this->postJson("/api/{$door}", $wish)->assertOk()->getContent())->toStartWith('%PDF-');
+    }
+    expect($this->postJson('/api/kit', ['people' => 1000] + $wish)->assertStatus(422)->json('detail'))->toContain('hold it twice');
+    $this->postJson('/api/kit', ['beginners' => 2] + $wish)->assertStatus(422);
+    $this->postJson('/api/kit', ['spare' => -1] + $wish)->assertStatus(422);
+    $this->postJson('/api/kit', ['member' => (object) []] + $wish)->assertStatus(422);
+    $this->postJson('/api/kit/labels', ['labels' => 'a4-9x9'] + $wish)->assertStatus(422);
+    $small = $this->postJson('/api/kit/labels', ['labels' => 'letter-3x10'] + $wish)->assertStatus(422);
+    expect($small->json('detail'))->toContain('larger labels');
+});
+
+it('makes kits from the console, by the schema, labels and sheet as PDF, and refuses in a line', function () {
+    [$labels, $pdf] = [tempnam(sys_get_temp_dir(), 'labels'), tempnam(sys_get_temp_dir(), 'kit')];
+    [$exit, $out] = impa('impa:kit', 'demo/sorrel.impa.json', '--people=30', "--labels={$labels}", "--pdf={$pdf}");
+    holdAgainst('kit', $out);
+    expect($exit)->toBe(0)->and(file_get_contents($labels))->toStartWith('%PDF-')->and(file_get_contents($pdf))->toStartWith('%PDF-');
+    foreach ([['--people=1000'], ['--people=x'], ['--beginners=x'], ['--label-size=x'], ['--paper=a0'], ['--reserve=x']] as $bad) {
+        expect(impa('impa:kit', 'demo/sorrel.impa.json', ...$bad)[0])->toBe(2);
+    }
+    expect(impa('impa:kit', 'demo/sorrel.impa.json', "--labels={$labels}", '--label-size=letter-3x10')[2])->toContain('larger labels');
+    array_map(unlink(...), [$labels, $pdf]);
+});
+
 it('plans a set from the console, by its schema, and refuses in a line', function () {
     $file = tempnam(sys_get_temp_dir(), 'set').'.json';
     $document = ['format' => 'impa-set', 'version' => 1, 'name' => 'Two', 'members' => [

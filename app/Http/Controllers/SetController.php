@@ -9,12 +9,17 @@ use App\Http\Requests\Body;
 use App\Models\Figure;
 use App\Models\FigureSet;
 use App\Models\Needle;
+use App\Printing\Pdf;
+use App\Shop\Mood;
+use App\Shop\Purchase;
+use App\Shop\SimulatedShop;
 use App\Stash\Stash;
 use App\Store\Writing;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Impa\Colour\Srgb;
 use Impa\Figure\Figure as FigureDocument;
+use Impa\Print\ShoppingSheet;
 use Impa\Render\Painter;
 use Impa\Render\View;
 use Impa\Sets\Colourways;
@@ -73,6 +78,22 @@ final class SetController
     public function plan(Body $body): JsonResponse
     {
         return new JsonResponse(self::planned($body)->document());
+    }
+
+    /** One shopping list over all of it, from the stand-in for a shop. */
+    public function shopping(Body $body): JsonResponse|Response
+    {
+        $plan = self::planned($body);
+        $names = $plan->supply->names;
+        $drawn = array_combine(array_keys($names), array_map(Srgb::hex(...), array_keys($names)));
+        $purchase = Purchase::of(new SimulatedShop(Mood::Open), $plan->supply->needs, $drawn, $names);
+        if ($body->text('as', 'json') === 'json') {
+            return new JsonResponse($purchase->document());
+        }
+
+        return new Response(Pdf::of(ShoppingSheet::of($plan->set->name, $purchase->list, $purchase->sending), $body->paper()), 200, [
+            'Content-Type' => 'application/pdf',
+        ]);
     }
 
     /** Its work laid into sittings. */

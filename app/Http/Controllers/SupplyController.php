@@ -7,7 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\Requests\Body;
 use App\Http\Requests\SupplyRequest;
 use App\Printing\Pdf;
-use App\Shop\ShopClosed;
+use App\Shop\Purchase;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Impa\Colour\Srgb;
@@ -43,41 +43,18 @@ final class SupplyController
     public function shopping(SupplyRequest $asked): JsonResponse|Response
     {
         $supply = $asked->supply();
-        $shop = $asked->shop();
         $figure = $supply->figure;
-        $closed = '';
-        try {
-            $offers = $shop->offers();
-        } catch (ShopClosed $e) {
-            $offers = [];
-            $closed = $e->getMessage();
-        }
-        $list = ShoppingList::of(
+        $purchase = Purchase::of(
+            $asked->shop(),
             $supply->needs,
             array_map(static fn (Colour $c): Srgb => $c->srgb, $figure->colours),
             array_map(static fn (Colour $c): string => $c->name, $figure->colours),
-            $offers,
         );
-        $sending = $shop->delivery($list->price());
 
         return match ($asked->body->text('as', 'json')) {
-            'json' => new JsonResponse([
-                'lines' => array_map(
-                    static fn (array $l): array => [
-                        'name' => $l['offer']->name,
-                        'hex' => $l['offer']->colour?->toHex(),
-                        'days' => $l['offer']->days,
-                    ] + array_diff_key($l, ['offer' => 1]),
-                    $list->lines,
-                ),
-                'missing' => $closed === '' ? $list->missing : array_map(static fn (array $m): array => ['why' => ''] + $m, $list->missing),
-                'price' => $list->price(),
-                'sending' => $sending,
-                'days' => $list->days(),
-                'closed' => $closed,
-            ]),
-            'pdf' => self::pdf(ShoppingSheet::of($figure->name, $list, $sending), $asked->body->paper()),
-            'csv' => new Response(self::csv($list), 200, ['Content-Type' => 'text/csv; charset=UTF-8']),
+            'json' => new JsonResponse($purchase->document()),
+            'pdf' => self::pdf(ShoppingSheet::of($figure->name, $purchase->list, $purchase->sending), $asked->body->paper()),
+            'csv' => new Response(self::csv($purchase->list), 200, ['Content-Type' => 'text/csv; charset=UTF-8']),
             default => throw new HttpException(422, 'A shopping list comes as json, pdf or csv.'),
         };
     }

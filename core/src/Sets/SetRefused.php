@@ -40,6 +40,26 @@ final class SetRefused extends DomainException implements Refusal
         return new self($why);
     }
 
+    public static function tooManyPeople(int $most): self
+    {
+        return new self(sprintf('A workshop has 1 to %d people: hold it twice, and print a kit for each.', $most));
+    }
+
+    public static function tooManySpare(int $most): self
+    {
+        return new self(sprintf('Spare bags are 0 to %d.', $most));
+    }
+
+    public static function noShare(): self
+    {
+        return new self('Beginners are a share, from none to all.');
+    }
+
+    public static function labelTooSmall(string $label, int $room, int $wanted): self
+    {
+        return new self(sprintf('A label of %s has room for %d lines, this bag needs %d: choose larger labels.', $label, $room, $wanted));
+    }
+
     public static function noSuchColour(string $key): self
     {
         return new self(sprintf('There is no colour "%s" in this figure.', $key));

@@ -4,6 +4,7 @@ import type {Plan} from './plan'
 import type {StepsSheet} from './steps'
 import type {ImpaHand as HandSheet} from './hand'
 import type {ImpaPhotoCheck as PhotoFound} from './photo-check'
+import type {ImpaKit as Kit} from './kit'
 
 export type Loop = [number, number][]
 /**
@@ -848,6 +849,10 @@ export interface Revision {
     wasG: number
     isG: number
   }[]
+}
+export interface KitTold {
+  kit: Kit
+  shopping: Shopping
 }
 export interface SetMember {
   /**

@@ -25,6 +25,7 @@ import type {
   MeasuredParts,
   Closing,
   ColourwaysTold,
+  KitTold,
   SetKept,
   SetMember,
   Sets,
@@ -66,6 +67,15 @@ import type { Brush, Figure } from './figure'
 import type { ImpaPhotoCheck as PhotoFound } from './photo-check'
 import type { ImpaSetPlan as SetPlan } from './set-plan'
 import type { Schedule } from './schedule'
+
+/** Kits of one figure: for how many, with how many spare, how many of them begin (0 to 1). */
+export interface KitWish {
+  member: SetMember
+  people: number
+  spare: number
+  beginners: number
+  reserve: Reserve
+}
 
 /** A set as it is planned, saved or not. */
 export type SetSent = Pick<SetKept, 'name' | 'members'>
@@ -338,6 +348,12 @@ export const api = {
   setSittings: (set: SetSent, minutes: number) => ask<SetSittings>('POST', 'set/sittings', { ...set, minutes }),
   colourways: (figure: number, colours: string[], by: 'hue' | 'swap' | 'stash', count: number) =>
     ask<ColourwaysTold>('POST', 'set/colourways', { figure, colours, by, count }),
+  shopForSet: (set: SetSent, reserve: Reserve) => ask<Shopping>('POST', 'set/shopping', { ...set, reserve }),
+  setShoppingFile: (set: SetSent, reserve: Reserve, paper: 'a4' | 'letter') =>
+    file('set/shopping', { ...set, reserve, paper, as: 'pdf' }),
+  kit: (wish: KitWish) => ask<KitTold>('POST', 'kit', wish),
+  kitLabels: (wish: KitWish, labels: string) => file('kit/labels', { ...wish, labels }),
+  kitSheet: (wish: KitWish, paper: 'a4' | 'letter') => file('kit/sheet', { ...wish, paper }),
   memberPicture: (member: SetMember) => file('set/picture', { member }),
   closing: (id: number) => ask<Closing>('GET', `figures/${id}/closing`),
   lookAt: (id: number, kind: string, done: boolean) => ask<Closing>('PUT', `figures/${id}/closing/${kind}`, { done }),

@@ -1,5 +1,5 @@
 // Writes figure.ts, plan.ts, balance.ts, steps.ts, schedule.ts, armature.ts,
-// hand.ts, photo-check.ts, set-plan.ts and answers.ts from formats/, so that the screens speak of documents and answers as the
+// hand.ts, photo-check.ts, set-plan.ts, kit.ts and answers.ts from formats/, so that the screens speak of documents and answers as the
 // formats do. Run: npm run types
 import { readFileSync, writeFileSync } from 'node:fs'
 import { compile } from 'json-schema-to-typescript'
@@ -47,6 +47,7 @@ function inTypes(schema) {
   if (ref?.startsWith('impa-steps-1')) return { tsType: 'StepsSheet' }
   if (ref?.startsWith('impa-photo-check-1')) return { tsType: 'PhotoFound' }
   if (ref?.startsWith('impa-hand-1')) return { tsType: 'HandSheet' }
+  if (ref?.startsWith('impa-kit-1')) return { tsType: 'Kit' }
   if (ref?.startsWith('impa-figure-1')) {
     const tsType = OF_FIGURE[ref.split('#')[1] ?? '']
     if (!tsType) throw new Error(`${ref} has no type here`)
@@ -56,12 +57,23 @@ function inTypes(schema) {
   return Object.fromEntries(Object.entries(schema).map(([key, value]) => [key, inTypes(value)]))
 }
 
-for (const name of ['figure', 'plan', 'balance', 'steps', 'schedule', 'armature', 'hand', 'photo-check', 'set-plan'])
+for (const name of [
+  'figure',
+  'plan',
+  'balance',
+  'steps',
+  'schedule',
+  'armature',
+  'hand',
+  'photo-check',
+  'set-plan',
+  'kit',
+])
   await write(`./${name}.ts`, name, read(`impa-${name}-1.schema.json`), `impa-${name}-1.schema.json`)
 await write(
   './answers.ts',
   'answers',
   { type: 'object', additionalProperties: false, $defs: inTypes(read('impa-http-1.openapi.json').components.schemas) },
   'impa-http-1.openapi.json',
-  "import type { Core, Detail, Figure, Firmness, JoinBy, Part, Shape } from './figure'\nimport type { Plan } from './plan'\nimport type { StepsSheet } from './steps'\nimport type { ImpaHand as HandSheet } from './hand'\nimport type { ImpaPhotoCheck as PhotoFound } from './photo-check'",
+  "import type { Core, Detail, Figure, Firmness, JoinBy, Part, Shape } from './figure'\nimport type { Plan } from './plan'\nimport type { StepsSheet } from './steps'\nimport type { ImpaHand as HandSheet } from './hand'\nimport type { ImpaPhotoCheck as PhotoFound } from './photo-check'\nimport type { ImpaKit as Kit } from './kit'",
 )

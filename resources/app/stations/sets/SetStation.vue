@@ -6,6 +6,7 @@ import type { Card, Reserve, SetKept, SetMember } from '../../api/answers'
 import { api } from '../../api/client'
 import type { ImpaSetPlan } from '../../api/set-plan'
 import { useHotkeys } from '../../shell/useHotkeys'
+import KitPane from './KitPane.vue'
 import MembersPane from './MembersPane.vue'
 import SetOrderPane from './SetOrderPane.vue'
 import SetWoolPane from './SetWoolPane.vue'
@@ -24,6 +25,7 @@ const pages = [
   { key: 'members', title: 'Figures' },
   { key: 'wool', title: 'Wool' },
   { key: 'order', title: 'Order' },
+  { key: 'kit', title: 'Kits' },
 ] as const
 const page = ref<(typeof pages)[number]['key']>('members')
 const pieces = computed(() => set.value?.members.reduce((sum, m) => sum + (m.count ?? 1), 0) ?? 0)
@@ -125,8 +127,9 @@ async function drop(): Promise<void> {
       <div role="tabpanel">
         <MembersPane v-if="page === 'members'" :set="set" :plan="plan" :shelf="shelf" @change="change" />
         <template v-else-if="plan">
-          <SetWoolPane v-if="page === 'wool'" v-model:reserve="reserve" :plan="plan" />
-          <SetOrderPane v-else :set="set" :plan="plan" />
+          <SetWoolPane v-if="page === 'wool'" v-model:reserve="reserve" :set="set" :plan="plan" />
+          <SetOrderPane v-else-if="page === 'order'" :set="set" :plan="plan" />
+          <KitPane v-else :set="set" :plan="plan" />
         </template>
       </div>
     </section>

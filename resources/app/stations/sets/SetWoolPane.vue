@@ -1,15 +1,35 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import type { Reserve } from '../../api/answers'
+import { computed, onMounted, ref, watch } from 'vue'
+import type { Reserve, SetKept, Shopping } from '../../api/answers'
+import { api } from '../../api/client'
 import type { ImpaSetPlan } from '../../api/set-plan'
+import { download } from '../../download'
 import { trade } from '../../state/trade'
 import { useUnits } from '../../state/units'
 
 /** One ledger of wool over the whole set: what is likely, what to have, what the stash has free, what to buy. */
-const props = defineProps<{ plan: ImpaSetPlan }>()
+const props = defineProps<{ set: SetKept; plan: ImpaSetPlan }>()
 const reserve = defineModel<Reserve>('reserve', { required: true })
 const units = useUnits()
 const most = computed(() => Math.max(1, ...props.plan.wool.map((w) => w.highG)))
+const shopping = ref<Shopping | null>(null)
+const trouble = ref('')
+const sent = () => ({ name: props.set.name, members: props.set.members })
+async function tell(ask: () => Promise<void>): Promise<void> {
+  trouble.value = ''
+  try {
+    await ask()
+  } catch (error) {
+    trouble.value = error instanceof Error ? error.message : String(error)
+  }
+}
+const shop = () => tell(async () => void (shopping.value = await api.shopForSet(sent(), reserve.value)))
+onMounted(shop)
+watch(() => props.plan, shop)
+const print = () =>
+  tell(async () =>
+    download(await api.setShoppingFile(sent(), reserve.value, 'a4'), `${props.set.name}, wool to buy.pdf`),
+  )
 const states = { none: 'none like it', enough: 'enough', tight: 'enough if all goes well', short: 'short' }
 </script>
 
@@ -59,6 +79,23 @@ const states = { none: 'none like it', enough: 'enough', tight: 'enough if all g
         </tr>
       </tbody>
     </table>
+    <section v-if="shopping && (shopping.lines.length || shopping.missing.length)" aria-label="To buy">
+      <div class="row">
+        <h2>To buy</h2>
+        <span class="quiet">from the stand-in for a shop</span><v-spacer /><v-btn variant="tonal" @click="print"
+          >Print the list</v-btn
+        >
+      </div>
+      <ul class="bare">
+        <li v-for="l in shopping.lines" :key="l.name">
+          {{ l.packs.map((p) => `${p.count} x ${p.packG} g`).join(' and ') }} <b>{{ l.name }}</b>,
+          {{ l.price.toFixed(2) }}
+        </li>
+        <li v-for="m in shopping.missing" :key="m.name">{{ m.name }}: {{ m.why }}</li>
+      </ul>
+      <p>{{ (shopping.price + shopping.sending).toFixed(2) }} in all with sending.</p>
+    </section>
+    <p v-if="trouble" class="wrong" role="alert">{{ trouble }}</p>
     <p class="quiet small">
       The bar holds the true weight four times in five; the line is what the stash has free. One hand felts them all, so
       its error is the same in every figure, and does not average out.

@@ -1,6 +1,6 @@
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import type { SetKept } from '../../api/answers'
+import type { SetKept, Shopping } from '../../api/answers'
 import { api, Refusal } from '../../api/client'
 import type { ImpaSetPlan } from '../../api/set-plan'
 import { onTable, plain, type OnTable } from '../../../../tests/support/onTable'
@@ -58,6 +58,27 @@ const planned = (set: Pick<SetKept, 'members'>): ImpaSetPlan => ({
   notes: ['Voice 0 and Voice 1 come out alike: make one of them, and say how many.'],
 })
 
+const bought: Shopping = {
+  lines: [
+    {
+      name: 'Honey, shop',
+      hex: '#d0a040',
+      days: 3,
+      for: ['Honey'],
+      needG: 6,
+      difference: 0,
+      price: 4.5,
+      g: 10,
+      packs: [{ packG: 10, price: 4.5, count: 1 }],
+    },
+  ],
+  missing: [],
+  price: 4.5,
+  sending: 3,
+  days: 3,
+  closed: '',
+}
+
 describe('a set', () => {
   beforeEach(() => {
     vi.spyOn(api, 'memberPicture').mockResolvedValue(new Blob())
@@ -70,6 +91,7 @@ describe('a set', () => {
         { figure: 7, count: 1 },
       ]),
     )
+    vi.spyOn(api, 'shopForSet').mockResolvedValue(bought)
     URL.createObjectURL = vi.fn(() => 'blob:x')
     URL.revokeObjectURL = vi.fn()
   })
@@ -129,6 +151,7 @@ describe('a set', () => {
     await opened()
     await press('Wool')
     expect(text()).toContain('24.0 g in all')
+    expect(text()).toContain('1 x 10 g Honey, shop, 4.50')
     expect(table.wrapper.find('tr.short').text()).toContain('6.0 g')
     vi.spyOn(api, 'setSittings').mockResolvedValue({
       sittings: [{ minutes: 90, rows: [{ title: 'Core: Head', minutes: 20 }] }],
@@ -137,6 +160,42 @@ describe('a set', () => {
     expect(text()).toContain('40 min less laying ready')
     expect(text()).toContain('× 2 all')
     expect(table.wrapper.find('[aria-label=Sittings]').text()).toContain('1 h 30')
+  })
+
+  it('makes kits for a workshop: bags, what is packed and bought, how it runs; and tells what is out of number', async () => {
+    await opened()
+    const kit = vi.spyOn(api, 'kit').mockResolvedValue({
+      shopping: bought,
+      kit: {
+        format: 'impa-kit',
+        version: 1,
+        figure: 'Voice 0',
+        people: 12,
+        bags: 13,
+        beginners: 0.8,
+        factor: 1.7,
+        bag: [{ name: 'Honey', hex: '#d0a040', eachG: 2 }],
+        needs: [{ name: 'Honey', hex: '#d0a040', g: 26, freeG: 20, lackG: 6 }],
+        needle: 38,
+        needles: 17,
+        packing: [{ what: 'pads', count: 12, note: 'one for each' }],
+        run: [{ from: 70, to: 75, what: 'Rest', note: '' }],
+        minutes: 120,
+        note: 'The organiser decides.',
+      },
+    })
+    await press('Kits')
+    expect(kit.mock.lastCall![0]).toMatchObject({ people: 12, spare: 1, beginners: 0.8, member: { figure: 7 } })
+    expect(text()).toContain('70 % more than the plan')
+    expect(text()).toContain('17 to bring')
+    expect(text()).toContain('4.0 g left over')
+    expect(text()).toContain('about 0.58 a kit')
+    expect(table.wrapper.find('[aria-label="How it runs"]').text()).toContain('1:10')
+    kit.mockRejectedValue(new Refusal(422, 'A workshop has 1 to 200 people: hold it twice.'))
+    await table.wrapper.findAll('form input[type=number]')[0]!.setValue('1000')
+    await flushPromises()
+    expect(text()).toContain('hold it twice')
+    expect(text()).toContain('17 to bring')
   })
 
   it('tells a refusal, and loses nothing', async () => {

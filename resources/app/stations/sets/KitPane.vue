@@ -1,0 +1,220 @@
+<script setup lang="ts">
+import { computed, onMounted, ref, watch } from 'vue'
+import type { KitTold, Reserve, SetKept } from '../../api/answers'
+import { api, type KitWish } from '../../api/client'
+import type { ImpaSetPlan } from '../../api/set-plan'
+import { download } from '../../download'
+import { trade } from '../../state/trade'
+import { useUnits } from '../../state/units'
+
+/** Kits of one of the figures for a workshop: what each bag holds, what is packed and bought, how it runs; labels and sheets. */
+const props = defineProps<{ set: SetKept; plan: ImpaSetPlan }>()
+const units = useUnits()
+const of = ref(0)
+const people = ref('12')
+const spare = ref('1')
+const beginners = ref('80')
+const reserve = ref<Reserve>('usual')
+const labels = ref('a4-3x7')
+const paper = ref<'a4' | 'letter'>('a4')
+const told = ref<KitTold | null>(null)
+const trouble = ref('')
+const busy = ref(false)
+const names = computed(() => props.plan.members.map((m, i) => ({ value: i, title: m.name })))
+const sizes = [
+  { value: 'a4-3x7', title: 'A4, 3 x 7 of 63.5 x 38.1 mm' },
+  { value: 'a4-2x7', title: 'A4, 2 x 7 of 99.1 x 38.1 mm' },
+  { value: 'a4-3x8', title: 'A4, 3 x 8 of 70 x 37 mm' },
+  { value: 'letter-3x10', title: 'Letter, 3 x 10 of 66.7 x 25.4 mm' },
+  { value: 'plain-a4', title: 'plain A4, to be cut' },
+  { value: 'plain-letter', title: 'plain Letter, to be cut' },
+]
+const wish = computed<KitWish>(() => ({
+  member: props.set.members[of.value] ?? props.set.members[0]!,
+  people: Number(people.value),
+  spare: Number(spare.value),
+  beginners: Number(beginners.value.replace(',', '.')) / 100,
+  reserve: reserve.value,
+}))
+async function tell(ask: () => Promise<void>): Promise<void> {
+  trouble.value = ''
+  busy.value = true
+  try {
+    await ask()
+  } catch (error) {
+    trouble.value = error instanceof Error ? error.message : String(error)
+  } finally {
+    busy.value = false
+  }
+}
+const reckon = () => tell(async () => void (told.value = await api.kit(wish.value)))
+onMounted(reckon)
+watch(wish, reckon)
+const name = computed(() => told.value?.kit.figure ?? 'kit')
+const printLabels = () =>
+  tell(async () => download(await api.kitLabels(wish.value, labels.value), `${name.value}, labels.pdf`))
+const printSheet = () =>
+  tell(async () => download(await api.kitSheet(wish.value, paper.value), `${name.value}, kits.pdf`))
+const clock = (minutes: number) =>
+  `${Math.floor(Math.round(minutes) / 60)}:${String(Math.round(minutes) % 60).padStart(2, '0')}`
+</script>
+
+<template>
+  <div class="kit">
+    <form class="wishes" aria-label="The workshop" @submit.prevent>
+      <v-select v-model="of" :items="names" label="Everyone makes" hide-details />
+      <v-text-field v-model="people" label="People" type="number" min="1" max="200" hide-details />
+      <v-text-field v-model="spare" label="Spare bags" type="number" min="0" max="50" hide-details />
+      <v-text-field v-model="beginners" label="Beginners" suffix="%" inputmode="decimal" hide-details />
+      <v-select v-model="reserve" :items="trade.reserves" label="A bag is" hide-details />
+    </form>
+    <p v-if="trouble" class="wrong" role="alert">{{ trouble }}</p>
+    <v-progress-linear v-if="busy" indeterminate color="primary" aria-label="Reckoning the kits" />
+    <div v-if="told" class="two">
+      <section>
+        <h2>In each bag</h2>
+        <p class="quiet small">
+          {{ Math.round((told.kit.factor - 1) * 100) }} % more than the plan's likely grams, so that a bag is enough
+          whoever takes it. House choices stand for how beginners felt; they are no measurement.
+        </p>
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">Wool</th>
+              <th scope="col">each</th>
+              <th scope="col">in all</th>
+              <th scope="col">to buy</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="(b, i) in told.kit.bag" :key="b.name">
+              <th scope="row"><i :style="{ background: b.hex ?? '#e9dfc8' }" />{{ b.name }}</th>
+              <td>{{ units.massLine(b.eachG) }}</td>
+              <td>{{ units.massLine(told.kit.needs[i]!.g) }}</td>
+              <td>{{ told.kit.needs[i]!.lackG > 0 ? units.massLine(told.kit.needs[i]!.lackG) : '' }}</td>
+            </tr>
+          </tbody>
+        </table>
+        <p>1 needle of gauge {{ told.kit.needle }} in its straw; {{ told.kit.needles }} to bring, spares among them.</p>
+        <h2>To buy</h2>
+        <ul class="bare">
+          <li v-for="l in told.shopping.lines" :key="l.name">
+            {{ l.packs.map((p) => `${p.count} x ${p.packG} g`).join(' and ') }} {{ l.name }},
+            <span class="quiet">{{ units.massLine(l.g - l.needG) }} left over</span>
+          </li>
+          <li v-for="m in told.shopping.missing" :key="m.name" class="wrong">{{ m.name }}: {{ m.why }}</li>
+        </ul>
+        <p v-if="told.shopping.price">
+          {{ (told.shopping.price + told.shopping.sending).toFixed(2) }} in all with sending, about
+          {{ ((told.shopping.price + told.shopping.sending) / told.kit.bags).toFixed(2) }} a kit, without needles and
+          pads.
+        </p>
+      </section>
+      <section>
+        <h2>How it runs, {{ clock(told.kit.minutes) }}</h2>
+        <p class="note">{{ told.kit.note }}</p>
+        <ol class="bare run" aria-label="How it runs">
+          <li v-for="r in told.kit.run" :key="r.from">
+            <span class="at">{{ clock(r.from) }}</span><span
+              ><b>{{ r.what }}</b
+              ><small v-if="r.note" class="quiet">{{ r.note }}</small></span
+            >
+          </li>
+        </ol>
+      </section>
+      <aside>
+        <h2>Pack</h2>
+        <ul class="bare pack">
+          <li v-for="p in told.kit.packing" :key="p.what">
+            <b>{{ p.count }}</b> {{ p.what }}<small class="quiet">{{ p.note }}</small>
+          </li>
+        </ul>
+        <v-select v-model="labels" :items="sizes" label="Labels" hide-details />
+        <v-btn variant="tonal" :disabled="busy" @click="printLabels">Print the labels</v-btn>
+        <v-select
+          v-model="paper"
+          :items="[
+            { value: 'a4', title: 'A4' },
+            { value: 'letter', title: 'Letter' },
+          ]"
+          label="Paper"
+          hide-details
+        />
+        <v-btn color="primary" variant="flat" :disabled="busy" @click="printSheet">Print list and run</v-btn>
+      </aside>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.kit {
+  display: grid;
+  gap: 0.8rem;
+  padding-top: 0.8rem;
+}
+.wishes {
+  display: grid;
+  grid-template-columns: 2fr repeat(3, 1fr) 1.6fr;
+  gap: 0.7rem;
+}
+.two {
+  display: grid;
+  grid-template-columns: 1.1fr 1fr 300px;
+  gap: 1.4rem;
+}
+.two aside {
+  display: grid;
+  gap: 0.7rem;
+  align-content: start;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+}
+th,
+td {
+  padding: 0.25rem 0.4rem;
+  text-align: right;
+  font-variant-numeric: tabular-nums;
+}
+th:first-child {
+  text-align: left;
+  font-weight: 600;
+}
+tbody tr {
+  border-top: 1px dashed rgb(var(--v-theme-thread));
+}
+i {
+  display: inline-block;
+  width: 1rem;
+  height: 1rem;
+  margin-right: 0.5rem;
+  border-radius: 50%;
+  border: 1px solid rgb(var(--v-theme-thread));
+  vertical-align: -3px;
+}
+.note {
+  border-left: 4px solid rgb(var(--v-theme-warning));
+  padding-left: 0.6rem;
+}
+.run li,
+.pack li {
+  padding: 0.2rem 0;
+}
+.run li {
+  display: grid;
+  grid-template-columns: 3rem 1fr;
+}
+.at {
+  font-variant-numeric: tabular-nums;
+}
+small {
+  display: block;
+}
+@media (max-width: 1000px) {
+  .wishes,
+  .two {
+    grid-template-columns: 1fr 1fr;
+  }
+}
+</style>
