@@ -31,6 +31,7 @@ use App\Http\Controllers\RecutController;
 use App\Http\Controllers\RenderController;
 use App\Http\Controllers\SetController;
 use App\Http\Controllers\SheetController;
+use App\Http\Controllers\ShowController;
 use App\Http\Controllers\SideViewController;
 use App\Http\Controllers\SizeCardsController;
 use App\Http\Controllers\SizingController;
@@ -83,6 +84,7 @@ Route::prefix('api')->whereNumber(['figure', 'picture', 'wool', 'swatch', 'set']
     Route::put('sets/{set}', [SetController::class, 'update']);
     Route::delete('sets/{set}', [SetController::class, 'destroy']);
     Route::post('set/plan', [SetController::class, 'plan']);
+    Route::post('show', [ShowController::class, 'store']);
     Route::post('set/shopping', [SetController::class, 'shopping']);
     Route::post('kit', [KitController::class, 'show']);
     Route::post('kit/labels', [KitController::class, 'labels']);

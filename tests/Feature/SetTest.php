@@ -137,3 +137,18 @@ it('plans a set from the console, by its schema, and refuses in a line', functio
     expect(impa('impa:set', $file)[0])->toBe(2);
     unlink($file);
 });
+
+it('says whether a figure fits where it is shown, and refuses what is no such place', function () {
+    $ask = fn (array $where) => $this->postJson('/api/show', ['document' => demoFigure('bobbin')] + $where);
+    $jar = ['place' => 'jar', 'mouthMm' => 60, 'bellyMm' => 90, 'heightMm' => 150];
+    expect($ask($jar)->assertOk()->json('fits'))->toBeFalse()
+        ->and($ask(['mouthMm' => 80] + $jar)->assertOk()->json('fits'))->toBeTrue()
+        ->and($ask(['place' => 'hook', 'loopMm' => 60])->assertOk()->json('cordMm'))->toEqual(180);
+    foreach ([['place' => 'brooch'], ['place' => 'ring'], ['place' => 'house', 'scale' => 12, 'lifeMm' => 1600]] as $where) {
+        expect($ask($where)->assertOk()->json('says'))->not->toBe([]);
+    }
+    $wrong = [['place' => 'moon'], ['mouthMm' => 0] + $jar, ['place' => 'hook', 'loopMm' => -3], ['place' => 'house', 'scale' => 0]];
+    foreach ($wrong as $bad) {
+        $ask($bad)->assertStatus(422);
+    }
+});

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { layDemo } from './lay'
+import { asker, layDemo } from './lay'
 import { expectNoSeriousFault } from './seriousFaults'
 
 test('a set is made from the shelf: colourways by hue, one ledger over all, like pieces together, undone and kept', async ({
@@ -39,4 +39,37 @@ test('a set is made from the shelf: colourways by hue, one ledger over all, like
   await page.goto('/')
   await page.getByRole('link', { name: 'A choir, a set' }).click()
   await expect(page.getByText('5 figures')).toBeVisible()
+})
+
+test('kits of a member are weighed off, packed, printed and refused out of number; a figure is tried in a jar', async ({
+  page,
+}) => {
+  const { id } = await layDemo(page, 'lanto', 'A workshop', 'check')
+  await page.getByRole('tab', { name: 'Show' }).click()
+  await expect(page.getByText('It fits.')).toBeVisible()
+  await page.getByLabel('Mouth').fill('30')
+  await page.getByLabel('Mouth').press('Enter')
+  await expect(page.getByText('It does not fit.')).toBeVisible()
+  await expect(page.getByText(/A jar with a mouth of \d+ mm/)).toBeVisible()
+  await expectNoSeriousFault(page, 'a figure in a jar')
+
+  const { id: set } = await (
+    await (
+      await asker(page.request)
+    )('POST', 'sets', { name: 'A workshop set', members: [{ figure: id, count: 1 }] })
+  ).json()
+  await page.goto(`/sets/${set}`)
+  await page.getByRole('tab', { name: 'Kits' }).click()
+  await expect(page.getByText('13 bags of wool')).toBeVisible()
+  await page.getByLabel('People').fill('30')
+  await expect(page.getByText('31 bags of wool')).toBeVisible()
+  const labels = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Print the labels' }).click()
+  expect((await labels).suggestedFilename()).toBe('A workshop, labels.pdf')
+  const sheet = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Print list and run' }).click()
+  expect((await sheet).suggestedFilename()).toBe('A workshop, kits.pdf')
+  await page.getByLabel('People').fill('1000')
+  await expect(page.getByText('hold it twice')).toBeVisible()
+  await expectNoSeriousFault(page, 'the kits of a set')
 })

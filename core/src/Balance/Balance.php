@@ -272,9 +272,7 @@ final readonly class Balance
     {
         foreach ($this->figure->parts as $part) {
             foreach ($part->placements() as $placement) {
-                [$ownX, $ownY, $ownZ] = $placement->own($x - $placement->at[0], $y - $placement->at[1], $z - $placement->at[2]);
-                $front = $part->solid->frontMm($ownX, $ownY);
-                if (! is_nan($front) && abs($ownZ) <= $front) {
+                if ($placement->holds($x, $y, $z)) {
                     return true;
                 }
             }

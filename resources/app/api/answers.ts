@@ -850,6 +850,43 @@ export interface Revision {
     isG: number
   }[]
 }
+export interface Shown {
+  /**
+   * of a jar
+   */
+  fits?: boolean
+  says: string[]
+  cures: string[]
+  /**
+   * the narrowest it goes through, turned as is best
+   */
+  openingMm?: number
+  squeezeMm?: number
+  /**
+   * the narrowest tube it stands in
+   */
+  roundMm?: number
+  wideMm?: number
+  highMm?: number
+  /**
+   * a disc of felt for the floor
+   */
+  discMm?: number
+  askewDeg?: number
+  /**
+   * where it hangs straight
+   */
+  atMm?: number[]
+  cordMm?: number
+  g?: number
+  pinMm?: number | null
+  backingMm?: number
+  /**
+   * how tall it stands for in a house of that scale
+   */
+  lifeMm?: number
+  factor?: number | null
+}
 export interface KitTold {
   kit: Kit
   shopping: Shopping

@@ -35,6 +35,7 @@ import type {
   Remedies,
   Revision,
   Revisions,
+  Shown,
   Signs,
   Photos,
   Pulled,
@@ -351,6 +352,8 @@ export const api = {
   shopForSet: (set: SetSent, reserve: Reserve) => ask<Shopping>('POST', 'set/shopping', { ...set, reserve }),
   setShoppingFile: (set: SetSent, reserve: Reserve, paper: 'a4' | 'letter') =>
     file('set/shopping', { ...set, reserve, paper, as: 'pdf' }),
+  show: (document: Figure, where: { place: string } & Record<string, number | string>) =>
+    ask<Shown>('POST', 'show', { document, ...where }),
   kit: (wish: KitWish) => ask<KitTold>('POST', 'kit', wish),
   kitLabels: (wish: KitWish, labels: string) => file('kit/labels', { ...wish, labels }),
   kitSheet: (wish: KitWish, paper: 'a4' | 'letter') => file('kit/sheet', { ...wish, paper }),

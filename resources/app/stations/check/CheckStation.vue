@@ -5,6 +5,7 @@ import FinishPane from './FinishPane.vue'
 import MendPane, { type MendStart } from './MendPane.vue'
 import PhotoPane from './PhotoPane.vue'
 import PartsPane from './PartsPane.vue'
+import ShowPane from './ShowPane.vue'
 
 /** Is it right? A photo against the plan, finished parts against their cards, and what helps where it is not. */
 const figure = useFigure()
@@ -13,6 +14,7 @@ const pages = [
   { key: 'parts', title: 'Parts' },
   { key: 'mend', title: 'Mend' },
   { key: 'finish', title: 'Finish' },
+  { key: 'show', title: 'Show' },
 ] as const
 const page = ref<(typeof pages)[number]['key']>('photo')
 /** What is to be mended, as a photo told it; gone once another page was turned to. */
@@ -46,7 +48,8 @@ function mend(with_: MendStart): void {
         <PhotoPane v-if="page === 'photo'" @mend="mend" />
         <PartsPane v-else-if="page === 'parts'" />
         <MendPane v-else-if="page === 'mend'" :start="start" />
-        <FinishPane v-else />
+        <FinishPane v-else-if="page === 'finish'" />
+        <ShowPane v-else />
       </div>
     </section>
   </div>

@@ -9,6 +9,7 @@ import FinishPane from './FinishPane.vue'
 import MendPane from './MendPane.vue'
 import PartsPane from './PartsPane.vue'
 import PhotoPane from './PhotoPane.vue'
+import ShowPane from './ShowPane.vue'
 
 let table: OnTable
 const text = () => table.wrapper.text().replace(/\s+/g, ' ')
@@ -260,6 +261,35 @@ it('goes from what a photo told to the mend desk, which knows already what would
   await table.wrapper.find('.found .v-btn').trigger('click')
   await flushPromises()
   expect(helped.mock.lastCall?.slice(1)).toEqual(['wrong-place', 'eye', { up: -2.5, right: 0 }])
+})
+
+it('shows where it may stand: a jar by its measures, what does not fit and what helps, other places with what they ask', async () => {
+  const show = vi.spyOn(api, 'show').mockResolvedValue({
+    fits: false,
+    says: ['It is too broad for the belly by 5.5 mm.'],
+    cures: ['Make it 86 mm high instead of 110: then it fits as it is.'],
+    roundMm: 95.5,
+    discMm: 56,
+  })
+  table = await onTable(ShowPane, {}, plain())
+  await flushPromises()
+  expect(show.mock.lastCall![1]).toEqual({ place: 'jar', mouthMm: 70, bellyMm: 95, heightMm: 150 })
+  expect(text()).toContain('It does not fit.')
+  expect(text()).toContain('Make it 86 mm high')
+  expect(text()).toContain('56.0 mm across')
+  expect(table.wrapper.find('line').classes()).toContain('no')
+  show.mockResolvedValue({ says: ['At 1:24 it stands for somebody 1.92 m tall.'], cures: [] })
+  table.wrapper.findAllComponents({ name: 'VSelect' })[0]!.vm.$emit('update:modelValue', 'house')
+  await flushPromises()
+  await fill('Built 1 to', '24')
+  await fill('In life so tall', '160')
+  await flushPromises()
+  expect(show.mock.lastCall![1]).toEqual({ place: 'house', scale: 24, lifeMm: 1600 })
+  expect(table.wrapper.find('[aria-label$="in the jar"]').exists()).toBe(false)
+  show.mockRejectedValue(new Refusal(422, 'A house is built to a scale of 1:1 to 1:200.'))
+  await fill('Built 1 to', '0')
+  await flushPromises()
+  expect(text()).toContain('1:1 to 1:200')
 })
 
 it('stands after Build: a photo first, then the parts', async () => {

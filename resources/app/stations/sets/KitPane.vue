@@ -66,7 +66,7 @@ const clock = (minutes: number) =>
       <v-text-field v-model="people" label="People" type="number" min="1" max="200" hide-details />
       <v-text-field v-model="spare" label="Spare bags" type="number" min="0" max="50" hide-details />
       <v-text-field v-model="beginners" label="Beginners" suffix="%" inputmode="decimal" hide-details />
-      <v-select v-model="reserve" :items="trade.reserves" label="A bag is" hide-details />
+      <v-select v-model="reserve" :items="trade.reserves" label="If a bag runs out" hide-details />
     </form>
     <p v-if="trouble" class="wrong" role="alert">{{ trouble }}</p>
     <v-progress-linear v-if="busy" indeterminate color="primary" aria-label="Reckoning the kits" />

@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Show;
+
+/** A jar, measured inside: its mouth, its belly, the height under its lid. Immutable. */
+final readonly class Jar
+{
+    private const RANGE_MM = [5.0, 1000.0];
+
+    /** A disc of felt on the floor is cut so much smaller than the lid, mm (docs/trade.md: a little smaller; house choice). */
+    private const DISC_MM = 4.0;
+
+    private function __construct(public float $mouthMm, public float $bellyMm, public float $heightMm)
+    {
+    }
+
+    /** @throws ShowRefused if a measure is out of range */
+    public static function of(float $mouthMm, float $bellyMm, float $heightMm): self
+    {
+        foreach (['The mouth' => $mouthMm, 'The belly' => $bellyMm, 'The height under the lid' => $heightMm] as $what => $mm) {
+            if (is_nan($mm) || $mm < self::RANGE_MM[0] || $mm > self::RANGE_MM[1]) {
+                throw ShowRefused::outOfRange($what, ...self::RANGE_MM);
+            }
+        }
+
+        return new self($mouthMm, $bellyMm, $heightMm);
+    }
+
+    /**
+     * Whether a figure goes in and stands in it, and what helps where it does not.
+     *
+     * @return array{fits: bool, says: list<string>, cures: list<string>, openingMm: float, squeezeMm: float, roundMm: float,
+     *     wideMm: float, highMm: float, discMm: float}
+     */
+    public function holding(Body $body): array
+    {
+        $opening = $body->opening();
+        $squeeze = max(0.0, $opening['mm'] - $this->mouthMm);
+        $canGive = $opening['gives'] * $opening['mm'];
+        $round = $body->roundMm();
+        $says = $cures = [];
+        $names = $this->named($body, $opening['parts']);
+        if ($squeeze <= 0.0) {
+            $says[] = sprintf('Turned as is best it goes through the mouth with %.1f mm to spare.', $this->mouthMm - $opening['mm']);
+        } elseif ($squeeze <= $canGive) {
+            $says[] = sprintf('It goes through the mouth squeezed by %.1f mm at %s: that gives up to %.1f mm.', $squeeze, $names, $canGive);
+        } else {
+            $says[] = sprintf(
+                'It does not go through the mouth: at %s it needs %.1f mm, squeezed %.1f.',
+                $names,
+                $opening['mm'],
+                $opening['mm'] - $canGive,
+            );
+            $cures[] = sprintf('A jar with a mouth of %.0f mm.', ceil($opening['mm'] - $canGive));
+            $cures[] = sprintf('Join %s inside the jar, with a long needle, as the last step.', $names);
+        }
+        if ($round > $this->bellyMm) {
+            $says[] = sprintf('It is too broad for the belly by %.1f mm.', $round - $this->bellyMm);
+        }
+        if ($body->heightMm() > $this->heightMm) {
+            $says[] = sprintf('It is too high for the lid by %.1f mm.', $body->heightMm() - $this->heightMm);
+        }
+        $share = min(
+            $squeeze > $canGive ? $this->mouthMm / ($opening['mm'] - $canGive) : 1.0,
+            $this->bellyMm / $round,
+            $this->heightMm / $body->heightMm(),
+        );
+        if ($share < 1.0) {
+            // Down to whole mm, so that what is said does fit.
+            $cures[] = sprintf(
+                'Make it %.0f mm high instead of %.0f: then it fits as it is.',
+                floor($share * $body->figure->heightMm),
+                $body->figure->heightMm,
+            );
+        }
+
+        return [
+            'fits' => $share >= 1.0,
+            'says' => $says,
+            'cures' => $cures,
+            'openingMm' => $opening['mm'],
+            'squeezeMm' => $squeeze,
+            'roundMm' => $round,
+            'wideMm' => $body->widthMm(),
+            'highMm' => $body->heightMm(),
+            'discMm' => max(0.0, min($this->bellyMm, $this->mouthMm) - self::DISC_MM),
+        ];
+    }
+
+    /** @param  list<string>  $keys */
+    private function named(Body $body, array $keys): string
+    {
+        $names = array_unique(array_map(static fn (string $key): string => mb_strtolower($body->figure->parts[$key]->name), $keys));
+
+        return implode(' and ', array_slice($names, 0, 3));
+    }
+}

@@ -1,0 +1,165 @@
+<script setup lang="ts">
+import { computed, onMounted, reactive, ref, watch } from 'vue'
+import type { Shown } from '../../api/answers'
+import { api } from '../../api/client'
+import LengthField from '../../shell/LengthField.vue'
+import { useFigure } from '../../state/figure'
+import { useUnits } from '../../state/units'
+
+/** Where the figure is shown: a jar, a hook, a jacket, keys, a dolls' house. What fits, and what helps where it does not. */
+const figure = useFigure()
+const units = useUnits()
+const places = [
+  { value: 'jar', title: 'In a jar' },
+  { value: 'hook', title: 'On a hook' },
+  { value: 'brooch', title: 'As a brooch' },
+  { value: 'ring', title: 'On a key ring or a clip' },
+  { value: 'house', title: "In a dolls' house" },
+] as const
+const place = ref<(typeof places)[number]['value']>('jar')
+const jar = reactive({ mouthMm: 70, bellyMm: 95, heightMm: 150 })
+const loopMm = ref(60)
+const scale = ref('12')
+const life = ref('')
+const told = ref<Shown | null>(null)
+const trouble = ref('')
+const wish = computed(() => ({
+  place: place.value,
+  ...(place.value === 'jar' ? jar : {}),
+  ...(place.value === 'hook' ? { loopMm: loopMm.value } : {}),
+  ...(place.value === 'house'
+    ? {
+        scale: Number(scale.value.replace(',', '.')),
+        ...(life.value.trim() ? { lifeMm: 10 * Number(life.value.replace(',', '.')) } : {}),
+      }
+    : {}),
+}))
+async function ask(): Promise<void> {
+  if (!figure.document) return
+  trouble.value = ''
+  try {
+    told.value = await api.show(figure.document, wish.value)
+  } catch (error) {
+    told.value = null
+    trouble.value = error instanceof Error ? error.message : String(error)
+  }
+}
+onMounted(ask)
+watch([wish, () => figure.document], ask, { deep: true })
+/** The jar with the figure in it, in mm: a shoulder leads from the mouth to the belly. */
+const high = computed(() => told.value?.highMm ?? figure.document?.heightMm ?? 100)
+/** A render is square, with a rim of a twenty-fifth all round. */
+const picture = computed(() => Math.max(high.value, told.value?.wideMm ?? 0) / 0.92)
+const glass = computed(() => {
+  const { mouthMm: m, bellyMm: b, heightMm: h } = jar
+  const shoulder = Math.min(0.18 * h, Math.abs(b - m) / 2 + 4)
+  return `M${-m / 2} ${-h - 6}L${-m / 2} ${-h}Q${-b / 2} ${-h} ${-b / 2} ${-h + shoulder}L${-b / 2} 0L${b / 2} 0L${b / 2} ${-h + shoulder}Q${b / 2} ${-h} ${m / 2} ${-h}L${m / 2} ${-h - 6}`
+})
+const frame = computed(() => {
+  const h = Math.max(jar.heightMm + 20, high.value + 10)
+  const w = Math.max(jar.bellyMm, jar.mouthMm, told.value?.roundMm ?? 0) + 20
+  return `${-w / 2} ${-h} ${w} ${h + 8}`
+})
+</script>
+
+<template>
+  <div class="show">
+    <section>
+      <v-select v-model="place" :items="places" label="It is shown" hide-details />
+      <div v-if="place === 'jar'" class="fields">
+        <LengthField v-model="jar.mouthMm" label="Mouth" :min="5" :max="1000" />
+        <LengthField v-model="jar.bellyMm" label="Belly" :min="5" :max="1000" />
+        <LengthField v-model="jar.heightMm" label="Under the lid" :min="5" :max="1000" />
+      </div>
+      <LengthField v-else-if="place === 'hook'" v-model="loopMm" label="The loop hangs" :min="5" :max="500" />
+      <div v-else-if="place === 'house'" class="fields">
+        <v-text-field v-model="scale" label="Built 1 to" inputmode="decimal" hide-details />
+        <v-text-field v-model="life" label="In life so tall" suffix="cm" inputmode="decimal" hide-details />
+      </div>
+      <p v-if="trouble" class="wrong" role="alert">{{ trouble }}</p>
+      <div v-if="told" aria-live="polite">
+        <p v-if="told.fits !== undefined" class="verdict" :class="{ no: !told.fits }">
+          {{ told.fits ? 'It fits.' : 'It does not fit.' }}
+        </p>
+        <ul>
+          <li v-for="s in told.says" :key="s">{{ s }}</li>
+        </ul>
+        <template v-if="told.cures.length">
+          <h3>What helps</h3>
+          <ul>
+            <li v-for="c in told.cures" :key="c">{{ c }}</li>
+          </ul>
+        </template>
+        <p v-if="told.discMm" class="quiet">
+          A disc of felt for the floor: {{ units.length(told.discMm) }} {{ units.lengthUnit.value }} across.
+        </p>
+      </div>
+    </section>
+    <svg v-if="place === 'jar'" :viewBox="frame" role="img" :aria-label="`${figure.document?.name} in the jar`">
+      <image
+        :href="`/api/figures/${figure.id}/render?px=480&revision=${figure.revision}`"
+        :x="-picture / 2"
+        :y="-(high + picture) / 2"
+        :width="picture"
+        :height="picture"
+      />
+      <path :d="glass" class="glass" />
+      <line
+        v-if="told?.roundMm"
+        :x1="-told.roundMm / 2"
+        :x2="told.roundMm / 2"
+        y1="4"
+        y2="4"
+        :class="{ no: told.roundMm > jar.bellyMm }"
+      />
+    </svg>
+  </div>
+</template>
+
+<style scoped>
+.show {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: 1.6rem;
+  padding-top: 0.8rem;
+}
+section {
+  display: grid;
+  gap: 0.8rem;
+  align-content: start;
+}
+.fields {
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 0.6rem;
+}
+.verdict {
+  font-size: 1.2rem;
+  font-weight: 700;
+  color: rgb(var(--v-theme-success));
+}
+.verdict.no {
+  color: rgb(var(--v-theme-error));
+}
+svg {
+  width: 100%;
+  max-height: 62vh;
+}
+.glass {
+  fill: rgba(130, 190, 210, 0.14);
+  stroke: rgb(var(--v-theme-secondary));
+  stroke-width: 1.5;
+}
+line {
+  stroke: rgb(var(--v-theme-success));
+  stroke-width: 2;
+}
+line.no {
+  stroke: rgb(var(--v-theme-error));
+}
+@media (max-width: 900px) {
+  .show {
+    grid-template-columns: 1fr;
+  }
+}
+</style>
