@@ -7,6 +7,7 @@ use App\Http\Controllers\ArmatureController;
 use App\Http\Controllers\BalanceController;
 use App\Http\Controllers\BinController;
 use App\Http\Controllers\BoardController;
+use App\Http\Controllers\BookletController;
 use App\Http\Controllers\BreakdownController;
 use App\Http\Controllers\BuildController;
 use App\Http\Controllers\CatalogueController;
@@ -84,6 +85,8 @@ Route::prefix('api')->whereNumber(['figure', 'picture', 'wool', 'swatch', 'set']
     Route::put('sets/{set}', [SetController::class, 'update']);
     Route::delete('sets/{set}', [SetController::class, 'destroy']);
     Route::post('set/plan', [SetController::class, 'plan']);
+    Route::post('figures/{figure}/booklet', [BookletController::class, 'store']);
+    Route::post('booklets', [BookletController::class, 'take']);
     Route::post('show', [ShowController::class, 'store']);
     Route::post('set/shopping', [SetController::class, 'shopping']);
     Route::post('kit', [KitController::class, 'show']);

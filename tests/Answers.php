@@ -91,7 +91,8 @@ final class Answers
         static $validator = null;
         if ($validator === null) {
             $validator = new Validator();
-            $named = ['figure', 'plan', 'balance', 'steps', 'schedule', 'armature', 'hand', 'photo-check', 'set', 'set-plan', 'kit'];
+            $ours = ['figure', 'plan', 'balance', 'steps', 'schedule', 'armature', 'hand', 'photo-check'];
+            $named = [...$ours, 'set', 'set-plan', 'kit', 'booklet'];
             $documents = array_map(static fn (string $n): string => $n.'-1.schema', $named);
             foreach (['http-1.openapi', ...$documents] as $name) {
                 $file = "formats/impa-{$name}.json";

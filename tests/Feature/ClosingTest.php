@@ -47,3 +47,34 @@ it('keeps the ticks of what was looked at', function () {
     expect($done())->toBeFalse();
     $this->putJson("/api/figures/{$id}/closing/steps", ['done' => true])->assertNotFound();
 });
+
+it('shares a figure as a booklet, on paper and as a file that another shelf takes in; never without saying whose it is', function () {
+    $id = lay('lanto');
+    $wish = ['document' => demoFigure('lanto'), 'whose' => 'mine', 'credit' => 'Mara', 'licence' => 'For friends'];
+    $ask = fn (array $more) => $this->postJson("/api/figures/{$id}/booklet", $more + $wish);
+    expect($ask([])->assertOk()->getContent())->toStartWith('%PDF-')
+        ->and($ask(['paper' => 'letter'])->assertOk()->getContent())->toStartWith('%PDF-');
+    $file = $ask(['as' => 'file'])->assertOk()->json();
+    $taken = $this->postJson('/api/booklets', $file)->assertCreated()->json();
+    expect($taken['id'])->not->toBe($id)->and($taken['document']['origin'])->toBe(['credit' => 'Mara', 'licence' => 'For friends'])
+        ->and($taken['document'])->not->toHaveKey('picture');
+    expect($ask(['whose' => ''])->assertStatus(422)->json('detail'))->toContain('ask her first');
+    $ask(['credit' => ''])->assertStatus(422);
+    expect($ask(['drawing' => true])->assertStatus(422)->json('detail'))->toContain('no drawing');
+    $this->postJson('/api/booklets', ['format' => 'impa-booklet'])->assertStatus(422);
+    $this->postJson('/api/booklets', ['figure' => ['format' => 'x']] + $file)->assertStatus(422);
+});
+
+it('makes booklets from the console, and refuses in a line', function () {
+    $json = tempnam(sys_get_temp_dir(), 'booklet').'.json';
+    $pdf = str_replace('.json', '.pdf', $json);
+    $hers = ['--whose=mine', '--credit=Mara'];
+    expect(impa('impa:booklet', 'demo/lanto.impa.json', "--out={$json}", ...$hers)[0])->toBe(0)
+        ->and(impa('impa:booklet', 'demo/lanto.impa.json', "--out={$pdf}", ...$hers)[0])->toBe(0)
+        ->and(file_get_contents($pdf))->toStartWith('%PDF-');
+    holdAgainst('booklet', (string) file_get_contents($json));
+    expect(impa('impa:booklet', 'demo/lanto.impa.json', "--out={$pdf}")[2])->toContain('whose the design is')
+        ->and(impa('impa:booklet', 'demo/lanto.impa.json', '--out=x.txt', ...$hers)[0])->toBe(2)
+        ->and(impa('impa:booklet', 'demo/lanto.impa.json', "--out={$pdf}", '--paper=a0', ...$hers)[0])->toBe(2);
+    array_map(unlink(...), [$json, $pdf]);
+});

@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test'
+import { readFileSync } from 'node:fs'
 import { asker, layDemo } from './lay'
 import { expectNoSeriousFault } from './seriousFaults'
 
@@ -53,11 +54,9 @@ test('kits of a member are weighed off, packed, printed and refused out of numbe
   await expect(page.getByText(/A jar with a mouth of \d+ mm/)).toBeVisible()
   await expectNoSeriousFault(page, 'a figure in a jar')
 
-  const { id: set } = await (
-    await (
-      await asker(page.request)
-    )('POST', 'sets', { name: 'A workshop set', members: [{ figure: id, count: 1 }] })
-  ).json()
+  const ask = await asker(page.request)
+  const laid = await ask('POST', 'sets', { name: 'A workshop set', members: [{ figure: id, count: 1 }] })
+  const { id: set } = (await laid.json()) as { id: number }
   await page.goto(`/sets/${set}`)
   await page.getByRole('tab', { name: 'Kits' }).click()
   await expect(page.getByText('13 bags of wool')).toBeVisible()
@@ -72,4 +71,28 @@ test('kits of a member are weighed off, packed, printed and refused out of numbe
   await page.getByLabel('People').fill('1000')
   await expect(page.getByText('hold it twice')).toBeVisible()
   await expectNoSeriousFault(page, 'the kits of a set')
+})
+
+test('a figure is shared as a booklet, and the file is taken in on a shelf', async ({ page }) => {
+  const { id } = await layDemo(page, 'lanto', 'To be shared', 'check')
+  await page.getByRole('tab', { name: 'Finish' }).click()
+  await page.getByRole('button', { name: 'A booklet to share' }).click()
+  await expect(page.getByRole('button', { name: 'As PDF' })).toBeDisabled()
+  await page.getByRole('combobox', { name: 'Whose is the design?' }).click()
+  await page.getByRole('option', { name: 'I drew and designed it' }).click()
+  await page.getByLabel('Made by').fill('Mara')
+  const pdf = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'As PDF' }).click()
+  expect((await pdf).suggestedFilename()).toBe('To be shared, booklet.pdf')
+  const file = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'As a file for Impa' }).click()
+  const path = await (await file).path()
+  await page.goto('/')
+  await page.getByLabel('Picture or figure file').setInputFiles({
+    name: 'shared.impa.json',
+    mimeType: 'application/json',
+    buffer: readFileSync(path),
+  })
+  await page.waitForURL((url) => /\/figures\/\d+\/shapes/.test(url.pathname) && !url.pathname.includes(`/${id}/`))
+  await expect(page.getByText('6 parts, 1 pair')).toBeVisible()
 })

@@ -99,11 +99,12 @@ final readonly class StepPicture
             onTop: count($this->together($this->before())) > 1 || $this->isPutOn() ? '' : $part->key,
             arrows: $this->arrows($part),
             about: $this->about($part),
-            more: $this->wires().match ($this->step->kind) {
+            more: match ($this->step->kind) {
                 StepKind::Mark => $this->marks($part),
                 StepKind::Slit => $this->slit($part),
                 default => '',
             },
+            wires: $this->wires(),
         );
     }
 
@@ -341,31 +342,25 @@ final readonly class StepPicture
         );
     }
 
-    /** Every wire that is there by now, as it runs: the needle keeps away from it. */
-    private function wires(): string
+    /**
+     * Every wire that is there by now, as it runs: the needle keeps away from it.
+     *
+     * @return list<array{list<array{float, float}>, float}> courses as they are seen, and how thick they are drawn, mm
+     */
+    private function wires(): array
     {
         $done = $this->before() + [$this->step->key => true];
-        $svg = '';
+        $wires = [];
         foreach (Passage::all($this->figure) as $passage) {
-            $wire = $passage->wire;
-            if (! $this->isLaid($passage, $done)) {
-                continue;
-            }
-            foreach ($wire->courses() as $course) {
-                $seen = array_map(fn (array $p): string => sprintf(
-                    '%s %s',
-                    WorkPicture::mm($this->from->see(...$p)[0]),
-                    WorkPicture::mm(-$this->from->see(...$p)[1]),
-                ), $course);
-                $svg .= sprintf(
-                    '<path d="M%s" fill="none" stroke="#6b5a4c" stroke-width="%s" stroke-dasharray="3 1.5"/>',
-                    implode('L', $seen),
-                    WorkPicture::mm(max(0.8, $wire->gaugeMm)),
-                );
+            if ($this->isLaid($passage, $done)) {
+                foreach ($passage->wire->courses() as $course) {
+                    $seen = array_map(fn (array $p): array => array_slice($this->from->see(...$p), 0, 2), $course);
+                    $wires[] = [$seen, max(0.8, $passage->wire->gaugeMm)];
+                }
             }
         }
 
-        return $svg;
+        return $wires;
     }
 
     /**

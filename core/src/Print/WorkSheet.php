@@ -16,7 +16,7 @@ final class WorkSheet
     /** Side of a drawing, in mm. */
     private const DRAWING_MM = 44.0;
 
-    private const STYLE = <<<'CSS'
+    public const STYLE = <<<'CSS'
     @page { margin: 13mm 13mm } body { font-family: Helvetica; color: #3a2a20; font-size: 10pt; margin: 0 }
     h1 { font-size: 17pt; margin: 0 0 1mm } p { margin: 0 0 1.2mm } table { width: 100%; border-collapse: collapse }
     td { border-top: 0.3mm dashed #b9a88f; padding: 2mm 2mm; vertical-align: top } tr { page-break-inside: avoid }
@@ -24,8 +24,8 @@ final class WorkSheet
     .t { font-size: 12.5pt; font-weight: bold } .q { color: #6d5b4c; font-size: 9pt } .b { width: 8mm; font-size: 15pt }
     CSS;
 
-    /** @return string HTML */
-    public static function of(Work $work): string
+    /** @return string HTML of a table: every step with its drawing, what to weigh, the needle, when it is done, and a box to tick */
+    public static function table(Work $work): string
     {
         $rows = '';
         foreach ($work->steps as $i => $step) {
@@ -38,10 +38,17 @@ final class WorkSheet
                 '<div style="width:5mm;height:5mm;border:0.4mm solid #3a2a20"></div>',
             );
         }
+
+        return '<table>'.$rows.'</table>';
+    }
+
+    /** @return string HTML */
+    public static function of(Work $work): string
+    {
         $lead = '<p>Rest for five minutes after each half hour; stretch hands and wrists. '.
             'Count your needles before you begin and when you stop.</p>';
 
-        return Html::sheet(self::STYLE, $work->ledger->figure->name.': the work', $lead.'<table>'.$rows.'</table>');
+        return Html::sheet(self::STYLE, $work->ledger->figure->name.': the work', $lead.self::table($work));
     }
 
     private static function words(Step $step, Work $work): string

@@ -40,6 +40,8 @@ final class WorkPicture
      * @param  list<Arrow>  $arrows
      * @param  ?Box  $about  what the picture is about; the whole figure where none is said
      * @param  string  $more  SVG in the picture's own mm, y downwards
+     * @param  list<array{list<array{float, float}>, float}>  $wires  courses as they are seen, and how thick, mm; what runs out of the
+     *     picture is cut there, for paper shows what lies beyond its frame
      */
     public static function of(
         Figure $figure,
@@ -51,6 +53,7 @@ final class WorkPicture
         array $arrows = [],
         ?Box $about = null,
         string $more = '',
+        array $wires = [],
     ): string {
         $layers = Layer::all($figure, $from);
         $whole = self::box($layers, $arrows);
@@ -71,6 +74,15 @@ final class WorkPicture
         }
         foreach ($arrows as $arrow) {
             $body .= self::arrow($arrow, $size);
+        }
+        foreach ($wires as [$seen, $thick]) {
+            foreach (Clip::polyline($seen, $frame) as $course) {
+                $body .= sprintf(
+                    '<path d="%s" fill="none" stroke="#6b5a4c" stroke-width="%s" stroke-dasharray="3 1.5"/>',
+                    self::course($course),
+                    self::mm($thick),
+                );
+            }
         }
 
         return self::framed($body.$more, $box, $size);

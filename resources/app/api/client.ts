@@ -69,6 +69,16 @@ import type { ImpaPhotoCheck as PhotoFound } from './photo-check'
 import type { ImpaSetPlan as SetPlan } from './set-plan'
 import type { Schedule } from './schedule'
 
+/** How a figure is shared: whose it is, what others may do with it, as what. */
+export interface BookletWish {
+  whose: '' | 'mine' | 'allowed'
+  credit: string
+  licence: string
+  drawing: boolean
+  as: 'pdf' | 'file'
+  paper: 'a4' | 'letter'
+}
+
 /** Kits of one figure: for how many, with how many spare, how many of them begin (0 to 1). */
 export interface KitWish {
   member: SetMember
@@ -352,6 +362,8 @@ export const api = {
   shopForSet: (set: SetSent, reserve: Reserve) => ask<Shopping>('POST', 'set/shopping', { ...set, reserve }),
   setShoppingFile: (set: SetSent, reserve: Reserve, paper: 'a4' | 'letter') =>
     file('set/shopping', { ...set, reserve, paper, as: 'pdf' }),
+  booklet: (id: number, document: Figure, wish: BookletWish) => file(`figures/${id}/booklet`, { document, ...wish }),
+  takeBooklet: (booklet: unknown) => ask<SavedFigure>('POST', 'booklets', booklet),
   show: (document: Figure, where: { place: string } & Record<string, number | string>) =>
     ask<Shown>('POST', 'show', { document, ...where }),
   kit: (wish: KitWish) => ask<KitTold>('POST', 'kit', wish),

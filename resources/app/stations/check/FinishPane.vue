@@ -2,6 +2,7 @@
 import { onMounted, ref, watch } from 'vue'
 import type { Closing } from '../../api/answers'
 import { api } from '../../api/client'
+import BookletDialog from './BookletDialog.vue'
 import PrintDialog from '../../shell/PrintDialog.vue'
 import { useFigure } from '../../state/figure'
 
@@ -12,6 +13,7 @@ const next = ref('')
 const trouble = ref('')
 const said = ref('')
 const printing = ref(false)
+const sharing = ref(false)
 
 async function take(ask: () => Promise<Closing>): Promise<boolean> {
   trouble.value = ''
@@ -64,10 +66,12 @@ async function takeWool(): Promise<void> {
       <v-textarea v-model="next" label="What to change next time" rows="4" auto-grow maxlength="2000" @change="keep" />
       <div class="acts">
         <v-btn color="primary" variant="flat" @click="printing = true">Card of the figure</v-btn>
+        <v-btn variant="tonal" @click="sharing = true">A booklet to share</v-btn>
         <v-btn variant="tonal" @click="takeWool">Take its wool from the stash</v-btn>
       </div>
       <p v-if="said" role="status" class="quiet">{{ said }}</p>
     </div>
+    <BookletDialog v-model="sharing" />
     <PrintDialog
       v-model="printing"
       title="Card of the figure"

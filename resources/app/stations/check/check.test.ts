@@ -4,6 +4,7 @@ import type { Closing, Hand, PartCheck, Photos } from '../../api/answers'
 import { api, Refusal } from '../../api/client'
 import { onTable, plain, type OnTable } from '../../../../tests/support/onTable'
 import HandStation from '../hand/HandStation.vue'
+import BookletDialog from './BookletDialog.vue'
 import CheckStation from './CheckStation.vue'
 import FinishPane from './FinishPane.vue'
 import MendPane from './MendPane.vue'
@@ -479,6 +480,28 @@ describe('the mend desk', () => {
     await fill('How broad', 'six')
     await flushPromises()
     expect(text()).toContain('A number, please.')
+  })
+})
+
+describe('a booklet', () => {
+  it('is shared only once it is said whose it is; its drawing stays out; a refusal is told', async () => {
+    table = await onTable(BookletDialog, { modelValue: true }, plain())
+    await flushPromises()
+    const share = (words: string) =>
+      [...document.querySelectorAll<HTMLButtonElement>('.v-overlay button')].find((b) => b.textContent === words)!
+    expect(share('As PDF').disabled).toBe(true)
+    table.wrapper.findAllComponents({ name: 'VSelect' })[0]!.vm.$emit('update:modelValue', 'mine')
+    await flushPromises()
+    const made = vi.spyOn(api, 'booklet').mockRejectedValueOnce(new Refusal(422, 'Name who made the design.'))
+    share('As PDF').click()
+    await flushPromises()
+    expect(document.body.textContent).toContain('Name who made the design.')
+    made.mockResolvedValue(new Blob())
+    URL.createObjectURL = vi.fn(() => 'blob:x')
+    URL.revokeObjectURL = vi.fn()
+    share('As a file for Impa').click()
+    await flushPromises()
+    expect(made.mock.lastCall![2]).toMatchObject({ whose: 'mine', drawing: false, as: 'file' })
   })
 })
 

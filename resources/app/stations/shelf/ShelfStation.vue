@@ -38,7 +38,9 @@ async function take(file: File | undefined): Promise<void> {
     return
   }
   try {
-    const saved = await api.lay(JSON.parse(await file.text()) as Figure, null)
+    const document = JSON.parse(await file.text()) as { format?: string }
+    const saved =
+      document.format === 'impa-booklet' ? await api.takeBooklet(document) : await api.lay(document as Figure, null)
     await router.push(`/figures/${saved.id}/shapes`)
   } catch (error) {
     const refusal = error as { message: string; errors?: { pointer: string; detail: string }[] }
