@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test'
 import { readFileSync } from 'node:fs'
+import { choose, list } from './choose'
 import { asker, layDemo } from './lay'
 import { expectNoSeriousFault } from './seriousFaults'
 
@@ -78,8 +79,7 @@ test('a figure is shared as a booklet, and the file is taken in on a shelf', asy
   await page.getByRole('tab', { name: 'Finish' }).click()
   await page.getByRole('button', { name: 'A booklet to share' }).click()
   await expect(page.getByRole('button', { name: 'As PDF' })).toBeDisabled()
-  await page.getByRole('combobox', { name: 'Whose is the design?' }).click()
-  await page.getByRole('option', { name: 'I drew and designed it' }).click()
+  await choose(page, list(page, 'Whose is the design?'), 'I drew and designed it')
   await page.getByLabel('Made by').fill('Mara')
   const pdf = page.waitForEvent('download')
   await page.getByRole('button', { name: 'As PDF' }).click()
