@@ -6,6 +6,7 @@ namespace Impa\Tests\Kit;
 
 use Impa\Build\Work;
 use Impa\Face\Needles;
+use Impa\Figure\Figure;
 use Impa\Material\Densities;
 use Impa\Material\Firmness;
 use Impa\Material\Pace;
@@ -135,6 +136,15 @@ describe('labels', function () {
     it('are refused where they are too small for what lies in a bag', function () {
         expect(static fn () => LabelSheet::pages(kit(), LabelSize::Letter30))->toThrow(SetRefused::class, 'choose larger labels')
             ->and(LabelSheet::pages(kit(name: 'lanto'), LabelSize::PlainA4))->toHaveCount(2);
+    });
+
+    it('cut a name that is too long for their breadth', function () {
+        $document = Works::demo('lanto')->document();
+        $document->name = str_repeat('Very long ', 9);
+        $supply = Supply::of(Figure::fromDocument($document), []);
+        $kit = Kit::of($supply, Work::of($supply->ledger, Pace::house(), Needles::usual()), 1, 0, 0.5, Reserve::Usual);
+        preg_match('/font-size="3\.6"[^>]*>([^<]+)</', LabelSheet::pages($kit, LabelSize::A4x21)[0], $title);
+        expect($title[1])->toContain('…')->toContain('1 of 1')->and(mb_strlen($title[1]))->toBeLessThan(40);
     });
 
     it('keep every line of words within their label', function () {

@@ -26,7 +26,7 @@ use Impa\Render\View;
 use Impa\Tests\Support\Figures;
 use Impa\Tests\Support\Works;
 
-const PX = 800;
+const PX = 700;
 
 /** @param  callable(\stdClass): mixed  $how  what is done to its document */
 function otherwise(string $name, callable $how): Figure

@@ -31,7 +31,7 @@ it('keeps what to change next time, once, and refuses a novel', function () {
 it('prints the card of a figure, with its photo where there is one', function () {
     $id = lay('sorrel');
     $plain = $this->postJson("/api/figures/{$id}/card", ['paper' => 'a4'])->assertOk()->getContent();
-    $taken = $this->postJson('/api/check/camera', ['document' => demoFigure('sorrel'), 'seed' => 4])->json('id');
+    $taken = $this->postJson('/api/check/camera', ['document' => demoFigure('sorrel'), 'seed' => 4, 'px' => 800])->json('id');
     $this->postJson("/api/figures/{$id}/photos", ['document' => demoFigure('sorrel'), 'picture' => $taken])->assertOk();
     $photo = $this->postJson("/api/figures/{$id}/card", ['paper' => 'letter'])->assertOk()->getContent();
     expect($plain)->toStartWith('%PDF-')->and($photo)->toStartWith('%PDF-')->and(strlen($photo))->not->toBe(strlen($plain));

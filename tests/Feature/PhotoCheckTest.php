@@ -9,7 +9,7 @@ use Illuminate\Support\Facades\DB;
 function photographed(string $name = 'sorrel', int $seed = 5): array
 {
     $id = lay($name);
-    $taken = test()->postJson('/api/check/camera', ['document' => demoFigure($name), 'seed' => $seed, 'marker' => true]);
+    $taken = test()->postJson('/api/check/camera', ['document' => demoFigure($name), 'seed' => $seed, 'marker' => true, 'px' => 900]);
 
     return [$id, $taken->assertCreated()->json('id')];
 }
@@ -37,7 +37,7 @@ describe('a photo of a figure', function () {
     it('is measured by a ruler or a part, and may show one part alone', function () {
         $id = lay('lanto');
         $document = demoFigure('lanto');
-        $taken = fn (array $more): int => $this->postJson('/api/check/camera', ['document' => $document, 'seed' => 3] + $more)
+        $taken = fn (array $more): int => $this->postJson('/api/check/camera', ['document' => $document, 'seed' => 3, 'px' => 900] + $more)
             ->assertCreated()->json('id');
         $hold = fn (array $more) => $this->postJson("/api/figures/{$id}/photos", ['document' => $document] + $more);
         $whole = ['picture' => $taken([])];
@@ -47,7 +47,7 @@ describe('a photo of a figure', function () {
         expect($bare['scaledBy'])->toBe('figure')
             ->and($hold($whole + ['knownPart' => 'head', 'knownMm' => $wide])->assertOk()->json('photos.1.check.scaledBy'))->toBe('part');
         // Both places on the figure itself: what lies there is no ruler, but tells as much.
-        $ruler = ['ruler' => [[600, 500], [600, 700]], 'knownMm' => 200 * $perPx];
+        $ruler = ['ruler' => [[340, 280], [340, 400]], 'knownMm' => 120 * $perPx];
         $measured = $hold($whole + $ruler)->assertOk()->json('photos.2.check');
         expect($measured['scaledBy'])->toBe('ruler')->and($measured['mmPerPx'])->toEqualWithDelta($perPx, 0.01 * $perPx);
         $alone = $hold(['picture' => $taken(['part' => 'cap', 'marker' => true]), 'part' => 'cap'])->assertOk()->json('photos.3.check');
@@ -100,7 +100,7 @@ it('prints the marker sheet', function () {
 
 it('photographs and checks from the console, by its schema, and refuses in a line', function () {
     $png = tempnam(sys_get_temp_dir(), 'photo').'.png';
-    expect(impa('impa:camera', 'demo/sorrel.impa.json', "--out={$png}", '--marker', '--px=900', '--seed=3')[0])->toBe(0);
+    expect(impa('impa:camera', 'demo/sorrel.impa.json', "--out={$png}", '--marker', '--px=640', '--seed=3')[0])->toBe(0);
     [$exit, $out] = impa('impa:photo-check', 'demo/sorrel.impa.json', $png);
     holdAgainst('photo-check', $out);
     expect($exit)->toBe(0)->and(json_decode($out, true)['overlap'])->toBeGreaterThan(0.93);
@@ -121,7 +121,7 @@ it('photographs and checks from the console, by its schema, and refuses in a lin
     expect(impa('impa:camera', 'demo/sorrel.impa.json')[0])->toBe(2)
         ->and(impa('impa:photo-check', 'demo/sorrel.impa.json', $png, '--view=inside')[0])->toBe(2)
         ->and(impa('impa:photo-check', 'demo/sorrel.impa.json', 'README.md')[0])->toBe(2);
-    expect(impa('impa:camera', 'demo/sorrel.impa.json', "--out={$png}", '--part=wing', '--px=900')[0])->toBe(0);
+    expect(impa('impa:camera', 'demo/sorrel.impa.json', "--out={$png}", '--part=wing', '--px=640')[0])->toBe(0);
     [$exit, $out] = impa('impa:photo-check', 'demo/sorrel.impa.json', $png, '--part=wing', '--known=wing:'.wingMm());
     expect($exit)->toBe(0)->and(json_decode($out, true)['scaledBy'])->toBe('part')
         ->and(impa('impa:camera', 'demo/sorrel.impa.json', "--out={$png}", '--part=tail')[0])->toBe(2);

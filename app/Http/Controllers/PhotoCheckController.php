@@ -75,7 +75,9 @@ final class PhotoCheckController
             throw new HttpException(422, 'There is nothing to photograph: the figure has no parts yet.');
         }
         $seed = max(0, min(999_999, $body->intOr('seed', 1) ?? 1));
-        $picture = Picture::keep(BenchCamera::png($figure, Slips::of($figure, $seed), self::view($body), $seed, $body->flag('marker')));
+        $px = $body->intOr('px', 1600) ?? 1600;
+        $made = Slips::of($figure, $seed);
+        $picture = Picture::keep(BenchCamera::png($figure, $made, self::view($body), $seed, $body->flag('marker'), $px));
 
         return new JsonResponse(['id' => $picture->id, 'widthPx' => $picture->width_px, 'heightPx' => $picture->height_px], 201);
     }

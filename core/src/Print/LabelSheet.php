@@ -19,6 +19,11 @@ final class LabelSheet
 
     private const LEADING = 1.25;
 
+    /** A letter is so broad at the mean, as a share of its size; a swatch takes so much, mm. */
+    private const LETTER = 0.5;
+
+    private const SWATCH = 3.2;
+
     /**
      * @return list<string> pages
      *
@@ -67,7 +72,9 @@ final class LabelSheet
      */
     private static function label(Kit $kit, int $number, array $lines, float $x, float $y, array $layout, bool $isCut): string
     {
-        $name = mb_strimwidth($kit->supply->figure->name, 0, (int) ($layout['wide'] / 2.4), '…');
+        // Room for ", 12 of 200" is left.
+        $room = (int) (($layout['wide'] - 2 * self::RIM) / (self::LETTER * self::TITLE)) - 12;
+        $name = mb_strimwidth($kit->supply->figure->name, 0, $room, '…');
         $of = $number > $kit->people ? 'spare' : sprintf('%d of %d', $number, $kit->people);
         $at = $y + self::RIM + self::TITLE;
         $svg = $isCut ? sprintf(
@@ -88,7 +95,8 @@ final class LabelSheet
                     $hex,
                 );
             }
-            $svg .= Page::text($words, $x + self::RIM + 3.2, $at, self::LINE);
+            $room = (int) (($layout['wide'] - 2 * self::RIM - self::SWATCH) / (self::LETTER * self::LINE));
+            $svg .= Page::text(mb_strimwidth($words, 0, $room, '…'), $x + self::RIM + self::SWATCH, $at, self::LINE);
         }
 
         return $svg;

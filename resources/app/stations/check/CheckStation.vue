@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import PageTabs from '../../shell/PageTabs.vue'
 import { useFigure } from '../../state/figure'
 import FinishPane from './FinishPane.vue'
 import MendPane, { type MendStart } from './MendPane.vue'
@@ -32,18 +33,7 @@ function mend(with_: MendStart): void {
 <template>
   <div v-if="figure.document" class="check">
     <section class="sheet" aria-label="Check">
-      <div class="tags" role="tablist" aria-label="Check">
-        <button
-          v-for="p in pages"
-          :key="p.key"
-          class="plain tag display"
-          role="tab"
-          :aria-selected="page === p.key"
-          @click="turn(p.key)"
-        >
-          {{ p.title }}
-        </button>
-      </div>
+      <PageTabs :model-value="page" :pages="pages" label="Check" @update:model-value="turn" />
       <div role="tabpanel">
         <PhotoPane v-if="page === 'photo'" @mend="mend" />
         <PartsPane v-else-if="page === 'parts'" />

@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { api } from '../../api/client'
 import type { Detail } from '../../api/figure'
 import TurningView from '../../drawing/TurningView.vue'
+import PageTabs from '../../shell/PageTabs.vue'
 import PrintDialog from '../../shell/PrintDialog.vue'
 import { useFigure } from '../../state/figure'
 import AfarView from './AfarView.vue'
@@ -214,18 +215,7 @@ useHotkeys(
     </section>
     <aside class="side">
       <section class="sheet block" aria-label="Marks">
-        <div class="tags" role="tablist" aria-label="The face">
-          <button
-            v-for="p in pages"
-            :key="p.key"
-            class="plain tag display"
-            role="tab"
-            :aria-selected="page === p.key"
-            @click="page = p.key"
-          >
-            {{ p.title }}
-          </button>
-        </div>
+        <PageTabs v-model="page" :pages="pages" label="The face" />
         <LayingGuide v-if="page === 'lay'" :part="partKey" @needles="ask" />
         <PiecesPane v-else-if="page === 'pieces'" :part="partKey" />
         <AfarView v-else-if="page === 'afar'" :part="partKey" />

@@ -5,6 +5,7 @@ import { useRoute, useRouter } from 'vue-router'
 import type { Card, Reserve, SetKept, SetMember } from '../../api/answers'
 import { api } from '../../api/client'
 import type { ImpaSetPlan } from '../../api/set-plan'
+import PageTabs from '../../shell/PageTabs.vue'
 import { useHotkeys } from '../../shell/useHotkeys'
 import KitPane from './KitPane.vue'
 import MembersPane from './MembersPane.vue'
@@ -111,18 +112,7 @@ async function drop(): Promise<void> {
     <p v-if="plan" class="enough">{{ plan.enough.text }}</p>
     <v-alert v-if="trouble" type="warning" variant="tonal" role="alert" class="mb-3">{{ trouble }}</v-alert>
     <section v-if="set" class="sheet">
-      <div class="tags" role="tablist" aria-label="The set">
-        <button
-          v-for="p in pages"
-          :key="p.key"
-          class="plain tag display"
-          role="tab"
-          :aria-selected="page === p.key"
-          @click="page = p.key"
-        >
-          {{ p.title }}
-        </button>
-      </div>
+      <PageTabs v-model="page" :pages="pages" label="The set" />
       <v-progress-linear v-if="busy" indeterminate color="primary" aria-label="Planning the set" />
       <div role="tabpanel">
         <MembersPane v-if="page === 'members'" :set="set" :plan="plan" :shelf="shelf" @change="change" />

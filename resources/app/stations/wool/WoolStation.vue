@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { onMounted, ref, watch } from 'vue'
+import PageTabs from '../../shell/PageTabs.vue'
 import LengthField from '../../shell/LengthField.vue'
 import { useFigure } from '../../state/figure'
 import { useSupply } from '../../state/supply'
@@ -35,21 +36,11 @@ watch(
 <template>
   <div v-if="figure.document && figure.board" class="wool-station">
     <section class="sheet left" aria-label="Wool, part by part">
-      <div class="tags" role="tablist" aria-label="Wool">
-        <button
-          v-for="p in pages"
-          :key="p.key"
-          class="plain tag display"
-          role="tab"
-          :aria-selected="page === p.key"
-          @click="page = p.key"
-        >
-          {{ p.title }}<span v-if="known(p.key)" class="count">{{ known(p.key) }}</span>
-        </button>
+      <PageTabs v-model="page" :pages="pages" label="Wool" :known="known">
         <span class="legend quiet" v-if="page === 'ledger'"
           ><i class="l loose" />loose clump <i class="l felted" />felted <i class="l core" />inside</span
         >
-      </div>
+      </PageTabs>
       <div role="tabpanel">
         <LedgerTable v-if="page === 'ledger'" />
         <ColourMixes v-else-if="page === 'colours'" />
@@ -106,16 +97,6 @@ watch(
 .left {
   padding: 0.6rem 1.2rem 1.2rem;
   overflow-x: auto;
-}
-.count {
-  font:
-    700 0.78rem 'Nunito Sans',
-    sans-serif;
-  background: rgb(var(--v-theme-error));
-  color: rgb(var(--v-theme-on-error));
-  border-radius: 9px;
-  padding: 0 0.45rem;
-  margin-left: 0.4rem;
 }
 .legend {
   margin-left: auto;
