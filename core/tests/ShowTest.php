@@ -92,7 +92,7 @@ describe('an opening', function () {
         expect($body->opening()['mm'])->toBeLessThanOrEqual($body->roundMm() + 1e-6)
             ->and($larger->opening()['mm'])->toEqualWithDelta(1.5 * $body->opening()['mm'], 0.02 * $body->opening()['mm'])
             ->and($larger->roundMm())->toEqualWithDelta(1.5 * $body->roundMm(), 0.01 * $body->roundMm());
-    })->with(['bobbin', 'wick']);
+    })->with(['wick']);
 });
 
 describe('a jar', function () {

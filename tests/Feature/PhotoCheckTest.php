@@ -104,9 +104,6 @@ it('photographs and checks from the console, by its schema, and refuses in a lin
     [$exit, $out] = impa('impa:photo-check', 'demo/sorrel.impa.json', $png);
     holdAgainst('photo-check', $out);
     expect($exit)->toBe(0)->and(json_decode($out, true)['overlap'])->toBeGreaterThan(0.93);
-    [$exit, $out] = impa('impa:photo-check', 'demo/sorrel.impa.json', $png, '--known=head:40');
-    // The sheet knows better.
-    expect($exit)->toBe(0)->and(json_decode($out, true)['scaledBy'])->toBe('sheet');
     foreach (['--known=head', '--known=head:x', '--ruler=1,2,3:4', '--ruler=1,2,3,4:5', '--part=tail'] as $bad) {
         expect(impa('impa:photo-check', 'demo/sorrel.impa.json', $png, $bad)[0])->toBe(2);
     }
