@@ -82,6 +82,7 @@ it('is refused where it is no booklet, or its figure has faults', function (stri
     ['{"format":"impa-booklet","version":1,"credit":"","licence":"","figure":{}}', BookletRefused::class],
     ['{"format":"impa-booklet","version":1,"credit":"a","licence":"","figure":{}}', FigureRefused::class],
     ['{"format":"impa-booklet","version":1,"credit":"a","licence":""}', FigureRefused::class],
+    [str_repeat(' ', 2_100_000), FigureRefused::class],
 ]);
 
 it('draws no wire beyond the frame of a step, for paper shows what lies there', function () {

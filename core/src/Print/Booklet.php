@@ -6,6 +6,7 @@ namespace Impa\Print;
 
 use Impa\Build\Work;
 use Impa\Figure\Figure;
+use Impa\Figure\FigureRefused;
 use Impa\Plan\Plan;
 use Impa\Render\Painter;
 use Impa\Render\View;
@@ -97,10 +98,14 @@ final class Booklet
      * The figure of such a file; it keeps whose it is.
      *
      * @throws BookletRefused if it is none
-     * @throws \Impa\Figure\FigureRefused if the figure in it has faults
+     * @throws FigureRefused if it is too large, or the figure in it has faults
      */
     public static function figure(string $json): Figure
     {
+        // Whose it is takes a few hundred letters more than the figure itself.
+        if (strlen($json) > Figure::MOST_BYTES + 4096) {
+            throw FigureRefused::tooLarge(strlen($json));
+        }
         try {
             $booklet = json_decode($json, false, 64, JSON_THROW_ON_ERROR);
         } catch (JsonException) {
