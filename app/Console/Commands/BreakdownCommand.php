@@ -23,6 +23,7 @@ final class BreakdownCommand extends Command
         {--figure=0 : of several figures on the picture, the one so many from the left; 0 for all}
         {--views= : what each figure of a turnaround sheet shows, from the left: front,left,back (right, none)}
         {--round=0 : sizes in steps of so many mm}
+        {--flat= : sheet or batting: as layers on a ground, not in the round}
         {--brushes= : JSON file of strokes over the picture: [{"as": "paper", "width": 0.02, "points": [[0.5, 0.9]]}]}
         {--again= : figure document that was broken down from this picture before; what was made of it stays}
         {--out= : file for the figure document; standard output without it}';
@@ -60,6 +61,7 @@ final class BreakdownCommand extends Command
                 (float) $this->option('round'),
                 BrushStroke::list(json_decode($strokes)),
                 View::list(array_values(array_filter(explode(',', $this->word($this->option('views')))))),
+                Wishes::way($this->word($this->option('flat'))),
             );
             $breakdown = Breakdown::of($bytes, $wishes, pathinfo($path, PATHINFO_FILENAME), basename($path));
         } catch (PictureRefused $refused) {

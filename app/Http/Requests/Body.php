@@ -106,6 +106,7 @@ final readonly class Body
             $this->floatOr('roundToMm', 0.0),
             BrushStroke::list($this->members->brushes ?? []),
             $this->has('views') ? View::list($this->texts('views')) : [],
+            Wishes::way($this->text('flat')),
         );
     }
 

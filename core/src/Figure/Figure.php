@@ -23,6 +23,7 @@ final readonly class Figure
      * @param  array<string, Detail>  $details  by key
      * @param  array<string, Wire>  $wires  by key
      * @param  Base  $base  what was done to it so that it stands
+     * @param  FlatWork  $flat  how it is made where it is a figure of layers
      * @param  list<Pull>  $pulls  what the felter chose about the order of the work
      * @param  ?Picture  $picture  none where the figure was made without a drawing
      */
@@ -37,6 +38,7 @@ final readonly class Figure
         public array $details,
         public array $wires,
         public Base $base,
+        public FlatWork $flat,
         public array $pulls,
         public ?Picture $picture,
     ) {
@@ -82,6 +84,7 @@ final readonly class Figure
                 details: $reader->details(),
                 wires: $reader->wires(),
                 base: $reader->base(),
+                flat: $reader->flat(),
                 pulls: $reader->pulls(),
                 picture: $reader->picture(),
             );
@@ -106,6 +109,7 @@ final readonly class Figure
             details: $this->details,
             wires: $this->wires,
             base: $this->base,
+            flat: $this->flat,
             pulls: $this->pulls,
             picture: $this->picture,
         );
@@ -137,6 +141,7 @@ final readonly class Figure
             details: array_filter($this->details, static fn (Detail $d): bool => isset($parts[$d->on])),
             wires: [],
             base: new Base,
+            flat: new FlatWork,
             pulls: [],
             picture: null,
         );

@@ -29,6 +29,7 @@ final class FigureMeaning
         $check->details($colours, $parts);
         $check->keys('wires', 'wire');
         $check->wires($colours);
+        $check->flat();
 
         return $check->faults;
     }
@@ -40,6 +41,23 @@ final class FigureMeaning
             if (isset($wire->wrapped)) {
                 $this->known($wire, 'wrapped', $colours, ['wires', $i, 'wrapped'], 'colour');
             }
+        }
+    }
+
+    /** Of two openings with one key, one would be lost. */
+    private function flat(): void
+    {
+        $keys = [];
+        $openings = ($this->document->flat ?? null) instanceof stdClass ? $this->document->flat->openings ?? [] : [];
+        foreach (is_array($openings) ? $openings : [] as $i => $opening) {
+            $key = $opening instanceof stdClass ? self::text($opening, 'key') : '';
+            if (in_array($key, $keys, true)) {
+                $this->faults[] = Fault::at(
+                    ['flat', 'openings', $i, 'key'],
+                    sprintf('There is another opening with the key "%s"; give this one its own.', $key),
+                );
+            }
+            $keys[] = $key;
         }
     }
 

@@ -190,6 +190,29 @@ final readonly class FigureReader
         return new Base(self::number($said, 'flattenMm'), $weights);
     }
 
+    public function flat(): FlatWork
+    {
+        $said = self::object($this->document, 'flat');
+        $way = FlatWay::from(self::text($said, 'way', 'none'));
+        $ribbon = self::object($said, 'ribbon');
+        $openings = [];
+        foreach (self::members($said, 'openings') as $opening) {
+            $openings[self::text($opening, 'key')] = self::points($opening, 'pointsMm');
+        }
+
+        return new FlatWork(
+            way: $way,
+            overlapMm: self::number($said, 'overlapMm', FlatWork::OVERLAP_MM),
+            shrink: self::number($said, 'shrink', FlatWork::SHRINK[$way->value]),
+            stitch: Stitch::from(self::text($said, 'stitch', 'none')),
+            stitchMm: self::number($said, 'stitchMm', FlatWork::STITCH_MM),
+            openings: $openings,
+            ribbonMm: self::number($ribbon, 'widthMm'),
+            ribbonLengthMm: self::number($ribbon, 'lengthMm'),
+            ribbonAt: self::points($ribbon, 'holesMm'),
+        );
+    }
+
     /** @return array<string, Wire> */
     public function wires(): array
     {

@@ -23,6 +23,14 @@ final class Scaling
         }
         // What is hidden in the base is moved, not made heavier: grams are chosen anew.
         self::grow($document->base ?? null, $factor);
+        // Openings and the places of holes grow with it; ribbon, stitches and overlap are what they are.
+        $flat = ($document->flat ?? null) instanceof stdClass ? $document->flat : new stdClass;
+        foreach (is_array($flat->openings ?? null) ? $flat->openings : [] as $opening) {
+            self::grow($opening, $factor);
+        }
+        if (($flat->ribbon ?? null) instanceof stdClass) {
+            $flat->ribbon->holesMm = self::times($flat->ribbon->holesMm ?? [], $factor);
+        }
         foreach (['picture', 'sidePicture'] as $picture) {
             if (($document->{$picture} ?? null) instanceof stdClass) {
                 $document->{$picture}->mmPerPx = self::number($document->{$picture}->mmPerPx ?? 1) * $factor;

@@ -84,6 +84,11 @@ final class PictureRefused extends DomainException implements Refusal
         return new self(sprintf('How strongly shades are merged lies between 0 and 1, not %g.', $shades));
     }
 
+    public static function noSuchLayers(string $said): self
+    {
+        return new self(sprintf('Layers are of sheet or of batting, not of "%s".', mb_substr($said, 0, 40)));
+    }
+
     public static function wishOutOfRange(): self
     {
         return new self('The figure is counted from 1 (0 for all of them), and sizes are rounded to steps of 0 to 10 mm.');

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Impa\Seeing;
 
 use Impa\Figure\Figure;
+use Impa\Figure\FlatWay;
+use Impa\Figure\FlatWork;
 use Impa\Raster\Grain;
 use Impa\Raster\PhotoFaults;
 use Impa\Raster\PictureRefused;
@@ -88,13 +90,18 @@ final readonly class Breakdown
         $looks = $front === false ? 1 : count(array_filter($views, static fn (View $v): bool => $v !== View::None));
         $told = $progress;
         $progress = static fn (string $doing, float $share) => $told($doing, $share / $looks);
-        $isTurned = Facing::isHeavyRight($raster, $ground);
+        $isTurned = $wishes->flat === FlatWay::None && Facing::isHeavyRight($raster, $ground);
         $looked = $isTurned ? $raster->mirrored() : $raster;
         $ground = $isTurned ? $ground->mirrored($raster->width) : $ground;
         $progress('Sorting the colours', 0.15);
         $flat = FlatColours::of($looked, $ground, $wishes->shades);
         $strokes = $isTurned ? array_map(static fn (BrushStroke $s): BrushStroke => $s->mirrored(), $wishes->strokes) : $wishes->strokes;
         $regions = Regions::of($flat, $looked, $ground, Brushwork::inked($looked, $strokes));
+        if ($wishes->flat !== FlatWay::None) {
+            $progress('Laying the layers', 0.5);
+
+            return self::inLayers($picture, $wishes, $regions, $flat, $ground, $name, $file);
+        }
         $progress('Seeing simple shapes', 0.25);
         $sorting = Sorting::of($regions, static function (float $share) use ($progress): void {
             $progress('Seeing simple shapes', 0.25 + 0.6 * $share);
@@ -140,16 +147,55 @@ final readonly class Breakdown
                 ...self::noticed($figures, $wishes, $views, $regions),
                 ...$sorting->notices,
             ],
-            array_map(
-                static fn (array $box): array => [
-                    $box[0] / $raster->width,
-                    ($box[1] * $raster->width) / count($raster->pixels),
-                    ($box[2] + 1) / $raster->width,
-                    (($box[3] + 1) * $raster->width) / count($raster->pixels),
-                ],
-                $figures->boxes,
-            ),
+            self::boxes($figures, $raster),
             $views,
+        );
+    }
+
+    /**
+     * The picture as layers of felt on a ground.
+     *
+     * @param  array{Raster, Raster, Background, Figures}  $picture
+     */
+    private static function inLayers(
+        array $picture,
+        Wishes $wishes,
+        Regions $regions,
+        FlatColours $flat,
+        Background $ground,
+        string $name,
+        string $file,
+    ): self {
+        [$photo, $raster, , $figures] = $picture;
+        $layers = FlatLayers::of($regions, $wishes->heightMm / Extent::of($regions->all)->heightPx(), FlatWork::OVERLAP_MM);
+        $ink = Ink::outlines(Regions::connected($flat->labels, $raster->width)[0], $flat);
+
+        return new self(
+            (new FlatWriting($layers, $flat, $regions, $raster, $wishes, $ink))->document($name, $file),
+            [
+                ...$raster->notices,
+                ...$photo->isLossy ? PhotoFaults::of($photo) : [],
+                ...$ground->notices,
+                ...$flat->notices,
+                ...self::noticed($figures, $wishes, [], $regions),
+                ...$layers->notices,
+            ],
+            self::boxes($figures, $raster),
+            [],
+        );
+    }
+
+    /** @return list<array{float, float, float, float}> of every figure, as shares of the picture */
+    private static function boxes(Figures $figures, Raster $raster): array
+    {
+        return array_map(
+            static fn (array $box): array => [
+                $box[0] / $raster->width,
+                ($box[1] * $raster->width) / count($raster->pixels),
+                ($box[2] + 1) / $raster->width,
+                (($box[3] + 1) * $raster->width) / count($raster->pixels),
+            ],
+            $figures->boxes,
         );
     }
 
@@ -170,7 +216,7 @@ final readonly class Breakdown
         if ($wishes->views !== [] && count($wishes->views) !== $count) {
             throw PictureRefused::notAsManyViews(count($wishes->views), $count);
         }
-        if ($wishes->views !== [] || $wishes->figure > 0 || $count < 2) {
+        if ($wishes->views !== [] || $wishes->figure > 0 || $count < 2 || $wishes->flat !== FlatWay::None) {
             return $wishes->views;
         }
 

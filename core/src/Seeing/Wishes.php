@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Seeing;
 
+use Impa\Figure\FlatWay;
 use Impa\Raster\PictureRefused;
 
 /** What the felter asks of a break-down beyond the picture. Immutable. */
@@ -20,6 +21,7 @@ final readonly class Wishes
         public float $roundToMm,
         public array $strokes,
         public array $views,
+        public FlatWay $flat,
     ) {
     }
 
@@ -30,6 +32,7 @@ final readonly class Wishes
      * @param  float  $roundToMm  sizes in steps of so many mm; 0 for as seen
      * @param  list<BrushStroke>  $strokes  brushed over the picture, in order
      * @param  list<View>  $views  what each figure of a turnaround sheet shows, from the left; none where Impa is to tell
+     * @param  FlatWay  $flat  of what its layers are made; none where it is seen in the round
      *
      * @throws PictureRefused if one of them is out of range
      */
@@ -40,6 +43,7 @@ final readonly class Wishes
         float $roundToMm = 0.0,
         array $strokes = [],
         array $views = [],
+        FlatWay $flat = FlatWay::None,
     ): self {
         if (! ($heightMm >= 10 && $heightMm <= 2000)) {
             throw PictureRefused::heightOutOfRange($heightMm);
@@ -60,13 +64,23 @@ final readonly class Wishes
             throw PictureRefused::viewsDoNotFit();
         }
 
-        return new self($heightMm, $shades, $figure, $roundToMm, $strokes, $views);
+        return new self($heightMm, $shades, $figure, $roundToMm, $strokes, $views, $flat);
+    }
+
+    /**
+     * @param  string  $said  empty where it is seen in the round
+     *
+     * @throws PictureRefused if nothing is made of that
+     */
+    public static function way(string $said): FlatWay
+    {
+        return FlatWay::tryFrom($said === '' ? 'none' : $said) ?? throw PictureRefused::noSuchLayers($said);
     }
 
     /** The same wishes for one figure of the sheet alone. */
     public function ofFigure(int $figure): self
     {
-        return new self($this->heightMm, $this->shades, $figure, $this->roundToMm, $this->strokes, []);
+        return new self($this->heightMm, $this->shades, $figure, $this->roundToMm, $this->strokes, [], $this->flat);
     }
 
     /** @return array<string, mixed> as the figure keeps them with its drawing */
@@ -78,6 +92,6 @@ final readonly class Wishes
             'roundToMm' => $this->roundToMm,
             'views' => array_map(static fn (View $v): string => $v->value, $this->views),
             'brushes' => array_map(static fn (BrushStroke $s): array => $s->document(), $this->strokes),
-        ];
+        ] + ($this->flat === FlatWay::None ? [] : ['flat' => $this->flat->value]);
     }
 }

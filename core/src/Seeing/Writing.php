@@ -10,32 +10,12 @@ use Impa\Material\CoreMaterial;
 use Impa\Material\Covering;
 use Impa\Material\CoveringWay;
 use Impa\Raster\Blob;
-use Impa\Raster\ConnectedComponents;
-use Impa\Raster\Contour;
 use Impa\Raster\Raster;
-use Impa\Raster\Stroke;
 use Impa\Shape\ShapeKind;
 
 /** Writes what was seen as a figure document: pixels become mm, the figure's origin its middle on the table. */
 final readonly class Writing
 {
-    /** A spot is a disc if a disc covers it so well. */
-    private const DISC = 0.88;
-
-    /** So few pixels are too coarse for that, and a disc for less. */
-    private const CRUMB_PX = 90;
-
-    private const CRUMB_DISC = 0.76;
-
-    /** And a line if it covers so much of it. */
-    private const LINE = 0.94;
-
-    /** What a patch goes round is left open from this share of its own area. */
-    private const HOLE = 0.2;
-
-    /** What is so many times longer than wide is drawn, not spotted. */
-    private const LINE_LONG = 5.0;
-
     /** Twins on a part that stands within this share of the figure's height of the middle line. */
     private const ON_AXIS = 0.03;
 
@@ -71,20 +51,8 @@ final readonly class Writing
     {
         $parts = array_values(array_map($this->part(...), $this->pieces));
         $details = $this->details();
+        /** @var list<string> $used */
         $used = [...array_column($parts, 'colour'), ...array_column($details, 'colour')];
-        $colours = $named = [];
-        $shades = Shades::of($this->raster, $this->flat);
-        foreach ($this->flat->colours as $i => $colour) {
-            if (in_array(self::colourKey($i), $used, true)) {
-                $word = ColourWords::of($colour);
-                $named[$word] = ($named[$word] ?? 0) + 1;
-                $colours[] = [
-                    'key' => self::colourKey($i),
-                    'name' => $named[$word] === 1 ? $word : $word.' '.$named[$word],
-                    'hex' => $colour->toHex(),
-                ] + ($shades[$i] === [] ? [] : ['shades' => $shades[$i]]);
-            }
-        }
         $own = $this->raster->ownPerPx();
 
         return [
@@ -97,7 +65,7 @@ final readonly class Writing
             'coverMm' => 3,
             'core' => 'core-wool',
             'school' => ['face' => 'loose-head', 'join' => 'fluff'],
-            'colours' => $colours,
+            'colours' => ColourWriting::of($this->raster, $this->flat, $used),
             'parts' => $parts,
             'details' => $details,
             'wires' => [],
@@ -140,7 +108,7 @@ final readonly class Writing
             ],
             'turnDeg' => ['x' => 0, 'y' => 0, 'z' => round($fit->turnDeg, 1)],
             'mirror' => $piece->mirror,
-            'colour' => self::colourKey($piece->region->label),
+            'colour' => ColourWriting::key($piece->region->label),
             'core' => CoreMaterial::usualFor(min($shape['widthMm'], $shape['heightMm'], $shape['depthMm']))->value,
             'finish' => 'smooth',
             'seen' => Reasons::ofPiece($piece, $this->pieces, $this->mmPerPx),
@@ -187,10 +155,11 @@ final readonly class Writing
             $name = MarkNames::of($mark, $piece, $twin >= 0, $marks, $this->flat->colours[$mark->label], $this->axis);
             $used[$name] = ($used[$name] ?? 0) + 1;
             $name .= $used[$name] === 1 ? '' : ' '.$used[$name];
-            $drawn = $this->drawn($mark, $piece, $twin >= 0);
+            $way = $twin >= 0 || $piece->mirror ? 1 : $this->way();
+            $drawn = MarkShape::of($mark, $piece->fit->x, $piece->fit->y, $way, $this->mmPerPx, $this->figureHeightPx);
             $details[] = ['key' => strtolower(str_replace(' ', '-', $name)), 'name' => $name, 'on' => $piece->key] +
                 $drawn + [
-                    'colour' => self::colourKey($mark->label),
+                    'colour' => ColourWriting::key($mark->label),
                     'layer' => $mark->layer,
                     'mirror' => $twin >= 0,
                     'method' => 'felt',
@@ -242,82 +211,6 @@ final readonly class Writing
         }
 
         return -1;
-    }
-
-    /** @return array{kind: string}&array<string, mixed> kind, place and size */
-    private function drawn(Mark $mark, Piece $piece, bool $isPair): array
-    {
-        $way = $isPair || $piece->mirror ? 1 : $this->way();
-        $local = fn (array $p): array => [$this->round($way * ($p[0] - $piece->fit->x)), $this->round($p[1] - $piece->fit->y)];
-        $disc = Fitting::disc($mark->blob, []);
-        [$x, $y] = $local([$disc->x, $disc->y]);
-        $asDisc = [
-            'kind' => 'disc',
-            'widthMm' => $this->size($disc->widthPx),
-            'heightMm' => $this->size($disc->heightPx),
-            'xMm' => $x,
-            'yMm' => $y,
-            'turnDeg' => round($way * $disc->turnDeg, 1) + 0.0,
-        ];
-        $isLine = max($disc->widthPx, $disc->heightPx) > self::LINE_LONG * min($disc->widthPx, $disc->heightPx);
-        if (! $isLine && $disc->overlap > ($mark->blob->area() > self::CRUMB_PX ? self::DISC : self::CRUMB_DISC)) {
-            return $asDisc;
-        }
-        if (Stroke::isOne($mark->blob, $mark->edgePx)) {
-            $stroke = Stroke::of($mark->blob);
-            if ($stroke->covers($mark->blob, self::LINE)) {
-                return [
-                    'kind' => 'line',
-                    'widthMm' => $this->size($stroke->widthPx),
-                    'pointsMm' => array_map($local, $stroke->course),
-                ];
-            }
-        }
-        $outline = Contour::around($mark->blob, max(0.6, 0.0035 * $this->figureHeightPx));
-
-        if (count($outline) < 3) {
-            return $asDisc;
-        }
-        $holes = array_map(static fn (array $hole): array => array_map($local, $hole), self::holes($mark->blob));
-
-        return ['kind' => 'patch', 'pointsMm' => array_map($local, $outline)] + ($holes === [] ? [] : ['holesMm' => $holes]);
-    }
-
-    /**
-     * What a patch goes round, such as the white within an inked ring: without it the patch would cover that.
-     *
-     * @return list<list<array{float, float}>> outlines, largest first
-     */
-    private static function holes(Blob $blob): array
-    {
-        $columns = array_map(static fn (int $i): int => $i % $blob->width, array_keys($blob->pixels));
-        $rows = array_map(static fn (int $i): int => intdiv($i, $blob->width), array_keys($blob->pixels));
-        [$left, $right] = [min([PHP_INT_MAX, ...$columns]), max([0, ...$columns])];
-        [$top, $bottom] = [min([PHP_INT_MAX, ...$rows]), max([0, ...$rows])];
-        $empty = [];
-        for ($y = $top; $y <= $bottom; $y++) {
-            for ($x = $left; $x <= $right; $x++) {
-                if (! isset($blob->pixels[$y * $blob->width + $x])) {
-                    $empty[$y * $blob->width + $x] = true;
-                }
-            }
-        }
-        $holes = [];
-        foreach (ConnectedComponents::ofSet($empty, $blob->width) as $hole) {
-            $isOpen = array_filter(array_keys($hole), static fn (int $i): bool => $i % $blob->width === $left
-                || $i % $blob->width === $right || intdiv($i, $blob->width) === $top || intdiv($i, $blob->width) === $bottom) !== [];
-            $outline = $isOpen || count($hole) < self::HOLE * $blob->area() ? [] : Contour::around(Blob::of($hole, $blob->width), 0.8);
-            if (count($outline) >= 3) {
-                $holes[] = $outline;
-            }
-        }
-
-        return $holes;
-    }
-
-    private static function colourKey(int $label): string
-    {
-        return 'c'.($label + 1);
     }
 
     /** -1 where x is to be written the other way round. */

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Figure;
+
+use Impa\Geometry\Polygon;
+
+/** How a figure of layers is made: mask, badge, bookmark, patch, picture. Its layers are the figure's flat parts. Immutable. */
+final readonly class FlatWork
+{
+    /** How far a layer goes on beneath its neighbours, mm; a bite of thread; a stitch (common practice, docs/trade.md, Flat work). */
+    public const OVERLAP_MM = 3.0;
+
+    public const STITCH_MM = 3.0;
+
+    /** Batting felted by needle draws in by so much of its length; a bought sheet by nothing (house choices). */
+    public const SHRINK = ['none' => 0.0, 'sheet' => 0.0, 'batting' => 0.08];
+
+    /**
+     * @param  float  $overlapMm  how far a layer goes on beneath its neighbours
+     * @param  float  $shrink  the share of its length by which a piece draws in while it is felted, 0 to 0.5
+     * @param  float  $stitchMm  from stitch to stitch
+     * @param  array<string, list<array{float, float}>>  $openings  what is cut right through, by key, as seen from the front
+     * @param  float  $ribbonMm  how wide the ribbon is; 0 where there is none
+     * @param  float  $ribbonLengthMm  of each end, from its hole
+     * @param  list<array{float, float}>  $ribbonAt  its holes
+     */
+    public function __construct(
+        public FlatWay $way = FlatWay::None,
+        public float $overlapMm = self::OVERLAP_MM,
+        public float $shrink = 0.0,
+        public Stitch $stitch = Stitch::None,
+        public float $stitchMm = self::STITCH_MM,
+        public array $openings = [],
+        public float $ribbonMm = 0.0,
+        public float $ribbonLengthMm = 0.0,
+        public array $ribbonAt = [],
+    ) {
+    }
+
+    public function isFlat(): bool
+    {
+        return $this->way !== FlatWay::None;
+    }
+
+    /** How many times its finished length a piece is cut or laid. */
+    public function laid(): float
+    {
+        return 1 / (1 - $this->shrink);
+    }
+
+    /** How wide a hole for the ribbon is punched: it is folded in two to go through. */
+    public function holeMm(): float
+    {
+        return max(2.0, $this->ribbonMm / 2);
+    }
+
+    /** Area of all openings, mm2. */
+    public function openMm2(): float
+    {
+        return array_sum(array_map(static fn (array $o): float => abs(Polygon::signedArea($o)), $this->openings));
+    }
+}
