@@ -26,11 +26,14 @@ final class Custom
             $to = $figure->parts[$part->joinTo];
             if ($part->solid->kind()->isFlat()) {
                 foreach ($figure->detailsOn($part->key) as $detail) {
+                    if (LayerSteps::isEmbroidery($figure, $detail->method)) {
+                        continue;
+                    }
                     $why = sprintf('A second colour goes on the %s while it is still flat.', $name);
                     $arrows[] = ['detail:'.$detail->key, 'join:'.$part->key, $why];
                 }
             }
-            if (self::isOnTop($part, $to)) {
+            if (self::isOnTop($part, $to) && ! $figure->flat->isFlat()) {
                 foreach ($figure->detailsOn($to->key) as $detail) {
                     if (in_array($detail->method, [Method::Bead, Method::Stitch], true)) {
                         $arrows[] = ['detail:'.$detail->key, 'join:'.$part->key, sprintf('Its stitches are hidden under the %s.', $name)];

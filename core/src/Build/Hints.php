@@ -33,6 +33,10 @@ final class Hints
             StepKind::Join => 'It does not give when you tug, and stands right from all sides.',
             StepKind::Hide => 'The colour runs on over the seam without a step.',
             StepKind::Covering => 'Nothing of the ground shows through, and nothing comes off in your hand.',
+            StepKind::Press => 'It lies flat by itself, and no rim stands up.',
+            StepKind::Stitch => 'The stitches are alike, and the rim lies down all round.',
+            StepKind::Open => 'Held against the light both are alike, and no lower layer shows.',
+            StepKind::Ribbon => 'Pulled hard it does not give, and the felt round the hole stays flat.',
             StepKind::Trim => 'Against the light no fuzz stands out.',
             StepKind::Inspect => 'It is the figure of the drawing, from every side.',
         };
@@ -61,6 +65,9 @@ final class Hints
             StepKind::Covering => $pair('It comes out again.', 'Stab the roots deeper, straight in, before the next row.'),
             StepKind::Thread => $pair('The hole gapes.', 'Close it with a wisp laid round the wire, stabbed from the side.'),
             StepKind::Mark => $pair('The face sits too high.', 'Prick again lower; the holes close under a few shallow stabs.'),
+            StepKind::Press => $pair('A rim stands up.', 'A few slanting stabs under it, then press once more.'),
+            StepKind::Stitch => $pair('It puckers.', 'Ease the thread with the eye of the needle, from the middle of the row to its end.'),
+            StepKind::Open => $pair('Cut too wide.', 'Stitch the rim all round with the colour: it draws in by a millimetre.'),
             StepKind::Trim => $pair('Fuzz comes back.', 'Use a finer needle, then trim; do not pull.'),
             default => null,
         };
@@ -114,7 +121,13 @@ final class Hints
         if ($joinBy === JoinBy::Slit && $step->kind === StepKind::Slit) {
             $cautions[] = 'Cut away from your fingers, and put the scissors down before you go on.';
         }
-        if ($step->kind === StepKind::Trim || ($step->kind === StepKind::Covering && $part?->covering->way === CoveringWay::Film)) {
+        if (in_array($step->kind, [StepKind::Open, StepKind::Ribbon], true)) {
+            $cautions[] = 'Scissors and punches: cut away from your fingers, and on a mat.';
+        }
+        if ($step->kind === StepKind::Ribbon) {
+            $cautions[] = 'Ties are for grown-ups to wear: never round a child\'s neck.';
+        }
+        if (in_array($step->kind, [StepKind::Trim, StepKind::Press], true) || ($step->kind === StepKind::Covering && $part?->covering->way === CoveringWay::Film)) {
             $cautions[] = 'Hot iron or steam: the lowest setting that works, a cloth between, never leave it on.';
         }
         if ($step->kind === StepKind::Inspect) {

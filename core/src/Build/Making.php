@@ -7,6 +7,7 @@ namespace Impa\Build;
 use Impa\Face\Needles;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
+use Impa\Geometry\Polygon;
 use Impa\Material\CoreMaterial;
 use Impa\Material\CoveringWay;
 use Impa\Material\Pace;
@@ -156,7 +157,9 @@ final readonly class Making
             title: ucfirst($way->label()).': '.$part->name,
             part: $part->key,
             after: $after,
-            minutes: $part->count() * $this->pace->covering($way, $need->count, $need->metres),
+            minutes: $part->count() * ($this->isCutOut($part)
+                ? $this->pace->cutOut(Polygon::perimeter($part->solid->front()[0]))
+                : $this->pace->covering($way, $need->count, $need->metres)),
             needle: in_array($way, [CoveringWay::Film, CoveringWay::PreFelt, CoveringWay::Plait], true)
                 ? null
                 : Needle::surface()->from($this->needles),
@@ -164,6 +167,12 @@ final readonly class Making
             text: $need->text,
             colour: $part->colour,
         );
+    }
+
+    /** Whether it is a layer cut from a sheet that is there already. */
+    private function isCutOut(Part $part): bool
+    {
+        return $this->figure->flat->isFlat() && $part->covering->way === CoveringWay::PreFelt && $part->solid->kind()->isFlat();
     }
 
     /** @return list<LedgerLine> */

@@ -42,6 +42,9 @@ final class Ranks
             StepKind::Covering => $figure->parts[$step->part]->covering->way->replacesCover() ? self::PIECES : 80,
             StepKind::Mark, StepKind::Detail => self::laying($figure, $step->part, $face),
             StepKind::Slit, StepKind::Join, StepKind::Hide => self::joining($figure, $step->part, $face),
+            StepKind::Press, StepKind::Stitch => self::FLAT_LAST,
+            StepKind::Open => 75,
+            StepKind::Ribbon => 88,
             StepKind::Flatten, StepKind::Trim => 90,
             StepKind::Inspect => 100,
         };

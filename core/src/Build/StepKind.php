@@ -22,6 +22,10 @@ enum StepKind: string
     case Join = 'join';
     case Hide = 'hide';
     case Covering = 'covering';
+    case Press = 'press';
+    case Stitch = 'stitch';
+    case Open = 'open';
+    case Ribbon = 'ribbon';
     case Flatten = 'flatten';
     case Trim = 'trim';
     case Inspect = 'inspect';
@@ -29,7 +33,7 @@ enum StepKind: string
     /** Whether it can be put down anywhere and taken up again; what cannot is finished in one go. */
     public function canBePutDown(): bool
     {
-        return in_array($this, [self::Core, self::Cover, self::Felt, self::Covering, self::Trim], true);
+        return in_array($this, [self::Core, self::Cover, self::Felt, self::Covering, self::Stitch, self::Trim], true);
     }
 
     /** Whether it makes a piece by itself, before that is joined. */

@@ -14,6 +14,7 @@ use Impa\Figure\Method;
 use Impa\Figure\Part;
 use Impa\Figure\Pose;
 use Impa\Material\CoreMaterial;
+use Impa\Material\CoveringWay;
 use Impa\Material\Pace;
 use Impa\Wool\Ledger;
 use Impa\Wool\LedgerLine;
@@ -58,6 +59,7 @@ final readonly class Steps
         $threads = Threads::of($ledger, $pace);
         $making = new Making($figure, $ledger, $pace, $needles, $threads, $steps->face);
         $joins = new Joins($figure, $pace, $needles);
+        $layers = LayerSteps::of($figure, $pace, $needles);
         $all = $steps->portions();
         $first = $all === [] ? [] : ['portion'];
         foreach ($figure->parts as $part) {
@@ -65,13 +67,13 @@ final readonly class Steps
                 $all,
                 ...$making->of($part, $part->mirror ? $first : []),
                 ...$steps->marking($part),
-                ...$joins->of($part),
+                ...$layers?->lays($part) === true ? [] : $joins->of($part),
                 ...$making->layingOn($part),
             );
         }
-        array_push($all, ...$threads->steps(), ...$steps->loop(), ...$steps->weights());
+        array_push($all, ...$threads->steps(), ...$steps->loop(), ...$steps->weights(), ...$layers?->steps() ?? []);
         foreach (LayingOrder::of($figure, array_values($figure->details)) as $detail) {
-            $all[] = $steps->detail($detail);
+            $all[] = $steps->detail($detail, LayerSteps::isEmbroidery($figure, $detail->method) ? $layers?->allLaid() ?? [] : []);
         }
 
         return [...$all, ...$steps->finishing($all)];
@@ -105,7 +107,9 @@ final readonly class Steps
             $this->ledger->lines,
             fn (LedgerLine $l): bool => $l->detail === '' &&
                 $l->material !== CoreMaterial::Foam->value &&
-                $this->figure->parts[$l->part]->mirror,
+                $this->figure->parts[$l->part]->mirror &&
+                // What is cut from a sheet is laid on its twin, not weighed against it.
+                $this->figure->parts[$l->part]->covering->way !== CoveringWay::PreFelt,
         );
 
         return $pairs === []
@@ -202,11 +206,12 @@ final readonly class Steps
         return $nearest[0];
     }
 
-    private function detail(Detail $detail): Step
+    /** @param  list<string>  $later  what it waits for besides its part */
+    private function detail(Detail $detail, array $later): Step
     {
         $part = $this->figure->parts[$detail->on];
         $on = $this->on[$detail->on];
-        $after = [count($on) < self::MARKED_FROM ? self::made($part) : 'mark:'.$part->key];
+        $after = [count($on) < self::MARKED_FROM ? self::made($part) : 'mark:'.$part->key, ...$later];
         foreach ($on as $other) {
             if ($other->layer < $detail->layer) {
                 $after[] = 'detail:'.$other->key;

@@ -59,6 +59,26 @@ final class Words
         'Snip the slit where it is to sit, no longer than the piece is wide. '.
         'Make it shallow: it can be cut deeper, never shallower.';
 
+    public const LAY =
+        'Lay it on its marks and look from in front; tack it in the middle with few light stabs, closer round the rim. '.
+        'Lift it from the pad every few stabs, so that it does not grow onto it.';
+
+    public const PRESS =
+        'Press it under a damp cloth with steam, and let it lie flat until it is cold. '.
+        'What lies crooked now can still be lifted.';
+
+    public const STITCH =
+        'Hide the knot between the layers, and stitch round the rim, all stitches as long as deep. '.
+        'Pull the thread in until it lies, no further: the rim must not pucker.';
+
+    public const OPEN =
+        'Draw the opening from the template, and cut inside the line with small sharp scissors. '.
+        'Hold it against the other, then cut up to the line.';
+
+    public const RIBBON =
+        'Punch each hole where it is marked, and go round it with stitches or a few stabs. '.
+        'Fold the ribbon in two, lead it through from behind, and pull its ends through the loop.';
+
     public const HIDE =
         'Lay a thin wisp of its colour over the seam. Stab it in shallow from all sides, until the seam cannot be felt.';
 

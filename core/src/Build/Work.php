@@ -31,7 +31,8 @@ final readonly class Work
         $steps = Steps::of($ledger, $pace, $needles);
         $needs = self::needs($steps);
         $tight = [];
-        foreach (Reach::of($figure) as $hindrance) {
+        // Layers lie flat: nothing stands between the needle and them.
+        foreach ($figure->flat->isFlat() ? [] : Reach::of($figure) as $hindrance) {
             if (! self::reached($figure, $needs, $hindrance)) {
                 $tight[$hindrance->step] = sprintf(
                     'It is tight here: %s stands in the way of %s.',

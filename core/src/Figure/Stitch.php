@@ -9,6 +9,7 @@ enum Stitch: string
 {
     case None = 'none';
     case Running = 'running';
+    case Back = 'back';
     case Whip = 'whip';
     case Blanket = 'blanket';
 
@@ -17,6 +18,7 @@ enum Stitch: string
         return match ($this) {
             self::None => 'stabbed, no thread',
             self::Running => 'running stitch',
+            self::Back => 'back stitch',
             self::Whip => 'whip stitch',
             self::Blanket => 'blanket stitch',
         };

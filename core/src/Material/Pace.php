@@ -49,6 +49,10 @@ final class Pace
         public readonly float $loop,
         public readonly float $join,
         public readonly float $hide,
+        public readonly float $press,
+        public readonly float $stitch,
+        public readonly float $open,
+        public readonly float $ribbon,
         public readonly float $spot,
         public readonly float $line,
         public readonly float $spark,
@@ -86,6 +90,11 @@ final class Pace
             loop: 3.0,
             join: 4.0,
             hide: 2.0,
+            press: 3.0,
+            // Ten stitches a minute (house choice).
+            stitch: 0.1,
+            open: 3.0,
+            ribbon: 3.0,
             spot: 4.0,
             line: 5.0,
             spark: 2.0,
@@ -132,6 +141,12 @@ final class Pace
             CoveringWay::Wrap, CoveringWay::Plait => $metres * $this->each[$way->value],
             default => $count * $this->each[$way->value],
         };
+    }
+
+    /** A template pinned on, and so much rim cut in a minute (house choices). */
+    public function cutOut(float $rimMm): float
+    {
+        return 1.0 + $rimMm / 120.0;
     }
 
     /**

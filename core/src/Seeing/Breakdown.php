@@ -21,6 +21,9 @@ final readonly class Breakdown
     /** So much of what was left out is listed. */
     private const MOST_LISTED = 50;
 
+    /** What is cut along its outline is looked at more closely. */
+    private const CUT_LOOK_PX = 720;
+
     /**
      * @param  array<string, mixed>  $document  an impa-figure document
      * @param  list<string>  $notices  plain words on what was done and left out
@@ -54,7 +57,7 @@ final readonly class Breakdown
         $progress ??= static function (): void {
         };
         $progress('Reading the picture', 0.0);
-        $photo = Raster::decode($bytes, readsCells: true);
+        $photo = Raster::decode($bytes, $wishes->flat === FlatWay::None ? Raster::LOOK_PX : self::CUT_LOOK_PX, true);
         $raster = Grain::smoothed($photo);
         $progress('Telling the figure from the background', 0.1);
         $whole = Background::of($raster, $wishes->strokes);

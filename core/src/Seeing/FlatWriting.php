@@ -180,7 +180,7 @@ final readonly class FlatWriting
     {
         $points = array_map(
             fn (array $p): array => [($p[0] - $this->axis) * $this->mmPerPx, ($p[1] - $this->bottom) * $this->mmPerPx],
-            Contour::around($blob, max(0.6, self::TOLERANCE_MM / $this->mmPerPx)),
+            Contour::around($blob, max(1.0, self::TOLERANCE_MM / $this->mmPerPx)),
         );
 
         return $points;

@@ -37,8 +37,8 @@ final readonly class Kit
         [['portion', 'wire', 'core', 'thread', 'weight', 'loop'], 'The insides', 'Too loose: wind tighter, and stab deeper.'],
         [['cover', 'felt', 'compare', 'covering'], 'Colour', 'The core shows: one more thin layer. Dents: stab round them, not into them.'],
         [['mark', 'detail'], 'The face', 'Far too much wool: half of it is pulled off again. Mark first.'],
-        [['slit', 'join', 'hide'], 'Joining', 'It wobbles: stab from all sides, then a thin wisp over the seam.'],
-        [['flatten', 'trim', 'inspect'], 'The last look', 'Fuzz: shallow stabs with the fine needle, then scissors held flat.'],
+        [['slit', 'join', 'press', 'stitch', 'hide'], 'Joining', 'It wobbles: stab from all sides, then a thin wisp over the seam.'],
+        [['open', 'ribbon', 'flatten', 'trim', 'inspect'], 'The last look', 'Fuzz: shallow stabs with the fine needle, then scissors held flat.'],
     ];
 
     /**

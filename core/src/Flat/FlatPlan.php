@@ -1,0 +1,329 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Flat;
+
+use Impa\Figure\Detail;
+use Impa\Figure\DetailKind;
+use Impa\Figure\Figure;
+use Impa\Figure\FlatWay;
+use Impa\Figure\Method;
+use Impa\Figure\Stitch;
+use Impa\Geometry\Polygon;
+use Impa\Material\Densities;
+use Impa\Wool\DetailWool;
+
+/** A figure of layers, ready to be cut, laid and stitched: everything that is not in its ledger or its steps. Immutable. */
+final readonly class FlatPlan
+{
+    /** Below this mean width scissors leave no clean piece (common practice), mm. */
+    private const NARROW_MM = 4.0;
+
+    /** What two ends of a cord lie over each other, mm (common practice). */
+    public const CORD_JOIN_MM = 10.0;
+
+    private function __construct(
+        private Figure $figure,
+        public Layers $layers,
+        private FeltSheet $sheet,
+        private Densities $densities,
+    ) {
+    }
+
+    /** @throws FlatRefused if the figure is not made of layers */
+    public static function of(Figure $figure, FeltSheet $sheet, ?Densities $densities = null): self
+    {
+        if (! $figure->flat->isFlat()) {
+            throw FlatRefused::notInLayers($figure->name);
+        }
+
+        return new self($figure, Layers::of($figure), $sheet, $densities ?? Densities::house());
+    }
+
+    /**
+     * A piece as it is cut or laid: larger by what it draws in, about its own middle.
+     *
+     * @return list<array{float, float}>
+     */
+    public function cut(Layer $layer): array
+    {
+        return $this->laid($layer->outline, $layer);
+    }
+
+    /**
+     * Places on a layer as they lie on its template.
+     *
+     * @param  list<array{float, float}>  $points
+     * @return list<array{float, float}>
+     */
+    public function laid(array $points, Layer $on): array
+    {
+        $factor = $this->figure->flat->laid();
+        [$x0, $y0] = $on->box->middle();
+
+        return array_map(static fn (array $p): array => [$x0 + ($p[0] - $x0) * $factor, $y0 + ($p[1] - $y0) * $factor], $points);
+    }
+
+    /** Stitches round a layer's rim, through it and what it lies on; none round a ground. */
+    public function stitching(Layer $layer): Stitching
+    {
+        $flat = $this->figure->flat;
+
+        return Stitching::along(
+            $layer->level === 0 ? Stitch::None : $flat->stitch,
+            $layer->rimMm,
+            $flat->stitchMm,
+            2 * $layer->part->solid->thinnestMm(),
+        );
+    }
+
+    /**
+     * What is embroidered: back stitch along a line, round what is larger than a knot, a knot for what is not.
+     *
+     * @return list<array{detail: Detail, stitching: Stitching, isKnot: bool}>
+     */
+    public function embroidery(): array
+    {
+        $all = [];
+        foreach ($this->figure->details as $detail) {
+            if ($detail->method !== Method::Stitch) {
+                continue;
+            }
+            $thickMm = 2 * $this->figure->parts[$detail->on]->solid->thinnestMm();
+            $pieces = $this->figure->pieces($detail);
+            $isKnot = $detail->kind === DetailKind::Disc && $detail->widthMm <= 4.0;
+            $length = match ($detail->kind) {
+                DetailKind::Line => $detail->lengthMm(),
+                DetailKind::Patch => Polygon::perimeter($detail->pointsMm),
+                default => M_PI * ($detail->widthMm + $detail->heightMm) / 2,
+            };
+            $all[] = [
+                'detail' => $detail,
+                'stitching' => $isKnot
+                    ? Stitching::knots($pieces, $thickMm)
+                    : Stitching::along(Stitch::Back, $pieces * $length, min($this->figure->flat->stitchMm, 3.0), $thickMm),
+                'isKnot' => $isKnot,
+            ];
+        }
+
+        return $all;
+    }
+
+    /**
+     * Cords and lines that are laid as wool.
+     *
+     * @return list<array{detail: Detail, lengthMm: float, mg: float}> of all pieces of each together
+     */
+    public function cords(): array
+    {
+        $cords = [];
+        foreach ($this->figure->details as $detail) {
+            if ($detail->kind === DetailKind::Line && $detail->method === Method::Felt) {
+                $pieces = $this->figure->pieces($detail);
+                $course = $detail->pointsMm;
+                $isRing = $course !== [] && $course[0] === $course[count($course) - 1];
+                $cords[] = [
+                    'detail' => $detail,
+                    'lengthMm' => $pieces * ($detail->lengthMm() + ($isRing ? self::CORD_JOIN_MM : 0.0)),
+                    'mg' => $pieces * DetailWool::mg($detail, $this->densities),
+                ];
+            }
+        }
+
+        return $cords;
+    }
+
+    /**
+     * The layers of each colour on the sheets at hand; none where they are laid from batting.
+     *
+     * @return array<string, Nesting|FlatRefused> by colour; why it cannot be, where it cannot
+     */
+    public function nested(): array
+    {
+        if ($this->figure->flat->way !== FlatWay::Sheet) {
+            return [];
+        }
+        $nested = [];
+        foreach ($this->byColour() as $colour => $layers) {
+            try {
+                $nested[$colour] = Nesting::of(
+                    array_map(fn (Layer $l): array => [$l->name(), $this->cut($l)], $layers),
+                    $this->sheet,
+                );
+            } catch (FlatRefused $refused) {
+                $nested[$colour] = $refused;
+            }
+        }
+
+        return $nested;
+    }
+
+    /** @return array<string, non-empty-list<Layer>> */
+    public function byColour(): array
+    {
+        $by = [];
+        foreach ($this->layers->all as $layer) {
+            $by[$layer->part->colour][] = $layer;
+        }
+
+        return $by;
+    }
+
+    /** @return list<array{code: string, text: string}> what would go wrong, each with its mend */
+    public function notes(): array
+    {
+        $notes = [];
+        foreach ($this->layers->shortSeams() as $seam) {
+            $notes[] = ['code' => 'short-overlap', 'text' => sprintf(
+                '%s lies only %.1f mm on %s in one place: %.0f mm hold. Make the lower one larger there, or move them together.',
+                $seam['upper'],
+                $seam['overlapMm'],
+                mb_strtolower($seam['lower']),
+                $seam['wantedMm'],
+            )];
+        }
+        foreach ($this->layers->all as $i => $layer) {
+            $mean = 2 * $layer->areaMm2 / max(1e-9, $layer->rimMm);
+            if ($mean < self::NARROW_MM / 2) {
+                $notes[] = ['code' => 'narrow', 'text' => sprintf(
+                    '%s is about %.1f mm wide: scissors leave no clean strip below %.0f mm. Lay it as a cord, or stitch it.',
+                    $layer->name(),
+                    $mean,
+                    self::NARROW_MM / 2,
+                )];
+            }
+            if ($layer->level === 0 && $i > 0 && $layer->part->isJoined()) {
+                $notes[] = ['code' => 'off-ground', 'text' => sprintf('%s lies on nothing: move it onto the layer it belongs to.', $layer->name())];
+            }
+        }
+        $holeMm = $this->figure->flat->holeMm();
+        foreach (Ribbon::torn($this->layers) as $torn) {
+            $notes[] = ['code' => 'torn-hole', 'text' => $torn['rimMm'] < 0
+                ? sprintf('Hole %d of the ribbon lies off the felt: move it in.', $torn['hole'] + 1)
+                : sprintf(
+                    'Hole %d of the ribbon leaves %.1f mm of felt: it would tear. %.0f mm hold; move it in.',
+                    $torn['hole'] + 1,
+                    $torn['rimMm'],
+                    Ribbon::rimMm($holeMm),
+                )];
+        }
+        foreach ($this->nested() as $nesting) {
+            if ($nesting instanceof FlatRefused) {
+                $notes[] = ['code' => 'sheet-too-small', 'text' => $nesting->getMessage()];
+            }
+        }
+
+        return $notes;
+    }
+
+    /** @return array<string, mixed> the impa-flat document, version 1; formats/impa-flat-1.schema.json */
+    public function document(): array
+    {
+        $flat = $this->figure->flat;
+        $rims = array_map($this->stitching(...), $this->layers->all);
+        $embroidery = $this->embroidery();
+        $thread = [...$rims, ...array_column($embroidery, 'stitching')];
+        $ribbonMm = $flat->ribbonMm > 0.0 ? $flat->ribbonMm : 8.0;
+        $nested = $this->nested();
+
+        return [
+            'format' => 'impa-flat',
+            'version' => 1,
+            'figure' => $this->figure->name,
+            'way' => $flat->way->value,
+            'shrink' => $flat->shrink,
+            'laidTimes' => $flat->laid(),
+            'overlapMm' => $flat->overlapMm,
+            'layers' => array_map(
+                fn (int $i): array => $this->layerDocument($i, $rims[$i]),
+                array_keys($this->layers->all),
+            ),
+            'openings' => array_map(
+                static fn (string $key, array $points): array => ['key' => $key, 'outlineMm' => $points, 'rimMm' => Polygon::perimeter($points)],
+                array_keys($flat->openings),
+                array_values($flat->openings),
+            ),
+            'cords' => array_map(static fn (array $c): array => [
+                'detail' => $c['detail']->key,
+                'name' => $c['detail']->name,
+                'colour' => $c['detail']->colour,
+                'widthMm' => $c['detail']->widthMm,
+                'lengthMm' => $c['lengthMm'],
+                'mg' => $c['mg'],
+            ], $this->cords()),
+            'embroidery' => array_map(static fn (array $e): array => [
+                'detail' => $e['detail']->key,
+                'name' => $e['detail']->name,
+                'colour' => $e['detail']->colour,
+                'isKnot' => $e['isKnot'],
+                'stitches' => $e['stitching']->count,
+                'threadMm' => $e['stitching']->threadMm(),
+            ], $embroidery),
+            'thread' => [
+                'stitch' => $flat->stitch->value,
+                'stitchMm' => $flat->stitchMm,
+                'stitches' => array_sum(array_map(static fn (Stitching $s): int => $s->count, $thread)),
+                'threadMm' => array_sum(array_map(static fn (Stitching $s): float => $s->threadMm(), $thread)),
+                'needlefuls' => array_sum(array_map(static fn (Stitching $s): int => $s->needlefuls(), $thread)),
+            ],
+            'ribbon' => [
+                'widthMm' => $flat->ribbonMm,
+                'lengthMm' => $flat->ribbonLengthMm,
+                'holeMm' => $flat->ribbonAt === [] ? 0.0 : $flat->holeMm(),
+                'holesMm' => $flat->ribbonAt,
+                'totalMm' => Ribbon::lengthMm($this->layers),
+                'suggested' => Ribbon::suggested($this->layers, $ribbonMm),
+            ],
+            'sheet' => ['widthMm' => $this->sheet->widthMm, 'heightMm' => $this->sheet->heightMm, 'hasGrain' => $this->sheet->hasGrain],
+            'sheets' => array_map(
+                fn (string $colour): array => $this->sheetDocument($colour, $nested[$colour]),
+                array_map(strval(...), array_keys($nested)),
+            ),
+            'notes' => $this->notes(),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function layerDocument(int $i, Stitching $rim): array
+    {
+        $layer = $this->layers->all[$i];
+
+        return [
+            'part' => $layer->part->key,
+            'name' => $layer->name(),
+            'isTwin' => $layer->isTwin,
+            'colour' => $layer->part->colour,
+            'level' => $layer->level,
+            'areaCm2' => $layer->areaMm2 / 100,
+            'rimMm' => $layer->rimMm,
+            'outlineMm' => $layer->outline,
+            'laidMm' => [$layer->box->width() * $this->figure->flat->laid(), $layer->box->height() * $this->figure->flat->laid()],
+            'on' => array_map(fn (int $k): string => $this->layers->all[$k]->name(), $this->layers->under[$i]),
+            'stitches' => $rim->count,
+            'threadMm' => $rim->threadMm(),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function sheetDocument(string $colour, Nesting|FlatRefused $nesting): array
+    {
+        $is = $nesting instanceof Nesting;
+        $layers = $this->byColour()[$colour];
+
+        return [
+            'colour' => $colour,
+            'trouble' => $is ? null : $nesting->getMessage(),
+            'sheets' => $is ? $nesting->sheets : 0,
+            'lengthMm' => $is ? $nesting->lengthMm : 0.0,
+            'waste' => $is ? $nesting->waste : 0.0,
+            'placed' => $is
+                ? array_map(static fn (array $p): array => [
+                    'name' => $layers[$p['piece']]->name(),
+                    'sheet' => $p['sheet'],
+                    'outlineMm' => $p['outline'],
+                ], $nesting->placed)
+                : [],
+        ];
+    }
+}

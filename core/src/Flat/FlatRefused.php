@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Flat;
+
+use DomainException;
+use Impa\Refusal;
+
+/** Layers, patterns or sheets that cannot be reckoned. */
+final class FlatRefused extends DomainException implements Refusal
+{
+    public function title(): string
+    {
+        return 'That cannot be cut';
+    }
+
+    public static function noLayers(): self
+    {
+        return new self('This figure has no flat parts to lay. Break its drawing down in layers, or add a plate in Shapes.');
+    }
+
+    public static function notInLayers(string $name): self
+    {
+        return new self(sprintf(
+            '%s is made in the round. See its drawing again in layers, or say of what its layers are ("flat": {"way": "sheet"}).',
+            $name,
+        ));
+    }
+
+    public static function sheetOutOfRange(float $least, float $most): self
+    {
+        return new self(sprintf('A sheet is %.0f to %.0f mm wide and long, as in 210x297.', $least, $most));
+    }
+
+    public static function sheetTooSmall(string $piece, float $widthMm, float $heightMm, string $sheet): self
+    {
+        return new self(sprintf(
+            '%s is cut %.0f x %.0f mm, and the sheet is only %s: take a larger sheet, turn its grain off, or cut the piece in two in Shapes.',
+            $piece,
+            $widthMm,
+            $heightMm,
+            $sheet,
+        ));
+    }
+
+    public static function noSuchPart(string $key): self
+    {
+        return new self(sprintf('There is no part with the key "%s".', mb_substr($key, 0, 64)));
+    }
+
+    public static function cannotBeSewn(string $name, string $kind): self
+    {
+        return new self(sprintf(
+            '%s is a %s: there is no pattern for that here. Cones, cups, drums, domes, balls and eggs, cords, strips and plates can be cut and sewn.',
+            $name,
+            $kind,
+        ));
+    }
+
+    public static function seamOutOfRange(): self
+    {
+        return new self('A seam allowance is 0 to 20 mm, a stitch 1 to 20 mm, and felt 0.3 to 10 mm thick.');
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Flat;
+
+use Impa\Figure\Part;
+use Impa\Geometry\Box;
+
+/** One piece that is cut or laid flat, seen from the front. Immutable. */
+final readonly class Layer
+{
+    public Box $box;
+
+    /**
+     * @param  list<array{float, float}>  $outline  finished, in the figure's frame, mm, anticlockwise
+     * @param  int  $level  how many layers lie beneath it at most
+     * @param  bool  $isTwin  whether it is the mirrored one of a pair
+     */
+    public function __construct(
+        public Part $part,
+        public array $outline,
+        public float $areaMm2,
+        public float $rimMm,
+        public int $level,
+        public bool $isTwin,
+    ) {
+        $this->box = Box::around($outline);
+    }
+
+    /** What it is called where both of a pair are named. */
+    public function name(): string
+    {
+        return $this->part->name.($this->part->mirror ? ($this->isTwin ? ', left' : ', right') : '');
+    }
+
+    /** Whether a place lies on it, by the rule of even and odd crossings. */
+    public function has(float $x, float $y): bool
+    {
+        if ($x < $this->box->left || $x > $this->box->right || $y < $this->box->low || $y > $this->box->high) {
+            return false;
+        }
+        $isIn = false;
+        [$bx, $by] = $this->outline[count($this->outline) - 1];
+        foreach ($this->outline as [$ax, $ay]) {
+            if (($ay > $y) !== ($by > $y) && $x < ($bx - $ax) * ($y - $ay) / ($by - $ay) + $ax) {
+                $isIn = ! $isIn;
+            }
+            [$bx, $by] = [$ax, $ay];
+        }
+
+        return $isIn;
+    }
+}

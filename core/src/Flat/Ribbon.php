@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Flat;
+
+use Impa\Geometry\Polyline;
+
+/** Ties and ribbons: where their holes are punched, whether felt is left round them, and how much ribbon is cut. */
+final class Ribbon
+{
+    /** Felt between a hole and any rim: twice the hole, and never less than this, mm (common practice). */
+    public const LEAST_RIM_MM = 6.0;
+
+    /** What a knot or a bow's fold takes of each end, mm (common practice). */
+    public const KNOT_MM = 40.0;
+
+    /** How far from the rim ties are suggested, as a share more than what must be left. */
+    private const AMPLE = 1.2;
+
+    /** Ribbon in all, mm: each end with its knot. */
+    public static function lengthMm(Layers $layers): float
+    {
+        $flat = $layers->figure->flat;
+
+        return count($flat->ribbonAt) * ($flat->ribbonLengthMm + self::KNOT_MM);
+    }
+
+    /** Felt that must stay between a hole and any rim. */
+    public static function rimMm(float $holeMm): float
+    {
+        return max(self::LEAST_RIM_MM, 2 * $holeMm);
+    }
+
+    /**
+     * Holes that lie off the felt, or so near a rim that they would tear.
+     *
+     * @return list<array{hole: int, rimMm: float}> rimMm is what is left: below 0 where the hole lies off the felt
+     */
+    public static function torn(Layers $layers): array
+    {
+        $flat = $layers->figure->flat;
+        $torn = [];
+        foreach ($flat->ribbonAt as $i => [$x, $y]) {
+            $left = self::leftMm($layers, $x, $y) - $flat->holeMm() / 2;
+            if ($left < self::rimMm($flat->holeMm()) - 1e-6) {
+                $torn[] = ['hole' => $i, 'rimMm' => $left];
+            }
+        }
+
+        return $torn;
+    }
+
+    /**
+     * Where ties go: at either side as far out as leaves enough felt, as high as the openings, or else in the middle of the height; and
+     * where one ribbon goes: in the middle, as near to the top.
+     *
+     * @param  float  $ribbonMm  how wide it is
+     * @return array{ties: list<array{float, float}>, top: list<array{float, float}>}
+     */
+    public static function suggested(Layers $layers, float $ribbonMm): array
+    {
+        $hole = max(2.0, $ribbonMm / 2);
+        $wanted = self::AMPLE * self::rimMm($hole) + $hole / 2;
+        $ground = $layers->all[0];
+        $openings = array_merge(...array_values($layers->figure->flat->openings));
+        $y = $openings === []
+            ? ($ground->box->low + $ground->box->high) / 2
+            : array_sum(array_column($openings, 1)) / count($openings);
+        $right = self::inwards($layers, [$ground->box->right, $y], [-1.0, 0.0], $ground->box->width(), $wanted);
+        $left = self::inwards($layers, [$ground->box->left, $y], [1.0, 0.0], $ground->box->width(), $wanted);
+        $middle = ($ground->box->left + $ground->box->right) / 2;
+        $top = self::inwards($layers, [$middle, $ground->box->high], [0.0, -1.0], $ground->box->height(), $wanted);
+
+        return ['ties' => $left === [] || $right === [] ? [] : [$left, $right], 'top' => $top === [] ? [] : [$top]];
+    }
+
+    /**
+     * @param  array{float, float}  $from
+     * @param  array{float, float}  $way
+     * @return array{}|array{float, float} the first place that leaves enough felt
+     */
+    private static function inwards(Layers $layers, array $from, array $way, float $most, float $wanted): array
+    {
+        for ($mm = 0.0; $mm < $most; $mm += 0.5) {
+            $at = [$from[0] + $mm * $way[0], $from[1] + $mm * $way[1]];
+            if (self::leftMm($layers, ...$at) >= $wanted) {
+                return $at;
+            }
+        }
+
+        return [];
+    }
+
+    /** From a place to the nearest rim of the ground or of an opening, mm; below 0 off the felt. */
+    private static function leftMm(Layers $layers, float $x, float $y): float
+    {
+        $grounds = array_filter($layers->all, static fn (Layer $l): bool => $l->level === 0);
+        $isOn = false;
+        $least = INF;
+        foreach ($grounds as $ground) {
+            $isOn = $isOn || $ground->has($x, $y);
+            $least = min($least, self::farMm($ground->outline, $x, $y));
+        }
+        foreach ($layers->figure->flat->openings as $opening) {
+            $least = min($least, self::farMm($opening, $x, $y));
+        }
+
+        return $isOn ? $least : -$least;
+    }
+
+    /** @param  list<array{float, float}>  $outline */
+    private static function farMm(array $outline, float $x, float $y): float
+    {
+        return min(INF, ...array_map(static fn (array $p): float => hypot($p[0] - $x, $p[1] - $y), Polyline::closed($outline, 0.5)));
+    }
+}
