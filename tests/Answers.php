@@ -92,7 +92,7 @@ final class Answers
         if ($validator === null) {
             $validator = new Validator();
             $ours = ['figure', 'plan', 'balance', 'steps', 'schedule', 'armature', 'hand', 'photo-check'];
-            $named = [...$ours, 'set', 'set-plan', 'kit', 'booklet'];
+            $named = [...$ours, 'set', 'set-plan', 'kit', 'booklet', 'flat'];
             $documents = array_map(static fn (string $n): string => $n.'-1.schema', $named);
             foreach (['http-1.openapi', ...$documents] as $name) {
                 $file = "formats/impa-{$name}.json";

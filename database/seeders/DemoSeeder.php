@@ -15,10 +15,10 @@ use Impa\Figure\Figure as FigureDocument;
 use Impa\Sets\Colourways;
 use Impa\Stash\Reserve;
 
-/** The demo: three made-up figures with their drawings, one without, a small stash, and what their felter weighed and timed. Lays out only what is not there. */
+/** The demo: four made-up figures in the round, a mask in layers, a small stash, and what their felter weighed and timed. Lays out only what is not there. */
 final class DemoSeeder extends Seeder
 {
-    private const FIGURES = ['wick', 'lanto', 'sorrel', 'bobbin'];
+    private const FIGURES = ['dusk', 'wick', 'lanto', 'sorrel', 'bobbin'];
 
     public function run(): void
     {

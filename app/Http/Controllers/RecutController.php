@@ -6,8 +6,13 @@ namespace App\Http\Controllers;
 
 use App\Http\DocumentResponse;
 use App\Http\Requests\Body;
+use App\Models\Figure as SavedFigure;
 use App\Models\Picture;
+use Illuminate\Http\JsonResponse;
+use Impa\Figure\Accessories;
+use Impa\Figure\Carried;
 use Impa\Figure\Edits;
+use Impa\Figure\Figure;
 use Impa\Seeing\Recut;
 use Impa\Shape\ShapeKind;
 use Symfony\Component\HttpKernel\Exception\HttpException;
@@ -17,6 +22,7 @@ final class RecutController
 {
     private const ACTS = [
         'split', 'merge', 'lasso', 'to-detail', 'to-part', 'remove', 'double', 'paint', 'add', 'mend', 'part-pair',
+        'gather', 'resize', 'fasten', 'put',
     ];
 
     public function store(Body $body): DocumentResponse
@@ -44,10 +50,33 @@ final class RecutController
             'add' => Edits::add($figure, self::shape($body->text('shape')), $body->text('on')),
             'mend' => Edits::mend($figure, $body->text('key'), $body->object('set'), $body->objects('add'), $body->texts('remove')),
             'part-pair' => Edits::parted($figure, $body->text('key')),
+            'gather' => Accessories::gather($figure, $body->texts('keys'), $body->text('name')),
+            'resize' => Accessories::resize($figure, $body->text('thing'), $body->float('times')),
+            'fasten' => Accessories::fasten($figure, $body->text('thing'), $body->text('holder')),
+            'put' => Accessories::put(
+                $figure,
+                Figure::fromJson(SavedFigure::query()->findOrFail($body->int('from'))->document),
+                $body->text('name'),
+                Carried::tryFrom($body->text('how', 'held')) ?? throw new HttpException(422, 'A thing is held, worn or beside.'),
+                $body->text('holder'),
+                $body->float('heightMm'),
+            ),
             default => throw new HttpException(422, sprintf('The member "act" is one of %s.', implode(', ', self::ACTS))),
         };
 
         return new DocumentResponse(['document' => $edited->document, 'kind' => $edited->kind, 'key' => $edited->key]);
+    }
+
+    /** The things that a figure holds, wears or has beside it. */
+    public function things(Body $body): JsonResponse
+    {
+        return new JsonResponse(['things' => Accessories::all($body->figure())]);
+    }
+
+    /** One of them as a figure of its own. */
+    public function taken(Body $body): DocumentResponse
+    {
+        return new DocumentResponse(['document' => Accessories::taken($body->figure(), $body->text('thing'))]);
     }
 
     private static function shape(string $kind): ShapeKind

@@ -33,6 +33,7 @@ final class Hints
             StepKind::Join => 'It does not give when you tug, and stands right from all sides.',
             StepKind::Hide => 'The colour runs on over the seam without a step.',
             StepKind::Covering => 'Nothing of the ground shows through, and nothing comes off in your hand.',
+            StepKind::Cut => 'Laid on its template it covers the line all round, and its rim is clean.',
             StepKind::Press => 'It lies flat by itself, and no rim stands up.',
             StepKind::Stitch => 'The stitches are alike, and the rim lies down all round.',
             StepKind::Open => 'Held against the light both are alike, and no lower layer shows.',
@@ -65,6 +66,7 @@ final class Hints
             StepKind::Covering => $pair('It comes out again.', 'Stab the roots deeper, straight in, before the next row.'),
             StepKind::Thread => $pair('The hole gapes.', 'Close it with a wisp laid round the wire, stabbed from the side.'),
             StepKind::Mark => $pair('The face sits too high.', 'Prick again lower; the holes close under a few shallow stabs.'),
+            StepKind::Cut => $pair('A corner cut too far.', 'It hides under the next layer; else cut the piece again.'),
             StepKind::Press => $pair('A rim stands up.', 'A few slanting stabs under it, then press once more.'),
             StepKind::Stitch => $pair('It puckers.', 'Ease the thread with the eye of the needle, from the middle of the row to its end.'),
             StepKind::Open => $pair('Cut too wide.', 'Stitch the rim all round with the colour: it draws in by a millimetre.'),
@@ -121,7 +123,7 @@ final class Hints
         if ($joinBy === JoinBy::Slit && $step->kind === StepKind::Slit) {
             $cautions[] = 'Cut away from your fingers, and put the scissors down before you go on.';
         }
-        if (in_array($step->kind, [StepKind::Open, StepKind::Ribbon], true)) {
+        if (in_array($step->kind, [StepKind::Cut, StepKind::Open, StepKind::Ribbon], true)) {
             $cautions[] = 'Scissors and punches: cut away from your fingers, and on a mat.';
         }
         if ($step->kind === StepKind::Ribbon) {

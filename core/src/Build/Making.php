@@ -72,9 +72,9 @@ final readonly class Making
         }
         $after = [...$after, ...$this->threads->beforeCover($part)];
         $then(
-            $part->covering->way->replacesCover()
+            $this->isCutOut($part) ? $this->cutOut($part, $after) : ($part->covering->way->replacesCover()
                 ? $this->covering('cover:'.$part->key, $part, $after)
-                : $this->cover($part, $core, $after),
+                : $this->cover($part, $core, $after)),
         );
         if ($part->mirror) {
             $then(new Step(
@@ -157,14 +157,27 @@ final readonly class Making
             title: ucfirst($way->label()).': '.$part->name,
             part: $part->key,
             after: $after,
-            minutes: $part->count() * ($this->isCutOut($part)
-                ? $this->pace->cutOut(Polygon::perimeter($part->solid->front()[0]))
-                : $this->pace->covering($way, $need->count, $need->metres)),
+            minutes: $part->count() * $this->pace->covering($way, $need->count, $need->metres),
             needle: in_array($way, [CoveringWay::Film, CoveringWay::PreFelt, CoveringWay::Plait], true)
                 ? null
                 : Needle::surface()->from($this->needles),
             weighings: [...$this->lines($part, Purpose::Covering), ...$this->lines($part, Purpose::Film)],
             text: $need->text,
+            colour: $part->colour,
+        );
+    }
+
+    /** @param  list<string>  $after */
+    private function cutOut(Part $part, array $after): Step
+    {
+        return new Step(
+            key: 'cover:'.$part->key,
+            kind: StepKind::Cut,
+            title: 'Cut out: '.$part->name,
+            part: $part->key,
+            after: $after,
+            minutes: $part->count() * $this->pace->cutOut(Polygon::perimeter($part->solid->front()[0])),
+            text: Words::CUT,
             colour: $part->colour,
         );
     }

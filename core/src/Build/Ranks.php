@@ -38,7 +38,7 @@ final class Ranks
             StepKind::Core => 10,
             // A wire that is glued in is a whisker or a handle: it comes last.
             StepKind::Thread => $step->waitMinutes > 0.0 ? 85 : 15,
-            StepKind::Weight, StepKind::Loop, StepKind::Cover, StepKind::Felt, StepKind::Compare => self::PIECES,
+            StepKind::Weight, StepKind::Loop, StepKind::Cover, StepKind::Felt, StepKind::Cut, StepKind::Compare => self::PIECES,
             StepKind::Covering => $figure->parts[$step->part]->covering->way->replacesCover() ? self::PIECES : 80,
             StepKind::Mark, StepKind::Detail => self::laying($figure, $step->part, $face),
             StepKind::Slit, StepKind::Join, StepKind::Hide => self::joining($figure, $step->part, $face),

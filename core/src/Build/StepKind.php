@@ -22,6 +22,7 @@ enum StepKind: string
     case Join = 'join';
     case Hide = 'hide';
     case Covering = 'covering';
+    case Cut = 'cut';
     case Press = 'press';
     case Stitch = 'stitch';
     case Open = 'open';
@@ -33,12 +34,12 @@ enum StepKind: string
     /** Whether it can be put down anywhere and taken up again; what cannot is finished in one go. */
     public function canBePutDown(): bool
     {
-        return in_array($this, [self::Core, self::Cover, self::Felt, self::Covering, self::Stitch, self::Trim], true);
+        return in_array($this, [self::Core, self::Cover, self::Felt, self::Covering, self::Cut, self::Stitch, self::Trim], true);
     }
 
     /** Whether it makes a piece by itself, before that is joined. */
     public function makesPiece(): bool
     {
-        return in_array($this, [self::Wire, self::Core, self::Cover, self::Felt, self::Compare], true);
+        return in_array($this, [self::Wire, self::Core, self::Cover, self::Felt, self::Cut, self::Compare], true);
     }
 }

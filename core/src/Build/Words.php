@@ -59,6 +59,10 @@ final class Words
         'Snip the slit where it is to sit, no longer than the piece is wide. '.
         'Make it shallow: it can be cut deeper, never shallower.';
 
+    public const CUT =
+        'Pin its template on the felt, and cut with long strokes of large scissors, turning the felt, not the hand. '.
+        'Mark on it where the next layers go.';
+
     public const LAY =
         'Lay it on its marks and look from in front; tack it in the middle with few light stabs, closer round the rim. '.
         'Lift it from the pad every few stabs, so that it does not grow onto it.';

@@ -35,6 +35,21 @@ final class EditRefused extends DomainException implements Refusal
         return new self(sprintf('There is no detail "%s" in this figure.', $key));
     }
 
+    public static function noSuchThing(string $name): self
+    {
+        return new self(sprintf('There is no thing "%s" in this figure.', mb_strimwidth($name, 0, 60, '...')));
+    }
+
+    public static function ownPart(): self
+    {
+        return new self('A thing cannot hold itself: choose a part of the figure.');
+    }
+
+    public static function heightOutOfRange(): self
+    {
+        return new self('A thing is 1 to 2000 mm tall.');
+    }
+
     public static function nothingChosen(): self
     {
         return new self('Nothing is chosen that this could be done with.');

@@ -102,7 +102,7 @@ final readonly class FigureReader
                 group: self::text($part, 'group'),
                 joinTo: self::text($join, 'to'),
                 joinBy: JoinBy::from(self::text($join, 'by', self::text($school, 'join', 'fluff'))),
-                covering: self::covering($part),
+                covering: $this->covering($part),
                 faceSchool: FaceSchool::from(self::text(self::object($part, 'school'), 'face', $this->faceSchool()->value)),
             );
         }
@@ -122,11 +122,17 @@ final readonly class FigureReader
         return $mix;
     }
 
-    /** As said, else as the finish asks for. */
-    private static function covering(stdClass $part): Covering
+    /** As said, else as the finish asks for; a layer of sheet is cut from it. */
+    private function covering(stdClass $part): Covering
     {
         $said = self::object($part, 'covering');
-        $usual = in_array(self::text($part, 'finish'), ['loops', 'tufts'], true) ? self::text($part, 'finish') : 'felt';
+        $isCut = self::text(self::object($this->document, 'flat'), 'way') === FlatWay::Sheet->value
+            && ShapeKind::tryFrom(self::text(self::object($part, 'shape'), 'kind'))?->isFlat() === true;
+        $usual = match (true) {
+            in_array(self::text($part, 'finish'), ['loops', 'tufts'], true) => self::text($part, 'finish'),
+            $isCut => CoveringWay::PreFelt->value,
+            default => CoveringWay::Felt->value,
+        };
 
         return Covering::of(
             CoveringWay::from(self::text($said, 'way', $usual)),

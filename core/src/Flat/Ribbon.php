@@ -85,7 +85,7 @@ final class Ribbon
         for ($mm = 0.0; $mm < $most; $mm += 0.5) {
             $at = [$from[0] + $mm * $way[0], $from[1] + $mm * $way[1]];
             if (self::leftMm($layers, ...$at) >= $wanted) {
-                return $at;
+                return [round($at[0], 1), round($at[1], 1)];
             }
         }
 

@@ -14,13 +14,14 @@ final class Contour
      * A blob's rounded outline, y up; of many corners, the tolerance is widened until a document takes them. Of a blob in
      * several pieces, the largest is followed.
      *
+     * @param  float  $mostPx  corners are cut no farther from their tips than this
      * @return list<array{float, float}>
      */
-    public static function around(Blob $blob, float $tolerancePx): array
+    public static function around(Blob $blob, float $tolerancePx, float $mostPx = INF): array
     {
         $whole = ConnectedComponents::ofSet($blob->pixels, $blob->width)[0];
         do {
-            $outline = self::rounded(self::of($whole, $blob->width, $tolerancePx));
+            $outline = self::rounded(self::of($whole, $blob->width, $tolerancePx), $mostPx);
             $tolerancePx *= 1.5;
         } while (count($outline) > self::MOST_POINTS);
 
@@ -96,15 +97,17 @@ final class Contour
      * Corners cut once (Chaikin 1974): wool has no sharp ones, and few points look smooth.
      *
      * @param  list<array{float, float}>  $points  a closed line
+     * @param  float  $most  a corner is cut no farther from its tip than this
      * @return list<array{float, float}>
      */
-    public static function rounded(array $points): array
+    public static function rounded(array $points, float $most = INF): array
     {
         $rounded = [];
         $count = count($points);
         foreach ($points as $i => [$x, $y]) {
             foreach ([$points[($i + $count - 1) % $count], $points[($i + 1) % $count]] as [$ox, $oy]) {
-                $rounded[] = [$x + 0.2 * ($ox - $x), $y + 0.2 * ($oy - $y)];
+                $share = min(0.2, $most / max(1e-9, hypot($ox - $x, $oy - $y)));
+                $rounded[] = [$x + $share * ($ox - $x), $y + $share * ($oy - $y)];
             }
         }
 

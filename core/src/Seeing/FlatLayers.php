@@ -237,6 +237,7 @@ final readonly class FlatLayers
         arsort($size);
         [$islands] = ConnectedComponents::ofLabels(array_map(static fn (int $r): int => $r < 0 ? -1 : 0, $map), $width);
         $rank = array_flip(array_keys($size));
+        $drawn = Regions::drawnBy($map, array_map(static fn (Region $r): int => $r->label, $regions->all), $width);
         $layers = $cuts = $roots = [];
         foreach (array_keys($size) as $region) {
             if (count($layers) === self::MOST_LAYERS) {
@@ -250,12 +251,13 @@ final readonly class FlatLayers
                 $cut = self::grown($seen[$region], $map, $rank, $rank[$region], $overlapPx, $width);
             }
             $cut = array_fill_keys(array_keys($cut), true);
-            $under = -1;
-            $most = $level = 0;
-            for ($k = count($cuts) - 1; $k >= 0; $k--) {
-                $shared = count(array_intersect_key($cut, $cuts[$k]));
-                [$under, $most] = $shared > $most ? [$k, $shared] : [$under, $most];
-                $level = $shared > 0 ? max($level, $layers[$k]->level + 1) : $level;
+            // It lies most on the one below that it borders longest; where it borders none, on the ground.
+            $under = $roots[$island] < count($layers) ? $roots[$island] : -1;
+            $longest = $level = 0;
+            foreach ($layers as $k => $lower) {
+                $level = array_intersect_key($cut, $cuts[$k]) === [] ? $level : max($level, $lower->level + 1);
+                $border = $drawn[$region]->contact[$lower->region] ?? 0;
+                [$under, $longest] = $border > $longest ? [$k, $border] : [$under, $longest];
             }
             $cuts[] = $cut;
             $layers[] = new FlatLayer(

@@ -31,6 +31,9 @@ final readonly class FlatWriting
     /** Outlines keep corners to so much, mm: scissors follow no finer. */
     private const TOLERANCE_MM = 0.35;
 
+    /** Corners are cut round by so much, mm: sharper ones fray. */
+    private const CORNER_MM = 1.0;
+
     /** Places along an outline, to tell where cords run together, mm. */
     private const CORD_STEP_MM = 1.5;
 
@@ -103,7 +106,7 @@ final readonly class FlatWriting
     {
         $way = $this->wishes->flat;
         $thick = self::THICK_MM[$way->value];
-        $twin = $this->twins(array_map(static fn (FlatLayer $l): array => [$l->label, $l->seen], $this->layers->layers));
+        $twin = $this->layerTwins();
         $parts = $named = $keyOf = [];
         foreach ($this->layers->layers as $k => $layer) {
             if (($twin[$k] ?? $k) < $k) {
@@ -144,11 +147,16 @@ final readonly class FlatWriting
                 'core' => 'none',
                 'points' => $points,
             ]
-                + ($way === FlatWay::Sheet ? ['covering' => ['way' => 'pre-felt']] : [])
                 + ($layer->under < 0 ? [] : ['join' => ['to' => $keyOf[$layer->under], 'by' => $way === FlatWay::Sheet ? 'sew' : 'fluff']]);
         }
 
         return $parts;
+    }
+
+    /** @return array<int, int> the other's number of each layer that has a twin */
+    private function layerTwins(): array
+    {
+        return $this->twins(array_map(static fn (FlatLayer $l): array => [$l->label, $l->seen], $this->layers->layers));
     }
 
     /**
@@ -180,7 +188,7 @@ final readonly class FlatWriting
     {
         $points = array_map(
             fn (array $p): array => [($p[0] - $this->axis) * $this->mmPerPx, ($p[1] - $this->bottom) * $this->mmPerPx],
-            Contour::around($blob, max(1.0, self::TOLERANCE_MM / $this->mmPerPx)),
+            Contour::around($blob, max(1.0, self::TOLERANCE_MM / $this->mmPerPx), self::CORNER_MM / $this->mmPerPx),
         );
 
         return $points;
@@ -309,20 +317,25 @@ final readonly class FlatWriting
     {
         $spots = $this->layers->spots;
         $twin = $this->twins(array_map(static fn (Mark $m): array => [$m->label, $m->blob], $spots));
+        $layerTwin = $this->layerTwins();
         $details = $named = [];
         foreach ($spots as $i => $mark) {
-            $part = $parts[$mark->on] ?? null;
-            // What lies on the left of a pair is there by its twin.
+            $part = $parts[$mark->on] ?? $parts[$layerTwin[$mark->on] ?? -1] ?? null;
+            $isLeft = $mark->blob->middle[0] < $this->axis;
+            // The right one of two speaks for both: as a pair of its own, or as what lies on a pair.
             $isPair = isset($twin[$i]) && $part !== null && ! $part['mirror'] && $spots[$twin[$i]]->on === $mark->on;
-            if ($part === null || ($isPair && $mark->blob->middle[0] < $this->axis)) {
+            $isOnBoth = isset($twin[$i]) && $part !== null && $part['mirror'] && ($layerTwin[$mark->on] ?? -1) === $spots[$twin[$i]]->on;
+            if ($part === null || ($isLeft && ($isPair || $isOnBoth))) {
                 continue;
             }
+            // What lies on the left of a pair alone is told of its right one, mirrored.
+            $way = $part['mirror'] && $isLeft ? -1 : 1;
             $word = ColourWords::of($this->flat->colours[$mark->label]);
             $drawn = MarkShape::of(
                 $mark,
-                $this->axis + $part['at']['xMm'] / $this->mmPerPx,
+                $this->axis + $way * $part['at']['xMm'] / $this->mmPerPx,
                 $this->bottom + $part['at']['yMm'] / $this->mmPerPx,
-                1,
+                $way,
                 $this->mmPerPx,
                 $this->heightPx,
             );

@@ -15,6 +15,7 @@ export type Box = [number, number, number, number]
 export type Nearness = 'same' | 'near' | 'seen side by side' | 'different'
 export type Preparation = 'core batting' | 'carded batting' | 'sliver' | 'tops' | 'locks' | 'stuffing' | 'yarn'
 export type Reserve = 'again' | 'usual' | 'never'
+export type FlatOutline = [number, number][]
 
 export interface Advice {
   code: string
@@ -886,6 +887,56 @@ export interface Shown {
    */
   lifeMm?: number
   factor?: number | null
+}
+export interface Things {
+  things: {
+    name: string
+    parts: string[]
+    /**
+     * the part it is joined to; empty where it is loose
+     */
+    holder: string
+    widthMm: number
+    heightMm: number
+    /**
+     * its greatest size by the thickness of what holds it
+     */
+    times: number
+    /**
+     * no larger than the hand that holds it
+     */
+    isLost: boolean
+  }[]
+}
+export interface ThingTaken {
+  document: Figure
+}
+/**
+ * amounts of one part
+ */
+export interface SewnPattern {
+  part: string
+  name: string
+  /**
+   * how many are made: two of a pair
+   */
+  parts: number
+  pieces: {
+    name: string
+    of: 'felt' | 'card'
+    count: number
+    outlineMm: FlatOutline
+    cutMm: FlatOutline
+    cutCm2: number
+  }[]
+  seams: {
+    name: string
+    lengthMm: number
+    stitches: number
+    threadMm: number
+  }[]
+  threadMm: number
+  stuffingG: number
 }
 export interface KitTold {
   kit: Kit

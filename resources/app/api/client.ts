@@ -30,6 +30,9 @@ import type {
   SetMember,
   Sets,
   SetSittings,
+  SewnPattern,
+  Things,
+  ThingTaken,
   MendMade,
   PartChecked,
   Remedies,
@@ -65,6 +68,7 @@ import type {
 import type { Armature } from './armature'
 import type { BalanceSheet } from './balance'
 import type { Brush, Figure } from './figure'
+import type { ImpaFlat } from './flat'
 import type { ImpaPhotoCheck as PhotoFound } from './photo-check'
 import type { ImpaSetPlan as SetPlan } from './set-plan'
 import type { Schedule } from './schedule'
@@ -102,8 +106,31 @@ export interface PhotoOf {
 
 /** Edits that PHP makes: cuts, and everyday ones. */
 export type RecutAct =
-  'split' | 'merge' | 'lasso' | 'to-detail' | 'to-part' | 'remove' | 'double' | 'paint' | 'add' | 'mend' | 'part-pair'
+  | 'split'
+  | 'merge'
+  | 'lasso'
+  | 'to-detail'
+  | 'to-part'
+  | 'remove'
+  | 'double'
+  | 'paint'
+  | 'add'
+  | 'mend'
+  | 'part-pair'
+  | 'gather'
+  | 'resize'
+  | 'fasten'
+  | 'put'
 export type View = Seen['views'][number]
+/** How a part is sewn from felt. */
+export interface SewingWish {
+  part: string
+  seamMm: number
+  stitch: 'running' | 'back' | 'whip' | 'blanket'
+  stitchMm: number
+  feltMm: number
+  hollow: boolean
+}
 export interface SeeingWishes {
   heightMm: number
   shades: number
@@ -111,6 +138,7 @@ export interface SeeingWishes {
   roundToMm: number
   brushes: Brush[]
   views: View[]
+  flat: '' | 'sheet' | 'batting'
 }
 /** A wool as it is laid in or changed. */
 export type WoolEntry = Omit<Wool, 'id' | 'freeG' | 'asideG'>
@@ -312,6 +340,8 @@ export const api = {
   glance: (picture: number, wishes: Pick<SeeingWishes, 'shades' | 'figure' | 'brushes'>) =>
     ask<Glance>('POST', 'breakdown/glance', { picture, ...wishes }),
   recut: (document: Figure, act: RecutAct, more: object) => ask<Recut>('POST', 'recut', { document, act, ...more }),
+  things: (document: Figure) => ask<Things>('POST', 'things', { document }),
+  takenThing: (document: Figure, thing: string) => ask<ThingTaken>('POST', 'things/taken', { document, thing }),
   balance: (document: Figure) => ask<BalanceSheet>('POST', 'balance', { document }),
   sizing: (document: Figure, wish: { by: 'height' | 'part' | 'object' } & Record<string, unknown>) =>
     ask<Sizing>('POST', 'sizing', { document, ...wish }),
@@ -366,6 +396,17 @@ export const api = {
   takeBooklet: (booklet: unknown) => ask<SavedFigure>('POST', 'booklets', booklet),
   show: (document: Figure, where: { place: string } & Record<string, number | string>) =>
     ask<Shown>('POST', 'show', { document, ...where }),
+  flat: (document: Figure, sheet: ImpaFlat['sheet']) => ask<ImpaFlat>('POST', 'flat', { document, sheet }),
+  flatTemplates: (
+    document: Figure,
+    sheet: ImpaFlat['sheet'],
+    mirrored: boolean,
+    as: 'pdf' | 'svg',
+    paper: 'a4' | 'letter',
+  ) => file('flat/templates', { document, sheet, mirrored, as, paper }),
+  pattern: (document: Figure, wish: SewingWish) => ask<SewnPattern>('POST', 'flat/pattern', { document, ...wish }),
+  patternSheet: (document: Figure, wish: SewingWish, as: 'pdf' | 'svg', paper: 'a4' | 'letter') =>
+    file('flat/pattern/sheet', { document, ...wish, as, paper }),
   kit: (wish: KitWish) => ask<KitTold>('POST', 'kit', wish),
   kitLabels: (wish: KitWish, labels: string) => file('kit/labels', { ...wish, labels }),
   kitSheet: (wish: KitWish, paper: 'a4' | 'letter') => file('kit/sheet', { ...wish, paper }),

@@ -6,13 +6,13 @@ export type Core = 'core-wool' | 'scrap' | 'stuffing' | 'foam' | 'none'
 export type FaceSchool = 'loose-head' | 'face-first' | 'limbs-first'
 export type JoinBy = 'fluff' | 'slit' | 'neck' | 'wrap' | 'sandwich' | 'sew' | 'glue' | 'wire'
 export type Key = string
-export type Length = number
 /**
  * @minItems 2
  * @maxItems 2
  */
 export type Point = [Place, Place]
 export type Place = number
+export type Length = number
 export type Angle = number
 
 /**
@@ -71,6 +71,175 @@ export interface Figure {
     pulled?: {
       [k: string]: unknown
     }[]
+    [k: string]: unknown
+  }
+  /**
+   * made of layers on a ground (mask, badge, bookmark, patch, picture): its flat parts are cut from sheet or laid from batting
+   */
+  flat?: {
+    way: 'sheet' | 'batting'
+    /**
+     * how far a layer goes on beneath its neighbours
+     */
+    overlapMm?: number
+    /**
+     * share of its length by which a piece draws in while it is felted
+     */
+    shrink?: number
+    /**
+     * what holds the rims of the layers; none: stabs
+     */
+    stitch?: 'none' | 'running' | 'back' | 'whip' | 'blanket'
+    /**
+     * from stitch to stitch
+     */
+    stitchMm?: number
+    /**
+     * cut right through, such as eye holes, seen from the front
+     *
+     * @maxItems 40
+     */
+    openings?: {
+      key: Key
+      name?: string
+      /**
+       * @minItems 3
+       * @maxItems 400
+       */
+      pointsMm: [Point, Point, Point, ...Point[]]
+      [k: string]: unknown
+    }[]
+    /**
+     * ties, or the ribbon of a bookmark
+     */
+    ribbon?: {
+      widthMm: number
+      /**
+       * of each end, from its hole
+       */
+      lengthMm: number
+      /**
+       * @maxItems 20
+       */
+      holesMm:
+        | []
+        | [Point]
+        | [Point, Point]
+        | [Point, Point, Point]
+        | [Point, Point, Point, Point]
+        | [Point, Point, Point, Point, Point]
+        | [Point, Point, Point, Point, Point, Point]
+        | [Point, Point, Point, Point, Point, Point, Point]
+        | [Point, Point, Point, Point, Point, Point, Point, Point]
+        | [Point, Point, Point, Point, Point, Point, Point, Point, Point]
+        | [Point, Point, Point, Point, Point, Point, Point, Point, Point, Point]
+        | [Point, Point, Point, Point, Point, Point, Point, Point, Point, Point, Point]
+        | [Point, Point, Point, Point, Point, Point, Point, Point, Point, Point, Point, Point]
+        | [Point, Point, Point, Point, Point, Point, Point, Point, Point, Point, Point, Point, Point]
+        | [Point, Point, Point, Point, Point, Point, Point, Point, Point, Point, Point, Point, Point, Point]
+        | [Point, Point, Point, Point, Point, Point, Point, Point, Point, Point, Point, Point, Point, Point, Point]
+        | [
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point
+          ]
+        | [
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point
+          ]
+        | [
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point
+          ]
+        | [
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point
+          ]
+        | [
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point,
+            Point
+          ]
+      [k: string]: unknown
+    }
     [k: string]: unknown
   }
   /**
@@ -419,6 +588,10 @@ export interface Picture {
     shades?: number
     figure?: number
     roundToMm?: number
+    /**
+     * in layers, not in the round
+     */
+    flat?: 'sheet' | 'batting'
     /**
      * what each figure of a turnaround sheet shows, from the left
      *

@@ -1,5 +1,5 @@
 // Writes figure.ts, plan.ts, balance.ts, steps.ts, schedule.ts, armature.ts,
-// hand.ts, photo-check.ts, set-plan.ts, kit.ts and answers.ts from formats/, so that the screens speak of documents and answers as the
+// hand.ts, photo-check.ts, set-plan.ts, kit.ts, flat.ts and answers.ts from formats/, so that the screens speak of documents and answers as the
 // formats do. Run: npm run types
 import { readFileSync, writeFileSync } from 'node:fs'
 import { compile } from 'json-schema-to-typescript'
@@ -68,6 +68,7 @@ for (const name of [
   'photo-check',
   'set-plan',
   'kit',
+  'flat',
 ])
   await write(`./${name}.ts`, name, read(`impa-${name}-1.schema.json`), `impa-${name}-1.schema.json`)
 await write(

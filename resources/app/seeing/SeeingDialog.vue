@@ -26,6 +26,7 @@ const {
   heightMm,
   shades,
   rounded,
+  flat,
   which,
   views,
   strokes,
@@ -246,6 +247,7 @@ function leave(): void {
           <WishFields
             v-model:shades="shades"
             v-model:rounded="rounded"
+            v-model:flat="flat"
             :glance="glance"
             :trouble="glanceTrouble"
             :disabled="doing !== ''"

@@ -5,6 +5,12 @@ import type { Glance } from '../api/answers'
 defineProps<{ glance: Glance | null; trouble: string; disabled: boolean }>()
 const shades = defineModel<number>('shades', { required: true })
 const rounded = defineModel<boolean>('rounded', { required: true })
+const flat = defineModel<'' | 'sheet' | 'batting'>('flat', { required: true })
+const WAYS = [
+  { value: '', title: 'in the round' },
+  { value: 'sheet', title: 'flat: layers of felt sheet' },
+  { value: 'batting', title: 'flat: layers of batting' },
+] as const
 </script>
 
 <template>
@@ -38,7 +44,9 @@ const rounded = defineModel<boolean>('rounded', { required: true })
             : 'made one where hardly told apart'
       }}</span>
     </label>
+    <v-select v-model="flat" :items="WAYS" label="Made" :disabled="disabled" hide-details />
     <v-checkbox
+      v-if="!flat"
       v-model="rounded"
       label="Sizes in whole millimetres"
       :disabled="disabled"

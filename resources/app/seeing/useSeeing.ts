@@ -20,6 +20,7 @@ export function useSeeing(source: () => Source | null) {
   const heightMm = ref(110)
   const shades = ref(0.2)
   const rounded = ref(false)
+  const flat = ref<'' | 'sheet' | 'batting'>('')
   const which = ref(0)
   const views = shallowRef<View[]>([])
   const strokes = shallowRef<Brush[]>([])
@@ -58,6 +59,7 @@ export function useSeeing(source: () => Source | null) {
       heightMm.value = now?.document?.heightMm ?? heightMm.value
       shades.value = wishes?.shades ?? 0.2
       rounded.value = (wishes?.roundToMm ?? 0) > 0
+      flat.value = wishes?.flat ?? ''
       which.value = wishes?.figure ?? 0
       views.value = wishes?.views ?? []
       strokes.value = wishes?.brushes ?? []
@@ -88,6 +90,7 @@ export function useSeeing(source: () => Source | null) {
           roundToMm: rounded.value ? 1 : 0,
           brushes: strokes.value,
           views: views.value,
+          flat: flat.value,
         },
         name.value,
         now.name,
@@ -177,6 +180,7 @@ export function useSeeing(source: () => Source | null) {
     heightMm,
     shades,
     rounded,
+    flat,
     which,
     views,
     strokes,

@@ -16,6 +16,7 @@ const keys = [
   ['Shift X', 'cut the chosen part level through its middle'],
   ['R', 'review what was seen: Enter takes, Delete leaves out'],
   ['A', 'look at the drawing again, with other wishes or brushes (Shapes)'],
+  ['T', 'the layers of a flat figure, or its drawing (Shapes)'],
   ['Page up, Page down', 'before, behind the next part'],
   ['H, K', 'hide, lock'],
   ['+, -, 0', 'nearer, farther, all of it; the wheel does the same'],

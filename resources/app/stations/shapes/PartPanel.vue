@@ -10,9 +10,11 @@ import PrintDialog from '../../shell/PrintDialog.vue'
 import { useFigure } from '../../state/figure'
 import { useUnits } from '../../state/units'
 import CoveringFields from './CoveringFields.vue'
+import SewingDialog from './SewingDialog.vue'
 import SizingDialog from './SizingDialog.vue'
 import StandingDialog from './StandingDialog.vue'
 import WiresDialog from './WiresDialog.vue'
+import ThingsDialog from './ThingsDialog.vue'
 import { trade } from '../../state/trade'
 
 const figure = useFigure()
@@ -43,6 +45,8 @@ const sizing = ref(false)
 const standing = ref(false)
 const wiring = ref(false)
 const printing = ref(false)
+const sewing = ref(false)
+const having = ref(false)
 const cards = (as: 'pdf' | 'svg', paper: 'a4' | 'letter') => api.sizeCards(figure.document!, as, paper)
 const sideFile = ref<HTMLInputElement>()
 const facesLeft = ref(true)
@@ -223,6 +227,11 @@ const sizes = [
         />
       </div>
       <CoveringFields :part="part" class="mt-3" />
+      <div class="acts mt-3">
+        <v-btn variant="tonal" @click="sewing = true">Cut and sew it</v-btn>
+        <v-btn variant="tonal" @click="having = true">Make it a thing held or worn</v-btn>
+      </div>
+      <SewingDialog v-model="sewing" :part="part" />
       <div class="two mt-3">
         <v-select
           :model-value="part.join?.to ?? ''"
@@ -305,6 +314,7 @@ const sizes = [
         <v-btn variant="tonal" @click="wiring = true">Wires</v-btn>
         <v-btn variant="tonal" @click="sizing = true">Size by a part or an object</v-btn>
         <v-btn variant="tonal" @click="printing = true">Print size cards</v-btn>
+        <v-btn variant="tonal" @click="having = true">Things it has with it</v-btn>
       </div>
       <h3 class="mt-4">A side picture</h3>
       <p class="quiet">Has it a drawing from the side as well? Depths are taken from it.</p>
@@ -338,6 +348,7 @@ const sizes = [
         <a :href="download" :download="`${figure.document.name}.impa.json`">Take the figure as a file</a>
       </p>
     </template>
+    <ThingsDialog v-model="having" />
   </aside>
 </template>
 
@@ -373,21 +384,6 @@ aside > .acts {
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: 0.6rem;
-}
-.facts {
-  display: grid;
-  grid-template-columns: max-content 1fr;
-  gap: 0.15rem 0.8rem;
-  padding-top: 0.6rem;
-  margin-top: 0.8rem;
-}
-.facts dt {
-  color: rgb(var(--v-theme-quiet));
-}
-.facts dd {
-  margin: 0;
-  font-weight: 600;
-  text-align: right;
 }
 .wide {
   grid-column: 1 / -1;

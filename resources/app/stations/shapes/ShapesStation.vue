@@ -10,11 +10,13 @@ import LookAgainDialog from './LookAgainDialog.vue'
 import PartPanel from './PartPanel.vue'
 import PartTree from './PartTree.vue'
 import PictureBoard from './PictureBoard.vue'
+import LayersView from './layers/LayersView.vue'
 import ReviewCard from './ReviewCard.vue'
 import SideStrip from './SideStrip.vue'
 import type { Compare, Tool } from './tools'
 import { useZoom, type Frames } from '../../drawing/useZoom'
 import { useFrames } from './useFrames'
+import PageTabs from '../../shell/PageTabs.vue'
 import { useHotkeys } from '../../shell/useHotkeys'
 
 const figure = useFigure()
@@ -24,6 +26,17 @@ const tool = ref<Tool>('choose')
 const compare = ref<Compare>('drawing')
 const reviewing = ref(false)
 const again = ref(false)
+/** A figure of layers is looked at pulled apart first. */
+const board = ref<'drawing' | 'apart' | 'sheets'>('apart')
+const boardPages = computed(() => [
+  { key: 'apart' as const, title: 'Layers' },
+  ...(figure.document?.flat?.way === 'sheet' ? [{ key: 'sheets' as const, title: 'On the sheets' }] : []),
+  { key: 'drawing' as const, title: 'Drawing' },
+])
+const layers = computed(() => {
+  if (!figure.document?.flat || board.value === 'drawing') return null
+  return figure.document.flat.way === 'sheet' ? board.value : 'apart'
+})
 const boards = ref<HTMLElement>()
 const { near, zoom, zoomBy, panBy, all } = useZoom(useFrames(boards))
 // While something is dragged the paper keeps still.
@@ -67,6 +80,7 @@ useHotkeys({
   },
   a: () => (again.value = figure.picture !== null),
   r: () => (reviewing.value = !reviewing.value),
+  t: () => (board.value = board.value === 'drawing' ? 'apart' : 'drawing'),
   '+': () => zoomBy(1.4),
   '=': () => zoomBy(1.4),
   '-': () => zoomBy(1 / 1.4),
@@ -117,7 +131,10 @@ onBeforeUnmount(() => {
       </div>
     </aside>
     <section class="middle" aria-label="Board">
+      <PageTabs v-if="figure.document.flat" v-model="board" label="What lies on the board" :pages="boardPages" />
+      <LayersView v-if="layers" :page="layers" />
       <BoardTools
+        v-if="!layers"
         v-model:tool="tool"
         v-model:compare="compare"
         :zoom="zoom"
@@ -129,7 +146,7 @@ onBeforeUnmount(() => {
         @review="reviewing = !reviewing"
         @again="again = true"
       />
-      <div ref="boards" class="boards sheet mm-paper" :style="{ gridTemplateColumns: frames.columns }">
+      <div v-show="!layers" ref="boards" class="boards sheet mm-paper" :style="{ gridTemplateColumns: frames.columns }">
         <PictureBoard
           :compare="compare"
           :tool="tool"
@@ -142,8 +159,8 @@ onBeforeUnmount(() => {
         />
         <SideStrip :frame="frames.side" @hold="held = $event ? frames : null" />
       </div>
-      <ReviewCard v-if="reviewing" @close="reviewing = false" @cut="tool = 'cut'" />
-      <ul v-else-if="figure.board.plan.notes.length" class="bare notes" aria-label="Worth knowing">
+      <ReviewCard v-if="reviewing && !layers" @close="reviewing = false" @cut="tool = 'cut'" />
+      <ul v-else-if="figure.board.plan.notes.length && !layers" class="bare notes" aria-label="Worth knowing">
         <li v-for="n in figure.board.plan.notes" :key="n.code + n.at" class="sheet">{{ n.text }}</li>
       </ul>
     </section>

@@ -1,0 +1,358 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Tests\Flat;
+
+use Impa\Build\Step;
+use Impa\Build\Work;
+use Impa\Face\Needles;
+use Impa\Figure\Figure;
+use Impa\Figure\Stitch;
+use Impa\Flat\FeltSheet;
+use Impa\Flat\FlatPlan;
+use Impa\Flat\FlatRefused;
+use Impa\Flat\Layer;
+use Impa\Flat\Layers;
+use Impa\Flat\Nesting;
+use Impa\Flat\Ribbon;
+use Impa\Flat\Stitching;
+use Impa\Geometry\Box;
+use Impa\Geometry\Polygon;
+use Impa\Geometry\Polyline;
+use Impa\Material\Densities;
+use Impa\Material\Pace;
+use Impa\Print\LayerTemplates;
+use Impa\Print\Paper;
+use Impa\Tests\Support\Figures;
+use Impa\Tests\Support\Works;
+use Impa\Wool\Ledger;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+/**
+ * A layer by its corners.
+ *
+ * @param  array<string, mixed>  $more
+ * @return array<string, mixed>
+ */
+function square(string $key, float $left, float $low, float $right, float $high, float $z, array $more = []): array
+{
+    return [
+        'key' => $key,
+        'shape' => [
+            'kind' => 'plate', 'widthMm' => $right - $left, 'heightMm' => $high - $low, 'depthMm' => 1.5,
+            'outline' => [[0, 0], [1, 0], [1, 1], [0, 1]],
+        ],
+        'at' => ['xMm' => ($left + $right) / 2, 'yMm' => ($low + $high) / 2, 'zMm' => $z],
+        'colour' => 'teal',
+    ] + $more;
+}
+
+/**
+ * @param  list<array<string, mixed>>  $parts
+ * @param  array<string, mixed>  $flat
+ * @param  list<array<string, mixed>>  $details
+ */
+function layered(array $parts, array $flat = [], array $details = []): Figure
+{
+    return Figures::read(Figures::document($parts, $details, ['flat' => $flat + ['way' => 'sheet']]));
+}
+
+function dusk(): Figure
+{
+    return Works::demo('dusk');
+}
+
+/** @return list<string> */
+function stepsOf(Figure $figure): array
+{
+    $work = Work::of(Ledger::of($figure, Densities::house()), Pace::house(), Needles::usual());
+
+    return array_map(static fn (Step $s): string => $s->key, $work->steps);
+}
+
+describe('layers', function () {
+    it('lie from the ground up, of equals the larger first, each on what it lies over', function () {
+        $layers = Layers::of(layered([
+            square('spot', 10, 10, 20, 20, 4.5),
+            square('small', 5, 5, 30, 30, 2.25),
+            square('ground', 0, 0, 100, 60, 0.75),
+            square('large', 40, 5, 95, 55, 2.25),
+        ]));
+        expect(array_map(static fn (Layer $l): string => $l->part->key, $layers->all))->toBe(['ground', 'large', 'small', 'spot'])
+            ->and(array_map(static fn (Layer $l): int => $l->level, $layers->all))->toBe([0, 1, 1, 2])
+            ->and($layers->under)->toBe([[], [0], [0], [0, 2]]);
+    });
+
+    it('that only touch do not lie on each other', function () {
+        $layers = Layers::of(layered([square('a', 0, 0, 50, 50, 0.75), square('b', 50, 0, 100, 50, 0.75)]));
+        expect($layers->all[1]->level)->toBe(0)->and($layers->under[1])->toBe([]);
+    });
+
+    it('of a pair are two, mirrored about the middle line', function () {
+        $layers = Layers::of(layered([square('ground', -50, 0, 50, 60, 0.75), square('eye', 10, 20, 30, 40, 2.25, ['mirror' => true])]));
+        [, $right, $left] = $layers->all;
+        expect($left->isTwin)->toBeTrue()->and($left->box->left)->toEqualWithDelta(-30.0, 1e-9)
+            ->and($left->box->right)->toEqualWithDelta(-10.0, 1e-9)
+            ->and($left->areaMm2)->toEqualWithDelta($right->areaMm2, 1e-9)
+            ->and(Polygon::signedArea($left->outline))->toBeGreaterThan(0.0)
+            ->and([$right->name(), $left->name()])->toBe(['eye, right', 'eye, left']);
+    });
+
+    it('that go too little beneath a neighbour are told, by how much in the narrowest place', function (float $beneath, ?float $told) {
+        // The lower one ends so far beneath the upper one's left rim.
+        $layers = Layers::of(layered([square('lower', 0, 0, 50 + $beneath, 40, 0.75), square('upper', 50, 0, 90, 40, 2.25)]));
+        $short = $layers->shortSeams();
+        if ($told === null) {
+            expect($short)->toBe([]);
+        } else {
+            expect($short)->toHaveCount(1)->and($short[0]['upper'])->toBe('upper')->and($short[0]['lower'])->toBe('lower')
+                ->and($short[0]['overlapMm'])->toEqualWithDelta($told, 0.5);
+        }
+    })->with([[1.0, 1.0], [2.0, 2.0], [4.0, null], [40.0, null]]);
+
+    it('of the demo mask lie well on its ground', function () {
+        $layers = Layers::of(dusk());
+        expect($layers->shortSeams())->toBe([])->and($layers->all)->toHaveCount(10)
+            ->and($layers->all[0]->part->key)->toBe('ground')
+            ->and(max(array_map(static fn (Layer $l): int => $l->level, $layers->all)))->toBe(3);
+    });
+
+    it('are refused where there are none, and where the figure is made in the round', function () {
+        expect(fn () => Layers::of(Figures::read(Figures::document([Figures::part('a', 'ball', 40, 40, 40)]))))
+            ->toThrow(FlatRefused::class, 'no flat parts')
+            ->and(fn () => FlatPlan::of(Works::demo('bobbin'), FeltSheet::usual()))->toThrow(FlatRefused::class, 'made in the round');
+    });
+});
+
+describe('thread', function () {
+    /**
+     * The course of a thread, point by point: x along the rim, y away from it, z up through the felt.
+     *
+     * @return list<array{float, float, float}>
+     */
+    $course = static function (Stitch $stitch, int $count, float $pitch, float $thick): array {
+        $points = [];
+        for ($i = 0; $i < $count; $i++) {
+            $x = $i * $pitch;
+            $on = match ($stitch) {
+                Stitch::Running => [[$x, 0, 0], [$x, 0, $thick], [$x + $pitch / 2, 0, $thick], [$x + $pitch / 2, 0, 0]],
+                Stitch::Back => [[$x, 0, 0], [$x, 0, $thick], [$x - $pitch, 0, $thick], [$x - $pitch, 0, 0]],
+                Stitch::Whip => [[$x, $pitch, 0], [$x, $pitch, $thick], [$x, 0, $thick], [$x, 0, 0]],
+                Stitch::Blanket => [[$x, 0, $thick], [$x, $pitch, $thick], [$x, $pitch, 0], [$x, 0, 0], [$x, 0, $thick]],
+                Stitch::None => [],
+            };
+            array_push($points, ...$on);
+        }
+        $x = $count * $pitch;
+        $points[] = match ($stitch) {
+            Stitch::Whip => [$x, $pitch, 0],
+            Stitch::Blanket => [$x, 0, $thick],
+            default => [$x, 0, 0],
+        };
+
+        return $points;
+    };
+
+    it('is as long as its course, stitch by stitch', function (Stitch $stitch) use ($course) {
+        $random = new Randomizer(new Mt19937(3));
+        for ($n = 0; $n < 20; $n++) {
+            [$count, $pitch, $thick] = [$random->getInt(1, 60), $random->getInt(10, 60) / 10, $random->getInt(5, 60) / 10];
+            $points = $course($stitch, $count, $pitch, $thick);
+            $long = 0.0;
+            for ($i = 1; $i < count($points); $i++) {
+                $long += sqrt(array_sum(array_map(static fn (float $a, float $b): float => ($a - $b) ** 2, $points[$i], $points[$i - 1])));
+            }
+            $stitching = Stitching::along($stitch, $count * $pitch, $pitch, $thick);
+            expect($stitching->count)->toBe($count)->and($stitching->workingMm)->toEqualWithDelta($long, 1e-6);
+        }
+    })->with([Stitch::Running, Stitch::Back, Stitch::Whip, Stitch::Blanket]);
+
+    it('comes out even: the stitch nearest to the wish that divides the rim', function () {
+        $stitching = Stitching::along(Stitch::Running, 100.0, 3.2, 2.0);
+        expect($stitching->count)->toBe(31)->and($stitching->workingMm)->toEqualWithDelta(100.0 + 31 * 4.0, 1e-9);
+    });
+
+    it('is threaded anew before it runs out, a tail lost each time', function () {
+        $stitching = Stitching::along(Stitch::Back, 1000.0, 3.0, 2.0);
+        $room = Stitching::NEEDLEFUL_MM - Stitching::TAIL_MM;
+        expect($stitching->needlefuls() * $room)->toBeGreaterThanOrEqual($stitching->workingMm)
+            ->and(($stitching->needlefuls() - 1) * $room)->toBeLessThan($stitching->workingMm)
+            ->and($stitching->threadMm())->toEqualWithDelta($stitching->workingMm + $stitching->needlefuls() * Stitching::TAIL_MM, 1e-9)
+            ->and(Stitching::along(Stitch::None, 100.0, 3.0, 2.0)->threadMm())->toBe(0.0);
+    });
+
+    it('takes more for closer stitches, thicker felt and a longer rim', function (Stitch $stitch) {
+        $mm = static fn (float $rim, float $pitch, float $thick): float => Stitching::along($stitch, $rim, $pitch, $thick)->threadMm();
+        expect($mm(120, 2, 2))->toBeGreaterThan($mm(120, 4, 2))
+            ->and($mm(120, 3, 4))->toBeGreaterThan($mm(120, 3, 2))
+            ->and($mm(240, 3, 2))->toBeGreaterThan($mm(120, 3, 2));
+    })->with([Stitch::Running, Stitch::Back, Stitch::Whip, Stitch::Blanket]);
+});
+
+describe('what is cut', function () {
+    it('is larger by what it draws in, and comes out as drawn', function (float $shrink) {
+        $plan = FlatPlan::of(layered([square('ground', 0, 0, 80, 60, 0.75)], ['way' => 'batting', 'shrink' => $shrink]), FeltSheet::usual());
+        $layer = $plan->layers->all[0];
+        $box = Box::around($plan->cut($layer));
+        expect($box->width() * (1 - $shrink))->toEqualWithDelta(80.0, 1e-9)
+            ->and($box->height() * (1 - $shrink))->toEqualWithDelta(60.0, 1e-9)
+            ->and($box->middle())->toEqual($layer->box->middle());
+    })->with([0.0, 0.08, 0.3]);
+
+    it('draws in by the house\'s share where nothing is said, and a bought sheet not at all', function () {
+        expect(layered([square('a', 0, 0, 9, 9, 1)], ['way' => 'batting'])->flat->shrink)->toBe(0.08)
+            ->and(layered([square('a', 0, 0, 9, 9, 1)])->flat->shrink)->toBe(0.0);
+    });
+
+    it('lies on the sheets within the sheet, no piece over another, turned only where there is no grain', function (bool $hasGrain) {
+        $plan = FlatPlan::of(dusk(), FeltSheet::of(210, 297, $hasGrain));
+        foreach ($plan->nested() as $colour => $nesting) {
+            expect($nesting)->toBeInstanceOf(Nesting::class);
+            $boxes = [];
+            foreach ($nesting->placed as $placed) {
+                $box = Box::around($placed['outline']);
+                expect($box->left)->toBeGreaterThanOrEqual(-1e-6)->and($box->right)->toBeLessThanOrEqual(210 + 1e-6)
+                    ->and($box->high)->toBeLessThanOrEqual(297 + 1e-6);
+                $cut = $plan->cut($plan->byColour()[$colour][$placed['piece']]);
+                expect(abs(Polygon::signedArea($placed['outline'])))->toEqualWithDelta(abs(Polygon::signedArea($cut)), 1e-6);
+                if ($hasGrain) {
+                    expect($box->width())->toEqualWithDelta(Box::around($cut)->width(), 1e-6);
+                }
+                foreach ($boxes as $other) {
+                    expect($other->right <= $box->left + 1e-6 || $box->right <= $other->left + 1e-6
+                        || $other->high <= $box->low + 1e-6 || $box->high <= $other->low + 1e-6)->toBeTrue();
+                }
+                $boxes[] = $box;
+            }
+        }
+    })->with([true, false]);
+
+    it('is turned into its smallest box: a square on its corner takes no more felt than one on its side', function () {
+        $diamond = [[0.0, -30.0], [30.0, 0.0], [0.0, 30.0], [-30.0, 0.0]];
+        $nesting = Nesting::of([['Diamond', $diamond]], FeltSheet::of(100, 100));
+        $grained = Nesting::of([['Diamond', $diamond]], FeltSheet::of(100, 100, true));
+        expect($nesting->lengthMm)->toEqualWithDelta(30 * M_SQRT2, 1e-6)->and($grained->lengthMm)->toEqualWithDelta(60.0, 1e-6)
+            ->and($nesting->waste)->toBeLessThan($grained->waste);
+    });
+
+    it('that is larger than the sheet is told with its size and a way on, and the rest is planned', function () {
+        $plan = FlatPlan::of(dusk(), FeltSheet::of(100, 100));
+        $notes = array_column($plan->notes(), 'text', 'code');
+        expect($notes['sheet-too-small'])->toContain('Ground')->toContain('189 x 105 mm')->toContain('larger sheet')
+            ->and(array_filter($plan->nested(), static fn (mixed $n): bool => $n instanceof Nesting))->toHaveCount(3)
+            ->and(fn () => FeltSheet::of(5, 100))->toThrow(FlatRefused::class)
+            ->and(fn () => FeltSheet::said('wide', false))->toThrow(FlatRefused::class)
+            ->and(FeltSheet::said('300 x 400.5', true)->heightMm)->toBe(400.5);
+    });
+});
+
+describe('a ribbon', function () {
+    it('is held by holes with felt all round, and told where one would tear or lies off the felt', function () {
+        $holes = static fn (array ...$at): Figure => layered(
+            [square('ground', 0, 0, 100, 60, 0.75)],
+            ['ribbon' => ['widthMm' => 8, 'lengthMm' => 300, 'holesMm' => $at]],
+        );
+        $torn = static fn (Figure $f): array => Ribbon::torn(Layers::of($f));
+        // A hole of 4 mm wants 8 mm of felt: its middle 10 from the rim.
+        expect($torn($holes([10.2, 30], [50, 49.8])))->toBe([])
+            ->and($torn($holes([9, 30]))[0]['rimMm'])->toEqualWithDelta(7.0, 0.05)
+            ->and($torn($holes([50, 30], [-4, 30])))->toHaveCount(1)
+            ->and($torn($holes([-4, 30]))[0]['rimMm'])->toBeLessThan(0.0)
+            ->and(Ribbon::lengthMm(Layers::of($holes([20, 30], [80, 30]))))->toBe(2 * (300.0 + Ribbon::KNOT_MM));
+    });
+
+    it('is suggested where it holds: ties level with each other, one at the top in the middle', function () {
+        $layers = Layers::of(dusk());
+        $suggested = Ribbon::suggested($layers, 8.0);
+        [[$lx, $ly], [$rx, $ry]] = $suggested['ties'];
+        expect($ly)->toBe($ry)->and($lx)->toEqualWithDelta(-$rx, 1.5)->and($suggested['top'])->toHaveCount(1);
+        $document = dusk()->document();
+        foreach ($suggested as $holes) {
+            $document->flat->ribbon->holesMm = $holes;
+            expect(Ribbon::torn(Layers::of(Figure::fromDocument($document))))->toBe([]);
+        }
+    });
+});
+
+it('reckons a cord\'s wool as the ledger does, and its ends over each other', function () {
+    $ring = [[-40, -20], [40, -20], [40, 20], [-40, 20], [-40, -20]];
+    $cord = ['key' => 'cord', 'on' => 'ground', 'kind' => 'line', 'widthMm' => 3, 'pointsMm' => $ring, 'colour' => 'black'];
+    $figure = layered([square('ground', -45, 0, 45, 50, 0.75)], [], [$cord]);
+    $told = FlatPlan::of($figure, FeltSheet::usual())->cords()[0];
+    expect($told['lengthMm'])->toEqualWithDelta(240.0 + FlatPlan::CORD_JOIN_MM, 1e-9)
+        ->and($told['mg'] / 1000)->toEqualWithDelta(Ledger::of($figure, Densities::house())->ofDetail('cord')->g ?? 0.0, 1e-9);
+});
+
+describe('the work on layers', function () {
+    it('goes from the ground up: each after what it lies on, pressed and stitched before the next, embroidery and ribbon last', function () {
+        $figure = dusk();
+        $steps = stepsOf($figure);
+        $at = array_flip($steps);
+        $layers = Layers::of($figure);
+        foreach ($layers->all as $i => $layer) {
+            foreach ($layers->under[$i] as $k) {
+                $lower = $layers->all[$k];
+                expect($at['join:'.$layer->part->key])->toBeGreaterThan($at[$lower->level > 0 ? 'stitch:'.$lower->part->key : 'cover:ground']);
+            }
+        }
+        expect($at['press:1'])->toBeLessThan($at['join:eyespot'])
+            ->and($at['press:2'])->toBeLessThan($at['join:pupil'])
+            ->and($at['detail:vein'])->toBeGreaterThan($at['open'])
+            ->and(array_slice($steps, -3))->toBe(['ribbon', 'trim', 'inspect'])
+            ->and(in_array('portion', $steps, true))->toBeFalse();
+    });
+
+    it('of batting is felted and laid without thread, large before small on one level', function () {
+        $figure = layered([
+            square('ground', 0, 0, 100, 60, 1.5),
+            square('small', 5, 5, 20, 20, 4.5),
+            square('large', 40, 5, 95, 55, 4.5),
+        ], ['way' => 'batting']);
+        $at = array_flip(stepsOf($figure));
+        expect($at['join:large'])->toBeLessThan($at['join:small'])
+            ->and(array_filter(array_keys($at), static fn (string $k): bool => str_starts_with($k, 'stitch:')))->toBe([]);
+    });
+});
+
+describe('templates', function () {
+    it('are of true size, mirrored where they are for the back', function () {
+        $figure = layered([square('ground', 0, 0, 80, 60, 0.75), square('mark', 5, 5, 25, 15, 2.25)]);
+        $plan = FlatPlan::of($figure, FeltSheet::usual());
+        $xs = static function (bool $mirrored) use ($figure, $plan): array {
+            preg_match_all('/<path d="M([^"]+)Z" fill="none" stroke="#3a2a20" stroke-width="0\.(?:35|2)"/', LayerTemplates::pages($figure, $plan, Paper::A4, $mirrored)[0], $found);
+            $box = static function (string $d): Box {
+                return Box::around(array_map(static fn (string $p): array => array_map(floatval(...), explode(' ', $p)), explode('L', $d)));
+            };
+
+            return array_map($box, $found[1]);
+        };
+        [$ground, $mark] = $xs(false);
+        [, $turned] = $xs(true);
+        expect($ground->width())->toEqualWithDelta(80.0, 0.01)->and($ground->height())->toEqualWithDelta(60.0, 0.01)
+            ->and($mark->left - $ground->left)->toEqualWithDelta(5.0, 0.01)
+            ->and($ground->right - $turned->right)->toEqualWithDelta(5.0, 0.01);
+    });
+
+    it('larger than a page come on as many as it takes, each with the crosses of its neighbours', function () {
+        $figure = layered([square('ground', 0, 0, 300, 300, 0.75)]);
+        $pages = LayerTemplates::pages($figure, FlatPlan::of($figure, FeltSheet::of(400, 400)), Paper::A4);
+        // 190 x 255 mm a page, 10 of them shared: 2 x 2.
+        expect($pages)->toHaveCount(4);
+        foreach (['1Aa' => [0, 1], '2Aa' => [2, 3], 'A1a' => [0, 2], 'B1a' => [1, 3]] as $cross => $on) {
+            foreach ($pages as $i => $page) {
+                expect(str_contains($page, '>'.$cross.'<'))->toBe(in_array($i, $on, true));
+            }
+        }
+    });
+
+    it('of a figure without layers are refused, not empty', function () {
+        expect(fn () => FlatPlan::of(layered([Figures::part('a', 'ball', 40, 40, 40)]), FeltSheet::usual()))->toThrow(FlatRefused::class);
+    });
+});
+
+it('keeps even steps round a closed line, corners cut by no more than a step', function () {
+    $even = Polyline::closed([[0.0, 0.0], [30.0, 0.0], [30.0, 20.0], [0.0, 20.0]], 2.5);
+    expect($even)->toHaveCount(40)->and(Polygon::perimeter($even))->toEqualWithDelta(100.0, 2.5);
+});

@@ -1,0 +1,169 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Tests\Pattern;
+
+use Impa\Figure\Part;
+use Impa\Figure\Stitch;
+use Impa\Flat\Development;
+use Impa\Flat\FlatRefused;
+use Impa\Flat\Pattern;
+use Impa\Flat\PatternPiece;
+use Impa\Flat\Sewing;
+use Impa\Geometry\Box;
+use Impa\Geometry\Ellipse;
+use Impa\Geometry\ParallelCurve;
+use Impa\Geometry\Polygon;
+use Impa\Print\Paper;
+use Impa\Print\PatternSheet;
+use Impa\Shape\Ball;
+use Impa\Shape\Dome;
+use Impa\Shape\Size;
+use Impa\Tests\Support\Figures;
+
+/** @param  array<string, mixed>  $more of its shape */
+function sewnPart(string $kind, float $w, float $h, float $d, array $more = []): Part
+{
+    $part = Figures::part('it', $kind, $w, $h, $d);
+    $part['shape'] += $more;
+
+    return Figures::read(Figures::document([$part]))->parts['it'];
+}
+
+function pieceOf(Pattern $pattern, string $name): PatternPiece
+{
+    foreach ($pattern->pieces as $piece) {
+        if ($piece->name === $name) {
+            return $piece;
+        }
+    }
+    throw new \RuntimeException($name);
+}
+
+/** @return array<string, float> length by seam */
+function seamsOf(Pattern $pattern): array
+{
+    return array_combine(
+        array_column($pattern->seams, 'name'),
+        array_map(static fn (array $s): float => $s['stitching']->lengthMm, $pattern->seams),
+    );
+}
+
+describe('a developed side', function () {
+    it('of a cone is a sector: its slant the radius, its rim the base\'s girth, its area pi r s', function (float $r, float $h) {
+        $side = Development::frustum(2 * $r, 2 * $r, $h, 0.0);
+        $slant = hypot($r, $h);
+        expect(Polygon::signedArea($side))->toEqualWithDelta(M_PI * $r * $slant, 0.001 * M_PI * $r * $slant)
+            ->and(Polygon::perimeter($side))->toEqualWithDelta(2 * M_PI * $r + 2 * $slant, 0.001 * $slant);
+        foreach (array_slice($side, 0, -1) as [$x, $y]) {
+            expect(min(abs(hypot($x, $y) - $slant), hypot($x, $y)))->toBeLessThan(1e-6);
+        }
+    })->with([[20, 40], [30, 5], [3, 90]]);
+
+    it('of a frustum has the area pi (R + r) s and both girths', function (float $R, float $r, float $h) {
+        $side = Development::frustum(2 * $R, 2 * $R, $h, $r / $R);
+        $slant = hypot($R - $r, $h);
+        expect(Polygon::signedArea($side))->toEqualWithDelta(M_PI * ($R + $r) * $slant, 0.001 * M_PI * ($R + $r) * $slant)
+            ->and(Polygon::perimeter($side))->toEqualWithDelta(2 * M_PI * ($R + $r) + 2 * $slant, 0.02 * ($R + $r));
+    })->with([[30, 20, 25], [40, 5, 12], [20, 19, 60]]);
+
+    it('of a tube is as broad as its girth, oval or round (Ramanujan 1914)', function () {
+        $box = Box::around(Development::tube(40, 24, 30));
+        expect($box->width())->toEqualWithDelta(Ellipse::perimeter(20, 12), 1e-9)->and($box->height())->toBe(30.0);
+    });
+
+    it('of a ball in gores has the ball\'s area, each gore as long as half its girth', function (int $count) {
+        $gore = Development::gore(Ball::of(Size::of(50, 50, 50)), $count);
+        expect($count * Polygon::signedArea($gore))->toEqualWithDelta(M_PI * 2500, 0.002 * M_PI * 2500)
+            ->and(Box::around($gore)->height())->toEqualWithDelta(M_PI * 25, 0.05)
+            ->and(Box::around($gore)->width())->toEqualWithDelta(M_PI * 50 / $count, 0.05);
+    })->with([2, 4, 6, 12]);
+
+    it('of a dome in gores has the half ball\'s area', function () {
+        $gore = Development::gore(Dome::of(Size::of(60, 30, 60)), 6);
+        expect(6 * Polygon::signedArea($gore))->toEqualWithDelta(2 * M_PI * 900, 0.003 * 2 * M_PI * 900);
+    });
+});
+
+it('moves an outline outwards by Steiner\'s formula for convex ones, and to the mitre in a corner', function () {
+    $square = [[0.0, 0.0], [30.0, 0.0], [30.0, 20.0], [0.0, 20.0]];
+    expect(Polygon::signedArea(ParallelCurve::outside($square, 4.0)))->toEqualWithDelta(600 + 100 * 4 + M_PI * 16, 0.7)
+        ->and(Polygon::signedArea(ParallelCurve::outside(Development::disc(40, 40), 5.0)))->toEqualWithDelta(M_PI * 625, 1.5)
+        ->and(ParallelCurve::outside($square, 0.0))->toBe($square);
+    $corner = [[0.0, 0.0], [20.0, 0.0], [20.0, 10.0], [10.0, 10.0], [10.0, 20.0], [0.0, 20.0]];
+    expect(Polygon::signedArea(ParallelCurve::outside($corner, 2.0)))->toEqualWithDelta(300 + 80 * 2 + 5 * M_PI - 4, 0.6);
+});
+
+describe('a pattern', function () {
+    it('has seams that fit: what is sewn round a disc is as long as the side\'s rim', function (string $kind, array $more) {
+        $pattern = Pattern::of(sewnPart($kind, 40, 30, 40, $more), Sewing::of(0.0));
+        $side = pieceOf($pattern, 'Side');
+        $discs = array_filter($pattern->pieces, static fn (PatternPiece $p): bool => $p->of === 'felt' && $p->name !== 'Side');
+        $rims = array_sum(array_map(static fn (PatternPiece $p): float => Polygon::perimeter($p->outline), $discs));
+        $seams = seamsOf($pattern);
+        $sideSeam = $seams['Side seam'];
+        expect(Polygon::perimeter($side->outline))->toEqualWithDelta($rims + 2 * $sideSeam, 0.3)
+            ->and(array_sum($seams) - $sideSeam)->toEqualWithDelta($rims, 0.2);
+    })->with([['cone', []], ['cup', ['topMm' => 40, 'bottomMm' => 25, 'edgeMm' => 1]], ['cup', ['topMm' => 20, 'bottomMm' => 40]], ['drum', []]]);
+
+    it('of a hat stays open at its wide end: no disc, no card, no stuffing', function () {
+        $hat = Pattern::of(sewnPart('cone', 40, 60, 40), Sewing::of(isHollow: true));
+        $stuffed = Pattern::of(sewnPart('cone', 40, 60, 40), Sewing::of());
+        expect(array_map(static fn (PatternPiece $p): string => $p->name, $hat->pieces))->toBe(['Side'])
+            ->and($hat->stuffingG)->toBe(0.0)
+            ->and(array_map(static fn (PatternPiece $p): string => $p->name, $stuffed->pieces))->toBe(['Side', 'Wide end', 'Stiffening'])
+            ->and($stuffed->stuffingG)->toBeGreaterThan(0.5)
+            ->and($stuffed->threadMm())->toBeGreaterThan($hat->threadMm());
+    });
+
+    it('of a ball is in so many gores that none is broader than 40 mm, and takes every seam once', function () {
+        $pattern = Pattern::of(sewnPart('ball', 60, 60, 60), Sewing::of(0.0));
+        $gore = pieceOf($pattern, 'Gore');
+        expect(Box::around($gore->outline)->width())->toBeLessThanOrEqual(40.0)->and($gore->count)->toBe(6)
+            ->and(array_sum(seamsOf($pattern)))->toEqualWithDelta(6 * Polygon::perimeter($gore->outline) / 2, 1e-6);
+    });
+
+    it('of a limb is two halves; of a rolled cord as much felt as its cross-section holds', function () {
+        $limb = Pattern::of(sewnPart('sausage', 16, 60, 16), Sewing::of());
+        $cord = Pattern::of(sewnPart('cord', 8, 100, 8), Sewing::of(feltMm: 1.0));
+        expect($limb->pieces[0]->count)->toBe(2)
+            ->and($cord->pieces[0]->areaMm2() * 1.0)->toEqualWithDelta(M_PI * 16 * 100, 1e-6)
+            ->and(seamsOf($cord))->toBe(['Along the roll' => 100.0]);
+    });
+
+    it('of a thin plate is cut once, of a thick one twice and stuffed', function () {
+        $thin = Pattern::of(sewnPart('plate', 40, 30, 2, ['outline' => 'leaf']), Sewing::of());
+        $thick = Pattern::of(sewnPart('plate', 40, 30, 14, ['outline' => 'leaf']), Sewing::of());
+        expect($thin->pieces)->toHaveCount(1)->and($thin->seams)->toBe([])->and($thin->pieces[0]->cutMm2())->toBe($thin->pieces[0]->areaMm2())
+            ->and($thick->pieces[0]->count)->toBe(2)->and($thick->stuffingG)->toBeGreaterThan(0.0);
+    });
+
+    it('takes more felt with a seam allowance, and more thread with closer stitches', function () {
+        $of = static fn (float $seam, float $pitch): Pattern => Pattern::of(
+            sewnPart('cup', 40, 30, 40, ['topMm' => 40, 'bottomMm' => 30]),
+            Sewing::of($seam, Stitch::Whip, $pitch),
+        );
+        expect(pieceOf($of(5, 3), 'Side')->cutMm2())->toBeGreaterThan(pieceOf($of(2, 3), 'Side')->cutMm2())
+            ->and($of(3, 2)->threadMm())->toBeGreaterThan($of(3, 4)->threadMm());
+    });
+
+    it('is refused for a ring, and for felt or seams that are none', function () {
+        expect(fn () => Pattern::of(sewnPart('ring', 40, 40, 8), Sewing::of()))->toThrow(FlatRefused::class, 'no pattern')
+            ->and(fn () => Sewing::of(-1.0))->toThrow(FlatRefused::class)
+            ->and(fn () => Sewing::of(NAN))->toThrow(FlatRefused::class)
+            ->and(fn () => Sewing::of(3.0, Stitch::Back, 0.5))->toThrow(FlatRefused::class)
+            ->and(fn () => Sewing::of(3.0, Stitch::Back, 3.0, 40.0))->toThrow(FlatRefused::class);
+    });
+
+    it('comes on paper at true size, cut line and sewn line apart by the allowance', function () {
+        $page = PatternSheet::pages(Pattern::of(sewnPart('drum', 30, 20, 30), Sewing::of(5.0)), 'Test', Paper::A4)[0];
+        preg_match_all('/<path d="M([^"]+)Z"/', $page, $found);
+        $wide = static fn (string $d): float => Box::around(array_map(
+            static fn (string $p): array => array_map(floatval(...), explode(' ', $p)),
+            explode('L', $d),
+        ))->width();
+        $girth = M_PI * 30;
+        expect($wide($found[1][0]))->toEqualWithDelta($girth + 10, 0.05)->and($wide($found[1][1]))->toEqualWithDelta($girth, 0.05);
+    });
+});

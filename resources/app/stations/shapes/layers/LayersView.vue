@@ -1,0 +1,274 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { api } from '../../../api/client'
+import type { Figure } from '../../../api/figure'
+import { useAnswer } from '../../../api/useAnswer'
+import LengthField from '../../../shell/LengthField.vue'
+import PrintDialog from '../../../shell/PrintDialog.vue'
+import { useFigure } from '../../../state/figure'
+import { useUnits } from '../../../state/units'
+import LayersApart from './LayersApart.vue'
+import OnSheets from './OnSheets.vue'
+import { useFelt } from './useFelt'
+
+type Flat = NonNullable<Figure['flat']>
+
+/** A figure of layers: pulled apart, and on the sheets; what it is made of, its stitches, its ribbon. */
+defineProps<{ page: 'apart' | 'sheets' }>()
+const figure = useFigure()
+const units = useUnits()
+const apart = ref(0.8)
+const printing = ref(false)
+const mirrored = ref(false)
+const sheet = useFelt()
+
+const { answer: flat, trouble } = useAnswer(
+  [() => figure.document, () => ({ ...sheet })],
+  () => (figure.document?.flat ? api.flat(figure.document, sheet) : null),
+  true,
+)
+const way = computed(() => figure.document?.flat)
+const isSheet = computed(() => way.value?.way === 'sheet')
+const set = (how: (flat: Flat) => void) => figure.change((d) => d.flat && how(d.flat), 'flat')
+/** Each draws in by its own: what was said of the one does not hold for the other. */
+const setWay = (way: Flat['way']) =>
+  set((f) => {
+    f.way = way
+    delete f.shrink
+  })
+const STITCHES = [
+  { value: 'none', title: 'none: stabbed' },
+  { value: 'running', title: 'running stitch' },
+  { value: 'back', title: 'back stitch' },
+  { value: 'whip', title: 'whip stitch' },
+  { value: 'blanket', title: 'blanket stitch' },
+] as const
+const RIBBONS: { value: 'none' | 'ties' | 'top'; title: string }[] = [
+  { value: 'none', title: 'none' },
+  { value: 'ties', title: 'ties at both sides' },
+  { value: 'top', title: 'one at the top' },
+]
+const ribbon = computed((): 'none' | 'ties' | 'top' => {
+  const holes = way.value?.ribbon?.holesMm.length ?? 0
+  return holes === 0 ? 'none' : holes === 1 ? 'top' : 'ties'
+})
+function setRibbon(to: 'none' | 'ties' | 'top'): void {
+  const at = to === 'none' ? [] : (flat.value?.ribbon.suggested[to] ?? [])
+  set((f) => {
+    if (at.length === 0) delete f.ribbon
+    else
+      f.ribbon = {
+        widthMm: f.ribbon?.widthMm ?? 8,
+        lengthMm: f.ribbon?.lengthMm ?? (to === 'ties' ? 400 : 150),
+        holesMm: at as NonNullable<Flat['ribbon']>['holesMm'],
+      }
+  })
+}
+const long = (mm: number) =>
+  mm >= 1000 && units.lengthUnit.value === 'mm'
+    ? `${(mm / 1000).toFixed(2)} m`
+    : `${units.length(mm)} ${units.lengthUnit.value}`
+const templates = (as: 'pdf' | 'svg', paper: 'a4' | 'letter') =>
+  api.flatTemplates(figure.document!, sheet, mirrored.value, as, paper)
+</script>
+
+<template>
+  <div class="layers">
+    <div class="row head">
+      <label v-if="page === 'apart'" class="row slide"
+        >Apart <input v-model.number="apart" type="range" min="0" max="1" step="0.05" aria-label="How far apart"
+      /></label>
+      <v-spacer />
+      <v-btn size="small" variant="tonal" @click="printing = true">Print templates</v-btn>
+    </div>
+    <p v-if="trouble" class="wrong" role="alert">{{ trouble }}</p>
+    <div v-if="flat" class="both">
+      <div class="sight mm-paper sheet">
+        <LayersApart v-if="page === 'apart'" :flat="flat" :apart="apart" />
+        <OnSheets v-else :flat="flat" />
+      </div>
+      <div class="told">
+        <div class="fields">
+          <v-select
+            :model-value="way?.way"
+            :items="[
+              { value: 'sheet', title: 'felt sheet, cut' },
+              { value: 'batting', title: 'batting, laid' },
+            ]"
+            label="Layers of"
+            hide-details
+            @update:model-value="setWay($event)"
+          />
+          <template v-if="isSheet && page === 'sheets'">
+            <LengthField v-model="sheet.widthMm" label="Sheet, wide" :min="20" :max="3000" />
+            <LengthField v-model="sheet.heightMm" label="Sheet, long" :min="20" :max="3000" />
+            <v-checkbox v-model="sheet.hasGrain" label="All one way (grain)" density="compact" hide-details />
+          </template>
+          <template v-else>
+            <v-select
+              :model-value="way?.stitch ?? 'none'"
+              :items="STITCHES"
+              label="Rims are held by"
+              hide-details
+              @update:model-value="set((f) => (f.stitch = $event))"
+            />
+            <LengthField
+              v-if="(way?.stitch ?? 'none') !== 'none'"
+              :model-value="way?.stitchMm ?? 3"
+              label="From stitch to stitch"
+              :min="1"
+              :max="50"
+              @update:model-value="set((f) => (f.stitchMm = $event))"
+            />
+            <LengthField
+              :model-value="Math.round(1000 * flat.shrink) / 10"
+              label="Draws in by"
+              suffix="%"
+              :min="0"
+              :max="50"
+              @update:model-value="set((f) => (f.shrink = $event / 100))"
+            />
+            <v-select
+              :model-value="ribbon"
+              :items="RIBBONS"
+              label="Ribbon"
+              hide-details
+              @update:model-value="setRibbon($event)"
+            />
+            <LengthField
+              v-if="way?.ribbon"
+              :model-value="way.ribbon.lengthMm"
+              label="Each end, long"
+              :min="10"
+              :max="5000"
+              @update:model-value="set((f) => f.ribbon && (f.ribbon.lengthMm = $event))"
+            />
+          </template>
+        </div>
+        <ol class="bare order" aria-label="From the ground up">
+          <li v-for="(l, i) in flat.layers" :key="l.name" :class="{ lit: figure.selectedPart?.key === l.part }">
+            <button class="plain" @click="figure.choose(l.part)">
+              <i :style="{ background: figure.colourOf(l.colour) }" /><span
+                ><b>{{ i + 1 }}. {{ l.name }}</b
+                ><span class="quiet"
+                  >{{ units.length(l.laidMm[0]!) }} × {{ units.length(l.laidMm[1]!) }} {{ units.lengthUnit.value
+                  }}<template v-if="l.stitches">, {{ l.stitches }} stitches</template></span
+                ></span
+              >
+            </button>
+          </li>
+        </ol>
+        <dl class="facts stitched">
+          <template v-if="flat.thread.stitches"
+            ><dt>Thread</dt>
+            <dd data-fact="thread">
+              {{ long(flat.thread.threadMm) }}<span class="unit">in {{ flat.thread.needlefuls }} needlefuls</span>
+            </dd></template
+          >
+          <template v-if="flat.ribbon.totalMm"
+            ><dt>Ribbon</dt>
+            <dd>
+              {{ long(flat.ribbon.totalMm)
+              }}<span class="unit">{{ units.length(flat.ribbon.holeMm) }} {{ units.lengthUnit.value }} holes</span>
+            </dd></template
+          >
+          <template v-for="c in flat.cords" :key="c.detail"
+            ><dt>{{ c.name }}</dt>
+            <dd>
+              {{ long(c.lengthMm) }}<span class="unit">{{ c.mg.toFixed(0) }} mg</span>
+            </dd></template
+          >
+        </dl>
+        <ul v-if="flat.notes.length" class="bare notes" aria-label="Mind this">
+          <li v-for="n in flat.notes" :key="n.text" class="sheet">{{ n.text }}</li>
+        </ul>
+      </div>
+    </div>
+    <v-progress-linear v-else-if="!trouble" indeterminate color="primary" aria-label="Laying the layers" />
+    <PrintDialog v-model="printing" title="Templates" :make="templates">
+      <p>
+        Every layer as it is cut or laid; where the next ones go is dashed. What is larger than a page comes on several,
+        joined at their crosses.
+      </p>
+      <v-checkbox v-model="mirrored" label="Mirrored, to draw on the back" density="compact" hide-details />
+    </PrintDialog>
+  </div>
+</template>
+
+<style scoped>
+.layers {
+  flex: 1;
+  min-height: 0;
+  display: flex;
+  flex-direction: column;
+  gap: 0.5rem;
+}
+.slide input {
+  accent-color: rgb(var(--v-theme-primary));
+}
+.both {
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 236px;
+  gap: 0.8rem;
+}
+.sight {
+  min-height: 0;
+  overflow: hidden;
+  display: flex;
+}
+.told {
+  min-height: 0;
+  overflow: auto;
+  display: grid;
+  gap: 0.8rem;
+  align-content: start;
+}
+.fields {
+  display: grid;
+  gap: 0.6rem;
+  padding-top: 0.3rem;
+}
+.order li button {
+  display: flex;
+  gap: 0.5rem;
+  align-items: center;
+  width: 100%;
+  min-height: 40px;
+  text-align: left;
+  padding: 0.15rem 0.3rem;
+  border-radius: 10px;
+}
+.order li.lit button {
+  background: rgb(var(--v-theme-secondary), 0.14);
+}
+.order i {
+  width: 18px;
+  height: 18px;
+  border-radius: 6px;
+  flex: none;
+  border: 1px solid rgb(var(--v-theme-on-surface), 0.4);
+}
+.order span span {
+  display: block;
+  font-size: 0.82rem;
+}
+.notes {
+  display: grid;
+  gap: 0.5rem;
+}
+.notes li {
+  padding: 0.45rem 0.7rem;
+  font-size: 0.86rem;
+  border-left: 5px solid rgb(var(--v-theme-warning));
+}
+@media (max-width: 1000px) {
+  .both {
+    grid-template-columns: 1fr;
+  }
+  .sight {
+    height: 50vh;
+  }
+}
+</style>
