@@ -52,7 +52,8 @@ it('sees regions as layers: the largest is the ground under all, what lies withi
         ->oval(220, 220, 100, 100, GOLD))->figure();
     $parts = byColour($figure);
     $layers = Layers::of($figure);
-    expect(array_map(static fn (Layer $l): string => $figure->colours[$l->part->colour]->name, $layers->all))->toBe(['Red', 'Violet', 'Yellow'])
+    $names = array_map(static fn (Layer $l): string => $figure->colours[$l->part->colour]->name, $layers->all);
+    expect($names)->toBe(['Red', 'Violet', 'Yellow'])
         ->and(array_map(static fn (Layer $l): int => $l->level, $layers->all))->toBe([0, 1, 2])
         ->and($parts['Red']->name)->toBe('Ground')
         ->and($parts['Violet']->joinTo)->toBe($parts['Red']->key)
@@ -130,7 +131,7 @@ it('makes drawn outlines cords, each rim once', function () {
         ->and($cords[1]->lengthMm())->toEqualWithDelta(4 * 50.0, 6.0);
 });
 
-it('stands apart from a figure in the round: felt sheet is cut, batting felted, nothing has a core', function (FlatWay $way, string $covering) {
+it('is cut where it is of sheet, felted where it is of batting, and has no core', function (FlatWay $way, string $covering) {
     $seen = seenFlat((new Sketch(440, null))->oval(220, 220, 300, 390, RED)->oval(220, 220, 100, 100, GOLD), way: $way);
     $figure = $seen->figure();
     expect($figure->flat->way)->toBe($way)->and($seen->document['picture']['wishes']['flat'])->toBe($way->value);
@@ -140,7 +141,8 @@ it('stands apart from a figure in the round: felt sheet is cut, batting felted, 
 })->with([[FlatWay::Sheet, 'pre-felt'], [FlatWay::Batting, 'felt']]);
 
 it('keeps its drawn size: as high as asked, its layers where they were drawn', function (float $heightMm) {
-    $figure = seenFlat((new Sketch(440, null))->polygon(box(50, 20, 350, 380), RED)->oval(280, 140, 80, 80, GOLD), $heightMm)->figure();
+    $drawn = (new Sketch(440, null))->polygon(box(50, 20, 350, 380), RED)->oval(280, 140, 80, 80, GOLD);
+    $figure = seenFlat($drawn, $heightMm)->figure();
     $layers = Layers::of($figure);
     $mm = $heightMm / 360;
     expect($layers->all[0]->box->height())->toEqualWithDelta($heightMm, 0.01 * $heightMm)
@@ -149,5 +151,6 @@ it('keeps its drawn size: as high as asked, its layers where they were drawn', f
 })->with([60.0, 240.0]);
 
 it('refuses layers of something else', function () {
-    expect(fn () => Wishes::way('marble'))->toThrow(PictureRefused::class, 'sheet or of batting')->and(Wishes::way(''))->toBe(FlatWay::None);
+    expect(fn () => Wishes::way('marble'))->toThrow(PictureRefused::class, 'sheet or of batting')
+        ->and(Wishes::way(''))->toBe(FlatWay::None);
 });

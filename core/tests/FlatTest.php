@@ -193,7 +193,8 @@ describe('thread', function () {
 
 describe('what is cut', function () {
     it('is larger by what it draws in, and comes out as drawn', function (float $shrink) {
-        $plan = FlatPlan::of(layered([square('ground', 0, 0, 80, 60, 0.75)], ['way' => 'batting', 'shrink' => $shrink]), FeltSheet::usual());
+        $figure = layered([square('ground', 0, 0, 80, 60, 0.75)], ['way' => 'batting', 'shrink' => $shrink]);
+        $plan = FlatPlan::of($figure, FeltSheet::usual());
         $layer = $plan->layers->all[0];
         $box = Box::around($plan->cut($layer));
         expect($box->width() * (1 - $shrink))->toEqualWithDelta(80.0, 1e-9)
@@ -286,7 +287,7 @@ it('reckons a cord\'s wool as the ledger does, and its ends over each other', fu
 });
 
 describe('the work on layers', function () {
-    it('goes from the ground up: each after what it lies on, pressed and stitched before the next, embroidery and ribbon last', function () {
+    it('goes from the ground up, each pressed and stitched before the next; embroidery and ribbon are last', function () {
         $figure = dusk();
         $steps = stepsOf($figure);
         $at = array_flip($steps);
@@ -294,7 +295,8 @@ describe('the work on layers', function () {
         foreach ($layers->all as $i => $layer) {
             foreach ($layers->under[$i] as $k) {
                 $lower = $layers->all[$k];
-                expect($at['join:'.$layer->part->key])->toBeGreaterThan($at[$lower->level > 0 ? 'stitch:'.$lower->part->key : 'cover:ground']);
+                $first = $lower->level > 0 ? 'stitch:'.$lower->part->key : 'cover:ground';
+                expect($at['join:'.$layer->part->key])->toBeGreaterThan($at[$first]);
             }
         }
         expect($at['press:1'])->toBeLessThan($at['join:eyespot'])
@@ -321,7 +323,8 @@ describe('templates', function () {
         $figure = layered([square('ground', 0, 0, 80, 60, 0.75), square('mark', 5, 5, 25, 15, 2.25)]);
         $plan = FlatPlan::of($figure, FeltSheet::usual());
         $xs = static function (bool $mirrored) use ($figure, $plan): array {
-            preg_match_all('/<path d="M([^"]+)Z" fill="none" stroke="#3a2a20" stroke-width="0\.(?:35|2)"/', LayerTemplates::pages($figure, $plan, Paper::A4, $mirrored)[0], $found);
+            $page = LayerTemplates::pages($figure, $plan, Paper::A4, $mirrored)[0];
+            preg_match_all('/<path d="M([^"]+)Z" fill="none" stroke="#3a2a20" stroke-width="0\.(?:35|2)"/', $page, $found);
             $box = static function (string $d): Box {
                 return Box::around(array_map(static fn (string $p): array => array_map(floatval(...), explode(' ', $p)), explode('L', $d)));
             };

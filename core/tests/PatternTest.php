@@ -105,7 +105,9 @@ describe('a pattern', function () {
         $sideSeam = $seams['Side seam'];
         expect(Polygon::perimeter($side->outline))->toEqualWithDelta($rims + 2 * $sideSeam, 0.3)
             ->and(array_sum($seams) - $sideSeam)->toEqualWithDelta($rims, 0.2);
-    })->with([['cone', []], ['cup', ['topMm' => 40, 'bottomMm' => 25, 'edgeMm' => 1]], ['cup', ['topMm' => 20, 'bottomMm' => 40]], ['drum', []]]);
+    })->with([
+        ['cone', []], ['cup', ['topMm' => 40, 'bottomMm' => 25, 'edgeMm' => 1]], ['cup', ['topMm' => 20, 'bottomMm' => 40]], ['drum', []],
+    ]);
 
     it('of a hat stays open at its wide end: no disc, no card, no stuffing', function () {
         $hat = Pattern::of(sewnPart('cone', 40, 60, 40), Sewing::of(isHollow: true));
@@ -135,7 +137,8 @@ describe('a pattern', function () {
     it('of a thin plate is cut once, of a thick one twice and stuffed', function () {
         $thin = Pattern::of(sewnPart('plate', 40, 30, 2, ['outline' => 'leaf']), Sewing::of());
         $thick = Pattern::of(sewnPart('plate', 40, 30, 14, ['outline' => 'leaf']), Sewing::of());
-        expect($thin->pieces)->toHaveCount(1)->and($thin->seams)->toBe([])->and($thin->pieces[0]->cutMm2())->toBe($thin->pieces[0]->areaMm2())
+        expect($thin->pieces)->toHaveCount(1)->and($thin->seams)->toBe([])
+            ->and($thin->pieces[0]->cutMm2())->toBe($thin->pieces[0]->areaMm2())
             ->and($thick->pieces[0]->count)->toBe(2)->and($thick->stuffingG)->toBeGreaterThan(0.0);
     });
 

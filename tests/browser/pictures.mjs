@@ -31,11 +31,9 @@ const views = {
     await page.goto(`${base}/figures/${id('Sorrel')}/shapes`)
     await page.getByRole('button', { name: /^Review/ }).click()
   },
-  'shapes-slider': async () => {
-    await page.goto(`${base}/figures/${id('Sorrel')}/shapes`)
-    await page.locator('.compare').click()
-    await page.getByRole('option', { name: 'Slider' }).click()
-    await page.getByText('% alike').waitFor()
+  layers: async () => {
+    await page.goto(`${base}/figures/${id('Dusk')}/shapes`)
+    await page.getByRole('group', { name: 'The layers, pulled apart' }).waitFor()
   },
   'shapes-round': async () => {
     await page.goto(`${base}/figures/${id('Sorrel')}/shapes`)

@@ -61,7 +61,11 @@ final class FlatController
             return FeltSheet::usual();
         }
         $sheet = $body->object('sheet');
-        $mm = static fn (string $name): float => is_int($sheet->{$name} ?? null) || is_float($sheet->{$name} ?? null) ? (float) $sheet->{$name} : 0.0;
+        $mm = static function (string $name) use ($sheet): float {
+            $said = $sheet->{$name} ?? null;
+
+            return is_int($said) || is_float($said) ? (float) $said : 0.0;
+        };
 
         return FeltSheet::of($mm('widthMm'), $mm('heightMm'), ($sheet->hasGrain ?? false) === true);
     }

@@ -129,7 +129,8 @@ final class Hints
         if ($step->kind === StepKind::Ribbon) {
             $cautions[] = 'Ties are for grown-ups to wear: never round a child\'s neck.';
         }
-        if (in_array($step->kind, [StepKind::Trim, StepKind::Press], true) || ($step->kind === StepKind::Covering && $part?->covering->way === CoveringWay::Film)) {
+        $isIroned = $step->kind === StepKind::Covering && $part?->covering->way === CoveringWay::Film;
+        if ($isIroned || in_array($step->kind, [StepKind::Trim, StepKind::Press], true)) {
             $cautions[] = 'Hot iron or steam: the lowest setting that works, a cloth between, never leave it on.';
         }
         if ($step->kind === StepKind::Inspect) {

@@ -42,9 +42,7 @@ final readonly class LayerSteps
     /** None where the figure is made in the round. */
     public static function of(Figure $figure, Pace $pace, Needles $needles): ?self
     {
-        $flat = array_filter($figure->parts, static fn (Part $p): bool => $p->solid->kind()->isFlat());
-
-        return $figure->flat->isFlat() && $flat !== [] ? new self($figure, $pace, $needles) : null;
+        return $figure->isOfLayers() ? new self($figure, $pace, $needles) : null;
     }
 
     /** Whether a part is laid as a layer, in place of being joined. */

@@ -8,7 +8,7 @@ use Impa\Geometry\Box;
 use stdClass;
 
 /**
- * Things that are held, worn or stand beside: each a small figure of its own inside the figure (docs/trade.md, Sets, kits, show). They are
+ * Things that are held, worn or stand beside: each a small figure of its own inside the figure (docs/flat.md). They are
  * brought in from another figure, made of parts that are there, measured against the hand that holds them, taken out again.
  */
 final class Accessories
@@ -178,8 +178,11 @@ final class Accessories
         $single = self::box($parts, false);
         // In each hand one: a single one is kept. What lies across the middle line is whole with its twins.
         $isOfPair = $single->left > 0.0 || $single->right < 0.0;
-        $document->parts = array_values(array_filter($document->parts, static fn (stdClass $p): bool => in_array($p->key, $keys, true)));
-        $document->details = array_values(array_filter($document->details, static fn (stdClass $d): bool => in_array($d->on, $keys, true)));
+        $kept = static fn (array $all, string $by, array $keys): array => array_values(
+            array_filter($all, static fn (stdClass $one): bool => in_array($one->{$by}, $keys, true)),
+        );
+        $document->parts = $kept($document->parts, 'key', $keys);
+        $document->details = $kept($document->details, 'on', $keys);
         foreach ($document->parts as $part) {
             unset($part->group);
             if (isset($part->join) && ! in_array($part->join->to, $keys, true)) {
@@ -190,7 +193,7 @@ final class Accessories
             }
         }
         $used = [...array_column($document->parts, 'colour'), ...array_column($document->details, 'colour')];
-        $document->colours = array_values(array_filter($document->colours, static fn (stdClass $c): bool => in_array($c->key, $used, true)));
+        $document->colours = $kept($document->colours, 'key', $used);
         $document->wires = [];
         unset($document->picture, $document->sidePicture, $document->base, $document->work, $document->flat, $document->origin);
         $document->name = ucfirst($name);

@@ -196,6 +196,12 @@ final readonly class Figure
         return self::fromDocument($document);
     }
 
+    /** Whether it is made of layers on a ground, and has any. */
+    public function isOfLayers(): bool
+    {
+        return $this->flat->isFlat() && array_filter($this->parts, static fn (Part $p): bool => $p->solid->kind()->isFlat()) !== [];
+    }
+
     /** How many pieces of a detail are made: one for each piece of its part, twice where it has a twin itself. */
     public function pieces(Detail $detail): int
     {

@@ -194,7 +194,10 @@ final readonly class FlatPlan
                 )];
             }
             if ($layer->level === 0 && $i > 0 && $layer->part->isJoined()) {
-                $notes[] = ['code' => 'off-ground', 'text' => sprintf('%s lies on nothing: move it onto the layer it belongs to.', $layer->name())];
+                $notes[] = [
+                    'code' => 'off-ground',
+                    'text' => sprintf('%s lies on nothing: move it onto the layer it belongs to.', $layer->name()),
+                ];
             }
         }
         $holeMm = $this->figure->flat->holeMm();
@@ -240,7 +243,11 @@ final readonly class FlatPlan
                 array_keys($this->layers->all),
             ),
             'openings' => array_map(
-                static fn (string $key, array $points): array => ['key' => $key, 'outlineMm' => $points, 'rimMm' => Polygon::perimeter($points)],
+                static fn (string $key, array $points): array => [
+                    'key' => $key,
+                    'outlineMm' => $points,
+                    'rimMm' => Polygon::perimeter($points),
+                ],
                 array_keys($flat->openings),
                 array_values($flat->openings),
             ),

@@ -36,7 +36,8 @@ final class FlatRefused extends DomainException implements Refusal
     public static function sheetTooSmall(string $piece, float $widthMm, float $heightMm, string $sheet): self
     {
         return new self(sprintf(
-            '%s is cut %.0f x %.0f mm, and the sheet is only %s: take a larger sheet, turn its grain off, or cut the piece in two in Shapes.',
+            '%s is cut %.0f x %.0f mm, and the sheet is only %s: '.
+                'take a larger sheet, turn its grain off, or cut the piece in two in Shapes.',
             $piece,
             $widthMm,
             $heightMm,
@@ -52,7 +53,8 @@ final class FlatRefused extends DomainException implements Refusal
     public static function cannotBeSewn(string $name, string $kind): self
     {
         return new self(sprintf(
-            '%s is a %s: there is no pattern for that here. Cones, cups, drums, domes, balls and eggs, cords, strips and plates can be cut and sewn.',
+            '%s is a %s: there is no pattern for that here. '.
+                'Cones, cups, drums, domes, balls and eggs, cords, strips and plates can be cut and sewn.',
             $name,
             $kind,
         ));

@@ -137,7 +137,8 @@ final readonly class Pattern
         $pieces = [new PatternPiece($count === 2 ? 'Half' : 'Gore', $gore, $count, $sewing->seamMm)];
         $base = Ellipse::perimeter($size->widthMm / 2 * $solid->profile(0.0), $size->depthMm / 2 * $solid->profile(0.0));
         // Round a gore once, less its open foot, is two seams' sides.
-        $seams = [[$count === 2 ? 'Round both halves' : sprintf('%d seams', $count), $count * (Polygon::perimeter($gore) - $base / $count) / 2]];
+        $name = $count === 2 ? 'Round both halves' : sprintf('%d seams', $count);
+        $seams = [[$name, $count * (Polygon::perimeter($gore) - $base / $count) / 2]];
         $isStuffed = ! $sewing->isHollow;
         if ($base > 1.0) {
             [$w, $d] = [$size->widthMm * $solid->profile(0.0), $size->depthMm * $solid->profile(0.0)];

@@ -49,8 +49,13 @@ final readonly class SkylinePacking
      * @param  float  $height  INF for one sheet as long as it takes
      * @param  bool  $mayTurn  whether a piece may lie on its side; not where the sheet has a grain
      */
-    public static function of(array $sizes, float $width, float $height = INF, bool $mayTurn = true, int $tries = self::QUICK): self
-    {
+    public static function of(
+        array $sizes,
+        float $width,
+        float $height = INF,
+        bool $mayTurn = true,
+        int $tries = self::QUICK,
+    ): self {
         $best = new self([], $sizes === [] ? 0 : PHP_INT_MAX, $sizes === [] ? 0.0 : INF);
         if ($sizes !== [] && count($sizes) <= self::EVERY_ORDER) {
             foreach (self::everyOrder(array_keys($sizes), $mayTurn) as $order) {
@@ -61,7 +66,8 @@ final readonly class SkylinePacking
         }
         $random = new Randomizer(new Mt19937(7));
         $least = array_sum(array_map(static fn (array $s): float => $s[0] * $s[1], $sizes)) / $width;
-        for ($i = 0; $i * count($sizes) ** 2 < $tries * self::PIECES ** 2 && ($best->sheets > 1 || $best->length > $least * (1 + 1e-6)); $i++) {
+        $most = $tries * (self::PIECES / max(1, count($sizes))) ** 2;
+        for ($i = 0; $i < $most && ($best->sheets > 1 || $best->length > $least * (1 + 1e-6)); $i++) {
             // Of some twenty pieces a shuffled order is better now and then.
             $best = $best->or($i % 2 === 1 && count($sizes) <= self::SHUFFLED
                 ? self::inOrder($sizes, self::shuffled(array_keys($sizes), $mayTurn, $random), $width, $height)

@@ -7,6 +7,8 @@ namespace Impa\Print;
 use Impa\Build\Work;
 use Impa\Figure\Figure;
 use Impa\Figure\FigureRefused;
+use Impa\Flat\FeltSheet;
+use Impa\Flat\FlatPlan;
 use Impa\Plan\Plan;
 use Impa\Render\Painter;
 use Impa\Render\View;
@@ -61,7 +63,9 @@ final class Booklet
         $figure = $plan->figure;
         $html = self::cover($plan, $credit, $drawing).self::materials($plan).self::sizes($figure).self::cautions()
             .'<h2 class="new">How it is made</h2>'.WorkSheet::table($work).self::words().self::colophon($figure, $credit);
-        $pages = SizeCards::pages($plan, $paper);
+        $pages = $figure->isOfLayers()
+            ? LayerTemplates::pages($figure, FlatPlan::of($figure, FeltSheet::usual()), $paper)
+            : SizeCards::pages($plan, $paper);
         foreach ($figure->parts as $part) {
             if ($figure->detailsOn($part->key) !== []) {
                 array_push($pages, ...FaceTemplates::of($figure, $part)->pages($paper));

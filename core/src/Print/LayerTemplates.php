@@ -74,10 +74,12 @@ final readonly class LayerTemplates
             $svg .= $drawn(array_map($way, $this->plan->laid($points, $layer)), $pen);
         }
         $twin = $layer->part->mirror ? '; cut 2, one turned over' : '';
-        $larger = $this->figure->flat->shrink > 0.0 ? sprintf('; %.0f %% larger than finished', 100 * ($this->figure->flat->laid() - 1)) : '';
+        $more = 100 * ($this->figure->flat->laid() - 1);
+        $larger = $more > 0.0 ? sprintf('; %.0f %% larger than finished', $more) : '';
 
         $colour = $this->figure->colours[$layer->part->colour]->name;
-        $words = sprintf('%d. %s%s%s', $i + 1, $layer->part->name, str_starts_with($layer->part->name, $colour) ? '' : ', '.$colour, $twin.$larger);
+        $of = str_starts_with($layer->part->name, $colour) ? '' : ', '.$colour;
+        $words = ($i + 1).'. '.$layer->part->name.$of.$twin.$larger;
 
         return [
             'name' => $layer->part->name,

@@ -47,7 +47,7 @@ final readonly class FlatLayers
         $width = $regions->width;
         [$isCut, $isSpot] = self::sorted($regions, $mmPerPx);
         $notices = [];
-        $slivers = count(array_filter($regions->all, static fn (Region $r): bool => ! isset($isCut[$r->index]) && ! isset($isSpot[$r->index])));
+        $slivers = count(array_diff_key($regions->all, $isCut, $isSpot));
         if ($slivers > 0) {
             $notices[] = $slivers === 1
                 ? sprintf('A sliver narrower than %.0f mm was given to its neighbours.', self::SLIVER_MM)
@@ -124,7 +124,8 @@ final readonly class FlatLayers
     {
         $region = $regions->all[$index];
 
-        return max($region->widthPx(), $region->heightPx()) * $mmPerPx >= 2 * self::CUT_MM && Stroke::isOne(self::blob($regions, $index), $region->edge);
+        return max($region->widthPx(), $region->heightPx()) * $mmPerPx >= 2 * self::CUT_MM
+            && Stroke::isOne(self::blob($regions, $index), $region->edge);
     }
 
     /**

@@ -17,7 +17,8 @@ use Impa\Raster\Raster;
  * Writes layers that were seen as a figure document: each a flat part, from the ground up; drawn outlines become cords.
  *
  * @phpstan-type LayerPart array<string, mixed>&array{
- *     key: string, name: string, colour: string, mirror: bool, at: array{xMm: float, yMm: float, zMm: float}, points: list<array{float, float}>,
+ *     key: string, name: string, colour: string, mirror: bool, at: array{xMm: float, yMm: float, zMm: float},
+ *     points: list<array{float, float}>,
  * }
  */
 final readonly class FlatWriting

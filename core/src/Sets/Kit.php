@@ -35,10 +35,18 @@ final readonly class Kit
     /** Phases of the afternoon: what is done together, what usually goes wrong, what helps (docs/trade.md, What goes wrong). */
     private const PHASES = [
         [['portion', 'wire', 'core', 'thread', 'weight', 'loop'], 'The insides', 'Too loose: wind tighter, and stab deeper.'],
-        [['cover', 'felt', 'cut', 'compare', 'covering'], 'Colour', 'The core shows: one more thin layer. Dents: stab round them, not into them.'],
+        [
+            ['cover', 'felt', 'cut', 'compare', 'covering'],
+            'Colour',
+            'The core shows: one more thin layer. Dents: stab round them, not into them.',
+        ],
         [['mark', 'detail'], 'The face', 'Far too much wool: half of it is pulled off again. Mark first.'],
         [['slit', 'join', 'press', 'stitch', 'hide'], 'Joining', 'It wobbles: stab from all sides, then a thin wisp over the seam.'],
-        [['open', 'ribbon', 'flatten', 'trim', 'inspect'], 'The last look', 'Fuzz: shallow stabs with the fine needle, then scissors held flat.'],
+        [
+            ['open', 'ribbon', 'flatten', 'trim', 'inspect'],
+            'The last look',
+            'Fuzz: shallow stabs with the fine needle, then scissors held flat.',
+        ],
     ];
 
     /**

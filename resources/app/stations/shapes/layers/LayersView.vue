@@ -29,7 +29,7 @@ const { answer: flat, trouble } = useAnswer(
 )
 const way = computed(() => figure.document?.flat)
 const isSheet = computed(() => way.value?.way === 'sheet')
-const set = (how: (flat: Flat) => void) => figure.change((d) => d.flat && how(d.flat), 'flat')
+const set = (how: (flat: Flat) => void) => figure.change((d) => d.flat && how(d.flat))
 /** Each draws in by its own: what was said of the one does not hold for the other. */
 const setWay = (way: Flat['way']) =>
   set((f) => {
