@@ -11,6 +11,7 @@ use Impa\Flat\Layer;
 use Impa\Flat\Layers;
 use Impa\Raster\PictureRefused;
 use Impa\Seeing\Breakdown;
+use Impa\Seeing\SeenAgain;
 use Impa\Seeing\Wishes;
 use Impa\Tests\Support\Sketch;
 
@@ -153,4 +154,20 @@ it('keeps its drawn size: as high as asked, its layers where they were drawn', f
 it('refuses layers of something else', function () {
     expect(fn () => Wishes::way('marble'))->toThrow(PictureRefused::class, 'sheet or of batting')
         ->and(Wishes::way(''))->toBe(FlatWay::None);
+});
+
+it('looked at once more keeps what was made of it, and is new altogether where it was made in the round', function () {
+    $drawing = (new Sketch(440, null))->polygon(box(0, 0, 400, 400), RED)->oval(220, 220, 200, 200, BLUE);
+    $flat = seenFlat($drawing)->figure();
+    $document = $flat->document();
+    $document->flat->stitch = 'blanket';
+    $document->parts[1]->name = 'The eye';
+    $again = SeenAgain::of(Figure::fromDocument($document), seenFlat($drawing, way: FlatWay::Batting)->document);
+    $now = Figure::fromDocument($again->document);
+    expect($again->kept)->toBe(2)->and($now->parts[$document->parts[1]->key]->name)->toBe('The eye')
+        ->and($now->flat->way)->toBe(FlatWay::Batting)->and($now->flat->stitch->value)->toBe('blanket');
+    $round = Breakdown::of($drawing->png(), Wishes::of(100.0), 'In the round')->figure();
+    $made = SeenAgain::of($round, seenFlat($drawing)->document);
+    $layers = Figure::fromDocument($made->document);
+    expect($made->kept)->toBe(0)->and($layers->isOfLayers())->toBeTrue()->and($layers->name)->toBe('In the round');
 });

@@ -175,7 +175,7 @@ it('says the same as needles in many more directions against the pieces\' triang
     $same = $all = 0;
     mt_srand(11);
     foreach ([2, 5] as $seed) {
-        $figure = Figures::read(Figures::random($seed, 7, 7));
+        $figure = Figures::read(Figures::random($seed, 6, 6));
         [$obstacles, $at] = Reach::obstacles($figure);
         $meshes = [];
         foreach ($figure->parts as $part) {

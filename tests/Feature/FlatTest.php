@@ -16,7 +16,8 @@ describe('a figure of layers', function () {
     it('comes on paper as PDF and SVG', function () {
         $ask = ['document' => demoFigure('dusk'), 'mirrored' => true, 'paper' => 'letter'];
         expect($this->postJson('/api/flat/templates', $ask)->assertOk()->getContent())->toStartWith('%PDF-')
-            ->and($this->postJson('/api/flat/templates', ['as' => 'svg'] + $ask)->assertOk()->getContent())->toContain('cut 2, one turned over');
+            ->and($this->postJson('/api/flat/templates', ['as' => 'svg'] + $ask)->assertOk()->getContent())
+            ->toContain('cut 2, one turned over');
         $this->postJson('/api/flat/templates', ['as' => 'png'] + $ask)->assertStatus(422);
     });
 
@@ -54,7 +55,8 @@ describe('things a figure has with it', function () {
         $from = lay('lanto');
         $act = fn (array $document, array $more): array => $this->postJson('/api/recut', ['document' => $document] + $more)
             ->assertOk()->json('document');
-        $with = $act(demoFigure('wick'), ['act' => 'put', 'from' => $from, 'name' => 'pod', 'how' => 'held', 'holder' => 'arm', 'heightMm' => 30]);
+        $held = ['act' => 'put', 'from' => $from, 'name' => 'pod', 'how' => 'held', 'holder' => 'arm', 'heightMm' => 30];
+        $with = $act(demoFigure('wick'), $held);
         $things = $this->postJson('/api/things', ['document' => $with])->assertOk()->json('things');
         expect(array_column($things, 'name'))->toBe(['lamp', 'pod'])->and($things[1]['heightMm'])->toEqualWithDelta(30, 0.1);
         $worn = $act($with, ['act' => 'fasten', 'thing' => 'pod', 'holder' => 'head']);

@@ -107,7 +107,7 @@ it('shows the catalogue and the stash', function () {
 it('lays the demo out once, and anew without touching what a user made', function () {
     $this->artisan('db:seed')->assertExitCode(0);
     $this->artisan('db:seed')->assertExitCode(0);
-    expect(Figure::query()->count())->toBe(4);
+    expect(Figure::query()->count())->toBe(5);
     $mine = $this->postJson('/api/figures', ['document' => ['name' => 'Mine'] + demoFigure()])->json('id');
     Wool::query()->create([
         'name' => 'My own',
@@ -120,7 +120,7 @@ it('lays the demo out once, and anew without touching what a user made', functio
     $demo->delete();
     $this->artisan('impa:demo')->assertExitCode(0);
     expect(Figure::query()->count())
-        ->toBe(5)
+        ->toBe(6)
         ->and(Figure::query()->find($mine)?->name)
         ->toBe('Mine')
         ->and(Wool::query()->where('name', 'My own')->exists())

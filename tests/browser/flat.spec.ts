@@ -23,7 +23,7 @@ test('a drawing becomes layers: pulled apart, tied, laid on the sheets, printed,
   await choose(page, list(page, 'Rims are held by'), 'blanket stitch')
   await expect(thread).not.toHaveText(was!)
   await choose(page, list(page, 'Ribbon'), 'ties at both sides')
-  await expect(page.getByText('Each end, long')).toBeVisible()
+  await expect(page.getByLabel('Each end, long')).toBeVisible()
 
   await page.getByRole('tab', { name: 'On the sheets' }).click()
   await expect(page.getByRole('list', { name: 'On the sheets' }).getByRole('listitem')).toHaveCount(4)
@@ -40,7 +40,7 @@ test('a drawing becomes layers: pulled apart, tied, laid on the sheets, printed,
   await page.getByRole('button', { name: 'Close' }).click()
 
   await page.getByRole('link', { name: /^Build/ }).click()
-  const order = page.getByRole('list', { name: 'Order of work' })
+  const order = page.getByRole('complementary', { name: 'Order of work' })
   await expect(order).toContainText('Press layer 1')
   await expect(order.getByRole('listitem').last()).toContainText('Inspect')
 })

@@ -48,7 +48,17 @@ final readonly class SeenAgain
     public static function of(Figure $figure, array $document): self
     {
         $seen = Figure::fromDocument(json_decode((string) json_encode($document, JSON_PRESERVE_ZERO_FRACTION)));
+        if ($figure->flat->isFlat() !== $seen->flat->isFlat()) {
+            // Made in layers what was made in the round, or the other way: none of it is the same piece.
+            $other = $seen->document();
+            $other->name = $figure->name;
+
+            return new self($other, 0, 0, count($seen->parts), count($figure->parts));
+        }
         $draft = Draft::of(self::inItsFrame($figure, $seen));
+        if ($seen->flat->isFlat()) {
+            $draft->document->flat->way = $seen->flat->way->value;
+        }
         $old = Figure::fromDocument($draft->document);
         $match = self::matched($old, $seen);
         $colours = [];

@@ -276,7 +276,7 @@ describe('looking at a drawing', () => {
 describe('a figure looked at again', () => {
   it('begins with the wishes it was made with, sends what was made of it, and is one step of undo', async () => {
     const brushes = [stroke('paper')]
-    const was = drawn({ shades: 0.6, figure: 2, roundToMm: 1, brushes, views: [] })
+    const was = drawn({ shades: 0.6, figure: 2, roundToMm: 1, brushes, views: [], flat: 'batting' })
     vi.spyOn(api, 'glance').mockResolvedValue({ image: 'data:,', colours: 2, notices: [] })
     table = await onTable(LookAgainDialog, { modelValue: false }, was)
     vi.spyOn(api, 'figure').mockResolvedValue({ id: 9, revision: 1, picture: 7, document: was })
@@ -291,7 +291,8 @@ describe('a figure looked at again', () => {
     button('See its shapes').click()
     await flushPromises()
     expect(look.mock.lastCall?.[0]).toBe(7)
-    expect(look.mock.lastCall?.[1]).toEqual({ heightMm: 80, shades: 0.6, figure: 2, roundToMm: 1, brushes, views: [] })
+    const wishes = { heightMm: 80, shades: 0.6, figure: 2, roundToMm: 1, brushes, views: [], flat: 'batting' }
+    expect(look.mock.lastCall?.[1]).toEqual(wishes)
     expect(look.mock.lastCall?.[6]).toMatchObject({ name: 'Test' })
     expect(said()).toContain('2 parts stay as they were; 1 is gone.')
     expect(table.figure.parts).toHaveLength(3)

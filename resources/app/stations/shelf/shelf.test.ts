@@ -147,7 +147,7 @@ describe('a new figure from a picture', () => {
     await flushPromises()
     expect(look.mock.calls[0]?.slice(0, 4)).toEqual([
       5,
-      { heightMm: 110, shades: 0.2, figure: 0, roundToMm: 0, brushes: [], views: [] },
+      { heightMm: 110, shades: 0.2, figure: 0, roundToMm: 0, brushes: [], views: [], flat: '' },
       'my cat',
       'my cat.png',
     ])
