@@ -134,6 +134,14 @@ describe('a pattern', function () {
             ->and(seamsOf($cord))->toBe(['Along the roll' => 100.0]);
     });
 
+    it('of a strip twice as thick as the felt is folded: twice its breadth, and half a circle for the fold', function () {
+        $belt = Pattern::of(sewnPart('strip', 120, 14, 3), Sewing::of(feltMm: 1.5));
+        $box = Box::around($belt->pieces[0]->outline);
+        expect($box->width())->toBe(120.0)->and($box->height())->toEqualWithDelta(28 + M_PI * 0.75, 1e-9)
+            ->and(seamsOf($belt))->toBe(['Along the open side' => 120.0])
+            ->and(Pattern::of(sewnPart('strip', 120, 14, 1.5), Sewing::of(feltMm: 1.5))->seams)->toBe([]);
+    });
+
     it('of a thin plate is cut once, of a thick one twice and stuffed', function () {
         $thin = Pattern::of(sewnPart('plate', 40, 30, 2, ['outline' => 'leaf']), Sewing::of());
         $thick = Pattern::of(sewnPart('plate', 40, 30, 14, ['outline' => 'leaf']), Sewing::of());

@@ -7,7 +7,9 @@ namespace Impa\Tests\Show;
 use Impa\Geometry\EnclosingCircle;
 use Impa\Material\Densities;
 use Impa\Show\Body;
+use Impa\Show\Cushion;
 use Impa\Show\Jar;
+use Impa\Show\Pot;
 use Impa\Show\Showing;
 use Impa\Show\ShowRefused;
 use Impa\Tests\Support\Figures;
@@ -170,4 +172,58 @@ describe('a hook, a pin, a ring and a house', function () {
 
 it('is refused of a figure without parts', function () {
     expect(static fn () => Body::of(Figures::read(Figures::document([]))))->toThrow(ShowRefused::class, 'no parts yet');
+});
+
+describe('a cushion', function () {
+    it('holds what the paper bag formula says: a square of 1 a fifth of its cube, a long strip what a flattened tube holds', function () {
+        // Robin (2004), from memory: 0.19 for the square; for a strip the first term alone, the tube of that girth.
+        expect(Cushion::of(200, 200)->volumeCm3())->toEqualWithDelta(8000 * (1 / M_PI - 0.142 * 0.9), 1e-6)
+            ->and(Cushion::of(50, 1000)->volumeCm3() / (M_PI * (5 / M_PI) ** 2 * 100))->toEqualWithDelta(1.0, 0.05);
+    });
+
+    it('takes the same stuffing turned on its side, more for a larger one, and leaves a rim free', function () {
+        $at = static fn (float $w, float $h): array => Cushion::of($w, $h)->bearing(body('ball', 80, 80, 40), Densities::house());
+        expect($at(200, 300)['stuffingG'])->toBe($at(300, 200)['stuffingG'])
+            ->and($at(210, 300)['stuffingG'])->toBeGreaterThan($at(200, 300)['stuffingG'])
+            ->and($at(200, 300)['fits'])->toBeTrue()->and($at(200, 300)['seamMm'])->toBe(1000.0)
+            ->and($at(100, 300)['fits'])->toBeFalse();
+        // 100 less twice 20 is room for 60 of 80; the document says it is 100 mm high.
+        expect($at(100, 300)['toMm'])->toEqualWithDelta(75.0, 1.01);
+    });
+});
+
+describe('a pot', function () {
+    it('holds a ball a little broader than its mouth on a ring of wire', function () {
+        $ledger = Ledger::of(Works::demo('bobbin'), Densities::house());
+        $pot = Pot::of(60.0);
+        $told = $pot->holding($ledger, Densities::house());
+        expect($told['ballMm'])->toEqualWithDelta(62.4, 1e-9)
+            ->and($told['ballG'])->toEqualWithDelta(M_PI / 6 * 6.24 ** 3 * 0.15, 1e-6)
+            ->and($told['wireMm'])->toEqualWithDelta(M_PI * 0.7 * 62.4 + 20, 1e-6)
+            ->and(Pot::of(400.0)->holding($ledger, Densities::house())['fits'])->toBeTrue();
+    });
+
+    it('too small for the feet says which would do, and the figure made so small does fit', function () {
+        $figure = Works::demo('bobbin');
+        $told = Pot::of(20.0)->holding(Ledger::of($figure, Densities::house()), Densities::house());
+        expect($told['fits'])->toBeFalse();
+        $smaller = Ledger::of($figure->scaledTo($told['toMm'] ?? 0.0), Densities::house());
+        expect(Pot::of(20.0)->holding($smaller, Densities::house())['fits'])->toBeTrue();
+    });
+});
+
+it('sews a clip as long as the figure is wide to its back, and says what slips down', function () {
+    $ledger = static fn (float $w, float $h): Ledger => Ledger::of(
+        Figures::read(Figures::document([Figures::part('a', 'ball', $w, $h, 12, 0, $h / 2)])),
+        Densities::house(),
+    );
+    expect(Showing::clip($ledger(50, 30))['pinMm'])->toBe(45.0)
+        ->and(Showing::clip($ledger(20, 20))['pinMm'])->toBeNull()
+        ->and(Showing::clip($ledger(20, 20))['toMm'])->toEqualWithDelta(175.0, 1.01)
+        ->and(implode(' ', Showing::clip($ledger(150, 150))['says']))->toContain('slips down');
+});
+
+it('refuses cushions and pots that are none', function () {
+    expect(fn () => Cushion::of(10, 200))->toThrow(ShowRefused::class)->and(fn () => Cushion::of(200, NAN))->toThrow(ShowRefused::class)
+        ->and(fn () => Pot::of(1.0))->toThrow(ShowRefused::class);
 });

@@ -144,7 +144,10 @@ it('says whether a figure fits where it is shown, and refuses what is no such pl
     expect($ask($jar)->assertOk()->json('fits'))->toBeFalse()
         ->and($ask(['mouthMm' => 80] + $jar)->assertOk()->json('fits'))->toBeTrue()
         ->and($ask(['place' => 'hook', 'loopMm' => 60])->assertOk()->json('cordMm'))->toEqual(180);
-    foreach ([['place' => 'brooch'], ['place' => 'ring'], ['place' => 'house', 'scale' => 12, 'lifeMm' => 1600]] as $where) {
+    foreach ([
+        ['place' => 'brooch'], ['place' => 'ring'], ['place' => 'clip'], ['place' => 'house', 'scale' => 12, 'lifeMm' => 1600],
+        ['place' => 'pot', 'mouthMm' => 40], ['place' => 'cushion', 'widthMm' => 200, 'heightMm' => 150],
+    ] as $where) {
         expect($ask($where)->assertOk()->json('says'))->not->toBe([]);
     }
     $wrong = [['place' => 'moon'], ['mouthMm' => 0] + $jar, ['place' => 'hook', 'loopMm' => -3], ['place' => 'house', 'scale' => 0]];

@@ -8,7 +8,9 @@ use App\Http\Requests\Body;
 use App\Stash\Stash;
 use Illuminate\Http\JsonResponse;
 use Impa\Show\Body as Shown;
+use Impa\Show\Cushion;
 use Impa\Show\Jar;
+use Impa\Show\Pot;
 use Impa\Show\Showing;
 use Impa\Wool\Ledger;
 use Symfony\Component\HttpKernel\Exception\HttpException;
@@ -20,16 +22,22 @@ final class ShowController
     {
         $figure = $body->figure();
         $shown = Shown::of($figure);
-        $ledger = Ledger::of($figure, Stash::densities($figure));
+        $densities = Stash::densities($figure);
+        $ledger = Ledger::of($figure, $densities);
 
         return new JsonResponse(match ($body->text('place')) {
             'jar' => Jar::of($body->float('mouthMm'), $body->float('bellyMm'), $body->float('heightMm'))->holding($shown),
             'hook' => Showing::hook($ledger, $body->float('loopMm')),
             'brooch' => Showing::brooch($ledger),
             'ring' => Showing::ring($ledger),
-            'house' => Showing::dollsHouse($figure, $body->float('scale'), $body->has('lifeMm') ? $body->float('lifeMm') : null)
-                + ['cures' => []],
-            default => throw new HttpException(422, 'A figure is shown in a jar, on a hook, as a brooch, on a ring or in a house.'),
+            'clip' => Showing::clip($ledger),
+            'pot' => Pot::of($body->float('mouthMm'))->holding($ledger, $densities),
+            'cushion' => Cushion::of($body->float('widthMm'), $body->float('heightMm'))->bearing($shown, $densities),
+            'house' => Showing::dollsHouse($figure, $body->float('scale'), $body->has('lifeMm') ? $body->float('lifeMm') : null),
+            default => throw new HttpException(
+                422,
+                'A figure is shown in a jar or pot, on a hook, ring, clip or cushion, as a brooch or in a house.',
+            ),
         });
     }
 }

@@ -21,6 +21,9 @@ final readonly class Pattern
 
     private const GORES = [4, 12];
 
+    /** A strip about twice as thick as the felt is folded; within so much of its thickness (house choice). */
+    private const FOLDED = 0.5;
+
     /** A stiffening card is so much smaller than the foot it lies in, all round, mm (common practice). */
     private const CARD_MM = 1.5;
 
@@ -81,6 +84,9 @@ final readonly class Pattern
         }
         if ($kind === ShapeKind::Cord) {
             return self::rolled($size->heightMm, min($size->widthMm, $size->depthMm), $sewing);
+        }
+        if ($kind === ShapeKind::Strip && abs($size->depthMm - 2 * $sewing->feltMm) <= self::FOLDED * $sewing->feltMm) {
+            return self::folded($size->widthMm, $size->heightMm, $sewing);
         }
         if ($solid->kind()->isFlat()) {
             return self::cushion($part, $sewing);
@@ -183,6 +189,22 @@ final readonly class Pattern
         return [
             [new PatternPiece('Strip, rolled from its long side', [[0.0, 0.0], [$long, 0.0], [$long, $wound], [0.0, $wound]], 1, 0.0)],
             [['Along the roll', $long]],
+            false,
+        ];
+    }
+
+    /**
+     * A belt or scarf folded along its middle and sewn along its open side: the fold itself takes half a circle of felt.
+     *
+     * @return array{list<PatternPiece>, list<array{string, float}>, bool}
+     */
+    private static function folded(float $width, float $height, Sewing $sewing): array
+    {
+        [$long, $broad] = [max($width, $height), 2 * min($width, $height) + M_PI / 2 * $sewing->feltMm];
+
+        return [
+            [new PatternPiece('Strip, folded along its middle', [[0.0, 0.0], [$long, 0.0], [$long, $broad], [0.0, $broad]], 1, 0.0)],
+            [['Along the open side', $long]],
             false,
         ];
     }

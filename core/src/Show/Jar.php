@@ -32,7 +32,7 @@ final readonly class Jar
      * Whether a figure goes in and stands in it, and what helps where it does not.
      *
      * @return array{fits: bool, says: list<string>, cures: list<string>, openingMm: float, squeezeMm: float, roundMm: float,
-     *     wideMm: float, highMm: float, discMm: float}
+     *     wideMm: float, highMm: float, discMm: float, toMm: ?float} toMm: a height at which it fits
      */
     public function holding(Body $body): array
     {
@@ -67,13 +67,10 @@ final readonly class Jar
             $this->bellyMm / $round,
             $this->heightMm / $body->heightMm(),
         );
-        if ($share < 1.0) {
-            // Down to whole mm, so that what is said does fit.
-            $cures[] = sprintf(
-                'Make it %.0f mm high instead of %.0f: then it fits as it is.',
-                floor($share * $body->figure->heightMm),
-                $body->figure->heightMm,
-            );
+        // Down to whole mm, so that what is said does fit.
+        $to = $share < 1.0 ? floor($share * $body->figure->heightMm) : null;
+        if ($to !== null) {
+            $cures[] = sprintf('Make it %.0f mm high instead of %.0f: then it fits as it is.', $to, $body->figure->heightMm);
         }
 
         return [
@@ -86,6 +83,7 @@ final readonly class Jar
             'wideMm' => $body->widthMm(),
             'highMm' => $body->heightMm(),
             'discMm' => max(0.0, min($this->bellyMm, $this->mouthMm) - self::DISC_MM),
+            'toMm' => $to,
         ];
     }
 

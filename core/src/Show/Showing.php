@@ -12,7 +12,7 @@ use Impa\Geometry\Box;
 use Impa\Material\Firmness;
 use Impa\Wool\Ledger;
 
-/** Where a figure is shown: on a hook, as a brooch, on a key ring, in a dolls' house. What fits, and what helps where it does not. */
+/** Where a figure is shown: on a hook, as a brooch, on a key ring or a clip, in a dolls' house. What fits, and what helps where it does not. */
 final class Showing
 {
     /** Pins and clips as they are sold, mm. */
@@ -27,6 +27,11 @@ final class Showing
     private const BROOCH_G = 15.0;
 
     private const RING_G = 25.0;
+
+    /** Hair clips as they are sold, mm; more than so much slips down (house choices). */
+    private const CLIPS_MM = [35.0, 45.0, 55.0];
+
+    private const CLIP_G = 8.0;
 
     /** A loop's knot takes so much cord, and so much is felted into the crown, mm (common practice). */
     private const KNOT_MM = 30.0;
@@ -69,7 +74,7 @@ final class Showing
         ];
     }
 
-    /** @return array{says: list<string>, cures: list<string>, pinMm: ?float, backingMm: float, g: float} */
+    /** @return array{says: list<string>, cures: list<string>, pinMm: ?float, backingMm: float, g: float, toMm: ?float} */
     public static function brooch(Ledger $ledger): array
     {
         $figure = $ledger->figure;
@@ -81,19 +86,28 @@ final class Showing
             ? sprintf('No pin fits: its broadest part is %.0f mm, the shortest pin %.0f.', $broad, self::PINS_MM[0])
             : sprintf('A pin of %.0f mm, on a backing %.0f mm across.', $pin, self::BACKING_SHARE * $broad)];
         $cures = [];
+        $to = null;
         if ($pin === null) {
-            $needed = self::PINS_MM[0] / self::PIN_SHARE / $broad * $figure->heightMm;
-            $cures[] = sprintf('Make it %.0f mm high, or sew on a safety pin.', ceil($needed));
+            $to = ceil(self::PINS_MM[0] / self::PIN_SHARE / $broad * $figure->heightMm);
+            $cures[] = sprintf('Make it %.0f mm high, or sew on a safety pin.', $to);
         }
         if ($g > self::BROOCH_G) {
             $says[] = sprintf('It weighs %.0f g: more than %.0f pulls at what it is pinned to.', $g, self::BROOCH_G);
-            $cures[] = self::lighter($figure, $g, self::BROOCH_G);
+            $to = self::lighterMm($figure, $g, self::BROOCH_G);
+            $cures[] = self::lighter($to, self::BROOCH_G);
         }
 
-        return ['says' => $says, 'cures' => $cures, 'pinMm' => $pin, 'backingMm' => self::BACKING_SHARE * $broad, 'g' => $g];
+        return [
+            'says' => $says,
+            'cures' => $cures,
+            'pinMm' => $pin,
+            'backingMm' => self::BACKING_SHARE * $broad,
+            'g' => $g,
+            'toMm' => $to,
+        ];
     }
 
-    /** @return array{says: list<string>, cures: list<string>, g: float} a key ring or a clip: it is knocked about */
+    /** @return array{says: list<string>, cures: list<string>, g: float, toMm: ?float} a key ring: it is knocked about */
     public static function ring(Ledger $ledger): array
     {
         $figure = $ledger->figure;
@@ -107,7 +121,8 @@ final class Showing
         $says = [$g > self::RING_G
             ? sprintf('It weighs %.0f g: more than %.0f hangs heavily on keys.', $g, self::RING_G)
             : sprintf('It weighs %.0f g: light enough for keys.', $g)];
-        $cures = $g > self::RING_G ? [self::lighter($figure, $g, self::RING_G)] : [];
+        $to = $g > self::RING_G ? self::lighterMm($figure, $g, self::RING_G) : null;
+        $cures = $to === null ? [] : [self::lighter($to, self::RING_G)];
         if ($soft !== []) {
             $says[] = sprintf('In a pocket it pills where it is not firm: %s.', implode(', ', array_slice($soft, 0, 4)));
             $cures[] = 'Felt it firm all over, and sew every join through once, with thread in its colour.';
@@ -116,12 +131,49 @@ final class Showing
             $cures[] = 'Leave the wires out: knocked about, their ends come through.';
         }
 
-        return ['says' => $says, 'cures' => $cures, 'g' => $g];
+        return ['says' => $says, 'cures' => $cures, 'g' => $g, 'toMm' => $to];
+    }
+
+    /**
+     * On a hair clip or a peg: what bears it is narrow, and it must not slip down.
+     *
+     * @return array{says: list<string>, cures: list<string>, pinMm: ?float, backingMm: float, g: float, toMm: ?float}
+     */
+    public static function clip(Ledger $ledger): array
+    {
+        $figure = $ledger->figure;
+        $g = Balance::of($ledger)->massG;
+        $wide = self::wide($figure);
+        $clips = array_filter(self::CLIPS_MM, static fn (float $mm): bool => $mm <= $wide);
+        $clip = $clips === [] ? null : max($clips);
+        $says = [$clip === null
+            ? sprintf('The shortest clip, %.0f mm, shows beside it: it is %.0f mm wide.', self::CLIPS_MM[0], $wide)
+            : sprintf('A clip of %.0f mm, sewn to a strip of felt %.0f mm long and that to its back.', $clip, self::BACKING_SHARE * $wide)];
+        $cures = [];
+        $to = null;
+        if ($clip === null) {
+            $to = ceil(self::CLIPS_MM[0] / $wide * $figure->heightMm);
+            $cures[] = sprintf('Make it %.0f mm high, or lay it on a bow that hides the clip.', $to);
+        }
+        if ($g > self::CLIP_G) {
+            $says[] = sprintf('It weighs %.0f g: more than %.0f slips down in hair.', $g, self::CLIP_G);
+            $to = self::lighterMm($figure, $g, self::CLIP_G);
+            $cures[] = self::lighter($to, self::CLIP_G);
+        }
+
+        return [
+            'says' => $says,
+            'cures' => $cures,
+            'pinMm' => $clip,
+            'backingMm' => self::BACKING_SHARE * $wide,
+            'g' => $g,
+            'toMm' => $to,
+        ];
     }
 
     /**
      * @param  float  $scale  the house is built 1 to so much
-     * @return array{says: list<string>, lifeMm: float, factor: ?float}
+     * @return array{says: list<string>, cures: list<string>, lifeMm: float, factor: ?float, toMm: ?float}
      */
     public static function dollsHouse(Figure $figure, float $scale, ?float $lifeMm): array
     {
@@ -139,13 +191,35 @@ final class Showing
             $says[] = sprintf('To be %.2f m tall there, make it %.0f mm high.', $lifeMm / 1000, $lifeMm / $scale);
         }
 
-        return ['says' => $says, 'lifeMm' => $life, 'factor' => $factor];
+        $to = $lifeMm === null ? null : round($lifeMm / $scale, 1);
+
+        return ['says' => $says, 'cures' => [], 'lifeMm' => $life, 'factor' => $factor, 'toMm' => $to];
     }
 
     /** Weight goes by the cube of the height, where covers are thick more slowly: it is said to be about. */
-    private static function lighter(Figure $figure, float $g, float $mostG): string
+    private static function lighterMm(Figure $figure, float $g, float $mostG): float
     {
-        return sprintf('Make it %.0f mm high: then it weighs about %.0f g.', floor($figure->heightMm * ($mostG / $g) ** (1 / 3)), $mostG);
+        return floor($figure->heightMm * ($mostG / $g) ** (1 / 3));
+    }
+
+    private static function lighter(float $toMm, float $mostG): string
+    {
+        return sprintf('Make it %.0f mm high: then it weighs about %.0f g.', $toMm, $mostG);
+    }
+
+    /** Across the whole figure from the front, mm. */
+    private static function wide(Figure $figure): float
+    {
+        $xs = [0.0];
+        foreach ($figure->parts as $part) {
+            foreach ($part->placements() as $piece) {
+                foreach (Silhouette::of($piece, Side::Front)[0] as [$x]) {
+                    $xs[] = $piece->at[0] + $x;
+                }
+            }
+        }
+
+        return max($xs) - min($xs);
     }
 
     /** Across the largest part seen from the back, mm. */

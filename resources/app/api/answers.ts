@@ -853,7 +853,7 @@ export interface Revision {
 }
 export interface Shown {
   /**
-   * of a jar
+   * of a jar, a pot, a cushion
    */
   fits?: boolean
   says: string[]
@@ -887,6 +887,26 @@ export interface Shown {
    */
   lifeMm?: number
   factor?: number | null
+  /**
+   * across the ball of a pot
+   */
+  ballMm?: number
+  ballG?: number
+  /**
+   * for the ring in it
+   */
+  wireMm?: number
+  /**
+   * of a cushion
+   */
+  stuffingG?: number
+  coverG?: number
+  seamMm?: number
+  threadMm?: number
+  /**
+   * a height of the figure at which it fits
+   */
+  toMm?: number | null
 }
 export interface Things {
   things: {

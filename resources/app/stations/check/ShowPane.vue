@@ -13,12 +13,17 @@ const places = [
   { value: 'jar', title: 'In a jar' },
   { value: 'hook', title: 'On a hook' },
   { value: 'brooch', title: 'As a brooch' },
-  { value: 'ring', title: 'On a key ring or a clip' },
+  { value: 'ring', title: 'On a key ring' },
+  { value: 'clip', title: 'On a clip' },
+  { value: 'pot', title: 'In a pot' },
+  { value: 'cushion', title: 'On a cushion' },
   { value: 'house', title: "In a dolls' house" },
 ] as const
 const place = ref<(typeof places)[number]['value']>('jar')
 const jar = reactive({ mouthMm: 70, bellyMm: 95, heightMm: 150 })
 const loopMm = ref(60)
+const potMm = ref(60)
+const cushion = reactive({ widthMm: 200, heightMm: 200 })
 const scale = ref('12')
 const life = ref('')
 const told = ref<Shown | null>(null)
@@ -27,6 +32,8 @@ const wish = computed(() => ({
   place: place.value,
   ...(place.value === 'jar' ? jar : {}),
   ...(place.value === 'hook' ? { loopMm: loopMm.value } : {}),
+  ...(place.value === 'pot' ? { mouthMm: potMm.value } : {}),
+  ...(place.value === 'cushion' ? cushion : {}),
   ...(place.value === 'house'
     ? {
         scale: Number(scale.value.replace(',', '.')),
@@ -44,6 +51,11 @@ async function ask(): Promise<void> {
     trouble.value = error instanceof Error ? error.message : String(error)
   }
 }
+/** The height at which it fits, where a figure may be so high. */
+const resized = computed(() => {
+  const to = told.value?.toMm ?? null
+  return to !== null && to >= 10 && to <= 2000 && Math.abs(to - (figure.document?.heightMm ?? 0)) > 0.05 ? to : null
+})
 onMounted(ask)
 watch([wish, () => figure.document], ask, { deep: true })
 /** The jar with the figure in it, in mm: a shoulder leads from the mouth to the belly. */
@@ -72,6 +84,11 @@ const frame = computed(() => {
         <LengthField v-model="jar.heightMm" label="Under the lid" :min="5" :max="1000" />
       </div>
       <LengthField v-else-if="place === 'hook'" v-model="loopMm" label="The loop hangs" :min="5" :max="500" />
+      <LengthField v-else-if="place === 'pot'" v-model="potMm" label="Mouth" :min="15" :max="500" />
+      <div v-else-if="place === 'cushion'" class="fields">
+        <LengthField v-model="cushion.widthMm" label="Wide" :min="40" :max="1000" />
+        <LengthField v-model="cushion.heightMm" label="High" :min="40" :max="1000" />
+      </div>
       <div v-else-if="place === 'house'" class="fields">
         <v-text-field v-model="scale" label="Built 1 to" inputmode="decimal" hide-details />
         <v-text-field v-model="life" label="In life so tall" suffix="cm" inputmode="decimal" hide-details />
@@ -90,6 +107,9 @@ const frame = computed(() => {
             <li v-for="c in told.cures" :key="c">{{ c }}</li>
           </ul>
         </template>
+        <v-btn v-if="resized" variant="tonal" class="mt-2" @click="figure.rescale(resized)"
+          >Make it {{ units.length(resized) }} {{ units.lengthUnit.value }} high</v-btn
+        >
         <p v-if="told.discMm" class="quiet">
           A disc of felt for the floor: {{ units.length(told.discMm) }} {{ units.lengthUnit.value }} across.
         </p>
