@@ -228,3 +228,9 @@ it('cautions of small parts once, where there are any', function (string $kind, 
     ['disc', 'stitch', false],
     ['disc', 'paint', false],
 ]);
+
+it('does not call thin what is cut from a sheet', function () {
+    $layer = Figures::part('badge', 'plate', 40, 40, 1.5, 0, 20);
+    expect(array_column(told(notes([$layer])), 0))->toContain('thin')
+        ->and(array_column(told(notes([$layer], [], ['flat' => ['way' => 'sheet']])), 0))->not->toContain('thin');
+});

@@ -8,6 +8,7 @@ use Impa\Figure\Figure;
 use Impa\Figure\Method;
 use Impa\Figure\Part;
 use Impa\Material\CoreMaterial;
+use Impa\Material\CoveringWay;
 use Impa\Wool\Foam;
 
 /** What the felter should know before she starts, each with an amount where there is one. */
@@ -120,7 +121,8 @@ final class Notes
     private static function part(Part $part, string $at): array
     {
         $notes = [];
-        if ($part->solid->thinnestMm() < self::THINNEST_MM) {
+        // What is cut from a sheet is as thin as the sheet.
+        if ($part->solid->thinnestMm() < self::THINNEST_MM && $part->covering->way !== CoveringWay::PreFelt) {
             $notes[] = new Note(
                 'thin',
                 $at,

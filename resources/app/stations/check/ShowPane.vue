@@ -67,6 +67,34 @@ const glass = computed(() => {
   const shoulder = Math.min(0.18 * h, Math.abs(b - m) / 2 + 4)
   return `M${-m / 2} ${-h - 6}L${-m / 2} ${-h}Q${-b / 2} ${-h} ${-b / 2} ${-h + shoulder}L${-b / 2} 0L${b / 2} 0L${b / 2} ${-h + shoulder}Q${b / 2} ${-h} ${m / 2} ${-h}L${m / 2} ${-h - 6}`
 })
+/** A cushion as it lies, its corners drawn out; a pot with the base ball in its mouth, on which the figure stands. */
+const pillow = computed(() => {
+  const [w, h] = [cushion.widthMm / 2, cushion.heightMm / 2]
+  const [x, y] = [0.94 * w, 0.94 * h]
+  return `M${-w} ${-h}Q0 ${-y} ${w} ${-h}Q${x} 0 ${w} ${h}Q0 ${y} ${-w} ${h}Q${-x} 0 ${-w} ${-h}Z`
+})
+const ball = computed(() => told.value?.ballMm ?? potMm.value)
+const potShape = computed(() => {
+  const m = potMm.value
+  return `M${-m / 2} 0L${-0.36 * m} ${0.85 * m}L${0.36 * m} ${0.85 * m}L${m / 2} 0`
+})
+/** Where the picture's middle is, and what is seen, in mm, y down. */
+const scene = computed(() => {
+  const side = picture.value
+  if (place.value === 'cushion') {
+    const [w, h] = [cushion.widthMm + 16, cushion.heightMm + 16]
+    return { middle: 0, frame: `${-w / 2} ${-h / 2} ${w} ${h}` }
+  }
+  if (place.value === 'pot') {
+    const top = -0.42 * ball.value
+    const w = Math.max(side, ball.value) + 16
+    return {
+      middle: top - high.value / 2,
+      frame: `${-w / 2} ${top - high.value - 12} ${w} ${high.value - top + 0.85 * potMm.value + 20}`,
+    }
+  }
+  return { middle: -high.value / 2, frame: frame.value }
+})
 const frame = computed(() => {
   const h = Math.max(jar.heightMm + 20, high.value + 10)
   const w = Math.max(jar.bellyMm, jar.mouthMm, told.value?.roundMm ?? 0) + 20
@@ -115,17 +143,28 @@ const frame = computed(() => {
         </p>
       </div>
     </section>
-    <svg v-if="place === 'jar'" :viewBox="frame" role="img" :aria-label="`${figure.document?.name} in the jar`">
+    <svg
+      v-if="place === 'jar' || place === 'pot' || place === 'cushion'"
+      :viewBox="scene.frame"
+      role="img"
+      :aria-label="`${figure.document?.name}: ${places.find((p) => p.value === place)?.title}`"
+    >
+      <path v-if="place === 'cushion'" :d="pillow" class="cloth" />
+      <template v-if="place === 'pot'">
+        <ellipse :rx="ball / 2" :ry="0.42 * ball" class="cloth" />
+        <path :d="potShape" class="clay" />
+        <ellipse :rx="0.35 * ball" :ry="0.1 * ball" class="wire" />
+      </template>
       <image
         :href="`/api/figures/${figure.id}/render?px=480&revision=${figure.revision}`"
         :x="-picture / 2"
-        :y="-(high + picture) / 2"
+        :y="scene.middle - picture / 2"
         :width="picture"
         :height="picture"
       />
-      <path :d="glass" class="glass" />
+      <path v-if="place === 'jar'" :d="glass" class="glass" />
       <line
-        v-if="told?.roundMm"
+        v-if="place === 'jar' && told?.roundMm"
         :x1="-told.roundMm / 2"
         :x2="told.roundMm / 2"
         y1="4"
@@ -169,6 +208,22 @@ svg {
   fill: rgba(130, 190, 210, 0.14);
   stroke: rgb(var(--v-theme-secondary));
   stroke-width: 1.5;
+}
+.cloth {
+  fill: rgb(var(--v-theme-table));
+  stroke: rgb(var(--v-theme-on-surface));
+  stroke-opacity: 0.5;
+}
+.clay {
+  fill: rgb(var(--v-theme-surface));
+  stroke: rgb(var(--v-theme-on-surface));
+  stroke-width: 1.5;
+}
+.wire {
+  fill: none;
+  stroke: rgb(var(--v-theme-secondary));
+  stroke-width: 1.5;
+  stroke-dasharray: 4 3;
 }
 line {
   stroke: rgb(var(--v-theme-success));
