@@ -62,7 +62,7 @@ final class FigureSet extends Model
         $figure = Figure::query()->find($id)
             ?? throw new HttpException(422, sprintf('Figure %d of the set is not on the shelf any more: take it out of the set.', $at + 1));
 
-        return FigureDocument::fromJson($figure->document);
+        return FigureDocument::kept($figure->document);
     }
 
     /** @return array<string, string> */

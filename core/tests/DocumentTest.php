@@ -19,6 +19,7 @@ use Impa\Figure\SizingRefused;
 use Impa\Material\CoreMaterial;
 use Impa\Material\CoveringWay;
 use Impa\Tests\Support\Figures;
+use Impa\Tests\Support\Works;
 
 /** @return array<string, string> what is amiss, by its place */
 function faults(array $document): array
@@ -398,4 +399,12 @@ it('says how thick a limb must be to hold itself, and of nothing but limbs', fun
         ->toBeFalse()
         ->and($part('ball', 5, 64, 5)->wantsWire())
         ->toBeFalse();
+});
+
+it('reads what was kept as it reads anew, and says every fault of what is not what was kept', function () {
+    $json = Works::demo('wick')->toJson();
+    expect(Figure::kept($json))->toEqual(Figure::fromJson($json))
+        ->and(fn () => Figure::kept('{"format": "impa-figure", "parts": [7]}'))->toThrow(FigureRefused::class)
+        ->and(fn () => Figure::kept('not at all'))->toThrow(FigureRefused::class)
+        ->and(fn () => Figure::kept('[]'))->toThrow(FigureRefused::class);
 });

@@ -7,6 +7,7 @@ namespace Impa\Figure;
 use Impa\Shape\ShapeRefused;
 use JsonException;
 use stdClass;
+use Throwable;
 
 /**
  * A figure, read from an impa-figure document and found whole. The document itself is kept as it came,
@@ -70,6 +71,29 @@ final readonly class Figure
         if ($faults !== [] || ! ($document instanceof stdClass)) {
             throw FigureRefused::forFaults($faults === [] ? [Fault::at([], 'The document must be an object.')] : $faults);
         }
+
+        return self::read($document);
+    }
+
+    /**
+     * A text that was found whole when it was kept: it is not looked through once more, which takes longer than reading it.
+     *
+     * @throws FigureRefused with every fault, where it is not what was kept
+     */
+    public static function kept(string $json): self
+    {
+        try {
+            $document = json_decode($json, false, 64, JSON_THROW_ON_ERROR);
+
+            return $document instanceof stdClass ? self::read($document) : self::fromJson($json);
+        } catch (Throwable) {
+            return self::fromJson($json);
+        }
+    }
+
+    /** @throws FigureRefused where a shape cannot be felted */
+    private static function read(stdClass $document): self
+    {
         try {
             $reader = FigureReader::of($document);
 
