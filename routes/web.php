@@ -85,6 +85,8 @@ Route::prefix('api')->whereNumber(['figure', 'picture', 'wool', 'swatch', 'set']
     Route::get('sets/{set}', [SetController::class, 'show']);
     Route::put('sets/{set}', [SetController::class, 'update']);
     Route::delete('sets/{set}', [SetController::class, 'destroy']);
+    Route::put('sets/{set}/aside', [SetController::class, 'aside']);
+    Route::delete('sets/{set}/aside', [SetController::class, 'release']);
     Route::post('set/plan', [SetController::class, 'plan']);
     Route::post('figures/{figure}/booklet', [BookletController::class, 'store']);
     Route::post('booklets', [BookletController::class, 'take']);

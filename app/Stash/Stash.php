@@ -28,7 +28,7 @@ use Impa\Wool\WoolRefused;
 final class Stash
 {
     /**
-     * @param  int  $figure  whose own set-aside wool counts as free; 0 for none
+     * @param  int  $figure  whose own set-aside wool counts as free; 0 for none, a set's as `ofSet` has it
      * @return array<int, StashWool> by number, in the order of their names
      */
     public static function wools(int $figure = 0): array
@@ -74,6 +74,12 @@ final class Stash
             $row = (array) $row;
             if (isset($left[$row['wool_id']])) {
                 $aside[$row['figure_id']][$row['wool_id']] = (float) $row['grams'];
+            }
+        }
+        foreach (DB::table('set_wools')->get(['figure_set_id', 'wool_id', 'grams']) as $row) {
+            $row = (array) $row;
+            if (isset($left[$row['wool_id']])) {
+                $aside[self::ofSet((int) $row['figure_set_id'])][$row['wool_id']] = (float) $row['grams'];
             }
         }
 
@@ -138,13 +144,14 @@ final class Stash
      */
     private static function keepAside(int $figure, array $before, array $after): void
     {
+        [$table, $owner] = $figure < 0 ? ['set_wools', ['figure_set_id' => -$figure]] : ['set_asides', ['figure_id' => $figure]];
         $gone = array_keys(array_diff_key($before, $after));
         if ($gone !== []) {
-            DB::table('set_asides')->where('figure_id', $figure)->whereIn('wool_id', $gone)->delete();
+            DB::table($table)->where($owner)->whereIn('wool_id', $gone)->delete();
         }
         foreach ($after as $wool => $g) {
             if ($g !== ($before[$wool] ?? null)) {
-                DB::table('set_asides')->updateOrInsert(['figure_id' => $figure, 'wool_id' => $wool], ['grams' => $g]);
+                DB::table($table)->updateOrInsert($owner + ['wool_id' => $wool], ['grams' => $g]);
             }
         }
     }
@@ -164,6 +171,35 @@ final class Stash
             $wanted = self::supply($figure, $reserve)->wanted();
             self::happen(static fn (Drawer $drawer): Drawer => $drawer->setAside($figure->id, $wanted));
         });
+    }
+
+    /** A set in the drawer: below 0, where figures are above. */
+    public static function ofSet(int $set): int
+    {
+        return -$set;
+    }
+
+    /**
+     * The wool of a whole set, what is free of it.
+     *
+     * @param  array<int, float>  $wanted  grams by wool
+     */
+    public static function setAsideForSet(int $set, array $wanted): void
+    {
+        self::happen(static fn (Drawer $drawer): Drawer => $drawer->setAside(self::ofSet($set), $wanted));
+    }
+
+    public static function releaseSet(int $set): void
+    {
+        self::happen(static fn (Drawer $drawer): Drawer => $drawer->released(self::ofSet($set)));
+    }
+
+    /** Grams that a set has set aside. */
+    public static function asideForSet(int $set): float
+    {
+        $g = DB::table('set_wools')->where('figure_set_id', $set)->sum('grams');
+
+        return is_numeric($g) ? (float) $g : 0.0;
     }
 
     /**

@@ -138,6 +138,29 @@ it('plans a set from the console, by its schema, and refuses in a line', functio
     unlink($file);
 });
 
+it('sets its wool aside: no other figure counts on it, it itself does, and it is given back with the set', function () {
+    $this->artisan('db:seed')->assertExitCode(0);
+    $id = lay('bobbin');
+    $set = $this->postJson('/api/sets', choirOf($id))->assertCreated()->json();
+    expect($set['asideG'])->toEqual(0);
+    $free = fn (array $more = []): array => array_column(
+        $this->postJson('/api/set/plan', $more + choirOf($id))->assertOk()->json('wool'),
+        'freeG',
+        'wool',
+    );
+    $before = $free();
+    $aside = $this->putJson("/api/sets/{$set['id']}/aside", ['reserve' => 'usual'])->assertOk()->json('asideG');
+    $after = $free();
+    expect($aside)->toBeGreaterThan(1.0)
+        ->and(array_sum($before) - array_sum($after))->toEqualWithDelta($aside, 1e-6)
+        ->and($free(['id' => $set['id']]))->toEqual($before);
+    $this->deleteJson("/api/sets/{$set['id']}/aside")->assertOk()->assertJsonPath('asideG', 0);
+    expect($free())->toEqual($before);
+    $this->putJson("/api/sets/{$set['id']}/aside", ['reserve' => 'again'])->assertOk();
+    $this->deleteJson("/api/sets/{$set['id']}")->assertOk();
+    expect($free())->toEqual($before);
+});
+
 it('says whether a figure fits where it is shown, and refuses what is no such place', function () {
     $ask = fn (array $where) => $this->postJson('/api/show', ['document' => demoFigure('bobbin')] + $where);
     $jar = ['place' => 'jar', 'mouthMm' => 60, 'bellyMm' => 90, 'heightMm' => 150];

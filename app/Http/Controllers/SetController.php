@@ -25,6 +25,7 @@ use Impa\Render\View;
 use Impa\Sets\Colourways;
 use Impa\Sets\FigureSet as SetOfFigures;
 use Impa\Sets\SetPlan;
+use Impa\Sets\SetSupply;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** Sets: several figures of the shelf planned as one. */
@@ -72,6 +73,28 @@ final class SetController
         $set->delete();
 
         return $this->index();
+    }
+
+    /** What is free of its wool is set aside for it, so that no other figure counts on it. */
+    public function aside(Body $body, FigureSet $set): JsonResponse
+    {
+        $supply = SetSupply::of(
+            FigureSet::planned($set->name, $set->rows()),
+            Stash::wools(Stash::ofSet($set->id)),
+            Stash::swatches(),
+            $body->reserve(),
+            OwnHand::hand()->densities(),
+        );
+        Stash::setAsideForSet($set->id, $supply->wanted());
+
+        return new JsonResponse(self::told($set));
+    }
+
+    public function release(FigureSet $set): JsonResponse
+    {
+        Stash::releaseSet($set->id);
+
+        return new JsonResponse(self::told($set));
     }
 
     /** The set as it is sent, planned as one. */
@@ -141,7 +164,7 @@ final class SetController
     {
         return SetPlan::of(
             self::sent($body),
-            Stash::wools(),
+            Stash::wools(Stash::ofSet($body->intOr('id', 0) ?? 0)),
             Stash::swatches(),
             $body->reserve(),
             OwnHand::hand()->densities(),
@@ -158,6 +181,12 @@ final class SetController
     /** @return array<string, mixed> */
     private static function told(FigureSet $set): array
     {
-        return ['id' => $set->id, 'name' => $set->name, 'revision' => $set->revision, 'members' => $set->rows()];
+        return [
+            'id' => $set->id,
+            'name' => $set->name,
+            'revision' => $set->revision,
+            'members' => $set->rows(),
+            'asideG' => Stash::asideForSet($set->id),
+        ];
     }
 }

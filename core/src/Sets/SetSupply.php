@@ -130,6 +130,19 @@ final readonly class SetSupply
         );
     }
 
+    /** @return array<int, float> grams to have of each wool of the stash */
+    public function wanted(): array
+    {
+        $wanted = [];
+        foreach ($this->needs as $need) {
+            if ($need->wool !== null) {
+                $wanted[$need->wool->id] = ($wanted[$need->wool->id] ?? 0.0) + $need->wantG;
+            }
+        }
+
+        return $wanted;
+    }
+
     /** @return list<array<string, mixed>> the one ledger over all */
     public function rows(): array
     {

@@ -976,6 +976,10 @@ export interface SetMember {
   [k: string]: unknown
 }
 export interface SetKept {
+  /**
+   * grams set aside for it
+   */
+  asideG: number
   id: number
   name: string
   revision: number

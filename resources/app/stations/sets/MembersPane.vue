@@ -162,8 +162,8 @@ function family(): void {
           }}</label
         >
       </fieldset>
+      <v-select v-model="by" :items="rules" label="By" hide-details />
       <div class="fields">
-        <v-select v-model="by" :items="rules" label="By" hide-details />
         <v-text-field
           v-if="by !== 'swap'"
           v-model="count"
@@ -173,8 +173,8 @@ function family(): void {
           max="24"
           hide-details
         />
+        <v-btn variant="tonal" :disabled="!keys.length" @click="colourways">Make colourways of it</v-btn>
       </div>
-      <v-btn variant="tonal" :disabled="!keys.length" @click="colourways">Make colourways of it</v-btn>
       <v-text-field v-model="sizes" label="Or a family in sizes" placeholder="60, 90, 120" hide-details />
       <v-btn variant="tonal" :disabled="!sizes.trim()" @click="family">Make a family of it</v-btn>
       <v-select
@@ -267,7 +267,7 @@ fieldset i {
 }
 .fields {
   display: grid;
-  grid-template-columns: 1.6fr 1fr;
+  grid-template-columns: 1fr 1.7fr;
   gap: 0.5rem;
 }
 @media (max-width: 900px) {

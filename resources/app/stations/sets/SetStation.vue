@@ -8,6 +8,7 @@ import type { ImpaSetPlan } from '../../api/set-plan'
 import PageTabs from '../../shell/PageTabs.vue'
 import { useHotkeys } from '../../shell/useHotkeys'
 import KitPane from './KitPane.vue'
+import { takenApart } from './apart'
 import MembersPane from './MembersPane.vue'
 import SetOrderPane from './SetOrderPane.vue'
 import SetWoolPane from './SetWoolPane.vue'
@@ -88,6 +89,7 @@ useHotkeys({ 'ctrl+z': undo }, 'station')
 async function drop(): Promise<void> {
   await tell(async () => {
     await api.dropSet(set.value!.id)
+    takenApart.value = set.value
     await router.push('/')
   })
 }
@@ -117,7 +119,13 @@ async function drop(): Promise<void> {
       <div role="tabpanel">
         <MembersPane v-if="page === 'members'" :set="set" :plan="plan" :shelf="shelf" @change="change" />
         <template v-else-if="plan">
-          <SetWoolPane v-if="page === 'wool'" v-model:reserve="reserve" :set="set" :plan="plan" />
+          <SetWoolPane
+            v-if="page === 'wool'"
+            v-model:reserve="reserve"
+            :set="set"
+            :plan="plan"
+            @kept="set = { ...set, asideG: $event.asideG }"
+          />
           <SetOrderPane v-else-if="page === 'order'" :set="set" :plan="plan" />
           <KitPane v-else :set="set" :plan="plan" />
         </template>

@@ -10,6 +10,7 @@ import { useUnits } from '../../state/units'
 /** One ledger of wool over the whole set: what is likely, what to have, what the stash has free, what to buy. */
 const props = defineProps<{ set: SetKept; plan: ImpaSetPlan }>()
 const reserve = defineModel<Reserve>('reserve', { required: true })
+const emit = defineEmits<{ kept: [set: SetKept] }>()
 const units = useUnits()
 const most = computed(() => Math.max(1, ...props.plan.wool.map((w) => w.highG)))
 const shopping = ref<Shopping | null>(null)
@@ -26,6 +27,10 @@ async function tell(ask: () => Promise<void>): Promise<void> {
 const shop = () => tell(async () => void (shopping.value = await api.shopForSet(sent(), reserve.value)))
 onMounted(shop)
 watch(() => props.plan, shop)
+const aside = (keep: boolean) =>
+  tell(async () =>
+    emit('kept', await (keep ? api.setAsideForSet(props.set.id, reserve.value) : api.giveBackForSet(props.set.id))),
+  )
 const print = () =>
   tell(async () =>
     download(await api.setShoppingFile(sent(), reserve.value, 'a4'), `${props.set.name}, wool to buy.pdf`),
@@ -38,7 +43,14 @@ const states = { none: 'none like it', enough: 'enough', tight: 'enough if all g
     <p class="total">
       <b>{{ units.massLine(plan.totalG) }}</b> in all. {{ plan.enough.text }}
     </p>
-    <v-select v-model="reserve" :items="trade.reserves" label="If it runs out" class="reserve" hide-details />
+    <div class="row">
+      <v-select v-model="reserve" :items="trade.reserves" label="If it runs out" class="reserve" hide-details />
+      <v-btn variant="tonal" @click="aside(true)">{{ set.asideG ? 'Set aside anew' : 'Set the wool aside' }}</v-btn>
+      <template v-if="set.asideG">
+        <v-btn variant="text" @click="aside(false)">Give it back</v-btn>
+        <span class="quiet">{{ units.massLine(set.asideG) }} lie aside for it: no other figure counts on them.</span>
+      </template>
+    </div>
     <table>
       <thead>
         <tr>

@@ -4,6 +4,7 @@ import type { SetKept, Shopping } from '../../api/answers'
 import { api, Refusal } from '../../api/client'
 import type { ImpaSetPlan } from '../../api/set-plan'
 import { onTable, plain, type OnTable } from '../../../../tests/support/onTable'
+import SetShelf from './SetShelf.vue'
 import SetStation from './SetStation.vue'
 
 let table: OnTable
@@ -15,7 +16,13 @@ const press = async (words: string) => {
     .trigger('click')
   await flushPromises()
 }
-const kept = (members: SetKept['members'], revision = 1): SetKept => ({ id: 3, name: 'Choir', revision, members })
+const kept = (members: SetKept['members'], revision = 1): SetKept => ({
+  id: 3,
+  name: 'Choir',
+  revision,
+  members,
+  asideG: 0,
+})
 const planned = (set: Pick<SetKept, 'members'>): ImpaSetPlan => ({
   format: 'impa-set-plan',
   version: 1,
@@ -196,6 +203,34 @@ describe('a set', () => {
     await flushPromises()
     expect(text()).toContain('hold it twice')
     expect(text()).toContain('17 to bring')
+  })
+
+  it('sets its wool aside as a whole, and gives it back', async () => {
+    await opened()
+    const aside = vi.spyOn(api, 'setAsideForSet').mockResolvedValue({ ...kept([]), asideG: 14 })
+    vi.spyOn(api, 'giveBackForSet').mockResolvedValue(kept([]))
+    await press('Wool')
+    await press('Set the wool aside')
+    expect(aside).toHaveBeenCalledWith(3, 'usual')
+    expect(text()).toContain('14.0 g lie aside for it')
+    await press('Give it back')
+    expect(text()).not.toContain('lie aside')
+  })
+
+  it('taken apart is put together again from the shelf', async () => {
+    await opened()
+    vi.spyOn(api, 'dropSet').mockResolvedValue({ sets: [] })
+    await press('Take the set apart')
+    table.wrapper.unmount()
+    vi.spyOn(api, 'sets').mockResolvedValue({ sets: [] })
+    const lay = vi.spyOn(api, 'laySet').mockResolvedValue({ ...kept([]), id: 9 })
+    table = await onTable(SetShelf, { cards: [] }, plain())
+    await flushPromises()
+    expect(text()).toContain('Choir was taken apart')
+    await press('Put it together again')
+    expect(lay.mock.lastCall![0]).toBe('Choir')
+    expect(lay.mock.lastCall![1].length).toBeGreaterThan(0)
+    expect(text()).not.toContain('taken apart')
   })
 
   it('tells a refusal, and loses nothing', async () => {

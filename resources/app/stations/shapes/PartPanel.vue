@@ -65,6 +65,8 @@ async function takeSide(event: Event): Promise<void> {
     sideSays.value = [error instanceof Error ? error.message : String(error)]
   }
 }
+/** What lies or hangs tips nowhere. */
+const mustStand = computed(() => !['lie', 'hang'].includes(figure.document?.pose ?? ''))
 const sizes = [
   ['widthMm', 'Width'],
   ['heightMm', 'Height'],
@@ -296,8 +298,8 @@ const sizes = [
       <dl class="facts mt-2">
         <dt>Weight</dt>
         <dd>{{ units.massLine(figure.board?.plan.balance.massG ?? 0) }}</dd>
-        <dt>Tips at</dt>
-        <dd>
+        <dt v-if="mustStand">Tips at</dt>
+        <dd v-if="mustStand">
           {{ figure.board?.plan.balance.tipDeg.toFixed(0) }}°<span class="unit">{{
             figure.board?.plan.balance.stands ? (figure.board.plan.balance.touchy ? 'touchy' : 'stands') : 'falls'
           }}</span>
