@@ -16,7 +16,7 @@ use Impa\Geometry\Polyline;
 final readonly class Layers
 {
     /** Places along a rim, mm; places across an overlap. */
-    private const STEP_MM = 1.0;
+    private const STEP_MM = 2.0;
 
     private const DEEP = 6;
 
@@ -154,7 +154,7 @@ final readonly class Layers
         }
         foreach ([[$one, $two], [$two, $one]] as [$a, $b]) {
             [$cx, $cy] = Polygon::centroid($a->outline);
-            foreach ([...Polyline::closed($a->outline, 2 * self::STEP_MM), [$cx, $cy]] as [$x, $y]) {
+            foreach ([...Polyline::closed($a->outline, self::STEP_MM), [$cx, $cy]] as [$x, $y]) {
                 // Drawn in a little, so that pieces that only touch do not lie on each other.
                 $far = max(1e-9, hypot($cx - $x, $cy - $y));
                 $in = min(1.0, 0.3 / $far);

@@ -15,6 +15,9 @@ final class Ribbon
     /** What a knot or a bow's fold takes of each end, mm (common practice). */
     public const KNOT_MM = 40.0;
 
+    /** Places along a rim, mm. */
+    private const STEP_MM = 1.0;
+
     /** How far from the rim ties are suggested, as a share more than what must be left. */
     private const AMPLE = 1.2;
 
@@ -41,8 +44,9 @@ final class Ribbon
     {
         $flat = $layers->figure->flat;
         $torn = [];
+        $rims = $flat->ribbonAt === [] ? [] : self::rims($layers);
         foreach ($flat->ribbonAt as $i => [$x, $y]) {
-            $left = self::leftMm($layers, $x, $y) - $flat->holeMm() / 2;
+            $left = self::leftMm($layers, $rims, $x, $y) - $flat->holeMm() / 2;
             if ($left < self::rimMm($flat->holeMm()) - 1e-6) {
                 $torn[] = ['hole' => $i, 'rimMm' => $left];
             }
@@ -63,28 +67,30 @@ final class Ribbon
         $hole = max(2.0, $ribbonMm / 2);
         $wanted = self::AMPLE * self::rimMm($hole) + $hole / 2;
         $ground = $layers->all[0];
+        $rims = self::rims($layers);
         $openings = array_merge(...array_values($layers->figure->flat->openings));
         $y = $openings === []
             ? ($ground->box->low + $ground->box->high) / 2
             : array_sum(array_column($openings, 1)) / count($openings);
-        $right = self::inwards($layers, [$ground->box->right, $y], [-1.0, 0.0], $ground->box->width(), $wanted);
-        $left = self::inwards($layers, [$ground->box->left, $y], [1.0, 0.0], $ground->box->width(), $wanted);
+        $right = self::inwards($layers, $rims, [$ground->box->right, $y], [-1.0, 0.0], $ground->box->width(), $wanted);
+        $left = self::inwards($layers, $rims, [$ground->box->left, $y], [1.0, 0.0], $ground->box->width(), $wanted);
         $middle = ($ground->box->left + $ground->box->right) / 2;
-        $top = self::inwards($layers, [$middle, $ground->box->high], [0.0, -1.0], $ground->box->height(), $wanted);
+        $top = self::inwards($layers, $rims, [$middle, $ground->box->high], [0.0, -1.0], $ground->box->height(), $wanted);
 
         return ['ties' => $left === [] || $right === [] ? [] : [$left, $right], 'top' => $top === [] ? [] : [$top]];
     }
 
     /**
+     * @param  list<array{float, float}>  $rims
      * @param  array{float, float}  $from
      * @param  array{float, float}  $way
      * @return array{}|array{float, float} the first place that leaves enough felt
      */
-    private static function inwards(Layers $layers, array $from, array $way, float $most, float $wanted): array
+    private static function inwards(Layers $layers, array $rims, array $from, array $way, float $most, float $wanted): array
     {
         for ($mm = 0.0; $mm < $most; $mm += 0.5) {
             $at = [$from[0] + $mm * $way[0], $from[1] + $mm * $way[1]];
-            if (self::leftMm($layers, ...$at) >= $wanted) {
+            if (self::leftMm($layers, $rims, ...$at) >= $wanted) {
                 return [round($at[0], 1), round($at[1], 1)];
             }
         }
@@ -92,26 +98,39 @@ final class Ribbon
         return [];
     }
 
-    /** From a place to the nearest rim of the ground or of an opening, mm; below 0 off the felt. */
-    private static function leftMm(Layers $layers, float $x, float $y): float
+    /**
+     * Places along the rims of the grounds and of the openings.
+     *
+     * @return list<array{float, float}>
+     */
+    private static function rims(Layers $layers): array
     {
-        $grounds = array_filter($layers->all, static fn (Layer $l): bool => $l->level === 0);
-        $isOn = false;
-        $least = INF;
-        foreach ($grounds as $ground) {
-            $isOn = $isOn || $ground->has($x, $y);
-            $least = min($least, self::farMm($ground->outline, $x, $y));
+        $rims = [];
+        foreach ($layers->all as $layer) {
+            if ($layer->level === 0) {
+                array_push($rims, ...Polyline::closed($layer->outline, self::STEP_MM));
+            }
         }
         foreach ($layers->figure->flat->openings as $opening) {
-            $least = min($least, self::farMm($opening, $x, $y));
+            array_push($rims, ...Polyline::closed($opening, self::STEP_MM));
         }
 
-        return $isOn ? $least : -$least;
+        return $rims;
     }
 
-    /** @param  list<array{float, float}>  $outline */
-    private static function farMm(array $outline, float $x, float $y): float
+    /**
+     * From a place to the nearest rim, mm; below 0 off the felt.
+     *
+     * @param  list<array{float, float}>  $rims
+     */
+    private static function leftMm(Layers $layers, array $rims, float $x, float $y): float
     {
-        return min(INF, ...array_map(static fn (array $p): float => hypot($p[0] - $x, $p[1] - $y), Polyline::closed($outline, 0.5)));
+        $square = INF;
+        foreach ($rims as [$rx, $ry]) {
+            $square = min($square, ($rx - $x) ** 2 + ($ry - $y) ** 2);
+        }
+        $isOn = array_filter($layers->all, static fn (Layer $l): bool => $l->level === 0 && $l->has($x, $y)) !== [];
+
+        return ($isOn ? 1 : -1) * sqrt($square);
     }
 }

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * How near pieces lie to the least felt there is, and how long it takes: sheets that were cut up from edge to edge into so many pieces, so
+ * that the optimum is known. Then a figure of layers: its plan beside the reading of its document.
+ * php -d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M bench/flat.php
+ */
+
+use Impa\Figure\Figure;
+use Impa\Flat\FeltSheet;
+use Impa\Flat\FlatPlan;
+use Impa\Geometry\SkylinePacking;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+require __DIR__.'/../vendor/autoload.php';
+
+/** @return list<array{float, float}> */
+function cutUp(float $side, int $count, int $seed): array
+{
+    $random = new Randomizer(new Mt19937($seed));
+    $pieces = [[$side, $side]];
+    while (count($pieces) < $count) {
+        usort($pieces, static fn (array $a, array $b): int => $b[0] * $b[1] <=> $a[0] * $a[1]);
+        [$w, $h] = array_shift($pieces);
+        $share = $random->getInt(25, 75) / 100;
+        array_push($pieces, ...$w > $h ? [[$w * $share, $h], [$w * (1 - $share), $h]] : [[$w, $h * $share], [$w, $h * (1 - $share)]]);
+    }
+
+    return $pieces;
+}
+
+/** @return array{float, mixed} milliseconds at the median of five, and what came of it */
+function timed(callable $do): array
+{
+    $times = [];
+    for ($i = 0; $i < 5; $i++) {
+        $start = hrtime(true);
+        $made = $do();
+        $times[] = (hrtime(true) - $start) / 1e6;
+    }
+    sort($times);
+
+    return [$times[2], $made];
+}
+
+foreach ([8, 16, 30, 60, 120] as $count) {
+    $over = [];
+    $ms = 0.0;
+    for ($seed = 1; $seed <= 6; $seed++) {
+        $pieces = cutUp(200.0, $count, $seed);
+        [$took, $packing] = timed(static fn () => SkylinePacking::of($pieces, 200.0, tries: SkylinePacking::THOROUGH));
+        $over[] = 100 * ($packing->length / 200.0 - 1);
+        $ms = max($ms, $took);
+    }
+    printf("%3d pieces    %.1f %% over the least, %.1f %% at most    %6.1f ms\n", $count, array_sum($over) / 6, max($over), $ms);
+}
+$json = (string) file_get_contents(__DIR__.'/../demo/dusk.impa.json');
+[$read, $figure] = timed(static fn () => Figure::fromJson($json));
+[$plan] = timed(static fn () => FlatPlan::of($figure, FeltSheet::usual())->document());
+printf("a mask of ten layers    %.1f ms, %.1f times its reading\n", $plan, $plan / $read);
