@@ -112,6 +112,52 @@ describe('layers', function () {
         }
     })->with([[1.0, 1.0], [2.0, 2.0], [4.0, null], [40.0, null]]);
 
+    it('lie on what they cross, reach into or hide, however they are turned; not beside it', function (array $upper, bool $isOn) {
+        $layers = Layers::of(layered([square('lower', 0, 0, 60, 20, 0.75), $upper]));
+        expect($layers->under[1])->toBe($isOn ? [0] : [])->and($layers->all[1]->level)->toBe($isOn ? 1 : 0);
+    })->with([
+        'a bar across it' => [square('upper', 28, -30, 32, 50, 2.25), true],
+        'one that hides it' => [square('upper', -10, -10, 70, 30, 2.25), true],
+        'one within it' => [square('upper', 28, 8, 32, 12, 2.25), true],
+        'a corner that reaches in' => [square('upper', 58, 18, 90, 40, 2.25), true],
+        'one above it' => [square('upper', 0, 20.5, 60, 40, 2.25), false],
+        'one below it' => [square('upper', 0, -40, 60, -0.5, 2.25), false],
+        'one to its left' => [square('upper', -40, 0, -0.5, 20, 2.25), false],
+        'a turned one that its box alone reaches' => [square('upper', 60, 22, 100, 62, 2.25, ['turnDeg' => ['z' => 45]]), false],
+        'a turned one that reaches it' => [square('upper', 40, 10, 80, 50, 2.25, ['turnDeg' => ['z' => 45]]), true],
+    ]);
+
+    it('hold a place where an odd number of rims lies beyond it, in an outline with bays and slants', function () {
+        $arrow = ['shape' => ['kind' => 'plate', 'widthMm' => 60, 'heightMm' => 60, 'depthMm' => 1.5,
+            'outline' => [[0, 0], [30, 20], [60, 0], [40, 40], [30, 60], [20, 40]]]];
+        $layer = Layers::of(layered([$arrow + square('arrow', 0, 0, 60, 60, 0.75)]))->all[0];
+        $random = new Randomizer(new Mt19937(5));
+        for ($i = 0; $i < 400; $i++) {
+            [$x, $y] = [$random->getInt(-100, 700) / 10 + 0.03, $random->getInt(-100, 700) / 10 + 0.07];
+            // The angle that the outline goes round the place (winding number).
+            $turned = 0.0;
+            foreach ($layer->outline as $k => [$ax, $ay]) {
+                [$bx, $by] = $layer->outline[($k + 1) % count($layer->outline)];
+                $turn = atan2($by - $y, $bx - $x) - atan2($ay - $y, $ax - $x);
+                $turned += $turn > M_PI ? $turn - 2 * M_PI : ($turn < -M_PI ? $turn + 2 * M_PI : $turn);
+            }
+            expect($layer->has($x, $y))->toBe(abs($turned) > M_PI);
+        }
+    });
+
+    it('are measured across a slanting seam as across a straight one, each pair by itself', function () {
+        // The upper one stands on its corner; the lower one ends so far beneath its left corner's two rims.
+        $upper = square('upper', 0, 0, 40, 40, 2.25, ['turnDeg' => ['z' => 45]]);
+        $figure = layered([square('lower', -60, 0, 20 - 20 * M_SQRT2 + 2, 40, 0.75), $upper]);
+        $short = Layers::of($figure)->shortSeams();
+        expect($short)->toHaveCount(1)->and($short[0]['overlapMm'])->toBeLessThan(2.0)->and($short[0]['wantedMm'])->toBe(3.0);
+        $two = Layers::of(layered([
+            square('left', -40, 0, 2, 40, 0.75), square('right', 39, 0, 80, 40, 0.75), square('upper', 0, 0, 40, 40, 2.25),
+        ]))->shortSeams();
+        $by = array_column($two, 'overlapMm', 'lower');
+        expect($by['left'])->toEqualWithDelta(2.0, 0.5)->and($by['right'])->toEqualWithDelta(1.0, 0.5);
+    });
+
     it('of the demo mask lie well on its ground', function () {
         $layers = Layers::of(dusk());
         expect($layers->shortSeams())->toBe([])->and($layers->all)->toHaveCount(10)
@@ -229,6 +275,38 @@ describe('what is cut', function () {
             }
         }
     })->with([true, false]);
+
+    it('wastes what is no piece of the felt that is used, over all sheets', function () {
+        $piece = static fn (float $w, float $h): array => ['Piece', [[0.0, 0.0], [$w, 0.0], [$w, $h], [0.0, $h]]];
+        $one = Nesting::of([$piece(90, 40)], FeltSheet::of(100, 200));
+        expect($one->sheets)->toBe(1)->and(min($one->lengthMm, 90.0))->toBe($one->lengthMm)
+            ->and($one->waste)->toEqualWithDelta(1 - 90 * 40 / (100 * $one->lengthMm), 1e-9);
+        // Two go on a sheet, with room for the scissors between them: three take one and a part of another.
+        $three = Nesting::of([$piece(90, 60), $piece(90, 60), $piece(90, 60)], FeltSheet::of(90, 130));
+        expect($three->sheets)->toBe(2)->and($three->lengthMm)->toEqualWithDelta(60.0, 1e-9)
+            ->and($three->waste)->toEqualWithDelta(1 - 3 * 90 * 60 / (90 * (130 + 60)), 1e-9)
+            ->and(Nesting::of([$piece(90, 60), $piece(90, 60)], FeltSheet::of(90, 121))->sheets)->toBe(2)
+            ->and(Nesting::of([$piece(90, 60), $piece(90, 60)], FeltSheet::of(90, 122))->sheets)->toBe(1);
+    });
+
+    it('goes on a sheet that is just as large, on its side where that has no grain, and on no smaller one', function () {
+        $strip = ['Strip', [[0.0, 0.0], [120.0, 0.0], [120.0, 30.0], [0.0, 30.0]]];
+        $on = static fn (float $w, float $h, bool $grain): bool => Nesting::of([$strip], FeltSheet::of($w, $h, $grain))->sheets === 1;
+        expect($on(120, 30, true))->toBeTrue()->and($on(120, 30, false))->toBeTrue()->and($on(30, 120, false))->toBeTrue();
+        foreach ([[30, 120, true], [119, 30, true], [120, 29, true], [119, 30, false], [120, 29, false], [29, 120, false]] as $small) {
+            expect(static fn () => Nesting::of([$strip], FeltSheet::of(...$small)))->toThrow(FlatRefused::class);
+        }
+        $placed = Nesting::of([$strip], FeltSheet::of(30, 120))->placed[0]['outline'];
+        expect(Box::around($placed)->width())->toEqualWithDelta(30.0, 1e-9)->and(Box::around($placed)->low)->toEqualWithDelta(0.0, 1e-9);
+    });
+
+    it('lies on a sheet of A4 without a grain where nothing is said', function () {
+        $usual = FeltSheet::usual();
+        expect([$usual->widthMm, $usual->heightMm, $usual->hasGrain])->toBe([210.0, 297.0, false])
+            ->and(FeltSheet::said(' 20x3000 ', false)->heightMm)->toBe(3000.0)
+            ->and(fn () => FeltSheet::of(19.9, 100))->toThrow(FlatRefused::class)
+            ->and(fn () => FeltSheet::of(100, 3001))->toThrow(FlatRefused::class);
+    });
 
     it('is turned into its smallest box: a square on its corner takes no more felt than one on its side', function () {
         $diamond = [[0.0, -30.0], [30.0, 0.0], [0.0, 30.0], [-30.0, 0.0]];
