@@ -342,6 +342,31 @@ describe('a ribbon', function () {
             ->and(Ribbon::lengthMm(Layers::of($holes([20, 30], [80, 30]))))->toBe(2 * (300.0 + Ribbon::KNOT_MM));
     });
 
+    it('is suggested a fifth farther in than it must be: halfway up, or as high as the openings; at the top in the middle', function () {
+        $suggested = static fn (array $flat, float $wide): array => Ribbon::suggested(
+            Layers::of(layered([square('ground', 0, 0, 100, 60, 0.75)], $flat)),
+            $wide,
+        );
+        // 8 mm of ribbon: a hole of 4, 8 mm of felt and a fifth more, and half the hole: 11.6, in steps of a half.
+        expect($suggested([], 8.0))->toEqual(['ties' => [[12.0, 30.0], [88.0, 30.0]], 'top' => [[50.0, 48.0]]]);
+        // 2 mm of ribbon: no hole is smaller than 2, and 6 mm stay: 8.2.
+        expect($suggested([], 2.0)['ties'][0])->toEqual([8.5, 30.0]);
+        $opening = [['key' => 'eye', 'pointsMm' => [[45, 10], [55, 10], [55, 20], [45, 20]]]];
+        expect($suggested(['openings' => $opening], 8.0)['ties'][0])->toEqual([12.0, 15.0])
+            // So broad a ribbon finds no place to hold it beside the opening.
+            ->and($suggested(['openings' => $opening], 100.0)['ties'])->toBe([]);
+    });
+
+    it('tears beside an opening as beside a rim', function () {
+        $flat = [
+            'openings' => [['key' => 'eye', 'pointsMm' => [[40, 20], [60, 20], [60, 40], [40, 40]]]],
+            'ribbon' => ['widthMm' => 8, 'lengthMm' => 300, 'holesMm' => [[66, 30], [75, 30], [50, 30]]],
+        ];
+        $torn = Ribbon::torn(Layers::of(layered([square('ground', 0, 0, 100, 60, 0.75)], $flat)));
+        expect(array_column($torn, 'hole'))->toBe([0, 2])->and($torn[0]['rimMm'])->toEqualWithDelta(4.0, 0.05)
+            ->and($torn[1]['rimMm'])->toBeLessThan(0.0);
+    });
+
     it('is suggested where it holds: ties level with each other, one at the top in the middle', function () {
         $layers = Layers::of(dusk());
         $suggested = Ribbon::suggested($layers, 8.0);

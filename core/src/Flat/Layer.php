@@ -6,6 +6,7 @@ namespace Impa\Flat;
 
 use Impa\Figure\Part;
 use Impa\Geometry\Box;
+use Impa\Geometry\Polygon;
 
 /** One piece that is cut or laid flat, seen from the front. Immutable. */
 final readonly class Layer
@@ -34,21 +35,11 @@ final readonly class Layer
         return $this->part->name.($this->part->mirror ? ($this->isTwin ? ', left' : ', right') : '');
     }
 
-    /** Whether a place lies on it, by the rule of even and odd crossings. */
+    /** Whether a place lies on it. */
     public function has(float $x, float $y): bool
     {
-        if ($x < $this->box->left || $x > $this->box->right || $y < $this->box->low || $y > $this->box->high) {
-            return false;
-        }
-        $isIn = false;
-        [$bx, $by] = $this->outline[count($this->outline) - 1];
-        foreach ($this->outline as [$ax, $ay]) {
-            if (($ay > $y) !== ($by > $y) && $x < ($bx - $ax) * ($y - $ay) / ($by - $ay) + $ax) {
-                $isIn = ! $isIn;
-            }
-            [$bx, $by] = [$ax, $ay];
-        }
+        $isNear = $x >= $this->box->left && $x <= $this->box->right && $y >= $this->box->low && $y <= $this->box->high;
 
-        return $isIn;
+        return $isNear && Polygon::has($this->outline, $x, $y);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Flat;
 
+use Impa\Geometry\Polygon;
 use Impa\Geometry\Polyline;
 
 /** Ties and ribbons: where their holes are punched, whether felt is left round them, and how much ribbon is cut. */
@@ -129,7 +130,8 @@ final class Ribbon
         foreach ($rims as [$rx, $ry]) {
             $square = min($square, ($rx - $x) ** 2 + ($ry - $y) ** 2);
         }
-        $isOn = array_filter($layers->all, static fn (Layer $l): bool => $l->level === 0 && $l->has($x, $y)) !== [];
+        $isOn = array_filter($layers->all, static fn (Layer $l): bool => $l->level === 0 && $l->has($x, $y)) !== []
+            && array_filter($layers->figure->flat->openings, static fn (array $o): bool => Polygon::has($o, $x, $y)) === [];
 
         return ($isOn ? 1 : -1) * sqrt($square);
     }

@@ -55,6 +55,25 @@ final class Polygon
     }
 
     /**
+     * Whether a place lies within a closed outline: an odd number of its edges lies to the right (even-odd rule).
+     *
+     * @param  list<array{float, float}>  $points
+     */
+    public static function has(array $points, float $x, float $y): bool
+    {
+        $isIn = false;
+        [$bx, $by] = $points[count($points) - 1] ?? [0.0, 0.0];
+        foreach ($points as [$ax, $ay]) {
+            if (($ay > $y) !== ($by > $y) && $x < ($bx - $ax) * ($y - $ay) / ($by - $ay) + $ax) {
+                $isIn = ! $isIn;
+            }
+            [$bx, $by] = [$ax, $ay];
+        }
+
+        return $isIn;
+    }
+
+    /**
      * The share of the way from a middle to the outline at which a point lies: 0 in the middle, 1 on
      * the outline, more outside, where an outline is crossed several times the outermost counts.
      *
