@@ -421,6 +421,11 @@ describe('the work on layers', function () {
     });
 });
 
+it('refuses more layers than can be laid on each other, and still knows how such a figure is worked', function () {
+    $figure = layered(array_map(static fn (int $i): array => square('l'.$i, $i, 0, $i + 5, 5, 0.75 + 1.5 * $i), range(0, 100)));
+    expect(fn () => Layers::of($figure))->toThrow(FlatRefused::class, '101 layers')->and(stepsOf($figure))->toContain('cover:l100');
+});
+
 describe('templates', function () {
     it('are of true size, mirrored where they are for the back', function () {
         $figure = layered([square('ground', 0, 0, 80, 60, 0.75), square('mark', 5, 5, 25, 15, 2.25)]);
@@ -451,6 +456,13 @@ describe('templates', function () {
                 expect(str_contains($page, '>'.$cross.'<'))->toBe(in_array($i, $on, true));
             }
         }
+    });
+
+    it('of more pages than anybody joins are refused', function () {
+        $figure = layered([square('ground', 0, 0, 1800, 1900, 0.75)]);
+        $large = layered([square('ground', 0, 0, 2000, 2000, 0.75)], ['way' => 'batting', 'shrink' => 0.5]);
+        $pages = static fn (Figure $f): array => LayerTemplates::pages($f, FlatPlan::of($f, FeltSheet::of(3000, 3000)), Paper::A4);
+        expect($pages($figure))->toHaveCount(80)->and(fn () => $pages($large))->toThrow(FlatRefused::class, 'ground alone would take');
     });
 
     it('of a figure without layers are refused, not empty', function () {

@@ -11,9 +11,9 @@ use Impa\Face\Needles;
 use Impa\Material\Pace;
 use Impa\Plan\Plan;
 use Impa\Print\Booklet;
-use Impa\Print\BookletRefused;
 use Impa\Print\Credit;
 use Impa\Print\Paper;
+use Impa\Refusal;
 
 final class BookletCommand extends Command
 {
@@ -46,7 +46,7 @@ final class BookletCommand extends Command
                 $this->word($this->option('credit')),
                 $this->word($this->option('licence')),
             );
-        } catch (BookletRefused $refused) {
+        } catch (Refusal $refused) {
             return $this->refuse(['--whose, --credit: '.$refused->getMessage()]);
         }
         if (str_ends_with($out, '.json')) {

@@ -53,11 +53,12 @@ final class FlatCommand extends Command
         }
         try {
             $plan = FlatPlan::of($figure, FeltSheet::said($this->word($this->option('sheet')), $this->option('grain') === true));
+            $pages = LayerTemplates::pages($figure, $plan, $paper, $this->option('mirrored') === true);
         } catch (FlatRefused $refused) {
             return $this->refuse([$refused->getMessage()]);
         }
 
-        return $this->told($plan->document(), LayerTemplates::pages($figure, $plan, $paper, $this->option('mirrored') === true), $paper);
+        return $this->told($plan->document(), $pages, $paper);
     }
 
     private function sewn(Figure $figure, Paper $paper): int
@@ -73,11 +74,12 @@ final class FlatCommand extends Command
                 $figure->parts[$part] ?? throw FlatRefused::noSuchPart($part),
                 Sewing::of((float) $seam, $stitch, (float) $pitch, (float) $felt, $this->option('hollow') === true),
             );
+            $pages = PatternSheet::pages($pattern, $figure->name, $paper);
         } catch (FlatRefused $refused) {
             return $this->refuse([$refused->getMessage()]);
         }
 
-        return $this->told($pattern->document(), PatternSheet::pages($pattern, $figure->name, $paper), $paper);
+        return $this->told($pattern->document(), $pages, $paper);
     }
 
     /**

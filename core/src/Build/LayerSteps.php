@@ -9,6 +9,7 @@ use Impa\Figure\Figure;
 use Impa\Figure\Method;
 use Impa\Figure\Part;
 use Impa\Figure\Stitch;
+use Impa\Flat\FlatRefused;
 use Impa\Flat\Layers;
 use Impa\Flat\Stitching;
 use Impa\Material\Pace;
@@ -39,10 +40,14 @@ final readonly class LayerSteps
         $this->parts = $parts;
     }
 
-    /** None where the figure is made in the round. */
+    /** None where the figure is made in the round, or of more layers than can be laid: they are then joined like any parts. */
     public static function of(Figure $figure, Pace $pace, Needles $needles): ?self
     {
-        return $figure->isOfLayers() ? new self($figure, $pace, $needles) : null;
+        try {
+            return $figure->isOfLayers() ? new self($figure, $pace, $needles) : null;
+        } catch (FlatRefused) {
+            return null;
+        }
     }
 
     /** Whether a part is laid as a layer, in place of being joined. */

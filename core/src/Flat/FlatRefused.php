@@ -20,6 +20,18 @@ final class FlatRefused extends DomainException implements Refusal
         return new self('This figure has no flat parts to lay. Break its drawing down in layers, or add a plate in Shapes.');
     }
 
+    public static function tooManyLayers(int $count, int $most): self
+    {
+        return new self(sprintf('%d layers are more than can be laid on each other: %d at most. Make some of them one.', $count, $most));
+    }
+
+    public static function tooManyPages(string $piece, int $pages, int $most): self
+    {
+        $words = '%s alone would take %d pages, and %d are the most: make it smaller, or cut it in parts.';
+
+        return new self(sprintf($words, $piece, $pages, $most));
+    }
+
     public static function notInLayers(string $name): self
     {
         return new self(sprintf(

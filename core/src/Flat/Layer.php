@@ -38,8 +38,6 @@ final readonly class Layer
     /** Whether a place lies on it. */
     public function has(float $x, float $y): bool
     {
-        $isNear = $x >= $this->box->left && $x <= $this->box->right && $y >= $this->box->low && $y <= $this->box->high;
-
-        return $isNear && Polygon::has($this->outline, $x, $y);
+        return $this->box->has($x, $y) && Polygon::has($this->outline, $x, $y);
     }
 }

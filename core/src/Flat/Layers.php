@@ -20,6 +20,14 @@ final readonly class Layers
 
     private const DEEP = 6;
 
+    /** A rim is looked at in so many places at most; so far outside it, mm. */
+    private const MOST_PLACES = 160;
+
+    private const OUT_MM = 0.3;
+
+    /** So many pieces are laid on each other at most. */
+    private const MOST = 100;
+
     /** A seam may be so much shorter in one place: scissors are no finer, mm. */
     private const TOLERANCE_MM = 0.6;
 
@@ -48,6 +56,9 @@ final readonly class Layers
         if ($pieces === []) {
             throw FlatRefused::noLayers();
         }
+        if (count($pieces) > self::MOST) {
+            throw FlatRefused::tooManyLayers(count($pieces), self::MOST);
+        }
         $order = static fn (array $p): array => [round($p[0]->at[2], 1), -round($p[2], 1), $p[0]->isTwin];
         usort($pieces, static fn (array $a, array $b): int => $order($a) <=> $order($b));
         $all = $under = [];
@@ -69,14 +80,16 @@ final readonly class Layers
      */
     public function shortSeams(): array
     {
-        $wanted = $this->figure->flat->overlapMm;
         $short = [];
         foreach ($this->all as $i => $upper) {
-            $rim = Polyline::closed($upper->outline, self::STEP_MM);
-            foreach ($this->under[$i] as $k) {
-                $least = $this->leastOverlap($upper, $this->all[$k], $rim, $i, $wanted);
-                if ($least < $wanted - self::TOLERANCE_MM) {
-                    $short[] = ['upper' => $upper->name(), 'lower' => $this->all[$k]->name(), 'overlapMm' => $least, 'wantedMm' => $wanted];
+            foreach ($this->overlaps($i) as $k => $mm) {
+                if ($mm < $this->figure->flat->overlapMm - self::TOLERANCE_MM) {
+                    $short[] = [
+                        'upper' => $upper->name(),
+                        'lower' => $this->all[$k]->name(),
+                        'overlapMm' => $mm,
+                        'wantedMm' => $this->figure->flat->overlapMm,
+                    ];
                 }
             }
         }
@@ -85,56 +98,64 @@ final readonly class Layers
     }
 
     /**
-     * How far a lower layer goes on beneath an upper one where it ends there and nothing else lies between: measured inwards from the
-     * upper one's rim.
+     * How far what lies beneath a layer goes on under it, measured inwards from its rim: the least along each neighbour that reaches the
+     * rim from outside, the uppermost one there. Places whose neighbours on the rim lie deeper are corners that are cut round, and do not
+     * count.
      *
-     * @param  list<array{float, float}>  $rim
+     * @return array<int, float> by number of the lower layer
      */
-    private function leastOverlap(Layer $upper, Layer $lower, array $rim, int $own, float $wanted): float
+    private function overlaps(int $own): array
     {
-        $least = $wanted;
+        $upper = $this->all[$own];
+        if ($this->under[$own] === []) {
+            return [];
+        }
+        $wanted = $this->figure->flat->overlapMm;
+        $rim = Polyline::closed($upper->outline, max(self::STEP_MM, $upper->rimMm / self::MOST_PLACES));
         $count = count($rim);
-        // Beneath a few places in a row, so that a corner that is cut round does not count.
-        $before = [$wanted, $wanted];
+        $least = $before = [];
         foreach ($rim as $n => [$x, $y]) {
             [$ax, $ay] = $rim[($n + $count - 1) % $count];
             [$bx, $by] = $rim[($n + 1) % $count];
             $long = max(1e-9, hypot($bx - $ax, $by - $ay));
             // Anticlockwise: inwards is to the left.
             [$ix, $iy] = [-($by - $ay) / $long, ($bx - $ax) / $long];
-            if (! $lower->has($x - 0.3 * $ix, $y - 0.3 * $iy)) {
+            $lower = $this->uppermost($own, $x - self::OUT_MM * $ix, $y - self::OUT_MM * $iy);
+            if ($lower === null) {
                 continue;
             }
             $deep = 0.0;
             for ($step = 1; $step <= self::DEEP; $step++) {
-                $at = [$x + $ix * $wanted * $step / self::DEEP, $y + $iy * $wanted * $step / self::DEEP];
-                if (! $this->isHeld($at, $own)) {
+                $in = $wanted * $step / self::DEEP;
+                if (! $this->isHeld($own, $x + $in * $ix, $y + $in * $iy)) {
                     break;
                 }
-                $deep = $wanted * $step / self::DEEP;
+                $deep = $in;
             }
-            $least = min($least, max($deep, ...$before));
-            $before = [$before[1], $deep];
+            $least[$lower] = min($least[$lower] ?? $wanted, max($deep, ...$before[$lower] ?? [$wanted, $wanted]));
+            $before[$lower] = [($before[$lower] ?? [$wanted, $wanted])[1], $deep];
         }
 
         return $least;
     }
 
-    /**
-     * Whether anything lies beneath a place of a layer.
-     *
-     * @param  array{float, float}  $at
-     */
-    private function isHeld(array $at, int $own): bool
+    /** The uppermost of what lies beneath a layer at a place; null where nothing does. */
+    private function uppermost(int $own, float $x, float $y): ?int
     {
-        foreach ($this->under[$own] as $k) {
-            if ($this->all[$k]->has(...$at)) {
-                return true;
+        for ($i = count($this->under[$own]) - 1; $i >= 0; $i--) {
+            $k = $this->under[$own][$i];
+            if ($this->all[$k]->has($x, $y)) {
+                return $k;
             }
         }
 
-        // Where the upper one itself is narrower than that, nothing needs to lie there.
-        return ! $this->all[$own]->has(...$at);
+        return null;
+    }
+
+    /** Whether anything lies beneath a place of a layer; where that itself is narrower, nothing needs to. */
+    private function isHeld(int $own, float $x, float $y): bool
+    {
+        return $this->uppermost($own, $x, $y) !== null || ! $this->all[$own]->has($x, $y);
     }
 
     /** @param  list<array{float, float}>  $outline */
@@ -154,10 +175,10 @@ final readonly class Layers
         }
         foreach ([[$one, $two], [$two, $one]] as [$a, $b]) {
             [$cx, $cy] = Polygon::centroid($a->outline);
-            foreach ([...Polyline::closed($a->outline, self::STEP_MM), [$cx, $cy]] as [$x, $y]) {
+            foreach ([...Polyline::closed($a->outline, max(self::STEP_MM, $a->rimMm / self::MOST_PLACES)), [$cx, $cy]] as [$x, $y]) {
                 // Drawn in a little, so that pieces that only touch do not lie on each other.
                 $far = max(1e-9, hypot($cx - $x, $cy - $y));
-                $in = min(1.0, 0.3 / $far);
+                $in = min(1.0, self::OUT_MM / $far);
                 if ($b->has($x + ($cx - $x) * $in, $y + ($cy - $y) * $in)) {
                     return true;
                 }

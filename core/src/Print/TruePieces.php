@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Print;
 
+use Impa\Flat\FlatRefused;
 use Impa\Geometry\SkylinePacking;
 
 /**
@@ -15,6 +16,9 @@ final readonly class TruePieces
     /** Pages of one piece show so much of each other, mm. */
     private const SHARED_MM = 10.0;
 
+    /** One piece takes so many at most: nobody joins more. */
+    private const MOST_PAGES = 100;
+
     private function __construct(private Paper $paper)
     {
     }
@@ -23,6 +27,8 @@ final readonly class TruePieces
      * @param  list<array{name: string, widthMm: float, heightMm: float, svg: string}>  $pieces  drawn in mm from their upper left corner
      * @param  string  $title  at the foot of every page
      * @return non-empty-list<string> pages as SVG in mm
+     *
+     * @throws FlatRefused if a piece takes too many
      */
     public static function pages(array $pieces, string $title, Paper $paper): array
     {
@@ -86,6 +92,9 @@ final readonly class TruePieces
         [$stepX, $stepY] = [$width - self::SHARED_MM, $height - self::SHARED_MM];
         $columns = (int) max(1, ceil(($piece['widthMm'] - self::SHARED_MM) / $stepX));
         $rows = (int) max(1, ceil(($piece['heightMm'] - self::SHARED_MM) / $stepY));
+        if ($columns * $rows > self::MOST_PAGES) {
+            throw FlatRefused::tooManyPages($piece['name'], $columns * $rows, self::MOST_PAGES);
+        }
         $tiles = [];
         for ($row = 0; $row < $rows; $row++) {
             for ($column = 0; $column < $columns; $column++) {
