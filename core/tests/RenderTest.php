@@ -156,3 +156,19 @@ it('gives the screens outlines and rings for random figures, without a hole in t
         }
     }
 });
+
+it('lets the ground show through what is cut out of layers, from before and from behind, and not from the side', function () {
+    $document = Figures::document([Figures::part('a', 'plate', 80, 80, 1.5, 0, 40, 0, [])], [], ['flat' => [
+        'way' => 'sheet',
+        'openings' => [['key' => 'eye', 'pointsMm' => [[10, 30], [30, 30], [30, 50], [10, 50]]]],
+    ]]);
+    $document['parts'][0]['shape']['outline'] = 'rectangle';
+    $figure = Figures::read($document);
+    // 80 mm fill 92 % of the picture: the opening's middle is 20 mm to the right of its own.
+    [$right, $left] = [0.5 + 0.92 * 20 / 80, 0.5 - 0.92 * 20 / 80];
+    $front = Painter::png($figure, View::Front, 200);
+    expect(pixel($front, $right, 0.5)[3])->toBe(127)->and(pixel($front, $left, 0.5)[3])->toBe(0)
+        ->and(painted($front))->toEqualWithDelta(0.92 ** 2 * (1 - 400 / 6400), 0.01);
+    $back = Painter::png($figure, View::Back, 200, Srgb::hex('#102030'));
+    expect(pixel($back, $left, 0.5))->toBe([0x10, 0x20, 0x30, 0])->and(pixel($back, $right, 0.5))->not->toBe([0x10, 0x20, 0x30, 0]);
+});

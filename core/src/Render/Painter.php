@@ -42,7 +42,16 @@ final class Painter
         $pxPerMm = self::fitted($box, $px);
         [$x, $y] = $box->middle();
 
-        return self::paint($layers, $px, $px, $pxPerMm, $px / 2 - $x * $pxPerMm, $px / 2 + $y * $pxPerMm, $ground);
+        return self::paint(
+            $layers,
+            self::openings($figure, $view->side()),
+            $px,
+            $px,
+            $pxPerMm,
+            $px / 2 - $x * $pxPerMm,
+            $px / 2 + $y * $pxPerMm,
+            $ground,
+        );
     }
 
     /** Pixels for a millimetre of a figure that is fitted into a square of so many. */
@@ -67,6 +76,7 @@ final class Painter
 
         return self::paint(
             Layer::all($figure, Side::Front),
+            self::openings($figure, Side::Front),
             $picture->widthPx,
             $picture->heightPx,
             1 / $picture->mmPerPx,
@@ -87,9 +97,32 @@ final class Painter
         return ($px * (1 - 2 * self::RIM)) / max($box->width(), $box->height(), 1.0);
     }
 
-    /** @param  list<Layer>  $layers */
+    /**
+     * What is cut right through a figure of layers, seen from before or behind it.
+     *
+     * @return list<non-empty-list<array{float, float}>>
+     */
+    private static function openings(Figure $figure, Side $from): array
+    {
+        $way = match ($from) {
+            Side::Front => 1,
+            Side::Back => -1,
+            default => 0,
+        };
+
+        return $way === 0 ? [] : array_map(
+            static fn (array $opening): array => array_map(static fn (array $p): array => [$way * $p[0], $p[1]], $opening),
+            array_values(array_filter($figure->flat->openings)),
+        );
+    }
+
+    /**
+     * @param  list<Layer>  $layers
+     * @param  list<non-empty-list<array{float, float}>>  $openings  where the ground shows through
+     */
     private static function paint(
         array $layers,
+        array $openings,
         int $width,
         int $height,
         float $pxPerMm,
@@ -99,19 +132,25 @@ final class Painter
     ): string {
         $finer = $width * $height * self::FINER ** 2 > self::MOST_FINE_PX ? 1 : self::FINER;
         $fine = self::canvas($width * $finer, $height * $finer, $ground);
-        foreach ($layers as $layer) {
+        $fill = static function (array $loops, int $colour) use ($fine, $originX, $originY, $pxPerMm, $finer): void {
             $points = [];
-            foreach ($layer->loops as $loop) {
+            foreach ($loops as $i => $loop) {
                 // A hole is reached over a bridge of no width and filled by the even-odd rule.
                 foreach ([...$loop, $loop[0]] as [$x, $y]) {
                     $points[] = (int) round(($originX + $x * $pxPerMm) * $finer - 0.5);
                     $points[] = (int) round(($originY - $y * $pxPerMm) * $finer - 0.5);
                 }
-                if ($loop !== $layer->loops[0]) {
+                if ($i > 0) {
                     array_push($points, $points[0], $points[1]);
                 }
             }
-            imagefilledpolygon($fine, $points, (int) imagecolorallocate($fine, $layer->srgb->red, $layer->srgb->green, $layer->srgb->blue));
+            imagefilledpolygon($fine, $points, $colour);
+        };
+        foreach ($layers as $layer) {
+            $fill($layer->loops, (int) imagecolorallocate($fine, $layer->srgb->red, $layer->srgb->green, $layer->srgb->blue));
+        }
+        foreach ($openings as $opening) {
+            $fill([$opening], self::groundOf($fine, $ground));
         }
         $image = $fine;
         if ($finer > 1) {
@@ -132,12 +171,15 @@ final class Painter
         }
         imagealphablending($image, false);
         imagesavealpha($image, true);
-        $colour =
-            $ground === null
-                ? imagecolorallocatealpha($image, 255, 255, 255, 127)
-                : imagecolorallocate($image, $ground->red, $ground->green, $ground->blue);
-        imagefill($image, 0, 0, (int) $colour);
+        imagefill($image, 0, 0, self::groundOf($image, $ground));
 
         return $image;
+    }
+
+    private static function groundOf(GdImage $image, ?Srgb $ground): int
+    {
+        return (int) ($ground === null
+            ? imagecolorallocatealpha($image, 255, 255, 255, 127)
+            : imagecolorallocate($image, $ground->red, $ground->green, $ground->blue));
     }
 }
