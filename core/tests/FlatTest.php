@@ -389,6 +389,59 @@ it('reckons a cord\'s wool as the ledger does, and its ends over each other', fu
         ->and($told['mg'] / 1000)->toEqualWithDelta(Ledger::of($figure, Densities::house())->ofDetail('cord')->g ?? 0.0, 1e-9);
 });
 
+it('says what is too narrow to be cut, and what lies on nothing', function () {
+    $codes = static fn (Figure $f): array => array_column(FlatPlan::of($f, FeltSheet::usual())->notes(), 'text', 'code');
+    $ground = square('ground', 0, 0, 100, 60, 0.75);
+    $strip = static fn (float $wide): Figure => layered([$ground, square('strip', 5, 5, 95, 5 + $wide, 2.25)]);
+    expect($codes($strip(3.5)))->toHaveKey('narrow')->and($codes($strip(4.2)))->not->toHaveKey('narrow')
+        ->and($codes($strip(3.5))['narrow'])->toContain('strip is about 3.');
+    $disc = static fn (float $wide): Layer => Layers::of(layered([Figures::part('dot', 'plate', $wide, $wide, 1.5)]))->all[0];
+    expect($disc(12.0)->acrossMm())->toEqualWithDelta(12.0, 0.1);
+    $loose = layered([$ground, square('loose', 120, 0, 140, 20, 2.25, ['join' => ['to' => 'ground']])]);
+    $apart = layered([$ground, square('apart', 120, 0, 140, 20, 2.25)]);
+    expect($codes($loose)['off-ground'])->toContain('loose lies on nothing')->and($codes($apart))->not->toHaveKey('off-ground');
+});
+
+it('stitches lines along, spots round, and knots what is no larger than a knot, on every piece of a pair', function () {
+    $stitched = static fn (array $more): array => $more + ['on' => 'eye', 'colour' => 'black', 'method' => 'stitch'];
+    $parts = [square('ground', -50, 0, 50, 60, 0.75), square('eye', 10, 20, 40, 50, 2.25, ['mirror' => true])];
+    $figure = layered($parts, ['stitchMm' => 5], [
+        $stitched(['key' => 'line', 'kind' => 'line', 'widthMm' => 1, 'pointsMm' => [[0, 0], [6, 8]]]),
+        $stitched(['key' => 'ring', 'kind' => 'disc', 'widthMm' => 10, 'heightMm' => 10]),
+        $stitched(['key' => 'knot', 'kind' => 'disc', 'widthMm' => 4, 'heightMm' => 4]),
+        $stitched(['key' => 'patch', 'kind' => 'patch', 'pointsMm' => [[0, 0], [3, 0], [3, 4]]]),
+        ['key' => 'felted', 'on' => 'eye', 'kind' => 'disc', 'widthMm' => 4, 'colour' => 'black'],
+    ]);
+    $by = [];
+    foreach (FlatPlan::of($figure, FeltSheet::usual())->embroidery() as $one) {
+        $by[$one['detail']->key] = $one;
+    }
+    expect(array_keys($by))->toBe(['line', 'ring', 'knot', 'patch'])
+        ->and($by['line']['stitching']->lengthMm)->toEqualWithDelta(20.0, 1e-9)
+        // Stitches of a line are no longer than 3 mm, whatever the rims have.
+        ->and($by['line']['stitching']->count)->toBe(7)
+        ->and($by['ring']['stitching']->lengthMm)->toEqualWithDelta(2 * M_PI * 10, 1e-9)->and($by['ring']['isKnot'])->toBeFalse()
+        ->and($by['knot']['isKnot'])->toBeTrue()->and($by['knot']['stitching']->count)->toBe(2)
+        ->and($by['patch']['stitching']->lengthMm)->toEqualWithDelta(24.0, 1e-9)
+        // Two turns round 1.5 mm, and through both layers of 1.5 mm and back.
+        ->and($by['knot']['stitching']->workingMm)->toEqualWithDelta(2 * (3 * M_PI + 2 * 3.0), 1e-9);
+});
+
+it('tells of a mask what its parts tell: stitches, thread, sheets and cords by their sums', function () {
+    $plan = FlatPlan::of(dusk(), FeltSheet::usual());
+    $told = $plan->document();
+    $rims = array_sum(array_column($told['layers'], 'stitches'));
+    expect($told['thread']['stitches'])->toBe($rims + array_sum(array_column($told['embroidery'], 'stitches')))
+        ->and($told['thread']['threadMm'])->toEqualWithDelta(
+            array_sum(array_column($told['layers'], 'threadMm')) + array_sum(array_column($told['embroidery'], 'threadMm')),
+            1e-6,
+        )
+        ->and($told['layers'][0]['stitches'])->toBe(0)->and($told['layers'][1]['on'])->toBe(['Ground'])
+        ->and(array_column($told['sheets'], 'colour'))->toBe(array_map(strval(...), array_keys($plan->byColour())))
+        ->and(array_sum(array_map(static fn (array $s): int => count($s['placed']), $told['sheets'])))->toBe(10)
+        ->and($told['ribbon']['holeMm'])->toEqual(4.0)->and($told['laidTimes'])->toEqual(1.0);
+});
+
 describe('the work on layers', function () {
     it('goes from the ground up, each pressed and stitched before the next; embroidery and ribbon are last', function () {
         $figure = dusk();

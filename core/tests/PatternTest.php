@@ -150,6 +150,45 @@ describe('a pattern', function () {
             ->and($thick->pieces[0]->count)->toBe(2)->and($thick->stuffingG)->toBeGreaterThan(0.0);
     });
 
+    it('has a stiffening card where a foot is broad enough, so much smaller that it slips in', function () {
+        $card = static fn (float $w): ?PatternPiece => array_values(array_filter(
+            Pattern::of(sewnPart('drum', $w, 30, $w), Sewing::of())->pieces,
+            static fn (PatternPiece $p): bool => $p->of === 'card',
+        ))[0] ?? null;
+        $width = static fn (?PatternPiece $p): float => $p === null ? 0.0 : Box::around($p->cut)->width();
+        expect($card(14.9))->toBeNull()->and($width($card(15.0)))->toEqualWithDelta(12.0, 1e-6)
+            ->and($width($card(40.0)))->toEqualWithDelta(37.0, 1e-6);
+        // A cup that widens upwards stands on its narrow end; a hat of the same shape upside down has no foot.
+        $cup = Pattern::of(sewnPart('cup', 40, 30, 40, ['topMm' => 40, 'bottomMm' => 20]), Sewing::of(isHollow: true));
+        expect(array_map(static fn (PatternPiece $p): string => $p->name, $cup->pieces))->toBe(['Side', 'Narrow end', 'Stiffening'])
+            ->and($width($cup->pieces[2]))->toEqualWithDelta(17.0, 1e-6);
+        $tube = Pattern::of(sewnPart('drum', 40, 30, 40), Sewing::of(isHollow: true));
+        expect(array_map(static fn (PatternPiece $p): string => $p->name, $tube->pieces))->toBe(['Side', 'Foot']);
+    });
+
+    it('is stuffed with what the shape holds within the felt', function () {
+        $ball = Pattern::of(sewnPart('ball', 50, 50, 50), Sewing::of(feltMm: 2.0));
+        // Stuffing of springy felt: 0.6 x 0.15 g/cm3, in a ball of 46 mm.
+        expect($ball->stuffingG)->toEqualWithDelta(M_PI / 6 * 4.6 ** 3 * 0.09, 0.01)
+            ->and(Pattern::of(sewnPart('ball', 5, 5, 5), Sewing::of(feltMm: 3.0))->stuffingG)->toBe(0.0);
+    });
+
+    it('falls into an even number of gores, four to twelve', function (float $wide, int $count) {
+        expect(Pattern::of(sewnPart('ball', $wide, $wide, $wide), Sewing::of())->pieces[0]->count)->toBe($count);
+    })->with([[10.0, 4], [50.0, 4], [60.0, 6], [100.0, 8], [300.0, 12]]);
+
+    it('of a dome is closed by its foot where it is stuffed, and open where it is a cap', function () {
+        $names = static fn (bool $hollow): array => array_map(
+            static fn (PatternPiece $p): string => $p->name,
+            Pattern::of(sewnPart('dome', 60, 30, 60), Sewing::of(isHollow: $hollow))->pieces,
+        );
+        $seams = seamsOf(Pattern::of(sewnPart('dome', 60, 30, 60), Sewing::of()));
+        expect($names(false))->toBe(['Gore', 'Foot', 'Stiffening'])->and($names(true))->toBe(['Gore'])
+            ->and($seams['Round the foot'])->toEqualWithDelta(M_PI * 60, 0.01)
+            // Six seams, each a quarter of a girth long over the middle of a gore, and along its rim a little more, which is eased in.
+            ->and($seams['6 seams'] / (6 * M_PI * 15))->toBeGreaterThan(1.0)->toBeLessThan(1.07);
+    });
+
     it('takes more felt with a seam allowance, and more thread with closer stitches', function () {
         $of = static fn (float $seam, float $pitch): Pattern => Pattern::of(
             sewnPart('cup', 40, 30, 40, ['topMm' => 40, 'bottomMm' => 30]),

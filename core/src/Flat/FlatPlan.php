@@ -17,7 +17,7 @@ use Impa\Wool\DetailWool;
 /** A figure of layers, ready to be cut, laid and stitched: everything that is not in its ledger or its steps. Immutable. */
 final readonly class FlatPlan
 {
-    /** Below this mean width scissors leave no clean piece (common practice), mm. */
+    /** Below this width scissors leave no clean piece (common practice), mm. */
     private const NARROW_MM = 4.0;
 
     /** What two ends of a cord lie over each other, mm (common practice). */
@@ -184,13 +184,12 @@ final readonly class FlatPlan
             )];
         }
         foreach ($this->layers->all as $i => $layer) {
-            $mean = 2 * $layer->areaMm2 / max(1e-9, $layer->rimMm);
-            if ($mean < self::NARROW_MM / 2) {
+            if ($layer->acrossMm() < self::NARROW_MM) {
                 $notes[] = ['code' => 'narrow', 'text' => sprintf(
-                    '%s is about %.1f mm wide: scissors leave no clean strip below %.0f mm. Lay it as a cord, or stitch it.',
+                    '%s is about %.1f mm wide: scissors leave no clean piece below %.0f mm. Lay it as a cord, or stitch it.',
                     $layer->name(),
-                    $mean,
-                    self::NARROW_MM / 2,
+                    $layer->acrossMm(),
+                    self::NARROW_MM,
                 )];
             }
             if ($layer->level === 0 && $i > 0 && $layer->part->isJoined()) {

@@ -35,6 +35,17 @@ final readonly class Layer
         return $this->part->name.($this->part->mirror ? ($this->isTwin ? ', left' : ', right') : '');
     }
 
+    /**
+     * How wide it is: true for a disc, and for a strip as it grows longer; between them by how nearly round it is (Polsby and Popper's
+     * ratio).
+     */
+    public function acrossMm(): float
+    {
+        $round = 4 * M_PI * $this->areaMm2 / max(1e-9, $this->rimMm ** 2);
+
+        return 2 * $this->areaMm2 / max(1e-9, $this->rimMm) * (1 + $round);
+    }
+
     /** Whether a place lies on it. */
     public function has(float $x, float $y): bool
     {
