@@ -1,6 +1,7 @@
 import { expect, test } from '@playwright/test'
 import { choose, list } from './choose'
 import { layDemo } from './lay'
+import { expectNoSeriousFault } from './seriousFaults'
 
 test('a drawing becomes layers: pulled apart, tied, laid on the sheets, printed, worked from the ground up', async ({
   page,
@@ -25,6 +26,8 @@ test('a drawing becomes layers: pulled apart, tied, laid on the sheets, printed,
   await choose(page, list(page, 'Ribbon'), 'ties at both sides')
   await expect(page.getByLabel('Each end, long')).toBeVisible()
 
+  await expectNoSeriousFault(page, 'layers pulled apart')
+
   await page.getByRole('tab', { name: 'On the sheets' }).click()
   await expect(page.getByRole('list', { name: 'On the sheets' }).getByRole('listitem')).toHaveCount(4)
   await page.getByLabel('Sheet, wide').fill('100')
@@ -32,6 +35,8 @@ test('a drawing becomes layers: pulled apart, tied, laid on the sheets, printed,
   await page.getByLabel('Sheet, long').fill('100')
   await page.getByLabel('Sheet, long').press('Enter')
   await expect(page.getByRole('list', { name: 'Mind this' })).toContainText('take a larger sheet')
+
+  await expectNoSeriousFault(page, 'layers on the sheets')
 
   await page.getByRole('button', { name: 'Print templates' }).click()
   const file = page.waitForEvent('download')
@@ -54,6 +59,7 @@ test('a hat is cut and sewn; a figure of the shelf is held by another, and undon
   await expect(pieces).toHaveCount(3)
   await page.getByLabel('It stays open, as a hat').check()
   await expect(pieces).toHaveCount(1)
+  await expectNoSeriousFault(page, 'cut and sew')
   await page.getByRole('button', { name: 'Close' }).click()
 
   await page.getByRole('button', { name: 'Make it a thing held or worn' }).click()
@@ -64,6 +70,7 @@ test('a hat is cut and sewn; a figure of the shelf is held by another, and undon
   await page.getByRole('button', { name: 'Bring it in' }).click()
   await expect(things).toHaveCount(2)
   await expect(things.last()).toContainText('times as large as arm is thick')
+  await expectNoSeriousFault(page, 'things it has with it')
   await page.getByRole('button', { name: 'Close' }).click()
   await expect(page.getByText('16 parts')).toBeVisible()
   await page.getByRole('button', { name: /^Undo/ }).click()

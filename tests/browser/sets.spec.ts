@@ -1,5 +1,8 @@
 import { expect, test } from '@playwright/test'
-import { layDemo } from './lay'
+import { readFileSync } from 'node:fs'
+import { choose, list } from './choose'
+import { asker, layDemo } from './lay'
+import { expectNoSeriousFault } from './seriousFaults'
 
 test('a set is made from the shelf: colourways by hue, one ledger over all, like pieces together, undone and kept', async ({
   page,
@@ -35,4 +38,62 @@ test('a set is made from the shelf: colourways by hue, one ledger over all, like
   await page.goto('/')
   await page.getByRole('link', { name: 'A choir, a set' }).click()
   await expect(page.getByText('5 figures')).toBeVisible()
+})
+
+test('kits of a member are weighed off, packed, printed and refused out of number; a figure is tried in a jar', async ({
+  page,
+}) => {
+  const { id } = await layDemo(page, 'lanto', 'A workshop', 'check')
+  await page.getByRole('tab', { name: 'Show' }).click()
+  await expect(page.getByText('It fits.')).toBeVisible()
+  await page.getByLabel('Mouth').fill('30')
+  await page.getByLabel('Mouth').press('Enter')
+  await expect(page.getByText('It does not fit.')).toBeVisible()
+  await expect(page.getByText(/A jar with a mouth of \d+ mm/)).toBeVisible()
+  await page.getByRole('button', { name: /^Make it .* high$/ }).click()
+  await expect(page.getByText('It fits.')).toBeVisible()
+  await page.getByLabel('Undo').click()
+  await expect(page.getByText('It does not fit.')).toBeVisible()
+  await expectNoSeriousFault(page, 'a figure in a jar')
+
+  const ask = await asker(page.request)
+  const laid = await ask('POST', 'sets', { name: 'A workshop set', members: [{ figure: id, count: 1 }] })
+  const { id: set } = (await laid.json()) as { id: number }
+  await page.goto(`/sets/${set}`)
+  await page.getByRole('tab', { name: 'Kits' }).click()
+  await expect(page.getByText('13 bags of wool')).toBeVisible()
+  await page.getByLabel('People').fill('30')
+  await expect(page.getByText('31 bags of wool')).toBeVisible()
+  const labels = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Print the labels' }).click()
+  expect((await labels).suggestedFilename()).toBe('A workshop, labels.pdf')
+  const sheet = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Print list and run' }).click()
+  expect((await sheet).suggestedFilename()).toBe('A workshop, kits.pdf')
+  await page.getByLabel('People').fill('1000')
+  await expect(page.getByText('hold it twice')).toBeVisible()
+  await expectNoSeriousFault(page, 'the kits of a set')
+})
+
+test('a figure is shared as a booklet, and the file is taken in on a shelf', async ({ page }) => {
+  const { id } = await layDemo(page, 'lanto', 'To be shared', 'check')
+  await page.getByRole('tab', { name: 'Finish' }).click()
+  await page.getByRole('button', { name: 'A booklet to share' }).click()
+  await expect(page.getByRole('button', { name: 'As PDF' })).toBeDisabled()
+  await choose(page, list(page, 'Whose is the design?'), 'I drew and designed it')
+  await page.getByLabel('Made by').fill('Mara')
+  const pdf = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'As PDF' }).click()
+  expect((await pdf).suggestedFilename()).toBe('To be shared, booklet.pdf')
+  const file = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'As a file for Impa' }).click()
+  const path = await (await file).path()
+  await page.goto('/')
+  await page.getByLabel('Picture or figure file').setInputFiles({
+    name: 'shared.impa.json',
+    mimeType: 'application/json',
+    buffer: readFileSync(path),
+  })
+  await page.waitForURL((url) => /\/figures\/\d+\/shapes/.test(url.pathname) && !url.pathname.includes(`/${id}/`))
+  await expect(page.getByText('6 parts, 1 pair')).toBeVisible()
 })

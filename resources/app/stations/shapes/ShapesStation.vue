@@ -160,7 +160,12 @@ onBeforeUnmount(() => {
         <SideStrip :frame="frames.side" @hold="held = $event ? frames : null" />
       </div>
       <ReviewCard v-if="reviewing && !layers" @close="reviewing = false" @cut="tool = 'cut'" />
-      <ul v-else-if="figure.board.plan.notes.length && !layers" class="bare notes" aria-label="Worth knowing">
+      <ul
+        v-else-if="figure.board.plan.notes.length && !layers"
+        class="bare notes"
+        tabindex="0"
+        aria-label="Worth knowing"
+      >
         <li v-for="n in figure.board.plan.notes" :key="n.code + n.at" class="sheet">{{ n.text }}</li>
       </ul>
     </section>
