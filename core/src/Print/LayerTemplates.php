@@ -16,16 +16,6 @@ use Impa\Geometry\Polygon;
  */
 final readonly class LayerTemplates
 {
-    /** Room beside a piece, and the line for its name above, mm. */
-    private const GAP_MM = 4.0;
-
-    private const NAME_MM = 6.0;
-
-    /** A letter of a name is about so broad, mm. */
-    private const LETTER_MM = 1.6;
-
-    private const INK = '#3a2a20';
-
     private function __construct(private Figure $figure, private FlatPlan $plan, private Paper $paper, private bool $isMirrored)
     {
     }
@@ -48,46 +38,27 @@ final readonly class LayerTemplates
         );
     }
 
-    /**
-     * One piece with everything that is marked on it.
-     *
-     * @return array{name: string, widthMm: float, heightMm: float, svg: string}
-     */
-    private function piece(int $i): array
+    /** One piece with everything that is marked on it. */
+    private function piece(int $i): TruePiece
     {
         $layer = $this->plan->layers->all[$i];
         $way = $this->way(Box::around($this->plan->cut($layer)));
-        $outline = array_map($way, $this->plan->cut($layer));
-        $box = Box::around($outline);
-        $drawn = static fn (array $points, string $pen): string => sprintf(
-            '<path d="%s" fill="none" stroke="%s" %s/>',
-            Page::path([array_values(array_map(static fn (array $p): array => [
-                self::GAP_MM / 2 + $p[0] - $box->left,
-                self::NAME_MM + self::GAP_MM / 2 + $box->high - $p[1],
-            ], $points))]),
-            self::INK,
-            $pen,
+        $marks = array_map(
+            fn (array $mark): array => [array_map($way, $this->plan->laid($mark[0], $layer)), $mark[1]],
+            $this->marks($layer, $i),
         );
-        $svg = $drawn($outline, 'stroke-width="0.35"');
-        foreach ($this->marks($layer, $i) as [$points, $isDashed]) {
-            $pen = 'stroke-width="0.2"'.($isDashed ? ' stroke-dasharray="1.6 1.2"' : '');
-            $svg .= $drawn(array_map($way, $this->plan->laid($points, $layer)), $pen);
-        }
         $twin = $layer->part->mirror ? '; cut 2, one turned over' : '';
         $more = 100 * ($this->figure->flat->laid() - 1);
         $larger = $more > 0.0 ? sprintf('; %.0f %% larger than finished', $more) : '';
-
         $colour = $this->figure->colours[$layer->part->colour]->name;
         $of = str_starts_with($layer->part->name, $colour) ? '' : ', '.$colour;
-        $words = ($i + 1).'. '.$layer->part->name.$of.$twin.$larger;
 
-        return [
-            'name' => $layer->part->name,
-            // A name may be broader than what it names.
-            'widthMm' => max($box->width(), self::LETTER_MM * mb_strlen($words)) + self::GAP_MM,
-            'heightMm' => $box->height() + self::GAP_MM + self::NAME_MM,
-            'svg' => $svg.Page::text($words, self::GAP_MM / 2, 4.0, 3.2),
-        ];
+        return TruePiece::of(
+            $layer->part->name,
+            ($i + 1).'. '.$layer->part->name.$of.$twin.$larger,
+            array_map($way, $this->plan->cut($layer)),
+            $marks,
+        );
     }
 
     /**
@@ -98,8 +69,8 @@ final readonly class LayerTemplates
     private function way(Box $box): callable
     {
         [$width, $height] = TruePieces::roomMm($this->paper);
-        $isTurned = $box->width() + self::GAP_MM > $width && $box->height() + self::GAP_MM <= $width
-            && $box->width() + self::GAP_MM + self::NAME_MM <= $height;
+        $isTurned = $box->width() + TruePiece::GAP_MM > $width && $box->height() + TruePiece::GAP_MM <= $width
+            && $box->width() + TruePiece::GAP_MM + TruePiece::NAME_MM <= $height;
 
         return function (array $p) use ($isTurned): array {
             $x = $this->isMirrored ? -$p[0] : $p[0];

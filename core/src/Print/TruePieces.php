@@ -24,7 +24,7 @@ final readonly class TruePieces
     }
 
     /**
-     * @param  list<array{name: string, widthMm: float, heightMm: float, svg: string}>  $pieces  drawn in mm from their upper left corner
+     * @param  list<TruePiece>  $pieces
      * @param  string  $title  at the foot of every page
      * @return non-empty-list<string> pages as SVG in mm
      *
@@ -43,13 +43,13 @@ final readonly class TruePieces
     }
 
     /**
-     * @param  list<array{name: string, widthMm: float, heightMm: float, svg: string}>  $pieces
+     * @param  list<TruePiece>  $pieces
      * @return list<string>
      */
     private function bodies(array $pieces): array
     {
         [$width, $height] = self::roomMm($this->paper);
-        $fits = static fn (array $p): bool => $p['widthMm'] <= $width && $p['heightMm'] <= $height;
+        $fits = static fn (TruePiece $p): bool => $p->widthMm <= $width && $p->heightMm <= $height;
         $small = array_values(array_filter($pieces, $fits));
         $bodies = [];
         foreach ($pieces as $piece) {
@@ -57,10 +57,10 @@ final readonly class TruePieces
                 array_push($bodies, ...$this->tiled($piece));
             }
         }
-        $sizes = array_map(static fn (array $p): array => [$p['widthMm'], $p['heightMm']], $small);
+        $sizes = array_map(static fn (TruePiece $p): array => [$p->widthMm, $p->heightMm], $small);
         $sheets = [];
         foreach (SkylinePacking::of($sizes, $width, $height, false)->places as $k => $at) {
-            $svg = self::moved($small[$k]['svg'], Page::RIM + $at['x'], Page::RIM + $at['y']);
+            $svg = self::moved($small[$k]->svg, Page::RIM + $at['x'], Page::RIM + $at['y']);
             $sheets[$at['sheet']] = ($sheets[$at['sheet']] ?? '').$svg;
         }
 
@@ -83,22 +83,21 @@ final readonly class TruePieces
     /**
      * A window on each page, moved on by what the page before showed, less what both show.
      *
-     * @param  array{name: string, widthMm: float, heightMm: float, svg: string}  $piece
      * @return list<string>
      */
-    private function tiled(array $piece): array
+    private function tiled(TruePiece $piece): array
     {
         [$width, $height] = self::roomMm($this->paper);
         [$stepX, $stepY] = [$width - self::SHARED_MM, $height - self::SHARED_MM];
-        $columns = (int) max(1, ceil(($piece['widthMm'] - self::SHARED_MM) / $stepX));
-        $rows = (int) max(1, ceil(($piece['heightMm'] - self::SHARED_MM) / $stepY));
+        $columns = (int) max(1, ceil(($piece->widthMm - self::SHARED_MM) / $stepX));
+        $rows = (int) max(1, ceil(($piece->heightMm - self::SHARED_MM) / $stepY));
         if ($columns * $rows > self::MOST_PAGES) {
-            throw FlatRefused::tooManyPages($piece['name'], $columns * $rows, self::MOST_PAGES);
+            throw FlatRefused::tooManyPages($piece->name, $columns * $rows, self::MOST_PAGES);
         }
         $tiles = [];
         for ($row = 0; $row < $rows; $row++) {
             for ($column = 0; $column < $columns; $column++) {
-                $body = self::moved($piece['svg'], Page::RIM - $column * $stepX, Page::RIM - $row * $stepY).$this->frame();
+                $body = self::moved($piece->svg, Page::RIM - $column * $stepX, Page::RIM - $row * $stepY).$this->frame();
                 // A cross in the middle of every strip that two pages share.
                 foreach ([$column - 1 => self::SHARED_MM / 2, $column => $width - self::SHARED_MM / 2] as $k => $x) {
                     $body .= $k >= 0 && $k < $columns - 1 ? $this->crosses($x, null, sprintf('%d%s', $row + 1, chr(65 + $k % 26))) : '';
@@ -107,7 +106,7 @@ final readonly class TruePieces
                     $body .= $k >= 0 && $k < $rows - 1 ? $this->crosses(null, $y, sprintf('%s%d', chr(65 + $column % 26), $k + 1)) : '';
                 }
                 $tiles[] = $body.Page::text(
-                    sprintf('%s, sheet %d of %d: join at the crosses', $piece['name'], count($tiles) + 1, $rows * $columns),
+                    sprintf('%s, sheet %d of %d: join at the crosses', $piece->name, count($tiles) + 1, $rows * $columns),
                     Page::RIM + self::SHARED_MM + 2,
                     Page::RIM + $height - 2,
                     3.0,
