@@ -1,4 +1,5 @@
 import { ref, shallowRef, watch, type Ref, type ShallowRef, type WatchSource } from 'vue'
+import { inWords } from './useTelling'
 
 interface Answer<T> {
   /** What came for the last question; null where nothing was asked, or it was refused. */
@@ -28,7 +29,7 @@ export function useAnswer<T>(about: WatchSource[], ask: () => Promise<T> | null,
       try {
         take(await coming, '')
       } catch (error) {
-        take(null, error instanceof Error ? error.message : String(error))
+        take(null, inWords(error))
       }
     },
     { immediate },

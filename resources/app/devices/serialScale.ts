@@ -1,4 +1,5 @@
 import type { Reading, Scale } from './scale'
+import { inWords } from '../api/useTelling'
 
 /** What of Web Serial is used; a test gives its own port. */
 export interface Port {
@@ -45,10 +46,7 @@ export class SerialScale implements Scale {
       await this.port.open({ baudRate: this.baudRate })
     } catch (error) {
       this.port = null
-      throw new Error(
-        `The scale on the cable cannot be had: ${error instanceof Error ? error.message : String(error)}`,
-        { cause: error },
-      )
+      throw new Error(`The scale on the cable cannot be had: ${inWords(error)}`, { cause: error })
     }
     void this.listen(reading, lost)
   }

@@ -11,6 +11,7 @@ import SheetCorners, { type Corners } from './SheetCorners.vue'
 import { MOST_STROKES, useSeeing, type Source } from './useSeeing'
 import ViewChoices from './ViewChoices.vue'
 import WishFields from './WishFields.vue'
+import { inWords } from '../api/useTelling'
 
 /** How a drawing becomes shapes: what Impa takes for paper, figure and ink, what the felter says to that, and what is then seen. */
 const props = defineProps<{
@@ -114,7 +115,7 @@ async function goOn(): Promise<void> {
   try {
     await props.take(made.value, picture.value)
   } catch (error) {
-    refused.value = error instanceof Error ? error.message : String(error)
+    refused.value = inWords(error)
   }
   doing.value = ''
 }

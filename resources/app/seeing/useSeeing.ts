@@ -3,6 +3,7 @@ import type { Seen } from '../api/answers'
 import { api, Refusal, type View } from '../api/client'
 import type { Brush, Figure } from '../api/figure'
 import { useAnswer } from '../api/useAnswer'
+import { inWords } from '../api/useTelling'
 
 /** A drawing to be looked at: a file that is not sent yet, or a picture that is here, with the figure that was made of it. */
 export interface Source {
@@ -166,7 +167,7 @@ export function useSeeing(source: () => Source | null) {
       made.value = null
       return true
     } catch (error) {
-      refused.value = error instanceof Error ? error.message : String(error)
+      refused.value = inWords(error)
       return false
     } finally {
       if (source() === now) doing.value = ''

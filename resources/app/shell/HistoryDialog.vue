@@ -5,6 +5,7 @@ import type { Revision, Revisions } from '../api/answers'
 import { api } from '../api/client'
 import { useFigure } from '../state/figure'
 import { useUnits } from '../state/units'
+import { useTelling } from '../api/useTelling'
 
 /** What the figure once was: what changed in words, two of them side by side, a way back, and figures that branch off. */
 const show = defineModel<boolean>({ required: true })
@@ -15,8 +16,7 @@ const revisions = ref<Revisions['revisions']>([])
 const chosen = ref(0)
 const then = ref<(Revision & { picture: string }) | null>(null)
 const nowPicture = ref('')
-const trouble = ref('')
-const busy = ref(false)
+const { trouble, busy, tell } = useTelling()
 const branch = ref({ name: '', percent: '120', colours: {} as Record<string, string> })
 
 const when = (ms: number) =>
@@ -26,17 +26,6 @@ const totalNow = computed(() => figure.board?.plan.wool.reduce((sum, w) => sum +
 const more = (g: number) => (Math.abs(g) < 0.005 ? '–' : `${g > 0 ? '+' : '−'}${units.massLine(Math.abs(g))}`)
 const picture = async (document: Revision['document']) => URL.createObjectURL(await api.render(document, 360))
 
-async function tell(ask: () => Promise<void>): Promise<void> {
-  trouble.value = ''
-  busy.value = true
-  try {
-    await ask()
-  } catch (error) {
-    trouble.value = error instanceof Error ? error.message : String(error)
-  } finally {
-    busy.value = false
-  }
-}
 onMounted(() => {
   if (!figure.id || !figure.document) return
   branch.value = { name: `${figure.document.name}, another`, percent: '120', colours: {} }

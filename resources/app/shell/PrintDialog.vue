@@ -2,6 +2,7 @@
 import { ref } from 'vue'
 import { download } from '../download'
 import { useFigure } from '../state/figure'
+import { inWords } from '../api/useTelling'
 
 /** Something of the figure on paper, as PDF; at true size as SVG, too. */
 const show = defineModel<boolean>({ required: true })
@@ -21,7 +22,7 @@ async function print(as: 'pdf' | 'svg'): Promise<void> {
   try {
     download(await props.make(as, paper.value), `${figure.document?.name}, ${props.title.toLowerCase()}.${as}`)
   } catch (error) {
-    trouble.value = error instanceof Error ? error.message : String(error)
+    trouble.value = inWords(error)
   }
   busy.value = false
 }

@@ -2,6 +2,7 @@ import { computed, ref, shallowRef, type Ref, type ShallowRef } from 'vue'
 import type { Board, StepsDone } from '../api/answers'
 import { api, Refusal, type Fault } from '../api/client'
 import type { Figure } from '../api/figure'
+import { inWords } from '../api/useTelling'
 
 export type SaveState = 'saved' | 'waiting' | 'saving' | 'conflict' | 'failed'
 
@@ -276,7 +277,7 @@ export function openSession(id: number): Session {
   }
 
   function tell(error: unknown): void {
-    trouble.value = error instanceof Error ? error.message : String(error)
+    trouble.value = inWords(error)
     faults.value = error instanceof Refusal ? error.errors : []
   }
 

@@ -3,6 +3,7 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import type { FigureWool, Reserve, Supply } from '../api/answers'
 import { api } from '../api/client'
 import { useFigure } from './figure'
+import { inWords } from '../api/useTelling'
 
 /** What the figure on the table takes, against the stash; PHP reckons it anew whenever either changes. */
 export const useSupply = defineStore('supply', () => {
@@ -60,7 +61,7 @@ export const useSupply = defineStore('supply', () => {
   }
 
   function tell(error: unknown): void {
-    trouble.value = error instanceof Error ? error.message : String(error)
+    trouble.value = inWords(error)
   }
 
   watch(

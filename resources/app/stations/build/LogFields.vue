@@ -6,6 +6,7 @@ import type { WorkStep } from '../../api/steps'
 import { useFigure } from '../../state/figure'
 import { useUnits } from '../../state/units'
 import ScalePanel from '../stash/ScalePanel.vue'
+import { inWords } from '../../api/useTelling'
 
 /** What is noted beside the step: a note, a photo, a weight from the scale against what was wanted, a broken needle. */
 const props = defineProps<{ step: WorkStep }>()
@@ -32,7 +33,7 @@ async function keep(kind: LogEntry['kind'], more: object = {}): Promise<boolean>
     )
     return true
   } catch (error) {
-    trouble.value = error instanceof Error ? error.message : String(error)
+    trouble.value = inWords(error)
     return false
   }
 }
@@ -52,7 +53,7 @@ async function keepPhoto(event: Event): Promise<void> {
     const { id } = await api.picture(file)
     await keep('photo', { picture: id })
   } catch (error) {
-    trouble.value = error instanceof Error ? error.message : String(error)
+    trouble.value = inWords(error)
   }
 }
 async function weigh(grams: number): Promise<void> {

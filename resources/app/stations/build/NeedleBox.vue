@@ -2,6 +2,7 @@
 import { ref, watch } from 'vue'
 import type { NeedlesAtHand } from '../../api/answers'
 import { api } from '../../api/client'
+import { inWords } from '../../api/useTelling'
 
 /** The box of needles: so many of each gauge and kind. What is advised hangs on it; a broken one is taken out by itself. */
 const show = defineModel<boolean>({ required: true })
@@ -14,7 +15,7 @@ async function take(ask: () => Promise<NeedlesAtHand>): Promise<void> {
   try {
     needles.value = await ask()
   } catch (error) {
-    trouble.value = error instanceof Error ? error.message : String(error)
+    trouble.value = inWords(error)
   }
 }
 watch(show, (now) => now && void take(() => api.needles()))

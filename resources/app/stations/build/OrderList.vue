@@ -7,6 +7,7 @@ import type { WorkStep } from '../../api/steps'
 import ByHand from '../hand/ByHand.vue'
 import { useFigure } from '../../state/figure'
 import { useUnits } from '../../state/units'
+import { inWords } from '../../api/useTelling'
 
 /** Every step in order: tick it, look at it, pull it forward or put it off; where that cannot be, why. */
 const props = defineProps<{ steps: WorkStep[]; schools: School[]; here: string; changed: string }>()
@@ -28,7 +29,7 @@ async function pull(forward: boolean): Promise<void> {
   try {
     await figure.edit((now) => api.pullStep(now, props.here, forward))
   } catch (error) {
-    refused.value = error instanceof Error ? error.message : String(error)
+    refused.value = inWords(error)
   }
 }
 const hasPulls = computed(

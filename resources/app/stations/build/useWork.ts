@@ -2,6 +2,7 @@ import { computed, ref } from 'vue'
 import { api } from '../../api/client'
 import { useAnswer } from '../../api/useAnswer'
 import { useFigure } from '../../state/figure'
+import { inWords } from '../../api/useTelling'
 
 /** The steps of the figure on the table, in order, the schools it follows, and what a change of one did. */
 export function useWork() {
@@ -19,7 +20,7 @@ export function useWork() {
       const chosen = await figure.edit((now) => api.chooseSchool(now, question, value))
       told.value = chosen?.changed ?? ''
     } catch (error) {
-      told.value = error instanceof Error ? error.message : String(error)
+      told.value = inWords(error)
     }
   }
 

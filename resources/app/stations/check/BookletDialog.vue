@@ -3,6 +3,7 @@ import { ref } from 'vue'
 import { api, type BookletWish } from '../../api/client'
 import { download } from '../../download'
 import { useFigure } from '../../state/figure'
+import { inWords } from '../../api/useTelling'
 
 /** The figure as a pattern to share: whose it is comes first; the drawing stays out unless it is asked for. */
 const show = defineModel<boolean>({ required: true })
@@ -21,7 +22,7 @@ async function share(as: 'pdf' | 'file'): Promise<void> {
     const booklet = await api.booklet(figure.id, figure.document!, { ...wish.value, as })
     download(booklet, `${figure.document!.name}, booklet.${as === 'pdf' ? 'pdf' : 'impa.json'}`)
   } catch (error) {
-    trouble.value = error instanceof Error ? error.message : String(error)
+    trouble.value = inWords(error)
   } finally {
     busy.value = false
   }

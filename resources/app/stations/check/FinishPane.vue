@@ -5,6 +5,7 @@ import { api } from '../../api/client'
 import BookletDialog from './BookletDialog.vue'
 import PrintDialog from '../../shell/PrintDialog.vue'
 import { useFigure } from '../../state/figure'
+import { inWords } from '../../api/useTelling'
 
 /** The last look: what is left, what must be warned of, what to change next time, and the card of the finished figure. */
 const figure = useFigure()
@@ -21,7 +22,7 @@ async function take(ask: () => Promise<Closing>): Promise<boolean> {
     closing.value = await ask()
     return true
   } catch (error) {
-    trouble.value = error instanceof Error ? error.message : String(error)
+    trouble.value = inWords(error)
     return false
   }
 }
@@ -40,7 +41,7 @@ async function takeWool(): Promise<void> {
     await api.finishWool(figure.id, {})
     said.value = 'Its wool was taken from the stash.'
   } catch (error) {
-    trouble.value = error instanceof Error ? error.message : String(error)
+    trouble.value = inWords(error)
   }
 }
 </script>

@@ -10,6 +10,7 @@ import { api } from '../../api/client'
 import SignPicture from './SignPicture.vue'
 import { useFigure } from '../../state/figure'
 import { useUnits } from '../../state/units'
+import { inWords } from '../../api/useTelling'
 
 /** The mend desk: what is seen, a question or two, and what helps with its amounts. */
 const props = defineProps<{ start?: MendStart | null }>()
@@ -45,7 +46,7 @@ onMounted(async () => {
       for (const [name, value] of Object.entries(start.answers)) answers.value[name] = value.toFixed(1)
     }
   } catch (error) {
-    trouble.value = error instanceof Error ? error.message : String(error)
+    trouble.value = inWords(error)
   }
 })
 function take(key: string): void {
@@ -71,7 +72,7 @@ async function ask(): Promise<void> {
     done.value = {}
   } catch (error) {
     remedies.value = []
-    trouble.value = error instanceof Error ? error.message : String(error)
+    trouble.value = inWords(error)
   }
 }
 watch([sign, about, answers], () => void ask(), { deep: true })
@@ -90,7 +91,7 @@ async function made(i: number): Promise<void> {
       [i]: answer.takenFromStash ? 'Noted, and its wool taken from the stash.' : 'Noted in the diary.',
     }
   } catch (error) {
-    trouble.value = error instanceof Error ? error.message : String(error)
+    trouble.value = inWords(error)
   }
 }
 </script>

@@ -4,6 +4,7 @@ import type { MeasuredParts, PartCheck } from '../../api/answers'
 import { api } from '../../api/client'
 import { useFigure } from '../../state/figure'
 import { useUnits } from '../../state/units'
+import { inWords } from '../../api/useTelling'
 
 /** Every part against its card: calipers and scale in, what is still to be felted in or added out. */
 const figure = useFigure()
@@ -80,7 +81,7 @@ async function hold(piece: Piece, keep: boolean, sure = false): Promise<void> {
     told.value = answer.asks ? null : answer.check
     if (answer.kept) await load()
   } catch (error) {
-    trouble.value = error instanceof Error ? error.message : String(error)
+    trouble.value = inWords(error)
   } finally {
     busy.value = false
   }

@@ -10,6 +10,7 @@ import ScaleForm from './ScaleForm.vue'
 import PrintDialog from '../../shell/PrintDialog.vue'
 import { useHotkeys } from '../../shell/useHotkeys'
 import { useFigure } from '../../state/figure'
+import { inWords } from '../../api/useTelling'
 
 /** A photo with the plan laid over it: what deviates in words and mm, each with a pin on the photo. */
 const emit = defineEmits<{ mend: [start: MendStart] }>()
@@ -85,7 +86,7 @@ async function hold(take: () => Promise<{ id: number }>, scale: Partial<PhotoOf>
     shown.value = answer.photos.at(-1)!.id
     stopRuling()
   } catch (error) {
-    trouble.value = error instanceof Error ? error.message : String(error)
+    trouble.value = inWords(error)
   } finally {
     busy.value = ''
   }
@@ -103,7 +104,7 @@ async function look(): Promise<void> {
   try {
     await camera.open(video.value!)
   } catch (error) {
-    trouble.value = error instanceof Error ? error.message : String(error)
+    trouble.value = inWords(error)
     close()
   }
 }

@@ -5,6 +5,7 @@ import { api } from '../../api/client'
 import LengthField from '../../shell/LengthField.vue'
 import { useFigure } from '../../state/figure'
 import { useUnits } from '../../state/units'
+import { inWords } from '../../api/useTelling'
 
 /** Where the figure is shown: a jar, a hook, a jacket, keys, a dolls' house. What fits, and what helps where it does not. */
 const figure = useFigure()
@@ -48,7 +49,7 @@ async function ask(): Promise<void> {
     told.value = await api.show(figure.document, wish.value)
   } catch (error) {
     told.value = null
-    trouble.value = error instanceof Error ? error.message : String(error)
+    trouble.value = inWords(error)
   }
 }
 /** The height at which it fits, where a figure may be so high. */

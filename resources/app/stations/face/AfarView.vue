@@ -3,6 +3,7 @@ import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { api } from '../../api/client'
 import { bounds } from '../../drawing/geometry'
 import { useFigure } from '../../state/figure'
+import { inWords } from '../../api/useTelling'
 
 /** The face as it will look in wool, from arm's length, across a table and across a room. */
 const props = defineProps<{ part: string }>()
@@ -23,7 +24,7 @@ async function look(): Promise<void> {
     seen.value = Object.fromEntries(metres.map((m, i) => [m, URL.createObjectURL(pictures[i]!)]))
     trouble.value = ''
   } catch (error) {
-    if (mine === turn) trouble.value = error instanceof Error ? error.message : String(error)
+    if (mine === turn) trouble.value = inWords(error)
   }
 }
 function drop(): void {

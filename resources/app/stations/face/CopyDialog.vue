@@ -4,6 +4,7 @@ import type { Card } from '../../api/answers'
 import { api } from '../../api/client'
 import type { Figure } from '../../api/figure'
 import { useFigure } from '../../state/figure'
+import { inWords } from '../../api/useTelling'
 
 /** A face taken over from another figure, or from another head of this one, with its proportions. */
 const show = defineModel<boolean>({ required: true })
@@ -26,7 +27,7 @@ watch([show, page], async ([shown]) => {
     cards.value = shelf.figures
     pages.value = shelf.pages
   } catch (error) {
-    trouble.value = error instanceof Error ? error.message : String(error)
+    trouble.value = inWords(error)
   }
 })
 /** Parts that carry something in front. */
@@ -47,7 +48,7 @@ async function choose(card: Card): Promise<void> {
     fromPart.value = [...parts.value].sort((a, b) => b.count - a.count)[0]?.value ?? ''
     trouble.value = parts.value.length ? '' : 'There is no other face on that figure.'
   } catch (error) {
-    trouble.value = error instanceof Error ? error.message : String(error)
+    trouble.value = inWords(error)
   }
 }
 async function copy(): Promise<void> {
@@ -58,7 +59,7 @@ async function copy(): Promise<void> {
     figure.selection = null
     show.value = false
   } catch (error) {
-    trouble.value = error instanceof Error ? error.message : String(error)
+    trouble.value = inWords(error)
   }
 }
 </script>

@@ -2,6 +2,7 @@
 import { onMounted, ref } from 'vue'
 import type { NeedlesAtHand } from '../../api/answers'
 import { api } from '../../api/client'
+import { inWords } from '../../api/useTelling'
 
 /** Which needles are at hand: what is crisp hangs on the finest. */
 const emit = defineEmits<{ changed: [] }>()
@@ -14,7 +15,7 @@ async function take(ask: () => Promise<NeedlesAtHand>): Promise<void> {
     needles.value = await ask()
     trouble.value = ''
   } catch (error) {
-    trouble.value = error instanceof Error ? error.message : String(error)
+    trouble.value = inWords(error)
   }
 }
 const has = (gauge: number) => needles.value?.gauges.includes(gauge) ?? false

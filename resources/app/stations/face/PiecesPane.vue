@@ -4,6 +4,7 @@ import type { FacePiece } from '../../api/answers'
 import { api } from '../../api/client'
 import DetailShape from '../../drawing/DetailShape.vue'
 import { useFigure } from '../../state/figure'
+import { inWords } from '../../api/useTelling'
 
 /** Pieces of a face, each shown on a ball; one that is chosen on the head is varied by its sliders. PHP draws every one anew. */
 const props = defineProps<{ part: string }>()
@@ -14,7 +15,7 @@ onMounted(async () => {
   try {
     pieces.value = (await api.pieces()).pieces
   } catch (error) {
-    trouble.value = error instanceof Error ? error.message : String(error)
+    trouble.value = inWords(error)
   }
 })
 const chosen = computed(() => figure.selectedDetail?.piece ?? null)
@@ -42,7 +43,7 @@ async function put(piece: string, values: Record<string, number>, key: string, i
     if (next) figure.selection = { kind: 'detail', key: next.key }
     trouble.value = ''
   } catch (error) {
-    trouble.value = error instanceof Error ? error.message : String(error)
+    trouble.value = inWords(error)
   }
   busy = false
   const next = waiting

@@ -5,6 +5,7 @@ import { api } from '../../api/client'
 import FigureRows from './FigureRows.vue'
 import HandCurves from './HandCurves.vue'
 import PracticePane from './PracticePane.vue'
+import { inWords } from '../../api/useTelling'
 
 /** The felter's own hand: what was known before and now, every record a dot that can be taken out. */
 const hand = ref<Hand | null>(null)
@@ -19,7 +20,7 @@ async function take(ask: () => Promise<Hand>): Promise<void> {
   try {
     hand.value = await ask()
   } catch (error) {
-    trouble.value = error instanceof Error ? error.message : String(error)
+    trouble.value = inWords(error)
   }
 }
 onMounted(() => take(() => api.hand()))

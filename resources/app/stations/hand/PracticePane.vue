@@ -4,6 +4,7 @@ import type { Hand } from '../../api/answers'
 import { api } from '../../api/client'
 import { trade } from '../../state/trade'
 import { useUnits } from '../../state/units'
+import { inWords } from '../../api/useTelling'
 
 /** Three small balls and a sausage, and pieces that were made before: weigh, measure, and Impa knows the hand better. */
 const props = defineProps<{ practice: Hand['practice']; made: string[] }>()
@@ -63,7 +64,7 @@ async function keep(key: string, sure: boolean): Promise<void> {
       emit('learned', answer)
     }
   } catch (error) {
-    trouble.value = error instanceof Error ? error.message : String(error)
+    trouble.value = inWords(error)
   } finally {
     busy.value = false
   }

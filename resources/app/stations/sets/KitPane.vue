@@ -6,6 +6,7 @@ import type { ImpaSetPlan } from '../../api/set-plan'
 import { download } from '../../download'
 import { trade } from '../../state/trade'
 import { useUnits } from '../../state/units'
+import { useTelling } from '../../api/useTelling'
 
 /** Kits of one of the figures for a workshop: what each bag holds, what is packed and bought, how it runs; labels and sheets. */
 const props = defineProps<{ set: SetKept; plan: ImpaSetPlan }>()
@@ -18,8 +19,7 @@ const reserve = ref<Reserve>('usual')
 const labels = ref('a4-3x7')
 const paper = ref<'a4' | 'letter'>('a4')
 const told = ref<KitTold | null>(null)
-const trouble = ref('')
-const busy = ref(false)
+const { trouble, busy, tell } = useTelling()
 const names = computed(() => props.plan.members.map((m, i) => ({ value: i, title: m.name })))
 const sizes = [
   { value: 'a4-3x7', title: 'A4, 3 x 7 of 63.5 x 38.1 mm' },
@@ -36,17 +36,6 @@ const wish = computed<KitWish>(() => ({
   beginners: Number(beginners.value.replace(',', '.')) / 100,
   reserve: reserve.value,
 }))
-async function tell(ask: () => Promise<void>): Promise<void> {
-  trouble.value = ''
-  busy.value = true
-  try {
-    await ask()
-  } catch (error) {
-    trouble.value = error instanceof Error ? error.message : String(error)
-  } finally {
-    busy.value = false
-  }
-}
 const reckon = () => tell(async () => void (told.value = await api.kit(wish.value)))
 onMounted(reckon)
 watch(wish, reckon)

@@ -7,6 +7,7 @@ import type { ImpaSetPlan } from '../../api/set-plan'
 import LengthField from '../../shell/LengthField.vue'
 import { useUnits } from '../../state/units'
 import MemberPicture from './MemberPicture.vue'
+import { inWords } from '../../api/useTelling'
 
 /** The figures of a set in a row: colours, size, how many; and more of them by a rule. */
 const props = defineProps<{ set: SetKept; plan: ImpaSetPlan | null; shelf: Card[] }>()
@@ -60,7 +61,7 @@ async function colourways(): Promise<void> {
       props.set.members.flatMap((m, k) => (k === of.value ? more : [m])),
     )
   } catch (error) {
-    trouble.value = error instanceof Error ? error.message : String(error)
+    trouble.value = inWords(error)
   }
 }
 function family(): void {

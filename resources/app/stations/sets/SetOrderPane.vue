@@ -4,6 +4,7 @@ import type { SetKept, SetSittings } from '../../api/answers'
 import { api } from '../../api/client'
 import type { ImpaSetPlan } from '../../api/set-plan'
 import { useUnits } from '../../state/units'
+import { inWords } from '../../api/useTelling'
 
 /** Like pieces together: all cores, then covers from light to dark, and so on; what that saves; laid into sittings. */
 const props = defineProps<{ set: SetKept; plan: ImpaSetPlan }>()
@@ -22,7 +23,7 @@ async function lay(): Promise<void> {
     ).sittings
   } catch (error) {
     sittings.value = []
-    trouble.value = error instanceof Error ? error.message : String(error)
+    trouble.value = inWords(error)
   }
 }
 onMounted(lay)

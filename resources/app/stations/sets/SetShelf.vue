@@ -6,6 +6,7 @@ import type { Card, SetKept } from '../../api/answers'
 import { api } from '../../api/client'
 import { takenApart } from './apart'
 import MemberPicture from './MemberPicture.vue'
+import { inWords } from '../../api/useTelling'
 
 /** Sets below the figures: each a row of its first figures; a new one from figures of the shelf. */
 const props = defineProps<{ cards: Card[] }>()
@@ -19,7 +20,7 @@ onMounted(async () => {
   try {
     sets.value = (await api.sets()).sets
   } catch (error) {
-    trouble.value = error instanceof Error ? error.message : String(error)
+    trouble.value = inWords(error)
   }
 })
 /** As it was, and opened. */
@@ -30,7 +31,7 @@ async function again(): Promise<void> {
     takenApart.value = null
     await router.push(`/sets/${id}`)
   } catch (error) {
-    trouble.value = error instanceof Error ? error.message : String(error)
+    trouble.value = inWords(error)
   }
 }
 async function make(): Promise<void> {
@@ -43,7 +44,7 @@ async function make(): Promise<void> {
     )
     await router.push(`/sets/${id}`)
   } catch (error) {
-    trouble.value = error instanceof Error ? error.message : String(error)
+    trouble.value = inWords(error)
   }
 }
 </script>

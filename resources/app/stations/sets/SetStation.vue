@@ -12,6 +12,7 @@ import { takenApart } from './apart'
 import MembersPane from './MembersPane.vue'
 import SetOrderPane from './SetOrderPane.vue'
 import SetWoolPane from './SetWoolPane.vue'
+import { useTelling } from '../../api/useTelling'
 
 /** Several figures planned as one: who is in it, what it takes, in what order it is made. */
 const route = useRoute()
@@ -20,8 +21,7 @@ const set = ref<SetKept | null>(null)
 const plan = ref<ImpaSetPlan | null>(null)
 const shelf = ref<Card[]>([])
 const reserve = ref<Reserve>('usual')
-const trouble = ref('')
-const busy = ref(false)
+const { trouble, busy, tell } = useTelling()
 const before = ref<string[]>([])
 const pages = [
   { key: 'members', title: 'Figures' },
@@ -32,17 +32,6 @@ const pages = [
 const page = ref<(typeof pages)[number]['key']>('members')
 const pieces = computed(() => set.value?.members.reduce((sum, m) => sum + (m.count ?? 1), 0) ?? 0)
 
-async function tell(ask: () => Promise<void>): Promise<void> {
-  trouble.value = ''
-  busy.value = true
-  try {
-    await ask()
-  } catch (error) {
-    trouble.value = error instanceof Error ? error.message : String(error)
-  } finally {
-    busy.value = false
-  }
-}
 const reckon = () =>
   tell(async () => {
     if (set.value) plan.value = await api.planSet(set.value, reserve.value)

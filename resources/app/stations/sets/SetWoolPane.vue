@@ -6,6 +6,7 @@ import type { ImpaSetPlan } from '../../api/set-plan'
 import { download } from '../../download'
 import { trade } from '../../state/trade'
 import { useUnits } from '../../state/units'
+import { useTelling } from '../../api/useTelling'
 
 /** One ledger of wool over the whole set: what is likely, what to have, what the stash has free, what to buy. */
 const props = defineProps<{ set: SetKept; plan: ImpaSetPlan }>()
@@ -14,16 +15,8 @@ const emit = defineEmits<{ kept: [set: SetKept] }>()
 const units = useUnits()
 const most = computed(() => Math.max(1, ...props.plan.wool.map((w) => w.highG)))
 const shopping = ref<Shopping | null>(null)
-const trouble = ref('')
+const { trouble, tell } = useTelling()
 const sent = () => ({ name: props.set.name, members: props.set.members })
-async function tell(ask: () => Promise<void>): Promise<void> {
-  trouble.value = ''
-  try {
-    await ask()
-  } catch (error) {
-    trouble.value = error instanceof Error ? error.message : String(error)
-  }
-}
 const shop = () => tell(async () => void (shopping.value = await api.shopForSet(sent(), reserve.value)))
 onMounted(shop)
 watch(() => props.plan, shop)

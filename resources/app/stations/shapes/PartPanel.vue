@@ -16,6 +16,7 @@ import StandingDialog from './StandingDialog.vue'
 import WiresDialog from './WiresDialog.vue'
 import ThingsDialog from './ThingsDialog.vue'
 import { trade } from '../../state/trade'
+import { inWords } from '../../api/useTelling'
 
 const figure = useFigure()
 const units = useUnits()
@@ -62,7 +63,7 @@ async function takeSide(event: Event): Promise<void> {
     const side = await figure.edit((now) => api.sideView(now, picture.id, facesLeft.value, file.name))
     sideSays.value = side?.notices ?? []
   } catch (error) {
-    sideSays.value = [error instanceof Error ? error.message : String(error)]
+    sideSays.value = [inWords(error)]
   }
 }
 /** What lies or hangs tips nowhere. */

@@ -5,6 +5,7 @@ import { useAnswer } from '../../api/useAnswer'
 import LengthField from '../../shell/LengthField.vue'
 import { useFigure } from '../../state/figure'
 import { useUnits } from '../../state/units'
+import { inWords } from '../../api/useTelling'
 
 /** What the figure holds, wears or has beside it: each a small figure of its own. */
 const show = defineModel<boolean>({ required: true })
@@ -51,7 +52,7 @@ async function keep(thing: string): Promise<void> {
     const kept = await api.lay(document, null)
     said.value = `${kept.document.name} lies on the shelf as a figure of its own.`
   } catch (error) {
-    said.value = error instanceof Error ? error.message : String(error)
+    said.value = inWords(error)
   }
 }
 </script>

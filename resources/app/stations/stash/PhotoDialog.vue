@@ -2,6 +2,7 @@
 import { computed, onBeforeUnmount, ref } from 'vue'
 import { api } from '../../api/client'
 import { useAnswer } from '../../api/useAnswer'
+import { inWords } from '../../api/useTelling'
 
 /** The colour of a wool from a photo of it: point at the wool, then at the grey card or white paper beside it. */
 const show = defineModel<boolean>({ required: true })
@@ -47,7 +48,7 @@ async function choose(event: Event): Promise<void> {
     URL.revokeObjectURL(url.value)
     url.value = URL.createObjectURL(file)
   } catch (error) {
-    refused.value = error instanceof Error ? error.message : String(error)
+    refused.value = inWords(error)
   }
 }
 

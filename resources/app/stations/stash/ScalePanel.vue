@@ -4,6 +4,7 @@ import type { Reading, Scale } from '../../devices/scale'
 import { browserPorts, SerialScale } from '../../devices/serialScale'
 import { SimulatedScale } from '../../devices/simulatedScale'
 import { useUnits } from '../../state/units'
+import { inWords } from '../../api/useTelling'
 
 /** A pocket scale: the stand-in, or one on a cable. A weight is taken only when the scale has come to rest. */
 const emit = defineEmits<{ take: [grams: number] }>()
@@ -34,7 +35,7 @@ async function connect(next: Scale): Promise<void> {
     isOn.value = true
     simulated.value?.put(onPan.value)
   } catch (error) {
-    trouble.value = error instanceof Error ? error.message : String(error)
+    trouble.value = inWords(error)
     isOn.value = false
   }
 }

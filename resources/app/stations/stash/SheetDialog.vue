@@ -3,6 +3,7 @@ import { ref, watch } from 'vue'
 import type { SheetRead } from '../../api/answers'
 import { api } from '../../api/client'
 import { base64 } from '../../download'
+import { inWords } from '../../api/useTelling'
 
 /** A table or palette read into the stash: first what would change, then the change. */
 const show = defineModel<boolean>({ required: true })
@@ -29,7 +30,7 @@ async function ask(apply: boolean): Promise<void> {
       show.value = false
     }
   } catch (error) {
-    trouble.value = error instanceof Error ? error.message : String(error)
+    trouble.value = inWords(error)
   }
   busy.value = false
 }

@@ -9,6 +9,7 @@ import RampTool from './RampTool.vue'
 import SheetDialog from './SheetDialog.vue'
 import WoolPanel from './WoolPanel.vue'
 import WoolTuft from './WoolTuft.vue'
+import { inWords } from '../../api/useTelling'
 
 /** The drawer seen from above: every wool as a tuft of its true colour, as large as what is left. */
 const units = useUnits()
@@ -48,7 +49,7 @@ async function tried(how: () => Promise<void>): Promise<void> {
   try {
     await how()
   } catch (error) {
-    trouble.value = error instanceof Error ? error.message : String(error)
+    trouble.value = inWords(error)
   }
 }
 const load = () =>

@@ -7,6 +7,7 @@ import { trade } from '../../state/trade'
 import { useUnits } from '../../state/units'
 import PhotoDialog from './PhotoDialog.vue'
 import ScalePanel from './ScalePanel.vue'
+import { inWords } from '../../api/useTelling'
 
 /** One wool: what it is, what it weighs. What is typed stays until it is saved or put right. */
 const props = defineProps<{ wool: Wool | null; save: (entry: Partial<WoolEntry>) => Promise<void> }>()
@@ -64,7 +65,7 @@ async function keep(): Promise<void> {
   } catch (error) {
     if (error instanceof Refusal && error.errors.length)
       faults.value = Object.fromEntries(error.errors.map((e) => [e.pointer.slice(1), e.detail]))
-    else trouble.value = error instanceof Error ? error.message : String(error)
+    else trouble.value = inWords(error)
   }
   saving.value = false
 }

@@ -10,6 +10,7 @@ import CalibrateDialog from './CalibrateDialog.vue'
 import NestedRings from './NestedRings.vue'
 import SheetLayout from './SheetLayout.vue'
 import SplitTool from './SplitTool.vue'
+import { inWords } from '../../api/useTelling'
 
 /** What to weigh and how to divide it, twins first; the clump of the chosen one at true size. */
 const figure = useFigure()
@@ -41,7 +42,7 @@ async function print(): Promise<void> {
   try {
     download(await api.portionsSheet(figure.document, figure.id, paper.value), `${figure.document.name}, portions.pdf`)
   } catch (error) {
-    trouble.value = error instanceof Error ? error.message : String(error)
+    trouble.value = inWords(error)
   }
   busy.value = false
 }

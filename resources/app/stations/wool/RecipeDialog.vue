@@ -5,6 +5,7 @@ import { api } from '../../api/client'
 import { useFigure } from '../../state/figure'
 import { useSupply } from '../../state/supply'
 import { useUnits } from '../../state/units'
+import { inWords } from '../../api/useTelling'
 
 /** Mixes of stash wools for one colour, nearest first; and what the last mix really became. */
 const show = defineModel<boolean>({ required: true })
@@ -28,7 +29,7 @@ async function look(): Promise<void> {
   try {
     recipes.value = (await api.recipes(hex.value, Math.max(0, props.grams), most.value, figure.id)).recipes
   } catch (error) {
-    trouble.value = error instanceof Error ? error.message : String(error)
+    trouble.value = inWords(error)
   }
   busy.value = false
 }
@@ -59,7 +60,7 @@ async function keepSwatch(): Promise<void> {
     told.value = 'Noted. Mixes like it are reckoned from this one now.'
     await Promise.all([look(), supply.reckon()])
   } catch (error) {
-    trouble.value = error instanceof Error ? error.message : String(error)
+    trouble.value = inWords(error)
   }
 }
 </script>

@@ -6,6 +6,7 @@ import { download } from '../../download'
 import { useFigure } from '../../state/figure'
 import { useSupply } from '../../state/supply'
 import { useUnits } from '../../state/units'
+import { inWords } from '../../api/useTelling'
 
 /** What is lacking, in the packs of the stand-in for a shop that cost least. */
 const figure = useFigure()
@@ -29,7 +30,7 @@ async function tried(how: () => Promise<void>): Promise<void> {
   try {
     await how()
   } catch (error) {
-    trouble.value = error instanceof Error ? error.message : String(error)
+    trouble.value = inWords(error)
   }
   busy.value = false
 }

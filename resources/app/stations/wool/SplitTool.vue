@@ -2,6 +2,7 @@
 import { ref } from 'vue'
 import { api } from '../../api/client'
 import { useUnits } from '../../state/units'
+import { inWords } from '../../api/useTelling'
 
 /** A weight divided by a ratio that is typed: nose larger than cheeks. */
 const units = useUnits()
@@ -26,7 +27,7 @@ async function split(): Promise<void> {
     pieces.value = (await api.split(g, shares)).grams
   } catch (error) {
     pieces.value = []
-    trouble.value = error instanceof Error ? error.message : String(error)
+    trouble.value = inWords(error)
   }
 }
 </script>
