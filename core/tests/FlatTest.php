@@ -9,6 +9,7 @@ use Impa\Build\Work;
 use Impa\Face\Needles;
 use Impa\Figure\Figure;
 use Impa\Figure\Stitch;
+use Impa\Flat\EyeHoles;
 use Impa\Flat\FeltSheet;
 use Impa\Flat\FlatPlan;
 use Impa\Flat\FlatRefused;
@@ -377,6 +378,37 @@ describe('a ribbon', function () {
             $document->flat->ribbon->holesMm = $holes;
             expect(Ribbon::torn(Layers::of(Figure::fromDocument($document))))->toBe([]);
         }
+    });
+});
+
+describe('eye holes', function () {
+    it('are suggested as far apart as eyes are, within the felt, or not at all', function () {
+        $pair = EyeHoles::suggested(Layers::of(layered([square('ground', -90, 0, 90, 100, 0.75)])));
+        $boxes = array_map(static fn (array $o): Box => Box::around($o['pointsMm']), $pair);
+        expect($boxes)->toHaveCount(2)
+            ->and($boxes[0]->middle())->toEqual([31.5, 50.0])->and($boxes[1]->middle())->toEqual([-31.5, 50.0])
+            ->and($boxes[0]->width())->toEqualWithDelta(32.0, 0.01)->and($boxes[0]->height())->toEqualWithDelta(24.0, 0.01)
+            ->and(EyeHoles::suggested(Layers::of(layered([square('ground', -40, 0, 40, 100, 0.75)]))))->toBe([]);
+    });
+
+    it('too near or too far for most adults are told on what is tied on, and nothing else is', function (float $apart, bool $isTold) {
+        $hole = static fn (string $key, float $x): array => [
+            'key' => $key, 'pointsMm' => [[$x - 10, 40], [$x + 10, 40], [$x + 10, 60], [$x - 10, 60]],
+        ];
+        $ribbon = ['widthMm' => 4, 'lengthMm' => 300, 'holesMm' => [[-80, 50], [80, 50]]];
+        $flat = ['openings' => [$hole('a', $apart / 2), $hole('b', -$apart / 2)]];
+        $ground = [square('ground', -95, 0, 95, 100, 0.75)];
+        $codes = static fn (array $f): array => array_column(FlatPlan::of(layered($ground, $f), FeltSheet::usual())->notes(), 'code');
+        expect(in_array('eyes-apart', $codes($flat + ['ribbon' => $ribbon]), true))->toBe($isTold)
+            ->and(in_array('eyes-apart', $codes($flat), true))->toBeFalse();
+    })->with([[45.0, true], [63.0, false], [80.0, true]]);
+
+    it('are two that are level and alike, or none', function () {
+        $at = static fn (float $x, float $y, float $w): array => [[$x, $y], [$x + $w, $y], [$x + $w, $y + 10], [$x, $y + 10]];
+        expect(EyeHoles::apartMm(['a' => $at(0, 0, 10), 'b' => $at(60, 0, 10)]))->toBe(60.0)
+            ->and(EyeHoles::apartMm(['a' => $at(0, 0, 10)]))->toBeNull()
+            ->and(EyeHoles::apartMm(['a' => $at(0, 0, 10), 'b' => $at(60, 20, 10)]))->toBeNull()
+            ->and(EyeHoles::apartMm(['a' => $at(0, 0, 10), 'b' => $at(60, 0, 30)]))->toBeNull();
     });
 });
 

@@ -199,6 +199,15 @@ final readonly class FlatPlan
                 ];
             }
         }
+        $apart = EyeHoles::apartMm($this->figure->flat->openings);
+        // Only what is tied on is looked through.
+        if ($apart !== null && $this->figure->flat->ribbonAt !== [] && ($apart < EyeHoles::RANGE_MM[0] || $apart > EyeHoles::RANGE_MM[1])) {
+            $notes[] = ['code' => 'eyes-apart', 'text' => sprintf(
+                'The eye holes lie %.0f mm apart: the eyes of most adults %.0f to %.0f. Measure whose eyes look through it.',
+                $apart,
+                ...EyeHoles::RANGE_MM,
+            )];
+        }
         $holeMm = $this->figure->flat->holeMm();
         foreach (Ribbon::torn($this->layers) as $torn) {
             $notes[] = ['code' => 'torn-hole', 'text' => $torn['rimMm'] < 0
@@ -250,6 +259,7 @@ final readonly class FlatPlan
                 array_keys($flat->openings),
                 array_values($flat->openings),
             ),
+            'eyeHoles' => EyeHoles::suggested($this->layers),
             'cords' => array_map(static fn (array $c): array => [
                 'detail' => $c['detail']->key,
                 'name' => $c['detail']->name,

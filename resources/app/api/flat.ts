@@ -64,6 +64,14 @@ export interface ImpaFlat {
     rimMm: number
   }[]
   /**
+   * a pair as it is suggested; none where the ground is too small
+   */
+  eyeHoles: {
+    key: string
+    name: string
+    pointsMm: Outline1
+  }[]
+  /**
    * of all pieces of each together
    */
   cords: {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mdiClose } from '@mdi/js'
 import { computed, ref } from 'vue'
 import { api } from '../../../api/client'
 import type { Figure } from '../../../api/figure'
@@ -63,6 +64,20 @@ function setRibbon(to: 'none' | 'ties' | 'top'): void {
         holesMm: at as NonNullable<Flat['ribbon']>['holesMm'],
       }
   })
+}
+const openings = computed(() => way.value?.openings ?? [])
+const close = (key: string) =>
+  set((f) => {
+    f.openings = f.openings?.filter((o) => o.key !== key)
+  })
+const addEyes = () =>
+  set((f) => {
+    f.openings = flat.value?.eyeHoles as Flat['openings']
+  })
+/** Width and height. */
+function size(points: [number, number][]): string {
+  const across = (axis: 0 | 1) => Math.max(...points.map((p) => p[axis])) - Math.min(...points.map((p) => p[axis]))
+  return `${units.length(across(0))} × ${units.length(across(1))} ${units.lengthUnit.value}`
 }
 const long = (mm: number) =>
   mm >= 1000 && units.lengthUnit.value === 'mm'
@@ -158,6 +173,24 @@ const templates = (as: 'pdf' | 'svg', paper: 'a4' | 'letter') =>
             </button>
           </li>
         </ol>
+        <section v-if="page === 'apart'" aria-label="Openings">
+          <h3>Openings</h3>
+          <ul v-if="openings.length" class="bare">
+            <li v-for="(o, i) in openings" :key="o.key" class="row">
+              {{ o.name ?? `Opening ${i + 1}` }}
+              <span class="quiet">{{ size(o.pointsMm) }}</span><v-spacer />
+              <v-btn
+                :icon="mdiClose"
+                size="small"
+                variant="text"
+                :aria-label="`Close ${o.name ?? `opening ${i + 1}`}`"
+                @click="close(o.key)"
+              />
+            </li>
+          </ul>
+          <v-btn v-else-if="flat.eyeHoles.length" variant="tonal" size="small" @click="addEyes">Add eye holes</v-btn>
+          <p v-else class="quiet">None; the ground is too small for eye holes.</p>
+        </section>
         <dl class="facts stitched">
           <template v-if="flat.thread.stitches"
             ><dt>Thread</dt>

@@ -39,6 +39,7 @@ const flat = (more: Partial<ImpaFlat> = {}): ImpaFlat => ({
   overlapMm: 3,
   layers: [layer('body', 0, square(-40, 0, 80)), layer('head', 1, square(-10, 20, 20))],
   openings: [{ key: 'hole', outlineMm: square(20, 20, 10), rimMm: 40 }],
+  eyeHoles: [{ key: 'eye-right', name: 'Right eye hole', pointsMm: square(20, 30, 20) }],
   cords: [],
   embroidery: [],
   thread: { stitch: 'whip', stitchMm: 3, stitches: 27, threadMm: 1500, needlefuls: 3 },
@@ -131,6 +132,20 @@ describe('layers pulled apart', () => {
     expect(doc().flat!.ribbon).toBeUndefined()
     table.figure.undo()
     expect(doc().flat!.ribbon!.holesMm).toHaveLength(2)
+  })
+
+  it('get eye holes where they are suggested, and close them again', async () => {
+    await shown('apart')
+    const press = (name: string) =>
+      [...document.querySelectorAll('button')]
+        .find((b) => b.textContent!.trim() === name || b.getAttribute('aria-label') === name)!
+        .click()
+    press('Add eye holes')
+    await flushPromises()
+    expect(doc().flat!.openings!.map((o) => o.key)).toEqual(['eye-right'])
+    expect(text()).toContain('Right eye hole 20.0 × 20.0 mm')
+    press('Close Right eye hole')
+    expect(doc().flat!.openings).toEqual([])
   })
 
   it('of other stuff draw in by their own share again', async () => {
