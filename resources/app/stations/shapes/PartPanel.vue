@@ -276,7 +276,7 @@ const sizes = [
         <summary>Why this shape?</summary>
         <p>{{ part.seen.why }}</p>
       </details>
-      <dl v-if="plan" class="stitched facts">
+      <dl v-if="plan" class="stitched sums">
         <dt>Volume</dt>
         <dd>{{ plan.volumeCm3.toFixed(1) }}<span class="unit">cm³</span></dd>
         <dt>Core</dt>
@@ -296,7 +296,7 @@ const sizes = [
         class="mt-2"
         @change="figure.change((d) => (d.name = ($event.target as HTMLInputElement).value || d.name))"
       />
-      <dl class="facts mt-2">
+      <dl class="sums mt-2">
         <dt>Weight</dt>
         <dd>{{ units.massLine(figure.board?.plan.balance.massG ?? 0) }}</dd>
         <dt v-if="mustStand">Tips at</dt>

@@ -89,7 +89,7 @@ const sheet = (as: 'pdf' | 'svg', paper: 'a4' | 'letter') => api.patternSheet(fi
               {{ s.name }}: {{ length(s.lengthMm) }}<span class="quiet">, {{ s.stitches }} stitches</span>
             </li>
           </ul>
-          <dl class="facts stitched">
+          <dl class="sums stitched">
             <template v-if="pattern.threadMm"
               ><dt>Thread</dt>
               <dd>{{ length(pattern.threadMm * pattern.parts) }}</dd></template

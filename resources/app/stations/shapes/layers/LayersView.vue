@@ -176,7 +176,7 @@ const templates = (as: 'pdf' | 'svg', paper: 'a4' | 'letter') =>
         <section v-if="page === 'apart'" aria-label="Openings">
           <h3>Openings</h3>
           <ul v-if="openings.length" class="bare">
-            <li v-for="(o, i) in openings" :key="o.key" class="row">
+            <li v-for="(o, i) in openings" :key="o.key" class="opening">
               {{ o.name ?? `Opening ${i + 1}` }}
               <span class="quiet">{{ size(o.pointsMm) }}</span><v-spacer />
               <v-btn
@@ -191,7 +191,7 @@ const templates = (as: 'pdf' | 'svg', paper: 'a4' | 'letter') =>
           <v-btn v-else-if="flat.eyeHoles.length" variant="tonal" size="small" @click="addEyes">Add eye holes</v-btn>
           <p v-else class="quiet">None; the ground is too small for eye holes.</p>
         </section>
-        <dl class="facts stitched">
+        <dl class="sums stitched">
           <template v-if="flat.thread.stitches"
             ><dt>Thread</dt>
             <dd data-fact="thread">
@@ -284,6 +284,15 @@ const templates = (as: 'pdf' | 'svg', paper: 'a4' | 'letter') =>
   border: 1px solid rgb(var(--v-theme-on-surface), 0.4);
 }
 .order span span {
+  display: block;
+  font-size: 0.82rem;
+}
+.opening {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+}
+.opening .quiet {
   display: block;
   font-size: 0.82rem;
 }
