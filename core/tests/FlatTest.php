@@ -459,6 +459,60 @@ it('stitches lines along, spots round, and knots what is no larger than a knot, 
         ->and($by['knot']['stitching']->workingMm)->toEqualWithDelta(2 * (3 * M_PI + 2 * 3.0), 1e-9);
 });
 
+it('tells everything of two layers by hand', function () {
+    $figure = layered(
+        [square('ground', 0, 0, 100, 60, 0.75), square('mark', 10, 10, 30, 30, 2.25)],
+        [
+            'overlapMm' => 2, 'stitch' => 'whip', 'stitchMm' => 5, 'shrink' => 0.2,
+            'openings' => [['key' => 'eye', 'pointsMm' => [[60, 20], [80, 20], [80, 40], [60, 40]]]],
+            'ribbon' => ['widthMm' => 6, 'lengthMm' => 150, 'holesMm' => [[50, 50]]],
+        ],
+        [
+            ['key' => 'cord', 'name' => 'Rim', 'on' => 'ground', 'kind' => 'line', 'widthMm' => 2, 'pointsMm' => [[0, 0], [30, 0]],
+                'colour' => 'black'],
+            ['key' => 'vein', 'name' => 'Vein', 'on' => 'mark', 'kind' => 'line', 'widthMm' => 1, 'pointsMm' => [[0, 0], [9, 0]],
+                'colour' => 'white', 'method' => 'stitch'],
+        ],
+    );
+    $whip = 16 * (5 + 5 * M_SQRT2 + 6.0);
+    $back = 3 * (3 * 3.0 + 6.0);
+    $told = FlatPlan::of($figure, FeltSheet::of(200, 300, true))->document();
+    expect(array_diff_key($told, ['eyeHoles' => 1, 'sheets' => 1]))->toEqualWithDelta([
+        'format' => 'impa-flat', 'version' => 1, 'figure' => 'Test', 'way' => 'sheet',
+        'shrink' => 0.2, 'laidTimes' => 1.25, 'overlapMm' => 2.0,
+        'layers' => [
+            ['part' => 'ground', 'name' => 'ground', 'isTwin' => false, 'colour' => 'teal', 'level' => 0,
+                'areaCm2' => 60.0, 'rimMm' => 320.0,
+                'outlineMm' => [[0.0, 0.0], [100.0, 0.0], [100.0, 60.0], [0.0, 60.0]], 'laidMm' => [125.0, 75.0], 'on' => [],
+                'stitches' => 0, 'threadMm' => 0.0],
+            ['part' => 'mark', 'name' => 'mark', 'isTwin' => false, 'colour' => 'teal', 'level' => 1, 'areaCm2' => 4.0, 'rimMm' => 80.0,
+                'outlineMm' => [[10.0, 10.0], [30.0, 10.0], [30.0, 30.0], [10.0, 30.0]], 'laidMm' => [25.0, 25.0], 'on' => ['ground'],
+                'stitches' => 16, 'threadMm' => $whip + 100],
+        ],
+        'openings' => [['key' => 'eye', 'outlineMm' => [[60.0, 20.0], [80.0, 20.0], [80.0, 40.0], [60.0, 40.0]], 'rimMm' => 80.0]],
+        // 1.5 mm at 0.2 g/cm3, and half as much again.
+        'cords' => [['detail' => 'cord', 'name' => 'Rim', 'colour' => 'black', 'widthMm' => 2.0, 'lengthMm' => 30.0, 'mg' => 60 * 0.45]],
+        'embroidery' => [
+            ['detail' => 'vein', 'name' => 'Vein', 'colour' => 'white', 'isKnot' => false, 'stitches' => 3, 'threadMm' => $back + 100],
+        ],
+        'thread' => ['stitch' => 'whip', 'stitchMm' => 5.0, 'stitches' => 19, 'threadMm' => $whip + $back + 200, 'needlefuls' => 2],
+        'ribbon' => ['widthMm' => 6.0, 'lengthMm' => 150.0, 'holeMm' => 3.0, 'holesMm' => [[50.0, 50.0]], 'totalMm' => 190.0,
+            // A hole of 3 mm wants 6 and a fifth more, and half of itself: 8.7, in steps of a half; as high as the opening.
+            'suggested' => ['ties' => [[9.0, 30.0], [91.0, 30.0]], 'top' => [[50.0, 51.0]]]],
+        'sheet' => ['widthMm' => 200.0, 'heightMm' => 300.0, 'hasGrain' => true],
+        'notes' => [],
+    ], 1e-9);
+    $sheet = $told['sheets'][0];
+    expect($told['sheets'])->toHaveCount(1)->and(array_column($told['eyeHoles'], 'key'))->toBe(['eye-right', 'eye-left'])
+        ->and([$sheet['colour'], $sheet['trouble'], $sheet['sheets']])->toBe(['teal', null, 1])
+        ->and($sheet['lengthMm'])->toEqualWithDelta(75.0, 1e-9)
+        ->and($sheet['waste'])->toEqualWithDelta(1 - (125 * 75 + 25 * 25) / (200 * 75), 1e-9)
+        ->and(array_map(static fn (array $p): array => [$p['name'], $p['sheet'], count($p['outlineMm'])], $sheet['placed']))
+        ->toBe([['ground', 0, 4], ['mark', 0, 4]]);
+    $small = FlatPlan::of($figure, FeltSheet::of(100, 50))->document()['sheets'][0];
+    expect([$small['sheets'], $small['lengthMm'], $small['waste'], $small['placed']])->toBe([0, 0.0, 0.0, []]);
+});
+
 it('tells of a mask what its parts tell: stitches, thread, sheets and cords by their sums', function () {
     $plan = FlatPlan::of(dusk(), FeltSheet::usual());
     $told = $plan->document();

@@ -198,6 +198,38 @@ describe('a pattern', function () {
             ->and($of(3, 2)->threadMm())->toBeGreaterThan($of(3, 4)->threadMm());
     });
 
+    it('tells everything of one of a pair by hand', function () {
+        $part = ['mirror' => true, 'name' => 'Ear'] + Figures::part('ear', 'drum', 20, 10, 20);
+        $pattern = Pattern::of(Figures::read(Figures::document([$part]))->parts['ear'], Sewing::of(2.0, Stitch::Running, 4.0, 1.0));
+        $told = $pattern->document();
+        $girth = M_PI * 20;
+        // 62.8 mm in stitches of 4 are 16; the side seam of 10 are 3, the half rounded up.
+        $round = $girth + 16 * 2 * 2.0 + 100;
+        expect([$told['part'], $told['name'], $told['parts']])->toBe(['ear', 'Ear', 2])
+            ->and(array_map(static fn (array $p): array => [$p['name'], $p['of'], $p['count']], $told['pieces']))
+            ->toBe([['Side', 'felt', 1], ['Foot', 'felt', 1], ['Top', 'felt', 1], ['Stiffening', 'card', 1]])
+            ->and($told['pieces'][0]['cutCm2'])->toEqualWithDelta(($girth * 10 + (2 * $girth + 20) * 2 + M_PI * 4) / 100, 0.01)
+            ->and(array_column($told['seams'], 'lengthMm', 'name'))->toEqualWithDelta(
+                ['Side seam' => 10.0, 'Round the foot' => $girth, 'Round the top' => $girth],
+                0.01,
+            )
+            ->and(array_column($told['seams'], 'stitches'))->toBe([3, 16, 16])
+            ->and(array_column($told['seams'], 'threadMm'))->toEqualWithDelta([10 + 3 * 4.0 + 100, $round, $round], 0.01)
+            ->and($told['threadMm'])->toEqualWithDelta(array_sum(array_column($told['seams'], 'threadMm')), 1e-9)
+            ->and($told['stuffingG'])->toBe($pattern->stuffingG);
+    });
+
+    it('is sewn from felt and by stitches within what hands can do, both ends taken', function () {
+        $is = static fn (float ...$of): bool => Sewing::of($of[0], Stitch::Back, $of[1], $of[2])->feltMm === $of[2];
+        expect($is(0.0, 1.0, 0.3))->toBeTrue()->and($is(20.0, 20.0, 10.0))->toBeTrue();
+        foreach ([[20.1, 3, 1.5], [3, 20.1, 1.5], [3, 0.9, 1.5], [3, 3, 0.29], [3, 3, 10.1], [-0.1, 3, 1.5]] as [$seam, $stitch, $felt]) {
+            expect(static fn () => Sewing::of($seam, Stitch::Back, $stitch, $felt))->toThrow(FlatRefused::class);
+        }
+        $usual = Sewing::of();
+        expect([$usual->seamMm, $usual->stitch, $usual->stitchMm, $usual->feltMm, $usual->isHollow])
+            ->toBe([3.0, Stitch::Back, 3.0, 1.5, false]);
+    });
+
     it('is refused for a ring, and for felt or seams that are none', function () {
         expect(fn () => Pattern::of(sewnPart('ring', 40, 40, 8), Sewing::of()))->toThrow(FlatRefused::class, 'no pattern')
             ->and(fn () => Sewing::of(-1.0))->toThrow(FlatRefused::class)
