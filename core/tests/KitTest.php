@@ -37,6 +37,20 @@ function gauss(Randomizer $random): float
     return sqrt(-2 * log($u)) * cos(2 * M_PI * $random->getInt(0, 999_999) / 1_000_000);
 }
 
+it('draws each wool of a bag as the loose ball it makes: a gram of springy wool stands 32 mm wide', function () {
+    // 1 g / 0.15 g/cm3 x 2.5 = 16.7 cm3.
+    expect(Densities::house()->looseBallMm(1.0))->toEqualWithDelta(10 * (6 / M_PI * 2.5 / 0.15) ** (1 / 3), 1e-9)
+        ->and(Densities::house()->looseBallMm(8.0))->toEqualWithDelta(2 * Densities::house()->looseBallMm(1.0), 1e-9);
+    $kit = kit();
+    foreach ($kit->bag as $row) {
+        expect($row['clumpMm'])->toEqualWithDelta(Densities::house()->looseBallMm($row['eachG']), 1e-9);
+    }
+    // At true size: the picture is as many mm as its circle and a rim.
+    preg_match_all('/<img style="width:(\d+)mm;height:\1mm" src="data:image\/svg\+xml;base64,([^"]+)"/', KitSheet::of($kit), $found);
+    expect($found[1])->toBe(array_map(static fn (array $r): string => (string) (ceil($r['clumpMm']) + 2), $kit->bag))
+        ->and(base64_decode($found[2][0]))->toContain(sprintf('r="%.2f"', $kit->bag[0]['clumpMm'] / 2));
+});
+
 describe('a bag of a kit', function () {
     it('is enough for as many simulated hands as was asked, beginners among them', function (float $beginners, Reserve $reserve) {
         $random = new Randomizer(new Mt19937(7));

@@ -137,6 +137,12 @@ final readonly class Densities
         return min(self::FIBRE_G_PER_CM3, $this->felt[$firmness->value] * $this->hand->factor($firmness->value));
     }
 
+    /** How wide a loose ball stands that so many grams make, mm: wool for springy felt, as it comes out of the bag. */
+    public function looseBallMm(float $g): float
+    {
+        return 10 * (6 / M_PI * $this->loose * $g / $this->feltGPerCm3(Firmness::Springy)) ** (1 / 3);
+    }
+
     /** Density of a piece all of one preparation felted so hard, g/cm3: stuffing is lighter, all wool alike (house priors). */
     public function preparedGPerCm3(Preparation $preparation, Firmness $firmness): float
     {

@@ -10,6 +10,9 @@ use Impa\Wool\Grams;
 /** For the one who leads a workshop: what is packed, what is weighed off, how the afternoon runs. HTML for PDF. */
 final class KitSheet
 {
+    /** The widest that goes on a page, mm. */
+    private const LARGEST_MM = 170.0;
+
     private const STYLE = <<<'CSS'
     table { width: 100%; border-collapse: collapse; margin-bottom: 5mm } td, th { border-top: 0.3mm dashed #b9a88f; padding: 1.6mm 2mm;
     vertical-align: top; text-align: left } .n { text-align: right; white-space: nowrap } .sw { display: inline-block; width: 4mm;
@@ -21,7 +24,7 @@ final class KitSheet
         return Html::sheet(
             self::STYLE,
             sprintf('%s: kits for %d, %d spare', $kit->supply->figure->name, $kit->people, $kit->spare),
-            self::weigh($kit).self::packing($kit).self::run($kit),
+            self::weigh($kit).self::clumps($kit).self::packing($kit).self::run($kit),
         );
     }
 
@@ -39,6 +42,32 @@ final class KitSheet
         }
 
         return $html.'</table>';
+    }
+
+    /** What lies in a bag, each as a loose ball at true size: held against it, a heap that is far off shows at once. */
+    private static function clumps(Kit $kit): string
+    {
+        $html = '<h2>One bag, at true size</h2>'
+            .'<p>Each wool as a loose ball, two and a half times the felted bulk: hold a heap against it.</p><p>';
+        foreach ($kit->bag as $row) {
+            $mm = $row['clumpMm'];
+            if ($mm > self::LARGEST_MM) {
+                $html .= Html::text(sprintf('%s: %.0f mm across, more than this page has room for. ', $row['name'], $mm));
+
+                continue;
+            }
+            $side = ceil($mm) + 2;
+            $html .= Html::drawing(sprintf(
+                '<svg xmlns="http://www.w3.org/2000/svg" width="%1$d" height="%1$d" viewBox="0 0 %1$d %1$d">'
+                    .'<circle cx="%2$.2f" cy="%2$.2f" r="%3$.2f" fill="%4$s" fill-opacity="0.35" stroke="#6d5b4c" stroke-width="0.4" stroke-dasharray="2 1.4"/></svg>',
+                $side,
+                $side / 2,
+                $mm / 2,
+                $row['hex'] ?? '#efe6d4',
+            ), $side, $side);
+        }
+
+        return $html.'</p>';
     }
 
     private static function packing(Kit $kit): string

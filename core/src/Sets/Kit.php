@@ -50,7 +50,8 @@ final readonly class Kit
     ];
 
     /**
-     * @param  list<array{name: string, hex: ?string, eachG: float}>  $bag  what lies in each, insides first
+     * @param  list<array{name: string, hex: ?string, eachG: float, clumpMm: float}>  $bag  what lies in each, insides first; and how wide
+     *     it stands as a loose ball
      * @param  list<Need>  $needs  of all bags
      */
     private function __construct(
@@ -94,6 +95,7 @@ final readonly class Kit
                 'hex' => $need->colours === [] ? null
                     : ($need->wool->colour ?? $supply->figure->colours[$need->colours[0]]->srgb)->toHex(),
                 'eachG' => $each,
+                'clumpMm' => $supply->ledger->densities->looseBallMm($each),
             ];
             // Weighed off it is that and no more.
             $all = ($people + $spare) * $each;

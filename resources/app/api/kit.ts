@@ -27,6 +27,10 @@ export interface ImpaKit {
     name: string
     hex: string | null
     eachG: number
+    /**
+     * across the loose ball it makes
+     */
+    clumpMm: number
   }[]
   /**
    * of all bags, in the order of bag

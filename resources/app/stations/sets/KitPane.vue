@@ -78,7 +78,10 @@ const clock = (minutes: number) =>
           <tbody>
             <tr v-for="(b, i) in told.kit.bag" :key="b.name">
               <th scope="row"><i :style="{ background: b.hex ?? '#e9dfc8' }" />{{ b.name }}</th>
-              <td>{{ units.massLine(b.eachG) }}</td>
+              <td>
+                {{ units.massLine(b.eachG) }}
+                <small class="quiet">a loose ball of {{ units.length(b.clumpMm) }} {{ units.lengthUnit.value }}</small>
+              </td>
               <td>{{ units.massLine(told.kit.needs[i]!.g) }}</td>
               <td>{{ told.kit.needs[i]!.lackG > 0 ? units.massLine(told.kit.needs[i]!.lackG) : '' }}</td>
             </tr>

@@ -181,7 +181,7 @@ describe('a set', () => {
         bags: 13,
         beginners: 0.8,
         factor: 1.7,
-        bag: [{ name: 'Honey', hex: '#d0a040', eachG: 2 }],
+        bag: [{ name: 'Honey', hex: '#d0a040', eachG: 2, clumpMm: 40 }],
         needs: [{ name: 'Honey', hex: '#d0a040', g: 26, freeG: 20, lackG: 6 }],
         needle: 38,
         needles: 17,
