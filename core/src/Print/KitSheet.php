@@ -11,12 +11,18 @@ use Impa\Wool\Grams;
 final class KitSheet
 {
     /** The widest that goes on a page, mm. */
-    private const LARGEST_MM = 170.0;
+    private const LARGEST_MM = 165.0;
+
+    /** Room beside each, mm. */
+    private const BESIDE_MM = 6.0;
+
+    private const UNDYED = '#efe6d4';
 
     private const STYLE = <<<'CSS'
     table { width: 100%; border-collapse: collapse; margin-bottom: 5mm } td, th { border-top: 0.3mm dashed #b9a88f; padding: 1.6mm 2mm;
     vertical-align: top; text-align: left } .n { text-align: right; white-space: nowrap } .sw { display: inline-block; width: 4mm;
     height: 4mm; border: 0.2mm solid #8a7a66 } .box { border: 0.4mm solid #9b3046; padding: 2.5mm; margin-bottom: 4mm }
+    .clumps { width: auto; page-break-inside: avoid } .clumps td { border: 0; vertical-align: bottom; padding: 0 2mm 1mm 0 }
     CSS;
 
     public static function of(Kit $kit): string
@@ -47,27 +53,42 @@ final class KitSheet
     /** What lies in a bag, each as a loose ball at true size: held against it, a heap that is far off shows at once. */
     private static function clumps(Kit $kit): string
     {
-        $html = '<h2>One bag, at true size</h2>'
-            .'<p>Each wool as a loose ball, two and a half times the felted bulk: hold a heap against it.</p><p>';
-        foreach ($kit->bag as $row) {
-            $mm = $row['clumpMm'];
-            if ($mm > self::LARGEST_MM) {
-                $html .= Html::text(sprintf('%s: %.0f mm across, more than this page has room for. ', $row['name'], $mm));
-
-                continue;
+        $rows = [];
+        $room = 0.0;
+        foreach ($kit->bag as $wool) {
+            $mm = $wool['clumpMm'];
+            $isDrawn = $mm <= self::LARGEST_MM;
+            if ($isDrawn && ($rows === [] || $mm + self::BESIDE_MM > $room)) {
+                $rows[] = '';
+                $room = self::LARGEST_MM;
             }
-            $side = ceil($mm) + 2;
-            $html .= Html::drawing(sprintf(
-                '<svg xmlns="http://www.w3.org/2000/svg" width="%1$d" height="%1$d" viewBox="0 0 %1$d %1$d">'
-                    .'<circle cx="%2$.2f" cy="%2$.2f" r="%3$.2f" fill="%4$s" fill-opacity="0.35" stroke="#6d5b4c" stroke-width="0.4" stroke-dasharray="2 1.4"/></svg>',
-                $side,
-                $side / 2,
-                $mm / 2,
-                $row['hex'] ?? '#efe6d4',
-            ), $side, $side);
+            $words = Html::text($wool['name'].', '.Grams::text($wool['eachG']));
+            if ($isDrawn) {
+                $rows[count($rows) - 1] .= '<td>'.self::clump($mm, $wool['hex'] ?? self::UNDYED)."<br><small>{$words}</small></td>";
+                $room -= $mm + self::BESIDE_MM;
+            } else {
+                $rows[] = sprintf('<td>%s: %.0f mm across, more than this page has room for.</td>', $words, $mm);
+                $room = 0.0;
+            }
         }
+        $tables = array_map(static fn (string $cells): string => "<table class=\"clumps\"><tr>{$cells}</tr></table>", $rows);
 
-        return $html.'</p>';
+        return '<h2>One bag, at true size</h2>'
+            .'<p>Each wool as a loose ball, two and a half times the felted bulk: hold a heap against it.</p>'.implode('', $tables);
+    }
+
+    private static function clump(float $mm, string $hex): string
+    {
+        $side = ceil($mm) + 2;
+
+        return Html::drawing(sprintf(
+            '<svg xmlns="http://www.w3.org/2000/svg" width="%1$d" height="%1$d" viewBox="0 0 %1$d %1$d"><circle cx="%2$.2f" cy="%2$.2f" '
+                .'r="%3$.2f" fill="%4$s" fill-opacity="0.35" stroke="#6d5b4c" stroke-width="0.4" stroke-dasharray="2 1.4"/></svg>',
+            $side,
+            $side / 2,
+            $mm / 2,
+            $hex,
+        ), $side, $side);
     }
 
     private static function packing(Kit $kit): string
