@@ -124,7 +124,7 @@ final readonly class FlatWriting
             $named[$word] = ($named[$word] ?? 0) + 1;
             $name = $word.($named[$word] === 1 ? '' : ' '.$named[$word]);
             $keyOf[$k] = strtolower(str_replace(' ', '-', $name));
-            $middle = [($box->left + $box->right) / 2, ($box->low + $box->high) / 2];
+            $middle = $box->middle();
             $parts[$k] = [
                 'key' => $keyOf[$k],
                 'name' => $name,
@@ -133,10 +133,7 @@ final readonly class FlatWriting
                     'widthMm' => ShapeWriting::size($box->width()),
                     'heightMm' => ShapeWriting::size($box->height()),
                     'depthMm' => $thick,
-                    'outline' => array_map(
-                        static fn (array $p): array => [round($p[0] - $middle[0], 2) + 0.0, round($p[1] - $middle[1], 2) + 0.0],
-                        $points,
-                    ),
+                    'outline' => self::written($points, ...$middle),
                 ],
                 'at' => [
                     'xMm' => round($middle[0], 2) + 0.0,
@@ -187,12 +184,21 @@ final readonly class FlatWriting
     /** @return list<array{float, float}> in the figure's frame, mm */
     private function outline(Blob $blob): array
     {
-        $points = array_map(
+        return array_map(
             fn (array $p): array => [($p[0] - $this->axis) * $this->mmPerPx, ($p[1] - $this->bottom) * $this->mmPerPx],
             Contour::around($blob, max(1.0, self::TOLERANCE_MM / $this->mmPerPx), self::CORNER_MM / $this->mmPerPx),
         );
+    }
 
-        return $points;
+    /**
+     * As a document has places: from a middle, to a hundredth of a millimetre.
+     *
+     * @param  list<array{float, float}>  $points
+     * @return list<array{float, float}>
+     */
+    private static function written(array $points, float $x = 0.0, float $y = 0.0): array
+    {
+        return array_map(static fn (array $p): array => [round($p[0] - $x, 2) + 0.0, round($p[1] - $y, 2) + 0.0], $points);
     }
 
     /** @return list<array<string, mixed>> */
@@ -200,7 +206,7 @@ final readonly class FlatWriting
     {
         $openings = [];
         foreach ($this->layers->openings as $i => $blob) {
-            $points = array_map(static fn (array $p): array => [round($p[0], 2) + 0.0, round($p[1], 2) + 0.0], $this->outline($blob));
+            $points = self::written($this->outline($blob));
             if (count($points) >= 3) {
                 $openings[] = ['key' => 'opening-'.($i + 1), 'name' => 'Opening '.($i + 1), 'pointsMm' => $points];
             }
@@ -234,13 +240,7 @@ final readonly class FlatWriting
                     'on' => $part['key'],
                     'kind' => 'line',
                     'widthMm' => round($wide, 1),
-                    'pointsMm' => array_map(
-                        static fn (array $p): array => [
-                            round($p[0] - $part['at']['xMm'], 2) + 0.0,
-                            round($p[1] - $part['at']['yMm'], 2) + 0.0,
-                        ],
-                        $run,
-                    ),
+                    'pointsMm' => self::written($run, $part['at']['xMm'], $part['at']['yMm']),
                     'colour' => $colour,
                     'layer' => 1,
                     'mirror' => $part['mirror'],
