@@ -254,6 +254,15 @@ describe('what is cut', function () {
             ->and(layered([square('a', 0, 0, 9, 9, 1)])->flat->shrink)->toBe(0.0);
     });
 
+    it('draws in by what a piece was measured to, in place of what was said or assumed', function (array $measured, float $shrink) {
+        $figure = layered([square('a', 0, 0, 9, 9, 1)], ['way' => 'batting', 'shrink' => 0.3, 'measured' => $measured]);
+        expect($figure->flat->shrink)->toEqualWithDelta($shrink, 1e-9);
+    })->with([
+        [['laidMm' => 120, 'cameMm' => 108], 0.1],
+        [['laidMm' => 100, 'cameMm' => 104], 0.0],
+        [['laidMm' => 100, 'cameMm' => 20], 0.5],
+    ]);
+
     it('lies on the sheets within the sheet, no piece over another, turned only where there is no grain', function (bool $hasGrain) {
         $plan = FlatPlan::of(dusk(), FeltSheet::of(210, 297, $hasGrain));
         foreach ($plan->nested() as $colour => $nesting) {

@@ -201,6 +201,7 @@ final readonly class FigureReader
         $said = self::object($this->document, 'flat');
         $way = FlatWay::from(self::text($said, 'way', 'none'));
         $ribbon = self::object($said, 'ribbon');
+        $measured = self::object($said, 'measured');
         $openings = [];
         foreach (self::members($said, 'openings') as $opening) {
             $openings[self::text($opening, 'key')] = self::points($opening, 'pointsMm');
@@ -209,7 +210,9 @@ final readonly class FigureReader
         return new FlatWork(
             way: $way,
             overlapMm: self::number($said, 'overlapMm', FlatWork::OVERLAP_MM),
-            shrink: self::number($said, 'shrink', FlatWork::SHRINK[$way->value]),
+            shrink: isset($said->measured)
+                ? FlatWork::drawnIn(self::number($measured, 'laidMm'), self::number($measured, 'cameMm'))
+                : self::number($said, 'shrink', FlatWork::SHRINK[$way->value]),
             stitch: Stitch::from(self::text($said, 'stitch', 'none')),
             stitchMm: self::number($said, 'stitchMm', FlatWork::STITCH_MM),
             openings: $openings,

@@ -17,6 +17,8 @@ final readonly class FlatWork
     /** Batting felted by needle draws in by so much of its length; a bought sheet by nothing (house choices). */
     public const SHRINK = ['none' => 0.0, 'sheet' => 0.0, 'batting' => 0.08];
 
+    private const MOST_SHRINK = 0.5;
+
     /**
      * @param  float  $overlapMm  how far a layer goes on beneath its neighbours
      * @param  float  $shrink  the share of its length by which a piece draws in while it is felted, 0 to 0.5
@@ -37,6 +39,15 @@ final readonly class FlatWork
         public float $ribbonLengthMm = 0.0,
         public array $ribbonAt = [],
     ) {
+    }
+
+    /**
+     * What a piece drew in by, as a share of its length, that was laid so long and came out so long: none where it came out no shorter,
+     * and never more than the most.
+     */
+    public static function drawnIn(float $laidMm, float $cameMm): float
+    {
+        return $laidMm > 0.0 ? max(0.0, min(self::MOST_SHRINK, 1 - $cameMm / $laidMm)) : 0.0;
     }
 
     public function isFlat(): bool

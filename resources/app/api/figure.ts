@@ -5,6 +5,7 @@ export type Cover = number
 export type Core = 'core-wool' | 'scrap' | 'stuffing' | 'foam' | 'none'
 export type FaceSchool = 'loose-head' | 'face-first' | 'limbs-first'
 export type JoinBy = 'fluff' | 'slit' | 'neck' | 'wrap' | 'sandwich' | 'sew' | 'glue' | 'wire'
+export type Length = number
 export type Key = string
 /**
  * @minItems 2
@@ -12,7 +13,6 @@ export type Key = string
  */
 export type Point = [Place, Place]
 export type Place = number
-export type Length = number
 export type Angle = number
 
 /**
@@ -86,6 +86,14 @@ export interface Figure {
      * share of its length by which a piece draws in while it is felted
      */
     shrink?: number
+    /**
+     * a piece as it was laid and as it came out: what it drew in by is taken in place of shrink
+     */
+    measured?: {
+      laidMm: Length
+      cameMm: Length
+      [k: string]: unknown
+    }
     /**
      * what holds the rims of the layers; none: stabs
      */

@@ -36,7 +36,14 @@ const setWay = (way: Flat['way']) =>
   set((f) => {
     f.way = way
     delete f.shrink
+    delete f.measured
   })
+/** What she measured takes the place of what was assumed. */
+function measure(said: { laidMm?: number; cameMm?: number }): void {
+  set((f) => {
+    f.measured = { laidMm: 100, cameMm: Math.round(100 * (1 - (flat.value?.shrink ?? 0))), ...f.measured, ...said }
+  })
+}
 const STITCHES = [
   { value: 'none', title: 'none: stabbed' },
   { value: 'running', title: 'running stitch' },
@@ -141,8 +148,20 @@ const templates = (as: 'pdf' | 'svg', paper: 'a4' | 'letter') =>
               suffix="%"
               :min="0"
               :max="50"
-              @update:model-value="set((f) => (f.shrink = $event / 100))"
+              @update:model-value="set((f) => (delete f.measured, (f.shrink = $event / 100)))"
             />
+            <div v-if="!isSheet" class="pair">
+              <LengthField
+                :model-value="way?.measured?.laidMm ?? 100"
+                label="A piece laid"
+                @update:model-value="measure({ laidMm: $event })"
+              />
+              <LengthField
+                :model-value="way?.measured?.cameMm ?? Math.round(100 * (1 - flat.shrink))"
+                label="came out"
+                @update:model-value="measure({ cameMm: $event })"
+              />
+            </div>
             <v-select
               :model-value="ribbon"
               :items="RIBBONS"
@@ -262,6 +281,11 @@ const templates = (as: 'pdf' | 'svg', paper: 'a4' | 'letter') =>
   display: grid;
   gap: 0.6rem;
   padding-top: 0.3rem;
+}
+.pair {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0.6rem;
 }
 .order li button {
   display: flex;

@@ -134,6 +134,21 @@ describe('layers pulled apart', () => {
     expect(doc().flat!.ribbon!.holesMm).toHaveLength(2)
   })
 
+  it('of batting draw in by what a piece was measured to', async () => {
+    await shown('apart')
+    table.figure.change((d) => (d.flat!.way = 'batting'))
+    await flushPromises()
+    const came = table.wrapper.findAllComponents({ name: 'LengthField' }).find((f) => f.props('label') === 'came out')!
+    came.vm.$emit('update:modelValue', 88)
+    expect(doc().flat!.measured).toEqual({ laidMm: 100, cameMm: 88 })
+    const share = table.wrapper
+      .findAllComponents({ name: 'LengthField' })
+      .find((f) => f.props('label') === 'Draws in by')!
+    share.vm.$emit('update:modelValue', 5)
+    expect(doc().flat!.measured).toBeUndefined()
+    expect(doc().flat!.shrink).toBe(0.05)
+  })
+
   it('get eye holes where they are suggested, and close them again', async () => {
     await shown('apart')
     const press = (name: string) =>
