@@ -70,7 +70,7 @@ const clock = (minutes: number) =>
           <thead>
             <tr>
               <th scope="col">Wool</th>
-              <th scope="col">each</th>
+              <th scope="col">each, as a loose ball</th>
               <th scope="col">in all</th>
               <th scope="col">to buy</th>
             </tr>
@@ -80,7 +80,7 @@ const clock = (minutes: number) =>
               <th scope="row"><i :style="{ background: b.hex ?? '#e9dfc8' }" />{{ b.name }}</th>
               <td>
                 {{ units.massLine(b.eachG) }}
-                <small class="quiet">a loose ball of {{ units.length(b.clumpMm) }} {{ units.lengthUnit.value }}</small>
+                <small class="quiet">ball of {{ units.length(b.clumpMm) }} {{ units.lengthUnit.value }}</small>
               </td>
               <td>{{ units.massLine(told.kit.needs[i]!.g) }}</td>
               <td>{{ told.kit.needs[i]!.lackG > 0 ? units.massLine(told.kit.needs[i]!.lackG) : '' }}</td>
@@ -168,6 +168,13 @@ td {
   padding: 0.25rem 0.4rem;
   text-align: right;
   font-variant-numeric: tabular-nums;
+}
+/* A number and its unit are one word. */
+td {
+  white-space: nowrap;
+}
+td small {
+  display: block;
 }
 th:first-child {
   text-align: left;

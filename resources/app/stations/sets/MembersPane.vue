@@ -124,7 +124,7 @@ function family(): void {
             type="number"
             min="1"
             max="1000"
-            label="How many"
+            label="Copies"
             @change="with_(i, { count: Math.round(Number(($event.target as HTMLInputElement).value)) || 1 })"
           />
         </span>

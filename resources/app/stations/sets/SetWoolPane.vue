@@ -34,7 +34,7 @@ const states = { none: 'none like it', enough: 'enough', tight: 'enough if all g
 <template>
   <div class="wool">
     <p class="total">
-      <b>{{ units.massLine(plan.totalG) }}</b> in all. {{ plan.enough.text }}
+      <b>{{ units.massLine(plan.totalG) }}</b> in all.
     </p>
     <div class="row">
       <v-select v-model="reserve" :items="trade.reserves" label="If it runs out" class="reserve" hide-details />
@@ -126,6 +126,10 @@ td {
   text-align: right;
   font-variant-numeric: tabular-nums;
 }
+/* A number and its unit are one word. */
+td {
+  white-space: nowrap;
+}
 tbody tr {
   border-top: 1px dashed rgb(var(--v-theme-thread));
 }
@@ -134,10 +138,10 @@ th:first-child {
   font-weight: 600;
 }
 .bar {
-  width: 220px;
+  width: 28%;
 }
 svg {
-  width: 200px;
+  width: 100%;
   height: 14px;
 }
 .sure {
