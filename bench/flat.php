@@ -16,6 +16,7 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 
 require __DIR__.'/../vendor/autoload.php';
+require __DIR__.'/timed.php';
 
 /** @return list<array{float, float}> */
 function cutUp(float $side, int $count, int $seed): array
@@ -32,32 +33,18 @@ function cutUp(float $side, int $count, int $seed): array
     return $pieces;
 }
 
-/** @return array{float, mixed} milliseconds at the median of five, and what came of it */
-function timed(callable $do): array
-{
-    $times = [];
-    for ($i = 0; $i < 5; $i++) {
-        $start = hrtime(true);
-        $made = $do();
-        $times[] = (hrtime(true) - $start) / 1e6;
-    }
-    sort($times);
-
-    return [$times[2], $made];
-}
-
 foreach ([8, 16, 30, 60, 120] as $count) {
     $over = [];
     $ms = 0.0;
     for ($seed = 1; $seed <= 6; $seed++) {
         $pieces = cutUp(200.0, $count, $seed);
-        [$took, $packing] = timed(static fn () => SkylinePacking::of($pieces, 200.0, tries: SkylinePacking::THOROUGH));
+        [$took, , $packing] = timed(static fn () => SkylinePacking::of($pieces, 200.0, tries: SkylinePacking::THOROUGH), 5, 0);
         $over[] = 100 * ($packing->length / 200.0 - 1);
         $ms = max($ms, $took);
     }
     printf("%3d pieces    %.1f %% over the least, %.1f %% at most    %6.1f ms\n", $count, array_sum($over) / 6, max($over), $ms);
 }
 $json = (string) file_get_contents(__DIR__.'/../demo/dusk.impa.json');
-[$read, $figure] = timed(static fn () => Figure::fromJson($json));
-[$plan] = timed(static fn () => FlatPlan::of($figure, FeltSheet::usual())->document());
+[$read, , $figure] = timed(static fn () => Figure::fromJson($json), 5);
+[$plan] = timed(static fn () => FlatPlan::of($figure, FeltSheet::usual())->document(), 5);
 printf("a mask of ten layers    %.1f ms, %.1f times its reading\n", $plan, $plan / $read);

@@ -15,26 +15,7 @@ use Impa\Stash\Supply;
 use Impa\Tests\Support\Figures;
 
 require __DIR__.'/../vendor/autoload.php';
-
-/**
- * @param  callable(): mixed  $do
- * @return array{float, float} median and 95th percentile in ms
- */
-function timed(callable $do, int $rounds): array
-{
-    for ($i = 0; $i < 5; $i++) {
-        $do();
-    }
-    $times = [];
-    for ($i = 0; $i < $rounds; $i++) {
-        $start = hrtime(true);
-        $do();
-        $times[] = (hrtime(true) - $start) / 1e6;
-    }
-    sort($times);
-
-    return [$times[intdiv($rounds, 2)], $times[(int) floor($rounds * 0.95)]];
-}
+require __DIR__.'/timed.php';
 
 // As figures are: most parts keep their front to the viewer, every fifth is turned out of the picture plane.
 $document = Figures::random(40, 40, 40);

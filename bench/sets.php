@@ -16,6 +16,7 @@ use Impa\Sets\SetPlan;
 use Impa\Tests\Support\Figures;
 
 require __DIR__.'/../vendor/autoload.php';
+require __DIR__.'/timed.php';
 
 /** @return array<string, mixed> a body, a head with a face, and pairs of limbs, ears and plates; 20 parts */
 function character(int $n): array
@@ -44,23 +45,6 @@ function character(int $n): array
     ], range(0, 5));
 
     return ['name' => "Character {$n}"] + Figures::document($parts, $details);
-}
-
-/** @return array{float, float} median and 95th percentile in ms */
-function timed(callable $do, int $rounds): array
-{
-    for ($i = 0; $i < 3; $i++) {
-        $do();
-    }
-    $times = [];
-    for ($i = 0; $i < $rounds; $i++) {
-        $start = hrtime(true);
-        $do();
-        $times[] = (hrtime(true) - $start) / 1e6;
-    }
-    sort($times);
-
-    return [$times[intdiv($rounds, 2)], $times[(int) floor($rounds * 0.95)]];
 }
 
 $figures = array_map(static fn (int $n): Figure => Figures::read(character($n)), range(0, 19));

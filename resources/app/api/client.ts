@@ -73,6 +73,8 @@ import type { ImpaPhotoCheck as PhotoFound } from './photo-check'
 import type { ImpaSetPlan as SetPlan } from './set-plan'
 import type { Schedule } from './schedule'
 
+export type PaperSize = 'a4' | 'letter'
+
 /** How a figure is shared: whose it is, what others may do with it, as what. */
 export interface BookletWish {
   whose: '' | 'mine' | 'allowed'
@@ -80,7 +82,7 @@ export interface BookletWish {
   licence: string
   drawing: boolean
   as: 'pdf' | 'file'
-  paper: 'a4' | 'letter'
+  paper: PaperSize
 }
 
 /** Kits of one figure: for how many, with how many spare, how many of them begin (0 to 1). */
@@ -322,7 +324,7 @@ export const api = {
   keepBox: (box: NeedlesAtHand['box']) => ask<NeedlesAtHand>('PUT', 'needles', { box }),
   keepNeedles: (gauges: number[]) => ask<NeedlesAtHand>('PUT', 'needles', { gauges }),
   afar: (document: Figure, part: string, metres: number) => file('face/afar', { document, part, metres }),
-  faceSheets: (document: Figure, part: string, as: 'pdf' | 'svg', paper: 'a4' | 'letter') =>
+  faceSheets: (document: Figure, part: string, as: 'pdf' | 'svg', paper: PaperSize) =>
     file('face/sheets', { document, part, as, paper }),
   picture: (file: Blob) => ask<PictureTaken>('POST', 'pictures', file),
   sheet: (picture: number) => ask<SheetFound>('GET', `pictures/${picture}/sheet`),
@@ -349,22 +351,20 @@ export const api = {
     ask<SideSeen>('POST', 'side-view', { document, picture, facesLeft, file: fileName }),
   agreement: (document: Figure, picture: number) => ask<Overlay>('POST', 'agreement', { document, picture }),
   match: (document: Figure) => file('render', { document, match: true }),
-  sizeCards: (document: Figure, as: 'pdf' | 'svg', paper: 'a4' | 'letter') =>
-    file('size-cards', { document, as, paper }),
+  sizeCards: (document: Figure, as: 'pdf' | 'svg', paper: PaperSize) => file('size-cards', { document, as, paper }),
   tryCure: (document: Figure, kind: string) => ask<Pulled>('POST', 'balance/try', { document, kind }),
   armature: (document: Figure, all: boolean, stock?: number[]) =>
     ask<Armature>('POST', 'armature', { document, all, stock }),
   layWires: (document: Figure, all: boolean) => ask<Pulled>('POST', 'armature/lay', { document, all }),
   drawWire: (document: Figure) => ask<Pulled>('POST', 'armature/draw', { document }),
-  bendingSheet: (document: Figure, all: boolean, paper: 'a4' | 'letter') =>
-    file('armature/bend', { document, all, paper }),
+  bendingSheet: (document: Figure, all: boolean, paper: PaperSize) => file('armature/bend', { document, all, paper }),
   build: (document: Figure) => ask<Build>('POST', 'build', { document }),
   chooseSchool: (document: Figure, question: string, value: string) =>
     ask<SchoolChosen>('POST', 'build/school', { document, question, value }),
   stepPicture: (document: Figure, step: string) => ask<StepPicture>('POST', 'build/picture', { document, step }),
   pullStep: (document: Figure, step: string, forward: boolean) =>
     ask<Pulled>('POST', 'build/pull', { document, step, forward }),
-  workSheet: (document: Figure, paper: 'a4' | 'letter') => file('build/paper', { document, paper }),
+  workSheet: (document: Figure, paper: PaperSize) => file('build/paper', { document, paper }),
   schedule: (document: Figure, evenings: Evenings) => ask<Schedule>('POST', 'schedule', { document, ...evenings }),
   calendar: (document: Figure, evenings: Evenings) => file('schedule/calendar', { document, ...evenings }),
   present: (id: number, step: string) => ask<StepsDone>('PUT', `figures/${id}/present`, { step }),
@@ -379,7 +379,7 @@ export const api = {
   dropPhoto: (id: number, photo: number) => ask<Photos>('DELETE', `figures/${id}/photos/${photo}`),
   benchCamera: (document: Figure, how: PhotoOf, seed: number, marker: boolean) =>
     ask<PictureTaken>('POST', 'check/camera', { document, view: how.view, part: how.part, seed, marker }),
-  markerSheet: (document: Figure, paper: 'a4' | 'letter') => file('check/marker', { document, paper }),
+  markerSheet: (document: Figure, paper: PaperSize) => file('check/marker', { document, paper }),
   sets: () => ask<Sets>('GET', 'sets'),
   set: (id: number) => ask<SetKept>('GET', `sets/${id}`),
   laySet: (name: string, members: SetMember[]) => ask<SetKept>('POST', 'sets', { name, members }),
@@ -392,31 +392,26 @@ export const api = {
   colourways: (figure: number, colours: string[], by: 'hue' | 'swap' | 'stash', count: number) =>
     ask<ColourwaysTold>('POST', 'set/colourways', { figure, colours, by, count }),
   shopForSet: (set: SetSent, reserve: Reserve) => ask<Shopping>('POST', 'set/shopping', { ...set, reserve }),
-  setShoppingFile: (set: SetSent, reserve: Reserve, paper: 'a4' | 'letter') =>
+  setShoppingFile: (set: SetSent, reserve: Reserve, paper: PaperSize) =>
     file('set/shopping', { ...set, reserve, paper, as: 'pdf' }),
   booklet: (id: number, document: Figure, wish: BookletWish) => file(`figures/${id}/booklet`, { document, ...wish }),
   takeBooklet: (booklet: unknown) => ask<SavedFigure>('POST', 'booklets', booklet),
   show: (document: Figure, where: { place: string } & Record<string, number | string>) =>
     ask<Shown>('POST', 'show', { document, ...where }),
   flat: (document: Figure, sheet: ImpaFlat['sheet']) => ask<ImpaFlat>('POST', 'flat', { document, sheet }),
-  flatTemplates: (
-    document: Figure,
-    sheet: ImpaFlat['sheet'],
-    mirrored: boolean,
-    as: 'pdf' | 'svg',
-    paper: 'a4' | 'letter',
-  ) => file('flat/templates', { document, sheet, mirrored, as, paper }),
+  flatTemplates: (document: Figure, sheet: ImpaFlat['sheet'], mirrored: boolean, as: 'pdf' | 'svg', paper: PaperSize) =>
+    file('flat/templates', { document, sheet, mirrored, as, paper }),
   pattern: (document: Figure, wish: SewingWish) => ask<SewnPattern>('POST', 'flat/pattern', { document, ...wish }),
-  patternSheet: (document: Figure, wish: SewingWish, as: 'pdf' | 'svg', paper: 'a4' | 'letter') =>
+  patternSheet: (document: Figure, wish: SewingWish, as: 'pdf' | 'svg', paper: PaperSize) =>
     file('flat/pattern/sheet', { document, ...wish, as, paper }),
   kit: (wish: KitWish) => ask<KitTold>('POST', 'kit', wish),
   kitLabels: (wish: KitWish, labels: string) => file('kit/labels', { ...wish, labels }),
-  kitSheet: (wish: KitWish, paper: 'a4' | 'letter') => file('kit/sheet', { ...wish, paper }),
+  kitSheet: (wish: KitWish, paper: PaperSize) => file('kit/sheet', { ...wish, paper }),
   memberPicture: (member: SetMember) => file('set/picture', { member }),
   closing: (id: number) => ask<Closing>('GET', `figures/${id}/closing`),
   lookAt: (id: number, kind: string, done: boolean) => ask<Closing>('PUT', `figures/${id}/closing/${kind}`, { done }),
   keepNext: (id: number, next: string) => ask<Closing>('PUT', `figures/${id}/closing`, { next }),
-  finishedCard: (id: number, paper: 'a4' | 'letter') => file(`figures/${id}/card`, { paper }),
+  finishedCard: (id: number, paper: PaperSize) => file(`figures/${id}/card`, { paper }),
   signs: () => ask<Signs>('GET', 'mend'),
   remedies: (document: Figure, sign: string, about: string, answers: Record<string, number>) =>
     ask<Remedies>('POST', 'mend', { document, sign, about, ...answers }),
@@ -461,7 +456,7 @@ export const api = {
   supply: (document: Figure, figure: number, reserve: Reserve, signal?: AbortSignal) =>
     ask<Supply>('POST', 'supply', { document, figure, reserve }, { signal }),
   split: (grams: number, ratio: number[]) => ask<SplitGrams>('POST', 'supply/split', { grams, ratio }),
-  portionsSheet: (document: Figure, figure: number, paper: 'a4' | 'letter') =>
+  portionsSheet: (document: Figure, figure: number, paper: PaperSize) =>
     file('supply/portions', { document, figure, paper }),
   shopping: (document: Figure, figure: number, reserve: Reserve, shop: ShopMood) =>
     ask<Shopping>('POST', 'supply/shopping', { document, figure, reserve, shop }),
@@ -471,7 +466,7 @@ export const api = {
     reserve: Reserve,
     shop: ShopMood,
     as: 'pdf' | 'csv',
-    paper: 'a4' | 'letter',
+    paper: PaperSize,
   ) => file('supply/shopping', { document, figure, reserve, shop, as, paper }),
   figureWool: (id: number) => ask<FigureWool>('GET', `figures/${id}/wool`),
   setAside: (id: number, reserve: Reserve) => ask<FigureWool>('PUT', `figures/${id}/wool`, { reserve }),

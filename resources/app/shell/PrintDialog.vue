@@ -2,17 +2,19 @@
 import { ref } from 'vue'
 import { download } from '../download'
 import { useFigure } from '../state/figure'
+import type { PaperSize } from '../api/client'
+import { paperSize } from '../state/printer'
 import { inWords } from '../api/useTelling'
+import PaperSelect from './PaperSelect.vue'
 
 /** Something of the figure on paper, as PDF; at true size as SVG, too. */
 const show = defineModel<boolean>({ required: true })
 const props = defineProps<{
   title: string
   onlyPdf?: boolean
-  make: (as: 'pdf' | 'svg', paper: 'a4' | 'letter') => Promise<Blob>
+  make: (as: 'pdf' | 'svg', paper: PaperSize) => Promise<Blob>
 }>()
 const figure = useFigure()
-const paper = ref<'a4' | 'letter'>('a4')
 const trouble = ref('')
 const busy = ref(false)
 
@@ -20,7 +22,7 @@ async function print(as: 'pdf' | 'svg'): Promise<void> {
   trouble.value = ''
   busy.value = true
   try {
-    download(await props.make(as, paper.value), `${figure.document?.name}, ${props.title.toLowerCase()}.${as}`)
+    download(await props.make(as, paperSize.value), `${figure.document?.name}, ${props.title.toLowerCase()}.${as}`)
   } catch (error) {
     trouble.value = inWords(error)
   }
@@ -33,14 +35,7 @@ async function print(as: 'pdf' | 'svg'): Promise<void> {
     <v-card :title="title">
       <v-card-text class="fields">
         <slot />
-        <v-select
-          v-model="paper"
-          :items="[
-            { title: 'A4', value: 'a4' },
-            { title: 'Letter', value: 'letter' },
-          ]"
-          label="Paper"
-        />
+        <PaperSelect />
         <p v-if="!onlyPdf" class="quiet">Print at 100 %, not "fit to page". Each page has a ruler: measure it first.</p>
         <v-progress-linear v-if="busy" indeterminate color="primary" aria-label="Laying it out" />
         <v-alert v-if="trouble" type="error" variant="tonal" role="alert">{{ trouble }}</v-alert>

@@ -3,12 +3,14 @@ import { ref } from 'vue'
 import { api, type BookletWish } from '../../api/client'
 import { download } from '../../download'
 import { useFigure } from '../../state/figure'
+import { paperSize } from '../../state/printer'
+import PaperSelect from '../../shell/PaperSelect.vue'
 import { inWords } from '../../api/useTelling'
 
 /** The figure as a pattern to share: whose it is comes first; the drawing stays out unless it is asked for. */
 const show = defineModel<boolean>({ required: true })
 const figure = useFigure()
-const wish = ref<BookletWish>({ whose: '', credit: '', licence: '', drawing: false, as: 'pdf', paper: 'a4' })
+const wish = ref<Omit<BookletWish, 'as' | 'paper'>>({ whose: '', credit: '', licence: '', drawing: false })
 const trouble = ref('')
 const busy = ref(false)
 const whose = [
@@ -19,7 +21,7 @@ async function share(as: 'pdf' | 'file'): Promise<void> {
   trouble.value = ''
   busy.value = true
   try {
-    const booklet = await api.booklet(figure.id, figure.document!, { ...wish.value, as })
+    const booklet = await api.booklet(figure.id, figure.document!, { ...wish.value, as, paper: paperSize.value })
     download(booklet, `${figure.document!.name}, booklet.${as === 'pdf' ? 'pdf' : 'impa.json'}`)
   } catch (error) {
     trouble.value = inWords(error)
@@ -46,14 +48,7 @@ async function share(as: 'pdf' | 'file'): Promise<void> {
           maxlength="200"
         />
         <v-checkbox v-model="wish.drawing" label="Put the drawing in" density="compact" hide-details />
-        <v-select
-          v-model="wish.paper"
-          :items="[
-            { value: 'a4', title: 'A4' },
-            { value: 'letter', title: 'Letter' },
-          ]"
-          label="Paper"
-        />
+        <PaperSelect />
         <p v-if="trouble" class="wrong" role="alert">{{ trouble }}</p>
         <v-progress-linear v-if="busy" indeterminate color="primary" aria-label="Making the booklet" />
       </v-card-text>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiContentCopy, mdiFlipHorizontal, mdiFlipVertical, mdiHistory, mdiMagnify, mdiPrinterOutline } from '@mdi/js'
 import { computed, ref } from 'vue'
-import { api } from '../../api/client'
+import { api, type PaperSize } from '../../api/client'
 import type { Detail } from '../../api/figure'
 import TurningView from '../../drawing/TurningView.vue'
 import PageTabs from '../../shell/PageTabs.vue'
@@ -83,7 +83,7 @@ const before = computed<Detail[] | null>(() =>
 
 const printing = ref(false)
 const copying = ref(false)
-const sheets = (as: 'pdf' | 'svg', paper: 'a4' | 'letter') => api.faceSheets(figure.document!, partKey.value, as, paper)
+const sheets = (as: 'pdf' | 'svg', paper: PaperSize) => api.faceSheets(figure.document!, partKey.value, as, paper)
 
 useHotkeys(
   {

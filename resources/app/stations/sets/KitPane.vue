@@ -4,6 +4,8 @@ import type { KitTold, Reserve, SetKept } from '../../api/answers'
 import { api, type KitWish } from '../../api/client'
 import type { ImpaSetPlan } from '../../api/set-plan'
 import { download } from '../../download'
+import PaperSelect from '../../shell/PaperSelect.vue'
+import { paperSize } from '../../state/printer'
 import { trade } from '../../state/trade'
 import { useUnits } from '../../state/units'
 import { useTelling } from '../../api/useTelling'
@@ -17,7 +19,6 @@ const spare = ref('1')
 const beginners = ref('80')
 const reserve = ref<Reserve>('usual')
 const labels = ref('a4-3x7')
-const paper = ref<'a4' | 'letter'>('a4')
 const told = ref<KitTold | null>(null)
 const { trouble, busy, tell } = useTelling()
 const names = computed(() => props.plan.members.map((m, i) => ({ value: i, title: m.name })))
@@ -43,7 +44,7 @@ const name = computed(() => told.value?.kit.figure ?? 'kit')
 const printLabels = () =>
   tell(async () => download(await api.kitLabels(wish.value, labels.value), `${name.value}, labels.pdf`))
 const printSheet = () =>
-  tell(async () => download(await api.kitSheet(wish.value, paper.value), `${name.value}, kits.pdf`))
+  tell(async () => download(await api.kitSheet(wish.value, paperSize.value), `${name.value}, kits.pdf`))
 const clock = (minutes: number) =>
   `${Math.floor(Math.round(minutes) / 60)}:${String(Math.round(minutes) % 60).padStart(2, '0')}`
 </script>
@@ -123,15 +124,7 @@ const clock = (minutes: number) =>
         </ul>
         <v-select v-model="labels" :items="sizes" label="Labels" hide-details />
         <v-btn variant="tonal" :disabled="busy" @click="printLabels">Print the labels</v-btn>
-        <v-select
-          v-model="paper"
-          :items="[
-            { value: 'a4', title: 'A4' },
-            { value: 'letter', title: 'Letter' },
-          ]"
-          label="Paper"
-          hide-details
-        />
+        <PaperSelect />
         <v-btn color="primary" variant="flat" :disabled="busy" @click="printSheet">Print list and run</v-btn>
       </aside>
     </div>

@@ -4,7 +4,9 @@ import type { Reserve, SetKept, Shopping } from '../../api/answers'
 import { api } from '../../api/client'
 import type { ImpaSetPlan } from '../../api/set-plan'
 import { download } from '../../download'
+import PaperSelect from '../../shell/PaperSelect.vue'
 import { trade } from '../../state/trade'
+import { paperSize } from '../../state/printer'
 import { useUnits } from '../../state/units'
 import { useTelling } from '../../api/useTelling'
 
@@ -26,7 +28,7 @@ const aside = (keep: boolean) =>
   )
 const print = () =>
   tell(async () =>
-    download(await api.setShoppingFile(sent(), reserve.value, 'a4'), `${props.set.name}, wool to buy.pdf`),
+    download(await api.setShoppingFile(sent(), reserve.value, paperSize.value), `${props.set.name}, wool to buy.pdf`),
   )
 const states = { none: 'none like it', enough: 'enough', tight: 'enough if all goes well', short: 'short' }
 </script>
@@ -87,7 +89,9 @@ const states = { none: 'none like it', enough: 'enough', tight: 'enough if all g
     <section v-if="shopping && (shopping.lines.length || shopping.missing.length)" aria-label="To buy">
       <div class="row">
         <h2>To buy</h2>
-        <span class="quiet">from the stand-in for a shop</span><v-spacer /><v-btn variant="tonal" @click="print"
+        <span class="quiet">from the stand-in for a shop</span><v-spacer /><PaperSelect /><v-btn
+          variant="tonal"
+          @click="print"
           >Print the list</v-btn
         >
       </div>

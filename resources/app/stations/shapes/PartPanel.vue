@@ -2,7 +2,7 @@
 import { mdiArrangeBringForward, mdiArrangeSendBackward, mdiContentCopy, mdiDeleteOutline } from '@mdi/js'
 import { computed, ref } from 'vue'
 import type { Trade } from '../../api/answers'
-import { api } from '../../api/client'
+import { api, type PaperSize } from '../../api/client'
 import type { FaceSchool, Part } from '../../api/figure'
 import ColourPicker from '../../shell/ColourPicker.vue'
 import LengthField from '../../shell/LengthField.vue'
@@ -48,7 +48,7 @@ const wiring = ref(false)
 const printing = ref(false)
 const sewing = ref(false)
 const having = ref(false)
-const cards = (as: 'pdf' | 'svg', paper: 'a4' | 'letter') => api.sizeCards(figure.document!, as, paper)
+const cards = (as: 'pdf' | 'svg', paper: PaperSize) => api.sizeCards(figure.document!, as, paper)
 const sideFile = ref<HTMLInputElement>()
 const facesLeft = ref(true)
 const sideSays = ref<string[]>([])

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue'
-import { api } from '../../api/client'
+import { api, type PaperSize } from '../../api/client'
 import type { Part } from '../../api/figure'
 import { useAnswer } from '../../api/useAnswer'
 import LengthField from '../../shell/LengthField.vue'
@@ -49,7 +49,7 @@ const drawn = computed(() => {
   return { placed, wide: x, tall: Math.max(10, ...pieces.map((p) => p.low - p.top)) + 2 * gap }
 })
 const length = (mm: number) => `${units.length(mm)} ${units.lengthUnit.value}`
-const sheet = (as: 'pdf' | 'svg', paper: 'a4' | 'letter') => api.patternSheet(figure.document!, wish.value, as, paper)
+const sheet = (as: 'pdf' | 'svg', paper: PaperSize) => api.patternSheet(figure.document!, wish.value, as, paper)
 </script>
 
 <template>

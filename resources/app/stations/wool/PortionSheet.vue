@@ -3,6 +3,8 @@ import { computed, ref } from 'vue'
 import { api } from '../../api/client'
 import { download } from '../../download'
 import { useFigure } from '../../state/figure'
+import PaperSelect from '../../shell/PaperSelect.vue'
+import { paperSize } from '../../state/printer'
 import { measuredPxPerMm, pxPerMm } from '../../state/screen'
 import { useSupply } from '../../state/supply'
 import { useUnits } from '../../state/units'
@@ -18,7 +20,6 @@ const supply = useSupply()
 const units = useUnits()
 const chosen = ref(0)
 const calibrating = ref(false)
-const paper = ref<'a4' | 'letter'>('a4')
 const busy = ref(false)
 const trouble = ref('')
 const portions = computed(() => supply.supply?.portions ?? [])
@@ -40,7 +41,10 @@ async function print(): Promise<void> {
   busy.value = true
   trouble.value = ''
   try {
-    download(await api.portionsSheet(figure.document, figure.id, paper.value), `${figure.document.name}, portions.pdf`)
+    download(
+      await api.portionsSheet(figure.document, figure.id, paperSize.value),
+      `${figure.document.name}, portions.pdf`,
+    )
   } catch (error) {
     trouble.value = inWords(error)
   }
@@ -53,16 +57,7 @@ async function print(): Promise<void> {
     <p class="quiet lead">
       Divide everything before the first stab: afterwards nobody can tell whether twins were equal.
     </p>
-    <v-spacer />
-    <v-select
-      v-model="paper"
-      :items="[
-        { title: 'A4', value: 'a4' },
-        { title: 'Letter', value: 'letter' },
-      ]"
-      label="Paper"
-      class="paper"
-    />
+    <PaperSelect />
     <v-btn color="primary" variant="flat" :loading="busy" @click="print">Print the sheet</v-btn>
   </div>
   <v-alert v-if="trouble" type="error" variant="tonal" role="alert">{{ trouble }}</v-alert>
@@ -149,10 +144,7 @@ async function print(): Promise<void> {
   margin-bottom: 0.4rem;
 }
 .lead {
-  max-width: 46ch;
-}
-.paper {
-  max-width: 110px;
+  flex: 1 1 20ch;
 }
 .both {
   display: grid;

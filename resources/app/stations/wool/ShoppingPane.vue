@@ -3,7 +3,9 @@ import { onMounted, ref, watch } from 'vue'
 import type { Shopping } from '../../api/answers'
 import { api, type ShopMood } from '../../api/client'
 import { download } from '../../download'
+import PaperSelect from '../../shell/PaperSelect.vue'
 import { useFigure } from '../../state/figure'
+import { paperSize } from '../../state/printer'
 import { useSupply } from '../../state/supply'
 import { useUnits } from '../../state/units'
 import { inWords } from '../../api/useTelling'
@@ -42,7 +44,7 @@ const keep = (as: 'pdf' | 'csv') =>
   tried(async () => {
     if (figure.document)
       download(
-        await api.shoppingFile(figure.document, figure.id, supply.reserve, shop.value, as, 'a4'),
+        await api.shoppingFile(figure.document, figure.id, supply.reserve, shop.value, as, paperSize.value),
         `${figure.document.name}, wool to buy.${as}`,
       )
   })
@@ -54,6 +56,7 @@ watch([shop, () => supply.supply], ask)
   <div class="row">
     <v-select v-model="shop" :items="moods" label="The stand-in shop is" class="shop" />
     <v-spacer />
+    <PaperSelect />
     <v-btn :disabled="busy || !list" @click="keep('csv')">As CSV</v-btn>
     <v-btn color="primary" variant="flat" :disabled="busy || !list" @click="keep('pdf')">Print the list</v-btn>
   </div>
@@ -113,6 +116,8 @@ watch([shop, () => supply.supply], ask)
   gap: 0.8rem;
   align-items: center;
   padding: 0.5rem 0;
+}
+.list li + li {
   border-top: 1px solid rgb(var(--v-theme-grid));
 }
 .list span {

@@ -3,6 +3,8 @@ import { afterEach, describe, expect, it, vi } from 'vitest'
 import { nextTick } from 'vue'
 import type { FigureWool, Match, Need, Recipe, Supply } from '../../api/answers'
 import { api, Refusal } from '../../api/client'
+import PaperSelect from '../../shell/PaperSelect.vue'
+import { paperSize } from '../../state/printer'
 import { useSupply } from '../../state/supply'
 import { onTable, plain, type OnTable } from '../../../../tests/support/onTable'
 import ColourMixes from './ColourMixes.vue'
@@ -484,6 +486,20 @@ describe('the shopping list', () => {
       '7.00',
     ])
       expect(text()).toContain(words)
+  })
+
+  it('is printed on the paper that was chosen elsewhere, and the next time on it too', async () => {
+    vi.spyOn(api, 'shopping').mockResolvedValue(list)
+    const sent = vi.spyOn(api, 'shoppingFile').mockRejectedValue(new Refusal(500, 'The printer is out.'))
+    await at(PortionSheet)
+    table.wrapper.findComponent(PaperSelect).findComponent({ name: 'VSelect' }).vm.$emit('update:modelValue', 'letter')
+    await at(ShoppingPane)
+    await flushPromises()
+    await button('Print the list').trigger('click')
+    await flushPromises()
+    expect(sent.mock.calls[0]?.at(-1)).toBe('letter')
+    expect(localStorage.getItem('impa:paper')).toBe('letter')
+    paperSize.value = 'a4'
   })
 
   it('says that nothing is lacking, that the shop is closed, and that asking failed', async () => {

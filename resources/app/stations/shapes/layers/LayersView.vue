@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiClose } from '@mdi/js'
 import { computed, ref } from 'vue'
-import { api } from '../../../api/client'
+import { api, type PaperSize } from '../../../api/client'
 import type { Figure } from '../../../api/figure'
 import { useAnswer } from '../../../api/useAnswer'
 import LengthField from '../../../shell/LengthField.vue'
@@ -90,7 +90,7 @@ const long = (mm: number) =>
   mm >= 1000 && units.lengthUnit.value === 'mm'
     ? `${(mm / 1000).toFixed(2)} m`
     : `${units.length(mm)} ${units.lengthUnit.value}`
-const templates = (as: 'pdf' | 'svg', paper: 'a4' | 'letter') =>
+const templates = (as: 'pdf' | 'svg', paper: PaperSize) =>
   api.flatTemplates(figure.document!, sheet, mirrored.value, as, paper)
 </script>
 
