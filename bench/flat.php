@@ -12,32 +12,16 @@ use Impa\Figure\Figure;
 use Impa\Flat\FeltSheet;
 use Impa\Flat\FlatPlan;
 use Impa\Geometry\SkylinePacking;
-use Random\Engine\Mt19937;
-use Random\Randomizer;
+use Impa\Tests\Support\CutUp;
 
 require __DIR__.'/../vendor/autoload.php';
 require __DIR__.'/timed.php';
-
-/** @return list<array{float, float}> */
-function cutUp(float $side, int $count, int $seed): array
-{
-    $random = new Randomizer(new Mt19937($seed));
-    $pieces = [[$side, $side]];
-    while (count($pieces) < $count) {
-        usort($pieces, static fn (array $a, array $b): int => $b[0] * $b[1] <=> $a[0] * $a[1]);
-        [$w, $h] = array_shift($pieces);
-        $share = $random->getInt(25, 75) / 100;
-        array_push($pieces, ...$w > $h ? [[$w * $share, $h], [$w * (1 - $share), $h]] : [[$w, $h * $share], [$w, $h * (1 - $share)]]);
-    }
-
-    return $pieces;
-}
 
 foreach ([8, 16, 30, 60, 120] as $count) {
     $over = [];
     $ms = 0.0;
     for ($seed = 1; $seed <= 6; $seed++) {
-        $pieces = cutUp(200.0, $count, $seed);
+        $pieces = CutUp::of(200.0, 200.0, $count, $seed);
         [$took, , $packing] = timed(static fn () => SkylinePacking::of($pieces, 200.0, tries: SkylinePacking::THOROUGH), 5, 0);
         $over[] = 100 * ($packing->length / 200.0 - 1);
         $ms = max($ms, $took);

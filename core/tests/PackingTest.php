@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Tests\Packing;
 
 use Impa\Geometry\SkylinePacking;
+use Impa\Tests\Support\CutUp;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
@@ -15,25 +16,6 @@ use Random\Randomizer;
 function sizes(array $sizes): array
 {
     return array_map(static fn (array $s): array => [(float) $s[0], (float) $s[1]], $sizes);
-}
-
-/**
- * A rectangle cut again and again from edge to edge.
- *
- * @return list<array{float, float}>
- */
-function cutUp(float $width, float $height, int $count, int $seed): array
-{
-    $random = new Randomizer(new Mt19937($seed));
-    $pieces = [[$width, $height]];
-    while (count($pieces) < $count) {
-        usort($pieces, static fn (array $a, array $b): int => $b[0] * $b[1] <=> $a[0] * $a[1]);
-        [$w, $h] = array_shift($pieces);
-        $share = $random->getInt(25, 75) / 100;
-        array_push($pieces, ...$w > $h ? [[$w * $share, $h], [$w * (1 - $share), $h]] : [[$w, $h * $share], [$w, $h * (1 - $share)]]);
-    }
-
-    return $pieces;
 }
 
 it('lays rectangles with a known optimum within 8 % of it', function (float $width, float $height, array $sizes) {
@@ -63,7 +45,7 @@ it('lays rectangles with a known optimum within 8 % of it', function (float $wid
 ]);
 
 it('lays sixty pieces of a sheet that was cut up within 8 % of it', function (int $seed) {
-    $packing = SkylinePacking::of(cutUp(200.0, 200.0, 60, $seed), 200.0, tries: SkylinePacking::THOROUGH);
+    $packing = SkylinePacking::of(CutUp::of(200.0, 200.0, 60, $seed), 200.0, tries: SkylinePacking::THOROUGH);
     expect($packing->length)->toBeLessThanOrEqual(216.0);
 })->with([11, 12, 13, 14]);
 
