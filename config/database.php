@@ -14,6 +14,18 @@ return [
             'journal_mode' => 'WAL',
             'synchronous' => 'NORMAL',
         ],
+        'pgsql' => [
+            'driver' => 'pgsql',
+            'host' => env('DB_HOST', '/var/run/postgresql'),
+            'port' => env('DB_PORT', '5432'),
+            'database' => env('DB_DATABASE', 'impa'),
+            'username' => env('DB_USERNAME', 'impa'),
+            'password' => env('DB_PASSWORD', ''),
+            'charset' => 'utf8',
+            'prefix' => '',
+            'search_path' => 'public',
+            'sslmode' => 'prefer',
+        ],
     ],
     'migrations' => ['table' => 'migrations', 'update_date_on_publish' => true],
 ];

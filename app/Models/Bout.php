@@ -16,6 +16,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Bout extends Model
 {
+    use Owned;
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -37,7 +37,9 @@ use Impa\Plan\Plan;
  */
 final class Figure extends Model
 {
+    use Owned;
     use SoftDeletes;
+    use Travels;
 
     /** Older revisions than so many are let go. */
     private const KEPT_REVISIONS = 50;

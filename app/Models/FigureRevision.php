@@ -16,6 +16,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class FigureRevision extends Model
 {
+    use Owned;
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -22,6 +22,9 @@ use Symfony\Component\HttpKernel\Exception\HttpException;
  */
 final class FigureSet extends Model
 {
+    use Owned;
+    use Travels;
+
     protected $guarded = [];
 
     /** @var array<string, string> */

@@ -36,6 +36,8 @@ use Symfony\Component\HttpKernel\Exception\HttpException;
  */
 final class FinishedPart extends Model
 {
+    use Owned;
+
     public $timestamps = false;
 
     protected $guarded = [];

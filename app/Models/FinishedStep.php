@@ -23,6 +23,8 @@ use Impa\Hand\TimedStep;
  */
 final class FinishedStep extends Model
 {
+    use Owned;
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -9,21 +9,18 @@ use Illuminate\Database\Eloquent\Model;
 /**
  * A record that the felter took out of what is learned, or since when she started over.
  *
+ * @property int $id
  * @property string $record
  * @property int $at
  */
 final class HandMark extends Model
 {
+    use Owned;
+
     /** The name of the mark that holds when everything was started over. */
     public const SINCE = 'since';
 
     public $timestamps = false;
-
-    public $incrementing = false;
-
-    protected $primaryKey = 'record';
-
-    protected $keyType = 'string';
 
     protected $guarded = [];
 

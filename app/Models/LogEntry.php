@@ -21,6 +21,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class LogEntry extends Model
 {
+    use Owned;
+
     public const KINDS = ['note', 'photo', 'weighed', 'broken', 'found', 'mended'];
 
     public $timestamps = false;

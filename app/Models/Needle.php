@@ -16,6 +16,8 @@ use Impa\Face\Needles;
  */
 final class Needle extends Model
 {
+    use Owned;
+
     /** Of one gauge and kind nobody has more. */
     public const MOST = 999;
 

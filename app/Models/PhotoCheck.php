@@ -18,6 +18,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class PhotoCheck extends Model
 {
+    use Owned;
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Accounts\Whose;
 use App\Store\StoreTrouble;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Query\Builder;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Impa\Raster\PictureRefused;
 use Impa\Raster\Raster;
@@ -22,9 +22,12 @@ use Symfony\Component\HttpKernel\Exception\HttpException;
  * @property string $media_type
  * @property int $width_px
  * @property int $height_px
+ * @property int $bytes
  */
 final class Picture extends Model
 {
+    use Owned;
+
     protected $guarded = [];
 
     /**
@@ -37,16 +40,36 @@ final class Picture extends Model
         [$width, $height, $mediaType] = Raster::header($bytes);
         Raster::decode($bytes);
         $hash = hash('sha256', $bytes);
+        self::spare($hash, strlen($bytes));
         self::write($hash, $bytes);
 
         $picture = self::query()->firstOrCreate(
             ['hash' => $hash],
-            ['media_type' => $mediaType, 'width_px' => $width, 'height_px' => $height],
+            ['media_type' => $mediaType, 'width_px' => $width, 'height_px' => $height, 'bytes' => strlen($bytes)],
         );
         // Taken in again, it is as fresh as a new one.
         $picture->touch();
 
         return $picture;
+    }
+
+    /** What one's own pictures take, bytes. */
+    public static function taken(): int
+    {
+        return (int) self::query()->sum('bytes');
+    }
+
+    /** Whether there is room for one more, where there is an end to it. */
+    private static function spare(string $hash, int $bytes): void
+    {
+        $most = config()->integer('impa.pictures_mb') * 1_000_000;
+        if ($most > 0 && self::query()->where('hash', $hash)->doesntExist() && self::taken() + $bytes > $most) {
+            throw new HttpException(413, sprintf(
+                'Your pictures take %.0f MB of the %d MB you have here. Empty the bin or drop old photos, or ask who keeps this Impa for more.',
+                self::taken() / 1e6,
+                config()->integer('impa.pictures_mb'),
+            ));
+        }
     }
 
     /**
@@ -95,9 +118,12 @@ final class Picture extends Model
         foreach ($unused as $picture) {
             // A side view is known by its hash alone.
             $isMeant = static fn (Builder $in): bool => $in->where('document', 'like', '%'.$picture->hash.'%')->exists();
-            if (! $isMeant(DB::table('figures')) && ! $isMeant(DB::table('figure_revisions'))) {
+            if (! $isMeant(Whose::rows('figures')) && ! $isMeant(Whose::rows('figure_revisions'))) {
                 $picture->delete();
-                Storage::disk('pictures')->delete($picture->hash);
+                // The file may be another felter's picture as well.
+                if (self::withoutGlobalScopes()->where('hash', $picture->hash)->doesntExist()) {
+                    Storage::disk('pictures')->delete($picture->hash);
+                }
             }
         }
     }

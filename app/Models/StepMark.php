@@ -14,6 +14,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class StepMark extends Model
 {
+    use Owned;
+
     /** Before what was looked at in the end, whose ticks are kept here as well: no step is called so. */
     public const LOOKED = 'looked:';
 

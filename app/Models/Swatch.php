@@ -15,6 +15,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Swatch extends Model
 {
+    use Owned;
+
     public $timestamps = false;
 
     protected $guarded = [];

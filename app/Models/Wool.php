@@ -29,7 +29,9 @@ use RuntimeException;
  */
 final class Wool extends Model
 {
+    use Owned;
     use SoftDeletes;
+    use Travels;
 
     protected $table = 'wools';
 

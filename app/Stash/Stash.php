@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Stash;
 
+use App\Accounts\Whose;
 use App\Hand\OwnHand;
 use App\Models\Figure;
 use App\Models\Swatch as SwatchRow;
 use App\Models\Wool;
 use App\Store\Writing;
-use Illuminate\Support\Facades\DB;
 use Impa\Colour\Srgb;
 use Impa\Figure\Figure as FigureDocument;
 use Impa\Figure\Part;
@@ -59,7 +59,7 @@ final class Stash
     public static function drawer(): Drawer
     {
         $left = [];
-        foreach (DB::table('wools')->whereNull('deleted_at')->pluck('grams_left', 'id') as $id => $g) {
+        foreach (Whose::rows('wools')->whereNull('deleted_at')->pluck('grams_left', 'id') as $id => $g) {
             $left[(int) $id] = max(0.0, is_numeric($g) ? (float) $g : 0.0);
         }
 
@@ -70,13 +70,13 @@ final class Stash
     private static function drawerOf(array $left): Drawer
     {
         $aside = [];
-        foreach (DB::table('set_asides')->get(['figure_id', 'wool_id', 'grams']) as $row) {
+        foreach (Whose::rows('set_asides')->get(['figure_id', 'wool_id', 'grams']) as $row) {
             $row = (array) $row;
             if (isset($left[$row['wool_id']])) {
                 $aside[$row['figure_id']][$row['wool_id']] = (float) $row['grams'];
             }
         }
-        foreach (DB::table('set_wools')->get(['figure_set_id', 'wool_id', 'grams']) as $row) {
+        foreach (Whose::rows('set_wools')->get(['figure_set_id', 'wool_id', 'grams']) as $row) {
             $row = (array) $row;
             if (isset($left[$row['wool_id']])) {
                 $aside[self::ofSet((int) $row['figure_set_id'])][$row['wool_id']] = (float) $row['grams'];
@@ -99,7 +99,7 @@ final class Stash
             $after = $event($before);
             foreach ($after->left as $wool => $g) {
                 if ($g !== $before->left[$wool]) {
-                    DB::table('wools')
+                    Whose::rows('wools')
                         ->where('id', $wool)
                         ->update(['grams_left' => $g, 'updated_at' => now()]);
                 }
@@ -147,11 +147,11 @@ final class Stash
         [$table, $owner] = $figure < 0 ? ['set_wools', ['figure_set_id' => -$figure]] : ['set_asides', ['figure_id' => $figure]];
         $gone = array_keys(array_diff_key($before, $after));
         if ($gone !== []) {
-            DB::table($table)->where($owner)->whereIn('wool_id', $gone)->delete();
+            Whose::rows($table)->where($owner)->whereIn('wool_id', $gone)->delete();
         }
         foreach ($after as $wool => $g) {
             if ($g !== ($before[$wool] ?? null)) {
-                DB::table($table)->updateOrInsert($owner + ['wool_id' => $wool], ['grams' => $g]);
+                Whose::rows($table)->updateOrInsert(Whose::own() + $owner + ['wool_id' => $wool], ['grams' => $g]);
             }
         }
     }
@@ -197,7 +197,7 @@ final class Stash
     /** Grams that a set has set aside. */
     public static function asideForSet(int $set): float
     {
-        $g = DB::table('set_wools')->where('figure_set_id', $set)->sum('grams');
+        $g = Whose::rows('set_wools')->where('figure_set_id', $set)->sum('grams');
 
         return is_numeric($g) ? (float) $g : 0.0;
     }
@@ -217,7 +217,7 @@ final class Stash
             $used = array_intersect_key($said, $planned) + $planned;
             self::happen(static fn (Drawer $drawer): Drawer => $drawer->used($figure->id, $used));
             foreach ($used as $wool => $g) {
-                DB::table('wool_uses')->insert([
+                Whose::rows('wool_uses')->insert(Whose::own() + [
                     'figure_id' => $figure->id,
                     'wool_id' => $wool,
                     'planned_g' => $planned[$wool],
@@ -231,7 +231,7 @@ final class Stash
     /** @throws WoolRefused if the figure has taken its wool already */
     private static function unfinished(Figure $figure): void
     {
-        if (DB::table('wool_uses')->where('figure_id', $figure->id)->exists()) {
+        if (Whose::rows('wool_uses')->where('figure_id', $figure->id)->exists()) {
             throw WoolRefused::takenAlready();
         }
     }

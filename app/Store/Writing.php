@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Store;
 
+use App\Accounts\Whose;
 use Closure;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
@@ -38,8 +39,13 @@ final class Writing
     public static function together(Closure $do): mixed
     {
         return DB::transaction(static function () use ($do): mixed {
-            // PHP 8.2 begins a transaction of SQLite without its lock; a write that changes nothing takes it, and waits for it.
-            DB::table('figures')->whereRaw('1 = 0')->update(['revision' => 0]);
+            if (DB::getDriverName() === 'pgsql') {
+                // What is one felter's nobody else writes: each has a lock of their own, until the transaction ends.
+                DB::select('select pg_advisory_xact_lock(?)', [Whose::id()]);
+            } else {
+                // PHP 8.2 begins a transaction of SQLite without its lock; a write that changes nothing takes it, and waits for it.
+                DB::table('figures')->whereRaw('1 = 0')->update(['revision' => 0]);
+            }
 
             return $do();
         });

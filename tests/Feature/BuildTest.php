@@ -299,7 +299,7 @@ it('lets every step be ticked of a figure that was saved when there were fewer',
     $id = lay();
     Figure::query()->whereKey($id)->toBase()->update(['step_keys' => '["portion","core:head"]', 'steps' => 2]);
     $this->putJson("/api/figures/{$id}/steps/compare:arm")->assertStatus(422);
-    (require database_path('migrations/2026_11_27_000004_reckon_the_steps_anew.php'))->up();
+    (require database_path('migrations/2026_11_30_000003_reckon_anew.php'))->up();
     $this->putJson("/api/figures/{$id}/steps/compare:arm")->assertOk()->assertJsonPath('done', ['compare:arm']);
     // As many as the Build station shows.
     $sheet = $this->postJson('/api/build', ['document' => demoFigure()])->json('sheet.steps');

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Accounts\Whose;
 use App\Http\Requests\Body;
 use App\Models\Figure;
 use App\Stash\Stash;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Support\Facades\DB;
 
 /** The wool that a figure has set aside, and what it took when it was finished. */
 final class FigureWoolController
@@ -44,8 +44,8 @@ final class FigureWoolController
     /** @return array<string, mixed> whether it is set aside or used, and wool by wool: planned, used, left over */
     private static function state(Figure $figure): array
     {
-        $names = DB::table('wools')->pluck('name', 'id');
-        $rows = static fn (string $table): array => DB::table($table)
+        $names = Whose::rows('wools')->pluck('name', 'id');
+        $rows = static fn (string $table): array => Whose::rows($table)
             ->where('figure_id', $figure->id)
             ->orderBy('wool_id')
             ->get()

@@ -27,7 +27,7 @@ final class HandController
     {
         return new JsonResponse(HandSheet::station(OwnHand::hand()) + [
             'practice' => Practice::pieces(),
-            'since' => HandMark::query()->find(HandMark::SINCE)?->at,
+            'since' => HandMark::query()->where('record', HandMark::SINCE)->first()?->at,
         ]);
     }
 
@@ -63,7 +63,7 @@ final class HandController
         if ($body->flag('aside')) {
             HandMark::query()->firstOrCreate(['record' => $record], ['at' => self::now()]);
         } else {
-            HandMark::query()->whereKey($record)->delete();
+            HandMark::query()->where('record', $record)->delete();
         }
         OwnHand::changed();
 
@@ -81,7 +81,7 @@ final class HandController
             'time' => FinishedPart::query()->whereKey((int) $id)->update(['minutes' => null, 'house_minutes' => null]),
             default => FinishedPart::query()->whereKey((int) $id)->delete(),
         };
-        HandMark::query()->whereKey($record)->delete();
+        HandMark::query()->where('record', $record)->delete();
         OwnHand::changed();
 
         return $this->show();
@@ -91,7 +91,7 @@ final class HandController
     public function over(Body $body): JsonResponse
     {
         if ($body->flag('back')) {
-            HandMark::query()->whereKey(HandMark::SINCE)->delete();
+            HandMark::query()->where('record', HandMark::SINCE)->delete();
         } else {
             HandMark::query()->updateOrCreate(['record' => HandMark::SINCE], ['at' => self::now()]);
         }

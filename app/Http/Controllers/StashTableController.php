@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Accounts\Whose;
 use App\Http\Requests\Body;
 use App\Models\Wool;
 use App\Stash\Stash;
 use App\Store\Writing;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use Impa\Colour\Srgb;
 use Impa\Stash\Palette;
 use Impa\Stash\StashTable;
@@ -169,13 +170,14 @@ final class StashTableController
     {
         Writing::together(static function () use ($added, $changed): void {
             $now = now();
+            $own = Whose::own() + ['created_at' => $now, 'updated_at' => $now];
             foreach (array_chunk($added, self::AT_ONCE) as $some) {
-                DB::table('wools')->insert(
-                    array_map(static fn (array $columns): array => $columns + ['created_at' => $now, 'updated_at' => $now], $some),
+                Whose::rows('wools')->insert(
+                    array_map(static fn (array $columns): array => $columns + $own + ['uuid' => (string) Str::uuid()], $some),
                 );
             }
             foreach ($changed as $change) {
-                DB::table('wools')
+                Whose::rows('wools')
                     ->where('id', $change['id'])
                     ->update($change['columns'] + ['updated_at' => $now]);
             }

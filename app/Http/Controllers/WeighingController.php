@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Accounts\Whose;
 use App\Http\Requests\Body;
 use App\Models\Wool;
 use App\Stash\Stash;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Support\Facades\DB;
 use Impa\Stash\Drawer;
 
 /** A wool on the scale: what it weighs is what is left of it. */
@@ -19,7 +19,7 @@ final class WeighingController
         $g = $body->float('grams');
         $drawer = Stash::happen(static function (Drawer $before) use ($wool, $g): Drawer {
             $after = $before->weighed($wool->id, $g);
-            DB::table('weighings')->insert(['wool_id' => $wool->id, 'grams' => $g, 'created_at' => now()]);
+            Whose::rows('weighings')->insert(Whose::own() + ['wool_id' => $wool->id, 'grams' => $g, 'created_at' => now()]);
 
             return $after;
         });

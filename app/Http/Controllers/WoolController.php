@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Accounts\Whose;
 use App\Http\Problem;
 use App\Http\Requests\Body;
 use App\Models\Wool;
 use App\Stash\Stash;
 use App\Store\Writing;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Support\Facades\DB;
 use Impa\Stash\Drawer;
 use Impa\Stash\WoolEntry;
 
@@ -37,7 +37,7 @@ final class WoolController
     public function destroy(Wool $wool): JsonResponse
     {
         Writing::together(static function () use ($wool): void {
-            DB::table('set_asides')->where('wool_id', $wool->id)->delete();
+            Whose::rows('set_asides')->where('wool_id', $wool->id)->delete();
             $wool->delete();
         });
         Stash::reweigh();

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Accounts\Whose;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * Rows that belong to a felter: none but one's own are ever found, and what is made is one's own.
+ *
+ * @property int $felter_id
+ */
+trait Owned
+{
+    protected static function bootOwned(): void
+    {
+        self::addGlobalScope('own', static function (Builder $query): void {
+            $query->where($query->qualifyColumn('felter_id'), Whose::id());
+        });
+        self::creating(static function (Model $row): void {
+            if ($row->getAttributes()['felter_id'] ?? null) {
+                return;
+            }
+            $row->setAttribute('felter_id', Whose::id());
+        });
+    }
+}

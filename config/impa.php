@@ -1,0 +1,11 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    // Whether felters sign in, each to what is their own. Without it there is one felter: whoever sits at this machine.
+    'accounts' => (bool) env('IMPA_ACCOUNTS', false),
+
+    // How many MB of pictures each felter may keep; 0 for no end.
+    'pictures_mb' => (int) env('IMPA_PICTURES_MB', 0),
+];
