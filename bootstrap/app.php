@@ -3,8 +3,12 @@
 declare(strict_types=1);
 
 use App\Http\Middleware\ContentSecurity;
+use App\Http\Middleware\KnownFelter;
+use App\Http\Middleware\OnlyOwn;
 use App\Http\Middleware\OnlyThisMachine;
+use App\Http\Middleware\TellingRequests;
 use App\Http\Problem;
+use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -12,6 +16,8 @@ use Illuminate\Foundation\Http\Middleware\ConvertEmptyStringsToNull;
 use Illuminate\Foundation\Http\Middleware\TrimStrings;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
+use Illuminate\Routing\Middleware\SubstituteBindings;
+use Illuminate\Support\Facades\Log;
 use Impa\Refusal;
 
 return Application::configure(basePath: dirname(__DIR__))
@@ -25,10 +31,17 @@ return Application::configure(basePath: dirname(__DIR__))
         // Documents are checked and kept as they were sent: nothing is trimmed or taken for missing on the way in.
         $middleware->remove([TrimStrings::class, ConvertEmptyStringsToNull::class]);
         $middleware->prepend(OnlyThisMachine::class);
-        $middleware->append(ContentSecurity::class);
+        $middleware->append([ContentSecurity::class, TellingRequests::class]);
+        // Whose it is must be known before anything is looked for; whether it is theirs, right after.
+        $middleware->prependToPriorityList(SubstituteBindings::class, KnownFelter::class);
+        $middleware->appendToPriorityList(SubstituteBindings::class, OnlyOwn::class);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontReport([Refusal::class]);
+        // A failed query is told without what it was about: its values are somebody's.
+        $exceptions->report(function (QueryException $e): void {
+            Log::error('A query failed.', ['code' => $e->getCode(), 'sql' => $e->getSql(), 'why' => $e->getPrevious()?->getCode()]);
+        })->stop();
         $exceptions->render(fn (Throwable $e, Request $request) => $request->is('api/*') ? Problem::for($e) : null);
     })
     ->create();

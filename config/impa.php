@@ -8,4 +8,7 @@ return [
 
     // How many MB of pictures each felter may keep; 0 for no end.
     'pictures_mb' => (int) env('IMPA_PICTURES_MB', 0),
+
+    // Whether a line is written for each request, and counts are kept for /metrics.
+    'request_log' => (bool) env('IMPA_REQUEST_LOG', false),
 ];

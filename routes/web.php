@@ -25,13 +25,16 @@ use App\Http\Controllers\LogController;
 use App\Http\Controllers\MendController;
 use App\Http\Controllers\NeedleController;
 use App\Http\Controllers\PartCheckController;
+use App\Http\Controllers\PasswordController;
 use App\Http\Controllers\PhotoCheckController;
 use App\Http\Controllers\PictureController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\RecipeController;
 use App\Http\Controllers\RecutController;
 use App\Http\Controllers\RenderController;
+use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SetController;
+use App\Http\Controllers\SharedLinkController;
 use App\Http\Controllers\SheetController;
 use App\Http\Controllers\ShowController;
 use App\Http\Controllers\SideViewController;
@@ -41,14 +44,19 @@ use App\Http\Controllers\StashTableController;
 use App\Http\Controllers\StepController;
 use App\Http\Controllers\SupplyController;
 use App\Http\Controllers\TradeController;
+use App\Http\Controllers\WatchController;
 use App\Http\Controllers\WeighingController;
 use App\Http\Controllers\WoolColourController;
 use App\Http\Controllers\WoolController;
+use App\Http\Middleware\KnownFelter;
+use App\Http\Middleware\OnlyOwn;
 use App\Models\Figure;
 use App\Models\FigureSet;
 use Illuminate\Support\Facades\Route;
 
-Route::prefix('api')->whereNumber(['figure', 'picture', 'wool', 'swatch', 'set'])->group(function (): void {
+// Everything is somebody's, but what stands at the end.
+$numbers = ['figure', 'picture', 'wool', 'swatch', 'set'];
+Route::prefix('api')->middleware([KnownFelter::class, OnlyOwn::class])->whereNumber($numbers)->group(function (): void {
     Route::get('figures', [FigureController::class, 'index']);
     Route::post('figures', [FigureController::class, 'store']);
     Route::get('figures/{figure}', [FigureController::class, 'show']);
@@ -113,6 +121,11 @@ Route::prefix('api')->whereNumber(['figure', 'picture', 'wool', 'swatch', 'set']
     Route::post('figures/{figure}/log/time', [LogController::class, 'time']);
     Route::delete('figures/{figure}/log/{entry}', [LogController::class, 'destroy'])->where('entry', '[A-Za-z0-9-]{8,64}');
 
+    Route::get('figures/{figure}/links', [SharedLinkController::class, 'index']);
+    Route::post('figures/{figure}/links', [SharedLinkController::class, 'store']);
+    Route::delete('figures/{figure}/links/{link}', [SharedLinkController::class, 'destroy'])->where('link', '[0-9]{1,18}');
+
+    Route::put('password/own', [PasswordController::class, 'change']);
     Route::get('bin', [BinController::class, 'index']);
     Route::post('bin/{figure}/restore', [BinController::class, 'restore'])->withTrashed();
     Route::delete('bin', [BinController::class, 'destroy']);
@@ -141,6 +154,8 @@ Route::prefix('api')->whereNumber(['figure', 'picture', 'wool', 'swatch', 'set']
     Route::post('agreement', [AgreementController::class, 'store']);
     Route::post('size-cards', [SizeCardsController::class, 'store']);
     Route::post('breakdown', [BreakdownController::class, 'store']);
+    Route::get('breakdown/{breakdown:uuid}', [BreakdownController::class, 'show'])->whereUuid('breakdown');
+    Route::delete('breakdown/{breakdown:uuid}', [BreakdownController::class, 'destroy'])->whereUuid('breakdown');
     Route::post('breakdown/glance', [BreakdownController::class, 'glance']);
     Route::post('plan', [PlanController::class, 'store']);
     Route::post('board', [BoardController::class, 'store']);
@@ -186,11 +201,32 @@ Route::prefix('api')->whereNumber(['figure', 'picture', 'wool', 'swatch', 'set']
     Route::get('catalogue', [CatalogueController::class, 'index']);
 });
 
-Route::view('/', 'app');
-Route::view('/bin', 'app');
-Route::view('/stash', 'app');
-Route::view('/hand', 'app');
-Route::get('/sets/{set}', fn (FigureSet $set) => view('app'))->whereNumber('set');
-// A figure that is not there is told at once, by a plain page, not by an empty station.
-Route::get('/figures/{figure}/{station?}', fn (Figure $figure) => view('app'))
-    ->whereNumber('figure')->whereIn('station', ['shapes', 'wool', 'face', 'build', 'check']);
+Route::middleware([KnownFelter::class, OnlyOwn::class])->group(function (): void {
+    Route::view('/', 'app');
+    Route::view('/bin', 'app');
+    Route::view('/stash', 'app');
+    Route::view('/hand', 'app');
+    Route::view('/house', 'app');
+    Route::get('/sets/{set}', fn (FigureSet $set) => view('app'))->whereNumber('set');
+    // A figure that is not there is told at once, by a plain page, not by an empty station.
+    Route::get('/figures/{figure}/{station?}', fn (Figure $figure) => view('app'))
+        ->whereNumber('figure')->whereIn('station', ['shapes', 'wool', 'face', 'build', 'check']);
+});
+
+// What is answered to who has not signed in: the door, a figure that somebody shared, and whether the server is well.
+Route::view('/sign-in', 'app');
+Route::view('/password', 'app');
+Route::prefix('api')->group(function (): void {
+    Route::get('session', [SessionController::class, 'show']);
+    Route::post('session', [SessionController::class, 'store']);
+    Route::delete('session', [SessionController::class, 'destroy']);
+    Route::post('password', [PasswordController::class, 'store']);
+    Route::put('password', [PasswordController::class, 'update']);
+});
+Route::prefix('shared/{token}')->where(['token' => '[A-Za-z0-9_-]{32}'])->group(function (): void {
+    Route::get('/', [SharedLinkController::class, 'page']);
+    Route::get('picture.png', [SharedLinkController::class, 'picture']);
+    Route::get('figure.impa.json', [SharedLinkController::class, 'document']);
+});
+Route::get('/health', [WatchController::class, 'health'])->withoutMiddleware('web');
+Route::get('/metrics', [WatchController::class, 'metrics'])->withoutMiddleware('web');

@@ -17,8 +17,26 @@ abstract class TestCase extends BaseTestCase
         /** @var Application $app */
         $app = require __DIR__.'/../bootstrap/app.php';
         $app->make(Kernel::class)->bootstrap();
+        self::onPostgres();
 
         return $app;
+    }
+
+    /** The same tests on PostgreSQL, where a throwaway server is told by the environment (bin/test store): each process has its own. */
+    private static function onPostgres(): void
+    {
+        if (getenv('IMPA_TEST_STORE') === 'pgsql') {
+            config([
+                'database.default' => 'pgsql',
+                'database.connections.pgsql' => [
+                    'host' => '127.0.0.1',
+                    'port' => getenv('PGPORT'),
+                    'database' => 'impa_'.(getenv('TEST_TOKEN') ?: '1'),
+                    'username' => getenv('PGUSER'),
+                    'password' => getenv('PGPASSWORD'),
+                ] + config()->array('database.connections.pgsql'),
+            ]);
+        }
     }
 
     protected function setUp(): void

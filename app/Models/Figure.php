@@ -47,7 +47,7 @@ final class Figure extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['is_demo' => 'boolean'];
+    protected $casts = ['is_demo' => 'boolean', 'total_g' => 'float', 'hands_minutes' => 'float'];
 
     /** @return HasMany<StepMark, $this> */
     public function marks(): HasMany

@@ -56,7 +56,9 @@ final class Picture extends Model
     /** What one's own pictures take, bytes. */
     public static function taken(): int
     {
-        return (int) self::query()->sum('bytes');
+        $bytes = self::query()->sum('bytes');
+
+        return is_numeric($bytes) ? (int) $bytes : 0;
     }
 
     /** Whether there is room for one more, where there is an end to it. */
@@ -65,7 +67,7 @@ final class Picture extends Model
         $most = config()->integer('impa.pictures_mb') * 1_000_000;
         if ($most > 0 && self::query()->where('hash', $hash)->doesntExist() && self::taken() + $bytes > $most) {
             throw new HttpException(413, sprintf(
-                'Your pictures take %.0f MB of the %d MB you have here. Empty the bin or drop old photos, or ask who keeps this Impa for more.',
+                'Your pictures take %.0f MB of the %d MB you have here. Empty the bin, drop old photos, or ask for more.',
                 self::taken() / 1e6,
                 config()->integer('impa.pictures_mb'),
             ));
@@ -121,7 +123,7 @@ final class Picture extends Model
             if (! $isMeant(Whose::rows('figures')) && ! $isMeant(Whose::rows('figure_revisions'))) {
                 $picture->delete();
                 // The file may be another felter's picture as well.
-                if (self::withoutGlobalScopes()->where('hash', $picture->hash)->doesntExist()) {
+                if (self::query()->withoutGlobalScopes()->where('hash', $picture->hash)->doesntExist()) {
                     Storage::disk('pictures')->delete($picture->hash);
                 }
             }

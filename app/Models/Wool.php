@@ -37,6 +37,9 @@ final class Wool extends Model
 
     protected $guarded = [];
 
+    /** @var array<string, string> */
+    protected $casts = ['grams_left' => 'float', 'micron' => 'float', 'g_per_m' => 'float', 'price' => 'float', 'pack_g' => 'float'];
+
     /** @return list<self> */
     public static function byName(): array
     {

@@ -4,11 +4,19 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Accounts\OwnPolicy;
 use App\Hand\OwnHand;
 use App\Http\Requests\Body;
+use App\Models\BreakdownJob;
+use App\Models\Figure;
+use App\Models\FigureSet;
+use App\Models\Picture;
+use App\Models\Swatch;
+use App\Models\Wool;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\ServiceProvider;
 use Impa\Hand\Hand;
 
@@ -23,5 +31,8 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Model::shouldBeStrict();
+        foreach ([BreakdownJob::class, Figure::class, FigureSet::class, Picture::class, Swatch::class, Wool::class] as $own) {
+            Gate::policy($own, OwnPolicy::class);
+        }
     }
 }

@@ -4,6 +4,9 @@
     <meta charset="utf-8">
     <meta name="viewport" content="width=device-width, initial-scale=1">
     <meta name="csp-nonce" content="{{ Vite::cspNonce() }}">
+    @if (config('impa.accounts'))
+    <meta name="accounts" content="yes">
+    @endif
     <title>Impa</title>
     <link rel="icon" href="/icon.svg" type="image/svg+xml">
     @vite('resources/app/main.ts')

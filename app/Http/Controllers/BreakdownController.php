@@ -4,52 +4,49 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Accounts\Whose;
 use App\Http\Problem;
 use App\Http\Requests\Body;
+use App\Jobs\BreakDown;
+use App\Models\BreakdownJob;
 use App\Models\Picture;
+use App\Seeing\DrawnFigure;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Impa\Figure\Figure;
-use Impa\Seeing\Breakdown;
+use Illuminate\Http\Response;
 use Impa\Seeing\Glance;
-use Impa\Seeing\SeenAgain;
-use Impa\Seeing\View;
 use Symfony\Component\HttpFoundation\StreamedResponse;
+use Symfony\Component\HttpKernel\Exception\HttpException;
 use Throwable;
 
 final class BreakdownController
 {
+    /** So many of one felter wait or are at work at once. */
+    private const AT_ONCE = 3;
+
+    /** What nobody fetched is let go after so many hours. */
+    private const KEPT_HOURS = 6;
+
     /**
-     * The answer at once, or, where the client takes application/x-ndjson, line by line: what is being done and how much
-     * is behind, and at last the answer or the refusal. Who hangs up stops the work. With a `document` that came from this drawing, what
-     * the felter made of it stays.
+     * The answer at once, or, where the client takes application/x-ndjson, line by line: what is being done and how much is behind, and at
+     * last the answer or the refusal. Who hangs up stops the work. Where a worker does it, 202 and where to ask how far it is.
      */
     public function store(Request $request, Body $body): JsonResponse|StreamedResponse
     {
-        $bytes = Picture::chosen($body->int('picture'))->bytes();
-        $name = mb_substr(trim($body->text('name')), 0, 120);
-        $wishes = $body->wishes();
-        $figure = $body->has('document') ? $body->figure() : null;
-        $see = static fn (?callable $progress): Breakdown => Breakdown::of(
-            $bytes,
-            $wishes,
-            $name === '' ? 'New figure' : $name,
-            $body->text('file'),
-            $progress,
-        );
+        DrawnFigure::check($body);
+        if (config()->string('queue.default') !== 'sync') {
+            return $this->queued((string) $request->getContent());
+        }
         if (! str_contains((string) $request->headers->get('Accept'), 'application/x-ndjson')) {
-            return new JsonResponse(self::answer($see(null), $figure));
+            return new JsonResponse(DrawnFigure::seen($body));
         }
 
         return new StreamedResponse(
-            static function () use ($see, $figure): void {
+            static function () use ($body): void {
                 try {
-                    $last = self::answer(
-                        $see(static function (string $doing, float $share): void {
-                            self::line(['doing' => $doing, 'share' => $share]);
-                        }),
-                        $figure,
-                    );
+                    $last = DrawnFigure::seen($body, static function (string $doing, float $share): void {
+                        self::line(['doing' => $doing, 'share' => $share]);
+                    });
                 } catch (Throwable $e) {
                     report($e);
                     $last = ['problem' => Problem::for($e)->getData(true)];
@@ -59,6 +56,25 @@ final class BreakdownController
             200,
             ['Content-Type' => 'application/x-ndjson', 'Cache-Control' => 'no-store', 'X-Accel-Buffering' => 'no'],
         );
+    }
+
+    /** How far it is; with the answer, or the refusal, once it is done: that is fetched once. */
+    public function show(BreakdownJob $breakdown): Response|JsonResponse
+    {
+        if ($breakdown->answer === null) {
+            return new JsonResponse(['doing' => $breakdown->doing, 'share' => $breakdown->share]);
+        }
+        $breakdown->delete();
+
+        return new Response($breakdown->answer, 200, ['Content-Type' => 'application/json']);
+    }
+
+    /** Given up: the work ends. */
+    public function destroy(BreakdownJob $breakdown): JsonResponse
+    {
+        $breakdown->delete();
+
+        return new JsonResponse(null, 204);
     }
 
     /** A quick first look, before anything is shaped. */
@@ -73,20 +89,16 @@ final class BreakdownController
         ]);
     }
 
-    /**
-     * @param  ?Figure  $figure  that was broken down from this drawing before: what the felter made of it stays
-     * @return array<string, mixed>
-     */
-    private static function answer(Breakdown $breakdown, ?Figure $figure): array
+    private function queued(string $asked): JsonResponse
     {
-        $again = $figure === null ? null : SeenAgain::of($figure, $breakdown->document);
+        BreakdownJob::query()->where('updated_at', '<', now()->subHours(self::KEPT_HOURS))->delete();
+        if (BreakdownJob::query()->whereNull('answer')->count() >= self::AT_ONCE) {
+            throw new HttpException(429, 'Three of your drawings are being seen already. Wait for one of them.');
+        }
+        $row = BreakdownJob::query()->create(['asked' => $asked, 'doing' => 'Waiting its turn']);
+        dispatch(new BreakDown(Whose::id(), $row->uuid));
 
-        return [
-            'document' => $again === null ? $breakdown->document : $again->document,
-            'notices' => [...$again === null ? [] : [$again->notice()], ...$breakdown->notices],
-            'figures' => $breakdown->figures,
-            'views' => array_map(static fn (View $v): string => $v->value, $breakdown->views),
-        ];
+        return new JsonResponse(['breakdown' => $row->uuid], 202);
     }
 
     /** @param  array<string, mixed>  $members */

@@ -41,6 +41,20 @@ final class FigureWoolController
         return new JsonResponse(self::state($figure), 201);
     }
 
+    /** @return array{wool_id: int, planned_g: float, used_g: float, grams: float} PostgreSQL hands numbers out as text */
+    private static function row(object $row): array
+    {
+        $row = (array) $row;
+        $g = static fn (string $column): float => is_numeric($row[$column] ?? null) ? (float) $row[$column] : 0.0;
+
+        return [
+            'wool_id' => is_int($row['wool_id']) ? $row['wool_id'] : 0,
+            'planned_g' => $g('planned_g'),
+            'used_g' => $g('used_g'),
+            'grams' => $g('grams'),
+        ];
+    }
+
     /** @return array<string, mixed> whether it is set aside or used, and wool by wool: planned, used, left over */
     private static function state(Figure $figure): array
     {
@@ -49,7 +63,7 @@ final class FigureWoolController
             ->where('figure_id', $figure->id)
             ->orderBy('wool_id')
             ->get()
-            ->map(static fn (object $r): array => (array) $r)
+            ->map(self::row(...))
             ->all();
         $uses = array_map(
             static fn (array $r): array => [

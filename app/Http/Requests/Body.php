@@ -31,15 +31,20 @@ final readonly class Body
 
     public static function of(Request $request): self
     {
+        return self::fromJson((string) $request->getContent());
+    }
+
+    public static function fromJson(string $json): self
+    {
         try {
-            $members = json_decode((string) $request->getContent(), false, 64, JSON_THROW_ON_ERROR);
+            $members = json_decode($json, false, 64, JSON_THROW_ON_ERROR);
         } catch (JsonException) {
             throw new HttpException(400, 'The request is not readable as JSON.');
         }
 
         return new self(
             $members instanceof stdClass ? $members : throw new HttpException(400, 'The request must be a JSON object.'),
-            strlen((string) $request->getContent()),
+            strlen($json),
         );
     }
 

@@ -1065,3 +1065,31 @@ export interface Pulled {
 export interface Wools {
   wools: Wool[]
 }
+export interface Session {
+  accounts: boolean
+  felter: null | {
+    name: string
+    email: string
+    picturesMb: number
+    mostMb: number
+  }
+}
+export interface Told {
+  told: string
+}
+export interface SharedLink {
+  id: number
+  at: string
+  seenAt: string | null
+}
+export interface SharedLinks {
+  links: SharedLink[]
+  address?: string
+}
+export interface BreakdownQueued {
+  breakdown: string
+}
+export interface BreakdownAtWork {
+  doing: string
+  share: number
+}

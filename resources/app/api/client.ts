@@ -1,6 +1,8 @@
 import type {
   Between,
   Board,
+  BreakdownAtWork,
+  BreakdownQueued,
   Build,
   CardPage,
   ColourTaken,
@@ -49,6 +51,9 @@ import type {
   Reserve,
   SavedFigure,
   Seen,
+  Session,
+  SharedLinks,
+  Told,
   Shapes,
   SheetFound,
   SheetRead,
@@ -213,13 +218,23 @@ function send(
     },
     body: body === undefined ? undefined : isFile ? body : JSON.stringify(body),
     ...options,
-  }).catch((error: unknown) => {
-    if (error instanceof DOMException && error.name === 'AbortError') throw error
-    throw new Refusal(
-      0,
-      'Impa does not answer. Is it still running? What you made of this figure is kept in this browser.',
-    )
   })
+    .then(atTheDoor)
+    .catch((error: unknown) => {
+      if (error instanceof DOMException && error.name === 'AbortError') throw error
+      throw new Refusal(
+        0,
+        'Impa does not answer. Is it still running? What you made of this figure is kept in this browser.',
+      )
+    })
+}
+
+/** Who has not signed in, or was signed out meanwhile, is led to the door and back; what is open is kept in this browser. */
+function atTheDoor(response: Response): Response {
+  const { pathname, search } = window.location
+  if (response.status === 401 && pathname !== '/sign-in' && pathname !== '/password')
+    window.location.assign('/sign-in?to=' + encodeURIComponent(pathname + search))
+  return response
 }
 
 interface Problem {
@@ -264,6 +279,8 @@ async function lines<T>(
   const response = await send('POST', path, body, 'application/x-ndjson', { signal })
   if (!response.ok || !response.body)
     throw refused(response.status, (await response.json().catch(() => ({}))) as Problem)
+  if (response.status === 202)
+    return queued<T>(path, ((await response.json()) as BreakdownQueued).breakdown, onProgress, signal)
   const reader = response.body.pipeThrough(new TextDecoderStream()).getReader()
   let rest = ''
   for (;;) {
@@ -277,6 +294,30 @@ async function lines<T>(
       onProgress(line.doing, line.share ?? 0)
     }
     if (done) throw new Refusal(0, 'The answer broke off. Try once more; the picture is kept.')
+  }
+}
+
+/** It is asked so often how far a worker is, milliseconds. */
+const ASK_AGAIN_MS = 400
+
+/** What a worker does in its turn: asked for until it is done. Who gives it up says so. */
+async function queued<T>(
+  path: string,
+  id: string,
+  onProgress: (doing: string, share: number) => void,
+  signal: AbortSignal,
+): Promise<T> {
+  for (;;) {
+    if (signal.aborted) {
+      void send('DELETE', `${path}/${id}`, undefined, 'application/json', {})
+      throw new DOMException('Given up', 'AbortError')
+    }
+    const answer = await ask<BreakdownAtWork | { problem: Problem } | T>('GET', `${path}/${id}`)
+    if (answer && typeof answer === 'object' && 'problem' in answer)
+      throw refused(answer.problem.status ?? 500, answer.problem)
+    if (!answer || typeof answer !== 'object' || !('doing' in answer)) return answer as T
+    onProgress(answer.doing, answer.share)
+    await new Promise((resolve) => setTimeout(resolve, ASK_AGAIN_MS))
   }
 }
 
@@ -473,5 +514,15 @@ export const api = {
   release: (id: number) => ask<FigureWool>('DELETE', `figures/${id}/wool`),
   finishWool: (id: number, used: Record<number, number>) =>
     ask<FigureWool>('POST', `figures/${id}/wool/finish`, { used }),
+  session: () => ask<Session>('GET', 'session'),
+  signIn: (email: string, password: string) => ask<Session>('POST', 'session', { email, password }),
+  signOut: (everywhere: boolean) => ask<Session>('DELETE', 'session', { everywhere }),
+  passwordLetter: (email: string) => ask<Told>('POST', 'password', { email }),
+  choosePassword: (email: string, token: string, password: string) =>
+    ask<Told>('PUT', 'password', { email, token, password }),
+  changePassword: (old: string, password: string) => ask<Told>('PUT', 'password/own', { old, password }),
+  links: (id: number) => ask<SharedLinks>('GET', `figures/${id}/links`),
+  shareByLink: (id: number) => ask<SharedLinks>('POST', `figures/${id}/links`),
+  endLink: (id: number, link: number) => ask<SharedLinks>('DELETE', `figures/${id}/links/${link}`),
   catalogue: () => ask<Shapes>('GET', 'catalogue'),
 }

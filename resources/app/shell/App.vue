@@ -31,7 +31,7 @@ onBeforeUnmount(() => window.removeEventListener('pagehide', flush))
 <template>
   <v-app>
     <a class="skip" href="#station">To the work</a>
-    <StationThread />
+    <StationThread v-if="!route.meta.isDoor" />
     <v-main id="station" class="station">
       <v-alert
         v-if="figure.trouble && route.params.id && !figure.missing"

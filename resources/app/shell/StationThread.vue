@@ -106,6 +106,9 @@ function switchLight(): void {
       aria-label="My hand"
       >Hand</router-link
     >
+    <router-link to="/house" class="drawer" :aria-current="route.name === 'house' ? 'page' : undefined"
+      >House</router-link
+    >
     <nav v-if="atFigure" class="thread" aria-label="Stations">
       <router-link
         v-for="s in stations"

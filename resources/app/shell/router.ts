@@ -9,6 +9,19 @@ export const router = createRouter({
     { path: '/bin', name: 'bin', component: () => import('../stations/shelf/BinStation.vue') },
     { path: '/stash', name: 'stash', component: () => import('../stations/stash/StashStation.vue') },
     { path: '/hand', name: 'hand', component: () => import('../stations/hand/HandStation.vue') },
+    { path: '/house', name: 'house', component: () => import('../stations/house/HouseStation.vue') },
+    {
+      path: '/sign-in',
+      name: 'sign-in',
+      meta: { isDoor: true },
+      component: () => import('../stations/house/SignInStation.vue'),
+    },
+    {
+      path: '/password',
+      name: 'password',
+      meta: { isDoor: true },
+      component: () => import('../stations/house/PasswordStation.vue'),
+    },
     { path: '/sets/:set(\\d+)', name: 'set', component: () => import('../stations/sets/SetStation.vue') },
     { path: '/figures/:id(\\d+)', redirect: (to) => ({ name: 'shapes', params: to.params }) },
     {

@@ -3,6 +3,8 @@ import { onMounted, ref, watch } from 'vue'
 import type { Closing } from '../../api/answers'
 import { api } from '../../api/client'
 import BookletDialog from './BookletDialog.vue'
+import LinksDialog from './LinksDialog.vue'
+import { hasAccounts } from '../../state/accounts'
 import PrintDialog from '../../shell/PrintDialog.vue'
 import { useFigure } from '../../state/figure'
 import { inWords } from '../../api/useTelling'
@@ -15,6 +17,7 @@ const trouble = ref('')
 const said = ref('')
 const printing = ref(false)
 const sharing = ref(false)
+const linking = ref(false)
 
 async function take(ask: () => Promise<Closing>): Promise<boolean> {
   trouble.value = ''
@@ -68,11 +71,13 @@ async function takeWool(): Promise<void> {
       <div class="acts">
         <v-btn color="primary" variant="flat" @click="printing = true">Card of the figure</v-btn>
         <v-btn variant="tonal" @click="sharing = true">A booklet to share</v-btn>
+        <v-btn v-if="hasAccounts()" variant="tonal" @click="linking = true">Shown by a link</v-btn>
         <v-btn variant="tonal" @click="takeWool">Take its wool from the stash</v-btn>
       </div>
       <p v-if="said" role="status" class="quiet">{{ said }}</p>
     </div>
     <BookletDialog v-model="sharing" />
+    <LinksDialog v-if="linking" v-model="linking" />
     <PrintDialog
       v-model="printing"
       title="Card of the figure"

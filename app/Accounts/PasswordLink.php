@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Accounts;
+
+use App\Models\Felter;
+use Illuminate\Support\Facades\Mail;
+use Illuminate\Support\Facades\Password;
+
+/** A link by which a felter chooses a password: the first one, or a new one. Laravel's own broker keeps its hash and its hour. */
+final class PasswordLink
+{
+    public static function address(Felter $felter): string
+    {
+        return self::with($felter, Password::createToken($felter));
+    }
+
+    public static function send(Felter $felter, #[\SensitiveParameter] string $token): void
+    {
+        $text = sprintf(
+            "Hello %s,\n\nby this link you choose a password for Impa. It holds for an hour, once:\n\n%s\n\n%s\n",
+            $felter->name,
+            self::with($felter, $token),
+            'If you did not ask for it, leave it: nothing has changed.',
+        );
+        Mail::raw($text, static function ($mail) use ($felter): void {
+            $mail->to((string) $felter->email)->subject('Choose a password for Impa');
+        });
+    }
+
+    public static function end(Felter $felter): void
+    {
+        Password::deleteToken($felter);
+    }
+
+    /** After the hash: what stands there is sent to no server, and stands in no log. */
+    private static function with(Felter $felter, #[\SensitiveParameter] string $token): string
+    {
+        return url('/password').'#'.http_build_query(['email' => $felter->email, 'token' => $token]);
+    }
+}

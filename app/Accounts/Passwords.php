@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Accounts;
+
+use App\Models\Felter;
+use Illuminate\Support\Facades\DB;
+use Symfony\Component\HttpKernel\Exception\HttpException;
+
+/** What a password must be, and how it is chosen. */
+final class Passwords
+{
+    /** OWASP ASVS 4.0.3, 2.1.1 and 2.1.2. */
+    private const LEAST = 12;
+
+    private const MOST = 128;
+
+    /**
+     * A new password; whoever is signed in as this felter elsewhere is signed out, and links to choose one are worth nothing.
+     *
+     * @throws HttpException in words, if it is none to be trusted
+     */
+    public static function choose(Felter $felter, #[\SensitiveParameter] string $password): void
+    {
+        $fault = self::fault($felter, $password);
+        if ($fault !== '') {
+            throw new HttpException(422, $fault);
+        }
+        $felter->forceFill(['password' => $password])->save();
+        self::signOutEverywhere($felter);
+        PasswordLink::end($felter);
+    }
+
+    /** On every device: their sessions are gone. */
+    public static function signOutEverywhere(Felter $felter): void
+    {
+        DB::table('sessions')->where('user_id', $felter->id)->delete();
+        $felter->setRememberToken(bin2hex(random_bytes(30)));
+        $felter->save();
+    }
+
+    private static function fault(Felter $felter, #[\SensitiveParameter] string $password): string
+    {
+        $plain = mb_strtolower($password);
+        $length = mb_strlen($password);
+
+        return match (true) {
+            $length < self::LEAST => sprintf('A password has at least %d letters: four or five words are easy to keep.', self::LEAST),
+            $length > self::MOST => sprintf('A password has at most %d letters.', self::MOST),
+            count(array_unique(mb_str_split($plain))) < 5 => 'This password is a few letters over and over. Take several words.',
+            self::names($felter, $plain) => 'Your own name or address is the first that is tried. Take other words.',
+            in_array(substr(hash('sha256', $plain), 0, 16), self::common(), true) => 'This password is on every list of those '.
+                'that are tried first. Take other words.',
+            default => '',
+        };
+    }
+
+    private static function names(Felter $felter, #[\SensitiveParameter] string $plain): bool
+    {
+        $known = [mb_strtolower($felter->name), (string) strstr((string) $felter->email, '@', true)];
+
+        return array_filter($known, static fn (string $word): bool => mb_strlen($word) > 3 && str_contains($plain, $word)) !== [];
+    }
+
+    /** @return list<string> */
+    private static function common(): array
+    {
+        return explode("\n", (string) file_get_contents(__DIR__.'/common-passwords.txt'));
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Accounts\PasswordLink;
+use App\Accounts\Passwords;
+use App\Http\Requests\Body;
+use App\Models\Felter;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Facades\Password;
+use Illuminate\Support\Facades\RateLimiter;
+use Symfony\Component\HttpKernel\Exception\HttpException;
+
+/** How a felter chooses a password: by a link, or knowing the old one. */
+final class PasswordController
+{
+    /** Letters to one address within an hour. */
+    private const LETTERS = 3;
+
+    /** Wrong old passwords within a quarter of an hour. */
+    private const TRIES = 5;
+
+    /** Sends a link. The answer is the same whether the address is known or not. */
+    public function store(Body $body): JsonResponse
+    {
+        SessionController::onlyWithAccounts();
+        $email = Felter::plain($body->text('email'));
+        $key = 'letter:'.hash('sha256', $email);
+        $felter = Felter::byEmail($email);
+        if ($felter !== null && ! RateLimiter::tooManyAttempts($key, self::LETTERS)) {
+            RateLimiter::hit($key, 3600);
+            defer(static fn () => PasswordLink::send($felter, Password::createToken($felter)));
+        }
+
+        return new JsonResponse([
+            'told' => 'If this address is known here, a letter with a link is on its way. The link holds for an hour.',
+        ]);
+    }
+
+    /** Chooses one by such a link. */
+    public function update(Body $body): JsonResponse
+    {
+        SessionController::onlyWithAccounts();
+        $felter = Felter::byEmail($body->text('email'));
+        if ($felter === null || ! Password::tokenExists($felter, $body->text('token'))) {
+            throw new HttpException(422, 'This link is over, or was used already. Ask for another one.');
+        }
+        Passwords::choose($felter, $body->text('password'));
+
+        return new JsonResponse(['told' => 'The password is chosen. Sign in with it.']);
+    }
+
+    /** Chooses another one; every other device is signed out. */
+    public function change(Body $body, Request $request): JsonResponse
+    {
+        SessionController::onlyWithAccounts();
+        $felter = Auth::user();
+        $key = 'old-password:'.Auth::id();
+        if (RateLimiter::tooManyAttempts($key, self::TRIES)) {
+            throw new HttpException(429, 'Too many wrong tries. Wait a quarter of an hour, or choose a new one by a letter.');
+        }
+        RateLimiter::hit($key, 900);
+        if (! $felter instanceof Felter || ! Hash::check(mb_substr($body->text('old'), 0, 1000), (string) $felter->password)) {
+            throw new HttpException(422, 'The old password is not right.');
+        }
+        Passwords::choose($felter, $body->text('password'));
+        $request->session()->regenerate();
+
+        return new JsonResponse(['told' => 'The password is changed. Other devices are signed out.']);
+    }
+}

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Jobs;
+
+use App\Accounts\Whose;
+use App\Http\Problem;
+use App\Http\Requests\Body;
+use App\Models\BreakdownJob;
+use App\Seeing\DrawnFigure;
+use App\Seeing\GivenUp;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Foundation\Queue\Queueable;
+use Throwable;
+
+/** Breaks a drawing down while its felter watches how far it is; whoever gives it up takes its row away, and that ends the work. */
+final class BreakDown implements ShouldQueue
+{
+    use Queueable;
+
+    public int $tries = 1;
+
+    public int $timeout = 120;
+
+    /** It is written down so often how far it is, seconds. */
+    private const EVERY_S = 0.4;
+
+    public function __construct(private readonly int $felter, private readonly string $uuid)
+    {
+    }
+
+    public function handle(): void
+    {
+        Whose::being($this->felter, function (): void {
+            $asked = $this->row()->value('asked');
+            if (! is_string($asked)) {
+                return;
+            }
+            $told = 0.0;
+            try {
+                $answer = DrawnFigure::seen(Body::fromJson($asked), function (string $doing, float $share) use (&$told): void {
+                    if (microtime(true) - $told > self::EVERY_S) {
+                        $told = microtime(true);
+                        $isWanted = $this->row()->update(['doing' => $doing, 'share' => $share]) === 1;
+                        throw_unless($isWanted, GivenUp::class);
+                    }
+                });
+            } catch (GivenUp) {
+                return;
+            } catch (Throwable $e) {
+                report($e);
+                $answer = ['problem' => Problem::for($e)->getData(true)];
+            }
+            $this->row()->update(['share' => 1.0, 'answer' => json_encode($answer, JSON_THROW_ON_ERROR)]);
+        });
+    }
+
+    /** The worker was ended in the middle of it. */
+    public function failed(): void
+    {
+        Whose::being($this->felter, fn () => $this->row()->whereNull('answer')->update(['answer' => json_encode([
+            'problem' => ['status' => 503, 'detail' => 'The break-down was ended in the middle. Try once more; the picture is kept.'],
+        ])]));
+    }
+
+    /** @return Builder<BreakdownJob> */
+    private function row(): Builder
+    {
+        return BreakdownJob::query()->where('uuid', $this->uuid);
+    }
+}

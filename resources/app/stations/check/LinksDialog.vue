@@ -1,0 +1,74 @@
+<script setup lang="ts">
+import { mdiContentCopy } from '@mdi/js'
+import { onMounted, ref } from 'vue'
+import type { SharedLinks } from '../../api/answers'
+import { api } from '../../api/client'
+import { useTelling } from '../../api/useTelling'
+import { useFigure } from '../../state/figure'
+
+/** Links by which the figure is shown to whoever has one, until it is ended. */
+const show = defineModel<boolean>({ required: true })
+const figure = useFigure()
+const links = ref<SharedLinks | null>(null)
+const copied = ref(false)
+const { trouble, busy, tell } = useTelling()
+onMounted(() => tell(async () => void (links.value = await api.links(figure.id))))
+const make = () =>
+  tell(async () => {
+    links.value = await api.shareByLink(figure.id)
+    copied.value = false
+  })
+const end = (id: number) => tell(async () => void (links.value = await api.endLink(figure.id, id)))
+const copy = () =>
+  tell(async () => {
+    await navigator.clipboard.writeText(links.value?.address ?? '')
+    copied.value = true
+  })
+const when = (at: string) => new Date(at).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' })
+</script>
+
+<template>
+  <v-dialog v-model="show" aria-label="Shown by a link" max-width="560">
+    <v-card title="Shown by a link">
+      <v-card-text class="fields">
+        <p>
+          Whoever has the link sees the figure as it is saved, from the front, with what it takes, and may take the
+          figure along. Your drawing, your log and your hand stay with you.
+        </p>
+        <div v-if="links?.address" class="row">
+          <v-text-field :model-value="links.address" label="The link, told this once" readonly />
+          <v-btn :icon="mdiContentCopy" aria-label="Copy the link" @click="copy" />
+          <span v-if="copied" class="small quiet" role="status">Copied</span>
+        </div>
+        <ul v-if="links?.links.length" class="links">
+          <li v-for="link in links.links" :key="link.id" class="row">
+            <span
+              >Made {{ when(link.at)
+              }}<span class="quiet">, {{ link.seenAt ? `last seen ${when(link.seenAt)}` : 'not seen yet' }}</span></span
+            >
+            <v-spacer />
+            <v-btn size="small" :disabled="busy" @click="end(link.id)">End it</v-btn>
+          </li>
+        </ul>
+        <p v-else-if="links" class="quiet">Nobody sees this figure by a link.</p>
+        <p v-if="trouble" class="wrong" role="alert">{{ trouble }}</p>
+        <v-progress-linear v-if="busy" indeterminate color="primary" aria-label="Asking" />
+      </v-card-text>
+      <v-card-actions>
+        <v-btn @click="show = false">Done</v-btn>
+        <v-btn color="primary" variant="flat" :disabled="busy" @click="make">A new link</v-btn>
+      </v-card-actions>
+    </v-card>
+  </v-dialog>
+</template>
+
+<style scoped>
+.fields {
+  display: grid;
+  gap: 0.7rem;
+}
+.links {
+  list-style: none;
+  padding: 0;
+}
+</style>

@@ -1,0 +1,64 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import type { Session } from '../../api/answers'
+import { api } from '../../api/client'
+import { useTelling } from '../../api/useTelling'
+import { enter, forget } from './enter'
+
+defineProps<{ felter: NonNullable<Session['felter']> }>()
+const { trouble, busy, tell } = useTelling()
+const old = ref('')
+const password = ref('')
+const told = ref('')
+const change = () =>
+  tell(async () => {
+    told.value = (await api.changePassword(old.value, password.value)).told
+    old.value = password.value = ''
+  })
+const out = (everywhere: boolean) =>
+  tell(async () => {
+    await api.signOut(everywhere)
+    forget()
+    enter('/sign-in')
+  })
+</script>
+
+<template>
+  <section class="sheet pane" aria-label="Account">
+    <h2>{{ felter.name }}</h2>
+    <p class="quiet">{{ felter.email }}</p>
+    <p>
+      Your pictures take {{ felter.picturesMb.toFixed(1) }} MB<template v-if="felter.mostMb">
+        of {{ felter.mostMb }} MB</template
+      >.
+    </p>
+    <v-progress-linear
+      v-if="felter.mostMb"
+      :model-value="(100 * felter.picturesMb) / felter.mostMb"
+      color="primary"
+      height="8"
+      rounded
+      aria-label="Room for pictures"
+    />
+    <form class="pane" @submit.prevent="change">
+      <h3>Another password</h3>
+      <v-text-field v-model="old" label="The old one" type="password" autocomplete="current-password" />
+      <v-text-field v-model="password" label="The new one" type="password" autocomplete="new-password" />
+      <v-btn type="submit" :disabled="busy || !old || !password">Change it</v-btn>
+    </form>
+    <p v-if="trouble" class="wrong" role="alert">{{ trouble }}</p>
+    <p v-if="told" role="status">{{ told }}</p>
+    <div class="row">
+      <v-btn variant="flat" color="primary" :disabled="busy" @click="out(false)">Sign out</v-btn>
+      <v-btn variant="text" :disabled="busy" @click="out(true)">Sign out on every device</v-btn>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.pane {
+  display: grid;
+  gap: 0.8rem;
+  align-content: start;
+}
+</style>

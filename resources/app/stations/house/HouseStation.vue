@@ -1,0 +1,42 @@
+<script setup lang="ts">
+import { onMounted, ref } from 'vue'
+import type { Session } from '../../api/answers'
+import { api } from '../../api/client'
+import { useTelling } from '../../api/useTelling'
+import AccountPane from './AccountPane.vue'
+
+/** What is about all of Impa: who is in it, what else may look in, everything out and in. */
+const session = ref<Session | null>(null)
+const { trouble, tell } = useTelling()
+onMounted(() => tell(async () => void (session.value = await api.session())))
+</script>
+
+<template>
+  <div class="house">
+    <h1>House</h1>
+    <v-alert v-if="trouble" type="warning" variant="tonal" role="alert">{{ trouble }}</v-alert>
+    <v-progress-linear v-if="!session && !trouble" indeterminate color="primary" aria-label="Looking round" />
+    <div v-if="session" class="panes">
+      <AccountPane v-if="session.felter" :felter="session.felter" />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.house {
+  max-width: 1280px;
+  margin: 0 auto;
+  padding: 0.4rem 1rem 2rem;
+  display: grid;
+  gap: 1rem;
+}
+.panes {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(100%, 24rem), 1fr));
+  gap: 1rem;
+  align-items: start;
+}
+.panes > :deep(.sheet) {
+  padding: 1rem 1.2rem 1.2rem;
+}
+</style>

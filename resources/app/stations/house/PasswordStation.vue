@@ -1,0 +1,41 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { api } from '../../api/client'
+import { useTelling } from '../../api/useTelling'
+import DoorSheet from './DoorSheet.vue'
+
+/** After the hash of the link: what stands there goes to no server by itself, and out of the address once it is read. */
+const said = new URLSearchParams(window.location.hash.slice(1))
+history.replaceState(history.state, '', '/password')
+
+const { trouble, busy, tell } = useTelling()
+const email = ref(said.get('email') ?? '')
+const password = ref('')
+const seen = ref(false)
+const told = ref('')
+const choose = () =>
+  tell(async () => {
+    told.value = (await api.choosePassword(email.value, said.get('token') ?? '', password.value)).told
+  })
+</script>
+
+<template>
+  <DoorSheet title="Choose a password" :trouble="trouble" :told="told" :busy="busy" @send="choose">
+    <p v-if="!said.get('token')" class="wrong">This page wants the whole link of the letter. Open it from there.</p>
+    <template v-else-if="!told">
+      <p class="quiet">For {{ email }}. Twelve letters or more: four or five words in a row are easy to keep.</p>
+      <input class="offscreen" type="text" autocomplete="username" :value="email" tabindex="-1" aria-hidden="true" />
+      <v-text-field
+        v-model="password"
+        label="New password"
+        :type="seen ? 'text' : 'password'"
+        autocomplete="new-password"
+        maxlength="128"
+        autofocus
+      />
+      <v-checkbox v-model="seen" label="Show what I type" density="compact" hide-details />
+      <v-btn type="submit" color="primary" variant="flat" :disabled="busy || !password">Choose it</v-btn>
+    </template>
+    <v-btn v-else color="primary" variant="flat" href="/sign-in">Sign in</v-btn>
+  </DoorSheet>
+</template>

@@ -1,0 +1,38 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { useRoute } from 'vue-router'
+import { api } from '../../api/client'
+import { useTelling } from '../../api/useTelling'
+import DoorSheet from './DoorSheet.vue'
+import { enter } from './enter'
+
+const route = useRoute()
+const { trouble, busy, tell } = useTelling()
+const email = ref('')
+const password = ref('')
+const seen = ref(false)
+const told = ref('')
+
+const signIn = () =>
+  tell(async () => {
+    await api.signIn(email.value, password.value)
+    enter(route.query.to)
+  })
+const letter = () => tell(async () => void (told.value = (await api.passwordLetter(email.value)).told))
+</script>
+
+<template>
+  <DoorSheet title="Sign in" :trouble="trouble" :told="told" :busy="busy" @send="signIn">
+    <v-text-field v-model="email" label="Address" type="email" autocomplete="username" autofocus required />
+    <v-text-field
+      v-model="password"
+      label="Password"
+      :type="seen ? 'text' : 'password'"
+      autocomplete="current-password"
+      required
+    />
+    <v-checkbox v-model="seen" label="Show what I type" density="compact" hide-details />
+    <v-btn type="submit" color="primary" variant="flat" :disabled="busy || !email || !password">Sign in</v-btn>
+    <v-btn variant="text" :disabled="busy || !email" @click="letter">Send me a link to choose a new password</v-btn>
+  </DoorSheet>
+</template>
