@@ -25,6 +25,8 @@ return [
             'prefix' => '',
             'search_path' => 'public',
             'sslmode' => 'prefer',
+            // A process keeps its connection: to open one takes longer than most of what is asked by it.
+            'options' => [PDO::ATTR_PERSISTENT => (bool) env('DB_PERSISTENT', false)],
         ],
     ],
     'migrations' => ['table' => 'migrations', 'update_date_on_publish' => true],

@@ -17,6 +17,7 @@ use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
 use Impa\Hand\Hand;
 
@@ -31,6 +32,8 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Model::shouldBeStrict();
+        // From wherever the page came, as the content policy wants it.
+        Vite::createAssetPathsUsing(static fn (string $path): string => '/'.$path);
         foreach ([BreakdownJob::class, Figure::class, FigureSet::class, Picture::class, Swatch::class, Wool::class] as $own) {
             Gate::policy($own, OwnPolicy::class);
         }

@@ -30,7 +30,8 @@ const vuetify = createVuetify({
   },
 })
 
-// Every screen speaks the trade's words: they come first. Where nothing answers, what there is says so.
-void fetchTrade()
+// Every screen speaks the trade's words: they come first, but at the door. Where nothing answers, what there is says so.
+const isAtDoor = router.resolve(window.location.pathname).meta.isDoor === true
+void (isAtDoor ? Promise.resolve() : fetchTrade())
   .catch(() => {})
   .then(() => createApp(App).use(createPinia()).use(router).use(vuetify).mount('#app'))

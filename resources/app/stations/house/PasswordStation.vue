@@ -31,7 +31,6 @@ const choose = () =>
         :type="seen ? 'text' : 'password'"
         autocomplete="new-password"
         maxlength="128"
-        autofocus
       />
       <v-checkbox v-model="seen" label="Show what I type" density="compact" hide-details />
       <v-btn type="submit" color="primary" variant="flat" :disabled="busy || !password">Choose it</v-btn>

@@ -23,7 +23,7 @@ const letter = () => tell(async () => void (told.value = (await api.passwordLett
 
 <template>
   <DoorSheet title="Sign in" :trouble="trouble" :told="told" :busy="busy" @send="signIn">
-    <v-text-field v-model="email" label="Address" type="email" autocomplete="username" autofocus required />
+    <v-text-field v-model="email" label="Address" type="email" autocomplete="username" required />
     <v-text-field
       v-model="password"
       label="Password"
