@@ -8,6 +8,7 @@ use App\Http\Middleware\OnlyOwn;
 use App\Http\Middleware\OnlyThisMachine;
 use App\Http\Middleware\TellingRequests;
 use App\Http\Problem;
+use App\Sharing\Pairing;
 use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -30,6 +31,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(HandleCors::class);
         // Documents are checked and kept as they were sent: nothing is trimmed or taken for missing on the way in.
         $middleware->remove([TrimStrings::class, ConvertEmptyStringsToNull::class]);
+        // It is long and random by itself, and is looked at before anything else is.
+        $middleware->encryptCookies(except: [Pairing::COOKIE]);
         $middleware->prepend(OnlyThisMachine::class);
         $middleware->append([ContentSecurity::class, TellingRequests::class]);
         // Whose it is must be known before anything is looked for; whether it is theirs, right after.

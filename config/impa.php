@@ -11,4 +11,8 @@ return [
 
     // Whether a line is written for each request, and counts are kept for /metrics.
     'request_log' => (bool) env('IMPA_REQUEST_LOG', false),
+
+    // Where tablets on the same network find it (bin/demo --share), and the names and addresses they may ask under.
+    'share' => (string) env('IMPA_SHARE', ''),
+    'share_hosts' => (string) env('IMPA_SHARE_HOSTS', ''),
 ];

@@ -12,6 +12,7 @@ use App\Http\Controllers\BreakdownController;
 use App\Http\Controllers\BuildController;
 use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\ClosingController;
+use App\Http\Controllers\DeviceController;
 use App\Http\Controllers\ExpressionController;
 use App\Http\Controllers\FaceController;
 use App\Http\Controllers\FacePictureController;
@@ -28,6 +29,7 @@ use App\Http\Controllers\PartCheckController;
 use App\Http\Controllers\PasswordController;
 use App\Http\Controllers\PhotoCheckController;
 use App\Http\Controllers\PictureController;
+use App\Http\Controllers\PlaceController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\RecipeController;
 use App\Http\Controllers\RecutController;
@@ -55,7 +57,7 @@ use App\Models\FigureSet;
 use Illuminate\Support\Facades\Route;
 
 // Everything is somebody's, but what stands at the end.
-$numbers = ['figure', 'picture', 'wool', 'swatch', 'set'];
+$numbers = ['figure', 'picture', 'wool', 'swatch', 'set', 'device'];
 Route::prefix('api')->middleware([KnownFelter::class, OnlyOwn::class])->whereNumber($numbers)->group(function (): void {
     Route::get('figures', [FigureController::class, 'index']);
     Route::post('figures', [FigureController::class, 'store']);
@@ -126,6 +128,11 @@ Route::prefix('api')->middleware([KnownFelter::class, OnlyOwn::class])->whereNum
     Route::delete('figures/{figure}/links/{link}', [SharedLinkController::class, 'destroy'])->where('link', '[0-9]{1,18}');
 
     Route::put('password/own', [PasswordController::class, 'change']);
+    Route::get('devices', [DeviceController::class, 'index']);
+    Route::post('devices/code', [DeviceController::class, 'code']);
+    Route::delete('devices/{device}', [DeviceController::class, 'destroy']);
+    Route::get('place', [PlaceController::class, 'show']);
+    Route::put('place', [PlaceController::class, 'update']);
     Route::get('bin', [BinController::class, 'index']);
     Route::post('bin/{figure}/restore', [BinController::class, 'restore'])->withTrashed();
     Route::delete('bin', [BinController::class, 'destroy']);
@@ -216,12 +223,15 @@ Route::middleware([KnownFelter::class, OnlyOwn::class])->group(function (): void
 // What is answered to who has not signed in: the door, a figure that somebody shared, and whether the server is well.
 Route::view('/sign-in', 'app');
 Route::view('/password', 'app');
+Route::view('/pair', 'app');
+Route::get('/impa-authority.crt', [DeviceController::class, 'authority']);
 Route::prefix('api')->group(function (): void {
     Route::get('session', [SessionController::class, 'show']);
     Route::post('session', [SessionController::class, 'store']);
     Route::delete('session', [SessionController::class, 'destroy']);
     Route::post('password', [PasswordController::class, 'store']);
     Route::put('password', [PasswordController::class, 'update']);
+    Route::post('pair', [DeviceController::class, 'pair']);
 });
 Route::prefix('shared/{token}')->where(['token' => '[A-Za-z0-9_-]{32}'])->group(function (): void {
     Route::get('/', [SharedLinkController::class, 'page']);

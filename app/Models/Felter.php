@@ -18,6 +18,7 @@ use Illuminate\Foundation\Auth\Access\Authorizable;
  * @property int $id
  * @property string $name
  * @property ?string $email none for who only sits at this machine
+ * @property string $place the page where they were last; empty for none
  * @property ?string $password its hash; none until it was chosen
  */
 final class Felter extends Model implements ChoosesPasswordAnew, SignsIn

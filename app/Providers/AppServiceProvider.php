@@ -8,6 +8,7 @@ use App\Accounts\OwnPolicy;
 use App\Hand\OwnHand;
 use App\Http\Requests\Body;
 use App\Models\BreakdownJob;
+use App\Models\Device;
 use App\Models\Figure;
 use App\Models\FigureSet;
 use App\Models\Picture;
@@ -34,7 +35,8 @@ final class AppServiceProvider extends ServiceProvider
         Model::shouldBeStrict();
         // From wherever the page came, as the content policy wants it.
         Vite::createAssetPathsUsing(static fn (string $path): string => '/'.$path);
-        foreach ([BreakdownJob::class, Figure::class, FigureSet::class, Picture::class, Swatch::class, Wool::class] as $own) {
+        $owned = [BreakdownJob::class, Device::class, Figure::class, FigureSet::class, Picture::class, Swatch::class, Wool::class];
+        foreach ($owned as $own) {
             Gate::policy($own, OwnPolicy::class);
         }
     }

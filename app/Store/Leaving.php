@@ -19,7 +19,7 @@ final class Leaving
         Writing::together(static function () use ($felter): void {
             Passwords::signOutEverywhere($felter);
             // What refers to others goes before them.
-            foreach (array_reverse([...Whose::TABLES, 'shared_links', 'breakdowns']) as $table) {
+            foreach (array_reverse([...Whose::TABLES, 'shared_links', 'breakdowns', 'devices', 'pairing_codes']) as $table) {
                 DB::table($table)->where('felter_id', $felter->id)->delete();
             }
             DB::table('password_links')->where('email', $felter->email)->delete();

@@ -7,6 +7,10 @@
     @if (config('impa.accounts'))
     <meta name="accounts" content="yes">
     @endif
+    @if (config('impa.accounts') || App\Sharing\Share::through(request()))
+    <meta name="away" content="yes">
+    @endif
+    <link rel="manifest" href="/manifest.webmanifest">
     <title>Impa</title>
     <link rel="icon" href="/icon.svg" type="image/svg+xml">
     @vite('resources/app/main.ts')

@@ -39,7 +39,7 @@ function signIn(string $email = 'ada@example.org', string $password = GOOD_PASSW
 /** @return list<OneRoute> */
 function ownRoutes(): array
 {
-    $open = ['sign-in', 'password', 'api/session', 'api/password', 'health', 'metrics'];
+    $open = ['sign-in', 'password', 'pair', 'impa-authority.crt', 'api/session', 'api/password', 'api/pair', 'health', 'metrics'];
 
     return array_values(array_filter(
         iterator_to_array(Route::getRoutes()),
@@ -65,9 +65,9 @@ it('answers nothing on any route to who has not signed in, and a page with the d
     expect(count(ownRoutes()))->toBeGreaterThan(120);
     foreach (ownRoutes() as $route) {
         $address = addressOf($route, [
-            'figure' => 1, 'picture' => 1, 'wool' => 1, 'swatch' => 1, 'set' => 1, 'link' => 1, 'photo' => 1, 'revision' => 1, 'station' => 'wool',
-            'hash' => str_repeat('a', 64), 'uuid' => 'aaaaaaaa-1', 'entry' => 'aaaaaaaa-1', 'record' => 'part:1', 'step' => 'portion',
-            'kind' => 'tips', 'breakdown' => '018f0000-0000-7000-8000-000000000000',
+            'figure' => 1, 'picture' => 1, 'wool' => 1, 'swatch' => 1, 'set' => 1, 'link' => 1, 'photo' => 1, 'revision' => 1,
+            'station' => 'wool', 'device' => 1, 'hash' => str_repeat('a', 64), 'uuid' => 'aaaaaaaa-1', 'entry' => 'aaaaaaaa-1',
+            'record' => 'part:1', 'step' => 'portion', 'kind' => 'tips', 'breakdown' => '018f0000-0000-7000-8000-000000000000',
         ]);
         $answer = $this->json($route->methods()[0], $address);
         if (str_starts_with($route->uri(), 'api/')) {

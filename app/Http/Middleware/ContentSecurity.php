@@ -18,8 +18,17 @@ final class ContentSecurity
         $nonce = Vite::useCspNonce();
         $response = $next($request);
         $response->headers->set('Content-Security-Policy', implode('; ', [
-            "default-src 'none'", "script-src 'self'", "style-src 'self' 'nonce-{$nonce}'", "img-src 'self' data: blob:", "font-src 'self'",
-            "connect-src 'self'", "form-action 'self'", "base-uri 'none'", "frame-ancestors 'none'",
+            "default-src 'none'",
+            "script-src 'self'",
+            "style-src 'self' 'nonce-{$nonce}'",
+            "img-src 'self' data: blob:",
+            "font-src 'self'",
+            "connect-src 'self'",
+            "form-action 'self'",
+            "manifest-src 'self'",
+            "worker-src 'self'",
+            "base-uri 'none'",
+            "frame-ancestors 'none'",
         ]));
         $response->headers->set('X-Content-Type-Options', 'nosniff');
         $response->headers->set('Referrer-Policy', 'same-origin');

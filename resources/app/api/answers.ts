@@ -1093,3 +1093,25 @@ export interface BreakdownAtWork {
   doing: string
   share: number
 }
+export interface Devices {
+  address: string
+  fingerprint: string
+  isHere: boolean
+  devices: {
+    id: number
+    name: string
+    pairedAt: string
+    seenAt: string | null
+  }[]
+}
+export interface PairingCode {
+  code: string
+  endsAt: string
+}
+export interface Paired {
+  paired: boolean
+}
+export interface Place {
+  page: string
+  name: string
+}
