@@ -9,6 +9,7 @@ import { createPinia } from 'pinia'
 import { createApp } from 'vue'
 import { createVuetify } from 'vuetify'
 import { aliases, mdi } from 'vuetify/iconsets/mdi-svg'
+import { isAway } from './away/network'
 import App from './shell/App.vue'
 import { router } from './shell/router'
 import { fetchTrade } from './state/trade'
@@ -35,3 +36,7 @@ const isAtDoor = router.resolve(window.location.pathname).meta.isDoor === true
 void (isAtDoor ? Promise.resolve() : fetchTrade())
   .catch(() => {})
   .then(() => createApp(App).use(createPinia()).use(router).use(vuetify).mount('#app'))
+
+// Where the network may go, the pages stay. On this machine itself nothing stands between them and Impa.
+if (isAway() && 'serviceWorker' in navigator)
+  window.addEventListener('load', () => void navigator.serviceWorker.register('/sw.js').catch(() => {}))

@@ -10,6 +10,9 @@
     @if (config('impa.accounts') || App\Sharing\Share::through(request()))
     <meta name="away" content="yes">
     @endif
+    @if (config('impa.accounts') || App\Sharing\Share::address() !== '')
+    <meta name="several" content="yes">
+    @endif
     <link rel="manifest" href="/manifest.webmanifest">
     <title>Impa</title>
     <link rel="icon" href="/icon.svg" type="image/svg+xml">

@@ -19,7 +19,7 @@ function streamed(...pieces: string[]): Response {
 
 const answer = vi.fn<typeof fetch>()
 beforeEach(() => {
-  vi.stubGlobal('document', { cookie: 'a=b; XSRF-TOKEN=abc%3D' })
+  vi.stubGlobal('document', { cookie: 'a=b; XSRF-TOKEN=abc%3D', querySelector: () => null })
   vi.stubGlobal('fetch', answer)
 })
 afterEach(() => {

@@ -5,6 +5,7 @@ import type {
   BreakdownQueued,
   Build,
   CardPage,
+  Devices,
   ColourTaken,
   Diary,
   FaceCopied,
@@ -20,7 +21,10 @@ import type {
   NeedlesAtHand,
   NeedlesEye,
   Overlay,
+  Paired,
+  PairingCode,
   PictureTaken,
+  Place,
   PiecePut,
   PlacedMarks,
   Hand,
@@ -70,6 +74,9 @@ import type {
   Wool,
   Wools,
 } from './answers'
+import { isKept, keepAnswer, keptAnswer } from '../away/kept'
+import { answers, isAway } from '../away/network'
+import { canWait, handOver, wait, waiting, type Waiting } from '../away/outbox'
 import type { Armature } from './armature'
 import type { BalanceSheet } from './balance'
 import type { Brush, Figure } from './figure'
@@ -196,6 +203,9 @@ export class Refusal extends Error {
   }
 }
 
+/** Whoever waits this long for what is kept here as well is not waiting for an answer any more, milliseconds. */
+const GIVEN_UP_MS = 8000
+
 function token(): string {
   const cookie = document.cookie.split('; ').find((c) => c.startsWith('XSRF-TOKEN='))
   return cookie ? decodeURIComponent(cookie.slice('XSRF-TOKEN='.length)) : ''
@@ -209,6 +219,11 @@ function send(
   options: { signal?: AbortSignal; keepalive?: boolean },
 ): Promise<Response> {
   const isFile = body instanceof Blob
+  // A network that is gone is noticed sooner than by itself where something is kept for it.
+  const isWaitedFor = isAway() && (isKept(method, path) || canWait(method, path))
+  const ends = [options.signal, isWaitedFor ? AbortSignal.timeout(GIVEN_UP_MS) : undefined].filter(
+    (s) => s !== undefined,
+  )
   return fetch('/api/' + path, {
     method,
     headers: {
@@ -218,10 +233,12 @@ function send(
     },
     body: body === undefined ? undefined : isFile ? body : JSON.stringify(body),
     ...options,
+    signal: ends.length ? AbortSignal.any(ends) : undefined,
   })
     .then(atTheDoor)
     .catch((error: unknown) => {
       if (error instanceof DOMException && error.name === 'AbortError') throw error
+      answers.value = false
       throw new Refusal(
         0,
         'Impa does not answer. Is it still running? What you made of this figure is kept in this browser.',
@@ -231,6 +248,7 @@ function send(
 
 /** Who has not signed in, or was signed out meanwhile, is led to the door and back; what is open is kept in this browser. */
 function atTheDoor(response: Response): Response {
+  answers.value = true
   const { pathname, search } = window.location
   if (response.status === 401 && pathname !== '/sign-in' && pathname !== '/password')
     window.location.assign('/sign-in?to=' + encodeURIComponent(pathname + search))
@@ -257,10 +275,55 @@ async function ask<T>(
   body?: unknown,
   options: { signal?: AbortSignal; keepalive?: boolean } = {},
 ): Promise<T> {
-  const response = await send(method, path, body, 'application/json', options)
+  if (isAway()) return askFromAway<T>(method, path, body, options)
+  return answerOf<T>(await send(method, path, body, 'application/json', options))
+}
+
+async function answerOf<T>(response: Response): Promise<T> {
   if (response.ok) return response.status === 204 ? (undefined as T) : ((await response.json()) as T)
   throw refused(response.status, (await response.json().catch(() => ({}))) as Problem)
 }
+
+/** Where the network may go: what was answered before stands in for the answer, and what was done waits until it is there again. */
+async function askFromAway<T>(
+  method: string,
+  path: string,
+  body: unknown,
+  options: { signal?: AbortSignal; keepalive?: boolean },
+): Promise<T> {
+  // What was done before comes first, or an older answer would undo it on the screen.
+  if (waiting.value) await handOver(handOne)
+  if (waiting.value && canWait(method, path)) return (await wait({ method, path, body })) as T
+  try {
+    const answer = await answerOf<T>(await send(method, path, body, 'application/json', options))
+    if (isKept(method, path) && !waiting.value) void keepAnswer(method, path, body, answer)
+    return waiting.value && isKept(method, path) ? (((await keptAnswer(method, path, body)) ?? answer) as T) : answer
+  } catch (error) {
+    if (!(error instanceof Refusal) || error.status !== 0) throw error
+    if (canWait(method, path)) return (await wait({ method, path, body })) as T
+    const kept = isKept(method, path) ? await keptAnswer(method, path, body) : undefined
+    if (kept === undefined) throw error
+    return kept as T
+  }
+}
+
+async function handOne({ method, path, body }: Waiting): Promise<{ status: number; detail: string }> {
+  try {
+    let response = await send(method, path, body, 'application/json', {})
+    if (response.status === 419) {
+      // The page was open without the network for longer than its token holds: another one comes with any answer.
+      await send('GET', 'session', undefined, 'application/json', {})
+      response = await send(method, path, body, 'application/json', {})
+    }
+    const problem = response.ok ? {} : ((await response.json().catch(() => ({}))) as Problem)
+    return { status: response.status, detail: problem.detail ?? '' }
+  } catch {
+    return { status: 0, detail: '' }
+  }
+}
+
+/** What waits goes over now, if Impa answers. */
+export const handOverNow = () => handOver(handOne)
 
 /** An answer that comes as a file. */
 async function file(path: string, body?: unknown): Promise<Blob> {
@@ -514,6 +577,12 @@ export const api = {
   release: (id: number) => ask<FigureWool>('DELETE', `figures/${id}/wool`),
   finishWool: (id: number, used: Record<number, number>) =>
     ask<FigureWool>('POST', `figures/${id}/wool/finish`, { used }),
+  devices: () => ask<Devices>('GET', 'devices'),
+  pairingCode: () => ask<PairingCode>('POST', 'devices/code'),
+  sendAway: (device: number) => ask<Devices>('DELETE', `devices/${device}`),
+  pair: (code: string, name: string) => ask<Paired>('POST', 'pair', { code, name }),
+  place: () => ask<Place>('GET', 'place'),
+  here: (page: string) => ask<Place>('PUT', 'place', { page }),
   session: () => ask<Session>('GET', 'session'),
   signIn: (email: string, password: string) => ask<Session>('POST', 'session', { email, password }),
   signOut: (everywhere: boolean) => ask<Session>('DELETE', 'session', { everywhere }),

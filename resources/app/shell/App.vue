@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { onBeforeUnmount, onMounted, watch } from 'vue'
 import { useRoute } from 'vue-router'
+import { usePlace } from '../away/usePlace'
 import { useFigure } from '../state/figure'
+import AwayBar from '../away/AwayBar.vue'
 import ConflictDialog from './ConflictDialog.vue'
 import DryingClocks from './DryingClocks.vue'
 import KeysDialog from './KeysDialog.vue'
@@ -12,6 +14,7 @@ import { showKeys, useKeys } from './useKeys'
 const route = useRoute()
 const figure = useFigure()
 useKeys()
+usePlace()
 
 watch(
   () => route.params.id,
@@ -49,6 +52,7 @@ onBeforeUnmount(() => window.removeEventListener('pagehide', flush))
       <router-view v-else />
     </v-main>
     <DryingClocks />
+    <AwayBar />
     <ConflictDialog />
     <KeysDialog v-model="showKeys" />
   </v-app>

@@ -22,6 +22,12 @@ export const router = createRouter({
       meta: { isDoor: true },
       component: () => import('../stations/house/PasswordStation.vue'),
     },
+    {
+      path: '/pair',
+      name: 'pair',
+      meta: { isDoor: true },
+      component: () => import('../stations/house/PairStation.vue'),
+    },
     { path: '/sets/:set(\\d+)', name: 'set', component: () => import('../stations/sets/SetStation.vue') },
     { path: '/figures/:id(\\d+)', redirect: (to) => ({ name: 'shapes', params: to.params }) },
     {

@@ -13,6 +13,8 @@ import NeedleBox from './NeedleBox.vue'
 import OrderList from './OrderList.vue'
 import StepCard from './StepCard.vue'
 import WorkClocks from './WorkClocks.vue'
+import { useKeptSteps } from '../../away/useKeptSteps'
+import { isAway } from '../../away/network'
 import { useAwake } from './useAwake'
 import { useRest } from './useRest'
 import { useWishes } from './useWishes'
@@ -35,6 +37,10 @@ const shows = (name: 'evenings' | 'diary' | 'paper' | 'needles') =>
 const [evenings, diary, paper, needles] = [shows('evenings'), shows('diary'), shows('paper'), shows('needles')]
 
 const steps = work.steps
+const keptSteps = useKeptSteps(
+  () => steps.value,
+  () => figure.document,
+)
 const isDone = (key: string) => figure.done.includes(key)
 const next = computed(() => steps.value.find((s) => !isDone(s.key)))
 const step = computed(() => steps.value.find((s) => s.key === figure.present) ?? next.value)
@@ -223,6 +229,13 @@ useHotkeys({
         <v-btn variant="text" size="small" @click="wishes.showsOrder = !wishes.showsOrder"
           >{{ wishes.showsOrder ? 'Fold the order away' : 'Show the order' }} <kbd>O</kbd></v-btn
         >
+        <p v-if="isAway()" class="small quiet" role="status">
+          {{
+            keptSteps.here.value < steps.length
+              ? `${keptSteps.here.value} of ${steps.length} drawings are kept on this device`
+              : 'Every step is kept on this device: go on where there is no network.'
+          }}
+        </p>
         <v-checkbox v-model="wishes.goesOn" label="Go on when the step's time is up" density="compact" hide-details />
         <v-checkbox
           v-if="canRead"

@@ -1,6 +1,7 @@
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
 import type { Diary } from '../../api/answers'
 import { api, Refusal } from '../../api/client'
+import { answers } from '../../away/network'
 
 const TICK_MS = 1000
 /** What was worked is told so often, and kept in this browser until the server has it. */
@@ -132,6 +133,8 @@ export function useWorkClock(figureId: () => number) {
     },
     { immediate: true },
   )
+
+  watch(answers, (there) => there && void tell())
 
   /** Minutes at a step so far, those that are not told yet among them. */
   function minutesAt(key: string): number {

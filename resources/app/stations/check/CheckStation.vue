@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import PageTabs from '../../shell/PageTabs.vue'
+import { useInAddress } from '../../shell/useInAddress'
 import { useFigure } from '../../state/figure'
 import FinishPane from './FinishPane.vue'
 import MendPane, { type MendStart } from './MendPane.vue'
@@ -17,7 +18,7 @@ const pages = [
   { key: 'finish', title: 'Finish' },
   { key: 'show', title: 'Show' },
 ] as const
-const page = ref<(typeof pages)[number]['key']>('photo')
+const page = useInAddress<(typeof pages)[number]['key']>('tab', 'photo', (k) => pages.some((p) => p.key === k))
 /** What is to be mended, as a photo told it; gone once another page was turned to. */
 const start = ref<MendStart | null>(null)
 function turn(to: (typeof pages)[number]['key']): void {

@@ -5,6 +5,7 @@ import { api, type PaperSize } from '../../api/client'
 import type { Detail } from '../../api/figure'
 import TurningView from '../../drawing/TurningView.vue'
 import PageTabs from '../../shell/PageTabs.vue'
+import { useInAddress } from '../../shell/useInAddress'
 import PrintDialog from '../../shell/PrintDialog.vue'
 import { useFigure } from '../../state/figure'
 import AfarView from './AfarView.vue'
@@ -40,7 +41,7 @@ const pages = [
   { key: 'pieces', title: 'Pieces' },
   { key: 'afar', title: 'From afar' },
 ] as const
-const page = ref<(typeof pages)[number]['key']>('marks')
+const page = useInAddress<(typeof pages)[number]['key']>('tab', 'marks', (k) => pages.some((p) => p.key === k))
 const guideKey = ref('')
 const guideItems = [
   { title: 'none', value: '' },

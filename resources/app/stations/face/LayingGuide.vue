@@ -4,6 +4,7 @@ import { computed, ref, watch } from 'vue'
 import type { Laying } from '../../api/answers'
 import { api } from '../../api/client'
 import { useFigure } from '../../state/figure'
+import { useInAddress } from '../../shell/useInAddress'
 import NeedleTags from './NeedleTags.vue'
 import NeedleView from './NeedleView.vue'
 
@@ -12,7 +13,9 @@ const props = defineProps<{ part: string }>()
 const emit = defineEmits<{ needles: [] }>()
 const figure = useFigure()
 const laying = ref<Laying[]>([])
-const at = ref(0)
+/** The one that lies open, from 1. */
+const open = useInAddress<string>('lay', '1', (n) => /^\d{1,3}$/.test(n))
+const at = computed({ get: () => Math.max(0, Number(open.value) - 1), set: (now) => (open.value = String(now + 1)) })
 const now = computed(() => laying.value[Math.min(at.value, laying.value.length - 1)])
 const detail = computed(() => figure.details.find((d) => d.key === now.value?.key))
 

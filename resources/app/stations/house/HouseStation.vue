@@ -4,6 +4,7 @@ import type { Session } from '../../api/answers'
 import { api } from '../../api/client'
 import { useTelling } from '../../api/useTelling'
 import AccountPane from './AccountPane.vue'
+import DevicesPane from './DevicesPane.vue'
 
 /** What is about all of Impa: who is in it, what else may look in, everything out and in. */
 const session = ref<Session | null>(null)
@@ -18,6 +19,7 @@ onMounted(() => tell(async () => void (session.value = await api.session())))
     <v-progress-linear v-if="!session && !trouble" indeterminate color="primary" aria-label="Looking round" />
     <div v-if="session" class="panes">
       <AccountPane v-if="session.felter" :felter="session.felter" />
+      <DevicesPane v-else />
     </div>
   </div>
 </template>
@@ -32,7 +34,7 @@ onMounted(() => tell(async () => void (session.value = await api.session())))
 }
 .panes {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(min(100%, 24rem), 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(100%, 24rem), 1fr));
   gap: 1rem;
   align-items: start;
 }

@@ -7,6 +7,8 @@ import { api } from '../../api/client'
 import type { Figure } from '../../api/figure'
 import { useFigure } from '../../state/figure'
 import FigureCard from './FigureCard.vue'
+import GoOnCard from './GoOnCard.vue'
+import { onSeveral } from '../../away/usePlace'
 import SetShelf from '../sets/SetShelf.vue'
 import NewFigureDialog from './NewFigureDialog.vue'
 
@@ -121,6 +123,7 @@ function pick(event: Event): void {
       />
     </header>
     <v-alert v-if="trouble" type="error" variant="tonal" role="alert" class="mb-4">{{ trouble }}</v-alert>
+    <GoOnCard v-if="onSeveral()" />
     <v-progress-linear v-if="!shelf && !trouble" indeterminate color="primary" aria-label="Fetching the shelf" />
     <div v-if="shelf" class="cards">
       <FigureCard v-for="card in shelf.figures" :key="card.id" :card="card" @throw-away="throwAway(card)" />

@@ -1,0 +1,27 @@
+<script setup lang="ts">
+import { onMounted, ref } from 'vue'
+import type { Place } from '../../api/answers'
+import { api } from '../../api/client'
+
+/** Where the felter was last, on whatever device. */
+const place = ref<Place | null>(null)
+onMounted(async () => (place.value = await api.place().catch(() => null)))
+const WORDS: Record<string, string> = { shapes: 'Shapes', wool: 'Wool', face: 'Face', build: 'Build', check: 'Check' }
+const station = (page: string) => WORDS[/\/(\w+)(\?|$)/.exec(page)?.[1] ?? ''] ?? ''
+</script>
+
+<template>
+  <p v-if="place?.page" class="go sheet row">
+    <span class="quiet">You were at</span>
+    <b>{{ place.name }}, {{ station(place.page) }}</b>
+    <v-spacer />
+    <v-btn :to="place.page" color="primary" variant="flat">Go on there</v-btn>
+  </p>
+</template>
+
+<style scoped>
+.go {
+  padding: 0.6rem 1rem;
+  margin-bottom: 1rem;
+}
+</style>
