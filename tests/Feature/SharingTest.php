@@ -147,7 +147,8 @@ it('goes on where the felter was, on whatever device', function () {
     $this->getJson(HERE.'/api/place')->assertExactJson(['page' => '', 'name' => '']);
     $this->putJson(HERE.'/api/place', ['page' => "/figures/{$id}/face?tab=lay"])->assertOk();
     [$pass] = paired();
-    fromTablet('GET', '/api/place', pass: $pass)->assertExactJson(['page' => "/figures/{$id}/face?tab=lay", 'name' => 'Bobbin, night watch']);
+    fromTablet('GET', '/api/place', pass: $pass)
+        ->assertExactJson(['page' => "/figures/{$id}/face?tab=lay", 'name' => 'Bobbin, night watch']);
     $this->deleteJson(HERE."/api/figures/{$id}")->assertNoContent();
     $this->getJson(HERE.'/api/place')->assertExactJson(['page' => '', 'name' => '']);
     foreach (['//evil.example', '/figures/1/build/../..', 'javascript:alert(1)', "/figures/1/build\n", '/bin'] as $page) {
