@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\AgreementController;
+use App\Http\Controllers\ArchiveController;
 use App\Http\Controllers\ArmatureController;
 use App\Http\Controllers\BalanceController;
 use App\Http\Controllers\BinController;
@@ -133,6 +134,9 @@ Route::prefix('api')->middleware([KnownFelter::class, OnlyOwn::class])->whereNum
     Route::delete('devices/{device}', [DeviceController::class, 'destroy']);
     Route::get('place', [PlaceController::class, 'show']);
     Route::put('place', [PlaceController::class, 'update']);
+    Route::get('archive', [ArchiveController::class, 'show']);
+    Route::post('archive', [ArchiveController::class, 'store']);
+    Route::post('archive/preview', [ArchiveController::class, 'preview']);
     Route::get('bin', [BinController::class, 'index']);
     Route::post('bin/{figure}/restore', [BinController::class, 'restore'])->withTrashed();
     Route::delete('bin', [BinController::class, 'destroy']);

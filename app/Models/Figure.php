@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Accounts\Whose;
 use App\Hand\OwnHand;
 use App\Stash\Stash;
 use App\Store\Writing;
@@ -21,6 +22,7 @@ use Impa\Plan\Plan;
  * A figure on the shelf. Its document is kept as text, so that what we do not know comes back as it went in.
  *
  * @property int $id
+ * @property string $uuid
  * @property string $name
  * @property string $document
  * @property int $revision
@@ -43,6 +45,11 @@ final class Figure extends Model
 
     /** Older revisions than so many are let go. */
     private const KEPT_REVISIONS = 50;
+
+    /** What is told of a figure alone. */
+    private const OWN_TABLES = [
+        'figure_revisions', 'step_marks', 'bouts', 'log_entries', 'finished_steps', 'photo_checks', 'set_asides', 'wool_uses',
+    ];
 
     protected $guarded = [];
 
@@ -78,6 +85,26 @@ final class Figure extends Model
         return $model;
     }
 
+    /**
+     * A figure from another store, its document as it came, letter for letter; in the place of one that is here, whose log goes.
+     *
+     * @param  array<string, mixed>  $row  what else is known of it
+     * @return int its number here
+     */
+    public static function carry(FigureDocument $figure, string $json, ?int $instead, array $row): int
+    {
+        $columns = ['document' => $json] + $row + self::columns($figure);
+        if ($instead === null) {
+            return (int) Whose::rows('figures')->insertGetId(Whose::own() + $columns);
+        }
+        foreach (self::OWN_TABLES as $table) {
+            Whose::rows($table)->where('figure_id', $instead)->delete();
+        }
+        Whose::rows('figures')->where('id', $instead)->update($columns);
+
+        return $instead;
+    }
+
     /** Saves a new revision if nobody saved one since; tells whether it did. */
     public function replace(FigureDocument $figure, int $basedOn): bool
     {
@@ -105,6 +132,14 @@ final class Figure extends Model
             ->update(array_diff_key(self::columns($figure), ['document' => true, 'name' => true]));
     }
 
+    /** @return array{int, string, float} steps, their keys and grams as the rules of today have them */
+    public function wouldShow(): array
+    {
+        $columns = self::columns(FigureDocument::fromJson($this->document));
+
+        return [$columns['steps'], $columns['step_keys'], round($columns['total_g'], 4)];
+    }
+
     /** @return list<string> keys of the steps of its plan, in order */
     public function stepKeys(): array
     {
@@ -121,7 +156,7 @@ final class Figure extends Model
         return array_values(array_filter($this->stepKeys(), static fn (string $key): bool => in_array($key, $marked, true)));
     }
 
-    /** @return array<string, mixed> */
+    /** @return array{name: string, document: string, total_g: float, hands_minutes: float, steps: int, step_keys: string} */
     private static function columns(FigureDocument $figure): array
     {
         $plan = Plan::of($figure, densities: Stash::densities($figure), pace: OwnHand::hand()->pace());

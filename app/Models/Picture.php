@@ -130,9 +130,15 @@ final class Picture extends Model
         }
     }
 
+    /** Its bytes; empty where the file is gone. */
+    public function bytesOrNone(): string
+    {
+        return (string) Storage::disk('pictures')->get($this->hash);
+    }
+
     public function bytes(): string
     {
-        $bytes = (string) Storage::disk('pictures')->get($this->hash);
+        $bytes = $this->bytesOrNone();
 
         return $bytes !== '' ? $bytes : throw new HttpException(404, 'The file of this picture is not here any more. Choose it again.');
     }

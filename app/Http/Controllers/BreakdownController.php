@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Accounts\Whose;
-use App\Http\Problem;
+use App\Http\LinesResponse;
 use App\Http\Requests\Body;
 use App\Jobs\BreakDown;
 use App\Models\BreakdownJob;
@@ -17,7 +17,6 @@ use Illuminate\Http\Response;
 use Impa\Seeing\Glance;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 use Symfony\Component\HttpKernel\Exception\HttpException;
-use Throwable;
 
 final class BreakdownController
 {
@@ -41,21 +40,7 @@ final class BreakdownController
             return new JsonResponse(DrawnFigure::seen($body));
         }
 
-        return new StreamedResponse(
-            static function () use ($body): void {
-                try {
-                    $last = DrawnFigure::seen($body, static function (string $doing, float $share): void {
-                        self::line(['doing' => $doing, 'share' => $share]);
-                    });
-                } catch (Throwable $e) {
-                    report($e);
-                    $last = ['problem' => Problem::for($e)->getData(true)];
-                }
-                self::line($last);
-            },
-            200,
-            ['Content-Type' => 'application/x-ndjson', 'Cache-Control' => 'no-store', 'X-Accel-Buffering' => 'no'],
-        );
+        return LinesResponse::of(static fn (callable $progress): array => DrawnFigure::seen($body, $progress));
     }
 
     /** How far it is; with the answer, or the refusal, once it is done: that is fetched once. */
@@ -99,16 +84,5 @@ final class BreakdownController
         dispatch(new BreakDown(Whose::id(), $row->uuid));
 
         return new JsonResponse(['breakdown' => $row->uuid], 202);
-    }
-
-    /** @param  array<string, mixed>  $members */
-    private static function line(array $members): void
-    {
-        echo json_encode($members, JSON_THROW_ON_ERROR), "\n";
-        // PHP notices that nobody listens any more when it writes, and ends the request then.
-        if (ob_get_level() > 0) {
-            ob_flush();
-        }
-        flush();
     }
 }

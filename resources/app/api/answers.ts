@@ -1115,3 +1115,29 @@ export interface Place {
   page: string
   name: string
 }
+export interface ArchivePreview {
+  figures: {
+    uuid: string
+    name: string
+    state: 'new' | 'same' | 'conflict' | 'refused'
+    why: string
+  }[]
+  wools: {
+    new: number
+    same: number
+    conflict: number
+  }
+  sets: {
+    new: number
+    same: number
+    conflict: number
+  }
+  pictures: number
+  pieces: number
+}
+export interface ArchiveTaken {
+  taken: number
+  same: number
+  kept: number
+  refused: number
+}

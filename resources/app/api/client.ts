@@ -1,4 +1,6 @@
 import type {
+  ArchivePreview,
+  ArchiveTaken,
   Between,
   Board,
   BreakdownAtWork,
@@ -84,6 +86,9 @@ import type { ImpaFlat } from './flat'
 import type { ImpaPhotoCheck as PhotoFound } from './photo-check'
 import type { ImpaSetPlan as SetPlan } from './set-plan'
 import type { Schedule } from './schedule'
+
+/** What is done where something is here already, and otherwise than in the archive. */
+export type ArchiveConflict = 'keep' | 'replace' | 'both'
 
 export type PaperSize = 'a4' | 'letter'
 
@@ -583,6 +588,21 @@ export const api = {
   pair: (code: string, name: string) => ask<Paired>('POST', 'pair', { code, name }),
   place: () => ask<Place>('GET', 'place'),
   here: (page: string) => ask<Place>('PUT', 'place', { page }),
+  everything: () => file('archive'),
+  lookInto: (archive: Blob) => ask<ArchivePreview>('POST', 'archive/preview', archive),
+  takeIn: (
+    archive: Blob,
+    conflict: ArchiveConflict,
+    each: Record<string, ArchiveConflict>,
+    onProgress: (doing: string, share: number) => void,
+    signal: AbortSignal,
+  ) =>
+    lines<ArchiveTaken>(
+      `archive?${new URLSearchParams({ conflict, each: JSON.stringify(each) })}`,
+      archive,
+      onProgress,
+      signal,
+    ),
   session: () => ask<Session>('GET', 'session'),
   signIn: (email: string, password: string) => ask<Session>('POST', 'session', { email, password }),
   signOut: (everywhere: boolean) => ask<Session>('DELETE', 'session', { everywhere }),

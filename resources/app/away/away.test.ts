@@ -1,27 +1,11 @@
-import { beforeEach, describe, expect, it, vi } from 'vitest'
-
-/** A database of the browser, in memory. */
-const databases = new Map<string, Map<string, unknown>>()
-vi.mock('idb-keyval', () => {
-  const of = (store: unknown) => {
-    const name = String(store)
-    if (!databases.has(name)) databases.set(name, new Map())
-    return databases.get(name)!
-  }
-  return {
-    createStore: (name: string) => name,
-    get: async (key: string, store: string) => of(store).get(key),
-    set: async (key: string, value: unknown, store: string) => void of(store).set(key, structuredClone(value)),
-    del: async (key: string, store: string) => void of(store).delete(key),
-    entries: async (store: string) => [...of(store).entries()],
-  }
-})
-const { isKept, keepAnswer, keptAnswer } = await import('./kept')
-const { canWait, count, handOver, refusedLater, wait, waiting } = await import('./outbox')
+import 'fake-indexeddb/auto'
+import { beforeEach, describe, expect, it } from 'vitest'
+import { isKept, keepAnswer, keptAnswer } from './kept'
+import { canWait, count, handOver, refusedLater, wait, waiting } from './outbox'
 
 const tick = (step: string, method = 'PUT') => ({ method, path: `figures/3/steps/${step}`, body: undefined })
 beforeEach(async () => {
-  databases.clear()
+  await handOver(async () => ({ status: 200, detail: '' }))
   refusedLater.value = []
   await count()
 })

@@ -4,6 +4,7 @@ import type { Session } from '../../api/answers'
 import { api } from '../../api/client'
 import { useTelling } from '../../api/useTelling'
 import AccountPane from './AccountPane.vue'
+import ArchivePane from './ArchivePane.vue'
 import DevicesPane from './DevicesPane.vue'
 
 /** What is about all of Impa: who is in it, what else may look in, everything out and in. */
@@ -20,6 +21,7 @@ onMounted(() => tell(async () => void (session.value = await api.session())))
     <div v-if="session" class="panes">
       <AccountPane v-if="session.felter" :felter="session.felter" />
       <DevicesPane v-else />
+      <ArchivePane />
     </div>
   </div>
 </template>

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Archive;
+
+use Impa\Refusal;
+use RuntimeException;
+
+/** An archive that is not taken in, in words; nothing of it was. */
+final class ArchiveRefused extends RuntimeException implements Refusal
+{
+    public static function because(string $why): self
+    {
+        return new self($why.' Nothing was taken in.');
+    }
+
+    public function title(): string
+    {
+        return 'This archive is not taken in';
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Accounts\Whose;
+use App\Archive\Outgoing;
+use App\Models\Felter;
+use Illuminate\Console\Command;
+
+final class PackCommand extends Command
+{
+    use ReadsFiles;
+
+    protected $signature = 'impa:pack
+        {out : the file to write, such as everything.zip}
+        {--felter= : whose, by address, where felters sign in}';
+
+    protected $description = 'Everything out: figures, pictures, log, stash, sets and hand as one archive';
+
+    public function handle(): int
+    {
+        $felter = $this->felter($this->word($this->option('felter')));
+        if ($felter === null) {
+            return 2;
+        }
+        $path = $this->word($this->argument('out'));
+        $out = is_dir(dirname($path)) ? @fopen($path.'.part', 'wb') : false;
+        if ($out === false) {
+            return $this->refuse([$path.': this file cannot be written.']);
+        }
+        $whole = Whose::being($felter, static function () use ($out): bool {
+            foreach ((new Outgoing)->stream() as $bytes) {
+                if (@fwrite($out, $bytes) !== strlen($bytes)) {
+                    return false;
+                }
+            }
+
+            return fclose($out);
+        });
+        if (! $whole || ! rename($path.'.part', $path)) {
+            @unlink($path.'.part');
+
+            return $this->refuse([$path.': the disk is full, or does not take what is written.']);
+        }
+
+        return 0;
+    }
+
+    /** Whose it is; null, and told, where nobody has this address. */
+    private function felter(string $email): ?int
+    {
+        $felter = $email === '' ? Felter::OF_THIS_MACHINE : Felter::byEmail($email)?->id;
+        if ($felter === null) {
+            $this->refuse(["Nobody here has the address {$email}."]);
+        }
+
+        return $felter;
+    }
+}

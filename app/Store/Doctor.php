@@ -1,0 +1,211 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Store;
+
+use App\Accounts\Whose;
+use App\Models\Felter;
+use App\Models\Figure;
+use Closure;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+use Impa\Figure\Figure as FigureDocument;
+use Impa\Figure\FigureRefused;
+use Throwable;
+
+/** Looks a store over from its pages to its figures, says what is wrong, and mends what can be mended without losing anything. */
+final class Doctor
+{
+    /** A file that belongs to nothing is let go after so long, seconds: it may be on its way in. */
+    private const OLD_S = 86_400;
+
+    private const LEAST_FREE = 200_000_000;
+
+    /** @var list<array{string, ?Closure(): mixed, string}> what is wrong, how it is mended, and what was done in words */
+    private array $found = [];
+
+    /** @return list<array{what: string, mended: string}> what was mended is empty where it cannot be, or was not asked for */
+    public static function look(bool $mend): array
+    {
+        $doctor = new self;
+        $told = [];
+        // What is mended may uncover more: the pages come first, the figures last.
+        foreach (['pages', 'tables', 'owners', 'figures', 'pictures', 'files', 'surroundings'] as $look) {
+            $doctor->found = [];
+            try {
+                $doctor->{$look}();
+            } catch (Throwable $e) {
+                report($e);
+                $doctor->say('The store cannot be looked over further here ('.$look.'): the log says why.');
+            }
+            foreach ($doctor->found as [$what, $do, $done]) {
+                $isMended = $mend && $do !== null;
+                $isMended && $do();
+                $told[] = ['what' => $what, 'mended' => $isMended ? $done : ''];
+            }
+        }
+
+        return $told;
+    }
+
+    /** @param  ?Closure(): mixed  $mend */
+    private function say(string $what, ?Closure $mend = null, string $done = ''): void
+    {
+        $this->found[] = [$what, $mend, $done];
+    }
+
+    private function pages(): void
+    {
+        if (DB::getDriverName() !== 'sqlite') {
+            return;
+        }
+        foreach (DB::select('pragma integrity_check') as $row) {
+            $said = (string) current((array) $row);
+            $said === 'ok' || $this->say("The store's file is damaged: {$said}. Put the latest copy back: php artisan impa:restore.");
+        }
+        foreach (DB::select('pragma foreign_key_check') as $row) {
+            [$table, $id, $parent] = [(string) $row->table, (int) $row->rowid, (string) $row->parent];
+            $this->say(
+                "A row of {$table} belongs to something in {$parent} that is gone.",
+                static function () use ($table, $id): void {
+                    DB::table($table)->where('id', $id)->delete();
+                },
+                'let go',
+            );
+        }
+    }
+
+    private function tables(): void
+    {
+        $files = array_map(static fn (string $f): string => basename($f, '.php'), glob(database_path('migrations/*.php')) ?: []);
+        $missing = array_diff($files, array_filter(DB::table('migrations')->pluck('migration')->all(), is_string(...)));
+        if ($missing !== []) {
+            $migrate = static function (): void {
+                Artisan::call('migrate', ['--force' => true]);
+            };
+            $this->say(sprintf('The store is older than this Impa: %d changes are missing.', count($missing)), $migrate, 'made');
+        }
+    }
+
+    private function owners(): void
+    {
+        $felters = DB::table('felters')->pluck('id')->all();
+        foreach (Whose::TABLES as $table) {
+            $count = DB::table($table)->whereNotIn('felter_id', $felters)->count();
+            if ($count > 0) {
+                $give = static function () use ($table, $felters): void {
+                    DB::table($table)->whereNotIn('felter_id', $felters)->update(['felter_id' => Felter::OF_THIS_MACHINE]);
+                };
+                $this->say("{$count} rows of {$table} are nobody's.", $give, 'given to this machine');
+            }
+        }
+    }
+
+    private function figures(): void
+    {
+        foreach (DB::table('felters')->pluck('id') as $felter) {
+            Whose::being(is_numeric($felter) ? (int) $felter : 0, function (): void {
+                /** @var iterable<Figure> $figures */
+                $figures = Figure::withTrashed()->orderBy('id')->lazy(50);
+                foreach ($figures as $figure) {
+                    $this->figure($figure, Whose::id());
+                }
+            });
+        }
+    }
+
+    private function figure(Figure $figure, int $felter): void
+    {
+        try {
+            FigureDocument::fromJson($figure->document);
+        } catch (FigureRefused) {
+            $revision = self::lastReadable($figure);
+            $put = $revision === null ? null : static function () use ($figure, $revision, $felter): void {
+                Whose::being($felter, static fn (): bool => $figure->replace(FigureDocument::fromJson($revision), $figure->revision));
+            };
+            $done = 'its last revision that can be read was put back';
+            $this->say("Figure {$figure->id}, \"{$figure->name}\", cannot be read.", $put, $done);
+
+            return;
+        }
+        if (! $figure->revisions()->where('revision', $figure->revision)->exists()) {
+            $keep = static function () use ($figure, $felter): void {
+                Whose::being($felter, static fn () => $figure->revisions()->create(
+                    ['revision' => $figure->revision, 'document' => $figure->document, 'created_at' => now()],
+                ));
+            };
+            $this->say("Figure {$figure->id}, \"{$figure->name}\", is not in its own history.", $keep, 'written into it');
+        }
+        $before = [$figure->steps, $figure->step_keys, round($figure->total_g, 4)];
+        $reckon = static function () use ($figure, $felter): void {
+            Whose::being($felter, static fn () => $figure->reckonAnew());
+        };
+        if ($figure->wouldShow() !== $before) {
+            $this->say("The shelf shows old numbers of figure {$figure->id}, \"{$figure->name}\".", $reckon, 'reckoned anew');
+        }
+    }
+
+    private static function lastReadable(Figure $figure): ?string
+    {
+        foreach ($figure->revisions()->orderByDesc('revision')->pluck('document') as $json) {
+            try {
+                FigureDocument::fromJson(is_string($json) ? $json : '');
+
+                return is_string($json) ? $json : null;
+            } catch (FigureRefused) {
+                continue;
+            }
+        }
+
+        return null;
+    }
+
+    private function pictures(): void
+    {
+        $disk = Storage::disk('pictures');
+        foreach (DB::table('pictures')->distinct()->orderBy('hash')->pluck('hash') as $hash) {
+            $hash = is_string($hash) ? $hash : '';
+            $isWhole = $disk->exists($hash) && hash('sha256', (string) $disk->get($hash)) === $hash;
+            if ($isWhole) {
+                continue;
+            }
+            $copy = Copies::folder().'/pictures/'.$hash;
+            $fetch = is_file($copy) && hash_file('sha256', $copy) === $hash ? static function () use ($disk, $hash, $copy): void {
+                $disk->delete($hash);
+                $disk->put($hash, (string) file_get_contents($copy));
+            } : null;
+            $this->say(sprintf('The file of picture %s… is gone or damaged.', substr($hash, 0, 8)), $fetch, 'fetched from the copies');
+        }
+    }
+
+    private function files(): void
+    {
+        $disk = Storage::disk('pictures');
+        $known = array_flip(array_filter(DB::table('pictures')->distinct()->pluck('hash')->all(), is_string(...)));
+        foreach ($disk->files() as $file) {
+            if (! isset($known[$file]) && $disk->lastModified($file) < time() - self::OLD_S) {
+                $this->say("The file {$file} in the pictures is nobody's.", static fn () => $disk->delete($file), 'let go');
+            }
+        }
+        foreach (glob(storage_path('framework/in-*')) ?: [] as $file) {
+            if (filemtime($file) < time() - self::OLD_S) {
+                $this->say('An archive that was never taken in to its end lies about.', static fn () => unlink($file), 'let go');
+            }
+        }
+    }
+
+    private function surroundings(): void
+    {
+        foreach (['', 'pictures', 'framework', 'logs'] as $folder) {
+            is_writable(storage_path($folder)) || $this->say("Impa may not write to storage/{$folder}. Give it leave to.");
+        }
+        if (disk_free_space(storage_path()) < self::LEAST_FREE) {
+            $this->say('The disk is nearly full. Make room.');
+        }
+        if (Copies::isDue()) {
+            $this->say('The last copy is older than a day.', static fn () => Copies::make(), 'made one');
+        }
+    }
+}

@@ -1,0 +1,302 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Accounts\Whose;
+use App\Archive\ArchiveRefused;
+use App\Archive\Incoming;
+use App\Archive\Outgoing;
+use App\Archive\ZipStream;
+use App\Models\Figure;
+use App\Models\Picture;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+
+function archived(): string
+{
+    return implode('', iterator_to_array((new Outgoing)->stream(), false));
+}
+
+function archiveFile(string $bytes): string
+{
+    $path = (string) tempnam(sys_get_temp_dir(), 'impa-archive-');
+    file_put_contents($path, $bytes);
+
+    return $path;
+}
+
+/** Another machine: nothing of anybody's is there. */
+function emptyStore(): void
+{
+    foreach (array_reverse(Whose::TABLES) as $table) {
+        DB::table($table)->delete();
+    }
+    Storage::fake('pictures');
+}
+
+/** The demo with a photo, a note, a needle box, a mix, a weighing, something in the bin and something taken out of the hand. */
+function livedIn(): void
+{
+    Artisan::call('db:seed', ['--force' => true]);
+    $id = (int) Figure::query()->where('name', 'like', 'Wick%')->value('id');
+    $photo = test()->sendFile(demoPicture('lanto'))->json('id');
+    test()->postJson(
+        "/api/figures/{$id}/log",
+        ['uuid' => 'note-0001', 'kind' => 'photo', 'text' => 'Grün, "so"', 'step' => '', 'at' => 5, 'picture' => $photo],
+    );
+    test()->putJson('/api/needles', ['box' => [['gauge' => 38, 'kind' => 'triangle', 'left' => 3]]])->assertOk();
+    $wools = DB::table('wools')->limit(2)->pluck('id')->all();
+    test()->postJson("/api/wools/{$wools[0]}/weighings", ['grams' => 12.34])->assertCreated();
+    test()->postJson('/api/swatches', ['percent' => [$wools[0] => 60, $wools[1] => 40], 'hex' => '#7a5533'])->assertCreated();
+    foreach (test()->getJson('/api/hand')->json('observations') as $i => $observation) {
+        $i % 7 === 0 && test()->putJson("/api/hand/{$observation['id']}", ['aside' => true])->assertOk();
+    }
+    test()->deleteJson('/api/figures/'.Figure::query()->where('name', 'like', 'Sorrel%')->value('id'))->assertNoContent();
+    $found = '{"view":"front","found":[],"empty":{},"whole":1.0,"small":0.1}';
+    DB::table('photo_checks')->insert(
+        Whose::own() + ['figure_id' => $id, 'picture_id' => $photo, 'view' => 'front', 'found' => $found, 'at' => 7],
+    );
+    test()->putJson('/api/sets/'.DB::table('figure_sets')->value('id').'/aside', ['reserve' => 'never'])->assertOk();
+    $done = Figure::query()->where('name', 'like', 'Lanto%')->value('id');
+    test()->postJson("/api/figures/{$done}/wool/finish", ['asPlanned' => true])->assertCreated();
+}
+
+it('is whole again on another machine, bit by bit, and taken in twice changes nothing', function () {
+    livedIn();
+    $there = archived();
+    $path = archiveFile($there);
+    $count = static fn (): array => array_map(
+        static fn (string $t): int => DB::table($t)->count(),
+        array_combine(Whose::TABLES, Whose::TABLES),
+    );
+    $before = $count();
+    expect(array_filter($before, static fn (int $n): bool => $n === 0))->toBe([]);
+    emptyStore();
+    $preview = Incoming::of($path)->preview();
+    expect(array_unique(array_column($preview['figures'], 'state')))->toBe(['new'])->and($preview['wools']['new'])->toBe($before['wools']);
+    // Over HTTP, line by line, as the screen does.
+    $lines = explode("\n", trim($this->call('POST', '/api/archive', content: $there)->assertOk()->streamedContent()));
+    expect(json_decode((string) end($lines), true))->toBe(['taken' => $before['figures'], 'same' => 0, 'kept' => 0, 'refused' => 0])
+        ->and(json_decode($lines[0], true))->toHaveKeys(['doing', 'share']);
+    expect($count())->toBe($before)->and(hash('sha256', archived()))->toBe(hash('sha256', $there));
+    $again = Incoming::of($path)->preview();
+    expect(array_unique(array_column($again['figures'], 'state')))->toBe(['same'])
+        ->and($again['wools'])->toBe(['new' => 0, 'same' => $before['wools'], 'conflict' => 0])->and($again['sets']['same'])->toBe(1);
+    expect(Artisan::call('impa:unpack', ['archive' => $path, '--conflict' => 'replace']))->toBe(0)
+        ->and($count())->toBe($before)->and(archived())->toBe($there);
+});
+
+it('is a ZIP that other programs read, with a README, JSON, the pictures as they are and the stash as a table', function () {
+    livedIn();
+    $path = archiveFile(archived());
+    exec('unzip -tq '.escapeshellarg($path).' 2>&1', $said, $exit);
+    expect([$exit, implode('', $said)])->toBe([0, "No errors detected in compressed data of {$path}."]);
+    $zip = new ZipArchive;
+    $zip->open($path, ZipArchive::CHECKCONS);
+    $names = array_map(static fn (int $i): string => (string) $zip->getNameIndex($i), range(0, $zip->numFiles - 1));
+    expect($names)->toContain('README.txt', 'stash.csv', 'hand.json', 'manifest.json');
+    $picture = Picture::query()->firstOrFail();
+    expect($zip->getFromName("pictures/{$picture->hash}.png"))->toBe($picture->bytes())
+        ->and($zip->getFromName('stash.csv'))->toBe((string) $this->get('/api/wools.csv')->getContent());
+    foreach (preg_grep('/\.json$/', $names) as $name) {
+        expect(isJson((string) $zip->getFromName($name)))->toBeTrue($name);
+    }
+    holdAgainst('figure', (string) $zip->getFromName((string) current(preg_grep('~/figure\.json$~', $names))));
+});
+
+function isJson(string $json): bool
+{
+    return json_decode($json) !== null && json_last_error() === JSON_ERROR_NONE;
+}
+
+it('streams: of a large archive only one file is in memory at a time', function () {
+    $id = lay();
+    // 300 revisions of 200 kB: 60 MB.
+    $big = json_encode(['padding' => str_repeat('wool', 50_000)] + demoFigure());
+    for ($i = 2; $i < 302; $i++) {
+        DB::table('figure_revisions')->insert(
+            Whose::own() + ['figure_id' => $id, 'revision' => $i, 'document' => $big, 'created_at' => now()],
+        );
+    }
+    // Asked for row by row, as a server does; the database's own page is not counted.
+    $most = 0;
+    $before = memory_get_usage();
+    foreach ((new Outgoing)->stream() as $bytes) {
+        $most = max($most, memory_get_usage() - $before);
+    }
+    expect($most)->toBeLessThan(8_000_000);
+});
+
+describe('where something is here already, and otherwise', function () {
+    beforeEach(function () {
+        $this->id = lay();
+        $this->path = archiveFile(archived());
+        $this->putJson("/api/figures/{$this->id}", ['document' => ['name' => 'Changed here'] + demoFigure(), 'revision' => 1])->assertOk();
+    });
+
+    it('says so, and keeps what is here', function () {
+        expect(Incoming::of($this->path)->preview()['figures'][0]['state'])->toBe('conflict');
+        Artisan::call('impa:unpack', ['archive' => $this->path]);
+        expect(Artisan::output())->toContain('0 figures taken in, 0 the same, 1 kept')
+            ->and(Figure::query()->pluck('name')->all())->toBe(['Changed here']);
+    });
+
+    it('puts the archive\'s in its place, under its own number', function () {
+        Artisan::call('impa:unpack', ['archive' => $this->path, '--conflict' => 'replace']);
+        expect(Figure::query()->get(['id', 'name', 'revision'])->toArray())->toEqual(
+            [['id' => $this->id, 'name' => 'Bobbin, night watch', 'revision' => 1]],
+        )
+            ->and(DB::table('figure_revisions')->count())->toBe(1)
+            ->and(Incoming::of($this->path)->preview()['figures'][0]['state'])->toBe('same');
+    });
+
+    it('lays it beside, under a name of its own; said of one figure alone, it is done with that one', function () {
+        $uuid = Figure::query()->value('uuid');
+        $each = rawurlencode((string) json_encode([$uuid => 'both']));
+        $this->call(
+            'POST',
+            "/api/archive?conflict=keep&each={$each}",
+            content: (string) file_get_contents($this->path),
+        )->assertOk()->streamedContent();
+        expect(Figure::query()->orderBy('id')->pluck('name')->all())->toBe(['Changed here', 'Bobbin, night watch'])
+            ->and(Figure::query()->distinct()->count('uuid'))->toBe(2);
+    });
+});
+
+it('takes a wool for the one of the same name that is here', function () {
+    $this->postJson('/api/wools', ['name' => 'Moss', 'hex' => '#446622', 'material' => 'wool', 'preparation' => 'tops', 'gramsLeft' => 20])
+        ->assertCreated();
+    $path = archiveFile(archived());
+    DB::table('wools')->update(['uuid' => '00000000-0000-4000-8000-000000000000', 'grams_left' => 7]);
+    Artisan::call('impa:unpack', ['archive' => $path, '--conflict' => 'replace']);
+    expect(DB::table('wools')->pluck('grams_left', 'name')->all())->toEqual(['Moss' => 7.0]);
+});
+
+it('is each felter\'s own', function () {
+    $other = 77;
+    Whose::being($other, static fn () => lay('wick'));
+    expect(archived())->not->toContain('Wick');
+});
+
+describe('a bad archive is refused in words, and nothing of it is taken in', function () {
+    $zipped = static function (array $files): string {
+        $zip = new ZipStream;
+        $bytes = '';
+        foreach ($files as $name => $content) {
+            $bytes .= $zip->entry($name, $content);
+        }
+
+        return $bytes.$zip->end();
+    };
+    $manifest = static fn (array $files, array $more = []): array => $files + ['manifest.json' => (string) json_encode($more + [
+        'format' => 'impa-archive',
+        'version' => 1,
+        'files' => array_map(static fn (string $b): string => hash('sha256', $b), $files),
+    ])];
+
+    it('says what is wrong', function (Closure $make, string $why) {
+        lay();
+        $before = DB::table('figures')->get()->toJson();
+        $bytes = $make(archived());
+        $this->call('POST', '/api/archive/preview', content: $bytes)->assertStatus(422)->assertJsonPath(
+            'detail',
+            fn (string $d): bool => str_contains($d, $why),
+        );
+        $lines = explode("\n", trim($this->call('POST', '/api/archive?conflict=replace', content: $bytes)->streamedContent()));
+        expect(json_decode((string) end($lines), true)['problem']['detail'])->toContain($why)->not->toContain('Exception')
+            ->and(DB::table('figures')->get()->toJson())->toBe($before)->and(glob(storage_path('framework/in-*')))->toBe([]);
+    })->with([
+        'empty' => [static fn (): string => '', 'no ZIP file'],
+        'cut in the middle' => [static fn (string $whole): string => substr($whole, 0, intdiv(strlen($whole), 2)), 'cut off'],
+        'its end cut' => [static fn (string $whole): string => substr($whole, 0, -1), 'cut off'],
+        'a picture' => [static fn (): string => demoPicture(), 'no ZIP file'],
+        'a ZIP of something else' => [static fn (): string => $zipped(['README.txt' => 'hello']), 'no manifest'],
+        'a path that climbs out' => [static fn (): string => $zipped($manifest(['../../etc/passwd' => 'x'])), 'nothing that Impa packs'],
+        'a path from the root' => [static fn (): string => $zipped($manifest(['/etc/passwd' => 'x'])), 'nothing that Impa packs'],
+        'a path with backslashes' => [static fn (): string => $zipped($manifest(['..\\x' => 'x'])), 'nothing that Impa packs'],
+        'a newer version' => [static fn (): string => $zipped($manifest([], ['version' => 2])), 'newer Impa'],
+        'a file its manifest does not name' => [
+            static fn (): string => $zipped($manifest(['README.txt' => 'x']) + ['stash.csv' => 'x']), 'not whole',
+        ],
+        'a file that is missing' => [
+            static fn (): string => $zipped(
+                array_diff_key($manifest(['README.txt' => 'x', 'stash.csv' => 'x']), ['stash.csv' => 1]),
+            ), 'not whole',
+        ],
+        'a file that is changed' => [
+            static fn (): string => $zipped(
+                ['stash.json' => '{"wools":[]}'] + $manifest(['stash.json' => '{}', 'hand.json' => '{}']),
+            ), 'damaged',
+        ],
+        'a file twice' => [
+            static function (): string {
+                $zip = new ZipStream;
+
+                return $zip->entry('README.txt', 'a').$zip->entry('README.txt', 'b').$zip->end();
+            }, 'nothing that Impa packs',
+        ],
+        'figures that are no JSON' => [
+            static fn (): string => $zipped(
+                $manifest(['stash.json' => 'not json', 'hand.json' => '{}', 'needles.json' => '[]']),
+            ), 'cannot be read',
+        ],
+    ]);
+
+    it('is not fooled by 10 GB of zeros', function () {
+        // 10 GB that pack into some MB: a gzip member of zeros over and over would take long to make; the sizes are said in the directory.
+        $zip = new ZipStream;
+        $bytes = $zip->entry('pictures/'.str_repeat('a', 64).'.png', str_repeat("\0", 40_000_000));
+        $whole = $bytes.$zip->end();
+        // Said larger than it is, in the directory: 4 GiB less one.
+        $at = (int) strpos($whole, "PK\x01\x02");
+        $lies = substr_replace($whole, pack('V', 0xFFFFFFFE), $at + 24, 4);
+        foreach ([$whole, $lies] as $archive) {
+            $before = memory_get_peak_usage();
+            expect(fn () => Incoming::of(archiveFile($archive)))->toThrow(ArchiveRefused::class, 'unpacks to more');
+            expect(memory_get_peak_usage() - $before)->toBeLessThan(40_000_000);
+        }
+        // Said smaller: no more than its most is read.
+        $small = substr_replace($whole, pack('V', 1000), $at + 24, 4);
+        expect(fn () => Incoming::of(archiveFile($small)))->toThrow(ArchiveRefused::class);
+    });
+
+    it('lets a figure that cannot be read stay out, and takes the others', function () {
+        lay();
+        lay('wick');
+        DB::table('figures')->where('name', 'like', 'Wick%')->update(['document' => '{"format":"impa-figure","version":1}']);
+        $path = archiveFile(archived());
+        emptyStore();
+        expect(array_count_values(array_column(Incoming::of($path)->preview()['figures'], 'state')))->toEqual(['new' => 1, 'refused' => 1]);
+        Artisan::call('impa:unpack', ['archive' => $path]);
+        expect(Artisan::output())->toContain('1 figures taken in', '1 that cannot be read')->and(Figure::query()->count())->toBe(1);
+    });
+});
+
+it('makes a ZIP of more than 65,535 files that other programs read', function () {
+    $zip = new ZipStream;
+    $path = archiveFile('');
+    $out = fopen($path, 'wb');
+    for ($i = 0; $i < 66_000; $i++) {
+        fwrite($out, $zip->entry(sprintf('%05d', $i), (string) $i, isPacked: true));
+    }
+    fwrite($out, $zip->end());
+    fclose($out);
+    $read = new ZipArchive;
+    expect(
+        $read->open($path, ZipArchive::CHECKCONS),
+    )->toBeTrue()->and($read->numFiles)->toBe(66_000)->and($read->getFromName('65999'))->toBe('65999');
+});
+
+it('is packed and told on the console, and refused in words where it cannot be', function () {
+    lay();
+    $path = sys_get_temp_dir().'/impa-pack-'.bin2hex(random_bytes(4)).'.zip';
+    expect(Artisan::call('impa:pack', ['out' => $path]))->toBe(0)->and(file_get_contents($path))->toBe(archived());
+    expect(
+        Artisan::call('impa:unpack', ['archive' => $path, '--dry' => true]),
+    )->toBe(0)->and(Artisan::output())->toContain('same      Bobbin');
+    expect(Artisan::call('impa:pack', ['out' => '/no/such/folder/x.zip']))->toBe(2)
+        ->and(Artisan::call('impa:unpack', ['archive' => '/no/such/file.zip']))->toBe(2)
+        ->and(Artisan::call('impa:unpack', ['archive' => $path, '--conflict' => 'perhaps']))->toBe(2)
+        ->and(Artisan::call('impa:pack', ['out' => $path, '--felter' => 'nobody@example.org']))->toBe(2);
+});

@@ -1,0 +1,213 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Figure;
+use App\Store\Copies;
+use Illuminate\Support\Defer\DeferredCallbackCollection;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+use Symfony\Component\Process\Process;
+
+/** A store of its own on disk, as people have it: copies are of files. */
+function onDisk(): string
+{
+    $home = sys_get_temp_dir().'/impa-home-'.bin2hex(random_bytes(6));
+    foreach (['pictures', 'framework/cache/data', 'framework/views', 'logs'] as $folder) {
+        mkdir("{$home}/{$folder}", 0750, true);
+    }
+    app()->useStoragePath($home);
+    touch("{$home}/impa.sqlite");
+    config(['database.connections.disk' => ['database' => "{$home}/impa.sqlite"] + config('database.connections.sqlite')]);
+    config(['database.default' => 'disk', 'filesystems.disks.pictures.root' => "{$home}/pictures"]);
+    Storage::forgetDisk('pictures');
+    Storage::set('pictures', Storage::createLocalDriver(config('filesystems.disks.pictures')));
+    Artisan::call('migrate', ['--force' => true]);
+
+    return $home;
+}
+
+beforeEach(function () {
+    if (DB::getDriverName() === 'pgsql') {
+        $this->markTestSkipped('Copies of PostgreSQL are tested where it is deployed.');
+    }
+    $this->home = onDisk();
+});
+afterEach(function () {
+    DB::purge('disk');
+    config(['database.default' => 'sqlite']);
+    (new Process(['rm', '-rf', $this->home]))->run();
+});
+
+it('puts a copy back with one command, its pictures too; and that can be taken back', function () {
+    $id = lay();
+    $picture = $this->sendFile(demoPicture())->json('id');
+    Figure::query()->whereKey($id)->update(['picture_id' => $picture]);
+    expect(Artisan::call('impa:copy'))->toBe(0);
+    $copy = trim(Artisan::output());
+    $this->travel(2)->seconds();
+    Figure::query()->whereKey($id)->update(['name' => 'Changed since']);
+    Figure::query()->whereKey($id)->forceDelete();
+    Storage::disk('pictures')->delete(Storage::disk('pictures')->files());
+    expect(Artisan::call('impa:restore'))->toBe(0);
+    $said = Artisan::output();
+    expect($said)->toContain("{$copy} is in its place")->and(Figure::query()->value('name'))->toBe('Bobbin, night watch');
+    $this->get("/api/pictures/{$picture}")->assertOk();
+    preg_match('/kept as (\S+)\./', $said, $m);
+    expect(Artisan::call('impa:restore', ['copy' => $m[1]]))->toBe(0)->and(Figure::query()->count())->toBe(0);
+});
+
+it('is whole while another process writes all the time', function () {
+    $write = new Process([PHP_BINARY, '-r', '
+        $p = new PDO("sqlite:".$argv[1]); $p->exec("pragma busy_timeout=5000");
+        for ($i = 0; $i < 100000; $i++) { $p->exec("begin immediate"); $p->exec(
+            "insert into needles (felter_id, gauge, kind, \"left\") values ($i, 1, \'a\', 1)",
+        );
+        $p->exec(
+            "insert into swatches (felter_id, shares, hex, created_at) values ($i, \'{}\', \'#000000\', \'\')",
+        ); $p->exec("commit"); }',
+        "{$this->home}/impa.sqlite"]);
+    $write->start();
+    usleep(300_000);
+    $name = Copies::make();
+    $isWriting = $write->isRunning();
+    $write->stop(0);
+    $copy = new SQLite3(Copies::folder().'/'.$name, SQLITE3_OPEN_READONLY);
+    expect($isWriting)->toBeTrue()->and($copy->querySingle('pragma integrity_check'))->toBe('ok')
+        // Both rows of each change are in it, or neither.
+        ->and($copy->querySingle('select count(*) from needles'))->toBe($copy->querySingle('select count(*) from swatches'))
+        ->and($copy->querySingle('select count(*) from needles'))->toBeGreaterThan(0);
+});
+
+it('keeps seven days, five weeks and twelve months, and no more', function () {
+    $copy = Copies::folder().'/'.Copies::make();
+    for ($day = 1; $day < 400; $day++) {
+        $name = 'impa-'.now()->subDays($day)->format('Y-m-d').'-030000.sqlite';
+        copy($copy, Copies::folder().'/'.$name);
+    }
+    Copies::make();
+    $kept = Copies::all();
+    $days = array_map(static fn (string $n): string => substr($n, 5, 10), $kept);
+    $months = array_unique(array_map(static fn (string $d): string => substr($d, 0, 7), $days));
+    expect(count($kept))->toBeLessThanOrEqual(7 + 5 + 12)->toBeGreaterThanOrEqual(7 + 3 + 10)
+        ->and(array_slice(array_unique($days), 0, 7))->toBe(
+            array_map(static fn (int $d): string => now()->subDays($d)->format('Y-m-d'), range(0, 6)),
+        )
+        ->and(count($months))->toBe(12);
+});
+
+it('makes one a day, at whatever hour', function () {
+    Artisan::call('impa:copy', ['--if-due' => true]);
+    Artisan::call('impa:copy', ['--if-due' => true]);
+    expect(Copies::all())->toHaveCount(1);
+    $this->travel(25)->hours();
+    Artisan::call('impa:copy', ['--if-due' => true]);
+    expect(Copies::all())->toHaveCount(2);
+});
+
+it('keeps a picture as long as a copy names it, and no longer', function () {
+    $this->sendFile(demoPicture())->assertCreated();
+    $name = Copies::make();
+    DB::table('pictures')->delete();
+    $this->travel(1)->days();
+    Copies::make();
+    expect(glob(Copies::folder().'/pictures/*'))->toHaveCount(1);
+    unlink(Copies::folder().'/'.$name);
+    $this->travel(1)->days();
+    Copies::make();
+    expect(glob(Copies::folder().'/pictures/*'))->toBe([]);
+});
+
+it('refuses a copy that is not there, or is damaged, and leaves the store as it is', function () {
+    lay();
+    $name = Copies::make();
+    file_put_contents(Copies::folder().'/'.$name, random_bytes(3000), FILE_APPEND);
+    $bytes = (string) file_get_contents(Copies::folder().'/'.$name);
+    file_put_contents(Copies::folder().'/'.$name, substr($bytes, 0, 9000).str_repeat('x', 4096).substr($bytes, 13096));
+    expect(Artisan::call('impa:restore', ['copy' => $name]))->toBe(2)
+        ->and(Artisan::call('impa:restore', ['copy' => '../../etc/passwd']))->toBe(2)
+        ->and(Figure::query()->count())->toBe(1);
+});
+
+describe('the doctor', function () {
+    beforeEach(fn () => Copies::make());
+    $told = static function (bool $mend = false): array {
+        $exit = Artisan::call('impa:doctor', $mend ? ['--mend' => true] : []);
+
+        return [$exit, Artisan::output()];
+    };
+
+    it('finds nothing wrong with a store that was only used', function () use ($told) {
+        Artisan::call('db:seed', ['--force' => true]);
+        // What waits for the end of a request is done.
+        app(DeferredCallbackCollection::class)->invoke();
+        expect($told())->toBe([0, "Nothing is wrong.\n"]);
+    });
+
+    it('says what it finds, mends it, and finds it no more', function (Closure $break, string $what, string $mended) use ($told) {
+        $id = lay();
+        $picture = $this->sendFile(demoPicture())->json('id');
+        Figure::query()->whereKey($id)->update(['picture_id' => $picture]);
+        Copies::make();
+        $break($id, $this->home);
+        [$exit, $said] = $told();
+        expect($exit)->toBe(1)->and($said)->toContain($what)->not->toContain('Mended');
+        [$exit, $said] = $told(true);
+        expect($exit)->toBe(0)->and($said)->toContain("Mended: {$mended}")->and($told())->toBe([0, "Nothing is wrong.\n"]);
+        $this->getJson("/api/figures/{$id}")->assertOk()->assertJsonPath('document.name', 'Bobbin, night watch');
+        $this->get("/api/pictures/{$picture}")->assertOk();
+    })->with([
+        'a document that cannot be read' => [
+            fn (int $id) => DB::table('figures')->where('id', $id)->update(
+                ['document' => '{"broken":'],
+            ), 'cannot be read', 'its last revision',
+        ],
+        'numbers of older rules' => [
+            fn (int $id) => DB::table('figures')->where('id', $id)->update(
+                ['total_g' => 1, 'steps' => 2],
+            ), 'shows old numbers', 'reckoned anew',
+        ],
+        'a history without its end' => [
+            fn () => DB::table('figure_revisions')->delete(), 'not in its own history', 'written into it',
+        ],
+        'a mark of a figure that is gone' => [
+            function (): void {
+                DB::statement('pragma foreign_keys = off');
+                DB::table('step_marks')->insert(['felter_id' => 1, 'figure_id' => 999, 'step' => 'x', 'created_at' => now()]);
+                DB::statement('pragma foreign_keys = on');
+            }, 'belongs to something in figures that is gone', 'let go',
+        ],
+        'rows of nobody' => [fn () => DB::table('figures')->update(['felter_id' => 0]), "figures are nobody's", 'given to this machine'],
+        'a picture whose file is gone' => [
+            function (int $id, string $home): void {
+                array_map(unlink(...), glob("{$home}/pictures/*"));
+            }, 'is gone or damaged', 'fetched from the copies',
+        ],
+        'a picture whose file is damaged' => [
+            function (int $id, string $home): void {
+                $file = glob("{$home}/pictures/*")[0];
+                $bytes = file_get_contents($file);
+                unlink($file);
+                file_put_contents($file, strrev($bytes));
+            }, 'is gone or damaged', 'fetched from the copies',
+        ],
+        'a file of nobody' => [
+            function (int $id, string $home): void {
+                touch("{$home}/pictures/".str_repeat('0', 64), time() - 100_000);
+            }, "is nobody's", 'let go',
+        ],
+    ]);
+
+    it('says that pages are damaged, and what puts them back', function () use ($told) {
+        lay();
+        DB::statement('pragma wal_checkpoint(truncate)');
+        DB::purge('disk');
+        $file = fopen("{$this->home}/impa.sqlite", 'r+b');
+        fseek($file, 4096 * 3);
+        fwrite($file, str_repeat("\xFF", 4096 * 6));
+        fclose($file);
+        [$exit, $said] = $told();
+        expect($exit)->toBe(1)->and($said)->toContain('damaged')->not->toContain('#0');
+    });
+});
