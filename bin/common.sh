@@ -44,6 +44,7 @@ php_has() { echo "php -r 'exit(extension_loaded(\"$1\") ? 0 : 1);'"; }
 PHP_PACKAGES=(
     "php8.2-gd=$(php_has gd)" "php8.2-sqlite3=$(php_has pdo_sqlite)" "php8.2-curl=$(php_has curl)" "php8.2-zip=$(php_has zip)"
     "php8.2-bcmath=$(php_has bcmath)" "php8.2-mbstring=$(php_has mbstring)" "php8.2-intl=$(php_has intl)" "php8.2-xml=$(php_has dom)" "unzip=command -v unzip"
+    "librsvg2-bin=command -v rsvg-convert"
 )
 
 need_tools() {

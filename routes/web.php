@@ -25,6 +25,7 @@ use App\Http\Controllers\HistoryController;
 use App\Http\Controllers\KitController;
 use App\Http\Controllers\LogController;
 use App\Http\Controllers\MendController;
+use App\Http\Controllers\ModelController;
 use App\Http\Controllers\NeedleController;
 use App\Http\Controllers\PartCheckController;
 use App\Http\Controllers\PasswordController;
@@ -163,6 +164,8 @@ Route::prefix('api')->middleware([KnownFelter::class, OnlyOwn::class])->whereNum
     Route::post('sizing', [SizingController::class, 'store']);
     Route::post('side-view', [SideViewController::class, 'store']);
     Route::post('agreement', [AgreementController::class, 'store']);
+    Route::post('model', [ModelController::class, 'store']);
+    Route::post('outlines', [ModelController::class, 'outlines']);
     Route::post('size-cards', [SizeCardsController::class, 'store']);
     Route::post('breakdown', [BreakdownController::class, 'store']);
     Route::get('breakdown/{breakdown:uuid}', [BreakdownController::class, 'show'])->whereUuid('breakdown');

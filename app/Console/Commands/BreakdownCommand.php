@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Drawing\Pixels;
 use Illuminate\Console\Command;
 use Impa\Raster\PictureRefused;
 use Impa\Seeing\Breakdown;
@@ -63,7 +64,7 @@ final class BreakdownCommand extends Command
                 View::list(array_values(array_filter(explode(',', $this->word($this->option('views')))))),
                 Wishes::way($this->word($this->option('flat'))),
             );
-            $breakdown = Breakdown::of($bytes, $wishes, pathinfo($path, PATHINFO_FILENAME), basename($path));
+            $breakdown = Breakdown::of(Pixels::of($bytes), $wishes, pathinfo($path, PATHINFO_FILENAME), basename($path));
         } catch (PictureRefused $refused) {
             return $this->refuse([$path.': '.$refused->getMessage()]);
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Drawing\Pixels;
 use App\Models\Picture;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -24,7 +25,7 @@ final class PictureController
                 'The file is larger than 30 MB. Save the picture smaller: 1000 pixels across are plenty.',
             );
         }
-        $picture = Picture::keep((string) $request->getContent());
+        $picture = Picture::keep(Pixels::of((string) $request->getContent()));
         Picture::sweep();
 
         return new JsonResponse(['id' => $picture->id, 'widthPx' => $picture->width_px, 'heightPx' => $picture->height_px], 201);

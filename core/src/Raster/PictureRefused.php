@@ -15,6 +15,11 @@ final class PictureRefused extends DomainException implements Refusal
         return 'The picture cannot be used';
     }
 
+    public static function because(string $why): self
+    {
+        return new self($why);
+    }
+
     public static function empty(): self
     {
         return new self('The file is empty. Save the picture again and choose that file.');
@@ -22,7 +27,7 @@ final class PictureRefused extends DomainException implements Refusal
 
     public static function notAPicture(): self
     {
-        return new self('This is not a picture. Use a PNG, JPEG, WebP or GIF file.');
+        return new self('This is not a picture. Use a PNG, JPEG, WebP, GIF or SVG file.');
     }
 
     public static function kindNotRead(string $mime): self

@@ -588,6 +588,8 @@ export const api = {
   pair: (code: string, name: string) => ask<Paired>('POST', 'pair', { code, name }),
   place: () => ask<Place>('GET', 'place'),
   here: (page: string) => ask<Place>('PUT', 'place', { page }),
+  model: (document: Figure) => file('model', { document }),
+  outlines: (document: Figure, view: string) => file('outlines', { document, view }),
   everything: () => file('archive'),
   lookInto: (archive: Blob) => ask<ArchivePreview>('POST', 'archive/preview', archive),
   takeIn: (

@@ -3,6 +3,7 @@ import { onMounted, ref, watch } from 'vue'
 import type { Closing } from '../../api/answers'
 import { api } from '../../api/client'
 import BookletDialog from './BookletDialog.vue'
+import FilesDialog from './FilesDialog.vue'
 import LinksDialog from './LinksDialog.vue'
 import { hasAccounts } from '../../state/accounts'
 import PrintDialog from '../../shell/PrintDialog.vue'
@@ -18,6 +19,7 @@ const said = ref('')
 const printing = ref(false)
 const sharing = ref(false)
 const linking = ref(false)
+const taking = ref(false)
 
 async function take(ask: () => Promise<Closing>): Promise<boolean> {
   trouble.value = ''
@@ -71,12 +73,14 @@ async function takeWool(): Promise<void> {
       <div class="acts">
         <v-btn color="primary" variant="flat" @click="printing = true">Card of the figure</v-btn>
         <v-btn variant="tonal" @click="sharing = true">A booklet to share</v-btn>
+        <v-btn variant="tonal" @click="taking = true">Files for other programs</v-btn>
         <v-btn v-if="hasAccounts()" variant="tonal" @click="linking = true">Shown by a link</v-btn>
         <v-btn variant="tonal" @click="takeWool">Take its wool from the stash</v-btn>
       </div>
       <p v-if="said" role="status" class="quiet">{{ said }}</p>
     </div>
     <BookletDialog v-model="sharing" />
+    <FilesDialog v-model="taking" />
     <LinksDialog v-if="linking" v-model="linking" />
     <PrintDialog
       v-model="printing"

@@ -116,7 +116,7 @@ function pick(event: Event): void {
         ref="picker"
         class="offscreen"
         type="file"
-        accept="image/png,image/jpeg,image/webp,image/gif,.json"
+        accept="image/png,image/jpeg,image/webp,image/gif,image/svg+xml,.json"
         aria-label="Picture or figure file"
         tabindex="-1"
         @change="pick"
@@ -130,8 +130,8 @@ function pick(event: Event): void {
       <button class="drop plain" @click="picker?.click()">
         <b class="display">Drop a drawing here</b>
         <span
-          >A PNG, JPEG, WebP or GIF of your character, from the front, on a plain or transparent ground. Or a figure
-          file from Impa.</span
+          >A PNG, JPEG, WebP, GIF or SVG of your character, from the front, on a plain or transparent ground. Or a
+          figure file from Impa.</span
         >
       </button>
     </div>
