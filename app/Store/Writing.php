@@ -8,10 +8,15 @@ use App\Accounts\Whose;
 use Closure;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
+use PDOException;
+use Throwable;
 
 /** Changes of the store that belong together: all of them, or none. */
 final class Writing
 {
+    /** Why the last one was not done. */
+    private static ?Throwable $why = null;
+
     /** Gives the disk what was thrown away for good. */
     public static function shrink(): void
     {
@@ -38,16 +43,42 @@ final class Writing
      */
     public static function together(Closure $do): mixed
     {
-        return DB::transaction(static function () use ($do): mixed {
-            if (DB::getDriverName() === 'pgsql') {
-                // What is one felter's nobody else writes: each has a lock of their own, until the transaction ends.
-                DB::select('select pg_advisory_xact_lock(?)', [Whose::id()]);
-            } else {
-                // PHP 8.2 begins a transaction of SQLite without its lock; a write that changes nothing takes it, and waits for it.
-                DB::table('figures')->whereRaw('1 = 0')->update(['revision' => 0]);
-            }
+        self::$why = null;
+        try {
+            return DB::transaction(static function () use ($do): mixed {
+                try {
+                    self::lock();
 
-            return $do();
-        });
+                    return $do();
+                } catch (Throwable $e) {
+                    throw self::$why = $e;
+                }
+            });
+        } catch (PDOException $e) {
+            // Where the disk is full, SQLite takes everything back by itself, and the framework finds nothing to take back: what is told
+            // is why, and the next one begins anew.
+            $why = self::why();
+            if ($why !== null && preg_match('/no transaction is active|no such savepoint/', $e->getMessage()) === 1) {
+                DB::reconnect();
+                throw $why;
+            }
+            throw $e;
+        }
+    }
+
+    private static function why(): ?Throwable
+    {
+        return self::$why;
+    }
+
+    private static function lock(): void
+    {
+        if (DB::getDriverName() === 'pgsql') {
+            // What is one felter's nobody else writes: each has a lock of their own, until the transaction ends.
+            DB::select('select pg_advisory_xact_lock(?)', [Whose::id()]);
+        } else {
+            // PHP 8.2 begins a transaction of SQLite without its lock; a write that changes nothing takes it, and waits for it.
+            DB::table('figures')->whereRaw('1 = 0')->update(['revision' => 0]);
+        }
     }
 }
