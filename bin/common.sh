@@ -105,6 +105,6 @@ serve() {
     cd public
     PHP_CLI_SERVER_WORKERS=4 exec php -d opcache.enable=1 -d opcache.enable_cli=1 -d opcache.validate_timestamps=0 \
         -d opcache.jit=tracing -d opcache.jit_buffer_size=128M -d opcache.jit_max_root_traces=8192 -d opcache.jit_max_side_traces=1024 \
-        -d memory_limit=512M -d post_max_size=0 -d max_execution_time=60 \
+        -d expose_php=0 -d memory_limit=512M -d post_max_size=0 -d max_execution_time=60 \
         -S "127.0.0.1:$1" ../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php
 }

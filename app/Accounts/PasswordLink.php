@@ -24,8 +24,24 @@ final class PasswordLink
             self::with($felter, $token),
             'If you did not ask for it, leave it: nothing has changed.',
         );
-        Mail::raw($text, static function ($mail) use ($felter): void {
-            $mail->to((string) $felter->email)->subject('Choose a password for Impa');
+        self::letter($felter, 'Choose a password for Impa', $text);
+    }
+
+    /** After a password was chosen: whoever did not do it hears of it. */
+    public static function told(Felter $felter): void
+    {
+        $text = sprintf(
+            "Hello %s,\n\nyour password for Impa was just chosen anew, and every device was signed out.\n\n%s\n",
+            $felter->name,
+            'If that was not you, ask for a link at the door at once, and tell who keeps this Impa.',
+        );
+        self::letter($felter, 'Your password for Impa was chosen anew', $text);
+    }
+
+    private static function letter(Felter $felter, string $subject, string $text): void
+    {
+        Mail::raw($text, static function ($mail) use ($felter, $subject): void {
+            $mail->to((string) $felter->email)->subject($subject);
         });
     }
 

@@ -30,6 +30,9 @@ final class Passwords
         $felter->forceFill(['password' => $password])->save();
         self::signOutEverywhere($felter);
         PasswordLink::end($felter);
+        if ($felter->email !== null) {
+            PasswordLink::told($felter);
+        }
     }
 
     /** On every device: their sessions are gone. */

@@ -15,7 +15,6 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Log;
-use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\Schema;
 
@@ -280,7 +279,6 @@ describe('a password', function () {
 
     it('is chosen by a letter\'s link, once, and not after an hour', function () {
         $ada = felter();
-        Mail::fake();
         $this->postJson('/api/password', ['email' => 'Ada@Example.org'])->assertOk();
         $link = PasswordLink::address($ada);
         parse_str((string) parse_url($link, PHP_URL_FRAGMENT), $said);
@@ -290,6 +288,9 @@ describe('a password', function () {
             ['email' => 'ada@example.org', 'token' => 'x'.$said['token'], 'password' => $new],
         )->assertStatus(422);
         $this->putJson('/api/password', $said + ['password' => $new])->assertOk();
+        // Whoever did not do it hears of it.
+        $letters = app('mailer')->getSymfonyTransport()->messages();
+        expect($letters->last()->getOriginalMessage()->getSubject())->toContain('chosen anew');
         $this->putJson('/api/password', $said + ['password' => $new.'s'])->assertStatus(422);
         signIn('ada@example.org', $new)->assertOk();
         parse_str((string) parse_url(PasswordLink::address($ada), PHP_URL_FRAGMENT), $late);

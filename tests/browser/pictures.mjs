@@ -52,10 +52,11 @@ const views = {
     await page.goto(`${base}/figures/${id('Lanto')}/wool`)
     await page.getByRole('tab', { name: 'Portions' }).click()
   },
-  'wool-buy': async () => {
-    await page.goto(`${base}/figures/${id('Sorrel')}/wool`)
-    await page.getByRole('tab', { name: 'To buy' }).click()
-    await page.locator('.list li').first().waitFor()
+  // Of a demo that is shared (bin/demo --share=127.0.0.1).
+  house: async () => {
+    await page.goto(`${base}/house`)
+    await page.getByRole('button', { name: 'Pair a tablet' }).click()
+    await page.getByAltText(/^The address and the code/).waitFor()
   },
   stash: async () => {
     await page.goto(`${base}/stash`)
