@@ -229,6 +229,15 @@ describe('a bad archive is refused in words, and nothing of it is taken in', fun
                 ['stash.json' => '{"wools":[]}'] + $manifest(['stash.json' => '{}', 'hand.json' => '{}']),
             ), 'damaged',
         ],
+        'a file that cannot be inflated' => [
+            static function () use ($zipped, $manifest): string {
+                $files = ['stash.json' => '{}', 'hand.json' => str_repeat('{"a":1}', 99), 'needles.json' => '[]'];
+                $whole = $zipped($manifest($files));
+                $at = (int) strpos($whole, 'hand.json') + strlen('hand.json');
+
+                return substr_replace($whole, str_repeat("\xFF", 8), $at, 8);
+            }, 'damaged',
+        ],
         'a file twice' => [
             static function (): string {
                 $zip = new ZipStream;

@@ -95,8 +95,9 @@ final class FelterCommand extends Command
         if (! $this->option('yes') && ! $this->confirm($asks)) {
             return $this->refuse(['Nothing was removed.']);
         }
+        $name = $felter->name;
         Leaving::of($felter);
-        $this->line($felter->name.' is gone, and all that was theirs.');
+        $this->line($name.' is gone, and all that was theirs.');
 
         return 0;
     }
