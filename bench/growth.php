@@ -83,6 +83,14 @@ printf(
     'history',
     'MB',
 );
+/** MB of the store and what waits to be written into it. */
+function disk(string $home): float
+{
+    clearstatcache();
+
+    return array_sum(array_map(filesize(...), glob("{$home}/impa.sqlite*") ?: [])) / 1e6;
+}
+
 $measure = static function () use ($median, $first, $decoded, $home): void {
     $pages = (int) ceil(DB::table('figures')->count() / 24);
     $save = static function () use ($first, $decoded): array {
@@ -101,13 +109,13 @@ $measure = static function () use ($median, $first, $decoded, $home): void {
         $median('PUT', "figures/{$first}", ['document' => $save]),
         $median('POST', 'board', ['document' => $decoded]),
         $median('GET', "figures/{$first}/revisions"),
-        filesize("{$home}/impa.sqlite") / 1e6,
+        disk($home),
     );
 };
 $measure();
 foreach (array_map(intval(...), array_slice($argv, 1) ?: [2000, 20000]) as $figures) {
-    DB::transaction(static function () use ($figures, $document): void {
-        $row = (array) DB::table('figures')->where('name', 'like', 'Bobbin%')->first();
+    DB::transaction(static function () use ($figures, $document, $first): void {
+        $row = (array) DB::table('figures')->where('id', $first)->first();
         unset($row['id']);
         for ($n = DB::table('figures')->count(); $n < $figures; $n++) {
             $id = DB::table('figures')->insertGetId(

@@ -8,6 +8,11 @@ use Symfony\Component\Process\Process;
 use Tests\TestCase;
 
 pest()->extend(TestCase::class)->use(RefreshDatabase::class)->in('Feature');
+// What hangs most on what a store does; PostgreSQL is asked these each time (bin/test store), all of them with --all.
+pest()->group('store')->in(...array_map(
+    static fn (string $name): string => "Feature/{$name}Test.php",
+    ['Accounts', 'Archive', 'Sharing', 'Figures', 'History', 'Hand'],
+));
 
 function demoPicture(string $name = 'bobbin'): string
 {
