@@ -1,6 +1,6 @@
 // Many people at one Impa, on loopback: each plans, saves and builds at a figure of their own, one request every --pace seconds; somebody
 // breaks a drawing down each minute. Prints percentiles by what was asked, faults, and whether any acknowledged save was lost.
-//   node bench/load.mjs https://localhost:8843 --people=50 --pace=2 --seconds=60 [--accounts=/srv/impa]
+//   node bench/load.mjs https://localhost:8843 --people=50 --pace=2 --seconds=60 [--breakdowns=10] [--accounts=/srv/impa]
 // --accounts: the deployed folder, in which a felter is added for each of the people.
 import autocannon from 'autocannon'
 import { execFileSync } from 'node:child_process'
@@ -190,8 +190,10 @@ for (let i = 0; i < people; i += pace) {
   await new Promise((resolve) => setTimeout(resolve, (1000 * pace) / people))
 }
 const breakdowns = []
+/** So many drawings are broken down at once, at first. */
+const atOnce = Number(said.breakdowns ?? 1)
 const minutely = setInterval(() => seen(all[0]).then((b) => breakdowns.push(b)), 60_000)
-breakdowns.push(await seen(all[0]))
+breakdowns.push(...(await Promise.all(all.slice(0, atOnce).map(seen))))
 await Promise.all(runs)
 clearInterval(minutely)
 

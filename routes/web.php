@@ -13,6 +13,7 @@ use App\Http\Controllers\BreakdownController;
 use App\Http\Controllers\BuildController;
 use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\ClosingController;
+use App\Http\Controllers\CopyController;
 use App\Http\Controllers\DeviceController;
 use App\Http\Controllers\ExpressionController;
 use App\Http\Controllers\FaceController;
@@ -135,6 +136,8 @@ Route::prefix('api')->middleware([KnownFelter::class, OnlyOwn::class])->whereNum
     Route::delete('devices/{device}', [DeviceController::class, 'destroy']);
     Route::get('place', [PlaceController::class, 'show']);
     Route::put('place', [PlaceController::class, 'update']);
+    Route::get('copies', [CopyController::class, 'index']);
+    Route::post('copies', [CopyController::class, 'store']);
     Route::get('archive', [ArchiveController::class, 'show']);
     Route::post('archive', [ArchiveController::class, 'store']);
     Route::post('archive/preview', [ArchiveController::class, 'preview']);

@@ -9,13 +9,11 @@ use App\Hand\OwnHand;
 use App\Models\Figure;
 use App\Models\FigureSet;
 use App\Models\Picture;
-use App\Models\Wool;
 use App\Store\Writing;
 use Illuminate\Support\Str;
 use Impa\Figure\Figure as FigureDocument;
 use Impa\Figure\FigureRefused;
 use Impa\Raster\PictureRefused;
-use Impa\Stash\WoolEntry;
 use stdClass;
 
 /**
@@ -26,21 +24,15 @@ final class Incoming
 {
     private readonly Outgoing $here;
 
-    /** @var array<string, int> numbers here of figures, wools and pictures, by what they are called everywhere */
-    private array $figures = [];
+    private readonly Numbers $numbers;
 
-    /** @var array<string, int> */
-    private array $wools = [];
-
-    /** @var array<string, int> */
-    private array $pictures = [];
-
-    /** @var array<string, string> figures that were laid beside their own likes, under the name they got */
-    private array $renamed = [];
+    private readonly IncomingStash $stash;
 
     private function __construct(private readonly Packed $packed)
     {
         $this->here = new Outgoing;
+        $this->numbers = new Numbers;
+        $this->stash = new IncomingStash($packed, $this->here, $this->numbers);
     }
 
     /** @throws ArchiveRefused in words, if it is none that can be taken in */
@@ -71,8 +63,8 @@ final class Incoming
             $figures[] = ['uuid' => $uuid, 'name' => $name, 'state' => $state, 'why' => $why];
         }
         $wools = $sets = ['new' => 0, 'same' => 0, 'conflict' => 0];
-        foreach ($this->stash() as $wool) {
-            $wools[$this->woolState($wool)]++;
+        foreach ($this->stash->wools() as $wool) {
+            $wools[$this->stash->state($wool)]++;
         }
         foreach ($this->sets() as $set) {
             $sets[$this->setState($set)]++;
@@ -83,7 +75,7 @@ final class Incoming
             'wools' => $wools,
             'sets' => $sets,
             'pictures' => count($this->packed->names('pictures/')),
-            'pieces' => count($this->objects($this->packed->object('hand.json'), 'pieces')),
+            'pieces' => count(Row::objects($this->packed->object('hand.json'), 'pieces')),
         ];
     }
 
@@ -101,8 +93,8 @@ final class Incoming
         $told = ['taken' => 0, 'same' => 0, 'kept' => 0, 'refused' => 0];
         $this->takePictures($progress);
         Writing::together(function () use ($conflict, $each, $progress, &$told): void {
-            $this->figures = $this->numbers('figures', 'uuid');
-            $this->takeStash($conflict);
+            $this->numbers->figures = Numbers::of('figures');
+            $this->stash->take($conflict);
             $uuids = $this->uuids();
             foreach ($uuids as $i => $uuid) {
                 $progress('Laying figures on the shelf', 0.4 + 0.5 * $i / max(1, count($uuids)));
@@ -111,7 +103,7 @@ final class Incoming
             $progress('Sets, needles, hand', 0.9);
             $this->takeSets($conflict);
             $this->takeNeedles($conflict);
-            $this->takeHand();
+            (new IncomingHand($this->packed, $this->numbers))->take();
         });
         OwnHand::changed();
 
@@ -134,10 +126,11 @@ final class Incoming
         $about = $this->packed->object("figures/{$uuid}/about.json");
         $name = $uuid;
         if ($state === 'conflict' && $conflict === Conflict::Both) {
-            $name = $this->renamed[$uuid] = (string) Str::uuid();
+            $name = $this->numbers->renamed[$uuid] = (string) Str::uuid();
         }
-        $picture = $this->pictures[Row::text($about, 'picture')] ?? null;
-        $id = Figure::carry($document, $json, $state === 'conflict' && $conflict === Conflict::Replace ? $this->figures[$uuid] : null, [
+        $picture = $this->numbers->pictures[Row::text($about, 'picture')] ?? null;
+        $instead = $state === 'conflict' && $conflict === Conflict::Replace ? $this->numbers->figures[$uuid] : null;
+        $id = Figure::carry($document, $json, $instead, [
             'uuid' => $name,
             'picture_id' => $picture,
             'revision' => max(1, Row::whole($about, 'revision')),
@@ -147,7 +140,7 @@ final class Incoming
             'updated_at' => Row::time($about, 'changedAt') ?? now()->toDateTimeString(),
             'deleted_at' => Row::time($about, 'binnedAt'),
         ]);
-        $this->figures[$name] = $id;
+        $this->numbers->figures[$name] = $id;
         $this->takeRevisions($uuid, $id, $about);
         $this->takeLog($id, $this->packed->object("figures/{$uuid}/log.json"));
 
@@ -157,7 +150,7 @@ final class Incoming
     private function takeRevisions(string $uuid, int $id, stdClass $about): void
     {
         $rows = [];
-        foreach ($this->objects($about, 'revisions') as $said) {
+        foreach (Row::objects($about, 'revisions') as $said) {
             $name = sprintf('figures/%s/revisions/%06d.json', $uuid, Row::whole($said, 'revision'));
             if ($this->packed->has($name)) {
                 $rows[Row::whole($said, 'revision')] = [
@@ -189,7 +182,7 @@ final class Incoming
             'text' => Row::text($r, 'text', 2000),
             'grams' => Row::number($r, 'grams'),
             'gauge' => isset($r->gauge) ? Row::whole($r, 'gauge') : null,
-            'picture_id' => $this->pictures[Row::text($r, 'picture')] ?? null,
+            'picture_id' => $this->numbers->pictures[Row::text($r, 'picture')] ?? null,
             'at' => $at($r),
         ], ['uuid']));
         $this->insert('finished_steps', $id, $this->rows($log, 'timed', static fn (stdClass $r): array => [
@@ -201,12 +194,12 @@ final class Incoming
             'at' => $at($r),
         ], ['step']));
         $this->insert('photo_checks', $id, array_filter($this->rows($log, 'photos', fn (stdClass $r): array => [
-            'picture_id' => $this->pictures[Row::text($r, 'picture')] ?? 0,
+            'picture_id' => $this->numbers->pictures[Row::text($r, 'picture')] ?? 0,
             'view' => Row::text($r, 'view', 20),
             'found' => json_encode($r->found ?? new stdClass, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION),
             'at' => $at($r),
         ]), static fn (array $row): bool => $row['picture_id'] !== 0));
-        $wool = fn (stdClass $r): int => $this->wools[Row::text($r, 'wool')] ?? 0;
+        $wool = fn (stdClass $r): int => $this->numbers->wools[Row::text($r, 'wool')] ?? 0;
         $this->insert('set_asides', $id, array_filter($this->rows($log, 'woolAside', static fn (stdClass $r): array => [
             'wool_id' => $wool($r),
             'grams' => max(0.0, Row::number($r, 'grams') ?? 0.0),
@@ -230,97 +223,22 @@ final class Incoming
             } catch (PictureRefused $refused) {
                 throw ArchiveRefused::because(sprintf('"%s" in it is no picture: %s', $name, $refused->getMessage()));
             }
-            $this->pictures[$picture->hash] = $picture->id;
+            $this->numbers->pictures[$picture->hash] = $picture->id;
         }
-    }
-
-    private function takeStash(Conflict $conflict): void
-    {
-        $this->wools = $this->numbers('wools', 'uuid');
-        $byName = [];
-        foreach (Wool::byName() as $wool) {
-            $byName[mb_strtolower($wool->name)] = $wool->id;
-        }
-        foreach ($this->stash() as $said) {
-            $uuid = Row::text($said, 'uuid');
-            $isThrown = Row::time($said, 'thrownAt') !== null;
-            $state = $this->woolState($said);
-            $twin = $byName[mb_strtolower(Row::text($said, 'name', 120))] ?? 0;
-            if ($state === 'new' && $twin > 0 && ! $isThrown) {
-                // The drawer has a wool of this name: it is that one.
-                $this->wools[$uuid] = $twin;
-
-                continue;
-            }
-            if ($state === 'same' || ($state === 'conflict' && $conflict !== Conflict::Replace)) {
-                continue;
-            }
-            $faults = [];
-            $entry = WoolEntry::of(array_intersect_key((array) $said, array_flip(Row::WOOL)), $faults);
-            if ($entry === null) {
-                $name = Row::text($said, 'name', 80);
-                throw ArchiveRefused::because(sprintf('The wool "%s" in it has faults: %s', $name, implode(' ', $faults)));
-            }
-            $row = Wool::columns($entry) + Whose::own() + [
-                'uuid' => $uuid,
-                'is_demo' => Row::flag($said, 'demo'),
-                'created_at' => Row::time($said, 'createdAt'),
-                'updated_at' => Row::time($said, 'changedAt'),
-                'deleted_at' => Row::time($said, 'thrownAt'),
-            ];
-            $id = $this->wools[$uuid] ?? 0;
-            if ($id > 0) {
-                Whose::rows('wools')->where('id', $id)->update($row);
-                Whose::rows('weighings')->where('wool_id', $id)->delete();
-            } else {
-                $id = $this->wools[$uuid] = (int) Whose::rows('wools')->insertGetId($row);
-            }
-            $this->insertAll('weighings', array_map(static fn (stdClass $w): array => [
-                'wool_id' => $id,
-                'grams' => Row::number($w, 'grams') ?? 0.0,
-                'created_at' => Row::time($w, 'at') ?? now()->toDateTimeString(),
-            ], $this->objects($said, 'weighings')));
-        }
-        $this->takeSwatches();
-    }
-
-    private function takeSwatches(): void
-    {
-        $known = [];
-        foreach (Whose::rows('swatches')->get() as $row) {
-            $shares = self::sharesKey((array) json_decode((string) $row->shares, true));
-            $known[$shares.$row->hex.substr((string) $row->created_at, 0, 19)] = true;
-        }
-        $rows = [];
-        foreach ($this->objects($this->packed->object('stash.json'), 'swatches') as $said) {
-            $shares = [];
-            foreach ((array) ($said->shares ?? []) as $uuid => $share) {
-                if (isset($this->wools[$uuid]) && is_numeric($share)) {
-                    $shares[$this->wools[$uuid]] = (float) $share;
-                }
-            }
-            $hex = Row::text($said, 'hex', 7);
-            $at = Row::time($said, 'at') ?? now()->toDateTimeString();
-            $isKnown = isset($known[self::sharesKey($shares).$hex.$at]);
-            if (! $isKnown && preg_match('/^#[0-9a-f]{6}$/D', $hex) === 1 && count($shares) === count((array) ($said->shares ?? []))) {
-                $rows[] = ['shares' => json_encode($shares, JSON_THROW_ON_ERROR), 'hex' => $hex, 'created_at' => $at];
-            }
-        }
-        $this->insertAll('swatches', $rows);
     }
 
     private function takeSets(Conflict $conflict): void
     {
-        $known = $this->numbers('figure_sets', 'uuid');
+        $known = Numbers::of('figure_sets');
         foreach ($this->sets() as $said) {
             $state = $this->setState($said);
             if ($state === 'same' || ($state === 'conflict' && $conflict !== Conflict::Replace)) {
                 continue;
             }
             $members = [];
-            foreach ($this->objects($said, 'members') as $member) {
+            foreach (Row::objects($said, 'members') as $member) {
                 $uuid = Row::text($member, 'figure');
-                $id = $this->figures[$this->renamed[$uuid] ?? $uuid] ?? 0;
+                $id = $this->numbers->figure($uuid);
                 // A figure that stays out is not in its set either.
                 if ($id > 0) {
                     $members[] = ['figure' => $id] + (array) $member;
@@ -343,13 +261,13 @@ final class Incoming
                 $id = (int) Whose::rows('figure_sets')->insertGetId($row);
             }
             $asides = [];
-            foreach ($this->objects($said, 'woolAside') as $aside) {
-                $wool = $this->wools[Row::text($aside, 'wool')] ?? 0;
+            foreach (Row::objects($said, 'woolAside') as $aside) {
+                $wool = $this->numbers->wools[Row::text($aside, 'wool')] ?? 0;
                 if ($wool > 0) {
                     $asides[$wool] = ['figure_set_id' => $id, 'wool_id' => $wool, 'grams' => max(0.0, Row::number($aside, 'grams') ?? 0.0)];
                 }
             }
-            $this->insertAll('set_wools', array_values($asides));
+            Numbers::insert('set_wools', array_values($asides));
         }
     }
 
@@ -367,73 +285,7 @@ final class Incoming
             }
         }
         Whose::rows('needles')->delete();
-        $this->insertAll('needles', array_values($rows));
-    }
-
-    /** Records of the hand come beside those that are here; each is known by its name. */
-    private function takeHand(): void
-    {
-        $hand = $this->packed->object('hand.json');
-        $known = $this->numbers('finished_parts', 'uuid');
-        $rows = [];
-        foreach ($this->objects($hand, 'pieces') as $said) {
-            $uuid = Row::text($said, 'uuid', 64);
-            $figure = Row::text($said, 'figure');
-            $of = $this->figures[$this->renamed[$figure] ?? $figure] ?? null;
-            // A piece of a figure that stays out stays out with it.
-            if (isset($known[$uuid]) || ($figure !== '' && $of === null)) {
-                continue;
-            }
-            $rows[$uuid] = [
-                'uuid' => $uuid,
-                'figure_id' => $of,
-                'part' => Row::text($said, 'part', 120),
-                'is_twin' => Row::flag($said, 'twin'),
-                'what' => Row::text($said, 'what', 200),
-                'firmness' => Row::text($said, 'firmness', 20),
-                'width_mm' => Row::number($said, 'widthMm') ?? 0.0,
-                'height_mm' => Row::number($said, 'heightMm') ?? 0.0,
-                'depth_mm' => Row::number($said, 'depthMm') ?? 0.0,
-                'cm3' => Row::number($said, 'cm3') ?? 0.0,
-                'grams' => Row::number($said, 'grams') ?? 0.0,
-                'house_g' => Row::number($said, 'houseG') ?? 0.0,
-                'weighed_g' => Row::number($said, 'weighedG'),
-                'minutes' => Row::number($said, 'minutes'),
-                'house_minutes' => Row::number($said, 'houseMinutes'),
-                'at' => max(0, Row::whole($said, 'at')),
-            ];
-        }
-        $this->insertAll('finished_parts', array_values($rows));
-        $this->takeMarks($hand);
-    }
-
-    private function takeMarks(stdClass $hand): void
-    {
-        $pieces = $this->numbers('finished_parts', 'uuid');
-        $here = array_flip(array_filter(Whose::rows('hand_marks')->pluck('record')->all(), is_string(...)));
-        $marks = [];
-        foreach ($this->objects($hand, 'aside') as $said) {
-            $kind = Row::text($said, 'what', 8);
-            $figure = Row::text($said, 'figure');
-            $id = $kind === 'step'
-                ? Whose::rows('finished_steps')
-                    ->where('figure_id', $this->figures[$this->renamed[$figure] ?? $figure] ?? 0)
-                    ->where('step', Row::text($said, 'step', 160))
-                    ->value('id')
-                : $pieces[Row::text($said, 'piece', 64)] ?? null;
-            if (is_numeric($id) && preg_match('/^[a-z]{4,8}$/D', $kind) === 1) {
-                $marks["{$kind}:{$id}"] = max(0, Row::whole($said, 'at'));
-            }
-        }
-        if (is_int($hand->since ?? null)) {
-            $marks['since'] = $hand->since;
-        }
-        $new = array_diff_key($marks, $here);
-        $this->insertAll('hand_marks', array_map(
-            static fn (string $record, int $at): array => ['record' => $record, 'at' => $at],
-            array_keys($new),
-            $new,
-        ));
+        Numbers::insert('needles', array_values($rows));
     }
 
     /** @return 'new'|'same'|'conflict' */
@@ -461,14 +313,6 @@ final class Incoming
     }
 
     /** @return 'new'|'same'|'conflict' */
-    private function woolState(stdClass $said): string
-    {
-        $row = Whose::rows('wools')->where('uuid', Row::text($said, 'uuid'))->first();
-
-        return $row === null ? 'new' : (Json::of($this->here->wool($row)) === Json::of($said) ? 'same' : 'conflict');
-    }
-
-    /** @return 'new'|'same'|'conflict' */
     private function setState(stdClass $said): string
     {
         $set = FigureSet::query()->where('uuid', Row::text($said, 'uuid'))->first();
@@ -483,23 +327,9 @@ final class Incoming
     }
 
     /** @return list<stdClass> */
-    private function stash(): array
-    {
-        return $this->objects($this->packed->object('stash.json'), 'wools');
-    }
-
-    /** @return list<stdClass> */
     private function sets(): array
     {
         return array_map($this->packed->object(...), $this->packed->names('sets/'));
-    }
-
-    /** @return list<stdClass> */
-    private function objects(stdClass $in, string $member): array
-    {
-        $all = $in->{$member} ?? [];
-
-        return array_values(array_filter(is_array($all) ? $all : [], static fn (mixed $one): bool => $one instanceof stdClass));
     }
 
     /**
@@ -509,7 +339,7 @@ final class Incoming
      */
     private function rows(stdClass $log, string $member, callable $row, array $once = []): array
     {
-        $rows = array_map($row, $this->objects($log, $member));
+        $rows = array_map($row, Row::objects($log, $member));
         if ($once === []) {
             return $rows;
         }
@@ -524,33 +354,6 @@ final class Incoming
     /** @param  array<array<string, mixed>>  $rows */
     private function insert(string $table, int $figure, array $rows): void
     {
-        $this->insertAll($table, array_map(static fn (array $row): array => ['figure_id' => $figure] + $row, array_values($rows)));
-    }
-
-    /** @param  list<array<string, mixed>>  $rows */
-    private function insertAll(string $table, array $rows): void
-    {
-        foreach (array_chunk($rows, 50) as $some) {
-            Whose::rows($table)->insert(array_map(static fn (array $row): array => Whose::own() + $row, $some));
-        }
-    }
-
-    /** @return array<string, int> numbers here by what names a row everywhere */
-    private function numbers(string $table, string $name): array
-    {
-        $numbers = [];
-        foreach (Whose::rows($table)->pluck('id', $name) as $key => $id) {
-            $numbers[(string) $key] = is_numeric($id) ? (int) $id : 0;
-        }
-
-        return $numbers;
-    }
-
-    /** @param  array<int|string, mixed>  $shares */
-    private static function sharesKey(array $shares): string
-    {
-        ksort($shares);
-
-        return json_encode(array_map(static fn (mixed $s): float => is_numeric($s) ? (float) $s : 0.0, $shares), JSON_THROW_ON_ERROR);
+        Numbers::insert($table, array_map(static fn (array $row): array => ['figure_id' => $figure] + $row, array_values($rows)));
     }
 }

@@ -38,6 +38,14 @@ final class Row
         return ($in->{$member} ?? false) === true;
     }
 
+    /** @return list<stdClass> what a list holds */
+    public static function objects(stdClass $in, string $member): array
+    {
+        $all = $in->{$member} ?? [];
+
+        return array_values(array_filter(is_array($all) ? $all : [], static fn (mixed $one): bool => $one instanceof stdClass));
+    }
+
     /** A moment as 2026-11-27 10:00:00. */
     public static function time(stdClass $in, string $member): ?string
     {

@@ -47,6 +47,9 @@ final class FigureSet extends Model
     {
         $documents = $members = [];
         foreach ($rows as $i => $row) {
+            if (! isset($row->figure)) {
+                throw new HttpException(422, sprintf('Figure %d: say which figure of the shelf is meant ("figure", its number).', $i + 1));
+            }
             [$id, $called, $count, $height] = [$row->figure ?? 0, $row->name ?? '', $row->count ?? 1, $row->heightMm ?? null];
             $isHigh = $height === null || is_int($height) || is_float($height);
             if (! is_int($id) || ! is_string($called) || ! is_int($count) || ! $isHigh) {

@@ -45,6 +45,17 @@ final class Copies
         return $names;
     }
 
+    /** @return list<array{name: string, at: string, mb: float}> the latest first */
+    public static function told(): array
+    {
+        return array_map(static function (string $name): array {
+            preg_match(self::NAME, $name, $m);
+            $at = sprintf('%sT%s', $m[1] ?? '', implode(':', str_split($m[2] ?? '000000', 2)));
+
+            return ['name' => $name, 'at' => $at.'Z', 'mb' => (int) filesize(self::folder().'/'.$name) / 1e6];
+        }, self::all());
+    }
+
     /**
      * Makes one now; whether today has one is not asked.
      *

@@ -157,7 +157,7 @@ it('refuses layers of something else', function () {
 });
 
 it('looked at once more keeps what was made of it, and is new altogether where it was made in the round', function () {
-    $drawing = (new Sketch(440, null))->polygon(box(0, 0, 400, 400), RED)->oval(220, 220, 200, 200, BLUE);
+    $drawing = (new Sketch(220, null))->polygon(box(0, 0, 200, 200), RED)->oval(110, 110, 100, 100, BLUE);
     $flat = seenFlat($drawing)->figure();
     $document = $flat->document();
     $document->flat->stitch = 'blanket';

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Models\Felter;
 use App\Models\Figure;
 use App\Store\Copies;
 use Illuminate\Support\Defer\DeferredCallbackCollection;
@@ -210,4 +211,14 @@ describe('the doctor', function () {
         [$exit, $said] = $told();
         expect($exit)->toBe(1)->and($said)->toContain('damaged')->not->toContain('#0');
     });
+});
+
+it('tells who sits at the machine of its copies, and makes one when asked; on a server nobody', function () {
+    lay();
+    $this->getJson('/api/copies')->assertOk()->assertExactJson(['copies' => [], 'isDue' => true]);
+    $made = $this->postJson('/api/copies')->assertCreated()->assertJsonPath('isDue', false)->json('copies.0');
+    expect(abs(strtotime($made['at']) - time()))->toBeLessThan(5)
+        ->and($made['mb'])->toBeGreaterThan(0.05)->and(Copies::all())->toBe([$made['name']]);
+    config(['impa.accounts' => true]);
+    $this->actingAs(Felter::query()->firstOrFail())->getJson('/api/copies')->assertNotFound();
 });

@@ -38,7 +38,7 @@ it('refuses an upload that is no picture, whatever it says it is', function (str
 })->with([
     ['', 'empty'],
     ['<?php echo 1;', 'not a picture'],
-    ['<svg xmlns="http://www.w3.org/2000/svg"/>', 'not a picture'],
+    ['<svg xmlns="http://www.w3.org/2000/svg"/>', 'does not say how large'],
     [fn () => substr(demoPicture(), 0, 900), 'damaged'],
 ]);
 

@@ -1141,3 +1141,11 @@ export interface ArchiveTaken {
   kept: number
   refused: number
 }
+export interface CopiesTold {
+  copies: {
+    name: string
+    at: string
+    mb: number
+  }[]
+  isDue: boolean
+}

@@ -5,6 +5,7 @@ import { api } from '../../api/client'
 import { useTelling } from '../../api/useTelling'
 import AccountPane from './AccountPane.vue'
 import ArchivePane from './ArchivePane.vue'
+import CopiesPane from './CopiesPane.vue'
 import DevicesPane from './DevicesPane.vue'
 
 /** What is about all of Impa: who is in it, what else may look in, everything out and in. */
@@ -22,6 +23,7 @@ onMounted(() => tell(async () => void (session.value = await api.session())))
       <AccountPane v-if="session.felter" :felter="session.felter" />
       <DevicesPane v-else />
       <ArchivePane />
+      <CopiesPane v-if="!session.accounts" />
     </div>
   </div>
 </template>
