@@ -36,6 +36,9 @@ beforeEach(function () {
     $this->home = onDisk();
 });
 afterEach(function () {
+    if (! isset($this->home)) {
+        return;
+    }
     DB::purge('disk');
     config(['database.default' => 'sqlite']);
     (new Process(['rm', '-rf', $this->home]))->run();

@@ -24,6 +24,9 @@ beforeEach(function () {
     ];
 });
 afterEach(function () {
+    if (! isset($this->home)) {
+        return;
+    }
     DB::purge('disk');
     config(['database.default' => 'sqlite']);
     (new Process(['rm', '-rf', $this->home]))->run();

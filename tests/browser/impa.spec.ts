@@ -300,7 +300,12 @@ test('axe finds no serious fault on any main view by day or by lamp, and nothing
   page,
 }) => {
   const id = await idOf(page, 'Lanto')
-  for (const path of ['/', '/bin', ...['shapes', 'wool', 'face', 'build'].map((s) => `/figures/${id}/${s}`)]) {
+  for (const path of [
+    '/',
+    '/bin',
+    '/house',
+    ...['shapes', 'wool', 'face', 'build'].map((s) => `/figures/${id}/${s}`),
+  ]) {
     await page.goto(path)
     if (path.endsWith('shapes'))
       await page.getByLabel('Parts, by what they are joined to').getByRole('button', { name: /^Head/ }).click()
