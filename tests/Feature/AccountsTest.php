@@ -261,6 +261,22 @@ describe('the door', function () {
         signIn()->assertStatus(429);
     });
 
+    it('is shut for such a place also where one of them is its own, between the others', function () {
+        felter();
+        foreach (range(1, 30) as $i) {
+            signIn("a{$i}@example.org", 'not it at all')->assertStatus(422);
+            $i === 15 && signIn()->assertOk();
+        }
+        signIn()->assertStatus(429);
+    });
+
+    it('lets a whole club in from one place', function () {
+        felter();
+        foreach (range(1, 40) as $_) {
+            signIn()->assertOk();
+        }
+    });
+
     it('lets nobody in whose password was never chosen', function () {
         Felter::query()->create(['name' => 'Cy', 'email' => 'cy@example.org']);
         signIn('cy@example.org', '')->assertStatus(422);

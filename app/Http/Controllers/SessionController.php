@@ -64,9 +64,10 @@ final class SessionController
         if ($felter?->password === null || ! Hash::check(mb_substr($password, 0, 1000), $felter->password)) {
             throw new HttpException(422, 'Address and password do not fit. Capitals count in the password.');
         }
-        foreach (array_keys($keys) as $key) {
-            RateLimiter::clear($key);
-        }
+        // One that fits makes good for itself, not for what was tried at other addresses from the same place.
+        [$address, $place] = array_keys($keys);
+        RateLimiter::clear($address);
+        RateLimiter::decrement($place, self::FOR_SECONDS);
         Auth::login($felter);
         $request->session()->regenerate();
 
