@@ -11,7 +11,7 @@ export default defineConfig({
     maxWorkers: '100%',
     // Vuetify is loaded once in each worker, not once in each file; every test mounts with stores of its own.
     isolate: false,
-    setupFiles: 'tests/support/eachTest.ts',
+    setupFiles: 'tests/Support/eachTest.ts',
     unstubGlobals: true,
     restoreMocks: true,
     server: { deps: { inline: ['vuetify'] } },

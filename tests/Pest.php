@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Opis\JsonSchema\Validator;
-use Symfony\Component\Process\Process;
+use Tests\Support\Console;
 use Tests\TestCase;
 
 pest()->extend(TestCase::class)->use(RefreshDatabase::class)->in('Feature');
 // What hangs most on what a store does; PostgreSQL is asked these each time (bin/test store), all of them with --all.
 pest()->group('store')->in(...array_map(
     static fn (string $name): string => "Feature/{$name}Test.php",
-    ['Accounts', 'Archive', 'Sharing', 'Figures', 'History', 'Hand'],
+    ['Accounts', 'Archive', 'Sharing', 'Figures', 'History', 'Hand', 'TwoFelters'],
 ));
 
 function demoPicture(string $name = 'bobbin'): string
@@ -33,13 +33,10 @@ function lay(string $name = 'bobbin'): int
         ->json('id');
 }
 
-/** @return array{int, string, string} exit, standard output, standard error of the real command */
+/** @return array{int, string, string} exit, standard output, standard error of a command */
 function impa(string ...$words): array
 {
-    $process = new Process([PHP_BINARY, 'artisan', ...$words], base_path());
-    $process->run();
-
-    return [(int) $process->getExitCode(), $process->getOutput(), $process->getErrorOutput()];
+    return Console::run(...$words);
 }
 
 /** A document against its own schema. */

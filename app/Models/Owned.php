@@ -7,6 +7,7 @@ namespace App\Models;
 use App\Accounts\Whose;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Query\Builder as QueryBuilder;
 
 /**
  * Rows that belong to a felter: none but one's own are ever found, and what is made is one's own.
@@ -24,7 +25,19 @@ trait Owned
             if ($row->getAttributes()['felter_id'] ?? null) {
                 return;
             }
-            $row->setAttribute('felter_id', Whose::id());
+            $row->setAttribute('felter_id', Whose::own()['felter_id']);
         });
+    }
+
+    /**
+     * @param  QueryBuilder  $query
+     * @return OwnRows<self>
+     */
+    public function newEloquentBuilder($query): OwnRows
+    {
+        /** @var OwnRows<self> $rows */
+        $rows = new OwnRows($query);
+
+        return $rows;
     }
 }

@@ -50,6 +50,6 @@ it('draws every detail as the fixture says, which the screens\' own geometry is 
             'middle' => $rounded([$read->middle()])[0],
         ];
     }
-    $known = json_decode((string) file_get_contents(dirname(__DIR__, 2).'/tests/support/outlines.json'), true);
+    $known = json_decode((string) file_get_contents(dirname(__DIR__, 2).'/tests/Support/outlines.json'), true);
     expect(json_decode((string) json_encode($made), true))->toEqualWithDelta($known, 1e-6);
 });

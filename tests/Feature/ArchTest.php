@@ -2,20 +2,32 @@
 
 declare(strict_types=1);
 
+use App\Models\Felter;
+use App\Models\Owned;
+use Illuminate\Database\Eloquent\Model;
 use Symfony\Component\Finder\Finder;
 
 arch('controllers ask core and answer; they reckon nothing')
     ->expect('App\Http\Controllers')->classes()->toBeFinal()
     ->and('App\Http\Controllers')->not->toUse(['sqrt', 'hypot', 'M_PI', 'imagecreatetruecolor']);
 
-it('asks for rows as one\'s own: nobody reaches into a table past whose it is', function () {
+it('asks for rows as one\'s own: nobody reaches into a table past whose it is, and nothing is changed in bulk past it', function () {
     $past = [];
     $files = (new Finder)->files()->in([app_path(), base_path('database/seeders')])->notPath('#^(Accounts|Store)/#')->name('*.php');
+    // The last ones go straight to a table, whatever a model says of whose its rows are.
+    $words = '/\bDB::|withoutGlobalScope|newModelQuery|->(getQuery|truncate|upsert|insertOrIgnore|insertUsing|updateFrom)\(/';
     foreach ($files as $file) {
-        if (preg_match('/\bDB::|withoutGlobalScope/', $file->getContents()) === 1) {
+        if (preg_match($words, $file->getContents()) === 1) {
             $past[] = $file->getRelativePathname();
         }
     }
     // Whether a picture's file is anybody else's; and a link, which is found by who is nobody.
     expect($past)->toEqualCanonicalizing(['Models/Picture.php', 'Http/Controllers/SharedLinkController.php']);
+});
+
+it('has every model but the felter say whose its rows are', function () {
+    $models = array_map(static fn (string $file): string => 'App\\Models\\'.basename($file, '.php'), glob(app_path('Models/*.php')));
+    $models = array_filter($models, static fn (string $class): bool => is_subclass_of($class, Model::class));
+    $ownerless = array_filter($models, static fn (string $class): bool => ! in_array(Owned::class, class_uses_recursive($class), true));
+    expect(array_values($ownerless))->toBe([Felter::class])->and(count($models))->toBeGreaterThan(15);
 });

@@ -10,38 +10,19 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Symfony\Component\Process\Process;
-
-/** A store of its own on disk, as people have it: copies are of files. */
-function onDisk(): string
-{
-    $home = sys_get_temp_dir().'/impa-home-'.bin2hex(random_bytes(6));
-    foreach (['pictures', 'framework/cache/data', 'framework/views', 'logs'] as $folder) {
-        mkdir("{$home}/{$folder}", 0750, true);
-    }
-    app()->useStoragePath($home);
-    touch("{$home}/impa.sqlite");
-    config(['database.connections.disk' => ['database' => "{$home}/impa.sqlite"] + config('database.connections.sqlite')]);
-    config(['database.default' => 'disk', 'filesystems.disks.pictures.root' => "{$home}/pictures"]);
-    Storage::forgetDisk('pictures');
-    Storage::set('pictures', Storage::createLocalDriver(config('filesystems.disks.pictures')));
-    Artisan::call('migrate', ['--force' => true]);
-
-    return $home;
-}
+use Tests\Support\StoreOnDisk;
 
 beforeEach(function () {
     if (DB::getDriverName() === 'pgsql') {
         $this->markTestSkipped('Copies of PostgreSQL are tested where it is deployed.');
     }
-    $this->home = onDisk();
+    $this->home = StoreOnDisk::make();
 });
 afterEach(function () {
     if (! isset($this->home)) {
         return;
     }
-    DB::purge('disk');
-    config(['database.default' => 'sqlite']);
-    (new Process(['rm', '-rf', $this->home]))->run();
+    StoreOnDisk::remove($this->home);
 });
 
 it('puts a copy back with one command, its pictures too; and that can be taken back', function () {

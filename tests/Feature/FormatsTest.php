@@ -12,7 +12,7 @@ it('gives a figure as glTF in which the Khronos validator finds nothing to say',
         $files[] = $file = sys_get_temp_dir()."/impa-{$name}.glb";
         file_put_contents($file, $this->postJson('/api/model', ['document' => demoFigure($name)])->assertOk()->getContent());
     }
-    $process = new Process(['node', base_path('tests/support/gltf-report.mjs'), ...$files], base_path());
+    $process = new Process(['node', base_path('tests/Support/gltf-report.mjs'), ...$files], base_path());
     $process->mustRun();
     $reports = explode("\n", trim($process->getOutput()));
     expect($reports)->toHaveCount(5);

@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 it('tells the screens the trade\'s words and defaults, the same that component tests go by', function () {
-    $known = json_decode((string) file_get_contents(base_path('tests/support/trade.json')), true);
+    $known = json_decode((string) file_get_contents(base_path('tests/Support/trade.json')), true);
     expect($this->getJson('/api/trade')->assertOk()->json())->toEqual($known);
 });
 

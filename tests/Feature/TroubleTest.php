@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 use App\Models\Figure;
 use Illuminate\Support\Facades\DB;
-use Symfony\Component\Process\Process;
+use Tests\Support\StoreOnDisk;
 
 /** What a store on disk may meet: held, full, read-only, a clock that goes back. Plain words, nothing lost, nothing half-written. */
 beforeEach(function () {
     if (DB::getDriverName() === 'pgsql') {
         $this->markTestSkipped('Of SQLite.');
     }
-    $this->home = onDisk();
+    $this->home = StoreOnDisk::make();
     $this->id = lay();
     $this->save = fn (int $revision = 1, string $name = 'Changed') => $this->putJson(
         "/api/figures/{$this->id}",
@@ -27,9 +27,7 @@ afterEach(function () {
     if (! isset($this->home)) {
         return;
     }
-    DB::purge('disk');
-    config(['database.default' => 'sqlite']);
-    (new Process(['rm', '-rf', $this->home]))->run();
+    StoreOnDisk::remove($this->home);
 });
 
 it('says that another program holds the store, and saves once it lets go', function () {

@@ -13,12 +13,17 @@ use Illuminate\Console\Command;
 
 final class DemoCommand extends Command
 {
+    use ReadsFiles;
+
     protected $signature = 'impa:demo';
 
     protected $description = 'Lay the demo figures and stash out anew; what a user made is not touched';
 
     public function handle(): int
     {
+        if (config()->boolean('impa.accounts')) {
+            return $this->refuse(['The demo is for one machine alone: where felters have accounts, whose would it be? Nothing was done.']);
+        }
         Writing::together(function (): void {
             Figure::withTrashed()->where('is_demo', true)->forceDelete();
             Wool::withTrashed()->where('is_demo', true)->forceDelete();

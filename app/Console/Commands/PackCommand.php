@@ -6,12 +6,11 @@ namespace App\Console\Commands;
 
 use App\Accounts\Whose;
 use App\Archive\Outgoing;
-use App\Models\Felter;
 use Illuminate\Console\Command;
 
 final class PackCommand extends Command
 {
-    use ReadsFiles;
+    use ChoosesFelter, ReadsFiles;
 
     protected $signature = 'impa:pack
         {out : the file to write, such as everything.zip}
@@ -21,7 +20,7 @@ final class PackCommand extends Command
 
     public function handle(): int
     {
-        $felter = $this->felter($this->word($this->option('felter')));
+        $felter = $this->felter();
         if ($felter === null) {
             return 2;
         }
@@ -46,16 +45,5 @@ final class PackCommand extends Command
         }
 
         return 0;
-    }
-
-    /** Whose it is; null, and told, where nobody has this address. */
-    private function felter(string $email): ?int
-    {
-        $felter = $email === '' ? Felter::OF_THIS_MACHINE : Felter::byEmail($email)?->id;
-        if ($felter === null) {
-            $this->refuse(["Nobody here has the address {$email}."]);
-        }
-
-        return $felter;
     }
 }

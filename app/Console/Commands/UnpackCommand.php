@@ -8,12 +8,11 @@ use App\Accounts\Whose;
 use App\Archive\ArchiveRefused;
 use App\Archive\Conflict;
 use App\Archive\Incoming;
-use App\Models\Felter;
 use Illuminate\Console\Command;
 
 final class UnpackCommand extends Command
 {
-    use ReadsFiles;
+    use ChoosesFelter, ReadsFiles;
 
     protected $signature = 'impa:unpack
         {archive : what impa:pack wrote}
@@ -29,10 +28,9 @@ final class UnpackCommand extends Command
         if ($conflict === null) {
             return $this->refuse(['--conflict: keep, replace or both.']);
         }
-        $email = $this->word($this->option('felter'));
-        $felter = $email === '' ? Felter::OF_THIS_MACHINE : Felter::byEmail($email)?->id;
+        $felter = $this->felter();
         if ($felter === null) {
-            return $this->refuse(["Nobody here has the address {$email}."]);
+            return 2;
         }
         $path = $this->word($this->argument('archive'));
         if (! is_file($path) || ! is_readable($path)) {

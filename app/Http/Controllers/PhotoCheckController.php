@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\DocumentResponse;
 use App\Http\Requests\Body;
 use App\Models\Figure;
 use App\Models\PhotoCheck as PhotoCheckRow;
@@ -31,11 +32,11 @@ final class PhotoCheckController
         /** @var list<PhotoCheckRow> $rows */
         $rows = PhotoCheckRow::query()->where('figure_id', $figure->id)->oldest('at')->get()->all();
 
-        return new JsonResponse(['photos' => array_map(static fn (PhotoCheckRow $row): array => [
+        return new DocumentResponse(['photos' => array_map(static fn (PhotoCheckRow $row): array => [
             'id' => $row->id,
             'picture' => $row->picture_id,
             'at' => $row->at,
-            'check' => json_decode($row->found, true),
+            'check' => json_decode($row->found),
         ], $rows)]);
     }
 

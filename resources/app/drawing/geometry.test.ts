@@ -1,4 +1,4 @@
-import outlines from '../../../tests/support/outlines.json'
+import outlines from '../../../tests/Support/outlines.json'
 import type { Detail } from '../api/figure'
 import { describe, expect, it } from 'vitest'
 import { bounds, detailLoop, detailMiddle, path, places, round, turned, type Point } from './geometry'

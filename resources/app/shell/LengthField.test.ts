@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, it } from 'vitest'
-import { onTable, type OnTable } from '../../../tests/support/onTable'
+import { onTable, type OnTable } from '../../../tests/Support/onTable'
 import { useUnits } from '../state/units'
 import LengthField from './LengthField.vue'
 

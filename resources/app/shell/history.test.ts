@@ -1,7 +1,7 @@
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, expect, it, vi } from 'vitest'
 import { api, Refusal } from '../api/client'
-import { onTable, plain, type OnTable } from '../../../tests/support/onTable'
+import { onTable, plain, type OnTable } from '../../../tests/Support/onTable'
 import HistoryDialog from './HistoryDialog.vue'
 
 let table: OnTable

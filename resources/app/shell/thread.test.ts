@@ -4,7 +4,7 @@ import { defineComponent, h } from 'vue'
 import { VApp } from 'vuetify/components'
 import { api, Refusal } from '../api/client'
 import { useUnits } from '../state/units'
-import { onTable, plain, type OnTable } from '../../../tests/support/onTable'
+import { onTable, plain, type OnTable } from '../../../tests/Support/onTable'
 import ConflictDialog from './ConflictDialog.vue'
 import StationThread from './StationThread.vue'
 

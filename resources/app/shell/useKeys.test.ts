@@ -2,7 +2,7 @@ import { flushPromises } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { defineComponent, h } from 'vue'
 import { api } from '../api/client'
-import { onTable, plain, type OnTable } from '../../../tests/support/onTable'
+import { onTable, plain, type OnTable } from '../../../tests/Support/onTable'
 import { showKeys, useKeys } from './useKeys'
 
 const Table = defineComponent({

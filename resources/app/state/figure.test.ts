@@ -1,6 +1,6 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { late } from '../../../tests/support/late'
+import { late } from '../../../tests/Support/late'
 import { api, Refusal } from '../api/client'
 import type { Figure } from '../api/figure'
 import { useFigure } from './figure'

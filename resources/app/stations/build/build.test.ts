@@ -5,7 +5,7 @@ import type { Diary, School } from '../../api/answers'
 import { api, Refusal } from '../../api/client'
 import type { WorkStep } from '../../api/steps'
 import { useDrying } from '../../state/drying'
-import { onTable, plain, type OnTable } from '../../../../tests/support/onTable'
+import { onTable, plain, type OnTable } from '../../../../tests/Support/onTable'
 import BuildStation from './BuildStation.vue'
 
 const step = (key: string, kind: WorkStep['kind'], title: string, more: Partial<WorkStep> = {}): WorkStep => ({

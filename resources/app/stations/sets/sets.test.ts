@@ -3,7 +3,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { SetKept, Shopping } from '../../api/answers'
 import { api, Refusal } from '../../api/client'
 import type { ImpaSetPlan } from '../../api/set-plan'
-import { onTable, plain, type OnTable } from '../../../../tests/support/onTable'
+import { onTable, plain, type OnTable } from '../../../../tests/Support/onTable'
 import SetShelf from './SetShelf.vue'
 import SetStation from './SetStation.vue'
 

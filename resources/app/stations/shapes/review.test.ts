@@ -1,7 +1,7 @@
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import { nextTick } from 'vue'
-import { onTable, plain, type OnTable } from '../../../../tests/support/onTable'
+import { onTable, plain, type OnTable } from '../../../../tests/Support/onTable'
 import PartTree from './PartTree.vue'
 import ReviewCard from './ReviewCard.vue'
 import SizingDialog from './SizingDialog.vue'

@@ -2,7 +2,7 @@ import { flushPromises } from '@vue/test-utils'
 import { afterEach, expect, it, vi } from 'vitest'
 import type { BalanceSheet } from '../../api/balance'
 import { api, Refusal } from '../../api/client'
-import { onTable, plain, type OnTable } from '../../../../tests/support/onTable'
+import { onTable, plain, type OnTable } from '../../../../tests/Support/onTable'
 import StandingDialog from './StandingDialog.vue'
 
 const sheet = (more: Partial<BalanceSheet> = {}): BalanceSheet => ({
