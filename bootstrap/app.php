@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\BoundedBody;
 use App\Http\Middleware\ContentSecurity;
 use App\Http\Middleware\KnownFelter;
 use App\Http\Middleware\OnlyOwn;
@@ -33,7 +34,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->remove([TrimStrings::class, ConvertEmptyStringsToNull::class]);
         // It is long and random by itself, and is looked at before anything else is.
         $middleware->encryptCookies(except: [Pairing::COOKIE]);
-        $middleware->prepend(OnlyThisMachine::class);
+        $middleware->prepend([OnlyThisMachine::class, BoundedBody::class]);
         $middleware->append([ContentSecurity::class, TellingRequests::class]);
         // Whose it is must be known before anything is looked for; whether it is theirs, right after.
         $middleware->prependToPriorityList(SubstituteBindings::class, KnownFelter::class);

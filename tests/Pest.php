@@ -11,7 +11,7 @@ pest()->extend(TestCase::class)->use(RefreshDatabase::class)->in('Feature');
 // What hangs most on what a store does; PostgreSQL is asked these each time (bin/test store), all of them with --all.
 pest()->group('store')->in(...array_map(
     static fn (string $name): string => "Feature/{$name}Test.php",
-    ['Accounts', 'Archive', 'Sharing', 'Figures', 'History', 'Hand', 'TwoFelters'],
+    ['Accounts', 'Archive', 'Sharing', 'Figures', 'History', 'Hand', 'TwoFelters', 'Door'],
 ));
 
 function demoPicture(string $name = 'bobbin'): string

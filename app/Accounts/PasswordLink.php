@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\Accounts;
 
 use App\Models\Felter;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Password;
 
@@ -45,9 +48,26 @@ final class PasswordLink
         });
     }
 
-    public static function end(Felter $felter): void
+    /** Whether this is the link that was sent and has not ended. It takes as long for an address that nobody has as for one that is known. */
+    public static function holds(?Felter $felter, #[\SensitiveParameter] string $token): bool
     {
-        Password::deleteToken($felter);
+        $hours = Carbon::now()->subMinutes(config()->integer('auth.passwords.felters.expire'));
+        $hash = $felter === null
+            ? null
+            : DB::table('password_links')->where('email', $felter->email)->where('created_at', '>', $hours)->value('token');
+        if (! is_string($hash)) {
+            Hash::make($token);
+
+            return false;
+        }
+
+        return Hash::check($token, $hash);
+    }
+
+    /** Ends the link; false where it was ended already: of several requests at once one is told that it did. */
+    public static function end(Felter $felter): bool
+    {
+        return DB::table('password_links')->where('email', $felter->email)->delete() === 1;
     }
 
     /** After the hash: what stands there is sent to no server, and stands in no log. */

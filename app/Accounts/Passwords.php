@@ -23,15 +23,21 @@ final class Passwords
      */
     public static function choose(Felter $felter, #[\SensitiveParameter] string $password): void
     {
-        $fault = self::fault($felter, $password);
-        if ($fault !== '') {
-            throw new HttpException(422, $fault);
-        }
+        self::check($felter, $password);
         $felter->forceFill(['password' => $password])->save();
         self::signOutEverywhere($felter);
         PasswordLink::end($felter);
         if ($felter->email !== null) {
             PasswordLink::told($felter);
+        }
+    }
+
+    /** @throws HttpException in words, if it is none to be trusted */
+    public static function check(Felter $felter, #[\SensitiveParameter] string $password): void
+    {
+        $fault = self::fault($felter, $password);
+        if ($fault !== '') {
+            throw new HttpException(422, $fault);
         }
     }
 

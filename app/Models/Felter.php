@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Accounts\Address;
 use App\Accounts\PasswordLink;
 use Illuminate\Auth\Authenticatable;
 use Illuminate\Auth\Passwords\CanResetPassword;
@@ -39,13 +40,9 @@ final class Felter extends Model implements ChoosesPasswordAnew, SignsIn
 
     public static function byEmail(string $email): ?self
     {
-        return self::query()->where('email', self::plain($email))->first();
-    }
+        $plain = Address::plain($email);
 
-    /** An address as it is kept: capitals mean nothing. */
-    public static function plain(string $email): string
-    {
-        return mb_strtolower(trim($email));
+        return $plain === '' ? null : self::query()->where('email', $plain)->first();
     }
 
     public function sendPasswordResetNotification(#[\SensitiveParameter] $token): void

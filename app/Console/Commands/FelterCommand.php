@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Accounts\Address;
 use App\Accounts\PasswordLink;
 use App\Accounts\Passwords;
 use App\Accounts\Whose;
@@ -28,11 +29,11 @@ final class FelterCommand extends Command
     public function handle(): int
     {
         $do = $this->word($this->argument('do'));
-        $email = Felter::plain($this->word($this->argument('email') ?? ''));
+        $email = Address::plain($this->word($this->argument('email') ?? ''));
         if ($do === 'list') {
             return $this->told();
         }
-        if (filter_var($email, FILTER_VALIDATE_EMAIL) === false || strlen($email) > 254) {
+        if ($email === '') {
             return $this->refuse(['The felter is told by an address such as ada@example.org.']);
         }
         $felter = Felter::byEmail($email);

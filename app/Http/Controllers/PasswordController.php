@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Accounts\Address;
 use App\Accounts\PasswordLink;
 use App\Accounts\Passwords;
 use App\Http\Requests\Body;
 use App\Models\Felter;
+use App\Store\Writing;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -29,8 +31,8 @@ final class PasswordController
     public function store(Body $body): JsonResponse
     {
         SessionController::onlyWithAccounts();
-        $email = Felter::plain($body->text('email'));
-        $key = 'letter:'.hash('sha256', $email);
+        $email = Address::plain($body->text('email'));
+        $key = Address::key('letter', $email);
         $felter = Felter::byEmail($email);
         if ($felter !== null && ! RateLimiter::tooManyAttempts($key, self::LETTERS)) {
             RateLimiter::hit($key, 3600);
@@ -47,10 +49,18 @@ final class PasswordController
     {
         SessionController::onlyWithAccounts();
         $felter = Felter::byEmail($body->text('email'));
-        if ($felter === null || ! Password::tokenExists($felter, $body->text('token'))) {
-            throw new HttpException(422, 'This link is over, or was used already. Ask for another one.');
+        $isGood = PasswordLink::holds($felter, mb_substr($body->text('token'), 0, 1000));
+        if ($felter === null || ! $isGood) {
+            throw self::over();
         }
-        Passwords::choose($felter, $body->text('password'));
+        // A password that is refused leaves the link as it is; of several that use it at once one wins.
+        Passwords::check($felter, $body->text('password'));
+        Writing::together(static function () use ($felter, $body): void {
+            if (! PasswordLink::end($felter)) {
+                throw self::over();
+            }
+            Passwords::choose($felter, $body->text('password'));
+        });
 
         return new JsonResponse(['told' => 'The password is chosen. Sign in with it.']);
     }
@@ -72,5 +82,10 @@ final class PasswordController
         $request->session()->regenerate();
 
         return new JsonResponse(['told' => 'The password is changed. Other devices are signed out.']);
+    }
+
+    private static function over(): HttpException
+    {
+        return new HttpException(422, 'This link is over, or was used already. Ask for another one.');
     }
 }

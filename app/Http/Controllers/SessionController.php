@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Accounts\Address;
 use App\Accounts\Passwords;
 use App\Http\Requests\Body;
 use App\Models\Felter;
@@ -43,8 +44,8 @@ final class SessionController
     public function store(Body $body, Request $request): JsonResponse
     {
         self::onlyWithAccounts();
-        [$email, $password] = [Felter::plain($body->text('email')), $body->text('password')];
-        $keys = ['sign-in:'.hash('sha256', $email) => self::TRIES, 'sign-in-from:'.$request->ip() => self::TRIES_OF_PLACE];
+        [$email, $password] = [Address::plain($body->text('email')), $body->text('password')];
+        $keys = [Address::key('sign-in', $email) => self::TRIES, 'sign-in-from:'.$request->ip() => self::TRIES_OF_PLACE];
         foreach ($keys as $key => $most) {
             if (RateLimiter::tooManyAttempts($key, $most)) {
                 throw new HttpException(429, sprintf(

@@ -11,6 +11,12 @@ describe('where somebody wanted to go', () => {
     'https://elsewhere.example/',
     '//elsewhere.example/a',
     '/\\elsewhere.example',
+    '/..//elsewhere.example',
+    '/a/../..//elsewhere.example/b?c',
+    '/.//elsewhere.example',
+    '/%2e%2e//elsewhere.example',
+    '/\t/elsewhere.example',
+    '/..//[',
     'javascript:alert(1)',
     '',
   ])('is the shelf where it is none: %j', (to) => {

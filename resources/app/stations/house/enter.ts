@@ -1,7 +1,11 @@
 /** Where somebody wanted to go, if it is a page of this Impa; the shelf otherwise. */
 export function within(to: unknown): string {
-  const page = typeof to === 'string' && to.startsWith('/') ? new URL(to, window.location.origin) : null
-  return page?.origin === window.location.origin ? page.pathname + page.search : '/'
+  const { origin } = window.location
+  const page = typeof to === 'string' && to.startsWith('/') && URL.canParse(to, origin) ? new URL(to, origin) : null
+  if (page?.origin !== origin) return '/'
+  // Resolved, a path may begin with two strokes, as "/..//elsewhere" does: gone to, it would be another server.
+  const path = page.pathname + page.search
+  return URL.canParse(path, origin) && new URL(path, origin).origin === origin ? path : '/'
 }
 
 /** Loads the page anew: what each felter sees is asked for from the beginning. */
