@@ -14,16 +14,23 @@ use Impa\Build\Schools;
 use Impa\Build\Step;
 use Impa\Build\StepKind;
 use Impa\Build\StepsSheet;
+use Impa\Build\Work;
+use Impa\Face\Needles;
 use Impa\Figure\Detail;
 use Impa\Figure\FaceSchool;
 use Impa\Figure\Figure;
 use Impa\Figure\JoinBy;
 use Impa\Figure\Pull;
 use Impa\Figure\Wire;
+use Impa\Material\Densities;
+use Impa\Material\Firmness;
+use Impa\Material\Pace;
 use Impa\Material\WireMaterial;
+use Impa\Plan\Plan;
 use Impa\Plan\StepPicture;
 use Impa\Tests\Support\Figures;
 use Impa\Tests\Support\Works;
+use Impa\Wool\Ledger;
 
 /** @param  list<string>  $after */
 function step(string $key, float $minutes = 1.0, array $after = [], float $wait = 0.0, string $colour = ''): Step
@@ -385,4 +392,63 @@ it('builds whatever can be drawn: keys of digits, every join, side, method and p
         }
         expect(json_encode(StepsSheet::of($work)))->toBeJson();
     }
+});
+
+describe('the order of the work', function () {
+    /** A hand that felts so much denser, is so much slower at each kind of step, and has these needles. */
+    $inHands = static function (Figure $figure, int $seed): Work {
+        mt_srand($seed);
+        $some = static fn (): float => exp(mt_rand(-1000, 1000) / 1000);
+        [$dense, $slow] = [Densities::handPrior(), Pace::handPrior()];
+        foreach (Firmness::cases() as $firmness) {
+            $dense = $dense->after($firmness->value, log($some()));
+        }
+        foreach (StepKind::cases() as $kind) {
+            $slow = $slow->after($kind->value, 2 * log($some()));
+        }
+        $gauges = array_values(array_filter(Needles::SOLD, static fn (): bool => mt_rand(0, 1) === 1));
+        $densities = Densities::house()->ofHand($dense, Densities::wastePrior())->withYarns(['teal' => 3 * $some(), 'black' => $some()]);
+        $pace = Pace::house()->ofHand($slow);
+
+        return Work::of(Ledger::of($figure, $densities), mt_rand(0, 1) === 1 ? $pace : $pace->withMoreNeedles(), Needles::of($gauges));
+    };
+    $drying = static function (int $seed): array {
+        $document = Figures::covered($seed);
+        foreach ($document['details'] as $i => &$detail) {
+            $detail['method'] = ['felt', 'paint', 'pin', 'stitch'][($seed + $i) % 4];
+        }
+
+        return $document;
+    };
+
+    it('hangs on the document alone: not on the hand, its pace, the yarns or the needles', function () use ($inHands, $drying) {
+        $orders = 0;
+        foreach (range(1, 12) as $seed) {
+            $figure = Figures::read($drying($seed));
+            $house = Works::of($figure)->keys();
+            $plan = array_column(Plan::of($figure)->steps, 'key');
+            foreach (range(1, 3) as $hand) {
+                $work = $inHands($figure, 100 * $seed + $hand);
+                expect($work->keys())->toBe($house, "figure {$seed}, hand {$hand}");
+                $own = Plan::of($figure, Needles::of([40]), $work->ledger->densities, $work->pace);
+                expect(array_column($own->steps, 'key'))->toBe($plan, "plan {$seed}, hand {$hand}");
+                $orders += (int) (array_column($work->steps, 'minutes') !== array_column(Works::of($figure)->steps, 'minutes'));
+            }
+        }
+        // The hands were other hands.
+        expect($orders)->toBe(36);
+    });
+
+    it('is the same for every demo figure, whoever makes it', function (string $name) use ($inHands) {
+        $figure = Works::demo($name);
+        foreach (range(1, 10) as $hand) {
+            expect($inHands($figure, $hand)->keys())->toBe(Works::of($figure)->keys());
+        }
+    })->with(['bobbin', 'lanto', 'sorrel', 'wick', 'dusk']);
+
+    it('still follows: nothing comes before what it needs', function () use ($inHands, $drying) {
+        foreach (range(41, 60) as $seed) {
+            expectToBeFollowable($inHands(Figures::read($drying($seed)), $seed)->steps);
+        }
+    });
 });

@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace Impa\Build;
 
+use Impa\Face\Needles;
 use Impa\Figure\Figure;
+use Impa\Material\Densities;
+use Impa\Material\Pace;
+use Impa\Wool\Ledger;
 
 /**
  * Puts steps into an order that keeps every dependence (Kahn 1962), and of those that are free takes what suits best: the school and
@@ -13,6 +17,32 @@ use Impa\Figure\Figure;
  */
 final class Order
 {
+    /**
+     * Steps in the order that the document alone gives them. Grams of this hand and this stash, its pace and the needles in its box say how
+     * long each step takes and with what; what comes after what they do not shuffle: it is told by the house's numbers.
+     *
+     * @param  list<Step>  $steps  without a circle, by this ledger, pace and needles
+     * @return list<Step>
+     */
+    public static function byHouse(array $steps, Ledger $ledger, Pace $pace, Needles $needles): array
+    {
+        $figure = $ledger->figure;
+        $isHouse = $ledger->densities == Densities::house() && $pace == Pace::house() && $needles == Needles::usual();
+        if ($isHouse) {
+            return self::of($steps, $figure);
+        }
+        $after = array_column($steps, 'after', 'key');
+        $ledger = Ledger::of($figure, Densities::house());
+        $house = array_map(
+            static fn (Step $step): Step => $step->following($after[$step->key]),
+            Steps::of($ledger, Pace::house(), Needles::usual()),
+        );
+        $at = array_flip(array_column(self::of($house, $figure), 'key'));
+        usort($steps, static fn (Step $a, Step $b): int => $at[$a->key] <=> $at[$b->key]);
+
+        return $steps;
+    }
+
     /**
      * @param  list<Step>  $steps  without a circle
      * @return list<Step>

@@ -44,6 +44,16 @@ final readonly class Step
         return $this->with($this->minutes, $needs->before($this->key), $needs->because($this->key));
     }
 
+    /**
+     * The same, after other steps.
+     *
+     * @param  list<string>  $after  keys
+     */
+    public function following(array $after): self
+    {
+        return $this->with($this->minutes, $after, $this->because);
+    }
+
     /** The same, with as many minutes as this hand takes for its kind. */
     public function paced(Pace $pace): self
     {

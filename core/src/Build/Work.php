@@ -46,8 +46,7 @@ final readonly class Work
         }
         $steps = array_map(static fn (Step $s): Step => $s->needing($needs), $steps);
 
-        // Put in order by the house's minutes: what a hand learns while it works does not shuffle what is to be done.
-        $ordered = Pulls::applied(Order::of($steps, $figure), $needs, $figure->pulls);
+        $ordered = Pulls::applied(Order::byHouse($steps, $ledger, $pace, $needles), $needs, $figure->pulls);
 
         return new self($ledger, $pace, self::paced($ordered, $pace), $needs, $tight);
     }

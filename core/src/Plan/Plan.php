@@ -50,7 +50,7 @@ final readonly class Plan
             figure: $figure,
             ledger: $ledger,
             details: self::details($figure, $needles),
-            steps: Work::paced(Order::of(Steps::of($ledger, $pace, $needles), $figure), $pace),
+            steps: Work::paced(Order::byHouse(Steps::of($ledger, $pace, $needles), $ledger, $pace, $needles), $pace),
             balance: Balance::of($ledger),
             timedRecords: $pace->records(),
         );
