@@ -103,8 +103,15 @@ serve() {
     php artisan config:cache --quiet
     php artisan route:cache --quiet
     cd public
-    PHP_CLI_SERVER_WORKERS=4 exec php -d opcache.enable=1 -d opcache.enable_cli=1 -d opcache.validate_timestamps=0 \
+    # In a group of its own: whatever ends this script, its workers end with it.
+    PHP_CLI_SERVER_WORKERS=4 setsid php -d opcache.enable=1 -d opcache.enable_cli=1 -d opcache.validate_timestamps=0 \
         -d opcache.jit=tracing -d opcache.jit_buffer_size=128M -d opcache.jit_max_root_traces=8192 -d opcache.jit_max_side_traces=1024 \
         -d expose_php=0 -d memory_limit=512M -d post_max_size=0 -d max_execution_time=60 \
-        -S "127.0.0.1:$1" ../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php
+        -S "127.0.0.1:$1" ../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php &
+    local server=$!
+    end_server() { trap - EXIT INT TERM HUP; kill -TERM -- "-$server" 2>/dev/null; exit 0; }
+    trap end_server EXIT INT TERM HUP
+    # Where the script is ended without a word, this one notices.
+    (trap '' INT HUP; while kill -0 $$ 2>/dev/null; do sleep 1; done; kill -TERM -- "-$server" 2>/dev/null) </dev/null >/dev/null 2>&1 &
+    wait "$server"
 }

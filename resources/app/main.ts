@@ -12,6 +12,7 @@ import { aliases, mdi } from 'vuetify/iconsets/mdi-svg'
 import { isAway } from './away/network'
 import App from './shell/App.vue'
 import { router } from './shell/router'
+import { listen } from './shell/untold'
 import { fetchTrade } from './state/trade'
 import { day, lamp, rememberedTheme } from './style/themes'
 
@@ -35,7 +36,11 @@ const vuetify = createVuetify({
 const isAtDoor = router.resolve(window.location.pathname).meta.isDoor === true
 void (isAtDoor ? Promise.resolve() : fetchTrade())
   .catch(() => {})
-  .then(() => createApp(App).use(createPinia()).use(router).use(vuetify).mount('#app'))
+  .then(() => {
+    const app = createApp(App).use(createPinia()).use(router).use(vuetify)
+    listen(app)
+    app.mount('#app')
+  })
 
 // Where the network may go, the pages stay. On this machine itself nothing stands between them and Impa.
 if (isAway() && 'serviceWorker' in navigator)

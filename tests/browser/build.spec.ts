@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './test'
 import { asker, layDemo } from './lay'
 
 /** The work on a figure: from the first step to the last look, on one device and on two. */
@@ -103,7 +103,7 @@ test('a step says why it comes where it does, and cannot be pulled before what i
   await expect(page.getByRole('alert').filter({ hasText: why })).toContainText(
     'must be done before "Join scarf to body"',
   )
-  // What is free to move moves, and all goes back again.
+  // What is free to move moves, and all goes back again, also where that is pressed before the move has come.
   await page.getByRole('button', { name: /^Felt: Hat brim/ }).click()
   await page.getByRole('button', { name: 'Put off' }).click()
   await expect.poll(keys).not.toEqual(order)

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './test'
 import { choose, list } from './choose'
 import { layDemo } from './lay'
 import { expectNoSeriousFault } from './seriousFaults'

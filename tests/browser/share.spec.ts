@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './test'
 import { spawn, type ChildProcess } from 'node:child_process'
 import { createServer, type IncomingHttpHeaders, type Server } from 'node:http'
 import { request } from 'node:https'
@@ -11,7 +11,7 @@ let port = 0
 let asked: { url: string; headers: IncomingHttpHeaders; bytes: number }[] = []
 const sockets: Socket[] = []
 
-test.beforeAll(async () => {
+test.beforeAll(async ({ store }) => {
   // In Impa's place: a paired device has its cookie.
   impa = createServer((request_, answer) => {
     let bytes = 0
@@ -27,7 +27,13 @@ test.beforeAll(async () => {
   port = (free.address() as AddressInfo).port
   await new Promise((done) => free.close(done))
   const to = (impa.address() as AddressInfo).port
-  way = spawn('node', ['bin/share.mjs', '--listen=127.0.0.1', `--port=${port}`, `--to=${to}`, '--folder=storage/share'])
+  way = spawn('node', [
+    'bin/share.mjs',
+    '--listen=127.0.0.1',
+    `--port=${port}`,
+    `--to=${to}`,
+    `--folder=${store.home}/share`,
+  ])
   await expect.poll(() => ask({}).catch(() => 0), { timeout: 30_000 }).toBe(401)
 })
 test.afterAll(() => {

@@ -1,4 +1,4 @@
-import { expect, test, type BrowserContext, type Page } from '@playwright/test'
+import { expect, test, type BrowserContext, type Page } from './test'
 import jsQR from 'jsqr'
 import { PNG } from 'pngjs'
 import { asker, layDemo } from './lay'

@@ -1,4 +1,4 @@
-import { expect, test, type APIRequestContext } from '@playwright/test'
+import { expect, test, type APIRequestContext } from './test'
 import { asker } from './lay'
 
 /** Many requests at the same moment, on a server of several workers: none breaks, and what they leave agrees with itself. */

@@ -9,6 +9,7 @@ import DryingClocks from './DryingClocks.vue'
 import KeysDialog from './KeysDialog.vue'
 import NowhereStation from './NowhereStation.vue'
 import StationThread from './StationThread.vue'
+import { untold } from './untold'
 import { showKeys, useKeys } from './useKeys'
 
 const route = useRoute()
@@ -55,6 +56,10 @@ onBeforeUnmount(() => window.removeEventListener('pagehide', flush))
     <AwayBar />
     <ConflictDialog />
     <KeysDialog v-model="showKeys" />
+    <v-snackbar :model-value="untold !== ''" :timeout="12000" role="alert" @update:model-value="untold = ''">
+      {{ untold }}
+      <template #actions><v-btn variant="text" @click="untold = ''">Close</v-btn></template>
+    </v-snackbar>
   </v-app>
 </template>
 

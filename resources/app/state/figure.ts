@@ -139,10 +139,14 @@ export const useFigure = defineStore('figure', () => {
     step((history, now) => history.forth(now))
   }
 
+  /** After every edit that was asked for before. */
   function step(which: (history: History, now: string) => string | undefined): void {
-    if (!current.value || !document_.value) return
-    const found = which(current.value.history, JSON.stringify(document_.value))
-    if (found !== undefined) current.value.session.lay(JSON.parse(found) as Figure)
+    const asked = current.value
+    asked?.session.after(() => {
+      const now = asked.session.document.value
+      const found = now ? which(asked.history, JSON.stringify(now)) : undefined
+      if (found !== undefined) asked.session.lay(JSON.parse(found) as Figure)
+    })
   }
 
   /** Makes the whole figure larger or smaller; PHP knows what grows along. */

@@ -41,6 +41,8 @@ export interface Session {
   close(): void
   lay(next: Figure): void
   edit<T>(ask: () => Promise<T>): Promise<T>
+  /** Does something once every edit on its way has come: at once where there is none. */
+  after(then: () => void): void
   save(keepalive?: boolean): Promise<void>
   saved(): Promise<boolean>
   settle(keepMine: boolean): Promise<Figure | null>
@@ -148,6 +150,11 @@ export function openSession(id: number): Session {
     } finally {
       edits.value--
     }
+  }
+
+  function after(then: () => void): void {
+    if (edits.value) lastEdit = lastEdit.then(then)
+    else then()
   }
 
   function saveSoon(): void {
@@ -293,6 +300,7 @@ export function openSession(id: number): Session {
     missing,
     saveState: computed(() => (edits.value && saveState.value === 'saved' ? 'waiting' : saveState.value)),
     edit,
+    after,
     other,
     done,
     present,

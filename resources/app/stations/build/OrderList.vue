@@ -35,9 +35,11 @@ async function pull(forward: boolean): Promise<void> {
 const hasPulls = computed(
   () => ((figure.document?.work as { pulled?: unknown[] } | undefined)?.pulled ?? []).length > 0,
 )
+/** After every move that was asked for before: one that is on its way would else come after it. */
 const ownOrder = () =>
-  figure.change((d) => {
-    if (d.work) delete d.work.pulled
+  figure.edit((now) => {
+    const { pulled: _, ...work } = { pulled: undefined, ...now.work }
+    return Promise.resolve({ document: { ...now, work } })
   })
 
 watch(

@@ -3,8 +3,10 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { nextTick } from 'vue'
 import type { Diary, School } from '../../api/answers'
 import { api, Refusal } from '../../api/client'
+import type { Figure } from '../../api/figure'
 import type { WorkStep } from '../../api/steps'
 import { useDrying } from '../../state/drying'
+import { late } from '../../../../tests/Support/late'
 import { onTable, plain, type OnTable } from '../../../../tests/Support/onTable'
 import BuildStation from './BuildStation.vue'
 
@@ -271,6 +273,34 @@ describe('the order', () => {
     expect(text()).toContain('No part of this figure is long enough.')
     await button('Fewer ways of working').trigger('click')
     expect(text()).not.toContain('Joins')
+  })
+
+  it("goes back to Impa's order after a move that is still on its way, and undo takes that move back", async () => {
+    await opened()
+    await press(' ')
+    const putOff = () => table.wrapper.find('[aria-label="Put off"]').trigger('click')
+    const [first, second] = [late<{ document: Figure }>(), late<{ document: Figure }>()]
+    const pull = vi.spyOn(api, 'pullStep').mockReturnValueOnce(first.promise).mockReturnValueOnce(second.promise)
+    const moved = () => ({ ...table.figure.document!, work: { pulled: [{ step: 'core:body', after: 'eye' }] } })
+    const pulled = () => (table.figure.document?.work as { pulled?: object[] } | undefined)?.pulled
+    await putOff()
+    first.come({ document: moved() })
+    await flushPromises()
+    expect(pulled()).toHaveLength(1)
+    await putOff()
+    await button("Back to Impa's order").trigger('click')
+    second.come({ document: moved() })
+    await flushPromises()
+    expect(pull).toHaveBeenCalledTimes(2)
+    expect(pulled()).toBeUndefined()
+
+    const third = late<{ document: Figure }>()
+    pull.mockReturnValueOnce(third.promise)
+    await putOff()
+    table.figure.undo()
+    third.come({ document: moved() })
+    await flushPromises()
+    expect(pulled()).toBeUndefined()
   })
 
   it('pulls a step forward, or says why that cannot be', async () => {

@@ -2,24 +2,25 @@
 import { onMounted, ref } from 'vue'
 import type { CardPage } from '../../api/answers'
 import { api } from '../../api/client'
+import { useTelling } from '../../api/useTelling'
 import FigureCard from './FigureCard.vue'
 
 const bin = ref<CardPage | null>(null)
 const asking = ref(false)
+const { trouble, busy, tell } = useTelling()
 const load = async (page = 1) => {
   bin.value = await api.bin(page)
 }
-onMounted(() => load())
+onMounted(() => tell(load))
 
-async function restore(id: number): Promise<void> {
-  await api.restore(id)
-  await load(bin.value?.page)
-}
-async function empty(): Promise<void> {
-  await api.emptyBin()
+/** Another window may have brought a figure back meanwhile, or let it go: that is told, and what lies there now is shown. */
+async function act(ask: () => Promise<unknown>): Promise<void> {
+  await tell(async () => void (await ask()))
   asking.value = false
-  await load()
+  await load(bin.value?.page).catch(() => {})
 }
+const restore = (id: number) => act(() => api.restore(id))
+const empty = () => act(() => api.emptyBin())
 </script>
 
 <template>
@@ -29,6 +30,9 @@ async function empty(): Promise<void> {
       <v-spacer /><v-btn to="/">Back to the shelf</v-btn
       ><v-btn v-if="bin?.count" color="error" @click="asking = true">Empty the bin</v-btn>
     </header>
+    <v-alert v-if="trouble" type="error" variant="tonal" density="compact" class="mb-4" role="alert">{{
+      trouble
+    }}</v-alert>
     <p v-if="bin && !bin.count" class="quiet">
       The bin is empty. What you throw away from the shelf lies here until you empty it.
     </p>
@@ -41,7 +45,7 @@ async function empty(): Promise<void> {
         ><v-card-text>{{ bin?.count }} figures and all their notes are then gone for good.</v-card-text
         ><v-card-actions
           ><v-btn @click="asking = false">Keep them</v-btn
-          ><v-btn color="error" variant="flat" @click="empty">Empty the bin</v-btn></v-card-actions
+          ><v-btn color="error" variant="flat" :disabled="busy" @click="empty">Empty the bin</v-btn></v-card-actions
         ></v-card
       ></v-dialog
     >

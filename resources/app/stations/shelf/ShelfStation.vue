@@ -5,6 +5,7 @@ import { useRouter } from 'vue-router'
 import type { CardPage } from '../../api/answers'
 import { api } from '../../api/client'
 import type { Figure } from '../../api/figure'
+import { inWords } from '../../api/useTelling'
 import { useFigure } from '../../state/figure'
 import FigureCard from './FigureCard.vue'
 import GoOnCard from './GoOnCard.vue'
@@ -75,17 +76,22 @@ async function startPlain(): Promise<void> {
   await router.push(`/figures/${saved.id}/shapes`)
 }
 
-async function throwAway(card: { id: number; name: string }): Promise<void> {
-  await figure.letGo(card.id)
-  await api.throwAway(card.id)
-  thrown.value = card
+/** Another window may have thrown it away meanwhile, or emptied the bin: that is told, and what stands here now is shown. */
+async function act(ask: () => Promise<unknown>): Promise<void> {
+  const refused = await ask().then(() => '', inWords)
   await load(shelf.value?.page)
+  trouble.value ||= refused
 }
-
-async function bringBack(): Promise<void> {
-  if (thrown.value) await api.restore(thrown.value.id)
+const throwAway = (card: { id: number; name: string }) =>
+  act(async () => {
+    await figure.letGo(card.id)
+    await api.throwAway(card.id)
+    thrown.value = card
+  })
+function bringBack(): Promise<void> {
+  const { id } = thrown.value!
   thrown.value = null
-  await load(shelf.value?.page)
+  return act(() => api.restore(id))
 }
 
 /** The same file can be chosen again afterwards. */

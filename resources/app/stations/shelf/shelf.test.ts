@@ -49,6 +49,24 @@ describe('the shelf', () => {
     })
   })
 
+  it('tells that a figure was thrown away in another window, or the bin emptied, and shows what stands there now', async () => {
+    await opened()
+    const gone = 'There is nothing here under this number. It may have been thrown away for good.'
+    vi.spyOn(api, 'throwAway').mockRejectedValueOnce(new Refusal(404, gone)).mockResolvedValue(undefined)
+    vi.spyOn(api, 'restore').mockRejectedValue(new Refusal(404, gone))
+    vi.spyOn(api, 'shelf').mockResolvedValue(page(card(1, 'Bobbin')))
+    await table.wrapper.find('[aria-label="Throw Lanto into the bin"]').trigger('click')
+    await flushPromises()
+    expect(text()).toContain(gone)
+    expect(text()).not.toContain('Lanto')
+    await table.wrapper.find('[aria-label="Throw Bobbin into the bin"]').trigger('click')
+    await flushPromises()
+    expect(text()).not.toContain(gone)
+    button('Bring back').click()
+    await flushPromises()
+    expect(text()).toContain(gone)
+  })
+
   it('throws a figure into the bin and brings it back', async () => {
     await opened()
     const thrown = vi.spyOn(api, 'throwAway').mockResolvedValue(undefined)
@@ -118,6 +136,19 @@ describe('the bin', () => {
       .click()
     await flushPromises()
     expect(empty).toHaveBeenCalledTimes(1)
+  })
+
+  it('tells that somebody else let a figure go meanwhile, and shows what lies there now', async () => {
+    const gone = 'There is nothing here under this number. It may have been thrown away for good.'
+    const bin = vi.spyOn(api, 'bin').mockResolvedValue(page(card(1, 'Bobbin')))
+    vi.spyOn(api, 'restore').mockRejectedValue(new Refusal(404, gone))
+    table = await onTable(BinStation)
+    await flushPromises()
+    bin.mockResolvedValue(page())
+    button('Bring back').click()
+    await flushPromises()
+    expect(table.wrapper.find('[role=alert]').text()).toBe(gone)
+    expect(text()).toContain('The bin is empty.')
   })
 
   it('says what lies in it when nothing does', async () => {
