@@ -6,6 +6,9 @@
     <meta name="csp-nonce" content="{{ Vite::cspNonce() }}">
     @if (config('impa.accounts'))
     <meta name="accounts" content="yes">
+    @auth
+    <meta name="felter" content="{{ Auth::id() }}">
+    @endauth
     @endif
     @if (config('impa.accounts') || App\Sharing\Share::through(request()))
     <meta name="away" content="yes">

@@ -208,7 +208,7 @@ describe('the log', function () {
     it('refuses a clock that ran over night, and one that is wrong', function () use ($told, $ago) {
         $id = lay();
         expect($told($id, 'core:head', $ago(600), $ago(1))->assertStatus(422)->json('detail'))->toContain('it was forgotten')
-            ->and($told($id, 'core:head', $ago(1), $ago(-60))->assertStatus(422)->json('detail'))->toContain('clock of this device')
+            ->and($told($id, 'core:head', $ago(1), $ago(-60))->assertStatus(425)->json('detail'))->toContain('clock of this device')
             ->and($told($id, 'core:head', $ago(1), $ago(2))->assertStatus(422)->json('detail'))->toContain('clock of this device')
             ->and($told($id, "a\nb", $ago(2), $ago(1))->assertStatus(422)->json('detail'))->toContain('no key of a step')
             ->and($this->getJson("/api/figures/{$id}/log")->json('minutes'))->toEqual(0);

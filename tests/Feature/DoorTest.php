@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace Tests\Feature\Door;
 
 use App\Accounts\Address;
+use App\Accounts\Whose;
 use App\Models\Felter;
+use App\Models\Figure;
 use App\Watching\Counts;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Password;
 use Illuminate\Support\Facades\Route;
+use Impa\Figure\Figure as FigureDocument;
 use Tests\Support\CountingHasher;
 
 /** What was tried at the door, and must not pass: addresses that two eyes see differently, one link used at once, bodies without end. */
@@ -148,4 +151,25 @@ it('counts requests by the methods there are, and all others as one', function (
     expect(Counts::labels('GET', 'api/plan'))->toBe('method="GET",route="api/plan"')
         ->and(Counts::labels('MADE-UP-1', 'none'))->toBe(Counts::labels('X"} 1 evil', 'none'))
         ->and(Counts::labels('get', 'none'))->toBe('method="other",route="none"');
+});
+
+it('does nothing for a page of hers once somebody else has signed in in the same browser, until she has again', function () {
+    $read = FigureDocument::fromJson((string) json_encode(demoFigure()));
+    $id = Whose::being($this->ada->id, static fn (): int => Figure::lay($read, null)->id);
+    $bo = Felter::query()->create(['name' => 'Bo', 'email' => 'bo@example.org', 'password' => OLD]);
+    $asAda = ['X-Impa-Felter' => (string) $this->ada->id];
+    $tick = fn () => $this->putJson("/api/figures/{$id}/steps/core:head", [], $asAda);
+    // Her page is open, with a tick that waits; the session is Bo's: it waits on, and is not refused for good.
+    $this->actingAs($bo);
+    $tick()->assertStatus(401);
+    $this->getJson('/api/figures', $asAda)->assertStatus(401);
+    $this->getJson('/api/figures', ['X-Impa-Felter' => (string) $bo->id])->assertOk();
+    $this->actingAs($this->ada->fresh());
+    $tick()->assertOk()->assertJsonPath('done', ['core:head']);
+    $this->get('/')->assertOk()->assertSee('<meta name="felter" content="'.$this->ada->id.'">', false);
+});
+
+it('leaves in the browser what waits there when somebody signs out', function () {
+    $this->actingAs($this->ada->fresh());
+    expect($this->deleteJson('/api/session')->assertOk()->headers->get('Clear-Site-Data'))->toBe('"cache"');
 });

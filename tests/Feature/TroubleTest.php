@@ -73,7 +73,7 @@ it('goes on where the clock was set back, in the order of revisions, and counts 
     // The device's clock went on: its stretch lies in the future of a server whose own did not.
     $ahead = (int) (microtime(true) * 1000) + 3_600_000;
     $this->postJson("/api/figures/{$this->id}/log/time", ['step' => 'portion', 'from' => $ahead, 'to' => $ahead + 60_000])
-        ->assertStatus(422)
+        ->assertStatus(425)
         ->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'clock of this device'));
     expect(Figure::query()->value('name'))->toBe('After it was set back');
 });

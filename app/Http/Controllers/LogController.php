@@ -40,8 +40,12 @@ final class LogController
     {
         [$step, $from, $to] = [self::step($body), $body->int('from'), $body->int('to')];
         $now = (int) (microtime(true) * 1000);
-        if ($from >= $to || $to > $now + self::AHEAD_MS || $from < 0) {
-            throw new HttpException(422, 'The clock of this device is not right: set it, and the work is counted again.');
+        if ($from >= $to || $from < 0) {
+            throw new HttpException(422, 'This stretch of work ends before it begins: the clock of this device was set meanwhile.');
+        }
+        if ($to > $now + self::AHEAD_MS) {
+            // Too early (RFC 8470): later it may be told again.
+            throw new HttpException(425, 'The clock of this device is ahead: set it. What you worked is kept, and counted once that time has come.');
         }
         if ($to - $from > Diary::MOST_MINUTES * 60_000) {
             throw new HttpException(422, sprintf(

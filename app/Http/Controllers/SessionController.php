@@ -86,8 +86,8 @@ final class SessionController
         $request->session()->invalidate();
         $request->session()->regenerateToken();
 
-        // What the browser keeps for work without the network goes too; the pages ask for it anew.
-        return $this->show()->header('Clear-Site-Data', '"cache", "storage"');
+        // What the browser keeps of her pages goes too. Not its storage: in it waits what she, or another felter, did without the network.
+        return $this->show()->header('Clear-Site-Data', '"cache"');
     }
 
     public static function onlyWithAccounts(): void

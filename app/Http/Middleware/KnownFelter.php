@@ -17,13 +17,27 @@ final class KnownFelter
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
-        if (! config()->boolean('impa.accounts') || Auth::check()) {
+        if (! config()->boolean('impa.accounts')) {
             return $next($request);
+        }
+        if (Auth::check()) {
+            return self::isTheirPage($request) ? $next($request) : throw new HttpException(
+                401,
+                'Somebody else has signed in here since you opened this page. Sign in again: what you did waits for you.',
+            );
         }
         if ($request->is('api/*')) {
             throw new HttpException(401, 'Sign in first: you have not, or it is long ago. What you typed is kept.');
         }
 
         return new RedirectResponse('/sign-in?'.http_build_query(['to' => $request->getRequestUri()]));
+    }
+
+    /** Whether the page that asks was made for who is signed in now: what waited in a browser is handed over by its own felter alone. */
+    private static function isTheirPage(Request $request): bool
+    {
+        $said = $request->headers->get('X-Impa-Felter');
+
+        return $said === null || $said === (string) Auth::id();
     }
 }

@@ -78,6 +78,36 @@ describe('an answer that comes line by line', () => {
   })
 })
 
+describe('a page that was open for long', () => {
+  it('takes another token and asks once more, and no oftener', async () => {
+    answer.mockImplementation((path) =>
+      Promise.resolve(
+        new Response(path === '/api/session' ? '{}' : '{"detail":"Too old"}', {
+          status: path === '/api/session' ? 200 : 419,
+        }),
+      ),
+    )
+    await expect(api.figure(1)).rejects.toMatchObject({ status: 419 })
+    expect(answer.mock.calls.map(([path]) => path)).toEqual(['/api/figures/1', '/api/session', '/api/figures/1'])
+    answer.mockReset()
+    answer
+      .mockResolvedValueOnce(new Response('{}', { status: 419 }))
+      .mockResolvedValueOnce(new Response('{}', { status: 200 }))
+      .mockResolvedValueOnce(new Response('{"id":1}', { status: 200 }))
+    expect(await api.figure(1)).toEqual({ id: 1 })
+  })
+
+  it('says whose it is, where felters sign in', async () => {
+    vi.stubGlobal('document', {
+      cookie: '',
+      querySelector: (asked: string) => (asked === 'meta[name=felter]' ? { content: '5' } : null),
+    })
+    answer.mockResolvedValue(new Response('{"id":1}', { status: 200 }))
+    await api.figure(1)
+    expect(answer.mock.calls[0]?.[1]?.headers).toMatchObject({ 'X-Impa-Felter': '5' })
+  })
+})
+
 describe('refusals', () => {
   it('carry the pointers of every fault', async () => {
     answer.mockResolvedValue(

@@ -78,6 +78,7 @@ import type {
   Wools,
 } from './answers'
 import { isKept, keepAnswer, keptAnswer } from '../away/kept'
+import { whose } from '../state/own'
 import { answers, isAway } from '../away/network'
 import { canWait, handOver, wait, waiting, type Waiting } from '../away/outbox'
 import type { Armature } from './armature'
@@ -223,6 +224,7 @@ function send(
   body: unknown,
   accept: string,
   options: { signal?: AbortSignal; keepalive?: boolean },
+  isAgain = false,
 ): Promise<Response> {
   const isFile = body instanceof Blob
   // A network that is gone is noticed sooner than by itself where something is kept for it.
@@ -230,17 +232,21 @@ function send(
   const ends = [options.signal, isWaitedFor ? AbortSignal.timeout(GIVEN_UP_MS) : undefined].filter(
     (s) => s !== undefined,
   )
+  const again = () => send(method, path, body, accept, options, true)
   return fetch('/api/' + path, {
     method,
     headers: {
       Accept: accept,
       'X-XSRF-TOKEN': token(),
+      // Whose page this is: where somebody else has signed in meanwhile in this browser, nothing is done as theirs.
+      ...(whose() ? { 'X-Impa-Felter': whose() } : {}),
       ...(body === undefined ? {} : { 'Content-Type': isFile ? 'application/octet-stream' : 'application/json' }),
     },
     body: body === undefined ? undefined : isFile ? body : JSON.stringify(body),
     ...options,
     signal: ends.length ? AbortSignal.any(ends) : undefined,
   })
+    .then((response) => (response.status === 419 && !isAgain ? withNewToken(response, again) : response))
     .then(atTheDoor)
     .catch((error: unknown) => {
       if (error instanceof DOMException && error.name === 'AbortError') throw error
@@ -250,6 +256,12 @@ function send(
         'Impa does not answer. Is it still running? What you made of this figure is kept in this browser.',
       )
     })
+}
+
+/** The page was open for longer than its token holds: another one comes with any answer, and what was asked is asked again, once. */
+async function withNewToken(old: Response, again: () => Promise<Response>): Promise<Response> {
+  const fresh = await fetch('/api/session', { headers: { Accept: 'application/json' } })
+  return fresh.ok ? again() : old
 }
 
 /** Who has not signed in, or was signed out meanwhile, is led to the door and back; what is open is kept in this browser. */
@@ -315,12 +327,7 @@ async function askFromAway<T>(
 
 async function handOne({ method, path, body }: Waiting): Promise<{ status: number; detail: string }> {
   try {
-    let response = await send(method, path, body, 'application/json', {})
-    if (response.status === 419) {
-      // The page was open without the network for longer than its token holds: another one comes with any answer.
-      await send('GET', 'session', undefined, 'application/json', {})
-      response = await send(method, path, body, 'application/json', {})
-    }
+    const response = await send(method, path, body, 'application/json', {})
     const problem = response.ok ? {} : ((await response.json().catch(() => ({}))) as Problem)
     return { status: response.status, detail: problem.detail ?? '' }
   } catch {

@@ -1,4 +1,5 @@
-import { createStore, del, entries, get, set } from 'idb-keyval'
+import { clear, createStore, del, entries, get, set } from 'idb-keyval'
+import { storeOf } from '../state/own'
 
 /** What Build, and every page before it, asks for; asked again without the network, the last answer stands. */
 const KEPT = [
@@ -16,7 +17,7 @@ interface Answer {
 }
 
 let opened: ReturnType<typeof createStore> | undefined
-const store = () => (opened ??= createStore('impa-kept', 'answers'))
+const store = () => (opened ??= createStore(storeOf('impa-kept'), 'answers'))
 
 export const isKept = (method: string, path: string) => KEPT.some((kind) => kind.test(`${method} ${path}`))
 
@@ -50,3 +51,6 @@ export async function keptAnswer(method: string, path: string, body?: unknown): 
     return undefined
   }
 }
+
+/** Nothing that was answered stays. */
+export const forgetAnswers = (): Promise<void> => clear(store()).catch(() => undefined)

@@ -1,6 +1,8 @@
 import { createStore, del, entries, set } from 'idb-keyval'
 import { ref } from 'vue'
 import type { Diary, LogEntry, StepsDone } from '../api/answers'
+import { isForGood } from '../api/forGood'
+import { storeOf } from '../state/own'
 import { keepAnswer, keptAnswer } from './kept'
 
 /** What may be done without the network: every one of them, told twice, happens once. */
@@ -18,7 +20,7 @@ export interface Waiting {
 }
 
 let opened: ReturnType<typeof createStore> | undefined
-const store = () => (opened ??= createStore('impa-outbox', 'waiting'))
+const store = () => (opened ??= createStore(storeOf('impa-outbox'), 'waiting'))
 
 /** How much waits to be handed over, and what could not be, in words. */
 export const waiting = ref(0)
@@ -84,7 +86,7 @@ async function handAll(send: (one: Waiting) => Promise<{ status: number; detail:
   for (const [key, one] of await inOrder()) {
     const { status, detail } = await send(one)
     // Signed out, held up or broken: it waits on. Nothing is let go that the server has not answered for.
-    if (status === 0 || status === 401 || status === 419 || status === 429 || status >= 500) break
+    if (status < 200 || (status >= 400 && !isForGood(status))) break
     if (status >= 400) refusedLater.value = [...refusedLater.value, detail]
     await del(key, store())
   }

@@ -1,4 +1,5 @@
 import { ref, watch } from 'vue'
+import { own } from './own'
 
 /** Something that dries while other work goes on; seen and heard from every page. */
 export interface DryingClock {
@@ -10,10 +11,10 @@ export interface DryingClock {
   until: number
 }
 
-const KEY = 'impa:drying'
+const KEY = 'drying'
 function kept(): DryingClock[] {
   try {
-    const found: unknown = JSON.parse(localStorage.getItem(KEY) ?? '[]')
+    const found: unknown = JSON.parse(own.read(KEY) ?? '[]')
     return Array.isArray(found) ? (found as DryingClock[]) : []
   } catch {
     return []
@@ -21,7 +22,7 @@ function kept(): DryingClock[] {
 }
 
 const clocks = ref<DryingClock[]>(kept())
-watch(clocks, (now) => localStorage.setItem(KEY, JSON.stringify(now)))
+watch(clocks, (now) => own.write(KEY, JSON.stringify(now)))
 
 const same = (a: DryingClock, figure: number, step: string) => a.figure === figure && a.step === step
 

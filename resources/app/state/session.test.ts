@@ -84,6 +84,32 @@ describe("a figure that is opened while another one's answer is late", () => {
   })
 })
 
+describe('a browser without room', () => {
+  it('saves all the same, and says so where it could neither save nor keep it', async () => {
+    const figure = useFigure()
+    await figure.open(1)
+    const real = localStorage
+    vi.stubGlobal('localStorage', {
+      getItem: (key: string) => real.getItem(key),
+      removeItem: (key: string) => real.removeItem(key),
+      setItem: () => {
+        throw new DOMException('full', 'QuotaExceededError')
+      },
+    })
+    const save = vi.spyOn(api, 'save').mockRejectedValueOnce(new Refusal(0, 'Impa does not answer.'))
+    rename('Without room')
+    await vi.advanceTimersByTimeAsync(600)
+    expect([figure.saveState, figure.document?.name]).toEqual(['failed', 'Without room'])
+    expect(figure.trouble).toContain('no room to keep it')
+    save.mockImplementation((id, revision) => Promise.resolve(found(id, revision + 1)))
+    rename('Without room, again')
+    await vi.advanceTimersByTimeAsync(600)
+    expect(save.mock.calls.map((c) => c[2].name)).toEqual(['Without room', 'Without room, again'])
+    expect(figure.saveState).toBe('saved')
+    vi.unstubAllGlobals()
+  })
+})
+
 describe('a figure that could not be fetched', () => {
   it('is asked for again when it is opened again', async () => {
     vi.mocked(api.figure).mockRejectedValueOnce(new Refusal(0, 'Impa does not answer.'))

@@ -3,6 +3,7 @@ import type { Board, StepsDone } from '../api/answers'
 import { api, Refusal, type Fault } from '../api/client'
 import type { Figure } from '../api/figure'
 import { inWords } from '../api/useTelling'
+import { own } from './own'
 
 export type SaveState = 'saved' | 'waiting' | 'saving' | 'conflict' | 'failed'
 
@@ -14,6 +15,7 @@ interface Draft {
 }
 
 const SAVE_AFTER_MS = 500
+const NO_ROOM = 'This is not saved, and this browser has no room to keep it: leave this page open until it is.'
 
 /**
  * One open figure: its document, whether it is saved, and what the server reckons of it. Whatever answers come, and however
@@ -66,7 +68,9 @@ export function openSession(id: number): Session {
   const done = ref<string[]>([])
   const present = ref('')
   const reckoning = ref(false)
-  const draftKey = `impa:draft:${id}`
+  const draftKey = `draft:${id}`
+  /** False where the browser had no room for the draft: the save does not hang on it. */
+  let isDrafted = true
   let timer = 0
   let loading: Promise<void> | null = null
   let asked: AbortController | null = null
@@ -96,7 +100,7 @@ export function openSession(id: number): Session {
 
   /** What was made last time and could not be saved any more is taken up again. */
   function takeUpDraft(savedRevision: number, saved: Figure): void {
-    const draft = JSON.parse(localStorage.getItem(draftKey) ?? 'null') as Draft | null
+    const draft = JSON.parse(own.read(draftKey) ?? 'null') as Draft | null
     if (!draft) return
     // The save that was on its way when the window closed has landed: nobody else changed it.
     const isOwn = draft.revision + 1 === savedRevision && draft.sent === JSON.stringify(saved)
@@ -113,7 +117,7 @@ export function openSession(id: number): Session {
   function keepDraft(): void {
     const draft: Draft = { revision: revision.value, document: document_.value! }
     if (sent) draft.sent = JSON.stringify(sent)
-    localStorage.setItem(draftKey, JSON.stringify(draft))
+    isDrafted = own.write(draftKey, JSON.stringify(draft))
   }
 
   function lay(next: Figure): void {
@@ -176,14 +180,14 @@ export function openSession(id: number): Session {
   async function send(now: Figure, keepalive: boolean): Promise<void> {
     saveState.value = 'saving'
     sent = now
-    if (localStorage.getItem(draftKey)) keepDraft()
+    if (own.read(draftKey)) keepDraft()
     try {
       revision.value = await revisionOf(now, keepalive)
       sent = null
       onItsWay = null
       if (document_.value === now) {
         saveState.value = 'saved'
-        localStorage.removeItem(draftKey)
+        own.remove(draftKey)
       } else {
         keepDraft()
         saveSoon()
@@ -197,6 +201,7 @@ export function openSession(id: number): Session {
       } else {
         saveState.value = 'failed'
         tell(error)
+        if (!isDrafted) trouble.value = `${NO_ROOM} (${inWords(error)})`
       }
     }
   }

@@ -7,6 +7,7 @@ import { useAnswer } from '../../api/useAnswer'
 import { download } from '../../download'
 import { useFigure } from '../../state/figure'
 import { useUnits } from '../../state/units'
+import { own } from '../../state/own'
 
 /** The work as evenings: how long, on which days, ready by when; one bar for each, hands below, what dries above. */
 const show = defineModel<boolean>({ required: true })
@@ -15,17 +16,17 @@ const emit = defineEmits<{ look: [key: string] }>()
 const figure = useFigure()
 const units = useUnits()
 
-const KEY = 'impa:evenings'
+const KEY = 'evenings'
 const usual: Evenings = { sitting: 90, days: ['tue', 'thu'], from: '', by: '', at: '19:00' }
 function kept(): Partial<Evenings> {
   try {
-    return JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Evenings>
+    return JSON.parse(own.read(KEY) ?? '{}') as Partial<Evenings>
   } catch {
     return {}
   }
 }
 const evenings = reactive<Evenings>({ ...usual, ...kept(), from: '', by: '' })
-watch(evenings, (now) => localStorage.setItem(KEY, JSON.stringify(now)))
+watch(evenings, (now) => own.write(KEY, JSON.stringify(now)))
 const DAYS = [
   { value: 'mon', title: 'Mon' },
   { value: 'tue', title: 'Tue' },

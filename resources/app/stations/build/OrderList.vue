@@ -38,7 +38,8 @@ const hasPulls = computed(
 /** After every move that was asked for before: one that is on its way would else come after it. */
 const ownOrder = () =>
   figure.edit((now) => {
-    const { pulled: _, ...work } = { pulled: undefined, ...now.work }
+    const work = { ...now.work }
+    delete work.pulled
     return Promise.resolve({ document: { ...now, work } })
   })
 

@@ -382,6 +382,23 @@ describe('the clock', () => {
     expect(vi.mocked(api.logTime)).toHaveBeenCalledTimes(3)
   })
 
+  it.each([401, 408, 419, 425, 429, 500, 503, 507])('loses no minute to a %d: it is told again', async (status) => {
+    vi.useFakeTimers({ toFake: ['setInterval', 'clearInterval', 'Date'] })
+    await opened()
+    vi.mocked(api.logTime).mockRejectedValueOnce(new Refusal(status, 'Not now.'))
+    await button('Begin').trigger('click')
+    await vi.advanceTimersByTimeAsync(21_000)
+    await flushPromises()
+    expect(JSON.parse(localStorage.getItem('impa:work:7')!)).toHaveLength(1)
+    await vi.advanceTimersByTimeAsync(21_000)
+    await flushPromises()
+    expect(localStorage.getItem('impa:work:7')).toBe('[]')
+    const told = vi.mocked(api.logTime).mock.calls.map(([, , from, to]) => Math.round((to - from) / 1000))
+    // The first was told twice, and is one.
+    expect(told).toHaveLength(3)
+    expect(told[0]).toBe(told[1])
+  })
+
   it('says what the log refuses, and does not tell it for ever', async () => {
     vi.useFakeTimers({ toFake: ['setInterval', 'clearInterval', 'Date'] })
     await opened()

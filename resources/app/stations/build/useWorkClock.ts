@@ -1,9 +1,13 @@
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
 import type { Diary } from '../../api/answers'
 import { api, Refusal } from '../../api/client'
+import { isForGood } from '../../api/forGood'
 import { answers } from '../../away/network'
+import { own } from '../../state/own'
 
 const TICK_MS = 1000
+/** By the server's clock it has not been yet: this device's is ahead. */
+const TOO_EARLY = 425
 /** What was worked is told so often, and kept in this browser until the server has it. */
 const TELL_MS = 20_000
 /** A device that slept longer was not worked at. */
@@ -18,10 +22,10 @@ interface Stretch {
   to: number
 }
 
-const keyOf = (figure: number) => `impa:work:${figure}`
+const keyOf = (figure: number) => `work:${figure}`
 function kept(figure: number): Stretch[] {
   try {
-    const found: unknown = JSON.parse(localStorage.getItem(keyOf(figure)) ?? '[]')
+    const found: unknown = JSON.parse(own.read(keyOf(figure)) ?? '[]')
     return Array.isArray(found) ? (found as Stretch[]) : []
   } catch {
     return []
@@ -47,7 +51,8 @@ export function useWorkClock(figureId: () => number) {
 
   function keep(stretch: Stretch): void {
     if (stretch.to - stretch.from < 500 || !stretch.step) return
-    localStorage.setItem(keyOf(figureId()), JSON.stringify([...kept(figureId()), stretch]))
+    if (!own.write(keyOf(figureId()), JSON.stringify([...kept(figureId()), stretch])))
+      why.value = 'This browser has no room to keep your minutes. Make some, or note them by hand.'
   }
 
   /** Everything up to a moment goes to the log. */
@@ -68,11 +73,13 @@ export function useWorkClock(figureId: () => number) {
         try {
           diary.value = await api.logTime(id, first!.step, Math.round(first!.from), Math.round(first!.to))
         } catch (error) {
-          // Not there just now: it is told again. Refused: it is said, and not told again.
-          if (!(error instanceof Refusal) || error.status === 0 || error.status >= 500) return
+          // Not there just now, or signed out: it is told again. Refused for good: it is said, and not told again.
+          if (!(error instanceof Refusal)) return
+          if (error.status === TOO_EARLY) why.value = error.message
+          if (!isForGood(error.status)) return
           why.value = error.message
         }
-        localStorage.setItem(keyOf(id), JSON.stringify(kept(id).slice(1)))
+        own.write(keyOf(id), JSON.stringify(kept(id).slice(1)))
       }
     } finally {
       telling = false

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import type { Session } from '../../api/answers'
-import { api } from '../../api/client'
+import { api, handOverNow } from '../../api/client'
 import { useTelling } from '../../api/useTelling'
 import { enter, forget } from './enter'
 
@@ -17,8 +17,10 @@ const change = () =>
   })
 const out = (everywhere: boolean) =>
   tell(async () => {
+    // What was done without the network goes first: afterwards it waits until she is back.
+    await handOverNow().catch(() => undefined)
     await api.signOut(everywhere)
-    forget()
+    await forget()
     enter('/sign-in')
   })
 </script>

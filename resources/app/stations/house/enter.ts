@@ -1,3 +1,6 @@
+import { forgetAnswers } from '../../away/kept'
+import { own } from '../../state/own'
+
 /** Where somebody wanted to go, if it is a page of this Impa; the shelf otherwise. */
 export function within(to: unknown): string {
   const { origin } = window.location
@@ -13,8 +16,10 @@ export function enter(to: unknown): void {
   window.location.assign(within(to))
 }
 
-/** Nothing of one felter stays in this browser for the next one. */
-export function forget(): void {
-  localStorage.clear()
+/** Nothing of one felter stays in this browser for the next one, but what has not reached the server: that waits for her. */
+export async function forget(): Promise<void> {
+  own.forget()
   sessionStorage.clear()
+  await forgetAnswers()
+  if ('caches' in window) for (const name of await caches.keys()) await caches.delete(name)
 }
