@@ -55,6 +55,24 @@ abstract class TestCase extends BaseTestCase
         return $response;
     }
 
+    /**
+     * Writes as a window that has just read it: what is changed is told under the revision that stands there.
+     *
+     * @param  array<string, mixed>  $body
+     */
+    public function putSeen(string $address, array $body = []): TestResponse
+    {
+        [$at, $member] = match (1) {
+            preg_match('~^/api/wools/(\d+)$~', $address, $m) => ['/api/wools', 'wools'],
+            preg_match('~^(/api/sets/\d+)/aside$~', $address, $m) => [$m[1], 'asideRevision'],
+            preg_match('~^/api/hand/~', $address) => ['/api/hand', 'revision'],
+            default => [$address, 'revision'],
+        };
+        $seen = $this->getJson($at)->json($member);
+
+        return $this->putJson($address, $body + ['revision' => is_array($seen) ? array_column($seen, 'revision', 'id')[$m[1]] : $seen]);
+    }
+
     /** @param  array<string, mixed>  $headers */
     protected function sendFile(string $bytes, array $headers = []): TestResponse
     {

@@ -28,6 +28,9 @@ final class Incoming
 
     private readonly IncomingStash $stash;
 
+    /** @var list<Picture> that were not here before, until all of it is */
+    private array $newPictures = [];
+
     private function __construct(private readonly Packed $packed)
     {
         $this->here = new Outgoing;
@@ -91,6 +94,26 @@ final class Incoming
         $progress ??= static function (): void {
         };
         $told = ['taken' => 0, 'same' => 0, 'kept' => 0, 'refused' => 0];
+        // Who hangs up ends the request at any line: pictures that came before are then nobody's.
+        register_shutdown_function($this->letPicturesGo(...));
+        try {
+            $this->takeAll($conflict, $each, $progress, $told);
+            $this->newPictures = [];
+        } finally {
+            $this->letPicturesGo();
+        }
+        OwnHand::changed();
+
+        return $told;
+    }
+
+    /**
+     * @param  array<string, string>  $each
+     * @param  callable(string, float): void  $progress
+     * @param  array{taken: int, same: int, kept: int, refused: int}  $told
+     */
+    private function takeAll(Conflict $conflict, array $each, callable $progress, array &$told): void
+    {
         $this->takePictures($progress);
         Writing::together(function () use ($conflict, $each, $progress, &$told): void {
             $this->numbers->figures = Numbers::of('figures');
@@ -105,9 +128,15 @@ final class Incoming
             $this->takeNeedles($conflict);
             (new IncomingHand($this->packed, $this->numbers))->take();
         });
-        OwnHand::changed();
+    }
 
-        return $told;
+    /** Those that came for an archive of which nothing else was taken in. */
+    private function letPicturesGo(): void
+    {
+        foreach ($this->newPictures as $picture) {
+            $picture->letGo();
+        }
+        $this->newPictures = [];
     }
 
     /** @return 'taken'|'same'|'kept'|'refused' */
@@ -222,6 +251,9 @@ final class Incoming
                 $picture = Picture::keep($this->packed->bytes($name));
             } catch (PictureRefused $refused) {
                 throw ArchiveRefused::because(sprintf('"%s" in it is no picture: %s', $name, $refused->getMessage()));
+            }
+            if ($picture->wasRecentlyCreated) {
+                $this->newPictures[] = $picture;
             }
             $this->numbers->pictures[$picture->hash] = $picture->id;
         }

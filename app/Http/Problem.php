@@ -30,6 +30,7 @@ final class Problem
             $e instanceof FigureRefused => self::of(422, $e->title(), $e->getMessage(), [
                 'errors' => array_map(static fn (Fault $f): array => ['pointer' => $f->pointer, 'detail' => $f->text], $e->faults),
             ]),
+            $e instanceof Stale => self::of(409, $e->title(), $e->getMessage(), ['revision' => $e->revision, 'now' => $e->state]),
             $e instanceof Refusal => self::of(422, $e->title(), $e->getMessage()),
             $e instanceof ModelNotFoundException, $before instanceof ModelNotFoundException => self::of(
                 404,
@@ -52,7 +53,10 @@ final class Problem
             $e instanceof HttpExceptionInterface => self::of(
                 $e->getStatusCode(),
                 self::title($e->getStatusCode()),
-                $e->getMessage() !== '' && $e->getStatusCode() < 500 ? $e->getMessage() : self::title($e->getStatusCode()).'.',
+                // What we say ourselves is meant to be read; 503 is such a word too.
+                $e->getMessage() !== '' && in_array($e->getStatusCode(), [...range(400, 499), 503], true)
+                    ? $e->getMessage()
+                    : self::title($e->getStatusCode()).'.',
             ),
             default => self::of(500, 'Something broke', 'Something in Impa broke, and this was not done. The log says more.'),
         };

@@ -39,6 +39,7 @@ final class BreakDown implements ShouldQueue
                 return;
             }
             $told = 0.0;
+            $this->row()->update(['worker_pid' => getmypid()]);
             try {
                 $answer = DrawnFigure::seen(Body::fromJson($asked), function (string $doing, float $share) use (&$told): void {
                     if (microtime(true) - $told > self::EVERY_S) {

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Watching\Workers;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
 
 /**
  * A break-down that waits for a worker, is at work, or is done and not fetched yet.
@@ -15,6 +17,8 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $doing
  * @property float $share of the work, 0 to 1
  * @property ?string $answer JSON; none while it is at work
+ * @property ?int $worker_pid of the worker that is at it; none while it waits
+ * @property Carbon $created_at
  */
 final class BreakdownJob extends Model
 {
@@ -26,5 +30,20 @@ final class BreakdownJob extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['share' => 'float'];
+    protected $casts = ['share' => 'float', 'worker_pid' => 'integer'];
+
+    /** Without any worker one is told after so long, seconds: it may be just starting anew. */
+    private const PATIENT_S = 10;
+
+    /** Whether nobody does it any more: its worker was killed, or there is none. */
+    public function isLost(): bool
+    {
+        if ($this->answer !== null) {
+            return false;
+        }
+
+        return $this->worker_pid !== null
+            ? ! Workers::isAlive($this->worker_pid)
+            : $this->created_at->diffInSeconds(now()) > self::PATIENT_S && ! Workers::isAnyAlive();
+    }
 }

@@ -121,12 +121,17 @@ final class Picture extends Model
             // A side view is known by its hash alone.
             $isMeant = static fn (Builder $in): bool => $in->where('document', 'like', '%'.$picture->hash.'%')->exists();
             if (! $isMeant(Whose::rows('figures')) && ! $isMeant(Whose::rows('figure_revisions'))) {
-                $picture->delete();
-                // The file may be another felter's picture as well.
-                if (self::query()->withoutGlobalScopes()->where('hash', $picture->hash)->doesntExist()) {
-                    Storage::disk('pictures')->delete($picture->hash);
-                }
+                $picture->letGo();
             }
+        }
+    }
+
+    /** The picture goes, and its file where it is no other felter's picture as well. */
+    public function letGo(): void
+    {
+        $this->delete();
+        if (self::query()->withoutGlobalScopes()->where('hash', $this->hash)->doesntExist()) {
+            Storage::disk('pictures')->delete($this->hash);
         }
     }
 

@@ -14,10 +14,12 @@ use App\Models\FigureSet;
 use App\Models\Picture;
 use App\Models\Swatch;
 use App\Models\Wool;
+use App\Watching\Workers;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
 use Impa\Hand\Hand;
@@ -35,6 +37,7 @@ final class AppServiceProvider extends ServiceProvider
         Model::shouldBeStrict();
         // From wherever the page came, as the content policy wants it.
         Vite::createAssetPathsUsing(static fn (string $path): string => '/'.$path);
+        Queue::looping(Workers::mark(...));
         $owned = [BreakdownJob::class, Device::class, Figure::class, FigureSet::class, Picture::class, Swatch::class, Wool::class];
         foreach ($owned as $own) {
             Gate::policy($own, OwnPolicy::class);

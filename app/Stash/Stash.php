@@ -194,12 +194,15 @@ final class Stash
         self::happen(static fn (Drawer $drawer): Drawer => $drawer->released(self::ofSet($set)));
     }
 
-    /** Grams that a set has set aside. */
-    public static function asideForSet(int $set): float
+    /** @return array<int, float> grams that a set has set aside, by wool */
+    public static function asideForSet(int $set): array
     {
-        $g = Whose::rows('set_wools')->where('figure_set_id', $set)->sum('grams');
+        $aside = [];
+        foreach (Whose::rows('set_wools')->where('figure_set_id', $set)->orderBy('wool_id')->pluck('grams', 'wool_id') as $wool => $g) {
+            $aside[(int) $wool] = is_numeric($g) ? (float) $g : 0.0;
+        }
 
-        return is_numeric($g) ? (float) $g : 0.0;
+        return $aside;
     }
 
     /**

@@ -19,8 +19,11 @@ use Throwable;
  */
 final class Copies
 {
-    /** The latest are kept whatever day they are of: one is made before another is put back. */
-    private const LATEST = 5;
+    /** Those made last are kept whatever day their names say: clocks are set back, and one is made before another is put back. */
+    private const LATEST = 14;
+
+    /** Their names in the order in which they were made, one a line. */
+    private const ORDER = 'order.txt';
 
     private const DAYS = 7;
 
@@ -59,30 +62,39 @@ final class Copies
     /**
      * Makes one now; whether today has one is not asked.
      *
-     * @param  string  $keep  one that the ring does not let go now
+     * @param  string  $keep  one that the ring does not let go now, besides the new one
      * @return string its name
      */
     public static function make(string $keep = ''): string
     {
         self::folders();
-        $isPostgres = DB::getDriverName() === 'pgsql';
-        $named = static fn (int $after): string => sprintf(
-            'impa-%s.%s',
-            now()->addSeconds($after)->format('Y-m-d-His'),
-            $isPostgres ? 'dump' : 'sqlite',
-        );
-        // Of one second there may be one already.
-        for ($after = 0; is_file(self::folder().'/'.$named($after)); $after++);
-        $name = $named($after);
-        $aside = self::folder().'/.making-'.$name;
+        // One at a time: of two that are made at once each gets a name of its own, and neither clears up after the other.
+        $lock = fopen(self::folder().'/.lock', 'c');
+        if ($lock === false || ! flock($lock, LOCK_EX)) {
+            throw StoreTrouble::readOnly();
+        }
         try {
+            self::clearUp();
+            $isPostgres = DB::getDriverName() === 'pgsql';
+            $named = static fn (int $after): string => sprintf(
+                'impa-%s.%s',
+                now()->addSeconds($after)->format('Y-m-d-His'),
+                $isPostgres ? 'dump' : 'sqlite',
+            );
+            // Of one second there may be one already.
+            for ($after = 0; is_file(self::folder().'/'.$named($after)); $after++);
+            $name = $named($after);
+            $aside = self::folder().'/.making-'.$name;
             $isPostgres ? self::dump($aside) : self::backup(DB::connection()->getDatabaseName(), $aside);
+            $isPostgres || self::asOneFile($aside);
             self::copyPictures();
             rename($aside, self::folder().'/'.$name) || throw StoreTrouble::full();
+            file_put_contents(self::folder().'/'.self::ORDER, $name."\n", FILE_APPEND);
+            self::letGo([$keep, $name]);
         } finally {
-            @unlink($aside);
+            self::clearUp();
+            fclose($lock);
         }
-        self::letGo($keep);
 
         return $name;
     }
@@ -144,6 +156,14 @@ final class Copies
         }
     }
 
+    /** Without a log beside it: whoever opens the copy, if only to read, leaves nothing behind. */
+    private static function asOneFile(string $path): void
+    {
+        $copy = new SQLite3($path);
+        $copy->exec('pragma journal_mode = delete');
+        $copy->close();
+    }
+
     private static function dump(string $to): void
     {
         $said = config()->array('database.connections.pgsql');
@@ -164,18 +184,41 @@ final class Copies
     private static function copyPictures(): void
     {
         foreach (DB::table('pictures')->distinct()->pluck('hash') as $hash) {
-            $to = self::folder().'/pictures/'.(is_string($hash) ? $hash : '');
-            $from = Storage::disk('pictures')->path(is_string($hash) ? $hash : '');
-            if (is_file($from) && ! is_file($to) && ! @link($from, $to) && ! @copy($from, $to)) {
-                throw StoreTrouble::full();
-            }
+            self::copyPicture(is_string($hash) ? $hash : '');
         }
     }
 
-    /** What the ring has no place for goes, and pictures that no copy names any more. */
-    private static function letGo(string $keep): void
+    /**
+     * By its bytes, never as a second name of the same file: damage in place would spoil both. What is damaged is not copied.
+     *
+     * @return bool whether there is a whole copy now
+     */
+    public static function copyPicture(string $hash): bool
     {
-        $kept = [$keep => true] + array_fill_keys(array_slice(self::all(), 0, self::LATEST), true);
+        $to = self::folder().'/pictures/'.$hash;
+        $from = Storage::disk('pictures')->path($hash);
+        $isCopied = is_file($to) && (! is_file($from) || fileinode($to) !== fileinode($from));
+        if ($isCopied || ! is_file($from)) {
+            return $isCopied;
+        }
+        $aside = self::folder().'/.making-'.$hash;
+        if (! @copy($from, $aside)) {
+            throw StoreTrouble::full();
+        }
+
+        return hash_file('sha256', $aside) === $hash && rename($aside, $to);
+    }
+
+    /**
+     * What the ring has no place for goes, and pictures that no copy names any more.
+     *
+     * @param  list<string>  $keep  names of copies that stay, whatever the ring says
+     */
+    private static function letGo(array $keep): void
+    {
+        $made = array_values(array_intersect(self::made(), self::all()));
+        $kept = array_fill_keys([...$keep, ...array_slice($made, -self::LATEST)], true);
+        file_put_contents(self::folder().'/'.self::ORDER, implode("\n", array_slice($made, -self::LATEST))."\n");
         $seen = [];
         foreach (self::all() as $name) {
             preg_match(self::NAME, $name, $m);
@@ -241,7 +284,20 @@ final class Copies
         if (! is_dir($pictures) && ! @mkdir($pictures, 0750, true)) {
             throw StoreTrouble::readOnly();
         }
-        // What a copy that was ended in the middle left behind.
-        array_map(unlink(...), glob(self::folder().'/.making-*') ?: []);
+    }
+
+    /** What a copy that was ended in the middle left behind, and logs beside copies of older times, of which nothing is missing. */
+    private static function clearUp(): void
+    {
+        $left = [...glob(self::folder().'/.making-*') ?: [], ...glob(self::folder().'/impa-*.sqlite-{wal,shm,journal}', GLOB_BRACE) ?: []];
+        array_map(unlink(...), $left);
+    }
+
+    /** @return list<string> names of copies in the order in which they were made; by their names where that was never written down */
+    private static function made(): array
+    {
+        $said = @file_get_contents(self::folder().'/'.self::ORDER);
+
+        return $said === false ? array_reverse(self::all()) : array_values(array_filter(explode("\n", $said), self::isCopy(...)));
     }
 }

@@ -41,13 +41,28 @@ final class Doctor
                 $doctor->say('The store cannot be looked over further here ('.$look.'): the log says why.');
             }
             foreach ($doctor->found as [$what, $do, $done]) {
-                $isMended = $mend && $do !== null;
-                $isMended && $do();
+                $isMended = $mend && $do !== null && self::tried($do);
                 $told[] = ['what' => $what, 'mended' => $isMended ? $done : ''];
             }
         }
 
         return $told;
+    }
+
+    /**
+     * One mend that cannot be done keeps none of the others back.
+     *
+     * @param  Closure(): mixed  $mend
+     */
+    private static function tried(Closure $mend): bool
+    {
+        try {
+            return $mend() !== false;
+        } catch (Throwable $e) {
+            report($e);
+
+            return false;
+        }
     }
 
     /** @param  ?Closure(): mixed  $mend */
@@ -167,11 +182,15 @@ final class Doctor
         $disk = Storage::disk('pictures');
         foreach (DB::table('pictures')->distinct()->orderBy('hash')->pluck('hash') as $hash) {
             $hash = is_string($hash) ? $hash : '';
-            $isWhole = $disk->exists($hash) && hash('sha256', (string) $disk->get($hash)) === $hash;
-            if ($isWhole) {
+            $copy = Copies::folder().'/pictures/'.$hash;
+            if (is_file($disk->path($hash)) && hash_file('sha256', $disk->path($hash)) === $hash) {
+                if (is_file($copy) && hash_file('sha256', $copy) !== $hash) {
+                    $again = static fn (): bool => unlink($copy) && Copies::copyPicture($hash);
+                    $this->say(sprintf('The copy of picture %s… is damaged.', substr($hash, 0, 8)), $again, 'copied anew');
+                }
+
                 continue;
             }
-            $copy = Copies::folder().'/pictures/'.$hash;
             $fetch = is_file($copy) && hash_file('sha256', $copy) === $hash ? static function () use ($disk, $hash, $copy): void {
                 $disk->delete($hash);
                 $disk->put($hash, (string) file_get_contents($copy));

@@ -10,6 +10,7 @@ use App\Models\FigureSet;
 use App\Models\Picture;
 use App\Models\Swatch;
 use App\Models\Wool;
+use App\Watching\Workers;
 use Illuminate\Routing\Route as OneRoute;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
@@ -17,6 +18,7 @@ use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\Schema;
+use Symfony\Component\Process\Process;
 
 const GOOD_PASSWORD = 'four balls of grey wool';
 
@@ -170,7 +172,7 @@ it('lets two felters have the same needle, the same piece, the same picture, and
     hosted();
     foreach ([felter(), felter('bo@example.org', 'Bo')] as $felter) {
         $this->actingAs($felter);
-        $this->putJson('/api/needles', ['box' => [['gauge' => 38, 'kind' => 'triangle', 'left' => 2]]])->assertOk();
+        $this->putSeen('/api/needles', ['box' => [['gauge' => 38, 'kind' => 'triangle', 'left' => 2]]])->assertOk();
         $this->sendFile(demoPicture())->assertCreated();
         $this->postJson(
             '/api/hand',
@@ -418,6 +420,7 @@ describe('a figure shared by a link', function () {
 describe('a break-down that a worker does', function () {
     beforeEach(function () {
         config(['queue.default' => 'database']);
+        array_map(unlink(...), glob(storage_path('framework/workers/*')) ?: []);
         $this->picture = $this->sendFile(demoPicture())->json('id');
         $this->ask = ['picture' => $this->picture, 'heightMm' => 90, 'name' => 'Queued'];
     });
@@ -431,6 +434,40 @@ describe('a break-down that a worker does', function () {
         $this->getJson("/api/breakdown/{$uuid}")->assertNotFound();
         config(['queue.default' => 'sync']);
         expect($queued)->toBe($this->postJson('/api/breakdown', $this->ask)->assertOk()->json());
+    });
+
+    it('is told as lost once its worker was killed, or where there is none, and lets others through', function () {
+        $gone = new Process(['true']);
+        $gone->start();
+        $pid = $gone->getPid();
+        $gone->wait();
+        $ask = fn (): string => $this->postJson('/api/breakdown', $this->ask)->assertStatus(202)->json('breakdown');
+        $isBy = static fn (string $uuid, int $pid) => DB::table('breakdowns')->where('uuid', $uuid)->update(['worker_pid' => $pid]);
+        $isBy($uuid = $ask(), getmypid());
+        $this->getJson("/api/breakdown/{$uuid}")->assertOk()->assertJsonPath('share', 0);
+        $isBy($uuid, $pid);
+        $this->getJson("/api/breakdown/{$uuid}")->assertStatus(503)
+            ->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'ended in the middle'));
+        $this->getJson("/api/breakdown/{$uuid}")->assertNotFound();
+        // Three that were lost hold up nobody.
+        foreach (range(1, 3) as $_) {
+            $isBy($ask(), $pid);
+        }
+        $uuid = $ask();
+        expect(DB::table('breakdowns')->count())->toBe(1);
+        // Nobody is there: within fifteen seconds it is told. Where somebody is, it waits its turn.
+        $this->travel(11)->seconds();
+        Workers::mark();
+        $this->getJson("/api/breakdown/{$uuid}")->assertOk();
+        unlink(storage_path('framework/workers/'.getmypid()));
+        $this->getJson("/api/breakdown/{$uuid}")->assertStatus(503);
+    });
+
+    it('is not well on a server without a worker', function () {
+        $this->getJson('/health')->assertStatus(503)->assertJsonPath('checks.worker', false);
+        Workers::mark();
+        $this->getJson('/health')->assertOk()->assertJsonPath('checks.worker', true);
+        unlink(storage_path('framework/workers/'.getmypid()));
     });
 
     it('is refused at once where it would be refused later, and ends where it is given up', function () {

@@ -23,7 +23,7 @@ it('sees an answer that has another form than its format', function () {
         '/api/needles',
         \Illuminate\Testing\TestResponse::fromBaseResponse(response()->json($answer)),
     );
-    $good = ['gauges' => [36], 'sold' => [36, 38], 'kinds' => ['star'], 'finest' => 36, 'box' => [], 'last' => []];
+    $good = ['revision' => 'r', 'gauges' => [36], 'sold' => [36, 38], 'kinds' => ['star'], 'finest' => 36, 'box' => [], 'last' => []];
     $form($good);
     expect(fn () => $form(['finest' => 'fine'] + $good))
         ->toThrow(\PHPUnit\Framework\AssertionFailedError::class, 'another form')

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Accounts\Whose;
 use App\Archive\ArchiveRefused;
+use App\Archive\Conflict;
 use App\Archive\Incoming;
 use App\Archive\Outgoing;
 use App\Archive\ZipStream;
@@ -45,19 +46,19 @@ function livedIn(): void
         "/api/figures/{$id}/log",
         ['uuid' => 'note-0001', 'kind' => 'photo', 'text' => 'Grün, "so"', 'step' => '', 'at' => 5, 'picture' => $photo],
     );
-    test()->putJson('/api/needles', ['box' => [['gauge' => 38, 'kind' => 'triangle', 'left' => 3]]])->assertOk();
+    test()->putSeen('/api/needles', ['box' => [['gauge' => 38, 'kind' => 'triangle', 'left' => 3]]])->assertOk();
     $wools = DB::table('wools')->limit(2)->pluck('id')->all();
     test()->postJson("/api/wools/{$wools[0]}/weighings", ['grams' => 12.34])->assertCreated();
     test()->postJson('/api/swatches', ['percent' => [$wools[0] => 60, $wools[1] => 40], 'hex' => '#7a5533'])->assertCreated();
     foreach (test()->getJson('/api/hand')->json('observations') as $i => $observation) {
-        $i % 7 === 0 && test()->putJson("/api/hand/{$observation['id']}", ['aside' => true])->assertOk();
+        $i % 7 === 0 && test()->putSeen("/api/hand/{$observation['id']}", ['aside' => true])->assertOk();
     }
     test()->deleteJson('/api/figures/'.Figure::query()->where('name', 'like', 'Sorrel%')->value('id'))->assertNoContent();
     $found = '{"view":"front","found":[],"empty":{},"whole":1.0,"small":0.1}';
     DB::table('photo_checks')->insert(
         Whose::own() + ['figure_id' => $id, 'picture_id' => $photo, 'view' => 'front', 'found' => $found, 'at' => 7],
     );
-    test()->putJson('/api/sets/'.DB::table('figure_sets')->value('id').'/aside', ['reserve' => 'never'])->assertOk();
+    test()->putSeen('/api/sets/'.DB::table('figure_sets')->value('id').'/aside', ['reserve' => 'never'])->assertOk();
     $done = Figure::query()->where('name', 'like', 'Lanto%')->value('id');
     test()->postJson("/api/figures/{$done}/wool/finish", ['asPlanned' => true])->assertCreated();
 }
@@ -308,4 +309,29 @@ it('is packed and told on the console, and refused in words where it cannot be',
         ->and(Artisan::call('impa:unpack', ['archive' => '/no/such/file.zip']))->toBe(2)
         ->and(Artisan::call('impa:unpack', ['archive' => $path, '--conflict' => 'perhaps']))->toBe(2)
         ->and(Artisan::call('impa:pack', ['out' => $path, '--felter' => 'nobody@example.org']))->toBe(2);
+});
+
+it('leaves no file and no row behind where it is hung up, at whatever line', function () {
+    livedIn();
+    $path = archiveFile(archived());
+    $lines = 0;
+    emptyStore();
+    $count = static fn (): array => [
+        array_sum(array_map(static fn (string $table): int => DB::table($table)->count(), Whose::TABLES)),
+        count(Storage::disk('pictures')->allFiles()),
+        count(glob(storage_path('framework/in-*'))),
+    ];
+    for ($line = 1, $hungUp = true; $hungUp; $line++) {
+        $lines = 0;
+        try {
+            $told = Incoming::of($path)->take(Conflict::Keep, [], static function () use (&$lines, $line): void {
+                throw_if(++$lines === $line, RuntimeException::class, 'hung up');
+            });
+            $hungUp = false;
+        } catch (RuntimeException $e) {
+            expect($e->getMessage())->toBe('hung up')->and($count())->toBe([0, 0, 0], "line {$line}");
+        }
+    }
+    // Beyond its last line it is there.
+    expect($line)->toBeGreaterThan(8)->and($told['taken'])->toBeGreaterThan(3);
 });

@@ -270,7 +270,7 @@ it('counts the needles in the box, and takes one out that broke, once', function
         ['gauge' => 38, 'kind' => 'star', 'left' => 1],
         ['gauge' => 36, 'kind' => 'reverse', 'left' => 9],
     ];
-    $told = $this->putJson('/api/needles', ['box' => $box])->assertOk();
+    $told = $this->putSeen('/api/needles', ['box' => $box])->assertOk();
     expect($told->json('gauges'))->toBe([36, 38])->and($told->json('box'))->toHaveCount(3);
     $id = lay();
     $broke = ['uuid' => 'bbbbbbbb-1', 'kind' => 'broken', 'step' => 'core:head', 'gauge' => 38, 'at' => 1000];
@@ -284,15 +284,15 @@ it('counts the needles in the box, and takes one out that broke, once', function
     $needle = $this->postJson('/api/build', ['document' => demoFigure()])->json('sheet.steps.3.needle');
     expect([$needle['gauge'], $needle['wantedGauge']])->toBe([36, 40]);
     // Saying only gauges keeps what the box has of them.
-    expect($this->putJson('/api/needles', ['gauges' => [36, 42]])->json('box'))->toBe([
+    expect($this->putSeen('/api/needles', ['gauges' => [36, 42]])->json('box'))->toBe([
         ['gauge' => 36, 'kind' => 'reverse', 'left' => 9],
         ['gauge' => 36, 'kind' => 'triangle', 'left' => 2],
         ['gauge' => 42, 'kind' => 'triangle', 'left' => 1],
     ]);
     foreach ([['gauge' => 7], ['kind' => 'blunt'], ['left' => -1], ['left' => 'many']] as $wrong) {
-        $this->putJson('/api/needles', ['box' => [$wrong + $box[0]]])->assertStatus(422);
+        $this->putSeen('/api/needles', ['box' => [$wrong + $box[0]]])->assertStatus(422);
     }
-    $this->putJson('/api/needles', ['box' => [$box[0], $box[0]]])->assertStatus(422);
+    $this->putSeen('/api/needles', ['box' => [$box[0], $box[0]]])->assertStatus(422);
 });
 
 it('lets every step be ticked of a figure that was saved when there were fewer', function () {

@@ -21,11 +21,11 @@ it('names what is left of a figure, and that it is not safe while the tip of a n
 it('keeps what to change next time, once, and refuses a novel', function () {
     $id = lay('sorrel');
     foreach (['A larger head.', 'A smaller head.'] as $next) {
-        expect($this->putJson("/api/figures/{$id}/closing", ['next' => $next])->assertOk()->json('next'))->toBe($next);
+        expect($this->putSeen("/api/figures/{$id}/closing", ['next' => $next])->assertOk()->json('next'))->toBe($next);
     }
     $entries = collect($this->getJson("/api/figures/{$id}/log")->json('sittings'))->flatMap(fn ($s) => $s['entries']);
     expect($entries->pluck('text')->all())->toBe(['A smaller head.']);
-    $this->putJson("/api/figures/{$id}/closing", ['next' => str_repeat('a', 2001)])->assertStatus(422);
+    $this->putSeen("/api/figures/{$id}/closing", ['next' => str_repeat('a', 2001)])->assertStatus(422);
 });
 
 it('prints the card of a figure, with its photo where there is one', function () {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Models\Felter;
 use App\Models\Figure;
+use App\Models\Picture;
 use App\Store\Copies;
 use Illuminate\Support\Defer\DeferredCallbackCollection;
 use Illuminate\Support\Facades\Artisan;
@@ -104,6 +105,55 @@ it('keeps a picture as long as a copy names it, and no longer', function () {
     expect(glob(Copies::folder().'/pictures/*'))->toBe([]);
 });
 
+it('copies a picture by its bytes, never as a second name of one file', function () {
+    $hash = Picture::query()->findOrFail($this->sendFile(demoPicture())->json('id'))->hash;
+    [$file, $copy] = ["{$this->home}/pictures/{$hash}", Copies::folder().'/pictures/'.$hash];
+    Copies::make();
+    expect(fileinode($copy))->not->toBe(fileinode($file))->and(hash_file('sha256', $copy))->toBe($hash);
+    // One that an earlier Impa made as a second name becomes one of its own.
+    unlink($copy);
+    link($file, $copy);
+    Copies::make();
+    expect(fileinode($copy))->not->toBe(fileinode($file))->and(hash_file('sha256', $copy))->toBe($hash);
+    // What is damaged is not copied.
+    unlink($copy);
+    file_put_contents($file, 'damaged', FILE_APPEND);
+    Copies::make();
+    expect(is_file($copy))->toBeFalse();
+});
+
+it('keeps the one just made, whatever the clock says, and the one before a restore', function () {
+    lay();
+    $before = array_map(static fn (): string => Copies::make(), range(1, 5));
+    $this->travelTo(now()->subYear());
+    $made = Copies::make();
+    expect(Copies::all())->toContain($made, ...$before);
+    foreach (range(1, 8) as $_) {
+        $this->travel(-2)->days();
+        $made = Copies::make();
+        expect(Copies::all())->toContain($made);
+    }
+    $kept = Copies::restore($before[0]);
+    expect(Copies::all())->toContain($kept, $before[0])->and(Copies::restore($kept))->toBeString();
+});
+
+it('keeps fourteen that are made in quick succession', function () {
+    $made = array_map(static fn (): string => Copies::make(), range(1, 14));
+    expect(array_unique($made))->toHaveCount(14)->and(Copies::all())->toEqualCanonicalizing($made);
+});
+
+it('leaves nothing beside a copy, when it is made, looked into or put back', function () {
+    lay();
+    $this->sendFile(demoPicture());
+    $name = Copies::make();
+    Copies::make();
+    Copies::restore($name);
+    Artisan::call('impa:doctor');
+    Copies::told();
+    $beside = array_diff(scandir(Copies::folder()), ['.', '..', '.lock', 'order.txt', 'pictures'], Copies::all());
+    expect(array_values($beside))->toBe([]);
+});
+
 it('refuses a copy that is not there, or is damaged, and leaves the store as it is', function () {
     lay();
     $name = Copies::make();
@@ -171,11 +221,18 @@ describe('the doctor', function () {
         ],
         'a picture whose file is damaged' => [
             function (int $id, string $home): void {
-                $file = glob("{$home}/pictures/*")[0];
-                $bytes = file_get_contents($file);
-                unlink($file);
-                file_put_contents($file, strrev($bytes));
+                // In place, as a disk does it: the file stays the one it is.
+                $file = fopen(glob("{$home}/pictures/*")[0], 'r+b');
+                fseek($file, 40);
+                fwrite($file, 'damaged');
             }, 'is gone or damaged', 'fetched from the copies',
+        ],
+        'a copy of a picture that is damaged' => [
+            function (int $id, string $home): void {
+                $file = fopen(glob("{$home}/copies/pictures/*")[0], 'r+b');
+                fseek($file, 40);
+                fwrite($file, 'damaged');
+            }, 'The copy of picture', 'copied anew',
         ],
         'a file of nobody' => [
             function (int $id, string $home): void {
@@ -183,6 +240,19 @@ describe('the doctor', function () {
             }, "is nobody's", 'let go',
         ],
     ]);
+
+    it('mends what it can where one mend cannot be done', function () use ($told) {
+        $id = lay();
+        $this->sendFile(demoPicture());
+        Copies::make();
+        DB::table('figures')->where('id', $id)->update(['total_g' => 1]);
+        array_map(unlink(...), glob("{$this->home}/pictures/*"));
+        // The copy is there to fetch it from; where it belongs, a folder stands in the way.
+        mkdir("{$this->home}/pictures/".basename(glob(Copies::folder().'/pictures/*')[0]));
+        [$exit, $said] = $told(true);
+        expect($exit)->toBe(1)->and($said)->toContain('Mended: reckoned anew')
+            ->and($said)->toMatch('/is gone or damaged\.\n/');
+    });
 
     it('says that pages are damaged, and what puts them back', function () use ($told) {
         lay();

@@ -162,7 +162,7 @@ it('knows the needles at hand, and asks for more where they are coarse', functio
     ];
     $crisp = fn (): string => $this->postJson('/api/plan', ['document' => $document])->json('details.0.crisp');
     expect($crisp())->not->toBe('too-small');
-    $this->putJson('/api/needles', ['gauges' => [38, 36, 36]])
+    $this->putSeen('/api/needles', ['gauges' => [38, 36, 36]])
         ->assertOk()
         ->assertJsonPath('gauges', [36, 38])
         ->assertJsonPath('finest', 38);
@@ -171,8 +171,8 @@ it('knows the needles at hand, and asks for more where they are coarse', functio
         ->and($this->postJson('/api/face/advice', ['document' => $document, 'part' => 'head'])->json('advice.dot.0.why'))
         ->toContain('with a 38, your finest needle');
     // What is not sold is refused, and nothing is half kept.
-    $this->putJson('/api/needles', ['gauges' => [38, 7]])->assertStatus(422);
-    $this->putJson('/api/needles', ['gauges' => []])->assertStatus(422);
+    $this->putSeen('/api/needles', ['gauges' => [38, 7]])->assertStatus(422);
+    $this->putSeen('/api/needles', ['gauges' => []])->assertStatus(422);
     expect(Needle::gauges())->toBe([36, 38]);
 });
 

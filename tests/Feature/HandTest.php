@@ -65,12 +65,12 @@ describe('the felter\'s own hand', function () {
     it('forgets what is set aside or removed, and takes it in again', function () {
         $hand = $this->postJson('/api/hand', practised())->json();
         [$id, $factor] = [$hand['observations'][0]['id'], springyFactor($hand)];
-        expect(springyFactor($this->putJson("/api/hand/{$id}", ['aside' => true])->assertOk()->json()))->toEqual(1.0)
-            ->and(springyFactor($this->putJson("/api/hand/{$id}", ['aside' => false])->assertOk()->json()))->toEqual($factor);
+        expect(springyFactor($this->putSeen("/api/hand/{$id}", ['aside' => true])->assertOk()->json()))->toEqual(1.0)
+            ->and(springyFactor($this->putSeen("/api/hand/{$id}", ['aside' => false])->assertOk()->json()))->toEqual($factor);
         $gone = $this->deleteJson("/api/hand/{$id}")->assertOk()->json();
         expect(springyFactor($gone))->toEqual(1.0)->and($gone['observations'])->toBe([]);
         $this->deleteJson("/api/hand/{$id}")->assertNotFound();
-        $this->putJson('/api/hand/part:999', ['aside' => true])->assertNotFound();
+        $this->putSeen('/api/hand/part:999', ['aside' => true])->assertNotFound();
     });
 
     it('is started over, and that is taken back', function () {
@@ -133,12 +133,15 @@ describe('a part against its card', function () {
 
     it('is held against it, kept, listed with its twin, corrected and removed', function () use ($head) {
         $id = lay('sorrel');
-        $told = $this->postJson("/api/figures/{$id}/parts", $head())->assertOk()->json();
+        $first = $head();
+        $told = $this->postJson("/api/figures/{$id}/parts", $first)->assertOk()->json();
         expect($told['kept'])->toBeTrue()->and($told['check']['says'])->not->toBe([]);
-        $again = $this->postJson("/api/figures/{$id}/parts", $head(['grams' => 9.7]))->assertOk()->json();
+        $second = $head(['grams' => 9.7, 'instead' => $first['uuid']]);
+        $again = $this->postJson("/api/figures/{$id}/parts", $second)->assertOk()->json();
         expect($again['kept'])->toBeTrue();
         // A correction that is refused leaves what was there.
-        $this->postJson("/api/figures/{$id}/parts", $head(['grams' => 9.9, 'uuid' => 'x']))->assertStatus(422);
+        $bad = $head(['grams' => 9.9, 'uuid' => 'x', 'instead' => $second['uuid']]);
+        $this->postJson("/api/figures/{$id}/parts", $bad)->assertStatus(422);
         $listed = $this->getJson("/api/figures/{$id}/parts")->assertOk()->json('parts');
         expect($listed)->toHaveCount(1)->and($listed[0]['check']['g'])->toEqual(9.7)
             ->and($this->getJson('/api/hand')->json('observations'))->toHaveCount(1);

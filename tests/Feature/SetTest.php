@@ -149,14 +149,14 @@ it('sets its wool aside: no other figure counts on it, it itself does, and it is
         'wool',
     );
     $before = $free();
-    $aside = $this->putJson("/api/sets/{$set['id']}/aside", ['reserve' => 'usual'])->assertOk()->json('asideG');
+    $aside = $this->putSeen("/api/sets/{$set['id']}/aside", ['reserve' => 'usual'])->assertOk()->json('asideG');
     $after = $free();
     expect($aside)->toBeGreaterThan(1.0)
         ->and(array_sum($before) - array_sum($after))->toEqualWithDelta($aside, 1e-6)
         ->and($free(['id' => $set['id']]))->toEqual($before);
     $this->deleteJson("/api/sets/{$set['id']}/aside")->assertOk()->assertJsonPath('asideG', 0);
     expect($free())->toEqual($before);
-    $this->putJson("/api/sets/{$set['id']}/aside", ['reserve' => 'again'])->assertOk();
+    $this->putSeen("/api/sets/{$set['id']}/aside", ['reserve' => 'again'])->assertOk();
     $this->deleteJson("/api/sets/{$set['id']}")->assertOk();
     expect($free())->toEqual($before);
 });

@@ -77,7 +77,8 @@ function writing(array $of): array
     $wool = ['name' => 'New '.$uuid, 'hex' => '#446622', 'preparation' => 'carded batting', 'gramsLeft' => 5];
     $ms = (int) (microtime(true) * 1000);
     $measured = ['widthMm' => 52, 'heightMm' => 46, 'depthMm' => 48, 'grams' => 9];
-    $kept = ['document' => $document, 'part' => 'head', 'uuid' => $uuid, 'keep' => true, 'sure' => true];
+    $kept = ['document' => $document, 'part' => 'head', 'uuid' => $uuid, 'keep' => true, 'sure' => true,
+        'instead' => $of['uuid']];
     $csv = base64_encode("name,colour,material,preparation,grams\nMoss of bo,#123456,wool,carded batting,1\n");
 
     return [
@@ -182,12 +183,25 @@ beforeEach(function () {
     $this->before = Belongings::rows($this->bo->id);
     $this->files = Storage::disk('pictures')->allFiles();
     $this->actingAs($this->ada);
+    $at = fn (string $path, string $member = 'revision') => $this->getJson('/api/'.$path)->json($member);
+    // Under which revision Ada sees what is hers.
+    $this->seen = [
+        'PUT api/wools/{wool}' => array_column($at('wools', 'wools'), 'revision', 'id')[$this->adas['wool']],
+        'PUT api/needles' => $at('needles'),
+        'PUT api/hand/{record}' => $at('hand'),
+        'PUT api/figures/{figure}/closing' => $at("figures/{$this->adas['figure']}/closing"),
+        'PUT api/figures/{figure}/wool' => $at("figures/{$this->adas['figure']}/wool"),
+        'PUT api/sets/{set}/aside' => $at("sets/{$this->adas['set']}", 'asideRevision'),
+    ];
+    $this->actingAs($this->ada);
     // No cookie is asked for in tests, and none is needed to ask as Ada again and again.
     $this->ask = function (string $name, string $address, mixed $body) {
         app('auth')->forgetGuards();
         app()->forgetInstance(Hand::class);
         $this->actingAs($this->ada->fresh());
         $headers = ['HTTP_ACCEPT' => 'application/json', 'CONTENT_TYPE' => 'application/json'];
+        $seen = $this->seen[$name] ?? null;
+        $body = is_array($body) && $seen !== null ? ['revision' => $seen] + $body : $body;
         $sent = is_string($body) ? $body : json_encode((object) $body, JSON_THROW_ON_ERROR);
         $answer = $this->call(explode(' ', $name)[0], $address, [], [], [], $headers, $sent);
         // What is streamed is done while it is read.

@@ -67,7 +67,7 @@ describe('the stash', function () {
             ->assertJsonPath('wools.0.micron', 23.5)
             ->assertJsonPath('wools.0.freeG', 12.5)
             ->assertJsonPath('wools.0.asideG', fn ($g) => abs($g) < 1e-9);
-        $this->putJson("/api/wools/{$id}", ['name' => 'Deep teal', 'hex' => '#1f6f66', 'gramsLeft' => 11])
+        $this->putSeen("/api/wools/{$id}", ['name' => 'Deep teal', 'hex' => '#1f6f66', 'gramsLeft' => 11])
             ->assertOk()
             ->assertJsonPath('name', 'Deep teal')
             ->assertJsonPath('micron', null);
@@ -85,7 +85,7 @@ describe('the stash', function () {
         string $word,
     ) {
         $id = wool('Teal');
-        foreach ([$this->postJson('/api/wools', $wool), $this->putJson("/api/wools/{$id}", $wool)] as $response) {
+        foreach ([$this->postJson('/api/wools', $wool), $this->putSeen("/api/wools/{$id}", $wool)] as $response) {
             $response->assertStatus(422)->assertHeader('Content-Type', 'application/problem+json');
             expect(array_column($response->json('errors'), 'detail', 'pointer')[$pointer] ?? '')->toContain($word);
         }
@@ -107,7 +107,7 @@ describe('the stash', function () {
         $this->postJson('/api/wools', ['name' => 'GRÜN'])
             ->assertStatus(422)
             ->assertJsonPath('errors.0.pointer', '/name');
-        $this->putJson("/api/wools/{$id}", ['name' => 'grün', 'gramsLeft' => 3])->assertOk();
+        $this->putSeen("/api/wools/{$id}", ['name' => 'grün', 'gramsLeft' => 3])->assertOk();
         $this->deleteJson("/api/wools/{$id}")->assertNoContent();
         wool('Grün');
         $this->postJson("/api/wools/{$id}/restore")->assertStatus(422);
@@ -363,7 +363,7 @@ describe('what a figure takes', function () {
         $teal = wool('Teal', '#2f8f86', 20.0);
         $one = $this->postJson('/api/figures', ['document' => ball()])->json('id');
         $two = $this->postJson('/api/figures', ['document' => ball(40.0)])->json('id');
-        $aside = $this->putJson("/api/figures/{$one}/wool", ['reserve' => 'usual'])
+        $aside = $this->putSeen("/api/figures/{$one}/wool", ['reserve' => 'usual'])
             ->assertOk()
             ->assertJsonPath('state', 'aside')
             ->json('aside.0.g');
@@ -379,7 +379,7 @@ describe('what a figure takes', function () {
         $this->deleteJson("/api/figures/{$one}")->assertNoContent();
         expect($free($two))->toEqualWithDelta(20.0, 1e-6);
         $this->postJson("/api/bin/{$one}/restore")->assertNoContent();
-        $this->putJson("/api/figures/{$one}/wool", ['reserve' => 'usual'])->assertOk();
+        $this->putSeen("/api/figures/{$one}/wool", ['reserve' => 'usual'])->assertOk();
         $used = $this->postJson("/api/figures/{$one}/wool/finish", ['used' => null])
             ->assertCreated()
             ->assertJsonPath('state', 'used')
@@ -388,7 +388,7 @@ describe('what a figure takes', function () {
             ->assertJsonPath('wools.0.gramsLeft', fn ($g) => abs($g - (20.0 - $used)) < 1e-6)
             ->assertJsonPath('wools.0.asideG', fn ($g) => abs($g) < 1e-9);
         $this->postJson("/api/figures/{$one}/wool/finish", ['used' => null])->assertStatus(422);
-        $this->putJson("/api/figures/{$one}/wool", ['reserve' => 'usual'])->assertStatus(422);
+        $this->putSeen("/api/figures/{$one}/wool", ['reserve' => 'usual'])->assertStatus(422);
         $this->getJson('/api/wools')->assertJsonPath('wools.0.gramsLeft', fn ($g) => abs($g - (20.0 - $used)) < 1e-6);
         // What she weighed counts for more than what was planned, and is reported beside it.
         $said = $this->postJson("/api/figures/{$two}/wool/finish", ['used' => [$teal => 1.5]])
@@ -406,7 +406,7 @@ describe('what a figure takes', function () {
         $this->postJson("/api/figures/{$one}/wool/finish", ['used' => [$teal => -2]])->assertStatus(422);
         $this->postJson("/api/figures/{$one}/wool/finish", ['used' => 'all'])->assertStatus(422);
         $this->putJson('/api/figures/999/wool', ['reserve' => 'usual'])->assertStatus(404);
-        $this->putJson("/api/figures/{$one}/wool", ['reserve' => 5])->assertStatus(422);
+        $this->putSeen("/api/figures/{$one}/wool", ['reserve' => 5])->assertStatus(422);
         $this->getJson('/api/wools')->assertJsonPath('wools.0.freeG', fn ($g) => (float) $g === 20.0);
     });
 

@@ -15,7 +15,7 @@ interface Store {
 }
 
 /** Two ports side by side that nobody listens at: the next one is the tablets' way in. */
-async function freePort(): Promise<number> {
+export async function freePort(): Promise<number> {
   const listens = (port: number) =>
     new Promise<number>((done, fail) => {
       const server = createServer()
@@ -31,7 +31,7 @@ async function freePort(): Promise<number> {
   }
 }
 
-const answers = async (address: string) => (await fetch(address).catch(() => null))?.ok === true
+export const answers = async (address: string) => (await fetch(address).catch(() => null))?.ok === true
 
 /** The store as it was laid out: in one move, whatever a request that is still on its way has opened. */
 function laidOut(home: string): void {

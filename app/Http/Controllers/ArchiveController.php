@@ -66,6 +66,8 @@ final class ArchiveController
     private static function unpacked(Request $request, Closure $do): mixed
     {
         $path = (string) tempnam(storage_path('framework'), 'in-');
+        // Who hangs up ends the request at the next line that is written: what is done at its end is done then, too.
+        register_shutdown_function(static fn (): bool => @unlink($path));
         try {
             $out = fopen($path, 'wb');
             $in = $request->getContent(true);

@@ -23,6 +23,8 @@ final class BreakdownController
     /** So many of one felter wait or are at work at once. */
     private const AT_ONCE = 3;
 
+    private const LOST = 'What breaks drawings down was ended in the middle. Try once more in a moment; the picture is kept.';
+
     /** What nobody fetched is let go after so many hours. */
     private const KEPT_HOURS = 6;
 
@@ -46,6 +48,10 @@ final class BreakdownController
     /** How far it is; with the answer, or the refusal, once it is done: that is fetched once. */
     public function show(BreakdownJob $breakdown): Response|JsonResponse
     {
+        if ($breakdown->isLost()) {
+            $breakdown->delete();
+            throw new HttpException(503, self::LOST);
+        }
         if ($breakdown->answer === null) {
             return new JsonResponse(['doing' => $breakdown->doing, 'share' => $breakdown->share]);
         }
@@ -77,6 +83,11 @@ final class BreakdownController
     private function queued(string $asked): JsonResponse
     {
         BreakdownJob::query()->where('updated_at', '<', now()->subHours(self::KEPT_HOURS))->delete();
+        /** @var list<BreakdownJob> $atWork */
+        $atWork = BreakdownJob::query()->whereNull('answer')->get()->all();
+        foreach ($atWork as $row) {
+            $row->isLost() && $row->delete();
+        }
         if (BreakdownJob::query()->whereNull('answer')->count() >= self::AT_ONCE) {
             throw new HttpException(429, 'Three of your drawings are being seen already. Wait for one of them.');
         }

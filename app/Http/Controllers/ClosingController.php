@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Building\Building;
 use App\Hand\OwnHand;
 use App\Http\Requests\Body;
+use App\Http\Revision;
 use App\Models\Bout;
 use App\Models\Figure;
 use App\Models\LogEntry;
@@ -14,6 +15,7 @@ use App\Models\PhotoCheck;
 use App\Models\Picture;
 use App\Models\StepMark;
 use App\Printing\Pdf;
+use App\Store\Writing;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Impa\Build\Diary;
@@ -43,7 +45,9 @@ final class ClosingController
         ));
         $left = Closing::left(self::work($figure), $figure->doneSteps(), Diary::tipsMissing(self::kinds($figure)), $looked);
 
-        return new JsonResponse(['left' => $left, 'next' => self::next($figure)]);
+        $next = self::next($figure);
+
+        return new JsonResponse(['left' => $left, 'next' => $next, 'revision' => Revision::of([$next])]);
     }
 
     /** Ticks what was looked at, or takes the tick away. */
@@ -73,12 +77,15 @@ final class ClosingController
         if (mb_strlen($text) > self::LONGEST) {
             throw new HttpException(422, sprintf('At most %d letters: what matters most for the next one.', self::LONGEST));
         }
-        LogEntry::query()->updateOrCreate(['figure_id' => $figure->id, 'uuid' => 'next-time'], [
-            'kind' => 'note',
-            'step' => '',
-            'text' => $text,
-            'at' => (int) (microtime(true) * 1000),
-        ]);
+        Writing::together(static function () use ($figure, $body, $text): void {
+            Revision::expect($body, 'What to change next time', [self::next($figure)]);
+            LogEntry::query()->updateOrCreate(['figure_id' => $figure->id, 'uuid' => 'next-time'], [
+                'kind' => 'note',
+                'step' => '',
+                'text' => $text,
+                'at' => (int) (microtime(true) * 1000),
+            ]);
+        });
 
         return $this->show($figure);
     }

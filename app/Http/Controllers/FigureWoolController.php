@@ -6,8 +6,10 @@ namespace App\Http\Controllers;
 
 use App\Accounts\Whose;
 use App\Http\Requests\Body;
+use App\Http\Revision;
 use App\Models\Figure;
 use App\Stash\Stash;
+use App\Store\Writing;
 use Illuminate\Http\JsonResponse;
 
 /** The wool that a figure has set aside, and what it took when it was finished. */
@@ -21,7 +23,10 @@ final class FigureWoolController
     /** Sets aside, or sets aside anew, what the saved figure needs. */
     public function update(Body $body, Figure $figure): JsonResponse
     {
-        Stash::setAside($figure, $body->reserve());
+        Writing::together(static function () use ($figure, $body): void {
+            Revision::expect($body, 'What this figure has set aside', self::told($figure));
+            Stash::setAside($figure, $body->reserve());
+        });
 
         return new JsonResponse(self::state($figure));
     }
@@ -55,8 +60,16 @@ final class FigureWoolController
         ];
     }
 
-    /** @return array<string, mixed> whether it is set aside or used, and wool by wool: planned, used, left over */
+    /** @return array<string, mixed> whether it is set aside or used, wool by wool, and under which revision that stands */
     private static function state(Figure $figure): array
+    {
+        $told = self::told($figure);
+
+        return $told + ['revision' => Revision::of($told)];
+    }
+
+    /** @return array<string, mixed> whether it is set aside or used, and wool by wool: planned, used, left over */
+    private static function told(Figure $figure): array
     {
         $names = Whose::rows('wools')->pluck('name', 'id');
         $rows = static fn (string $table): array => Whose::rows($table)

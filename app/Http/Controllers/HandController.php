@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Hand\OwnHand;
 use App\Http\Requests\Body;
+use App\Http\Revision;
 use App\Models\FinishedPart;
 use App\Models\FinishedStep;
 use App\Models\HandMark;
@@ -28,6 +29,7 @@ final class HandController
         return new JsonResponse(HandSheet::station(OwnHand::hand()) + [
             'practice' => Practice::pieces(),
             'since' => HandMark::query()->where('record', HandMark::SINCE)->first()?->at,
+            'revision' => Revision::of(self::marks()),
         ]);
     }
 
@@ -60,6 +62,7 @@ final class HandController
     public function update(Body $body, string $record): JsonResponse
     {
         $this->known($record);
+        Revision::expect($body, 'What is set aside of your records', self::marks());
         if ($body->flag('aside')) {
             HandMark::query()->firstOrCreate(['record' => $record], ['at' => self::now()]);
         } else {
@@ -98,6 +101,16 @@ final class HandController
         OwnHand::changed();
 
         return $this->show();
+    }
+
+    /** @return list<string> records that are set aside, and since when all was started over */
+    private static function marks(): array
+    {
+        /** @var list<HandMark> $marks */
+        $marks = HandMark::query()->orderBy('record')->get()->all();
+        $isSince = static fn (HandMark $mark): bool => $mark->record === HandMark::SINCE;
+
+        return array_map(static fn (HandMark $m): string => $isSince($m) ? "{$m->record} {$m->at}" : $m->record, $marks);
     }
 
     private function known(string $record): void

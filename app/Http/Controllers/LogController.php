@@ -45,7 +45,7 @@ final class LogController
         }
         if ($to > $now + self::AHEAD_MS) {
             // Too early (RFC 8470): later it may be told again.
-            throw new HttpException(425, 'The clock of this device is ahead: set it. What you worked is kept, and counted once that time has come.');
+            throw new HttpException(425, 'The clock of this device is ahead: set it. What you worked is kept, and counted later.');
         }
         if ($to - $from > Diary::MOST_MINUTES * 60_000) {
             throw new HttpException(422, sprintf(

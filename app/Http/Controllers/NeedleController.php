@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Requests\Body;
+use App\Http\Revision;
 use App\Models\Needle;
 use App\Store\Writing;
 use Illuminate\Http\JsonResponse;
@@ -20,6 +21,7 @@ final class NeedleController
         $needles = Needle::atHand();
 
         return new JsonResponse([
+            'revision' => Revision::of(Needle::box()),
             'gauges' => $needles->gauges,
             'sold' => Needles::SOLD,
             'kinds' => Needles::KINDS,
@@ -32,7 +34,8 @@ final class NeedleController
     public function update(Body $body): JsonResponse
     {
         $box = $body->has('box') ? self::box($body) : self::known($body);
-        Writing::together(static function () use ($box): void {
+        Writing::together(static function () use ($box, $body): void {
+            Revision::expect($body, 'The box of needles', Needle::box());
             Needle::query()->delete();
             foreach ($box as $needle) {
                 Needle::query()->create($needle);

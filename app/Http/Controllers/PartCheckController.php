@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Hand\OwnHand;
 use App\Http\DocumentResponse;
 use App\Http\Requests\Body;
+use App\Http\Stale;
 use App\Models\Figure;
 use App\Models\FinishedPart;
 use App\Stash\Stash;
@@ -56,6 +57,14 @@ final class PartCheckController
                 + ['cm3' => $check->volumeCm3] + FinishedPart::sizes($measured->size);
             // One piece was weighed and measured once: said again, it is corrected.
             Writing::together(static function () use ($place, $body, $row): void {
+                // Whoever corrects one says which record they saw: another window may have measured it meanwhile.
+                $there = FinishedPart::query()->where($place)->first();
+                if ($there?->uuid === $body->text('uuid')) {
+                    return;
+                }
+                if ($body->text('instead') !== ($there->uuid ?? '')) {
+                    throw new Stale('This piece', $there->uuid ?? '', ['grams' => $there?->grams, 'at' => $there?->at]);
+                }
                 FinishedPart::query()->where($place)->delete();
                 FinishedPart::keep($body->text('uuid'), $row);
             });

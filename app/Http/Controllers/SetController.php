@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Hand\OwnHand;
 use App\Http\Requests\Body;
+use App\Http\Revision;
 use App\Models\Figure;
 use App\Models\FigureSet;
 use App\Models\Needle;
@@ -78,14 +79,17 @@ final class SetController
     /** What is free of its wool is set aside for it, so that no other figure counts on it. */
     public function aside(Body $body, FigureSet $set): JsonResponse
     {
-        $supply = SetSupply::of(
-            FigureSet::planned($set->name, $set->rows()),
-            Stash::wools(Stash::ofSet($set->id)),
-            Stash::swatches(),
-            $body->reserve(),
-            OwnHand::hand()->densities(),
-        );
-        Stash::setAsideForSet($set->id, $supply->wanted());
+        Writing::together(static function () use ($body, $set): void {
+            Revision::expect($body, 'What this set has set aside', Stash::asideForSet($set->id));
+            $supply = SetSupply::of(
+                FigureSet::planned($set->name, $set->rows()),
+                Stash::wools(Stash::ofSet($set->id)),
+                Stash::swatches(),
+                $body->reserve(),
+                OwnHand::hand()->densities(),
+            );
+            Stash::setAsideForSet($set->id, $supply->wanted());
+        });
 
         return new JsonResponse(self::told($set));
     }
@@ -181,12 +185,15 @@ final class SetController
     /** @return array<string, mixed> */
     private static function told(FigureSet $set): array
     {
+        $aside = Stash::asideForSet($set->id);
+
         return [
             'id' => $set->id,
             'name' => $set->name,
             'revision' => $set->revision,
             'members' => $set->rows(),
-            'asideG' => Stash::asideForSet($set->id),
+            'asideG' => array_sum($aside),
+            'asideRevision' => Revision::of($aside),
         ];
     }
 }

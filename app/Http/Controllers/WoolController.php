@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Accounts\Whose;
 use App\Http\Problem;
 use App\Http\Requests\Body;
+use App\Http\Revision;
 use App\Models\Wool;
 use App\Stash\Stash;
 use App\Store\Writing;
@@ -65,6 +66,9 @@ final class WoolController
     {
         // Looked and written in one: two posts at once do not make the same wool twice.
         return Writing::together(static function () use ($wool, $body, $status): JsonResponse {
+            if ($wool->exists) {
+                Revision::expect($body, sprintf('"%s"', $wool->refresh()->name), $wool->members());
+            }
             $faults = [];
             $entry = WoolEntry::of($body->members(), $faults);
             if ($entry !== null && self::sameName($entry->name, $wool->exists ? $wool->id : 0)) {
@@ -106,6 +110,9 @@ final class WoolController
     {
         $free = $drawer->freeG($wool->id);
 
-        return ['id' => $wool->id] + $wool->members() + ['freeG' => $free, 'asideG' => max(0.0, $wool->grams_left - $free)];
+        $members = $wool->members();
+
+        return ['id' => $wool->id, 'revision' => Revision::of($members)] + $members
+            + ['freeG' => $free, 'asideG' => max(0.0, $wool->grams_left - $free)];
     }
 }

@@ -199,6 +199,10 @@ export interface FaceWork {
   }
 }
 export interface FigureWool {
+  /**
+   * under which it stands: a PUT says it
+   */
+  revision: string
   state: 'open' | 'aside' | 'used'
   aside: {
     wool: number
@@ -285,6 +289,10 @@ export interface Need {
   cost: number | null
 }
 export interface NeedlesAtHand {
+  /**
+   * under which it stands: a PUT says it
+   */
+  revision: string
   gauges: number[]
   sold: number[]
   kinds: string[]
@@ -614,6 +622,10 @@ export interface Turning {
   }
 }
 export interface Wool {
+  /**
+   * under which it stands: a PUT says it
+   */
+  revision: string
   asideG: number
   freeG: number
   gPerM: number | null
@@ -666,6 +678,10 @@ export interface LogEntry {
   at: number
 }
 export interface Hand {
+  /**
+   * under which it stands: a PUT says it
+   */
+  revision: string
   sheet: HandSheet
   observations: {
     id: string
@@ -977,6 +993,10 @@ export interface SetMember {
 }
 export interface SetKept {
   /**
+   * under which it stands: a PUT says it
+   */
+  asideRevision: string
+  /**
    * grams set aside for it
    */
   asideG: number
@@ -1006,6 +1026,10 @@ export interface ColourwaysTold {
   }[]
 }
 export interface Closing {
+  /**
+   * under which it stands: a PUT says it
+   */
+  revision: string
   /**
    * what is not done yet first
    */

@@ -79,6 +79,7 @@ import type {
 } from './answers'
 import { isKept, keepAnswer, keptAnswer } from '../away/kept'
 import { whose } from '../state/own'
+import { askWhich } from '../state/stale'
 import { answers, isAway } from '../away/network'
 import { canWait, handOver, wait, waiting, type Waiting } from '../away/outbox'
 import type { Armature } from './armature'
@@ -297,6 +298,27 @@ async function ask<T>(
   return answerOf<T>(await send(method, path, body, 'application/json', options))
 }
 
+/**
+ * Writes what another window may have changed meanwhile: then it is asked which one is to stand, and what the other one wrote is the
+ * answer, or this is written in its place.
+ */
+async function revised<T>(
+  method: 'PUT' | 'POST',
+  path: string,
+  body: Record<string, unknown>,
+  theirs: () => Promise<T>,
+): Promise<T> {
+  for (;;) {
+    try {
+      return await ask<T>(method, path, body)
+    } catch (error) {
+      if (!(error instanceof Refusal) || error.status !== 409 || typeof error.body.revision !== 'string') throw error
+      if (!(await askWhich(error.message))) return theirs()
+      body = { ...body, ['instead' in body ? 'instead' : 'revision']: error.body.revision }
+    }
+  }
+}
+
 async function answerOf<T>(response: Response): Promise<T> {
   if (response.ok) return response.status === 204 ? (undefined as T) : ((await response.json()) as T)
   throw refused(response.status, (await response.json().catch(() => ({}))) as Problem)
@@ -438,8 +460,10 @@ export const api = {
   copyFace: (document: Figure, part: string, from: number, fromPart: string, instead: boolean) =>
     ask<FaceCopied>('POST', 'face/copy', { document, part, from, fromPart, instead }),
   needles: () => ask<NeedlesAtHand>('GET', 'needles'),
-  keepBox: (box: NeedlesAtHand['box']) => ask<NeedlesAtHand>('PUT', 'needles', { box }),
-  keepNeedles: (gauges: number[]) => ask<NeedlesAtHand>('PUT', 'needles', { gauges }),
+  keepBox: (box: NeedlesAtHand['box'], revision: string) =>
+    revised<NeedlesAtHand>('PUT', 'needles', { box, revision }, () => api.needles()),
+  keepNeedles: (gauges: number[], revision: string) =>
+    revised<NeedlesAtHand>('PUT', 'needles', { gauges, revision }, () => api.needles()),
   afar: (document: Figure, part: string, metres: number) => file('face/afar', { document, part, metres }),
   faceSheets: (document: Figure, part: string, as: 'pdf' | 'svg', paper: PaperSize) =>
     file('face/sheets', { document, part, as, paper }),
@@ -502,7 +526,8 @@ export const api = {
   laySet: (name: string, members: SetMember[]) => ask<SetKept>('POST', 'sets', { name, members }),
   keepSet: (set: SetKept) => ask<SetKept>('PUT', `sets/${set.id}`, set),
   dropSet: (id: number) => ask<Sets>('DELETE', `sets/${id}`),
-  setAsideForSet: (id: number, reserve: Reserve) => ask<SetKept>('PUT', `sets/${id}/aside`, { reserve }),
+  setAsideForSet: (id: number, reserve: Reserve, revision: string) =>
+    revised<SetKept>('PUT', `sets/${id}/aside`, { reserve, revision }, () => api.set(id)),
   giveBackForSet: (id: number) => ask<SetKept>('DELETE', `sets/${id}/aside`),
   planSet: (set: SetSent, reserve: Reserve) => ask<SetPlan>('POST', 'set/plan', { ...set, reserve }),
   setSittings: (set: SetSent, minutes: number) => ask<SetSittings>('POST', 'set/sittings', { ...set, minutes }),
@@ -527,7 +552,8 @@ export const api = {
   memberPicture: (member: SetMember) => file('set/picture', { member }),
   closing: (id: number) => ask<Closing>('GET', `figures/${id}/closing`),
   lookAt: (id: number, kind: string, done: boolean) => ask<Closing>('PUT', `figures/${id}/closing/${kind}`, { done }),
-  keepNext: (id: number, next: string) => ask<Closing>('PUT', `figures/${id}/closing`, { next }),
+  keepNext: (id: number, next: string, revision: string) =>
+    revised<Closing>('PUT', `figures/${id}/closing`, { next, revision }, () => api.closing(id)),
   finishedCard: (id: number, paper: PaperSize) => file(`figures/${id}/card`, { paper }),
   signs: () => ask<Signs>('GET', 'mend'),
   remedies: (document: Figure, sign: string, about: string, answers: Record<string, number>) =>
@@ -535,14 +561,18 @@ export const api = {
   mended: (id: number, mend: { uuid: string; text: string; mg: number; colour: string }) =>
     ask<MendMade>('POST', `figures/${id}/mends`, mend),
   measuredParts: (id: number) => ask<MeasuredParts>('GET', `figures/${id}/parts`),
-  checkPart: (id: number, document: Figure, piece: PieceMeasured) =>
-    ask<PartChecked>('POST', `figures/${id}/parts`, { document, ...piece }),
+  /** Kept instead of the record that was seen; empty where none was. */
+  checkPart: (id: number, document: Figure, piece: PieceMeasured, instead: string) =>
+    revised<PartChecked>('POST', `figures/${id}/parts`, { document, ...piece, instead }, () =>
+      ask<PartChecked>('POST', `figures/${id}/parts`, { document, ...piece, keep: false, sure: true }),
+    ),
   dropPart: (id: number, uuid: string) => ask<MeasuredParts>('DELETE', `figures/${id}/parts/${uuid}`),
   followPart: (document: Figure, part: string, sizes: Pick<PieceMeasured, 'widthMm' | 'heightMm' | 'depthMm'>) =>
     ask<Pulled>('POST', 'check/follow', { document, part, ...sizes }),
   hand: () => ask<Hand>('GET', 'hand'),
   handPiece: (piece: Omit<PieceMeasured, 'part' | 'twin' | 'keep'> & PieceMade) => ask<Hand>('POST', 'hand', piece),
-  handAside: (id: string, aside: boolean) => ask<Hand>('PUT', `hand/${id}`, { aside }),
+  handAside: (id: string, aside: boolean, revision: string) =>
+    revised<Hand>('PUT', `hand/${id}`, { aside, revision }, () => api.hand()),
   handDrop: (id: string) => ask<Hand>('DELETE', `hand/${id}`),
   handOver: (back: boolean) => ask<Hand>('POST', 'hand/over', { back }),
   render: (document: Figure, px: number) => file('render', { document, px }),
@@ -555,7 +585,12 @@ export const api = {
     ask<StepsDone>(done ? 'PUT' : 'DELETE', `figures/${id}/steps/${encodeURIComponent(step)}`),
   wools: () => ask<Wools>('GET', 'wools'),
   addWool: (wool: Partial<WoolEntry>) => ask<Wool>('POST', 'wools', wool),
-  changeWool: (id: number, wool: Partial<WoolEntry>) => ask<Wool>('PUT', `wools/${id}`, wool),
+  changeWool: (id: number, wool: Partial<WoolEntry>, revision: string) =>
+    revised<Wool>('PUT', `wools/${id}`, { ...wool, revision }, async () => {
+      const now = (await api.wools()).wools.find((w) => w.id === id)
+      if (now) return now
+      throw new Refusal(404, 'This wool was thrown away in another window.')
+    }),
   throwWool: (id: number) => ask<void>('DELETE', `wools/${id}`),
   restoreWool: (id: number) => ask<Wool>('POST', `wools/${id}/restore`),
   weigh: (id: number, grams: number) => ask<Wool>('POST', `wools/${id}/weighings`, { grams }),
@@ -586,7 +621,8 @@ export const api = {
     paper: PaperSize,
   ) => file('supply/shopping', { document, figure, reserve, shop, as, paper }),
   figureWool: (id: number) => ask<FigureWool>('GET', `figures/${id}/wool`),
-  setAside: (id: number, reserve: Reserve) => ask<FigureWool>('PUT', `figures/${id}/wool`, { reserve }),
+  setAside: (id: number, reserve: Reserve, revision: string) =>
+    revised<FigureWool>('PUT', `figures/${id}/wool`, { reserve, revision }, () => api.figureWool(id)),
   release: (id: number) => ask<FigureWool>('DELETE', `figures/${id}/wool`),
   finishWool: (id: number, used: Record<number, number>) =>
     ask<FigureWool>('POST', `figures/${id}/wool/finish`, { used }),

@@ -8,6 +8,7 @@ import ConflictDialog from './ConflictDialog.vue'
 import DryingClocks from './DryingClocks.vue'
 import KeysDialog from './KeysDialog.vue'
 import NowhereStation from './NowhereStation.vue'
+import StaleDialog from './StaleDialog.vue'
 import StationThread from './StationThread.vue'
 import { untold } from './untold'
 import { showKeys, useKeys } from './useKeys'
@@ -55,6 +56,7 @@ onBeforeUnmount(() => window.removeEventListener('pagehide', flush))
     <DryingClocks />
     <AwayBar />
     <ConflictDialog />
+    <StaleDialog />
     <KeysDialog v-model="showKeys" />
     <v-snackbar :model-value="untold !== ''" :timeout="12000" role="alert" @update:model-value="untold = ''">
       {{ untold }}

@@ -84,7 +84,7 @@ export const useSupply = defineStore('supply', () => {
     insideOf,
     reckon,
     open,
-    setAside: () => actSaved((id) => api.setAside(id, reserve.value)),
+    setAside: () => actSaved((id) => api.setAside(id, reserve.value, wool.value?.revision ?? '')),
     release: () => act((id) => api.release(id)),
     finish: (used: Record<number, number>) => actSaved((id) => api.finishWool(id, used)),
   }

@@ -24,7 +24,8 @@ const left = (gauge: number, kind: string) =>
 async function set(gauge: number, kind: string, count: number): Promise<void> {
   const others = (needles.value?.box ?? []).filter((n) => n.gauge !== gauge || n.kind !== kind)
   const kept = Math.max(0, Math.min(999, Math.round(count) || 0))
-  await take(() => api.keepBox(kept > 0 ? [...others, { gauge, kind, left: kept }] : others))
+  const box = kept > 0 ? [...others, { gauge, kind, left: kept }] : others
+  await take(() => api.keepBox(box, needles.value!.revision))
   emit('changed')
 }
 </script>

@@ -116,7 +116,15 @@ async function opened(document = plain()): Promise<void> {
     schools,
   })
   vi.spyOn(api, 'stepPicture').mockResolvedValue({ svg: '<svg xmlns="http://www.w3.org/2000/svg"/>' })
-  vi.spyOn(api, 'needles').mockResolvedValue({ gauges: [36], sold: [36], kinds: [], finest: 36, box: [], last: [36] })
+  vi.spyOn(api, 'needles').mockResolvedValue({
+    revision: 'r1',
+    gauges: [36],
+    sold: [36],
+    kinds: [],
+    finest: 36,
+    box: [],
+    last: [36],
+  })
   vi.spyOn(api, 'diary').mockResolvedValue(emptyDiary)
   vi.spyOn(api, 'logTime').mockResolvedValue(emptyDiary)
   table = await onTable(BuildStation, {}, document)

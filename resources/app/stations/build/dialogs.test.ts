@@ -164,6 +164,7 @@ describe('the diary', () => {
 describe('the box of needles', () => {
   it('counts what is left of each gauge and kind', async () => {
     const told = {
+      revision: 'r1',
       gauges: [36],
       sold: [36, 38],
       kinds: ['triangle', 'star'],

@@ -38,7 +38,10 @@ onMounted(load)
 watch(() => figure.id, load)
 const look = (kind: string, done: boolean) => take(() => api.lookAt(figure.id, kind, done))
 async function keep(): Promise<void> {
-  if (await take(() => api.keepNext(figure.id, next.value))) said.value = 'Kept.'
+  if (!(await take(() => api.keepNext(figure.id, next.value, closing.value!.revision)))) return
+  // Another window's words, where they were taken.
+  next.value = closing.value!.next
+  said.value = 'Kept.'
 }
 async function takeWool(): Promise<void> {
   trouble.value = ''

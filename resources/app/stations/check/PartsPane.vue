@@ -68,7 +68,7 @@ async function hold(piece: Piece, keep: boolean, sure = false): Promise<void> {
   }
   busy.value = true
   try {
-    const answer = await api.checkPart(figure.id, figure.document!, {
+    const said = {
       part: piece.part,
       twin: piece.twin,
       uuid: crypto.randomUUID(),
@@ -76,10 +76,11 @@ async function hold(piece: Piece, keep: boolean, sure = false): Promise<void> {
       ...(fields.weighed.trim() ? { weighedG: number(fields.weighed) } : {}),
       keep,
       sure,
-    })
+    }
+    const answer = await api.checkPart(figure.id, figure.document!, said, keptOf(piece)?.uuid ?? '')
     asks.value = answer.asks
     told.value = answer.asks ? null : answer.check
-    if (answer.kept) await load()
+    if (keep && !answer.asks) await load()
   } catch (error) {
     trouble.value = inWords(error)
   } finally {

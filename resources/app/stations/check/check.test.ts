@@ -305,6 +305,7 @@ it('stands after Build: a photo first, then the parts', async () => {
 
 describe('my hand', () => {
   const hand = (observations: Hand['observations'] = []): Hand => ({
+    revision: 'r1',
     sheet: {
       format: 'impa-hand',
       version: 1,
@@ -372,7 +373,7 @@ describe('my hand', () => {
     expect(text()).toContain('10.00 g, where the house reckons 9.00 g: springy.')
     const aside = vi.spyOn(api, 'handAside').mockResolvedValue(hand([{ ...record, aside: true }]))
     await press('Set it aside')
-    expect(aside).toHaveBeenCalledWith('part:1', true)
+    expect(aside).toHaveBeenCalledWith('part:1', true, 'r1')
     expect(table.wrapper.find('circle').classes()).toContain('aside')
     const drop = vi.spyOn(api, 'handDrop').mockResolvedValue(hand())
     await press('Remove it for good')
@@ -507,6 +508,7 @@ describe('a booklet', () => {
 
 describe('finishing', () => {
   const closing = (next = ''): Closing => ({
+    revision: 'r1',
     left: [
       { kind: 'needles', text: 'The tip of a broken needle was not found.', done: false, safety: true, look: false },
       { kind: 'trim', text: 'Trim fuzz.', done: false, safety: false, look: true },
@@ -543,7 +545,7 @@ describe('finishing', () => {
     await field.setValue('A smaller head.')
     await field.trigger('change')
     await flushPromises()
-    expect(kept).toHaveBeenCalledWith(7, 'A smaller head.')
+    expect(kept).toHaveBeenCalledWith(7, 'A smaller head.', 'r1')
     expect(text()).toContain('Kept.')
   })
 

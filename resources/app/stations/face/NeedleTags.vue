@@ -22,7 +22,7 @@ const has = (gauge: number) => needles.value?.gauges.includes(gauge) ?? false
 async function flip(gauge: number): Promise<void> {
   const now = (needles.value?.sold ?? []).filter((g) => (g === gauge ? !has(g) : has(g)))
   if (!now.length) return void (trouble.value = 'Without a needle nothing is felted: keep one at least.')
-  await take(() => api.keepNeedles(now))
+  await take(() => api.keepNeedles(now, needles.value!.revision))
   emit('changed')
 }
 </script>

@@ -406,6 +406,7 @@ describe('marks', () => {
 describe('needles at hand', () => {
   it('are kept as they are ticked, one at least', async () => {
     vi.spyOn(api, 'needles').mockResolvedValue({
+      revision: 'r1',
       gauges: [36, 38],
       sold: [36, 38],
       kinds: [],
@@ -416,13 +417,21 @@ describe('needles at hand', () => {
     const kept = vi
       .spyOn(api, 'keepNeedles')
       .mockImplementation((gauges) =>
-        Promise.resolve({ gauges, sold: [36, 38], kinds: [], finest: Math.max(...gauges), box: [], last: [] }),
+        Promise.resolve({
+          revision: 'r2',
+          gauges,
+          sold: [36, 38],
+          kinds: [],
+          finest: Math.max(...gauges),
+          box: [],
+          last: [],
+        }),
       )
     table = await onTable(NeedleTags, {}, faced(), board)
     await flushPromises()
     await button('38').trigger('click')
     await flushPromises()
-    expect(kept).toHaveBeenCalledWith([36])
+    expect(kept).toHaveBeenCalledWith([36], 'r1')
     expect(table.wrapper.emitted('changed')).toHaveLength(1)
     await button('36').trigger('click')
     await flushPromises()

@@ -77,9 +77,12 @@ async function over(): Promise<void> {
               <span v-if="one.doubtful" class="wrong">It lies far from all the others: has a digit slipped?</span>
             </p>
             <div class="row">
-              <v-btn variant="tonal" size="small" @click="take(() => api.handAside(one!.id, !one!.aside))">{{
-                one.aside ? 'Learn from it again' : 'Set it aside'
-              }}</v-btn>
+              <v-btn
+                variant="tonal"
+                size="small"
+                @click="take(() => api.handAside(one!.id, !one!.aside, hand!.revision))"
+                >{{ one.aside ? 'Learn from it again' : 'Set it aside' }}</v-btn
+              >
               <v-btn variant="text" size="small" color="error" @click="take(() => api.handDrop(one!.id))"
                 >Remove it for good</v-btn
               >

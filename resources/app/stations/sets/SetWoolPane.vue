@@ -24,7 +24,12 @@ onMounted(shop)
 watch(() => props.plan, shop)
 const aside = (keep: boolean) =>
   tell(async () =>
-    emit('kept', await (keep ? api.setAsideForSet(props.set.id, reserve.value) : api.giveBackForSet(props.set.id))),
+    emit(
+      'kept',
+      await (keep
+        ? api.setAsideForSet(props.set.id, reserve.value, props.set.asideRevision)
+        : api.giveBackForSet(props.set.id)),
+    ),
   )
 const print = () =>
   tell(async () =>

@@ -22,6 +22,7 @@ const kept = (members: SetKept['members'], revision = 1): SetKept => ({
   revision,
   members,
   asideG: 0,
+  asideRevision: 'r1',
 })
 const planned = (set: Pick<SetKept, 'members'>): ImpaSetPlan => ({
   format: 'impa-set-plan',
@@ -211,7 +212,7 @@ describe('a set', () => {
     vi.spyOn(api, 'giveBackForSet').mockResolvedValue(kept([]))
     await press('Wool')
     await press('Set the wool aside')
-    expect(aside).toHaveBeenCalledWith(3, 'usual')
+    expect(aside).toHaveBeenCalledWith(3, 'usual', 'r1')
     expect(text()).toContain('14.0 g lie aside for it')
     await press('Give it back')
     expect(text()).not.toContain('lie aside')

@@ -59,7 +59,7 @@ const load = () =>
 onMounted(load)
 
 async function save(entry: Partial<WoolEntry>): Promise<void> {
-  const kept = wool.value ? await api.changeWool(wool.value.id, entry) : await api.addWool(entry)
+  const kept = wool.value ? await api.changeWool(wool.value.id, entry, wool.value.revision) : await api.addWool(entry)
   await load()
   chosen.value = kept.id
 }

@@ -14,6 +14,7 @@ import WoolPanel from './WoolPanel.vue'
 import WoolTuft from './WoolTuft.vue'
 
 const wool = (id: number, name: string, more: Partial<Wool> = {}): Wool => ({
+  revision: 'r1',
   id,
   name,
   hex: '#2f8f86',

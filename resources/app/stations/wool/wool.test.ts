@@ -130,7 +130,7 @@ const board = {
   },
   drawing: { parts: { body: drawn(), head: drawn(), ear: drawn() } },
 } as never
-const open: FigureWool = { state: 'open', aside: [], used: [] }
+const open: FigureWool = { revision: 'r1', state: 'open', aside: [], used: [] }
 
 let table: OnTable
 afterEach(() => {
@@ -231,9 +231,12 @@ describe('the totals', () => {
 
   it('set aside what is saved, say what was, and give it back', async () => {
     await at(NeedsPane)
-    const aside = vi
-      .spyOn(api, 'setAside')
-      .mockResolvedValue({ state: 'aside', aside: [{ wool: 1, name: 'Heather dusk', g: 8.2 }], used: [] })
+    const aside = vi.spyOn(api, 'setAside').mockResolvedValue({
+      revision: 'r1',
+      state: 'aside',
+      aside: [{ wool: 1, name: 'Heather dusk', g: 8.2 }],
+      used: [],
+    })
     vi.spyOn(api, 'release').mockResolvedValue(open)
     table.figure.change((d) => (d.name = 'Changed'))
     await button('Set the wool aside').trigger('click')
@@ -260,6 +263,7 @@ describe('the totals', () => {
       supply(),
       {},
       {
+        revision: 'r1',
         state: 'used',
         aside: [],
         used: [

@@ -1,0 +1,22 @@
+<script setup lang="ts">
+import { choice } from '../state/stale'
+
+/** Something small was changed in another window meanwhile: which of the two is to stand. Nothing of either is lost before that. */
+</script>
+
+<template>
+  <v-dialog
+    :model-value="choice !== null"
+    aria-label="Changed in another window"
+    max-width="520"
+    @update:model-value="choice?.choose(false)"
+  >
+    <v-card title="Changed in another window">
+      <v-card-text>{{ choice?.words }}</v-card-text>
+      <v-card-actions>
+        <v-btn @click="choice?.choose(false)">Take the other</v-btn>
+        <v-btn color="primary" variant="flat" @click="choice?.choose(true)">Keep mine</v-btn>
+      </v-card-actions>
+    </v-card>
+  </v-dialog>
+</template>
