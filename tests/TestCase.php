@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests;
 
 use Illuminate\Contracts\Console\Kernel;
+use Illuminate\Filesystem\Filesystem;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
 use Illuminate\Support\Facades\Storage;
@@ -16,10 +17,26 @@ abstract class TestCase extends BaseTestCase
     {
         /** @var Application $app */
         $app = require __DIR__.'/../bootstrap/app.php';
+        $app->useStoragePath(self::storage());
         $app->make(Kernel::class)->bootstrap();
         self::onPostgres();
 
         return $app;
+    }
+
+    /** A folder of this process's own: what is served here, or tested beside it, is not seen, and sees nothing. */
+    private static function storage(): string
+    {
+        static $home = null;
+        if ($home === null) {
+            $home = sys_get_temp_dir().'/impa-tests-'.bin2hex(random_bytes(6));
+            foreach (['framework/cache/data', 'framework/views', 'framework/sessions', 'logs', 'pictures'] as $folder) {
+                mkdir("{$home}/{$folder}", 0750, true);
+            }
+            register_shutdown_function(static fn (): bool => (new Filesystem)->deleteDirectory($home));
+        }
+
+        return $home;
     }
 
     /** The same tests on PostgreSQL, where a throwaway server is told by the environment (bin/test store): each process has its own. */

@@ -118,7 +118,7 @@ final class Belongings
         ]);
         $device = Device::query()->create(['name' => "Tablet of {$mark}", 'pass_hash' => hash('sha256', $mark), 'paired_at' => now()]);
         Whose::rows('pairing_codes')->insert(Whose::own() + ['code_hash' => hash('sha256', "code{$mark}"), 'ends_at' => now()->addHour()]);
-        $breakdown = BreakdownJob::query()->create(['asked' => '{}', 'doing' => 'Waiting its turn']);
+        $breakdown = BreakdownJob::query()->create(['asked' => '{}', 'doing' => 'Waiting its turn', 'worker_pid' => getmypid()]);
 
         return [
             'figure' => $figure->id, 'binned' => $binned->id, 'finished' => $finished->id, 'picture' => $picture->id, 'wool' => $wool->id,

@@ -7,6 +7,7 @@ namespace Impa\Armature;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
 use Impa\Figure\Wire;
+use WeakMap;
 
 /** Where a wire of the figure goes: the limbs that are made round it, and what it only goes through or ends in. Immutable. */
 final readonly class Passage
@@ -26,10 +27,13 @@ final readonly class Passage
     ) {
     }
 
-    /** @return list<self> of every wire that the felter drew */
+    /** @return list<self> of every wire that the felter drew; of one figure looked for once, as it never changes */
     public static function all(Figure $figure): array
     {
-        return array_map(static fn (Wire $wire): self => self::of($wire, $figure), array_values($figure->wires));
+        /** @var WeakMap<Figure, list<self>> $known */
+        static $known = new WeakMap;
+
+        return $known[$figure] ??= array_map(static fn (Wire $wire): self => self::of($wire, $figure), array_values($figure->wires));
     }
 
     public static function of(Wire $wire, Figure $figure): self

@@ -6,6 +6,7 @@ namespace Impa\Armature;
 
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
+use Impa\Figure\Placement;
 use Impa\Figure\Wire;
 use Impa\Material\WireMaterial;
 use Impa\Wool\Ledger;
@@ -15,6 +16,9 @@ final readonly class WireAdvice
 {
     /** Both free ends are turned back by so much (common practice), mm. */
     public const FOLD_BACK_MM = 10.0;
+
+    /** A course is looked along in so many steps at most. */
+    private const MOST_STEPS = 4000;
 
     /** A limb that sinks by more than this share of its length hangs (house choice). */
     private const SAG_SHARE = 0.05;
@@ -155,8 +159,9 @@ final readonly class WireAdvice
     {
         $holes = [];
         $before = null;
-        foreach (self::isNear($course, $part) ? self::steps($course) : [] as $point) {
-            $isIn = self::isIn($part, $point);
+        $pieces = self::near($course, $part);
+        foreach ($pieces === [] ? [] : self::steps($course) as $point) {
+            $isIn = self::isIn($pieces, $point);
             if ($before !== null && $before !== $isIn) {
                 $holes[] = $point;
             }
@@ -167,29 +172,31 @@ final readonly class WireAdvice
     }
 
     /**
-     * Whether a course comes near a part at all: the box around it, and the ball around each piece.
+     * The pieces of a part that a course comes near at all: the box around it, and the ball around each piece.
      *
      * @param  list<array{float, float, float}>  $course
+     * @return list<array{Placement, float}> each with its ball's radius, squared
      */
-    private static function isNear(array $course, Part $part): bool
+    private static function near(array $course, Part $part): array
     {
         if ($course === []) {
-            return false;
+            return [];
         }
         $size = $part->solid->size();
-        $radius = sqrt($size->widthMm ** 2 + $size->heightMm ** 2 + $size->depthMm ** 2) / 2;
+        $radius2 = ($size->widthMm ** 2 + $size->heightMm ** 2 + $size->depthMm ** 2) / 4;
+        $near = [];
         foreach ($part->placements() as $piece) {
             $far = 0.0;
             foreach ([0, 1, 2] as $axis) {
                 $along = array_column($course, $axis);
                 $far += max(0.0, min($along) - $piece->at[$axis], $piece->at[$axis] - max($along)) ** 2;
             }
-            if ($far <= $radius ** 2) {
-                return true;
+            if ($far <= $radius2) {
+                $near[] = [$piece, $radius2];
             }
         }
 
-        return false;
+        return $near;
     }
 
     /**
@@ -199,18 +206,23 @@ final readonly class WireAdvice
      */
     public static function insideMm(array $course, Part $part): float
     {
-        if (! self::isNear($course, $part)) {
-            return 0.0;
-        }
+        $pieces = self::near($course, $part);
 
-        return (float) count(array_filter(self::steps($course), static fn (array $p): bool => self::isIn($part, $p)));
+        return $pieces === [] ? 0.0 : self::stepMm($course) * count(
+            array_filter(self::steps($course), static fn (array $p): bool => self::isIn($pieces, $p)),
+        );
     }
 
-    /** @param  array{float, float, float}  $point */
-    private static function isIn(Part $part, array $point): bool
+    /**
+     * @param  list<array{Placement, float}>  $pieces
+     * @param  array{float, float, float}  $point
+     */
+    private static function isIn(array $pieces, array $point): bool
     {
-        foreach ($part->placements() as $piece) {
-            if ($piece->holds(...$point)) {
+        foreach ($pieces as [$piece, $radius2]) {
+            [$x, $y, $z] = $piece->at;
+            $far = ($point[0] - $x) ** 2 + ($point[1] - $y) ** 2 + ($point[2] - $z) ** 2;
+            if ($far <= $radius2 && $piece->holds(...$point)) {
                 return true;
             }
         }
@@ -218,18 +230,39 @@ final readonly class WireAdvice
         return false;
     }
 
+    /** @param  list<array{float, float, float}>  $course */
+    private static function stepMm(array $course): float
+    {
+        $mm = 0.0;
+        for ($i = 1, $n = count($course); $i < $n; $i++) {
+            $mm += self::apartMm($course[$i - 1], $course[$i]);
+        }
+
+        return max(1.0, $mm / self::MOST_STEPS);
+    }
+
     /**
-     * Places a mm apart along a course, more or less.
+     * @param  array{float, float, float}  $a
+     * @param  array{float, float, float}  $b
+     */
+    private static function apartMm(array $a, array $b): float
+    {
+        return sqrt(($b[0] - $a[0]) ** 2 + ($b[1] - $a[1]) ** 2 + ($b[2] - $a[2]) ** 2);
+    }
+
+    /**
+     * Places a mm apart along a course, more or less; farther apart along one that is longer than any wire in a figure.
      *
      * @param  list<array{float, float, float}>  $course
      * @return list<array{float, float, float}>
      */
     private static function steps(array $course): array
     {
+        $step = self::stepMm($course);
         $steps = array_slice($course, 0, 1);
         for ($i = 1, $n = count($course); $i < $n; $i++) {
             [$a, $b] = [$course[$i - 1], $course[$i]];
-            $count = max(1, min(200, (int) ceil(sqrt(($b[0] - $a[0]) ** 2 + ($b[1] - $a[1]) ** 2 + ($b[2] - $a[2]) ** 2))));
+            $count = max(1, (int) ceil(self::apartMm($a, $b) / $step));
             for ($k = 1; $k <= $count; $k++) {
                 $share = $k / $count;
                 $steps[] = [

@@ -34,6 +34,9 @@ final readonly class Balance
     /** What hangs is felt for its skin this closely, as a share of its height. */
     private const CLOSELY = 0.002;
 
+    /** In so many steps at most: a figure may be said to be far lower than its parts lie apart. */
+    private const MOST_STEPS = 2000;
+
     /**
      * @param  array<string, float>  $gOf  by part, a pair's both pieces
      * @param  array{float, float, float}  $centreMm the centre of mass
@@ -257,15 +260,30 @@ final readonly class Balance
                 }
             }
         }
-        $y = $top[1];
-        while ($y > $centreY && ! $this->isFilled($x, $y, $z)) {
-            $y -= self::CLOSELY * $this->figure->heightMm;
-        }
+        $y = $this->skinBelow($x, $top[1], $z, $centreY);
 
         return [
-            'atMm' => [$x, max($y, $centreY), $z],
+            'atMm' => [$x, $y, $z],
             'askewDeg' => rad2deg(atan2(hypot($top[0] - $x, $top[2] - $z), max(0.1, $top[1] - $centreY))),
         ];
+    }
+
+    /** The uppermost skin straight below a place, down to a level: felt for in steps, then halved until it is close. */
+    private function skinBelow(float $x, float $from, float $z, float $to): float
+    {
+        $closely = self::CLOSELY * $this->figure->heightMm;
+        $step = max($closely, ($from - $to) / self::MOST_STEPS);
+        for ($y = $from; $y > $to && ! $this->isFilled($x, $y, $z); $y -= $step);
+        if ($y <= $to || $y === $from) {
+            return max($y, $to);
+        }
+        [$inside, $outside] = [$y, $y + $step];
+        while ($outside - $inside > $closely && $inside < ($inside + $outside) / 2) {
+            $middle = ($inside + $outside) / 2;
+            [$inside, $outside] = $this->isFilled($x, $middle, $z) ? [$middle, $outside] : [$inside, $middle];
+        }
+
+        return $inside;
     }
 
     private function isFilled(float $x, float $y, float $z): bool

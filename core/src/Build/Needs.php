@@ -48,10 +48,13 @@ final class Needs
         return (ord($this->ancestors[$then][$at >> 3]) >> ($at & 7) & 1) === 1;
     }
 
-    /** Puts one step before another; tells whether that could be: false where the other must come before it already. */
+    /**
+     * Puts one step before another; tells whether that could be: false where the other must come before it already, or one of the two is
+     * no step of this work, as what lies on the ground is laid and not joined.
+     */
     public function add(string $first, string $then, string $why = ''): bool
     {
-        if ($first === $then || $this->precedes($then, $first)) {
+        if ($first === $then || ! $this->has($first) || ! $this->has($then) || $this->precedes($then, $first)) {
             return false;
         }
         if (! isset($this->arrows[$then][$first]) || $this->arrows[$then][$first] === '') {

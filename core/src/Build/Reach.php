@@ -7,6 +7,7 @@ namespace Impa\Build;
 use Impa\Armature\Passage;
 use Impa\Figure\Figure;
 use Impa\Material\CoveringWay;
+use WeakMap;
 
 /**
  * What later work would take out of a needle's reach (visibility from a cone of directions, by ray casting). A place of the skin can
@@ -25,8 +26,17 @@ final class Reach
     /** So far above the skin it is asked what lies over a point, mm. */
     private const OVER_MM = 2.0;
 
-    /** @return list<Hindrance> everything that must be done before something else is there */
+    /** @return list<Hindrance> everything that must be done before something else is there; of one figure looked for once */
     public static function of(Figure $figure): array
+    {
+        /** @var WeakMap<Figure, list<Hindrance>> $known */
+        static $known = new WeakMap;
+
+        return $known[$figure] ??= self::hindrances($figure);
+    }
+
+    /** @return list<Hindrance> */
+    private static function hindrances(Figure $figure): array
     {
         [$obstacles, $at] = self::obstacles($figure);
         $hindrances = [];
@@ -75,9 +85,7 @@ final class Reach
             array_push($places, ...WorkPlace::ofDetail($detail, $figure->parts[$detail->on], $at));
         }
         foreach ($figure->parts as $part) {
-            if ($part->isJoined()) {
-                array_push($places, ...WorkPlace::ofSeam($figure, $part, $at, $obstacles));
-            }
+            array_push($places, ...WorkPlace::ofSeam($figure, $part, $at, $obstacles));
         }
         foreach (Passage::all($figure) as $passage) {
             array_push($places, ...WorkPlace::ofHoles($passage, $at, $obstacles));

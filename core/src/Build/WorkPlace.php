@@ -73,7 +73,7 @@ final readonly class WorkPlace
     }
 
     /**
-     * The seam of a part and what it is joined to.
+     * The seam of a part and what it is joined to; none where it is joined to nothing.
      *
      * @param  array<string, non-empty-list<int>>  $at  places of each part's pieces in the list of obstacles
      * @param  list<Obstacle>  $obstacles
@@ -82,7 +82,7 @@ final readonly class WorkPlace
     public static function ofSeam(Figure $figure, Part $part, array $at, array $obstacles): array
     {
         $places = [];
-        foreach ($at[$part->key] as $piece) {
+        foreach ($part->isJoined() ? $at[$part->key] : [] as $piece) {
             $to = self::nearest($obstacles[$piece]->at, $at[$part->joinTo], $obstacles);
             $points = self::seam($obstacles[$piece], $part, $obstacles[$to]);
             if ($points !== []) {

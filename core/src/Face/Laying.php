@@ -9,6 +9,7 @@ use Impa\Figure\DetailKind;
 use Impa\Figure\Figure;
 use Impa\Figure\Keep;
 use Impa\Figure\Method;
+use Impa\Geometry\Bisection;
 use Impa\Geometry\Box;
 use Impa\Material\Densities;
 use Impa\Surface\Surface;
@@ -122,14 +123,41 @@ final readonly class Laying
 
         if ($detail->keep === Keep::AsDrawn) {
             $box = Box::around($detail->outline());
-            $marks[] = sprintf(
-                'on the wool it is %.1f mm across and %.1f down',
-                TapeMark::straightMm($surface, [$box->left, $y], [$box->right, $y]),
-                TapeMark::straightMm($surface, [$x, $box->low], [$x, $box->high]),
-            );
+            [$across, $isOverSide] = self::onWool($surface, [$x, $y], $box->left - $x, $box->right - $x, false);
+            [$down, $isOverEnd] = self::onWool($surface, [$x, $y], $box->low - $y, $box->high - $y, true);
+            $marks[] = sprintf('on the wool it is %.1f mm across and %.1f down', $across, $down)
+                .($isOverSide || $isOverEnd ? ' to the edge, and goes on round it' : '');
         }
 
         return $marks;
+    }
+
+    /**
+     * How long a detail is laid, through its middle: as far as it is seen on the part.
+     *
+     * @param  array{float, float}  $middle  on the part
+     * @param  float  $from  mm from the middle, to the left or down: below 0
+     * @param  float  $to  to the right or up
+     * @return array{float, bool} mm by tape, and whether it goes on beyond the edge
+     */
+    private static function onWool(Surface $surface, array $middle, float $from, float $to, bool $isUp): array
+    {
+        $at = static fn (float $mm): array => $isUp ? [$middle[0], $middle[1] + $mm] : [$middle[0] + $mm, $middle[1]];
+        $mm = 0.0;
+        $isOver = false;
+        foreach ([$from, $to] as $end) {
+            $way = $end < 0.0 ? -1.0 : 1.0;
+            $isSeen = $surface->has(...$at($end)) && ! is_nan(TapeMark::straightMm($surface, $middle, $at($end)));
+            // Just short of the edge: on it a steep skin has no height of its own.
+            $edge = $isSeen ? abs($end) : 0.999 * Bisection::of(
+                static fn (float $mm): bool => $mm <= abs($end) && ! is_nan(TapeMark::straightMm($surface, $middle, $at($way * $mm))),
+            );
+            $isOver = $isOver || ! $isSeen;
+            $laid = TapeMark::straightMm($surface, $middle, $at($way * $edge));
+            $mm += is_nan($laid) ? 0.0 : $laid;
+        }
+
+        return [$mm, $isOver];
     }
 
     /** @return list<string> a pin at each end, and where the line bends or runs long */

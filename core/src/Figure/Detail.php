@@ -17,6 +17,9 @@ final class Detail
     /** Straight pieces of a curve between two of its points. */
     private const CURVE = 8;
 
+    /** Fewer where its points lie so close that it has more than so many. */
+    private const MOST_CURVED = 640;
+
     /** @var ?non-empty-list<array{float, float}> its outline, once it was asked for */
     private ?array $outline = null;
 
@@ -158,11 +161,12 @@ final class Detail
         $count = count($points);
         $closed = $this->kind !== DetailKind::Line;
         $at = static fn (int $i): array => $closed ? $points[($i + $count) % $count] : $points[max(0, min($count - 1, $i))];
+        $pieces = max(1, min(self::CURVE, intdiv(self::MOST_CURVED, $count)));
         $curve = [$points[0]];
         for ($i = 0, $n = $closed ? $count : $count - 1; $i < $n; $i++) {
             [[$ax, $ay], [$bx, $by], [$cx, $cy], [$dx, $dy]] = [$at($i - 1), $at($i), $at($i + 1), $at($i + 2)];
-            for ($k = 1; $k <= self::CURVE && ! ($closed && $i === $n - 1 && $k === self::CURVE); $k++) {
-                $t = $k / self::CURVE;
+            for ($k = 1; $k <= $pieces && ! ($closed && $i === $n - 1 && $k === $pieces); $k++) {
+                $t = $k / $pieces;
                 $curve[] = [
                     $bx + ($t / 2) * ($cx - $ax + $t * (2 * $ax - 5 * $bx + 4 * $cx - $dx + $t * (3 * ($bx - $cx) + $dx - $ax))),
                     $by + ($t / 2) * ($cy - $ay + $t * (2 * $ay - 5 * $by + 4 * $cy - $dy + $t * (3 * ($by - $cy) + $dy - $ay))),

@@ -10,6 +10,14 @@ use stdClass;
 /** What a schema cannot tell of a figure document: doubled or unknown keys, joins in a circle, shapes that contradict themselves. */
 final class FigureMeaning
 {
+    /** Points in all, and what they are the points of, by where they stand. */
+    private const MOST_POINTS = [
+        'details' => [5000, 'details'],
+        'parts' => [8000, 'outlines of the parts'],
+        'wires' => [2000, 'wires'],
+        'flat' => [4000, 'openings'],
+    ];
+
     /** @var list<Fault> */
     private array $faults = [];
 
@@ -30,6 +38,7 @@ final class FigureMeaning
         $check->keys('wires', 'wire');
         $check->wires($colours);
         $check->flat();
+        $check->points();
 
         return $check->faults;
     }
@@ -40,6 +49,38 @@ final class FigureMeaning
         foreach ($this->members('wires') as $i => $wire) {
             if (isset($wire->wrapped)) {
                 $this->known($wire, 'wrapped', $colours, ['wires', $i, 'wrapped'], 'colour');
+            }
+        }
+    }
+
+    /** Everything is reckoned while one waits: of points there are so many in all, ten times what a rich drawing has. */
+    private function points(): void
+    {
+        $count = static fn (mixed $list): int => is_array($list) ? count($list) : 0;
+        $flat = ($this->document->flat ?? null) instanceof stdClass ? $this->document->flat->openings ?? [] : [];
+        $openings = array_filter(is_array($flat) ? $flat : [], static fn (mixed $o): bool => $o instanceof stdClass);
+        $sums = ['details' => 0, 'parts' => 0, 'wires' => 0, 'flat' => 0];
+        foreach ($this->members('details') as $detail) {
+            $holes = is_array($detail->holesMm ?? null) ? $detail->holesMm : [];
+            $sums['details'] += $count($detail->pointsMm ?? null) + array_sum(array_map($count, $holes));
+        }
+        foreach ($this->members('parts') as $part) {
+            $sums['parts'] += ($part->shape ?? null) instanceof stdClass ? $count($part->shape->outline ?? null) : 0;
+        }
+        foreach ($this->members('wires') as $wire) {
+            $sums['wires'] += $count($wire->pointsMm ?? null);
+        }
+        foreach ($openings as $opening) {
+            $sums['flat'] += $count($opening->pointsMm ?? null);
+        }
+        foreach ($sums as $list => $sum) {
+            if ($sum > self::MOST_POINTS[$list][0]) {
+                $this->faults[] = Fault::at([$list], sprintf(
+                    'The %s have %s points together, at most %s: draw their outlines with fewer.',
+                    self::MOST_POINTS[$list][1],
+                    number_format($sum),
+                    number_format(self::MOST_POINTS[$list][0]),
+                ));
             }
         }
     }

@@ -66,7 +66,8 @@ final readonly class StepPicture
         }
         $part = $figure->parts[$step->part] ?? null;
         $isJoining = in_array($step->kind, [StepKind::Slit, StepKind::Join, StepKind::Hide], true);
-        if (! $isJoining || $part === null) {
+        // A layer is laid on what lies under it, joined or not: that is seen from the front.
+        if (! $isJoining || $part === null || ! $part->isJoined()) {
             return Side::Front;
         }
         $to = $figure->parts[$part->joinTo]->at;
@@ -314,7 +315,7 @@ final readonly class StepPicture
         foreach ($part->placements() as $placement) {
             array_push($points, ...$this->outline($placement));
         }
-        if (! $this->isPutOn()) {
+        if (! $this->isPutOn() || ! $part->isJoined()) {
             return Box::around($this->outline($part->placements()[0]))->grown(self::BESIDE * $this->size($part));
         }
         // Both of a pair, and enough of what they are put on.

@@ -14,6 +14,7 @@ use Impa\Figure\Silhouette;
 use Impa\Geometry\Bisection;
 use Impa\Geometry\Box;
 use Impa\Geometry\Clip;
+use Impa\Geometry\Polyline;
 use Impa\Surface\Chart;
 use Impa\Surface\Surface;
 use Impa\Surface\TapeMark;
@@ -33,8 +34,15 @@ final readonly class FaceTemplates
     /** Half the width of the stem that reaches up to the crown. */
     private const STEM = 3.0;
 
-    /** Outlines are followed in steps of so much, mm. */
+    /** Outlines are followed in steps of so much, mm; of a whole face no more than so many, where its rims are longer than any hand lays. */
     private const FINE_MM = 0.4;
+
+    private const MOST_FINE = 24_000;
+
+    /** Every so many of those one is measured, and no more than so many, to tell how true the template is. */
+    private const TRIED_EVERY = 6;
+
+    private const MOST_TRIED = 240;
 
     /** Room for a number. */
     private const LABEL_MM = 2.3;
@@ -48,6 +56,7 @@ final readonly class FaceTemplates
     /**
      * @param  list<Detail>  $details  that lie on the front at least in part, in the order of laying
      * @param  list<string>  $leftOut  names of those that do not
+     * @param  float  $stepMm  in steps of so much outlines are followed
      */
     private function __construct(
         private Figure $figure,
@@ -56,6 +65,7 @@ final readonly class FaceTemplates
         private Box $room,
         private array $details,
         private array $leftOut,
+        private float $stepMm,
     ) {
     }
 
@@ -69,18 +79,23 @@ final readonly class FaceTemplates
         $isOn = static fn (Detail $d): bool => $surface->has(...$d->middle()) ||
             array_filter($d->outline(), static fn (array $p): bool => $surface->has(...$p)) !== [];
 
+        $room = Box::around(Silhouette::of($part->placements()[0], Side::Front)[0])->grown(self::BESIDE_MM);
+        $details = LayingOrder::of($figure, array_values(array_filter($front, $isOn)));
+        $loops = array_merge(...array_map(static fn (Detail $d): array => self::within($d, $room), $details));
+
         return new self(
             figure: $figure,
             part: $part,
             surface: $surface,
-            room: Box::around(Silhouette::of($part->placements()[0], Side::Front)[0])->grown(self::BESIDE_MM),
-            details: LayingOrder::of($figure, array_values(array_filter($front, $isOn))),
+            room: $room,
+            details: $details,
             leftOut: array_values(
                 array_map(
                     static fn (Detail $d): string => $d->name,
                     array_filter($front, static fn (Detail $d): bool => ! $isOn($d)),
                 ),
             ),
+            stepMm: max(self::FINE_MM, array_sum(array_map(Polyline::length(...), $loops)) / self::MOST_FINE),
         );
     }
 
@@ -118,16 +133,25 @@ final readonly class FaceTemplates
         $chart = Chart::of($this->surface);
         $template = $this->template();
         $most = 0.0;
-        foreach ($this->details as $detail) {
+        $loops = array_map(
+            fn (Detail $d): array => $this->fine($this->outlines($d)[0] ?? [], $d->kind !== DetailKind::Line),
+            $this->details,
+        );
+        // A taut tape is searched for: of long rims fewer places are tried.
+        $every = max(self::TRIED_EVERY, intdiv(array_sum(array_map(count(...), $loops)), self::MOST_TRIED));
+        foreach ($loops as $loop) {
             $first = [];
-            foreach ($this->fine($this->outlines($detail)[0] ?? [], $detail->kind !== DetailKind::Line) as $i => $point) {
+            foreach ($loop as $i => $point) {
+                if ($first !== [] && $i % $every !== 0) {
+                    continue;
+                }
                 $there = $template->laid(...$point);
                 if ($there === null) {
                     continue;
                 }
                 if (! isset($first[$there['strip']])) {
                     $first[$there['strip']] = [$point, $there['at']];
-                } elseif ($i % 6 === 0) {
+                } else {
                     [$from, $at] = $first[$there['strip']];
                     $tape = $chart->between($from, $point);
                     $most =
@@ -165,7 +189,7 @@ final readonly class FaceTemplates
 
     /**
      * @param  list<array{float, float}>  $loop
-     * @return list<array{float, float}> with points every FINE_MM
+     * @return list<array{float, float}> with points every stepMm
      */
     private function fine(array $loop, bool $closed): array
     {
@@ -173,7 +197,7 @@ final readonly class FaceTemplates
         $last = count($loop) - 1;
         foreach ($loop as $i => $point) {
             $next = $i < $last ? $loop[$i + 1] : ($closed ? $loop[0] : $point);
-            $pieces = max(1, (int) ceil(hypot($next[0] - $point[0], $next[1] - $point[1]) / self::FINE_MM));
+            $pieces = max(1, (int) ceil(hypot($next[0] - $point[0], $next[1] - $point[1]) / $this->stepMm));
             for ($k = 0; $k < $pieces; $k++) {
                 $fine[] = [
                     $point[0] + (($next[0] - $point[0]) * $k) / $pieces,
@@ -432,12 +456,18 @@ final readonly class FaceTemplates
     /** @return list<list<array{float, float}>> within the page's reach; what is left open in it as well; a pair twice */
     private function outlines(Detail $detail): array
     {
+        return self::within($detail, $this->room);
+    }
+
+    /** @return list<list<array{float, float}>> */
+    private static function within(Detail $detail, Box $room): array
+    {
         $own =
             $detail->kind === DetailKind::Line
-                ? Clip::polyline($detail->outline(), $this->room)
+                ? Clip::polyline($detail->outline(), $room)
                 : array_values(
                     array_filter(
-                        array_map(fn (array $loop): array => Clip::polygon($loop, $this->room), [
+                        array_map(static fn (array $loop): array => Clip::polygon($loop, $room), [
                             $detail->outline(),
                             ...$detail->holes(),
                         ]),

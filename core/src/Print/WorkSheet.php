@@ -16,6 +16,9 @@ final class WorkSheet
     /** Side of a drawing, in mm. */
     private const DRAWING_MM = 44.0;
 
+    /** So many pieces are drawn in all, one for each part and detail at each step: beyond that a sheet is a book. */
+    private const MOST_DRAWN = 20_000;
+
     public const STYLE = <<<'CSS'
     @page { margin: 13mm 13mm } body { font-family: Helvetica; color: #3a2a20; font-size: 10pt; margin: 0 }
     h1 { font-size: 17pt; margin: 0 0 1mm } p { margin: 0 0 1.2mm } table { width: 100%; border-collapse: collapse }
@@ -28,18 +31,25 @@ final class WorkSheet
     public static function table(Work $work): string
     {
         $rows = '';
+        $figure = $work->ledger->figure;
+        $drawn = intdiv(self::MOST_DRAWN, max(1, count($figure->parts) + count($figure->details)));
         foreach ($work->steps as $i => $step) {
             $rows .= sprintf(
                 '<tr><td class="n">%d</td><td class="d">%s</td><td>%s</td><td class="b">%s</td></tr>',
                 $i + 1,
-                self::drawing(StepPicture::of($work, $step)),
+                $i < $drawn ? self::drawing(StepPicture::of($work, $step)) : '',
                 self::words($step, $work),
                 // A box to tick: a frame of its own, for the built-in fonts have none.
                 '<div style="width:5mm;height:5mm;border:0.4mm solid #3a2a20"></div>',
             );
         }
 
-        return '<table>'.$rows.'</table>';
+        $left = $drawn < count($work->steps) ? sprintf('<p class="q">%s</p>', Html::text(sprintf(
+            'The first %d steps are drawn; the drawings of the others are on the screen.',
+            $drawn,
+        ))) : '';
+
+        return $left.'<table>'.$rows.'</table>';
     }
 
     /** @return string HTML */

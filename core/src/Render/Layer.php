@@ -10,6 +10,7 @@ use Impa\Figure\Figure;
 use Impa\Figure\Placement;
 use Impa\Figure\Side;
 use Impa\Figure\Silhouette;
+use WeakMap;
 
 /** One flat area of a figure seen from a side: a piece, or a detail on one. Immutable. */
 final readonly class Layer
@@ -29,11 +30,24 @@ final readonly class Layer
     }
 
     /**
-     * Everything that is painted of a figure, back to front by depth, each piece with its details.
+     * Everything that is painted of a figure, back to front by depth, each piece with its details; of one figure put together once for each
+     * side, as it never changes.
      *
      * @return list<self>
      */
     public static function all(Figure $figure, Side $from): array
+    {
+        /** @var WeakMap<Figure, array<string, list<self>>> $known */
+        static $known = new WeakMap;
+        $sides = $known[$figure] ?? [];
+        $sides[$from->value] ??= self::painted($figure, $from);
+        $known[$figure] = $sides;
+
+        return $sides[$from->value];
+    }
+
+    /** @return list<self> */
+    private static function painted(Figure $figure, Side $from): array
     {
         $pieces = [];
         foreach ($figure->parts as $part) {

@@ -6,6 +6,7 @@ namespace Impa\Show;
 
 use Impa\Armature\WireAdvice;
 use Impa\Figure\Figure;
+use Impa\Figure\Part;
 use Impa\Geometry\EnclosingCircle;
 
 /**
@@ -14,8 +15,10 @@ use Impa\Geometry\EnclosingCircle;
  */
 final readonly class Body
 {
-    /** So many places of a part at most. */
+    /** So many places of a piece at most, and of all pieces together. */
     private const PLACES = 700;
+
+    private const MOST_PLACES = 16_000;
 
     /** Ways through an opening that are tried, and how finely it is looked about the best; ways in which something lies outermost. */
     private const WAYS = 240;
@@ -23,6 +26,9 @@ final readonly class Body
     private const SIDES = 600;
 
     private const FINER_DEG = [6.0, 3.0, 1.5, 0.7, 0.3];
+
+    /** A way is better that needs less by this share: finer than a hand can tell. */
+    private const BETTER = 1e-5;
 
     /** So much narrower something felted can be squeezed for a moment (house choices). */
     private const GIVES = ['squishy' => 0.3, 'soft' => 0.2, 'springy' => 0.12, 'firm' => 0.05, 'hard' => 0.02];
@@ -39,10 +45,12 @@ final readonly class Body
     public static function of(Figure $figure): self
     {
         $places = [];
+        $pieces = array_sum(array_map(static fn (Part $part): int => $part->count(), $figure->parts));
+        $most = min(self::PLACES, intdiv(self::MOST_PLACES, max(1, $pieces)));
         foreach ($figure->parts as $key => $part) {
             foreach ($part->placements() as $piece) {
                 $all = array_merge(...$piece->rings());
-                $every = max(1, intdiv(count($all), self::PLACES));
+                $every = max(1, intdiv(count($all), $most));
                 foreach ($all as $i => [$x, $y, $z]) {
                     if ($i % $every === 0 || $i === count($all) - 1) {
                         $places[] = [$x, $y, $z, (string) $key];
@@ -139,7 +147,7 @@ final readonly class Body
                 for ($k = 0; $k < 8; $k++) {
                     $way = self::leant($from, $a, $b, deg2rad($deg), $k * M_PI / 4);
                     $radius = $this->across($way)->radius;
-                    if ($radius < $best[0] - 1e-9) {
+                    if ($radius < $best[0] * (1 - self::BETTER)) {
                         [$best, $isBetter] = [[$radius, $way], true];
                     }
                 }

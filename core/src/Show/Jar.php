@@ -10,6 +10,9 @@ final readonly class Jar
     private const RANGE_MM = [5.0, 1000.0];
 
     /** A disc of felt on the floor is cut so much smaller than the lid, mm (docs/trade.md: a little smaller; house choice). */
+    /** Whatever is smaller goes in, mm: a figure may be said to be thinner than a hair. */
+    private const LEAST_MM = 0.01;
+
     private const DISC_MM = 4.0;
 
     private function __construct(public float $mouthMm, public float $bellyMm, public float $heightMm)
@@ -63,9 +66,9 @@ final readonly class Jar
             $says[] = sprintf('It is too high for the lid by %.1f mm.', $body->heightMm() - $this->heightMm);
         }
         $share = min(
-            $squeeze > $canGive ? $this->mouthMm / ($opening['mm'] - $canGive) : 1.0,
-            $this->bellyMm / $round,
-            $this->heightMm / $body->heightMm(),
+            $squeeze > $canGive ? $this->mouthMm / max(self::LEAST_MM, $opening['mm'] - $canGive) : 1.0,
+            $this->bellyMm / max(self::LEAST_MM, $round),
+            $this->heightMm / max(self::LEAST_MM, $body->heightMm()),
         );
         // Down to whole mm, so that what is said does fit.
         $to = $share < 1.0 ? floor($share * $body->figure->heightMm) : null;

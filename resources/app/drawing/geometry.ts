@@ -68,6 +68,8 @@ export function unplaced(detail: Detail, [x, y]: Point, twin = false): Point {
 }
 
 const CURVE = 8
+/** Fewer where its points lie so close that it has more than so many. */
+const MOST_CURVED = 640
 
 /** Straight pieces of the curve through points, as the format says: Catmull-Rom, uniform. */
 function curve(points: Point[], closed: boolean): Point[] {
@@ -75,10 +77,11 @@ function curve(points: Point[], closed: boolean): Point[] {
   const at = (i: number) => points[closed ? (i + n) % n : Math.max(0, Math.min(n - 1, i))]!
   const made: Point[] = [points[0]!]
   const pieces = closed ? n : n - 1
+  const finely = Math.max(1, Math.min(CURVE, Math.floor(MOST_CURVED / n)))
   for (let i = 0; i < pieces; i++) {
     const [a, b, c, d] = [at(i - 1), at(i), at(i + 1), at(i + 2)]
-    for (let k = 1; k <= CURVE && !(closed && i === pieces - 1 && k === CURVE); k++) {
-      const t = k / CURVE
+    for (let k = 1; k <= finely && !(closed && i === pieces - 1 && k === finely); k++) {
+      const t = k / finely
       const along = (j: 0 | 1) =>
         b[j] +
         (t / 2) * (c[j] - a[j] + t * (2 * a[j] - 5 * b[j] + 4 * c[j] - d[j] + t * (3 * (b[j] - c[j]) + d[j] - a[j])))
