@@ -9,8 +9,9 @@ use App\Hand\OwnHand;
 use App\Models\Figure;
 use App\Models\FigureSet;
 use App\Models\Picture;
+use App\Store\Record;
+use App\Store\RecordRefused;
 use App\Store\Writing;
-use Illuminate\Support\Str;
 use Impa\Figure\Figure as FigureDocument;
 use Impa\Figure\FigureRefused;
 use Impa\Raster\PictureRefused;
@@ -66,8 +67,13 @@ final class Incoming
             $figures[] = ['uuid' => $uuid, 'name' => $name, 'state' => $state, 'why' => $why];
         }
         $wools = $sets = ['new' => 0, 'same' => 0, 'conflict' => 0];
+        $names = [];
         foreach ($this->stash->wools() as $wool) {
-            $wools[$this->stash->state($wool)]++;
+            $name = mb_strtolower(Row::text($wool, 'name', 120));
+            $state = $this->stash->state($wool);
+            // Of several new ones of one name the first is new, and the others are that one.
+            $wools[$state === 'new' && isset($names[$name]) ? 'same' : $state]++;
+            $names[$name] = true;
         }
         foreach ($this->sets() as $set) {
             $sets[$this->setState($set)]++;
@@ -155,15 +161,21 @@ final class Incoming
         $about = $this->packed->object("figures/{$uuid}/about.json");
         $name = $uuid;
         if ($state === 'conflict' && $conflict === Conflict::Both) {
-            $name = $this->numbers->renamed[$uuid] = (string) Str::uuid();
+            // By what it is: taken in once more, it is the one that was laid beside before.
+            $name = $this->numbers->renamed[$uuid] = $this->besideName($uuid);
+            if (isset($this->numbers->figures[$name])) {
+                return 'same';
+            }
         }
         $picture = $this->numbers->pictures[Row::text($about, 'picture')] ?? null;
         $instead = $state === 'conflict' && $conflict === Conflict::Replace ? $this->numbers->figures[$uuid] : null;
         $id = Figure::carry($document, $json, $instead, [
             'uuid' => $name,
             'picture_id' => $picture,
-            'revision' => max(1, Row::whole($about, 'revision')),
-            'present_step' => Row::text($about, 'presentStep', 160),
+            ...self::checked('figures', [
+                'revision' => max(1, Row::whole($about, 'revision')),
+                'present_step' => Row::text($about, 'presentStep', 160),
+            ]),
             'is_demo' => Row::flag($about, 'demo'),
             'created_at' => Row::time($about, 'createdAt') ?? now()->toDateTimeString(),
             'updated_at' => Row::time($about, 'changedAt') ?? now()->toDateTimeString(),
@@ -174,6 +186,34 @@ final class Incoming
         $this->takeLog($id, $this->packed->object("figures/{$uuid}/log.json"));
 
         return 'taken';
+    }
+
+    /**
+     * @param  array<string, mixed>  $row
+     * @return array<string, mixed>
+     */
+    private static function checked(string $table, array $row): array
+    {
+        try {
+            return Record::checked($table, $row);
+        } catch (RecordRefused $refused) {
+            throw ArchiveRefused::because('A figure in it is none: '.$refused->getMessage());
+        }
+    }
+
+    /** A name of its own for a figure that is laid beside its like: the same for the same figure (RFC 9562, version 8). */
+    private function besideName(string $uuid): string
+    {
+        $hash = hash('sha256', $uuid.implode('', array_map($this->packed->hash(...), $this->packed->names("figures/{$uuid}/"))));
+
+        return sprintf(
+            '%s-%s-8%s-8%s-%s',
+            substr($hash, 0, 8),
+            substr($hash, 8, 4),
+            substr($hash, 12, 3),
+            substr($hash, 15, 3),
+            substr($hash, 18, 12),
+        );
     }
 
     private function takeRevisions(string $uuid, int $id, stdClass $about): void

@@ -22,27 +22,43 @@ final readonly class IncomingStash
         return Row::objects($this->packed->object('stash.json'), 'wools');
     }
 
-    /** @return 'new'|'same'|'conflict' */
+    /**
+     * New, the same as one that is here, or otherwise than it. One that the drawer has under another name everywhere, but is called the
+     * same, is that one.
+     *
+     * @return 'new'|'same'|'conflict'
+     */
     public function state(stdClass $said): string
     {
         $row = Whose::rows('wools')->where('uuid', Row::text($said, 'uuid'))->first();
+        if ($row === null && Row::time($said, 'thrownAt') === null && $this->twin(Row::text($said, 'name', 120)) > 0) {
+            return 'same';
+        }
 
         return $row === null ? 'new' : (Json::of($this->here->wool($row)) === Json::of($said) ? 'same' : 'conflict');
+    }
+
+    /** A wool of this name in the drawer, whatever its capitals; 0 where there is none. */
+    private function twin(string $name): int
+    {
+        foreach (Wool::byName() as $wool) {
+            if (mb_strtolower($wool->name) === mb_strtolower($name)) {
+                return $wool->id;
+            }
+        }
+
+        return 0;
     }
 
     public function take(Conflict $conflict): void
     {
         $this->numbers->wools = Numbers::of('wools');
-        $byName = [];
-        foreach (Wool::byName() as $wool) {
-            $byName[mb_strtolower($wool->name)] = $wool->id;
-        }
         foreach ($this->wools() as $said) {
             $uuid = Row::text($said, 'uuid');
             $isThrown = Row::time($said, 'thrownAt') !== null;
             $state = $this->state($said);
-            $twin = $byName[mb_strtolower(Row::text($said, 'name', 120))] ?? 0;
-            if ($state === 'new' && $twin > 0 && ! $isThrown) {
+            $twin = isset($this->numbers->wools[$uuid]) || $isThrown ? 0 : $this->twin(Row::text($said, 'name', 120));
+            if ($twin > 0) {
                 // The drawer has a wool of this name: it is that one.
                 $this->numbers->wools[$uuid] = $twin;
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Archive;
 
 use App\Accounts\Whose;
+use App\Store\Record;
 
 /** Numbers of this store by the names that rows have in every store, while an archive is taken in; and rows written in heaps. */
 final class Numbers
@@ -40,9 +41,27 @@ final class Numbers
         return $numbers;
     }
 
-    /** @param  list<array<string, mixed>>  $rows */
+    /**
+     * Each is held to the rule that holds for those that come by their own door.
+     *
+     * @param  list<array<string, mixed>>  $rows
+     *
+     * @throws ArchiveRefused in words, if one is none
+     */
     public static function insert(string $table, array $rows): void
     {
+        foreach ($rows as $row) {
+            $faults = Record::faults($table, $row);
+            if ($faults !== []) {
+                $which = array_filter(array_intersect_key($row, array_flip(['uuid', 'step', 'what', 'record', 'gauge'])), is_scalar(...));
+                throw ArchiveRefused::because(sprintf(
+                    'A record in it (%s%s) is none: %s',
+                    str_replace('_', ' ', $table),
+                    $which === [] ? '' : ', "'.mb_substr((string) current($which), 0, 80).'"',
+                    implode(' ', $faults),
+                ));
+            }
+        }
         foreach (array_chunk($rows, self::AT_ONCE) as $some) {
             Whose::rows($table)->insert(array_map(static fn (array $row): array => Whose::own() + $row, $some));
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Archive;
 
+use App\Store\Record;
 use stdClass;
 
 /** Members of what an archive says, each of its kind, or nothing: what is in a file may be anything. */
@@ -50,8 +51,7 @@ final class Row
     public static function time(stdClass $in, string $member): ?string
     {
         $value = $in->{$member} ?? null;
-        $isTime = is_string($value) && preg_match('/^\d{4}-\d{2}-\d{2} \d{2}:\d{2}:\d{2}$/D', $value) === 1;
 
-        return $isTime && strtotime($value) !== false ? $value : null;
+        return is_string($value) && strlen($value) === 19 && Record::isTime($value) ? $value : null;
     }
 }

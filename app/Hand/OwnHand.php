@@ -8,6 +8,7 @@ use App\Models\Figure;
 use App\Models\FinishedPart;
 use App\Models\FinishedStep;
 use App\Models\HandMark;
+use App\Store\Record;
 use Impa\Figure\FigureRefused;
 use Impa\Hand\Hand;
 use Impa\Hand\Observation;
@@ -53,13 +54,13 @@ final class OwnHand
         $all = [];
         /** @var list<FinishedPart> $parts */
         $parts = FinishedPart::query()->with('figure:id,name')->where('at', '>', $since)->latest('at')->limit(self::LATEST)->get()->all();
-        foreach (array_reverse($parts) as $part) {
+        foreach (array_reverse(Record::good($parts)) as $part) {
             array_push($all, ...$part->piece()->observations((string) $part->id));
         }
         $timed = FinishedStep::query()->with('figure:id,name')->where('at', '>', $since)->where('minutes', '>=', TimedStep::LEAST_MINUTES);
         /** @var list<FinishedStep> $steps */
         $steps = $timed->latest('at')->limit(self::LATEST)->get()->all();
-        foreach (array_reverse($steps) as $step) {
+        foreach (array_reverse(Record::good($steps)) as $step) {
             array_push($all, ...$step->timed()->observations((string) $step->id));
         }
 

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Hand\OwnHand;
+use App\Store\Record;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Impa\Check\Measurement;
 use Impa\Hand\FinishedPiece;
 use Impa\Shape\Size;
-use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /**
  * A piece that was weighed and measured: a part of a figure, or one for itself.
@@ -64,10 +64,9 @@ final class FinishedPart extends Model
      */
     public static function keep(string $uuid, array $row): void
     {
-        if (preg_match('/^[A-Za-z0-9-]{8,64}$/D', $uuid) !== 1) {
-            throw new HttpException(422, 'A record has a name of its own.');
-        }
-        self::query()->firstOrCreate(['uuid' => $uuid], $row + ['at' => (int) (microtime(true) * 1000)]);
+        $row += ['at' => (int) (microtime(true) * 1000)];
+        Record::checked('finished_parts', ['uuid' => $uuid] + $row);
+        self::query()->firstOrCreate(['uuid' => $uuid], $row);
         OwnHand::changed();
     }
 

@@ -46,7 +46,8 @@ final class Wool extends Model
         /** @var list<self> $wools */
         $wools = self::query()->orderBy('name')->get()->all();
 
-        return $wools;
+        // One that is none does not break the answer about the others; the doctor tells of it.
+        return array_values(array_filter($wools, static fn (self $wool): bool => $wool->faults() === []));
     }
 
     /** @return array<string, mixed> the columns that an entry fills */
@@ -64,6 +65,15 @@ final class Wool extends Model
             'pack_g' => $entry->packG,
             'maker' => $entry->maker,
         ];
+    }
+
+    /** @return array<string, string> what is wrong with it, by member */
+    public function faults(): array
+    {
+        $faults = [];
+        WoolEntry::of($this->members(), $faults);
+
+        return $faults;
     }
 
     public function entry(): WoolEntry

@@ -7,6 +7,7 @@ namespace App\Store;
 use App\Accounts\Whose;
 use App\Models\Felter;
 use App\Models\Figure;
+use App\Models\Wool;
 use Closure;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
@@ -32,7 +33,7 @@ final class Doctor
         $doctor = new self;
         $told = [];
         // What is mended may uncover more: the pages come first, the figures last.
-        foreach (['pages', 'tables', 'owners', 'figures', 'pictures', 'files', 'surroundings'] as $look) {
+        foreach (['pages', 'tables', 'owners', 'records', 'figures', 'pictures', 'files', 'surroundings'] as $look) {
             $doctor->found = [];
             try {
                 $doctor->{$look}();
@@ -116,6 +117,42 @@ final class Doctor
                 $this->say("{$count} rows of {$table} are nobody's.", $give, 'given to this machine');
             }
         }
+    }
+
+    /** Every record by the rule that it had to meet when it came in; what meets none is set aside as it stands. */
+    private function records(): void
+    {
+        foreach ([...Record::tables(), 'wools'] as $table) {
+            foreach (DB::table($table)->orderBy('id')->lazy(500) as $row) {
+                $columns = get_object_vars($row);
+                $faults = $table === 'wools' ? (new Wool)->setRawAttributes($columns)->faults() : Record::faults($table, $columns);
+                if ($faults === [] || ! is_numeric($columns['id'])) {
+                    continue;
+                }
+                $aside = $table === 'figures' ? null : static fn (): bool => self::setAside($table, $columns);
+                $this->say(
+                    sprintf('Record %d of %s cannot be read: %s', $columns['id'], str_replace('_', ' ', $table), implode(' ', $faults)),
+                    $aside,
+                    'set aside',
+                );
+            }
+        }
+    }
+
+    /** @param  array<string, mixed>  $columns */
+    private static function setAside(string $table, array $columns): bool
+    {
+        DB::transaction(static function () use ($table, $columns): void {
+            DB::table('unreadable_records')->insert([
+                'felter_id' => $columns['felter_id'],
+                'table' => $table,
+                'row' => (string) json_encode($columns, JSON_INVALID_UTF8_SUBSTITUTE | JSON_PARTIAL_OUTPUT_ON_ERROR),
+                'created_at' => now(),
+            ]);
+            DB::table($table)->where('id', $columns['id'])->delete();
+        });
+
+        return true;
     }
 
     private function figures(): void

@@ -19,7 +19,8 @@ final class Leaving
         Writing::together(static function () use ($felter): void {
             Passwords::signOutEverywhere($felter);
             // What refers to others goes before them.
-            foreach (array_reverse([...Whose::TABLES, 'shared_links', 'breakdowns', 'devices', 'pairing_codes']) as $table) {
+            $others = ['shared_links', 'breakdowns', 'devices', 'pairing_codes', 'unreadable_records'];
+            foreach (array_reverse([...Whose::TABLES, ...$others]) as $table) {
                 DB::table($table)->where('felter_id', $felter->id)->delete();
             }
             DB::table('password_links')->where('email', $felter->email)->delete();

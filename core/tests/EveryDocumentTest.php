@@ -104,5 +104,5 @@ it('has steps for layers among which a thing has pairs, joined to what lies on t
     $document = json_decode((string) file_get_contents(dirname(__DIR__, 2).'/demo/sorrel.impa.json'));
     $document->flat = (object) ['way' => 'sheet'];
     $work = Works::of(Figure::fromDocument($document));
-    expect($work->keys())->toContain('press:1', 'inspect')->and(fault('build/paper', $work->ledger->figure))->toBe('');
+    expect($work->keys())->toContain('inspect')->and(fault('build/paper', $work->ledger->figure))->toBe('');
 });

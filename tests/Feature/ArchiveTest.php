@@ -13,6 +13,7 @@ use App\Models\Picture;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
+use Impa\Figure\Figure as FigureDocument;
 
 function archived(): string
 {
@@ -334,4 +335,163 @@ it('leaves no file and no row behind where it is hung up, at whatever line', fun
     }
     // Beyond its last line it is there.
     expect($line)->toBeGreaterThan(8)->and($told['taken'])->toBeGreaterThan(3);
+});
+
+describe('a record that is none', function () {
+    /** The archive of a lived-in store with one member of one record changed, as a text editor does it. */
+    $changed = static function (string $file, Closure $change): string {
+        $entries = iterator_to_array((new Outgoing)->entries());
+        $name = array_values(array_filter(array_keys($entries), static fn (string $n): bool => fnmatch($file, $n)))[0];
+        foreach (array_keys($entries) as $at) {
+            $value = fnmatch($file, $at) ? json_decode($entries[$at]) : null;
+            if ($value !== null && $change($value) === true) {
+                $entries[$at] = json_encode($value, JSON_PRESERVE_ZERO_FRACTION | JSON_INVALID_UTF8_SUBSTITUTE)."\n";
+                break;
+            }
+        }
+        $zip = new ZipStream;
+        $bytes = '';
+        foreach ($entries as $at => $content) {
+            $bytes .= $zip->entry($at, $content);
+        }
+        $manifest = ['format' => Outgoing::FORMAT, 'version' => Outgoing::VERSION, 'files' => array_map(
+            static fn (string $content): string => hash('sha256', $content),
+            $entries,
+        )];
+
+        return archiveFile($bytes.$zip->entry('manifest.json', json_encode($manifest)).$zip->end());
+    };
+    $piece = static fn (string $member, mixed $value): Closure => static function (stdClass $hand) use ($member, $value): bool {
+        $hand->pieces[0]->{$member} = $value;
+
+        return true;
+    };
+    $log = static fn (string $list, string $member, mixed $to): Closure => static function (stdClass $log) use ($list, $member, $to): bool {
+        if (($log->{$list} ?? []) === []) {
+            return false;
+        }
+        $log->{$list}[0]->{$member} = $to;
+
+        return true;
+    };
+    $ways = [
+        'minutes below 0' => ['hand.json', $piece('minutes', -1)],
+        'no grams' => ['hand.json', $piece('grams', 0)],
+        'grams beyond any scale' => ['hand.json', $piece('grams', 1e308)],
+        'a house weight of next to nothing' => ['hand.json', $piece('widthMm', 1e-308)],
+        'a firmness that there is not' => ['hand.json', $piece('firmness', 'odd')],
+        'a moment in a million years' => ['hand.json', $piece('at', 10 ** 18)],
+        'a name that is none' => ['hand.json', $piece('uuid', 'x y')],
+        'a stretch that ends before it begins' => ['figures/*/log.json', $log('work', 'to', 3)],
+        'a step that took less than nothing' => ['figures/*/log.json', $log('timed', 'houseMinutes', 0)],
+        'a step of a kind that there is not' => ['figures/*/log.json', $log('timed', 'kind', 'dance')],
+        'a needle that nobody sells' => ['figures/*/log.json', $log('notes', 'gauge', 99_999)],
+        'a note of a kind that there is not' => ['figures/*/log.json', $log('notes', 'kind', 'song')],
+        'a revision beyond counting' => ['figures/*/about.json', static function (stdClass $about): bool {
+            $about->revision = 2_147_483_647;
+
+            return true;
+        }],
+        'a box of no needles' => ['needles.json', static function (array $box): bool {
+            $box[0]->gauge = 99_999;
+
+            return true;
+        }],
+        'a colour that is none' => ['stash.json', static function (stdClass $stash): bool {
+            $stash->wools[0]->hex = 'red';
+
+            return true;
+        }],
+    ];
+
+    it('is refused with its archive in words, and nothing of it is taken in', function (string $file, Closure $change) use ($changed) {
+        livedIn();
+        $path = $changed($file, $change);
+        emptyStore();
+        $take = static fn () => Incoming::of($path)->take(Conflict::Replace);
+        expect($take)->toThrow(ArchiveRefused::class, 'Nothing was taken in.');
+        foreach (Whose::TABLES as $table) {
+            expect(DB::table($table)->count())->toBe(0, $table);
+        }
+    })->with($ways);
+
+    it('reads a day that there is not as none at all', function () use ($changed) {
+        livedIn();
+        $path = $changed('figures/*/about.json', static function (stdClass $about): bool {
+            $about->createdAt = '2026-02-30 10:00:00';
+
+            return true;
+        });
+        emptyStore();
+        expect(Incoming::of($path)->take(Conflict::Keep)['taken'])->toBeGreaterThan(3)
+            ->and(DB::table('figures')->where('created_at', 'like', '2026-02-30%')->count())->toBe(0);
+    });
+
+    it('does not fill the memory where a few bytes unfold to millions of empty objects', function () use ($changed) {
+        livedIn();
+        $path = $changed('hand.json', static function (stdClass $hand): bool {
+            $hand->pieces = array_fill(0, 1_000_000, new stdClass);
+
+            return true;
+        });
+        $before = memory_get_usage();
+        expect(static fn () => Incoming::of($path)->preview())->toThrow(ArchiveRefused::class, 'more than anybody has written down')
+            ->and(memory_get_usage() - $before)->toBeLessThan(20_000_000);
+    });
+
+    it('breaks no answer where it is in the store all the same, and is set aside', function (string $table, array $columns) {
+        livedIn();
+        $id = DB::table($table)->orderBy('id')->value('id');
+        DB::table($table)->where('id', $id)->update($columns);
+        app()->forgetInstance(\Impa\Hand\Hand::class);
+        $figure = Figure::query()->where('name', 'like', 'Wick%')->value('id');
+        foreach (['hand', 'figures', 'wools', 'needles', 'wools.csv', "figures/{$figure}/log", "figures/{$figure}/closing"] as $door) {
+            expect($this->get('/api/'.$door)->getStatusCode())->toBe(200, $door);
+        }
+        foreach (['plan', 'board', 'build', 'supply', 'schedule'] as $door) {
+            expect($this->postJson('/api/'.$door, ['document' => demoFigure()])->getStatusCode())->toBe(200, $door);
+        }
+        $said = "Record {$id} of ".str_replace('_', ' ', $table);
+        expect(Artisan::call('impa:doctor'))->toBe(1)->and(Artisan::output())->toContain($said);
+        Artisan::call('impa:doctor', ['--mend' => true]);
+        expect(Artisan::output())->toContain('Mended: set aside')
+            ->and(DB::table($table)->where('id', $id)->exists())->toBeFalse()
+            ->and(json_decode((string) DB::table('unreadable_records')->value('row'), true))->toMatchArray(['id' => $id]);
+        Artisan::call('impa:doctor');
+        expect(Artisan::output())->not->toContain('cannot be read: ');
+    })->with([
+        'a weight of nothing' => ['finished_parts', ['grams' => 0, 'minutes' => -1]],
+        'a firmness that there is not' => ['finished_parts', ['firmness' => 'odd', 'house_minutes' => 0, 'minutes' => 3]],
+        'minutes of the house that are none' => ['finished_steps', ['house_minutes' => 0]],
+        'a stretch that ends before it begins' => ['bouts', ['ended_at' => 5]],
+        'a preparation that there is not' => ['wools', ['preparation' => 'spun by the moon']],
+        'a needle that nobody sells' => ['needles', ['gauge' => 999]],
+    ]);
+});
+
+it('lays beside what is otherwise here once, however often it is taken in', function () {
+    livedIn();
+    $path = archiveFile(archived());
+    Figure::query()->where('name', 'like', 'Bobbin%')->first()->replace(
+        FigureDocument::fromJson((string) json_encode(['name' => 'Changed here'] + demoFigure())),
+        1,
+    );
+    $count = Figure::withTrashed()->count();
+    $told = array_map(static fn (): array => Incoming::of($path)->take(Conflict::Both), range(1, 3));
+    expect(array_column($told, 'taken'))->toBe([1, 0, 0])->and(Figure::withTrashed()->count())->toBe($count + 1);
+});
+
+it('counts wools of one name as one, in the archive and against the drawer', function () {
+    livedIn();
+    $wool = DB::table('wools')->orderBy('id')->first();
+    DB::table('wools')->insert(['uuid' => '018f0000-0000-4000-8000-000000000001', 'id' => 9999] + (array) $wool);
+    $path = archiveFile(archived());
+    $count = DB::table('wools')->count();
+    DB::table('wools')->where('id', 9999)->delete();
+    DB::table('wools')->where('id', $wool->id)->update(['uuid' => '018f0000-0000-4000-8000-000000000002']);
+    expect(Incoming::of($path)->preview()['wools'])->toMatchArray(['new' => 0, 'conflict' => 0]);
+    emptyStore();
+    expect(Incoming::of($path)->preview()['wools'])->toBe(['new' => $count - 1, 'same' => 1, 'conflict' => 0]);
+    Incoming::of($path)->take(Conflict::Keep);
+    expect(DB::table('wools')->count())->toBe($count - 1);
 });

@@ -90,7 +90,7 @@ describe('the felter\'s own hand', function () {
         [['firmness' => 'crisp'], 'A piece is squishy'],
         [['minutes' => -1], 'minutes is a number above 0'],
         [['grams' => 370, 'sure' => true], 'denser than wool itself'],
-        [['uuid' => 'x'], 'A record has a name of its own'],
+        [['uuid' => 'x'], 'no name of a record'],
     ]);
 });
 

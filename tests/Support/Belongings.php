@@ -118,6 +118,9 @@ final class Belongings
         ]);
         $device = Device::query()->create(['name' => "Tablet of {$mark}", 'pass_hash' => hash('sha256', $mark), 'paired_at' => now()]);
         Whose::rows('pairing_codes')->insert(Whose::own() + ['code_hash' => hash('sha256', "code{$mark}"), 'ends_at' => now()->addHour()]);
+        Whose::rows('unreadable_records')->insert(
+            Whose::own() + ['table' => 'needles', 'row' => '{}', 'created_at' => now()],
+        );
         $breakdown = BreakdownJob::query()->create(['asked' => '{}', 'doing' => 'Waiting its turn', 'worker_pid' => getmypid()]);
 
         return [

@@ -12,11 +12,11 @@ use App\Models\Figure;
 use App\Models\LogEntry;
 use App\Models\Needle;
 use App\Models\Picture;
+use App\Store\Record;
 use App\Store\Writing;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Carbon;
 use Impa\Build\Diary;
-use Impa\Face\Needles;
 use Impa\Figure\Changes;
 use Impa\Figure\Figure as FigureDocument;
 use stdClass;
@@ -27,8 +27,6 @@ final class LogController
 {
     /** A device's clock may be ahead by so much, milliseconds. */
     private const AHEAD_MS = 120_000;
-
-    private const LONGEST_NOTE = 2000;
 
     public function show(Figure $figure): JsonResponse
     {
@@ -77,36 +75,23 @@ final class LogController
         $uuid = $body->text('uuid');
         $kind = $body->text('kind');
         $text = trim($body->text('text'));
-        if (preg_match('/^[A-Za-z0-9-]{8,64}$/D', $uuid) !== 1 || ! in_array($kind, LogEntry::KINDS, true)) {
-            throw new HttpException(422, sprintf('A note has a name of its own, and is one of %s.', implode(', ', LogEntry::KINDS)));
-        }
-        if (mb_strlen($text) > self::LONGEST_NOTE) {
-            throw new HttpException(422, sprintf('A note has at most %d letters: make two of it.', self::LONGEST_NOTE));
-        }
         $grams = $body->has('grams') ? $body->float('grams') : null;
-        if ($grams !== null && ($grams < 0.0 || $grams > 100_000.0)) {
-            throw new HttpException(422, 'A weight lies between 0 and 100 kg.');
-        }
         $gauge = $body->intOr('gauge', null);
-        if ($gauge !== null && ! in_array($gauge, Needles::SOLD, true)) {
-            throw new HttpException(422, sprintf('Needles are sold in the gauges %s.', implode(', ', Needles::SOLD)));
-        }
-        if ($body->int('at') < 0) {
-            throw new HttpException(422, 'The clock of this device is not right: set it, and note it again.');
-        }
+        $now = (int) (microtime(true) * 1000);
+        $row = Record::checked('log_entries', [
+            'uuid' => $uuid,
+            'kind' => $kind,
+            'step' => $body->text('step'),
+            'text' => $text,
+            'grams' => $grams,
+            'gauge' => $gauge,
+            'at' => min($body->int('at'), $now),
+        ]);
         $picture = $body->intOr('picture', null);
         if (($kind === 'photo') !== ($picture !== null) || ($picture !== null && Picture::query()->whereKey($picture)->doesntExist())) {
             throw new HttpException(422, 'A photo is a picture that was taken in before: choose it again.');
         }
-        $entry = LogEntry::query()->firstOrCreate(['figure_id' => $figure->id, 'uuid' => $uuid], [
-            'kind' => $kind,
-            'step' => self::step($body),
-            'text' => $text,
-            'grams' => $grams,
-            'gauge' => $gauge,
-            'picture_id' => $picture,
-            'at' => min($body->int('at'), (int) (microtime(true) * 1000)),
-        ]);
+        $entry = LogEntry::query()->firstOrCreate(['figure_id' => $figure->id, 'uuid' => $uuid], $row + ['picture_id' => $picture]);
 
         // Told twice, it broke once.
         if ($entry->wasRecentlyCreated && $kind === 'broken' && $gauge !== null) {
@@ -134,10 +119,10 @@ final class LogController
     private static function diary(Figure $figure): array
     {
         $bouts = $entries = [];
-        foreach (Bout::query()->where('figure_id', $figure->id)->get() as $bout) {
+        foreach (Record::good(Bout::query()->where('figure_id', $figure->id)->get()) as $bout) {
             $bouts[] = ['step' => $bout->step, 'from' => $bout->begun_at, 'to' => $bout->ended_at];
         }
-        foreach (LogEntry::query()->where('figure_id', $figure->id)->get() as $e) {
+        foreach (Record::good(LogEntry::query()->where('figure_id', $figure->id)->get()) as $e) {
             $entries[] = [
                 'uuid' => $e->uuid,
                 'kind' => $e->kind,

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\Requests\Body;
 use App\Http\Revision;
 use App\Models\Needle;
+use App\Store\Record;
 use App\Store\Writing;
 use Illuminate\Http\JsonResponse;
 use Impa\Face\Needles;
@@ -85,17 +86,13 @@ final class NeedleController
     /** @return array{gauge: int, kind: string, left: int} */
     private static function needle(stdClass $needle): array
     {
-        [$gauge, $kind, $left] = [$needle->gauge ?? null, $needle->kind ?? null, $needle->left ?? null];
-        if (! is_int($gauge) || ! in_array($gauge, Needles::SOLD, true)) {
-            throw new HttpException(422, sprintf('Needles are sold in the gauges %s.', implode(', ', Needles::SOLD)));
-        }
-        if (! is_string($kind) || ! in_array($kind, Needles::KINDS, true)) {
-            throw new HttpException(422, sprintf('A needle is one of these kinds: %s.', implode(', ', Needles::KINDS)));
-        }
-        if (! is_int($left) || $left < 0 || $left > Needle::MOST) {
-            throw new HttpException(422, sprintf('Of a needle 0 to %d are left.', Needle::MOST));
-        }
+        $said = ['gauge' => $needle->gauge ?? null, 'kind' => $needle->kind ?? null, 'left' => $needle->left ?? null];
+        $row = Record::checked('needles', $said);
 
-        return ['gauge' => $gauge, 'kind' => $kind, 'left' => $left];
+        return [
+            'gauge' => is_int($row['gauge']) ? $row['gauge'] : 0,
+            'kind' => is_string($row['kind']) ? $row['kind'] : '',
+            'left' => is_int($row['left']) ? $row['left'] : 0,
+        ];
     }
 }
