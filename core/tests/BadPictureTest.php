@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Tests\BadPicture;
 
 use GdImage;
+use Impa\Raster\PictureRefused;
 use Impa\Raster\Raster;
 use Impa\Seeing\Background;
 use Impa\Seeing\PictureAdvice;
@@ -89,3 +90,67 @@ it('leaves the halo out, and a figure that is half seen through as it is', funct
         // More of it is half clear than not: that is how it is drawn.
         ->and(Background::of(Raster::decode($round(40)))->count)->toEqualWithDelta(M_PI * 10000, 200);
 });
+
+describe('a file that was cut short', function () {
+    it('is refused, wherever it was cut; whole it is taken, with whatever comes after its end', function (string $kind, bool $isProgressive) {
+        $image = imagecreatetruecolor(120, 90);
+        imagefill($image, 0, 0, 0xFFFFFF);
+        for ($i = 0; $i < 40; $i++) {
+            imagefilledellipse($image, ($i * 37) % 120, ($i * 53) % 90, 12, 18, ($i * 654_321) % 0xFFFFFF);
+        }
+        imageinterlace($image, $isProgressive);
+        $kind === 'gif' && imagetruecolortopalette($image, false, 64);
+        ob_start();
+        $kind === 'gif' ? imagegif($image) : imagejpeg($image, null, 80);
+        $bytes = (string) ob_get_clean();
+        expect(Raster::decode($bytes)->ownWidth)->toBe(120)->and(Raster::decode($bytes.'what a mailer added')->ownWidth)->toBe(120);
+        $taken = [];
+        for ($share = 0.3; $share < 0.999; $share += 0.02) {
+            try {
+                Raster::decode(substr($bytes, 0, (int) ($share * strlen($bytes))));
+                $taken[] = $share;
+            } catch (PictureRefused $refused) {
+                expect($refused->getMessage())->toContain('cannot be read');
+            }
+        }
+        expect($taken)->toBe([]);
+    })->with([['jpeg', false], ['jpeg', true], ['gif', false], ['gif', true]]);
+});
+
+it('turns and mirrors a photo as its camera says, and tells its size as it is seen', function (int $orientation) {
+    // An F: seen right it is like none of its seven turnings and mirror images.
+    $seen = imagecreatetruecolor(64, 96);
+    imagefill($seen, 0, 0, 0xFFFFFF);
+    foreach ([[8, 8, 20, 88], [8, 8, 56, 20], [8, 40, 44, 52]] as [$x, $y, $right, $low]) {
+        imagefilledrectangle($seen, $x, $y, $right, $low, 0x203040);
+    }
+    // As a sensor has it that is held so: row 0 and column 0 of what is stored are these sides of what is seen (Exif 2.32, 4.6.4).
+    [$isSideways, $place] = [
+        1 => [false, static fn (int $x, int $y): array => [$x, $y]],
+        2 => [false, static fn (int $x, int $y): array => [63 - $x, $y]],
+        3 => [false, static fn (int $x, int $y): array => [63 - $x, 95 - $y]],
+        4 => [false, static fn (int $x, int $y): array => [$x, 95 - $y]],
+        5 => [true, static fn (int $x, int $y): array => [$y, $x]],
+        6 => [true, static fn (int $x, int $y): array => [$y, 63 - $x]],
+        7 => [true, static fn (int $x, int $y): array => [95 - $y, 63 - $x]],
+        8 => [true, static fn (int $x, int $y): array => [95 - $y, $x]],
+    ][$orientation];
+    $stored = $isSideways ? imagecreatetruecolor(96, 64) : imagecreatetruecolor(64, 96);
+    for ($y = 0; $y < 96; $y++) {
+        for ($x = 0; $x < 64; $x++) {
+            imagesetpixel($stored, ...[...$place($x, $y), imagecolorat($seen, $x, $y)]);
+        }
+    }
+    ob_start();
+    imagejpeg($stored, null, 95);
+    $bytes = (string) ob_get_clean();
+    $exif = "Exif\0\0MM\0*\0\0\0\x08\0\x01\x01\x12\0\x03\0\0\0\x01\0".chr($orientation)."\0\0\0\0\0\0";
+    $bytes = substr($bytes, 0, 2)."\xFF\xE1".pack('n', strlen($exif) + 2).$exif.substr($bytes, 2);
+    expect(array_slice(Raster::header($bytes), 0, 2))->toBe([64, 96]);
+    $raster = Raster::decode($bytes);
+    expect([$raster->ownWidth, $raster->ownHeight])->toBe([64, 96]);
+    foreach ($raster->pixels as $i => $pixel) {
+        $off = abs(($pixel & 0xFF) - (imagecolorat($seen, $i % 64, intdiv($i, 64)) & 0xFF));
+        expect($off)->toBeLessThan(60, "{$orientation}: ".($i % 64).', '.intdiv($i, 64));
+    }
+})->with(range(1, 8));

@@ -139,7 +139,8 @@ final readonly class Raster
             throw PictureRefused::animatedWebp();
         }
 
-        return [$width, $height, $info['mime']];
+        // As it is seen: a camera that was held sideways wrote its rows down as columns.
+        return self::orientation($bytes, $info['mime']) >= 5 ? [$height, $width, $info['mime']] : [$width, $height, $info['mime']];
     }
 
     /** The same picture in a mirror. */
@@ -186,28 +187,35 @@ final readonly class Raster
         } finally {
             restore_error_handler();
         }
-        if ($image === false || stripos($complaint, 'premature end') !== false) {
+        // What is cut short may be read all the same, grey where it ends.
+        if ($image === false || stripos($complaint, 'premature end') !== false || ! FileEnd::isReached($bytes)) {
             throw PictureRefused::damaged();
         }
 
         return $image;
     }
 
-    /** @return array{GdImage, bool} turned as its EXIF orientation asks, and whether it was */
+    /** @return array{GdImage, bool} turned and mirrored as its EXIF orientation asks, and whether it was */
     private static function upright(GdImage $image, string $bytes, string $mime): array
     {
-        if ($mime !== 'image/jpeg' || ! function_exists('exif_read_data')) {
-            return [$image, false];
+        $orientation = self::orientation($bytes, $mime);
+        if (in_array($orientation, [2, 4, 5, 7], true)) {
+            imageflip($image, $orientation === 4 ? IMG_FLIP_VERTICAL : IMG_FLIP_HORIZONTAL);
         }
-        $exif = @exif_read_data('data://image/jpeg;base64,'.base64_encode(substr($bytes, 0, 131072)));
-        $angle = match (is_array($exif) ? $exif['Orientation'] ?? 1 : 1) {
-            3 => 180,
-            6 => -90,
-            8 => 90,
-            default => 0,
-        };
-        $turned = $angle === 0 ? false : imagerotate($image, $angle, 0);
+        $angle = [3 => 180, 5 => 90, 6 => -90, 7 => -90, 8 => 90][$orientation] ?? 0;
+        $turned = $angle === 0 ? $image : imagerotate($image, $angle, 0);
 
-        return $turned === false ? [$image, false] : [$turned, true];
+        return $turned === false ? [$image, false] : [$turned, $orientation !== 1];
+    }
+
+    /** How the camera was held (Exif 2.32, tag 0x0112): 1 upright, 2 mirrored, 3 upside down, from 5 on lying on its side. */
+    private static function orientation(string $bytes, string $mime): int
+    {
+        $exif = $mime === 'image/jpeg' && function_exists('exif_read_data')
+            ? @exif_read_data('data://image/jpeg;base64,'.base64_encode(substr($bytes, 0, 131_072)))
+            : false;
+        $said = is_array($exif) ? $exif['Orientation'] ?? 1 : 1;
+
+        return is_int($said) && $said >= 1 && $said <= 8 ? $said : 1;
     }
 }
