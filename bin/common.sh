@@ -31,8 +31,8 @@ need_packages() {
     done
     [ ${#missing[@]} -eq 0 ] && return
     if [ "$(id -u)" -ne 0 ]; then
-        stop "These Debian packages are missing. Run this line, then start again:
-    sudo apt-get update && sudo apt-get install -y ${missing[*]}"
+        stop "These Debian packages are missing. Run this line as root, then start again:
+    apt-get update && apt-get install -y ${missing[*]}"
     fi
     say "Adding Debian packages: ${missing[*]}"
     apt_patiently update -qq

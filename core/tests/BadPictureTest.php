@@ -92,7 +92,7 @@ it('leaves the halo out, and a figure that is half seen through as it is', funct
 });
 
 describe('a file that was cut short', function () {
-    it('is refused, wherever it was cut; whole it is taken, with whatever comes after its end', function (string $kind, bool $isProgressive) {
+    it('is refused, wherever it was cut; whole it is taken, with whatever follows its end', function (string $kind, bool $isProgressive) {
         $image = imagecreatetruecolor(120, 90);
         imagefill($image, 0, 0, 0xFFFFFF);
         for ($i = 0; $i < 40; $i++) {

@@ -50,7 +50,7 @@ final class ArmatureCommand extends Command
             return $this->refuse([$refused->getMessage()]);
         }
         $bend = $this->word($this->option('bend'));
-        if ($bend !== '' && $this->give(PagesPdf::of(BendingSheet::pages($figure, $ledger, $wires, $paper), $paper), $bend) !== 0) {
+        if ($bend !== '' && $this->give(PagesPdf::of(BendingSheet::pages($figure, $wires, $paper), $paper), $bend) !== 0) {
             return 2;
         }
 

@@ -47,8 +47,8 @@ final class ArmatureController
 
     public function bend(Body $body): Response
     {
-        [$figure, $ledger, $wires] = self::given($body);
-        $pages = BendingSheet::pages($figure, $ledger, $wires, $body->paper());
+        [$figure, , $wires] = self::given($body);
+        $pages = BendingSheet::pages($figure, $wires, $body->paper());
 
         return new Response(PagesPdf::of($pages, $body->paper()), 200, ['Content-Type' => 'application/pdf']);
     }

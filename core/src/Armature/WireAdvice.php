@@ -17,8 +17,8 @@ final readonly class WireAdvice
     /** Both free ends are turned back by so much (common practice), mm. */
     public const FOLD_BACK_MM = 10.0;
 
-    /** A course is looked along in so many steps at most. */
-    private const MOST_STEPS = 4000;
+    /** A course is looked along in so many steps at most: a mm each for one of a metre. */
+    private const MOST_STEPS = 1000;
 
     /** A limb that sinks by more than this share of its length hangs (house choice). */
     private const SAG_SHARE = 0.05;
@@ -49,8 +49,8 @@ final readonly class WireAdvice
 
     public static function of(Wire $wire, Figure $figure, Ledger $ledger): self
     {
-        $through = self::through($wire, $figure);
-        [$free, $carries] = self::load($wire, $figure, $ledger);
+        $walked = self::walked($wire, $figure);
+        [$free, $carries] = self::load($wire, $figure, $ledger, array_filter(array_column($walked, 'insideMm', 'part')));
         $beam = self::beam($wire, $wire->material, $wire->gaugeMm, $free, $carries);
 
         return new self(
@@ -61,7 +61,7 @@ final readonly class WireAdvice
             sagMm: $beam->sagMm(),
             staysAsBent: $beam->stressMPa() < self::SAFE_SHARE * $wire->material->yieldMPa(),
             adviceMm: self::thinnest($wire, $free, $carries),
-            through: $through,
+            through: self::pierced($walked),
         );
     }
 
@@ -113,13 +113,14 @@ final readonly class WireAdvice
      * The longest stretch of limb that it holds out, and what that weighs: all parts that it goes along for most of their length, with
      * what is held by them.
      *
+     * @param  array<string, float>  $insideMm  by the parts that it goes through
      * @return array{float, float} mm and g
      */
-    private static function load(Wire $wire, Figure $figure, Ledger $ledger): array
+    private static function load(Wire $wire, Figure $figure, Ledger $ledger, array $insideMm): array
     {
         $free = $carries = 0.0;
         foreach ($figure->parts as $part) {
-            if (! $part->isJoined() || ! $part->solid->kind()->isLong() || self::insideMm($wire->pointsMm, $part) === 0.0) {
+            if (! $part->isJoined() || ! $part->solid->kind()->isLong() || ! isset($insideMm[$part->key])) {
                 continue;
             }
             $length = $part->solid->size()->heightMm;
@@ -138,37 +139,56 @@ final readonly class WireAdvice
     /** @return list<array{part: string, holes: non-empty-list<array{float, float, float}>}> what it goes through or ends in, and where */
     public static function through(Wire $wire, Figure $figure): array
     {
+        return self::pierced(self::walked($wire, $figure));
+    }
+
+    /**
+     * @param  list<array{part: string, insideMm: float, holes: list<array{float, float, float}>}>  $walked
+     * @return list<array{part: string, holes: non-empty-list<array{float, float, float}>}>
+     */
+    private static function pierced(array $walked): array
+    {
         $through = [];
-        foreach ($figure->parts as $part) {
-            $holes = self::holes($wire->pointsMm, $part);
+        foreach ($walked as ['part' => $part, 'holes' => $holes]) {
             if ($holes !== []) {
-                $through[] = ['part' => $part->key, 'holes' => $holes];
+                $through[] = ['part' => $part, 'holes' => $holes];
             }
         }
 
         return $through;
     }
 
+    /** @return list<array{part: string, insideMm: float, holes: list<array{float, float, float}>}> its own course through each part */
+    private static function walked(Wire $wire, Figure $figure): array
+    {
+        return array_map(
+            static fn (Part $part): array => ['part' => $part->key] + self::along($wire->pointsMm, $part),
+            array_values($figure->parts),
+        );
+    }
+
     /**
-     * Where a course enters and leaves a part's pieces.
+     * How much of a course lies in a part's pieces, and where it enters and leaves them.
      *
      * @param  list<array{float, float, float}>  $course
-     * @return list<array{float, float, float}>
+     * @return array{insideMm: float, holes: list<array{float, float, float}>}
      */
-    private static function holes(array $course, Part $part): array
+    private static function along(array $course, Part $part): array
     {
+        $count = 0;
         $holes = [];
         $before = null;
         $pieces = self::near($course, $part);
         foreach ($pieces === [] ? [] : self::steps($course) as $point) {
             $isIn = self::isIn($pieces, $point);
+            $count += (int) $isIn;
             if ($before !== null && $before !== $isIn) {
                 $holes[] = $point;
             }
             $before = $isIn;
         }
 
-        return $holes;
+        return ['insideMm' => $count === 0 ? 0.0 : $count * self::stepMm($course), 'holes' => $holes];
     }
 
     /**
@@ -206,11 +226,7 @@ final readonly class WireAdvice
      */
     public static function insideMm(array $course, Part $part): float
     {
-        $pieces = self::near($course, $part);
-
-        return $pieces === [] ? 0.0 : self::stepMm($course) * count(
-            array_filter(self::steps($course), static fn (array $p): bool => self::isIn($pieces, $p)),
-        );
+        return self::along($course, $part)['insideMm'];
     }
 
     /**
@@ -251,7 +267,7 @@ final readonly class WireAdvice
     }
 
     /**
-     * Places a mm apart along a course, more or less; farther apart along one that is longer than any wire in a figure.
+     * Places a mm apart along a course, more or less; farther apart along one that is longer than a metre.
      *
      * @param  list<array{float, float, float}>  $course
      * @return list<array{float, float, float}>

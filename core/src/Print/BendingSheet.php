@@ -9,7 +9,6 @@ use Impa\Figure\Figure;
 use Impa\Figure\Side;
 use Impa\Figure\Wire;
 use Impa\Geometry\Box;
-use Impa\Wool\Ledger;
 
 /** Every wire at true size, from the front and where it is not flat from the side as well, to be bent along; pages are SVG in mm. */
 final class BendingSheet
@@ -26,7 +25,7 @@ final class BendingSheet
      * @param  array<string, Wire>  $wires
      * @return non-empty-list<string>
      */
-    public static function pages(Figure $figure, Ledger $ledger, array $wires, Paper $paper): array
+    public static function pages(Figure $figure, array $wires, Paper $paper): array
     {
         [$width, $height] = $paper->sizeMm();
         [$right, $bottom] = [$width - Page::RIM, $height - Page::RIM - Page::FOOT];
@@ -34,7 +33,7 @@ final class BendingSheet
         [$x, $y, $row] = [Page::RIM, Page::RIM, 0.0];
         foreach ($wires as $wire) {
             foreach (self::views($wire) as $from) {
-                [$svg, $w, $h] = self::drawn(WireAdvice::of($wire, $figure, $ledger), $from, $right - Page::RIM, $bottom - Page::RIM);
+                [$svg, $w, $h] = self::drawn($wire, $from, $right - Page::RIM, $bottom - Page::RIM);
                 if ($x + $w > $right) {
                     [$x, $y, $row] = [Page::RIM, $y + $row, 0.0];
                 }
@@ -69,9 +68,8 @@ final class BendingSheet
     }
 
     /** @return array{string, float, float} SVG, width and height; larger than the room, it is turned upright or cut off at the page */
-    private static function drawn(WireAdvice $advice, Side $from, float $roomWidth, float $roomHeight): array
+    private static function drawn(Wire $wire, Side $from, float $roomWidth, float $roomHeight): array
     {
-        $wire = $advice->wire;
         $seen = array_map(static fn (array $p): array => array_slice($from->see(...$p), 0, 2), $wire->pointsMm);
         $box = Box::around($seen);
         // What is wider than the paper is turned upright, where that helps.
@@ -94,7 +92,7 @@ final class BendingSheet
                 '%s, %.1f mm. Cut %.0f mm%s.',
                 $wire->material->word(),
                 $wire->gaugeMm,
-                $advice->cutMm,
+                WireAdvice::cut($wire),
                 $wire->doubled ? ', doubled and twisted' : '',
             ),
             sprintf(

@@ -72,7 +72,7 @@ final class Booklet
             }
         }
         if ($figure->wires !== []) {
-            array_push($pages, ...BendingSheet::pages($figure, $plan->ledger, $figure->wires, $paper));
+            array_push($pages, ...BendingSheet::pages($figure, $figure->wires, $paper));
         }
 
         return ['html' => Html::sheet(WorkSheet::STYLE.self::STYLE, '', $html), 'pages' => $pages];

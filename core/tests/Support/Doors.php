@@ -82,7 +82,7 @@ final class Doors
             'board, rescaled' => static fn (Figure $f): mixed => $f->scaledTo(90.0)->document(),
             'balance' => static fn (Figure $f): array => BalanceSheet::of(Balance::of($ledger($f))),
             'armature' => static fn (Figure $f): array => ArmatureSheet::of($f, $ledger($f), Skeleton::of($f, true), []),
-            'armature/bend' => static fn (Figure $f): array => BendingSheet::pages($f, $ledger($f), Skeleton::of($f, true), Paper::A4),
+            'armature/bend' => static fn (Figure $f): array => BendingSheet::pages($f, Skeleton::of($f, true), Paper::A4),
             'build' => static fn (Figure $f): array => [StepsSheet::of($work($f)), Schools::of($f)],
             'build/picture' => static function (Figure $f) use ($work): array {
                 $steps = $work($f);
