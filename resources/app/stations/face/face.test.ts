@@ -414,19 +414,17 @@ describe('needles at hand', () => {
       box: [],
       last: [],
     })
-    const kept = vi
-      .spyOn(api, 'keepNeedles')
-      .mockImplementation((gauges) =>
-        Promise.resolve({
-          revision: 'r2',
-          gauges,
-          sold: [36, 38],
-          kinds: [],
-          finest: Math.max(...gauges),
-          box: [],
-          last: [],
-        }),
-      )
+    const kept = vi.spyOn(api, 'keepNeedles').mockImplementation((gauges) =>
+      Promise.resolve({
+        revision: 'r2',
+        gauges,
+        sold: [36, 38],
+        kinds: [],
+        finest: Math.max(...gauges),
+        box: [],
+        last: [],
+      }),
+    )
     table = await onTable(NeedleTags, {}, faced(), board)
     await flushPromises()
     await button('38').trigger('click')
