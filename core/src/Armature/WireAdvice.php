@@ -161,8 +161,10 @@ final readonly class WireAdvice
     /** @return list<array{part: string, insideMm: float, holes: list<array{float, float, float}>}> its own course through each part */
     private static function walked(Wire $wire, Figure $figure): array
     {
+        $steps = self::steps($wire->pointsMm);
+
         return array_map(
-            static fn (Part $part): array => ['part' => $part->key] + self::along($wire->pointsMm, $part),
+            static fn (Part $part): array => ['part' => $part->key] + self::along($wire->pointsMm, $steps, $part),
             array_values($figure->parts),
         );
     }
@@ -171,15 +173,16 @@ final readonly class WireAdvice
      * How much of a course lies in a part's pieces, and where it enters and leaves them.
      *
      * @param  list<array{float, float, float}>  $course
+     * @param  list<array{float, float, float}>  $steps  places along it
      * @return array{insideMm: float, holes: list<array{float, float, float}>}
      */
-    private static function along(array $course, Part $part): array
+    private static function along(array $course, array $steps, Part $part): array
     {
         $count = 0;
         $holes = [];
         $before = null;
         $pieces = self::near($course, $part);
-        foreach ($pieces === [] ? [] : self::steps($course) as $point) {
+        foreach ($pieces === [] ? [] : $steps as $point) {
             $isIn = self::isIn($pieces, $point);
             $count += (int) $isIn;
             if ($before !== null && $before !== $isIn) {
@@ -226,7 +229,7 @@ final readonly class WireAdvice
      */
     public static function insideMm(array $course, Part $part): float
     {
-        return self::along($course, $part)['insideMm'];
+        return self::near($course, $part) === [] ? 0.0 : self::along($course, self::steps($course), $part)['insideMm'];
     }
 
     /**
