@@ -7,6 +7,7 @@ namespace App\Building;
 use DateTimeImmutable;
 use Impa\Build\ScheduleSheet;
 use Impa\Build\Work;
+use Impa\Print\Page;
 use Sabre\VObject\Component\VCalendar;
 
 /**
@@ -23,7 +24,7 @@ final class SittingsCalendar
         foreach ($work->steps as $step) {
             $titles[$step->key] = $step->title;
         }
-        $name = $work->ledger->figure->name;
+        $name = Page::printable($work->ledger->figure->name);
         $calendar = new VCalendar(['PRODID' => '-//Impa//Sittings//EN']);
         $sittings = $schedule['sittings'];
         foreach ($sittings as $i => $sitting) {
@@ -31,7 +32,7 @@ final class SittingsCalendar
             $calendar->add('VEVENT', [
                 'UID' => sprintf('%s@impa.invalid', hash('sha256', implode("\n", [$name, $sitting['start'], (string) $i]))),
                 'SUMMARY' => sprintf('Felting: %s (%d of %d)', $name, $i + 1, count($sittings)),
-                'DESCRIPTION' => implode("\n", $steps),
+                'DESCRIPTION' => implode("\n", array_map(Page::printable(...), $steps)),
                 // Times without a zone: it is seven in the evening wherever she sits.
                 'DTSTART' => (new DateTimeImmutable($sitting['start']))->format('Ymd\THis'),
                 'DTEND' => (new DateTimeImmutable($sitting['end']))->format('Ymd\THis'),

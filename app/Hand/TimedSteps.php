@@ -4,24 +4,30 @@ declare(strict_types=1);
 
 namespace App\Hand;
 
+use App\Building\Building;
+use App\Building\FigureLog;
+use App\Models\Bout;
 use App\Models\Figure;
 use App\Models\FinishedStep;
 use App\Store\Writing;
-use Impa\Build\Work;
+use Impa\Figure\Figure as FigureDocument;
 use Impa\Hand\TimedStep;
 
 /** What the log tells of a felter's speed: steps that are ticked, with the minutes that the clock ran at them. */
 final class TimedSteps
 {
     /**
-     * Keeps what the log says now; what is not ticked any more, or has no minutes, teaches nothing.
-     *
-     * @param  list<array{key: string, title: string, planned: float, done: float}>  $steps  of the diary
+     * Keeps what the log says now, wherever a step is ticked or time is told; what is not ticked any more, or has no minutes, teaches
+     * nothing.
      */
-    public static function keep(Figure $figure, Work $work, array $steps): void
+    public static function keep(Figure $figure): void
     {
+        if (Bout::query()->where('figure_id', $figure->id)->doesntExist()) {
+            return;
+        }
+        $work = Building::work(FigureDocument::fromJson($figure->document));
         $done = array_flip($figure->load('marks')->doneSteps());
-        $minutes = array_column($steps, 'done', 'key');
+        $minutes = array_column(FigureLog::of($figure, $work)['steps'], 'done', 'key');
         $known = FinishedStep::query()->where('figure_id', $figure->id)->get()->keyBy('step');
         $now = [];
         foreach ($work->steps as $step) {

@@ -11,8 +11,12 @@ use Impa\Figure\Edits;
 use Impa\Figure\Figure;
 use Impa\Figure\FigureCheck;
 use Impa\Figure\FigureRefused;
+use Impa\Figure\Side;
+use Impa\Print\Outlines;
+use Impa\Render\View;
 use Impa\Shape\ShapeKind;
 use Impa\Tests\Support\Figures;
+use stdClass;
 
 /** A body, a head on it, an ear on the head, and eyes; members that Impa does not know. */
 function character(): Figure
@@ -33,6 +37,15 @@ function character(): Figure
             ],
         ),
     );
+}
+
+/** @return list<string> every outline that is seen, whatever it is called */
+function seen(Figure $figure, View $view): array
+{
+    preg_match_all('/ d="([^"]+)"/', Outlines::svg($figure, $view), $found);
+    sort($found[1]);
+
+    return $found[1];
 }
 
 /** @return array<string, array<string, mixed>> members of a list by key, the document proved to be whole */
@@ -178,6 +191,56 @@ it('parts a pair with its place, its holes and its name, and leaves the rest of 
             'pointsMm' => [[5, -4], [-5, -4], [-5, 4], [5, 5]],
             'holesMm' => [[[2, -1], [-1, -1], [0, 2]]],
         ]);
+});
+
+it('parts a pair that is laid from any side without anything that is seen changing', function (string $side) {
+    $figure = Figures::read(Figures::document([Figures::part('head', 'egg', 50, 46, 48)], [[
+        'key' => 'spot', 'on' => 'head', 'kind' => 'patch', 'xMm' => 6, 'yMm' => 3, 'mirror' => true, 'side' => $side, 'turnDeg' => 20,
+        'pointsMm' => [[-5, -4], [5, -4], [5, 4], [-5, 5]], 'colour' => 'black',
+    ]]));
+    $parted = Figure::fromDocument(Edits::parted($figure, 'spot')->document);
+    foreach (View::cases() as $view) {
+        expect(seen($parted, $view))->toBe(seen($figure, $view));
+    }
+})->with(array_column(Side::cases(), 'value'));
+
+it('leads the middle line elsewhere, and everything stays where it was drawn', function () {
+    $document = Figures::document(
+        [
+            Figures::part('mask', 'plate', 80, 60, 3, 4, 40),
+            Figures::part('ear', 'cone', 12, 16, 8, 18, 84, 0, ['join' => ['to' => 'mask']]),
+        ],
+        [['key' => 'nose', 'on' => 'mask', 'kind' => 'disc', 'widthMm' => 5, 'xMm' => 2, 'colour' => 'black']],
+        [
+            'wires' => [['key' => 'w', 'pointsMm' => [[-10, 30, 0], [12, 31, 2]]]],
+            'base' => ['weights' => [['g' => 5, 'atMm' => [3, 4, 1]]]],
+            'flat' => [
+                'way' => 'sheet',
+                'openings' => [['key' => 'hole', 'pointsMm' => [[1, 40], [9, 40], [5, 46]]]],
+                'ribbon' => ['widthMm' => 6, 'lengthMm' => 200, 'holesMm' => [[-30, 40], [36, 40]]],
+            ],
+            'picture' => ['file' => 'a.png', 'widthPx' => 200, 'heightPx' => 200, 'mmPerPx' => 0.5, 'originPx' => [100, 190]],
+        ],
+    );
+    $read = static fn (stdClass $whole): array => (array) json_decode((string) json_encode($whole), true);
+    $was = $read(Figures::read($document)->document());
+    $moved = $read(Edits::axisMoved(Figures::read($document), 3.5)->document);
+    expect(array_column(array_column($moved['parts'], 'at'), 'xMm'))
+        ->toEqual([0.5, 14.5])
+        ->and($moved['details'])
+        ->toEqual($was['details'])
+        ->and($moved['wires'][0]['pointsMm'])
+        ->toEqual([[-13.5, 30, 0], [8.5, 31, 2]])
+        ->and($moved['base']['weights'][0]['atMm'])
+        ->toEqual([-0.5, 4, 1])
+        ->and($moved['flat']['openings'][0]['pointsMm'])
+        ->toEqual([[-2.5, 40], [5.5, 40], [1.5, 46]])
+        ->and($moved['flat']['ribbon']['holesMm'])
+        ->toEqual([[-33.5, 40], [32.5, 40]])
+        // 3.5 mm are seven pixels.
+        ->and($moved['picture']['originPx'])
+        ->toEqual([107, 190]);
+    expect($read(Edits::axisMoved(Figures::read($moved), -3.5)->document))->toEqual($was);
 });
 
 it('takes the nearest colour within what passes, the same one always, and none beyond', function () {

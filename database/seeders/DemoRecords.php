@@ -62,13 +62,11 @@ final class DemoRecords
         foreach (array_slice($keys, 0, $last + 1) as $key) {
             $figure->marks()->create(['step' => $key, 'created_at' => now()]);
         }
-        $done = [];
         foreach (array_keys($minutes) as $i => $key) {
             $begun = $at + intdiv($i, 4) * self::EVERY_MS + $i * self::PAUSE_MS + (int) (60_000 * array_sum(array_slice($minutes, 0, $i)));
             $ended = $begun + (int) (60_000 * $minutes[$key]);
             Bout::query()->create(['figure_id' => $figure->id, 'step' => $key, 'begun_at' => $begun, 'ended_at' => $ended]);
-            $done[] = ['key' => $key, 'title' => '', 'planned' => 0.0, 'done' => (float) $minutes[$key]];
         }
-        TimedSteps::keep($figure, $work, $done);
+        TimedSteps::keep($figure);
     }
 }

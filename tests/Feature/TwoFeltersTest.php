@@ -278,6 +278,18 @@ it('leaves the other\'s rows as they were on every route, with all that is their
     }
 });
 
+it('writes nothing of one\'s own where something is only shown, or reckoned', function () {
+    $own = Belongings::rows($this->ada->id);
+    $reckoning = ['document' => Belongings::document('a'), 'figure' => $this->adas['figure'], 'part' => 'head'];
+    foreach (array_diff([...SHOWING, ...RECKONING], LINKS) as $name) {
+        $before = DB::transactionLevel();
+        DB::beginTransaction();
+        $answer = ($this->ask)($name, addresses($this->adas)[$name], str_starts_with($name, 'POST') ? $reckoning : []);
+        expect($answer->getStatusCode())->toBeLessThan(500, $name)->and(Belongings::rows($this->ada->id))->toEqual($own, $name);
+        DB::rollBack($before);
+    }
+});
+
 it('leaves the other\'s rows as they were by every command', function () {
     $home = sys_get_temp_dir().'/impa-two-'.bin2hex(random_bytes(6));
     mkdir($home.'/framework', 0750, true);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Building\Building;
+use App\Building\FigureLog;
 use App\Hand\TimedSteps;
 use App\Http\Requests\Body;
 use App\Models\Bout;
@@ -65,6 +66,7 @@ final class LogController
                 }
             }
         });
+        TimedSteps::keep($figure);
 
         return new JsonResponse(self::diary($figure));
     }
@@ -118,26 +120,8 @@ final class LogController
     /** @return array<string, mixed> */
     private static function diary(Figure $figure): array
     {
-        $bouts = $entries = [];
-        foreach (Record::good(Bout::query()->where('figure_id', $figure->id)->get()) as $bout) {
-            $bouts[] = ['step' => $bout->step, 'from' => $bout->begun_at, 'to' => $bout->ended_at];
-        }
-        foreach (Record::good(LogEntry::query()->where('figure_id', $figure->id)->get()) as $e) {
-            $entries[] = [
-                'uuid' => $e->uuid,
-                'kind' => $e->kind,
-                'step' => $e->step,
-                'text' => $e->text,
-                'grams' => $e->grams,
-                'gauge' => $e->gauge,
-                'picture' => $e->picture_id,
-                'at' => $e->at,
-            ];
-        }
-
         $work = Building::work(FigureDocument::fromJson($figure->document));
-        $diary = Diary::of($work, $bouts, $entries);
-        TimedSteps::keep($figure, $work, $diary['steps']);
+        $diary = FigureLog::of($figure, $work);
         foreach ($diary['sittings'] as $i => $sitting) {
             $diary['sittings'][$i]['changed'] = self::changed($figure, $sitting['from'], $sitting['to']);
         }

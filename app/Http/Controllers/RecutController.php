@@ -22,7 +22,7 @@ final class RecutController
 {
     private const ACTS = [
         'split', 'merge', 'lasso', 'to-detail', 'to-part', 'remove', 'double', 'paint', 'add', 'mend', 'part-pair',
-        'gather', 'resize', 'fasten', 'put',
+        'axis', 'gather', 'resize', 'fasten', 'put',
     ];
 
     public function store(Body $body): DocumentResponse
@@ -50,6 +50,7 @@ final class RecutController
             'add' => Edits::add($figure, self::shape($body->text('shape')), $body->text('on')),
             'mend' => Edits::mend($figure, $body->text('key'), $body->object('set'), $body->objects('add'), $body->texts('remove')),
             'part-pair' => Edits::parted($figure, $body->text('key')),
+            'axis' => Edits::axisMoved($figure, $body->float('mm')),
             'gather' => Accessories::gather($figure, $body->texts('keys'), $body->text('name')),
             'resize' => Accessories::resize($figure, $body->text('thing'), $body->float('times')),
             'fasten' => Accessories::fasten($figure, $body->text('thing'), $body->text('holder')),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Hand\TimedSteps;
 use App\Http\Requests\Body;
 use App\Models\Figure;
 use App\Models\StepMark;
@@ -27,6 +28,7 @@ final class StepController
             throw new HttpException(422, 'There is no such step in the plan of this figure as it is saved.');
         }
         $figure->marks()->firstOrCreate(['step' => $step], ['created_at' => now()]);
+        TimedSteps::keep($figure);
 
         return $this->index($figure);
     }
@@ -46,6 +48,7 @@ final class StepController
     public function destroy(Figure $figure, string $step): JsonResponse
     {
         $figure->marks()->where('step', $step)->delete();
+        TimedSteps::keep($figure);
 
         return $this->index($figure);
     }

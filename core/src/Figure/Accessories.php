@@ -317,17 +317,9 @@ final class Accessories
                 if ($detail->on !== $part->key) {
                     continue;
                 }
-                $copy = Draft::copy($detail);
+                $copy = Draft::mirrored($detail);
                 $copy->key = Draft::besides(array_column($document->details, 'key'), $detail->key.'-left');
                 $copy->on = $twin->key;
-                $copy->xMm = 0 - ($copy->xMm ?? 0);
-                $copy->turnDeg = 0 - ($copy->turnDeg ?? 0);
-                $copy->side = Side::from($copy->side ?? 'front')->mirrored()->value;
-                foreach (['pointsMm' => false, 'holesMm' => true] as $list => $isNested) {
-                    if (isset($copy->{$list})) {
-                        $copy->{$list} = $isNested ? array_map($mirrored, $copy->{$list}) : $mirrored($copy->{$list});
-                    }
-                }
                 $document->details[] = $copy;
             }
         }

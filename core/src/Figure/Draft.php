@@ -229,6 +229,26 @@ final class Draft
         return $copy instanceof stdClass ? $copy : new stdClass;
     }
 
+    /** A copy of a detail as it lies on the other half: mirrored at the middle line, from the other side where it is laid from one. */
+    public static function mirrored(stdClass $detail): stdClass
+    {
+        $copy = self::copy($detail);
+        $turned = static fn (array $points): array => array_map(static fn (array $p): array => [0 - $p[0], $p[1]], $points);
+        $copy->xMm = 0 - ($detail->xMm ?? 0);
+        $copy->turnDeg = 0 - ($detail->turnDeg ?? 0);
+        if (isset($detail->side)) {
+            $copy->side = Side::from($detail->side)->mirrored()->value;
+        }
+        if (isset($detail->pointsMm)) {
+            $copy->pointsMm = $turned($detail->pointsMm);
+        }
+        if (isset($detail->holesMm)) {
+            $copy->holesMm = array_map($turned, $detail->holesMm);
+        }
+
+        return $copy;
+    }
+
     /** @return array{float, float} */
     private static function middle(stdClass $detail): array
     {

@@ -141,24 +141,48 @@ final class Edits
     {
         $draft = Draft::of($figure);
         $right = $draft->detail($key);
-        $left = Draft::copy($right);
+        $left = Draft::mirrored($right);
         $name = $right->name ?? $key;
-        $mirrored = static fn (array $points): array => array_map(static fn (array $p): array => [0 - $p[0], $p[1]], $points);
         $left->key = $key.'-left';
         $left->name = $name.', left';
         $left->mirror = $right->mirror = false;
-        $left->xMm = 0 - ($right->xMm ?? 0);
-        $left->turnDeg = 0 - ($right->turnDeg ?? 0);
-        if (isset($left->pointsMm)) {
-            $left->pointsMm = $mirrored($left->pointsMm);
-        }
-        if (isset($left->holesMm)) {
-            $left->holesMm = array_map($mirrored, $left->holesMm);
-        }
         $right->name = $name.', right';
         $draft->addDetail($left);
 
         return Edited::of($draft, 'detail', $key);
+    }
+
+    /**
+     * The middle line led elsewhere: all that lies in the figure's frame goes the other way, and so stays where it was seen, over the
+     * drawing; twins are mirrored at the new line.
+     *
+     * @param  float  $mm  to the viewer's right
+     *
+     * @throws FigureRefused if something would lie too far out
+     */
+    public static function axisMoved(Figure $figure, float $mm): Edited
+    {
+        $draft = Draft::of($figure);
+        $document = $draft->document;
+        $moved = static fn (float|int $x, float $by = -1.0): float => round($x + $by * $mm, 2) + 0.0;
+        $all = static fn (array $points): array => array_map(static fn (array $p): array => [$moved($p[0])] + $p, $points);
+        foreach ($document->parts as $part) {
+            $part->at->xMm = $moved($part->at->xMm);
+        }
+        foreach ([...$document->wires ?? [], ...$document->flat->openings ?? []] as $line) {
+            $line->pointsMm = $all($line->pointsMm);
+        }
+        foreach ($document->base->weights ?? [] as $weight) {
+            [$weight->atMm] = $all([$weight->atMm]);
+        }
+        if (isset($document->flat->ribbon)) {
+            $document->flat->ribbon->holesMm = $all($document->flat->ribbon->holesMm);
+        }
+        if (isset($document->picture)) {
+            $document->picture->originPx[0] = $moved($document->picture->originPx[0], 1.0 / $document->picture->mmPerPx);
+        }
+
+        return Edited::of($draft);
     }
 
     /**

@@ -36,7 +36,7 @@ final class Outlines
                 $i,
                 $d,
                 $layer->srgb->toHex(),
-                htmlspecialchars(($what === null ? $layer->piece->part->name : $what->name).$twin, ENT_XML1 | ENT_QUOTES),
+                Page::escaped(($what === null ? $layer->piece->part->name : $what->name).$twin),
             );
         }
         [$x, $y] = [$left - self::RIM_MM, -$high - self::RIM_MM];
@@ -46,7 +46,7 @@ final class Outlines
             "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"%smm\" height=\"%smm\" viewBox=\"%s %s %s %s\">\n"
                 ."<title>%s</title>\n%s</svg>\n",
             ...array_map(Page::number(...), [$width, $height, $x, $y, $width, $height]),
-            ...[htmlspecialchars($figure->name, ENT_XML1 | ENT_QUOTES), $groups],
+            ...[Page::escaped($figure->name), $groups],
         );
     }
 }

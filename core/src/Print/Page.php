@@ -111,8 +111,14 @@ final class Page
             self::number($x),
             self::number($y),
             self::number($sizeMm),
-            htmlspecialchars(self::printable($words), ENT_XML1 | ENT_QUOTES),
+            self::escaped($words),
         );
+    }
+
+    /** Words as XML holds them. */
+    public static function escaped(string $words): string
+    {
+        return htmlspecialchars(self::printable($words), ENT_XML1 | ENT_QUOTES);
     }
 
     /** Without what no page can show and no XML may hold (XML 1.0, section 2.2): control characters become spaces. */

@@ -139,6 +139,7 @@ export type RecutAct =
   | 'add'
   | 'mend'
   | 'part-pair'
+  | 'axis'
   | 'gather'
   | 'resize'
   | 'fasten'

@@ -252,16 +252,19 @@ describe('order of depth', () => {
 })
 
 describe('the middle line', () => {
-  it('moves under the figure: what is drawn stays over the drawing', async () => {
+  it('is led elsewhere by PHP, which knows what lies beside it; one step back undoes it', async () => {
     const figure = await opened()
-    figure.change(
-      (d) => (d.picture = { file: 'a.png', widthPx: 200, heightPx: 200, mmPerPx: 0.5, originPx: [100, 190] }),
-    )
-    figure.moveAxis(3)
-    expect(figure.parts.map((p) => p.at.xMm)).toEqual([-3, -3, 6])
-    expect(figure.document?.picture?.originPx).toEqual([106, 190])
+    const ask = vi.spyOn(api, 'recut').mockImplementation((sent) => {
+      const document = structuredClone(sent)
+      for (const part of document.parts) part.at.xMm -= 3
+      return Promise.resolve({ document, kind: 'part', key: '' })
+    })
+    const before = figure.parts.map((p) => p.at.xMm)
+    await figure.moveAxis(3)
+    expect(ask.mock.calls[0]?.slice(1)).toEqual(['axis', { mm: 3 }])
+    expect(figure.parts.map((p) => p.at.xMm)).toEqual(before.map((x) => x - 3))
     figure.undo()
-    expect(figure.document?.picture?.originPx).toEqual([100, 190])
+    expect(figure.parts.map((p) => p.at.xMm)).toEqual(before)
   })
 })
 

@@ -173,11 +173,8 @@ export const useFigure = defineStore('figure', () => {
   }
 
   /** Moves the middle line; what is drawn stays where it is, twins are mirrored about the new line. */
-  function moveAxis(mm: number): void {
-    change((d) => {
-      for (const p of d.parts) p.at.xMm = Math.round((p.at.xMm - mm) * 100) / 100
-      if (d.picture) d.picture.originPx[0] = Math.round((d.picture.originPx[0] + mm / d.picture.mmPerPx) * 100) / 100
-    })
+  async function moveAxis(mm: number): Promise<void> {
+    await editAndTell((now) => api.recut(now, 'axis', { mm }))
   }
 
   const keysOf = (kind: 'part' | 'detail') => (kind === 'part' ? chosen.chosen.value : chosen.chosenDetails.value)

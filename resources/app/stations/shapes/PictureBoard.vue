@@ -137,7 +137,7 @@ function release(event: PointerEvent): void {
   const isTap = paper.release(event)
   guides.value = {}
   if (axisMm.value !== null) {
-    if (axisMm.value) figure.moveAxis(axisMm.value)
+    if (axisMm.value) void figure.moveAxis(axisMm.value)
     axisMm.value = null
   } else if (drawn.value.length) void finishLine()
   else if (drag.value) end()
