@@ -302,6 +302,29 @@ it('prints names of any alphabet, and none that hides control characters', funct
     expect($text->getOutput())->toContain('Żółw Ёжик Ωμέγα')->toContain('Голова');
 })->with(['svg', 'pdf']);
 
+it('writes no control character into any drawing, page or calendar, whatever things are called', function (string $door, array $more) {
+    $hidden = "\x00 \x07 \x0b \x1b \u{fffe} end";
+    $document = ['name' => "Moss{$hidden}"] + demoFigure();
+    foreach (['parts', 'details', 'colours'] as $list) {
+        foreach ($document[$list] as $i => $member) {
+            $document[$list][$i]['name'] = "{$list} {$i}{$hidden}";
+        }
+    }
+    $answer = $this->postJson("/api/{$door}", ['document' => $document, 'part' => $document['parts'][0]['key']] + $more)->assertOk();
+    $bytes = (string) ($door === 'build/picture' ? $answer->json('svg') : $answer->getContent());
+    expect(preg_match('/[\x00-\x08\x0b\x0c\x0e-\x1f\x7f]|\xef\xbf\xbe/', $bytes))->toBe(0)
+        ->and($bytes)->toContain($door === 'build/picture' ? '<svg' : ' end');
+    if (str_starts_with($bytes, '<')) {
+        expect(simplexml_load_string($bytes))->not->toBeFalse();
+    }
+})->with([
+    ['size-cards', ['as' => 'svg']],
+    ['outlines', []],
+    ['face/sheets', ['as' => 'svg']],
+    ['build/picture', ['step' => 'cover:head']],
+    ['schedule/calendar', []],
+]);
+
 it('keeps a quote that a wool\'s name begins with through the table', function (string $name) {
     $this->postJson('/api/wools', ['name' => $name, 'hex' => '#6d7a3f', 'gramsLeft' => 20])->assertCreated();
     $table = base64_encode((string) $this->get('/api/wools.csv')->getContent());
