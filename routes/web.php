@@ -60,8 +60,9 @@ use App\Models\FigureSet;
 use Illuminate\Support\Facades\Route;
 
 // Everything is somebody's, but what stands at the end.
-$numbers = ['figure', 'picture', 'wool', 'swatch', 'set', 'device'];
-Route::prefix('api')->middleware([KnownFelter::class, OnlyOwn::class])->whereNumber($numbers)->group(function (): void {
+// Longer numbers are no row's.
+$numbers = array_fill_keys(['figure', 'picture', 'wool', 'swatch', 'set', 'device'], '[0-9]{1,18}');
+Route::prefix('api')->middleware([KnownFelter::class, OnlyOwn::class])->where($numbers)->group(function (): void {
     Route::get('figures', [FigureController::class, 'index']);
     Route::post('figures', [FigureController::class, 'store']);
     Route::get('figures/{figure}', [FigureController::class, 'show']);
@@ -224,10 +225,10 @@ Route::middleware([KnownFelter::class, OnlyOwn::class])->group(function (): void
     Route::view('/stash', 'app');
     Route::view('/hand', 'app');
     Route::view('/house', 'app');
-    Route::get('/sets/{set}', fn (FigureSet $set) => view('app'))->whereNumber('set');
+    Route::get('/sets/{set}', fn (FigureSet $set) => view('app'))->where('set', '[0-9]{1,18}');
     // A figure that is not there is told at once, by a plain page, not by an empty station.
     Route::get('/figures/{figure}/{station?}', fn (Figure $figure) => view('app'))
-        ->whereNumber('figure')->whereIn('station', ['shapes', 'wool', 'face', 'build', 'check']);
+        ->where('figure', '[0-9]{1,18}')->whereIn('station', ['shapes', 'wool', 'face', 'build', 'check']);
 });
 
 // What is answered to who has not signed in: the door, a figure that somebody shared, and whether the server is well.

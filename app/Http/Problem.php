@@ -6,6 +6,7 @@ namespace App\Http;
 
 use App\Store\StoreTrouble;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Database\QueryException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Session\TokenMismatchException;
 use Impa\Figure\Fault;
@@ -19,6 +20,9 @@ use Throwable;
 /** Refusals as RFC 9457 problem details, with a JSON Pointer for each fault of a document. */
 final class Problem
 {
+    /** SQLSTATE of a number out of range, of what is none, of bytes that are no text, and of a text that is too long. */
+    private const BEYOND = ['22003', '22P02', '22021', '22001'];
+
     public static function for(Throwable $e): JsonResponse
     {
         $before = $e->getPrevious();
@@ -36,6 +40,11 @@ final class Problem
                 404,
                 'Not found',
                 'There is nothing here under this number. It may have been thrown away for good.',
+            ),
+            $e instanceof QueryException && in_array($e->getCode(), self::BEYOND, true) => self::of(
+                422,
+                'Beyond what is kept',
+                'A number in this is too large to be kept, or a text holds what is no letter: write it anew.',
             ),
             $e instanceof TokenMismatchException, $before instanceof TokenMismatchException => self::of(
                 419,

@@ -162,7 +162,8 @@ final class Figure extends Model
         $plan = Plan::of($figure, densities: Stash::densities($figure), pace: OwnHand::hand()->pace());
 
         return [
-            'name' => $figure->name,
+            // A store may cut a text at it.
+            'name' => str_replace("\0", ' ', $figure->name),
             'document' => $figure->toJson(),
             'total_g' => $plan->totalG(),
             'hands_minutes' => $plan->handsMinutes(),

@@ -18,6 +18,15 @@ final class StoreTrouble extends RuntimeException
 
     private const FULL = [10, 13];
 
+    /** SQLSTATEs of PostgreSQL (its manual, appendix A): locks and deadlocks, no writing, no room, nobody there. */
+    private const STATES = [
+        '55P03' => 'busy', '40P01' => 'busy', '40001' => 'busy', '57014' => 'busy',
+        '25006' => 'readOnly',
+        '53100' => 'full', '53200' => 'full',
+        '08000' => 'gone', '08001' => 'gone', '08003' => 'gone', '08004' => 'gone', '08006' => 'gone',
+        '53300' => 'gone', '57P01' => 'gone', '57P02' => 'gone', '57P03' => 'gone',
+    ];
+
     private function __construct(public readonly int $status, string $message)
     {
         parent::__construct($message);
@@ -44,6 +53,11 @@ final class StoreTrouble extends RuntimeException
         return new self(507, 'The disk is full, or does not take what is written. This was not done. Make room, then try again.');
     }
 
+    public static function gone(): self
+    {
+        return new self(503, 'Impa\'s store does not answer. This was not done; try again in a moment.');
+    }
+
     /** What a failed query means for who asked; null where it is no trouble of the store. */
     public static function in(Throwable $e): ?self
     {
@@ -52,8 +66,14 @@ final class StoreTrouble extends RuntimeException
         }
         $code = $e instanceof PDOException && is_array($e->errorInfo) ? $e->errorInfo[1] ?? 0 : 0;
         $code = is_int($code) ? $code & 0xFF : 0;
+        $state = $e instanceof PDOException ? self::STATES[$e->errorInfo[0] ?? (string) $e->getCode()] ?? '' : '';
 
         return match (true) {
+            $state === 'busy' => self::busy(),
+            $state === 'readOnly' => self::readOnly(),
+            $state === 'full' => self::full(),
+            // Nobody to talk to: PDO tells it by the driver's own number.
+            $state === 'gone', $e instanceof PDOException && $e->getCode() === 7 => self::gone(),
             in_array($code, self::BUSY, true) => self::busy(),
             in_array($code, self::READ_ONLY, true) => self::readOnly(),
             in_array($code, self::FULL, true) => self::full(),

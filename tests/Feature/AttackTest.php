@@ -170,11 +170,11 @@ it('takes a document up to 2 MB, and tells of a larger one in words', function (
         ->toBe(1);
 });
 
-it('says what went wrong with the store, and claims nothing that is not so', function (int $code, int $status, string $words) {
-    DB::listen(static function ($query) use ($code): void {
+it('says what went wrong with the store, and claims nothing else', function (string $state, int $code, int $status, string $words) {
+    DB::listen(static function ($query) use ($state, $code): void {
         if (str_starts_with($query->sql, 'insert into "figures"')) {
             $error = new PDOException('trouble');
-            $error->errorInfo = ['HY000', $code, 'trouble'];
+            $error->errorInfo = [$state, $code, 'trouble'];
             throw $error;
         }
     });
@@ -185,7 +185,20 @@ it('says what went wrong with the store, and claims nothing that is not so', fun
         ->not->toContain('kept')
         ->and(Figure::query()->count())
         ->toBe(0);
-})->with([[5, 503, 'holds'], [6, 503, 'holds'], [8, 503, 'may not write'], [13, 507, 'full'], [10, 507, 'full']]);
+})->with([
+    'SQLite, busy' => ['HY000', 5, 503, 'holds'],
+    'SQLite, locked' => ['HY000', 6, 503, 'holds'],
+    'SQLite, read-only' => ['HY000', 8, 503, 'may not write'],
+    'SQLite, full' => ['HY000', 13, 507, 'full'],
+    'SQLite, the disk does not take it' => ['HY000', 10, 507, 'full'],
+    // PostgreSQL 15, appendix A of its manual; its driver tells all of them by 7.
+    'PostgreSQL, lock not to be had' => ['55P03', 7, 503, 'holds'],
+    'PostgreSQL, deadlock' => ['40P01', 7, 503, 'holds'],
+    'PostgreSQL, read-only' => ['25006', 7, 503, 'may not write'],
+    'PostgreSQL, full' => ['53100', 7, 507, 'full'],
+    'PostgreSQL, connection lost' => ['08006', 7, 503, 'does not answer'],
+    'PostgreSQL, shut down' => ['57P01', 7, 503, 'does not answer'],
+]);
 
 it('knows trouble of the store from other trouble', function () {
     expect(StoreTrouble::in(new RuntimeException('x')))

@@ -290,6 +290,36 @@ it('writes nothing of one\'s own where something is only shown, or reckoned', fu
     }
 });
 
+it('answers in words whatever number or text stands in any member that is written, and whatever number in the address', function () {
+    // Beyond two, four and eight bytes; what a store may cut a text at; bytes that are no letter of any alphabet.
+    $odd = [40_000, 2_147_483_648, PHP_INT_MAX, -1, "a\0b", "\u{ffff}", str_repeat('x', 70_000)];
+    $count = 0;
+    $ask = function (string $name, string $address, array $body) {
+        $level = DB::transactionLevel();
+        DB::beginTransaction();
+        $answer = ($this->ask)($name, $address, $body);
+        DB::rollBack($level);
+        expect($answer->getStatusCode())->toBeLessThan(500, $name.' '.substr((string) json_encode($body), 0, 300).' '.$answer->getContent());
+    };
+    foreach (writing($this->adas) as $name => $body) {
+        $address = addresses($this->adas)[$name];
+        foreach (is_array($body) ? array_keys($body) : [] as $member) {
+            foreach ($odd as $value) {
+                if ($member !== 'document') {
+                    $count++;
+                    $ask($name, $address, [$member => $value] + $body);
+                }
+            }
+        }
+        foreach (['2147483648', '9223372036854775807', '9223372036854775808', '99999999999999999999'] as $number) {
+            if (preg_match('/\{(figure|picture|wool|swatch|set|device|link|photo)\}/', $name, $named) === 1) {
+                $ask($name, addresses([$named[1] => $number] + $this->adas)[$name], is_array($body) ? $body : []);
+            }
+        }
+    }
+    expect($count)->toBeGreaterThan(400);
+});
+
 it('leaves the other\'s rows as they were by every command', function () {
     $home = sys_get_temp_dir().'/impa-two-'.bin2hex(random_bytes(6));
     mkdir($home.'/framework', 0750, true);

@@ -182,7 +182,17 @@ final readonly class Body
     {
         $value = $this->members->{$name} ?? $usual;
 
-        return is_string($value) ? $value : throw new HttpException(422, sprintf('The member "%s" must be a text.', $name));
+        if (! is_string($value)) {
+            throw new HttpException(422, sprintf('The member "%s" must be a text.', $name));
+        }
+
+        return str_contains($value, "\0") ? throw self::hidden($name) : $value;
+    }
+
+    /** A store may cut a text at it. */
+    private static function hidden(string $name): HttpException
+    {
+        return new HttpException(422, sprintf('The text "%s" holds a character that no keyboard types (U+0000): type it anew.', $name));
     }
 
     public function floatOr(string $name, float $usual): float
@@ -196,6 +206,9 @@ final readonly class Body
         $values = $this->members->{$name} ?? null;
         if (! is_array($values) || count($values) > 200 || array_filter($values, is_string(...)) !== $values) {
             throw new HttpException(422, sprintf('The member "%s" must be a list of texts.', $name));
+        }
+        if (str_contains(implode('', $values), "\0")) {
+            throw self::hidden($name);
         }
 
         return array_values($values);
