@@ -101,7 +101,7 @@ it('adds a shape on top of the part that is chosen, joined to it, and on the tab
     expect($ball)->not->toHaveKey('join')->and($ball['at']['yMm'])->toEqual($ball['shape']['heightMm'] / 2);
 });
 
-it('parts a mirrored pair into two that lie where they were seen', function () {
+it('gives each of a pair that is parted a name, its numbers mirrored', function () {
     $details = members(Edits::parted(character(), 'mouth'), 'details');
     expect($details['mouth'])->toMatchArray(['mirror' => false, 'name' => 'mouth, right', 'turnDeg' => 10])
         ->and($details['mouth-left'])->toMatchArray([

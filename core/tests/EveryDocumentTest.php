@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Impa\Tests\EveryDocument;
 
-use ErrorException;
 use Impa\Figure\Figure;
 use Impa\Figure\FigureRefused;
 use Impa\Shape\Catalogue;
@@ -13,27 +12,11 @@ use Impa\Tests\Support\AnyFigure;
 use Impa\Tests\Support\Doors;
 use Impa\Tests\Support\Figures;
 use Impa\Tests\Support\Works;
-use Throwable;
 
 /** Whatever document the check takes in, every reckoning answers: with numbers that are numbers, or in words. */
 
 /** Doors that take longest: asked of a document now and then; of each where all is asked for (bin/test all). */
 const DEAR = ['show', 'face', 'face/sheets', 'build/paper', 'build/picture', 'model', 'render'];
-
-/** What is wrong with an answer; empty where nothing is. PHP's own warnings count. */
-function fault(string $door, Figure $figure): string
-{
-    set_error_handler(static fn (int $n, string $words, string $file, int $line) => throw new ErrorException($words, 0, $n, $file, $line));
-    try {
-        $answer = Doors::answer($door, $figure);
-    } catch (Throwable $e) {
-        return sprintf('%s at %s:%d', $e->getMessage(), basename($e->getFile()), $e->getLine());
-    } finally {
-        restore_error_handler();
-    }
-
-    return preg_match('/.{0,60}\\b(?:NaN|NAN|INF)\\b.{0,30}/u', $answer, $m) === 1 ? $m[0] : '';
-}
 
 it('answers at every door, for documents that use every member of the schema', function (int $part) {
     $taken = 0;
@@ -52,7 +35,7 @@ it('answers at every door, for documents that use every member of the schema', f
             // By turns every document goes through some, every door is gone through by many.
             $isTurn = in_array($door, DEAR, true) ? $seed % 20 === $i % 20 : $seed % 3 === $i % 3;
             if ($isWhole || $isTurn) {
-                expect(fault($door, $figure))->toBe('', "{$door}, document {$seed}");
+                expect(Doors::fault($door, $figure))->toBe('', "{$door}, document {$seed}");
             }
         }
     }
@@ -80,7 +63,7 @@ it('says a length of every detail over the rim of every kind of shape, or in wor
         }
         $figure = Figures::read(Figures::document([$part], $details));
         foreach ($doors as $door) {
-            expect(fault($door, $figure))->toBe('', "{$door}, from {$side}");
+            expect(Doors::fault($door, $figure))->toBe('', "{$door}, from {$side}");
         }
     }
 })->with(ShapeKind::cases());
@@ -104,5 +87,5 @@ it('has steps for layers among which a thing has pairs, joined to what lies on t
     $document = json_decode((string) file_get_contents(dirname(__DIR__, 2).'/demo/sorrel.impa.json'));
     $document->flat = (object) ['way' => 'sheet'];
     $work = Works::of(Figure::fromDocument($document));
-    expect($work->keys())->toContain('inspect')->and(fault('build/paper', $work->ledger->figure))->toBe('');
+    expect($work->keys())->toContain('inspect')->and(Doors::fault('build/paper', $work->ledger->figure))->toBe('');
 });

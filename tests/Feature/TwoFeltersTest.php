@@ -299,7 +299,7 @@ it('answers in words whatever number or text stands in any member that is writte
         DB::beginTransaction();
         $answer = ($this->ask)($name, $address, $body);
         DB::rollBack($level);
-        expect($answer->getStatusCode())->toBeLessThan(500, $name.' '.substr((string) json_encode($body), 0, 300).' '.$answer->getContent());
+        expect($answer->getStatusCode())->toBeLessThan(500, $name.' '.substr((string) json_encode($body), 0, 300).$answer->getContent());
     };
     foreach (writing($this->adas) as $name => $body) {
         $address = addresses($this->adas)[$name];

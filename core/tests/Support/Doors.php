@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Support;
 
+use ErrorException;
 use Impa\Armature\ArmatureSheet;
 use Impa\Armature\Skeleton;
 use Impa\Balance\Balance;
@@ -60,6 +61,7 @@ use Impa\Surface\Girth;
 use Impa\Surface\Surface;
 use Impa\Surface\TapeGrid;
 use Impa\Wool\Ledger;
+use Throwable;
 
 /** Every way in which a figure is reckoned, as the controllers ask for it: what each answers, to be written out. */
 final class Doors
@@ -211,11 +213,26 @@ final class Doors
     /**
      * What a door answers to a figure, written out as a screen or a page would get it; in words where it is refused.
      *
-     * @throws \Throwable if it breaks
+     * @throws Throwable if it breaks
      */
     public static function answer(string $door, Figure $figure): string
     {
         return json_encode(self::unless(static fn (): mixed => self::all()[$door]($figure)), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
+    }
+
+    /** What is wrong with an answer; empty where nothing is. PHP's own warnings count. */
+    public static function fault(string $door, Figure $figure): string
+    {
+        set_error_handler(static fn (int $n, string $why, string $file, int $line) => throw new ErrorException($why, 0, $n, $file, $line));
+        try {
+            $answer = self::answer($door, $figure);
+        } catch (Throwable $e) {
+            return sprintf('%s at %s:%d', $e->getMessage(), basename($e->getFile()), $e->getLine());
+        } finally {
+            restore_error_handler();
+        }
+
+        return preg_match('/.{0,60}\\b(?:NaN|NAN|INF)\\b.{0,30}/u', $answer, $m) === 1 ? $m[0] : '';
     }
 
     /** How long one ask at a door took at most, seconds. */
