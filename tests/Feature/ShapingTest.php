@@ -123,6 +123,16 @@ it('cuts, merges, draws round and turns into colour, without saving', function (
     $this->assertDatabaseCount('figures', 0);
 });
 
+it('leads the middle line elsewhere and takes away, with nothing to be looked at next', function () {
+    $first = demoFigure()['parts'][0];
+    $moved = $this->postJson('/api/recut', ['document' => demoFigure(), 'act' => 'axis', 'mm' => 2.5])->assertOk();
+    expect($moved->json('document.parts.0.at.xMm'))->toEqualWithDelta($first['at']['xMm'] - 2.5, 0.005)
+        ->and([$moved->json('kind'), $moved->json('key')])->toBe(['', '']);
+    $away = ['act' => 'remove', 'kind' => 'part', 'keys' => ['scarf']];
+    $gone = $this->postJson('/api/recut', ['document' => demoFigure()] + $away)->assertOk();
+    expect(array_column($gone->json('document.parts'), 'key'))->not->toContain('scarf')->and($gone->json('kind'))->toBe('');
+});
+
 it('refuses cuts that cannot be made', function (array $what, string $words) {
     $answer = $this->postJson('/api/recut', ['document' => demoFigure()] + $what)
         ->assertStatus(422)
@@ -130,6 +140,8 @@ it('refuses cuts that cannot be made', function (array $what, string $words) {
     expect($answer->json('detail'))->toContain($words);
 })->with([
     [['act' => 'melt'], 'one of split'],
+    [['act' => 'axis', 'mm' => 'far'], 'must be a number'],
+    [['act' => 'axis', 'mm' => 900_000], 'faults'],
     [['act' => 'split', 'key' => 'head', 'line' => [[500, 0], [500, 10]]], 'in one piece'],
     [['act' => 'split', 'key' => 'head', 'line' => 'across'], 'list of points'],
     [['act' => 'split', 'key' => 'head', 'line' => [['a', 1], [2, 3]]], 'list of points'],

@@ -388,7 +388,7 @@ export interface Recipes {
 }
 export interface Recut {
   document: Figure
-  kind: 'part' | 'detail'
+  kind: 'part' | 'detail' | ''
   key: string
 }
 export interface SavedFigure {

@@ -257,7 +257,7 @@ describe('the middle line', () => {
     const ask = vi.spyOn(api, 'recut').mockImplementation((sent) => {
       const document = structuredClone(sent)
       for (const part of document.parts) part.at.xMm -= 3
-      return Promise.resolve({ document, kind: 'part', key: '' })
+      return Promise.resolve({ document, kind: '', key: '' })
     })
     const before = figure.parts.map((p) => p.at.xMm)
     await figure.moveAxis(3)

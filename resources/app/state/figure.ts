@@ -127,7 +127,7 @@ export const useFigure = defineStore('figure', () => {
     const cut = await editAndTell((now) => api.recut(now, act, more))
     if (!cut) return null
     chosen.also.value = []
-    chosen.selection.value = cut.key ? { kind: cut.kind, key: cut.key } : null
+    chosen.selection.value = cut.kind && cut.key ? { kind: cut.kind, key: cut.key } : null
     return cut.key
   }
 
