@@ -31,7 +31,7 @@ final class PasswordController
     public function store(Body $body): JsonResponse
     {
         SessionController::onlyWithAccounts();
-        $email = Address::plain($body->text('email'));
+        $email = Address::plain($body->anyText('email'));
         $key = Address::key('letter', $email);
         $felter = Felter::byEmail($email);
         if ($felter !== null && ! RateLimiter::tooManyAttempts($key, self::LETTERS)) {
@@ -48,18 +48,18 @@ final class PasswordController
     public function update(Body $body): JsonResponse
     {
         SessionController::onlyWithAccounts();
-        $felter = Felter::byEmail($body->text('email'));
-        $isGood = PasswordLink::holds($felter, mb_substr($body->text('token'), 0, 1000));
+        $felter = Felter::byEmail($body->anyText('email'));
+        $isGood = PasswordLink::holds($felter, mb_substr($body->anyText('token'), 0, 1000));
         if ($felter === null || ! $isGood) {
             throw self::over();
         }
         // A password that is refused leaves the link as it is; of several that use it at once one wins.
-        Passwords::check($felter, $body->text('password'));
+        Passwords::check($felter, $body->anyText('password'));
         Writing::together(static function () use ($felter, $body): void {
             if (! PasswordLink::end($felter)) {
                 throw self::over();
             }
-            Passwords::choose($felter, $body->text('password'));
+            Passwords::choose($felter, $body->anyText('password'));
         });
 
         return new JsonResponse(['told' => 'The password is chosen. Sign in with it.']);
@@ -75,10 +75,10 @@ final class PasswordController
             throw new HttpException(429, 'Too many wrong tries. Wait a quarter of an hour, or choose a new one by a letter.');
         }
         RateLimiter::hit($key, 900);
-        if (! $felter instanceof Felter || ! Hash::check(mb_substr($body->text('old'), 0, 1000), (string) $felter->password)) {
+        if (! $felter instanceof Felter || ! Hash::check(mb_substr($body->anyText('old'), 0, 1000), (string) $felter->password)) {
             throw new HttpException(422, 'The old password is not right.');
         }
-        Passwords::choose($felter, $body->text('password'));
+        Passwords::choose($felter, $body->anyText('password'));
         $request->session()->regenerate();
 
         return new JsonResponse(['told' => 'The password is changed. Other devices are signed out.']);

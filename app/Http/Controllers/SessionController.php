@@ -44,7 +44,7 @@ final class SessionController
     public function store(Body $body, Request $request): JsonResponse
     {
         self::onlyWithAccounts();
-        [$email, $password] = [Address::plain($body->text('email')), $body->text('password')];
+        [$email, $password] = [Address::plain($body->anyText('email')), $body->anyText('password')];
         $keys = [Address::key('sign-in', $email) => self::TRIES, 'sign-in-from:'.$request->ip() => self::TRIES_OF_PLACE];
         foreach ($keys as $key => $most) {
             if (RateLimiter::tooManyAttempts($key, $most)) {

@@ -180,13 +180,17 @@ final readonly class Body
 
     public function text(string $name, string $usual = ''): string
     {
-        $value = $this->members->{$name} ?? $usual;
-
-        if (! is_string($value)) {
-            throw new HttpException(422, sprintf('The member "%s" must be a text.', $name));
-        }
+        $value = $this->anyText($name, $usual);
 
         return str_contains($value, "\0") ? throw self::hidden($name) : $value;
+    }
+
+    /** Whatever it holds: at the door what is no address, too, is reckoned as long as any; it is never kept as it comes. */
+    public function anyText(string $name, string $usual = ''): string
+    {
+        $value = $this->members->{$name} ?? $usual;
+
+        return is_string($value) ? $value : throw new HttpException(422, sprintf('The member "%s" must be a text.', $name));
     }
 
     /** A store may cut a text at it. */
