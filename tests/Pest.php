@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Illuminate\Foundation\Testing\RefreshDatabase;
+use Impa\Tests\Support\Turns;
 use Opis\JsonSchema\Validator;
 use Tests\Support\Console;
 use Tests\TestCase;
@@ -13,6 +14,22 @@ pest()->group('store')->in(...array_map(
     static fn (string $name): string => "Feature/{$name}Test.php",
     ['Accounts', 'Archive', 'Sharing', 'Figures', 'History', 'Hand', 'TwoFelters', 'Door'],
 ));
+// What looks at many pictures goes by turns (Turns); so does a single test that says group('dear').
+pest()->group('dear')->in(
+    'Feature/PhotoCheckTest.php',
+    ...array_map(
+        static fn (string $name): string => "../core/tests/{$name}Test.php",
+        [
+            'Agreement', 'Brush', 'Carrying', 'Characters', 'FlatLayers', 'Ink',
+            'PhotoCheck', 'Picture', 'SeenAgain', 'Shades', 'Synthesis', 'Turnaround',
+        ],
+    ),
+);
+pest()->beforeEach(function () {
+    if (in_array('dear', $this->groups(), true) && ! Turns::isTestOn(static::class.$this->nameWithDataSet())) {
+        $this->markTestSkipped('It is not its turn; bin/test all asks everything.');
+    }
+})->in('Feature', '../core/tests');
 
 function demoPicture(string $name = 'bobbin'): string
 {

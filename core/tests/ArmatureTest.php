@@ -246,7 +246,7 @@ describe('the cut list', function () {
             $pieces = array_map(static fn (): float => (float) mt_rand(35, 110), range(1, 40));
             expect(count(CutList::fromLengths($pieces, 300.0)))->toBeLessThanOrEqual(ceil(array_sum($pieces) / 300 * 1.05));
         }
-    });
+    })->group('dear');
 
     it('cuts every piece once, out of stock that is there, and says what is left', function () {
         mt_srand(4);

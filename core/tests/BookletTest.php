@@ -48,7 +48,7 @@ it('leaves the drawing out unless it is told', function () {
     expect(substr_count(booklet('sorrel')['html'], 'src="data:image/png'))->toBe(1)
         ->and(booklet('sorrel', drawing: 'data:image/jpeg;base64,AAAA')['html'])->toContain('data:image/jpeg;base64,AAAA')
         ->and(booklet('sorrel', Paper::Letter)['pages'][0])->toContain('width="215.9" height="279.4"');
-});
+})->group('dear');
 
 it('asks whose the design is, and names somebody', function (string $whose, string $by, string $licence, string $why) {
     expect(static fn () => Credit::of($whose, $by, $licence))->toThrow(BookletRefused::class, $why);

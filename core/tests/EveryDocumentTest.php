@@ -11,17 +11,17 @@ use Impa\Shape\ShapeKind;
 use Impa\Tests\Support\AnyFigure;
 use Impa\Tests\Support\Doors;
 use Impa\Tests\Support\Figures;
+use Impa\Tests\Support\Turns;
 use Impa\Tests\Support\Works;
 
 /** Whatever document the check takes in, every reckoning answers: with numbers that are numbers, or in words. */
 
-/** Doors that take longest: asked of a document now and then; of each where all is asked for (bin/test all). */
+/** Doors that take longest. */
 const DEAR = ['show', 'face', 'face/sheets', 'build/paper', 'build/picture', 'model', 'render'];
 
 it('answers at every door, for documents that use every member of the schema', function (int $part) {
     $taken = 0;
     $members = [];
-    $isWhole = getenv('IMPA_TEST_ALL') === '1';
     for ($seed = 60 * $part; $seed < 60 * ($part + 1); $seed++) {
         $document = AnyFigure::of($seed, 1 + $seed % 3, [0.0, 0.05, 0.3][$seed % 3]);
         try {
@@ -33,8 +33,7 @@ it('answers at every door, for documents that use every member of the schema', f
         $members += get_object_vars($document);
         foreach (array_keys(Doors::all()) as $i => $door) {
             // By turns every document goes through some, every door is gone through by many.
-            $isTurn = in_array($door, DEAR, true) ? $seed % 20 === $i % 20 : $seed % 3 === $i % 3;
-            if ($isWhole || $isTurn) {
+            if (Turns::isOn($seed + $i, in_array($door, DEAR, true) ? 40 : 6)) {
                 expect(Doors::fault($door, $figure))->toBe('', "{$door}, document {$seed}");
             }
         }
@@ -49,7 +48,7 @@ it('says a length of every detail over the rim of every kind of shape, or in wor
     $part = Figures::part('head', $kind->value, $size->widthMm, $size->heightMm, $size->depthMm, 0, $size->heightMm / 2);
     $doors = ['face/laying', 'face/advice', 'face/needles-eye', 'plan', 'board'];
     $places = [[0.46, 0.1], [0.5, 0.0], [0.62, -0.1], [0.0, 0.49], [-0.35, 0.37], [0.0, -0.5], [0.3, 0.0]];
-    foreach (getenv('IMPA_TEST_ALL') === '1' ? ['front', 'left', 'top'] : ['front'] as $side) {
+    foreach (Turns::isWhole() ? ['front', 'left', 'top'] : ['front'] as $side) {
         $details = [];
         foreach ($places as $i => [$x, $y]) {
             foreach (['drawn', 'size', null] as $keep) {

@@ -253,7 +253,7 @@ describe('Figures and facing', function () {
                 Facing::isHeavyRight($raster->mirrored(), $ground->mirrored($raster->width)),
             );
         }
-    });
+    })->group('dear');
 
     it('is itself again when mirrored twice', function () {
         $raster = Raster::decode(Pixels::png(fn ($i) => imagefilledellipse($i, 100, 150, 90, 130, 0x804020), 200, 260));

@@ -206,7 +206,7 @@ it('says the same as needles in many more directions against the pieces\' triang
         }
     }
     expect($all)->toBeGreaterThan(150)->and($same / $all)->toBeGreaterThan(0.95);
-});
+})->group('dear');
 
 it('hinders nothing where a part stands alone', function () {
     expect(Reach::of(Figures::faced('ball', 50, 46, 48)))->toBe([]);

@@ -94,7 +94,7 @@ describe('an opening', function () {
         expect($body->opening()['mm'])->toBeLessThanOrEqual($body->roundMm() + 1e-6)
             ->and($larger->opening()['mm'])->toEqualWithDelta(1.5 * $body->opening()['mm'], 0.02 * $body->opening()['mm'])
             ->and($larger->roundMm())->toEqualWithDelta(1.5 * $body->roundMm(), 0.01 * $body->roundMm());
-    })->with(['wick']);
+    })->group('dear')->with(['wick']);
 });
 
 describe('a jar', function () {
@@ -115,7 +115,7 @@ describe('a jar', function () {
         expect($held['fits'])->toBeFalse()->and(implode(' ', $held['says']))->toContain($why);
         preg_match('/Make it (\d+) mm high/', implode(' ', $held['cures']), $m);
         expect(Jar::of($mouth, $belly, $high)->holding(Body::of($figure->scaledTo((float) $m[1])))['fits'])->toBeTrue();
-    })->with([
+    })->group('dear')->with([
         'a mouth smaller than the head' => [[30, 200, 300], 'does not go through the mouth'],
         'a narrow belly' => [[100, 50, 300], 'too broad for the belly'],
         'a low lid' => [[100, 200, 60], 'too high for the lid'],

@@ -94,4 +94,4 @@ it('sees a creature with twins of bent shapes: each is one part, and no sliver a
     expect($seen['parts'])->toHaveCount(5)
         ->and(array_values(array_column($pairs, 'name')))->toBe(['Wing', 'Ear'])
         ->and(array_count_values(array_column($seen['details'], 'on')))->toBe(['body' => 1, 'ear' => 1, 'head' => 4]);
-});
+})->group('dear');

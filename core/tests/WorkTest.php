@@ -166,7 +166,7 @@ describe('the order', function () {
                 expect(end($steps)->key)->toBe('inspect');
             }
         }
-    });
+    })->group('dear');
 
     it('leaves a rest that can be followed when any beginning of it is ticked', function () {
         $steps = Works::of(Works::demo('bobbin'))->steps;
@@ -392,7 +392,7 @@ it('builds whatever can be drawn: keys of digits, every join, side, method and p
         }
         expect(json_encode(StepsSheet::of($work)))->toBeJson();
     }
-});
+})->group('dear');
 
 describe('the order of the work', function () {
     /** A hand that felts so much denser, is so much slower at each kind of step, and has these needles. */
@@ -437,7 +437,7 @@ describe('the order of the work', function () {
         }
         // The hands were other hands.
         expect($orders)->toBe(36);
-    });
+    })->group('dear');
 
     it('is the same for every demo figure, whoever makes it', function (string $name) use ($inHands) {
         $figure = Works::demo($name);

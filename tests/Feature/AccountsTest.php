@@ -434,7 +434,7 @@ describe('a break-down that a worker does', function () {
         $this->getJson("/api/breakdown/{$uuid}")->assertNotFound();
         config(['queue.default' => 'sync']);
         expect($queued)->toBe($this->postJson('/api/breakdown', $this->ask)->assertOk()->json());
-    });
+    })->group('dear');
 
     it('is told as lost once its worker was killed, or where there is none, and lets others through', function () {
         // Says its own number: it may be gone before it is asked.

@@ -64,6 +64,23 @@ function livedIn(): void
     test()->postJson("/api/figures/{$done}/wool/finish", ['asPlanned' => true])->assertCreated();
 }
 
+/**
+ * The files of its archive, made once for a run; the store is empty afterwards.
+ *
+ * @return array<string, string> by name
+ */
+function livedInFiles(): array
+{
+    static $files = [];
+    if ($files === []) {
+        livedIn();
+        $files = iterator_to_array((new Outgoing)->entries());
+        emptyStore();
+    }
+
+    return $files;
+}
+
 it('is whole again on another machine, bit by bit, and taken in twice changes nothing', function () {
     livedIn();
     $there = archived();
@@ -315,7 +332,6 @@ it('is packed and told on the console, and refused in words where it cannot be',
 it('leaves no file and no row behind where it is hung up, at whatever line', function () {
     livedIn();
     $path = archiveFile(archived());
-    $lines = 0;
     emptyStore();
     $count = static fn (): array => [
         array_sum(array_map(static fn (string $table): int => DB::table($table)->count(), Whose::TABLES)),
@@ -340,8 +356,7 @@ it('leaves no file and no row behind where it is hung up, at whatever line', fun
 describe('a record that is none', function () {
     /** The archive of a lived-in store with one member of one record changed, as a text editor does it. */
     $changed = static function (string $file, Closure $change): string {
-        $entries = iterator_to_array((new Outgoing)->entries());
-        $name = array_values(array_filter(array_keys($entries), static fn (string $n): bool => fnmatch($file, $n)))[0];
+        $entries = livedInFiles();
         foreach (array_keys($entries) as $at) {
             $value = fnmatch($file, $at) ? json_decode($entries[$at]) : null;
             if ($value !== null && $change($value) === true) {
@@ -405,9 +420,7 @@ describe('a record that is none', function () {
     ];
 
     it('is refused with its archive in words, and nothing of it is taken in', function (string $file, Closure $change) use ($changed) {
-        livedIn();
         $path = $changed($file, $change);
-        emptyStore();
         $take = static fn () => Incoming::of($path)->take(Conflict::Replace);
         expect($take)->toThrow(ArchiveRefused::class, 'Nothing was taken in.');
         foreach (Whose::TABLES as $table) {
@@ -416,19 +429,16 @@ describe('a record that is none', function () {
     })->with($ways);
 
     it('reads a day that there is not as none at all', function () use ($changed) {
-        livedIn();
         $path = $changed('figures/*/about.json', static function (stdClass $about): bool {
             $about->createdAt = '2026-02-30 10:00:00';
 
             return true;
         });
-        emptyStore();
         expect(Incoming::of($path)->take(Conflict::Keep)['taken'])->toBeGreaterThan(3)
             ->and(DB::table('figures')->where('created_at', 'like', '2026-02-30%')->count())->toBe(0);
     });
 
     it('does not fill the memory where a few bytes unfold to millions of empty objects', function () use ($changed) {
-        livedIn();
         $path = $changed('hand.json', static function (stdClass $hand): bool {
             $hand->pieces = array_fill(0, 1_000_000, new stdClass);
 

@@ -121,7 +121,7 @@ describe('the steps', function () {
             expect($text)->toContain($step->title);
         }
         unlink($file);
-    });
+    })->group('dear');
 });
 
 describe('the evenings', function () {

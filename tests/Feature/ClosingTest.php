@@ -35,7 +35,7 @@ it('prints the card of a figure, with its photo where there is one', function ()
     $this->postJson("/api/figures/{$id}/photos", ['document' => demoFigure('sorrel'), 'picture' => $taken])->assertOk();
     $photo = $this->postJson("/api/figures/{$id}/card", ['paper' => 'letter'])->assertOk()->getContent();
     expect($plain)->toStartWith('%PDF-')->and($photo)->toStartWith('%PDF-')->and(strlen($photo))->not->toBe(strlen($plain));
-});
+})->group('dear');
 
 it('keeps the ticks of what was looked at', function () {
     $id = lay('sorrel');
@@ -63,7 +63,7 @@ it('shares a figure as a booklet, on paper and as a file that another shelf take
     expect($ask(['drawing' => true])->assertStatus(422)->json('detail'))->toContain('no drawing');
     $this->postJson('/api/booklets', ['format' => 'impa-booklet'])->assertStatus(422);
     $this->postJson('/api/booklets', ['figure' => ['format' => 'x']] + $file)->assertStatus(422);
-});
+})->group('dear');
 
 it('makes booklets from the console, and refuses in a line', function () {
     $json = tempnam(sys_get_temp_dir(), 'booklet').'.json';
@@ -77,4 +77,4 @@ it('makes booklets from the console, and refuses in a line', function () {
         ->and(impa('impa:booklet', 'demo/lanto.impa.json', '--out=x.txt', ...$hers)[0])->toBe(2)
         ->and(impa('impa:booklet', 'demo/lanto.impa.json', "--out={$pdf}", '--paper=a0', ...$hers)[0])->toBe(2);
     array_map(unlink(...), [$json, $pdf]);
-});
+})->group('dear');

@@ -36,7 +36,7 @@ it('goes from a picture to a plan and a render', function () {
         ->toBe(100);
     array_map('unlink', (array) glob("{$folder}/*"));
     rmdir($folder);
-});
+})->group('dear');
 
 it('names ten faults in ten lines on standard error and exits with 2', function () {
     $document = demoFigure();
@@ -63,7 +63,7 @@ it('names ten faults in ten lines on standard error and exits with 2', function 
 it('refuses bad input in a line, without a stack trace', function (array $words, string $line) {
     [$exit, $out, $errors] = impa(...$words);
     expect($exit)->toBe(2)->and($out)->toBe('')->and($errors)->toContain($line)->not->toContain('#0')->not->toContain('.php:');
-})->with([
+})->group('dear')->with([
     [['impa:breakdown', 'nowhere.png', '--height=100'], 'nowhere.png: this file is not there'],
     [['impa:breakdown', 'demo', '--height=100'], 'demo: this file is not there'],
     [['impa:breakdown', 'composer.json', '--height=100'], 'not a picture'],
@@ -153,7 +153,7 @@ describe('impa:breakdown with wishes', function () {
         foreach (json_decode($out)->parts as $part) {
             expect(fmod($part->shape->widthMm, 2.0))->toEqualWithDelta(0, 1e-9);
         }
-    });
+    })->group('dear');
 
     it('refuses wishes that make no sense', function (string $word, string $says) {
         [$exit, , $error] = impa('impa:breakdown', 'demo/sorrel.png', '--height=90', $word);
@@ -204,7 +204,7 @@ describe('impa:breakdown with wishes', function () {
             ->toEqual(json_decode((string) file_get_contents($file)))
             ->and($error)
             ->toContain('parts stay as they were');
-    });
+    })->group('dear');
 });
 
 it('says what to weigh and what is lacking, against a stash in a table', function () {

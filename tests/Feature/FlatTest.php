@@ -34,7 +34,7 @@ describe('a figure of layers', function () {
         $seen = $this->postJson('/api/breakdown', ['picture' => $picture, 'heightMm' => 105, 'flat' => 'batting'])->assertOk();
         expect($seen->json('document.flat.way'))->toBe('batting')->and($seen->json('document.flat.openings'))->toHaveCount(2);
         $this->postJson('/api/breakdown', ['picture' => $picture, 'heightMm' => 105, 'flat' => 'stone'])->assertStatus(422);
-    });
+    })->group('dear');
 });
 
 it('cuts and sews a part, and refuses what has no pattern', function () {

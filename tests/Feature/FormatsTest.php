@@ -25,7 +25,7 @@ it('gives a figure as glTF in which the Khronos validator finds nothing to say',
     $out = sys_get_temp_dir().'/impa-console.glb';
     expect(Artisan::call('impa:model', ['figure' => base_path('demo/bobbin.impa.json'), '--out' => $out]))->toBe(0)
         ->and(file_get_contents($out))->toBe(file_get_contents($files[0]));
-});
+})->group('dear');
 
 it('gives outlines of true size, by either door the same, and refuses a view there is not', function () {
     $out = sys_get_temp_dir().'/impa-console.svg';
@@ -63,5 +63,5 @@ describe('a drawing in SVG', function () {
         $began = microtime(true);
         $this->sendFile($svg)->assertStatus(422)->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'Export it simpler'));
         expect(microtime(true) - $began)->toBeLessThan(60.0);
-    });
+    })->group('dear');
 });

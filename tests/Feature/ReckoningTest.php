@@ -26,7 +26,7 @@ it('keeps a picture by its content and breaks it down', function () {
     $this->postJson('/api/figures', ['document' => $seen->json('document'), 'picture' => $id])
         ->assertCreated()
         ->assertJsonPath('picture', $id);
-});
+})->group('dear');
 
 it('refuses an upload that is no picture, whatever it says it is', function (string $bytes, string $words) {
     $this->sendFile($bytes, ['CONTENT_TYPE' => 'image/png'])
@@ -214,4 +214,4 @@ it('prints the face on paper at true size, as PDF and SVG', function (string $pa
     )->toStartWith('<svg');
     $this->postJson('/api/face/sheets', ['document' => $document, 'part' => 'head', 'paper' => 'a3'])->assertStatus(422);
     $this->postJson('/api/face/sheets', ['document' => $document, 'part' => 'head', 'as' => 'dxf'])->assertStatus(422);
-})->with(['a4', 'letter']);
+})->group('dear')->with(['a4', 'letter']);

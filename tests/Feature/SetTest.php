@@ -177,4 +177,4 @@ it('says whether a figure fits where it is shown, and refuses what is no such pl
     foreach ($wrong as $bad) {
         $ask($bad)->assertStatus(422);
     }
-});
+})->group('dear');

@@ -30,7 +30,7 @@ it('tells line by line what the break-down is doing, and gives the answer last',
     foreach (end($lines)->document->parts as $part) {
         expect(fmod($part->shape->widthMm, 1.0))->toEqualWithDelta(0, 1e-9)->and($part->seen->why)->not->toBe('');
     }
-});
+})->group('dear');
 
 it('refuses wishes beyond sense in words', function (array $wish, string $words) {
     $id = $this->sendFile(demoPicture())->json('id');
@@ -65,7 +65,7 @@ it('looks once more at a figure\'s own drawing: brushes are kept with it, and wh
         ->toBe('Mine')
         ->and($again->json('notices.0'))
         ->toBe(count($document['parts']).' parts stay as they were.');
-});
+})->group('dear');
 
 it('finds a sheet on a photo and keeps it straightened as a picture of its own', function () {
     $photo = Impa\Tests\Support\Pixels::png(static function (GdImage $image): void {
@@ -203,7 +203,7 @@ it('takes depths from a side picture and shows it by its hash', function () {
     expect($hash)->toMatch('/^[0-9a-f]{64}$/')->and($answer->json('notices.0'))->toContain('parts took their depth');
     $this->get("/api/pictures/by-hash/{$hash}")->assertOk();
     $this->get('/api/pictures/by-hash/'.str_repeat('0', 64))->assertStatus(404);
-});
+})->group('dear');
 
 it('prints size cards: a 50 mm part is 50 mm on paper', function (string $paper, array $pagePt) {
     $document = demoFigure();

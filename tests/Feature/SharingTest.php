@@ -76,7 +76,7 @@ it('lets nobody in who tries a thousand codes, and the right one neither after f
     expect($last->json('detail'))->toContain('no code to pair by');
     fromTablet('POST', '/api/pair', ['code' => $code, 'name' => 'x'])->assertStatus(422);
     expect(Device::query()->count())->toBe(0);
-});
+})->group('dear');
 
 it('ends a code after ten minutes, and when another one is asked for', function () {
     $first = $this->postJson(HERE.'/api/devices/code')->json('code');

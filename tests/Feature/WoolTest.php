@@ -442,7 +442,7 @@ describe('what a figure takes', function () {
         }
         expect(($right - $left) / 10)->toEqualWithDelta(30 * 2.5 ** (1 / 3), 0.8);
         array_map(unlink(...), [$file, $file.'.png']);
-    })->with(['a4', 'letter']);
+    })->group('dear')->with(['a4', 'letter']);
 });
 
 describe('shopping', function () {

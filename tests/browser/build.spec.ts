@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs'
+import { byTurns } from './byTurns'
 import { expect, test, type Page } from './test'
 import { asker, layDemo } from './lay'
 
@@ -18,6 +19,7 @@ test.afterEach(async ({ page }) => {
 test('a figure is built through with the clock sped up, its school switched halfway, and the diary tells it', async ({
   page,
 }) => {
+  byTurns()
   // The page's clock runs ahead: it begins early enough that it never comes to tomorrow.
   await page.clock.install({ time: Date.now() - 6 * 3_600_000 })
   const { id } = await layDemo(page, 'lanto', 'Built through', 'build')
@@ -60,6 +62,7 @@ test('two devices at one figure: each goes on where the other is, no step and no
   page,
   baseURL,
 }) => {
+  byTurns()
   const { id } = await layDemo(page, 'bobbin', 'On two devices', 'build')
   const context = await browser.newContext({ baseURL, viewport: { width: 820, height: 1180 }, hasTouch: true })
   const tablet = await context.newPage()
@@ -84,6 +87,7 @@ test('two devices at one figure: each goes on where the other is, no step and no
 })
 
 test('a step says why it comes where it does, and cannot be pulled before what it needs', async ({ page }) => {
+  byTurns()
   await layDemo(page, 'wick', 'In order', 'build')
   // By its title alone: the minutes below it are the hand's, which another test may just have taught something.
   const keys = async () =>

@@ -2,6 +2,7 @@ import { execFileSync } from 'node:child_process'
 import { mkdtempSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { byTurns } from './byTurns'
 import { expect, test } from './test'
 import { launch } from './launch.mjs'
 import { asker, layDemo } from './lay'
@@ -46,6 +47,7 @@ test.use({
 test("a photo by the device's camera tells what deviates, pinned on the photo, and is looked at in a mirror", async ({
   page,
 }) => {
+  byTurns()
   await layDemo(page, 'sorrel', 'Checked by photo', 'check')
   await expect(page.getByRole('heading', { name: 'No photo yet' })).toBeVisible()
   await page.getByRole('button', { name: "This device's camera" }).click()
@@ -76,6 +78,7 @@ test('the stand-in for a camera photographs the figure as hands would have made 
 test('a finished part is held against its card, asked about a slipped digit, followed by the plan, and the hand learns', async ({
   page,
 }) => {
+  byTurns()
   const { id } = await layDemo(page, 'lanto', 'Measured', 'check')
   const field = (name: string) => page.getByRole('textbox', { name, exact: true })
   await page.getByRole('tab', { name: 'Parts' }).click()

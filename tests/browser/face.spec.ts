@@ -1,3 +1,4 @@
+import { byTurns } from './byTurns'
 import { expect, test, type Page } from './test'
 import { execFileSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
@@ -19,6 +20,7 @@ async function newFace(page: Page, name: string): Promise<{ id: number; document
 }
 
 test('a face is read out in the order of laying, measured, and seen from afar', async ({ page }) => {
+  byTurns()
   await newFace(page, 'Face read out')
 
   // Read out, one at a time; what is read is chosen on the head, and shown as the needle sees it.
@@ -61,6 +63,7 @@ test('a face is read out in the order of laying, measured, and seen from afar', 
 })
 
 test('a face is placed, varied, mirrored, flipped, mended and printed', async ({ page }, info) => {
+  byTurns()
   const { id, document } = await newFace(page, 'Face made')
   const saved = async () => (await (await page.request.get(`/api/figures/${id}`)).json()).document as Document
   const panel = page.getByRole('region', { name: 'The selected detail' })

@@ -1,3 +1,4 @@
+import { byTurns } from './byTurns'
 import { expect, test } from './test'
 import { choose, list } from './choose'
 import { layDemo } from './lay'
@@ -6,6 +7,7 @@ import { expectNoSeriousFault } from './seriousFaults'
 test('a drawing becomes layers: pulled apart, tied, laid on the sheets, printed, worked from the ground up', async ({
   page,
 }) => {
+  byTurns()
   await page.goto('/')
   await page.locator('input[type=file]').setInputFiles('demo/dusk.png')
   const dialog = page.getByRole('dialog')
@@ -51,6 +53,7 @@ test('a drawing becomes layers: pulled apart, tied, laid on the sheets, printed,
 })
 
 test('a hat is cut and sewn; a figure of the shelf is held by another, and undone', async ({ page }) => {
+  byTurns()
   await layDemo(page, 'lanto', 'A held pod', 'shapes')
   await layDemo(page, 'wick', 'With a pod', 'shapes')
   await page.locator('[data-part=crown]').first().click()

@@ -1,3 +1,4 @@
+import { byTurns } from './byTurns'
 import { expect, test, type Page } from './test'
 import { toTheShapes } from './onwards'
 import { expectNoSeriousFaultInAnyLight } from './seriousFaults'
@@ -182,6 +183,7 @@ test('a shape is added, doubled, mirrored, coloured, joined and taken away', asy
 })
 
 test('two windows: the stale one is told, and keeps or takes', async ({ page, context }) => {
+  byTurns()
   const id = await idOf(page, 'Bobbin')
   const other = await context.newPage()
   await page.goto(`/figures/${id}/shapes`)
@@ -299,6 +301,7 @@ test('everything works by keys alone', async ({ page }) => {
 test('axe finds no serious fault on any main view by day or by lamp, and nothing scrolls sideways', async ({
   page,
 }) => {
+  byTurns()
   const id = await idOf(page, 'Lanto')
   for (const path of [
     '/',

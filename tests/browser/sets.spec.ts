@@ -1,3 +1,4 @@
+import { byTurns } from './byTurns'
 import { expect, test } from './test'
 import { readFileSync } from 'node:fs'
 import { choose, list } from './choose'
@@ -43,6 +44,7 @@ test('a set is made from the shelf: colourways by hue, one ledger over all, like
 test('kits of a member are weighed off, packed, printed and refused out of number; a figure is tried in a jar', async ({
   page,
 }) => {
+  byTurns()
   const { id } = await layDemo(page, 'lanto', 'A workshop', 'check')
   await page.getByRole('tab', { name: 'Show' }).click()
   await expect(page.getByText('It fits.')).toBeVisible()

@@ -1,3 +1,4 @@
+import { byTurns } from './byTurns'
 import { expect, test, type Page } from './test'
 import { execFileSync } from 'node:child_process'
 import { mkdtempSync, readFileSync } from 'node:fs'
@@ -68,6 +69,7 @@ async function draw(page: Page, points: [number, number][]): Promise<void> {
 test('a drawing is reviewed: all taken but one, one cut, two merged, one drawn round; then sized and printed', async ({
   page,
 }) => {
+  byTurns()
   await drop(page, 'demo/bobbin.png', '100')
   const before = await document(page)
 
@@ -181,6 +183,7 @@ function widestFirstOutlineMm(pdf: string): number {
 test('several parts move, hide and lock together; the middle line and the picture can be put right', async ({
   page,
 }) => {
+  byTurns()
   await lay(page, 'sorrel', 100)
   const before = await document(page)
   await tree(page).getByRole('button', { name: /^Head/ }).click()
@@ -262,6 +265,7 @@ test('several parts move, hide and lock together; the middle line and the pictur
 })
 
 test('the figure is compared with its drawing, looked at nearer and from all sides', async ({ page }) => {
+  byTurns()
   await lay(page, 'bobbin', 100)
   const show = page.locator('.compare')
   await choose(page, show, 'Slider')
@@ -292,6 +296,7 @@ test('the figure is compared with its drawing, looked at nearer and from all sid
 test('an inked beetle is dropped: the line round it is no part, its feelers are cords that want a wire, and the review says so', async ({
   page,
 }) => {
+  byTurns()
   await page.goto('/')
   const beetle = await page.evaluate(async () => {
     const canvas = new OffscreenCanvas(500, 500)
@@ -363,6 +368,7 @@ test('an inked beetle is dropped: the line round it is no part, its feelers are 
 })
 
 test('of two figures on one picture it is asked which, and looking can be stopped', async ({ page }) => {
+  byTurns()
   await page.goto('/')
   const two = await page.evaluate(async () => {
     const canvas = new OffscreenCanvas(900, 500)
@@ -405,6 +411,7 @@ test('of two figures on one picture it is asked which, and looking can be stoppe
 })
 
 test('a side picture gives the parts their depths', async ({ page }) => {
+  byTurns()
   await lay(page, 'lanto', 100)
   const before = await document(page)
   await page.getByLabel('Side picture', { exact: true }).setInputFiles('demo/lanto-side.png')
@@ -415,6 +422,7 @@ test('a side picture gives the parts their depths', async ({ page }) => {
 })
 
 test('review, sizing, cards and comparing have no serious fault for a screen reader', async ({ page }) => {
+  byTurns()
   await lay(page, 'sorrel', 100)
   await page.getByRole('button', { name: /^Review/ }).click()
   await expectNoSeriousFault(page, 'review')

@@ -1,3 +1,4 @@
+import { byTurns } from './byTurns'
 import { expect, test, type BrowserContext, type Page } from './test'
 import jsQR from 'jsqr'
 import { PNG } from 'pngjs'
@@ -35,6 +36,7 @@ test('a tablet is paired by the picture, goes on at the same step, keeps its tic
   page,
   browser,
 }) => {
+  byTurns()
   const { id } = await layDemo(page, 'lanto', 'Beside the mat', 'build')
   await expect(title(page)).toHaveText('Set portions aside')
   await page.keyboard.press('Space')
@@ -99,6 +101,7 @@ test('a tablet is paired by the picture, goes on at the same step, keeps its tic
 })
 
 test('Face and Check go on at the same place on another device', async ({ page, browser }) => {
+  byTurns()
   const { id } = await layDemo(page, 'lanto', 'Face on the tablet', 'face')
   const context = await browser.newContext({ ignoreHTTPSErrors: true, viewport: { width: 820, height: 1180 } })
   await page.getByRole('tab', { name: 'How to lay' }).click()

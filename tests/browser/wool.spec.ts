@@ -1,3 +1,4 @@
+import { byTurns } from './byTurns'
 import { expect, test, type Page } from './test'
 import { execFileSync } from 'node:child_process'
 import { mkdtempSync, readFileSync } from 'node:fs'
@@ -51,6 +52,7 @@ test('the stash comes from a table; what it would change is shown first, bad lin
 })
 
 test('a wool is put on the scale, taken at rest, changed, thrown away and taken back', async ({ page }) => {
+  byTurns()
   await page.goto('/stash')
   await page.getByRole('button', { name: 'A wool' }).click()
   const fresh = page.getByRole('region', { name: 'A new wool' })
@@ -121,6 +123,7 @@ test('a colour is taken from a photo, the light taken out by the card beside it'
 test('a figure is matched, a mix chosen and corrected by a swatch, portions printed true, wool set aside and used', async ({
   page,
 }) => {
+  byTurns()
   await layDemo(page, 'lanto', 'Wool walk', 'wool')
   const totals = page.getByRole('region', { name: 'Totals' })
   await expect(totals).toContainText('Undyed core batting')
@@ -209,6 +212,7 @@ test('the shopping list is asked of the stand-in shop, which may be sold out or 
 })
 
 test('the wool pages and the stash have no serious fault, by day and by lamp', async ({ page }) => {
+  byTurns()
   const isNotWider = async () =>
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(1280)
   await layDemo(page, 'lanto', 'Axe walk', 'wool')
