@@ -87,6 +87,15 @@ $documents = [
         'way' => 'sheet', 'stitch' => 'blanket', 'stitchMm' => 1, 'openings' => array_map($opening, range(0, 9)),
     ]]
         + Figures::document(array_map(static fn (int $i): array => $plate($i, 400), range(0, 19))),
+    'sheets of two metres, cut to and fro' => ['flat' => [
+        'way' => 'sheet', 'stitch' => 'blanket', 'stitchMm' => 1, 'ribbon' => ['widthMm' => 60, 'lengthMm' => 500, 'holesMm' => [[0, 0]]],
+        'openings' => array_map(static fn (int $i): array => [
+            'key' => "o{$i}", 'pointsMm' => [[10 * $i, 3990], [10 * $i + 4, -3990], [10 * $i + 8, 3990]],
+        ], range(0, 9)),
+    ]] + Figures::document(array_map(
+        static fn (int $i): array => Figures::part("p{$i}", 'plate', 2000, 2000 - $i, 2, 0, 1000, $i),
+        range(0, 19),
+    )),
     '200 layers' => ['flat' => ['way' => 'batting', 'stitch' => 'whip']]
         + Figures::document(array_map(static fn (int $i): array => $plate($i, 24), range(0, 199))),
 ];

@@ -115,3 +115,26 @@ serve() {
     (trap '' INT HUP; while kill -0 $$ 2>/dev/null; do sleep 1; done; kill -TERM -- "-$server" 2>/dev/null) </dev/null >/dev/null 2>&1 &
     wait "$server"
 }
+
+# A PostgreSQL of its own on loopback, of the user that Debian made for it where this is root, with a database for each core; it need
+# not outlive a fall of the machine.
+throwaway_postgres() {
+    pg_home=$(mktemp -d)
+    pg_bin=$(ls -d /usr/lib/postgresql/*/bin | sort -V | tail -n 1)
+    as_pg=(env)
+    [ "$(id -u)" -ne 0 ] || { as_pg=(setpriv --reuid=postgres --regid=postgres --init-groups); chown postgres "$pg_home"; }
+    export PGHOST=127.0.0.1 PGPORT=${IMPA_TEST_PGPORT:-5499} PGUSER=impa PGPASSWORD=
+    local settings="-p $PGPORT -k $pg_home -c listen_addresses=127.0.0.1 -c fsync=off -c full_page_writes=off -c synchronous_commit=off"
+    trap throw_away EXIT
+    (
+        cd /
+        "${as_pg[@]}" "$pg_bin/initdb" -D "$pg_home/data" -A trust -U impa -E UTF8 --no-sync >/dev/null
+        "${as_pg[@]}" "$pg_bin/pg_ctl" -D "$pg_home/data" -w -s -l "$pg_home/log" -o "$settings" start
+    )
+    for i in $(seq "$(nproc)"); do createdb "impa_$i"; done
+}
+throw_away() {
+    trap - EXIT
+    (cd / && "${as_pg[@]}" "$pg_bin/pg_ctl" -D "$pg_home/data" -m immediate -s stop) || true
+    rm -rf "$pg_home"
+}

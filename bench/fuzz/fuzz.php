@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 // Throws spoilt documents, pictures, requests, archives and tables at Impa, as its own server hands them on, and tells what broke:
 //   php bench/fuzz/fuzz.php [--documents=10000] [--pictures=4000] [--requests=4000] [--archives=1000] [--tables=2000] [--seed=1]
-// Nothing may answer 5xx, take longer than twenty seconds, show a trace or a path, or leave half a record. A case that does is told
-// with its number and seed, and what was sent lies in the folder that is named at the end.
+// On a store in memory, or on a PostgreSQL that DB_CONNECTION=pgsql and the like name, which has to be empty (both.sh does each in turn).
+// Nothing may answer 5xx, take longer than twenty seconds, say NaN, show a trace or a path, or leave half a record. A case that does is
+// told with its number and seed, and what was sent lies in the folder that is named at the end.
 
 use App\Accounts\Whose;
 use App\Archive\Outgoing;
@@ -35,9 +36,8 @@ $home = sys_get_temp_dir().'/impa-fuzz-'.getmypid();
 foreach (['pictures', 'framework/cache/data', 'framework/views', 'framework/sessions', 'logs', 'cases'] as $folder) {
     mkdir("{$home}/{$folder}", 0700, true);
 }
-$environment = [
-    'DB_CONNECTION' => 'sqlite',
-    'DB_DATABASE' => ':memory:',
+$store = getenv('DB_CONNECTION') === 'pgsql' ? [] : ['DB_CONNECTION' => 'sqlite', 'DB_DATABASE' => ':memory:'];
+$environment = $store + [
     'SESSION_DRIVER' => 'array',
     'CACHE_STORE' => 'array',
     'APP_ENV' => 'fuzz',
@@ -109,7 +109,9 @@ $ask = static function (string $kind, string $method, string $address, string $b
     $slowest[$kind] = max($slowest[$kind] ?? 0.0, $seconds);
     $statuses[$kind][$status] = ($statuses[$kind][$status] ?? 0) + 1;
     $isTold = str_contains($text, '"status":5') || preg_match('~#\d+ /|Stack trace|vendor/|core/src/|/app/Http~', $text) === 1;
-    if ($status >= 500 || $seconds > SLOW_S || ($status !== 200 && $isTold) || DB::transactionLevel() > 0) {
+    // Said of a quantity: a figure may be called so.
+    $isNumberless = $status === 200 && preg_match('/\b(NaN|INF|Infinity) (mm|cm|g|min|h|%)/i', $text) === 1;
+    if ($status >= 500 || $seconds > SLOW_S || ($status !== 200 && $isTold) || $isNumberless || DB::transactionLevel() > 0) {
         $broken[] = sprintf('%s -> %d %s', $case, $status, substr($text, 0, 300));
         file_put_contents($home.'/cases/'.count($broken).'.bin', $body);
         while (DB::transactionLevel() > 0) {

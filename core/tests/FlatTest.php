@@ -367,6 +367,13 @@ describe('a ribbon', function () {
             ->and($suggested(['openings' => $opening], 100.0)['ties'])->toBe([]);
     });
 
+    it('is suggested in a sheet of two metres where it is in a small one: as far from its rim', function () {
+        $large = Layers::of(layered([square('ground', 0, 0, 2000, 1600, 0.75)]));
+        expect(Ribbon::suggested($large, 8.0))->toEqual(['ties' => [[12.0, 800.0], [1988.0, 800.0]], 'top' => [[1000.0, 1588.0]]])
+            // No place in it leaves a metre of felt all round.
+            ->and(Ribbon::suggested($large, 900.0))->toEqual(['ties' => [], 'top' => []]);
+    });
+
     it('tears beside an opening as beside a rim', function () {
         $flat = [
             'openings' => [['key' => 'eye', 'pointsMm' => [[40, 20], [60, 20], [60, 40], [40, 40]]]],

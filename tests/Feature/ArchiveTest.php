@@ -469,7 +469,7 @@ describe('a record that is none', function () {
             ->and(json_decode((string) DB::table('unreadable_records')->value('row'), true))->toMatchArray(['id' => $id]);
         Artisan::call('impa:doctor');
         expect(Artisan::output())->not->toContain('cannot be read: ');
-    })->with([
+    })->group('dear')->with([
         'a weight of nothing' => ['finished_parts', ['grams' => 0, 'minutes' => -1]],
         'a firmness that there is not' => ['finished_parts', ['firmness' => 'odd', 'house_minutes' => 0, 'minutes' => 3]],
         'minutes of the house that are none' => ['finished_steps', ['house_minutes' => 0]],

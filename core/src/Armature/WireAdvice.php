@@ -20,6 +20,9 @@ final readonly class WireAdvice
     /** A course is looked along in so many steps at most: a mm each for one of a metre. */
     private const MOST_STEPS = 1000;
 
+    /** A stride along a course, as a share of the thinnest of a part: a graze that is shorter is none. */
+    private const STRIDE = 0.15;
+
     /** A limb that sinks by more than this share of its length hangs (house choice). */
     private const SAG_SHARE = 0.05;
 
@@ -178,20 +181,50 @@ final readonly class WireAdvice
      */
     private static function along(array $course, array $steps, Part $part): array
     {
-        $count = 0;
-        $holes = [];
-        $before = null;
         $pieces = self::near($course, $part);
-        foreach ($pieces === [] ? [] : $steps as $point) {
-            $isIn = self::isIn($pieces, $point);
-            $count += (int) $isIn;
-            if ($before !== null && $before !== $isIn) {
-                $holes[] = $point;
+        if ($pieces === []) {
+            return ['insideMm' => 0.0, 'holes' => []];
+        }
+        $size = $part->solid->size();
+        $step = self::stepMm($course);
+        // Through a large part it goes in long strides; where one begins outside and ends inside, the place between is looked for.
+        $stride = max(1, (int) (min($size->widthMm, $size->heightMm, $size->depthMm) * self::STRIDE / $step));
+        $last = count($steps) - 1;
+        $wasIn = self::isIn($pieces, $steps[0]);
+        $count = (int) $wasIn;
+        $holes = [];
+        for ($from = 0; $from < $last; $from = $to) {
+            $to = min($last, $from + $stride);
+            $isIn = self::isIn($pieces, $steps[$to]);
+            if ($isIn === $wasIn) {
+                $count += $isIn ? $to - $from : 0;
+
+                continue;
             }
-            $before = $isIn;
+            $turn = self::turn($pieces, $steps, $from, $to);
+            $holes[] = $steps[$turn];
+            $count += $isIn ? $to - $turn + 1 : $turn - 1 - $from;
+            $wasIn = $isIn;
         }
 
-        return ['insideMm' => $count === 0 ? 0.0 : $count * self::stepMm($course), 'holes' => $holes];
+        return ['insideMm' => $count === 0 ? 0.0 : $count * $step, 'holes' => $holes];
+    }
+
+    /**
+     * The first place of a stride that lies as its end does, and not as its beginning.
+     *
+     * @param  list<array{Placement, float}>  $pieces
+     * @param  list<array{float, float, float}>  $steps
+     */
+    private static function turn(array $pieces, array $steps, int $from, int $to): int
+    {
+        $isIn = self::isIn($pieces, $steps[$to]);
+        while ($to - $from > 1) {
+            $middle = intdiv($from + $to, 2);
+            [$from, $to] = self::isIn($pieces, $steps[$middle]) === $isIn ? [$from, $middle] : [$middle, $to];
+        }
+
+        return $to;
     }
 
     /**

@@ -64,8 +64,10 @@ final class Needs
         if (! $this->precedes($first, $then)) {
             $new = $this->ancestors[$first] | $this->bit($first);
             $this->ancestors[$then] |= $new;
+            // Every step that it precedes, its bit looked at in place: this runs for each of thousands of arrows.
+            [$byte, $mask] = [$this->place[$then] >> 3, 1 << ($this->place[$then] & 7)];
             foreach (isset($this->leads[$then]) ? $this->ancestors : [] as $key => $set) {
-                if ($this->precedes($then, $key)) {
+                if ((ord($set[$byte]) & $mask) !== 0) {
                     $this->ancestors[$key] = $set | $new;
                 }
             }

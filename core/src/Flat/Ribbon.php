@@ -19,6 +19,9 @@ final class Ribbon
     /** Places along a rim, mm. */
     private const STEP_MM = 1.0;
 
+    /** Places from the rim inwards, mm. */
+    private const TRIED_MM = 0.5;
+
     /** How far from the rim ties are suggested, as a share more than what must be left. */
     private const AMPLE = 1.2;
 
@@ -89,11 +92,14 @@ final class Ribbon
      */
     private static function inwards(Layers $layers, array $rims, array $from, array $way, float $most, float $wanted): array
     {
-        for ($mm = 0.0; $mm < $most; $mm += 0.5) {
+        for ($mm = 0.0; $mm < $most;) {
             $at = [$from[0] + $mm * $way[0], $from[1] + $mm * $way[1]];
-            if (self::leftMm($layers, $rims, ...$at) >= $wanted) {
+            $left = self::leftMm($layers, $rims, ...$at);
+            if ($left >= $wanted) {
                 return [round($at[0], 1), round($at[1], 1)];
             }
+            // Over so much no place can leave enough: what is left changes by no more than the way that is gone, and a step of the rim.
+            $mm += max(self::TRIED_MM, self::TRIED_MM * floor(($wanted - $left - self::STEP_MM) / self::TRIED_MM));
         }
 
         return [];

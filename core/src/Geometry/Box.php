@@ -51,6 +51,18 @@ final readonly class Box
         return $x >= $this->left && $x <= $this->right && $y >= $this->low && $y <= $this->high;
     }
 
+    /** Whether all of the other box lies in it. */
+    public function holds(self $other): bool
+    {
+        return $other->left >= $this->left && $other->right <= $this->right && $other->low >= $this->low && $other->high <= $this->high;
+    }
+
+    /** Whether the two have a point in common. */
+    public function meets(self $other): bool
+    {
+        return $other->left <= $this->right && $other->right >= $this->left && $other->low <= $this->high && $other->high >= $this->low;
+    }
+
     /** @return array{float, float} */
     public function middle(): array
     {

@@ -10,11 +10,14 @@ use Impa\Figure\Figure;
 use Impa\Figure\Placement;
 use Impa\Figure\Side;
 use Impa\Figure\Silhouette;
+use Impa\Geometry\Box;
 use WeakMap;
 
 /** One flat area of a figure seen from a side: a piece, or a detail on one. Immutable. */
 final readonly class Layer
 {
+    public Box $box;
+
     /**
      * @param  non-empty-list<list<array{float, float}>>  $loops  in mm of the figure, seen from the side; later ones are holes
      * @param  bool  $isOther  of a detail that there is twice on its piece, whether it is the second one
@@ -27,6 +30,7 @@ final readonly class Layer
         public bool $isOther = false,
         private ?DetailPiece $lies = null,
     ) {
+        $this->box = Box::around(array_merge(...$loops));
     }
 
     /**

@@ -8,6 +8,7 @@ use Impa\Figure\Figure;
 use Impa\Figure\Side;
 use Impa\Geometry\Box;
 use Impa\Geometry\Clip;
+use WeakMap;
 
 /**
  * A figure as far as it has got, as SVG in mm: what is not made yet as a dashed outline, what lies ready pale, what is on in its colour,
@@ -63,7 +64,7 @@ final class WorkPicture
         $body = '';
         $isOnTop = static fn (Layer $l): bool => $l->piece->part->key === $onTop;
         usort($layers, static fn (Layer $a, Layer $b): int => $isOnTop($a) <=> $isOnTop($b));
-        foreach ($layers as $layer) {
+        foreach (array_filter($layers, static fn (Layer $l): bool => $frame->meets($l->box)) as $layer) {
             $state = $states[$layer->piece->part->key] ?? PieceState::Ahead;
             $detail = $layer->detail->key ?? '';
             $body .= match (true) {
@@ -135,12 +136,7 @@ final class WorkPicture
             PieceState::LitCore => [self::UNDYED, self::LIT, self::THICK, ''],
             PieceState::Lit => [$layer->srgb->toHex(), self::LIT, self::THICK, ''],
         };
-        $rim = '';
-        foreach ($layer->loops as $loop) {
-            foreach (Clip::polyline([...$loop, $loop[0]], $frame) as $course) {
-                $rim .= self::course($course);
-            }
-        }
+        $rim = self::rim($layer, $frame);
 
         return self::area($layer, $fill, $more, $frame).($rim === '' ? '' : sprintf(
             '<path d="%s" fill="none" stroke="%s" stroke-width="%s"%s/>',
@@ -155,11 +151,45 @@ final class WorkPicture
     /** What of a layer lies within the picture: not every reader of SVG cuts off what does not. */
     private static function area(Layer $layer, string $fill, string $more, Box $frame): string
     {
-        $loops = array_filter(array_map(static fn (array $loop): array => Clip::polygon($loop, $frame), $layer->loops));
+        $path = match (true) {
+            $fill === '' => '',
+            $frame->holds($layer->box) => self::whole($layer)['area'],
+            default => self::path(array_values(array_filter(
+                array_map(static fn (array $loop): array => Clip::polygon($loop, $frame), $layer->loops),
+            ))),
+        };
 
-        return $fill === '' || $loops === []
-            ? ''
-            : sprintf('<path d="%s" fill="%s" fill-rule="evenodd"%s/>', self::path(array_values($loops)), $fill, $more);
+        return $path === '' ? '' : sprintf('<path d="%s" fill="%s" fill-rule="evenodd"%s/>', $path, $fill, $more);
+    }
+
+    /** What of a layer's rim lies within the picture. */
+    private static function rim(Layer $layer, Box $frame): string
+    {
+        if ($frame->holds($layer->box)) {
+            return self::whole($layer)['rim'];
+        }
+        $rim = '';
+        foreach ($layer->loops as $loop) {
+            $rim .= implode('', array_map(self::course(...), Clip::polyline([...$loop, $loop[0]], $frame)));
+        }
+
+        return $rim;
+    }
+
+    /**
+     * A layer that lies wholly within a picture: written once for all the pictures of a figure.
+     *
+     * @return array{rim: string, area: string}
+     */
+    private static function whole(Layer $layer): array
+    {
+        /** @var WeakMap<Layer, array{rim: string, area: string}> $known */
+        static $known = new WeakMap;
+
+        return $known[$layer] ??= [
+            'rim' => implode('', array_map(static fn (array $loop): string => self::course([...$loop, $loop[0]]), $layer->loops)),
+            'area' => self::path($layer->loops),
+        ];
     }
 
     private static function dashes(float $size): string
@@ -208,7 +238,7 @@ final class WorkPicture
     {
         $points = $about === null ? [] : [[$about->left, $about->low], [$about->right, $about->high]];
         foreach ($layers as $layer) {
-            array_push($points, ...array_merge(...$layer->loops));
+            array_push($points, [$layer->box->left, $layer->box->low], [$layer->box->right, $layer->box->high]);
         }
         foreach ($arrows as $arrow) {
             array_push($points, [$arrow->fromX, $arrow->fromY], [$arrow->toX, $arrow->toY]);

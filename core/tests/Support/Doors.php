@@ -236,11 +236,11 @@ final class Doors
     }
 
     /** How long one ask at a door took at most, seconds. */
-    public static function seconds(string $door, Figure $figure): float
+    public static function seconds(string $door, Figure $figure, ?callable $ask = null): float
     {
         self::$longest = null;
         $began = microtime(true);
-        self::answer($door, $figure);
+        ($ask ?? self::answer(...))($door, $figure);
 
         return self::$longest ?? microtime(true) - $began;
     }
