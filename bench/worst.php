@@ -8,8 +8,13 @@ declare(strict_types=1);
  *   php -d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M bench/worst.php [document ...]
  */
 
+use Impa\Colour\Srgb;
 use Impa\Figure\Figure;
 use Impa\Figure\FigureRefused;
+use Impa\Render\BenchCamera;
+use Impa\Render\Painter;
+use Impa\Render\Slips;
+use Impa\Render\View;
 use Impa\Tests\Support\AnyFigure;
 use Impa\Tests\Support\Doors;
 use Impa\Tests\Support\Figures;
@@ -102,6 +107,11 @@ $documents = [
 foreach (range(1, 6) as $seed) {
     $documents["any, of long lists, {$seed}"] = AnyFigure::of(900 + $seed, 30, 0.2);
 }
+/** Pictures as large as may be asked for. */
+$largest = [
+    'check/camera' => static fn (Figure $f): string => BenchCamera::png($f, Slips::of($f, 1), View::Front, 1, true, 2400),
+    'render, large' => static fn (Figure $f): string => Painter::png($f, View::Front, 4096, Srgb::hex('#ffffff')),
+];
 $only = array_slice($argv, 1);
 $failed = 0;
 $worst = ['', 0.0];
@@ -125,6 +135,11 @@ foreach ($documents as $name => $document) {
             printf("%-42s %s broke: %s\n", $name, $door, $e->getMessage());
             $failed++;
         }
+    }
+    foreach ($largest as $door => $ask) {
+        $began = microtime(true);
+        $ask($figure);
+        $took[$door] = microtime(true) - $began;
     }
     arsort($took);
     $failed += count(array_filter($took, static fn (float $s): bool => $s > MOST_S));

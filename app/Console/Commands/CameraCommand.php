@@ -21,7 +21,7 @@ final class CameraCommand extends Command
         {--marker : on the printed marker sheet}
         {--view=front : front, side, back or top}
         {--part= : key of the only part that lies there}
-        {--px=1600 : pixels of the longer side, 200 to 4096}';
+        {--px=1600 : pixels of the longer side, 200 to 2400}';
 
     protected $description = 'The stand-in for a camera: photograph a figure on the bench';
 

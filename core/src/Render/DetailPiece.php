@@ -11,6 +11,7 @@ use Impa\Figure\Side;
 use Impa\Geometry\Box;
 use Impa\Geometry\Hull;
 use Impa\Surface\Surface;
+use WeakMap;
 
 /** One piece of a detail where it lies on one piece of its part: itself or its twin. Immutable. */
 final readonly class DetailPiece
@@ -67,6 +68,15 @@ final readonly class DetailPiece
 
     /** How far the skin under it lies towards the viewer, from the middle of the part, mm; 0 off the part. */
     public function towardsMm(Side $from): float
+    {
+        /** @var WeakMap<self, array<string, float>> $known  the strokes of a line ask it of the whole line */
+        static $known = new WeakMap;
+        $known[$this] ??= [];
+
+        return $known[$this][$from->value] ??= $this->skinTowardsMm($from);
+    }
+
+    private function skinTowardsMm(Side $from): float
     {
         $surface = Surface::of($this->on, $this->side);
         $towards = [];

@@ -136,9 +136,17 @@ final class Painter
             $points = [];
             foreach ($loops as $i => $loop) {
                 // A hole is reached over a bridge of no width and filled by the even-odd rule.
-                foreach ([...$loop, $loop[0]] as [$x, $y]) {
-                    $points[] = (int) round(($originX + $x * $pxPerMm) * $finer - 0.5);
-                    $points[] = (int) round(($originY - $y * $pxPerMm) * $finer - 0.5);
+                $before = [];
+                foreach ([...$loop, $loop[0]] as $k => [$x, $y]) {
+                    $at = [
+                        (int) round(($originX + $x * $pxPerMm) * $finer - 0.5),
+                        (int) round(($originY - $y * $pxPerMm) * $finer - 0.5),
+                    ];
+                    // What falls on the pixel of the one before is filled by it; three at least make an area.
+                    if ($k < 3 || $at !== $before) {
+                        array_push($points, ...$at);
+                    }
+                    $before = $at;
                 }
                 if ($i > 0) {
                     array_push($points, $points[0], $points[1]);
