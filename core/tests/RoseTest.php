@@ -153,12 +153,20 @@ it('hides a weight in the part where it lies, and makes the base flat before the
     $balance = balance(topHeavy(0, 7));
     $weighted = Works::of(Cures::tried($balance, 'weight'));
     $steps = array_column(array_map(static fn (Step $s): array => [$s->key, $s], $weighted->steps), 1, 0);
-    expect($steps['weight:0']->part)->toBe('body')->and($steps['weight:0']->after)->toBe(['core:body']);
+    expect($steps['weight:low']->part)->toBe('body')->and($steps['weight:low']->after)->toBe(['core:body']);
     $keys = array_flip($weighted->keys());
-    expect($keys['weight:0'])->toBeLessThan($keys['trim']);
+    expect($keys['weight:low'])->toBeLessThan($keys['trim']);
     $flat = Works::of(Figures::read(Figures::document(topHeavy(), [], ['base' => ['flattenMm' => 3]])));
     $at = array_flip($flat->keys());
     expect($at['flatten'])->toBeLessThan($at['trim'])->and($at['hide:head'])->toBeLessThan($at['flatten']);
+});
+
+it('hides one weight more by a key of its own, and lets those that are there keep their places as keys', function () {
+    $base = ['base' => ['weights' => [['g' => 0.5, 'atMm' => [0, 30, 0]], ['g' => 0.5, 'atMm' => [0, 32, 0]]]]];
+    $balance = Balance::of(Ledger::of(Figures::read(Figures::document(topHeavy(0, 7), [], $base)), Densities::house()));
+    $cured = Cures::tried($balance, 'weight');
+    expect(array_column($cured->base->weights, 'key'))->toBe(['0', '1', 'low'])
+        ->and(array_column($cured->document()->base->weights, 'key'))->toBe(['0', '1', 'low']);
 });
 
 it('hangs straight from right above its weight, and askew by its topmost place', function () {

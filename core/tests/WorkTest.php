@@ -19,6 +19,7 @@ use Impa\Face\Needles;
 use Impa\Figure\Detail;
 use Impa\Figure\FaceSchool;
 use Impa\Figure\Figure;
+use Impa\Figure\FigureRefused;
 use Impa\Figure\JoinBy;
 use Impa\Figure\Pull;
 use Impa\Figure\Wire;
@@ -393,6 +394,38 @@ it('builds whatever can be drawn: keys of digits, every join, side, method and p
         expect(json_encode(StepsSheet::of($work)))->toBeJson();
     }
 })->group('dear');
+
+describe('weights in the base', function () {
+    $steps = static fn (array $weights): array => array_values(array_filter(
+        array_map(
+            static fn (Step $step): string => $step->key,
+            Works::of(Figures::read([
+                'base' => ['weights' => array_map(static fn (array $w): array => $w + ['g' => 5, 'atMm' => [0, 20, 0]], $weights)],
+            ] + Figures::document([Figures::part('body', 'ball', 40, 40, 40, 0, 20)])))->steps,
+        ),
+        static fn (string $key): bool => str_starts_with($key, 'weight:'),
+    ));
+
+    it('have each a step by its key, which stays when another one goes', function () use ($steps) {
+        expect($steps([['key' => 'low'], ['key' => 'back']]))->toBe(['weight:low', 'weight:back'])
+            ->and($steps([['key' => 'back']]))->toBe(['weight:back'])
+            // Those without a key go by their place.
+            ->and($steps([[], ['key' => 'back'], []]))->toBe(['weight:0', 'weight:back', 'weight:2']);
+    });
+
+    it('are refused where two go by one key', function (array $weights, string $at) use ($steps) {
+        try {
+            $steps($weights);
+            $faults = [];
+        } catch (FigureRefused $refused) {
+            $faults = $refused->faults;
+        }
+        expect($faults)->toHaveCount(1)->and($faults[0]->pointer)->toBe($at)->and($faults[0]->text)->toContain('another weight with the key');
+    })->with([
+        'of one name' => [[['key' => 'low'], ['key' => 'low']], '/base/weights/1/key'],
+        'by the place of another' => [[['key' => '1'], []], '/base/weights/1/key'],
+    ]);
+});
 
 describe('the order of the work', function () {
     /** A hand that felts so much denser, is so much slower at each kind of step, and has these needles. */

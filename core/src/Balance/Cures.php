@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Balance;
 
+use Impa\Figure\Base;
 use Impa\Figure\Draft;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
@@ -68,8 +69,7 @@ final class Cures
         if ($cure->kind === 'flatten') {
             $base->flattenMm = $cure->amount;
         } elseif ($cure->parts === []) {
-            $weights = is_array($base->weights ?? null) ? $base->weights : [];
-            $base->weights = [...$weights, (object) ['g' => $cure->amount, 'atMm' => $cure->mm]];
+            $base->weights = self::withWeight($base->weights ?? [], $cure);
         }
         if ((array) $base !== []) {
             $document->base = $base;
@@ -81,6 +81,22 @@ final class Cures
         }
 
         return Figure::fromDocument($draft->whole());
+    }
+
+    /**
+     * Each by a key of its own from now on, so that none takes another's tick when one goes.
+     *
+     * @param  list<stdClass>  $weights
+     * @return list<stdClass>
+     */
+    private static function withWeight(array $weights, Cure $cure): array
+    {
+        foreach ($weights as $i => $weight) {
+            $weight->key = Base::weightKey($weight, $i);
+        }
+        $key = Draft::besides(array_column($weights, 'key'), 'low');
+
+        return [...$weights, (object) ['key' => $key, 'g' => $cure->amount, 'atMm' => $cure->mm]];
     }
 
     /** @return list<string> a part and all that is joined to it, near and far */

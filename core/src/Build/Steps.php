@@ -176,10 +176,10 @@ final readonly class Steps
     private function weights(): array
     {
         $steps = [];
-        foreach ($this->figure->base->weights as $i => $weight) {
+        foreach ($this->figure->base->weights as $weight) {
             $part = $this->figure->parts[$this->holding($weight['atMm'])];
             $steps[] = new Step(
-                key: 'weight:'.$i,
+                key: 'weight:'.$weight['key'],
                 kind: StepKind::Weight,
                 title: sprintf('Hide %.0f g in %s', max(1.0, $weight['g']), mb_strtolower($part->name)),
                 part: $part->key,

@@ -4,14 +4,22 @@ declare(strict_types=1);
 
 namespace Impa\Figure;
 
+use stdClass;
+
 /** What was done to a figure so that it stands: how much of its base is flat, and what is hidden in it. Immutable. */
 final readonly class Base
 {
     /**
      * @param  float  $flattenMm  so much of its lowest parts lies flat on the table; 0 where that is not said
-     * @param  list<array{g: float, atMm: array{float, float, float}}>  $weights  hidden in it, and where
+     * @param  list<array{key: string, g: float, atMm: array{float, float, float}}>  $weights  hidden in it, and where
      */
     public function __construct(public float $flattenMm = 0.0, public array $weights = [])
     {
+    }
+
+    /** What a weight of a document goes by: its own key, or its place where it has none. */
+    public static function weightKey(stdClass $weight, int $place): string
+    {
+        return is_string($weight->key ?? null) ? $weight->key : (string) $place;
     }
 }

@@ -37,7 +37,8 @@ final class FigureMeaning
         $check->details($colours, $parts);
         $check->keys('wires', 'wire');
         $check->wires($colours);
-        $check->flat();
+        $check->within('flat', 'openings', 'opening');
+        $check->within('base', 'weights', 'weight');
         $check->points();
 
         return $check->faults;
@@ -85,17 +86,21 @@ final class FigureMeaning
         }
     }
 
-    /** Of two openings with one key, one would be lost. */
-    private function flat(): void
+    /** Of two openings or hidden weights with one key, one would be lost. */
+    private function within(string $member, string $list, string $word): void
     {
+        $all = ($this->document->{$member} ?? null) instanceof stdClass ? $this->document->{$member}->{$list} ?? [] : [];
         $keys = [];
-        $openings = ($this->document->flat ?? null) instanceof stdClass ? $this->document->flat->openings ?? [] : [];
-        foreach (is_array($openings) ? $openings : [] as $i => $opening) {
-            $key = $opening instanceof stdClass ? self::text($opening, 'key') : '';
-            if (in_array($key, $keys, true)) {
+        foreach (is_array($all) ? array_values($all) : [] as $i => $one) {
+            $key = match (true) {
+                ! $one instanceof stdClass => '',
+                $list === 'weights' => Base::weightKey($one, $i),
+                default => self::text($one, 'key'),
+            };
+            if ($key !== '' && in_array($key, $keys, true)) {
                 $this->faults[] = Fault::at(
-                    ['flat', 'openings', $i, 'key'],
-                    sprintf('There is another opening with the key "%s"; give this one its own.', $key),
+                    [$member, $list, $i, 'key'],
+                    sprintf('There is another %s with the key "%s"; give this one its own.', $word, $key),
                 );
             }
             $keys[] = $key;

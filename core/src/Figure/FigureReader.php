@@ -188,9 +188,9 @@ final readonly class FigureReader
     {
         $said = self::object($this->document, 'base');
         $weights = [];
-        foreach (self::members($said, 'weights') as $weight) {
+        foreach (self::members($said, 'weights') as $i => $weight) {
             [$x, $y, $z] = array_pad(self::numbers($weight, 'atMm'), 3, 0.0);
-            $weights[] = ['g' => self::number($weight, 'g'), 'atMm' => [$x, $y, $z]];
+            $weights[] = ['key' => Base::weightKey($weight, $i), 'g' => self::number($weight, 'g'), 'atMm' => [$x, $y, $z]];
         }
 
         return new Base(self::number($said, 'flattenMm'), $weights);

@@ -49,6 +49,10 @@ export interface Figure {
      * @maxItems 40
      */
     weights?: {
+      /**
+       * what is ticked of it goes by; its place in this list, from 0, where none is said
+       */
+      key?: string
       g: number
       /**
        * @minItems 3
