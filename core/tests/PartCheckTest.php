@@ -9,6 +9,7 @@ use Impa\Check\Measurement;
 use Impa\Check\PartCheck;
 use Impa\Figure\Figure;
 use Impa\Material\Densities;
+use Impa\Shape\Size;
 use Impa\Tests\Support\Figures;
 use Impa\Wool\Ledger;
 
@@ -106,6 +107,16 @@ it('lets the plan follow: the part has the size that came out, all else is as it
         ->and($sized->parts['cup']->solid->options()['bottomMm'])->toBe(25.0)
         ->and($sized->parts['body'])->toEqual(Figures::read($document)->parts['body']);
 });
+
+it('takes ends along with the width, corners and edges with the shortest side, as the screens do', function (array $case) {
+    $document = Figures::document([Figures::part('a', $case['shape']['kind'], 1, 1, 1, 0, 30, 0, ['shape' => $case['shape']])]);
+    $to = array_intersect_key($case, ['widthMm' => 0, 'heightMm' => 0]) + $case['shape'];
+    $sized = PartCheck::sized(Figures::read($document), 'a', Size::of($to['widthMm'], $to['heightMm'], $to['depthMm']));
+    expect((array) $sized->document()->parts[0]->shape)->toEqual($case['is'] + $case['shape']);
+})->with(array_map(
+    static fn (array $case): array => [$case],
+    json_decode((string) file_get_contents(dirname(__DIR__, 2).'/tests/Support/resized.json'), true)['cases'],
+));
 
 it('refuses what is no measurement, in words', function (array $of, string $why) {
     expect(static fn () => Measurement::of(...$of))->toThrow(CheckRefused::class, $why);

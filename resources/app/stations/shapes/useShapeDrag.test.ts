@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import resized from '../../../../tests/Support/resized.json'
 import type { Part } from '../../api/figure'
 import { dragged, useShapeDrag } from './useShapeDrag'
 
@@ -24,6 +25,17 @@ describe('dragging a part', () => {
     expect(shape.widthMm).toBe(14)
     expect(shape.depthMm).toBe(14)
     expect(shape.heightMm).toBe(30)
+  })
+  it.each(resized.cases)('takes ends, corners and edges along as core does: $name', (of) => {
+    const shape = of.shape as Part['shape']
+    const upright = { ...part, shape, turnDeg: { z: 0 } }
+    const grip = of.widthMm === undefined ? 'height' : 'width'
+    const to: [number, number] = [
+      ((of.widthMm ?? shape.widthMm) - shape.widthMm) / 2,
+      ((of.heightMm ?? shape.heightMm) - shape.heightMm) / 2,
+    ]
+    const after = dragged({ key: 'arm', along: [], twin: false, grip, from: [0, 0], to, part: upright })
+    expect(after.shape).toEqual({ ...shape, ...of.is })
   })
   it('never shrinks below a millimetre', () => {
     expect(

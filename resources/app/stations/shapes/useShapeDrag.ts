@@ -74,15 +74,27 @@ export function dragged(d: Drag): Part {
   return part
 }
 
-/** A dimension of at least 1 mm; its ends and corners, and a ball's depth, keep their share of the width. */
+/** How broad the shortest of its dimensions is, mm. */
+const smallest = (shape: Part['shape']) => Math.min(shape.widthMm, shape.heightMm, shape.depthMm)
+
+/**
+ * A dimension of at least 1 mm. What shapes it beyond its dimensions goes along, as where a finished part is taken over (core's
+ * PartCheck): its ends with the width, its corners and edges with the shortest dimension; a ball's depth with the width.
+ */
 function resize(part: Part, side: 'widthMm' | 'heightMm', by: number): void {
-  const before = part.shape[side]
+  const { shape } = part
+  const [before, least] = [shape[side], smallest(shape)]
   const after = Math.max(1, round(before + by, 0.1))
-  part.shape[side] = after
-  if (side !== 'widthMm') return
-  for (const end of ['topMm', 'bottomMm', 'edgeMm', 'cornerMm'] as const) {
-    const mm = part.shape[end]
-    if (mm !== undefined) part.shape[end] = Math.max(0.5, round((mm * after) / before, 0.1))
+  shape[side] = after
+  if (side === 'widthMm' && Math.abs(shape.depthMm - before) < 0.06 * before) shape.depthMm = after
+  grow(shape, ['topMm', 'bottomMm'], side === 'widthMm' ? after / before : 1)
+  grow(shape, ['cornerMm', 'edgeMm'], smallest(shape) / least)
+}
+
+function grow(shape: Part['shape'], lengths: ('topMm' | 'bottomMm' | 'cornerMm' | 'edgeMm')[], factor: number): void {
+  if (factor === 1) return
+  for (const length of lengths) {
+    const mm = shape[length]
+    if (mm !== undefined) shape[length] = Math.max(0.5, round(mm * factor, 0.1))
   }
-  if (Math.abs(part.shape.depthMm - before) < 0.06 * before) part.shape.depthMm = after
 }
