@@ -14,10 +14,13 @@ use App\Models\FigureSet;
 use App\Models\Picture;
 use App\Models\Swatch;
 use App\Models\Wool;
+use App\Store\Migrated;
 use App\Watching\Workers;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Events\MigrationsEnded;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Vite;
@@ -38,6 +41,7 @@ final class AppServiceProvider extends ServiceProvider
         // From wherever the page came, as the content policy wants it.
         Vite::createAssetPathsUsing(static fn (string $path): string => '/'.$path);
         Queue::looping(Workers::mark(...));
+        Event::listen(MigrationsEnded::class, Migrated::reckon(...));
         $owned = [BreakdownJob::class, Device::class, Figure::class, FigureSet::class, Picture::class, Swatch::class, Wool::class];
         foreach ($owned as $own) {
             Gate::policy($own, OwnPolicy::class);

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature\Figures;
 
 use App\Models\Figure;
+use Illuminate\Database\Events\MigrationsEnded;
+use Illuminate\Support\Facades\DB;
 
 it('lays a figure on the shelf and gives it back as it went in', function () {
     $document = demoFigure() + ['x-note' => ['empty' => new \stdClass(), 'half' => 1.5]];
@@ -146,4 +148,20 @@ it('turns the shelf page by page', function () {
     $this->getJson('/api/figures?page=2')->assertJsonCount(2, 'figures')->assertJsonPath('pages', 2);
     $this->getJson('/api/figures?page=-4')->assertJsonCount(24, 'figures');
     $this->getJson('/api/figures?page[]=1')->assertOk();
+});
+
+it('has the shelf reckoned by the rules of today once the tables were brought up to date, whosever figures they are', function () {
+    $id = lay();
+    $binned = lay('lanto');
+    $this->deleteJson("/api/figures/{$binned}")->assertNoContent();
+    $felter = DB::table('felters')->insertGetId(['name' => 'Other', 'email' => 'other@example.org']);
+    $others = lay('wick');
+    DB::table('figures')->where('id', $others)->update(['felter_id' => $felter]);
+    $shown = static fn (): array => DB::table('figures')->orderBy('id')->get(['id', 'steps', 'step_keys', 'total_g', 'revision'])->all();
+    $before = $shown();
+    DB::table('figures')->update(['steps' => 1, 'step_keys' => '[]', 'total_g' => 0.5]);
+    event(new MigrationsEnded('up', ['pretend' => true]));
+    expect($shown())->not->toEqual($before);
+    event(new MigrationsEnded('up'));
+    expect($shown())->toEqual($before)->and(array_column($before, 'id'))->toBe([$id, $binned, $others]);
 });
