@@ -227,6 +227,26 @@ describe('a hand', function () {
         expect(Hand::of($with)->model(Quantity::Density))->toEqual(Hand::of(array_slice($with, 0, 2))->model(Quantity::Density));
     });
 
+    it('is surprised by each piece as a hand is that knows all the others and not it', function () {
+        mt_srand(11);
+        $quantity = static fn (int $i): Quantity => Quantity::cases()[$i % 3];
+        $pieces = array_map(
+            static fn (int $i): Observation => piece(0.3 * gauss(), ['soft', 'springy', 'hard'][mt_rand(0, 2)], 'o'.intdiv($i, 2), $quantity($i)),
+            range(0, 59),
+        );
+        $pieces[7] = $pieces[7]->aside();
+        $hand = Hand::of([...$pieces, piece(0.4, 'alone', 'lonely')]);
+        foreach ($hand->observations as $i => $one) {
+            $rest = Hand::of(array_values(array_diff_key($hand->observations, [$i => true])))->model($one->quantity);
+            $by = abs($one->off() - $rest->mean($one->group)) / $rest->sigma($one->group);
+            expect($hand->surprise($one))->toEqualWithDelta($by, 1e-9 * (1 + $by));
+        }
+        // Weighed once more: what it was found to be before is left out.
+        $again = piece(0.9, $pieces[3]->group, $pieces[3]->id, $pieces[3]->quantity);
+        $rest = Hand::of(array_values(array_diff_key($hand->observations, [3 => true])));
+        expect($hand->surprise($again))->toEqualWithDelta($rest->surprise($again), 1e-9);
+    });
+
     it('doubts a slipped digit, and nothing that a hand can do', function () {
         mt_srand(3);
         $pieces = array_map(static fn (int $i): Observation => piece(0.15 + 0.1 * gauss(), 'springy', 'p'.$i), range(1, 8));

@@ -35,6 +35,21 @@ final class Gaussian
     }
 
     /**
+     * What was known before a value that is among those that were learned from, whichever of them: it takes away what it added (the
+     * same step with its variance below 0).
+     *
+     * @param  list<float>  $mean
+     * @param  list<list<float>>  $covariance
+     * @param  list<float>  $row
+     * @param  float  $variance  as it was learned with, > 0
+     * @return array{list<float>, list<list<float>>}
+     */
+    public static function without(array $mean, array $covariance, array $row, float $value, float $variance): array
+    {
+        return self::after($mean, $covariance, $row, $value, -$variance);
+    }
+
+    /**
      * @param  list<float>  $one
      * @param  list<float>  $two  as long
      */

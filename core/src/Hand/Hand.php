@@ -17,25 +17,27 @@ final readonly class Hand
     /**
      * @param  list<Observation>  $observations  in the order in which they were made
      * @param  array<string, HandModel>  $models  by quantity
+     * @param  array<string, Observation>  $learned  what they learned from, by quantity and name
      */
-    private function __construct(public array $observations, private array $models)
+    private function __construct(public array $observations, private array $models, private array $learned)
     {
     }
 
     /** @param  list<Observation>  $observations */
     public static function of(array $observations): self
     {
-        $models = [];
+        $models = $learned = [];
         foreach (Quantity::cases() as $quantity) {
             $models[$quantity->value] = $quantity->prior();
         }
         foreach ($observations as $o) {
             if (! $o->isAside) {
                 $models[$o->quantity->value] = $models[$o->quantity->value]->after($o->group, $o->off());
+                $learned[self::name($o)] = $o;
             }
         }
 
-        return new self($observations, $models);
+        return new self($observations, $models, $learned);
     }
 
     public function model(Quantity $quantity): HandModel
@@ -60,12 +62,16 @@ final readonly class Hand
      */
     public function surprise(Observation $one): float
     {
-        $rest = self::of(array_values(array_filter(
-            $this->observations,
-            static fn (Observation $o): bool => $o->id !== $one->id && $o->quantity === $one->quantity,
-        )))->model($one->quantity);
+        $rest = $this->model($one->quantity);
+        $itself = $this->learned[self::name($one)] ?? null;
+        $rest = $itself === null ? $rest : $rest->without($itself->group, $itself->off());
 
         return abs($one->off() - $rest->mean($one->group)) / $rest->sigma($one->group);
+    }
+
+    private static function name(Observation $o): string
+    {
+        return $o->quantity->value.' '.$o->id;
     }
 
     public function isDoubtful(Observation $one): bool

@@ -58,10 +58,24 @@ final readonly class HandModel
             $covariance[] = [...array_fill(0, $n, 0.0), $this->groupSigma ** 2];
             $n++;
         }
-        $row = array_map(static fn (int $i): float => $i === 0 || $i === $place[$group] ? 1.0 : 0.0, range(0, $n - 1));
-        [$mean, $covariance] = Gaussian::after($mean, $covariance, $row, $y, $this->scatter ** 2);
+        [$mean, $covariance] = Gaussian::after($mean, $covariance, self::row($n, $place[$group]), $y, $this->scatter ** 2);
 
         return new self($this->groupSigma, $this->scatter, $place, $mean, $covariance, $this->count + 1);
+    }
+
+    /** What is known without one of the pieces that it learned from. */
+    public function without(string $group, float $y): self
+    {
+        $row = self::row(count($this->mean), $this->place[$group]);
+        [$mean, $covariance] = Gaussian::without($this->mean, $this->covariance, $row, $y, $this->scatter ** 2);
+
+        return new self($this->groupSigma, $this->scatter, $this->place, $mean, $covariance, $this->count - 1);
+    }
+
+    /** @return list<float> which effects a piece of the group at this place has, of so many */
+    private static function row(int $n, int $place): array
+    {
+        return array_map(static fn (int $i): float => $i === 0 || $i === $place ? 1.0 : 0.0, range(0, $n - 1));
     }
 
     /** The logarithm of what a hand does to a group's numbers, as far as is known. */
