@@ -229,11 +229,12 @@ describe('a hand', function () {
 
     it('is surprised by each piece as a hand is that knows all the others and not it', function () {
         mt_srand(11);
-        $quantity = static fn (int $i): Quantity => Quantity::cases()[$i % 3];
-        $pieces = array_map(
-            static fn (int $i): Observation => piece(0.3 * gauss(), ['soft', 'springy', 'hard'][mt_rand(0, 2)], 'o'.intdiv($i, 2), $quantity($i)),
-            range(0, 59),
-        );
+        $pieces = array_map(static fn (int $i): Observation => piece(
+            0.3 * gauss(),
+            ['soft', 'springy', 'hard'][mt_rand(0, 2)],
+            'o'.intdiv($i, 2),
+            Quantity::cases()[$i % 3],
+        ), range(0, 59));
         $pieces[7] = $pieces[7]->aside();
         $hand = Hand::of([...$pieces, piece(0.4, 'alone', 'lonely')]);
         foreach ($hand->observations as $i => $one) {
