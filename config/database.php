@@ -25,6 +25,7 @@ return [
             'prefix' => '',
             'search_path' => 'public',
             'sslmode' => 'prefer',
+            'lock_timeout' => 5000,
             // A process keeps its connection: to open one takes longer than most of what is asked by it.
             'options' => [PDO::ATTR_PERSISTENT => (bool) env('DB_PERSISTENT', false)],
         ],

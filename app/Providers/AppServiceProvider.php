@@ -15,6 +15,7 @@ use App\Models\Picture;
 use App\Models\Swatch;
 use App\Models\Wool;
 use App\Store\Migrated;
+use App\Store\PatientPostgres;
 use App\Watching\Workers;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
@@ -32,6 +33,7 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->scoped(Hand::class, static fn (): Hand => Hand::of(OwnHand::observations()));
+        $this->app->bind('db.connector.pgsql', PatientPostgres::class);
         $this->app->bind(Body::class, static fn (Application $app): Body => Body::of($app->make(Request::class)));
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Store;
 
+use Illuminate\Database\LostConnectionDetector;
 use PDOException;
 use RuntimeException;
 use Throwable;
@@ -72,8 +73,9 @@ final class StoreTrouble extends RuntimeException
             $state === 'busy' => self::busy(),
             $state === 'readOnly' => self::readOnly(),
             $state === 'full' => self::full(),
-            // Nobody to talk to: PDO tells it by the driver's own number.
+            // Nobody to talk to: PDO tells it by the driver's own number, or in the driver's words alone.
             $state === 'gone', $e instanceof PDOException && $e->getCode() === 7 => self::gone(),
+            (new LostConnectionDetector)->causedByLostConnection($e) => self::gone(),
             in_array($code, self::BUSY, true) => self::busy(),
             in_array($code, self::READ_ONLY, true) => self::readOnly(),
             in_array($code, self::FULL, true) => self::full(),
