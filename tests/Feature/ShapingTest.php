@@ -123,6 +123,38 @@ it('cuts, merges, draws round and turns into colour, without saving', function (
     $this->assertDatabaseCount('figures', 0);
 });
 
+it('answers every act there is by its form, with a figure that the check takes in', function () {
+    $none = $this->postJson('/api/recut', ['document' => demoFigure(), 'act' => 'none'])->assertStatus(422)->json('detail');
+    $acts = explode(', ', rtrim((string) preg_replace('/.* one of /', '', $none), '.'));
+    $thing = ['act' => 'gather', 'keys' => ['bobble', 'stalk'], 'name' => 'lamp'];
+    $with = $this->postJson('/api/recut', ['document' => demoFigure()] + $thing)->assertOk()->json('document');
+    $asked = [
+        'split' => ['key' => 'head', 'line' => [[-60, 80], [60, 80]]],
+        'merge' => ['keys' => ['head', 'body']],
+        'lasso' => ['line' => [[-12, 20], [12, 20], [12, 45], [-12, 45]]],
+        'to-detail' => ['key' => 'scarf'],
+        'to-part' => ['key' => 'belly'],
+        'remove' => ['kind' => 'detail', 'keys' => ['mouth', 'eye']],
+        'double' => ['kind' => 'part', 'key' => 'arm'],
+        'paint' => ['kind' => 'detail', 'keys' => ['eye'], 'hex' => '#112233', 'name' => 'Ink'],
+        'add' => ['shape' => 'cone', 'on' => 'head'],
+        'mend' => ['key' => 'mouth', 'set' => ['widthMm' => 2], 'add' => [], 'remove' => ['spark-left']],
+        'part-pair' => ['key' => 'eye'],
+        'axis' => ['mm' => 1],
+        'gather' => ['keys' => ['bobble', 'stalk'], 'name' => 'lamp'],
+        'resize' => ['document' => $with, 'thing' => 'lamp', 'times' => 1.5],
+        'fasten' => ['document' => $with, 'thing' => 'lamp', 'holder' => 'head'],
+        'put' => ['from' => lay('sorrel'), 'name' => 'friend', 'how' => 'held', 'holder' => 'arm', 'heightMm' => 30],
+    ];
+    expect(array_keys($asked))->toEqualCanonicalizing($acts);
+    foreach ($asked as $act => $more) {
+        // Each answer is held against its form by the way (Tests\Answers); the document by the door of another.
+        $answer = $this->postJson('/api/recut', $more + ['document' => demoFigure(), 'act' => $act])->assertOk();
+        expect($answer->json('document'))->not->toEqual(demoFigure(), $act);
+        $this->postJson('/api/plan', ['document' => $answer->json('document')])->assertOk();
+    }
+});
+
 it('leads the middle line elsewhere and takes away, with nothing to be looked at next', function () {
     $first = demoFigure()['parts'][0];
     $moved = $this->postJson('/api/recut', ['document' => demoFigure(), 'act' => 'axis', 'mm' => 2.5])->assertOk();
