@@ -47,6 +47,27 @@ function broom(): Figure
 }
 
 describe('a figure brought in', function () {
+    it('keeps its pairs about its own middle where it is held aside: parts, and the wires in them', function () {
+        $fork = Figures::read(Figures::document(
+            [
+                Figures::part('stick', 'sausage', 4, 40, 4, 0, 20),
+                Figures::part('tine', 'sausage', 3, 20, 3, 6, 50, 0, ['mirror' => true, 'join' => ['to' => 'stick']]),
+            ],
+            [],
+            ['heightMm' => 60, 'wires' => [['key' => 'w', 'pointsMm' => [[6, 41, 1], [6, 59, 2]], 'mirror' => true]]],
+        ));
+        $figure = read(Accessories::put(holding(), $fork, 'fork', Carried::Held, 'arm', 60.0)->document);
+        $aside = $figure->parts['stick']->at[0];
+        expect($aside)->toBeGreaterThan(10.0)->and(array_column($figure->wires, 'mirror'))->toBe([false, false]);
+        foreach (array_values($figure->wires) as $i => $wire) {
+            foreach ($wire->pointsMm as $k => [$x, , $z]) {
+                expect($x - $aside)->toEqualWithDelta($i === 0 ? 6.0 : -6.0, 1e-6)
+                    ->and($z - $figure->parts['stick']->at[2])->toEqualWithDelta(1.0 + $k, 1e-6);
+            }
+        }
+        expect($figure->parts['tine']->at[0] + $figure->parts['tine-left']->at[0])->toEqualWithDelta(2 * $aside, 1e-6);
+    });
+
     it('is held at the free end of the arm, as tall as asked, under keys and colours of its own', function () {
         $figure = read(Accessories::put(holding(), broom(), 'broom', Carried::Held, 'arm', 90.0)->document);
         $thing = Accessories::all($figure)[0];

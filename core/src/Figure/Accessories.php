@@ -295,7 +295,19 @@ final class Accessories
         if (! $isAside) {
             return;
         }
-        $mirrored = static fn (array $points): array => array_map(static fn (array $p): array => [0 - $p[0], $p[1]], $points);
+        $mirrored = static fn (array $points): array => array_map(
+            static fn (array $p): array => [0 - $p[0], ...array_slice($p, 1)],
+            $points,
+        );
+        foreach ($document->wires as $wire) {
+            if (($wire->mirror ?? false) === true) {
+                $wire->mirror = false;
+                $twin = Draft::copy($wire);
+                $twin->key = Draft::besides(array_column($document->wires, 'key'), $wire->key.'-left');
+                $twin->pointsMm = $mirrored($wire->pointsMm);
+                $document->wires[] = $twin;
+            }
+        }
         foreach ($document->parts as $part) {
             if (($part->mirror ?? false) !== true) {
                 continue;
