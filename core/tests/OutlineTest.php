@@ -90,6 +90,16 @@ it('stretches an outline into any box, and turns it anticlockwise', function () 
     expect(Outline::filling($clockwise, 10.0, 4.0))->toEqualWithDelta([[5.0, -2.0], [-5.0, 2.0], [-5.0, -2.0]], 1e-12);
     $anticlockwise = array_reverse($clockwise);
     expect(Outline::filling($anticlockwise, 10.0, 4.0))->toEqualWithDelta([[5.0, -2.0], [-5.0, 2.0], [-5.0, -2.0]], 1e-12);
+    mt_srand(5);
+    for ($i = 0; $i < 50; $i++) {
+        [$width, $height] = [mt_rand(3, 20_000) / 10, mt_rand(3, 20_000) / 10];
+        $round = array_map(static fn (int $k): array => [(3 + mt_rand(0, 9)) * cos($k), (3 + mt_rand(0, 9)) * sin($k)], range(0, 5));
+        $filling = Outline::filling($i % 2 === 0 ? $round : array_reverse($round), $width, $height);
+        $box = Box::around($filling);
+        expect([$box->left, $box->right, $box->low, $box->high])
+            ->toEqualWithDelta([-$width / 2, $width / 2, -$height / 2, $height / 2], 1e-9)
+            ->and(Polygon::signedArea($filling))->toBeGreaterThan(0.0);
+    }
 });
 
 it('refuses an outline that has no width, no height, or encloses nothing', function (array $points, string $words) {

@@ -192,10 +192,16 @@ it('takes a wool for the one of the same name that is here', function () {
     expect(DB::table('wools')->pluck('grams_left', 'name')->all())->toEqual(['Moss' => 7.0]);
 });
 
-it('is each felter\'s own', function () {
+it('holds what is the felter\'s own, and nothing of another one\'s', function () {
     $other = 77;
+    lay('sorrel');
     Whose::being($other, static fn () => lay('wick'));
-    expect(archived())->not->toContain('Wick');
+    // The files themselves: packed, no name could be read.
+    $named = static fn (): array => array_map(
+        static fn (string $name): bool => str_contains(implode('', iterator_to_array((new Outgoing)->entries())), $name),
+        ['Sorrel', 'Wick'],
+    );
+    expect($named())->toBe([true, false])->and(Whose::being($other, $named))->toBe([false, true]);
 });
 
 describe('a bad archive is refused in words, and nothing of it is taken in', function () {

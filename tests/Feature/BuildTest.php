@@ -318,7 +318,7 @@ it('lets every step be ticked of a figure that was saved when there were fewer',
     expect(Figure::query()->findOrFail($id)->stepKeys())->toEqualCanonicalizing(array_column($sheet, 'key'));
 });
 
-it('lays a step open on every device, and none that is not there', function () {
+it('keeps which step lies open, for whoever asks next, and none that is not there', function () {
     $id = lay();
     $this->putJson("/api/figures/{$id}/present", ['step' => 'cover:head'])->assertOk()->assertJsonPath('present', 'cover:head');
     $this->getJson("/api/figures/{$id}/steps")->assertJsonPath('present', 'cover:head');

@@ -83,14 +83,16 @@ it('keeps seven days, five weeks and twelve months, and no more', function () {
         ->and(count($months))->toBe(12);
 });
 
-it('makes one a day, at whatever hour', function () {
-    Artisan::call('impa:copy', ['--if-due' => true]);
-    Artisan::call('impa:copy', ['--if-due' => true]);
-    expect(Copies::all())->toHaveCount(1);
-    $this->travel(25)->hours();
-    Artisan::call('impa:copy', ['--if-due' => true]);
-    expect(Copies::all())->toHaveCount(2);
-});
+it('makes one where the last is a day old, and none before, at whatever hour that was', function (string $hour) {
+    $this->travelTo("2026-12-31 {$hour}");
+    $counts = [];
+    foreach ([0, 0, 23, 1, 1, 23] as $hours) {
+        $this->travel($hours)->hours();
+        Artisan::call('impa:copy', ['--if-due' => true]);
+        $counts[] = count(Copies::all());
+    }
+    expect($counts)->toBe([1, 1, 1, 2, 2, 3]);
+})->with(['00:00:00', '00:30:00', '12:00:00', '23:59:59']);
 
 it('keeps a picture as long as a copy names it, and no longer', function () {
     $this->sendFile(demoPicture())->assertCreated();
