@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature\Console;
 
 use Opis\JsonSchema\Validator;
+use Tests\Support\Console;
 
 it('goes from a picture to a plan and a render', function () {
     $folder = sys_get_temp_dir().'/impa-'.bin2hex(random_bytes(4));
@@ -37,6 +38,17 @@ it('goes from a picture to a plan and a render', function () {
     array_map('unlink', (array) glob("{$folder}/*"));
     rmdir($folder);
 })->group('dear');
+
+it('says in a process of its own what it says in this one, where the tests ask it', function (array $words, int $exit) {
+    $here = impa(...$words);
+    expect(Console::process(...$words))->toBe($here)->and($here[0])->toBe($exit)
+        // An answer stands on the one, a refusal on the other.
+        ->and($here[$exit === 0 ? 1 : 2])->not->toBe('')->and($here[$exit === 0 ? 2 : 1])->toBe('');
+})->with([
+    'an answer' => [['impa:plan', 'demo/wick.impa.json'], 0],
+    'a refusal' => [['impa:plan', 'demo/wick.png'], 2],
+    'an option that there is not' => [['impa:balance', 'demo/wick.impa.json', '--cure=prayer'], 1],
+]);
 
 it('names ten faults in ten lines on standard error and exits with 2', function () {
     $document = demoFigure();
