@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Console\Kernel;
 use App\Http\Middleware\BoundedBody;
 use App\Http\Middleware\ContentSecurity;
 use App\Http\Middleware\KnownFelter;
@@ -10,6 +11,7 @@ use App\Http\Middleware\OnlyThisMachine;
 use App\Http\Middleware\TellingRequests;
 use App\Http\Problem;
 use App\Sharing\Pairing;
+use Illuminate\Contracts\Console\Kernel as ConsoleKernel;
 use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -22,7 +24,7 @@ use Illuminate\Routing\Middleware\SubstituteBindings;
 use Illuminate\Support\Facades\Log;
 use Impa\Refusal;
 
-return Application::configure(basePath: dirname(__DIR__))
+$app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
         web: __DIR__.'/../routes/web.php',
         commands: __DIR__.'/../routes/console.php',
@@ -49,3 +51,6 @@ return Application::configure(basePath: dirname(__DIR__))
         $exceptions->render(fn (Throwable $e, Request $request) => $request->is('api/*') ? Problem::for($e) : null);
     })
     ->create();
+$app->singleton(ConsoleKernel::class, Kernel::class);
+
+return $app;

@@ -34,7 +34,7 @@ function either(callable ...$shapes): array
     });
 }
 
-it('leaves a ball, an egg, a sausage, a drum, a drumstick, a cone and a dome whole, however they are turned', function (ShapeKind $kind, float $deg) {
+it('leaves ball, egg, sausage, drum, drumstick, cone and dome whole, however turned', function (ShapeKind $kind, float $deg) {
     $solid = Catalogue::solid($kind, Size::of(70, 110, 70));
     expect(lobesOf(Pixels::of($solid, $deg)))->toHaveCount(1);
 })
