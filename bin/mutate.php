@@ -16,7 +16,8 @@ if (preg_match('/^[A-Z]\w+$/', $room) !== 1 || ! is_dir("$root/core/src/$room"))
     );
     exit(2);
 }
-// What takes many seconds, a thousand times over, is left out: tapes by brute force, all doors of 300 figures, looking at drawings in other rooms.
+// What takes many seconds, a thousand times over, is left out: tapes by brute force, 300 figures at every door, and looking at drawings
+// in other rooms.
 $slow = ['EveryDocumentTest.php', 'EveryShapeTest.php', 'TapesByBruteForceTest.php'];
 $files = [];
 foreach (glob("$root/core/tests/*Test.php") ?: [] as $file) {
