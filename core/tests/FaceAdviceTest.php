@@ -173,6 +173,18 @@ describe('round the edge', function () {
         )->toBeNull();
     });
 
+    it('says no size of what lies on the part by its corners, but not straight across between them', function (array $points) {
+        $figure = ball60([['key' => 'd', 'kind' => 'patch', 'pointsMm' => $points, 'smooth' => false]]);
+        $surface = front($figure);
+        $detail = $figure->details['d'];
+        expect(array_filter($detail->outline(), static fn (array $p): bool => ! $surface->has(...$p)))->toBe([])
+            ->and(Sliding::of($detail, $surface))->toBeNull()
+            ->and(json_encode(array_map(static fn (Advice $a): array => $a->document(), advised($figure, 'd'))))->not->toContain('NaN');
+    })->with([
+        'level' => [[[-29, 0], [0, 24], [9, 10]]],
+        'down' => [[[0, -29], [24, 0], [10, 9]]],
+    ]);
+
     it('kept in size it is as large on the wool, and as far by tape, as it was drawn', function (array $detail) {
         $figure = ball60([$detail + ['key' => 'd']]);
         $surface = front($figure);

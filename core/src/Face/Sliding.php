@@ -35,9 +35,11 @@ final class Sliding
         }
         $across = TapeMark::straightMm($surface, [$box->left, $y], [$box->right, $y]);
         $down = TapeMark::straightMm($surface, [$x, $box->low], [$x, $box->high]);
+        // Over a gap between two places of a bent or turned part there is nothing to measure along.
+        $isMeasured = ! is_nan($across) && ! is_nan($down);
         $times = max($box->width() > 0.0 ? $across / $box->width() : 0.0, $box->height() > 0.0 ? $down / $box->height() : 0.0);
         // Both ways across it lie well on the part: so does its rim.
-        if ($times < self::WORTH) {
+        if ($isMeasured && $times < self::WORTH) {
             return null;
         }
         $off = count(array_filter($detail->outline(), static fn (array $p): bool => ! $surface->has(...$p)));
@@ -54,7 +56,7 @@ final class Sliding
                 ],
             );
         }
-        if (max($across - $box->width(), $down - $box->height()) < self::WORTH_MM || is_nan($times)) {
+        if (! $isMeasured || max($across - $box->width(), $down - $box->height()) < self::WORTH_MM) {
             return null;
         }
 
