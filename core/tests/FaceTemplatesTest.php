@@ -67,3 +67,12 @@ it('prints an empty head as well', function () {
         ->and($pages[0])
         ->not->toContain('v8');
 });
+
+it('lays a template out from the crown where no place of what lies on the part is reached by tape', function () {
+    $figure = Figures::read(Figures::document(
+        [Figures::part('head', 'sausage', 4.945, 32, 0.3, 0, 20, 0, ['turnDeg' => ['z' => 49.9]])],
+        [['key' => 'd', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 4, 'heightMm' => 16.8, 'xMm' => 8.3, 'colour' => 'black']],
+    ));
+    $pages = FaceTemplates::of($figure, $figure->parts['head'])->pages(Paper::A4);
+    expect(count($pages))->toBeGreaterThan(0)->and(json_encode($pages))->not->toContain('NAN')->not->toContain('INF');
+});

@@ -184,6 +184,9 @@ final readonly class FaceTemplates
             }
         }
 
+        // Where no place of them can be reached by tape, it is laid out from the crown.
+        $high = is_finite($high) ? $high : 0.0;
+
         return Unrolled::of($this->surface, max(0.5, $high - self::MARGIN), $low + self::MARGIN, $right + self::MARGIN);
     }
 
