@@ -14,14 +14,14 @@ pest()->group('store')->in(...array_map(
     static fn (string $name): string => "Feature/{$name}Test.php",
     ['Accounts', 'Archive', 'Sharing', 'Figures', 'History', 'Hand', 'TwoFelters', 'Door'],
 ));
-// What looks at many pictures goes by turns (Turns); so does a single test that says group('dear').
+// What looks at many pictures, or asks by brute force, goes by turns (Turns); so does a single test that says group('dear').
 pest()->group('dear')->in(
     'Feature/PhotoCheckTest.php',
     ...array_map(
         static fn (string $name): string => "../core/tests/{$name}Test.php",
         [
-            'Agreement', 'Brush', 'Carrying', 'Characters', 'FlatLayers', 'Ink',
-            'PhotoCheck', 'Picture', 'SeenAgain', 'Shades', 'Synthesis', 'Turnaround',
+            'Agreement', 'BadPicture', 'Brush', 'Carrying', 'Characters', 'Cleaning', 'EveryShape', 'FlatLayers', 'Fringe', 'Ink', 'Lobes',
+            'PhotoCheck', 'Picture', 'Recut', 'RuledPaper', 'SeenAgain', 'Shades', 'Synthesis', 'TapesByBruteForce', 'Turnaround',
         ],
     ),
 );

@@ -211,7 +211,7 @@ describe('pixel art', function () {
             ->toEqualWithDelta(60, 2)
             ->and($seen->document['picture']['widthPx'])
             ->toBe(320);
-    })->group('dear');
+    });
 });
 
 it('sees through compression: a face saved as a poor JPEG has the parts and details of the clean one', function () {
@@ -227,4 +227,4 @@ it('sees through compression: a face saved as a poor JPEG has the parts and deta
     $clean = Breakdown::of((string) ob_get_clean(), 100.0)->document;
     $count = static fn (array $d): int => count($d['parts']) + count($d['details']);
     expect(abs($count($poor) - $count($clean)))->toBeLessThanOrEqual(intdiv($count($clean), 3));
-})->group('dear');
+});

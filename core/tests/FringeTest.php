@@ -88,7 +88,7 @@ it('is the tufts of a plain body: one part, as long and as close as they are dra
         $drawn = Figure::fromJson((string) json_encode($document))->parts[$part['key']];
         expect(count(Tufts::along($drawn, Silhouette::of(Placement::of($drawn), Side::Front))[0]))->toBe(2 * 14);
     }
-})->group('dear');
+});
 
 it('is the outline of a plate where tufts would not make it: one leaf, and not a part for each of its lobes', function () {
     $rim = [];

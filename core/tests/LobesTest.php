@@ -105,7 +105,7 @@ it('shares out every pixel once, whatever the blob', function () {
         ksort($pixels);
         expect($shared)->toBe(array_keys($pixels));
     }
-})->group('dear');
+});
 
 it('cuts nothing off that is smaller than asked', function () {
     $pixels = either(Pixels::oval(0, 0, 70, 70), Pixels::oval(0, 85, 12, 26));

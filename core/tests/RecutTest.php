@@ -249,7 +249,7 @@ it('splits any part along any line through it: the two cover seven tenths of wha
             expect(overlap([$figure->parts['one']], $halves))->toBeGreaterThan(0.7);
         }
     }
-})->group('dear');
+});
 
 it('leaves a document that passes its own check after every act, members unknown to us included', function () {
     $document = json_decode(recutFigure()->toJson());

@@ -166,7 +166,7 @@ it('says of every table of somebody\'s whose each row is', function () {
     foreach (Whose::TABLES as $table) {
         expect(DB::table($table)->where('felter_id', '!=', Felter::OF_THIS_MACHINE)->count())->toBe(0, $table);
     }
-});
+})->group('dear');
 
 it('lets two felters have the same needle, the same piece, the same picture, and start over each for themselves', function () {
     hosted();

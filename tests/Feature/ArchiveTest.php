@@ -122,7 +122,7 @@ it('is a ZIP that other programs read, with a README, JSON, the pictures as they
         expect(isJson((string) $zip->getFromName($name)))->toBeTrue($name);
     }
     holdAgainst('figure', (string) $zip->getFromName((string) current(preg_grep('~/figure\.json$~', $names))));
-});
+})->group('dear');
 
 function isJson(string $json): bool
 {
@@ -145,7 +145,7 @@ it('streams: of a large archive only one file is in memory at a time', function 
         $most = max($most, memory_get_usage() - $before);
     }
     expect($most)->toBeLessThan(8_000_000);
-});
+})->group('dear');
 
 describe('where something is here already, and otherwise', function () {
     beforeEach(function () {
@@ -357,7 +357,7 @@ it('leaves no file and no row behind where it is hung up, at whatever line', fun
     }
     // Beyond its last line it is there.
     expect($line)->toBeGreaterThan(8)->and($told['taken'])->toBeGreaterThan(3);
-});
+})->group('dear');
 
 describe('a record that is none', function () {
     /** The archive of a lived-in store with one member of one record changed, as a text editor does it. */
@@ -495,7 +495,7 @@ it('lays beside what is otherwise here once, however often it is taken in', func
     $count = Figure::withTrashed()->count();
     $told = array_map(static fn (): array => Incoming::of($path)->take(Conflict::Both), range(1, 3));
     expect(array_column($told, 'taken'))->toBe([1, 0, 0])->and(Figure::withTrashed()->count())->toBe($count + 1);
-});
+})->group('dear');
 
 it('counts wools of one name as one, in the archive and against the drawer', function () {
     livedIn();
@@ -510,4 +510,4 @@ it('counts wools of one name as one, in the archive and against the drawer', fun
     expect(Incoming::of($path)->preview()['wools'])->toBe(['new' => $count - 1, 'same' => 1, 'conflict' => 0]);
     Incoming::of($path)->take(Conflict::Keep);
     expect(DB::table('wools')->count())->toBe($count - 1);
-});
+})->group('dear');

@@ -180,7 +180,7 @@ describe('the doctor', function () {
         // What waits for the end of a request is done.
         app(DeferredCallbackCollection::class)->invoke();
         expect($told())->toBe([0, "Nothing is wrong.\n"]);
-    });
+    })->group('dear');
 
     it('says what it finds, mends it, and finds it no more', function (Closure $break, string $what, string $mended) use ($told) {
         $id = lay();

@@ -45,7 +45,7 @@ describe('a drawing in SVG', function () {
         expect(Raster::header($png)[2])->toBe('image/png');
         $seen = $this->postJson('/api/breakdown', ['picture' => $id, 'heightMm' => 100])->assertOk()->json('document');
         expect(array_column($seen['parts'], 'colour'))->toHaveCount(2);
-    });
+    })->group('dear');
 
     it('is refused in words where it is hostile, and nothing is kept of it', function (string $inside) {
         $svg = "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 10 10\">{$inside}</svg>";

@@ -102,7 +102,7 @@ it('shows the catalogue and the stash', function () {
     $this->getJson('/api/catalogue')->assertOk()->assertJsonCount(count(\Impa\Shape\ShapeKind::cases()), 'shapes');
     $this->artisan('db:seed')->assertExitCode(0);
     expect($this->getJson('/api/wools')->assertOk()->json('wools'))->not->toBeEmpty();
-});
+})->group('dear');
 
 it('lays the demo out once, and anew without touching what a user made', function () {
     $this->artisan('db:seed')->assertExitCode(0);
@@ -127,7 +127,7 @@ it('lays the demo out once, and anew without touching what a user made', functio
         ->toBeTrue()
         ->and(Wool::query()->where('is_demo', true)->count())
         ->toBe(13);
-});
+})->group('dear');
 
 it('says how a face is laid and what would make it crisp, measures from mark to mark, and shows it from afar', function () {
     $document = demoFigure();

@@ -159,7 +159,7 @@ it('sets its wool aside: no other figure counts on it, it itself does, and it is
     $this->putSeen("/api/sets/{$set['id']}/aside", ['reserve' => 'again'])->assertOk();
     $this->deleteJson("/api/sets/{$set['id']}")->assertOk();
     expect($free())->toEqual($before);
-});
+})->group('dear');
 
 it('says whether a figure fits where it is shown, and refuses what is no such place', function () {
     $ask = fn (array $where) => $this->postJson('/api/show', ['document' => demoFigure('bobbin')] + $where);

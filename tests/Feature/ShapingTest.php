@@ -121,7 +121,7 @@ it('cuts, merges, draws round and turns into colour, without saving', function (
     expect($flat->json('document.details'))->toHaveCount(count(demoFigure()['details']) + 1);
     $ask(['act' => 'to-part', 'key' => demoFigure()['details'][0]['key']])->assertOk();
     $this->assertDatabaseCount('figures', 0);
-});
+})->group('dear');
 
 it('answers every act there is by its form, with a figure that the check takes in', function () {
     $none = $this->postJson('/api/recut', ['document' => demoFigure(), 'act' => 'none'])->assertStatus(422)->json('detail');

@@ -116,6 +116,7 @@ test('a step says why it comes where it does, and cannot be pulled before what i
 })
 
 test('the work is laid into evenings, and goes into a calendar and onto paper', async ({ page }) => {
+  byTurns()
   await layDemo(page, 'wick', 'In the evenings', 'build')
   await page.getByRole('button', { name: 'Evenings' }).click()
   const evenings = page.getByRole('dialog', { name: 'Evenings' })
@@ -147,6 +148,7 @@ test('the work is laid into evenings, and goes into a calendar and onto paper', 
 test('a weight from the stand-in for a scale stands beside what was wanted, and a broken needle is not forgotten', async ({
   page,
 }) => {
+  byTurns()
   await layDemo(page, 'lanto', 'Weighed in', 'build')
   await page.getByRole('button', { name: 'Weigh in' }).click()
   await page.getByRole('button', { name: 'Switch the stand-in on' }).click()
@@ -164,6 +166,7 @@ test('a weight from the stand-in for a scale stands beside what was wanted, and 
 })
 
 test('wires are drawn on the figure, dragged, and cut from what is at hand', async ({ page }) => {
+  byTurns()
   await layDemo(page, 'lanto', 'With wires', 'shapes')
   await page.getByRole('button', { name: 'Wires' }).click()
   const wires = page.getByRole('dialog', { name: 'Wires' })

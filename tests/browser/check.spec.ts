@@ -68,6 +68,7 @@ test("a photo by the device's camera tells what deviates, pinned on the photo, a
 })
 
 test('the stand-in for a camera photographs the figure as hands would have made it', async ({ page }) => {
+  byTurns()
   await layDemo(page, 'bobbin', 'Checked by stand-in', 'check')
   await page.getByRole('button', { name: 'Bench camera' }).click()
   await expect(page.getByText(/% lie over the plan/)).toBeVisible({ timeout: 60_000 })

@@ -125,6 +125,7 @@ test('a drawing dropped becomes a figure, and everything follows and stays', asy
 })
 
 test('the finished height and the units change at every station, and everything follows', async ({ page }) => {
+  byTurns()
   const id = await idOf(page, 'Lanto')
   await page.goto(`/figures/${id}/build`)
   for (const station of ['Shapes', 'Face', 'Wool']) {
@@ -154,6 +155,7 @@ test('the finished height and the units change at every station, and everything 
 })
 
 test('a shape is added, doubled, mirrored, coloured, joined and taken away', async ({ page }) => {
+  byTurns()
   await page.goto(`/figures/${await idOf(page, 'Sorrel')}/shapes`)
   const parts = page.getByLabel('Parts, by what they are joined to').locator('button.part')
   await expect(page.locator('[data-part]').first()).toBeVisible()
@@ -214,6 +216,7 @@ test('two windows: the stale one is told, and keeps or takes', async ({ page, co
 })
 
 test('what cannot be saved is kept in the browser and taken up again', async ({ page }) => {
+  byTurns()
   const id = await idOf(page, 'Sorrel')
   await page.goto(`/figures/${id}/shapes`)
   await expect(page.getByLabel('Name')).toHaveValue(/Sorrel/)
@@ -230,6 +233,7 @@ test('what cannot be saved is kept in the browser and taken up again', async ({ 
 })
 
 test('bad input is told in words', async ({ page }) => {
+  byTurns()
   await page.goto('/')
   const file = page.locator('input[type=file]')
   await file.setInputFiles({ name: 'drawing.png', mimeType: 'image/png', buffer: Buffer.from('no picture at all') })
@@ -248,6 +252,7 @@ test('bad input is told in words', async ({ page }) => {
 })
 
 test('the bin takes, gives back and is emptied', async ({ page }) => {
+  byTurns()
   await page.goto('/')
   await page.getByRole('button', { name: 'Start with a ball' }).click()
   await page.waitForURL(/shapes/)
@@ -267,6 +272,7 @@ test('the bin takes, gives back and is emptied', async ({ page }) => {
 })
 
 test('everything works by keys alone', async ({ page }) => {
+  byTurns()
   const id = await idOf(page, 'Lanto')
   await page.goto(`/figures/${id}/shapes`)
   await expect(page.locator('[data-part]').first()).toBeVisible()

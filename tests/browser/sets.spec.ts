@@ -8,6 +8,7 @@ import { expectNoSeriousFault } from './seriousFaults'
 test('a set is made from the shelf: colourways by hue, one ledger over all, like pieces together, undone and kept', async ({
   page,
 }) => {
+  byTurns()
   await layDemo(page, 'bobbin', 'A choir', 'shapes')
   await page.goto('/')
   await page.getByRole('button', { name: 'New set' }).click()
@@ -78,6 +79,7 @@ test('kits of a member are weighed off, packed, printed and refused out of numbe
 })
 
 test('a figure is shared as a booklet, and the file is taken in on a shelf', async ({ page }) => {
+  byTurns()
   const { id } = await layDemo(page, 'lanto', 'To be shared', 'check')
   await page.getByRole('tab', { name: 'Finish' }).click()
   await page.getByRole('button', { name: 'A booklet to share' }).click()
