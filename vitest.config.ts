@@ -8,6 +8,9 @@ export default defineConfig({
     include: ['resources/app/**/*.test.ts'],
     environment: 'happy-dom',
     css: false,
+    // For hangs alone: on a busy machine what takes two seconds takes ten.
+    testTimeout: 60_000,
+    hookTimeout: 60_000,
     maxWorkers: '100%',
     // Vuetify is loaded once in each worker, not once in each file; every test mounts with stores of its own.
     isolate: false,
