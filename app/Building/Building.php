@@ -12,9 +12,10 @@ use Impa\Build\Evenings;
 use Impa\Build\ScheduleRefused;
 use Impa\Build\Work;
 use Impa\Figure\Figure;
+use Impa\Plan\Plan;
 use Impa\Wool\Ledger;
 
-/** The work on a figure by what this felter has at hand, and the evenings that are usual where she says nothing. */
+/** Plan and work of a figure by this felter's hand and what she has at hand, and the evenings that are usual where she says nothing. */
 final class Building
 {
     public const SITTING_MINUTES = 90.0;
@@ -22,6 +23,11 @@ final class Building
     public const DAYS = ['tue', 'thu'];
 
     public const BEGINS = '19:00';
+
+    public static function plan(Figure $figure): Plan
+    {
+        return Plan::of($figure, Needle::atHand(), Stash::densities($figure), OwnHand::hand()->pace());
+    }
 
     public static function work(Figure $figure): Work
     {

@@ -5,8 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Accounts\Whose;
-use App\Hand\OwnHand;
-use App\Stash\Stash;
+use App\Building\Building;
 use App\Store\Writing;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
@@ -14,9 +13,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Support\Carbon;
-use Impa\Build\Step;
 use Impa\Figure\Figure as FigureDocument;
-use Impa\Plan\Plan;
 
 /**
  * A figure on the shelf. Its document is kept as text, so that what we do not know comes back as it went in.
@@ -159,7 +156,8 @@ final class Figure extends Model
     /** @return array{name: string, document: string, total_g: float, hands_minutes: float, steps: int, step_keys: string} */
     private static function columns(FigureDocument $figure): array
     {
-        $plan = Plan::of($figure, densities: Stash::densities($figure), pace: OwnHand::hand()->pace());
+        $plan = Building::plan($figure);
+        $keys = $plan->work()->keys();
 
         return [
             // A store may cut a text at it.
@@ -167,8 +165,8 @@ final class Figure extends Model
             'document' => $figure->toJson(),
             'total_g' => $plan->totalG(),
             'hands_minutes' => $plan->handsMinutes(),
-            'steps' => count($plan->steps),
-            'step_keys' => json_encode(array_map(static fn (Step $s): string => $s->key, $plan->steps), JSON_THROW_ON_ERROR),
+            'steps' => count($keys),
+            'step_keys' => json_encode($keys, JSON_THROW_ON_ERROR),
         ];
     }
 

@@ -4,10 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Booklet;
 
-use Impa\Build\Work;
-use Impa\Face\Needles;
 use Impa\Figure\FigureRefused;
-use Impa\Material\Pace;
 use Impa\Plan\Plan;
 use Impa\Plan\StepPicture;
 use Impa\Print\Booklet;
@@ -19,10 +16,7 @@ use Impa\Tests\Support\Works;
 /** @return array{html: string, pages: list<string>} */
 function booklet(string $name, Paper $paper = Paper::A4, ?string $drawing = null): array
 {
-    $plan = Plan::of(Works::demo($name));
-    $work = Work::of($plan->ledger, Pace::house(), Needles::usual());
-
-    return Booklet::of($plan, $work, Credit::of('mine', 'Mara <the felter>', 'For friends'), $paper, $drawing);
+    return Booklet::of(Plan::of(Works::demo($name)), Credit::of('mine', 'Mara <the felter>', 'For friends'), $paper, $drawing);
 }
 
 it('has a cover, what is needed, sizes, every step, cautions, words and whose it is; the rest at true size', function (string $name) {

@@ -39,7 +39,7 @@ it('tells of every part what its ledger tells, and all the minutes that are spen
         $minutes = array_sum(
             array_map(
                 static fn (Step $s): float => $s->minutes,
-                array_filter($plan->steps, static fn (Step $s): bool => $s->part === $part['key'] && $s->detail === ''),
+                array_filter($plan->work()->steps, static fn (Step $s): bool => $s->part === $part['key'] && $s->detail === ''),
             ),
         );
         expect([$part['volumeCm3'], $part['insideCm3'], $part['coreG'], $part['coverG'], $part['colourG'], $part['finishedG']])
@@ -56,7 +56,7 @@ it('tells of every part what its ledger tells, and all the minutes that are spen
     expect($count)->toBe(['body' => 1, 'head' => 1, 'arm' => 2]);
     // Nothing is spent on no part: portions and the look at the whole are left, and the details.
     $onParts = array_sum(array_column($document['parts'], 'minutes'));
-    $others = array_filter($plan->steps, static fn (Step $s): bool => $s->part === '' || $s->detail !== '');
+    $others = array_filter($plan->work()->steps, static fn (Step $s): bool => $s->part === '' || $s->detail !== '');
     expect($document['minutes']['hands'])->toEqualWithDelta(
         $onParts + array_sum(array_map(static fn (Step $s): float => $s->minutes, $others)),
         1e-9,
@@ -83,7 +83,7 @@ it('takes as long as its steps, with rests and drying; nothing takes none', func
     $plan = Plan::of(leaning());
     $minutes = $plan->document()['minutes'];
     expect($minutes['elapsed'])
-        ->toBe(Schedule::inOneGo($plan->steps)->elapsedMinutes())
+        ->toBe(Schedule::inOneGo($plan->work()->steps)->elapsedMinutes())
         ->toBeGreaterThan($minutes['hands'])
         ->and(Plan::of(Figures::read(Figures::document([])))->document()['minutes'])
         ->toBe(['hands' => 0.0, 'elapsed' => 0.0]);

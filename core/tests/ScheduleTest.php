@@ -12,9 +12,14 @@ use Impa\Build\ScheduleSheet;
 use Impa\Build\Sitting;
 use Impa\Build\Step;
 use Impa\Build\StepKind;
+use Impa\Build\Work;
 use Impa\Face\Needles;
+use Impa\Material\Densities;
+use Impa\Material\HandModel;
+use Impa\Material\Pace;
 use Impa\Tests\Support\Figures;
 use Impa\Tests\Support\Works;
+use Impa\Wool\Ledger;
 
 /** @param  list<string>  $after */
 function piece(string $key, float $minutes, array $after = [], float $wait = 0.0, StepKind $kind = StepKind::Detail): Step
@@ -176,4 +181,40 @@ it('says what helps where it is not ready in time, with the minutes that each wa
         ->and($sheet['highMinutes'])->toBeGreaterThan($sheet['handsMinutes']);
     $roomy = ScheduleSheet::of(Works::of(Works::demo('sorrel')), Needles::usual(), 60, Evenings::of(['tue'], '2026-11-26'));
     expect([$roomy['helps'], $roomy['sittingsMissing'], $roomy['by']])->toBe([[], 0, null]);
+});
+
+it('offers a hand that is three times slower three times the gain', function () {
+    $evenings = Evenings::of(['tue'], '2026-11-26', by: '2026-11-26');
+    $figure = Works::demo('sorrel');
+    // A hand that is slow in everything alike: no kind of step, no piece differs.
+    $slow = HandModel::prior(handSigma: 1.0, groupSigma: 1e-6, scatter: 1e-6)->after('core', log(3));
+    $hand = Work::of(Ledger::of($figure, Densities::house()), Pace::house()->ofHand($slow), Needles::usual());
+    $gains = static fn (Work $work): array => array_column(
+        ScheduleSheet::of($work, Needles::usual(), 90, $evenings)['helps'],
+        'gainMinutes',
+        'kind',
+    );
+    $house = $gains(Works::of($figure));
+    foreach ($gains($hand) as $kind => $minutes) {
+        // What is no minute of the house's may be one of hers, and is offered to her alone.
+        expect($minutes)->toEqualWithDelta(3 * ($house[$kind] ?? 0.5), isset($house[$kind]) ? 1e-3 * $minutes : 1.5);
+    }
+    expect(count($house))->toBeGreaterThan(2);
+});
+
+it('lays what is left into evenings: what is done takes no minute, and helps no more', function () {
+    $work = Works::of(Works::demo('sorrel'));
+    $evenings = Evenings::of(['tue'], '2026-11-26', by: '2026-11-26');
+    $minutes = array_column($work->steps, 'minutes', 'key');
+    $done = array_slice($work->keys(), 0, 12);
+    $sheet = static fn (array $done): array => ScheduleSheet::of($work, Needles::usual(), 15, $evenings, $done);
+    $laid = array_merge(...array_column($sheet($done)['sittings'], 'steps'));
+    expect($sheet($done)['handsMinutes'])->toEqualWithDelta(array_sum(array_diff_key($minutes, array_flip($done))), 1e-9)
+        ->and(array_values(array_unique(array_column($laid, 'key'))))->toEqualCanonicalizing(array_values(array_diff($work->keys(), $done)))
+        ->and($sheet($work->keys())['sittings'])->toBe([])
+        ->and($sheet(['no-such-step'])['handsMinutes'])->toEqualWithDelta(array_sum($minutes), 1e-9);
+    // A part that is begun is not felted otherwise any more.
+    $gain = static fn (array $done): float => array_column($sheet($done)['helps'], 'gainMinutes', 'kind')['softer'] ?? 0.0;
+    $made = array_filter($work->keys(), static fn (string $key): bool => preg_match('/^(core|cover):/', $key) === 1);
+    expect($gain([]))->toBeGreaterThan(1.0)->and($gain(array_values($made)))->toBe(0.0);
 });

@@ -459,12 +459,12 @@ describe('the order of the work', function () {
         foreach (range(1, 12) as $seed) {
             $figure = Figures::read($drying($seed));
             $house = Works::of($figure)->keys();
-            $plan = array_column(Plan::of($figure)->steps, 'key');
+            $plan = Plan::of($figure)->work()->keys();
             foreach (range(1, 3) as $hand) {
                 $work = $inHands($figure, 100 * $seed + $hand);
                 expect($work->keys())->toBe($house, "figure {$seed}, hand {$hand}");
                 $own = Plan::of($figure, Needles::of([40]), $work->ledger->densities, $work->pace);
-                expect(array_column($own->steps, 'key'))->toBe($plan, "plan {$seed}, hand {$hand}");
+                expect($own->work()->keys())->toBe($plan, "plan {$seed}, hand {$hand}");
                 $orders += (int) (array_column($work->steps, 'minutes') !== array_column(Works::of($figure)->steps, 'minutes'));
             }
         }

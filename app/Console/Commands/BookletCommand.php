@@ -6,9 +6,6 @@ namespace App\Console\Commands;
 
 use App\Printing\BookletPdf;
 use Illuminate\Console\Command;
-use Impa\Build\Work;
-use Impa\Face\Needles;
-use Impa\Material\Pace;
 use Impa\Plan\Plan;
 use Impa\Print\Booklet;
 use Impa\Print\Credit;
@@ -54,11 +51,7 @@ final class BookletCommand extends Command
 
             return $this->give($json."\n", $out);
         }
-        $plan = Plan::of($figure);
 
-        return $this->give(BookletPdf::of(
-            Booklet::of($plan, Work::of($plan->ledger, Pace::house(), Needles::usual()), $credit, $paper),
-            $paper,
-        ), $out);
+        return $this->give(BookletPdf::of(Booklet::of(Plan::of($figure), $credit, $paper), $paper), $out);
     }
 }

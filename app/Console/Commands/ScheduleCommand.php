@@ -25,6 +25,7 @@ final class ScheduleCommand extends Command
         {--from= : the first day, as 2026-12-24; today where not said}
         {--by= : the day on which it is to be ready}
         {--at=19:00 : when a sitting begins}
+        {--done= : keys of the steps that are done, as core:head,cover:head}
         {--stash= : a CSV file of wools, whose yarn was weighed by the metre}
         {--ics= : a calendar file to write}';
 
@@ -48,7 +49,7 @@ final class ScheduleCommand extends Command
                 $this->word($this->option('from')),
                 $this->word($this->option('by')),
                 $this->word($this->option('at')),
-            ));
+            ), array_values(array_filter(explode(',', $this->word($this->option('done'))))));
         } catch (ScheduleRefused $refused) {
             return $this->refuse([$refused->getMessage()]);
         }

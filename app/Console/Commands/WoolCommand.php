@@ -9,6 +9,7 @@ use Impa\Figure\Colour;
 use Impa\Stash\Reserve;
 use Impa\Stash\Supply;
 use Impa\Wool\Grams;
+use Impa\Wool\Mix;
 use Impa\Wool\PortionWords;
 
 final class WoolCommand extends Command
@@ -47,7 +48,7 @@ final class WoolCommand extends Command
                 $this->option('out'),
             );
         }
-        $lines = [];
+        $lines = array_map(static fn (Mix $mix): string => $mix->text(), $supply->mixes());
         foreach ($supply->portions() as $portion) {
             $lines[] = sprintf('%s: %s', $figure->parts[$portion->line->part]->name, PortionWords::of($portion, $figure));
         }

@@ -4,12 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Hand\OwnHand;
+use App\Building\Building;
 use App\Http\DocumentResponse;
 use App\Http\Requests\Body;
-use App\Models\Needle;
-use App\Stash\Stash;
-use Impa\Plan\Plan;
 use Impa\Render\Board;
 use Impa\Seeing\ReviewOrder;
 
@@ -20,7 +17,7 @@ final class BoardController
     {
         $figure = $body->figure();
         $figure = $body->flag('rescale') ? $figure->scaledTo($body->float('heightMm')) : $figure;
-        $plan = Plan::of($figure, Needle::atHand(), Stash::densities($figure), OwnHand::hand()->pace());
+        $plan = Building::plan($figure);
 
         return new DocumentResponse([
             'document' => $body->flag('rescale') ? $figure->document() : null,

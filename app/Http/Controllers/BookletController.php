@@ -5,17 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Building\Building;
-use App\Hand\OwnHand;
 use App\Http\Requests\Body;
 use App\Models\Figure;
-use App\Models\Needle;
 use App\Models\Picture;
 use App\Printing\BookletPdf;
-use App\Stash\Stash;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Impa\Plan\Plan;
 use Impa\Print\Booklet;
 use Impa\Print\Credit;
 use Symfony\Component\HttpKernel\Exception\HttpException;
@@ -31,9 +27,9 @@ final class BookletController
         if ($body->text('as', 'pdf') === 'file') {
             return new JsonResponse(Booklet::document($document, $credit));
         }
-        $plan = Plan::of($document, Needle::atHand(), Stash::densities($document), OwnHand::hand()->pace());
+        $plan = Building::plan($document);
         $drawing = $body->flag('drawing') ? self::drawing($figure) : null;
-        $booklet = Booklet::of($plan, Building::work($document), $credit, $body->paper(), $drawing);
+        $booklet = Booklet::of($plan, $credit, $body->paper(), $drawing);
 
         return new Response(BookletPdf::of($booklet, $body->paper()), 200, ['Content-Type' => 'application/pdf']);
     }

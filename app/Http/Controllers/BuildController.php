@@ -30,6 +30,9 @@ use Symfony\Component\HttpKernel\Exception\HttpException;
  */
 final class BuildController
 {
+    /** A figure of as many parts and details as there may be has no more. */
+    private const MOST_STEPS = 4000;
+
     public function store(Body $body): JsonResponse
     {
         $figure = $body->figure();
@@ -96,6 +99,7 @@ final class BuildController
                 $body->text('by'),
                 $body->text('at', Building::BEGINS),
             ),
+            $body->has('done') ? $body->texts('done', self::MOST_STEPS) : [],
         );
     }
 

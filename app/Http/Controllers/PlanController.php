@@ -4,12 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Hand\OwnHand;
+use App\Building\Building;
 use App\Http\Requests\Body;
-use App\Models\Needle;
-use App\Stash\Stash;
 use Illuminate\Http\JsonResponse;
-use Impa\Plan\Plan;
 
 final class PlanController
 {
@@ -17,6 +14,6 @@ final class PlanController
     {
         $figure = $body->figure();
 
-        return new JsonResponse(Plan::of($figure, Needle::atHand(), Stash::densities($figure), OwnHand::hand()->pace())->document());
+        return new JsonResponse(Building::plan($figure)->document());
     }
 }

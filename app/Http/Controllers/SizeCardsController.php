@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Hand\OwnHand;
+use App\Building\Building;
 use App\Http\Requests\Body;
 use App\Printing\PagesPdf;
-use App\Stash\Stash;
 use Illuminate\Http\Response;
-use Impa\Plan\Plan;
 use Impa\Print\SizeCards;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
@@ -20,7 +18,7 @@ final class SizeCardsController
     {
         $paper = $body->paper();
         $figure = $body->figure();
-        $plan = Plan::of($figure, densities: Stash::densities($figure), pace: OwnHand::hand()->pace());
+        $plan = Building::plan($figure);
 
         return match ($body->text('as', 'pdf')) {
             'pdf' => new Response(PagesPdf::of(SizeCards::pages($plan, $paper), $paper), 200, ['Content-Type' => 'application/pdf']),

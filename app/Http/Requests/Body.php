@@ -205,10 +205,10 @@ final readonly class Body
     }
 
     /** @return list<string> */
-    public function texts(string $name): array
+    public function texts(string $name, int $most = 200): array
     {
         $values = $this->members->{$name} ?? null;
-        if (! is_array($values) || count($values) > 200 || array_filter($values, is_string(...)) !== $values) {
+        if (! is_array($values) || count($values) > $most || array_filter($values, is_string(...)) !== $values) {
             throw new HttpException(422, sprintf('The member "%s" must be a list of texts.', $name));
         }
         if (str_contains(implode('', $values), "\0")) {

@@ -17,6 +17,7 @@ final class Hints
     public static function look(Step $step): string
     {
         return match ($step->kind) {
+            StepKind::Mix => 'Held against the light it is of one shade, without a streak.',
             StepKind::Portion => 'Equal heaps lie side by side, each with the name of its part.',
             StepKind::Wire => 'Both ends are turned back and covered; nothing scratches.',
             StepKind::Thread => 'It sits where it was drawn, and does not turn when you pull.',
@@ -53,6 +54,7 @@ final class Hints
         $pair = static fn (string $sign, string $cure): array => ['sign' => $sign, 'cure' => $cure];
 
         return match ($step->kind) {
+            StepKind::Mix => $pair('Streaks that stay.', 'Pull thinner layers, and turn every second one across the first.'),
             StepKind::Core => $pair('A dent, or a soft side.', 'Stab round the dent, never into it; or fill it with a wisp, edges first.'),
             StepKind::Cover => $pair('The core shows through.', 'Lay a second thin layer over that side; do not stab harder.'),
             StepKind::Felt => $pair('Lumps, or lines of fibre.', 'Tease the lump apart, and spread a thin layer over it.'),

@@ -33,6 +33,7 @@ final class Ranks
     public static function of(Figure $figure, Step $step, string $face): int
     {
         return match ($step->kind) {
+            StepKind::Mix => -5,
             StepKind::Portion => 0,
             StepKind::Wire => 5,
             StepKind::Core => 10,

@@ -16,12 +16,15 @@ use Impa\Face\Needles;
 final class ScheduleSheet
 {
     /**
+     * @param  list<string>  $done  keys of the steps that are done: what is left is laid
      * @return ScheduleDocument
      *
      * @throws ScheduleRefused if the sitting is too short or too long
      */
-    public static function of(Work $work, Needles $needles, float $sittingMinutes, Evenings $evenings): array
+    public static function of(Work $work, Needles $needles, float $sittingMinutes, Evenings $evenings, array $done = []): array
     {
+        $all = $work;
+        $work = $all->left($done);
         $schedule = Schedule::of($work->steps, $sittingMinutes);
         $beginnings = $evenings->beginnings(count($schedule->sittings));
         [$low, , $high] = $work->pace->spread(array_map(static fn (Step $s): array => [$s->kind->value, $s->minutes], $work->steps));
@@ -56,7 +59,7 @@ final class ScheduleSheet
             'sittings' => $sittings,
             'drying' => $drying,
             'sittingsMissing' => $missing,
-            'helps' => $missing > 0 ? Helps::of($work->ledger, $work->pace, $needles, $missing) : [],
+            'helps' => $missing > 0 ? Helps::of($all, $needles, $missing, $done) : [],
         ];
     }
 }

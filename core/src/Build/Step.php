@@ -6,6 +6,7 @@ namespace Impa\Build;
 
 use Impa\Material\Pace;
 use Impa\Wool\LedgerLine;
+use Impa\Wool\Mix;
 
 /** One thing to do next. Immutable. */
 final readonly class Step
@@ -20,6 +21,7 @@ final readonly class Step
      * @param  ?Needle  $needle  none where nothing is stabbed
      * @param  list<LedgerLine>  $weighings  what is weighed out for it
      * @param  string  $colour  key of the colour that is worked, or empty
+     * @param  ?Mix  $mix  the wools that are mixed at it
      */
     public function __construct(
         public string $key,
@@ -35,6 +37,7 @@ final readonly class Step
         public ?Needle $needle = null,
         public array $weighings = [],
         public string $colour = '',
+        public ?Mix $mix = null,
     ) {
     }
 
@@ -80,6 +83,7 @@ final readonly class Step
             needle: $this->needle,
             weighings: $this->weighings,
             colour: $this->colour,
+            mix: $this->mix,
         );
     }
 }

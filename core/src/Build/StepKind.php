@@ -7,6 +7,7 @@ namespace Impa\Build;
 /** The kinds of step (docs/trade.md, The order of the work). */
 enum StepKind: string
 {
+    case Mix = 'mix';
     case Portion = 'portion';
     case Wire = 'wire';
     case Core = 'core';

@@ -18,6 +18,7 @@ use Impa\Material\CoveringWay;
 use Impa\Material\Pace;
 use Impa\Wool\Ledger;
 use Impa\Wool\LedgerLine;
+use Impa\Wool\Mix;
 
 /**
  * Everything there is to do for a figure, each step after what it cannot be done without. What is weighed is said by the ledger;
@@ -62,6 +63,7 @@ final readonly class Steps
         $layers = LayerSteps::of($figure, $pace, $needles);
         $all = $steps->portions();
         $first = $all === [] ? [] : ['portion'];
+        $mixing = $steps->mixing();
         foreach ($figure->parts as $part) {
             array_push(
                 $all,
@@ -76,7 +78,9 @@ final readonly class Steps
             $all[] = $steps->detail($detail, LayerSteps::isEmbroidery($figure, $detail->method) ? $layers?->allLaid() ?? [] : []);
         }
 
-        return [...$all, ...$steps->finishing($all)];
+        $all = self::mixedFirst($mixing, $all);
+
+        return [...$mixing, ...$all, ...$steps->finishing($all)];
     }
 
     /** The part that bears the most details: the face. Empty where there are none. */
@@ -98,6 +102,41 @@ final readonly class Steps
     public static function hasCore(Ledger $ledger, string $part): bool
     {
         return $ledger->wool[$part]->coreMaterial() !== CoreMaterial::None;
+    }
+
+    /** @return list<Step> one for each colour that is mixed */
+    private function mixing(): array
+    {
+        return array_map(fn (Mix $mix): Step => new Step(
+            key: 'mix:'.$mix->colour,
+            kind: StepKind::Mix,
+            title: 'Mix: '.$this->figure->colours[$mix->colour]->name,
+            minutes: $this->pace->mix,
+            text: Words::MIX,
+            colour: $mix->colour,
+            mix: $mix,
+        ), Mix::all($this->ledger));
+    }
+
+    /**
+     * Whatever takes of a mix comes after the mixing.
+     *
+     * @param  list<Step>  $mixing
+     * @param  list<Step>  $all
+     * @return list<Step>
+     */
+    private static function mixedFirst(array $mixing, array $all): array
+    {
+        $keys = array_column($mixing, 'key', 'colour');
+
+        return $keys === [] ? $all : array_map(static function (Step $step) use ($keys): Step {
+            $taken = array_map(static fn (LedgerLine $l): string => $l->colour, $step->weighings);
+            // A seam is hidden with a wisp of the colour, which nobody weighs.
+            $wisp = $step->kind === StepKind::Hide ? [$step->colour] : [];
+            $mixed = array_values(array_intersect_key($keys, array_flip([...$taken, ...$wisp])));
+
+            return $mixed === [] ? $step : $step->following([...$step->after, ...$mixed]);
+        }, $all);
     }
 
     /** @return list<Step> one step, where anything comes in pairs */

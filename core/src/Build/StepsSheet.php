@@ -10,6 +10,7 @@ use Impa\Wool\LedgerLine;
 use Impa\Wool\Portion;
 use Impa\Wool\Portions;
 use Impa\Wool\Purpose;
+use Impa\Wool\WoolWords;
 
 /** The impa-steps document, version 1; formats/impa-steps-1.schema.json. */
 final class StepsSheet
@@ -61,10 +62,12 @@ final class StepsSheet
             'needle' => $step->needle === null ? null : self::needle($step->needle, $work->pace->stabs($step->minutes)),
             'pad' => Hints::pad($step, $work->ledger->figure),
             'weigh' => array_map(
-                static fn (LedgerLine $l): array => self::weigh($l, $portions[$l->part.' '.$l->purpose->value] ?? null),
+                static fn (LedgerLine $l): array => self::weigh($l, $work, $portions[$l->part.' '.$l->purpose->value] ?? null),
                 $step->weighings,
             ),
-            'wantedG' => $wanted = array_sum(array_map(static fn (LedgerLine $l): float => $l->g * $l->pieces, $step->weighings)),
+            'mix' => $step->mix?->document(),
+            'wantedG' => $wanted = $step->mix->g
+                ?? array_sum(array_map(static fn (LedgerLine $l): float => $l->allG(), $step->weighings)),
             'withinG' => Grams::withinG($wanted),
             'look' => Hints::look($step),
             'measureMm' => self::measure($step, $work),
@@ -91,12 +94,13 @@ final class StepsSheet
     }
 
     /** @return array<string, mixed> */
-    private static function weigh(LedgerLine $line, ?Portion $portion): array
+    private static function weigh(LedgerLine $line, Work $work, ?Portion $portion): array
     {
         return [
             'part' => $line->part,
             'material' => $line->material,
             'colour' => $line->colour === '' ? null : $line->colour,
+            'name' => WoolWords::name($line->material, $line->colour, $work->ledger->figure),
             'g' => $line->g,
             'pieces' => $line->pieces,
             'layersG' => $line->purpose === Purpose::Detail ? [$line->g] : $portion->layersG ?? [$line->g],

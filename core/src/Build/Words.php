@@ -20,6 +20,10 @@ final class Words
     /** Thinner flat pieces than so many mm are felted between two cards (common practice). */
     private const BETWEEN_CARDS_MM = 4.0;
 
+    public const MIX =
+        'Lay thin layers of its wools over each other, pull them apart, and lay them again, until no streak is left. '.
+        'Mix all of it at once: a second batch comes out another shade.';
+
     public const PORTION =
         'Weigh what comes in pairs together, and split it into equal pieces. '.
         'Do it before anything is felted: afterwards nobody can tell.';

@@ -60,6 +60,25 @@ final readonly class Work
         return array_map(static fn (Step $s): Step => $s->paced($pace), $steps);
     }
 
+    /**
+     * What is left of it.
+     *
+     * @param  list<string>  $done  keys of the steps that are done
+     */
+    public function left(array $done): self
+    {
+        $isDone = array_flip($done);
+        $steps = [];
+        foreach ($this->steps as $step) {
+            if (! isset($isDone[$step->key])) {
+                $after = array_filter($step->after, static fn (string $key): bool => ! isset($isDone[$key]));
+                $steps[] = $step->following(array_values($after));
+            }
+        }
+
+        return new self($this->ledger, $this->pace, $steps, $this->needs, $this->tight);
+    }
+
     /** @return list<string> keys of the steps in order */
     public function keys(): array
     {

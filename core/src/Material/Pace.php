@@ -38,6 +38,7 @@ final class Pace
         private readonly float $facePerCm2,
         private readonly array $each,
         private readonly float $cut,
+        public readonly float $mix,
         public readonly float $portion,
         public readonly float $wire,
         public readonly float $thread,
@@ -79,6 +80,8 @@ final class Pace
             facePerCm2: 0.4,
             each: ['loops' => 0.1, 'tufts' => 0.12, 'locks' => 0.4, 'hair' => 0.6, 'wrap' => 4.0, 'plait' => 6.0],
             cut: 10.0,
+            // Two wools teased together by hand until no streak is left (house choice).
+            mix: 4.0,
             portion: 3.0,
             wire: 3.0,
             thread: 3.0,

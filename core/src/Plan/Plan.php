@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Impa\Plan;
 
 use Impa\Balance\Balance;
-use Impa\Build\Order;
 use Impa\Build\Schedule;
 use Impa\Build\Step;
 use Impa\Build\Steps;
@@ -18,21 +17,22 @@ use Impa\Material\Pace;
 use Impa\Surface\Surface;
 use Impa\Wool\Ledger;
 use Impa\Wool\LedgerLine;
+use Impa\Wool\Mix;
+use Impa\Wool\WoolWords;
 
 /** The rooms' answers for one figure, put together. Immutable. */
 final readonly class Plan
 {
     /**
      * @param  array<string, DetailPlan>  $details  by detail key
-     * @param  list<Step>  $steps  in order
      */
     private function __construct(
         public Figure $figure,
         public Ledger $ledger,
         public array $details,
-        public array $steps,
         public Balance $balance,
-        private int $timedRecords,
+        public Pace $pace,
+        private Needles $needles,
     ) {
     }
 
@@ -50,15 +50,28 @@ final readonly class Plan
             figure: $figure,
             ledger: $ledger,
             details: self::details($figure, $needles),
-            steps: Work::paced(Order::byHouse(Steps::of($ledger, $pace, $needles), $ledger, $pace, $needles), $pace),
             balance: Balance::of($ledger),
-            timedRecords: $pace->records(),
+            pace: $pace,
+            needles: $needles,
         );
     }
 
+    /** Its steps in the one order of work. What reaches where is reckoned here: ask once. */
+    public function work(): Work
+    {
+        return Work::of($this->ledger, $this->pace, $this->needles);
+    }
+
+    /** Minutes with hands on it, in whatever order. */
     public function handsMinutes(): float
     {
-        return array_sum(array_map(static fn (Step $s): float => $s->minutes, $this->steps));
+        return self::minutes(Work::paced(Steps::of($this->ledger, $this->pace, $this->needles), $this->pace));
+    }
+
+    /** @param  list<Step>  $steps */
+    private static function minutes(array $steps): float
+    {
+        return array_sum(array_map(static fn (Step $s): float => $s->minutes, $steps));
     }
 
     /** @return array<string, DetailPlan> */
@@ -86,16 +99,17 @@ final readonly class Plan
     public function document(): array
     {
         $centre = $this->balance->centreMm;
+        $steps = $this->work()->steps;
 
         return [
             'format' => 'impa-plan',
             'version' => 1,
             'figure' => $this->figure->name,
             'heightMm' => $this->figure->heightMm,
-            'parts' => $this->parts(),
+            'parts' => $this->parts($steps),
             'details' => array_map($this->detail(...), array_values($this->figure->details)),
             'wool' => $this->totals(),
-            'steps' => array_map(self::step(...), $this->steps),
+            'steps' => array_map(self::step(...), $steps),
             'balance' => [
                 'massG' => $this->balance->massG,
                 'centreMm' => ['x' => $centre[0], 'y' => $centre[1], 'z' => $centre[2]],
@@ -104,10 +118,10 @@ final readonly class Plan
                 'touchy' => $this->balance->isTouchy(),
             ],
             'minutes' => [
-                'hands' => $this->handsMinutes(),
-                'elapsed' => Schedule::inOneGo($this->steps)->elapsedMinutes(),
+                'hands' => self::minutes($steps),
+                'elapsed' => Schedule::inOneGo($steps)->elapsedMinutes(),
             ],
-            'records' => ['weights' => $this->ledger->densities->hand->count, 'minutes' => $this->timedRecords],
+            'records' => ['weights' => $this->ledger->densities->hand->count, 'minutes' => $this->pace->records()],
             'face' => Steps::facePart($this->figure),
             'notes' => array_map(
                 static fn (Note $n): array => ['code' => $n->code, 'at' => $n->at, 'text' => $n->text],
@@ -124,11 +138,14 @@ final readonly class Plan
         return $this->details[$detail->key]->document($this->figure->pieces($detail), 1000 * ($line->g ?? 0.0));
     }
 
-    /** @return list<array<string, mixed>> */
-    private function parts(): array
+    /**
+     * @param  list<Step>  $steps
+     * @return list<array<string, mixed>>
+     */
+    private function parts(array $steps): array
     {
         $minutes = [];
-        foreach ($this->steps as $step) {
+        foreach ($steps as $step) {
             if ($step->detail === '' && $step->part !== '') {
                 $minutes[$step->part] = ($minutes[$step->part] ?? 0.0) + $step->minutes;
             }
@@ -162,9 +179,11 @@ final readonly class Plan
     private function totals(): array
     {
         return array_map(
-            static fn (array $t): array => [
+            fn (array $t): array => [
                 'material' => $t['material'],
                 'colour' => $t['colour'],
+                'name' => WoolWords::name($t['material'], $t['colour'] ?? '', $this->figure),
+                'wools' => $t['colour'] === null ? [] : Mix::of($t['colour'], $t['spread']->likelyG, $this->figure)->wools ?? [],
                 'g' => $t['spread']->likelyG,
                 'lowG' => $t['spread']->lowG,
                 'highG' => $t['spread']->highG,

@@ -51,6 +51,7 @@ final readonly class StepPicture
         $picture = new self($work, $step, self::side($work->ledger->figure, $step));
 
         return match ($step->kind) {
+            StepKind::Mix => TablePicture::mixed($picture->figure, $step),
             StepKind::Portion => TablePicture::portions($work, $step),
             StepKind::Compare => TablePicture::compared($picture->figure, $picture->figure->parts[$step->part]),
             StepKind::Inspect => TablePicture::turned($picture->figure),

@@ -18,6 +18,31 @@ use Impa\Wool\LedgerLine;
 /** Drawings of what lies on the table at a step at which nothing is stabbed, as SVG. */
 final class TablePicture
 {
+    /** The wools of a mix as heaps, each as large as its share, and beside them the one heap that they become. */
+    public static function mixed(Figure $figure, Step $step): string
+    {
+        $svg = '';
+        $x = 0.0;
+        $heap = static function (float $r, string $paint) use (&$svg, &$x): void {
+            $svg .= sprintf('<circle cx="%s" cy="0" r="%s" %s/>', WorkPicture::mm($x + $r), WorkPicture::mm($r), $paint);
+            $x += 2 * $r;
+        };
+        $side = static fn (float $g): float => 10.0 * ($g / max(1e-9, $step->mix->g ?? 0.0)) ** (1 / 3);
+        // The stash knows what each looks like, the figure only what they become.
+        foreach ($step->mix->wools ?? [] as $wool) {
+            $heap($side($wool['g']), 'fill="#fffdf7" stroke="#3a2a20" stroke-width="0.4" stroke-dasharray="1.6 1"');
+            $x += 2.0;
+        }
+        $svg .= sprintf(
+            '<path d="M%1$s 0h6m-2.4 -2l2.4 2l-2.4 2" fill="none" stroke="#9c3447" stroke-width="0.8"/>',
+            WorkPicture::mm($x + 1.0),
+        );
+        $x += 10.0;
+        $heap(10.0, sprintf('fill="%s" stroke="#3a2a20" stroke-width="0.4"', $figure->colours[$step->colour]->srgb->toHex()));
+
+        return WorkPicture::framed($svg, Box::around([[0.0, 10.0], [$x, -10.0]]));
+    }
+
     /** What comes in pairs as equal heaps, side by side, each as large as the loose wool. */
     public static function portions(Work $work, Step $step): string
     {

@@ -13,7 +13,8 @@ use Impa\Plan\Plan;
 use Impa\Render\Painter;
 use Impa\Render\View;
 use Impa\Wool\Grams;
-use Impa\Wool\LedgerLine;
+use Impa\Wool\Mix;
+use Impa\Wool\WoolWords;
 use JsonException;
 use stdClass;
 
@@ -58,10 +59,10 @@ final class Booklet
      * @param  ?string  $drawing  data URI of her own drawing, where she wants it in
      * @return array{html: string, pages: list<string>} running text with its styles in the head, and pages at true size as SVG in mm
      */
-    public static function of(Plan $plan, Work $work, Credit $credit, Paper $paper, ?string $drawing = null): array
+    public static function of(Plan $plan, Credit $credit, Paper $paper, ?string $drawing = null): array
     {
-        $figure = $plan->figure;
-        $html = self::cover($plan, $credit, $drawing).self::materials($plan).self::sizes($figure).self::cautions()
+        [$figure, $work] = [$plan->figure, $plan->work()];
+        $html = self::cover($plan, $credit, $drawing).self::materials($plan, $work).self::sizes($figure).self::cautions()
             .'<h2 class="new">How it is made</h2>'.WorkSheet::table($work).self::words().self::colophon($figure, $credit);
         $pages = $figure->isOfLayers()
             ? LayerTemplates::pages($figure, FlatPlan::of($figure, FeltSheet::usual()), $paper)
@@ -152,23 +153,25 @@ final class Booklet
         );
     }
 
-    private static function materials(Plan $plan): string
+    private static function materials(Plan $plan, Work $work): string
     {
         $figure = $plan->figure;
         $html = '<h2 class="new">You need</h2><table>';
         foreach ($plan->ledger->totals() as $total) {
             $colour = $total['colour'] === null ? null : $figure->colours[$total['colour']];
+            $name = WoolWords::name($total['material'], $total['colour'] ?? '', $figure);
+            $mix = $colour === null ? null : Mix::of($colour->key, $total['spread']->likelyG, $figure);
             $html .= sprintf(
                 '<tr><td>%s</td><td>%s</td><td>%s</td><td class="q">%s to %s, by how densely you felt</td></tr>',
                 $colour === null ? '' : sprintf('<span class="sw" style="background:%s"></span>', $colour->srgb->toHex()),
-                Html::text($colour->name ?? LedgerLine::word($total['material'])),
+                Html::text($name.($mix === null ? '' : ': '.$mix->woolsText())),
                 Grams::text($total['spread']->likelyG),
                 Grams::text($total['spread']->lowG),
                 Grams::text($total['spread']->highG),
             );
         }
         $gauges = [];
-        foreach ($plan->steps as $step) {
+        foreach ($work->steps as $step) {
             if ($step->needle !== null) {
                 $gauges[$step->needle->gauge] = true;
             }

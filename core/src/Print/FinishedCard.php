@@ -6,7 +6,7 @@ namespace Impa\Print;
 
 use Impa\Wool\Grams;
 use Impa\Wool\Ledger;
-use Impa\Wool\LedgerLine;
+use Impa\Wool\WoolWords;
 
 /** The card of a finished figure: its picture, sizes, grams, hours, what was learned, and what to change next time; HTML. */
 final class FinishedCard
@@ -47,7 +47,7 @@ final class FinishedCard
             $html .= sprintf('<tr><td class="q">%s</td><td><b>%s</b></td></tr>', $what, Html::text($value));
         }
         foreach ($ledger->totals() as $total) {
-            $name = $total['colour'] === null ? LedgerLine::word($total['material']) : $figure->colours[$total['colour']]->name;
+            $name = WoolWords::name($total['material'], $total['colour'] ?? '', $figure);
             $html .= sprintf('<tr><td class="q">%s</td><td>%s</td></tr>', Html::text($name), Grams::text($total['spread']->likelyG));
         }
         $html .= '</table></td></tr></table><h2>Parts</h2><table>';

@@ -6,6 +6,7 @@ namespace Impa\Print;
 
 use Impa\Sets\Kit;
 use Impa\Wool\Grams;
+use Impa\Wool\Mix;
 
 /** For the one who leads a workshop: what is packed, what is weighed off, how the afternoon runs. HTML for PDF. */
 final class KitSheet
@@ -36,14 +37,16 @@ final class KitSheet
 
     private static function weigh(Kit $kit): string
     {
-        $html = '<h2>Weigh off</h2><table><tr><th></th><th>Wool</th><th class="n">each bag</th><th class="n">in all</th></tr>';
-        foreach ($kit->bag as $i => $row) {
+        $mixes = implode('', array_map(static fn (Mix $m): string => '<p>'.Html::text($m->text()).'</p>', $kit->mixes()));
+        $html = $mixes === '' ? '' : '<h2>Mix</h2>'.$mixes;
+        $html .= '<h2>Weigh off</h2><table><tr><th></th><th>Wool</th><th class="n">each bag</th><th class="n">in all</th></tr>';
+        foreach ($kit->bag as $row) {
             $html .= sprintf(
                 '<tr><td>%s</td><td>%s</td><td class="n">%s</td><td class="n">%s</td></tr>',
                 $row['hex'] === null ? '' : sprintf('<span class="sw" style="background:%s"></span>', $row['hex']),
                 Html::text($row['name']),
                 Grams::text($row['eachG']),
-                Grams::text($kit->needs[$i]->wantG),
+                Grams::text($kit->bags() * $row['eachG']),
             );
         }
 

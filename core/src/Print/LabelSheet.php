@@ -61,7 +61,14 @@ final class LabelSheet
     /** @return list<array{string, ?string}> words and a swatch's hex */
     private static function lines(Kit $kit): array
     {
-        $lines = array_map(static fn (array $b): array => [Grams::text($b['eachG']).' '.mb_strtolower($b['name']), $b['hex']], $kit->bag);
+        $lines = [];
+        foreach ($kit->bag as $heap) {
+            $lines[] = [Grams::text($heap['eachG']).' '.mb_strtolower($heap['name']), $heap['hex']];
+            if ($heap['wools'] !== []) {
+                $wools = array_map(static fn (array $w): string => Grams::text($w['g']).' '.$w['name'], $heap['wools']);
+                $lines[] = ['= '.implode(', ', $wools), null];
+            }
+        }
 
         return [...$lines, [sprintf('1 needle of gauge %d, in its straw: sharp', $kit->gauge()), null]];
     }

@@ -6,6 +6,7 @@ namespace Impa\Print;
 
 use Impa\Stash\Supply;
 use Impa\Wool\CoverAdvice;
+use Impa\Wool\Mix;
 use Impa\Wool\Portion;
 use Impa\Wool\PortionWords;
 use Impa\Wool\Purpose;
@@ -39,6 +40,16 @@ final class PortionsSheet
                 52,
                 4,
             );
+        $mixes = $supply->mixes();
+        $html .= $mixes === [] ? '' : '<h2>Mix first</h2><table>'.implode('', array_map(
+            static fn (Mix $mix): string => sprintf(
+                '<tr><td class="s">%s</td><td><b>%s</b><br>%s</td></tr>',
+                self::swatch($supply->matches[$mix->colour]->hex),
+                Html::text($mix->name),
+                Html::text($mix->text()),
+            ),
+            $mixes,
+        )).'</table>';
         $html .= '<table>';
         foreach ($supply->portions() as $portion) {
             $html .= self::row($portion, $supply);

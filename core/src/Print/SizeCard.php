@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Print;
 
+use Impa\Figure\Figure;
 use Impa\Figure\Part;
 use Impa\Figure\Placement;
 use Impa\Figure\Side;
@@ -12,6 +13,7 @@ use Impa\Geometry\Box;
 use Impa\Wool\Grams;
 use Impa\Wool\LedgerLine;
 use Impa\Wool\Purpose;
+use Impa\Wool\WoolWords;
 
 /** One part at true size: its outline from the front and from the side, and what to write beside it. Lengths in mm. Immutable. */
 final readonly class SizeCard
@@ -38,8 +40,8 @@ final readonly class SizeCard
     ) {
     }
 
-    /** @param  list<LedgerLine>  $lines  what the part takes */
-    public static function of(Part $part, array $lines, string $colourName, string $hex): self
+    /** @param  list<LedgerLine>  $lines  what the part of the figure takes */
+    public static function of(Part $part, array $lines, Figure $figure): self
     {
         $placement = Placement::of($part);
         // Felt is held against the card as the part lies in the hand: not turned.
@@ -60,7 +62,7 @@ final readonly class SizeCard
             ),
             implode(', ', array_map(
                 static fn (LedgerLine $l): string => Grams::text($l->g).' '
-                    .($l->colour === '' ? LedgerLine::word($l->material) : $colourName)
+                    .WoolWords::name($l->material, $l->colour, $figure)
                     .($l->purpose === Purpose::Covering ? ' as '.$l->way->value : ''),
                 $lines,
             )).($part->count() > 1 ? ' each' : ''),
@@ -75,7 +77,7 @@ final readonly class SizeCard
                 self::GAP + $height / 2 + $two->middle()[1],
             ),
             $words,
-            $hex,
+            $figure->colours[$part->colour]->srgb->toHex(),
             $width,
             $height + 2 * self::GAP + self::WORDS,
         );

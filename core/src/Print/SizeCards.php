@@ -50,8 +50,7 @@ final class SizeCards
                 static fn (Part $part): SizeCard => SizeCard::of(
                     $part,
                     $plan->ledger->ofPart($part->key),
-                    $figure->colours[$part->colour]->name,
-                    $figure->colours[$part->colour]->srgb->toHex(),
+                    $figure,
                 ),
                 $figure->parts,
             ),

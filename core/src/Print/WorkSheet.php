@@ -8,7 +8,9 @@ use Impa\Build\Hints;
 use Impa\Build\Step;
 use Impa\Build\Work;
 use Impa\Plan\StepPicture;
+use Impa\Wool\Grams;
 use Impa\Wool\LedgerLine;
+use Impa\Wool\WoolWords;
 
 /** All steps with their drawings on paper, for those who felt without a screen. */
 final class WorkSheet
@@ -64,6 +66,9 @@ final class WorkSheet
     private static function words(Step $step, Work $work): string
     {
         $lines = ['<p class="t">'.Html::text($step->title).'</p>'];
+        foreach ($step->mix->wools ?? [] as $wool) {
+            $lines[] = '<p><b>'.Html::text(Grams::text($wool['g']).' '.$wool['name']).'</b></p>';
+        }
         foreach ($step->weighings as $line) {
             $lines[] = '<p><b>'.Html::text(self::weigh($line, $work)).'</b></p>';
         }
@@ -96,12 +101,11 @@ final class WorkSheet
 
     private static function weigh(LedgerLine $line, Work $work): string
     {
-        $name = $line->colour === '' ? LedgerLine::word($line->material) : $work->ledger->figure->colours[$line->colour]->name;
-        $amount = static fn (float $g): string => $g < 0.1 ? sprintf('%.0f mg', 1000 * $g) : sprintf($g < 1.0 ? '%.2f g' : '%.1f g', $g);
+        $name = WoolWords::name($line->material, $line->colour, $work->ledger->figure);
 
         return $line->pieces > 1
-            ? sprintf('%s %s in %d equal pieces of %s', $amount($line->allG()), $name, $line->pieces, $amount($line->g))
-            : sprintf('%s %s', $amount($line->g), $name);
+            ? sprintf('%s %s in %d equal pieces of %s', Grams::text($line->allG()), $name, $line->pieces, Grams::text($line->g))
+            : sprintf('%s %s', Grams::text($line->g), $name);
     }
 
     /** The drawing fitted into its square. */

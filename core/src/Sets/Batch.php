@@ -22,9 +22,10 @@ final readonly class Batch
 
     /** Kinds of work one after the other. */
     private const PHASES = [
-        'portion' => 0, 'wire' => 1, 'core' => 2, 'thread' => 3, 'weight' => 3, 'loop' => 3, 'cover' => 4, 'felt' => 4, 'cut' => 4,
-        'compare' => 5, 'mark' => 6, 'detail' => 7, 'slit' => 8, 'join' => 8, 'press' => 8, 'stitch' => 9, 'hide' => 9, 'open' => 10,
-        'covering' => 10, 'ribbon' => 11, 'flatten' => 11, 'trim' => 11, 'inspect' => 12,
+        'mix' => 0, 'portion' => 0, 'wire' => 1, 'core' => 2, 'thread' => 3, 'weight' => 3, 'loop' => 3, 'cover' => 4, 'felt' => 4,
+        'cut' => 4,
+        'compare' => 5, 'mark' => 6, 'detail' => 7, 'slit' => 8, 'join' => 8, 'press' => 8, 'stitch' => 9, 'hide' => 9,
+        'open' => 10, 'covering' => 10, 'ribbon' => 11, 'flatten' => 11, 'trim' => 11, 'inspect' => 12,
     ];
 
     /** Of these it is the colour that goes from light to dark. */

@@ -10,6 +10,7 @@ use Impa\Material\Pace;
 use Impa\Stash\Need;
 use Impa\Stash\Reserve;
 use Impa\Stash\Supply;
+use Impa\Wool\Mix;
 use Impa\Wool\Spread;
 
 /**
@@ -34,7 +35,7 @@ final readonly class Kit
 
     /** Phases of the afternoon: what is done together, what usually goes wrong, what helps (docs/trade.md, What goes wrong). */
     private const PHASES = [
-        [['portion', 'wire', 'core', 'thread', 'weight', 'loop'], 'The insides', 'Too loose: wind tighter, and stab deeper.'],
+        [['mix', 'portion', 'wire', 'core', 'thread', 'weight', 'loop'], 'The insides', 'Too loose: wind tighter, and stab deeper.'],
         [
             ['cover', 'felt', 'cut', 'compare', 'covering'],
             'Colour',
@@ -50,9 +51,10 @@ final readonly class Kit
     ];
 
     /**
-     * @param  list<array{name: string, hex: ?string, eachG: float, clumpMm: float}>  $bag  what lies in each, insides first; and how wide
-     *     it stands as a loose ball
-     * @param  list<Need>  $needs  of all bags
+     * @param  float  $factor  by how much a bag holds more than the plan's likely grams
+     * @param  list<array{name: string, hex: ?string, eachG: float, clumpMm: float, wools: list<array{name: string, g: float}>}>  $bag
+     *     what lies in each, insides first, mixes last; how wide it stands as a loose ball; and what each is mixed from
+     * @param  list<Need>  $needs  of all bags, wool by wool
      */
     private function __construct(
         public Supply $supply,
@@ -60,6 +62,7 @@ final readonly class Kit
         public int $people,
         public int $spare,
         public KitHands $hands,
+        public float $factor,
         public array $bag,
         public array $needs,
     ) {
@@ -89,20 +92,42 @@ final readonly class Kit
         $bag = $needs = [];
         $names = array_map(static fn ($colour): string => $colour->name, $supply->figure->colours);
         foreach ($supply->needs as $need) {
-            $each = $factor * $need->spread->likelyG;
-            $bag[] = [
-                'name' => $need->name($names),
-                'hex' => $need->colours === [] ? null
-                    : ($need->wool->colour ?? $supply->figure->colours[$need->colours[0]]->srgb)->toHex(),
-                'eachG' => $each,
-                'clumpMm' => $supply->ledger->densities->looseBallMm($each),
-            ];
+            $each = $factor * ($need->spread->likelyG - $supply->mixedG($need));
+            if ($each > 1e-9) {
+                $hex = $need->colours === [] ? null : ($need->wool->colour ?? $supply->figure->colours[$need->colours[0]]->srgb)->toHex();
+                $bag[] = self::heap($supply, $need->name($names), $hex, $each);
+            }
             // Weighed off it is that and no more.
-            $all = ($people + $spare) * $each;
+            $all = $factor * ($people + $spare) * $need->spread->likelyG;
             $needs[] = new Need($need->wool, $need->material, $need->colours, Spread::around($all, 0.0), $all);
         }
+        foreach ($supply->mixes() as $mix) {
+            $mix = $mix->times($factor);
+            $bag[] = self::heap($supply, $mix->name, $supply->matches[$mix->colour]->hex, $mix->g, $mix->wools);
+        }
 
-        return new self($supply, $work, $people, $spare, $hands, $bag, $needs);
+        return new self($supply, $work, $people, $spare, $hands, $factor, $bag, $needs);
+    }
+
+    /**
+     * @param  list<array{name: string, g: float}>  $wools  that it is mixed from
+     * @return array{name: string, hex: ?string, eachG: float, clumpMm: float, wools: list<array{name: string, g: float}>}
+     */
+    private static function heap(Supply $supply, string $name, ?string $hex, float $g, array $wools = []): array
+    {
+        return [
+            'name' => $name,
+            'hex' => $hex,
+            'eachG' => $g,
+            'clumpMm' => $supply->ledger->densities->looseBallMm($g),
+            'wools' => $wools,
+        ];
+    }
+
+    /** @return list<Mix> what is mixed before it is weighed off, for all bags */
+    public function mixes(): array
+    {
+        return array_map(fn (Mix $mix): Mix => $mix->times($this->factor * $this->bags()), $this->supply->mixes());
     }
 
     public function bags(): int
@@ -209,6 +234,7 @@ final readonly class Kit
     public function document(): array
     {
         $run = $this->run();
+        $names = array_map(static fn ($colour): string => $colour->name, $this->supply->figure->colours);
 
         return [
             'format' => 'impa-kit',
@@ -217,15 +243,16 @@ final readonly class Kit
             'people' => $this->people,
             'bags' => $this->bags(),
             'beginners' => $this->hands->beginners,
-            'factor' => $this->bag === [] ? 1.0 : $this->bag[0]['eachG'] / $this->supply->needs[0]->spread->likelyG,
+            'factor' => $this->factor,
             'bag' => $this->bag,
-            'needs' => array_map(fn (Need $need, array $bag): array => [
-                'name' => $bag['name'],
-                'hex' => $bag['hex'],
+            'mixes' => array_map(static fn (Mix $mix): array => $mix->document(), $this->mixes()),
+            'needs' => array_map(fn (Need $need): array => [
+                'name' => $need->name($names),
+                'hex' => $need->wool?->colour?->toHex(),
                 'g' => $need->wantG,
                 'freeG' => $need->wool->freeG ?? 0.0,
                 'lackG' => $need->lackG(),
-            ], $this->needs, $this->bag),
+            ], $this->needs),
             'needle' => $this->gauge(),
             'needles' => $this->needles(),
             'packing' => $this->packing(),

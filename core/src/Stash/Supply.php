@@ -13,6 +13,7 @@ use Impa\Wool\Inside;
 use Impa\Wool\Insides;
 use Impa\Wool\Ledger;
 use Impa\Wool\LedgerLine;
+use Impa\Wool\Mix;
 use Impa\Wool\Portion;
 use Impa\Wool\Portions;
 use Impa\Wool\Purpose;
@@ -56,6 +57,26 @@ final readonly class Supply
         $ledger = Ledger::of($figure, ($densities ?? Densities::house())->withYarns(Matching::yarns($matches, $stash)));
 
         return new self($figure, $ledger, $matches, self::needs($ledger, $matches, $stash, $reserve), $stash);
+    }
+
+    /** @return list<Mix> what is mixed first */
+    public function mixes(): array
+    {
+        return Mix::all($this->ledger);
+    }
+
+    /** Likely grams of a need that go into mixes. */
+    public function mixedG(Need $need): float
+    {
+        $g = 0.0;
+        foreach ($this->ledger->totals() as $total) {
+            $match = $this->matches[$total['colour'] ?? ''] ?? null;
+            if ($need->wool !== null && $match !== null && count($match->shares) > 1) {
+                $g += ($match->shares[$need->wool->id] ?? 0.0) * $total['spread']->likelyG;
+            }
+        }
+
+        return $g;
     }
 
     /** @return list<Portion> */

@@ -12,6 +12,7 @@ use Impa\Material\CoreMaterial;
 use Impa\Wool\CoverAdvice;
 use Impa\Wool\Inside;
 use Impa\Wool\Insides;
+use Impa\Wool\Mix;
 use Impa\Wool\Portion;
 use Impa\Wool\PortionWords;
 
@@ -32,6 +33,7 @@ final readonly class SupplyDocument
             'matches' => array_map($it->match(...), array_values($supply->matches)),
             'conflicts' => array_map($it->conflict(...), Matching::conflicts($supply->figure, $supply->matches)),
             'needs' => array_map($it->need(...), $supply->needs),
+            'mixes' => array_map(static fn (Mix $m): array => $m->document(), $supply->mixes()),
             'portions' => array_map(
                 static fn (Portion $p): array => $p->document() + ['text' => PortionWords::of($p, $supply->figure)],
                 $supply->portions(),

@@ -18,7 +18,7 @@ final class LedgerChange
         foreach ($after + $before as $key => [$material, $colour]) {
             $of = isset($after[$key]) ? $is->figure : $was->figure;
             $rows[] = [
-                'name' => $colour === null ? LedgerLine::word($material) : $of->colours[$colour]->name,
+                'name' => WoolWords::name($material, $colour ?? '', $of),
                 'hex' => $colour === null ? null : $of->colours[$colour]->srgb->toHex(),
                 'wasG' => $before[$key][2] ?? 0.0,
                 'isG' => $after[$key][2] ?? 0.0,

@@ -348,6 +348,19 @@ export interface Placed {
 export interface PlacedMarks {
   at: (Mark | null)[]
 }
+export interface Mix {
+  /**
+   * key of the figure's colour
+   */
+  colour: string
+  name: string
+  g: number
+  wools: {
+    name: string
+    g: number
+  }[]
+  text: string
+}
 export interface Portion {
   part: string
   purpose: 'inside' | 'cover' | 'covering' | 'film'
@@ -506,6 +519,10 @@ export interface Supply {
     text: string
   }[]
   needs: Need[]
+  /**
+   * what is mixed first
+   */
+  mixes: Mix[]
   portions: Portion[]
   sets: {
     on: string

@@ -507,8 +507,10 @@ export const api = {
   pullStep: (document: Figure, step: string, forward: boolean) =>
     ask<Pulled>('POST', 'build/pull', { document, step, forward }),
   workSheet: (document: Figure, paper: PaperSize) => file('build/paper', { document, paper }),
-  schedule: (document: Figure, evenings: Evenings) => ask<Schedule>('POST', 'schedule', { document, ...evenings }),
-  calendar: (document: Figure, evenings: Evenings) => file('schedule/calendar', { document, ...evenings }),
+  schedule: (document: Figure, evenings: Evenings, done: string[]) =>
+    ask<Schedule>('POST', 'schedule', { document, ...evenings, done }),
+  calendar: (document: Figure, evenings: Evenings, done: string[]) =>
+    file('schedule/calendar', { document, ...evenings, done }),
   present: (id: number, step: string) => ask<StepsDone>('PUT', `figures/${id}/present`, { step }),
   diary: (id: number) => ask<Diary>('GET', `figures/${id}/log`),
   logTime: (id: number, step: string, from: number, to: number) =>

@@ -1,6 +1,14 @@
 // Made from formats/impa-kit-1.schema.json by npm run types. Do not edit.
 
 /**
+ * the most first, by the wools' names in the stash; empty where nothing is mixed
+ */
+export type MixedWools = {
+  name: string
+  g: number
+}[]
+
+/**
  * Kits of one figure for a workshop, version 1. Grams and minutes unrounded.
  */
 export interface ImpaKit {
@@ -21,7 +29,7 @@ export interface ImpaKit {
    */
   factor: number
   /**
-   * what lies in each bag, insides first
+   * what lies in each bag, insides first, mixes last
    */
   bag: {
     name: string
@@ -31,9 +39,14 @@ export interface ImpaKit {
      * across the loose ball it makes
      */
     clumpMm: number
+    wools: MixedWools
   }[]
   /**
-   * of all bags, in the order of bag
+   * for all bags, before anything is weighed off
+   */
+  mixes: Mix[]
+  /**
+   * of all bags, wool by wool
    */
   needs: {
     name: string
@@ -66,4 +79,20 @@ export interface ImpaKit {
   }[]
   minutes: number
   note: string
+}
+/**
+ * wools that are mixed for a colour, before anything of it is weighed off
+ */
+export interface Mix {
+  /**
+   * key of the figure's colour
+   */
+  colour: string
+  name: string
+  /**
+   * of all of it
+   */
+  g: number
+  wools: MixedWools
+  text: string
 }

@@ -1,6 +1,14 @@
 // Made from formats/impa-plan-1.schema.json by npm run types. Do not edit.
 
 /**
+ * the most first, by the wools' names in the stash; empty where nothing is mixed
+ */
+export type MixedWools = {
+  name: string
+  g: number
+}[]
+
+/**
  * impa-plan version 1: what a figure takes and how it is made. Grams are per piece, count says how many; masses are unrounded. Length mm, area cm2, volume cm3, mass g, wisps mg, time minutes, angle degrees.
  */
 export interface Plan {
@@ -83,6 +91,11 @@ export interface DetailPlan {
 export interface WoolTotal {
   material: string
   colour: string | null
+  /**
+   * what she calls it: the colour, the wool chosen for it, or the mix
+   */
+  name: string
+  wools: MixedWools
   g: number
   lowG: number
   highG: number
@@ -91,6 +104,7 @@ export interface Step {
   key: string
   title: string
   kind:
+    | 'mix'
     | 'portion'
     | 'wire'
     | 'thread'

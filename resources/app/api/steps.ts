@@ -1,6 +1,14 @@
 // Made from formats/impa-steps-1.schema.json by npm run types. Do not edit.
 
 /**
+ * the most first, by the wools' names in the stash; empty where nothing is mixed
+ */
+export type MixedWools = {
+  name: string
+  g: number
+}[]
+
+/**
  * impa-steps version 1: everything there is to do for a figure, in order, each step with what it needs, how it is done, what it should look like and what usually goes wrong. Length mm, mass g, time minutes, angle degrees.
  */
 export interface StepsSheet {
@@ -13,6 +21,7 @@ export interface StepsSheet {
 export interface WorkStep {
   key: string
   kind:
+    | 'mix'
     | 'portion'
     | 'wire'
     | 'thread'
@@ -111,6 +120,10 @@ export interface WorkStep {
    */
   pad: string
   /**
+   * what is mixed at this step
+   */
+  mix: null | Mix
+  /**
    * all that is weighed for it together
    */
   wantedG: number
@@ -122,6 +135,10 @@ export interface WorkStep {
     part: string
     material: string
     colour: string | null
+    /**
+     * what she calls it: the colour, the wool chosen for it, or the mix
+     */
+    name: string
     /**
      * of one piece
      */
@@ -153,4 +170,20 @@ export interface WorkStep {
     cure: string
   }
   cautions: string[]
+}
+/**
+ * wools that are mixed for a colour, before anything of it is weighed off
+ */
+export interface Mix {
+  /**
+   * key of the figure's colour
+   */
+  colour: string
+  name: string
+  /**
+   * of all of it
+   */
+  g: number
+  wools: MixedWools
+  text: string
 }

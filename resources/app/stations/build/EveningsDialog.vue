@@ -36,8 +36,9 @@ const DAYS = [
   { value: 'sat', title: 'Sat' },
   { value: 'sun', title: 'Sun' },
 ]
-const { answer: schedule, trouble } = useAnswer([show, () => figure.document, () => ({ ...evenings })], () =>
-  show.value && figure.document ? api.schedule(figure.document, evenings) : null,
+const { answer: schedule, trouble } = useAnswer(
+  [show, () => figure.document, () => ({ ...evenings }), () => figure.done.join()],
+  () => (show.value && figure.document ? api.schedule(figure.document, evenings, figure.done) : null),
 )
 
 const stepOf = (key: string) => props.steps.find((s) => s.key === key)
@@ -47,6 +48,7 @@ const day = (time: string) =>
 const hour = (time: string) => new Date(time).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' })
 /** How a bout is tinted: by the kind of work, not by a wool's colour. */
 const TINTS: Record<string, string> = {
+  mix: 'thread',
   portion: 'thread',
   wire: 'thread',
   core: 'thread',
@@ -83,8 +85,9 @@ const sentence = computed(() => {
   const s = schedule.value
   if (!s) return ''
   const count = s.sittings.length
+  if (!count) return 'Every step is done: there is nothing left to lay into evenings.'
   const range = `${units.minutes(s.lowMinutes)} to ${units.minutes(s.highMinutes)}`
-  return `About ${units.minutes(s.handsMinutes)} of work (${range}), ${count} sitting${count === 1 ? '' : 's'}, ${units.minutes(s.elapsedMinutes)} with rests; less than ${units.minutes(s.lowerBoundMinutes)} cannot be.`
+  return `About ${units.minutes(s.handsMinutes)} of work ${figure.done.length ? 'left ' : ''}(${range}), ${count} sitting${count === 1 ? '' : 's'}, ${units.minutes(s.elapsedMinutes)} with rests; less than ${units.minutes(s.lowerBoundMinutes)} cannot be.`
 })
 const late = computed(() => {
   const s = schedule.value
@@ -99,7 +102,7 @@ const toggle = (value: string) =>
     : DAYS.map((d) => d.value).filter((d) => d === value || evenings.days.includes(d)))
 
 async function calendar(): Promise<void> {
-  if (figure.document) download(await api.calendar(figure.document, evenings), `${figure.document.name}.ics`)
+  if (figure.document) download(await api.calendar(figure.document, evenings, figure.done), `${figure.document.name}.ics`)
 }
 const gained = (help: Schedule['helps'][number]) =>
   help.gainMinutes ? ` ${units.minutes(help.gainMinutes)} less.` : ''
@@ -201,7 +204,7 @@ const gained = (help: Schedule['helps'][number]) =>
       </v-card-text>
       <v-card-actions>
         <v-btn @click="show = false">Close</v-btn>
-        <v-btn color="primary" variant="flat" :disabled="!schedule" @click="calendar">Into the calendar</v-btn>
+        <v-btn color="primary" variant="flat" :disabled="!schedule?.sittings.length" @click="calendar">Into the calendar</v-btn>
       </v-card-actions>
     </v-card>
   </v-dialog>

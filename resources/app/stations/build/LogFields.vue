@@ -65,7 +65,7 @@ async function weigh(grams: number): Promise<void> {
 <template>
   <div class="log" role="group" aria-label="Log">
     <div class="row">
-      <v-btn v-if="step.weigh.length" size="small" variant="tonal" @click="shows = shows === 'scale' ? '' : 'scale'"
+      <v-btn v-if="step.wantedG > 0" size="small" variant="tonal" @click="shows = shows === 'scale' ? '' : 'scale'"
         >Weigh in</v-btn
       >
       <v-btn size="small" variant="tonal" @click="shows = shows === 'note' ? '' : 'note'">Note</v-btn>

@@ -2,7 +2,6 @@
 import { computed } from 'vue'
 import type { WorkStep } from '../../api/steps'
 import { useFigure } from '../../state/figure'
-import { materialWord } from '../../state/trade'
 import { useUnits } from '../../state/units'
 import StepDrawing from './StepDrawing.vue'
 
@@ -50,12 +49,18 @@ const measure = computed(() => {
   <div class="both">
     <StepDrawing :step="step" />
     <div class="words">
+      <ul v-if="step.mix" class="bare weigh" :aria-label="step.mix.name">
+        <li v-for="w in step.mix.wools" :key="w.name">
+          <span
+            >Weigh <b>{{ units.massLine(w.g) }}</b> {{ w.name }}.</span
+          >
+        </li>
+      </ul>
       <ul v-if="step.weigh.length" class="bare weigh">
         <li v-for="(w, i) in step.weigh" :key="i">
           <i class="swatch big" :style="{ background: w.colour ? figure.colourOf(w.colour) : '#efe6d2' }" />
           <span
-            >Weigh <b>{{ units.massLine(w.g * w.pieces) }}</b>
-            {{ w.colour ? figure.colourName(w.colour) : materialWord(w.material) }}.<template v-if="w.pieces > 1">
+            >Weigh <b>{{ units.massLine(w.g * w.pieces) }}</b> {{ w.name }}.<template v-if="w.pieces > 1">
               Split in {{ w.pieces === 2 ? 'two' : w.pieces }}: {{ units.massLine(w.g) }} each.</template
             ><small v-if="w.layersG.length > 1" class="quiet">
               In layers of {{ w.layersG.map((g) => units.massLine(g)).join(', ') }}.</small

@@ -16,6 +16,7 @@ const NEEDLES = ['core', 'felt', 'cover', 'covering', 'detail', 'join', 'hide', 
 const words = (step: WorkStep) =>
   `${step.title}: ${
     {
+      mix: 'heaps of its wools, and the one heap they become',
       portion: 'equal heaps of wool, side by side',
       compare: 'both pieces between two level lines',
       mark: 'where to prick, with the level line and the middle line',

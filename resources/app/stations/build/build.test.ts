@@ -35,6 +35,7 @@ const step = (key: string, kind: WorkStep['kind'], title: string, more: Partial<
     stabs: { low: 680, likely: 1000, high: 1470 },
   },
   pad: 'for dark colours',
+  mix: null,
   weigh: [],
   wantedG: 0,
   withinG: 0.02,
@@ -48,6 +49,7 @@ const weigh = (material: string, colour: string | null, g: number, pieces: numbe
   part: 'body',
   material,
   colour,
+  name: colour ?? 'core wool',
   g,
   pieces,
   layersG,
@@ -154,7 +156,7 @@ describe('one step at a time', () => {
   it('begins with what to weigh, how to divide it, and in which layers', async () => {
     await opened()
     expect(title()).toBe('Set portions aside')
-    expect(text()).toContain('Weigh 0.60 g Fur. Split in two: 0.30 g each.')
+    expect(text()).toContain('Weigh 0.60 g fur. Split in two: 0.30 g each.')
     expect(text()).toContain('Weigh 6.0 g core wool. In layers of 1.0 g, 2.0 g, 3.0 g.')
     expect(text()).toContain('Step 1 of 4')
     expect(text()).toContain('40 min left')

@@ -40,6 +40,7 @@ const wish = computed<KitWish>(() => ({
 const reckon = () => tell(async () => void (told.value = await api.kit(wish.value)))
 onMounted(reckon)
 watch(wish, reckon)
+const lacking = computed(() => told.value?.kit.needs.filter((n) => n.lackG > 0) ?? [])
 const name = computed(() => told.value?.kit.figure ?? 'kit')
 const printLabels = () =>
   tell(async () => download(await api.kitLabels(wish.value, labels.value), `${name.value}, labels.pdf`))
@@ -73,24 +74,30 @@ const clock = (minutes: number) =>
               <th scope="col">Wool</th>
               <th scope="col">each, as a loose ball</th>
               <th scope="col">in all</th>
-              <th scope="col">to buy</th>
             </tr>
           </thead>
           <tbody>
-            <tr v-for="(b, i) in told.kit.bag" :key="b.name">
-              <th scope="row"><i :style="{ background: b.hex ?? '#e9dfc8' }" />{{ b.name }}</th>
+            <tr v-for="b in told.kit.bag" :key="b.name">
+              <th scope="row">
+                <i :style="{ background: b.hex ?? '#e9dfc8' }" />{{ b.name
+                }}<small v-if="b.wools.length" class="quiet">{{
+                  b.wools.map((w) => `${units.massLine(w.g)} ${w.name}`).join(', ')
+                }}</small>
+              </th>
               <td>
                 {{ units.massLine(b.eachG) }}
                 <small class="quiet">ball of {{ units.length(b.clumpMm) }} {{ units.lengthUnit.value }}</small>
               </td>
-              <td>{{ units.massLine(told.kit.needs[i]!.g) }}</td>
-              <td>{{ told.kit.needs[i]!.lackG > 0 ? units.massLine(told.kit.needs[i]!.lackG) : '' }}</td>
+              <td>{{ units.massLine(b.eachG * told.kit.bags) }}</td>
             </tr>
           </tbody>
         </table>
         <p>1 needle of gauge {{ told.kit.needle }} in its straw; {{ told.kit.needles }} to bring, spares among them.</p>
+        <p v-for="m in told.kit.mixes" :key="m.colour">{{ m.text }}</p>
         <h2>To buy</h2>
+        <p v-if="!lacking.length">The stash has it all.</p>
         <ul class="bare">
+          <li v-for="n in lacking" :key="n.name">{{ n.name }}: {{ units.massLine(n.lackG) }} lacking</li>
           <li v-for="l in told.shopping.lines" :key="l.name">
             {{ l.packs.map((p) => `${p.count} x ${p.packG} g`).join(' and ') }} {{ l.name }},
             <span class="quiet">{{ units.massLine(l.g - l.needG) }} left over</span>

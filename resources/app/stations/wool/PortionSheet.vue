@@ -61,6 +61,16 @@ async function print(): Promise<void> {
     <v-btn color="primary" variant="flat" :loading="busy" @click="print">Print the sheet</v-btn>
   </div>
   <v-alert v-if="trouble" type="error" variant="tonal" role="alert">{{ trouble }}</v-alert>
+  <ul v-if="supply.supply?.mixes.length" class="bare" aria-label="Mix first">
+    <li v-for="m in supply.supply.mixes" :key="m.colour" class="mix">
+      <i class="swatch" :style="{ background: hexOf(m.colour) }" />
+      <span
+        ><b
+          >{{ m.name }} <span class="unit">{{ units.massLine(m.g) }}</span></b
+        ><small>{{ m.text }}</small></span
+      >
+    </li>
+  </ul>
   <div class="both">
     <ol class="bare" aria-label="Portions">
       <li v-for="(p, i) in portions" :key="p.part + p.purpose">
@@ -152,6 +162,7 @@ async function print(): Promise<void> {
   gap: 1.2rem;
   align-items: start;
 }
+.mix,
 .portion {
   display: flex;
   gap: 0.7rem;
@@ -165,10 +176,12 @@ async function print(): Promise<void> {
 .portion.here {
   background: rgba(var(--v-theme-secondary), 0.12);
 }
+.mix span,
 .portion span {
   display: grid;
   line-height: 1.3;
 }
+.mix span b .unit,
 .portion span b .unit {
   display: inline;
 }

@@ -47,6 +47,7 @@ const supply = (more: Partial<Supply> = {}): Supply => ({
   matches: [match(), match({ colour: 'ink', shares: [], difference: 0, hex: '#221c22' })],
   conflicts: [],
   needs: [need()],
+  mixes: [],
   portions: [
     {
       part: 'ear',

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Wool;
+
+use Impa\Figure\Figure;
+
+/** A mix that the felter chose for a colour: what goes into it, weighed off and teased together before anything is divided. Immutable. */
+final readonly class Mix
+{
+    /**
+     * @param  string  $colour  key of the figure's colour
+     * @param  float  $g  of all of it
+     * @param  list<array{name: string, g: float}>  $wools  two or three, the most first
+     */
+    private function __construct(public string $colour, public string $name, public float $g, public array $wools)
+    {
+    }
+
+    /** @return list<self> one for each colour that is mixed, with all that the figure takes of it */
+    public static function all(Ledger $ledger): array
+    {
+        $mixes = [];
+        foreach ($ledger->totals() as $total) {
+            $mixes[] = $total['colour'] === null ? null : self::of($total['colour'], $total['spread']->likelyG, $ledger->figure);
+        }
+
+        return array_values(array_filter($mixes));
+    }
+
+    /** So many grams of a colour; null where it is not mixed. */
+    public static function of(string $colour, float $g, Figure $figure): ?self
+    {
+        $of = $figure->colours[$colour];
+        if (! $of->isMixed() || $g <= 0.0) {
+            return null;
+        }
+        $shares = $of->shares();
+        arsort($shares);
+        $wools = [];
+        foreach ($shares as $name => $share) {
+            $wools[] = ['name' => (string) $name, 'g' => $g * $share];
+        }
+
+        return new self($colour, WoolWords::name(LedgerLine::WOOL, $colour, $figure), $g, $wools);
+    }
+
+    /** So many times as much. */
+    public function times(float $factor): self
+    {
+        $wools = array_map(static fn (array $w): array => ['name' => $w['name'], 'g' => $w['g'] * $factor], $this->wools);
+
+        return new self($this->colour, $this->name, $this->g * $factor, $wools);
+    }
+
+    /** Its wools in words, as "9.6 g Ink and 5.2 g Sky". */
+    public function woolsText(): string
+    {
+        $texts = array_map(static fn (array $wool): string => Grams::text($wool['g']).' '.$wool['name'], $this->wools);
+        $last = array_pop($texts);
+
+        return implode(', ', $texts).' and '.$last;
+    }
+
+    /** What to do, in two sentences. */
+    public function text(): string
+    {
+        return sprintf(
+            'Mix %s first: weigh %s. Tease and fold them until no streak is left, all at once: a second batch comes out another shade.',
+            Grams::text($this->g),
+            $this->woolsText(),
+        );
+    }
+
+    /** @return array{colour: string, name: string, g: float, wools: list<array{name: string, g: float}>, text: string} */
+    public function document(): array
+    {
+        return ['colour' => $this->colour, 'name' => $this->name, 'g' => $this->g, 'wools' => $this->wools, 'text' => $this->text()];
+    }
+}
