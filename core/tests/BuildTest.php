@@ -201,18 +201,17 @@ it('says when a needle does not reach the middle, and what to start from', funct
         ->toContain('ball of 40 mm');
 });
 
-it('says which way to bring the weight, seen by who stands before the figure', function (float $x, float $z, string $way) {
-    $notes = Plan::of(
-        Figures::read(
-            Figures::document([
-                Figures::part('foot', 'drum', 24, 20, 24, 0, 10),
-                Figures::part('head', 'ball', 40, 40, 40, $x, 40, $z, ['join' => ['to' => 'foot']]),
-            ]),
-        ),
-    )->document()['notes'];
+it('says where weight helps, seen from the front: across from where it leans', function (float $x, float $z, string $where) {
+    $figure = Figures::read(
+        Figures::document([
+            Figures::part('foot', 'drum', 24, 20, 24, 0, 10),
+            Figures::part('head', 'ball', 40, 40, 40, $x, 40, $z, ['join' => ['to' => 'foot']]),
+        ]),
+    );
+    $notes = Plan::of($figure)->document()['notes'];
     $text = array_values(array_filter($notes, static fn (array $n): bool => in_array($n['code'], ['falls', 'touchy'], true)))[0]['text'];
-    expect($text)->toContain('mm '.$way);
-})->with([[0, 14, 'back'], [0, -14, 'forwards'], [14, 0, 'to the left'], [-14, 0, 'to the right']]);
+    expect($text)->toContain($where);
+})->with([[0, 14, 'at the back'], [0, -14, 'at the front'], [14, 0, 'at the left'], [-14, 0, 'at the right']]);
 
 it('takes half the time for the bulk with three needles, from the weight and the breadth on at which they are used', function () {
     $pace = Pace::house();

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Tests\MendDesk;
 
+use Impa\Balance\Cures;
 use Impa\Check\CheckRefused;
 use Impa\Check\MendDesk;
 use Impa\Check\Remedy;
@@ -109,3 +110,34 @@ it('refuses what is none, in words', function (Sign $sign, string $key, array $a
     [Sign::Dent, 'head', ['deep' => NAN], 'How deep: a number above 0'],
     [Sign::WrongPlace, 'mouth', ['up' => 900.0], 'at most 100 mm'],
 ]);
+
+it('closes the ground that shows with the colour of what the detail lies on: a mouth on a belly with the belly\'s', function () {
+    $figure = Figures::read(Figures::document(
+        [Figures::part('body', 'egg', 60, 80, 50, 0, 40)],
+        [
+            ['key' => 'belly', 'on' => 'body', 'kind' => 'disc', 'widthMm' => 40, 'heightMm' => 40, 'colour' => 'white', 'layer' => 1],
+            ['key' => 'mouth', 'on' => 'body', 'kind' => 'disc', 'widthMm' => 6, 'heightMm' => 4, 'colour' => 'black', 'layer' => 2],
+            [
+                'key' => 'mole', 'on' => 'body', 'kind' => 'disc', 'widthMm' => 4, 'heightMm' => 4, 'yMm' => 32, 'colour' => 'black',
+                'layer' => 2,
+            ],
+        ],
+    ));
+    $ledger = Ledger::of($figure, Densities::house());
+    $colours = static fn (Sign $sign, string $detail): array => array_values(array_filter(
+        array_map(static fn (Remedy $r): string => $r->mg > 0.0 ? $r->colour : '', MendDesk::remedies($ledger, $sign, $detail, [])),
+    ));
+    expect($colours(Sign::WrongPlace, 'mouth'))->toBe(['white'])
+        ->and($colours(Sign::TooBig, 'mouth'))->toBe(['white'])
+        ->and($colours(Sign::TooBig, 'mole'))->toBe(['teal'])
+        ->and($colours(Sign::TooSmall, 'mouth'))->toBe(['black']);
+});
+
+it('does not say of a figure that no usual cure helps that it stands by its plan', function () {
+    $figure = Figures::read(Figures::document([
+        Figures::part('foot', 'drum', 6, 84, 6, 0, 42),
+        Figures::part('head', 'ball', 40, 40, 40, 0, 90, 0, ['join' => ['to' => 'foot']]),
+    ]));
+    [$remedy] = MendDesk::remedies(Ledger::of($figure, Densities::house()), Sign::Tips, '', []);
+    expect($remedy->steps)->toBe([Cures::NONE]);
+});

@@ -116,7 +116,9 @@ final readonly class Balance
     /** Whether it needs to stand on its own at all. */
     public function mustStand(): bool
     {
-        return in_array($this->figure->pose, [Pose::Stand, Pose::Sit], true) && $this->figure->parts !== [];
+        // What lies flat, in layers, is worn or hung.
+        return in_array($this->figure->pose, [Pose::Stand, Pose::Sit], true) && $this->figure->parts !== []
+            && ! $this->figure->flat->isFlat();
     }
 
     public function stands(): bool

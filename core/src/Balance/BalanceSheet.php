@@ -12,6 +12,7 @@ final class BalanceSheet
     {
         $mm = static fn (array $point): array => array_map(static fn (float $v): float => round($v, 2) + 0.0, $point);
         $hang = $balance->hang();
+        $cures = Cures::of($balance);
 
         return [
             'format' => 'impa-balance',
@@ -31,6 +32,7 @@ final class BalanceSheet
             ),
             'shakeG' => round($balance->shakeG(), 3),
             'shelfMm' => round($balance->shelfMm(), 1),
+            'noCure' => $balance->isTouchy() && $cures === [] ? Cures::NONE : '',
             'cures' => array_map(
                 static fn (Cure $cure): array => [
                     'kind' => $cure->kind,
@@ -39,7 +41,7 @@ final class BalanceSheet
                     'tipDeg' => round($cure->tipDeg, 2),
                     'text' => $cure->text,
                 ],
-                Cures::of($balance),
+                $cures,
             ),
             'hang' => ['atMm' => $mm($hang['atMm']), 'askewDeg' => round($hang['askewDeg'], 2)],
         ];

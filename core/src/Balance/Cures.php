@@ -16,6 +16,8 @@ use stdClass;
  */
 final class Cures
 {
+    public const NONE = 'None of the usual cures is enough: give it a wider base, or let it sit, lie or hang.';
+
     /** A washer of steel weighs so much, in g: 20 mm across, with a hole of 8 mm, 3 mm thick (7.85 g/cm3), and a little less. */
     public const WASHER_G = 6.0;
 
@@ -34,17 +36,26 @@ final class Cures
     {
     }
 
-    /** @return list<Cure> none where it stands firmly already, or need not stand */
-    public static function of(Balance $balance): array
+    /**
+     * @param  int  $most  so many are enough: those that are reckoned fastest come first
+     * @return list<Cure> none where it stands firmly already, or need not stand
+     */
+    public static function of(Balance $balance, int $most = PHP_INT_MAX): array
     {
         if (! $balance->isTouchy()) {
             return [];
         }
         $cures = new self($balance, $balance->figure);
 
-        return array_values(
-            array_filter([$cures->flatten(), $cures->weight(), $cures->washers(), $cures->carry(), $cures->feet()]),
-        );
+        $found = [];
+        foreach ([$cures->flatten(...), $cures->weight(...), $cures->washers(...), $cures->carry(...), $cures->feet(...)] as $way) {
+            $found = array_values(array_filter([...$found, $way()]));
+            if (count($found) >= $most) {
+                break;
+            }
+        }
+
+        return $found;
     }
 
     /**

@@ -8,6 +8,7 @@ use Impa\Armature\WireAdvice;
 use Impa\Figure\Figure;
 use Impa\Figure\JoinBy;
 use Impa\Figure\Method;
+use Impa\Figure\Part;
 use Impa\Material\CoveringWay;
 
 /** What a step should look like when it is done, what usually goes wrong at it and its cure, and where it can hurt (docs/trade.md). */
@@ -42,6 +43,17 @@ final class Hints
             StepKind::Trim => 'Against the light no fuzz stands out.',
             StepKind::Inspect => 'It is the figure of the drawing, from every side.',
         };
+    }
+
+    /** What is said of a part that does not reach what it is joined to: among the notes, and where it is to be joined. */
+    public static function floats(Part $part, Part $to, float $gapMm): string
+    {
+        return sprintf(
+            '%s does not reach the %s: %.0f mm lie between them as drawn. Bring it nearer, or make it longer.',
+            $part->name,
+            mb_strtolower($to->name),
+            max(1.0, $gapMm),
+        );
     }
 
     /**

@@ -7,6 +7,7 @@ namespace Impa\Check;
 use Impa\Balance\Balance;
 use Impa\Balance\Cure;
 use Impa\Balance\Cures;
+use Impa\Face\Ground;
 use Impa\Figure\Detail;
 use Impa\Figure\Part;
 use Impa\Figure\Side;
@@ -226,7 +227,7 @@ final readonly class MendDesk
             ? new Remedy('Cover its rim', [
                 'Lay a thin ring of the ground\'s colour over its rim.',
                 'Fix it from outside inwards, with the finest needle.',
-            ], 'Do not cover all of it.', 4.0, $mg, $this->part->colour, 42, 'very shallow')
+            ], 'Do not cover all of it.', 4.0, $mg, $this->ground(), 42, 'very shallow')
             : new Remedy('Add to it', [
                 'Lay a wisp of its colour round its rim, and fold the ends in.',
                 'Fix the rim first, then across.',
@@ -270,7 +271,13 @@ final readonly class MendDesk
                 ? 'Mark it again by the face sheet.'
                 : sprintf('Mark it again: %.0f mm down from the crown by the tape, %.0f mm from the middle line.', $down, abs($across)),
             'Look in a mirror before you lay it.',
-        ], 'Do not push it along the skin: it smears.', 8.0, $mg, $this->part->colour, 42, 'very shallow');
+        ], 'Do not push it along the skin: it smears.', 8.0, $mg, $this->ground(), 42, 'very shallow');
+    }
+
+    /** Key of the colour that shows where the detail is drawn in or lifted out: of what it lies on, a belly patch as well as the part. */
+    private function ground(): string
+    {
+        return $this->detail === null ? $this->part->colour : Ground::colour($this->ledger->figure, $this->detail);
     }
 
     /** How a thing lies that should be so much higher and farther right. */
@@ -290,6 +297,7 @@ final readonly class MendDesk
     /** @return non-empty-list<Remedy> */
     private function tips(): array
     {
+        $balance = Balance::of($this->ledger);
         $cures = array_map(
             fn (Cure $cure): Remedy => new Remedy(
                 ucfirst(str_replace('-', ' ', $cure->kind)),
@@ -299,8 +307,11 @@ final readonly class MendDesk
                 gauge: 36,
                 stabs: 'deep, straight',
             ),
-            Cures::of(Balance::of($this->ledger)),
+            Cures::of($balance),
         );
+        if ($cures === [] && $balance->isTouchy()) {
+            return [$this->plain('Give it a wider base', [Cures::NONE], 'Do not weight it high up.', 10.0, 36, 'deep, straight')];
+        }
 
         return $cures === [] ? [$this->plain('It should stand', [
             'By its plan it stands firmly: look whether its base is flat, and stab it flat where it is not.',

@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace Impa\Plan;
 
+use Impa\Balance\Cure;
+use Impa\Balance\Cures;
+use Impa\Build\Hints;
 use Impa\Figure\Figure;
+use Impa\Figure\Gap;
 use Impa\Figure\Method;
 use Impa\Figure\Part;
 use Impa\Material\CoreMaterial;
@@ -23,14 +27,23 @@ final class Notes
     /** How far the parts' real height may differ from the finished height unnoticed, as a share. */
     private const HEIGHT_SHARE = 0.05;
 
+    /** So many cures are told in a note; all of them where it is shown how it stands. */
+    private const CURES = 2;
+
+    /** What lies farther beside the middle line than this, and than this share of its width, is seen to. */
+    private const ASIDE_MM = 2.0;
+
+    private const ASIDE = 0.05;
+
     /** @return list<Note> */
     public static function of(Plan $plan): array
     {
         $figure = $plan->figure;
         $notes = [...self::balance($plan), ...self::height($figure)];
+        $gaps = Gap::all($figure);
         $roots = 0;
         foreach (array_values($figure->parts) as $i => $part) {
-            array_push($notes, ...self::part($part, '/parts/'.$i));
+            array_push($notes, ...self::part($part, '/parts/'.$i), ...self::place($figure, $part, $gaps[$part->key] ?? 0.0, '/parts/'.$i));
             if (! $part->isJoined() && $part->group === '' && ++$roots > 1) {
                 $notes[] = new Note(
                     'loose-part',
@@ -53,23 +66,7 @@ final class Notes
         if (! $balance->isTouchy()) {
             return [];
         }
-        $cures = [];
-        [$flattenMm, $weightG] = [$balance->flattenMm(), $balance->weightLowG()];
-        if ($flattenMm > 0.0) {
-            $cures[] = sprintf('flatten the base by %.0f mm', $flattenMm);
-        }
-        if ($weightG > 0.0) {
-            $cures[] = sprintf('hide %.0f g low in the middle of the base', max(1.0, $weightG));
-        }
-        [$x, $z] = $balance->footprint->middle();
-        [$offX, $offZ] = [$balance->centreMm[0] - $x, $balance->centreMm[2] - $z];
-        if (hypot($offX, $offZ) > 1.0) {
-            $cures[] = sprintf(
-                'bring the weight %.0f mm %s',
-                hypot($offX, $offZ),
-                abs($offZ) >= abs($offX) ? ($offZ > 0 ? 'back' : 'forwards') : ($offX > 0 ? 'to the left' : 'to the right'),
-            );
-        }
+        $cures = array_map(static fn (Cure $cure): string => $cure->text, Cures::of($balance, self::CURES));
         $state = $balance->stands()
             ? sprintf('It is touchy to stand: it tips at a lean of %.0f degrees.', $balance->tipDeg())
             : ($balance->tipDeg() > 0.0
@@ -80,7 +77,7 @@ final class Notes
             new Note(
                 $balance->stands() ? 'touchy' : 'falls',
                 '',
-                $state.' '.($cures === [] ? 'Give it a wider base.' : ucfirst(implode(', or ', $cures)).'.'),
+                $state.' '.($cures === [] ? Cures::NONE : ucfirst(implode(', or ', $cures)).'.'),
             ),
         ];
     }
@@ -178,6 +175,34 @@ final class Notes
                     max(20.0, ceil($loose / 5) * 5),
                 ),
             );
+        }
+
+        return $notes;
+    }
+
+    /**
+     * Where it floats, or lies beside the middle that its pairs mirror about.
+     *
+     * @param  float  $gapMm  to what it is joined to
+     * @return list<Note>
+     */
+    private static function place(Figure $figure, Part $part, float $gapMm, string $at): array
+    {
+        $notes = [];
+        if ($gapMm > 0.0) {
+            $notes[] = new Note('floats', $at, Hints::floats($part, $figure->parts[$part->joinTo], $gapMm));
+        }
+        $mm = $part->at[0];
+        $isOff = ! $part->mirror && abs($mm) > max(self::ASIDE_MM, self::ASIDE * $part->solid->size()->widthMm);
+        $pairs = array_filter($figure->parts, static fn (Part $p): bool => $p->mirror && $p->joinTo === $part->key);
+        if ($isOff && $pairs !== []) {
+            $notes[] = new Note('beside', $at, sprintf(
+                '%s lies %.0f mm to the %s of the middle line, about which its pair, the %s, is mirrored: move it there, or part the pair.',
+                $part->name,
+                abs($mm),
+                $mm > 0.0 ? 'right' : 'left',
+                mb_strtolower(array_values($pairs)[0]->name),
+            ));
         }
 
         return $notes;

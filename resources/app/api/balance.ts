@@ -50,6 +50,10 @@ export interface BalanceSheet {
    * how far any side may stick out over a shelf's edge
    */
   shelfMm: number
+  /**
+   * what is said where no cure is enough; empty else
+   */
+  noCure: string
   cures: {
     kind: 'flatten' | 'weight' | 'washers' | 'carry' | 'feet'
     amount: number

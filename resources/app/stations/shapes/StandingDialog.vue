@@ -99,7 +99,7 @@ const hangs = computed(() => {
                 </li>
               </ul>
             </template>
-            <p v-else-if="sheet.touchy">None of the usual cures is enough alone: give it a wider base.</p>
+            <p v-else-if="sheet.noCure">{{ sheet.noCure }}</p>
             <p v-if="sheet.tipDeg > 0">
               It stands a push sideways of {{ (100 * sheet.shakeG).toFixed(0) }} % of its weight, and may stick out
               {{ units.length(sheet.shelfMm) }} {{ units.lengthUnit.value }} over a shelf's edge.

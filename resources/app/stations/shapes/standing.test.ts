@@ -14,6 +14,7 @@ const sheet = (more: Partial<BalanceSheet> = {}): BalanceSheet => ({
   tipDeg: 6.2,
   limitsDeg: { falls: 5, touchy: 10 },
   mustStand: true,
+  noCure: '',
   stands: true,
   touchy: true,
   footprintMm: [],
@@ -61,7 +62,9 @@ it('tells of one that falls at once, that none of the cures is enough, and what 
   await opened(Promise.resolve(sheet({ mustStand: false })))
   expect(text()).toContain('It is not meant to stand.')
   table.wrapper.unmount()
-  await opened(Promise.resolve(sheet({ tipDeg: -2, stands: false, cures: [] })))
+  await opened(
+    Promise.resolve(sheet({ tipDeg: -2, stands: false, cures: [], noCure: 'None helps: give it a wider base.' })),
+  )
   expect(text()).toContain('It falls at once')
   expect(text()).toContain('give it a wider base')
   expect(text()).not.toContain('push sideways')
