@@ -493,6 +493,17 @@ it('tells everything of two layers by hand', function () {
     $whip = 16 * (5 + 5 * M_SQRT2 + 6.0);
     $back = 3 * (3 * 3.0 + 6.0);
     $told = FlatPlan::of($figure, FeltSheet::of(200, 300, true))->document();
+    // The ground with the eye and the hole of the ribbon, round which a 16th of the way is a corner; the mark whole.
+    $areas = array_map(
+        static fn (array $rims): array => array_map(Polygon::signedArea(...), $rims),
+        array_column($told['layers'], 'rimsMm'),
+    );
+    expect($areas[0])->toEqualWithDelta([6000.0, -400.0, -8 * sin(M_PI / 8) * 1.5 ** 2], 1e-9)
+        ->and($areas[1])->toEqualWithDelta([400.0], 1e-9);
+    foreach ($told['layers'] as &$layer) {
+        unset($layer['rimsMm']);
+    }
+    unset($layer);
     expect(array_diff_key($told, ['eyeHoles' => 1, 'sheets' => 1]))->toEqualWithDelta([
         'format' => 'impa-flat', 'version' => 1, 'figure' => 'Test', 'way' => 'sheet',
         'shrink' => 0.2, 'laidTimes' => 1.25, 'overlapMm' => 2.0,

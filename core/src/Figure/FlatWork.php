@@ -19,6 +19,9 @@ final readonly class FlatWork
 
     private const MOST_SHRINK = 0.5;
 
+    /** A punched hole is drawn by so many corners. */
+    private const ROUND = 16;
+
     /**
      * @param  float  $overlapMm  how far a layer goes on beneath its neighbours
      * @param  float  $shrink  the share of its length by which a piece draws in while it is felted, 0 to 0.5
@@ -65,6 +68,27 @@ final readonly class FlatWork
     public function holeMm(): float
     {
         return max(2.0, $this->ribbonMm / 2);
+    }
+
+    /**
+     * All that goes right through the layers, as seen from the front: openings, and the holes of the ribbon.
+     *
+     * @return list<non-empty-list<array{float, float}>>
+     */
+    public function cutThrough(): array
+    {
+        $cuts = array_values(array_filter($this->openings));
+        foreach ($this->ribbonAt as [$x, $y]) {
+            $cuts[] = array_map(
+                fn (int $k): array => [
+                    $x + $this->holeMm() / 2 * cos(2 * M_PI * $k / self::ROUND),
+                    $y + $this->holeMm() / 2 * sin(2 * M_PI * $k / self::ROUND),
+                ],
+                range(0, self::ROUND - 1),
+            );
+        }
+
+        return $cuts;
     }
 
     /** Area of all openings, mm2. */

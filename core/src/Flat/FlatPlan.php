@@ -314,6 +314,7 @@ final readonly class FlatPlan
             'areaCm2' => $layer->areaMm2 / 100,
             'rimMm' => $layer->rimMm,
             'outlineMm' => $layer->outline,
+            'rimsMm' => CutLayer::rims($layer->outline, $this->figure->flat->cutThrough()),
             'laidMm' => [$layer->box->width() * $this->figure->flat->laid(), $layer->box->height() * $this->figure->flat->laid()],
             'on' => array_map(fn (int $k): string => $this->layers->all[$k]->name(), $this->layers->under[$i]),
             'stitches' => $rim->count,
@@ -334,12 +335,47 @@ final readonly class FlatPlan
             'lengthMm' => $is ? $nesting->lengthMm : 0.0,
             'waste' => $is ? $nesting->waste : 0.0,
             'placed' => $is
-                ? array_map(static fn (array $p): array => [
+                ? array_map(fn (array $p): array => [
                     'name' => $layers[$p['piece']]->name(),
                     'sheet' => $p['sheet'],
                     'outlineMm' => $p['outline'],
+                    'cutsMm' => $this->cutsOn($layers[$p['piece']], $p['outline']),
                 ], $nesting->placed)
                 : [],
         ];
+    }
+
+    /**
+     * What goes right through a layer, where that lies on a sheet; what of it runs beyond the layer's rim is not there.
+     *
+     * @param  list<array{float, float}>  $placed  the layer's outline on the sheet, turned and moved alone
+     * @return list<list<array{float, float}>>
+     */
+    private function cutsOn(Layer $layer, array $placed): array
+    {
+        $cut = $this->cut($layer);
+        // Of two far places before and after: the turn and the move between them.
+        $far = 0;
+        foreach ($cut as $i => $p) {
+            $isFarther = hypot($p[0] - $cut[0][0], $p[1] - $cut[0][1]) > hypot($cut[$far][0] - $cut[0][0], $cut[$far][1] - $cut[0][1]);
+            $far = $isFarther ? $i : $far;
+        }
+        $angle = static fn (array $of): float => atan2($of[$far][1] - $of[0][1], $of[$far][0] - $of[0][0]);
+        $turn = $angle($placed) - $angle($cut);
+        [$c, $s] = [cos($turn), sin($turn)];
+        $way = static fn (array $p): array => [
+            $placed[0][0] + ($p[0] - $cut[0][0]) * $c - ($p[1] - $cut[0][1]) * $s,
+            $placed[0][1] + ($p[0] - $cut[0][0]) * $s + ($p[1] - $cut[0][1]) * $c,
+        ];
+        $cuts = [];
+        foreach ($this->figure->flat->cutThrough() as $opening) {
+            $isThere = array_filter($opening, static fn (array $p): bool => $layer->has($p[0], $p[1])) !== []
+                || array_filter($layer->outline, static fn (array $p): bool => Polygon::has($opening, $p[0], $p[1])) !== [];
+            if ($isThere) {
+                $cuts[] = array_map($way, $this->laid($opening, $layer));
+            }
+        }
+
+        return $cuts;
     }
 }

@@ -92,26 +92,12 @@ final readonly class LayerTemplates
                 $marks[] = [$upper->outline, true];
             }
         }
-        foreach ($this->figure->flat->openings as $opening) {
-            if ($layer->has(...Polygon::centroid($opening))) {
-                $marks[] = [$opening, false];
-            }
-        }
-        foreach ($layer->level === 0 ? $this->figure->flat->ribbonAt : [] as [$x, $y]) {
-            if ($layer->has($x, $y)) {
-                $marks[] = [self::ring($x, $y, $this->figure->flat->holeMm() / 2), false];
+        foreach ($this->figure->flat->cutThrough() as $cut) {
+            if ($layer->has(...Polygon::centroid($cut))) {
+                $marks[] = [$cut, false];
             }
         }
 
         return $marks;
-    }
-
-    /** @return list<array{float, float}> */
-    private static function ring(float $x, float $y, float $radius): array
-    {
-        return array_map(
-            static fn (int $k): array => [$x + $radius * cos($k * M_PI / 8), $y + $radius * sin($k * M_PI / 8)],
-            range(0, 15),
-        );
     }
 }

@@ -10,6 +10,8 @@ use Impa\Figure\Part;
 use Impa\Figure\Placement;
 use Impa\Figure\Side;
 use Impa\Figure\Silhouette;
+use Impa\Flat\CutLayer;
+use Impa\Shape\Loft;
 use Impa\Wool\Ledger;
 
 /** What the screens draw of a figure: outlines for the flat views, rings for the turning one. */
@@ -38,12 +40,9 @@ final class Board
         foreach ($figure->parts as $key => $part) {
             $loft = $part->solid->loft();
             $parts[$key] = [
-                'rings' => array_map(
-                    // JSON would keep the minus of -0.0.
-                    static fn (array $ring): array => array_map(static fn (float $mm): float => round($mm, 2) + 0.0, $ring),
-                    $loft->rings,
-                ),
+                'rings' => self::roundedRings($loft),
                 'closed' => $loft->closed,
+                'cut' => self::cutThrough($figure, $part),
             ];
         }
         foreach ($figure->details as $key => $detail) {
@@ -61,6 +60,33 @@ final class Board
         }
 
         return ['parts' => $parts, 'details' => $details, 'openings' => (object) $openings];
+    }
+
+    /**
+     * A layer with what goes right through it, piece by piece, for each of a pair.
+     *
+     * @return ?list<list<list<list<float>>>> by placement: the rings of each piece that is left; null where nothing is cut through any
+     */
+    private static function cutThrough(Figure $figure, Part $part): ?array
+    {
+        $isCut = false;
+        $placed = [];
+        foreach ($part->placements() as $placement) {
+            $lofts = CutLayer::of($figure, $placement);
+            $isCut = $isCut || $lofts !== null;
+            $placed[] = array_map(static fn (Loft $loft): array => self::roundedRings($loft), $lofts ?? [$part->solid->loft()]);
+        }
+
+        return $isCut ? $placed : null;
+    }
+
+    /** @return list<list<float>> JSON would keep the minus of -0.0 */
+    private static function roundedRings(Loft $loft): array
+    {
+        return array_map(
+            static fn (array $ring): array => array_map(static fn (float $mm): float => round($mm, 2) + 0.0, $ring),
+            $loft->rings,
+        );
     }
 
     /** @return array<string, mixed> */

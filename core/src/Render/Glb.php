@@ -6,6 +6,7 @@ namespace Impa\Render;
 
 use Impa\Colour\Srgb;
 use Impa\Figure\Figure;
+use Impa\Flat\CutLayer;
 use Impa\Geometry\Triangulation;
 
 /**
@@ -53,16 +54,18 @@ final class Glb
         foreach ($figure->parts as $part) {
             $loft = $part->solid->loft();
             foreach ($part->placements() as $nth => $placement) {
-                $rings = array_map(static fn (array $ring): array => array_values($ring), $placement->rings());
                 $name = $part->name.($nth > 0 ? ', twin' : '');
-                $glb->piece(
-                    $name,
-                    $rings,
-                    $loft->closed,
-                    true,
-                    $figure->colours[$part->colour]->srgb,
-                    $figure->colours[$part->colour]->name,
-                );
+                $colour = $figure->colours[$part->colour];
+                foreach (CutLayer::of($figure, $placement) ?? [$loft] as $piece) {
+                    $rings = array_map(
+                        static fn (array $ring): array => array_map(
+                            static fn (array $p): array => $placement->place(...$p),
+                            self::points($ring),
+                        ),
+                        $piece->rings,
+                    );
+                    $glb->piece($name, $rings, $loft->closed, true, $colour->srgb, $colour->name);
+                }
             }
         }
         foreach ($figure->details as $detail) {

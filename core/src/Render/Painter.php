@@ -112,7 +112,7 @@ final class Painter
 
         return $way === 0 ? [] : array_map(
             static fn (array $opening): array => array_map(static fn (array $p): array => [$way * $p[0], $p[1]], $opening),
-            array_values(array_filter($figure->flat->openings)),
+            $figure->flat->isFlat() ? $figure->flat->cutThrough() : [],
         );
     }
 

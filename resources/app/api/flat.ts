@@ -9,6 +9,7 @@ export type Point = [number, number]
  * finished
  */
 export type Outline = Point[]
+export type Outline1 = Point[]
 /**
  * width and height as it is cut or laid
  *
@@ -16,7 +17,6 @@ export type Outline = Point[]
  * @maxItems 2
  */
 export type Point1 = [number, number]
-export type Outline1 = Point[]
 
 /**
  * A figure of layers, ready to be cut, laid and stitched, version 1. Places in the figure's frame, mm, y up; sheets from their lower left corner.
@@ -50,6 +50,10 @@ export interface ImpaFlat {
     areaCm2: number
     rimMm: number
     outlineMm: Outline
+    /**
+     * of what is left once the openings are cut, and of the holes in it: within an odd number of them is felt
+     */
+    rimsMm: Outline1[]
     laidMm: Point1
     on: string[]
     stitches: number
@@ -141,6 +145,10 @@ export interface ImpaFlat {
       name: string
       sheet: number
       outlineMm: Outline1
+      /**
+       * what is cut through it later
+       */
+      cutsMm: Outline1[]
     }[]
   }[]
   notes: {

@@ -168,22 +168,24 @@ export function createTurningScene(holder: HTMLElement, onSelect: (key: string) 
           side: DoubleSide,
         })
         if (part.key === selected) material.emissive = new Color('#3b4c8c').multiplyScalar(0.55)
-        const mesh = new Mesh(loftGeometry(loft), material)
-        mesh.userData.key = part.key
-        // The document turns about z, then x, then y: three calls that order YXZ.
-        mesh.rotation.copy(
-          new Euler(
-            MathUtils.degToRad(part.turnDeg?.x ?? 0),
-            MathUtils.degToRad(part.turnDeg?.y ?? 0),
-            MathUtils.degToRad(part.turnDeg?.z ?? 0),
-            'YXZ',
-          ),
-        )
-        mesh.position.set(part.at.xMm, part.at.yMm, part.at.zMm ?? 0)
         const side = new Group()
         side.scale.x = at.twin ? -1 : 1
         side.position.set(...apart(part.key, at.twin))
-        side.add(mesh)
+        for (const rings of loft.cut?.[at.twin ? 1 : 0] ?? [loft.rings]) {
+          const mesh = new Mesh(loftGeometry({ rings, closed: loft.closed }), material)
+          mesh.userData.key = part.key
+          // The document turns about z, then x, then y: three calls that order YXZ.
+          mesh.rotation.copy(
+            new Euler(
+              MathUtils.degToRad(part.turnDeg?.x ?? 0),
+              MathUtils.degToRad(part.turnDeg?.y ?? 0),
+              MathUtils.degToRad(part.turnDeg?.z ?? 0),
+              'YXZ',
+            ),
+          )
+          mesh.position.set(part.at.xMm, part.at.yMm, part.at.zMm ?? 0)
+          side.add(mesh)
+        }
         stage.add(side)
         const half = Math.max(part.shape.widthMm, part.shape.heightMm) / 2
         low = Math.min(low, part.at.yMm - half)

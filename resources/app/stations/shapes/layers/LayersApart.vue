@@ -45,9 +45,6 @@ const layers = computed(() =>
   props.flat.layers.map((l, i) => {
     const points = l.outlineMm as Point[]
     const lift = l.level * step.value
-    const cut = props.flat.openings
-      .filter((o) => within(points, middle(o.outlineMm as Point[])))
-      .map((o) => path((o.outlineMm as Point[]).map((p) => seen(p, lift))))
     const at = middle(points)
     const [x, y] = seen(at, lift)
     // Down to where it lies: the level below, at its own middle.
@@ -56,7 +53,7 @@ const layers = computed(() =>
     return {
       ...l,
       number: i + 1,
-      d: path(points.map((p) => seen(p, lift))) + cut.join(''),
+      d: l.rimsMm.map((rim) => path((rim as Point[]).map((p) => seen(p, lift)))).join(''),
       x,
       y,
       foot,
@@ -73,14 +70,6 @@ function beside(points: Point[], isTwin: boolean, level: number): Point {
 const middle = (points: Point[]): Point => {
   const [xs, ys] = [points.map((p) => p[0]), points.map((p) => p[1])]
   return [(Math.min(...xs) + Math.max(...xs)) / 2, (Math.min(...ys) + Math.max(...ys)) / 2]
-}
-function within(points: Point[], [x, y]: Point): boolean {
-  let inside = false
-  for (let i = 0, j = points.length - 1; i < points.length; j = i++) {
-    const [a, b] = [points[i]!, points[j]!]
-    if (a[1] > y !== b[1] > y && x < ((b[0] - a[0]) * (y - a[1])) / (b[1] - a[1]) + a[0]) inside = !inside
-  }
-  return inside
 }
 </script>
 

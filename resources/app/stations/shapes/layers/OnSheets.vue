@@ -18,7 +18,9 @@ const sheets = computed(() =>
       name: figure.colourName(s.colour) + (s.sheets > 1 ? `, ${k + 1} of ${s.sheets}` : ''),
       isLast: k === s.sheets - 1,
       lengthMm: k === s.sheets - 1 ? s.lengthMm : props.flat.sheet.heightMm,
-      placed: s.placed.filter((p) => p.sheet === k).map((p) => ({ name: p.name, d: path(p.outlineMm) })),
+      placed: s.placed
+        .filter((p) => p.sheet === k)
+        .map((p) => ({ name: p.name, d: path(p.outlineMm), cuts: p.cutsMm.map(path).join('') })),
     })),
   ),
 )
@@ -36,6 +38,16 @@ const sheets = computed(() =>
         <path v-for="p in s.placed" :key="p.name" :d="p.d" :fill="figure.colourOf(s.colour)" class="piece">
           <title>{{ p.name }}</title>
         </path>
+        <!-- Cut once the layers lie: here it is seen where. -->
+        <template v-for="(p, n) in s.placed" :key="p.name">
+          <clipPath :id="`on-${s.key}-${n}`.replace(/[^\w-]/g, '-')"><path :d="p.d" /></clipPath>
+          <path
+            v-if="p.cuts"
+            :d="p.cuts"
+            class="opening"
+            :clip-path="`url(#${`on-${s.key}-${n}`.replace(/[^\w-]/g, '-')})`"
+          />
+        </template>
         <line :x2="flat.sheet.widthMm" :y1="-s.lengthMm" :y2="-s.lengthMm" class="used" />
       </svg>
       <b>{{ s.name }}</b>
@@ -77,6 +89,13 @@ const sheets = computed(() =>
 .piece {
   stroke: rgb(var(--v-theme-on-surface));
   stroke-opacity: 0.6;
+  vector-effect: non-scaling-stroke;
+}
+.opening {
+  fill: rgb(var(--v-theme-surface));
+  fill-opacity: 0.75;
+  stroke: rgb(var(--v-theme-on-surface));
+  stroke-dasharray: 3 3;
   vector-effect: non-scaling-stroke;
 }
 .used {

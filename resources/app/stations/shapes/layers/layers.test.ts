@@ -24,6 +24,7 @@ const layer = (part: string, level: number, outlineMm: [number, number][]): Impa
   areaCm2: 4,
   rimMm: 80,
   outlineMm,
+  rimsMm: level ? [outlineMm] : [outlineMm, square(20, 20, 10)],
   laidMm: [20, 20],
   on: level ? ['body'] : [],
   stitches: level ? 27 : 0,
@@ -66,8 +67,8 @@ const flat = (more: Partial<ImpaFlat> = {}): ImpaFlat => ({
       lengthMm: 60,
       waste: 0.2,
       placed: [
-        { name: 'body', sheet: 0, outlineMm: square(0, 0, 80) },
-        { name: 'head', sheet: 1, outlineMm: square(0, 0, 20) },
+        { name: 'body', sheet: 0, outlineMm: square(0, 0, 80), cutsMm: [square(60, 60, 10)] },
+        { name: 'head', sheet: 1, outlineMm: square(0, 0, 20), cutsMm: [] },
       ],
     },
   ],
