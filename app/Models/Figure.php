@@ -7,13 +7,16 @@ namespace App\Models;
 use App\Accounts\Whose;
 use App\Building\Building;
 use App\Store\Writing;
+use Generator;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Support\Carbon;
+use Impa\Figure\Anew;
 use Impa\Figure\Figure as FigureDocument;
+use stdClass;
 
 /**
  * A figure on the shelf. Its document is kept as text, so that what we do not know comes back as it went in.
@@ -110,13 +113,41 @@ final class Figure extends Model
         Writing::together(function () use ($columns, $basedOn, &$saved): void {
             // The revision is asked for in the same statement, so that of two windows one wins and one is told.
             $saved = self::query()->whereKey($this->id)->where('revision', $basedOn)->update($columns);
+            $before = $this->document;
             $this->refresh();
             if ($saved === 1) {
+                $this->forgetAnew($before);
                 $this->keep();
             }
         });
 
         return $saved === 1;
+    }
+
+    /** Nothing is done of what was taken away and made anew under its old key; ticks of what an undo brings back stay. */
+    private function forgetAnew(string $before): void
+    {
+        [$now, $was] = [json_decode($this->document), json_decode($before)];
+        $marked = array_filter($this->marks()->pluck('step')->all(), is_string(...));
+        if ($marked === [] || ! $now instanceof stdClass || ! $was instanceof stdClass) {
+            return;
+        }
+        $earlier = (function (): Generator {
+            foreach ($this->revisions()->orderByDesc('revision')->lazy(10) as $revision) {
+                $document = json_decode($revision->document);
+                if ($document instanceof stdClass) {
+                    yield $document;
+                }
+            }
+        })();
+        foreach (Anew::things($now, $was, $earlier) as [$kind, $key]) {
+            $isOf = static fn (string $step): bool => match ($kind) {
+                'part' => str_ends_with($step, ":{$key}") && preg_match('/^(detail|weight|thread|mix):/', $step) !== 1,
+                'wire' => $step === "thread:{$key}",
+                default => $step === "{$kind}:{$key}",
+            };
+            $this->marks()->whereIn('step', array_values(array_filter($marked, $isOf)))->delete();
+        }
     }
 
     /** What the shelf shows, reckoned anew by the rules of today: the document and its revision stay. */

@@ -58,3 +58,45 @@ it('refuses a branch that cannot be, and lays nothing on the shelf', function (a
     [['colours' => ['sky' => '#ffffff']], 422],
     [['revision' => 77], 404],
 ]);
+
+describe('ticks of what is taken away', function () {
+    beforeEach(function () {
+        $this->id = lay('bobbin');
+        foreach (['detail:mouth', 'cover:scarf', 'core:head'] as $step) {
+            $this->putJson("/api/figures/{$this->id}/steps/{$step}")->assertOk();
+        }
+        $this->done = fn (): array => $this->getJson("/api/figures/{$this->id}/steps")->json('done');
+        $this->save = fn (array $document, int $revision) => $this->putJson(
+            "/api/figures/{$this->id}",
+            ['document' => $document, 'revision' => $revision],
+        )->assertOk();
+        $without = demoFigure('bobbin');
+        $without['details'] = array_values(array_filter($without['details'], static fn (array $d): bool => $d['key'] !== 'mouth'));
+        ($this->save)($without, 1);
+        $this->without = $without;
+    });
+
+    it('come back with an undo', function () {
+        ($this->save)(demoFigure('bobbin'), 2);
+        expect(($this->done)())->toBe(['detail:mouth', 'cover:scarf', 'core:head']);
+    });
+
+    it('are not those of what is made anew under the same key', function () {
+        $spot = ['key' => 'mouth', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 5, 'colour' => $this->without['colours'][0]['key']];
+        $again = $this->without;
+        $again['details'][] = $spot;
+        ($this->save)($again, 2);
+        expect(($this->done)())->toBe(['cover:scarf', 'core:head']);
+        // Neither once that was taken back, and made as it was at first.
+        ($this->save)($this->without, 3);
+        ($this->save)($again, 4);
+        expect(($this->done)())->toBe(['cover:scarf', 'core:head']);
+    });
+
+    it('stay with what was changed, and not taken away', function () {
+        $wider = demoFigure('bobbin');
+        $wider['parts'][0]['shape']['widthMm'] += 3;
+        ($this->save)($wider, 2);
+        expect(($this->done)())->toContain('core:head')->toContain('cover:scarf');
+    });
+});

@@ -140,6 +140,7 @@ it('answers every act there is by its form, with a figure that the check takes i
         'add' => ['shape' => 'cone', 'on' => 'head'],
         'mend' => ['key' => 'mouth', 'set' => ['widthMm' => 2], 'add' => [], 'remove' => ['spark-left']],
         'part-pair' => ['key' => 'eye'],
+        'twin' => ['key' => 'eye', 'pair' => false],
         'axis' => ['mm' => 1],
         'gather' => ['keys' => ['bobble', 'stalk'], 'name' => 'lamp'],
         'resize' => ['document' => $with, 'thing' => 'lamp', 'times' => 1.5],

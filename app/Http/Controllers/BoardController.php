@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Building\Building;
 use App\Http\DocumentResponse;
 use App\Http\Requests\Body;
+use Impa\Face\Together;
 use Impa\Render\Board;
 use Impa\Seeing\ReviewOrder;
 
@@ -24,6 +25,7 @@ final class BoardController
             'plan' => $plan->document(),
             'drawing' => Board::flat($plan->ledger),
             'review' => ReviewOrder::of($figure),
+            'together' => (object) array_map(static fn (array $others): object => (object) $others, Together::all($figure)),
         ]);
     }
 

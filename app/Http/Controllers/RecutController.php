@@ -9,6 +9,7 @@ use App\Http\Requests\Body;
 use App\Models\Figure as SavedFigure;
 use App\Models\Picture;
 use Illuminate\Http\JsonResponse;
+use Impa\Face\Together;
 use Impa\Figure\Accessories;
 use Impa\Figure\Carried;
 use Impa\Figure\Edits;
@@ -22,7 +23,7 @@ final class RecutController
 {
     private const ACTS = [
         'split', 'merge', 'lasso', 'to-detail', 'to-part', 'remove', 'double', 'paint', 'add', 'mend', 'part-pair',
-        'axis', 'gather', 'resize', 'fasten', 'put',
+        'twin', 'axis', 'gather', 'resize', 'fasten', 'put',
     ];
 
     public function store(Body $body): DocumentResponse
@@ -34,6 +35,8 @@ final class RecutController
             'detail' => false,
             default => throw new HttpException(422, 'The member "kind" is part or detail.'),
         };
+        // What makes one thing with a detail goes with it, unless she says otherwise.
+        $others = static fn (): array => $body->flag('alone') ? [] : Together::all($figure)[$body->text('key')] ?? [];
         $edited = match ($act) {
             'split' => Recut::split($figure, $body->text('key'), ...array_slice($body->points('line'), 0, 2)),
             'merge' => Recut::merge($figure, $body->texts('keys')),
@@ -44,12 +47,17 @@ final class RecutController
             ),
             'to-detail' => Recut::toDetail($figure, $body->text('key')),
             'to-part' => Recut::toPart($figure, $body->text('key')),
-            'remove' => Edits::remove($figure, $isPart(), $body->texts('keys')),
-            'double' => Edits::double($figure, $isPart(), $body->text('key')),
+            'remove' => Edits::remove(
+                $figure,
+                $isPart(),
+                $isPart() || $body->flag('alone') ? $body->texts('keys') : Together::with($figure, $body->texts('keys')),
+            ),
+            'double' => Edits::double($figure, $isPart(), $body->text('key'), $isPart() ? [] : $others()),
+            'twin' => Edits::twinned($figure, $body->text('key'), $body->flag('pair'), $others()),
             'paint' => Edits::paint($figure, $isPart(), $body->texts('keys'), $body->colour('hex')->toHex(), $body->text('name')),
             'add' => Edits::add($figure, self::shape($body->text('shape')), $body->text('on')),
             'mend' => Edits::mend($figure, $body->text('key'), $body->object('set'), $body->objects('add'), $body->texts('remove')),
-            'part-pair' => Edits::parted($figure, $body->text('key')),
+            'part-pair' => Edits::parted($figure, $body->text('key'), $others()),
             'axis' => Edits::axisMoved($figure, $body->float('mm')),
             'gather' => Accessories::gather($figure, $body->texts('keys'), $body->text('name')),
             'resize' => Accessories::resize($figure, $body->text('thing'), $body->float('times')),

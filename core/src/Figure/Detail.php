@@ -33,6 +33,7 @@ final class Detail
      * @param  list<list<array{float, float}>>  $holesMm  of a patch, what is left open in it: the ground shows
      * @param  Keep  $keep  what the felter chose where it would slide round the edge of its part
      * @param  list<string>  $meant  codes of advice that the felter set aside
+     * @param  array{string, string}  $piece  key and kind of the piece of a face that put it on; empty where none did
      */
     public function __construct(
         public readonly string $key,
@@ -55,6 +56,7 @@ final class Detail
         public readonly array $holesMm = [],
         public readonly Keep $keep = Keep::Unsaid,
         public readonly array $meant = [],
+        public readonly array $piece = ['', ''],
     ) {
     }
 

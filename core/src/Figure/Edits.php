@@ -36,22 +36,67 @@ final class Edits
         return Edited::of($draft);
     }
 
-    /** @throws EditRefused if it is not there */
-    public static function double(Figure $figure, bool $isPart, string $key): Edited
+    /**
+     * @param  array<string, int>  $others  details that make one thing with it, 1 as it goes, -1 mirrored
+     *
+     * @throws EditRefused if it is not there
+     */
+    public static function double(Figure $figure, bool $isPart, string $key, array $others = []): Edited
     {
         $draft = Draft::of($figure);
-        $copy = Draft::copy($isPart ? $draft->part($key) : $draft->detail($key));
-        $copy->name = ($copy->name ?? $copy->key).' again';
         if ($isPart) {
+            $copy = Draft::copy($draft->part($key));
+            $copy->name = ($copy->name ?? $copy->key).' again';
             $copy->at->xMm += self::BESIDE_PART_MM;
             $copy->at->yMm += self::BESIDE_PART_MM;
 
             return Edited::of($draft, 'part', $draft->addPart($copy));
         }
-        $copy->xMm = ($copy->xMm ?? 0) + self::BESIDE_DETAIL_MM;
-        $copy->yMm = ($copy->yMm ?? 0) + self::BESIDE_DETAIL_MM;
+        $made = '';
+        $taken = array_map(static fn (stdClass $d): string => $d->piece->key ?? '', $draft->document->details ?? []);
+        $pieces = [];
+        foreach ([$key => 1] + $others as $one => $way) {
+            $copy = Draft::copy($draft->detail((string) $one));
+            $copy->name = ($copy->name ?? $copy->key).' again';
+            $copy->xMm = ($copy->xMm ?? 0) + $way * self::BESIDE_DETAIL_MM;
+            $copy->yMm = ($copy->yMm ?? 0) + self::BESIDE_DETAIL_MM;
+            if (isset($copy->piece->key)) {
+                // A piece of its own, to be varied by itself.
+                $copy->piece->key = $pieces[$copy->piece->key] ??= Draft::besides($taken, $copy->piece->key);
+            }
+            $added = $draft->addDetail($copy);
+            $made = $made === '' ? $added : $made;
+        }
 
-        return Edited::of($draft, 'detail', $draft->addDetail($copy));
+        return Edited::of($draft, 'detail', $made);
+    }
+
+    /**
+     * A detail made one of a mirrored pair, or alone, with all that makes one thing with it; what lay on the other one alone goes with it.
+     *
+     * @param  array<string, int>  $others  details that make one thing with it, 1 as it goes, -1 mirrored
+     *
+     * @throws EditRefused if it is not there
+     */
+    public static function twinned(Figure $figure, string $key, bool $isPair, array $others = []): Edited
+    {
+        $draft = Draft::of($figure);
+        foreach ([$key => 1] + $others as $one => $way) {
+            $detail = $draft->detail((string) $one);
+            $was = ($detail->mirror ?? false) === true;
+            if (! $isPair && ! $was && $way < 0) {
+                $draft->removeDetails([(string) $one]);
+            } elseif (! $isPair && $was && $way < 0) {
+                foreach (get_object_vars(Draft::mirrored($detail)) as $name => $value) {
+                    $detail->{$name} = $value;
+                }
+                $detail->mirror = false;
+            } else {
+                $detail->mirror = $isPair;
+            }
+        }
+
+        return Edited::of($draft, 'detail', $key);
     }
 
     /**
@@ -133,21 +178,29 @@ final class Edits
     }
 
     /**
-     * A mirrored pair of details made two that can be moved by themselves.
+     * A mirrored pair of details made two that can be moved by themselves, with all that makes one thing with it.
+     *
+     * @param  array<string, int>  $others  details that make one thing with it
      *
      * @throws EditRefused if it is not there
      */
-    public static function parted(Figure $figure, string $key): Edited
+    public static function parted(Figure $figure, string $key, array $others = []): Edited
     {
         $draft = Draft::of($figure);
-        $right = $draft->detail($key);
-        $left = Draft::mirrored($right);
-        $name = $right->name ?? $key;
-        $left->key = $key.'-left';
-        $left->name = $name.', left';
-        $left->mirror = $right->mirror = false;
-        $right->name = $name.', right';
-        $draft->addDetail($left);
+        foreach ([$key => 1] + $others as $one => $way) {
+            $right = $draft->detail((string) $one);
+            if ($one !== $key && ($right->mirror ?? false) !== true) {
+                continue;
+            }
+            $left = Draft::mirrored($right);
+            $name = $right->name ?? (string) $one;
+            [$own, $other] = $way < 0 ? [', left', ', right'] : [', right', ', left'];
+            $left->key = $one.'-left';
+            $left->name = $name.$other;
+            $left->mirror = $right->mirror = false;
+            $right->name = $name.$own;
+            $draft->addDetail($left);
+        }
 
         return Edited::of($draft, 'detail', $key);
     }

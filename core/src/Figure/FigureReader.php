@@ -178,6 +178,7 @@ final readonly class FigureReader
                 holesMm: self::loops($detail, 'holesMm'),
                 keep: Keep::from(self::text($detail, 'keep')),
                 meant: self::texts($detail, 'meant'),
+                piece: [self::text(self::object($detail, 'piece'), 'key'), self::text(self::object($detail, 'piece'), 'kind')],
             );
         }
 

@@ -113,11 +113,12 @@ describe('keys on a detail', () => {
     press(']')
     press('.')
     press('m')
-    expect(eye()).toMatchObject({ xMm: 4, turnDeg: -5, widthMm: 4.2, mirror: false })
+    expect(eye()).toMatchObject({ xMm: 4, turnDeg: -5, widthMm: 4.2 })
     press('d')
     press('Backspace')
     await flushPromises()
     expect(vi.mocked(api.recut).mock.calls.map((c) => c.slice(1))).toEqual([
+      ['twin', { key: 'eye', pair: false }],
       ['double', { kind: 'detail', key: 'eye' }],
       ['remove', { kind: 'detail', keys: ['eye'] }],
     ])

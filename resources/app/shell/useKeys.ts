@@ -27,15 +27,7 @@ export function useKeys() {
           }),
       )
     } else if (chosen?.kind === 'detail') {
-      const keys = figure.chosenDetails
-      figure.change((f) =>
-        f.details
-          ?.filter((d) => keys.includes(d.key))
-          .forEach((d) => {
-            d.xMm = round((d.xMm ?? 0) + dx)
-            d.yMm = round((d.yMm ?? 0) + dy)
-          }),
-      )
+      figure.moveDetails(new Map(figure.chosenDetails.map((key) => [key, { dx, dy }])))
     }
   }
 
@@ -61,7 +53,7 @@ export function useKeys() {
   function mirror(): void {
     const chosen = figure.selection
     if (chosen?.kind === 'part') figure.changePart(chosen.key, (p) => (p.mirror = !p.mirror))
-    else if (chosen?.kind === 'detail') figure.changeDetail(chosen.key, (d) => (d.mirror = !d.mirror))
+    else if (chosen?.kind === 'detail') void figure.pairDetail(chosen.key, !figure.selectedDetail?.mirror)
   }
 
   /** An act on what is chosen, at the stations where that is seen. */

@@ -58,6 +58,51 @@ async function opened() {
   return figure
 }
 
+describe('details that make one thing', () => {
+  const spot = (key: string, xMm: number, mirror = false) => ({
+    key,
+    on: 'head',
+    kind: 'disc' as const,
+    widthMm: 4,
+    colour: 'c1',
+    xMm,
+    yMm: 0,
+    mirror,
+  })
+  const eyes = {
+    ...plain(),
+    details: [spot('white', 5, true), { ...spot('pupil', 5.2, true), keep: 'size' as const }, spot('left', -4)],
+  }
+  const together = { pupil: { white: 1, left: -1 } }
+
+  it('move as one: what lies on the other side the other way, and what was chosen for the edge is asked anew', async () => {
+    vi.spyOn(api, 'figure').mockResolvedValue({ id: 7, revision: 3, picture: null, document: eyes })
+    vi.spyOn(api, 'board').mockResolvedValue({ document: null, together } as never)
+    const figure = await opened()
+    await vi.waitFor(() => expect(figure.board?.together).toEqual(together))
+    figure.moveDetails(new Map([['pupil', { dx: 1, dy: -0.5 }]]), 0.1)
+    const at = () => figure.details.map((d) => [d.key, d.xMm, d.yMm])
+    expect(at()).toEqual([
+      ['white', 6, -0.5],
+      ['pupil', 6.2, -0.5],
+      ['left', -5, -0.5],
+    ])
+    expect(figure.details[1]!.keep).toBeUndefined()
+    figure.selection = { kind: 'detail', key: 'pupil' }
+    await vi.advanceTimersByTimeAsync(0)
+    figure.byItself = true
+    figure.moveDetails(new Map([['pupil', { dx: 1, dy: 0 }]]))
+    expect(at().map((d) => d[1])).toEqual([6, 7.2, -5])
+    figure.undo()
+    figure.undo()
+    expect(at().map((d) => d[1])).toEqual([5, 5.2, -4])
+    // Another one is asked anew.
+    figure.selection = { kind: 'detail', key: 'white' }
+    await vi.advanceTimersByTimeAsync(0)
+    expect(figure.byItself).toBe(false)
+  })
+})
+
 describe('the figure on the table', () => {
   it('undoes and redoes, and a new change ends what could be redone', async () => {
     const figure = await opened()

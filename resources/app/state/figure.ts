@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { computed, onScopeDispose, shallowRef } from 'vue'
+import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import { api, type RecutAct } from '../api/client'
 import type { Detail, Figure, Part } from '../api/figure'
 import { useHistory, type History } from './history'
@@ -177,6 +177,40 @@ export const useFigure = defineStore('figure', () => {
     await editAndTell((now) => api.recut(now, 'axis', { mm }))
   }
 
+  /** Whether the chosen detail is taken by itself, not with what makes one thing with it. */
+  const byItself = ref(false)
+  watch(chosen.chosenDetails, (now, was) => {
+    if (now.join() !== was.join()) byItself.value = false
+  })
+  const alone = () => (byItself.value ? { alone: true } : {})
+  /** These details and all that make one thing with any of them, as PHP says: 1 as they go, -1 mirrored. */
+  function withOthers(keys: string[]): Map<string, number> {
+    const ways = new Map(keys.map((key) => [key, 1]))
+    const together = byItself.value ? {} : (session.value?.board.value?.together ?? {})
+    for (const key of keys)
+      for (const [other, way] of Object.entries(together[key] ?? {})) if (!ways.has(other)) ways.set(other, way)
+    return ways
+  }
+  /** Moves details, each so far to the right and up as seen from its side, with all that make one thing with them. */
+  function moveDetails(moves: Map<string, { dx: number; dy: number }>, step = 0.01): void {
+    const all = new Map(moves)
+    for (const [key, by] of moves)
+      for (const [other, way] of withOthers([key])) if (!all.has(other)) all.set(other, { dx: way * by.dx, dy: by.dy })
+    const rounded = (mm: number) => Math.round(mm / step) * step
+    change((f) =>
+      f.details?.forEach((d) => {
+        const by = all.get(d.key)
+        if (!by) return
+        d.xMm = Number(rounded((d.xMm ?? 0) + by.dx).toFixed(4))
+        d.yMm = Number(rounded((d.yMm ?? 0) + by.dy).toFixed(4))
+        // What was chosen for the edge held for where it lay.
+        delete d.keep
+      }),
+    )
+  }
+  /** A detail made one of a pair, or alone. */
+  const pairDetail = (key: string, pair: boolean) => recut('twin', { key, pair, ...alone() })
+
   const keysOf = (kind: 'part' | 'detail') => (kind === 'part' ? chosen.chosen.value : chosen.chosenDetails.value)
 
   /** Gives what is selected a colour by its value; the figure's colours grow if it is a new one. */
@@ -187,12 +221,12 @@ export const useFigure = defineStore('figure', () => {
 
   async function removeSelected(): Promise<void> {
     const kind = chosen.selection.value?.kind
-    if (kind) await recut('remove', { kind, keys: keysOf(kind) })
+    if (kind) await recut('remove', { kind, keys: keysOf(kind), ...alone() })
   }
 
   async function doubleSelected(): Promise<void> {
     const one = chosen.selection.value
-    if (one) await recut('double', { kind: one.kind, key: one.key })
+    if (one) await recut('double', { kind: one.kind, key: one.key, ...alone() })
   }
 
   const of = <T>(pick: (session: Session) => T, none: T) => computed(() => (session.value ? pick(session.value) : none))
@@ -236,6 +270,11 @@ export const useFigure = defineStore('figure', () => {
     paint,
     removeSelected,
     doubleSelected,
+    byItself,
+    withOthers,
+    moveDetails,
+    pairDetail,
+    partPair: (key: string) => recut('part-pair', { key, ...alone() }),
     save: (keepalive = false) => session.value?.save(keepalive),
     saved: async () => (await session.value?.saved()) ?? false,
     show: (step: string) => session.value?.show(step),

@@ -247,7 +247,7 @@ describe('a figure that goes into the bin', () => {
 })
 
 describe('wool that is set aside or used up', () => {
-  const wool: FigureWool = { revision: 'r1', state: 'aside', aside: [], used: [] }
+  const wool: FigureWool = { revision: 'r1', state: 'aside', elsewhere: [], aside: [], used: [] }
   beforeEach(() => {
     vi.spyOn(api, 'supply').mockResolvedValue({ needs: [], matches: [], insides: [] } as unknown as Supply)
     vi.spyOn(api, 'figureWool').mockResolvedValue({ ...wool, state: 'open' })

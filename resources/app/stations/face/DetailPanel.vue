@@ -47,19 +47,16 @@ async function mend(m: Mend): Promise<void> {
 /** What slides round the edge is asked what to keep: that says what is meant. */
 const canBeMeant = (a: Advice) => !a.isFault && a.code !== 'slides'
 /** A pair made two that can be moved by themselves. */
-const part = () => detail.value && figure.recut('part-pair', { key: detail.value.key })
+const part = () => detail.value && figure.partPair(detail.value.key)
+const moveBy = (dx: number, dy: number) => detail.value && figure.moveDetails(new Map([[detail.value.key, { dx, dy }]]))
+/** What makes one thing with it, by name. */
+const others = computed(() =>
+  Object.keys(figure.board?.together?.[detail.value?.key ?? ''] ?? {}).map(
+    (key) => figure.details.find((d) => d.key === key)?.name ?? key,
+  ),
+)
 function arrange(way: (typeof arrangements)[number]): void {
-  const moves = arranged(several.value, way.move)
-  figure.change((d) =>
-    d.details?.forEach((x) => {
-      const by = moves.get(x.key)
-      if (by)
-        Object.assign(x, {
-          xMm: Math.round(((x.xMm ?? 0) + by.dx) * 100) / 100,
-          yMm: Math.round(((x.yMm ?? 0) + by.dy) * 100) / 100,
-        })
-    }),
-  )
+  figure.moveDetails(arranged(several.value, way.move))
 }
 const widthHere = computed(() =>
   detail.value?.kind === 'line' && props.point !== null
@@ -130,6 +127,13 @@ const set = (how: (d: Detail) => void) => detail.value && figure.changeDetail(de
           >
         </div>
       </div>
+      <v-checkbox
+        v-if="others.length"
+        v-model="figure.byItself"
+        density="compact"
+        hide-details
+        :label="`By itself, without ${others.join(', ').toLowerCase()}`"
+      />
       <v-alert v-for="n in notes" :key="n.code" type="warning" variant="tonal" density="compact" class="mt-2">{{
         n.text
       }}</v-alert>
@@ -165,14 +169,14 @@ const set = (how: (d: Detail) => void) => detail.value && figure.changeDetail(de
           label="Right"
           :min="-4000"
           :max="4000"
-          @update:model-value="set((d) => (d.xMm = $event))"
+          @update:model-value="moveBy($event - (detail.xMm ?? 0), 0)"
         />
         <LengthField
           :model-value="detail.yMm ?? 0"
           label="Up"
           :min="-4000"
           :max="4000"
-          @update:model-value="set((d) => (d.yMm = $event))"
+          @update:model-value="moveBy(0, $event - (detail.yMm ?? 0))"
         />
         <v-select
           :model-value="detail.layer ?? 1"
@@ -185,7 +189,7 @@ const set = (how: (d: Detail) => void) => detail.value && figure.changeDetail(de
         <v-switch
           :model-value="detail.mirror ?? false"
           label="A pair"
-          @update:model-value="set((d) => (d.mirror = Boolean($event)))"
+          @update:model-value="figure.pairDetail(detail.key, Boolean($event))"
         />
         <v-btn v-if="detail.mirror" size="small" variant="text" @click="part">Part the pair</v-btn>
         <v-switch

@@ -77,9 +77,7 @@ const shown = computed(() =>
   }),
 )
 
-const { drag, guides, by, begin, move, end, cancel } = useFaceDrag((keys, how) =>
-  figure.change((f) => f.details?.filter((d) => keys.includes(d.key)).forEach(how)),
-)
+const { drag, guides, by, begin, move, end, cancel } = useFaceDrag(figure.moveDetails, figure.changeDetail)
 const paper = usePaper(svg, () => view.value, { zoom: zoomBy, pan: panBy })
 const at = (event: PointerEvent): Point => paper.at(event, plane.value)
 /** Middles that a dragged one snaps to. */
@@ -90,9 +88,9 @@ function press(event: PointerEvent, detail: Detail, side: 1 | -1): void {
   if (!isChosen(detail)) figure.choose(detail.key, false, 'detail')
   point.value = null
   svg.value?.setPointerCapture(event.pointerId)
-  const along = figure.details.filter((d) => isChosen(d) || d.key === detail.key)
+  const along = figure.withOthers([...new Set([detail.key, ...figure.chosenDetails])])
   others = shown.value
-    .filter((s) => !along.includes(s.d))
+    .filter((s) => !along.has(s.d.key))
     .flatMap(({ d, middle: [x, y] }): Point[] =>
       d.mirror
         ? [
@@ -108,7 +106,7 @@ function pressPoint(event: PointerEvent, index: number): void {
   if (!detail) return
   point.value = index
   svg.value?.setPointerCapture(event.pointerId)
-  begin(detail, 1, at(event), [detail], index)
+  begin(detail, 1, at(event), new Map([[detail.key, 1]]), index)
 }
 function moved(event: PointerEvent): void {
   if (drag.value) {
@@ -163,9 +161,8 @@ const readingAt = computed<Point>(() => {
 
 const shift = (d: Detail, side: 1 | -1) => {
   const now = drag.value
-  return now && now.index === null && now.along.some((x) => x.key === d.key)
-    ? `translate(${side * now.side * by.value.dx} ${-by.value.dy})`
-    : undefined
+  const way = now?.index === null ? now.along.get(d.key) : undefined
+  return now && way ? `translate(${way * side * now.side * by.value.dx} ${-by.value.dy})` : undefined
 }
 /** The chosen patch or line with its points, to be pulled about. */
 const handles = computed(() => {

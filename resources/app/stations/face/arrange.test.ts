@@ -72,28 +72,32 @@ describe('a dragged detail', () => {
     index: number | null = null,
   ) => {
     const changed: Detail = JSON.parse(JSON.stringify(detail)) as Detail
-    const drag = useFaceDrag((_keys, how) => how(changed))
-    drag.begin(detail, side, [0, 0], [detail], index)
+    let moves = new Map<string, { dx: number; dy: number }>()
+    const drag = useFaceDrag(
+      (asked) => (moves = asked),
+      (_key, how) => how(changed),
+    )
+    drag.begin(detail, side, [0, 0], new Map([[detail.key, 1]]), index)
     drag.move(to, others, reach)
     const guides = drag.guides.value
     drag.end()
-    return { changed, guides }
+    return { changed, guides, by: moves.get(detail.key) }
   }
-  it('moves by what the pointer went; a twin the other way; what was chosen for the edge is asked anew', () => {
-    expect(dragged(spot('a', 5, 0, { keep: 'size' }), 1, [2, -1]).changed).toMatchObject({ xMm: 7, yMm: -1 })
-    expect(dragged(spot('a', 5, 0, { keep: 'size' }), 1, [2, -1]).changed.keep).toBeUndefined()
-    expect(dragged(spot('a', 5, 0, { mirror: true }), -1, [-2, 1]).changed).toMatchObject({ xMm: 7, yMm: 1 })
+  it('moves by what the pointer went; a twin the other way', () => {
+    expect(dragged(spot('a', 5, 0), 1, [2, -1]).by).toEqual({ dx: 2, dy: -1 })
+    expect(dragged(spot('a', 5, 0, { mirror: true }), -1, [-2, 1]).by).toEqual({ dx: 2, dy: 1 })
   })
 
   it('snaps to the level of another and to the middle line, unless it goes free', () => {
     const near = dragged(spot('a', 5, 0), 1, [-4.8, 2.9], [[9, 3]], 0.4)
-    expect(near.changed).toMatchObject({ xMm: 0, yMm: 3 })
+    expect(near.by!.dx).toBeCloseTo(-5)
+    expect(near.by!.dy).toBeCloseTo(3)
     expect(near.guides).toEqual({ x: 0, y: 3 })
-    expect(dragged(spot('a', 5, 0), 1, [-4.8, 2.9], [[9, 3]], 0).changed).toMatchObject({ xMm: 0.2, yMm: 2.9 })
+    expect(dragged(spot('a', 5, 0), 1, [-4.8, 2.9], [[9, 3]], 0).by).toEqual({ dx: -4.8, dy: 2.9 })
   })
 
   it('stays where it is after a mere touch', () => {
-    expect(dragged(spot('a', 5, 0), 1, [0.01, 0]).changed).toEqual(spot('a', 5, 0))
+    expect(dragged(spot('a', 5, 0), 1, [0.01, 0]).by).toBeUndefined()
   })
 
   it('lets one of its points be pulled, in its own turned frame', () => {

@@ -6,21 +6,29 @@ import { snap, type Snapped } from '../../drawing/snap'
 /** What is being dragged: details by one of them, or one point of a patch or line. `side` is -1 on a twin. */
 interface Drag {
   detail: Detail
-  along: Detail[]
+  /** What goes along, by key: 1 as it goes, -1 mirrored. */
+  along: Map<string, number>
   index: number | null
   side: 1 | -1
   from: Point
   to: Point
 }
 
-type Change = (keys: string[], how: (detail: Detail) => void) => void
+type Move = (moves: Map<string, { dx: number; dy: number }>, step: number) => void
+type Change = (key: string, how: (detail: Detail) => void) => void
 
 /** Drags details and their points over a head; while it goes on only what is dragged is moved, on release the figure is changed. */
-export function useFaceDrag(change: Change) {
+export function useFaceDrag(moveDetails: Move, change: Change) {
   const drag = shallowRef<Drag | null>(null)
   const guides = shallowRef<Snapped['guides']>({})
 
-  function begin(detail: Detail, side: 1 | -1, at: Point, along: Detail[], index: number | null = null): void {
+  function begin(
+    detail: Detail,
+    side: 1 | -1,
+    at: Point,
+    along: Map<string, number>,
+    index: number | null = null,
+  ): void {
     drag.value = { detail, along, index, side, from: at, to: at }
   }
 
@@ -54,21 +62,13 @@ export function useFaceDrag(change: Change) {
     if (!d || Math.hypot(d.to[0] - d.from[0], d.to[1] - d.from[1]) < 0.05) return
     if (d.index !== null) {
       const point = unplaced(d.detail, d.to, d.side === -1).map((mm) => round(mm)) as Point
-      change([d.detail.key], (x) => {
+      change(d.detail.key, (x) => {
         if (x.pointsMm) x.pointsMm[d.index!] = point
       })
       return
     }
     const [dx, dy] = [d.side * (d.to[0] - d.from[0]), d.to[1] - d.from[1]]
-    change(
-      d.along.map((x) => x.key),
-      (x) => {
-        x.xMm = round((x.xMm ?? 0) + dx, 0.1)
-        x.yMm = round((x.yMm ?? 0) + dy, 0.1)
-        // What was chosen for the edge held for where it lay.
-        delete x.keep
-      },
-    )
+    moveDetails(new Map([...d.along].map(([key, way]) => [key, { dx: way * dx, dy }])), 0.1)
   }
 
   return {
