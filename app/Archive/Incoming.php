@@ -251,6 +251,7 @@ final class Incoming
             'text' => Row::text($r, 'text', 2000),
             'grams' => Row::number($r, 'grams'),
             'gauge' => isset($r->gauge) ? Row::whole($r, 'gauge') : null,
+            'needle' => isset($r->needle) ? Row::text($r, 'needle', 20) : null,
             'picture_id' => $this->numbers->pictures[Row::text($r, 'picture')] ?? null,
             'at' => $at($r),
         ], ['uuid']));

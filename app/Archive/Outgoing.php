@@ -155,6 +155,7 @@ final class Outgoing
                 'text' => $r->text,
                 'grams' => self::number($r->grams),
                 'gauge' => $r->gauge === null ? null : (int) $r->gauge,
+                'needle' => $r->needle,
                 'picture' => $this->pictures[(int) $r->picture_id] ?? null,
                 'at' => (int) $r->at,
             ]),

@@ -26,12 +26,14 @@ final class Building
 
     public static function plan(Figure $figure): Plan
     {
-        return Plan::of($figure, Needle::atHand(), Stash::densities($figure), OwnHand::hand()->pace());
+        return Plan::of($figure, Needle::atHand(), Stash::densities($figure), OwnHand::hand()->pace(), KnownReach::of(...));
     }
 
     public static function work(Figure $figure): Work
     {
-        return Work::of(Ledger::of($figure, Stash::densities($figure)), OwnHand::hand()->pace(), Needle::atHand());
+        $ledger = Ledger::of($figure, Stash::densities($figure));
+
+        return Work::of($ledger, OwnHand::hand()->pace(), Needle::atHand(), KnownReach::of($figure));
     }
 
     /**

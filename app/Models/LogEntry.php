@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $text
  * @property ?float $grams
  * @property ?int $gauge
+ * @property ?string $needle kind of the one that broke, where it was taken out of the box
  * @property ?int $picture_id
  * @property int $at milliseconds since 1970
  */

@@ -45,12 +45,21 @@ final class Needle extends Model
         return Needles::of(self::gauges());
     }
 
-    /** One of a gauge broke: one less is left of the kind of which there are most. Nothing where none is known of. */
-    public static function broke(int $gauge): void
+    /** One of a gauge broke: one less is left of the kind of which there are most; tells which. Null where none is known of. */
+    public static function broke(int $gauge): ?string
     {
-        $most = self::query()->where('gauge', $gauge)->where('kind', '!=', 'reverse')->max('left');
-        $kind = self::query()->where('gauge', $gauge)->where('kind', '!=', 'reverse')->where('left', $most)->value('kind');
-        self::query()->where('gauge', $gauge)->where('kind', $kind)->where('left', '>', 0)->decrement('left');
+        /** @var ?self $of */
+        $of = self::query()->where('gauge', $gauge)->where('kind', '!=', 'reverse')->where('left', '>', 0)
+            ->orderByDesc('left')->orderBy('kind')->first();
+        $of?->decrement('left');
+
+        return $of?->kind;
+    }
+
+    /** It did not break after all. */
+    public static function isWhole(int $gauge, string $kind): void
+    {
+        self::query()->where('gauge', $gauge)->where('kind', $kind)->where('left', '<', self::MOST)->increment('left');
     }
 
     /** @return list<int> gauges of which one is left to felt with */

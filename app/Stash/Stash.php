@@ -27,6 +27,9 @@ use Impa\Wool\WoolRefused;
 /** The drawer as it is stored: read for core, and written back after core has told what an event makes of it. */
 final class Stash
 {
+    /** So many figures in work are asked whether they count on a wool, the latest first. */
+    private const ELSEWHERE = 12;
+
     /**
      * @param  int  $figure  whose own set-aside wool counts as free; 0 for none, a set's as `ofSet` has it
      * @return array<int, StashWool> by number, in the order of their names
@@ -171,6 +174,43 @@ final class Stash
             $wanted = self::supply($figure, $reserve)->wanted();
             self::happen(static fn (Drawer $drawer): Drawer => $drawer->setAside($figure->id, $wanted));
         });
+    }
+
+    /**
+     * Other figures in work that count on the same wools, and for which not enough of them is free any more.
+     *
+     * @return list<array{figure: int, name: string, wool: string, g: float, freeG: float}>
+     */
+    public static function elsewhere(Figure $figure): array
+    {
+        $own = array_flip(array_filter(Whose::rows('set_asides')->where('figure_id', $figure->id)->pluck('wool_id')->all(), is_int(...)));
+        /** @var list<Figure> $others */
+        $others = Figure::query()->whereKeyNot($figure->id)->whereHas('marks')->latest('updated_at')->limit(self::ELSEWHERE)->get()->all();
+        $short = [];
+        foreach ($others as $other) {
+            // What has its wool needs none of the drawer's.
+            if (self::has('set_asides', $other) || self::has('wool_uses', $other)) {
+                continue;
+            }
+            foreach (self::supply($other, Reserve::Never)->needs as $need) {
+                if ($need->wool !== null && isset($own[$need->wool->id]) && $need->wool->freeG < $need->spread->likelyG) {
+                    $short[] = [
+                        'figure' => $other->id,
+                        'name' => $other->name,
+                        'wool' => $need->wool->name,
+                        'g' => $need->spread->likelyG,
+                        'freeG' => $need->wool->freeG,
+                    ];
+                }
+            }
+        }
+
+        return $short;
+    }
+
+    private static function has(string $table, Figure $figure): bool
+    {
+        return Whose::rows($table)->where('figure_id', $figure->id)->exists();
     }
 
     /** A set in the drawer: below 0, where figures are above. */

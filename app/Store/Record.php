@@ -132,7 +132,8 @@ final class Record
             'bouts' => ['step' => $step, 'begun_at' => $moment, 'ended_at' => $moment],
             'log_entries' => [
                 'uuid' => $name, 'kind' => $oneOf(LogEntry::KINDS), 'step' => $step, 'text' => $text(2000),
-                'grams' => $orNone($from(0.0, 100_000.0)), 'gauge' => $orNone($oneOf(Needles::SOLD)), 'at' => $moment,
+                'grams' => $orNone($from(0.0, 100_000.0)), 'gauge' => $orNone($oneOf(Needles::SOLD)),
+                'needle' => $orNone($oneOf(Needles::KINDS)), 'at' => $moment,
             ],
             'finished_parts' => [
                 'uuid' => $name, 'part' => $text(120), 'what' => $text(200), 'firmness' => $oneOf($values(Firmness::cases())),

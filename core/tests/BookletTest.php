@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Booklet;
 
+use Impa\Figure\Figure;
 use Impa\Figure\FigureRefused;
 use Impa\Plan\Plan;
 use Impa\Plan\StepPicture;
@@ -97,4 +98,24 @@ it('draws no wire beyond the frame of a step, for paper shows what lies there', 
         }
     }
     expect($wires)->toBeGreaterThan(20);
+});
+
+it('leaves emoji off the paper: no font there has them, and they came out as boxes', function () {
+    $document = json_decode((string) file_get_contents(__DIR__.'/../../demo/bobbin.impa.json'), true);
+    $document['name'] = "Bobbin \u{1F989} by night \u{1F9F6}\u{FE0F}";
+    $plan = Plan::of(Figure::fromJson((string) json_encode($document)));
+    $booklet = Booklet::of($plan, Credit::of('mine', "Mara \u{1F9F5}", ''), Paper::A4);
+    $all = $booklet['html'].implode('', $booklet['pages']);
+    expect($all)->toContain('Bobbin by night')->toContain('Design: Mara<')
+        ->and(preg_match('/[\x{1F000}-\x{1FAFF}\x{FE0F}]/u', $all))->toBe(0);
+});
+
+it('draws the finished figure from four sides as one picture, each in its own quarter', function () {
+    $work = Works::of(Works::demo('bobbin'));
+    $svg = StepPicture::of($work, $work->steps[count($work->steps) - 1]);
+    // What draws paper knows no picture within a picture.
+    expect(substr_count($svg, '<svg'))->toBe(1)->and(substr_count($svg, '<g transform='))->toBe(4);
+    preg_match_all('/<g transform="translate\(([-\d.]+) ([-\d.]+)\)/', $svg, $at);
+    expect(array_map(static fn (string $x, string $y): array => [(float) $x > 100.0, (float) $y > 100.0], $at[1], $at[2]))
+        ->toBe([[false, false], [true, false], [false, true], [true, true]]);
 });

@@ -65,7 +65,7 @@ final class FigureWoolController
     {
         $told = self::told($figure);
 
-        return $told + ['revision' => Revision::of($told)];
+        return $told + ['revision' => Revision::of($told), 'elsewhere' => $told['state'] === 'aside' ? Stash::elsewhere($figure) : []];
     }
 
     /** @return array<string, mixed> whether it is set aside or used, and wool by wool: planned, used, left over */

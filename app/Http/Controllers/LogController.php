@@ -93,19 +93,25 @@ final class LogController
         if (($kind === 'photo') !== ($picture !== null) || ($picture !== null && Picture::query()->whereKey($picture)->doesntExist())) {
             throw new HttpException(422, 'A photo is a picture that was taken in before: choose it again.');
         }
-        $entry = LogEntry::query()->firstOrCreate(['figure_id' => $figure->id, 'uuid' => $uuid], $row + ['picture_id' => $picture]);
-
-        // Told twice, it broke once.
-        if ($entry->wasRecentlyCreated && $kind === 'broken' && $gauge !== null) {
-            Needle::broke($gauge);
-        }
+        Writing::together(static function () use ($figure, $uuid, $row, $picture, $kind, $gauge): void {
+            $entry = LogEntry::query()->firstOrCreate(['figure_id' => $figure->id, 'uuid' => $uuid], $row + ['picture_id' => $picture]);
+            // Told twice, it broke once.
+            if ($entry->wasRecentlyCreated && $kind === 'broken' && $gauge !== null) {
+                $entry->update(['needle' => Needle::broke($gauge)]);
+            }
+        });
 
         return new JsonResponse(self::diary($figure));
     }
 
     public function destroy(Figure $figure, string $entry): JsonResponse
     {
-        LogEntry::query()->where(['figure_id' => $figure->id, 'uuid' => $entry])->delete();
+        Writing::together(static function () use ($figure, $entry): void {
+            $kept = LogEntry::query()->where(['figure_id' => $figure->id, 'uuid' => $entry])->first();
+            if ($kept?->delete() === true && $kept->kind === 'broken' && $kept->gauge !== null && $kept->needle !== null) {
+                Needle::isWhole($kept->gauge, $kept->needle);
+            }
+        });
 
         return new JsonResponse(self::diary($figure));
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Hand\OwnHand;
 use App\Http\Requests\Body;
 use App\Models\Swatch;
 use App\Models\Wool;
@@ -15,6 +16,7 @@ use Impa\Stash\Nearness;
 use Impa\Stash\Recipe;
 use Impa\Stash\Recipes;
 use Impa\Stash\StashWool;
+use Impa\Stash\Supply;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** Mixes of stash wools for a colour, ramps between two wools, and what the felter's own mixes became. */
@@ -29,8 +31,12 @@ final class RecipeController
         if ($most < 1 || $most > 3 || $grams < 0.0) {
             throw new HttpException(422, 'A mix is of one to three wools, for 0 g or more.');
         }
+        // Of a colour of a figure: what its other colours count on is promised.
+        $wools = Stash::wools($body->intOr('figure', 0) ?? 0);
+        $of = static fn (): Supply => Supply::of($body->figure(), $wools, Stash::swatches(), densities: OwnHand::hand()->densities());
+        $free = $body->has('document') ? $of()->freeFor($body->text('colour')) : $wools;
         $stash = array_filter(
-            Stash::wools($body->intOr('figure', 0) ?? 0),
+            $free,
             static fn (StashWool $w): bool => $w->covers() && $w->preparation->blends(),
         );
         $wools = array_filter(array_map(static fn (StashWool $w): ?Srgb => $w->colour, $stash));

@@ -329,7 +329,11 @@ final readonly class Body
      */
     public function numbersOr(string $name, array $usual): array
     {
-        return isset($this->members->{$name}) ? $this->numbers($name) : $usual;
+        // Nothing said of any is nothing said.
+        $said = $this->members->{$name} ?? null;
+        $isNone = $said === null || ($said instanceof stdClass && get_object_vars($said) === []);
+
+        return $isNone ? $usual : $this->numbers($name);
     }
 
     /** A file that was sent as base64. */

@@ -177,6 +177,7 @@ final readonly class Making
             part: $part->key,
             after: $after,
             minutes: $part->count() * $this->pace->cutOut(Polygon::perimeter($part->solid->front()[0])),
+            weighings: $this->ledger->ofPart($part->key),
             text: Words::CUT,
             colour: $part->colour,
         );

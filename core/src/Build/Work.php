@@ -6,6 +6,7 @@ namespace Impa\Build;
 
 use Impa\Face\Needles;
 use Impa\Figure\Figure;
+use Impa\Figure\Gap;
 use Impa\Material\Pace;
 use Impa\Wool\Ledger;
 
@@ -25,14 +26,15 @@ final readonly class Work
     ) {
     }
 
-    public static function of(Ledger $ledger, Pace $pace, Needles $needles): self
+    /** @param  ?list<Hindrance>  $hindrances  of the figure, by Reach, where they are known already */
+    public static function of(Ledger $ledger, Pace $pace, Needles $needles, ?array $hindrances = null): self
     {
         $figure = $ledger->figure;
         $steps = Steps::of($ledger, $pace, $needles);
         $needs = self::needs($steps);
         $tight = [];
         // Layers lie flat: nothing stands between the needle and them.
-        foreach ($figure->flat->isFlat() ? [] : Reach::of($figure) as $hindrance) {
+        foreach ($figure->flat->isFlat() ? [] : $hindrances ?? Reach::of($figure) as $hindrance) {
             if (! self::reached($figure, $needs, $hindrance)) {
                 $tight[$hindrance->step] = sprintf(
                     'It is tight here: %s stands in the way of %s.',
@@ -77,6 +79,18 @@ final readonly class Work
         }
 
         return new self($this->ledger, $this->pace, $steps, $this->needs, $this->tight);
+    }
+
+    /** What is amiss with the drawing where a step comes to it: the part that it joins does not reach. Null where nothing is. */
+    public function amiss(Step $step): ?string
+    {
+        if ($step->kind !== StepKind::Join) {
+            return null;
+        }
+        $parts = $this->ledger->figure->parts;
+        $gap = Gap::of($this->ledger->figure, $parts[$step->part]);
+
+        return $gap > 0.0 ? Hints::floats($parts[$step->part], $parts[$parts[$step->part]->joinTo], $gap) : null;
     }
 
     /** @return list<string> keys of the steps in order */

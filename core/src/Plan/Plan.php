@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Impa\Plan;
 
+use Closure;
 use Impa\Balance\Balance;
+use Impa\Build\Hindrance;
+use Impa\Build\Reach;
 use Impa\Build\Schedule;
 use Impa\Build\Step;
 use Impa\Build\Steps;
@@ -25,6 +28,7 @@ final readonly class Plan
 {
     /**
      * @param  array<string, DetailPlan>  $details  by detail key
+     * @param  Closure(Figure): list<Hindrance>  $reach
      */
     private function __construct(
         public Figure $figure,
@@ -33,15 +37,22 @@ final readonly class Plan
         public Balance $balance,
         public Pace $pace,
         private Needles $needles,
+        private Closure $reach,
     ) {
     }
 
     /**
      * @param  ?Needles  $needles  at hand; the usual set where that is not said
      * @param  ?Densities  $densities  and pace of the felter's hand; the house's where they are not known
+     * @param  ?Closure(Figure): list<Hindrance>  $reach  who knows what is in the needle's way, the dearest of it; Reach where nobody does
      */
-    public static function of(Figure $figure, ?Needles $needles = null, ?Densities $densities = null, ?Pace $pace = null): self
-    {
+    public static function of(
+        Figure $figure,
+        ?Needles $needles = null,
+        ?Densities $densities = null,
+        ?Pace $pace = null,
+        ?Closure $reach = null,
+    ): self {
         $ledger = Ledger::of($figure, $densities ?? Densities::house());
         $needles ??= Needles::usual();
         $pace ??= Pace::house();
@@ -53,13 +64,16 @@ final readonly class Plan
             balance: Balance::of($ledger),
             pace: $pace,
             needles: $needles,
+            reach: $reach ?? Reach::of(...),
         );
     }
 
     /** Its steps in the one order of work. What reaches where is reckoned here: ask once. */
     public function work(): Work
     {
-        return Work::of($this->ledger, $this->pace, $this->needles);
+        $hindrances = $this->figure->flat->isFlat() ? [] : ($this->reach)($this->figure);
+
+        return Work::of($this->ledger, $this->pace, $this->needles, $hindrances);
     }
 
     /** Minutes with hands on it, in whatever order. */
@@ -114,6 +128,7 @@ final readonly class Plan
                 'massG' => $this->balance->massG,
                 'centreMm' => ['x' => $centre[0], 'y' => $centre[1], 'z' => $centre[2]],
                 'tipDeg' => $this->balance->tipDeg(),
+                'mustStand' => $this->balance->mustStand(),
                 'stands' => $this->balance->stands(),
                 'touchy' => $this->balance->isTouchy(),
             ],

@@ -123,10 +123,16 @@ final class TablePicture
         $svg = '';
         foreach ([Side::Front, Side::Right, Side::Back, Side::Top] as $i => $side) {
             $view = WorkPicture::of($figure, $side, $states, $details);
-            $svg .= str_replace(
-                '<svg xmlns="http://www.w3.org/2000/svg"',
-                sprintf('<svg x="%d" y="%d"', 100 * ($i % 2), 100 * intdiv($i, 2)),
-                (string) preg_replace('/ width="[^"]*" height="[^"]*"/', ' width="100" height="100"', $view, 1),
+            // One picture, not pictures within one: what draws paper knows nothing of those.
+            preg_match('/viewBox="([-\d.]+) ([-\d.]+) ([-\d.]+) ([-\d.]+)"[^>]*>(.*)<\/svg>\s*$/s', $view, $found);
+            [, $x, $y, $w, $h, $inner] = $found + ['', '0', '0', '1', '1', ''];
+            $scale = 100 / max((float) $w, (float) $h, 1e-6);
+            $svg .= sprintf(
+                '<g transform="translate(%s %s) scale(%s)">%s</g>',
+                WorkPicture::mm(100 * ($i % 2) + (100 - (float) $w * $scale) / 2 - (float) $x * $scale),
+                WorkPicture::mm(100 * intdiv($i, 2) + (100 - (float) $h * $scale) / 2 - (float) $y * $scale),
+                round($scale, 6),
+                $inner,
             );
         }
 

@@ -149,7 +149,7 @@ final class Booklet
             (int) round($minutes) % 60,
             Html::text($credit->by),
             Html::text($credit->licence),
-            $drawing === null ? '' : sprintf('<p><img style="width:70mm;height:auto" src="%s"></p>', $drawing),
+            $drawing === null ? '' : sprintf('<p><img style="width:auto;height:60mm" src="%s"></p>', $drawing),
         );
     }
 

@@ -19,6 +19,7 @@ final class Html
     /** Words; what the built-in fonts have no letters for is set in the font that has them. */
     public static function text(string $text): string
     {
+        $text = Page::withoutPictures($text);
         $words = htmlspecialchars(Page::printable($text), ENT_QUOTES | ENT_SUBSTITUTE, 'UTF-8');
 
         return self::isWide($text) ? sprintf('<span style="font-family: %s">%s</span>', self::WIDE_FONT, $words) : $words;

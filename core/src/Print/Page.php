@@ -118,7 +118,13 @@ final class Page
     /** Words as XML holds them. */
     public static function escaped(string $words): string
     {
-        return htmlspecialchars(self::printable($words), ENT_XML1 | ENT_QUOTES);
+        return htmlspecialchars(self::printable(self::withoutPictures($words)), ENT_XML1 | ENT_QUOTES);
+    }
+
+    /** Without the pictures among letters (emoji): no font on paper has them, and they would come out as boxes. */
+    public static function withoutPictures(string $words): string
+    {
+        return (string) preg_replace('/[\x{1F000}-\x{1FAFF}\x{FE00}-\x{FE0F}\x{200D}\x{E0020}-\x{E007F}]+/u', '', mb_scrub($words));
     }
 
     /** Without what no page can show and no XML may hold (XML 1.0, section 2.2): control characters become spaces. */

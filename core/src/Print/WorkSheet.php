@@ -76,6 +76,10 @@ final class WorkSheet
         foreach ($step->because as $why) {
             $lines[] = '<p>'.Html::text($why).'</p>';
         }
+        $amiss = $work->amiss($step);
+        if ($amiss !== null) {
+            $lines[] = '<p>'.Html::text($amiss).'</p>';
+        }
         $facts = [];
         if ($step->needle !== null) {
             $facts[] = sprintf(
@@ -102,6 +106,10 @@ final class WorkSheet
     private static function weigh(LedgerLine $line, Work $work): string
     {
         $name = WoolWords::name($line->material, $line->colour, $work->ledger->figure);
+
+        if ($line->isCut()) {
+            return sprintf('%s of %s felt, in sheet%s', Grams::text($line->allG()), $name, $line->pieces > 1 ? ', for '.$line->pieces : '');
+        }
 
         return $line->pieces > 1
             ? sprintf('%s %s in %d equal pieces of %s', Grams::text($line->allG()), $name, $line->pieces, Grams::text($line->g))

@@ -29,6 +29,21 @@ final readonly class StashWool
     ) {
     }
 
+    /** The same, with so much less of it free; never below nothing. */
+    public function less(float $g): self
+    {
+        return new self(
+            $this->id,
+            $this->name,
+            $this->colour,
+            $this->material,
+            $this->preparation,
+            max(0.0, $this->freeG - $g),
+            $this->gPerM,
+            $this->pricePerG,
+        );
+    }
+
     /** Grams per metre as weighed, else as usual for its kind; 0 where it is no rope. */
     public function rope(): float
     {

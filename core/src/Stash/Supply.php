@@ -59,6 +59,25 @@ final readonly class Supply
         return new self($figure, $ledger, $matches, self::needs($ledger, $matches, $stash, $reserve), $stash);
     }
 
+    /**
+     * The stash, less what the other colours of the figure count on: what is free for one.
+     *
+     * @param  string  $colour  key of the one
+     * @return array<int, StashWool>
+     */
+    public function freeFor(string $colour): array
+    {
+        $stash = $this->stash;
+        foreach ($this->ledger->totals() as $total) {
+            $shares = $total['colour'] === null || $total['colour'] === $colour ? [] : $this->matches[$total['colour']]->shares;
+            foreach ($shares as $id => $share) {
+                $stash[$id] = $stash[$id]->less($share * $total['spread']->likelyG);
+            }
+        }
+
+        return $stash;
+    }
+
     /** @return list<Mix> what is mixed first */
     public function mixes(): array
     {

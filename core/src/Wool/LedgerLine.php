@@ -47,6 +47,12 @@ final readonly class LedgerLine
         };
     }
 
+    /** Whether it is cut out of a sheet that is felted already, and so not weighed off. */
+    public function isCut(): bool
+    {
+        return $this->way === CoveringWay::PreFelt;
+    }
+
     /** Grams of all its pieces. */
     public function allG(): float
     {

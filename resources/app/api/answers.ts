@@ -47,6 +47,14 @@ export interface Board {
   document: Figure | null
   plan: Plan
   drawing: Drawing
+  /**
+   * of each detail that makes one thing with others: those by key, 1 as it goes, -1 mirrored
+   */
+  together: {
+    [k: string]: {
+      [k: string]: number
+    }
+  }
   review: {
     /**
      * whether much of what was seen is unsure, which then comes first
@@ -203,6 +211,16 @@ export interface FigureWool {
    * under which it stands: a PUT says it
    */
   revision: string
+  /**
+   * other figures in work that count on a wool of which not enough is left for them
+   */
+  elsewhere: {
+    figure: number
+    name: string
+    wool: string
+    g: number
+    freeG: number
+  }[]
   state: 'open' | 'aside' | 'used'
   aside: {
     wool: number
@@ -256,6 +274,14 @@ export interface Layings {
 export interface Loft {
   rings: number[][]
   closed: boolean
+}
+export interface PartLoft {
+  rings: number[][]
+  closed: boolean
+  /**
+   * where openings go through it: by piece of a pair, the rings of each piece that is left of it; null where none does
+   */
+  cut: number[][][][] | null
 }
 export interface Match {
   colour: string
@@ -516,6 +542,14 @@ export interface Supply {
      * @maxItems 2
      */
     colours: [string, string]
+    /**
+     * CIEDE2000 in the drawing
+     */
+    drawn: number
+    /**
+     * CIEDE2000 in these wools
+     */
+    felted: number
     text: string
   }[]
   needs: Need[]
@@ -626,7 +660,7 @@ export interface Trade {
  */
 export interface Turning {
   parts: {
-    [k: string]: Loft
+    [k: string]: PartLoft
   }
   details: {
     [k: string]: number[][][]

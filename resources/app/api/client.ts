@@ -135,6 +135,7 @@ export type RecutAct =
   | 'to-part'
   | 'remove'
   | 'double'
+  | 'twin'
   | 'paint'
   | 'add'
   | 'mend'
@@ -604,8 +605,8 @@ export const api = {
     picture: number,
     wish: { x: number; y: number; cardX: number; cardY: number; by: 'grey' | 'white' | 'none' },
   ) => ask<ColourTaken>('POST', 'wool-colour', { picture, ...wish }),
-  recipes: (hex: string, grams: number, most: number, figure: number) =>
-    ask<Recipes>('POST', 'recipes', { hex, grams, most, figure }),
+  recipes: (hex: string, grams: number, most: number, figure: number, of: { document: Figure; colour: string }) =>
+    ask<Recipes>('POST', 'recipes', { hex, grams, most, figure, ...of }),
   ramp: (from: string, to: string, steps: number) => ask<Ramp>('POST', 'ramp', { from, to, steps }),
   addSwatch: (percent: Record<number, number>, hex: string) => ask<SwatchKept>('POST', 'swatches', { percent, hex }),
   supply: (document: Figure, figure: number, reserve: Reserve, signal?: AbortSignal) =>

@@ -154,6 +154,10 @@ export interface Balance {
     z: number
   }
   tipDeg: number
+  /**
+   * what lies, hangs or is flat need not
+   */
+  mustStand: boolean
   stands: boolean
   touchy: boolean
 }

@@ -73,6 +73,10 @@ export interface WorkStep {
    * what stands in the needle's way here whatever the order
    */
   tight: string | null
+  /**
+   * what is amiss with the drawing where this step comes to it
+   */
+  amiss: string | null
   minutes: number
   /**
    * 10th percentile
@@ -139,6 +143,10 @@ export interface WorkStep {
      * what she calls it: the colour, the wool chosen for it, or the mix
      */
     name: string
+    /**
+     * out of a felted sheet, not weighed off
+     */
+    isCut: boolean
     /**
      * of one piece
      */

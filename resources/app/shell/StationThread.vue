@@ -211,6 +211,7 @@ function switchLight(): void {
   position: relative;
   display: grid;
   padding: 0.35rem 0.55rem 0.3rem;
+  align-content: start;
   text-decoration: none;
   color: rgb(var(--v-theme-on-background));
   min-height: 56px;
@@ -246,7 +247,8 @@ function switchLight(): void {
   color: rgb(var(--v-theme-quiet));
   font-size: 0.72rem;
   line-height: 1.1;
-  white-space: nowrap;
+  /* In two lines, so that everything beside it stays on the page. */
+  max-width: 6.6rem;
 }
 .tools {
   display: flex;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { computed, nextTick, onBeforeUnmount, onMounted, ref, useTemplateRef, watch } from 'vue'
 import PrintDialog from '../../shell/PrintDialog.vue'
 import { useHotkeys } from '../../shell/useHotkeys'
 import { useDrying } from '../../state/drying'
@@ -12,6 +12,7 @@ import LogFields from './LogFields.vue'
 import NeedleBox from './NeedleBox.vue'
 import OrderList from './OrderList.vue'
 import StepCard from './StepCard.vue'
+import StepFoot from './StepFoot.vue'
 import WorkClocks from './WorkClocks.vue'
 import { useKeptSteps } from '../../away/useKeptSteps'
 import { isAway } from '../../away/network'
@@ -54,6 +55,9 @@ const reasons = computed(() => {
 })
 /** What must be done before this step, and is not. */
 const missing = computed(() => (step.value?.after ?? []).filter((key) => !isDone(key)))
+/** The next space or stroke of the foot switch means the step again. */
+const goOn = useTemplateRef<{ $el: HTMLElement }>('go')
+const backToStep = () => nextTick(() => goOn.value?.$el.focus())
 const titleOf = (key: string) => steps.value.find((s) => s.key === key)?.title ?? key
 
 async function finish(): Promise<void> {
@@ -183,12 +187,15 @@ useHotkeys({
       <v-alert v-else-if="dries" type="info" variant="tonal" density="compact">
         What it needs dries {{ dries }} min more.
       </v-alert>
-      <div class="row acts">
-        <v-btn v-if="isDone(step.key)" size="x-large" @click="toggle(step.key)">Not done after all</v-btn>
-        <v-btn v-else color="primary" variant="flat" size="x-large" class="next" @click="finish"
-          >Done, next <kbd>space</kbd></v-btn
-        >
-        <v-btn v-if="canRead" variant="text" @click="read">Read aloud</v-btn>
+      <div class="acts">
+        <StepFoot :step="step" />
+        <div class="row">
+          <v-btn v-if="isDone(step.key)" size="x-large" @click="toggle(step.key)">Not done after all</v-btn>
+          <v-btn v-else ref="go" color="primary" variant="flat" size="x-large" class="next" @click="finish"
+            >Done, next <kbd>space</kbd></v-btn
+          >
+          <v-btn v-if="canRead" variant="text" @click="read">Read aloud</v-btn>
+        </div>
       </div>
     </main>
     <main v-else class="sheet present">
@@ -219,7 +226,13 @@ useHotkeys({
         @rested="pause"
       />
       <div v-if="step" class="sheet side">
-        <LogFields :key="step.key" :step="step" @kept="((clock.diary.value = $event), counted())" />
+        <LogFields
+          :key="step.key"
+          :step="step"
+          :diary="clock.diary.value"
+          @kept="((clock.diary.value = $event), counted())"
+          @back="backToStep"
+        />
       </div>
       <div class="sheet side">
         <v-btn variant="tonal" @click="dialog = 'evenings'">Evenings</v-btn>
@@ -282,6 +295,7 @@ useHotkeys({
   flex-direction: column;
   gap: 0.6rem;
   overflow: auto;
+  container: present / inline-size;
 }
 .present > :deep(*) {
   flex-shrink: 0;
@@ -291,7 +305,9 @@ useHotkeys({
   position: sticky;
   bottom: -1.2rem;
   background: rgb(var(--v-theme-surface));
-  padding: 0.5rem 0 0.6rem;
+  padding: 0.2rem 0 0.6rem;
+  display: grid;
+  gap: 0.5rem;
 }
 .text {
   font-size: 1.3rem;
@@ -303,7 +319,7 @@ useHotkeys({
 }
 .next {
   min-width: 260px;
-  min-height: 64px;
+  min-height: 56px;
   font-size: 1.2rem;
 }
 kbd {
@@ -328,6 +344,21 @@ kbd {
   display: grid;
   align-content: start;
   gap: 0.5rem;
+}
+@media (max-width: 1180px) {
+  .build {
+    grid-template-columns: 254px minmax(0, 1fr) 190px;
+    gap: 0.7rem;
+  }
+  .build.wide {
+    grid-template-columns: minmax(0, 1fr) 190px;
+  }
+  .present {
+    padding: 0.9rem 1.1rem;
+  }
+  .acts {
+    bottom: -0.9rem;
+  }
 }
 @media (max-width: 1000px) {
   .build,

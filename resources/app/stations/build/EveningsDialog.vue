@@ -102,7 +102,8 @@ const toggle = (value: string) =>
     : DAYS.map((d) => d.value).filter((d) => d === value || evenings.days.includes(d)))
 
 async function calendar(): Promise<void> {
-  if (figure.document) download(await api.calendar(figure.document, evenings, figure.done), `${figure.document.name}.ics`)
+  if (figure.document)
+    download(await api.calendar(figure.document, evenings, figure.done), `${figure.document.name}.ics`)
 }
 const gained = (help: Schedule['helps'][number]) =>
   help.gainMinutes ? ` ${units.minutes(help.gainMinutes)} less.` : ''
@@ -204,7 +205,9 @@ const gained = (help: Schedule['helps'][number]) =>
       </v-card-text>
       <v-card-actions>
         <v-btn @click="show = false">Close</v-btn>
-        <v-btn color="primary" variant="flat" :disabled="!schedule?.sittings.length" @click="calendar">Into the calendar</v-btn>
+        <v-btn color="primary" variant="flat" :disabled="!schedule?.sittings.length" @click="calendar"
+          >Into the calendar</v-btn
+        >
       </v-card-actions>
     </v-card>
   </v-dialog>

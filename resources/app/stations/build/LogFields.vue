@@ -9,13 +9,14 @@ import ScalePanel from '../stash/ScalePanel.vue'
 import { inWords } from '../../api/useTelling'
 
 /** What is noted beside the step: a note, a photo, a weight from the scale against what was wanted, a broken needle. */
-const props = defineProps<{ step: WorkStep }>()
-const emit = defineEmits<{ kept: [diary: Diary] }>()
+const props = defineProps<{ step: WorkStep; diary: Diary | null }>()
+/** After a question was answered, the hands go back to the step. */
+const emit = defineEmits<{ kept: [diary: Diary]; back: [] }>()
 const figure = useFigure()
 const units = useUnits()
 const note = ref('')
 const trouble = ref('')
-const shows = ref<'' | 'scale' | 'note'>('')
+const shows = ref<'' | 'scale' | 'note' | 'broken'>('')
 
 const last = ref<number | null>(null)
 const off = computed(() => (last.value === null ? 0 : last.value - props.step.wantedG))
@@ -56,6 +57,39 @@ async function keepPhoto(event: Event): Promise<void> {
     trouble.value = inWords(error)
   }
 }
+/** Needles that broke at this step, and whether a tip of theirs may still be in the piece. */
+const here = (kind: LogEntry['kind']) =>
+  (props.diary?.sittings ?? []).flatMap((s) => s.entries).filter((e) => e.kind === kind && e.step === props.step.key)
+const broken = computed(() => here('broken'))
+const tips = computed(() => Math.min(props.diary?.tipsMissing ?? 0, broken.value.length - here('found').length))
+const where = ref('')
+async function broke(isFound: boolean): Promise<void> {
+  const gauge = props.step.needle?.gauge
+  const place = where.value.trim()
+  const text = `A ${gauge} broke${place ? `: ${place}` : ''}`
+  if ((await keep('broken', { gauge, text })) && (!isFound || (await keep('found')))) {
+    where.value = ''
+    shows.value = ''
+    emit('back')
+  }
+}
+async function found(): Promise<void> {
+  if (await keep('found')) emit('back')
+}
+/** It did not break after all: what was noted of its tip goes with it. */
+async function takeBack(): Promise<void> {
+  const last = broken.value.at(-1)
+  const tip = here('found').at(-1)
+  if (!last) return
+  trouble.value = ''
+  try {
+    if (tip && tip.at >= last.at) await api.dropEntry(figure.id, tip.uuid)
+    emit('kept', await api.dropEntry(figure.id, last.uuid))
+    emit('back')
+  } catch (error) {
+    trouble.value = inWords(error)
+  }
+}
 async function weigh(grams: number): Promise<void> {
   last.value = grams
   await keep('weighed', { grams })
@@ -83,7 +117,8 @@ async function weigh(grams: number): Promise<void> {
         v-if="step.needle"
         size="small"
         variant="tonal"
-        @click="keep('broken', { gauge: step.needle.gauge, text: `A ${step.needle.gauge} broke` })"
+        :aria-expanded="shows === 'broken'"
+        @click="shows = shows === 'broken' ? '' : 'broken'"
         >Needle broke</v-btn
       >
     </div>
@@ -115,6 +150,27 @@ async function weigh(grams: number): Promise<void> {
       <v-textarea v-model="note" label="Note to this step" rows="2" auto-grow maxlength="2000" />
       <v-btn type="submit" color="primary" variant="flat" :disabled="!note.trim()">Keep</v-btn>
     </form>
+    <form v-if="shows === 'broken' && step.needle" class="broken" aria-label="Needle broke" @submit.prevent>
+      <p>
+        <b>Stop, and look for the tip of the {{ step.needle.gauge }}.</b> Feel for it, look with a magnet, pull it out.
+      </p>
+      <v-text-field v-model="where" label="Where it broke, if you like" maxlength="200" hide-details />
+      <div class="row">
+        <v-btn size="small" color="primary" variant="flat" @click="broke(true)">I have the tip</v-btn>
+        <v-btn size="small" variant="tonal" @click="broke(false)">Not found yet</v-btn>
+        <v-btn size="small" variant="text" @click="((shows = ''), emit('back'))">It did not break</v-btn>
+      </div>
+    </form>
+    <div v-if="broken.length" class="broken" :class="{ wrong: tips > 0 }" role="status">
+      <p>
+        {{ broken.length === 1 ? broken[0]!.text || 'A needle broke' : `${broken.length} needles broke here` }}.
+        {{ tips > 0 ? 'A tip may still be in it: not safe yet.' : 'The tip was found.' }}
+      </p>
+      <div class="row">
+        <v-btn v-if="tips > 0" size="small" variant="flat" color="warning" @click="found">Tip found</v-btn>
+        <v-btn size="small" variant="text" @click="takeBack">Take back</v-btn>
+      </div>
+    </div>
     <p v-if="trouble" class="wrong" role="alert">{{ trouble }}</p>
   </div>
 </template>
@@ -126,6 +182,12 @@ async function weigh(grams: number): Promise<void> {
 }
 .log p {
   margin: 0;
+}
+.broken {
+  display: grid;
+  gap: 0.4rem;
+  border-left: 4px solid rgb(var(--v-theme-warning));
+  padding-left: 0.6rem;
 }
 .dial {
   width: 150px;

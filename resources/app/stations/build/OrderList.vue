@@ -45,9 +45,16 @@ const ownOrder = () =>
 
 watch(
   () => [props.here, props.steps],
-  () => {
-    nextTick(() => list.value?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest' }))
-  },
+  () =>
+    void nextTick(() => {
+      const here = list.value?.querySelector<HTMLElement>('[aria-current]')
+      // Within what scrolls here alone: on a tablet the list stands below the step, and the page stays at the step.
+      const box = [list.value, list.value?.parentElement].find((e) => e && getComputedStyle(e).overflowY === 'auto')
+      if (!box || !here || box.scrollHeight <= box.clientHeight) return
+      const beyond = here.getBoundingClientRect().top - box.getBoundingClientRect().top
+      if (beyond < 0 || beyond > box.clientHeight - here.clientHeight) box.scrollTop += beyond - box.clientHeight / 2
+    }),
+  { immediate: true },
 )
 watch(
   () => props.here,

@@ -5,7 +5,7 @@ import { useFigure } from '../../state/figure'
 import { useUnits } from '../../state/units'
 import StepDrawing from './StepDrawing.vue'
 
-/** One step, to be read from a metre: its drawing, what to weigh, how to do it, when it is done, what goes wrong. */
+/** One step, to be read from a metre: its drawing, what to weigh, how to do it, what goes wrong. When it is done says StepFoot. */
 const props = defineProps<{
   step: WorkStep
   number: number
@@ -34,10 +34,6 @@ const stabs = computed(() => {
   const s = props.step.needle?.stabs
   return s ? `${hundred(s.low)} to ${hundred(s.high)} stabs` : ''
 })
-const measure = computed(() => {
-  const m = props.step.measureMm
-  return m ? `${units.length(m.w)} × ${units.length(m.h)} × ${units.length(m.d)} ${units.lengthUnit.value}` : ''
-})
 </script>
 
 <template>
@@ -60,7 +56,8 @@ const measure = computed(() => {
         <li v-for="(w, i) in step.weigh" :key="i">
           <i class="swatch big" :style="{ background: w.colour ? figure.colourOf(w.colour) : '#efe6d2' }" />
           <span
-            >Weigh <b>{{ units.massLine(w.g * w.pieces) }}</b> {{ w.name }}.<template v-if="w.pieces > 1">
+            >{{ w.isCut ? 'Cut from felt:' : 'Weigh' }} <b>{{ units.massLine(w.g * w.pieces) }}</b>
+            {{ w.name }}.<template v-if="w.pieces > 1 && !w.isCut">
               Split in {{ w.pieces === 2 ? 'two' : w.pieces }}: {{ units.massLine(w.g) }} each.</template
             ><small v-if="w.layersG.length > 1" class="quiet">
               In layers of {{ w.layersG.map((g) => units.massLine(g)).join(', ') }}.</small
@@ -95,22 +92,11 @@ const measure = computed(() => {
       </dl>
     </div>
   </div>
-  <dl class="facts more">
-    <dt>Done when</dt>
-    <dd>
-      {{ step.look }}<span v-if="measure" class="unit">{{ measure }}</span>
-    </dd>
-    <template v-if="step.wrong"
-      ><dt>If it goes wrong</dt>
-      <dd>
-        <b>{{ step.wrong.sign }}</b> {{ step.wrong.cure }}
-      </dd></template
-    >
-  </dl>
+  <p v-if="step.wrong" class="wrongly">
+    <span class="quiet">If it goes wrong</span> <b>{{ step.wrong.sign }}</b> {{ step.wrong.cure }}
+  </p>
+  <p v-if="step.amiss" class="why" role="status">{{ step.amiss }}</p>
   <p v-if="step.tight" class="why">{{ step.tight }} Slant the needle, or sew it.</p>
-  <ul v-if="step.cautions.length" class="bare cautions">
-    <li v-for="c in step.cautions" :key="c">{{ c }}</li>
-  </ul>
 </template>
 
 <style scoped>
@@ -133,7 +119,7 @@ h1 {
   grid-template-columns: minmax(0, 1.15fr) minmax(0, 1fr);
   gap: 1.2rem;
   flex: 1 1 auto;
-  min-height: 380px;
+  min-height: 320px;
 }
 .words {
   display: grid;
@@ -181,17 +167,30 @@ h1 {
   margin: 0;
   font-weight: 600;
 }
-.more dd {
-  font-weight: 400;
+.wrongly {
+  margin: 0;
 }
-.cautions {
-  font-size: 0.9rem;
-  color: rgb(var(--v-theme-quiet));
-}
-.cautions li::before {
-  content: '! ';
-  font-weight: 800;
-  color: rgb(var(--v-theme-warning));
+/* Narrow, as on a small screen beside the order of work. */
+@container present (max-width: 560px) {
+  h1 {
+    font-size: 1.6rem;
+  }
+  .both {
+    gap: 0.8rem;
+    min-height: 260px;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1.35fr);
+  }
+  .weigh,
+  .text {
+    font-size: 1.05rem;
+  }
+  .weigh b {
+    font-size: 1.3rem;
+  }
+  .facts {
+    font-size: 0.95rem;
+    gap: 0.1rem 0.6rem;
+  }
 }
 @media (max-width: 700px) {
   .both {

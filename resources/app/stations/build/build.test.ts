@@ -20,6 +20,7 @@ const step = (key: string, kind: WorkStep['kind'], title: string, more: Partial<
   after: [],
   because: [],
   tight: null,
+  amiss: null,
   minutes: 10,
   lowMinutes: 6,
   highMinutes: 17,
@@ -50,6 +51,7 @@ const weigh = (material: string, colour: string | null, g: number, pieces: numbe
   material,
   colour,
   name: colour ?? 'core wool',
+  isCut: false,
   g,
   pieces,
   layersG,
@@ -451,8 +453,13 @@ describe('the log', () => {
     await press(' ')
     const kept = vi.spyOn(api, 'logEntry').mockResolvedValue(emptyDiary)
     await button('Needle broke').trigger('click')
+    expect(kept).not.toHaveBeenCalled()
+    await table.wrapper.find('.broken input').setValue('near the neck')
+    await button('Not found yet').trigger('click')
     await flushPromises()
-    expect(kept.mock.lastCall?.[1]).toMatchObject({ kind: 'broken', step: 'core:body', gauge: 36 })
+    expect(kept.mock.calls.map((c) => c[1])).toMatchObject([
+      { kind: 'broken', step: 'core:body', gauge: 36, text: 'A 36 broke: near the neck' },
+    ])
     await button('Note').trigger('click')
     await table.wrapper.find('textarea').setValue('Softer on the left')
     await table.wrapper.find('.log form').trigger('submit')
@@ -464,6 +471,56 @@ describe('the log', () => {
     await camera.trigger('change')
     await flushPromises()
     expect(kept.mock.lastCall?.[1]).toMatchObject({ kind: 'photo', picture: 12 })
+  })
+})
+
+describe('a broken needle', () => {
+  const entry = (kind: 'broken' | 'found', uuid: string, at: number) => ({
+    uuid,
+    kind,
+    step: 'core:body',
+    text: kind === 'broken' ? 'A 36 broke' : '',
+    grams: null,
+    gauge: kind === 'broken' ? 36 : null,
+    picture: null,
+    at,
+  })
+  const diary = (tipsMissing: number, entries: ReturnType<typeof entry>[]) => ({
+    ...emptyDiary,
+    tipsMissing,
+    sittings: [{ from: 1, to: 2, minutes: 0, steps: [], entries, changed: [] }],
+  })
+
+  it('is shown at its step until its tip is found, and space means the step again', async () => {
+    await opened()
+    await press(' ')
+    const kept = vi.spyOn(api, 'logEntry').mockResolvedValue(diary(1, [entry('broken', 'aaaaaaaa-1', 1)]) as never)
+    await button('Needle broke').trigger('click')
+    await button('Not found yet').trigger('click')
+    await flushPromises()
+    expect(text()).toContain('A tip may still be in it: not safe yet.')
+    expect(document.activeElement?.textContent).toContain('Done, next')
+    kept.mockResolvedValue(diary(0, [entry('broken', 'aaaaaaaa-1', 1), entry('found', 'bbbbbbbb-1', 2)]) as never)
+    await button('Tip found').trigger('click')
+    await flushPromises()
+    expect(kept.mock.lastCall?.[1]).toMatchObject({ kind: 'found', step: 'core:body' })
+    expect(text()).toContain('The tip was found.')
+    const dropped = vi.spyOn(api, 'dropEntry').mockResolvedValue(diary(0, []) as never)
+    await button('Take back').trigger('click')
+    await flushPromises()
+    expect(dropped.mock.calls.map((c) => c[1])).toEqual(['bbbbbbbb-1', 'aaaaaaaa-1'])
+    expect(text()).not.toContain('A 36 broke')
+  })
+
+  it('is not noted where it did not break after all', async () => {
+    await opened()
+    await press(' ')
+    const kept = vi.spyOn(api, 'logEntry').mockResolvedValue(emptyDiary)
+    await button('Needle broke').trigger('click')
+    await button('It did not break').trigger('click')
+    await flushPromises()
+    expect(kept).not.toHaveBeenCalled()
+    expect(document.activeElement?.textContent).toContain('Done, next')
   })
 })
 

@@ -92,8 +92,7 @@ export function useWorkClock(figureId: () => number) {
     if (running.value && step.value === at) return
     close(Date.now())
     step.value = at
-    from.value = Date.now()
-    lastTick = told = Date.now()
+    from.value = now.value = lastTick = told = Date.now()
   }
 
   function tick(): void {
@@ -150,7 +149,9 @@ export function useWorkClock(figureId: () => number) {
       ...kept(figureId()),
       ...(running.value ? [{ step: step.value, from: from.value, to: now.value }] : []),
     ]
-    return logged + untold.filter((s) => s.step === key).reduce((sum, s) => sum + (s.to - s.from) / 60_000, 0)
+    return (
+      logged + untold.filter((s) => s.step === key).reduce((sum, s) => sum + Math.max(0, s.to - s.from) / 60_000, 0)
+    )
   }
 
   return { running, step, why, now, diary, begin, pause: () => close(Date.now()), minutesAt }

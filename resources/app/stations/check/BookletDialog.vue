@@ -40,6 +40,7 @@ async function share(as: 'pdf' | 'file'): Promise<void> {
           another drew is hers to share: ask her first.
         </p>
         <v-select v-model="wish.whose" :items="whose" label="Whose is the design?" />
+        <p v-if="!wish.whose" class="quiet small">Say first whose design it is: without that nothing is shared.</p>
         <v-text-field v-model="wish.credit" label="Made by" maxlength="200" />
         <v-text-field
           v-model="wish.licence"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { onMounted, ref, watch } from 'vue'
+import { computed, onMounted, ref, watch } from 'vue'
 import type { Closing } from '../../api/answers'
 import { api } from '../../api/client'
 import BookletDialog from './BookletDialog.vue'
@@ -8,6 +8,8 @@ import LinksDialog from './LinksDialog.vue'
 import { hasAccounts } from '../../state/accounts'
 import PrintDialog from '../../shell/PrintDialog.vue'
 import { useFigure } from '../../state/figure'
+import { useSupply } from '../../state/supply'
+import FinishDialog from '../wool/FinishDialog.vue'
 import { inWords } from '../../api/useTelling'
 
 /** The last look: what is left, what must be warned of, what to change next time, and the card of the finished figure. */
@@ -35,6 +37,7 @@ async function load(): Promise<void> {
   if (figure.id && (await take(() => api.closing(figure.id)))) next.value = closing.value?.next ?? ''
 }
 onMounted(load)
+onMounted(() => void supply.open())
 watch(() => figure.id, load)
 const look = (kind: string, done: boolean) => take(() => api.lookAt(figure.id, kind, done))
 async function keep(): Promise<void> {
@@ -43,14 +46,13 @@ async function keep(): Promise<void> {
   next.value = closing.value!.next
   said.value = 'Kept.'
 }
+/** The same question as at the Wool station: what was really used. */
+const supply = useSupply()
+const isTaken = computed(() => supply.wool?.state === 'used')
+const usingWool = ref(false)
 async function takeWool(): Promise<void> {
-  trouble.value = ''
-  try {
-    await api.finishWool(figure.id, {})
-    said.value = 'Its wool was taken from the stash.'
-  } catch (error) {
-    trouble.value = inWords(error)
-  }
+  await supply.open()
+  usingWool.value = true
 }
 </script>
 
@@ -78,10 +80,13 @@ async function takeWool(): Promise<void> {
         <v-btn variant="tonal" @click="sharing = true">A booklet to share</v-btn>
         <v-btn variant="tonal" @click="taking = true">Files for other programs</v-btn>
         <v-btn v-if="hasAccounts()" variant="tonal" @click="linking = true">Shown by a link</v-btn>
-        <v-btn variant="tonal" @click="takeWool">Take its wool from the stash</v-btn>
+        <v-btn variant="tonal" :disabled="isTaken" @click="takeWool">{{
+          isTaken ? 'Its wool is taken from the stash' : 'Take its wool from the stash'
+        }}</v-btn>
       </div>
       <p v-if="said" role="status" class="quiet">{{ said }}</p>
     </div>
+    <FinishDialog v-model="usingWool" />
     <BookletDialog v-model="sharing" />
     <FilesDialog v-model="taking" />
     <LinksDialog v-if="linking" v-model="linking" />

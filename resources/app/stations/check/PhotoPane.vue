@@ -76,11 +76,16 @@ watch(now, () => (lit.value = -1))
 
 const how = (): PhotoOf => ({ view: view.value, ...(alone.value ? { part: alone.value } : {}) })
 
-async function hold(take: () => Promise<{ id: number }>, scale: Partial<PhotoOf> = {}): Promise<void> {
+async function hold(
+  take: () => Promise<{ id: number }>,
+  scale: Partial<PhotoOf> = {},
+  first = 'Taking the photo in',
+): Promise<void> {
   trouble.value = ''
-  busy.value = 'Looking at the photo'
+  busy.value = first
   try {
     const { id } = await take()
+    busy.value = 'Looking at the photo'
     const answer = await api.checkPhoto(figure.id, figure.document!, id, { ...how(), ...scale })
     photos.value = answer.photos
     shown.value = answer.photos.at(-1)!.id
@@ -117,7 +122,11 @@ async function shoot(): Promise<void> {
   close()
 }
 const bench = () =>
-  hold(() => api.benchCamera(figure.document!, how(), 1 + Math.floor(Math.random() * 9999), onSheet.value))
+  hold(
+    () => api.benchCamera(figure.document!, how(), 1 + Math.floor(Math.random() * 9999), onSheet.value),
+    {},
+    'The bench camera takes a picture',
+  )
 
 /** Without a sheet the scale comes from two places on a ruler, or from a part that was measured. */
 const onSheet = ref(true)
@@ -165,6 +174,10 @@ useHotkeys(
 <template>
   <div class="photo">
     <section class="board">
+      <div v-if="busy" class="busy" role="status">
+        <p>{{ busy }} …</p>
+        <v-progress-linear indeterminate color="primary" :aria-label="busy" />
+      </div>
       <div v-if="looking" class="look">
         <video ref="video" muted playsinline aria-label="What the camera sees" />
         <div class="row">
@@ -226,7 +239,6 @@ useHotkeys(
           it straight from the front. Impa lays the plan over it, and says what deviates in millimetres.
         </p>
       </div>
-      <v-progress-linear v-if="busy" indeterminate color="primary" :aria-label="busy" />
     </section>
     <aside class="side">
       <div class="row two">
@@ -314,6 +326,12 @@ useHotkeys(
   display: grid;
   grid-template-columns: minmax(0, 1fr) 340px;
   gap: 1.2rem;
+}
+.busy {
+  padding: 0.4rem 0.8rem;
+}
+.busy p {
+  margin: 0 0 0.3rem;
 }
 .board {
   min-height: 420px;

@@ -550,9 +550,20 @@ describe('finishing', () => {
   })
 
   it('takes the wool from the stash, or says why it cannot', async () => {
+    const supply = { needs: [{ wool: 3, name: 'Amber', g: 2.5 }], matches: [], insides: [] } as never
+    vi.spyOn(api, 'supply').mockResolvedValue(supply)
+    vi.spyOn(api, 'figureWool').mockResolvedValue({ state: 'open', elsewhere: [], aside: [], used: [], revision: 'r' })
     await opened()
-    vi.spyOn(api, 'finishWool').mockRejectedValue(new Refusal(422, 'This figure has taken its wool already.'))
     await press('Take its wool')
-    expect(text()).toContain('This figure has taken its wool already.')
+    await vi.waitFor(() => expect(document.body.textContent).toContain('Amber, used'))
+    const taken = vi.spyOn(api, 'finishWool')
+    taken.mockRejectedValue(new Refusal(422, 'This figure has taken its wool already.'))
+    const out = () => [...document.querySelectorAll('button')].find((b) => b.textContent?.includes('Take it out'))!
+    out().click()
+    await vi.waitFor(() => expect(document.body.textContent).toContain('This figure has taken its wool already.'))
+    taken.mockResolvedValue({ state: 'used', elsewhere: [], aside: [], used: [], revision: 's' })
+    out().click()
+    await vi.waitFor(() => expect(text()).toContain('Its wool is taken from the stash'))
+    expect(taken.mock.lastCall).toEqual([7, { 3: 2.5 }])
   })
 })

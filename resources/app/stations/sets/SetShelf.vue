@@ -4,7 +4,6 @@ import { onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Card, SetKept } from '../../api/answers'
 import { api } from '../../api/client'
-import { takenApart } from './apart'
 import MemberPicture from './MemberPicture.vue'
 import { inWords } from '../../api/useTelling'
 
@@ -23,17 +22,6 @@ onMounted(async () => {
     trouble.value = inWords(error)
   }
 })
-/** As it was, and opened. */
-async function again(): Promise<void> {
-  trouble.value = ''
-  try {
-    const { id } = await api.laySet(takenApart.value!.name, takenApart.value!.members)
-    takenApart.value = null
-    await router.push(`/sets/${id}`)
-  } catch (error) {
-    trouble.value = inWords(error)
-  }
-}
 async function make(): Promise<void> {
   trouble.value = ''
   try {
@@ -56,10 +44,6 @@ async function make(): Promise<void> {
       <v-spacer />
       <v-btn variant="text" :prepend-icon="mdiPlus" @click="making = true">New set</v-btn>
     </div>
-    <p v-if="takenApart" class="row" role="status">
-      {{ takenApart.name }} was taken apart; its figures are where they were.
-      <v-btn size="small" variant="tonal" @click="again">Put it together again</v-btn>
-    </p>
     <p v-if="!sets.length" class="quiet">
       A choir in seven colours, a family in three sizes, twenty kits: figures planned as one, with one list of wool.
     </p>

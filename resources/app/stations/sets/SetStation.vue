@@ -13,8 +13,10 @@ import MembersPane from './MembersPane.vue'
 import SetOrderPane from './SetOrderPane.vue'
 import SetWoolPane from './SetWoolPane.vue'
 import { useTelling } from '../../api/useTelling'
+import { useUnits } from '../../state/units'
 
 /** Several figures planned as one: who is in it, what it takes, in what order it is made. */
+const units = useUnits()
 const route = useRoute()
 const router = useRouter()
 const set = ref<SetKept | null>(null)
@@ -75,7 +77,9 @@ function undo(): void {
 }
 watch(reserve, reckon)
 useHotkeys({ 'ctrl+z': undo }, 'station')
+const asking = ref(false)
 async function drop(): Promise<void> {
+  asking.value = false
   await tell(async () => {
     await api.dropSet(set.value!.id)
     takenApart.value = set.value
@@ -98,7 +102,7 @@ async function drop(): Promise<void> {
       <b v-if="set">{{ pieces }} {{ pieces === 1 ? 'figure' : 'figures' }}</b>
       <v-spacer />
       <v-btn :icon="mdiUndo" variant="text" aria-label="Undo" :disabled="!before.length" @click="undo" />
-      <v-btn variant="text" color="error" @click="drop">Take the set apart</v-btn>
+      <v-btn variant="text" color="error" @click="asking = true">Take the set apart</v-btn>
     </header>
     <p v-if="plan" class="enough">{{ plan.enough.text }}</p>
     <v-alert v-if="trouble" type="warning" variant="tonal" role="alert" class="mb-3">{{ trouble }}</v-alert>
@@ -121,6 +125,23 @@ async function drop(): Promise<void> {
       </div>
     </section>
     <v-progress-linear v-else-if="!trouble" indeterminate color="primary" aria-label="Fetching the set" />
+    <v-dialog v-model="asking" aria-label="Take the set apart?" max-width="460">
+      <v-card title="Take the set apart?">
+        <v-card-text>
+          <p>
+            Its {{ pieces === 1 ? 'figure stays' : 'figures stay' }} on the shelf as they are.
+            <template v-if="set?.asideG"
+              >The {{ units.massLine(set.asideG) }} of wool set aside for it are free again.</template
+            >
+            On the shelf it can be put together again.
+          </p>
+        </v-card-text>
+        <v-card-actions
+          ><v-btn @click="asking = false">Keep it</v-btn
+          ><v-btn color="error" variant="flat" @click="drop">Take it apart</v-btn></v-card-actions
+        >
+      </v-card>
+    </v-dialog>
   </div>
 </template>
 

@@ -4,7 +4,7 @@ import type { SetKept, Shopping } from '../../api/answers'
 import { api, Refusal } from '../../api/client'
 import type { ImpaSetPlan } from '../../api/set-plan'
 import { onTable, plain, type OnTable } from '../../../../tests/Support/onTable'
-import SetShelf from './SetShelf.vue'
+import TakenApart from './TakenApart.vue'
 import SetStation from './SetStation.vue'
 
 let table: OnTable
@@ -223,11 +223,14 @@ describe('a set', () => {
     await opened()
     vi.spyOn(api, 'dropSet').mockResolvedValue({ sets: [] })
     await press('Take the set apart')
-    table.wrapper.unmount()
-    vi.spyOn(api, 'sets').mockResolvedValue({ sets: [] })
-    const lay = vi.spyOn(api, 'laySet').mockResolvedValue({ ...kept([]), id: 9 })
-    table = await onTable(SetShelf, { cards: [] }, plain())
+    // It is asked first.
+    expect(api.dropSet).not.toHaveBeenCalled()
+    ;[...document.querySelectorAll('button')].find((b) => b.textContent?.trim() === 'Take it apart')!.click()
     await flushPromises()
+    expect(api.dropSet).toHaveBeenCalledTimes(1)
+    table.wrapper.unmount()
+    const lay = vi.spyOn(api, 'laySet').mockResolvedValue({ ...kept([]), id: 9 })
+    table = await onTable(TakenApart, {}, plain())
     expect(text()).toContain('Choir was taken apart')
     await press('Put it together again')
     expect(lay.mock.lastCall![0]).toBe('Choir')

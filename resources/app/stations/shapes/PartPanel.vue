@@ -66,8 +66,12 @@ async function takeSide(event: Event): Promise<void> {
     sideSays.value = [inWords(error)]
   }
 }
-/** What lies or hangs tips nowhere. */
-const mustStand = computed(() => !['lie', 'hang'].includes(figure.document?.pose ?? ''))
+/** What lies, hangs or is flat tips nowhere. */
+const mustStand = computed(() => figure.board?.plan.balance.mustStand ?? false)
+const notes = computed(() => {
+  const at = `/parts/${figure.parts.findIndex((p) => p.key === part.value?.key)}`
+  return figure.board?.plan.notes.filter((n) => n.at === at) ?? []
+})
 const sizes = [
   ['widthMm', 'Width'],
   ['heightMm', 'Height'],
@@ -78,6 +82,9 @@ const sizes = [
 <template>
   <aside aria-label="The selected part">
     <template v-if="part">
+      <v-alert v-for="n in notes" :key="n.code" type="warning" variant="tonal" density="compact" class="mb-2">{{
+        n.text
+      }}</v-alert>
       <v-text-field
         :model-value="part.name"
         label="Name"
@@ -313,7 +320,7 @@ const sizes = [
         in the strip at the right to bring it forwards or back.
       </p>
       <div class="acts mt-4">
-        <v-btn variant="tonal" @click="standing = true">How it stands</v-btn>
+        <v-btn v-if="!figure.document?.flat" variant="tonal" @click="standing = true">How it stands</v-btn>
         <v-btn variant="tonal" @click="wiring = true">Wires</v-btn>
         <v-btn variant="tonal" @click="sizing = true">Size by a part or an object</v-btn>
         <v-btn variant="tonal" @click="printing = true">Print size cards</v-btn>

@@ -75,7 +75,13 @@ async function leave(): Promise<void> {
   if (after) key.value = after.of.key
 }
 
-useHotkeys({ enter: (event) => ((event.target as HTMLElement).closest('button') ? false : take()) }, 'board')
+useHotkeys(
+  {
+    enter: (event) => ((event.target as HTMLElement).closest('button') ? false : take()),
+    escape: () => emit('close'),
+  },
+  'board',
+)
 const card = ref<HTMLElement>()
 onMounted(() => {
   // Enter is to take what is shown, not to press the button that opened the review again.

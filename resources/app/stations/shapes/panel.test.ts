@@ -13,7 +13,7 @@ const board = (way = 'felt') =>
     plan: {
       parts: [{ key: 'head', count: 1, volumeCm3: 14.1, coreG: 0, colourG: 2.4, minutes: 21 }],
       notes: [{ code: 'low-contrast', at: '/details/0', text: 'Eye reads at 8 on its ground.' }],
-      balance: { massG: 31.2, tipDeg: 14, stands: true, touchy: false },
+      balance: { massG: 31.2, tipDeg: 14, mustStand: true, stands: true, touchy: false },
       minutes: { hands: 125, elapsed: 150 },
     },
     drawing: {
@@ -161,8 +161,11 @@ describe('the selected detail', () => {
     select('Layer').vm.$emit('update:modelValue', 2)
     select('Made by').vm.$emit('update:modelValue', 'bead')
     table.wrapper.findComponent({ name: 'VSwitch' }).vm.$emit('update:modelValue', false)
-    expect(table.figure.details[0]).toMatchObject({ widthMm: 5, yMm: -2.5, layer: 2, method: 'bead', mirror: false })
+    expect(table.figure.details[0]).toMatchObject({ widthMm: 5, yMm: -2.5, layer: 2, method: 'bead' })
     await table.wrapper.find('[aria-label="Take this detail away"]').trigger('click')
-    expect(vi.mocked(api.recut).mock.calls[0]?.slice(1)).toEqual(['remove', { kind: 'detail', keys: ['eye'] }])
+    expect(vi.mocked(api.recut).mock.calls.map((c) => c.slice(1))).toEqual([
+      ['twin', { key: 'eye', pair: false }],
+      ['remove', { kind: 'detail', keys: ['eye'] }],
+    ])
   })
 })

@@ -11,6 +11,7 @@ import FigureCard from './FigureCard.vue'
 import GoOnCard from './GoOnCard.vue'
 import { onSeveral } from '../../away/usePlace'
 import SetShelf from '../sets/SetShelf.vue'
+import TakenApart from '../sets/TakenApart.vue'
 import NewFigureDialog from './NewFigureDialog.vue'
 
 const router = useRouter()
@@ -129,6 +130,7 @@ function pick(event: Event): void {
       />
     </header>
     <v-alert v-if="trouble" type="error" variant="tonal" role="alert" class="mb-4">{{ trouble }}</v-alert>
+    <TakenApart />
     <GoOnCard v-if="onSeveral()" />
     <v-progress-linear v-if="!shelf && !trouble" indeterminate color="primary" aria-label="Fetching the shelf" />
     <div v-if="shelf" class="cards">

@@ -18,6 +18,14 @@ const needs = computed(() => supply.supply?.needs ?? [])
 const scaleG = computed(() => Math.max(1, ...needs.value.map((n) => n.wantG)) * 1.15)
 const likely = computed(() => needs.value.reduce((sum, n) => sum + n.g, 0))
 const wanted = computed(() => needs.value.reduce((sum, n) => sum + n.wantG, 0))
+/** Where not all that should be there could be set aside. */
+const short = computed(() =>
+  needs.value.flatMap((n) => {
+    const got = supply.wool?.aside.find((a) => a.wool === n.wool)
+    const g = got ? n.wantG - got.g : 0
+    return g > 0.05 ? [{ name: n.name, g }] : []
+  }),
+)
 const busy = ref(false)
 
 async function act(how: () => Promise<void>): Promise<void> {
@@ -79,6 +87,17 @@ function choose(reserve: Reserve): void {
       Set aside: {{ supply.wool.aside.map((a) => `${units.massLine(a.g)} ${a.name}`).join(', ') }}. Other figures do not
       count on it; in the bin it is given back.
     </p>
+    <ul
+      v-if="supply.wool?.state === 'aside' && (short.length || supply.wool.elsewhere.length)"
+      class="bare small"
+      role="status"
+    >
+      <li v-for="s in short" :key="s.name">{{ units.massLine(s.g) }} {{ s.name }} less than it should be: buy more.</li>
+      <li v-for="e in supply.wool.elsewhere" :key="`${e.figure} ${e.wool}`">
+        {{ e.name }}, which is in work, needs {{ units.massLine(e.g) }} of {{ e.wool }}:
+        {{ units.massLine(e.freeG) }} are left for it.
+      </li>
+    </ul>
     <table v-if="supply.wool?.state === 'used'" class="used">
       <thead>
         <tr>

@@ -27,7 +27,12 @@ async function look(): Promise<void> {
   busy.value = true
   trouble.value = ''
   try {
-    recipes.value = (await api.recipes(hex.value, Math.max(0, props.grams), most.value, figure.id)).recipes
+    recipes.value = (
+      await api.recipes(hex.value, Math.max(0, props.grams), most.value, figure.id, {
+        document: figure.document!,
+        colour: props.match.colour,
+      })
+    ).recipes
   } catch (error) {
     trouble.value = inWords(error)
   }

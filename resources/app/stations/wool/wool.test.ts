@@ -131,7 +131,7 @@ const board = {
   },
   drawing: { parts: { body: drawn(), head: drawn(), ear: drawn() } },
 } as never
-const open: FigureWool = { revision: 'r1', state: 'open', aside: [], used: [] }
+const open: FigureWool = { revision: 'r1', state: 'open', elsewhere: [], aside: [], used: [] }
 
 let table: OnTable
 afterEach(() => {
@@ -235,6 +235,7 @@ describe('the totals', () => {
     const aside = vi.spyOn(api, 'setAside').mockResolvedValue({
       revision: 'r1',
       state: 'aside',
+      elsewhere: [],
       aside: [{ wool: 1, name: 'Heather dusk', g: 8.2 }],
       used: [],
     })
@@ -266,6 +267,7 @@ describe('the totals', () => {
       {
         revision: 'r1',
         state: 'used',
+        elsewhere: [],
         aside: [],
         used: [
           { wool: 1, name: 'Heather dusk', plannedG: 6, usedG: 5.5, sparedG: 0.5 },
@@ -310,7 +312,12 @@ describe('colours', () => {
       ColourMixes,
       supply({
         conflicts: [
-          { colours: ['fur', 'ink'], text: 'Fur and Ink differ by 40 in the drawing and by 8 in these wools.' },
+          {
+            colours: ['fur', 'ink'],
+            drawn: 40,
+            felted: 8,
+            text: 'Fur and Ink differ by 40 in the drawing and by 8 in these wools.',
+          },
         ],
       }),
     )
@@ -356,7 +363,14 @@ describe('mixes', () => {
 
   it('are looked for with the grams that are needed, and taken into the figure as one step', async () => {
     await opened()
-    expect(vi.mocked(api.recipes).mock.calls[0]).toEqual(['#8a5f9f', 6, 3, 7])
+    // With the figure, whose other colours count on wool as well.
+    expect(vi.mocked(api.recipes).mock.calls[0]).toEqual([
+      '#8a5f9f',
+      6,
+      3,
+      7,
+      { document: table.figure.document, colour: 'fur' },
+    ])
     const words = document.body.textContent!
     expect(words).toContain('by your own swatch')
     expect(words).toContain('only 2.0 g free')
