@@ -294,6 +294,12 @@ it('counts the needles in the box, and takes one out that broke, once', function
     expect($told->json('last'))->toBe([38])->and($left)->toBe([36 => 2, 38 => 0])
         // What is gone is not advised any more.
         ->and($this->getJson('/api/needles')->json('gauges'))->toBe([36]);
+    // It did not break after all: it lies in the box again, once.
+    foreach ([1, 2] as $times) {
+        $this->deleteJson("/api/figures/{$id}/log/bbbbbbbb-1")->assertOk();
+    }
+    expect(array_column($this->getJson('/api/needles')->json('box'), 'left', 'kind')['star'])->toBe(1);
+    $this->postJson("/api/figures/{$id}/log", $broke)->assertOk();
     $needle = $this->postJson('/api/build', ['document' => demoFigure()])->json('sheet.steps.3.needle');
     expect([$needle['gauge'], $needle['wantedGauge']])->toBe([36, 40]);
     // Saying only gauges keeps what the box has of them.

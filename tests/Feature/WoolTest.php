@@ -348,7 +348,7 @@ describe('what a figure takes', function () {
             ->assertOk()
             ->json();
         expect(array_keys($supply))
-            ->toBe(['matches', 'conflicts', 'needs', 'portions', 'sets', 'wisps', 'coverings', 'layout', 'insides', 'cost'])
+            ->toBe(['matches', 'conflicts', 'needs', 'mixes', 'portions', 'sets', 'wisps', 'coverings', 'layout', 'insides', 'cost'])
             ->and($supply['needs'][0]['material'])
             ->toBe('core-wool')
             ->and($supply['cost'])
@@ -506,5 +506,65 @@ describe('shopping', function () {
             ->toBe([])
             ->and($list['price'] + $list['sending'])
             ->toEqual(0);
+    });
+});
+
+describe('what a wool is promised to', function () {
+    beforeEach(function () {
+        $this->wool = fn (string $name, string $hex, float $g): int => $this->postJson('/api/wools', [
+            'name' => $name, 'hex' => $hex, 'preparation' => 'carded batting', 'gramsLeft' => $g,
+        ])->assertCreated()->json('id');
+    });
+
+    it('is not offered for a mix: what other colours of the figure count on is not free', function () {
+        // Two colours of one figure, of which the first takes nearly all of the only light wool.
+        ($this->wool)('Light', '#f0e8d8', 9.0);
+        ($this->wool)('Dark', '#202020', 50.0);
+        $document = [
+            'format' => 'impa-figure', 'version' => 1, 'name' => 'Two', 'heightMm' => 60,
+            'colours' => [['key' => 'pale', 'hex' => '#f0e8d8'], ['key' => 'grey', 'hex' => '#808080']],
+            'parts' => [
+                ['key' => 'body', 'shape' => ['kind' => 'ball', 'widthMm' => 45, 'heightMm' => 45, 'depthMm' => 45],
+                    'at' => ['xMm' => 0, 'yMm' => 22], 'colour' => 'pale', 'core' => 'none'],
+                ['key' => 'hat', 'shape' => ['kind' => 'ball', 'widthMm' => 20, 'heightMm' => 20, 'depthMm' => 20],
+                    'at' => ['xMm' => 0, 'yMm' => 50], 'colour' => 'grey', 'core' => 'none', 'join' => ['to' => 'body']],
+            ],
+        ];
+        $pale = array_column($this->postJson('/api/plan', ['document' => $document])->json('wool'), 'g', 'colour')['pale'];
+        $asked = ['hex' => '#808080', 'grams' => 1.0];
+        $mix = function (array $more) use ($asked): array {
+            $recipes = $this->postJson('/api/recipes', $asked + $more)->assertOk()->json('recipes');
+
+            return array_values(array_filter($recipes, static fn (array $r): bool => count($r['wools']) === 2))[0];
+        };
+        $free = static fn (array $recipe): float => array_column($recipe['wools'], 'freeG', 'name')['Light'];
+        expect($free($mix([])))->toEqualWithDelta(9.0, 1e-6)
+            ->and($free($mix(['document' => $document, 'colour' => 'grey'])))->toEqualWithDelta(max(0.0, 9.0 - $pale), 1e-6)
+            // For the colour itself it is free.
+            ->and($free($mix(['document' => $document, 'colour' => 'pale', 'hex' => '#c0b8a8'])))->toBeGreaterThan(8.0);
+    });
+
+    it('is said where wool is set aside that another figure in work counts on', function () {
+        ($this->wool)('All there is', '#8a5f9f', 9.0);
+        [$first, $second] = [lay('bobbin'), lay('bobbin')];
+        $this->putJson("/api/figures/{$second}/steps/portion")->assertOk();
+        expect($this->getJson("/api/figures/{$first}/wool")->json('elsewhere'))->toBe([]);
+        $told = $this->putSeen("/api/figures/{$first}/wool", ['reserve' => 'usual'])->assertOk()->json();
+        $needs = $this->postJson('/api/supply', ['document' => demoFigure('bobbin'), 'figure' => $second])->json('needs');
+        $need = array_column($needs, null, 'name')['All there is'];
+        expect($told['elsewhere'])->toHaveCount(1)
+            ->and($told['elsewhere'][0])->toMatchArray(['figure' => $second, 'wool' => 'All there is'])
+            ->and($told['elsewhere'][0]['g'])->toEqualWithDelta($need['g'], 1e-6)
+            ->and($told['elsewhere'][0]['freeG'])->toEqualWithDelta($need['freeG'], 1e-6)->toBeLessThan($need['g']);
+        // What has set its own aside counts on nothing any more.
+        $this->putSeen("/api/figures/{$second}/wool", ['reserve' => 'usual'])->assertOk();
+        expect($this->getJson("/api/figures/{$first}/wool")->json('elsewhere'))->toBe([]);
+    });
+
+    it('leaves the stash by the plan where nothing is said of what was used', function () {
+        ($this->wool)('Purple', '#8a5f9f', 60.0);
+        $id = lay('bobbin');
+        $told = $this->postJson("/api/figures/{$id}/wool/finish", ['used' => (object) []])->assertCreated()->json();
+        expect($told['state'])->toBe('used')->and($told['used'][0]['usedG'])->toBe($told['used'][0]['plannedG']);
     });
 });
