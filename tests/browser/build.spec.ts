@@ -157,6 +157,8 @@ test('a weight from the stand-in for a scale stands beside what was wanted, and 
   await expect(page.getByText(/on the pan 0\.\d+ g/)).toBeVisible()
   await page.getByRole('button', { name: /^Core: Head/ }).click()
   await page.getByRole('button', { name: 'Needle broke' }).click()
+  await page.getByRole('button', { name: 'Not found yet' }).click()
+  await expect(page.getByRole('group', { name: 'Log' })).toContainText('not safe yet')
   await page.getByRole('button', { name: 'Diary' }).click()
   const diary = page.getByRole('dialog', { name: 'Diary' })
   await expect(diary.getByText(/it is not safe yet/)).toBeVisible()
