@@ -2,6 +2,7 @@ import { flushPromises } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import type { Closing, Hand, PartCheck, Photos } from '../../api/answers'
 import { api, Refusal } from '../../api/client'
+import { late } from '../../../../tests/Support/late'
 import { onTable, plain, type OnTable } from '../../../../tests/Support/onTable'
 import HandStation from '../hand/HandStation.vue'
 import BookletDialog from './BookletDialog.vue'
@@ -102,6 +103,22 @@ describe('photos', () => {
     expect(turned()).toBe('scale(-1, -1)')
     await press('Plan')
     expect(table.wrapper.find('.plan').exists()).toBe(false)
+  })
+
+  it('say what is being done while the stand-in takes its time, and while the photo is looked at', async () => {
+    await opened([])
+    const taken = late<{ id: number; widthPx: number; heightPx: number }>()
+    const looked = late<{ photos: ReturnType<typeof photo>[] }>()
+    vi.spyOn(api, 'benchCamera').mockReturnValue(taken.promise)
+    vi.spyOn(api, 'checkPhoto').mockReturnValue(looked.promise)
+    await press('Bench camera')
+    expect(text()).toContain('The bench camera takes a picture')
+    taken.come({ id: 7, widthPx: 100, heightPx: 100 })
+    await flushPromises()
+    expect(text()).toContain('Looking at the photo')
+    looked.come({ photos: [photo(1, [narrow])] })
+    await flushPromises()
+    expect(text()).not.toContain('Looking at the photo')
   })
 
   it('are taken by the stand-in, or refused in words; nothing that was there is lost', async () => {

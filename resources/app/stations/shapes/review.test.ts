@@ -25,6 +25,13 @@ describe('the review, one suggestion after the other', () => {
     expect(table.figure.selection).toEqual({ kind: 'part', key: 'body' })
   })
 
+  it('is left by Escape', async () => {
+    table = await onTable(ReviewCard)
+    document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape', bubbles: true }))
+    await nextTick()
+    expect(table.wrapper.findComponent(ReviewCard).emitted('close')).toHaveLength(1)
+  })
+
   it('goes in the order that PHP advises, and says that what is unsure comes first', async () => {
     const order = [
       { kind: 'detail' as const, key: 'eye' },
