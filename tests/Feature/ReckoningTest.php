@@ -66,6 +66,14 @@ it('gives the stations a board: plan and drawing', function () {
         ->toBeNull();
 });
 
+it('answers in the form of a figure where that has no detail, or nothing at all', function (array $less) {
+    // Each answer is held against its form by the way (Tests\Answers).
+    $document = $less + demoFigure();
+    foreach (['board', 'board/turning', 'plan', 'supply', 'build', 'balance', 'schedule', 'armature', 'things'] as $door) {
+        $this->postJson("/api/{$door}", ['document' => $document])->assertOk();
+    }
+})->with([[['details' => []]], [['details' => [], 'parts' => []]], [['details' => [], 'parts' => [], 'colours' => []]]]);
+
 it('makes the whole figure larger when its height is changed', function () {
     $board = $this->postJson('/api/board', ['document' => demoFigure(), 'rescale' => true, 'heightMm' => 220])->assertOk();
     $head = fn (array $parts): array => collect($parts)->firstWhere('key', 'head')['shape'];

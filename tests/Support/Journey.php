@@ -48,7 +48,7 @@ final class Journey
         'weight' => 1,
         'layers' => 2, 'opening' => 2, 'tick' => 6, 'untick' => 1, 'weigh' => 1, 'breakNeedle' => 2, 'takeBackNeedle' => 1, 'work' => 2,
         'measure' => 2, 'mend' => 1, 'setAside' => 2, 'release' => 1, 'intoSet' => 1, 'branch' => 1, 'undo' => 4, 'binAndBack' => 1,
-        'outAndIn' => 1, 'needles' => 1, 'finish' => 1, 'photograph' => 1,
+        'outAndIn' => 1, 'booklet' => 1, 'needles' => 1, 'finish' => 1, 'photograph' => 1,
     ];
 
     private readonly Randomizer $random;
@@ -74,9 +74,22 @@ final class Journey
         $this->needles();
         $names = ['bobbin', 'lanto', 'sorrel', 'wick', 'dusk'];
         $kind = $this->random->getInt(0, count($names) + 1);
-        $document = isset($names[$kind]) ? demoFigure($names[$kind]) : Figures::random($this->seed, 5, 6);
+        $document = match (true) {
+            isset($names[$kind]) => demoFigure($names[$kind]),
+            $kind === count($names) => $this->drawnIn($this->one(['bobbin', 'lanto', 'sorrel'])),
+            default => Figures::random($this->seed, 5, 6),
+        };
         unset($document['picture'], $document['sidePicture']);
         $this->lay($document);
+    }
+
+    /** @return array<string, mixed> what is seen in a drawing */
+    private function drawnIn(string $name): array
+    {
+        $picture = $this->http->call('POST', '/api/pictures', content: demoPicture($name))->assertSuccessful()->json('id');
+
+        return $this->http->postJson('/api/breakdown', ['picture' => $picture, 'heightMm' => $this->between(60, 160), 'name' => 'Drawn'])
+            ->assertOk()->json('document');
     }
 
     /** One act that could be done; tells which. */
@@ -448,6 +461,21 @@ final class Journey
         $archive = $this->http->get('/api/archive')->assertOk()->streamedContent();
         $this->http->call('POST', '/api/archive?conflict=replace', content: $archive)->assertOk()->streamedContent();
         expect(self::documentIn($this->http->getJson("/api/figures/{$this->figure}")->getContent()))->toBe(self::documentIn($before));
+
+        return true;
+    }
+
+    /** Her figure as a pattern, taken in again: it takes the same wool and the same steps. */
+    private function booklet(): bool
+    {
+        $booklet = $this->http->postJson("/api/figures/{$this->figure}/booklet", [
+            'document' => $this->document, 'whose' => 'mine', 'credit' => 'Mara', 'licence' => '', 'as' => 'file',
+        ])->assertOk()->json();
+        $taken = $this->http->postJson('/api/booklets', $booklet)->assertCreated()->json('document');
+        $plan = fn (array $of): array => $this->http->postJson('/api/plan', ['document' => $of])->assertOk()->json();
+        [$hers, $theirs] = [$plan($this->document), $plan($taken)];
+        $steps = static fn (array $of): array => array_column($of['steps'], 'key');
+        expect($theirs['wool'])->toEqual($hers['wool'])->and($steps($theirs))->toBe($steps($hers));
 
         return true;
     }

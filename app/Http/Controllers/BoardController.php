@@ -23,7 +23,7 @@ final class BoardController
         return new DocumentResponse([
             'document' => $body->flag('rescale') ? $figure->document() : null,
             'plan' => $plan->document(),
-            'drawing' => Board::flat($plan->ledger),
+            'drawing' => self::byKey(Board::flat($plan->ledger)),
             'review' => ReviewOrder::of($figure),
             'together' => (object) array_map(static fn (array $others): object => (object) $others, Together::all($figure)),
         ]);
@@ -32,6 +32,17 @@ final class BoardController
     /** What the view in the round draws; asked for where that view is shown. */
     public function turning(Body $body): DocumentResponse
     {
-        return new DocumentResponse(Board::turning($body->figure()));
+        return new DocumentResponse(self::byKey(Board::turning($body->figure())));
+    }
+
+    /**
+     * What is told by key: an empty list would read as no object at all.
+     *
+     * @param  array<string, mixed>  $drawn
+     * @return array<string, object>
+     */
+    private static function byKey(array $drawn): array
+    {
+        return array_map(static fn (mixed $by): object => (object) $by, $drawn);
     }
 }
