@@ -181,6 +181,7 @@ describe('the evenings', function () {
         [['--days='], 'on which days'],
         [['--by=2020-01-01'], 'gone already'],
         [['--ics=/nowhere/at/all.ics'], 'cannot be written'],
+        [['--done=core:head,core:hat'], 'has no step "core:hat"'],
     ]);
 });
 

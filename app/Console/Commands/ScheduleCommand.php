@@ -43,13 +43,18 @@ final class ScheduleCommand extends Command
             return $this->refuse(['--sitting: minutes, such as 90.']);
         }
         $work = Work::of(Ledger::of($figure, $densities), Pace::house(), Needles::usual());
+        $done = array_values(array_filter(explode(',', $this->word($this->option('done')))));
+        $unknown = array_diff($done, $work->keys());
+        if ($unknown !== []) {
+            return $this->refuse([sprintf('--done: this figure has no step "%s"; impa:steps names them.', implode('", "', $unknown))]);
+        }
         try {
             $sheet = ScheduleSheet::of($work, Needles::usual(), (float) $minutes, Building::evenings(
                 array_values(array_filter(explode(',', $this->word($this->option('days'))))),
                 $this->word($this->option('from')),
                 $this->word($this->option('by')),
                 $this->word($this->option('at')),
-            ), array_values(array_filter(explode(',', $this->word($this->option('done'))))));
+            ), $done);
         } catch (ScheduleRefused $refused) {
             return $this->refuse([$refused->getMessage()]);
         }

@@ -20,6 +20,14 @@ use Impa\Shape\Loft;
 final class CutLayer
 {
     /**
+     * In the round all cuts of all layers have so many corners together, each so many at least: a stencil of hundreds of openings, of which
+     * that makes no more than specks, stays closed there.
+     */
+    private const MOST_POINTS = 2_500;
+
+    private const LEAST_POINTS = 8;
+
+    /**
      * @return ?list<Loft> in the piece's own frame, one for each piece that is left of it; null where nothing is cut through it
      */
     public static function of(Figure $figure, Placement $placement): ?array
@@ -32,10 +40,24 @@ final class CutLayer
             0,
             2,
         );
-        $pieces = self::pieces($outline, array_map(static fn (array $cut): array => array_map($own, $cut), $cuts));
+        $most = intdiv(self::MOST_POINTS, max(1, count($cuts) * count($figure->parts)));
+        if ($most < self::LEAST_POINTS) {
+            return null;
+        }
+        $pieces = self::pieces($outline, array_map(
+            static fn (array $cut): array => array_map($own, self::thinned($cut, $most)),
+            $cuts,
+        ));
 
         return $pieces === null ? null : array_map(static function (array $piece) use ($solid, $outline): Loft {
             [$loop, $holes] = $piece;
+            // The rightmost first: from there the rim is seen, whatever the others hide.
+            $rights = array_map(
+                static fn (array $hole): float => max([-INF, ...array_map(static fn (array $p): float => $p[0], $hole)]),
+                $holes,
+            );
+            arsort($rights);
+            $holes = array_map(static fn (int $k): array => $holes[$k], array_keys($rights));
             while ($holes !== []) {
                 $hole = array_shift($holes);
                 $loop = self::bridged($loop, $hole, $holes);
@@ -43,6 +65,19 @@ final class CutLayer
 
             return self::loft($solid->loft(), $outline, $loop);
         }, $pieces);
+    }
+
+    /**
+     * Fewer corners of an outline, evenly left out.
+     *
+     * @param  list<array{float, float}>  $cut
+     * @return list<array{float, float}>
+     */
+    private static function thinned(array $cut, int $most): array
+    {
+        $count = count($cut);
+
+        return $count <= $most ? $cut : array_map(static fn (int $k): array => $cut[intdiv($k * $count, $most)], range(0, $most - 1));
     }
 
     /**
@@ -124,34 +159,51 @@ final class CutLayer
         if (Polygon::signedArea(self::places($rim)) < 0.0) {
             $rim = array_reverse($rim);
         }
-        [$from, $to] = self::bridge($rim, $hole, [$rim, ...$others]);
+        $to = self::rightmost($hole);
+        $from = self::seenFrom($rim, $hole[$to], [$rim, ...$others]);
         $round = [...array_slice($hole, $to), ...array_slice($hole, 0, $to + 1)];
 
         return [...array_slice($rim, 0, $from + 1), ...$round, ...array_slice($rim, $from)];
     }
 
-    /**
-     * The shortest way from a corner of the rim to one of the hole: nothing lies between them.
-     *
-     * @param  Cut  $rim
-     * @param  Cut  $hole
-     * @param  list<Cut>  $walls
-     * @return array{int, int}
-     */
-    private static function bridge(array $rim, array $hole, array $walls): array
+    /** @param  Cut  $loop */
+    private static function rightmost(array $loop): int
     {
-        $best = [0, 0];
-        $least = INF;
-        foreach ($rim as $i => [$x, $y]) {
-            foreach ($hole as $j => [$hx, $hy]) {
-                $far = ($hx - $x) ** 2 + ($hy - $y) ** 2;
-                if ($far < $least && array_filter($walls, static fn (array $w): bool => self::isCrossed($x, $y, $hx, $hy, $w)) === []) {
-                    [$best, $least] = [[$i, $j], $far];
-                }
-            }
+        $best = 0;
+        foreach ($loop as $i => [$x]) {
+            $best = $x > $loop[$best][0] ? $i : $best;
         }
 
         return $best;
+    }
+
+    /**
+     * The nearest corner of the rim that is seen from a place: no wall lies between them.
+     *
+     * @param  Cut  $rim
+     * @param  array{float, float, bool}  $place
+     * @param  list<Cut>  $walls
+     */
+    private static function seenFrom(array $rim, array $place, array $walls): int
+    {
+        $hidden = [];
+        $nearest = 0;
+        do {
+            [$nearest, $least] = [-1, INF];
+            foreach ($rim as $i => [$x, $y]) {
+                $far = ($x - $place[0]) ** 2 + ($y - $place[1]) ** 2;
+                if ($far < $least && ! isset($hidden[$i])) {
+                    [$nearest, $least] = [$i, $far];
+                }
+            }
+            if ($nearest < 0) {
+                return 0;
+            }
+            $hidden[$nearest] = true;
+            [$x, $y] = $rim[$nearest];
+        } while (array_filter($walls, static fn (array $w): bool => self::isCrossed($x, $y, $place[0], $place[1], $w)) !== []);
+
+        return $nearest;
     }
 
     /** @param  Cut  $rim */

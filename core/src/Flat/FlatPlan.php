@@ -369,9 +369,7 @@ final readonly class FlatPlan
         ];
         $cuts = [];
         foreach ($this->figure->flat->cutThrough() as $opening) {
-            $isThere = array_filter($opening, static fn (array $p): bool => $layer->has($p[0], $p[1])) !== []
-                || array_filter($layer->outline, static fn (array $p): bool => Polygon::has($opening, $p[0], $p[1])) !== [];
-            if ($isThere) {
+            if (CutLayer::rims($layer->outline, [$opening]) !== [$layer->outline]) {
                 $cuts[] = array_map($way, $this->laid($opening, $layer));
             }
         }

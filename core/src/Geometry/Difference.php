@@ -21,6 +21,8 @@ final class Difference
 
     private const ON_RIM = 1e-9;
 
+    private const SLOTS = 48;
+
     /**
      * @param  list<array{float, float}>  $from  either way round
      * @param  list<array{float, float}>  $cut
@@ -60,10 +62,22 @@ final class Difference
     private static function crossings(array $a, array $b): ?array
     {
         $crossings = [];
+        [$slots, $left, $wide] = self::slots($b);
+        $counts = [count($a), count($b)];
         foreach ($a as $i => [$ax, $ay]) {
-            [$bx, $by] = $a[($i + 1) % count($a)];
-            foreach ($b as $j => [$cx, $cy]) {
-                [$dx, $dy] = $b[($j + 1) % count($b)];
+            [$bx, $by] = $a[($i + 1) % $counts[0]];
+            $first = max(0, (int) floor((min($ax, $bx) - $left) / $wide) - 1);
+            $last = min(self::SLOTS - 1, (int) floor((max($ax, $bx) - $left) / $wide) + 1);
+            $near = [];
+            for ($slot = $first; $slot <= $last; $slot++) {
+                $near += $slots[$slot] ?? [];
+            }
+            foreach ($near as $j => $true) {
+                [$cx, $cy] = $b[$j];
+                [$dx, $dy] = $b[($j + 1) % $counts[1]];
+                if (max($cy, $dy) < min($ay, $by) - 1e-6 || min($cy, $dy) > max($ay, $by) + 1e-6) {
+                    continue;
+                }
                 $det = (float) (($bx - $ax) * ($dy - $cy) - ($by - $ay) * ($dx - $cx));
                 if ($det === 0.0) {
                     continue;
@@ -82,6 +96,31 @@ final class Difference
         }
 
         return $crossings;
+    }
+
+    /**
+     * The edges of an outline by where they lie from left to right, so that only those near are asked.
+     *
+     * @param  list<array{float, float}>  $points
+     * @return array{array<int, array<int, true>>, float, float} numbers of edges by slot, where the slots begin, how wide each is
+     */
+    private static function slots(array $points): array
+    {
+        [$left, $right] = [INF, -INF];
+        foreach ($points as [$x]) {
+            [$left, $right] = [min($left, $x), max($right, $x)];
+        }
+        $wide = max(1e-9, ($right - $left) / self::SLOTS);
+        $slots = [];
+        foreach ($points as $j => [$x]) {
+            $next = $points[($j + 1) % count($points)][0];
+            $last = min(self::SLOTS - 1, (int) ((max($x, $next) - $left) / $wide));
+            for ($slot = min(self::SLOTS - 1, (int) ((min($x, $next) - $left) / $wide)); $slot <= $last; $slot++) {
+                $slots[$slot][$j] = true;
+            }
+        }
+
+        return [$slots, $left, $wide];
     }
 
     /**
