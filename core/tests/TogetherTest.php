@@ -77,18 +77,21 @@ it('goes with all details of a piece of a face that lie in one eye, and with non
     }
 });
 
-it('is mutual but for sparks, and mirrored ways are mirrored back', function (int $seed) {
-    $figure = Figures::read(Figures::random($seed, 3, 40));
-    $all = Together::all($figure);
-    foreach ($all as $key => $others) {
-        foreach ($others as $other => $way) {
-            if (isset($all[$other])) {
-                expect($all[$other][$key] ?? null)->toBe($way, "{$key} and {$other}");
+it('is mutual but for sparks, and mirrored ways are mirrored back', function () {
+    $compared = 0;
+    foreach (range(1, 24) as $seed) {
+        $all = Together::all(Figures::read(Figures::random($seed, 3, 40)));
+        foreach ($all as $key => $others) {
+            foreach ($others as $other => $way) {
+                if (isset($all[$other])) {
+                    expect($all[$other][$key] ?? null)->toBe($way, "seed {$seed}: {$key} and {$other}");
+                    $compared++;
+                }
             }
         }
     }
-    expect(true)->toBeTrue();
-})->with([1, 2, 3, 4, 5, 6]);
+    expect($compared)->toBeGreaterThan(20);
+});
 
 it('is doubled, made single, paired and parted as one thing', function () {
     $figure = face();

@@ -68,11 +68,12 @@ final class Together
         $seen = [];
         while ($waiting !== []) {
             [$key, $side, $way] = array_pop($waiting);
-            if (isset($seen[$key.' '.$side])) {
+            if (isset($seen["{$key} {$side} {$way}"])) {
                 continue;
             }
-            $seen[$key.' '.$side] = true;
-            $others[$key] ??= $way * $side;
+            $seen["{$key} {$side} {$way}"] = true;
+            // What is reached both ways, across the middle line, goes along.
+            $others[$key] = max($others[$key] ?? -1, $way * $side);
             foreach ($links[$key] ?? [] as [$other, $own, $its]) {
                 if ($own === $side) {
                     $waiting[] = [$other, $its, $way];
