@@ -33,7 +33,7 @@ it('answers at every door, for documents that use every member of the schema', f
         $members += get_object_vars($document);
         foreach (array_keys(Doors::all()) as $i => $door) {
             // By turns every document goes through some, every door is gone through by many.
-            if (Turns::isOn($seed + $i, in_array($door, DEAR, true) ? 60 : 10)) {
+            if (Turns::isOn($seed + $i, in_array($door, DEAR, true) ? 120 : 20)) {
                 expect(Doors::fault($door, $figure))->toBe('', "{$door}, document {$seed}");
             }
         }

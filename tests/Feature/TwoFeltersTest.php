@@ -276,7 +276,7 @@ it('leaves the other\'s rows as they were on every route, with all that is their
             }
         }
     }
-});
+})->group('dear');
 
 it('writes nothing of one\'s own where something is only shown, or reckoned', function () {
     $own = Belongings::rows($this->ada->id);
@@ -318,7 +318,7 @@ it('answers in words whatever number or text stands in any member that is writte
         }
     }
     expect($count)->toBeGreaterThan(400);
-});
+})->group('dear');
 
 it('leaves the other\'s rows as they were by every command', function () {
     $home = sys_get_temp_dir().'/impa-two-'.bin2hex(random_bytes(6));

@@ -1,3 +1,4 @@
+import { byTurns } from './byTurns'
 import { expect, test, type Page } from './test'
 import { toTheShapes } from './onwards'
 
@@ -133,6 +134,7 @@ test('a new drawing goes through mix, portions, five steps, a broken needle, eve
 test('what must be seen at a step is seen: title, weight, drawing, done when and cautions, on a small screen and a tablet', async ({
   page,
 }) => {
+  byTurns()
   const shelf = (await (await page.request.get('/api/figures')).json()) as { figures: { id: number; name: string }[] }
   for (const { id } of shelf.figures.filter((f) => /Bobbin|Wick|Dusk/.test(f.name))) {
     await page.goto(`/figures/${id}/build`)

@@ -11,7 +11,10 @@ namespace Impa\Tests\Support;
 final class Turns
 {
     /** A dear test is asked once in so many runs. */
-    private const DEAR = 4;
+    private const DEAR = 12;
+
+    /** A test that both stores are asked is asked of PostgreSQL once in so many. */
+    private const SECOND_STORE = 3;
 
     public static function isWhole(): bool
     {
@@ -24,9 +27,15 @@ final class Turns
         return self::isWhole() || ($n + (int) getenv('IMPA_TEST_TURN')) % $in === 0;
     }
 
-    /** Whether it is the turn of a test of this name. */
+    /** Whether it is the turn of a dear test of this name. */
     public static function isTestOn(string $name): bool
     {
         return self::isOn(crc32($name), self::DEAR);
+    }
+
+    /** Whether it is the turn of a test of this name on the store that was not asked first. */
+    public static function isTestOnSecondStore(string $name): bool
+    {
+        return self::isOn(crc32($name), self::SECOND_STORE);
     }
 }
