@@ -10,6 +10,9 @@ use Impa\Build\Order;
 use Impa\Build\Step;
 use Impa\Build\StepKind;
 use Impa\Build\Steps;
+use Impa\Check\MendDesk;
+use Impa\Check\Remedy;
+use Impa\Check\Sign;
 use Impa\Face\Needles;
 use Impa\Figure\Figure;
 use Impa\Material\CoreMaterial;
@@ -485,7 +488,7 @@ describe('what is read at each step', function () {
             foreach (steps($figure) as $step) {
                 $sentences = preg_split('/(?<=[.?!]) /', $step->text);
                 expect($sentences)->toHaveCount(2, $step->text);
-                $wrong = Hints::wrong($step);
+                $wrong = Hints::wrong($step, $figure);
                 $hints = [Hints::look($step), ...array_values($wrong ?? []), ...Hints::cautions($step, $figure)];
                 foreach ([...$sentences, ...$hints] as $sentence) {
                     expect(count(preg_split('/\s+/', trim($sentence))))->toBeLessThanOrEqual(20, $sentence);
@@ -592,4 +595,23 @@ it('spreads minutes and stabs as lognormals', function () {
         ->and($one)->toEqualWithDelta(90 * exp(1.2815515655 * sqrt(0.35 ** 2 + 0.15 ** 2 + 0.25 ** 2)), 1e-9)
         ->and($pace->stabs(0.0))->toBe([0.0, 0.0, 0.0])
         ->and($pace->stabs(2.0)[1])->toBe(2 * $pace->stabs(1.0)[1]);
+});
+
+it('trims the larger one of two that are cut from a sheet, and felts the larger one more of two that are felted', function () {
+    $ears = static fn (array $more): Figure => Figures::read(Figures::document([
+        Figures::part('body', 'ball', 60, 60, 60, 0, 30),
+        Figures::part('ear', 'plate', 20, 30, 3, 20, 70, 0, $more + ['mirror' => true, 'join' => ['to' => 'body']]),
+    ]));
+    $said = static function (Figure $figure): string {
+        $step = byKey($figure)['compare:ear'];
+        $desk = MendDesk::remedies(Ledger::of($figure, Densities::house()), Sign::Twin, 'ear', ['more' => 0.2]);
+
+        return $step->text.' '.(Hints::wrong($step, $figure)['cure'] ?? '').' '.implode(' ', array_merge(...array_map(
+            static fn (Remedy $r): array => [$r->way, ...$r->steps],
+            $desk,
+        )));
+    };
+    expect($said($ears(['covering' => ['way' => 'pre-felt']])))->toContain('Trim the larger one')->not->toContain('elt the larger one')
+        ->not->toContain('Pull a little off')
+        ->and($said($ears([])))->toContain('Felt the larger one more')->not->toContain('Trim the larger');
 });

@@ -77,8 +77,8 @@ it('leaves holes open: less wool, and the ground shows', function () {
     $teeth = $mouth + ['holesMm' => [[[-6, 1], [6, 1], [6, 5], [-6, 5]]]];
     expect(withDetail($teeth)->details['d']->areaMm2())
         ->toEqualWithDelta(200.0 - 48.0, 1e-9)
-        ->and(DetailWool::mg(withDetail($teeth)->details['d'], Densities::house()))
-        ->toBeLessThan(DetailWool::mg(withDetail($mouth)->details['d'], Densities::house()));
+        ->and(DetailWool::mg(withDetail($teeth)->details['d'], null, Densities::house()))
+        ->toBeLessThan(DetailWool::mg(withDetail($mouth)->details['d'], null, Densities::house()));
     $px = static function (Figure $figure, float $x, float $y): string {
         $image = imagecreatefromstring(Painter::png($figure, View::Front, 200, Srgb::hex('#ffffff')));
         $scale = Painter::pxPerMm($figure, View::Front, 200);

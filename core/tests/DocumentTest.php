@@ -328,7 +328,6 @@ it('sizes to a height, to a part\'s width, and through an opening, from ten mill
     expect(Sizing::toHeight($figure, 150.0))
         ->heightMm->toBe(150.0)
         ->factor->toBe(1.5)
-        ->woolTimes()->toBe(3.375)
         ->and(Sizing::toPartWidth($figure, 'b', 30.0)->factor)
         ->toEqualWithDelta(1.5, 1e-12)
         ->and(Sizing::toFit($ball, 60.0)->factor)

@@ -110,9 +110,9 @@ it('says how much wool, which marks, in which order it is stabbed, and what to l
             'The middle last, and little: leave it 0.4 mm proud',
         ])
         ->and($eye->woolMg)
-        ->toEqualWithDelta((M_PI / 4) * 36 * 0.45, 0.01)
+        ->toEqualWithDelta((M_PI / 4) * 36 * 0.45 * 30 / sqrt(900 - 153), 0.15)
         ->and($eye->wool)
-        ->toContain('13 mg each')
+        ->toContain('14 mg each')
         ->and($eye->check)
         ->toContain('mirror')
         ->and($eye->undo)

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace Impa\Tests\Ledger;
 
 use Impa\Figure\Figure;
+use Impa\Geometry\Polygon;
 use Impa\Material\CoveringWay;
 use Impa\Material\Densities;
 use Impa\Plan\Plan;
 use Impa\Shape\Catalogue;
+use Impa\Shape\Outline;
 use Impa\Shape\ShapeKind;
 use Impa\Stash\Supply;
 use Impa\Tests\Support\Figures;
@@ -200,7 +202,9 @@ it('lays film fibres between the layers of a stiff sheet, four milligrams on a s
     $figure = one('sheet', 50, 40, 2, ['covering' => ['way' => 'film'], 'shape' => [
         'kind' => 'sheet', 'widthMm' => 50, 'heightMm' => 40, 'depthMm' => 2, 'outline' => 'rectangle',
     ]]);
-    $area = $figure->parts['a']->solid->volumeCm3() / 0.2 * 1.2;
+    // Cut out of a sheet of 50 by 40, a fifth more for cutting; the outline's corners are round: two per thousand of it, drawn at 0.12.
+    $area = Polygon::signedArea(Outline::filling(Outline::named('rectangle'), 50, 40)) / 100 * 1.2;
+    expect($area)->toBeGreaterThan(0.97 * 24.0)->toBeLessThan(24.0);
     expect(grams($figure, Purpose::Film))->toEqualWithDelta($area * 0.004, 1e-9)
         ->and(grams($figure, Purpose::Covering))->toEqualWithDelta($area * 0.2 * 0.12, 1e-9);
 });
@@ -220,3 +224,19 @@ it('stands beside an earlier one wool by wool: both sum up to their wholes, and 
         expect($row['wasG'])->toBe(array_column($rows, 'isG', 'name')[$row['name']]);
     }
 });
+
+it('weighs what is cut from a sheet by the piece that is cut, whatever its rim', function (string $outline) {
+    // The outline by the trapezoid rule, from points that are written down (Shape/Outline), at the sheet's own weight.
+    foreach (['film', 'pre-felt'] as $way) {
+        $figure = one('plate', 50, 40, 6, ['covering' => ['way' => $way], 'shape' => [
+            'kind' => 'plate', 'widthMm' => 50, 'heightMm' => 40, 'depthMm' => 6, 'outline' => $outline,
+        ]]);
+        $mm2 = 0.0;
+        $points = $figure->parts['a']->solid->front()[0];
+        foreach ($points as $i => [$x, $y]) {
+            [$nextX, $nextY] = $points[($i + 1) % count($points)];
+            $mm2 += ($nextX + $x) * ($nextY - $y) / 2;
+        }
+        expect(grams($figure, Purpose::Covering))->toEqualWithDelta($mm2 / 100 * 0.6 * 0.12 * 1.2, 1e-9);
+    }
+})->with(['disc', 'triangle', 'leaf', 'heart', 'rectangle']);

@@ -133,6 +133,43 @@ describe('cures', function () {
     });
 });
 
+it('stands lower by what is made flat, so that it leans farther: a ball cut off at 8 mm', function () {
+    $parts = [Figures::part('a', 'ball', 80, 80, 80, 0, 40, more: ['core' => 'none'])];
+    $flat = Balance::of(Ledger::of(Figures::read(Figures::document($parts, [], ['base' => ['flattenMm' => 8]])), Densities::house()));
+    // The chord of a circle of 40, 8 below its rim (CRC); its middle then 32 above the table.
+    $tipDeg = rad2deg(atan(sqrt(2 * 40 * 8 - 8 ** 2) / 32));
+    expect($flat->footprint->tableMm)->toEqualWithDelta(8.0, 0.1)
+        ->and($flat->tipDeg())->toEqualWithDelta($tipDeg, 1.0);
+    foreach ($flat->rose() as ['tipDeg' => $towards]) {
+        expect($towards)->toBeGreaterThanOrEqual($flat->tipDeg() - 1e-6);
+    }
+});
+
+it('goes two ways at once where neither alone is enough, with as little of both as will do', function () {
+    // A head of 72 mm, a little ahead, on a ball of 20 mm.
+    $balance = balance([
+        Figures::part('body', 'ball', 20, 20, 20, 0, 10),
+        Figures::part('head', 'ball', 72, 72, 72, 0, 54, 2, ['join' => ['to' => 'body']]),
+    ]);
+    expect(array_column(Cures::of($balance), 'kind'))->toBe(['both']);
+    $cure = Cures::of($balance)[0];
+    $firm = static fn (float $mm, float $g): bool => $balance->flattened($mm)->tipWithDeg(
+        $g,
+        [$cure->mm[0], $cure->mm[2]],
+        Balance::LOW_MM,
+    ) >= Balance::TOUCHY_DEG;
+    expect($cure->text)->toContain('flatten the base by')->toContain(sprintf('and hide %.0f g more low', $cure->g))
+        ->and($firm($cure->amount, $cure->g))->toBeTrue()
+        ->and($firm($cure->amount, 0.0))->toBeFalse()
+        ->and($firm($cure->amount, $cure->g - 1.0))->toBeFalse()
+        ->and($firm(0.0, $balance->massG))->toBeFalse();
+    $cured = Cures::tried($balance, 'both');
+    $after = Balance::of(Ledger::of($cured, Densities::house()));
+    expect($after->tipDeg())->toEqualWithDelta($cure->tipDeg, 0.25)->toBeGreaterThanOrEqual(Balance::TOUCHY_DEG)
+        ->and($after->massG - $balance->massG)->toEqualWithDelta($cure->g, 1e-6)
+        ->and($cured->base->flattenMm)->toBe($cure->amount);
+});
+
 it('makes the figure stand as firmly as each cure says, when it is tried, and leaves all else as it was', function () {
     foreach ([topHeavy(2, 7), topHeavy(0, -6), topHeavy(0, 0, 6)] as $parts) {
         $balance = balance($parts);

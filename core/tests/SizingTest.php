@@ -7,8 +7,11 @@ namespace Impa\Tests\Sizing;
 use Impa\Figure\Figure;
 use Impa\Figure\Sizing;
 use Impa\Figure\SizingRefused;
+use Impa\Material\Densities;
 use Impa\Plan\Plan;
 use Impa\Tests\Support\Figures;
+use Impa\Tests\Support\Works;
+use Impa\Wool\Growth;
 
 /** A ball of 40 mm on a ball of 60 mm, 100 mm tall. */
 function snow(): Figure
@@ -33,10 +36,29 @@ it('makes one part so wide, and all else grows alike', function () {
 });
 
 it('takes eight times the wool twice as tall', function () {
-    $sizing = Sizing::toHeight(snow(), 200);
-    expect($sizing->woolTimes())->toEqualWithDelta(8, 1e-9);
-    // In solid colour there is no cover to keep its thickness: the plan says the same.
-    expect(Plan::of(snow()->scaledTo(200))->totalG() / Plan::of(snow())->totalG())->toEqualWithDelta(8, 1e-6);
+    // In solid colour there is no cover to keep its thickness.
+    expect(Growth::ofWool(snow(), 200.0, Densities::house()))->toEqualWithDelta(8, 1e-6);
+});
+
+it('takes as many times the wool as the plans of both sizes say, where covers keep their thickness', function (float $heightMm) {
+    foreach (['wick', 'bobbin', 'sorrel'] as $name) {
+        $figure = Works::demo($name);
+        $both = Plan::of($figure->scaledTo($heightMm))->totalG() / Plan::of($figure)->totalG();
+        $cube = ($heightMm / $figure->heightMm) ** 3;
+        expect(Growth::ofWool($figure, $heightMm, Densities::house()))->toEqualWithDelta($both, 1e-9)
+            ->and(abs($both / $cube - 1))->toBeLessThan(0.2);
+    }
+})->with([60.0, 240.0]);
+
+it('takes less than eight times the wool twice as tall where its core is lighter than its cover', function () {
+    // A ball of 40 mm, 3 mm of cover: by hand, shells of (20, 17) and (40, 37) mm at the house's densities and wastes.
+    $figure = Figures::read(Figures::document([Figures::part('a', 'ball', 40, 40, 40, 0, 20, more: ['core' => 'stuffing'])]));
+    $densities = Densities::house();
+    $felt = $densities->feltGPerCm3($figure->parts['a']->firmness) * (1 + $densities->coverWaste);
+    $core = $densities->insideGPerCm3($figure->parts['a']->core, $figure->parts['a']->firmness) * (1 + $densities->insideWaste);
+    $g = static fn (float $r): float => ($r ** 3 - ($r - 3) ** 3) * $felt + ($r - 3) ** 3 * $core;
+    $times = Growth::ofWool($figure, 2 * $figure->heightMm, $densities);
+    expect($times)->toEqualWithDelta($g(40.0) / $g(20.0), 0.01)->toBeLessThan(7.5);
 });
 
 it('fits into a jar by its opening, or by its height where that is less', function () {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Tests\Wool;
 
 use Impa\Colour\Srgb;
+use Impa\Figure\Figure;
 use Impa\Material\CoreMaterial;
 use Impa\Material\Densities;
 use Impa\Material\Firmness;
@@ -12,6 +13,7 @@ use Impa\Plan\Plan;
 use Impa\Stash\NearestWool;
 use Impa\Tests\Support\Figures;
 use Impa\Wool\DetailWool;
+use Impa\Wool\Ledger;
 use Impa\Wool\PartWool;
 use Impa\Wool\Spread;
 
@@ -24,8 +26,8 @@ it('weighs the example head: core 6.25 g, cover 3.18 g', function () {
     $head = wool(Figures::part('head', 'ball', 52, 46, 48));
     expect($head->volumeCm3)->toEqualWithDelta(60.1, 0.05)
         ->and(round($head->areaCm2(), 1))->toBe(74.4)
-        ->and($head->coreG())->toEqualWithDelta(6.25, 0.005)
-        ->and($head->coverG())->toEqualWithDelta(3.18, 0.005)
+        ->and($head->coreG())->toEqualWithDelta(6.25, 0.02)
+        ->and($head->coverG())->toEqualWithDelta(3.18, 0.02)
         ->and([$head->loose()->widthMm, $head->loose()->heightMm, $head->loose()->depthMm])->toEqualWithDelta([71.0, 62.0, 65.0], 0.5);
 });
 
@@ -76,7 +78,16 @@ it('sums the parts and details to the whole, and weighs mirrored parts alike', f
             $part['turnDeg'] = ['x' => $part['turnDeg']['x'], 'y' => -$part['turnDeg']['y'], 'z' => -$part['turnDeg']['z']];
         }
         unset($part);
-        expect(Plan::of(Figures::read($mirrored))->document()['balance']['massG'])->toEqualWithDelta($plan['balance']['massG'], 1e-9);
+        foreach ($mirrored['details'] as &$detail) {
+            $detail['xMm'] = -($detail['xMm'] ?? 0);
+            $detail['turnDeg'] = -($detail['turnDeg'] ?? 0);
+            if (isset($detail['pointsMm'])) {
+                $detail['pointsMm'] = array_map(static fn (array $p): array => [-$p[0], $p[1]], $detail['pointsMm']);
+            }
+        }
+        unset($detail);
+        // Under a detail the skin of a turned part is felt for from one side to the other: a milligram.
+        expect(Plan::of(Figures::read($mirrored))->document()['balance']['massG'])->toEqualWithDelta($plan['balance']['massG'], 2e-3);
     }
 });
 
@@ -122,10 +133,10 @@ it('takes eleven milligrams for an eye of 5 by 6 mm, and none for a bead', funct
         ['key' => 'mouth', 'on' => 'head', 'kind' => 'line', 'widthMm' => 1.2, 'pointsMm' => [[-4, 0], [4, 0]], 'colour' => 'black'],
         ['key' => 'patch', 'on' => 'head', 'kind' => 'patch', 'pointsMm' => [[0, 0], [0, 4], [5, 4], [5, 0]], 'colour' => 'black'],
     ]));
-    expect(DetailWool::mg($figure->details['eye'], Densities::house()))->toEqualWithDelta(11, 0.5)
-        ->and(DetailWool::mg($figure->details['bead'], Densities::house()))->toBe(0.0)
-        ->and(DetailWool::mg($figure->details['mouth'], Densities::house()))->toEqualWithDelta(8 * 1.2 * 0.45, 1e-9)
-        ->and(DetailWool::mg($figure->details['patch'], Densities::house()))->toEqualWithDelta(20 * 0.45, 1e-9);
+    expect(DetailWool::mg($figure->details['eye'], null, Densities::house()))->toEqualWithDelta(11, 0.5)
+        ->and(DetailWool::mg($figure->details['bead'], null, Densities::house()))->toBe(0.0)
+        ->and(DetailWool::mg($figure->details['mouth'], null, Densities::house()))->toEqualWithDelta(8 * 1.2 * 0.45, 1e-9)
+        ->and(DetailWool::mg($figure->details['patch'], null, Densities::house()))->toEqualWithDelta(20 * 0.45, 1e-9);
 });
 
 it('finds the nearest wool of the stash, and none where none passes', function () {
@@ -149,7 +160,7 @@ it('has its middle of mass between those of its core and its cover, by their wei
     $house = Densities::house();
     $wool = PartWool::of($part, $house);
     $whole = $part->solid->middleOfMass();
-    $core = $part->solid->shrunk(2 * $part->coverMm);
+    $core = $part->solid->within($part->coverMm);
     $felt = $house->feltGPerCm3($part->firmness);
     $coreG = $core->volumeCm3() * $house->insideGPerCm3($part->core, $part->firmness);
     // The cover's own middle, from the whole's and the inside's volumes (Archimedes' law of the lever).
@@ -174,10 +185,39 @@ it('is as heavy on one side as its solid where it is filled with foam, is of one
     // A sheet round a core: its own weight lies about the whole's middle, the core about its own.
     [$wound, $about, $part] = $middle(['core' => 'core-wool', 'covering' => ['way' => 'pre-felt']]);
     $wool = PartWool::of($part, Densities::house());
-    $inside = $part->solid->shrunk(6.0)->middleOfMass();
+    $inside = $part->solid->within(3.0)->middleOfMass();
     $coreG = $wool->insideCm3 * 0.15;
     expect($wound[1])->toEqualWithDelta(
         ($wool->covering->finishedG * $about[1] + $coreG * $inside[1]) / ($wool->covering->finishedG + $coreG),
         1e-6,
     );
+});
+
+it('takes for a detail the wool of the skin it covers, not of what is seen of it', function () {
+    $figure = static fn (array $detail): Figure => Figures::read(Figures::document(
+        [Figures::part('head', 'ball', 60, 60, 60, 0, 30), Figures::part('leaf', 'plate', 60, 60, 6, 0, 90)],
+        [$detail + ['key' => 'd', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 8, 'heightMm' => 8, 'colour' => 'black']],
+    ));
+    $mg = static fn (array $detail): float => 1000 * Ledger::of($figure($detail), Densities::house())->ofDetail('d')->g;
+    $flat = M_PI / 4 * 64 * Densities::house()->wispMgPerMm2;
+    foreach ([0.0, 10.0, 18.0, 24.0] as $x) {
+        // On a ball the skin is R / z times what is seen (Archimedes, On the sphere and cylinder); summed up in rings and sectors.
+        $sum = 0.0;
+        for ($i = 0; $i < 200; $i++) {
+            $r = 4 * sqrt(($i + 0.5) / 200);
+            for ($j = 0; $j < 200; $j++) {
+                $a = 2 * M_PI * ($j + 0.5) / 200;
+                $sum += 30 / sqrt(900 - ($x + $r * cos($a)) ** 2 - ($r * sin($a)) ** 2) / 40_000;
+            }
+        }
+        expect($mg(['xMm' => $x]) / $flat)->toEqualWithDelta($sum, 0.02 * $sum, "at {$x} mm");
+        // From the side it is the same ball.
+        expect($mg(['xMm' => $x, 'side' => 'left']))->toEqualWithDelta($mg(['xMm' => $x]), 0.01 * $flat);
+        // What keeps its size lies on the wool as large as it is.
+        expect($mg(['xMm' => $x, 'keep' => 'size']))->toEqualWithDelta($flat, 1e-9)
+            ->and($mg(['on' => 'leaf', 'xMm' => $x]))->toEqualWithDelta($flat, 1e-9);
+    }
+    // A line along a level takes its length on the skin: an arc of the ball's great circle, its width its own.
+    $line = ['kind' => 'line', 'widthMm' => 1, 'pointsMm' => array_map(static fn (int $x): array => [$x, 0], range(-24, 24))];
+    expect($mg($line))->toEqualWithDelta(60 * asin(0.8) * Densities::house()->wispMgPerMm2, 0.05);
 });

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Requests\Body;
+use App\Stash\Stash;
 use Illuminate\Http\JsonResponse;
 use Impa\Figure\Sizing;
+use Impa\Wool\Growth;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** What finished height a wish about one size comes to. */
@@ -22,6 +24,10 @@ final class SizingController
             default => throw new HttpException(422, 'The member "by" is one of height, part and object.'),
         };
 
-        return new JsonResponse(['heightMm' => $sizing->heightMm, 'factor' => $sizing->factor, 'woolTimes' => $sizing->woolTimes()]);
+        return new JsonResponse([
+            'heightMm' => $sizing->heightMm,
+            'factor' => $sizing->factor,
+            'woolTimes' => Growth::ofWool($figure, $sizing->heightMm, Stash::densities($figure)),
+        ]);
     }
 }

@@ -82,7 +82,7 @@ final class ArmatureSheet
     /** @return array{float, float, float, float} what a ribbon winds round: thickness, length; its width and overlap */
     private static function ribbon(Wire $wire): array
     {
-        return [max(2.0, 2 * $wire->gaugeMm), $wire->lengthMm() + 2 * WireAdvice::FOLD_BACK_MM, self::RIBBON_MM, self::OVERLAP];
+        return [max(2.0, 2 * $wire->gaugeMm), $wire->lengthMm() + WireAdvice::foldBacksMm($wire), self::RIBBON_MM, self::OVERLAP];
     }
 
     /** Whether it holds, and what would. */

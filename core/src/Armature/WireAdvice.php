@@ -8,7 +8,6 @@ use Impa\Figure\Figure;
 use Impa\Figure\Part;
 use Impa\Figure\Placement;
 use Impa\Figure\Wire;
-use Impa\Material\WireMaterial;
 use Impa\Wool\Ledger;
 
 /** What a wire takes, whether it holds, and what it goes through. Immutable. */
@@ -23,8 +22,10 @@ final readonly class WireAdvice
     /** A stride along a course, as a share of the thinnest of a part: a graze that is shorter is none. */
     private const STRIDE = 0.15;
 
-    /** A limb that sinks by more than this share of its length hangs (house choice). */
+    /** A limb that sinks by more than this share of its length hangs, but for what nobody sees in wool, mm (house choices). */
     private const SAG_SHARE = 0.05;
+
+    private const UNSEEN_MM = 1.0;
 
     /** It stays as bent while its stress is below this share of what bends it for good (house choice). */
     private const SAFE_SHARE = 0.7;
@@ -32,7 +33,7 @@ final readonly class WireAdvice
     /**
      * @param  float  $cutMm  of each, fold-backs and loops included; a doubled one in one piece
      * @param  float  $freeMm  the longest stretch that stands out of what holds it
-     * @param  float  $carriesG  what hangs on that stretch, its own weight left out
+     * @param  float  $carriesG  what hangs on that stretch and at its end, its own weight left out
      * @param  float  $sagMm  how far its end sinks, held out level
      * @param  ?float  $adviceMm  the thinnest of its material that is sold and holds; none where none does
      * @param  list<array{part: string, holes: list<array{float, float, float}>}>  $through  what it goes through, and where it enters
@@ -53,27 +54,33 @@ final readonly class WireAdvice
     public static function of(Wire $wire, Figure $figure, Ledger $ledger): self
     {
         $walked = self::walked($wire, $figure);
-        [$free, $carries] = self::load($wire, $figure, $ledger, array_filter(array_column($walked, 'insideMm', 'part')));
-        $beam = self::beam($wire, $wire->material, $wire->gaugeMm, $free, $carries);
+        [$free, $along, $end] = self::load($wire, $figure, $ledger, array_filter(array_column($walked, 'insideMm', 'part')));
+        $beam = self::beam($wire, $wire->gaugeMm, $free, $along, $end);
 
         return new self(
             wire: $wire,
             cutMm: self::cut($wire),
             freeMm: $free,
-            carriesG: $carries,
+            carriesG: $along + $end,
             sagMm: $beam->sagMm(),
             staysAsBent: $beam->stressMPa() < self::SAFE_SHARE * $wire->material->yieldMPa(),
-            adviceMm: self::thinnest($wire, $free, $carries),
+            adviceMm: self::thinnest($wire, $free, $along, $end),
             through: self::pierced($walked),
         );
     }
 
-    /** Length to cut for one of it: its course, doubled and twisted where it is, loops, and both ends turned back. */
+    /** Length to cut for one of it: its course, doubled and twisted where it is, its loop, and each end turned back that has none. */
     public static function cut(Wire $wire): float
     {
         $strands = $wire->doubled ? 2 * Wire::takeUp($wire->gaugeMm) : 1.0;
 
-        return $strands * $wire->lengthMm() + M_PI * $wire->endLoopMm + 2 * self::FOLD_BACK_MM;
+        return $strands * $wire->lengthMm() + M_PI * $wire->endLoopMm + self::foldBacksMm($wire);
+    }
+
+    /** What its ends take that are turned back: a loop is turned back already. */
+    public static function foldBacksMm(Wire $wire): float
+    {
+        return ($wire->endLoopMm > 0.0 ? 1 : 2) * self::FOLD_BACK_MM;
     }
 
     /** Whether it goes through any piece of a part. */
@@ -89,12 +96,12 @@ final readonly class WireAdvice
     }
 
     /** The thinnest that is sold and neither hangs nor bends. */
-    private static function thinnest(Wire $wire, float $freeMm, float $carriesG): ?float
+    private static function thinnest(Wire $wire, float $freeMm, float $alongG, float $endG): ?float
     {
         foreach ($wire->material->soldMm() as $mm) {
-            $beam = self::beam($wire, $wire->material, $mm, $freeMm, $carriesG);
+            $beam = self::beam($wire, $mm, $freeMm, $alongG, $endG);
             if (
-                $beam->sagMm() <= max(0.5, self::SAG_SHARE * $freeMm) &&
+                $beam->sagMm() <= max(self::UNSEEN_MM, self::SAG_SHARE * $freeMm) &&
                 $beam->stressMPa() < self::SAFE_SHARE * $wire->material->yieldMPa()
             ) {
                 return $mm;
@@ -104,39 +111,48 @@ final readonly class WireAdvice
         return null;
     }
 
-    private static function beam(Wire $wire, WireMaterial $material, float $mm, float $freeMm, float $carriesG): Beam
+    private static function beam(Wire $wire, float $mm, float $freeMm, float $alongG, float $endG): Beam
     {
-        $strands = ($wire->doubled ? 2 : 1) * $material->strands();
-        $ownG = $strands * M_PI / 4 * $mm ** 2 * $freeMm / 1000 * $material->gPerCm3();
+        $ownG = $wire->strands() * M_PI / 4 * $mm ** 2 * $freeMm / 1000 * $wire->material->gPerCm3();
 
-        return new Beam($freeMm, $mm, $strands, $material->youngGPa(), $ownG + $carriesG, 0.0);
+        return new Beam($freeMm, $mm, $wire->strands(), $wire->material->youngGPa(), $ownG + $alongG, $endG);
     }
 
     /**
-     * The longest stretch of limb that it holds out, and what that weighs: all parts that it goes along for most of their length, with
-     * what is held by them.
+     * The longest stretch of limb that it holds out, what that weighs, and what is held at its end, with all that is joined to that.
      *
      * @param  array<string, float>  $insideMm  by the parts that it goes through
-     * @return array{float, float} mm and g
+     * @return array{float, float, float} mm and g
      */
     private static function load(Wire $wire, Figure $figure, Ledger $ledger, array $insideMm): array
     {
-        $free = $carries = 0.0;
+        $free = $along = $end = 0.0;
         foreach ($figure->parts as $part) {
             if (! $part->isJoined() || ! $part->solid->kind()->isLong() || ! isset($insideMm[$part->key])) {
                 continue;
             }
             $length = $part->solid->size()->heightMm;
             if ($length > $free) {
-                $held = array_filter($figure->parts, static fn (Part $p): bool => $p->joinTo === $part->key);
                 $free = $length;
-                $carries = $ledger->wool[$part->key]->finishedG()
-                    // What hangs at the end weighs more than what is spread along: its load is 8/3 times as much (Beam).
-                    + 8 / 3 * array_sum(array_map(static fn (Part $p): float => $ledger->wool[$p->key]->finishedG(), $held));
+                $along = $ledger->wool[$part->key]->finishedG();
+                $end = self::heldG($part->key, $figure, $ledger);
             }
         }
 
-        return $free > 0.0 ? [$free, $carries] : [$wire->lengthMm() / 2, 0.0];
+        return $free > 0.0 ? [$free, $along, $end] : [$wire->lengthMm() / 2, 0.0, 0.0];
+    }
+
+    /** What is joined to a part, and to that, and so on: one piece of each. */
+    private static function heldG(string $key, Figure $figure, Ledger $ledger): float
+    {
+        $g = 0.0;
+        foreach ($figure->parts as $other => $part) {
+            if ($part->joinTo === $key && (string) $other !== $key) {
+                $g += $ledger->wool[$other]->finishedG() + self::heldG((string) $other, $figure, $ledger);
+            }
+        }
+
+        return $g;
     }
 
     /** @return list<array{part: string, holes: non-empty-list<array{float, float, float}>}> what it goes through or ends in, and where */

@@ -19,10 +19,8 @@ final readonly class Balance
 
     public const TOUCHY_DEG = 10.0;
 
-    /** Weight that is hidden in the base lies so far above the table, in mm; it is tried in so many steps up to the figure's own. */
+    /** Weight that is hidden in the base lies so far above the table, in mm; up to the figure's own. */
     public const LOW_MM = 4.0;
-
-    private const WEIGHT_STEPS = 20;
 
     private const GLASS_G_PER_CM3 = 2.5;
 
@@ -149,20 +147,24 @@ final readonly class Balance
     }
 
     /**
-     * Grams to hide low in the base so that it stands firmly; 0 where even the figure's own weight again would not do.
+     * Whole grams to hide low in the base so that it stands firmly; 0 where even the figure's own weight again would not do.
      *
      * @param  ?array{float, float}  $at  x and z; the middle of the footprint where none is said
      */
     public function weightLowG(?array $at = null): float
     {
-        for ($k = 1; $k <= self::WEIGHT_STEPS; $k++) {
-            $g = $this->massG * $k / self::WEIGHT_STEPS;
-            if ($this->tipWithDeg($g, $at ?? $this->footprint->middle(), self::LOW_MM) >= self::TOUCHY_DEG) {
-                return $g;
-            }
+        $isFirm = fn (int $g): bool => $this->tipWithDeg($g, $at ?? $this->footprint->middle(), self::LOW_MM) >= self::TOUCHY_DEG;
+        [$low, $high] = [1, (int) ceil($this->massG)];
+        if (! $isFirm($high)) {
+            return 0.0;
+        }
+        // The more lies low, the firmer: bisection.
+        while ($low < $high) {
+            $g = intdiv($low + $high, 2);
+            [$low, $high] = $isFirm($g) ? [$low, $g] : [$g + 1, $high];
         }
 
-        return 0.0;
+        return (float) $low;
     }
 
     /**
@@ -231,6 +233,12 @@ final readonly class Balance
         $spare = $this->aboveMm() * tan(deg2rad(self::FALLS_DEG));
 
         return max(0.0, $this->footprint->marginMm($this->centreMm[0], $this->centreMm[2]) - $spare);
+    }
+
+    /** The same figure with so much of its base flat. */
+    public function flattened(float $mm): self
+    {
+        return new self($this->figure, $this->gOf, $this->massG, $this->centreMm, $this->footprint->flattened($mm));
     }
 
     /** What a part and all that is joined to it weigh, in g. */

@@ -8,12 +8,13 @@ namespace Impa\Balance;
 final readonly class Cure
 {
     /**
-     * @param  string  $kind  flatten, weight, washers, carry or feet
+     * @param  string  $kind  flatten, weight, washers, carry, feet or both: flatten and weight
      * @param  float  $amount  the least that is enough
      * @param  string  $unit  mm or g
      * @param  float  $tipDeg  at which lean it tips then
      * @param  list<string>  $parts  keys of the parts that are moved
      * @param  array{float, float, float}  $mm  by how much they are moved, or where weight is hidden
+     * @param  float  $g  of the weight, where both go together
      * @param  string  $text  in words, as it would be said after "to stand firmly: "
      */
     public function __construct(
@@ -24,6 +25,7 @@ final readonly class Cure
         public string $text,
         public array $parts = [],
         public array $mm = [0.0, 0.0, 0.0],
+        public float $g = 0.0,
     ) {
     }
 }

@@ -12,7 +12,8 @@ use stdClass;
 
 /**
  * What makes a top-heavy figure stand firmly, each with the least amount that is enough: a flatter base, weight low on the far side,
- * washers in the foot, what it carries moved over the base, its feet farther apart (common practice).
+ * washers in the foot, what it carries moved over the base, its feet farther apart (common practice); where none alone is enough, a flatter
+ * base and weight together.
  */
 final class Cures
 {
@@ -55,7 +56,7 @@ final class Cures
             }
         }
 
-        return $found;
+        return $found === [] ? array_values(array_filter([$cures->both()])) : $found;
     }
 
     /**
@@ -77,9 +78,10 @@ final class Cures
     {
         $document = $figure->document();
         $base = ($document->base ?? null) instanceof stdClass ? $document->base : new stdClass;
-        if ($cure->kind === 'flatten') {
+        if ($cure->kind === 'flatten' || $cure->kind === 'both') {
             $base->flattenMm = $cure->amount;
-        } elseif ($cure->parts === []) {
+        }
+        if ($cure->kind !== 'flatten' && $cure->parts === []) {
             $base->weights = self::withWeight($base->weights ?? [], $cure);
         }
         if ((array) $base !== []) {
@@ -107,7 +109,7 @@ final class Cures
         }
         $key = Draft::besides(array_column($weights, 'key'), 'low');
 
-        return [...$weights, (object) ['key' => $key, 'g' => $cure->amount, 'atMm' => $cure->mm]];
+        return [...$weights, (object) ['key' => $key, 'g' => $cure->kind === 'both' ? $cure->g : $cure->amount, 'atMm' => $cure->mm]];
     }
 
     /** @return list<string> a part and all that is joined to it, near and far */
@@ -147,9 +149,37 @@ final class Cures
                     $g,
                     'g',
                     $this->balance->tipWithDeg($g, $at, Balance::LOW_MM),
-                    sprintf('hide %.0f g more low %s', max(1.0, $g), $where),
+                    sprintf('hide %.0f g more low %s', $g, $where),
                     mm: [$at[0], $this->balance->footprint->tableMm + Balance::LOW_MM, $at[1]],
                 );
+            }
+        }
+
+        return $best;
+    }
+
+    /** Where neither alone is enough: as little as will do of both, each as a share of the most there may be of it. */
+    private function both(): ?Cure
+    {
+        [$best, $least] = [null, INF];
+        $most = (int) floor(Footprint::mostMm($this->figure->heightMm));
+        for ($mm = max(2, (int) ceil($this->figure->base->flattenMm)); $mm <= $most; $mm++) {
+            $flat = $this->balance->flattened($mm);
+            foreach ((new self($flat, $this->figure))->places() as $where => $at) {
+                $g = $flat->weightLowG($at);
+                $share = $mm / $most + $g / $flat->massG;
+                if ($g > 0.0 && $share < $least) {
+                    $least = $share;
+                    $best = new Cure(
+                        'both',
+                        $mm,
+                        'mm',
+                        $flat->tipWithDeg($g, $at, Balance::LOW_MM),
+                        sprintf('flatten the base by %d mm, and hide %.0f g more low %s', $mm, $g, $where),
+                        mm: [$at[0], $flat->footprint->tableMm + Balance::LOW_MM, $at[1]],
+                        g: $g,
+                    );
+                }
             }
         }
 

@@ -17,10 +17,13 @@ final readonly class Footprint
     /**
      * @param  list<list<list<array{float, float, float}>>>  $pieces  placed rings of the pieces that may touch the table
      * @param  list<array{float, float}>  $hull  [x, z] in mm, anticlockwise
+     * @param  float  $lowestMm  where the figure ends before anything is made flat
+     * @param  float  $tableMm  where it stands: what is made flat lowers it by as much
      */
     private function __construct(
         private array $pieces,
         public array $hull,
+        private float $lowestMm,
         public float $tableMm,
     ) {
     }
@@ -36,7 +39,9 @@ final readonly class Footprint
             }
         }
 
-        return (new self($pieces, [], is_infinite($lowest) ? 0.0 : $lowest))->flattened(
+        $lowest = is_infinite($lowest) ? 0.0 : $lowest;
+
+        return (new self($pieces, [], $lowest, $lowest))->flattened(
             max(self::FLATTENING_MM, $figure->base->flattenMm),
         );
     }
@@ -47,15 +52,20 @@ final readonly class Footprint
         return max(4.0, $heightMm * 0.08);
     }
 
-    /** The same figure's footprint with so many mm of its lowest parts flat on the table. */
+    /** The same figure's footprint with so many mm of its lowest parts flat on the table; by less than they give way they need not be made so. */
     public function flattened(float $mm): self
     {
         $points = [];
         foreach ($this->pieces as $rings) {
-            array_push($points, ...self::below($rings, $this->tableMm + $mm));
+            array_push($points, ...self::below($rings, $this->lowestMm + $mm));
         }
 
-        return new self($this->pieces, Hull::of($points), $this->tableMm);
+        return new self(
+            $this->pieces,
+            Hull::of($points),
+            $this->lowestMm,
+            $this->lowestMm + ($mm > self::FLATTENING_MM ? $mm : 0.0),
+        );
     }
 
     /**

@@ -10,6 +10,7 @@ use Impa\Figure\JoinBy;
 use Impa\Figure\Method;
 use Impa\Figure\Part;
 use Impa\Material\CoveringWay;
+use Impa\Wool\Coverings;
 
 /** What a step should look like when it is done, what usually goes wrong at it and its cure, and where it can hurt (docs/trade.md). */
 final class Hints
@@ -61,7 +62,7 @@ final class Hints
      *
      * @return ?array{sign: string, cure: string} nothing where nothing usually does
      */
-    public static function wrong(Step $step): ?array
+    public static function wrong(Step $step, Figure $figure): ?array
     {
         $pair = static fn (string $sign, string $cure): array => ['sign' => $sign, 'cure' => $cure];
 
@@ -70,7 +71,12 @@ final class Hints
             StepKind::Core => $pair('A dent, or a soft side.', 'Stab round the dent, never into it; or fill it with a wisp, edges first.'),
             StepKind::Cover => $pair('The core shows through.', 'Lay a second thin layer over that side; do not stab harder.'),
             StepKind::Felt => $pair('Lumps, or lines of fibre.', 'Tease the lump apart, and spread a thin layer over it.'),
-            StepKind::Compare => $pair('One is larger than the other.', 'Felt the larger one more, or pull a little off it.'),
+            StepKind::Compare => $pair(
+                'One is larger than the other.',
+                Coverings::isCut($figure->parts[$step->part])
+                    ? 'Lay it on the other, and trim what stands out.'
+                    : 'Felt the larger one more, or pull a little off it.',
+            ),
             StepKind::Detail => $pair(
                 'Too big, or in the wrong place.',
                 'Slant the needle towards its middle; or lift it out, close the ground, mark again.',

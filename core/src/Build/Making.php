@@ -11,6 +11,7 @@ use Impa\Geometry\Polygon;
 use Impa\Material\CoreMaterial;
 use Impa\Material\CoveringWay;
 use Impa\Material\Pace;
+use Impa\Wool\Coverings;
 use Impa\Wool\Ledger;
 use Impa\Wool\LedgerLine;
 use Impa\Wool\Purpose;
@@ -84,7 +85,7 @@ final readonly class Making
                 part: $part->key,
                 after: $after,
                 minutes: $this->pace->compare,
-                text: Words::COMPARE,
+                text: Coverings::isCut($part) ? Words::COMPARE_CUT : Words::COMPARE,
                 colour: $part->colour,
             ));
         }

@@ -72,7 +72,7 @@ final class StepsSheet
             'withinG' => Grams::withinG($wanted),
             'look' => Hints::look($step),
             'measureMm' => self::measure($step, $work),
-            'wrong' => Hints::wrong($step),
+            'wrong' => Hints::wrong($step, $work->ledger->figure),
             'cautions' => Hints::cautions($step, $work->ledger->figure),
         ];
     }

@@ -44,6 +44,10 @@ final class Words
         'Lay both side by side, and turn one over: same length, same thickness, same firmness. '.
         'Felt the larger one more, until you cannot tell them apart.';
 
+    public const COMPARE_CUT =
+        'Lay both on each other, one turned over: same rim all round. '.
+        'Trim the larger one, until you cannot tell them apart.';
+
     public const MARK =
         'Prick every mark from the face sheet, and lay a level line across. '.
         'Look from straight in front and in a mirror before any wool goes on.';

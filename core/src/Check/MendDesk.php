@@ -13,6 +13,7 @@ use Impa\Figure\Part;
 use Impa\Figure\Side;
 use Impa\Surface\Surface;
 use Impa\Surface\TapeMark;
+use Impa\Wool\Coverings;
 use Impa\Wool\Grams;
 use Impa\Wool\Ledger;
 
@@ -109,7 +110,10 @@ final readonly class MendDesk
                 'Trim what still stands out with small sharp scissors, held flat.',
                 'Roll it in warm, dry hands; press flat pieces under a cloth, at the lowest setting that works.',
             ], 'Do not pull at fuzz: every pull brings out more.', 6.0, 42)],
-            Sign::Twin => [
+            Sign::Twin => Coverings::isCut($this->part) ? [$this->plain('Trim the larger one', [
+                'Lay both on each other, one turned over, and trim what stands out.',
+                'Firm its new edge with slanting stabs.',
+            ], 'Do not cut both: take from one until it is the other.', 3.0)] : [
                 $this->plain('Felt the larger one more', [
                     'Firm the larger one all round, and hold both side by side as you go.',
                 ], 'Do not make the smaller one larger: it never ends.', 6.0, 38, 'middling, straight'),

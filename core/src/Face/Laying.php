@@ -55,7 +55,7 @@ final readonly class Laying
 
     public static function of(Figure $figure, Detail $detail, Surface $surface, Needles $needles, Densities $densities): self
     {
-        $mg = DetailWool::mg($detail, $densities);
+        $mg = DetailWool::mg($detail, $figure->parts[$detail->on]->solid->kind()->isFlat() ? null : $surface, $densities);
         $isLine = $detail->kind === DetailKind::Line;
         $isFelted = $detail->method === Method::Felt;
         $proud =

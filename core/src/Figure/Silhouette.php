@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Figure;
 
 use Impa\Geometry\Hull;
+use Impa\Shape\Body;
 use Impa\Shape\Stack;
 
 /** The outline of one placed piece, seen from a side. */
@@ -19,23 +20,25 @@ final class Silhouette
      * Closed loops of [right, up] in mm, measured from the middle of the piece; a second loop is a hole.
      * A piece turned out of the picture plane is drawn by the hull of it.
      *
+     * @param  ?Body  $body  what lies in its shape's frame and is drawn in its stead
      * @return non-empty-list<list<array{float, float}>>
      */
-    public static function of(Placement $piece, Side $from): array
+    public static function of(Placement $piece, Side $from, ?Body $body = null): array
     {
+        $body ??= $piece->part->solid;
         $facing = in_array($from, [Side::Front, Side::Back], true);
         if ($facing && $piece->turn->keepsFront()) {
-            return self::placed($piece->part->solid->front(), $piece, $from);
+            return self::placed($body->front(), $piece, $from);
         }
         if (in_array($from, [Side::Left, Side::Right], true) && $piece->turn->isNone()) {
-            return $piece->part->solid->side();
+            return $body->side();
         }
-        if ($piece->part->solid instanceof Stack) {
-            return [self::stack($piece->part->solid, $piece, $from)];
+        if ($body instanceof Stack) {
+            return [self::stack($body, $piece, $from)];
         }
         [[$rx, $ry, $rz], [$ux, $uy, $uz]] = self::axes($piece, $from);
         $seen = [];
-        foreach ($piece->part->solid->loft()->rings as $ring) {
+        foreach ($body->loft()->rings as $ring) {
             for ($i = 0, $n = count($ring); $i < $n; $i += 3) {
                 [$x, $y, $z] = [$ring[$i], $ring[$i + 1], $ring[$i + 2]];
                 $seen[] = [$x * $rx + $y * $ry + $z * $rz, $x * $ux + $y * $uy + $z * $uz];

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Figure;
 
-/** What finished height a wish about one size comes to. Everything grows alike; wool goes with the cube. Immutable. */
+/** What finished height a wish about one size comes to. Everything grows alike. Immutable. */
 final readonly class Sizing
 {
     private function __construct(
@@ -50,12 +50,6 @@ final readonly class Sizing
         $factor = $acrossMm / $widest;
 
         return self::by($figure, $tallMm > 0.0 ? min($factor, $tallMm / $height) : $factor);
-    }
-
-    /** How many times the wool: the cube of the growth, covers apart. */
-    public function woolTimes(): float
-    {
-        return $this->factor ** 3;
     }
 
     /**

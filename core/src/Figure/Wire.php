@@ -12,8 +12,8 @@ final readonly class Wire
     /** A wire as thick as most, where the document does not say, mm. */
     public const USUAL_MM = 1.0;
 
-    /** Of a doubled wire its two strands are twisted so often on a mm (house choice: once in seven). */
-    public const TWISTS_PER_MM = 0.15;
+    /** Of a doubled wire its two strands are twisted so often on a mm (house choice). */
+    public const TWISTS_PER_MM = 1 / 7;
 
     /**
      * @param  list<array{float, float, float}>  $pointsMm  two at least, from end to end

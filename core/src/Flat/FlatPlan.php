@@ -126,7 +126,7 @@ final readonly class FlatPlan
                 $cords[] = [
                     'detail' => $detail,
                     'lengthMm' => $pieces * ($detail->lengthMm() + ($isRing ? self::CORD_JOIN_MM : 0.0)),
-                    'mg' => $pieces * DetailWool::mg($detail, $this->densities),
+                    'mg' => $pieces * DetailWool::mg($detail, null, $this->densities),
                 ];
             }
         }

@@ -10,7 +10,6 @@ use Impa\Geometry\Polygon;
 use Impa\Material\CoreMaterial;
 use Impa\Material\Densities;
 use Impa\Shape\ShapeKind;
-use Impa\Shape\ShapeRefused;
 use Impa\Shape\Stack;
 
 /** What is cut from felt for a part that is sewn instead of felted: pieces, seams, thread, stuffing. Immutable. */
@@ -220,13 +219,9 @@ final readonly class Pattern
     /** Stuffing for one of it: what the shape holds within the felt. */
     private static function stuffing(Part $part, Sewing $sewing, Densities $densities): float
     {
-        try {
-            $inside = $part->solid->shrunk(2 * $sewing->feltMm);
-        } catch (ShapeRefused) {
-            return 0.0;
-        }
+        $cm3 = $part->solid->within($sewing->feltMm)?->volumeCm3() ?? 0.0;
 
-        return $inside->volumeCm3() * $densities->insideGPerCm3(CoreMaterial::Stuffing, $part->firmness);
+        return $cm3 * $densities->insideGPerCm3(CoreMaterial::Stuffing, $part->firmness);
     }
 
     public function threadMm(): float

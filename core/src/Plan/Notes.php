@@ -147,7 +147,7 @@ final class Notes
         }
         if (
             $part->core === CoreMaterial::Foam &&
-            $part->solid->thinnestMm() > 2 * $part->coverMm &&
+            $part->solid->within($part->coverMm) !== null &&
             Foam::inside($part->solid, $part->coverMm) === null
         ) {
             $notes[] = new Note(

@@ -110,7 +110,7 @@ final class Board
                 static fn (Placement $p): array => ['front' => $seen($p, Side::Front), 'side' => $side],
                 $pieces,
             ),
-            'inside' => $inside === null ? [] : self::rounded(Silhouette::of($part->shaped($inside)->placements()[0], Side::Front)),
+            'inside' => $inside === null ? [] : self::rounded(Silhouette::of($pieces[0], Side::Front, $inside)),
         ];
     }
 

@@ -127,9 +127,13 @@ final readonly class Block implements Solid
         return self::of($this->size->scaled($factor), $this->cornerMm * $factor, $this->edgeMm * $factor);
     }
 
-    public function shrunk(float $mm): self
+    public function within(float $mm): ?Body
     {
-        return self::of($this->size->less($mm), max(0.0, $this->cornerMm - $mm / 2), max(0.0, $this->edgeMm - $mm / 2));
+        $size = $this->size->less(2 * $mm);
+
+        return $size->smallestMm() > 0.0
+            ? self::of($size, max(0.0, $this->cornerMm - $mm), max(0.0, $this->edgeMm - $mm))
+            : null;
     }
 
     public function thinnestMm(): float

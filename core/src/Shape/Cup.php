@@ -96,11 +96,6 @@ final readonly class Cup extends Stack
         return self::of($this->size->scaled($factor), $this->topMm * $factor, $this->bottomMm * $factor, $this->edgeMm * $factor);
     }
 
-    public function shrunk(float $mm): self
-    {
-        return self::of($this->size->less($mm), $this->topMm - $mm, $this->bottomMm - $mm, max(0.0, $this->edgeMm - $mm / 2));
-    }
-
     protected function resized(Size $size): self
     {
         return self::of($size, $this->topMm, $this->bottomMm, $this->edgeMm);

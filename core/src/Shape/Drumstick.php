@@ -55,11 +55,6 @@ final readonly class Drumstick extends Stack
         return self::of($this->size->scaled($factor), $this->topMm * $factor, $this->bottomMm * $factor);
     }
 
-    public function shrunk(float $mm): self
-    {
-        return self::of($this->size->less($mm), $this->topMm - $mm, $this->bottomMm - $mm);
-    }
-
     protected function resized(Size $size): self
     {
         return self::of($size, $this->topMm, $this->bottomMm);

@@ -17,6 +17,9 @@ final readonly class Plate implements Solid
     /** Rings of the loft from the back face to the front, per rounded half. */
     private const RIM_RINGS = 6;
 
+    /** The same where it is looked at from within. */
+    private const INSET_RINGS = 16;
+
     /**
      * @param  list<array{float, float}>  $outline  in mm, filling the width and height
      * @param  float  $rimMm  radius of the rounded rim
@@ -133,7 +136,7 @@ final readonly class Plate implements Solid
     {
         [$cx, $cy] = [$this->middleX, $this->middleY];
         $rings = [];
-        foreach ($this->rims() as [$z, $share]) {
+        foreach ($this->rims(self::RIM_RINGS) as [$z, $share]) {
             $ring = [];
             foreach ($this->outline as [$x, $y]) {
                 array_push($ring, $cx + ($x - $cx) * $share, $cy + ($y - $cy) * $share, $z);
@@ -162,18 +165,22 @@ final readonly class Plate implements Solid
         return self::of($this->kind, $this->size->scaled($factor), $this->outline);
     }
 
-    public function shrunk(float $mm): self
+    public function within(float $mm): ?Body
     {
-        return self::of($this->kind, $this->size->less($mm), $this->outline);
+        if ($mm <= 0.0) {
+            return $this;
+        }
+
+        return Within::flat($this->outline, [$this->middleX, $this->middleY], $this->rims(self::INSET_RINGS), $mm);
     }
 
-    /** @return list<array{float, float}> z in mm and the outline's share there, back to front */
-    private function rims(): array
+    /** @return non-empty-list<array{float, float}> z in mm and the outline's share there, back to front */
+    private function rims(int $rings): array
     {
         $flat = $this->size->depthMm / 2 - $this->rimMm;
-        $front = [];
-        for ($i = 0; $i <= self::RIM_RINGS; $i++) {
-            $a = M_PI / 2 * $i / self::RIM_RINGS;
+        $front = [[$flat, 1.0]];
+        for ($i = 1; $i <= $rings; $i++) {
+            $a = M_PI / 2 * $i / $rings;
             $front[] = [$flat + $this->rimMm * sin($a), 1 - $this->drawIn * (1 - cos($a))];
         }
         $back = array_map(static fn (array $rim): array => [-$rim[0], $rim[1]], array_reverse($front));

@@ -123,9 +123,9 @@ final readonly class Ring implements Solid
         return self::of($this->size->scaled($factor));
     }
 
-    public function shrunk(float $mm): self
+    public function within(float $mm): ?Body
     {
-        return self::of($this->size->less($mm));
+        return $this->size->depthMm > 2 * $mm ? self::of($this->size->less(2 * $mm)) : null;
     }
 
     private function middleLineMm(): float

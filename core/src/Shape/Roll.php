@@ -92,8 +92,13 @@ final readonly class Roll implements Solid
         for ($i = 0; $i < 64; $i++) {
             $along = ($i + 0.5) / 64;
             $share = $this->straight->profile($along) ** 2;
+            [$x, , $nx] = $this->middleLineAt($along * $this->size->heightMm);
+            // Of a bent slice there is more outside the bend than within it: its middle lies so far to the left (its second moment).
+            $out = abs($along - 0.5) * $this->size->heightMm < $this->bentMm / 2
+                ? $share * $this->size->widthMm ** 2 / 16 / $this->radius
+                : 0.0;
             $mass += $share;
-            $moment += $share * $this->middleLineAt($along * $this->size->heightMm)[0];
+            $moment += $share * ($x - $out * $nx);
         }
 
         return [$moment / $mass, 0.0, 0.0];
@@ -156,9 +161,17 @@ final readonly class Roll implements Solid
         return self::of($this->kind, $this->size->scaled($factor), $this->bendDeg);
     }
 
-    public function shrunk(float $mm): self
+    public function within(float $mm): ?Body
     {
-        return self::of($this->kind, $this->size->less($mm), $this->bendDeg);
+        $size = $this->size->less(2 * $mm);
+        $straight = $this->straight->within($mm);
+        if ($straight === null || $size->smallestMm() <= 0.0) {
+            return null;
+        }
+        $bent = self::of($this->kind, $size, $this->bendDeg);
+
+        // A round roll stays one; of a flat one the volume is the straight roll's, by Pappus.
+        return $size->widthMm === $size->depthMm && $this->bentMm > 0.0 ? $bent : Within::formed($bent, $straight->volumeCm3());
     }
 
     /** @return list<array{float, float}> mm along the middle line from the lower tip, and the share of the full thickness there */

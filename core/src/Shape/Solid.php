@@ -8,11 +8,9 @@ namespace Impa\Shape;
  * A simple wool shape, standing in its own frame: origin in the middle of its box,
  * x to the right, y up, z towards the viewer, all in mm.
  */
-interface Solid
+interface Solid extends Body
 {
     public function kind(): ShapeKind;
-
-    public function size(): Size;
 
     /**
      * What shapes it beyond its three dimensions, by the document's own names, the usual filled in.
@@ -21,33 +19,7 @@ interface Solid
      */
     public function options(): array;
 
-    public function volumeCm3(): float;
-
     public function areaCm2(): float;
-
-    /**
-     * The middle of its mass, when it is felted evenly.
-     *
-     * @return array{float, float, float} mm
-     */
-    public function middleOfMass(): array;
-
-    /**
-     * The silhouette from the front as closed loops of [x, y] in mm; a second loop is a hole.
-     *
-     * @return non-empty-list<list<array{float, float}>>
-     */
-    public function front(): array;
-
-    /**
-     * The silhouette from the right as closed loops of [z, y] in mm.
-     *
-     * @return non-empty-list<list<array{float, float}>>
-     */
-    public function side(): array;
-
-    /** The rings whose loft is the surface. */
-    public function loft(): Loft;
 
     /**
      * How far the skin stands out from the picture plane at x, y in mm, alike to front and back;
@@ -59,12 +31,13 @@ interface Solid
     public function scaled(float $factor): self;
 
     /**
-     * The same shape, every dimension less so many mm (the inside under a cover).
+     * What lies so deep within: the points that are at least so far from its skin (the inner parallel body), in the same frame. None
+     * where nothing does.
      *
-     * @throws ShapeRefused if a dimension falls to 0
+     * @param  float  $mm  0 or more
      */
-    public function shrunk(float $mm): self;
+    public function within(float $mm): ?Body;
 
-    /** The smallest of the dimensions that shrinking takes from, in mm. */
+    /** The smallest of the dimensions that a needle goes through, in mm. */
     public function thinnestMm(): float;
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Shape;
 
 use Impa\Geometry\Ellipse;
+use Impa\Geometry\Inset;
 use WeakMap;
 
 /**
@@ -180,9 +181,43 @@ abstract readonly class Stack implements Solid
         return $this->resized($this->size->scaled($factor));
     }
 
-    public function shrunk(float $mm): self
+    public function within(float $mm): ?Body
     {
-        return $this->resized($this->size->less($mm));
+        if ($mm <= 0.0) {
+            return $this;
+        }
+        static $known = null;
+        $known ??= new WeakMap;
+        $known[$this] ??= [];
+        $depth = sprintf('%.17g', $mm);
+        if (! array_key_exists($depth, $known[$this])) {
+            $known[$this][$depth] = Within::stack($this->inset($mm), $this->size->widthMm / 2, $this->size->depthMm / 2);
+        }
+
+        return $known[$this][$depth];
+    }
+
+    /**
+     * Its profile, so far within.
+     *
+     * @param  float  $mm  more than 0
+     */
+    public function inset(float $mm): Inset
+    {
+        $steps = [0.0, ...self::steps(self::BANDS)];
+        $shares = array_map($this->profile(...), $steps);
+        // A straight stretch cuts a round one off: moved out by two thirds of what it cuts off, it holds as much (Simpson's rule).
+        $lifts = [0.0];
+        for ($i = 1; $i <= self::BANDS; $i++) {
+            $lifts[] = ($this->profile(($steps[$i - 1] + $steps[$i]) / 2) - ($shares[$i - 1] + $shares[$i]) / 2) * 2 / 3;
+        }
+        $lifts[] = 0.0;
+        $profile = [];
+        foreach ($steps as $i => $t) {
+            $profile[] = [($t - 0.5) * $this->size->heightMm, $shares[$i] + ($lifts[$i] + $lifts[$i + 1]) / 2];
+        }
+
+        return new Inset($profile, $mm);
     }
 
     /**

@@ -10,7 +10,7 @@ final readonly class ColourMatch
     /**
      * @param  array<int, float>  $shares  by the stash's number, summing to 1; empty where nothing passes
      * @param  string  $hex  what it comes out as; the drawn colour where nothing passes
-     * @param  float  $difference  CIEDE2000 to the drawn colour
+     * @param  ?float  $difference  CIEDE2000 to the drawn colour; none where nothing passes
      * @param  bool  $isChosen  by the felter, not the nearest by default
      * @param  list<string>  $gone  names of chosen wools that are not in the stash any more
      */
@@ -18,7 +18,7 @@ final readonly class ColourMatch
         public string $colour,
         public array $shares,
         public string $hex,
-        public float $difference,
+        public ?float $difference,
         public bool $isChosen,
         public array $gone = [],
     ) {
@@ -26,6 +26,6 @@ final readonly class ColourMatch
 
     public function nearness(): Nearness
     {
-        return Nearness::of($this->difference);
+        return $this->difference === null ? Nearness::Nothing : Nearness::of($this->difference);
     }
 }

@@ -130,7 +130,7 @@ final class Matching
         }
         $sum = array_sum($shares);
         if ($mix === [] || $gone !== [] || $sum <= 0.0) {
-            return $gone === [] ? null : new ColourMatch($key, [], $drawn->toHex(), 0.0, true, $gone);
+            return $gone === [] ? null : new ColourMatch($key, [], $drawn->toHex(), null, true, $gone);
         }
         $shares = array_map(static fn (float $s): float => $s / $sum, $shares);
         $light = Recipes::predict(array_intersect_key($wools, $shares), $shares, $swatches);
@@ -144,7 +144,7 @@ final class Matching
         $nearest = NearestWool::nearest($drawn, $wools);
 
         return $nearest === []
-            ? new ColourMatch($key, [], $drawn->toHex(), 0.0, false)
+            ? new ColourMatch($key, [], $drawn->toHex(), null, false)
             : new ColourMatch($key, [(int) $nearest[0] => 1.0], $wools[(int) $nearest[0]]->toHex(), $nearest[1], false);
     }
 }

@@ -11,6 +11,7 @@ enum Nearness: string
     case Near = 'near';
     case SideBySide = 'seen side by side';
     case Different = 'different';
+    case Nothing = 'nothing like it';
 
     public static function of(float $difference): self
     {

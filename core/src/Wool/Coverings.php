@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Wool;
 
 use Impa\Figure\Part;
+use Impa\Geometry\Polygon;
 use Impa\Material\Covering;
 use Impa\Material\CoveringWay;
 use Impa\Material\Densities;
@@ -38,11 +39,7 @@ final class Coverings
     /** Whether the piece is nothing but its covering: a plait, or a flat piece cut from a sheet. */
     public static function isWhole(Part $part): bool
     {
-        return match ($part->covering->way) {
-            CoveringWay::Plait => true,
-            CoveringWay::Film, CoveringWay::PreFelt => $part->solid->kind()->isFlat(),
-            default => false,
-        };
+        return $part->covering->way === CoveringWay::Plait || self::isCut($part);
     }
 
     /** Yarn of one square centimetre in metres: each loop goes up and down, and on to the next. */
@@ -166,12 +163,18 @@ final class Coverings
         );
     }
 
+    /** Whether the piece is cut from a sheet: its rim is as thick as the rest of it, and is trimmed, not felted. */
+    public static function isCut(Part $part): bool
+    {
+        return in_array($part->covering->way, [CoveringWay::Film, CoveringWay::PreFelt], true) && $part->solid->kind()->isFlat();
+    }
+
     /** A flat piece is cut out as thick as it is; round anything else a sheet as thick as the cover is laid. */
     private static function sheet(Part $part, Densities $densities): CoveringNeed
     {
         $size = $part->solid->size();
         [$faceCm2, $thickMm] = $part->solid->kind()->isFlat()
-            ? [$part->solid->volumeCm3() / max(0.01, $size->depthMm / 10), $size->depthMm]
+            ? [Polygon::signedArea($part->solid->front()[0]) / 100, $size->depthMm]
             : [$part->solid->areaCm2(), max(1.0, $part->coverMm)];
         $areaCm2 = $faceCm2 * (1 + $densities->cutWaste);
         $isFilm = $part->covering->way === CoveringWay::Film;

@@ -26,6 +26,9 @@ final class Foam
 
     private const LEVELS = 24;
 
+    /** It is held against the room so much smaller: wool gives way by as much, and straight stretches cut off of round ones. */
+    private const SNUG = 0.999;
+
     private function __construct(public readonly string $name, public readonly Stack $solid)
     {
     }
@@ -36,13 +39,19 @@ final class Foam
      */
     public static function inside(Solid $part, float $coverMm): ?self
     {
-        if (! ($part instanceof Stack) || $part->thinnestMm() <= 2 * $coverMm) {
+        if (! $part instanceof Stack) {
             return null;
         }
-        $inner = $part->shrunk(2 * $coverMm);
+        $inset = $part->inset($coverMm);
+        $halfMm = min($part->size()->widthMm, $part->size()->depthMm) / 2;
+        $span = $inset->span($halfMm);
+        if ($span === null) {
+            return null;
+        }
+        $room = static fn (float $y): float => $inset->reaches([$halfMm], $y)[0];
         // The largest that fits is looked for, so the largest is tried first.
         foreach (self::stock() as $foam) {
-            if (self::fits($foam->solid, $inner)) {
+            if (self::fits($foam->solid, $span, $room)) {
                 return $foam;
             }
         }
@@ -50,21 +59,26 @@ final class Foam
         return null;
     }
 
-    /** Whether one stands within the other on the same axis, at some height. */
-    private static function fits(Stack $foam, Stack $inner): bool
+    /**
+     * Whether it stands in the room on the same axis, at some height.
+     *
+     * @param  array{float, float}  $span  the heights between which there is room, in mm
+     * @param  callable(float): float  $room  how far it reaches from the axis at a height
+     */
+    private static function fits(Stack $foam, array $span, callable $room): bool
     {
-        [$own, $room] = [$foam->size(), $inner->size()];
-        if ($own->heightMm > $room->heightMm || $own->widthMm > min($room->widthMm, $room->depthMm)) {
+        $own = $foam->size();
+        $spare = $span[1] - $span[0] - $own->heightMm;
+        if ($spare < (self::SNUG - 1) * $own->heightMm) {
             return false;
         }
         for ($at = 0; $at <= self::HEIGHTS; $at++) {
-            $low = (($room->heightMm - $own->heightMm) * $at) / self::HEIGHTS;
+            $low = $span[0] + $spare * $at / self::HEIGHTS;
             $in = true;
             for ($k = 0; $in && $k < self::LEVELS; $k++) {
                 $t = ($k + 0.5) / self::LEVELS;
-                $in =
-                    $own->widthMm * $foam->profile($t) <=
-                    min($room->widthMm, $room->depthMm) * $inner->profile(($low + $t * $own->heightMm) / $room->heightMm) + 1e-9;
+                $y = $low + (0.5 + self::SNUG * ($t - 0.5)) * $own->heightMm;
+                $in = self::SNUG * $own->widthMm / 2 * $foam->profile($t) <= $room($y);
             }
             if ($in) {
                 return true;

@@ -29,8 +29,8 @@ final class Insides
     {
         $thick = $part->solid->thinnestMm();
         $ways = [self::way(CoreMaterial::None, '', $wool)];
-        if ($thick > 2 * $part->coverMm && ! Coverings::isWhole($part)) {
-            $hollow = $wool->filledWith(CoreMaterial::CoreWool);
+        $hollow = $wool->filledWith(CoreMaterial::CoreWool);
+        if ($hollow->insideCm3 > 0.0) {
             foreach ([CoreMaterial::CoreWool, CoreMaterial::Scrap, CoreMaterial::Stuffing] as $material) {
                 $ways[] = self::way($material, '', $hollow);
             }

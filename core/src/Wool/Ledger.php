@@ -9,6 +9,7 @@ use Impa\Figure\Figure;
 use Impa\Figure\Part;
 use Impa\Material\CoveringWay;
 use Impa\Material\Densities;
+use Impa\Surface\Surface;
 
 /**
  * Everything a figure takes, line by line. The one place that says what is weighed out: totals, steps, portions, supply,
@@ -41,8 +42,13 @@ final class Ledger
         foreach ($figure->parts as $key => $part) {
             array_push($lines, ...self::part($part, $wool[$key]));
         }
+        $surfaces = [];
         foreach ($figure->details as $detail) {
-            $lines[] = self::detail($detail, $figure, $densities);
+            $on = $figure->parts[$detail->on];
+            $surface = $on->solid->kind()->isFlat()
+                ? null
+                : $surfaces[$detail->on][$detail->side->value] ??= Surface::of($on->placements()[0], $detail->side);
+            $lines[] = self::detail($detail, $figure, $surface, $densities);
         }
 
         return new self(
@@ -191,7 +197,7 @@ final class Ledger
         ];
     }
 
-    private static function detail(Detail $detail, Figure $figure, Densities $densities): LedgerLine
+    private static function detail(Detail $detail, Figure $figure, ?Surface $surface, Densities $densities): LedgerLine
     {
         return new LedgerLine(
             part: $detail->on,
@@ -199,7 +205,7 @@ final class Ledger
             purpose: Purpose::Detail,
             material: LedgerLine::WOOL,
             colour: $detail->colour,
-            g: DetailWool::mg($detail, $densities) / 1000,
+            g: DetailWool::mg($detail, $surface, $densities) / 1000,
             pieces: $figure->pieces($detail),
             way: CoveringWay::Felt,
             why: mb_strtolower($detail->name),

@@ -7,20 +7,20 @@ namespace Impa\Wool;
 use Impa\Figure\Part;
 use Impa\Material\CoreMaterial;
 use Impa\Material\Densities;
+use Impa\Shape\Body;
 use Impa\Shape\Size;
-use Impa\Shape\Solid;
 
 /** What one piece of a part takes: its inside, its felted cover and what is laid on, wound round or cut out. Immutable. */
 final readonly class PartWool
 {
     /**
-     * @param  ?Solid  $inside  what fills it: none where it is solid colour
+     * @param  ?Body  $inside  what fills it: none where it is solid colour
      * @param  CoveringNeed  $covering  of one piece; nothing for plain felt
      */
     private function __construct(
         private Part $part,
         private Densities $densities,
-        public ?Solid $inside,
+        public ?Body $inside,
         public float $volumeCm3,
         public float $insideCm3,
         public CoveringNeed $covering,
@@ -62,13 +62,13 @@ final readonly class PartWool
         );
     }
 
-    private static function inside(Part $part): ?Solid
+    private static function inside(Part $part): ?Body
     {
         return match (true) {
-            $part->core === CoreMaterial::None || $part->solid->thinnestMm() <= 2 * $part->coverMm || Coverings::isWhole($part) => null,
+            $part->core === CoreMaterial::None || Coverings::isWhole($part) => null,
             // Foam comes in its own sizes: what it leaves free is cover.
             $part->core === CoreMaterial::Foam => Foam::inside($part->solid, $part->coverMm)?->solid,
-            default => $part->solid->shrunk(2 * $part->coverMm),
+            default => $part->solid->within($part->coverMm),
         };
     }
 

@@ -57,7 +57,7 @@ final class Portions
         $wool = $ledger->wool[$line->part];
         // What fills a part is built up in layers; so is a solid part, all of which is its cover.
         $coreMm = match (true) {
-            $line->purpose === Purpose::Inside => $part->solid->thinnestMm() - 2 * $part->coverMm,
+            $line->purpose === Purpose::Inside => $wool->inside?->size()->smallestMm() ?? 0.0,
             $line->purpose === Purpose::Cover && $wool->insideCm3 <= 0.0 => $part->solid->thinnestMm(),
             default => 0.0,
         };

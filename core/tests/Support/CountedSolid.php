@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Support;
 
+use Impa\Shape\Body;
 use Impa\Shape\Loft;
 use Impa\Shape\ShapeKind;
 use Impa\Shape\Size;
@@ -75,9 +76,9 @@ final class CountedSolid implements Solid
         return new self($this->solid->scaled($factor));
     }
 
-    public function shrunk(float $mm): self
+    public function within(float $mm): ?Body
     {
-        return new self($this->solid->shrunk($mm));
+        return $this->solid->within($mm);
     }
 
     public function thinnestMm(): float

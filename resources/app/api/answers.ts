@@ -12,7 +12,7 @@ export type Loop = [number, number][]
  * @maxItems 4
  */
 export type Box = [number, number, number, number]
-export type Nearness = 'same' | 'near' | 'seen side by side' | 'different'
+export type Nearness = 'same' | 'near' | 'seen side by side' | 'different' | 'nothing like it'
 export type Preparation = 'core batting' | 'carded batting' | 'sliver' | 'tops' | 'locks' | 'stuffing' | 'yarn'
 export type Reserve = 'again' | 'usual' | 'never'
 export type FlatOutline = [number, number][]
@@ -287,7 +287,10 @@ export interface Match {
   colour: string
   shares: Share[]
   hex: string
-  difference: number
+  /**
+   * CIEDE2000; null where the stash has nothing like it
+   */
+  difference: number | null
   nearness: Nearness
   isChosen: boolean
   gone: string[]

@@ -75,7 +75,7 @@ async function apply(): Promise<void> {
         <p v-if="comes" role="status">
           It will stand <b>{{ units.length(comes.heightMm) }} {{ units.lengthUnit.value }}</b> tall and take about
           <b>{{ comes.woolTimes.toFixed(2) }} times</b> the wool.
-          <span class="quiet">Everything grows alike: twice as tall takes eight times the wool.</span>
+          <span class="quiet">Everything grows alike but the covers, which stay as thick as they are.</span>
         </p>
         <v-alert v-if="trouble" type="error" variant="tonal" role="alert">{{ trouble }}</v-alert>
       </v-card-text>

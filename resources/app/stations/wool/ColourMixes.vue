@@ -12,7 +12,7 @@ const mixing = ref<Match | null>(null)
 const open = ref(false)
 const colours = computed(() => supply.supply?.matches ?? [])
 const nearnessWord = (m: Match) =>
-  m.shares.length ? `${m.nearness} (${m.difference.toFixed(1)})` : 'nothing like it in the stash'
+  m.difference === null ? `${m.nearness} in the stash` : `${m.nearness} (${m.difference.toFixed(1)})`
 const shadesOf = (colour: string) => figure.document?.colours.find((c) => c.key === colour)?.shades ?? []
 const gramsOf = (colour: string) =>
   supply.supply?.needs.filter((n) => n.colours.includes(colour)).reduce((sum, n) => sum + n.g, 0) ?? 0

@@ -44,7 +44,10 @@ const match = (more: Partial<Match> = {}): Match => ({
   ...more,
 })
 const supply = (more: Partial<Supply> = {}): Supply => ({
-  matches: [match(), match({ colour: 'ink', shares: [], difference: 0, hex: '#221c22' })],
+  matches: [
+    match(),
+    match({ colour: 'ink', shares: [], difference: null, nearness: 'nothing like it', hex: '#221c22' }),
+  ],
   conflicts: [],
   needs: [need()],
   mixes: [],
@@ -335,7 +338,14 @@ describe('colours', () => {
   })
 
   it('name a wool that is gone, and go back to the nearest on demand', async () => {
-    await at(ColourMixes, supply({ matches: [match({ isChosen: true, shares: [], gone: ['Old teal'] })] }))
+    await at(
+      ColourMixes,
+      supply({
+        matches: [
+          match({ isChosen: true, shares: [], difference: null, nearness: 'nothing like it', gone: ['Old teal'] }),
+        ],
+      }),
+    )
     expect(text()).toContain('Old teal is not in the stash any more')
     table.figure.change((d) => (d.colours[0]!.mix = [{ wool: 'Old teal', percent: 100 }]))
     await button('Nearest wool again').trigger('click')

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Shape;
+
+/** What has a form in a frame of its own: x to the right, y up, z towards the viewer, all in mm. */
+interface Body
+{
+    public function size(): Size;
+
+    public function volumeCm3(): float;
+
+    /**
+     * The middle of its mass, when it is felted evenly.
+     *
+     * @return array{float, float, float} mm
+     */
+    public function middleOfMass(): array;
+
+    /**
+     * The silhouette from the front as closed loops of [x, y] in mm; a second loop is a hole.
+     *
+     * @return non-empty-list<list<array{float, float}>>
+     */
+    public function front(): array;
+
+    /**
+     * The silhouette from the right as closed loops of [z, y] in mm.
+     *
+     * @return non-empty-list<list<array{float, float}>>
+     */
+    public function side(): array;
+
+    /** The rings whose loft is the surface. */
+    public function loft(): Loft;
+}
