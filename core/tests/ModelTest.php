@@ -135,3 +135,23 @@ it('draws every outline of true size, each by its name, and lets no name be mark
             array_map(strval(...), $xml->xpath('//*[local-name()="path"]/*[local-name()="title"]')),
         )->toContain('<script>&"x', 'Arm, twin');
 });
+
+it('turns every detail outwards, and its twin across the middle as well, on whichever side it lies', function (string $kind, string $side) {
+    $spot = ['kind' => $kind, 'on' => 'p', 'colour' => 'a', 'side' => $side, 'widthMm' => 6, 'heightMm' => 4, 'mirror' => true] + [
+        'xMm' => 7, 'yMm' => 3, 'key' => 'd', 'name' => 'Spot',
+    ];
+    $points = ['line' => [[-3, 0], [0, 1], [3, 0]], 'patch' => [[-3, -2], [3, -3], [4, 2], [0, 4]]][$kind] ?? null;
+    // About the middle of its part, which is the model's: what is turned outwards holds a volume, what is turned inwards takes one away.
+    $document = [
+        'format' => 'impa-figure', 'version' => 1, 'name' => 'One', 'heightMm' => 100,
+        'colours' => [['key' => 'a', 'hex' => '#bc8040', 'name' => 'Oak']],
+        'parts' => [[
+            'key' => 'p', 'name' => 'Piece', 'colour' => 'a', 'core' => 'none',
+            'shape' => ['kind' => 'ball', 'widthMm' => 40, 'heightMm' => 44, 'depthMm' => 36],
+            'at' => ['xMm' => 0, 'yMm' => 0, 'zMm' => 0],
+        ]],
+        'details' => [$points === null ? $spot : ['pointsMm' => $points, 'widthMm' => 1.5] + $spot],
+    ];
+    [, , $volumes] = unpacked(Glb::of(Figure::fromJson((string) json_encode($document))));
+    expect($volumes['Spot'])->toBeGreaterThan(0.0)->and($volumes['Spot, twin'])->toEqualWithDelta($volumes['Spot'], 0.02 * $volumes['Spot']);
+})->with(['disc', 'patch', 'line'])->with(['front', 'back', 'left', 'top']);

@@ -64,7 +64,7 @@ final class Glb
                         ),
                         $piece->rings,
                     );
-                    $glb->piece($name, $rings, $loft->closed, true, $colour->srgb, $colour->name);
+                    $glb->piece($name, $rings, $loft->closed, true, $placement->at, $colour->srgb, $colour->name);
                 }
             }
         }
@@ -73,7 +73,8 @@ final class Glb
             foreach ($figure->parts[$detail->on]->placements() as $placement) {
                 foreach (DetailPiece::all($detail, $placement) as $nth => $piece) {
                     $rings = array_map(self::points(...), $piece->skin());
-                    $glb->piece($detail->name.($nth > 0 ? ', twin' : ''), $rings, false, false, $colour->srgb, $colour->name);
+                    $name = $detail->name.($nth > 0 ? ', twin' : '');
+                    $glb->piece($name, $rings, false, false, $placement->at, $colour->srgb, $colour->name);
                 }
             }
         }
@@ -98,10 +99,11 @@ final class Glb
     /**
      * @param  list<list<array{float, float, float}>>  $rings  in mm
      * @param  bool  $isSolid  closed by caps, seen from outside alone; else a skin, seen from both sides
+     * @param  array{float, float, float}  $middle  what its outside is turned away from
      */
-    private function piece(string $name, array $rings, bool $isRing, bool $isSolid, Srgb $srgb, string $colour): void
+    private function piece(string $name, array $rings, bool $isRing, bool $isSolid, array $middle, Srgb $srgb, string $colour): void
     {
-        [$points, $triangles] = self::mesh($rings, $isRing, $isSolid);
+        [$points, $triangles] = self::mesh($rings, $isRing, $isSolid, $middle);
         if ($triangles === []) {
             return;
         }
@@ -119,9 +121,10 @@ final class Glb
      * Bands between neighbouring rings, and caps of points of their own, so that their edges stay sharp.
      *
      * @param  list<list<array{float, float, float}>>  $rings
+     * @param  array{float, float, float}  $middle
      * @return array{list<array{float, float, float}>, list<array{int, int, int}>} points; triangles, anticlockwise from outside
      */
-    private static function mesh(array $rings, bool $isRing, bool $isSolid): array
+    private static function mesh(array $rings, bool $isRing, bool $isSolid, array $middle): array
     {
         $count = count($rings[0] ?? []);
         $bands = $isRing ? count($rings) : count($rings) - 1;
@@ -148,7 +151,7 @@ final class Glb
             static fn (array $t): bool => self::length(self::cross($points, $t)) / 2 > self::LEAST_MM2,
         ));
         // A twin is mirrored, and turns the other way round.
-        $isInsideOut = $isSolid && self::sixVolumes($points, $triangles) < 0.0;
+        $isInsideOut = self::sixVolumes($points, $triangles, $middle) < 0.0;
 
         return [$points, $isInsideOut ? array_map(static fn (array $t): array => [$t[0], $t[2], $t[1]], $triangles) : $triangles];
     }
@@ -327,18 +330,20 @@ final class Glb
     }
 
     /**
-     * Six times the volume within, by the divergence theorem; below 0 where the triangles turn inside out.
+     * Six times the volume between the triangles and a middle, by the divergence theorem: of a closed piece wherever that is; below 0
+     * where they turn inside out.
      *
      * @param  list<array{float, float, float}>  $points
      * @param  list<array{int, int, int}>  $triangles
+     * @param  array{float, float, float}  $middle
      */
-    private static function sixVolumes(array $points, array $triangles): float
+    private static function sixVolumes(array $points, array $triangles, array $middle): float
     {
         $six = 0.0;
         foreach ($triangles as $t) {
             [$x, $y, $z] = self::cross($points, $t);
             [$px, $py, $pz] = $points[$t[0]];
-            $six += $px * $x + $py * $y + $pz * $z;
+            $six += ($px - $middle[0]) * $x + ($py - $middle[1]) * $y + ($pz - $middle[2]) * $z;
         }
 
         return $six;
