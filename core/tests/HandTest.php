@@ -6,6 +6,7 @@ namespace Impa\Tests\Hand;
 
 use Impa\Build\Work;
 use Impa\Face\Needles;
+use Impa\Hand\FinishedPiece;
 use Impa\Hand\Hand;
 use Impa\Hand\HandRefused;
 use Impa\Hand\HandSheet;
@@ -19,6 +20,8 @@ use Impa\Material\Firmness;
 use Impa\Material\HandModel;
 use Impa\Material\Pace;
 use Impa\Material\Preparation;
+use Impa\Shape\ShapeKind;
+use Impa\Shape\Size;
 use Impa\Tests\Support\Works;
 use Impa\Wool\Ledger;
 
@@ -271,7 +274,11 @@ describe('a table of records', function () {
         expect($table->observations)->toHaveCount(3)
             ->and($table->observations[0]->expected)->toEqualWithDelta(9.0, 1e-9)
             ->and($table->observations[0]->off())->toEqualWithDelta(log(1.2), 1e-9)
-            ->and($table->observations[1]->expected)->toEqualWithDelta(Pace::house()->bulk(10.8, Firmness::Springy, 3), 1e-9)
+            // As a ball of its volume that is written down for itself: with one needle, and its surface.
+            ->and($table->observations[1]->expected)->toEqualWithDelta(
+                Pace::house()->bulk(10.8, Firmness::Springy, 1) + Pace::house()->surface((36 * M_PI * 60 ** 2) ** (1 / 3), false),
+                0.01,
+            )
             ->and($table->last)->toBe(['preparation' => Preparation::CoreBatting, 'firmness' => Firmness::Soft, 'cm3' => 20.0])
             ->and($read('stuffing,springy,10,0.9,')->observations[0]->off())->toEqualWithDelta(0.0, 1e-9);
     });
@@ -313,6 +320,21 @@ describe('a table of records', function () {
         ["a\0b", 'This is no text'],
     ]);
 });
+
+it('learns the same of a ball by a table and by a form', function (float $mm, string $firmness, float $g, float $minutes) {
+    $size = Size::of($mm, $mm, $mm);
+    $piece = FinishedPiece::alone('', ShapeKind::Ball, $size, Firmness::from($firmness), $g, null, $minutes);
+    $table = RecordsTable::read(sprintf("firmness,cm3,grams,minutes\n%s,%.9f,%.4f,%.2f\n", $firmness, M_PI / 6 * ($mm / 10) ** 3, $g, $minutes));
+    foreach ($piece->observations('1') as $i => $observation) {
+        [$by, $other] = [$observation, $table->observations[$i]];
+        expect([$other->quantity, $other->group, $other->found])->toBe([$by->quantity, $by->group, $by->found])
+            ->and($other->expected)->toEqualWithDelta($by->expected, 1e-3 * $by->expected);
+    }
+    $factor = static fn (array $all, Quantity $q, string $group): float => Hand::of($all)->model($q)->factor($group);
+    foreach ([[Quantity::Pace, 'felt'], [Quantity::Density, $firmness]] as [$quantity, $group]) {
+        expect($factor($table->observations, $quantity, $group))->toEqualWithDelta($factor($piece->observations('1'), $quantity, $group), 1e-3);
+    }
+})->with([[32.0, 'springy', 2.6, 9.0], [50.0, 'firm', 12.0, 40.0], [20.0, 'soft', 0.5, 12.0]]);
 
 it('says what was learned in a sentence, draws both curves, and how the spread shrank', function () {
     $sheet = HandSheet::station(Hand::of([...array_map(static fn (int $i): Observation => piece(log(1.2)), range(1, 6))]));

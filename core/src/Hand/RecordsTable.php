@@ -6,8 +6,9 @@ namespace Impa\Hand;
 
 use Impa\Material\Densities;
 use Impa\Material\Firmness;
-use Impa\Material\Pace;
 use Impa\Material\Preparation;
+use Impa\Shape\Ball;
+use Impa\Shape\Size;
 use Impa\Stash\CsvText;
 use Impa\Wool\WoolRefused;
 
@@ -87,13 +88,13 @@ final readonly class RecordsTable
         if ($g / $cm3 > Densities::FIBRE_G_PER_CM3) {
             throw HandRefused::denserThanFibre($g / $cm3);
         }
-        $pace = Pace::house();
         $what = sprintf('line %d: %.1f cm3, %s', $line, $cm3, $firmness->value);
         $expected = $cm3 * Densities::house()->preparedGPerCm3($preparation, $firmness);
         $all = [new Observation('line:'.$line, Quantity::Density, $firmness->value, $what, $expected, $g)];
         if ($minutes !== null) {
-            // A piece is about as broad as a ball of its volume.
-            $expected = $pace->bulk($g, $firmness, $pace->needles($g, 10 * (6 * $cm3 / M_PI) ** (1 / 3)));
+            // As one that is written down for itself: about a ball of its volume, with one needle, its surface smoothed.
+            $acrossMm = 10 * (6 * $cm3 / M_PI) ** (1 / 3);
+            $expected = Practice::minutes(Ball::of(Size::of($acrossMm, $acrossMm, $acrossMm)), $g, $firmness);
             $all[] = new Observation('time:'.$line, Quantity::Pace, 'felt', $what, $expected, $minutes);
         }
 
