@@ -324,7 +324,8 @@ describe('a table of records', function () {
 it('learns the same of a ball by a table and by a form', function (float $mm, string $firmness, float $g, float $minutes) {
     $size = Size::of($mm, $mm, $mm);
     $piece = FinishedPiece::alone('', ShapeKind::Ball, $size, Firmness::from($firmness), $g, null, $minutes);
-    $table = RecordsTable::read(sprintf("firmness,cm3,grams,minutes\n%s,%.9f,%.4f,%.2f\n", $firmness, M_PI / 6 * ($mm / 10) ** 3, $g, $minutes));
+    $cm3 = M_PI / 6 * ($mm / 10) ** 3;
+    $table = RecordsTable::read(sprintf("firmness,cm3,grams,minutes\n%s,%.9f,%.4f,%.2f\n", $firmness, $cm3, $g, $minutes));
     foreach ($piece->observations('1') as $i => $observation) {
         [$by, $other] = [$observation, $table->observations[$i]];
         expect([$other->quantity, $other->group, $other->found])->toBe([$by->quantity, $by->group, $by->found])
@@ -332,7 +333,8 @@ it('learns the same of a ball by a table and by a form', function (float $mm, st
     }
     $factor = static fn (array $all, Quantity $q, string $group): float => Hand::of($all)->model($q)->factor($group);
     foreach ([[Quantity::Pace, 'felt'], [Quantity::Density, $firmness]] as [$quantity, $group]) {
-        expect($factor($table->observations, $quantity, $group))->toEqualWithDelta($factor($piece->observations('1'), $quantity, $group), 1e-3);
+        [$byTable, $byForm] = [$factor($table->observations, $quantity, $group), $factor($piece->observations('1'), $quantity, $group)];
+        expect($byTable)->toEqualWithDelta($byForm, 1e-3);
     }
 })->with([[32.0, 'springy', 2.6, 9.0], [50.0, 'firm', 12.0, 40.0], [20.0, 'soft', 0.5, 12.0]]);
 

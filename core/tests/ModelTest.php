@@ -153,5 +153,6 @@ it('turns every detail outwards, and its twin across the middle as well, on whic
         'details' => [$points === null ? $spot : ['pointsMm' => $points, 'widthMm' => 1.5] + $spot],
     ];
     [, , $volumes] = unpacked(Glb::of(Figure::fromJson((string) json_encode($document))));
-    expect($volumes['Spot'])->toBeGreaterThan(0.0)->and($volumes['Spot, twin'])->toEqualWithDelta($volumes['Spot'], 0.02 * $volumes['Spot']);
+    expect($volumes['Spot'])->toBeGreaterThan(0.0)
+        ->and($volumes['Spot, twin'])->toEqualWithDelta($volumes['Spot'], 0.02 * $volumes['Spot']);
 })->with(['disc', 'patch', 'line'])->with(['front', 'back', 'left', 'top']);
