@@ -248,6 +248,40 @@ describe('the order', function () {
         expect($steps['join:arm']->because['hide:lamp'])->toContain('onto the arm before that goes on')
             ->and($steps['join:hat']->because['detail:eye'])->toContain('hidden under the hat');
     });
+
+    it('puts what is held on before what holds it goes on, at every level: lamp, hand, arm, body', function () {
+        $figure = Figures::read(Figures::document([
+            Figures::part('body', 'ball', 50, 60, 50, 0, 30),
+            Figures::part('arm', 'sausage', 12, 40, 12, 34, 40, 0, ['join' => ['to' => 'body']]),
+            Figures::part('hand', 'ball', 14, 14, 14, 36, 20, 0, ['join' => ['to' => 'arm']]),
+            Figures::part('finger', 'sausage', 5, 14, 5, 42, 16, 0, ['join' => ['to' => 'hand']]),
+            Figures::part('lamp', 'ball', 14, 14, 14, 36, 10, 10, ['join' => ['to' => 'hand'], 'group' => 'lamp']),
+        ]));
+        $work = Works::of($figure);
+        $at = array_flip($work->keys());
+        $steps = array_column(array_map(static fn (Step $s): array => [$s->key, $s], $work->steps), 1, 0);
+        expect($at['hide:lamp'])->toBeLessThan($at['join:hand'])
+            ->and($at['hide:hand'])->toBeLessThan($at['join:arm'])
+            ->and($steps['join:hand']->because['hide:lamp'])->toBe('What is held goes onto the hand before that goes on.')
+            ->and($steps['join:arm']->because['hide:hand'])->toBe('What is held goes onto the arm before that goes on.');
+    });
+
+    it('lets a bead wait for what it lies on, and not for the whole face', function () {
+        $figure = Figures::read(Figures::document(
+            [
+                Figures::part('body', 'ball', 60, 60, 60, 0, 30),
+                Figures::part('head', 'ball', 40, 40, 40, 0, 75, 0, ['join' => ['to' => 'body']]),
+            ],
+            [
+                ['key' => 'belly', 'on' => 'body', 'kind' => 'disc', 'widthMm' => 20, 'heightMm' => 20, 'yMm' => -6, 'colour' => 'white'],
+                ['key' => 'star', 'on' => 'body', 'kind' => 'disc', 'widthMm' => 6, 'xMm' => -20, 'yMm' => 8, 'colour' => 'black'],
+                ['key' => 'button', 'on' => 'body', 'kind' => 'bead', 'widthMm' => 4, 'yMm' => -6, 'colour' => 'black', 'layer' => 2],
+            ],
+        ));
+        $steps = array_column(array_map(static fn (Step $s): array => [$s->key, $s], Works::of($figure)->steps), 1, 0);
+        expect($steps['detail:button']->after)->toContain('detail:belly')->not->toContain('detail:star')
+            ->and($steps['join:head']->because['detail:button'])->toContain('hidden under the head');
+    });
 });
 
 describe('what the felter pulls forward or puts off', function () {

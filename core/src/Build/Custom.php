@@ -40,13 +40,27 @@ final class Custom
                     }
                 }
             }
-            if ($part->group !== '' && $to->group !== $part->group && $to->isJoined()) {
-                $arrows[] = [
-                    'hide:'.$part->key,
-                    'join:'.$to->key,
-                    sprintf('What is held goes onto the %s before that goes on.', mb_strtolower($to->name)),
-                ];
+            if ($part->group !== '' && $to->group !== $part->group) {
+                array_push($arrows, ...self::held($figure, $part));
             }
+        }
+
+        return $arrows;
+    }
+
+    /**
+     * What is held goes onto what holds it before that goes on, and so on down to what stands: the lamp onto the hand, the hand onto the
+     * arm, the arm onto the body.
+     *
+     * @return list<array{string, string, string}>
+     */
+    private static function held(Figure $figure, Part $part): array
+    {
+        $arrows = [];
+        for ($by = $figure->parts[$part->joinTo]; $by->isJoined(); $by = $figure->parts[$by->joinTo]) {
+            $why = sprintf('What is held goes onto the %s before that goes on.', mb_strtolower($by->name));
+            $arrows[] = ['hide:'.$part->key, 'join:'.$by->key, $why];
+            $part = $by;
         }
 
         return $arrows;

@@ -13,6 +13,7 @@ use Impa\Figure\Figure;
 use Impa\Figure\Method;
 use Impa\Figure\Part;
 use Impa\Figure\Pose;
+use Impa\Geometry\Box;
 use Impa\Material\CoreMaterial;
 use Impa\Material\CoveringWay;
 use Impa\Material\Pace;
@@ -245,6 +246,13 @@ final readonly class Steps
         return $nearest[0];
     }
 
+    /** Whether a detail waits for one of a lower layer: what is felted for all of them, what is set on for those that it lies on. */
+    private static function isOver(Detail $detail, Detail $other): bool
+    {
+        return $detail->method === Method::Felt
+            || ($detail->side === $other->side && Box::around($detail->outline())->meets(Box::around($other->outline())));
+    }
+
     /** @param  list<string>  $later  what it waits for besides its part */
     private function detail(Detail $detail, array $later): Step
     {
@@ -252,7 +260,7 @@ final readonly class Steps
         $on = $this->on[$detail->on];
         $after = [count($on) < self::MARKED_FROM ? self::made($part) : 'mark:'.$part->key, ...$later];
         foreach ($on as $other) {
-            if ($other->layer < $detail->layer) {
+            if ($other->layer < $detail->layer && self::isOver($detail, $other)) {
                 $after[] = 'detail:'.$other->key;
             }
         }
