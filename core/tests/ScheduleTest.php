@@ -14,6 +14,7 @@ use Impa\Build\Step;
 use Impa\Build\StepKind;
 use Impa\Build\Work;
 use Impa\Face\Needles;
+use Impa\Figure\Figure;
 use Impa\Material\Densities;
 use Impa\Material\HandModel;
 use Impa\Material\Pace;
@@ -93,7 +94,10 @@ it('never has two steps in one pair of hands, nor a step before what it needs is
                 expect($when < $n || $at + $wait <= $bout['startMinute'] + 1e-6)->toBeTrue($bout['key'].' before '.$before);
             }
         }
-        expect($sitting->minutes())->toBeLessThanOrEqual(max($length, Schedule::leastMinutes($steps)) + 1e-6);
+        // The last of all may take five minutes more, where another sitting would be for no more than those.
+        $more = $n === count($schedule->sittings) - 1 ? 5.0 : 0.0;
+        expect($sitting->minutes())->toBeLessThanOrEqual(max($length, Schedule::leastMinutes($steps)) + $more + 1e-6)
+            ->and(array_filter($sitting->rests, static fn (array $rest): bool => $rest['startMinute'] >= $clock - 1e-6))->toBe([]);
     }
     foreach ($steps as $step) {
         expect($minutes[$step->key])->toEqualWithDelta($step->minutes, 1e-6);
@@ -102,13 +106,58 @@ it('never has two steps in one pair of hands, nor a step before what it needs is
         ->and($schedule->handsMinutes())->toEqualWithDelta(array_sum(array_map(static fn (Step $s): float => $s->minutes, $steps)), 1e-6);
 })->with(['lanto', 'bobbin', 'sorrel', 'random3', 'random8'])->with([45.0, 90.0, 700.0]);
 
-it('comes within a tenth of the lower bound on the demo figures', function (string $name) {
-    $steps = Works::of(Works::demo($name))->steps;
-    foreach ([45, 60, 90, 120, 700] as $length) {
-        $schedule = Schedule::of($steps, $length);
-        expect($schedule->elapsedMinutes() / $schedule->lowerBoundMinutes())->toBeLessThan(1.1);
+/** Figures joined and laid in every way, by chance; more than half of them have something that dries. */
+function anyhow(int $seed): Figure
+{
+    mt_srand($seed);
+    $document = ['pose' => ['stand', 'hang', 'sit'][$seed % 3]] + Figures::covered($seed);
+    foreach ($document['parts'] as &$part) {
+        if (isset($part['join'])) {
+            $part['join']['by'] = ['fluff', 'slit', 'neck', 'wrap', 'sandwich', 'sew', 'glue', 'wire'][mt_rand(0, 7)];
+        }
     }
-})->with(['lanto', 'bobbin', 'sorrel']);
+    foreach ($document['details'] as &$detail) {
+        $detail['method'] = ['felt', 'bead', 'ready-made', 'stitch', 'paint', 'pin'][mt_rand(0, 5)];
+    }
+    unset($part, $detail);
+
+    return Figures::read($document);
+}
+
+it('comes within 3 % of the lower bound in one go, within 4 % or one rest in sittings, on 200 figures and the demo', function (int $from) {
+    $figures = $from === 0
+        ? array_map(Works::demo(...), ['lanto', 'bobbin', 'sorrel', 'wick', 'dusk'])
+        : array_map(anyhow(...), range($from, $from + 39));
+    foreach ($figures as $figure) {
+        $steps = Works::of($figure)->steps;
+        $go = Schedule::inOneGo($steps);
+        expect($go->elapsedMinutes() / $go->lowerBoundMinutes())->toBeLessThan(1.03, $figure->name);
+        foreach ([60, 90, 180] as $length) {
+            $schedule = Schedule::of($steps, $length);
+            $bound = $schedule->lowerBoundMinutes();
+            expect($schedule->elapsedMinutes())->toBeLessThanOrEqual(max(1.04 * $bound, $bound + 5.0) + 1e-6, "{$figure->name}, {$length}")
+                ->toBeGreaterThanOrEqual($bound - 1e-6);
+        }
+    }
+})->with([0, 1, 41, 81, 121, 161]);
+
+it('does first what dries where nothing stops it, so that nobody waits for it beside other work', function () {
+    // Three hours of work beside a lamp that is glued to an arm that nothing else needs.
+    $figure = Works::demo('wick');
+    $schedule = Schedule::inOneGo(Works::of($figure)->steps);
+    expect(array_filter(Works::of($figure)->steps, static fn (Step $s): bool => $s->waitMinutes > 0.0))->not->toBe([])
+        ->and($schedule->elapsedMinutes())->toBeLessThan($schedule->lowerBoundMinutes() + 5.0);
+});
+
+it('does the last few minutes at the end of a sitting, not in one of their own, and rests after none', function () {
+    $felt = static fn (string $key, float $minutes): Step => piece($key, $minutes, [], 0.0, StepKind::Felt);
+    $three = Schedule::of([$felt('a', 30), $felt('b', 20), $felt('c', 3)], 56);
+    expect($three->sittings)->toHaveCount(1)->and($three->sittings[0]->minutes())->toBe(58.0)
+        ->and(Schedule::of([$felt('a', 30), $felt('b', 20), $felt('c', 9)], 56)->sittings)->toHaveCount(2);
+    // What dries at the end is not waited for, and glue that nothing follows is no rest.
+    $glued = Schedule::of([piece('a', 20), piece('glue', 3, [], 20.0), piece('next', 30, ['glue'])], 45);
+    expect($glued->sittings)->toHaveCount(2)->and($glued->sittings[0]->rests)->toBe([])->and($glued->sittings[0]->minutes())->toBe(23.0);
+});
 
 it('has a bound that the best of all orders does not fall below, and is near that best itself', function () {
     mt_srand(21);

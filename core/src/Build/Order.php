@@ -17,6 +17,12 @@ use Impa\Wool\Ledger;
  */
 final class Order
 {
+    /** Hands that wait for less do not wait. */
+    private const WAITS_MINUTES = 1.0;
+
+    /** So many that dry are tried at another place. */
+    private const MOST_MOVED = 24;
+
     /**
      * Steps in the order that the document alone gives them. Grams of this hand and this stash, its pace and the needles in its box say how
      * long each step takes and with what; what comes after what they do not shuffle: it is told by the house's numbers.
@@ -102,7 +108,50 @@ final class Order
             }
         }
 
-        return $ordered;
+        return self::eased($ordered);
+    }
+
+    /**
+     * What dries goes first where nothing stops it: as long as hands would wait for it, one that dries is moved to right after what it
+     * needs, and stays there where all then takes less.
+     *
+     * @param  list<Step>  $steps  in order
+     * @return list<Step>
+     */
+    private static function eased(array $steps): array
+    {
+        $plan = Schedule::inOneGo($steps);
+        $wet = array_keys(array_filter($steps, static fn (Step $s): bool => $s->waitMinutes > 0.0));
+        foreach (array_slice(array_map(static fn (int $i): string => $steps[$i]->key, $wet), 0, self::MOST_MOVED) as $key) {
+            if ($plan->elapsedMinutes() <= $plan->lowerBoundMinutes() + self::WAITS_MINUTES) {
+                break;
+            }
+            $moved = self::forward($steps, $key);
+            $then = Schedule::inOneGo($moved);
+            if ($then->elapsedMinutes() < $plan->elapsedMinutes() - self::WAITS_MINUTES) {
+                [$steps, $plan] = [$moved, $then];
+            }
+        }
+
+        return $steps;
+    }
+
+    /**
+     * @param  list<Step>  $steps
+     * @return list<Step> with one of them right after the last that it needs
+     */
+    private static function forward(array $steps, string $key): array
+    {
+        $at = array_flip(array_column($steps, 'key'));
+        $step = $steps[$at[$key]];
+        $to = $step->after === [] ? 0 : 1 + max(array_map(static fn (string $before): int => $at[$before] ?? -1, $step->after));
+
+        return [
+            ...array_slice($steps, 0, $to),
+            $step,
+            ...array_slice($steps, $to, $at[$key] - $to),
+            ...array_slice($steps, $at[$key] + 1),
+        ];
     }
 
     /** @param  array<string, float>  $dry  by step key, from which minute on */

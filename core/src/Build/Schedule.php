@@ -20,10 +20,13 @@ final readonly class Schedule
     /** It is not worth beginning a step for less than so many minutes. */
     private const WORTH_MINUTES = 3.0;
 
+    /** Nor another sitting for as little work as this: it is done at the end of the one before. */
+    private const OVERTIME_MINUTES = 5.0;
+
     private const EXACT = 1e-6;
 
     /** @param  list<Sitting>  $sittings */
-    private function __construct(public array $sittings, private float $longestChain)
+    private function __construct(public array $sittings, private float $longestChain, private float $sittingMinutes)
     {
     }
 
@@ -95,10 +98,24 @@ final readonly class Schedule
     public function lowerBoundMinutes(): float
     {
         $hands = $this->handsMinutes();
-        $rests = max(0.0, ceil($hands / Pace::REST_AFTER - self::EXACT) - count($this->sittings));
-        $bound = $hands + Pace::REST * $rests;
+        $bound = $hands + Pace::REST * $this->leastRests($hands);
 
         return count($this->sittings) > 1 ? $bound : max($bound, $this->longestChain);
+    }
+
+    /** How many rests so much work needs at least: with each a sitting has room for half an hour more, but for its end. */
+    private function leastRests(float $hands): int
+    {
+        $count = max(1, count($this->sittings));
+        $room = fn (int $rests): float => min(Pace::REST_AFTER * ($rests + 1), $this->sittingMinutes - Pace::REST * $rests);
+        $held = $count * $room(0) + ($count > 1 ? self::OVERTIME_MINUTES : 0.0);
+        // The first rest of each sitting wins most, then the second.
+        for ($rests = 0; $held < $hands - self::EXACT; $rests++) {
+            $each = intdiv($rests, $count);
+            $held += max(self::EXACT, $room($each + 1) - $room($each));
+        }
+
+        return $rests;
     }
 
     /** @param  list<Step>  $steps */
@@ -130,7 +147,7 @@ final readonly class Schedule
             $sittings[] = self::sitting($left, $minutes, $sittingMinutes, $release);
         }
 
-        return new self($sittings, self::longestChain($steps));
+        return new self($sittings, self::longestChain($steps), $sittingMinutes);
     }
 
     /** @param  list<Step>  $steps */
@@ -155,6 +172,7 @@ final readonly class Schedule
     {
         $bouts = $rests = $drying = [];
         $clock = $worked = 0.0;
+        $isOver = false;
         // By step key, from which minute on it is dry; what was glued at the last sitting is dry at the next.
         $wet = [];
         while ($left !== []) {
@@ -173,6 +191,13 @@ final readonly class Schedule
                 continue;
             }
             [$i, $bout] = self::next($left, $minutes, $free, Pace::REST_AFTER - $worked, $length - $clock);
+            if ($i < 0 && $length < INF && ! $isOver && array_sum($minutes) <= self::OVERTIME_MINUTES) {
+                // What is left of all of it is not worth another sitting.
+                $length += self::OVERTIME_MINUTES;
+                $isOver = true;
+
+                continue;
+            }
             if ($i < 0) {
                 // Nothing fits before the rest; after it, where there is time for one, perhaps something does.
                 if ($worked <= 0.0 || self::next($left, $minutes, $free, Pace::REST_AFTER, $length - $clock - Pace::REST)[0] < 0) {
@@ -197,6 +222,10 @@ final readonly class Schedule
                 }
             }
         }
+
+        // Nobody rests, or waits for what dries, after the last of it.
+        $end = $bouts === [] ? 0.0 : $bouts[count($bouts) - 1]['endMinute'];
+        $rests = array_values(array_filter($rests, static fn (array $rest): bool => $rest['startMinute'] < $end - self::EXACT));
 
         return new Sitting(self::joined($bouts), $rests, $drying);
     }
