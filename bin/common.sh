@@ -111,8 +111,8 @@ serve() {
     local server=$!
     end_server() { trap - EXIT INT TERM HUP; kill -TERM -- "-$server" 2>/dev/null; exit 0; }
     trap end_server EXIT INT TERM HUP
-    # Where the script is ended without a word, this one notices.
-    (trap '' INT HUP; while kill -0 $$ 2>/dev/null; do sleep 1; done; kill -TERM -- "-$server" 2>/dev/null) </dev/null >/dev/null 2>&1 &
+    # Where the script is ended without a word, this one notices by the end of its pipe; by its number another process may go by then.
+    exec {alive}> >(trap '' INT HUP TERM; cat >/dev/null; kill -TERM -- "-$server" >/dev/null 2>&1)
     wait "$server"
 }
 
