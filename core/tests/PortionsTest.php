@@ -106,7 +106,7 @@ it('says each portion as a felter would weigh it', function () {
         sprintf(
             'Weigh %s teal. Split in two equal pieces of %s. That is %.0f cm of the rope each. Leave %s of it loose as the fluff end.',
             Grams::text(2 * $limb->line->g),
-            Grams::text($limb->line->g),
+            Grams::pieceText(2 * $limb->line->g, 2),
             $limb->cmEach,
             Grams::text($limb->fluffG),
         ),
@@ -413,4 +413,18 @@ describe('the layout of what is cut', function () {
             }
         }
     })->with(range(1, 8));
+});
+
+it('shows equal pieces so that they add up to what the whole is shown as', function () {
+    expect(Grams::pieceText(2.13, 2))->toBe('1.07 g')
+        ->and(Grams::pieceText(0.029, 2))->toBe('14.5 mg')
+        ->and(Grams::pieceText(7.0, 3))->toBe('2.33 g')
+        ->and(Grams::pieceText(10.0, 4))->toBe('2.5 g');
+    mt_srand(4);
+    for ($i = 0; $i < 2_000; $i++) {
+        [$g, $pieces] = [10 ** (mt_rand(-300, 200) / 100), mt_rand(2, 8)];
+        $each = Grams::pieceText($g, $pieces);
+        $shown = (float) $each * (str_ends_with($each, 'mg') ? 0.001 : 1.0);
+        expect(Grams::text($pieces * $shown))->toBe(Grams::text($g), "{$g} in {$pieces}");
+    }
 });

@@ -112,7 +112,7 @@ final class WorkSheet
         }
 
         return $line->pieces > 1
-            ? sprintf('%s %s in %d equal pieces of %s', Grams::text($line->allG()), $name, $line->pieces, Grams::text($line->g))
+            ? sprintf('%s %s in %d equal pieces of %s', Grams::text($line->allG()), $name, $line->pieces, Grams::pieceText($line->allG(), $line->pieces))
             : sprintf('%s %s', Grams::text($line->g), $name);
     }
 

@@ -18,6 +18,23 @@ final class Grams
         return max(self::SCALE_G, self::WITHIN * $g);
     }
 
+    /** One of so many equal pieces, as closely as it takes for them to add up to what the whole is shown as. */
+    public static function pieceText(float $wholeG, int $pieces): string
+    {
+        $each = self::text($wholeG / $pieces);
+        [$shown, $unit] = [preg_replace('/[^0-9.]/', '', $each), str_ends_with($each, 'mg') ? 'mg' : 'g'];
+        $digits = strlen(strrchr((string) $shown, '.') ?: '.') - 1;
+        $mg = $unit === 'mg' ? 1000.0 : 1.0;
+        for ($more = 0; $more < 5; $more++) {
+            $text = number_format($mg * $wholeG / $pieces, $digits + $more, '.', '');
+            if (self::text((float) $text * $pieces / $mg) === self::text($wholeG)) {
+                return $text.' '.$unit;
+            }
+        }
+
+        return $each;
+    }
+
     public static function text(float $g): string
     {
         return match (true) {

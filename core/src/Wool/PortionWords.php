@@ -19,7 +19,7 @@ final class PortionWords
             $said .= sprintf(
                 ' Split in %s equal pieces of %s.',
                 $line->pieces === 2 ? 'two' : (string) $line->pieces,
-                Grams::text($line->g),
+                Grams::pieceText($line->allG(), $line->pieces),
             );
         }
         if ($portion->cmEach > 0.0) {
