@@ -111,9 +111,11 @@ final class WorkSheet
             return sprintf('%s of %s felt, in sheet%s', Grams::text($line->allG()), $name, $line->pieces > 1 ? ', for '.$line->pieces : '');
         }
 
+        $all = sprintf('%s %s', Grams::text($line->allG()), $name);
+
         return $line->pieces > 1
-            ? sprintf('%s %s in %d equal pieces of %s', Grams::text($line->allG()), $name, $line->pieces, Grams::pieceText($line->allG(), $line->pieces))
-            : sprintf('%s %s', Grams::text($line->g), $name);
+            ? sprintf('%s in %d equal pieces of %s', $all, $line->pieces, Grams::pieceText($line->allG(), $line->pieces))
+            : $all;
     }
 
     /** The drawing fitted into its square. */
