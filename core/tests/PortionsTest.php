@@ -424,6 +424,7 @@ it('shows equal pieces so that they add up to what the whole is shown as', funct
     for ($i = 0; $i < 2_000; $i++) {
         [$g, $pieces] = [10 ** (mt_rand(-300, 200) / 100), mt_rand(2, 8)];
         $each = Grams::pieceText($g, $pieces);
-        expect(Grams::text((float) $each * $pieces / (str_ends_with($each, 'mg') ? 1000.0 : 1.0)))->toBe(Grams::text($g), "{$g} in {$pieces}");
+        $unit = str_ends_with($each, 'mg') ? 1000.0 : 1.0;
+        expect(Grams::text((float) $each * $pieces / $unit))->toBe(Grams::text($g), "{$g} in {$pieces}");
     }
 });
