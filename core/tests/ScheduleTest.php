@@ -146,7 +146,7 @@ it('does first what dries where nothing stops it, so that nobody waits for it be
     $figure = Works::demo('wick');
     $schedule = Schedule::inOneGo(Works::of($figure)->steps);
     expect(array_filter(Works::of($figure)->steps, static fn (Step $s): bool => $s->waitMinutes > 0.0))->not->toBe([])
-        ->and($schedule->elapsedMinutes())->toBeLessThan($schedule->lowerBoundMinutes() + 5.0);
+        ->and($schedule->elapsedMinutes())->toBeLessThanOrEqual($schedule->lowerBoundMinutes() + 5.0 + 1e-6);
 });
 
 it('does the last few minutes at the end of a sitting, not in one of their own, and rests after none', function () {
@@ -225,7 +225,6 @@ it('says what helps where it is not ready in time, with the minutes that each wa
     expect($sheet['sittingsMissing'])->toBe(2)
         ->and(array_key_last($gains))->toBe('sittings')
         ->and($gains['softer'])->toBeGreaterThan(2)->toBeLessThan(30)
-        ->and($gains['needles'])->toBeGreaterThan(1)
         ->and($sheet['lowMinutes'])->toBeLessThan($sheet['handsMinutes'])
         ->and($sheet['highMinutes'])->toBeGreaterThan($sheet['handsMinutes']);
     $roomy = ScheduleSheet::of(Works::of(Works::demo('sorrel')), Needles::usual(), 60, Evenings::of(['tue'], '2026-11-26'));
@@ -248,7 +247,10 @@ it('offers a hand that is three times slower three times the gain', function () 
         // What is no minute of the house's may be one of hers, and is offered to her alone.
         expect($minutes)->toEqualWithDelta(3 * ($house[$kind] ?? 0.5), isset($house[$kind]) ? 1e-3 * $minutes : 1.5);
     }
-    expect(count($house))->toBeGreaterThan(2);
+    expect(count($house))->toBeGreaterThan(1);
+    // Where many parts have room for them, three needles are worth having.
+    $ball = static fn (int $i): array => Figures::part('p'.$i, 'ball', 26, 26, 26, 30 * $i, 13, more: ['core' => 'none']);
+    expect($gains(Works::of(Figures::read(Figures::document(array_map($ball, range(0, 9))))))['needles'])->toBeGreaterThan(3);
 });
 
 it('lays what is left into evenings: what is done takes no minute, and helps no more', function () {

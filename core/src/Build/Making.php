@@ -54,6 +54,7 @@ final readonly class Making
             );
             $after = [...$after, 'wire:'.$part->key, ...$this->threads->beforeMaking($part)];
         }
+        $each = 0.0;
         if ($core !== CoreMaterial::None) {
             $isFoam = $core === CoreMaterial::Foam;
             $inside = ($wool->inside ?? $part->solid)->size();
@@ -75,7 +76,7 @@ final readonly class Making
         $then(
             $this->isCutOut($part) ? $this->cutOut($part, $after) : ($part->covering->way->replacesCover()
                 ? $this->covering('cover:'.$part->key, $part, $after)
-                : $this->cover($part, $core, $after)),
+                : $this->cover($part, $core, $after, $each)),
         );
         if ($part->mirror) {
             $then(new Step(
@@ -93,15 +94,19 @@ final readonly class Making
         return $steps;
     }
 
-    /** @param  list<string>  $after */
-    private function cover(Part $part, CoreMaterial $core, array $after): Step
+    /**
+     * @param  list<string>  $after
+     * @param  float  $coreMinutes  of one piece
+     */
+    private function cover(Part $part, CoreMaterial $core, array $after, float $coreMinutes): Step
     {
         $wool = $this->ledger->wool[$part->key];
         $isSolid = $core === CoreMaterial::None;
         $holder = $this->pace->needles($wool->coverG(), $part->solid->size()->middleMm());
-        $each =
+        $minutes =
             $this->pace->bulk($wool->coverG(), $part->firmness, $holder) +
             $this->pace->surface($this->ledger->areaCm2($part->key), $part->key === $this->face);
+        $each = $this->pace->atLeast($coreMinutes + $minutes) - $coreMinutes;
         $needle = match (true) {
             ! $isSolid => Needle::surface($holder),
             $part->solid->kind()->isFlat() => Needle::flat($part->solid->thinnestMm(), $holder),

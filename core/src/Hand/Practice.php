@@ -60,7 +60,9 @@ final class Practice
     /** By the house's pace, with one needle. */
     public static function minutes(Solid $solid, float $g, Firmness $firmness): float
     {
-        return Pace::house()->bulk($g, $firmness, 1) + Pace::house()->surface($solid->areaCm2(), false);
+        $pace = Pace::house();
+
+        return $pace->atLeast($pace->bulk($g, $firmness, 1) + $pace->surface($solid->areaCm2(), false));
     }
 
     private static function words(ShapeKind $kind, Firmness $firmness): string

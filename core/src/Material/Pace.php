@@ -14,6 +14,9 @@ final class Pace
 
     public const REST = 5.0;
 
+    /** A felted piece, however small, takes so long (docs/trade.md, Minutes: a small ball 5 to 10). */
+    private const LEAST = 5.0;
+
     /** From this weight a holder of three needles is used for the bulk; with care from so little on. */
     private const HOLDER_FROM_G = 1.5;
 
@@ -74,7 +77,8 @@ final class Pace
         return new self(
             bulk: 2.0,
             power: 0.85,
-            holder: 2.0,
+            // Common practice (docs/trade.md, Minutes): the bulk in a third of the time.
+            holder: 3.0,
             effort: ['squishy' => 0.6, 'soft' => 0.8, 'springy' => 1.0, 'firm' => 1.3, 'hard' => 1.7],
             surfacePerCm2: 0.15,
             facePerCm2: 0.4,
@@ -122,6 +126,12 @@ final class Pace
     public function bulk(float $g, Firmness $firmness, int $needles): float
     {
         return $this->bulk * $g ** $this->power * $this->effort[$firmness->value] / ($needles > 1 ? $this->holder : 1.0);
+    }
+
+    /** What felting a piece takes in all, of which so much is reckoned: never less than the smallest takes. */
+    public function atLeast(float $minutes): float
+    {
+        return max(self::LEAST, $minutes);
     }
 
     /** @param  bool  $bearsFace  whether a face goes on its front half, which must be smoother */
