@@ -106,7 +106,7 @@ it('leads a wire through a head before its face is smoothed', function () {
         ->and(places($work)['thread:horns'])->toBeLessThan(places($work)['detail:eye']);
 });
 
-it('sets whiskers in last, and lets their glue dry before the last look', function () {
+it('sets whiskers in after all that is done on the head, and lets their glue dry before the last look', function () {
     $work = Works::of(wired([whiskers()]));
     $at = places($work);
     $step = step($work, 'thread:whisker');
@@ -115,7 +115,7 @@ it('sets whiskers in last, and lets their glue dry before the last look', functi
         ->and($step->title)->toBe('Set whisker into head')
         ->and($step->waitMinutes)->toBe(20.0)
         ->and($step->minutes)->toBe(6.0)
-        ->and($at['thread:whisker'])->toBeGreaterThan(max($at['hide:arm'], $at['detail:eye']))
+        ->and($at['thread:whisker'])->toBeGreaterThan(max($at['hide:head'], $at['detail:eye']))
         ->and($at['thread:whisker'])->toBeLessThan($at['trim'])
         ->and(implode(' ', Hints::cautions($step, wired([whiskers()]))))->toContain('fresh air')->toContain('near wire');
 });

@@ -108,29 +108,44 @@ final class Order
             }
         }
 
-        return self::eased($ordered);
+        return self::eased($ordered, $figure);
     }
 
     /**
-     * What dries goes first where nothing stops it: as long as hands would wait for it, one that dries is moved to right after what it
-     * needs, and stays there where all then takes less.
+     * What dries goes first where nothing stops it: as long as hands would wait for it, one that dries is moved forward, as little as it
+     * takes, where all then takes less. Whiskers and handles stay behind all that is done on what bears them: they would be in its way.
      *
      * @param  list<Step>  $steps  in order
      * @return list<Step>
      */
-    private static function eased(array $steps): array
+    private static function eased(array $steps, Figure $figure): array
     {
         $plan = Schedule::inOneGo($steps);
-        $wet = array_keys(array_filter($steps, static fn (Step $s): bool => $s->waitMinutes > 0.0));
-        foreach (array_slice(array_map(static fn (int $i): string => $steps[$i]->key, $wet), 0, self::MOST_MOVED) as $key) {
+        $wet = array_filter($steps, static fn (Step $s): bool => $s->waitMinutes > 0.0);
+        foreach (array_slice(array_column($wet, 'key'), 0, self::MOST_MOVED) as $key) {
             if ($plan->elapsedMinutes() <= $plan->lowerBoundMinutes() + self::WAITS_MINUTES) {
                 break;
             }
-            $moved = self::forward($steps, $key);
-            $then = Schedule::inOneGo($moved);
-            if ($then->elapsedMinutes() < $plan->elapsedMinutes() - self::WAITS_MINUTES) {
-                [$steps, $plan] = [$moved, $then];
+            $at = array_flip(array_column($steps, 'key'));
+            $step = $steps[$at[$key]];
+            $first = 1 + max(-1, ...array_map(static fn (string $before): int => $at[$before] ?? -1, $step->after));
+            foreach ($step->kind === StepKind::Thread ? array_slice($steps, 0, $at[$key]) : [] as $i => $other) {
+                $isOnIt = in_array($step->part, [$other->part, $figure->parts[$other->part]->joinTo ?? ''], true);
+                $first = $isOnIt ? max($first, $i + 1) : $first;
             }
+            $minutes = static fn (int $to): float => Schedule::inOneGo(self::forward($steps, $at[$key], $to))->elapsedMinutes();
+            $least = $minutes($first);
+            if ($least >= $plan->elapsedMinutes() - self::WAITS_MINUTES) {
+                continue;
+            }
+            // The later it goes, the more is waited: bisection.
+            [$low, $high] = [$first, $at[$key]];
+            while ($high - $low > 1) {
+                $middle = intdiv($low + $high, 2);
+                [$low, $high] = $minutes($middle) <= $least + self::WAITS_MINUTES ? [$middle, $high] : [$low, $middle];
+            }
+            $steps = self::forward($steps, $at[$key], $low);
+            $plan = Schedule::inOneGo($steps);
         }
 
         return $steps;
@@ -138,19 +153,15 @@ final class Order
 
     /**
      * @param  list<Step>  $steps
-     * @return list<Step> with one of them right after the last that it needs
+     * @return list<Step> with one of them at an earlier place
      */
-    private static function forward(array $steps, string $key): array
+    private static function forward(array $steps, int $from, int $to): array
     {
-        $at = array_flip(array_column($steps, 'key'));
-        $step = $steps[$at[$key]];
-        $to = $step->after === [] ? 0 : 1 + max(array_map(static fn (string $before): int => $at[$before] ?? -1, $step->after));
-
         return [
             ...array_slice($steps, 0, $to),
-            $step,
-            ...array_slice($steps, $to, $at[$key] - $to),
-            ...array_slice($steps, $at[$key] + 1),
+            $steps[$from],
+            ...array_slice($steps, $to, $from - $to),
+            ...array_slice($steps, $from + 1),
         ];
     }
 
