@@ -23,6 +23,9 @@ final class Order
     /** So many that dry are tried at another place. */
     private const MOST_MOVED = 24;
 
+    /** Of more steps than any figure has, trying takes longer than a page may take. */
+    private const MOST_STEPS = 300;
+
     /**
      * Steps in the order that the document alone gives them. Grams of this hand and this stash, its pace and the needles in its box say how
      * long each step takes and with what; what comes after what they do not shuffle: it is told by the house's numbers.
@@ -120,6 +123,9 @@ final class Order
      */
     private static function eased(array $steps, Figure $figure): array
     {
+        if (count($steps) > self::MOST_STEPS) {
+            return $steps;
+        }
         $plan = Schedule::inOneGo($steps);
         $wet = array_filter($steps, static fn (Step $s): bool => $s->waitMinutes > 0.0);
         foreach (array_slice(array_column($wet, 'key'), 0, self::MOST_MOVED) as $key) {
