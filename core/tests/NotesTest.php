@@ -53,7 +53,7 @@ it('names the place of what it speaks of, part by part, then detail by detail', 
     $notes = notes(
         [
             dome(),
-            Figures::part('fin', 'plate', 20, 20, 2, 0, 60, 0, ['name' => 'Fin', 'join' => ['to' => 'body']]),
+            Figures::part('fin', 'plate', 20, 20, 2, 0, 60, 33, ['name' => 'Fin', 'join' => ['to' => 'body']]),
             Figures::part('ball', 'ball', 20, 20, 20, 0, 60, 0, ['name' => 'Ball']),
         ],
         [
@@ -139,7 +139,7 @@ it('gives a wider base where nothing else cures it', function () {
 });
 
 it('wants felt 3 mm thick, and says by how much', function () {
-    $fin = static fn (float $thick): array => Figures::part('fin', 'plate', 20, 20, $thick, 0, 60, 0, [
+    $fin = static fn (float $thick): array => Figures::part('fin', 'plate', 20, 20, $thick, 0, 60, 33, [
         'name' => 'Fin',
         'join' => ['to' => 'body'],
     ]);
@@ -150,7 +150,7 @@ it('wants felt 3 mm thick, and says by how much', function () {
 });
 
 it('wants a wire in what is thinner than an eighth of its length, or says how thick it would hold itself', function () {
-    $leg = static fn (float $thick): array => Figures::part('leg', 'sausage', $thick, 64, $thick, 0, 60, 0, [
+    $leg = static fn (float $thick): array => Figures::part('leg', 'sausage', $thick, 64, $thick, 0, 50, 39, [
         'name' => 'Leg',
         'join' => ['to' => 'body'],
     ]);
@@ -163,7 +163,7 @@ it('wants a wire in what is thinner than an eighth of its length, or says how th
 it('says where no stock piece of foam fits into a part, and only where foam is asked for and would have room', function () {
     $part = static fn (string $core, float $coverMm): array => [
         dome(),
-        Figures::part('hat', 'ball', 24, 24, 24, 0, 60, 0, [
+        Figures::part('hat', 'ball', 24, 24, 24, 0, 60, 38, [
             'name' => 'Hat',
             'core' => $core,
             'coverMm' => $coverMm,

@@ -11,6 +11,7 @@ use App\Models\Picture;
 use Illuminate\Http\JsonResponse;
 use Impa\Face\Together;
 use Impa\Figure\Accessories;
+use Impa\Figure\Buried;
 use Impa\Figure\Carried;
 use Impa\Figure\Edits;
 use Impa\Figure\Figure;
@@ -23,7 +24,7 @@ final class RecutController
 {
     private const ACTS = [
         'split', 'merge', 'lasso', 'to-detail', 'to-part', 'remove', 'double', 'paint', 'add', 'mend', 'part-pair',
-        'twin', 'axis', 'gather', 'resize', 'fasten', 'put',
+        'twin', 'axis', 'gather', 'resize', 'fasten', 'put', 'forwards', 'round',
     ];
 
     public function store(Body $body): DocumentResponse
@@ -59,6 +60,8 @@ final class RecutController
             'mend' => Edits::mend($figure, $body->text('key'), $body->object('set'), $body->objects('add'), $body->texts('remove')),
             'part-pair' => Edits::parted($figure, $body->text('key'), $others()),
             'axis' => Edits::axisMoved($figure, $body->float('mm')),
+            'forwards' => Buried::forwards($figure, $body->text('key')),
+            'round' => Buried::laidRound($figure, $body->text('key')),
             'gather' => Accessories::gather($figure, $body->texts('keys'), $body->text('name')),
             'resize' => Accessories::resize($figure, $body->text('thing'), $body->float('times')),
             'fasten' => Accessories::fasten($figure, $body->text('thing'), $body->text('holder')),

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace Impa\Build;
 
 use Impa\Armature\WireAdvice;
+use Impa\Figure\Buried;
 use Impa\Figure\Figure;
 use Impa\Figure\JoinBy;
 use Impa\Figure\Method;
 use Impa\Figure\Part;
+use Impa\Figure\Seat;
 use Impa\Material\CoveringWay;
 use Impa\Wool\Coverings;
 
@@ -44,6 +46,41 @@ final class Hints
             StepKind::Trim => 'Against the light no fuzz stands out.',
             StepKind::Inspect => 'It is the figure of the drawing, from every side.',
         };
+    }
+
+    /** What is said of a part that nobody sees. */
+    public static function hidden(Part $part, Part $to): string
+    {
+        return sprintf(
+            '%s lies wholly within the %s: nothing of it shows, and its wool is counted as well. '
+                .'Take it out, or move it to where it shows.',
+            $part->name,
+            mb_strtolower($to->name),
+        );
+    }
+
+    /** What is said of a part that is felted onto another without her saying so. */
+    public static function lies(Seat $seat, Part $part, Part $to): string
+    {
+        return sprintf(
+            '%.0f %% of the %s lies within the %s: it is felted onto it, and what lies within is not made.',
+            100 * $seat->shared->share,
+            mb_strtolower($part->name),
+            mb_strtolower($to->name),
+        );
+    }
+
+    /** What is said of a part that shows in the picture and not in the round. */
+    public static function buried(Part $part, Part $to, float $mm, bool $isHidden): string
+    {
+        return sprintf(
+            '%s lies before the %s in the picture, and inside it in the round%s: bring it %.0f mm forwards%s.',
+            $part->name,
+            mb_strtolower($to->name),
+            $isHidden ? ', where its wool is counted as well' : '',
+            $mm,
+            Buried::canGoRound($part) ? ', or lay it round as a ring' : '',
+        );
     }
 
     /** What is said of a part that does not reach what it is joined to: among the notes, and where it is to be joined. */

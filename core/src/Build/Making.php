@@ -6,6 +6,7 @@ namespace Impa\Build;
 
 use Impa\Face\Needles;
 use Impa\Figure\Figure;
+use Impa\Figure\JoinBy;
 use Impa\Figure\Part;
 use Impa\Geometry\Polygon;
 use Impa\Material\CoreMaterial;
@@ -38,6 +39,7 @@ final readonly class Making
     {
         $wool = $this->ledger->wool[$part->key];
         $core = $wool->coreMaterial();
+        $cap = $this->under($part);
         $steps = [];
         $then = static function (Step $step) use (&$steps, &$after): void {
             $steps[] = $step;
@@ -69,7 +71,7 @@ final readonly class Making
                 minutes: $part->count() * $each,
                 needle: $isFoam ? null : Needle::bulk($holder, $part->solid->thinnestMm())->from($this->needles),
                 weighings: $this->lines($part, Purpose::Inside),
-                text: Words::core($core),
+                text: $cap === null ? Words::core($core) : Words::capCore($cap, $wool->seat->capMm - $part->coverMm),
             ));
         }
         $after = [...$after, ...$this->threads->beforeCover($part)];
@@ -101,6 +103,7 @@ final readonly class Making
     private function cover(Part $part, CoreMaterial $core, array $after, float $coreMinutes): Step
     {
         $wool = $this->ledger->wool[$part->key];
+        $cap = $this->under($part);
         $isSolid = $core === CoreMaterial::None;
         $holder = $this->pace->needles($wool->coverG(), $part->solid->size()->middleMm());
         $minutes =
@@ -122,9 +125,20 @@ final readonly class Making
             minutes: $part->count() * $each,
             needle: $needle->from($this->needles),
             weighings: $this->lines($part, Purpose::Cover),
-            text: $isSolid ? Words::felt($part) : Words::cover($part),
+            text: match (true) {
+                $cap === null => $isSolid ? Words::felt($part) : Words::cover($part),
+                $isSolid && $part->joinBy === JoinBy::Wrap => Words::wrapped($cap, $wool->seat->capMm),
+                $isSolid => Words::cap($cap, $wool->seat->capMm),
+                default => Words::capCover($cap),
+            },
             colour: $part->colour,
         );
+    }
+
+    /** What a part is felted onto, by its name; null where it is made as it is drawn. */
+    private function under(Part $part): ?string
+    {
+        return $this->ledger->wool[$part->key]->seat->isOnto() ? mb_strtolower($this->figure->parts[$part->joinTo]->name) : null;
     }
 
     /**

@@ -147,6 +147,43 @@ final class Words
         return $first.' '.$then.(self::leavesFluff($part) ? '; leave the end that will be joined loose.' : '.');
     }
 
+    /** @param  string  $on  what it will lie on */
+    public static function capCore(string $on, float $mm): string
+    {
+        return self::flatAndHollow($mm).sprintf('Shape it over the %s until it keeps that form by itself.', self::short($on));
+    }
+
+    /** @param  string  $on  what it will lie on */
+    public static function cap(string $on, float $mm): string
+    {
+        return self::flatAndHollow($mm).sprintf('Shape it over the %s, and leave its rim loose for the join.', self::short($on));
+    }
+
+    /** @param  string  $on  what it will lie on */
+    public static function capCover(string $on): string
+    {
+        return 'Tease the colour into a thin even layer, and lay it over the outside and round the rim. '.
+            sprintf('Fix it until no core shows; what lies on the %s stays bare.', self::short($on));
+    }
+
+    /** @param  string  $on  what it is wrapped round */
+    public static function wrapped(string $on, float $mm): string
+    {
+        return sprintf('Roll the wool, and leave it thinner where it lies on the %s. ', self::short($on)).
+            sprintf('Stab it round and round, to %.0f mm where it is thickest.', max(1.0, $mm));
+    }
+
+    private static function flatAndHollow(float $mm): string
+    {
+        return sprintf('Lay the wool flat, and stab it into a cap of %.0f mm, hollow below. ', max(1.0, $mm));
+    }
+
+    /** A name that leaves a sentence readable. */
+    private static function short(string $name): string
+    {
+        return count(explode(' ', $name)) > 3 ? 'part below' : $name;
+    }
+
     public static function detail(Detail $detail): string
     {
         return match (true) {

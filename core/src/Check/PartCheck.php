@@ -61,8 +61,10 @@ final readonly class PartCheck
     {
         $figure = $ledger->figure;
         $part = $figure->parts[$key] ?? throw CheckRefused::noPart($key);
-        $volume = self::sized($figure, $key, $measured->size)->parts[$key]->solid->volumeCm3();
         $plan = $ledger->wool[$key];
+        // What is hollow for the part it lies on is no more of it when it came out larger or smaller.
+        $made = $plan->volumeCm3 / $part->solid->volumeCm3();
+        $volume = $made * self::sized($figure, $key, $measured->size)->parts[$key]->solid->volumeCm3();
         [$gPerCm3, $plannedGPerCm3] = [$measured->g / $volume, $plan->finishedG() / $plan->volumeCm3];
         $off = self::off($measured->size, $part->solid->size());
         // Felted on to the planned size, it would be so dense; what is missing to the planned density then is missing wool.

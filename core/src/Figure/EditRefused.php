@@ -50,6 +50,19 @@ final class EditRefused extends DomainException implements Refusal
         return new self('A thing is 1 to 2000 mm tall.');
     }
 
+    public static function showsAlready(string $name): self
+    {
+        return new self(sprintf('%s shows in the round as in the picture: nothing hides it.', $name));
+    }
+
+    public static function goesNotRound(string $name): self
+    {
+        return new self(sprintf(
+            'Only a roll that lies across what it is joined to, twice as long as thick at the least, is laid round: %s is none.',
+            $name,
+        ));
+    }
+
     public static function nothingChosen(): self
     {
         return new self('Nothing is chosen that this could be done with.');

@@ -104,6 +104,7 @@ final readonly class FigureReader
                 joinBy: JoinBy::from(self::text($join, 'by', self::text($school, 'join', 'fluff'))),
                 covering: $this->covering($part),
                 faceSchool: FaceSchool::from(self::text(self::object($part, 'school'), 'face', $this->faceSchool()->value)),
+                joinOnto: is_bool($join->onto ?? null) ? $join->onto : null,
             );
         }
 

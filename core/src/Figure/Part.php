@@ -16,6 +16,7 @@ final readonly class Part
     /**
      * @param  array{float, float, float}  $at the middle of the shape
      * @param  FaceSchool  $faceSchool  when what lies on it is laid
+     * @param  ?bool  $joinOnto  whether it is felted onto what it is joined to, or goes in as it is; null where that is not said (Seat)
      */
     public function __construct(
         public string $key,
@@ -34,6 +35,7 @@ final readonly class Part
         public JoinBy $joinBy,
         public Covering $covering,
         public FaceSchool $faceSchool,
+        public ?bool $joinOnto = null,
     ) {
     }
 
@@ -57,6 +59,7 @@ final readonly class Part
             $this->joinBy,
             $this->covering,
             $this->faceSchool,
+            $this->joinOnto,
         );
     }
 
@@ -130,6 +133,7 @@ final readonly class Part
             joinBy: $this->joinBy,
             covering: $this->covering,
             faceSchool: $this->faceSchool,
+            joinOnto: $this->joinOnto,
         );
     }
 }

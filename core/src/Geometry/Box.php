@@ -63,6 +63,17 @@ final readonly class Box
         return $other->left <= $this->right && $other->right >= $this->left && $other->low <= $this->high && $other->high >= $this->low;
     }
 
+    /** What both have in common; an empty box at the origin where they have nothing. */
+    public function common(self $other): self
+    {
+        $left = max($this->left, $other->left);
+        $right = min($this->right, $other->right);
+        $low = max($this->low, $other->low);
+        $high = min($this->high, $other->high);
+
+        return $left <= $right && $low <= $high ? new self($left, $right, $low, $high) : new self(0.0, 0.0, 0.0, 0.0);
+    }
+
     /** @return array{float, float} */
     public function middle(): array
     {

@@ -7,10 +7,12 @@ namespace Impa\Plan;
 use Impa\Balance\Cure;
 use Impa\Balance\Cures;
 use Impa\Build\Hints;
+use Impa\Figure\Buried;
 use Impa\Figure\Figure;
 use Impa\Figure\Gap;
 use Impa\Figure\Method;
 use Impa\Figure\Part;
+use Impa\Figure\SeatWay;
 use Impa\Material\CoreMaterial;
 use Impa\Material\CoveringWay;
 use Impa\Wool\Foam;
@@ -41,9 +43,11 @@ final class Notes
         $figure = $plan->figure;
         $notes = [...self::balance($plan), ...self::height($figure)];
         $gaps = Gap::all($figure);
+        $buried = Buried::all($figure);
         $roots = 0;
         foreach (array_values($figure->parts) as $i => $part) {
             array_push($notes, ...self::part($part, '/parts/'.$i), ...self::place($figure, $part, $gaps[$part->key] ?? 0.0, '/parts/'.$i));
+            array_push($notes, ...self::seat($plan, $part, $buried[$part->key] ?? 0.0, '/parts/'.$i));
             if (! $part->isJoined() && $part->group === '' && ++$roots > 1) {
                 $notes[] = new Note(
                     'loose-part',
@@ -203,6 +207,42 @@ final class Notes
                 $mm > 0.0 ? 'right' : 'left',
                 mb_strtolower(array_values($pairs)[0]->name),
             ));
+        }
+
+        return $notes;
+    }
+
+    /**
+     * What lies within what it is joined to.
+     *
+     * @param  float  $buriedMm  forwards to where it shows, where the picture shows it and the round does not
+     * @return list<Note>
+     */
+    private static function seat(Plan $plan, Part $part, float $buriedMm, string $at): array
+    {
+        $to = $plan->figure->parts[$part->joinTo] ?? null;
+        if ($to === null) {
+            return [];
+        }
+        $seat = $plan->ledger->wool[$part->key]->seat;
+        $isHidden = $seat->way === SeatWay::Hidden;
+        $notes = [];
+        if ($buriedMm > 0.0) {
+            $code = Buried::canGoRound($part) ? 'buried-roll' : 'buried';
+            $notes[] = new Note($code, $at, Hints::buried($part, $to, $buriedMm, $isHidden));
+        } elseif ($isHidden) {
+            $notes[] = new Note('hidden', $at, Hints::hidden($part, $to));
+        }
+        // What she said herself needs no telling.
+        if ($seat->isOnto() && $part->joinOnto === null) {
+            $notes[] = new Note('onto', $at, Hints::lies($seat, $part, $to));
+        }
+        if ($seat->isOnto() && $part->core === CoreMaterial::Foam) {
+            $notes[] = new Note(
+                'no-foam',
+                $at,
+                sprintf('Foam is not cut hollow: %s is reckoned as solid colour. Fill it with core wool.', mb_strtolower($part->name)),
+            );
         }
 
         return $notes;

@@ -184,6 +184,7 @@ final readonly class Plan
                 'finishedG' => $wool->finishedG(),
                 'looseMm' => ['w' => $loose->widthMm, 'h' => $loose->heightMm, 'd' => $loose->depthMm],
                 'minutes' => $minutes[$key] ?? 0.0,
+                'seat' => ['way' => $wool->seat->way->value, 'within' => $wool->seat->shared->share, 'capMm' => $wool->seat->capMm],
             ];
         }
 

@@ -32,6 +32,12 @@ interface Body
      */
     public function side(): array;
 
+    /**
+     * How far the skin stands out from the picture plane at x, y in mm, alike to front and back;
+     * NAN where the shape is not.
+     */
+    public function frontMm(float $x, float $y): float;
+
     /** The rings whose loft is the surface. */
     public function loft(): Loft;
 }

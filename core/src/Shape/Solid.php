@@ -21,12 +21,6 @@ interface Solid extends Body
 
     public function areaCm2(): float;
 
-    /**
-     * How far the skin stands out from the picture plane at x, y in mm, alike to front and back;
-     * NAN where the shape is not.
-     */
-    public function frontMm(float $x, float $y): float;
-
     /** The same shape, every length times the factor (> 0). */
     public function scaled(float $factor): self;
 

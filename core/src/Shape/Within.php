@@ -45,13 +45,14 @@ final readonly class Within implements Body
         private array $front,
         private array $side,
         private Loft $loft,
+        private ?Body $form = null,
     ) {
     }
 
     /** The form of one body with the volume of another, where that of the form is not the true one. */
     public static function formed(Body $form, float $volumeCm3): self
     {
-        return new self($form->size(), $volumeCm3, $form->middleOfMass(), $form->front(), $form->side(), $form->loft());
+        return new self($form->size(), $volumeCm3, $form->middleOfMass(), $form->front(), $form->side(), $form->loft(), $form);
     }
 
     /** Within a stack of ellipses whose half-width and half-depth are shares of these. */
@@ -177,9 +178,50 @@ final readonly class Within implements Body
         return $this->side;
     }
 
+    public function frontMm(float $x, float $y): float
+    {
+        $rings = $this->loft->rings;
+        if ($this->form !== null) {
+            return $this->form->frontMm($x, $y);
+        }
+        if (count($rings) === 2) {
+            return Polygon::has($this->front[0], $x, $y) ? $this->size->depthMm / 2 : NAN;
+        }
+        for ($i = 1, $n = count($rings); $i < $n; $i++) {
+            [$below, $above] = [$rings[$i - 1][1], $rings[$i][1]];
+            if ($y >= $below && $y <= $above) {
+                $share = $above > $below ? ($y - $below) / ($above - $below) : 0.0;
+                $deep = (1 - $share) * self::halfDepth($rings[$i - 1], $x) + $share * self::halfDepth($rings[$i], $x);
+
+                return $deep > 0.0 ? $deep : NAN;
+            }
+        }
+
+        return NAN;
+    }
+
     public function loft(): Loft
     {
         return $this->loft;
+    }
+
+    /**
+     * How deep a ring is at x, measured from its middle; 0 beside it.
+     *
+     * @param  list<float>  $ring  from the right, over behind
+     */
+    private static function halfDepth(array $ring, float $x): float
+    {
+        for ($j = 0, $n = intdiv(count($ring), 2); $j < $n; $j += 3) {
+            [$from, $to] = [$ring[$j], $ring[$j + 3]];
+            if ($x <= $from && $x >= $to) {
+                $share = $from > $to ? ($from - $x) / ($from - $to) : 0.0;
+
+                return abs((1 - $share) * $ring[$j + 2] + $share * $ring[$j + 5]);
+            }
+        }
+
+        return 0.0;
     }
 
     /**

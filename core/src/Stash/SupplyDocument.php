@@ -8,6 +8,7 @@ use Impa\Colour\Srgb;
 use Impa\Figure\Colour;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
+use Impa\Figure\Seat;
 use Impa\Material\CoreMaterial;
 use Impa\Wool\CoverAdvice;
 use Impa\Wool\Inside;
@@ -156,6 +157,7 @@ final readonly class SupplyDocument
                 'coverMm' => $wool->insideCm3 > 0.0 && $cover->differsFrom($part->coverMm) ? $cover->coverMm : null,
                 'showsThrough' => $cover->coverMm > $part->coverMm,
                 'coverDifference' => $cover->difference,
+                'sharedCm3' => Seat::sharing($this->supply->figure, $part)->share * $part->solid->volumeCm3(),
             ];
         }
 

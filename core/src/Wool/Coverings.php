@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Wool;
 
 use Impa\Figure\Part;
+use Impa\Figure\Seat;
 use Impa\Geometry\Polygon;
 use Impa\Material\Covering;
 use Impa\Material\CoveringWay;
@@ -19,17 +20,22 @@ final class Coverings
     /** What a fold-back at both ends of a wire takes, mm each (common practice). */
     private const FOLD_BACK_MM = 10.0;
 
-    /** What one piece's covering takes; nothing for plain felt. */
-    public static function need(Part $part, Densities $densities): CoveringNeed
+    /**
+     * What one piece's covering takes; nothing for plain felt.
+     *
+     * @param  ?Seat  $seat  how it sits in what it is joined to: what lies within is not covered
+     */
+    public static function need(Part $part, Densities $densities, ?Seat $seat = null): CoveringNeed
     {
         $covering = $part->covering;
         $size = $part->solid->size();
+        $areaCm2 = static fn (): float => $part->solid->areaCm2() * ($seat?->shown() ?? 1.0);
 
         return match ($covering->way) {
             CoveringWay::Felt => new CoveringNeed,
-            CoveringWay::Loops => self::loops($covering, $part->solid->areaCm2(), $densities->yarnGPerM($part->colour)),
-            CoveringWay::Tufts, CoveringWay::Locks => self::tufts($covering, $part->solid->areaCm2()),
-            CoveringWay::Hair => self::hair($covering, $part->solid->areaCm2(), $size->widthMm, $densities),
+            CoveringWay::Loops => self::loops($covering, $areaCm2(), $densities->yarnGPerM($part->colour)),
+            CoveringWay::Tufts, CoveringWay::Locks => self::tufts($covering, $areaCm2()),
+            CoveringWay::Hair => self::hair($covering, $areaCm2(), $size->widthMm, $densities),
             CoveringWay::Wrap => self::wrap($covering, min($size->widthMm, $size->depthMm), $size->heightMm, $densities),
             CoveringWay::Plait => self::plait($covering, $size->heightMm, $densities),
             CoveringWay::Film, CoveringWay::PreFelt => self::sheet($part, $densities),

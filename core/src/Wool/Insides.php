@@ -27,19 +27,19 @@ final class Insides
      */
     public static function of(Part $part, PartWool $wool, Srgb $cover, bool $carries): array
     {
-        $thick = $part->solid->thinnestMm();
+        $thick = $wool->thickMm();
         $ways = [self::way(CoreMaterial::None, '', $wool)];
         $hollow = $wool->filledWith(CoreMaterial::CoreWool);
         if ($hollow->insideCm3 > 0.0) {
             foreach ([CoreMaterial::CoreWool, CoreMaterial::Scrap, CoreMaterial::Stuffing] as $material) {
                 $ways[] = self::way($material, '', $hollow);
             }
-            $foam = $thick >= self::FOAM_FROM_MM ? Foam::inside($part->solid, $part->coverMm) : null;
+            $foam = $thick >= self::FOAM_FROM_MM && ! $wool->seat->isOnto() ? Foam::inside($part->solid, $part->coverMm) : null;
             if ($foam !== null) {
                 $ways[] = self::way(CoreMaterial::Foam, $foam->name, $wool);
             }
         }
-        [$advised, $reason] = self::advised($part, $cover, $carries, $ways);
+        [$advised, $reason] = self::advised($part, $wool, $cover, $carries, $ways);
         usort($ways, static fn (Inside $a, Inside $b): int => ($b->material === $advised) <=> ($a->material === $advised));
 
         return [$ways[0]->because($reason), ...array_slice($ways, 1)];
@@ -63,10 +63,10 @@ final class Insides
      * @param  non-empty-list<Inside>  $ways  solid first, then core wool, scrap and stuffing where it is thick enough
      * @return array{CoreMaterial, string}
      */
-    private static function advised(Part $part, Srgb $cover, bool $carries, array $ways): array
+    private static function advised(Part $part, PartWool $wool, Srgb $cover, bool $carries, array $ways): array
     {
-        $thick = $part->solid->thinnestMm();
-        $volume = $part->solid->volumeCm3();
+        $thick = $wool->thickMm();
+        $volume = $wool->volumeCm3;
         if (Coverings::isWhole($part)) {
             return [CoreMaterial::None, 'It is nothing but its covering: there is no inside to fill.'];
         }

@@ -7,6 +7,7 @@ namespace Impa\Wool;
 use Impa\Figure\Detail;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
+use Impa\Figure\Seat;
 use Impa\Material\CoveringWay;
 use Impa\Material\Densities;
 use Impa\Surface\Surface;
@@ -37,7 +38,7 @@ final class Ledger
 
     public static function of(Figure $figure, Densities $densities): self
     {
-        $wool = array_map(static fn (Part $part): PartWool => PartWool::of($part, $densities), $figure->parts);
+        $wool = array_map(static fn (Part $part): PartWool => PartWool::of($part, $densities, Seat::of($figure, $part)), $figure->parts);
         $lines = [];
         foreach ($figure->parts as $key => $part) {
             array_push($lines, ...self::part($part, $wool[$key]));

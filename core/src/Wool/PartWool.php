@@ -5,39 +5,56 @@ declare(strict_types=1);
 namespace Impa\Wool;
 
 use Impa\Figure\Part;
+use Impa\Figure\Seat;
+use Impa\Figure\Shared;
 use Impa\Material\CoreMaterial;
 use Impa\Material\Densities;
 use Impa\Shape\Body;
 use Impa\Shape\Size;
 
-/** What one piece of a part takes: its inside, its felted cover and what is laid on, wound round or cut out. Immutable. */
+/**
+ * What one piece of a part takes: its inside, its felted cover and what is laid on, wound round or cut out. What is felted onto another
+ * part takes nothing for what would lie within that one. Immutable.
+ */
 final readonly class PartWool
 {
+    /** With so little of its inside left beside a hollow, it is solid colour. */
+    private const NO_CORE = 0.05;
+
     /**
-     * @param  ?Body  $inside  what fills it: none where it is solid colour
+     * @param  ?Body  $inside  what fills it, as it were without a hollow: none where it is solid colour
+     * @param  float  $volumeCm3  of what is made
+     * @param  float  $insideCm3  of that, what fills it
+     * @param  Shared  $hollow  of its inside, what is not made
      * @param  CoveringNeed  $covering  of one piece; nothing for plain felt
      */
     private function __construct(
         private Part $part,
         private Densities $densities,
+        public Seat $seat,
         public ?Body $inside,
         public float $volumeCm3,
         public float $insideCm3,
+        private Shared $hollow,
         public CoveringNeed $covering,
     ) {
     }
 
-    public static function of(Part $part, Densities $densities): self
+    /** @param  ?Seat  $seat  how it sits in what it is joined to; by itself where that is not said */
+    public static function of(Part $part, Densities $densities, ?Seat $seat = null): self
     {
-        $inside = self::inside($part);
+        $seat ??= Seat::apart();
+        [$inside, $insideCm3, $hollow] = self::inside($part, $seat);
 
         return new self(
             part: $part,
             densities: $densities,
+            seat: $seat,
             inside: $inside,
-            volumeCm3: $part->solid->volumeCm3(),
-            insideCm3: $inside?->volumeCm3() ?? 0.0,
-            covering: Coverings::need($part, $densities),
+            volumeCm3: $part->solid->volumeCm3() * ($seat->isOnto() ? 1 - $seat->shared->share : 1.0),
+            insideCm3: $insideCm3,
+            hollow: $hollow,
+            covering: Coverings::need($part, $densities, $seat),
         );
     }
 
@@ -50,32 +67,49 @@ final readonly class PartWool
             $this->insideCm3 > 0.0 &&
             ! in_array(CoreMaterial::Foam, [$core, $this->part->core], true) &&
             $core !== CoreMaterial::None;
-        $inside = $same ? $this->inside : self::inside($part);
+        [$inside, $insideCm3, $hollow] = $same ? [$this->inside, $this->insideCm3, $this->hollow] : self::inside($part, $this->seat);
 
         return new self(
             part: $part,
             densities: $this->densities,
+            seat: $this->seat,
             inside: $inside,
             volumeCm3: $this->volumeCm3,
-            insideCm3: $inside?->volumeCm3() ?? 0.0,
+            insideCm3: $insideCm3,
+            hollow: $hollow,
             covering: $this->covering,
         );
     }
 
-    private static function inside(Part $part): ?Body
+    /** @return array{?Body, float, Shared} what fills it, how much of that is made, and what of it is not */
+    private static function inside(Part $part, Seat $seat): array
     {
-        return match (true) {
+        $inside = match (true) {
             $part->core === CoreMaterial::None || Coverings::isWhole($part) => null,
-            // Foam comes in its own sizes: what it leaves free is cover.
-            $part->core === CoreMaterial::Foam => Foam::inside($part->solid, $part->coverMm)?->solid,
+            // Foam comes in its own sizes: what it leaves free is cover. Nobody cuts it hollow.
+            $part->core === CoreMaterial::Foam => $seat->isOnto() ? null : Foam::inside($part->solid, $part->coverMm)?->solid,
             default => $part->solid->within($part->coverMm),
         };
+        $hollow = $inside === null ? Shared::none() : $seat->within($inside);
+        $cm3 = ($inside?->volumeCm3() ?? 0.0) * (1 - $hollow->share);
+        // What is left of it under the rim of a cap is no core.
+        $isLeft = $hollow->share < 1 - self::NO_CORE;
+
+        return $isLeft ? [$inside, $cm3, $hollow] : [null, 0.0, Shared::none()];
     }
 
     /** The surface that is covered; reckoned when asked for, for it is the dearest of its sums. */
     public function areaCm2(): float
     {
-        return $this->part->solid->areaCm2();
+        return $this->part->solid->areaCm2() * $this->seat->shown();
+    }
+
+    /** How thick it is made where it is thinnest, or in the middle of a cap, in mm. */
+    public function thickMm(): float
+    {
+        $thinnest = $this->part->solid->thinnestMm();
+
+        return $this->seat->isOnto() ? min($thinnest, $this->seat->capMm) : $thinnest;
     }
 
     /** What is inside: none where the part is too thin for a core, or wanted solid. */
@@ -119,13 +153,13 @@ final readonly class PartWool
      */
     public function middleOfMass(): array
     {
-        $whole = $this->part->solid->middleOfMass();
+        $whole = self::left($this->part->solid->middleOfMass(), $this->seat->isOnto() ? $this->seat->shared : Shared::none());
         $massG = $this->finishedG();
         if ($this->inside === null || $massG <= 0.0) {
             return $whole;
         }
         // A foam piece sits about where the part's own middle is.
-        $inside = $this->part->core === CoreMaterial::Foam ? $whole : $this->inside->middleOfMass();
+        $inside = $this->part->core === CoreMaterial::Foam ? $whole : self::left($this->inside->middleOfMass(), $this->hollow);
         // The cover is the whole, felted so hard, without the inside.
         $cover = $this->replacesCover() ? 0.0 : $this->densities->feltGPerCm3($this->part->firmness);
         $onWhole = $cover * $this->volumeCm3 + $this->covering->finishedG;
@@ -138,7 +172,22 @@ final readonly class PartWool
     /** The size of the loose clump before felting. */
     public function loose(): Size
     {
-        return $this->part->solid->size()->scaled($this->densities->loose ** (1 / 3));
+        $made = $this->volumeCm3 / $this->part->solid->volumeCm3();
+
+        return $this->part->solid->size()->scaled(($this->densities->loose * $made) ** (1 / 3));
+    }
+
+    /**
+     * The middle of what is left when some of it is not made.
+     *
+     * @param  array{float, float, float}  $whole  mm
+     * @return array{float, float, float} mm
+     */
+    private static function left(array $whole, Shared $gone): array
+    {
+        $left = static fn (int $i): float => ($whole[$i] - $gone->share * $gone->middle[$i]) / (1 - $gone->share);
+
+        return $gone->share <= 0.0 ? $whole : [$left(0), $left(1), $left(2)];
     }
 
     /** Grams of the felted cover once it is done. Never below 0: under no cover at all the two volumes may differ in the last digit. */

@@ -57,6 +57,8 @@ final class Portions
         $wool = $ledger->wool[$line->part];
         // What fills a part is built up in layers; so is a solid part, all of which is its cover.
         $coreMm = match (true) {
+            // A cap is laid flat, over what it will lie on.
+            $wool->seat->isOnto() => 0.0,
             $line->purpose === Purpose::Inside => $wool->inside?->size()->smallestMm() ?? 0.0,
             $line->purpose === Purpose::Cover && $wool->insideCm3 <= 0.0 => $part->solid->thinnestMm(),
             default => 0.0,

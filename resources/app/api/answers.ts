@@ -250,6 +250,10 @@ export interface InsideAdvice {
   coverMm: number | null
   showsThrough: boolean
   coverDifference: number
+  /**
+   * of one piece, what lies within what it is joined to
+   */
+  sharedCm3: number
 }
 export interface Kept {
   /**

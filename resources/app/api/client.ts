@@ -145,6 +145,8 @@ export type RecutAct =
   | 'resize'
   | 'fasten'
   | 'put'
+  | 'forwards'
+  | 'round'
 export type View = Seen['views'][number]
 /** How a part is sewn from felt. */
 export interface SewingWish {

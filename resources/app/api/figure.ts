@@ -411,6 +411,10 @@ export interface Part {
   join?: {
     to: Key
     by?: JoinBy
+    /**
+     * felted onto it, so that what would lie within is not made; false: it goes in as it is; missing: by its join, its shape, and how much lies within
+     */
+    onto?: boolean
     [k: string]: unknown
   }
   /**

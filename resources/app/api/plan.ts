@@ -69,6 +69,14 @@ export interface PartPlan {
     d: number
   }
   minutes: number
+  /**
+   * how it sits in what it is joined to; the share of it within where that was asked; how thick it is made there, 0 as drawn
+   */
+  seat: {
+    way: 'apart' | 'in' | 'onto' | 'hidden'
+    within: number
+    capMm: number
+  }
 }
 export interface DetailPlan {
   key: string

@@ -72,6 +72,21 @@ const notes = computed(() => {
   const at = `/parts/${figure.parts.findIndex((p) => p.key === part.value?.key)}`
   return figure.board?.plan.notes.filter((n) => n.at === at) ?? []
 })
+const isBuried = computed(() => notes.value.some((n) => n.code.startsWith('buried')))
+const goesRound = computed(
+  () =>
+    notes.value.some((n) => n.code === 'buried-roll') ||
+    (drawing.value?.joinBy === 'wrap' && part.value?.shape.kind === 'sausage'),
+)
+/** What of a part lies within another is made or not: as its join and shape say, or as she does. */
+const seats = computed(() => [
+  {
+    value: 'asked',
+    title: plan.value?.seat.way === 'onto' ? 'left out, as usual' : 'made, as usual',
+  },
+  { value: 'onto', title: 'left out: it lies on it' },
+  { value: 'in', title: 'made: it goes in' },
+])
 const sizes = [
   ['widthMm', 'Width'],
   ['heightMm', 'Height'],
@@ -265,6 +280,28 @@ const sizes = [
             })
           "
         />
+      </div>
+      <v-select
+        v-if="part.join && plan && plan.seat.way !== 'apart'"
+        :model-value="part.join.onto === undefined ? 'asked' : part.join.onto ? 'onto' : 'in'"
+        :items="seats"
+        label="Where it lies within"
+        class="mt-3"
+        @update:model-value="
+          set((p) => {
+            if (!p.join) return
+            if ($event === 'asked') delete p.join.onto
+            else p.join.onto = $event === 'onto'
+          })
+        "
+      />
+      <div v-if="isBuried || goesRound" class="acts mt-3">
+        <v-btn v-if="isBuried" variant="tonal" @click="figure.recut('forwards', { key: part.key })"
+          >Bring it forwards to show</v-btn
+        >
+        <v-btn v-if="goesRound" variant="tonal" @click="figure.recut('round', { key: part.key })"
+          >Lay it round as a ring</v-btn
+        >
       </div>
       <v-select
         v-if="figure.document?.details?.some((d) => d.on === part!.key)"

@@ -8,11 +8,12 @@ import CoveringFields from './CoveringFields.vue'
 import PartPanel from './PartPanel.vue'
 
 const covering = (way: string) => ({ way, lengthMm: 12, perCm2: 9, mgEach: 12, ribbonMm: 8, overlap: 0.3 })
-const board = (way = 'felt') =>
+const seat = { way: 'in', within: 0, capMm: 0 }
+const board = (way = 'felt', notes: { code: string; at: string; text: string }[] = []) =>
   ({
     plan: {
-      parts: [{ key: 'head', count: 1, volumeCm3: 14.1, coreG: 0, colourG: 2.4, minutes: 21 }],
-      notes: [{ code: 'low-contrast', at: '/details/0', text: 'Eye reads at 8 on its ground.' }],
+      parts: [{ key: 'head', count: 1, volumeCm3: 14.1, coreG: 0, colourG: 2.4, minutes: 21, seat }],
+      notes: [...notes, { code: 'low-contrast', at: '/details/0', text: 'Eye reads at 8 on its ground.' }],
       balance: { massG: 31.2, tipDeg: 14, mustStand: true, stands: true, touchy: false },
       minutes: { hands: 125, elapsed: 150 },
     },
@@ -72,6 +73,43 @@ describe('the selected part', () => {
     })
     for (let i = 0; i < 6; i++) table.figure.undo()
     expect(head()).toEqual(plain().parts[1])
+  })
+
+  it('goes in or is felted onto what it is joined to as she says, until that is left to its shape again', async () => {
+    await chosen()
+    const where = 'Where it lies within'
+    expect(select(where).props('modelValue')).toBe('asked')
+    for (const [said, onto] of [
+      ['onto', true],
+      ['in', false],
+      ['asked', undefined],
+    ] as const) {
+      select(where).vm.$emit('update:modelValue', said)
+      await nextTick()
+      expect(head().join?.onto).toBe(onto)
+      expect(select(where).props('modelValue')).toBe(said)
+    }
+  })
+
+  it('is brought forwards or laid round by PHP where a picture shows it and the round does not', async () => {
+    const at = '/parts/1'
+    table = await onTable(PartPanel, {}, plain(), board('felt', [{ code: 'buried-roll', at, text: 'Inside it.' }]))
+    table.figure.choose('head')
+    await nextTick()
+    const recut = vi
+      .spyOn(api, 'recut')
+      .mockImplementation(async (document) => ({ document, kind: 'part', key: 'head' }))
+    for (const label of ['Bring it forwards to show', 'Lay it round as a ring']) {
+      await table.wrapper
+        .findAll('button')
+        .find((b) => b.text() === label)!
+        .trigger('click')
+      await flushPromises()
+    }
+    expect(recut.mock.calls.map((c) => c.slice(1))).toEqual([
+      ['forwards', { key: 'head' }],
+      ['round', { key: 'head' }],
+    ])
   })
 
   it('stands on its own when it is joined to nothing, and never to itself', async () => {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import type { Part } from '../../api/figure'
 import { useFigure } from '../../state/figure'
 import { useSupply } from '../../state/supply'
 import { useUnits } from '../../state/units'
@@ -19,6 +20,10 @@ const rows = computed(() =>
   }),
 )
 const largestMm = computed(() => Math.max(1, ...rows.value.map((r) => Math.max(r.plan.looseMm.w, r.plan.looseMm.h))))
+const hostOf = (part: Part) => {
+  const host = figure.parts.find((p) => p.key === part.join?.to)
+  return (host?.name ?? host?.key ?? '').toLowerCase()
+}
 const hexOf = (colour: string) => supply.matchOf(colour)?.hex ?? figure.colourOf(colour)
 </script>
 
@@ -49,6 +54,12 @@ const hexOf = (colour: string) => supply.matchOf(colour)?.hex ?? figure.colourOf
           <small class="quiet"
             >{{ units.length(part.shape.widthMm) }} x {{ units.length(part.shape.heightMm) }} x
             {{ units.length(part.shape.depthMm) }} {{ units.lengthUnit.value }}, {{ drawing.firmness }}</small
+          >
+          <small v-if="p.seat.way === 'onto'" class="quiet"
+            >Lies on the {{ hostOf(part) }}: {{ advice?.sharedCm3.toFixed(1) }} cm³ within it are not made.</small
+          ><small v-else-if="advice && advice.sharedCm3 >= 0.1" class="quiet"
+            >{{ advice.sharedCm3.toFixed(1) }} of {{ p.volumeCm3.toFixed(1) }} cm³ go into the
+            {{ hostOf(part) }}.</small
           >
         </td>
         <td>

@@ -82,6 +82,7 @@ const supply = (more: Partial<Supply> = {}): Supply => ({
       coverMm: 4,
       showsThrough: true,
       coverDifference: 48,
+      sharedCm3: 0,
     },
     {
       part: 'head',
@@ -91,6 +92,7 @@ const supply = (more: Partial<Supply> = {}): Supply => ({
       coverMm: 3,
       showsThrough: false,
       coverDifference: 20,
+      sharedCm3: 0.34,
     },
     {
       part: 'ear',
@@ -100,6 +102,7 @@ const supply = (more: Partial<Supply> = {}): Supply => ({
       coverMm: null,
       showsThrough: false,
       coverDifference: 20,
+      sharedCm3: 0.42,
     },
   ],
   cost: 1.55,
@@ -120,6 +123,7 @@ const partPlan = (key: string, coreG: number) => ({
   finishedG: 2,
   looseMm: { w: 54, h: 54, d: 54 },
   minutes: 12,
+  seat: { way: key === 'ear' ? 'onto' : 'in', within: 0.5, capMm: 4 },
 })
 const drawn = () => ({ core: 'core-wool', firmness: 'springy', coverMm: 3, pieces: [], inside: [] })
 const board = {
@@ -188,6 +192,9 @@ describe('the ledger', () => {
     expect(rows[0]!.text()).toContain('It saves 3.9 g of colour.')
     expect(rows[1]!.text()).toContain('Rather stuffing.')
     expect(rows[2]!.text()).toContain('solid')
+    expect(rows[0]!.text()).not.toContain('cm³')
+    expect(rows[1]!.text()).toContain('0.3 of 1.0 cm³ go into the body.')
+    expect(rows[2]!.text().replace(/\s+/g, ' ')).toContain('Lies on the head: 0.4 cm³ within it are not made.')
     await rows[1]!
       .findAll('button')
       .find((b) => b.text() === 'Take it')!
