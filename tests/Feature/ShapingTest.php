@@ -117,7 +117,7 @@ it('cuts, merges, draws round and turns into colour, without saving', function (
             ->assertOk()
             ->json('document.parts'),
     )->toHaveCount(count(demoFigure()['parts']) + 1);
-    $flat = $ask(['act' => 'to-detail', 'key' => 'scarf'])->assertOk();
+    $flat = $ask(['act' => 'to-detail', 'key' => 'stalk'])->assertOk();
     expect($flat->json('document.details'))->toHaveCount(count(demoFigure()['details']) + 1);
     $ask(['act' => 'to-part', 'key' => demoFigure()['details'][0]['key']])->assertOk();
     $this->assertDatabaseCount('figures', 0);
@@ -128,11 +128,18 @@ it('answers every act there is by its form, with a figure that the check takes i
     $acts = explode(', ', rtrim((string) preg_replace('/.* one of /', '', $none), '.'));
     $thing = ['act' => 'gather', 'keys' => ['bobble', 'stalk'], 'name' => 'lamp'];
     $with = $this->postJson('/api/recut', ['document' => demoFigure()] + $thing)->assertOk()->json('document');
+    // A scarf as it is drawn: a roll across, inside the body in the round.
+    $rolled = demoFigure();
+    $scarf = array_search('scarf', array_column($rolled['parts'], 'key'), true);
+    $rolled['parts'][$scarf]['shape'] = ['kind' => 'sausage', 'widthMm' => 8, 'heightMm' => 36, 'depthMm' => 8];
+    $rolled['parts'][$scarf]['turnDeg'] = ['z' => 90];
     $asked = [
+        'forwards' => ['document' => $rolled, 'key' => 'scarf'],
+        'round' => ['document' => $rolled, 'key' => 'scarf'],
         'split' => ['key' => 'head', 'line' => [[-60, 80], [60, 80]]],
         'merge' => ['keys' => ['head', 'body']],
         'lasso' => ['line' => [[-12, 20], [12, 20], [12, 45], [-12, 45]]],
-        'to-detail' => ['key' => 'scarf'],
+        'to-detail' => ['key' => 'stalk'],
         'to-part' => ['key' => 'belly'],
         'remove' => ['kind' => 'detail', 'keys' => ['mouth', 'eye']],
         'double' => ['kind' => 'part', 'key' => 'arm'],
