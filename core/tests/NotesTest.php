@@ -7,6 +7,9 @@ namespace Impa\Tests\Notes;
 use Impa\Balance\Balance;
 use Impa\Balance\BalanceSheet;
 use Impa\Balance\Cures;
+use Impa\Figure\Edits;
+use Impa\Figure\Figure;
+use Impa\Figure\Sizing;
 use Impa\Plan\Note;
 use Impa\Plan\Notes;
 use Impa\Plan\Plan;
@@ -77,23 +80,46 @@ it('leaves what stands apart out of the joins and the height', function () {
     expect(array_column(told(notes($two)), 0))->toBe(['height', 'loose-part']);
 });
 
-it('compares the parts\' height with the finished one, and lets a twentieth pass', function (float $height, bool $isSaid) {
+it('compares the parts\' height with the finished one, and lets pass what a tape does not show', function (float $height, array $told) {
     $notes = notes([dome()], [], ['heightMm' => $height]);
-    expect(told($notes))->toBe($isSaid ? [['height', '/heightMm']] : []);
-    if ($isSaid) {
+    expect(told($notes))->toBe($told === [] ? [] : [['height', '/heightMm']]);
+    if ($told !== []) {
         expect(text($notes, 'height'))->toBe(
-            sprintf('The parts stand 100 mm tall, the finished height says %.0f mm.', $height),
+            sprintf('The parts stand %s mm tall, the finished height says %s mm: say what they stand, or ', ...$told)
+                .'make them as tall as it says.',
         );
     }
-})->with([[94, true], [96, false], [100, false], [105, false], [106, true]]);
+})->with([
+    [94, ['100', '94']], [99.4, ['100.0', '99.4']], [99.6, []], [100, []], [100.5, []], [101, ['100', '101']], [106, ['100', '106']],
+]);
+
+it('is one height once it says what it stands, or is made as tall as it says', function (bool $grows, float $mm, float $wide) {
+    $figure = Figures::read(Figures::document([dome()], [], ['heightMm' => 120, 'coverMm' => 3]));
+    $one = Figure::fromDocument(Edits::ofOneHeight($figure, $grows)->document);
+    expect($one->heightMm)->toEqualWithDelta($mm, 1e-9)
+        ->and(Sizing::standsMm($one))
+        ->toEqualWithDelta($mm, 0.01)
+        ->and($one->parts['body']->solid->size()->widthMm)
+        ->toEqualWithDelta($wide, 0.01)
+        // What belongs to the hand stays.
+        ->and($one->parts['body']->coverMm)
+        ->toBe(3.0)
+        ->and(array_column(told(Notes::of(Plan::of($one))), 0))
+        ->not->toContain('height');
+})->with([[false, 100, 78], [true, 120, 93.6]]);
+
+it('stands lower by what is flattened', function () {
+    $figure = Figures::read(Figures::document([dome()], [], ['heightMm' => 97, 'base' => ['flattenMm' => 3]]));
+    expect(Sizing::standsMm($figure))->toEqualWithDelta(97, 0.01);
+});
 
 it('measures the height from the lowest foot to the highest top, wherever the table is', function () {
     $parts = [
         Figures::part('body', 'ball', 60, 60, 60, 0, 80),
         Figures::part('head', 'ball', 40, 40, 40, 0, 120, 0, ['join' => ['to' => 'body']]),
     ];
-    expect(text(notes($parts, [], ['pose' => 'hang', 'heightMm' => 120]), 'height'))->toBe(
-        'The parts stand 90 mm tall, the finished height says 120 mm.',
+    expect(text(notes($parts, [], ['pose' => 'hang', 'heightMm' => 120]), 'height'))->toStartWith(
+        'The parts stand 90 mm tall, the finished height says 120 mm:',
     );
 });
 

@@ -136,6 +136,7 @@ it('answers every act there is by its form, with a figure that the check takes i
     $asked = [
         'forwards' => ['document' => $rolled, 'key' => 'scarf'],
         'round' => ['document' => $rolled, 'key' => 'scarf'],
+        'height' => ['document' => ['heightMm' => 120] + demoFigure(), 'grow' => true],
         'split' => ['key' => 'head', 'line' => [[-60, 80], [60, 80]]],
         'merge' => ['keys' => ['head', 'body']],
         'lasso' => ['line' => [[-12, 20], [12, 20], [12, 45], [-12, 45]]],

@@ -24,7 +24,7 @@ final class RecutController
 {
     private const ACTS = [
         'split', 'merge', 'lasso', 'to-detail', 'to-part', 'remove', 'double', 'paint', 'add', 'mend', 'part-pair',
-        'twin', 'axis', 'gather', 'resize', 'fasten', 'put', 'forwards', 'round',
+        'twin', 'axis', 'gather', 'resize', 'fasten', 'put', 'forwards', 'round', 'height',
     ];
 
     public function store(Body $body): DocumentResponse
@@ -62,6 +62,7 @@ final class RecutController
             'axis' => Edits::axisMoved($figure, $body->float('mm')),
             'forwards' => Buried::forwards($figure, $body->text('key')),
             'round' => Buried::laidRound($figure, $body->text('key')),
+            'height' => Edits::ofOneHeight($figure, $body->flag('grow')),
             'gather' => Accessories::gather($figure, $body->texts('keys'), $body->text('name')),
             'resize' => Accessories::resize($figure, $body->text('thing'), $body->float('times')),
             'fasten' => Accessories::fasten($figure, $body->text('thing'), $body->text('holder')),

@@ -239,6 +239,25 @@ final class Edits
     }
 
     /**
+     * The finished height and what the parts stand made one: the height says what they stand, or they grow to what it says.
+     *
+     * @throws FigureRefused if the figure came out as none
+     */
+    public static function ofOneHeight(Figure $figure, bool $grows): Edited
+    {
+        $stands = Sizing::standsMm($figure);
+        $draft = Draft::of($figure);
+        if ($grows && $stands > 0.0) {
+            $draft = Draft::of(Figure::fromDocument(Scaling::of($draft->document, $figure->heightMm / $stands)));
+            $draft->document->heightMm = $figure->heightMm;
+        } else {
+            $draft->document->heightMm = round($stands, 1);
+        }
+
+        return Edited::of($draft);
+    }
+
+    /**
      * @param  list<string>  $keys
      *
      * @throws EditRefused if none is named

@@ -13,6 +13,22 @@ final readonly class Sizing
     ) {
     }
 
+    /** How tall a figure's parts stand, without what stands apart; the finished height where it has none. */
+    public static function standsMm(Figure $figure): float
+    {
+        $low = INF;
+        $high = -INF;
+        foreach ($figure->parts as $part) {
+            // What stands apart, such as a lantern, does not make the figure taller.
+            if ($part->group === '') {
+                [$foot, $top] = $part->placements()[0]->levelsMm();
+                [$low, $high] = [min($low, $foot), max($high, $top)];
+            }
+        }
+
+        return $high > $low ? max(0.0, $high - $low - $figure->base->flattenMm) : $figure->heightMm;
+    }
+
     public static function toHeight(Figure $figure, float $heightMm): self
     {
         return self::by($figure, $heightMm / $figure->heightMm);

@@ -13,6 +13,7 @@ use Impa\Figure\Gap;
 use Impa\Figure\Method;
 use Impa\Figure\Part;
 use Impa\Figure\SeatWay;
+use Impa\Figure\Sizing;
 use Impa\Material\CoreMaterial;
 use Impa\Material\CoveringWay;
 use Impa\Wool\Foam;
@@ -26,8 +27,10 @@ final class Notes
     /** How deep a usual needle of 75 to 90 mm works, holder and fingers apart (common practice). */
     private const NEEDLE_MM = 40.0;
 
-    /** How far the parts' real height may differ from the finished height unnoticed, as a share. */
-    private const HEIGHT_SHARE = 0.05;
+    /** How far the parts may stand from the finished height: what a tape shows, mm, or of a large figure such a share. */
+    private const HEIGHT_MM = 0.5;
+
+    private const HEIGHT_SHARE = 0.005;
 
     /** So many cures are told in a note; all of them where it is shown how it stands. */
     private const CURES = 2;
@@ -89,33 +92,23 @@ final class Notes
     /** @return list<Note> */
     private static function height(Figure $figure): array
     {
-        $real = self::realHeightMm($figure);
-        if ($figure->parts === [] || abs($real / $figure->heightMm - 1) <= self::HEIGHT_SHARE) {
+        $stands = Sizing::standsMm($figure);
+        if ($figure->parts === [] || abs($stands - $figure->heightMm) <= max(self::HEIGHT_MM, self::HEIGHT_SHARE * $figure->heightMm)) {
             return [];
         }
+        $digits = abs($stands - $figure->heightMm) < 1.0 ? 1 : 0;
 
         return [
             new Note(
                 'height',
                 '/heightMm',
-                sprintf('The parts stand %.0f mm tall, the finished height says %.0f mm.', $real, $figure->heightMm),
+                sprintf(
+                    'The parts stand %s mm tall, the finished height says %s mm: say what they stand, or make them as tall as it says.',
+                    number_format($stands, $digits, '.', ''),
+                    number_format($figure->heightMm, $digits, '.', ''),
+                ),
             ),
         ];
-    }
-
-    private static function realHeightMm(Figure $figure): float
-    {
-        $low = INF;
-        $high = -INF;
-        foreach ($figure->parts as $part) {
-            // What stands apart, such as a lantern, does not make the figure taller.
-            if ($part->group === '') {
-                [$foot, $top] = $part->placements()[0]->levelsMm();
-                [$low, $high] = [min($low, $foot), max($high, $top)];
-            }
-        }
-
-        return $high > $low ? $high - $low : $figure->heightMm;
     }
 
     /** @return list<Note> */

@@ -147,6 +147,7 @@ export type RecutAct =
   | 'put'
   | 'forwards'
   | 'round'
+  | 'height'
 export type View = Seen['views'][number]
 /** How a part is sewn from felt. */
 export interface SewingWish {

@@ -72,6 +72,7 @@ const notes = computed(() => {
   const at = `/parts/${figure.parts.findIndex((p) => p.key === part.value?.key)}`
   return figure.board?.plan.notes.filter((n) => n.at === at) ?? []
 })
+const isOtherHeight = computed(() => figure.board?.plan.notes.some((n) => n.code === 'height') ?? false)
 const isBuried = computed(() => notes.value.some((n) => n.code.startsWith('buried')))
 const goesRound = computed(
   () =>
@@ -340,6 +341,10 @@ const sizes = [
         class="mt-2"
         @change="figure.change((d) => (d.name = ($event.target as HTMLInputElement).value || d.name))"
       />
+      <div v-if="isOtherHeight" class="acts">
+        <v-btn variant="tonal" @click="figure.recut('height', {})">Say what it stands</v-btn>
+        <v-btn variant="tonal" @click="figure.recut('height', { grow: true })">Make it as tall as it says</v-btn>
+      </div>
       <dl class="sums mt-2">
         <dt>Weight</dt>
         <dd>{{ units.massLine(figure.board?.plan.balance.massG ?? 0) }}</dd>

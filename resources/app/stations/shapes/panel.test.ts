@@ -112,6 +112,29 @@ describe('the selected part', () => {
     ])
   })
 
+  it('is made of one height by PHP where the parts stand another than it says', async () => {
+    table = await onTable(
+      PartPanel,
+      {},
+      plain(),
+      board('felt', [{ code: 'height', at: '/heightMm', text: 'Two heights.' }]),
+    )
+    table.figure.selection = null
+    await nextTick()
+    const recut = vi.spyOn(api, 'recut').mockImplementation(async (document) => ({ document, kind: '', key: '' }))
+    for (const label of ['Say what it stands', 'Make it as tall as it says']) {
+      await table.wrapper
+        .findAll('button')
+        .find((b) => b.text() === label)!
+        .trigger('click')
+      await flushPromises()
+    }
+    expect(recut.mock.calls.map((c) => c.slice(1))).toEqual([
+      ['height', {}],
+      ['height', { grow: true }],
+    ])
+  })
+
   it('stands on its own when it is joined to nothing, and never to itself', async () => {
     await chosen()
     expect((select('Joined to').props('items') as { value: string }[]).map((i) => i.value)).toEqual(['', 'body', 'ear'])
