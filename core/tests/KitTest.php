@@ -59,11 +59,17 @@ describe('a bag of a kit', function () {
         $enough = 0;
         for ($i = 0; $i < 4000; $i++) {
             $isBeginner = $random->getInt(0, 9999) < 10_000 * $beginners;
-            $used = exp($isBeginner ? 0.12 + 0.35 * gauss($random) : $sigma * gauss($random));
+            $used = $isBeginner ? 1.12 * exp(0.35 * gauss($random)) : exp($sigma * gauss($random));
             $enough += (int) ($used <= $factor);
         }
         expect($enough / 4000)->toEqualWithDelta($reserve->enough(), 0.015);
     })->with([[0.0, Reserve::Usual], [0.5, Reserve::Usual], [1.0, Reserve::Usual], [0.8, Reserve::Again], [0.3, Reserve::Never]]);
+
+    it('holds what closed form says where all of them begin: 1.12 at the median, and 1.2816 sigmas of 0.35 above it', function () {
+        // The page says 12 % more at the median; nine in ten are below it.
+        expect((new KitHands(1.0))->factor(0.9))->toEqualWithDelta(1.12 * exp(1.2815516 * 0.35), 1e-4)
+            ->and((new KitHands(1.0))->factor(0.9))->toEqualWithDelta(1.754, 0.001);
+    });
 
     it('holds more the more begin, and the worse it is to run out', function () {
         $factor = static fn (float $b, Reserve $r): float => (new KitHands($b))->factor($r->enough());
@@ -115,9 +121,22 @@ it('runs without a gap, rests after each half hour, and takes longer where many 
     }
     $hands = array_sum(array_column($kit->work->steps, 'minutes'));
     $atWork = array_filter(array_slice($run, 1, -1), static fn (array $r): bool => $r['what'] !== 'Rest');
-    expect(array_sum(array_map(static fn (array $r): float => $r['to'] - $r['from'], $atWork)))->toEqualWithDelta(1.3 * $hands, 0.3)
+    expect(array_sum(array_map(static fn (array $r): float => $r['to'] - $r['from'], $atWork)))
+        ->toEqualWithDelta((new KitHands(0.5))->slower() * $hands, 0.3)
         ->and(kit(10, 0, 1.0)->document()['minutes'])->toBeGreaterThan($kit->document()['minutes']);
 });
+
+it('is timed for the slower half: three of four simulated hands are through when a phase ends', function (float $beginners) {
+    $random = new Randomizer(new Mt19937(11));
+    $slower = (new KitHands($beginners))->slower();
+    $through = 0;
+    for ($i = 0; $i < 6000; $i++) {
+        $isBeginner = $random->getInt(0, 9999) < 10_000 * $beginners;
+        $through += (int) (($isBeginner ? 1.6 : 1.0) * exp(0.35 * gauss($random)) <= $slower);
+    }
+    // A beginner at the median has the time she takes, and more.
+    expect($through / 6000)->toEqualWithDelta(0.75, 0.02)->and($slower)->toBeGreaterThan(1 + $beginners * 0.6);
+})->with([0.0, 0.3, 0.5, 0.8, 1.0]);
 
 it('is refused out of number, with a way on', function (int $people, int $spare, float $beginners, string $why) {
     expect(static fn () => kit($people, $spare, $beginners))->toThrow(SetRefused::class, $why);

@@ -9,6 +9,9 @@ namespace Impa\Material;
  */
 final class Pace
 {
+    /** A hand's minutes from another's, one sigma of their logarithm (house prior). */
+    public const HAND_SIGMA = 0.35;
+
     /** A rest after so much work, and how long (HSE INDG36: short and often). */
     public const REST_AFTER = 30.0;
 
@@ -175,7 +178,7 @@ final class Pace
     /** What is known of a hand's speed before anything was timed: house spreads. */
     public static function handPrior(): HandModel
     {
-        return HandModel::prior(handSigma: 0.35, groupSigma: 0.15, scatter: 0.25);
+        return HandModel::prior(handSigma: self::HAND_SIGMA, groupSigma: 0.15, scatter: 0.25);
     }
 
     /** The same, for a hand of which more is known; groups are kinds of step. */

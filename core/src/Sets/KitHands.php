@@ -4,28 +4,22 @@ declare(strict_types=1);
 
 namespace Impa\Sets;
 
+use Impa\Material\Beginners;
 use Impa\Material\Densities;
 use Impa\Material\Firmness;
+use Impa\Material\Pace;
 
 /**
- * How much wool a bag must hold so that it is enough, whoever takes it: some hands are used to it, others begin. What a hand uses lies
- * about the plan as a lognormal number; a group of both is a mixture of two. Immutable.
+ * How much wool a bag must hold so that it is enough, whoever takes it, and how long a phase lasts: some hands are used to it, others
+ * begin (Material/Beginners). What a hand uses lies about the plan as a lognormal number; a group of both is a mixture of two. Immutable.
  */
 final readonly class KitHands
 {
-    /** A beginner takes so much more, the logarithm, and scatters so (house choices: beginners take far too much; docs/trade.md). */
-    private const BEGINNER_MORE = 0.12;
-
-    private const BEGINNER_SIGMA = 0.35;
-
-    /** Needles that break at a sitting, for each hand (house choices). */
-    private const BREAKS = [0.1, 0.3];
-
-    /** A beginner takes so many times as long (house choice). */
-    public const BEGINNER_SLOWER = 1.6;
-
     /** Enough for all with this probability. */
     private const SPARES_ENOUGH = 0.95;
+
+    /** The middle of the slower half: so many are through when a phase of the run ends. */
+    private const THROUGH = 0.75;
 
     /** @param  float  $beginners  share of them, 0 to 1 */
     public function __construct(public float $beginners)
@@ -35,30 +29,46 @@ final readonly class KitHands
     /** By how much a portion is made larger than the plan's so that so many bags of a hundred are enough. */
     public function factor(float $enough): float
     {
-        [$low, $high] = [-2.0, 3.0];
+        return $this->quantile(
+            $enough,
+            Densities::handPrior()->sigma(Firmness::Springy->value),
+            Beginners::GRAMS,
+            Beginners::GRAMS_SIGMA,
+        );
+    }
+
+    /** How many times the plan's minutes the slower half takes: what three of four do not pass. */
+    public function slower(): float
+    {
+        return $this->quantile(self::THROUGH, Pace::HAND_SIGMA, Beginners::MINUTES, Beginners::MINUTES_SIGMA);
+    }
+
+    /**
+     * What so many of this group do not pass, a mixture of two lognormal numbers.
+     *
+     * @param  float  $share  of them, above 0 and below 1
+     * @param  float  $usedSigma  scatter of hands that are used to it, about 1
+     * @param  float  $median  of those who begin
+     */
+    private function quantile(float $share, float $usedSigma, float $median, float $sigma): float
+    {
+        [$low, $high] = [-3.0, 3.0];
         for ($i = 0; $i < 60; $i++) {
             $middle = ($low + $high) / 2;
-            [$low, $high] = $this->share($middle) < $enough ? [$middle, $high] : [$low, $middle];
+            $below = (1 - $this->beginners) * self::normal($middle / $usedSigma)
+                + $this->beginners * self::normal(($middle - log($median)) / $sigma);
+            [$low, $high] = $below < $share ? [$middle, $high] : [$low, $middle];
         }
 
         return exp($high);
     }
 
-    /** The share of bags that are enough when they hold the plan's grams times exp of this. */
-    private function share(float $log): float
-    {
-        $used = self::normal($log / Densities::handPrior()->sigma(Firmness::Springy->value));
-        $beginning = self::normal(($log - self::BEGINNER_MORE) / self::BEGINNER_SIGMA);
-
-        return (1 - $this->beginners) * $used + $this->beginners * $beginning;
-    }
-
     /** Spare needles for so many hands: as many as break at the most 19 times in 20 (a Poisson number). */
     public function spareNeedles(int $people): int
     {
-        [$used, $beginning] = self::BREAKS;
+        $each = (1 - $this->beginners) * Beginners::USED_BREAKS + $this->beginners * Beginners::BREAKS;
 
-        return self::poisson($people * ((1 - $this->beginners) * $used + $this->beginners * $beginning), self::SPARES_ENOUGH);
+        return self::poisson($people * $each, self::SPARES_ENOUGH);
     }
 
     /** The least number that a Poisson number of this mean does not pass, with this probability. */
@@ -71,12 +81,6 @@ final readonly class KitHands
         }
 
         return $n;
-    }
-
-    /** How long the plan's minutes are for this group. */
-    public function slower(): float
-    {
-        return 1 + $this->beginners * (self::BEGINNER_SLOWER - 1);
     }
 
     /** The standard normal's distribution (Abramowitz and Stegun 7.1.26: within 1.5e-7). */
