@@ -6,6 +6,7 @@ namespace Impa\Print;
 
 use Impa\Stash\Supply;
 use Impa\Wool\CoverAdvice;
+use Impa\Wool\Grams;
 use Impa\Wool\Mix;
 use Impa\Wool\Portion;
 use Impa\Wool\PortionWords;
@@ -59,11 +60,11 @@ final class PortionsSheet
         foreach ($supply->wisps() as $wisp) {
             $times = $wisp['count'] > 1 ? ' x '.$wisp['count'] : '';
             $wisps .= sprintf(
-                '<tr><td class="s">%s</td><td><b>%s%s</b></td><td>%.0f mg%s</td><td class="q">%s</td></tr>',
+                '<tr><td class="s">%s</td><td><b>%s%s</b></td><td>%s%s</td><td class="q">%s</td></tr>',
                 self::swatch($supply->matches[$wisp['colour']]->hex),
                 Html::text($figure->details[$wisp['detail']]->name),
                 $times,
-                $wisp['mg'],
+                Grams::text($wisp['mg'] / 1000),
                 $times === '' ? '' : ' each',
                 Html::text($wisp['text']),
             );

@@ -11,6 +11,7 @@ use Impa\Stash\Reserve;
 use Impa\Stash\StashWool;
 use Impa\Stash\Supply;
 use Impa\Stash\Swatch;
+use Impa\Wool\Grams;
 use Impa\Wool\Spread;
 
 /** What a set takes, one ledger over all its figures, held against a stash: what it is enough for, and what is short. Immutable. */
@@ -116,7 +117,7 @@ final readonly class SetSupply
             return 'The stash is enough for all of them.';
         }
         $short = array_map(
-            static fn (array $s): string => self::grams($s['g']).' '.mb_strtolower($s['name']),
+            static fn (array $s): string => Grams::text($s['g']).' '.mb_strtolower($s['name']),
             $enough['short'],
         );
         $more = count($short) > 3 ? sprintf(' and %d wools more', count($short) - 3) : '';
@@ -182,10 +183,5 @@ final readonly class SetSupply
         }
 
         return $single;
-    }
-
-    private static function grams(float $g): string
-    {
-        return $g >= 0.95 ? sprintf('%.1f g', $g) : sprintf('%.0f mg', 1000 * $g);
     }
 }

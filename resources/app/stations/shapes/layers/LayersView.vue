@@ -227,7 +227,7 @@ const templates = (as: 'pdf' | 'svg', paper: PaperSize) =>
           <template v-for="c in flat.cords" :key="c.detail"
             ><dt>{{ c.name }}</dt>
             <dd>
-              {{ long(c.lengthMm) }}<span class="unit">{{ c.mg.toFixed(0) }} mg</span>
+              {{ long(c.lengthMm) }}<span class="unit">{{ units.massLine(c.mg / 1000) }}</span>
             </dd></template
           >
         </dl>
