@@ -80,12 +80,20 @@ final class BenchCamera
      * @param  Figure  $plan  what was to be made: the camera is set up for it
      * @param  Figure  $made  what stands there
      * @param  int  $px  the longer side of the picture
+     * @param  ?BenchLight  $light  what the bench is like; even light on paper where that is not said
      * @return string PNG
      *
      * @throws RenderRefused if px is not 200 to 2400
      */
-    public static function png(Figure $plan, Figure $made, View $view, int $seed = 1, bool $hasMarker = false, int $px = 1600): string
-    {
+    public static function png(
+        Figure $plan,
+        Figure $made,
+        View $view,
+        int $seed = 1,
+        bool $hasMarker = false,
+        int $px = 1600,
+        ?BenchLight $light = null,
+    ): string {
         if ($px < 200 || $px > 2400) {
             throw RenderRefused::photoSizeOutOfRange($px);
         }
@@ -103,12 +111,21 @@ final class BenchCamera
             )
             : self::FILLS * min($width / $box->width(), $height / $box->height());
         $camera = new self($width, $height, $pxPerMm, $box, $seed);
-        $image = $camera->ground($hasMarker ? $marker : null);
+        $bench = $light === null ? null : new BenchScene($light, $seed);
+        $image = $camera->ground($hasMarker ? $marker : null, $bench);
         $back = Layer::backMm($made, $view->side());
-        foreach (Layer::all($made, $view->side()) as $layer) {
+        $layers = Layer::all($made, $view->side());
+        foreach ($layers as $layer) {
             $camera->lay($image, $layer, $layer->towardsMm($view->side()) - $back);
         }
-        imagefilter($image, IMG_FILTER_GAUSSIAN_BLUR);
+        if ($bench !== null) {
+            $pieces = array_values(array_filter($layers, static fn (Layer $layer): bool => $layer->detail === null));
+            $bench->shade($image, $pieces, $view->side(), $back, $camera->seen(...), $camera->from(...));
+            $bench->interfere($image, $pieces, $view->side(), $back, $camera->seen(...));
+        }
+        for ($i = 0; $i <= ($light->blur ?? 0); $i++) {
+            imagefilter($image, IMG_FILTER_GAUSSIAN_BLUR);
+        }
         $camera->light($image);
         ob_start();
         imagepng($image, null, 1);
@@ -116,7 +133,7 @@ final class BenchCamera
         return (string) ob_get_clean();
     }
 
-    private function ground(?MarkerSheet $marker): GdImage
+    private function ground(?MarkerSheet $marker, ?BenchScene $bench): GdImage
     {
         $image = imagecreatetruecolor(max(1, $this->width), max(1, $this->height));
         if ($image === false) {
@@ -126,6 +143,7 @@ final class BenchCamera
         $grey = (int) $this->between(214, 240);
         $paper = Srgb::of($grey, $grey, $grey - 6);
         imagefill($image, 0, 0, self::colour($image, $paper));
+        $bench?->lay($image, $this->pxPerMm);
         if ($marker === null) {
             return $image;
         }
@@ -244,6 +262,16 @@ final class BenchCamera
         $bend = 1 + $this->lens * ($x ** 2 + $y ** 2) / $corner ** 2;
 
         return [$this->width / 2 + $x * $bend, $this->height / 2 + $y * $bend];
+    }
+
+    /** @return array{float, float} about where in the figure a pixel lies, mm: without the lens and the leaning */
+    private function from(float $px, float $py): array
+    {
+        [$mx, $my] = $this->box->middle();
+        [$x, $y] = [($px - $this->width / 2) / $this->pxPerMm, ($py - $this->height / 2) / $this->pxPerMm];
+        [$x, $y] = [$x * cos($this->tilt) + $y * sin($this->tilt), $y * cos($this->tilt) - $x * sin($this->tilt)];
+
+        return [$mx + $x, $my - $y];
     }
 
     private function light(GdImage $image): void

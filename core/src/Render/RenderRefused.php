@@ -47,4 +47,10 @@ final class RenderRefused extends DomainException implements Refusal
     {
         return new self(sprintf('A render is 16 to 4096 pixels large, not %d.', $px));
     }
+
+    /** @param  list<string>  $kinds */
+    public static function noSuchLight(array $kinds): self
+    {
+        return new self(sprintf('The light is one of %s.', implode(', ', $kinds)));
+    }
 }
