@@ -18,6 +18,7 @@ declare(strict_types=1);
 
 use Impa\Check\PhotoCheck;
 use Impa\Check\PhotoRefused;
+use Impa\Face\Together;
 use Impa\Figure\Figure;
 use Impa\Render\BenchCamera;
 use Impa\Render\BenchLight;
@@ -41,15 +42,16 @@ $refused = $hidden = $told = 0;
 for ($n = 0; $n < $photos; $n++) {
     $random = new Randomizer(new Mt19937(5000 + $seeds * ($lights !== [] ? 1 : 0) + $n));
     $between = static fn (float $low, float $high): float => $low + ($high - $low) * $random->getInt(0, 1000) / 1000;
-    $plan = Figure::fromJson((string) file_get_contents(__DIR__."/../demo/{$names[($n + $turn) % count($names)]}.impa.json"));
-    $document = $plan->document();
-    $done = [];
+    $done = $along = [];
     $kind = $lights === [] ? '' : $lights[$n % count($lights)];
     $turn = $lights === [] ? $n : intdiv($n, count($lights));
     $isFaultless = $lights === [] ? $n % 4 === 3 : $turn % 2 === 0;
+    $name = $names[($lights === [] ? $n : $n + $turn) % count($names)];
+    $plan = Figure::fromJson((string) file_get_contents(__DIR__."/../demo/{$name}.impa.json"));
+    $document = $plan->document();
     $light = $kind === '' ? null : BenchLight::of($kind, $seeds + $n);
     $row = &$by[$kind];
-    $row ??= ['photos' => 0, 'refused' => 0, 'faultless' => 0, 'alarms' => 0, 'done' => 0, 'near' => 0, 'said' => 0, 'wrong' => 0];
+    $row ??= array_fill_keys(['photos', 'refused', 'faultless', 'alarms', 'done', 'near', 'said', 'wrong'], 0);
     $row['photos']++;
     for ($k = 0; ! $isFaultless && $k < 3; $k++) {
         $off = ($random->getInt(0, 1) === 0 ? -1 : 1) * $between(1.0, 4.0);
@@ -72,12 +74,20 @@ for ($n = 0; $n < $photos; $n++) {
             $size = $one->shape->{$what.'Mm'};
             $off = max(-0.25 * $size, min(0.25 * $size, $off));
             $one->shape->{$what.'Mm'} = $size + $off;
-        } elseif ($isDetail && isset($one->pointsMm)) {
-            foreach ($one->pointsMm as $i => $point) {
-                $one->pointsMm[$i][$what === 'across' ? 0 : 1] += $off;
-            }
         } elseif ($isDetail) {
-            $one->{$what === 'across' ? 'xMm' : 'yMm'} += $off;
+            // What makes one thing with it is laid where it is laid.
+            foreach ([$one->key => 1] + (Together::all($plan)[$one->key] ?? []) as $other => $way) {
+                $detail = array_column($document->details, null, 'key')[$other];
+                $mm = $what === 'across' ? $way * $off : $off;
+                $along[$other] = [$what, $mm, true];
+                foreach (array_keys($detail->pointsMm ?? []) as $i) {
+                    $detail->pointsMm[$i][$what === 'across' ? 0 : 1] += $mm;
+                }
+                if (! isset($detail->pointsMm)) {
+                    $member = $what === 'across' ? 'xMm' : 'yMm';
+                    $detail->{$member} = ($detail->{$member} ?? 0) + $mm;
+                }
+            }
         } else {
             $one->at->{$what === 'across' ? 'xMm' : 'yMm'} += $off;
         }
@@ -98,17 +108,23 @@ for ($n = 0; $n < $photos; $n++) {
     $times[] = microtime(true) - $start;
     if ($isFaultless) {
         $row['faultless']++;
-        $row['alarms'] += (int) (max([0.0, ...array_map(static fn (array $d): float => abs($d['mm'] ?? 0.0), $check['deviations'])]) >= 1.0);
-        $alarms[] = max([0.0, ...array_map(static fn (array $d): float => abs($d['mm'] ?? 0.0), $check['deviations'])]);
+        $most = max([0.0, ...array_map(static fn (array $d): float => abs($d['mm'] ?? 0.0), $check['deviations'])]);
+        $row['alarms'] += (int) ($most >= 1.0);
+        $alarms[] = $most;
 
         continue;
     }
     foreach ($check['deviations'] as $d) {
         if (abs($d['mm'] ?? 0.0) >= 1.0) {
-            $one = $done[$d['detail'] ?? $d['part']] ?? null;
+            // What was laid along with another may be told with it or by itself.
+            $one = $done[$d['detail'] ?? $d['part']] ?? $along[$d['detail'] ?? ''] ?? null;
             $true = $one !== null && $one[0] === $d['what'] && $one[2] === isset($d['detail']) ? $one[1] : 0.0;
             $row['said']++;
-            $row['wrong'] += (int) (abs(abs($d['mm']) - abs($true)) > 1.0);
+            $isWrong = abs(abs($d['mm']) - abs($true)) > 1.0;
+            $row['wrong'] += (int) $isWrong;
+            if ($isWrong && $lights !== []) {
+                fprintf(STDERR, "photo %d %s, %s: said %.1f, true %.1f: %s\n", $n, $plan->name, $kind, $d['mm'], $true, $d['text']);
+            }
         }
     }
     foreach ($done as $key => [$what, $off, $isDetail]) {
@@ -125,11 +141,11 @@ for ($n = 0; $n < $photos; $n++) {
                     $found = $d['mm'] ?? $d['deg'] ?? 0.0;
                 }
             }
-            $name = mb_strtolower(($isDetail ? $plan->details[$key] : $plan->parts[$key])->name);
+            $called = mb_strtolower(($isDetail ? $plan->details[$key] : $plan->parts[$key])->name);
             $words = ['across' => 'its place across', 'tilt' => 'its lean'] + [$what => 'its '.$what];
             $isHidden = array_filter(
                 $check['unjudged'],
-                static fn (string $u): bool => str_contains(mb_strtolower($u), $name.':')
+                static fn (string $u): bool => str_contains(mb_strtolower($u), $called.':')
                     && (str_contains($u, $words[$what]) || str_contains($u, 'hidden') || str_contains($u, ' told')),
             ) !== [];
             if ($isHidden && $found === 0.0) {

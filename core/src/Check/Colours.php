@@ -23,6 +23,12 @@ final readonly class Colours
     /** A detail of fewer places has the colour that is planned, in this light: it may not be where it should. */
     private const LARGE_PLACES = 60;
 
+    /**
+     * What is known of the light at one place before: by a quarter about what it is at the median, where the sensor scatters by six grey
+     * values; the square of one by the other.
+     */
+    private const LIGHT = (6.0 / 0.25) ** 2;
+
     /** A channel darker than this (linear light) tells nothing of the light. */
     private const BLACK = 0.03;
 
@@ -63,6 +69,55 @@ final readonly class Colours
         [[$r, $g, $b], [$s, $h, $c]] = [$this->of[$one], $this->of[$two]];
 
         return sqrt(($r - $s) ** 2 + ($g - $h) ** 2 + ($b - $c) ** 2);
+    }
+
+    /**
+     * How much of a pixel is one colour and how much another, whatever the light on it: the least squares of so much of each, whose sum is
+     * the light and lies about 1. Where both are of one hue, lightness alone decides.
+     *
+     * @param  array{float, float, float}  $pixel
+     * @param  array{float, float, float}  $one
+     * @param  array{float, float, float}  $two
+     * @return array{float, float} the share of the first, and how far off the pixel is neither, as a share of how far both lie apart
+     */
+    public static function between(array $pixel, array $one, array $two): array
+    {
+        $dot = static fn (array $a, array $b): float => $a[0] * $b[0] + $a[1] * $b[1] + $a[2] * $b[2];
+        [$oo, $tt, $ot] = [$dot($one, $one) + self::LIGHT, $dot($two, $two) + self::LIGHT, $dot($one, $two) + self::LIGHT];
+        [$po, $pt] = [$dot($pixel, $one) + self::LIGHT, $dot($pixel, $two) + self::LIGHT];
+        $det = $oo * $tt - $ot * $ot;
+        if ($det < 1e-6) {
+            return [0.5, INF];
+        }
+        $a = ($po * $tt - $pt * $ot) / $det;
+        $b = ($pt * $oo - $po * $ot) / $det;
+        $light = max(0.05, $a + $b);
+        $off = $apart = 0.0;
+        foreach ([0, 1, 2] as $c) {
+            $off += ($pixel[$c] - $a * $one[$c] - $b * $two[$c]) ** 2;
+            $apart += ($one[$c] - $two[$c]) ** 2;
+        }
+
+        return [$a / $light, sqrt($off / max(1e-6, $apart))];
+    }
+
+    /**
+     * How far a pixel lies from a colour, whatever the light on it, grey values.
+     *
+     * @param  array{float, float, float}  $pixel
+     * @param  array{float, float, float}  $colour
+     */
+    public static function away(array $pixel, array $colour): float
+    {
+        $pc = $pixel[0] * $colour[0] + $pixel[1] * $colour[1] + $pixel[2] * $colour[2];
+        $cc = $colour[0] ** 2 + $colour[1] ** 2 + $colour[2] ** 2;
+        $light = ($pc + self::LIGHT) / ($cc + self::LIGHT);
+        $square = self::LIGHT * ($light - 1) ** 2;
+        foreach ([0, 1, 2] as $c) {
+            $square += ($pixel[$c] - $light * $colour[$c]) ** 2;
+        }
+
+        return sqrt($square);
     }
 
     /**

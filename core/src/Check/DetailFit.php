@@ -79,10 +79,10 @@ final readonly class DetailFit
                 if (is_nan($r)) {
                     continue;
                 }
-                $own = self::apart([$r, $g, $b], $colours->of[$label]);
+                $own = Colours::away([$r, $g, $b], $colours->of[$label]);
                 $other = INF;
                 foreach ($others as $colour) {
-                    $other = min($other, self::apart([$r, $g, $b], $colour));
+                    $other = min($other, Colours::away([$r, $g, $b], $colour));
                 }
                 if ($own < $other) {
                     // Halfway between both it counts little.
@@ -111,7 +111,7 @@ final readonly class DetailFit
     {
         $others = [];
         foreach ($plan->layers as $other => $layer) {
-            if ($layer->piece === $plan->layers[$label]->piece && $colours->apart($label, $other) >= self::LEAST_APART) {
+            if ($layer->piece === $plan->layers[$label]->piece && ! self::isAlike($plan, $label, $other, $colours)) {
                 $others[$layer->srgb->toHex()] = $colours->of[$other];
             }
         }
@@ -119,13 +119,11 @@ final readonly class DetailFit
         return array_values($others);
     }
 
-    /**
-     * @param  array{float, float, float}  $one
-     * @param  array{float, float, float}  $two
-     */
-    private static function apart(array $one, array $two): float
+    /** Whether two are of one colour, though one eye may lie in the light and the other in the shade. */
+    private static function isAlike(Expected $plan, int $label, int $other, Colours $colours): bool
     {
-        return sqrt(($one[0] - $two[0]) ** 2 + ($one[1] - $two[1]) ** 2 + ($one[2] - $two[2]) ** 2);
+        return $plan->layers[$label]->srgb->toHex() === $plan->layers[$other]->srgb->toHex()
+            || $colours->apart($label, $other) < self::LEAST_APART;
     }
 
     /**
@@ -206,7 +204,7 @@ final readonly class DetailFit
             if (in_array($other, $labels, true) || $layer->detail === null || $layer->piece !== $plan->layers[$labels[0]]->piece) {
                 continue;
             }
-            if ($colours->apart($labels[0], $other) < self::LEAST_APART) {
+            if (self::isAlike($plan, $labels[0], $other, $colours)) {
                 $box = Box::around($layer->loops[0]);
                 [$x, $y] = $box->middle();
                 $rivals[] = [$x, $y, max($box->width(), $box->height()) / 2];

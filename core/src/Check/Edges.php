@@ -45,22 +45,19 @@ final class Edges
     private static function edge(Photo $photo, Pose $pose, Colours $colours, Rim $rim): ?array
     {
         [$inside, $outside] = [$colours->of[$rim->layer], $colours->of[$rim->outside]];
-        [$dr, $dg, $db] = [$inside[0] - $outside[0], $inside[1] - $outside[1], $inside[2] - $outside[2]];
-        $square = $dr ** 2 + $dg ** 2 + $db ** 2;
         [$from, $to] = [-$rim->inMm, $rim->outMm];
         $count = (int) floor(($to - $from) / self::STEP_MM);
         $speaks = [];
         for ($k = 0; $k <= $count; $k++) {
             $out = $from + $k * self::STEP_MM;
-            [$r, $g, $b] = $photo->at(...$pose->at($rim->x + $out * $rim->normal[0], $rim->y + $out * $rim->normal[1], $rim->towardsMm));
-            if (is_nan($r)) {
+            $pixel = $photo->at(...$pose->at($rim->x + $out * $rim->normal[0], $rim->y + $out * $rim->normal[1], $rim->towardsMm));
+            if (is_nan($pixel[0])) {
                 return null;
             }
             // 1 where it is the piece, 0 where it is what lies beyond.
-            $share = (($r - $outside[0]) * $dr + ($g - $outside[1]) * $dg + ($b - $outside[2]) * $db) / $square;
-            $off = ($r - $outside[0] - $share * $dr) ** 2 + ($g - $outside[1] - $share * $dg) ** 2 + ($b - $outside[2] - $share * $db) ** 2;
-            // What lies off the line between both colours is neither, and speaks for none.
-            $speaks[] = $off > self::OFF ** 2 * $square ? 0.5 : max(-0.25, min(1.25, $share));
+            [$share, $off] = Colours::between($pixel, $inside, $outside);
+            // What lies off both colours is neither, and speaks for none.
+            $speaks[] = $off > self::OFF ? 0.5 : max(-0.25, min(1.25, $share));
         }
         // The change point with the most for it on both sides.
         $sum = 0.0;

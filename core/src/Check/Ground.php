@@ -38,22 +38,40 @@ final readonly class Ground
 
     private const DARK = 40.0;
 
+    /** A shadow leaves so much of the light at the least, and changes no channel by more than this besides, grey values. */
+    private const DARKEST = 0.45;
+
+    private const OF_ONE_HUE = 7.0;
+
+    /** So many cells at the rim of dark felt are half ground. */
+    private const RIM_CELLS = 2.0;
+
     /** Light falls off over a picture by less than so many grey values. */
     private const LIKE = 90.0;
 
     /**
      * @param  array<int, true>  $standing  cells that are no ground
+     * @param  array<int, true>  $shadow  those of them that are the ground in a shadow
      */
-    private function __construct(public array $standing, public int $width, public int $height)
-    {
+    private function __construct(
+        public array $standing,
+        public int $width,
+        public int $height,
+        private bool $hasGrey,
+        private array $shadow,
+    ) {
     }
 
-    /** @throws PhotoRefused if it is too dark, or its ground not plain */
-    public static function of(Photo $photo): self
+    /**
+     * @param  bool  $hasGrey  whether the plan has grey felt, which looks like the ground in a shadow: then that counts as standing
+     *
+     * @throws PhotoRefused if it is too dark, or its ground not plain
+     */
+    public static function of(Photo $photo, bool $hasGrey): self
     {
         [$width, $height] = [intdiv($photo->width, self::CELL), intdiv($photo->height, self::CELL)];
 
-        return self::within($photo, array_fill(0, $width * $height, true), $width, $height, 0);
+        return self::within($photo, array_fill(0, $width * $height, true), $width, $height, 0, $hasGrey);
     }
 
     /**
@@ -73,7 +91,7 @@ final readonly class Ground
             $inside[] = isset($sheet[$i]);
         }
         try {
-            return self::within($photo, $inside, $this->width, $this->height, self::HEM);
+            return self::within($photo, $inside, $this->width, $this->height, self::HEM, $this->hasGrey);
         } catch (PhotoRefused) {
             return null;
         }
@@ -83,7 +101,7 @@ final readonly class Ground
      * @param  list<bool>  $inside  what of the picture is looked at
      * @param  int  $hem  so deep from its rim nothing is looked for, in thirds of a cell
      */
-    private static function within(Photo $photo, array $inside, int $width, int $height, int $hem): self
+    private static function within(Photo $photo, array $inside, int $width, int $height, int $hem, bool $hasGrey): self
     {
         $cells = [];
         for ($y = 0; $y < $height; $y++) {
@@ -120,14 +138,78 @@ final readonly class Ground
         }
         $limit = max(self::LEAST, self::SIGMAS * $sigma);
         $standing = [];
+        $dim = array_fill(0, $width * $height, false);
         foreach ($cells as $i => $cell) {
             $row = self::row(($i % $width) / $width, intdiv($i, $width) / $height);
             if ($deep[$i] > $hem && self::off($factors, $row, $cell) > $limit) {
                 $standing[$i] = true;
+                $dim[$i] = ! $hasGrey && self::isShadow(self::at($factors, $row), $cell, $sigma);
             }
         }
 
-        return new self(self::cleaned($standing, $width), $width, $height);
+        return new self(self::cleaned($standing, $width), $width, $height, $hasGrey, self::shadow(array_values($dim), $standing, $width));
+    }
+
+    /**
+     * Whether a cell is the ground in less light: of its hue, and not too dark for a shadow.
+     *
+     * @param  non-empty-list<float>  $ground
+     * @param  array{float, float, float}  $cell
+     */
+    private static function isShadow(array $ground, array $cell, float $sigma): bool
+    {
+        $light = array_sum($cell) / max(1.0, array_sum($ground));
+        if ($light < self::DARKEST || $light > 1.0) {
+            return false;
+        }
+        $off = 0.0;
+        foreach ([0, 1, 2] as $c) {
+            $off = max($off, abs($cell[$c] - $light * $ground[$c]));
+        }
+
+        return $off <= max(self::OF_ONE_HUE, 2 * $sigma);
+    }
+
+    /**
+     * What of pieces is no shadow, piece by piece, the largest first.
+     *
+     * @param  list<array<int, true>>  $pieces
+     * @return list<non-empty-array<int, true>>
+     */
+    public function withoutShadow(array $pieces): array
+    {
+        $cells = array_diff_key(array_replace([], ...$pieces), $this->shadow);
+
+        return ConnectedComponents::ofSet($cells, $this->width);
+    }
+
+    /**
+     * Of what is dim, what is broader than the rim of dark felt, which is half ground (an opening), or lies off all felt: a crease.
+     *
+     * @param  list<bool>  $dim
+     * @param  array<int, true>  $standing
+     * @return array<int, true>
+     */
+    private static function shadow(array $dim, array $standing, int $width): array
+    {
+        $rim = (int) (self::RIM_CELLS * DistanceTransform::SIDE);
+        $isNoCore = $isNoFelt = [];
+        foreach (DistanceTransform::within($dim, $width) as $deep) {
+            $isNoCore[] = $deep <= $rim;
+        }
+        foreach ($dim as $i => $isDim) {
+            $isNoFelt[] = $isDim || ! isset($standing[$i]);
+        }
+        $fromCore = DistanceTransform::within($isNoCore, $width);
+        $fromFelt = DistanceTransform::within($isNoFelt, $width);
+        $shadow = [];
+        foreach ($dim as $i => $isDim) {
+            if ($isDim && ($fromCore[$i] <= $rim + 1 || $fromFelt[$i] > $rim)) {
+                $shadow[$i] = true;
+            }
+        }
+
+        return $shadow;
     }
 
     /** @return list<non-empty-array<int, true>> what stands on it, piece by piece, the largest first */

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Impa\Check;
 
+use Impa\Colour\Srgb;
 use Impa\Figure\Figure;
 use Impa\Raster\PictureRefused;
+use Impa\Render\Layer;
 use Impa\Render\View;
 
 /**
@@ -102,7 +104,14 @@ final readonly class PhotoCheck
      */
     private static function laid(Photo $photo, Expected $plan, array $rims, ?Scale $scale, bool $isRulerOut): array
     {
-        $standing = Standing::on($photo, $isRulerOut ? $scale : null);
+        $standing = Standing::on(
+            $photo,
+            $isRulerOut ? $scale : null,
+            array_map(
+                static fn (Layer $layer): Srgb => $layer->srgb,
+                array_values(array_filter($plan->layers, static fn (Layer $layer): bool => $layer->detail === null)),
+            ),
+        );
         $fit = PoseFit::on($standing->cells, $standing->ground);
         $perMm = $scale?->pxPerMm();
         $pose = $fit->fit($plan, self::outline($rims), $standing->marks, $perMm === null ? null : $perMm / $photo->ownPerPx);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Check;
 
+use Impa\Colour\Srgb;
 use Impa\Raster\Blob;
 
 /**
@@ -17,6 +18,13 @@ final readonly class Standing
 
     private const LEAST_SHARE = 0.02;
 
+    /** Felt of less chroma than this, not near black or white, could be the ground in a shadow. */
+    private const GREY = 9.0;
+
+    private const DARK = 40.0;
+
+    private const LIGHT = 88.0;
+
     /** @param  array<int, true>  $cells */
     private function __construct(public Ground $ground, public ?Marks $marks, public array $cells)
     {
@@ -24,12 +32,18 @@ final readonly class Standing
 
     /**
      * @param  ?Scale  $scale  whose ruler is left out
+     * @param  list<Srgb>  $colours  of the plan
      *
      * @throws PhotoRefused if nothing stands there, it is cut off, or the ground is no ground
      */
-    public static function on(Photo $photo, ?Scale $scale): self
+    public static function on(Photo $photo, ?Scale $scale, array $colours): self
     {
-        $ground = Ground::of($photo);
+        $greys = array_filter($colours, static function (Srgb $srgb): bool {
+            $lab = $srgb->lab();
+
+            return hypot($lab->a, $lab->b) < self::GREY && $lab->l > self::DARK && $lab->l < self::LIGHT;
+        });
+        $ground = Ground::of($photo, $greys !== []);
         $pieces = $ground->pieces();
         $marks = Marks::among($pieces, $ground, $photo);
         $sheet = $marks === null ? $ground->onSheet($photo) : null;
@@ -44,7 +58,7 @@ final readonly class Standing
             default => $pieces,
         };
 
-        return new self($ground, $marks, self::figure($kept, $ground));
+        return new self($ground, $marks, self::figure($ground->withoutShadow($kept), $ground));
     }
 
     /**

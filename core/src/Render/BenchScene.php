@@ -205,7 +205,8 @@ final readonly class BenchScene
     private function cloth(GdImage $image, float $pxPerMm): void
     {
         $mm = $this->between(4.0, 9.0) * $pxPerMm;
-        [$light, $dark] = [self::rgb(236, 228, 214), self::rgb($this->between(120, 200), $this->between(90, 170), $this->between(110, 190))];
+        $light = self::rgb(236, 228, 214);
+        $dark = self::rgb($this->between(120, 200), $this->between(90, 170), $this->between(110, 190));
         for ($j = 0; $j * $mm < imagesy($image); $j++) {
             for ($i = 0; $i * $mm < imagesx($image); $i++) {
                 imagefilledrectangle($image, (int) ($i * $mm), (int) ($j * $mm), (int) (($i + 1) * $mm), (int) (($j + 1) * $mm),
