@@ -29,6 +29,9 @@ final readonly class Colours
      */
     private const LIGHT = (6.0 / 0.25) ** 2;
 
+    /** So far from half and half a pixel is one of both, within what light and noise do. */
+    private const BEYOND = 0.75;
+
     /** A channel darker than this (linear light) tells nothing of the light. */
     private const BLACK = 0.03;
 
@@ -98,7 +101,10 @@ final readonly class Colours
             $apart += ($one[$c] - $two[$c]) ** 2;
         }
 
-        return [$a / $light, sqrt($off / max(1e-6, $apart))];
+        $share = $a / $light;
+
+        // Less than nothing of one and more than all of the other is a third hue.
+        return [$share, max(sqrt($off / max(1e-6, $apart)), abs($share - 0.5) - self::BEYOND)];
     }
 
     /**

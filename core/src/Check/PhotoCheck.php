@@ -22,6 +22,13 @@ final readonly class PhotoCheck
     /** What takes longer from one colour to the other than this is blurred, mm, and as a share of the figure. */
     private const BLURRED_MM = 2.4;
 
+    private const NUMBERS = [
+        2 => 'Two', 3 => 'Three', 4 => 'Four', 5 => 'Five', 6 => 'Six', 7 => 'Seven', 8 => 'Eight', 9 => 'Nine', 10 => 'Ten',
+    ];
+
+    /** Of the rims that are planned so many must be found, or nothing is told. */
+    private const TOLD = 0.35;
+
     /** Less than this is not told: neither hand nor photo is so exact. */
     private const LEAST_MM = 0.7;
 
@@ -30,6 +37,7 @@ final readonly class PhotoCheck
      * @param  list<string>  $unjudged  in words
      * @param  'sheet'|'ruler'|'part'|'figure'  $scaledBy
      * @param  list<array<string, mixed>>  $symmetry  left against right, the worst first
+     * @param  bool  $isTold  whether enough is seen to say anything
      */
     private function __construct(
         public Figure $figure,
@@ -42,6 +50,7 @@ final readonly class PhotoCheck
         public Expected $plan,
         private string $scaledBy,
         private array $symmetry,
+        private bool $isTold,
     ) {
     }
 
@@ -73,7 +82,8 @@ final readonly class PhotoCheck
         if ($scale !== null && $scale->ruler === null) {
             $seen = Seen::on($photo, $seen->scaledBy($scale, $plan), $plan, $rims);
         }
-        [$deviations, $unjudged] = self::judged($plan, $seen, $rims);
+        $isTold = count($seen->edges) >= self::TOLD * count($rims);
+        [$deviations, $unjudged] = $isTold ? self::judged($plan, $seen, $rims) : [[], []];
         usort($deviations, static fn (Deviation $a, Deviation $b): int => $b->weight <=> $a->weight);
 
         return new self(
@@ -90,7 +100,8 @@ final readonly class PhotoCheck
                 $scale === null => 'figure',
                 default => $scale->ruler === null ? 'part' : 'ruler',
             },
-            Symmetry::of($plan, $seen),
+            $isTold ? Symmetry::of($plan, $seen) : [],
+            $isTold,
         );
     }
 
@@ -120,6 +131,25 @@ final readonly class PhotoCheck
         return $overlap < self::SAME ? throw PhotoRefused::anotherFigure($overlap) : [$fit, $pose, $standing->marks];
     }
 
+    /**
+     * What is to be said first.
+     *
+     * @return array{is: 'as-planned'|'look'|'cannot-tell', text: string}
+     */
+    public function verdict(): array
+    {
+        $count = count($this->deviations);
+
+        return match (true) {
+            ! $this->isTold => ['is' => 'cannot-tell', 'text' => 'This photo cannot tell: too little of what is planned is seen on it.'],
+            $count === 0 => ['is' => 'as-planned', 'text' => 'As planned, as far as this photo tells.'],
+            default => [
+                'is' => 'look',
+                'text' => sprintf('%s to look at.', $count === 1 ? 'One thing' : (self::NUMBERS[$count] ?? $count).' things'),
+            ],
+        };
+    }
+
     /** @return array<string, mixed> the impa-photo-check document, version 1 */
     public function document(): array
     {
@@ -130,6 +160,7 @@ final readonly class PhotoCheck
             'version' => 1,
             'figure' => $this->figure->name,
             'view' => $this->view->value,
+            'verdict' => $this->verdict(),
             'overlap' => round($this->overlap, 4),
             'mmPerPx' => round(1 / ($this->pose->pxPerMm($x, $y) * $this->ownPerPx), 5),
             'tiltDeg' => round(rad2deg($this->pose->turn), 2),

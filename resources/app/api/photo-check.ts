@@ -9,6 +9,13 @@ export interface ImpaPhotoCheck {
   figure: string
   view: 'front' | 'side' | 'back' | 'top'
   /**
+   * what to say first; checks that were kept before it was told have none
+   */
+  verdict?: {
+    is: 'as-planned' | 'look' | 'cannot-tell'
+    text: string
+  }
+  /**
    * intersection over union of what is planned and what is seen
    */
   overlap: number

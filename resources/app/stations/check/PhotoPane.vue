@@ -158,6 +158,9 @@ const scaledBy = {
   part: 'measured by a part',
   figure: 'scale by the figure itself',
 }
+/** What is said first; a check that was kept before verdicts were has its number of deviations. */
+const verdict = (check: ImpaPhotoCheck) =>
+  check.verdict?.text ?? (check.deviations.length ? `${check.deviations.length} to look at.` : 'As planned.')
 async function drop(): Promise<void> {
   photos.value = (await api.dropPhoto(figure.id, shown.value)).photos
   shown.value = photos.value.at(-1)?.id ?? 0
@@ -264,9 +267,12 @@ useHotkeys(
           >
           <v-btn size="small" variant="text" :aria-pressed="overPlan" @click="overPlan = !overPlan">Plan</v-btn>
         </div>
+        <h3 class="verdict">{{ verdict(now.check) }}</h3>
         <p>
-          <b>{{ Math.round(now.check.overlap * 100) }} % lie over the plan,&nbsp;</b>
-          <span class="quiet small">{{ scaledBy[now.check.scaledBy] }}</span>
+          <span class="quiet small"
+            >{{ Math.round(now.check.overlap * 100) }} % of it lies over the plan,
+            {{ scaledBy[now.check.scaledBy] }}</span
+          >
           <v-btn v-if="now.check.scaledBy !== 'sheet' && !ruling" size="small" variant="text" @click="rule"
             >Measure it by …</v-btn
           >
@@ -280,7 +286,6 @@ useHotkeys(
             <v-btn v-if="d.mend" size="small" variant="text" @click="emit('mend', d.mend)">Mend</v-btn>
           </li>
         </ol>
-        <p v-else>Nothing deviates by more than a photo can tell.</p>
         <template v-if="now.check.symmetry.length">
           <h3>Left against right</h3>
           <ul class="bare" aria-label="Left against right">
@@ -300,11 +305,13 @@ useHotkeys(
             :key="p.id"
             class="plain"
             :aria-pressed="p.id === shown"
-            :aria-label="`Photo of ${when(p.at)}, ${Math.round(p.check.overlap * 100)} % over the plan, ${p.check.deviations.length} deviations`"
+            :aria-label="`Photo of ${when(p.at)}: ${verdict(p.check)}`"
             @click="shown = p.id"
           >
             <img :src="`/api/pictures/${p.picture}`" alt="" loading="lazy" />
-            <small>{{ Math.round(p.check.overlap * 100) }} %</small>
+            <small>{{
+              p.check.deviations.length ? `${p.check.deviations.length} to look at` : verdict(p.check).split(/[,:]/)[0]
+            }}</small>
           </button>
         </div>
         <v-btn size="small" variant="text" @click="drop">Take this photo out</v-btn>

@@ -38,6 +38,9 @@ const photo = (id: number, deviations: Photos['photos'][0]['check']['deviations'
     version: 1,
     figure: 'Test',
     view: 'front',
+    verdict: deviations.length
+      ? { is: 'look', text: 'One thing to look at.' }
+      : { is: 'as-planned', text: 'As planned, as far as this photo tells.' },
     overlap: 0.9 + id / 100,
     mmPerPx: 0.1,
     tiltDeg: 1,
@@ -79,7 +82,8 @@ describe('photos', () => {
   it('show the latest with the plan over it, every deviation with its pin, and what is not judged', async () => {
     await opened([photo(1, []), photo(2, [narrow])])
     expect(table.wrapper.find('image').attributes('href')).toBe('/api/pictures/42')
-    expect(text()).toContain('92 % lie over the plan')
+    expect(table.wrapper.find('.verdict').text()).toBe('One thing to look at.')
+    expect(text()).toContain('92 % of it lies over the plan')
     expect(text()).toContain('measured by the marker sheet')
     expect(text()).toContain('Head 3.0 mm too narrow.')
     expect(text()).toContain('How deep it is')
@@ -88,7 +92,7 @@ describe('photos', () => {
     expect(table.wrapper.find('.found .lit').text()).toContain('Head')
     // One after the other: the one before had none.
     await table.wrapper.find('.strip button').trigger('click')
-    expect(text()).toContain('Nothing deviates by more than a photo can tell.')
+    expect(table.wrapper.find('.verdict').text()).toBe('As planned, as far as this photo tells.')
     expect(text()).toContain('scale by the figure itself')
   })
 
@@ -132,7 +136,7 @@ describe('photos', () => {
     await press('Bench camera')
     expect(held.mock.lastCall?.slice(2)).toEqual([7, { view: 'front' }])
     expect(text()).not.toContain('too dark')
-    expect(text()).toContain('Nothing deviates')
+    expect(text()).toContain('As planned, as far')
     vi.spyOn(api, 'dropPhoto').mockResolvedValue({ photos: [] })
     await press('Take this photo out')
     expect(text()).toContain('No photo yet')
