@@ -66,6 +66,11 @@ for ($n = 0; $n < $photos; $n++) {
         if ($isDetail && ! isset($one->xMm) && ! isset($one->pointsMm)) {
             continue;
         }
+        // Turned out of the picture it leans otherwise than it is told.
+        $isTurned = ($one->turnDeg->x ?? 0) != 0 || ($one->turnDeg->y ?? 0) != 0;
+        if ($what === 'tilt' && $isTurned) {
+            continue;
+        }
         if ($what === 'tilt') {
             $off = ($off <=> 0) * $between(3.0, 8.0);
             $one->turnDeg ??= new stdClass;

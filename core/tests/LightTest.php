@@ -5,11 +5,15 @@ declare(strict_types=1);
 namespace Impa\Tests\Light;
 
 use Impa\Check\Colours;
+use Impa\Check\Expected;
 use Impa\Check\Ground;
 use Impa\Check\Photo;
 use Impa\Check\PhotoCheck;
 use Impa\Check\PhotoRefused;
+use Impa\Check\Rim;
+use Impa\Check\Seen;
 use Impa\Figure\Figure;
+use Impa\Figure\Side;
 use Impa\Render\BenchCamera;
 use Impa\Render\BenchLight;
 use Impa\Render\RenderRefused;
@@ -134,6 +138,43 @@ describe('a shadow on the ground', function () {
         expect($count(false))->toEqualWithDelta($figure, 0.06 * $figure)
             ->and($count(true))->toBeGreaterThan(1.15 * $figure);
     })->group('dear');
+});
+
+describe('a piece that came out larger', function () {
+    it('hides rims of those behind it, which then count for nothing', function (string $name, string $part, float $by) {
+        $plan = Works::demo($name);
+        $document = $plan->document();
+        foreach ($document->parts as $one) {
+            if ($one instanceof stdClass && $one->key === $part) {
+                foreach (['widthMm', 'heightMm', 'depthMm'] as $side) {
+                    $one->shape->{$side} *= $by;
+                }
+            }
+        }
+        $made = Figure::fromDocument($document);
+        $png = BenchCamera::png($plan, $made, View::Front, 4, true, 1200);
+        $check = PhotoCheck::of($plan, $png, View::Front);
+        [$planned, $stands] = [Expected::of($plan, Side::Front), Expected::of($made, Side::Front)];
+        $hidden = [];
+        foreach (Seen::on(Photo::of($png), $check->pose, $planned, Rim::all($planned))->edges as [$rim]) {
+            $own = $planned->layers[$rim->layer]->piece->part->key;
+            // Just within its own rim.
+            [$x, $y] = [$rim->x - 0.5 * $rim->normal[0], $rim->y - 0.5 * $rim->normal[1]];
+            $front = $stands->piece($stands->label($x, $y))?->part->key;
+            if ($own !== $part && $front === $part) {
+                $hidden[] = $own;
+            }
+        }
+        expect(count($hidden))->toBeLessThanOrEqual(2);
+        foreach ($check->document()['deviations'] as $deviation) {
+            expect($deviation['part'] === $part || ! isset($deviation['mm']))->toBeTrue($deviation['text']);
+        }
+    })->with([['sorrel', 'head', 1.08], ['bobbin', 'head', 1.08], ['bobbin', 'body', 1.15]])->group('dear');
+
+    it('is not judged where less than a third of its rim is seen', function () {
+        // Of the stalk, which stands in the head and bears the bobble, a piece of each flank.
+        expect(checkedIn('bobbin', 'even', 4, true)['unjudged'])->toContain('Stalk: less than a third of its rim is seen from this side.');
+    });
 });
 
 describe('a photo in any light', function () {

@@ -74,6 +74,31 @@ final readonly class PieceFit
     }
 
     /**
+     * Where on the plan of the piece lies what is seen at a place, mm: moved, turned and drawn back by as much as it came out otherwise.
+     *
+     * @return array{float, float}
+     */
+    public function planned(Placement $piece, Side $side, float $x, float $y): array
+    {
+        [$mx, $my] = $side->see(...$piece->at);
+        [$qx, $qy] = [$x - $mx - $this->off['across'], $y - $my - $this->off['level']];
+        [$cos, $sin] = [cos($this->off['turn']), sin($this->off['turn'])];
+        [$qx, $qy] = [$qx * $cos + $qy * $sin, $qy * $cos - $qx * $sin];
+        $size = $piece->part->solid->size();
+        foreach ([['width', $size->widthMm, 1.0, 0.0], ['height', $size->heightMm, 0.0, 1.0]] as [$what, $mm, $right, $up]) {
+            [$ex, $ey] = $side->see(...$piece->turn->apply($right, $up, 0.0));
+            $seen = $ex ** 2 + $ey ** 2;
+            if ($seen > self::FORESHORTENED ** 2 && $this->sigma[$what] < Seen::SURE_MM) {
+                $along = ($qx * $ex + $qy * $ey) / $seen;
+                $less = $along * (1 / max(0.5, 1 + $this->off[$what] / $mm) - 1);
+                [$qx, $qy] = [$qx + $less * $ex, $qy + $less * $ey];
+            }
+        }
+
+        return [$mx + $qx, $my + $qy];
+    }
+
+    /**
      * @param  list<array{list<float>, float}>  $rows
      * @param  list<float>  $last
      * @return array{list<float>, list<list<float>>}

@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace Impa\Check;
 
+use Impa\Geometry\Polygon;
 use Impa\Render\Layer;
 
 /** What is said of a piece from where its rim is seen. */
 final class Pieces
 {
+    /** So much of a piece's rim must be seen, or nothing is said of it. */
+    private const SEEN = 1 / 3;
+
     private const LEAST_DEG = 1.5;
 
     private const LEAST_SWING_MM = 0.4;
@@ -36,6 +40,8 @@ final class Pieces
             $layer = $plan->layers[$label];
             if (($all[$label] ?? 0) < Seen::LEAST_PLACES) {
                 $unjudged[] = sprintf('%s: it is hidden from this side.', ucfirst(Names::of($layer)));
+            } elseif (($all[$label] ?? 0) * Rim::EVERY_MM < self::SEEN * Polygon::perimeter($layer->loops[0])) {
+                $unjudged[] = sprintf('%s: less than a third of its rim is seen from this side.', ucfirst(Names::of($layer)));
             } elseif ($fit->places < Seen::LEAST_PLACES) {
                 $unjudged[] = sprintf('%s: its rim cannot be told from what lies beside it.', ucfirst(Names::of($layer)));
             } else {

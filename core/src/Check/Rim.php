@@ -8,7 +8,7 @@ namespace Impa\Check;
 final readonly class Rim
 {
     /** One about every so many mm; it is looked to either side by so much at most. */
-    private const EVERY_MM = 1.0;
+    public const EVERY_MM = 1.0;
 
     private const REACH_MM = 7.0;
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Check;
 
+use Impa\Geometry\Polygon;
+
 /**
  * What is measured on a photo over which the plan lies: how every piece and every detail differs from it. The pose is brought onto the
  * rims that are found, and these are looked for anew, by turns. Immutable.
@@ -42,6 +44,7 @@ final readonly class Seen
             $colours = Colours::seen($photo, $pose, $plan);
             $found = Edges::found($photo, $pose, $colours, $rims);
             $edges = self::paired($rims, $found);
+            $edges = self::uncovered($plan, $edges, self::pieces($plan, $edges));
             $pieces = self::pieces($plan, $edges);
             // Details are found surely once the pose is near.
             $details = $round === 1 ? [] : self::details($photo, $pose, $plan, $colours, $pieces);
@@ -94,6 +97,31 @@ final readonly class Seen
         }
 
         return $pieces;
+    }
+
+    /**
+     * What is seen of rims where pieces lie as they were found: a piece that came out larger hides rims of those behind it.
+     *
+     * @param  list<array{Rim, float}>  $edges
+     * @param  array<string, array{PieceFit, int}>  $pieces
+     * @return list<array{Rim, float}>
+     */
+    private static function uncovered(Expected $plan, array $edges, array $pieces): array
+    {
+        return array_values(array_filter($edges, static function (array $edge) use ($plan, $pieces): bool {
+            foreach ($pieces as [$fit, $label]) {
+                $layer = $plan->layers[$label];
+                // What is painted later lies in front.
+                if ($label > $edge[0]->layer && $fit->places >= self::LEAST_PLACES) {
+                    [$x, $y] = $fit->planned($layer->piece, $plan->side, $edge[0]->x, $edge[0]->y);
+                    if (Polygon::has($layer->loops[0], $x, $y)) {
+                        return false;
+                    }
+                }
+            }
+
+            return true;
+        }));
     }
 
     /**
