@@ -123,9 +123,15 @@ it('says the wools of a mix, and of a single wool that was chosen its name, wher
     }
 });
 
-it('puts as much into the bags as the kit buys, mixed or not', function () {
-    $supply = Supply::of(mixed(), drawer());
+it('puts as much into the bags as the kit buys, mixed or not, its wools at hand or not', function (array $keys) {
+    $supply = Supply::of(mixed(), array_intersect_key(drawer(), array_flip($keys)));
     $kit = Kit::of($supply, Works::of(mixed()), 7, 2, 0.5, Reserve::Usual);
     expect($kit->bags() * array_sum(array_column($kit->bag, 'eachG')))
-        ->toEqualWithDelta(array_sum(array_map(static fn ($n): float => $n->wantG, $kit->needs)), 1e-9);
-});
+        ->toEqualWithDelta(array_sum(array_map(static fn ($n): float => $n->wantG, $kit->needs)), 1e-9)
+        ->and(array_sum(array_column($kit->bag, 'eachG')))
+        ->toEqualWithDelta($kit->factor * $supply->ledger->totalG(), 1e-9)
+        // A mix lies in the bag once: mixed.
+        ->and(array_column($kit->bag, 'name'))
+        ->toContain('Teal mix')
+        ->not->toContain('Teal');
+})->with(['all at hand' => [[1, 2, 3]], 'none' => [[]], 'one of the two' => [[1, 2]]]);

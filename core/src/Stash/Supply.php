@@ -84,15 +84,16 @@ final readonly class Supply
         return Mix::all($this->ledger);
     }
 
-    /** Likely grams of a need that go into mixes. */
+    /** Likely grams of a need that go into mixes: of its wool, or, where a mix's wools are not at hand, of its colour. */
     public function mixedG(Need $need): float
     {
         $g = 0.0;
-        foreach ($this->ledger->totals() as $total) {
-            $match = $this->matches[$total['colour'] ?? ''] ?? null;
-            if ($need->wool !== null && $match !== null && count($match->shares) > 1) {
-                $g += ($match->shares[$need->wool->id] ?? 0.0) * $total['spread']->likelyG;
-            }
+        foreach ($this->mixes() as $mix) {
+            $shares = $this->matches[$mix->colour]->shares;
+            $g += match (true) {
+                count($shares) > 1 => $need->wool === null ? 0.0 : ($shares[$need->wool->id] ?? 0.0) * $mix->g,
+                default => in_array($mix->colour, $need->colours, true) ? $mix->g : 0.0,
+            };
         }
 
         return $g;
