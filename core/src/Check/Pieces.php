@@ -40,7 +40,7 @@ final class Pieces
             $layer = $plan->layers[$label];
             if (($all[$label] ?? 0) < Seen::LEAST_PLACES) {
                 $unjudged[] = sprintf('%s: it is hidden from this side.', ucfirst(Names::of($layer)));
-            } elseif (($all[$label] ?? 0) * Rim::EVERY_MM < self::SEEN * Polygon::perimeter($layer->loops[0])) {
+            } elseif (self::SEEN * Polygon::perimeter($layer->loops[0]) > $all[$label] * Rim::EVERY_MM) {
                 $unjudged[] = sprintf('%s: less than a third of its rim is seen from this side.', ucfirst(Names::of($layer)));
             } elseif ($fit->places < Seen::LEAST_PLACES) {
                 $unjudged[] = sprintf('%s: its rim cannot be told from what lies beside it.', ucfirst(Names::of($layer)));
