@@ -57,7 +57,12 @@ final class SetRefused extends DomainException implements Refusal
 
     public static function labelTooSmall(string $label, int $room, int $wanted): self
     {
-        return new self(sprintf('A label of %s has room for %d lines, this bag needs %d: choose larger labels, or plain paper to be cut.', $label, $room, $wanted));
+        return new self(sprintf(
+            'A label of %s has room for %d lines, this bag needs %d: choose larger labels, or plain paper to be cut.',
+            $label,
+            $room,
+            $wanted,
+        ));
     }
 
     public static function noSuchColour(string $key): self
