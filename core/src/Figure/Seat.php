@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Impa\Figure;
 
 use Impa\Material\CoveringWay;
-use Impa\Shape\Body;
 use Impa\Shape\ShapeKind;
 use WeakMap;
 
@@ -33,15 +32,9 @@ final readonly class Seat
     /**
      * @param  Shared  $shared  of one piece, with what it is joined to; nothing where that was not asked
      * @param  float  $capMm  how thick it is made where it is thickest; 0 where it is made as drawn
-     * @param  list<Placement>  $hosts  what it is joined to
      */
-    private function __construct(
-        public SeatWay $way,
-        public Shared $shared,
-        public float $capMm = 0.0,
-        private ?Placement $piece = null,
-        private array $hosts = [],
-    ) {
+    private function __construct(public SeatWay $way, public Shared $shared, public float $capMm = 0.0)
+    {
     }
 
     public static function apart(): self
@@ -49,23 +42,32 @@ final readonly class Seat
         return new self(SeatWay::Apart, Shared::none());
     }
 
-    /** Told once for each part and what it is joined to: neither changes, and a plan asks often. */
     public static function of(Figure $figure, Part $part): self
+    {
+        $host = self::host($figure, $part);
+
+        return $host === null ? self::apart() : self::on($part, $host);
+    }
+
+    /** What a part is joined to; none where it stands by itself, or is a layer. */
+    public static function host(Figure $figure, Part $part): ?Part
+    {
+        return $part->isJoined() && ! $figure->flat->isFlat() ? $figure->parts[$part->joinTo] : null;
+    }
+
+    /** Told once for each part and what it is joined to: neither changes, and a plan asks often. What is told holds neither of them. */
+    public static function on(Part $part, Part $host): self
     {
         /** @var WeakMap<Part, WeakMap<Part, self>> $known */
         static $known = new WeakMap;
-        if (! $part->isJoined() || $figure->flat->isFlat()) {
-            return self::apart();
-        }
-        $host = $figure->parts[$part->joinTo];
         /** @var WeakMap<Part, self> $seats */
         $seats = $known[$part] ?? new WeakMap;
         $known[$part] = $seats;
 
-        return $seats[$host] ??= self::on($part, $host);
+        return $seats[$host] ??= self::told($part, $host);
     }
 
-    private static function on(Part $part, Part $host): self
+    private static function told(Part $part, Part $host): self
     {
         $in = new self(SeatWay::In, Shared::none());
         $piece = Placement::of($part);
@@ -82,8 +84,6 @@ final readonly class Seat
                 SeatWay::Onto,
                 $shared,
                 self::capMm($piece, $hosts),
-                $piece,
-                $hosts,
             ),
             default => new self(SeatWay::In, $shared),
         };
@@ -92,26 +92,14 @@ final readonly class Seat
     /** What it shares with what it is joined to, whichever way it sits. */
     public static function sharing(Figure $figure, Part $part): Shared
     {
-        return $part->isJoined() && ! $figure->flat->isFlat()
-            ? Shared::of(Placement::of($part), $part->solid, $figure->parts[$part->joinTo]->placements())
-            : Shared::none();
+        $host = self::host($figure, $part);
+
+        return $host === null ? Shared::none() : Shared::of(Placement::of($part), $part->solid, $host->placements());
     }
 
     public function isOnto(): bool
     {
         return $this->way === SeatWay::Onto;
-    }
-
-    /** What of its inside is not made. */
-    public function within(Body $inside): Shared
-    {
-        return $this->piece === null ? Shared::none() : Shared::of($this->piece, $inside, $this->hosts);
-    }
-
-    /** The share of its skin that is to be covered, 0 to 1. */
-    public function shown(): float
-    {
-        return $this->piece === null ? 1.0 : 1 - Shared::skin($this->piece, $this->hosts);
     }
 
     /** Whether it is of a kind that lies on what bears it. */

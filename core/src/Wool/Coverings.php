@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Impa\Wool;
 
 use Impa\Figure\Part;
-use Impa\Figure\Seat;
+use Impa\Figure\Placement;
+use Impa\Figure\Shared;
 use Impa\Geometry\Polygon;
 use Impa\Material\Covering;
 use Impa\Material\CoveringWay;
@@ -23,13 +24,13 @@ final class Coverings
     /**
      * What one piece's covering takes; nothing for plain felt.
      *
-     * @param  ?Seat  $seat  how it sits in what it is joined to: what lies within is not covered
+     * @param  ?Part  $host  what it is felted onto; none where it is made as it is drawn
      */
-    public static function need(Part $part, Densities $densities, ?Seat $seat = null): CoveringNeed
+    public static function need(Part $part, Densities $densities, ?Part $host = null): CoveringNeed
     {
         $covering = $part->covering;
         $size = $part->solid->size();
-        $areaCm2 = static fn (): float => $part->solid->areaCm2() * ($seat?->shown() ?? 1.0);
+        $areaCm2 = static fn (): float => self::areaCm2($part, $host);
 
         return match ($covering->way) {
             CoveringWay::Felt => new CoveringNeed,
@@ -40,6 +41,14 @@ final class Coverings
             CoveringWay::Plait => self::plait($covering, $size->heightMm, $densities),
             CoveringWay::Film, CoveringWay::PreFelt => self::sheet($part, $densities),
         };
+    }
+
+    /** The skin of one piece that is to be covered: what lies within the part it is felted onto is not. */
+    public static function areaCm2(Part $part, ?Part $host): float
+    {
+        $hidden = $host === null ? 0.0 : Shared::skin(Placement::of($part), $host->placements());
+
+        return $part->solid->areaCm2() * (1 - $hidden);
     }
 
     /** Whether the piece is nothing but its covering: a plait, or a flat piece cut from a sheet. */

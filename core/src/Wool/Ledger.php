@@ -38,7 +38,7 @@ final class Ledger
 
     public static function of(Figure $figure, Densities $densities): self
     {
-        $wool = array_map(static fn (Part $part): PartWool => PartWool::of($part, $densities, Seat::of($figure, $part)), $figure->parts);
+        $wool = array_map(static fn (Part $part): PartWool => PartWool::of($part, $densities, Seat::host($figure, $part)), $figure->parts);
         $lines = [];
         foreach ($figure->parts as $key => $part) {
             array_push($lines, ...self::part($part, $wool[$key]));

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Wool;
 
 use Impa\Figure\Part;
+use Impa\Figure\Placement;
 use Impa\Figure\Seat;
 use Impa\Figure\Shared;
 use Impa\Material\CoreMaterial;
@@ -22,6 +23,7 @@ final readonly class PartWool
     private const NO_CORE = 0.05;
 
     /**
+     * @param  ?Part  $host  what it is felted onto; none where it is made as it is drawn
      * @param  ?Body  $inside  what fills it, as it were without a hollow: none where it is solid colour
      * @param  float  $volumeCm3  of what is made
      * @param  float  $insideCm3  of that, what fills it
@@ -31,6 +33,7 @@ final readonly class PartWool
     private function __construct(
         private Part $part,
         private Densities $densities,
+        private ?Part $host,
         public Seat $seat,
         public ?Body $inside,
         public float $volumeCm3,
@@ -40,21 +43,23 @@ final readonly class PartWool
     ) {
     }
 
-    /** @param  ?Seat  $seat  how it sits in what it is joined to; by itself where that is not said */
-    public static function of(Part $part, Densities $densities, ?Seat $seat = null): self
+    /** @param  ?Part  $host  what it is joined to; none where it stands by itself */
+    public static function of(Part $part, Densities $densities, ?Part $host = null): self
     {
-        $seat ??= Seat::apart();
-        [$inside, $insideCm3, $hollow] = self::inside($part, $seat);
+        $seat = $host === null ? Seat::apart() : Seat::on($part, $host);
+        $host = $seat->isOnto() ? $host : null;
+        [$inside, $insideCm3, $hollow] = self::inside($part, $host);
 
         return new self(
             part: $part,
             densities: $densities,
+            host: $host,
             seat: $seat,
             inside: $inside,
-            volumeCm3: $part->solid->volumeCm3() * ($seat->isOnto() ? 1 - $seat->shared->share : 1.0),
+            volumeCm3: $part->solid->volumeCm3() * ($host === null ? 1.0 : 1 - $seat->shared->share),
             insideCm3: $insideCm3,
             hollow: $hollow,
-            covering: Coverings::need($part, $densities, $seat),
+            covering: Coverings::need($part, $densities, $host),
         );
     }
 
@@ -67,11 +72,12 @@ final readonly class PartWool
             $this->insideCm3 > 0.0 &&
             ! in_array(CoreMaterial::Foam, [$core, $this->part->core], true) &&
             $core !== CoreMaterial::None;
-        [$inside, $insideCm3, $hollow] = $same ? [$this->inside, $this->insideCm3, $this->hollow] : self::inside($part, $this->seat);
+        [$inside, $insideCm3, $hollow] = $same ? [$this->inside, $this->insideCm3, $this->hollow] : self::inside($part, $this->host);
 
         return new self(
             part: $part,
             densities: $this->densities,
+            host: $this->host,
             seat: $this->seat,
             inside: $inside,
             volumeCm3: $this->volumeCm3,
@@ -82,15 +88,17 @@ final readonly class PartWool
     }
 
     /** @return array{?Body, float, Shared} what fills it, how much of that is made, and what of it is not */
-    private static function inside(Part $part, Seat $seat): array
+    private static function inside(Part $part, ?Part $host): array
     {
         $inside = match (true) {
             $part->core === CoreMaterial::None || Coverings::isWhole($part) => null,
             // Foam comes in its own sizes: what it leaves free is cover. Nobody cuts it hollow.
-            $part->core === CoreMaterial::Foam => $seat->isOnto() ? null : Foam::inside($part->solid, $part->coverMm)?->solid,
+            $part->core === CoreMaterial::Foam => $host !== null ? null : Foam::inside($part->solid, $part->coverMm)?->solid,
             default => $part->solid->within($part->coverMm),
         };
-        $hollow = $inside === null ? Shared::none() : $seat->within($inside);
+        $hollow = $inside === null || $host === null
+            ? Shared::none()
+            : Shared::of(Placement::of($part), $inside, $host->placements());
         $cm3 = ($inside?->volumeCm3() ?? 0.0) * (1 - $hollow->share);
         // What is left of it under the rim of a cap is no core.
         $isLeft = $hollow->share < 1 - self::NO_CORE;
@@ -101,7 +109,7 @@ final readonly class PartWool
     /** The surface that is covered; reckoned when asked for, for it is the dearest of its sums. */
     public function areaCm2(): float
     {
-        return $this->part->solid->areaCm2() * $this->seat->shown();
+        return Coverings::areaCm2($this->part, $this->host);
     }
 
     /** How thick it is made where it is thinnest, or in the middle of a cap, in mm. */
@@ -153,7 +161,7 @@ final readonly class PartWool
      */
     public function middleOfMass(): array
     {
-        $whole = self::left($this->part->solid->middleOfMass(), $this->seat->isOnto() ? $this->seat->shared : Shared::none());
+        $whole = self::left($this->part->solid->middleOfMass(), $this->host === null ? Shared::none() : $this->seat->shared);
         $massG = $this->finishedG();
         if ($this->inside === null || $massG <= 0.0) {
             return $whole;
