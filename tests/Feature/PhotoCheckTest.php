@@ -108,11 +108,15 @@ it('photographs and checks from the console, by its schema, and refuses in a lin
         expect(impa('impa:photo-check', 'demo/sorrel.impa.json', $png, $bad)[0])->toBe(2);
     }
     expect(impa('impa:photo-check', 'demo/sorrel.impa.json', $png, '--known=head:40', '--ruler=1,2,300,4:5')[2])->toContain('one of both');
+    $lit = tempnam(sys_get_temp_dir(), 'photo').'.png';
+    expect(impa('impa:camera', 'demo/sorrel.impa.json', "--out={$lit}", '--marker', '--px=640', '--seed=3', '--light=side')[0])->toBe(0)
+        ->and(file_get_contents($lit))->not->toBe(file_get_contents($png))
+        ->and(impa('impa:photo-check', 'demo/sorrel.impa.json', $lit)[0])->toBe(0);
     // The same photo is not one of another figure.
     [$exit, , $why] = impa('impa:photo-check', 'demo/lanto.impa.json', $png);
     expect($exit)->toBe(2)->and($why)->toContain('another figure');
     expect(impa('impa:camera', 'demo/sorrel.impa.json', "--out={$png}", '--deviate=demo/lanto.impa.json', '--px=300')[0])->toBe(0);
-    foreach ([['--px=10'], ['--px=x'], ['--view=inside'], ['--seed=-1'], ['--deviate=nowhere.json']] as $bad) {
+    foreach ([['--px=10'], ['--px=x'], ['--view=inside'], ['--seed=-1'], ['--deviate=nowhere.json'], ['--light=dusk']] as $bad) {
         expect(impa('impa:camera', 'demo/sorrel.impa.json', "--out={$png}", ...$bad)[0])->toBe(2);
     }
     expect(impa('impa:camera', 'demo/sorrel.impa.json')[0])->toBe(2)

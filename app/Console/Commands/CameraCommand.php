@@ -6,6 +6,7 @@ namespace App\Console\Commands;
 
 use Illuminate\Console\Command;
 use Impa\Render\BenchCamera;
+use Impa\Render\BenchLight;
 use Impa\Render\RenderRefused;
 use Impa\Render\View;
 
@@ -18,6 +19,7 @@ final class CameraCommand extends Command
         {--out= : the PNG file to write}
         {--deviate= : another impa-figure file, photographed as if it had been made for the first}
         {--seed=1 : of everything that spoils a photo}
+        {--light= : another bench, such as side, hard, wood or finger; even light on paper without it}
         {--marker : on the printed marker sheet}
         {--view=front : front, side, back or top}
         {--part= : key of the only part that lies there}
@@ -55,7 +57,9 @@ final class CameraCommand extends Command
             [$figure, $made] = [$figure->onlyPiece($part), $made->onlyPiece($part)];
         }
         try {
-            $png = BenchCamera::png($figure, $made, $view, (int) $seed, (bool) $this->option('marker'), (int) $px);
+            $kind = $this->word($this->option('light'));
+            $light = $kind === '' ? null : BenchLight::of($kind, (int) $seed);
+            $png = BenchCamera::png($figure, $made, $view, (int) $seed, (bool) $this->option('marker'), (int) $px, $light);
         } catch (RenderRefused $refused) {
             return $this->refuse([$refused->getMessage()]);
         }
