@@ -1,14 +1,13 @@
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
-import { defineComponent, h } from 'vue'
-import { VApp } from 'vuetify/components'
+import { defineComponent, h, resolveComponent } from 'vue'
 import { api, Refusal } from '../api/client'
 import { useUnits } from '../state/units'
 import { onTable, plain, type OnTable } from '../../../tests/Support/onTable'
 import ConflictDialog from './ConflictDialog.vue'
 import StationThread from './StationThread.vue'
 
-const Bar = defineComponent({ render: () => h(VApp, () => [h(StationThread), h(ConflictDialog)]) })
+const Bar = defineComponent({ render: () => h(resolveComponent('VApp'), () => [h(StationThread), h(ConflictDialog)]) })
 const board = (done: number) =>
   ({
     plan: {

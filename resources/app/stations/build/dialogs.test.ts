@@ -1,6 +1,5 @@
 import { flushPromises, mount } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
-import { createVuetify } from 'vuetify'
 import type { Diary } from '../../api/answers'
 import { api, Refusal } from '../../api/client'
 import type { Figure } from '../../api/figure'
@@ -8,7 +7,7 @@ import type { Schedule } from '../../api/schedule'
 import type { WorkStep } from '../../api/steps'
 import DryingClocks from '../../shell/DryingClocks.vue'
 import { useDrying } from '../../state/drying'
-import { onTable, plain, type OnTable } from '../../../../tests/Support/onTable'
+import { onTable, plain, type OnTable, withComponents } from '../../../../tests/Support/onTable'
 import WireLines from '../shapes/WireLines.vue'
 import WiresDialog from '../shapes/WiresDialog.vue'
 import DiaryDialog from './DiaryDialog.vue'
@@ -196,7 +195,7 @@ describe('what dries', () => {
     vi.useFakeTimers({ toFake: ['setInterval', 'clearInterval', 'Date'] })
     useDrying().start({ figure: 7, name: 'Test', step: 'eye', title: 'Eye', until: Date.now() + 2 * 60_000 })
     const wrapper = mount(DryingClocks, {
-      global: { plugins: [createVuetify()], stubs: { RouterLink: { template: '<a><slot /></a>' } } },
+      global: { plugins: [withComponents()], stubs: { RouterLink: { template: '<a><slot /></a>' } } },
     })
     await vi.advanceTimersByTimeAsync(1000)
     expect(wrapper.text()).toContain('Eye of Test dries 2 min more')
