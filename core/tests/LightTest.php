@@ -174,7 +174,7 @@ describe('a piece that came out larger', function () {
     it('is not judged where less than a third of its rim is seen', function () {
         // Of the stalk, which stands in the head and bears the bobble, a piece of each flank.
         expect(checkedIn('bobbin', 'even', 4, true)['unjudged'])->toContain('Stalk: less than a third of its rim is seen from this side.');
-    });
+    })->group('dear');
 });
 
 describe('a photo in any light', function () {
@@ -208,9 +208,9 @@ describe('a photo in any light', function () {
             'is' => 'as-planned',
             'text' => 'As planned, as far as this photo tells.',
         ]);
-    });
+    })->group('dear');
 
     it('is refused on a cloth with a pattern, and with a finger on the figure', function (string $kind) {
         expect(static fn () => checkedIn('bobbin', $kind, 3))->toThrow(PhotoRefused::class);
-    })->with(['cloth', 'finger']);
+    })->with(['cloth', 'finger'])->group('dear');
 });

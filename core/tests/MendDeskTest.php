@@ -19,7 +19,9 @@ use Impa\Wool\Ledger;
 
 function ledger(string $name = 'sorrel'): Ledger
 {
-    return Ledger::of(Works::demo($name), Densities::house());
+    static $ledgers = [];
+
+    return $ledgers[$name] ??= Ledger::of(Works::demo($name), Densities::house());
 }
 
 /** @return non-empty-list<Remedy> */

@@ -78,7 +78,7 @@ it('is open in each layer in the round exactly where the layer and no opening is
         }
     }
     expect($felt)->toBeGreaterThan(500)->and($open)->toBeGreaterThan(100);
-});
+})->group('dear');
 
 it('takes the felt of the openings out of the solid: their area times its thickness', function () {
     $figure = mask();

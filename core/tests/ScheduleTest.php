@@ -139,7 +139,7 @@ it('comes within 3 % of the lower bound in one go, within 4 % or one rest in sit
                 ->toBeGreaterThanOrEqual($bound - 1e-6);
         }
     }
-})->with([0, 1, 41, 81, 121, 161]);
+})->with([0, 1, 41, 81, 121, 161])->group('dear');
 
 it('does first what dries where nothing stops it, so that nobody waits for it beside other work', function () {
     // Three hours of work beside a lamp that is glued to an arm that nothing else needs.

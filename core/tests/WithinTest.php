@@ -107,7 +107,7 @@ it('is what is left at every depth, as counted on a grid', function (ShapeKind $
             }
         }
     }
-})->with(ShapeKind::cases());
+})->with(ShapeKind::cases())->group('dear');
 
 it('is the closed form where there is one', function () {
     $cm3 = static fn (string $kind, array $size, float $mm, array $options = []): float => Catalogue::solid(

@@ -193,6 +193,7 @@ test('wires are drawn on the figure, dragged, and cut from what is at hand', asy
 })
 
 test('a top-heavy figure is cured by one press, and the press is taken back', async ({ page }) => {
+  byTurns()
   await layDemo(page, 'lanto', 'Top-heavy', 'shapes')
   await page.getByRole('button', { name: 'How it stands' }).click()
   const stands = page.getByRole('dialog', { name: 'How it stands' })

@@ -1,3 +1,4 @@
+import { byTurns } from './byTurns'
 import { execFileSync, spawn } from 'node:child_process'
 import { cpSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
@@ -12,6 +13,7 @@ const processes = (port: number) =>
 
 for (const signal of ['SIGTERM', 'SIGINT', 'SIGHUP', 'SIGKILL'] as const)
   test(`nothing of it is left when it is ended by ${signal}`, async () => {
+    if (signal !== 'SIGKILL') byTurns()
     const home = mkdtempSync(join(tmpdir(), 'impa-ending-'))
     cpSync(process.env.IMPA_TEST_DEMO!, home, { recursive: true })
     const port = await freePort()

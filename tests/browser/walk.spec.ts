@@ -27,6 +27,7 @@ const station = (page: Page, name: string) => page.getByRole('link', { name: new
 test('a new drawing goes through mix, portions, five steps, a broken needle, evenings and finish, and every room says the same', async ({
   page,
 }) => {
+  byTurns()
   await page.goto('/')
   await page.locator('input[type=file]').setInputFiles('demo/bobbin.png')
   const fresh = page.getByRole('dialog')

@@ -192,6 +192,7 @@ test('a figure is matched, a mix chosen and corrected by a swatch, portions prin
 })
 
 test('the shopping list is asked of the stand-in shop, which may be sold out or closed', async ({ page }) => {
+  byTurns()
   await layDemo(page, 'sorrel', 'Shopping walk', 'wool')
   await page.getByRole('tab', { name: /^To buy/ }).click()
   await expect(page.locator('.list li').first()).toContainText(/\d+ x \d+ g/)
