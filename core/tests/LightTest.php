@@ -11,6 +11,7 @@ use Impa\Check\Photo;
 use Impa\Check\PhotoCheck;
 use Impa\Check\PhotoRefused;
 use Impa\Check\Rim;
+use Impa\Check\Scale;
 use Impa\Check\Seen;
 use Impa\Figure\Figure;
 use Impa\Figure\Side;
@@ -18,6 +19,7 @@ use Impa\Render\BenchCamera;
 use Impa\Render\BenchLight;
 use Impa\Render\RenderRefused;
 use Impa\Render\View;
+use Impa\Tests\Support\Figures;
 use Impa\Tests\Support\Works;
 use stdClass;
 
@@ -33,6 +35,52 @@ function lit(string $name, string $kind, int $seed, bool $hasMarker = false, ?Fi
 function checkedIn(string $name, string $kind, int $seed, bool $hasMarker = false, ?Figure $made = null): array
 {
     return PhotoCheck::of(Works::demo($name), lit($name, $kind, $seed, $hasMarker, $made), View::Front)->document();
+}
+
+/** Of felt in greys, as a shadow on paper has them: a head on a body, ears, arms, feet, a hat with a brim. */
+function greys(?callable $otherwise = null): Figure
+{
+    $at = static fn (string $key, string $kind, array $mm, array $at, string $colour, array $more = []): array => Figures::part(
+        $key,
+        $kind,
+        ...$mm,
+        ...$at,
+        more: ['colour' => $colour] + $more,
+    );
+    $document = json_decode((string) json_encode(Figures::document([
+        $at('body', 'ball', [40, 44, 38], [0, 28, 0], 'slate'),
+        $at('head', 'ball', [48, 42, 44], [0, 66, 0], 'ash', ['join' => ['to' => 'body']]),
+        $at('arm', 'sausage', [9, 30, 9], [25, 32, 3], 'slate', ['join' => ['to' => 'body'], 'mirror' => true, 'turnDeg' => ['z' => 35]]),
+        $at('foot', 'dome', [16, 12, 20], [11, 6, 4], 'moss', ['join' => ['to' => 'body'], 'mirror' => true]),
+        $at('brim', 'drum', [54, 4, 50], [0, 84, 0], 'moss', ['join' => ['to' => 'head']]),
+        $at('crown', 'drum', [28, 22, 28], [0, 96, 0], 'moss', ['join' => ['to' => 'brim']]),
+    ], [
+        ['key' => 'eye', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 6, 'heightMm' => 7, 'xMm' => 9, 'yMm' => 0, 'colour' => 'ink',
+            'mirror' => true],
+        ['key' => 'mouth', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 7, 'heightMm' => 4, 'xMm' => 0, 'yMm' => -10, 'colour' => 'ink'],
+    ], ['heightMm' => 107, 'colours' => [
+        ['key' => 'ash', 'hex' => '#a19da1'], ['key' => 'slate', 'hex' => '#5d595c'], ['key' => 'moss', 'hex' => '#5e7d45'],
+        ['key' => 'ink', 'hex' => '#232026'],
+    ]])));
+    if ($otherwise !== null) {
+        $otherwise(array_column($document->parts, null, 'key'));
+    }
+
+    return Figure::fromDocument($document);
+}
+
+/** @return array<string, mixed> */
+function greyIn(string $kind, int $seed, bool $hasMarker = true, ?callable $otherwise = null): array
+{
+    $png = BenchCamera::png(greys(), greys($otherwise), View::Front, $seed, $hasMarker, 1200, BenchLight::of($kind, $seed));
+
+    return PhotoCheck::of(greys(), $png, View::Front)->document();
+}
+
+/** @return list<string> what is told of 0.7 mm or more */
+function saysOf(array $check): array
+{
+    return array_column(array_filter($check['deviations'], static fn (array $d): bool => isset($d['mm'])), 'text');
 }
 
 function grey(string $png, float $acrossShare, float $downShare): float
@@ -69,6 +117,16 @@ describe('a pixel between two colours', function () {
         expect(Colours::between($dark, $dark, $pale)[0])->toEqualWithDelta(1.0, 0.01)
             ->and(Colours::between($pale, $dark, $pale)[0])->toEqualWithDelta(0.0, 0.01)
             ->and(Colours::between([140.0, 140.0, 140.0], $dark, $pale)[0])->toEqualWithDelta(0.5, 0.03);
+    });
+
+    it('is as far in hue from another as their directions are, whatever the light on either', function () {
+        [$violet, $amber] = [[134.0, 93.0, 160.0], [226.0, 165.0, 60.0]];
+        $dim = array_map(static fn (float $c): float => 0.4 * $c, $violet);
+        expect(Colours::hues($violet, $dim))->toEqualWithDelta(0.0, 1e-6)
+            ->and(Colours::hues([100.0, 0.0, 0.0], [0.0, 0.0, 30.0]))->toEqualWithDelta(M_PI / 2, 1e-9)
+            ->and(Colours::hues([100.0, 100.0, 0.0], [70.0, 0.0, 0.0]))->toEqualWithDelta(M_PI / 4, 1e-9)
+            ->and(Colours::hues($dim, $amber))->toEqualWithDelta(Colours::hues($violet, $amber), 1e-9)
+            ->and(Colours::hues([0.0, 0.0, 0.0], $amber))->toBe(0.0);
     });
 
     it('is neither where it is of a third hue', function () {
@@ -128,15 +186,14 @@ describe('the bench', function () {
 describe('a shadow on the ground', function () {
     it('is no part of the figure, unless the plan has grey felt that it could be', function () {
         $photo = Photo::of(lit('bobbin', 'hard', 3));
-        $count = static function (bool $hasGrey) use ($photo): int {
-            $ground = Ground::of($photo, $hasGrey);
+        $count = static function (Photo $photo, float $darkest): int {
+            $ground = Ground::of($photo);
 
-            return array_sum(array_map(count(...), $ground->withoutShadow($ground->pieces())));
+            return array_sum(array_map(count(...), $ground->withoutShadow($ground->pieces(), $darkest)));
         };
-        $even = Ground::of(Photo::of(lit('bobbin', 'even', 3)), false);
-        $figure = array_sum(array_map(count(...), $even->withoutShadow($even->pieces())));
-        expect($count(false))->toEqualWithDelta($figure, 0.06 * $figure)
-            ->and($count(true))->toBeGreaterThan(1.15 * $figure);
+        $figure = $count(Photo::of(lit('bobbin', 'even', 3)), 0.45);
+        expect($count($photo, 0.45))->toEqualWithDelta($figure, 0.06 * $figure)
+            ->and($count($photo, 1.0))->toBeGreaterThan(1.15 * $figure);
     })->group('dear');
 });
 
@@ -177,6 +234,64 @@ describe('a piece that came out larger', function () {
     })->group('dear');
 });
 
+describe('what lies elsewhere than planned', function () {
+    it('is told by its place alone, not as narrower or shorter', function (callable $otherwise, array $words) {
+        $says = saysOf(greyIn('even', 1, true, $otherwise));
+        expect($says)->toHaveCount(count($words));
+        foreach ($words as $word) {
+            expect(implode(' ', $says))->toMatch($word);
+        }
+    })->with([
+        // Over the body, no longer beside it: what lies beyond their rims is its colour now.
+        'arms' => [
+            static fn (array $parts) => $parts['arm']->at->xMm -= 3.0,
+            ['/Right arm sits [23]\.\d mm too far to the left/', '/Left arm sits [23]\.\d mm too far to the right/'],
+        ],
+        // By a third of their height, so that their rims run otherwise there.
+        'feet' => [
+            static fn (array $parts) => $parts['foot']->at->yMm += 3.5,
+            ['/Right foot sits 3\.\d mm higher/', '/Left foot sits 3\.\d mm higher/'],
+        ],
+        // Its face with it: where the eyes should be, the head is seen.
+        'a head' => [static fn (array $parts) => $parts['head']->at->yMm -= 3.6, ['/Head sits 3\.\d mm lower/']],
+        // In two ways, above and below: most lies as planned.
+        'crown and feet' => [
+            static function (array $parts): void {
+                $parts['foot']->at->yMm += 2.6;
+                $parts['crown']->at->yMm += 1.4;
+            },
+            ['/Right foot sits 2\.\d mm higher/', '/Left foot sits 2\.\d mm higher/', '/Crown sits 1\.\d mm higher/'],
+        ],
+    ])->group('dear');
+
+    it('is told of thin pieces by a ruler as by the sheet', function () {
+        $otherwise = static function (array $parts): void {
+            $parts['brim']->shape->widthMm *= 1.1;
+            $parts['crown']->shape->heightMm *= 0.88;
+        };
+        // The camera is the same of one seed: a strip of so many pixels is so long.
+        $perPx = greyIn('even', 1, false)['mmPerPx'];
+        $image = imagecreatefromstring(
+            BenchCamera::png(greys(), greys($otherwise), View::Front, 1, false, 1200, BenchLight::of('even', 1)),
+        );
+        imagefilledrectangle($image, 10, imagesy($image) - 60, 500, imagesy($image) - 1, 0x302820);
+        ob_start();
+        imagepng($image);
+        $at = static fn (float $x): array => [$x, imagesy($image) - 30.0];
+        $scale = Scale::byRuler($at(60.0), $at(460.0), 400 * $perPx);
+        $byRuler = PhotoCheck::of(greys(), (string) ob_get_clean(), View::Front, $scale)->document();
+        foreach ([$byRuler, greyIn('even', 1, true, $otherwise)] as $check) {
+            $told = [];
+            foreach ($check['deviations'] as $deviation) {
+                $told[$deviation['part'].' '.$deviation['what']] = $deviation['mm'] ?? 0.0;
+            }
+            expect($told)->toHaveKeys(['brim width', 'crown height'])->toHaveCount(2)
+                ->and($told['brim width'])->toEqualWithDelta(5.4, 1.0)
+                ->and($told['crown height'])->toEqualWithDelta(-2.64, 1.0);
+        }
+    })->group('dear');
+});
+
 describe('a photo in any light', function () {
     it('gives no alarm of a faultless figure', function (string $kind) {
         foreach ([['sorrel', 4, true], ['bobbin', 7, false]] as [$name, $seed, $hasMarker]) {
@@ -208,6 +323,16 @@ describe('a photo in any light', function () {
             'is' => 'as-planned',
             'text' => 'As planned, as far as this photo tells.',
         ]);
+    })->group('dear');
+
+    it('tells grey felt from its shadow where that is lighter, and says that it cannot tell where it is as dark', function () {
+        $strong = greyIn('strong', 2);
+        $hard = greyIn('hard', 2);
+        expect($strong['verdict']['is'])->not->toBe('cannot-tell')
+            ->and(array_filter($strong['deviations'], static fn (array $d): bool => abs($d['mm'] ?? 0.0) >= 1.0))->toBe([])
+            ->and($hard['verdict']['is'])->toBe('cannot-tell')
+            ->and($hard['verdict']['text'])->toStartWith('This photo cannot tell: a shadow')->toContain('light from all sides')
+            ->and($hard['deviations'])->toBe([])->and($hard['symmetry'])->toBe([]);
     })->group('dear');
 
     it('is refused on a cloth with a pattern, and with a finger on the figure', function (string $kind) {

@@ -174,6 +174,7 @@ describe('a photo of what was made', function () {
             $other->at->xMm = -$ear->at->xMm;
             $other->at->yMm += 3.0;
             $other->turnDeg->z = -($ear->turnDeg->z ?? 0.0);
+            $other->shape->outline = array_map(static fn (array $p): array => [-$p[0], $p[1]], $ear->shape->outline);
             $lump = json_decode((string) json_encode(member($d, 'parts', 'body')));
             $lump->key = 'lump';
             $lump->shape = (object) ['kind' => 'ball', 'widthMm' => 24, 'heightMm' => 24, 'depthMm' => 24];
@@ -295,7 +296,7 @@ it('finds the four marks whichever way up the photo is, and none where there is 
     $plan = Works::demo('sorrel');
     $marks = static function (string $png): ?Marks {
         $photo = Photo::of($png);
-        $ground = Ground::of($photo, false);
+        $ground = Ground::of($photo);
 
         return Marks::among($ground->pieces(), $ground, $photo);
     };

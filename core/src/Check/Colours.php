@@ -32,8 +32,10 @@ final readonly class Colours
     /** So far from half and half a pixel is one of both, within what light and noise do. */
     private const BEYOND = 0.75;
 
-    /** A channel darker than this (linear light) tells nothing of the light. */
+    /** A channel that is darker than this (linear light), or as full as it gets (grey values), tells nothing of the light. */
     private const BLACK = 0.03;
+
+    private const FULL = 250.0;
 
     /**
      * @param  array<int, array{float, float, float}>  $of  red, green, blue by label
@@ -56,7 +58,13 @@ final readonly class Colours
         }
         $gains = self::gains($plan, $of);
         foreach ($plan->layers as $label => $layer) {
-            $of[$label] ??= self::inLight($layer->srgb, $gains);
+            $planned = self::inLight($layer->srgb, $gains);
+            $of[$label] ??= $planned;
+            $bearer = $of[$plan->bearer($label)] ?? $planned;
+            // Where a detail should be, what bears it is seen: it lies elsewhere.
+            if ($layer->detail !== null && self::away($of[$label], $bearer) < self::away($of[$label], $planned)) {
+                $of[$label] = $planned;
+            }
         }
         $of[Expected::GROUND] = self::median($photo, $pose, self::beside($plan), 0.0);
 
@@ -108,6 +116,19 @@ final readonly class Colours
     }
 
     /**
+     * How far two colours lie apart whatever the light on either: the angle between them, radians.
+     *
+     * @param  array{float, float, float}  $one
+     * @param  array{float, float, float}  $two
+     */
+    public static function hues(array $one, array $two): float
+    {
+        $length = sqrt(($one[0] ** 2 + $one[1] ** 2 + $one[2] ** 2) * ($two[0] ** 2 + $two[1] ** 2 + $two[2] ** 2));
+
+        return $length < 1e-6 ? 0.0 : acos(min(1.0, ($one[0] * $two[0] + $one[1] * $two[1] + $one[2] * $two[2]) / $length));
+    }
+
+    /**
      * How far a pixel lies from a colour, whatever the light on it, grey values.
      *
      * @param  array{float, float, float}  $pixel
@@ -141,7 +162,7 @@ final readonly class Colours
             }
             $seen = self::linear(self::srgb($of[$label]));
             foreach (self::linear($layer->srgb) as $c => $planned) {
-                if ($planned > self::BLACK) {
+                if ($planned > self::BLACK && $of[$label][$c] < self::FULL) {
                     $ratios[$c][] = $seen[$c] / $planned;
                 }
             }

@@ -18,22 +18,33 @@ final class Edges
     /** So far off the line between both colours something is neither, as a share of how far they lie apart. */
     private const OFF = 0.5;
 
+    /** Colours are of other hues, whatever the light on them, from so far on, radians. */
+    private const OTHER_HUE = 0.2;
+
+    /** What lies so much nearer to another colour than to its own is that. */
+    private const SURELY = 0.4;
+
     /** So surely must both sides be what they should be: the mean of what speaks for them, 0 to 1. */
     private const SURE = 0.7;
 
     /**
-     * @param  list<Rim>  $rims
+     * @param  list<Rim>  $rims  of the plan
+     * @param  array<int, PieceFit>  $fits  about where pieces are seen rims are looked for: by layer
      * @return array<int, array{float, float}> by rim: how many mm farther out it is seen than planned, and how far it takes from one
      *     colour to the other (10 to 90 %); what is not seen surely is left out
      */
-    public static function found(Photo $photo, Pose $pose, Colours $colours, array $rims): array
+    public static function found(Photo $photo, Pose $pose, Colours $colours, Expected $plan, array $rims, array $fits): array
     {
-        $found = [];
+        $found = $behind = [];
         foreach ($rims as $i => $rim) {
             if ($colours->apart($rim->layer, $rim->outside) >= self::LEAST_APART) {
-                $edge = self::edge($photo, $pose, $colours, $rim);
+                $behind[$rim->layer] ??= self::behind($plan, $colours, $rim->layer);
+                [$x, $y] = isset($fits[$rim->layer])
+                    ? $fits[$rim->layer]->moved($plan->layers[$rim->layer]->piece, $plan->side, $rim->x, $rim->y)
+                    : [0.0, 0.0];
+                $edge = self::edge($photo, $pose, $colours, $behind[$rim->layer], $rim, [$rim->x + $x, $rim->y + $y]);
                 if ($edge !== null) {
-                    $found[$i] = $edge;
+                    $found[$i] = [$edge[0] + $x * $rim->normal[0] + $y * $rim->normal[1], $edge[1]];
                 }
             }
         }
@@ -41,8 +52,34 @@ final class Edges
         return $found;
     }
 
-    /** @return ?array{float, float} */
-    private static function edge(Photo $photo, Pose $pose, Colours $colours, Rim $rim): ?array
+    /**
+     * Colours of the ground and of pieces behind one, which are seen beside it where either lies otherwise than planned; none that it, its
+     * details or what lies before it may have in some light.
+     *
+     * @return list<array{float, float, float}>
+     */
+    private static function behind(Expected $plan, Colours $colours, int $label): array
+    {
+        $behind = [];
+        foreach (array_keys($colours->of) as $other) {
+            $isBehind = $other < $label && ($other < 0 || $plan->layers[$other]->detail === null);
+            for ($before = $label; $isBehind && $before < count($plan->layers); $before++) {
+                $isBehind = Colours::hues($colours->of[$before], $colours->of[$other]) >= self::OTHER_HUE;
+            }
+            if ($isBehind) {
+                $behind[] = $colours->of[$other];
+            }
+        }
+
+        return $behind;
+    }
+
+    /**
+     * @param  list<array{float, float, float}>  $behind
+     * @param  array{float, float}  $about
+     * @return ?array{float, float}
+     */
+    private static function edge(Photo $photo, Pose $pose, Colours $colours, array $behind, Rim $rim, array $about): ?array
     {
         [$inside, $outside] = [$colours->of[$rim->layer], $colours->of[$rim->outside]];
         [$from, $to] = [-$rim->inMm, $rim->outMm];
@@ -50,14 +87,18 @@ final class Edges
         $speaks = [];
         for ($k = 0; $k <= $count; $k++) {
             $out = $from + $k * self::STEP_MM;
-            $pixel = $photo->at(...$pose->at($rim->x + $out * $rim->normal[0], $rim->y + $out * $rim->normal[1], $rim->towardsMm));
+            $pixel = $photo->at(...$pose->at($about[0] + $out * $rim->normal[0], $about[1] + $out * $rim->normal[1], $rim->towardsMm));
             if (is_nan($pixel[0])) {
                 return null;
             }
             // 1 where it is the piece, 0 where it is what lies beyond.
             [$share, $off] = Colours::between($pixel, $inside, $outside);
-            // What lies off both colours is neither, and speaks for none.
-            $speaks[] = $off > self::OFF ? 0.5 : max(-0.25, min(1.25, $share));
+            // What lies off both colours is neither, and speaks for none, unless it is what lies behind.
+            $speaks[] = match (true) {
+                $off <= self::OFF => max(-0.25, min(1.25, $share)),
+                self::isOneOf($behind, $pixel, Colours::away($pixel, $inside)) => 0.0,
+                default => 0.5,
+            };
         }
         // The change point with the most for it on both sides.
         $sum = 0.0;
@@ -76,6 +117,21 @@ final class Edges
         $between = $a - $b > 0.05 ? max(0.0, min(1.0, ($a - 0.5) / ($a - $b))) : 0.5;
 
         return [$from + ($k + $between) * self::STEP_MM, self::width($speaks, $k)];
+    }
+
+    /**
+     * @param  list<array{float, float, float}>  $colours
+     * @param  array{float, float, float}  $pixel
+     */
+    private static function isOneOf(array $colours, array $pixel, float $away): bool
+    {
+        foreach ($colours as $colour) {
+            if (Colours::away($pixel, $colour) < self::SURELY * $away) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @param  list<float>  $speaks */

@@ -105,6 +105,16 @@ final readonly class Expected
         return $label < 0 ? null : ($this->layers[$label] ?? null)?->piece;
     }
 
+    /** The layer of the piece that bears a layer, which may be that itself. */
+    public function bearer(int $label): int
+    {
+        while ($label > 0 && $this->layers[$label]->detail !== null) {
+            $label--;
+        }
+
+        return $label;
+    }
+
     /**
      * The layers of each piece of a detail: a line has several.
      *

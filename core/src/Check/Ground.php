@@ -38,9 +38,7 @@ final readonly class Ground
 
     private const DARK = 40.0;
 
-    /** A shadow leaves so much of the light at the least, and changes no channel by more than this besides, grey values. */
-    private const DARKEST = 0.45;
-
+    /** A shadow changes no channel by more than this besides its light, grey values. */
     private const OF_ONE_HUE = 7.0;
 
     /** So many cells at the rim of dark felt are half ground. */
@@ -51,27 +49,22 @@ final readonly class Ground
 
     /**
      * @param  array<int, true>  $standing  cells that are no ground
-     * @param  array<int, true>  $shadow  those of them that are the ground in a shadow
+     * @param  array<int, float>  $dim  those of them that may be the ground in a shadow: how much of the light is left there
      */
     private function __construct(
         public array $standing,
         public int $width,
         public int $height,
-        private bool $hasGrey,
-        private array $shadow,
+        private array $dim,
     ) {
     }
 
-    /**
-     * @param  bool  $hasGrey  whether the plan has grey felt, which looks like the ground in a shadow: then that counts as standing
-     *
-     * @throws PhotoRefused if it is too dark, or its ground not plain
-     */
-    public static function of(Photo $photo, bool $hasGrey): self
+    /** @throws PhotoRefused if it is too dark, or its ground not plain */
+    public static function of(Photo $photo): self
     {
         [$width, $height] = [intdiv($photo->width, self::CELL), intdiv($photo->height, self::CELL)];
 
-        return self::within($photo, array_fill(0, $width * $height, true), $width, $height, 0, $hasGrey);
+        return self::within($photo, array_fill(0, $width * $height, true), $width, $height, 0);
     }
 
     /**
@@ -91,7 +84,7 @@ final readonly class Ground
             $inside[] = isset($sheet[$i]);
         }
         try {
-            return self::within($photo, $inside, $this->width, $this->height, self::HEM, $this->hasGrey);
+            return self::within($photo, $inside, $this->width, $this->height, self::HEM);
         } catch (PhotoRefused) {
             return null;
         }
@@ -101,7 +94,7 @@ final readonly class Ground
      * @param  list<bool>  $inside  what of the picture is looked at
      * @param  int  $hem  so deep from its rim nothing is looked for, in thirds of a cell
      */
-    private static function within(Photo $photo, array $inside, int $width, int $height, int $hem, bool $hasGrey): self
+    private static function within(Photo $photo, array $inside, int $width, int $height, int $hem): self
     {
         $cells = [];
         for ($y = 0; $y < $height; $y++) {
@@ -137,48 +130,48 @@ final readonly class Ground
             throw PhotoRefused::tooDark();
         }
         $limit = max(self::LEAST, self::SIGMAS * $sigma);
-        $standing = [];
-        $dim = array_fill(0, $width * $height, false);
+        $standing = $dim = [];
         foreach ($cells as $i => $cell) {
             $row = self::row(($i % $width) / $width, intdiv($i, $width) / $height);
             if ($deep[$i] > $hem && self::off($factors, $row, $cell) > $limit) {
                 $standing[$i] = true;
-                $dim[$i] = ! $hasGrey && self::isShadow(self::at($factors, $row), $cell, $sigma);
+                $light = self::left(self::at($factors, $row), $cell, $sigma);
+                if ($light !== null) {
+                    $dim[$i] = $light;
+                }
             }
         }
 
-        return new self(self::cleaned($standing, $width), $width, $height, $hasGrey, self::shadow(array_values($dim), $standing, $width));
+        return new self(self::cleaned($standing, $width), $width, $height, $dim);
     }
 
     /**
-     * Whether a cell is the ground in less light: of its hue, and not too dark for a shadow.
+     * How much of the light is left where a cell is the ground in less of it; nothing where it is of another hue.
      *
      * @param  non-empty-list<float>  $ground
      * @param  array{float, float, float}  $cell
      */
-    private static function isShadow(array $ground, array $cell, float $sigma): bool
+    private static function left(array $ground, array $cell, float $sigma): ?float
     {
         $light = array_sum($cell) / max(1.0, array_sum($ground));
-        if ($light < self::DARKEST || $light > 1.0) {
-            return false;
-        }
         $off = 0.0;
         foreach ([0, 1, 2] as $c) {
             $off = max($off, abs($cell[$c] - $light * $ground[$c]));
         }
 
-        return $off <= max(self::OF_ONE_HUE, 2 * $sigma);
+        return $light <= 1.0 && $off <= max(self::OF_ONE_HUE, 2 * $sigma) ? $light : null;
     }
 
     /**
      * What of pieces is no shadow, piece by piece, the largest first.
      *
      * @param  list<array<int, true>>  $pieces
+     * @param  float  $darkest  how much of the light is left in the darkest shadow there may be; 1: there is none
      * @return list<non-empty-array<int, true>>
      */
-    public function withoutShadow(array $pieces): array
+    public function withoutShadow(array $pieces, float $darkest): array
     {
-        $cells = array_diff_key(array_replace([], ...$pieces), $this->shadow);
+        $cells = array_diff_key(array_replace([], ...$pieces), $this->shadow($darkest));
 
         return ConnectedComponents::ofSet($cells, $this->width);
     }
@@ -186,22 +179,21 @@ final readonly class Ground
     /**
      * Of what is dim, what is broader than the rim of dark felt, which is half ground (an opening), or lies off all felt: a crease.
      *
-     * @param  list<bool>  $dim
-     * @param  array<int, true>  $standing
      * @return array<int, true>
      */
-    private static function shadow(array $dim, array $standing, int $width): array
+    private function shadow(float $darkest): array
     {
         $rim = (int) (self::RIM_CELLS * DistanceTransform::SIDE);
-        $isNoCore = $isNoFelt = [];
-        foreach (DistanceTransform::within($dim, $width) as $deep) {
+        $dim = $isNoCore = $isNoFelt = [];
+        for ($i = 0, $n = $this->width * $this->height; $i < $n; $i++) {
+            $dim[] = $darkest < 1.0 && ($this->dim[$i] ?? 0.0) >= $darkest;
+            $isNoFelt[] = $dim[$i] || ! isset($this->standing[$i]);
+        }
+        foreach (DistanceTransform::within($dim, $this->width) as $deep) {
             $isNoCore[] = $deep <= $rim;
         }
-        foreach ($dim as $i => $isDim) {
-            $isNoFelt[] = $isDim || ! isset($standing[$i]);
-        }
-        $fromCore = DistanceTransform::within($isNoCore, $width);
-        $fromFelt = DistanceTransform::within($isNoFelt, $width);
+        $fromCore = DistanceTransform::within($isNoCore, $this->width);
+        $fromFelt = DistanceTransform::within($isNoFelt, $this->width);
         $shadow = [];
         foreach ($dim as $i => $isDim) {
             if ($isDim && ($fromCore[$i] <= $rim + 1 || $fromFelt[$i] > $rim)) {

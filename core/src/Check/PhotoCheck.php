@@ -19,6 +19,9 @@ final readonly class PhotoCheck
     /** Below this overlap it is another figure, or another side. */
     private const SAME = 0.55;
 
+    /** Above this one it is surely this one, and no other light is tried. */
+    private const SURELY = 0.9;
+
     /** What takes longer from one colour to the other than this is blurred, mm, and as a share of the figure. */
     private const BLURRED_MM = 2.4;
 
@@ -29,6 +32,9 @@ final readonly class PhotoCheck
     /** Of the rims that are planned so many must be found, or nothing is told. */
     private const TOLD = 0.35;
 
+    /** What stands on the photo must overlap so far with the pieces as they were found, or nothing is told. */
+    private const EXPLAINED = 0.85;
+
     /** Less than this is not told: neither hand nor photo is so exact. */
     private const LEAST_MM = 0.7;
 
@@ -37,7 +43,8 @@ final readonly class PhotoCheck
      * @param  list<string>  $unjudged  in words
      * @param  'sheet'|'ruler'|'part'|'figure'  $scaledBy
      * @param  list<array<string, mixed>>  $symmetry  left against right, the worst first
-     * @param  bool  $isTold  whether enough is seen to say anything
+     * @param  float  $explained  how far what stands on the photo overlaps with the pieces as they were found
+     * @param  ?string  $why  nothing can be told
      */
     private function __construct(
         public Figure $figure,
@@ -50,7 +57,8 @@ final readonly class PhotoCheck
         public Expected $plan,
         private string $scaledBy,
         private array $symmetry,
-        private bool $isTold,
+        public float $explained,
+        private ?string $why,
     ) {
     }
 
@@ -82,8 +90,14 @@ final readonly class PhotoCheck
         if ($scale !== null && $scale->ruler === null) {
             $seen = Seen::on($photo, $seen->scaledBy($scale, $plan), $plan, $rims);
         }
-        $isTold = count($seen->edges) >= self::TOLD * count($rims);
-        [$deviations, $unjudged] = $isTold ? self::judged($plan, $seen, $rims) : [[], []];
+        $explained = $fit->overlap($seen->pose, $plan, $seen->asFound($plan), 80);
+        $why = match (true) {
+            count($seen->edges) < self::TOLD * count($rims) => 'too little of what is planned is seen on it.',
+            $explained < self::EXPLAINED => 'a shadow, or something beside the figure, looks like a part of it. '
+                .'Take it in light from all sides, on a plain sheet in another colour.',
+            default => null,
+        };
+        [$deviations, $unjudged] = $why === null ? self::judged($plan, $seen, $rims) : [[], []];
         usort($deviations, static fn (Deviation $a, Deviation $b): int => $b->weight <=> $a->weight);
 
         return new self(
@@ -100,8 +114,9 @@ final readonly class PhotoCheck
                 $scale === null => 'figure',
                 default => $scale->ruler === null ? 'part' : 'ruler',
             },
-            $isTold ? Symmetry::of($plan, $seen) : [],
-            $isTold,
+            $why === null ? Symmetry::of($plan, $seen) : [],
+            $explained,
+            $why,
         );
     }
 
@@ -115,20 +130,24 @@ final readonly class PhotoCheck
      */
     private static function laid(Photo $photo, Expected $plan, array $rims, ?Scale $scale, bool $isRulerOut): array
     {
-        $standing = Standing::on(
-            $photo,
-            $isRulerOut ? $scale : null,
-            array_map(
-                static fn (Layer $layer): Srgb => $layer->srgb,
-                array_values(array_filter($plan->layers, static fn (Layer $layer): bool => $layer->detail === null)),
-            ),
+        $colours = array_map(
+            static fn (Layer $layer): Srgb => $layer->srgb,
+            array_values(array_filter($plan->layers, static fn (Layer $layer): bool => $layer->detail === null)),
         );
-        $fit = PoseFit::on($standing->cells, $standing->ground);
         $perMm = $scale?->pxPerMm();
-        $pose = $fit->fit($plan, self::outline($rims), $standing->marks, $perMm === null ? null : $perMm / $photo->ownPerPx);
-        $overlap = $fit->overlap($pose, $plan);
+        $laid = null;
+        $most = 0.0;
+        foreach (Standing::on($photo, $isRulerOut ? $scale : null, $colours) as $standing) {
+            $fit = PoseFit::on($standing->cells, $standing->ground);
+            $pose = $fit->fit($plan, self::outline($rims), $standing->marks, $perMm === null ? null : $perMm / $photo->ownPerPx);
+            $overlap = $fit->overlap($pose, $plan);
+            [$laid, $most] = $overlap > $most ? [[$fit, $pose, $standing->marks], $overlap] : [$laid, $most];
+            if ($most > self::SURELY) {
+                break;
+            }
+        }
 
-        return $overlap < self::SAME ? throw PhotoRefused::anotherFigure($overlap) : [$fit, $pose, $standing->marks];
+        return $laid === null || $most < self::SAME ? throw PhotoRefused::anotherFigure($most) : $laid;
     }
 
     /**
@@ -141,7 +160,7 @@ final readonly class PhotoCheck
         $count = count($this->deviations);
 
         return match (true) {
-            ! $this->isTold => ['is' => 'cannot-tell', 'text' => 'This photo cannot tell: too little of what is planned is seen on it.'],
+            $this->why !== null => ['is' => 'cannot-tell', 'text' => 'This photo cannot tell: '.$this->why],
             $count === 0 => ['is' => 'as-planned', 'text' => 'As planned, as far as this photo tells.'],
             default => [
                 'is' => 'look',

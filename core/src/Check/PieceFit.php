@@ -28,6 +28,11 @@ final readonly class PieceFit
     /** A dimension that is seen foreshortened by more than this is not told. */
     private const FORESHORTENED = 0.7;
 
+    /** Less surely than this nothing is told, mm; less surely than Seen::SURE_MM only what is off by so many sigma. */
+    private const LOOSE_MM = 1.2;
+
+    private const FAR_SIGMAS = 3.5;
+
     /** Neighbouring places tell nearly the same: so many count for one. */
     private const ALIKE = 2.0;
 
@@ -73,6 +78,46 @@ final readonly class PieceFit
         return new self(self::named($mean), self::named($sigma), count($edges));
     }
 
+    /** Whether a place of its rim lies by more than so many mm otherwise than planned, as far as that is known. */
+    public function isOffBy(float $mm): bool
+    {
+        return max(
+            hypot($this->off['across'], $this->off['level']),
+            $this->isTold('width') ? abs($this->off['width']) / 2 : 0.0,
+            $this->isTold('height') ? abs($this->off['height']) / 2 : 0.0,
+        ) > $mm;
+    }
+
+    /**
+     * Whether something is known surely enough to be told: what is known less surely than that only where it is off by far more.
+     *
+     * @param  'across'|'level'|'width'|'height'  $what
+     */
+    public function isTold(string $what): bool
+    {
+        $sigma = $this->sigma[$what];
+
+        return $sigma <= Seen::SURE_MM || $sigma <= self::LOOSE_MM && abs($this->off[$what]) >= self::FAR_SIGMAS * $sigma;
+    }
+
+    /**
+     * How far off a place of the plan of the piece is seen, mm: moved, turned and drawn out by as much as it came out otherwise.
+     *
+     * @return array{float, float}
+     */
+    public function moved(Placement $piece, Side $side, float $x, float $y): array
+    {
+        [$mx, $my] = $side->see(...$piece->at);
+        [$qx, $qy] = [$x - $mx, $y - $my];
+        [$sx, $sy] = [$this->off['across'] - $this->off['turn'] * $qy, $this->off['level'] + $this->off['turn'] * $qx];
+        foreach ($this->axes($piece, $side) as [$what, $ex, $ey, $mm]) {
+            $along = ($qx * $ex + $qy * $ey) / ($ex ** 2 + $ey ** 2) * $this->off[$what] / $mm;
+            [$sx, $sy] = [$sx + $along * $ex, $sy + $along * $ey];
+        }
+
+        return [$sx, $sy];
+    }
+
     /**
      * Where on the plan of the piece lies what is seen at a place, mm: moved, turned and drawn back by as much as it came out otherwise.
      *
@@ -84,18 +129,32 @@ final readonly class PieceFit
         [$qx, $qy] = [$x - $mx - $this->off['across'], $y - $my - $this->off['level']];
         [$cos, $sin] = [cos($this->off['turn']), sin($this->off['turn'])];
         [$qx, $qy] = [$qx * $cos + $qy * $sin, $qy * $cos - $qx * $sin];
-        $size = $piece->part->solid->size();
-        foreach ([['width', $size->widthMm, 1.0, 0.0], ['height', $size->heightMm, 0.0, 1.0]] as [$what, $mm, $right, $up]) {
-            [$ex, $ey] = $side->see(...$piece->turn->apply($right, $up, 0.0));
-            $seen = $ex ** 2 + $ey ** 2;
-            if ($seen > self::FORESHORTENED ** 2 && $this->sigma[$what] < Seen::SURE_MM) {
-                $along = ($qx * $ex + $qy * $ey) / $seen;
-                $less = $along * (1 / max(0.5, 1 + $this->off[$what] / $mm) - 1);
-                [$qx, $qy] = [$qx + $less * $ex, $qy + $less * $ey];
-            }
+        foreach ($this->axes($piece, $side) as [$what, $ex, $ey, $mm]) {
+            $along = ($qx * $ex + $qy * $ey) / ($ex ** 2 + $ey ** 2);
+            $less = $along * (1 / max(0.5, 1 + $this->off[$what] / $mm) - 1);
+            [$qx, $qy] = [$qx + $less * $ex, $qy + $less * $ey];
         }
 
         return [$mx + $qx, $my + $qy];
+    }
+
+    /**
+     * The axes along which its size is told.
+     *
+     * @return list<array{'width'|'height', float, float, float}> where each points to, and its size, mm
+     */
+    private function axes(Placement $piece, Side $side): array
+    {
+        $size = $piece->part->solid->size();
+        $axes = [];
+        foreach ([['width', $size->widthMm, 1.0, 0.0], ['height', $size->heightMm, 0.0, 1.0]] as [$what, $mm, $right, $up]) {
+            [$ex, $ey] = $side->see(...$piece->turn->apply($right, $up, 0.0));
+            if (hypot($ex, $ey) > self::FORESHORTENED && $this->isTold($what)) {
+                $axes[] = [$what, $ex, $ey, $mm];
+            }
+        }
+
+        return $axes;
     }
 
     /**

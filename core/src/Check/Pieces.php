@@ -71,7 +71,7 @@ final class Pieces
         $deviations = [];
         foreach ($words as $what => [$more, $less, $text]) {
             [$off, $sigma] = [$fit->off[$what], $fit->sigma[$what]];
-            if ($sigma > Seen::SURE_MM) {
+            if (! $fit->isTold($what)) {
                 $unjudged[] = sprintf('%s: its %s is not seen from this side.', ucfirst($name), [
                     'width' => 'width',
                     'height' => 'height',

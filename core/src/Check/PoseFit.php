@@ -83,17 +83,24 @@ final readonly class PoseFit
         return $best ?? $this->start($plan, $marks, 0.0, $pxPerMm);
     }
 
-    /** Intersection over union of plan and what is seen, both on a lattice of places of the plan. */
-    public function overlap(Pose $pose, Expected $plan): float
+    /**
+     * Intersection over union of a figure and what is seen, both on a lattice of places of the plan.
+     *
+     * @param  ?callable(float, float): int  $figure  the layer at a place; nothing: as planned
+     * @param  int  $places  along its longer side
+     */
+    public function overlap(Pose $pose, Expected $plan, ?callable $figure = null, int $places = 160): float
     {
-        $step = max($plan->box->width(), $plan->box->height()) / 160;
+        $figure ??= $plan->label(...);
+        $side = max($plan->box->width(), $plan->box->height());
+        $step = $side / $places;
         $both = $any = 0;
-        $beside = 12 * $step;
+        $beside = 0.075 * $side;
         for ($y = $plan->box->low - $beside; $y <= $plan->box->high + $beside; $y += $step) {
             // Beside a piece it is looked at as near as that piece is.
             $labels = $towards = [];
             for ($x = $plan->box->left - $beside; $x <= $plan->box->right + $beside; $x += $step) {
-                $label = $plan->label($x, $y);
+                $label = $figure($x, $y);
                 $labels[] = [$x, $label];
                 $towards[] = $label === Expected::GROUND ? ($towards === [] ? null : end($towards)) : $plan->towardsMm($label);
             }
@@ -103,8 +110,10 @@ final readonly class PoseFit
                 [$px, $py] = $pose->at($x, $y, $towards[$k] ?? $next);
                 [$i, $j] = [(int) floor($px / Ground::CELL), (int) floor($py / Ground::CELL)];
                 $isSeen = $i >= 0 && $j >= 0 && $i < $this->width && $j < $this->height && isset($this->seen[$j * $this->width + $i]);
+                // A detail that is not seen to stand there may have the ground's colour.
+                $isTold = $isSeen || ($plan->layers[$plan->label($x, $y)] ?? null)?->detail === null;
                 $both += (int) ($label !== Expected::GROUND && $isSeen);
-                $any += (int) ($label !== Expected::GROUND || $isSeen);
+                $any += (int) ($isSeen || $label !== Expected::GROUND && $isTold);
             }
         }
 

@@ -86,6 +86,12 @@ final readonly class Rim
         return $rims;
     }
 
+    /** @return array{float, float} a place so far within the piece */
+    public function within(float $mm): array
+    {
+        return [$this->x - $mm * $this->normal[0], $this->y - $mm * $this->normal[1]];
+    }
+
     /** @param  array{float, float}  $normal */
     private static function at(Expected $plan, int $label, float $x, float $y, array $normal): ?self
     {

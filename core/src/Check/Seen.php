@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Check;
 
+use Impa\Geometry\Box;
 use Impa\Geometry\Polygon;
 
 /**
@@ -16,6 +17,12 @@ final readonly class Seen
 
     /** A piece's place must be so sure that its details are taken along with it, mm. */
     public const SURE_MM = 0.45;
+
+    /** What lies farther off than this is looked for about where it is; so far apart are ways in which pieces are off, mm. */
+    private const FAR_MM = 1.0;
+
+    /** Where a piece in front covers the outermost so much of one behind, mm, that one's rim is not seen there. */
+    private const WITHIN_MM = 1.0;
 
     /** A piece of which fewer places of the rim are seen is not told of. */
     public const LEAST_PLACES = 6;
@@ -42,16 +49,24 @@ final readonly class Seen
         $before = $pose->parallax;
         for ($round = 1; true; $round++) {
             $colours = Colours::seen($photo, $pose, $plan);
-            $found = Edges::found($photo, $pose, $colours, $rims);
-            $edges = self::paired($rims, $found);
-            $edges = self::uncovered($plan, $edges, self::pieces($plan, $edges));
-            $pieces = self::pieces($plan, $edges);
+            $moved = [];
+            // What lies far off is looked for once more about where it is: there its rim has the same ways outwards.
+            foreach ([1, 2] as $look) {
+                $found = Edges::found($photo, $pose, $colours, $plan, $rims, $moved);
+                $edges = self::paired($rims, $found);
+                $edges = self::uncovered($plan, $edges, self::pieces($plan, $edges));
+                $pieces = self::pieces($plan, $edges);
+                $moved = self::farOff($pieces);
+                if ($moved === []) {
+                    break;
+                }
+            }
             // Details are found surely once the pose is near.
             $details = $round === 1 ? [] : self::details($photo, $pose, $plan, $colours, $pieces);
             if ($round === self::ROUNDS) {
                 return new self($pose, $colours, $pieces, $details, $edges, self::median(array_column($found, 1)));
             }
-            $pose = PoseRefinement::of($pose, $plan, $edges, self::raised($plan, $details, $pieces), $before);
+            $pose = PoseRefinement::of($pose, $plan, $edges, self::raised($plan, $details, $pieces), $before, self::offs($pieces));
         }
     }
 
@@ -69,6 +84,31 @@ final readonly class Seen
         }
 
         return $this->pose->heldAt($this->pose->scale * ($piece->part->solid->size()->widthMm + $fit->off['width']) / $scale->mm);
+    }
+
+    /**
+     * Which piece lies at a place of the plan where all lie as they were found: its layer, the foremost's, or the ground.
+     *
+     * @return callable(float, float): int
+     */
+    public function asFound(Expected $plan): callable
+    {
+        $pieces = [];
+        foreach (array_reverse($this->pieces) as [$fit, $label]) {
+            $loop = $plan->layers[$label]->loops[0];
+            $pieces[] = [$fit, $label, $plan->layers[$label]->piece, $loop, Box::around($loop)];
+        }
+
+        return static function (float $x, float $y) use ($pieces, $plan): int {
+            foreach ($pieces as [$fit, $label, $piece, $loop, $box]) {
+                [$px, $py] = $fit->planned($piece, $plan->side, $x, $y);
+                if ($box->has($px, $py) && Polygon::has($loop, $px, $py)) {
+                    return $label;
+                }
+            }
+
+            return Expected::GROUND;
+        };
     }
 
     /** What a piece is called among those that are seen. */
@@ -100,6 +140,43 @@ final readonly class Seen
     }
 
     /**
+     * @param  array<string, array{PieceFit, int}>  $pieces
+     * @return array<int, PieceFit> by layer
+     */
+    private static function farOff(array $pieces): array
+    {
+        $far = [];
+        foreach ($pieces as [$fit, $label]) {
+            if ($fit->places >= self::LEAST_PLACES && $fit->isOffBy(self::FAR_MM)) {
+                $far[$label] = $fit;
+            }
+        }
+
+        return $far;
+    }
+
+    /**
+     * Where pieces lie that are off in different ways.
+     *
+     * @param  array<string, array{PieceFit, int}>  $pieces
+     * @return list<array{float, float}> mm
+     */
+    private static function offs(array $pieces): array
+    {
+        $offs = [];
+        foreach ($pieces as [$fit]) {
+            [$x, $y] = [$fit->off['across'], $fit->off['level']];
+            $isSure = $fit->places >= self::LEAST_PLACES && max($fit->sigma['across'], $fit->sigma['level']) <= self::SURE_MM;
+            $near = array_filter([[0.0, 0.0], ...$offs], static fn (array $o): bool => hypot($o[0] - $x, $o[1] - $y) < self::FAR_MM);
+            if ($isSure && $near === []) {
+                $offs[] = [$x, $y];
+            }
+        }
+
+        return $offs;
+    }
+
+    /**
      * What is seen of rims where pieces lie as they were found: a piece that came out larger hides rims of those behind it.
      *
      * @param  list<array{Rim, float}>  $edges
@@ -113,8 +190,9 @@ final readonly class Seen
                 $layer = $plan->layers[$label];
                 // What is painted later lies in front.
                 if ($label > $edge[0]->layer && $fit->places >= self::LEAST_PLACES) {
-                    [$x, $y] = $fit->planned($layer->piece, $plan->side, $edge[0]->x, $edge[0]->y);
-                    if (Polygon::has($layer->loops[0], $x, $y)) {
+                    // A rim is seen where what lies just within it is.
+                    [$x, $y] = $edge[0]->within(self::WITHIN_MM);
+                    if (Polygon::has($layer->loops[0], ...$fit->planned($layer->piece, $plan->side, $x, $y))) {
                         return false;
                     }
                 }

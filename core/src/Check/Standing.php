@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Check;
 
+use Generator;
 use Impa\Colour\Srgb;
 use Impa\Raster\Blob;
 
@@ -25,25 +26,31 @@ final readonly class Standing
 
     private const LIGHT = 88.0;
 
+    /** How much of the light the darkest shadow may leave, as it is tried by turns; 1: nothing is a shadow. */
+    private const DARKEST = [0.45, 0.65, 0.8, 1.0];
+
     /** @param  array<int, true>  $cells */
     private function __construct(public Ground $ground, public ?Marks $marks, public array $cells)
     {
     }
 
     /**
+     * What may stand on a photo, the likeliest first: what is dim on the ground may be a shadow, or grey felt where the plan has that.
+     *
      * @param  ?Scale  $scale  whose ruler is left out
      * @param  list<Srgb>  $colours  of the plan
+     * @return Generator<int, self>
      *
      * @throws PhotoRefused if nothing stands there, it is cut off, or the ground is no ground
      */
-    public static function on(Photo $photo, ?Scale $scale, array $colours): self
+    public static function on(Photo $photo, ?Scale $scale, array $colours): Generator
     {
         $greys = array_filter($colours, static function (Srgb $srgb): bool {
             $lab = $srgb->lab();
 
             return hypot($lab->a, $lab->b) < self::GREY && $lab->l > self::DARK && $lab->l < self::LIGHT;
         });
-        $ground = Ground::of($photo, $greys !== []);
+        $ground = Ground::of($photo);
         $pieces = $ground->pieces();
         $marks = Marks::among($pieces, $ground, $photo);
         $sheet = $marks === null ? $ground->onSheet($photo) : null;
@@ -57,8 +64,24 @@ final readonly class Standing
             $scale !== null => self::beside($scale, $pieces, $ground, $photo),
             default => $pieces,
         };
-
-        return new self($ground, $marks, self::figure($ground->withoutShadow($kept), $ground));
+        $refused = null;
+        $last = -1;
+        foreach ($greys === [] ? self::DARKEST : array_reverse(self::DARKEST) as $darkest) {
+            $figure = $ground->withoutShadow($kept, $darkest);
+            $cells = array_sum(array_map(count(...), $figure));
+            if ($cells !== $last) {
+                try {
+                    yield new self($ground, $marks, self::figure($figure, $ground));
+                    $refused = false;
+                } catch (PhotoRefused $why) {
+                    $refused ??= $why;
+                }
+                $last = $cells;
+            }
+        }
+        if ($refused instanceof PhotoRefused) {
+            throw $refused;
+        }
     }
 
     /**
