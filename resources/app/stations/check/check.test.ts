@@ -96,6 +96,15 @@ describe('photos', () => {
     expect(text()).toContain('scale by the figure itself')
   })
 
+  it('say first that one cannot tell, and why, instead of that nothing deviates', async () => {
+    const unsure = photo(2, [])
+    unsure.check.verdict = { is: 'cannot-tell', text: 'This photo cannot tell: a shadow looks like a part of it.' }
+    await opened([photo(1, [narrow]), unsure])
+    expect(table.wrapper.find('.verdict').text()).toBe('This photo cannot tell: a shadow looks like a part of it.')
+    expect(text()).not.toContain('As planned')
+    expect(table.wrapper.findAll('.strip small').map((s) => s.text())).toEqual(['1 to look at', 'This photo cannot tell'])
+  })
+
   it('are turned in the mirror and upside down, each by a button and a key', async () => {
     await opened([photo(1, [narrow])])
     const turned = () => table.wrapper.find('svg g').attributes('transform')
