@@ -292,6 +292,29 @@ describe('what lies elsewhere than planned', function () {
     })->group('dear');
 });
 
+describe('a face that sits too high or too low as a whole', function () {
+    it('is told by the marker sheet, and without one only that nothing tells it', function (float $mm, int $seed) {
+        $document = greys()->document();
+        foreach ($document->details as $detail) {
+            assert($detail instanceof stdClass);
+            $detail->yMm += $mm;
+        }
+        $made = Figure::fromDocument($document);
+        $check = static fn (bool $hasMarker): array => PhotoCheck::of(
+            greys(),
+            BenchCamera::png(greys(), $made, View::Front, $seed, $hasMarker, 1200, BenchLight::of('even', $seed)),
+            View::Front,
+        )->document();
+        $bySheet = $check(true)['deviations'];
+        expect(array_column($bySheet, 'detail'))->toHaveCount(3)->toContain('eye', 'mouth');
+        foreach ($bySheet as $deviation) {
+            expect($deviation['what'])->toBe('level')->and($deviation['mm'])->toEqualWithDelta($mm, 0.7);
+        }
+        expect($check(false)['deviations'])->toBe([])
+            ->and(implode(' ', $check(false)['unjudged']))->toContain('Whether its face sits too high')->toContain('only the marker sheet');
+    })->with([[-3.0, 1], [-3.0, 2], [3.0, 3]])->group('dear');
+});
+
 describe('a photo in any light', function () {
     it('gives no alarm of a faultless figure', function (string $kind) {
         foreach ([['sorrel', 4, true], ['bobbin', 7, false]] as [$name, $seed, $hasMarker]) {

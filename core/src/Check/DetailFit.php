@@ -103,6 +103,18 @@ final readonly class DetailFit
     }
 
     /**
+     * As it is seen from a camera for which it lies so far off.
+     *
+     * @param  array{float, float}  $by  mm
+     */
+    public function less(array $by): self
+    {
+        return $this->offMm === null
+            ? $this
+            : new self([$this->offMm[0] - $by[0], $this->offMm[1] - $by[1]], $this->share, $this->isOnPiece);
+    }
+
+    /**
      * What else is seen on its piece: the piece itself, and details in other colours.
      *
      * @return list<array{float, float, float}>

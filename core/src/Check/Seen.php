@@ -21,6 +21,14 @@ final readonly class Seen
     /** What lies farther off than this is looked for about where it is; so far apart are ways in which pieces are off, mm. */
     private const FAR_MM = 1.0;
 
+    /** Of so many details it can be said what most of them have in common. */
+    private const FACE = 3;
+
+    /** A camera that is held askew as usual shifts a face on its head by up to so much; so near to each other details go together, mm. */
+    private const ASKEW_MM = 1.6;
+
+    private const ALIKE_MM = 0.7;
+
     /** Where a piece in front covers the outermost so much of one behind, mm, that one's rim is not seen there. */
     private const WITHIN_MM = 1.0;
 
@@ -64,6 +72,8 @@ final readonly class Seen
             // Details are found surely once the pose is near.
             $details = $round === 1 ? [] : self::details($photo, $pose, $plan, $colours, $pieces);
             if ($round === self::ROUNDS) {
+                $details = $pose->isOnSheet() ? $details : self::besideEachOther($plan, $details);
+
                 return new self($pose, $colours, $pieces, $details, $edges, self::median(array_column($found, 1)));
             }
             $pose = PoseRefinement::of($pose, $plan, $edges, self::raised($plan, $details, $pieces), $before, self::offs($pieces));
@@ -223,6 +233,46 @@ final readonly class Seen
         }
 
         return $details;
+    }
+
+    /**
+     * Without a sheet nobody knows from where the camera looks: what most details of a piece have in common is that, or all of them
+     * together, which is not told then.
+     *
+     * @param  list<array{int, DetailFit}>  $details
+     * @return list<array{int, DetailFit}>
+     */
+    private static function besideEachOther(Expected $plan, array $details): array
+    {
+        $offs = [];
+        foreach ($details as [$label, $fit]) {
+            if ($fit->offMm !== null && $fit->isOnPiece) {
+                $offs[self::key($plan, $label)][] = $fit->offMm;
+            }
+        }
+
+        return array_map(static function (array $one) use ($plan, $offs): array {
+            [$label, $fit] = $one;
+            $all = $offs[self::key($plan, $label)] ?? [];
+            $hasFace = $fit->isOnPiece && count($all) >= self::FACE;
+
+            return [$label, $hasFace ? $fit->less([self::common(array_column($all, 0)), self::common(array_column($all, 1))]) : $fit];
+        }, $details);
+    }
+
+    /**
+     * The median, of two the nearer to nothing; nothing where it is more than a camera does, and not common to all.
+     *
+     * @param  list<float>  $values
+     */
+    private static function common(array $values): float
+    {
+        sort($values);
+        [$low, $high] = [$values[intdiv(count($values) - 1, 2)], $values[intdiv(count($values), 2)]];
+        $common = abs($low) < abs($high) ? $low : $high;
+        $isOfAll = $values[count($values) - 1] - $values[0] <= self::ALIKE_MM;
+
+        return $isOfAll || abs($common) <= self::ASKEW_MM ? $common : 0.0;
     }
 
     /**

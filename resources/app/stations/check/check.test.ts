@@ -102,7 +102,10 @@ describe('photos', () => {
     await opened([photo(1, [narrow]), unsure])
     expect(table.wrapper.find('.verdict').text()).toBe('This photo cannot tell: a shadow looks like a part of it.')
     expect(text()).not.toContain('As planned')
-    expect(table.wrapper.findAll('.strip small').map((s) => s.text())).toEqual(['1 to look at', 'This photo cannot tell'])
+    expect(table.wrapper.findAll('.strip small').map((s) => s.text())).toEqual([
+      '1 to look at',
+      'This photo cannot tell',
+    ])
   })
 
   it('are turned in the mirror and upside down, each by a button and a key', async () => {
