@@ -17,10 +17,14 @@ foreach ($folders as $folder) {
 }
 sort($files);
 
-/** @return array{array<string, true>, array<string, int>} full names of functions that are defined, and of those that are called, with the line */
+/**
+ * @return array{array<string, true>, array<string, int>} full names of functions that are defined, and of those that are called, with the
+ *                                                        line
+ */
 function read(string $file): array
 {
-    $tokens = array_values(array_filter(PhpToken::tokenize((string) file_get_contents($file)), static fn (PhpToken $t): bool => ! $t->isIgnorable()));
+    $tokens = PhpToken::tokenize((string) file_get_contents($file));
+    $tokens = array_values(array_filter($tokens, static fn (PhpToken $token): bool => ! $token->isIgnorable()));
     $space = '';
     $defined = $called = [];
     foreach ($tokens as $i => $token) {

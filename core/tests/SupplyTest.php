@@ -25,7 +25,6 @@ use Impa\Wool\Ledger;
 use Impa\Wool\PartWool;
 use Impa\Wool\Portions;
 use Impa\Wool\SheetLayout;
-use Impa\Wool\Spread;
 use Impa\Wool\Wisp;
 use Impa\Wool\WoolRefused;
 
@@ -733,18 +732,13 @@ describe('needs', function () use ($one) {
     })->with([5, 6]);
 });
 
-it('says on its page how wide the spread is, and how much to have at hand, as it is reckoned', function () {
-    $page = (string) preg_replace('/\s+/', ' ', (string) file_get_contents(__DIR__.'/../../docs/wool.md'));
-    $hand = Densities::house()->hand;
-    [$one, $twenty] = [$hand->sigmaOfSum([['springy', 5.0]]), $hand->sigmaOfSum(array_fill(0, 20, ['springy', 5.0]))];
-    $wide = static fn (float $sigma): float => Spread::around(1.0, $sigma)->highG;
-    expect($page)->toContain(sprintf('(one sigma each): %.0f %% for one piece', 100 * $one))
-        ->toContain(sprintf('for one piece x 1/%.2f and x %.2f', $wide($one), $wide($one)))
-        ->toContain(sprintf('the sum of 20 equal pieces of one firmness has x %.2f', $wide($twenty)));
-    foreach (Reserve::cases() as $reserve) {
-        expect($page)->toContain(
-            sprintf('*%s*, %s, likely x %.2f', $reserve->title(), $reserve->odds(), $reserve->g(1.0, $one)),
-            sprintf('x %.2f and x %.2f', $reserve->g(1.0, $one), $reserve->g(1.0, $twenty)),
-        );
+it('says on its page how wide the spread is, and how much to have at hand, as closed form has it', function () {
+    $page = (string) file_get_contents(__DIR__.'/../../docs/wool.md');
+    // Hand, firmness and piece are independent: their squares add up, and of 20 pieces the scatter of each is averaged. Points of the
+    // standard normal: statistical tables.
+    [$one, $twenty] = [sqrt(0.23 ** 2 + 0.10 ** 2 + 0.10 ** 2), sqrt(0.23 ** 2 + 0.10 ** 2 + 0.10 ** 2 / 20)];
+    $points = ['four times in five' => 1.2816, '7 times in 10' => 0.5244, '9 times in 10' => 1.2816, '49 times in 50' => 2.0537];
+    foreach ($points as $odds => $z) {
+        expect($page)->toMatch(sprintf('/^.*%s.* %.3f \| %.3f \|$/m', $odds, exp($z * $one), exp($z * $twenty)));
     }
 });

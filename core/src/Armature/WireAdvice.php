@@ -8,14 +8,12 @@ use Impa\Figure\Figure;
 use Impa\Figure\Part;
 use Impa\Figure\Placement;
 use Impa\Figure\Wire;
+use Impa\Material\WireMaterial;
 use Impa\Wool\Ledger;
 
 /** What a wire takes, whether it holds, and what it goes through. Immutable. */
 final readonly class WireAdvice
 {
-    /** Both free ends are turned back by so much (common practice), mm. */
-    public const FOLD_BACK_MM = 10.0;
-
     /** A course is looked along in so many steps at most: a mm each for one of a metre. */
     private const MOST_STEPS = 1000;
 
@@ -80,7 +78,7 @@ final readonly class WireAdvice
     /** What its ends take that are turned back: a loop is turned back already. */
     public static function foldBacksMm(Wire $wire): float
     {
-        return ($wire->endLoopMm > 0.0 ? 1 : 2) * self::FOLD_BACK_MM;
+        return ($wire->endLoopMm > 0.0 ? 1 : 2) * WireMaterial::FOLD_BACK_MM;
     }
 
     /** Whether it goes through any piece of a part. */

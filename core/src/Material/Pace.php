@@ -28,6 +28,11 @@ final class Pace
     /** Three needles stand about 6 mm apart: on less than twice that some stab past the piece (common practice), mm. */
     private const HOLDER_BROAD_MM = 12.0;
 
+    /** A template is pinned on; so much of its rim is cut in a minute, mm (house choices). */
+    private const PIN_ON = 1.0;
+
+    private const RIM_MM = 120.0;
+
     /**
      * @param  float  $bulk  of the first gram, springy, with one needle; the rest goes with a power of the grams
      * @param  float  $holder  how many times as fast three needles are
@@ -159,10 +164,10 @@ final class Pace
         };
     }
 
-    /** A template pinned on, and so much rim cut in a minute (house choices). */
+    /** What is cut out by a template with so long a rim. */
     public function cutOut(float $rimMm): float
     {
-        return 1.0 + $rimMm / 120.0;
+        return self::PIN_ON + $rimMm / self::RIM_MM;
     }
 
     /**

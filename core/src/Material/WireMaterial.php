@@ -16,6 +16,9 @@ enum WireMaterial: string
     case Copper = 'copper';
     case Aluminium = 'aluminium';
 
+    /** Both free ends of a wire are turned back by so much (common practice), mm. */
+    public const FOLD_BACK_MM = 10.0;
+
     /** What a felter says. */
     public function word(): string
     {

@@ -7,6 +7,7 @@ namespace Impa\Plan;
 use Impa\Balance\Cure;
 use Impa\Balance\Cures;
 use Impa\Build\Hints;
+use Impa\Build\Needle;
 use Impa\Figure\Buried;
 use Impa\Figure\Figure;
 use Impa\Figure\Gap;
@@ -23,9 +24,6 @@ final class Notes
 {
     /** Thinner than this cannot be felted well (docs/trade.md, Sums). */
     private const THINNEST_MM = 3.0;
-
-    /** How deep a usual needle of 75 to 90 mm works, holder and fingers apart (common practice). */
-    private const NEEDLE_MM = 40.0;
 
     /** How far the parts may stand from the finished height: what a tape shows, mm, or of a large figure such a share. */
     private const HEIGHT_MM = 0.5;
@@ -158,7 +156,7 @@ final class Notes
                 ),
             );
         }
-        $loose = $part->solid->thinnestMm() - 2 * self::NEEDLE_MM;
+        $loose = $part->solid->thinnestMm() - 2 * Needle::DEEPEST_MM;
         if ($loose > 0.0 && ! $part->solid->kind()->isFlat()) {
             $notes[] = new Note(
                 'too-deep',
@@ -168,7 +166,7 @@ final class Notes
                         .'tight ball of %.0f mm and wrap it in layers, or use a foam egg of that size.',
                     $part->name,
                     $part->solid->thinnestMm(),
-                    self::NEEDLE_MM,
+                    Needle::DEEPEST_MM,
                     max(20.0, ceil($loose / 5) * 5),
                 ),
             );

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Print;
 
 use Impa\Armature\WireAdvice;
+use Impa\Material\WireMaterial;
 use Impa\Figure\Figure;
 use Impa\Figure\Side;
 use Impa\Figure\Wire;
@@ -97,7 +98,7 @@ final class BendingSheet
             ),
             sprintf(
                 'Turn back %.0f mm at both ends%s.',
-                WireAdvice::FOLD_BACK_MM,
+                WireMaterial::FOLD_BACK_MM,
                 $wire->endLoopMm > 0.0 ? sprintf('; a loop %.0f mm across at its end', $wire->endLoopMm) : '',
             ),
         ];

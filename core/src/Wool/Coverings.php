@@ -11,15 +11,13 @@ use Impa\Geometry\Polygon;
 use Impa\Material\Covering;
 use Impa\Material\CoveringWay;
 use Impa\Material\Densities;
+use Impa\Material\WireMaterial;
 
 /** Sums for what is not plain felt. What a metre or an area weighs is said by Densities. */
 final class Coverings
 {
     /** A plait of three strands takes so many times its length of each (common practice: a third more). */
     public const PLAIT_TAKE_UP = 1.33;
-
-    /** What a fold-back at both ends of a wire takes, mm each (common practice). */
-    private const FOLD_BACK_MM = 10.0;
 
     /**
      * What one piece's covering takes; nothing for plain felt.
@@ -117,7 +115,7 @@ final class Coverings
     /** Lays folded over their middle: each covers its width along the parting, and hangs down twice. */
     private static function hair(Covering $covering, float $areaCm2, float $acrossMm, Densities $densities): CoveringNeed
     {
-        // A parting runs over half the girth; rows stand a quarter of the hair's length apart, as far as the surface goes.
+        // A parting runs over half the girth; rows stand a hair's length apart over half of its skin.
         $partingMm = M_PI / 2 * $acrossMm;
         $rows = max(1, (int) ceil(100 * $areaCm2 / 2 / max(1.0, $partingMm * $covering->lengthMm)));
         $count = $rows * (int) ceil($partingMm / $covering->ribbonMm);
@@ -142,7 +140,7 @@ final class Coverings
 
     private static function wrap(Covering $covering, float $acrossMm, float $alongMm, Densities $densities): CoveringNeed
     {
-        $metres = self::ribbonMetres($acrossMm, $alongMm + 2 * self::FOLD_BACK_MM, $covering->ribbonMm, $covering->overlap);
+        $metres = self::ribbonMetres($acrossMm, $alongMm + 2 * WireMaterial::FOLD_BACK_MM, $covering->ribbonMm, $covering->overlap);
         $g = $metres * $covering->ribbonMm * $densities->ribbonGPerMPerMm;
 
         return new CoveringNeed(
