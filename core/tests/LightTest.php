@@ -23,6 +23,9 @@ use Impa\Tests\Support\Figures;
 use Impa\Tests\Support\Works;
 use stdClass;
 
+// Characters of the bench, by seed.
+require_once __DIR__.'/../../bench/characters.php';
+
 /** A photo of the demo's figure in a light, smaller than a real one. */
 function lit(string $name, string $kind, int $seed, bool $hasMarker = false, ?Figure $made = null): string
 {
@@ -234,7 +237,72 @@ describe('a piece that came out larger', function () {
     })->group('dear');
 });
 
+describe('grey felt', function () {
+    it('is no larger for a lamp that shines on it from a side', function (int $seed) {
+        expect(saysOf(greyIn('strong', $seed)))->toBe([]);
+    })->with([1, 8])->group('dear');
+
+    it('ends where it ends, not where its shade is as dark as the felt below', function (int $seed) {
+        $document = greys()->document();
+        foreach ($document->colours as $colour) {
+            assert($colour instanceof stdClass);
+            $colour->hex = ['ash' => '#8b9192', 'slate' => '#626768'][$colour->key] ?? $colour->hex;
+        }
+        $plan = Figure::fromDocument($document);
+        $png = BenchCamera::png($plan, $plan, View::Front, $seed, true, 1200, BenchLight::of('strong', $seed));
+        expect(saysOf(PhotoCheck::of($plan, $png, View::Front)->document()))->toBe([]);
+    })->with([28, 40])->group('dear');
+});
+
 describe('what lies elsewhere than planned', function () {
+    it('is not told by the rim of another piece of its colour: a crown on a brim that came out lower', function (int $seed) {
+        // Its foot is as low as the brim's.
+        $planned = static fn (array $parts) => $parts['crown']->at->yMm -= 3.0;
+        $made = static function (array $parts) use ($planned): void {
+            $planned($parts);
+            $parts['brim']->at->yMm -= 1.3;
+            $parts['crown']->at->xMm -= 3.9;
+        };
+        $png = BenchCamera::png(greys($planned), greys($made), View::Front, $seed, true, 1200, BenchLight::of('soft', $seed));
+        $says = saysOf(PhotoCheck::of(greys($planned), $png, View::Front)->document());
+        expect($says)->toHaveCount(2)
+            ->and($says[0])->toMatch('/Crown sits [34]\.\d mm too far to the left/')
+            ->and($says[1])->toMatch('/Brim sits 1\.\d mm lower/');
+    })->with([1, 2])->group('dear');
+
+    it('is said not to be seen where it should be, where its whole thickness lies elsewhere', function (float $mm) {
+        $check = greyIn('soft', 1, true, static fn (array $parts) => $parts['brim']->at->yMm += $mm);
+        expect(saysOf($check))->toBe([])
+            ->and(array_column($check['deviations'], 'text'))->toContain('Brim is not seen where it should be.');
+    })->with([4.0, -5.0])->group('dear');
+
+    it('does not make the whole figure larger without a sheet: most pieces keep their size', function () {
+        $plan = Figure::fromDocument(\character(1107));
+        $document = $plan->document();
+        foreach ($document->parts as $part) {
+            assert($part instanceof stdClass);
+            $part->at->xMm += ['ear' => 2.2, 'arm' => -2.8][$part->key] ?? 0.0;
+        }
+        $png = BenchCamera::png($plan, Figure::fromDocument($document), View::Front, 207, false, 1600, BenchLight::of('side', 107));
+        foreach (PhotoCheck::of($plan, $png, View::Front)->document()['deviations'] as $deviation) {
+            expect([$deviation['part'], $deviation['what']])->toBeIn([['ear', 'across'], ['arm', 'across']], $deviation['text']);
+        }
+    })->group('dear');
+
+    it('has its own colour where only what lies behind it is seen at its place: a brim that hangs to one side', function () {
+        $plan = Figure::fromDocument(\character(1079));
+        $document = $plan->document();
+        foreach ($document->parts as $part) {
+            assert($part instanceof stdClass);
+            if ($part->key === 'brim') {
+                $part->turnDeg = (object) ['z' => 7.3];
+            }
+        }
+        $png = BenchCamera::png($plan, Figure::fromDocument($document), View::Front, 179, false, 1600, BenchLight::of('side', 79));
+        $says = array_column(PhotoCheck::of($plan, $png, View::Front)->document()['deviations'], 'text');
+        expect($says)->toHaveCount(1)->and($says[0])->toMatch('/Brim leans [4-8]\.\d degrees to the left/');
+    })->group('dear');
+
     it('is told by its place alone, not as narrower or shorter', function (callable $otherwise, array $words) {
         $says = saysOf(greyIn('even', 1, true, $otherwise));
         expect($says)->toHaveCount(count($words));
@@ -313,6 +381,22 @@ describe('a face that sits too high or too low as a whole', function () {
         expect($check(false)['deviations'])->toBe([])
             ->and(implode(' ', $check(false)['unjudged']))->toContain('Whether its face sits too high')->toContain('only the marker sheet');
     })->with([[-3.0, 1], [-3.0, 2], [3.0, 3]])->group('dear');
+
+    it('is held against itself without a sheet, and says so', function () {
+        $document = greys()->document();
+        foreach ($document->details as $detail) {
+            assert($detail instanceof stdClass);
+            $detail->yMm += ($detail->key === 'eye' ? -2.0 : 0.0);
+        }
+        $says = static fn (bool $hasMarker): array => saysOf(PhotoCheck::of(
+            greys(),
+            BenchCamera::png(greys(), Figure::fromDocument($document), View::Front, 1, $hasMarker, 1200, BenchLight::of('even', 1)),
+            View::Front,
+        )->document());
+        expect(implode(' ', $says(true)))->toMatch('/Right eye sits [12]\.\d mm too low\./')->not->toContain('rest of the face');
+        expect($says(false))->toHaveCount(2)
+            ->and(implode(' ', $says(false)))->toMatch('/Right eye sits [12]\.\d mm too low for the rest of the face\./');
+    })->group('dear');
 });
 
 describe('a photo in any light', function () {

@@ -23,11 +23,17 @@ final readonly class Colours
     /** A detail of fewer places has the colour that is planned, in this light: it may not be where it should. */
     private const LARGE_PLACES = 60;
 
+    /** Where so many of its places have about the planned colour, a piece has that: at the others something else is seen. */
+    private const PLANNED = 0.3;
+
     /**
      * What is known of the light at one place before: by a quarter about what it is at the median, where the sensor scatters by six grey
      * values; the square of one by the other.
      */
     private const LIGHT = (6.0 / 0.25) ** 2;
+
+    /** Colours are of other hues, whatever the light on them, from so far on, radians. */
+    public const OTHER_HUE = 0.2;
 
     /** So far from half and half a pixel is one of both, within what light and noise do. */
     private const BEYOND = 0.75;
@@ -40,19 +46,22 @@ final readonly class Colours
     /**
      * @param  array<int, array{float, float, float}>  $of  red, green, blue by label
      * @param  array{float, float, float}  $gains  what the photo's light does to each channel of linear light (von Kries)
+     * @param  array<int, true>  $elsewhere  labels at whose places what lies behind them is seen
      */
-    private function __construct(public array $of, public array $gains)
+    private function __construct(public array $of, public array $gains, public array $elsewhere)
     {
     }
 
     public static function seen(Photo $photo, Pose $pose, Expected $plan): self
     {
-        $of = [];
+        $of = $pixels = $thin = $pieces = $elsewhere = [];
         foreach (self::MARGINS_MM as $margin) {
             foreach ($plan->within(self::STEP_MM, $margin) as $label => $places) {
                 $least = $plan->layers[$label]->detail === null ? self::LEAST_PLACES : self::LARGE_PLACES;
                 if (! isset($of[$label]) && count($places) >= $least) {
-                    $of[$label] = self::median($photo, $pose, $places, $plan->towardsMm($label));
+                    $pixels[$label] = self::pixels($photo, $pose, $places, $plan->towardsMm($label));
+                    $of[$label] = self::median($pixels[$label]);
+                    $thin += $margin < self::MARGINS_MM[0] ? [$label => true] : [];
                 }
             }
         }
@@ -60,15 +69,25 @@ final readonly class Colours
         foreach ($plan->layers as $label => $layer) {
             $planned = self::inLight($layer->srgb, $gains);
             $of[$label] ??= $planned;
-            $bearer = $of[$plan->bearer($label)] ?? $planned;
-            // Where a detail should be, what bears it is seen: it lies elsewhere.
-            if ($layer->detail !== null && self::away($of[$label], $bearer) < self::away($of[$label], $planned)) {
-                $of[$label] = $planned;
+            if ($layer->detail === null && isset($pixels[$label])) {
+                $of[$label] = self::about($pixels[$label], $of[$label], $planned);
             }
+            // Where a detail or a thin piece should be, what bears it or lies behind it is seen: it lies elsewhere.
+            $behind = match (true) {
+                $layer->detail !== null => [$of[$plan->bearer($label)] ?? $planned],
+                isset($thin[$label]) => array_intersect_key($of, $pieces),
+                default => [],
+            };
+            $nearest = min([INF, ...array_map(static fn (array $other): float => self::away($of[$label], $other), $behind)]);
+            if ($nearest < self::away($of[$label], $planned)) {
+                $of[$label] = $planned;
+                $elsewhere[$label] = true;
+            }
+            $pieces += $layer->detail === null ? [$label => true] : [];
         }
-        $of[Expected::GROUND] = self::median($photo, $pose, self::beside($plan), 0.0);
+        $of[Expected::GROUND] = self::median(self::pixels($photo, $pose, self::beside($plan), 0.0));
 
-        return new self($of, $gains);
+        return new self($of, $gains, $elsewhere);
     }
 
     /** How far two labels lie apart in colour, grey values; 0 where one is not known. */
@@ -80,6 +99,12 @@ final readonly class Colours
         [[$r, $g, $b], [$s, $h, $c]] = [$this->of[$one], $this->of[$two]];
 
         return sqrt(($r - $s) ** 2 + ($g - $h) ** 2 + ($b - $c) ** 2);
+    }
+
+    /** Whether two labels are of one hue, so that light alone tells them apart. */
+    public function isOneHue(int $one, int $two): bool
+    {
+        return self::hues($this->of[$one], $this->of[$two]) < self::OTHER_HUE;
     }
 
     /**
@@ -219,21 +244,50 @@ final readonly class Colours
 
     /**
      * @param  list<array{float, float}>  $places
-     * @return array{float, float, float}
+     * @return list<array{float, float, float}> what is seen at those that are on the photo
      */
-    private static function median(Photo $photo, Pose $pose, array $places, float $towardsMm): array
+    private static function pixels(Photo $photo, Pose $pose, array $places, float $towardsMm): array
     {
-        $channels = [[], [], []];
+        $pixels = [];
         foreach ($places as [$x, $y]) {
-            $colour = $photo->at(...$pose->at($x, $y, $towardsMm));
-            if (! is_nan($colour[0])) {
-                foreach ($colour as $c => $value) {
-                    $channels[$c][] = $value;
-                }
+            $pixel = $photo->at(...$pose->at($x, $y, $towardsMm));
+            if (! is_nan($pixel[0])) {
+                $pixels[] = $pixel;
             }
         }
+
+        return $pixels;
+    }
+
+    /**
+     * The colour of a piece of which something else is seen at many of its places, because it lies otherwise than planned.
+     *
+     * @param  list<array{float, float, float}>  $pixels
+     * @param  array{float, float, float}  $seen  at the median of them
+     * @param  array{float, float, float}  $planned
+     * @return array{float, float, float}
+     */
+    private static function about(array $pixels, array $seen, array $planned): array
+    {
+        $near = [];
+        foreach (self::hues($seen, $planned) < self::OTHER_HUE ? [] : $pixels as $pixel) {
+            if (self::away($pixel, $planned) < self::away($pixel, $seen)) {
+                $near[] = $pixel;
+            }
+        }
+
+        return count($near) >= self::PLANNED * count($pixels) ? self::median($near) : $seen;
+    }
+
+    /**
+     * @param  list<array{float, float, float}>  $pixels
+     * @return array{float, float, float}
+     */
+    private static function median(array $pixels): array
+    {
         $median = [];
-        foreach ($channels as $values) {
+        foreach ([0, 1, 2] as $c) {
+            $values = array_column($pixels, $c);
             sort($values);
             $median[] = $values === [] ? 255.0 : $values[intdiv(count($values), 2)];
         }

@@ -37,9 +37,14 @@ final readonly class DetailFit
      * @param  ?array{float, float}  $offMm  across and up; nothing where it is missing
      * @param  ?float  $share  of its planned area; nothing where it cannot be told
      * @param  bool  $isOnPiece  not on another detail
+     * @param  bool  $isRelative  so far off from where the rest of its face lies
      */
-    private function __construct(public ?array $offMm, public ?float $share, public bool $isOnPiece = false)
-    {
+    private function __construct(
+        public ?array $offMm,
+        public ?float $share,
+        public bool $isOnPiece = false,
+        public bool $isRelative = false,
+    ) {
     }
 
     /**
@@ -103,7 +108,7 @@ final readonly class DetailFit
     }
 
     /**
-     * As it is seen from a camera for which it lies so far off.
+     * Held against the rest of its face, which lies so far off.
      *
      * @param  array{float, float}  $by  mm
      */
@@ -111,7 +116,7 @@ final readonly class DetailFit
     {
         return $this->offMm === null
             ? $this
-            : new self([$this->offMm[0] - $by[0], $this->offMm[1] - $by[1]], $this->share, $this->isOnPiece);
+            : new self([$this->offMm[0] - $by[0], $this->offMm[1] - $by[1]], $this->share, $this->isOnPiece, true);
     }
 
     /**

@@ -30,12 +30,13 @@ final class Details
                 $deviations[] = self::one($layer, 'missing', '', 0.0, sprintf('%s is not there.', ucfirst($name)), 20.0);
             } else {
                 [$x, $y] = $fit->offMm;
+                $for = $fit->isRelative ? ' for the rest of the face' : '';
                 if (abs($x) >= $leastMm) {
-                    $text = sprintf('%s sits %.1f mm too far to the %s.', ucfirst($name), abs($x), $x > 0.0 ? 'right' : 'left');
+                    $text = sprintf('%s sits %.1f mm too far to the %s%s.', ucfirst($name), abs($x), $x > 0.0 ? 'right' : 'left', $for);
                     $deviations[] = self::one($layer, 'across', 'mm', $x, $text, abs($x));
                 }
                 if (abs($y) >= $leastMm) {
-                    $text = sprintf('%s sits %.1f mm too %s.', ucfirst($name), abs($y), $y > 0.0 ? 'high' : 'low');
+                    $text = sprintf('%s sits %.1f mm too %s%s.', ucfirst($name), abs($y), $y > 0.0 ? 'high' : 'low', $for);
                     $deviations[] = self::one($layer, 'level', 'mm', $y, $text, abs($y));
                 }
             }

@@ -13,16 +13,21 @@ final class Edges
     private const STEP_MM = 0.2;
 
     /** Colours that lie nearer to each other than this are no edge, grey values. */
-    private const LEAST_APART = 22.0;
+    public const LEAST_APART = 22.0;
 
     /** So far off the line between both colours something is neither, as a share of how far they lie apart. */
     private const OFF = 0.5;
 
-    /** Colours are of other hues, whatever the light on them, from so far on, radians. */
-    private const OTHER_HUE = 0.2;
-
     /** What lies so much nearer to another colour than to its own is that. */
     private const SURELY = 0.4;
+
+    /** Of one hue light alone tells them apart: felt ends by so much of the step within so few mm; shade on a round skin does not. */
+    private const CRISP_MM = [0.4, 1.6];
+
+    private const CRISP = 0.5;
+
+    /** On either side of a rim so many steps are seen at least. */
+    private const STEPS = 2;
 
     /** So surely must both sides be what they should be: the mean of what speaks for them, 0 to 1. */
     private const SURE = 0.7;
@@ -64,7 +69,7 @@ final class Edges
         foreach (array_keys($colours->of) as $other) {
             $isBehind = $other < $label && ($other < 0 || $plan->layers[$other]->detail === null);
             for ($before = $label; $isBehind && $before < count($plan->layers); $before++) {
-                $isBehind = Colours::hues($colours->of[$before], $colours->of[$other]) >= self::OTHER_HUE;
+                $isBehind = ! $colours->isOneHue($before, $other);
             }
             if ($isBehind) {
                 $behind[] = $colours->of[$other];
@@ -110,11 +115,22 @@ final class Edges
             $best = $for > $best[0] ? [$for, $k] : $best;
         }
         $k = $best[1];
-        if (self::SURE - 0.5 > $best[0] / ($count + 1) || $k >= $count) {
+        // At either end of the way there is no step: all of it is one.
+        if (self::SURE - 0.5 > $best[0] / ($count + 1) || $k < self::STEPS || $count - $k < self::STEPS) {
             return null;
         }
+        $half = 0.5;
+        if ($colours->isOneHue($rim->layer, $rim->outside)) {
+            [$in, $out] = self::beside($speaks, $k);
+            if ($in - $out < self::CRISP) {
+                return null;
+            }
+            // Where the light falls it is paler than all of it, in its shade darker: halfway is between what lies close by.
+            $half = ($in + $out) / 2;
+            $k = self::through($speaks, $k, $half);
+        }
         [$a, $b] = [$speaks[$k], $speaks[$k + 1]];
-        $between = $a - $b > 0.05 ? max(0.0, min(1.0, ($a - 0.5) / ($a - $b))) : 0.5;
+        $between = $a - $b > 0.05 ? max(0.0, min(1.0, ($a - $half) / ($a - $b))) : 0.5;
 
         return [$from + ($k + $between) * self::STEP_MM, self::width($speaks, $k)];
     }
@@ -132,6 +148,37 @@ final class Edges
         }
 
         return false;
+    }
+
+    /**
+     * What speaks for a piece close within its rim, and close beyond.
+     *
+     * @param  list<float>  $speaks
+     * @return array{float, float}
+     */
+    private static function beside(array $speaks, int $k): array
+    {
+        [$near, $far] = array_map(static fn (float $mm): int => (int) round($mm / self::STEP_MM), self::CRISP_MM);
+        $in = array_slice($speaks, max(0, $k - $far), max(1, min($k, $far) - $near));
+        $out = array_slice($speaks, min(count($speaks) - 1, $k + 1 + $near), $far - $near);
+
+        return [array_sum($in) / count($in), array_sum($out) / count($out)];
+    }
+
+    /**
+     * The place next to one at which they fall through a value.
+     *
+     * @param  list<float>  $speaks
+     */
+    private static function through(array $speaks, int $k, float $value): int
+    {
+        foreach ([0, 1, -1, 2, -2, 3, -3] as $step) {
+            if (isset($speaks[$k + $step], $speaks[$k + $step + 1]) && $speaks[$k + $step] >= $value && $speaks[$k + $step + 1] < $value) {
+                return $k + $step;
+            }
+        }
+
+        return $k;
     }
 
     /** @param  list<float>  $speaks */

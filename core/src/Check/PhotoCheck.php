@@ -29,7 +29,7 @@ final readonly class PhotoCheck
         2 => 'Two', 3 => 'Three', 4 => 'Four', 5 => 'Five', 6 => 'Six', 7 => 'Seven', 8 => 'Eight', 9 => 'Nine', 10 => 'Ten',
     ];
 
-    /** Of the rims that are planned so many must be found, or nothing is told. */
+    /** Of the rims that are planned so many must be found. */
     private const TOLD = 0.35;
 
     /** What stands on the photo must overlap so far with the pieces as they were found, or nothing is told. */
@@ -90,13 +90,14 @@ final readonly class PhotoCheck
         if ($scale !== null && $scale->ruler === null) {
             $seen = Seen::on($photo, $seen->scaledBy($scale, $plan), $plan, $rims);
         }
+        if (count($seen->edges) < self::TOLD * count($rims)) {
+            throw PhotoRefused::littleSeen();
+        }
         $explained = $fit->overlap($seen->pose, $plan, $seen->asFound($plan), 80);
-        $why = match (true) {
-            count($seen->edges) < self::TOLD * count($rims) => 'too little of what is planned is seen on it.',
-            $explained < self::EXPLAINED => 'a shadow, or something beside the figure, looks like a part of it. '
-                .'Take it in light from all sides, on a plain sheet in another colour.',
-            default => null,
-        };
+        $why = $explained < self::EXPLAINED
+            ? 'a shadow, or something beside the figure, looks like a part of it. '
+                .'Take it in light from all sides, on a plain sheet in another colour.'
+            : null;
         [$deviations, $unjudged] = $why === null ? self::judged($plan, $seen, $rims) : [[], []];
         usort($deviations, static fn (Deviation $a, Deviation $b): int => $b->weight <=> $a->weight);
 

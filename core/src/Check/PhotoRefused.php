@@ -48,6 +48,14 @@ final class PhotoRefused extends DomainException implements Refusal
         ));
     }
 
+    public static function littleSeen(): self
+    {
+        return new self(
+            'Too little of the plan is seen on this photo. Is it this figure, from this side? '
+            .'Take it in light from all sides, on a plain sheet in another colour.',
+        );
+    }
+
     public static function rulerTooShort(): self
     {
         return new self('The two places on the ruler lie too near to each other: choose two that are far apart.');

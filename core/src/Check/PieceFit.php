@@ -33,14 +33,27 @@ final readonly class PieceFit
 
     private const FAR_SIGMAS = 3.5;
 
+    /** A turn must be so sure to be told, and where its far end is so surely, mm. */
+    private const SURE_TURN = 0.04;
+
+    private const SURE_SWING_MM = 0.35;
+
+    /** No hand makes a piece larger or smaller by so much (house choice). */
+    private const ELSEWHERE = 0.35;
+
     /** Neighbouring places tell nearly the same: so many count for one. */
     private const ALIKE = 2.0;
+
+    /** One place alone says nothing of an end; a place looks towards an end so far, of 0.5. */
+    private const END_PLACES = 2;
+
+    private const AT_END = 0.2;
 
     /**
      * @param  array{across: float, level: float, turn: float, width: float, height: float}  $off  mm, and radians
      * @param  array{across: float, level: float, turn: float, width: float, height: float}  $sigma  how surely each is known
      */
-    private function __construct(public array $off, public array $sigma, public int $places)
+    private function __construct(public array $off, public array $sigma, public int $places, private float $reachMm)
     {
     }
 
@@ -56,18 +69,25 @@ final readonly class PieceFit
             [$ex, $ey] = $side->see(...$piece->turn->apply($x, $y, $z));
             $axes[] = [$ex, $ey, $mm, hypot($ex, $ey)];
         }
-        $rows = [];
-        foreach ($edges as [$rim, $off]) {
+        $rows = $ends = [];
+        foreach ($edges as $i => [$rim, $off]) {
             [$qx, $qy] = [$rim->x - $mx, $rim->y - $my];
             [$nx, $ny] = $rim->normal;
             $row = [$nx, $ny, $ny * $qx - $nx * $qy];
-            foreach ($axes as [$ex, $ey, $mm, $seen]) {
+            foreach ($axes as $axis => [$ex, $ey, $mm, $seen]) {
                 // A place at so much of the half moves by that share of half of what is more.
                 $at = $seen > self::FORESHORTENED ? ($qx * $ex + $qy * $ey) / ($seen ** 2 * $mm / 2) : 0.0;
                 $row[] = max(-1.2, min(1.2, $at)) * ($nx * $ex + $ny * $ey) / 2;
+                if ($row[3 + $axis] > self::AT_END) {
+                    $ends[$axis.($at > 0.0 ? 'far' : 'near')][$i] = true;
+                }
             }
-            $rows[] = [$row, $off];
+            $rows[$i] = [$row, $off];
         }
+        foreach ($ends as $places) {
+            $rows = count($places) < self::END_PLACES ? array_diff_key($rows, $places) : $rows;
+        }
+        $rows = array_values($rows);
         $mean = array_fill(0, 5, 0.0);
         $covariance = self::prior();
         for ($round = 0; $round < 6; $round++) {
@@ -75,7 +95,7 @@ final readonly class PieceFit
         }
         $sigma = array_map(static fn (int $i): float => sqrt($covariance[$i][$i]), [0, 1, 2, 3, 4]);
 
-        return new self(self::named($mean), self::named($sigma), count($edges));
+        return new self(self::named($mean), self::named($sigma), count($edges), $size->largestMm() / 2);
     }
 
     /** Whether a place of its rim lies by more than so many mm otherwise than planned, as far as that is known. */
@@ -85,7 +105,20 @@ final readonly class PieceFit
             hypot($this->off['across'], $this->off['level']),
             $this->isTold('width') ? abs($this->off['width']) / 2 : 0.0,
             $this->isTold('height') ? abs($this->off['height']) / 2 : 0.0,
+            $this->isTurnTold() ? $this->swingMm() : 0.0,
         ) > $mm;
+    }
+
+    /** How far its far end is off because it is turned, mm. */
+    public function swingMm(): float
+    {
+        return abs($this->off['turn']) * $this->reachMm;
+    }
+
+    /** Whether its turn is known surely enough to be told: of a round piece it never is. */
+    public function isTurnTold(): bool
+    {
+        return $this->sigma['turn'] <= self::SURE_TURN && $this->sigma['turn'] * $this->reachMm <= self::SURE_SWING_MM;
     }
 
     /**
@@ -98,6 +131,25 @@ final readonly class PieceFit
         $sigma = $this->sigma[$what];
 
         return $sigma <= Seen::SURE_MM || $sigma <= self::LOOSE_MM && abs($this->off[$what]) >= self::FAR_SIGMAS * $sigma;
+    }
+
+    /** Whether it seems larger or smaller by more than any hand makes it: where it should be something else was taken for its rim. */
+    public function isElsewhere(Placement $piece): bool
+    {
+        $size = $piece->part->solid->size();
+
+        return $this->isTold('width') && abs($this->off['width']) > self::ELSEWHERE * $size->widthMm
+            || $this->isTold('height') && abs($this->off['height']) > self::ELSEWHERE * $size->heightMm;
+    }
+
+    /** By which share it is larger than planned as a whole, where both its width and its height are known. */
+    public function larger(Placement $piece): ?float
+    {
+        $size = $piece->part->solid->size();
+
+        return $this->isTold('width') && $this->isTold('height')
+            ? ($this->off['width'] / $size->widthMm + $this->off['height'] / $size->heightMm) / 2
+            : null;
     }
 
     /**

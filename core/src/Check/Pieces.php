@@ -13,15 +13,17 @@ final class Pieces
     /** So much of a piece's rim must be seen, or nothing is said of it. */
     private const SEEN = 1 / 3;
 
+    /** Where only lightness tells its rim, the shadow at its foot and its own shade make a piece seem so much larger or smaller, mm. */
+    private const BY_LIGHT_MM = 0.6;
+
+    /** What is not where it should be matters so much. */
+    private const ELSEWHERE = 15.0;
+
+    private const SIZES = ['width' => true, 'height' => true];
+
     private const LEAST_DEG = 1.5;
 
     private const LEAST_SWING_MM = 0.4;
-
-    /** A turn must be so sure to be told. */
-    private const SURE_TURN = 0.04;
-
-    /** So surely its far end must be known where it is turned, mm. */
-    private const SURE_SWING_MM = 0.35;
 
     private const SURE_SIGMAS = 2.5;
 
@@ -42,10 +44,22 @@ final class Pieces
                 $unjudged[] = sprintf('%s: it is hidden from this side.', ucfirst(Names::of($layer)));
             } elseif (self::SEEN * Polygon::perimeter($layer->loops[0]) > $all[$label] * Rim::EVERY_MM) {
                 $unjudged[] = sprintf('%s: less than a third of its rim is seen from this side.', ucfirst(Names::of($layer)));
+            } elseif ($fit->places < Seen::LEAST_PLACES ? isset($seen->colours->elsewhere[$label]) : $fit->isElsewhere($layer->piece)) {
+                $deviations[] = new Deviation(
+                    part: $layer->piece->part->key,
+                    detail: '',
+                    what: 'missing',
+                    unit: '',
+                    amount: 0.0,
+                    text: sprintf('%s is not seen where it should be.', ucfirst(Names::of($layer))),
+                    weight: self::ELSEWHERE,
+                    atMm: Names::middle($layer),
+                    isTwin: $layer->piece->isTwin,
+                );
             } elseif ($fit->places < Seen::LEAST_PLACES) {
                 $unjudged[] = sprintf('%s: its rim cannot be told from what lies beside it.', ucfirst(Names::of($layer)));
             } else {
-                $told = self::one($layer, $fit, $leastMm, $unjudged);
+                $told = self::one($layer, $fit, $leastMm, self::BY_LIGHT_MM * $seen->byLight($label), $unjudged);
                 array_push($deviations, ...$isAlone ? array_filter($told, self::isSize(...)) : $told);
             }
         }
@@ -54,13 +68,13 @@ final class Pieces
     }
 
     /**
+     * @param  float  $vagueMm  how much less surely it is known how large it is
      * @param  list<string>  $unjudged
      * @return list<Deviation>
      */
-    private static function one(Layer $layer, PieceFit $fit, float $leastMm, array &$unjudged): array
+    private static function one(Layer $layer, PieceFit $fit, float $leastMm, float $vagueMm, array &$unjudged): array
     {
         $name = Names::of($layer);
-        $size = $layer->piece->part->solid->size();
         $at = Names::middle($layer);
         $words = [
             'width' => ['wide', 'narrow', '%s %.1f mm too %s'],
@@ -78,7 +92,7 @@ final class Pieces
                     'across' => 'place across',
                     'level' => 'level',
                 ][$what]);
-            } elseif (abs($off) >= max($leastMm, self::SURE_SIGMAS * $sigma)) {
+            } elseif (abs($off) >= max($leastMm, self::SURE_SIGMAS * $sigma) + (isset(self::SIZES[$what]) ? $vagueMm : 0.0)) {
                 $deviations[] = new Deviation(
                     part: $layer->piece->part->key,
                     detail: '',
@@ -93,9 +107,8 @@ final class Pieces
             }
         }
         $turn = rad2deg($fit->off['turn']);
-        // Turned by so much, its far end is off by that.
-        $swing = abs($fit->off['turn']) * $size->largestMm() / 2;
-        if ($fit->sigma['turn'] > self::SURE_TURN || $fit->sigma['turn'] * $size->largestMm() / 2 > self::SURE_SWING_MM) {
+        $swing = $fit->swingMm();
+        if (! $fit->isTurnTold()) {
             $unjudged[] = sprintf('%s: its lean is not told, it is too round for that.', ucfirst($name));
         } elseif (abs($turn) >= self::LEAST_DEG && $swing >= self::LEAST_SWING_MM) {
             $deviations[] = new Deviation(
@@ -116,6 +129,6 @@ final class Pieces
 
     private static function isSize(Deviation $deviation): bool
     {
-        return in_array($deviation->what, ['width', 'height'], true);
+        return isset(self::SIZES[$deviation->what]);
     }
 }

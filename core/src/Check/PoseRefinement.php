@@ -19,6 +19,11 @@ final class PoseRefinement
     /** The same where it begins with what one piece says. */
     private const CLOSE_MM = [1.2, 0.9, 0.9];
 
+    /** What it begins with lies so far apart, mm, or is larger by shares that are. */
+    private const APART_MM = 1.0;
+
+    private const APART = 0.02;
+
     /** Where it goes together better by less than that, what was found first stays (tuned on the made-up characters of bench/). */
     private const BETTER = 0.92;
 
@@ -47,9 +52,9 @@ final class PoseRefinement
      * @param  list<array{float, float, float, array{float, float}, array{float, float}}>  $raised  places that are so much nearer to
      *     the camera than what bears them, how far off that they are seen, and the middle of that, mm
      * @param  array{float, float, float}  $before  the parallax by what was known before
-     * @param  list<array{float, float}>  $starts  how far pieces lie off, mm
+     * @param  array<string, array{PieceFit, int}>  $pieces  as they are found, with their labels on the plan
      */
-    public static function of(Pose $pose, Expected $plan, array $edges, array $raised, array $before, array $starts): Pose
+    public static function of(Pose $pose, Expected $plan, array $edges, array $raised, array $before, array $pieces): Pose
     {
         $rows = [...self::rims($pose, $plan, $edges), ...self::raised($plan, $raised)];
         // What is known before counts as one piece more.
@@ -60,11 +65,12 @@ final class PoseRefinement
         if ($pose->isMeasured()) {
             $known[] = [self::only(6, 1.0), 0.0, 1e6];
         }
-        // What goes with most is sought from where each piece by itself says that all lie.
+        // What goes with most is sought from where each piece by itself says that all lie, and as large.
         $least = INF;
         $found = array_fill(0, self::UNKNOWNS, 0.0);
-        foreach ([[0.0, 0.0], ...$starts] as $i => [$x, $y]) {
-            $next = self::from([$x, $y, 0.0, 0.0, 0.0, 0.0, 0.0], $i === 0 ? self::LIMITS_MM : self::CLOSE_MM, $rows, $known);
+        foreach ([[0.0, 0.0, 0.0], ...self::starts($plan, $pieces)] as $i => [$x, $y, $larger]) {
+            $begin = [$x, $y, 0.0, 0.0, 0.0, 0.0, $pose->isMeasured() ? 0.0 : $larger];
+            $next = self::from($begin, $i === 0 ? self::LIMITS_MM : self::CLOSE_MM, $rows, $known);
             $cost = self::cost($next, $rows, $known);
             [$found, $least] = $cost < self::BETTER * $least ? [$next, $cost] : [$found, $least];
         }
@@ -75,6 +81,42 @@ final class PoseRefinement
             $pose->parallax[1] + $right,
             $pose->parallax[2] + $up,
         ]);
+    }
+
+    /**
+     * Where the whole plan would lie by each piece that is surely placed: moved as it is, and grown as it is, where that is something else.
+     *
+     * @param  array<string, array{PieceFit, int}>  $pieces
+     * @return list<array{float, float, float}> mm across and up, and by which share larger
+     */
+    private static function starts(Expected $plan, array $pieces): array
+    {
+        $starts = [];
+        [$mx, $my] = $plan->box->middle();
+        foreach ($pieces as [$fit, $label]) {
+            if ($fit->places < Seen::LEAST_PLACES || max($fit->sigma['across'], $fit->sigma['level']) > Seen::SURE_MM) {
+                continue;
+            }
+            $piece = $plan->layers[$label]->piece;
+            [$x, $y] = [$fit->off['across'], $fit->off['level']];
+            [$cx, $cy] = $plan->side->see(...$piece->at);
+            foreach (array_unique([0.0, $fit->larger($piece) ?? 0.0]) as $larger) {
+                $start = [$x - $larger * ($cx - $mx), $y - $larger * ($cy - $my), $larger];
+                $like = array_filter([[0.0, 0.0, 0.0], ...$starts], static fn (array $other): bool => self::isLike($start, $other));
+                $starts = $like === [] ? [...$starts, $start] : $starts;
+            }
+        }
+
+        return $starts;
+    }
+
+    /**
+     * @param  array{float, float, float}  $one
+     * @param  array{float, float, float}  $two
+     */
+    private static function isLike(array $one, array $two): bool
+    {
+        return hypot($one[0] - $two[0], $one[1] - $two[1]) < self::APART_MM && abs($one[2] - $two[2]) < self::APART;
     }
 
     /**

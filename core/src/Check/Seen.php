@@ -62,7 +62,7 @@ final readonly class Seen
             foreach ([1, 2] as $look) {
                 $found = Edges::found($photo, $pose, $colours, $plan, $rims, $moved);
                 $edges = self::paired($rims, $found);
-                $edges = self::uncovered($plan, $edges, self::pieces($plan, $edges));
+                $edges = self::uncovered($plan, $colours, $edges, self::pieces($plan, $edges));
                 $pieces = self::pieces($plan, $edges);
                 $moved = self::farOff($pieces);
                 if ($moved === []) {
@@ -76,7 +76,7 @@ final readonly class Seen
 
                 return new self($pose, $colours, $pieces, $details, $edges, self::median(array_column($found, 1)));
             }
-            $pose = PoseRefinement::of($pose, $plan, $edges, self::raised($plan, $details, $pieces), $before, self::offs($pieces));
+            $pose = PoseRefinement::of($pose, $plan, $edges, self::raised($plan, $details, $pieces), $before, $pieces);
         }
     }
 
@@ -119,6 +119,15 @@ final readonly class Seen
 
             return Expected::GROUND;
         };
+    }
+
+    /** Which share of the rims that were found of a piece is told by lightness alone, for what lies beyond is of its own hue. */
+    public function byLight(int $label): float
+    {
+        $own = array_filter($this->edges, static fn (array $edge): bool => $edge[0]->layer === $label);
+        $alike = array_filter($own, fn (array $edge): bool => $this->colours->isOneHue($label, $edge[0]->outside));
+
+        return $own === [] ? 0.0 : count($alike) / count($own);
     }
 
     /** What a piece is called among those that are seen. */
@@ -166,45 +175,28 @@ final readonly class Seen
     }
 
     /**
-     * Where pieces lie that are off in different ways.
-     *
-     * @param  array<string, array{PieceFit, int}>  $pieces
-     * @return list<array{float, float}> mm
-     */
-    private static function offs(array $pieces): array
-    {
-        $offs = [];
-        foreach ($pieces as [$fit]) {
-            [$x, $y] = [$fit->off['across'], $fit->off['level']];
-            $isSure = $fit->places >= self::LEAST_PLACES && max($fit->sigma['across'], $fit->sigma['level']) <= self::SURE_MM;
-            $near = array_filter([[0.0, 0.0], ...$offs], static fn (array $o): bool => hypot($o[0] - $x, $o[1] - $y) < self::FAR_MM);
-            if ($isSure && $near === []) {
-                $offs[] = [$x, $y];
-            }
-        }
-
-        return $offs;
-    }
-
-    /**
-     * What is seen of rims where pieces lie as they were found: a piece that came out larger hides rims of those behind it.
+     * What is seen of rims where pieces lie as they were found: a piece that came out larger hides rims of those behind it, and where
+     * one of the same colour lies beneath, it may be that one's rim that is seen.
      *
      * @param  list<array{Rim, float}>  $edges
      * @param  array<string, array{PieceFit, int}>  $pieces
      * @return list<array{Rim, float}>
      */
-    private static function uncovered(Expected $plan, array $edges, array $pieces): array
+    private static function uncovered(Expected $plan, Colours $colours, array $edges, array $pieces): array
     {
-        return array_values(array_filter($edges, static function (array $edge) use ($plan, $pieces): bool {
+        return array_values(array_filter($edges, static function (array $edge) use ($plan, $colours, $pieces): bool {
+            [$rim, $off] = $edge;
             foreach ($pieces as [$fit, $label]) {
                 $layer = $plan->layers[$label];
-                // What is painted later lies in front.
-                if ($label > $edge[0]->layer && $fit->places >= self::LEAST_PLACES) {
-                    // A rim is seen where what lies just within it is.
-                    [$x, $y] = $edge[0]->within(self::WITHIN_MM);
-                    if (Polygon::has($layer->loops[0], ...$fit->planned($layer->piece, $plan->side, $x, $y))) {
-                        return false;
-                    }
+                $covers = static fn (float $within): bool => Polygon::has(
+                    $layer->loops[0],
+                    ...$fit->planned($layer->piece, $plan->side, ...$rim->within($within)),
+                );
+                // What is painted later lies in front; a rim is seen where what lies just within it is.
+                $isInFront = $label > $rim->layer && $fit->places >= self::LEAST_PLACES;
+                $isAlike = $label !== $rim->layer && $colours->apart($rim->layer, $label) < Edges::LEAST_APART;
+                if ($isInFront && $covers(self::WITHIN_MM) || $isAlike && $covers(self::WITHIN_MM - $off)) {
+                    return false;
                 }
             }
 
@@ -261,18 +253,19 @@ final readonly class Seen
     }
 
     /**
-     * The median, of two the nearer to nothing; nothing where it is more than a camera does, and not common to all.
+     * The median, of two the nearer to nothing: of all where they go together, else of those that are no farther off than a camera does.
      *
-     * @param  list<float>  $values
+     * @param  non-empty-list<float>  $values
      */
     private static function common(array $values): float
     {
         sort($values);
+        if ($values[count($values) - 1] - $values[0] > self::ALIKE_MM) {
+            $values = array_values(array_filter($values, static fn (float $value): bool => abs($value) <= self::ASKEW_MM)) ?: [0.0];
+        }
         [$low, $high] = [$values[intdiv(count($values) - 1, 2)], $values[intdiv(count($values), 2)]];
-        $common = abs($low) < abs($high) ? $low : $high;
-        $isOfAll = $values[count($values) - 1] - $values[0] <= self::ALIKE_MM;
 
-        return $isOfAll || abs($common) <= self::ASKEW_MM ? $common : 0.0;
+        return abs($low) < abs($high) ? $low : $high;
     }
 
     /**

@@ -56,6 +56,9 @@ final class Symmetry
                 continue;
             }
             $layer = $plan->layers[$label];
+            if ($one->isElsewhere($layer->piece) || $two->isElsewhere($layer->piece)) {
+                continue;
+            }
             [$left, $right] = self::isLeft($layer) ? [$one, $two] : [$two, $one];
             foreach (array_keys(self::WORDS) as $what) {
                 if (max($left->sigma[$what], $right->sigma[$what]) <= Seen::SURE_MM) {

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Impa\Print;
 
 use Impa\Armature\WireAdvice;
-use Impa\Material\WireMaterial;
 use Impa\Figure\Figure;
 use Impa\Figure\Side;
 use Impa\Figure\Wire;
 use Impa\Geometry\Box;
+use Impa\Material\WireMaterial;
 
 /** Every wire at true size, from the front and where it is not flat from the side as well, to be bent along; pages are SVG in mm. */
 final class BendingSheet
