@@ -7,13 +7,14 @@ namespace Impa\Tests\Floors;
 use Impa\Tests\Support\Sources;
 
 /**
- * The rooms of core by floor, as the README has them: a room uses only floors below its own, never one beside it.
+ * The rooms of core by floor, as docs/architecture.md has them: a room uses only floors below its own, never one beside it.
  *
  * @return list<list<string>>
  */
 function floors(): array
 {
-    preg_match_all('/^\| (\d) \| ([A-Z][A-Za-z, ]+) \|/m', (string) file_get_contents(__DIR__.'/../../README.md'), $rows, PREG_SET_ORDER);
+    $page = (string) file_get_contents(dirname(__DIR__, 2).'/docs/architecture.md');
+    preg_match_all('/^\| (\d) \| ([A-Z][A-Za-z, ]+) \|/m', $page, $rows, PREG_SET_ORDER);
     $floors = [];
     foreach ($rows as [, $floor, $rooms]) {
         $floors[(int) $floor] = explode(', ', $rooms);
@@ -51,7 +52,7 @@ function arrows(): array
     return array_values($arrows);
 }
 
-it('has every room of core on a floor of the table in the README, and no room there that is not in core', function () {
+it('has every room of core on a floor of the table in docs/architecture.md, and no room there that is not in core', function () {
     $rooms = array_map(basename(...), glob(dirname(__DIR__).'/src/*', GLOB_ONLYDIR) ?: []);
     expect(array_keys(floorOf()))->toEqualCanonicalizing($rooms);
 });
