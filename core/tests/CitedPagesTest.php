@@ -14,7 +14,7 @@ function cited(): array
     $root = dirname(__DIR__, 2).'/';
     $cited = [];
     foreach (
-        ['core', 'app', 'tests', 'resources', 'formats', 'bench', 'bin', 'database', 'docs', 'routes', 'README.md'] as $place
+        ['core', 'app', 'tests', 'resources', 'formats', 'bench', 'bin', 'database', 'deploy', 'docs', 'routes', 'README.md', 'CONTRIBUTING.md', 'CHANGELOG.md'] as $place
     ) {
         $files = is_dir($root.$place)
             ? new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator($root.$place, \FilesystemIterator::SKIP_DOTS))
