@@ -13,9 +13,8 @@ function cited(): array
 {
     $root = dirname(__DIR__, 2).'/';
     $cited = [];
-    foreach (
-        ['core', 'app', 'tests', 'resources', 'formats', 'bench', 'bin', 'database', 'deploy', 'docs', 'routes', 'README.md', 'CONTRIBUTING.md', 'CHANGELOG.md'] as $place
-    ) {
+    $places = ['core', 'app', 'tests', 'resources', 'formats', 'bench', 'bin', 'database', 'deploy', 'docs', 'routes'];
+    foreach ([...$places, 'README.md', 'CONTRIBUTING.md', 'CHANGELOG.md'] as $place) {
         $files = is_dir($root.$place)
             ? new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator($root.$place, \FilesystemIterator::SKIP_DOTS))
             : [$root.$place];
