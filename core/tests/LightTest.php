@@ -276,6 +276,19 @@ describe('what lies elsewhere than planned', function () {
             ->and(array_column($check['deviations'], 'text'))->toContain('Brim is not seen where it should be.');
     })->with([4.0, -5.0])->group('dear');
 
+    it('is told as moved, not as smaller all round: hands move pieces rather than make each of them smaller', function (int $seed) {
+        $otherwise = static function (array $parts): void {
+            $parts['arm']->at->xMm -= 3.4;
+            $parts['foot']->at->yMm -= 2.4;
+            $parts['brim']->at->yMm += 1.5;
+            $parts['crown']->at->yMm += 2.5;
+        };
+        $check = greyIn('side', $seed, false, $otherwise);
+        expect(array_unique(array_column($check['deviations'], 'what')))->each->toBeIn(['across', 'level'])
+            ->and(implode(' ', saysOf($check)))->toMatch('/Right arm sits [34]\.\d mm too far to the left/')
+            ->toMatch('/Left arm sits [34]\.\d mm too far to the right/');
+    })->with([4, 6])->group('dear');
+
     it('does not make the whole figure larger without a sheet: most pieces keep their size', function () {
         $plan = Figure::fromDocument(\character(1107));
         $document = $plan->document();
@@ -393,9 +406,9 @@ describe('a face that sits too high or too low as a whole', function () {
             BenchCamera::png(greys(), Figure::fromDocument($document), View::Front, 1, $hasMarker, 1200, BenchLight::of('even', 1)),
             View::Front,
         )->document());
-        expect(implode(' ', $says(true)))->toMatch('/Right eye sits [12]\.\d mm too low\./')->not->toContain('rest of the face');
+        expect(implode(' ', $says(true)))->toMatch('/Right eye sits [12]\.\d mm too low\./')->not->toContain('for what else');
         expect($says(false))->toHaveCount(2)
-            ->and(implode(' ', $says(false)))->toMatch('/Right eye sits [12]\.\d mm too low for the rest of the face\./');
+            ->and(implode(' ', $says(false)))->toMatch('/Right eye sits [12]\.\d mm too low for what else lies on the head\./');
     })->group('dear');
 });
 

@@ -37,13 +37,13 @@ final readonly class DetailFit
      * @param  ?array{float, float}  $offMm  across and up; nothing where it is missing
      * @param  ?float  $share  of its planned area; nothing where it cannot be told
      * @param  bool  $isOnPiece  not on another detail
-     * @param  bool  $isRelative  so far off from where the rest of its face lies
+     * @param  array{bool, bool}  $isRelative  whether it is so far off from where the rest lies on its piece: across, up
      */
     private function __construct(
         public ?array $offMm,
         public ?float $share,
         public bool $isOnPiece = false,
-        public bool $isRelative = false,
+        public array $isRelative = [false, false],
     ) {
     }
 
@@ -108,15 +108,16 @@ final readonly class DetailFit
     }
 
     /**
-     * Held against the rest of its face, which lies so far off.
+     * Held against the rest on its piece, which lies so far off.
      *
      * @param  array{float, float}  $by  mm
+     * @param  array{bool, bool}  $ways  across, up
      */
-    public function less(array $by): self
+    public function less(array $by, array $ways): self
     {
         return $this->offMm === null
             ? $this
-            : new self([$this->offMm[0] - $by[0], $this->offMm[1] - $by[1]], $this->share, $this->isOnPiece, true);
+            : new self([$this->offMm[0] - $by[0], $this->offMm[1] - $by[1]], $this->share, $this->isOnPiece, $ways);
     }
 
     /**

@@ -30,13 +30,15 @@ final class Details
                 $deviations[] = self::one($layer, 'missing', '', 0.0, sprintf('%s is not there.', ucfirst($name)), 20.0);
             } else {
                 [$x, $y] = $fit->offMm;
-                $for = $fit->isRelative ? ' for the rest of the face' : '';
+                $rest = sprintf(' for what else lies on the %s', mb_strtolower($layer->piece->part->name));
+                [$forAcross, $forLevel] = array_map(static fn (bool $isRelative): string => $isRelative ? $rest : '', $fit->isRelative);
                 if (abs($x) >= $leastMm) {
-                    $text = sprintf('%s sits %.1f mm too far to the %s%s.', ucfirst($name), abs($x), $x > 0.0 ? 'right' : 'left', $for);
+                    $to = $x > 0.0 ? 'right' : 'left';
+                    $text = sprintf('%s sits %.1f mm too far to the %s%s.', ucfirst($name), abs($x), $to, $forAcross);
                     $deviations[] = self::one($layer, 'across', 'mm', $x, $text, abs($x));
                 }
                 if (abs($y) >= $leastMm) {
-                    $text = sprintf('%s sits %.1f mm too %s%s.', ucfirst($name), abs($y), $y > 0.0 ? 'high' : 'low', $for);
+                    $text = sprintf('%s sits %.1f mm too %s%s.', ucfirst($name), abs($y), $y > 0.0 ? 'high' : 'low', $forLevel);
                     $deviations[] = self::one($layer, 'level', 'mm', $y, $text, abs($y));
                 }
             }

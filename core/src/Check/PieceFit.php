@@ -44,8 +44,8 @@ final readonly class PieceFit
     /** Neighbouring places tell nearly the same: so many count for one. */
     private const ALIKE = 2.0;
 
-    /** One place alone says nothing of an end; a place looks towards an end so far, of 0.5. */
-    private const END_PLACES = 2;
+    /** Places that lie closer together than this share of its length say nothing of an end; a place looks towards it so far, of 0.5. */
+    private const END_SHARE = 0.25;
 
     private const AT_END = 0.2;
 
@@ -79,13 +79,16 @@ final readonly class PieceFit
                 $at = $seen > self::FORESHORTENED ? ($qx * $ex + $qy * $ey) / ($seen ** 2 * $mm / 2) : 0.0;
                 $row[] = max(-1.2, min(1.2, $at)) * ($nx * $ex + $ny * $ey) / 2;
                 if ($row[3 + $axis] > self::AT_END) {
-                    $ends[$axis.($at > 0.0 ? 'far' : 'near')][$i] = true;
+                    $ends[$axis.($at > 0.0 ? 'far' : 'near')][$i] = $qx * -$ey + $qy * $ex;
                 }
             }
             $rows[$i] = [$row, $off];
         }
-        foreach ($ends as $places) {
-            $rows = count($places) < self::END_PLACES ? array_diff_key($rows, $places) : $rows;
+        foreach ($ends as $end => $places) {
+            // An end is as long as the piece is broad across it.
+            $across = $end[0] === '0' ? $size->heightMm : $size->widthMm;
+            $spans = max($places) - min($places) + Rim::EVERY_MM;
+            $rows = count($places) < 2 || $spans < self::END_SHARE * $across ? array_diff_key($rows, $places) : $rows;
         }
         $rows = array_values($rows);
         $mean = array_fill(0, 5, 0.0);
@@ -140,6 +143,16 @@ final readonly class PieceFit
 
         return $this->isTold('width') && abs($this->off['width']) > self::ELSEWHERE * $size->widthMm
             || $this->isTold('height') && abs($this->off['height']) > self::ELSEWHERE * $size->heightMm;
+    }
+
+    /**
+     * Whether it is known where it lies, one way.
+     *
+     * @param  'across'|'level'  $way
+     */
+    public function isPlaced(string $way): bool
+    {
+        return $this->places >= Seen::LEAST_PLACES && $this->isTold($way);
     }
 
     /** By which share it is larger than planned as a whole, where both its width and its height are known. */

@@ -27,6 +27,11 @@ final class PoseRefinement
     /** Where it goes together better by less than that, what was found first stays (tuned on the made-up characters of bench/). */
     private const BETTER = 0.92;
 
+    /** What is off by so much is otherwise, mm; so much fewer of that are clearly fewer (tuned likewise). */
+    private const OTHERWISE_MM = 1.0;
+
+    private const SIMPLER = 1.0;
+
     /** A piece of which fewer places are seen counts less; with so few in all nothing is moved. */
     private const FEW = 15;
 
@@ -66,13 +71,17 @@ final class PoseRefinement
             $known[] = [self::only(6, 1.0), 0.0, 1e6];
         }
         // What goes with most is sought from where each piece by itself says that all lie, and as large.
-        $least = INF;
+        $least = $fewest = INF;
         $found = array_fill(0, self::UNKNOWNS, 0.0);
         foreach ([[0.0, 0.0, 0.0], ...self::starts($plan, $pieces)] as $i => [$x, $y, $larger]) {
             $begin = [$x, $y, 0.0, 0.0, 0.0, 0.0, $pose->isMeasured() ? 0.0 : $larger];
             $next = self::from($begin, $i === 0 ? self::LIMITS_MM : self::CLOSE_MM, $rows, $known);
             $cost = self::cost($next, $rows, $known);
-            [$found, $least] = $cost < self::BETTER * $least ? [$next, $cost] : [$found, $least];
+            $otherwise = self::otherwise($plan, $edges, $rows, $next);
+            $isSimpler = $otherwise < $fewest - self::SIMPLER;
+            if ($isSimpler || $otherwise < $fewest + self::SIMPLER && $cost < self::BETTER * $least) {
+                [$found, $least, $fewest] = [$next, $cost, $otherwise];
+            }
         }
         [$x, $y, $turn, $nearer, $right, $up, $larger] = $found;
 
@@ -152,6 +161,30 @@ final class PoseRefinement
         }
 
         return $found;
+    }
+
+    /**
+     * In how many ways pieces would lie otherwise than planned, or be of other sizes: what is off by little counts for little.
+     *
+     * @param  list<array{Rim, float}>  $edges
+     * @param  list<array{list<float>, float, float}>  $rows  theirs first
+     * @param  list<float>  $found
+     */
+    private static function otherwise(Expected $plan, array $edges, array $rows, array $found): float
+    {
+        $of = [];
+        foreach ($edges as $i => [$rim, $off]) {
+            $of[$rim->layer][] = [$rim, $off - Gaussian::dot($rows[$i][0], $found)];
+        }
+        $sum = 0.0;
+        foreach ($of as $label => $own) {
+            $fit = PieceFit::of($plan->layers[$label]->piece, $plan->side, $own);
+            foreach (['across', 'level', 'width', 'height'] as $what) {
+                $sum += $fit->isTold($what) ? min(1.0, ($fit->off[$what] / self::OTHERWISE_MM) ** 2) : 0.0;
+            }
+        }
+
+        return $sum;
     }
 
     /**

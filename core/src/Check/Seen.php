@@ -21,6 +21,8 @@ final readonly class Seen
     /** What lies farther off than this is looked for about where it is; so far apart are ways in which pieces are off, mm. */
     private const FAR_MM = 1.0;
 
+    private const WAYS = ['across', 'level'];
+
     /** Of so many details it can be said what most of them have in common. */
     private const FACE = 3;
 
@@ -72,7 +74,7 @@ final readonly class Seen
             // Details are found surely once the pose is near.
             $details = $round === 1 ? [] : self::details($photo, $pose, $plan, $colours, $pieces);
             if ($round === self::ROUNDS) {
-                $details = $pose->isOnSheet() ? $details : self::besideEachOther($plan, $details);
+                $details = self::besideEachOther($plan, $details, $pieces, $pose->isOnSheet());
 
                 return new self($pose, $colours, $pieces, $details, $edges, self::median(array_column($found, 1)));
             }
@@ -213,8 +215,7 @@ final readonly class Seen
         $details = $carried = [];
         foreach ($plan->details() as $labels) {
             [$fit] = $pieces[self::key($plan, $labels[0])];
-            $isSure = $fit->places >= self::LEAST_PLACES && max($fit->sigma['across'], $fit->sigma['level']) <= self::SURE_MM;
-            $shift = $isSure ? [$fit->off['across'], $fit->off['level']] : [0.0, 0.0];
+            $shift = array_map(static fn (string $way): float => $fit->isPlaced($way) ? $fit->off[$way] : 0.0, self::WAYS);
             // What lies on another detail goes along with that: a spark with its eye.
             [$x, $y] = $carried[DetailFit::host($plan, $labels)] ?? [0.0, 0.0];
             $found = DetailFit::of($photo, $pose, $plan, $colours, $labels, [$shift[0] + $x, $shift[1] + $y]);
@@ -229,12 +230,13 @@ final readonly class Seen
 
     /**
      * Without a sheet nobody knows from where the camera looks: what most details of a piece have in common is that, or all of them
-     * together, which is not told then.
+     * together, which is not told then. Nor is it where the place of the piece itself is not known.
      *
      * @param  list<array{int, DetailFit}>  $details
+     * @param  array<string, array{PieceFit, int}>  $pieces
      * @return list<array{int, DetailFit}>
      */
-    private static function besideEachOther(Expected $plan, array $details): array
+    private static function besideEachOther(Expected $plan, array $details, array $pieces, bool $isOnSheet): array
     {
         $offs = [];
         foreach ($details as [$label, $fit]) {
@@ -243,12 +245,20 @@ final readonly class Seen
             }
         }
 
-        return array_map(static function (array $one) use ($plan, $offs): array {
+        return array_map(static function (array $one) use ($plan, $offs, $pieces, $isOnSheet): array {
             [$label, $fit] = $one;
-            $all = $offs[self::key($plan, $label)] ?? [];
-            $hasFace = $fit->isOnPiece && count($all) >= self::FACE;
+            $key = self::key($plan, $label);
+            $all = $fit->isOnPiece ? $offs[$key] ?? [] : [];
+            if ($all === []) {
+                return $one;
+            }
+            $isSeenAskew = ! $isOnSheet && count($all) >= self::FACE;
+            $isAcross = $isSeenAskew || ! $pieces[$key][0]->isPlaced('across');
+            $isUp = $isSeenAskew || ! $pieces[$key][0]->isPlaced('level');
+            $across = $isAcross ? self::common(array_column($all, 0)) : 0.0;
+            $up = $isUp ? self::common(array_column($all, 1)) : 0.0;
 
-            return [$label, $hasFace ? $fit->less([self::common(array_column($all, 0)), self::common(array_column($all, 1))]) : $fit];
+            return [$label, $fit->less([$across, $up], [$isAcross, $isUp])];
         }, $details);
     }
 
