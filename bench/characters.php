@@ -5,7 +5,7 @@ declare(strict_types=1);
 /*
  * Made-up characters by seed, as figure documents: a head on a body, ears, arms and feet in pairs, now and then a hat, a tail or a nose,
  * a face with sparks, cheeks and a belly. Colours are one scheme each: brights, pales, greys, one hue dark and light. Nobody's
- * character. Seeds below 2000 are for tuning or have been looked at; those from 2000 on are kept aside.
+ * character. Seeds below 2600 are for tuning or have been looked at; those from 2600 on are kept aside.
  */
 
 /** @return stdClass an impa-figure document, version 1 */

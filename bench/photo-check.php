@@ -52,7 +52,7 @@ for ($n = 0; $n < $photos; $n++) {
     $turn = $lights === [] ? $n : intdiv($n, count($lights));
     $isFaultless = $lights === [] ? $n % 4 === 3 : $turn % 2 === 0;
     $plan = $names === []
-        ? Figure::fromDocument(character((int) ($argv[4] ?? ($set === 'made' ? 1 : 2000)) + $n))
+        ? Figure::fromDocument(character((int) ($argv[4] ?? ($set === 'made' ? 1 : 2600)) + $n))
         : Figure::fromJson((string) file_get_contents(
             __DIR__.'/../demo/'.$names[($lights === [] ? $n : $n + $turn) % count($names)].'.impa.json',
         ));
