@@ -193,7 +193,7 @@ $numbers = [
         'Advice, with its amount: solid below %s mm; a wire in a limb thinner than an eighth of its length; stuffing above %s cm3 '.
             "where the part carries nothing;\nscrap of like colour where the colour differs from undyed wool by more than %s; ".
             "else core wool. Foam is looked for from %s mm on.\n".
-            "The **cover** should be %s mm for like on like, up to %s mm at a CIEDE2000 of %s between ".
+            'The **cover** should be %s mm for like on like, up to %s mm at a CIEDE2000 of %s between '.
             'inside and colour, and %s mm more for pale over dark (house choice).',
         CoreMaterial::SOLID_BELOW_MM,
         of(Insides::class, 'LARGE_CM3'),
