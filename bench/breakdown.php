@@ -5,8 +5,8 @@ declare(strict_types=1);
 use Impa\Figure\Figure;
 use Impa\Raster\Raster;
 use Impa\Render\Painter;
-use Impa\Seeing\Agreement;
 use Impa\Seeing\Breakdown;
+use Impa\Seeing\Result\Agreement;
 
 /*
  * How well the break-down sees drawings it was not made for: flat drawings from npm packages (development dependencies), rasterised at

@@ -135,7 +135,7 @@ function character(int $seed): stdClass
     ], JSON_THROW_ON_ERROR);
     $document = json_decode($json);
     $document->heightMm = 100;
-    $document->heightMm = round(Impa\Figure\Sizing::standsMm(Impa\Figure\Figure::fromDocument($document)), 1);
+    $document->heightMm = round(Impa\Figure\Editing\Sizing::standsMm(Impa\Figure\Figure::fromDocument($document)), 1);
 
     return $document;
 }

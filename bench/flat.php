@@ -2,17 +2,17 @@
 
 declare(strict_types=1);
 
+use Impa\Figure\Figure;
+use Impa\Flat\FeltSheet;
+use Impa\Flat\FlatPlan;
+use Impa\Geometry\Outline\SkylinePacking;
+use Impa\Tests\Support\CutUp;
+
 /*
  * How near pieces lie to the least felt there is, and how long it takes: sheets that were cut up from edge to edge into so many pieces, so
  * that the optimum is known. Then a figure of layers: its plan beside the reading of its document.
  * php -d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M bench/flat.php
  */
-
-use Impa\Figure\Figure;
-use Impa\Flat\FeltSheet;
-use Impa\Flat\FlatPlan;
-use Impa\Geometry\SkylinePacking;
-use Impa\Tests\Support\CutUp;
 
 require __DIR__.'/../vendor/autoload.php';
 require __DIR__.'/timed.php';

@@ -2,16 +2,16 @@
 
 declare(strict_types=1);
 
-// How answers slow down as a store grows: fills a store of its own with so many figures of so many revisions and prints medians.
-//   php bench/growth.php [FIGURES ...]      2000 and 20000 where none is named
-
-use App\Accounts\Whose;
+use App\Accounts\CurrentFelter;
 use Illuminate\Contracts\Console\Kernel as Console;
 use Illuminate\Contracts\Http\Kernel;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+
+// How answers slow down as a store grows: fills a store of its own with so many figures of so many revisions and prints medians.
+//   php bench/growth.php [FIGURES ...]      2000 and 20000 where none is named
 
 chdir(dirname(__DIR__));
 require 'vendor/autoload.php';
@@ -123,11 +123,12 @@ foreach (array_map(intval(...), array_slice($argv, 1) ?: [2000, 20000]) as $figu
             );
             $revisions = [];
             for ($r = 1; $r <= 10; $r++) {
-                $revisions[] = Whose::own() + ['figure_id' => $id, 'revision' => $r, 'document' => $document, 'created_at' => now()];
+                $revisions[] = CurrentFelter::own()
+                    + ['figure_id' => $id, 'revision' => $r, 'document' => $document, 'created_at' => now()];
             }
             DB::table('figure_revisions')->insert($revisions);
             DB::table('pictures')->insert(
-                Whose::own() + [
+                CurrentFelter::own() + [
                     'hash' => hash('sha256', "{$n}"),
                     'media_type' => 'image/png',
                     'width_px' => 1,
@@ -135,7 +136,7 @@ foreach (array_map(intval(...), array_slice($argv, 1) ?: [2000, 20000]) as $figu
                     'bytes' => 1,
                 ],
             );
-            DB::table('step_marks')->insert(Whose::own() + ['figure_id' => $id, 'step' => 'portion', 'created_at' => now()]);
+            DB::table('step_marks')->insert(CurrentFelter::own() + ['figure_id' => $id, 'step' => 'portion', 'created_at' => now()]);
         }
     });
     $measure();

@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-// Prints figures of random solid shapes with the meshes of their pieces, for bench/mass-fixture.mjs.
-
 use Impa\Figure\Figure;
 use Impa\Shape\Catalogue;
 use Impa\Shape\ShapeKind;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
+
+// Prints figures of random solid shapes with the meshes of their pieces, for bench/mass-fixture.mjs.
 
 require __DIR__.'/../vendor/autoload.php';
 

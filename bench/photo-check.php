@@ -2,29 +2,29 @@
 
 declare(strict_types=1);
 
+use Impa\Check\Photo\PhotoRefused;
+use Impa\Check\PhotoCheck;
+use Impa\Face\Together;
+use Impa\Figure\Figure;
+use Impa\Render\Bench\BenchCamera;
+use Impa\Render\Bench\BenchLight;
+use Impa\Render\View;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
 /*
- * How exactly the photo check tells what is otherwise: simulated photos (Render/BenchCamera) of figures with known deviations, and of
+ * How exactly the photo check tells what is otherwise: simulated photos (Render/Bench/BenchCamera) of figures with known deviations, and of
  * faultless ones. Of every thing that is judged the error of what is told (0 where nothing is) against what was done.
  *
  *   php -d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M bench/photo-check.php [photos] [SET] [lights] [first]
  *
- * Lights: all, or kinds of Render/BenchLight with commas between them; every photo is then lit by one of them in turn, half of them are
- * faultless, and a table tells by light how many were refused, of the faultless how many gave an alarm of 1 mm or more, of what was done
- * otherwise how much was told within 1 mm, and of what was told how much was more than 1 mm wrong.
+ * Lights: all, or kinds of Render/Bench/BenchLight with commas between them; every photo is then lit by one of them in turn, half of
+ * them are faultless, and a table tells by light how many were refused, of the faultless how many gave an alarm of 1 mm or more, of
+ * what was done otherwise how much was told within 1 mm, and of what was told how much was more than 1 mm wrong.
  * First: the seed of the first made-up character.
  * Sets: tuned (the demo's Sorrel and Bobbin), aside (Lanto and Wick), made (characters of bench/characters.php, for tuning), fresh
  * (others of them, kept aside). Seeds of sets kept aside differ from those of the tuned ones. Of made-up characters each photo has its own.
  */
-
-use Impa\Check\PhotoCheck;
-use Impa\Check\PhotoRefused;
-use Impa\Face\Together;
-use Impa\Figure\Figure;
-use Impa\Render\BenchCamera;
-use Impa\Render\BenchLight;
-use Impa\Render\View;
-use Random\Engine\Mt19937;
-use Random\Randomizer;
 
 require __DIR__.'/../vendor/autoload.php';
 require __DIR__.'/characters.php';

@@ -2,17 +2,17 @@
 
 declare(strict_types=1);
 
+use Impa\Figure\Figure;
+use Impa\Plan\Plan;
+use Impa\Stash\Supply\Supply;
+use Impa\Tests\Support\Figures;
+
 /*
  * How long a plan of 40 parts and 40 details takes in process, and next to it a figure of one part:
  * medians in milliseconds, and their ratio. With a base address, the same over HTTP:
  * php -d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=128M -d opcache.jit_max_root_traces=8192
  * bench/plan.php [http://127.0.0.1:8765]
  */
-
-use Impa\Figure\Figure;
-use Impa\Plan\Plan;
-use Impa\Stash\Supply;
-use Impa\Tests\Support\Figures;
 
 require __DIR__.'/../vendor/autoload.php';
 require __DIR__.'/timed.php';

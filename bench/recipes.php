@@ -5,7 +5,7 @@ declare(strict_types=1);
 use Impa\Colour\Blend;
 use Impa\Colour\Ciede2000;
 use Impa\Colour\Srgb;
-use Impa\Stash\Recipes;
+use Impa\Stash\Mixing\Recipes;
 
 /*
  * Recipes for one colour over a stash of 60 made-up wools: how long they take, and how much worse the best one is than the

@@ -2,18 +2,18 @@
 
 declare(strict_types=1);
 
-/*
- * How long a set of 20 different characters of 20 parts takes, planned as one: its ledger and its order; and a choir, the same one in 20
- * colourways. Medians in milliseconds, and how they stand to one figure for itself. With a base address, the same over HTTP:
- * php -d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=128M bench/sets.php [http://127.0.0.1:8765]
- */
-
 use Impa\Figure\Figure;
 use Impa\Sets\Colourways;
 use Impa\Sets\FigureSet;
 use Impa\Sets\Member;
 use Impa\Sets\SetPlan;
 use Impa\Tests\Support\Figures;
+
+/*
+ * How long a set of 20 different characters of 20 parts takes, planned as one: its ledger and its order; and a choir, the same one in 20
+ * colourways. Medians in milliseconds, and how they stand to one figure for itself. With a base address, the same over HTTP:
+ * php -d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=128M bench/sets.php [http://127.0.0.1:8765]
+ */
 
 require __DIR__.'/../vendor/autoload.php';
 require __DIR__.'/timed.php';

@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 use Impa\Figure\Figure;
-use Impa\Figure\Side;
-use Impa\Figure\Silhouette;
+use Impa\Figure\Placing\Silhouette;
+use Impa\Figure\Term\Side;
 use Impa\Seeing\Breakdown;
 
 /*

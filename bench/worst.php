@@ -2,22 +2,22 @@
 
 declare(strict_types=1);
 
+use Impa\Colour\Srgb;
+use Impa\Figure\Document\FigureRefused;
+use Impa\Figure\Figure;
+use Impa\Render\Bench\BenchCamera;
+use Impa\Render\Bench\RandomDeviations;
+use Impa\Render\Painter;
+use Impa\Render\View;
+use Impa\Tests\Support\AnyFigure;
+use Impa\Tests\Support\Doors;
+use Impa\Tests\Support\Figures;
+
 /*
  * The worst documents that the check takes in, at every reckoning door: as many parts, details, points and wires as may be, in a heap,
  * turned, tiny, far apart. Prints the slowest doors of each, and fails where one takes longer than five seconds:
  *   php -d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M bench/worst.php [document ...]
  */
-
-use Impa\Colour\Srgb;
-use Impa\Figure\Figure;
-use Impa\Figure\FigureRefused;
-use Impa\Render\BenchCamera;
-use Impa\Render\Painter;
-use Impa\Render\Slips;
-use Impa\Render\View;
-use Impa\Tests\Support\AnyFigure;
-use Impa\Tests\Support\Doors;
-use Impa\Tests\Support\Figures;
 
 require __DIR__.'/../vendor/autoload.php';
 
@@ -109,7 +109,7 @@ foreach (range(1, 6) as $seed) {
 }
 /** Pictures as large as may be asked for. */
 $largest = [
-    'check/camera' => static fn (Figure $f): string => BenchCamera::png($f, Slips::of($f, 1), View::Front, 1, true, 2400),
+    'check/camera' => static fn (Figure $f): string => BenchCamera::png($f, RandomDeviations::of($f, 1), View::Front, 1, true, 2400),
     'render, large' => static fn (Figure $f): string => Painter::png($f, View::Front, 4096, Srgb::hex('#ffffff')),
 ];
 $only = array_slice($argv, 1);

@@ -2,15 +2,15 @@
 
 declare(strict_types=1);
 
+use Illuminate\Contracts\Console\Kernel;
+use Symfony\Component\Console\Input\InputArgument;
+use Symfony\Component\Console\Input\InputOption;
+
 /*
  * Writes docs/console.md from the commands themselves: what each is for, what it takes.
  *   php bin/console.php            writes the page anew
  *   php bin/console.php --check    exits with 1 where the page says something else than the commands
  */
-
-use Illuminate\Contracts\Console\Kernel;
-use Symfony\Component\Console\Input\InputArgument;
-use Symfony\Component\Console\Input\InputOption;
 
 require __DIR__.'/../vendor/autoload.php';
 

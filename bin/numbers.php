@@ -2,28 +2,20 @@
 
 declare(strict_types=1);
 
-/*
- * Writes the numbers that pages tell into them, as the code has them: what stands between "<!-- numbers: NAME -->" and "<!-- /numbers -->".
- *   php bin/numbers.php            writes the pages anew
- *   php bin/numbers.php --check    names the pages that say something else than the code, and exits with 1 where there are any
- * Another folder of pages may be named, for the test of this itself.
- * What a number is and where it comes from is written here, beside it; the number itself never is.
- */
-
 use Impa\Armature\ArmatureSheet;
 use Impa\Armature\Gauge;
 use Impa\Armature\WireAdvice;
 use Impa\Balance\Balance;
 use Impa\Balance\Footprint;
-use Impa\Build\Needle;
-use Impa\Build\Obstacle;
-use Impa\Build\Reach;
-use Impa\Check\MendDesk;
-use Impa\Check\SmallParts;
-use Impa\Face\Crispness;
+use Impa\Build\Order\Obstacle;
+use Impa\Build\Order\Reach;
+use Impa\Build\Steps\NeedleChoice;
+use Impa\Check\Finish\SmallParts;
+use Impa\Check\Mending\MendDesk;
+use Impa\Face\Advice\Crispness;
 use Impa\Figure\FigureReader;
 use Impa\Figure\FlatWork;
-use Impa\Figure\Seat;
+use Impa\Figure\Placing\Seat;
 use Impa\Figure\Wire;
 use Impa\Flat\EyeHoles;
 use Impa\Flat\FlatPlan;
@@ -39,12 +31,20 @@ use Impa\Material\HandModel;
 use Impa\Material\Pace;
 use Impa\Material\WireMaterial;
 use Impa\Plan\Notes;
-use Impa\Stash\Reserve;
-use Impa\Wool\CoverAdvice;
-use Impa\Wool\Coverings;
-use Impa\Wool\Insides;
-use Impa\Wool\Portions;
+use Impa\Stash\Supply\Reserve;
+use Impa\Wool\Inside\CoverAdvice;
+use Impa\Wool\Inside\Insides;
+use Impa\Wool\Ledger\Coverings;
+use Impa\Wool\Portion\Portions;
 use Impa\Wool\Spread;
+
+/*
+ * Writes the numbers that pages tell into them, as the code has them: what stands between "<!-- numbers: NAME -->" and "<!-- /numbers -->".
+ *   php bin/numbers.php            writes the pages anew
+ *   php bin/numbers.php --check    names the pages that say something else than the code, and exits with 1 where there are any
+ * Another folder of pages may be named, for the test of this itself.
+ * What a number is and where it comes from is written here, beside it; the number itself never is.
+ */
 
 require __DIR__.'/../vendor/autoload.php';
 
@@ -228,7 +228,7 @@ $numbers = [
         ['a plait of three', say('%s times its length of each strand', Coverings::PLAIT_TAKE_UP), 'CP'],
         ['fold-back at both ends of a wrapped wire', say('%s mm each', WireMaterial::FOLD_BACK_MM), 'CP'],
         ['a part thinner than this cannot be felted well', these(Notes::class, 'THINNEST_MM').' mm', 'CP'],
-        ['a usual needle works', say('%s mm deep from each side', Needle::DEEPEST_MM), 'CP'],
+        ['a usual needle works', say('%s mm deep from each side', NeedleChoice::DEEPEST_MM), 'CP'],
         [
             'felted onto, not in: with its middle and so much within; wrapped, a dome, a cup, hair or locks with so much',
             pc(of(Seat::class, 'MUCH')).'; '.pc(of(Seat::class, 'LITTLE')),

@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace App\Archive;
 
-use App\Accounts\Whose;
+use App\Accounts\CurrentFelter;
 use App\Hand\OwnHand;
 use App\Models\Figure;
 use App\Models\FigureSet;
 use App\Models\Picture;
 use App\Store\Record;
 use App\Store\RecordRefused;
-use App\Store\Writing;
+use App\Store\Transaction;
+use Impa\Figure\Document\FigureRefused;
 use Impa\Figure\Figure as FigureDocument;
-use Impa\Figure\FigureRefused;
-use Impa\Raster\PictureRefused;
+use Impa\Raster\File\PictureRefused;
 use stdClass;
 
 /**
@@ -32,7 +32,7 @@ final class Incoming
     /** @var list<Picture> that were not here before, until all of it is */
     private array $newPictures = [];
 
-    private function __construct(private readonly Packed $packed)
+    private function __construct(private readonly ArchiveReader $packed)
     {
         $this->here = new Outgoing;
         $this->numbers = new Numbers;
@@ -42,7 +42,7 @@ final class Incoming
     /** @throws ArchiveRefused in words, if it is none that can be taken in */
     public static function of(string $path): self
     {
-        return new self(Packed::open($path));
+        return new self(ArchiveReader::open($path));
     }
 
     /**
@@ -121,7 +121,7 @@ final class Incoming
     private function takeAll(Conflict $conflict, array $each, callable $progress, array &$told): void
     {
         $this->takePictures($progress);
-        Writing::together(function () use ($conflict, $each, $progress, &$told): void {
+        Transaction::together(function () use ($conflict, $each, $progress, &$told): void {
             $this->numbers->figures = Numbers::of('figures');
             $this->stash->take($conflict);
             $uuids = $this->uuids();
@@ -317,7 +317,7 @@ final class Incoming
                     $members[] = ['figure' => $id] + (array) $member;
                 }
             }
-            $row = Whose::own() + [
+            $row = CurrentFelter::own() + [
                 'uuid' => Row::text($said, 'uuid'),
                 'name' => Row::text($said, 'name', 120),
                 'revision' => max(1, Row::whole($said, 'revision')),
@@ -328,10 +328,10 @@ final class Incoming
             ];
             $id = $known[$row['uuid']] ?? 0;
             if ($id > 0) {
-                Whose::rows('figure_sets')->where('id', $id)->update($row);
-                Whose::rows('set_wools')->where('figure_set_id', $id)->delete();
+                CurrentFelter::rows('figure_sets')->where('id', $id)->update($row);
+                CurrentFelter::rows('set_wools')->where('figure_set_id', $id)->delete();
             } else {
-                $id = (int) Whose::rows('figure_sets')->insertGetId($row);
+                $id = (int) CurrentFelter::rows('figure_sets')->insertGetId($row);
             }
             $asides = [];
             foreach (Row::objects($said, 'woolAside') as $aside) {
@@ -347,7 +347,7 @@ final class Incoming
     /** The box of needles is one: the archive's where there is none here, or it takes its place. */
     private function takeNeedles(Conflict $conflict): void
     {
-        if ($conflict !== Conflict::Replace && Whose::rows('needles')->exists()) {
+        if ($conflict !== Conflict::Replace && CurrentFelter::rows('needles')->exists()) {
             return;
         }
         $rows = [];
@@ -357,7 +357,7 @@ final class Incoming
                 $rows[$gauge.$kind] = ['gauge' => $gauge, 'kind' => $kind, 'left' => max(0, min(999, Row::whole($said, 'left')))];
             }
         }
-        Whose::rows('needles')->delete();
+        CurrentFelter::rows('needles')->delete();
         Numbers::insert('needles', array_values($rows));
     }
 

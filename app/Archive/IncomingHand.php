@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Archive;
 
-use App\Accounts\Whose;
+use App\Accounts\CurrentFelter;
 use stdClass;
 
 /** What is known of a hand, of an archive: pieces that were weighed and measured, and what was taken out of what is learned. */
 final readonly class IncomingHand
 {
-    public function __construct(private Packed $packed, private Numbers $numbers)
+    public function __construct(private ArchiveReader $packed, private Numbers $numbers)
     {
     }
 
@@ -54,13 +54,13 @@ final readonly class IncomingHand
     private function takeMarks(stdClass $hand): void
     {
         $pieces = Numbers::of('finished_parts');
-        $here = array_flip(array_filter(Whose::rows('hand_marks')->pluck('record')->all(), is_string(...)));
+        $here = array_flip(array_filter(CurrentFelter::rows('hand_marks')->pluck('record')->all(), is_string(...)));
         $marks = [];
         foreach (Row::objects($hand, 'aside') as $said) {
             $kind = Row::text($said, 'what', 8);
             $figure = Row::text($said, 'figure');
             $id = $kind === 'step'
-                ? Whose::rows('finished_steps')
+                ? CurrentFelter::rows('finished_steps')
                     ->where('figure_id', $this->numbers->figure($figure))
                     ->where('step', Row::text($said, 'step', 160))
                     ->value('id')

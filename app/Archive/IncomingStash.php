@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Archive;
 
-use App\Accounts\Whose;
+use App\Accounts\CurrentFelter;
 use App\Models\Wool;
-use Impa\Stash\WoolEntry;
+use Impa\Stash\Table\WoolEntry;
 use stdClass;
 
 /** The wools of an archive, with their weighings, and what mixes of them became. */
 final readonly class IncomingStash
 {
-    public function __construct(private Packed $packed, private Outgoing $here, private Numbers $numbers)
+    public function __construct(private ArchiveReader $packed, private Outgoing $here, private Numbers $numbers)
     {
     }
 
@@ -30,7 +30,7 @@ final readonly class IncomingStash
      */
     public function state(stdClass $said): string
     {
-        $row = Whose::rows('wools')->where('uuid', Row::text($said, 'uuid'))->first();
+        $row = CurrentFelter::rows('wools')->where('uuid', Row::text($said, 'uuid'))->first();
         if ($row === null && Row::time($said, 'thrownAt') === null && $this->twin(Row::text($said, 'name', 120)) > 0) {
             return 'same';
         }
@@ -73,7 +73,7 @@ final readonly class IncomingStash
                 $name = Row::text($said, 'name', 80);
                 throw ArchiveRefused::because(sprintf('The wool "%s" in it has faults: %s', $name, implode(' ', $faults)));
             }
-            $row = Wool::columns($entry) + Whose::own() + [
+            $row = Wool::columns($entry) + CurrentFelter::own() + [
                 'uuid' => $uuid,
                 'is_demo' => Row::flag($said, 'demo'),
                 'created_at' => Row::time($said, 'createdAt'),
@@ -82,10 +82,10 @@ final readonly class IncomingStash
             ];
             $id = $this->numbers->wools[$uuid] ?? 0;
             if ($id > 0) {
-                Whose::rows('wools')->where('id', $id)->update($row);
-                Whose::rows('weighings')->where('wool_id', $id)->delete();
+                CurrentFelter::rows('wools')->where('id', $id)->update($row);
+                CurrentFelter::rows('weighings')->where('wool_id', $id)->delete();
             } else {
-                $id = $this->numbers->wools[$uuid] = (int) Whose::rows('wools')->insertGetId($row);
+                $id = $this->numbers->wools[$uuid] = (int) CurrentFelter::rows('wools')->insertGetId($row);
             }
             Numbers::insert('weighings', array_map(static fn (stdClass $w): array => [
                 'wool_id' => $id,
@@ -99,7 +99,7 @@ final readonly class IncomingStash
     private function takeSwatches(): void
     {
         $known = [];
-        foreach (Whose::rows('swatches')->get() as $row) {
+        foreach (CurrentFelter::rows('swatches')->get() as $row) {
             $shares = self::sharesKey((array) json_decode((string) $row->shares, true));
             $known[$shares.$row->hex.substr((string) $row->created_at, 0, 19)] = true;
         }

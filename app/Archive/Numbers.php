@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Archive;
 
-use App\Accounts\Whose;
+use App\Accounts\CurrentFelter;
 use App\Store\Record;
 
 /** Numbers of this store by the names that rows have in every store, while an archive is taken in; and rows written in heaps. */
@@ -34,7 +34,7 @@ final class Numbers
     public static function of(string $table, string $name = 'uuid'): array
     {
         $numbers = [];
-        foreach (Whose::rows($table)->pluck('id', $name) as $key => $id) {
+        foreach (CurrentFelter::rows($table)->pluck('id', $name) as $key => $id) {
             $numbers[(string) $key] = is_numeric($id) ? (int) $id : 0;
         }
 
@@ -63,7 +63,7 @@ final class Numbers
             }
         }
         foreach (array_chunk($rows, self::AT_ONCE) as $some) {
-            Whose::rows($table)->insert(array_map(static fn (array $row): array => Whose::own() + $row, $some));
+            CurrentFelter::rows($table)->insert(array_map(static fn (array $row): array => CurrentFelter::own() + $row, $some));
         }
     }
 }

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Archive;
 
-use App\Accounts\Whose;
+use App\Accounts\CurrentFelter;
 use App\Models\Figure;
 use App\Models\FigureSet;
 use App\Models\Picture;
 use App\Models\Wool;
 use Generator;
 use Illuminate\Database\Query\Builder;
-use Impa\Stash\StashTable;
-use Impa\Stash\WoolEntry;
+use Impa\Stash\Table\StashTable;
+use Impa\Stash\Table\WoolEntry;
 use stdClass;
 
 /**
@@ -58,13 +58,13 @@ final class Outgoing
 
     public function __construct()
     {
-        foreach (Whose::rows('wools')->get(['id', 'uuid']) as $row) {
+        foreach (CurrentFelter::rows('wools')->get(['id', 'uuid']) as $row) {
             $this->wools[(int) $row->id] = (string) $row->uuid;
         }
-        foreach (Whose::rows('pictures')->get(['id', 'hash']) as $row) {
+        foreach (CurrentFelter::rows('pictures')->get(['id', 'hash']) as $row) {
             $this->pictures[(int) $row->id] = (string) $row->hash;
         }
-        foreach (Whose::rows('figures')->get(['id', 'uuid']) as $row) {
+        foreach (CurrentFelter::rows('figures')->get(['id', 'uuid']) as $row) {
             $this->figures[(int) $row->id] = (string) $row->uuid;
         }
     }
@@ -107,7 +107,8 @@ final class Outgoing
             yield "sets/{$set->uuid}.json" => Json::of($this->set($set));
         }
         yield 'hand.json' => Json::of($this->hand());
-        yield 'needles.json' => Json::of(Whose::rows('needles')->orderBy('gauge')->orderBy('kind')->get(['gauge', 'kind', 'left'])->all());
+        $needles = CurrentFelter::rows('needles')->orderBy('gauge')->orderBy('kind');
+        yield 'needles.json' => Json::of($needles->get(['gauge', 'kind', 'left'])->all());
     }
 
     /** @return Generator<string, string> one figure's files */
@@ -205,7 +206,7 @@ final class Outgoing
             'createdAt' => self::time($r->created_at),
             'changedAt' => self::time($r->updated_at),
             'thrownAt' => self::time($r->deleted_at),
-            'weighings' => Whose::rows('weighings')->where('wool_id', $r->id)->orderBy('id')->get()
+            'weighings' => CurrentFelter::rows('weighings')->where('wool_id', $r->id)->orderBy('id')->get()
                 ->map(static fn (stdClass $w): array => ['grams' => self::number($w->grams), 'at' => self::time($w->created_at)])->all(),
         ];
     }
@@ -213,13 +214,13 @@ final class Outgoing
     /** @return list<array<string, mixed>> */
     private function stash(): array
     {
-        return array_values(Whose::rows('wools')->orderBy('uuid')->get()->map($this->wool(...))->all());
+        return array_values(CurrentFelter::rows('wools')->orderBy('uuid')->get()->map($this->wool(...))->all());
     }
 
     /** @return list<array<string, mixed>> in the order in which they were made */
     private function swatches(): array
     {
-        return array_values(Whose::rows('swatches')->orderBy('id')->get()->map(function (stdClass $r): array {
+        return array_values(CurrentFelter::rows('swatches')->orderBy('id')->get()->map(function (stdClass $r): array {
             $shares = [];
             foreach ((array) json_decode((string) $r->shares, true) as $wool => $share) {
                 $shares[$this->wools[(int) $wool] ?? ''] = self::number($share);
@@ -237,6 +238,7 @@ final class Outgoing
         foreach ($set->rows() as $row) {
             $members[] = ['figure' => $this->figures[is_int($row->figure ?? null) ? $row->figure : 0] ?? null] + (array) $row;
         }
+        $aside = CurrentFelter::rows('set_wools')->where('figure_set_id', $set->id)->get();
 
         return [
             'uuid' => $set->uuid,
@@ -246,7 +248,7 @@ final class Outgoing
             'createdAt' => self::time($set->getRawOriginal('created_at')),
             'changedAt' => self::time($set->getRawOriginal('updated_at')),
             'members' => $members,
-            'woolAside' => self::sorted(Whose::rows('set_wools')->where('figure_set_id', $set->id)->get()->map(fn (stdClass $r): array => [
+            'woolAside' => self::sorted($aside->map(fn (stdClass $r): array => [
                 'wool' => $this->wools[(int) $r->wool_id] ?? null,
                 'grams' => self::number($r->grams),
             ])->all(), 'wool'),
@@ -256,11 +258,11 @@ final class Outgoing
     /** @return array<string, mixed> */
     private function hand(): array
     {
-        $pieces = Whose::rows('finished_parts')->orderBy('at')->orderBy('uuid')->get();
-        $steps = Whose::rows('finished_steps')->get(['id', 'figure_id', 'step']);
+        $pieces = CurrentFelter::rows('finished_parts')->orderBy('at')->orderBy('uuid')->get();
+        $steps = CurrentFelter::rows('finished_steps')->get(['id', 'figure_id', 'step']);
         $marks = [];
         $since = null;
-        foreach (Whose::rows('hand_marks')->orderBy('at')->orderBy('id')->get() as $mark) {
+        foreach (CurrentFelter::rows('hand_marks')->orderBy('at')->orderBy('id')->get() as $mark) {
             [$kind, $id] = explode(':', (string) $mark->record) + ['', ''];
             if ($id === '') {
                 $since = (int) $mark->at;
@@ -299,7 +301,7 @@ final class Outgoing
 
     private function of(string $table, Figure $figure): Builder
     {
-        return Whose::rows($table)->where('figure_id', $figure->id);
+        return CurrentFelter::rows($table)->where('figure_id', $figure->id);
     }
 
     /**

@@ -8,12 +8,12 @@ use App\Hand\OwnHand;
 use App\Models\Needle;
 use App\Stash\Stash;
 use Illuminate\Support\Carbon;
-use Impa\Build\Evenings;
-use Impa\Build\ScheduleRefused;
+use Impa\Build\Schedule\Evenings;
+use Impa\Build\Schedule\ScheduleRefused;
 use Impa\Build\Work;
 use Impa\Figure\Figure;
 use Impa\Plan\Plan;
-use Impa\Wool\Ledger;
+use Impa\Wool\Ledger\Ledger;
 
 /** Plan and work of a figure by this felter's hand and what she has at hand, and the evenings that are usual where she says nothing. */
 final class Building

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Building;
 
-use App\Models\Bout;
 use App\Models\Figure;
-use App\Models\LogEntry;
+use App\Models\Log\Bout;
+use App\Models\Log\LogEntry;
 use App\Store\Record;
 use Impa\Build\Diary;
 use Impa\Build\Work;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Building;
 
 use Illuminate\Support\Facades\Cache;
-use Impa\Build\Hindrance;
-use Impa\Build\Reach;
+use Impa\Build\Order\Hindrance;
+use Impa\Build\Order\Reach;
 use Impa\Figure\Figure;
 
 /**

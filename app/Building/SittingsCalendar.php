@@ -7,7 +7,7 @@ namespace App\Building;
 use DateTimeImmutable;
 use Impa\Build\ScheduleSheet;
 use Impa\Build\Work;
-use Impa\Print\Page;
+use Impa\Print\Page\Page;
 use Sabre\VObject\Component\VCalendar;
 
 /**

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Drawing;
 
-use Impa\Raster\PictureRefused;
-use Impa\Raster\SvgDrawing;
+use Impa\Raster\File\PictureRefused;
+use Impa\Raster\File\SvgDrawing;
 use Symfony\Component\Process\Exception\ExceptionInterface;
 use Symfony\Component\Process\Process;
 

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Hand;
 
 use App\Models\Figure;
-use App\Models\FinishedPart;
-use App\Models\FinishedStep;
-use App\Models\HandMark;
+use App\Models\Log\FinishedPart;
+use App\Models\Log\FinishedStep;
+use App\Models\Log\HandMark;
 use App\Store\Record;
-use Impa\Figure\FigureRefused;
+use Impa\Figure\Document\FigureRefused;
 use Impa\Hand\Hand;
 use Impa\Hand\Observation;
 use Impa\Hand\TimedStep;

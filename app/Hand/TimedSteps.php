@@ -6,10 +6,10 @@ namespace App\Hand;
 
 use App\Building\Building;
 use App\Building\FigureLog;
-use App\Models\Bout;
 use App\Models\Figure;
-use App\Models\FinishedStep;
-use App\Store\Writing;
+use App\Models\Log\Bout;
+use App\Models\Log\FinishedStep;
+use App\Store\Transaction;
 use Impa\Figure\Figure as FigureDocument;
 use Impa\Hand\TimedStep;
 
@@ -47,7 +47,7 @@ final class TimedSteps
         if ($gone->isEmpty() && $new === []) {
             return;
         }
-        Writing::together(static function () use ($figure, $gone, $new): void {
+        Transaction::together(static function () use ($figure, $gone, $new): void {
             FinishedStep::query()->where('figure_id', $figure->id)->whereIn('step', $gone)->delete();
             foreach ($new as $key => $row) {
                 FinishedStep::query()->updateOrCreate(

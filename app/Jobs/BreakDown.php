@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
-use App\Accounts\Whose;
+use App\Accounts\CurrentFelter;
 use App\Http\Problem;
 use App\Http\Requests\Body;
 use App\Models\BreakdownJob;
@@ -33,7 +33,7 @@ final class BreakDown implements ShouldQueue
 
     public function handle(): void
     {
-        Whose::being($this->felter, function (): void {
+        CurrentFelter::being($this->felter, function (): void {
             $asked = $this->row()->value('asked');
             if (! is_string($asked)) {
                 return;
@@ -61,7 +61,7 @@ final class BreakDown implements ShouldQueue
     /** The worker was ended in the middle of it. */
     public function failed(): void
     {
-        Whose::being($this->felter, fn () => $this->row()->whereNull('answer')->update(['answer' => json_encode([
+        CurrentFelter::being($this->felter, fn () => $this->row()->whereNull('answer')->update(['answer' => json_encode([
             'problem' => ['status' => 503, 'detail' => 'The break-down was ended in the middle. Try once more; the picture is kept.'],
         ])]));
     }

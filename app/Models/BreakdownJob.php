@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Concerns\Owned;
+use App\Models\Concerns\Travels;
 use App\Watching\Workers;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Concerns\Owned;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 

@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Accounts\Whose;
+use App\Accounts\CurrentFelter;
 use App\Building\Building;
-use App\Store\Writing;
+use App\Models\Concerns\Owned;
+use App\Models\Concerns\Travels;
+use App\Models\Log\StepMark;
+use App\Store\Transaction;
 use Generator;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
@@ -14,7 +17,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Support\Carbon;
-use Impa\Figure\Anew;
+use Impa\Figure\Editing\Anew;
 use Impa\Figure\Figure as FigureDocument;
 use stdClass;
 
@@ -77,7 +80,7 @@ final class Figure extends Model
     public static function lay(FigureDocument $figure, ?int $pictureId, bool $isDemo = false): self
     {
         $model = new self(self::columns($figure) + ['picture_id' => $pictureId, 'is_demo' => $isDemo, 'revision' => 1]);
-        Writing::together(static function () use ($model): void {
+        Transaction::together(static function () use ($model): void {
             $model->save();
             $model->keep();
         });
@@ -95,12 +98,12 @@ final class Figure extends Model
     {
         $columns = ['document' => $json] + $row + self::columns($figure);
         if ($instead === null) {
-            return (int) Whose::rows('figures')->insertGetId(Whose::own() + $columns);
+            return (int) CurrentFelter::rows('figures')->insertGetId(CurrentFelter::own() + $columns);
         }
         foreach (self::OWN_TABLES as $table) {
-            Whose::rows($table)->where('figure_id', $instead)->delete();
+            CurrentFelter::rows($table)->where('figure_id', $instead)->delete();
         }
-        Whose::rows('figures')->where('id', $instead)->update($columns);
+        CurrentFelter::rows('figures')->where('id', $instead)->update($columns);
 
         return $instead;
     }
@@ -110,7 +113,7 @@ final class Figure extends Model
     {
         $columns = self::columns($figure) + ['revision' => $basedOn + 1];
         $saved = 0;
-        Writing::together(function () use ($columns, $basedOn, &$saved): void {
+        Transaction::together(function () use ($columns, $basedOn, &$saved): void {
             // The revision is asked for in the same statement, so that of two windows one wins and one is told.
             $saved = self::query()->whereKey($this->id)->where('revision', $basedOn)->update($columns);
             $before = $this->document;

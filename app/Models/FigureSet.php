@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Concerns\Owned;
+use App\Models\Concerns\Travels;
 use Illuminate\Database\Eloquent\Model;
 use Impa\Figure\Figure as FigureDocument;
 use Impa\Sets\FigureSet as SetOfFigures;

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Accounts\Whose;
+use App\Accounts\CurrentFelter;
+use App\Models\Concerns\Owned;
+use App\Models\Log\LogEntry;
 use App\Store\StoreTrouble;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\Storage;
-use Impa\Raster\PictureRefused;
+use Impa\Raster\File\PictureRefused;
 use Impa\Raster\Raster;
 use League\Flysystem\FilesystemException;
 use Symfony\Component\HttpKernel\Exception\HttpException;
@@ -120,7 +122,7 @@ final class Picture extends Model
         foreach ($unused as $picture) {
             // A side view is known by its hash alone.
             $isMeant = static fn (Builder $in): bool => $in->where('document', 'like', '%'.$picture->hash.'%')->exists();
-            if (! $isMeant(Whose::rows('figures')) && ! $isMeant(Whose::rows('figure_revisions'))) {
+            if (! $isMeant(CurrentFelter::rows('figures')) && ! $isMeant(CurrentFelter::rows('figure_revisions'))) {
                 $picture->letGo();
             }
         }

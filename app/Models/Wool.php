@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Concerns\Owned;
+use App\Models\Concerns\Travels;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use Impa\Colour\Srgb;
 use Impa\Material\Preparation;
 use Impa\Stash\StashWool;
-use Impa\Stash\WoolEntry;
+use Impa\Stash\Table\WoolEntry;
 use RuntimeException;
 
 /**

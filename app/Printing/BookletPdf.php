@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Printing;
 
-use Impa\Print\Html;
-use Impa\Print\Paper;
+use Impa\Print\Page\Html;
+use Impa\Print\Page\Paper;
 
 /** Running text and pages at true size as one PDF: such a page covers the text's margins. */
 final class BookletPdf

@@ -7,9 +7,9 @@ namespace App\Printing;
 use DOMDocument;
 use DOMElement;
 use DOMXPath;
-use Impa\Print\Html;
-use Impa\Print\Page;
-use Impa\Print\Paper;
+use Impa\Print\Page\Html;
+use Impa\Print\Page\Page;
+use Impa\Print\Page\Paper;
 
 /** Pages of true size as a PDF. Every page is one SVG shown in a box of the paper's own size in mm: so it comes out true. */
 final class PagesPdf

@@ -6,7 +6,7 @@ namespace App\Printing;
 
 use Dompdf\Dompdf;
 use Dompdf\Options;
-use Impa\Print\Paper;
+use Impa\Print\Page\Paper;
 
 /** HTML to a PDF of the paper's own size. */
 final class Pdf

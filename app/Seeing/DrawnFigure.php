@@ -7,8 +7,8 @@ namespace App\Seeing;
 use App\Http\Requests\Body;
 use App\Models\Picture;
 use Impa\Seeing\Breakdown;
-use Impa\Seeing\SeenAgain;
-use Impa\Seeing\View;
+use Impa\Seeing\Editing\SeenAgain;
+use Impa\Seeing\SheetView;
 
 /** A drawing that was taken in, broken down by a felter's wishes. */
 final class DrawnFigure
@@ -36,7 +36,7 @@ final class DrawnFigure
             'document' => $again === null ? $breakdown->document : $again->document,
             'notices' => [...$again === null ? [] : [$again->notice()], ...$breakdown->notices],
             'figures' => $breakdown->figures,
-            'views' => array_map(static fn (View $v): string => $v->value, $breakdown->views),
+            'views' => array_map(static fn (SheetView $v): string => $v->value, $breakdown->views),
         ];
     }
 

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Sharing;
 
-use App\Accounts\Whose;
+use App\Accounts\CurrentFelter;
 use App\Models\Device;
-use App\Store\Writing;
+use App\Store\Transaction;
 use Illuminate\Support\Carbon;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
@@ -38,7 +38,10 @@ final class Pairing
             $code .= self::LETTERS[random_int(0, strlen(self::LETTERS) - 1)];
         }
         $ends = now()->addMinutes(self::HOLDS_MINUTES);
-        Whose::rows('pairing_codes')->updateOrInsert(Whose::own(), ['code_hash' => self::hash($code), 'wrong' => 0, 'ends_at' => $ends]);
+        CurrentFelter::rows('pairing_codes')->updateOrInsert(
+            CurrentFelter::own(),
+            ['code_hash' => self::hash($code), 'wrong' => 0, 'ends_at' => $ends],
+        );
 
         return ['code' => substr($code, 0, 4).'-'.substr($code, 4), 'endsAt' => $ends->toIso8601String()];
     }
@@ -54,22 +57,22 @@ final class Pairing
     {
         $said = strtoupper((string) preg_replace('/[^A-Za-z0-9]/', '', substr($code, 0, 100)));
         $pass = bin2hex(random_bytes(32));
-        $why = Writing::together(static function () use ($said, $name, $pass): string {
-            $row = (array) Whose::rows('pairing_codes')->first();
+        $why = Transaction::together(static function () use ($said, $name, $pass): string {
+            $row = (array) CurrentFelter::rows('pairing_codes')->first();
             $ends = is_string($row['ends_at'] ?? null) ? Carbon::parse($row['ends_at']) : null;
             $wrong = is_numeric($row['wrong'] ?? null) ? (int) $row['wrong'] : 0;
             if ($ends === null || $ends->isPast() || $wrong >= self::WRONG_TRIES) {
                 return 'There is no code to pair by just now. Ask for a new one where Impa runs: House, Pair a tablet.';
             }
             if (! hash_equals(is_string($row['code_hash']) ? $row['code_hash'] : '', self::hash($said))) {
-                Whose::rows('pairing_codes')->increment('wrong');
+                CurrentFelter::rows('pairing_codes')->increment('wrong');
 
                 return 'This is not the code. Look again; after five wrong tries it is over.';
             }
             if (Device::query()->count() >= self::MOST_DEVICES) {
                 return 'Twenty devices are paired already. Send one away first: House.';
             }
-            Whose::rows('pairing_codes')->delete();
+            CurrentFelter::rows('pairing_codes')->delete();
             Device::query()->create([
                 'name' => $name,
                 'pass_hash' => self::hash($pass),

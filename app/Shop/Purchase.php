@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Shop;
 
 use Impa\Colour\Srgb;
-use Impa\Stash\Need;
-use Impa\Stash\ShoppingList;
+use Impa\Stash\Supply\Need;
+use Impa\Stash\Supply\ShoppingList;
 
 /** What is lacking, asked of a shop. A closed shop has nothing, and says why. */
 final readonly class Purchase

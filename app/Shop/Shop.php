@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Shop;
 
-use Impa\Stash\Offer;
+use Impa\Stash\Supply\Offer;
 
 /** Where wool can be bought. A real shop's service would stand behind the same two questions. */
 interface Shop

@@ -6,7 +6,7 @@ namespace App\Shop;
 
 use Impa\Colour\Srgb;
 use Impa\Material\Preparation;
-use Impa\Stash\Offer;
+use Impa\Stash\Supply\Offer;
 
 /** A stand-in for a wool shop, with made-up wools, packs and prices (demo/shop.json); it can be slow, sold out or closed. */
 final readonly class SimulatedShop implements Shop

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Stash;
 
-use App\Accounts\Whose;
+use App\Accounts\CurrentFelter;
 use App\Hand\OwnHand;
 use App\Models\Figure;
 use App\Models\Swatch as SwatchRow;
 use App\Models\Wool;
-use App\Store\Writing;
+use App\Store\Transaction;
 use Impa\Colour\Srgb;
 use Impa\Figure\Figure as FigureDocument;
 use Impa\Figure\Part;
@@ -17,11 +17,11 @@ use Impa\Material\CoveringWay;
 use Impa\Material\Densities;
 use Impa\Stash\Drawer;
 use Impa\Stash\Matching;
-use Impa\Stash\Reserve;
+use Impa\Stash\Mixing\Swatch;
 use Impa\Stash\StashWool;
-use Impa\Stash\Supply;
-use Impa\Stash\Swatch;
-use Impa\Wool\Ledger;
+use Impa\Stash\Supply\Reserve;
+use Impa\Stash\Supply\Supply;
+use Impa\Wool\Ledger\Ledger;
 use Impa\Wool\WoolRefused;
 
 /** The drawer as it is stored: read for core, and written back after core has told what an event makes of it. */
@@ -62,7 +62,7 @@ final class Stash
     public static function drawer(): Drawer
     {
         $left = [];
-        foreach (Whose::rows('wools')->whereNull('deleted_at')->pluck('grams_left', 'id') as $id => $g) {
+        foreach (CurrentFelter::rows('wools')->whereNull('deleted_at')->pluck('grams_left', 'id') as $id => $g) {
             $left[(int) $id] = max(0.0, is_numeric($g) ? (float) $g : 0.0);
         }
 
@@ -73,13 +73,13 @@ final class Stash
     private static function drawerOf(array $left): Drawer
     {
         $aside = [];
-        foreach (Whose::rows('set_asides')->get(['figure_id', 'wool_id', 'grams']) as $row) {
+        foreach (CurrentFelter::rows('set_asides')->get(['figure_id', 'wool_id', 'grams']) as $row) {
             $row = (array) $row;
             if (isset($left[$row['wool_id']])) {
                 $aside[$row['figure_id']][$row['wool_id']] = (float) $row['grams'];
             }
         }
-        foreach (Whose::rows('set_wools')->get(['figure_set_id', 'wool_id', 'grams']) as $row) {
+        foreach (CurrentFelter::rows('set_wools')->get(['figure_set_id', 'wool_id', 'grams']) as $row) {
             $row = (array) $row;
             if (isset($left[$row['wool_id']])) {
                 $aside[self::ofSet((int) $row['figure_set_id'])][$row['wool_id']] = (float) $row['grams'];
@@ -97,12 +97,12 @@ final class Stash
     public static function happen(callable $event): Drawer
     {
         $after = Drawer::of([]);
-        Writing::together(static function () use ($event, &$after): void {
+        Transaction::together(static function () use ($event, &$after): void {
             $before = self::drawer();
             $after = $event($before);
             foreach ($after->left as $wool => $g) {
                 if ($g !== $before->left[$wool]) {
-                    Whose::rows('wools')
+                    CurrentFelter::rows('wools')
                         ->where('id', $wool)
                         ->update(['grams_left' => $g, 'updated_at' => now()]);
                 }
@@ -150,11 +150,11 @@ final class Stash
         [$table, $owner] = $figure < 0 ? ['set_wools', ['figure_set_id' => -$figure]] : ['set_asides', ['figure_id' => $figure]];
         $gone = array_keys(array_diff_key($before, $after));
         if ($gone !== []) {
-            Whose::rows($table)->where($owner)->whereIn('wool_id', $gone)->delete();
+            CurrentFelter::rows($table)->where($owner)->whereIn('wool_id', $gone)->delete();
         }
         foreach ($after as $wool => $g) {
             if ($g !== ($before[$wool] ?? null)) {
-                Whose::rows($table)->updateOrInsert(Whose::own() + $owner + ['wool_id' => $wool], ['grams' => $g]);
+                CurrentFelter::rows($table)->updateOrInsert(CurrentFelter::own() + $owner + ['wool_id' => $wool], ['grams' => $g]);
             }
         }
     }
@@ -169,7 +169,7 @@ final class Stash
 
     public static function setAside(Figure $figure, Reserve $reserve): void
     {
-        Writing::together(static function () use ($figure, $reserve): void {
+        Transaction::together(static function () use ($figure, $reserve): void {
             self::unfinished($figure);
             $wanted = self::supply($figure, $reserve)->wanted();
             self::happen(static fn (Drawer $drawer): Drawer => $drawer->setAside($figure->id, $wanted));
@@ -183,7 +183,8 @@ final class Stash
      */
     public static function elsewhere(Figure $figure): array
     {
-        $own = array_flip(array_filter(Whose::rows('set_asides')->where('figure_id', $figure->id)->pluck('wool_id')->all(), is_int(...)));
+        $aside = CurrentFelter::rows('set_asides')->where('figure_id', $figure->id)->pluck('wool_id')->all();
+        $own = array_flip(array_filter($aside, is_int(...)));
         /** @var list<Figure> $others */
         $others = Figure::query()->whereKeyNot($figure->id)->whereHas('marks')->latest('updated_at')->limit(self::ELSEWHERE)->get()->all();
         $short = [];
@@ -210,7 +211,7 @@ final class Stash
 
     private static function has(string $table, Figure $figure): bool
     {
-        return Whose::rows($table)->where('figure_id', $figure->id)->exists();
+        return CurrentFelter::rows($table)->where('figure_id', $figure->id)->exists();
     }
 
     /** A set in the drawer: below 0, where figures are above. */
@@ -238,7 +239,8 @@ final class Stash
     public static function asideForSet(int $set): array
     {
         $aside = [];
-        foreach (Whose::rows('set_wools')->where('figure_set_id', $set)->orderBy('wool_id')->pluck('grams', 'wool_id') as $wool => $g) {
+        $grams = CurrentFelter::rows('set_wools')->where('figure_set_id', $set)->orderBy('wool_id')->pluck('grams', 'wool_id');
+        foreach ($grams as $wool => $g) {
             $aside[(int) $wool] = is_numeric($g) ? (float) $g : 0.0;
         }
 
@@ -254,13 +256,13 @@ final class Stash
      */
     public static function finish(Figure $figure, array $said): void
     {
-        Writing::together(static function () use ($figure, $said): void {
+        Transaction::together(static function () use ($figure, $said): void {
             self::unfinished($figure);
             $planned = self::supply($figure, Reserve::Usual)->likely();
             $used = array_intersect_key($said, $planned) + $planned;
             self::happen(static fn (Drawer $drawer): Drawer => $drawer->used($figure->id, $used));
             foreach ($used as $wool => $g) {
-                Whose::rows('wool_uses')->insert(Whose::own() + [
+                CurrentFelter::rows('wool_uses')->insert(CurrentFelter::own() + [
                     'figure_id' => $figure->id,
                     'wool_id' => $wool,
                     'planned_g' => $planned[$wool],
@@ -274,7 +276,7 @@ final class Stash
     /** @throws WoolRefused if the figure has taken its wool already */
     private static function unfinished(Figure $figure): void
     {
-        if (Whose::rows('wool_uses')->where('figure_id', $figure->id)->exists()) {
+        if (CurrentFelter::rows('wool_uses')->where('figure_id', $figure->id)->exists()) {
             throw WoolRefused::takenAlready();
         }
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Store;
 
-use App\Accounts\Whose;
+use App\Accounts\CurrentFelter;
 use App\Models\Felter;
 use App\Models\Figure;
 use App\Models\Wool;
@@ -12,8 +12,8 @@ use Closure;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
+use Impa\Figure\Document\FigureRefused;
 use Impa\Figure\Figure as FigureDocument;
-use Impa\Figure\FigureRefused;
 use Throwable;
 
 /** Looks a store over from its pages to its figures, says what is wrong, and mends what can be mended without losing anything. */
@@ -108,7 +108,7 @@ final class Doctor
     private function owners(): void
     {
         $felters = DB::table('felters')->pluck('id')->all();
-        foreach (Whose::TABLES as $table) {
+        foreach (CurrentFelter::TABLES as $table) {
             $count = DB::table($table)->whereNotIn('felter_id', $felters)->count();
             if ($count > 0) {
                 $give = static function () use ($table, $felters): void {
@@ -158,11 +158,11 @@ final class Doctor
     private function figures(): void
     {
         foreach (DB::table('felters')->pluck('id') as $felter) {
-            Whose::being(is_numeric($felter) ? (int) $felter : 0, function (): void {
+            CurrentFelter::being(is_numeric($felter) ? (int) $felter : 0, function (): void {
                 /** @var iterable<Figure> $figures */
                 $figures = Figure::withTrashed()->orderBy('id')->lazy(50);
                 foreach ($figures as $figure) {
-                    $this->figure($figure, Whose::id());
+                    $this->figure($figure, CurrentFelter::id());
                 }
             });
         }
@@ -175,7 +175,8 @@ final class Doctor
         } catch (FigureRefused) {
             $revision = self::lastReadable($figure);
             $put = $revision === null ? null : static function () use ($figure, $revision, $felter): void {
-                Whose::being($felter, static fn (): bool => $figure->replace(FigureDocument::fromJson($revision), $figure->revision));
+                $replace = static fn (): bool => $figure->replace(FigureDocument::fromJson($revision), $figure->revision);
+                CurrentFelter::being($felter, $replace);
             };
             $done = 'its last revision that can be read was put back';
             $this->say("Figure {$figure->id}, \"{$figure->name}\", cannot be read.", $put, $done);
@@ -184,7 +185,7 @@ final class Doctor
         }
         if (! $figure->revisions()->where('revision', $figure->revision)->exists()) {
             $keep = static function () use ($figure, $felter): void {
-                Whose::being($felter, static fn () => $figure->revisions()->create(
+                CurrentFelter::being($felter, static fn () => $figure->revisions()->create(
                     ['revision' => $figure->revision, 'document' => $figure->document, 'created_at' => now()],
                 ));
             };
@@ -192,7 +193,7 @@ final class Doctor
         }
         $before = [$figure->steps, $figure->step_keys, round($figure->total_g, 4)];
         $reckon = static function () use ($figure, $felter): void {
-            Whose::being($felter, static fn () => $figure->reckonAnew());
+            CurrentFelter::being($felter, static fn () => $figure->reckonAnew());
         };
         if ($figure->wouldShow() !== $before) {
             $this->say("The shelf shows old numbers of figure {$figure->id}, \"{$figure->name}\".", $reckon, 'reckoned anew');

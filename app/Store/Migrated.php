@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Store;
 
-use App\Accounts\Whose;
+use App\Accounts\CurrentFelter;
 use App\Models\Figure;
 use Illuminate\Database\Events\MigrationsEnded;
 use Illuminate\Support\Facades\DB;
-use Impa\Figure\FigureRefused;
+use Impa\Figure\Document\FigureRefused;
 
 /** After the tables were brought up to date, when all of them are there: what the shelf shows is reckoned by the rules of today. */
 final class Migrated
@@ -19,7 +19,7 @@ final class Migrated
             return;
         }
         foreach (DB::table('figures')->distinct()->pluck('felter_id') as $felter) {
-            Whose::being(is_numeric($felter) ? (int) $felter : 0, static function (): void {
+            CurrentFelter::being(is_numeric($felter) ? (int) $felter : 0, static function (): void {
                 foreach (Figure::withTrashed()->lazyById(50) as $figure) {
                     try {
                         $figure->reckonAnew();

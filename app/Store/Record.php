@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Store;
 
-use App\Models\LogEntry;
+use App\Models\Log\LogEntry;
 use App\Models\Needle;
 use Illuminate\Database\Eloquent\Model;
-use Impa\Build\StepKind;
+use Impa\Build\Steps\StepKind;
 use Impa\Face\Needles;
 use Impa\Material\Firmness;
 use Impa\Render\View;

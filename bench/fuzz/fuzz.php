@@ -2,13 +2,7 @@
 
 declare(strict_types=1);
 
-// Throws spoilt documents, pictures, requests, archives and tables at Impa, as its own server hands them on, and tells what broke:
-//   php bench/fuzz/fuzz.php [--documents=10000] [--pictures=4000] [--requests=4000] [--archives=1000] [--tables=2000] [--seed=1]
-// On a store in memory, or on a PostgreSQL that DB_CONNECTION=pgsql and the like name, which has to be empty (both.sh does each in turn).
-// Nothing may answer 5xx, take longer than twenty seconds, say NaN, show a trace or a path, or leave half a record. A case that does is
-// told with its number and seed, and what was sent lies in the folder that is named at the end.
-
-use App\Accounts\Whose;
+use App\Accounts\CurrentFelter;
 use App\Archive\Outgoing;
 use Bench\Fuzz\Mutations;
 use Illuminate\Contracts\Http\Kernel;
@@ -18,6 +12,12 @@ use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\HttpFoundation\StreamedResponse;
+
+// Throws spoilt documents, pictures, requests, archives and tables at Impa, as its own server hands them on, and tells what broke:
+//   php bench/fuzz/fuzz.php [--documents=10000] [--pictures=4000] [--requests=4000] [--archives=1000] [--tables=2000] [--seed=1]
+// On a store in memory, or on a PostgreSQL that DB_CONNECTION=pgsql and the like name, which has to be empty (both.sh does each in turn).
+// Nothing may answer 5xx, take longer than twenty seconds, say NaN, show a trace or a path, or leave half a record. A case that does is
+// told with its number and seed, and what was sent lies in the folder that is named at the end.
 
 const SLOW_S = 20;
 
@@ -281,7 +281,7 @@ $lost = DB::table('figures')->whereNotExists(
     ),
 )->count();
 $lost === 0 || $broken[] = "{$lost} figures are not in their own history";
-foreach (Whose::TABLES as $name) {
+foreach (CurrentFelter::TABLES as $name) {
     DB::table($name)->where('felter_id', 0)->doesntExist() || $broken[] = "rows of {$name} are nobody's";
 }
 

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Accessories;
 
-use Impa\Figure\Accessories;
-use Impa\Figure\Carried;
-use Impa\Figure\EditRefused;
+use Impa\Figure\Editing\Accessories;
+use Impa\Figure\Editing\EditRefused;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
+use Impa\Figure\Term\Carried;
 use Impa\Material\Densities;
 use Impa\Tests\Support\Figures;
 use Impa\Tests\Support\Works;
-use Impa\Wool\Ledger;
+use Impa\Wool\Ledger\Ledger;
 use stdClass;
 
 function read(stdClass $document): Figure

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Impa\Tests\Agreement;
 
 use Impa\Figure\Figure;
-use Impa\Seeing\Agreement;
 use Impa\Seeing\Breakdown;
-use Impa\Seeing\SideView;
+use Impa\Seeing\Result\Agreement;
+use Impa\Seeing\Views\SideView;
 use Impa\Tests\Support\Figures;
 
 function flatPng(callable $draw, int $size = 200): string

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Anchor;
 
-use Impa\Face\NeedlesEye;
+use Impa\Face\Advice\NeedlesEye;
 use Impa\Figure\Figure;
 use Impa\Surface\Anchor;
 use Impa\Surface\Girth;

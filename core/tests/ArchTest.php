@@ -54,5 +54,5 @@ it('has no class that is open to be changed from below, but the one that shapes 
             }
         }
     }
-    expect($open)->toBe(['Shape/Stack.php']);
+    expect($open)->toBe(['Shape/Solid/Stack.php']);
 });

@@ -12,13 +12,13 @@ use Impa\Armature\Gauge;
 use Impa\Armature\Skeleton;
 use Impa\Armature\WireAdvice;
 use Impa\Balance\Balance;
+use Impa\Figure\Document\FigureRefused;
 use Impa\Figure\Figure;
-use Impa\Figure\FigureRefused;
 use Impa\Figure\Wire;
 use Impa\Material\Densities;
 use Impa\Material\WireMaterial;
 use Impa\Tests\Support\Figures;
-use Impa\Wool\Ledger;
+use Impa\Wool\Ledger\Ledger;
 
 /** @param  list<array<string, mixed>>  $wires */
 function doll(array $wires = [], float $armMm = 6): Figure

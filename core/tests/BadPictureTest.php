@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Impa\Tests\BadPicture;
 
 use GdImage;
-use Impa\Raster\PictureRefused;
+use Impa\Raster\File\PictureRefused;
 use Impa\Raster\Raster;
-use Impa\Seeing\Background;
-use Impa\Seeing\PictureAdvice;
+use Impa\Seeing\Foreground\Background;
+use Impa\Seeing\Segmentation\PictureAdvice;
 use Impa\Tests\Support\Pixels;
 use Impa\Tests\Support\Sketch;
 

@@ -8,10 +8,10 @@ use Impa\Balance\Balance;
 use Impa\Balance\Footprint;
 use Impa\Figure\Part;
 use Impa\Geometry\Box;
-use Impa\Geometry\Hull;
+use Impa\Geometry\Outline\Hull;
 use Impa\Material\Densities;
 use Impa\Tests\Support\Figures;
-use Impa\Wool\Ledger;
+use Impa\Wool\Ledger\Ledger;
 
 function balance(array $parts, array $more = []): Balance
 {

@@ -11,8 +11,8 @@ use Impa\Colour\Light;
 use Impa\Colour\Srgb;
 use Impa\Raster\Raster;
 use Impa\Raster\Swab;
-use Impa\Stash\Recipes;
-use Impa\Stash\Swatch;
+use Impa\Stash\Mixing\Recipes;
+use Impa\Stash\Mixing\Swatch;
 use Impa\Tests\Support\Pixels;
 
 /** @return array<int, Srgb> so many made-up wools, numbered from 1 */

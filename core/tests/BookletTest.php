@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Booklet;
 
+use Impa\Figure\Document\FigureRefused;
 use Impa\Figure\Figure;
-use Impa\Figure\FigureRefused;
 use Impa\Plan\Plan;
 use Impa\Plan\StepPicture;
-use Impa\Print\Booklet;
-use Impa\Print\BookletRefused;
-use Impa\Print\Credit;
-use Impa\Print\Paper;
+use Impa\Print\Page\Paper;
+use Impa\Print\Share\Booklet;
+use Impa\Print\Share\BookletRefused;
+use Impa\Print\Share\Credit;
 use Impa\Tests\Support\Works;
 
 /** @return array{html: string, pages: list<string>} */

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Brush;
 
-use Impa\Raster\PictureRefused;
+use Impa\Raster\File\PictureRefused;
 use Impa\Raster\Raster;
-use Impa\Seeing\Background;
 use Impa\Seeing\Breakdown;
-use Impa\Seeing\BrushStroke;
+use Impa\Seeing\Foreground\Background;
+use Impa\Seeing\Foreground\BrushStroke;
 use Impa\Seeing\Wishes;
 use Impa\Tests\Support\Sketch;
 

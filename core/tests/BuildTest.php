@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Build;
 
-use Impa\Build\Hints;
-use Impa\Build\Needle;
-use Impa\Build\Order;
-use Impa\Build\Step;
-use Impa\Build\StepKind;
-use Impa\Build\Steps;
-use Impa\Check\MendDesk;
-use Impa\Check\Remedy;
-use Impa\Check\Sign;
+use Impa\Build\Order\Order;
+use Impa\Build\Steps\Hints;
+use Impa\Build\Steps\NeedleChoice;
+use Impa\Build\Steps\Step;
+use Impa\Build\Steps\StepKind;
+use Impa\Build\Steps\Steps;
+use Impa\Check\Mending\MendDesk;
+use Impa\Check\Mending\Remedy;
+use Impa\Check\Mending\Sign;
 use Impa\Face\Needles;
 use Impa\Figure\Figure;
 use Impa\Material\CoreMaterial;
@@ -22,8 +22,8 @@ use Impa\Material\Firmness;
 use Impa\Material\Pace;
 use Impa\Plan\Plan;
 use Impa\Tests\Support\Figures;
-use Impa\Wool\Ledger;
-use Impa\Wool\Purpose;
+use Impa\Wool\Ledger\Ledger;
+use Impa\Wool\Ledger\Purpose;
 
 /** @return list<Step> */
 function steps(Figure $figure): array
@@ -585,14 +585,14 @@ describe('what is read at each step', function () {
 });
 
 it('advises the nearest needle at hand, of two as near the finer', function () {
-    $gauge = static fn (array $box, Needle $needle): int => $needle->from(Needles::of($box))->gauge;
-    expect($gauge([36, 38, 40, 42], Needle::face(20)))->toBe(42)
-        ->and($gauge([36, 38], Needle::face(20)))->toBe(38)
-        ->and($gauge([36, 40], Needle::shaping(20, 1)))->toBe(40)
-        ->and($gauge([42], Needle::bulk(3, 40)))->toBe(42)
-        ->and(Needle::bulk(3, 40)->from(Needles::of([42]))->wanted)->toBe(36)
+    $gauge = static fn (array $box, NeedleChoice $needle): int => $needle->from(Needles::of($box))->gauge;
+    expect($gauge([36, 38, 40, 42], NeedleChoice::face(20)))->toBe(42)
+        ->and($gauge([36, 38], NeedleChoice::face(20)))->toBe(38)
+        ->and($gauge([36, 40], NeedleChoice::shaping(20, 1)))->toBe(40)
+        ->and($gauge([42], NeedleChoice::bulk(3, 40)))->toBe(42)
+        ->and(NeedleChoice::bulk(3, 40)->from(Needles::of([42]))->wanted)->toBe(36)
         // Common practice: no deeper than 40 mm, past the middle from the other side.
-        ->and([Needle::bulk(3, 40)->depthMm, Needle::bulk(3, 200)->depthMm])->toBe([20.0, 40.0]);
+        ->and([NeedleChoice::bulk(3, 40)->depthMm, NeedleChoice::bulk(3, 200)->depthMm])->toBe([20.0, 40.0]);
 });
 
 it('spreads minutes and stabs as lognormals', function () {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Carrying;
 
-use Impa\Seeing\Carrying;
+use Impa\Seeing\Decomposition\RegionGrouping;
 use Impa\Tests\Support\Pixels;
 
 const SKIN = 0xE0B080;
@@ -24,7 +24,7 @@ function carried(callable $draw): array
     [$regions, $flat] = Pixels::regions($draw);
     $hex = static fn (int $i): string => $flat->colours[$regions->all[$i]->label]->toHex();
     $carried = [];
-    foreach (Carrying::of($regions)->on as $i => $carrier) {
+    foreach (RegionGrouping::of($regions)->on as $i => $carrier) {
         $carried[$hex($i)][] = $hex($carrier);
     }
 
@@ -89,7 +89,7 @@ it('treats twins alike', function () {
             imagefilledellipse($i, 60 + $sunk, 100, 70, 70, HAIR);
             imagefilledellipse($i, 240 - $sunk, 100, 70, 70, HAIR);
         });
-        $on = Carrying::of($regions)->on;
+        $on = RegionGrouping::of($regions)->on;
         $ears = array_keys(array_filter($regions->all, static fn ($r): bool => $flat->colours[$r->label]->toHex() === hex(HAIR)));
         expect($ears)->toHaveCount(2)->and(isset($on[$ears[0]]))->toBe(isset($on[$ears[1]]));
     }
@@ -102,7 +102,7 @@ it('counts every pixel of the figure in some whole, and carried ones in their ca
         imagefilledellipse($i, 130, 85, 16, 20, DARK);
         imagefilledellipse($i, 170, 85, 16, 20, DARK);
     });
-    $carrying = Carrying::of($regions);
+    $carrying = RegionGrouping::of($regions);
     $bases = array_diff_key($regions->all, $carrying->on);
     $covered = [];
     foreach ($bases as $i => $_) {
@@ -118,7 +118,7 @@ it('counts every pixel of the figure in some whole, and carried ones in their ca
 function forms(callable $draw): array
 {
     [$regions, $flat] = Pixels::regions($draw);
-    $own = array_diff_key($regions->all, Carrying::of($regions)->on);
+    $own = array_diff_key($regions->all, RegionGrouping::of($regions)->on);
     usort($own, static fn ($a, $b): int => $a->area <=> $b->area);
 
     return array_map(static fn ($r): string => $flat->colours[$r->label]->toHex(), $own);

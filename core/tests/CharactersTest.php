@@ -7,8 +7,8 @@ namespace Impa\Tests\Characters;
 use Impa\Figure\Figure;
 use Impa\Render\Painter;
 use Impa\Render\View;
-use Impa\Seeing\Agreement;
 use Impa\Seeing\Breakdown;
+use Impa\Seeing\Result\Agreement;
 use Impa\Tests\Support\Figures;
 use Impa\Tests\Support\Pixels;
 

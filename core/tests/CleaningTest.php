@@ -9,9 +9,9 @@ use Impa\Geometry\LeastSquares;
 use Impa\Raster\Grain;
 use Impa\Raster\PixelArt;
 use Impa\Raster\Raster;
-use Impa\Seeing\Background;
 use Impa\Seeing\Breakdown;
-use Impa\Seeing\Paper;
+use Impa\Seeing\Foreground\Background;
+use Impa\Seeing\Foreground\PaperSurface;
 use Impa\Tests\Support\Pixels;
 
 /** Each pixel by its place. @param  callable(int, int): int  $colour */
@@ -90,11 +90,11 @@ describe('paper', function () {
 
     it('is plain where one colour lies along the border, and a surface where the light falls off', function () {
         $plain = picture(static fn (int $x, int $y): int => abs($x - 100) < 30 && $y > 150 ? 0x303030 : 0xF0EAD8);
-        $paper = Paper::of($plain, border($plain));
+        $paper = PaperSurface::of($plain, border($plain));
         expect($paper->isPlain())->toBeTrue()->and($paper->share)->toBeGreaterThan(0.9);
         $falls = static fn (int $x, int $y): float => 255 - 0.22 * $x - 0.16 * $y;
         $dark = picture(static fn (int $x, int $y): int => $y > 120 && $x > 20 && $x < 120 ? 0xC04050 : grey($falls($x, $y)));
-        $paper = Paper::of($dark, border($dark));
+        $paper = PaperSurface::of($dark, border($dark));
         expect($paper->isPlain())->toBeFalse()->and($paper->share)->toBeGreaterThan(0.8);
         foreach ([[10, 10], [150, 60], [190, 190]] as [$x, $y]) {
             $own = \Impa\Colour\LabTable::of(grey($falls($x, $y)));
@@ -106,7 +106,7 @@ describe('paper', function () {
         $falls = static fn (int $x, int $y): float => 245 - 0.25 * $x - 0.1 * $y;
         $table = static fn (int $y): int => [0x3A2E28, 0x70503A][($y >> 3) & 1];
         $drawn = picture(static fn (int $x, int $y): int => $x < 4 || $x > 195 ? $table($y) : grey($falls($x, $y)));
-        $paper = Paper::of($drawn, border($drawn));
+        $paper = PaperSurface::of($drawn, border($drawn));
         expect($paper->isPlain())->toBeFalse();
         foreach ([[40, 100], [160, 30], [100, 180]] as [$x, $y]) {
             expect($paper->at($y * 200 + $x)[0])->toEqualWithDelta(\Impa\Colour\LabTable::of(grey($falls($x, $y)))[0], 1.5);

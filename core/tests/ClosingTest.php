@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Closing;
 
-use Impa\Check\Closing;
-use Impa\Check\SmallParts;
+use Impa\Check\Finish\Closing;
+use Impa\Check\Finish\SmallParts;
 use Impa\Tests\Support\Figures;
 use Impa\Tests\Support\Works;
 

@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace Impa\Tests\Detail;
 
 use Impa\Colour\Srgb;
+use Impa\Figure\Document\FigureRefused;
 use Impa\Figure\Figure;
-use Impa\Figure\FigureRefused;
-use Impa\Figure\Keep;
+use Impa\Figure\Term\Keep;
 use Impa\Material\Densities;
 use Impa\Render\Board;
 use Impa\Render\Painter;
 use Impa\Render\View;
 use Impa\Tests\Support\Figures;
-use Impa\Wool\DetailWool;
+use Impa\Wool\Ledger\DetailWool;
 
 /** A head of 60 mm with one detail. @param  array<string, mixed>  $detail */
 function withDetail(array $detail): Figure

@@ -5,16 +5,16 @@ declare(strict_types=1);
 namespace Impa\Tests\Diary;
 
 use Impa\Build\Diary;
-use Impa\Figure\Branch;
-use Impa\Figure\Changes;
-use Impa\Figure\EditRefused;
+use Impa\Figure\Document\FigureRefused;
+use Impa\Figure\Editing\Branch;
+use Impa\Figure\Editing\Changes;
+use Impa\Figure\Editing\EditRefused;
 use Impa\Figure\Figure;
-use Impa\Figure\FigureRefused;
 use Impa\Material\Densities;
 use Impa\Tests\Support\Figures;
 use Impa\Tests\Support\Works;
-use Impa\Wool\Ledger;
-use Impa\Wool\PartWool;
+use Impa\Wool\Ledger\Ledger;
+use Impa\Wool\Ledger\PartWool;
 
 it('keeps of a stretch what no other holds, minute by minute, whatever was told before', function () {
     mt_srand(6);

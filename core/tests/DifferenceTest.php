@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Difference;
 
-use Impa\Geometry\Difference;
-use Impa\Geometry\Polygon;
+use Impa\Geometry\Outline\Difference;
+use Impa\Geometry\Outline\Polygon;
 
 /** A star of so many corners, as round or as ragged as chance has it. */
 function star(int $seed, float $x, float $y, float $r, int $corners): array

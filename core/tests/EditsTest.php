@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Edits;
 
-use Impa\Figure\Draft;
-use Impa\Figure\Edited;
-use Impa\Figure\EditRefused;
-use Impa\Figure\Edits;
+use Impa\Figure\Document\FigureCheck;
+use Impa\Figure\Document\FigureRefused;
+use Impa\Figure\Editing\Draft;
+use Impa\Figure\Editing\Edited;
+use Impa\Figure\Editing\EditRefused;
+use Impa\Figure\Editing\Edits;
 use Impa\Figure\Figure;
-use Impa\Figure\FigureCheck;
-use Impa\Figure\FigureRefused;
-use Impa\Figure\Side;
-use Impa\Print\Outlines;
+use Impa\Figure\Term\Side;
+use Impa\Print\Page\Outlines;
 use Impa\Render\View;
 use Impa\Shape\ShapeKind;
 use Impa\Tests\Support\Figures;

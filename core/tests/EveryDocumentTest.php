@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Tests\EveryDocument;
 
+use Impa\Figure\Document\FigureRefused;
 use Impa\Figure\Figure;
-use Impa\Figure\FigureRefused;
 use Impa\Shape\Catalogue;
 use Impa\Shape\ShapeKind;
 use Impa\Tests\Support\AnyFigure;

@@ -8,16 +8,16 @@ declare(strict_types=1);
 
 namespace Impa\Tests\EveryShape;
 
-use Impa\Face\Advice;
-use Impa\Face\Evenness;
-use Impa\Face\FaceAdvice;
+use Impa\Face\Advice\Advice;
+use Impa\Face\Advice\Evenness;
+use Impa\Face\Advice\FaceAdvice;
+use Impa\Face\Advice\Sliding;
 use Impa\Face\Laying;
 use Impa\Face\Needles;
-use Impa\Face\Sliding;
 use Impa\Figure\Detail;
 use Impa\Material\Densities;
-use Impa\Print\FaceTemplates;
-use Impa\Print\Paper;
+use Impa\Print\Page\Paper;
+use Impa\Print\Template\FaceTemplates;
 use Impa\Shape\Catalogue;
 use Impa\Shape\ShapeKind;
 use Impa\Surface\Anchor;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Expressions;
 
-use Impa\Face\Evenness;
+use Impa\Face\Advice\Evenness;
+use Impa\Face\Advice\FaceAdvice;
 use Impa\Face\Expressions;
-use Impa\Face\FaceAdvice;
 use Impa\Face\FaceCopy;
 use Impa\Face\FaceRefused;
 use Impa\Face\Needles;

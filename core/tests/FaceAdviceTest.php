@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Impa\Tests\FaceAdvice;
 
-use Impa\Face\Advice;
-use Impa\Face\Evenness;
-use Impa\Face\FaceAdvice;
+use Impa\Face\Advice\Advice;
+use Impa\Face\Advice\Evenness;
+use Impa\Face\Advice\FaceAdvice;
+use Impa\Face\Advice\Sliding;
 use Impa\Face\Needles;
 use Impa\Face\ReadyMade;
-use Impa\Face\Sliding;
 use Impa\Figure\Figure;
-use Impa\Geometry\Polygon;
+use Impa\Geometry\Outline\Polygon;
 use Impa\Plan\Plan;
 use Impa\Surface\Chart;
 use Impa\Surface\Surface;

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Impa\Tests\FaceTemplates;
 
 use Impa\Figure\Figure;
-use Impa\Print\FaceTemplates;
-use Impa\Print\Page;
-use Impa\Print\Paper;
+use Impa\Print\Page\Page;
+use Impa\Print\Page\Paper;
+use Impa\Print\Template\FaceTemplates;
 use Impa\Tests\Support\Figures;
 
 /** @param  array<string, mixed>  $head */

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Face;
 
-use Impa\Face\Guides;
-use Impa\Figure\Side;
+use Impa\Face\Advice\Guides;
+use Impa\Figure\Term\Side;
 use Impa\Plan\Plan;
 use Impa\Surface\Surface;
 use Impa\Surface\TapeGrid;

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Impa\Tests\Figure;
 
 use Impa\Figure\Detail;
-use Impa\Figure\Fault;
+use Impa\Figure\Document\Fault;
+use Impa\Figure\Document\FigureRefused;
 use Impa\Figure\Figure;
-use Impa\Figure\FigureRefused;
-use Impa\Figure\JoinBy;
-use Impa\Figure\Side;
+use Impa\Figure\Term\JoinBy;
+use Impa\Figure\Term\Side;
 use Impa\Material\CoreMaterial;
 use Impa\Material\Firmness;
 use Impa\Plan\Plan;
@@ -221,7 +221,7 @@ it('refuses mixes and coverings that make no sense, each with its place', functi
     try {
         Figures::read($document);
         $pointers = [];
-    } catch (\Impa\Figure\FigureRefused $e) {
+    } catch (\Impa\Figure\Document\FigureRefused $e) {
         $pointers = array_map(static fn ($f): string => $f->pointer, $e->faults);
     }
     expect($pointers)->toContain($pointer);

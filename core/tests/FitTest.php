@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Fit;
 
-use Impa\Seeing\Fit;
-use Impa\Seeing\Fitting;
-use Impa\Seeing\Samples;
-use Impa\Seeing\ShapeWriting;
+use Impa\Seeing\Fitting\Fit;
+use Impa\Seeing\Fitting\Fitting;
+use Impa\Seeing\Fitting\Samples;
+use Impa\Seeing\Result\ShapeWriting;
 use Impa\Shape\Catalogue;
 use Impa\Shape\ShapeKind;
 use Impa\Shape\Size;

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Impa\Tests\FlatLayers;
 
 use Impa\Figure\Figure;
-use Impa\Figure\FlatWay;
 use Impa\Figure\Part;
+use Impa\Figure\Term\FlatWay;
 use Impa\Flat\Layer;
 use Impa\Flat\Layers;
-use Impa\Raster\PictureRefused;
+use Impa\Raster\File\PictureRefused;
 use Impa\Seeing\Breakdown;
-use Impa\Seeing\SeenAgain;
+use Impa\Seeing\Editing\SeenAgain;
 use Impa\Seeing\Wishes;
 use Impa\Tests\Support\Sketch;
 

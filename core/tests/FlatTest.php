@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Flat;
 
-use Impa\Build\Step;
+use Impa\Build\Steps\Step;
 use Impa\Build\Work;
 use Impa\Face\Needles;
 use Impa\Figure\Figure;
-use Impa\Figure\Stitch;
+use Impa\Figure\Term\Stitch;
 use Impa\Flat\EyeHoles;
 use Impa\Flat\FeltSheet;
 use Impa\Flat\FlatPlan;
@@ -19,15 +19,15 @@ use Impa\Flat\Nesting;
 use Impa\Flat\Ribbon;
 use Impa\Flat\Stitching;
 use Impa\Geometry\Box;
-use Impa\Geometry\Polygon;
-use Impa\Geometry\Polyline;
+use Impa\Geometry\Outline\Polygon;
+use Impa\Geometry\Outline\Polyline;
 use Impa\Material\Densities;
 use Impa\Material\Pace;
-use Impa\Print\LayerTemplates;
-use Impa\Print\Paper;
+use Impa\Print\Page\Paper;
+use Impa\Print\Template\LayerTemplates;
 use Impa\Tests\Support\Figures;
 use Impa\Tests\Support\Works;
-use Impa\Wool\Ledger;
+use Impa\Wool\Ledger\Ledger;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 

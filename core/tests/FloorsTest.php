@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Floors;
 
+use FilesystemIterator;
 use Impa\Tests\Support\Sources;
+use RecursiveDirectoryIterator;
+use RecursiveIteratorIterator;
 
 /**
  * The rooms of core by floor, as docs/architecture.md has them: a room uses only floors below its own, never one beside it.
@@ -52,6 +55,56 @@ function arrows(): array
     return array_values($arrows);
 }
 
+/**
+ * Who uses whom within rooms: a folder of a room is one place, a file that lies beside its folders a place of its own.
+ *
+ * @return array<string, array<string, true>> places used, by place: "Build/Order", "Build/Work.php"
+ */
+function within(): array
+{
+    $files = array_keys(Sources::tokens());
+    $place = static fn (string $path): string => substr_count($path, '/') > 1 ? dirname($path) : $path;
+    $uses = [];
+    foreach (Sources::names() as [$path, $name]) {
+        $used = str_replace('\\', '/', substr($name, strlen('Impa\\'))).'.php';
+        if (in_array($used, $files, true) && explode('/', $used)[0] === explode('/', $path)[0]) {
+            $uses[$place($path)][$place($used)] = true;
+        }
+    }
+    // What lies in the same folder is named without its namespace.
+    foreach (Sources::tokens() as $path => $tokens) {
+        foreach ($tokens as $at => $token) {
+            $beside = dirname($path).'/'.$token->text.'.php';
+            $isMember = $at > 0 && $tokens[$at - 1]->is([T_OBJECT_OPERATOR, T_NULLSAFE_OBJECT_OPERATOR, T_DOUBLE_COLON, T_FUNCTION]);
+            if ($token->is(T_STRING) && ! $isMember && $beside !== $path && in_array($beside, $files, true)) {
+                $uses[$place($path)][$place($beside)] = true;
+            }
+        }
+    }
+
+    return $uses;
+}
+
+/** @param  array<string, array<string, true>>  $uses */
+function leads(array $uses, string $from, string $to): bool
+{
+    $open = [$from];
+    $seen = [];
+    while ($open !== []) {
+        foreach (array_keys($uses[array_pop($open)] ?? []) as $next) {
+            if ($next === $to) {
+                return true;
+            }
+            if (! isset($seen[$next])) {
+                $seen[$next] = true;
+                $open[] = $next;
+            }
+        }
+    }
+
+    return false;
+}
+
 it('has every room of core on a floor of the table in docs/architecture.md, and no room there that is not in core', function () {
     $rooms = array_map(basename(...), glob(dirname(__DIR__).'/src/*', GLOB_ONLYDIR) ?: []);
     expect(array_keys(floorOf()))->toEqualCanonicalizing($rooms);
@@ -66,4 +119,37 @@ it('lets a room use only rooms of the floors below it', function () {
 it('finds the arrows that there are', function () {
     // A reader of imports that found none would pass the test above.
     expect(count(arrows()))->toBeGreaterThan(150)->and(arrows())->toContain(['Plan/Plan.php', 'Plan', 'Balance']);
+});
+
+it('lets no folder of a room come back to itself by way of other folders and files of that room', function () {
+    $uses = within();
+    $circles = [];
+    foreach ($uses as $folder => $used) {
+        foreach (array_keys(str_ends_with($folder, '.php') ? [] : $used) as $next) {
+            if ($next !== $folder && leads($uses, $next, $folder)) {
+                $circles[] = $folder.' -> '.$next;
+            }
+        }
+    }
+    expect($circles)->toBe([]);
+});
+
+it('finds the ways within a room that there are', function () {
+    $uses = within();
+    expect(leads($uses, 'Build/Work.php', 'Build/Schedule'))->toBeTrue()
+        ->and(leads($uses, 'Build/Schedule', 'Build/Work.php'))->toBeFalse()
+        ->and(leads($uses, 'Figure/Part.php', 'Figure/Placement.php'))->toBeTrue();
+});
+
+it('keeps no more than sixteen files in a folder of core or of the app, and no folder three levels down in core', function () {
+    $root = dirname(__DIR__, 2).'/';
+    $held = [];
+    foreach (['core/src', 'app'] as $code) {
+        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator($root.$code, FilesystemIterator::SKIP_DOTS)) as $file) {
+            $held[] = dirname(substr((string) $file, strlen($root)));
+        }
+    }
+    $count = array_count_values($held);
+    expect(array_filter($count, static fn (int $files): bool => $files > 16))->toBe([])
+        ->and(array_filter(array_keys($count), static fn (string $f): bool => preg_match('#^core/src(/\\w+){3}#', $f) === 1))->toBe([]);
 });

@@ -6,13 +6,13 @@ namespace Impa\Tests\Fringe;
 
 use Impa\Figure\Figure;
 use Impa\Figure\Placement;
-use Impa\Figure\Side;
-use Impa\Figure\Silhouette;
-use Impa\Geometry\Polygon;
+use Impa\Figure\Placing\Silhouette;
+use Impa\Figure\Term\Side;
+use Impa\Geometry\Outline\Polygon;
 use Impa\Render\Tufts;
 use Impa\Seeing\Breakdown;
-use Impa\Seeing\Fit;
-use Impa\Seeing\Fringe;
+use Impa\Seeing\Decomposition\Fringe;
+use Impa\Seeing\Fitting\Fit;
 use Impa\Shape\ShapeKind;
 use Impa\Tests\Support\Figures;
 use Impa\Tests\Support\Pixels;

@@ -6,9 +6,9 @@ namespace Impa\Tests\Gap;
 
 use Impa\Build\StepsSheet;
 use Impa\Figure\Figure;
-use Impa\Figure\Gap;
 use Impa\Figure\Part;
 use Impa\Figure\Placement;
+use Impa\Figure\Placing\Gap;
 use Impa\Plan\Plan;
 use Impa\Tests\Support\Figures;
 use Impa\Tests\Support\Works;

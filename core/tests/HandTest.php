@@ -6,12 +6,12 @@ namespace Impa\Tests\Hand;
 
 use Impa\Build\Work;
 use Impa\Face\Needles;
+use Impa\Hand\EstimateComparison;
 use Impa\Hand\FinishedPiece;
 use Impa\Hand\Hand;
 use Impa\Hand\HandRefused;
 use Impa\Hand\HandSheet;
 use Impa\Hand\Observation;
-use Impa\Hand\PlanAndDone;
 use Impa\Hand\Practice;
 use Impa\Hand\Quantity;
 use Impa\Hand\RecordsTable;
@@ -23,7 +23,7 @@ use Impa\Material\Preparation;
 use Impa\Shape\ShapeKind;
 use Impa\Shape\Size;
 use Impa\Tests\Support\Works;
-use Impa\Wool\Ledger;
+use Impa\Wool\Ledger\Ledger;
 
 function piece(float $off, string $group = 'springy', string $id = '', Quantity $quantity = Quantity::Density): Observation
 {
@@ -396,7 +396,7 @@ it('holds plan against done figure by figure: foretold by what was known before 
         10.0 * exp($off),
         $figure,
     );
-    $rows = PlanAndDone::of(Hand::of([
+    $rows = EstimateComparison::of(Hand::of([
         $of('First', 'a', 0.3),
         $of('First', 'b', 0.3),
         $of('', 'practice', 0.3),

@@ -9,11 +9,11 @@ use Impa\Figure\Figure;
 use Impa\Material\CoreMaterial;
 use Impa\Material\Densities;
 use Impa\Tests\Support\Figures;
-use Impa\Wool\CoverAdvice;
-use Impa\Wool\Foam;
-use Impa\Wool\Inside;
-use Impa\Wool\Insides;
-use Impa\Wool\PartWool;
+use Impa\Wool\Inside\CoverAdvice;
+use Impa\Wool\Inside\Inside;
+use Impa\Wool\Inside\Insides;
+use Impa\Wool\Ledger\Foam;
+use Impa\Wool\Ledger\PartWool;
 
 const TEAL = '#2f8f86';
 

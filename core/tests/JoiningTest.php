@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Joining;
 
-use Impa\Seeing\Fit;
-use Impa\Seeing\Joining;
-use Impa\Seeing\Piece;
-use Impa\Seeing\Region;
+use Impa\Seeing\Assembly\Joining;
+use Impa\Seeing\Decomposition\Piece;
+use Impa\Seeing\Fitting\Fit;
+use Impa\Seeing\Segmentation\Region;
 use Impa\Shape\ShapeKind;
 use Impa\Tests\Support\Pixels;
 

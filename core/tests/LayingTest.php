@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Impa\Tests\Laying;
 
 use Impa\Colour\Srgb;
-use Impa\Face\Advice;
-use Impa\Face\CrispAdvice;
-use Impa\Face\Crispness;
-use Impa\Face\Ground;
+use Impa\Face\Advice\Advice;
+use Impa\Face\Advice\CrispAdvice;
+use Impa\Face\Advice\Crispness;
+use Impa\Face\Advice\Mend;
+use Impa\Face\DetailGround;
 use Impa\Face\Laying;
 use Impa\Face\LayingOrder;
-use Impa\Face\Mend;
 use Impa\Face\Needles;
 use Impa\Figure\Figure;
 use Impa\Render\FromAfar;
@@ -85,11 +85,11 @@ it('lays underlays first, big before small, the middle before the sides, light b
 
 it('tells the ground that a detail really lies on', function () {
     $figure = faced([spot('white', 9, 10, 0, 'white'), spot('pupil', 4, 10, 0, 'black', 2), spot('far', 4, -10, 0, 'black', 2)]);
-    expect(Ground::colour($figure, $figure->details['pupil']))
+    expect(DetailGround::colour($figure, $figure->details['pupil']))
         ->toBe('white')
-        ->and(Ground::colour($figure, $figure->details['far']))
+        ->and(DetailGround::colour($figure, $figure->details['far']))
         ->toBe('teal')
-        ->and(Ground::difference($figure, $figure->details['pupil']))
+        ->and(DetailGround::difference($figure, $figure->details['pupil']))
         ->toBeGreaterThan(60.0);
 });
 
@@ -213,9 +213,9 @@ describe('crispness', function () {
         $rim = $advice[0]->mends[0];
         $document['details'] = [$rim->add[0], $rim->change() + $document['details'][0]];
         $mended = Figures::read($document);
-        expect(Ground::difference($mended, $mended->details['eye']))
+        expect(DetailGround::difference($mended, $mended->details['eye']))
             ->toBeGreaterThan(20.0)
-            ->and(Ground::difference($mended, $mended->details['eye-rim']))
+            ->and(DetailGround::difference($mended, $mended->details['eye-rim']))
             ->toBeGreaterThan(20.0)
             ->and($mended->details['eye-rim']->widthMm)
             ->toBe(7.0);

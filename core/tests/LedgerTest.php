@@ -5,20 +5,20 @@ declare(strict_types=1);
 namespace Impa\Tests\Ledger;
 
 use Impa\Figure\Figure;
-use Impa\Geometry\Polygon;
+use Impa\Geometry\Outline\Polygon;
 use Impa\Material\CoveringWay;
 use Impa\Material\Densities;
 use Impa\Plan\Plan;
 use Impa\Shape\Catalogue;
 use Impa\Shape\Outline;
 use Impa\Shape\ShapeKind;
-use Impa\Stash\Supply;
+use Impa\Stash\Supply\Supply;
 use Impa\Tests\Support\Figures;
-use Impa\Wool\Ledger;
-use Impa\Wool\LedgerChange;
-use Impa\Wool\LedgerLine;
-use Impa\Wool\Portion;
-use Impa\Wool\Purpose;
+use Impa\Wool\Ledger\Ledger;
+use Impa\Wool\Ledger\LedgerChange;
+use Impa\Wool\Ledger\LedgerLine;
+use Impa\Wool\Ledger\Purpose;
+use Impa\Wool\Portion\Portion;
 
 /** @param  array<string, mixed>  $more  of a part with the key a */
 function one(string $kind, float $w, float $h, float $d, array $more = []): Figure

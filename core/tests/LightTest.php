@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Light;
 
-use Impa\Check\Colours;
-use Impa\Check\Expected;
-use Impa\Check\Ground;
-use Impa\Check\Photo;
+use Impa\Check\Comparison\Colours;
+use Impa\Check\Comparison\Expected;
+use Impa\Check\Comparison\Rim;
+use Impa\Check\Comparison\Seen;
+use Impa\Check\Photo\Photo;
+use Impa\Check\Photo\PhotoGround;
+use Impa\Check\Photo\PhotoRefused;
+use Impa\Check\Photo\Scale;
 use Impa\Check\PhotoCheck;
-use Impa\Check\PhotoRefused;
-use Impa\Check\Rim;
-use Impa\Check\Scale;
-use Impa\Check\Seen;
 use Impa\Figure\Figure;
-use Impa\Figure\Side;
-use Impa\Render\BenchCamera;
-use Impa\Render\BenchLight;
+use Impa\Figure\Term\Side;
+use Impa\Render\Bench\BenchCamera;
+use Impa\Render\Bench\BenchLight;
 use Impa\Render\RenderRefused;
 use Impa\Render\View;
 use Impa\Tests\Support\Figures;
@@ -190,7 +190,7 @@ describe('a shadow on the ground', function () {
     it('is no part of the figure, unless the plan has grey felt that it could be', function () {
         $photo = Photo::of(lit('bobbin', 'hard', 3));
         $count = static function (Photo $photo, float $darkest): int {
-            $ground = Ground::of($photo);
+            $ground = PhotoGround::of($photo);
 
             return array_sum(array_map(count(...), $ground->withoutShadow($ground->pieces(), $darkest)));
         };

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Lobes;
 
-use Impa\Seeing\Lobe;
-use Impa\Seeing\Lobes;
+use Impa\Seeing\Decomposition\Lobe;
+use Impa\Seeing\Decomposition\Lobes;
 use Impa\Shape\Catalogue;
 use Impa\Shape\ShapeKind;
 use Impa\Shape\Size;

@@ -7,7 +7,7 @@ namespace Impa\Tests\LocalMetric;
 use Impa\Colour\Blend;
 use Impa\Colour\Ciede2000;
 use Impa\Colour\Srgb;
-use Impa\Stash\LocalMetric;
+use Impa\Stash\Mixing\LocalMetric;
 
 const TARGETS = ['#2f8f86', '#1b1b1d', '#f8f4ec', '#c03a2b', '#7a7a7a', '#e8c23a', '#3b2a8c'];
 

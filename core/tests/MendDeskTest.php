@@ -6,16 +6,16 @@ namespace Impa\Tests\MendDesk;
 
 use Impa\Balance\Cures;
 use Impa\Check\CheckRefused;
-use Impa\Check\MendDesk;
-use Impa\Check\Remedy;
-use Impa\Check\Sign;
-use Impa\Figure\Side;
+use Impa\Check\Mending\MendDesk;
+use Impa\Check\Mending\Remedy;
+use Impa\Check\Mending\Sign;
+use Impa\Figure\Term\Side;
 use Impa\Material\Densities;
 use Impa\Surface\Surface;
 use Impa\Surface\TapeMark;
 use Impa\Tests\Support\Figures;
 use Impa\Tests\Support\Works;
-use Impa\Wool\Ledger;
+use Impa\Wool\Ledger\Ledger;
 
 function ledger(string $name = 'sorrel'): Ledger
 {

@@ -4,30 +4,30 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Mix;
 
-use Impa\Build\Step;
-use Impa\Build\StepKind;
+use Impa\Build\Steps\Step;
+use Impa\Build\Steps\StepKind;
 use Impa\Colour\Srgb;
 use Impa\Figure\Figure;
 use Impa\Material\Preparation;
 use Impa\Plan\Plan;
 use Impa\Plan\StepPicture;
-use Impa\Print\Booklet;
-use Impa\Print\Credit;
-use Impa\Print\KitSheet;
-use Impa\Print\LabelSheet;
-use Impa\Print\LabelSize;
-use Impa\Print\Paper;
-use Impa\Print\PortionsSheet;
-use Impa\Print\WorkSheet;
+use Impa\Print\Page\Paper;
+use Impa\Print\Share\Booklet;
+use Impa\Print\Share\Credit;
+use Impa\Print\Share\KitSheet;
+use Impa\Print\Share\LabelSheet;
+use Impa\Print\Share\LabelSize;
+use Impa\Print\Work\PortionsSheet;
+use Impa\Print\Work\WorkSheet;
 use Impa\Sets\Kit;
-use Impa\Stash\Reserve;
 use Impa\Stash\StashWool;
-use Impa\Stash\Supply;
+use Impa\Stash\Supply\Reserve;
+use Impa\Stash\Supply\Supply;
 use Impa\Tests\Support\Figures;
 use Impa\Tests\Support\Works;
 use Impa\Wool\Grams;
 use Impa\Wool\Mix;
-use Impa\Wool\PortionWords;
+use Impa\Wool\Portion\PortionWords;
 
 /** A pair of ears and a nose of a teal that is mixed 65 : 35, on a head of a wool that was chosen by name. */
 function mixed(): Figure

@@ -3,9 +3,9 @@
 declare(strict_types=1);
 
 use Impa\Figure\Figure;
-use Impa\Geometry\Polygon;
-use Impa\Geometry\Triangulation;
-use Impa\Print\Outlines;
+use Impa\Geometry\Outline\Polygon;
+use Impa\Geometry\Outline\Triangulation;
+use Impa\Print\Page\Outlines;
 use Impa\Render\Glb;
 use Impa\Render\View;
 use Impa\Shape\Catalogue;

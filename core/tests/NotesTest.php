@@ -7,14 +7,14 @@ namespace Impa\Tests\Notes;
 use Impa\Balance\Balance;
 use Impa\Balance\BalanceSheet;
 use Impa\Balance\Cures;
-use Impa\Figure\Edits;
+use Impa\Figure\Editing\Edits;
+use Impa\Figure\Editing\Sizing;
 use Impa\Figure\Figure;
-use Impa\Figure\Sizing;
 use Impa\Plan\Note;
 use Impa\Plan\Notes;
 use Impa\Plan\Plan;
 use Impa\Tests\Support\Figures;
-use Impa\Wool\Ledger;
+use Impa\Wool\Ledger\Ledger;
 
 /** @return list<Note> */
 function notes(array $parts, array $details = [], array $more = []): array

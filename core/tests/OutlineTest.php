@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Impa\Tests\Outline;
 
 use Impa\Geometry\Box;
-use Impa\Geometry\Polygon;
+use Impa\Geometry\Outline\Polygon;
 use Impa\Shape\Outline;
 use Impa\Shape\ShapeRefused;
 

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Impa\Tests\Overlap;
 
 use Impa\Figure\Figure;
-use Impa\Figure\Overlap;
 use Impa\Figure\Placement;
+use Impa\Figure\Placing\Overlap;
 use Impa\Tests\Support\Figures;
 
 /** A piece that stands alone. @param  array<string, mixed>  $more */

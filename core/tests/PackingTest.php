@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Packing;
 
-use Impa\Geometry\SkylinePacking;
+use Impa\Geometry\Outline\SkylinePacking;
 use Impa\Tests\Support\CutUp;
 use Random\Engine\Mt19937;
 use Random\Randomizer;

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Impa\Tests\PartCheck;
 
 use Impa\Check\CheckRefused;
-use Impa\Check\Measurement;
-use Impa\Check\PartCheck;
+use Impa\Check\Part\Measurement;
+use Impa\Check\Part\PartCheck;
 use Impa\Figure\Figure;
 use Impa\Material\Densities;
 use Impa\Shape\Size;
 use Impa\Tests\Support\Figures;
-use Impa\Wool\Ledger;
+use Impa\Wool\Ledger\Ledger;
 
 /** A ball on a ball, both solid; an ear twice. */
 function small(array $body = []): Figure

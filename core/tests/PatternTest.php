@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Impa\Tests\Pattern;
 
 use Impa\Figure\Part;
-use Impa\Figure\Stitch;
+use Impa\Figure\Term\Stitch;
 use Impa\Flat\Development;
 use Impa\Flat\FlatRefused;
 use Impa\Flat\Pattern;
@@ -13,13 +13,13 @@ use Impa\Flat\PatternPiece;
 use Impa\Flat\Sewing;
 use Impa\Geometry\Box;
 use Impa\Geometry\Ellipse;
-use Impa\Geometry\ParallelCurve;
-use Impa\Geometry\Polygon;
-use Impa\Print\Paper;
-use Impa\Print\PatternSheet;
-use Impa\Shape\Ball;
-use Impa\Shape\Dome;
+use Impa\Geometry\Outline\ParallelCurve;
+use Impa\Geometry\Outline\Polygon;
+use Impa\Print\Page\Paper;
+use Impa\Print\Template\PatternSheet;
 use Impa\Shape\Size;
+use Impa\Shape\Solid\Ball;
+use Impa\Shape\Solid\Dome;
 use Impa\Tests\Support\Figures;
 
 /** @param  array<string, mixed>  $more of its shape */

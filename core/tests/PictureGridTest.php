@@ -5,14 +5,14 @@ declare(strict_types=1);
 use Impa\Raster\CellGrid;
 use Impa\Raster\ConnectedComponents;
 use Impa\Raster\DistanceTransform;
+use Impa\Raster\File\PictureRefused;
 use Impa\Raster\FineRaster;
-use Impa\Raster\PictureRefused;
 use Impa\Raster\Raster;
 use Impa\Raster\Stroke;
-use Impa\Seeing\Background;
-use Impa\Seeing\Facing;
-use Impa\Seeing\Figures;
-use Impa\Seeing\Samples;
+use Impa\Seeing\Fitting\Samples;
+use Impa\Seeing\Foreground\Background;
+use Impa\Seeing\Segmentation\FiguresApart;
+use Impa\Seeing\Views\Facing;
 use Impa\Seeing\Wishes;
 use Impa\Shape\Catalogue;
 use Impa\Shape\ShapeKind;
@@ -186,7 +186,7 @@ describe('Figures and facing', function () {
         $count = static function (callable $draw): int {
             $raster = Raster::decode(Pixels::png($draw));
 
-            return count(Figures::of(Background::of($raster), $raster->width)->boxes);
+            return count(FiguresApart::of(Background::of($raster), $raster->width)->boxes);
         };
         expect($count(fn ($i) => imagefilledellipse($i, 150, 150, 200, 200, 0x804020)))
             ->toBe(1)
@@ -222,7 +222,7 @@ describe('Figures and facing', function () {
             }),
         );
         $ground = Background::of($raster);
-        $figures = Figures::of($ground, $raster->width);
+        $figures = FiguresApart::of($ground, $raster->width);
         $right = $figures->only(2, $ground);
         expect($right->figure[25 * 300 + 230])
             ->toBeTrue()

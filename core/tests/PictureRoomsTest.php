@@ -6,18 +6,18 @@ namespace Impa\Tests\PictureRooms;
 
 use Impa\Colour\ColourWords;
 use Impa\Colour\Srgb;
-use Impa\Geometry\Polygon;
+use Impa\Geometry\Outline\Polygon;
 use Impa\Raster\Blob;
 use Impa\Raster\Contour;
 use Impa\Raster\LabelPropagation;
 use Impa\Raster\Raster;
 use Impa\Raster\Stroke;
-use Impa\Seeing\Background;
-use Impa\Seeing\Extent;
-use Impa\Seeing\Fitting;
-use Impa\Seeing\FlatColours;
-use Impa\Seeing\Region;
-use Impa\Seeing\Regions;
+use Impa\Seeing\Fitting\Fitting;
+use Impa\Seeing\Foreground\Background;
+use Impa\Seeing\Segmentation\Extent;
+use Impa\Seeing\Segmentation\FlatColours;
+use Impa\Seeing\Segmentation\Region;
+use Impa\Seeing\Segmentation\Regions;
 use Impa\Shape\ShapeKind;
 
 /** @return array<int, true> the pixels of a picture for which a test on x, y (middle of the pixel, y down) holds */

@@ -7,7 +7,7 @@ namespace Impa\Tests\Picture;
 use Impa\Colour\Ciede2000;
 use Impa\Colour\Srgb;
 use Impa\Figure\Figure;
-use Impa\Raster\PictureRefused;
+use Impa\Raster\File\PictureRefused;
 use Impa\Render\Painter;
 use Impa\Render\View;
 use Impa\Seeing\Breakdown;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Plan;
 
-use Impa\Build\Schedule;
-use Impa\Build\Step;
+use Impa\Build\Schedule\Schedule;
+use Impa\Build\Steps\Step;
 use Impa\Face\Needles;
 use Impa\Figure\Figure;
 use Impa\Material\Densities;

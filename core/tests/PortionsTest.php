@@ -7,17 +7,17 @@ namespace Impa\Tests\Portions;
 use Impa\Material\CoveringWay;
 use Impa\Material\Densities;
 use Impa\Tests\Support\Figures;
-use Impa\Wool\CoveringNeed;
-use Impa\Wool\Coverings;
 use Impa\Wool\Grams;
-use Impa\Wool\Ledger;
-use Impa\Wool\LedgerLine;
-use Impa\Wool\Portion;
-use Impa\Wool\Portions;
-use Impa\Wool\PortionWords;
-use Impa\Wool\Purpose;
-use Impa\Wool\SheetLayout;
-use Impa\Wool\Wisp;
+use Impa\Wool\Ledger\CoveringNeed;
+use Impa\Wool\Ledger\Coverings;
+use Impa\Wool\Ledger\Ledger;
+use Impa\Wool\Ledger\LedgerLine;
+use Impa\Wool\Ledger\Purpose;
+use Impa\Wool\Portion\Portion;
+use Impa\Wool\Portion\Portions;
+use Impa\Wool\Portion\PortionWords;
+use Impa\Wool\Portion\SheetLayout;
+use Impa\Wool\Portion\Wisp;
 use Impa\Wool\WoolRefused;
 
 /** A ball body and a limb joined to it. */

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Reach;
 
-use Impa\Build\Hindrance;
-use Impa\Build\Reach;
-use Impa\Build\WorkPlace;
+use Impa\Build\Order\Hindrance;
+use Impa\Build\Order\Reach;
+use Impa\Build\Order\WorkPlace;
 use Impa\Figure\Figure;
 use Impa\Tests\Support\Figures;
 use Impa\Tests\Support\Works;

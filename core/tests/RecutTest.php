@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Recut;
 
-use Impa\Figure\Edited;
-use Impa\Figure\Edits;
+use Impa\Figure\Document\FigureCheck;
+use Impa\Figure\Editing\Edited;
+use Impa\Figure\Editing\Edits;
 use Impa\Figure\Figure;
-use Impa\Figure\FigureCheck;
 use Impa\Figure\Part;
-use Impa\Seeing\Recut;
-use Impa\Seeing\RecutRefused;
+use Impa\Seeing\Editing\PartEditor;
+use Impa\Seeing\Editing\PartEditRefused;
 use Impa\Tests\Support\Figures;
 
 function recutFigure(): Figure
@@ -97,7 +97,7 @@ function recutMembers(Edited $recut, string $list = 'parts'): array
 }
 
 it('splits a part along a line: sizes add up, details and joins go to the nearer side', function () {
-    $recut = Recut::split(recutFigure(), 'body', [-40.0, 30.0], [40.0, 30.0]);
+    $recut = PartEditor::split(recutFigure(), 'body', [-40.0, 30.0], [40.0, 30.0]);
     $parts = recutMembers($recut);
     $details = recutMembers($recut, 'details');
     [$upper, $lower] = [$parts['body'], $parts['body-2']];
@@ -127,8 +127,8 @@ it('splits a part along a line: sizes add up, details and joins go to the nearer
 });
 
 it('merges what was split to much the same part again', function () {
-    $split = Figure::fromDocument(Recut::split(recutFigure(), 'body', [-40.0, 30.0], [40.0, 30.0])->document);
-    $merged = Recut::merge($split, ['body-2', 'body']);
+    $split = Figure::fromDocument(PartEditor::split(recutFigure(), 'body', [-40.0, 30.0], [40.0, 30.0])->document);
+    $merged = PartEditor::merge($split, ['body-2', 'body']);
     $parts = recutMembers($merged);
     expect($merged->key)
         ->toBe('body')
@@ -145,7 +145,7 @@ it('merges what was split to much the same part again', function () {
 });
 
 it('merges across a join and keeps the tree whole', function () {
-    $parts = recutMembers(Recut::merge(recutFigure(), ['head', 'hat', 'body']));
+    $parts = recutMembers(PartEditor::merge(recutFigure(), ['head', 'hat', 'body']));
     expect(array_keys($parts))
         ->toEqualCanonicalizing(['body', 'arm'])
         ->and($parts['body']['join'] ?? null)
@@ -157,7 +157,7 @@ it('merges across a join and keeps the tree whole', function () {
 });
 
 it('makes a part of what was drawn round, in front of what it lies on', function () {
-    $parts = recutMembers($recut = Recut::lasso(recutFigure(), [[-6.0, 88.0], [6.0, 88.0], [6.0, 100.0], [-6.0, 100.0]]));
+    $parts = recutMembers($recut = PartEditor::lasso(recutFigure(), [[-6.0, 88.0], [6.0, 88.0], [6.0, 100.0], [-6.0, 100.0]]));
     $new = $parts[$recut->key];
     expect($new['join']['to'])
         ->toBe('head')
@@ -179,7 +179,7 @@ it('takes from the drawing the main colour inside the line', function () {
     $png = (string) ob_get_clean();
     $document = Figures::document([Figures::part('head', 'ball', 80, 80, 80, 0, 40, 0)]);
     $document['picture'] = ['file' => 'a.png', 'widthPx' => 200, 'heightPx' => 200, 'mmPerPx' => 0.5, 'originPx' => [100, 180]];
-    $recut = Recut::lasso(Figures::read($document), [[-13.0, 18.0], [13.0, 18.0], [13.0, 42.0], [-13.0, 42.0]], $png);
+    $recut = PartEditor::lasso(Figures::read($document), [[-13.0, 18.0], [13.0, 18.0], [13.0, 42.0], [-13.0, 42.0]], $png);
     $new = recutMembers($recut)[$recut->key];
     // The oval is 40 by 30 pixels, at half a millimetre each.
     expect($new['shape']['kind'])
@@ -194,7 +194,7 @@ it('takes from the drawing the main colour inside the line', function () {
 });
 
 it('makes a part colour on what it is joined to, and that a part again in its place', function () {
-    $detail = Recut::toDetail(recutFigure(), 'hat');
+    $detail = PartEditor::toDetail(recutFigure(), 'hat');
     $details = recutMembers($detail, 'details');
     expect(recutMembers($detail))
         ->toHaveCount(3)
@@ -202,7 +202,7 @@ it('makes a part colour on what it is joined to, and that a part again in its pl
         ->toBe('head')
         ->and($details['hat']['kind'])
         ->toBe('patch');
-    $back = Recut::toPart(Figure::fromDocument($detail->document), 'hat');
+    $back = PartEditor::toPart(Figure::fromDocument($detail->document), 'hat');
     $hat = recutMembers($back)[$back->key];
     expect($hat['shape']['kind'])
         ->toBe('ball')
@@ -212,7 +212,7 @@ it('makes a part colour on what it is joined to, and that a part again in its pl
         ->toEqualWithDelta([0.0, 118.0], 0.4)
         ->and($hat['join']['to'])
         ->toBe('head');
-    $eye = Recut::toPart(recutFigure(), 'eye');
+    $eye = PartEditor::toPart(recutFigure(), 'eye');
     $made = recutMembers($eye)[$eye->key];
     expect($made['mirror'])
         ->toBeTrue()
@@ -223,14 +223,14 @@ it('makes a part colour on what it is joined to, and that a part again in its pl
 });
 
 it('refuses in words what cannot be cut', function (callable $do, string $words) {
-    expect(fn () => $do(recutFigure()))->toThrow(RecutRefused::class, $words);
+    expect(fn () => $do(recutFigure()))->toThrow(PartEditRefused::class, $words);
 })->with([
-    'a line beside the part' => [fn (Figure $f) => Recut::split($f, 'body', [-40.0, 200.0], [40.0, 200.0]), 'in one piece'],
-    'no such part' => [fn (Figure $f) => Recut::split($f, 'nose', [0.0, 0.0], [1.0, 1.0]), 'no part "nose"'],
-    'one part merged' => [fn (Figure $f) => Recut::merge($f, ['body', 'body']), 'two parts'],
-    'two points drawn round' => [fn (Figure $f) => Recut::lasso($f, [[0.0, 0.0], [1.0, 1.0]]), 'too small'],
-    'the root made colour' => [fn (Figure $f) => Recut::toDetail($f, 'body'), 'carries the others'],
-    'no such detail' => [fn (Figure $f) => Recut::toPart($f, 'nose'), 'no detail "nose"'],
+    'a line beside the part' => [fn (Figure $f) => PartEditor::split($f, 'body', [-40.0, 200.0], [40.0, 200.0]), 'in one piece'],
+    'no such part' => [fn (Figure $f) => PartEditor::split($f, 'nose', [0.0, 0.0], [1.0, 1.0]), 'no part "nose"'],
+    'one part merged' => [fn (Figure $f) => PartEditor::merge($f, ['body', 'body']), 'two parts'],
+    'two points drawn round' => [fn (Figure $f) => PartEditor::lasso($f, [[0.0, 0.0], [1.0, 1.0]]), 'too small'],
+    'the root made colour' => [fn (Figure $f) => PartEditor::toDetail($f, 'body'), 'carries the others'],
+    'no such detail' => [fn (Figure $f) => PartEditor::toPart($f, 'nose'), 'no detail "nose"'],
 ]);
 
 it('splits any part along any line through it: the two cover seven tenths of what either covers', function () {
@@ -243,7 +243,7 @@ it('splits any part along any line through it: the two cover seven tenths of wha
             );
             $angle = mt_rand(0, 179);
             $reach = [90 * cos(deg2rad($angle)), 90 * sin(deg2rad($angle))];
-            $parts = recutMembers(Recut::split($figure, 'one', [5 - $reach[0], 40 - $reach[1]], [5 + $reach[0], 40 + $reach[1]]));
+            $parts = recutMembers(PartEditor::split($figure, 'one', [5 - $reach[0], 40 - $reach[1]], [5 + $reach[0], 40 + $reach[1]]));
             expect($parts)->toHaveCount(2);
             $halves = Figures::read(Figures::document(array_values($parts)))->parts;
             expect(overlap([$figure->parts['one']], $halves))->toBeGreaterThan(0.7);
@@ -257,11 +257,11 @@ it('leaves a document that passes its own check after every act, members unknown
     $document->remark = ['kept', 'too'];
     $figure = Figure::fromDocument($document);
     $acts = [
-        Recut::split($figure, 'head', [-40.0, 96.0], [40.0, 96.0]),
-        Recut::merge($figure, ['hat', 'head']),
-        Recut::lasso($figure, [[-5.0, 40.0], [5.0, 40.0], [0.0, 52.0]]),
-        Recut::toDetail($figure, 'arm'),
-        Recut::toPart($figure, 'bib'),
+        PartEditor::split($figure, 'head', [-40.0, 96.0], [40.0, 96.0]),
+        PartEditor::merge($figure, ['hat', 'head']),
+        PartEditor::lasso($figure, [[-5.0, 40.0], [5.0, 40.0], [0.0, 52.0]]),
+        PartEditor::toDetail($figure, 'arm'),
+        PartEditor::toPart($figure, 'bib'),
     ];
     foreach ($acts as $recut) {
         $again = json_decode(Figure::fromDocument(json_decode(json_encode($recut->document)))->toJson());
@@ -275,9 +275,9 @@ it('leaves a document that passes its own check after every act, members unknown
 it('changes nothing of the figure it was given', function () {
     $figure = recutFigure();
     $before = $figure->toJson();
-    Recut::split($figure, 'body', [-40.0, 30.0], [40.0, 30.0]);
-    Recut::merge($figure, ['hat', 'head']);
-    Recut::toDetail($figure, 'hat');
+    PartEditor::split($figure, 'body', [-40.0, 30.0], [40.0, 30.0]);
+    PartEditor::merge($figure, ['hat', 'head']);
+    PartEditor::toDetail($figure, 'hat');
     expect($figure->toJson())->toBe($before);
 });
 
@@ -288,7 +288,7 @@ it('keeps the name of what bears the other, though that is the larger by a littl
         Figures::part('half', 'ball', 40, 31, 40, 0, 75, 0, ['join' => ['to' => 'head']]),
     ]);
     foreach ([['head', 'half'], ['half', 'head']] as $keys) {
-        $parts = recutMembers(Recut::merge(Figures::read($document), $keys));
+        $parts = recutMembers(PartEditor::merge(Figures::read($document), $keys));
         expect(array_keys($parts))->toBe(['body', 'head'])->and($parts['head']['join']['to'])->toBe('body');
     }
 });
@@ -303,7 +303,7 @@ it('makes the twins of a pair one pair when both are merged with pairs', functio
         ]),
         Figures::part('hand', 'ball', 12, 12, 12, 38, 17, 0, ['mirror' => true, 'join' => ['to' => 'arm']]),
     ]);
-    $parts = recutMembers(Recut::merge(Figures::read($document), ['arm', 'hand']));
+    $parts = recutMembers(PartEditor::merge(Figures::read($document), ['arm', 'hand']));
     expect($parts)
         ->toHaveCount(2)
         ->and($parts['arm']['mirror'])
@@ -321,8 +321,8 @@ it('makes any two parts of the demo\'s figures one, and leaves a figure that can
         // Each with the one it is joined to, and with the next: across joins and along them.
         foreach (array_unique([$figure->parts[$one]->joinTo ?: $keys[0], $keys[($i + 1) % count($keys)]]) as $other) {
             try {
-                $merged = $one === $other ? null : Recut::merge($figure, [$one, $other]);
-            } catch (RecutRefused) {
+                $merged = $one === $other ? null : PartEditor::merge($figure, [$one, $other]);
+            } catch (PartEditRefused) {
                 continue;
             }
             expect($merged === null ? [] : FigureCheck::faults($merged->document))->toBe([]);
@@ -343,11 +343,11 @@ it('leaves a figure that can be saved, whatever is merged, taken away or made co
         shuffle($keys);
         try {
             $edited = match ($n % 3) {
-                0 => Recut::merge($figure, array_slice($keys, 0, mt_rand(2, 3))),
-                1 => Recut::toDetail($figure, $keys[0]),
+                0 => PartEditor::merge($figure, array_slice($keys, 0, mt_rand(2, 3))),
+                1 => PartEditor::toDetail($figure, $keys[0]),
                 2 => Edits::remove($figure, true, [$keys[0]]),
             };
-        } catch (RecutRefused) {
+        } catch (PartEditRefused) {
             continue;
         }
         expect(FigureCheck::faults($edited->document))->toBe([]);

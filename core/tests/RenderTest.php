@@ -12,7 +12,7 @@ use Impa\Render\Painter;
 use Impa\Render\RenderRefused;
 use Impa\Render\View;
 use Impa\Tests\Support\Figures;
-use Impa\Wool\Ledger;
+use Impa\Wool\Ledger\Ledger;
 
 /** @return array{int, int, int, int} red, green, blue, alpha (127 is clear) */
 function pixel(string $png, float $x, float $y): array

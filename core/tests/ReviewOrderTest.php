@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Tests\ReviewOrder;
 
-use Impa\Seeing\ReviewOrder;
+use Impa\Seeing\Result\ReviewOrder;
 use Impa\Tests\Support\Figures;
 
 /** @param  list<?float>  $sure  of the parts a, b, ...; null for one that the felter made herself */

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Impa\Tests\Ring;
 
 use Impa\Geometry\Box;
-use Impa\Geometry\Polygon;
-use Impa\Shape\Ring;
+use Impa\Geometry\Outline\Polygon;
 use Impa\Shape\ShapeRefused;
 use Impa\Shape\Size;
+use Impa\Shape\Solid\Ring;
 
 /** How far a place is from an ellipse, by 8,000 places on it. */
 function farFrom(float $x, float $y, float $a, float $b): float

@@ -8,12 +8,12 @@ use Impa\Balance\Balance;
 use Impa\Balance\BalanceRefused;
 use Impa\Balance\Cure;
 use Impa\Balance\Cures;
-use Impa\Build\Step;
+use Impa\Build\Steps\Step;
 use Impa\Geometry\Box;
 use Impa\Material\Densities;
 use Impa\Tests\Support\Figures;
 use Impa\Tests\Support\Works;
-use Impa\Wool\Ledger;
+use Impa\Wool\Ledger\Ledger;
 
 /** @param  list<array<string, mixed>>  $parts */
 function balance(array $parts, string $pose = 'stand'): Balance

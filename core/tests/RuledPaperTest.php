@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Impa\Tests\RuledPaper;
 
 use Impa\Raster\Raster;
-use Impa\Seeing\Background;
+use Impa\Seeing\Foreground\Background;
 use Impa\Tests\Support\Pixels;
 
 const SIDE = 240;

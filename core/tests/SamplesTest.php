@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Samples;
 
-use Impa\Seeing\Samples;
+use Impa\Seeing\Fitting\Samples;
 use Impa\Tests\Support\Pixels;
 
 /** A blob with a hole, beside something else that it may go on behind. */

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Impa\Tests\Schedule;
 
 use DateTimeImmutable;
-use Impa\Build\Evenings;
-use Impa\Build\Schedule;
-use Impa\Build\ScheduleRefused;
+use Impa\Build\Schedule\Evenings;
+use Impa\Build\Schedule\Schedule;
+use Impa\Build\Schedule\ScheduleRefused;
+use Impa\Build\Schedule\Sitting;
 use Impa\Build\ScheduleSheet;
-use Impa\Build\Sitting;
-use Impa\Build\Step;
-use Impa\Build\StepKind;
+use Impa\Build\Steps\Step;
+use Impa\Build\Steps\StepKind;
 use Impa\Build\Work;
 use Impa\Face\Needles;
 use Impa\Figure\Figure;
@@ -20,7 +20,7 @@ use Impa\Material\HandModel;
 use Impa\Material\Pace;
 use Impa\Tests\Support\Figures;
 use Impa\Tests\Support\Works;
-use Impa\Wool\Ledger;
+use Impa\Wool\Ledger\Ledger;
 
 /** @param  list<string>  $after */
 function piece(string $key, float $minutes, array $after = [], float $wait = 0.0, StepKind $kind = StepKind::Detail): Step

@@ -5,28 +5,28 @@ declare(strict_types=1);
 namespace Impa\Tests\Seat;
 
 use Impa\Balance\Balance;
-use Impa\Build\Step;
-use Impa\Check\Measurement;
-use Impa\Check\PartCheck;
-use Impa\Figure\Buried;
-use Impa\Figure\EditRefused;
+use Impa\Build\Steps\Step;
+use Impa\Check\Part\Measurement;
+use Impa\Check\Part\PartCheck;
+use Impa\Figure\Document\Scaling;
+use Impa\Figure\Editing\Buried;
+use Impa\Figure\Editing\EditRefused;
 use Impa\Figure\Figure;
 use Impa\Figure\Placement;
-use Impa\Figure\Scaling;
-use Impa\Figure\Seat;
-use Impa\Figure\SeatWay;
-use Impa\Figure\Shared;
+use Impa\Figure\Placing\Seat;
+use Impa\Figure\Placing\Shared;
+use Impa\Figure\Term\SeatWay;
 use Impa\Material\Densities;
 use Impa\Plan\Note;
 use Impa\Plan\Notes;
 use Impa\Plan\Plan;
-use Impa\Shape\Ball;
 use Impa\Shape\ShapeKind;
 use Impa\Shape\Size;
+use Impa\Shape\Solid\Ball;
 use Impa\Tests\Support\Figures;
 use Impa\Tests\Support\Works;
-use Impa\Wool\Ledger;
-use Impa\Wool\PartWool;
+use Impa\Wool\Ledger\Ledger;
+use Impa\Wool\Ledger\PartWool;
 
 /** What two balls of radii a and b share, their middles d apart (CRC Standard Mathematical Tables, two spherical caps); cm3. */
 function lens(float $a, float $b, float $d): float

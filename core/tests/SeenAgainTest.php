@@ -6,9 +6,9 @@ namespace Impa\Tests\SeenAgain;
 
 use Impa\Figure\Figure;
 use Impa\Seeing\Breakdown;
-use Impa\Seeing\BrushStroke;
-use Impa\Seeing\Glance;
-use Impa\Seeing\SeenAgain;
+use Impa\Seeing\Editing\SeenAgain;
+use Impa\Seeing\Foreground\BrushStroke;
+use Impa\Seeing\QuickPreview;
 use Impa\Seeing\Wishes;
 use Impa\Tests\Support\Sketch;
 use stdClass;
@@ -55,7 +55,7 @@ function parts(Figure $figure): array
 }
 
 /** 0xAARRGGBB at a place, in shares of the picture. */
-function pixel(Glance $glance, float $x, float $y): int
+function pixel(QuickPreview $glance, float $x, float $y): int
 {
     $image = imagecreatefromstring($glance->png);
 
@@ -167,18 +167,18 @@ it('knows one of a pair again, on either side, and leaves it its wool', function
 })->with([[[[0.27, 0.27]]], [[[0.73, 0.27]]]]);
 
 it('glances at a drawing: clear where there is paper, each colour as it will be', function () {
-    $glance = Glance::of(drawing()->png(), Wishes::of(100.0));
+    $glance = QuickPreview::of(drawing()->png(), Wishes::of(100.0));
     expect($glance->colours)->toBe(4)
         ->and(getimagesizefromstring($glance->png)[0])->toBe(200)
         ->and(pixel($glance, 0.05, 0.05) >> 24)->toBe(127)
         ->and(pixel($glance, 0.5, 0.6))->toBe(TEAL)
         ->and(pixel($glance, 0.1, 0.87))->toBe(MAT);
-    $glance = Glance::of(drawing()->png(), paper([[0.1, 0.87]]));
+    $glance = QuickPreview::of(drawing()->png(), paper([[0.1, 0.87]]));
     expect($glance->colours)->toBe(3)->and(pixel($glance, 0.1, 0.87) >> 24)->toBe(127);
 });
 
 it('glances at as many colours as the wish leaves', function () {
     $shades = (new Sketch)->oval(150, 200, 180, 180, 0xC05040)->oval(250, 200, 180, 180, 0xD06050);
-    expect(Glance::of($shades->png(), Wishes::of(100.0, 0.0))->colours)->toBe(2)
-        ->and(Glance::of($shades->png(), Wishes::of(100.0, 1.0))->colours)->toBe(1);
+    expect(QuickPreview::of($shades->png(), Wishes::of(100.0, 0.0))->colours)->toBe(2)
+        ->and(QuickPreview::of($shades->png(), Wishes::of(100.0, 1.0))->colours)->toBe(1);
 });

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Sets;
 
-use Impa\Build\Step;
+use Impa\Build\Steps\Step;
 use Impa\Build\Work;
 use Impa\Colour\Oklch;
 use Impa\Colour\Srgb;
 use Impa\Face\Needles;
+use Impa\Figure\Document\FigureRefused;
 use Impa\Figure\Figure;
-use Impa\Figure\FigureRefused;
 use Impa\Material\Densities;
 use Impa\Material\Pace;
 use Impa\Material\Preparation;
@@ -22,11 +22,11 @@ use Impa\Sets\Member;
 use Impa\Sets\SetPlan;
 use Impa\Sets\SetRefused;
 use Impa\Sets\SetSupply;
-use Impa\Stash\Reserve;
 use Impa\Stash\StashWool;
+use Impa\Stash\Supply\Reserve;
 use Impa\Tests\Support\Figures;
 use Impa\Tests\Support\Works;
-use Impa\Wool\Ledger;
+use Impa\Wool\Ledger\Ledger;
 
 function wool(int $id, string $hex, float $freeG, string $material = 'wool'): StashWool
 {

@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Shape;
 
-use Impa\Geometry\Polygon;
-use Impa\Geometry\Rays;
+use Impa\Geometry\Outline\Polygon;
+use Impa\Geometry\Outline\Rays;
 use Impa\Geometry\Turn;
 use Impa\Shape\Catalogue;
-use Impa\Shape\Cone;
 use Impa\Shape\Outline;
-use Impa\Shape\Plate;
-use Impa\Shape\Roll;
 use Impa\Shape\ShapeKind;
 use Impa\Shape\ShapeRefused;
 use Impa\Shape\Size;
 use Impa\Shape\Solid;
-use Impa\Shape\TangentSpheres;
+use Impa\Shape\Solid\Cone;
+use Impa\Shape\Solid\Plate;
+use Impa\Shape\Solid\Roll;
+use Impa\Shape\Solid\TangentSpheres;
 
 function solid(string $kind, float $w, float $h, float $d, array $options = []): Solid
 {

@@ -6,8 +6,8 @@ namespace Impa\Tests\Sheet;
 
 use GdImage;
 use Impa\Geometry\Homography;
+use Impa\Raster\File\PictureRefused;
 use Impa\Raster\PhotoFaults;
-use Impa\Raster\PictureRefused;
 use Impa\Raster\Raster;
 use Impa\Raster\Sheet;
 use Impa\Tests\Support\Pixels;

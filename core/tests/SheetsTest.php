@@ -6,12 +6,12 @@ namespace Impa\Tests\Sheets;
 
 use Impa\Colour\Srgb;
 use Impa\Material\Preparation;
-use Impa\Print\Html;
-use Impa\Print\PortionsSheet;
-use Impa\Print\ShoppingSheet;
-use Impa\Stash\Offer;
-use Impa\Stash\ShoppingList;
-use Impa\Stash\Supply;
+use Impa\Print\Page\Html;
+use Impa\Print\Work\PortionsSheet;
+use Impa\Print\Work\ShoppingSheet;
+use Impa\Stash\Supply\Offer;
+use Impa\Stash\Supply\ShoppingList;
+use Impa\Stash\Supply\Supply;
 use Impa\Tests\Support\Figures;
 
 function needing(): Supply

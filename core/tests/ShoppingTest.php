@@ -7,12 +7,12 @@ namespace Impa\Tests\Shopping;
 use Impa\Colour\Srgb;
 use Impa\Figure\Figure;
 use Impa\Material\Preparation;
-use Impa\Stash\Need;
-use Impa\Stash\Offer;
-use Impa\Stash\Reserve;
-use Impa\Stash\ShoppingList;
 use Impa\Stash\StashWool;
-use Impa\Stash\Supply;
+use Impa\Stash\Supply\Need;
+use Impa\Stash\Supply\Offer;
+use Impa\Stash\Supply\Reserve;
+use Impa\Stash\Supply\ShoppingList;
+use Impa\Stash\Supply\Supply;
 use Impa\Tests\Support\Figures;
 use Impa\Wool\Spread;
 

@@ -4,21 +4,21 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Show;
 
-use Impa\Geometry\EnclosingCircle;
+use Impa\Geometry\Outline\EnclosingCircle;
 use Impa\Material\Densities;
-use Impa\Show\Body;
 use Impa\Show\Cushion;
 use Impa\Show\Jar;
 use Impa\Show\Pot;
 use Impa\Show\Showing;
+use Impa\Show\Shown;
 use Impa\Show\ShowRefused;
 use Impa\Tests\Support\Figures;
 use Impa\Tests\Support\Works;
-use Impa\Wool\Ledger;
+use Impa\Wool\Ledger\Ledger;
 
-function body(string $kind, float $w, float $h, float $d, array $more = []): Body
+function body(string $kind, float $w, float $h, float $d, array $more = []): Shown
 {
-    return Body::of(Figures::read(Figures::document([Figures::part('a', $kind, $w, $h, $d, 0, $h / 2, 0, $more)])));
+    return Shown::of(Figures::read(Figures::document([Figures::part('a', $kind, $w, $h, $d, 0, $h / 2, 0, $more)])));
 }
 
 describe('the smallest circle round points', function () {
@@ -83,14 +83,14 @@ describe('an opening', function () {
                 $least = min($least, 2 * EnclosingCircle::of($flat)->radius);
             }
         }
-        $found = Body::of($figure)->opening()['mm'];
+        $found = Shown::of($figure)->opening()['mm'];
         expect($found)->toBeLessThanOrEqual(1.015 * $least)->toBeGreaterThan(0.95 * $least);
     })->with(['sorrel']);
 
     it('is never wider than the tube it stands in, and grows with the figure', function (string $name) {
         $figure = Works::demo($name);
-        $body = Body::of($figure);
-        $larger = Body::of($figure->scaledTo(1.5 * $figure->heightMm));
+        $body = Shown::of($figure);
+        $larger = Shown::of($figure->scaledTo(1.5 * $figure->heightMm));
         expect($body->opening()['mm'])->toBeLessThanOrEqual($body->roundMm() + 1e-6)
             ->and($larger->opening()['mm'])->toEqualWithDelta(1.5 * $body->opening()['mm'], 0.02 * $body->opening()['mm'])
             ->and($larger->roundMm())->toEqualWithDelta(1.5 * $body->roundMm(), 0.01 * $body->roundMm());
@@ -111,10 +111,10 @@ describe('a jar', function () {
     it('says what is too broad or too high, and a height at which it does fit', function (array $jar, string $why) {
         [$mouth, $belly, $high] = $jar;
         $figure = Works::demo('bobbin');
-        $held = Jar::of($mouth, $belly, $high)->holding(Body::of($figure));
+        $held = Jar::of($mouth, $belly, $high)->holding(Shown::of($figure));
         expect($held['fits'])->toBeFalse()->and(implode(' ', $held['says']))->toContain($why);
         preg_match('/Make it (\d+) mm high/', implode(' ', $held['cures']), $m);
-        expect(Jar::of($mouth, $belly, $high)->holding(Body::of($figure->scaledTo((float) $m[1])))['fits'])->toBeTrue();
+        expect(Jar::of($mouth, $belly, $high)->holding(Shown::of($figure->scaledTo((float) $m[1])))['fits'])->toBeTrue();
     })->group('dear')->with([
         'a mouth smaller than the head' => [[30, 200, 300], 'does not go through the mouth'],
         'a narrow belly' => [[100, 50, 300], 'too broad for the belly'],
@@ -171,7 +171,7 @@ describe('a hook, a pin, a ring and a house', function () {
 });
 
 it('is refused of a figure without parts', function () {
-    expect(static fn () => Body::of(Figures::read(Figures::document([]))))->toThrow(ShowRefused::class, 'no parts yet');
+    expect(static fn () => Shown::of(Figures::read(Figures::document([]))))->toThrow(ShowRefused::class, 'no parts yet');
 });
 
 describe('a cushion', function () {

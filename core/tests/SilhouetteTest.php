@@ -5,10 +5,11 @@ declare(strict_types=1);
 namespace Impa\Tests\Silhouette;
 
 use Impa\Figure\Placement;
-use Impa\Figure\Side;
-use Impa\Figure\Silhouette;
+use Impa\Figure\Placing\Silhouette;
+use Impa\Figure\Term\Side;
 use Impa\Geometry\Box;
-use Impa\Geometry\Polygon;
+use Impa\Geometry\Outline\Hull;
+use Impa\Geometry\Outline\Polygon;
 use Impa\Render\DetailPiece;
 use Impa\Tests\Support\Figures;
 
@@ -95,7 +96,7 @@ it('draws a turned piece as the hull of its mesh, from every side', function (st
             expect([$hull->left, $hull->low, $hull->width(), $hull->height()])
                 ->toEqualWithDelta([$mesh->left, $mesh->low, $mesh->width(), $mesh->height()], $tolerance)
                 ->and(abs(Polygon::signedArea($own)))
-                ->toEqualWithDelta(abs(Polygon::signedArea(\Impa\Geometry\Hull::of($seen))), 0.04 * $mesh->width() * $mesh->height());
+                ->toEqualWithDelta(abs(Polygon::signedArea(Hull::of($seen))), 0.04 * $mesh->width() * $mesh->height());
         }
     }
 })

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Impa\Tests\SizeCards;
 
 use Impa\Plan\Plan;
-use Impa\Print\Paper;
-use Impa\Print\SizeCards;
+use Impa\Print\Page\Paper;
+use Impa\Print\Template\SizeCards;
 use Impa\Tests\Support\Figures;
 
 function cardsPlan(): Plan

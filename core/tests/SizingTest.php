@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Sizing;
 
+use Impa\Figure\Editing\Sizing;
+use Impa\Figure\Editing\SizingRefused;
 use Impa\Figure\Figure;
-use Impa\Figure\Sizing;
-use Impa\Figure\SizingRefused;
 use Impa\Material\Densities;
 use Impa\Plan\Plan;
 use Impa\Tests\Support\Figures;
 use Impa\Tests\Support\Works;
-use Impa\Wool\Growth;
+use Impa\Wool\Ledger\Growth;
 
 /** A ball of 40 mm on a ball of 60 mm, 100 mm tall. */
 function snow(): Figure

@@ -5,10 +5,10 @@ declare(strict_types=1);
 use Impa\Colour\Srgb;
 use Impa\Material\Preparation;
 use Impa\Stash\Drawer;
-use Impa\Stash\Packs;
-use Impa\Stash\Palette;
-use Impa\Stash\StashTable;
-use Impa\Stash\WoolEntry;
+use Impa\Stash\Supply\Packs;
+use Impa\Stash\Table\Palette;
+use Impa\Stash\Table\StashTable;
+use Impa\Stash\Table\WoolEntry;
 use Impa\Wool\WoolRefused;
 
 describe('a wool as it is written down', function () {

@@ -14,18 +14,18 @@ use Impa\Material\Preparation;
 use Impa\Shape\ShapeKind;
 use Impa\Stash\Matching;
 use Impa\Stash\Nearness;
-use Impa\Stash\Reserve;
 use Impa\Stash\StashWool;
-use Impa\Stash\Supply;
+use Impa\Stash\Supply\Reserve;
+use Impa\Stash\Supply\Supply;
 use Impa\Tests\Support\Figures;
-use Impa\Wool\CoverAdvice;
-use Impa\Wool\Coverings;
-use Impa\Wool\Foam;
-use Impa\Wool\Ledger;
-use Impa\Wool\PartWool;
-use Impa\Wool\Portions;
-use Impa\Wool\SheetLayout;
-use Impa\Wool\Wisp;
+use Impa\Wool\Inside\CoverAdvice;
+use Impa\Wool\Ledger\Coverings;
+use Impa\Wool\Ledger\Foam;
+use Impa\Wool\Ledger\Ledger;
+use Impa\Wool\Ledger\PartWool;
+use Impa\Wool\Portion\Portions;
+use Impa\Wool\Portion\SheetLayout;
+use Impa\Wool\Portion\Wisp;
 use Impa\Wool\WoolRefused;
 
 /** @param  array<string, string>  $hexes  by name; undyed where empty */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Impa\Tests\Surface;
 
 use Impa\Figure\Placement;
-use Impa\Figure\Side;
+use Impa\Figure\Term\Side;
 use Impa\Surface\Surface;
 use Impa\Tests\Support\CountedSolid;
 use Impa\Tests\Support\Figures;

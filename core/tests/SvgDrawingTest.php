@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use Impa\Raster\PictureRefused;
-use Impa\Raster\SvgDrawing;
+use Impa\Raster\File\PictureRefused;
+use Impa\Raster\File\SvgDrawing;
 
 const SVG = '<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" viewBox="0 0 100 50">%s</svg>';
 

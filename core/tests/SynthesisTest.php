@@ -6,14 +6,14 @@ namespace Impa\Tests\Synthesis;
 
 use GdImage;
 use Impa\Raster\Blob;
-use Impa\Seeing\Fit;
-use Impa\Seeing\Joining;
-use Impa\Seeing\Mark;
-use Impa\Seeing\Piece;
-use Impa\Seeing\Region;
-use Impa\Seeing\Scene;
-use Impa\Seeing\Sorting;
-use Impa\Seeing\Synthesis;
+use Impa\Seeing\Assembly\Joining;
+use Impa\Seeing\Assembly\Scene;
+use Impa\Seeing\Assembly\Synthesis;
+use Impa\Seeing\Decomposition\Mark;
+use Impa\Seeing\Decomposition\PartExtraction;
+use Impa\Seeing\Decomposition\Piece;
+use Impa\Seeing\Fitting\Fit;
+use Impa\Seeing\Segmentation\Region;
 use Impa\Shape\ShapeKind;
 use Impa\Tests\Support\Pixels;
 use RuntimeException;
@@ -26,7 +26,7 @@ const MIDDLE = 150.0;
  * What is seen in a drawing, joined, with its regions' width. The figure alone is looked at once.
  *
  * @param  ?callable(GdImage): mixed  $more  besides the figure, on a white sheet of 300 px a side
- * @return array{array<int, Piece>, Sorting, int}
+ * @return array{array<int, Piece>, PartExtraction, int}
  */
 function seenIn(?callable $more = null): array
 {
@@ -39,7 +39,7 @@ function seenIn(?callable $more = null): array
         imagefilledellipse($image, 150, 90, 130, 110, OCHRE);
         $more === null || $more($image);
     });
-    $sorting = Sorting::of($regions, silent(...));
+    $sorting = PartExtraction::of($regions, silent(...));
     Joining::of($sorting->pieces, $sorting->map, $regions->width, MIDDLE);
     $seen = [$sorting->pieces, $sorting, $regions->width];
     if ($more === null) {

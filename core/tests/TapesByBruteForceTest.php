@@ -11,7 +11,7 @@ namespace Impa\Tests\TapesByBruteForce;
 use Impa\Geometry\Bisection;
 use Impa\Shape\Catalogue;
 use Impa\Shape\ShapeKind;
-use Impa\Shape\Stack;
+use Impa\Shape\Solid\Stack;
 use Impa\Surface\Surface;
 use Impa\Surface\TapeMark;
 use Impa\Tests\Support\Figures;

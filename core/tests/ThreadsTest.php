@@ -6,9 +6,9 @@ namespace Impa\Tests\Threads;
 
 use Impa\Armature\Passage;
 use Impa\Armature\WireAdvice;
-use Impa\Build\Hints;
-use Impa\Build\Step;
-use Impa\Build\StepKind;
+use Impa\Build\Steps\Hints;
+use Impa\Build\Steps\Step;
+use Impa\Build\Steps\StepKind;
 use Impa\Build\Work;
 use Impa\Figure\Figure;
 use Impa\Figure\Wire;

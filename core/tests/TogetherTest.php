@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Together;
 
-use Impa\Face\Crispness;
-use Impa\Face\Expression\Freckles;
-use Impa\Face\Expression\OpenEyes;
+use Impa\Face\Advice\Crispness;
 use Impa\Face\Expressions;
+use Impa\Face\Piece\Freckles;
+use Impa\Face\Piece\OpenEyes;
 use Impa\Face\Together;
-use Impa\Figure\Edits;
+use Impa\Figure\Editing\Edits;
 use Impa\Figure\Figure;
 use Impa\Tests\Support\Figures;
 use Impa\Tests\Support\Works;

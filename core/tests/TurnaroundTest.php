@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Turnaround;
 
-use Impa\Raster\PictureRefused;
+use Impa\Raster\File\PictureRefused;
 use Impa\Raster\Raster;
-use Impa\Seeing\Background;
 use Impa\Seeing\Breakdown;
-use Impa\Seeing\Figures;
-use Impa\Seeing\FlatColours;
-use Impa\Seeing\Regions;
-use Impa\Seeing\Turnaround;
-use Impa\Seeing\View;
+use Impa\Seeing\Foreground\Background;
+use Impa\Seeing\Segmentation\FiguresApart;
+use Impa\Seeing\Segmentation\FlatColours;
+use Impa\Seeing\Segmentation\Regions;
+use Impa\Seeing\SheetView;
+use Impa\Seeing\Views\Turnaround;
 use Impa\Seeing\Wishes;
 use Impa\Tests\Support\Sketch;
 
@@ -62,12 +62,12 @@ function sheet(array $views): Sketch
 }
 
 /**
- * @param  list<View>  $views
+ * @param  list<SheetView>  $views
  * @return list<string>
  */
 function named(array $views): array
 {
-    return array_map(static fn (View $v): string => $v->value, $views);
+    return array_map(static fn (SheetView $v): string => $v->value, $views);
 }
 
 /** @return list<string> what each figure is taken for */
@@ -77,7 +77,7 @@ function told(Sketch $sheet): array
     $ground = Background::of($raster);
     $regions = Regions::of(FlatColours::of($raster, $ground), $raster, $ground);
 
-    return named(Turnaround::of($ground, Figures::of($ground, $raster->width), $regions));
+    return named(Turnaround::of($ground, FiguresApart::of($ground, $raster->width), $regions));
 }
 
 it('tells the views of one character apart, in any order', function (array $views) {
@@ -126,7 +126,7 @@ it('asks where it is not sure: two of a kind, two characters, one of two heights
 
 it('takes the felter at her word, and refuses words that do not fit', function () {
     $png = sheet(['front', 'left', 'back'])->png();
-    $wish = static fn (array $views): Wishes => Wishes::of(100.0, views: array_map(View::from(...), $views));
+    $wish = static fn (array $views): Wishes => Wishes::of(100.0, views: array_map(SheetView::from(...), $views));
     $seen = Breakdown::of($png, $wish(['none', 'none', 'front']));
     expect(named($seen->views))->toBe(['none', 'none', 'front'])->and($seen->document)->not->toHaveKey('sidePicture');
     $one = Breakdown::of($png, Wishes::of(100.0, figure: 1));

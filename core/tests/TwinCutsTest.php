@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Impa\Tests\TwinCuts;
 
 use Impa\Seeing\Breakdown;
-use Impa\Seeing\Lobe;
-use Impa\Seeing\Region;
-use Impa\Seeing\TwinCuts;
+use Impa\Seeing\Decomposition\Lobe;
+use Impa\Seeing\Decomposition\TwinCuts;
+use Impa\Seeing\Segmentation\Region;
 use Impa\Tests\Support\Pixels;
 
 /** @param  callable(float, float): bool  $in */

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Unrolled;
 
-use Impa\Print\FaceTemplates;
-use Impa\Print\Paper;
+use Impa\Print\Page\Paper;
+use Impa\Print\Template\FaceTemplates;
 use Impa\Surface\Chart;
 use Impa\Surface\Surface;
 use Impa\Surface\TapeMark;

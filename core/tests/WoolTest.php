@@ -12,9 +12,9 @@ use Impa\Material\Firmness;
 use Impa\Plan\Plan;
 use Impa\Stash\NearestWool;
 use Impa\Tests\Support\Figures;
-use Impa\Wool\DetailWool;
-use Impa\Wool\Ledger;
-use Impa\Wool\PartWool;
+use Impa\Wool\Ledger\DetailWool;
+use Impa\Wool\Ledger\Ledger;
+use Impa\Wool\Ledger\PartWool;
 use Impa\Wool\Spread;
 
 function wool(array $part, array $figure = []): PartWool

@@ -4,24 +4,24 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Work;
 
-use Impa\Build\Chains;
-use Impa\Build\Needs;
-use Impa\Build\Order;
-use Impa\Build\Pulls;
-use Impa\Build\SchoolChange;
-use Impa\Build\SchoolRefused;
-use Impa\Build\Schools;
-use Impa\Build\Step;
-use Impa\Build\StepKind;
+use Impa\Build\Order\Order;
+use Impa\Build\Order\Reordering;
+use Impa\Build\Schedule\CriticalPath;
+use Impa\Build\Steps\DependencyGraph;
+use Impa\Build\Steps\Step;
+use Impa\Build\Steps\StepKind;
 use Impa\Build\StepsSheet;
+use Impa\Build\Technique\TechniqueChange;
+use Impa\Build\Technique\TechniqueChoices;
+use Impa\Build\Technique\TechniqueRefused;
 use Impa\Build\Work;
 use Impa\Face\Needles;
 use Impa\Figure\Detail;
-use Impa\Figure\FaceSchool;
+use Impa\Figure\Document\FigureRefused;
 use Impa\Figure\Figure;
-use Impa\Figure\FigureRefused;
-use Impa\Figure\JoinBy;
 use Impa\Figure\Pull;
+use Impa\Figure\Term\FaceSchool;
+use Impa\Figure\Term\JoinBy;
 use Impa\Figure\Wire;
 use Impa\Material\Densities;
 use Impa\Material\Firmness;
@@ -31,7 +31,7 @@ use Impa\Plan\Plan;
 use Impa\Plan\StepPicture;
 use Impa\Tests\Support\Figures;
 use Impa\Tests\Support\Works;
-use Impa\Wool\Ledger;
+use Impa\Wool\Ledger\Ledger;
 
 /** @param  list<string>  $after */
 function step(string $key, float $minutes = 1.0, array $after = [], float $wait = 0.0, string $colour = ''): Step
@@ -64,7 +64,7 @@ describe('what must come before what', function () {
         mt_srand(5);
         foreach (range(1, 30) as $round) {
             $keys = array_map(static fn (int $i): string => 's'.$i, range(0, 20));
-            $needs = new Needs($keys);
+            $needs = new DependencyGraph($keys);
             $next = [];
             $leads = static function (string $from, string $to) use (&$leads, &$next): bool {
                 foreach ($next[$from] ?? [] as $step) {
@@ -97,7 +97,7 @@ describe('what must come before what', function () {
     });
 
     it('keeps the reason of an arrow, and gives none where it is plain', function () {
-        $needs = new Needs(['a', 'b', 'c']);
+        $needs = new DependencyGraph(['a', 'b', 'c']);
         $needs->add('a', 'b');
         $needs->add('a', 'b', 'so that it holds');
         $needs->add('b', 'c');
@@ -116,7 +116,7 @@ describe('the longest chain', function () {
             step('A', 2), step('B', 3), step('C', 2, ['A']), step('D', 4, ['A', 'B']), step('E', 4, ['C']),
             step('F', 3, ['C']), step('G', 5, ['D', 'E']), step('H', 2, ['F', 'G']),
         ];
-        $chains = new Chains($steps);
+        $chains = new CriticalPath($steps);
         expect($chains->remaining('A'))->toBe(15.0)
             // B has a slack of one week, F of six.
             ->and($chains->remaining('B'))->toBe(14.0)
@@ -142,7 +142,7 @@ describe('the longest chain', function () {
 
                 return $steps[$i]->minutes + ($withLast ? $steps[$i]->waitMinutes : 0.0) + max($tails);
             };
-            $chains = new Chains($steps);
+            $chains = new CriticalPath($steps);
             foreach (array_keys($steps) as $i) {
                 expect($chains->remaining('s'.$i))->toBe($longest($i, true))
                     ->and($chains->untilLastStep('s'.$i))->toBe($longest($i, false));
@@ -151,7 +151,7 @@ describe('the longest chain', function () {
     });
 
     it('counts where something dries on the way, and nowhere else', function () {
-        $chains = new Chains([step('a', 2), step('b', 3, ['a'], 20), step('c', 4, ['a']), step('d', 1, ['b'])]);
+        $chains = new CriticalPath([step('a', 2), step('b', 3, ['a'], 20), step('c', 4, ['a']), step('d', 1, ['b'])]);
         expect(array_map($chains->drying(...), ['a', 'b', 'c', 'd']))->toBe([26.0, 24.0, 0.0, 0.0]);
     });
 });
@@ -292,10 +292,10 @@ describe('what the felter pulls forward or puts off', function () {
         foreach (range(1, 60) as $round) {
             [$step, $past] = [$keys[mt_rand(0, count($keys) - 1)], $keys[mt_rand(0, count($keys) - 1)]];
             $pull = new Pull($step, $past, mt_rand(0, 1) === 1);
-            $moved = Pulls::applied($plain->steps, $plain->needs, [$pull]);
+            $moved = Reordering::applied($plain->steps, $plain->needs, [$pull]);
             expectToBeFollowable($moved);
             $at = array_flip(array_map(static fn (Step $s): string => $s->key, $moved));
-            if ($step !== $past && Pulls::hinders($plain->needs, $pull) === []) {
+            if ($step !== $past && Reordering::hinders($plain->needs, $pull) === []) {
                 expect($at[$step] < $at[$past])->toBe($pull->isForward);
             } else {
                 expect(array_keys($at))->toBe($keys);
@@ -311,18 +311,18 @@ describe('what the felter pulls forward or puts off', function () {
     });
 
     it('says what keeps two steps in order, step by step', function () {
-        $chain = Pulls::hinders(Works::of(Works::demo('bobbin'))->needs, new Pull('detail:pupil', 'core:head', true));
+        $chain = Reordering::hinders(Works::of(Works::demo('bobbin'))->needs, new Pull('detail:pupil', 'core:head', true));
         expect(array_column($chain, 0)[0])->toBe('core:head')->and(end($chain)[1])->toBe('detail:pupil');
     });
 });
 
 describe('Schools', function () {
     $told = static function (Figure $figure, string $question, string $value): array {
-        $chosen = Schools::chosen($figure, $question, $value);
+        $chosen = TechniqueChoices::chosen($figure, $question, $value);
 
-        return [$chosen, SchoolChange::text(Schools::option($question, $value), Works::of($figure), Works::of($chosen))];
+        return [$chosen, TechniqueChange::text(TechniqueChoices::option($question, $value), Works::of($figure), Works::of($chosen))];
     };
-    $now = static fn (Figure $figure): array => array_column(Schools::of($figure), 'now', 'question');
+    $now = static fn (Figure $figure): array => array_column(TechniqueChoices::of($figure), 'now', 'question');
 
     it('say what a change moved, and why', function () use ($told) {
         [$late, $text] = $told(Works::demo('bobbin'), 'face', 'limbs-first');
@@ -340,7 +340,7 @@ describe('Schools', function () {
 
     it('are followed by the whole figure once they are chosen', function () use ($told, $now) {
         foreach (['bobbin', 'wick'] as $name) {
-            foreach (Schools::of(Works::demo($name)) as $question) {
+            foreach (TechniqueChoices::of(Works::demo($name)) as $question) {
                 if ($question['question'] === 'eyes' && $question['now'] === '') {
                     continue;
                 }
@@ -385,10 +385,12 @@ describe('Schools', function () {
 
     it('refuse a question or an answer that there is not', function () {
         $wick = Works::demo('wick');
-        expect(static fn () => Schools::chosen($wick, 'luck', 'none'))->toThrow(SchoolRefused::class, '"luck" is none of face, inside')
-            ->and(static fn () => Schools::chosen($wick, 'inside', 'sand'))->toThrow(SchoolRefused::class, '"sand" is none of core-wool')
-            ->and(static fn () => Schools::chosen(Works::demo('sorrel'), 'skeleton', 'steel'))
-            ->toThrow(SchoolRefused::class, 'No part of this figure is long enough');
+        expect(static fn () => TechniqueChoices::chosen($wick, 'luck', 'none'))
+            ->toThrow(TechniqueRefused::class, '"luck" is none of face, inside')
+            ->and(static fn () => TechniqueChoices::chosen($wick, 'inside', 'sand'))
+            ->toThrow(TechniqueRefused::class, '"sand" is none of core-wool')
+            ->and(static fn () => TechniqueChoices::chosen(Works::demo('sorrel'), 'skeleton', 'steel'))
+            ->toThrow(TechniqueRefused::class, 'No part of this figure is long enough');
     });
 });
 

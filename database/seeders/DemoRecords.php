@@ -7,12 +7,12 @@ namespace Database\Seeders;
 use App\Building\Building;
 use App\Hand\OwnHand;
 use App\Hand\TimedSteps;
-use App\Models\Bout;
 use App\Models\Figure;
-use App\Models\FinishedPart;
+use App\Models\Log\Bout;
+use App\Models\Log\FinishedPart;
 use Illuminate\Support\Collection;
-use Impa\Build\Step;
-use Impa\Check\Measurement;
+use Impa\Build\Steps\Step;
+use Impa\Check\Part\Measurement;
 use Impa\Figure\Figure as FigureDocument;
 use Impa\Hand\FinishedPiece;
 

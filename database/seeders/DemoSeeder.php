@@ -9,11 +9,11 @@ use App\Models\FigureSet;
 use App\Models\Picture;
 use App\Models\Wool;
 use App\Stash\Stash;
-use App\Store\Writing;
+use App\Store\Transaction;
 use Illuminate\Database\Seeder;
 use Impa\Figure\Figure as FigureDocument;
 use Impa\Sets\Colourways;
-use Impa\Stash\Reserve;
+use Impa\Stash\Supply\Reserve;
 
 /** The demo: four made-up figures in the round, a mask in layers, a small stash, and what their felter weighed and timed. Lays out only what is not there. */
 final class DemoSeeder extends Seeder
@@ -26,7 +26,7 @@ final class DemoSeeder extends Seeder
         if (config()->boolean('impa.accounts') || Figure::withTrashed()->where('is_demo', true)->exists()) {
             return;
         }
-        Writing::together($this->lay(...));
+        Transaction::together($this->lay(...));
     }
 
     private function lay(): void

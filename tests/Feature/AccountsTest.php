@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
+use App\Accounts\CurrentFelter;
 use App\Accounts\PasswordLink;
-use App\Accounts\Whose;
 use App\Models\Felter;
 use App\Models\Figure;
 use App\Models\FigureSet;
@@ -81,7 +81,7 @@ it('answers nothing on any route to who has not signed in, and a page with the d
 
 it('keeps everything of one felter from another, on every route that names something', function () {
     $ada = felter();
-    [$figure, $things] = Whose::being($ada->id, static function (): array {
+    [$figure, $things] = CurrentFelter::being($ada->id, static function (): array {
         $picture = Picture::keep(demoPicture());
         $figure = Figure::query()->findOrFail(lay());
         $figure->update(['picture_id' => $picture->id]);
@@ -130,7 +130,7 @@ it('keeps everything of one felter from another, on every route that names somet
     }
     expect($asked)->toBeGreaterThan(35)->and(DB::table('figures')->where('id', $figure->id)->first())->toEqual($before)
         ->and(
-            Whose::being(
+            CurrentFelter::being(
                 $ada->id,
                 static fn (): array => [
                     Picture::query()->count(),
@@ -163,7 +163,7 @@ it('says of every table of somebody\'s whose each row is', function () {
     }
     // After a day's work nothing is nobody's.
     Artisan::call('db:seed', ['--force' => true]);
-    foreach (Whose::TABLES as $table) {
+    foreach (CurrentFelter::TABLES as $table) {
         expect(DB::table($table)->where('felter_id', '!=', Felter::OF_THIS_MACHINE)->count())->toBe(0, $table);
     }
 })->group('dear');
@@ -199,15 +199,15 @@ it('keeps a picture\'s file while it is anybody\'s', function () {
     hosted();
     [$ada, $bo] = [felter(), felter('bo@example.org', 'Bo')];
     foreach ([$ada, $bo] as $felter) {
-        Whose::being(
+        CurrentFelter::being(
             $felter->id,
             static fn () => Picture::keep(demoPicture())->forceFill(['updated_at' => now()->subDays(3)])->saveQuietly(),
         );
     }
-    Whose::being($ada->id, static fn () => Picture::sweep());
-    expect(Whose::being($ada->id, static fn (): int => Picture::query()->count()))->toBe(0)
-        ->and(Whose::being($bo->id, static fn (): string => Picture::query()->firstOrFail()->bytes()))->toBe(demoPicture());
-    Whose::being($bo->id, static fn () => Picture::sweep());
+    CurrentFelter::being($ada->id, static fn () => Picture::sweep());
+    expect(CurrentFelter::being($ada->id, static fn (): int => Picture::query()->count()))->toBe(0)
+        ->and(CurrentFelter::being($bo->id, static fn (): string => Picture::query()->firstOrFail()->bytes()))->toBe(demoPicture());
+    CurrentFelter::being($bo->id, static fn () => Picture::sweep());
     expect(Storage::disk('pictures')->allFiles())->toBe([]);
 });
 
@@ -506,7 +506,7 @@ describe('who keeps the server', function () {
         expect(Artisan::call('impa:felter', ['do' => 'remove', 'email' => 'bo@example.org', '--yes' => true]))->toBe(0)
             ->and(Felter::byEmail('bo@example.org'))->toBeNull()->and(Storage::disk('pictures')->allFiles())->toBe([]);
         Artisan::call('impa:felter', ['do' => 'remove', 'email' => 'ada@example.org', '--yes' => true]);
-        foreach (Whose::TABLES as $table) {
+        foreach (CurrentFelter::TABLES as $table) {
             expect(DB::table($table)->count())->toBe(0, $table);
         }
     });

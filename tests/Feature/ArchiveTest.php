@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Accounts\Whose;
+use App\Accounts\CurrentFelter;
 use App\Archive\ArchiveRefused;
 use App\Archive\Conflict;
 use App\Archive\Incoming;
@@ -31,7 +31,7 @@ function archiveFile(string $bytes): string
 /** Another machine: nothing of anybody's is there. */
 function emptyStore(): void
 {
-    foreach (array_reverse(Whose::TABLES) as $table) {
+    foreach (array_reverse(CurrentFelter::TABLES) as $table) {
         DB::table($table)->delete();
     }
     Storage::fake('pictures');
@@ -57,7 +57,7 @@ function livedIn(): void
     test()->deleteJson('/api/figures/'.Figure::query()->where('name', 'like', 'Sorrel%')->value('id'))->assertNoContent();
     $found = '{"view":"front","found":[],"empty":{},"whole":1.0,"small":0.1}';
     DB::table('photo_checks')->insert(
-        Whose::own() + ['figure_id' => $id, 'picture_id' => $photo, 'view' => 'front', 'found' => $found, 'at' => 7],
+        CurrentFelter::own() + ['figure_id' => $id, 'picture_id' => $photo, 'view' => 'front', 'found' => $found, 'at' => 7],
     );
     test()->putSeen('/api/sets/'.DB::table('figure_sets')->value('id').'/aside', ['reserve' => 'never'])->assertOk();
     $done = Figure::query()->where('name', 'like', 'Lanto%')->value('id');
@@ -87,7 +87,7 @@ it('is whole again on another machine, bit by bit, and taken in twice changes no
     $path = archiveFile($there);
     $count = static fn (): array => array_map(
         static fn (string $t): int => DB::table($t)->count(),
-        array_combine(Whose::TABLES, Whose::TABLES),
+        array_combine(CurrentFelter::TABLES, CurrentFelter::TABLES),
     );
     $before = $count();
     expect(array_filter($before, static fn (int $n): bool => $n === 0))->toBe([]);
@@ -135,7 +135,7 @@ it('streams: of a large archive only one file is in memory at a time', function 
     $big = json_encode(['padding' => str_repeat('wool', 50_000)] + demoFigure());
     for ($i = 2; $i < 302; $i++) {
         DB::table('figure_revisions')->insert(
-            Whose::own() + ['figure_id' => $id, 'revision' => $i, 'document' => $big, 'created_at' => now()],
+            CurrentFelter::own() + ['figure_id' => $id, 'revision' => $i, 'document' => $big, 'created_at' => now()],
         );
     }
     // Asked for row by row, as a server does; the database's own page is not counted.
@@ -195,13 +195,13 @@ it('takes a wool for the one of the same name that is here', function () {
 it('holds what is the felter\'s own, and nothing of another one\'s', function () {
     $other = 77;
     lay('sorrel');
-    Whose::being($other, static fn () => lay('wick'));
+    CurrentFelter::being($other, static fn () => lay('wick'));
     // The files themselves: packed, no name could be read.
     $named = static fn (): array => array_map(
         static fn (string $name): bool => str_contains(implode('', iterator_to_array((new Outgoing)->entries())), $name),
         ['Sorrel', 'Wick'],
     );
-    expect($named())->toBe([true, false])->and(Whose::being($other, $named))->toBe([false, true]);
+    expect($named())->toBe([true, false])->and(CurrentFelter::being($other, $named))->toBe([false, true]);
 });
 
 describe('a bad archive is refused in words, and nothing of it is taken in', function () {
@@ -340,7 +340,7 @@ it('leaves no file and no row behind where it is hung up, at whatever line', fun
     $path = archiveFile(archived());
     emptyStore();
     $count = static fn (): array => [
-        array_sum(array_map(static fn (string $table): int => DB::table($table)->count(), Whose::TABLES)),
+        array_sum(array_map(static fn (string $table): int => DB::table($table)->count(), CurrentFelter::TABLES)),
         count(Storage::disk('pictures')->allFiles()),
         count(glob(storage_path('framework/in-*'))),
     ];
@@ -429,7 +429,7 @@ describe('a record that is none', function () {
         $path = $changed($file, $change);
         $take = static fn () => Incoming::of($path)->take(Conflict::Replace);
         expect($take)->toThrow(ArchiveRefused::class, 'Nothing was taken in.');
-        foreach (Whose::TABLES as $table) {
+        foreach (CurrentFelter::TABLES as $table) {
             expect(DB::table($table)->count())->toBe(0, $table);
         }
     })->with($ways);

@@ -13,7 +13,7 @@ use Impa\Face\Needles;
 use Impa\Figure\Figure as FigureDocument;
 use Impa\Material\Densities;
 use Impa\Material\Pace;
-use Impa\Wool\Ledger;
+use Impa\Wool\Ledger\Ledger;
 use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Reader;
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature\Door;
 
 use App\Accounts\Address;
-use App\Accounts\Whose;
+use App\Accounts\CurrentFelter;
 use App\Models\Felter;
 use App\Models\Figure;
 use App\Watching\Counts;
@@ -155,7 +155,7 @@ it('counts requests by the methods there are, and all others as one', function (
 
 it('does nothing for a page of hers once somebody else has signed in in the same browser, until she has again', function () {
     $read = FigureDocument::fromJson((string) json_encode(demoFigure()));
-    $id = Whose::being($this->ada->id, static fn (): int => Figure::lay($read, null)->id);
+    $id = CurrentFelter::being($this->ada->id, static fn (): int => Figure::lay($read, null)->id);
     $bo = Felter::query()->create(['name' => 'Bo', 'email' => 'bo@example.org', 'password' => OLD]);
     $asAda = ['X-Impa-Felter' => (string) $this->ada->id];
     $tick = fn () => $this->putJson("/api/figures/{$id}/steps/core:head", [], $asAda);

@@ -261,7 +261,7 @@ it(
         $image = imagecreatefrompng($file.'.png');
         array_map(unlink(...), [$file, $file.'.png']);
         $figure = Impa\Figure\Figure::fromJson(json_encode($document));
-        $template = Impa\Print\FaceTemplates::of($figure, $figure->parts['head'])->template();
+        $template = Impa\Print\Template\FaceTemplates::of($figure, $figure->parts['head'])->template();
         // Where the cuts cross the middle line, by tape from the crown.
         $cuts = [];
         foreach ($template->outlines() as $outline) {

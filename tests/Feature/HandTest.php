@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Models\FinishedStep;
+use App\Models\Log\FinishedStep;
 
 /** @param  array<string, mixed>  $more */
 function practised(array $more = []): array

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use App\Models\LogEntry;
+use App\Models\Log\LogEntry;
 use App\Models\Wool;
-use Impa\Check\Sign;
+use Impa\Check\Mending\Sign;
 
 describe('the mend desk', function () {
     it('knows every sign, and what helps with its amount', function () {

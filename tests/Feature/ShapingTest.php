@@ -6,7 +6,7 @@ use Impa\Balance\Balance;
 use Impa\Balance\BalanceSheet;
 use Impa\Figure\Figure;
 use Impa\Material\Densities;
-use Impa\Wool\Ledger;
+use Impa\Wool\Ledger\Ledger;
 use Symfony\Component\Process\Process;
 
 it('tells line by line what the break-down is doing, and gives the answer last', function () {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\TwoFelters;
 
-use App\Accounts\Whose;
+use App\Accounts\CurrentFelter;
 use App\Archive\Outgoing;
 use App\Models\Felter;
 use Illuminate\Routing\Route as OneRoute;
@@ -14,8 +14,8 @@ use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\Schema;
 use Illuminate\Support\Facades\Storage;
 use Impa\Hand\Hand;
-use Impa\Print\Booklet;
-use Impa\Print\Credit;
+use Impa\Print\Share\Booklet;
+use Impa\Print\Share\Credit;
 use Impa\Tests\Support\Figures;
 use Tests\Support\Belongings;
 
@@ -210,7 +210,8 @@ beforeEach(function () {
         return $answer;
     };
     // The archive is Ada's own, so that it can be taken in.
-    $this->archive = Whose::being($this->ada->id, static fn (): string => implode('', iterator_to_array((new Outgoing)->stream(), false)));
+    $all = static fn (): string => implode('', iterator_to_array((new Outgoing)->stream(), false));
+    $this->archive = CurrentFelter::being($this->ada->id, $all);
 });
 
 it('finds a row of each of the two in every table, and knows every table that is nobody\'s', function () {

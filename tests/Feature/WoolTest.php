@@ -6,7 +6,7 @@ namespace Tests\Feature\Wool;
 
 use App\Models\Wool;
 use Illuminate\Support\Facades\DB;
-use Impa\Stash\StashTable;
+use Impa\Stash\Table\StashTable;
 use Symfony\Component\Process\Process;
 
 /** @param  array<string, mixed>  $more */

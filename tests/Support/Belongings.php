@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
-use App\Accounts\Whose;
-use App\Models\Bout;
+use App\Accounts\CurrentFelter;
 use App\Models\BreakdownJob;
 use App\Models\Device;
 use App\Models\Felter;
 use App\Models\Figure;
 use App\Models\FigureSet;
-use App\Models\FinishedPart;
-use App\Models\FinishedStep;
-use App\Models\HandMark;
-use App\Models\LogEntry;
+use App\Models\Log\Bout;
+use App\Models\Log\FinishedPart;
+use App\Models\Log\FinishedStep;
+use App\Models\Log\HandMark;
+use App\Models\Log\LogEntry;
 use App\Models\Needle;
 use App\Models\PhotoCheck;
 use App\Models\Picture;
@@ -38,7 +38,7 @@ final class Belongings
      */
     public static function of(Felter $felter, string $mark): array
     {
-        return Whose::being($felter->id, static fn (): array => self::lay($mark));
+        return CurrentFelter::being($felter->id, static fn (): array => self::lay($mark));
     }
 
     /**
@@ -87,7 +87,7 @@ final class Belongings
         $binned = Figure::lay($read, null);
         $binned->delete();
         $swatch = Swatch::query()->create(['shares' => [$wool->id => 0.5, $other->id => 0.5], 'hex' => '#446644', 'created_at' => now()]);
-        Whose::rows('weighings')->insert(Whose::own() + ['wool_id' => $wool->id, 'grams' => 200, 'created_at' => now()]);
+        CurrentFelter::rows('weighings')->insert(CurrentFelter::own() + ['wool_id' => $wool->id, 'grams' => 200, 'created_at' => now()]);
         $finished = Figure::lay($read, $picture->id);
         Stash::finish($finished, []);
         Stash::happen(static fn (Drawer $drawer): Drawer => $drawer->setAside($figure->id, [$wool->id => 2.0]));
@@ -117,9 +117,10 @@ final class Belongings
             'figure_id' => $figure->id, 'token_hash' => SharedLink::hashed(str_pad($mark, 32, 'x')), 'created_at' => now(),
         ]);
         $device = Device::query()->create(['name' => "Tablet of {$mark}", 'pass_hash' => hash('sha256', $mark), 'paired_at' => now()]);
-        Whose::rows('pairing_codes')->insert(Whose::own() + ['code_hash' => hash('sha256', "code{$mark}"), 'ends_at' => now()->addHour()]);
-        Whose::rows('unreadable_records')->insert(
-            Whose::own() + ['table' => 'needles', 'row' => '{}', 'created_at' => now()],
+        $code = ['code_hash' => hash('sha256', "code{$mark}"), 'ends_at' => now()->addHour()];
+        CurrentFelter::rows('pairing_codes')->insert(CurrentFelter::own() + $code);
+        CurrentFelter::rows('unreadable_records')->insert(
+            CurrentFelter::own() + ['table' => 'needles', 'row' => '{}', 'created_at' => now()],
         );
         $breakdown = BreakdownJob::query()->create(['asked' => '{}', 'doing' => 'Waiting its turn', 'worker_pid' => getmypid()]);
 

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use Impa\Figure\Fault;
+use Impa\Figure\Document\Fault;
+use Impa\Figure\Document\FigureRefused;
 use Impa\Figure\Figure;
-use Impa\Figure\FigureRefused;
 
 /** What the console commands share: files in, files out, and refusals one line each on standard error, exit 2. */
 trait ReadsFiles

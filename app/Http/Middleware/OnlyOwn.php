@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
-use App\Accounts\Whose;
+use App\Accounts\CurrentFelter;
 use App\Models\Felter;
 use Closure;
 use Illuminate\Database\Eloquent\Model;
@@ -23,7 +23,7 @@ final class OnlyOwn
      */
     public function handle(Request $request, Closure $next): Response
     {
-        $gate = Gate::forUser((new Felter)->forceFill(['id' => Whose::id()]));
+        $gate = Gate::forUser((new Felter)->forceFill(['id' => CurrentFelter::id()]));
         foreach ($request->route()?->parameters() ?? [] as $model) {
             if ($model instanceof Model && ! $gate->allows('use', $model)) {
                 throw (new ModelNotFoundException)->setModel($model::class);

@@ -7,15 +7,16 @@ namespace App\Http\Requests;
 use Illuminate\Http\Request;
 use Impa\Colour\Srgb;
 use Impa\Figure\Detail;
+use Impa\Figure\Document\FigureForm;
+use Impa\Figure\Document\FigureRefused;
 use Impa\Figure\Figure;
-use Impa\Figure\FigureRefused;
 use Impa\Figure\Part;
-use Impa\Print\Paper;
-use Impa\Raster\PictureRefused;
-use Impa\Seeing\BrushStroke;
-use Impa\Seeing\View;
+use Impa\Print\Page\Paper;
+use Impa\Raster\File\PictureRefused;
+use Impa\Seeing\Foreground\BrushStroke;
+use Impa\Seeing\SheetView;
 use Impa\Seeing\Wishes;
-use Impa\Stash\Reserve;
+use Impa\Stash\Supply\Reserve;
 use InvalidArgumentException;
 use JsonException;
 use stdClass;
@@ -52,7 +53,7 @@ final readonly class Body
     public function figure(): Figure
     {
         // What else may come along, such as a line of 2000 points, is small beside a document.
-        if ($this->bytes > Figure::MOST_BYTES + 100_000) {
+        if ($this->bytes > FigureForm::MOST_BYTES + 100_000) {
             throw FigureRefused::tooLarge($this->bytes);
         }
 
@@ -110,7 +111,7 @@ final readonly class Body
             $this->intOr('figure', 0) ?? 0,
             $this->floatOr('roundToMm', 0.0),
             BrushStroke::list($this->members->brushes ?? []),
-            $this->has('views') ? View::list($this->texts('views')) : [],
+            $this->has('views') ? SheetView::list($this->texts('views')) : [],
             Wishes::way($this->text('flat')),
         );
     }

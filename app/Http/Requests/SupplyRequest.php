@@ -9,7 +9,7 @@ use App\Shop\Mood;
 use App\Shop\Shop;
 use App\Shop\SimulatedShop;
 use App\Stash\Stash;
-use Impa\Stash\Supply;
+use Impa\Stash\Supply\Supply;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** A figure that is held against the stash, and the shop that what lacks is looked for in. */

@@ -6,8 +6,8 @@ namespace Impa\Armature;
 
 use Impa\Figure\Figure;
 use Impa\Figure\Wire;
-use Impa\Wool\Coverings;
-use Impa\Wool\Ledger;
+use Impa\Wool\Ledger\Coverings;
+use Impa\Wool\Ledger\Ledger;
 
 /** The impa-armature document, version 1; formats/impa-armature-1.schema.json. */
 final class ArmatureSheet

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Impa\Armature;
 
 use Impa\Figure\Figure;
-use Impa\Figure\JoinBy;
 use Impa\Figure\Part;
 use Impa\Figure\Placement;
+use Impa\Figure\Term\JoinBy;
 use Impa\Figure\Wire;
 use Impa\Material\CoveringWay;
 use Impa\Material\WireMaterial;

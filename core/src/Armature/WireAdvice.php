@@ -9,7 +9,7 @@ use Impa\Figure\Part;
 use Impa\Figure\Placement;
 use Impa\Figure\Wire;
 use Impa\Material\WireMaterial;
-use Impa\Wool\Ledger;
+use Impa\Wool\Ledger\Ledger;
 
 /** What a wire takes, whether it holds, and what it goes through. Immutable. */
 final readonly class WireAdvice

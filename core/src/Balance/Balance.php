@@ -6,10 +6,10 @@ namespace Impa\Balance;
 
 use Impa\Figure\Detail;
 use Impa\Figure\Figure;
-use Impa\Figure\Method;
-use Impa\Figure\Pose;
-use Impa\Wool\Ledger;
-use Impa\Wool\Purpose;
+use Impa\Figure\Term\Method;
+use Impa\Figure\Term\Pose;
+use Impa\Wool\Ledger\Ledger;
+use Impa\Wool\Ledger\Purpose;
 
 /** Where the figure's weight lies, and how far it can lean before it falls. Immutable. */
 final readonly class Balance

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Impa\Balance;
 
 use Impa\Figure\Base;
-use Impa\Figure\Draft;
+use Impa\Figure\Editing\Draft;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
 use stdClass;

@@ -6,7 +6,7 @@ namespace Impa\Balance;
 
 use Impa\Figure\Figure;
 use Impa\Geometry\Box;
-use Impa\Geometry\Hull;
+use Impa\Geometry\Outline\Hull;
 
 /** The hull of all the places where a figure touches the table. Immutable. */
 final readonly class Footprint

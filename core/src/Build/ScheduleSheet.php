@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Impa\Build;
 
+use Impa\Build\Schedule\Evenings;
+use Impa\Build\Schedule\Schedule;
+use Impa\Build\Schedule\ScheduleRefused;
+use Impa\Build\Steps\Step;
 use Impa\Face\Needles;
 
 /**
@@ -59,7 +63,7 @@ final class ScheduleSheet
             'sittings' => $sittings,
             'drying' => $drying,
             'sittingsMissing' => $missing,
-            'helps' => $missing > 0 ? Helps::of($all, $needles, $missing, $done) : [],
+            'helps' => $missing > 0 ? DeadlineOptions::of($all, $needles, $missing, $done) : [],
         ];
     }
 }

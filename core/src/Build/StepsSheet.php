@@ -4,13 +4,18 @@ declare(strict_types=1);
 
 namespace Impa\Build;
 
+use Impa\Build\Schedule\Schedule;
+use Impa\Build\Steps\Hints;
+use Impa\Build\Steps\NeedleChoice;
+use Impa\Build\Steps\Step;
+use Impa\Build\Steps\StepKind;
 use Impa\Shape\Size;
 use Impa\Wool\Grams;
-use Impa\Wool\LedgerLine;
-use Impa\Wool\Portion;
-use Impa\Wool\Portions;
-use Impa\Wool\Purpose;
-use Impa\Wool\WoolWords;
+use Impa\Wool\Ledger\LedgerLine;
+use Impa\Wool\Ledger\Purpose;
+use Impa\Wool\Ledger\WoolWords;
+use Impa\Wool\Portion\Portion;
+use Impa\Wool\Portion\Portions;
 
 /** The impa-steps document, version 1; formats/impa-steps-1.schema.json. */
 final class StepsSheet
@@ -81,7 +86,7 @@ final class StepsSheet
      * @param  array{float, float, float}  $stabs
      * @return array<string, mixed>
      */
-    private static function needle(Needle $needle, array $stabs): array
+    private static function needle(NeedleChoice $needle, array $stabs): array
     {
         return [
             'gauge' => $needle->gauge,

@@ -4,11 +4,23 @@ declare(strict_types=1);
 
 namespace Impa\Build;
 
+use Impa\Build\Order\Hindrance;
+use Impa\Build\Order\Order;
+use Impa\Build\Order\Reach;
+use Impa\Build\Order\Reordering;
+use Impa\Build\Order\ReorderingRefused;
+use Impa\Build\Order\TradePrecedence;
+use Impa\Build\Steps\DependencyGraph;
+use Impa\Build\Steps\Hints;
+use Impa\Build\Steps\Step;
+use Impa\Build\Steps\StepKind;
+use Impa\Build\Steps\Steps;
 use Impa\Face\Needles;
 use Impa\Figure\Figure;
-use Impa\Figure\Gap;
+use Impa\Figure\Placing\Gap;
+use Impa\Figure\Pull;
 use Impa\Material\Pace;
-use Impa\Wool\Ledger;
+use Impa\Wool\Ledger\Ledger;
 
 /** All steps of a figure in an order that can be followed: what must come before what by nature, by reach and by custom. Immutable. */
 final readonly class Work
@@ -21,7 +33,7 @@ final readonly class Work
         public Ledger $ledger,
         public Pace $pace,
         public array $steps,
-        public Needs $needs,
+        public DependencyGraph $needs,
         public array $tight,
     ) {
     }
@@ -43,12 +55,12 @@ final readonly class Work
                 );
             }
         }
-        foreach (Custom::arrows($figure) as [$first, $then, $why]) {
+        foreach (TradePrecedence::arrows($figure) as [$first, $then, $why]) {
             $needs->add($first, $then, $why);
         }
         $steps = array_map(static fn (Step $s): Step => $s->needing($needs), $steps);
 
-        $ordered = Pulls::applied(Order::byHouse($steps, $ledger, $pace, $needles), $needs, $figure->pulls);
+        $ordered = Reordering::applied(Order::byHouse($steps, $ledger, $pace, $needles), $needs, $figure->pulls);
 
         return new self($ledger, $pace, self::paced($ordered, $pace), $needs, $tight);
     }
@@ -99,10 +111,32 @@ final readonly class Work
         return array_map(static fn (Step $s): string => $s->key, $this->steps);
     }
 
-    /** @param  list<Step>  $steps */
-    private static function needs(array $steps): Needs
+    /**
+     * The same figure with one step moved past its neighbour.
+     *
+     * @throws ReorderingRefused if there is no such step, no neighbour, or one of the two cannot be done without the other
+     */
+    public function moved(string $key, bool $isForward): Figure
     {
-        $needs = new Needs(array_map(static fn (Step $s): string => $s->key, $steps));
+        $at = array_search($key, $this->keys(), true);
+        if (! is_int($at)) {
+            throw ReorderingRefused::noSuchStep($key);
+        }
+        $past = $this->steps[$at + ($isForward ? -1 : 1)] ?? throw ReorderingRefused::atTheEnd($this->steps[$at], $isForward);
+        $pull = new Pull($key, $past->key, $isForward);
+        $chain = Reordering::hinders($this->needs, $pull);
+        if ($chain !== []) {
+            [$first, $then] = $isForward ? [$past, $this->steps[$at]] : [$this->steps[$at], $past];
+            throw ReorderingRefused::needed($first, $then, $chain[count($chain) - 1][2]);
+        }
+
+        return $this->ledger->figure->pulling($pull);
+    }
+
+    /** @param  list<Step>  $steps */
+    private static function needs(array $steps): DependencyGraph
+    {
+        $needs = new DependencyGraph(array_map(static fn (Step $s): string => $s->key, $steps));
         foreach ($steps as $step) {
             foreach ($step->after as $before) {
                 $needs->add($before, $step->key);
@@ -113,7 +147,7 @@ final readonly class Work
     }
 
     /** Puts a step before what would hinder it; tells whether that could be. */
-    private static function reached(Figure $figure, Needs $needs, Hindrance $hindrance): bool
+    private static function reached(Figure $figure, DependencyGraph $needs, Hindrance $hindrance): bool
     {
         $joins = self::joins($figure, $hindrance);
         if ($joins === []) {

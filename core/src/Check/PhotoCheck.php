@@ -4,10 +4,25 @@ declare(strict_types=1);
 
 namespace Impa\Check;
 
+use Impa\Check\Comparison\Details;
+use Impa\Check\Comparison\Deviation;
+use Impa\Check\Comparison\Expected;
+use Impa\Check\Comparison\Pieces;
+use Impa\Check\Comparison\PoseFit;
+use Impa\Check\Comparison\Rim;
+use Impa\Check\Comparison\Seen;
+use Impa\Check\Comparison\Symmetry;
+use Impa\Check\Comparison\WhiteBalance;
+use Impa\Check\Photo\ForegroundMask;
+use Impa\Check\Photo\Marks;
+use Impa\Check\Photo\Photo;
+use Impa\Check\Photo\PhotoPose;
+use Impa\Check\Photo\PhotoRefused;
+use Impa\Check\Photo\Scale;
 use Impa\Colour\Srgb;
 use Impa\Figure\Figure;
-use Impa\Raster\PictureRefused;
-use Impa\Render\Layer;
+use Impa\Raster\File\PictureRefused;
+use Impa\Render\FlatArea;
 use Impa\Render\View;
 
 /**
@@ -50,7 +65,7 @@ final readonly class PhotoCheck
         public Figure $figure,
         public View $view,
         public float $overlap,
-        public Pose $pose,
+        public PhotoPose $pose,
         public float $ownPerPx,
         public array $deviations,
         public array $unjudged,
@@ -125,20 +140,20 @@ final readonly class PhotoCheck
      * The plan over what stands on the photo.
      *
      * @param  list<Rim>  $rims
-     * @return array{PoseFit, Pose, ?Marks}
+     * @return array{PoseFit, PhotoPose, ?Marks}
      *
      * @throws PhotoRefused
      */
     private static function laid(Photo $photo, Expected $plan, array $rims, ?Scale $scale, bool $isRulerOut): array
     {
         $colours = array_map(
-            static fn (Layer $layer): Srgb => $layer->srgb,
-            array_values(array_filter($plan->layers, static fn (Layer $layer): bool => $layer->detail === null)),
+            static fn (FlatArea $layer): Srgb => $layer->srgb,
+            array_values(array_filter($plan->layers, static fn (FlatArea $layer): bool => $layer->detail === null)),
         );
         $perMm = $scale?->pxPerMm();
         $laid = null;
         $most = 0.0;
-        foreach (Standing::on($photo, $isRulerOut ? $scale : null, $colours) as $standing) {
+        foreach (ForegroundMask::on($photo, $isRulerOut ? $scale : null, $colours) as $standing) {
             $fit = PoseFit::on($standing->cells, $standing->ground);
             $pose = $fit->fit($plan, self::outline($rims), $standing->marks, $perMm === null ? null : $perMm / $photo->ownPerPx);
             $overlap = $fit->overlap($pose, $plan);
@@ -254,7 +269,7 @@ final readonly class PhotoCheck
         foreach ($of as $pieces) {
             array_push($deviations, ...Details::judged($pieces, self::LEAST_MM, $unjudged));
         }
-        array_push($deviations, ...InLight::deviations($plan, $seen->colours, $unjudged));
+        array_push($deviations, ...WhiteBalance::deviations($plan, $seen->colours, $unjudged));
 
         return [$deviations, array_values(array_unique($unjudged))];
     }

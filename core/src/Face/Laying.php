@@ -5,17 +5,17 @@ declare(strict_types=1);
 namespace Impa\Face;
 
 use Impa\Figure\Detail;
-use Impa\Figure\DetailKind;
 use Impa\Figure\Figure;
-use Impa\Figure\Keep;
-use Impa\Figure\Method;
+use Impa\Figure\Term\DetailKind;
+use Impa\Figure\Term\Keep;
+use Impa\Figure\Term\Method;
 use Impa\Geometry\Bisection;
 use Impa\Geometry\Box;
 use Impa\Material\Densities;
 use Impa\Surface\Surface;
 use Impa\Surface\TapeMark;
-use Impa\Wool\DetailWool;
-use Impa\Wool\Wisp;
+use Impa\Wool\Ledger\DetailWool;
+use Impa\Wool\Portion\Wisp;
 
 /**
  * How one detail is laid: with how much wool, where it is marked, in which order it is stabbed, what to look at, how to
@@ -97,7 +97,7 @@ final readonly class Laying
     /** Dark worked long on light sits lower than its surround. */
     private static function sinks(Figure $figure, Detail $detail): bool
     {
-        $ground = $figure->colours[Ground::colour($figure, $detail)]->srgb->lab();
+        $ground = $figure->colours[DetailGround::colour($figure, $detail)]->srgb->lab();
 
         return $ground->l - $figure->colours[$detail->colour]->srgb->lab()->l > self::DARKER_BY;
     }

@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace Impa\Face;
 
+use Impa\Face\Advice\Crispness;
 use Impa\Figure\Detail;
-use Impa\Figure\DetailKind;
 use Impa\Figure\Figure;
+use Impa\Figure\Term\DetailKind;
 use Impa\Geometry\Box;
-use Impa\Geometry\Polygon;
+use Impa\Geometry\Outline\Polygon;
 
 /**
  * Details that make one thing, such as the white, pupil and spark of an eye: whatever is done to the one is done to the others, too. They

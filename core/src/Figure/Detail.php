@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace Impa\Figure;
 
+use Impa\Figure\Term\DetailKind;
+use Impa\Figure\Term\Keep;
+use Impa\Figure\Term\Method;
+use Impa\Figure\Term\Side;
 use Impa\Geometry\Box;
-use Impa\Geometry\Polygon;
-use Impa\Geometry\Polyline;
+use Impa\Geometry\Outline\Polygon;
+use Impa\Geometry\Outline\Polyline;
 
 /**
  * Colour, a bead or a line on a part. x and y in mm as seen from `side`, from the middle of the part,

@@ -4,6 +4,13 @@ declare(strict_types=1);
 
 namespace Impa\Figure;
 
+use Impa\Figure\Document\Fault;
+use Impa\Figure\Document\FigureCheck;
+use Impa\Figure\Document\FigureForm;
+use Impa\Figure\Document\FigureRefused;
+use Impa\Figure\Document\Scaling;
+use Impa\Figure\Term\FaceSchool;
+use Impa\Figure\Term\Pose;
 use Impa\Shape\ShapeRefused;
 use JsonException;
 use stdClass;
@@ -15,9 +22,6 @@ use Throwable;
  */
 final readonly class Figure
 {
-    /** A document ends here; a rich figure of 100 parts and 200 details takes a tenth of it. */
-    public const MOST_BYTES = 2_000_000;
-
     /**
      * @param  array<string, Colour>  $colours  by key
      * @param  array<string, Part>  $parts  by key
@@ -48,7 +52,7 @@ final readonly class Figure
     /** @throws FigureRefused with every fault of the text */
     public static function fromJson(string $json): self
     {
-        if (strlen($json) > self::MOST_BYTES) {
+        if (strlen($json) > FigureForm::MOST_BYTES) {
             throw FigureRefused::tooLarge(strlen($json));
         }
         try {

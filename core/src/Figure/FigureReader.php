@@ -5,17 +5,26 @@ declare(strict_types=1);
 namespace Impa\Figure;
 
 use Impa\Colour\Srgb;
+use Impa\Figure\Document\Members;
+use Impa\Figure\Document\ShapeReader;
+use Impa\Figure\Term\DetailKind;
+use Impa\Figure\Term\FaceSchool;
+use Impa\Figure\Term\Finish;
+use Impa\Figure\Term\FlatWay;
+use Impa\Figure\Term\JoinBy;
+use Impa\Figure\Term\Keep;
+use Impa\Figure\Term\Method;
+use Impa\Figure\Term\Pose;
+use Impa\Figure\Term\Side;
+use Impa\Figure\Term\Stitch;
 use Impa\Geometry\Turn;
 use Impa\Material\CoreMaterial;
 use Impa\Material\Covering;
 use Impa\Material\CoveringWay;
 use Impa\Material\Firmness;
 use Impa\Material\WireMaterial;
-use Impa\Shape\Catalogue;
 use Impa\Shape\ShapeKind;
 use Impa\Shape\ShapeRefused;
-use Impa\Shape\Size;
-use Impa\Shape\Solid;
 use stdClass;
 
 /**
@@ -37,34 +46,34 @@ final readonly class FigureReader
 
     public function name(): string
     {
-        return self::text($this->document, 'name');
+        return Members::text($this->document, 'name');
     }
 
     public function heightMm(): float
     {
-        return self::number($this->document, 'heightMm');
+        return Members::number($this->document, 'heightMm');
     }
 
     public function pose(): Pose
     {
-        return Pose::from(self::text($this->document, 'pose', 'stand'));
+        return Pose::from(Members::text($this->document, 'pose', 'stand'));
     }
 
     public function faceSchool(): FaceSchool
     {
-        return FaceSchool::from(self::text(self::object($this->document, 'school'), 'face', 'loose-head'));
+        return FaceSchool::from(Members::text(Members::object($this->document, 'school'), 'face', 'loose-head'));
     }
 
     /** @return array<string, Colour> */
     public function colours(): array
     {
         $colours = [];
-        foreach (self::members($this->document, 'colours') as $colour) {
-            $key = self::text($colour, 'key');
+        foreach (Members::members($this->document, 'colours') as $colour) {
+            $key = Members::text($colour, 'key');
             $colours[$key] = new Colour(
                 $key,
-                self::text($colour, 'name', $key),
-                Srgb::hex(self::text($colour, 'hex')),
+                Members::text($colour, 'name', $key),
+                Srgb::hex(Members::text($colour, 'hex')),
                 self::mix($colour),
             );
         }
@@ -80,30 +89,30 @@ final readonly class FigureReader
     public function parts(): array
     {
         $usual = $this->document;
-        $school = self::object($usual, 'school');
+        $school = Members::object($usual, 'school');
         $parts = [];
-        foreach (self::members($usual, 'parts') as $part) {
-            $key = self::text($part, 'key');
-            $at = self::object($part, 'at');
-            $turn = self::object($part, 'turnDeg');
-            $join = self::object($part, 'join');
+        foreach (Members::members($usual, 'parts') as $part) {
+            $key = Members::text($part, 'key');
+            $at = Members::object($part, 'at');
+            $turn = Members::object($part, 'turnDeg');
+            $join = Members::object($part, 'join');
             $parts[$key] = new Part(
                 key: $key,
-                name: self::text($part, 'name', $key),
-                solid: self::solid(self::object($part, 'shape')),
-                at: [self::number($at, 'xMm'), self::number($at, 'yMm'), self::number($at, 'zMm')],
-                turn: Turn::of(self::number($turn, 'x'), self::number($turn, 'y'), self::number($turn, 'z')),
+                name: Members::text($part, 'name', $key),
+                solid: ShapeReader::solid(Members::object($part, 'shape')),
+                at: [Members::number($at, 'xMm'), Members::number($at, 'yMm'), Members::number($at, 'zMm')],
+                turn: Turn::of(Members::number($turn, 'x'), Members::number($turn, 'y'), Members::number($turn, 'z')),
                 mirror: ($part->mirror ?? false) === true,
-                colour: self::text($part, 'colour'),
-                core: CoreMaterial::from(self::text($part, 'core', self::text($usual, 'core', 'core-wool'))),
-                coverMm: self::number($part, 'coverMm', self::number($usual, 'coverMm', self::COVER_MM)),
-                firmness: Firmness::from(self::text($part, 'firmness', self::text($usual, 'firmness', 'springy'))),
-                finish: Finish::from(self::text($part, 'finish', 'smooth')),
-                group: self::text($part, 'group'),
-                joinTo: self::text($join, 'to'),
-                joinBy: JoinBy::from(self::text($join, 'by', self::text($school, 'join', 'fluff'))),
+                colour: Members::text($part, 'colour'),
+                core: CoreMaterial::from(Members::text($part, 'core', Members::text($usual, 'core', 'core-wool'))),
+                coverMm: Members::number($part, 'coverMm', Members::number($usual, 'coverMm', self::COVER_MM)),
+                firmness: Firmness::from(Members::text($part, 'firmness', Members::text($usual, 'firmness', 'springy'))),
+                finish: Finish::from(Members::text($part, 'finish', 'smooth')),
+                group: Members::text($part, 'group'),
+                joinTo: Members::text($join, 'to'),
+                joinBy: JoinBy::from(Members::text($join, 'by', Members::text($school, 'join', 'fluff'))),
                 covering: $this->covering($part),
-                faceSchool: FaceSchool::from(self::text(self::object($part, 'school'), 'face', $this->faceSchool()->value)),
+                faceSchool: FaceSchool::from(Members::text(Members::object($part, 'school'), 'face', $this->faceSchool()->value)),
                 joinOnto: is_bool($join->onto ?? null) ? $join->onto : null,
             );
         }
@@ -115,9 +124,9 @@ final readonly class FigureReader
     private static function mix(stdClass $colour): array
     {
         $mix = [];
-        foreach (self::members($colour, 'mix') as $share) {
-            $name = self::text($share, 'wool');
-            $mix[$name] = ($mix[$name] ?? 0) + (int) self::number($share, 'percent');
+        foreach (Members::members($colour, 'mix') as $share) {
+            $name = Members::text($share, 'wool');
+            $mix[$name] = ($mix[$name] ?? 0) + (int) Members::number($share, 'percent');
         }
 
         return $mix;
@@ -126,22 +135,22 @@ final readonly class FigureReader
     /** As said, else as the finish asks for; a layer of sheet is cut from it. */
     private function covering(stdClass $part): Covering
     {
-        $said = self::object($part, 'covering');
-        $isCut = self::text(self::object($this->document, 'flat'), 'way') === FlatWay::Sheet->value
-            && ShapeKind::tryFrom(self::text(self::object($part, 'shape'), 'kind'))?->isFlat() === true;
+        $said = Members::object($part, 'covering');
+        $isCut = Members::text(Members::object($this->document, 'flat'), 'way') === FlatWay::Sheet->value
+            && ShapeKind::tryFrom(Members::text(Members::object($part, 'shape'), 'kind'))?->isFlat() === true;
         $usual = match (true) {
-            in_array(self::text($part, 'finish'), ['loops', 'tufts'], true) => self::text($part, 'finish'),
+            in_array(Members::text($part, 'finish'), ['loops', 'tufts'], true) => Members::text($part, 'finish'),
             $isCut => CoveringWay::PreFelt->value,
             default => CoveringWay::Felt->value,
         };
 
         return Covering::of(
-            CoveringWay::from(self::text($said, 'way', $usual)),
-            self::number($said, 'lengthMm'),
-            self::number($said, 'perCm2'),
-            self::number($said, 'mgEach'),
-            self::number($said, 'ribbonMm'),
-            self::number($said, 'overlap', -1.0),
+            CoveringWay::from(Members::text($said, 'way', $usual)),
+            Members::number($said, 'lengthMm'),
+            Members::number($said, 'perCm2'),
+            Members::number($said, 'mgEach'),
+            Members::number($said, 'ribbonMm'),
+            Members::number($said, 'overlap', -1.0),
         );
     }
 
@@ -149,10 +158,10 @@ final readonly class FigureReader
     public function details(): array
     {
         $details = [];
-        foreach (self::members($this->document, 'details') as $detail) {
-            $key = self::text($detail, 'key');
-            $kind = DetailKind::from(self::text($detail, 'kind'));
-            $widthMm = self::number($detail, 'widthMm');
+        foreach (Members::members($this->document, 'details') as $detail) {
+            $key = Members::text($detail, 'key');
+            $kind = DetailKind::from(Members::text($detail, 'kind'));
+            $widthMm = Members::number($detail, 'widthMm');
             $usualMethod = match ($kind) {
                 DetailKind::Bead => 'bead',
                 DetailKind::Eye => 'ready-made',
@@ -160,26 +169,26 @@ final readonly class FigureReader
             };
             $details[$key] = new Detail(
                 key: $key,
-                name: self::text($detail, 'name', $key),
-                on: self::text($detail, 'on'),
+                name: Members::text($detail, 'name', $key),
+                on: Members::text($detail, 'on'),
                 kind: $kind,
                 widthMm: $widthMm,
-                heightMm: self::number($detail, 'heightMm', $widthMm),
-                xMm: self::number($detail, 'xMm'),
-                yMm: self::number($detail, 'yMm'),
-                turnDeg: self::number($detail, 'turnDeg'),
-                pointsMm: self::points($detail, 'pointsMm'),
-                colour: self::text($detail, 'colour'),
-                layer: (int) self::number($detail, 'layer', 1),
+                heightMm: Members::number($detail, 'heightMm', $widthMm),
+                xMm: Members::number($detail, 'xMm'),
+                yMm: Members::number($detail, 'yMm'),
+                turnDeg: Members::number($detail, 'turnDeg'),
+                pointsMm: Members::points($detail, 'pointsMm'),
+                colour: Members::text($detail, 'colour'),
+                layer: (int) Members::number($detail, 'layer', 1),
                 mirror: ($detail->mirror ?? false) === true,
-                method: Method::from(self::text($detail, 'method', $usualMethod)),
-                side: Side::from(self::text($detail, 'side', 'front')),
+                method: Method::from(Members::text($detail, 'method', $usualMethod)),
+                side: Side::from(Members::text($detail, 'side', 'front')),
                 smooth: ($detail->smooth ?? false) === true,
-                widthsMm: self::numbers($detail, 'widthsMm'),
-                holesMm: self::loops($detail, 'holesMm'),
-                keep: Keep::from(self::text($detail, 'keep')),
-                meant: self::texts($detail, 'meant'),
-                piece: [self::text(self::object($detail, 'piece'), 'key'), self::text(self::object($detail, 'piece'), 'kind')],
+                widthsMm: Members::numbers($detail, 'widthsMm'),
+                holesMm: Members::loops($detail, 'holesMm'),
+                keep: Keep::from(Members::text($detail, 'keep')),
+                meant: Members::texts($detail, 'meant'),
+                piece: [Members::text(Members::object($detail, 'piece'), 'key'), Members::text(Members::object($detail, 'piece'), 'kind')],
             );
         }
 
@@ -188,39 +197,39 @@ final readonly class FigureReader
 
     public function base(): Base
     {
-        $said = self::object($this->document, 'base');
+        $said = Members::object($this->document, 'base');
         $weights = [];
-        foreach (self::members($said, 'weights') as $i => $weight) {
-            [$x, $y, $z] = array_pad(self::numbers($weight, 'atMm'), 3, 0.0);
-            $weights[] = ['key' => Base::weightKey($weight, $i), 'g' => self::number($weight, 'g'), 'atMm' => [$x, $y, $z]];
+        foreach (Members::members($said, 'weights') as $i => $weight) {
+            [$x, $y, $z] = array_pad(Members::numbers($weight, 'atMm'), 3, 0.0);
+            $weights[] = ['key' => Base::weightKey($weight, $i), 'g' => Members::number($weight, 'g'), 'atMm' => [$x, $y, $z]];
         }
 
-        return new Base(self::number($said, 'flattenMm'), $weights);
+        return new Base(Members::number($said, 'flattenMm'), $weights);
     }
 
     public function flat(): FlatWork
     {
-        $said = self::object($this->document, 'flat');
-        $way = FlatWay::from(self::text($said, 'way', 'none'));
-        $ribbon = self::object($said, 'ribbon');
-        $measured = self::object($said, 'measured');
+        $said = Members::object($this->document, 'flat');
+        $way = FlatWay::from(Members::text($said, 'way', 'none'));
+        $ribbon = Members::object($said, 'ribbon');
+        $measured = Members::object($said, 'measured');
         $openings = [];
-        foreach (self::members($said, 'openings') as $opening) {
-            $openings[self::text($opening, 'key')] = self::points($opening, 'pointsMm');
+        foreach (Members::members($said, 'openings') as $opening) {
+            $openings[Members::text($opening, 'key')] = Members::points($opening, 'pointsMm');
         }
 
         return new FlatWork(
             way: $way,
-            overlapMm: self::number($said, 'overlapMm', FlatWork::OVERLAP_MM),
+            overlapMm: Members::number($said, 'overlapMm', FlatWork::OVERLAP_MM),
             shrink: isset($said->measured)
-                ? FlatWork::drawnIn(self::number($measured, 'laidMm'), self::number($measured, 'cameMm'))
-                : self::number($said, 'shrink', FlatWork::SHRINK[$way->value]),
-            stitch: Stitch::from(self::text($said, 'stitch', 'none')),
-            stitchMm: self::number($said, 'stitchMm', FlatWork::STITCH_MM),
+                ? FlatWork::drawnIn(Members::number($measured, 'laidMm'), Members::number($measured, 'cameMm'))
+                : Members::number($said, 'shrink', FlatWork::SHRINK[$way->value]),
+            stitch: Stitch::from(Members::text($said, 'stitch', 'none')),
+            stitchMm: Members::number($said, 'stitchMm', FlatWork::STITCH_MM),
             openings: $openings,
-            ribbonMm: self::number($ribbon, 'widthMm'),
-            ribbonLengthMm: self::number($ribbon, 'lengthMm'),
-            ribbonAt: self::points($ribbon, 'holesMm'),
+            ribbonMm: Members::number($ribbon, 'widthMm'),
+            ribbonLengthMm: Members::number($ribbon, 'lengthMm'),
+            ribbonAt: Members::points($ribbon, 'holesMm'),
         );
     }
 
@@ -228,17 +237,17 @@ final readonly class FigureReader
     public function wires(): array
     {
         $wires = [];
-        foreach (self::members($this->document, 'wires') as $wire) {
-            $key = self::text($wire, 'key');
+        foreach (Members::members($this->document, 'wires') as $wire) {
+            $key = Members::text($wire, 'key');
             $wires[$key] = new Wire(
                 key: $key,
-                name: self::text($wire, 'name', $key),
-                material: WireMaterial::from(self::text($wire, 'material', 'paper-covered')),
-                gaugeMm: self::number($wire, 'gaugeMm', Wire::USUAL_MM),
+                name: Members::text($wire, 'name', $key),
+                material: WireMaterial::from(Members::text($wire, 'material', 'paper-covered')),
+                gaugeMm: Members::number($wire, 'gaugeMm', Wire::USUAL_MM),
                 pointsMm: self::courses($wire),
                 doubled: ($wire->doubled ?? false) === true,
-                endLoopMm: self::number($wire, 'endLoopMm'),
-                wrapped: self::text($wire, 'wrapped'),
+                endLoopMm: Members::number($wire, 'endLoopMm'),
+                wrapped: Members::text($wire, 'wrapped'),
                 mirror: ($wire->mirror ?? false) === true,
             );
         }
@@ -265,9 +274,9 @@ final readonly class FigureReader
     public function pulls(): array
     {
         $pulls = [];
-        foreach (self::members(self::object($this->document, 'work'), 'pulled') as $pull) {
+        foreach (Members::members(Members::object($this->document, 'work'), 'pulled') as $pull) {
             $isForward = isset($pull->before);
-            $pulls[] = new Pull(self::text($pull, 'step'), self::text($pull, $isForward ? 'before' : 'after'), $isForward);
+            $pulls[] = new Pull(Members::text($pull, 'step'), Members::text($pull, $isForward ? 'before' : 'after'), $isForward);
         }
 
         return $pulls;
@@ -279,108 +288,14 @@ final readonly class FigureReader
         if (! ($picture instanceof stdClass)) {
             return null;
         }
-        [$x, $y] = self::numbers($picture, 'originPx');
+        [$x, $y] = Members::numbers($picture, 'originPx');
 
         return new Picture(
-            (int) self::number($picture, 'widthPx'),
-            (int) self::number($picture, 'heightPx'),
-            self::number($picture, 'mmPerPx'),
+            (int) Members::number($picture, 'widthPx'),
+            (int) Members::number($picture, 'heightPx'),
+            Members::number($picture, 'mmPerPx'),
             $x,
             $y,
         );
-    }
-
-    /** @throws ShapeRefused if the shape cannot be felted */
-    public static function solid(stdClass $shape): Solid
-    {
-        $options = [];
-        foreach (['taper', 'topMm', 'bottomMm', 'edgeMm', 'cornerMm', 'bendDeg'] as $name) {
-            if (isset($shape->{$name})) {
-                $options[$name] = self::number($shape, $name);
-            }
-        }
-        if (isset($shape->outline)) {
-            $options['outline'] = is_string($shape->outline) ? $shape->outline : self::points($shape, 'outline');
-        }
-        $kind = ShapeKind::tryFrom(self::text($shape, 'kind')) ?? throw ShapeRefused::unknownKind(self::text($shape, 'kind'));
-
-        return Catalogue::solid(
-            $kind,
-            Size::of(self::number($shape, 'widthMm'), self::number($shape, 'heightMm'), self::number($shape, 'depthMm')),
-            $options,
-        );
-    }
-
-    private static function text(stdClass $from, string $name, string $usual = ''): string
-    {
-        return is_string($from->{$name} ?? null) ? $from->{$name} : $usual;
-    }
-
-    private static function number(stdClass $from, string $name, float $usual = 0.0): float
-    {
-        return isset($from->{$name}) ? self::float($from->{$name}) : $usual;
-    }
-
-    private static function float(mixed $value): float
-    {
-        return is_int($value) || is_float($value) ? (float) $value : 0.0;
-    }
-
-    private static function object(stdClass $from, string $name): stdClass
-    {
-        return ($from->{$name} ?? null) instanceof stdClass ? $from->{$name} : new stdClass();
-    }
-
-    /** @return list<stdClass> */
-    private static function members(stdClass $from, string $name): array
-    {
-        /** @var list<stdClass> $members the schema has passed them */
-        $members = $from->{$name} ?? [];
-
-        return $members;
-    }
-
-    /** @return list<float> */
-    private static function numbers(stdClass $from, string $name): array
-    {
-        /** @var list<float|int> $numbers the schema has passed them */
-        $numbers = $from->{$name} ?? [];
-
-        return array_map(floatval(...), $numbers);
-    }
-
-    /** @return list<string> */
-    private static function texts(stdClass $from, string $name): array
-    {
-        /** @var list<string> $texts the schema has passed them */
-        $texts = $from->{$name} ?? [];
-
-        return $texts;
-    }
-
-    /** @return list<list<array{float, float}>> */
-    private static function loops(stdClass $from, string $name): array
-    {
-        /** @var list<mixed> $loops the schema has passed them */
-        $loops = $from->{$name} ?? [];
-
-        return array_map(self::pointsOf(...), $loops);
-    }
-
-    /** @return list<array{float, float}> */
-    private static function points(stdClass $from, string $name): array
-    {
-        return self::pointsOf($from->{$name} ?? null);
-    }
-
-    /** @return list<array{float, float}> */
-    private static function pointsOf(mixed $list): array
-    {
-        $points = [];
-        foreach (is_array($list) ? $list : [] as $point) {
-            $points[] = is_array($point) ? [self::float($point[0] ?? 0), self::float($point[1] ?? 0)] : [0.0, 0.0];
-        }
-
-        return $points;
     }
 }

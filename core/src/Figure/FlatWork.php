@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Impa\Figure;
 
-use Impa\Geometry\Polygon;
+use Impa\Figure\Term\FlatWay;
+use Impa\Figure\Term\Stitch;
+use Impa\Geometry\Outline\Polygon;
 
 /** How a figure of layers is made: mask, badge, bookmark, patch, picture. Its layers are the figure's flat parts. Immutable. */
 final readonly class FlatWork

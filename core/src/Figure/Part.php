@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Impa\Figure;
 
+use Impa\Figure\Term\FaceSchool;
+use Impa\Figure\Term\Finish;
+use Impa\Figure\Term\JoinBy;
 use Impa\Geometry\Turn;
 use Impa\Material\CoreMaterial;
 use Impa\Material\Covering;

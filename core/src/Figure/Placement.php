@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Impa\Figure;
 
 use Impa\Geometry\Turn;
-use Impa\Shape\Stack;
+use Impa\Shape\Solid\Stack;
 
 /** One piece of a part where it stands in the figure: the piece itself, or its mirrored twin at -x. Immutable. */
 final readonly class Placement

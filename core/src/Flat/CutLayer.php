@@ -7,8 +7,8 @@ namespace Impa\Flat;
 use Impa\Figure\Figure;
 use Impa\Figure\Placement;
 use Impa\Geometry\Box;
-use Impa\Geometry\Difference;
-use Impa\Geometry\Polygon;
+use Impa\Geometry\Outline\Difference;
+use Impa\Geometry\Outline\Polygon;
 use Impa\Shape\Loft;
 
 /**

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Impa\Flat;
 
 use Impa\Geometry\Ellipse;
-use Impa\Geometry\Polygon;
-use Impa\Shape\Stack;
+use Impa\Geometry\Outline\Polygon;
+use Impa\Shape\Solid\Stack;
 
 /**
  * Surfaces laid flat: cones and frusta unroll truly, triangle by triangle about their tip; what curves both ways falls into gores, each

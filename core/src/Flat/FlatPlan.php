@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace Impa\Flat;
 
 use Impa\Figure\Detail;
-use Impa\Figure\DetailKind;
 use Impa\Figure\Figure;
-use Impa\Figure\FlatWay;
-use Impa\Figure\Method;
-use Impa\Figure\Stitch;
-use Impa\Geometry\Polygon;
+use Impa\Figure\Term\DetailKind;
+use Impa\Figure\Term\FlatWay;
+use Impa\Figure\Term\Method;
+use Impa\Figure\Term\Stitch;
+use Impa\Geometry\Outline\Polygon;
 use Impa\Material\Densities;
-use Impa\Wool\DetailWool;
+use Impa\Wool\Ledger\DetailWool;
 
 /** A figure of layers, ready to be cut, laid and stitched: everything that is not in its ledger or its steps. Immutable. */
 final readonly class FlatPlan

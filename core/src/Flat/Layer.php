@@ -6,7 +6,7 @@ namespace Impa\Flat;
 
 use Impa\Figure\Part;
 use Impa\Geometry\Box;
-use Impa\Geometry\Polygon;
+use Impa\Geometry\Outline\Polygon;
 
 /** One piece that is cut or laid flat, seen from the front. Immutable. */
 final readonly class Layer

@@ -6,8 +6,8 @@ namespace Impa\Flat;
 
 use Impa\Figure\Figure;
 use Impa\Figure\Placement;
-use Impa\Geometry\Polygon;
-use Impa\Geometry\Polyline;
+use Impa\Geometry\Outline\Polygon;
+use Impa\Geometry\Outline\Polyline;
 
 /**
  * The flat pieces of a figure from the ground up: what lies deeper first, of equals the larger (docs/trade.md, Flat work); what lies

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Impa\Flat;
 
 use Impa\Geometry\Box;
-use Impa\Geometry\Hull;
-use Impa\Geometry\Polygon;
-use Impa\Geometry\SkylinePacking;
+use Impa\Geometry\Outline\Hull;
+use Impa\Geometry\Outline\Polygon;
+use Impa\Geometry\Outline\SkylinePacking;
 
 /**
  * Pieces laid on sheets of one colour so that few sheets are cut and the last is kept as whole as can be. Each by the smallest box it can

@@ -6,11 +6,11 @@ namespace Impa\Flat;
 
 use Impa\Figure\Part;
 use Impa\Geometry\Ellipse;
-use Impa\Geometry\Polygon;
+use Impa\Geometry\Outline\Polygon;
 use Impa\Material\CoreMaterial;
 use Impa\Material\Densities;
 use Impa\Shape\ShapeKind;
-use Impa\Shape\Stack;
+use Impa\Shape\Solid\Stack;
 
 /** What is cut from felt for a part that is sewn instead of felted: pieces, seams, thread, stuffing. Immutable. */
 final readonly class Pattern

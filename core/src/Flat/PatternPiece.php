@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Flat;
 
-use Impa\Geometry\ParallelCurve;
-use Impa\Geometry\Polygon;
+use Impa\Geometry\Outline\ParallelCurve;
+use Impa\Geometry\Outline\Polygon;
 
 /** One piece of a sewn pattern. Immutable. */
 final readonly class PatternPiece

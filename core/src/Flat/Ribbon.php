@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Flat;
 
-use Impa\Geometry\Polygon;
-use Impa\Geometry\Polyline;
+use Impa\Geometry\Outline\Polygon;
+use Impa\Geometry\Outline\Polyline;
 
 /** Ties and ribbons: where their holes are punched, whether felt is left round them, and how much ribbon is cut. */
 final class Ribbon

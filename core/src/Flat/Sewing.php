@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Flat;
 
-use Impa\Figure\Stitch;
+use Impa\Figure\Term\Stitch;
 
 /** How a piece is sewn from felt. Immutable. */
 final readonly class Sewing

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Flat;
 
-use Impa\Figure\Stitch;
+use Impa\Figure\Term\Stitch;
 
 /**
  * Stitches along a rim or seam, and the thread they take: the length of its course, stitch by stitch, straight through the felt and

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Impa\Hand;
 
-use Impa\Check\Measurement;
-use Impa\Check\PartCheck;
+use Impa\Check\Part\Measurement;
+use Impa\Check\Part\PartCheck;
 use Impa\Figure\Figure;
 use Impa\Material\Densities;
 use Impa\Material\Firmness;
 use Impa\Shape\Catalogue;
 use Impa\Shape\ShapeKind;
 use Impa\Shape\Size;
-use Impa\Wool\Ledger;
+use Impa\Wool\Ledger\Ledger;
 
 /** A piece that was weighed and measured, and what it teaches of a hand. Immutable. */
 final readonly class FinishedPiece

@@ -144,7 +144,7 @@ final class HandSheet
                 'doubtful' => $hand->isDoubtful($o),
             ], $hand->observations),
             'quantities' => array_map(static fn (Quantity $q): array => self::quantity($hand, $q), Quantity::cases()),
-            'figures' => PlanAndDone::of($hand),
+            'figures' => EstimateComparison::of($hand),
         ];
     }
 

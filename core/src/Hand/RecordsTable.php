@@ -7,9 +7,9 @@ namespace Impa\Hand;
 use Impa\Material\Densities;
 use Impa\Material\Firmness;
 use Impa\Material\Preparation;
-use Impa\Shape\Ball;
 use Impa\Shape\Size;
-use Impa\Stash\CsvText;
+use Impa\Shape\Solid\Ball;
+use Impa\Stash\Table\CsvText;
 use Impa\Wool\WoolRefused;
 
 /** Finished pieces as a CSV table: what they were made of and how hard, their volume, their weight, and how long they took. Immutable. */

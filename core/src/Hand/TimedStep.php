@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Hand;
 
-use Impa\Build\Step;
+use Impa\Build\Steps\Step;
 use Impa\Build\Work;
 
 /** A step that was done while the clock ran, and what it teaches of a hand. Immutable. */

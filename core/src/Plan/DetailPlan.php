@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Impa\Plan;
 
 use Impa\Colour\Contrast;
-use Impa\Face\Advice;
-use Impa\Face\FaceAdvice;
-use Impa\Face\Ground;
+use Impa\Face\Advice\Advice;
+use Impa\Face\Advice\FaceAdvice;
+use Impa\Face\DetailGround;
 use Impa\Face\Needles;
 use Impa\Figure\Detail;
 use Impa\Figure\Figure;
@@ -32,7 +32,7 @@ final readonly class DetailPlan
         return new self(
             detail: $detail,
             mark: TapeMark::on($surface, ...$detail->middle()),
-            difference: Ground::difference($figure, $detail),
+            difference: DetailGround::difference($figure, $detail),
             advice: FaceAdvice::making($figure, $detail, $surface, $needles),
         );
     }

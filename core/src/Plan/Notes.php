@@ -6,18 +6,18 @@ namespace Impa\Plan;
 
 use Impa\Balance\Cure;
 use Impa\Balance\Cures;
-use Impa\Build\Hints;
-use Impa\Build\Needle;
-use Impa\Figure\Buried;
+use Impa\Build\Steps\Hints;
+use Impa\Build\Steps\NeedleChoice;
+use Impa\Figure\Editing\Buried;
+use Impa\Figure\Editing\Sizing;
 use Impa\Figure\Figure;
-use Impa\Figure\Gap;
-use Impa\Figure\Method;
 use Impa\Figure\Part;
-use Impa\Figure\SeatWay;
-use Impa\Figure\Sizing;
+use Impa\Figure\Placing\Gap;
+use Impa\Figure\Term\Method;
+use Impa\Figure\Term\SeatWay;
 use Impa\Material\CoreMaterial;
 use Impa\Material\CoveringWay;
-use Impa\Wool\Foam;
+use Impa\Wool\Ledger\Foam;
 
 /** What the felter should know before she starts, each with an amount where there is one. */
 final class Notes
@@ -156,7 +156,7 @@ final class Notes
                 ),
             );
         }
-        $loose = $part->solid->thinnestMm() - 2 * Needle::DEEPEST_MM;
+        $loose = $part->solid->thinnestMm() - 2 * NeedleChoice::DEEPEST_MM;
         if ($loose > 0.0 && ! $part->solid->kind()->isFlat()) {
             $notes[] = new Note(
                 'too-deep',
@@ -166,7 +166,7 @@ final class Notes
                         .'tight ball of %.0f mm and wrap it in layers, or use a foam egg of that size.',
                     $part->name,
                     $part->solid->thinnestMm(),
-                    Needle::DEEPEST_MM,
+                    NeedleChoice::DEEPEST_MM,
                     max(20.0, ceil($loose / 5) * 5),
                 ),
             );

@@ -6,11 +6,11 @@ namespace Impa\Plan;
 
 use Closure;
 use Impa\Balance\Balance;
-use Impa\Build\Hindrance;
-use Impa\Build\Reach;
-use Impa\Build\Schedule;
-use Impa\Build\Step;
-use Impa\Build\Steps;
+use Impa\Build\Order\Hindrance;
+use Impa\Build\Order\Reach;
+use Impa\Build\Schedule\Schedule;
+use Impa\Build\Steps\Step;
+use Impa\Build\Steps\Steps;
 use Impa\Build\Work;
 use Impa\Face\Needles;
 use Impa\Figure\Detail;
@@ -18,10 +18,10 @@ use Impa\Figure\Figure;
 use Impa\Material\Densities;
 use Impa\Material\Pace;
 use Impa\Surface\Surface;
-use Impa\Wool\Ledger;
-use Impa\Wool\LedgerLine;
+use Impa\Wool\Ledger\Ledger;
+use Impa\Wool\Ledger\LedgerLine;
+use Impa\Wool\Ledger\WoolWords;
 use Impa\Wool\Mix;
-use Impa\Wool\WoolWords;
 
 /** The rooms' answers for one figure, put together. Immutable. */
 final readonly class Plan

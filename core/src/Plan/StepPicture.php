@@ -5,17 +5,17 @@ declare(strict_types=1);
 namespace Impa\Plan;
 
 use Impa\Armature\Passage;
-use Impa\Build\Reach;
-use Impa\Build\Step;
-use Impa\Build\StepKind;
-use Impa\Build\Threads;
+use Impa\Build\Order\Reach;
+use Impa\Build\Order\WorkPlace;
+use Impa\Build\Steps\Step;
+use Impa\Build\Steps\StepKind;
+use Impa\Build\Steps\WireRouting;
 use Impa\Build\Work;
-use Impa\Build\WorkPlace;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
 use Impa\Figure\Placement;
-use Impa\Figure\Side;
-use Impa\Figure\Silhouette;
+use Impa\Figure\Placing\Silhouette;
+use Impa\Figure\Term\Side;
 use Impa\Geometry\Box;
 use Impa\Render\Arrow;
 use Impa\Render\DetailPiece;
@@ -251,7 +251,7 @@ final readonly class StepPicture
     {
         [$obstacles, $at] = Reach::obstacles($this->figure);
         foreach (Passage::all($this->figure) as $passage) {
-            if (Threads::key($passage) === $this->step->key) {
+            if (WireRouting::key($passage) === $this->step->key) {
                 return WorkPlace::ofHoles($passage, $at, $obstacles);
             }
         }
@@ -372,7 +372,7 @@ final readonly class StepPicture
      */
     private function isLaid(Passage $passage, array $done): bool
     {
-        $key = Threads::key($passage);
+        $key = WireRouting::key($passage);
         $bent = array_map(static fn (string $limb): string => 'wire:'.$limb, $passage->limbs);
 
         return array_intersect($this->work->needs->has($key) ? [$key] : $bent, array_map('strval', array_keys($done))) !== [];

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Impa\Plan;
 
-use Impa\Build\Step;
+use Impa\Build\Steps\Step;
 use Impa\Build\Work;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
-use Impa\Figure\Side;
-use Impa\Figure\Silhouette;
+use Impa\Figure\Placing\Silhouette;
+use Impa\Figure\Term\Side;
 use Impa\Geometry\Box;
 use Impa\Render\PieceState;
 use Impa\Render\WorkPicture;
-use Impa\Wool\LedgerLine;
+use Impa\Wool\Ledger\LedgerLine;
 
 /** Drawings of what lies on the table at a step at which nothing is stabbed, as SVG. */
 final class TablePicture

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Impa\Plan;
 
-use Impa\Figure\FaceSchool;
 use Impa\Figure\FigureReader;
-use Impa\Figure\JoinBy;
-use Impa\Figure\Method;
+use Impa\Figure\Term\FaceSchool;
+use Impa\Figure\Term\JoinBy;
+use Impa\Figure\Term\Method;
 use Impa\Material\CoreMaterial;
 use Impa\Material\CoveringWay;
 use Impa\Material\Firmness;
@@ -15,8 +15,8 @@ use Impa\Material\Pace;
 use Impa\Material\Preparation;
 use Impa\Shape\Outline;
 use Impa\Shape\ShapeKind;
-use Impa\Stash\Reserve;
-use Impa\Stash\WoolEntry;
+use Impa\Stash\Supply\Reserve;
+use Impa\Stash\Table\WoolEntry;
 
 /** What every screen must know of the trade before it shows a figure: choices with their words and reasons, and what is usual. */
 final class Trade

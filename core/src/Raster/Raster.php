@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Impa\Raster;
 
 use GdImage;
+use Impa\Raster\File\FileEnd;
+use Impa\Raster\File\PictureRefused;
 
 /**
  * A decoded picture, made small enough to look at closely. Pixels lie row by row in one flat array, each

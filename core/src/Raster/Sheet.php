@@ -6,8 +6,9 @@ namespace Impa\Raster;
 
 use Impa\Colour\LabTable;
 use Impa\Geometry\Homography;
-use Impa\Geometry\Hull;
-use Impa\Geometry\Polygon;
+use Impa\Geometry\Outline\Hull;
+use Impa\Geometry\Outline\Polygon;
+use Impa\Raster\File\PictureRefused;
 
 /**
  * A sheet of paper, or a screen, on a photo: four corners from the upper left one on clockwise, in shares of the picture. Straightened it

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Raster;
 
-use Impa\Geometry\Polyline;
+use Impa\Geometry\Outline\Polyline;
 
 /** A long thin blob seen as a drawn line: its course and its width. Pixels, y up. Immutable. */
 final readonly class Stroke

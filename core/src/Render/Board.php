@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Impa\Render;
 
-use Impa\Face\Ground;
+use Impa\Face\DetailGround;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
 use Impa\Figure\Placement;
-use Impa\Figure\Side;
-use Impa\Figure\Silhouette;
+use Impa\Figure\Placing\Silhouette;
+use Impa\Figure\Term\Side;
 use Impa\Flat\CutLayer;
 use Impa\Shape\Loft;
-use Impa\Wool\Ledger;
+use Impa\Wool\Ledger\Ledger;
 
 /** What the screens draw of a figure: outlines for the flat views, rings for the turning one. */
 final class Board
@@ -55,7 +55,7 @@ final class Board
             }
             $details[$key] = $pieces;
             if ($detail->holesMm !== []) {
-                $openings[$key] = ['colour' => Ground::colour($figure, $detail), 'pieces' => $holes];
+                $openings[$key] = ['colour' => DetailGround::colour($figure, $detail), 'pieces' => $holes];
             }
         }
 

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Impa\Render;
 
 use Impa\Figure\Detail;
-use Impa\Figure\DetailKind;
 use Impa\Figure\Placement;
-use Impa\Figure\Side;
+use Impa\Figure\Term\DetailKind;
+use Impa\Figure\Term\Side;
 use Impa\Geometry\Box;
-use Impa\Geometry\Hull;
+use Impa\Geometry\Outline\Hull;
 use Impa\Surface\Surface;
 use WeakMap;
 

@@ -7,7 +7,7 @@ namespace Impa\Render;
 use Impa\Colour\Srgb;
 use Impa\Figure\Figure;
 use Impa\Flat\CutLayer;
-use Impa\Geometry\Triangulation;
+use Impa\Geometry\Outline\Triangulation;
 
 /**
  * A figure as glTF 2.0 binary (Khronos, ISO/IEC 12113): metres, y up, its face towards +z; one node for each piece and each detail, by

@@ -7,7 +7,7 @@ namespace Impa\Render;
 use GdImage;
 use Impa\Colour\Srgb;
 use Impa\Figure\Figure;
-use Impa\Figure\Side;
+use Impa\Figure\Term\Side;
 use Impa\Geometry\Box;
 use Impa\Raster\Raster;
 use RuntimeException;
@@ -37,7 +37,7 @@ final class Painter
         if ($px < 16 || $px > 4096) {
             throw RenderRefused::sizeOutOfRange($px);
         }
-        $layers = Layer::all($figure, $view->side());
+        $layers = FlatArea::all($figure, $view->side());
         $box = self::box($layers);
         $pxPerMm = self::fitted($box, $px);
         [$x, $y] = $box->middle();
@@ -57,7 +57,7 @@ final class Painter
     /** Pixels for a millimetre of a figure that is fitted into a square of so many. */
     public static function pxPerMm(Figure $figure, View $view, int $px): float
     {
-        return self::fitted(self::box(Layer::all($figure, $view->side())), $px);
+        return self::fitted(self::box(FlatArea::all($figure, $view->side())), $px);
     }
 
     /**
@@ -75,7 +75,7 @@ final class Painter
         }
 
         return self::paint(
-            Layer::all($figure, Side::Front),
+            FlatArea::all($figure, Side::Front),
             self::openings($figure, Side::Front),
             $picture->widthPx,
             $picture->heightPx,
@@ -86,10 +86,10 @@ final class Painter
         );
     }
 
-    /** @param  list<Layer>  $layers */
+    /** @param  list<FlatArea>  $layers */
     private static function box(array $layers): Box
     {
-        return Box::around(array_merge(...array_map(static fn (Layer $layer): array => array_merge(...$layer->loops), $layers)));
+        return Box::around(array_merge(...array_map(static fn (FlatArea $layer): array => array_merge(...$layer->loops), $layers)));
     }
 
     private static function fitted(Box $box, int $px): float
@@ -117,7 +117,7 @@ final class Painter
     }
 
     /**
-     * @param  list<Layer>  $layers
+     * @param  list<FlatArea>  $layers
      * @param  list<non-empty-list<array{float, float}>>  $openings  where the ground shows through
      */
     private static function paint(

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Impa\Render;
 
 use Impa\Figure\Part;
-use Impa\Geometry\Polygon;
+use Impa\Geometry\Outline\Polygon;
 use Impa\Material\Covering;
 use Impa\Material\CoveringWay;
 

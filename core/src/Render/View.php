@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Render;
 
-use Impa\Figure\Side;
+use Impa\Figure\Term\Side;
 
 /** The pictures made of a figure. The side is seen from the viewer's right. */
 enum View: string

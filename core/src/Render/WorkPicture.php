@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Impa\Render;
 
 use Impa\Figure\Figure;
-use Impa\Figure\Side;
+use Impa\Figure\Term\Side;
 use Impa\Geometry\Box;
-use Impa\Geometry\Clip;
+use Impa\Geometry\Outline\Clip;
 use WeakMap;
 
 /**
@@ -56,15 +56,15 @@ final class WorkPicture
         string $more = '',
         array $wires = [],
     ): string {
-        $layers = Layer::all($figure, $from);
+        $layers = FlatArea::all($figure, $from);
         $whole = self::box($layers, $arrows);
         $box = $about === null ? $whole : self::box([], $arrows, $about);
         $size = max($box->width(), $box->height(), 1.0);
         $frame = $box->grown(self::RIM * $size);
         $body = '';
-        $isOnTop = static fn (Layer $l): bool => $l->piece->part->key === $onTop;
-        usort($layers, static fn (Layer $a, Layer $b): int => $isOnTop($a) <=> $isOnTop($b));
-        foreach (array_filter($layers, static fn (Layer $l): bool => $frame->meets($l->box)) as $layer) {
+        $isOnTop = static fn (FlatArea $l): bool => $l->piece->part->key === $onTop;
+        usort($layers, static fn (FlatArea $a, FlatArea $b): int => $isOnTop($a) <=> $isOnTop($b));
+        foreach (array_filter($layers, static fn (FlatArea $l): bool => $frame->meets($l->box)) as $layer) {
             $state = $states[$layer->piece->part->key] ?? PieceState::Ahead;
             $detail = $layer->detail->key ?? '';
             $body .= match (true) {
@@ -126,7 +126,7 @@ final class WorkPicture
         return (string) (round($mm, 2) + 0.0);
     }
 
-    private static function piece(Layer $layer, PieceState $state, float $size, Box $frame): string
+    private static function piece(FlatArea $layer, PieceState $state, float $size, Box $frame): string
     {
         [$fill, $stroke, $width, $more] = match ($state) {
             PieceState::Ahead => ['', self::INK, self::THIN, self::dashes($size)],
@@ -149,7 +149,7 @@ final class WorkPicture
     }
 
     /** What of a layer lies within the picture: not every reader of SVG cuts off what does not. */
-    private static function area(Layer $layer, string $fill, string $more, Box $frame): string
+    private static function area(FlatArea $layer, string $fill, string $more, Box $frame): string
     {
         $path = match (true) {
             $fill === '' => '',
@@ -163,7 +163,7 @@ final class WorkPicture
     }
 
     /** What of a layer's rim lies within the picture. */
-    private static function rim(Layer $layer, Box $frame): string
+    private static function rim(FlatArea $layer, Box $frame): string
     {
         if ($frame->holds($layer->box)) {
             return self::whole($layer)['rim'];
@@ -181,9 +181,9 @@ final class WorkPicture
      *
      * @return array{rim: string, area: string}
      */
-    private static function whole(Layer $layer): array
+    private static function whole(FlatArea $layer): array
     {
-        /** @var WeakMap<Layer, array{rim: string, area: string}> $known */
+        /** @var WeakMap<FlatArea, array{rim: string, area: string}> $known */
         static $known = new WeakMap;
 
         return $known[$layer] ??= [
@@ -197,7 +197,7 @@ final class WorkPicture
         return sprintf(' stroke-dasharray="%1$s %1$s" opacity="0.35"', self::mm(0.018 * $size));
     }
 
-    private static function detail(Layer $layer, PieceState $state, bool $isLit, float $size, Box $frame): string
+    private static function detail(FlatArea $layer, PieceState $state, bool $isLit, float $size, Box $frame): string
     {
         $more = match (true) {
             $isLit => sprintf(' stroke="%s" stroke-width="%s"', self::LIT, self::mm(self::THIN * $size)),
@@ -231,7 +231,7 @@ final class WorkPicture
     }
 
     /**
-     * @param  list<Layer>  $layers
+     * @param  list<FlatArea>  $layers
      * @param  list<Arrow>  $arrows
      */
     private static function box(array $layers, array $arrows, ?Box $about = null): Box

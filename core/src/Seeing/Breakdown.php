@@ -5,12 +5,33 @@ declare(strict_types=1);
 namespace Impa\Seeing;
 
 use Impa\Figure\Figure;
-use Impa\Figure\FlatWay;
 use Impa\Figure\FlatWork;
+use Impa\Figure\Term\FlatWay;
+use Impa\Raster\File\PictureRefused;
 use Impa\Raster\Grain;
 use Impa\Raster\PhotoFaults;
-use Impa\Raster\PictureRefused;
 use Impa\Raster\Raster;
+use Impa\Seeing\Assembly\Joining;
+use Impa\Seeing\Assembly\Layering;
+use Impa\Seeing\Assembly\Naming;
+use Impa\Seeing\Assembly\Synthesis;
+use Impa\Seeing\Assembly\TwinPairing;
+use Impa\Seeing\Decomposition\PartExtraction;
+use Impa\Seeing\Foreground\Background;
+use Impa\Seeing\Foreground\BrushStroke;
+use Impa\Seeing\Foreground\Brushwork;
+use Impa\Seeing\Layers\FlatLayers;
+use Impa\Seeing\Layers\FlatWriting;
+use Impa\Seeing\Result\FigureWriting;
+use Impa\Seeing\Segmentation\Extent;
+use Impa\Seeing\Segmentation\FiguresApart;
+use Impa\Seeing\Segmentation\FlatColours;
+use Impa\Seeing\Segmentation\Ink;
+use Impa\Seeing\Segmentation\PictureAdvice;
+use Impa\Seeing\Segmentation\Regions;
+use Impa\Seeing\Views\Facing;
+use Impa\Seeing\Views\OtherSides;
+use Impa\Seeing\Views\Turnaround;
 
 /**
  * From a picture to a figure document, one room after the other: ground, flat colours, ink, regions, who carries whom,
@@ -31,7 +52,7 @@ final readonly class Breakdown
      *     0: float, 1: float, 2: float, 3: float,
      * }>  $figures  boxes of the figures that stand apart on the picture, from the left: left, top, right, bottom as
      *     shares of its width and height
-     * @param  list<View>  $views  what each of them shows, where they are one character from several sides; else none
+     * @param  list<SheetView>  $views  what each of them shows, where they are one character from several sides; else none
      */
     private function __construct(public array $document, public array $notices, public array $figures, public array $views)
     {
@@ -62,7 +83,7 @@ final readonly class Breakdown
         $progress('Telling the figure from the background', 0.1);
         $whole = Background::of($raster, $wishes->strokes);
 
-        $picture = [$photo, $raster, $whole, Figures::of($whole, $raster->width)];
+        $picture = [$photo, $raster, $whole, FiguresApart::of($whole, $raster->width)];
 
         return self::looked($picture, $wishes, $progress, $name, $file, hash('sha256', $bytes));
     }
@@ -70,7 +91,7 @@ final readonly class Breakdown
     /**
      * Looks at one of the figures that stand on a picture, or at all as one; of a turnaround sheet at its front, then at the others.
      *
-     * @param  array{Raster, Raster, Background, Figures}  $picture  as decoded, smoothed, its figures told from the background and counted
+     * @param  array{Raster, Raster, Background, FiguresApart}  $picture  as decoded, smoothed, told from its background, figures counted
      * @param  callable(string $doing, float $share): void  $progress
      * @param  string  $hash  of the picture's file
      */
@@ -87,10 +108,10 @@ final readonly class Breakdown
             throw PictureRefused::noSuchFigure($wishes->figure, count($figures->boxes));
         }
         $views = self::views($wishes, $raster, $whole, $figures);
-        $front = array_search(View::Front, $views, true);
+        $front = array_search(SheetView::Front, $views, true);
         $ground = $figures->only($front === false ? $wishes->figure : $front + 1, $whole);
         // Of a sheet the front is looked at first, then the other sides.
-        $looks = $front === false ? 1 : count(array_filter($views, static fn (View $v): bool => $v !== View::None));
+        $looks = $front === false ? 1 : count(array_filter($views, static fn (SheetView $v): bool => $v !== SheetView::None));
         $told = $progress;
         $progress = static fn (string $doing, float $share) => $told($doing, $share / $looks);
         $isTurned = $wishes->flat === FlatWay::None && Facing::isHeavyRight($raster, $ground);
@@ -106,23 +127,23 @@ final readonly class Breakdown
             return self::inLayers($picture, $wishes, $regions, $flat, $ground, $name, $file);
         }
         $progress('Seeing simple shapes', 0.25);
-        $sorting = Sorting::of($regions, static function (float $share) use ($progress): void {
+        $sorting = PartExtraction::of($regions, static function (float $share) use ($progress): void {
             $progress('Seeing simple shapes', 0.25 + 0.6 * $share);
         });
         if ($sorting->pieces === []) {
             throw PictureRefused::nothingDrawn();
         }
         $progress('Finding pairs and joins', 0.88);
-        $axis = Pairing::axis($sorting->pieces, $regions);
-        $pieces = Pairing::of($sorting->pieces, $axis);
-        Pairing::straighten($pieces, $axis);
+        $axis = TwinPairing::axis($sorting->pieces, $regions);
+        $pieces = TwinPairing::of($sorting->pieces, $axis);
+        TwinPairing::straighten($pieces, $axis);
         Joining::of($pieces, $sorting->map, $regions->width, $axis);
         $again = static fn (float $share) => $progress('Seeing all of it together', 0.9 + 0.05 * $share);
         [$pieces, $sorting] = Synthesis::of($pieces, $sorting, $regions->width, $axis, $again);
         $sorting = $sorting->withMarks(Layering::missed($pieces, $sorting, $regions, $axis));
         Naming::of($pieces, $sorting->marks, $axis);
         $progress('Writing it down', 0.95);
-        $writer = new Writing(
+        $writer = new FigureWriting(
             pieces: $pieces,
             sorting: $sorting,
             flat: $flat,
@@ -158,7 +179,7 @@ final readonly class Breakdown
     /**
      * The picture as layers of felt on a ground.
      *
-     * @param  array{Raster, Raster, Background, Figures}  $picture
+     * @param  array{Raster, Raster, Background, FiguresApart}  $picture
      */
     private static function inLayers(
         array $picture,
@@ -189,7 +210,7 @@ final readonly class Breakdown
     }
 
     /** @return list<array{float, float, float, float}> of every figure, as shares of the picture */
-    private static function boxes(Figures $figures, Raster $raster): array
+    private static function boxes(FiguresApart $figures, Raster $raster): array
     {
         return array_map(
             static fn (array $box): array => [
@@ -209,11 +230,11 @@ final readonly class Breakdown
     }
 
     /**
-     * @return list<View> what each figure shows, as the felter says, or as it seems; none where one of them, or all, were meant
+     * @return list<SheetView> what each figure shows, as the felter says, or as it seems; none where one of them, or all, were meant
      *
      * @throws PictureRefused if not as many were named as there are figures
      */
-    private static function views(Wishes $wishes, Raster $raster, Background $whole, Figures $figures): array
+    private static function views(Wishes $wishes, Raster $raster, Background $whole, FiguresApart $figures): array
     {
         $count = count($figures->boxes);
         if ($wishes->views !== [] && count($wishes->views) !== $count) {
@@ -227,10 +248,10 @@ final readonly class Breakdown
     }
 
     /**
-     * @param  list<View>  $views
+     * @param  list<SheetView>  $views
      * @return list<string>
      */
-    private static function noticed(Figures $figures, Wishes $wishes, array $views, Regions $regions): array
+    private static function noticed(FiguresApart $figures, Wishes $wishes, array $views, Regions $regions): array
     {
         $notices = [];
         $count = count($figures->boxes);

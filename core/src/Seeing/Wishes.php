@@ -4,15 +4,16 @@ declare(strict_types=1);
 
 namespace Impa\Seeing;
 
-use Impa\Figure\FlatWay;
-use Impa\Raster\PictureRefused;
+use Impa\Figure\Term\FlatWay;
+use Impa\Raster\File\PictureRefused;
+use Impa\Seeing\Foreground\BrushStroke;
 
 /** What the felter asks of a break-down beyond the picture. Immutable. */
 final readonly class Wishes
 {
     /**
      * @param  list<BrushStroke>  $strokes
-     * @param  list<View>  $views
+     * @param  list<SheetView>  $views
      */
     private function __construct(
         public float $heightMm,
@@ -31,7 +32,7 @@ final readonly class Wishes
      * @param  int  $figure  of several figures on one picture, this one from the left, from 1; 0 for all of them
      * @param  float  $roundToMm  sizes in steps of so many mm; 0 for as seen
      * @param  list<BrushStroke>  $strokes  brushed over the picture, in order
-     * @param  list<View>  $views  what each figure of a turnaround sheet shows, from the left; none where Impa is to tell
+     * @param  list<SheetView>  $views  what each figure of a turnaround sheet shows, from the left; none where Impa is to tell
      * @param  FlatWay  $flat  of what its layers are made; none where it is seen in the round
      *
      * @throws PictureRefused if one of them is out of range
@@ -58,9 +59,9 @@ final readonly class Wishes
         if (count($strokes) > BrushStroke::MOST || $points > BrushStroke::MOST_IN_ALL) {
             throw PictureRefused::tooManyStrokes(BrushStroke::MOST);
         }
-        $times = array_count_values(array_map(static fn (View $v): string => $v->value, $views));
-        $sides = ($times[View::Left->value] ?? 0) + ($times[View::Right->value] ?? 0);
-        if ($views !== [] && (($times[View::Front->value] ?? 0) !== 1 || ($times[View::Back->value] ?? 0) > 1 || $sides > 1)) {
+        $times = array_count_values(array_map(static fn (SheetView $v): string => $v->value, $views));
+        $sides = ($times[SheetView::Left->value] ?? 0) + ($times[SheetView::Right->value] ?? 0);
+        if ($views !== [] && (($times[SheetView::Front->value] ?? 0) !== 1 || ($times[SheetView::Back->value] ?? 0) > 1 || $sides > 1)) {
             throw PictureRefused::viewsDoNotFit();
         }
 
@@ -90,7 +91,7 @@ final readonly class Wishes
             'shades' => $this->shades,
             'figure' => $this->figure,
             'roundToMm' => $this->roundToMm,
-            'views' => array_map(static fn (View $v): string => $v->value, $this->views),
+            'views' => array_map(static fn (SheetView $v): string => $v->value, $this->views),
             'brushes' => array_map(static fn (BrushStroke $s): array => $s->document(), $this->strokes),
         ] + ($this->flat === FlatWay::None ? [] : ['flat' => $this->flat->value]);
     }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Impa\Sets;
 
-use Impa\Build\Schedule;
-use Impa\Build\ScheduleRefused;
-use Impa\Build\Step;
+use Impa\Build\Schedule\Schedule;
+use Impa\Build\Schedule\ScheduleRefused;
+use Impa\Build\Steps\Step;
 use Impa\Build\Work;
 use SplMinHeap;
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Impa\Sets;
 
 use Impa\Colour\Ciede2000;
-use Impa\Face\Ground;
+use Impa\Face\DetailGround;
 use Impa\Figure\Figure;
 
 /** Colours of a colourway that lie against each other, differed in the figure itself, and now hardly do. */
@@ -44,7 +44,7 @@ final class Clashes
     {
         $pairs = [];
         foreach ($figure->details as $detail) {
-            $pairs[] = [$detail->colour, Ground::colour($figure, $detail), 'the '.mb_strtolower($detail->name)];
+            $pairs[] = [$detail->colour, DetailGround::colour($figure, $detail), 'the '.mb_strtolower($detail->name)];
         }
         foreach ($figure->parts as $part) {
             if ($part->isJoined()) {

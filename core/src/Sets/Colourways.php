@@ -10,7 +10,7 @@ use Impa\Colour\Srgb;
 use Impa\Figure\Figure;
 use Impa\Material\Densities;
 use Impa\Stash\StashWool;
-use Impa\Wool\Ledger;
+use Impa\Wool\Ledger\Ledger;
 
 /** The same figure in several colours: by a rule, or by what the stash has. Each answer is the hexes of one figure, by colour key. */
 final class Colourways

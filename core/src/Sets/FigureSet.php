@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Sets;
 
+use Impa\Figure\Document\FigureRefused;
 use Impa\Figure\Figure;
-use Impa\Figure\FigureRefused;
 use JsonException;
 use stdClass;
 
@@ -46,7 +46,7 @@ final readonly class FigureSet
      *
      * @throws SetRefused if it is none
      * @throws FigureRefused if a figure in it has faults
-     * @throws \Impa\Figure\EditRefused if a member's colour or height is none of its figure
+     * @throws \Impa\Figure\Editing\EditRefused if a member's colour or height is none of its figure
      */
     public static function fromJson(string $json): self
     {

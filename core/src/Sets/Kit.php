@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Impa\Sets;
 
-use Impa\Build\Step;
+use Impa\Build\Steps\Step;
 use Impa\Build\Work;
 use Impa\Material\Pace;
-use Impa\Stash\Need;
-use Impa\Stash\Reserve;
-use Impa\Stash\Supply;
+use Impa\Stash\Supply\Need;
+use Impa\Stash\Supply\Reserve;
+use Impa\Stash\Supply\Supply;
 use Impa\Wool\Mix;
 use Impa\Wool\Spread;
 

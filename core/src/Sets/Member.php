@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Sets;
 
-use Impa\Figure\Branch;
 use Impa\Figure\Colour;
+use Impa\Figure\Editing\Branch;
 use Impa\Figure\Figure;
 
 /** One figure of a set, in its own colours and size, and how many are made of it. Immutable. */
@@ -32,8 +32,8 @@ final readonly class Member
      * @param  ?float  $heightMm  another finished height
      *
      * @throws SetRefused if there are none or too many of it
-     * @throws \Impa\Figure\EditRefused if the height is out of range, or there is no such colour
-     * @throws \Impa\Figure\FigureRefused if the figure so changed has faults
+     * @throws \Impa\Figure\Editing\EditRefused if the height is out of range, or there is no such colour
+     * @throws \Impa\Figure\Document\FigureRefused if the figure so changed has faults
      */
     public static function of(Figure $base, string $name = '', int $count = 1, array $hexes = [], ?float $heightMm = null): self
     {

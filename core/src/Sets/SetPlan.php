@@ -8,9 +8,9 @@ use Impa\Build\Work;
 use Impa\Face\Needles;
 use Impa\Material\Densities;
 use Impa\Material\Pace;
-use Impa\Stash\Reserve;
+use Impa\Stash\Mixing\Swatch;
 use Impa\Stash\StashWool;
-use Impa\Stash\Swatch;
+use Impa\Stash\Supply\Reserve;
 
 /** A set planned as one: one ledger, what the stash is enough for, a batch order with the minutes it saves. Immutable. */
 final readonly class SetPlan

@@ -6,11 +6,11 @@ namespace Impa\Sets;
 
 use Impa\Material\Densities;
 use Impa\Material\HandModel;
-use Impa\Stash\Need;
-use Impa\Stash\Reserve;
+use Impa\Stash\Mixing\Swatch;
 use Impa\Stash\StashWool;
-use Impa\Stash\Supply;
-use Impa\Stash\Swatch;
+use Impa\Stash\Supply\Need;
+use Impa\Stash\Supply\Reserve;
+use Impa\Stash\Supply\Supply;
 use Impa\Wool\Grams;
 use Impa\Wool\Spread;
 

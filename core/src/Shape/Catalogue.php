@@ -4,6 +4,20 @@ declare(strict_types=1);
 
 namespace Impa\Shape;
 
+use Impa\Shape\Solid\Ball;
+use Impa\Shape\Solid\Block;
+use Impa\Shape\Solid\Cone;
+use Impa\Shape\Solid\Cup;
+use Impa\Shape\Solid\Dome;
+use Impa\Shape\Solid\Drop;
+use Impa\Shape\Solid\Drum;
+use Impa\Shape\Solid\Drumstick;
+use Impa\Shape\Solid\Egg;
+use Impa\Shape\Solid\Plate;
+use Impa\Shape\Solid\Ring;
+use Impa\Shape\Solid\Roll;
+use Impa\Shape\Solid\Sausage;
+
 /**
  * The shapes of the trade. A new one is a file beside this and a line in `solid()` and `usualSize()`.
  *

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Impa\Shape;
 
 use Impa\Geometry\Box;
-use Impa\Geometry\Polygon;
+use Impa\Geometry\Outline\Polygon;
 
 /** Closed flat outlines of plates, by name or by points, made to fill a box around the origin. */
 final class Outline

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Impa\Shape;
 
 use Impa\Geometry\Box;
-use Impa\Geometry\Inset;
-use Impa\Geometry\Polygon;
+use Impa\Geometry\Outline\Inset;
+use Impa\Geometry\Outline\Polygon;
 
 /**
  * What lies within a solid at least so far from its skin (its inner parallel body), in the frame of the solid. Every slice of a stack or

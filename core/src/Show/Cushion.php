@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Show;
 
-use Impa\Figure\Stitch;
+use Impa\Figure\Term\Stitch;
 use Impa\Flat\Stitching;
 use Impa\Material\CoreMaterial;
 use Impa\Material\Densities;
@@ -60,7 +60,7 @@ final readonly class Cushion
      * @return array{fits: bool, says: list<string>, cures: list<string>, stuffingG: float, coverG: float, seamMm: float, threadMm: float,
      *     toMm: ?float}
      */
-    public function bearing(Body $body, Densities $densities): array
+    public function bearing(Shown $body, Densities $densities): array
     {
         $stuffing = $this->volumeCm3() * $densities->insideGPerCm3(CoreMaterial::Stuffing, Firmness::Soft);
         $areaCm2 = 2 * ($this->widthMm + 2 * self::SEAM_MM) * ($this->heightMm + 2 * self::SEAM_MM) / 100;

@@ -37,7 +37,7 @@ final readonly class Jar
      * @return array{fits: bool, says: list<string>, cures: list<string>, openingMm: float, squeezeMm: float, roundMm: float,
      *     wideMm: float, highMm: float, discMm: float, toMm: ?float} toMm: a height at which it fits
      */
-    public function holding(Body $body): array
+    public function holding(Shown $body): array
     {
         $opening = $body->opening();
         $squeeze = max(0.0, $opening['mm'] - $this->mouthMm);
@@ -91,7 +91,7 @@ final readonly class Jar
     }
 
     /** @param  list<string>  $keys */
-    private function named(Body $body, array $keys): string
+    private function named(Shown $body, array $keys): string
     {
         $names = array_unique(array_map(static fn (string $key): string => mb_strtolower($body->figure->parts[$key]->name), $keys));
 

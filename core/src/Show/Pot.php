@@ -6,11 +6,11 @@ namespace Impa\Show;
 
 use Impa\Balance\Footprint;
 use Impa\Figure\Figure;
-use Impa\Geometry\EnclosingCircle;
+use Impa\Geometry\Outline\EnclosingCircle;
 use Impa\Material\CoreMaterial;
 use Impa\Material\Densities;
 use Impa\Material\Firmness;
-use Impa\Wool\Ledger;
+use Impa\Wool\Ledger\Ledger;
 
 /** A pot that holds a base ball wrapped round a wire ring, on which the figure stands (docs/sets.md). Immutable. */
 final readonly class Pot

@@ -6,11 +6,11 @@ namespace Impa\Show;
 
 use Impa\Balance\Balance;
 use Impa\Figure\Figure;
-use Impa\Figure\Side;
-use Impa\Figure\Silhouette;
+use Impa\Figure\Placing\Silhouette;
+use Impa\Figure\Term\Side;
 use Impa\Geometry\Box;
 use Impa\Material\Firmness;
-use Impa\Wool\Ledger;
+use Impa\Wool\Ledger\Ledger;
 
 /** Where a figure is shown: on a hook, as a brooch, on a key ring or a clip, in a dolls' house. What fits, and what helps where it does not. */
 final class Showing

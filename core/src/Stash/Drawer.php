@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Stash;
 
+use Impa\Stash\Table\WoolEntry;
 use Impa\Wool\WoolRefused;
 
 /**

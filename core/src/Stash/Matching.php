@@ -9,6 +9,8 @@ use Impa\Colour\Contrast;
 use Impa\Colour\Srgb;
 use Impa\Figure\Figure;
 use Impa\Material\Preparation;
+use Impa\Stash\Mixing\Recipes;
+use Impa\Stash\Mixing\Swatch;
 
 /** Each colour of a figure to a wool of the stash, or to the mix that the felter chose; and what then no longer stands apart. */
 final class Matching

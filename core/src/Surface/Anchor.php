@@ -7,7 +7,7 @@ namespace Impa\Surface;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
 use Impa\Figure\Placement;
-use Impa\Figure\Side;
+use Impa\Figure\Term\Side;
 
 /**
  * A place on a part that others can be measured from: its crown, a detail, the foot of what is joined to it. In mm from

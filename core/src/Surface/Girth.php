@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Impa\Surface;
 
 use Impa\Figure\Part;
-use Impa\Figure\Side;
+use Impa\Figure\Term\Side;
 use Impa\Geometry\Bisection;
 
 /** How far it is round a part, by tape, level. */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Impa\Surface;
 
 use Impa\Geometry\Box;
-use Impa\Geometry\Polygon;
+use Impa\Geometry\Outline\Polygon;
 
 /** How much skin lies under what is seen of a piece: round its edge more than it seems. */
 final class Skin

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Impa\Surface;
 
 use Impa\Figure\Placement;
-use Impa\Figure\Side;
+use Impa\Figure\Term\Side;
 use Impa\Geometry\Bisection;
 use Impa\Geometry\Box;
 use Impa\Shape\Solid;

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Impa\Wool;
 
 use Impa\Figure\Figure;
+use Impa\Wool\Ledger\Ledger;
+use Impa\Wool\Ledger\LedgerLine;
+use Impa\Wool\Ledger\WoolWords;
 
 /** A mix that the felter chose for a colour: what goes into it, weighed off and teased together before anything is divided. Immutable. */
 final readonly class Mix

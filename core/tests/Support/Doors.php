@@ -9,25 +9,25 @@ use Impa\Armature\ArmatureSheet;
 use Impa\Armature\Skeleton;
 use Impa\Balance\Balance;
 use Impa\Balance\BalanceSheet;
-use Impa\Build\Evenings;
+use Impa\Build\Schedule\Evenings;
 use Impa\Build\ScheduleSheet;
-use Impa\Build\Schools;
 use Impa\Build\StepsSheet;
+use Impa\Build\Technique\TechniqueChoices;
 use Impa\Build\Work;
 use Impa\Colour\Srgb;
-use Impa\Face\Advice;
-use Impa\Face\Evenness;
-use Impa\Face\FaceAdvice;
-use Impa\Face\Guides;
+use Impa\Face\Advice\Advice;
+use Impa\Face\Advice\Evenness;
+use Impa\Face\Advice\FaceAdvice;
+use Impa\Face\Advice\Guides;
+use Impa\Face\Advice\NeedlesEye;
+use Impa\Face\Advice\Sliding;
 use Impa\Face\Laying;
 use Impa\Face\LayingOrder;
 use Impa\Face\Needles;
-use Impa\Face\NeedlesEye;
-use Impa\Face\Sliding;
-use Impa\Figure\Accessories;
+use Impa\Figure\Editing\Accessories;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
-use Impa\Figure\Stitch;
+use Impa\Figure\Term\Stitch;
 use Impa\Flat\FeltSheet;
 use Impa\Flat\FlatPlan;
 use Impa\Flat\Pattern;
@@ -36,31 +36,31 @@ use Impa\Geometry\Bisection;
 use Impa\Material\Densities;
 use Impa\Plan\Plan;
 use Impa\Plan\StepPicture;
-use Impa\Print\BendingSheet;
-use Impa\Print\FaceTemplates;
-use Impa\Print\LayerTemplates;
-use Impa\Print\Outlines;
-use Impa\Print\Paper;
-use Impa\Print\SizeCards;
-use Impa\Print\WorkSheet;
+use Impa\Print\Page\Outlines;
+use Impa\Print\Page\Paper;
+use Impa\Print\Template\BendingSheet;
+use Impa\Print\Template\FaceTemplates;
+use Impa\Print\Template\LayerTemplates;
+use Impa\Print\Template\SizeCards;
+use Impa\Print\Work\WorkSheet;
 use Impa\Render\Board;
 use Impa\Render\Glb;
 use Impa\Render\Painter;
 use Impa\Render\View;
-use Impa\Seeing\ReviewOrder;
+use Impa\Seeing\Result\ReviewOrder;
 use Impa\Sets\FigureSet;
 use Impa\Sets\Kit;
 use Impa\Sets\Member;
 use Impa\Sets\SetPlan;
 use Impa\Show\Jar;
 use Impa\Show\Showing;
-use Impa\Stash\Reserve;
-use Impa\Stash\Supply;
+use Impa\Stash\Supply\Reserve;
+use Impa\Stash\Supply\Supply;
 use Impa\Surface\Anchor;
 use Impa\Surface\Girth;
 use Impa\Surface\Surface;
 use Impa\Surface\TapeGrid;
-use Impa\Wool\Ledger;
+use Impa\Wool\Ledger\Ledger;
 use Throwable;
 
 /** Every way in which a figure is reckoned, as the controllers ask for it: what each answers, to be written out. */
@@ -85,7 +85,7 @@ final class Doors
             'balance' => static fn (Figure $f): array => BalanceSheet::of(Balance::of($ledger($f))),
             'armature' => static fn (Figure $f): array => ArmatureSheet::of($f, $ledger($f), Skeleton::of($f, true), []),
             'armature/bend' => static fn (Figure $f): array => BendingSheet::pages($f, Skeleton::of($f, true), Paper::A4),
-            'build' => static fn (Figure $f): array => [StepsSheet::of($work($f)), Schools::of($f)],
+            'build' => static fn (Figure $f): array => [StepsSheet::of($work($f)), TechniqueChoices::of($f)],
             'build/picture' => static function (Figure $f) use ($work): array {
                 $steps = $work($f);
 
@@ -144,7 +144,7 @@ final class Doors
                 static fn (Part $part): array => FaceTemplates::of($f, $part)->pages(Paper::A4),
             ),
             'supply' => static fn (Figure $f): array => $supply($f)->document(200.0),
-            'supply/portions' => static fn (Figure $f): string => \Impa\Print\PortionsSheet::of($supply($f)),
+            'supply/portions' => static fn (Figure $f): string => \Impa\Print\Work\PortionsSheet::of($supply($f)),
             'size-cards' => static fn (Figure $f): string => SizeCards::sheet(Plan::of($f), Paper::A4),
             'outlines' => static fn (Figure $f): array => array_map(
                 static fn (View $view): string => Outlines::svg($f, $view),
@@ -167,7 +167,7 @@ final class Doors
             )),
             'things' => static fn (Figure $f): array => Accessories::all($f),
             'show' => static fn (Figure $f): array => [
-                self::unless(static fn (): array => Jar::of(60.0, 80.0, 120.0)->holding(\Impa\Show\Body::of($f))),
+                self::unless(static fn (): array => Jar::of(60.0, 80.0, 120.0)->holding(\Impa\Show\Shown::of($f))),
                 self::unless(static fn (): array => Showing::hook($ledger($f), 40.0)),
                 self::unless(static fn (): array => Showing::brooch($ledger($f))),
             ],

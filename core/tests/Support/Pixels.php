@@ -7,9 +7,9 @@ namespace Impa\Tests\Support;
 use GdImage;
 use Impa\Raster\Blob;
 use Impa\Raster\Raster;
-use Impa\Seeing\Background;
-use Impa\Seeing\FlatColours;
-use Impa\Seeing\Regions;
+use Impa\Seeing\Foreground\Background;
+use Impa\Seeing\Segmentation\FlatColours;
+use Impa\Seeing\Segmentation\Regions;
 use Impa\Shape\Solid;
 
 /** Small drawings and pixel sets for the tests of the picture rooms. */

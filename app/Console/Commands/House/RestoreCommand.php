@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands\House;
+
+use App\Console\Commands\ReadsFiles;
+use App\Store\Copies;
+use Illuminate\Console\Command;
+use RuntimeException;
+
+final class RestoreCommand extends Command
+{
+    use ReadsFiles;
+
+    protected $signature = 'impa:restore
+        {copy? : of those that impa:copy --list names; the latest where none is named}';
+
+    protected $description = 'Put a copy in the place of the store; what is there now is copied first';
+
+    public function handle(): int
+    {
+        $name = $this->word($this->argument('copy') ?? Copies::all()[0] ?? '');
+        try {
+            $before = Copies::restore($name);
+        } catch (RuntimeException $e) {
+            return $this->refuse([$e->getMessage()]);
+        }
+        $this->line("{$name} is in its place. What was there before is kept as {$before}.");
+
+        return 0;
+    }
+}

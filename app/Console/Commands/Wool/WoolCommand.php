@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands\Wool;
+
+use App\Console\Commands\ReadsFiles;
+use Illuminate\Console\Command;
+use Impa\Figure\Colour;
+use Impa\Stash\Supply\Reserve;
+use Impa\Stash\Supply\Supply;
+use Impa\Wool\Grams;
+use Impa\Wool\Mix;
+use Impa\Wool\Portion\PortionWords;
+
+final class WoolCommand extends Command
+{
+    use ReadsFiles;
+    use ReadsStash;
+
+    protected $signature = 'impa:wool
+        {figure : an impa-figure file}
+        {--stash= : the stash as CSV; without it, nothing is at hand}
+        {--reserve=usual : again, usual or never: how bad it is to run out}
+        {--json : everything, as the Wool station gets it}
+        {--out= : the file to write; standard output without it}';
+
+    protected $description = 'What a figure takes, against a stash: what to weigh, how to divide it, what is lacking';
+
+    public function handle(): int
+    {
+        $figure = $this->figure($this->word($this->argument('figure')));
+        $path = $this->word($this->option('stash'));
+        $stash = $path === '' ? [] : $this->stash($path);
+        if ($figure === null || $stash === null) {
+            return 2;
+        }
+        $reserve = Reserve::tryFrom($this->word($this->option('reserve')));
+        if ($reserve === null) {
+            return $this->refuse(['--reserve: again, usual or never.']);
+        }
+        $supply = Supply::of($figure, $stash, [], $reserve);
+        if ($this->option('json') === true) {
+            return $this->give(
+                json_encode(
+                    $supply->document(),
+                    JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+                )."\n",
+                $this->option('out'),
+            );
+        }
+        $lines = array_map(static fn (Mix $mix): string => $mix->text(), $supply->mixes());
+        foreach ($supply->portions() as $portion) {
+            $lines[] = sprintf('%s: %s', $figure->parts[$portion->line->part]->name, PortionWords::of($portion, $figure));
+        }
+        $names = array_map(static fn (Colour $c): string => $c->name, $figure->colours);
+        foreach ($supply->needs as $need) {
+            $lines[] = sprintf(
+                '%s: %s likely, %s to %s; %s',
+                $need->name($names),
+                Grams::text($need->spread->likelyG),
+                Grams::text($need->spread->lowG),
+                Grams::text($need->spread->highG),
+                $need->lackG() > 0.0
+                    ? sprintf('%s lacking', Grams::text($need->lackG()))
+                    : sprintf('enough, %s are free', Grams::text($need->wool->freeG ?? 0.0)),
+            );
+        }
+
+        return $this->give(implode("\n", $lines)."\n", $this->option('out'));
+    }
+}

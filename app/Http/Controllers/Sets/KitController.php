@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Sets;
+
+use App\Hand\OwnHand;
+use App\Http\Requests\Body;
+use App\Models\FigureSet;
+use App\Models\Needle;
+use App\Printing\PagesPdf;
+use App\Printing\Pdf;
+use App\Shop\Mood;
+use App\Shop\Purchase;
+use App\Shop\SimulatedShop;
+use App\Stash\Stash;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
+use Impa\Build\Work;
+use Impa\Figure\Colour;
+use Impa\Print\Share\KitSheet;
+use Impa\Print\Share\LabelSheet;
+use Impa\Print\Share\LabelSize;
+use Impa\Sets\Kit;
+use Impa\Stash\Supply\Supply;
+use Symfony\Component\HttpKernel\Exception\HttpException;
+
+/** Kits of a member of a set for a workshop. */
+final class KitController
+{
+    public function show(Body $body): JsonResponse
+    {
+        $kit = self::kit($body);
+        $colours = $kit->supply->figure->colours;
+        $purchase = Purchase::of(
+            new SimulatedShop(Mood::Open),
+            $kit->needs,
+            array_map(static fn (Colour $c) => $c->srgb, $colours),
+            array_map(static fn (Colour $c): string => $c->name, $colours),
+        );
+
+        return new JsonResponse(['kit' => $kit->document(), 'shopping' => $purchase->document()]);
+    }
+
+    public function labels(Body $body): Response
+    {
+        $size = LabelSize::tryFrom($body->text('labels', LabelSize::A4x21->value))
+            ?? throw new HttpException(422, sprintf('Labels are %s.', implode(', ', array_column(LabelSize::cases(), 'value'))));
+
+        return self::pdf(PagesPdf::of(LabelSheet::pages(self::kit($body), $size), $size->paper()));
+    }
+
+    /** The packing list and how it runs. */
+    public function sheet(Body $body): Response
+    {
+        return self::pdf(Pdf::of(KitSheet::of(self::kit($body)), $body->paper()));
+    }
+
+    private static function kit(Body $body): Kit
+    {
+        $member = FigureSet::planned('A kit', [$body->object('member')])->members[0];
+        $supply = Supply::of($member->figure, Stash::wools(), Stash::swatches(), $body->reserve(), OwnHand::hand()->densities());
+
+        return Kit::of(
+            $supply,
+            Work::of($supply->ledger, OwnHand::hand()->pace(), Needle::atHand()),
+            $body->int('people'),
+            $body->int('spare'),
+            $body->float('beginners'),
+            $body->reserve(),
+        );
+    }
+
+    private static function pdf(string $bytes): Response
+    {
+        return new Response($bytes, 200, ['Content-Type' => 'application/pdf']);
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Sets;
+
+use App\Http\Requests\Body;
+use App\Stash\Stash;
+use Illuminate\Http\JsonResponse;
+use Impa\Show\Cushion;
+use Impa\Show\Jar;
+use Impa\Show\Pot;
+use Impa\Show\Showing;
+use Impa\Show\Shown as Shown;
+use Impa\Wool\Ledger\Ledger;
+use Symfony\Component\HttpKernel\Exception\HttpException;
+
+/** Where a figure is shown: whether it fits there, and what helps where it does not. */
+final class ShowController
+{
+    public function store(Body $body): JsonResponse
+    {
+        $figure = $body->figure();
+        $shown = Shown::of($figure);
+        $densities = Stash::densities($figure);
+        $ledger = Ledger::of($figure, $densities);
+
+        return new JsonResponse(match ($body->text('place')) {
+            'jar' => Jar::of($body->float('mouthMm'), $body->float('bellyMm'), $body->float('heightMm'))->holding($shown),
+            'hook' => Showing::hook($ledger, $body->float('loopMm')),
+            'brooch' => Showing::brooch($ledger),
+            'ring' => Showing::ring($ledger),
+            'clip' => Showing::clip($ledger),
+            'pot' => Pot::of($body->float('mouthMm'))->holding($ledger, $densities),
+            'cushion' => Cushion::of($body->float('widthMm'), $body->float('heightMm'))->bearing($shown, $densities),
+            'house' => Showing::dollsHouse($figure, $body->float('scale'), $body->has('lifeMm') ? $body->float('lifeMm') : null),
+            default => throw new HttpException(
+                422,
+                'A figure is shown in a jar or pot, on a hook, ring, clip or cushion, as a brooch or in a house.',
+            ),
+        });
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Shapes;
+
+use App\Http\DocumentResponse;
+use App\Http\Requests\Body;
+use App\Models\Picture;
+use Impa\Seeing\Breakdown;
+use Impa\Seeing\Views\SideView;
+
+/** Depths from a second drawing; the changed document comes back, nothing is saved. */
+final class SideViewController
+{
+    public function store(Body $body): DocumentResponse
+    {
+        $picture = Picture::chosen($body->int('picture'));
+        $figure = $body->figure();
+        $seen = Breakdown::of($picture->bytes(), $figure->heightMm)->figure();
+        $side = SideView::of($figure, $seen, $body->flag('facesLeft'), $body->text('file'), $picture->hash);
+
+        return new DocumentResponse(['document' => $side->document, 'notices' => $side->notices]);
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Shapes;
+
+use App\Building\Building;
+use App\Http\Requests\Body;
+use App\Printing\PagesPdf;
+use Illuminate\Http\Response;
+use Impa\Print\Template\SizeCards;
+use Symfony\Component\HttpKernel\Exception\HttpException;
+
+/** Every part at true size, to hold the felt against: as PDF or as SVG. */
+final class SizeCardsController
+{
+    public function store(Body $body): Response
+    {
+        $paper = $body->paper();
+        $figure = $body->figure();
+        $plan = Building::plan($figure);
+
+        return match ($body->text('as', 'pdf')) {
+            'pdf' => new Response(PagesPdf::of(SizeCards::pages($plan, $paper), $paper), 200, ['Content-Type' => 'application/pdf']),
+            'svg' => new Response(SizeCards::sheet($plan, $paper), 200, ['Content-Type' => 'image/svg+xml']),
+            default => throw new HttpException(422, 'Size cards come as pdf or svg.'),
+        };
+    }
+}

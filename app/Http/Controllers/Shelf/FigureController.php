@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Shelf;
+
+use App\Http\DocumentResponse;
+use App\Http\Problem;
+use App\Http\Requests\Body;
+use App\Http\Shelf;
+use App\Models\Figure;
+use App\Models\Picture;
+use App\Stash\Stash;
+use App\Store\Transaction;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpKernel\Exception\HttpException;
+
+final class FigureController
+{
+    public function index(Request $request): JsonResponse
+    {
+        return new JsonResponse(Shelf::page(Figure::query(), $request));
+    }
+
+    public function store(Body $body): JsonResponse
+    {
+        $pictureId = $body->intOr('picture', null);
+        if ($pictureId !== null && ! Picture::query()->whereKey($pictureId)->exists()) {
+            throw new HttpException(422, 'The picture of this figure is not here. Choose the picture again.');
+        }
+
+        return self::answer(Figure::lay($body->figure(), $pictureId), 201);
+    }
+
+    public function show(Figure $figure): JsonResponse
+    {
+        return self::answer($figure);
+    }
+
+    public function update(Body $body, Figure $figure): JsonResponse
+    {
+        if ($figure->replace($body->figure(), $body->int('revision'))) {
+            return self::answer($figure);
+        }
+
+        return Problem::of(
+            409,
+            'Changed elsewhere',
+            'This figure was changed in another window since you opened it. Nothing of yours is lost: keep yours, or take the other.',
+            [
+                'revision' => $figure->revision,
+                'document' => json_decode($figure->document),
+            ],
+        );
+    }
+
+    public function destroy(Figure $figure): JsonResponse
+    {
+        Transaction::together(static function () use ($figure): void {
+            // What lies in the bin keeps no wool from the others.
+            Stash::release($figure);
+            $figure->delete();
+        });
+
+        return new JsonResponse(null, 204);
+    }
+
+    public static function answer(Figure $figure, int $status = 200): JsonResponse
+    {
+        return new DocumentResponse(
+            [
+                'id' => $figure->id,
+                'revision' => $figure->revision,
+                'picture' => $figure->picture_id,
+                'document' => json_decode($figure->document),
+            ],
+            $status,
+        );
+    }
+}

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Shelf;
+
+use App\Http\DocumentResponse;
+use App\Http\Requests\Body;
+use App\Models\Figure;
+use App\Models\FigureRevision;
+use App\Stash\Stash;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Carbon;
+use Impa\Figure\Document\FigureRefused;
+use Impa\Figure\Editing\Branch;
+use Impa\Figure\Editing\Changes;
+use Impa\Figure\Figure as FigureDocument;
+use Impa\Wool\Ledger\Ledger;
+use Impa\Wool\Ledger\LedgerChange;
+use stdClass;
+use Symfony\Component\HttpKernel\Exception\HttpException;
+
+/** What a figure once was, and figures that branch off from it. */
+final class HistoryController
+{
+    /** Every revision that is kept, the latest first, and what became otherwise with it. */
+    public function index(Figure $figure): JsonResponse
+    {
+        /** @var list<FigureRevision> $rows */
+        $rows = $figure->revisions()->orderBy('revision')->get(['revision', 'document', 'created_at'])->all();
+        $revisions = [];
+        $before = null;
+        foreach ($rows as $row) {
+            $is = json_decode($row->document);
+            $revisions[] = [
+                'revision' => $row->revision,
+                'at' => (int) Carbon::parse($row->created_at)->getTimestampMs(),
+                'changes' => $before instanceof stdClass && $is instanceof stdClass ? Changes::between($before, $is) : [],
+            ];
+            $before = $is;
+        }
+
+        return new JsonResponse(['revisions' => array_reverse($revisions)]);
+    }
+
+    /** One of them as it was, and what it took beside what the figure takes now. */
+    public function show(Figure $figure, int $revision): DocumentResponse
+    {
+        $document = self::at($figure, $revision);
+        $now = FigureDocument::fromJson($figure->document);
+        $was = Ledger::of($document, Stash::densities($document));
+
+        return new DocumentResponse([
+            'document' => $document->document(),
+            'totalG' => $was->totalG(),
+            'wool' => LedgerChange::between($was, Ledger::of($now, Stash::densities($now))),
+        ]);
+    }
+
+    /** A figure of its own: the same, so much larger, in other colours. */
+    public function branch(Body $body, Figure $figure): JsonResponse
+    {
+        $name = trim($body->text('name'));
+        if ($name === '' || mb_strlen($name) > 120) {
+            throw new HttpException(422, 'The new figure wants a name of at most 120 letters.');
+        }
+        $from = $body->has('revision') ? self::at($figure, $body->int('revision')) : FigureDocument::fromJson($figure->document);
+        $colours = $body->has('colours') ? array_filter((array) $body->object('colours'), is_string(...)) : [];
+        $branch = Branch::of($from, $name, $body->floatOr('percent', 100.0) / 100, $colours);
+
+        return FigureController::answer(Figure::lay($branch, $figure->picture_id), 201);
+    }
+
+    private static function at(Figure $figure, int $revision): FigureDocument
+    {
+        $json = $figure->revisions()->where('revision', $revision)->value('document');
+        if (! is_string($json)) {
+            throw new HttpException(404, 'This revision is not kept any more.');
+        }
+        try {
+            return FigureDocument::fromJson($json);
+        } catch (FigureRefused) {
+            throw new HttpException(422, 'This revision cannot be read by the rules of today.');
+        }
+    }
+}

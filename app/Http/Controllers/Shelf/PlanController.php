@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Shelf;
+
+use App\Building\Building;
+use App\Http\Requests\Body;
+use Illuminate\Http\JsonResponse;
+
+final class PlanController
+{
+    public function store(Body $body): JsonResponse
+    {
+        $figure = $body->figure();
+
+        return new JsonResponse(Building::plan($figure)->document());
+    }
+}

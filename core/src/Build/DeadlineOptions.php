@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Build;
+
+use Impa\Build\Steps\Step;
+use Impa\Build\Steps\Steps;
+use Impa\Face\Needles;
+use Impa\Figure\Figure;
+use Impa\Material\CoveringWay;
+use Impa\Material\Pace;
+use Impa\Wool\Ledger\Ledger;
+use stdClass;
+
+/** What to do where a figure is not ready in time, each way with the minutes that it saves of this hand's work, of what is left of it. */
+final class DeadlineOptions
+{
+    /** One step softer. */
+    private const SOFTER = ['hard' => 'firm', 'firm' => 'springy', 'springy' => 'soft', 'soft' => 'squishy'];
+
+    /** Less than so many minutes is no help. */
+    private const LEAST_MINUTES = 1.0;
+
+    /**
+     * @param  list<string>  $done  keys of the steps that are done: what they made stays as it is
+     * @return list<array{kind: string, text: string, gainMinutes: float}> the greatest first
+     */
+    public static function of(Work $work, Needles $needles, int $sittingsMissing, array $done = []): array
+    {
+        [$ledger, $pace] = [$work->ledger, $work->pace];
+        $left = static fn (Figure $figure, Pace $hand): float => self::minutes($figure, $ledger, $hand, $needles, $done);
+        $now = $left($ledger->figure, $pace);
+        $saved = static fn (Figure $figure, Pace $hand): float => $now - $left($figure, $hand);
+        $begun = self::begun($work, $done);
+        $help = static fn (string $kind, string $text, float $minutes): array => [
+            'kind' => $kind,
+            'text' => $text,
+            'gainMinutes' => $minutes,
+        ];
+        $figure = $ledger->figure;
+        $helps = [
+            $help(
+                'needles',
+                'Use three needles in the holder for every part that has room for them.',
+                $saved($figure, $pace->withMoreNeedles()),
+            ),
+            $help('softer', 'Felt everything one step softer.', $saved(self::softer($figure, $begun), $pace)),
+            $help('simpler', 'Cut the flat parts from felted sheet.', $saved(self::cut($figure, $begun), $pace)),
+        ];
+        usort($helps, static fn (array $a, array $b): int => $b['gainMinutes'] <=> $a['gainMinutes']);
+        $helps = array_values(array_filter($helps, static fn (array $h): bool => $h['gainMinutes'] >= self::LEAST_MINUTES));
+        $times = $sittingsMissing === 1 ? 'once' : $sittingsMissing.' times';
+
+        return [...$helps, $help('sittings', sprintf('Sit down %s more before then.', $times), 0.0)];
+    }
+
+    /** @param  list<string>  $done */
+    private static function minutes(Figure $figure, Ledger $ledger, Pace $pace, Needles $needles, array $done): float
+    {
+        $steps = Steps::of($figure === $ledger->figure ? $ledger : Ledger::of($figure, $ledger->densities), $pace, $needles);
+        $left = array_filter(Work::paced($steps, $pace), static fn (Step $s): bool => ! in_array($s->key, $done, true));
+
+        return array_sum(array_map(static fn (Step $s): float => $s->minutes, $left));
+    }
+
+    /**
+     * @param  list<string>  $done
+     * @return array<string, true> keys of the parts that are made, or being made
+     */
+    private static function begun(Work $work, array $done): array
+    {
+        $begun = [];
+        foreach ($work->steps as $step) {
+            if ($step->kind->makesPiece() && in_array($step->key, $done, true)) {
+                $begun[$step->part] = true;
+            }
+        }
+
+        return $begun;
+    }
+
+    /** @param  array<string, true>  $begun */
+    private static function softer(Figure $figure, array $begun): Figure
+    {
+        return self::changed($figure, $begun, static function (stdClass $part, string $key) use ($figure): void {
+            $firmness = $figure->parts[$key]->firmness->value;
+            $part->firmness = self::SOFTER[$firmness] ?? $firmness;
+        });
+    }
+
+    /** @param  array<string, true>  $begun */
+    private static function cut(Figure $figure, array $begun): Figure
+    {
+        return self::changed($figure, $begun, static function (stdClass $part, string $key) use ($figure): void {
+            if ($figure->parts[$key]->solid->kind()->isFlat() && $figure->parts[$key]->covering->way === CoveringWay::Felt) {
+                $part->covering = (object) ['way' => CoveringWay::PreFelt->value];
+            }
+        });
+    }
+
+    /**
+     * @param  array<string, true>  $begun  parts that stay
+     * @param  callable(stdClass, string): void  $change  of a part's document
+     */
+    private static function changed(Figure $figure, array $begun, callable $change): Figure
+    {
+        $document = $figure->document();
+        foreach (is_array($document->parts ?? null) ? $document->parts : [] as $part) {
+            if ($part instanceof stdClass && is_string($part->key ?? null) && ! isset($begun[$part->key])) {
+                $change($part, $part->key);
+            }
+        }
+
+        return Figure::fromDocument($document);
+    }
+}

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Build\Order;
+
+use Impa\Build\Steps\LayerSteps;
+use Impa\Figure\Figure;
+use Impa\Figure\Part;
+use Impa\Figure\Term\Method;
+
+/** What comes before what by the custom of the trade, where reach does not explain it (docs/trade.md, What comes before what). */
+final class TradePrecedence
+{
+    /** A part sits on top of another where its middle lies above that one's by this share of its height. */
+    private const ON_TOP = 0.25;
+
+    /** @return list<array{string, string, string}> first, then, why */
+    public static function arrows(Figure $figure): array
+    {
+        $arrows = [];
+        foreach ($figure->parts as $part) {
+            if (! $part->isJoined()) {
+                continue;
+            }
+            $name = mb_strtolower($part->name);
+            $to = $figure->parts[$part->joinTo];
+            if ($part->solid->kind()->isFlat()) {
+                foreach ($figure->detailsOn($part->key) as $detail) {
+                    if (LayerSteps::isEmbroidery($figure, $detail->method)) {
+                        continue;
+                    }
+                    $why = sprintf('A second colour goes on the %s while it is still flat.', $name);
+                    $arrows[] = ['detail:'.$detail->key, 'join:'.$part->key, $why];
+                }
+            }
+            if (self::isOnTop($part, $to) && ! $figure->flat->isFlat()) {
+                foreach ($figure->detailsOn($to->key) as $detail) {
+                    if (in_array($detail->method, [Method::Bead, Method::Stitch], true)) {
+                        $arrows[] = ['detail:'.$detail->key, 'join:'.$part->key, sprintf('Its stitches are hidden under the %s.', $name)];
+                    }
+                }
+            }
+            if ($part->group !== '' && $to->group !== $part->group) {
+                array_push($arrows, ...self::held($figure, $part));
+            }
+        }
+
+        return $arrows;
+    }
+
+    /**
+     * What is held goes onto what holds it before that goes on, and so on down to what stands: the lamp onto the hand, the hand onto the
+     * arm, the arm onto the body.
+     *
+     * @return list<array{string, string, string}>
+     */
+    private static function held(Figure $figure, Part $part): array
+    {
+        $arrows = [];
+        for ($by = $figure->parts[$part->joinTo]; $by->isJoined(); $by = $figure->parts[$by->joinTo]) {
+            $why = sprintf('What is held goes onto the %s before that goes on.', mb_strtolower($by->name));
+            $arrows[] = ['hide:'.$part->key, 'join:'.$by->key, $why];
+            $part = $by;
+        }
+
+        return $arrows;
+    }
+
+    private static function isOnTop(Part $part, Part $of): bool
+    {
+        return self::ON_TOP * $of->solid->size()->heightMm < $part->at[1] - $of->at[1];
+    }
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Build\Steps;
+
+use Impa\Face\Needles;
+use Impa\Figure\Figure;
+use Impa\Figure\Part;
+use Impa\Figure\Term\JoinBy;
+use Impa\Material\Pace;
+
+/** The steps that join a part to another: the slit it wants, the join, and its seam hidden. Immutable. */
+final readonly class Joins
+{
+    public function __construct(private Figure $figure, private Pace $pace, private Needles $needles)
+    {
+    }
+
+    /** @return list<Step> */
+    public function of(Part $part): array
+    {
+        if (! $part->isJoined()) {
+            return [];
+        }
+        $to = $this->figure->parts[$part->joinTo];
+        $after = [Steps::made($part), Steps::made($to)];
+        $steps = [];
+        if ($part->joinBy === JoinBy::Slit) {
+            $steps[] = new Step(
+                key: 'slit:'.$part->key,
+                kind: StepKind::Slit,
+                title: sprintf('Cut a slit in %s for %s', mb_strtolower($to->name), mb_strtolower($part->name)),
+                part: $part->key,
+                after: $after,
+                minutes: $part->count() * $this->pace->slit,
+                text: StepWords::SLIT,
+            );
+            $after = ['slit:'.$part->key];
+        }
+        $isStabbed = ! in_array($part->joinBy, [JoinBy::Sew, JoinBy::Glue], true);
+        $steps[] = new Step(
+            key: 'join:'.$part->key,
+            kind: StepKind::Join,
+            title: sprintf('Join %s to %s', mb_strtolower($part->name), mb_strtolower($to->name)),
+            part: $part->key,
+            after: $after,
+            minutes: $part->count() * $this->pace->join,
+            waitMinutes: $part->joinBy === JoinBy::Glue ? $this->pace->drying : 0.0,
+            needle: match (true) {
+                ! $isStabbed => null,
+                $part->joinBy === JoinBy::Wrap => NeedleChoice::surface()->from($this->needles),
+                default => NeedleChoice::joining($to->solid->thinnestMm() / 2)->from($this->needles),
+            },
+            text: StepWords::join($part),
+            colour: $part->colour,
+        );
+        $steps[] = new Step(
+            key: 'hide:'.$part->key,
+            kind: StepKind::Hide,
+            title: sprintf('Hide the seam of %s', mb_strtolower($part->name)),
+            part: $part->key,
+            after: ['join:'.$part->key],
+            minutes: $part->count() * $this->pace->hide,
+            needle: NeedleChoice::surface()->from($this->needles),
+            text: StepWords::HIDE,
+            colour: $part->colour,
+        );
+
+        return $steps;
+    }
+}

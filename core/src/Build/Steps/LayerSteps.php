@@ -1,0 +1,172 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Build\Steps;
+
+use Impa\Face\Needles;
+use Impa\Figure\Figure;
+use Impa\Figure\Part;
+use Impa\Figure\Term\Method;
+use Impa\Figure\Term\Stitch;
+use Impa\Flat\FlatRefused;
+use Impa\Flat\Layers;
+use Impa\Flat\Stitching;
+use Impa\Material\Pace;
+
+/**
+ * The steps that put a figure of layers together, from the ground up: lay, press, stitch, then the next; openings, embroidery and ribbon
+ * last (docs/trade.md, Flat work). Immutable.
+ */
+final readonly class LayerSteps
+{
+    /** @var array<string, array{level: int, under: list<string>, rimMm: float}> by part, from the ground up */
+    private array $parts;
+
+    private function __construct(private Figure $figure, private Pace $pace, private Needles $needles)
+    {
+        $parts = [];
+        $layers = Layers::of($figure);
+        foreach ($layers->all as $i => $layer) {
+            $key = $layer->part->key;
+            $under = array_map(static fn (int $k): string => $layers->all[$k]->part->key, $layers->under[$i]);
+            // A pair is laid together: on what either lies on, where the higher of them lies.
+            $parts[$key] = [
+                'level' => max($layer->level, $parts[$key]['level'] ?? 0),
+                'under' => array_values(array_diff(array_unique([...$parts[$key]['under'] ?? [], ...$under]), [$key])),
+                'rimMm' => ($parts[$key]['rimMm'] ?? 0.0) + $layer->rimMm,
+            ];
+        }
+        $this->parts = $parts;
+    }
+
+    /** None where the figure is made in the round, or of more layers than can be laid: they are then joined like any parts. */
+    public static function of(Figure $figure, Pace $pace, Needles $needles): ?self
+    {
+        try {
+            return $figure->isOfLayers() ? new self($figure, $pace, $needles) : null;
+        } catch (FlatRefused) {
+            return null;
+        }
+    }
+
+    /** Whether a part is laid as a layer, in place of being joined. */
+    public function lays(Part $part): bool
+    {
+        return isset($this->parts[$part->key]);
+    }
+
+    /** Whether a detail waits until all layers lie: what is sewn through them. */
+    public static function isEmbroidery(Figure $figure, Method $method): bool
+    {
+        return $figure->flat->isFlat() && $method === Method::Stitch;
+    }
+
+    /** @return list<Step> */
+    public function steps(): array
+    {
+        $flat = $this->figure->flat;
+        $steps = [];
+        $last = [];
+        $levels = max(0, ...array_column($this->parts, 'level'));
+        for ($level = 1; $level <= $levels; $level++) {
+            $laid = [];
+            foreach ($this->parts as $key => $layer) {
+                if ($layer['level'] === $level) {
+                    $steps[] = $this->lay($this->figure->parts[$key], $layer['under'], $last);
+                    $laid[] = 'join:'.$key;
+                }
+            }
+            $last = ['press:'.$level];
+            $steps[] = new Step(
+                key: 'press:'.$level,
+                kind: StepKind::Press,
+                title: $levels > 1 ? sprintf('Press layer %d', $level) : 'Press',
+                after: $laid,
+                minutes: $this->pace->press,
+                text: StepWords::PRESS,
+            );
+            foreach ($flat->stitch === Stitch::None ? [] : $laid as $join) {
+                $part = $this->figure->parts[substr($join, strlen('join:'))];
+                $steps[] = $stitched = $this->stitch($part, $last);
+                $last[] = $stitched->key;
+            }
+        }
+        if ($flat->openings !== []) {
+            $steps[] = new Step(
+                key: 'open',
+                kind: StepKind::Open,
+                title: count($flat->openings) === 1 ? 'Cut the opening' : 'Cut the openings',
+                after: $last,
+                minutes: count($flat->openings) * $this->pace->open,
+                text: StepWords::OPEN,
+            );
+            $last[] = 'open';
+        }
+        if ($flat->ribbonAt !== []) {
+            $steps[] = new Step(
+                key: 'ribbon',
+                kind: StepKind::Ribbon,
+                title: count($flat->ribbonAt) === 1 ? 'The ribbon' : 'Ties',
+                after: $last,
+                minutes: count($flat->ribbonAt) * $this->pace->ribbon,
+                text: StepWords::RIBBON,
+            );
+        }
+
+        return $steps;
+    }
+
+    /** @return list<string> keys of the steps after which embroidery is free */
+    public function allLaid(): array
+    {
+        $joins = [];
+        foreach ($this->parts as $key => $layer) {
+            if ($layer['level'] > 0) {
+                $joins[] = 'join:'.$key;
+            }
+        }
+
+        return [...$joins, ...$this->figure->flat->openings === [] ? [] : ['open']];
+    }
+
+    /**
+     * @param  list<string>  $under  what it lies on
+     * @param  list<string>  $last  pressed and stitched before
+     */
+    private function lay(Part $part, array $under, array $last): Step
+    {
+        $made = array_map(fn (string $key): string => Steps::made($this->figure->parts[$key]), [$part->key, ...$under]);
+        $names = array_map(fn (string $key): string => mb_strtolower($this->figure->parts[$key]->name), array_slice($under, -1));
+
+        return new Step(
+            key: 'join:'.$part->key,
+            kind: StepKind::Join,
+            title: sprintf('Lay %s on %s', mb_strtolower($part->name), $names[0] ?? 'the ground'),
+            part: $part->key,
+            after: [...$made, ...$last],
+            minutes: $part->count() * $this->pace->join,
+            needle: NeedleChoice::flat(2 * $part->solid->thinnestMm(), 1)->from($this->needles),
+            text: StepWords::LAY,
+            colour: $part->colour,
+        );
+    }
+
+    /** @param  list<string>  $after */
+    private function stitch(Part $part, array $after): Step
+    {
+        $flat = $this->figure->flat;
+        $count = Stitching::along($flat->stitch, $this->parts[$part->key]['rimMm'], $flat->stitchMm, 1.0)->count;
+
+        return new Step(
+            key: 'stitch:'.$part->key,
+            kind: StepKind::Stitch,
+            title: sprintf('%s round %s', ucfirst($flat->stitch->label()), mb_strtolower($part->name)),
+            part: $part->key,
+            after: $after,
+            minutes: $count * $this->pace->stitch,
+            text: StepWords::STITCH,
+            colour: $part->colour,
+        );
+    }
+}

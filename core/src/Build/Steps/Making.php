@@ -1,0 +1,219 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Build\Steps;
+
+use Impa\Face\Needles;
+use Impa\Figure\Figure;
+use Impa\Figure\Part;
+use Impa\Figure\Term\JoinBy;
+use Impa\Geometry\Outline\Polygon;
+use Impa\Material\CoreMaterial;
+use Impa\Material\CoveringWay;
+use Impa\Material\Pace;
+use Impa\Wool\Ledger\Coverings;
+use Impa\Wool\Ledger\Ledger;
+use Impa\Wool\Ledger\LedgerLine;
+use Impa\Wool\Ledger\Purpose;
+
+/** The steps that make a part by itself, and what is laid on it at the end. Immutable. */
+final readonly class Making
+{
+    /** @param  string  $face  key of the part that bears the face */
+    public function __construct(
+        private Figure $figure,
+        private Ledger $ledger,
+        private Pace $pace,
+        private Needles $needles,
+        private WireRouting $threads,
+        private string $face,
+    ) {
+    }
+
+    /**
+     * @param  list<string>  $after
+     * @return list<Step> wire, core and cover as far as it has them, and both of a pair compared
+     */
+    public function of(Part $part, array $after): array
+    {
+        $wool = $this->ledger->wool[$part->key];
+        $core = $wool->coreMaterial();
+        $cap = $this->under($part);
+        $steps = [];
+        $then = static function (Step $step) use (&$steps, &$after): void {
+            $steps[] = $step;
+            $after = [$step->key];
+        };
+        if ($this->threads->isBentFor($part)) {
+            $steps[] = new Step(
+                key: 'wire:'.$part->key,
+                kind: StepKind::Wire,
+                title: 'Wire: '.$part->name,
+                part: $part->key,
+                minutes: $part->count() * $this->pace->wire,
+                text: StepWords::WIRE,
+            );
+            $after = [...$after, 'wire:'.$part->key, ...$this->threads->beforeMaking($part)];
+        }
+        $each = 0.0;
+        if ($core !== CoreMaterial::None) {
+            $isFoam = $core === CoreMaterial::Foam;
+            $inside = ($wool->inside ?? $part->solid)->size();
+            $holder = $this->pace->needles($wool->coreG(), $inside->middleMm());
+            $each = $isFoam ? $this->pace->foam : $this->pace->bulk($wool->coreG(), $part->firmness, $holder);
+            $then(new Step(
+                key: 'core:'.$part->key,
+                kind: StepKind::Core,
+                title: 'Core: '.$part->name,
+                part: $part->key,
+                after: $after,
+                minutes: $part->count() * $each,
+                needle: $isFoam ? null : NeedleChoice::bulk($holder, $part->solid->thinnestMm())->from($this->needles),
+                weighings: $this->lines($part, Purpose::Inside),
+                text: $cap === null ? StepWords::core($core) : StepWords::capCore($cap, $wool->seat->capMm - $part->coverMm),
+            ));
+        }
+        $after = [...$after, ...$this->threads->beforeCover($part)];
+        $then(
+            $this->isCutOut($part) ? $this->cutOut($part, $after) : ($part->covering->way->replacesCover()
+                ? $this->covering('cover:'.$part->key, $part, $after)
+                : $this->cover($part, $core, $after, $each)),
+        );
+        if ($part->mirror) {
+            $then(new Step(
+                key: 'compare:'.$part->key,
+                kind: StepKind::Compare,
+                title: 'Compare both: '.$part->name,
+                part: $part->key,
+                after: $after,
+                minutes: $this->pace->compare,
+                text: Coverings::isCut($part) ? StepWords::COMPARE_CUT : StepWords::COMPARE,
+                colour: $part->colour,
+            ));
+        }
+
+        return $steps;
+    }
+
+    /**
+     * @param  list<string>  $after
+     * @param  float  $coreMinutes  of one piece
+     */
+    private function cover(Part $part, CoreMaterial $core, array $after, float $coreMinutes): Step
+    {
+        $wool = $this->ledger->wool[$part->key];
+        $cap = $this->under($part);
+        $isSolid = $core === CoreMaterial::None;
+        $holder = $this->pace->needles($wool->coverG(), $part->solid->size()->middleMm());
+        $minutes =
+            $this->pace->bulk($wool->coverG(), $part->firmness, $holder) +
+            $this->pace->surface($this->ledger->areaCm2($part->key), $part->key === $this->face);
+        $each = $this->pace->atLeast($coreMinutes + $minutes) - $coreMinutes;
+        $needle = match (true) {
+            ! $isSolid => NeedleChoice::surface($holder),
+            $part->solid->kind()->isFlat() => NeedleChoice::flat($part->solid->thinnestMm(), $holder),
+            default => NeedleChoice::shaping($part->solid->thinnestMm(), $holder),
+        };
+
+        return new Step(
+            key: 'cover:'.$part->key,
+            kind: $isSolid ? StepKind::Felt : StepKind::Cover,
+            title: ($isSolid ? 'Felt: ' : 'Cover: ').$part->name,
+            part: $part->key,
+            after: $after,
+            minutes: $part->count() * $each,
+            needle: $needle->from($this->needles),
+            weighings: $this->lines($part, Purpose::Cover),
+            text: match (true) {
+                $cap === null => $isSolid ? StepWords::felt($part) : StepWords::cover($part),
+                $isSolid && $part->joinBy === JoinBy::Wrap => StepWords::wrapped($cap, $wool->seat->capMm),
+                $isSolid => StepWords::cap($cap, $wool->seat->capMm),
+                default => StepWords::capCover($cap),
+            },
+            colour: $part->colour,
+        );
+    }
+
+    /** What a part is felted onto, by its name; null where it is made as it is drawn. */
+    private function under(Part $part): ?string
+    {
+        return $this->ledger->wool[$part->key]->seat->isOnto() ? mb_strtolower($this->figure->parts[$part->joinTo]->name) : null;
+    }
+
+    /**
+     * Loops, tufts, locks and hair come last on a part: when its face is made and its seams can be hidden under them.
+     *
+     * @return list<Step>
+     */
+    public function layingOn(Part $part): array
+    {
+        $way = $part->covering->way;
+        if ($way === CoveringWay::Felt || $way->replacesCover()) {
+            return [];
+        }
+        $after = [Steps::made($part)];
+        foreach ($this->figure->detailsOn($part->key) as $detail) {
+            $after[] = 'detail:'.$detail->key;
+        }
+        foreach ($this->figure->parts as $other) {
+            if ($other->isJoined() && in_array($part->key, [$other->key, $other->joinTo], true)) {
+                $after[] = 'join:'.$other->key;
+            }
+        }
+
+        return [$this->covering('covering:'.$part->key, $part, $after)];
+    }
+
+    /** @param  list<string>  $after */
+    private function covering(string $key, Part $part, array $after): Step
+    {
+        $need = $this->ledger->wool[$part->key]->covering;
+        $way = $part->covering->way;
+
+        return new Step(
+            key: $key,
+            kind: StepKind::Covering,
+            title: ucfirst($way->label()).': '.$part->name,
+            part: $part->key,
+            after: $after,
+            minutes: $part->count() * $this->pace->covering($way, $need->count, $need->metres),
+            needle: in_array($way, [CoveringWay::Film, CoveringWay::PreFelt, CoveringWay::Plait], true)
+                ? null
+                : NeedleChoice::surface()->from($this->needles),
+            weighings: [...$this->lines($part, Purpose::Covering), ...$this->lines($part, Purpose::Film)],
+            text: $need->text,
+            colour: $part->colour,
+        );
+    }
+
+    /** @param  list<string>  $after */
+    private function cutOut(Part $part, array $after): Step
+    {
+        return new Step(
+            key: 'cover:'.$part->key,
+            kind: StepKind::Cut,
+            title: 'Cut out: '.$part->name,
+            part: $part->key,
+            after: $after,
+            minutes: $part->count() * $this->pace->cutOut(Polygon::perimeter($part->solid->front()[0])),
+            weighings: $this->ledger->ofPart($part->key),
+            text: StepWords::CUT,
+            colour: $part->colour,
+        );
+    }
+
+    /** Whether it is a layer cut from a sheet that is there already. */
+    private function isCutOut(Part $part): bool
+    {
+        return $this->figure->flat->isFlat() && $part->covering->way === CoveringWay::PreFelt && $part->solid->kind()->isFlat();
+    }
+
+    /** @return list<LedgerLine> */
+    private function lines(Part $part, Purpose $purpose): array
+    {
+        return array_values(
+            array_filter($this->ledger->ofPart($part->key), static fn (LedgerLine $l): bool => $l->purpose === $purpose),
+        );
+    }
+}

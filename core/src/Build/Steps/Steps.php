@@ -1,0 +1,342 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Build\Steps;
+
+use Impa\Face\Advice\Crispness;
+use Impa\Face\LayingOrder;
+use Impa\Face\Needles;
+use Impa\Figure\Detail;
+use Impa\Figure\Figure;
+use Impa\Figure\Part;
+use Impa\Figure\Term\DetailKind;
+use Impa\Figure\Term\Method;
+use Impa\Figure\Term\Pose;
+use Impa\Geometry\Box;
+use Impa\Material\CoreMaterial;
+use Impa\Material\CoveringWay;
+use Impa\Material\Pace;
+use Impa\Wool\Ledger\Ledger;
+use Impa\Wool\Ledger\LedgerLine;
+use Impa\Wool\Mix;
+
+/**
+ * Everything there is to do for a figure, each step after what it cannot be done without. What is weighed is said by the ledger;
+ * what comes first by choice is said by Ranks, what by reach by Reach.
+ */
+final readonly class Steps
+{
+    /** From so many details on a part are all marked together before the first is laid. */
+    private const MARKED_FROM = 2;
+
+    /** @var array<string, list<Detail>> details by part */
+    private array $on;
+
+    private function __construct(
+        private Figure $figure,
+        private Ledger $ledger,
+        private Pace $pace,
+        private Needles $needles,
+        private string $face,
+    ) {
+        $on = [];
+        foreach ($figure->parts as $key => $part) {
+            $on[$key] = [];
+        }
+        foreach ($figure->details as $detail) {
+            $on[$detail->on][] = $detail;
+        }
+        $this->on = $on;
+    }
+
+    /** @return list<Step> in no order of their own, with the house's minutes: Order puts them in one, and each is then paced by the hand */
+    public static function of(Ledger $ledger, Pace $pace, Needles $needles): array
+    {
+        $figure = $ledger->figure;
+        if ($figure->parts === []) {
+            return [];
+        }
+        $steps = new self($figure, $ledger, $pace, $needles, self::facePart($figure));
+        $threads = WireRouting::of($ledger, $pace);
+        $making = new Making($figure, $ledger, $pace, $needles, $threads, $steps->face);
+        $joins = new Joins($figure, $pace, $needles);
+        $layers = LayerSteps::of($figure, $pace, $needles);
+        $all = $steps->portions();
+        $first = $all === [] ? [] : ['portion'];
+        $mixing = $steps->mixing();
+        foreach ($figure->parts as $part) {
+            array_push(
+                $all,
+                ...$making->of($part, $part->mirror ? $first : []),
+                ...$steps->marking($part),
+                ...$layers?->lays($part) === true ? [] : $joins->of($part),
+                ...$making->layingOn($part),
+            );
+        }
+        array_push($all, ...$threads->steps(), ...$steps->loop(), ...$steps->weights(), ...$layers?->steps() ?? []);
+        foreach (LayingOrder::of($figure, array_values($figure->details)) as $detail) {
+            $all[] = $steps->detail($detail, LayerSteps::isEmbroidery($figure, $detail->method) ? $layers?->allLaid() ?? [] : []);
+        }
+
+        $all = self::mixedFirst($mixing, $all);
+
+        return [...$mixing, ...$all, ...$steps->finishing($all)];
+    }
+
+    /** The part that bears the most details: the face. Empty where there are none. */
+    public static function facePart(Figure $figure): string
+    {
+        $counts = array_count_values(array_map(static fn (Detail $d): string => $d->on, array_values($figure->details)));
+        arsort($counts);
+
+        return (string) array_key_first($counts);
+    }
+
+    /** The last step of making a part by itself: what is laid on it or joined to it comes after. */
+    public static function made(Part $part): string
+    {
+        return ($part->mirror ? 'compare:' : 'cover:').$part->key;
+    }
+
+    /** Whether a part is felted round something before it is covered. */
+    public static function hasCore(Ledger $ledger, string $part): bool
+    {
+        return $ledger->wool[$part]->coreMaterial() !== CoreMaterial::None;
+    }
+
+    /** @return list<Step> one for each colour that is mixed */
+    private function mixing(): array
+    {
+        return array_map(fn (Mix $mix): Step => new Step(
+            key: 'mix:'.$mix->colour,
+            kind: StepKind::Mix,
+            title: 'Mix: '.$this->figure->colours[$mix->colour]->name,
+            minutes: $this->pace->mix,
+            text: StepWords::MIX,
+            colour: $mix->colour,
+            mix: $mix,
+        ), Mix::all($this->ledger));
+    }
+
+    /**
+     * Whatever takes of a mix comes after the mixing.
+     *
+     * @param  list<Step>  $mixing
+     * @param  list<Step>  $all
+     * @return list<Step>
+     */
+    private static function mixedFirst(array $mixing, array $all): array
+    {
+        $keys = array_column($mixing, 'key', 'colour');
+
+        return $keys === [] ? $all : array_map(static function (Step $step) use ($keys): Step {
+            $taken = array_map(static fn (LedgerLine $l): string => $l->colour, $step->weighings);
+            // A seam is hidden with a wisp of the colour, which nobody weighs.
+            $wisp = $step->kind === StepKind::Hide ? [$step->colour] : [];
+            $mixed = array_values(array_intersect_key($keys, array_flip([...$taken, ...$wisp])));
+
+            return $mixed === [] ? $step : $step->following([...$step->after, ...$mixed]);
+        }, $all);
+    }
+
+    /** @return list<Step> one step, where anything comes in pairs */
+    private function portions(): array
+    {
+        $pairs = array_filter(
+            $this->ledger->lines,
+            fn (LedgerLine $l): bool => $l->detail === '' &&
+                $l->material !== CoreMaterial::Foam->value &&
+                $this->figure->parts[$l->part]->mirror &&
+                // What is cut from a sheet is laid on its twin, not weighed against it.
+                $this->figure->parts[$l->part]->covering->way !== CoveringWay::PreFelt,
+        );
+
+        return $pairs === []
+            ? []
+            : [
+                new Step(
+                    key: 'portion',
+                    kind: StepKind::Portion,
+                    title: 'Set portions aside',
+                    minutes: $this->pace->portion,
+                    weighings: array_values($pairs),
+                    text: StepWords::PORTION,
+                ),
+            ];
+    }
+
+    /** @return list<Step> one step, where enough lies on a part to be marked together */
+    private function marking(Part $part): array
+    {
+        return count($this->on[$part->key]) < self::MARKED_FROM
+            ? []
+            : [
+                new Step(
+                    key: 'mark:'.$part->key,
+                    kind: StepKind::Mark,
+                    title: 'Mark: '.$part->name,
+                    part: $part->key,
+                    after: [self::made($part)],
+                    minutes: $part->count() * $this->pace->mark,
+                    text: StepWords::MARK,
+                ),
+            ];
+    }
+
+    /** @return list<Step> one step, for what hangs: the loop goes through its topmost part while only its inside is there */
+    private function loop(): array
+    {
+        $top = null;
+        $highest = -INF;
+        foreach ($this->figure->parts as $part) {
+            $level = $part->placements()[0]->levelsMm()[1];
+            if ($part->group === '' && ! $part->mirror && $level > $highest) {
+                [$top, $highest] = [$part, $level];
+            }
+        }
+        if ($this->figure->pose !== Pose::Hang || $top === null) {
+            return [];
+        }
+
+        return [
+            new Step(
+                key: 'loop:'.$top->key,
+                kind: StepKind::Loop,
+                title: 'Loop to hang it by: '.$top->name,
+                part: $top->key,
+                after: [(self::hasCore($this->ledger, $top->key) ? 'core:' : 'cover:').$top->key],
+                minutes: $this->pace->loop,
+                text: StepWords::LOOP,
+            ),
+        ];
+    }
+
+    /** @return list<Step> one for each weight that is hidden, in the part where it lies, while only that one's inside is there */
+    private function weights(): array
+    {
+        $steps = [];
+        foreach ($this->figure->base->weights as $weight) {
+            $part = $this->figure->parts[$this->holding($weight['atMm'])];
+            $steps[] = new Step(
+                key: 'weight:'.$weight['key'],
+                kind: StepKind::Weight,
+                title: sprintf('Hide %.0f g in %s', max(1.0, $weight['g']), mb_strtolower($part->name)),
+                part: $part->key,
+                after: [(self::hasCore($this->ledger, $part->key) ? 'core:' : 'cover:').$part->key],
+                minutes: $this->pace->weight,
+                text: StepWords::WEIGHT,
+            );
+        }
+
+        return $steps;
+    }
+
+    /** @param  array{float, float, float}  $at */
+    private function holding(array $at): string
+    {
+        $nearest = ['', INF];
+        foreach ($this->figure->parts as $key => $part) {
+            foreach ($part->placements() as $piece) {
+                $far = ($at[0] - $piece->at[0]) ** 2 + ($at[1] - $piece->at[1]) ** 2 + ($at[2] - $piece->at[2]) ** 2;
+                $nearest = $far < $nearest[1] ? [(string) $key, $far] : $nearest;
+            }
+        }
+
+        return $nearest[0];
+    }
+
+    /** Whether a detail waits for one of a lower layer: what is felted for all of them, what is set on for those that it lies on. */
+    private static function isOver(Detail $detail, Detail $other): bool
+    {
+        return $detail->method === Method::Felt
+            || ($detail->side === $other->side && Box::around($detail->outline())->meets(Box::around($other->outline())));
+    }
+
+    /** @param  list<string>  $later  what it waits for besides its part */
+    private function detail(Detail $detail, array $later): Step
+    {
+        $part = $this->figure->parts[$detail->on];
+        $on = $this->on[$detail->on];
+        $after = [count($on) < self::MARKED_FROM ? self::made($part) : 'mark:'.$part->key, ...$later];
+        foreach ($on as $other) {
+            if ($other->layer < $detail->layer && self::isOver($detail, $other)) {
+                $after[] = 'detail:'.$other->key;
+            }
+        }
+        $line = $this->ledger->ofDetail($detail->key);
+
+        return new Step(
+            key: 'detail:'.$detail->key,
+            kind: StepKind::Detail,
+            title: $detail->name,
+            part: $detail->on,
+            detail: $detail->key,
+            after: $after,
+            minutes: $this->figure->pieces($detail) * $this->minutes($detail),
+            waitMinutes: in_array($detail->method, [Method::ReadyMade, Method::Paint, Method::Pin], true)
+                ? $this->pace->drying
+                : 0.0,
+            needle: $detail->method === Method::Felt ? NeedleChoice::face($part->solid->thinnestMm())->from($this->needles) : null,
+            weighings: $line === null ? [] : [$line],
+            text: StepWords::detail($detail),
+            colour: $detail->colour,
+        );
+    }
+
+    /**
+     * @param  list<Step>  $all  before them
+     * @return list<Step>
+     */
+    private function finishing(array $all): array
+    {
+        $needed = array_merge(...array_map(static fn (Step $s): array => $s->after, $all));
+        $last = array_values(array_diff(array_map(static fn (Step $s): string => $s->key, $all), $needed));
+
+        $flat = $this->figure->base->flattenMm <= 0.0
+            ? []
+            : [
+                new Step(
+                    key: 'flatten',
+                    kind: StepKind::Flatten,
+                    title: sprintf('Flatten the base by %.0f mm', $this->figure->base->flattenMm),
+                    after: $last,
+                    minutes: $this->pace->flatten,
+                    needle: NeedleChoice::bulk(1, 2 * $this->figure->base->flattenMm)->from($this->needles),
+                    text: StepWords::FLATTEN,
+                ),
+            ];
+
+        return [
+            ...$flat,
+            new Step(
+                key: 'trim',
+                kind: StepKind::Trim,
+                title: 'Trim and smooth',
+                after: $flat === [] ? $last : ['flatten'],
+                minutes: $this->pace->trim,
+                needle: NeedleChoice::surface()->from($this->needles),
+                text: StepWords::TRIM,
+            ),
+            new Step(
+                key: 'inspect',
+                kind: StepKind::Inspect,
+                title: 'Inspect',
+                after: ['trim'],
+                minutes: $this->pace->inspect,
+                text: StepWords::INSPECT,
+            ),
+        ];
+    }
+
+    /** Of one piece of a detail. */
+    private function minutes(Detail $detail): float
+    {
+        return match (true) {
+            $detail->method !== Method::Felt => $this->pace->fixed,
+            $detail->kind === DetailKind::Line => $this->pace->line,
+            Crispness::isSpark($this->figure, $detail) => $this->pace->spark,
+            default => $this->pace->spot,
+        };
+    }
+}

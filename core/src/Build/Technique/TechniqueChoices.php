@@ -1,0 +1,256 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Build\Technique;
+
+use Impa\Armature\Passage;
+use Impa\Armature\Skeleton;
+use Impa\Figure\Detail;
+use Impa\Figure\Figure;
+use Impa\Figure\Part;
+use Impa\Figure\Term\FaceSchool;
+use Impa\Figure\Term\JoinBy;
+use Impa\Figure\Wire;
+use Impa\Material\CoreMaterial;
+use Impa\Material\WireMaterial;
+use stdClass;
+
+/**
+ * The questions on which felters differ, the schools that answer them with their reasons, and a figure that follows another one
+ * (docs/trade.md, Schools).
+ *
+ * @phpstan-type Option array{value: string, title: string, reason: string}
+ * @phpstan-type Question array{question: string, title: string, options: list<Option>, now: string}
+ */
+final class TechniqueChoices
+{
+    private const TITLES = [
+        'face' => 'Face or limbs first',
+        'inside' => 'Inside',
+        'join' => 'Joins',
+        'eyes' => 'Eyes',
+        'skeleton' => 'Skeleton',
+    ];
+
+    private const NO_SKELETON = 'none';
+
+    /** The words of a detail's name by which it is an eye itself, not what lies under, on or over one. */
+    private const EYE = '/\b(eyes?|pupils?)\b/i';
+
+    private const NOT_EYE = '/\b(whites?|brows?|lids?|lash(es)?|sparks?|glints?|rims?)\b/i';
+
+    /** @return list<Question> each with what the figure follows now: empty where it follows none of them all through */
+    public static function of(Figure $figure): array
+    {
+        $questions = [];
+        foreach (self::TITLES as $question => $title) {
+            $questions[] = [
+                'question' => $question,
+                'title' => $title,
+                'options' => self::options($question),
+                'now' => self::now($figure, $question),
+            ];
+        }
+
+        return $questions;
+    }
+
+    /**
+     * The figure's document after another school. A part that goes its own way keeps to it, except where that way is one of the two
+     * that are asked about.
+     *
+     * @throws TechniqueRefused if there is no such question, no such answer to it, or no limb for a wire
+     */
+    public static function chosen(Figure $figure, string $question, string $value): Figure
+    {
+        if (! isset(self::TITLES[$question])) {
+            throw TechniqueRefused::unknown($question, array_keys(self::TITLES));
+        }
+        self::option($question, $value);
+        if ($question === 'skeleton') {
+            return $figure->withWires(self::wires($figure, $value));
+        }
+        $document = $figure->document();
+        match ($question) {
+            'face' => self::object($document, 'school')->face = $value,
+            'inside' => self::fill($document, $value),
+            'join' => self::join($document, $value),
+            default => self::eyes($figure, $document, $value),
+        };
+
+        return Figure::fromDocument($document);
+    }
+
+    /**
+     * @return Option
+     *
+     * @throws TechniqueRefused if there is no such answer
+     */
+    public static function option(string $question, string $value): array
+    {
+        foreach (self::options($question) as $option) {
+            if ($option['value'] === $value) {
+                return $option;
+            }
+        }
+        throw TechniqueRefused::unknown($value, array_column(self::options($question), 'value'));
+    }
+
+    /** @return list<Option> */
+    private static function options(string $question): array
+    {
+        $option = static fn (string $value, string $title, string $reason): array => [
+            'value' => $value,
+            'title' => $title,
+            'reason' => $reason,
+        ];
+
+        return match ($question) {
+            'face' => array_map(
+                static fn (FaceSchool $s): array => $option($s->value, $s->title(), $s->reason()),
+                FaceSchool::cases(),
+            ),
+            'inside' => array_map(
+                static fn (CoreMaterial $c): array => $option($c->value, $c->word(), self::filling($c)),
+                CoreMaterial::cases(),
+            ),
+            'join' => [
+                $option('fluff', 'fluff end on the surface', 'Quick, and it can be moved until it is stabbed down.'),
+                $option('slit', 'into a slit', 'It holds against a tug, and thin plates stand up in it.'),
+            ],
+            'eyes' => [
+                $option('felt', 'felted', 'Any size and shape, soft, and of one piece with the face.'),
+                $option('bead', 'sewn beads', 'Crisp where a felted spot is too small, and they shine.'),
+                $option('ready-made', 'glued ready-made', 'Alike at once; they come in whole and half millimetres.'),
+                $option('pin', 'painted pins', 'Quickly tried in another place; sharp, so only for decoration.'),
+            ],
+            default => [
+                $option(self::NO_SKELETON, 'none', 'Soft all through; enough unless a limb is thinner than an eighth of its length.'),
+                $option('pipe-cleaner', 'pipe cleaners', 'Wool clings to them; they bend easily, and carry little.'),
+                $option('paper-covered', 'paper-covered wire', 'Wool clings to it; it holds a pose.'),
+                $option('steel', 'bare wire', 'The stiffest; it wants wrapping before wool clings to it.'),
+            ],
+        };
+    }
+
+    private static function filling(CoreMaterial $core): string
+    {
+        return match ($core) {
+            CoreMaterial::CoreWool => 'Cheap, firm, and quickly felted; the usual choice above 25 mm.',
+            CoreMaterial::Scrap => 'Of like colour, so that nothing shows through a thin cover.',
+            CoreMaterial::Stuffing => 'Cheap and light; it takes more stabbing until it holds.',
+            CoreMaterial::Foam => 'Light and quick, in the sizes that are sold.',
+            CoreMaterial::None => 'One colour all through: nothing can show; for small parts.',
+        };
+    }
+
+    private static function now(Figure $figure, string $question): string
+    {
+        $parts = array_values($figure->parts);
+        $answers = array_values(array_unique(match ($question) {
+            'face' => [$figure->faceSchool->value],
+            'inside' => array_map(static fn (Part $p): string => $p->core->value, $parts),
+            'join' => array_map(static fn (Part $p): string => $p->joinBy->value, array_filter($parts, self::isAsked(...))),
+            'eyes' => array_map(static fn (Detail $d): string => $d->method->value, self::eyesOf($figure)),
+            default => self::materials($figure),
+        }));
+        $known = array_column(self::options($question), 'value');
+
+        return count($answers) === 1 && in_array($answers[0], $known, true) ? $answers[0] : '';
+    }
+
+    /** Whether a part is joined in one of the ways that are asked about. */
+    private static function isAsked(Part $part): bool
+    {
+        return $part->isJoined() && in_array($part->joinBy, [JoinBy::Fluff, JoinBy::Slit], true);
+    }
+
+    /** @return non-empty-list<string> what the wires along its limbs are made of */
+    private static function materials(Figure $figure): array
+    {
+        $materials = [];
+        foreach (Passage::all($figure) as $passage) {
+            if (! $passage->isLoose()) {
+                $materials[] = $passage->wire->material->value;
+            }
+        }
+
+        return $materials === [] ? [self::NO_SKELETON] : $materials;
+    }
+
+    private static function fill(stdClass $document, string $core): void
+    {
+        $document->core = $core;
+        foreach (self::members($document, 'parts') as $part) {
+            unset($part->core);
+        }
+    }
+
+    private static function join(stdClass $document, string $by): void
+    {
+        self::object($document, 'school')->join = $by;
+        foreach (self::members($document, 'parts') as $part) {
+            if (in_array($part->join->by ?? '', [JoinBy::Fluff->value, JoinBy::Slit->value], true)) {
+                $part->join->by = $by;
+            }
+        }
+    }
+
+    private static function eyes(Figure $figure, stdClass $document, string $method): void
+    {
+        $keys = array_map(static fn (Detail $d): string => $d->key, self::eyesOf($figure));
+        foreach (self::members($document, 'details') as $detail) {
+            if (in_array($detail->key ?? '', $keys, true)) {
+                $detail->method = $method;
+            }
+        }
+    }
+
+    /** @return list<Detail> */
+    private static function eyesOf(Figure $figure): array
+    {
+        return array_values(array_filter(
+            $figure->details,
+            static fn (Detail $d): bool => preg_match(self::EYE, $d->name) === 1 && preg_match(self::NOT_EYE, $d->name) !== 1,
+        ));
+    }
+
+    /** @return list<Wire> the loose wires as they are, and along the limbs none, or such as were asked for */
+    private static function wires(Figure $figure, string $material): array
+    {
+        $loose = $limbs = [];
+        foreach (Passage::all($figure) as $passage) {
+            if ($passage->isLoose()) {
+                $loose[] = $passage->wire;
+            } else {
+                $limbs[] = $passage->wire;
+            }
+        }
+        if ($material === self::NO_SKELETON) {
+            return $loose;
+        }
+        $made = WireMaterial::from($material);
+        $limbs = $limbs === [] ? array_values(Skeleton::of($figure->withWires([]), true)) : $limbs;
+        if ($limbs === []) {
+            throw TechniqueRefused::noLimb();
+        }
+
+        return [...array_map(static fn (Wire $wire): Wire => $wire->of($made), $limbs), ...$loose];
+    }
+
+    /** @return list<stdClass> */
+    private static function members(stdClass $document, string $list): array
+    {
+        $members = $document->{$list} ?? [];
+
+        return array_values(array_filter(is_array($members) ? $members : [], static fn (mixed $m): bool => $m instanceof stdClass));
+    }
+
+    private static function object(stdClass $document, string $member): stdClass
+    {
+        $own = $document->{$member} ?? null;
+
+        return $own instanceof stdClass ? $own : $document->{$member} = new stdClass;
+    }
+}

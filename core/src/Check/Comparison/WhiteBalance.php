@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Check\Comparison;
+
+use Impa\Colour\Ciede2000;
+use Impa\Colour\Lab;
+use Impa\Colour\Light;
+
+/**
+ * Colours against the plan in the light of a photo: one gain for each channel of linear light (von Kries) that brings most of what is
+ * seen onto what is planned; what then still differs is another colour. With few colours nothing can be told from the light.
+ */
+final class WhiteBalance
+{
+    private const LEAST_COLOURS = 3;
+
+    /** From this difference on it is told (CIEDE2000; a photo is coarser than an eye; house choice). */
+    private const DIFFERS = 14.0;
+
+    /**
+     * @param  list<string>  $unjudged
+     * @return list<Deviation>
+     */
+    public static function deviations(Expected $plan, Colours $colours, array &$unjudged): array
+    {
+        $pieces = $hexes = [];
+        foreach ($plan->layers as $label => $layer) {
+            if ($layer->detail === null && isset($colours->of[$label])) {
+                $pieces[$label] = $layer;
+                $hexes[$layer->srgb->toHex()] = true;
+            }
+        }
+        if (count($hexes) < self::LEAST_COLOURS) {
+            $unjudged[] = 'Colours: too few of them to tell a colour from the light of this photo.';
+
+            return [];
+        }
+        $deviations = [];
+        foreach ($pieces as $label => $layer) {
+            $seen = Colours::linear(Colours::srgb($colours->of[$label]));
+            $corrected = Light::of(...array_map(static fn (float $c, float $g): float => min(1.0, $c / $g), $seen, $colours->gains))->lab();
+            $difference = Ciede2000::between($corrected, $layer->srgb->lab());
+            if ($difference >= self::DIFFERS) {
+                $deviations[] = new Deviation(
+                    part: $layer->piece->part->key,
+                    detail: '',
+                    what: 'colour',
+                    unit: 'difference',
+                    amount: $difference,
+                    text: sprintf('%s is %s than planned.', ucfirst(Names::of($layer)), self::words($corrected, $layer->srgb->lab())),
+                    weight: $difference / 10,
+                    atMm: Names::middle($layer),
+                    isTwin: $layer->piece->isTwin,
+                );
+            }
+        }
+
+        return $deviations;
+    }
+
+    /** What most sets two colours apart. */
+    private static function words(Lab $is, Lab $planned): string
+    {
+        $pairs = [
+            ['lighter', 'darker', $is->l - $planned->l],
+            ['redder', 'greener', $is->a - $planned->a],
+            ['yellower', 'bluer', $is->b - $planned->b],
+        ];
+        usort($pairs, static fn (array $a, array $b): int => abs($b[2]) <=> abs($a[2]));
+
+        return $pairs[0][2] > 0.0 ? $pairs[0][0] : $pairs[0][1];
+    }
+}

@@ -1,0 +1,161 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Check\Finish;
+
+use Impa\Build\Steps\Step;
+use Impa\Build\Steps\StepKind;
+use Impa\Build\Work;
+use Impa\Figure\Detail;
+use Impa\Figure\Figure;
+use Impa\Figure\Part;
+use Impa\Figure\Term\Finish;
+use Impa\Figure\Term\Method;
+use Impa\Material\CoveringWay;
+
+/**
+ * What is left before a figure is finished: steps that were not done, loose ends, needles, small and sharp parts with the warning that
+ * belongs with them, and how its skin is finished (docs/trade.md, Cautions).
+ *
+ * @phpstan-type Left array{kind: string, text: string, done: bool, safety: bool, look: bool}
+ */
+final class Closing
+{
+    /** What only she can see: it is ticked by hand, and the ticks are kept. */
+    public const LOOKED_AT = ['wires', 'small-parts', 'trim', 'press', 'stiffen'];
+
+    private const WARNING = 'Such a figure is decoration, not a toy: whoever sells toys follows the local rules, and has them tested.';
+
+    /**
+     * @param  list<string>  $done  keys of the steps that were done
+     * @param  int  $tipsMissing  needles that broke, and whose tips were not found
+     * @param  list<string>  $looked  kinds of what was looked at
+     * @return list<Left> what is not done yet first
+     */
+    public static function left(Work $work, array $done, int $tipsMissing, array $looked = []): array
+    {
+        $figure = $work->ledger->figure;
+        $open = array_values(array_filter($work->steps, static fn (Step $s): bool => ! in_array($s->key, $done, true)));
+        $left = [
+            self::one('steps', $open === [] ? 'Every step is done.' : self::steps($open), $open === []),
+            self::seams($open),
+            self::needles($tipsMissing),
+            ...self::wires($figure),
+            ...self::small($figure),
+            ...self::skin($figure),
+        ];
+        foreach ($left as $i => $one) {
+            $left[$i]['done'] = $one['done'] || ($one['look'] && in_array($one['kind'], $looked, true));
+        }
+        usort($left, static fn (array $a, array $b): int => [$a['done'], ! $a['safety']] <=> [$b['done'], ! $b['safety']]);
+
+        return $left;
+    }
+
+    /** @return Left */
+    private static function one(string $kind, string $text, bool $isDone, bool $isSafety = false): array
+    {
+        return [
+            'kind' => $kind,
+            'text' => $text,
+            'done' => $isDone,
+            'safety' => $isSafety,
+            'look' => in_array($kind, self::LOOKED_AT, true),
+        ];
+    }
+
+    /** @param  non-empty-list<Step>  $open */
+    private static function steps(array $open): string
+    {
+        $first = array_map(static fn (Step $s): string => '"'.$s->title.'"', array_slice($open, 0, 3));
+        $more = count($open) - count($first);
+
+        return sprintf(
+            '%d steps are not done: %s%s.',
+            count($open),
+            implode(', ', $first),
+            $more > 0 ? sprintf(' and %d more', $more) : '',
+        );
+    }
+
+    /**
+     * @param  list<Step>  $open
+     * @return Left
+     */
+    private static function seams(array $open): array
+    {
+        $loose = array_filter($open, static fn (Step $s): bool => in_array($s->kind, [StepKind::Join, StepKind::Hide], true));
+
+        return self::one(
+            'loose-ends',
+            $loose === []
+                ? 'Every part is joined, its seam hidden: tug at each once more.'
+                : sprintf('%d joins or seams are loose.', count($loose)),
+            $loose === [],
+        );
+    }
+
+    /** @return Left */
+    private static function needles(int $missing): array
+    {
+        return self::one('needles', match (true) {
+            $missing === 0 => 'No needle tip is missing: count your needles once more.',
+            $missing === 1 => 'The tip of a broken needle was not found: the figure is not safe yet.',
+            default => sprintf('The tips of %d broken needles were not found: the figure is not safe yet.', $missing),
+        }, $missing === 0, isSafety: true);
+    }
+
+    /** @return list<Left> */
+    private static function wires(Figure $figure): array
+    {
+        return $figure->wires === []
+            ? []
+            : [self::one('wires', 'Feel along every wire: both ends are turned in and covered. '.self::WARNING, false, isSafety: true)];
+    }
+
+    /** @return list<Left> */
+    private static function small(Figure $figure): array
+    {
+        $hard = array_filter($figure->details, static fn (Detail $d): bool => in_array(
+            $d->method,
+            [Method::Bead, Method::ReadyMade, Method::Pin],
+            true,
+        ));
+        $apart = array_filter($figure->parts, static fn (Part $p): bool => ! $p->isJoined() && $p->group !== '');
+        $names = array_map(static fn (Detail|Part $m): string => mb_strtolower($m->name), [
+            ...array_filter($hard, static fn (Detail $d): bool => SmallParts::fits($d->widthMm, $d->heightMm, $d->widthMm)),
+            ...array_filter($apart, static function (Part $p): bool {
+                $size = $p->solid->size();
+
+                return SmallParts::fits($size->widthMm, $size->heightMm, $size->depthMm);
+            }),
+        ]);
+
+        return $names === []
+            ? []
+            : [self::one('small-parts', sprintf(
+                'Small enough to be swallowed (they go into a cylinder of %.1f mm): %s. %s',
+                SmallParts::WIDE_MM,
+                implode(', ', array_unique($names)),
+                self::WARNING,
+            ), false, isSafety: true)];
+    }
+
+    /** @return list<Left> how each skin is finished */
+    private static function skin(Figure $figure): array
+    {
+        $smooth = $flat = $stiff = 0;
+        foreach ($figure->parts as $part) {
+            $smooth += (int) ($part->finish === Finish::Smooth);
+            $flat += (int) $part->solid->kind()->isFlat();
+            $stiff += (int) ($part->covering->way === CoveringWay::Film);
+        }
+
+        return [
+            ...($smooth === 0 ? [] : [self::one('trim', 'Trim fuzz against the light, with small scissors held flat.', false)]),
+            ...($flat === 0 ? [] : [self::one('press', 'Press flat pieces under a cloth, at the lowest setting that works.', false)]),
+            ...($stiff === 0 ? [] : [self::one('stiffen', 'Let stiff sheets cool flat; never leave the iron on.', false)]),
+        ];
+    }
+}

@@ -1,0 +1,309 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Check\Part;
+
+use Impa\Balance\Balance;
+use Impa\Check\CheckRefused;
+use Impa\Figure\Figure;
+use Impa\Figure\Part;
+use Impa\Figure\Placement;
+use Impa\Material\CoreMaterial;
+use Impa\Material\Densities;
+use Impa\Shape\Size;
+use Impa\Wool\Grams;
+use Impa\Wool\Ledger\Ledger;
+use stdClass;
+
+/**
+ * A finished piece against the card of its part: how dense it came out, what is still to be felted in or added, whether it fits.
+ * Immutable.
+ */
+final readonly class PartCheck
+{
+    /** Sizes are right within this share, or what calipers tell on felt (house choice; felt gives under the jaws), mm. */
+    private const WITHIN = 0.03;
+
+    private const CALIPERS_MM = 0.5;
+
+    /** A density is right within this share of the plan's (house choice). */
+    private const DENSITY_WITHIN = 0.1;
+
+    /** A dimension off by more than this factor is asked about: a slipped digit, or another part. */
+    private const SLIPPED = 2.5;
+
+    /**
+     * @param  array{float, float, float}  $offMm  how much wider, higher, deeper than planned
+     * @param  float  $feltInMm  how far its skin still has to go in, all round; 0 where it is small enough
+     * @param  float  $addG  what is to be weighed out and laid on; 0 where it is heavy enough
+     * @param  list<string>  $says  in words, what matters most first
+     */
+    private function __construct(
+        public Part $part,
+        public Measurement $measured,
+        public float $volumeCm3,
+        public float $gPerCm3,
+        public float $plannedGPerCm3,
+        public float $plannedG,
+        public array $offMm,
+        public float $feltInMm,
+        public float $addG,
+        public array $says,
+    ) {
+    }
+
+    /**
+     * @param  ?Measurement  $twin  of the other piece of a pair, where it was measured
+     *
+     * @throws CheckRefused if there is no such part
+     */
+    public static function of(Ledger $ledger, string $key, Measurement $measured, ?Measurement $twin = null): self
+    {
+        $figure = $ledger->figure;
+        $part = $figure->parts[$key] ?? throw CheckRefused::noPart($key);
+        $plan = $ledger->wool[$key];
+        // What is hollow for the part it lies on is no more of it when it came out larger or smaller.
+        $made = $plan->volumeCm3 / $part->solid->volumeCm3();
+        $volume = $made * self::sized($figure, $key, $measured->size)->parts[$key]->solid->volumeCm3();
+        [$gPerCm3, $plannedGPerCm3] = [$measured->g / $volume, $plan->finishedG() / $plan->volumeCm3];
+        $off = self::off($measured->size, $part->solid->size());
+        // Felted on to the planned size, it would be so dense; what is missing to the planned density then is missing wool.
+        $missing = $plan->finishedG() - $measured->g;
+        $isLight = $missing > self::DENSITY_WITHIN * $plan->finishedG();
+        $add = $isLight ? $missing * (1 + $ledger->densities->coverWaste) : 0.0;
+        $feltIn = max($off) > self::withinMm($part->solid->size()->largestMm()) ? max(0.0, array_sum($off) / 6) : 0.0;
+
+        return new self(
+            part: $part,
+            measured: $measured,
+            volumeCm3: $volume,
+            gPerCm3: $gPerCm3,
+            plannedGPerCm3: $plannedGPerCm3,
+            plannedG: $plan->finishedG(),
+            offMm: $off,
+            feltInMm: $feltIn,
+            addG: $add,
+            says: [
+                ...self::sizes($off, $part, $feltIn, $gPerCm3 / $plannedGPerCm3),
+                ...self::weight($gPerCm3 / $plannedGPerCm3, $part, $add),
+                ...self::pair($measured, $twin),
+                ...self::place($figure, $key, $measured->size),
+                ...self::standing($ledger, $key, $measured->size),
+            ],
+        );
+    }
+
+    /** The figure with the part as it came out: everything downstream follows. */
+    public static function sized(Figure $figure, string $key, Size $size): Figure
+    {
+        $document = $figure->document();
+        foreach (is_array($document->parts ?? null) ? $document->parts : [] as $part) {
+            if ($part instanceof stdClass && ($part->key ?? '') === $key && ($part->shape ?? null) instanceof stdClass) {
+                $was = $figure->parts[$key]->solid->size();
+                // What shapes it beyond its dimensions goes along with them.
+                $across = $size->widthMm / $was->widthMm;
+                $least = $size->smallestMm() / $was->smallestMm();
+                foreach (['topMm' => $across, 'bottomMm' => $across, 'cornerMm' => $least, 'edgeMm' => $least] as $option => $factor) {
+                    if (is_numeric($part->shape->{$option} ?? null)) {
+                        $part->shape->{$option} = round($factor * (float) $part->shape->{$option}, 3);
+                    }
+                }
+                $part->shape->widthMm = $size->widthMm;
+                $part->shape->heightMm = $size->heightMm;
+                $part->shape->depthMm = $size->depthMm;
+            }
+        }
+
+        return Figure::fromDocument($document);
+    }
+
+    /** What looks like a slipped digit, as a question; empty where nothing does. */
+    public function doubt(): string
+    {
+        $planned = $this->part->solid->size();
+        $pairs = [
+            'wide' => [$this->measured->size->widthMm, $planned->widthMm],
+            'high' => [$this->measured->size->heightMm, $planned->heightMm],
+            'deep' => [$this->measured->size->depthMm, $planned->depthMm],
+        ];
+        foreach ($pairs as $word => [$mm, $wanted]) {
+            if ($mm > self::SLIPPED * $wanted || $mm < $wanted / self::SLIPPED) {
+                return sprintf('%.1f mm %s, where %.1f mm were planned: is that right?', $mm, $word, $wanted);
+            }
+        }
+
+        return match (true) {
+            $this->gPerCm3 > Densities::FIBRE_G_PER_CM3 => sprintf(
+                '%.1f g in %.1f cm³ is denser than wool itself: is that right?',
+                $this->measured->g,
+                $this->volumeCm3,
+            ),
+            $this->gPerCm3 > 3 * $this->plannedGPerCm3 || $this->gPerCm3 < $this->plannedGPerCm3 / 3 => sprintf(
+                '%s, where about %s were to be expected at that size: is that right?',
+                Grams::text($this->measured->g),
+                Grams::text($this->volumeCm3 * $this->plannedGPerCm3),
+            ),
+            default => '',
+        };
+    }
+
+    /** @return array<string, mixed> */
+    public function document(): array
+    {
+        return [
+            'part' => $this->part->key,
+            'name' => $this->part->name,
+            'sizeMm' => self::lengths($this->measured->size),
+            'plannedMm' => self::lengths($this->part->solid->size()),
+            'offMm' => ['w' => $this->offMm[0], 'h' => $this->offMm[1], 'd' => $this->offMm[2]],
+            'g' => $this->measured->g,
+            'plannedG' => $this->plannedG,
+            'cm3' => $this->volumeCm3,
+            'gPerCm3' => $this->gPerCm3,
+            'plannedGPerCm3' => $this->plannedGPerCm3,
+            'feltInMm' => $this->feltInMm,
+            'addG' => $this->addG,
+            'says' => $this->says,
+        ];
+    }
+
+    /** @return array{w: float, h: float, d: float} */
+    private static function lengths(Size $size): array
+    {
+        return ['w' => $size->widthMm, 'h' => $size->heightMm, 'd' => $size->depthMm];
+    }
+
+    /** Whether its density tells of the hand: foam and what is laid on are not felted by it. */
+    public function teaches(): bool
+    {
+        return $this->part->core !== CoreMaterial::Foam && ! $this->part->covering->way->replacesCover();
+    }
+
+    /** @return array{float, float, float} */
+    private static function off(Size $is, Size $wanted): array
+    {
+        return [$is->widthMm - $wanted->widthMm, $is->heightMm - $wanted->heightMm, $is->depthMm - $wanted->depthMm];
+    }
+
+    private static function withinMm(float $mm): float
+    {
+        return max(self::CALIPERS_MM, self::WITHIN * $mm);
+    }
+
+    /**
+     * @param  array{float, float, float}  $off
+     * @return list<string>
+     */
+    private static function sizes(array $off, Part $part, float $feltIn, float $dense): array
+    {
+        $wanted = $part->solid->size();
+        $words = [];
+        $pairs = [['wide', 'narrow', $wanted->widthMm], ['high', 'low', $wanted->heightMm], ['deep', 'thin', $wanted->depthMm]];
+        foreach ($pairs as $i => [$more, $less, $mm]) {
+            if (abs($off[$i]) > self::withinMm($mm)) {
+                $words[] = sprintf('%.1f mm too %s', abs($off[$i]), $off[$i] > 0.0 ? $more : $less);
+            }
+        }
+
+        return match (true) {
+            $words === [] => ['It has the size that was planned.'],
+            $feltIn > 0.0 && $dense < 1 + self::DENSITY_WITHIN => [
+                implode(', ', $words).'.',
+                sprintf('Firm it %.1f mm more all round: then it is as large as planned.', $feltIn),
+            ],
+            default => [implode(', ', $words).'.'],
+        };
+    }
+
+    /** @return list<string> */
+    private static function weight(float $dense, Part $part, float $add): array
+    {
+        if ($add > 0.0) {
+            return [sprintf('Even felted to size it lacks wool: weigh out %s more and lay it round.', Grams::text($add))];
+        }
+
+        return match (true) {
+            $dense > 1 + self::DENSITY_WITHIN => [sprintf(
+                'It came out %.0f %% denser than %s: your hand, learned from it.',
+                100 * ($dense - 1),
+                $part->firmness->value,
+            )],
+            $dense < 1 - self::DENSITY_WITHIN => [
+                sprintf('It is still %.0f %% softer than %s.', 100 * (1 - $dense), $part->firmness->value),
+            ],
+            default => [sprintf('It is as firm as %s should be.', $part->firmness->value)],
+        };
+    }
+
+    /** @return list<string> */
+    private static function pair(Measurement $one, ?Measurement $two): array
+    {
+        if ($two === null) {
+            return [];
+        }
+        $off = self::off($one->size, $two->size);
+        $at = (int) array_search(max(array_map(abs(...), $off)), array_map(abs(...), $off), true);
+        $mm = $off[$at];
+        $word = [['wider', 'narrower'], ['higher', 'lower'], ['deeper', 'thinner']][$at][$mm > 0.0 ? 0 : 1];
+        $g = $one->g - $two->g;
+        if (abs($mm) <= self::withinMm($two->size->largestMm()) && abs($g) <= Grams::withinG($two->g)) {
+            return ['Its twin is alike.'];
+        }
+        $heavier = sprintf('%s %s', Grams::text(abs($g)), $g > 0.0 ? 'heavier' : 'lighter');
+        $larger = array_product([$one->size->widthMm, $one->size->heightMm, $one->size->depthMm])
+            > array_product([$two->size->widthMm, $two->size->heightMm, $two->size->depthMm]);
+
+        return [sprintf(
+            'It is %.1f mm %s and %s than its twin: felt the %s one more, or pull a little off it.',
+            abs($mm),
+            $word,
+            $heavier,
+            $larger ? 'new' : 'other',
+        )];
+    }
+
+    /** @return list<string> whether it still reaches what it is joined to */
+    private static function place(Figure $figure, string $key, Size $size): array
+    {
+        $part = $figure->parts[$key];
+        if (! $part->isJoined()) {
+            return [];
+        }
+        $host = $figure->parts[$part->joinTo];
+        $now = self::sized($figure, $key, $size)->parts[$key];
+        $name = mb_strtolower($host->name);
+        if (! self::meets($part, $host)) {
+            return [];
+        }
+
+        return self::meets($now, $host)
+            ? [sprintf('It still meets the %s where it is joined.', $name)]
+            : [sprintf('It no longer reaches the %s where it was to be joined: move it closer, or make it larger.', $name)];
+    }
+
+    /** Whether any place of a part's skin lies in another part. */
+    private static function meets(Part $one, Part $two): bool
+    {
+        foreach ($one->placements() as $piece) {
+            foreach ($piece->rings() as $ring) {
+                foreach ($ring as $point) {
+                    if (array_filter($two->placements(), static fn (Placement $to): bool => $to->holds(...$point)) !== []) {
+                        return true;
+                    }
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /** @return list<string> what the new size does to how the figure stands, where that changes */
+    private static function standing(Ledger $ledger, string $key, Size $size): array
+    {
+        $before = Balance::of($ledger);
+        $after = Balance::of(Ledger::of(self::sized($ledger->figure, $key, $size), $ledger->densities));
+
+        return $before->stands() && ! $after->stands() ? ['With it the figure would tip over: see how it stands.'] : [];
+    }
+}

@@ -1,0 +1,341 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Check\Photo;
+
+use Impa\Geometry\LeastSquares;
+use Impa\Raster\ConnectedComponents;
+use Impa\Raster\DistanceTransform;
+
+/**
+ * What of a photo is plain ground, and what stands on it: the ground's colour as a quadratic surface over the picture (its light falls
+ * off smoothly), fitted to the rim of the picture by iteratively reweighted least squares. On a coarse grid of cells. Immutable.
+ */
+final readonly class PhotoGround
+{
+    /** A cell has so many pixels to a side. */
+    public const CELL = 3;
+
+    /** The rim of the picture from which the ground is taken, as a share of its shorter side; it is looked at every so many cells. */
+    private const RIM = 0.05;
+
+    private const EVERY = 2;
+
+    /** A sheet that lies on a table takes up so much of the picture at least. */
+    private const SHEET = 0.15;
+
+    /** The outermost cells of a sheet are half table. */
+    private const HEM = 2 * DistanceTransform::SIDE;
+
+    /** So much of the rim must be ground. */
+    private const PLAIN = 0.6;
+
+    /** What differs by more than so many sigma, and by so many grey values, stands on the ground. */
+    private const SIGMAS = 5.0;
+
+    private const LEAST = 16.0;
+
+    private const DARK = 40.0;
+
+    /** A shadow changes no channel by more than this besides its light, grey values. */
+    private const OF_ONE_HUE = 7.0;
+
+    /** So many cells at the rim of dark felt are half ground. */
+    private const RIM_CELLS = 2.0;
+
+    /** Light falls off over a picture by less than so many grey values. */
+    private const LIKE = 90.0;
+
+    /**
+     * @param  array<int, true>  $standing  cells that are no ground
+     * @param  array<int, float>  $dim  those of them that may be the ground in a shadow: how much of the light is left there
+     */
+    private function __construct(
+        public array $standing,
+        public int $width,
+        public int $height,
+        private array $dim,
+    ) {
+    }
+
+    /** @throws PhotoRefused if it is too dark, or its ground not plain */
+    public static function of(Photo $photo): self
+    {
+        [$width, $height] = [intdiv($photo->width, self::CELL), intdiv($photo->height, self::CELL)];
+
+        return self::within($photo, array_fill(0, $width * $height, true), $width, $height, 0);
+    }
+
+    /**
+     * Where what stands on the ground is itself a sheet on a table: the ground is that.
+     *
+     * @return ?self nothing where there is no such sheet
+     */
+    public function onSheet(Photo $photo): ?self
+    {
+        $sheet = $this->pieces()[0] ?? [];
+        $all = $this->width * $this->height;
+        if (count($sheet) < self::SHEET * $all) {
+            return null;
+        }
+        $inside = [];
+        for ($i = 0; $i < $all; $i++) {
+            $inside[] = isset($sheet[$i]);
+        }
+        try {
+            return self::within($photo, $inside, $this->width, $this->height, self::HEM);
+        } catch (PhotoRefused) {
+            return null;
+        }
+    }
+
+    /**
+     * @param  list<bool>  $inside  what of the picture is looked at
+     * @param  int  $hem  so deep from its rim nothing is looked for, in thirds of a cell
+     */
+    private static function within(Photo $photo, array $inside, int $width, int $height, int $hem): self
+    {
+        $cells = [];
+        for ($y = 0; $y < $height; $y++) {
+            for ($x = 0; $x < $width; $x++) {
+                $cells[] = self::mean($photo, $x * self::CELL, $y * self::CELL);
+            }
+        }
+        $deep = DistanceTransform::within($inside, $width);
+        [$rows, $values] = self::rim($cells, $deep, $width, $height);
+        $weights = self::likeMost($values);
+        $factors = [];
+        $sigma = 255.0;
+        for ($round = 0; $round < 5; $round++) {
+            $factors = [];
+            foreach ([0, 1, 2] as $channel) {
+                $factors[] = self::fit($rows, array_column($values, $channel), $weights);
+            }
+            $off = [];
+            foreach ($rows as $i => $row) {
+                $off[] = self::off($factors, $row, $values[$i]);
+            }
+            $sorted = $off;
+            sort($sorted);
+            // The median of the length of three normal numbers is 1.54 sigma.
+            $sigma = max(1.0, $sorted[intdiv(count($sorted), 2)] / 1.54);
+            $weights = array_map(static fn (float $o): float => $o < 3 * 1.54 * $sigma ? 1.0 : 0.0, $off);
+        }
+        if (array_sum($weights) < self::PLAIN * count($weights) || $sigma > 14.0) {
+            throw PhotoRefused::busyGround();
+        }
+        $middle = self::at($factors, self::row(0.5, 0.5));
+        if (max($middle) < self::DARK) {
+            throw PhotoRefused::tooDark();
+        }
+        $limit = max(self::LEAST, self::SIGMAS * $sigma);
+        $standing = $dim = [];
+        foreach ($cells as $i => $cell) {
+            $row = self::row(($i % $width) / $width, intdiv($i, $width) / $height);
+            if ($deep[$i] > $hem && self::off($factors, $row, $cell) > $limit) {
+                $standing[$i] = true;
+                $light = self::left(self::at($factors, $row), $cell, $sigma);
+                if ($light !== null) {
+                    $dim[$i] = $light;
+                }
+            }
+        }
+
+        return new self(self::cleaned($standing, $width), $width, $height, $dim);
+    }
+
+    /**
+     * How much of the light is left where a cell is the ground in less of it; nothing where it is of another hue.
+     *
+     * @param  non-empty-list<float>  $ground
+     * @param  array{float, float, float}  $cell
+     */
+    private static function left(array $ground, array $cell, float $sigma): ?float
+    {
+        $light = array_sum($cell) / max(1.0, array_sum($ground));
+        $off = 0.0;
+        foreach ([0, 1, 2] as $c) {
+            $off = max($off, abs($cell[$c] - $light * $ground[$c]));
+        }
+
+        return $light <= 1.0 && $off <= max(self::OF_ONE_HUE, 2 * $sigma) ? $light : null;
+    }
+
+    /**
+     * What of pieces is no shadow, piece by piece, the largest first.
+     *
+     * @param  list<array<int, true>>  $pieces
+     * @param  float  $darkest  how much of the light is left in the darkest shadow there may be; 1: there is none
+     * @return list<non-empty-array<int, true>>
+     */
+    public function withoutShadow(array $pieces, float $darkest): array
+    {
+        $cells = array_diff_key(array_replace([], ...$pieces), $this->shadow($darkest));
+
+        return ConnectedComponents::ofSet($cells, $this->width);
+    }
+
+    /**
+     * Of what is dim, what is broader than the rim of dark felt, which is half ground (an opening), or lies off all felt: a crease.
+     *
+     * @return array<int, true>
+     */
+    private function shadow(float $darkest): array
+    {
+        $rim = (int) (self::RIM_CELLS * DistanceTransform::SIDE);
+        $dim = $isNoCore = $isNoFelt = [];
+        for ($i = 0, $n = $this->width * $this->height; $i < $n; $i++) {
+            $dim[] = $darkest < 1.0 && ($this->dim[$i] ?? 0.0) >= $darkest;
+            $isNoFelt[] = $dim[$i] || ! isset($this->standing[$i]);
+        }
+        foreach (DistanceTransform::within($dim, $this->width) as $deep) {
+            $isNoCore[] = $deep <= $rim;
+        }
+        $fromCore = DistanceTransform::within($isNoCore, $this->width);
+        $fromFelt = DistanceTransform::within($isNoFelt, $this->width);
+        $shadow = [];
+        foreach ($dim as $i => $isDim) {
+            if ($isDim && ($fromCore[$i] <= $rim + 1 || $fromFelt[$i] > $rim)) {
+                $shadow[$i] = true;
+            }
+        }
+
+        return $shadow;
+    }
+
+    /** @return list<non-empty-array<int, true>> what stands on it, piece by piece, the largest first */
+    public function pieces(): array
+    {
+        return ConnectedComponents::ofSet($this->standing, $this->width);
+    }
+
+    /** @return array{float, float, float} */
+    private static function mean(Photo $photo, int $left, int $top): array
+    {
+        $r = $g = $b = 0;
+        for ($y = $top; $y < $top + self::CELL; $y++) {
+            for ($x = $left; $x < $left + self::CELL; $x++) {
+                $pixel = $photo->pixel($x, $y);
+                $r += $pixel >> 16 & 255;
+                $g += $pixel >> 8 & 255;
+                $b += $pixel & 255;
+            }
+        }
+        $count = self::CELL ** 2;
+
+        return [$r / $count, $g / $count, $b / $count];
+    }
+
+    /**
+     * @param  list<array{float, float, float}>  $cells
+     * @param  list<int>  $deep  how deep each lies within what is looked at
+     * @return array{non-empty-list<list<float>>, non-empty-list<array{float, float, float}>} the surface's terms, and the colours
+     */
+    private static function rim(array $cells, array $deep, int $width, int $height): array
+    {
+        $rim = DistanceTransform::SIDE * max(2.0, self::RIM * min($width, $height));
+        $rows = $values = [];
+        for ($y = 0; $y < $height; $y += self::EVERY) {
+            for ($x = 0; $x < $width; $x += self::EVERY) {
+                $in = $deep[$y * $width + $x];
+                if ($in > 0 && $in <= $rim) {
+                    $rows[] = self::row($x / $width, $y / $height);
+                    $values[] = $cells[$y * $width + $x];
+                }
+            }
+        }
+
+        return $rows === [] || $values === [] ? throw PhotoRefused::nothingThere() : [$rows, $values];
+    }
+
+    /**
+     * To begin with, what is far from most is no ground: a ruler along the rim.
+     *
+     * @param  non-empty-list<array{float, float, float}>  $values
+     * @return list<float> 0 or 1
+     */
+    private static function likeMost(array $values): array
+    {
+        $middle = [];
+        foreach ([0, 1, 2] as $channel) {
+            $sorted = array_column($values, $channel);
+            sort($sorted);
+            $middle[] = $sorted[intdiv(count($sorted), 2)];
+        }
+
+        return array_map(static fn (array $v): float => max(
+            abs($v[0] - $middle[0]),
+            abs($v[1] - $middle[1]),
+            abs($v[2] - $middle[2]),
+        ) < self::LIKE ? 1.0 : 0.0, $values);
+    }
+
+    /** @return list<float> the terms of a quadratic surface */
+    private static function row(float $x, float $y): array
+    {
+        return [1.0, $x, $y, $x * $x, $x * $y, $y * $y];
+    }
+
+    /**
+     * @param  non-empty-list<list<float>>  $rows
+     * @param  list<float>  $values
+     * @param  list<float>  $weights  0 or 1
+     * @return list<float>
+     */
+    private static function fit(array $rows, array $values, array $weights): array
+    {
+        $kept = array_filter($weights, static fn (float $w): bool => $w > 0.0);
+        $chosen = array_values(array_intersect_key($rows, $kept));
+
+        return ($chosen === [] ? null : LeastSquares::fit($chosen, array_values(array_intersect_key($values, $kept))))
+            ?? throw PhotoRefused::busyGround();
+    }
+
+    /**
+     * @param  list<list<float>>  $factors
+     * @param  list<float>  $row
+     * @return non-empty-list<float>
+     */
+    private static function at(array $factors, array $row): array
+    {
+        $colour = [];
+        foreach ([0, 1, 2] as $channel) {
+            $sum = 0.0;
+            foreach ($row as $i => $term) {
+                $sum += $factors[$channel][$i] * $term;
+            }
+            $colour[] = $sum;
+        }
+
+        return $colour;
+    }
+
+    /**
+     * @param  list<list<float>>  $factors
+     * @param  list<float>  $row
+     * @param  array{float, float, float}  $colour
+     */
+    private static function off(array $factors, array $row, array $colour): float
+    {
+        [$r, $g, $b] = self::at($factors, $row);
+
+        return sqrt(($colour[0] - $r) ** 2 + ($colour[1] - $g) ** 2 + ($colour[2] - $b) ** 2);
+    }
+
+    /**
+     * Without single cells, which are noise.
+     *
+     * @param  array<int, true>  $standing
+     * @return array<int, true>
+     */
+    private static function cleaned(array $standing, int $width): array
+    {
+        return array_filter(
+            $standing,
+            static fn (int $i): bool => (int) isset($standing[$i - 1]) + (int) isset($standing[$i + 1])
+                + (int) isset($standing[$i - $width]) + (int) isset($standing[$i + $width]) >= 2,
+            ARRAY_FILTER_USE_KEY,
+        );
+    }
+}

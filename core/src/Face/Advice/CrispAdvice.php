@@ -1,0 +1,161 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Face\Advice;
+
+use Impa\Colour\Ciede2000;
+use Impa\Colour\Contrast;
+use Impa\Face\DetailGround;
+use Impa\Face\Needles;
+use Impa\Face\ReadyMade;
+use Impa\Figure\Detail;
+use Impa\Figure\Figure;
+use Impa\Figure\Term\DetailKind;
+use Impa\Figure\Term\Method;
+
+/** What keeps a detail from reading, and what would mend it: each with its amount and the change it comes to. */
+final class CrispAdvice
+{
+    /** A rim so wide sets a spot off from its ground, mm (house choice). */
+    private const RIM_MM = 1.0;
+
+    /** Smaller than this, what differs in hue alone merges with its ground a few steps away, mm (house choice). */
+    private const SMALL_MM = 4.0;
+
+    /** Nothing is told apart by lightness below this contrast ratio of WCAG 2 (house choice; WCAG asks 3 of signs). */
+    private const AS_LIGHT = 1.25;
+
+    /** @return list<Advice> */
+    public static function of(Figure $figure, Detail $detail, Needles $needles): array
+    {
+        return array_values(array_filter([self::tooSmall($figure, $detail, $needles), self::hardToSee($figure, $detail)]));
+    }
+
+    private static function tooSmall(Figure $figure, Detail $detail, Needles $needles): ?Advice
+    {
+        $least = Crispness::leastMm($figure, $detail, $needles);
+        $own = Crispness::widthMm($detail);
+        if ($own >= $least || $own <= 0.0) {
+            return null;
+        }
+        $grow = $least / $own;
+        $up = static fn (float $mm): float => ceil(10 * $mm * $grow - 1e-9) / 10;
+        $larger =
+            ['widthMm' => $up($detail->widthMm)] +
+            ($detail->kind === DetailKind::Line ? [] : ['heightMm' => $up($detail->heightMm)]) +
+            ($detail->widthsMm === [] ? [] : ['widthsMm' => array_map($up, $detail->widthsMm)]);
+        $mends = [Mend::set('stitch it', ['method' => 'stitch'])];
+        if ($detail->kind !== DetailKind::Patch) {
+            $mends[] = Mend::set(sprintf('make it %.1f mm', ceil(10 * $least - 1e-9) / 10), $larger);
+        }
+        if ($detail->kind === DetailKind::Disc) {
+            $sold = ReadyMade::nearest($own);
+            $mends[] = Mend::set(sprintf('sew on a bead of %.1f mm', $sold), [
+                'kind' => 'bead',
+                'method' => 'bead',
+                'widthMm' => $sold,
+                'heightMm' => $sold,
+            ]);
+        }
+
+        return Advice::look(
+            'too-small',
+            sprintf(
+                '%.1f mm, and felt holds no less than %.1f mm cleanly%s',
+                $own,
+                $least,
+                $needles->coarser() > 1.0 ? sprintf(' with a %d, your finest needle', $needles->finest()) : '',
+            ),
+            $mends,
+        );
+    }
+
+    private static function hardToSee(Figure $figure, Detail $detail): ?Advice
+    {
+        $ground = DetailGround::colour($figure, $detail);
+        $difference = DetailGround::difference($figure, $detail);
+        [$own, $below] = [$figure->colours[$detail->colour], $figure->colours[$ground]];
+        $ratio = $own->srgb->light()->contrast($below->srgb->light());
+        $isByHue = Contrast::of($difference) === Contrast::Crisp;
+        if ($isByHue && ($ratio >= self::AS_LIGHT || Crispness::widthMm($detail) >= self::SMALL_MM)) {
+            return null;
+        }
+        $mends = [];
+        $rim = self::rim($figure, $detail->colour, $ground);
+        if ($rim !== '' && in_array($detail->kind, [DetailKind::Disc, DetailKind::Bead, DetailKind::Eye], true)) {
+            $mends[] = Mend::with(
+                sprintf('rim it in %s, %.0f mm all round', mb_strtolower($figure->colours[$rim]->name), self::RIM_MM),
+                ['layer' => $detail->layer + 1],
+                [
+                    'key' => $detail->key.'-rim',
+                    'name' => 'Rim of '.mb_strtolower($detail->name),
+                    'on' => $detail->on,
+                    'kind' => 'disc',
+                    'colour' => $rim,
+                    'layer' => $detail->layer,
+                    'mirror' => $detail->mirror,
+                    'method' => 'felt',
+                    'side' => $detail->side->value,
+                    'xMm' => $detail->xMm,
+                    'yMm' => $detail->yMm,
+                    'turnDeg' => $detail->turnDeg,
+                    'widthMm' => $detail->widthMm + 2 * self::RIM_MM,
+                    'heightMm' => $detail->heightMm + 2 * self::RIM_MM,
+                ],
+            );
+        }
+        if ($detail->method === Method::Felt && $detail->kind === DetailKind::Disc) {
+            $sold = ReadyMade::nearest(min($detail->widthMm, $detail->heightMm));
+            $mends[] = Mend::set(sprintf('use a glossy eye of %.1f mm', $sold), [
+                'kind' => 'eye',
+                'method' => 'ready-made',
+                'widthMm' => $sold,
+                'heightMm' => $sold,
+            ]);
+        }
+        if ($rim !== '') {
+            $mends[] = Mend::set(sprintf('felt it in %s', mb_strtolower($figure->colours[$rim]->name)), ['colour' => $rim]);
+        }
+
+        [$it, $ground] = [mb_strtolower($own->name), mb_strtolower($below->name)];
+
+        return $isByHue
+            ? Advice::look(
+                'as-light',
+                sprintf(
+                    '%s is as light as %s (%.1f to 1): this small it merges with it from a few steps away, '.
+                        'and for eyes that see colours otherwise',
+                    $it,
+                    $ground,
+                    $ratio,
+                ),
+                $mends,
+            )
+            : Advice::look(
+                'low-contrast',
+                sprintf('%s on %s reads at %.0f; %.0f is crisp', $it, $ground, $difference, Contrast::CRISP),
+                $mends,
+            );
+    }
+
+    /** Key of the figure's colour that stands out most from both; empty where none does from either. */
+    private static function rim(Figure $figure, string $one, string $two): string
+    {
+        $best = '';
+        $most = Contrast::CRISP;
+        foreach ($figure->colours as $key => $colour) {
+            $least = min(
+                array_map(
+                    static fn (string $k): float => Ciede2000::between($colour->srgb->lab(), $figure->colours[$k]->srgb->lab()),
+                    [$one, $two],
+                ),
+            );
+            if ($least > $most) {
+                [$most, $best] = [$least, (string) $key];
+            }
+        }
+
+        return $best;
+    }
+}

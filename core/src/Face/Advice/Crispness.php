@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Face\Advice;
+
+use Impa\Face\DetailGround;
+use Impa\Face\Needles;
+use Impa\Figure\Detail;
+use Impa\Figure\Figure;
+use Impa\Figure\Term\DetailKind;
+use Impa\Figure\Term\Method;
+use Impa\Geometry\Box;
+
+/** The smallest detail that wool still holds cleanly (docs/trade.md, Sums). */
+final class Crispness
+{
+    public const SPOT_MM = 2.0;
+
+    public const LINE_MM = 1.0;
+
+    public const SPARK_MM = 1.0;
+
+    /** A disc laid on another detail and lighter than it by so much (L of Lab) is a spark: the glint in an eye. */
+    private const LIGHTER_BY = 20.0;
+
+    /** The least width in mm that the detail's method can hold with the needles at hand; 0 for what is not felted. */
+    public static function leastMm(Figure $figure, Detail $detail, Needles $needles): float
+    {
+        return match (true) {
+            $detail->method !== Method::Felt => 0.0,
+            $detail->kind === DetailKind::Line => self::LINE_MM,
+            self::isSpark($figure, $detail) => self::SPARK_MM,
+            default => self::SPOT_MM,
+        } * $needles->coarser();
+    }
+
+    public static function isSpark(Figure $figure, Detail $detail): bool
+    {
+        if ($detail->kind !== DetailKind::Disc || ! DetailGround::isDetail($figure, $detail)) {
+            return false;
+        }
+        $light = static fn (string $colour): float => $figure->colours[$colour]->srgb->lab()->l;
+
+        return $light($detail->colour) - $light(DetailGround::colour($figure, $detail)) > self::LIGHTER_BY;
+    }
+
+    /** The detail's own least width in mm. */
+    public static function widthMm(Detail $detail): float
+    {
+        if ($detail->kind === DetailKind::Line) {
+            // A line may run out to its ends; what counts is what lies between.
+            return match (count($detail->widthsMm)) {
+                0 => $detail->widthMm,
+                1, 2 => max($detail->widthsMm),
+                default => min($detail->widthsMm[1], ...array_slice($detail->widthsMm, 1, -1)),
+            };
+        }
+        if ($detail->kind !== DetailKind::Patch) {
+            return min($detail->widthMm, $detail->heightMm);
+        }
+        $box = Box::around($detail->outline());
+
+        return min($box->width(), $box->height());
+    }
+}

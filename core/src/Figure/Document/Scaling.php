@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Figure\Document;
+
+use stdClass;
+
+/** Makes a figure document larger or smaller: the lengths that grow, and nothing else. */
+final class Scaling
+{
+    /** Lengths that belong to the hand or the wool, not to the drawing. */
+    private const KEPT = ['coverMm', 'ribbonMm', 'gaugeMm'];
+
+    /** @param  float  $factor more than 0 */
+    public static function of(stdClass $document, float $factor): stdClass
+    {
+        $document->heightMm = self::number($document->heightMm ?? 0) * $factor;
+        foreach (['parts', 'details', 'wires'] as $list) {
+            foreach (is_array($document->{$list} ?? null) ? $document->{$list} : [] as $member) {
+                self::grow($member, $factor);
+            }
+        }
+        // What is hidden in the base is moved, not made heavier: grams are chosen anew.
+        self::grow($document->base ?? null, $factor);
+        // Openings and the places of holes grow with it; ribbon, stitches and overlap are what they are.
+        $flat = ($document->flat ?? null) instanceof stdClass ? $document->flat : new stdClass;
+        foreach (is_array($flat->openings ?? null) ? $flat->openings : [] as $opening) {
+            self::grow($opening, $factor);
+        }
+        if (($flat->ribbon ?? null) instanceof stdClass) {
+            $flat->ribbon->holesMm = self::times($flat->ribbon->holesMm ?? [], $factor);
+        }
+        foreach (['picture', 'sidePicture'] as $picture) {
+            if (($document->{$picture} ?? null) instanceof stdClass) {
+                $document->{$picture}->mmPerPx = self::number($document->{$picture}->mmPerPx ?? 1) * $factor;
+            }
+        }
+
+        return $document;
+    }
+
+    private static function grow(mixed $member, float $factor): void
+    {
+        if (! $member instanceof stdClass) {
+            return;
+        }
+        foreach (get_object_vars($member) as $name => $value) {
+            // A member named by digits comes back as a number.
+            $name = (string) $name;
+            if ($value instanceof stdClass) {
+                self::grow($value, $factor);
+            } elseif ($name === 'weights' && is_array($value)) {
+                array_map(static fn (mixed $w) => self::grow($w, $factor), $value);
+            } elseif (str_ends_with($name, 'Mm') && ! in_array($name, self::KEPT, true)) {
+                $member->{$name} = self::times($value, $factor);
+            }
+        }
+    }
+
+    /** A length, or a list of points, times the factor. */
+    private static function times(mixed $value, float $factor): mixed
+    {
+        return match (true) {
+            is_int($value), is_float($value) => $value * $factor,
+            is_array($value) => array_map(static fn (mixed $v): mixed => self::times($v, $factor), $value),
+            default => $value,
+        };
+    }
+
+    private static function number(mixed $value): float
+    {
+        return is_int($value) || is_float($value) ? (float) $value : 0.0;
+    }
+}

@@ -1,0 +1,240 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Print\Share;
+
+use Impa\Build\Work;
+use Impa\Figure\Document\FigureForm;
+use Impa\Figure\Document\FigureRefused;
+use Impa\Figure\Figure;
+use Impa\Flat\FeltSheet;
+use Impa\Flat\FlatPlan;
+use Impa\Plan\Plan;
+use Impa\Print\Page\Html;
+use Impa\Print\Page\Paper;
+use Impa\Print\Template\BendingSheet;
+use Impa\Print\Template\FaceTemplates;
+use Impa\Print\Template\LayerTemplates;
+use Impa\Print\Template\SizeCards;
+use Impa\Print\Work\WorkSheet;
+use Impa\Render\Painter;
+use Impa\Render\View;
+use Impa\Wool\Grams;
+use Impa\Wool\Ledger\WoolWords;
+use Impa\Wool\Mix;
+use JsonException;
+use stdClass;
+
+/**
+ * A felter's own figure as a pattern to share: cover, materials, sizes, steps with their drawings, cautions, words, and at true size the
+ * cards, the face and the wires. As text with pages, and as one document that another Impa takes in.
+ */
+final class Booklet
+{
+    private const STYLE = <<<'CSS'
+    .cover { text-align: center; padding-top: 12mm } .cover img { width: 120mm; height: 120mm } .cover h1 { font-size: 26pt }
+    .cover p { font-size: 12pt } h2 { font-size: 15pt; margin: 8mm 0 2mm } .new { page-break-before: always }
+    .sw { display: inline-block; width: 4mm; height: 4mm; border: 0.2mm solid #8a7a66 }
+    CSS;
+
+    private const COVER_PX = 900;
+
+    /** docs/trade.md, Cautions. */
+    private const CAUTIONS = [
+        'Needles are long, sharp and barbed: eyes on the needle, out the way it went in, never bend or lever.',
+        'Away from children and pets.',
+        'Count your needles before and after; find every broken tip.',
+        'Rest each half hour; stretch hands and wrists. Pain that stays is a matter for a clinician.',
+        'With beads, wire or small parts it is decoration, not a toy: whoever sells toys follows the local rules, and has them tested.',
+    ];
+
+    /** Words of the craft that a booklet uses (docs/trade.md). */
+    private const WORDS = [
+        'core' => 'the inside of a part, felted from cheap wool before it is covered',
+        'cover' => 'the thin layer of coloured wool round a core',
+        'fluff end' => 'wool that is left loose at the end of a limb, to be felted into the body',
+        'join' => 'felting one part onto another, from all sides',
+        'wisp' => 'a few fibres, as light as a breath takes away',
+        'tops, roving, sliver' => 'wool combed into a rope, its fibres side by side',
+        'batting' => 'wool carded into a sheet, its fibres this way and that',
+        'firm, springy, soft' => 'a firm part takes no dent from a finger, a springy one springs back, a soft one gives',
+        'gauge' => 'how fine a needle is: the higher, the finer',
+        'shallow, deep' => 'how far a needle goes in: a few millimetres, or to the middle',
+    ];
+
+    /**
+     * @param  ?string  $drawing  data URI of her own drawing, where she wants it in
+     * @return array{html: string, pages: list<string>} running text with its styles in the head, and pages at true size as SVG in mm
+     */
+    public static function of(Plan $plan, Credit $credit, Paper $paper, ?string $drawing = null): array
+    {
+        [$figure, $work] = [$plan->figure, $plan->work()];
+        $html = self::cover($plan, $credit, $drawing).self::materials($plan, $work).self::sizes($figure).self::cautions()
+            .'<h2 class="new">How it is made</h2>'.WorkSheet::table($work).self::words().self::colophon($figure, $credit);
+        $pages = $figure->isOfLayers()
+            ? LayerTemplates::pages($figure, FlatPlan::of($figure, FeltSheet::usual()), $paper)
+            : SizeCards::pages($plan, $paper);
+        foreach ($figure->parts as $part) {
+            if ($figure->detailsOn($part->key) !== []) {
+                array_push($pages, ...FaceTemplates::of($figure, $part)->pages($paper));
+            }
+        }
+        if ($figure->wires !== []) {
+            array_push($pages, ...BendingSheet::pages($figure, $figure->wires, $paper));
+        }
+
+        return ['html' => Html::sheet(WorkSheet::STYLE.self::STYLE, '', $html), 'pages' => $pages];
+    }
+
+    /**
+     * The same as one file that another Impa takes in: the figure without its drawing, and whose it is.
+     *
+     * @return array<string, mixed> an impa-booklet document, version 1
+     */
+    public static function document(Figure $figure, Credit $credit): array
+    {
+        $document = $figure->document();
+        // The drawing stays with her who drew it.
+        unset($document->picture, $document->sidePicture);
+
+        return [
+            'format' => 'impa-booklet',
+            'version' => 1,
+            'credit' => $credit->by,
+            'licence' => $credit->licence,
+            'figure' => $document,
+        ];
+    }
+
+    /**
+     * The figure of such a file; it keeps whose it is.
+     *
+     * @throws BookletRefused if it is none
+     * @throws FigureRefused if it is too large, or the figure in it has faults
+     */
+    public static function figure(string $json): Figure
+    {
+        // Whose it is takes a few hundred letters more than the figure itself.
+        if (strlen($json) > FigureForm::MOST_BYTES + 4096) {
+            throw FigureRefused::tooLarge(strlen($json));
+        }
+        try {
+            $booklet = json_decode($json, false, 64, JSON_THROW_ON_ERROR);
+        } catch (JsonException) {
+            throw BookletRefused::noBooklet();
+        }
+        if (
+            ! $booklet instanceof stdClass || ($booklet->format ?? '') !== 'impa-booklet' || ($booklet->version ?? 0) !== 1
+            || ! is_string($booklet->credit ?? null) || ! is_string($booklet->licence ?? null)
+        ) {
+            throw BookletRefused::noBooklet();
+        }
+        $credit = Credit::of('allowed', $booklet->credit, $booklet->licence);
+        $document = $booklet->figure ?? null;
+        if ($document instanceof stdClass) {
+            // No Impa knows this member yet; members that are not known are kept.
+            $document->origin = (object) ['credit' => $credit->by, 'licence' => $credit->licence];
+        }
+
+        return Figure::fromDocument($document);
+    }
+
+    private static function cover(Plan $plan, Credit $credit, ?string $drawing): string
+    {
+        $figure = $plan->figure;
+        $png = base64_encode(Painter::png($figure, View::Front, self::COVER_PX));
+        $minutes = $plan->handsMinutes();
+
+        return sprintf(
+            '<div class="cover"><h1>%s</h1><img src="data:image/png;base64,%s"><p>%.0f mm tall, %s of wool, about %d h %02d of work</p>'
+                .'<p>Design: %s</p><p>%s</p>%s</div>',
+            Html::text($figure->name),
+            $png,
+            $figure->heightMm,
+            Grams::text($plan->totalG()),
+            intdiv((int) round($minutes), 60),
+            (int) round($minutes) % 60,
+            Html::text($credit->by),
+            Html::text($credit->licence),
+            $drawing === null ? '' : sprintf('<p><img style="width:auto;height:60mm" src="%s"></p>', $drawing),
+        );
+    }
+
+    private static function materials(Plan $plan, Work $work): string
+    {
+        $figure = $plan->figure;
+        $html = '<h2 class="new">You need</h2><table>';
+        foreach ($plan->ledger->totals() as $total) {
+            $colour = $total['colour'] === null ? null : $figure->colours[$total['colour']];
+            $name = WoolWords::name($total['material'], $total['colour'] ?? '', $figure);
+            $mix = $colour === null ? null : Mix::of($colour->key, $total['spread']->likelyG, $figure);
+            $html .= sprintf(
+                '<tr><td>%s</td><td>%s</td><td>%s</td><td class="q">%s to %s, by how densely you felt</td></tr>',
+                $colour === null ? '' : sprintf('<span class="sw" style="background:%s"></span>', $colour->srgb->toHex()),
+                Html::text($name.($mix === null ? '' : ': '.$mix->woolsText())),
+                Grams::text($total['spread']->likelyG),
+                Grams::text($total['spread']->lowG),
+                Grams::text($total['spread']->highG),
+            );
+        }
+        $gauges = [];
+        foreach ($work->steps as $step) {
+            if ($step->needle !== null) {
+                $gauges[$step->needle->gauge] = true;
+            }
+        }
+        ksort($gauges);
+
+        return $html.'</table><p>'.Html::text(sprintf(
+            'Needles of gauge %s, a pad, finger guards, small scissors, a scale that tells tenths of a gram%s.',
+            implode(', ', array_keys($gauges)),
+            $figure->wires === [] ? '' : ', wire and pliers',
+        )).'</p>';
+    }
+
+    private static function sizes(Figure $figure): string
+    {
+        $html = '<h2>Sizes</h2><table>';
+        foreach ($figure->parts as $part) {
+            $size = $part->solid->size();
+            $html .= sprintf(
+                '<tr><td>%s%s</td><td>%.1f x %.1f x %.1f mm</td><td class="q">%s, %s</td></tr>',
+                Html::text($part->name),
+                $part->count() > 1 ? ', two' : '',
+                $size->widthMm,
+                $size->heightMm,
+                $size->depthMm,
+                Html::text($figure->colours[$part->colour]->name),
+                $part->firmness->value,
+            );
+        }
+
+        return $html.'</table><p class="q">Cards at true size are at the end: print them at 100 %, and measure the ruler.</p>';
+    }
+
+    private static function cautions(): string
+    {
+        return '<h2>Take care</h2><p>'.Html::text(implode(' ', self::CAUTIONS)).'</p>';
+    }
+
+    private static function words(): string
+    {
+        $html = '<h2 class="new">Words</h2><table>';
+        foreach (self::WORDS as $word => $means) {
+            $html .= sprintf('<tr><td><b>%s</b></td><td>%s</td></tr>', Html::text($word), Html::text($means));
+        }
+
+        return $html.'</table>';
+    }
+
+    private static function colophon(Figure $figure, Credit $credit): string
+    {
+        return sprintf(
+            '<p class="q">%s. Design: %s. %s Grams and minutes are estimates; your hand may differ.</p>',
+            Html::text($figure->name),
+            Html::text($credit->by),
+            Html::text($credit->licence === '' ? '' : $credit->licence.'.'),
+        );
+    }
+}

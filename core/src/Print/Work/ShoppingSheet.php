@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Print\Work;
+
+use Impa\Print\Page\Html;
+use Impa\Stash\Supply\ShoppingList;
+use Impa\Wool\Grams;
+
+/** The shopping list, to take along. */
+final class ShoppingSheet
+{
+    private const STYLE = <<<'CSS'
+    @page { margin: 16mm } body { font-family: Helvetica; color: #3a2a20; font-size: 11pt } h1 { font-size: 17pt }
+    table { width: 100%; border-collapse: collapse } td { border-top: 0.3mm dashed #b9a88f; padding: 2.5mm 2mm } .n { text-align: right }
+    CSS;
+
+    /**
+     * @param  string  $figure  its name
+     * @return string HTML
+     */
+    public static function of(string $figure, ShoppingList $list, float $sending): string
+    {
+        $html = '<table>';
+        foreach ($list->lines as $line) {
+            $html .= sprintf(
+                '<tr><td>[ &nbsp; ]</td><td><b>%s</b><br>for %s, %s lacking</td><td>%s</td><td class="n">%.2f</td></tr>',
+                Html::text($line['offer']->name),
+                Html::text(implode(', ', $line['for'])),
+                Grams::text($line['needG']),
+                ShoppingList::packs($line),
+                $line['price'],
+            );
+        }
+        $html .= sprintf(
+            '<tr><td></td><td>sending</td><td></td><td '
+                .'class="n">%.2f</td></tr><tr><td></td><td><b>together</b></td><td></td><td '
+                .'class="n"><b>%.2f</b></td></tr></table>',
+            $sending,
+            $list->price() + $sending,
+        );
+        foreach ($list->missing as $missing) {
+            $html .= sprintf(
+                '<p><b>%s</b>, %s: %s</p>',
+                Html::text($missing['name']),
+                Grams::text($missing['needG']),
+                Html::text($missing['why']),
+            );
+        }
+
+        return Html::sheet(self::STYLE, $figure.': wool to buy', $html);
+    }
+}

@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Print\Work;
+
+use Impa\Build\Steps\Hints;
+use Impa\Build\Steps\Step;
+use Impa\Build\Work;
+use Impa\Plan\StepPicture;
+use Impa\Print\Page\Html;
+use Impa\Wool\Grams;
+use Impa\Wool\Ledger\LedgerLine;
+use Impa\Wool\Ledger\WoolWords;
+
+/** All steps with their drawings on paper, for those who felt without a screen. */
+final class WorkSheet
+{
+    /** Side of a drawing, in mm. */
+    private const DRAWING_MM = 44.0;
+
+    /** So many pieces are drawn in all, one for each part and detail at each step: beyond that a sheet is a book. */
+    private const MOST_DRAWN = 20_000;
+
+    public const STYLE = <<<'CSS'
+    @page { margin: 13mm 13mm } body { font-family: Helvetica; color: #3a2a20; font-size: 10pt; margin: 0 }
+    h1 { font-size: 17pt; margin: 0 0 1mm } p { margin: 0 0 1.2mm } table { width: 100%; border-collapse: collapse }
+    td { border-top: 0.3mm dashed #b9a88f; padding: 2mm 2mm; vertical-align: top } tr { page-break-inside: avoid }
+    .d { width: 46mm; text-align: center; vertical-align: middle } .n { width: 9mm; font-size: 13pt; color: #6d5b4c }
+    .t { font-size: 12.5pt; font-weight: bold } .q { color: #6d5b4c; font-size: 9pt } .b { width: 8mm; font-size: 15pt }
+    CSS;
+
+    /** @return string HTML of a table: every step with its drawing, what to weigh, the needle, when it is done, and a box to tick */
+    public static function table(Work $work): string
+    {
+        $rows = '';
+        $figure = $work->ledger->figure;
+        $drawn = intdiv(self::MOST_DRAWN, max(1, count($figure->parts) + count($figure->details)));
+        foreach ($work->steps as $i => $step) {
+            $rows .= sprintf(
+                '<tr><td class="n">%d</td><td class="d">%s</td><td>%s</td><td class="b">%s</td></tr>',
+                $i + 1,
+                $i < $drawn ? self::drawing(StepPicture::of($work, $step)) : '',
+                self::words($step, $work),
+                // A box to tick: a frame of its own, for the built-in fonts have none.
+                '<div style="width:5mm;height:5mm;border:0.4mm solid #3a2a20"></div>',
+            );
+        }
+
+        $left = $drawn < count($work->steps) ? sprintf('<p class="q">%s</p>', Html::text(sprintf(
+            'The first %d steps are drawn; the drawings of the others are on the screen.',
+            $drawn,
+        ))) : '';
+
+        return $left.'<table>'.$rows.'</table>';
+    }
+
+    /** @return string HTML */
+    public static function of(Work $work): string
+    {
+        $lead = '<p>Rest for five minutes after each half hour; stretch hands and wrists. '.
+            'Count your needles before you begin and when you stop.</p>';
+
+        return Html::sheet(self::STYLE, $work->ledger->figure->name.': the work', $lead.self::table($work));
+    }
+
+    private static function words(Step $step, Work $work): string
+    {
+        $lines = ['<p class="t">'.Html::text($step->title).'</p>'];
+        foreach ($step->mix->wools ?? [] as $wool) {
+            $lines[] = '<p><b>'.Html::text(Grams::text($wool['g']).' '.$wool['name']).'</b></p>';
+        }
+        foreach ($step->weighings as $line) {
+            $lines[] = '<p><b>'.Html::text(self::weigh($line, $work)).'</b></p>';
+        }
+        $lines[] = '<p>'.Html::text($step->text).'</p>';
+        foreach ($step->because as $why) {
+            $lines[] = '<p>'.Html::text($why).'</p>';
+        }
+        $amiss = $work->amiss($step);
+        if ($amiss !== null) {
+            $lines[] = '<p>'.Html::text($amiss).'</p>';
+        }
+        $facts = [];
+        if ($step->needle !== null) {
+            $facts[] = sprintf(
+                'Needle %d%s, %s, to %.0f mm',
+                $step->needle->gauge,
+                $step->needle->holder > 1 ? sprintf(' (%d in the holder)', $step->needle->holder) : '',
+                $step->needle->stab,
+                $step->needle->depthMm,
+            );
+        }
+        $facts[] = sprintf('about %.0f min', max(1.0, $step->minutes));
+        if ($step->waitMinutes > 0.0) {
+            $facts[] = sprintf('then %.0f min to dry', $step->waitMinutes);
+        }
+        $lines[] = '<p class="q">'.Html::text(implode(' · ', $facts)).'</p>';
+        $lines[] = '<p class="q">'.Html::text('When it is done: '.Hints::look($step)).'</p>';
+        foreach (Hints::cautions($step, $work->ledger->figure) as $caution) {
+            $lines[] = '<p class="q">'.Html::text('! '.$caution).'</p>';
+        }
+
+        return implode('', $lines);
+    }
+
+    private static function weigh(LedgerLine $line, Work $work): string
+    {
+        $name = WoolWords::name($line->material, $line->colour, $work->ledger->figure);
+
+        if ($line->isCut()) {
+            return sprintf('%s of %s felt, in sheet%s', Grams::text($line->allG()), $name, $line->pieces > 1 ? ', for '.$line->pieces : '');
+        }
+
+        $all = sprintf('%s %s', Grams::text($line->allG()), $name);
+
+        return $line->pieces > 1
+            ? sprintf('%s in %d equal pieces of %s', $all, $line->pieces, Grams::pieceText($line->allG(), $line->pieces))
+            : $all;
+    }
+
+    /** The drawing fitted into its square. */
+    private static function drawing(string $svg): string
+    {
+        if (preg_match('/^<svg[^>]* width="([\d.]+)" height="([\d.]+)"/', $svg, $size) !== 1) {
+            return '';
+        }
+        $scale = self::DRAWING_MM / max((float) $size[1], (float) $size[2], 0.1);
+
+        return Html::drawing($svg, (float) $size[1] * $scale, (float) $size[2] * $scale);
+    }
+}

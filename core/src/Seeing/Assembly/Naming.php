@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Seeing\Assembly;
+
+use Impa\Seeing\Decomposition\Mark;
+use Impa\Seeing\Decomposition\Piece;
+use Impa\Shape\ShapeKind;
+
+/** Names for parts by their place and kind, as suggestions; every key is its own. What the name says is flat becomes flat. */
+final class Naming
+{
+    private const FLAT = ['Ear', 'Wing', 'Fin'];
+
+    /** A roll so many times longer than thick is as thin as a cord. */
+    private const THREAD = 7.0;
+
+    /**
+     * @param  array<int, Piece>  $pieces  by number; key, name and, where the name asks for it, a flat fit are set
+     * @param  list<Mark>  $marks
+     */
+    public static function of(array $pieces, array $marks, float $axis): void
+    {
+        $root = -1;
+        foreach ($pieces as $i => $piece) {
+            $root = $piece->joinTo < 0 ? $i : $root;
+        }
+        $head = self::head($pieces, $root);
+        $marked = array_fill_keys(array_map(static fn (Mark $m): int => $m->on, $marks), true);
+        $used = [];
+        foreach ($pieces as $i => $piece) {
+            $name = match (true) {
+                $i === $root => $head === $root ? 'Head' : 'Body',
+                $i === $head => 'Head',
+                default => self::limb($piece, $pieces, $root, $head, isset($marked[$i]), $axis),
+            };
+            if (self::isThin($name) && ! $piece->fit->isFlat()) {
+                $piece->fit = $piece->fit->flattened()->withDepthShare(0.2);
+            }
+            $used[$name] = ($used[$name] ?? 0) + 1;
+            $piece->name = $used[$name] === 1 ? $name : $name.' '.$used[$name];
+            $piece->key = strtolower(str_replace(' ', '-', $piece->name));
+        }
+    }
+
+    /** Whether a part of this name is a plate by its nature, however large. */
+    public static function isThin(string $name): bool
+    {
+        return in_array(explode(' ', $name)[0], self::FLAT, true);
+    }
+
+    /**
+     * The largest piece above the root's middle, if it is a third of the root at least; with nothing below it, the root.
+     *
+     * @param  array<int, Piece>  $pieces
+     */
+    private static function head(array $pieces, int $root): int
+    {
+        $head = -1;
+        $largest = 0.33 * $pieces[$root]->blob->area();
+        foreach ($pieces as $i => $piece) {
+            if (
+                $i !== $root &&
+                ! $piece->mirror &&
+                $piece->fit->y > $pieces[$root]->fit->y + 0.25 * $pieces[$root]->fit->heightPx &&
+                $piece->blob->area() > $largest
+            ) {
+                [$head, $largest] = [$i, $piece->blob->area()];
+            }
+        }
+
+        return $head >= 0 || (count($pieces) > 1 && self::hasLimbsBelow($pieces, $root)) ? $head : $root;
+    }
+
+    /** @param  array<int, Piece>  $pieces */
+    private static function hasLimbsBelow(array $pieces, int $root): bool
+    {
+        foreach ($pieces as $i => $piece) {
+            if ($i !== $root && $piece->mirror && $piece->fit->y < $pieces[$root]->fit->y) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @param  array<int, Piece>  $pieces */
+    private static function limb(Piece $piece, array $pieces, int $root, int $head, bool $isMarked, float $axis): string
+    {
+        $to = $pieces[$piece->joinTo];
+        $above = $piece->fit->y > $to->fit->y + 0.22 * $to->fit->heightPx;
+        $isRoll = in_array($piece->fit->kind, [ShapeKind::Sausage, ShapeKind::Drumstick, ShapeKind::Cord], true);
+        // An arm may hang far down: its shoulder is what is high.
+        $shoulder = $piece->fit->y + abs(cos(deg2rad($piece->fit->turnDeg))) * $piece->fit->heightPx / 2;
+        $isHigh = $piece->fit->heightPx > 1.5 * $piece->fit->widthPx && $shoulder > $to->fit->y;
+        $below = $piece->fit->y < $to->fit->y - 0.28 * $to->fit->heightPx && ! $isHigh;
+        $isCord = $piece->fit->kind === ShapeKind::Cord || $isRoll && $piece->fit->heightPx > self::THREAD * $piece->fit->widthPx;
+        $onBody = $piece->joinTo === $root && $head !== $root;
+        $sameColour = $piece->region->label === $to->region->label;
+        // An ear is flat, which a cord cannot be: what is no whisker on a true head is a limb.
+        $onHead = $piece->joinTo === $head || $head < 0 && ! $isCord;
+        $isLong = $isRoll || $piece->blob->elongation() > 2.0;
+        $isWide = $piece->blob->area() > 0.22 * $to->blob->area();
+        $inMiddle = abs($piece->fit->x - $axis) < 0.12 * $to->fit->widthPx;
+
+        return match (true) {
+            $isCord && $above && ! $onBody => $piece->mirror ? 'Feeler' : 'Stalk',
+            $isCord && $onHead && $head !== $root => 'Whisker',
+            $piece->mirror && ! $onHead && ! $onBody => $to->fit->y < $pieces[$root]->fit->y ? 'Foot' : 'Hand',
+            $piece->mirror && $above && $onHead => $piece->fit->kind === ShapeKind::Cone && ! $sameColour && ! $isMarked
+                ? 'Horn'
+                : 'Ear',
+            $piece->mirror && $onHead && ! $onBody => $below ? 'Hand' : 'Ear',
+            $piece->mirror && $below && $onBody => $isLong ? 'Leg' : 'Foot',
+            $piece->mirror && $onBody && ! $isLong && $isWide => 'Wing',
+            $piece->mirror && $onBody => 'Arm',
+            $inMiddle && $above && $onHead => 'Top',
+            $inMiddle && $below && $onHead => 'Chin',
+            $inMiddle && $below => 'Base',
+            $inMiddle && $onBody && $above => 'Collar',
+            $above && $onHead => 'Tuft',
+            ! $inMiddle && $onBody && $isLong && ! $above => $below ? 'Leg' : 'Tail',
+            ! $onBody && ! $onHead => 'Tip',
+            default => 'Part',
+        };
+    }
+}

@@ -1,0 +1,256 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Seeing\Editing;
+
+use Impa\Colour\Ciede2000;
+use Impa\Figure\Document\Scaling;
+use Impa\Figure\Editing\Draft;
+use Impa\Figure\Figure;
+use Impa\Figure\Part;
+use Impa\Figure\Placing\Overlap;
+use Impa\Seeing\Result\ShapeWriting;
+use stdClass;
+
+/**
+ * A drawing that was looked at once more, with other wishes: what the felter has made of the figure meanwhile stays. A part that lies
+ * where it lay is left as it is; one that is seen otherwise takes its new shape and place and keeps all else; what she added without the
+ * drawing is untouched. Immutable.
+ */
+final readonly class SeenAgain
+{
+    /** Two outlines are the same part from such an intersection over union, and lie where they lay from the second. */
+    private const SAME = 0.5;
+
+    private const WHERE_IT_LAY = 0.88;
+
+    /** The same wool lies within this CIEDE2000. */
+    private const SAME_COLOUR = 6.0;
+
+    /** What of a part is the felter's, not the drawing's; what hangs on what as well, so that nothing ever hangs in a circle. */
+    private const OWN = ['key', 'name', 'core', 'coverMm', 'firmness', 'finish', 'covering', 'group', 'join'];
+
+    /**
+     * @param  stdClass  $document  the figure as it is now
+     * @param  int  $kept  parts that stay as they were
+     * @param  int  $changed  parts in a new shape or place
+     * @param  int  $added  parts
+     * @param  int  $gone  parts
+     */
+    private function __construct(public stdClass $document, public int $kept, public int $changed, public int $added, public int $gone)
+    {
+    }
+
+    /**
+     * @param  Figure  $figure  as the felter has it, broken down from the same drawing once
+     * @param  array<string, mixed>  $document  what is seen in it now
+     */
+    public static function of(Figure $figure, array $document): self
+    {
+        $seen = Figure::fromDocument(json_decode((string) json_encode($document, JSON_PRESERVE_ZERO_FRACTION)));
+        if ($figure->flat->isFlat() !== $seen->flat->isFlat()) {
+            // Made in layers what was made in the round, or the other way: none of it is the same piece.
+            $other = $seen->document();
+            $other->name = $figure->name;
+
+            return new self($other, 0, 0, count($seen->parts), count($figure->parts));
+        }
+        $draft = Draft::of(self::inItsFrame($figure, $seen));
+        if ($seen->flat->isFlat()) {
+            $draft->document->flat->way = $seen->flat->way->value;
+        }
+        $old = Figure::fromDocument($draft->document);
+        $match = self::matched($old, $seen);
+        $colours = [];
+        foreach ($seen->colours as $key => $colour) {
+            $colours[$key] = $draft->colourFor($colour->srgb->toHex(), $colour->name, (string) $key, self::SAME_COLOUR);
+        }
+        $new = $seen->document();
+        $keys = $kept = $changed = [];
+        foreach ($new->parts as $part) {
+            [$was, $overlap] = $match[$part->key] ?? ['', 0.0];
+            if ($was === '') {
+                $keys[$part->key] = '';
+            } else {
+                $keys[$part->key] = $was;
+                $isSame = $overlap >= self::WHERE_IT_LAY && $old->parts[$was]->colour === $colours[$part->colour];
+                [$kept, $changed] = $isSame ? [[...$kept, $part->key], $changed] : [$kept, [...$changed, $part->key]];
+            }
+        }
+        // A key of digits is a number as an array's.
+        $gone = self::removed($draft, array_diff(array_map(strval(...), array_keys($old->parts)), array_values($keys)));
+        $hadDetails = [];
+        foreach ($new->parts as $part) {
+            $seenKey = $part->key;
+            $part->colour = $colours[$part->colour];
+            if ($keys[$seenKey] === '') {
+                $keys[$seenKey] = $draft->addPart($part);
+            } elseif (in_array($seenKey, $kept, true)) {
+                $hadDetails[$seenKey] = true;
+            } else {
+                self::takesOver($draft, $draft->part($keys[$seenKey]), $part);
+            }
+        }
+        foreach ($new->parts as $part) {
+            if (isset($part->join->to, $keys[$part->join->to])) {
+                $part->join->to = $keys[$part->join->to];
+            }
+        }
+        foreach ($new->details ?? [] as $detail) {
+            if (! isset($hadDetails[$detail->on])) {
+                $detail->on = $keys[$detail->on];
+                $detail->colour = $colours[$detail->colour];
+                $draft->addDetail($detail);
+            }
+        }
+        $draft->document->picture = (object) ((array) $new->picture + (array) ($draft->document->picture ?? new stdClass));
+        if (! isset($draft->document->sidePicture) && isset($new->sidePicture)) {
+            $draft->document->sidePicture = $new->sidePicture;
+        }
+        self::withoutUnused($draft->document, $old);
+
+        return new self($draft->whole(), count($kept), count($changed), count($keys) - count($kept) - count($changed), $gone);
+    }
+
+    /** What became of the parts, in words. */
+    public function notice(): string
+    {
+        $said = array_filter([
+            $this->kept > 0 ? self::count($this->kept, 'part stays as it was', 'parts stay as they were') : '',
+            $this->changed > 0 ? $this->changed.' took a new shape or place' : '',
+            $this->added > 0 ? $this->added.($this->added === 1 ? ' is new' : ' are new') : '',
+            $this->gone > 0 ? $this->gone.($this->gone === 1 ? ' is gone' : ' are gone') : '',
+        ]);
+
+        return implode('; ', $said).'.';
+    }
+
+    private static function count(int $n, string $one, string $many): string
+    {
+        return $n.' '.($n === 1 ? $one : $many);
+    }
+
+    /** The figure, its lengths and places as the new look at the drawing has them: scale and origin may be others. */
+    private static function inItsFrame(Figure $figure, Figure $seen): Figure
+    {
+        $document = Draft::of($figure)->document;
+        [$was, $is] = [$figure->picture, $seen->picture];
+        if ($was === null || $is === null) {
+            return $figure;
+        }
+        $scale = $is->mmPerPx / $was->mmPerPx;
+        if (abs($scale - 1) > 1e-3) {
+            $document = Scaling::of($document, $scale);
+        }
+        $document->heightMm = $seen->heightMm;
+        $x = ($was->originXPx - $is->originXPx) * $is->mmPerPx;
+        $y = ($is->originYPx - $was->originYPx) * $is->mmPerPx;
+        if (hypot($x, $y) > 0.05) {
+            foreach ($document->parts as $part) {
+                $part->at->xMm += ($part->mirror ?? false) || $part->at->xMm == 0 ? 0 : $x;
+                $part->at->yMm += $y;
+            }
+            if (isset($document->sidePicture)) {
+                $document->sidePicture->originPx[1] += $y / $document->sidePicture->mmPerPx;
+            }
+        }
+
+        return Figure::fromDocument($document);
+    }
+
+    /**
+     * Which old part each new one is: the best pairs first, each but once.
+     *
+     * @return array<string, array{string, float}> the old part's key and how well they overlap, by the new one's
+     */
+    private static function matched(Figure $old, Figure $seen): array
+    {
+        $pairs = [];
+        foreach ($seen->parts as $key => $part) {
+            foreach ($old->parts as $oldKey => $other) {
+                // Of a pair one may be left, or one become a pair: then it is no more as it was.
+                $overlap = $part->mirror === $other->mirror
+                    ? Overlap::of($part->placements()[0], $other->placements()[0])
+                    : min(self::WHERE_IT_LAY - 1e-6, self::overlapOfAny($part, $other));
+                if ($overlap >= self::SAME) {
+                    $labs = [$seen->colours[$part->colour]->srgb->lab(), $old->colours[$other->colour]->srgb->lab()];
+                    $isLike = Ciede2000::between(...$labs) < 2 * self::SAME_COLOUR;
+                    $pairs[] = [$overlap + (int) $isLike, (string) $key, (string) $oldKey, $overlap];
+                }
+            }
+        }
+        rsort($pairs);
+        $match = $taken = [];
+        foreach ($pairs as [, $key, $oldKey, $overlap]) {
+            if (! isset($match[$key]) && ! isset($taken[$oldKey])) {
+                $match[$key] = [$oldKey, $overlap];
+                $taken[$oldKey] = true;
+            }
+        }
+
+        return $match;
+    }
+
+    private static function overlapOfAny(Part $one, Part $two): float
+    {
+        $best = 0.0;
+        foreach ($one->placements() as $piece) {
+            foreach ($two->placements() as $other) {
+                $best = max($best, Overlap::of($piece, $other));
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * Takes away what came from the drawing and is not seen in it any more.
+     *
+     * @param  array<int, string>  $missing
+     */
+    private static function removed(Draft $draft, array $missing): int
+    {
+        $gone = 0;
+        foreach ($missing as $key) {
+            if (isset($draft->part($key)->seen) && count($draft->document->parts) > 1) {
+                $draft->removePart($key);
+                $gone++;
+            }
+        }
+
+        return $gone;
+    }
+
+    /** A part takes its shape, place and colour from what is seen now; what was seen on it goes, what the felter laid on it stays. */
+    private static function takesOver(Draft $draft, stdClass $part, stdClass $seen): void
+    {
+        $was = $part->shape;
+        foreach (get_object_vars($seen) as $name => $value) {
+            if (! in_array($name, self::OWN, true)) {
+                $part->{$name} = $value;
+            }
+        }
+        // How deep it is for its width, no drawing from the front says.
+        if ($was->kind === $seen->shape->kind) {
+            $seen->shape->depthMm = ShapeWriting::size($seen->shape->widthMm * $was->depthMm / $was->widthMm);
+        }
+        $draft->removeDetails(array_column(
+            array_filter($draft->document->details, static fn (stdClass $d): bool => $d->on === $part->key && isset($d->seen)),
+            'key',
+        ));
+    }
+
+    /** Colours that nothing has any more, and something had, go. */
+    private static function withoutUnused(stdClass $document, Figure $old): void
+    {
+        $used = array_fill_keys([...array_column($document->parts, 'colour'), ...array_column($document->details, 'colour')], true);
+        $had = [];
+        foreach ([...$old->parts, ...$old->details] as $member) {
+            $had[$member->colour] = true;
+        }
+        $document->colours = array_values(
+            array_filter($document->colours, static fn (stdClass $c): bool => isset($used[$c->key]) || ! isset($had[$c->key])),
+        );
+    }
+}

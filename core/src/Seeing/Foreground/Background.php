@@ -1,0 +1,377 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Seeing\Foreground;
+
+use Impa\Colour\Lab;
+use Impa\Colour\LabTable;
+use Impa\Raster\ConnectedComponents;
+use Impa\Raster\File\PictureRefused;
+use Impa\Raster\Raster;
+use Impa\Raster\TrappedBall;
+
+/** Tells figure from background: by transparency, or by the plain colour that reaches in from the border. Immutable. */
+final readonly class Background
+{
+    /** Alpha (0 opaque to 127 clear) from which a pixel is seen through. */
+    private const CLEAR = 64;
+
+    /**
+     * Up to so much alpha a pixel is all but opaque. What is more than this and not clear is a halo where there is so much more of it
+     * than a smoothed rim has, but less than of the figure.
+     */
+    private const NEARLY_OPAQUE = 12;
+
+    private const HALO = 2.0;
+
+    /**
+     * From background to background, a soft shadow or an even gradient changes by so little from pixel to pixel (squared, in
+     * Lab); a shadow keeps the background's hue and is darker by so much at most.
+     */
+    private const SOFT_STEP = 2.2 ** 2;
+
+    private const SHADOW_HUE = 7.0 ** 2;
+
+    private const SHADOW_DARK = 45.0;
+
+    /**
+     * What is reached so is a body, not a shadow, where most of it is of one darkness, give or take, and its rim from paper to that is no
+     * wider than an edge is smoothed, in pixels; what is smaller than this is let go.
+     */
+    private const FLAT = 0.5;
+
+    private const EVEN = [0.15, 0.6];
+
+    private const CRISP_PX = 2.2;
+
+    private const LEAST_BODY_PX = 60;
+
+    /**
+     * Ink is so much darker than the paper (L), and there is at least such a share of the picture of it. A gap in its line is no wider
+     * than this share of the picture's longer side, what it lets in no smaller than this share of the picture, and the line is open for
+     * no more than this share of its length.
+     */
+    private const INK_DARKER = 40.0;
+
+    private const LEAST_INK = 0.004;
+
+    private const GAP = 0.02;
+
+    private const LEAST_ROOM = 0.003;
+
+    private const OPEN = 0.12;
+
+    /** A sheet's border is plain along this share of it at least; it is looked for so far within the picture, as shares of its side. */
+    private const SHEET = 0.9;
+
+    private const WITHIN = [0.06, 0.12, 0.18];
+
+    /** Of a sheet that does not lie all within, so much of the border shows it. */
+    private const SHOWS = 0.2;
+
+    /** One that does is so light (L), and so much lighter than the table. */
+    private const PALE = 80.0;
+
+    private const PALER = 12.0;
+
+    /** Share of border pixels that must be plain for the background to be trusted. */
+    private const PLAIN = 0.6;
+
+    /**
+     * @param  list<bool>  $figure  per pixel, whether it belongs to the figure
+     * @param  list<string>  $notices
+     * @param  ?Lab  $colour  of a plain background; none where it is clear
+     */
+    private function __construct(public array $figure, public int $count, public array $notices, public ?Lab $colour)
+    {
+    }
+
+    /**
+     * @param  list<BrushStroke>  $strokes  what the felter says of it
+     *
+     * @throws PictureRefused if nothing stands out
+     */
+    public static function of(Raster $raster, array $strokes = []): self
+    {
+        $border = self::border($raster);
+        $clear = count(array_filter($border, static fn (int $i): bool => $raster->pixels[$i] >> 24 > self::CLEAR));
+        $notices = [];
+        if ($clear > 0.02 * count($border)) {
+            $isHaloed = self::isHaloed($raster);
+            $clear = $isHaloed ? self::NEARLY_OPAQUE : self::CLEAR;
+            $figure = array_map(static fn (int $p): bool => $p >> 24 <= $clear, $raster->pixels);
+            $colour = null;
+            if ($isHaloed) {
+                $notices[] = 'A halo round the figure, half seen through, was left out.';
+            }
+        } else {
+            [$figure, $paper] = self::flooded($raster, $border);
+            $colour = $paper->colour();
+            if ($paper->share < self::PLAIN) {
+                $notices[] =
+                    'The background is not plain, so parts of it may have been taken for the figure. A '
+                        .'drawing on white or on a transparent ground works best.';
+            }
+        }
+        $figure = Brushwork::over($raster, $figure, $strokes);
+        $count = count(array_filter($figure));
+        if ($count < 12) {
+            throw PictureRefused::nothingDrawn();
+        }
+        $touching = count(array_filter($border, static fn (int $i): bool => $figure[$i]));
+        if ($touching > 0.02 * count($border)) {
+            $notices[] = 'The figure touches the edge of the picture; what is cut off there is missing from the shapes.';
+        }
+
+        return new self($figure, $count, $notices, $colour);
+    }
+
+    private static function isHaloed(Raster $raster): bool
+    {
+        $opaque = $half = $rim = 0;
+        foreach ($raster->pixels as $i => $pixel) {
+            $alpha = $pixel >> 24;
+            if ($alpha <= self::NEARLY_OPAQUE) {
+                $opaque++;
+                foreach ([$i - 1, $i + 1, $i - $raster->width, $i + $raster->width] as $j) {
+                    $rim += (int) (($raster->pixels[$j] ?? 0) >> 24 > self::NEARLY_OPAQUE);
+                }
+            } else {
+                $half += (int) ($alpha <= self::CLEAR);
+            }
+        }
+
+        return $half > self::HALO * $rim && $half < $opaque;
+    }
+
+    /**
+     * The same ground with all but some pixels taken for background.
+     *
+     * @param  list<bool>  $kept
+     */
+    public function within(array $kept): self
+    {
+        $figure = array_map(static fn (bool $in, bool $keep): bool => $in && $keep, $this->figure, $kept);
+
+        return new self($figure, count(array_filter($figure)), $this->notices, $this->colour);
+    }
+
+    /** The same ground in a mirror. */
+    public function mirrored(int $width): self
+    {
+        return new self(
+            array_merge(...array_map(array_reverse(...), array_chunk($this->figure, max(1, $width)))),
+            $this->count,
+            $this->notices,
+            $this->colour,
+        );
+    }
+
+    /** @return list<int> the pixels along a picture's border, or along a frame so many pixels within it */
+    private static function border(Raster $raster, int $within = 0): array
+    {
+        $border = [];
+        [$right, $bottom] = [$raster->width - 1 - $within, $raster->height - 1 - $within];
+        for ($x = $within; $x <= $right; $x++) {
+            array_push($border, $within * $raster->width + $x, $bottom * $raster->width + $x);
+        }
+        for ($y = $within + 1; $y < $bottom; $y++) {
+            array_push($border, $y * $raster->width + $within, $y * $raster->width + $right);
+        }
+
+        return $border;
+    }
+
+    /**
+     * The paper as the border shows it. But where that is not plain, or dark, it may show a table beyond the sheet: then the paper is the
+     * plain colour of a frame within, if some of the border has it too, or if it is pale and much lighter than all the border.
+     *
+     * @param  list<int>  $border
+     */
+    private static function paper(Raster $raster, array $border): PaperSurface
+    {
+        $paper = PaperSurface::of($raster, $border);
+        $light = array_sum(array_map(static fn (int $i): float => LabTable::of($raster->pixels[$i])[0], $border)) / count($border);
+        $isPlain = $paper->isPlain() && $paper->share >= self::SHEET;
+        foreach ($isPlain && $light > 100.0 - self::PALER ? [] : self::WITHIN as $share) {
+            $inner = PaperSurface::of($raster, self::border($raster, (int) ($share * min($raster->width, $raster->height))));
+            if (! $inner->isPlain() || $inner->share < self::SHEET) {
+                continue;
+            }
+            $isOn = static fn (int $i): bool => $inner->isPaper(LabTable::squared(LabTable::of($raster->pixels[$i]), $inner->at($i)));
+            $alike = count(array_filter($border, $isOn));
+            $isPaler = $inner->colour()->l > max(self::PALE, $light + self::PALER);
+            if ($isPaler || (! $isPlain && $alike >= self::SHOWS * count($border))) {
+                return $inner;
+            }
+        }
+
+        return $paper;
+    }
+
+    /**
+     * @param  list<int>  $border
+     * @return array{list<bool>, PaperSurface} the mask
+     */
+    private static function flooded(Raster $raster, array $border): array
+    {
+        $paper = self::paper($raster, $border);
+        $off = $paper->off($raster);
+        $isPaper = array_map($paper->isPaper(...), $off);
+        $isPaper = self::also(PaperLines::of($isPaper, $raster->width), $isPaper);
+        $isPaper = self::also(SheetEdge::beyond($isPaper, $raster->width), $isPaper);
+        $figure = array_fill(0, count($isPaper), true);
+        $soft = $open = [];
+        foreach ($border as $i) {
+            if ($isPaper[$i]) {
+                $figure[$i] = false;
+                $open[] = $i;
+            }
+        }
+        while ($open !== []) {
+            $i = array_pop($open);
+            $x = $i % $raster->width;
+            foreach (
+                [$x > 0 ? $i - 1 : -1, $x < $raster->width - 1 ? $i + 1 : -1, $i - $raster->width, $i + $raster->width] as $j
+            ) {
+                if ($j < 0 || ! ($figure[$j] ?? false)) {
+                    continue;
+                }
+                if ($isPaper[$j] || self::isSoft($raster->pixels[$i], $raster->pixels[$j], $paper->at($j))) {
+                    $figure[$j] = false;
+                    $open[] = $j;
+                    if (! $isPaper[$j]) {
+                        $soft[$j] = true;
+                    }
+                }
+            }
+        }
+        foreach (ConnectedComponents::ofSet($soft, $raster->width) as $patch) {
+            if (self::isBody($patch, $raster, $paper, $isPaper)) {
+                $figure = array_replace($figure, $patch);
+            }
+        }
+
+        foreach ($paper->isPlain() ? [] : PaleBodies::of($raster, $paper, $off) as $body) {
+            $figure = array_replace($figure, $body);
+        }
+        foreach (self::rooms($raster, $paper, $isPaper, $figure) as $room) {
+            $figure = array_replace($figure, $room);
+        }
+
+        return [array_values($figure), $paper];
+    }
+
+    /**
+     * @param  array<int, true>  $more
+     * @param  list<bool>  $isPaper
+     * @return list<bool>
+     */
+    private static function also(array $more, array $isPaper): array
+    {
+        foreach ($more as $pixel => $_) {
+            $isPaper[$pixel] = true;
+        }
+
+        return array_values($isPaper);
+    }
+
+    /**
+     * Patches of paper that an ink line was meant to enclose, though the flood got in by a gap in it: a white body on white paper. A
+     * ball that is wider than the gap does not get in.
+     *
+     * @param  list<bool>  $isPaper
+     * @param  array<int, bool>  $figure
+     * @return list<array<int, true>>
+     */
+    private static function rooms(Raster $raster, PaperSurface $paper, array $isPaper, array $figure): array
+    {
+        $isInk = [];
+        foreach ($figure as $i => $in) {
+            if ($in && ! $isPaper[$i] && LabTable::of($raster->pixels[$i])[0] < $paper->at($i)[0] - self::INK_DARKER) {
+                $isInk[$i] = true;
+            }
+        }
+        $size = count($isPaper);
+        if (count($isInk) < self::LEAST_INK * $size) {
+            return [];
+        }
+        // Where the flood did not get, nothing needs to be shut out.
+        $flooded = [];
+        foreach ($figure as $i => $in) {
+            $flooded[] = $in ? -1 : 0;
+        }
+        $ball = self::GAP * max($raster->width, $raster->height) / 2;
+        [$numbers] = TrappedBall::of($flooded, $raster->width, $ball, self::LEAST_ROOM * $size);
+        $open = $line = $gap = $rooms = [];
+        foreach ($numbers as $i => $number) {
+            if ($number < 0) {
+                continue;
+            }
+            $rooms[$number][$i] = true;
+            $x = $i % $raster->width;
+            foreach ([$x > 0 ? $i - 1 : -1, $x < $raster->width - 1 ? $i + 1 : -1, $i - $raster->width, $i + $raster->width] as $j) {
+                if ($j < 0 || $j >= $size) {
+                    $open[$number] = true;
+                } elseif ($figure[$j]) {
+                    // The line's rim is smoothed: its ink begins a pixel or two further on.
+                    $isLine = isset($isInk[$j]) || isset($isInk[2 * $j - $i]) || isset($isInk[3 * $j - 2 * $i]);
+                    $line[$number] = ($line[$number] ?? 0) + (int) $isLine;
+                    $gap[$number] = ($gap[$number] ?? 0) + (int) ! $isLine;
+                } elseif ($numbers[$j] !== $number) {
+                    $gap[$number] = ($gap[$number] ?? 0) + 1;
+                }
+            }
+        }
+
+        return array_values(array_filter(
+            $rooms,
+            static fn (int $n): bool => ! isset($open[$n]) && ($gap[$n] ?? 0) < self::OPEN * (($line[$n] ?? 0) + ($gap[$n] ?? 0)),
+            ARRAY_FILTER_USE_KEY,
+        ));
+    }
+
+    /**
+     * Whether the background goes on from one pixel to its neighbour as a soft shadow.
+     *
+     * @param  array{float, float, float}  $paper
+     */
+    private static function isSoft(int $from, int $to, array $paper): bool
+    {
+        $lab = LabTable::of($to);
+
+        return LabTable::squared(LabTable::of($from), $lab) < self::SOFT_STEP &&
+            ($lab[1] - $paper[1]) ** 2 + ($lab[2] - $paper[2]) ** 2 < self::SHADOW_HUE &&
+            $lab[0] < $paper[0] &&
+            $lab[0] > $paper[0] - self::SHADOW_DARK;
+    }
+
+    /**
+     * Whether a patch that is hardly darker than the paper is flat within a crisp rim: then it was drawn, a shadow is soft.
+     *
+     * @param  non-empty-array<int, true>  $patch
+     * @param  array<int, bool>  $isPaper
+     */
+    private static function isBody(array $patch, Raster $raster, PaperSurface $paper, array $isPaper): bool
+    {
+        if (count($patch) < self::LEAST_BODY_PX) {
+            return false;
+        }
+        $dark = [];
+        $rim = 0;
+        foreach ($patch as $i => $_) {
+            $dark[] = $paper->at($i)[0] - LabTable::of($raster->pixels[$i])[0];
+            foreach ([$i - 1, $i + 1, $i - $raster->width, $i + $raster->width] as $j) {
+                $rim += (int) (! isset($patch[$j]) && ($isPaper[$j] ?? false));
+            }
+        }
+        sort($dark);
+        $most = $dark[(int) (0.7 * (count($dark) - 1))];
+        $even = self::EVEN[0] * $most + self::EVEN[1];
+        $flat = count(array_filter($dark, static fn (float $d): bool => abs($d - $most) < $even));
+        $between = count(array_filter($dark, static fn (float $d): bool => $d < $most - $even));
+
+        return $flat >= self::FLAT * count($patch) && $between < self::CRISP_PX * max(1, $rim);
+    }
+}

@@ -1,0 +1,246 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Seeing\Result;
+
+use Impa\Colour\ColourWords;
+use Impa\Geometry\Outline\Polygon;
+use Impa\Material\CoreMaterial;
+use Impa\Material\Covering;
+use Impa\Material\CoveringWay;
+use Impa\Raster\Blob;
+use Impa\Raster\Raster;
+use Impa\Seeing\Assembly\MarkNames;
+use Impa\Seeing\Assembly\Naming;
+use Impa\Seeing\Assembly\TwinPairing;
+use Impa\Seeing\Decomposition\Mark;
+use Impa\Seeing\Decomposition\PartExtraction;
+use Impa\Seeing\Decomposition\Piece;
+use Impa\Seeing\Segmentation\Extent;
+use Impa\Seeing\Segmentation\FlatColours;
+use Impa\Seeing\Segmentation\Region;
+use Impa\Seeing\Wishes;
+use Impa\Shape\ShapeKind;
+
+/** Writes what was seen as a figure document: pixels become mm, the figure's origin its middle on the table. */
+final readonly class FigureWriting
+{
+    /** Twins on a part that stands within this share of the figure's height of the middle line. */
+    private const ON_AXIS = 0.03;
+
+    private float $mmPerPx;
+
+    private float $bottom;
+
+    private float $figureHeightPx;
+
+    /**
+     * @param  array<int, Piece>  $pieces  by number, twins made one
+     * @param  list<Region>  $dropped  specks to be listed
+     * @param  bool  $isTurned  whether all this was seen in a mirror, and is to be written as it was drawn
+     */
+    public function __construct(
+        private array $pieces,
+        private PartExtraction $sorting,
+        private FlatColours $flat,
+        private Raster $raster,
+        private float $axis,
+        private Wishes $wishes,
+        private array $dropped,
+        private bool $isTurned,
+    ) {
+        $extent = Extent::of(array_map(static fn (Piece $p): Region => $p->region, $sorting->pieces));
+        $this->bottom = -$extent->maxY - 1.0;
+        $this->figureHeightPx = (float) $extent->heightPx();
+        $this->mmPerPx = $wishes->heightMm / $this->figureHeightPx;
+    }
+
+    /** @return array<string, mixed> */
+    public function document(string $name, string $file): array
+    {
+        $parts = array_values(array_map($this->part(...), $this->pieces));
+        $details = $this->details();
+        /** @var list<string> $used */
+        $used = [...array_column($parts, 'colour'), ...array_column($details, 'colour')];
+        $own = $this->raster->ownPerPx();
+
+        return [
+            'format' => 'impa-figure',
+            'version' => 1,
+            'name' => $name,
+            'heightMm' => $this->wishes->heightMm,
+            'pose' => 'stand',
+            'firmness' => 'springy',
+            'coverMm' => 3,
+            'core' => 'core-wool',
+            'school' => ['face' => 'loose-head', 'join' => 'fluff'],
+            'colours' => ColourWriting::of($this->raster, $this->flat, $used),
+            'parts' => $parts,
+            'details' => $details,
+            'wires' => [],
+            'picture' => [
+                'file' => $file,
+                'widthPx' => $this->raster->ownWidth,
+                'heightPx' => $this->raster->ownHeight,
+                'mmPerPx' => $this->mmPerPx / $own,
+                'originPx' => [
+                    round(($this->isTurned ? $this->raster->width - $this->axis : $this->axis) * $own, 2),
+                    round(-$this->bottom * $own, 2),
+                ],
+                'wishes' => $this->wishes->document(),
+                'leftOut' => array_map(
+                    fn (Region $r): array => [
+                        'xMm' => $this->round($this->way() * (($r->minX + $r->maxX + 1) / 2 - $this->axis)),
+                        'yMm' => $this->round(-($r->minY + $r->maxY + 1) / 2 - $this->bottom),
+                        'widthMm' => $this->round((float) $r->widthPx()),
+                        'colour' => ColourWords::of($this->flat->colours[$r->label]),
+                    ],
+                    $this->dropped,
+                ),
+            ],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function part(Piece $piece): array
+    {
+        $fit = $this->isTurned && ! $piece->mirror ? $piece->fit->mirrored($this->axis) : $piece->fit;
+        $shape = ShapeWriting::of($fit, $this->mmPerPx, Naming::isThin($piece->name), $this->wishes->roundToMm);
+        $part = [
+            'key' => $piece->key,
+            'name' => $piece->name,
+            'shape' => $shape,
+            'at' => [
+                'xMm' => $this->round($fit->x - $this->axis),
+                'yMm' => $this->round($fit->y - $this->bottom),
+                'zMm' => $this->round($piece->zPx),
+            ],
+            'turnDeg' => ['x' => 0, 'y' => 0, 'z' => round($fit->turnDeg, 1)],
+            'mirror' => $piece->mirror,
+            'colour' => ColourWriting::key($piece->region->label),
+            'core' => CoreMaterial::usualFor(min($shape['widthMm'], $shape['heightMm'], $shape['depthMm']))->value,
+            'finish' => 'smooth',
+            'seen' => Reasons::ofPiece($piece, $this->pieces, $this->mmPerPx),
+        ];
+        if ($piece->fringe !== null) {
+            $rim = $this->mm(Polygon::perimeter($piece->fit->outlinePx()[0]));
+            $part['covering'] = [
+                'way' => CoveringWay::Tufts->value,
+                'lengthMm' => $this->size($piece->fringe->beyondPx($piece->fit)),
+                'perCm2' => round(Covering::perCm2Of(count($piece->fringe->tips), $rim), 2),
+            ];
+        }
+        if ($piece->joinTo >= 0) {
+            $part['join'] = [
+                'to' => $this->pieces[$piece->joinTo]->key,
+                'by' => $fit->kind === ShapeKind::Plate ? 'slit' : 'fluff',
+            ];
+        }
+
+        return $part;
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function details(): array
+    {
+        $details = $done = $used = [];
+        $marks = $this->sorting->marks;
+        foreach ($marks as $i => $mark) {
+            $piece = $this->pieces[$mark->on] ?? null;
+            if ($piece === null || isset($done[$i])) {
+                continue;
+            }
+            $twin = $this->twin($i, $mark, $piece);
+            if ($twin >= 0 && $mark->blob->middle[0] < $this->axis) {
+                // Its right twin will speak for both.
+                continue;
+            }
+            $done[$twin] = true;
+            $pixels = $this->onPiece($mark, $piece);
+            if (count($pixels) < 6) {
+                continue;
+            }
+            $mark = new Mark($mark->label, Blob::of($pixels, $mark->blob->width), $mark->on, $mark->layer, $mark->edgePx);
+            $name = MarkNames::of($mark, $piece, $twin >= 0, $marks, $this->flat->colours[$mark->label], $this->axis);
+            $used[$name] = ($used[$name] ?? 0) + 1;
+            $name .= $used[$name] === 1 ? '' : ' '.$used[$name];
+            $way = $twin >= 0 || $piece->mirror ? 1 : $this->way();
+            $drawn = MarkShape::of($mark, $piece->fit->x, $piece->fit->y, $way, $this->mmPerPx, $this->figureHeightPx);
+            $details[] = ['key' => strtolower(str_replace(' ', '-', $name)), 'name' => $name, 'on' => $piece->key] +
+                $drawn + [
+                    'colour' => ColourWriting::key($mark->label),
+                    'layer' => $mark->layer,
+                    'mirror' => $twin >= 0,
+                    'method' => 'felt',
+                    'seen' => Reasons::ofMark($mark, $piece, $drawn['kind'], $twin >= 0),
+                ];
+        }
+
+        return $details;
+    }
+
+    /**
+     * A mark's pixels that lie on the shape seen in its piece: what hangs over has nothing to be felted on.
+     *
+     * @return array<int, true>
+     */
+    private function onPiece(Mark $mark, Piece $piece): array
+    {
+        $fit = $piece->fit;
+        $solid = $fit->solid();
+        [$c, $s] = [cos(deg2rad($fit->turnDeg)), sin(deg2rad($fit->turnDeg))];
+        $on = [];
+        foreach ($mark->blob->pixels as $pixel => $_) {
+            $dx = ($pixel % $mark->blob->width) + 0.5 - $fit->x;
+            $dy = -intdiv($pixel, $mark->blob->width) - 0.5 - $fit->y;
+            if (! is_nan($solid->frontMm($dx * $c + $dy * $s, $dy * $c - $dx * $s))) {
+                $on[$pixel] = true;
+            }
+        }
+
+        return $on;
+    }
+
+    /** Index of the same mark on the other side of a part that stands on the middle line, or -1. */
+    private function twin(int $i, Mark $mark, Piece $piece): int
+    {
+        if ($piece->mirror || abs($piece->fit->x - $this->axis) > self::ON_AXIS * $this->figureHeightPx) {
+            return -1;
+        }
+        foreach ($this->sorting->marks as $j => $other) {
+            if (
+                $j !== $i &&
+                $other->on === $mark->on &&
+                $other->label === $mark->label &&
+                $other->layer === $mark->layer &&
+                TwinPairing::mirrors($mark->blob, $other->blob, $this->axis, $this->figureHeightPx)
+            ) {
+                return $j;
+            }
+        }
+
+        return -1;
+    }
+
+    /** -1 where x is to be written the other way round. */
+    private function way(): int
+    {
+        return $this->isTurned ? -1 : 1;
+    }
+
+    private function mm(float $px): float
+    {
+        return $px * $this->mmPerPx;
+    }
+
+    private function round(float $px): float
+    {
+        return round($this->mm($px), 2) + 0.0;
+    }
+
+    private function size(float $px): float
+    {
+        return ShapeWriting::size($this->mm($px));
+    }
+}

@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Seeing\Result;
+
+use Impa\Raster\Blob;
+use Impa\Raster\ConnectedComponents;
+use Impa\Raster\Contour;
+use Impa\Raster\Stroke;
+use Impa\Seeing\Decomposition\Mark;
+use Impa\Seeing\Fitting\Fitting;
+
+/** A patch of colour as a detail has it: a disc where one covers it, a drawn line, or its outline with what it goes round left open. */
+final class MarkShape
+{
+    /** A spot is a disc if a disc covers it so well. */
+    private const DISC = 0.88;
+
+    /** So few pixels are too coarse for that, and a disc for less. */
+    private const CRUMB_PX = 90;
+
+    private const CRUMB_DISC = 0.76;
+
+    /** And a line if it covers so much of it. */
+    private const LINE = 0.94;
+
+    /** What a patch goes round is left open from this share of its own area. */
+    private const HOLE = 0.2;
+
+    /** What is so many times longer than wide is drawn, not spotted. */
+    private const LINE_LONG = 5.0;
+
+    /**
+     * @param  float  $x0  the middle of what it lies on, pixels
+     * @param  int  $way  -1 where x is to be written the other way round
+     * @return array{kind: string}&array<string, mixed> kind, place and size
+     */
+    public static function of(Mark $mark, float $x0, float $y0, int $way, float $mmPerPx, float $figureHeightPx): array
+    {
+        $round = static fn (float $px): float => round($px * $mmPerPx, 2) + 0.0;
+        $size = static fn (float $px): float => ShapeWriting::size($px * $mmPerPx);
+        $local = static fn (array $p): array => [$round($way * ($p[0] - $x0)), $round($p[1] - $y0)];
+        $disc = Fitting::disc($mark->blob, []);
+        [$x, $y] = $local([$disc->x, $disc->y]);
+        $asDisc = [
+            'kind' => 'disc',
+            'widthMm' => $size($disc->widthPx),
+            'heightMm' => $size($disc->heightPx),
+            'xMm' => $x,
+            'yMm' => $y,
+            'turnDeg' => round($way * $disc->turnDeg, 1) + 0.0,
+        ];
+        $isLine = max($disc->widthPx, $disc->heightPx) > self::LINE_LONG * min($disc->widthPx, $disc->heightPx);
+        if (! $isLine && $disc->overlap > ($mark->blob->area() > self::CRUMB_PX ? self::DISC : self::CRUMB_DISC)) {
+            return $asDisc;
+        }
+        if (Stroke::isOne($mark->blob, $mark->edgePx)) {
+            $stroke = Stroke::of($mark->blob);
+            if ($stroke->covers($mark->blob, self::LINE)) {
+                return [
+                    'kind' => 'line',
+                    'widthMm' => $size($stroke->widthPx),
+                    'pointsMm' => array_map($local, $stroke->course),
+                ];
+            }
+        }
+        $outline = Contour::around($mark->blob, max(0.6, 0.0035 * $figureHeightPx));
+
+        if (count($outline) < 3) {
+            return $asDisc;
+        }
+        $holes = array_map(static fn (array $hole): array => array_map($local, $hole), self::holes($mark->blob));
+
+        return ['kind' => 'patch', 'pointsMm' => array_map($local, $outline)] + ($holes === [] ? [] : ['holesMm' => $holes]);
+    }
+
+    /**
+     * What a patch goes round, such as the white within an inked ring: without it the patch would cover that.
+     *
+     * @return list<list<array{float, float}>> outlines, largest first
+     */
+    private static function holes(Blob $blob): array
+    {
+        $columns = array_map(static fn (int $i): int => $i % $blob->width, array_keys($blob->pixels));
+        $rows = array_map(static fn (int $i): int => intdiv($i, $blob->width), array_keys($blob->pixels));
+        [$left, $right] = [min([PHP_INT_MAX, ...$columns]), max([0, ...$columns])];
+        [$top, $bottom] = [min([PHP_INT_MAX, ...$rows]), max([0, ...$rows])];
+        $empty = [];
+        for ($y = $top; $y <= $bottom; $y++) {
+            for ($x = $left; $x <= $right; $x++) {
+                if (! isset($blob->pixels[$y * $blob->width + $x])) {
+                    $empty[$y * $blob->width + $x] = true;
+                }
+            }
+        }
+        $holes = [];
+        foreach (ConnectedComponents::ofSet($empty, $blob->width) as $hole) {
+            $isOpen = array_filter(array_keys($hole), static fn (int $i): bool => $i % $blob->width === $left
+                || $i % $blob->width === $right || intdiv($i, $blob->width) === $top || intdiv($i, $blob->width) === $bottom) !== [];
+            $outline = $isOpen || count($hole) < self::HOLE * $blob->area() ? [] : Contour::around(Blob::of($hole, $blob->width), 0.8);
+            if (count($outline) >= 3) {
+                $holes[] = $outline;
+            }
+        }
+
+        return $holes;
+    }
+}

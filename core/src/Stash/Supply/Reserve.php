@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Stash\Supply;
+
+/** How much more than likely to have at hand, by how bad running out would be. */
+enum Reserve: string
+{
+    case Again = 'again';
+    case Usual = 'usual';
+    case Never = 'never';
+
+    /** How often what is set aside is enough. */
+    public function enough(): float
+    {
+        return match ($this) {
+            self::Again => 0.7,
+            self::Usual => 0.9,
+            self::Never => 0.98,
+        };
+    }
+
+    /** What it is for. */
+    public function title(): string
+    {
+        return match ($this) {
+            self::Again => 'Can be bought again',
+            self::Usual => 'Usual',
+            self::Never => 'Never again in this shade',
+        };
+    }
+
+    /** How often that is enough, in words. */
+    public function odds(): string
+    {
+        return match ($this) {
+            self::Again => 'enough 7 times in 10',
+            self::Usual => 'enough 9 times in 10',
+            self::Never => 'enough 49 times in 50',
+        };
+    }
+
+    /** The standard normal's point for that (statistical tables: 0.5244, 1.2816, 2.0537). */
+    private function z(): float
+    {
+        return match ($this) {
+            self::Again => 0.5244,
+            self::Usual => 1.2816,
+            self::Never => 2.0537,
+        };
+    }
+
+    public function g(float $likelyG, float $sigma): float
+    {
+        return $likelyG * exp($this->z() * $sigma);
+    }
+}

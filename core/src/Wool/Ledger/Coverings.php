@@ -1,0 +1,214 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Wool\Ledger;
+
+use Impa\Figure\Part;
+use Impa\Figure\Placement;
+use Impa\Figure\Placing\Shared;
+use Impa\Geometry\Outline\Polygon;
+use Impa\Material\Covering;
+use Impa\Material\CoveringWay;
+use Impa\Material\Densities;
+use Impa\Material\WireMaterial;
+
+/** Sums for what is not plain felt. What a metre or an area weighs is said by Densities. */
+final class Coverings
+{
+    /** A plait of three strands takes so many times its length of each (common practice: a third more). */
+    public const PLAIT_TAKE_UP = 1.33;
+
+    /**
+     * What one piece's covering takes; nothing for plain felt.
+     *
+     * @param  ?Part  $host  what it is felted onto; none where it is made as it is drawn
+     */
+    public static function need(Part $part, Densities $densities, ?Part $host = null): CoveringNeed
+    {
+        $covering = $part->covering;
+        $size = $part->solid->size();
+        $areaCm2 = static fn (): float => self::areaCm2($part, $host);
+
+        return match ($covering->way) {
+            CoveringWay::Felt => new CoveringNeed,
+            CoveringWay::Loops => self::loops($covering, $areaCm2(), $densities->yarnGPerM($part->colour)),
+            CoveringWay::Tufts, CoveringWay::Locks => self::tufts($covering, $areaCm2()),
+            CoveringWay::Hair => self::hair($covering, $areaCm2(), $size->widthMm, $densities),
+            CoveringWay::Wrap => self::wrap($covering, min($size->widthMm, $size->depthMm), $size->heightMm, $densities),
+            CoveringWay::Plait => self::plait($covering, $size->heightMm, $densities),
+            CoveringWay::Film, CoveringWay::PreFelt => self::sheet($part, $densities),
+        };
+    }
+
+    /** The skin of one piece that is to be covered: what lies within the part it is felted onto is not. */
+    public static function areaCm2(Part $part, ?Part $host): float
+    {
+        $hidden = $host === null ? 0.0 : Shared::skin(Placement::of($part), $host->placements());
+
+        return $part->solid->areaCm2() * (1 - $hidden);
+    }
+
+    /** Whether the piece is nothing but its covering: a plait, or a flat piece cut from a sheet. */
+    public static function isWhole(Part $part): bool
+    {
+        return $part->covering->way === CoveringWay::Plait || self::isCut($part);
+    }
+
+    /** Yarn of one square centimetre in metres: each loop goes up and down, and on to the next. */
+    public static function loopMetresPerCm2(float $perCm2, float $heightMm): float
+    {
+        $pitchMm = 10 / sqrt($perCm2);
+
+        return ($perCm2 * (2 * $heightMm + $pitchMm)) / 1000;
+    }
+
+    /** Ribbon in metres that winds round a rod: a helix that climbs by what its overlap leaves of its width at each turn. */
+    public static function ribbonMetres(float $acrossMm, float $alongMm, float $ribbonMm, float $overlap): float
+    {
+        $climbMm = $ribbonMm * (1 - min(0.9, $overlap));
+
+        return (($alongMm / $climbMm) * hypot(M_PI * $acrossMm, $climbMm)) / 1000;
+    }
+
+    private static function loops(Covering $covering, float $areaCm2, float $gPerM): CoveringNeed
+    {
+        $count = (int) ceil($covering->perCm2 * $areaCm2);
+        $metres = $areaCm2 * self::loopMetresPerCm2($covering->perCm2, $covering->lengthMm);
+
+        return new CoveringNeed(
+            g: $metres * $gPerM,
+            finishedG: $metres * $gPerM,
+            metres: $metres,
+            count: $count,
+            text: sprintf(
+                '%d loops of %.0f mm: push the yarn in every %.1f mm, leave a loop, go on. '.
+                    'Lay each over the same stick, so that all are alike.',
+                $count,
+                $covering->lengthMm,
+                10 / sqrt($covering->perCm2),
+            ),
+        );
+    }
+
+    private static function tufts(Covering $covering, float $areaCm2): CoveringNeed
+    {
+        $count = (int) ceil($covering->perCm2 * $areaCm2);
+        $g = $count * $covering->mgEach / 1000;
+
+        return new CoveringNeed(
+            g: $g,
+            finishedG: $g,
+            count: $count,
+            text: sprintf(
+                '%s of %.0f mg and %.0f mm: begin at the foot, each row over the last one\'s roots. %s',
+                $covering->way->words($count),
+                $covering->mgEach,
+                $covering->lengthMm,
+                $covering->way === CoveringWay::Locks
+                    ? 'Stab only their roots, so that the curls stay open.'
+                    : 'Stab each across its middle; trim them all together at the end.',
+            ),
+        );
+    }
+
+    /** Lays folded over their middle: each covers its width along the parting, and hangs down twice. */
+    private static function hair(Covering $covering, float $areaCm2, float $acrossMm, Densities $densities): CoveringNeed
+    {
+        // A parting runs over half the girth; rows stand a hair's length apart over half of its skin.
+        $partingMm = M_PI / 2 * $acrossMm;
+        $rows = max(1, (int) ceil(100 * $areaCm2 / 2 / max(1.0, $partingMm * $covering->lengthMm)));
+        $count = $rows * (int) ceil($partingMm / $covering->ribbonMm);
+        $metres = $count * 2 * $covering->lengthMm / 1000;
+        $g = $metres * $covering->ribbonMm * $densities->ribbonGPerMPerMm;
+
+        return new CoveringNeed(
+            g: $g,
+            finishedG: $g,
+            metres: $metres,
+            count: $count,
+            text: sprintf(
+                '%d lays of tops, %.0f mm wide and %.0f mm long, %s. '.
+                    'Stab each across its middle, fold it over, and comb it with your fingers.',
+                $count,
+                $covering->ribbonMm,
+                2 * $covering->lengthMm,
+                $rows > 1 ? sprintf('in %d rows from the neck upwards', $rows) : 'along the parting',
+            ),
+        );
+    }
+
+    private static function wrap(Covering $covering, float $acrossMm, float $alongMm, Densities $densities): CoveringNeed
+    {
+        $metres = self::ribbonMetres($acrossMm, $alongMm + 2 * WireMaterial::FOLD_BACK_MM, $covering->ribbonMm, $covering->overlap);
+        $g = $metres * $covering->ribbonMm * $densities->ribbonGPerMPerMm;
+
+        return new CoveringNeed(
+            g: $g,
+            finishedG: $g,
+            metres: $metres,
+            text: sprintf(
+                'Wind %.2f m of flat ribbon, %.0f mm wide, round the wire, fold-backs included. '.
+                    'Lay each turn %.0f %% over the last, not tight enough to bend the wire.',
+                $metres,
+                $covering->ribbonMm,
+                100 * $covering->overlap,
+            ),
+        );
+    }
+
+    private static function plait(Covering $covering, float $alongMm, Densities $densities): CoveringNeed
+    {
+        $strandM = $alongMm * self::PLAIT_TAKE_UP / 1000;
+        $g = 3 * $strandM * $covering->ribbonMm * $densities->ribbonGPerMPerMm;
+
+        return new CoveringNeed(
+            g: $g,
+            finishedG: $g,
+            metres: 3 * $strandM,
+            count: 3,
+            text: sprintf(
+                'Plait three strands of %.0f mm, %.0f mm thick each: plaiting takes up a third. '.
+                    'Bind both ends with a wisp before you let go.',
+                1000 * $strandM,
+                $covering->ribbonMm,
+            ),
+        );
+    }
+
+    /** Whether the piece is cut from a sheet: its rim is as thick as the rest of it, and is trimmed, not felted. */
+    public static function isCut(Part $part): bool
+    {
+        return in_array($part->covering->way, [CoveringWay::Film, CoveringWay::PreFelt], true) && $part->solid->kind()->isFlat();
+    }
+
+    /** A flat piece is cut out as thick as it is; round anything else a sheet as thick as the cover is laid. */
+    private static function sheet(Part $part, Densities $densities): CoveringNeed
+    {
+        $size = $part->solid->size();
+        [$faceCm2, $thickMm] = $part->solid->kind()->isFlat()
+            ? [Polygon::signedArea($part->solid->front()[0]) / 100, $size->depthMm]
+            : [$part->solid->areaCm2(), max(1.0, $part->coverMm)];
+        $areaCm2 = $faceCm2 * (1 + $densities->cutWaste);
+        $isFilm = $part->covering->way === CoveringWay::Film;
+        $filmG = $isFilm ? $areaCm2 * $densities->filmGPerCm2 : 0.0;
+        $g = $areaCm2 * $thickMm / 10 * $densities->sheet;
+
+        return new CoveringNeed(
+            g: $g,
+            finishedG: ($g + $filmG) / (1 + $densities->cutWaste),
+            areaCm2: $areaCm2,
+            filmG: $filmG,
+            text: $isFilm
+                ? sprintf(
+                    'Lay a thin sheet of %.0f cm2, with film fibres between two layers. '.
+                        'Iron it under a cloth at the lowest setting that melts them, and cut the shape out.',
+                    $areaCm2,
+                )
+                : sprintf(
+                    'Cut from %.0f cm2 of sheet by the template on its size card. Firm its edge with slanting stabs.',
+                    $areaCm2,
+                ),
+        );
+    }
+}

@@ -1,0 +1,216 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Wool\Ledger;
+
+use Impa\Figure\Detail;
+use Impa\Figure\Figure;
+use Impa\Figure\Part;
+use Impa\Figure\Placing\Seat;
+use Impa\Material\CoveringWay;
+use Impa\Material\Densities;
+use Impa\Surface\Surface;
+use Impa\Wool\Spread;
+
+/**
+ * Everything a figure takes, line by line. The one place that says what is weighed out: totals, steps, portions, supply,
+ * balance, cards and the shelf only group its lines. Unchanging; surfaces are memoised.
+ */
+final class Ledger
+{
+    /** @var array<string, float> cm2 by part key, once they were asked for */
+    private array $areas = [];
+
+    /** @var ?array{parts: array<string, list<LedgerLine>>, details: array<string, LedgerLine>} */
+    private ?array $index = null;
+
+    /**
+     * @param  array<string, PartWool>  $wool  of one piece, by part key
+     * @param  list<LedgerLine>  $lines  part by part, then detail by detail, in the figure's order; none of 0 g
+     */
+    private function __construct(
+        public readonly Figure $figure,
+        public readonly Densities $densities,
+        public readonly array $wool,
+        public readonly array $lines,
+    ) {
+    }
+
+    public static function of(Figure $figure, Densities $densities): self
+    {
+        $wool = array_map(static fn (Part $part): PartWool => PartWool::of($part, $densities, Seat::host($figure, $part)), $figure->parts);
+        $lines = [];
+        foreach ($figure->parts as $key => $part) {
+            array_push($lines, ...self::part($part, $wool[$key]));
+        }
+        $surfaces = [];
+        foreach ($figure->details as $detail) {
+            $on = $figure->parts[$detail->on];
+            $surface = $on->solid->kind()->isFlat()
+                ? null
+                : $surfaces[$detail->on][$detail->side->value] ??= Surface::of($on->placements()[0], $detail->side);
+            $lines[] = self::detail($detail, $figure, $surface, $densities);
+        }
+
+        return new self(
+            $figure,
+            $densities,
+            $wool,
+            array_values(array_filter($lines, static fn (LedgerLine $l): bool => $l->g > 0.0)),
+        );
+    }
+
+    /** @return list<LedgerLine> what one part takes: its inside, its cover, what is laid on */
+    public function ofPart(string $key): array
+    {
+        return $this->index()['parts'][$key] ?? [];
+    }
+
+    /** What a detail takes, all its pieces; none where it takes no wool. */
+    public function ofDetail(string $key): ?LedgerLine
+    {
+        return $this->index()['details'][$key] ?? null;
+    }
+
+    /**
+     * The lines by what they are for, put together once.
+     *
+     * @return array{parts: array<string, list<LedgerLine>>, details: array<string, LedgerLine>}
+     */
+    private function index(): array
+    {
+        if ($this->index === null) {
+            $this->index = ['parts' => [], 'details' => []];
+            foreach ($this->lines as $line) {
+                if ($line->detail === '') {
+                    $this->index['parts'][$line->part][] = $line;
+                } else {
+                    $this->index['details'][$line->detail] = $line;
+                }
+            }
+        }
+
+        return $this->index;
+    }
+
+    /** Grams of everything that is weighed out. */
+    public function totalG(): float
+    {
+        return array_sum(array_map(static fn (LedgerLine $l): float => $l->allG(), $this->lines));
+    }
+
+    /**
+     * Grams by wool: what fills the parts first, then film, then colours in the figure's order.
+     *
+     * @return list<array{material: string, colour: ?string, spread: Spread, sigma: float}> sigma of the logarithm of each
+     */
+    public function totals(): array
+    {
+        $fillings = $colours = [];
+        foreach ($this->lines as $line) {
+            if ($line->colour === '') {
+                $fillings[$line->material][] = $line;
+            } else {
+                $colours[$line->colour][] = $line;
+            }
+        }
+        $totals = [];
+        foreach ($fillings as $material => $lines) {
+            $totals[] = ['material' => $material, 'colour' => null] + $this->sum($lines);
+        }
+        foreach (array_keys($this->figure->colours) as $colour) {
+            if (isset($colours[$colour])) {
+                $totals[] = ['material' => LedgerLine::WOOL, 'colour' => (string) $colour] + $this->sum($colours[$colour]);
+            }
+        }
+
+        return $totals;
+    }
+
+    /** The surface of one piece of a part, the dearest of its sums. */
+    public function areaCm2(string $part): float
+    {
+        return $this->areas[$part] ??= $this->wool[$part]->areaCm2();
+    }
+
+    /**
+     * @param  list<LedgerLine>  $lines
+     * @return array{spread: Spread, sigma: float}
+     */
+    private function sum(array $lines): array
+    {
+        $pieces = [];
+        $whole = 0.0;
+        foreach ($lines as $line) {
+            $whole += $line->allG();
+            for ($i = 0; $i < $line->pieces; $i++) {
+                $pieces[] = [$this->figure->parts[$line->part]->firmness->value, $line->g];
+            }
+        }
+        $sigma = $this->densities->hand->sigmaOfSum($pieces);
+
+        return ['spread' => Spread::around($whole, $sigma), 'sigma' => $sigma];
+    }
+
+    /** @return list<LedgerLine> */
+    private static function part(Part $part, PartWool $wool): array
+    {
+        $line = static fn (
+            Purpose $purpose,
+            string $material,
+            string $colour,
+            float $g,
+            CoveringWay $way,
+            string $why,
+        ): LedgerLine => new LedgerLine(
+            part: $part->key,
+            detail: '',
+            purpose: $purpose,
+            material: $material,
+            colour: $colour,
+            g: $g,
+            pieces: $part->count(),
+            way: $way,
+            why: $why,
+        );
+        $way = $part->covering->way;
+        $name = mb_strtolower($part->name);
+
+        return [
+            $line(Purpose::Inside, $wool->coreMaterial()->value, '', $wool->coreG(), CoveringWay::Felt, 'inside '.$name),
+            $line(
+                Purpose::Cover,
+                LedgerLine::WOOL,
+                $part->colour,
+                $wool->coverG(),
+                CoveringWay::Felt,
+                ($wool->insideCm3 > 0.0 ? 'cover of ' : 'all of ').$name,
+            ),
+            $line(
+                Purpose::Covering,
+                LedgerLine::WOOL,
+                $part->colour,
+                $wool->covering->g,
+                $way,
+                $way->words($wool->covering->count).' of '.$name,
+            ),
+            $line(Purpose::Film, LedgerLine::FILM, '', $wool->covering->filmG, $way, 'between the layers of '.$name),
+        ];
+    }
+
+    private static function detail(Detail $detail, Figure $figure, ?Surface $surface, Densities $densities): LedgerLine
+    {
+        return new LedgerLine(
+            part: $detail->on,
+            detail: $detail->key,
+            purpose: Purpose::Detail,
+            material: LedgerLine::WOOL,
+            colour: $detail->colour,
+            g: DetailWool::mg($detail, $surface, $densities) / 1000,
+            pieces: $figure->pieces($detail),
+            way: CoveringWay::Felt,
+            why: mb_strtolower($detail->name),
+        );
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Wool\Ledger;
+
+use Impa\Material\CoreMaterial;
+use Impa\Material\CoveringWay;
+
+/** One thing that is weighed out: so many pieces of so many grams, in one material or colour, for one part or detail. Immutable. */
+final readonly class LedgerLine
+{
+    /** Materials besides those that fill a part. */
+    public const WOOL = 'wool';
+
+    public const FILM = 'film';
+
+    /**
+     * @param  string  $part  key of the part it goes into or onto
+     * @param  string  $detail  key of the detail; empty for a part's own
+     * @param  string  $material  wool, film, or what fills a part (core-wool, scrap, stuffing, foam)
+     * @param  string  $colour  key of the figure's colour; empty for what has none of the figure's
+     * @param  float  $g  of one piece, waste included
+     * @param  CoveringWay  $way  how it is worked: felted, or laid on, wound round, cut out
+     * @param  string  $why  what it becomes, in a few words
+     */
+    public function __construct(
+        public string $part,
+        public string $detail,
+        public Purpose $purpose,
+        public string $material,
+        public string $colour,
+        public float $g,
+        public int $pieces,
+        public CoveringWay $way,
+        public string $why,
+    ) {
+    }
+
+    /** What a felter says for a material without a colour of the figure's. */
+    public static function word(string $material): string
+    {
+        return match ($material) {
+            self::WOOL => 'wool',
+            self::FILM => 'film fibres',
+            default => CoreMaterial::from($material)->word(),
+        };
+    }
+
+    /** Whether it is cut out of a sheet that is felted already, and so not weighed off. */
+    public function isCut(): bool
+    {
+        return $this->way === CoveringWay::PreFelt;
+    }
+
+    /** Grams of all its pieces. */
+    public function allG(): float
+    {
+        return $this->g * $this->pieces;
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Wool\Portion;
+
+use Impa\Figure\Figure;
+use Impa\Wool\Grams;
+use Impa\Wool\Ledger\Purpose;
+use Impa\Wool\Ledger\WoolWords;
+
+/** What to weigh and how to divide it, in one sentence. */
+final class PortionWords
+{
+    public static function of(Portion $portion, Figure $figure): string
+    {
+        $line = $portion->line;
+        $what = WoolWords::within($line->material, $line->colour, $figure);
+        $for = $line->purpose === Purpose::Covering ? ' for the '.$line->why : '';
+        $said = sprintf('Weigh %s %s%s.', Grams::text($line->allG()), $what, $for);
+        if ($line->pieces > 1) {
+            $said .= sprintf(
+                ' Split in %s equal pieces of %s.',
+                $line->pieces === 2 ? 'two' : (string) $line->pieces,
+                Grams::pieceText($line->allG(), $line->pieces),
+            );
+        }
+        if ($portion->cmEach > 0.0) {
+            $said .= sprintf(' That is %.0f cm of the rope%s.', $portion->cmEach, $line->pieces > 1 ? ' each' : '');
+        }
+        if (count($portion->layersG) > 1) {
+            $said .= sprintf(
+                ' A tight ball of %s first, then wraps of %s.',
+                Grams::text($portion->layersG[0]),
+                implode(', ', array_map(Grams::text(...), array_slice($portion->layersG, 1))),
+            );
+        }
+        if ($portion->fluffG > 0.0) {
+            $said .= sprintf(' Leave %s of it loose as the fluff end.', Grams::text($portion->fluffG));
+        }
+
+        return $said;
+    }
+}
