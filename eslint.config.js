@@ -3,7 +3,7 @@ import vue from 'eslint-plugin-vue'
 import ts from 'typescript-eslint'
 
 export default ts.config(
-  { ignores: ['node_modules', 'public', 'vendor', 'resources/app/api/figure.ts', 'resources/app/api/plan.ts'] },
+  { ignores: ['node_modules', 'public', 'vendor', 'resources/app/api/types'] },
   ...ts.configs.recommended,
   ...vue.configs['flat/recommended'],
   {

@@ -76,19 +76,19 @@ import type {
   Turning,
   Wool,
   Wools,
-} from './answers'
+} from './types/answers'
 import { isKept, keepAnswer, keptAnswer } from '../away/kept'
 import { whose } from '../state/own'
-import { askWhich } from '../state/stale'
+import { askWhich } from '../state/figure/stale'
 import { answers, isAway } from '../away/network'
 import { canWait, handOver, wait, waiting, type Waiting } from '../away/outbox'
-import type { Armature } from './armature'
-import type { BalanceSheet } from './balance'
-import type { Brush, Figure } from './figure'
-import type { ImpaFlat } from './flat'
-import type { ImpaPhotoCheck as PhotoFound } from './photo-check'
-import type { ImpaSetPlan as SetPlan } from './set-plan'
-import type { Schedule } from './schedule'
+import type { Armature } from './types/armature'
+import type { BalanceSheet } from './types/balance'
+import type { Brush, Figure } from './types/figure'
+import type { ImpaFlat } from './types/flat'
+import type { ImpaPhotoCheck as PhotoFound } from './types/photo-check'
+import type { ImpaSetPlan as SetPlan } from './types/set-plan'
+import type { Schedule } from './types/schedule'
 
 /** What is done where something is here already, and otherwise than in the archive. */
 export type ArchiveConflict = 'keep' | 'replace' | 'both'

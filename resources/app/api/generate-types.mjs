@@ -1,4 +1,4 @@
-// Writes figure.ts, plan.ts, balance.ts, steps.ts, schedule.ts, armature.ts,
+// Writes types/: figure.ts, plan.ts, balance.ts, steps.ts, schedule.ts, armature.ts,
 // hand.ts, photo-check.ts, set-plan.ts, kit.ts, flat.ts and answers.ts from formats/, so that the screens speak of documents and answers as the
 // formats do. Run: npm run types
 import { readFileSync, writeFileSync } from 'node:fs'
@@ -22,7 +22,7 @@ async function write(file, name, schema, from, imports = '') {
       '',
     )
     .replace(/\/\*\*\n \*\/\n/g, '')
-  writeFileSync(new URL(file, import.meta.url), plain)
+  writeFileSync(new URL(`types/${file}`, import.meta.url), plain)
 }
 
 /** What answers say in the figure's own terms, by where that stands in the figure's schema. */
@@ -70,9 +70,9 @@ for (const name of [
   'kit',
   'flat',
 ])
-  await write(`./${name}.ts`, name, read(`impa-${name}-1.schema.json`), `impa-${name}-1.schema.json`)
+  await write(`${name}.ts`, name, read(`impa-${name}-1.schema.json`), `impa-${name}-1.schema.json`)
 await write(
-  './answers.ts',
+  'answers.ts',
   'answers',
   { type: 'object', additionalProperties: false, $defs: inTypes(read('impa-http-1.openapi.json').components.schemas) },
   'impa-http-1.openapi.json',

@@ -1,5 +1,5 @@
 import { ref, shallowRef, watch, type Ref, type ShallowRef, type WatchSource } from 'vue'
-import { inWords } from './useTelling'
+import { inWords } from '../shared/useAsyncAction'
 
 interface Answer<T> {
   /** What came for the last question; null where nothing was asked, or it was refused. */

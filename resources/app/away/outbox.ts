@@ -1,6 +1,6 @@
 import { createStore, del, entries, set } from 'idb-keyval'
 import { ref } from 'vue'
-import type { Diary, LogEntry, StepsDone } from '../api/answers'
+import type { Diary, LogEntry, StepsDone } from '../api/types/answers'
 import { isForGood } from '../api/forGood'
 import { storeOf } from '../state/own'
 import { keepAnswer, keptAnswer } from './kept'

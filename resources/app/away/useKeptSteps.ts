@@ -1,7 +1,7 @@
 import { ref, watch } from 'vue'
 import { api } from '../api/client'
-import type { Figure } from '../api/figure'
-import type { WorkStep } from '../api/steps'
+import type { Figure } from '../api/types/figure'
+import type { WorkStep } from '../api/types/steps'
 import { answers, isAway } from './network'
 
 /** Asks for the drawing of every step once, in their order, so that they are here when the network is not; tells how many are. */

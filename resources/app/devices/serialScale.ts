@@ -1,5 +1,5 @@
 import type { Reading, Scale } from './scale'
-import { inWords } from '../api/useTelling'
+import { inWords } from '../shared/useAsyncAction'
 
 /** What of Web Serial is used; a test gives its own port. */
 export interface Port {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Detail } from '../api/figure'
+import type { Detail } from '../api/types/figure'
 import { detailLoop, line, path } from './geometry'
 
 /** One piece of a detail in flat colour, its holes open; or with `bare` only its outline. Millimetres from the part's middle, moved by `x`, `y`. */

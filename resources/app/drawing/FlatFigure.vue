@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Drawing } from '../api/answers'
-import type { Figure, Part } from '../api/figure'
+import type { Drawing } from '../api/types/answers'
+import type { Figure, Part } from '../api/types/figure'
 import DetailShape from './DetailShape.vue'
 import { path, places } from './geometry'
 

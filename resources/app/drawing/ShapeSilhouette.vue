@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Loop } from '../api/answers'
+import type { Loop } from '../api/types/answers'
 import { bounds, path } from './geometry'
 
 const props = defineProps<{ loops: Loop[]; hex?: string; size?: number }>()

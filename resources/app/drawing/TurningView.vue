@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { api } from '../api/client'
-import type { Figure } from '../api/figure'
+import type { Figure } from '../api/types/figure'
 import { useAnswer } from '../api/useAnswer'
 import type { TurningScene } from './turningScene'
 

@@ -1,5 +1,5 @@
 import outlines from '../../../tests/Support/outlines.json'
-import type { Detail } from '../api/figure'
+import type { Detail } from '../api/types/figure'
 import { describe, expect, it } from 'vitest'
 import { bounds, detailLoop, detailMiddle, path, places, round, turned, type Point } from './geometry'
 

@@ -1,5 +1,5 @@
-import type { Loop } from '../api/answers'
-import type { Detail, Part } from '../api/figure'
+import type { Loop } from '../api/types/answers'
+import type { Detail, Part } from '../api/types/figure'
 
 export type Point = [number, number]
 

@@ -21,8 +21,8 @@ import {
   Vector2,
   WebGLRenderer,
 } from 'three'
-import type { Turning, Loft } from '../api/answers'
-import type { Figure } from '../api/figure'
+import type { Turning, Loft } from '../api/types/answers'
+import type { Figure } from '../api/types/figure'
 import { places } from './geometry'
 
 export interface TurningScene {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { Brush } from '../api/figure'
+import type { Brush } from '../api/types/figure'
 
 /** A drawing to be brushed over. With no brush in hand it is only looked at. */
 const props = defineProps<{ src: string; strokes: Brush[]; as: Brush['as'] | null; width: number; busy?: boolean }>()

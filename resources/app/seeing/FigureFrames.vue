@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Box } from '../api/answers'
+import type { Box } from '../api/types/answers'
 import type { View } from '../api/client'
 
 /** The figures that stand apart on a picture, framed, and what each is taken for. Lies over the picture. */

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { mdiBrush, mdiPen, mdiPerspectiveMore, mdiScriptOutline, mdiUndoVariant } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
-import type { Seen } from '../api/answers'
-import type { Brush } from '../api/figure'
-import LengthField from '../shell/LengthField.vue'
+import type { Seen } from '../api/types/answers'
+import type { Brush } from '../api/types/figure'
+import LengthField from '../shared/LengthField.vue'
 import BrushBoard from './BrushBoard.vue'
 import FigureFrames from './FigureFrames.vue'
 import SeenOverlay from './SeenOverlay.vue'
@@ -11,7 +11,7 @@ import SheetCorners, { type Corners } from './SheetCorners.vue'
 import { MOST_STROKES, useSeeing, type Source } from './useSeeing'
 import ViewChoices from './ViewChoices.vue'
 import WishFields from './WishFields.vue'
-import { inWords } from '../api/useTelling'
+import { inWords } from '../shared/useAsyncAction'
 
 /** How a drawing becomes shapes: what Impa takes for paper, figure and ink, what the felter says to that, and what is then seen. */
 const props = defineProps<{

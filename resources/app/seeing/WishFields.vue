@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Glance } from '../api/answers'
+import type { Glance } from '../api/types/answers'
 
 /** What a drawing is asked for before it is looked at closely, and at a glance what each wish does to it. */
 defineProps<{ glance: Glance | null; trouble: string; disabled: boolean }>()

@@ -1,9 +1,9 @@
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
-import type { Seen } from '../api/answers'
+import type { Seen } from '../api/types/answers'
 import { api, Refusal, type View } from '../api/client'
-import type { Brush, Figure } from '../api/figure'
+import type { Brush, Figure } from '../api/types/figure'
 import { useAnswer } from '../api/useAnswer'
-import { inWords } from '../api/useTelling'
+import { inWords } from '../shared/useAsyncAction'
 
 /** A drawing to be looked at: a file that is not sent yet, or a picture that is here, with the figure that was made of it. */
 export interface Source {

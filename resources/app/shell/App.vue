@@ -2,7 +2,7 @@
 import { onBeforeUnmount, onMounted, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { usePlace } from '../away/usePlace'
-import { useFigure } from '../state/figure'
+import { useFigure } from '../state/figure/figure'
 import AwayBar from '../away/AwayBar.vue'
 import ConflictDialog from './ConflictDialog.vue'
 import DryingClocks from './DryingClocks.vue'

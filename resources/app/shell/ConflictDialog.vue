@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useFigure } from '../state/figure'
+import { useFigure } from '../state/figure/figure'
 
 const figure = useFigure()
 </script>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref } from 'vue'
 import { useDrying, type DryingClock } from '../state/drying'
-import { ring } from './ring'
+import { ring } from '../shared/ring'
 
 /** What dries, on every page: how long still; it rings when it is dry. */
 const drying = useDrying()

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import type { Revision, Revisions } from '../api/answers'
+import type { Revision, Revisions } from '../api/types/answers'
 import { api } from '../api/client'
-import { useFigure } from '../state/figure'
+import { useFigure } from '../state/figure/figure'
 import { useUnits } from '../state/units'
-import { useTelling } from '../api/useTelling'
+import { useAsyncAction } from '../shared/useAsyncAction'
 
 /** What the figure once was: what changed in words, two of them side by side, a way back, and figures that branch off. */
 const show = defineModel<boolean>({ required: true })
@@ -16,7 +16,7 @@ const revisions = ref<Revisions['revisions']>([])
 const chosen = ref(0)
 const then = ref<(Revision & { picture: string }) | null>(null)
 const nowPicture = ref('')
-const { trouble, busy, tell } = useTelling()
+const { trouble, busy, tell } = useAsyncAction()
 const branch = ref({ name: '', percent: '120', colours: {} as Record<string, string> })
 
 const when = (ms: number) =>

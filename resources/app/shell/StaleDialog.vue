@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { choice } from '../state/stale'
+import { choice } from '../state/figure/stale'
 
 /** Something small was changed in another window meanwhile: which of the two is to stand. Nothing of either is lost before that. */
 </script>

@@ -3,10 +3,10 @@ import { mdiHelpCircleOutline, mdiHistory, mdiLampOutline, mdiRedo, mdiUndo, mdi
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { useTheme } from 'vuetify'
-import { useFigure } from '../state/figure'
+import { useFigure } from '../state/figure/figure'
 import { useUnits } from '../state/units'
 import { rememberTheme } from '../style/themes'
-import LengthField from './LengthField.vue'
+import LengthField from '../shared/LengthField.vue'
 import { showKeys } from './useKeys'
 
 const route = useRoute()

@@ -1,9 +1,9 @@
 import { ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { useFigure } from '../state/figure'
+import { useFigure } from '../state/figure/figure'
 import { round } from '../drawing/geometry'
 import { STATIONS } from './router'
-import { useHotkeys } from './useHotkeys'
+import { useHotkeys } from '../shared/useHotkeys'
 
 /** Whether the list of keys is shown. */
 export const showKeys = ref(false)

@@ -1,5 +1,5 @@
 import { shallowReactive } from 'vue'
-import type { Trade } from '../api/answers'
+import type { Trade } from '../api/types/answers'
 import { api } from '../api/client'
 
 /** The trade's words, choices and defaults, as PHP has them; there before any screen is. */

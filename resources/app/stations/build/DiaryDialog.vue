@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Diary } from '../../api/answers'
+import type { Diary } from '../../api/types/answers'
 import { api } from '../../api/client'
-import { useFigure } from '../../state/figure'
+import { useFigure } from '../../state/figure/figure'
 import { useUnits } from '../../state/units'
 
 /** The log of the figure, sitting by sitting, and what was planned beside what it took. */

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, reactive, watch } from 'vue'
 import { api, type Evenings } from '../../api/client'
-import type { Schedule } from '../../api/schedule'
-import type { WorkStep } from '../../api/steps'
+import type { Schedule } from '../../api/types/schedule'
+import type { WorkStep } from '../../api/types/steps'
 import { useAnswer } from '../../api/useAnswer'
-import { download } from '../../download'
-import { useFigure } from '../../state/figure'
+import { download } from '../../shared/download'
+import { useFigure } from '../../state/figure/figure'
 import { useUnits } from '../../state/units'
 import { own } from '../../state/own'
 

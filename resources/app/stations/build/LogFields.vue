@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { Diary, LogEntry } from '../../api/answers'
+import type { Diary, LogEntry } from '../../api/types/answers'
 import { api } from '../../api/client'
-import type { WorkStep } from '../../api/steps'
-import { useFigure } from '../../state/figure'
+import type { WorkStep } from '../../api/types/steps'
+import { useFigure } from '../../state/figure/figure'
 import { useUnits } from '../../state/units'
 import ScalePanel from '../stash/ScalePanel.vue'
-import { inWords } from '../../api/useTelling'
+import { inWords } from '../../shared/useAsyncAction'
 
 /** What is noted beside the step: a note, a photo, a weight from the scale against what was wanted, a broken needle. */
 const props = defineProps<{ step: WorkStep; diary: Diary | null }>()

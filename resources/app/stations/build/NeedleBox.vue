@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
-import type { NeedlesAtHand } from '../../api/answers'
+import type { NeedlesAtHand } from '../../api/types/answers'
 import { api } from '../../api/client'
-import { inWords } from '../../api/useTelling'
+import { inWords } from '../../shared/useAsyncAction'
 
 /** The box of needles: so many of each gauge and kind. What is advised hangs on it; a broken one is taken out by itself. */
 const show = defineModel<boolean>({ required: true })

@@ -2,12 +2,12 @@
 import { mdiArrowDown, mdiArrowUp } from '@mdi/js'
 import { computed, nextTick, ref, watch } from 'vue'
 import { api } from '../../api/client'
-import type { School } from '../../api/answers'
-import type { WorkStep } from '../../api/steps'
+import type { School } from '../../api/types/answers'
+import type { WorkStep } from '../../api/types/steps'
 import ByHand from '../hand/ByHand.vue'
-import { useFigure } from '../../state/figure'
+import { useFigure } from '../../state/figure/figure'
 import { useUnits } from '../../state/units'
-import { inWords } from '../../api/useTelling'
+import { inWords } from '../../shared/useAsyncAction'
 
 /** Every step in order: tick it, look at it, pull it forward or put it off; where that cannot be, why. */
 const props = defineProps<{ steps: WorkStep[]; schools: School[]; here: string; changed: string }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { WorkStep } from '../../api/steps'
-import { useFigure } from '../../state/figure'
+import type { WorkStep } from '../../api/types/steps'
+import { useFigure } from '../../state/figure/figure'
 import { useUnits } from '../../state/units'
 import StepDrawing from './StepDrawing.vue'
 

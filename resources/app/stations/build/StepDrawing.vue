@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { api } from '../../api/client'
-import type { WorkStep } from '../../api/steps'
+import type { WorkStep } from '../../api/types/steps'
 import { useAnswer } from '../../api/useAnswer'
-import { useFigure } from '../../state/figure'
+import { useFigure } from '../../state/figure/figure'
 
 /** The drawing of a step, as PHP draws it: the figure as far as it has got, the present piece lit, needles where they go in. */
 const props = defineProps<{ step: WorkStep }>()

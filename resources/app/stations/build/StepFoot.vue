@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { WorkStep } from '../../api/steps'
+import type { WorkStep } from '../../api/types/steps'
 import { useUnits } from '../../state/units'
 
 /** What must be seen before a step is ticked: when it is done, and where it can hurt. It stands by the button, never below an edge. */

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { api, type BookletWish } from '../../api/client'
-import { download } from '../../download'
-import { useFigure } from '../../state/figure'
+import { download } from '../../shared/download'
+import { useFigure } from '../../state/figure/figure'
 import { paperSize } from '../../state/printer'
-import PaperSelect from '../../shell/PaperSelect.vue'
-import { inWords } from '../../api/useTelling'
+import PaperSelect from '../../shared/PaperSelect.vue'
+import { inWords } from '../../shared/useAsyncAction'
 
 /** The figure as a pattern to share: whose it is comes first; the drawing stays out unless it is asked for. */
 const show = defineModel<boolean>({ required: true })

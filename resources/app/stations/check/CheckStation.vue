@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import PageTabs from '../../shell/PageTabs.vue'
-import { useInAddress } from '../../shell/useInAddress'
-import { useFigure } from '../../state/figure'
+import PageTabs from '../../shared/PageTabs.vue'
+import { useInAddress } from '../../shared/useInAddress'
+import { useFigure } from '../../state/figure/figure'
 import FinishPane from './FinishPane.vue'
 import MendPane, { type MendStart } from './MendPane.vue'
 import PhotoPane from './PhotoPane.vue'

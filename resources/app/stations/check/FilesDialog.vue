@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { api } from '../../api/client'
-import { useTelling } from '../../api/useTelling'
-import { download } from '../../download'
-import { useFigure } from '../../state/figure'
+import { useAsyncAction } from '../../shared/useAsyncAction'
+import { download } from '../../shared/download'
+import { useFigure } from '../../state/figure/figure'
 
 /** The figure for other programs, each in an open format. */
 const show = defineModel<boolean>({ required: true })
 const figure = useFigure()
-const { trouble, busy, tell } = useTelling()
+const { trouble, busy, tell } = useAsyncAction()
 
 const files = [
   {

@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, watch } from 'vue'
-import type { Closing } from '../../api/answers'
+import type { Closing } from '../../api/types/answers'
 import { api } from '../../api/client'
 import BookletDialog from './BookletDialog.vue'
 import FilesDialog from './FilesDialog.vue'
 import LinksDialog from './LinksDialog.vue'
 import { hasAccounts } from '../../state/accounts'
-import PrintDialog from '../../shell/PrintDialog.vue'
-import { useFigure } from '../../state/figure'
-import { useSupply } from '../../state/supply'
+import PrintDialog from '../../shared/PrintDialog.vue'
+import { useFigure } from '../../state/figure/figure'
+import { useSupply } from '../../state/figure/supply'
 import FinishDialog from '../wool/FinishDialog.vue'
-import { inWords } from '../../api/useTelling'
+import { inWords } from '../../shared/useAsyncAction'
 
 /** The last look: what is left, what must be warned of, what to change next time, and the card of the finished figure. */
 const figure = useFigure()

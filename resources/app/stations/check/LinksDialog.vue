@@ -1,17 +1,17 @@
 <script setup lang="ts">
 import { mdiContentCopy } from '@mdi/js'
 import { onMounted, ref } from 'vue'
-import type { SharedLinks } from '../../api/answers'
+import type { SharedLinks } from '../../api/types/answers'
 import { api } from '../../api/client'
-import { useTelling } from '../../api/useTelling'
-import { useFigure } from '../../state/figure'
+import { useAsyncAction } from '../../shared/useAsyncAction'
+import { useFigure } from '../../state/figure/figure'
 
 /** Links by which the figure is shown to whoever has one, until it is ended. */
 const show = defineModel<boolean>({ required: true })
 const figure = useFigure()
 const links = ref<SharedLinks | null>(null)
 const copied = ref(false)
-const { trouble, busy, tell } = useTelling()
+const { trouble, busy, tell } = useAsyncAction()
 onMounted(() => tell(async () => void (links.value = await api.links(figure.id))))
 const make = () =>
   tell(async () => {

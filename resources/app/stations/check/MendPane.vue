@@ -5,12 +5,12 @@ export type MendStart = { sign: string; about: string; answers: Record<string, n
 
 <script setup lang="ts">
 import { computed, onMounted, ref, watch } from 'vue'
-import type { Remedies, Signs } from '../../api/answers'
+import type { Remedies, Signs } from '../../api/types/answers'
 import { api } from '../../api/client'
 import SignPicture from './SignPicture.vue'
-import { useFigure } from '../../state/figure'
+import { useFigure } from '../../state/figure/figure'
 import { useUnits } from '../../state/units'
-import { inWords } from '../../api/useTelling'
+import { inWords } from '../../shared/useAsyncAction'
 
 /** The mend desk: what is seen, a question or two, and what helps with its amounts. */
 const props = defineProps<{ start?: MendStart | null }>()

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, onMounted, reactive, ref, watch } from 'vue'
-import type { MeasuredParts, PartCheck } from '../../api/answers'
+import type { MeasuredParts, PartCheck } from '../../api/types/answers'
 import { api } from '../../api/client'
-import { useFigure } from '../../state/figure'
+import { useFigure } from '../../state/figure/figure'
 import { useUnits } from '../../state/units'
-import { inWords } from '../../api/useTelling'
+import { inWords } from '../../shared/useAsyncAction'
 
 /** Every part against its card: calipers and scale in, what is still to be felted in or added out. */
 const figure = useFigure()

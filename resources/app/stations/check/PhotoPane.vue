@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue'
-import type { Photos } from '../../api/answers'
+import type { Photos } from '../../api/types/answers'
 import { api, type PhotoOf } from '../../api/client'
-import type { ImpaPhotoCheck } from '../../api/photo-check'
+import type { ImpaPhotoCheck } from '../../api/types/photo-check'
 import type { MendStart } from './MendPane.vue'
 import { deviceCamera } from '../../devices/camera'
 import RulerEnds from './RulerEnds.vue'
 import ScaleForm from './ScaleForm.vue'
-import PrintDialog from '../../shell/PrintDialog.vue'
-import { useHotkeys } from '../../shell/useHotkeys'
-import { useFigure } from '../../state/figure'
-import { inWords } from '../../api/useTelling'
+import PrintDialog from '../../shared/PrintDialog.vue'
+import { useHotkeys } from '../../shared/useHotkeys'
+import { useFigure } from '../../state/figure/figure'
+import { inWords } from '../../shared/useAsyncAction'
 
 /** A photo with the plan laid over it: what deviates in words and mm, each with a pin on the photo. */
 const emit = defineEmits<{ mend: [start: MendStart] }>()

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import type { PhotoOf } from '../../api/client'
-import LengthField from '../../shell/LengthField.vue'
-import { useFigure } from '../../state/figure'
+import LengthField from '../../shared/LengthField.vue'
+import { useFigure } from '../../state/figure/figure'
 
 /** What tells the scale of a photo without marker sheet: two places on a ruler, or a part between the calipers. */
 const props = defineProps<{ ends: number[][]; busy: boolean }>()

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, onMounted, reactive, ref, watch } from 'vue'
-import type { Shown } from '../../api/answers'
+import type { Shown } from '../../api/types/answers'
 import { api } from '../../api/client'
-import LengthField from '../../shell/LengthField.vue'
-import { useFigure } from '../../state/figure'
+import LengthField from '../../shared/LengthField.vue'
+import { useFigure } from '../../state/figure/figure'
 import { useUnits } from '../../state/units'
-import { inWords } from '../../api/useTelling'
+import { inWords } from '../../shared/useAsyncAction'
 
 /** Where the figure is shown: a jar, a hook, a jacket, keys, a dolls' house. What fits, and what helps where it does not. */
 const figure = useFigure()

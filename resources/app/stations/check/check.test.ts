@@ -1,6 +1,6 @@
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
-import type { Closing, Hand, PartCheck, Photos } from '../../api/answers'
+import type { Closing, Hand, PartCheck, Photos } from '../../api/types/answers'
 import { api, Refusal } from '../../api/client'
 import { late } from '../../../../tests/Support/late'
 import { onTable, plain, type OnTable } from '../../../../tests/Support/onTable'

@@ -2,8 +2,8 @@
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { api } from '../../api/client'
 import { bounds } from '../../drawing/geometry'
-import { useFigure } from '../../state/figure'
-import { inWords } from '../../api/useTelling'
+import { useFigure } from '../../state/figure/figure'
+import { inWords } from '../../shared/useAsyncAction'
 
 /** The face as it will look in wool, from arm's length, across a table and across a room. */
 const props = defineProps<{ part: string }>()

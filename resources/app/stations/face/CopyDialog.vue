@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import type { Card } from '../../api/answers'
+import type { Card } from '../../api/types/answers'
 import { api } from '../../api/client'
-import type { Figure } from '../../api/figure'
-import { useFigure } from '../../state/figure'
-import { inWords } from '../../api/useTelling'
+import type { Figure } from '../../api/types/figure'
+import { useFigure } from '../../state/figure/figure'
+import { inWords } from '../../shared/useAsyncAction'
 
 /** A face taken over from another figure, or from another head of this one, with its proportions. */
 const show = defineModel<boolean>({ required: true })

@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { mdiDeleteOutline } from '@mdi/js'
 import { computed } from 'vue'
-import type { Advice, Mend } from '../../api/answers'
+import type { Advice, Mend } from '../../api/types/answers'
 import { api } from '../../api/client'
-import type { Detail } from '../../api/figure'
-import ColourPicker from '../../shell/ColourPicker.vue'
-import LengthField from '../../shell/LengthField.vue'
-import { useFigure } from '../../state/figure'
+import type { Detail } from '../../api/types/figure'
+import ColourPicker from '../../shared/ColourPicker.vue'
+import LengthField from '../../shared/LengthField.vue'
+import { useFigure } from '../../state/figure/figure'
 import { trade } from '../../state/trade'
-import { arranged, arrangements } from './arrange'
-import { wholeWidth, widthAt } from './reshape'
+import { arranged, arrangements } from './board/arrange'
+import { wholeWidth, widthAt } from './board/reshape'
 
 const props = withDefaults(defineProps<{ advice?: Record<string, Advice[]>; point?: number | null }>(), {
   advice: () => ({}),

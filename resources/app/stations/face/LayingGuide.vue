@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { mdiChevronLeft, mdiChevronRight } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
-import type { Laying } from '../../api/answers'
+import type { Laying } from '../../api/types/answers'
 import { api } from '../../api/client'
-import { useFigure } from '../../state/figure'
-import { useInAddress } from '../../shell/useInAddress'
-import NeedleTags from './NeedleTags.vue'
-import NeedleView from './NeedleView.vue'
+import { useFigure } from '../../state/figure/figure'
+import { useInAddress } from '../../shared/useInAddress'
+import NeedleTags from './board/NeedleTags.vue'
+import NeedleView from './board/NeedleView.vue'
 
 /** One detail at a time, in large type, to be read while the hands are full: what to take, where to prick, how to stab. */
 const props = defineProps<{ part: string }>()

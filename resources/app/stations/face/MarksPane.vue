@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import type { FaceGrid, FaceWork } from '../../api/answers'
+import type { FaceGrid, FaceWork } from '../../api/types/answers'
 import { api } from '../../api/client'
 import { useAnswer } from '../../api/useAnswer'
-import { useFigure } from '../../state/figure'
+import { useFigure } from '../../state/figure/figure'
 import { useUnits } from '../../state/units'
-import MeasureLine from './MeasureLine.vue'
+import MeasureLine from './board/MeasureLine.vue'
 
 /** Where to prick each detail, by tape from the crown or from any other anchor; whether it reads; how even the whole is. */
 const props = defineProps<{ part: string; work: FaceWork; grid: FaceGrid | null }>()

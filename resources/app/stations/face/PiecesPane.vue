@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
-import type { FacePiece } from '../../api/answers'
+import type { FacePiece } from '../../api/types/answers'
 import { api } from '../../api/client'
 import DetailShape from '../../drawing/DetailShape.vue'
-import { useFigure } from '../../state/figure'
-import { inWords } from '../../api/useTelling'
+import { useFigure } from '../../state/figure/figure'
+import { inWords } from '../../shared/useAsyncAction'
 
 /** Pieces of a face, each shown on a ball; one that is chosen on the head is varied by its sliders. PHP draws every one anew. */
 const props = defineProps<{ part: string }>()

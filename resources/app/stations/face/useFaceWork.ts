@@ -1,7 +1,7 @@
 import { ref, watch, type Ref } from 'vue'
-import type { FaceGrid, FaceWork } from '../../api/answers'
+import type { FaceGrid, FaceWork } from '../../api/types/answers'
 import { api } from '../../api/client'
-import { useFigure } from '../../state/figure'
+import { useFigure } from '../../state/figure/figure'
 
 const NOTHING: FaceWork = { order: [], advice: {}, evenness: { levelMm: 0, asideMm: 0, eyeLineMm: null } }
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { Hand } from '../../api/answers'
+import type { Hand } from '../../api/types/answers'
 
 /** Plan against done, figure by figure: the bar is what was foretold then, the dot what came out; both to the same scale, plan = 1. */
 const props = defineProps<{ figures: Hand['figures'] }>()

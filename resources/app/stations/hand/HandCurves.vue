@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Hand } from '../../api/answers'
+import type { Hand } from '../../api/types/answers'
 
 /** What was known before and what is known now over one scale; every record a dot on it. */
 const props = defineProps<{

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
-import type { Hand } from '../../api/answers'
+import type { Hand } from '../../api/types/answers'
 import { api } from '../../api/client'
 import FigureRows from './FigureRows.vue'
 import HandCurves from './HandCurves.vue'
 import PracticePane from './PracticePane.vue'
-import { inWords } from '../../api/useTelling'
+import { inWords } from '../../shared/useAsyncAction'
 
 /** The felter's own hand: what was known before and now, every record a dot that can be taken out. */
 const hand = ref<Hand | null>(null)

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { reactive, ref } from 'vue'
-import type { Hand } from '../../api/answers'
+import type { Hand } from '../../api/types/answers'
 import { api } from '../../api/client'
 import { trade } from '../../state/trade'
 import { useUnits } from '../../state/units'
-import { inWords } from '../../api/useTelling'
+import { inWords } from '../../shared/useAsyncAction'
 
 /** Three small balls and a sausage, and pieces that were made before: weigh, measure, and Impa knows the hand better. */
 const props = defineProps<{ practice: Hand['practice']; made: string[] }>()

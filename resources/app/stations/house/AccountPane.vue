@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import type { Session } from '../../api/answers'
+import type { Session } from '../../api/types/answers'
 import { api, handOverNow } from '../../api/client'
-import { useTelling } from '../../api/useTelling'
+import { useAsyncAction } from '../../shared/useAsyncAction'
 import { enter, forget } from './enter'
 
 defineProps<{ felter: NonNullable<Session['felter']> }>()
-const { trouble, busy, tell } = useTelling()
+const { trouble, busy, tell } = useAsyncAction()
 const old = ref('')
 const password = ref('')
 const told = ref('')

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { ArchivePreview } from '../../api/answers'
+import type { ArchivePreview } from '../../api/types/answers'
 import { api, type ArchiveConflict } from '../../api/client'
-import { useTelling } from '../../api/useTelling'
+import { useAsyncAction } from '../../shared/useAsyncAction'
 
 /** Everything out as one file, and in again with a look at it first. */
-const { trouble, busy, tell } = useTelling()
+const { trouble, busy, tell } = useAsyncAction()
 const picker = ref<HTMLInputElement>()
 const archive = ref<File | null>(null)
 const preview = ref<ArchivePreview | null>(null)

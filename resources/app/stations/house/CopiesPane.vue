@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
-import type { CopiesTold } from '../../api/answers'
+import type { CopiesTold } from '../../api/types/answers'
 import { api } from '../../api/client'
-import { useTelling } from '../../api/useTelling'
+import { useAsyncAction } from '../../shared/useAsyncAction'
 
 /** Copies of the store: when the last one was made, how many are kept, and how one is put back. */
 const told = ref<CopiesTold | null>(null)
-const { trouble, busy, tell } = useTelling()
+const { trouble, busy, tell } = useAsyncAction()
 onMounted(() => tell(async () => void (told.value = await api.copies())))
 const copyNow = () => tell(async () => void (told.value = await api.copyNow()))
 const last = computed(() => told.value?.copies[0])

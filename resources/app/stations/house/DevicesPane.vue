@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { toString as drawn } from 'qrcode'
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
-import type { Devices, PairingCode } from '../../api/answers'
+import type { Devices, PairingCode } from '../../api/types/answers'
 import { api } from '../../api/client'
-import { useTelling } from '../../api/useTelling'
+import { useAsyncAction } from '../../shared/useAsyncAction'
 
 /** Tablets beside the mat: paired once by a code, listed, sent away. */
 const ASK_AGAIN_MS = 2000
@@ -11,7 +11,7 @@ const devices = ref<Devices | null>(null)
 const code = ref<PairingCode | null>(null)
 const picture = ref('')
 const left = ref(0)
-const { trouble, busy, tell } = useTelling()
+const { trouble, busy, tell } = useAsyncAction()
 onMounted(() => tell(async () => void (devices.value = await api.devices())))
 
 const offer = () =>

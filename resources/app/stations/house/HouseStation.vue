@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue'
-import type { Session } from '../../api/answers'
+import type { Session } from '../../api/types/answers'
 import { api } from '../../api/client'
-import { useTelling } from '../../api/useTelling'
+import { useAsyncAction } from '../../shared/useAsyncAction'
 import AccountPane from './AccountPane.vue'
 import ArchivePane from './ArchivePane.vue'
 import CopiesPane from './CopiesPane.vue'
@@ -10,7 +10,7 @@ import DevicesPane from './DevicesPane.vue'
 
 /** What is about all of Impa: who is in it, what else may look in, everything out and in. */
 const session = ref<Session | null>(null)
-const { trouble, tell } = useTelling()
+const { trouble, tell } = useAsyncAction()
 onMounted(() => tell(async () => void (session.value = await api.session())))
 </script>
 

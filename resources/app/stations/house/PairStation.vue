@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { api } from '../../api/client'
-import { useTelling } from '../../api/useTelling'
+import { useAsyncAction } from '../../shared/useAsyncAction'
 import DoorSheet from './DoorSheet.vue'
 import { enter } from './enter'
 
@@ -9,7 +9,7 @@ import { enter } from './enter'
 const said = new URLSearchParams(window.location.hash.slice(1))
 history.replaceState(history.state, '', '/pair')
 
-const { trouble, busy, tell } = useTelling()
+const { trouble, busy, tell } = useAsyncAction()
 const code = ref(said.get('code') ?? '')
 const name = ref(/iPad|Tablet|Android/.test(navigator.userAgent) ? 'Tablet by the mat' : 'Device by the mat')
 const pair = () =>

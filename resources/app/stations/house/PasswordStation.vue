@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { api } from '../../api/client'
-import { useTelling } from '../../api/useTelling'
+import { useAsyncAction } from '../../shared/useAsyncAction'
 import DoorSheet from './DoorSheet.vue'
 
 /** After the hash of the link: what stands there goes to no server by itself, and out of the address once it is read. */
 const said = new URLSearchParams(window.location.hash.slice(1))
 history.replaceState(history.state, '', '/password')
 
-const { trouble, busy, tell } = useTelling()
+const { trouble, busy, tell } = useAsyncAction()
 const email = ref(said.get('email') ?? '')
 const password = ref('')
 const seen = ref(false)

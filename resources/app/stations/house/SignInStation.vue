@@ -2,12 +2,12 @@
 import { ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { api } from '../../api/client'
-import { useTelling } from '../../api/useTelling'
+import { useAsyncAction } from '../../shared/useAsyncAction'
 import DoorSheet from './DoorSheet.vue'
 import { enter } from './enter'
 
 const route = useRoute()
-const { trouble, busy, tell } = useTelling()
+const { trouble, busy, tell } = useAsyncAction()
 const email = ref('')
 const password = ref('')
 const seen = ref(false)

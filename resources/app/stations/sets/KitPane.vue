@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, watch } from 'vue'
-import type { KitTold, Reserve, SetKept } from '../../api/answers'
+import type { KitTold, Reserve, SetKept } from '../../api/types/answers'
 import { api, type KitWish } from '../../api/client'
-import type { ImpaSetPlan } from '../../api/set-plan'
-import { download } from '../../download'
-import PaperSelect from '../../shell/PaperSelect.vue'
+import type { ImpaSetPlan } from '../../api/types/set-plan'
+import { download } from '../../shared/download'
+import PaperSelect from '../../shared/PaperSelect.vue'
 import { paperSize } from '../../state/printer'
 import { trade } from '../../state/trade'
 import { useUnits } from '../../state/units'
-import { useTelling } from '../../api/useTelling'
+import { useAsyncAction } from '../../shared/useAsyncAction'
 
 /** Kits of one of the figures for a workshop: what each bag holds, what is packed and bought, how it runs; labels and sheets. */
 const props = defineProps<{ set: SetKept; plan: ImpaSetPlan }>()
@@ -20,7 +20,7 @@ const beginners = ref('80')
 const reserve = ref<Reserve>('usual')
 const labels = ref('a4-3x7')
 const told = ref<KitTold | null>(null)
-const { trouble, busy, tell } = useTelling()
+const { trouble, busy, tell } = useAsyncAction()
 const names = computed(() => props.plan.members.map((m, i) => ({ value: i, title: m.name })))
 const sizes = [
   { value: 'a4-3x7', title: 'A4, 3 x 7 of 63.5 x 38.1 mm' },

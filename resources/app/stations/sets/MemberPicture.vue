@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { onBeforeUnmount, ref, watch } from 'vue'
-import type { SetMember } from '../../api/answers'
+import type { SetMember } from '../../api/types/answers'
 import { api } from '../../api/client'
 
 /** A member of a set in its own colours. */

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { mdiClose } from '@mdi/js'
 import { computed, ref } from 'vue'
-import type { Card, SetKept, SetMember } from '../../api/answers'
+import type { Card, SetKept, SetMember } from '../../api/types/answers'
 import { api } from '../../api/client'
-import type { ImpaSetPlan } from '../../api/set-plan'
-import LengthField from '../../shell/LengthField.vue'
+import type { ImpaSetPlan } from '../../api/types/set-plan'
+import LengthField from '../../shared/LengthField.vue'
 import { useUnits } from '../../state/units'
 import MemberPicture from './MemberPicture.vue'
-import { inWords } from '../../api/useTelling'
+import { inWords } from '../../shared/useAsyncAction'
 
 /** The figures of a set in a row: colours, size, how many; and more of them by a rule. */
 const props = defineProps<{ set: SetKept; plan: ImpaSetPlan | null; shelf: Card[] }>()

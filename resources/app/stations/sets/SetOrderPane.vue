@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { onMounted, ref, watch } from 'vue'
-import type { SetKept, SetSittings } from '../../api/answers'
+import type { SetKept, SetSittings } from '../../api/types/answers'
 import { api } from '../../api/client'
-import type { ImpaSetPlan } from '../../api/set-plan'
+import type { ImpaSetPlan } from '../../api/types/set-plan'
 import { useUnits } from '../../state/units'
-import { inWords } from '../../api/useTelling'
+import { inWords } from '../../shared/useAsyncAction'
 
 /** Like pieces together: all cores, then covers from light to dark, and so on; what that saves; laid into sittings. */
 const props = defineProps<{ set: SetKept; plan: ImpaSetPlan }>()

@@ -2,10 +2,10 @@
 import { mdiPlus } from '@mdi/js'
 import { onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import type { Card, SetKept } from '../../api/answers'
+import type { Card, SetKept } from '../../api/types/answers'
 import { api } from '../../api/client'
 import MemberPicture from './MemberPicture.vue'
-import { inWords } from '../../api/useTelling'
+import { inWords } from '../../shared/useAsyncAction'
 
 /** Sets below the figures: each a row of its first figures; a new one from figures of the shelf. */
 const props = defineProps<{ cards: Card[] }>()

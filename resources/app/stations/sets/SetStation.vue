@@ -2,17 +2,17 @@
 import { mdiUndo } from '@mdi/js'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import type { Card, Reserve, SetKept, SetMember } from '../../api/answers'
+import type { Card, Reserve, SetKept, SetMember } from '../../api/types/answers'
 import { api } from '../../api/client'
-import type { ImpaSetPlan } from '../../api/set-plan'
-import PageTabs from '../../shell/PageTabs.vue'
-import { useHotkeys } from '../../shell/useHotkeys'
+import type { ImpaSetPlan } from '../../api/types/set-plan'
+import PageTabs from '../../shared/PageTabs.vue'
+import { useHotkeys } from '../../shared/useHotkeys'
 import KitPane from './KitPane.vue'
 import { takenApart } from './apart'
 import MembersPane from './MembersPane.vue'
 import SetOrderPane from './SetOrderPane.vue'
 import SetWoolPane from './SetWoolPane.vue'
-import { useTelling } from '../../api/useTelling'
+import { useAsyncAction } from '../../shared/useAsyncAction'
 import { useUnits } from '../../state/units'
 
 /** Several figures planned as one: who is in it, what it takes, in what order it is made. */
@@ -23,7 +23,7 @@ const set = ref<SetKept | null>(null)
 const plan = ref<ImpaSetPlan | null>(null)
 const shelf = ref<Card[]>([])
 const reserve = ref<Reserve>('usual')
-const { trouble, busy, tell } = useTelling()
+const { trouble, busy, tell } = useAsyncAction()
 const before = ref<string[]>([])
 const pages = [
   { key: 'members', title: 'Figures' },

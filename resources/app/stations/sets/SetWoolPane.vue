@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, watch } from 'vue'
-import type { Reserve, SetKept, Shopping } from '../../api/answers'
+import type { Reserve, SetKept, Shopping } from '../../api/types/answers'
 import { api } from '../../api/client'
-import type { ImpaSetPlan } from '../../api/set-plan'
-import { download } from '../../download'
-import PaperSelect from '../../shell/PaperSelect.vue'
+import type { ImpaSetPlan } from '../../api/types/set-plan'
+import { download } from '../../shared/download'
+import PaperSelect from '../../shared/PaperSelect.vue'
 import { trade } from '../../state/trade'
 import { paperSize } from '../../state/printer'
 import { useUnits } from '../../state/units'
-import { useTelling } from '../../api/useTelling'
+import { useAsyncAction } from '../../shared/useAsyncAction'
 
 /** One ledger of wool over the whole set: what is likely, what to have, what the stash has free, what to buy. */
 const props = defineProps<{ set: SetKept; plan: ImpaSetPlan }>()
@@ -17,7 +17,7 @@ const emit = defineEmits<{ kept: [set: SetKept] }>()
 const units = useUnits()
 const most = computed(() => Math.max(1, ...props.plan.wool.map((w) => w.highG)))
 const shopping = ref<Shopping | null>(null)
-const { trouble, tell } = useTelling()
+const { trouble, tell } = useAsyncAction()
 const sent = () => ({ name: props.set.name, members: props.set.members })
 const shop = () => tell(async () => void (shopping.value = await api.shopForSet(sent(), reserve.value)))
 onMounted(shop)

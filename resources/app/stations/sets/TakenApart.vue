@@ -2,7 +2,7 @@
 import { ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { api } from '../../api/client'
-import { inWords } from '../../api/useTelling'
+import { inWords } from '../../shared/useAsyncAction'
 import { takenApart } from './apart'
 
 /** The set that was taken apart last: told at the top of the shelf, where she comes to. */

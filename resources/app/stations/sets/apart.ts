@@ -1,5 +1,5 @@
 import { ref } from 'vue'
-import type { SetKept } from '../../api/answers'
+import type { SetKept } from '../../api/types/answers'
 
 /** The set that was taken apart last, until the page is left: it can be put together again. */
 export const takenApart = ref<SetKept | null>(null)

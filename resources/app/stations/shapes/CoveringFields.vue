@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { CoveringField, CoveringSaid } from '../../api/answers'
-import type { Part } from '../../api/figure'
-import LengthField from '../../shell/LengthField.vue'
-import { useFigure } from '../../state/figure'
+import type { CoveringField, CoveringSaid } from '../../api/types/answers'
+import type { Part } from '../../api/types/figure'
+import LengthField from '../../shared/LengthField.vue'
+import { useFigure } from '../../state/figure/figure'
 import { trade } from '../../state/trade'
 
 /** What covers a part where that is not plain felt, with the numbers of that way; PHP says the usual ones. */

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { mdiEyeOffOutline, mdiEyeOutline, mdiLockOpenVariantOutline, mdiLockOutline } from '@mdi/js'
 import { computed } from 'vue'
-import type { Part } from '../../api/figure'
+import type { Part } from '../../api/types/figure'
 import Silhouette from '../../drawing/ShapeSilhouette.vue'
-import { useFigure } from '../../state/figure'
+import { useFigure } from '../../state/figure/figure'
 
 const figure = useFigure()
 

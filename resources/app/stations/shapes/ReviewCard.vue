@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { mdiChevronLeft, mdiChevronRight } from '@mdi/js'
 import { computed, onMounted, ref, watch } from 'vue'
-import type { Detail, Part } from '../../api/figure'
-import { useFigure } from '../../state/figure'
-import { useHotkeys } from '../../shell/useHotkeys'
+import type { Detail, Part } from '../../api/types/figure'
+import { useFigure } from '../../state/figure/figure'
+import { useHotkeys } from '../../shared/useHotkeys'
 import { trade } from '../../state/trade'
 
 /** What the break-down saw, one after the other: take it, leave it out, or put it right. */

@@ -4,7 +4,7 @@ import { nextTick } from 'vue'
 import { onTable, plain, type OnTable } from '../../../../tests/Support/onTable'
 import PartTree from './PartTree.vue'
 import ReviewCard from './ReviewCard.vue'
-import SizingDialog from './SizingDialog.vue'
+import SizingDialog from './dialogs/SizingDialog.vue'
 import { api, Refusal } from '../../api/client'
 
 let table: OnTable

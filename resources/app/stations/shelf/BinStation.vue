@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue'
-import type { CardPage } from '../../api/answers'
+import type { CardPage } from '../../api/types/answers'
 import { api } from '../../api/client'
-import { useTelling } from '../../api/useTelling'
+import { useAsyncAction } from '../../shared/useAsyncAction'
 import FigureCard from './FigureCard.vue'
 
 const bin = ref<CardPage | null>(null)
 const asking = ref(false)
-const { trouble, busy, tell } = useTelling()
+const { trouble, busy, tell } = useAsyncAction()
 const load = async (page = 1) => {
   bin.value = await api.bin(page)
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mdiDeleteOutline } from '@mdi/js'
-import type { Card } from '../../api/answers'
+import type { Card } from '../../api/types/answers'
 import { useUnits } from '../../state/units'
 
 defineProps<{ card: Card; binned?: boolean }>()

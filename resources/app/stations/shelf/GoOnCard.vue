@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue'
-import type { Place } from '../../api/answers'
+import type { Place } from '../../api/types/answers'
 import { api } from '../../api/client'
 
 /** Where the felter was last, on whatever device. */

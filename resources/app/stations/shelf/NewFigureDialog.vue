@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
-import type { Seen } from '../../api/answers'
+import type { Seen } from '../../api/types/answers'
 import { api } from '../../api/client'
 import SeeingDialog from '../../seeing/SeeingDialog.vue'
 

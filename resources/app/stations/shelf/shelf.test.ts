@@ -1,6 +1,6 @@
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
-import type { Card, CardPage, Seen } from '../../api/answers'
+import type { Card, CardPage, Seen } from '../../api/types/answers'
 import { api, Refusal } from '../../api/client'
 import { onTable, plain, type OnTable } from '../../../../tests/Support/onTable'
 import BinStation from './BinStation.vue'

@@ -2,7 +2,7 @@
 import { computed, onBeforeUnmount, ref } from 'vue'
 import { api } from '../../api/client'
 import { useAnswer } from '../../api/useAnswer'
-import { inWords } from '../../api/useTelling'
+import { inWords } from '../../shared/useAsyncAction'
 
 /** The colour of a wool from a photo of it: point at the wool, then at the grey card or white paper beside it. */
 const show = defineModel<boolean>({ required: true })

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { Wool } from '../../api/answers'
+import type { Wool } from '../../api/types/answers'
 import { api } from '../../api/client'
 import { useAnswer } from '../../api/useAnswer'
 

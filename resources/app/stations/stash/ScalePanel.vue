@@ -4,7 +4,7 @@ import type { Reading, Scale } from '../../devices/scale'
 import { browserPorts, SerialScale } from '../../devices/serialScale'
 import { SimulatedScale } from '../../devices/simulatedScale'
 import { useUnits } from '../../state/units'
-import { inWords } from '../../api/useTelling'
+import { inWords } from '../../shared/useAsyncAction'
 
 /** A pocket scale: the stand-in, or one on a cable. A weight is taken only when the scale has come to rest. */
 const emit = defineEmits<{ take: [grams: number] }>()

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
-import type { SheetRead } from '../../api/answers'
+import type { SheetRead } from '../../api/types/answers'
 import { api } from '../../api/client'
-import { base64 } from '../../download'
-import { inWords } from '../../api/useTelling'
+import { base64 } from '../../shared/download'
+import { inWords } from '../../shared/useAsyncAction'
 
 /** A table or palette read into the stash: first what would change, then the change. */
 const show = defineModel<boolean>({ required: true })

@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { mdiPlus } from '@mdi/js'
 import { computed, onMounted, ref } from 'vue'
-import type { Wool } from '../../api/answers'
+import type { Wool } from '../../api/types/answers'
 import { api, type WoolEntry } from '../../api/client'
-import { download } from '../../download'
+import { download } from '../../shared/download'
 import { useUnits } from '../../state/units'
 import RampTool from './RampTool.vue'
 import SheetDialog from './SheetDialog.vue'
 import WoolPanel from './WoolPanel.vue'
 import WoolTuft from './WoolTuft.vue'
-import { inWords } from '../../api/useTelling'
+import { inWords } from '../../shared/useAsyncAction'
 
 /** The drawer seen from above: every wool as a tuft of its true colour, as large as what is left. */
 const units = useUnits()

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { mdiCamera, mdiDeleteOutline } from '@mdi/js'
 import { ref, watch } from 'vue'
-import type { Wool } from '../../api/answers'
+import type { Wool } from '../../api/types/answers'
 import { Refusal, type WoolEntry } from '../../api/client'
 import { trade } from '../../state/trade'
 import { useUnits } from '../../state/units'
 import PhotoDialog from './PhotoDialog.vue'
 import ScalePanel from './ScalePanel.vue'
-import { inWords } from '../../api/useTelling'
+import { inWords } from '../../shared/useAsyncAction'
 
 /** One wool: what it is, what it weighs. What is typed stays until it is saved or put right. */
 const props = defineProps<{ wool: Wool | null; save: (entry: Partial<WoolEntry>) => Promise<void> }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Wool } from '../../api/answers'
+import type { Wool } from '../../api/types/answers'
 import { useUnits } from '../../state/units'
 
 /** A wool as it lies in the drawer: a tuft as large as what is left of it, and under it how much of that figures have set aside. */

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { Match } from '../../api/answers'
-import { useFigure } from '../../state/figure'
-import { useSupply } from '../../state/supply'
+import type { Match } from '../../api/types/answers'
+import { useFigure } from '../../state/figure/figure'
+import { useSupply } from '../../state/figure/supply'
 import RecipeDialog from './RecipeDialog.vue'
 
 /** Each colour of the drawing beside what it will be felted from. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { useSupply } from '../../state/supply'
+import { useSupply } from '../../state/figure/supply'
 
 /** The figure is finished: what was really used, where the felter weighed it, else what was planned. */
 const show = defineModel<boolean>({ required: true })

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Part } from '../../api/figure'
-import { useFigure } from '../../state/figure'
-import { useSupply } from '../../state/supply'
+import type { Part } from '../../api/types/figure'
+import { useFigure } from '../../state/figure/figure'
+import { useSupply } from '../../state/figure/supply'
 import { useUnits } from '../../state/units'
 import { materialWord } from '../../state/trade'
 import NestedRings from './NestedRings.vue'

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { Reserve } from '../../api/answers'
-import { useFigure } from '../../state/figure'
-import { useSupply } from '../../state/supply'
+import type { Reserve } from '../../api/types/answers'
+import { useFigure } from '../../state/figure/figure'
+import { useSupply } from '../../state/figure/supply'
 import { trade } from '../../state/trade'
 import { useUnits } from '../../state/units'
 import ByHand from '../hand/ByHand.vue'

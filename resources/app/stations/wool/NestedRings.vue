@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Part } from '../../api/figure'
-import type { PartPlan } from '../../api/plan'
+import type { Part } from '../../api/types/figure'
+import type { PartPlan } from '../../api/types/plan'
 import { path } from '../../drawing/geometry'
-import { useFigure } from '../../state/figure'
+import { useFigure } from '../../state/figure/figure'
 
 /** Loose clump, felted part and inside, at true proportion to each other and to the other rows. */
 const props = withDefaults(defineProps<{ part: Part; plan: PartPlan; hex: string; largestMm: number; px?: number }>(), {

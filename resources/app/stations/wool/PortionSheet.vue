@@ -1,18 +1,18 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { api } from '../../api/client'
-import { download } from '../../download'
-import { useFigure } from '../../state/figure'
-import PaperSelect from '../../shell/PaperSelect.vue'
+import { download } from '../../shared/download'
+import { useFigure } from '../../state/figure/figure'
+import PaperSelect from '../../shared/PaperSelect.vue'
 import { paperSize } from '../../state/printer'
 import { measuredPxPerMm, pxPerMm } from '../../state/screen'
-import { useSupply } from '../../state/supply'
+import { useSupply } from '../../state/figure/supply'
 import { useUnits } from '../../state/units'
 import CalibrateDialog from './CalibrateDialog.vue'
 import NestedRings from './NestedRings.vue'
 import SheetLayout from './SheetLayout.vue'
 import SplitTool from './SplitTool.vue'
-import { inWords } from '../../api/useTelling'
+import { inWords } from '../../shared/useAsyncAction'
 
 /** What to weigh and how to divide it, twins first; the clump of the chosen one at true size. */
 const figure = useFigure()

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import type { Match, Recipe } from '../../api/answers'
+import type { Match, Recipe } from '../../api/types/answers'
 import { api } from '../../api/client'
-import { useFigure } from '../../state/figure'
-import { useSupply } from '../../state/supply'
+import { useFigure } from '../../state/figure/figure'
+import { useSupply } from '../../state/figure/supply'
 import { useUnits } from '../../state/units'
-import { inWords } from '../../api/useTelling'
+import { inWords } from '../../shared/useAsyncAction'
 
 /** Mixes of stash wools for one colour, nearest first; and what the last mix really became. */
 const show = defineModel<boolean>({ required: true })

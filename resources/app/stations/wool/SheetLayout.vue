@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Placed, Supply } from '../../api/answers'
-import { useFigure } from '../../state/figure'
+import type { Placed, Supply } from '../../api/types/answers'
+import { useFigure } from '../../state/figure/figure'
 
 /** How the cut pieces lie on the sheet, seen from above. */
 const props = defineProps<{ layout: NonNullable<Supply['layout']> }>()

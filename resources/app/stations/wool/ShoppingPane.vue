@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { onMounted, ref, watch } from 'vue'
-import type { Shopping } from '../../api/answers'
+import type { Shopping } from '../../api/types/answers'
 import { api, type ShopMood } from '../../api/client'
-import { download } from '../../download'
-import PaperSelect from '../../shell/PaperSelect.vue'
-import { useFigure } from '../../state/figure'
+import { download } from '../../shared/download'
+import PaperSelect from '../../shared/PaperSelect.vue'
+import { useFigure } from '../../state/figure/figure'
 import { paperSize } from '../../state/printer'
-import { useSupply } from '../../state/supply'
+import { useSupply } from '../../state/figure/supply'
 import { useUnits } from '../../state/units'
-import { inWords } from '../../api/useTelling'
+import { inWords } from '../../shared/useAsyncAction'
 
 /** What is lacking, in the packs of the stand-in for a shop that cost least. */
 const figure = useFigure()

@@ -2,7 +2,7 @@
 import { ref } from 'vue'
 import { api } from '../../api/client'
 import { useUnits } from '../../state/units'
-import { inWords } from '../../api/useTelling'
+import { inWords } from '../../shared/useAsyncAction'
 
 /** A weight divided by a ratio that is typed: nose larger than cheeks. */
 const units = useUnits()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Need } from '../../api/answers'
-import { useFigure } from '../../state/figure'
+import type { Need } from '../../api/types/answers'
+import { useFigure } from '../../state/figure/figure'
 import { useUnits } from '../../state/units'
 
 /** Low, likely and high as one bar; what is wanted with the reserve as a notch, what the stash has free as a line across. */

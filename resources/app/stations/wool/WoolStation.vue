@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { onMounted, ref, watch } from 'vue'
-import PageTabs from '../../shell/PageTabs.vue'
-import LengthField from '../../shell/LengthField.vue'
-import { useFigure } from '../../state/figure'
-import { useSupply } from '../../state/supply'
+import PageTabs from '../../shared/PageTabs.vue'
+import LengthField from '../../shared/LengthField.vue'
+import { useFigure } from '../../state/figure/figure'
+import { useSupply } from '../../state/figure/supply'
 import { trade } from '../../state/trade'
 import ColourMixes from './ColourMixes.vue'
 import LedgerTable from './LedgerTable.vue'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { ImpaFlat } from '../../../api/flat'
-import { useFigure } from '../../../state/figure'
+import type { ImpaFlat } from '../../../api/types/flat'
+import { useFigure } from '../../../state/figure/figure'
 
 /** The layers as if lifted off each other, seen slanting from above; each by its number, in the order in which it is laid. */
 const props = defineProps<{ flat: ImpaFlat; apart: number }>()

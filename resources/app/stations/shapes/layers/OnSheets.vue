@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { ImpaFlat } from '../../../api/flat'
-import { useFigure } from '../../../state/figure'
+import type { ImpaFlat } from '../../../api/types/flat'
+import { useFigure } from '../../../state/figure/figure'
 import { useUnits } from '../../../state/units'
 
 /** How the layers of each colour lie on the sheets at hand. */

@@ -1,12 +1,12 @@
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import type { SewnPattern, Things } from '../../../api/answers'
+import type { SewnPattern, Things } from '../../../api/types/answers'
 import { api, Refusal } from '../../../api/client'
-import type { Figure } from '../../../api/figure'
-import type { ImpaFlat } from '../../../api/flat'
+import type { Figure } from '../../../api/types/figure'
+import type { ImpaFlat } from '../../../api/types/flat'
 import { onTable, plain, type OnTable } from '../../../../../tests/Support/onTable'
-import SewingDialog from '../SewingDialog.vue'
-import ThingsDialog from '../ThingsDialog.vue'
+import SewingDialog from '../dialogs/SewingDialog.vue'
+import ThingsDialog from '../dialogs/ThingsDialog.vue'
 import LayersView from './LayersView.vue'
 
 const square = (left: number, low: number, size: number): [number, number][] => [

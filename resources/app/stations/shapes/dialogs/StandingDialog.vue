@@ -1,0 +1,168 @@
+<script setup lang="ts">
+import { computed, shallowRef } from 'vue'
+import type { BalanceSheet } from '../../../api/types/balance'
+import { api } from '../../../api/client'
+import { useAnswer } from '../../../api/useAnswer'
+import { useFigure } from '../../../state/figure/figure'
+import { useUnits } from '../../../state/units'
+
+/** How the figure stands: how far it may lean to each side before it tips, what would make it firmer, and where it hangs straight. */
+const show = defineModel<boolean>({ required: true })
+const figure = useFigure()
+const units = useUnits()
+
+const { answer: sheet, trouble } = useAnswer([show, () => figure.document], () =>
+  show.value && figure.document ? api.balance(figure.document) : null,
+)
+
+/** The rose as it was before the cure that was tried last. */
+const before = shallowRef<BalanceSheet['rose'] | null>(null)
+async function cure(kind: string): Promise<void> {
+  const was = sheet.value?.rose ?? null
+  if (await figure.edit((now) => api.tryCure(now, kind))) before.value = was
+}
+function takeBack(): void {
+  before.value = null
+  figure.undo()
+}
+
+/** Leans beyond that are drawn at the picture's rim. */
+const MOST_DEG = 25
+const radius = (deg: number) => (Math.max(0, Math.min(MOST_DEG, deg)) / MOST_DEG) * 90
+const sides = [
+  { word: 'front', x: 0, y: 106 },
+  { word: 'back', x: 0, y: -99 },
+  { word: 'left', x: -110, y: 3 },
+  { word: 'right', x: 110, y: 3 },
+]
+
+/** As seen from above by who stands before it: the front is at the bottom. */
+const rose = computed(() => petals(sheet.value?.rose ?? []))
+const petals = (sides: BalanceSheet['rose']) =>
+  sides
+    .map(({ towardsDeg, tipDeg }) => {
+      const turn = (towardsDeg * Math.PI) / 180
+      return `${(radius(tipDeg) * Math.cos(turn)).toFixed(1)},${(radius(tipDeg) * Math.sin(turn)).toFixed(1)}`
+    })
+    .join(' ')
+const state = computed(() => {
+  const s = sheet.value
+  if (!s) return ''
+  if (!s.mustStand) return 'It is not meant to stand.'
+  if (s.tipDeg < 0) return 'It falls at once: its weight lies outside its footprint.'
+  const word = !s.stands ? 'It falls' : s.touchy ? 'It is touchy' : 'It stands firmly'
+  return `${word}: it tips at a lean of ${s.tipDeg.toFixed(0)} degrees to its weakest side.`
+})
+const place = (mm: number, [less, more]: [string, string]) =>
+  Math.abs(mm) < 0.5 ? '' : `, ${units.length(Math.abs(mm))} ${units.lengthUnit.value} ${mm < 0 ? less : more}`
+const hangs = computed(() => {
+  const [x, y, z] = sheet.value?.hang.atMm ?? [0, 0, 0]
+  const at = `${units.length(y)} ${units.lengthUnit.value} up${place(x, ['to the left', 'to the right'])}${place(z, ['behind the middle', 'before the middle'])}`
+  const askew = sheet.value?.hang.askewDeg ?? 0
+  return `Hung up, it hangs straight from ${at}; by its topmost place ${askew < 1 ? 'hardly askew' : `${askew.toFixed(0)} degrees askew`}.`
+})
+</script>
+
+<template>
+  <v-dialog v-model="show" aria-label="How it stands" max-width="720">
+    <v-card title="How it stands">
+      <v-card-text>
+        <v-alert v-if="trouble" type="error" variant="tonal" role="alert">{{ trouble }}</v-alert>
+        <v-progress-linear v-else-if="!sheet" indeterminate color="primary" aria-label="Reckoning how it stands" />
+        <div v-else class="both">
+          <svg viewBox="-130 -112 260 228" role="img" :aria-label="state" class="rose">
+            <circle r="90" class="rim" />
+            <circle :r="radius(sheet.limitsDeg.touchy)" class="touchy" />
+            <circle :r="radius(sheet.limitsDeg.falls)" class="falls" />
+            <polygon v-if="before" :points="petals(before)" class="before" />
+            <polygon :points="rose" class="leans" />
+            <circle r="2.4" class="middle" />
+            <text v-for="s in sides" :key="s.word" :x="s.x" :y="s.y">{{ s.word }}</text>
+          </svg>
+          <div>
+            <p>
+              <b>{{ state }}</b>
+            </p>
+            <p v-if="before" class="quiet" role="status">The dashed line is how it was before.</p>
+            <p class="quiet">
+              The farther the line is from the middle, the farther it may lean that way. Within the dark ring it falls,
+              within the pale one it is touchy; the rim is {{ MOST_DEG }} degrees.
+            </p>
+            <template v-if="sheet.cures.length">
+              <p>To stand firmly, one of these is enough:</p>
+              <ul class="cures">
+                <li v-for="c in sheet.cures" :key="c.kind">
+                  {{ c.text }} <span class="quiet">tips at {{ c.tipDeg.toFixed(0) }} degrees then</span>
+                  <v-btn size="small" variant="tonal" :aria-label="`Try it: ${c.text}`" @click="cure(c.kind)"
+                    >Try it</v-btn
+                  >
+                </li>
+              </ul>
+            </template>
+            <p v-else-if="sheet.noCure">{{ sheet.noCure }}</p>
+            <p v-if="sheet.tipDeg > 0">
+              It stands a push sideways of {{ (100 * sheet.shakeG).toFixed(0) }} % of its weight, and may stick out
+              {{ units.length(sheet.shelfMm) }} {{ units.lengthUnit.value }} over a shelf's edge.
+            </p>
+            <p>{{ hangs }}</p>
+          </div>
+        </div>
+      </v-card-text>
+      <v-card-actions>
+        <v-btn v-if="before" variant="tonal" @click="takeBack">As it was</v-btn>
+        <v-btn @click="show = false">Close</v-btn>
+      </v-card-actions>
+    </v-card>
+  </v-dialog>
+</template>
+
+<style scoped>
+.both {
+  display: grid;
+  grid-template-columns: minmax(220px, 1fr) minmax(0, 1.2fr);
+  gap: 1.2rem;
+  align-items: start;
+}
+.both p {
+  margin-bottom: 0.7rem;
+}
+.cures {
+  margin: 0 0 0.7rem 1.1rem;
+}
+.rose text {
+  font-size: 9px;
+  text-anchor: middle;
+  fill: rgb(var(--v-theme-on-surface));
+}
+.rim {
+  fill: rgb(var(--v-theme-table));
+  stroke: rgb(var(--v-theme-grid));
+}
+.touchy {
+  fill: rgb(var(--v-theme-warning));
+  fill-opacity: 0.22;
+}
+.falls {
+  fill: rgb(var(--v-theme-error));
+  fill-opacity: 0.4;
+}
+.leans {
+  fill: rgb(var(--v-theme-info));
+  fill-opacity: 0.18;
+  stroke: rgb(var(--v-theme-info));
+  stroke-width: 2;
+}
+.before {
+  fill: none;
+  stroke: rgb(var(--v-theme-quiet));
+  stroke-dasharray: 4 3;
+}
+.middle {
+  fill: rgb(var(--v-theme-on-surface));
+}
+@media (max-width: 640px) {
+  .both {
+    grid-template-columns: 1fr;
+  }
+}
+</style>
