@@ -25,7 +25,8 @@ const worker = () =>
 
 export default defineConfig({
   plugins: [
-    laravel({ input: 'resources/app/main.ts', refresh: false }),
+    // Only bin/dev looks at the hot file: one that was left behind is nothing to a demo.
+    laravel({ input: 'resources/app/main.ts', refresh: false, hotFile: 'storage/framework/vite.hot' }),
     vue(),
     vuetify({ autoImport: true }),
     worker(),

@@ -95,24 +95,62 @@ make_folders() {
     [ -s .env ] || printf 'APP_KEY=base64:%s\n' "$(php -r 'echo base64_encode(random_bytes(32));')" > .env
 }
 
+# The store, brought up to date; where it is new, with the demo in it.
+prepare_store() {
+    local pending
+    # The database itself is asked what it holds: a stamp beside it would outlive it.
+    [ -e storage/impa.sqlite ] || touch storage/impa.sqlite
+    pending=$(php -r '
+        $store = new PDO("sqlite:".$argv[1], null, null, [PDO::ATTR_ERRMODE => PDO::ERRMODE_SILENT]);
+        $rows = $store->query("select migration from migrations");
+        $done = $rows ? $rows->fetchAll(PDO::FETCH_COLUMN) : [];
+        $files = array_map(fn (string $file): string => basename($file, ".php"), glob("database/migrations/*.php"));
+        echo $done === [] ? "all" : count(array_diff($files, $done));' storage/impa.sqlite)
+    if [ "$pending" != 0 ]; then
+        say 'Preparing the database'
+        php artisan migrate --force --quiet
+        if [ "$pending" = all ]; then
+            say 'Laying out the demo'
+            php artisan db:seed --force --quiet
+        fi
+    fi
+}
+
+# True where nothing answers at a port of this machine.
+is_free() { php -r 'exit(@fsockopen("127.0.0.1", (int) $argv[1], $e, $s, 1) ? 1 : 0);' "$1" 2>/dev/null; }
+
+# Whatever ends this script, a process that leads its group ends with it: even where it is ended without a word, the other end of a
+# pipe notices. (By its number another process may go by then.)
+ends_with_this() {
+    local leader=$1 alive
+    exec {alive}> >(trap '' INT HUP TERM; cat >/dev/null; kill -TERM -- "-$leader" >/dev/null 2>&1)
+}
+
 # The embedded server with a warm cache and JIT; on 127.0.0.1 only. Settings, routes and code are read once, when it starts: after
-# a change to them it is started again. Only what it starts sees these settings; console and tests read their own.
+# a change to them it is started again; with "again" as a second word they are read at each request. Only what it starts sees these
+# settings; console and tests read their own.
 serve() {
+    local reads_again=0
     export APP_CONFIG_CACHE="storage/framework/served-$1/config.php" APP_ROUTES_CACHE="storage/framework/served-$1/routes.php"
     mkdir -p "storage/framework/served-$1"
-    php artisan config:cache --quiet
-    php artisan route:cache --quiet
+    if [ "${2:-}" = again ]; then
+        reads_again=1
+        rm -f "$APP_CONFIG_CACHE" "$APP_ROUTES_CACHE"
+    else
+        php artisan config:cache --quiet
+        php artisan route:cache --quiet
+    fi
     cd public
-    # In a group of its own: whatever ends this script, its workers end with it.
-    PHP_CLI_SERVER_WORKERS=4 setsid php -d opcache.enable=1 -d opcache.enable_cli=1 -d opcache.validate_timestamps=0 \
+    # It leads a group of its own: its workers end with it.
+    PHP_CLI_SERVER_WORKERS=4 setsid php -d opcache.enable=1 -d opcache.enable_cli=1 \
+        -d opcache.validate_timestamps=$reads_again -d opcache.revalidate_freq=0 \
         -d opcache.jit=tracing -d opcache.jit_buffer_size=128M -d opcache.jit_max_root_traces=8192 -d opcache.jit_max_side_traces=1024 \
         -d expose_php=0 -d memory_limit=512M -d post_max_size=0 -d max_execution_time=60 \
         -S "127.0.0.1:$1" ../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php &
     local server=$!
     end_server() { trap - EXIT INT TERM HUP; kill -TERM -- "-$server" 2>/dev/null; exit 0; }
     trap end_server EXIT INT TERM HUP
-    # Where the script is ended without a word, this one notices by the end of its pipe; by its number another process may go by then.
-    exec {alive}> >(trap '' INT HUP TERM; cat >/dev/null; kill -TERM -- "-$server" >/dev/null 2>&1)
+    ends_with_this "$server"
     wait "$server"
 }
 

@@ -15,4 +15,7 @@ return [
     // Where tablets on the same network find it (bin/demo --share), and the names and addresses they may ask under.
     'share' => (string) env('IMPA_SHARE', ''),
     'share_hosts' => (string) env('IMPA_SHARE_HOSTS', ''),
+
+    // The file that says where screens are served as they are written (bin/dev).
+    'hot' => (string) env('IMPA_HOT', ''),
 ];

@@ -21,6 +21,7 @@ use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Events\MigrationsEnded;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Queue;
@@ -42,6 +43,9 @@ final class AppServiceProvider extends ServiceProvider
         Model::shouldBeStrict();
         // From wherever the page came, as the content policy wants it.
         Vite::createAssetPathsUsing(static fn (string $path): string => '/'.$path);
+        if (($hot = Config::string('impa.hot')) !== '') {
+            Vite::useHotFile(base_path($hot));
+        }
         Queue::looping(Workers::mark(...));
         Event::listen(MigrationsEnded::class, Migrated::reckon(...));
         $owned = [BreakdownJob::class, Device::class, Figure::class, FigureSet::class, Picture::class, Swatch::class, Wool::class];

@@ -3,7 +3,7 @@
 <head>
     <meta charset="utf-8">
     <meta name="viewport" content="width=device-width, initial-scale=1">
-    <meta name="csp-nonce" content="{{ Vite::cspNonce() }}">
+    <meta name="csp-nonce" property="csp-nonce" content="{{ Vite::cspNonce() }}" nonce="{{ Vite::cspNonce() }}">
     @if (config('impa.accounts'))
     <meta name="accounts" content="yes">
     @auth

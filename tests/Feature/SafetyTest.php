@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
+use Illuminate\Support\Facades\Vite;
 
 it('answers only this machine, under names it knows', function () {
     $this->get('/')->assertOk();
@@ -19,6 +20,22 @@ it('allows no inline script and no frame', function () {
         ->not->toContain('unsafe-eval')
         ->toContain("frame-ancestors 'none'");
     expect($this->get('/')->getContent())->not->toMatch('/<script(?![^>]*src=)[^>]*>/');
+});
+
+it('takes scripts from where screens are written only where bin/dev says so', function () {
+    $hot = tempnam(sys_get_temp_dir(), 'hot');
+    file_put_contents($hot, 'http://127.0.0.1:5173');
+    try {
+        $this->withVite();
+        Vite::useHotFile($hot);
+        expect($this->get('/')->headers->get('Content-Security-Policy'))->not->toContain('5173');
+        config(['impa.hot' => $hot]);
+        expect($this->get('/')->headers->get('Content-Security-Policy'))
+            ->toContain("script-src 'self' http://127.0.0.1:5173 ws://127.0.0.1:5173;")
+            ->not->toContain('unsafe');
+    } finally {
+        unlink($hot);
+    }
 });
 
 it('refuses to change anything without the token', function () {

@@ -6,6 +6,7 @@ namespace App\Http\Middleware;
 
 use Closure;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\Vite;
 use Symfony\Component\HttpFoundation\Response;
 
@@ -17,13 +18,14 @@ final class ContentSecurity
     {
         $nonce = Vite::useCspNonce();
         $response = $next($request);
+        $hot = self::hot();
         $response->headers->set('Content-Security-Policy', implode('; ', [
             "default-src 'none'",
-            "script-src 'self'",
+            "script-src 'self'{$hot}",
             "style-src 'self' 'nonce-{$nonce}'",
-            "img-src 'self' data: blob:",
-            "font-src 'self'",
-            "connect-src 'self'",
+            "img-src 'self' data: blob:{$hot}",
+            "font-src 'self'{$hot}",
+            "connect-src 'self'{$hot}",
             "form-action 'self'",
             "manifest-src 'self'",
             "worker-src 'self'",
@@ -34,5 +36,16 @@ final class ContentSecurity
         $response->headers->set('Referrer-Policy', 'same-origin');
 
         return $response;
+    }
+
+    /** Where screens come from while they are written (bin/dev), and how they hear of a change; nothing anywhere else. */
+    private static function hot(): string
+    {
+        if (Config::string('impa.hot') === '' || ! Vite::isRunningHot()) {
+            return '';
+        }
+        $from = rtrim((string) file_get_contents(Vite::hotFile()));
+
+        return " {$from} ".str_replace('http://', 'ws://', $from);
     }
 }
