@@ -45,10 +45,10 @@ ksort($commands);
 $page = <<<'MD'
     # Console
 
-    Every command, and what it takes: written from the commands themselves by `php bin/console.php`. A figure is an impa-figure file
-    ([its form](../docs/formats.md)). Exit 0, or 2 with one line per fault on standard error.
-    `impa:render --match` draws in the drawing's own pixels, so that the render lies over it. The console reckons by the house's numbers,
-    not by a felter's own hand, so that a document gives the same answer everywhere.
+    Every command, and what it takes: written from the commands themselves by `php bin/console.php`. A figure is an
+    impa-figure file ([its form](../docs/formats.md)). Exit 0, or 2 with one line per fault on standard error.
+    `impa:render --match` draws in the drawing's own pixels, so that the render lies over it. The console reckons by the
+    house's numbers, not by a felter's own hand, so that a document gives the same answer everywhere.
 
     MD;
 foreach ($commands as $name => $command) {
@@ -56,12 +56,12 @@ foreach ($commands as $name => $command) {
     $page .= sprintf(
         "\n## %s\n\n%s.\n\n```\nphp artisan %s\n```\n",
         $name,
-        rtrim($command->getDescription(), '.'),
-        implode(' ', [
+        wordwrap(rtrim($command->getDescription(), '.'), 119),
+        wordwrap(implode(' ', [
             $name,
             ...array_map(named(...), array_values($arguments)),
             ...array_map(static fn (InputOption $option): string => '['.typed($option).']', array_values($options)),
-        ]),
+        ]), 100, " \\\n    "),
     );
     $rows = [];
     foreach ($arguments as $argument) {

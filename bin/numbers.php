@@ -419,6 +419,17 @@ $numbers = [
     ]),
 ];
 
+/** Lines of running text no longer than a page's; rows of tables as they are. */
+function wrapped(string $text): string
+{
+    $lines = array_map(
+        static fn (string $line): string => str_starts_with($line, '|') ? $line : wordwrap($line, 120),
+        explode("\n", $text),
+    );
+
+    return implode("\n", $lines);
+}
+
 $check = in_array('--check', $argv, true);
 $folder = array_values(array_diff(array_slice($argv, 1), ['--check']))[0] ?? __DIR__.'/../docs';
 $told = $stale = [];
@@ -433,7 +444,7 @@ foreach (glob("$folder/*.md") ?: [] as $page) {
                 exit(1);
             }
 
-            return $at[1].$numbers[$at[2]]().$at[3];
+            return $at[1].wrapped($numbers[$at[2]]()).$at[3];
         },
         $text,
     );
