@@ -18,14 +18,16 @@ async function post<T>(request: APIRequestContext, path: string, data: unknown):
   return (await answer.json()) as T
 }
 
-/** A demo figure under a name of its own, so that tests do not stand in each other's way, opened at a station. */
+/** A demo figure under a name of its own, so that tests do not stand in each other's way, changed or not, opened at a station. */
 export async function layDemo<T extends object>(
   page: Page,
   demo: string,
   name: string,
   station: string,
+  change: (document: T) => void = () => {},
 ): Promise<{ id: number; document: T }> {
   const document = { ...(JSON.parse(readFileSync(`demo/${demo}.impa.json`, 'utf8')) as T), name }
+  change(document)
   const { id } = await post<{ id: number }>(page.request, 'figures', { document })
   await page.goto(`/figures/${id}/${station}`)
   return { id, document }

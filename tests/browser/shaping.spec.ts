@@ -5,7 +5,7 @@ import { mkdtempSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { choose } from './choose'
-import { lay } from './lay'
+import { lay, layDemo } from './lay'
 import { toTheShapes } from './onwards'
 import { expectNoSeriousFault } from './seriousFaults'
 
@@ -15,7 +15,7 @@ type Member = {
   mirror?: boolean
   colour: string
   seen?: { taken?: boolean }
-  shape: { kind: string; widthMm: number }
+  shape: { kind: string; widthMm: number; heightMm?: number }
   at: { xMm: number; yMm: number; zMm: number }
 }
 type Saved = {
@@ -262,6 +262,42 @@ test('several parts move, hide and lock together; the middle line and the pictur
     expect(now.parts.find((p) => p.key === 'head')!.at.xMm).toBeCloseTo(head.at.xMm - 3, 0)
     expect((now.picture.originPx[0] - before.picture.originPx[0]) * now.picture.mmPerPx).toBeCloseTo(3, 0)
   }).toPass()
+})
+
+test('what a picture shows and the round hides is brought forwards or laid round; two heights are made one', async ({
+  page,
+}) => {
+  await layDemo<Saved>(page, 'bobbin', 'Rolled scarf', 'shapes', (figure) => {
+    figure.heightMm = 125
+    const scarf = figure.parts.find((p) => p.key === 'scarf')!
+    Object.assign(scarf, { shape: { kind: 'sausage', widthMm: 8, heightMm: 36, depthMm: 8 }, turnDeg: { z: 90 } })
+  })
+  const scarf = async () => (await document(page)).parts.find((p) => p.key === 'scarf')!
+  await tree(page)
+    .getByRole('button', { name: /^Scarf/ })
+    .click()
+  const before = await scarf()
+  await page.getByRole('button', { name: 'Bring it forwards to show' }).click()
+  await expect.poll(async () => (await scarf()).at.zMm - before.at.zMm).toBeGreaterThan(5)
+  await page.keyboard.press('Control+z')
+  await expect.poll(scarf).toEqual(before)
+
+  const round = page.getByRole('button', { name: 'Lay it round as a ring' })
+  await round.click()
+  await expect.poll(async () => (await scarf()).shape.kind).toBe('ring')
+  await expect(round).toHaveCount(0)
+
+  // Nothing chosen: the figure says 125 mm and stands 110.
+  await page.keyboard.press('Escape')
+  const says = page.getByRole('button', { name: 'Say what it stands' })
+  await says.click()
+  await expect.poll(async () => (await document(page)).heightMm).toBeCloseTo(110, 0)
+  await expect(says).toHaveCount(0)
+  await page.keyboard.press('Control+z')
+  await page.getByRole('button', { name: 'Make it as tall as it says' }).click()
+  await expect.poll(async () => (await scarf()).shape.widthMm).toBeGreaterThan(before.shape.heightMm!)
+  await expect(says).toHaveCount(0)
+  expect((await document(page)).heightMm).toBeCloseTo(125, 0)
 })
 
 test('the figure is compared with its drawing, looked at nearer and from all sides', async ({ page }) => {
