@@ -70,6 +70,22 @@ it('scales with the head', function (string $kind) {
     }
 })->with(array_column(Expressions::catalogue(), 'kind'));
 
+it('says of what it puts on what it is', function (string $kind, array $roles) {
+    $worn = wearing(bareHead(), $kind, ['white' => 0.4, 'lid' => 0.3, 'tongue' => 0.5]);
+    expect(array_values(array_unique(array_column($worn->document()->details, 'role'))))->toBe($roles);
+})->with([
+    ['bead-eyes', ['eye']],
+    ['smiling-eyes', ['eye']],
+    ['open-eyes', ['eye-white', 'pupil', 'spark', 'lid']],
+    ['brows', ['brow']],
+    ['button-nose', ['nose']],
+    ['mouth-line', ['mouth']],
+    ['open-mouth', ['mouth', 'other']],
+    ['cheeks', ['cheek']],
+    ['freckles', ['spot']],
+    ['whiskers', ['other']],
+]);
+
 it('varies a piece where it stands, and keeps what the felter gave it', function () {
     $figure = wearing(bareHead(), 'open-eyes');
     $document = json_decode($figure->toJson(), true);

@@ -370,6 +370,19 @@ describe('Schools', function () {
             ->and($methods($told($figure, 'eyes', 'bead')[0]))->toBe(['e' => 'bead', 'w' => 'felt', 'b' => 'felt']);
     });
 
+    it('know an eye by what it is, whatever it is called', function () use ($told) {
+        $document = Figures::document([Figures::part('head', 'ball', 40, 40, 40, 0, 20)]);
+        $one = ['on' => 'head', 'kind' => 'disc', 'widthMm' => 4, 'heightMm' => 4, 'xMm' => 8, 'yMm' => 0, 'colour' => 'black'];
+        $document['details'] = [
+            ['key' => 'a', 'name' => 'Auge', 'role' => 'eye'] + $one,
+            ['key' => 'p', 'name' => 'Pupille', 'role' => 'pupil'] + $one,
+            ['key' => 'b', 'name' => 'Button, like an eye', 'role' => 'other'] + $one,
+            ['key' => 'w', 'name' => 'Eye', 'role' => 'eye-white'] + $one,
+        ];
+        $methods = array_map(static fn (Detail $d): string => $d->method->value, $told(Figures::read($document), 'eyes', 'bead')[0]->details);
+        expect($methods)->toBe(['a' => 'bead', 'p' => 'bead', 'b' => 'felt', 'w' => 'felt']);
+    });
+
     it('take the limbs\' wires away or make them of another material, and leave whiskers as they are', function () use ($told, $now) {
         $wick = Works::demo('wick');
         $whisker = new Wire('whisker', 'Whisker', WireMaterial::Copper, 0.5, [[0.0, 90.0, 20.0], [30.0, 95.0, 30.0]]);

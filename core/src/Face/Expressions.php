@@ -26,6 +26,7 @@ use Impa\Face\Piece\Whiskers;
 use Impa\Figure\Editing\Draft;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
+use Impa\Figure\Term\DetailRole;
 use Impa\Surface\Surface;
 use stdClass;
 
@@ -144,9 +145,11 @@ final class Expressions
                     'colour' => $before->colour ?? null,
                     'method' => $before->method ?? null,
                     'meant' => $before->meant ?? null,
+                    'role' => $before->role ?? null,
                 ]) + [
                     'key' => $key.'-'.$bit->key,
                     'name' => $bit->name,
+                    'role' => DetailRole::byName($bit->name)->value,
                     'on' => $part->key,
                     'colour' => self::colour($draft, $part, $bit->tone),
                     'xMm' => $bit->xMm,

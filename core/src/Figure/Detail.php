@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Figure;
 
 use Impa\Figure\Term\DetailKind;
+use Impa\Figure\Term\DetailRole;
 use Impa\Figure\Term\Keep;
 use Impa\Figure\Term\Method;
 use Impa\Figure\Term\Side;
@@ -61,6 +62,7 @@ final class Detail
         public readonly Keep $keep = Keep::Unsaid,
         public readonly array $meant = [],
         public readonly array $piece = ['', ''],
+        public readonly DetailRole $role = DetailRole::Other,
     ) {
     }
 

@@ -8,6 +8,7 @@ use Impa\Colour\Srgb;
 use Impa\Figure\Document\Members;
 use Impa\Figure\Document\ShapeReader;
 use Impa\Figure\Term\DetailKind;
+use Impa\Figure\Term\DetailRole;
 use Impa\Figure\Term\FaceSchool;
 use Impa\Figure\Term\Finish;
 use Impa\Figure\Term\FlatWay;
@@ -189,6 +190,7 @@ final readonly class FigureReader
                 keep: Keep::from(Members::text($detail, 'keep')),
                 meant: Members::texts($detail, 'meant'),
                 piece: [Members::text(Members::object($detail, 'piece'), 'key'), Members::text(Members::object($detail, 'piece'), 'kind')],
+                role: DetailRole::tryFrom(Members::text($detail, 'role')) ?? DetailRole::byName(Members::text($detail, 'name', $key)),
             );
         }
 

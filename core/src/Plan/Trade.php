@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Plan;
 
 use Impa\Figure\FigureReader;
+use Impa\Figure\Term\DetailRole;
 use Impa\Figure\Term\FaceSchool;
 use Impa\Figure\Term\JoinBy;
 use Impa\Figure\Term\Method;
@@ -53,6 +54,7 @@ final class Trade
             ),
             'joins' => $values(JoinBy::cases()),
             'methods' => $values(Method::cases()),
+            'roles' => array_map(static fn (DetailRole $r): array => ['value' => $r->value, 'title' => $r->word()], DetailRole::cases()),
             'coverings' => array_map(
                 static fn (CoveringWay $w): array => ['value' => $w->value, 'title' => $w->label(), 'fields' => $w->fields()],
                 CoveringWay::cases(),

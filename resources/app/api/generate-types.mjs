@@ -37,6 +37,7 @@ const OF_FIGURE = {
   '/$defs/shape/properties/outline/anyOf/0': "Extract<Shape['outline'], string>",
   '/$defs/part/properties/covering/properties/way': "NonNullable<Part['covering']>['way']",
   '/$defs/detail/properties/method': "NonNullable<Detail['method']>",
+  '/$defs/detail/properties/role': "NonNullable<Detail['role']>",
   '/properties/school/properties/face': "NonNullable<NonNullable<Figure['school']>['face']>",
 }
 function inTypes(schema) {

@@ -10,6 +10,7 @@ export const trade: Trade = shallowReactive({
   cores: [],
   joins: [],
   methods: [],
+  roles: [],
   coverings: [],
   schools: [],
   reserves: [],

@@ -35,11 +35,6 @@ final class TechniqueChoices
 
     private const NO_SKELETON = 'none';
 
-    /** The words of a detail's name by which it is an eye itself, not what lies under, on or over one. */
-    private const EYE = '/\b(eyes?|pupils?)\b/i';
-
-    private const NOT_EYE = '/\b(whites?|brows?|lids?|lash(es)?|sparks?|glints?|rims?)\b/i';
-
     /** @return list<Question> each with what the figure follows now: empty where it follows none of them all through */
     public static function of(Figure $figure): array
     {
@@ -210,10 +205,7 @@ final class TechniqueChoices
     /** @return list<Detail> */
     private static function eyesOf(Figure $figure): array
     {
-        return array_values(array_filter(
-            $figure->details,
-            static fn (Detail $d): bool => preg_match(self::EYE, $d->name) === 1 && preg_match(self::NOT_EYE, $d->name) !== 1,
-        ));
+        return array_values(array_filter($figure->details, static fn (Detail $d): bool => $d->role->isEye()));
     }
 
     /** @return list<Wire> the loose wires as they are, and along the limbs none, or such as were asked for */

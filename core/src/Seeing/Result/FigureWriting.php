@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Seeing\Result;
 
 use Impa\Colour\ColourWords;
+use Impa\Figure\Term\DetailRole;
 use Impa\Geometry\Outline\Polygon;
 use Impa\Material\CoreMaterial;
 use Impa\Material\Covering;
@@ -167,7 +168,9 @@ final readonly class FigureWriting
             $name .= $used[$name] === 1 ? '' : ' '.$used[$name];
             $way = $twin >= 0 || $piece->mirror ? 1 : $this->way();
             $drawn = MarkShape::of($mark, $piece->fit->x, $piece->fit->y, $way, $this->mmPerPx, $this->figureHeightPx);
+            $role = DetailRole::byName($name);
             $details[] = ['key' => strtolower(str_replace(' ', '-', $name)), 'name' => $name, 'on' => $piece->key] +
+                ($role === DetailRole::Other ? [] : ['role' => $role->value]) +
                 $drawn + [
                     'colour' => ColourWriting::key($mark->label),
                     'layer' => $mark->layer,

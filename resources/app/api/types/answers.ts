@@ -624,6 +624,10 @@ export interface Trade {
     title: string
     value: JoinBy
   }[]
+  roles: {
+    title: string
+    value: NonNullable<Detail['role']>
+  }[]
   methods: {
     title: string
     value: NonNullable<Detail['method']>

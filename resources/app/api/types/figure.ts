@@ -520,6 +520,11 @@ export interface Detail {
    */
   holesMm?: [Point, Point, Point, ...Point[]][]
   /**
+   * what it is to the felter; where it is not said, told from its name
+   */
+  role?:
+    'other' | 'eye' | 'eye-white' | 'pupil' | 'spark' | 'lid' | 'brow' | 'nose' | 'mouth' | 'cheek' | 'spot' | 'seam'
+  /**
    * what was chosen where it slides round the edge: seen right, or right on the tape
    */
   keep?: 'drawn' | 'size'

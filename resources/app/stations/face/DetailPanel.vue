@@ -205,6 +205,18 @@ const set = (how: (d: Detail) => void) => detail.value && figure.changeDetail(de
           label="Made by"
           @update:model-value="set((d) => (d.method = $event))"
         />
+        <v-select
+          class="by"
+          :model-value="detail.role ?? ''"
+          :items="[{ value: '', title: 'as its name says' }, ...trade.roles]"
+          label="It is"
+          @update:model-value="
+            set((d) => {
+              if ($event) d.role = $event as NonNullable<Detail['role']>
+              else delete d.role
+            })
+          "
+        />
       </div>
       <p v-if="detail.keep" class="quiet small">
         Kept {{ detail.keep === 'size' ? 'in size on the wool' : 'as drawn' }}.

@@ -279,6 +279,22 @@ describe('several details', () => {
   })
 })
 
+describe('what a detail is', () => {
+  it('is said by the felter, kept with it, and left to its name again', async () => {
+    table = await onTable(DetailPanel, {}, faced(), board)
+    table.figure.choose('nose', false, 'detail')
+    await nextTick()
+    const field = () => table.wrapper.findAllComponents({ name: 'VSelect' }).find((s) => s.props('label') === 'It is')!
+    expect(field().props('modelValue')).toBe('')
+    field().vm.$emit('update:modelValue', 'eye')
+    await nextTick()
+    expect(table.figure.details[1]!.role).toBe('eye')
+    expect(field().props('modelValue')).toBe('eye')
+    field().vm.$emit('update:modelValue', '')
+    expect('role' in table.figure.details[1]!).toBe(false)
+  })
+})
+
 describe('the pieces', () => {
   const piece = (key: string, size: number) => ({
     key,
