@@ -380,7 +380,8 @@ describe('Schools', function () {
             ['key' => 'w', 'name' => 'Eye', 'role' => 'eye-white'] + $one,
         ];
         $beads = $told(Figures::read($document), 'eyes', 'bead')[0];
-        expect(array_map(static fn (Detail $d): string => $d->method->value, $beads->details))->toBe(['a' => 'bead', 'p' => 'bead', 'b' => 'felt', 'w' => 'felt']);
+        expect(array_map(static fn (Detail $d): string => $d->method->value, $beads->details))
+            ->toBe(['a' => 'bead', 'p' => 'bead', 'b' => 'felt', 'w' => 'felt']);
     });
 
     it('take the limbs\' wires away or make them of another material, and leave whiskers as they are', function () use ($told, $now) {
