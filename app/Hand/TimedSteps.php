@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Hand;
 
-use App\Building\Building;
 use App\Building\FigureLog;
 use App\Models\Figure;
 use App\Models\Log\Bout;
@@ -25,7 +24,7 @@ final class TimedSteps
         if (Bout::query()->where('figure_id', $figure->id)->doesntExist()) {
             return;
         }
-        $work = Building::work(FigureDocument::fromJson($figure->document));
+        $work = Profile::work(FigureDocument::fromJson($figure->document));
         $done = array_flip($figure->load('marks')->doneSteps());
         $minutes = array_column(FigureLog::of($figure, $work)['steps'], 'done', 'key');
         $known = FinishedStep::query()->where('figure_id', $figure->id)->get()->keyBy('step');

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Accounts\CurrentFelter;
-use App\Building\Building;
+use App\Hand\Profile;
 use App\Models\Concerns\Owned;
 use App\Models\Concerns\Travels;
 use App\Models\Log\StepMark;
@@ -190,7 +190,7 @@ final class Figure extends Model
     /** @return array{name: string, document: string, total_g: float, hands_minutes: float, steps: int, step_keys: string} */
     private static function columns(FigureDocument $figure): array
     {
-        $plan = Building::plan($figure);
+        $plan = Profile::plan($figure);
         $keys = $plan->work()->keys();
 
         return [

@@ -41,11 +41,6 @@ final class Needle extends Model
         return array_values(array_unique($gauges));
     }
 
-    public static function atHand(): Needles
-    {
-        return Needles::of(self::gauges());
-    }
-
     /** One of a gauge broke: one less is left of the kind of which there are most; tells which. Null where none is known of. */
     public static function broke(int $gauge): ?string
     {

@@ -5,23 +5,18 @@ declare(strict_types=1);
 namespace App\Stash;
 
 use App\Accounts\CurrentFelter;
-use App\Hand\OwnHand;
+use App\Hand\Profile;
 use App\Models\Figure;
 use App\Models\Swatch as SwatchRow;
 use App\Models\Wool;
 use App\Store\Transaction;
 use Impa\Colour\Srgb;
 use Impa\Figure\Figure as FigureDocument;
-use Impa\Figure\Part;
-use Impa\Material\CoveringWay;
-use Impa\Material\Densities;
 use Impa\Stash\Drawer;
-use Impa\Stash\Matching;
 use Impa\Stash\Mixing\Swatch;
 use Impa\Stash\StashWool;
 use Impa\Stash\Supply\Reserve;
 use Impa\Stash\Supply\Supply;
-use Impa\Wool\Ledger\Ledger;
 use Impa\Wool\WoolRefused;
 
 /** The drawer as it is stored: read for core, and written back after core has told what an event makes of it. */
@@ -115,18 +110,6 @@ final class Stash
         return $after;
     }
 
-    /** The house's densities, with the yarn of this stash where the figure has loops of it. */
-    public static function densities(FigureDocument $figure): Densities
-    {
-        $hasLoops = array_filter($figure->parts, static fn (Part $p): bool => $p->covering->way === CoveringWay::Loops) !== [];
-        if (! $hasLoops) {
-            return OwnHand::hand()->densities();
-        }
-        $wools = self::wools();
-
-        return OwnHand::hand()->densities()->withYarns(Matching::yarns(Matching::of($figure, $wools, self::swatches()), $wools));
-    }
-
     /** After a wool has changed: what figures with loops weigh is reckoned with its yarn, so that the shelf says what the stations say. */
     public static function reweigh(): void
     {
@@ -135,7 +118,7 @@ final class Stash
             Figure::withTrashed()
                 ->whereKey($figure->id)
                 ->toBase()
-                ->update(['total_g' => Ledger::of($document, self::densities($document))->totalG()]);
+                ->update(['total_g' => Profile::ledger($document)->totalG()]);
         }
     }
 
@@ -164,7 +147,7 @@ final class Stash
     {
         $document = FigureDocument::fromJson($figure->document);
 
-        return Supply::of($document, self::wools($figure->id), self::swatches(), $reserve, OwnHand::hand()->densities());
+        return Profile::supply($document, self::wools($figure->id), $reserve);
     }
 
     public static function setAside(Figure $figure, Reserve $reserve): void

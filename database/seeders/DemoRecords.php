@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Building\Building;
 use App\Hand\OwnHand;
+use App\Hand\Profile;
 use App\Hand\TimedSteps;
 use App\Models\Figure;
 use App\Models\Log\Bout;
@@ -56,7 +56,7 @@ final class DemoRecords
     /** @param  array<string, float>  $minutes  by step, in the order in which they were done */
     private static function timed(Figure $figure, array $minutes, int $at): void
     {
-        $work = Building::work(FigureDocument::fromJson($figure->document));
+        $work = Profile::work(FigureDocument::fromJson($figure->document));
         $keys = array_map(static fn (Step $step): string => $step->key, $work->steps);
         $last = max(0, ...array_map(static fn (string $key): int => (int) array_search($key, $keys, true), array_keys($minutes)));
         foreach (array_slice($keys, 0, $last + 1) as $key) {

@@ -25,6 +25,17 @@ it('asks for rows as one\'s own: nobody reaches into a table past whose it is, a
     expect($past)->toEqualCanonicalizing(['Models/Picture.php', 'Http/Controllers/Shelf/SharedLinkController.php']);
 });
 
+it('asks in one place what the felter\'s hand, needles and stash make of an estimate; only the console reckons by the house', function () {
+    $past = [];
+    foreach ((new Finder)->files()->in(app_path())->notPath('#^Console/#')->name('*.php') as $file) {
+        $words = '/hand\(\)->(densities|pace)|Needle::gauges|(Pace|Densities)::house|Needles::(of|usual)|withYarns/';
+        if (preg_match($words, $file->getContents()) === 1) {
+            $past[] = $file->getRelativePathname();
+        }
+    }
+    expect($past)->toBe(['Hand/Profile.php']);
+});
+
 it('has migrations that run no code of the app or of core: what changes tomorrow may not change what they did', function () {
     $live = [];
     foreach ((new Finder)->files()->in(database_path('migrations'))->name('*.php') as $file) {

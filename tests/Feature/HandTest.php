@@ -48,6 +48,39 @@ describe('the felter\'s own hand', function () {
             ->and($core($after)['highG'] / $core($after)['lowG'])->toBeLessThan($core($before)['highG'] / $core($before)['lowG']);
     });
 
+    it('is asked at every door that tells minutes or grams', function () {
+        $document = ['document' => demoFigure('sorrel')];
+        $id = $this->postJson('/api/figures', $document)->assertCreated()->json('id');
+        $set = ['name' => 'Two', 'members' => [['figure' => $id, 'copies' => 2]]];
+        $ask = fn (string $path, array $what): array => $this->postJson("/api/{$path}", $what)->assertOk()->json();
+        $sum = static fn (array $rows, string $of): float => array_sum(array_column($rows, $of));
+        $doors = [
+            'plan, minutes' => fn (): float => $ask('plan', $document)['minutes']['hands'],
+            'plan, grams' => fn (): float => $sum($ask('plan', $document)['wool'], 'g'),
+            'board' => fn (): float => $ask('board', $document)['plan']['minutes']['hands'],
+            'steps' => fn (): float => $sum($ask('build', $document)['sheet']['steps'], 'minutes'),
+            'evenings' => fn (): float => $ask('schedule', $document)['handsMinutes'],
+            'balance' => fn (): float => $ask('balance', $document)['massG'],
+            'supply' => fn (): float => $sum($ask('supply', $document)['needs'], 'g'),
+            'set, minutes' => fn (): float => $ask('set/plan', $set)['order']['oneByOneMinutes'],
+            'set, grams' => fn (): float => $ask('set/plan', $set)['totalG'],
+            'shelf, minutes' => fn (): float => $this->getJson('/api/figures')->json('figures.0.handsMinutes'),
+            'shelf, grams' => fn (): float => $this->getJson('/api/figures')->json('figures.0.totalG'),
+        ];
+        $told = static fn (): array => array_map(static fn (Closure $ask): float => (float) $ask(), $doors);
+        $before = $told();
+        foreach ([1, 2, 3] as $_) {
+            $this->postJson('/api/hand', practised(['weighedG' => 4.0, 'minutes' => 60, 'sure' => true]))->assertOk();
+        }
+        foreach ($told() as $door => $number) {
+            expect($number)->toBeGreaterThan(1.03 * $before[$door], $door);
+        }
+        // What lies on the face is weighed alike where it is planned and where it is laid.
+        $planned = array_column($ask('plan', $document)['details'], 'woolMg', 'key');
+        $laid = array_column($ask('face/laying', $document + ['part' => 'head'])['laying'], 'woolMg', 'key');
+        expect($laid)->not->toBe([])->and(array_intersect_key($planned, $laid))->toEqualWithDelta($laid, 1e-9);
+    });
+
     it('is told the same piece twice, and keeps it once', function () {
         $piece = practised();
         $this->postJson('/api/hand', $piece)->assertOk();

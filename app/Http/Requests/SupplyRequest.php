@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Hand\OwnHand;
+use App\Hand\Profile;
 use App\Shop\Mood;
 use App\Shop\Shop;
 use App\Shop\SimulatedShop;
@@ -22,13 +22,7 @@ final readonly class SupplyRequest
     /** Against what no other figure has set aside. */
     public function supply(): Supply
     {
-        return Supply::of(
-            $this->body->figure(),
-            Stash::wools($this->body->intOr('figure', 0) ?? 0),
-            Stash::swatches(),
-            $this->body->reserve(),
-            OwnHand::hand()->densities(),
-        );
+        return Profile::supply($this->body->figure(), Stash::wools($this->body->intOr('figure', 0) ?? 0), $this->body->reserve());
     }
 
     public function shop(): Shop

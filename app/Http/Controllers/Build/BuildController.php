@@ -6,9 +6,9 @@ namespace App\Http\Controllers\Build;
 
 use App\Building\Building;
 use App\Building\SittingsCalendar;
+use App\Hand\Profile;
 use App\Http\DocumentResponse;
 use App\Http\Requests\Body;
-use App\Models\Needle;
 use App\Printing\Pdf;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
@@ -36,7 +36,7 @@ final class BuildController
     {
         $figure = $body->figure();
 
-        return new JsonResponse(['sheet' => StepsSheet::of(Building::work($figure)), 'schools' => TechniqueChoices::of($figure)]);
+        return new JsonResponse(['sheet' => StepsSheet::of(Profile::work($figure)), 'schools' => TechniqueChoices::of($figure)]);
     }
 
     /** The figure after another school, and what that changed of its work. */
@@ -48,20 +48,20 @@ final class BuildController
 
         return new DocumentResponse([
             'document' => $chosen->document(),
-            'changed' => TechniqueChange::text($option, Building::work($figure), Building::work($chosen)),
+            'changed' => TechniqueChange::text($option, Profile::work($figure), Profile::work($chosen)),
         ]);
     }
 
     public function picture(Body $body): JsonResponse
     {
-        $work = Building::work($body->figure());
+        $work = Profile::work($body->figure());
 
         return new JsonResponse(['svg' => StepPicture::of($work, self::step($work, $body->text('step')))]);
     }
 
     public function pull(Body $body): DocumentResponse
     {
-        $work = Building::work($body->figure());
+        $work = Profile::work($body->figure());
 
         return new DocumentResponse(['document' => $work->moved($body->text('step'), $body->flag('forward'))->document()]);
     }
@@ -73,14 +73,14 @@ final class BuildController
 
     public function calendar(Body $body): Response
     {
-        $work = Building::work($body->figure());
+        $work = Profile::work($body->figure());
 
         return new Response(SittingsCalendar::of(self::sittings($body), $work), 200, ['Content-Type' => 'text/calendar; charset=utf-8']);
     }
 
     public function paper(Body $body): Response
     {
-        $sheet = WorkSheet::of(Building::work($body->figure()));
+        $sheet = WorkSheet::of(Profile::work($body->figure()));
 
         return new Response(Pdf::of($sheet, $body->paper()), 200, ['Content-Type' => 'application/pdf']);
     }
@@ -89,8 +89,8 @@ final class BuildController
     private static function sittings(Body $body): array
     {
         return ScheduleSheet::of(
-            Building::work($body->figure()),
-            Needle::atHand(),
+            Profile::work($body->figure()),
+            Profile::needles(),
             $body->floatOr('sitting', Building::SITTING_MINUTES),
             Building::evenings(
                 $body->has('days') ? $body->texts('days') : Building::DAYS,

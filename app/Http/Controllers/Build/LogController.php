@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Build;
 
-use App\Building\Building;
 use App\Building\FigureLog;
+use App\Hand\Profile;
 use App\Hand\TimedSteps;
 use App\Http\Requests\Body;
 use App\Models\Figure;
@@ -126,7 +126,7 @@ final class LogController
     /** @return array<string, mixed> */
     private static function diary(Figure $figure): array
     {
-        $work = Building::work(FigureDocument::fromJson($figure->document));
+        $work = Profile::work(FigureDocument::fromJson($figure->document));
         $diary = FigureLog::of($figure, $work);
         foreach ($diary['sittings'] as $i => $sitting) {
             $diary['sittings'][$i]['changed'] = self::changed($figure, $sitting['from'], $sitting['to']);

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Check;
 
-use App\Building\Building;
 use App\Hand\OwnHand;
+use App\Hand\Profile;
 use App\Http\Requests\Body;
 use App\Http\Revision;
 use App\Models\Figure;
@@ -114,7 +114,7 @@ final class ClosingController
 
     private static function work(Figure $figure): Work
     {
-        return Building::work(FigureDocument::fromJson($figure->document));
+        return Profile::work(FigureDocument::fromJson($figure->document));
     }
 
     /** @return list<string> kinds of the diary's entries */

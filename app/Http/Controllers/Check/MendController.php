@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Check;
 
+use App\Hand\Profile;
 use App\Http\Requests\Body;
 use App\Models\Figure;
 use App\Models\Log\LogEntry;
@@ -15,7 +16,6 @@ use Impa\Check\Mending\Sign;
 use Impa\Figure\Figure as FigureDocument;
 use Impa\Stash\Drawer;
 use Impa\Stash\Matching;
-use Impa\Wool\Ledger\Ledger;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** The mend desk: what has gone wrong, what helps, and that it was done. */
@@ -44,7 +44,7 @@ final class MendController
                 $answers[$ask['name']] = $body->float($ask['name']);
             }
         }
-        $remedies = MendDesk::remedies(Ledger::of($figure, Stash::densities($figure)), $sign, $body->text('about'), $answers);
+        $remedies = MendDesk::remedies(Profile::ledger($figure), $sign, $body->text('about'), $answers);
 
         return new JsonResponse(['remedies' => array_map(static fn (Remedy $r): array => $r->document(), $remedies)]);
     }

@@ -5,19 +5,18 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Check;
 
 use App\Hand\OwnHand;
+use App\Hand\Profile;
 use App\Http\DocumentResponse;
 use App\Http\Requests\Body;
 use App\Http\Stale;
 use App\Models\Figure;
 use App\Models\Log\FinishedPart;
-use App\Stash\Stash;
 use App\Store\Transaction;
 use Illuminate\Http\JsonResponse;
 use Impa\Check\Part\Measurement;
 use Impa\Check\Part\PartCheck;
 use Impa\Figure\Figure as FigureDocument;
 use Impa\Hand\FinishedPiece;
-use Impa\Wool\Ledger\Ledger;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** Finished parts against their cards. */
@@ -27,7 +26,7 @@ final class PartCheckController
     public function index(Figure $figure): JsonResponse
     {
         $document = FigureDocument::fromJson($figure->document);
-        $ledger = Ledger::of($document, Stash::densities($document));
+        $ledger = Profile::ledger($document);
         $parts = [];
         /** @var list<FinishedPart> $rows */
         $rows = FinishedPart::query()->where('figure_id', $figure->id)->oldest('at')->get()->all();
@@ -48,7 +47,7 @@ final class PartCheckController
         $measured = Measurement::of($body->float('widthMm'), $body->float('heightMm'), $body->float('depthMm'), $body->float('grams'));
         $isTwin = $part->mirror && $body->flag('twin');
         $other = FinishedPart::query()->where(['figure_id' => $figure->id, 'part' => $part->key, 'is_twin' => ! $isTwin])->first();
-        $check = PartCheck::of(Ledger::of($document, Stash::densities($document)), $part->key, $measured, $other?->measurement());
+        $check = PartCheck::of(Profile::ledger($document), $part->key, $measured, $other?->measurement());
         $asks = $body->flag('sure') ? '' : $check->doubt();
         if ($asks === '' && $body->flag('keep')) {
             $weighed = $body->has('weighedG') && $body->float('weighedG') > 0.0 ? $body->float('weighedG') : null;

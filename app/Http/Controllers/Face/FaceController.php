@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Face;
 
+use App\Hand\Profile;
 use App\Http\Requests\Body;
 use App\Models\Needle;
 use Illuminate\Http\JsonResponse;
@@ -19,7 +20,6 @@ use Impa\Face\LayingOrder;
 use Impa\Figure\Detail;
 use Impa\Figure\Term\Keep;
 use Impa\Geometry\Bisection;
-use Impa\Material\Densities;
 use Impa\Surface\Anchor;
 use Impa\Surface\Chart;
 use Impa\Surface\Girth;
@@ -56,7 +56,7 @@ final class FaceController
         $even = Evenness::of($figure, $part->key);
         $advice = array_map(
             static fn (array $list): array => array_map(static fn (Advice $a): array => $a->document(), $list),
-            FaceAdvice::of($figure, $part->key, Needle::atHand(), $even),
+            FaceAdvice::of($figure, $part->key, Profile::needles(), $even),
         );
 
         return new JsonResponse([
@@ -73,11 +73,11 @@ final class FaceController
     public function laying(Body $body): JsonResponse
     {
         [$figure, $part] = $body->part();
-        $needles = Needle::atHand();
+        [$needles, $densities] = [Profile::needles(), Profile::densities($figure)];
         $surfaces = $laying = [];
         foreach (LayingOrder::of($figure, $figure->detailsOn($part->key)) as $detail) {
             $surface = $surfaces[$detail->side->value] ??= Surface::of($part->placements()[0], $detail->side);
-            $laying[] = Laying::of($figure, $detail, $surface, $needles, Densities::house())->document();
+            $laying[] = Laying::of($figure, $detail, $surface, $needles, $densities)->document();
         }
 
         return new JsonResponse(['laying' => $laying]);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Face;
 
+use App\Hand\Profile;
 use App\Http\Requests\Body;
 use App\Http\Revision;
 use App\Models\Needle;
@@ -19,7 +20,7 @@ final class NeedleController
 {
     public function index(): JsonResponse
     {
-        $needles = Needle::atHand();
+        $needles = Profile::needles();
 
         return new JsonResponse([
             'revision' => Revision::of(Needle::box()),

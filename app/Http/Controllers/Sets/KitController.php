@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Sets;
 
-use App\Hand\OwnHand;
+use App\Building\KnownReach;
+use App\Hand\Profile;
 use App\Http\Requests\Body;
 use App\Models\FigureSet;
-use App\Models\Needle;
 use App\Printing\PagesPdf;
 use App\Printing\Pdf;
 use App\Shop\Mood;
@@ -22,7 +22,6 @@ use Impa\Print\Share\KitSheet;
 use Impa\Print\Share\LabelSheet;
 use Impa\Print\Share\LabelSize;
 use Impa\Sets\Kit;
-use Impa\Stash\Supply\Supply;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** Kits of a member of a set for a workshop. */
@@ -59,11 +58,11 @@ final class KitController
     private static function kit(Body $body): Kit
     {
         $member = FigureSet::planned('A kit', [$body->object('member')])->members[0];
-        $supply = Supply::of($member->figure, Stash::wools(), Stash::swatches(), $body->reserve(), OwnHand::hand()->densities());
+        $supply = Profile::supply($member->figure, Stash::wools(), $body->reserve());
 
         return Kit::of(
             $supply,
-            Work::of($supply->ledger, OwnHand::hand()->pace(), Needle::atHand()),
+            Work::of($supply->ledger, Profile::pace(), Profile::needles(), KnownReach::of($member->figure)),
             $body->int('people'),
             $body->int('spare'),
             $body->float('beginners'),

@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Sets;
 
-use App\Hand\OwnHand;
+use App\Hand\Profile;
 use App\Http\Requests\Body;
 use App\Http\Revision;
 use App\Models\Figure;
 use App\Models\FigureSet;
-use App\Models\Needle;
 use App\Printing\Pdf;
 use App\Shop\Mood;
 use App\Shop\Purchase;
@@ -86,7 +85,7 @@ final class SetController
                 Stash::wools(Stash::ofSet($set->id)),
                 Stash::swatches(),
                 $body->reserve(),
-                OwnHand::hand()->densities(),
+                Profile::densities(),
             );
             Stash::setAsideForSet($set->id, $supply->wanted());
         });
@@ -138,7 +137,7 @@ final class SetController
         $ways = match ($body->text('by', 'hue')) {
             'hue' => Colourways::turned($figure, $keys, $count),
             'swap' => Colourways::swapped($figure, $keys),
-            'stash' => Colourways::fromStash($figure, $keys[0] ?? '', $count, Stash::wools(), OwnHand::hand()->densities()),
+            'stash' => Colourways::fromStash($figure, $keys[0] ?? '', $count, Stash::wools(), Profile::densities()),
             default => throw new HttpException(422, 'Colourways go by hue, swap or stash.'),
         };
 
@@ -171,9 +170,9 @@ final class SetController
             Stash::wools(Stash::ofSet($body->intOr('id', 0) ?? 0)),
             Stash::swatches(),
             $body->reserve(),
-            OwnHand::hand()->densities(),
-            OwnHand::hand()->pace(),
-            Needle::atHand(),
+            Profile::densities(),
+            Profile::pace(),
+            Profile::needles(),
         );
     }
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Sets;
 
+use App\Hand\Profile;
 use App\Http\Requests\Body;
-use App\Stash\Stash;
 use Illuminate\Http\JsonResponse;
 use Impa\Show\Cushion;
 use Impa\Show\Jar;
@@ -22,7 +22,7 @@ final class ShowController
     {
         $figure = $body->figure();
         $shown = Shown::of($figure);
-        $densities = Stash::densities($figure);
+        $densities = Profile::densities($figure);
         $ledger = Ledger::of($figure, $densities);
 
         return new JsonResponse(match ($body->text('place')) {

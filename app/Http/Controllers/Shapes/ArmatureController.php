@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Shapes;
 
+use App\Hand\Profile;
 use App\Http\DocumentResponse;
 use App\Http\Requests\Body;
 use App\Printing\PagesPdf;
-use App\Stash\Stash;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Impa\Armature\ArmatureSheet;
@@ -58,6 +58,6 @@ final class ArmatureController
     {
         $figure = $body->figure();
 
-        return [$figure, Ledger::of($figure, Stash::densities($figure)), Skeleton::of($figure, $body->flag('all'))];
+        return [$figure, Profile::ledger($figure), Skeleton::of($figure, $body->flag('all'))];
     }
 }

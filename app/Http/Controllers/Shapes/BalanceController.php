@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Shapes;
 
+use App\Hand\Profile;
 use App\Http\DocumentResponse;
 use App\Http\Requests\Body;
-use App\Stash\Stash;
 use Impa\Balance\Balance;
 use Impa\Balance\BalanceSheet;
 use Impa\Balance\Cures;
 use Impa\Figure\Figure;
-use Impa\Wool\Ledger\Ledger;
 
 /** How a figure stands, reckoned without saving. */
 final class BalanceController
@@ -31,6 +30,6 @@ final class BalanceController
 
     private static function balance(Figure $figure): Balance
     {
-        return Balance::of(Ledger::of($figure, Stash::densities($figure)));
+        return Balance::of(Profile::ledger($figure));
     }
 }

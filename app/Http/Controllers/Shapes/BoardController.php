@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Shapes;
 
-use App\Building\Building;
+use App\Hand\Profile;
 use App\Http\DocumentResponse;
 use App\Http\Requests\Body;
 use Impa\Face\Together;
@@ -18,7 +18,7 @@ final class BoardController
     {
         $figure = $body->figure();
         $figure = $body->flag('rescale') ? $figure->scaledTo($body->float('heightMm')) : $figure;
-        $plan = Building::plan($figure);
+        $plan = Profile::plan($figure);
 
         return new DocumentResponse([
             'document' => $body->flag('rescale') ? $figure->document() : null,

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Shapes;
 
-use App\Hand\OwnHand;
+use App\Hand\Profile;
 use App\Http\Requests\Body;
 use App\Printing\PagesPdf;
 use Illuminate\Http\JsonResponse;
@@ -52,7 +52,7 @@ final class FlatController
 
     private static function plan(Body $body, Figure $figure): FlatPlan
     {
-        return FlatPlan::of($figure, self::felt($body), OwnHand::hand()->densities());
+        return FlatPlan::of($figure, self::felt($body), Profile::densities($figure));
     }
 
     private static function felt(Body $body): FeltSheet
@@ -84,7 +84,7 @@ final class FlatController
                 $body->floatOr('feltMm', 1.5),
                 $body->flag('hollow'),
             ),
-            OwnHand::hand()->densities(),
+            Profile::densities(),
         );
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Shapes;
 
-use App\Building\Building;
+use App\Hand\Profile;
 use App\Http\Requests\Body;
 use App\Printing\PagesPdf;
 use Illuminate\Http\Response;
@@ -18,7 +18,7 @@ final class SizeCardsController
     {
         $paper = $body->paper();
         $figure = $body->figure();
-        $plan = Building::plan($figure);
+        $plan = Profile::plan($figure);
 
         return match ($body->text('as', 'pdf')) {
             'pdf' => new Response(PagesPdf::of(SizeCards::pages($plan, $paper), $paper), 200, ['Content-Type' => 'application/pdf']),

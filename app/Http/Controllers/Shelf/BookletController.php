@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Shelf;
 
-use App\Building\Building;
+use App\Hand\Profile;
 use App\Http\Requests\Body;
 use App\Models\Figure;
 use App\Models\Picture;
@@ -27,7 +27,7 @@ final class BookletController
         if ($body->text('as', 'pdf') === 'file') {
             return new JsonResponse(Booklet::document($document, $credit));
         }
-        $plan = Building::plan($document);
+        $plan = Profile::plan($document);
         $drawing = $body->flag('drawing') ? self::drawing($figure) : null;
         $booklet = Booklet::of($plan, $credit, $body->paper(), $drawing);
 

@@ -4,18 +4,17 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Shelf;
 
+use App\Hand\Profile;
 use App\Http\DocumentResponse;
 use App\Http\Requests\Body;
 use App\Models\Figure;
 use App\Models\FigureRevision;
-use App\Stash\Stash;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Carbon;
 use Impa\Figure\Document\FigureRefused;
 use Impa\Figure\Editing\Branch;
 use Impa\Figure\Editing\Changes;
 use Impa\Figure\Figure as FigureDocument;
-use Impa\Wool\Ledger\Ledger;
 use Impa\Wool\Ledger\LedgerChange;
 use stdClass;
 use Symfony\Component\HttpKernel\Exception\HttpException;
@@ -48,12 +47,12 @@ final class HistoryController
     {
         $document = self::at($figure, $revision);
         $now = FigureDocument::fromJson($figure->document);
-        $was = Ledger::of($document, Stash::densities($document));
+        $was = Profile::ledger($document);
 
         return new DocumentResponse([
             'document' => $document->document(),
             'totalG' => $was->totalG(),
-            'wool' => LedgerChange::between($was, Ledger::of($now, Stash::densities($now))),
+            'wool' => LedgerChange::between($was, Profile::ledger($now)),
         ]);
     }
 

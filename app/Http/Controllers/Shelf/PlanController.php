@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Shelf;
 
-use App\Building\Building;
+use App\Hand\Profile;
 use App\Http\Requests\Body;
 use Illuminate\Http\JsonResponse;
 
@@ -14,6 +14,6 @@ final class PlanController
     {
         $figure = $body->figure();
 
-        return new JsonResponse(Building::plan($figure)->document());
+        return new JsonResponse(Profile::plan($figure)->document());
     }
 }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Shelf;
 
+use App\Hand\Profile;
 use App\Http\Requests\Body;
-use App\Stash\Stash;
 use Illuminate\Http\JsonResponse;
 use Impa\Figure\Editing\Sizing;
 use Impa\Wool\Ledger\Growth;
@@ -27,7 +27,7 @@ final class SizingController
         return new JsonResponse([
             'heightMm' => $sizing->heightMm,
             'factor' => $sizing->factor,
-            'woolTimes' => Growth::ofWool($figure, $sizing->heightMm, Stash::densities($figure)),
+            'woolTimes' => Growth::ofWool($figure, $sizing->heightMm, Profile::densities($figure)),
         ]);
     }
 }

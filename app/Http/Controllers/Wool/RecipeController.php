@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Wool;
 
-use App\Hand\OwnHand;
+use App\Hand\Profile;
 use App\Http\Requests\Body;
 use App\Models\Swatch;
 use App\Models\Wool;
@@ -16,6 +16,7 @@ use Impa\Stash\Mixing\Recipe;
 use Impa\Stash\Mixing\Recipes;
 use Impa\Stash\Nearness;
 use Impa\Stash\StashWool;
+use Impa\Stash\Supply\Reserve;
 use Impa\Stash\Supply\Supply;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
@@ -33,7 +34,7 @@ final class RecipeController
         }
         // Of a colour of a figure: what its other colours count on is promised.
         $wools = Stash::wools($body->intOr('figure', 0) ?? 0);
-        $of = static fn (): Supply => Supply::of($body->figure(), $wools, Stash::swatches(), densities: OwnHand::hand()->densities());
+        $of = static fn (): Supply => Profile::supply($body->figure(), $wools, Reserve::Usual);
         $free = $body->has('document') ? $of()->freeFor($body->text('colour')) : $wools;
         $stash = array_filter(
             $free,

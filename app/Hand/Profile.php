@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Hand;
+
+use App\Building\KnownReach;
+use App\Models\Needle;
+use App\Stash\Stash;
+use Impa\Build\Work;
+use Impa\Face\Needles;
+use Impa\Figure\Figure;
+use Impa\Figure\Part;
+use Impa\Material\CoveringWay;
+use Impa\Material\Densities;
+use Impa\Material\Pace;
+use Impa\Plan\Plan;
+use Impa\Stash\Matching;
+use Impa\Stash\StashWool;
+use Impa\Stash\Supply\Reserve;
+use Impa\Stash\Supply\Supply;
+use Impa\Wool\Ledger\Ledger;
+
+/**
+ * What every estimate asks of the felter who asks: how dense and how fast her hand is, the needles in her box, the yarn of her stash.
+ * Whoever wants a number of hers asks here, so that none of it can be forgotten (tests/Feature/ArchTest.php).
+ */
+final class Profile
+{
+    /** Of her hand; with the yarn of her stash where this figure has loops of it. */
+    public static function densities(?Figure $figure = null): Densities
+    {
+        $densities = OwnHand::hand()->densities();
+        $hasLoops = $figure !== null
+            && array_filter($figure->parts, static fn (Part $p): bool => $p->covering->way === CoveringWay::Loops) !== [];
+        if (! $hasLoops) {
+            return $densities;
+        }
+        $wools = Stash::wools();
+
+        return $densities->withYarns(Matching::yarns(Matching::of($figure, $wools, Stash::swatches()), $wools));
+    }
+
+    public static function pace(): Pace
+    {
+        return OwnHand::hand()->pace();
+    }
+
+    public static function needles(): Needles
+    {
+        return Needles::of(Needle::gauges());
+    }
+
+    public static function ledger(Figure $figure): Ledger
+    {
+        return Ledger::of($figure, self::densities($figure));
+    }
+
+    public static function plan(Figure $figure): Plan
+    {
+        return Plan::of($figure, self::needles(), self::densities($figure), self::pace(), KnownReach::of(...));
+    }
+
+    public static function work(Figure $figure): Work
+    {
+        return Work::of(self::ledger($figure), self::pace(), self::needles(), KnownReach::of($figure));
+    }
+
+    /** @param  array<int, StashWool>  $wools  that are free for it, by id */
+    public static function supply(Figure $figure, array $wools, Reserve $reserve): Supply
+    {
+        return Supply::of($figure, $wools, Stash::swatches(), $reserve, self::densities());
+    }
+}
