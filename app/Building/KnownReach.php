@@ -30,7 +30,11 @@ final class KnownReach
         $place = 'reach.'.hexdec(substr($hash, 0, 4)) % self::PLACES;
         $kept = Cache::get($place);
         if (is_array($kept) && ($kept['of'] ?? '') === $hash && is_array($kept['is'] ?? null)) {
-            return array_values(array_filter($kept['is'], static fn (mixed $one): bool => $one instanceof Hindrance));
+            $known = array_values(array_filter($kept['is'], static fn (mixed $one): bool => $one instanceof Hindrance));
+            // What another Impa kept may be none any more.
+            if (count($known) === count($kept['is'])) {
+                return $known;
+            }
         }
         $found = Reach::of($figure);
         Cache::put($place, ['of' => $hash, 'is' => $found], self::SECONDS);

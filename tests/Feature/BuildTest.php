@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Build;
 
+use App\Building\KnownReach;
 use App\Models\Figure;
 use Illuminate\Database\Events\MigrationsEnded;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
+use Impa\Build\Order\Reach;
 use Impa\Build\StepsSheet;
 use Impa\Build\Work;
 use Impa\Face\Needles;
@@ -382,4 +385,12 @@ it('tries a cure of a touchy figure with one press', function () {
         expect($after['touchy'])->toBeFalse()->and($after['tipDeg'])->toEqualWithDelta($cure['tipDeg'], 0.3);
     }
     $this->postJson('/api/balance/try', ['document' => demoFigure('lanto'), 'kind' => 'prayer'])->assertStatus(422);
+});
+
+it('reckons anew what is in the needle\'s way where another Impa kept it in a form that is none any more', function () {
+    $figure = FigureDocument::fromJson((string) json_encode(demoFigure()));
+    $kept = ['of' => hash('sha256', $figure->toJson()), 'is' => [new \stdClass]];
+    Cache::shouldReceive('get')->once()->andReturn($kept);
+    Cache::shouldReceive('put')->once();
+    expect(KnownReach::of($figure))->toEqual(Reach::of($figure))->not->toBe([]);
 });
