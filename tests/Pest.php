@@ -21,7 +21,7 @@ pest()->group('dear')->in(
         static fn (string $name): string => "../core/tests/{$name}Test.php",
         [
             'Agreement', 'BadPicture', 'Blend', 'Brush', 'Carrying', 'Characters', 'Cleaning', 'EveryShape', 'Fit', 'FlatLayers',
-            'Fringe', 'Ink', 'Lobes', 'Packing', 'PhotoCheck', 'Picture', 'Recut', 'RuledPaper', 'SeenAgain', 'Shades', 'Show',
+            'Fringe', 'Ink', 'Lobes', 'Packing', 'PhotoCheck', 'Picture', 'PartEditor', 'RuledPaper', 'SeenAgain', 'Shades', 'Show',
             'Synthesis', 'TapesByBruteForce', 'Threads', 'Turnaround', 'Unrolled',
         ],
     ),

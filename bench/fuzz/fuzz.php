@@ -141,7 +141,7 @@ $asked = [
     ],
     'size-cards' => ['as' => 'svg'], 'outlines' => [
         'view' => 'side',
-    ], 'model' => [], 'things' => [], 'figures' => [], 'recut' => ['act' => 'mend'],
+    ], 'model' => [], 'things' => [], 'figures' => [], 'edits/mend' => [],
     'flat/pattern' => [
         'part' => 'body',
         'seamMm' => 3,

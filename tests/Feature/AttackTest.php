@@ -51,7 +51,7 @@ it('refuses numbers that cannot be kept, wherever they stand, and breaks nowhere
     ['board', '{"document":DOCUMENT,"rescale":true,"heightMm":NUMBER}'],
     ['face/between', '{"document":DOCUMENT,"part":"head","points":[[0,0],[NUMBER,0]]}'],
     ['face/afar', '{"document":DOCUMENT,"part":"head","metres":NUMBER}'],
-    ['recut', '{"document":DOCUMENT,"act":"split","key":"head","line":[[0,0],[NUMBER,1]]}'],
+    ['edits/split', '{"document":DOCUMENT,"key":"head","line":[[0,0],[NUMBER,1]]}'],
 ]);
 
 it('refuses a number without end even in a member that Impa does not know', function () {

@@ -53,29 +53,29 @@ it('cuts and sews a part, and refuses what has no pattern', function () {
 describe('things a figure has with it', function () {
     it('are brought in from the shelf, measured, joined elsewhere, made larger, and taken out as figures', function () {
         $from = lay('lanto');
-        $act = fn (array $document, array $more): array => $this->postJson('/api/recut', ['document' => $document] + $more)
-            ->assertOk()->json('document');
-        $held = ['act' => 'put', 'from' => $from, 'name' => 'pod', 'how' => 'held', 'holder' => 'arm', 'heightMm' => 30];
-        $with = $act(demoFigure('wick'), $held);
+        $act = fn (string $act, array $document, array $more): array => $this
+            ->postJson("/api/edits/{$act}", ['document' => $document] + $more)->assertOk()->json('document');
+        $held = ['from' => $from, 'name' => 'pod', 'how' => 'held', 'holder' => 'arm', 'heightMm' => 30];
+        $with = $act('put', demoFigure('wick'), $held);
         $things = $this->postJson('/api/things', ['document' => $with])->assertOk()->json('things');
         expect(array_column($things, 'name'))->toBe(['lamp', 'pod'])->and($things[1]['heightMm'])->toEqualWithDelta(30, 0.1);
-        $worn = $act($with, ['act' => 'fasten', 'thing' => 'pod', 'holder' => 'head']);
-        $large = $act($worn, ['act' => 'resize', 'thing' => 'pod', 'times' => 2]);
+        $worn = $act('fasten', $with, ['thing' => 'pod', 'holder' => 'head']);
+        $large = $act('resize', $worn, ['thing' => 'pod', 'times' => 2]);
         $pod = $this->postJson('/api/things', ['document' => $large])->json('things.1');
         expect($pod['holder'])->toBe('head')->and($pod['heightMm'])->toEqualWithDelta(60, 0.2);
         $taken = $this->postJson('/api/things/taken', ['document' => $large, 'thing' => 'pod'])->assertOk()->json('document');
         $this->postJson('/api/figures', ['document' => $taken])->assertCreated();
-        $hat = $act($large, ['act' => 'gather', 'keys' => ['brim', 'crown'], 'name' => 'hat']);
+        $hat = $act('gather', $large, ['keys' => ['brim', 'crown'], 'name' => 'hat']);
         expect($this->postJson('/api/things', ['document' => $hat])->json('things.0.name'))->toBe('hat');
     });
 
     it('are refused where there are none, and change nothing', function () {
-        $ask = fn (array $more) => $this->postJson('/api/recut', ['document' => demoFigure('wick')] + $more);
-        $ask(['act' => 'resize', 'thing' => 'fish', 'times' => 2])->assertStatus(422);
-        $ask(['act' => 'resize', 'thing' => 'lamp', 'times' => 1000])->assertStatus(422);
-        $ask(['act' => 'fasten', 'thing' => 'lamp', 'holder' => 'lamp'])->assertStatus(422);
-        $ask(['act' => 'put', 'from' => 999_999, 'holder' => 'arm', 'heightMm' => 30])->assertStatus(404);
-        $ask(['act' => 'put', 'from' => lay(), 'holder' => 'arm', 'heightMm' => 30, 'how' => 'thrown'])->assertStatus(422);
+        $ask = fn (string $act, array $more) => $this->postJson("/api/edits/{$act}", ['document' => demoFigure('wick')] + $more);
+        $ask('resize', ['thing' => 'fish', 'times' => 2])->assertStatus(422);
+        $ask('resize', ['thing' => 'lamp', 'times' => 1000])->assertStatus(422);
+        $ask('fasten', ['thing' => 'lamp', 'holder' => 'lamp'])->assertStatus(422);
+        $ask('put', ['from' => 999_999, 'holder' => 'arm', 'heightMm' => 30])->assertStatus(404);
+        $ask('put', ['from' => lay(), 'holder' => 'arm', 'heightMm' => 30, 'how' => 'thrown'])->assertStatus(422);
         $this->postJson('/api/things/taken', ['document' => demoFigure('wick'), 'thing' => ''])->assertStatus(422);
     });
 });

@@ -36,11 +36,15 @@ const RECKONING = [
     'POST api/face/keep', 'POST api/face/laying', 'POST api/face/marks', 'POST api/face/needles-eye', 'POST api/face/pieces',
     'POST api/face/sheets', 'POST api/figures/{figure}/booklet', 'POST api/figures/{figure}/card', 'POST api/flat', 'POST api/flat/pattern',
     'POST api/flat/pattern/sheet', 'POST api/flat/templates', 'POST api/kit', 'POST api/kit/labels', 'POST api/kit/sheet', 'POST api/mend',
-    'POST api/model', 'POST api/outlines', 'POST api/plan', 'POST api/ramp', 'POST api/recipes', 'POST api/recut', 'POST api/render',
+    'POST api/model', 'POST api/outlines', 'POST api/plan', 'POST api/ramp', 'POST api/recipes', 'POST api/render',
     'POST api/schedule', 'POST api/schedule/calendar', 'POST api/set/colourways', 'POST api/set/picture', 'POST api/set/plan',
     'POST api/set/shopping', 'POST api/set/sittings', 'POST api/show', 'POST api/side-view', 'POST api/size-cards', 'POST api/sizing',
     'POST api/supply', 'POST api/supply/portions', 'POST api/supply/shopping', 'POST api/supply/split', 'POST api/things',
     'POST api/things/taken', 'POST api/wool-colour', 'POST api/archive/preview',
+    'POST api/edits/add', 'POST api/edits/axis', 'POST api/edits/double', 'POST api/edits/fasten', 'POST api/edits/forwards',
+    'POST api/edits/gather', 'POST api/edits/height', 'POST api/edits/lasso', 'POST api/edits/mend', 'POST api/edits/merge',
+    'POST api/edits/paint', 'POST api/edits/part-pair', 'POST api/edits/put', 'POST api/edits/remove', 'POST api/edits/resize',
+    'POST api/edits/round', 'POST api/edits/split', 'POST api/edits/to-detail', 'POST api/edits/to-part', 'POST api/edits/twin',
 ];
 
 const SHOWING = [

@@ -198,7 +198,7 @@ final class Journey
     {
         $key = $this->detail();
 
-        return $key !== '' && $this->recut(['act' => 'remove', 'kind' => 'detail', 'keys' => [$key]]);
+        return $key !== '' && $this->edit('remove', ['kind' => 'detail', 'keys' => [$key]]);
     }
 
     private function doubleDetail(): bool
@@ -206,34 +206,34 @@ final class Journey
         $key = $this->detail();
 
         return $key !== '' && count($this->document['details']) < 30
-            && $this->recut(['act' => 'double', 'kind' => 'detail', 'key' => $key]);
+            && $this->edit('double', ['kind' => 'detail', 'key' => $key]);
     }
 
     private function twinDetail(): bool
     {
         $key = $this->detail();
 
-        return $key !== '' && $this->recut(['act' => 'twin', 'key' => $key, 'pair' => $this->random->getInt(0, 1) === 1]);
+        return $key !== '' && $this->edit('twin', ['key' => $key, 'pair' => $this->random->getInt(0, 1) === 1]);
     }
 
     private function partPair(): bool
     {
         $pairs = array_column(array_filter($this->document['details'] ?? [], static fn (array $d): bool => $d['mirror'] ?? false), 'key');
 
-        return $pairs !== [] && $this->recut(['act' => 'part-pair', 'key' => $this->one($pairs)]);
+        return $pairs !== [] && $this->edit('part-pair', ['key' => $this->one($pairs)]);
     }
 
     private function removePart(): bool
     {
         $joined = array_column(array_filter($this->document['parts'], static fn (array $p): bool => isset($p['join'])), 'key');
 
-        return count($joined) > 1 && $this->recut(['act' => 'remove', 'kind' => 'part', 'keys' => [$this->one($joined)]]);
+        return count($joined) > 1 && $this->edit('remove', ['kind' => 'part', 'keys' => [$this->one($joined)]]);
     }
 
     private function addPart(): bool
     {
         return count($this->document['parts']) < 14
-            && $this->recut(['act' => 'add', 'shape' => $this->one(['ball', 'egg', 'cone', 'plate']), 'on' => $this->part()]);
+            && $this->edit('add', ['shape' => $this->one(['ball', 'egg', 'cone', 'plate']), 'on' => $this->part()]);
     }
 
     private function school(): bool
@@ -546,9 +546,9 @@ final class Journey
     }
 
     /** @param  array<string, mixed>  $body */
-    private function recut(array $body): bool
+    private function edit(string $act, array $body): bool
     {
-        $told = $this->http->postJson('/api/recut', $body + ['document' => $this->document]);
+        $told = $this->http->postJson("/api/edits/{$act}", $body + ['document' => $this->document]);
 
         return $this->takes($told->json('document'), $told->status());
     }

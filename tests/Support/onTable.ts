@@ -99,7 +99,7 @@ export async function onTable(
     Promise.resolve({ id: 7, revision: revision + 1, picture: null, document: sent }),
   )
   vi.spyOn(api, 'turning').mockResolvedValue({ parts: {}, details: {}, openings: {} })
-  vi.spyOn(api, 'recut')
+  vi.spyOn(api, 'edit')
     .mockClear()
     .mockImplementation((sent, _act, more: { kind?: 'part' | 'detail'; key?: string }) =>
       Promise.resolve({ document: sent, kind: more.kind ?? 'detail', key: more.key ?? '' }),

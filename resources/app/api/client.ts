@@ -54,7 +54,7 @@ import type {
   SchoolChosen,
   Ramp,
   Recipes,
-  Recut,
+  Edited,
   Reserve,
   SavedFigure,
   Seen,
@@ -127,7 +127,7 @@ export interface PhotoOf {
 }
 
 /** Edits that PHP makes: cuts, and everyday ones. */
-export type RecutAct =
+export type EditAct =
   | 'split'
   | 'merge'
   | 'lasso'
@@ -487,7 +487,7 @@ export const api = {
   ) => lines<Seen>('breakdown', { picture, ...wishes, name, file: fileName, document }, onProgress, signal),
   glance: (picture: number, wishes: Pick<SeeingWishes, 'shades' | 'figure' | 'brushes'>) =>
     ask<Glance>('POST', 'breakdown/glance', { picture, ...wishes }),
-  recut: (document: Figure, act: RecutAct, more: object) => ask<Recut>('POST', 'recut', { document, act, ...more }),
+  edit: (document: Figure, act: EditAct, more: object) => ask<Edited>('POST', `edits/${act}`, { document, ...more }),
   things: (document: Figure) => ask<Things>('POST', 'things', { document }),
   takenThing: (document: Figure, thing: string) => ask<ThingTaken>('POST', 'things/taken', { document, thing }),
   balance: (document: Figure) => ask<BalanceSheet>('POST', 'balance', { document }),

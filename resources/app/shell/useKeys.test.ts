@@ -55,7 +55,7 @@ describe('keys on a part', () => {
     press('d')
     press('Delete')
     await flushPromises()
-    expect(vi.mocked(api.recut).mock.calls.map((c) => c.slice(1))).toEqual([
+    expect(vi.mocked(api.edit).mock.calls.map((c) => c.slice(1))).toEqual([
       ['double', { kind: 'part', key: 'head' }],
       ['remove', { kind: 'part', keys: ['head'] }],
     ])
@@ -87,12 +87,12 @@ describe('keys on a part', () => {
   })
 
   it('moves all that are chosen together, and merges them on G', () => {
-    const recut = vi.spyOn(api, 'recut').mockResolvedValue({ document: plain(), kind: 'part', key: 'body' })
+    const edit = vi.spyOn(api, 'edit').mockResolvedValue({ document: plain(), kind: 'part', key: 'body' })
     table.figure.choose('ear', true)
     press('ArrowUp')
     expect(table.figure.parts.map((p) => p.at.yMm)).toEqual([20, 51, 67])
     press('g')
-    expect(recut.mock.calls[0]?.slice(1)).toEqual(['merge', { keys: ['head', 'ear'] }])
+    expect(edit.mock.calls[0]?.slice(1)).toEqual(['merge', { keys: ['head', 'ear'] }])
   })
 
   it('lets go on Escape, and then takes no key for an act', () => {
@@ -117,7 +117,7 @@ describe('keys on a detail', () => {
     press('d')
     press('Backspace')
     await flushPromises()
-    expect(vi.mocked(api.recut).mock.calls.map((c) => c.slice(1))).toEqual([
+    expect(vi.mocked(api.edit).mock.calls.map((c) => c.slice(1))).toEqual([
       ['twin', { key: 'eye', pair: false }],
       ['double', { kind: 'detail', key: 'eye' }],
       ['remove', { kind: 'detail', keys: ['eye'] }],

@@ -88,7 +88,7 @@ export function useKeys() {
       pagedown: onChosen(() => figure.selectedPart && figure.reorder(figure.selectedPart.key, false)),
       h: onChosen(() => figure.selectedPart && figure.hide(figure.selectedPart.key)),
       k: onChosen(() => figure.selectedPart && figure.lock(figure.selectedPart.key)),
-      g: onChosen(() => figure.chosen.length > 1 && figure.recut('merge', { keys: figure.chosen })),
+      g: onChosen(() => figure.chosen.length > 1 && figure.apply('merge', { keys: figure.chosen })),
       m: onChosen(mirror),
       d: onChosen(() => figure.doubleSelected()),
       delete: onChosen(() => figure.removeSelected()),

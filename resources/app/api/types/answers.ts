@@ -432,7 +432,7 @@ export interface Recipe {
 export interface Recipes {
   recipes: Recipe[]
 }
-export interface Recut {
+export interface Edited {
   document: Figure
   kind: 'part' | 'detail' | ''
   key: string

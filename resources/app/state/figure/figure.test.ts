@@ -252,7 +252,7 @@ describe('several parts at once', () => {
     figure.choose('head')
     figure.choose('ear', true)
     const left = { ...plain(), parts: plain().parts.slice(0, 1), details: [] }
-    const ask = vi.spyOn(api, 'recut').mockResolvedValue({ document: left, kind: 'part', key: '' })
+    const ask = vi.spyOn(api, 'edit').mockResolvedValue({ document: left, kind: 'part', key: '' })
     await figure.removeSelected()
     expect(ask.mock.calls[0]?.slice(1)).toEqual(['remove', { kind: 'part', keys: ['head', 'ear'] }])
     expect(figure.parts.map((p) => p.key)).toEqual(['body'])
@@ -299,7 +299,7 @@ describe('order of depth', () => {
 describe('the middle line', () => {
   it('is led elsewhere by PHP, which knows what lies beside it; one step back undoes it', async () => {
     const figure = await opened()
-    const ask = vi.spyOn(api, 'recut').mockImplementation((sent) => {
+    const ask = vi.spyOn(api, 'edit').mockImplementation((sent) => {
       const document = structuredClone(sent)
       for (const part of document.parts) part.at.xMm -= 3
       return Promise.resolve({ document, kind: '', key: '' })
@@ -317,7 +317,7 @@ describe('everyday changes', () => {
   it('are asked of PHP for what is selected, a part or a detail', async () => {
     const figure = await opened()
     const ask = vi
-      .spyOn(api, 'recut')
+      .spyOn(api, 'edit')
       .mockImplementation((sent) => Promise.resolve({ document: sent, kind: 'part', key: 'head' }))
     await figure.paint('#102030', 'Picked')
     expect(ask).not.toHaveBeenCalled()
@@ -340,7 +340,7 @@ describe('everyday changes', () => {
     figure.choose('head')
     const asked: Figure[] = []
     const answers: (() => void)[] = []
-    vi.spyOn(api, 'recut').mockImplementation((sent) => {
+    vi.spyOn(api, 'edit').mockImplementation((sent) => {
       asked.push(sent)
       return new Promise((resolve) =>
         answers.push(() => resolve({ document: { ...sent, parts: sent.parts.slice(0, 1) }, kind: 'part', key: '' })),
@@ -361,7 +361,7 @@ describe('everyday changes', () => {
     const figure = await opened()
     const save = vi.spyOn(api, 'save').mockResolvedValue({ id: 7, revision: 4 } as never)
     const answers: (() => void)[] = []
-    vi.spyOn(api, 'recut').mockImplementation(
+    vi.spyOn(api, 'edit').mockImplementation(
       (sent) =>
         new Promise((resolve) =>
           answers.push(() => resolve({ document: { ...sent, parts: sent.parts.slice(1) }, kind: 'part', key: '' })),
@@ -387,7 +387,7 @@ describe('everyday changes', () => {
     const figure = await opened()
     const save = vi.spyOn(api, 'save').mockResolvedValue({ id: 7, revision: 4 } as never)
     const asked = late<{ document: Figure; kind: 'part'; key: string }>()
-    vi.spyOn(api, 'recut').mockReturnValue(asked.promise)
+    vi.spyOn(api, 'edit').mockReturnValue(asked.promise)
     figure.choose('ear')
     void figure.removeSelected()
     vi.mocked(api.figure).mockResolvedValueOnce({
@@ -413,7 +413,7 @@ describe('everyday changes', () => {
   it('do not hold up those that come after when they are refused', async () => {
     const figure = await opened()
     vi.spyOn(api, 'rescale').mockRejectedValueOnce(new Error('Too small.'))
-    vi.spyOn(api, 'recut').mockImplementation(async (sent) => ({
+    vi.spyOn(api, 'edit').mockImplementation(async (sent) => ({
       document: { ...sent, parts: sent.parts.slice(0, 2) },
       kind: 'part',
       key: '',
@@ -435,9 +435,9 @@ describe("cuts of the felter's own", () => {
       colour: 'c1',
       join: { to: 'head' },
     })
-    const ask = vi.spyOn(api, 'recut').mockResolvedValue({ document: made, kind: 'part', key: 'head-2' })
+    const ask = vi.spyOn(api, 'edit').mockResolvedValue({ document: made, kind: 'part', key: 'head-2' })
     expect(
-      await figure.recut('split', {
+      await figure.apply('split', {
         key: 'head',
         line: [
           [-9, 50],
@@ -463,15 +463,15 @@ describe("cuts of the felter's own", () => {
 
   it('selects the detail that a part became', async () => {
     const figure = await opened()
-    vi.spyOn(api, 'recut').mockResolvedValue({ document: plain(), kind: 'detail', key: 'eye' })
-    await figure.recut('to-detail', { key: 'ear' })
+    vi.spyOn(api, 'edit').mockResolvedValue({ document: plain(), kind: 'detail', key: 'eye' })
+    await figure.apply('to-detail', { key: 'ear' })
     expect(figure.selection).toEqual({ kind: 'detail', key: 'eye' })
   })
 
   it('tells why when it cannot be done, and changes nothing', async () => {
     const figure = await opened()
-    vi.spyOn(api, 'recut').mockRejectedValue(new Refusal(422, 'The line leaves Head in one piece.'))
-    expect(await figure.recut('split', { key: 'head', line: [] })).toBeNull()
+    vi.spyOn(api, 'edit').mockRejectedValue(new Refusal(422, 'The line leaves Head in one piece.'))
+    expect(await figure.apply('split', { key: 'head', line: [] })).toBeNull()
     expect(figure.trouble).toBe('The line leaves Head in one piece.')
     expect(figure.past).toHaveLength(0)
   })

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
-import { api, type RecutAct } from '../../api/client'
+import { api, type EditAct } from '../../api/client'
 import type { Detail, Figure, Part } from '../../api/types/figure'
 import { useHistory, type History } from './history'
 import { useSelection } from './selection'
@@ -123,8 +123,8 @@ export const useFigure = defineStore('figure', () => {
   }
 
   /** Such as a cut; what was made by it is looked at. */
-  async function recut(act: RecutAct, more: object): Promise<string | null> {
-    const cut = await editAndTell((now) => api.recut(now, act, more))
+  async function apply(act: EditAct, more: object): Promise<string | null> {
+    const cut = await editAndTell((now) => api.edit(now, act, more))
     if (!cut) return null
     chosen.also.value = []
     chosen.selection.value = cut.kind && cut.key ? { kind: cut.kind, key: cut.key } : null
@@ -174,7 +174,7 @@ export const useFigure = defineStore('figure', () => {
 
   /** Moves the middle line; what is drawn stays where it is, twins are mirrored about the new line. */
   async function moveAxis(mm: number): Promise<void> {
-    await editAndTell((now) => api.recut(now, 'axis', { mm }))
+    await editAndTell((now) => api.edit(now, 'axis', { mm }))
   }
 
   /** Whether the chosen detail is taken by itself, not with what makes one thing with it. */
@@ -209,24 +209,24 @@ export const useFigure = defineStore('figure', () => {
     )
   }
   /** A detail made one of a pair, or alone. */
-  const pairDetail = (key: string, pair: boolean) => recut('twin', { key, pair, ...alone() })
+  const pairDetail = (key: string, pair: boolean) => apply('twin', { key, pair, ...alone() })
 
   const keysOf = (kind: 'part' | 'detail') => (kind === 'part' ? chosen.chosen.value : chosen.chosenDetails.value)
 
   /** Gives what is selected a colour by its value; the figure's colours grow if it is a new one. */
   async function paint(hex: string, name: string): Promise<void> {
     const kind = chosen.selection.value?.kind
-    if (kind) await recut('paint', { kind, keys: keysOf(kind), hex, name })
+    if (kind) await apply('paint', { kind, keys: keysOf(kind), hex, name })
   }
 
   async function removeSelected(): Promise<void> {
     const kind = chosen.selection.value?.kind
-    if (kind) await recut('remove', { kind, keys: keysOf(kind), ...alone() })
+    if (kind) await apply('remove', { kind, keys: keysOf(kind), ...alone() })
   }
 
   async function doubleSelected(): Promise<void> {
     const one = chosen.selection.value
-    if (one) await recut('double', { kind: one.kind, key: one.key, ...alone() })
+    if (one) await apply('double', { kind: one.kind, key: one.key, ...alone() })
   }
 
   const of = <T>(pick: (session: Session) => T, none: T) => computed(() => (session.value ? pick(session.value) : none))
@@ -260,7 +260,7 @@ export const useFigure = defineStore('figure', () => {
     changeDetail,
     edit,
     editAndTell,
-    recut,
+    apply,
     undo,
     redo,
     rescale,
@@ -274,7 +274,7 @@ export const useFigure = defineStore('figure', () => {
     withOthers,
     moveDetails,
     pairDetail,
-    partPair: (key: string) => recut('part-pair', { key, ...alone() }),
+    partPair: (key: string) => apply('part-pair', { key, ...alone() }),
     save: (keepalive = false) => session.value?.save(keepalive),
     saved: async () => (await session.value?.saved()) ?? false,
     show: (step: string) => session.value?.show(step),

@@ -42,7 +42,7 @@ async function mend(m: Mend): Promise<void> {
   } catch (error) {
     return figure.tell(error)
   }
-  await figure.recut('mend', { key, set, add: m.add, remove: m.remove })
+  await figure.apply('mend', { key, set, add: m.add, remove: m.remove })
 }
 /** What slides round the edge is asked what to keep: that says what is meant. */
 const canBeMeant = (a: Advice) => !a.isFault && a.code !== 'slides'

@@ -174,7 +174,7 @@ describe('what would make a detail crisp', () => {
     expect(keep.mock.calls[0]?.slice(1)).toEqual(['eye', 'size'])
     await button('Make the two one pair').trigger('click')
     const asked = vi
-      .mocked(api.recut)
+      .mocked(api.edit)
       .mock.calls.map((c) => [c[1], c[2] as { set: object; add: { key: string }[]; remove: string[] }] as const)
     expect(asked.map(([act]) => act)).toEqual(['mend', 'mend', 'mend', 'mend'])
     expect(asked[0]?.[1]).toMatchObject({ key: 'eye', set: { layer: 2 }, add: [{ key: 'eye-rim' }], remove: [] })
@@ -275,7 +275,7 @@ describe('several details', () => {
     table.figure.choose('eye', false, 'detail')
     await nextTick()
     await button('Part the pair').trigger('click')
-    expect(vi.mocked(api.recut).mock.calls[0]?.slice(1)).toEqual(['part-pair', { key: 'eye' }])
+    expect(vi.mocked(api.edit).mock.calls[0]?.slice(1)).toEqual(['part-pair', { key: 'eye' }])
   })
 })
 

@@ -297,10 +297,10 @@ const sizes = [
         "
       />
       <div v-if="isBuried || goesRound" class="acts mt-3">
-        <v-btn v-if="isBuried" variant="tonal" @click="figure.recut('forwards', { key: part.key })"
+        <v-btn v-if="isBuried" variant="tonal" @click="figure.apply('forwards', { key: part.key })"
           >Bring it forwards to show</v-btn
         >
-        <v-btn v-if="goesRound" variant="tonal" @click="figure.recut('round', { key: part.key })"
+        <v-btn v-if="goesRound" variant="tonal" @click="figure.apply('round', { key: part.key })"
           >Lay it round as a ring</v-btn
         >
       </div>
@@ -342,8 +342,8 @@ const sizes = [
         @change="figure.change((d) => (d.name = ($event.target as HTMLInputElement).value || d.name))"
       />
       <div v-if="isOtherHeight" class="acts">
-        <v-btn variant="tonal" @click="figure.recut('height', {})">Say what it stands</v-btn>
-        <v-btn variant="tonal" @click="figure.recut('height', { grow: true })">Make it as tall as it says</v-btn>
+        <v-btn variant="tonal" @click="figure.apply('height', {})">Say what it stands</v-btn>
+        <v-btn variant="tonal" @click="figure.apply('height', { grow: true })">Make it as tall as it says</v-btn>
       </div>
       <dl class="sums mt-2">
         <dt>Weight</dt>

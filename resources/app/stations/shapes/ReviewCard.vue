@@ -119,9 +119,9 @@ onMounted(() => {
           @update:model-value="figure.changePart(now.of.key, (p) => (p.shape.kind = $event))"
         />
         <v-btn variant="text" size="small" @click="emit('cut')">Cut in two</v-btn>
-        <v-btn variant="text" size="small" @click="figure.recut('to-detail', { key: now.of.key })">Only colour</v-btn>
+        <v-btn variant="text" size="small" @click="figure.apply('to-detail', { key: now.of.key })">Only colour</v-btn>
       </template>
-      <v-btn v-else variant="text" size="small" @click="figure.recut('to-part', { key: now.of.key })"
+      <v-btn v-else variant="text" size="small" @click="figure.apply('to-part', { key: now.of.key })"
         >A part of its own</v-btn
       >
       <v-spacer />

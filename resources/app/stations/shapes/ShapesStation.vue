@@ -65,7 +65,7 @@ useHotkeys({
   x: (event) => {
     const part = figure.selectedPart
     if (part && event.shiftKey)
-      void figure.recut('split', {
+      void figure.apply('split', {
         key: part.key,
         line: [
           [part.at.xMm - 2000, part.at.yMm],
@@ -108,7 +108,7 @@ onBeforeUnmount(() => {
       <PartTree class="tree" />
       <div v-if="figure.chosen.length > 1" class="row several">
         <span>{{ figure.chosen.length }} chosen</span><v-spacer />
-        <v-btn size="small" variant="tonal" @click="figure.recut('merge', { keys: figure.chosen })"
+        <v-btn size="small" variant="tonal" @click="figure.apply('merge', { keys: figure.chosen })"
           >Make them one</v-btn
         >
       </div>

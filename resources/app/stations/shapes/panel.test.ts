@@ -96,9 +96,7 @@ describe('the selected part', () => {
     table = await onTable(PartPanel, {}, plain(), board('felt', [{ code: 'buried-roll', at, text: 'Inside it.' }]))
     table.figure.choose('head')
     await nextTick()
-    const recut = vi
-      .spyOn(api, 'recut')
-      .mockImplementation(async (document) => ({ document, kind: 'part', key: 'head' }))
+    const edit = vi.spyOn(api, 'edit').mockImplementation(async (document) => ({ document, kind: 'part', key: 'head' }))
     for (const label of ['Bring it forwards to show', 'Lay it round as a ring']) {
       await table.wrapper
         .findAll('button')
@@ -106,7 +104,7 @@ describe('the selected part', () => {
         .trigger('click')
       await flushPromises()
     }
-    expect(recut.mock.calls.map((c) => c.slice(1))).toEqual([
+    expect(edit.mock.calls.map((c) => c.slice(1))).toEqual([
       ['forwards', { key: 'head' }],
       ['round', { key: 'head' }],
     ])
@@ -121,7 +119,7 @@ describe('the selected part', () => {
     )
     table.figure.selection = null
     await nextTick()
-    const recut = vi.spyOn(api, 'recut').mockImplementation(async (document) => ({ document, kind: '', key: '' }))
+    const edit = vi.spyOn(api, 'edit').mockImplementation(async (document) => ({ document, kind: '', key: '' }))
     for (const label of ['Say what it stands', 'Make it as tall as it says']) {
       await table.wrapper
         .findAll('button')
@@ -129,7 +127,7 @@ describe('the selected part', () => {
         .trigger('click')
       await flushPromises()
     }
-    expect(recut.mock.calls.map((c) => c.slice(1))).toEqual([
+    expect(edit.mock.calls.map((c) => c.slice(1))).toEqual([
       ['height', {}],
       ['height', { grow: true }],
     ])
@@ -224,7 +222,7 @@ describe('the selected detail', () => {
     table.wrapper.findComponent({ name: 'VSwitch' }).vm.$emit('update:modelValue', false)
     expect(table.figure.details[0]).toMatchObject({ widthMm: 5, yMm: -2.5, layer: 2, method: 'bead' })
     await table.wrapper.find('[aria-label="Take this detail away"]').trigger('click')
-    expect(vi.mocked(api.recut).mock.calls.map((c) => c.slice(1))).toEqual([
+    expect(vi.mocked(api.edit).mock.calls.map((c) => c.slice(1))).toEqual([
       ['twin', { key: 'eye', pair: false }],
       ['remove', { kind: 'detail', keys: ['eye'] }],
     ])

@@ -64,12 +64,12 @@ describe('the review, one suggestion after the other', () => {
     table = await onTable(ReviewCard)
     await table.wrapper.find('[aria-label="The next one"]').trigger('click')
     expect(name()).toBe('Head')
-    vi.mocked(api.recut).mockImplementation((sent) =>
+    vi.mocked(api.edit).mockImplementation((sent) =>
       Promise.resolve({ document: { ...sent, parts: sent.parts.slice(0, 1), details: [] }, kind: 'part', key: '' }),
     )
     await button('Leave it out').trigger('click')
     await flushPromises()
-    expect(vi.mocked(api.recut).mock.calls[0]?.slice(1)).toEqual(['remove', { kind: 'part', keys: ['head'] }])
+    expect(vi.mocked(api.edit).mock.calls[0]?.slice(1)).toEqual(['remove', { kind: 'part', keys: ['head'] }])
     expect(name()).toBe('Body')
   })
 
@@ -93,12 +93,12 @@ describe('the review, one suggestion after the other', () => {
 
   it('asks PHP to make a part of a colour, and colour of a part', async () => {
     table = await onTable(ReviewCard)
-    const recut = vi.spyOn(api, 'recut').mockResolvedValue({ document: plain(), kind: 'detail', key: 'eye' })
+    const edit = vi.spyOn(api, 'edit').mockResolvedValue({ document: plain(), kind: 'detail', key: 'eye' })
     await button('Only colour').trigger('click')
     await flushPromises()
     expect(name()).toBe('Eye')
     await button('A part of its own').trigger('click')
-    expect(recut.mock.calls.map((c) => c.slice(1))).toEqual([
+    expect(edit.mock.calls.map((c) => c.slice(1))).toEqual([
       ['to-detail', { key: 'body' }],
       ['to-part', { key: 'eye' }],
     ])

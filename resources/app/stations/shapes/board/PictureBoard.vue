@@ -153,8 +153,8 @@ async function finishLine(): Promise<void> {
   const part = figure.selectedPart
   const made =
     props.tool === 'cut'
-      ? part && (await figure.recut('split', { key: part.key, line: points }))
-      : await figure.recut('lasso', {
+      ? part && (await figure.apply('split', { key: part.key, line: points }))
+      : await figure.apply('lasso', {
           line: points.slice(0, 2000),
           picture: figure.document?.picture ? figure.picture : undefined,
         })

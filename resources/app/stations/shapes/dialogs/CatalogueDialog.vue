@@ -14,7 +14,7 @@ watch(show, async (open) => {
 
 async function add(choice: CatalogueShape): Promise<void> {
   show.value = false
-  await figure.recut('add', { shape: choice.kind, on: figure.selectedPart?.key ?? '' })
+  await figure.apply('add', { shape: choice.kind, on: figure.selectedPart?.key ?? '' })
 }
 </script>
 

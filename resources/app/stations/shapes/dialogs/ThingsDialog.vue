@@ -39,11 +39,11 @@ watch(show, (open) => {
 })
 async function put(): Promise<void> {
   const name = others.value.find((o) => o.value === bring.from)?.title ?? ''
-  if (await figure.recut('put', { ...bring, name })) said.value = `${name} is in. Undo takes it out again.`
+  if (await figure.apply('put', { ...bring, name })) said.value = `${name} is in. Undo takes it out again.`
 }
 const gathering = ref('')
 async function gather(): Promise<void> {
-  if (await figure.recut('gather', { keys: figure.chosen, name: gathering.value })) gathering.value = ''
+  if (await figure.apply('gather', { keys: figure.chosen, name: gathering.value })) gathering.value = ''
 }
 /** It stays where it is, and lies on the shelf as well. */
 async function keep(thing: string): Promise<void> {
@@ -81,14 +81,14 @@ async function keep(thing: string): Promise<void> {
                 :items="loose.filter((h) => !t.parts.includes(h.value))"
                 label="Joined to"
                 hide-details
-                @update:model-value="figure.recut('fasten', { thing: t.name, holder: $event })"
+                @update:model-value="figure.apply('fasten', { thing: t.name, holder: $event })"
               />
               <LengthField
                 :model-value="t.heightMm"
                 label="High"
                 :min="1"
                 :max="2000"
-                @update:model-value="figure.recut('resize', { thing: t.name, times: $event / t.heightMm })"
+                @update:model-value="figure.apply('resize', { thing: t.name, times: $event / t.heightMm })"
               />
               <v-btn variant="tonal" @click="keep(t.name)">Keep for another</v-btn>
             </div>

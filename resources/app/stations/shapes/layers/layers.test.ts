@@ -230,16 +230,16 @@ describe('things it has with it', () => {
     await opened()
     expect(text()).toContain('0.4 times as large as head is thick')
     expect(text()).toContain('it is lost there')
-    const recut = vi.spyOn(api, 'recut').mockResolvedValue({ document: plain(), kind: 'part', key: 'ear' })
+    const edit = vi.spyOn(api, 'edit').mockResolvedValue({ document: plain(), kind: 'part', key: 'ear' })
     const high = table.wrapper.findAllComponents({ name: 'LengthField' }).find((f) => f.props('label') === 'High')!
     high.vm.$emit('update:modelValue', 24)
     await flushPromises()
-    expect(recut.mock.lastCall!.slice(1)).toEqual(['resize', { thing: 'lamp', times: 2 }])
+    expect(edit.mock.lastCall!.slice(1)).toEqual(['resize', { thing: 'lamp', times: 2 }])
   })
 
   it('come from the shelf, and go back onto it as figures of their own', async () => {
     await opened()
-    const recut = vi.spyOn(api, 'recut').mockResolvedValue({ document: plain(), kind: 'part', key: 'ear' })
+    const edit = vi.spyOn(api, 'edit').mockResolvedValue({ document: plain(), kind: 'part', key: 'ear' })
     const from = table.wrapper
       .findAllComponents({ name: 'VSelect' })
       .find((s) => s.props('label') === 'From the shelf')!
@@ -249,8 +249,8 @@ describe('things it has with it', () => {
       [...document.querySelectorAll('button')].find((b) => b.textContent!.trim() === name)!.click()
     press('Bring it in')
     await flushPromises()
-    expect(recut.mock.lastCall![1]).toBe('put')
-    expect(recut.mock.lastCall![2]).toMatchObject({ from: 9, how: 'held', name: 'Broom', heightMm: 20 })
+    expect(edit.mock.lastCall![1]).toBe('put')
+    expect(edit.mock.lastCall![2]).toMatchObject({ from: 9, how: 'held', name: 'Broom', heightMm: 20 })
     expect(text()).toContain('Broom is in.')
     vi.spyOn(api, 'takenThing').mockResolvedValue({ document: plain() })
     const lay = vi.spyOn(api, 'lay').mockResolvedValue({ document: plain() } as Awaited<ReturnType<typeof api.lay>>)

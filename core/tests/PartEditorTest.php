@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Impa\Tests\Recut;
+namespace Impa\Tests\PartEditor;
 
 use Impa\Figure\Document\FigureCheck;
 use Impa\Figure\Editing\Edited;
@@ -13,7 +13,7 @@ use Impa\Seeing\Editing\PartEditor;
 use Impa\Seeing\Editing\PartEditRefused;
 use Impa\Tests\Support\Figures;
 
-function recutFigure(): Figure
+function cutFigure(): Figure
 {
     return Figures::read(
         Figures::document(
@@ -89,19 +89,19 @@ function overlap(array $some, array $others): float
 }
 
 /** @return array<string, array<string, mixed>> parts or details by key, the document proved to be whole */
-function recutMembers(Edited $recut, string $list = 'parts'): array
+function membersOf(Edited $edited, string $list = 'parts'): array
 {
-    $figure = Figure::fromDocument(json_decode(json_encode($recut->document)));
+    $figure = Figure::fromDocument(json_decode(json_encode($edited->document)));
 
     return array_column(json_decode($figure->toJson(), true)[$list], null, 'key');
 }
 
 it('splits a part along a line: sizes add up, details and joins go to the nearer side', function () {
-    $recut = PartEditor::split(recutFigure(), 'body', [-40.0, 30.0], [40.0, 30.0]);
-    $parts = recutMembers($recut);
-    $details = recutMembers($recut, 'details');
+    $edited = PartEditor::split(cutFigure(), 'body', [-40.0, 30.0], [40.0, 30.0]);
+    $parts = membersOf($edited);
+    $details = membersOf($edited, 'details');
     [$upper, $lower] = [$parts['body'], $parts['body-2']];
-    expect($recut->key)
+    expect($edited->key)
         ->toBe('body-2')
         ->and($parts)
         ->toHaveCount(5)
@@ -127,9 +127,9 @@ it('splits a part along a line: sizes add up, details and joins go to the nearer
 });
 
 it('merges what was split to much the same part again', function () {
-    $split = Figure::fromDocument(PartEditor::split(recutFigure(), 'body', [-40.0, 30.0], [40.0, 30.0])->document);
+    $split = Figure::fromDocument(PartEditor::split(cutFigure(), 'body', [-40.0, 30.0], [40.0, 30.0])->document);
     $merged = PartEditor::merge($split, ['body-2', 'body']);
-    $parts = recutMembers($merged);
+    $parts = membersOf($merged);
     expect($merged->key)
         ->toBe('body')
         ->and($parts)
@@ -140,12 +140,12 @@ it('merges what was split to much the same part again', function () {
         ->toEqualWithDelta(80, 4)
         ->and($parts['body']['at']['yMm'])
         ->toEqualWithDelta(40, 2)
-        ->and(recutMembers($merged, 'details')['knee']['on'])
+        ->and(membersOf($merged, 'details')['knee']['on'])
         ->toBe('body');
 });
 
 it('merges across a join and keeps the tree whole', function () {
-    $parts = recutMembers(PartEditor::merge(recutFigure(), ['head', 'hat', 'body']));
+    $parts = membersOf(PartEditor::merge(cutFigure(), ['head', 'hat', 'body']));
     expect(array_keys($parts))
         ->toEqualCanonicalizing(['body', 'arm'])
         ->and($parts['body']['join'] ?? null)
@@ -157,8 +157,8 @@ it('merges across a join and keeps the tree whole', function () {
 });
 
 it('makes a part of what was drawn round, in front of what it lies on', function () {
-    $parts = recutMembers($recut = PartEditor::lasso(recutFigure(), [[-6.0, 88.0], [6.0, 88.0], [6.0, 100.0], [-6.0, 100.0]]));
-    $new = $parts[$recut->key];
+    $parts = membersOf($edited = PartEditor::lasso(cutFigure(), [[-6.0, 88.0], [6.0, 88.0], [6.0, 100.0], [-6.0, 100.0]]));
+    $new = $parts[$edited->key];
     expect($new['join']['to'])
         ->toBe('head')
         ->and($new['shape']['widthMm'])
@@ -179,8 +179,8 @@ it('takes from the drawing the main colour inside the line', function () {
     $png = (string) ob_get_clean();
     $document = Figures::document([Figures::part('head', 'ball', 80, 80, 80, 0, 40, 0)]);
     $document['picture'] = ['file' => 'a.png', 'widthPx' => 200, 'heightPx' => 200, 'mmPerPx' => 0.5, 'originPx' => [100, 180]];
-    $recut = PartEditor::lasso(Figures::read($document), [[-13.0, 18.0], [13.0, 18.0], [13.0, 42.0], [-13.0, 42.0]], $png);
-    $new = recutMembers($recut)[$recut->key];
+    $edited = PartEditor::lasso(Figures::read($document), [[-13.0, 18.0], [13.0, 18.0], [13.0, 42.0], [-13.0, 42.0]], $png);
+    $new = membersOf($edited)[$edited->key];
     // The oval is 40 by 30 pixels, at half a millimetre each.
     expect($new['shape']['kind'])
         ->toBe('ball')
@@ -190,20 +190,20 @@ it('takes from the drawing the main colour inside the line', function () {
         ->toEqualWithDelta(15, 0.8)
         ->and([$new['at']['xMm'], $new['at']['yMm']])
         ->toEqualWithDelta([0.0, 30.0], 0.4);
-    expect(array_column(json_decode(json_encode($recut->document), true)['colours'], 'hex'))->toContain('#2040a0');
+    expect(array_column(json_decode(json_encode($edited->document), true)['colours'], 'hex'))->toContain('#2040a0');
 });
 
 it('makes a part colour on what it is joined to, and that a part again in its place', function () {
-    $detail = PartEditor::toDetail(recutFigure(), 'hat');
-    $details = recutMembers($detail, 'details');
-    expect(recutMembers($detail))
+    $detail = PartEditor::toDetail(cutFigure(), 'hat');
+    $details = membersOf($detail, 'details');
+    expect(membersOf($detail))
         ->toHaveCount(3)
         ->and($details['hat']['on'])
         ->toBe('head')
         ->and($details['hat']['kind'])
         ->toBe('patch');
     $back = PartEditor::toPart(Figure::fromDocument($detail->document), 'hat');
-    $hat = recutMembers($back)[$back->key];
+    $hat = membersOf($back)[$back->key];
     expect($hat['shape']['kind'])
         ->toBe('ball')
         ->and($hat['shape']['widthMm'])
@@ -212,8 +212,8 @@ it('makes a part colour on what it is joined to, and that a part again in its pl
         ->toEqualWithDelta([0.0, 118.0], 0.4)
         ->and($hat['join']['to'])
         ->toBe('head');
-    $eye = PartEditor::toPart(recutFigure(), 'eye');
-    $made = recutMembers($eye)[$eye->key];
+    $eye = PartEditor::toPart(cutFigure(), 'eye');
+    $made = membersOf($eye)[$eye->key];
     expect($made['mirror'])
         ->toBeTrue()
         ->and($made['at']['xMm'])
@@ -223,7 +223,7 @@ it('makes a part colour on what it is joined to, and that a part again in its pl
 });
 
 it('refuses in words what cannot be cut', function (callable $do, string $words) {
-    expect(fn () => $do(recutFigure()))->toThrow(PartEditRefused::class, $words);
+    expect(fn () => $do(cutFigure()))->toThrow(PartEditRefused::class, $words);
 })->with([
     'a line beside the part' => [fn (Figure $f) => PartEditor::split($f, 'body', [-40.0, 200.0], [40.0, 200.0]), 'in one piece'],
     'no such part' => [fn (Figure $f) => PartEditor::split($f, 'nose', [0.0, 0.0], [1.0, 1.0]), 'no part "nose"'],
@@ -243,7 +243,7 @@ it('splits any part along any line through it: the two cover seven tenths of wha
             );
             $angle = mt_rand(0, 179);
             $reach = [90 * cos(deg2rad($angle)), 90 * sin(deg2rad($angle))];
-            $parts = recutMembers(PartEditor::split($figure, 'one', [5 - $reach[0], 40 - $reach[1]], [5 + $reach[0], 40 + $reach[1]]));
+            $parts = membersOf(PartEditor::split($figure, 'one', [5 - $reach[0], 40 - $reach[1]], [5 + $reach[0], 40 + $reach[1]]));
             expect($parts)->toHaveCount(2);
             $halves = Figures::read(Figures::document(array_values($parts)))->parts;
             expect(overlap([$figure->parts['one']], $halves))->toBeGreaterThan(0.7);
@@ -252,7 +252,7 @@ it('splits any part along any line through it: the two cover seven tenths of wha
 });
 
 it('leaves a document that passes its own check after every act, members unknown to us included', function () {
-    $document = json_decode(recutFigure()->toJson());
+    $document = json_decode(cutFigure()->toJson());
     $document->parts[0]->maker = 'kept';
     $document->remark = ['kept', 'too'];
     $figure = Figure::fromDocument($document);
@@ -263,8 +263,8 @@ it('leaves a document that passes its own check after every act, members unknown
         PartEditor::toDetail($figure, 'arm'),
         PartEditor::toPart($figure, 'bib'),
     ];
-    foreach ($acts as $recut) {
-        $again = json_decode(Figure::fromDocument(json_decode(json_encode($recut->document)))->toJson());
+    foreach ($acts as $edited) {
+        $again = json_decode(Figure::fromDocument(json_decode(json_encode($edited->document)))->toJson());
         expect($again->remark)
             ->toBe(['kept', 'too'])
             ->and(array_column($again->parts, 'maker'))
@@ -273,7 +273,7 @@ it('leaves a document that passes its own check after every act, members unknown
 });
 
 it('changes nothing of the figure it was given', function () {
-    $figure = recutFigure();
+    $figure = cutFigure();
     $before = $figure->toJson();
     PartEditor::split($figure, 'body', [-40.0, 30.0], [40.0, 30.0]);
     PartEditor::merge($figure, ['hat', 'head']);
@@ -288,7 +288,7 @@ it('keeps the name of what bears the other, though that is the larger by a littl
         Figures::part('half', 'ball', 40, 31, 40, 0, 75, 0, ['join' => ['to' => 'head']]),
     ]);
     foreach ([['head', 'half'], ['half', 'head']] as $keys) {
-        $parts = recutMembers(PartEditor::merge(Figures::read($document), $keys));
+        $parts = membersOf(PartEditor::merge(Figures::read($document), $keys));
         expect(array_keys($parts))->toBe(['body', 'head'])->and($parts['head']['join']['to'])->toBe('body');
     }
 });
@@ -303,7 +303,7 @@ it('makes the twins of a pair one pair when both are merged with pairs', functio
         ]),
         Figures::part('hand', 'ball', 12, 12, 12, 38, 17, 0, ['mirror' => true, 'join' => ['to' => 'arm']]),
     ]);
-    $parts = recutMembers(PartEditor::merge(Figures::read($document), ['arm', 'hand']));
+    $parts = membersOf(PartEditor::merge(Figures::read($document), ['arm', 'hand']));
     expect($parts)
         ->toHaveCount(2)
         ->and($parts['arm']['mirror'])
