@@ -78,6 +78,7 @@ it('says of what it puts on what it is', function (string $kind, array $roles) {
     ['smiling-eyes', ['eye']],
     ['open-eyes', ['eye-white', 'pupil', 'spark', 'lid']],
     ['brows', ['brow']],
+    ['eyelashes', ['lid']],
     ['button-nose', ['nose']],
     ['mouth-line', ['mouth']],
     ['open-mouth', ['mouth', 'other']],

@@ -133,6 +133,16 @@ it('weighs up every standing shape within 0.1 % of its closed form', function (S
     'a drumstick' => fn () => [solid('drumstick', 14, 34, 14, ['topMm' => 8.0, 'bottomMm' => 14.0]), ...drumstick(4, 7, 34)],
     'a drop' => fn () => [solid('drop', 16, 26, 16), ...drumstick(8 * 0.15, 8, 26)],
     'a dome' => fn () => [solid('dome', 40, 20, 40), (2 / 3) * M_PI * 20 ** 3, 3 * M_PI * 20 ** 2],
+    'a gumdrop: half a ball on a cylinder, and the base' => fn () => [
+        solid('gumdrop', 30, 34, 30),
+        M_PI * 15 ** 2 * 19 + (2 / 3) * M_PI * 15 ** 3,
+        2 * M_PI * 15 * 19 + 3 * M_PI * 15 ** 2,
+    ],
+    'a gumdrop no higher than half its width: a dome' => fn () => [
+        solid('gumdrop', 40, 20, 40),
+        (2 / 3) * M_PI * 20 ** 3,
+        3 * M_PI * 20 ** 2,
+    ],
     'an egg' => fn () => [
         solid('egg', 30, 38, 28, ['taper' => 0.3]),
         // The integral of (1 - u^2)(1 - ku)^2 over u is 4/3 + 4k^2/15, by hand.
@@ -500,6 +510,7 @@ it('knows a usual first size of every kind, on a figure of about 110 mm', functi
     ['cone', [18, 26, 18]],
     ['drop', [16, 26, 16]],
     ['dome', [30, 15, 30]],
+    ['gumdrop', [30, 34, 30]],
     ['cup', [30, 26, 30]],
     ['block', [30, 30, 24]],
     ['ring', [34, 34, 7]],

@@ -120,6 +120,8 @@ it('is the closed form where there is one', function () {
         ->and($cm3('block', [30, 40, 20], 2, ['cornerMm' => 0.0, 'edgeMm' => 0.0]))->toEqualWithDelta(2.6 * 3.6 * 1.6, 1e-9)
         ->and($cm3('ring', [60, 60, 20], 4))->toEqualWithDelta(2 * M_PI ** 2 * 2.0 * 0.6 ** 2, 1e-9)
         ->and($cm3('dome', [40, 20, 40], 4))->toEqualWithDelta(M_PI * 1.2 ** 2 * (3 * 1.6 - 1.2) / 3, 0.02)
+        // Of a gumdrop: a cylinder cut off so far above its base, and half a smaller ball.
+        ->and($cm3('gumdrop', [40, 50, 40], 4))->toEqualWithDelta(M_PI * 1.6 ** 2 * 2.6 + 2 / 3 * M_PI * 1.6 ** 3, 0.02)
         ->and($cm3('sausage', [20, 60, 20], 3))->toEqualWithDelta(M_PI * 0.7 ** 2 * 4.0 + 4 / 3 * M_PI * 0.7 ** 3, 0.01);
     // A cone whose tip is a ball of 3 mm: 3 mm within its sides run through the middle of that ball, to a point.
     $slope = tan(acos(3 / hypot(20, 57)) - atan2(57, 20));

@@ -13,6 +13,7 @@ use Impa\Face\Piece\BeadEyes;
 use Impa\Face\Piece\Brows;
 use Impa\Face\Piece\ButtonNose;
 use Impa\Face\Piece\Cheeks;
+use Impa\Face\Piece\Eyelashes;
 use Impa\Face\Piece\Freckles;
 use Impa\Face\Piece\MouthLine;
 use Impa\Face\Piece\Muzzle;
@@ -42,6 +43,7 @@ final class Expressions
         SmilingEyes::class,
         BeadEyes::class,
         Brows::class,
+        Eyelashes::class,
         ButtonNose::class,
         SoftNose::class,
         MouthLine::class,

@@ -13,6 +13,7 @@ use Impa\Shape\Solid\Drop;
 use Impa\Shape\Solid\Drum;
 use Impa\Shape\Solid\Drumstick;
 use Impa\Shape\Solid\Egg;
+use Impa\Shape\Solid\Gumdrop;
 use Impa\Shape\Solid\Plate;
 use Impa\Shape\Solid\Ring;
 use Impa\Shape\Solid\Roll;
@@ -68,6 +69,7 @@ final class Catalogue
             ShapeKind::Cone => Cone::of($size),
             ShapeKind::Drop => Drop::of($size),
             ShapeKind::Dome => Dome::of($size),
+            ShapeKind::Gumdrop => Gumdrop::of($size),
             ShapeKind::Ring => Ring::of($size),
             ShapeKind::Arc => Roll::of($kind, $size, $options['bendDeg'] ?? self::ARC_BEND_DEG),
             ShapeKind::Cord => Roll::of($kind, $size, $options['bendDeg'] ?? self::CORD_BEND_DEG),
@@ -88,6 +90,7 @@ final class Catalogue
             ShapeKind::Cone => Size::of(18, 26, 18),
             ShapeKind::Drop => Size::of(16, 26, 16),
             ShapeKind::Dome => Size::of(30, 15, 30),
+            ShapeKind::Gumdrop => Size::of(30, 34, 30),
             ShapeKind::Cup => Size::of(30, 26, 30),
             ShapeKind::Block => Size::of(30, 30, 24),
             ShapeKind::Ring => Size::of(34, 34, 7),

@@ -15,6 +15,7 @@ enum ShapeKind: string
     case Cone = 'cone';
     case Drop = 'drop';
     case Dome = 'dome';
+    case Gumdrop = 'gumdrop';
     case Cup = 'cup';
     case Block = 'block';
     case Ring = 'ring';

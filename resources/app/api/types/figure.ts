@@ -437,6 +437,7 @@ export interface Shape {
     | 'cone'
     | 'drop'
     | 'dome'
+    | 'gumdrop'
     | 'cup'
     | 'block'
     | 'ring'
