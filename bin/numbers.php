@@ -148,6 +148,7 @@ $numbers = [
     'coverings' => static function () use ($house): string {
         $of = Covering::of(...);
         [$loops, $tufts, $locks] = [$of(CoveringWay::Loops), $of(CoveringWay::Tufts), $of(CoveringWay::Locks)];
+        $curls = $of(CoveringWay::Curls);
         $wrap = $of(CoveringWay::Wrap);
 
         return implode("\n", [
@@ -160,11 +161,13 @@ $numbers = [
                 of($house, 'yarnGPerM'),
             ),
             say(
-                '| tufts, locks | per cm2 (%s; %s) x mg each (%s; %s) |',
+                '| tufts, locks, curls | per cm2 (%s; %s; %s) x mg each (%s; %s; %s) |',
                 $tufts->perCm2,
                 $locks->perCm2,
+                $curls->perCm2,
                 $tufts->mgEach,
                 $locks->mgEach,
+                $curls->mgEach,
             ),
             say(
                 '| hair from tops | lays %s mm wide along the parting, in rows a hair\'s length apart, each twice its length '.

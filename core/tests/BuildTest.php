@@ -426,7 +426,7 @@ it('weighs out every line of the ledger once, in the step of its part or detail,
     }
 });
 
-it('lays loops, tufts, locks and hair on last: after the part\'s face and its seams', function (string $way) {
+it('lays loops, tufts, locks, curls and hair on last: after the part\'s face and its seams', function (string $way) {
     $parts = [
         Figures::part('body', 'ball', 40, 44, 40, 0, 22),
         Figures::part('head', 'ball', 50, 46, 48, 0, 62, 0, ['join' => ['to' => 'body'], 'covering' => ['way' => $way]]),
@@ -443,7 +443,7 @@ it('lays loops, tufts, locks and hair on last: after the part\'s face and its se
         ->toBeGreaterThan(1.0)
         ->and($steps)
         ->not->toHaveKey('covering:body');
-})->with(['loops', 'tufts', 'locks', 'hair']);
+})->with(['loops', 'tufts', 'locks', 'curls', 'hair']);
 
 it('winds a ribbon round, or cuts a part out, in place of its cover', function (string $way, bool $isStabbed) {
     $document = static fn (bool $pair): array => Figures::document([

@@ -229,7 +229,7 @@ describe('what is not plain felt', function () {
     // A ball of 40 mm.
     $area = 16 * M_PI;
 
-    it('says how loops, tufts and locks are set', function () use ($need, $area) {
+    it('says how loops, tufts, locks and curls are set', function () use ($need, $area) {
         $loops = $need(['way' => 'loops', 'lengthMm' => 5, 'perCm2' => 16]);
         expect($loops->count)
             ->toBe((int) ceil(16 * $area))
@@ -252,6 +252,12 @@ describe('what is not plain felt', function () {
             ->and($tufts->text)
             ->toBe($tufts->count.' tufts of 14 mg and 9 mm: begin at the foot, each row over the last one\'s roots. '.
                 'Stab each across its middle; trim them all together at the end.');
+        foreach (['locks' => 'Stab only their roots, so that the curls stay open.', 'curls' => 'Wind each round a stick'] as $way => $how) {
+            $set = $need(['way' => $way, 'perCm2' => 3, 'mgEach' => 30]);
+            expect($set->count)->toBe((int) ceil(3 * $area))
+                ->and($set->g)->toEqualWithDelta($set->count * 0.03, 1e-12)
+                ->and($set->text)->toContain($set->count.' '.$way.' of 30 mg', $how);
+        }
     });
 
     it('lays hair along a parting, or in rows from the neck upwards', function () use ($need, $area) {

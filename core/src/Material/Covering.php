@@ -7,13 +7,13 @@ namespace Impa\Material;
 /** How a part is covered, with its numbers: common ones where the felter gave none (house priors). Immutable. */
 final readonly class Covering
 {
-    /** Fewest and most loops, tufts or locks on a square centimetre (formats/impa-figure-1.schema.json). */
+    /** Fewest and most loops, tufts, locks or curls on a square centimetre (formats/impa-figure-1.schema.json). */
     public const PER_CM2 = [0.1, 200.0];
 
     /**
      * @param  float  $lengthMm  height of a loop, length of a tuft, lock or hair from the fold to its end
      * @param  float  $perCm2  loops, tufts or locks on a square centimetre
-     * @param  float  $mgEach  of a tuft or lock
+     * @param  float  $mgEach  of a tuft, lock or curl
      * @param  float  $ribbonMm  width of a wrapping ribbon, of a lay of hair, of one strand of a plait
      * @param  float  $overlap  of a ribbon over its last turn, as a share of its width
      */
@@ -36,15 +36,7 @@ final readonly class Covering
         float $ribbonMm = 0.0,
         float $overlap = -1.0,
     ): self {
-        [$usualLength, $usualPer, $usualMg, $usualRibbon] = match ($way) {
-            CoveringWay::Loops => [5.0, 16.0, 0.0, 0.0],
-            CoveringWay::Tufts => [12.0, 9.0, 12.0, 0.0],
-            CoveringWay::Locks => [40.0, 2.0, 60.0, 0.0],
-            CoveringWay::Hair => [60.0, 0.0, 0.0, 6.0],
-            CoveringWay::Wrap => [0.0, 0.0, 0.0, 8.0],
-            CoveringWay::Plait => [0.0, 0.0, 0.0, 4.0],
-            default => [0.0, 0.0, 0.0, 0.0],
-        };
+        [$usualLength, $usualPer, $usualMg, $usualRibbon] = $way->usual();
 
         return new self(
             $way,

@@ -11,6 +11,7 @@ enum CoveringWay: string
     case Loops = 'loops';
     case Tufts = 'tufts';
     case Locks = 'locks';
+    case Curls = 'curls';
     case Hair = 'hair';
     case Film = 'film';
     case PreFelt = 'pre-felt';
@@ -23,12 +24,54 @@ enum CoveringWay: string
         return in_array($this, [self::Film, self::PreFelt, self::Wrap, self::Plait], true);
     }
 
+    /** Whether it is so many pieces of so much wool each. */
+    public function isSetInOneByOne(): bool
+    {
+        return in_array($this, [self::Tufts, self::Locks, self::Curls], true);
+    }
+
+    /** Whether it lies down on what it grows from, as hair does, instead of standing off. */
+    public function liesDown(): bool
+    {
+        return in_array($this, [self::Hair, self::Locks, self::Curls], true);
+    }
+
+    /** How a piece of what is set in one by one is held; empty for what is not. */
+    public function hold(): string
+    {
+        return match ($this) {
+            self::Tufts => 'Stab each across its middle; trim them all together at the end.',
+            self::Locks => 'Stab only their roots, so that the curls stay open.',
+            self::Curls => 'Wind each round a stick, slide it off, and tack its middle and its end.',
+            default => '',
+        };
+    }
+
+    /**
+     * Its numbers where nobody says others (house choices).
+     *
+     * @return array{float, float, float, float} length in mm, on a cm2, mg each, width of ribbon in mm
+     */
+    public function usual(): array
+    {
+        return match ($this) {
+            self::Loops => [5.0, 16.0, 0.0, 0.0],
+            self::Tufts => [12.0, 9.0, 12.0, 0.0],
+            self::Locks => [40.0, 2.0, 60.0, 0.0],
+            self::Curls => [30.0, 4.0, 25.0, 0.0],
+            self::Hair => [60.0, 0.0, 0.0, 6.0],
+            self::Wrap => [0.0, 0.0, 0.0, 8.0],
+            self::Plait => [0.0, 0.0, 0.0, 4.0],
+            self::Felt, self::Film, self::PreFelt => [0.0, 0.0, 0.0, 0.0],
+        };
+    }
+
     /** What it is made up of, in words: "240 loops", "three strands", "sheet". */
     public function words(int $count): string
     {
         return match ($this) {
             self::Felt => 'felt',
-            self::Loops, self::Tufts, self::Locks => sprintf('%d %s', $count, $this->value),
+            self::Loops, self::Tufts, self::Locks, self::Curls => sprintf('%d %s', $count, $this->value),
             self::Hair => sprintf('%d lays of hair', $count),
             self::Film => 'stiff sheet',
             self::PreFelt => 'sheet',
@@ -59,7 +102,7 @@ enum CoveringWay: string
         return match ($this) {
             self::Felt, self::Film, self::PreFelt => [],
             self::Loops => [$length, $perCm2],
-            self::Tufts, self::Locks => [$length, $perCm2, $mgEach],
+            self::Tufts, self::Locks, self::Curls => [$length, $perCm2, $mgEach],
             self::Hair => [$length, $ribbon],
             self::Wrap => [$ribbon, $field('overlap', 'Overlap', '', 0.0, 0.9)],
             self::Plait => [$ribbon],
@@ -74,6 +117,7 @@ enum CoveringWay: string
             self::Loops => 'loops of yarn',
             self::Tufts => 'tufts',
             self::Locks => 'locks',
+            self::Curls => 'curls of tops',
             self::Hair => 'hair from tops',
             self::Film => 'a sheet with film fibres',
             self::PreFelt => 'cut from pre-felt',

@@ -38,7 +38,7 @@ final class Pace
      * @param  float  $holder  how many times as fast three needles are
      * @param  array<string, float>  $effort  how much longer the bulk takes than for a springy part, by firmness
      * @param  float  $surfacePerCm2  likewise where a face goes
-     * @param  array<string, float>  $each  one loop, tuft, lock or lay, by the way of covering; of a ribbon or strand one metre
+     * @param  array<string, float>  $each  one loop, tuft, lock, curl or lay, by the way of covering; of a ribbon or strand one metre
      */
     private function __construct(
         private readonly float $bulk,
@@ -90,7 +90,7 @@ final class Pace
             effort: ['squishy' => 0.6, 'soft' => 0.8, 'springy' => 1.0, 'firm' => 1.3, 'hard' => 1.7],
             surfacePerCm2: 0.15,
             facePerCm2: 0.4,
-            each: ['loops' => 0.1, 'tufts' => 0.12, 'locks' => 0.4, 'hair' => 0.6, 'wrap' => 4.0, 'plait' => 6.0],
+            each: ['loops' => 0.1, 'tufts' => 0.12, 'locks' => 0.4, 'curls' => 0.5, 'hair' => 0.6, 'wrap' => 4.0, 'plait' => 6.0],
             cut: 10.0,
             // Two wools teased together by hand until no streak is left (house choice).
             mix: 4.0,

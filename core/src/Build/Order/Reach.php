@@ -63,8 +63,8 @@ final class Reach
                 $at[$key][] = count($obstacles);
                 $obstacles[] = Obstacle::of($placement);
                 if ($isThick) {
-                    // Hair and locks lie down: they are not as thick as they are long.
-                    $thick = $part->covering->lengthMm * ($way === CoveringWay::Loops || $way === CoveringWay::Tufts ? 1.0 : 0.25);
+                    // What lies down is not as thick as it is long.
+                    $thick = $part->covering->lengthMm * ($way->liesDown() ? 0.25 : 1.0);
                     $coverings[] = Obstacle::of($placement, $thick);
                 }
             }

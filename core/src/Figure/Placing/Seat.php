@@ -9,7 +9,6 @@ use Impa\Figure\Part;
 use Impa\Figure\Placement;
 use Impa\Figure\Term\JoinBy;
 use Impa\Figure\Term\SeatWay;
-use Impa\Material\CoveringWay;
 use Impa\Shape\ShapeKind;
 use WeakMap;
 
@@ -111,7 +110,7 @@ final readonly class Seat
     private static function isLaid(Part $part): bool
     {
         return $part->joinBy === JoinBy::Wrap
-            || in_array($part->covering->way, [CoveringWay::Hair, CoveringWay::Locks], true)
+            || $part->covering->way->liesDown()
             || in_array($part->solid->kind(), [ShapeKind::Dome, ShapeKind::Cup], true);
     }
 

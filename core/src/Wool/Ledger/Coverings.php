@@ -33,7 +33,7 @@ final class Coverings
         return match ($covering->way) {
             CoveringWay::Felt => new CoveringNeed,
             CoveringWay::Loops => self::loops($covering, $areaCm2(), $densities->yarnGPerM($part->colour)),
-            CoveringWay::Tufts, CoveringWay::Locks => self::tufts($covering, $areaCm2()),
+            CoveringWay::Tufts, CoveringWay::Locks, CoveringWay::Curls => self::setIn($covering, $areaCm2()),
             CoveringWay::Hair => self::hair($covering, $areaCm2(), $size->widthMm, $densities),
             CoveringWay::Wrap => self::wrap($covering, min($size->widthMm, $size->depthMm), $size->heightMm, $densities),
             CoveringWay::Plait => self::plait($covering, $size->heightMm, $densities),
@@ -91,7 +91,7 @@ final class Coverings
         );
     }
 
-    private static function tufts(Covering $covering, float $areaCm2): CoveringNeed
+    private static function setIn(Covering $covering, float $areaCm2): CoveringNeed
     {
         $count = (int) ceil($covering->perCm2 * $areaCm2);
         $g = $count * $covering->mgEach / 1000;
@@ -105,9 +105,7 @@ final class Coverings
                 $covering->way->words($count),
                 $covering->mgEach,
                 $covering->lengthMm,
-                $covering->way === CoveringWay::Locks
-                    ? 'Stab only their roots, so that the curls stay open.'
-                    : 'Stab each across its middle; trim them all together at the end.',
+                $covering->way->hold(),
             ),
         );
     }

@@ -387,13 +387,13 @@ export interface Part {
    * what covers it, where that is not plain felt; numbers that are missing are the house's
    */
   covering?: {
-    way?: 'felt' | 'loops' | 'tufts' | 'locks' | 'hair' | 'film' | 'pre-felt' | 'wrap' | 'plait'
+    way?: 'felt' | 'loops' | 'tufts' | 'locks' | 'curls' | 'hair' | 'film' | 'pre-felt' | 'wrap' | 'plait'
     /**
-     * height of a loop; length of a tuft, lock or hair from the fold to its end
+     * height of a loop; length of a tuft, lock or hair from the fold to its end, of a curl unrolled
      */
     lengthMm?: number
     /**
-     * loops, tufts or locks
+     * loops, tufts, locks or curls
      */
     perCm2?: number
     mgEach?: number
