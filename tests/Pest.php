@@ -20,9 +20,9 @@ pest()->group('dear')->in(
     ...array_map(
         static fn (string $name): string => "../core/tests/{$name}Test.php",
         [
-            'Agreement', 'BadPicture', 'Blend', 'Brush', 'Carrying', 'Characters', 'Cleaning', 'EveryShape', 'Fit', 'FlatLayers',
-            'Fringe', 'Ink', 'Lobes', 'Packing', 'PhotoCheck', 'Picture', 'PartEditor', 'RuledPaper', 'SeenAgain', 'Shades', 'Show',
-            'Synthesis', 'TapesByBruteForce', 'Threads', 'Turnaround', 'Unrolled',
+            'Agreement', 'BadPicture', 'Blend', 'Brush', 'Characters', 'Cleaning', 'EveryShape', 'Fit', 'FlatLayers',
+            'Fringe', 'Ink', 'Lobes', 'Packing', 'PhotoCheck', 'Picture', 'PartEditor', 'RegionGrouping', 'RuledPaper', 'SeenAgain',
+            'Shades', 'Show', 'Synthesis', 'TapesByBruteForce', 'Turnaround', 'Unrolled', 'WireRouting',
         ],
     ),
 );

@@ -32,7 +32,7 @@ final class ReviewOrder
         $unsure = count(array_filter($seen, static fn (array $s): bool => $s[0] < self::UNSURE));
         $isHard = $unsure > 0 && $unsure >= self::HARD * count($seen);
         if ($isHard) {
-            // Sorting is stable: equally sure ones stay as they lie.
+            // PHP sorts stably: equally sure ones stay as they lie.
             usort($seen, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
         }
 

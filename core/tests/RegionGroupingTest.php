@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Impa\Tests\Carrying;
+namespace Impa\Tests\RegionGrouping;
 
 use Impa\Seeing\Decomposition\RegionGrouping;
 use Impa\Tests\Support\Pixels;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Impa\Tests\Threads;
+namespace Impa\Tests\WireRouting;
 
 use Impa\Armature\Passage;
 use Impa\Armature\WireAdvice;
