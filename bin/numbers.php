@@ -197,7 +197,7 @@ $numbers = [
             "where the part carries nothing;\nscrap of like colour where the colour differs from undyed wool by more than %s; ".
             "else core wool. Foam is looked for from %s mm on.\n".
             'The **cover** should be %s mm for like on like, up to %s mm at a CIEDE2000 of %s between '.
-            'inside and colour, and %s mm more for pale over dark (house choice).',
+            'inside and colour. Pale over dark wants %s mm more (house choice).',
         CoreMaterial::SOLID_BELOW_MM,
         of(Insides::class, 'LARGE_CM3'),
         of(Insides::class, 'SHOWS'),

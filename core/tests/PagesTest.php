@@ -40,6 +40,23 @@ it('keeps lines of pages to 120 characters, rows of tables and pictures aside', 
     expect($wrong)->toBe([]);
 });
 
+it('keeps stretches of a sentence, up to a stop, a colon or a semicolon, to 25 words', function () {
+    $wrong = [];
+    foreach (pages() as $page => $text) {
+        $text = (string) preg_replace('/```.*?```/s', '', $text);
+        $text = (string) preg_replace('/^\s*(\||#).*$/m', '', $text);
+        // What is in brackets or code is read by itself.
+        $text = (string) preg_replace(['/`[^`]*`/', '/\([^)]*\)/'], ['X', ''], $text);
+        foreach (preg_split('/\n\n+|\n\s*(?:-|\d+\.) |(?<=[.!?:;])\s+/', $text) ?: [] as $stretch) {
+            $words = preg_split('/\s+/', trim($stretch)) ?: [];
+            if (count($words) > 25) {
+                $wrong[] = $page.': '.implode(' ', array_slice($words, 0, 8));
+            }
+        }
+    }
+    expect($wrong)->toBe([]);
+});
+
 it('names on pages only classes that there are', function () {
     $root = dirname(__DIR__, 2).'/';
     $wrong = [];
