@@ -9,6 +9,7 @@ use Impa\Armature\ArmatureSheet;
 use Impa\Armature\Beam;
 use Impa\Armature\CutList;
 use Impa\Armature\Gauge;
+use Impa\Armature\Passage;
 use Impa\Armature\Skeleton;
 use Impa\Armature\WireAdvice;
 use Impa\Balance\Balance;
@@ -335,6 +336,40 @@ describe('the sheet', function () {
         [['material' => 'pipe-cleaner', 'gaugeMm' => 0.4], 60, 'No pipe cleaner that is sold holds this limb out: double it'],
     ]);
 
+    it('carries its own weight where nothing hangs on it: half of a loose wire, held by its middle', function (bool $doubled) {
+        $loose = ['key' => 'w', 'pointsMm' => [[100, 200, 0], [500, 200, 0]], 'material' => 'steel', 'gaugeMm' => 1.0];
+        $wire = sheet(doll([$loose + ['doubled' => $doubled]]))['wires'][0];
+        // W L^3 / (8 E I) of 200 mm of steel of 1 mm (Roark, case 2a); of two strands twice the weight and twice the stiffness.
+        $g = M_PI / 4 * 0.2 * 7.85;
+        expect([$wire['freeMm'], $wire['carriesG']])->toBe([200.0, 0.0])
+            ->and($wire['sagMm'])->toEqualWithDelta(9.80665e-3 * $g * 200 ** 3 / 8 / (200_000 * M_PI / 64), 1e-9);
+    })->with([false, true]);
+
+    it('says of a wire that stays as bent by how much it sinks, and what would not', function () {
+        $long = ['key' => 'w', 'pointsMm' => [[100, 200, 0], [900, 200, 0]], 'material' => 'steel', 'gaugeMm' => 0.5];
+        $wire = sheet(doll([$long]))['wires'][0];
+        $sag = 9.80665e-3 * M_PI / 4 * 0.25 * 0.4 * 7.85 * 400 ** 3 / 8 / (200_000 * M_PI * 0.0625 / 64);
+        expect($wire['text'])->toStartWith(sprintf('0.5 mm of bare steel wire sinks by %.1f mm: take ', $sag))
+            ->and($wire['staysAsBent'])->toBeTrue();
+        // What is advised sinks by a twentieth of its length at most, and the next thinner one by more.
+        $sagOf = static fn (float $mm): float => sheet(doll([['gaugeMm' => $mm] + $long]))['wires'][0]['sagMm'];
+        $thinner = array_filter(WireMaterial::Steel->soldMm(), static fn (float $mm): bool => $mm < $wire['adviceMm']);
+        expect($sagOf($wire['adviceMm']))->toBeLessThanOrEqual(20.0)
+            ->and($thinner)->not->toBe([])
+            ->and($sagOf(max($thinner)))->toBeGreaterThan(20.0);
+    });
+
+    it('holds the longest limb that it goes through, with what hangs there', function () {
+        $figure = Figures::read(Figures::document([
+            Figures::part('body', 'ball', 40, 50, 36, 0, 25),
+            Figures::part('arm', 'sausage', 8, 40, 8, 35, 36, 0, ['turnDeg' => ['z' => -90], 'join' => ['to' => 'body']]),
+            Figures::part('wing', 'sausage', 8, 90, 8, -60, 36, 0, ['turnDeg' => ['z' => 90], 'join' => ['to' => 'body']]),
+        ], [], ['wires' => [['key' => 'w', 'pointsMm' => [[54, 36, 0], [-104, 36, 0]]]]]));
+        $wire = sheet($figure)['wires'][0];
+        expect($wire['freeMm'])->toBe(90.0)
+            ->and($wire['carriesG'])->toEqualWithDelta(Ledger::of($figure, Densities::house())->wool['wing']->finishedG(), 1e-9);
+    });
+
     it('says what hangs on it as it weighs, and counts what is held at the end for more than what is spread along it', function () {
         $document = json_decode(doll([['key' => 'w', 'pointsMm' => [[72, 36, 0], [0, 36, 0]]]], 8)->toJson(), true);
         $bare = sheet(Figures::read($document))['wires'][0];
@@ -366,6 +401,19 @@ describe('the sheet', function () {
         expect(array_filter($seen))->not->toBe([]);
     });
 });
+
+it('has a limb made round it that it follows for six tenths, on either side of a pair of wires', function (float $mm, bool $is) {
+    $tail = doll()->parts['arm'];
+    $wire = new Wire('w', 'W', WireMaterial::Steel, 1.0, [[20.0, 36.0, 0.0], [20.0 + $mm, 36.0, 0.0]]);
+    expect(Passage::isRound($wire, $tail))->toBe($is);
+    // Only one of the two lies in a limb that is no pair.
+    $document = json_decode(doll()->toJson(), true);
+    $document['parts'][1]['mirror'] = false;
+    $document['wires'] = [['key' => 'w', 'mirror' => true, 'pointsMm' => [[20, 36, 0], [20 + $mm, 36, 0]]]];
+    $alone = Figures::read($document);
+    expect(Passage::of($alone->wires['w'], $alone)->limbs)->toBe($is ? ['arm'] : [])
+        ->and(Passage::of($alone->wires['w'], $alone)->isLoose())->toBe(! $is);
+})->with([[33.0, false], [39.0, true]]);
 
 it('ends a single limb\'s wire 3 mm before its tip, and 20 mm deep in what bears it, never past its middle', function () {
     $figure = static fn (float $bodyMm): Figure => Figures::read(Figures::document([

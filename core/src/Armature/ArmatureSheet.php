@@ -94,10 +94,10 @@ final class ArmatureSheet
 
         return match (true) {
             $advice->adviceMm === null => sprintf('No %s that is sold holds this limb out: double it, or make it shorter.', $word),
-            ! $isEnough && ! $advice->staysAsBent => sprintf('%s bends under the limb: take %.1f mm.', ucfirst($now), $advice->adviceMm),
-            ! $isEnough => sprintf('%s sinks by %.1f mm: take %.1f mm.', ucfirst($now), $advice->sagMm, $advice->adviceMm),
-            $advice->adviceMm < $advice->wire->gaugeMm - 1e-9 => sprintf('%s holds; %.1f mm would do.', ucfirst($now), $advice->adviceMm),
-            default => sprintf('%s holds, and stays as bent.', ucfirst($now)),
+            ! $isEnough && ! $advice->staysAsBent => sprintf('%s bends under the limb: take %.1f mm.', $now, $advice->adviceMm),
+            ! $isEnough => sprintf('%s sinks by %.1f mm: take %.1f mm.', $now, $advice->sagMm, $advice->adviceMm),
+            $advice->adviceMm < $advice->wire->gaugeMm - 1e-9 => sprintf('%s holds; %.1f mm would do.', $now, $advice->adviceMm),
+            default => sprintf('%s holds, and stays as bent.', $now),
         };
     }
 }
