@@ -233,7 +233,7 @@ $numbers = [
         ['a part thinner than this cannot be felted well', these(Notes::class, 'THINNEST_MM').' mm', 'CP'],
         ['a usual needle works', say('%s mm deep from each side', NeedleChoice::DEEPEST_MM), 'CP'],
         [
-            'felted onto, not in: with its middle and so much within; wrapped, a dome, a cup, hair or locks with so much',
+            'felted onto, not in: with its middle and so much within; wrapped, a dome, a cup, hair, locks or curls with so much',
             pc(of(Seat::class, 'MUCH')).'; '.pc(of(Seat::class, 'LITTLE')),
             'house',
         ],
