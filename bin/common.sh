@@ -133,9 +133,10 @@ serve() {
     local reads_again=0
     export APP_CONFIG_CACHE="storage/framework/served-$1/config.php" APP_ROUTES_CACHE="storage/framework/served-$1/routes.php"
     mkdir -p "storage/framework/served-$1"
+    # Those of an older Impa would be read by what writes them anew.
+    rm -f "$APP_CONFIG_CACHE" "$APP_ROUTES_CACHE"
     if [ "${2:-}" = again ]; then
         reads_again=1
-        rm -f "$APP_CONFIG_CACHE" "$APP_ROUTES_CACHE"
     else
         php artisan config:cache --quiet
         php artisan route:cache --quiet

@@ -43,7 +43,7 @@ final class AppServiceProvider extends ServiceProvider
         Model::shouldBeStrict();
         // From wherever the page came, as the content policy wants it.
         Vite::createAssetPathsUsing(static fn (string $path): string => '/'.$path);
-        if (($hot = Config::string('impa.hot')) !== '') {
+        if (($hot = Config::string('impa.hot', '')) !== '') {
             Vite::useHotFile(base_path($hot));
         }
         Queue::looping(Workers::mark(...));

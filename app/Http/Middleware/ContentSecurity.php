@@ -41,7 +41,7 @@ final class ContentSecurity
     /** Where screens come from while they are written (bin/dev), and how they hear of a change; nothing anywhere else. */
     private static function hot(): string
     {
-        if (Config::string('impa.hot') === '' || ! Vite::isRunningHot()) {
+        if (Config::string('impa.hot', '') === '' || ! Vite::isRunningHot()) {
             return '';
         }
         $from = rtrim((string) file_get_contents(Vite::hotFile()));
