@@ -51,18 +51,18 @@ enum DetailRole: string
     public function word(): string
     {
         return match ($this) {
-            self::Other => 'something else',
-            self::Eye => 'an eye',
-            self::EyeWhite => 'the white of an eye',
-            self::Pupil => 'a pupil',
-            self::Spark => 'a spark in an eye',
-            self::Lid => 'a lid, or lashes',
-            self::Brow => 'a brow',
-            self::Nose => 'a nose',
-            self::Mouth => 'a mouth',
-            self::Cheek => 'a cheek',
-            self::Spot => 'a spot or a freckle',
-            self::Seam => 'a seam',
+            self::Other => 'other',
+            self::Eye => 'eye',
+            self::EyeWhite => 'eye white',
+            self::Pupil => 'pupil',
+            self::Spark => 'spark',
+            self::Lid => 'lid, lashes',
+            self::Brow => 'brow',
+            self::Nose => 'nose',
+            self::Mouth => 'mouth',
+            self::Cheek => 'cheek',
+            self::Spot => 'spot',
+            self::Seam => 'seam',
         };
     }
 

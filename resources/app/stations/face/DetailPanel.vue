@@ -208,7 +208,7 @@ const set = (how: (d: Detail) => void) => detail.value && figure.changeDetail(de
         <v-select
           class="by"
           :model-value="detail.role ?? ''"
-          :items="[{ value: '', title: 'as its name says' }, ...trade.roles]"
+          :items="[{ value: '', title: 'by name' }, ...trade.roles]"
           label="It is"
           @update:model-value="
             set((d) => {
