@@ -402,6 +402,44 @@ describe('the sheet', function () {
     });
 });
 
+it('runs along the axis of a slanting limb, and from its root straight towards the middle of what bears it', function () {
+    $figure = Figures::read(Figures::document([
+        Figures::part('body', 'ball', 50, 50, 50, 4, 40, 7),
+        Figures::part('tail', 'sausage', 6, 60, 6, 44, 66, -12, ['name' => 'Tail', 'turnDeg' => ['z' => -60], 'join' => ['to' => 'body']]),
+    ]));
+    $wire = Skeleton::of($figure)['wire-tail'];
+    $at = [44.0, 66.0, -12.0];
+    $along = [sin(deg2rad(60)), cos(deg2rad(60)), 0.0];
+    $place = static fn (float $mm): array => array_map(static fn (int $i): float => $at[$i] + $mm * $along[$i], [0, 1, 2]);
+    [$first, $last] = [$wire->pointsMm[0], $wire->pointsMm[count($wire->pointsMm) - 1]];
+    $root = $place(-30.0);
+    $to = [4.0 - $root[0], 40.0 - $root[1], 7.0 - $root[2]];
+    $far = hypot(hypot($to[0], $to[1]), $to[2]);
+    expect($first)->toEqualWithDelta($place(27.0), 1e-6)
+        ->and($wire->pointsMm[count($wire->pointsMm) - 2])->toEqualWithDelta($root, 1e-6)
+        // 20 mm in, for the body is thick enough.
+        ->and($last)->toEqualWithDelta(array_map(static fn (int $i): float => $root[$i] + 20 / $far * $to[$i], [0, 1, 2]), 1e-6)
+        ->and([$wire->key, $wire->name, $wire->mirror])->toBe(['wire-tail', 'Wire of tail', false]);
+    // Everything between lies on the axis.
+    foreach (array_slice($wire->pointsMm, 0, -1) as $point) {
+        $mm = ($point[0] - $at[0]) * $along[0] + ($point[1] - $at[1]) * $along[1];
+        expect($point)->toEqualWithDelta($place($mm), 1e-6);
+    }
+});
+
+it('runs from tip to tip of a pair through the depth at which what bears both has its middle', function () {
+    $document = json_decode(doll()->toJson(), true);
+    $document['parts'][0]['at']['zMm'] = 9;
+    $points = Skeleton::of(Figures::read($document))['wire-arm']->pointsMm;
+    $middle = $points[intdiv(count($points), 2)];
+    expect(count($points) % 2)->toBe(1)
+        ->and($middle)->toEqualWithDelta([0.0, 36.0, 9.0], 1e-6)
+        ->and($points[0])->toEqualWithDelta([72.0, 36.0, 0.0], 1e-6);
+    foreach ($points as $i => [$x, $y, $z]) {
+        expect($points[count($points) - 1 - $i])->toEqualWithDelta([-$x, $y, $z], 1e-9);
+    }
+});
+
 it('has a limb made round it that it follows for six tenths, on either side of a pair of wires', function (float $mm, bool $is) {
     $tail = doll()->parts['arm'];
     $wire = new Wire('w', 'W', WireMaterial::Steel, 1.0, [[20.0, 36.0, 0.0], [20.0 + $mm, 36.0, 0.0]]);
