@@ -13,7 +13,6 @@ use Impa\Figure\Editing\Sizing;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
 use Impa\Figure\Placing\Gap;
-use Impa\Figure\Term\Method;
 use Impa\Figure\Term\SeatWay;
 use Impa\Material\CoreMaterial;
 use Impa\Material\CoveringWay;
@@ -243,7 +242,7 @@ final class Notes
     private static function cautions(Figure $figure): array
     {
         foreach ($figure->details as $detail) {
-            if (in_array($detail->method, [Method::Bead, Method::ReadyMade, Method::Pin], true)) {
+            if ($detail->method->isHard()) {
                 return [
                     new Note(
                         'small-parts',

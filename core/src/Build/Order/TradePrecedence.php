@@ -7,7 +7,6 @@ namespace Impa\Build\Order;
 use Impa\Build\Steps\LayerSteps;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
-use Impa\Figure\Term\Method;
 
 /** What comes before what by the custom of the trade, where reach does not explain it (docs/trade.md, What comes before what). */
 final class TradePrecedence
@@ -36,7 +35,7 @@ final class TradePrecedence
             }
             if (self::isOnTop($part, $to) && ! $figure->flat->isFlat()) {
                 foreach ($figure->detailsOn($to->key) as $detail) {
-                    if (in_array($detail->method, [Method::Bead, Method::Stitch], true)) {
+                    if ($detail->method->isSewn()) {
                         $arrows[] = ['detail:'.$detail->key, 'join:'.$part->key, sprintf('Its stitches are hidden under the %s.', $name)];
                     }
                 }

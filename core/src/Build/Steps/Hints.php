@@ -10,7 +10,6 @@ use Impa\Figure\Figure;
 use Impa\Figure\Part;
 use Impa\Figure\Placing\Seat;
 use Impa\Figure\Term\JoinBy;
-use Impa\Figure\Term\Method;
 use Impa\Material\CoveringWay;
 use Impa\Wool\Ledger\Coverings;
 
@@ -164,10 +163,10 @@ final class Hints
         if (($step->needle->holder ?? 1) > 1) {
             $cautions[] = 'Several needles need a thick pad under them, and fingers well away.';
         }
-        if (in_array($method, [Method::ReadyMade, Method::Paint, Method::Pin], true) || $joinBy === JoinBy::Glue || self::isGlued($step)) {
+        if ($method?->dries() || $joinBy === JoinBy::Glue || self::isGlued($step)) {
             $cautions[] = 'Glue, paint and varnish: fresh air, and the instructions on the label.';
         }
-        if (in_array($method, [Method::Bead, Method::ReadyMade, Method::Pin], true)) {
+        if ($method?->isHard()) {
             $cautions[] = 'Small or sharp parts: the figure is decoration, not a toy.';
         }
         $isWire = in_array($step->kind, [StepKind::Wire, StepKind::Thread], true) || $joinBy === JoinBy::Wire;

@@ -274,9 +274,7 @@ final readonly class Steps
             detail: $detail->key,
             after: $after,
             minutes: $this->figure->pieces($detail) * $this->minutes($detail),
-            waitMinutes: in_array($detail->method, [Method::ReadyMade, Method::Paint, Method::Pin], true)
-                ? $this->pace->drying
-                : 0.0,
+            waitMinutes: $detail->method->dries() ? $this->pace->drying : 0.0,
             needle: $detail->method === Method::Felt ? NeedleChoice::face($part->solid->thinnestMm())->from($this->needles) : null,
             weighings: $line === null ? [] : [$line],
             text: StepWords::detail($detail),

@@ -11,7 +11,6 @@ use Impa\Figure\Detail;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
 use Impa\Figure\Term\Finish;
-use Impa\Figure\Term\Method;
 use Impa\Material\CoveringWay;
 
 /**
@@ -117,11 +116,7 @@ final class Closing
     /** @return list<Left> */
     private static function small(Figure $figure): array
     {
-        $hard = array_filter($figure->details, static fn (Detail $d): bool => in_array(
-            $d->method,
-            [Method::Bead, Method::ReadyMade, Method::Pin],
-            true,
-        ));
+        $hard = array_filter($figure->details, static fn (Detail $d): bool => $d->method->isHard());
         $apart = array_filter($figure->parts, static fn (Part $p): bool => ! $p->isJoined() && $p->group !== '');
         $names = array_map(static fn (Detail|Part $m): string => mb_strtolower($m->name), [
             ...array_filter($hard, static fn (Detail $d): bool => SmallParts::fits($d->widthMm, $d->heightMm, $d->widthMm)),
