@@ -67,6 +67,11 @@ it('halves nothing and doubles nothing: cover and inside are the whole', functio
 it('sums the parts and details to the whole, and weighs mirrored parts alike', function () {
     foreach (range(1, 8) as $seed) {
         $document = Figures::random($seed);
+        foreach ($document['parts'] as &$part) {
+            // An arc bends to the right, wherever it stands: its mirror image is another shape.
+            $part['shape']['kind'] = $part['shape']['kind'] === 'arc' ? 'sausage' : $part['shape']['kind'];
+        }
+        unset($part);
         $plan = Plan::of(Figures::read($document))->document();
         $parts = array_sum(array_map(static fn (array $p): float => $p['count'] * ($p['coreG'] + $p['coverG']), $plan['parts']));
         $wisps = array_sum(array_map(static fn (array $d): float => $d['count'] * $d['woolMg'] / 1000, $plan['details']));
@@ -86,8 +91,7 @@ it('sums the parts and details to the whole, and weighs mirrored parts alike', f
             }
         }
         unset($detail);
-        // Under a detail the skin of a turned part is felt for from one side to the other: a milligram.
-        expect(Plan::of(Figures::read($mirrored))->document()['balance']['massG'])->toEqualWithDelta($plan['balance']['massG'], 2e-3);
+        expect(Plan::of(Figures::read($mirrored))->document()['balance']['massG'])->toEqualWithDelta($plan['balance']['massG'], 1e-6);
     }
 });
 

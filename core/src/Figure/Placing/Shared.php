@@ -16,7 +16,10 @@ use Impa\Shape\Body;
  */
 final readonly class Shared
 {
-    /** Columns, spread evenly, by so much farther up from each to the next (the golden section: a lattice of Fibonacci's). */
+    /**
+     * Columns, spread evenly, by so much farther up from each to the next (the golden section: a lattice of Fibonacci's); the right half
+     * is the left one's mirror image, so that what is mirrored shares as much.
+     */
     private const COLUMNS = 987;
 
     private const UP = 0.6180339887;
@@ -59,15 +62,16 @@ final readonly class Shared
         $volume = 0.0;
         $first = [0.0, 0.0, 0.0];
         for ($i = 0; $i < self::COLUMNS; $i++) {
+            $fromRim = min($i, self::COLUMNS - 1 - $i);
             $x = $box->left + ($i + 0.5) / self::COLUMNS * $box->width();
-            $y = $box->low + fmod(($i + 0.5) * self::UP, 1.0) * $box->height();
+            $y = $box->low + fmod(($fromRim + 0.5) * self::UP, 1.0) * $box->height();
             $half = $body->frontMm($x, $y);
             if (is_nan($half)) {
                 continue;
             }
             $stretches = $isPlain
                 ? self::stretches($frames, $x, $y, $half)
-                : self::searched($frames, $x, $y, $half, fmod($i * M_SQRT2, 1.0));
+                : self::searched($frames, $x, $y, $half, fmod($fromRim * M_SQRT2, 1.0));
             foreach ($stretches as [$from, $to]) {
                 $mm = $to - $from;
                 $volume += $mm;
