@@ -90,6 +90,7 @@ test('a drawing dropped becomes a figure, and everything follows and stays', asy
   await page.getByRole('link', { name: /Face/ }).click()
   const rows = page.getByRole('region', { name: 'Marks' }).locator('tbody tr')
   await expect(page.locator('[data-detail]').first()).toBeVisible()
+  await expect(rows.first()).toBeVisible()
   const count = await rows.count()
   await page.getByRole('tab', { name: 'Pieces' }).click()
   await page.getByRole('button', { name: 'Bead eyes' }).click()

@@ -77,7 +77,7 @@ test('a tablet is paired by the picture, goes on at the same step, keeps its tic
   await tablet.reload()
   await expect(title(tablet)).toHaveText(fifth)
   await expect(tablet.locator('.drawing img')).toBeVisible()
-  expect(await tablet.locator('.steps input:checked').count()).toBe(before.length + 3)
+  await expect(tablet.locator('.steps input:checked')).toHaveCount(before.length + 3)
   expect(await done(page, id)).toEqual(before)
   // Meanwhile the machine ticks one of them as well.
   const same = await tablet.locator('.steps input:checked').count()

@@ -42,6 +42,7 @@ test('a new drawing goes through mix, portions, five steps, a broken needle, eve
   await page.getByRole('button', { name: 'Mix it' }).first().click()
   const mixes = page.getByRole('dialog')
   const card = mixes.locator('.card').filter({ has: page.locator('.parts li:nth-child(2)') })
+  await expect(card.first()).toBeVisible()
   const wools = (await card.first().locator('.parts li').allInnerTexts()).map((t) =>
     t
       .replace(/^\s*\d+ % /, '')
