@@ -64,7 +64,7 @@ it('is whole while another process writes all the time', function () {
         // Both rows of each change are in it, or neither.
         ->and($copy->querySingle('select count(*) from needles'))->toBe($copy->querySingle('select count(*) from swatches'))
         ->and($copy->querySingle('select count(*) from needles'))->toBeGreaterThan(0);
-});
+})->group('dear');
 
 it('keeps seven days, five weeks and twelve months, and no more', function () {
     $copy = Copies::folder().'/'.Copies::make();
@@ -142,7 +142,7 @@ it('keeps the one just made, whatever the clock says, and the one before a resto
 it('keeps fourteen that are made in quick succession', function () {
     $made = array_map(static fn (): string => Copies::make(), range(1, 14));
     expect(array_unique($made))->toHaveCount(14)->and(Copies::all())->toEqualCanonicalizing($made);
-});
+})->group('dear');
 
 it('leaves nothing beside a copy, when it is made, looked into or put back', function () {
     lay();
@@ -241,7 +241,7 @@ describe('the doctor', function () {
                 touch("{$home}/pictures/".str_repeat('0', 64), time() - 100_000);
             }, "is nobody's", 'let go',
         ],
-    ]);
+    ])->group('dear');
 
     it('mends what it can where one mend cannot be done', function () use ($told) {
         $id = lay();

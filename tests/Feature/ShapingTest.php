@@ -86,7 +86,7 @@ it('finds a sheet on a photo and keeps it straightened as a picture of its own',
     $this->postJson('/api/pictures/999/sheet', ['corners' => []])->assertNotFound();
     $plain = $this->sendFile(demoPicture())->json('id');
     expect($this->getJson("/api/pictures/$plain/sheet")->assertOk()->json('corners'))->toBeNull();
-});
+})->group('dear');
 
 it('shows at once what a wish would do', function () {
     $id = $this->sendFile(demoPicture())->json('id');
@@ -288,7 +288,7 @@ it('prints size cards: a 50 mm part is 50 mm on paper', function (string $paper,
     }
     expect(($right - $left) / 10)->toEqualWithDelta(50, 0.3);
     array_map('unlink', ["{$file}.pdf", "{$file}.png"]);
-})->with([['a4', [595.28, 841.89]], ['letter', [612.0, 792.0]]]);
+})->with([['a4', [595.28, 841.89]], ['letter', [612.0, 792.0]]])->group('dear');
 
 it('gives size cards as SVG, and refuses other papers', function () {
     $svg = $this->postJson('/api/size-cards', ['document' => demoFigure(), 'as' => 'svg'])

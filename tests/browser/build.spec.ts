@@ -16,78 +16,75 @@ test.afterEach(async ({ page }) => {
   )('POST', 'hand/over', { back: false })
 })
 
-test('a figure is built through with the clock sped up, its school switched halfway, and the diary tells it', async ({
-  page,
-}) => {
-  byTurns()
-  // The page's clock runs ahead: it begins early enough that it never comes to tomorrow.
-  await page.clock.install({ time: Date.now() - 6 * 3_600_000 })
-  const { id } = await layDemo(page, 'lanto', 'Built through', 'build')
-  await expect(title(page)).toHaveText('Set portions aside')
-  const all = await page.locator('.steps li').count()
-  await page.getByRole('button', { name: 'Begin' }).click()
-  for (let done = 0; done < all; done++) {
-    if (done === Math.floor(all / 2)) {
-      await page.getByRole('combobox', { name: 'Face or limbs first' }).click({ force: true })
-      await page.getByRole('option', { name: 'limbs first' }).click()
-      await expect(page.getByText(/^Limbs first: .*steps changed places/)).toBeVisible()
-      expect(await doneCount(page)).toBe(done)
-      // The hands go back to the work: the field has the keys no more.
-      await title(page).click()
+byTurns(
+  'a figure is built through with the clock sped up, its school switched halfway, and the diary tells it',
+  async ({ page }) => {
+    // The page's clock runs ahead: it begins early enough that it never comes to tomorrow.
+    await page.clock.install({ time: Date.now() - 6 * 3_600_000 })
+    const { id } = await layDemo(page, 'lanto', 'Built through', 'build')
+    await expect(title(page)).toHaveText('Set portions aside')
+    const all = await page.locator('.steps li').count()
+    await page.getByRole('button', { name: 'Begin' }).click()
+    for (let done = 0; done < all; done++) {
+      if (done === Math.floor(all / 2)) {
+        await page.getByRole('combobox', { name: 'Face or limbs first' }).click({ force: true })
+        await page.getByRole('option', { name: 'limbs first' }).click()
+        await expect(page.getByText(/^Limbs first: .*steps changed places/)).toBeVisible()
+        expect(await doneCount(page)).toBe(done)
+        // The hands go back to the work: the field has the keys no more.
+        await title(page).click()
+      }
+      await page.clock.runFor(30_000)
+      const before = await title(page).innerText()
+      await page.keyboard.press('Space')
+      await expect(title(page)).not.toHaveText(before)
+      expect(await doneCount(page)).toBe(done + 1)
     }
-    await page.clock.runFor(30_000)
-    const before = await title(page).innerText()
-    await page.keyboard.press('Space')
-    await expect(title(page)).not.toHaveText(before)
-    expect(await doneCount(page)).toBe(done + 1)
-  }
-  await expect(title(page)).toHaveText('It is finished')
-  await page.getByRole('button', { name: 'What it took' }).click()
-  const diary = page.getByRole('dialog', { name: 'Diary' })
-  await expect(diary.getByText(/so far, shorter than planned/)).toBeVisible()
-  const short = async () => {
-    const log = (await (await page.request.get(`/api/figures/${id}/log`)).json()) as {
-      steps: { key: string; done: number }[]
+    await expect(title(page)).toHaveText('It is finished')
+    await page.getByRole('button', { name: 'What it took' }).click()
+    const diary = page.getByRole('dialog', { name: 'Diary' })
+    await expect(diary.getByText(/so far, shorter than planned/)).toBeVisible()
+    const short = async () => {
+      const log = (await (await page.request.get(`/api/figures/${id}/log`)).json()) as {
+        steps: { key: string; done: number }[]
+      }
+      return log.steps.filter((s) => s.done < 0.3).map((s) => s.key)
     }
-    return log.steps.filter((s) => s.done < 0.3).map((s) => s.key)
-  }
-  await expect.poll(short).toEqual([])
-  await expect(diary.getByRole('row')).toHaveCount(all)
-  expect(await minutesOf(page, id)).toBeGreaterThan(all * 0.4)
-  expect(await minutesOf(page, id)).toBeLessThan(all * 0.6)
-})
+    await expect.poll(short).toEqual([])
+    await expect(diary.getByRole('row')).toHaveCount(all)
+    expect(await minutesOf(page, id)).toBeGreaterThan(all * 0.4)
+    expect(await minutesOf(page, id)).toBeLessThan(all * 0.6)
+  },
+)
 
-test('two devices at one figure: each goes on where the other is, no step and no minute counts twice', async ({
-  browser,
-  page,
-  baseURL,
-}) => {
-  byTurns()
-  const { id } = await layDemo(page, 'bobbin', 'On two devices', 'build')
-  const context = await browser.newContext({ baseURL, viewport: { width: 820, height: 1180 }, hasTouch: true })
-  const tablet = await context.newPage()
-  await tablet.goto(`/figures/${id}/build`)
-  await expect(title(tablet)).toHaveText('Set portions aside')
-  const begun = Date.now()
-  await page.getByRole('button', { name: 'Begin' }).click()
-  await tablet.getByRole('button', { name: 'Begin' }).tap()
-  await page.waitForTimeout(3000)
-  // Both finish the same step at the same moment.
-  await Promise.all([page.keyboard.press('Space'), tablet.getByRole('button', { name: /Done, next/ }).tap()])
-  for (const device of [page, tablet]) await expect(title(device)).toHaveText('Core: Head')
-  // One looks ahead, and the other shows it.
-  await page.getByRole('button', { name: /^Cover: Head/ }).click()
-  await expect(title(tablet)).toHaveText('Cover: Head')
-  for (const device of [page, tablet]) await device.getByRole('button', { name: 'Pause' }).click()
-  await expect.poll(() => minutesOf(page, id)).toBeGreaterThan(3 / 60)
-  expect(await minutesOf(page, id)).toBeLessThanOrEqual((Date.now() - begun) / 60_000)
-  expect(await doneCount(page)).toBe(1)
-  expect(await tablet.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0)
-  await context.close()
-})
+byTurns(
+  'two devices at one figure: each goes on where the other is, no step and no minute counts twice',
+  async ({ browser, page, baseURL }) => {
+    const { id } = await layDemo(page, 'bobbin', 'On two devices', 'build')
+    const context = await browser.newContext({ baseURL, viewport: { width: 820, height: 1180 }, hasTouch: true })
+    const tablet = await context.newPage()
+    await tablet.goto(`/figures/${id}/build`)
+    await expect(title(tablet)).toHaveText('Set portions aside')
+    const begun = Date.now()
+    await page.getByRole('button', { name: 'Begin' }).click()
+    await tablet.getByRole('button', { name: 'Begin' }).tap()
+    await page.waitForTimeout(3000)
+    // Both finish the same step at the same moment.
+    await Promise.all([page.keyboard.press('Space'), tablet.getByRole('button', { name: /Done, next/ }).tap()])
+    for (const device of [page, tablet]) await expect(title(device)).toHaveText('Core: Head')
+    // One looks ahead, and the other shows it.
+    await page.getByRole('button', { name: /^Cover: Head/ }).click()
+    await expect(title(tablet)).toHaveText('Cover: Head')
+    for (const device of [page, tablet]) await device.getByRole('button', { name: 'Pause' }).click()
+    await expect.poll(() => minutesOf(page, id)).toBeGreaterThan(3 / 60)
+    expect(await minutesOf(page, id)).toBeLessThanOrEqual((Date.now() - begun) / 60_000)
+    expect(await doneCount(page)).toBe(1)
+    expect(await tablet.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0)
+    await context.close()
+  },
+)
 
-test('a step says why it comes where it does, and cannot be pulled before what it needs', async ({ page }) => {
-  byTurns()
+byTurns('a step says why it comes where it does, and cannot be pulled before what it needs', async ({ page }) => {
   await layDemo(page, 'wick', 'In order', 'build')
   // By its title alone: the minutes below it are the hand's, which another test may just have taught something.
   const keys = async () =>
@@ -115,8 +112,7 @@ test('a step says why it comes where it does, and cannot be pulled before what i
   await expect.poll(keys).toEqual(order)
 })
 
-test('the work is laid into evenings, and goes into a calendar and onto paper', async ({ page }) => {
-  byTurns()
+byTurns('the work is laid into evenings, and goes into a calendar and onto paper', async ({ page }) => {
   await layDemo(page, 'wick', 'In the evenings', 'build')
   await page.getByRole('button', { name: 'Evenings' }).click()
   const evenings = page.getByRole('dialog', { name: 'Evenings' })
@@ -145,30 +141,29 @@ test('the work is laid into evenings, and goes into a calendar and onto paper', 
   ).toBe('%PDF-')
 })
 
-test('a weight from the stand-in for a scale stands beside what was wanted, and a broken needle is not forgotten', async ({
-  page,
-}) => {
-  byTurns()
-  await layDemo(page, 'lanto', 'Weighed in', 'build')
-  await page.getByRole('button', { name: 'Weigh in' }).click()
-  await page.getByRole('button', { name: 'Switch the stand-in on' }).click()
-  await page.getByLabel("On the stand-in's pan").fill('0.9')
-  await page.getByRole('button', { name: /^Take 0\.9|^Take 0,9/ }).click()
-  await expect(page.getByText(/on the pan 0\.\d+ g/)).toBeVisible()
-  await page.getByRole('button', { name: /^Core: Head/ }).click()
-  await page.getByRole('button', { name: 'Needle broke' }).click()
-  await page.getByRole('button', { name: 'Not found yet' }).click()
-  await expect(page.getByRole('group', { name: 'Log' })).toContainText('not safe yet')
-  await page.getByRole('button', { name: 'Diary' }).click()
-  const diary = page.getByRole('dialog', { name: 'Diary' })
-  await expect(diary.getByText(/it is not safe yet/)).toBeVisible()
-  await expect(diary.getByText(/Weighed: 0\.\d+ g/)).toBeVisible()
-  await diary.getByRole('button', { name: 'Tip found' }).click()
-  await expect(diary.getByText(/it is not safe yet/)).toBeHidden()
-})
+byTurns(
+  'a weight from the stand-in for a scale stands beside what was wanted, and a broken needle is not forgotten',
+  async ({ page }) => {
+    await layDemo(page, 'lanto', 'Weighed in', 'build')
+    await page.getByRole('button', { name: 'Weigh in' }).click()
+    await page.getByRole('button', { name: 'Switch the stand-in on' }).click()
+    await page.getByLabel("On the stand-in's pan").fill('0.9')
+    await page.getByRole('button', { name: /^Take 0\.9|^Take 0,9/ }).click()
+    await expect(page.getByText(/on the pan 0\.\d+ g/)).toBeVisible()
+    await page.getByRole('button', { name: /^Core: Head/ }).click()
+    await page.getByRole('button', { name: 'Needle broke' }).click()
+    await page.getByRole('button', { name: 'Not found yet' }).click()
+    await expect(page.getByRole('group', { name: 'Log' })).toContainText('not safe yet')
+    await page.getByRole('button', { name: 'Diary' }).click()
+    const diary = page.getByRole('dialog', { name: 'Diary' })
+    await expect(diary.getByText(/it is not safe yet/)).toBeVisible()
+    await expect(diary.getByText(/Weighed: 0\.\d+ g/)).toBeVisible()
+    await diary.getByRole('button', { name: 'Tip found' }).click()
+    await expect(diary.getByText(/it is not safe yet/)).toBeHidden()
+  },
+)
 
-test('wires are drawn on the figure, dragged, and cut from what is at hand', async ({ page }) => {
-  byTurns()
+byTurns('wires are drawn on the figure, dragged, and cut from what is at hand', async ({ page }) => {
   await layDemo(page, 'lanto', 'With wires', 'shapes')
   await page.getByRole('button', { name: 'Wires' }).click()
   const wires = page.getByRole('dialog', { name: 'Wires' })
@@ -192,8 +187,7 @@ test('wires are drawn on the figure, dragged, and cut from what is at hand', asy
   await page.keyboard.press('Escape')
 })
 
-test('a top-heavy figure is cured by one press, and the press is taken back', async ({ page }) => {
-  byTurns()
+byTurns('a top-heavy figure is cured by one press, and the press is taken back', async ({ page }) => {
   await layDemo(page, 'lanto', 'Top-heavy', 'shapes')
   await page.getByRole('button', { name: 'How it stands' }).click()
   const stands = page.getByRole('dialog', { name: 'How it stands' })

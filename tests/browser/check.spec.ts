@@ -44,31 +44,30 @@ test.use({
   },
 })
 
-test("a photo by the device's camera tells what deviates, pinned on the photo, and is looked at in a mirror", async ({
-  page,
-}) => {
-  byTurns()
-  await layDemo(page, 'sorrel', 'Checked by photo', 'check')
-  await expect(page.getByRole('heading', { name: 'No photo yet' })).toBeVisible()
-  await page.getByRole('button', { name: "This device's camera" }).click()
-  await expect
-    .poll(() => page.locator('video').evaluate((v: HTMLVideoElement) => v.videoWidth), { timeout: 30_000 })
-    .toBeGreaterThan(0)
-  await page.getByRole('button', { name: 'Take the photo' }).click()
-  const found = page.getByRole('list', { name: 'What deviates' })
-  await expect(found.getByText(/Head [34]\.\d mm too narrow\./)).toBeVisible()
-  await expect(page.getByText('measured by the marker sheet')).toBeVisible()
-  await found.getByRole('button').first().click()
-  await expect(page.locator('.pin.lit')).toHaveCount(1)
-  await page.keyboard.press('f')
-  await expect(page.getByRole('button', { name: 'Mirror' })).toHaveAttribute('aria-pressed', 'true')
-  await expectNoSeriousFaultInAnyLight(page, 'photo check')
-  await page.reload()
-  await expect(found.getByText(/too narrow/)).toBeVisible()
-})
+byTurns(
+  "a photo by the device's camera tells what deviates, pinned on the photo, and is looked at in a mirror",
+  async ({ page }) => {
+    await layDemo(page, 'sorrel', 'Checked by photo', 'check')
+    await expect(page.getByRole('heading', { name: 'No photo yet' })).toBeVisible()
+    await page.getByRole('button', { name: "This device's camera" }).click()
+    await expect
+      .poll(() => page.locator('video').evaluate((v: HTMLVideoElement) => v.videoWidth), { timeout: 30_000 })
+      .toBeGreaterThan(0)
+    await page.getByRole('button', { name: 'Take the photo' }).click()
+    const found = page.getByRole('list', { name: 'What deviates' })
+    await expect(found.getByText(/Head [34]\.\d mm too narrow\./)).toBeVisible()
+    await expect(page.getByText('measured by the marker sheet')).toBeVisible()
+    await found.getByRole('button').first().click()
+    await expect(page.locator('.pin.lit')).toHaveCount(1)
+    await page.keyboard.press('f')
+    await expect(page.getByRole('button', { name: 'Mirror' })).toHaveAttribute('aria-pressed', 'true')
+    await expectNoSeriousFaultInAnyLight(page, 'photo check')
+    await page.reload()
+    await expect(found.getByText(/too narrow/)).toBeVisible()
+  },
+)
 
-test('the stand-in for a camera photographs the figure as hands would have made it', async ({ page }) => {
-  byTurns()
+byTurns('the stand-in for a camera photographs the figure as hands would have made it', async ({ page }) => {
   await layDemo(page, 'bobbin', 'Checked by stand-in', 'check')
   await page.getByRole('button', { name: 'Bench camera' }).click()
   await expect(page.getByText(/^As planned, as far|thing(s)? to look at\.$/)).toBeVisible({ timeout: 60_000 })
@@ -77,31 +76,31 @@ test('the stand-in for a camera photographs the figure as hands would have made 
   await expect(page.getByText('How deep it is: take a photo from the side.')).toBeVisible()
 })
 
-test('a finished part is held against its card, asked about a slipped digit, followed by the plan, and the hand learns', async ({
-  page,
-}) => {
-  byTurns()
-  const { id } = await layDemo(page, 'lanto', 'Measured', 'check')
-  const field = (name: string) => page.getByRole('textbox', { name, exact: true })
-  await page.getByRole('tab', { name: 'Parts' }).click()
-  await page.getByRole('button', { name: 'Measure', exact: true }).first().click()
-  for (const [name, value] of Object.entries({ Width: '5.2', Height: '50', Depth: '50', Finished: '9.9' }))
-    await field(name).fill(value)
-  await page.getByRole('button', { name: 'Hold it against its card' }).click()
-  await expect(page.getByText(/5\.2 mm wide, where .* were planned: is that right\?/)).toBeVisible()
-  await field('Width').fill('52')
-  await page.getByRole('button', { name: 'Hold it against its card' }).click()
-  await expect(page.getByRole('status').getByText(/mm too|size that was planned/)).toBeVisible()
-  await page.getByRole('button', { name: 'Let the plan follow its size' }).click()
-  await expect(page.getByText(/planned 52\.0 × /)).toBeVisible()
-  await page.getByRole('link', { name: 'My hand' }).click()
-  const record = page.getByRole('button', { name: /Measured, .*of the house's number/ }).first()
-  await expect(record).toBeVisible()
-  await record.click()
-  await expectNoSeriousFaultInAnyLight(page, 'my hand')
-  await page.getByRole('button', { name: 'Remove it for good' }).click()
-  await expect(record).toHaveCount(0)
-  // Nothing of it is left for the other tests.
-  const ask = await asker(page.request)
-  expect((await (await ask('GET', `figures/${id}/parts`)).json()) as object).toEqual({ parts: [] })
-})
+byTurns(
+  'a finished part is held against its card, asked about a slipped digit, followed by the plan, and the hand learns',
+  async ({ page }) => {
+    const { id } = await layDemo(page, 'lanto', 'Measured', 'check')
+    const field = (name: string) => page.getByRole('textbox', { name, exact: true })
+    await page.getByRole('tab', { name: 'Parts' }).click()
+    await page.getByRole('button', { name: 'Measure', exact: true }).first().click()
+    for (const [name, value] of Object.entries({ Width: '5.2', Height: '50', Depth: '50', Finished: '9.9' }))
+      await field(name).fill(value)
+    await page.getByRole('button', { name: 'Hold it against its card' }).click()
+    await expect(page.getByText(/5\.2 mm wide, where .* were planned: is that right\?/)).toBeVisible()
+    await field('Width').fill('52')
+    await page.getByRole('button', { name: 'Hold it against its card' }).click()
+    await expect(page.getByRole('status').getByText(/mm too|size that was planned/)).toBeVisible()
+    await page.getByRole('button', { name: 'Let the plan follow its size' }).click()
+    await expect(page.getByText(/planned 52\.0 × /)).toBeVisible()
+    await page.getByRole('link', { name: 'My hand' }).click()
+    const record = page.getByRole('button', { name: /Measured, .*of the house's number/ }).first()
+    await expect(record).toBeVisible()
+    await record.click()
+    await expectNoSeriousFaultInAnyLight(page, 'my hand')
+    await page.getByRole('button', { name: 'Remove it for good' }).click()
+    await expect(record).toHaveCount(0)
+    // Nothing of it is left for the other tests.
+    const ask = await asker(page.request)
+    expect((await (await ask('GET', `figures/${id}/parts`)).json()) as object).toEqual({ parts: [] })
+  },
+)

@@ -11,9 +11,9 @@ const processes = (port: number) =>
     .split('\n')
     .filter((line) => line.includes(`127.0.0.1:${port}`) || line.includes(`--to=${port}`))
 
-for (const signal of ['SIGTERM', 'SIGINT', 'SIGHUP', 'SIGKILL'] as const)
-  test(`nothing of it is left when it is ended by ${signal}`, async () => {
-    if (signal !== 'SIGKILL') byTurns()
+for (const signal of ['SIGTERM', 'SIGINT', 'SIGHUP', 'SIGKILL'] as const) {
+  const declare = signal === 'SIGKILL' ? test : byTurns
+  declare(`nothing of it is left when it is ended by ${signal}`, async () => {
     const home = mkdtempSync(join(tmpdir(), 'impa-ending-'))
     cpSync(process.env.IMPA_TEST_DEMO!, home, { recursive: true })
     const port = await freePort()
@@ -26,3 +26,4 @@ for (const signal of ['SIGTERM', 'SIGINT', 'SIGHUP', 'SIGKILL'] as const)
     rmSync(home, { recursive: true, force: true, maxRetries: 5 })
     rmSync(`storage/framework/served-${port}`, { recursive: true, force: true })
   })
+}

@@ -19,8 +19,7 @@ async function newFace(page: Page, name: string): Promise<{ id: number; document
   return laid
 }
 
-test('a face is read out in the order of laying, measured, and seen from afar', async ({ page }) => {
-  byTurns()
+byTurns('a face is read out in the order of laying, measured, and seen from afar', async ({ page }) => {
   await newFace(page, 'Face read out')
 
   // Read out, one at a time; what is read is chosen on the head, and shown as the needle sees it.
@@ -62,8 +61,7 @@ test('a face is read out in the order of laying, measured, and seen from afar', 
   }
 })
 
-test('a face is placed, varied, mirrored, flipped, mended and printed', async ({ page }, info) => {
-  byTurns()
+byTurns('a face is placed, varied, mirrored, flipped, mended and printed', async ({ page }, info) => {
   const { id, document } = await newFace(page, 'Face made')
   const saved = async () => (await (await page.request.get(`/api/figures/${id}`)).json()).document as Document
   const panel = page.getByRole('region', { name: 'The selected detail' })

@@ -40,8 +40,7 @@ test('everything is taken out as one file, and taken in again after a look at wh
   await expect(pane.getByRole('alert')).toContainText('cut off')
 })
 
-test('a figure goes to other programs as a model and as outlines', async ({ page }) => {
-  byTurns()
+byTurns('a figure goes to other programs as a model and as outlines', async ({ page }) => {
   await layDemo(page, 'lanto', 'For others', 'check?tab=finish')
   await page.getByRole('button', { name: 'Files for other programs' }).click()
   for (const [what, begins] of [

@@ -125,8 +125,7 @@ test('a drawing dropped becomes a figure, and everything follows and stays', asy
   await expect(page.getByRole('heading', { name: 'Watcher' })).toBeVisible()
 })
 
-test('the finished height and the units change at every station, and everything follows', async ({ page }) => {
-  byTurns()
+byTurns('the finished height and the units change at every station, and everything follows', async ({ page }) => {
   const id = await idOf(page, 'Lanto')
   await page.goto(`/figures/${id}/build`)
   for (const station of ['Shapes', 'Face', 'Wool']) {
@@ -155,8 +154,7 @@ test('the finished height and the units change at every station, and everything 
   await saved(page)
 })
 
-test('a shape is added, doubled, mirrored, coloured, joined and taken away', async ({ page }) => {
-  byTurns()
+byTurns('a shape is added, doubled, mirrored, coloured, joined and taken away', async ({ page }) => {
   await page.goto(`/figures/${await idOf(page, 'Sorrel')}/shapes`)
   const parts = page.getByLabel('Parts, by what they are joined to').locator('button.part')
   await expect(page.locator('[data-part]').first()).toBeVisible()
@@ -185,8 +183,7 @@ test('a shape is added, doubled, mirrored, coloured, joined and taken away', asy
   await expect(canvas).toBeVisible()
 })
 
-test('two windows: the stale one is told, and keeps or takes', async ({ page, context }) => {
-  byTurns()
+byTurns('two windows: the stale one is told, and keeps or takes', async ({ page, context }) => {
   const id = await idOf(page, 'Bobbin')
   const other = await context.newPage()
   await page.goto(`/figures/${id}/shapes`)
@@ -216,8 +213,7 @@ test('two windows: the stale one is told, and keeps or takes', async ({ page, co
   await expect(page.getByLabel('Name')).toHaveValue('Bobbin again')
 })
 
-test('what cannot be saved is kept in the browser and taken up again', async ({ page }) => {
-  byTurns()
+byTurns('what cannot be saved is kept in the browser and taken up again', async ({ page }) => {
   const id = await idOf(page, 'Sorrel')
   await page.goto(`/figures/${id}/shapes`)
   await expect(page.getByLabel('Name')).toHaveValue(/Sorrel/)
@@ -233,8 +229,7 @@ test('what cannot be saved is kept in the browser and taken up again', async ({ 
   await saved(page)
 })
 
-test('bad input is told in words', async ({ page }) => {
-  byTurns()
+byTurns('bad input is told in words', async ({ page }) => {
   await page.goto('/')
   const file = page.locator('input[type=file]')
   await file.setInputFiles({ name: 'drawing.png', mimeType: 'image/png', buffer: Buffer.from('no picture at all') })
@@ -252,8 +247,7 @@ test('bad input is told in words', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible()
 })
 
-test('the bin takes, gives back and is emptied', async ({ page }) => {
-  byTurns()
+byTurns('the bin takes, gives back and is emptied', async ({ page }) => {
   await page.goto('/')
   await page.getByRole('button', { name: 'Start with a ball' }).click()
   await page.waitForURL(/shapes/)
@@ -272,8 +266,7 @@ test('the bin takes, gives back and is emptied', async ({ page }) => {
   await expect(page.getByText('The bin is empty')).toBeVisible()
 })
 
-test('everything works by keys alone', async ({ page }) => {
-  byTurns()
+byTurns('everything works by keys alone', async ({ page }) => {
   const id = await idOf(page, 'Lanto')
   await page.goto(`/figures/${id}/shapes`)
   await expect(page.locator('[data-part]').first()).toBeVisible()
@@ -305,26 +298,26 @@ test('everything works by keys alone', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible()
 })
 
-test('axe finds no serious fault on any main view by day or by lamp, and nothing scrolls sideways', async ({
-  page,
-}) => {
-  byTurns()
-  const id = await idOf(page, 'Lanto')
-  for (const path of [
-    '/',
-    '/bin',
-    '/house',
-    ...['shapes', 'wool', 'face', 'build'].map((s) => `/figures/${id}/${s}`),
-  ]) {
-    await page.goto(path)
-    if (path.endsWith('shapes'))
-      await page.getByLabel('Parts, by what they are joined to').getByRole('button', { name: /^Head/ }).click()
-    if (path.endsWith('face')) await page.getByRole('button', { name: /^Eye/ }).first().click()
-    await expectNoSeriousFaultInAnyLight(page, path)
-    const sideways = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)
-    expect(sideways, `${path} scrolls sideways`).toBeLessThanOrEqual(0)
-  }
-})
+byTurns(
+  'axe finds no serious fault on any main view by day or by lamp, and nothing scrolls sideways',
+  async ({ page }) => {
+    const id = await idOf(page, 'Lanto')
+    for (const path of [
+      '/',
+      '/bin',
+      '/house',
+      ...['shapes', 'wool', 'face', 'build'].map((s) => `/figures/${id}/${s}`),
+    ]) {
+      await page.goto(path)
+      if (path.endsWith('shapes'))
+        await page.getByLabel('Parts, by what they are joined to').getByRole('button', { name: /^Head/ }).click()
+      if (path.endsWith('face')) await page.getByRole('button', { name: /^Eye/ }).first().click()
+      await expectNoSeriousFaultInAnyLight(page, path)
+      const sideways = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)
+      expect(sideways, `${path} scrolls sideways`).toBeLessThanOrEqual(0)
+    }
+  },
+)
 
 test('a tablet beside the mat: Build and Face work by touch', async ({ browser, baseURL }) => {
   const context = await browser.newContext({ baseURL, viewport: { width: 820, height: 1180 }, hasTouch: true })

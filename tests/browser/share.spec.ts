@@ -69,8 +69,7 @@ async function hold(from: string, count: number): Promise<() => number> {
   return () => mine.filter((socket) => !socket.destroyed && !socket.readableEnded).length
 }
 
-test('who holds many connections and says nothing shuts nobody else out, and is sent away', async () => {
-  byTurns()
+byTurns('who holds many connections and says nothing shuts nobody else out, and is sent away', async () => {
   const held = await hold('127.0.0.2', 100)
   await expect.poll(held).toBeLessThanOrEqual(24)
   const others = await Promise.all(['127.0.0.3', '127.0.0.4', '127.0.0.5'].map((from) => hold(from, 40)))

@@ -1,5 +1,5 @@
 import { byTurns } from './byTurns'
-import { expect, test, type Page } from './test'
+import { expect, type Page } from './test'
 import { toTheShapes } from './onwards'
 
 interface Need {
@@ -24,151 +24,155 @@ const post = async <T>(page: Page, path: string, data: object) => {
 }
 const station = (page: Page, name: string) => page.getByRole('link', { name: new RegExp(`^${name}`) }).click()
 
-test('a new drawing goes through mix, portions, five steps, a broken needle, evenings and finish, and every room says the same', async ({
-  page,
-}) => {
-  byTurns()
-  await page.goto('/')
-  await page.locator('input[type=file]').setInputFiles('demo/bobbin.png')
-  const fresh = page.getByRole('dialog')
-  await fresh.getByLabel('Name').fill('Walker')
-  await fresh.getByLabel('Finished height').fill('100')
-  await fresh.getByRole('button', { name: 'See its shapes' }).click()
-  await toTheShapes(page)
+byTurns(
+  'a new drawing goes through mix, portions, five steps, a broken needle, evenings and finish, and every room says the same',
+  async ({ page }) => {
+    await page.goto('/')
+    await page.locator('input[type=file]').setInputFiles('demo/bobbin.png')
+    const fresh = page.getByRole('dialog')
+    await fresh.getByLabel('Name').fill('Walker')
+    await fresh.getByLabel('Finished height').fill('100')
+    await fresh.getByRole('button', { name: 'See its shapes' }).click()
+    await toTheShapes(page)
 
-  // A mix, taken.
-  await station(page, 'Wool')
-  await page.getByRole('tab', { name: 'Colours' }).click()
-  await page.getByRole('button', { name: 'Mix it' }).first().click()
-  const mixes = page.getByRole('dialog')
-  const card = mixes.locator('.card').filter({ has: page.locator('.parts li:nth-child(2)') })
-  await expect(card.first()).toBeVisible()
-  const wools = (await card.first().locator('.parts li').allInnerTexts()).map((t) =>
-    t
-      .replace(/^\s*\d+ % /, '')
-      .split(/\n|,/)[0]!
-      .trim(),
-  )
-  expect(wools.length).toBeGreaterThan(1)
-  await card.first().getByRole('button', { name: 'Take this mix' }).click()
-  await expect(mixes).toBeHidden()
-  await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible()
+    // A mix, taken.
+    await station(page, 'Wool')
+    await page.getByRole('tab', { name: 'Colours' }).click()
+    await page.getByRole('button', { name: 'Mix it' }).first().click()
+    const mixes = page.getByRole('dialog')
+    const card = mixes.locator('.card').filter({ has: page.locator('.parts li:nth-child(2)') })
+    await expect(card.first()).toBeVisible()
+    const wools = (await card.first().locator('.parts li').allInnerTexts()).map((t) =>
+      t
+        .replace(/^\s*\d+ % /, '')
+        .split(/\n|,/)[0]!
+        .trim(),
+    )
+    expect(wools.length).toBeGreaterThan(1)
+    await card.first().getByRole('button', { name: 'Take this mix' }).click()
+    await expect(mixes).toBeHidden()
+    await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible()
 
-  // Portions say it by its wools, mixed first.
-  await page.getByRole('tab', { name: 'Portions' }).click()
-  const first = page.getByRole('list', { name: 'Mix first' })
-  for (const wool of wools) await expect(first).toContainText(wool)
-  const mixName = (await first.locator('b').first().innerText()).replace(/\s+[\d.]+ m?g$/, '')
-  await expect(page.getByRole('list', { name: 'Portions' })).toContainText(mixName.toLowerCase())
+    // Portions say it by its wools, mixed first.
+    await page.getByRole('tab', { name: 'Portions' }).click()
+    const first = page.getByRole('list', { name: 'Mix first' })
+    for (const wool of wools) await expect(first).toContainText(wool)
+    const mixName = (await first.locator('b').first().innerText()).replace(/\s+[\d.]+ m?g$/, '')
+    await expect(page.getByRole('list', { name: 'Portions' })).toContainText(mixName.toLowerCase())
 
-  // So do the steps: it is mixed first, and then weighed by its name.
-  await station(page, 'Build')
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Mix: /)
-  for (const wool of wools) await expect(page.getByRole('list', { name: mixName })).toContainText(wool)
-  const { id, document } = await told(page)
-  const { sheet } = await post<{ sheet: { steps: { key: string; minutes: number; title: string }[] } }>(page, 'build', {
-    document,
-  })
-  const titles = sheet.steps.map((s) => s.title)
-  for (const title of titles.slice(0, 5)) {
-    await expect(page.getByRole('heading', { level: 1 })).toHaveText(title)
+    // So do the steps: it is mixed first, and then weighed by its name.
+    await station(page, 'Build')
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Mix: /)
+    for (const wool of wools) await expect(page.getByRole('list', { name: mixName })).toContainText(wool)
+    const { id, document } = await told(page)
+    const { sheet } = await post<{ sheet: { steps: { key: string; minutes: number; title: string }[] } }>(
+      page,
+      'build',
+      {
+        document,
+      },
+    )
+    const titles = sheet.steps.map((s) => s.title)
+    for (const title of titles.slice(0, 5)) {
+      await expect(page.getByRole('heading', { level: 1 })).toHaveText(title)
+      await page.keyboard.press('Space')
+    }
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText(titles[5]!)
+    await expect(page.locator('[data-step-clock]')).not.toHaveText(/-/)
+
+    // A needle breaks: it is asked of, shown at the step, and space means the step again.
+    const heading = page.getByRole('heading', { level: 1 })
+    while ((await page.getByRole('button', { name: 'Needle broke' }).count()) === 0) {
+      const now = await heading.innerText()
+      await page.keyboard.press('Space')
+      await expect(heading).not.toHaveText(now)
+    }
+    const at = titles.indexOf(await heading.innerText())
+    await page.getByRole('button', { name: 'Needle broke' }).click()
+    const log = page.getByRole('group', { name: 'Log' })
+    await log.getByLabel('Where it broke').fill('near the rim')
+    await log.getByRole('button', { name: 'Not found yet' }).click()
+    await expect(log).toContainText('broke: near the rim')
+    await expect(log).toContainText('not safe yet')
+    await expect(page.getByRole('button', { name: /^Done, next/ })).toBeFocused()
     await page.keyboard.press('Space')
-  }
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText(titles[5]!)
-  await expect(page.locator('[data-step-clock]')).not.toHaveText(/-/)
+    await expect(heading).toHaveText(titles[at + 1]!)
+    const diary = (await (await page.request.get(`/api/figures/${id}/log`)).json()) as {
+      tipsMissing: number
+      sittings: { entries: { kind: string }[] }[]
+    }
+    expect(diary.tipsMissing).toBe(1)
+    expect(diary.sittings.flatMap((s) => s.entries).filter((e) => e.kind === 'broken')).toHaveLength(1)
+    // Back at its step the tip is found.
+    await page.getByLabel('Order of work').getByRole('button', { name: titles[at]!, exact: false }).first().click()
+    await log.getByRole('button', { name: 'Tip found' }).click()
+    await expect(log).toContainText('The tip was found')
 
-  // A needle breaks: it is asked of, shown at the step, and space means the step again.
-  const heading = page.getByRole('heading', { level: 1 })
-  while ((await page.getByRole('button', { name: 'Needle broke' }).count()) === 0) {
-    const now = await heading.innerText()
-    await page.keyboard.press('Space')
-    await expect(heading).not.toHaveText(now)
-  }
-  const at = titles.indexOf(await heading.innerText())
-  await page.getByRole('button', { name: 'Needle broke' }).click()
-  const log = page.getByRole('group', { name: 'Log' })
-  await log.getByLabel('Where it broke').fill('near the rim')
-  await log.getByRole('button', { name: 'Not found yet' }).click()
-  await expect(log).toContainText('broke: near the rim')
-  await expect(log).toContainText('not safe yet')
-  await expect(page.getByRole('button', { name: /^Done, next/ })).toBeFocused()
-  await page.keyboard.press('Space')
-  await expect(heading).toHaveText(titles[at + 1]!)
-  const diary = (await (await page.request.get(`/api/figures/${id}/log`)).json()) as {
-    tipsMissing: number
-    sittings: { entries: { kind: string }[] }[]
-  }
-  expect(diary.tipsMissing).toBe(1)
-  expect(diary.sittings.flatMap((s) => s.entries).filter((e) => e.kind === 'broken')).toHaveLength(1)
-  // Back at its step the tip is found.
-  await page.getByLabel('Order of work').getByRole('button', { name: titles[at]!, exact: false }).first().click()
-  await log.getByRole('button', { name: 'Tip found' }).click()
-  await expect(log).toContainText('The tip was found')
+    // Evenings lay out what is left.
+    const { done } = (await (await page.request.get(`/api/figures/${id}/steps`)).json()) as { done: string[] }
+    expect(done).toHaveLength(at + 1)
+    const left = sheet.steps.filter((s) => !done.includes(s.key)).reduce((sum, s) => sum + s.minutes, 0)
+    await page.getByRole('button', { name: 'Evenings' }).click()
+    const evenings = page.getByRole('dialog', { name: 'Evenings' })
+    const minutes = Math.round(left)
+    const words =
+      minutes < 60 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')}`
+    await expect(evenings).toContainText(`About ${words} of work left`)
+    await evenings.getByRole('button', { name: 'Close' }).click()
 
-  // Evenings lay out what is left.
-  const { done } = (await (await page.request.get(`/api/figures/${id}/steps`)).json()) as { done: string[] }
-  expect(done).toHaveLength(at + 1)
-  const left = sheet.steps.filter((s) => !done.includes(s.key)).reduce((sum, s) => sum + s.minutes, 0)
-  await page.getByRole('button', { name: 'Evenings' }).click()
-  const evenings = page.getByRole('dialog', { name: 'Evenings' })
-  const minutes = Math.round(left)
-  const words =
-    minutes < 60 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')}`
-  await expect(evenings).toContainText(`About ${words} of work left`)
-  await evenings.getByRole('button', { name: 'Close' }).click()
+    // Finish takes what was needed, asked as at the Wool station.
+    await station(page, 'Check')
+    await page.getByRole('tab', { name: 'Finish' }).click()
+    await expect(page.getByRole('list', { name: 'What is left' })).toContainText('No needle tip is missing')
+    await page.getByRole('button', { name: 'Take its wool from the stash' }).click()
+    const used = page.getByRole('dialog', { name: 'Figure finished' })
+    for (const wool of wools) await expect(used.getByLabel(`${wool}, used`)).toBeVisible()
+    await used.getByRole('button', { name: 'Take it out of the stash' }).click()
+    await expect(page.getByRole('button', { name: 'Its wool is taken from the stash' })).toBeDisabled()
+    const wool = (await (await page.request.get(`/api/figures/${id}/wool`)).json()) as {
+      used: { name: string; plannedG: number }[]
+    }
+    const { needs } = await post<{ needs: Need[] }>(page, 'supply', { document, figure: id })
+    for (const u of wool.used) expect(u.plannedG).toBeCloseTo(needs.find((n) => n.name === u.name)!.g, 3)
+  },
+)
 
-  // Finish takes what was needed, asked as at the Wool station.
-  await station(page, 'Check')
-  await page.getByRole('tab', { name: 'Finish' }).click()
-  await expect(page.getByRole('list', { name: 'What is left' })).toContainText('No needle tip is missing')
-  await page.getByRole('button', { name: 'Take its wool from the stash' }).click()
-  const used = page.getByRole('dialog', { name: 'Figure finished' })
-  for (const wool of wools) await expect(used.getByLabel(`${wool}, used`)).toBeVisible()
-  await used.getByRole('button', { name: 'Take it out of the stash' }).click()
-  await expect(page.getByRole('button', { name: 'Its wool is taken from the stash' })).toBeDisabled()
-  const wool = (await (await page.request.get(`/api/figures/${id}/wool`)).json()) as {
-    used: { name: string; plannedG: number }[]
-  }
-  const { needs } = await post<{ needs: Need[] }>(page, 'supply', { document, figure: id })
-  for (const u of wool.used) expect(u.plannedG).toBeCloseTo(needs.find((n) => n.name === u.name)!.g, 3)
-})
-
-test('what must be seen at a step is seen: title, weight, drawing, done when and cautions, on a small screen and a tablet', async ({
-  page,
-}) => {
-  byTurns()
-  const shelf = (await (await page.request.get('/api/figures')).json()) as { figures: { id: number; name: string }[] }
-  for (const { id } of shelf.figures.filter((f) => /Bobbin|Wick|Dusk/.test(f.name))) {
-    await page.goto(`/figures/${id}/build`)
-    for (const [width, height] of [
-      [1280, 800],
-      [1024, 768],
-      [820, 1180],
-    ] as const) {
-      await page.setViewportSize({ width, height })
-      const seen = [
-        page.getByRole('heading', { level: 1 }),
-        page.locator('.foot'),
-        page.locator('.drawing'),
-        page.getByRole('button', { name: /^(Done, next|Not done after all)/ }),
-      ]
-      for (const what of seen) {
-        await expect(what).toBeVisible()
-        const box = (await what.boundingBox())!
-        expect(box.y, `figure ${id} at ${width}`).toBeGreaterThanOrEqual(0)
-        expect(box.y + box.height, `figure ${id} at ${width} x ${height}`).toBeLessThanOrEqual(height)
-      }
-      // Nothing of the header is cut off, and the page does not go sideways.
-      expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBeLessThanOrEqual(0)
-      for (const name of ['Keys', 'Lamp']) {
-        const button = page.getByRole('banner').getByRole('button', { name: new RegExp(name, 'i') })
-        if (await button.count()) {
-          const box = (await button.first().boundingBox())!
-          expect(box.x + box.width, `${name} at ${width}`).toBeLessThanOrEqual(width)
+byTurns(
+  'what must be seen at a step is seen: title, weight, drawing, done when and cautions, on a small screen and a tablet',
+  async ({ page }) => {
+    const shelf = (await (await page.request.get('/api/figures')).json()) as { figures: { id: number; name: string }[] }
+    for (const { id } of shelf.figures.filter((f) => /Bobbin|Wick|Dusk/.test(f.name))) {
+      await page.goto(`/figures/${id}/build`)
+      for (const [width, height] of [
+        [1280, 800],
+        [1024, 768],
+        [820, 1180],
+      ] as const) {
+        await page.setViewportSize({ width, height })
+        const seen = [
+          page.getByRole('heading', { level: 1 }),
+          page.locator('.foot'),
+          page.locator('.drawing'),
+          page.getByRole('button', { name: /^(Done, next|Not done after all)/ }),
+        ]
+        for (const what of seen) {
+          await expect(what).toBeVisible()
+          const box = (await what.boundingBox())!
+          expect(box.y, `figure ${id} at ${width}`).toBeGreaterThanOrEqual(0)
+          expect(box.y + box.height, `figure ${id} at ${width} x ${height}`).toBeLessThanOrEqual(height)
+        }
+        // Nothing of the header is cut off, and the page does not go sideways.
+        expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBeLessThanOrEqual(0)
+        for (const name of ['Keys', 'Lamp']) {
+          const button = page.getByRole('banner').getByRole('button', { name: new RegExp(name, 'i') })
+          if (await button.count()) {
+            const box = (await button.first().boundingBox())!
+            expect(box.x + box.width, `${name} at ${width}`).toBeLessThanOrEqual(width)
+          }
         }
       }
+      await page.getByRole('button', { name: /^Done, next/ }).click()
+      await expect.poll(() => page.evaluate(() => scrollY)).toBe(0)
     }
-    await page.getByRole('button', { name: /^Done, next/ }).click()
-    await expect.poll(() => page.evaluate(() => scrollY)).toBe(0)
-  }
-})
+  },
+)

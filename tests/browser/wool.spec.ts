@@ -51,8 +51,7 @@ test('the stash comes from a table; what it would change is shown first, bad lin
   )
 })
 
-test('a wool is put on the scale, taken at rest, changed, thrown away and taken back', async ({ page }) => {
-  byTurns()
+byTurns('a wool is put on the scale, taken at rest, changed, thrown away and taken back', async ({ page }) => {
   await page.goto('/stash')
   await page.getByRole('button', { name: 'A wool' }).click()
   const fresh = page.getByRole('region', { name: 'A new wool' })
@@ -120,79 +119,78 @@ test('a colour is taken from a photo, the light taken out by the card beside it'
   await expect(page.getByLabel('Colour, empty if undyed')).toHaveValue(corrected)
 })
 
-test('a figure is matched, a mix chosen and corrected by a swatch, portions printed true, wool set aside and used', async ({
-  page,
-}) => {
-  byTurns()
-  await layDemo(page, 'lanto', 'Wool walk', 'wool')
-  const totals = page.getByRole('region', { name: 'Totals' })
-  await expect(totals).toContainText('Undyed core batting')
-  await expect(page.getByRole('row', { name: /Head/ })).toContainText('core wool')
+byTurns(
+  'a figure is matched, a mix chosen and corrected by a swatch, portions printed true, wool set aside and used',
+  async ({ page }) => {
+    await layDemo(page, 'lanto', 'Wool walk', 'wool')
+    const totals = page.getByRole('region', { name: 'Totals' })
+    await expect(totals).toContainText('Undyed core batting')
+    await expect(page.getByRole('row', { name: /Head/ })).toContainText('core wool')
 
-  // Its ink has nothing near in the stash, or a wool of another test: a mix is chosen for slate.
-  await page.getByRole('tab', { name: 'Colours' }).click()
-  const slate = page.locator('.colours li', { hasText: 'Slate' })
-  await slate.getByRole('button', { name: 'Mix it' }).click()
-  const dialog = page.getByRole('dialog', { name: 'Mixes for Slate' })
-  const cards = dialog.locator('.card')
-  await expect(cards.first()).toContainText('%')
-  const mix = cards.filter({ hasText: 'Harbour' }).first()
-  await mix.getByRole('button', { name: 'Take this mix' }).click()
-  await expect(slate).toContainText('Harbour')
-  await slate.getByRole('button', { name: 'Mix it' }).click()
-  await dialog.getByLabel('as #2f8f86').fill('#4f7d93')
-  await dialog.getByRole('button', { name: 'Note it' }).click()
-  await expect(dialog).toContainText('Noted.')
-  await dialog.getByRole('button', { name: 'Close' }).click()
-  await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(slate).toContainText('Slate water')
-  await expect(slate).not.toContainText('Harbour')
+    // Its ink has nothing near in the stash, or a wool of another test: a mix is chosen for slate.
+    await page.getByRole('tab', { name: 'Colours' }).click()
+    const slate = page.locator('.colours li', { hasText: 'Slate' })
+    await slate.getByRole('button', { name: 'Mix it' }).click()
+    const dialog = page.getByRole('dialog', { name: 'Mixes for Slate' })
+    const cards = dialog.locator('.card')
+    await expect(cards.first()).toContainText('%')
+    const mix = cards.filter({ hasText: 'Harbour' }).first()
+    await mix.getByRole('button', { name: 'Take this mix' }).click()
+    await expect(slate).toContainText('Harbour')
+    await slate.getByRole('button', { name: 'Mix it' }).click()
+    await dialog.getByLabel('as #2f8f86').fill('#4f7d93')
+    await dialog.getByRole('button', { name: 'Note it' }).click()
+    await expect(dialog).toContainText('Noted.')
+    await dialog.getByRole('button', { name: 'Close' }).click()
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect(slate).toContainText('Slate water')
+    await expect(slate).not.toContainText('Harbour')
 
-  await page.getByRole('tab', { name: 'Portions' }).click()
-  await expect(page.getByRole('list', { name: 'Portions' }).getByRole('listitem').first()).toContainText(
-    'Split in two equal pieces',
-  )
-  await page.getByRole('button', { name: 'Measure this screen' }).click()
-  await page.getByRole('button', { name: 'It fits' }).click()
-  await expect(page.getByText('At true size on this screen.')).toBeVisible()
-  await page.getByLabel('Grams', { exact: true }).fill('0,6')
-  await page.getByLabel('Shares').fill('3 : 2 : 1')
-  await page.getByRole('button', { name: 'Split', exact: true }).click()
-  await expect(page.getByText('0.30 g + 0.20 g + 0.10 g')).toBeVisible()
-  const file = page.waitForEvent('download')
-  await page.getByRole('button', { name: 'Print the sheet' }).click()
-  const folder = mkdtempSync(join(tmpdir(), 'impa-'))
-  const pdf = join(folder, 'portions.pdf')
-  await (await file).saveAs(pdf)
-  const words = execFileSync('pdftotext', ['-layout', pdf, '-']).toString()
-  expect(words).toContain('Wool walk: portions')
-  expect(words).toContain('Split in two equal pieces')
-  expect(words).toMatch(/Weigh 9\.\d g core wool/)
+    await page.getByRole('tab', { name: 'Portions' }).click()
+    await expect(page.getByRole('list', { name: 'Portions' }).getByRole('listitem').first()).toContainText(
+      'Split in two equal pieces',
+    )
+    await page.getByRole('button', { name: 'Measure this screen' }).click()
+    await page.getByRole('button', { name: 'It fits' }).click()
+    await expect(page.getByText('At true size on this screen.')).toBeVisible()
+    await page.getByLabel('Grams', { exact: true }).fill('0,6')
+    await page.getByLabel('Shares').fill('3 : 2 : 1')
+    await page.getByRole('button', { name: 'Split', exact: true }).click()
+    await expect(page.getByText('0.30 g + 0.20 g + 0.10 g')).toBeVisible()
+    const file = page.waitForEvent('download')
+    await page.getByRole('button', { name: 'Print the sheet' }).click()
+    const folder = mkdtempSync(join(tmpdir(), 'impa-'))
+    const pdf = join(folder, 'portions.pdf')
+    await (await file).saveAs(pdf)
+    const words = execFileSync('pdftotext', ['-layout', pdf, '-']).toString()
+    expect(words).toContain('Wool walk: portions')
+    expect(words).toContain('Split in two equal pieces')
+    expect(words).toMatch(/Weigh 9\.\d g core wool/)
 
-  // Set aside, seen in the stash, given back.
-  const before = await wool(page, 'Amber')
-  await page.getByRole('button', { name: 'Set the wool aside' }).click()
-  await expect(totals).toContainText('Set aside:')
-  const aside = await wool(page, 'Amber')
-  expect(aside.gramsLeft).toBe(before.gramsLeft)
-  expect(aside.asideG).toBeGreaterThan(before.asideG + 3)
-  await page.getByRole('button', { name: 'Give it back' }).click()
-  await expect.poll(async () => (await wool(page, 'Amber')).asideG).toBeCloseTo(before.asideG, 6)
+    // Set aside, seen in the stash, given back.
+    const before = await wool(page, 'Amber')
+    await page.getByRole('button', { name: 'Set the wool aside' }).click()
+    await expect(totals).toContainText('Set aside:')
+    const aside = await wool(page, 'Amber')
+    expect(aside.gramsLeft).toBe(before.gramsLeft)
+    expect(aside.asideG).toBeGreaterThan(before.asideG + 3)
+    await page.getByRole('button', { name: 'Give it back' }).click()
+    await expect.poll(async () => (await wool(page, 'Amber')).asideG).toBeCloseTo(before.asideG, 6)
 
-  // Finished: what was weighed leaves the stash, once.
-  await page.getByRole('button', { name: 'Figure finished' }).click()
-  const finish = page.getByRole('dialog', { name: 'Figure finished' })
-  await finish.getByLabel('Amber, used').fill('4,1')
-  await finish.getByRole('button', { name: 'Take it out of the stash' }).click()
-  await expect(totals).toContainText('its wool is taken out')
-  await expect(totals.getByRole('row', { name: /Amber/ })).toContainText('4.1 g')
-  expect((await wool(page, 'Amber')).gramsLeft).toBeCloseTo(before.gramsLeft - 4.1, 4)
-  await page.reload()
-  await expect(totals).toContainText('its wool is taken out')
-})
+    // Finished: what was weighed leaves the stash, once.
+    await page.getByRole('button', { name: 'Figure finished' }).click()
+    const finish = page.getByRole('dialog', { name: 'Figure finished' })
+    await finish.getByLabel('Amber, used').fill('4,1')
+    await finish.getByRole('button', { name: 'Take it out of the stash' }).click()
+    await expect(totals).toContainText('its wool is taken out')
+    await expect(totals.getByRole('row', { name: /Amber/ })).toContainText('4.1 g')
+    expect((await wool(page, 'Amber')).gramsLeft).toBeCloseTo(before.gramsLeft - 4.1, 4)
+    await page.reload()
+    await expect(totals).toContainText('its wool is taken out')
+  },
+)
 
-test('the shopping list is asked of the stand-in shop, which may be sold out or closed', async ({ page }) => {
-  byTurns()
+byTurns('the shopping list is asked of the stand-in shop, which may be sold out or closed', async ({ page }) => {
   await layDemo(page, 'sorrel', 'Shopping walk', 'wool')
   await page.getByRole('tab', { name: /^To buy/ }).click()
   await expect(page.locator('.list li').first()).toContainText(/\d+ x \d+ g/)
@@ -212,8 +210,7 @@ test('the shopping list is asked of the stand-in shop, which may be sold out or 
   await expect(page.locator('.list')).toContainText('lacking')
 })
 
-test('the wool pages and the stash have no serious fault, by day and by lamp', async ({ page }) => {
-  byTurns()
+byTurns('the wool pages and the stash have no serious fault, by day and by lamp', async ({ page }) => {
   const isNotWider = async () =>
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(1280)
   await layDemo(page, 'lanto', 'Axe walk', 'wool')

@@ -60,7 +60,7 @@ describe('the board that is brushed', () => {
   it('holds no more points than PHP takes, however long the brush goes about', async () => {
     const { wrapper, sheet } = on('ink')
     await sheet.trigger('pointerdown', moved(100, 50))
-    for (let i = 0; i < 600; i++) await sheet.trigger('pointermove', moved(100 + (i % 2) * 50, 60))
+    for (let i = 0; i < 600; i++) void sheet.trigger('pointermove', moved(100 + (i % 2) * 50, 60))
     await sheet.trigger('pointerup')
     expect(wrapper.emitted<[Brush]>('stroke')![0]![0].points.length).toBeLessThanOrEqual(500)
   })

@@ -143,6 +143,13 @@ const press = async (key: string, at: EventTarget = document.body) => {
   at.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }))
   await flushPromises()
 }
+/** Goes on by faked time, a look at the clock every ten seconds: sooner than with one each second. */
+async function pass(minutes: number): Promise<void> {
+  for (let passed = 0; passed <= minutes * 60; passed += 10) {
+    vi.setSystemTime(Date.now() + 9_000)
+    await vi.advanceTimersByTimeAsync(1_000)
+  }
+}
 
 beforeEach(() => {
   sessionStorage.clear()
@@ -427,7 +434,7 @@ describe('the clock', () => {
     vi.useFakeTimers({ toFake: ['setInterval', 'clearInterval', 'Date'] })
     await opened()
     await button('Begin').trigger('click')
-    await vi.advanceTimersByTimeAsync(46 * 60_000)
+    await pass(46)
     await flushPromises()
     expect(text()).toContain('left running')
     const told = vi.mocked(api.logTime).mock.calls.reduce((sum, [, , from, to]) => sum + to - from, 0)
@@ -531,7 +538,7 @@ describe('the rest', () => {
     await opened()
     expect(text()).toContain('The clock starts with your first step')
     await press(' ')
-    await vi.advanceTimersByTimeAsync(29 * 60_000)
+    await pass(29)
     expect(text()).toContain('29 min at work')
     table.wrapper.unmount()
     await opened()
