@@ -1,5 +1,4 @@
 import { readFileSync } from 'node:fs'
-import { byTurns } from './byTurns'
 import { expect, test, type Page } from './test'
 import { asker, layDemo } from './lay'
 
@@ -16,8 +15,9 @@ test.afterEach(async ({ page }) => {
   )('POST', 'hand/over', { back: false })
 })
 
-byTurns(
+test(
   'a figure is built through with the clock sped up, its school switched halfway, and the diary tells it',
+  { tag: '@byTurns' },
   async ({ page }) => {
     // The page's clock runs ahead: it begins early enough that it never comes to tomorrow.
     await page.clock.install({ time: Date.now() - 6 * 3_600_000 })
@@ -57,8 +57,9 @@ byTurns(
   },
 )
 
-byTurns(
+test(
   'two devices at one figure: each goes on where the other is, no step and no minute counts twice',
+  { tag: '@byTurns' },
   async ({ browser, page, baseURL }) => {
     const { id } = await layDemo(page, 'bobbin', 'On two devices', 'build')
     const context = await browser.newContext({ baseURL, viewport: { width: 820, height: 1180 }, hasTouch: true })
@@ -84,65 +85,74 @@ byTurns(
   },
 )
 
-byTurns('a step says why it comes where it does, and cannot be pulled before what it needs', async ({ page }) => {
-  await layDemo(page, 'wick', 'In order', 'build')
-  // By its title alone: the minutes below it are the hand's, which another test may just have taught something.
-  const keys = async () =>
-    (await page.locator('.steps li button.plain').allInnerTexts()).map((title) => title.split('\n')[0])
-  await expect.poll(async () => (await keys()).length).toBeGreaterThan(30)
-  const order = await keys()
-  await page.getByRole('button', { name: /^Hide the seam of lamp/ }).click()
-  await expect(page.getByText('What is held goes onto the arm before that goes on.')).toBeVisible()
-  const why = 'Before the scarf: it would be in the way of the seam of the head.'
-  await page.getByRole('button', { name: /^Join scarf to body/ }).click()
-  await expect(page.getByText(why)).toBeVisible()
-  // It goes forward as far as it can, and then says why no farther.
-  await expect(async () => {
-    await page.getByRole('button', { name: 'Pull forward' }).click()
-    await expect(page.getByText(why).nth(1)).toBeVisible({ timeout: 500 })
-  }).toPass()
-  await expect(page.getByRole('alert').filter({ hasText: why })).toContainText(
-    'must be done before "Join scarf to body"',
-  )
-  // What is free to move moves, and all goes back again, also where that is pressed before the move has come.
-  await page.getByRole('button', { name: /^Felt: Hat brim/ }).click()
-  await page.getByRole('button', { name: 'Put off' }).click()
-  await expect.poll(keys).not.toEqual(order)
-  await page.getByRole('button', { name: "Back to Impa's order" }).click()
-  await expect.poll(keys).toEqual(order)
-})
+test(
+  'a step says why it comes where it does, and cannot be pulled before what it needs',
+  { tag: '@byTurns' },
+  async ({ page }) => {
+    await layDemo(page, 'wick', 'In order', 'build')
+    // By its title alone: the minutes below it are the hand's, which another test may just have taught something.
+    const keys = async () =>
+      (await page.locator('.steps li button.plain').allInnerTexts()).map((title) => title.split('\n')[0])
+    await expect.poll(async () => (await keys()).length).toBeGreaterThan(30)
+    const order = await keys()
+    await page.getByRole('button', { name: /^Hide the seam of lamp/ }).click()
+    await expect(page.getByText('What is held goes onto the arm before that goes on.')).toBeVisible()
+    const why = 'Before the scarf: it would be in the way of the seam of the head.'
+    await page.getByRole('button', { name: /^Join scarf to body/ }).click()
+    await expect(page.getByText(why)).toBeVisible()
+    // It goes forward as far as it can, and then says why no farther.
+    await expect(async () => {
+      await page.getByRole('button', { name: 'Pull forward' }).click()
+      await expect(page.getByText(why).nth(1)).toBeVisible({ timeout: 500 })
+    }).toPass()
+    await expect(page.getByRole('alert').filter({ hasText: why })).toContainText(
+      'must be done before "Join scarf to body"',
+    )
+    // What is free to move moves, and all goes back again, also where that is pressed before the move has come.
+    await page.getByRole('button', { name: /^Felt: Hat brim/ }).click()
+    await page.getByRole('button', { name: 'Put off' }).click()
+    await expect.poll(keys).not.toEqual(order)
+    await page.getByRole('button', { name: "Back to Impa's order" }).click()
+    await expect.poll(keys).toEqual(order)
+  },
+)
 
-byTurns('the work is laid into evenings, and goes into a calendar and onto paper', async ({ page }) => {
-  await layDemo(page, 'wick', 'In the evenings', 'build')
-  await page.getByRole('button', { name: 'Evenings' }).click()
-  const evenings = page.getByRole('dialog', { name: 'Evenings' })
-  await expect(evenings.locator('.sittings li')).not.toHaveCount(0)
-  const length = evenings.getByLabel('A sitting')
-  await length.fill('3')
-  await expect(evenings.getByText(/too short: give at least/)).toBeVisible()
-  await length.fill('45')
-  await expect(evenings.locator('.sittings li').nth(3)).toBeVisible()
-  const [file] = await Promise.all([
-    page.waitForEvent('download'),
-    evenings.getByRole('button', { name: 'Into the calendar' }).click(),
-  ])
-  expect(readFileSync((await file.path())!, 'utf8')).toContain('BEGIN:VEVENT')
-  await evenings.getByRole('button', { name: /^Join lamp to arm/ }).click()
-  await expect(title(page)).toHaveText('Join lamp to arm')
-  await page.getByRole('button', { name: 'On paper' }).click()
-  const [paper] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'As PDF' }).click(),
-  ])
-  expect(
-    readFileSync((await paper.path())!)
-      .subarray(0, 5)
-      .toString(),
-  ).toBe('%PDF-')
-})
+test(
+  'the work is laid into evenings, and goes into a calendar and onto paper',
+  { tag: '@byTurns' },
+  async ({ page }) => {
+    await layDemo(page, 'wick', 'In the evenings', 'build')
+    await page.getByRole('button', { name: 'Evenings' }).click()
+    const evenings = page.getByRole('dialog', { name: 'Evenings' })
+    await expect(evenings.locator('.sittings li')).not.toHaveCount(0)
+    const length = evenings.getByLabel('A sitting')
+    await length.fill('3')
+    await expect(evenings.getByText(/too short: give at least/)).toBeVisible()
+    await length.fill('45')
+    await expect(evenings.locator('.sittings li').nth(3)).toBeVisible()
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      evenings.getByRole('button', { name: 'Into the calendar' }).click(),
+    ])
+    expect(readFileSync((await file.path())!, 'utf8')).toContain('BEGIN:VEVENT')
+    await evenings.getByRole('button', { name: /^Join lamp to arm/ }).click()
+    await expect(title(page)).toHaveText('Join lamp to arm')
+    await page.getByRole('button', { name: 'On paper' }).click()
+    const [paper] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'As PDF' }).click(),
+    ])
+    expect(
+      readFileSync((await paper.path())!)
+        .subarray(0, 5)
+        .toString(),
+    ).toBe('%PDF-')
+  },
+)
 
-byTurns(
+test(
   'a weight from the stand-in for a scale stands beside what was wanted, and a broken needle is not forgotten',
+  { tag: '@byTurns' },
   async ({ page }) => {
     await layDemo(page, 'lanto', 'Weighed in', 'build')
     await page.getByRole('button', { name: 'Weigh in' }).click()
@@ -163,7 +173,7 @@ byTurns(
   },
 )
 
-byTurns('wires are drawn on the figure, dragged, and cut from what is at hand', async ({ page }) => {
+test('wires are drawn on the figure, dragged, and cut from what is at hand', { tag: '@byTurns' }, async ({ page }) => {
   await layDemo(page, 'lanto', 'With wires', 'shapes')
   await page.getByRole('button', { name: 'Wires' }).click()
   const wires = page.getByRole('dialog', { name: 'Wires' })
@@ -187,7 +197,7 @@ byTurns('wires are drawn on the figure, dragged, and cut from what is at hand', 
   await page.keyboard.press('Escape')
 })
 
-byTurns('a top-heavy figure is cured by one press, and the press is taken back', async ({ page }) => {
+test('a top-heavy figure is cured by one press, and the press is taken back', { tag: '@byTurns' }, async ({ page }) => {
   await layDemo(page, 'lanto', 'Top-heavy', 'shapes')
   await page.getByRole('button', { name: 'How it stands' }).click()
   const stands = page.getByRole('dialog', { name: 'How it stands' })

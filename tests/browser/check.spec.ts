@@ -2,7 +2,6 @@ import { execFileSync } from 'node:child_process'
 import { mkdtempSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { byTurns } from './byTurns'
 import { expect, test } from './test'
 import { launch } from './launch.mjs'
 import { asker, layDemo } from './lay'
@@ -44,8 +43,9 @@ test.use({
   },
 })
 
-byTurns(
+test(
   "a photo by the device's camera tells what deviates, pinned on the photo, and is looked at in a mirror",
+  { tag: '@byTurns' },
   async ({ page }) => {
     await layDemo(page, 'sorrel', 'Checked by photo', 'check')
     await expect(page.getByRole('heading', { name: 'No photo yet' })).toBeVisible()
@@ -67,17 +67,22 @@ byTurns(
   },
 )
 
-byTurns('the stand-in for a camera photographs the figure as hands would have made it', async ({ page }) => {
-  await layDemo(page, 'bobbin', 'Checked by stand-in', 'check')
-  await page.getByRole('button', { name: 'Bench camera' }).click()
-  await expect(page.getByText(/^As planned, as far|thing(s)? to look at\.$/)).toBeVisible({ timeout: 60_000 })
-  await expect(page.getByText(/% of it lies over the plan/)).toBeVisible()
-  await page.getByText('What this photo does not tell').click()
-  await expect(page.getByText('How deep it is: take a photo from the side.')).toBeVisible()
-})
+test(
+  'the stand-in for a camera photographs the figure as hands would have made it',
+  { tag: '@byTurns' },
+  async ({ page }) => {
+    await layDemo(page, 'bobbin', 'Checked by stand-in', 'check')
+    await page.getByRole('button', { name: 'Bench camera' }).click()
+    await expect(page.getByText(/^As planned, as far|thing(s)? to look at\.$/)).toBeVisible({ timeout: 60_000 })
+    await expect(page.getByText(/% of it lies over the plan/)).toBeVisible()
+    await page.getByText('What this photo does not tell').click()
+    await expect(page.getByText('How deep it is: take a photo from the side.')).toBeVisible()
+  },
+)
 
-byTurns(
+test(
   'a finished part is held against its card, asked about a slipped digit, followed by the plan, and the hand learns',
+  { tag: '@byTurns' },
   async ({ page }) => {
     const { id } = await layDemo(page, 'lanto', 'Measured', 'check')
     const field = (name: string) => page.getByRole('textbox', { name, exact: true })

@@ -1,4 +1,3 @@
-import { byTurns } from './byTurns'
 import { execFileSync, spawn } from 'node:child_process'
 import { cpSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
@@ -12,8 +11,8 @@ const processes = (port: number) =>
     .filter((line) => line.includes(`127.0.0.1:${port}`) || line.includes(`--to=${port}`))
 
 for (const signal of ['SIGTERM', 'SIGINT', 'SIGHUP', 'SIGKILL'] as const) {
-  const declare = signal === 'SIGKILL' ? test : byTurns
-  declare(`nothing of it is left when it is ended by ${signal}`, async () => {
+  const tag = signal === 'SIGKILL' ? [] : ['@byTurns']
+  test(`nothing of it is left when it is ended by ${signal}`, { tag }, async () => {
     const home = mkdtempSync(join(tmpdir(), 'impa-ending-'))
     cpSync(process.env.IMPA_TEST_DEMO!, home, { recursive: true })
     const port = await freePort()

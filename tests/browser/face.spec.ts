@@ -1,4 +1,3 @@
-import { byTurns } from './byTurns'
 import { expect, test, type Page } from './test'
 import { execFileSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
@@ -19,49 +18,53 @@ async function newFace(page: Page, name: string): Promise<{ id: number; document
   return laid
 }
 
-byTurns('a face is read out in the order of laying, measured, and seen from afar', async ({ page }) => {
-  await newFace(page, 'Face read out')
+test(
+  'a face is read out in the order of laying, measured, and seen from afar',
+  { tag: '@byTurns' },
+  async ({ page }) => {
+    await newFace(page, 'Face read out')
 
-  // Read out, one at a time; what is read is chosen on the head, and shown as the needle sees it.
-  await page.getByRole('tab', { name: 'How to lay' }).click()
-  const guide = page.locator('.guide')
-  await expect(guide).toContainText('mm down')
-  await expect(guide).toContainText('Tack it at the top')
-  await expect(guide.getByRole('img', { name: /^Straight down on it/ })).toBeVisible()
-  const first = await guide.locator('h2').innerText()
-  await guide.getByRole('button', { name: 'The next one' }).click()
-  await expect(guide.locator('h2')).not.toHaveText(first)
-  const second = (await guide.locator('h2').innerText()).replace(/\s*x 2$/, '').trim()
-  await page.getByRole('tab', { name: 'Marks' }).click()
-  const panel = page.getByRole('region', { name: 'The selected detail' })
-  await expect(panel.getByLabel('Name')).toHaveValue(second)
+    // Read out, one at a time; what is read is chosen on the head, and shown as the needle sees it.
+    await page.getByRole('tab', { name: 'How to lay' }).click()
+    const guide = page.locator('.guide')
+    await expect(guide).toContainText('mm down')
+    await expect(guide).toContainText('Tack it at the top')
+    await expect(guide.getByRole('img', { name: /^Straight down on it/ })).toBeVisible()
+    const first = await guide.locator('h2').innerText()
+    await guide.getByRole('button', { name: 'The next one' }).click()
+    await expect(guide.locator('h2')).not.toHaveText(first)
+    const second = (await guide.locator('h2').innerText()).replace(/\s*x 2$/, '').trim()
+    await page.getByRole('tab', { name: 'Marks' }).click()
+    const panel = page.getByRole('region', { name: 'The selected detail' })
+    await expect(panel.getByLabel('Name')).toHaveValue(second)
 
-  // From eye to eye, and every mark from another anchor than the crown.
-  const measure = page.getByRole('group', { name: 'From mark to mark' })
-  await choose(page, measure.locator('.v-select').nth(0), /, right$/)
-  await choose(page, measure.locator('.v-select').nth(1), /, left$/)
-  await expect(measure.getByRole('status')).toContainText(/mm by calipers, [\d.]+ by tape/)
-  const marks = page.getByRole('region', { name: 'Marks' })
-  await choose(page, marks.locator('.v-select').first(), 'Mouth')
-  await expect(page.locator('[data-mark=mouth]')).toHaveText('0.0')
-  await expect(marks).toContainText('Down (-: up)')
+    // From eye to eye, and every mark from another anchor than the crown.
+    const measure = page.getByRole('group', { name: 'From mark to mark' })
+    await choose(page, measure.locator('.v-select').nth(0), /, right$/)
+    await choose(page, measure.locator('.v-select').nth(1), /, left$/)
+    await expect(measure.getByRole('status')).toContainText(/mm by calipers, [\d.]+ by tape/)
+    const marks = page.getByRole('region', { name: 'Marks' })
+    await choose(page, marks.locator('.v-select').first(), 'Mouth')
+    await expect(page.locator('[data-mark=mouth]')).toHaveText('0.0')
+    await expect(marks).toContainText('Down (-: up)')
 
-  // Seen from three distances beside the drawing's place, as pictures that PHP made.
-  await page.getByRole('tab', { name: 'From afar' }).click()
-  await expect(page.locator('.afar img')).toHaveCount(3)
-  await expect
-    .poll(() =>
-      page.locator('.afar img').evaluateAll((all) => all.every((i) => (i as HTMLImageElement).naturalWidth === 320)),
-    )
-    .toBe(true)
+    // Seen from three distances beside the drawing's place, as pictures that PHP made.
+    await page.getByRole('tab', { name: 'From afar' }).click()
+    await expect(page.locator('.afar img')).toHaveCount(3)
+    await expect
+      .poll(() =>
+        page.locator('.afar img').evaluateAll((all) => all.every((i) => (i as HTMLImageElement).naturalWidth === 320)),
+      )
+      .toBe(true)
 
-  for (const tab of ['Marks', 'How to lay', 'Pieces', 'From afar']) {
-    await page.getByRole('tab', { name: tab }).click()
-    await expectNoSeriousFault(page, tab)
-  }
-})
+    for (const tab of ['Marks', 'How to lay', 'Pieces', 'From afar']) {
+      await page.getByRole('tab', { name: tab }).click()
+      await expectNoSeriousFault(page, tab)
+    }
+  },
+)
 
-byTurns('a face is placed, varied, mirrored, flipped, mended and printed', async ({ page }, info) => {
+test('a face is placed, varied, mirrored, flipped, mended and printed', { tag: '@byTurns' }, async ({ page }, info) => {
   const { id, document } = await newFace(page, 'Face made')
   const saved = async () => (await (await page.request.get(`/api/figures/${id}`)).json()).document as Document
   const panel = page.getByRole('region', { name: 'The selected detail' })

@@ -1,11 +1,11 @@
-import { byTurns } from './byTurns'
-import { expect } from './test'
+import { expect, test } from './test'
 import { choose, list } from './choose'
 import { layDemo } from './lay'
 import { expectNoSeriousFault } from './seriousFaults'
 
-byTurns(
+test(
   'a drawing becomes layers: pulled apart, tied, laid on the sheets, printed, worked from the ground up',
+  { tag: '@byTurns' },
   async ({ page }) => {
     await page.goto('/')
     await page.locator('input[type=file]').setInputFiles('demo/dusk.png')
@@ -54,29 +54,33 @@ byTurns(
   },
 )
 
-byTurns('a hat is cut and sewn; a figure of the shelf is held by another, and undone', async ({ page }) => {
-  await layDemo(page, 'lanto', 'A held pod', 'shapes')
-  await layDemo(page, 'wick', 'With a pod', 'shapes')
-  await page.locator('[data-part=crown]').first().click()
-  await page.getByRole('button', { name: 'Cut and sew it' }).click()
-  const pieces = page.getByRole('list', { name: 'Pieces' }).getByRole('listitem')
-  await expect(pieces).toHaveCount(3)
-  await page.getByLabel('It stays open, as a hat').check()
-  await expect(pieces).toHaveCount(1)
-  await expectNoSeriousFault(page, 'cut and sew')
-  await page.getByRole('button', { name: 'Close' }).click()
+test(
+  'a hat is cut and sewn; a figure of the shelf is held by another, and undone',
+  { tag: '@byTurns' },
+  async ({ page }) => {
+    await layDemo(page, 'lanto', 'A held pod', 'shapes')
+    await layDemo(page, 'wick', 'With a pod', 'shapes')
+    await page.locator('[data-part=crown]').first().click()
+    await page.getByRole('button', { name: 'Cut and sew it' }).click()
+    const pieces = page.getByRole('list', { name: 'Pieces' }).getByRole('listitem')
+    await expect(pieces).toHaveCount(3)
+    await page.getByLabel('It stays open, as a hat').check()
+    await expect(pieces).toHaveCount(1)
+    await expectNoSeriousFault(page, 'cut and sew')
+    await page.getByRole('button', { name: 'Close' }).click()
 
-  await page.getByRole('button', { name: 'Make it a thing held or worn' }).click()
-  const things = page.getByRole('list', { name: 'Things' }).getByRole('listitem')
-  await expect(things).toHaveCount(1)
-  await choose(page, list(page, 'From the shelf'), 'A held pod')
-  await choose(page, list(page, 'Part'), 'Arm')
-  await page.getByRole('button', { name: 'Bring it in' }).click()
-  await expect(things).toHaveCount(2)
-  await expect(things.last()).toContainText('times as large as arm is thick')
-  await expectNoSeriousFault(page, 'things it has with it')
-  await page.getByRole('button', { name: 'Close' }).click()
-  await expect(page.getByText('16 parts')).toBeVisible()
-  await page.getByRole('button', { name: /^Undo/ }).click()
-  await expect(page.getByText('9 parts')).toBeVisible()
-})
+    await page.getByRole('button', { name: 'Make it a thing held or worn' }).click()
+    const things = page.getByRole('list', { name: 'Things' }).getByRole('listitem')
+    await expect(things).toHaveCount(1)
+    await choose(page, list(page, 'From the shelf'), 'A held pod')
+    await choose(page, list(page, 'Part'), 'Arm')
+    await page.getByRole('button', { name: 'Bring it in' }).click()
+    await expect(things).toHaveCount(2)
+    await expect(things.last()).toContainText('times as large as arm is thick')
+    await expectNoSeriousFault(page, 'things it has with it')
+    await page.getByRole('button', { name: 'Close' }).click()
+    await expect(page.getByText('16 parts')).toBeVisible()
+    await page.getByRole('button', { name: /^Undo/ }).click()
+    await expect(page.getByText('9 parts')).toBeVisible()
+  },
+)

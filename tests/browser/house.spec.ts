@@ -1,4 +1,3 @@
-import { byTurns } from './byTurns'
 import { expect, test } from './test'
 import { readFileSync } from 'node:fs'
 import { layDemo } from './lay'
@@ -40,7 +39,7 @@ test('everything is taken out as one file, and taken in again after a look at wh
   await expect(pane.getByRole('alert')).toContainText('cut off')
 })
 
-byTurns('a figure goes to other programs as a model and as outlines', async ({ page }) => {
+test('a figure goes to other programs as a model and as outlines', { tag: '@byTurns' }, async ({ page }) => {
   await layDemo(page, 'lanto', 'For others', 'check?tab=finish')
   await page.getByRole('button', { name: 'Files for other programs' }).click()
   for (const [what, begins] of [

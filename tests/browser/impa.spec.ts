@@ -1,4 +1,3 @@
-import { byTurns } from './byTurns'
 import { expect, test, type Page } from './test'
 import { toTheShapes } from './onwards'
 import { expectNoSeriousFaultInAnyLight } from './seriousFaults'
@@ -125,36 +124,40 @@ test('a drawing dropped becomes a figure, and everything follows and stays', asy
   await expect(page.getByRole('heading', { name: 'Watcher' })).toBeVisible()
 })
 
-byTurns('the finished height and the units change at every station, and everything follows', async ({ page }) => {
-  const id = await idOf(page, 'Lanto')
-  await page.goto(`/figures/${id}/build`)
-  for (const station of ['Shapes', 'Face', 'Wool']) {
-    await expect(page.getByLabel('Finished height')).toBeVisible()
-    await page.getByRole('link', { name: new RegExp(station) }).click()
-  }
-  const head = page.getByRole('row', { name: /Head/ })
-  const before = parseFloat(await head.locator('td').nth(2).innerText())
-  const height = page.getByLabel('Finished height')
-  await height.fill('280')
-  await height.press('Enter')
-  await expect(async () =>
-    expect(parseFloat(await head.locator('td').nth(2).innerText())).toBeGreaterThan(7 * before),
-  ).toPass()
-  await page.getByRole('button', { name: /Units/ }).click()
-  await expect(head).toContainText('oz')
-  await expect(height).toHaveValue('11.0')
-  await height.fill('5,5')
-  await height.press('Enter')
-  await expect(height).toHaveValue('5.5')
-  await height.fill('tall')
-  await height.press('Enter')
-  await expect(page.getByText('A number, please')).toBeVisible()
-  await expect(height).toHaveValue('tall')
-  await page.getByRole('button', { name: /Units/ }).click()
-  await saved(page)
-})
+test(
+  'the finished height and the units change at every station, and everything follows',
+  { tag: '@byTurns' },
+  async ({ page }) => {
+    const id = await idOf(page, 'Lanto')
+    await page.goto(`/figures/${id}/build`)
+    for (const station of ['Shapes', 'Face', 'Wool']) {
+      await expect(page.getByLabel('Finished height')).toBeVisible()
+      await page.getByRole('link', { name: new RegExp(station) }).click()
+    }
+    const head = page.getByRole('row', { name: /Head/ })
+    const before = parseFloat(await head.locator('td').nth(2).innerText())
+    const height = page.getByLabel('Finished height')
+    await height.fill('280')
+    await height.press('Enter')
+    await expect(async () =>
+      expect(parseFloat(await head.locator('td').nth(2).innerText())).toBeGreaterThan(7 * before),
+    ).toPass()
+    await page.getByRole('button', { name: /Units/ }).click()
+    await expect(head).toContainText('oz')
+    await expect(height).toHaveValue('11.0')
+    await height.fill('5,5')
+    await height.press('Enter')
+    await expect(height).toHaveValue('5.5')
+    await height.fill('tall')
+    await height.press('Enter')
+    await expect(page.getByText('A number, please')).toBeVisible()
+    await expect(height).toHaveValue('tall')
+    await page.getByRole('button', { name: /Units/ }).click()
+    await saved(page)
+  },
+)
 
-byTurns('a shape is added, doubled, mirrored, coloured, joined and taken away', async ({ page }) => {
+test('a shape is added, doubled, mirrored, coloured, joined and taken away', { tag: '@byTurns' }, async ({ page }) => {
   await page.goto(`/figures/${await idOf(page, 'Sorrel')}/shapes`)
   const parts = page.getByLabel('Parts, by what they are joined to').locator('button.part')
   await expect(page.locator('[data-part]').first()).toBeVisible()
@@ -183,7 +186,7 @@ byTurns('a shape is added, doubled, mirrored, coloured, joined and taken away', 
   await expect(canvas).toBeVisible()
 })
 
-byTurns('two windows: the stale one is told, and keeps or takes', async ({ page, context }) => {
+test('two windows: the stale one is told, and keeps or takes', { tag: '@byTurns' }, async ({ page, context }) => {
   const id = await idOf(page, 'Bobbin')
   const other = await context.newPage()
   await page.goto(`/figures/${id}/shapes`)
@@ -213,7 +216,7 @@ byTurns('two windows: the stale one is told, and keeps or takes', async ({ page,
   await expect(page.getByLabel('Name')).toHaveValue('Bobbin again')
 })
 
-byTurns('what cannot be saved is kept in the browser and taken up again', async ({ page }) => {
+test('what cannot be saved is kept in the browser and taken up again', { tag: '@byTurns' }, async ({ page }) => {
   const id = await idOf(page, 'Sorrel')
   await page.goto(`/figures/${id}/shapes`)
   await expect(page.getByLabel('Name')).toHaveValue(/Sorrel/)
@@ -229,7 +232,7 @@ byTurns('what cannot be saved is kept in the browser and taken up again', async 
   await saved(page)
 })
 
-byTurns('bad input is told in words', async ({ page }) => {
+test('bad input is told in words', { tag: '@byTurns' }, async ({ page }) => {
   await page.goto('/')
   const file = page.locator('input[type=file]')
   await file.setInputFiles({ name: 'drawing.png', mimeType: 'image/png', buffer: Buffer.from('no picture at all') })
@@ -247,7 +250,7 @@ byTurns('bad input is told in words', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible()
 })
 
-byTurns('the bin takes, gives back and is emptied', async ({ page }) => {
+test('the bin takes, gives back and is emptied', { tag: '@byTurns' }, async ({ page }) => {
   await page.goto('/')
   await page.getByRole('button', { name: 'Start with a ball' }).click()
   await page.waitForURL(/shapes/)
@@ -266,7 +269,7 @@ byTurns('the bin takes, gives back and is emptied', async ({ page }) => {
   await expect(page.getByText('The bin is empty')).toBeVisible()
 })
 
-byTurns('everything works by keys alone', async ({ page }) => {
+test('everything works by keys alone', { tag: '@byTurns' }, async ({ page }) => {
   const id = await idOf(page, 'Lanto')
   await page.goto(`/figures/${id}/shapes`)
   await expect(page.locator('[data-part]').first()).toBeVisible()
@@ -298,8 +301,9 @@ byTurns('everything works by keys alone', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible()
 })
 
-byTurns(
+test(
   'axe finds no serious fault on any main view by day or by lamp, and nothing scrolls sideways',
+  { tag: '@byTurns' },
   async ({ page }) => {
     const id = await idOf(page, 'Lanto')
     for (const path of [

@@ -1,12 +1,12 @@
-import { byTurns } from './byTurns'
-import { expect } from './test'
+import { expect, test } from './test'
 import { readFileSync } from 'node:fs'
 import { choose, list } from './choose'
 import { asker, layDemo } from './lay'
 import { expectNoSeriousFault } from './seriousFaults'
 
-byTurns(
+test(
   'a set is made from the shelf: colourways by hue, one ledger over all, like pieces together, undone and kept',
+  { tag: '@byTurns' },
   async ({ page }) => {
     await layDemo(page, 'bobbin', 'A choir', 'shapes')
     await page.goto('/')
@@ -42,8 +42,9 @@ byTurns(
   },
 )
 
-byTurns(
+test(
   'kits of a member are weighed off, packed, printed and refused out of number; a figure is tried in a jar',
+  { tag: '@byTurns' },
   async ({ page }) => {
     const { id } = await layDemo(page, 'lanto', 'A workshop', 'check')
     await page.getByRole('tab', { name: 'Show' }).click()
@@ -78,7 +79,7 @@ byTurns(
   },
 )
 
-byTurns('a figure is shared as a booklet, and the file is taken in on a shelf', async ({ page }) => {
+test('a figure is shared as a booklet, and the file is taken in on a shelf', { tag: '@byTurns' }, async ({ page }) => {
   const { id } = await layDemo(page, 'lanto', 'To be shared', 'check')
   await page.getByRole('tab', { name: 'Finish' }).click()
   await page.getByRole('button', { name: 'A booklet to share' }).click()

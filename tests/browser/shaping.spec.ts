@@ -1,5 +1,4 @@
-import { byTurns } from './byTurns'
-import { expect, type Page } from './test'
+import { expect, test, type Page } from './test'
 import { execFileSync } from 'node:child_process'
 import { mkdtempSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
@@ -66,8 +65,9 @@ async function draw(page: Page, points: [number, number][]): Promise<void> {
   await page.mouse.up()
 }
 
-byTurns(
+test(
   'a drawing is reviewed: all taken but one, one cut, two merged, one drawn round; then sized and printed',
+  { tag: '@byTurns' },
   async ({ page }) => {
     await drop(page, 'demo/bobbin.png', '100')
     const before = await document(page)
@@ -182,8 +182,9 @@ function widestFirstOutlineMm(pdf: string): number {
   return widest / 10
 }
 
-byTurns(
+test(
   'several parts move, hide and lock together; the middle line and the picture can be put right',
+  { tag: '@byTurns' },
   async ({ page }) => {
     await lay(page, 'sorrel', 100)
     const before = await document(page)
@@ -266,8 +267,9 @@ byTurns(
   },
 )
 
-byTurns(
+test(
   'what a picture shows and the round hides is brought forwards or laid round; two heights are made one',
+  { tag: '@byTurns' },
   async ({ page }) => {
     await layDemo<Saved>(page, 'bobbin', 'Rolled scarf', 'shapes', (figure) => {
       figure.heightMm = 125
@@ -303,36 +305,41 @@ byTurns(
   },
 )
 
-byTurns('the figure is compared with its drawing, looked at nearer and from all sides', async ({ page }) => {
-  await lay(page, 'bobbin', 100)
-  const show = page.locator('.compare')
-  await choose(page, show, 'Slider')
-  await expect(page.getByText(/9\d\.\d % alike/)).toBeVisible()
-  await page.getByLabel('From the drawing to the figure').fill('0.2')
-  await choose(page, show, 'Differences')
-  await expect(page.locator('g.difference image')).toBeVisible()
-  await choose(page, show, 'Outlines')
-  const scale = () => page.locator('svg.board').evaluate((svg: SVGSVGElement) => svg.getScreenCTM()!.a)
-  const far = await scale()
-  await page.locator('svg.board').hover()
-  await page.mouse.wheel(0, -600)
-  await expect(async () => expect(await scale()).toBeGreaterThan(1.5 * far)).toPass()
-  await page.getByRole('button', { name: 'All of it (0)' }).click()
-  await expect(async () => expect(await scale()).toBeCloseTo(far)).toPass()
-  await page.keyboard.press('+')
-  await expect(async () => expect(await scale()).toBeGreaterThan(1.3 * far)).toPass()
-  await page.keyboard.press('0')
-  await expect(async () => expect(await scale()).toBeCloseTo(far)).toPass()
-  await page.getByLabel('Let the round view take over the board').click()
-  await page.getByLabel('Pulled apart').fill('0.5')
-  await page.getByLabel('a colour for every part').check()
-  await page.getByLabel('grid of 10 mm').check()
-  await page.getByRole('button', { name: 'front' }).click()
-  await expect(page.locator('.holder canvas')).toBeVisible()
-})
+test(
+  'the figure is compared with its drawing, looked at nearer and from all sides',
+  { tag: '@byTurns' },
+  async ({ page }) => {
+    await lay(page, 'bobbin', 100)
+    const show = page.locator('.compare')
+    await choose(page, show, 'Slider')
+    await expect(page.getByText(/9\d\.\d % alike/)).toBeVisible()
+    await page.getByLabel('From the drawing to the figure').fill('0.2')
+    await choose(page, show, 'Differences')
+    await expect(page.locator('g.difference image')).toBeVisible()
+    await choose(page, show, 'Outlines')
+    const scale = () => page.locator('svg.board').evaluate((svg: SVGSVGElement) => svg.getScreenCTM()!.a)
+    const far = await scale()
+    await page.locator('svg.board').hover()
+    await page.mouse.wheel(0, -600)
+    await expect(async () => expect(await scale()).toBeGreaterThan(1.5 * far)).toPass()
+    await page.getByRole('button', { name: 'All of it (0)' }).click()
+    await expect(async () => expect(await scale()).toBeCloseTo(far)).toPass()
+    await page.keyboard.press('+')
+    await expect(async () => expect(await scale()).toBeGreaterThan(1.3 * far)).toPass()
+    await page.keyboard.press('0')
+    await expect(async () => expect(await scale()).toBeCloseTo(far)).toPass()
+    await page.getByLabel('Let the round view take over the board').click()
+    await page.getByLabel('Pulled apart').fill('0.5')
+    await page.getByLabel('a colour for every part').check()
+    await page.getByLabel('grid of 10 mm').check()
+    await page.getByRole('button', { name: 'front' }).click()
+    await expect(page.locator('.holder canvas')).toBeVisible()
+  },
+)
 
-byTurns(
+test(
   'an inked beetle is dropped: the line round it is no part, its feelers are cords that want a wire, and the review says so',
+  { tag: '@byTurns' },
   async ({ page }) => {
     await page.goto('/')
     const beetle = await page.evaluate(async () => {
@@ -405,49 +412,53 @@ byTurns(
   },
 )
 
-byTurns('of two figures on one picture it is asked which, and looking can be stopped', async ({ page }) => {
-  await page.goto('/')
-  const two = await page.evaluate(async () => {
-    const canvas = new OffscreenCanvas(900, 500)
-    const c = canvas.getContext('2d')!
-    c.fillStyle = '#ffffff'
-    c.fillRect(0, 0, 900, 500)
-    for (const [x, colour] of [
-      [230, '#c04050'],
-      [670, '#3060b0'],
-    ] as const) {
-      c.fillStyle = colour
-      c.beginPath()
-      c.ellipse(x, 260, 130, 190, 0, 0, 7)
-      c.fill()
-    }
-    return [...new Uint8Array(await (await canvas.convertToBlob({ type: 'image/png' })).arrayBuffer())]
-  })
-  await page
-    .locator('input[type=file]')
-    .setInputFiles({ name: 'two.png', mimeType: 'image/png', buffer: Buffer.from(two) })
-  const dialog = page.getByRole('dialog')
-  await dialog.getByRole('button', { name: 'See its shapes' }).click()
-  await expect(dialog).toContainText('Which one is meant?')
-  await dialog.getByRole('button', { name: 'Only figure 2 from the left' }).click()
-  await page.waitForURL(/shapes/)
-  const one = await document(page)
-  expect(one.parts).toHaveLength(1)
-  expect(one.colours[0]!.hex).toBe('#3060b0')
+test(
+  'of two figures on one picture it is asked which, and looking can be stopped',
+  { tag: '@byTurns' },
+  async ({ page }) => {
+    await page.goto('/')
+    const two = await page.evaluate(async () => {
+      const canvas = new OffscreenCanvas(900, 500)
+      const c = canvas.getContext('2d')!
+      c.fillStyle = '#ffffff'
+      c.fillRect(0, 0, 900, 500)
+      for (const [x, colour] of [
+        [230, '#c04050'],
+        [670, '#3060b0'],
+      ] as const) {
+        c.fillStyle = colour
+        c.beginPath()
+        c.ellipse(x, 260, 130, 190, 0, 0, 7)
+        c.fill()
+      }
+      return [...new Uint8Array(await (await canvas.convertToBlob({ type: 'image/png' })).arrayBuffer())]
+    })
+    await page
+      .locator('input[type=file]')
+      .setInputFiles({ name: 'two.png', mimeType: 'image/png', buffer: Buffer.from(two) })
+    const dialog = page.getByRole('dialog')
+    await dialog.getByRole('button', { name: 'See its shapes' }).click()
+    await expect(dialog).toContainText('Which one is meant?')
+    await dialog.getByRole('button', { name: 'Only figure 2 from the left' }).click()
+    await page.waitForURL(/shapes/)
+    const one = await document(page)
+    expect(one.parts).toHaveLength(1)
+    expect(one.colours[0]!.hex).toBe('#3060b0')
 
-  await page.goto('/')
-  await page.locator('input[type=file]').setInputFiles('demo/bobbin.png')
-  await page.route('**/api/breakdown', async (route) => {
-    await new Promise((r) => setTimeout(r, 1500))
-    await route.continue().catch(() => undefined)
-  })
-  await dialog.getByRole('button', { name: 'See its shapes' }).click()
-  await dialog.getByRole('button', { name: 'Stop' }).click()
-  await expect(dialog.getByRole('button', { name: 'See its shapes' })).toBeEnabled()
-  await expect(dialog.getByRole('alert')).toHaveCount(0)
-})
+    await page.goto('/')
+    await page.locator('input[type=file]').setInputFiles('demo/bobbin.png')
+    await page.route('**/api/breakdown', async (route) => {
+      await new Promise((r) => setTimeout(r, 1500))
+      await route.continue().catch(() => undefined)
+    })
+    await dialog.getByRole('button', { name: 'See its shapes' }).click()
+    await dialog.getByRole('button', { name: 'Stop' }).click()
+    await expect(dialog.getByRole('button', { name: 'See its shapes' })).toBeEnabled()
+    await expect(dialog.getByRole('alert')).toHaveCount(0)
+  },
+)
 
-byTurns('a side picture gives the parts their depths', async ({ page }) => {
+test('a side picture gives the parts their depths', { tag: '@byTurns' }, async ({ page }) => {
   await lay(page, 'lanto', 100)
   const before = await document(page)
   await page.getByLabel('Side picture', { exact: true }).setInputFiles('demo/lanto-side.png')
@@ -457,31 +468,35 @@ byTurns('a side picture gives the parts their depths', async ({ page }) => {
   await expect(page.locator('svg.strip image')).toBeVisible()
 })
 
-byTurns('review, sizing, cards and comparing have no serious fault for a screen reader', async ({ page }) => {
-  await lay(page, 'sorrel', 100)
-  await page.getByRole('button', { name: /^Review/ }).click()
-  await expectNoSeriousFault(page, 'review')
-  await page.getByRole('region', { name: 'Review of what was seen' }).getByRole('button', { name: 'Done' }).click()
-  await page.getByRole('button', { name: 'Look at the drawing again (A)' }).click()
-  await expect(page.getByRole('dialog')).toContainText('told apart')
-  await page.getByRole('radio', { name: 'This is ink' }).click()
-  await expectNoSeriousFault(page, 'look again')
-  await page.getByRole('dialog').getByRole('button', { name: 'Leave it' }).click()
-  await expect(page.getByRole('dialog')).toHaveCount(0)
-  await choose(page, page.locator('.compare'), 'Slider')
-  await expect(page.getByText(/% alike/)).toBeVisible()
-  await expectNoSeriousFault(page, 'slider')
-  await page.keyboard.press('Escape')
-  await page.locator('svg.board').click({ position: { x: 20, y: 200 } })
-  await page.getByRole('button', { name: 'How it stands' }).click()
-  await expect(page.getByRole('dialog')).toContainText('it hangs straight from')
-  await expectNoSeriousFault(page, 'standing')
-  await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click()
-  await page.getByRole('button', { name: 'Size by a part or an object' }).click()
-  await expect(page.getByRole('dialog')).toContainText('times the wool')
-  await expectNoSeriousFault(page, 'sizing')
-  await page.getByRole('dialog').getByRole('button', { name: 'Leave it' }).click()
-  await page.getByRole('button', { name: 'Print size cards' }).click()
-  await expect(page.getByRole('dialog')).toContainText('Print at 100 %')
-  await expectNoSeriousFault(page, 'cards')
-})
+test(
+  'review, sizing, cards and comparing have no serious fault for a screen reader',
+  { tag: '@byTurns' },
+  async ({ page }) => {
+    await lay(page, 'sorrel', 100)
+    await page.getByRole('button', { name: /^Review/ }).click()
+    await expectNoSeriousFault(page, 'review')
+    await page.getByRole('region', { name: 'Review of what was seen' }).getByRole('button', { name: 'Done' }).click()
+    await page.getByRole('button', { name: 'Look at the drawing again (A)' }).click()
+    await expect(page.getByRole('dialog')).toContainText('told apart')
+    await page.getByRole('radio', { name: 'This is ink' }).click()
+    await expectNoSeriousFault(page, 'look again')
+    await page.getByRole('dialog').getByRole('button', { name: 'Leave it' }).click()
+    await expect(page.getByRole('dialog')).toHaveCount(0)
+    await choose(page, page.locator('.compare'), 'Slider')
+    await expect(page.getByText(/% alike/)).toBeVisible()
+    await expectNoSeriousFault(page, 'slider')
+    await page.keyboard.press('Escape')
+    await page.locator('svg.board').click({ position: { x: 20, y: 200 } })
+    await page.getByRole('button', { name: 'How it stands' }).click()
+    await expect(page.getByRole('dialog')).toContainText('it hangs straight from')
+    await expectNoSeriousFault(page, 'standing')
+    await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click()
+    await page.getByRole('button', { name: 'Size by a part or an object' }).click()
+    await expect(page.getByRole('dialog')).toContainText('times the wool')
+    await expectNoSeriousFault(page, 'sizing')
+    await page.getByRole('dialog').getByRole('button', { name: 'Leave it' }).click()
+    await page.getByRole('button', { name: 'Print size cards' }).click()
+    await expect(page.getByRole('dialog')).toContainText('Print at 100 %')
+    await expectNoSeriousFault(page, 'cards')
+  },
+)

@@ -1,4 +1,3 @@
-import { byTurns } from './byTurns'
 import { expect, test, type BrowserContext, type Page } from './test'
 import jsQR from 'jsqr'
 import { PNG } from 'pngjs'
@@ -32,8 +31,9 @@ async function paired(page: Page, context: BrowserContext): Promise<Page> {
   return tablet
 }
 
-byTurns(
+test(
   'a tablet is paired by the picture, goes on at the same step, keeps its ticks without the network, hands them over once, and is sent away',
+  { tag: '@byTurns' },
   async ({ page, browser }) => {
     const { id } = await layDemo(page, 'lanto', 'Beside the mat', 'build')
     await expect(title(page)).toHaveText('Set portions aside')
@@ -101,7 +101,7 @@ byTurns(
   },
 )
 
-byTurns('Face and Check go on at the same place on another device', async ({ page, browser }) => {
+test('Face and Check go on at the same place on another device', { tag: '@byTurns' }, async ({ page, browser }) => {
   const { id } = await layDemo(page, 'lanto', 'Face on the tablet', 'face')
   const context = await browser.newContext({ ignoreHTTPSErrors: true, viewport: { width: 820, height: 1180 } })
   await page.getByRole('tab', { name: 'How to lay' }).click()

@@ -1,4 +1,4 @@
-import { test as base } from '@playwright/test'
+import { test as base, type TestInfo } from '@playwright/test'
 import { execFileSync, spawn } from 'node:child_process'
 import { copyFileSync, cpSync, mkdtempSync, renameSync, rmSync } from 'node:fs'
 import { createServer, type AddressInfo } from 'node:net'
@@ -32,6 +32,19 @@ export async function freePort(): Promise<number> {
 }
 
 export const answers = async (address: string) => (await fetch(address).catch(() => null))?.ok === true
+
+/** One run of so many asks what has the tag @byTurns: the longest tests. */
+const IN_ALL = 16
+
+/**
+ * Whether a test is asked in this run. Where all suites are asked for (bin/test) the longest go by turns, and the seed says which;
+ * elsewhere they always run.
+ */
+function isOn({ title, tags }: TestInfo): boolean {
+  const { IMPA_TEST_TURN: turn } = process.env
+  const sum = [...title].reduce((n, letter) => n + letter.charCodeAt(0), Number(turn))
+  return turn === undefined || !tags.includes('@byTurns') || sum % IN_ALL === 0
+}
 
 /** The store as it was laid out: in one move, whatever a request that is still on its way has opened. */
 function laidOut(home: string): void {
@@ -68,7 +81,9 @@ export const test = base.extend<{ laidOut: void }, { store: Store }>({
   ],
   baseURL: ({ store }, use) => use(store.address),
   laidOut: [
-    async ({ store }, use) => {
+    async ({ store }, use, info) => {
+      // Before any page is made for it.
+      info.skip(!isOn(info), 'It is not its turn; bin/test all asks everything.')
       laidOut(store.home)
       await use()
     },

@@ -1,5 +1,4 @@
-import { byTurns } from './byTurns'
-import { expect, type Page } from './test'
+import { expect, test, type Page } from './test'
 import { toTheShapes } from './onwards'
 
 interface Need {
@@ -24,8 +23,9 @@ const post = async <T>(page: Page, path: string, data: object) => {
 }
 const station = (page: Page, name: string) => page.getByRole('link', { name: new RegExp(`^${name}`) }).click()
 
-byTurns(
+test(
   'a new drawing goes through mix, portions, five steps, a broken needle, evenings and finish, and every room says the same',
+  { tag: '@byTurns' },
   async ({ page }) => {
     await page.goto('/')
     await page.locator('input[type=file]').setInputFiles('demo/bobbin.png')
@@ -137,8 +137,9 @@ byTurns(
   },
 )
 
-byTurns(
+test(
   'what must be seen at a step is seen: title, weight, drawing, done when and cautions, on a small screen and a tablet',
+  { tag: '@byTurns' },
   async ({ page }) => {
     const shelf = (await (await page.request.get('/api/figures')).json()) as { figures: { id: number; name: string }[] }
     for (const { id } of shelf.figures.filter((f) => /Bobbin|Wick|Dusk/.test(f.name))) {

@@ -1,4 +1,3 @@
-import { byTurns } from './byTurns'
 import { expect, test, type Page } from './test'
 import { execFileSync } from 'node:child_process'
 import { mkdtempSync, readFileSync } from 'node:fs'
@@ -51,41 +50,45 @@ test('the stash comes from a table; what it would change is shown first, bad lin
   )
 })
 
-byTurns('a wool is put on the scale, taken at rest, changed, thrown away and taken back', async ({ page }) => {
-  await page.goto('/stash')
-  await page.getByRole('button', { name: 'A wool' }).click()
-  const fresh = page.getByRole('region', { name: 'A new wool' })
-  await fresh.getByRole('button', { name: 'Put it in the drawer' }).click()
-  await expect(fresh).toContainText('needs a name')
-  await fresh.getByLabel('Name').fill('Test fog')
-  await fresh.getByLabel('Colour, empty if undyed').fill('b9bdc0')
-  await fresh.getByLabel('Grams left').fill('12,x')
-  await fresh.getByRole('button', { name: 'Put it in the drawer' }).click()
-  await expect(fresh).toContainText('"12,x" is no number')
-  await expect(fresh.getByLabel('Name')).toHaveValue('Test fog')
-  await fresh.getByLabel('Grams left').fill('12,5')
-  await fresh.getByRole('button', { name: 'Put it in the drawer' }).click()
-  const panel = page.getByRole('region', { name: 'Test fog' })
-  await expect(panel).toBeVisible()
+test(
+  'a wool is put on the scale, taken at rest, changed, thrown away and taken back',
+  { tag: '@byTurns' },
+  async ({ page }) => {
+    await page.goto('/stash')
+    await page.getByRole('button', { name: 'A wool' }).click()
+    const fresh = page.getByRole('region', { name: 'A new wool' })
+    await fresh.getByRole('button', { name: 'Put it in the drawer' }).click()
+    await expect(fresh).toContainText('needs a name')
+    await fresh.getByLabel('Name').fill('Test fog')
+    await fresh.getByLabel('Colour, empty if undyed').fill('b9bdc0')
+    await fresh.getByLabel('Grams left').fill('12,x')
+    await fresh.getByRole('button', { name: 'Put it in the drawer' }).click()
+    await expect(fresh).toContainText('"12,x" is no number')
+    await expect(fresh.getByLabel('Name')).toHaveValue('Test fog')
+    await fresh.getByLabel('Grams left').fill('12,5')
+    await fresh.getByRole('button', { name: 'Put it in the drawer' }).click()
+    const panel = page.getByRole('region', { name: 'Test fog' })
+    await expect(panel).toBeVisible()
 
-  await panel.getByRole('button', { name: 'Switch the stand-in on' }).click()
-  await panel.getByLabel("On the stand-in's pan").fill('500')
-  await expect(panel).toContainText('too heavy for it')
-  await expect(panel.getByRole('button', { name: /^Take the weight/ })).toBeDisabled()
-  await panel.getByLabel("On the stand-in's pan").fill('8.4')
-  await expect(panel).toContainText('at rest')
-  await panel.getByRole('button', { name: /^Take 8\.4/ }).click()
-  await expect.poll(async () => Math.abs((await wool(page, 'Test fog')).gramsLeft - 8.4)).toBeLessThan(0.06)
+    await panel.getByRole('button', { name: 'Switch the stand-in on' }).click()
+    await panel.getByLabel("On the stand-in's pan").fill('500')
+    await expect(panel).toContainText('too heavy for it')
+    await expect(panel.getByRole('button', { name: /^Take the weight/ })).toBeDisabled()
+    await panel.getByLabel("On the stand-in's pan").fill('8.4')
+    await expect(panel).toContainText('at rest')
+    await panel.getByRole('button', { name: /^Take 8\.4/ }).click()
+    await expect.poll(async () => Math.abs((await wool(page, 'Test fog')).gramsLeft - 8.4)).toBeLessThan(0.06)
 
-  await panel.getByRole('button', { name: 'Throw this wool away' }).click()
-  await expect(page.getByRole('button', { name: /^Test fog/ })).toHaveCount(0)
-  await page.getByRole('button', { name: 'Take it back' }).click()
-  await expect(page.getByRole('button', { name: /^Test fog/ })).toBeVisible()
+    await panel.getByRole('button', { name: 'Throw this wool away' }).click()
+    await expect(page.getByRole('button', { name: /^Test fog/ })).toHaveCount(0)
+    await page.getByRole('button', { name: 'Take it back' }).click()
+    await expect(page.getByRole('button', { name: /^Test fog/ })).toBeVisible()
 
-  await choose(page, page.locator('.ramp .v-select').nth(0), 'Snow tops')
-  await choose(page, page.locator('.ramp .v-select').nth(1), 'Harbour')
-  await expect(page.getByRole('list', { name: 'From Snow tops to Harbour' }).getByRole('listitem')).toHaveCount(5)
-})
+    await choose(page, page.locator('.ramp .v-select').nth(0), 'Snow tops')
+    await choose(page, page.locator('.ramp .v-select').nth(1), 'Harbour')
+    await expect(page.getByRole('list', { name: 'From Snow tops to Harbour' }).getByRole('listitem')).toHaveCount(5)
+  },
+)
 
 test('a colour is taken from a photo, the light taken out by the card beside it', async ({ page }) => {
   await page.goto('/stash')
@@ -119,8 +122,9 @@ test('a colour is taken from a photo, the light taken out by the card beside it'
   await expect(page.getByLabel('Colour, empty if undyed')).toHaveValue(corrected)
 })
 
-byTurns(
+test(
   'a figure is matched, a mix chosen and corrected by a swatch, portions printed true, wool set aside and used',
+  { tag: '@byTurns' },
   async ({ page }) => {
     await layDemo(page, 'lanto', 'Wool walk', 'wool')
     const totals = page.getByRole('region', { name: 'Totals' })
@@ -190,37 +194,45 @@ byTurns(
   },
 )
 
-byTurns('the shopping list is asked of the stand-in shop, which may be sold out or closed', async ({ page }) => {
-  await layDemo(page, 'sorrel', 'Shopping walk', 'wool')
-  await page.getByRole('tab', { name: /^To buy/ }).click()
-  await expect(page.locator('.list li').first()).toContainText(/\d+ x \d+ g/)
-  await expect(page.locator('.list')).toContainText('Together')
-  for (const [button, begins] of [
-    ['As CSV', 'wool,for,grams lacking'],
-    ['Print the list', '%PDF'],
-  ] as const) {
-    const file = page.waitForEvent('download')
-    await page.getByRole('button', { name: button }).click()
-    expect(readFileSync(await (await file).path(), 'latin1').slice(0, 40)).toContain(begins)
-  }
-  await choose(page, list(page, 'The stand-in shop is'), 'closed')
-  await expect(page.getByRole('alert')).toContainText('does not answer')
-  await expect(page.locator('.list')).toContainText('lacking')
-  await choose(page, list(page, 'If it runs out'), /Never again/)
-  await expect(page.locator('.list')).toContainText('lacking')
-})
+test(
+  'the shopping list is asked of the stand-in shop, which may be sold out or closed',
+  { tag: '@byTurns' },
+  async ({ page }) => {
+    await layDemo(page, 'sorrel', 'Shopping walk', 'wool')
+    await page.getByRole('tab', { name: /^To buy/ }).click()
+    await expect(page.locator('.list li').first()).toContainText(/\d+ x \d+ g/)
+    await expect(page.locator('.list')).toContainText('Together')
+    for (const [button, begins] of [
+      ['As CSV', 'wool,for,grams lacking'],
+      ['Print the list', '%PDF'],
+    ] as const) {
+      const file = page.waitForEvent('download')
+      await page.getByRole('button', { name: button }).click()
+      expect(readFileSync(await (await file).path(), 'latin1').slice(0, 40)).toContain(begins)
+    }
+    await choose(page, list(page, 'The stand-in shop is'), 'closed')
+    await expect(page.getByRole('alert')).toContainText('does not answer')
+    await expect(page.locator('.list')).toContainText('lacking')
+    await choose(page, list(page, 'If it runs out'), /Never again/)
+    await expect(page.locator('.list')).toContainText('lacking')
+  },
+)
 
-byTurns('the wool pages and the stash have no serious fault, by day and by lamp', async ({ page }) => {
-  const isNotWider = async () =>
-    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(1280)
-  await layDemo(page, 'lanto', 'Axe walk', 'wool')
-  for (const tab of ['Ledger', 'Colours', 'Portions', 'To buy']) {
-    await page.getByRole('tab', { name: new RegExp(`^${tab}`) }).click()
-    await expectNoSeriousFaultInAnyLight(page, tab)
+test(
+  'the wool pages and the stash have no serious fault, by day and by lamp',
+  { tag: '@byTurns' },
+  async ({ page }) => {
+    const isNotWider = async () =>
+      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(1280)
+    await layDemo(page, 'lanto', 'Axe walk', 'wool')
+    for (const tab of ['Ledger', 'Colours', 'Portions', 'To buy']) {
+      await page.getByRole('tab', { name: new RegExp(`^${tab}`) }).click()
+      await expectNoSeriousFaultInAnyLight(page, tab)
+      await isNotWider()
+    }
+    await page.goto('/stash')
+    await page.getByRole('button', { name: /^Amber/ }).click()
+    await expectNoSeriousFaultInAnyLight(page, 'stash')
     await isNotWider()
-  }
-  await page.goto('/stash')
-  await page.getByRole('button', { name: /^Amber/ }).click()
-  await expectNoSeriousFaultInAnyLight(page, 'stash')
-  await isNotWider()
-})
+  },
+)

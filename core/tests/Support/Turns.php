@@ -11,7 +11,7 @@ namespace Impa\Tests\Support;
 final class Turns
 {
     /** A dear test is asked once in so many runs. */
-    private const DEAR = 16;
+    private const DEAR = 24;
 
     /** A test that both stores are asked is asked of PostgreSQL once in so many. */
     private const SECOND_STORE = 3;
