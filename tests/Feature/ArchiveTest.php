@@ -432,7 +432,7 @@ describe('a record that is none', function () {
         foreach (CurrentFelter::TABLES as $table) {
             expect(DB::table($table)->count())->toBe(0, $table);
         }
-    })->with($ways);
+    })->group('dear')->with($ways);
 
     it('reads a day that there is not as none at all', function () use ($changed) {
         $path = $changed('figures/*/about.json', static function (stdClass $about): bool {
