@@ -144,11 +144,7 @@ final class Figure extends Model
             }
         })();
         foreach (Anew::things($now, $was, $earlier) as [$kind, $key]) {
-            $isOf = static fn (string $step): bool => match ($kind) {
-                'part' => str_ends_with($step, ":{$key}") && preg_match('/^(detail|weight|thread|mix):/', $step) !== 1,
-                'wire' => $step === "thread:{$key}",
-                default => $step === "{$kind}:{$key}",
-            };
+            $isOf = static fn (string $step): bool => Anew::isStepOf($step, $kind, $key);
             $this->marks()->whereIn('step', array_values(array_filter($marked, $isOf)))->delete();
         }
     }

@@ -39,6 +39,33 @@ final class Anew
         return [...array_values($anew), ...array_map(static fn (array $thing): array => [$thing[0], $thing[1]], array_values($new))];
     }
 
+    /**
+     * Whether a step is of a thing: what is laid, joined or weighed out for it.
+     *
+     * @param  'part'|'detail'|'weight'|'wire'  $kind
+     */
+    public static function isStepOf(string $step, string $kind, string $key): bool
+    {
+        return match ($kind) {
+            'part' => str_ends_with($step, ":{$key}") && preg_match('/^(detail|weight|thread|mix):/', $step) !== 1,
+            'wire' => $step === "thread:{$key}",
+            default => $step === "{$kind}:{$key}",
+        };
+    }
+
+    /**
+     * What one document has and another has not.
+     *
+     * @return list<array{'part'|'detail'|'weight'|'wire', string}>
+     */
+    public static function gone(stdClass $before, stdClass $now): array
+    {
+        return array_map(
+            static fn (array $thing): array => [$thing[0], $thing[1]],
+            array_values(array_diff_key(self::all($before), self::all($now))),
+        );
+    }
+
     /** @return array<string, array{'part'|'detail'|'weight'|'wire', string, string}> kind, key and JSON, by both in one word */
     private static function all(stdClass $document): array
     {

@@ -17,7 +17,7 @@ use stdClass;
  */
 final class Draft
 {
-    private function __construct(public readonly stdClass $document)
+    private function __construct(public readonly stdClass $document, private readonly Figure $figure)
     {
     }
 
@@ -26,7 +26,7 @@ final class Draft
         $document = $figure->document();
         $document->details ??= [];
 
-        return new self($document);
+        return new self($document, $figure);
     }
 
     /**
@@ -36,9 +36,27 @@ final class Draft
      */
     public function whole(): stdClass
     {
+        $this->forgetPulls();
         Figure::fromDocument($this->document);
 
         return $this->document;
+    }
+
+    /** What was taken away is pulled before nothing: another thing may come under its key. */
+    private function forgetPulls(): void
+    {
+        $pulled = $this->document->work->pulled ?? [];
+        $gone = $pulled === [] ? [] : Anew::gone($this->figure->document(), $this->document);
+        $isGone = static fn (string $step): bool => array_filter(
+            $gone,
+            static fn (array $thing): bool => Anew::isStepOf($step, ...$thing),
+        ) !== [];
+        if ($gone !== []) {
+            $this->document->work->pulled = array_values(array_filter(
+                $pulled,
+                static fn (stdClass $pull): bool => ! $isGone($pull->step) && ! $isGone($pull->before ?? $pull->after),
+            ));
+        }
     }
 
     /**
