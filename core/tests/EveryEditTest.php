@@ -28,6 +28,8 @@ use Impa\Shape\ShapeKind;
 use Impa\Tests\Support\AnyFigure;
 use Impa\Tests\Support\Figures;
 use Impa\Wool\Ledger\Ledger;
+use ReflectionClass;
+use ReflectionMethod;
 use stdClass;
 
 /*
@@ -229,6 +231,19 @@ it('leaves a whole figure with what Impa does not know, whatever is edited, and 
         }
     }
 })->with(range(1, 291, 10))->group('dear');
+
+it('knows every edit there is', function () {
+    $own = (string) file_get_contents(__FILE__);
+    $missing = [];
+    foreach ([Accessories::class, Buried::class, Edits::class, PartEditor::class] as $class) {
+        foreach ((new ReflectionClass($class))->getMethods(ReflectionMethod::IS_PUBLIC) as $method) {
+            $call = $method->getDeclaringClass()->getShortName().'::'.$method->getName().'(';
+            $isEdit = $method->isStatic() && (string) $method->getReturnType() === Edited::class;
+            array_push($missing, ...$isEdit && ! str_contains($own, $call) ? [$call] : []);
+        }
+    }
+    expect($missing)->toBe([]);
+});
 
 it('makes every edit there is on some of them', function () {
     $made = [];

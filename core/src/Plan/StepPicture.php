@@ -66,7 +66,7 @@ final readonly class StepPicture
             return $figure->details[$step->detail]->side;
         }
         $part = $figure->parts[$step->part] ?? null;
-        $isJoining = in_array($step->kind, [StepKind::Slit, StepKind::Join, StepKind::Hide], true);
+        $isJoining = $step->kind->joins();
         // A layer is laid on what lies under it, joined or not: that is seen from the front.
         if (! $isJoining || $part === null || ! $part->isJoined()) {
             return Side::Front;
@@ -283,7 +283,7 @@ final readonly class StepPicture
     /** Whether the present piece is put onto another. */
     private function isPutOn(): bool
     {
-        return in_array($this->step->kind, [StepKind::Slit, StepKind::Join, StepKind::Hide], true);
+        return $this->step->kind->joins();
     }
 
     /** @return list<Arrow> through the top */

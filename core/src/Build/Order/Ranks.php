@@ -15,8 +15,6 @@ use Impa\Figure\Term\FaceSchool;
  */
 final class Ranks
 {
-    private const PIECES = 20;
-
     private const ON_PIECES = 30;
 
     /** What is joined to the face itself, ears or a hat, shows where the face has to go. */
@@ -28,28 +26,15 @@ final class Ranks
 
     private const AFTER_LIMBS = 70;
 
-    /** Wings and other flat pieces are in the way of everything. */
-    private const FLAT_LAST = 65;
-
     /** @param  string  $face  key of the part that bears the face */
     public static function of(Figure $figure, Step $step, string $face): int
     {
-        return match ($step->kind) {
-            StepKind::Mix => -5,
-            StepKind::Portion => 0,
-            StepKind::Wire => 5,
-            StepKind::Core => 10,
+        return $step->kind->rank() ?? match ($step->kind) {
             // A wire that is glued in is a whisker or a handle: it comes last.
             StepKind::Thread => $step->waitMinutes > 0.0 ? 85 : 15,
-            StepKind::Weight, StepKind::Loop, StepKind::Cover, StepKind::Felt, StepKind::Cut, StepKind::Compare => self::PIECES,
-            StepKind::Covering => $figure->parts[$step->part]->covering->way->replacesCover() ? self::PIECES : 80,
+            StepKind::Covering => $figure->parts[$step->part]->covering->way->replacesCover() ? StepKind::PIECES : 80,
             StepKind::Mark, StepKind::Detail => self::laying($figure, $step->part, $face),
-            StepKind::Slit, StepKind::Join, StepKind::Hide => self::joining($figure, $step->part, $face),
-            StepKind::Press, StepKind::Stitch => self::FLAT_LAST,
-            StepKind::Open => 75,
-            StepKind::Ribbon => 88,
-            StepKind::Flatten, StepKind::Trim => 90,
-            StepKind::Inspect => 100,
+            default => self::joining($figure, $step->part, $face),
         };
     }
 
@@ -70,7 +55,7 @@ final class Ranks
 
         return match (true) {
             $part->joinTo === $face, $key === $face && $part->faceSchool === FaceSchool::FaceFirst => self::ONTO_FACE,
-            $part->solid->kind()->isFlat() => self::FLAT_LAST,
+            $part->solid->kind()->isFlat() => StepKind::FLAT,
             default => self::LIMBS,
         };
     }

@@ -7,6 +7,11 @@ namespace Impa\Build\Steps;
 /** The kinds of step (docs/trade.md, The order of the work). */
 enum StepKind: string
 {
+    /** Ranks that others share: where pieces are made, and where flat ones go on, which are in the way of everything. */
+    public const PIECES = 20;
+
+    public const FLAT = 65;
+
     case Mix = 'mix';
     case Portion = 'portion';
     case Wire = 'wire';
@@ -36,6 +41,34 @@ enum StepKind: string
     public function canBePutDown(): bool
     {
         return in_array($this, [self::Core, self::Cover, self::Felt, self::Covering, self::Cut, self::Stitch, self::Trim], true);
+    }
+
+    /**
+     * Where it comes in the order of the trade, the lower the earlier (docs/trade.md, The order of the work).
+     *
+     * @return ?int null where its part and the felter's school decide (Order/Ranks)
+     */
+    public function rank(): ?int
+    {
+        return match ($this) {
+            self::Mix => -5,
+            self::Portion => 0,
+            self::Wire => 5,
+            self::Core => 10,
+            self::Weight, self::Loop, self::Cover, self::Felt, self::Cut, self::Compare => self::PIECES,
+            self::Press, self::Stitch => self::FLAT,
+            self::Open => 75,
+            self::Ribbon => 88,
+            self::Flatten, self::Trim => 90,
+            self::Inspect => 100,
+            self::Thread, self::Covering, self::Mark, self::Detail, self::Slit, self::Join, self::Hide => null,
+        };
+    }
+
+    /** Whether it joins a part to another. */
+    public function joins(): bool
+    {
+        return in_array($this, [self::Slit, self::Join, self::Hide], true);
     }
 
     /** Whether it makes a piece by itself, before that is joined. */
