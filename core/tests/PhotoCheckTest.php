@@ -349,6 +349,27 @@ it('says nothing of the turn of a ball, and knows that it does not', function ()
         ->and($fit->off['width'])->toEqualWithDelta(0.2, 0.05);
 });
 
+it('draws of a rim what is not behind something: of a ball all but the arc within the one before it', function () {
+    $plan = Expected::of(Figures::read(Figures::document([
+        Figures::part('back', 'ball', 40, 40, 40, 0, 50),
+        Figures::part('front', 'ball', 20, 20, 20, 18, 50, 30, ['join' => ['to' => 'back']]),
+    ])), Side::Front);
+    [$behind, $before] = [$plan->seenRim(0), $plan->seenRim(1)];
+    $long = static fn (array $line): float => array_sum(array_map(
+        static fn (array $a, array $b): float => hypot($b[0] - $a[0], $b[1] - $a[1]),
+        array_slice($line, 0, -1),
+        array_slice($line, 1),
+    ));
+    // The law of cosines: radii of 20 and 10, 18 apart.
+    $seen = 2 * 20 * (M_PI - acos((20 ** 2 + 18 ** 2 - 10 ** 2) / (2 * 20 * 18)));
+    expect($behind)->toHaveCount(1)
+        ->and($long($behind[0]))->toEqualWithDelta($seen, 2.0)
+        ->and(min(array_map(static fn (array $p): float => hypot($p[0] - 18, $p[1] - 50), $behind[0])))->toBeGreaterThan(9.0)
+        ->and($before)->toHaveCount(1)
+        ->and($before[0][0])->toEqualWithDelta($before[0][count($before[0]) - 1], 1e-9)
+        ->and($long($before[0]))->toEqualWithDelta(20 * M_PI, 0.5);
+});
+
 it('chooses a marker sheet with room for the figure', function () {
     $small = MarkerSheet::for(Box::around([[-50.0, 0.0], [50.0, 120.0]]));
     $large = MarkerSheet::for(Box::around([[-90.0, 0.0], [90.0, 240.0]]));

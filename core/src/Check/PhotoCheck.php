@@ -215,16 +215,18 @@ final readonly class PhotoCheck
         return $deviation->document($this->own($x, $y, $this->plan->label($x, $y)));
     }
 
-    /** @return list<list<array{float, float}>> every piece of the plan where it should be on the photo as it came, in pixels */
+    /** @return list<list<array{float, float}>> what is seen of every rim of the plan, where it should be on the photo as it came, in pixels */
     private function drawn(): array
     {
         $drawn = [];
-        foreach ($this->plan->layers as $label => $layer) {
-            $drawn[] = array_map(function (array $p) use ($label): array {
-                [$x, $y] = $this->own($p[0], $p[1], $label);
+        foreach (array_keys($this->plan->layers) as $label) {
+            foreach ($this->plan->seenRim($label) as $stretch) {
+                $drawn[] = array_map(function (array $p) use ($label): array {
+                    [$x, $y] = $this->own($p[0], $p[1], $label);
 
-                return [round($x, 1), round($y, 1)];
-            }, $layer->loops[0]);
+                    return [round($x, 1), round($y, 1)];
+                }, $stretch);
+            }
         }
 
         return $drawn;

@@ -23,6 +23,9 @@ final readonly class Expected
 
     private const RIM_MM = 2.0;
 
+    /** A rim is seen where its layer is seen so near to it, mm. */
+    private const BESIDE_MM = 0.5;
+
     /** Nothing lies there: the ground is seen. */
     public const GROUND = -1;
 
@@ -98,6 +101,58 @@ final readonly class Expected
         return $i < 0 || $j < 0 || $i >= $this->width || $j >= $this->height
             ? self::GROUND
             : (int) imagecolorat($this->labels, $i, $j) - 1;
+    }
+
+    /**
+     * Stretches of a layer's rim where nothing in front hides it; one that is seen all round ends where it began.
+     *
+     * @return list<non-empty-list<array{float, float}>> mm
+     */
+    public function seenRim(int $label): array
+    {
+        $places = self::closely($this->layers[$label]->loops[0]);
+        $isSeen = array_map(fn (array $place): bool => $this->isBeside($label, ...$place), $places);
+        // It begins behind something, so that no stretch is cut in two.
+        $begin = (int) array_search(false, $isSeen, true);
+        $stretches = [[]];
+        for ($n = count($places), $i = $begin; $i <= $begin + $n; $i++) {
+            if ($isSeen[$i % $n]) {
+                $stretches[count($stretches) - 1][] = $places[$i % $n];
+            } else {
+                $stretches[] = [];
+            }
+        }
+
+        return array_values(array_filter($stretches, static fn (array $stretch): bool => count($stretch) > 1));
+    }
+
+    private function isBeside(int $label, float $x, float $y): bool
+    {
+        foreach ([[1, 0], [-1, 0], [0, 1], [0, -1]] as [$dx, $dy]) {
+            if ($this->label($x + $dx * self::BESIDE_MM, $y + $dy * self::BESIDE_MM) === $label) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * @param  list<array{float, float}>  $loop
+     * @return non-empty-list<array{float, float}> no farther apart than a millimetre
+     */
+    private static function closely(array $loop): array
+    {
+        $places = [];
+        foreach ($loop as $i => [$x, $y]) {
+            [$tx, $ty] = $loop[($i + 1) % count($loop)];
+            $steps = max(1, (int) ceil(hypot($tx - $x, $ty - $y)));
+            for ($k = 0; $k < $steps; $k++) {
+                $places[] = [$x + $k / $steps * ($tx - $x), $y + $k / $steps * ($ty - $y)];
+            }
+        }
+
+        return $places === [] ? [[0.0, 0.0]] : $places;
     }
 
     /** The piece that bears a layer; none for the ground. */

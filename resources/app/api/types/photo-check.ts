@@ -88,7 +88,7 @@ export interface ImpaPhotoCheck {
    */
   unjudged: string[]
   /**
-   * every piece of the plan where it should be, in pixels of the photo
+   * what is seen of every rim of the plan, where it should be, as lines in pixels of the photo; one that is seen all round ends where it began
    */
   outline: number[][][]
 }

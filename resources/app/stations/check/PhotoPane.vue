@@ -60,7 +60,7 @@ const box = computed(() => {
 const frame = computed(() =>
   ruling.value ? `0 0 ${size.value.w} ${size.value.h}` : `${box.value.x} ${box.value.y} ${box.value.w} ${box.value.h}`,
 )
-const path = (points: number[][]) => 'M' + points.map((p) => p.join(' ')).join('L') + 'Z'
+const path = (points: number[][]) => 'M' + points.map((p) => p.join(' ')).join('L')
 const when = (ms: number) =>
   new Date(ms).toLocaleString(undefined, { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
 
