@@ -56,6 +56,18 @@ const box = computed(() => {
   const [x, y] = [Math.max(0, Math.min(...xs) - rim), Math.max(0, Math.min(...ys) - rim)]
   return { x, y, w: Math.min(size.value.w - x, w + 2 * rim), h: Math.min(size.value.h - y, h + 2 * rim) }
 })
+const pinPx = computed(() => box.value.h * 0.021)
+/** Where the pins stick: those of one place side by side, so that none hides another. */
+const pins = computed(() => {
+  const stuck: { x: number; y: number }[] = []
+  for (const { atPx } of now.value?.check.deviations ?? []) {
+    let x = atPx[0]!
+    const y = atPx[1]!
+    while (stuck.some((p) => Math.hypot(p.x - x, p.y - y) < 2.2 * pinPx.value)) x += 2.3 * pinPx.value
+    stuck.push({ x, y })
+  }
+  return stuck
+})
 /** To set a ruler the whole photo is shown. */
 const frame = computed(() =>
   ruling.value ? `0 0 ${size.value.w} ${size.value.h}` : `${box.value.x} ${box.value.y} ${box.value.w} ${box.value.h}`,
@@ -201,20 +213,20 @@ useHotkeys(
               <path v-for="(o, i) in now.check.outline" :key="i" :d="path(o)" />
             </g>
             <g
-              v-for="(d, i) in ruling ? [] : now.check.deviations"
+              v-for="(p, i) in ruling ? [] : pins"
               :key="i"
               class="pin"
               :class="{ lit: lit === i }"
               @click="lit = lit === i ? -1 : i"
             >
-              <circle :cx="d.atPx[0]" :cy="d.atPx[1]" :r="box.h * 0.021" />
+              <circle :cx="p.x" :cy="p.y" :r="pinPx" />
               <text
-                :x="d.atPx[0]"
-                :y="d.atPx[1]! + box.h * 0.009"
+                :x="p.x"
+                :y="p.y + box.h * 0.009"
                 :font-size="box.h * 0.027"
                 text-anchor="middle"
                 :transform="turn"
-                :transform-origin="`${d.atPx[0]} ${d.atPx[1]}`"
+                :transform-origin="`${p.x} ${p.y}`"
               >
                 {{ i + 1 }}
               </text>

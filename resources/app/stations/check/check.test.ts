@@ -96,6 +96,16 @@ describe('photos', () => {
     expect(text()).toContain('scale by the figure itself')
   })
 
+  it('have pins beside each other where two deviations lie at one place', async () => {
+    await opened([photo(1, [narrow, { ...narrow, what: 'height' }, { ...narrow, atPx: [51, 40] }])])
+    const at = table.wrapper
+      .findAll('.pin circle')
+      .map((c) => ['cx', 'cy', 'r'].map((name) => Number(c.attributes(name))))
+    expect(at).toHaveLength(3)
+    for (const [i, [x, y, r]] of at.entries())
+      for (const [ox, oy] of at.slice(0, i)) expect(Math.hypot(x! - ox!, y! - oy!)).toBeGreaterThan(2 * r!)
+  })
+
   it('say first that one cannot tell, and why, instead of that nothing deviates', async () => {
     const unsure = photo(2, [])
     unsure.check.verdict = { is: 'cannot-tell', text: 'This photo cannot tell: a shadow looks like a part of it.' }
