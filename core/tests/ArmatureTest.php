@@ -15,6 +15,7 @@ use Impa\Armature\WireAdvice;
 use Impa\Balance\Balance;
 use Impa\Figure\Document\FigureRefused;
 use Impa\Figure\Figure;
+use Impa\Figure\Placement;
 use Impa\Figure\Wire;
 use Impa\Material\Densities;
 use Impa\Material\WireMaterial;
@@ -91,7 +92,8 @@ describe('what to cut', function () {
     it('is the course, its loop, and each end turned back that has none', function () {
         // 30 along and 40 up: 70; 20 turned back; a loop of 12 across, and 10 at the other end.
         expect(WireAdvice::cut(wire([[0, 0, 0], [30, 0, 0], [30, 40, 0]])))->toEqualWithDelta(90.0, 1e-9)
-            ->and(WireAdvice::cut(wire([[0, 0, 0], [0, 0, 50]], loopMm: 12)))->toEqualWithDelta(60 + M_PI * 12, 1e-9);
+            ->and(WireAdvice::cut(wire([[0, 0, 0], [0, 0, 50]], loopMm: 12)))->toEqualWithDelta(60 + M_PI * 12, 1e-9)
+            ->and(WireAdvice::cut(wire([[0, 0, 0], [0, 0, 50]], loopMm: 0.8)))->toEqualWithDelta(60 + M_PI * 0.8, 1e-9);
     });
 
     it('is twice the course for a doubled wire, and what twisting takes up: the length of a helix in closed form', function () {
@@ -275,6 +277,8 @@ describe('the cut list', function () {
 
     it('refuses what is too short, and says how much is missing', function () {
         expect(fn () => CutList::of([350.0], [300.0, 300.0]))->toThrow(ArmatureRefused::class, 'one 50 mm longer')
+            // Whole millimetres, and never too few.
+            ->and(fn () => CutList::of([350.4], [300.0]))->toThrow(ArmatureRefused::class, 'one 51 mm longer')
             ->and(fn () => CutList::of([200.0, 200.0], [300.0]))->toThrow(ArmatureRefused::class, 'get one more')
             ->and(fn () => CutList::of([10.0], []))->toThrow(ArmatureRefused::class)
             ->and(CutList::of([], [300.0]))->toBe([]);
@@ -321,9 +325,22 @@ describe('the sheet', function () {
             ->and($sheet['figure'])->toBe('Test')
             // Two of 160 and one of 223: three of the 300 that are sold.
             ->and(array_column($sheet['cuts'], 'stockMm'))->toEqualWithDelta([300.0, 300.0, 300.0], 1e-6);
+        expect([$sheet['format'], $sheet['version'], $sheet['drawn']])->toBe(['impa-armature', 1, true])
+            ->and([$a['gaugeMm'], $b['gaugeMm']])->toBe([1.0, 0.5]);
         $long = sheet(doll([['key' => 'l', 'pointsMm' => [[0, 0, 0], [0, 0, 700]]]]))['cuts'];
         // What is longer than is sold is cut from as many lengths in one.
         expect(array_column($long, 'stockMm'))->toEqualWithDelta([900.0], 1e-6)->and($long[0]['wasteMm'])->toEqualWithDelta(180.0, 1e-6);
+        $both = sheet(doll([
+            ['key' => 'l', 'pointsMm' => [[0, 0, 0], [0, 0, 700]]],
+            ['key' => 's', 'pointsMm' => [[0, 0, 0], [0, 0, 100]]],
+        ]))['cuts'];
+        expect(array_column($both, 'stockMm'))->toEqualWithDelta([900.0], 1e-6)->and($both[0]['wasteMm'])->toEqualWithDelta(60.0, 1e-6);
+    });
+
+    it('winds a ribbon round a thick wire by its thickness with the wool that is under it', function () {
+        $wire = ['key' => 'w', 'pointsMm' => [[0, 0, 0], [0, 100, 0]], 'gaugeMm' => 1.5, 'wrapped' => 'teal', 'material' => 'steel'];
+        // Twice 1.5 mm thick; 8 mm wide, a third over; 100 mm and two fold-backs.
+        expect(sheet(doll([$wire]))['wires'][0]['ribbonM'])->toEqualWithDelta(120 / 5.6 * hypot(M_PI * 3, 5.6) / 1000, 1e-9);
     });
 
     it('says whether a wire holds, and what would', function (array $wire, float $armMm, string $words) {
@@ -368,6 +385,23 @@ describe('the sheet', function () {
         $wire = sheet($figure)['wires'][0];
         expect($wire['freeMm'])->toBe(90.0)
             ->and($wire['carriesG'])->toEqualWithDelta(Ledger::of($figure, Densities::house())->wool['wing']->finishedG(), 1e-9);
+    });
+
+    it('holds no part out that is joined to nothing, though it goes through it', function () {
+        $document = json_decode(doll([['key' => 'w', 'pointsMm' => [[72, 36, 0], [0, 36, 0]]]], 8)->toJson(), true);
+        expect(sheet(Figures::read($document))['wires'][0]['freeMm'])->toBe(60.0);
+        unset($document['parts'][1]['join']);
+        expect(sheet(Figures::read($document))['wires'][0]['freeMm'])->toBe(36.0);
+    });
+
+    it('holds parts whose keys are numbers, and what hangs on those', function () {
+        $document = json_decode(doll([['key' => 'w', 'pointsMm' => [[72, 36, 0], [0, 36, 0]]]], 8)->toJson(), true);
+        $document['parts'][] = Figures::part('7', 'ball', 20, 20, 20, 80, 36, 0, ['join' => ['to' => 'arm'], 'core' => 'none']);
+        $document['parts'][] = Figures::part('8', 'ball', 10, 10, 10, 80, 20, 0, ['join' => ['to' => '7'], 'core' => 'none']);
+        $figure = Figures::read($document);
+        $wool = Ledger::of($figure, Densities::house())->wool;
+        expect(sheet($figure)['wires'][0]['carriesG'])
+            ->toEqualWithDelta($wool['arm']->finishedG() + $wool['7']->finishedG() + $wool['8']->finishedG(), 1e-9);
     });
 
     it('says what hangs on it as it weighs, and counts what is held at the end for more than what is spread along it', function () {
@@ -452,6 +486,54 @@ it('has a limb made round it that it follows for six tenths, on either side of a
     expect(Passage::of($alone->wires['w'], $alone)->limbs)->toBe($is ? ['arm'] : [])
         ->and(Passage::of($alone->wires['w'], $alone)->isLoose())->toBe(! $is);
 })->with([[33.0, false], [39.0, true]]);
+
+describe('a course through a part', function () {
+    it('is as long as places along it lie within it, counted one by one, for any convex part and any course', function (int $seed) {
+        mt_srand($seed);
+        $any = static fn (float $most): float => $most * (2 * mt_rand() / mt_getrandmax() - 1);
+        $kind = ['ball', 'egg', 'block', 'drum', 'dome', 'cone'][$seed % 6];
+        $at = [$any(60), $any(60), $any(60)];
+        $part = Figures::read(Figures::document([Figures::part('p', $kind, 30 + $any(15), 40 + $any(20), 30 + $any(15), ...$at, more: [
+            'turnDeg' => ['x' => $any(90), 'y' => $any(90), 'z' => $any(90)],
+            'mirror' => $seed % 2 === 0,
+        ])]))->parts['p'];
+        // It leads through the part, or by it.
+        $course = [[$any(90), $any(90), $any(90)]];
+        foreach ([1, 2, 3] as $_) {
+            $course[] = array_map(static fn (float $at): float => $at + $any(25), $part->at);
+            $course[] = [$any(90), $any(90), $any(90)];
+        }
+        $inside = 0.0;
+        $bends = count($course) - 1;
+        for ($i = 0; $i < $bends; $i++) {
+            [$a, $b] = [$course[$i], $course[$i + 1]];
+            $mm = sqrt(array_sum(array_map(static fn (float $from, float $to): float => ($to - $from) ** 2, $a, $b)));
+            $count = (int) ceil($mm / 0.1);
+            for ($k = 0; $k < $count; $k++) {
+                $at = array_map(static fn (float $from, float $to): float => $from + ($k + 0.5) / $count * ($to - $from), $a, $b);
+                $isIn = array_filter($part->placements(), static fn (Placement $piece): bool => $piece->holds(...$at)) !== [];
+                $inside += $isIn ? $mm / $count : 0.0;
+            }
+        }
+        // Half a millimetre for each of six places where it may enter or leave.
+        expect(WireAdvice::insideMm($course, $part))->toEqualWithDelta($inside, 3.0);
+    })->with(range(1, 24));
+
+    it('is as long as the part is thick, and pierces it at its skin, however long the wire', function (float $mm) {
+        $figure = Figures::read(Figures::document([Figures::part('p', 'ball', 300, 300, 300, 10, 200)]));
+        $course = [[-$mm, 200.0, 0.0], [$mm, 200.0, 0.0]];
+        $step = max(1.0, 2 * $mm / 1000);
+        expect(WireAdvice::insideMm($course, $figure->parts['p']))->toEqualWithDelta(300.0, 2 * $step);
+        [$through] = WireAdvice::through(new Wire('w', 'W', WireMaterial::Steel, 1.0, $course), $figure);
+        expect(array_column($through['holes'], 0))->toEqualWithDelta([-140.0, 160.0], $step);
+    })->with([200.0, 900.0, 4000.0, 9000.0]);
+});
+
+it('is looked for once in a figure, as a list, whatever the wires are called', function () {
+    $figure = doll([['key' => 'w', 'pointsMm' => [[72, 36, 0], [0, 36, 0]]]]);
+    $all = Passage::all($figure);
+    expect(array_is_list($all))->toBeTrue()->and($all)->toHaveCount(1)->and(Passage::all($figure)[0])->toBe($all[0]);
+});
 
 it('ends a single limb\'s wire 3 mm before its tip, and 20 mm deep in what bears it, never past its middle', function () {
     $figure = static fn (float $bodyMm): Figure => Figures::read(Figures::document([
