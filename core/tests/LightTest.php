@@ -276,6 +276,15 @@ describe('what lies elsewhere than planned', function () {
             ->and(array_column($check['deviations'], 'text'))->toContain('Brim is not seen where it should be.');
     })->with([4.0, -5.0])->group('dear');
 
+    it('is said not to be seen where the bare ground is seen, not to be of the colour of that', function (int $seed) {
+        $plan = Works::demo('sorrel');
+        $document = $plan->document();
+        array_column($document->parts, null, 'key')['leaf']->at->xMm += 22.0;
+        $png = BenchCamera::png($plan, Figure::fromDocument($document), View::Front, $seed, true, 1200, BenchLight::of('even', $seed));
+        expect(array_column(PhotoCheck::of($plan, $png, View::Front)->document()['deviations'], 'text'))
+            ->toBe(['Leaf is not seen where it should be.']);
+    })->with([5, 6])->group('dear');
+
     it('is told as moved, not as smaller all round: hands move pieces rather than make each of them smaller', function (int $seed) {
         $otherwise = static function (array $parts): void {
             $parts['arm']->at->xMm -= 3.4;

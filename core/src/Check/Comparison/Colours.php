@@ -28,6 +28,11 @@ final readonly class Colours
     /** Where so many of its places have about the planned colour, a piece has that: at the others something else is seen. */
     private const PLANNED = 0.3;
 
+    /** Felt that lies nearer to the ground in colour than this may be taken for it, grey values; so much nearer is what is bare. */
+    private const BARE = 30.0;
+
+    private const BARE_SHARE = 0.33;
+
     /**
      * What is known of the light at one place before: by a quarter about what it is at the median, where the sensor scatters by six grey
      * values; the square of one by the other.
@@ -68,6 +73,7 @@ final readonly class Colours
             }
         }
         $gains = self::gains($plan, $of);
+        $ground = self::median(self::pixels($photo, $pose, self::beside($plan), 0.0));
         foreach ($plan->layers as $label => $layer) {
             $planned = self::inLight($layer->srgb, $gains);
             $of[$label] ??= $planned;
@@ -81,15 +87,28 @@ final readonly class Colours
                 default => [],
             };
             $nearest = min([INF, ...array_map(static fn (array $other): float => self::away($of[$label], $other), $behind)]);
-            if ($nearest < self::away($of[$label], $planned)) {
+            $isGround = $layer->detail === null && self::isGround($of[$label], $planned, $ground);
+            if ($isGround || $nearest < self::away($of[$label], $planned)) {
                 $of[$label] = $planned;
                 $elsewhere[$label] = true;
             }
             $pieces += $layer->detail === null ? [$label => true] : [];
         }
-        $of[Expected::GROUND] = self::median(self::pixels($photo, $pose, self::beside($plan), 0.0));
+        $of[Expected::GROUND] = $ground;
 
         return new self($of, $gains, $elsewhere);
+    }
+
+    /**
+     * Whether at a piece's place the bare ground is seen, of a colour that the piece could not have.
+     *
+     * @param  array{float, float, float}  $seen
+     * @param  array{float, float, float}  $planned
+     * @param  array{float, float, float}  $ground
+     */
+    private static function isGround(array $seen, array $planned, array $ground): bool
+    {
+        return self::away($planned, $ground) > self::BARE && self::away($seen, $ground) < self::BARE_SHARE * self::away($seen, $planned);
     }
 
     /** How far two labels lie apart in colour, grey values; 0 where one is not known. */
