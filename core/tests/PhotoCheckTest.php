@@ -10,7 +10,6 @@ use Impa\Check\Comparison\Rim;
 use Impa\Check\Photo\Marks;
 use Impa\Check\Photo\Photo;
 use Impa\Check\Photo\PhotoGround;
-use Impa\Check\Photo\PhotoPose;
 use Impa\Check\Photo\PhotoRefused;
 use Impa\Check\Photo\Scale;
 use Impa\Check\PhotoCheck;
@@ -18,7 +17,6 @@ use Impa\Figure\Figure;
 use Impa\Figure\Placement;
 use Impa\Figure\Term\Side;
 use Impa\Geometry\Box;
-use Impa\Geometry\Homography;
 use Impa\Raster\File\PictureRefused;
 use Impa\Render\Bench\BenchCamera;
 use Impa\Render\Bench\MarkerSheet;
@@ -253,42 +251,6 @@ describe('a photo on which nothing can be judged', function () {
             ->and(static fn () => PhotoCheck::of($lanto, '', View::Front))->toThrow(PictureRefused::class)
             ->and(static fn () => PhotoCheck::of(Figures::read(Figures::document([])), $png, View::Front))
             ->toThrow(PhotoRefused::class, 'no parts');
-    });
-});
-
-describe('a pose', function () {
-    it('takes places where a similarity in closed form has them', function () {
-        $pose = new PhotoPose(100.0, -50.0, 4.0, deg2rad(30), [10.0, 20.0]);
-        [$x, $y] = $pose->at(13.0, 24.0, 0.0);
-        expect($x)->toEqualWithDelta(100 + 4 * (3 * cos(M_PI / 6) - 4 * sin(M_PI / 6)), 1e-9)
-            ->and($y)->toEqualWithDelta(50 - 4 * (3 * sin(M_PI / 6) + 4 * cos(M_PI / 6)), 1e-9)
-            ->and($pose->pxPerMm(0.0, 0.0))->toEqualWithDelta(4.0, 1e-9);
-    });
-
-    it('shows what lies nearer to the camera larger, as a pinhole does, and shifted where it looks from askew', function () {
-        // From 600 mm off, 30 mm nearer is 570 mm: 1 + 30 / 600 to first order, within its square.
-        $pose = (new PhotoPose(0.0, 0.0, 1.0, 0.0, [0.0, 0.0]))->seenWith([1 / 600, 0.0, 0.0]);
-        expect($pose->at(40.0, 0.0, 30.0)[0])->toEqualWithDelta(40.0 * 600 / 570, 40.0 * (30 / 570) ** 2)
-            ->and($pose->at(40.0, 0.0, 0.0)[0])->toBe(40.0);
-        $askew = $pose->seenWith([0.0, tan(deg2rad(3)), 0.0]);
-        expect($askew->at(0.0, 0.0, 30.0)[0])->toEqualWithDelta(30.0 * tan(deg2rad(3)), 1e-9);
-    });
-
-    it('is moved in the plan\'s own mm, also when it is turned', function () {
-        $pose = new PhotoPose(100.0, -50.0, 4.0, 0.7, [10.0, 20.0]);
-        $moved = $pose->moved(2.0, -3.0, 0.0, 1.0);
-        foreach ([[0.0, 0.0], [15.0, 31.0]] as [$x, $y]) {
-            expect($moved->at($x, $y, 0.0))->toEqualWithDelta($pose->at($x + 2.0, $y - 3.0, 0.0), 1e-9);
-        }
-    });
-
-    it('goes by a sheet\'s homography: its corners are where the marks are', function () {
-        $sheet = MarkerSheet::for(Box::around([[0.0, 0.0]]));
-        $corners = [[50.0, 40.0], [700.0, 60.0], [690.0, 900.0], [30.0, 880.0]];
-        $pose = new PhotoPose(0.0, 0.0, 1.0, 0.0, [0.0, 0.0], sheet: Homography::onto($corners), marks: $sheet);
-        foreach ($sheet->marks() as $i => [$x, $y]) {
-            expect($pose->at($x, $y, 0.0))->toEqualWithDelta($corners[$i], 1e-6);
-        }
     });
 });
 
