@@ -269,6 +269,25 @@ describe('the cut list', function () {
         }
     });
 
+    it('finds a way that wastes nothing where bars were cut up, to a tenth of a millimetre', function (int $seed) {
+        mt_srand($seed);
+        $pieces = [];
+        foreach (range(1, 4) as $_) {
+            $first = mt_rand(500, 1500);
+            $second = mt_rand(300, 2700 - $first);
+            array_push($pieces, $first / 10, $second / 10, (3000 - $first - $second) / 10);
+        }
+        shuffle($pieces);
+        $cuts = CutList::fromLengths($pieces, 300.0);
+        expect($cuts)->toHaveCount(4)->and(array_column($cuts, 'wasteMm'))->toEqualWithDelta([0.0, 0.0, 0.0, 0.0], 1e-6);
+    })->with(range(1, 20));
+
+    it('takes the shortest stock that a piece goes into, and the one of it that is used up', function () {
+        $cuts = CutList::of([100.0, 60.5, 39.5], [300.0, 150.0, 100.0, 100.0]);
+        expect(array_column($cuts, 'stockMm'))->toEqualWithDelta([100.0, 100.0], 1e-6)
+            ->and(array_column($cuts, 'pieces'))->toEqual([[100.0], [60.5, 39.5]]);
+    });
+
     it('fills as few bars as the sum of the pieces asks for, where that can be', function () {
         // Bars of 100; 361 mm of pieces ask for four at least.
         $pieces = [45.0, 45.0, 45.0, 36.0, 36.0, 36.0, 31.0, 31.0, 14.0, 14.0, 14.0, 14.0];
