@@ -156,7 +156,8 @@ serve() {
 }
 
 # A PostgreSQL of its own on loopback, of the user that Debian made for it where this is root, with a database for each core; it need
-# not outlive a fall of the machine.
+# not outlive a fall of the machine. Whoever starts it calls throw_away at the end.
+pg_home=
 throwaway_postgres() {
     pg_home=$(mktemp -d)
     pg_bin=$(ls -d /usr/lib/postgresql/*/bin | sort -V | tail -n 1)
@@ -164,7 +165,6 @@ throwaway_postgres() {
     [ "$(id -u)" -ne 0 ] || { as_pg=(setpriv --reuid=postgres --regid=postgres --init-groups); chown postgres "$pg_home"; }
     export PGHOST=127.0.0.1 PGPORT=${IMPA_TEST_PGPORT:-5499} PGUSER=impa PGPASSWORD=
     local settings="-p $PGPORT -k $pg_home -c listen_addresses=127.0.0.1 -c fsync=off -c full_page_writes=off -c synchronous_commit=off"
-    trap throw_away EXIT
     (
         cd /
         "${as_pg[@]}" "$pg_bin/initdb" -D "$pg_home/data" -A trust -U impa -E UTF8 --no-sync >/dev/null
@@ -173,7 +173,8 @@ throwaway_postgres() {
     for i in $(seq "$(nproc)"); do createdb "impa_$i"; done
 }
 throw_away() {
-    trap - EXIT
+    [ -n "$pg_home" ] || return 0
     (cd / && "${as_pg[@]}" "$pg_bin/pg_ctl" -D "$pg_home/data" -m immediate -s stop) || true
     rm -rf "$pg_home"
+    pg_home=
 }
