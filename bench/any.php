@@ -8,7 +8,7 @@ use Impa\Tests\Support\AnyFigure;
 use Impa\Tests\Support\Doors;
 
 /*
- * Documents made by chance from formats/impa-figure-1.schema.json, at every reckoning door: numbers that are numbers, or words. Prints
+ * Documents made by chance from formats/impa-figure-2.schema.json, at every reckoning door: numbers that are numbers, or words. Prints
  * how many the check took in and the slowest doors; each fault with its seed, and exit 1 where there is one:
  *   php -d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M bench/any.php [documents] [first seed]
  */

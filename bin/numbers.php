@@ -111,7 +111,6 @@ function sigmas(HandModel $hand): array
 }
 
 $house = Densities::house();
-$pace = Pace::house();
 $firm = implode(', ', array_column(Firmness::cases(), 'value'));
 
 /** What pages ask for by name. */
@@ -145,7 +144,7 @@ $numbers = [
 
         return implode("\n", $rows);
     },
-    'coverings' => static function () use ($house): string {
+    'coverings' => static function (): string {
         $of = Covering::of(...);
         [$loops, $tufts, $locks] = [$of(CoveringWay::Loops), $of(CoveringWay::Tufts), $of(CoveringWay::Locks)];
         $curls = $of(CoveringWay::Curls);
@@ -158,7 +157,7 @@ $numbers = [
                 '| loops | per cm2 (%s) x (2 x height (%s mm) + pitch) of yarn, at the g/m of the yarn it is matched with, or %s |',
                 $loops->perCm2,
                 $loops->lengthMm,
-                of($house, 'yarnGPerM'),
+                of(Densities::class, 'YARN_G_PER_M'),
             ),
             say(
                 '| tufts, locks, curls | per cm2 (%s; %s; %s) x mg each (%s; %s; %s) |',
@@ -178,9 +177,9 @@ $numbers = [
                 '| sheet with film fibres, pre-felt | a flat piece: its outline as it is cut, as thick as it is, no rim rounded, '.
                     'and nothing inside; round anything else: its surface, as thick as the cover; %s %% more for cutting, at %s g/cm3; '.
                     '%s mg of film fibres per cm2 |',
-                100 * $house->cutWaste,
-                $house->sheet,
-                1000 * $house->filmGPerCm2,
+                100 * Densities::CUT_WASTE,
+                Densities::SHEET,
+                1000 * Densities::FILM_G_PER_CM2,
             ),
             say(
                 '| ribbon round a wire | a helix that climbs by what the overlap (%s %%) leaves of the ribbon (%s mm), %s mm of '.
@@ -210,7 +209,7 @@ $numbers = [
     'portions' => static fn (): string => table([
         [
             'loose wool before felting',
-            say('2 to 3 times the bulk of the felted part; Impa takes %s', $house->loose),
+            say('2 to 3 times the bulk of the felted part; Impa takes %s', Densities::LOOSE),
             'CP',
         ],
         [
@@ -251,63 +250,75 @@ $numbers = [
             say('%s g/cm3', Densities::FIBRE_G_PER_CM3),
             'Morton and Hearle, Physical Properties of Textile Fibres, from memory',
         ],
-        ['stuffing; foam', say('%s x the felt\'s; %s g/cm3', of($house, 'stuffingShare'), of($house, 'foam')), 'house'],
+        [
+            'stuffing; foam',
+            say('%s x the felt\'s; %s g/cm3', of(Densities::class, 'STUFFING_SHARE'), of(Densities::class, 'FOAM')),
+            'house',
+        ],
         [
             'waste: cover, inside, what is cut from a sheet',
-            implode(', ', array_map(pc(...), [$house->coverWaste, $house->insideWaste, $house->cutWaste])),
+            implode(', ', array_map(pc(...), [$house->coverWaste, $house->insideWaste, Densities::CUT_WASTE])),
             'house',
         ],
         [
             'a wisp',
-            say('%s mg on a mm2: 1.5 mm x 0.2 g/cm3 x 1.5 for what is driven in', $house->wispMgPerMm2),
+            say('%s mg on a mm2: 1.5 mm x 0.2 g/cm3 x 1.5 for what is driven in', Densities::WISP_MG_PER_MM2),
             'house',
         ],
         [
             'yarn for loops; ribbon and lays of tops',
             say(
                 '%s g/m; %s g/m per mm of width; a yarn that was weighed replaces its own',
-                of($house, 'yarnGPerM'),
-                $house->ribbonGPerMPerMm,
+                of(Densities::class, 'YARN_G_PER_M'),
+                Densities::RIBBON_G_PER_M_PER_MM,
             ),
             'house',
         ],
-        ['sheet and pre-felt; film fibres', say('%s g/cm3; %s mg/cm2', $house->sheet, 1000 * $house->filmGPerCm2), 'house'],
+        ['sheet and pre-felt; film fibres', say('%s g/cm3; %s mg/cm2', Densities::SHEET, 1000 * Densities::FILM_G_PER_CM2), 'house'],
     ]),
     'minutes' => static fn (): string => table([
         [
             'bulk of so many grams',
             say(
                 '%s x grams^%s; a felted piece in all at least %s',
-                of($pace, 'bulk'),
-                of($pace, 'power'),
+                of(Pace::class, 'BULK'),
+                of(Pace::class, 'POWER'),
                 of(Pace::class, 'LEAST'),
             ),
             'house',
         ],
-        ['times that, by firmness: '.$firm, several(of($pace, 'effort')), 'house'],
+        ['times that, by firmness: '.$firm, several(of(Pace::class, 'EFFORT')), 'house'],
         [
             'three needles in one holder',
             say(
                 '%s times as fast; from %s g on, %s mm broad',
-                of($pace, 'holder'),
+                of(Pace::class, 'HOLDER'),
                 of(Pace::class, 'HOLDER_FROM_G'),
                 of(Pace::class, 'HOLDER_BROAD_MM'),
             ),
             'CP',
         ],
-        ['surface, and where a face goes, per cm2', these($pace, 'surfacePerCm2', 'facePerCm2'), 'house'],
-        ['mix a colour, divide the portions, put a foam core in', these($pace, 'mix', 'portion', 'foam'), 'house'],
-        ['wire: bend it, lead it through; weight in the base; a flat base', these($pace, 'wire', 'thread', 'weight', 'flatten'), 'house'],
-        ['compare a pair, mark a face, cut a slit, put a loop in', these($pace, 'compare', 'mark', 'slit', 'loop'), 'house'],
-        ['join, hide the seam, press with steam, trim, last look', these($pace, 'join', 'hide', 'press', 'trim', 'inspect'), 'house'],
+        ['surface, and where a face goes, per cm2', these(Pace::class, 'SURFACE_PER_CM2', 'FACE_PER_CM2'), 'house'],
+        ['mix a colour, divide the portions, put a foam core in', these(Pace::class, 'MIX', 'PORTION', 'FOAM'), 'house'],
+        [
+            'wire: bend it, lead it through; weight in the base; a flat base',
+            these(Pace::class, 'WIRE', 'THREAD', 'WEIGHT', 'FLATTEN'),
+            'house',
+        ],
+        ['compare a pair, mark a face, cut a slit, put a loop in', these(Pace::class, 'COMPARE', 'MARK', 'SLIT', 'LOOP'), 'house'],
+        [
+            'join, hide the seam, press with steam, steam to shape, trim, last look',
+            these(Pace::class, 'JOIN', 'HIDE', 'PRESS', 'STEAM', 'TRIM', 'INSPECT'),
+            'house',
+        ],
         [
             'spot, line, spark; what is sewn or glued on; its drying',
-            these($pace, 'spot', 'line', 'spark').'; '.these($pace, 'fixed').'; '.these($pace, 'drying'),
+            these(Pace::class, 'SPOT', 'LINE', 'SPARK').'; '.these(Pace::class, 'FIXED').'; '.these(Pace::class, 'DRYING'),
             'house',
         ],
         [
             'one loop, tuft, lock, lay of hair, a metre of ribbon, of strands; a cut sheet',
-            several(of($pace, 'each')).'; '.these($pace, 'cut'),
+            several(of(Pace::class, 'EACH')).'; '.these(Pace::class, 'CUT'),
             'house',
         ],
         [
@@ -316,9 +327,9 @@ $numbers = [
                 '%s; 1/%s; %s; %s; %s',
                 of(Pace::class, 'PIN_ON'),
                 of(Pace::class, 'RIM_MM'),
-                of($pace, 'stitch'),
-                of($pace, 'open'),
-                of($pace, 'ribbon'),
+                of(Pace::class, 'STITCH'),
+                of(Pace::class, 'OPEN'),
+                of(Pace::class, 'RIBBON'),
             ),
             'house',
         ],

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Api\Problem;
 use App\Console\Kernel;
 use App\Http\Middleware\BoundedBody;
 use App\Http\Middleware\ContentSecurity;
@@ -9,7 +10,6 @@ use App\Http\Middleware\KnownFelter;
 use App\Http\Middleware\OnlyOwn;
 use App\Http\Middleware\OnlyThisMachine;
 use App\Http\Middleware\TellingRequests;
-use App\Http\Problem;
 use App\Sharing\Pairing;
 use Illuminate\Contracts\Console\Kernel as ConsoleKernel;
 use Illuminate\Database\QueryException;

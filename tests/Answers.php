@@ -91,13 +91,7 @@ final class Answers
         static $validator = null;
         if ($validator === null) {
             $validator = new Validator();
-            $ours = ['figure', 'plan', 'balance', 'steps', 'schedule', 'armature', 'hand', 'photo-check'];
-            $named = [...$ours, 'set', 'set-plan', 'kit', 'booklet', 'flat'];
-            $documents = array_map(static fn (string $n): string => $n.'-1.schema', $named);
-            foreach (['http-1.openapi', ...$documents] as $name) {
-                $file = "formats/impa-{$name}.json";
-                $validator->resolver()?->registerFile('https://impa.invalid/'.$file, base_path($file));
-            }
+            $validator->resolver()?->registerPrefix('https://impa.invalid/formats/', base_path('formats'));
         }
 
         return $validator;

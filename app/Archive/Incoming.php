@@ -6,6 +6,7 @@ namespace App\Archive;
 
 use App\Accounts\CurrentFelter;
 use App\Hand\OwnHand;
+use App\Hand\Profile;
 use App\Models\Figure;
 use App\Models\FigureSet;
 use App\Models\Picture;
@@ -169,7 +170,7 @@ final class Incoming
         }
         $picture = $this->numbers->pictures[Row::text($about, 'picture')] ?? null;
         $instead = $state === 'conflict' && $conflict === Conflict::Replace ? $this->numbers->figures[$uuid] : null;
-        $id = Figure::carry($document, $json, $instead, [
+        $id = Figure::carry($document, Profile::summary($document), $json, $instead, [
             'uuid' => $name,
             'picture_id' => $picture,
             ...self::checked('figures', [

@@ -9,7 +9,6 @@ use App\Models\Log\FinishedPart;
 use App\Models\Log\FinishedStep;
 use App\Models\Log\HandMark;
 use App\Store\Record;
-use Impa\Figure\Document\FigureRefused;
 use Impa\Hand\Hand;
 use Impa\Hand\Observation;
 use Impa\Hand\TimedStep;
@@ -37,11 +36,7 @@ final class OwnHand
             /** @var list<Figure> $figures */
             $figures = Figure::query()->latest('updated_at')->limit(self::REWEIGHED)->get()->all();
             foreach ($figures as $figure) {
-                try {
-                    $figure->reckonAnew();
-                } catch (FigureRefused) {
-                    // What can no longer be read keeps its numbers; it is told when it is opened.
-                }
+                Profile::reckonAnew($figure);
             }
         }, 'reckon with the new hand');
     }

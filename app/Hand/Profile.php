@@ -5,16 +5,19 @@ declare(strict_types=1);
 namespace App\Hand;
 
 use App\Building\KnownReach;
+use App\Models\Figure as KeptFigure;
 use App\Models\Needle;
 use App\Stash\Stash;
 use Impa\Build\Work;
 use Impa\Face\Needles;
+use Impa\Figure\Document\FigureRefused;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
 use Impa\Material\CoveringWay;
 use Impa\Material\Densities;
 use Impa\Material\Pace;
 use Impa\Plan\Plan;
+use Impa\Plan\Summary;
 use Impa\Stash\Matching;
 use Impa\Stash\StashWool;
 use Impa\Stash\Supply\Reserve;
@@ -23,7 +26,7 @@ use Impa\Wool\Ledger\Ledger;
 
 /**
  * What every estimate asks of the felter who asks: how dense and how fast her hand is, the needles in her box, the yarn of her stash.
- * Whoever wants a number of hers asks here, so that none of it can be forgotten (tests/Feature/ArchTest.php).
+ * Whoever wants a number of hers asks here, so that none of it can be forgotten (tests/Feature/House/ArchTest.php).
  */
 final class Profile
 {
@@ -59,6 +62,35 @@ final class Profile
     public static function plan(Figure $figure): Plan
     {
         return Plan::of($figure, self::needles(), self::densities($figure), self::pace(), KnownReach::of(...));
+    }
+
+    /** What the shelf shows of a figure. */
+    public static function summary(Figure $figure): Summary
+    {
+        return Summary::of(self::plan($figure));
+    }
+
+    /** What the shelf shows of a figure that is kept, by the rules of today; what can no longer be read keeps its numbers. */
+    public static function shown(KeptFigure $kept): Summary
+    {
+        if (! $kept->isByOlderRules()) {
+            return $kept->summary();
+        }
+        $document = $kept->document ?? KeptFigure::withTrashed()->whereKey($kept->id)->value('document');
+        try {
+            return self::summary(Figure::fromJson(is_string($document) ? $document : ''));
+        } catch (FigureRefused) {
+            return $kept->summary();
+        }
+    }
+
+    /** Keeps what the shelf shows by what is known now; of what can no longer be read, nothing: that is told when it is opened. */
+    public static function reckonAnew(KeptFigure $kept): void
+    {
+        try {
+            $kept->keepSummary(self::summary(Figure::fromJson($kept->document)));
+        } catch (FigureRefused) {
+        }
     }
 
     public static function work(Figure $figure): Work

@@ -25,7 +25,7 @@ final class TimedSteps
             return;
         }
         $work = Profile::work(FigureDocument::fromJson($figure->document));
-        $done = array_flip($figure->load('marks')->doneSteps());
+        $done = array_flip($figure->load('marks')->done($work->keys()));
         $minutes = array_column(FigureLog::of($figure, $work)['steps'], 'done', 'key');
         $known = FinishedStep::query()->where('figure_id', $figure->id)->get()->keyBy('step');
         $now = [];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Api\Problem;
 use Closure;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 use Throwable;

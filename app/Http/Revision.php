@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http;
 
-use App\Http\Requests\Body;
+use App\Api\Body;
+use App\Api\Stale;
 
 /**
  * Under which revision something stands that has no number of its own: told by what it is, so that every way in which it changes is

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Hand\Profile;
 use App\Models\Figure;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\Request;
@@ -26,7 +27,7 @@ final class Shelf
             ->paginate(
                 self::PER_PAGE,
                 [
-                    'id', 'name', 'revision', 'total_g', 'hands_minutes', 'steps', 'step_keys', 'updated_at', 'deleted_at',
+                    'id', 'name', 'revision', 'total_g', 'hands_minutes', 'step_keys', 'reckoning', 'updated_at', 'deleted_at',
                 ],
                 page: max(1, $request->integer('page', 1)),
             );
@@ -45,14 +46,16 @@ final class Shelf
     /** @return array<string, mixed> */
     private static function card(Figure $figure): array
     {
+        $summary = Profile::shown($figure);
+
         return [
             'id' => $figure->id,
             'name' => $figure->name,
             'revision' => $figure->revision,
-            'totalG' => $figure->total_g,
-            'handsMinutes' => $figure->hands_minutes,
-            'steps' => $figure->steps,
-            'done' => count($figure->doneSteps()),
+            'totalG' => $summary->totalG,
+            'handsMinutes' => $summary->handsMinutes,
+            'steps' => count($summary->steps),
+            'done' => count($figure->done($summary->steps)),
             'changedAt' => $figure->updated_at->toIso8601String(),
         ];
     }

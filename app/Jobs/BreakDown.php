@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Accounts\CurrentFelter;
-use App\Http\Problem;
-use App\Http\Requests\Body;
+use App\Api\Body;
+use App\Api\Problem;
 use App\Models\BreakdownJob;
 use App\Seeing\DrawnFigure;
 use App\Seeing\GivenUp;

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Accounts\CurrentFelter;
-use App\Hand\Profile;
 use App\Models\Concerns\Owned;
 use App\Models\Concerns\Travels;
 use App\Models\Log\StepMark;
@@ -19,6 +18,8 @@ use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Support\Carbon;
 use Impa\Figure\Editing\Anew;
 use Impa\Figure\Figure as FigureDocument;
+use Impa\Figure\Upgrade\Upgrade;
+use Impa\Plan\Summary;
 use stdClass;
 
 /**
@@ -35,6 +36,7 @@ use stdClass;
  * @property float $hands_minutes
  * @property int $steps
  * @property string $step_keys a list as JSON
+ * @property int $reckoning version of the rules that these three are by
  * @property string $present_step key of the step that lies open; empty for the next one
  * @property Carbon $updated_at
  * @property ?Carbon $deleted_at
@@ -77,9 +79,9 @@ final class Figure extends Model
         return $this->belongsTo(Picture::class);
     }
 
-    public static function lay(FigureDocument $figure, ?int $pictureId, bool $isDemo = false): self
+    public static function lay(FigureDocument $figure, Summary $summary, ?int $pictureId, bool $isDemo = false): self
     {
-        $model = new self(self::columns($figure) + ['picture_id' => $pictureId, 'is_demo' => $isDemo, 'revision' => 1]);
+        $model = new self(self::columns($figure, $summary) + ['picture_id' => $pictureId, 'is_demo' => $isDemo, 'revision' => 1]);
         Transaction::together(static function () use ($model): void {
             $model->save();
             $model->keep();
@@ -94,9 +96,9 @@ final class Figure extends Model
      * @param  array<string, mixed>  $row  what else is known of it
      * @return int its number here
      */
-    public static function carry(FigureDocument $figure, string $json, ?int $instead, array $row): int
+    public static function carry(FigureDocument $figure, Summary $summary, string $json, ?int $instead, array $row): int
     {
-        $columns = ['document' => $json] + $row + self::columns($figure);
+        $columns = ['document' => $json] + $row + self::columns($figure, $summary);
         if ($instead === null) {
             return (int) CurrentFelter::rows('figures')->insertGetId(CurrentFelter::own() + $columns);
         }
@@ -108,10 +110,16 @@ final class Figure extends Model
         return $instead;
     }
 
-    /** Saves a new revision if nobody saved one since; tells whether it did. */
-    public function replace(FigureDocument $figure, int $basedOn): bool
+    /** Its document in the newest form. */
+    public function newest(): ?stdClass
     {
-        $columns = self::columns($figure) + ['revision' => $basedOn + 1];
+        return Upgrade::read($this->document);
+    }
+
+    /** Saves a new revision if nobody saved one since; tells whether it did. */
+    public function replace(FigureDocument $figure, Summary $summary, int $basedOn): bool
+    {
+        $columns = self::columns($figure, $summary) + ['revision' => $basedOn + 1];
         $saved = 0;
         Transaction::together(function () use ($columns, $basedOn, &$saved): void {
             // The revision is asked for in the same statement, so that of two windows one wins and one is told.
@@ -130,15 +138,15 @@ final class Figure extends Model
     /** Nothing is done of what was taken away and made anew under its old key; ticks of what an undo brings back stay. */
     private function forgetAnew(string $before): void
     {
-        [$now, $was] = [json_decode($this->document), json_decode($before)];
+        [$now, $was] = [$this->newest(), Upgrade::read($before)];
         $marked = array_filter($this->marks()->pluck('step')->all(), is_string(...));
-        if ($marked === [] || ! $now instanceof stdClass || ! $was instanceof stdClass) {
+        if ($marked === [] || $now === null || $was === null) {
             return;
         }
         $earlier = (function (): Generator {
             foreach ($this->revisions()->orderByDesc('revision')->lazy(10) as $revision) {
-                $document = json_decode($revision->document);
-                if ($document instanceof stdClass) {
+                $document = Upgrade::read($revision->document);
+                if ($document !== null) {
                     yield $document;
                 }
             }
@@ -149,54 +157,54 @@ final class Figure extends Model
         }
     }
 
-    /** What the shelf shows, reckoned anew by the rules of today: the document and its revision stay. */
-    public function reckonAnew(): void
+    /** What the shelf shows from now on; the document and its revision stay. */
+    public function keepSummary(Summary $summary): void
     {
-        $figure = FigureDocument::fromJson($this->document);
-        self::withTrashed()
-            ->whereKey($this->id)
-            ->toBase()
-            ->update(array_diff_key(self::columns($figure), ['document' => true, 'name' => true]));
+        self::withTrashed()->whereKey($this->id)->toBase()->update(self::shown($summary));
     }
 
-    /** @return array{int, string, float} steps, their keys and grams as the rules of today have them */
-    public function wouldShow(): array
-    {
-        $columns = self::columns(FigureDocument::fromJson($this->document));
-
-        return [$columns['steps'], $columns['step_keys'], round($columns['total_g'], 4)];
-    }
-
-    /** @return list<string> keys of the steps of its plan, in order */
-    public function stepKeys(): array
+    /** What the shelf was told last; by older rules where `isByOlderRules`. */
+    public function summary(): Summary
     {
         $keys = json_decode($this->step_keys, true);
 
-        return array_values(array_filter(is_array($keys) ? $keys : [], is_string(...)));
+        return new Summary(
+            $this->total_g,
+            $this->hands_minutes,
+            array_values(array_filter(is_array($keys) ? $keys : [], is_string(...))),
+        );
     }
 
-    /** @return list<string> keys of the steps that are done; what is no step of its plan any more is not among them */
-    public function doneSteps(): array
+    public function isByOlderRules(): bool
     {
-        $marked = $this->marks->pluck('step')->all();
-
-        return array_values(array_filter($this->stepKeys(), static fn (string $key): bool => in_array($key, $marked, true)));
+        return $this->reckoning < Summary::VERSION;
     }
 
-    /** @return array{name: string, document: string, total_g: float, hands_minutes: float, steps: int, step_keys: string} */
-    private static function columns(FigureDocument $figure): array
+    /**
+     * @param  list<string>  $steps  keys of its plan
+     * @return list<string> those that are done, in that order; what is ticked and no step any more is not among them
+     */
+    public function done(array $steps): array
     {
-        $plan = Profile::plan($figure);
-        $keys = $plan->work()->keys();
+        return array_values(array_intersect($steps, array_filter($this->marks->pluck('step')->all(), is_string(...))));
+    }
 
+    /** @return array<string, mixed> */
+    private static function columns(FigureDocument $figure, Summary $summary): array
+    {
+        // A store may cut a text at a NUL.
+        return ['name' => str_replace("\0", ' ', $figure->name), 'document' => $figure->toJson()] + self::shown($summary);
+    }
+
+    /** @return array<string, mixed> */
+    private static function shown(Summary $summary): array
+    {
         return [
-            // A store may cut a text at it.
-            'name' => str_replace("\0", ' ', $figure->name),
-            'document' => $figure->toJson(),
-            'total_g' => $plan->totalG(),
-            'hands_minutes' => $plan->handsMinutes(),
-            'steps' => count($keys),
-            'step_keys' => json_encode($keys, JSON_THROW_ON_ERROR),
+            'total_g' => $summary->totalG,
+            'hands_minutes' => $summary->handsMinutes,
+            'steps' => count($summary->steps),
+            'step_keys' => json_encode($summary->steps, JSON_THROW_ON_ERROR),
+            'reckoning' => Summary::VERSION,
         ];
     }
 

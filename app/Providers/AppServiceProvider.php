@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Accounts\OwnPolicy;
+use App\Api\Body;
 use App\Hand\OwnHand;
-use App\Http\Requests\Body;
 use App\Models\BreakdownJob;
 use App\Models\Device;
 use App\Models\Figure;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Seeing;
 
-use App\Http\Requests\Body;
+use App\Api\Body;
 use App\Models\Picture;
 use Impa\Seeing\Breakdown;
 use Impa\Seeing\Editing\SeenAgain;

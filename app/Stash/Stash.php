@@ -114,11 +114,7 @@ final class Stash
     public static function reweigh(): void
     {
         foreach (Figure::withTrashed()->where('document', 'like', '%"loops"%')->get() as $figure) {
-            $document = FigureDocument::fromJson($figure->document);
-            Figure::withTrashed()
-                ->whereKey($figure->id)
-                ->toBase()
-                ->update(['total_g' => Profile::ledger($document)->totalG()]);
+            Profile::reckonAnew($figure);
         }
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Store;
 
 use App\Accounts\CurrentFelter;
+use App\Hand\Profile;
 use App\Models\Felter;
 use App\Models\Figure;
 use App\Models\Wool;
@@ -171,12 +172,14 @@ final class Doctor
     private function figure(Figure $figure, int $felter): void
     {
         try {
-            FigureDocument::fromJson($figure->document);
+            $today = Profile::summary(FigureDocument::fromJson($figure->document));
         } catch (FigureRefused) {
             $revision = self::lastReadable($figure);
             $put = $revision === null ? null : static function () use ($figure, $revision, $felter): void {
-                $replace = static fn (): bool => $figure->replace(FigureDocument::fromJson($revision), $figure->revision);
-                CurrentFelter::being($felter, $replace);
+                CurrentFelter::being($felter, static function () use ($figure, $revision): void {
+                    $document = FigureDocument::fromJson($revision);
+                    $figure->replace($document, Profile::summary($document), $figure->revision);
+                });
             };
             $done = 'its last revision that can be read was put back';
             $this->say("Figure {$figure->id}, \"{$figure->name}\", cannot be read.", $put, $done);
@@ -191,11 +194,8 @@ final class Doctor
             };
             $this->say("Figure {$figure->id}, \"{$figure->name}\", is not in its own history.", $keep, 'written into it');
         }
-        $before = [$figure->steps, $figure->step_keys, round($figure->total_g, 4)];
-        $reckon = static function () use ($figure, $felter): void {
-            CurrentFelter::being($felter, static fn () => $figure->reckonAnew());
-        };
-        if ($figure->wouldShow() !== $before) {
+        $reckon = static fn () => CurrentFelter::being($felter, static fn () => $figure->keepSummary($today));
+        if ($figure->isByOlderRules() || ! $figure->summary()->tells($today)) {
             $this->say("The shelf shows old numbers of figure {$figure->id}, \"{$figure->name}\".", $reckon, 'reckoned anew');
         }
     }

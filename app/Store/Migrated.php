@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Store;
 
 use App\Accounts\CurrentFelter;
+use App\Hand\Profile;
 use App\Models\Figure;
 use Illuminate\Database\Events\MigrationsEnded;
 use Illuminate\Support\Facades\DB;
-use Impa\Figure\Document\FigureRefused;
 
 /** After the tables were brought up to date, when all of them are there: what the shelf shows is reckoned by the rules of today. */
 final class Migrated
@@ -21,11 +21,7 @@ final class Migrated
         foreach (DB::table('figures')->distinct()->pluck('felter_id') as $felter) {
             CurrentFelter::being(is_numeric($felter) ? (int) $felter : 0, static function (): void {
                 foreach (Figure::withTrashed()->lazyById(50) as $figure) {
-                    try {
-                        $figure->reckonAnew();
-                    } catch (FigureRefused) {
-                        // What can no longer be read keeps its numbers; it is told when it is opened.
-                    }
+                    Profile::reckonAnew($figure);
                 }
             });
         }

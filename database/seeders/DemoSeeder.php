@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\Hand\Profile;
 use App\Models\Figure;
 use App\Models\FigureSet;
 use App\Models\Picture;
@@ -35,11 +36,8 @@ final class DemoSeeder extends Seeder
         foreach (self::FIGURES as $name) {
             $file = base_path("demo/{$name}.png");
             $picture = is_file($file) ? Picture::keep((string) file_get_contents($file)) : null;
-            $figure = Figure::lay(
-                FigureDocument::fromJson((string) file_get_contents(base_path("demo/{$name}.impa.json"))),
-                $picture?->id,
-                isDemo: true,
-            );
+            $document = FigureDocument::fromJson((string) file_get_contents(base_path("demo/{$name}.impa.json")));
+            $figure = Figure::lay($document, Profile::summary($document), $picture?->id, isDemo: true);
             $figures[$name] = $figure;
             if ($name === 'bobbin') {
                 foreach (['portion', 'core:head', 'core:body'] as $step) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Support;
 
 use App\Accounts\CurrentFelter;
+use App\Hand\Profile;
 use App\Models\BreakdownJob;
 use App\Models\Device;
 use App\Models\Felter;
@@ -83,12 +84,13 @@ final class Belongings
             'name' => "Yarn of {$mark}", 'hex' => '#2f8f86', 'preparation' => 'yarn', 'grams_left' => 90, 'g_per_m' => 2,
         ]);
         $read = FigureDocument::fromJson(json_encode($document, JSON_THROW_ON_ERROR));
-        $figure = Figure::lay($read, $picture->id);
-        $binned = Figure::lay($read, null);
+        $summary = Profile::summary($read);
+        $figure = Figure::lay($read, $summary, $picture->id);
+        $binned = Figure::lay($read, $summary, null);
         $binned->delete();
         $swatch = Swatch::query()->create(['shares' => [$wool->id => 0.5, $other->id => 0.5], 'hex' => '#446644', 'created_at' => now()]);
         CurrentFelter::rows('weighings')->insert(CurrentFelter::own() + ['wool_id' => $wool->id, 'grams' => 200, 'created_at' => now()]);
-        $finished = Figure::lay($read, $picture->id);
+        $finished = Figure::lay($read, $summary, $picture->id);
         Stash::finish($finished, []);
         Stash::happen(static fn (Drawer $drawer): Drawer => $drawer->setAside($figure->id, [$wool->id => 2.0]));
         $members = json_encode([['figure' => $figure->id, 'name' => 'One', 'count' => 1]], JSON_THROW_ON_ERROR);

@@ -21,7 +21,7 @@ export const withComponents = (options: VuetifyOptions = {}) =>
 /** A small figure of our own: a body, a head on it with two ears and an eye. */
 export const plain = (): Figure => ({
   format: 'impa-figure',
-  version: 1,
+  version: 2,
   name: 'Test',
   heightMm: 80,
   colours: [
@@ -60,6 +60,7 @@ export const plain = (): Figure => ({
     {
       key: 'eye',
       name: 'Eye',
+      role: 'eye',
       on: 'head',
       kind: 'disc',
       widthMm: 4,
@@ -87,7 +88,7 @@ export async function onTable(
   board: Partial<Board> | null = null,
 ): Promise<OnTable> {
   localStorage.clear()
-  // As PHP sends them: tests/Feature/ReckoningTest.php holds the two against each other.
+  // As PHP sends them: tests/Feature/Shelf/ReckoningTest.php holds the two against each other.
   Object.assign(trade, words)
   // Dialogs ask where the window stands; the stand-in for a browser does not know.
   vi.stubGlobal('visualViewport', new EventTarget())

@@ -11,7 +11,7 @@ const sender = async (request: APIRequestContext) => {
 /** A figure of one ball, of a wool that is no other test's. */
 const ball = (name: string) => ({
   format: 'impa-figure',
-  version: 1,
+  version: 2,
   name,
   heightMm: 30,
   colours: [{ key: 'own', hex: '#123456', mix: [{ wool: 'Together', percent: 100 }] }],

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
-use App\Http\Problem;
+use App\Api\Problem;
 use App\Sharing\Pairing;
 use App\Sharing\Share;
 use Closure;

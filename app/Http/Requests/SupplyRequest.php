@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Api\Body;
 use App\Hand\Profile;
 use App\Shop\Mood;
 use App\Shop\Shop;

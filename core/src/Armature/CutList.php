@@ -6,7 +6,8 @@ namespace Impa\Armature;
 
 /**
  * Pieces of wire cut from the stock at hand with the least waste (the one-dimensional cutting stock problem): every way is tried, bounded
- * by the best so far, while the pieces are few; the longest first into where they fit best (best fit decreasing), where they are many.
+ * by the best so far, while the pieces are few. The first that is tried is a good one: each piece, the longest first, goes where it fits
+ * best (best fit decreasing).
  *
  * @phpstan-type Cut array{stockMm: float, pieces: list<float>, wasteMm: float}
  */
@@ -28,9 +29,8 @@ final class CutList
 
     /**
      * @param  list<float>  $pieces  longest first
-     * @param  list<float>  $stock  longest first
      */
-    private function __construct(private array $pieces, private array $stock, private float $wanted)
+    private function __construct(private array $pieces, private float $wanted)
     {
     }
 
@@ -51,8 +51,7 @@ final class CutList
         if ($stockMm === [] || $piecesMm[0] > $stockMm[0] + self::EXACT_MM) {
             throw ArmatureRefused::stockTooShort($piecesMm[0], $stockMm[0] ?? 0.0);
         }
-        $list = new self($piecesMm, $stockMm, array_sum($piecesMm));
-        $list->fit();
+        $list = new self($piecesMm, array_sum($piecesMm));
         $list->try(0, [], 0.0, $stockMm);
         if ($list->bestUsed === INF) {
             throw ArmatureRefused::stockNotEnough($list->wanted, array_sum($stockMm));
@@ -81,36 +80,6 @@ final class CutList
         return self::of($piecesMm, array_fill(0, max(1, count($piecesMm)), $lengthMm));
     }
 
-    /** A good way to begin with. */
-    private function fit(): void
-    {
-        $bars = [];
-        $stock = $this->stock;
-        foreach ($this->pieces as $piece) {
-            $into = -1;
-            foreach ($bars as $i => [$room]) {
-                if ($room >= $piece - self::EXACT_MM && ($into < 0 || $room < $bars[$into][0])) {
-                    $into = $i;
-                }
-            }
-            if ($into < 0) {
-                // The shortest stock that it goes into.
-                $fitting = array_filter($stock, static fn (float $mm): bool => $mm >= $piece - self::EXACT_MM);
-                if ($fitting === []) {
-                    return;
-                }
-                $at = (int) array_key_last($fitting);
-                $into = count($bars);
-                $bars[] = [$stock[$at], []];
-                unset($stock[$at]);
-            }
-            $bars[$into][0] -= $piece;
-            $bars[$into][1][] = $piece;
-        }
-        $this->best = $bars;
-        $this->bestUsed = array_sum(array_map(static fn (array $b): float => $b[0] + array_sum($b[1]), $bars));
-    }
-
     /**
      * @param  list<array{float, list<float>}>  $bars  that are begun
      * @param  array<int, float>  $stock  that is not
@@ -133,25 +102,34 @@ final class CutList
             return;
         }
         $piece = $this->pieces[$at];
-        $seen = [];
-        foreach ($bars as $i => [$free, $pieces]) {
-            // Two with the same room are the same.
-            if ($free >= $piece - self::EXACT_MM && ! isset($seen[(string) round($free, 4)])) {
-                $seen[(string) round($free, 4)] = true;
-                $next = $bars;
-                $next[$i] = [$free - $piece, [...$pieces, $piece]];
-                $this->try($at + 1, $next, $used, $stock);
-            }
+        foreach (self::roomFor($piece, array_column($bars, 0)) as $i => $free) {
+            $next = $bars;
+            $next[$i] = [$free - $piece, [...$bars[$i][1], $piece]];
+            $this->try($at + 1, $next, $used, $stock);
         }
-        $opened = [];
-        foreach ($stock as $i => $mm) {
-            if ($mm >= $piece - self::EXACT_MM && ! isset($opened[(string) round($mm, 4)])) {
-                $opened[(string) round($mm, 4)] = true;
-                $rest = $stock;
-                unset($rest[$i]);
-                $this->try($at + 1, [...$bars, [$mm - $piece, [$piece]]], $used + $mm, $rest);
-            }
+        foreach (self::roomFor($piece, $stock) as $i => $mm) {
+            $rest = $stock;
+            unset($rest[$i]);
+            $this->try($at + 1, [...$bars, [$mm - $piece, [$piece]]], $used + $mm, $rest);
         }
+    }
+
+    /**
+     * Where a piece goes into, the tightest first; of two with the same room one.
+     *
+     * @param  array<int, float>  $rooms
+     * @return array<int, float>
+     */
+    private static function roomFor(float $piece, array $rooms): array
+    {
+        $rooms = array_filter($rooms, static fn (float $mm): bool => $mm >= $piece - self::EXACT_MM);
+        asort($rooms);
+        $one = [];
+        foreach ($rooms as $i => $mm) {
+            $one[(string) round($mm, 4)] ??= $i;
+        }
+
+        return array_intersect_key($rooms, array_flip($one));
     }
 
     private function most(): int

@@ -227,7 +227,7 @@ final readonly class WireAdvice
     /**
      * The first place of a stride that lies as its end does, and not as its beginning.
      *
-     * @param  list<array{Placement, float}>  $pieces
+     * @param  list<Placement>  $pieces
      * @param  list<array{float, float, float}>  $steps
      */
     private static function turn(array $pieces, array $steps, int $from, int $to): int
@@ -245,7 +245,7 @@ final readonly class WireAdvice
      * The pieces of a part that a course comes near at all: the box around it, and the ball around each piece.
      *
      * @param  list<array{float, float, float}>  $course
-     * @return list<array{Placement, float}> each with its ball's radius, squared
+     * @return list<Placement>
      */
     private static function near(array $course, Part $part): array
     {
@@ -262,7 +262,7 @@ final readonly class WireAdvice
                 $far += max(0.0, min($along) - $piece->at[$axis], $piece->at[$axis] - max($along)) ** 2;
             }
             if ($far <= $radius2) {
-                $near[] = [$piece, $radius2];
+                $near[] = $piece;
             }
         }
 
@@ -280,15 +280,13 @@ final readonly class WireAdvice
     }
 
     /**
-     * @param  list<array{Placement, float}>  $pieces
+     * @param  list<Placement>  $pieces
      * @param  array{float, float, float}  $point
      */
     private static function isIn(array $pieces, array $point): bool
     {
-        foreach ($pieces as [$piece, $radius2]) {
-            [$x, $y, $z] = $piece->at;
-            $far = ($point[0] - $x) ** 2 + ($point[1] - $y) ** 2 + ($point[2] - $z) ** 2;
-            if ($far <= $radius2 && $piece->holds(...$point)) {
+        foreach ($pieces as $piece) {
+            if ($piece->holds(...$point)) {
                 return true;
             }
         }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Impa\Balance;
 
-use Impa\Figure\Base;
 use Impa\Figure\Editing\Draft;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
@@ -97,16 +96,11 @@ final class Cures
     }
 
     /**
-     * Each by a key of its own from now on, so that none takes another's tick when one goes.
-     *
      * @param  list<stdClass>  $weights
      * @return list<stdClass>
      */
     private static function withWeight(array $weights, Cure $cure): array
     {
-        foreach ($weights as $i => $weight) {
-            $weight->key = Base::weightKey($weight, $i);
-        }
         $key = Draft::besides(array_column($weights, 'key'), 'low');
 
         return [...$weights, (object) ['key' => $key, 'g' => $cure->kind === 'both' ? $cure->g : $cure->amount, 'atMm' => $cure->mm]];

@@ -28,6 +28,7 @@ use Impa\Figure\Editing\Draft;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
 use Impa\Figure\Term\DetailRole;
+use Impa\Figure\Upgrade\Upgrade;
 use Impa\Surface\Surface;
 use stdClass;
 
@@ -66,7 +67,7 @@ final class Expressions
         $head = Figure::fromJson(
             (string) json_encode([
                 'format' => 'impa-figure',
-                'version' => 1,
+                'version' => Upgrade::VERSION,
                 'name' => 'A ball',
                 'heightMm' => 60,
                 'colours' => [['key' => 'skin', 'hex' => '#e6cfa6']],

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Impa\Figure;
 
-use stdClass;
-
 /** What was done to a figure so that it stands: how much of its base is flat, and what is hidden in it. Immutable. */
 final readonly class Base
 {
@@ -15,11 +13,5 @@ final readonly class Base
      */
     public function __construct(public float $flattenMm = 0.0, public array $weights = [])
     {
-    }
-
-    /** What a weight of a document goes by: its own key, or its place where it has none. */
-    public static function weightKey(stdClass $weight, int $place): string
-    {
-        return is_string($weight->key ?? null) ? $weight->key : (string) $place;
     }
 }

@@ -11,14 +11,15 @@ use Impa\Figure\Document\FigureRefused;
 use Impa\Figure\Document\Scaling;
 use Impa\Figure\Term\FaceSchool;
 use Impa\Figure\Term\Pose;
+use Impa\Figure\Upgrade\Upgrade;
 use Impa\Shape\ShapeRefused;
 use JsonException;
 use stdClass;
 use Throwable;
 
 /**
- * A figure, read from an impa-figure document and found whole. The document itself is kept as it came,
- * members unknown to us included. Immutable.
+ * A figure, read from an impa-figure document of any version and found whole. The document itself is kept in its newest form, members
+ * unknown to us included. Immutable.
  */
 final readonly class Figure
 {
@@ -71,6 +72,7 @@ final readonly class Figure
      */
     public static function fromDocument(mixed $document): self
     {
+        $document = $document instanceof stdClass ? Upgrade::newest($document) : $document;
         $faults = FigureCheck::faults($document);
         if ($faults !== [] || ! ($document instanceof stdClass)) {
             throw FigureRefused::forFaults($faults === [] ? [Fault::at([], 'The document must be an object.')] : $faults);
@@ -87,9 +89,9 @@ final readonly class Figure
     public static function kept(string $json): self
     {
         try {
-            $document = json_decode($json, false, 64, JSON_THROW_ON_ERROR);
+            $document = Upgrade::read($json);
 
-            return $document instanceof stdClass ? self::read($document) : self::fromJson($json);
+            return $document === null ? self::fromJson($json) : self::read($document);
         } catch (Throwable) {
             return self::fromJson($json);
         }

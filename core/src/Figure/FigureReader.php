@@ -190,7 +190,7 @@ final readonly class FigureReader
                 keep: Keep::from(Members::text($detail, 'keep')),
                 meant: Members::texts($detail, 'meant'),
                 piece: [Members::text(Members::object($detail, 'piece'), 'key'), Members::text(Members::object($detail, 'piece'), 'kind')],
-                role: DetailRole::tryFrom(Members::text($detail, 'role')) ?? DetailRole::byName(Members::text($detail, 'name', $key)),
+                role: DetailRole::from(Members::text($detail, 'role', 'other')),
             );
         }
 
@@ -201,9 +201,9 @@ final readonly class FigureReader
     {
         $said = Members::object($this->document, 'base');
         $weights = [];
-        foreach (Members::members($said, 'weights') as $i => $weight) {
+        foreach (Members::members($said, 'weights') as $weight) {
             [$x, $y, $z] = array_pad(Members::numbers($weight, 'atMm'), 3, 0.0);
-            $weights[] = ['key' => Base::weightKey($weight, $i), 'g' => Members::number($weight, 'g'), 'atMm' => [$x, $y, $z]];
+            $weights[] = ['key' => Members::text($weight, 'key'), 'g' => Members::number($weight, 'g'), 'atMm' => [$x, $y, $z]];
         }
 
         return new Base(Members::number($said, 'flattenMm'), $weights);

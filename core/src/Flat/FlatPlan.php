@@ -260,29 +260,17 @@ final readonly class FlatPlan
                 array_values($flat->openings),
             ),
             'eyeHoles' => EyeHoles::suggested($this->layers),
-            'cords' => array_map(static fn (array $c): array => [
-                'detail' => $c['detail']->key,
-                'name' => $c['detail']->name,
-                'colour' => $c['detail']->colour,
+            'cords' => array_map(static fn (array $c): array => self::named($c['detail']) + [
                 'widthMm' => $c['detail']->widthMm,
                 'lengthMm' => $c['lengthMm'],
                 'mg' => $c['mg'],
             ], $this->cords()),
-            'embroidery' => array_map(static fn (array $e): array => [
-                'detail' => $e['detail']->key,
-                'name' => $e['detail']->name,
-                'colour' => $e['detail']->colour,
+            'embroidery' => array_map(static fn (array $e): array => self::named($e['detail']) + [
                 'isKnot' => $e['isKnot'],
                 'stitches' => $e['stitching']->count,
                 'threadMm' => $e['stitching']->threadMm(),
             ], $embroidery),
-            'thread' => [
-                'stitch' => $flat->stitch->value,
-                'stitchMm' => $flat->stitchMm,
-                'stitches' => array_sum(array_map(static fn (Stitching $s): int => $s->count, $thread)),
-                'threadMm' => array_sum(array_map(static fn (Stitching $s): float => $s->threadMm(), $thread)),
-                'needlefuls' => array_sum(array_map(static fn (Stitching $s): int => $s->needlefuls(), $thread)),
-            ],
+            'thread' => ['stitch' => $flat->stitch->value, 'stitchMm' => $flat->stitchMm] + self::summed($thread),
             'ribbon' => [
                 'widthMm' => $flat->ribbonMm,
                 'lengthMm' => $flat->ribbonLengthMm,
@@ -297,6 +285,25 @@ final readonly class FlatPlan
                 array_map(strval(...), array_keys($nested)),
             ),
             'notes' => $this->notes(),
+        ];
+    }
+
+    /** @return array{detail: string, name: string, colour: string} */
+    private static function named(Detail $detail): array
+    {
+        return ['detail' => $detail->key, 'name' => $detail->name, 'colour' => $detail->colour];
+    }
+
+    /**
+     * @param  list<Stitching>  $thread
+     * @return array{stitches: int, threadMm: float, needlefuls: int}
+     */
+    private static function summed(array $thread): array
+    {
+        return [
+            'stitches' => array_sum(array_map(static fn (Stitching $s): int => $s->count, $thread)),
+            'threadMm' => array_sum(array_map(static fn (Stitching $s): float => $s->threadMm(), $thread)),
+            'needlefuls' => array_sum(array_map(static fn (Stitching $s): int => $s->needlefuls(), $thread)),
         ];
     }
 

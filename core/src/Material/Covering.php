@@ -7,7 +7,7 @@ namespace Impa\Material;
 /** How a part is covered, with its numbers: common ones where the felter gave none (house priors). Immutable. */
 final readonly class Covering
 {
-    /** Fewest and most loops, tufts, locks or curls on a square centimetre (formats/impa-figure-1.schema.json). */
+    /** Fewest and most loops, tufts, locks or curls on a square centimetre (formats/impa-figure-2.schema.json). */
     public const PER_CM2 = [0.1, 200.0];
 
     /**

@@ -81,7 +81,7 @@ enum CoveringWay: string
     }
 
     /**
-     * The numbers that it has, with words, unit and range (formats/impa-figure-1.schema.json).
+     * The numbers that it has, with words, unit and range (formats/impa-figure-2.schema.json).
      *
      * @return list<array{name: string, label: string, unit: string, least: float, most: float}> unit mm is the felter's own
      */

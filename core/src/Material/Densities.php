@@ -13,33 +13,46 @@ final readonly class Densities
     /** Density of wool fibre itself in g/cm3, the ceiling for any felt (Morton and Hearle). */
     public const FIBRE_G_PER_CM3 = 1.31;
 
+    /** Of felt by firmness, g/cm3. */
+    private const FELT = ['squishy' => 0.08, 'soft' => 0.11, 'springy' => 0.15, 'firm' => 0.18, 'hard' => 0.22];
+
+    /** Of stuffing, as a share of the felt's; of foam, g/cm3. */
+    private const STUFFING_SHARE = 0.6;
+
+    private const FOAM = 0.025;
+
+    /** Wool lost on the pad and trimmed off, as a share of the cover, and of the inside; of a hand that nothing is known of. */
+    private const COVER_WASTE = 0.08;
+
+    private const INSIDE_WASTE = 0.03;
+
+    /** Of a sheet, on the area of what is cut from it, where no layout is known. */
+    public const CUT_WASTE = 0.2;
+
+    /** How many times its felted volume a part fills before felting (common practice: 2 to 3). */
+    public const LOOSE = 2.5;
+
+    /** What a detail takes: 1.5 mm thick at 0.2 g/cm3, and half as much again driven in. */
+    public const WISP_MG_PER_MM2 = 1.5 * 0.2 * 1.5;
+
+    /** A yarn for loops that was not weighed; a lay of tops or a ribbon, by mm of its width. */
+    private const YARN_G_PER_M = 0.4;
+
+    public const RIBBON_G_PER_M_PER_MM = 0.06;
+
+    /** Pre-felt and felted sheet, g/cm3 (SAE J314: soft grades of pressed felt about 0.18; pre-felt is softer). */
+    public const SHEET = 0.12;
+
+    /** Iron-on film fibres between the layers of a stiff sheet. */
+    public const FILM_G_PER_CM2 = 0.004;
+
     /**
-     * @param  array<string, float>  $felt  g/cm3 by firmness
-     * @param  float  $stuffingShare  of the felt's density
-     * @param  float  $foam  g/cm3
-     * @param  float  $coverWaste  wool lost on the pad and trimmed off, as a share; likewise of the inside
-     * @param  float  $cutWaste  of a sheet, on the area of what is cut from it, where no layout is known
-     * @param  float  $loose  how many times its felted volume a part fills before felting
-     * @param  float  $wispMgPerMm2  what a detail takes: thickness on the surface, its density, and what is driven in
-     * @param  float  $yarnGPerM  for loops; likewise a lay of tops or a ribbon per mm of its width
-     * @param  float  $sheet  pre-felt and felted sheet, g/cm3
-     * @param  float  $filmGPerCm2  iron-on film fibres between the layers of a stiff sheet
      * @param  HandModel  $hand  how this hand's densities differ from the house's, by firmness
      * @param  array<string, float>  $yarns  g/m of a yarn that was weighed, by colour key
      */
     private function __construct(
-        private array $felt,
-        private float $stuffingShare,
-        private float $foam,
         public float $coverWaste,
         public float $insideWaste,
-        public float $cutWaste,
-        public float $loose,
-        public float $wispMgPerMm2,
-        private float $yarnGPerM,
-        public float $ribbonGPerMPerMm,
-        public float $sheet,
-        public float $filmGPerCm2,
         public HandModel $hand,
         private array $yarns = [],
     ) {
@@ -47,24 +60,7 @@ final readonly class Densities
 
     public static function house(): self
     {
-        return new self(
-            felt: ['squishy' => 0.08, 'soft' => 0.11, 'springy' => 0.15, 'firm' => 0.18, 'hard' => 0.22],
-            stuffingShare: 0.6,
-            foam: 0.025,
-            coverWaste: 0.08,
-            insideWaste: 0.03,
-            cutWaste: 0.2,
-            // Common practice: 2 to 3.
-            loose: 2.5,
-            // 1.5 mm thick at 0.2 g/cm3, and half as much again driven in.
-            wispMgPerMm2: 1.5 * 0.2 * 1.5,
-            yarnGPerM: 0.4,
-            ribbonGPerMPerMm: 0.06,
-            // SAE J314: soft grades of pressed felt about 0.18; pre-felt is softer.
-            sheet: 0.12,
-            filmGPerCm2: 0.004,
-            hand: self::handPrior(),
-        );
+        return new self(self::COVER_WASTE, self::INSIDE_WASTE, self::handPrior());
     }
 
     /** What is known of a hand's densities before anything was weighed: house spreads, which make 25 % together. */
@@ -89,20 +85,10 @@ final readonly class Densities
         $learned = static fn (string $group, float $usual): float => max(0.0, (1 + $usual) * $waste->factor($group) - 1);
 
         return new self(
-            felt: $this->felt,
-            stuffingShare: $this->stuffingShare,
-            foam: $this->foam,
-            coverWaste: $learned('cover', $this->coverWaste),
-            insideWaste: $learned('inside', $this->insideWaste),
-            cutWaste: $this->cutWaste,
-            loose: $this->loose,
-            wispMgPerMm2: $this->wispMgPerMm2,
-            yarnGPerM: $this->yarnGPerM,
-            ribbonGPerMPerMm: $this->ribbonGPerMPerMm,
-            sheet: $this->sheet,
-            filmGPerCm2: $this->filmGPerCm2,
-            hand: $hand,
-            yarns: $this->yarns,
+            $learned('cover', $this->coverWaste),
+            $learned('inside', $this->insideWaste),
+            $hand,
+            $this->yarns,
         );
     }
 
@@ -114,39 +100,29 @@ final readonly class Densities
     public function withYarns(array $gPerM): self
     {
         return new self(
-            felt: $this->felt,
-            stuffingShare: $this->stuffingShare,
-            foam: $this->foam,
-            coverWaste: $this->coverWaste,
-            insideWaste: $this->insideWaste,
-            cutWaste: $this->cutWaste,
-            loose: $this->loose,
-            wispMgPerMm2: $this->wispMgPerMm2,
-            yarnGPerM: $this->yarnGPerM,
-            ribbonGPerMPerMm: $this->ribbonGPerMPerMm,
-            sheet: $this->sheet,
-            filmGPerCm2: $this->filmGPerCm2,
-            hand: $this->hand,
-            yarns: array_filter($gPerM, static fn (float $g): bool => $g > 0.0),
+            $this->coverWaste,
+            $this->insideWaste,
+            $this->hand,
+            array_filter($gPerM, static fn (float $g): bool => $g > 0.0),
         );
     }
 
     /** Density of felt so hard, g/cm3. */
     public function feltGPerCm3(Firmness $firmness): float
     {
-        return min(self::FIBRE_G_PER_CM3, $this->felt[$firmness->value] * $this->hand->factor($firmness->value));
+        return min(self::FIBRE_G_PER_CM3, self::FELT[$firmness->value] * $this->hand->factor($firmness->value));
     }
 
     /** How wide a loose ball stands that so many grams make, mm: wool for springy felt, as it comes out of the bag. */
     public function looseBallMm(float $g): float
     {
-        return 10 * (6 / M_PI * $this->loose * $g / $this->feltGPerCm3(Firmness::Springy)) ** (1 / 3);
+        return 10 * (6 / M_PI * self::LOOSE * $g / $this->feltGPerCm3(Firmness::Springy)) ** (1 / 3);
     }
 
     /** Density of a piece all of one preparation felted so hard, g/cm3: stuffing is lighter, all wool alike (house priors). */
     public function preparedGPerCm3(Preparation $preparation, Firmness $firmness): float
     {
-        return ($preparation === Preparation::Stuffing ? $this->stuffingShare : 1.0) * $this->feltGPerCm3($firmness);
+        return ($preparation === Preparation::Stuffing ? self::STUFFING_SHARE : 1.0) * $this->feltGPerCm3($firmness);
     }
 
     /** Density of an inside under a cover felted so hard, g/cm3. */
@@ -154,14 +130,14 @@ final readonly class Densities
     {
         return match ($material) {
             CoreMaterial::CoreWool, CoreMaterial::Scrap, CoreMaterial::None => $this->feltGPerCm3($firmness),
-            CoreMaterial::Stuffing => $this->stuffingShare * $this->feltGPerCm3($firmness),
-            CoreMaterial::Foam => $this->foam,
+            CoreMaterial::Stuffing => self::STUFFING_SHARE * $this->feltGPerCm3($firmness),
+            CoreMaterial::Foam => self::FOAM,
         };
     }
 
     /** Grams of a metre of the yarn that loops of this colour are made from. */
     public function yarnGPerM(string $colour): float
     {
-        return $this->yarns[$colour] ?? $this->yarnGPerM;
+        return $this->yarns[$colour] ?? self::YARN_G_PER_M;
     }
 }

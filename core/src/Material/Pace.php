@@ -33,97 +33,94 @@ final class Pace
 
     private const RIM_MM = 120.0;
 
-    /**
-     * @param  float  $bulk  of the first gram, springy, with one needle; the rest goes with a power of the grams
-     * @param  float  $holder  how many times as fast three needles are
-     * @param  array<string, float>  $effort  how much longer the bulk takes than for a springy part, by firmness
-     * @param  float  $surfacePerCm2  likewise where a face goes
-     * @param  array<string, float>  $each  one loop, tuft, lock, curl or lay, by the way of covering; of a ribbon or strand one metre
-     */
-    private function __construct(
-        private readonly float $bulk,
-        private readonly float $power,
-        private readonly float $holder,
-        private readonly array $effort,
-        private readonly float $surfacePerCm2,
-        private readonly float $facePerCm2,
-        private readonly array $each,
-        private readonly float $cut,
-        public readonly float $mix,
-        public readonly float $portion,
-        public readonly float $wire,
-        public readonly float $thread,
-        public readonly float $weight,
-        public readonly float $flatten,
-        public readonly float $compare,
-        public readonly float $mark,
-        public readonly float $slit,
-        public readonly float $loop,
-        public readonly float $join,
-        public readonly float $hide,
-        public readonly float $press,
-        public readonly float $stitch,
-        public readonly float $open,
-        public readonly float $ribbon,
-        public readonly float $spot,
-        public readonly float $line,
-        public readonly float $spark,
-        public readonly float $fixed,
-        public readonly float $drying,
-        public readonly float $foam,
-        public readonly float $trim,
-        public readonly float $inspect,
-        private readonly float $stabs,
-        private readonly float $stabsSigma,
-        private HandModel $hand,
-        private float $holderFromG,
-    ) {
+    /** Of the first gram, springy, with one needle; the rest goes with a power of the grams. */
+    private const BULK = 2.0;
+
+    private const POWER = 0.85;
+
+    /** How many times as fast three needles are: the bulk in a third of the time (common practice; docs/trade.md, Minutes). */
+    private const HOLDER = 3.0;
+
+    /** How much longer the bulk takes than for a springy part, by firmness. */
+    private const EFFORT = ['squishy' => 0.6, 'soft' => 0.8, 'springy' => 1.0, 'firm' => 1.3, 'hard' => 1.7];
+
+    /** Smoothing, and where a face goes. */
+    private const SURFACE_PER_CM2 = 0.15;
+
+    private const FACE_PER_CM2 = 0.4;
+
+    /** One loop, tuft, lock, curl or lay, by the way of covering; of a ribbon or strand one metre. */
+    private const EACH = ['loops' => 0.1, 'tufts' => 0.12, 'locks' => 0.4, 'curls' => 0.5, 'hair' => 0.6, 'wrap' => 4.0, 'plait' => 6.0];
+
+    /** A piece cut from a sheet. */
+    private const CUT = 10.0;
+
+    /** Two wools teased together by hand until no streak is left (house choice). */
+    public const MIX = 4.0;
+
+    /** Steps that take the same each time (house choices). */
+    public const PORTION = 3.0;
+
+    public const WIRE = 3.0;
+
+    public const THREAD = 3.0;
+
+    public const WEIGHT = 2.0;
+
+    public const FLATTEN = 4.0;
+
+    public const COMPARE = 1.0;
+
+    public const MARK = 2.0;
+
+    public const SLIT = 1.0;
+
+    public const LOOP = 3.0;
+
+    public const JOIN = 4.0;
+
+    public const HIDE = 2.0;
+
+    public const PRESS = 3.0;
+
+    public const STEAM = 2.0;
+
+    /** Ten stitches a minute (house choice). */
+    public const STITCH = 0.1;
+
+    /** An opening, a tie; then what is laid on: a spot, a line, a spark, what is sewn or glued on, and its drying. */
+    public const OPEN = 3.0;
+
+    public const RIBBON = 3.0;
+
+    public const SPOT = 4.0;
+
+    public const LINE = 5.0;
+
+    public const SPARK = 2.0;
+
+    public const FIXED = 3.0;
+
+    public const DRYING = 20.0;
+
+    public const FOAM = 1.0;
+
+    public const TRIM = 3.0;
+
+    public const INSPECT = 5.0;
+
+    /** About two stabs a second, less where the eye is on a mark (common practice). */
+    private const STABS = 100.0;
+
+    private const STABS_SIGMA = 0.3;
+
+    private function __construct(private HandModel $hand, private float $holderFromG)
+    {
     }
 
     public static function house(): self
     {
-        return new self(
-            bulk: 2.0,
-            power: 0.85,
-            // Common practice (docs/trade.md, Minutes): the bulk in a third of the time.
-            holder: 3.0,
-            effort: ['squishy' => 0.6, 'soft' => 0.8, 'springy' => 1.0, 'firm' => 1.3, 'hard' => 1.7],
-            surfacePerCm2: 0.15,
-            facePerCm2: 0.4,
-            each: ['loops' => 0.1, 'tufts' => 0.12, 'locks' => 0.4, 'curls' => 0.5, 'hair' => 0.6, 'wrap' => 4.0, 'plait' => 6.0],
-            cut: 10.0,
-            // Two wools teased together by hand until no streak is left (house choice).
-            mix: 4.0,
-            portion: 3.0,
-            wire: 3.0,
-            thread: 3.0,
-            weight: 2.0,
-            flatten: 4.0,
-            compare: 1.0,
-            mark: 2.0,
-            slit: 1.0,
-            loop: 3.0,
-            join: 4.0,
-            hide: 2.0,
-            press: 3.0,
-            // Ten stitches a minute (house choice).
-            stitch: 0.1,
-            open: 3.0,
-            ribbon: 3.0,
-            spot: 4.0,
-            line: 5.0,
-            spark: 2.0,
-            fixed: 3.0,
-            drying: 20.0,
-            foam: 1.0,
-            trim: 3.0,
-            inspect: 5.0,
-            // Common practice: about two stabs a second, less where the eye is on a mark.
-            stabs: 100.0,
-            stabsSigma: 0.3,
-            hand: self::handPrior(),
-            holderFromG: self::HOLDER_FROM_G,
-        );
+        return new self(self::handPrior(), self::HOLDER_FROM_G);
     }
 
     /**
@@ -133,7 +130,7 @@ final class Pace
      */
     public function bulk(float $g, Firmness $firmness, int $needles): float
     {
-        return $this->bulk * $g ** $this->power * $this->effort[$firmness->value] / ($needles > 1 ? $this->holder : 1.0);
+        return self::BULK * $g ** self::POWER * self::EFFORT[$firmness->value] / ($needles > 1 ? self::HOLDER : 1.0);
     }
 
     /** What felting a piece takes in all, of which so much is reckoned: never less than the smallest takes. */
@@ -145,7 +142,7 @@ final class Pace
     /** @param  bool  $bearsFace  whether a face goes on its front half, which must be smoother */
     public function surface(float $areaCm2, bool $bearsFace): float
     {
-        return $areaCm2 * ($bearsFace ? ($this->surfacePerCm2 + $this->facePerCm2) / 2 : $this->surfacePerCm2);
+        return $areaCm2 * ($bearsFace ? (self::SURFACE_PER_CM2 + self::FACE_PER_CM2) / 2 : self::SURFACE_PER_CM2);
     }
 
     /**
@@ -158,9 +155,9 @@ final class Pace
     {
         return match ($way) {
             CoveringWay::Felt => 0.0,
-            CoveringWay::Film, CoveringWay::PreFelt => $this->cut,
-            CoveringWay::Wrap, CoveringWay::Plait => $metres * $this->each[$way->value],
-            default => $count * $this->each[$way->value],
+            CoveringWay::Film, CoveringWay::PreFelt => self::CUT,
+            CoveringWay::Wrap, CoveringWay::Plait => $metres * self::EACH[$way->value],
+            default => $count * self::EACH[$way->value],
         };
     }
 
@@ -177,7 +174,7 @@ final class Pace
      */
     public function stabs(float $minutes): array
     {
-        return self::around($this->stabs * $minutes, $this->stabsSigma);
+        return self::around(self::STABS * $minutes, self::STABS_SIGMA);
     }
 
     /** What is known of a hand's speed before anything was timed: house spreads. */

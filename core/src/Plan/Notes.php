@@ -157,21 +157,23 @@ final class Notes
         }
         $loose = $part->solid->thinnestMm() - 2 * NeedleChoice::DEEPEST_MM;
         if ($loose > 0.0 && ! $part->solid->kind()->isFlat()) {
-            $notes[] = new Note(
-                'too-deep',
-                $at,
-                sprintf(
-                    '%s is %.0f mm thick, and a needle reaches about %.0f mm from each side: start from a '
-                        .'tight ball of %.0f mm and wrap it in layers, or use a foam egg of that size.',
-                    $part->name,
-                    $part->solid->thinnestMm(),
-                    NeedleChoice::DEEPEST_MM,
-                    max(20.0, ceil($loose / 5) * 5),
-                ),
-            );
+            $notes[] = self::tooDeep($part, $at, $loose);
         }
 
         return $notes;
+    }
+
+    /** @param  float  $loose  of it no needle reaches so much, mm */
+    private static function tooDeep(Part $part, string $at, float $loose): Note
+    {
+        return new Note('too-deep', $at, sprintf(
+            '%s is %.0f mm thick, and a needle reaches about %.0f mm from each side: start from a '
+                .'tight ball of %.0f mm and wrap it in layers, or use a foam egg of that size.',
+            $part->name,
+            $part->solid->thinnestMm(),
+            NeedleChoice::DEEPEST_MM,
+            max(20.0, ceil($loose / 5) * 5),
+        ));
     }
 
     /**

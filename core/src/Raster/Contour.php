@@ -7,7 +7,7 @@ namespace Impa\Raster;
 /** The outer outline of a blob, followed pixel edge by pixel edge and drawn with few points. */
 final class Contour
 {
-    /** As many points as a document takes, less a few (formats/impa-figure-1.schema.json). */
+    /** As many points as a document takes, less a few (formats/impa-figure-2.schema.json). */
     private const MOST_POINTS = 390;
 
     /**

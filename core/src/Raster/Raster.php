@@ -29,7 +29,7 @@ final readonly class Raster
 
     private const MOST_SPRITE_PX = 2048;
 
-    /** A side longer than this is no drawing, and no figure can say it (formats/impa-figure-1.schema.json). */
+    /** A side longer than this is no drawing, and no figure can say it (formats/impa-figure-2.schema.json). */
     public const MOST_SIDE_PX = 40_000;
 
     /**

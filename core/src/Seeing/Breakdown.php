@@ -159,21 +159,16 @@ final readonly class Breakdown
         };
         [$document, $said] = OtherSides::of($writer->document($name, $file), $views, $look, $hash, $told);
 
-        return new self(
-            $document,
-            [
-                ...$said,
-                ...$raster->notices,
-                ...$photo->isLossy ? PhotoFaults::of($photo) : [],
-                ...$ground->notices,
-                ...PictureAdvice::of($ground, $raster->width),
-                ...$flat->notices,
-                ...self::noticed($figures, $wishes, $views, $regions),
-                ...$sorting->notices,
-            ],
-            self::boxes($figures, $raster),
-            $views,
-        );
+        $seen = [...$flat->notices, ...self::noticed($figures, $wishes, $views, $regions), ...$sorting->notices];
+        $notices = [...$said, ...self::ofPicture($photo, $raster, $ground), ...PictureAdvice::of($ground, $raster->width), ...$seen];
+
+        return new self($document, $notices, self::boxes($figures, $raster), $views);
+    }
+
+    /** @return list<string> what was done to the picture, and what is wrong with it */
+    private static function ofPicture(Raster $photo, Raster $raster, Background $ground): array
+    {
+        return [...$raster->notices, ...$photo->isLossy ? PhotoFaults::of($photo) : [], ...$ground->notices];
     }
 
     /**
@@ -197,9 +192,7 @@ final readonly class Breakdown
         return new self(
             (new FlatWriting($layers, $flat, $regions, $raster, $wishes, $ink))->document($name, $file),
             [
-                ...$raster->notices,
-                ...$photo->isLossy ? PhotoFaults::of($photo) : [],
-                ...$ground->notices,
+                ...self::ofPicture($photo, $raster, $ground),
                 ...$flat->notices,
                 ...self::noticed($figures, $wishes, [], $regions),
                 ...$layers->notices,

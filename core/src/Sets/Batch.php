@@ -20,14 +20,6 @@ final readonly class Batch
     /** Laying ready for another kind of work, colour or needle, minutes (house choice). */
     public const LAYING_READY = 1.5;
 
-    /** Kinds of work one after the other. */
-    private const PHASES = [
-        'mix' => 0, 'portion' => 0, 'wire' => 1, 'core' => 2, 'thread' => 3, 'weight' => 3, 'loop' => 3, 'cover' => 4, 'felt' => 4,
-        'cut' => 4,
-        'compare' => 5, 'mark' => 6, 'detail' => 7, 'slit' => 8, 'join' => 8, 'press' => 8, 'stitch' => 9, 'hide' => 9,
-        'open' => 10, 'covering' => 10, 'ribbon' => 11, 'flatten' => 11, 'trim' => 11, 'inspect' => 12,
-    ];
-
     /** Of these it is the colour that goes from light to dark. */
     private const BY_COLOUR = ['cover', 'felt', 'detail', 'hide', 'covering', 'cut'];
 
@@ -186,7 +178,7 @@ final readonly class Batch
         $detail = $set->members[$member]->figure->details[$step->detail] ?? null;
 
         return [
-            self::PHASES[$step->kind->value],
+            $step->kind->phase(),
             // What lies on another detail comes after all of those.
             $detail->layer ?? 0,
             $hex !== '' ? -round($set->members[$member]->figure->colours[$step->colour]->srgb->lab()->l, 1) : 0.0,
@@ -250,7 +242,7 @@ final readonly class Batch
         $changes = 0;
         $last = null;
         foreach ($steps as [$step, , $hex]) {
-            $is = [self::PHASES[$step->kind->value], $hex, $step->needle?->gauge];
+            $is = [$step->kind->phase(), $hex, $step->needle?->gauge];
             $changes += (int) ($is !== $last);
             $last = $is;
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Sets;
 
 use Impa\Build\Steps\Step;
+use Impa\Build\Steps\StepKind;
 use Impa\Build\Work;
 use Impa\Material\Pace;
 use Impa\Stash\Supply\Need;
@@ -34,22 +35,20 @@ final readonly class Kit
 
     private const REST = 'Needles lie on the pads; hands are stretched.';
 
-    /** Phases of the afternoon: what is done together, what usually goes wrong, what helps (docs/trade.md, What goes wrong). */
+    /**
+     * Phases of the afternoon: up to which kind of work each goes (`StepKind::phase`), what usually goes wrong, what helps (docs/trade.md,
+     * What goes wrong).
+     */
     private const PHASES = [
-        [['mix', 'portion', 'wire', 'core', 'thread', 'weight', 'loop'], 'The insides', 'Too loose: wind tighter, and stab deeper.'],
-        [
-            ['cover', 'felt', 'cut', 'compare', 'covering'],
-            'Colour',
-            'The core shows: one more thin layer. Dents: stab round them, not into them.',
-        ],
-        [['mark', 'detail'], 'The face', 'Far too much wool: half of it is pulled off again. Mark first.'],
-        [['slit', 'join', 'press', 'stitch', 'hide'], 'Joining', 'It wobbles: stab from all sides, then a thin wisp over the seam.'],
-        [
-            ['open', 'ribbon', 'flatten', 'trim', 'inspect'],
-            'The last look',
-            'Fuzz: shallow stabs with the fine needle, then scissors held flat.',
-        ],
+        [3, 'The insides', 'Too loose: wind tighter, and stab deeper.'],
+        [self::COLOUR, 'Colour', 'The core shows: one more thin layer. Dents: stab round them, not into them.'],
+        [7, 'The face', 'Far too much wool: half of it is pulled off again. Mark first.'],
+        [9, 'Joining', 'It wobbles: stab from all sides, then a thin wisp over the seam.'],
+        [12, 'The last look', 'Fuzz: shallow stabs with the fine needle, then scissors held flat.'],
     ];
+
+    /** In a kit whatever is laid on is laid on with the colour. */
+    private const COLOUR = 5;
 
     /**
      * @param  float  $factor  by how much a bag holds more than the plan's likely grams
@@ -195,8 +194,10 @@ final readonly class Kit
             'note' => 'Eyes on the needle; out the way it went in, never bend or lever; fingers behind the guards.',
         ]];
         $worked = 0.0;
-        foreach (self::PHASES as [$kinds, $name, $wrong]) {
-            $left = $this->hands->slower() * $this->minutesOf($kinds);
+        $from = 0;
+        foreach (self::PHASES as [$to, $name, $wrong]) {
+            $left = $this->hands->slower() * $this->minutesOf($from, $to);
+            $from = $to + 1;
             $isFirst = true;
             while ($left > 0.05) {
                 $bout = min($left, Pace::REST_AFTER - $worked);
@@ -223,10 +224,14 @@ final readonly class Kit
         return $rows;
     }
 
-    /** @param  list<string>  $kinds */
-    private function minutesOf(array $kinds): float
+    /** Of the kinds of work of a phase, both ends in it. */
+    private function minutesOf(int $from, int $to): float
     {
-        $steps = array_filter($this->work->steps, static fn (Step $s): bool => in_array($s->kind->value, $kinds, true));
+        $steps = array_filter($this->work->steps, static function (Step $step) use ($from, $to): bool {
+            $phase = $step->kind === StepKind::Covering ? self::COLOUR : $step->kind->phase();
+
+            return $phase >= $from && $phase <= $to;
+        });
 
         return array_sum(array_map(static fn (Step $s): float => $s->minutes, $steps));
     }

@@ -64,7 +64,7 @@ final readonly class Cushion
     {
         $stuffing = $this->volumeCm3() * $densities->insideGPerCm3(CoreMaterial::Stuffing, Firmness::Soft);
         $areaCm2 = 2 * ($this->widthMm + 2 * self::SEAM_MM) * ($this->heightMm + 2 * self::SEAM_MM) / 100;
-        $cover = $areaCm2 * self::FELT_MM / 10 * $densities->sheet;
+        $cover = $areaCm2 * self::FELT_MM / 10 * Densities::SHEET;
         $seam = 2 * ($this->widthMm + $this->heightMm);
         $stitching = Stitching::along(Stitch::Back, $seam, self::STITCH_MM, 2 * self::FELT_MM);
         $share = min(

@@ -36,7 +36,7 @@ final class AnyFigure
 
     private static function schema(): stdClass
     {
-        return self::$schema ??= json_decode((string) file_get_contents(__DIR__.'/../../../formats/impa-figure-1.schema.json'));
+        return self::$schema ??= json_decode((string) file_get_contents(__DIR__.'/../../../formats/impa-figure-2.schema.json'));
     }
 
     private function chance(float $share): bool

@@ -49,7 +49,7 @@ function inTypes(schema) {
   if (ref?.startsWith('impa-photo-check-1')) return { tsType: 'PhotoFound' }
   if (ref?.startsWith('impa-hand-1')) return { tsType: 'HandSheet' }
   if (ref?.startsWith('impa-kit-1')) return { tsType: 'Kit' }
-  if (ref?.startsWith('impa-figure-1')) {
+  if (ref?.startsWith('impa-figure-2')) {
     const tsType = OF_FIGURE[ref.split('#')[1] ?? '']
     if (!tsType) throw new Error(`${ref} has no type here`)
     return { tsType }
@@ -58,8 +58,8 @@ function inTypes(schema) {
   return Object.fromEntries(Object.entries(schema).map(([key, value]) => [key, inTypes(value)]))
 }
 
+await write('figure.ts', 'figure', read('impa-figure-2.schema.json'), 'impa-figure-2.schema.json')
 for (const name of [
-  'figure',
   'plan',
   'balance',
   'steps',

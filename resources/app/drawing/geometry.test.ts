@@ -46,6 +46,7 @@ describe('drawing what PHP reckoned', () => {
   it('mirrors a detail about the middle of its part', () => {
     const eye = {
       key: 'eye',
+      role: 'eye' as const,
       on: 'head',
       kind: 'disc' as const,
       colour: 'c1',
@@ -64,6 +65,7 @@ describe('drawing what PHP reckoned', () => {
   it('leaves a line open and a patch closed', () => {
     const mouth = {
       key: 'm',
+      role: 'mouth' as const,
       on: 'head',
       kind: 'line' as const,
       colour: 'c1',
@@ -83,7 +85,7 @@ describe('drawing what PHP reckoned', () => {
 })
 
 describe('what little geometry stands here', () => {
-  // As PHP has it: core/tests/OutlineFixtureTest.php.
+  // As PHP has it: core/tests/House/OutlineFixtureTest.php.
   it.each(outlines as unknown as Fixture[])('draws $detail.key as PHP does, point by point', (known) => {
     const drawn = detailLoop(known.detail)
     const near = (points: Point[], others: Point[]) => {

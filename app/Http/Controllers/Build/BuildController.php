@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Build;
 
+use App\Api\Body;
 use App\Building\Building;
 use App\Building\SittingsCalendar;
 use App\Hand\Profile;
 use App\Http\DocumentResponse;
-use App\Http\Requests\Body;
 use App\Printing\Pdf;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Build;
 
+use App\Api\Body;
 use App\Building\FigureLog;
 use App\Hand\Profile;
 use App\Hand\TimedSteps;
-use App\Http\Requests\Body;
 use App\Models\Figure;
 use App\Models\Log\Bout;
 use App\Models\Log\LogEntry;

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Build;
 
+use App\Api\Body;
+use App\Hand\Profile;
 use App\Hand\TimedSteps;
-use App\Http\Requests\Body;
 use App\Models\Figure;
 use App\Models\Log\StepMark;
 use Illuminate\Http\JsonResponse;
@@ -24,7 +25,7 @@ final class StepController
 
     public function update(Figure $figure, string $step): JsonResponse
     {
-        if (! in_array($step, $figure->stepKeys(), true)) {
+        if (! in_array($step, Profile::shown($figure)->steps, true)) {
             throw new HttpException(422, 'There is no such step in the plan of this figure as it is saved.');
         }
         $figure->marks()->firstOrCreate(['step' => $step], ['created_at' => now()]);
@@ -37,7 +38,7 @@ final class StepController
     public function present(Body $body, Figure $figure): JsonResponse
     {
         $step = $body->text('step');
-        if ($step !== '' && ! in_array($step, $figure->stepKeys(), true)) {
+        if ($step !== '' && ! in_array($step, Profile::shown($figure)->steps, true)) {
             throw new HttpException(422, 'There is no such step in the plan of this figure as it is saved.');
         }
         Figure::query()->whereKey($figure->id)->toBase()->update(['present_step' => $step]);

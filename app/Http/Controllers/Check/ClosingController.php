@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Check;
 
+use App\Api\Body;
 use App\Hand\OwnHand;
 use App\Hand\Profile;
-use App\Http\Requests\Body;
 use App\Http\Revision;
 use App\Models\Figure;
 use App\Models\Log\Bout;
@@ -43,7 +43,8 @@ final class ClosingController
             Closing::LOOKED_AT,
             static fn (string $kind): bool => $figure->marks->contains('step', self::mark($kind)),
         ));
-        $left = Closing::left(self::work($figure), $figure->doneSteps(), Diary::tipsMissing(self::kinds($figure)), $looked);
+        $work = self::work($figure);
+        $left = Closing::left($work, $figure->done($work->keys()), Diary::tipsMissing(self::kinds($figure)), $looked);
 
         $next = self::next($figure);
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Check;
 
+use App\Api\Body;
 use App\Hand\OwnHand;
-use App\Http\Requests\Body;
 use App\Http\Revision;
 use App\Models\Log\FinishedPart;
 use App\Models\Log\FinishedStep;

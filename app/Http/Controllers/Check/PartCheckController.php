@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Check;
 
+use App\Api\Body;
+use App\Api\Stale;
 use App\Hand\OwnHand;
 use App\Hand\Profile;
 use App\Http\DocumentResponse;
-use App\Http\Requests\Body;
-use App\Http\Stale;
 use App\Models\Figure;
 use App\Models\Log\FinishedPart;
 use App\Store\Transaction;

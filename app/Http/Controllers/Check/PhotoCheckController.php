@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Check;
 
+use App\Api\Body;
 use App\Http\DocumentResponse;
-use App\Http\Requests\Body;
 use App\Models\Figure;
 use App\Models\PhotoCheck as PhotoCheckRow;
 use App\Models\Picture;

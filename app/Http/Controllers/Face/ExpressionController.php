@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Face;
 
+use App\Api\Body;
 use App\Http\DocumentResponse;
-use App\Http\Requests\Body;
 use App\Models\Figure as SavedFigure;
 use Illuminate\Http\JsonResponse;
 use Impa\Face\Expression\Slider;

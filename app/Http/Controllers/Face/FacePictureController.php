@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Face;
 
-use App\Http\Requests\Body;
+use App\Api\Body;
 use App\Printing\PagesPdf;
 use Illuminate\Http\Response;
 use Impa\Colour\Srgb;

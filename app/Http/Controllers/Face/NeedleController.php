@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Face;
 
+use App\Api\Body;
 use App\Hand\Profile;
-use App\Http\Requests\Body;
 use App\Http\Revision;
 use App\Models\Needle;
 use App\Store\Record;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\House;
 
-use App\Http\Requests\Body;
+use App\Api\Body;
 use App\Models\Device;
 use App\Sharing\Certificate;
 use App\Sharing\Pairing;

@@ -7,7 +7,7 @@ namespace App\Http\Controllers\House;
 use App\Accounts\Address;
 use App\Accounts\PasswordLink;
 use App\Accounts\Passwords;
-use App\Http\Requests\Body;
+use App\Api\Body;
 use App\Models\Felter;
 use App\Store\Transaction;
 use Illuminate\Http\JsonResponse;

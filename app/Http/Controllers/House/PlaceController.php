@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\House;
 
 use App\Accounts\CurrentFelter;
-use App\Http\Requests\Body;
+use App\Api\Body;
 use App\Models\Felter;
 use App\Models\Figure;
 use Illuminate\Http\JsonResponse;

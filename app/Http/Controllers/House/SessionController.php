@@ -6,7 +6,7 @@ namespace App\Http\Controllers\House;
 
 use App\Accounts\Address;
 use App\Accounts\Passwords;
-use App\Http\Requests\Body;
+use App\Api\Body;
 use App\Models\Felter;
 use App\Models\Picture;
 use Illuminate\Http\JsonResponse;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Sets;
 
+use App\Api\Body;
 use App\Building\KnownReach;
 use App\Hand\Profile;
-use App\Http\Requests\Body;
 use App\Models\FigureSet;
 use App\Printing\PagesPdf;
 use App\Printing\Pdf;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Shapes;
 
+use App\Api\Body;
 use App\Hand\Profile;
 use App\Http\DocumentResponse;
-use App\Http\Requests\Body;
 use App\Printing\PagesPdf;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;

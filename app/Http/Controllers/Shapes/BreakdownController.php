@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Shapes;
 
 use App\Accounts\CurrentFelter;
+use App\Api\Body;
 use App\Http\LinesResponse;
-use App\Http\Requests\Body;
 use App\Jobs\BreakDown;
 use App\Models\BreakdownJob;
 use App\Models\Picture;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Shapes;
 
-use App\Http\Requests\Body;
+use App\Api\Body;
 use App\Models\Picture;
 use Illuminate\Http\JsonResponse;
 use Impa\Raster\Sheet;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Shapes;
 
+use App\Api\Body;
 use App\Http\DocumentResponse;
-use App\Http\Requests\Body;
 use App\Models\Picture;
 use Impa\Seeing\Breakdown;
 use Impa\Seeing\Views\SideView;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Shapes;
 
+use App\Api\Body;
 use App\Hand\Profile;
-use App\Http\Requests\Body;
 use App\Printing\PagesPdf;
 use Illuminate\Http\Response;
 use Impa\Print\Template\SizeCards;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Shelf;
 
+use App\Api\Body;
 use App\Hand\Profile;
-use App\Http\Requests\Body;
 use App\Models\Figure;
 use App\Models\Picture;
 use App\Printing\BookletPdf;
@@ -37,7 +37,9 @@ final class BookletController
     /** Lays a shared figure on the shelf; it keeps whose it is. */
     public function take(Request $request): JsonResponse
     {
-        return FigureController::answer(Figure::lay(Booklet::figure((string) $request->getContent()), null), 201);
+        $figure = Booklet::figure((string) $request->getContent());
+
+        return FigureController::answer(Figure::lay($figure, Profile::summary($figure), null), 201);
     }
 
     private static function drawing(Figure $figure): string

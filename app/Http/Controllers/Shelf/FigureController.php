@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Shelf;
 
+use App\Api\Body;
+use App\Api\Problem;
+use App\Hand\Profile;
 use App\Http\DocumentResponse;
-use App\Http\Problem;
-use App\Http\Requests\Body;
 use App\Http\Shelf;
 use App\Models\Figure;
 use App\Models\Picture;
@@ -30,7 +31,9 @@ final class FigureController
             throw new HttpException(422, 'The picture of this figure is not here. Choose the picture again.');
         }
 
-        return self::answer(Figure::lay($body->figure(), $pictureId), 201);
+        $figure = $body->figure();
+
+        return self::answer(Figure::lay($figure, Profile::summary($figure), $pictureId), 201);
     }
 
     public function show(Figure $figure): JsonResponse
@@ -40,7 +43,8 @@ final class FigureController
 
     public function update(Body $body, Figure $figure): JsonResponse
     {
-        if ($figure->replace($body->figure(), $body->int('revision'))) {
+        $document = $body->figure();
+        if ($figure->replace($document, Profile::summary($document), $body->int('revision'))) {
             return self::answer($figure);
         }
 
@@ -50,7 +54,7 @@ final class FigureController
             'This figure was changed in another window since you opened it. Nothing of yours is lost: keep yours, or take the other.',
             [
                 'revision' => $figure->revision,
-                'document' => json_decode($figure->document),
+                'document' => $figure->newest(),
             ],
         );
     }
@@ -73,7 +77,7 @@ final class FigureController
                 'id' => $figure->id,
                 'revision' => $figure->revision,
                 'picture' => $figure->picture_id,
-                'document' => json_decode($figure->document),
+                'document' => $figure->newest(),
             ],
             $status,
         );

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Shelf;
 
+use App\Api\Body;
 use App\Hand\Profile;
 use App\Http\DocumentResponse;
-use App\Http\Requests\Body;
 use App\Models\Figure;
 use App\Models\FigureRevision;
 use Illuminate\Http\JsonResponse;
@@ -15,8 +15,8 @@ use Impa\Figure\Document\FigureRefused;
 use Impa\Figure\Editing\Branch;
 use Impa\Figure\Editing\Changes;
 use Impa\Figure\Figure as FigureDocument;
+use Impa\Figure\Upgrade\Upgrade;
 use Impa\Wool\Ledger\LedgerChange;
-use stdClass;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** What a figure once was, and figures that branch off from it. */
@@ -30,11 +30,11 @@ final class HistoryController
         $revisions = [];
         $before = null;
         foreach ($rows as $row) {
-            $is = json_decode($row->document);
+            $is = Upgrade::read($row->document);
             $revisions[] = [
                 'revision' => $row->revision,
                 'at' => (int) Carbon::parse($row->created_at)->getTimestampMs(),
-                'changes' => $before instanceof stdClass && $is instanceof stdClass ? Changes::between($before, $is) : [],
+                'changes' => $before !== null && $is !== null ? Changes::between($before, $is) : [],
             ];
             $before = $is;
         }
@@ -67,7 +67,7 @@ final class HistoryController
         $colours = $body->has('colours') ? array_filter((array) $body->object('colours'), is_string(...)) : [];
         $branch = Branch::of($from, $name, $body->floatOr('percent', 100.0) / 100, $colours);
 
-        return FigureController::answer(Figure::lay($branch, $figure->picture_id), 201);
+        return FigureController::answer(Figure::lay($branch, Profile::summary($branch), $figure->picture_id), 201);
     }
 
     private static function at(Figure $figure, int $revision): FigureDocument

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Shelf;
 
-use App\Http\Requests\Body;
+use App\Api\Body;
 use Illuminate\Http\Response;
 use Impa\Print\Page\Outlines;
 use Impa\Render\Glb;

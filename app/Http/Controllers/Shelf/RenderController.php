@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Shelf;
 
-use App\Http\Requests\Body;
+use App\Api\Body;
 use App\Models\Figure;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Shelf;
 
 use App\Accounts\CurrentFelter;
+use App\Hand\Profile;
 use App\Models\Figure;
 use App\Models\SharedLink;
 use Closure;
@@ -56,14 +57,16 @@ final class SharedLinkController
         return self::shown($token, static function (Figure $figure) use ($token): View {
             $plan = Plan::of(FigureDocument::kept($figure->document));
 
+            $summary = Profile::shown($figure);
+
             return view('shared', [
                 'token' => $token,
                 'name' => $figure->name,
                 'heightMm' => $plan->figure->heightMm,
                 'parts' => count($plan->figure->parts),
-                'grams' => $figure->total_g,
-                'hours' => $figure->hands_minutes / 60,
-                'steps' => $figure->steps,
+                'grams' => $summary->totalG,
+                'hours' => $summary->handsMinutes / 60,
+                'steps' => count($summary->steps),
             ]);
         });
     }

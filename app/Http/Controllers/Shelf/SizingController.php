@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Shelf;
 
+use App\Api\Body;
 use App\Hand\Profile;
-use App\Http\Requests\Body;
 use Illuminate\Http\JsonResponse;
 use Impa\Figure\Editing\Sizing;
 use Impa\Wool\Ledger\Growth;

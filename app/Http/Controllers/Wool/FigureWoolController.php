@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Wool;
 
 use App\Accounts\CurrentFelter;
-use App\Http\Requests\Body;
+use App\Api\Body;
 use App\Http\Revision;
 use App\Models\Figure;
 use App\Stash\Stash;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Wool;
 
+use App\Api\Body;
 use App\Hand\Profile;
-use App\Http\Requests\Body;
 use App\Models\Swatch;
 use App\Models\Wool;
 use App\Stash\Stash;

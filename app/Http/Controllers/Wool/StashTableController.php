@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Wool;
 
 use App\Accounts\CurrentFelter;
-use App\Http\Requests\Body;
+use App\Api\Body;
 use App\Models\Wool;
 use App\Stash\Stash;
 use App\Store\Transaction;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Wool;
 
-use App\Http\Requests\Body;
+use App\Api\Body;
 use App\Http\Requests\SupplyRequest;
 use App\Printing\Pdf;
 use App\Shop\Purchase;

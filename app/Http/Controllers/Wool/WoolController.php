@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Wool;
 
 use App\Accounts\CurrentFelter;
-use App\Http\Problem;
-use App\Http\Requests\Body;
+use App\Api\Body;
+use App\Api\Problem;
 use App\Http\Revision;
 use App\Models\Wool;
 use App\Stash\Stash;

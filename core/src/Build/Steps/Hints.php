@@ -33,6 +33,7 @@ final class Hints
             StepKind::Compare => 'Upside down and side by side you cannot tell which is which.',
             StepKind::Mark => 'Both sides lie level, and equally far from the middle line.',
             StepKind::Detail => 'Its rim is crisp, and no wisp stands out when you look along the skin.',
+            StepKind::Steam => 'Let go, it keeps its bend; held to its place it lies on all along.',
             StepKind::Slit => 'The slit closes by itself when nothing is in it.',
             StepKind::Join => 'It does not give when you tug, and stands right from all sides.',
             StepKind::Hide => 'The colour runs on over the seam without a step.',
@@ -123,6 +124,7 @@ final class Hints
             StepKind::Thread => $pair('The hole gapes.', 'Close it with a wisp laid round the wire, stabbed from the side.'),
             StepKind::Mark => $pair('The face sits too high.', 'Prick again lower; the holes close under a few shallow stabs.'),
             StepKind::Cut => $pair('A corner cut too far.', 'It hides under the next layer; else cut the piece again.'),
+            StepKind::Steam => $pair('It springs back.', 'Steam it once more, and let it cool tied over something round.'),
             StepKind::Press => $pair('A rim stands up.', 'A few slanting stabs under it, then press once more.'),
             StepKind::Stitch => $pair('It puckers.', 'Ease the thread with the eye of the needle, from the middle of the row to its end.'),
             StepKind::Open => $pair('Cut too wide.', 'Stitch the rim all round with the colour: it draws in by a millimetre.'),
@@ -188,6 +190,9 @@ final class Hints
         $isIroned = $step->kind === StepKind::Covering && $part?->covering->way === CoveringWay::Film;
         if ($isIroned || in_array($step->kind, [StepKind::Trim, StepKind::Press], true)) {
             $cautions[] = 'Hot iron or steam: the lowest setting that works, a cloth between, never leave it on.';
+        }
+        if ($step->kind === StepKind::Steam) {
+            $cautions[] = 'Steam scalds: tongs, never fingers, and the kettle off before you bend.';
         }
         if ($step->kind === StepKind::Inspect) {
             $cautions[] = 'A broken tip that is not found stays in the figure: then it is not safe yet.';

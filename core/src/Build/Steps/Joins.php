@@ -13,7 +13,7 @@ use Impa\Material\Pace;
 /** The steps that join a part to another: the slit it wants, the join, and its seam hidden. Immutable. */
 final readonly class Joins
 {
-    public function __construct(private Figure $figure, private Pace $pace, private Needles $needles)
+    public function __construct(private Figure $figure, private Needles $needles)
     {
     }
 
@@ -24,7 +24,7 @@ final readonly class Joins
             return [];
         }
         $to = $this->figure->parts[$part->joinTo];
-        $after = [Steps::made($part), Steps::made($to)];
+        $after = [Making::isSteamed($this->figure, $part) ? 'steam:'.$part->key : Steps::made($part), Steps::made($to)];
         $steps = [];
         if ($part->joinBy === JoinBy::Slit) {
             $steps[] = new Step(
@@ -33,7 +33,7 @@ final readonly class Joins
                 title: sprintf('Cut a slit in %s for %s', mb_strtolower($to->name), mb_strtolower($part->name)),
                 part: $part->key,
                 after: $after,
-                minutes: $part->count() * $this->pace->slit,
+                minutes: $part->count() * Pace::SLIT,
                 text: StepWords::SLIT,
             );
             $after = ['slit:'.$part->key];
@@ -45,8 +45,8 @@ final readonly class Joins
             title: sprintf('Join %s to %s', mb_strtolower($part->name), mb_strtolower($to->name)),
             part: $part->key,
             after: $after,
-            minutes: $part->count() * $this->pace->join,
-            waitMinutes: $part->joinBy === JoinBy::Glue ? $this->pace->drying : 0.0,
+            minutes: $part->count() * Pace::JOIN,
+            waitMinutes: $part->joinBy === JoinBy::Glue ? Pace::DRYING : 0.0,
             needle: match (true) {
                 ! $isStabbed => null,
                 $part->joinBy === JoinBy::Wrap => NeedleChoice::surface()->from($this->needles),
@@ -61,7 +61,7 @@ final readonly class Joins
             title: sprintf('Hide the seam of %s', mb_strtolower($part->name)),
             part: $part->key,
             after: ['join:'.$part->key],
-            minutes: $part->count() * $this->pace->hide,
+            minutes: $part->count() * Pace::HIDE,
             needle: NeedleChoice::surface()->from($this->needles),
             text: StepWords::HIDE,
             colour: $part->colour,

@@ -23,7 +23,7 @@ final readonly class LayerSteps
     /** @var array<string, array{level: int, under: list<string>, rimMm: float}> by part, from the ground up */
     private array $parts;
 
-    private function __construct(private Figure $figure, private Pace $pace, private Needles $needles)
+    private function __construct(private Figure $figure, private Needles $needles)
     {
         $parts = [];
         $layers = Layers::of($figure);
@@ -41,10 +41,10 @@ final readonly class LayerSteps
     }
 
     /** None where the figure is made in the round, or of more layers than can be laid: they are then joined like any parts. */
-    public static function of(Figure $figure, Pace $pace, Needles $needles): ?self
+    public static function of(Figure $figure, Needles $needles): ?self
     {
         try {
-            return $figure->isOfLayers() ? new self($figure, $pace, $needles) : null;
+            return $figure->isOfLayers() ? new self($figure, $needles) : null;
         } catch (FlatRefused) {
             return null;
         }
@@ -83,7 +83,7 @@ final readonly class LayerSteps
                 kind: StepKind::Press,
                 title: $levels > 1 ? sprintf('Press layer %d', $level) : 'Press',
                 after: $laid,
-                minutes: $this->pace->press,
+                minutes: Pace::PRESS,
                 text: StepWords::PRESS,
             );
             foreach ($flat->stitch === Stitch::None ? [] : $laid as $join) {
@@ -98,7 +98,7 @@ final readonly class LayerSteps
                 kind: StepKind::Open,
                 title: count($flat->openings) === 1 ? 'Cut the opening' : 'Cut the openings',
                 after: $last,
-                minutes: count($flat->openings) * $this->pace->open,
+                minutes: count($flat->openings) * Pace::OPEN,
                 text: StepWords::OPEN,
             );
             $last[] = 'open';
@@ -109,7 +109,7 @@ final readonly class LayerSteps
                 kind: StepKind::Ribbon,
                 title: count($flat->ribbonAt) === 1 ? 'The ribbon' : 'Ties',
                 after: $last,
-                minutes: count($flat->ribbonAt) * $this->pace->ribbon,
+                minutes: count($flat->ribbonAt) * Pace::RIBBON,
                 text: StepWords::RIBBON,
             );
         }
@@ -145,7 +145,7 @@ final readonly class LayerSteps
             title: sprintf('Lay %s on %s', mb_strtolower($part->name), $names[0] ?? 'the ground'),
             part: $part->key,
             after: [...$made, ...$last],
-            minutes: $part->count() * $this->pace->join,
+            minutes: $part->count() * Pace::JOIN,
             needle: NeedleChoice::flat(2 * $part->solid->thinnestMm(), 1)->from($this->needles),
             text: StepWords::LAY,
             colour: $part->colour,
@@ -164,7 +164,7 @@ final readonly class LayerSteps
             title: sprintf('%s round %s', ucfirst($flat->stitch->label()), mb_strtolower($part->name)),
             part: $part->key,
             after: $after,
-            minutes: $count * $this->pace->stitch,
+            minutes: $count * Pace::STITCH,
             text: StepWords::STITCH,
             colour: $part->colour,
         );

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Build\Steps;
 
 use Impa\Face\Needles;
+use Impa\Figure\Detail;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
 use Impa\Figure\Term\JoinBy;
@@ -12,6 +13,7 @@ use Impa\Geometry\Outline\Polygon;
 use Impa\Material\CoreMaterial;
 use Impa\Material\CoveringWay;
 use Impa\Material\Pace;
+use Impa\Shape\ShapeKind;
 use Impa\Wool\Ledger\Coverings;
 use Impa\Wool\Ledger\Ledger;
 use Impa\Wool\Ledger\LedgerLine;
@@ -20,6 +22,9 @@ use Impa\Wool\Ledger\Purpose;
 /** The steps that make a part by itself, and what is laid on it at the end. Immutable. */
 final readonly class Making
 {
+    /** Thicker ears, wings, leaves, brims than so many mm keep whatever shape they were felted in (house choice). */
+    private const STEAMED_MM = 6.0;
+
     /** @param  string  $face  key of the part that bears the face */
     public function __construct(
         private Figure $figure,
@@ -51,7 +56,7 @@ final readonly class Making
                 kind: StepKind::Wire,
                 title: 'Wire: '.$part->name,
                 part: $part->key,
-                minutes: $part->count() * $this->pace->wire,
+                minutes: $part->count() * Pace::WIRE,
                 text: StepWords::WIRE,
             );
             $after = [...$after, 'wire:'.$part->key, ...$this->threads->beforeMaking($part)];
@@ -61,7 +66,7 @@ final readonly class Making
             $isFoam = $core === CoreMaterial::Foam;
             $inside = ($wool->inside ?? $part->solid)->size();
             $holder = $this->pace->needles($wool->coreG(), $inside->middleMm());
-            $each = $isFoam ? $this->pace->foam : $this->pace->bulk($wool->coreG(), $part->firmness, $holder);
+            $each = $isFoam ? Pace::FOAM : $this->pace->bulk($wool->coreG(), $part->firmness, $holder);
             $then(new Step(
                 key: 'core:'.$part->key,
                 kind: StepKind::Core,
@@ -87,7 +92,7 @@ final readonly class Making
                 title: 'Compare both: '.$part->name,
                 part: $part->key,
                 after: $after,
-                minutes: $this->pace->compare,
+                minutes: Pace::COMPARE,
                 text: Coverings::isCut($part) ? StepWords::COMPARE_CUT : StepWords::COMPARE,
                 colour: $part->colour,
             ));
@@ -201,6 +206,36 @@ final readonly class Making
             text: StepWords::CUT,
             colour: $part->colour,
         );
+    }
+
+    /**
+     * Thin flat pieces of a figure in the round come off the pad flat: they are bent as they are to sit, when all that lies on them is on.
+     *
+     * @return list<Step>
+     */
+    public function steaming(Part $part): array
+    {
+        if (! self::isSteamed($this->figure, $part)) {
+            return [];
+        }
+        $details = array_map(static fn (Detail $d): string => 'detail:'.$d->key, $this->figure->detailsOn($part->key));
+
+        return [new Step(
+            key: 'steam:'.$part->key,
+            kind: StepKind::Steam,
+            title: 'Steam to shape: '.$part->name,
+            part: $part->key,
+            after: [Steps::made($part), ...$details],
+            minutes: $part->count() * Pace::STEAM,
+            text: StepWords::STEAM,
+            colour: $part->colour,
+        )];
+    }
+
+    public static function isSteamed(Figure $figure, Part $part): bool
+    {
+        return ! $figure->flat->isFlat() && $part->isJoined() && $part->solid->kind() === ShapeKind::Plate
+            && $part->solid->thinnestMm() <= self::STEAMED_MM;
     }
 
     /** Whether it is a layer cut from a sheet that is there already. */

@@ -24,6 +24,7 @@ enum StepKind: string
     case Compare = 'compare';
     case Mark = 'mark';
     case Detail = 'detail';
+    case Steam = 'steam';
     case Slit = 'slit';
     case Join = 'join';
     case Hide = 'hide';
@@ -61,7 +62,27 @@ enum StepKind: string
             self::Ribbon => 88,
             self::Flatten, self::Trim => 90,
             self::Inspect => 100,
-            self::Thread, self::Covering, self::Mark, self::Detail, self::Slit, self::Join, self::Hide => null,
+            self::Thread, self::Covering, self::Mark, self::Detail, self::Steam, self::Slit, self::Join, self::Hide => null,
+        };
+    }
+
+    /** Which kind of work it is, where many figures go through one kind before the next is taken up: the lower the earlier. */
+    public function phase(): int
+    {
+        return match ($this) {
+            self::Mix, self::Portion => 0,
+            self::Wire => 1,
+            self::Core => 2,
+            self::Thread, self::Weight, self::Loop => 3,
+            self::Cover, self::Felt, self::Cut => 4,
+            self::Compare => 5,
+            self::Mark => 6,
+            self::Detail => 7,
+            self::Steam, self::Slit, self::Join, self::Press => 8,
+            self::Stitch, self::Hide => 9,
+            self::Open, self::Covering => 10,
+            self::Ribbon, self::Flatten, self::Trim => 11,
+            self::Inspect => 12,
         };
     }
 

@@ -63,6 +63,9 @@ final class StepWords
         'Press it onto the table, and stab the rim of the base up from below. '.
         'Set it down again and again, until it leans to no side.';
 
+    public const STEAM =
+        'Hold it in steam for a few breaths, with tongs. Bend it over a finger as it is to sit, and hold it until it is cold.';
+
     public const SLIT =
         'Snip the slit where it is to sit, no longer than the piece is wide. '.
         'Make it shallow: it can be cut deeper, never shallower.';

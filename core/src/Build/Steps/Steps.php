@@ -36,7 +36,6 @@ final readonly class Steps
     private function __construct(
         private Figure $figure,
         private Ledger $ledger,
-        private Pace $pace,
         private Needles $needles,
         private string $face,
     ) {
@@ -57,11 +56,11 @@ final readonly class Steps
         if ($figure->parts === []) {
             return [];
         }
-        $steps = new self($figure, $ledger, $pace, $needles, self::facePart($figure));
-        $threads = WireRouting::of($ledger, $pace);
+        $steps = new self($figure, $ledger, $needles, self::facePart($figure));
+        $threads = WireRouting::of($ledger);
         $making = new Making($figure, $ledger, $pace, $needles, $threads, $steps->face);
-        $joins = new Joins($figure, $pace, $needles);
-        $layers = LayerSteps::of($figure, $pace, $needles);
+        $joins = new Joins($figure, $needles);
+        $layers = LayerSteps::of($figure, $needles);
         $all = $steps->portions();
         $first = $all === [] ? [] : ['portion'];
         $mixing = $steps->mixing();
@@ -71,6 +70,7 @@ final readonly class Steps
                 ...$making->of($part, $part->mirror ? $first : []),
                 ...$steps->marking($part),
                 ...$layers?->lays($part) === true ? [] : $joins->of($part),
+                ...$making->steaming($part),
                 ...$making->layingOn($part),
             );
         }
@@ -112,7 +112,7 @@ final readonly class Steps
             key: 'mix:'.$mix->colour,
             kind: StepKind::Mix,
             title: 'Mix: '.$this->figure->colours[$mix->colour]->name,
-            minutes: $this->pace->mix,
+            minutes: Pace::MIX,
             text: StepWords::MIX,
             colour: $mix->colour,
             mix: $mix,
@@ -159,7 +159,7 @@ final readonly class Steps
                     key: 'portion',
                     kind: StepKind::Portion,
                     title: 'Set portions aside',
-                    minutes: $this->pace->portion,
+                    minutes: Pace::PORTION,
                     weighings: array_values($pairs),
                     text: StepWords::PORTION,
                 ),
@@ -178,7 +178,7 @@ final readonly class Steps
                     title: 'Mark: '.$part->name,
                     part: $part->key,
                     after: [self::made($part)],
-                    minutes: $part->count() * $this->pace->mark,
+                    minutes: $part->count() * Pace::MARK,
                     text: StepWords::MARK,
                 ),
             ];
@@ -206,7 +206,7 @@ final readonly class Steps
                 title: 'Loop to hang it by: '.$top->name,
                 part: $top->key,
                 after: [(self::hasCore($this->ledger, $top->key) ? 'core:' : 'cover:').$top->key],
-                minutes: $this->pace->loop,
+                minutes: Pace::LOOP,
                 text: StepWords::LOOP,
             ),
         ];
@@ -224,7 +224,7 @@ final readonly class Steps
                 title: sprintf('Hide %.0f g in %s', max(1.0, $weight['g']), mb_strtolower($part->name)),
                 part: $part->key,
                 after: [(self::hasCore($this->ledger, $part->key) ? 'core:' : 'cover:').$part->key],
-                minutes: $this->pace->weight,
+                minutes: Pace::WEIGHT,
                 text: StepWords::WEIGHT,
             );
         }
@@ -274,7 +274,7 @@ final readonly class Steps
             detail: $detail->key,
             after: $after,
             minutes: $this->figure->pieces($detail) * $this->minutes($detail),
-            waitMinutes: $detail->method->dries() ? $this->pace->drying : 0.0,
+            waitMinutes: $detail->method->dries() ? Pace::DRYING : 0.0,
             needle: $detail->method === Method::Felt ? NeedleChoice::face($part->solid->thinnestMm())->from($this->needles) : null,
             weighings: $line === null ? [] : [$line],
             text: StepWords::detail($detail),
@@ -299,7 +299,7 @@ final readonly class Steps
                     kind: StepKind::Flatten,
                     title: sprintf('Flatten the base by %.0f mm', $this->figure->base->flattenMm),
                     after: $last,
-                    minutes: $this->pace->flatten,
+                    minutes: Pace::FLATTEN,
                     needle: NeedleChoice::bulk(1, 2 * $this->figure->base->flattenMm)->from($this->needles),
                     text: StepWords::FLATTEN,
                 ),
@@ -312,7 +312,7 @@ final readonly class Steps
                 kind: StepKind::Trim,
                 title: 'Trim and smooth',
                 after: $flat === [] ? $last : ['flatten'],
-                minutes: $this->pace->trim,
+                minutes: Pace::TRIM,
                 needle: NeedleChoice::surface()->from($this->needles),
                 text: StepWords::TRIM,
             ),
@@ -321,7 +321,7 @@ final readonly class Steps
                 kind: StepKind::Inspect,
                 title: 'Inspect',
                 after: ['trim'],
-                minutes: $this->pace->inspect,
+                minutes: Pace::INSPECT,
                 text: StepWords::INSPECT,
             ),
         ];
@@ -331,10 +331,10 @@ final readonly class Steps
     private function minutes(Detail $detail): float
     {
         return match (true) {
-            $detail->method !== Method::Felt => $this->pace->fixed,
-            $detail->kind === DetailKind::Line => $this->pace->line,
-            Crispness::isSpark($this->figure, $detail) => $this->pace->spark,
-            default => $this->pace->spot,
+            $detail->method !== Method::Felt => Pace::FIXED,
+            $detail->kind === DetailKind::Line => Pace::LINE,
+            Crispness::isSpark($this->figure, $detail) => Pace::SPARK,
+            default => Pace::SPOT,
         };
     }
 }

@@ -20,13 +20,13 @@ use Impa\Wool\Ledger\Ledger;
 final readonly class WireRouting
 {
     /** @param  list<Passage>  $passages */
-    private function __construct(private Ledger $ledger, private Pace $pace, private array $passages)
+    private function __construct(private Ledger $ledger, private array $passages)
     {
     }
 
-    public static function of(Ledger $ledger, Pace $pace): self
+    public static function of(Ledger $ledger): self
     {
-        return new self($ledger, $pace, Passage::all($ledger->figure));
+        return new self($ledger, Passage::all($ledger->figure));
     }
 
     /** Whether a wire is bent for a part before it is made: it is wound round one, fixed by one, or the felter drew one along it. */
@@ -77,8 +77,8 @@ final readonly class WireRouting
                 },
                 part: $hosts[0] ?? '',
                 after: $passage->isLoose() ? array_map(self::made($figure), $hosts) : $this->before($passage, $hosts),
-                minutes: $wire->count() * $this->pace->thread,
-                waitMinutes: $passage->isLoose() && $hosts !== [] ? $this->pace->drying : 0.0,
+                minutes: $wire->count() * Pace::THREAD,
+                waitMinutes: $passage->isLoose() && $hosts !== [] ? Pace::DRYING : 0.0,
                 text: $passage->isLoose() ? StepWords::WHISKER : StepWords::THREAD,
             );
         }

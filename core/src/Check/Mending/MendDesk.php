@@ -12,6 +12,7 @@ use Impa\Face\DetailGround;
 use Impa\Figure\Detail;
 use Impa\Figure\Part;
 use Impa\Figure\Term\Side;
+use Impa\Material\Densities;
 use Impa\Surface\Surface;
 use Impa\Surface\TapeMark;
 use Impa\Wool\Grams;
@@ -96,43 +97,14 @@ final readonly class MendDesk
                 'Lay the wisp across the seam, not along it, piece by piece all round.',
                 'Stab it in shallow from both sides, until the seam cannot be felt.',
             ])],
-            Sign::Foreign => [
-                $this->plain('Pick them out', [
-                    'Draw the fibres out with fine tweezers, one by one, along the skin.',
-                    'Smooth the place with a few shallow stabs.',
-                ], 'Do not stab them in: they come up again.', 4.0),
-                $this->layer('Cover them', $a['across'], self::THIN_MM, [
-                    'Lay the wisp over the place as thin as a breath.',
-                    'Fix it with shallow stabs; use a clean side of the pad.',
-                ], 'Do not use the pad on which they came in.'),
-            ],
+            Sign::Foreign => $this->foreign($a['across']),
             Sign::Fuzz => [$this->plain('Needle, trim, press', [
                 'Go over it with the finest needle, slanting along the skin.',
                 'Trim what still stands out with small sharp scissors, held flat.',
                 'Roll it in warm, dry hands; press flat pieces under a cloth, at the lowest setting that works.',
             ], 'Do not pull at fuzz: every pull brings out more.', 6.0, 42)],
-            Sign::Twin => Coverings::isCut($this->part) ? [$this->plain('Trim the larger one', [
-                'Lay both on each other, one turned over, and trim what stands out.',
-                'Firm its new edge with slanting stabs.',
-            ], 'Do not cut both: take from one until it is the other.', 3.0)] : [
-                $this->plain('Felt the larger one more', [
-                    'Firm the larger one all round, and hold both side by side as you go.',
-                ], 'Do not make the smaller one larger: it never ends.', 6.0, 38, 'middling, straight'),
-                $this->plain('Pull a little off', [
-                    sprintf('Tease %s off the end that will be joined: half of what it is heavier.', Grams::text($a['more'] / 2)),
-                    'Firm the place again, and compare.',
-                ], 'Do not cut it: cut ends felt badly.', 4.0),
-            ],
-            Sign::Through => [
-                $this->plain('Trim the back', [
-                    'Trim what comes out at the back with small scissors, held flat.',
-                    'Go on with slanting, shallow stabs only.',
-                ], 'Do not stab straight in: the piece is thinner than the stab.', 3.0),
-                $this->layer('Cover the back', $a['across'], self::THIN_MM, [
-                    'Lay a wisp of the back\'s own colour over it.',
-                    'Fix it with stabs that slant so much that they stay in it.',
-                ], 'Do not stab through to the front.'),
-            ],
+            Sign::Twin => $this->twin($a['more']),
+            Sign::Through => $this->through($a['across']),
             Sign::TooBig => $this->size($a['off'], true),
             Sign::TooSmall => $this->size($a['off'], false),
             Sign::Lopsided => $this->lopsided($a['short']),
@@ -152,6 +124,56 @@ final readonly class MendDesk
                 'Wind a strand round it, and felt that down from the side.',
             ], 'Do not stab onto the wire: needles break on it.', 6.0)],
         };
+    }
+
+    /** @return non-empty-list<Remedy> */
+    private function foreign(float $across): array
+    {
+        return [
+            $this->plain('Pick them out', [
+                'Draw the fibres out with fine tweezers, one by one, along the skin.',
+                'Smooth the place with a few shallow stabs.',
+            ], 'Do not stab them in: they come up again.', 4.0),
+            $this->layer('Cover them', $across, self::THIN_MM, [
+                'Lay the wisp over the place as thin as a breath.',
+                'Fix it with shallow stabs; use a clean side of the pad.',
+            ], 'Do not use the pad on which they came in.'),
+        ];
+    }
+
+    /**
+     * @param  float  $more  grams by which one is heavier
+     * @return non-empty-list<Remedy>
+     */
+    private function twin(float $more): array
+    {
+        return Coverings::isCut($this->part) ? [$this->plain('Trim the larger one', [
+            'Lay both on each other, one turned over, and trim what stands out.',
+            'Firm its new edge with slanting stabs.',
+        ], 'Do not cut both: take from one until it is the other.', 3.0)] : [
+            $this->plain('Felt the larger one more', [
+                'Firm the larger one all round, and hold both side by side as you go.',
+            ], 'Do not make the smaller one larger: it never ends.', 6.0, 38, 'middling, straight'),
+            $this->plain('Pull a little off', [
+                sprintf('Tease %s off the end that will be joined: half of what it is heavier.', Grams::text($more / 2)),
+                'Firm the place again, and compare.',
+            ], 'Do not cut it: cut ends felt badly.', 4.0),
+        ];
+    }
+
+    /** @return non-empty-list<Remedy> */
+    private function through(float $across): array
+    {
+        return [
+            $this->plain('Trim the back', [
+                'Trim what comes out at the back with small scissors, held flat.',
+                'Go on with slanting, shallow stabs only.',
+            ], 'Do not stab straight in: the piece is thinner than the stab.', 3.0),
+            $this->layer('Cover the back', $across, self::THIN_MM, [
+                'Lay a wisp of the back\'s own colour over it.',
+                'Fix it with stabs that slant so much that they stay in it.',
+            ], 'Do not stab through to the front.'),
+        ];
     }
 
     /** @return non-empty-list<Remedy> */
@@ -227,7 +249,7 @@ final readonly class MendDesk
             sprintf('Measure: %.1f mm each side.', $off / 2),
         ], 'Do not work one side only: it wanders.', 3.0, 42, 'very shallow, slanting')];
         $around = $this->detail === null ? 0.0 : 2 * sqrt(M_PI * max(0.1, $this->detail->areaMm2()));
-        $mg = 1000 * $this->ledger->densities->wispMgPerMm2 / 1000 * $around * $off / 2;
+        $mg = 1000 * Densities::WISP_MG_PER_MM2 / 1000 * $around * $off / 2;
         $ways[] = $isTooBig
             ? new Remedy('Cover its rim', [
                 'Lay a thin ring of the ground\'s colour over its rim.',
@@ -245,7 +267,7 @@ final readonly class MendDesk
     private function lopsided(float $short): array
     {
         $wide = max(0.6, $this->detail->widthMm ?? 1.0);
-        $mg = $this->ledger->densities->wispMgPerMm2 * $wide * $short;
+        $mg = Densities::WISP_MG_PER_MM2 * $wide * $short;
 
         return [
             new Remedy('A wisp on the short side', [

@@ -21,8 +21,8 @@ final readonly class Marks
 
     private const LEAST_CELLS = 8;
 
-    /** A disc fills its box by pi / 4. */
-    private const FILLS = [0.45, 0.9];
+    /** A disc fills its box by pi / 4, one with a hole by more than this. */
+    private const FILLS = 0.45;
 
     /**
      * @param  array{array{float, float}, array{float, float}, array{float, float}, array{float, float}}  $corners  in pixels of the
@@ -109,7 +109,7 @@ final readonly class Marks
         $fills = $n / (($right - $left + 1) * ($high - $low + 1));
         if (
             $dark / $n > self::DARK || $grey / $n > self::GREY || $blob->elongation() > self::ROUND
-            || $fills < self::FILLS[0] || $fills > self::FILLS[1] + 0.1
+            || $fills < self::FILLS
         ) {
             return null;
         }

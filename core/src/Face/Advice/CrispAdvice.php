@@ -12,6 +12,7 @@ use Impa\Face\ReadyMade;
 use Impa\Figure\Detail;
 use Impa\Figure\Figure;
 use Impa\Figure\Term\DetailKind;
+use Impa\Figure\Term\DetailRole;
 use Impa\Figure\Term\Method;
 
 /** What keeps a detail from reading, and what would mend it: each with its amount and the change it comes to. */
@@ -84,26 +85,7 @@ final class CrispAdvice
         $mends = [];
         $rim = self::rim($figure, $detail->colour, $ground);
         if ($rim !== '' && in_array($detail->kind, [DetailKind::Disc, DetailKind::Bead, DetailKind::Eye], true)) {
-            $mends[] = Mend::with(
-                sprintf('rim it in %s, %.0f mm all round', mb_strtolower($figure->colours[$rim]->name), self::RIM_MM),
-                ['layer' => $detail->layer + 1],
-                [
-                    'key' => $detail->key.'-rim',
-                    'name' => 'Rim of '.mb_strtolower($detail->name),
-                    'on' => $detail->on,
-                    'kind' => 'disc',
-                    'colour' => $rim,
-                    'layer' => $detail->layer,
-                    'mirror' => $detail->mirror,
-                    'method' => 'felt',
-                    'side' => $detail->side->value,
-                    'xMm' => $detail->xMm,
-                    'yMm' => $detail->yMm,
-                    'turnDeg' => $detail->turnDeg,
-                    'widthMm' => $detail->widthMm + 2 * self::RIM_MM,
-                    'heightMm' => $detail->heightMm + 2 * self::RIM_MM,
-                ],
-            );
+            $mends[] = self::rimmed($figure, $detail, $rim);
         }
         if ($detail->method === Method::Felt && $detail->kind === DetailKind::Disc) {
             $sold = ReadyMade::nearest(min($detail->widthMm, $detail->heightMm));
@@ -137,6 +119,31 @@ final class CrispAdvice
                 sprintf('%s on %s reads at %.0f; %.0f is crisp', $it, $ground, $difference, Contrast::CRISP),
                 $mends,
             );
+    }
+
+    private static function rimmed(Figure $figure, Detail $detail, string $rim): Mend
+    {
+        return Mend::with(
+            sprintf('rim it in %s, %.0f mm all round', mb_strtolower($figure->colours[$rim]->name), self::RIM_MM),
+            ['layer' => $detail->layer + 1],
+            [
+                'key' => $detail->key.'-rim',
+                'name' => 'Rim of '.mb_strtolower($detail->name),
+                'role' => DetailRole::Other->value,
+                'on' => $detail->on,
+                'kind' => 'disc',
+                'colour' => $rim,
+                'layer' => $detail->layer,
+                'mirror' => $detail->mirror,
+                'method' => 'felt',
+                'side' => $detail->side->value,
+                'xMm' => $detail->xMm,
+                'yMm' => $detail->yMm,
+                'turnDeg' => $detail->turnDeg,
+                'widthMm' => $detail->widthMm + 2 * self::RIM_MM,
+                'heightMm' => $detail->heightMm + 2 * self::RIM_MM,
+            ],
+        );
     }
 
     /** Key of the figure's colour that stands out most from both; empty where none does from either. */

@@ -79,28 +79,7 @@ final readonly class Evenness
                 }
                 [$level, $aside] = [max($level, abs($up)), max($aside, abs($out))];
                 if (max(abs($up), abs($out)) > self::SEEN_MM) {
-                    $advice[$other->key][] = Advice::look(
-                        'uneven',
-                        sprintf(
-                            'it lies %s than %s',
-                            implode(
-                                ' and ',
-                                array_filter([
-                                    abs($up) > self::SEEN_MM
-                                        ? sprintf('%.1f mm %s', abs($up), $up > 0.0 ? 'higher' : 'lower')
-                                        : '',
-                                    abs($out) > self::SEEN_MM
-                                        ? sprintf('%.1f mm %s', abs($out), $out > 0.0 ? 'farther out' : 'farther in')
-                                        : '',
-                                ]),
-                            ),
-                            mb_strtolower($one->name),
-                        ),
-                        [
-                            Mend::instead('make the two one pair', ['mirror' => true], $one->key),
-                            Mend::set('only set it level', ['yMm' => round($other->yMm - $up, 2)]),
-                        ],
-                    );
+                    $advice[$other->key][] = self::uneven($one, $other, $up, $out);
                 }
             }
             if (! isset($paired[$one->key]) && abs($x) < self::MIDDLE_MM && ! $one->isMeant('aside')) {
@@ -116,6 +95,20 @@ final readonly class Evenness
         }
 
         return new self($level, $aside, $eyeLine, $advice);
+    }
+
+    /** Of two that are meant to be alike the other lies so much higher, and so much farther out, mm. */
+    private static function uneven(Detail $one, Detail $other, float $up, float $out): Advice
+    {
+        $where = array_filter([
+            abs($up) > self::SEEN_MM ? sprintf('%.1f mm %s', abs($up), $up > 0.0 ? 'higher' : 'lower') : '',
+            abs($out) > self::SEEN_MM ? sprintf('%.1f mm %s', abs($out), $out > 0.0 ? 'farther out' : 'farther in') : '',
+        ]);
+
+        return Advice::look('uneven', sprintf('it lies %s than %s', implode(' and ', $where), mb_strtolower($one->name)), [
+            Mend::instead('make the two one pair', ['mirror' => true], $one->key),
+            Mend::set('only set it level', ['yMm' => round($other->yMm - $up, 2)]),
+        ]);
     }
 
     /**

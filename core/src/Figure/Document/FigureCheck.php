@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Figure\Document;
 
+use Impa\Figure\Upgrade\Upgrade;
 use stdClass;
 
 /** Finds every fault of a figure document at once: first its form, by the schema, then its meaning. */
@@ -17,6 +18,13 @@ final class FigureCheck
     {
         if (! ($document instanceof stdClass)) {
             return [Fault::at([], 'This must be an object: { "format": "impa-figure", ... }.')];
+        }
+        $document = Upgrade::newest($document);
+        if (is_int($document->version ?? null) && $document->version > Upgrade::VERSION) {
+            return [Fault::at(['version'], sprintf(
+                'This document is of version %d, which this Impa does not know yet: take a newer Impa.',
+                $document->version,
+            ))];
         }
         $faults = [...FigureForm::faults($document), ...self::endless($document)];
         $wrong = array_map(static fn (Fault $f): string => $f->pointer, $faults);

@@ -9,15 +9,15 @@ use Opis\JsonSchema\Validator;
 use RuntimeException;
 use stdClass;
 
-/** The form of a figure document, by formats/impa-figure-1.schema.json, its faults in plain words. */
+/** The form of a figure document, by formats/impa-figure-2.schema.json, its faults in plain words. */
 final class FigureForm
 {
-    private const SCHEMA = __DIR__.'/../../../../formats/impa-figure-1.schema.json';
+    private const SCHEMA = __DIR__.'/../../../../formats/impa-figure-2.schema.json';
 
     /** A document ends here; a rich figure of 100 parts and 200 details takes a tenth of it. */
     public const MOST_BYTES = 2_000_000;
 
-    private const ID = 'https://impa.invalid/formats/impa-figure-1.schema.json';
+    private const ID = 'https://impa.invalid/formats/impa-figure-2.schema.json';
 
     /** More faults than anybody reads at once. */
     private const MOST = 500;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Impa\Figure\Document;
 
-use Impa\Figure\Base;
 use Impa\Shape\ShapeRefused;
 use stdClass;
 
@@ -93,11 +92,7 @@ final class FigureMeaning
         $all = ($this->document->{$member} ?? null) instanceof stdClass ? $this->document->{$member}->{$list} ?? [] : [];
         $keys = [];
         foreach (is_array($all) ? array_values($all) : [] as $i => $one) {
-            $key = match (true) {
-                ! $one instanceof stdClass => '',
-                $list === 'weights' => Base::weightKey($one, $i),
-                default => self::text($one, 'key'),
-            };
+            $key = $one instanceof stdClass ? self::text($one, 'key') : '';
             if ($key !== '' && in_array($key, $keys, true)) {
                 $this->faults[] = Fault::at(
                     [$member, $list, $i, 'key'],

@@ -342,6 +342,11 @@ final readonly class FaceTemplates
         return $svg;
     }
 
+    private static function dartWords(float $mm): string
+    {
+        return sprintf('Cut the darts out (up to %.1f mm wide), not through the middle line: their edges meet on the wool.', $mm);
+    }
+
     /** The template that wraps the head: its strips and their darts, a stem up to the crown, the details where they lie. */
     private function laidOut(Paper $paper): string
     {
@@ -396,10 +401,7 @@ final readonly class FaceTemplates
         $words = match (true) {
             $isWhole => 'It wraps in one piece: no darts. Cut it out round the rim.',
             $apart > 0.0 => 'Cut the strips apart: each lies below the one before, on the middle line.',
-            default => sprintf(
-                'Cut the darts out (up to %.1f mm wide), not through the middle line: their edges meet on the wool.',
-                $template->dartMm(),
-            ),
+            default => self::dartWords($template->dartMm()),
         };
 
         return $svg.

@@ -12,6 +12,7 @@ use Impa\Figure\Figure;
 use Impa\Figure\Part;
 use Impa\Figure\Placement;
 use Impa\Figure\Placing\Silhouette;
+use Impa\Figure\Term\DetailRole;
 use Impa\Figure\Term\Side;
 use Impa\Material\CoreMaterial;
 use Impa\Raster\Blob;
@@ -220,6 +221,7 @@ final class PartEditor
         $detail = (object) [
             'key' => $key,
             'name' => $part->name,
+            'role' => DetailRole::byName($part->name)->value,
             'on' => $to->key,
             'kind' => 'patch',
             'pointsMm' => array_map(

@@ -42,6 +42,15 @@ final readonly class SeenAgain
     {
     }
 
+    /** Made in layers what was made in the round, or the other way: none of it is the same piece. */
+    private static function allAnew(Figure $figure, Figure $seen): self
+    {
+        $other = $seen->document();
+        $other->name = $figure->name;
+
+        return new self($other, 0, 0, count($seen->parts), count($figure->parts));
+    }
+
     /**
      * @param  Figure  $figure  as the felter has it, broken down from the same drawing once
      * @param  array<string, mixed>  $document  what is seen in it now
@@ -50,11 +59,7 @@ final readonly class SeenAgain
     {
         $seen = Figure::fromDocument(json_decode((string) json_encode($document, JSON_PRESERVE_ZERO_FRACTION)));
         if ($figure->flat->isFlat() !== $seen->flat->isFlat()) {
-            // Made in layers what was made in the round, or the other way: none of it is the same piece.
-            $other = $seen->document();
-            $other->name = $figure->name;
-
-            return new self($other, 0, 0, count($seen->parts), count($figure->parts));
+            return self::allAnew($figure, $seen);
         }
         $draft = Draft::of(self::inItsFrame($figure, $seen));
         if ($seen->flat->isFlat()) {
@@ -70,12 +75,11 @@ final readonly class SeenAgain
         $keys = $kept = $changed = [];
         foreach ($new->parts as $part) {
             [$was, $overlap] = $match[$part->key] ?? ['', 0.0];
-            if ($was === '') {
-                $keys[$part->key] = '';
-            } else {
-                $keys[$part->key] = $was;
-                $isSame = $overlap >= self::WHERE_IT_LAY && $old->parts[$was]->colour === $colours[$part->colour];
-                [$kept, $changed] = $isSame ? [[...$kept, $part->key], $changed] : [$kept, [...$changed, $part->key]];
+            $keys[$part->key] = $was;
+            if ($was !== '' && $overlap >= self::WHERE_IT_LAY && $old->parts[$was]->colour === $colours[$part->colour]) {
+                $kept[] = $part->key;
+            } elseif ($was !== '') {
+                $changed[] = $part->key;
             }
         }
         // A key of digits is a number as an array's.

@@ -6,7 +6,9 @@ namespace Impa\Seeing\Layers;
 
 use Impa\Colour\ColourWords;
 use Impa\Figure\FlatWork;
+use Impa\Figure\Term\DetailRole;
 use Impa\Figure\Term\FlatWay;
+use Impa\Figure\Upgrade\Upgrade;
 use Impa\Geometry\Box;
 use Impa\Geometry\Outline\Polyline;
 use Impa\Raster\Blob;
@@ -84,7 +86,7 @@ final readonly class FlatWriting
 
         return [
             'format' => 'impa-figure',
-            'version' => 1,
+            'version' => Upgrade::VERSION,
             'name' => $name,
             'heightMm' => $this->wishes->heightMm,
             'pose' => 'lie',
@@ -249,6 +251,7 @@ final readonly class FlatWriting
                     'key' => $key,
                     'name' => 'Outline: '.lcfirst($part['name']).($i === 0 ? '' : ' '.($i + 1)),
                     'on' => $part['key'],
+                    'role' => DetailRole::Other->value,
                     'kind' => 'line',
                     'widthMm' => round($wide, 1),
                     'pointsMm' => self::written($run, $part['at']['xMm'], $part['at']['yMm']),
@@ -355,6 +358,7 @@ final readonly class FlatWriting
             $named[$word] = ($named[$word] ?? 0) + 1;
             $name = $word.($named[$word] === 1 ? '' : ' '.$named[$word]);
             $details[] = ['key' => strtolower(str_replace(' ', '-', $name)), 'name' => $name, 'on' => $part['key']] + $drawn + [
+                'role' => DetailRole::Other->value,
                 'colour' => ColourWriting::key($mark->label),
                 'layer' => 2,
                 'mirror' => $isPair,

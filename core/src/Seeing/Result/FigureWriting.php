@@ -6,6 +6,7 @@ namespace Impa\Seeing\Result;
 
 use Impa\Colour\ColourWords;
 use Impa\Figure\Term\DetailRole;
+use Impa\Figure\Upgrade\Upgrade;
 use Impa\Geometry\Outline\Polygon;
 use Impa\Material\CoreMaterial;
 use Impa\Material\Covering;
@@ -68,7 +69,7 @@ final readonly class FigureWriting
 
         return [
             'format' => 'impa-figure',
-            'version' => 1,
+            'version' => Upgrade::VERSION,
             'name' => $name,
             'heightMm' => $this->wishes->heightMm,
             'pose' => 'stand',
@@ -168,9 +169,8 @@ final readonly class FigureWriting
             $name .= $used[$name] === 1 ? '' : ' '.$used[$name];
             $way = $twin >= 0 || $piece->mirror ? 1 : $this->way();
             $drawn = MarkShape::of($mark, $piece->fit->x, $piece->fit->y, $way, $this->mmPerPx, $this->figureHeightPx);
-            $role = DetailRole::byName($name);
             $details[] = ['key' => strtolower(str_replace(' ', '-', $name)), 'name' => $name, 'on' => $piece->key] +
-                ($role === DetailRole::Other ? [] : ['role' => $role->value]) +
+                ['role' => DetailRole::byName($name)->value] +
                 $drawn + [
                     'colour' => ColourWriting::key($mark->label),
                     'layer' => $mark->layer,

@@ -20,7 +20,7 @@ use WeakMap;
  */
 abstract readonly class Stack implements Solid
 {
-    /** Bands for the integrals: enough for 0.1 % of the closed forms (core/tests/ShapeTest.php). */
+    /** Bands for the integrals: enough for 0.1 % of the closed forms (core/tests/Shape/ShapeTest.php). */
     private const BANDS = 64;
 
     /**

@@ -118,7 +118,7 @@ final class Coverings
         $rows = max(1, (int) ceil(100 * $areaCm2 / 2 / max(1.0, $partingMm * $covering->lengthMm)));
         $count = $rows * (int) ceil($partingMm / $covering->ribbonMm);
         $metres = $count * 2 * $covering->lengthMm / 1000;
-        $g = $metres * $covering->ribbonMm * $densities->ribbonGPerMPerMm;
+        $g = $metres * $covering->ribbonMm * Densities::RIBBON_G_PER_M_PER_MM;
 
         return new CoveringNeed(
             g: $g,
@@ -139,7 +139,7 @@ final class Coverings
     private static function wrap(Covering $covering, float $acrossMm, float $alongMm, Densities $densities): CoveringNeed
     {
         $metres = self::ribbonMetres($acrossMm, $alongMm + 2 * WireMaterial::FOLD_BACK_MM, $covering->ribbonMm, $covering->overlap);
-        $g = $metres * $covering->ribbonMm * $densities->ribbonGPerMPerMm;
+        $g = $metres * $covering->ribbonMm * Densities::RIBBON_G_PER_M_PER_MM;
 
         return new CoveringNeed(
             g: $g,
@@ -158,7 +158,7 @@ final class Coverings
     private static function plait(Covering $covering, float $alongMm, Densities $densities): CoveringNeed
     {
         $strandM = $alongMm * self::PLAIT_TAKE_UP / 1000;
-        $g = 3 * $strandM * $covering->ribbonMm * $densities->ribbonGPerMPerMm;
+        $g = 3 * $strandM * $covering->ribbonMm * Densities::RIBBON_G_PER_M_PER_MM;
 
         return new CoveringNeed(
             g: $g,
@@ -187,14 +187,14 @@ final class Coverings
         [$faceCm2, $thickMm] = $part->solid->kind()->isFlat()
             ? [Polygon::signedArea($part->solid->front()[0]) / 100, $size->depthMm]
             : [$part->solid->areaCm2(), max(1.0, $part->coverMm)];
-        $areaCm2 = $faceCm2 * (1 + $densities->cutWaste);
+        $areaCm2 = $faceCm2 * (1 + Densities::CUT_WASTE);
         $isFilm = $part->covering->way === CoveringWay::Film;
-        $filmG = $isFilm ? $areaCm2 * $densities->filmGPerCm2 : 0.0;
-        $g = $areaCm2 * $thickMm / 10 * $densities->sheet;
+        $filmG = $isFilm ? $areaCm2 * Densities::FILM_G_PER_CM2 : 0.0;
+        $g = $areaCm2 * $thickMm / 10 * Densities::SHEET;
 
         return new CoveringNeed(
             g: $g,
-            finishedG: ($g + $filmG) / (1 + $densities->cutWaste),
+            finishedG: ($g + $filmG) / (1 + Densities::CUT_WASTE),
             areaCm2: $areaCm2,
             filmG: $filmG,
             text: $isFilm

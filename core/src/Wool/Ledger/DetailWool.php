@@ -33,7 +33,7 @@ final class DetailWool
             default => Skin::under($surface, $detail->outline()),
         };
 
-        return $detail->areaMm2() * $more * $densities->wispMgPerMm2;
+        return $detail->areaMm2() * $more * Densities::WISP_MG_PER_MM2;
     }
 
     /**

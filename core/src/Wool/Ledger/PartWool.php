@@ -182,7 +182,7 @@ final readonly class PartWool
     {
         $made = $this->volumeCm3 / $this->part->solid->volumeCm3();
 
-        return $this->part->solid->size()->scaled(($this->densities->loose * $made) ** (1 / 3));
+        return $this->part->solid->size()->scaled((Densities::LOOSE * $made) ** (1 / 3));
     }
 
     /**

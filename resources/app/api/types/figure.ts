@@ -1,4 +1,4 @@
-// Made from formats/impa-figure-1.schema.json by npm run types. Do not edit.
+// Made from formats/impa-figure-2.schema.json by npm run types. Do not edit.
 
 export type Firmness = 'squishy' | 'soft' | 'springy' | 'firm' | 'hard'
 export type Cover = number
@@ -16,11 +16,11 @@ export type Place = number
 export type Angle = number
 
 /**
- * impa-figure version 1: a felted figure. Lengths in mm, angles in degrees. Frame: origin on the table under the figure's middle, x to the viewer's right, y up, z towards the viewer. Members not named here are kept.
+ * impa-figure version 2: a felted figure. Lengths in mm, angles in degrees. Frame: origin on the table under the figure's middle, x to the viewer's right, y up, z towards the viewer. Members not named here are kept.
  */
 export interface Figure {
   format: 'impa-figure'
-  version: 1
+  version: 2
   name: string
   /**
    * finished height
@@ -50,9 +50,9 @@ export interface Figure {
      */
     weights?: {
       /**
-       * what is ticked of it goes by; its place in this list, from 0, where none is said
+       * what is ticked of it goes by
        */
-      key?: string
+      key: string
       g: number
       /**
        * @minItems 3
@@ -521,9 +521,9 @@ export interface Detail {
    */
   holesMm?: [Point, Point, Point, ...Point[]][]
   /**
-   * what it is to the felter; where it is not said, told from its name
+   * what it is to the felter, whatever she calls it
    */
-  role?:
+  role:
     'other' | 'eye' | 'eye-white' | 'pupil' | 'spark' | 'lid' | 'brow' | 'nose' | 'mouth' | 'cheek' | 'spot' | 'seam'
   /**
    * what was chosen where it slides round the edge: seen right, or right on the tape

@@ -124,6 +124,7 @@ export interface Step {
     | 'compare'
     | 'mark'
     | 'detail'
+    | 'steam'
     | 'slit'
     | 'join'
     | 'hide'

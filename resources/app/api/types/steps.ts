@@ -33,6 +33,7 @@ export interface WorkStep {
     | 'compare'
     | 'mark'
     | 'detail'
+    | 'steam'
     | 'slit'
     | 'join'
     | 'hide'

@@ -7,7 +7,7 @@ import { useFigure } from './figure'
 
 const plain = (): Figure => ({
   format: 'impa-figure',
-  version: 1,
+  version: 2,
   name: 'Test',
   heightMm: 60,
   colours: [{ key: 'c1', hex: '#aabbcc' }],
@@ -34,7 +34,7 @@ const plain = (): Figure => ({
       join: { to: 'head' },
     },
   ],
-  details: [{ key: 'eye', on: 'head', kind: 'disc', widthMm: 4, colour: 'c1', xMm: 5, yMm: 0 }],
+  details: [{ key: 'eye', role: 'eye', on: 'head', kind: 'disc', widthMm: 4, colour: 'c1', xMm: 5, yMm: 0 }],
 })
 const name = (f: ReturnType<typeof useFigure>) => f.document?.name
 const rename = (f: ReturnType<typeof useFigure>, to: string) =>
@@ -61,6 +61,7 @@ async function opened() {
 describe('details that make one thing', () => {
   const spot = (key: string, xMm: number, mirror = false) => ({
     key,
+    role: 'spot' as const,
     on: 'head',
     kind: 'disc' as const,
     widthMm: 4,

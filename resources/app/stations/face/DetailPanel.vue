@@ -207,15 +207,10 @@ const set = (how: (d: Detail) => void) => detail.value && figure.changeDetail(de
         />
         <v-select
           class="by"
-          :model-value="detail.role ?? ''"
-          :items="[{ value: '', title: 'by name' }, ...trade.roles]"
+          :model-value="detail.role"
+          :items="trade.roles"
           label="It is"
-          @update:model-value="
-            set((d) => {
-              if ($event) d.role = $event as NonNullable<Detail['role']>
-              else delete d.role
-            })
-          "
+          @update:model-value="set((d) => (d.role = $event as Detail['role']))"
         />
       </div>
       <p v-if="detail.keep" class="quiet small">

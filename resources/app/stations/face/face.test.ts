@@ -33,6 +33,7 @@ const faced = () => {
   document.details!.push({
     key: 'nose',
     name: 'Nose',
+    role: 'nose',
     on: 'head',
     kind: 'disc',
     widthMm: 6,
@@ -76,7 +77,18 @@ const advice: Record<string, Advice[]> = {
       mends: [
         mend('rim it in white, 1 mm all round', {
           set: { layer: 2 },
-          add: [{ key: 'eye-rim', name: 'Rim', on: 'head', kind: 'disc', colour: 'fur', layer: 1, widthMm: 6 }],
+          add: [
+            {
+              key: 'eye-rim',
+              name: 'Rim',
+              role: 'other',
+              on: 'head',
+              kind: 'disc',
+              colour: 'fur',
+              layer: 1,
+              widthMm: 6,
+            },
+          ],
         }),
         mend('use a glossy eye of 4.0 mm', { set: { kind: 'eye', method: 'ready-made', widthMm: 4 } }),
         mend('keep it in size', { keep: 'size' }),
@@ -280,18 +292,16 @@ describe('several details', () => {
 })
 
 describe('what a detail is', () => {
-  it('is said by the felter, kept with it, and left to its name again', async () => {
+  it('is said by the felter and kept with it, whatever it is called', async () => {
     table = await onTable(DetailPanel, {}, faced(), board)
     table.figure.choose('nose', false, 'detail')
     await nextTick()
     const field = () => table.wrapper.findAllComponents({ name: 'VSelect' }).find((s) => s.props('label') === 'It is')!
-    expect(field().props('modelValue')).toBe('')
+    expect(field().props('modelValue')).toBe('nose')
     field().vm.$emit('update:modelValue', 'eye')
     await nextTick()
     expect(table.figure.details[1]!.role).toBe('eye')
     expect(field().props('modelValue')).toBe('eye')
-    field().vm.$emit('update:modelValue', '')
-    expect('role' in table.figure.details[1]!).toBe(false)
   })
 })
 
@@ -299,6 +309,7 @@ describe('the pieces', () => {
   const piece = (key: string, size: number) => ({
     key,
     name: 'Pupil',
+    role: 'pupil' as const,
     on: 'head',
     kind: 'disc' as const,
     widthMm: 20 * size,
@@ -530,7 +541,7 @@ describe('the head', () => {
     expect(table.wrapper.findAll('.third')).toHaveLength(2)
     expect(table.wrapper.find('.eyes').attributes('d')).toContain(' 2')
     await table.wrapper.setProps({
-      was: [{ key: 'old', name: 'Old', on: 'head', kind: 'disc', widthMm: 3, colour: 'ink' }],
+      was: [{ key: 'old', name: 'Old', role: 'other', on: 'head', kind: 'disc', widthMm: 3, colour: 'ink' }],
     })
     expect(table.wrapper.findAll('[data-detail]').map((d) => d.attributes('data-detail'))).toEqual(['old'])
   })
@@ -540,6 +551,7 @@ describe('the head', () => {
     document.details!.push({
       key: 'mouth',
       name: 'Mouth',
+      role: 'mouth',
       on: 'head',
       kind: 'line',
       widthMm: 1.5,

@@ -55,7 +55,7 @@ async function take(file: File | undefined): Promise<void> {
 async function startPlain(): Promise<void> {
   const document: Figure = {
     format: 'impa-figure',
-    version: 1,
+    version: 2,
     name: 'New figure',
     heightMm: 60,
     colours: [

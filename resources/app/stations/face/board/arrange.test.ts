@@ -6,6 +6,7 @@ import { pointAfter, useFaceDrag, withoutPoint } from './useFaceDrag'
 
 const spot = (key: string, xMm: number, yMm: number, more: Partial<Detail> = {}): Detail => ({
   key,
+  role: 'spot',
   on: 'head',
   kind: 'disc',
   widthMm: 4,
@@ -18,6 +19,7 @@ const spot = (key: string, xMm: number, yMm: number, more: Partial<Detail> = {})
 const way = (key: string) => arrangements.find((a) => a.key === key)!.move
 const line = (): Detail => ({
   key: 'mouth',
+  role: 'mouth',
   on: 'head',
   kind: 'line',
   widthMm: 2,

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Api;
+
+use Impa\Refusal;
+use RuntimeException;
+
+/** Another window changed it since this one read it: nothing was written, and what stands there now is told. */
+final class Stale extends RuntimeException implements Refusal
+{
+    /** @param  array<array-key, mixed>  $state  as it stands now */
+    public function __construct(string $what, public readonly string $revision, public readonly array $state)
+    {
+        parent::__construct(sprintf('%s was changed in another window since you opened it. Keep yours, or take the other.', $what));
+    }
+
+    public function title(): string
+    {
+        return 'Changed elsewhere';
+    }
+}

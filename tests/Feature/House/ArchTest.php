@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Concerns\Owned;
+use App\Models\Felter;
+use Illuminate\Database\Eloquent\Model;
+use Symfony\Component\Finder\Finder;
+
+arch('controllers ask core and answer; they reckon nothing')
+    ->expect('App\Http\Controllers')->classes()->toBeFinal()
+    ->and('App\Http\Controllers')->not->toUse(['sqrt', 'hypot', 'M_PI', 'imagecreatetruecolor']);
+
+arch('requests stand on top: nothing below them knows them')
+    ->expect('App\Http')->toOnlyBeUsedIn(['App\Http', 'App\Providers']);
+
+it('asks for rows as one\'s own: nobody reaches into a table past whose it is, and nothing is changed in bulk past it', function () {
+    $past = [];
+    $files = (new Finder)->files()->in([app_path(), base_path('database/seeders')])->notPath('#^(Accounts|Store)/#')->name('*.php');
+    // The last ones go straight to a table, whatever a model says of whose its rows are.
+    $words = '/\bDB::|withoutGlobalScope|newModelQuery|->(getQuery|truncate|upsert|insertOrIgnore|insertUsing|updateFrom)\(/';
+    foreach ($files as $file) {
+        if (preg_match($words, $file->getContents()) === 1) {
+            $past[] = $file->getRelativePathname();
+        }
+    }
+    // Whether a picture's file is anybody else's; and a link, which is found by who is nobody.
+    expect($past)->toEqualCanonicalizing(['Models/Picture.php', 'Http/Controllers/Shelf/SharedLinkController.php']);
+});
+
+it('asks in one place what the felter\'s hand, needles and stash make of an estimate; only the console reckons by the house', function () {
+    $past = [];
+    foreach ((new Finder)->files()->in(app_path())->notPath('#^Console/#')->name('*.php') as $file) {
+        $words = '/hand\(\)->(densities|pace)|Needle::gauges|(Pace|Densities)::house|Needles::(of|usual)|withYarns/';
+        if (preg_match($words, $file->getContents()) === 1) {
+            $past[] = $file->getRelativePathname();
+        }
+    }
+    expect($past)->toBe(['Hand/Profile.php']);
+});
+
+it('has migrations that run no code of the app or of core: what changes tomorrow may not change what they did', function () {
+    $live = [];
+    foreach ((new Finder)->files()->in(database_path('migrations'))->name('*.php') as $file) {
+        if (preg_match('/\b(App|Impa)\\\\/', $file->getContents()) === 1) {
+            $live[] = $file->getFilename();
+        }
+    }
+    expect($live)->toBe([]);
+});
+
+it('has every model but the felter say whose its rows are', function () {
+    $models = [];
+    foreach ((new Finder)->files()->in(app_path('Models'))->name('*.php') as $file) {
+        $models[] = 'App\\Models\\'.strtr(substr($file->getRelativePathname(), 0, -4), '/', '\\');
+    }
+    $models = array_filter($models, static fn (string $class): bool => is_subclass_of($class, Model::class));
+    $ownerless = array_filter($models, static fn (string $class): bool => ! in_array(Owned::class, class_uses_recursive($class), true));
+    expect(array_values($ownerless))->toBe([Felter::class])->and(count($models))->toBeGreaterThan(15);
+});
