@@ -12,10 +12,10 @@ use Impa\Seeing\Breakdown;
  * polygons alone. A part counts as found where a found piece overlaps it by 0.6 (intersection over union), whole (its hidden half
  * included) and seen (only what is not hidden).
  *
- *   php bench/structure.php [--count=40] [--seed=1] [--inked] [--sheet=FOLDER]
+ *   php bench/structure.php [--count=40] [--seed=1] [--inked] [--sheet=FOLDER] [--sums]
  *
  * Seeds up to 1000 are for tuning; those above are kept aside for measuring. The worst ten, with the found parts' outlines over
- * them, go to a contact sheet in FOLDER (else a temporary one), never into the repository.
+ * them, go to a contact sheet in FOLDER (else a temporary one), never into the repository. With --sums only counts are told, as JSON.
  */
 
 require __DIR__.'/../vendor/autoload.php';
@@ -30,7 +30,7 @@ const WELL_FOUND = 0.75;
 const GRID = 4;
 
 ini_set('memory_limit', '512M');
-$options = getopt('', ['count:', 'seed:', 'inked', 'sheet:']);
+$options = getopt('', ['count:', 'seed:', 'inked', 'sheet:', 'sums']);
 $folder = $options['sheet'] ?? sys_get_temp_dir().'/impa-structure';
 @mkdir($folder, 0777, true);
 $inked = isset($options['inked']);
@@ -42,6 +42,13 @@ for ($n = 0; $n < (int) ($options['count'] ?? 40); $n++) {
     $png = drawn($parts, $details, $inked);
     file_put_contents("$folder/$seed.png", $png);
     $rows[] = compared($parts, $details, Breakdown::of($png, 100.0)->document, $seed, $folder);
+}
+if (isset($options['sums'])) {
+    $sums = [];
+    foreach (['parts', 'made', 'whole', 'well', 'seen', 'details', 'hits', 'spots'] as $field) {
+        $sums[$field] = array_sum(array_column($rows, $field));
+    }
+    exit(json_encode($sums));
 }
 report($rows, $inked);
 contactSheet($rows, $folder);

@@ -105,6 +105,12 @@ final readonly class Work
         return $gap > 0.0 ? Hints::floats($parts[$step->part], $parts[$parts[$step->part]->joinTo], $gap) : null;
     }
 
+    /** Whether any of it is of that kind. */
+    public function has(StepKind $kind): bool
+    {
+        return in_array($kind, array_column($this->steps, 'kind'), true);
+    }
+
     /** @return list<string> keys of the steps in order */
     public function keys(): array
     {

@@ -30,7 +30,7 @@ final readonly class Kit
 
     private const CLOSING = 10.0;
 
-    public const NOTE = 'Timed for the slower half: three of four are through when a phase ends. '.
+    private const NOTE = 'Timed for the slower half: three of four are through when a phase ends. '.
         'The organiser\'s own rules on age and supervision hold; a grown-up sits with children the whole time.';
 
     private const REST = 'Needles lie on the pads; hands are stretched.';
@@ -236,6 +236,11 @@ final readonly class Kit
         return array_sum(array_map(static fn (Step $s): float => $s->minutes, $steps));
     }
 
+    public function note(): string
+    {
+        return self::NOTE.($this->work->has(StepKind::Steam) ? ' Steaming is for grown-ups: one of them does it for all.' : '');
+    }
+
     /** @return array<string, mixed> the impa-kit document, version 1 */
     public function document(): array
     {
@@ -264,7 +269,7 @@ final readonly class Kit
             'packing' => $this->packing(),
             'run' => $run,
             'minutes' => $run[count($run) - 1]['to'],
-            'note' => self::NOTE,
+            'note' => $this->note(),
         ];
     }
 }

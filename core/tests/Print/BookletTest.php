@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Booklet;
 
+use Impa\Build\Steps\Step;
 use Impa\Figure\Document\FigureRefused;
 use Impa\Figure\Figure;
 use Impa\Plan\Plan;
@@ -12,6 +13,10 @@ use Impa\Print\Page\Paper;
 use Impa\Print\Share\Booklet;
 use Impa\Print\Share\BookletRefused;
 use Impa\Print\Share\Credit;
+use Impa\Print\Share\KitSheet;
+use Impa\Sets\Kit;
+use Impa\Stash\Supply\Reserve;
+use Impa\Stash\Supply\Supply;
 use Impa\Tests\Support\Works;
 
 /** @return array{html: string, pages: list<string>} */
@@ -119,3 +124,16 @@ it('draws the finished figure from four sides as one picture, each in its own qu
     expect(array_map(static fn (string $x, string $y): array => [(float) $x > 100.0, (float) $y > 100.0], $at[1], $at[2]))
         ->toBe([[false, false], [true, false], [false, true], [true, true]]);
 });
+
+it('says of a figure that is steamed in tools, cautions and the note of a kit that there is steam, and of no other', function (string $name) {
+    $plan = Plan::of(Works::demo($name));
+    $work = $plan->work();
+    $isSteamed = array_filter($work->steps, static fn (Step $s): bool => str_starts_with($s->key, 'steam:')) !== [];
+    $booklet = Booklet::of($plan, Credit::of('mine', 'Mara', ''), Paper::A4)['html'];
+    $supply = Supply::of($plan->figure, [], [], Reserve::Usual);
+    $kit = KitSheet::of(Kit::of($supply, $work, 6, 0, 0.5, Reserve::Usual));
+    expect($isSteamed)->toBe($name === 'sorrel')
+        ->and(str_contains($booklet, 'a kettle that steams'))->toBe($isSteamed)
+        ->and(substr_count($booklet, 'Steam scalds') > 1)->toBe($isSteamed)
+        ->and(str_contains($kit, 'Steaming is for grown-ups'))->toBe($isSteamed);
+})->with(['sorrel', 'bobbin', 'lanto', 'wick', 'dusk']);

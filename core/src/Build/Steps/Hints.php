@@ -16,6 +16,8 @@ use Impa\Wool\Ledger\Coverings;
 /** What a step should look like when it is done, what usually goes wrong at it and its cure, and where it can hurt (docs/trade.md). */
 final class Hints
 {
+    public const SCALDS = 'Steam scalds: tongs, never fingers, and the kettle off before you bend.';
+
     /** @return string one sentence */
     public static function look(Step $step): string
     {
@@ -192,7 +194,7 @@ final class Hints
             $cautions[] = 'Hot iron or steam: the lowest setting that works, a cloth between, never leave it on.';
         }
         if ($step->kind === StepKind::Steam) {
-            $cautions[] = 'Steam scalds: tongs, never fingers, and the kettle off before you bend.';
+            $cautions[] = self::SCALDS;
         }
         if ($step->kind === StepKind::Inspect) {
             $cautions[] = 'A broken tip that is not found stays in the figure: then it is not safe yet.';

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Print\Share;
 
+use Impa\Build\Steps\Hints;
+use Impa\Build\Steps\StepKind;
 use Impa\Build\Work;
 use Impa\Figure\Document\FigureForm;
 use Impa\Figure\Document\FigureRefused;
@@ -70,7 +72,7 @@ final class Booklet
     public static function of(Plan $plan, Credit $credit, Paper $paper, ?string $drawing = null): array
     {
         [$figure, $work] = [$plan->figure, $plan->work()];
-        $html = self::cover($plan, $credit, $drawing).self::materials($plan, $work).self::sizes($figure).self::cautions()
+        $html = self::cover($plan, $credit, $drawing).self::materials($plan, $work).self::sizes($figure).self::cautions($work)
             .'<h2 class="new">How it is made</h2>'.WorkSheet::table($work).self::words().self::colophon($figure, $credit);
         $pages = $figure->isOfLayers()
             ? LayerTemplates::pages($figure, FlatPlan::of($figure, FeltSheet::usual()), $paper)
@@ -187,9 +189,11 @@ final class Booklet
         ksort($gauges);
 
         return $html.'</table><p>'.Html::text(sprintf(
-            'Needles of gauge %s, a pad, finger guards, small scissors, a scale that tells tenths of a gram%s.',
+            'Needles of gauge %s, a pad, finger guards, small scissors, a scale that tells tenths of a gram%s%s%s.',
             implode(', ', array_keys($gauges)),
             $figure->wires === [] ? '' : ', wire and pliers',
+            $work->has(StepKind::Steam) ? ', tongs and a kettle that steams' : '',
+            $work->has(StepKind::Press) ? ', an iron and a cloth' : '',
         )).'</p>';
     }
 
@@ -213,9 +217,11 @@ final class Booklet
         return $html.'</table><p class="q">Cards at true size are at the end: print them at 100 %, and measure the ruler.</p>';
     }
 
-    private static function cautions(): string
+    private static function cautions(Work $work): string
     {
-        return '<h2>Take care</h2><p>'.Html::text(implode(' ', self::CAUTIONS)).'</p>';
+        $cautions = [...self::CAUTIONS, ...$work->has(StepKind::Steam) ? [Hints::SCALDS] : []];
+
+        return '<h2>Take care</h2><p>'.Html::text(implode(' ', $cautions)).'</p>';
     }
 
     private static function words(): string

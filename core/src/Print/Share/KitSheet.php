@@ -113,7 +113,7 @@ final class KitSheet
     private static function run(Kit $kit): string
     {
         $clock = static fn (float $minutes): string => sprintf('%d:%02d', intdiv((int) round($minutes), 60), (int) round($minutes) % 60);
-        $html = '<h2>How it runs</h2><div class="box">'.Html::text(Kit::NOTE).'</div><table>';
+        $html = '<h2>How it runs</h2><div class="box">'.Html::text($kit->note()).'</div><table>';
         foreach ($kit->run() as $row) {
             $html .= sprintf(
                 '<tr><td class="n">%s</td><td><b>%s</b><br><small>%s</small></td></tr>',
