@@ -24,7 +24,8 @@ foreach (array_slice($argv, 2) as $word) {
 }
 $files = glob(dirname(__DIR__)."/core/src/Seeing/{$folder}/*.php") ?: [];
 if ($folder === '' || $files === []) {
-    fwrite(STDERR, 'One of '.implode(', ', array_map(basename(...), glob(dirname(__DIR__).'/core/src/Seeing/*', GLOB_ONLYDIR) ?: [])).".\n");
+    $folders = array_map(basename(...), glob(dirname(__DIR__).'/core/src/Seeing/*', GLOB_ONLYDIR) ?: []);
+    fwrite(STDERR, 'One of '.implode(', ', $folders).".\n");
     exit(2);
 }
 $home = sys_get_temp_dir().'/impa-sensitivity-'.getmypid();
@@ -47,12 +48,9 @@ $begin = static function (?string $file, string $code, string $name) use ($home,
     $prepend = "$home/$name.php";
     $other = "$home/$name-code.php";
     file_put_contents($other, $code);
-    file_put_contents($prepend, $file === null ? '<?php' : sprintf(
-        "<?php spl_autoload_register(static function (string \$class): void { if (str_ends_with(\$class, '\\\\%s') && %s) { require '%s'; } });",
-        basename($file, '.php'),
-        "str_starts_with(\$class, 'Impa\\\\Seeing\\\\')",
-        $other,
-    ));
+    // Before anybody asks for the class: the autoloader then has it already.
+    $root = dirname(__DIR__);
+    file_put_contents($prepend, $file === null ? '<?php' : "<?php require '$root/vendor/autoload.php'; require '$other';");
     $runs = [];
     foreach ([[], ['--inked']] as $how) {
         $run = new Process([

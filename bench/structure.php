@@ -50,7 +50,7 @@ if (isset($options['sums'])) {
     }
     exit(json_encode($sums));
 }
-report($rows, $inked);
+told($rows, $inked);
 contactSheet($rows, $folder);
 
 function between(float $low, float $high): float
@@ -370,7 +370,7 @@ function matched(array $true, array $found, float $least): array
     return $matched;
 }
 
-function report(array $rows, bool $inked): void
+function told(array $rows, bool $inked): void
 {
     $sum = static fn (string $field): int => array_sum(array_column($rows, $field));
     $share = static function (string $field) use ($rows): float {

@@ -33,11 +33,11 @@ final class Incoming
     /** @var list<Picture> that were not here before, until all of it is */
     private array $newPictures = [];
 
-    private function __construct(private readonly ArchiveReader $packed)
+    private function __construct(private readonly ArchiveReader $archive)
     {
         $this->here = new Outgoing;
         $this->numbers = new Numbers;
-        $this->stash = new IncomingStash($packed, $this->here, $this->numbers);
+        $this->stash = new IncomingStash($archive, $this->here, $this->numbers);
     }
 
     /** @throws ArchiveRefused in words, if it is none that can be taken in */
@@ -60,7 +60,7 @@ final class Incoming
         foreach ($this->uuids() as $uuid) {
             $why = '';
             try {
-                $name = FigureDocument::fromJson($this->packed->bytes("figures/{$uuid}/figure.json"))->name;
+                $name = FigureDocument::fromJson($this->archive->bytes("figures/{$uuid}/figure.json"))->name;
             } catch (FigureRefused $refused) {
                 [$name, $why] = ['?', $refused->getMessage()];
             }
@@ -84,8 +84,8 @@ final class Incoming
             'figures' => $figures,
             'wools' => $wools,
             'sets' => $sets,
-            'pictures' => count($this->packed->names('pictures/')),
-            'pieces' => count(Row::objects($this->packed->object('hand.json'), 'pieces')),
+            'pictures' => count($this->archive->names('pictures/')),
+            'pieces' => count(Row::objects($this->archive->object('hand.json'), 'pieces')),
         ];
     }
 
@@ -133,7 +133,7 @@ final class Incoming
             $progress('Sets, needles, hand', 0.9);
             $this->takeSets($conflict);
             $this->takeNeedles($conflict);
-            (new IncomingHand($this->packed, $this->numbers))->take();
+            (new IncomingHand($this->archive, $this->numbers))->take();
         });
     }
 
@@ -149,7 +149,7 @@ final class Incoming
     /** @return 'taken'|'same'|'kept'|'refused' */
     private function takeFigure(string $uuid, Conflict $conflict): string
     {
-        $json = $this->packed->bytes("figures/{$uuid}/figure.json");
+        $json = $this->archive->bytes("figures/{$uuid}/figure.json");
         try {
             $document = FigureDocument::fromJson($json);
         } catch (FigureRefused) {
@@ -159,7 +159,7 @@ final class Incoming
         if ($state === 'same' || ($state === 'conflict' && $conflict === Conflict::Keep)) {
             return $state === 'same' ? 'same' : 'kept';
         }
-        $about = $this->packed->object("figures/{$uuid}/about.json");
+        $about = $this->archive->object("figures/{$uuid}/about.json");
         $name = $uuid;
         if ($state === 'conflict' && $conflict === Conflict::Both) {
             // By what it is: taken in once more, it is the one that was laid beside before.
@@ -184,7 +184,7 @@ final class Incoming
         ]);
         $this->numbers->figures[$name] = $id;
         $this->takeRevisions($uuid, $id, $about);
-        $this->takeLog($id, $this->packed->object("figures/{$uuid}/log.json"));
+        $this->takeLog($id, $this->archive->object("figures/{$uuid}/log.json"));
 
         return 'taken';
     }
@@ -205,7 +205,7 @@ final class Incoming
     /** A name of its own for a figure that is laid beside its like: the same for the same figure (RFC 9562, version 8). */
     private function besideName(string $uuid): string
     {
-        $hash = hash('sha256', $uuid.implode('', array_map($this->packed->hash(...), $this->packed->names("figures/{$uuid}/"))));
+        $hash = hash('sha256', $uuid.implode('', array_map($this->archive->hash(...), $this->archive->names("figures/{$uuid}/"))));
 
         return sprintf(
             '%s-%s-8%s-8%s-%s',
@@ -222,10 +222,10 @@ final class Incoming
         $rows = [];
         foreach (Row::objects($about, 'revisions') as $said) {
             $name = sprintf('figures/%s/revisions/%06d.json', $uuid, Row::whole($said, 'revision'));
-            if ($this->packed->has($name)) {
+            if ($this->archive->has($name)) {
                 $rows[Row::whole($said, 'revision')] = [
                     'revision' => Row::whole($said, 'revision'),
-                    'document' => $this->packed->bytes($name),
+                    'document' => $this->archive->bytes($name),
                     'created_at' => Row::time($said, 'at') ?? now()->toDateTimeString(),
                 ];
             }
@@ -286,11 +286,11 @@ final class Incoming
     /** @param  callable(string, float): void  $progress */
     private function takePictures(callable $progress): void
     {
-        $names = $this->packed->names('pictures/');
+        $names = $this->archive->names('pictures/');
         foreach ($names as $i => $name) {
             $progress('Taking pictures in', 0.4 * $i / max(1, count($names)));
             try {
-                $picture = Picture::keep($this->packed->bytes($name));
+                $picture = Picture::keep($this->archive->bytes($name));
             } catch (PictureRefused $refused) {
                 throw ArchiveRefused::because(sprintf('"%s" in it is no picture: %s', $name, $refused->getMessage()));
             }
@@ -352,7 +352,7 @@ final class Incoming
             return;
         }
         $rows = [];
-        foreach ((array) json_decode($this->packed->bytes('needles.json')) as $said) {
+        foreach ((array) json_decode($this->archive->bytes('needles.json')) as $said) {
             if ($said instanceof stdClass) {
                 [$gauge, $kind] = [Row::whole($said, 'gauge'), Row::text($said, 'kind', 20)];
                 $rows[$gauge.$kind] = ['gauge' => $gauge, 'kind' => $kind, 'left' => max(0, min(999, Row::whole($said, 'left')))];
@@ -370,7 +370,7 @@ final class Incoming
             return 'new';
         }
         $here = iterator_to_array($this->here->figure($figure));
-        $there = $this->packed->names("figures/{$uuid}/");
+        $there = $this->archive->names("figures/{$uuid}/");
         sort($there);
         $names = array_keys($here);
         sort($names);
@@ -378,7 +378,7 @@ final class Incoming
             return 'conflict';
         }
         foreach ($here as $name => $bytes) {
-            if ($bytes !== $this->packed->bytes($name)) {
+            if ($bytes !== $this->archive->bytes($name)) {
                 return 'conflict';
             }
         }
@@ -397,13 +397,13 @@ final class Incoming
     /** @return list<string> */
     private function uuids(): array
     {
-        return array_map(static fn (string $name): string => explode('/', $name)[1], $this->packed->names('figures/', '/figure.json'));
+        return array_map(static fn (string $name): string => explode('/', $name)[1], $this->archive->names('figures/', '/figure.json'));
     }
 
     /** @return list<stdClass> */
     private function sets(): array
     {
-        return array_map($this->packed->object(...), $this->packed->names('sets/'));
+        return array_map($this->archive->object(...), $this->archive->names('sets/'));
     }
 
     /**

@@ -10,14 +10,14 @@ use stdClass;
 /** What is known of a hand, of an archive: pieces that were weighed and measured, and what was taken out of what is learned. */
 final readonly class IncomingHand
 {
-    public function __construct(private ArchiveReader $packed, private Numbers $numbers)
+    public function __construct(private ArchiveReader $archive, private Numbers $numbers)
     {
     }
 
     /** Records of the hand come beside those that are here; each is known by its name. */
     public function take(): void
     {
-        $hand = $this->packed->object('hand.json');
+        $hand = $this->archive->object('hand.json');
         $known = Numbers::of('finished_parts');
         $rows = [];
         foreach (Row::objects($hand, 'pieces') as $said) {

@@ -12,14 +12,14 @@ use stdClass;
 /** The wools of an archive, with their weighings, and what mixes of them became. */
 final readonly class IncomingStash
 {
-    public function __construct(private ArchiveReader $packed, private Outgoing $here, private Numbers $numbers)
+    public function __construct(private ArchiveReader $archive, private Outgoing $here, private Numbers $numbers)
     {
     }
 
     /** @return list<stdClass> */
     public function wools(): array
     {
-        return Row::objects($this->packed->object('stash.json'), 'wools');
+        return Row::objects($this->archive->object('stash.json'), 'wools');
     }
 
     /**
@@ -104,7 +104,7 @@ final readonly class IncomingStash
             $known[$shares.$row->hex.substr((string) $row->created_at, 0, 19)] = true;
         }
         $rows = [];
-        foreach (Row::objects($this->packed->object('stash.json'), 'swatches') as $said) {
+        foreach (Row::objects($this->archive->object('stash.json'), 'swatches') as $said) {
             $shares = [];
             foreach ((array) ($said->shares ?? []) as $uuid => $share) {
                 if (isset($this->numbers->wools[$uuid]) && is_numeric($share)) {

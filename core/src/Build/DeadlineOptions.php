@@ -39,7 +39,7 @@ final class DeadlineOptions
             'gainMinutes' => $minutes,
         ];
         $figure = $ledger->figure;
-        $helps = [
+        $options = [
             $help(
                 'needles',
                 'Use three needles in the holder for every part that has room for them.',
@@ -48,11 +48,11 @@ final class DeadlineOptions
             $help('softer', 'Felt everything one step softer.', $saved(self::softer($figure, $begun), $pace)),
             $help('simpler', 'Cut the flat parts from felted sheet.', $saved(self::cut($figure, $begun), $pace)),
         ];
-        usort($helps, static fn (array $a, array $b): int => $b['gainMinutes'] <=> $a['gainMinutes']);
-        $helps = array_values(array_filter($helps, static fn (array $h): bool => $h['gainMinutes'] >= self::LEAST_MINUTES));
+        usort($options, static fn (array $a, array $b): int => $b['gainMinutes'] <=> $a['gainMinutes']);
+        $options = array_values(array_filter($options, static fn (array $h): bool => $h['gainMinutes'] >= self::LEAST_MINUTES));
         $times = $sittingsMissing === 1 ? 'once' : $sittingsMissing.' times';
 
-        return [...$helps, $help('sittings', sprintf('Sit down %s more before then.', $times), 0.0)];
+        return [...$options, $help('sittings', sprintf('Sit down %s more before then.', $times), 0.0)];
     }
 
     /** @param  list<string>  $done */

@@ -153,11 +153,11 @@ final readonly class PhotoCheck
         $perMm = $scale?->pxPerMm();
         $laid = null;
         $most = 0.0;
-        foreach (ForegroundMask::on($photo, $isRulerOut ? $scale : null, $colours) as $standing) {
-            $fit = PoseFit::on($standing->cells, $standing->ground);
-            $pose = $fit->fit($plan, self::outline($rims), $standing->marks, $perMm === null ? null : $perMm / $photo->ownPerPx);
+        foreach (ForegroundMask::on($photo, $isRulerOut ? $scale : null, $colours) as $mask) {
+            $fit = PoseFit::on($mask->cells, $mask->ground);
+            $pose = $fit->fit($plan, self::outline($rims), $mask->marks, $perMm === null ? null : $perMm / $photo->ownPerPx);
             $overlap = $fit->overlap($pose, $plan);
-            [$laid, $most] = $overlap > $most ? [[$fit, $pose, $standing->marks], $overlap] : [$laid, $most];
+            [$laid, $most] = $overlap > $most ? [[$fit, $pose, $mask->marks], $overlap] : [$laid, $most];
             if ($most > self::SURELY) {
                 break;
             }

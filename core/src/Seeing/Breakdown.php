@@ -127,30 +127,30 @@ final readonly class Breakdown
             return self::inLayers($picture, $wishes, $regions, $flat, $ground, $name, $file);
         }
         $progress('Seeing simple shapes', 0.25);
-        $sorting = PartExtraction::of($regions, static function (float $share) use ($progress): void {
+        $extraction = PartExtraction::of($regions, static function (float $share) use ($progress): void {
             $progress('Seeing simple shapes', 0.25 + 0.6 * $share);
         });
-        if ($sorting->pieces === []) {
+        if ($extraction->pieces === []) {
             throw PictureRefused::nothingDrawn();
         }
         $progress('Finding pairs and joins', 0.88);
-        $axis = TwinPairing::axis($sorting->pieces, $regions);
-        $pieces = TwinPairing::of($sorting->pieces, $axis);
+        $axis = TwinPairing::axis($extraction->pieces, $regions);
+        $pieces = TwinPairing::of($extraction->pieces, $axis);
         TwinPairing::straighten($pieces, $axis);
-        Joining::of($pieces, $sorting->map, $regions->width, $axis);
+        Joining::of($pieces, $extraction->map, $regions->width, $axis);
         $again = static fn (float $share) => $progress('Seeing all of it together', 0.9 + 0.05 * $share);
-        [$pieces, $sorting] = Synthesis::of($pieces, $sorting, $regions->width, $axis, $again);
-        $sorting = $sorting->withMarks(Layering::missed($pieces, $sorting, $regions, $axis));
-        Naming::of($pieces, $sorting->marks, $axis);
+        [$pieces, $extraction] = Synthesis::of($pieces, $extraction, $regions->width, $axis, $again);
+        $extraction = $extraction->withMarks(Layering::missed($pieces, $extraction, $regions, $axis));
+        Naming::of($pieces, $extraction->marks, $axis);
         $progress('Writing it down', 0.95);
         $writer = new FigureWriting(
             pieces: $pieces,
-            sorting: $sorting,
+            extraction: $extraction,
             flat: $flat,
             raster: $looked,
             axis: $axis,
             wishes: $wishes,
-            dropped: array_slice([...$sorting->dropped, ...$regions->dropped], 0, self::MOST_LISTED),
+            dropped: array_slice([...$extraction->dropped, ...$regions->dropped], 0, self::MOST_LISTED),
             isTurned: $isTurned,
         );
 
@@ -159,7 +159,7 @@ final readonly class Breakdown
         };
         [$document, $said] = OtherSides::of($writer->document($name, $file), $views, $look, $hash, $told);
 
-        $seen = [...$flat->notices, ...self::noticed($figures, $wishes, $views, $regions), ...$sorting->notices];
+        $seen = [...$flat->notices, ...self::noticed($figures, $wishes, $views, $regions), ...$extraction->notices];
         $notices = [...$said, ...self::ofPicture($photo, $raster, $ground), ...PictureAdvice::of($ground, $raster->width), ...$seen];
 
         return new self($document, $notices, self::boxes($figures, $raster), $views);

@@ -116,12 +116,12 @@ describe('the longest chain', function () {
             step('A', 2), step('B', 3), step('C', 2, ['A']), step('D', 4, ['A', 'B']), step('E', 4, ['C']),
             step('F', 3, ['C']), step('G', 5, ['D', 'E']), step('H', 2, ['F', 'G']),
         ];
-        $chains = new CriticalPath($steps);
-        expect($chains->remaining('A'))->toBe(15.0)
+        $path = new CriticalPath($steps);
+        expect($path->remaining('A'))->toBe(15.0)
             // B has a slack of one week, F of six.
-            ->and($chains->remaining('B'))->toBe(14.0)
-            ->and(2 + 2 + $chains->remaining('F'))->toBe(15.0 - 6)
-            ->and($chains->untilLastStep('A'))->toBe(15.0);
+            ->and($path->remaining('B'))->toBe(14.0)
+            ->and(2 + 2 + $path->remaining('F'))->toBe(15.0 - 6)
+            ->and($path->untilLastStep('A'))->toBe(15.0);
     });
 
     it('is the longest of all paths, tried one by one on random graphs', function () {
@@ -142,17 +142,17 @@ describe('the longest chain', function () {
 
                 return $steps[$i]->minutes + ($withLast ? $steps[$i]->waitMinutes : 0.0) + max($tails);
             };
-            $chains = new CriticalPath($steps);
+            $path = new CriticalPath($steps);
             foreach (array_keys($steps) as $i) {
-                expect($chains->remaining('s'.$i))->toBe($longest($i, true))
-                    ->and($chains->untilLastStep('s'.$i))->toBe($longest($i, false));
+                expect($path->remaining('s'.$i))->toBe($longest($i, true))
+                    ->and($path->untilLastStep('s'.$i))->toBe($longest($i, false));
             }
         }
     });
 
     it('counts where something dries on the way, and nowhere else', function () {
-        $chains = new CriticalPath([step('a', 2), step('b', 3, ['a'], 20), step('c', 4, ['a']), step('d', 1, ['b'])]);
-        expect(array_map($chains->drying(...), ['a', 'b', 'c', 'd']))->toBe([26.0, 24.0, 0.0, 0.0]);
+        $path = new CriticalPath([step('a', 2), step('b', 3, ['a'], 20), step('c', 4, ['a']), step('d', 1, ['b'])]);
+        expect(array_map($path->drying(...), ['a', 'b', 'c', 'd']))->toBe([26.0, 24.0, 0.0, 0.0]);
     });
 });
 

@@ -38,7 +38,7 @@ function grained(float $sigma, float $by, int $seed = 7): Photo
 /** Cells of the square of `grained` that are told to stand on the ground. */
 function told(Photo $photo): int
 {
-    return count(array_intersect(array_keys(PhotoGround::of($photo)->standing), Painted::box(40, 69, 30, 59)));
+    return count(array_intersect(array_keys(PhotoGround::of($photo)->foreground), Painted::box(40, 69, 30, 59)));
 }
 
 describe('a photo', function () {
@@ -76,14 +76,14 @@ describe('what stands on the ground', function () {
 
             return [220 * $light, 210 * $light - $in, 190 * $light];
         });
-        expect(Painted::sorted(PhotoGround::of($photo)->standing))->toBe(Painted::box(40, 69, 30, 49));
+        expect(Painted::sorted(PhotoGround::of($photo)->foreground))->toBe(Painted::box(40, 69, 30, 49));
     });
 
     it('is what differs by 16 grey values, taken over all channels', function (array $by, bool $stands) {
         $photo = Painted::cells(static fn (int $x, int $y): ?array => Painted::isIn($x, $y, 40, 49, 30, 39)
             ? [200 + $by[0], 190 + $by[1], 170 + $by[2]]
             : null);
-        expect(count(PhotoGround::of($photo)->standing))->toBe($stands ? 100 : 0);
+        expect(count(PhotoGround::of($photo)->foreground))->toBe($stands ? 100 : 0);
     })->with([
         [[15, 0, 0], false], [[0, -15, 0], false], [[0, 0, 15], false], [[17, 0, 0], true], [[0, -17, 0], true], [[0, 0, 17], true],
         [[9, 9, 9], false], [[10, 10, -10], true],
@@ -97,7 +97,7 @@ describe('what stands on the ground', function () {
         $column = array_map(static fn (int $y): int => $y * Painted::CELLS_WIDE + 90, range(31, 38));
         $all = [...Painted::box(31, 38, 50, 50), ...$column];
         sort($all);
-        expect(Painted::sorted(PhotoGround::of($photo)->standing))->toBe($all);
+        expect(Painted::sorted(PhotoGround::of($photo)->foreground))->toBe($all);
     });
 
     it('differs by more than five sigma where the ground is grained', function () {
@@ -110,7 +110,7 @@ describe('what stands on the ground', function () {
     it('cannot be told on a ground whose grain is above 14 grey values, or that is too dark', function () {
         expect(told(grained(13.2, 120.0)))->toBe(900)
             ->and(static fn () => PhotoGround::of(grained(15.0, 120.0)))->toThrow(PhotoRefused::class, 'too busy')
-            ->and(PhotoGround::of(Painted::cells(static fn (): ?array => null, [20, 41, 30]))->standing)->toBe([])
+            ->and(PhotoGround::of(Painted::cells(static fn (): ?array => null, [20, 41, 30]))->foreground)->toBe([])
             ->and(static fn () => PhotoGround::of(Painted::cells(static fn (): ?array => null, [20, 38, 30])))
             ->toThrow(PhotoRefused::class, 'too dark');
     });
@@ -120,8 +120,8 @@ describe('what stands on the ground', function () {
             $y < 12, $two && $x < 16 && $y < 70 => [20, 30, 140],
             default => null,
         });
-        $standing = PhotoGround::of($strip(false))->standing;
-        expect(Painted::sorted($standing))->toBe(Painted::box(0, Painted::CELLS_WIDE - 1, 0, 11))
+        $foreground = PhotoGround::of($strip(false))->foreground;
+        expect(Painted::sorted($foreground))->toBe(Painted::box(0, Painted::CELLS_WIDE - 1, 0, 11))
             ->and(static fn () => PhotoGround::of($strip(true)))->toThrow(PhotoRefused::class, 'too busy');
     });
 
@@ -149,7 +149,7 @@ describe('a shadow', function () {
         [$ground, $without] = withShadow(0.7);
         $kept = array_keys(array_replace([], ...$without(0.65)));
         // An opening leaves two corners of it.
-        expect(count($ground->standing))->toBe(700)
+        expect(count($ground->foreground))->toBe(700)
             ->and(array_diff(Painted::box(40, 59, 40, 59), $kept))->toBe([])->and(count($kept))->toBe(402)
             ->and(array_sum(array_map(count(...), $without(0.75))))->toBe(700)
             ->and(array_sum(array_map(count(...), $without(1.0))))->toBe(700);
@@ -162,7 +162,7 @@ describe('a shadow', function () {
 
     it('is nothing that is lighter than the ground', function () {
         [$ground, $without] = withShadow(1.2);
-        expect(count($ground->standing))->toBe(700)->and(array_sum(array_map(count(...), $without(0.45))))->toBe(700);
+        expect(count($ground->foreground))->toBe(700)->and(array_sum(array_map(count(...), $without(0.45))))->toBe(700);
     });
 
     it('is not the rim of dark felt, which is half ground; a crease away from all felt is', function () {
@@ -176,7 +176,7 @@ describe('a shadow', function () {
         $ground = PhotoGround::of($photo);
         $kept = Painted::sorted(array_replace([], ...$ground->withoutShadow($ground->pieces(), 0.45)));
         // Its four corners have two neighbours each and count.
-        expect(count($ground->standing))->toBe(18 * 18 + 2 * 60)->and($kept)->toBe(Painted::box(41, 58, 41, 58));
+        expect(count($ground->foreground))->toBe(18 * 18 + 2 * 60)->and($kept)->toBe(Painted::box(41, 58, 41, 58));
     });
 });
 
@@ -193,8 +193,8 @@ describe('a sheet on a table', function () {
     it('is the ground of what lies on it', function () {
         $photo = onTable(89);
         $table = PhotoGround::of($photo);
-        expect(Painted::sorted($table->standing))->toBe(Painted::box(30, 89, 30, 79))
-            ->and(Painted::sorted($table->onSheet($photo)->standing ?? []))->toBe(Painted::box(45, 64, 45, 54));
+        expect(Painted::sorted($table->foreground))->toBe(Painted::box(30, 89, 30, 79))
+            ->and(Painted::sorted($table->onSheet($photo)->foreground ?? []))->toBe(Painted::box(45, 64, 45, 54));
     });
 
     it('takes up 15 % of the picture, and is plain', function () {

@@ -125,7 +125,7 @@ it('draws the finished figure from four sides as one picture, each in its own qu
         ->toBe([[false, false], [true, false], [false, true], [true, true]]);
 });
 
-it('says of a figure that is steamed in tools, cautions and the note of a kit that there is steam, and of no other', function (string $name) {
+it('says in tools, cautions and the note of a kit that there is steam, where a figure is steamed', function (string $name) {
     $plan = Plan::of(Works::demo($name));
     $work = $plan->work();
     $isSteamed = array_filter($work->steps, static fn (Step $s): bool => str_starts_with($s->key, 'steam:')) !== [];

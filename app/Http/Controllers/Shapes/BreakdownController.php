@@ -71,12 +71,12 @@ final class BreakdownController
     /** A quick first look, before anything is shaped. */
     public function glance(Body $body): JsonResponse
     {
-        $glance = QuickPreview::of(Picture::chosen($body->int('picture'))->bytes(), $body->wishes(100.0));
+        $preview = QuickPreview::of(Picture::chosen($body->int('picture'))->bytes(), $body->wishes(100.0));
 
         return new JsonResponse([
-            'image' => 'data:image/png;base64,'.base64_encode($glance->png),
-            'colours' => $glance->colours,
-            'notices' => $glance->notices,
+            'image' => 'data:image/png;base64,'.base64_encode($preview->png),
+            'colours' => $preview->colours,
+            'notices' => $preview->notices,
         ]);
     }
 

@@ -72,7 +72,7 @@ final class Order
         }
         $face = Steps::facePart($figure);
         $light = array_map(static fn ($colour): float => $colour->srgb->lab()->l, $figure->colours);
-        $chains = new CriticalPath($steps);
+        $path = new CriticalPath($steps);
         /** @var array<int, array<int, Step>> $free by rank, then by place */
         $free = [];
         $release = static function (int $i) use (&$free, $steps, $figure, $face): void {
@@ -89,7 +89,7 @@ final class Order
             foreach ($free[$rank] as $i => $step) {
                 $cost = [
                     $dry !== [] && self::isWet($step, $dry, $clock) ? 1 : 0,
-                    -$chains->drying($step->key),
+                    -$path->drying($step->key),
                     $last !== null && $last->part === $step->part && in_array($last->key, $step->after, true) ? 0 : 1,
                     $last !== null && $last->colour === $step->colour ? 0 : 1,
                     -($light[$step->colour] ?? 101.0),

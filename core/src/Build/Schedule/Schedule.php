@@ -155,10 +155,10 @@ final readonly class Schedule
     private static function longestChain(array $steps): float
     {
         // Nobody waits for what dries at the very end: it is done when the hands are.
-        $chains = new CriticalPath($steps);
+        $path = new CriticalPath($steps);
         $longest = 0.0;
         foreach ($steps as $step) {
-            $longest = max($longest, $chains->untilLastStep($step->key));
+            $longest = max($longest, $path->untilLastStep($step->key));
         }
 
         return $longest;

@@ -31,7 +31,7 @@ final readonly class Making
         private Ledger $ledger,
         private Pace $pace,
         private Needles $needles,
-        private WireRouting $threads,
+        private WireRouting $routing,
         private string $face,
     ) {
     }
@@ -50,7 +50,7 @@ final readonly class Making
             $steps[] = $step;
             $after = [$step->key];
         };
-        if ($this->threads->isBentFor($part)) {
+        if ($this->routing->isBentFor($part)) {
             $steps[] = new Step(
                 key: 'wire:'.$part->key,
                 kind: StepKind::Wire,
@@ -59,7 +59,7 @@ final readonly class Making
                 minutes: $part->count() * Pace::WIRE,
                 text: StepWords::WIRE,
             );
-            $after = [...$after, 'wire:'.$part->key, ...$this->threads->beforeMaking($part)];
+            $after = [...$after, 'wire:'.$part->key, ...$this->routing->beforeMaking($part)];
         }
         $each = 0.0;
         if ($core !== CoreMaterial::None) {
@@ -79,7 +79,7 @@ final readonly class Making
                 text: $cap === null ? StepWords::core($core) : StepWords::capCore($cap, $wool->seat->capMm - $part->coverMm),
             ));
         }
-        $after = [...$after, ...$this->threads->beforeCover($part)];
+        $after = [...$after, ...$this->routing->beforeCover($part)];
         $then(
             $this->isCutOut($part) ? $this->cutOut($part, $after) : ($part->covering->way->replacesCover()
                 ? $this->covering('cover:'.$part->key, $part, $after)

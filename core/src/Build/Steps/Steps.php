@@ -57,8 +57,8 @@ final readonly class Steps
             return [];
         }
         $steps = new self($figure, $ledger, $needles, self::facePart($figure));
-        $threads = WireRouting::of($ledger);
-        $making = new Making($figure, $ledger, $pace, $needles, $threads, $steps->face);
+        $routing = WireRouting::of($ledger);
+        $making = new Making($figure, $ledger, $pace, $needles, $routing, $steps->face);
         $joins = new Joins($figure, $needles);
         $layers = LayerSteps::of($figure, $needles);
         $all = $steps->portions();
@@ -74,7 +74,7 @@ final readonly class Steps
                 ...$making->layingOn($part),
             );
         }
-        array_push($all, ...$threads->steps(), ...$steps->loop(), ...$steps->weights(), ...$layers?->steps() ?? []);
+        array_push($all, ...$routing->steps(), ...$steps->loop(), ...$steps->weights(), ...$layers?->steps() ?? []);
         foreach (LayingOrder::of($figure, array_values($figure->details)) as $detail) {
             $all[] = $steps->detail($detail, LayerSteps::isEmbroidery($figure, $detail->method) ? $layers?->allLaid() ?? [] : []);
         }

@@ -48,11 +48,11 @@ final readonly class PhotoGround
     private const LIKE = 90.0;
 
     /**
-     * @param  array<int, true>  $standing  cells that are no ground
+     * @param  array<int, true>  $foreground  cells that are no ground
      * @param  array<int, float>  $dim  those of them that may be the ground in a shadow: how much of the light is left there
      */
     private function __construct(
-        public array $standing,
+        public array $foreground,
         public int $width,
         public int $height,
         private array $dim,
@@ -130,11 +130,11 @@ final readonly class PhotoGround
             throw PhotoRefused::tooDark();
         }
         $limit = max(self::LEAST, self::SIGMAS * $sigma);
-        $standing = $dim = [];
+        $foreground = $dim = [];
         foreach ($cells as $i => $cell) {
             $row = self::row(($i % $width) / $width, intdiv($i, $width) / $height);
             if ($deep[$i] > $hem && self::off($factors, $row, $cell) > $limit) {
-                $standing[$i] = true;
+                $foreground[$i] = true;
                 $light = self::left(self::at($factors, $row), $cell, $sigma);
                 if ($light !== null) {
                     $dim[$i] = $light;
@@ -142,7 +142,7 @@ final readonly class PhotoGround
             }
         }
 
-        return new self(self::cleaned($standing, $width), $width, $height, $dim);
+        return new self(self::cleaned($foreground, $width), $width, $height, $dim);
     }
 
     /**
@@ -187,7 +187,7 @@ final readonly class PhotoGround
         $dim = $isNoCore = $isNoFelt = [];
         for ($i = 0, $n = $this->width * $this->height; $i < $n; $i++) {
             $dim[] = $darkest < 1.0 && ($this->dim[$i] ?? 0.0) >= $darkest;
-            $isNoFelt[] = $dim[$i] || ! isset($this->standing[$i]);
+            $isNoFelt[] = $dim[$i] || ! isset($this->foreground[$i]);
         }
         foreach (DistanceTransform::within($dim, $this->width) as $deep) {
             $isNoCore[] = $deep <= $rim;
@@ -207,7 +207,7 @@ final readonly class PhotoGround
     /** @return list<non-empty-array<int, true>> what stands on it, piece by piece, the largest first */
     public function pieces(): array
     {
-        return ConnectedComponents::ofSet($this->standing, $this->width);
+        return ConnectedComponents::ofSet($this->foreground, $this->width);
     }
 
     /** @return array{float, float, float} */
@@ -326,15 +326,15 @@ final readonly class PhotoGround
     /**
      * Without single cells, which are noise.
      *
-     * @param  array<int, true>  $standing
+     * @param  array<int, true>  $foreground
      * @return array<int, true>
      */
-    private static function cleaned(array $standing, int $width): array
+    private static function cleaned(array $foreground, int $width): array
     {
         return array_filter(
-            $standing,
-            static fn (int $i): bool => (int) isset($standing[$i - 1]) + (int) isset($standing[$i + 1])
-                + (int) isset($standing[$i - $width]) + (int) isset($standing[$i + $width]) >= 2,
+            $foreground,
+            static fn (int $i): bool => (int) isset($foreground[$i - 1]) + (int) isset($foreground[$i + 1])
+                + (int) isset($foreground[$i - $width]) + (int) isset($foreground[$i + $width]) >= 2,
             ARRAY_FILTER_USE_KEY,
         );
     }

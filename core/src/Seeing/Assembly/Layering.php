@@ -33,13 +33,13 @@ final class Layering
      * @param  array<int, Piece>  $pieces  in place, twins made one
      * @return list<Mark>
      */
-    public static function missed(array $pieces, PartExtraction $sorting, Regions $regions, float $axis): array
+    public static function missed(array $pieces, PartExtraction $extraction, Regions $regions, float $axis): array
     {
         $seen = self::seen($pieces, $regions, $axis);
-        $shown = self::shown($seen, $pieces, $sorting);
+        $shown = self::shown($seen, $pieces, $extraction);
         $labels = $wrong = [];
         $top = 1;
-        foreach ($sorting->marks as $mark) {
+        foreach ($extraction->marks as $mark) {
             $top = max($top, $mark->layer + 1);
         }
         $figure = 0;
@@ -113,10 +113,10 @@ final class Layering
      * @param  array<int, Piece>  $pieces
      * @return list<int>
      */
-    private static function shown(array $seen, array $pieces, PartExtraction $sorting): array
+    private static function shown(array $seen, array $pieces, PartExtraction $extraction): array
     {
         $shown = array_map(static fn (int $k): int => $k >= 0 && $k < self::TWIN ? $pieces[$k]->region->label : -1, $seen);
-        $marks = $sorting->marks;
+        $marks = $extraction->marks;
         usort($marks, static fn (Mark $a, Mark $b): int => $a->layer <=> $b->layer);
         foreach ($marks as $mark) {
             foreach ($mark->blob->pixels as $pixel => $_) {

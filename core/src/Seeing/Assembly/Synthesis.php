@@ -67,9 +67,9 @@ final class Synthesis
      * @param  callable(float $share): mixed  $progress  told how much is behind, 0 to 1; may throw to stop
      * @return array{array<int, Piece>, PartExtraction} the pieces that stay, and what lay on the others now on them
      */
-    public static function of(array $pieces, PartExtraction $sorting, int $width, float $axis, callable $progress): array
+    public static function of(array $pieces, PartExtraction $extraction, int $width, float $axis, callable $progress): array
     {
-        $seen = new self(clone new Scene($pieces, $sorting->map, $width, $axis), $progress(...));
+        $seen = new self(clone new Scene($pieces, $extraction->map, $width, $axis), $progress(...));
         $seen->pullAll(0, 0.0);
         $coarse = $seen->coarse();
         foreach ($coarse as $i => $k) {
@@ -88,11 +88,11 @@ final class Synthesis
         foreach ($seen->scene->pieces as $k => $piece) {
             if ($piece->fit !== $pieces[$k]->fit) {
                 $margin = $piece->isPartlyHidden ? self::MARGINS[1] : self::MARGINS[0];
-                $piece->fit = $piece->fit->measured(Samples::of($piece->blob, $sorting->map, self::LOOKS, $margin));
+                $piece->fit = $piece->fit->measured(Samples::of($piece->blob, $extraction->map, self::LOOKS, $margin));
             }
         }
 
-        return [$seen->scene->pieces, $sorting->withMarksMoved($seen->gone)];
+        return [$seen->scene->pieces, $extraction->withMarksMoved($seen->gone)];
     }
 
     /** @return list<int> pieces that are thick enough to be told by cells, not whiskers; and whose shape is all that is seen of them */

@@ -53,9 +53,9 @@ final readonly class PartExtraction
     /** @param  callable(float $share): mixed  $progress  told how much is behind, 0 to 1; may throw to stop */
     public static function of(Regions $regions, callable $progress): self
     {
-        $carrying = RegionGrouping::of($regions, static fn (float $share) => $progress(0.3 * $share));
+        $grouping = RegionGrouping::of($regions, static fn (float $share) => $progress(0.3 * $share));
         $progress(0.3);
-        $bases = array_diff_key($regions->all, $carrying->on);
+        $bases = array_diff_key($regions->all, $grouping->on);
         uasort($bases, static fn (Region $a, Region $b): int => $b->area <=> $a->area);
         $notices = $dropped = [];
         if (count($bases) > self::MOST_PIECES) {
@@ -67,7 +67,7 @@ final readonly class PartExtraction
         $cut = $fringes = [];
         foreach ($bases as $i => $_) {
             $progress(0.3 + (0.3 * count($cut)) / count($bases));
-            $whole = Blob::of($carrying->wholes[$i], $regions->width);
+            $whole = Blob::of($grouping->wholes[$i], $regions->width);
             $fringes[$i] = $whole->area() > self::WORTH_FRINGING * $figure ? Fringe::of($whole) : null;
             $cut[$i] = $fringes[$i] === null ? Lobes::of($whole, $regions->map, self::LEAST_LOBE * $figure) : [new Lobe($whole, 0.0)];
         }
@@ -102,7 +102,7 @@ final readonly class PartExtraction
             $pieces[$k]->isPartlyHidden = $hidden;
         }
         uasort($pieces, static fn (Piece $a, Piece $b): int => $b->blob->area() <=> $a->blob->area());
-        $marks = self::marks($regions, $carrying, $map, $labels, $base);
+        $marks = self::marks($regions, $grouping, $map, $labels, $base);
         if (count($marks) > self::MOST_MARKS) {
             $notices[] = sprintf('%d details were seen; the %d largest were kept.', count($marks), self::MOST_MARKS);
             $marks = array_slice($marks, 0, self::MOST_MARKS);
@@ -200,15 +200,15 @@ final readonly class PartExtraction
      * @param  list<int>  $base  base region by piece
      * @return list<Mark> largest first
      */
-    private static function marks(Regions $regions, RegionGrouping $carrying, array $map, array $labels, array $base): array
+    private static function marks(Regions $regions, RegionGrouping $grouping, array $map, array $labels, array $base): array
     {
         $marks = [];
-        foreach ($carrying->on as $i => $carrier) {
+        foreach ($grouping->on as $i => $carrier) {
             $layer = 1;
-            for ($c = $carrier; isset($carrying->on[$c]) && $layer < 20; $c = $carrying->on[$c]) {
+            for ($c = $carrier; isset($grouping->on[$c]) && $layer < 20; $c = $grouping->on[$c]) {
                 $layer++;
             }
-            foreach (self::shares($carrying->wholes[$i], $map) as $k => $pixels) {
+            foreach (self::shares($grouping->wholes[$i], $map) as $k => $pixels) {
                 // Where the base itself is a mark on its piece, what it surrounds lies on that mark.
                 $onMark =
                     $layer === 1 &&
@@ -223,7 +223,7 @@ final readonly class PartExtraction
         foreach ($base as $k => $i) {
             if ($regions->all[$i]->label !== $labels[$k]) {
                 $own = array_filter(
-                    $carrying->wholes[$i],
+                    $grouping->wholes[$i],
                     static fn (int $pixel): bool => $map[$pixel] === $k && $regions->map[$pixel] === $i,
                     ARRAY_FILTER_USE_KEY,
                 );

@@ -44,7 +44,7 @@ final readonly class FigureWriting
      */
     public function __construct(
         private array $pieces,
-        private PartExtraction $sorting,
+        private PartExtraction $extraction,
         private FlatColours $flat,
         private Raster $raster,
         private float $axis,
@@ -52,7 +52,7 @@ final readonly class FigureWriting
         private array $dropped,
         private bool $isTurned,
     ) {
-        $extent = Extent::of(array_map(static fn (Piece $p): Region => $p->region, $sorting->pieces));
+        $extent = Extent::of(array_map(static fn (Piece $p): Region => $p->region, $extraction->pieces));
         $this->bottom = -$extent->maxY - 1.0;
         $this->figureHeightPx = (float) $extent->heightPx();
         $this->mmPerPx = $wishes->heightMm / $this->figureHeightPx;
@@ -147,7 +147,7 @@ final readonly class FigureWriting
     private function details(): array
     {
         $details = $done = $used = [];
-        $marks = $this->sorting->marks;
+        $marks = $this->extraction->marks;
         foreach ($marks as $i => $mark) {
             $piece = $this->pieces[$mark->on] ?? null;
             if ($piece === null || isset($done[$i])) {
@@ -211,7 +211,7 @@ final readonly class FigureWriting
         if ($piece->mirror || abs($piece->fit->x - $this->axis) > self::ON_AXIS * $this->figureHeightPx) {
             return -1;
         }
-        foreach ($this->sorting->marks as $j => $other) {
+        foreach ($this->extraction->marks as $j => $other) {
             if (
                 $j !== $i &&
                 $other->on === $mark->on &&

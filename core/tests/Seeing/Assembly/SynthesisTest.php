@@ -39,9 +39,9 @@ function seenIn(?callable $more = null): array
         imagefilledellipse($image, 150, 90, 130, 110, OCHRE);
         $more === null || $more($image);
     });
-    $sorting = PartExtraction::of($regions, silent(...));
-    Joining::of($sorting->pieces, $sorting->map, $regions->width, MIDDLE);
-    $seen = [$sorting->pieces, $sorting, $regions->width];
+    $extraction = PartExtraction::of($regions, silent(...));
+    Joining::of($extraction->pieces, $extraction->map, $regions->width, MIDDLE);
+    $seen = [$extraction->pieces, $extraction, $regions->width];
     if ($more === null) {
         $alone = $seen;
 
@@ -65,7 +65,7 @@ function nearest(array $pieces, float $x, float $y): int
 }
 
 it('pulls a piece that lies off back to where it is drawn', function (float $wider, float $right, float $up) {
-    [$pieces, $sorting, $width] = seenIn();
+    [$pieces, $extraction, $width] = seenIn();
     $head = nearest($pieces, 150, 90);
     $fit = $pieces[$head]->fit;
     $pieces[$head]->fit = $fit->at(
@@ -76,7 +76,7 @@ it('pulls a piece that lies off back to where it is drawn', function (float $wid
         $fit->turnDeg,
         $fit->options,
     );
-    [$pieces] = Synthesis::of($pieces, $sorting, $width, MIDDLE, silent(...));
+    [$pieces] = Synthesis::of($pieces, $extraction, $width, MIDDLE, silent(...));
     // Cells are 2 px wide here.
     expect($pieces[$head]->fit->widthPx)
         ->toEqualWithDelta(130, 4)
@@ -89,18 +89,18 @@ it('pulls a piece that lies off back to where it is drawn', function (float $wid
 })->with(['wider' => [1.08, 0.0, 0.0], 'to the right' => [1.0, 0.05, 0.0], 'lower and narrower' => [0.93, 0.0, -0.04]]);
 
 it('brings in front what is drawn in front', function () {
-    [$pieces, $sorting, $width] = seenIn();
+    [$pieces, $extraction, $width] = seenIn();
     [$head, $body] = [nearest($pieces, 150, 90), nearest($pieces, 150, 200)];
     // The body goes on behind the head.
     $fit = $pieces[$body]->fit;
     $pieces[$body]->fit = $fit->at(120.0, 150.0, 150.0, -200.0, 0.0, $fit->options);
     [$pieces[$head]->zPx, $pieces[$body]->zPx] = [0.0, 20.0];
-    [$pieces] = Synthesis::of($pieces, $sorting, $width, MIDDLE, silent(...));
+    [$pieces] = Synthesis::of($pieces, $extraction, $width, MIDDLE, silent(...));
     expect($pieces[$head]->zPx)->toBeGreaterThan($pieces[$body]->zPx);
 });
 
 it('leaves out what has its bearer\'s colour and is hardly seen, and what lay on it lies on that', function () {
-    [$pieces, $sorting, $width] = seenIn();
+    [$pieces, $extraction, $width] = seenIn();
     $body = nearest($pieces, 150, 200);
     $lump = static function (int $label) use ($pieces, $body): Piece {
         $of = $pieces[$body];
@@ -111,19 +111,19 @@ it('leaves out what has its bearer\'s colour and is hardly seen, and what lay on
     };
     $mark = new Mark(0, $pieces[$body]->blob, 99, 1, 10);
     $all = [99 => $lump($pieces[$body]->region->label)] + $pieces;
-    [$stay, $moved] = Synthesis::of($all, $sorting->withMarks([$mark]), $width, MIDDLE, silent(...));
+    [$stay, $moved] = Synthesis::of($all, $extraction->withMarks([$mark]), $width, MIDDLE, silent(...));
     expect($stay)
         ->not->toHaveKey(99)
         ->toHaveCount(2)
         ->and($moved->marks[count($moved->marks) - 1]->on)
         ->toBe($body);
     // One of a colour of its own is no lump.
-    [$stay] = Synthesis::of([99 => $lump(77)] + $pieces, $sorting, $width, MIDDLE, silent(...));
+    [$stay] = Synthesis::of([99 => $lump(77)] + $pieces, $extraction, $width, MIDDLE, silent(...));
     expect($stay)->toHaveKey(99);
 });
 
 it('makes twins of two that mirror, and of nothing else', function (float $lower, bool $areTwins) {
-    [$pieces, $sorting, $width] = seenIn(static function (GdImage $image) use ($lower): void {
+    [$pieces, $extraction, $width] = seenIn(static function (GdImage $image) use ($lower): void {
         imagefilledellipse($image, 70, 190, 50, 30, OCHRE);
         imagefilledellipse($image, 230, (int) (190 + $lower), 50, 30, OCHRE);
     });
@@ -132,7 +132,7 @@ it('makes twins of two that mirror, and of nothing else', function (float $lower
     $fit = $pieces[$right]->fit;
     $pieces[$right]->fit = new Fit(ShapeKind::Drum, 52, 31, [], $fit->x, $fit->y);
     $count = count($pieces);
-    [$pieces] = Synthesis::of($pieces, $sorting, $width, MIDDLE, silent(...));
+    [$pieces] = Synthesis::of($pieces, $extraction, $width, MIDDLE, silent(...));
     expect($pieces)
         ->toHaveCount($areTwins ? $count - 1 : $count)
         ->and($pieces[$right]->mirror)
@@ -146,7 +146,7 @@ it('makes twins of two that mirror, and of nothing else', function (float $lower
 })->with(['alike' => [0.0, true], 'nearly' => [2.0, true], 'one lower' => [26.0, false]]);
 
 it('sees two in what stands on the middle line and was taken for one', function () {
-    [$pieces, $sorting, $width] = seenIn(static function (GdImage $image): void {
+    [$pieces, $extraction, $width] = seenIn(static function (GdImage $image): void {
         imagefilledellipse($image, 128, 280, 44, 24, OCHRE);
         imagefilledellipse($image, 172, 280, 44, 24, OCHRE);
     });
@@ -170,8 +170,8 @@ it('sees two in what stands on the middle line and was taken for one', function 
     }
     $root = array_map(static fn (Piece $p): Piece => clone $p, $pieces);
     $root[$foot]->joinTo = -1;
-    expect(Synthesis::of($root, $sorting, $width, MIDDLE, silent(...))[0][$foot]->mirror)->toBeFalse();
-    [$pieces] = Synthesis::of($pieces, $sorting, $width, MIDDLE, silent(...));
+    expect(Synthesis::of($root, $extraction, $width, MIDDLE, silent(...))[0][$foot]->mirror)->toBeFalse();
+    [$pieces] = Synthesis::of($pieces, $extraction, $width, MIDDLE, silent(...));
     expect($pieces[$foot]->mirror)
         ->toBeTrue()
         ->and(abs($pieces[$foot]->fit->x - MIDDLE))
@@ -181,9 +181,9 @@ it('sees two in what stands on the middle line and was taken for one', function 
 });
 
 it('leaves alone what is seen as it is drawn', function () {
-    [$pieces, $sorting, $width] = seenIn();
+    [$pieces, $extraction, $width] = seenIn();
     $before = array_map(static fn (Piece $p): Fit => $p->fit, $pieces);
-    [$after] = Synthesis::of($pieces, $sorting, $width, MIDDLE, silent(...));
+    [$after] = Synthesis::of($pieces, $extraction, $width, MIDDLE, silent(...));
     expect(array_keys($after))->toBe(array_keys($before));
     foreach ($after as $k => $piece) {
         expect(hypot($piece->fit->x - $before[$k]->x, $piece->fit->y - $before[$k]->y))->toBeLessThan(2.0);
@@ -215,12 +215,12 @@ it('never joins in a circle what is left when one of a chain goes over into anot
 });
 
 it('costs least as drawn: any piece smaller, larger, elsewhere or left out costs more', function () {
-    [$pieces, $sorting, $width] = seenIn();
-    [$pieces] = Synthesis::of($pieces, $sorting, $width, MIDDLE, silent(...));
-    $cost = (new Scene($pieces, $sorting->map, $width, MIDDLE))->cost();
+    [$pieces, $extraction, $width] = seenIn();
+    [$pieces] = Synthesis::of($pieces, $extraction, $width, MIDDLE, silent(...));
+    $cost = (new Scene($pieces, $extraction->map, $width, MIDDLE))->cost();
     foreach ($pieces as $k => $piece) {
         foreach ([[1.2, 0.0], [0.8, 0.0], [1.0, 0.15], [1.0, -0.15]] as [$times, $aside]) {
-            $scene = clone new Scene($pieces, $sorting->map, $width, MIDDLE);
+            $scene = clone new Scene($pieces, $extraction->map, $width, MIDDLE);
             $fit = $piece->fit;
             $other = $fit->at(
                 $times * $fit->widthPx,
@@ -236,20 +236,20 @@ it('costs least as drawn: any piece smaller, larger, elsewhere or left out costs
             // What is seen to change is told beforehand; guesses behind others are priced on top.
             expect($cost - $scene->cost())->toBeGreaterThanOrEqual($gain - 1e-6);
         }
-        $numbers = (new Scene($pieces, $sorting->map, $width, MIDDLE))->worth($k);
-        expect((clone new Scene($pieces, $sorting->map, $width, MIDDLE))->gain($k, null))->toBeLessThan(-$numbers);
+        $numbers = (new Scene($pieces, $extraction->map, $width, MIDDLE))->worth($k);
+        expect((clone new Scene($pieces, $extraction->map, $width, MIDDLE))->gain($k, null))->toBeLessThan(-$numbers);
     }
 });
 
 it('tells how much is behind, always more, and stops when it is told to', function () {
-    [$pieces, $sorting, $width] = seenIn();
+    [$pieces, $extraction, $width] = seenIn();
     $told = [];
-    Synthesis::of($pieces, $sorting, $width, MIDDLE, static function (float $share) use (&$told): void {
+    Synthesis::of($pieces, $extraction, $width, MIDDLE, static function (float $share) use (&$told): void {
         $told[] = $share;
     });
     $sorted = $told;
     sort($sorted);
     expect($told)->toBe($sorted)->and($told[0])->toBe(0.0)->and(max($told))->toBeLessThan(1.0)->and(count($told))->toBeGreaterThan(6);
     $stop = static fn (float $share) => $share > 0.3 ? throw new RuntimeException('stop') : null;
-    Synthesis::of($pieces, $sorting, $width, MIDDLE, $stop);
+    Synthesis::of($pieces, $extraction, $width, MIDDLE, $stop);
 })->throws(RuntimeException::class, 'stop');

@@ -102,15 +102,15 @@ it('counts every pixel of the figure in some whole, and carried ones in their ca
         imagefilledellipse($i, 130, 85, 16, 20, DARK);
         imagefilledellipse($i, 170, 85, 16, 20, DARK);
     });
-    $carrying = RegionGrouping::of($regions);
-    $bases = array_diff_key($regions->all, $carrying->on);
+    $grouping = RegionGrouping::of($regions);
+    $bases = array_diff_key($regions->all, $grouping->on);
     $covered = [];
     foreach ($bases as $i => $_) {
-        $covered += $carrying->wholes[$i];
+        $covered += $grouping->wholes[$i];
     }
     expect(count($covered))->toBe(count(array_filter($regions->map, static fn (int $r): bool => $r >= 0)));
-    foreach ($carrying->on as $i => $carrier) {
-        expect(array_diff_key($carrying->wholes[$i], $carrying->wholes[$carrier]))->toBe([]);
+    foreach ($grouping->on as $i => $carrier) {
+        expect(array_diff_key($grouping->wholes[$i], $grouping->wholes[$carrier]))->toBe([]);
     }
 });
 

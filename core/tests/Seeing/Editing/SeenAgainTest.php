@@ -55,9 +55,9 @@ function parts(Figure $figure): array
 }
 
 /** 0xAARRGGBB at a place, in shares of the picture. */
-function pixel(QuickPreview $glance, float $x, float $y): int
+function pixel(QuickPreview $preview, float $x, float $y): int
 {
-    $image = imagecreatefromstring($glance->png);
+    $image = imagecreatefromstring($preview->png);
 
     return imagecolorat($image, (int) ($x * imagesx($image)), (int) ($y * imagesy($image)));
 }
@@ -167,14 +167,14 @@ it('knows one of a pair again, on either side, and leaves it its wool', function
 })->with([[[[0.27, 0.27]]], [[[0.73, 0.27]]]]);
 
 it('glances at a drawing: clear where there is paper, each colour as it will be', function () {
-    $glance = QuickPreview::of(drawing()->png(), Wishes::of(100.0));
-    expect($glance->colours)->toBe(4)
-        ->and(getimagesizefromstring($glance->png)[0])->toBe(200)
-        ->and(pixel($glance, 0.05, 0.05) >> 24)->toBe(127)
-        ->and(pixel($glance, 0.5, 0.6))->toBe(TEAL)
-        ->and(pixel($glance, 0.1, 0.87))->toBe(MAT);
-    $glance = QuickPreview::of(drawing()->png(), paper([[0.1, 0.87]]));
-    expect($glance->colours)->toBe(3)->and(pixel($glance, 0.1, 0.87) >> 24)->toBe(127);
+    $preview = QuickPreview::of(drawing()->png(), Wishes::of(100.0));
+    expect($preview->colours)->toBe(4)
+        ->and(getimagesizefromstring($preview->png)[0])->toBe(200)
+        ->and(pixel($preview, 0.05, 0.05) >> 24)->toBe(127)
+        ->and(pixel($preview, 0.5, 0.6))->toBe(TEAL)
+        ->and(pixel($preview, 0.1, 0.87))->toBe(MAT);
+    $preview = QuickPreview::of(drawing()->png(), paper([[0.1, 0.87]]));
+    expect($preview->colours)->toBe(3)->and(pixel($preview, 0.1, 0.87) >> 24)->toBe(127);
 });
 
 it('glances at as many colours as the wish leaves', function () {
