@@ -21,11 +21,12 @@ const MIDDLES = [[40.3, 35.8], [310.6, 50.2], [300.4, 260.7], [50.1, 250.5]];
  *
  * @param  callable(int, int, int): array{int, int, int}  $disc  the colour of a mark's pixel, by mark and place off its middle
  * @param  ?callable(int, int): ?array{int, int, int}  $else
+ * @param  list<array{float, float}>  $middles
  */
-function marked(int $hollow, ?callable $disc = null, ?callable $else = null): Photo
+function marked(int $hollow, ?callable $disc = null, ?callable $else = null, array $middles = MIDDLES): Photo
 {
-    return Painted::photo(static function (int $x, int $y) use ($hollow, $disc, $else): array {
-        foreach (MIDDLES as $i => [$mx, $my]) {
+    return Painted::photo(static function (int $x, int $y) use ($hollow, $disc, $else, $middles): array {
+        foreach ($middles as $i => [$mx, $my]) {
             $off = hypot($x - $mx, $y - $my);
             $own = $disc === null ? null : $disc($i, (int) round($x - $mx), (int) round($y - $my));
             if ($own !== null) {
@@ -71,6 +72,19 @@ describe('the marks of a sheet', function () {
         expect($corners)->toHaveCount(4);
     })->with([3, 0, 1, 2]);
 
+    it('are found on a sheet that lies askew, either way, by a pair of others beside them', function (array $middles) {
+        // Two of its own size within the sheet, near its middle line: no corner of it.
+        $isInner = static fn (int $x, int $y): bool => min(hypot($x - 150, $y - 150), hypot($x - 210, $y - 150)) <= 12;
+        $inner = static fn (int $x, int $y): ?array => $isInner($x, $y) ? [30, 30, 32] : null;
+        $corners = marks(marked(3, else: $inner, middles: $middles))->corners ?? [];
+        foreach ($middles as $i => $middle) {
+            expect($corners[$i] ?? null)->toEqualWithDelta($middle, 0.5);
+        }
+    })->with([
+        'with the clock' => [[[130.0, 25.0], [330.0, 95.0], [240.0, 275.0], [30.0, 200.0]]],
+        'against it' => [[[30.0, 100.0], [230.0, 25.0], [330.0, 200.0], [125.0, 275.0]]],
+    ]);
+
     it('are four', function () {
         expect(marks(marked(3, static fn (int $i): ?array => $i === 1 ? [225, 222, 215] : null)))->toBeNull();
     });
@@ -111,7 +125,7 @@ describe('the marks of a sheet', function () {
         foreach ([[30, 150], [180, 30], [320, 150], [180, 275], [-900, 150]] as [$x, $y]) {
             expect($marks?->hold($x, $y))->toBeFalse();
         }
-        // And turned: the order of the corners runs the other way round on a mirror, not on a sheet.
+        // Turned, its corners still go round with the clock: a sheet is never seen in a mirror.
         expect(marks(marked(1))?->hold(180, 150))->toBeTrue();
     });
 

@@ -79,13 +79,15 @@ final readonly class Marks
     /** Whether a place of the photo, in pixels, lies between the four. */
     public function hold(float $x, float $y): bool
     {
-        $sides = 0;
         foreach ($this->corners as $i => [$ax, $ay]) {
             [$bx, $by] = $this->corners[($i + 1) % 4];
-            $sides += ($bx - $ax) * ($y - $ay) - ($by - $ay) * ($x - $ax) > 0.0 ? 1 : -1;
+            // Round them with the clock: what is between them lies to the right of every side.
+            if (($bx - $ax) * ($y - $ay) <= ($by - $ay) * ($x - $ax)) {
+                return false;
+            }
         }
 
-        return abs($sides) === 4;
+        return true;
     }
 
     /**
