@@ -40,6 +40,10 @@ $lights = match ($argv[3] ?? '') {
     'all' => BenchLight::KINDS,
     default => explode(',', $argv[3]),
 };
+if (array_diff($lights, BenchLight::KINDS) !== []) {
+    fwrite(STDERR, 'The lights are '.implode(', ', BenchLight::KINDS).", or all.\n");
+    exit(2);
+}
 $seeds = in_array($set, ['tuned', 'made'], true) ? 0 : 40_000;
 $by = [];
 $errors = $times = $alarms = [];
