@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace Impa\Balance;
 
-use Impa\Figure\Editing\Draft;
+use Impa\Figure\Editing\Choices;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
-use stdClass;
 
 /**
  * What makes a top-heavy figure stand firmly, each with the least amount that is enough: a flatter base, weight low on the far side,
@@ -75,35 +74,14 @@ final class Cures
 
     private static function done(Figure $figure, Cure $cure): Figure
     {
-        $document = $figure->document();
-        $base = ($document->base ?? null) instanceof stdClass ? $document->base : new stdClass;
-        if ($cure->kind === 'flatten' || $cure->kind === 'both') {
-            $base->flattenMm = $cure->amount;
+        if (in_array($cure->kind, ['flatten', 'both'], true)) {
+            $figure = Choices::flattened($figure, $cure->amount);
         }
         if ($cure->kind !== 'flatten' && $cure->parts === []) {
-            $base->weights = self::withWeight($base->weights ?? [], $cure);
-        }
-        if ((array) $base !== []) {
-            $document->base = $base;
-        }
-        $draft = Draft::of(Figure::fromDocument($document));
-        foreach ($cure->parts as $key) {
-            $at = $draft->part($key)->at;
-            [$at->xMm, $at->yMm, $at->zMm] = [$at->xMm + $cure->mm[0], $at->yMm + $cure->mm[1], ($at->zMm ?? 0) + $cure->mm[2]];
+            $figure = Choices::weighted($figure, $cure->kind === 'both' ? $cure->g : $cure->amount, $cure->mm);
         }
 
-        return Figure::fromDocument($draft->whole());
-    }
-
-    /**
-     * @param  list<stdClass>  $weights
-     * @return list<stdClass>
-     */
-    private static function withWeight(array $weights, Cure $cure): array
-    {
-        $key = Draft::besides(array_column($weights, 'key'), 'low');
-
-        return [...$weights, (object) ['key' => $key, 'g' => $cure->kind === 'both' ? $cure->g : $cure->amount, 'atMm' => $cure->mm]];
+        return Choices::moved($figure, $cure->parts, $cure->mm);
     }
 
     /** @return list<string> a part and all that is joined to it, near and far */
@@ -250,14 +228,12 @@ final class Cures
     /** The pairs that it stands on, farther apart. */
     private function feet(): ?Cure
     {
-        $feet = array_keys(array_filter($this->figure->parts, fn (Part $p): bool => $p->mirror && $this->isOnTable($p)));
+        $onTable = array_filter($this->figure->parts, fn (Part $p): bool => $p->mirror && $this->isOnTable($p));
+        $feet = array_map(strval(...), array_keys($onTable));
         $apart = function (int $mm) use ($feet): float {
-            $draft = Draft::of($this->figure);
-            foreach ($feet as $key) {
-                $draft->part((string) $key)->at->xMm += $mm / 2;
-            }
+            $moved = Choices::moved($this->figure, $feet, [$mm / 2, 0.0, 0.0]);
 
-            return Balance::leanDeg(Footprint::of(Figure::fromDocument($draft->whole())), $this->balance->centreMm);
+            return Balance::leanDeg(Footprint::of($moved), $this->balance->centreMm);
         };
         [$low, $high] = [1, (int) (self::FARTHEST * $this->figure->heightMm)];
         if ($feet === [] || $apart($high) < Balance::TOUCHY_DEG) {

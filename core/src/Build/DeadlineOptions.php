@@ -7,11 +7,13 @@ namespace Impa\Build;
 use Impa\Build\Steps\Step;
 use Impa\Build\Steps\Steps;
 use Impa\Face\Needles;
+use Impa\Figure\Editing\Choices;
 use Impa\Figure\Figure;
+use Impa\Figure\Part;
 use Impa\Material\CoveringWay;
+use Impa\Material\Firmness;
 use Impa\Material\Pace;
 use Impa\Wool\Ledger\Ledger;
-use stdClass;
 
 /** What to do where a figure is not ready in time, each way with the minutes that it saves of this hand's work, of what is left of it. */
 final class DeadlineOptions
@@ -83,35 +85,23 @@ final class DeadlineOptions
     /** @param  array<string, true>  $begun */
     private static function softer(Figure $figure, array $begun): Figure
     {
-        return self::changed($figure, $begun, static function (stdClass $part, string $key) use ($figure): void {
-            $firmness = $figure->parts[$key]->firmness->value;
-            $part->firmness = self::SOFTER[$firmness] ?? $firmness;
-        });
+        $softer = array_map(static function (Part $part): Firmness {
+            $firmness = $part->firmness->value;
+
+            return Firmness::from(self::SOFTER[$firmness] ?? $firmness);
+        }, array_diff_key($figure->parts, $begun));
+
+        return Choices::firmness($figure, $softer);
     }
 
     /** @param  array<string, true>  $begun */
     private static function cut(Figure $figure, array $begun): Figure
     {
-        return self::changed($figure, $begun, static function (stdClass $part, string $key) use ($figure): void {
-            if ($figure->parts[$key]->solid->kind()->isFlat() && $figure->parts[$key]->covering->way === CoveringWay::Felt) {
-                $part->covering = (object) ['way' => CoveringWay::PreFelt->value];
-            }
-        });
-    }
+        $flat = array_filter(
+            array_diff_key($figure->parts, $begun),
+            static fn (Part $p): bool => $p->solid->kind()->isFlat() && $p->covering->way === CoveringWay::Felt,
+        );
 
-    /**
-     * @param  array<string, true>  $begun  parts that stay
-     * @param  callable(stdClass, string): void  $change  of a part's document
-     */
-    private static function changed(Figure $figure, array $begun, callable $change): Figure
-    {
-        $document = $figure->document();
-        foreach (is_array($document->parts ?? null) ? $document->parts : [] as $part) {
-            if ($part instanceof stdClass && is_string($part->key ?? null) && ! isset($begun[$part->key])) {
-                $change($part, $part->key);
-            }
-        }
-
-        return Figure::fromDocument($document);
+        return Choices::covered($figure, array_map(strval(...), array_keys($flat)), CoveringWay::PreFelt);
     }
 }

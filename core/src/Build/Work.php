@@ -16,6 +16,7 @@ use Impa\Build\Steps\Step;
 use Impa\Build\Steps\StepKind;
 use Impa\Build\Steps\Steps;
 use Impa\Face\Needles;
+use Impa\Figure\Editing\Choices;
 use Impa\Figure\Figure;
 use Impa\Figure\Placing\Gap;
 use Impa\Figure\Pull;
@@ -136,7 +137,7 @@ final readonly class Work
             throw ReorderingRefused::needed($first, $then, $chain[count($chain) - 1][2]);
         }
 
-        return $this->ledger->figure->pulling($pull);
+        return Choices::pulled($this->ledger->figure, $pull);
     }
 
     /** @param  list<Step>  $steps */

@@ -202,30 +202,6 @@ final readonly class Figure
         return self::fromDocument(Scaling::of($this->document(), $heightMm / $this->heightMm));
     }
 
-    /** The same figure with one step of its work moved; a step moved back to where it came from is not remembered. */
-    public function pulling(Pull $pull): self
-    {
-        $document = $this->document();
-        $pulls = [...array_filter($this->pulls, static fn (Pull $p): bool => ! $p->isAbout($pull)), $pull];
-        $work = isset($document->work) && $document->work instanceof stdClass ? $document->work : new stdClass;
-        $work->pulled = array_map(
-            static fn (Pull $p): stdClass => (object) ['step' => $p->step, $p->isForward ? 'before' : 'after' => $p->past],
-            array_slice($pulls, -Pull::MOST),
-        );
-        $document->work = $work;
-
-        return self::fromDocument($document);
-    }
-
-    /** @param  list<Wire>  $wires  in place of its own */
-    public function withWires(array $wires): self
-    {
-        $document = $this->document();
-        $document->wires = array_map(static fn (Wire $wire): stdClass => (object) $wire->document(), $wires);
-
-        return self::fromDocument($document);
-    }
-
     /** Whether it is made of layers on a ground, and has any. */
     public function isOfLayers(): bool
     {

@@ -10,6 +10,7 @@ use Impa\Build\Steps\Hints;
 use Impa\Build\Steps\Step;
 use Impa\Build\Steps\StepKind;
 use Impa\Build\Work;
+use Impa\Figure\Editing\Choices;
 use Impa\Figure\Figure;
 use Impa\Figure\Wire;
 use Impa\Material\WireMaterial;
@@ -26,7 +27,7 @@ function wired(array $wires, array $body = []): Figure
 {
     $eye = ['key' => 'eye', 'name' => 'Eye', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 5, 'heightMm' => 5, 'colour' => 'black'];
 
-    return Figures::read(Figures::document([
+    return Choices::wired(Figures::read(Figures::document([
         Figures::part('body', 'ball', 40, 50, 40, 0, 25, 0, ['name' => 'Body'] + $body),
         Figures::part('head', 'ball', 40, 36, 40, 0, 66, 0, ['name' => 'Head', 'join' => ['to' => 'body']]),
         Figures::part('arm', 'sausage', 8, 50, 8, 42, 36, 0, [
@@ -35,7 +36,7 @@ function wired(array $wires, array $body = []): Figure
             'turnDeg' => ['x' => 0, 'y' => 0, 'z' => 90],
             'join' => ['to' => 'body'],
         ]),
-    ], [['xMm' => 8, 'yMm' => 0, 'mirror' => true] + $eye]))->withWires($wires);
+    ], [['xMm' => 8, 'yMm' => 0, 'mirror' => true] + $eye])), $wires);
 }
 
 function arms(): Wire
@@ -101,7 +102,7 @@ it('leads a wire through a head before its face is smoothed', function () {
         'turnDeg' => ['x' => 0, 'y' => 0, 'z' => 90],
         'join' => ['to' => 'head'],
     ]);
-    $work = Works::of(Figures::read($document)->withWires([$horns]));
+    $work = Works::of(Choices::wired(Figures::read($document), [$horns]));
     expect(places($work)['thread:horns'])->toBeLessThan(places($work)['cover:head'])
         ->and(places($work)['thread:horns'])->toBeLessThan(places($work)['detail:eye']);
 });
@@ -137,7 +138,7 @@ it('makes a hole before what would stand over it, and says why', function () {
     // A broad collar that covers the whole height at which the arms' wire leaves the body.
     $document = json_decode(wired([])->toJson(), true);
     $document['parts'][] = Figures::part('cape', 'drum', 60, 44, 60, 0, 34, 0, ['name' => 'Cape', 'join' => ['to' => 'body']]);
-    $work = Works::of(Figures::read($document)->withWires([tail()]));
+    $work = Works::of(Choices::wired(Figures::read($document), [tail()]));
     expect(step($work, 'join:cape')->because['thread:tail'] ?? '')
         ->toBe('Before the cape: it would be in the way of the hole for the tail.');
 });

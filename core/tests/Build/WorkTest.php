@@ -18,6 +18,7 @@ use Impa\Build\Work;
 use Impa\Face\Needles;
 use Impa\Figure\Detail;
 use Impa\Figure\Document\FigureRefused;
+use Impa\Figure\Editing\Choices;
 use Impa\Figure\Figure;
 use Impa\Figure\Pull;
 use Impa\Figure\Term\FaceSchool;
@@ -387,7 +388,7 @@ describe('Schools', function () {
     it('take the limbs\' wires away or make them of another material, and leave whiskers as they are', function () use ($told, $now) {
         $wick = Works::demo('wick');
         $whisker = new Wire('whisker', 'Whisker', WireMaterial::Copper, 0.5, [[0.0, 90.0, 20.0], [30.0, 95.0, 30.0]]);
-        $figure = $wick->withWires([...array_values($wick->wires), $whisker]);
+        $figure = Choices::wired($wick, [...array_values($wick->wires), $whisker]);
         $none = $told($figure, 'skeleton', 'none')[0];
         $steel = $told($none, 'skeleton', 'steel')[0];
         expect(array_keys($none->wires))->toBe(['handle', 'whisker'])

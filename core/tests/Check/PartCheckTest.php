@@ -7,6 +7,7 @@ namespace Impa\Tests\PartCheck;
 use Impa\Check\CheckRefused;
 use Impa\Check\Part\Measurement;
 use Impa\Check\Part\PartCheck;
+use Impa\Figure\Editing\Choices;
 use Impa\Figure\Figure;
 use Impa\Material\Densities;
 use Impa\Shape\Size;
@@ -102,7 +103,7 @@ it('lets the plan follow: the part has the size that came out, all else is as it
         ]),
         Figures::part('body', 'ball', 40, 40, 40, 0, 40, 0),
     ]);
-    $sized = PartCheck::sized(Figures::read($document), 'cup', Measurement::of(50, 32, 44, 1)->size);
+    $sized = Choices::sized(Figures::read($document), 'cup', Measurement::of(50, 32, 44, 1)->size);
     expect($sized->parts['cup']->solid->size()->widthMm)->toBe(50.0)
         ->and($sized->parts['cup']->solid->options()['bottomMm'])->toBe(25.0)
         ->and($sized->parts['body'])->toEqual(Figures::read($document)->parts['body']);
@@ -111,7 +112,7 @@ it('lets the plan follow: the part has the size that came out, all else is as it
 it('takes ends along with the width, corners and edges with the shortest side, as the screens do', function (array $case) {
     $document = Figures::document([Figures::part('a', $case['shape']['kind'], 1, 1, 1, 0, 30, 0, ['shape' => $case['shape']])]);
     $to = array_intersect_key($case, ['widthMm' => 0, 'heightMm' => 0]) + $case['shape'];
-    $sized = PartCheck::sized(Figures::read($document), 'a', Size::of($to['widthMm'], $to['heightMm'], $to['depthMm']));
+    $sized = Choices::sized(Figures::read($document), 'a', Size::of($to['widthMm'], $to['heightMm'], $to['depthMm']));
     expect((array) $sized->document()->parts[0]->shape)->toEqual($case['is'] + $case['shape']);
 })->with(array_map(
     static fn (array $case): array => [$case],

@@ -12,19 +12,28 @@ use Impa\Figure\Document\Scaling;
 use Impa\Figure\Editing\Accessories;
 use Impa\Figure\Editing\Branch;
 use Impa\Figure\Editing\Buried;
+use Impa\Figure\Editing\Choices;
 use Impa\Figure\Editing\Edited;
 use Impa\Figure\Editing\Edits;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
+use Impa\Figure\Pull;
 use Impa\Figure\Term\Carried;
+use Impa\Figure\Term\FaceSchool;
+use Impa\Figure\Term\JoinBy;
+use Impa\Figure\Term\Method;
 use Impa\Geometry\Box;
 use Impa\Geometry\Outline\Polygon;
+use Impa\Material\CoreMaterial;
+use Impa\Material\CoveringWay;
 use Impa\Material\Densities;
+use Impa\Material\Firmness;
 use Impa\Refusal;
 use Impa\Render\FlatArea;
 use Impa\Render\View;
 use Impa\Seeing\Editing\PartEditor;
 use Impa\Shape\ShapeKind;
+use Impa\Shape\Size;
 use Impa\Tests\Support\AnyFigure;
 use Impa\Tests\Support\Figures;
 use Impa\Wool\Ledger\Ledger;
@@ -99,6 +108,18 @@ function edits(): array
         'a thing fastened' => static fn (Figure $f): Edited => Accessories::fasten($f, $thing($f), $part($f)),
         'a thing put' => static fn (Figure $f): Edited => Accessories::put($f, figure(3), 'jar', $how(), $part($f), 30.0),
         'a thing taken out' => static fn (Figure $f): stdClass => Accessories::taken($f, $thing($f)),
+        'firmness' => static fn (Figure $f): Figure => Choices::firmness($f, [$part($f) => Firmness::Hard]),
+        'a covering' => static fn (Figure $f): Figure => Choices::covered($f, [$part($f)], CoveringWay::Tufts),
+        'a filling' => static fn (Figure $f): Figure => Choices::filled($f, CoreMaterial::Scrap),
+        'a school' => static fn (Figure $f): Figure => Choices::school($f, FaceSchool::FaceFirst),
+        'a way of joining' => static fn (Figure $f): Figure => Choices::joinedBy($f, JoinBy::Slit, [JoinBy::Fluff]),
+        'a way of making details' => static fn (Figure $f): Figure => Choices::madeBy($f, [$detail($f)], Method::Bead),
+        'other wires' => static fn (Figure $f): Figure => Choices::wired($f, array_slice(array_values($f->wires), 1)),
+        'a step pulled' => static fn (Figure $f): Figure => Choices::pulled($f, new Pull('trim', 'inspect', false)),
+        'a flat base' => static fn (Figure $f): Figure => Choices::flattened($f, 3.0),
+        'a weight' => static fn (Figure $f): Figure => Choices::weighted($f, 5.0, [1.0, 6.0, 0.0]),
+        'a part moved' => static fn (Figure $f): Figure => Choices::moved($f, [$part($f)], [2.0, -1.0, 3.0]),
+        'a part as it came out' => static fn (Figure $f): Figure => Choices::sized($f, $part($f), Size::of(22, 31, 19)),
         'a branch' => static fn (Figure $f): Figure => Branch::of($f, 'Bough', 1.2, [$any($f->colours) => '#345678']),
         'another size' => static fn (Figure $f): stdClass => Scaling::of($f->document(), 1.3),
         'a part split' => static function (Figure $f) use ($part): Edited {
@@ -235,10 +256,10 @@ it('leaves a whole figure with what Impa does not know, whatever is edited, and 
 it('knows every edit there is', function () {
     $own = (string) file_get_contents(__FILE__);
     $missing = [];
-    foreach ([Accessories::class, Buried::class, Edits::class, PartEditor::class] as $class) {
+    foreach ([Accessories::class, Buried::class, Choices::class, Edits::class, PartEditor::class] as $class) {
         foreach ((new ReflectionClass($class))->getMethods(ReflectionMethod::IS_PUBLIC) as $method) {
             $call = $method->getDeclaringClass()->getShortName().'::'.$method->getName().'(';
-            $isEdit = $method->isStatic() && (string) $method->getReturnType() === Edited::class;
+            $isEdit = $method->isStatic() && in_array((string) $method->getReturnType(), [Edited::class, Figure::class], true);
             array_push($missing, ...$isEdit && ! str_contains($own, $call) ? [$call] : []);
         }
     }

@@ -15,6 +15,7 @@ use App\Store\Transaction;
 use Illuminate\Http\JsonResponse;
 use Impa\Check\Part\Measurement;
 use Impa\Check\Part\PartCheck;
+use Impa\Figure\Editing\Choices;
 use Impa\Figure\Figure as FigureDocument;
 use Impa\Hand\FinishedPiece;
 use Symfony\Component\HttpKernel\Exception\HttpException;
@@ -78,7 +79,7 @@ final class PartCheckController
         [$document, $part] = $body->part();
         $measured = Measurement::of($body->float('widthMm'), $body->float('heightMm'), $body->float('depthMm'), 1.0);
 
-        return new DocumentResponse(['document' => PartCheck::sized($document, $part->key, $measured->size)->document()]);
+        return new DocumentResponse(['document' => Choices::sized($document, $part->key, $measured->size)->document()]);
     }
 
     public function destroy(Figure $figure, string $uuid): JsonResponse

@@ -12,6 +12,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Impa\Armature\ArmatureSheet;
 use Impa\Armature\Skeleton;
+use Impa\Figure\Editing\Choices;
 use Impa\Figure\Figure;
 use Impa\Figure\Wire;
 use Impa\Print\Template\BendingSheet;
@@ -33,7 +34,7 @@ final class ArmatureController
     {
         [$figure, , $wires] = self::given($body);
 
-        return new DocumentResponse(['document' => $figure->withWires(array_values($wires))->document()]);
+        return new DocumentResponse(['document' => Choices::wired($figure, array_values($wires))->document()]);
     }
 
     /** The figure with one more wire, to be dragged where it is to run. */
@@ -42,7 +43,7 @@ final class ArmatureController
         $figure = $body->figure();
         $wires = [...array_values($figure->wires), Skeleton::own($figure)];
 
-        return new DocumentResponse(['document' => $figure->withWires($wires)->document()]);
+        return new DocumentResponse(['document' => Choices::wired($figure, $wires)->document()]);
     }
 
     public function bend(Body $body): Response

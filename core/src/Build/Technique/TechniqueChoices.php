@@ -7,14 +7,15 @@ namespace Impa\Build\Technique;
 use Impa\Armature\Passage;
 use Impa\Armature\Skeleton;
 use Impa\Figure\Detail;
+use Impa\Figure\Editing\Choices;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
 use Impa\Figure\Term\FaceSchool;
 use Impa\Figure\Term\JoinBy;
+use Impa\Figure\Term\Method;
 use Impa\Figure\Wire;
 use Impa\Material\CoreMaterial;
 use Impa\Material\WireMaterial;
-use stdClass;
 
 /**
  * The questions on which felters differ, the schools that answer them with their reasons, and a figure that follows another one
@@ -64,17 +65,15 @@ final class TechniqueChoices
         }
         self::option($question, $value);
         if ($question === 'skeleton') {
-            return $figure->withWires(self::wires($figure, $value));
+            return Choices::wired($figure, self::wires($figure, $value));
         }
-        $document = $figure->document();
-        match ($question) {
-            'face' => self::object($document, 'school')->face = $value,
-            'inside' => self::fill($document, $value),
-            'join' => self::join($document, $value),
-            default => self::eyes($figure, $document, $value),
-        };
 
-        return Figure::fromDocument($document);
+        return match ($question) {
+            'face' => Choices::school($figure, FaceSchool::from($value)),
+            'inside' => Choices::filled($figure, CoreMaterial::from($value)),
+            'join' => Choices::joinedBy($figure, JoinBy::from($value), [JoinBy::Fluff, JoinBy::Slit]),
+            default => Choices::madeBy($figure, array_column(self::eyesOf($figure), 'key'), Method::from($value)),
+        };
     }
 
     /**
@@ -174,34 +173,6 @@ final class TechniqueChoices
         return $materials === [] ? [self::NO_SKELETON] : $materials;
     }
 
-    private static function fill(stdClass $document, string $core): void
-    {
-        $document->core = $core;
-        foreach (self::members($document, 'parts') as $part) {
-            unset($part->core);
-        }
-    }
-
-    private static function join(stdClass $document, string $by): void
-    {
-        self::object($document, 'school')->join = $by;
-        foreach (self::members($document, 'parts') as $part) {
-            if (in_array($part->join->by ?? '', [JoinBy::Fluff->value, JoinBy::Slit->value], true)) {
-                $part->join->by = $by;
-            }
-        }
-    }
-
-    private static function eyes(Figure $figure, stdClass $document, string $method): void
-    {
-        $keys = array_map(static fn (Detail $d): string => $d->key, self::eyesOf($figure));
-        foreach (self::members($document, 'details') as $detail) {
-            if (in_array($detail->key ?? '', $keys, true)) {
-                $detail->method = $method;
-            }
-        }
-    }
-
     /** @return list<Detail> */
     private static function eyesOf(Figure $figure): array
     {
@@ -223,26 +194,11 @@ final class TechniqueChoices
             return $loose;
         }
         $made = WireMaterial::from($material);
-        $limbs = $limbs === [] ? array_values(Skeleton::of($figure->withWires([]), true)) : $limbs;
+        $limbs = $limbs === [] ? array_values(Skeleton::of(Choices::wired($figure, []), true)) : $limbs;
         if ($limbs === []) {
             throw TechniqueRefused::noLimb();
         }
 
         return [...array_map(static fn (Wire $wire): Wire => $wire->of($made), $limbs), ...$loose];
-    }
-
-    /** @return list<stdClass> */
-    private static function members(stdClass $document, string $list): array
-    {
-        $members = $document->{$list} ?? [];
-
-        return array_values(array_filter(is_array($members) ? $members : [], static fn (mixed $m): bool => $m instanceof stdClass));
-    }
-
-    private static function object(stdClass $document, string $member): stdClass
-    {
-        $own = $document->{$member} ?? null;
-
-        return $own instanceof stdClass ? $own : $document->{$member} = new stdClass;
     }
 }

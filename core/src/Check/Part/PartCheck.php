@@ -6,6 +6,7 @@ namespace Impa\Check\Part;
 
 use Impa\Balance\Balance;
 use Impa\Check\CheckRefused;
+use Impa\Figure\Editing\Choices;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
 use Impa\Figure\Placement;
@@ -14,7 +15,6 @@ use Impa\Material\Densities;
 use Impa\Shape\Size;
 use Impa\Wool\Grams;
 use Impa\Wool\Ledger\Ledger;
-use stdClass;
 
 /**
  * A finished piece against the card of its part: how dense it came out, what is still to be felted in or added, whether it fits.
@@ -65,7 +65,7 @@ final readonly class PartCheck
         $plan = $ledger->wool[$key];
         // What is hollow for the part it lies on is no more of it when it came out larger or smaller.
         $made = $plan->volumeCm3 / $part->solid->volumeCm3();
-        $volume = $made * self::sized($figure, $key, $measured->size)->parts[$key]->solid->volumeCm3();
+        $volume = $made * Choices::sized($figure, $key, $measured->size)->parts[$key]->solid->volumeCm3();
         [$gPerCm3, $plannedGPerCm3] = [$measured->g / $volume, $plan->finishedG() / $plan->volumeCm3];
         $off = self::off($measured->size, $part->solid->size());
         // Felted on to the planned size, it would be so dense; what is missing to the planned density then is missing wool.
@@ -92,30 +92,6 @@ final readonly class PartCheck
                 ...self::standing($ledger, $key, $measured->size),
             ],
         );
-    }
-
-    /** The figure with the part as it came out: everything downstream follows. */
-    public static function sized(Figure $figure, string $key, Size $size): Figure
-    {
-        $document = $figure->document();
-        foreach (is_array($document->parts ?? null) ? $document->parts : [] as $part) {
-            if ($part instanceof stdClass && ($part->key ?? '') === $key && ($part->shape ?? null) instanceof stdClass) {
-                $was = $figure->parts[$key]->solid->size();
-                // What shapes it beyond its dimensions goes along with them.
-                $across = $size->widthMm / $was->widthMm;
-                $least = $size->smallestMm() / $was->smallestMm();
-                foreach (['topMm' => $across, 'bottomMm' => $across, 'cornerMm' => $least, 'edgeMm' => $least] as $option => $factor) {
-                    if (is_numeric($part->shape->{$option} ?? null)) {
-                        $part->shape->{$option} = round($factor * (float) $part->shape->{$option}, 3);
-                    }
-                }
-                $part->shape->widthMm = $size->widthMm;
-                $part->shape->heightMm = $size->heightMm;
-                $part->shape->depthMm = $size->depthMm;
-            }
-        }
-
-        return Figure::fromDocument($document);
     }
 
     /** What looks like a slipped digit, as a question; empty where nothing does. */
@@ -271,7 +247,7 @@ final readonly class PartCheck
             return [];
         }
         $host = $figure->parts[$part->joinTo];
-        $now = self::sized($figure, $key, $size)->parts[$key];
+        $now = Choices::sized($figure, $key, $size)->parts[$key];
         $name = mb_strtolower($host->name);
         if (! self::meets($part, $host)) {
             return [];
@@ -302,7 +278,7 @@ final readonly class PartCheck
     private static function standing(Ledger $ledger, string $key, Size $size): array
     {
         $before = Balance::of($ledger);
-        $after = Balance::of(Ledger::of(self::sized($ledger->figure, $key, $size), $ledger->densities));
+        $after = Balance::of(Ledger::of(Choices::sized($ledger->figure, $key, $size), $ledger->densities));
 
         return $before->stands() && ! $after->stands() ? ['With it the figure would tip over: see how it stands.'] : [];
     }

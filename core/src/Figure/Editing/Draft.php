@@ -121,6 +121,14 @@ final class Draft
         throw EditRefused::noSuchDetail($key);
     }
 
+    /** An object of the document, empty where there was none. */
+    public function member(string $name): stdClass
+    {
+        $own = $this->document->{$name} ?? null;
+
+        return $own instanceof stdClass ? $own : $this->document->{$name} = new stdClass;
+    }
+
     /** Adds a part under a key of its own, and gives that key. */
     public function addPart(stdClass $part): string
     {
