@@ -118,25 +118,16 @@ final class Expressions
             $set[$slider->key] = $slider->held($values[$slider->key] ?? null);
         }
         $draft = Draft::of($figure);
-        $document = $draft->document;
         $isNew = $key === '';
-        $key = ! $isNew
-            ? $key
-            : Draft::besides(array_map(static fn (stdClass $d): string => $d->piece->key ?? '', $document->details), $kind);
-        $old = [];
-        $at = count($document->details);
-        foreach ($document->details as $i => $detail) {
-            if (($detail->piece->key ?? '') === $key && $detail->on === $part->key) {
-                $old[$detail->key] = $detail;
-                $at = min($at, $i);
-            }
-        }
+        $key = $isNew ? Draft::besides($draft->pieces(), $kind) : $key;
+        $old = array_column(
+            array_filter($draft->detailsOn($part->key), static fn (stdClass $d): bool => ($d->piece->key ?? '') === $key),
+            null,
+            'key',
+        );
         if (! $isNew && $old === []) {
             throw FaceRefused::pieceIsGone($key, mb_strtolower($part->name));
         }
-        $document->details = array_values(
-            array_filter($document->details, static fn (stdClass $d): bool => ! isset($old[$d->key])),
-        );
         $bits = $expression::bits(Head::of(Surface::of($part->placements()[0])), $set);
         $above = self::above($figure, $part, $bits, array_keys($old));
         $made = [];
@@ -162,7 +153,7 @@ final class Expressions
                 ] +
                     $bit->members);
         }
-        array_splice($document->details, $at, 0, $made);
+        $draft->replaceDetails(array_map(strval(...), array_keys($old)), $made);
 
         return ['document' => $draft->whole(), 'key' => $key];
     }

@@ -8,6 +8,7 @@ use Impa\Face\Expression\Head;
 use Impa\Figure\Editing\Draft;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
+use Impa\Figure\Term\Side;
 use Impa\Surface\Surface;
 use stdClass;
 
@@ -38,12 +39,9 @@ final class FaceCopy
         $high = $two->heightMm() / $one->heightMm();
         $wide = $two->halfMm($two->y(0.5)) / max(0.1, $one->halfMm($one->y(0.5)));
         $draft = Draft::of($to);
-        $document = $draft->document;
-        $kept = array_filter(
-            $document->details,
-            static fn (stdClass $d): bool => ! $instead || $d->on !== $head->key || ($d->side ?? 'front') !== 'front',
-        );
-        $document->details = array_values($kept);
+        if ($instead) {
+            $draft->removeDetails(array_column($draft->detailsOn($head->key, Side::Front), 'key'));
+        }
         $pieces = [];
         foreach ($source as $detail) {
             $copy = self::scaled($detail, $wide, $high);
@@ -57,7 +55,7 @@ final class FaceCopy
             );
             unset($copy->seen);
             if (isset($copy->piece)) {
-                $pieces[$copy->piece->key] ??= Draft::besides(self::pieces($document), $copy->piece->key);
+                $pieces[$copy->piece->key] ??= Draft::besides($draft->pieces(), $copy->piece->key);
                 $copy->piece->key = $pieces[$detail->piece->key];
                 // Its details are known by their piece's key, so that it can still be varied.
                 $copy->key = $copy->piece->key.substr($detail->key, strlen($detail->piece->key));
@@ -106,11 +104,5 @@ final class FaceCopy
     private static function size(float $mm): float
     {
         return max(0.3, round($mm, 2));
-    }
-
-    /** @return array<array-key, string> keys of the pieces that are there */
-    private static function pieces(stdClass $document): array
-    {
-        return array_map(static fn (stdClass $d): string => $d->piece->key ?? '', $document->details);
     }
 }

@@ -6,6 +6,7 @@ namespace Impa\Tests\EveryEdit;
 
 use Closure;
 use ErrorException;
+use FilesystemIterator;
 use Impa\Face\Together;
 use Impa\Figure\Document\FigureCheck;
 use Impa\Figure\Document\Scaling;
@@ -37,6 +38,8 @@ use Impa\Shape\Size;
 use Impa\Tests\Support\AnyFigure;
 use Impa\Tests\Support\Figures;
 use Impa\Wool\Ledger\Ledger;
+use RecursiveDirectoryIterator;
+use RecursiveIteratorIterator;
 use ReflectionClass;
 use ReflectionMethod;
 use stdClass;
@@ -264,6 +267,23 @@ it('knows every edit there is', function () {
         }
     }
     expect($missing)->toBe([]);
+});
+
+it('writes documents in the editing of figures alone, but for what is seen anew, scaled, and shared', function () {
+    $writes = [];
+    foreach (['core/src', 'app'] as $code) {
+        $folder = new RecursiveDirectoryIterator(dirname(__DIR__, 3).'/'.$code, FilesystemIterator::SKIP_DOTS);
+        foreach (new RecursiveIteratorIterator($folder) as $file) {
+            $writing = '/document(->\w+|->\{[^}]+\})+(\[\])? (\?\?)?=[^=>]|array_splice\(\$\w*->?document->/';
+            if (preg_match($writing, (string) file_get_contents((string) $file)) === 1) {
+                $writes[] = substr((string) $file, strlen(dirname(__DIR__, 3)) + 1);
+            }
+        }
+    }
+    $elsewhere = array_filter($writes, static fn (string $file): bool => ! str_starts_with($file, 'core/src/Figure/Editing/'));
+    expect(array_map(basename(...), $elsewhere))->toEqualCanonicalizing([
+        'Scaling.php', 'SeenAgain.php', 'SideView.php', 'Booklet.php',
+    ]);
 });
 
 it('makes every edit there is on some of them', function () {

@@ -11,7 +11,7 @@ use Illuminate\Console\Command;
 use Impa\Build\StepsSheet;
 use Impa\Build\Work;
 use Impa\Face\Needles;
-use Impa\Figure\Figure;
+use Impa\Figure\Editing\Choices;
 use Impa\Figure\Term\FaceSchool;
 use Impa\Material\Pace;
 use Impa\Print\Page\Paper;
@@ -39,18 +39,15 @@ final class StepsCommand extends Command
         }
         [$figure, $densities] = $given;
         $school = $this->word($this->option('school'));
-        if ($school !== '' && FaceSchool::tryFrom($school) === null) {
+        $face = FaceSchool::tryFrom($school);
+        if ($school !== '' && $face === null) {
             return $this->refuse(['--school: '.implode(', ', array_column(FaceSchool::cases(), 'value')).'.']);
         }
         $paper = Paper::tryFrom(strtolower($this->word($this->option('paper'))));
         if ($paper === null) {
             return $this->refuse(['--paper: a4 or letter.']);
         }
-        if ($school !== '') {
-            $document = $figure->document();
-            $document->school = (object) (['face' => $school] + (array) ($document->school ?? []));
-            $figure = Figure::fromDocument($document);
-        }
+        $figure = $face === null ? $figure : Choices::school($figure, $face);
         $work = Work::of(Ledger::of($figure, $densities), Pace::house(), Needles::usual());
         $pdf = $this->word($this->option('pdf'));
         if ($pdf !== '' && $this->give(Pdf::of(WorkSheet::of($work), $paper), $pdf) !== 0) {

@@ -147,6 +147,38 @@ final class Draft
         return $detail->key;
     }
 
+    /** @return list<stdClass> details on a part, on one side of it where that is said */
+    public function detailsOn(string $part, ?Side $side = null): array
+    {
+        return array_values(array_filter(
+            $this->document->details,
+            static fn (stdClass $d): bool => $d->on === $part && ($side === null || ($d->side ?? Side::Front->value) === $side->value),
+        ));
+    }
+
+    /** @return list<string> keys of the pieces of faces that are there */
+    public function pieces(): array
+    {
+        return array_values(array_filter(array_map(
+            static fn (stdClass $d): string => $d->piece->key ?? '',
+            $this->document->details,
+        )));
+    }
+
+    /**
+     * Details in the place of others, where the first of those stood; last where there were none.
+     *
+     * @param  list<string>  $keys
+     * @param  list<stdClass>  $made
+     */
+    public function replaceDetails(array $keys, array $made): void
+    {
+        $places = array_keys(array_intersect(array_column($this->document->details, 'key'), $keys));
+        $at = $places === [] ? count($this->document->details) : min($places);
+        $this->removeDetails($keys);
+        array_splice($this->document->details, $at, 0, $made);
+    }
+
     /** @param  list<string>  $keys */
     public function removeDetails(array $keys): void
     {
