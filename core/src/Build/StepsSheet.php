@@ -52,6 +52,7 @@ final class StepsSheet
         return [
             'key' => $step->key,
             'kind' => $step->kind->value,
+            'stage' => $step->kind->stage()->value,
             'title' => $step->title,
             'text' => $step->text,
             'part' => $step->part,

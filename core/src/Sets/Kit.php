@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Sets;
 
+use Impa\Build\Steps\Stage;
 use Impa\Build\Steps\Step;
 use Impa\Build\Steps\StepKind;
 use Impa\Build\Work;
@@ -35,20 +36,14 @@ final readonly class Kit
 
     private const REST = 'Needles lie on the pads; hands are stretched.';
 
-    /**
-     * Phases of the afternoon: up to which kind of work each goes (`StepKind::phase`), what usually goes wrong, what helps (docs/trade.md,
-     * What goes wrong).
-     */
+    /** Phases of the afternoon: what usually goes wrong, what helps (docs/trade.md, What goes wrong). */
     private const PHASES = [
-        [3, 'The insides', 'Too loose: wind tighter, and stab deeper.'],
-        [self::COLOUR, 'Colour', 'The core shows: one more thin layer. Dents: stab round them, not into them.'],
-        [7, 'The face', 'Far too much wool: half of it is pulled off again. Mark first.'],
-        [9, 'Joining', 'It wobbles: stab from all sides, then a thin wisp over the seam.'],
-        [12, 'The last look', 'Fuzz: shallow stabs with the fine needle, then scissors held flat.'],
+        [Stage::Insides, 'The insides', 'Too loose: wind tighter, and stab deeper.'],
+        [Stage::Colour, 'Colour', 'The core shows: one more thin layer. Dents: stab round them, not into them.'],
+        [Stage::Face, 'The face', 'Far too much wool: half of it is pulled off again. Mark first.'],
+        [Stage::Joining, 'Joining', 'It wobbles: stab from all sides, then a thin wisp over the seam.'],
+        [Stage::Last, 'The last look', 'Fuzz: shallow stabs with the fine needle, then scissors held flat.'],
     ];
-
-    /** In a kit whatever is laid on is laid on with the colour. */
-    private const COLOUR = 5;
 
     /**
      * @param  float  $factor  by how much a bag holds more than the plan's likely grams
@@ -194,10 +189,8 @@ final readonly class Kit
             'note' => 'Eyes on the needle; out the way it went in, never bend or lever; fingers behind the guards.',
         ]];
         $worked = 0.0;
-        $from = 0;
-        foreach (self::PHASES as [$to, $name, $wrong]) {
-            $left = $this->hands->slower() * $this->minutesOf($from, $to);
-            $from = $to + 1;
+        foreach (self::PHASES as [$stage, $name, $wrong]) {
+            $left = $this->hands->slower() * $this->minutesOf($stage);
             $isFirst = true;
             while ($left > 0.05) {
                 $bout = min($left, Pace::REST_AFTER - $worked);
@@ -224,14 +217,9 @@ final readonly class Kit
         return $rows;
     }
 
-    /** Of the kinds of work of a phase, both ends in it. */
-    private function minutesOf(int $from, int $to): float
+    private function minutesOf(Stage $stage): float
     {
-        $steps = array_filter($this->work->steps, static function (Step $step) use ($from, $to): bool {
-            $phase = $step->kind === StepKind::Covering ? self::COLOUR : $step->kind->phase();
-
-            return $phase >= $from && $phase <= $to;
-        });
+        $steps = array_filter($this->work->steps, static fn (Step $s): bool => $s->kind->stage() === $stage);
 
         return array_sum(array_map(static fn (Step $s): float => $s->minutes, $steps));
     }

@@ -313,6 +313,21 @@ it('steams thin flat pieces to shape when all that lies on them is on, and nothi
     expect(array_filter($flat, static fn (Step $s): bool => $s->kind === StepKind::Steam))->toBe([]);
 });
 
+it('has every kind of work in the stage in which a felter sees it', function () {
+    $stages = [];
+    foreach (StepKind::cases() as $kind) {
+        $stages[$kind->stage()->value][] = $kind->value;
+    }
+    // Common practice (docs/trade.md, The order of the work); what joins or hides a seam is joining, whatever it is made of.
+    expect($stages)->toEqualCanonicalizing([
+        'insides' => ['mix', 'portion', 'wire', 'core', 'thread', 'weight', 'loop'],
+        'colour' => ['cover', 'felt', 'compare', 'covering', 'cut'],
+        'face' => ['mark', 'detail'],
+        'joining' => ['steam', 'slit', 'join', 'hide', 'press', 'stitch'],
+        'last' => ['open', 'ribbon', 'flatten', 'trim', 'inspect'],
+    ]);
+});
+
 it('finds the face where most details are', function () {
     $document = json_decode(smallCharacter()->toJson(), true);
     expect(Steps::facePart(Figures::read($document)))

@@ -86,6 +86,19 @@ enum StepKind: string
         };
     }
 
+    public function stage(): Stage
+    {
+        return match (true) {
+            // Whatever is laid on is laid on with the colour.
+            $this === self::Covering => Stage::Colour,
+            $this->phase() <= 3 => Stage::Insides,
+            $this->phase() <= 5 => Stage::Colour,
+            $this->phase() <= 7 => Stage::Face,
+            $this->phase() <= 9 => Stage::Joining,
+            default => Stage::Last,
+        };
+    }
+
     /** Whether it joins a part to another. */
     public function joins(): bool
     {

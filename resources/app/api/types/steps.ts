@@ -46,6 +46,10 @@ export interface WorkStep {
     | 'flatten'
     | 'trim'
     | 'inspect'
+  /**
+   * of the work as a felter sees it
+   */
+  stage: 'insides' | 'colour' | 'face' | 'joining' | 'last'
   title: string
   /**
    * two sentences, none longer than twenty words

@@ -46,28 +46,15 @@ const title = (key: string) => stepOf(key)?.title ?? key
 const day = (time: string) =>
   new Date(time).toLocaleDateString(undefined, { weekday: 'short', day: 'numeric', month: 'short' })
 const hour = (time: string) => new Date(time).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' })
-/** How a bout is tinted: by the kind of work, not by a wool's colour. */
-const TINTS: Record<string, string> = {
-  mix: 'thread',
-  portion: 'thread',
-  wire: 'thread',
-  core: 'thread',
-  loop: 'thread',
-  weight: 'thread',
-  cover: 'secondary',
-  felt: 'secondary',
-  covering: 'secondary',
-  compare: 'info',
-  mark: 'warning',
-  detail: 'warning',
-  slit: 'primary',
-  join: 'primary',
-  hide: 'primary',
-  flatten: 'success',
-  trim: 'success',
-  inspect: 'success',
+/** How a bout is tinted: by the stage of the work, not by a wool's colour. */
+const TINTS: Record<WorkStep['stage'], string> = {
+  insides: 'thread',
+  colour: 'secondary',
+  face: 'warning',
+  joining: 'primary',
+  last: 'success',
 }
-const nameOf = (key: string) => TINTS[stepOf(key)?.kind ?? ''] ?? 'thread'
+const nameOf = (key: string) => TINTS[stepOf(key)?.stage ?? 'insides']
 const ink = (key: string) => `rgb(var(--v-theme-on-${nameOf(key) === 'thread' ? 'surface' : nameOf(key)}))`
 const tint = (key: string) => `rgb(var(--v-theme-${nameOf(key)}))`
 const LEGEND = [
@@ -75,7 +62,7 @@ const LEGEND = [
   ['secondary', 'covers'],
   ['warning', 'face and details'],
   ['primary', 'joins'],
-  ['success', 'trim, inspect'],
+  ['success', 'the last look'],
 ]
 /** A bout narrower than this share of the picture has no room for its name; it is told when pointed at. */
 const LABELLED = 0.07

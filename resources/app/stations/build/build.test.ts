@@ -13,6 +13,7 @@ import BuildStation from './BuildStation.vue'
 const step = (key: string, kind: WorkStep['kind'], title: string, more: Partial<WorkStep> = {}): WorkStep => ({
   key,
   kind,
+  stage: 'insides',
   title,
   text: `Do ${key}. Then look.`,
   part: 'body',

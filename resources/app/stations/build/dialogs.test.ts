@@ -29,8 +29,8 @@ const button = (words: string) =>
   [...window.document.querySelectorAll('button')].find((b) => b.textContent!.trim() === words)!
 
 const steps = [
-  { key: 'core:body', kind: 'core', title: 'Core: Body' },
-  { key: 'eye', kind: 'detail', title: 'Eye' },
+  { key: 'core:body', kind: 'core', stage: 'insides', title: 'Core: Body' },
+  { key: 'eye', kind: 'detail', stage: 'face', title: 'Eye' },
 ] as WorkStep[]
 const schedule: Schedule = {
   format: 'impa-schedule',
@@ -77,6 +77,10 @@ describe('evenings', () => {
     expect(says()).toContain('less than 1 h 15 cannot be.')
     expect(says()).toMatch(/Not ready by .*: 1 sitting too many\. What helps:/)
     expect(says()).toContain('Felt everything one step softer. 12 min less.')
+    // Each in the colour of its stage, which the legend names.
+    const tinted = (name: string) => named(name).getAttribute('style') ?? ''
+    expect(tinted('Core: Body, 30 min')).toContain('--v-theme-thread')
+    expect(tinted('Eye, 25 min')).toContain('--v-theme-warning')
     named('Eye, 25 min').click()
     await flushPromises()
     expect(table.wrapper.emitted('look')).toEqual([['eye']])
