@@ -294,6 +294,17 @@ describe('the cut list', function () {
         expect(CutList::fromLengths($pieces, 100.0))->toHaveCount(4);
     });
 
+    it('cuts a piece from stock of just its length, and says of none that there is none', function () {
+        expect(CutList::of([100.0], [100.0]))->toBe([['stockMm' => 100.0, 'pieces' => [100.0], 'wasteMm' => 0.0]])
+            ->and(fn () => CutList::of([10.0], []))->toThrow(ArmatureRefused::class, 'the longest you have is 0 mm: get one 10 mm longer');
+    });
+
+    it('does not rest at a way that wastes half a millimetre where another wastes nothing', function () {
+        // Best fit puts 60 into 60.5; 60 and 40 fill a hundred, and 60.5 is left whole for its own.
+        $cuts = CutList::of([60.5, 60.0, 40.0], [100.0, 61.0, 60.5]);
+        expect(array_sum(array_column($cuts, 'wasteMm')))->toEqualWithDelta(0.0, 1e-9);
+    });
+
     it('refuses what is too short, and says how much is missing', function () {
         expect(fn () => CutList::of([350.0], [300.0, 300.0]))->toThrow(ArmatureRefused::class, 'one 50 mm longer')
             // Whole millimetres, and never too few.
@@ -585,4 +596,17 @@ it('proposes a wire for each of a pair on a pair, and wraps what is wound', func
         ->and($wires['wire-stalk']->wrapped)->toBe('teal')
         ->and($wires['wire-pin']->wrapped)->toBe('')
         ->and($wires['wire-stalk']->mirror)->toBeFalse();
+});
+
+it('goes into a thin part by six tenths of its thickness, and has a twin where what bears a pair is a pair', function () {
+    $arm = static fn (bool $isPair, bool $onPair): Wire => Skeleton::of(Figures::read(Figures::document([
+        Figures::part('body', 'ball', 60, 60, 60, 0, 30),
+        Figures::part('hand', 'ball', 30, 30, 10, 60, 30, 0, ['mirror' => $onPair, 'join' => ['to' => 'body']]),
+        Figures::part('finger', 'sausage', 4, 50, 4, 60, 70, 0, ['mirror' => $isPair, 'join' => ['to' => 'hand']]),
+    ])))['wire-finger'];
+    $points = $arm(true, true)->pointsMm;
+    [$root, $end] = array_slice($points, -2);
+    expect(hypot($root[0] - $end[0], $root[1] - $end[1]))->toEqualWithDelta(6.0, 1e-6)
+        ->and([$arm(true, true)->mirror, $arm(true, false)->mirror, $arm(false, true)->mirror, $arm(false, false)->mirror])
+        ->toBe([true, false, false, false]);
 });
