@@ -17,27 +17,31 @@ use Impa\Tests\Support\Painted;
 const MIDDLES = [[40.3, 35.8], [310.6, 50.2], [300.4, 260.7], [50.1, 250.5]];
 
 /**
- * A sheet's four discs of 15 pixels, one with a hole of 8, over whatever else there is.
+ * A sheet's four discs of 15 pixels, one with a hole of 6, their rims as smooth as a camera's, over whatever else there is.
  *
- * @param  callable(int, int, int): array{int, int, int}  $disc  the colour of a mark's pixel, by mark and place off its middle
+ * @param  ?callable(int, int, int): ?array{int, int, int}  $disc  the colour of a mark's pixel, by mark and place off its middle
  * @param  ?callable(int, int): ?array{int, int, int}  $else
  * @param  list<array{float, float}>  $middles
  */
 function marked(int $hollow, ?callable $disc = null, ?callable $else = null, array $middles = MIDDLES): Photo
 {
-    return Painted::photo(static function (int $x, int $y) use ($hollow, $disc, $else, $middles): array {
+    $covered = static fn (float $off): float => max(0.0, min(1.0, 0.5 - $off));
+
+    return Painted::photo(static function (int $x, int $y) use ($hollow, $disc, $else, $middles, $covered): array {
+        $paper = ($else === null ? null : $else($x, $y)) ?? [225, 222, 215];
         foreach ($middles as $i => [$mx, $my]) {
             $off = hypot($x - $mx, $y - $my);
             $own = $disc === null ? null : $disc($i, (int) round($x - $mx), (int) round($y - $my));
             if ($own !== null) {
                 return $own;
             }
-            if ($off <= 15 && ! ($i === $hollow && $off < 8)) {
-                return [30, 30, 32];
+            $ink = $covered($off - 15) - ($i === $hollow ? $covered($off - 6) : 0.0);
+            if ($ink > 0.0) {
+                return array_map(static fn (int $light, int $dark): float => $light + $ink * ($dark - $light), $paper, [30, 30, 32]);
             }
         }
 
-        return ($else === null ? null : $else($x, $y)) ?? [225, 222, 215];
+        return $paper;
     });
 }
 
@@ -63,11 +67,11 @@ function counts(Photo $photo, ?Scale $scale = null, array $colours = []): array
 }
 
 describe('the marks of a sheet', function () {
-    it('are found to a third of a pixel, told from the one with a hole, whichever way the sheet lies', function (int $hollow) {
+    it('are found to a twentieth of a pixel, told from the one with a hole, whichever way the sheet lies', function (int $hollow) {
         $corners = marks(marked($hollow))->corners ?? [];
         // The sheet's own corners begin after its lower left.
         foreach ([1, 2, 3, 0] as $at => $after) {
-            expect($corners[$at] ?? null)->toEqualWithDelta(MIDDLES[($hollow + $after) % 4], 0.35);
+            expect($corners[$at] ?? null)->toEqualWithDelta(MIDDLES[($hollow + $after) % 4], 0.05);
         }
         expect($corners)->toHaveCount(4);
     })->with([3, 0, 1, 2]);
@@ -78,12 +82,18 @@ describe('the marks of a sheet', function () {
         $inner = static fn (int $x, int $y): ?array => $isInner($x, $y) ? [30, 30, 32] : null;
         $corners = marks(marked(3, else: $inner, middles: $middles))->corners ?? [];
         foreach ($middles as $i => $middle) {
-            expect($corners[$i] ?? null)->toEqualWithDelta($middle, 0.5);
+            expect($corners[$i] ?? null)->toEqualWithDelta($middle, 0.05);
         }
     })->with([
         'with the clock' => [[[130.0, 25.0], [330.0, 95.0], [240.0, 275.0], [30.0, 200.0]]],
         'against it' => [[[30.0, 100.0], [230.0, 25.0], [330.0, 200.0], [125.0, 275.0]]],
     ]);
+
+    it('lie a cell off the edge of the picture, all of them', function (float $x, bool $is) {
+        // A mark's box begins on the cell in which its rim does.
+        $middles = [[$x, 40.0], [300.0, 40.0], [300.0, 250.0], [40.0, 250.0]];
+        expect(marks(marked(3, middles: $middles)) !== null)->toBe($is);
+    })->with([[20.0, true], [18.6, true], [17.0, false]]);
 
     it('are four', function () {
         expect(marks(marked(3, static fn (int $i): ?array => $i === 1 ? [225, 222, 215] : null)))->toBeNull();
@@ -117,7 +127,7 @@ describe('the marks of a sheet', function () {
         $inner = static fn (int $x, int $y): ?array => hypot($x - 120, $y - 120) <= 15 ? [30, 30, 32] : null;
         $marks = marks(marked(3, else: $inner));
         foreach (MIDDLES as $i => $middle) {
-            expect($marks->corners[$i] ?? null)->toEqualWithDelta($middle, 0.35);
+            expect($marks->corners[$i] ?? null)->toEqualWithDelta($middle, 0.05);
         }
         foreach ([[180, 150], [60, 60], [295, 240], [60, 240]] as [$x, $y]) {
             expect($marks?->hold($x, $y))->toBeTrue();

@@ -48,7 +48,7 @@ describe('a photo', function () {
             expect(array_slice($photo->at($x, $y), 0, 2))->toEqualWithDelta([$x, 255 - $y], 1e-9);
         }
         expect($photo->at(3.25, 4.5)[2])->toEqualWithDelta(3.25 * 4.5, 1e-9)
-            ->and($photo->pixel(7, 12))->toBe(7 << 16 | 243 << 8 | 84);
+            ->and($photo->rgb(7, 12))->toBe([7, 243, 84]);
     });
 
     it('has no colour beyond its middles of pixels', function (float $x, float $y, bool $is) {

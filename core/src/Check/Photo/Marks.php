@@ -16,6 +16,9 @@ final readonly class Marks
 
     private const ROUND = 1.8;
 
+    /** What is lighter is paper, and counts for nothing where its middle is. */
+    private const LIT = 150.0;
+
     /** Marks are alike in size up to this factor (the one with a hole is smaller); the smallest has so many cells. */
     private const ALIKE = 2.2;
 
@@ -96,32 +99,29 @@ final readonly class Marks
      */
     private static function mark(array $piece, PhotoGround $ground, Photo $photo): ?array
     {
-        $blob = Blob::of($piece, $ground->width);
-        [$low, $high, $left, $right] = [INF, -INF, INF, -INF];
+        $columns = array_map(static fn (int $i): int => $i % $ground->width, array_keys($piece));
+        $rows = array_map(static fn (int $i): int => intdiv($i, $ground->width), array_keys($piece));
+        [$left, $right, $low, $high] = [min($columns), max($columns), min($rows), max($rows)];
+        if (min($left, $low, $ground->width - 1 - $right, $ground->height - 1 - $high) < 1) {
+            return null;
+        }
         $dark = $grey = 0.0;
-        foreach ($piece as $i => $_) {
-            [$x, $y] = [$i % $ground->width, intdiv($i, $ground->width)];
-            [$low, $high, $left, $right] = [min($low, $y), max($high, $y), min($left, $x), max($right, $x)];
-            $c = $photo->pixel($x * PhotoGround::CELL + 1, $y * PhotoGround::CELL + 1);
-            $channels = [$c >> 16 & 255, $c >> 8 & 255, $c & 255];
+        foreach ($columns as $k => $x) {
+            $channels = $photo->rgb(PhotoGround::CELL * $x + 1, PhotoGround::CELL * $rows[$k] + 1);
             $dark += max($channels);
             $grey += max($channels) - min($channels);
         }
         $n = count($piece);
         $fills = $n / (($right - $left + 1) * ($high - $low + 1));
-        if (
-            $dark / $n > self::DARK || $grey / $n > self::GREY || $blob->elongation() > self::ROUND
-            || $fills < self::FILLS
-        ) {
+        $isRound = Blob::of($piece, $ground->width)->elongation() <= self::ROUND && $fills >= self::FILLS;
+        if ($dark / $n > self::DARK || $grey / $n > self::GREY || ! $isRound) {
             return null;
         }
         // Finely: the middle of all dark in and about its box, weighed by how dark.
         [$sx, $sy, $sum] = [0.0, 0.0, 0.0];
-        $box = array_map(static fn (int|float $at): int => (int) $at * PhotoGround::CELL, [$left - 1, $low - 1, $right + 2, $high + 2]);
-        for ($y = max(0, (int) $box[1]); $y < min($photo->height, (int) $box[3]); $y++) {
-            for ($x = max(0, (int) $box[0]); $x < min($photo->width, (int) $box[2]); $x++) {
-                $c = $photo->pixel($x, $y);
-                $weight = max(0.0, 150.0 - ($c >> 8 & 255));
+        for ($y = PhotoGround::CELL * ($low - 1); $y < PhotoGround::CELL * ($high + 2); $y++) {
+            for ($x = PhotoGround::CELL * ($left - 1); $x < PhotoGround::CELL * ($right + 2); $x++) {
+                $weight = max(0.0, self::LIT - $photo->rgb($x, $y)[1]);
                 [$sx, $sy, $sum] = [$sx + $weight * $x, $sy + $weight * $y, $sum + $weight];
             }
         }

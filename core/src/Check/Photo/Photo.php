@@ -31,6 +31,14 @@ final readonly class Photo
         return $this->pixels[$y * $this->width + $x];
     }
 
+    /** @return array{int, int, int} of a pixel, 0 to 255 */
+    public function rgb(int $x, int $y): array
+    {
+        $pixel = $this->pixel($x, $y);
+
+        return [$pixel >> 16 & 255, $pixel >> 8 & 255, $pixel & 255];
+    }
+
     /**
      * Bilinear between four pixels.
      *
