@@ -165,6 +165,28 @@ describe('what tells the scale', function () {
         [NAN, 50.0, 'too near'], [200.0, NAN, '1 to 1000'],
     ]);
 
+    it('runs over the cells that its line goes through, and over no other', function () {
+        $photo = Painted::cells(static fn (): ?array => null);
+        $ground = PhotoGround::of($photo);
+        $over = static fn (array $from, array $to, int $column, int $row): bool => Scale::byRuler($from, $to, 50.0)
+            ->isOn([$row * Painted::CELLS_WIDE + $column => true], $ground, $photo);
+        // Three pixels to a cell: from 30.1 to 92.9 those of columns 10 to 30, in row 20; and the same upright.
+        foreach (range(0, Painted::CELLS_WIDE - 1) as $n) {
+            $is = $n >= 10 && $n <= 30;
+            expect($over([30.1, 61.0], [92.9, 61.0], $n, 20))->toBe($is)->and($over([92.9, 61.0], [30.1, 61.0], $n, 20))->toBe($is)
+                ->and($over([30.1, 61.0], [92.9, 61.0], $n, 19))->toBeFalse()->and($over([30.1, 61.0], [92.9, 61.0], $n, 21))->toBeFalse();
+        }
+        foreach (range(0, Painted::CELLS_HIGH - 1) as $n) {
+            expect($over([61.0, 30.1], [61.0, 92.9], 20, $n))->toBe($n >= 10 && $n <= 30)
+                ->and($over([61.0, 30.1], [61.0, 92.9], 19, $n))->toBeFalse();
+        }
+        // On the picture's own rim; beyond it nothing, on the rows above and below neither.
+        expect($over([0.0, 61.0], [60.0, 61.0], 0, 20))->toBeTrue()
+            ->and($over([300.0, 61.0], [359.9, 61.0], 119, 20))->toBeTrue()
+            ->and($over([-50.0, 61.0], [-0.1, 61.0], 119, 19))->toBeFalse()
+            ->and($over([360.0, 61.0], [400.0, 61.0], 0, 21))->toBeFalse();
+    });
+
     it('lies on what the line between both places runs over', function () {
         $photo = Painted::cells(static fn (int $x, int $y): ?array => Painted::isIn($x, $y, 20, 99, 80, 84) ? [20, 20, 90] : null);
         $ground = PhotoGround::of($photo);

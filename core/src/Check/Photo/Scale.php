@@ -63,13 +63,17 @@ final readonly class Scale
      */
     public function isOn(array $piece, PhotoGround $ground, Photo $photo): bool
     {
-        [$from, $to] = $this->ruler ?? [[0.0, 0.0], [0.0, 0.0]];
+        if ($this->ruler === null) {
+            return false;
+        }
+        [[$x, $y], [$toX, $toY]] = $this->ruler;
         $cell = PhotoGround::CELL * $photo->ownPerPx;
-        $steps = (int) ceil(hypot($to[0] - $from[0], $to[1] - $from[1]) / $cell);
-        for ($i = 0; $this->ruler !== null && $i <= $steps; $i++) {
-            $x = (int) floor(($from[0] + $i / max(1, $steps) * ($to[0] - $from[0])) / $cell);
-            $y = (int) floor(($from[1] + $i / max(1, $steps) * ($to[1] - $from[1])) / $cell);
-            if ($x >= 0 && $x < $ground->width && isset($piece[$y * $ground->width + $x])) {
+        // A place in each cell that it runs over, and at both ends.
+        $steps = ceil(hypot($toX - $x, $toY - $y) / $cell);
+        for ($i = 0; $i <= $steps; $i++) {
+            $column = (int) floor(($x + $i / $steps * ($toX - $x)) / $cell);
+            $row = (int) floor(($y + $i / $steps * ($toY - $y)) / $cell);
+            if ($column >= 0 && $column < $ground->width && isset($piece[$row * $ground->width + $column])) {
                 return true;
             }
         }
