@@ -46,6 +46,10 @@ describe('a document of version 1', function () {
             ->and(Upgrade::newest($up))->toBe($up);
     });
 
+    it('is of version 1 however that is written, and of none by a text', function (string $version, bool $is) {
+        expect(told(str_replace('"version": 1', '"version": '.$version, older())) === [])->toBe($is);
+    })->with([['1.0', true], ['1e0', true], ['"1"', false], ['0', false], ['true', false], ['null', false], ['[1]', false]]);
+
     it('says what its details are as their names said it, and what its weights go by; nothing else changes', function () {
         $up = Upgrade::newest(json_decode(older()));
         expect(array_column($up->details, 'role', 'key'))->toBe([

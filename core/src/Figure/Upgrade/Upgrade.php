@@ -15,8 +15,9 @@ final class Upgrade
     /** The same document where it is of the newest version, or of none that is known; it is never changed itself. */
     public static function newest(stdClass $document): stdClass
     {
+        // A number of JSON may be written 1.0.
         return match ($document->version ?? null) {
-            1 => self::newest(FromOne::up($document)),
+            1, 1.0 => self::newest(FromOne::up($document)),
             default => $document,
         };
     }
