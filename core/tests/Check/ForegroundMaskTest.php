@@ -89,11 +89,17 @@ describe('the marks of a sheet', function () {
         'against it' => [[[30.0, 100.0], [230.0, 25.0], [330.0, 200.0], [125.0, 275.0]]],
     ]);
 
-    it('lie a cell off the edge of the picture, all of them', function (float $x, bool $is) {
+    it('lie a cell off the edge of the picture, all of them', function (float $x, float $y, bool $is) {
         // A mark's box begins on the cell in which its rim does.
-        $middles = [[$x, 40.0], [300.0, 40.0], [300.0, 250.0], [40.0, 250.0]];
+        $middles = [[60.0, 60.0], [300.0, 60.0], [300.0, 240.0], [60.0, 240.0]];
+        $middles[($y > 150 ? 2 : 0) + (($x > 180) === ($y > 150) ? 0 : 1)] = [$x, $y];
         expect(marks(marked(3, middles: $middles)) !== null)->toBe($is);
-    })->with([[20.0, true], [18.6, true], [17.0, false]]);
+    })->with([
+        'left' => [18.6, 60.0, true], 'off to the left' => [17.0, 60.0, false],
+        'above' => [60.0, 18.6, true], 'off above' => [60.0, 17.0, false],
+        'right' => [340.0, 60.0, true], 'off to the right' => [342.5, 60.0, false],
+        'below' => [300.0, 280.0, true], 'off below' => [300.0, 282.5, false],
+    ]);
 
     it('are four', function () {
         expect(marks(marked(3, static fn (int $i): ?array => $i === 1 ? [225, 222, 215] : null)))->toBeNull();
@@ -103,8 +109,8 @@ describe('the marks of a sheet', function () {
         $photo = marked(3, static fn (int $i, int $x, int $y): ?array => $i === 1 && hypot($x, $y) <= 15 ? $colour : null);
         expect(marks($photo) !== null)->toBe($is);
     })->with([
-        [[70, 68, 66], true], [[96, 95, 94], false], [[60, 30, 35], true], [[90, 35, 40], false], [[40, 35, 90], false],
-        [[40, 90, 45], false],
+        [[70, 68, 66], true], [[96, 95, 94], false], [[60, 30, 35], true], [[70, 10, 15], false], [[10, 70, 15], false],
+        [[15, 10, 70], false],
     ]);
 
     it('are round, of one size, and no outlines', function (callable $is, bool $isMark) {

@@ -125,9 +125,6 @@ final readonly class Marks
                 [$sx, $sy, $sum] = [$sx + $weight * $x, $sy + $weight * $y, $sum + $weight];
             }
         }
-        if ($sum <= 0.0) {
-            return null;
-        }
         [$mx, $my] = [$sx / $sum, $sy / $sum];
 
         return [$mx, $my, $photo->at($mx, $my)[1]];
