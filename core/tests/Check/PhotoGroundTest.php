@@ -108,10 +108,10 @@ describe('what stands on the ground', function () {
     });
 
     it('cannot be told on a ground whose grain is above 14 grey values, or that is too dark', function () {
-        expect(told(grained(13.2, 120.0)))->toBe(900)
+        expect(told(grained(14.4, 120.0)))->toBe(900)
             ->and(static fn () => PhotoGround::of(grained(15.0, 120.0)))->toThrow(PhotoRefused::class, 'too busy')
             ->and(PhotoGround::of(Painted::cells(static fn (): ?array => null, [20, 41, 30]))->foreground)->toBe([])
-            ->and(static fn () => PhotoGround::of(Painted::cells(static fn (): ?array => null, [20, 38, 30])))
+            ->and(static fn () => PhotoGround::of(Painted::cells(static fn (): ?array => null, [20, 39, 30])))
             ->toThrow(PhotoRefused::class, 'too dark');
     });
 
@@ -123,6 +123,11 @@ describe('what stands on the ground', function () {
         $foreground = PhotoGround::of($strip(false))->foreground;
         expect(Painted::sorted($foreground))->toBe(Painted::box(0, Painted::CELLS_WIDE - 1, 0, 11))
             ->and(static fn () => PhotoGround::of($strip(true)))->toThrow(PhotoRefused::class, 'too busy');
+    });
+
+    it('is found where a ninth of the rim is hardly darker, by what most of it is', function () {
+        $photo = Painted::cells(static fn (int $x, int $y): ?array => $y < 12 && $x < 40 ? [182, 172, 152] : null);
+        expect(Painted::sorted(PhotoGround::of($photo)->foreground))->toBe(Painted::box(0, 39, 0, 11));
     });
 
     it('is told piece by piece, the largest first', function () {
