@@ -269,3 +269,10 @@ it('lays what is left into evenings: what is done takes no minute, and helps no 
     $made = array_filter($work->keys(), static fn (string $key): bool => preg_match('/^(core|cover):/', $key) === 1);
     expect($gain([]))->toBeGreaterThan(1.0)->and($gain(array_values($made)))->toBe(0.0);
 });
+
+it('says a bound that the evening keeps where the last minutes run over its end, however full it is', function (float $minutes) {
+    $steps = array_map(static fn (int $i): Step => piece("s{$i}", $minutes / 20), range(1, 20));
+    $schedule = Schedule::of($steps, 180);
+    expect($schedule->lowerBoundMinutes())->toBeLessThanOrEqual($schedule->elapsedMinutes() + 1e-6)
+        ->toBeGreaterThanOrEqual($minutes + 20.0);
+})->with([150.0, 154.0, 156.0, 157.4, 158.0, 170.0]);

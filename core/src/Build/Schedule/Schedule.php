@@ -113,7 +113,12 @@ final readonly class Schedule
         // The first rest of each sitting wins most, then the second.
         for ($rests = 0; $held < $hands - self::EXACT; $rests++) {
             $each = intdiv($rests, $count);
-            $held += max(self::EXACT, $room($each + 1) - $room($each));
+            $more = $room($each + 1) - $room($each);
+            if ($more <= 0.0) {
+                // More rests would take the time of work: what is left runs over the end.
+                break;
+            }
+            $held += $more;
         }
 
         return $rests;

@@ -102,8 +102,8 @@ it('lets go of a mat that was brushed away, and keeps all that the felter made o
         'join' => (object) ['to' => $head],
     ];
     $document->details[] = (object) [
-        'key' => 'cheek', 'on' => $head, 'kind' => 'disc', 'colour' => $byColour($document, '#c46a50'), 'widthMm' => 4, 'heightMm' => 4,
-        'xMm' => 12, 'yMm' => -3,
+        'key' => 'cheek', 'role' => 'cheek', 'on' => $head, 'kind' => 'disc', 'colour' => $byColour($document, '#c46a50'),
+        'widthMm' => 4, 'heightMm' => 4, 'xMm' => 12, 'yMm' => -3,
     ];
     $figure = read($document);
     $again = SeenAgain::of($figure, seen(paper([[0.08, 0.87], [0.14, 0.87]])));
