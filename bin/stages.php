@@ -10,6 +10,7 @@ declare(strict_types=1);
 use Impa\Colour\Srgb;
 use Impa\Raster\Grain;
 use Impa\Raster\Raster;
+use Impa\Refusal;
 use Impa\Render\Painter;
 use Impa\Render\View;
 use Impa\Seeing\Breakdown;
@@ -25,6 +26,10 @@ if (! is_file($file) || (float) $heightMm <= 0.0 || $out === '') {
     fwrite(STDERR, "php bin/stages.php DRAWING.png HEIGHT_MM OUT.png\n");
     exit(2);
 }
+set_exception_handler(static function (Throwable $e): void {
+    fwrite(STDERR, $e->getMessage()."\n");
+    exit($e instanceof Refusal ? 2 : 1);
+});
 $bytes = (string) file_get_contents($file);
 $raster = Grain::smoothed(Raster::decode($bytes, Raster::LOOK_PX, true));
 $ground = Background::of($raster);
