@@ -125,10 +125,18 @@ describe('what stands on the ground', function () {
             ->and(static fn () => PhotoGround::of($strip(true)))->toThrow(PhotoRefused::class, 'too busy');
     });
 
-    it('is found where a ninth of the rim is hardly darker, by what most of it is', function () {
-        $photo = Painted::cells(static fn (int $x, int $y): ?array => $y < 12 && $x < 40 ? [182, 172, 152] : null);
-        expect(Painted::sorted(PhotoGround::of($photo)->foreground))->toBe(Painted::box(0, 39, 0, 11));
-    });
+    it('is found where a quarter of the rim is a tenth darker, by what most of it is', function (int $to, int $right) {
+        // The shadow of a book, along the upper rim and down the left one; light falls off by a tenth to the right.
+        $isDark = static fn (int $x, int $y): bool => ($y < 12 && $x < $to) || ($x < 12 && $y < $right);
+        $photo = Painted::cells(static function (int $x, int $y) use ($isDark): array {
+            $light = (1 - 0.1 * $x / Painted::CELLS_WIDE) * ($isDark($x, $y) ? 0.9 : 1.0);
+
+            return [220 * $light, 210 * $light, 190 * $light];
+        });
+        $all = array_unique([...Painted::box(0, $to - 1, 0, 11), ...Painted::box(0, 11, 0, $right - 1)]);
+        sort($all);
+        expect(Painted::sorted(PhotoGround::of($photo)->foreground))->toBe($all);
+    })->with([[40, 12], [80, 12], [60, 60], [90, 12]]);
 
     it('is told piece by piece, the largest first', function () {
         $photo = Painted::cells(static fn (int $x, int $y): ?array => Painted::isIn($x, $y, 20, 24, 20, 24)
