@@ -22,16 +22,8 @@ final readonly class Within implements Body
 
     private const HELD_FROM = 12;
 
-    /** Points round a slice that is drawn, for each quarter. */
-    private const DRAWN = 6;
-
-    /** Cells along the longer side of a flat piece, and levels from its middle to its face. */
+    /** Cells along the longer side of a flat piece. */
     private const CELLS = 40;
-
-    private const LEVELS = 8;
-
-    /** An outline of more points is looked at in so many. */
-    private const MOST_POINTS = 96;
 
     /**
      * @param  array{float, float, float}  $middle
@@ -66,28 +58,25 @@ final readonly class Within implements Body
         $isRound = abs($halfWidthMm - $halfDepthMm) < 1e-9;
         $angles = $isRound ? [0.0] : array_map(static fn (int $i): float => M_PI / 2 * $i / self::HELD_FROM, range(0, self::HELD_FROM));
         $reaches = array_map(static fn (float $a): float => hypot($halfWidthMm * cos($a), $halfDepthMm * sin($a)), $angles);
-        $slices = [];
-        for ($i = 0; $i <= self::SLICES; $i++) {
-            $y = ($span[0] + $span[1]) / 2 - ($span[1] - $span[0]) / 2 * cos(M_PI * $i / self::SLICES);
-            $slices[] = [$y, array_map(
-                static fn (float $angle, float $mm): array => [$angle, max(0.0, $mm)],
-                $angles,
-                $inset->reaches($reaches, $y),
-            )];
-        }
+        $heights = array_map(
+            static fn (int $i): float => ($span[0] + $span[1]) / 2 - ($span[1] - $span[0]) / 2 * cos(M_PI * $i / self::SLICES),
+            range(0, self::SLICES),
+        );
         [$volume, $first, $wide, $deep] = [0.0, 0.0, 0.0, 0.0];
         $right = $towards = $rings = [];
-        foreach ($slices as $i => [$y, $slice]) {
+        foreach ($inset->reaches($reaches, $heights) as $i => $held) {
+            $y = $heights[$i];
+            $reach = self::reaches($held);
             // Simpson's rule, in the angle by which the slices are spaced.
-            $weight = ($i === 0 || $i === self::SLICES ? 1 : 2 + 2 * ($i % 2)) * sin(M_PI * $i / self::SLICES);
-            $areaMm2 = $weight > 0.0 ? self::areaMm2($slice) : 0.0;
+            $weight = self::simpson($i, self::SLICES) * sin(M_PI * $i / self::SLICES);
+            $areaMm2 = $weight > 0.0 ? self::areaMm2($reach) : 0.0;
             $volume += $weight * $areaMm2;
             $first += $weight * $areaMm2 * $y;
-            [$x, $z] = [self::reaches($slice, 0.0), self::reaches($slice, M_PI / 2)];
+            [$x, $z] = [$reach[0], $reach[self::LOOKED_IN]];
             [$wide, $deep] = [max($wide, $x), max($deep, $z)];
             $right[] = [$x, $y];
             $towards[] = [$z, $y];
-            $rings[] = self::ring($slice, $y);
+            $rings[] = self::ring($reach, $y);
         }
         if ($volume <= 0.0) {
             return null;
@@ -116,14 +105,14 @@ final readonly class Within implements Body
         if ($halfMm <= 0.0) {
             return null;
         }
-        $edges = self::edges(self::thinned($outline), $about, new Inset($profile, $mm), $halfMm);
         $box = Box::around($outline);
         $cell = max($box->width(), $box->height()) / self::CELLS;
+        $drawnIn = new DrawnIn($outline, $about, new Inset($profile, $mm), $halfMm, $cell);
         [$volume, $momentX, $momentY] = [0.0, 0.0, 0.0];
         $left = [];
         for ($y = $box->low + $cell / 2; $y < $box->high; $y += $cell) {
             for ($x = $box->left + $cell / 2; $x < $box->right; $x += $cell) {
-                $depth = Polygon::has($outline, $x, $y) ? self::left($edges, $x, $y, $cell) : 0.0;
+                $depth = $drawnIn->left($x, $y);
                 if ($depth > 0.0) {
                     $volume += $depth;
                     $momentX += $depth * $x;
@@ -138,7 +127,7 @@ final readonly class Within implements Body
             return null;
         }
         [$cx, $cy] = [$momentX / $volume, $momentY / $volume];
-        $front = self::around($outline, $edges, $cx, $cy, $cell);
+        $front = self::around($drawnIn, hypot($box->width(), $box->height()), $cx, $cy, $cell / 8);
         $size = Box::around([...$front, ...$left]);
         $ring = static fn (float $z): array => array_merge(...array_map(static fn (array $p): array => [$p[0], $p[1], $z], $front));
         $deep = 2 * $halfMm;
@@ -225,58 +214,72 @@ final readonly class Within implements Body
     }
 
     /**
-     * How far a slice reaches in a direction: as far as the nearest of what holds it back lets it.
+     * How far a slice reaches in each direction that is looked in: as far as the nearest of what holds it back lets it.
      *
-     * @param  non-empty-list<array{float, float}>  $slice  direction and how far off its skin is held, over a quarter turn
+     * @param  non-empty-list<float>  $held  how far off its skin is held in each direction of a quarter turn; one number where it is round
+     * @return non-empty-list<float>
      */
-    private static function reaches(array $slice, float $angle): float
+    private static function reaches(array $held): array
     {
-        if (count($slice) === 1) {
-            return $slice[0][1];
-        }
-        $reach = INF;
-        foreach ($slice as [$from, $mm]) {
-            $cos = cos($angle - $from);
-            if ($cos > 1e-9) {
-                $reach = min($reach, $mm / $cos);
-            }
+        /** @var ?non-empty-list<non-empty-list<float>> $across */
+        static $across = null;
+        $across ??= array_map(static fn (int $i): array => array_map(
+            static fn (int $j): float => cos(M_PI / 2 * ($i / self::LOOKED_IN - $j / self::HELD_FROM)),
+            range(0, self::HELD_FROM),
+        ), range(0, self::LOOKED_IN));
+        if (count($held) === 1) {
+            return array_fill(0, self::LOOKED_IN + 1, max(0.0, $held[0]));
         }
 
-        return $reach;
+        return array_map(static function (array $cosines) use ($held): float {
+            $reach = INF;
+            foreach ($held as $j => $mm) {
+                // Straight across nothing is held.
+                if ($cosines[$j] > 1e-9) {
+                    $reach = min($reach, $mm / $cosines[$j]);
+                }
+            }
+
+            return max(0.0, $reach);
+        }, $across);
     }
 
-    /** @param  non-empty-list<array{float, float}>  $slice */
-    private static function areaMm2(array $slice): float
+    /** @param  non-empty-list<float>  $reach */
+    private static function areaMm2(array $reach): float
     {
-        if (count($slice) === 1) {
-            return M_PI * $slice[0][1] ** 2;
-        }
         $sum = 0.0;
-        for ($i = 0; $i <= self::LOOKED_IN; $i++) {
-            $weight = $i === 0 || $i === self::LOOKED_IN ? 1 : 2 + 2 * ($i % 2);
-            $sum += $weight * self::reaches($slice, M_PI / 2 * $i / self::LOOKED_IN) ** 2;
+        foreach ($reach as $i => $mm) {
+            $sum += self::simpson($i, self::LOOKED_IN) * $mm ** 2;
         }
 
         // Four quarters of half the square of the reach.
         return $sum * M_PI / 3 / self::LOOKED_IN;
     }
 
+    /** The weight of a place in Simpson's rule: 1, 4, 2, 4, ... 4, 1. */
+    private static function simpson(int $i, int $last): int
+    {
+        return $i === 0 || $i === $last ? 1 : 2 + 2 * ($i % 2);
+    }
+
     /**
-     * @param  non-empty-list<array{float, float}>  $slice
+     * @param  non-empty-list<float>  $reach
      * @return list<float> flat x, y, z
      */
-    private static function ring(array $slice, float $y): array
+    private static function ring(array $reach, float $y): array
     {
-        $reach = [];
-        for ($i = 0; $i <= self::DRAWN; $i++) {
-            $reach[] = self::reaches($slice, M_PI / 2 * $i / self::DRAWN);
-        }
+        static $points = null;
+        $points ??= array_map(static function (int $j): array {
+            $angle = M_PI / 2 * $j / self::LOOKED_IN;
+            $quarter = $j % (2 * self::LOOKED_IN);
+
+            return [min($quarter, 2 * self::LOOKED_IN - $quarter), cos($angle), -sin($angle)];
+        }, range(0, 4 * self::LOOKED_IN - 1));
         $ring = [];
-        for ($j = 0; $j < 4 * self::DRAWN; $j++) {
-            $angle = M_PI / 2 * $j / self::DRAWN;
-            $quarter = $j % (2 * self::DRAWN);
-            $mm = $reach[$quarter <= self::DRAWN ? $quarter : 2 * self::DRAWN - $quarter];
-            array_push($ring, $mm * cos($angle), $y, -$mm * sin($angle));
+        foreach ($points as [$i, $cos, $sin]) {
+            $ring[] = $reach[$i] * $cos;
+            $ring[] = $y;
+            $ring[] = $reach[$i] * $sin;
         }
 
         return $ring;
@@ -292,95 +295,21 @@ final readonly class Within implements Body
     }
 
     /**
-     * @param  list<array{float, float}>  $outline
-     * @return list<array{float, float}>
-     */
-    private static function thinned(array $outline): array
-    {
-        $each = (int) ceil(count($outline) / self::MOST_POINTS);
-
-        return array_values(array_filter($outline, static fn (int $i): bool => $i % $each === 0, ARRAY_FILTER_USE_KEY));
-    }
-
-    /**
-     * The outline's edges, and how far from each, at every level from the middle to the face, nothing is left.
-     *
-     * @param  list<array{float, float}>  $outline
-     * @param  array{float, float}  $about
-     * @return list<array{float, float, float, float, float, list<float>}> from x, y, by dx, dy, its length squared, mm from it by level
-     */
-    private static function edges(array $outline, array $about, Inset $inset, float $halfMm): array
-    {
-        $edges = [];
-        foreach ($outline as $i => [$x, $y]) {
-            [$nextX, $nextY] = $outline[($i + 1) % count($outline)];
-            [$dx, $dy] = [$nextX - $x, $nextY - $y];
-            $length = hypot($dx, $dy);
-            if ($length <= 0.0) {
-                continue;
-            }
-            // How far from it lies what the outline is drawn in towards, straight across.
-            $off = (($about[1] - $y) * $dx - ($about[0] - $x) * $dy) / $length;
-            $mm = [];
-            for ($level = 0; $level < self::LEVELS; $level++) {
-                $mm[] = $off - $inset->reaches([$off], $halfMm * ($level + 0.5) / self::LEVELS)[0];
-            }
-            $edges[] = [$x, $y, $dx, $dy, $length * $length, $mm];
-        }
-
-        return $edges;
-    }
-
-    /**
-     * The share of the depth that is left at a place, smoothed over a cell.
-     *
-     * @param  list<array{float, float, float, float, float, list<float>}>  $edges
-     */
-    private static function left(array $edges, float $x, float $y, float $cell): float
-    {
-        $near = [];
-        foreach ($edges as [$fromX, $fromY, $dx, $dy, $square, $mm]) {
-            $along = (($x - $fromX) * $dx + ($y - $fromY) * $dy) / $square;
-            $along = $along < 0.0 ? 0.0 : ($along > 1.0 ? 1.0 : $along);
-            $far = sqrt(($x - $fromX - $along * $dx) ** 2 + ($y - $fromY - $along * $dy) ** 2);
-            if ($far <= $mm[0] - $cell / 2) {
-                return 0.0;
-            }
-            if ($far < $mm[self::LEVELS - 1] + $cell / 2) {
-                $near[] = [$far, $mm];
-            }
-        }
-        $left = 0.0;
-        for ($level = 0; $level < self::LEVELS; $level++) {
-            $share = 1.0;
-            foreach ($near as [$far, $mm]) {
-                $share = min($share, ($far - $mm[$level]) / $cell + 0.5);
-            }
-            $left += max(0.0, $share);
-        }
-
-        return $left / self::LEVELS;
-    }
-
-    /**
      * The outline of what is left in the middle of the depth, as seen from its middle.
      *
-     * @param  list<array{float, float}>  $outline
-     * @param  list<array{float, float, float, float, float, list<float>}>  $edges
+     * @param  float  $far  in mm, nothing lies farther from its middle
+     * @param  float  $exact  in mm
      * @return non-empty-list<array{float, float}>
      */
-    private static function around(array $outline, array $edges, float $cx, float $cy, float $cell): array
+    private static function around(DrawnIn $drawnIn, float $far, float $cx, float $cy, float $exact): array
     {
-        $box = Box::around($outline);
-        $far = hypot($box->width(), $box->height());
         $around = [];
-        for ($i = 0; $i < 8 * self::DRAWN; $i++) {
-            [$dx, $dy] = [cos(M_PI / 4 * $i / self::DRAWN), sin(M_PI / 4 * $i / self::DRAWN)];
+        for ($i = 0; $i < 8 * self::LOOKED_IN; $i++) {
+            [$dx, $dy] = [cos(M_PI / 4 * $i / self::LOOKED_IN), sin(M_PI / 4 * $i / self::LOOKED_IN)];
             [$in, $out] = [0.0, $far];
-            while ($out - $in > $cell / 8) {
+            while ($out - $in > $exact) {
                 $middle = ($in + $out) / 2;
-                [$x, $y] = [$cx + $middle * $dx, $cy + $middle * $dy];
-                Polygon::has($outline, $x, $y) && self::left($edges, $x, $y, $cell) > 0.5 ? $in = $middle : $out = $middle;
+                $drawnIn->left($cx + $middle * $dx, $cy + $middle * $dy) > 0.5 ? $in = $middle : $out = $middle;
             }
             $around[] = [$cx + $in * $dx, $cy + $in * $dy];
         }

@@ -49,7 +49,8 @@ final readonly class Shared
      */
     public static function of(Placement $piece, Body $body, array $others): self
     {
-        $frames = array_map(static fn (Placement $other): array => self::frame($piece, $other), $others);
+        $frames = self::near($piece, $others);
+        $others = array_column($frames, 0);
         $isPlain = array_filter([$piece, ...$others], static fn (Placement $p): bool => ! $p->turn->keepsFront()) === [];
         $reached = $isPlain
             ? array_merge(...array_map(static fn (Placement $other): array => self::seen($piece, $other), $others))
@@ -59,6 +60,9 @@ final readonly class Shared
                 return [[$x - $radius, $y - $radius], [$x + $radius, $y + $radius]];
             }, $frames));
         $box = Box::around($body->front()[0])->common(Box::around($reached));
+        if ($box->width() <= 0.0 || $box->height() <= 0.0) {
+            return self::none();
+        }
         $volume = 0.0;
         $first = [0.0, 0.0, 0.0];
         for ($i = 0; $i < self::COLUMNS; $i++) {
@@ -97,7 +101,10 @@ final readonly class Shared
      */
     public static function skin(Placement $piece, array $others): float
     {
-        $frames = array_map(static fn (Placement $other): array => self::frame($piece, $other), $others);
+        $frames = self::near($piece, $others);
+        if ($frames === []) {
+            return 0.0;
+        }
         $loft = $piece->part->solid->loft();
         $rings = $loft->rings;
         if ($loft->closed) {
@@ -149,6 +156,31 @@ final readonly class Shared
         }
 
         return $rings;
+    }
+
+    /**
+     * The frames of those others that may reach the piece: a ball round each meets the box round it.
+     *
+     * @param  list<Placement>  $others
+     * @return list<Frame>
+     */
+    private static function near(Placement $piece, array $others): array
+    {
+        $size = $piece->part->solid->size();
+        $half = [$size->widthMm / 2, $size->heightMm / 2, $size->depthMm / 2];
+        $near = [];
+        foreach ($others as $other) {
+            $frame = self::frame($piece, $other);
+            $square = 0.0;
+            foreach ($half as $i => $mm) {
+                $square += max(0.0, abs($frame[3][$i]) - $mm) ** 2;
+            }
+            if ($square < $frame[3][3] ** 2) {
+                $near[] = $frame;
+            }
+        }
+
+        return $near;
     }
 
     /**

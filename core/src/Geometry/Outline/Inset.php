@@ -40,7 +40,8 @@ final readonly class Inset
         if ($low > $high) {
             return null;
         }
-        $isLeft = fn (float $y): bool => $this->reaches([$reachMm], $y)[0] > self::NOTHING_MM;
+        $touching = $this->touching([$reachMm]);
+        $isLeft = fn (float $y): bool => $this->left([$reachMm], $touching, $y)[0] > self::NOTHING_MM;
         $at = static fn (int $i): float => $low + ($high - $low) * $i / self::LOOKS;
         [$first, $last] = [0, self::LOOKS];
         while ($first <= $last && ! $isLeft($at($first))) {
@@ -59,29 +60,81 @@ final readonly class Inset
         ];
     }
 
+    /** How far one reaches at a height that lies so deep at least from both ends; 0 or less where nothing is left. */
+    public function reach(float $reachMm, float $y): float
+    {
+        return $this->reaches([$reachMm], [$y])[0][0];
+    }
+
     /**
-     * How far each of these reaches at a height that lies so deep at least from both ends; 0 or less where nothing is left.
+     * How far each of these reaches at each of such heights.
      *
      * @param  non-empty-list<float>  $reachesMm  where the share is 1
+     * @param  list<float>  $heights
+     * @return list<non-empty-list<float>> by height
+     */
+    public function reaches(array $reachesMm, array $heights): array
+    {
+        $touching = $this->touching($reachesMm);
+
+        return array_map(fn (float $y): array => $this->left($reachesMm, $touching, $y), $heights);
+    }
+
+    /**
+     * How far from its middle the circle that rolls within touches each straight stretch, seen across: there where it is as steep.
+     *
+     * @param  non-empty-list<float>  $reachesMm
+     * @return list<list<float>> by stretch and reach
+     */
+    private function touching(array $reachesMm): array
+    {
+        $touching = [];
+        for ($i = 0, $last = count($this->profile) - 1; $i < $last; $i++) {
+            $lean = $this->lean($i);
+            $here = [];
+            foreach ($reachesMm as $reach) {
+                $here[] = $this->mm / sqrt(1 + ($reach * $lean) ** 2);
+            }
+            $touching[] = $here;
+        }
+
+        return $touching;
+    }
+
+    /**
+     * @param  non-empty-list<float>  $reachesMm
+     * @param  list<list<float>>  $touching
      * @return non-empty-list<float>
      */
-    public function reaches(array $reachesMm, float $y): array
+    private function left(array $reachesMm, array $touching, float $y): array
     {
         $mm = $this->mm;
         $left = array_fill(0, count($reachesMm), INF);
         for ($i = $this->before($y - $mm), $last = count($this->profile) - 1; $i < $last; $i++) {
-            [[$from, $share], [$to, $next]] = [$this->profile[$i], $this->profile[$i + 1]];
+            [$from, $share] = $this->profile[$i];
             if ($from > $y + $mm) {
                 break;
             }
-            $lean = ($next - $share) / ($to - $from);
-            [$lowest, $highest] = [max($from - $y, -$mm), min($to - $y, $mm)];
+            $lean = $this->lean($i);
+            // Or at one of its ends, where that lies nearer.
+            $lowest = $from - $y < -$mm ? -$mm : $from - $y;
+            $highest = $this->profile[$i + 1][0] - $y;
+            $highest = $highest > $mm ? $mm : $highest;
+            $inAtLowest = sqrt(max(0.0, $mm * $mm - $lowest * $lowest));
+            $inAtHighest = sqrt(max(0.0, $mm * $mm - $highest * $highest));
+            $here = $touching[$i];
             foreach ($reachesMm as $k => $reach) {
-                // Along a straight stretch the circle that rolls within touches where it is as steep.
+                $in = $here[$k];
                 $slope = $reach * $lean;
-                $u = -$slope * $mm / sqrt(1 + $slope * $slope);
-                $u = $u < $lowest ? $lowest : ($u > $highest ? $highest : $u);
-                $at = $reach * $share + $slope * ($y + $u - $from) - sqrt(max(0.0, $mm * $mm - $u * $u));
+                $up = -$slope * $in;
+                if ($up < $lowest) {
+                    $up = $lowest;
+                    $in = $inAtLowest;
+                } elseif ($up > $highest) {
+                    $up = $highest;
+                    $in = $inAtHighest;
+                }
+                $at = $reach * $share + $slope * ($y + $up - $from) - $in;
                 if ($at < $left[$k]) {
                     $left[$k] = $at;
                 }
@@ -89,6 +142,14 @@ final readonly class Inset
         }
 
         return $left;
+    }
+
+    /** How much larger the share gets with each mm of a stretch. */
+    private function lean(int $i): float
+    {
+        [[$from, $share], [$to, $next]] = [$this->profile[$i], $this->profile[$i + 1]];
+
+        return ($next - $share) / ($to - $from);
     }
 
     /** The stretch in which a height lies, or the first one. */

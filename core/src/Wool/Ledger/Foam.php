@@ -48,7 +48,7 @@ final class Foam
         if ($span === null) {
             return null;
         }
-        $room = static fn (float $y): float => $inset->reaches([$halfMm], $y)[0];
+        $room = static fn (float $y): float => $inset->reach($halfMm, $y);
         // The largest that fits is looked for, so the largest is tried first.
         foreach (self::stock() as $foam) {
             if (self::fits($foam->solid, $span, $room)) {
