@@ -17,10 +17,12 @@ use Impa\Shape\Body;
 final readonly class Shared
 {
     /**
-     * Columns, spread evenly, by so much farther up from each to the next (the golden section: a lattice of Fibonacci's); the right half
+     * Columns over all of the body, fewer over less of it, but so many; spread evenly, by so much farther up from each to the next (the golden section: a lattice of Fibonacci's); the right half
      * is the left one's mirror image, so that what is mirrored shares as much.
      */
     private const COLUMNS = 987;
+
+    private const LEAST = 144;
 
     private const UP = 0.6180339887;
 
@@ -59,15 +61,17 @@ final readonly class Shared
 
                 return [[$x - $radius, $y - $radius], [$x + $radius, $y + $radius]];
             }, $frames));
-        $box = Box::around($body->front()[0])->common(Box::around($reached));
+        $all = Box::around($body->front()[0]);
+        $box = $all->common(Box::around($reached));
         if ($box->width() <= 0.0 || $box->height() <= 0.0) {
             return self::none();
         }
+        $columns = max(self::LEAST, (int) ceil(self::COLUMNS * $box->width() * $box->height() / $all->width() / $all->height()));
         $volume = 0.0;
         $first = [0.0, 0.0, 0.0];
-        for ($i = 0; $i < self::COLUMNS; $i++) {
-            $fromRim = min($i, self::COLUMNS - 1 - $i);
-            $x = $box->left + ($i + 0.5) / self::COLUMNS * $box->width();
+        for ($i = 0; $i < $columns; $i++) {
+            $fromRim = min($i, $columns - 1 - $i);
+            $x = $box->left + ($i + 0.5) / $columns * $box->width();
             $y = $box->low + fmod(($fromRim + 0.5) * self::UP, 1.0) * $box->height();
             $half = $body->frontMm($x, $y);
             if (is_nan($half)) {
@@ -84,7 +88,7 @@ final readonly class Shared
                 $first[2] += $mm * ($from + $to) / 2;
             }
         }
-        $cm3 = $volume / self::COLUMNS * $box->width() * $box->height() / 1000.0;
+        $cm3 = $volume / $columns * $box->width() * $box->height() / 1000.0;
 
         return $cm3 <= 0.0
             ? self::none()
