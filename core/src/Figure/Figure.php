@@ -8,7 +8,6 @@ use Impa\Figure\Document\Fault;
 use Impa\Figure\Document\FigureCheck;
 use Impa\Figure\Document\FigureForm;
 use Impa\Figure\Document\FigureRefused;
-use Impa\Figure\Document\Scaling;
 use Impa\Figure\Term\FaceSchool;
 use Impa\Figure\Term\Pose;
 use Impa\Figure\Upgrade\Upgrade;
@@ -191,15 +190,6 @@ final readonly class Figure
             $this->document,
             JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE,
         );
-    }
-
-    /**
-     * The same figure at another finished height: every size, place and detail grows alike. Covers keep
-     * their thickness, which is a habit of the hand and not of the drawing.
-     */
-    public function scaledTo(float $heightMm): self
-    {
-        return self::fromDocument(Scaling::of($this->document(), $heightMm / $this->heightMm));
     }
 
     /** Whether it is made of layers on a ground, and has any. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Show;
 
 use Impa\Balance\Footprint;
+use Impa\Figure\Editing\Scaling;
 use Impa\Figure\Figure;
 use Impa\Geometry\Outline\EnclosingCircle;
 use Impa\Material\CoreMaterial;
@@ -66,7 +67,7 @@ final readonly class Pot
         [$fits, $not] = [1.0, $figure->heightMm];
         while ($not - $fits > 0.5) {
             $middle = ($fits + $not) / 2;
-            [$fits, $not] = self::feetMm($figure->scaledTo($middle)) <= $roomMm ? [$middle, $not] : [$fits, $middle];
+            [$fits, $not] = self::feetMm(Scaling::to($figure, $middle)) <= $roomMm ? [$middle, $not] : [$fits, $middle];
         }
 
         return max(1.0, floor($fits));

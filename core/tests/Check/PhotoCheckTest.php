@@ -13,6 +13,7 @@ use Impa\Check\Photo\PhotoGround;
 use Impa\Check\Photo\PhotoRefused;
 use Impa\Check\Photo\Scale;
 use Impa\Check\PhotoCheck;
+use Impa\Figure\Editing\Scaling;
 use Impa\Figure\Figure;
 use Impa\Figure\Placement;
 use Impa\Figure\Term\Side;
@@ -89,7 +90,7 @@ describe('a photo of what was made', function () {
 
     it('tells the scale by the marker sheet, and a figure that is too large as a whole', function () {
         $plan = Works::demo('lanto');
-        $large = $plan->scaledTo(1.06 * $plan->heightMm);
+        $large = Scaling::to($plan, 1.06 * $plan->heightMm);
         $measured = told(checked('lanto', $large, 3, true));
         $head = $plan->parts['head']->solid->size()->widthMm;
         expect($measured['head width'])->toEqualWithDelta(0.06 * $head, 0.8);
@@ -111,7 +112,7 @@ describe('a photo of what was made', function () {
     it('takes the scale from a ruler beside it, or from a part that was measured', function () {
         $plan = Works::demo('lanto');
         $head = $plan->parts['head']->solid->size()->widthMm;
-        $png = BenchCamera::png($plan, $plan->scaledTo(1.05 * $plan->heightMm), View::Front, 103, false, PX);
+        $png = BenchCamera::png($plan, Scaling::to($plan, 1.05 * $plan->heightMm), View::Front, 103, false, PX);
         $part = PhotoCheck::of($plan, $png, View::Front, Scale::byPart('head', 1.05 * $head))->document();
         expect($part['scaledBy'])->toBe('part')->and(told($part)['head width'])->toEqualWithDelta(0.05 * $head, 0.7);
         // A strip of 400 pixels; as it would be if the figure had the planned size, a pixel has so many mm.

@@ -6,6 +6,7 @@ namespace Impa\Tests\Accessories;
 
 use Impa\Figure\Editing\Accessories;
 use Impa\Figure\Editing\EditRefused;
+use Impa\Figure\Editing\Scaling;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
 use Impa\Figure\Term\Carried;
@@ -88,7 +89,7 @@ describe('a figure brought in', function () {
         $both = read(Accessories::put(holding(), broom(), 'broom', Carried::Held, 'arm', 90.0)->document);
         $alone = read(Accessories::taken($both, 'broom'));
         expect(grams($both))->toEqualWithDelta(grams(holding()) + grams($alone), 1e-9)
-            ->and(grams($alone))->toEqualWithDelta(grams(broom()->scaledTo(100 * 90 / 60)), 0.02 * grams($alone));
+            ->and(grams($alone))->toEqualWithDelta(grams(Scaling::to(broom(), 100 * 90 / 60)), 0.02 * grams($alone));
     });
 
     it('is worn on top, or stands beside on the table and is loose', function () {
@@ -111,7 +112,7 @@ describe('a figure brought in', function () {
         $own = array_filter($figure->parts, static fn (Part $p): bool => $p->group === 'pod');
         $made = array_sum(array_map(static fn (Part $p): int => $p->count(), $lanto->parts));
         expect($own)->toHaveCount($made)->and(array_filter($own, static fn (Part $p): bool => $p->mirror))->toBe([]);
-        $small = Works::demo('lanto')->scaledTo($lanto->heightMm * 0.25);
+        $small = Scaling::to(Works::demo('lanto'), $lanto->heightMm * 0.25);
         $figure = read(Accessories::put(holding(), $lanto, 'pod', Carried::Held, 'arm', Accessories::all(
             read(Accessories::gather($small, array_keys($small->parts), 'all')->document),
         )[0]['heightMm'])->document);

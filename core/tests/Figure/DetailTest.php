@@ -6,6 +6,7 @@ namespace Impa\Tests\Detail;
 
 use Impa\Colour\Srgb;
 use Impa\Figure\Document\FigureRefused;
+use Impa\Figure\Editing\Scaling;
 use Impa\Figure\Figure;
 use Impa\Figure\Term\Keep;
 use Impa\Material\Densities;
@@ -110,7 +111,7 @@ it('keeps what is chosen, and grows all of it with the figure', function () {
         'smooth' => true,
         'keep' => 'size',
     ]);
-    $twice = $figure->scaledTo(2 * $figure->heightMm)->details['d'];
+    $twice = Scaling::to($figure, 2 * $figure->heightMm)->details['d'];
     expect($figure->details['d']->keep)
         ->toBe(Keep::InSize)
         ->and($twice->widthsMm)

@@ -7,6 +7,7 @@ namespace Impa\Tests\Document;
 use Impa\Figure\Document\Fault;
 use Impa\Figure\Document\FigureCheck;
 use Impa\Figure\Document\FigureRefused;
+use Impa\Figure\Editing\Scaling;
 use Impa\Figure\Editing\Sizing;
 use Impa\Figure\Editing\SizingRefused;
 use Impa\Figure\Figure;
@@ -306,7 +307,7 @@ it('scales pictures, wires, points and places, and neither covers, ribbons nor w
             'x-note' => ['lengthMm' => 7],
         ],
     );
-    $scaled = json_decode(Figures::read($document)->scaledTo(150.0)->toJson(), true);
+    $scaled = json_decode(Scaling::to(Figures::read($document), 150.0)->toJson(), true);
     [$a, $b] = $scaled['parts'];
     expect($scaled['heightMm'])
         ->toEqual(150)

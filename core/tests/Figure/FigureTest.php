@@ -7,6 +7,7 @@ namespace Impa\Tests\Figure;
 use Impa\Figure\Detail;
 use Impa\Figure\Document\Fault;
 use Impa\Figure\Document\FigureRefused;
+use Impa\Figure\Editing\Scaling;
 use Impa\Figure\Figure;
 use Impa\Figure\Term\JoinBy;
 use Impa\Figure\Term\Side;
@@ -138,7 +139,7 @@ it('scales every volume with the cube of the height, every area with the square,
     foreach (range(1, 6) as $seed) {
         $figure = Figures::read(Figures::random($seed));
         $k = 1 + $seed / 5;
-        $scaled = $figure->scaledTo($figure->heightMm * $k);
+        $scaled = Scaling::to($figure, $figure->heightMm * $k);
         foreach ($figure->parts as $key => $part) {
             $twice = $scaled->parts[$key];
             expect($twice->solid->volumeCm3() / $part->solid->volumeCm3())
@@ -209,7 +210,7 @@ it('reads what a colour is mixed from and how a part is covered, and grows only 
         ->toBe(\Impa\Material\CoveringWay::Wrap)
         ->and($figure->parts['body']->covering->way)
         ->toBe(\Impa\Material\CoveringWay::Tufts);
-    $twice = $figure->scaledTo(200.0);
+    $twice = Scaling::to($figure, 200.0);
     expect($twice->parts['head']->covering->ribbonMm)
         ->toBe(8.0)
         ->and($twice->parts['head']->covering->lengthMm)

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Sizing;
 
+use Impa\Figure\Editing\Scaling;
 use Impa\Figure\Editing\Sizing;
 use Impa\Figure\Editing\SizingRefused;
 use Impa\Figure\Figure;
@@ -28,7 +29,7 @@ function snow(): Figure
 it('makes one part so wide, and all else grows alike', function () {
     $sizing = Sizing::toPartWidth(snow(), 'head', 50);
     expect($sizing->heightMm)->toEqualWithDelta(125, 1e-9)->and($sizing->factor)->toEqualWithDelta(1.25, 1e-9);
-    $grown = snow()->scaledTo($sizing->heightMm);
+    $grown = Scaling::to(snow(), $sizing->heightMm);
     expect($grown->parts['head']->solid->size()->widthMm)
         ->toEqualWithDelta(50, 1e-9)
         ->and($grown->parts['body']->solid->size()->widthMm)
@@ -43,7 +44,7 @@ it('takes eight times the wool twice as tall', function () {
 it('takes as many times the wool as the plans of both sizes say, where covers keep their thickness', function (float $heightMm) {
     foreach (['wick', 'bobbin', 'sorrel'] as $name) {
         $figure = Works::demo($name);
-        $both = Plan::of($figure->scaledTo($heightMm))->totalG() / Plan::of($figure)->totalG();
+        $both = Plan::of(Scaling::to($figure, $heightMm))->totalG() / Plan::of($figure)->totalG();
         $cube = ($heightMm / $figure->heightMm) ** 3;
         expect(Growth::ofWool($figure, $heightMm, Densities::house()))->toEqualWithDelta($both, 1e-9)
             ->and(abs($both / $cube - 1))->toBeLessThan(0.2);

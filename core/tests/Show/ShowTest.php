@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Show;
 
+use Impa\Figure\Editing\Scaling;
 use Impa\Geometry\Outline\EnclosingCircle;
 use Impa\Material\Densities;
 use Impa\Show\Cushion;
@@ -90,7 +91,7 @@ describe('an opening', function () {
     it('is never wider than the tube it stands in, and grows with the figure', function (string $name) {
         $figure = Works::demo($name);
         $body = Shown::of($figure);
-        $larger = Shown::of($figure->scaledTo(1.5 * $figure->heightMm));
+        $larger = Shown::of(Scaling::to($figure, 1.5 * $figure->heightMm));
         expect($body->opening()['mm'])->toBeLessThanOrEqual($body->roundMm() + 1e-6)
             ->and($larger->opening()['mm'])->toEqualWithDelta(1.5 * $body->opening()['mm'], 0.02 * $body->opening()['mm'])
             ->and($larger->roundMm())->toEqualWithDelta(1.5 * $body->roundMm(), 0.01 * $body->roundMm());
@@ -114,7 +115,7 @@ describe('a jar', function () {
         $held = Jar::of($mouth, $belly, $high)->holding(Shown::of($figure));
         expect($held['fits'])->toBeFalse()->and(implode(' ', $held['says']))->toContain($why);
         preg_match('/Make it (\d+) mm high/', implode(' ', $held['cures']), $m);
-        expect(Jar::of($mouth, $belly, $high)->holding(Shown::of($figure->scaledTo((float) $m[1])))['fits'])->toBeTrue();
+        expect(Jar::of($mouth, $belly, $high)->holding(Shown::of(Scaling::to($figure, (float) $m[1])))['fits'])->toBeTrue();
     })->group('dear')->with([
         'a mouth smaller than the head' => [[30, 200, 300], 'does not go through the mouth'],
         'a narrow belly' => [[100, 50, 300], 'too broad for the belly'],
@@ -154,7 +155,7 @@ describe('a hook, a pin, a ring and a house', function () {
     });
 
     it('warn of what is heavy or soft on keys', function () use ($ledger) {
-        $large = Ledger::of(Works::demo('wick')->scaledTo(200), Densities::house());
+        $large = Ledger::of(Scaling::to(Works::demo('wick'), 200), Densities::house());
         expect(implode(' ', Showing::ring($ledger('wick'))['says']))->toContain('pills where it is not firm')
             ->and(implode(' ', Showing::ring($large)['says']))->toContain('heavily')
             ->and(implode(' ', Showing::ring($ledger('wick'))['cures']))->toContain('wires out');
@@ -207,7 +208,7 @@ describe('a pot', function () {
         $figure = Works::demo('bobbin');
         $told = Pot::of(20.0)->holding(Ledger::of($figure, Densities::house()), Densities::house());
         expect($told['fits'])->toBeFalse();
-        $smaller = Ledger::of($figure->scaledTo($told['toMm'] ?? 0.0), Densities::house());
+        $smaller = Ledger::of(Scaling::to($figure, $told['toMm'] ?? 0.0), Densities::house());
         expect(Pot::of(20.0)->holding($smaller, Densities::house())['fits'])->toBeTrue();
     });
 });

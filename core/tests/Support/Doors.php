@@ -25,6 +25,7 @@ use Impa\Face\Laying;
 use Impa\Face\LayingOrder;
 use Impa\Face\Needles;
 use Impa\Figure\Editing\Accessories;
+use Impa\Figure\Editing\Scaling;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
 use Impa\Figure\Term\Stitch;
@@ -81,7 +82,7 @@ final class Doors
             'plan' => static fn (Figure $f): array => Plan::of($f)->document(),
             'board' => static fn (Figure $f): array => [Board::flat($ledger($f)), ReviewOrder::of($f)],
             'board/turning' => static fn (Figure $f): array => Board::turning($f),
-            'board, rescaled' => static fn (Figure $f): mixed => $f->scaledTo(90.0)->document(),
+            'board, rescaled' => static fn (Figure $f): mixed => Scaling::to($f, 90.0)->document(),
             'balance' => static fn (Figure $f): array => BalanceSheet::of(Balance::of($ledger($f))),
             'armature' => static fn (Figure $f): array => ArmatureSheet::of($f, $ledger($f), Skeleton::of($f, true), []),
             'armature/bend' => static fn (Figure $f): array => BendingSheet::pages($f, Skeleton::of($f, true), Paper::A4),

@@ -8,6 +8,7 @@ use App\Api\Body;
 use App\Hand\Profile;
 use App\Http\DocumentResponse;
 use Impa\Face\Together;
+use Impa\Figure\Editing\Scaling;
 use Impa\Render\Board;
 use Impa\Seeing\Result\ReviewOrder;
 
@@ -17,7 +18,7 @@ final class BoardController
     public function store(Body $body): DocumentResponse
     {
         $figure = $body->figure();
-        $figure = $body->flag('rescale') ? $figure->scaledTo($body->float('heightMm')) : $figure;
+        $figure = $body->flag('rescale') ? Scaling::to($figure, $body->float('heightMm')) : $figure;
         $plan = Profile::plan($figure);
 
         return new DocumentResponse([

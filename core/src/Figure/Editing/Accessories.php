@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Impa\Figure\Editing;
 
 use Impa\Figure\Document\FigureRefused;
-use Impa\Figure\Document\Scaling;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
 use Impa\Figure\Placing\Silhouette;

@@ -7,7 +7,6 @@ namespace Impa\Figure\Editing;
 use Impa\Colour\ColourWords;
 use Impa\Colour\Srgb;
 use Impa\Figure\Document\FigureRefused;
-use Impa\Figure\Document\Scaling;
 use Impa\Figure\Figure;
 use stdClass;
 

@@ -154,6 +154,29 @@ final class Choices
         });
     }
 
+    public static function named(Figure $figure, string $name): Figure
+    {
+        return self::changed($figure, static function (Draft $draft) use ($name): void {
+            $draft->document->name = $name;
+        });
+    }
+
+    /** Whose design it is. No Impa knows this member yet; members that are not known are kept. */
+    public static function credited(Figure $figure, string $by, string $licence): Figure
+    {
+        return self::changed($figure, static function (Draft $draft) use ($by, $licence): void {
+            $draft->document->origin = (object) ['credit' => $by, 'licence' => $licence];
+        });
+    }
+
+    /** Without the drawings it was made from. */
+    public static function withoutPictures(Figure $figure): Figure
+    {
+        return self::changed($figure, static function (Draft $draft): void {
+            unset($draft->document->picture, $draft->document->sidePicture);
+        });
+    }
+
     /** @param  Closure(Draft): void  $change */
     private static function changed(Figure $figure, Closure $change): Figure
     {

@@ -9,6 +9,7 @@ use Impa\Build\Steps\StepKind;
 use Impa\Build\Work;
 use Impa\Figure\Document\FigureForm;
 use Impa\Figure\Document\FigureRefused;
+use Impa\Figure\Editing\Choices;
 use Impa\Figure\Figure;
 use Impa\Flat\FeltSheet;
 use Impa\Flat\FlatPlan;
@@ -96,16 +97,13 @@ final class Booklet
      */
     public static function document(Figure $figure, Credit $credit): array
     {
-        $document = $figure->document();
-        // The drawing stays with her who drew it.
-        unset($document->picture, $document->sidePicture);
-
         return [
             'format' => 'impa-booklet',
             'version' => 1,
             'credit' => $credit->by,
             'licence' => $credit->licence,
-            'figure' => $document,
+            // The drawing stays with her who drew it.
+            'figure' => Choices::withoutPictures($figure)->document(),
         ];
     }
 
@@ -133,13 +131,8 @@ final class Booklet
             throw BookletRefused::noBooklet();
         }
         $credit = Credit::of('allowed', $booklet->credit, $booklet->licence);
-        $document = $booklet->figure ?? null;
-        if ($document instanceof stdClass) {
-            // No Impa knows this member yet; members that are not known are kept.
-            $document->origin = (object) ['credit' => $credit->by, 'licence' => $credit->licence];
-        }
 
-        return Figure::fromDocument($document);
+        return Choices::credited(Figure::fromDocument($booklet->figure ?? null), $credit->by, $credit->licence);
     }
 
     private static function cover(Plan $plan, Credit $credit, ?string $drawing): string

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Impa\Seeing\Editing;
 
 use Impa\Colour\Ciede2000;
-use Impa\Figure\Document\Scaling;
+use Impa\Figure\Editing\Choices;
 use Impa\Figure\Editing\Draft;
+use Impa\Figure\Editing\Redrawing;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
 use Impa\Figure\Placing\Overlap;
-use Impa\Seeing\Result\ShapeWriting;
 use stdClass;
 
 /**
@@ -28,9 +28,6 @@ final readonly class SeenAgain
     /** The same wool lies within this CIEDE2000. */
     private const SAME_COLOUR = 6.0;
 
-    /** What of a part is the felter's, not the drawing's; what hangs on what as well, so that nothing ever hangs in a circle. */
-    private const OWN = ['key', 'name', 'core', 'coverMm', 'firmness', 'finish', 'covering', 'group', 'join'];
-
     /**
      * @param  stdClass  $document  the figure as it is now
      * @param  int  $kept  parts that stay as they were
@@ -45,10 +42,7 @@ final readonly class SeenAgain
     /** Made in layers what was made in the round, or the other way: none of it is the same piece. */
     private static function allAnew(Figure $figure, Figure $seen): self
     {
-        $other = $seen->document();
-        $other->name = $figure->name;
-
-        return new self($other, 0, 0, count($seen->parts), count($figure->parts));
+        return new self(Choices::named($seen, $figure->name)->document(), 0, 0, count($seen->parts), count($figure->parts));
     }
 
     /**
@@ -61,9 +55,10 @@ final readonly class SeenAgain
         if ($figure->flat->isFlat() !== $seen->flat->isFlat()) {
             return self::allAnew($figure, $seen);
         }
-        $draft = Draft::of(self::inItsFrame($figure, $seen));
+        [$was, $is] = [$figure->picture, $seen->picture];
+        $draft = Draft::of($was === null || $is === null ? $figure : Redrawing::inFrame($figure, $was, $is, $seen->heightMm));
         if ($seen->flat->isFlat()) {
-            $draft->document->flat->way = $seen->flat->way->value;
+            Redrawing::layered($draft, $seen->flat->way);
         }
         $old = Figure::fromDocument($draft->document);
         $match = self::matched($old, $seen);
@@ -93,7 +88,7 @@ final readonly class SeenAgain
             } elseif (in_array($seenKey, $kept, true)) {
                 $hadDetails[$seenKey] = true;
             } else {
-                self::takesOver($draft, $draft->part($keys[$seenKey]), $part);
+                Redrawing::takesOver($draft, $keys[$seenKey], $part);
             }
         }
         foreach ($new->parts as $part) {
@@ -108,11 +103,11 @@ final readonly class SeenAgain
                 $draft->addDetail($detail);
             }
         }
-        $draft->document->picture = (object) ((array) $new->picture + (array) ($draft->document->picture ?? new stdClass));
+        Redrawing::pictured($draft, $new->picture);
         if (! isset($draft->document->sidePicture) && isset($new->sidePicture)) {
-            $draft->document->sidePicture = $new->sidePicture;
+            Redrawing::sidePictured($draft, $new->sidePicture);
         }
-        self::withoutUnused($draft->document, $old);
+        Redrawing::withoutUnusedColours($draft, $old);
 
         return new self($draft->whole(), count($kept), count($changed), count($keys) - count($kept) - count($changed), $gone);
     }
@@ -133,34 +128,6 @@ final readonly class SeenAgain
     private static function count(int $n, string $one, string $many): string
     {
         return $n.' '.($n === 1 ? $one : $many);
-    }
-
-    /** The figure, its lengths and places as the new look at the drawing has them: scale and origin may be others. */
-    private static function inItsFrame(Figure $figure, Figure $seen): Figure
-    {
-        $document = Draft::of($figure)->document;
-        [$was, $is] = [$figure->picture, $seen->picture];
-        if ($was === null || $is === null) {
-            return $figure;
-        }
-        $scale = $is->mmPerPx / $was->mmPerPx;
-        if (abs($scale - 1) > 1e-3) {
-            $document = Scaling::of($document, $scale);
-        }
-        $document->heightMm = $seen->heightMm;
-        $x = ($was->originXPx - $is->originXPx) * $is->mmPerPx;
-        $y = ($is->originYPx - $was->originYPx) * $is->mmPerPx;
-        if (hypot($x, $y) > 0.05) {
-            foreach ($document->parts as $part) {
-                $part->at->xMm += ($part->mirror ?? false) || $part->at->xMm == 0 ? 0 : $x;
-                $part->at->yMm += $y;
-            }
-            if (isset($document->sidePicture)) {
-                $document->sidePicture->originPx[1] += $y / $document->sidePicture->mmPerPx;
-            }
-        }
-
-        return Figure::fromDocument($document);
     }
 
     /**
@@ -224,37 +191,5 @@ final readonly class SeenAgain
         }
 
         return $gone;
-    }
-
-    /** A part takes its shape, place and colour from what is seen now; what was seen on it goes, what the felter laid on it stays. */
-    private static function takesOver(Draft $draft, stdClass $part, stdClass $seen): void
-    {
-        $was = $part->shape;
-        foreach (get_object_vars($seen) as $name => $value) {
-            if (! in_array($name, self::OWN, true)) {
-                $part->{$name} = $value;
-            }
-        }
-        // How deep it is for its width, no drawing from the front says.
-        if ($was->kind === $seen->shape->kind) {
-            $seen->shape->depthMm = ShapeWriting::size($seen->shape->widthMm * $was->depthMm / $was->widthMm);
-        }
-        $draft->removeDetails(array_column(
-            array_filter($draft->document->details, static fn (stdClass $d): bool => $d->on === $part->key && isset($d->seen)),
-            'key',
-        ));
-    }
-
-    /** Colours that nothing has any more, and something had, go. */
-    private static function withoutUnused(stdClass $document, Figure $old): void
-    {
-        $used = array_fill_keys([...array_column($document->parts, 'colour'), ...array_column($document->details, 'colour')], true);
-        $had = [];
-        foreach ([...$old->parts, ...$old->details] as $member) {
-            $had[$member->colour] = true;
-        }
-        $document->colours = array_values(
-            array_filter($document->colours, static fn (stdClass $c): bool => isset($used[$c->key]) || ! isset($had[$c->key])),
-        );
     }
 }

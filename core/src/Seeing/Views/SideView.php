@@ -7,6 +7,7 @@ namespace Impa\Seeing\Views;
 use Impa\Colour\Ciede2000;
 use Impa\Colour\Lab;
 use Impa\Figure\Editing\Draft;
+use Impa\Figure\Editing\Redrawing;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
 use Impa\Figure\Placing\Overlap;
@@ -67,17 +68,13 @@ final readonly class SideView
         $root = array_key_first(array_filter($figure->parts, static fn (Part $p): bool => ! $p->isJoined()));
         $shift = $root !== null && isset($found[$root]) ? $figure->parts[$root]->at[2] - $found[$root][1] : 0.0;
         $draft = Draft::of($figure);
-        $document = $draft->document;
-        foreach ($document->parts as $part) {
-            if (isset($found[$part->key])) {
-                $part->shape->depthMm = ShapeWriting::size($found[$part->key][0]);
-                $part->at->zMm = round($found[$part->key][1] + $shift, 2);
-            }
+        foreach ($found as $key => [$depthMm, $zMm]) {
+            Redrawing::deepened($draft, (string) $key, ShapeWriting::size($depthMm), round($zMm + $shift, 2));
         }
         $added = self::added($draft, $figure, $seen, $taken, $way, $shift);
         $picture = $seen->picture;
         if ($picture !== null) {
-            $document->sidePicture = (object) [
+            Redrawing::sidePictured($draft, (object) [
                 'file' => $file,
                 'hash' => $hash,
                 'widthPx' => $picture->widthPx,
@@ -85,7 +82,7 @@ final readonly class SideView
                 'mmPerPx' => $picture->mmPerPx,
                 'originPx' => [round($picture->originXPx - ($way * $shift) / $picture->mmPerPx, 2), $picture->originYPx],
                 'facesLeft' => $facesLeft,
-            ];
+            ]);
         }
         $notices = [sprintf('%d of %d parts took their depth from the side picture.', count($found), count($figure->parts))];
         if ($added !== []) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Wool\Ledger;
 
+use Impa\Figure\Editing\Scaling;
 use Impa\Figure\Figure;
 use Impa\Material\Densities;
 
@@ -15,6 +16,6 @@ final class Growth
     {
         $now = Ledger::of($figure, $densities)->totalG();
 
-        return $now > 0.0 ? Ledger::of($figure->scaledTo($heightMm), $densities)->totalG() / $now : ($heightMm / $figure->heightMm) ** 3;
+        return $now > 0.0 ? Ledger::of(Scaling::to($figure, $heightMm), $densities)->totalG() / $now : ($heightMm / $figure->heightMm) ** 3;
     }
 }

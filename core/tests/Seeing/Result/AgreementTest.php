@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Agreement;
 
+use Impa\Figure\Editing\Scaling;
 use Impa\Figure\Figure;
 use Impa\Seeing\Breakdown;
 use Impa\Seeing\Result\Agreement;
@@ -62,7 +63,7 @@ it('takes depths and places forwards from a side picture, and keeps widths and h
             ],
         ),
     );
-    $figure = $figure->scaledTo(100);
+    $figure = Scaling::to($figure, 100);
     $before = $figure->parts;
     $side = flatPng(function ($i) use ($facesLeft) {
         $k = 1.6;

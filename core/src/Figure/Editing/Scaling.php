@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Impa\Figure\Document;
+namespace Impa\Figure\Editing;
 
+use Impa\Figure\Figure;
 use stdClass;
 
 /** Makes a figure document larger or smaller: the lengths that grow, and nothing else. */
@@ -11,6 +12,15 @@ final class Scaling
 {
     /** Lengths that belong to the hand or the wool, not to the drawing. */
     private const KEPT = ['coverMm', 'ribbonMm', 'gaugeMm'];
+
+    /**
+     * The same figure at another finished height: every size, place and detail grows alike. Covers keep their thickness, which is a
+     * habit of the hand and not of the drawing.
+     */
+    public static function to(Figure $figure, float $heightMm): Figure
+    {
+        return Figure::fromDocument(self::of($figure->document(), $heightMm / $figure->heightMm));
+    }
 
     /** @param  float  $factor more than 0 */
     public static function of(stdClass $document, float $factor): stdClass
