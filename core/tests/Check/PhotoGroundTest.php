@@ -115,6 +115,27 @@ describe('what stands on the ground', function () {
             ->toThrow(PhotoRefused::class, 'too dark');
     });
 
+    it('is too dark where its middle is, in a light that falls off', function (array $light, bool $isDark) {
+        $photo = static fn (): PhotoGround => PhotoGround::of(Painted::photo(static function (int $x, int $y) use ($light): array {
+            [$from, $acrossTo, $downTo] = $light;
+            $grey = $from + ($acrossTo - $from) * $x / Painted::WIDTH + ($downTo - $from) * $y / Painted::HEIGHT;
+
+            return [$grey, $grey, $grey];
+        }));
+        $isDark
+            ? expect($photo)->toThrow(PhotoRefused::class, 'too dark')
+            : expect($photo()->foreground)->toBe([]);
+    })->with([
+        [[90, 20, 90], false], [[90, 90, 20], false], [[60, 10, 60], true], [[60, 60, 10], true],
+    ]);
+
+    it('is looked at as a sheet from 15 % of the picture on', function (int $rows, bool $isSheet) {
+        $table = Painted::cells(static fn (int $x, int $y): ?array => Painted::isIn($x, $y, 30, 89, 30, 29 + $rows)
+            ? [230, 228, 225]
+            : null, [110, 80, 50]);
+        expect(PhotoGround::of($table)->onSheet($table) !== null)->toBe($isSheet);
+    })->with([[29, false], [30, true], [31, true]]);
+
     it('is found where a third of the rim is something else, and not where half of it is', function () {
         $strip = static fn (bool $two): Photo => Painted::cells(static fn (int $x, int $y): ?array => match (true) {
             $y < 12, $two && $x < 16 && $y < 70 => [20, 30, 140],

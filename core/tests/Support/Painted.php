@@ -23,17 +23,7 @@ final class Painted
     /** @param  Closure(int, int): array{int|float, int|float, int|float}  $colour  of a pixel: red, green, blue, rounded here */
     public static function photo(Closure $colour, int $width = self::WIDTH, int $height = self::HEIGHT): Photo
     {
-        $image = imagecreatetruecolor(max(1, $width), max(1, $height));
-        for ($y = 0; $y < $height; $y++) {
-            for ($x = 0; $x < $width; $x++) {
-                [$r, $g, $b] = array_map(static fn (int|float $c): int => max(0, min(255, (int) round($c))), $colour($x, $y));
-                imagesetpixel($image, $x, $y, $r << 16 | $g << 8 | $b);
-            }
-        }
-        ob_start();
-        imagepng($image, null, 1);
-
-        return Photo::of((string) ob_get_clean());
+        return self::squares($colour, $width, $height, 1);
     }
 
     /**
@@ -44,10 +34,26 @@ final class Painted
      */
     public static function cells(Closure $colour, array $ground = [200, 190, 170]): Photo
     {
-        return self::photo(static fn (int $x, int $y): array => $colour(
-            intdiv($x, PhotoGround::CELL),
-            intdiv($y, PhotoGround::CELL),
-        ) ?? $ground);
+        $at = static fn (int $x, int $y): array => $colour($x, $y) ?? $ground;
+
+        return self::squares($at, self::CELLS_WIDE, self::CELLS_HIGH, PhotoGround::CELL);
+    }
+
+    /** @param  Closure(int, int): array{int|float, int|float, int|float}  $colour  of a square of so many pixels */
+    private static function squares(Closure $colour, int $wide, int $high, int $px): Photo
+    {
+        $image = imagecreatetruecolor(max(1, $wide * $px), max(1, $high * $px));
+        for ($y = 0; $y < $high; $y++) {
+            for ($x = 0; $x < $wide; $x++) {
+                [$r, $g, $b] = array_map(static fn (int|float $c): int => max(0, min(255, (int) round($c))), $colour($x, $y));
+                $rgb = $r << 16 | $g << 8 | $b;
+                imagefilledrectangle($image, $x * $px, $y * $px, $x * $px + $px - 1, $y * $px + $px - 1, $rgb);
+            }
+        }
+        ob_start();
+        imagepng($image, null, 1);
+
+        return Photo::of((string) ob_get_clean());
     }
 
     /**

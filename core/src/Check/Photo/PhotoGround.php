@@ -34,6 +34,18 @@ final readonly class PhotoGround
     /** So much of the rim must be ground. */
     private const PLAIN = 0.6;
 
+    /** The median of the length of three normal numbers, and what is farther from a surface than so many of these, in sigma. */
+    private const MEDIAN = 1.54;
+
+    private const FAR = 3 * self::MEDIAN;
+
+    /** A camera's own noise, and more grain than any wool can be told from, grey values; looked at again so many times. */
+    private const NOISE = 1.0;
+
+    private const GRAIN = 14.0;
+
+    private const ROUNDS = 5;
+
     /** What differs by more than so many sigma, and by so many grey values, stands on the ground. */
     private const SIGMAS = 5.0;
 
@@ -87,10 +99,7 @@ final readonly class PhotoGround
         if (count($sheet) < self::SHEET * $all) {
             return null;
         }
-        $inside = [];
-        for ($i = 0; $i < $all; $i++) {
-            $inside[] = isset($sheet[$i]);
-        }
+        $inside = array_map(static fn (int $i): bool => isset($sheet[$i]), range(0, $all - 1));
         try {
             return self::within($photo, $inside, $this->width, $this->height, self::HEM);
         } catch (PhotoRefused) {
@@ -112,24 +121,7 @@ final readonly class PhotoGround
         }
         $deep = DistanceTransform::within($inside, $width);
         [$rows, $values] = self::rim($cells, $deep, $width, $height);
-        $kept = self::likeMost($rows, $values);
-        $surface = [];
-        $sigma = 255.0;
-        for ($round = 0; $round < 5; $round++) {
-            $surface = self::surface($rows, $values, $kept) ?? throw PhotoRefused::busyGround();
-            $off = [];
-            foreach ($rows as $i => $row) {
-                $off[] = self::off($surface, $row, $values[$i]);
-            }
-            $sorted = $off;
-            sort($sorted);
-            // The median of the length of three normal numbers is 1.54 sigma.
-            $sigma = max(1.0, $sorted[intdiv(count($sorted), 2)] / 1.54);
-            $kept = array_keys(array_filter($off, static fn (float $o): bool => $o < 3 * 1.54 * $sigma));
-        }
-        if (count($kept) < self::PLAIN * count($rows) || $sigma > 14.0) {
-            throw PhotoRefused::busyGround();
-        }
+        [$surface, $sigma] = self::fitted($rows, $values);
         $middle = self::at($surface, self::row(0.5, 0.5));
         if (max($middle) < self::DARK) {
             throw PhotoRefused::tooDark();
@@ -148,6 +140,35 @@ final readonly class PhotoGround
         }
 
         return new self(self::cleaned($foreground, $width), $width, $height, $dim);
+    }
+
+    /**
+     * The surface of what most of the rim is, and how grained it is.
+     *
+     * @param  non-empty-list<list<float>>  $rows
+     * @param  non-empty-list<array{float, float, float}>  $values
+     * @return array{list<list<float>>, float} its factors, and sigma in grey values
+     *
+     * @throws PhotoRefused if there is none
+     */
+    private static function fitted(array $rows, array $values): array
+    {
+        $kept = self::likeMost($rows, $values);
+        $surface = [];
+        $sigma = INF;
+        for ($round = 0; $round < self::ROUNDS; $round++) {
+            $surface = self::surface($rows, $values, $kept) ?? throw PhotoRefused::busyGround();
+            $off = array_map(static fn (array $row, array $value): float => self::off($surface, $row, $value), $rows, $values);
+            $sorted = $off;
+            sort($sorted);
+            $sigma = max(self::NOISE, $sorted[intdiv(count($sorted), 2)] / self::MEDIAN);
+            $kept = array_keys(array_filter($off, static fn (float $o): bool => $o < self::FAR * $sigma));
+        }
+        if (count($kept) < self::PLAIN * count($rows) || $sigma > self::GRAIN) {
+            throw PhotoRefused::busyGround();
+        }
+
+        return [$surface, $sigma];
     }
 
     /**
