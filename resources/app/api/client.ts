@@ -1,94 +1,26 @@
 import type {
-  ArchivePreview,
   ArchiveTaken,
-  Between,
-  Board,
   BreakdownAtWork,
   BreakdownQueued,
-  Build,
-  CardPage,
-  Devices,
-  ColourTaken,
-  CopiesTold,
-  Diary,
-  FaceCopied,
-  FaceGrid,
   FaceMarks,
-  FacePieces,
-  FaceWork,
-  FigureWool,
-  Glance,
-  Kept,
-  Layings,
+  PlacedMarks,
   LogEntry,
   NeedlesAtHand,
-  NeedlesEye,
-  Overlay,
-  Paired,
-  PairingCode,
-  PictureTaken,
-  Place,
-  PiecePut,
-  PlacedMarks,
-  Hand,
-  MeasuredParts,
-  Closing,
-  ColourwaysTold,
-  KitTold,
   SetKept,
   SetMember,
-  Sets,
-  SetSittings,
-  SewnPattern,
-  Things,
-  ThingTaken,
-  MendMade,
-  PartChecked,
-  Remedies,
-  Revision,
-  Revisions,
-  Shown,
-  Signs,
-  Photos,
-  Pulled,
-  SchoolChosen,
-  Ramp,
-  Recipes,
-  Edited,
   Reserve,
-  SavedFigure,
   Seen,
-  Session,
-  SharedLinks,
-  Told,
-  Shapes,
-  SheetFound,
-  SheetRead,
-  Shopping,
-  SideSeen,
-  Sizing,
-  SplitGrams,
-  StepPicture,
-  StepsDone,
-  Supply,
-  SwatchKept,
-  Trade,
-  Turning,
   Wool,
-  Wools,
 } from './types/answers'
+import type { Files, Routes } from './types/routes'
 import { isKept, keepAnswer, keptAnswer } from '../away/kept'
 import { whose } from '../state/own'
 import { askWhich } from '../state/figure/stale'
 import { answers, isAway } from '../away/network'
 import { canWait, handOver, wait, waiting, type Waiting } from '../away/outbox'
-import type { Armature } from './types/armature'
-import type { BalanceSheet } from './types/balance'
 import type { Brush, Figure } from './types/figure'
 import type { ImpaFlat } from './types/flat'
 import type { ImpaPhotoCheck as PhotoFound } from './types/photo-check'
-import type { ImpaSetPlan as SetPlan } from './types/set-plan'
-import type { Schedule } from './types/schedule'
 
 /** What is done where something is here already, and otherwise than in the archive. */
 export type ArchiveConflict = 'keep' | 'replace' | 'both'
@@ -127,27 +59,7 @@ export interface PhotoOf {
 }
 
 /** Edits that PHP makes: cuts, and everyday ones. */
-export type EditAct =
-  | 'split'
-  | 'merge'
-  | 'lasso'
-  | 'to-detail'
-  | 'to-part'
-  | 'remove'
-  | 'double'
-  | 'twin'
-  | 'paint'
-  | 'add'
-  | 'mend'
-  | 'part-pair'
-  | 'axis'
-  | 'gather'
-  | 'resize'
-  | 'fasten'
-  | 'put'
-  | 'forwards'
-  | 'round'
-  | 'height'
+export type EditAct = keyof Routes extends infer R ? (R extends `POST edits/${infer Act}` ? Act : never) : never
 export type View = Seen['views'][number]
 /** How a part is sewn from felt. */
 export interface SewingWish {
@@ -219,6 +131,11 @@ export class Refusal extends Error {
 /** Whoever waits this long for what is kept here as well is not waiting for an answer any more, milliseconds. */
 const GIVEN_UP_MS = 8000
 
+interface Options {
+  signal?: AbortSignal
+  keepalive?: boolean
+}
+
 function token(): string {
   const cookie = document.cookie.split('; ').find((c) => c.startsWith('XSRF-TOKEN='))
   return cookie ? decodeURIComponent(cookie.slice('XSRF-TOKEN='.length)) : ''
@@ -229,7 +146,7 @@ function send(
   path: string,
   body: unknown,
   accept: string,
-  options: { signal?: AbortSignal; keepalive?: boolean },
+  options: Options,
   isAgain = false,
 ): Promise<Response> {
   const isFile = body instanceof Blob
@@ -293,12 +210,30 @@ const refused = (status: number, problem: Problem) =>
     problem,
   )
 
-async function ask<T>(
-  method: string,
-  path: string,
+type Method = 'GET' | 'POST' | 'PUT' | 'DELETE'
+/** Every path that a method has, by what formats/ says, and what may be asked after it. */
+type Path<M extends Method, All = Routes> = keyof All extends infer R
+  ? R extends `${M} ${infer P}`
+    ? Asked<P>
+    : never
+  : never
+type Asked<P extends string> = P | `${P}?${string}`
+type Bare<P extends string> = P extends `${infer Before}?${string}` ? Before : P
+/** What is answered there. */
+type Answer<M extends Method, P extends string> = `${M} ${Bare<P>}` extends infer R
+  ? R extends keyof Routes
+    ? Routes[R]
+    : never
+  : never
+
+const ask = <M extends Method, P extends Path<M>>(
+  method: M,
+  path: P,
   body?: unknown,
-  options: { signal?: AbortSignal; keepalive?: boolean } = {},
-): Promise<T> {
+  options: Options = {},
+): Promise<Answer<M, P>> => askAny(method, path, body, options)
+
+async function askAny<T>(method: string, path: string, body?: unknown, options: Options = {}): Promise<T> {
   if (isAway()) return askFromAway<T>(method, path, body, options)
   return answerOf<T>(await send(method, path, body, 'application/json', options))
 }
@@ -307,15 +242,15 @@ async function ask<T>(
  * Writes what another window may have changed meanwhile: then it is asked which one is to stand, and what the other one wrote is the
  * answer, or this is written in its place.
  */
-async function revised<T>(
-  method: 'PUT' | 'POST',
-  path: string,
+async function revised<M extends 'PUT' | 'POST', P extends Path<M>>(
+  method: M,
+  path: P,
   body: Record<string, unknown>,
-  theirs: () => Promise<T>,
-): Promise<T> {
+  theirs: () => Promise<NoInfer<Answer<M, P>>>,
+): Promise<Answer<M, P>> {
   for (;;) {
     try {
-      return await ask<T>(method, path, body)
+      return await askAny<Answer<M, P>>(method, path, body)
     } catch (error) {
       if (!(error instanceof Refusal) || error.status !== 409 || typeof error.body.revision !== 'string') throw error
       if (!(await askWhich(error.message))) return theirs()
@@ -330,12 +265,7 @@ async function answerOf<T>(response: Response): Promise<T> {
 }
 
 /** Where the network may go: what was answered before stands in for the answer, and what was done waits until it is there again. */
-async function askFromAway<T>(
-  method: string,
-  path: string,
-  body: unknown,
-  options: { signal?: AbortSignal; keepalive?: boolean },
-): Promise<T> {
+async function askFromAway<T>(method: string, path: string, body: unknown, options: Options): Promise<T> {
   // What was done before comes first, or an older answer would undo it on the screen.
   if (waiting.value) await handOver(handOne)
   if (waiting.value && canWait(method, path)) return (await wait({ method, path, body })) as T
@@ -366,7 +296,7 @@ async function handOne({ method, path, body }: Waiting): Promise<{ status: numbe
 export const handOverNow = () => handOver(handOne)
 
 /** An answer that comes as a file. */
-async function file(path: string, body?: unknown): Promise<Blob> {
+async function file<B = undefined>(path: Path<B extends undefined ? 'GET' : 'POST', Files>, body?: B): Promise<Blob> {
   const response = await send(body === undefined ? 'GET' : 'POST', path, body, '*/*', {})
   if (response.ok) return response.blob()
   throw refused(response.status, (await response.json().catch(() => ({}))) as Problem)
@@ -415,7 +345,7 @@ async function queued<T>(
       void send('DELETE', `${path}/${id}`, undefined, 'application/json', {})
       throw new DOMException('Given up', 'AbortError')
     }
-    const answer = await ask<BreakdownAtWork | { problem: Problem } | T>('GET', `${path}/${id}`)
+    const answer = await askAny<BreakdownAtWork | { problem: Problem } | T>('GET', `${path}/${id}`)
     if (answer && typeof answer === 'object' && 'problem' in answer)
       throw refused(answer.problem.status ?? 500, answer.problem)
     if (!answer || typeof answer !== 'object' || !('doing' in answer)) return answer as T
@@ -428,54 +358,52 @@ async function queued<T>(
 let throwing: Promise<unknown> = Promise.resolve()
 
 export const api = {
-  shelf: (page: number) => ask<CardPage>('GET', `figures?page=${page}`),
-  bin: (page: number) => throwing.then(() => ask<CardPage>('GET', `bin?page=${page}`)),
-  restore: (id: number) => ask<void>('POST', `bin/${id}/restore`),
-  emptyBin: () => ask<void>('DELETE', 'bin'),
-  figure: (id: number) => ask<SavedFigure>('GET', `figures/${id}`),
-  lay: (document: Figure, picture: number | null) => ask<SavedFigure>('POST', 'figures', { document, picture }),
+  shelf: (page: number) => ask('GET', `figures?page=${page}`),
+  bin: (page: number) => throwing.then(() => ask('GET', `bin?page=${page}`)),
+  restore: (id: number) => ask('POST', `bin/${id}/restore`),
+  emptyBin: () => ask('DELETE', 'bin'),
+  figure: (id: number) => ask('GET', `figures/${id}`),
+  lay: (document: Figure, picture: number | null) => ask('POST', 'figures', { document, picture }),
   save: (id: number, revision: number, document: Figure, keepalive = false) =>
-    ask<SavedFigure>('PUT', `figures/${id}`, { revision, document }, { keepalive }),
+    ask('PUT', `figures/${id}`, { revision, document }, { keepalive }),
   throwAway: (id: number) => {
-    const thrown = ask<void>('DELETE', `figures/${id}`)
+    const thrown = ask('DELETE', `figures/${id}`)
     throwing = thrown.catch(() => undefined)
     return thrown
   },
-  board: (document: Figure, signal?: AbortSignal) => ask<Board>('POST', 'board', { document }, { signal }),
-  turning: (document: Figure, signal?: AbortSignal) => ask<Turning>('POST', 'board/turning', { document }, { signal }),
-  trade: () => ask<Trade>('GET', 'trade'),
-  rescale: (document: Figure, heightMm: number) => ask<Board>('POST', 'board', { document, rescale: true, heightMm }),
-  face: (document: Figure, part: string, signal?: AbortSignal) =>
-    ask<FaceGrid>('POST', 'face', { document, part }, { signal }),
+  board: (document: Figure, signal?: AbortSignal) => ask('POST', 'board', { document }, { signal }),
+  turning: (document: Figure, signal?: AbortSignal) => ask('POST', 'board/turning', { document }, { signal }),
+  trade: () => ask('GET', 'trade'),
+  rescale: (document: Figure, heightMm: number) => ask('POST', 'board', { document, rescale: true, heightMm }),
+  face: (document: Figure, part: string, signal?: AbortSignal) => ask('POST', 'face', { document, part }, { signal }),
   faceAdvice: (document: Figure, part: string, signal?: AbortSignal) =>
-    ask<FaceWork>('POST', 'face/advice', { document, part }, { signal }),
-  laying: (document: Figure, part: string) => ask<Layings>('POST', 'face/laying', { document, part }),
+    ask('POST', 'face/advice', { document, part }, { signal }),
+  laying: (document: Figure, part: string) => ask('POST', 'face/laying', { document, part }),
   between: (document: Figure, part: string, points: [[number, number], [number, number]]) =>
-    ask<Between>('POST', 'face/between', { document, part, points }),
+    ask('POST', 'face/between', { document, part, points }),
   faceMarks: (document: Figure, part: string, from: string) =>
-    ask<FaceMarks>('POST', 'face/marks', { document, part, from }),
+    ask('POST', 'face/marks', { document, part, from }) as Promise<FaceMarks>,
   placeMarks: (document: Figure, part: string, at: [number, number][]) =>
-    ask<PlacedMarks>('POST', 'face/marks', { document, part, at }),
+    ask('POST', 'face/marks', { document, part, at }) as Promise<PlacedMarks>,
   keep: (document: Figure, detail: string, keep: 'drawn' | 'size') =>
-    ask<Kept>('POST', 'face/keep', { document, detail, keep }),
-  needlesEye: (document: Figure, detail: string) => ask<NeedlesEye>('POST', 'face/needles-eye', { document, detail }),
-  pieces: () => ask<FacePieces>('GET', 'face/pieces'),
+    ask('POST', 'face/keep', { document, detail, keep }),
+  needlesEye: (document: Figure, detail: string) => ask('POST', 'face/needles-eye', { document, detail }),
+  pieces: () => ask('GET', 'face/pieces'),
   putPiece: (document: Figure, part: string, kind: string, values: Record<string, number>, piece: string) =>
-    ask<PiecePut>('POST', 'face/pieces', { document, part, kind, values, piece }),
+    ask('POST', 'face/pieces', { document, part, kind, values, piece }),
   copyFace: (document: Figure, part: string, from: number, fromPart: string, instead: boolean) =>
-    ask<FaceCopied>('POST', 'face/copy', { document, part, from, fromPart, instead }),
-  needles: () => ask<NeedlesAtHand>('GET', 'needles'),
+    ask('POST', 'face/copy', { document, part, from, fromPart, instead }),
+  needles: () => ask('GET', 'needles'),
   keepBox: (box: NeedlesAtHand['box'], revision: string) =>
-    revised<NeedlesAtHand>('PUT', 'needles', { box, revision }, () => api.needles()),
+    revised('PUT', 'needles', { box, revision }, () => api.needles()),
   keepNeedles: (gauges: number[], revision: string) =>
-    revised<NeedlesAtHand>('PUT', 'needles', { gauges, revision }, () => api.needles()),
+    revised('PUT', 'needles', { gauges, revision }, () => api.needles()),
   afar: (document: Figure, part: string, metres: number) => file('face/afar', { document, part, metres }),
   faceSheets: (document: Figure, part: string, as: 'pdf' | 'svg', paper: PaperSize) =>
     file('face/sheets', { document, part, as, paper }),
-  picture: (file: Blob) => ask<PictureTaken>('POST', 'pictures', file),
-  sheet: (picture: number) => ask<SheetFound>('GET', `pictures/${picture}/sheet`),
-  straighten: (picture: number, corners: [number, number][]) =>
-    ask<PictureTaken>('POST', `pictures/${picture}/sheet`, { corners }),
+  picture: (file: Blob) => ask('POST', 'pictures', file),
+  sheet: (picture: number) => ask('GET', `pictures/${picture}/sheet`),
+  straighten: (picture: number, corners: [number, number][]) => ask('POST', `pictures/${picture}/sheet`, { corners }),
   breakDown: (
     picture: number,
     wishes: SeeingWishes,
@@ -486,139 +414,137 @@ export const api = {
     document?: Figure,
   ) => lines<Seen>('breakdown', { picture, ...wishes, name, file: fileName, document }, onProgress, signal),
   glance: (picture: number, wishes: Pick<SeeingWishes, 'shades' | 'figure' | 'brushes'>) =>
-    ask<Glance>('POST', 'breakdown/glance', { picture, ...wishes }),
-  edit: (document: Figure, act: EditAct, more: object) => ask<Edited>('POST', `edits/${act}`, { document, ...more }),
-  things: (document: Figure) => ask<Things>('POST', 'things', { document }),
-  takenThing: (document: Figure, thing: string) => ask<ThingTaken>('POST', 'things/taken', { document, thing }),
-  balance: (document: Figure) => ask<BalanceSheet>('POST', 'balance', { document }),
+    ask('POST', 'breakdown/glance', { picture, ...wishes }),
+  edit: (document: Figure, act: EditAct, more: object) => ask('POST', `edits/${act}`, { document, ...more }),
+  things: (document: Figure) => ask('POST', 'things', { document }),
+  takenThing: (document: Figure, thing: string) => ask('POST', 'things/taken', { document, thing }),
+  balance: (document: Figure) => ask('POST', 'balance', { document }),
   sizing: (document: Figure, wish: { by: 'height' | 'part' | 'object' } & Record<string, unknown>) =>
-    ask<Sizing>('POST', 'sizing', { document, ...wish }),
+    ask('POST', 'sizing', { document, ...wish }),
   sideView: (document: Figure, picture: number, facesLeft: boolean, fileName: string) =>
-    ask<SideSeen>('POST', 'side-view', { document, picture, facesLeft, file: fileName }),
-  agreement: (document: Figure, picture: number) => ask<Overlay>('POST', 'agreement', { document, picture }),
+    ask('POST', 'side-view', { document, picture, facesLeft, file: fileName }),
+  agreement: (document: Figure, picture: number) => ask('POST', 'agreement', { document, picture }),
   match: (document: Figure) => file('render', { document, match: true }),
   sizeCards: (document: Figure, as: 'pdf' | 'svg', paper: PaperSize) => file('size-cards', { document, as, paper }),
-  tryCure: (document: Figure, kind: string) => ask<Pulled>('POST', 'balance/try', { document, kind }),
-  armature: (document: Figure, all: boolean, stock?: number[]) =>
-    ask<Armature>('POST', 'armature', { document, all, stock }),
-  layWires: (document: Figure, all: boolean) => ask<Pulled>('POST', 'armature/lay', { document, all }),
-  drawWire: (document: Figure) => ask<Pulled>('POST', 'armature/draw', { document }),
+  tryCure: (document: Figure, kind: string) => ask('POST', 'balance/try', { document, kind }),
+  armature: (document: Figure, all: boolean, stock?: number[]) => ask('POST', 'armature', { document, all, stock }),
+  layWires: (document: Figure, all: boolean) => ask('POST', 'armature/lay', { document, all }),
+  drawWire: (document: Figure) => ask('POST', 'armature/draw', { document }),
   bendingSheet: (document: Figure, all: boolean, paper: PaperSize) => file('armature/bend', { document, all, paper }),
-  build: (document: Figure) => ask<Build>('POST', 'build', { document }),
+  build: (document: Figure) => ask('POST', 'build', { document }),
   chooseSchool: (document: Figure, question: string, value: string) =>
-    ask<SchoolChosen>('POST', 'build/school', { document, question, value }),
-  stepPicture: (document: Figure, step: string) => ask<StepPicture>('POST', 'build/picture', { document, step }),
+    ask('POST', 'build/school', { document, question, value }),
+  stepPicture: (document: Figure, step: string) => ask('POST', 'build/picture', { document, step }),
   pullStep: (document: Figure, step: string, forward: boolean) =>
-    ask<Pulled>('POST', 'build/pull', { document, step, forward }),
+    ask('POST', 'build/pull', { document, step, forward }),
   workSheet: (document: Figure, paper: PaperSize) => file('build/paper', { document, paper }),
   schedule: (document: Figure, evenings: Evenings, done: string[]) =>
-    ask<Schedule>('POST', 'schedule', { document, ...evenings, done }),
+    ask('POST', 'schedule', { document, ...evenings, done }),
   calendar: (document: Figure, evenings: Evenings, done: string[]) =>
     file('schedule/calendar', { document, ...evenings, done }),
-  present: (id: number, step: string) => ask<StepsDone>('PUT', `figures/${id}/present`, { step }),
-  diary: (id: number) => ask<Diary>('GET', `figures/${id}/log`),
+  present: (id: number, step: string) => ask('PUT', `figures/${id}/present`, { step }),
+  diary: (id: number) => ask('GET', `figures/${id}/log`),
   logTime: (id: number, step: string, from: number, to: number) =>
-    ask<Diary>('POST', `figures/${id}/log/time`, { step, from, to }),
-  logEntry: (id: number, entry: Partial<LogEntry>) => ask<Diary>('POST', `figures/${id}/log`, entry),
-  dropEntry: (id: number, uuid: string) => ask<Diary>('DELETE', `figures/${id}/log/${uuid}`),
-  photos: (id: number) => ask<Photos>('GET', `figures/${id}/photos`),
+    ask('POST', `figures/${id}/log/time`, { step, from, to }),
+  logEntry: (id: number, entry: Partial<LogEntry>) => ask('POST', `figures/${id}/log`, entry),
+  dropEntry: (id: number, uuid: string) => ask('DELETE', `figures/${id}/log/${uuid}`),
+  photos: (id: number) => ask('GET', `figures/${id}/photos`),
   checkPhoto: (id: number, document: Figure, picture: number, how: PhotoOf) =>
-    ask<Photos>('POST', `figures/${id}/photos`, { document, picture, ...how }),
-  dropPhoto: (id: number, photo: number) => ask<Photos>('DELETE', `figures/${id}/photos/${photo}`),
+    ask('POST', `figures/${id}/photos`, { document, picture, ...how }),
+  dropPhoto: (id: number, photo: number) => ask('DELETE', `figures/${id}/photos/${photo}`),
   benchCamera: (document: Figure, how: PhotoOf, seed: number, marker: boolean) =>
-    ask<PictureTaken>('POST', 'check/camera', { document, view: how.view, part: how.part, seed, marker }),
+    ask('POST', 'check/camera', { document, view: how.view, part: how.part, seed, marker }),
   markerSheet: (document: Figure, paper: PaperSize) => file('check/marker', { document, paper }),
-  sets: () => ask<Sets>('GET', 'sets'),
-  set: (id: number) => ask<SetKept>('GET', `sets/${id}`),
-  laySet: (name: string, members: SetMember[]) => ask<SetKept>('POST', 'sets', { name, members }),
-  keepSet: (set: SetKept) => ask<SetKept>('PUT', `sets/${set.id}`, set),
-  dropSet: (id: number) => ask<Sets>('DELETE', `sets/${id}`),
+  sets: () => ask('GET', 'sets'),
+  set: (id: number) => ask('GET', `sets/${id}`),
+  laySet: (name: string, members: SetMember[]) => ask('POST', 'sets', { name, members }),
+  keepSet: (set: SetKept) => ask('PUT', `sets/${set.id}`, set),
+  dropSet: (id: number) => ask('DELETE', `sets/${id}`),
   setAsideForSet: (id: number, reserve: Reserve, revision: string) =>
-    revised<SetKept>('PUT', `sets/${id}/aside`, { reserve, revision }, () => api.set(id)),
-  giveBackForSet: (id: number) => ask<SetKept>('DELETE', `sets/${id}/aside`),
-  planSet: (set: SetSent, reserve: Reserve) => ask<SetPlan>('POST', 'set/plan', { ...set, reserve }),
-  setSittings: (set: SetSent, minutes: number) => ask<SetSittings>('POST', 'set/sittings', { ...set, minutes }),
+    revised('PUT', `sets/${id}/aside`, { reserve, revision }, () => api.set(id)),
+  giveBackForSet: (id: number) => ask('DELETE', `sets/${id}/aside`),
+  planSet: (set: SetSent, reserve: Reserve) => ask('POST', 'set/plan', { ...set, reserve }),
+  setSittings: (set: SetSent, minutes: number) => ask('POST', 'set/sittings', { ...set, minutes }),
   colourways: (figure: number, colours: string[], by: 'hue' | 'swap' | 'stash', count: number) =>
-    ask<ColourwaysTold>('POST', 'set/colourways', { figure, colours, by, count }),
-  shopForSet: (set: SetSent, reserve: Reserve) => ask<Shopping>('POST', 'set/shopping', { ...set, reserve }),
+    ask('POST', 'set/colourways', { figure, colours, by, count }),
+  shopForSet: (set: SetSent, reserve: Reserve) => ask('POST', 'set/shopping', { ...set, reserve }),
   setShoppingFile: (set: SetSent, reserve: Reserve, paper: PaperSize) =>
     file('set/shopping', { ...set, reserve, paper, as: 'pdf' }),
   booklet: (id: number, document: Figure, wish: BookletWish) => file(`figures/${id}/booklet`, { document, ...wish }),
-  takeBooklet: (booklet: unknown) => ask<SavedFigure>('POST', 'booklets', booklet),
+  takeBooklet: (booklet: unknown) => ask('POST', 'booklets', booklet),
   show: (document: Figure, where: { place: string } & Record<string, number | string>) =>
-    ask<Shown>('POST', 'show', { document, ...where }),
-  flat: (document: Figure, sheet: ImpaFlat['sheet']) => ask<ImpaFlat>('POST', 'flat', { document, sheet }),
+    ask('POST', 'show', { document, ...where }),
+  flat: (document: Figure, sheet: ImpaFlat['sheet']) => ask('POST', 'flat', { document, sheet }),
   flatTemplates: (document: Figure, sheet: ImpaFlat['sheet'], mirrored: boolean, as: 'pdf' | 'svg', paper: PaperSize) =>
     file('flat/templates', { document, sheet, mirrored, as, paper }),
-  pattern: (document: Figure, wish: SewingWish) => ask<SewnPattern>('POST', 'flat/pattern', { document, ...wish }),
+  pattern: (document: Figure, wish: SewingWish) => ask('POST', 'flat/pattern', { document, ...wish }),
   patternSheet: (document: Figure, wish: SewingWish, as: 'pdf' | 'svg', paper: PaperSize) =>
     file('flat/pattern/sheet', { document, ...wish, as, paper }),
-  kit: (wish: KitWish) => ask<KitTold>('POST', 'kit', wish),
+  kit: (wish: KitWish) => ask('POST', 'kit', wish),
   kitLabels: (wish: KitWish, labels: string) => file('kit/labels', { ...wish, labels }),
   kitSheet: (wish: KitWish, paper: PaperSize) => file('kit/sheet', { ...wish, paper }),
   memberPicture: (member: SetMember) => file('set/picture', { member }),
-  closing: (id: number) => ask<Closing>('GET', `figures/${id}/closing`),
-  lookAt: (id: number, kind: string, done: boolean) => ask<Closing>('PUT', `figures/${id}/closing/${kind}`, { done }),
+  closing: (id: number) => ask('GET', `figures/${id}/closing`),
+  lookAt: (id: number, kind: string, done: boolean) => ask('PUT', `figures/${id}/closing/${kind}`, { done }),
   keepNext: (id: number, next: string, revision: string) =>
-    revised<Closing>('PUT', `figures/${id}/closing`, { next, revision }, () => api.closing(id)),
+    revised('PUT', `figures/${id}/closing`, { next, revision }, () => api.closing(id)),
   finishedCard: (id: number, paper: PaperSize) => file(`figures/${id}/card`, { paper }),
-  signs: () => ask<Signs>('GET', 'mend'),
+  signs: () => ask('GET', 'mend'),
   remedies: (document: Figure, sign: string, about: string, answers: Record<string, number>) =>
-    ask<Remedies>('POST', 'mend', { document, sign, about, ...answers }),
+    ask('POST', 'mend', { document, sign, about, ...answers }),
   mended: (id: number, mend: { uuid: string; text: string; mg: number; colour: string }) =>
-    ask<MendMade>('POST', `figures/${id}/mends`, mend),
-  measuredParts: (id: number) => ask<MeasuredParts>('GET', `figures/${id}/parts`),
+    ask('POST', `figures/${id}/mends`, mend),
+  measuredParts: (id: number) => ask('GET', `figures/${id}/parts`),
   /** Kept instead of the record that was seen; empty where none was. */
   checkPart: (id: number, document: Figure, piece: PieceMeasured, instead: string) =>
-    revised<PartChecked>('POST', `figures/${id}/parts`, { document, ...piece, instead }, () =>
-      ask<PartChecked>('POST', `figures/${id}/parts`, { document, ...piece, keep: false, sure: true }),
+    revised('POST', `figures/${id}/parts`, { document, ...piece, instead }, () =>
+      ask('POST', `figures/${id}/parts`, { document, ...piece, keep: false, sure: true }),
     ),
-  dropPart: (id: number, uuid: string) => ask<MeasuredParts>('DELETE', `figures/${id}/parts/${uuid}`),
+  dropPart: (id: number, uuid: string) => ask('DELETE', `figures/${id}/parts/${uuid}`),
   followPart: (document: Figure, part: string, sizes: Pick<PieceMeasured, 'widthMm' | 'heightMm' | 'depthMm'>) =>
-    ask<Pulled>('POST', 'check/follow', { document, part, ...sizes }),
-  hand: () => ask<Hand>('GET', 'hand'),
-  handPiece: (piece: Omit<PieceMeasured, 'part' | 'twin' | 'keep'> & PieceMade) => ask<Hand>('POST', 'hand', piece),
+    ask('POST', 'check/follow', { document, part, ...sizes }),
+  hand: () => ask('GET', 'hand'),
+  handPiece: (piece: Omit<PieceMeasured, 'part' | 'twin' | 'keep'> & PieceMade) => ask('POST', 'hand', piece),
   handAside: (id: string, aside: boolean, revision: string) =>
-    revised<Hand>('PUT', `hand/${id}`, { aside, revision }, () => api.hand()),
-  handDrop: (id: string) => ask<Hand>('DELETE', `hand/${id}`),
-  handOver: (back: boolean) => ask<Hand>('POST', 'hand/over', { back }),
+    revised('PUT', `hand/${id}`, { aside, revision }, () => api.hand()),
+  handDrop: (id: string) => ask('DELETE', `hand/${id}`),
+  handOver: (back: boolean) => ask('POST', 'hand/over', { back }),
   render: (document: Figure, px: number) => file('render', { document, px }),
-  revisions: (id: number) => ask<Revisions>('GET', `figures/${id}/revisions`),
-  revision: (id: number, revision: number) => ask<Revision>('GET', `figures/${id}/revisions/${revision}`),
+  revisions: (id: number) => ask('GET', `figures/${id}/revisions`),
+  revision: (id: number, revision: number) => ask('GET', `figures/${id}/revisions/${revision}`),
   branch: (id: number, wish: { name: string; percent: number; colours: Record<string, string>; revision?: number }) =>
-    ask<SavedFigure>('POST', `figures/${id}/branch`, wish),
-  steps: (id: number) => ask<StepsDone>('GET', `figures/${id}/steps`),
+    ask('POST', `figures/${id}/branch`, wish),
+  steps: (id: number) => ask('GET', `figures/${id}/steps`),
   mark: (id: number, step: string, done: boolean) =>
-    ask<StepsDone>(done ? 'PUT' : 'DELETE', `figures/${id}/steps/${encodeURIComponent(step)}`),
-  wools: () => ask<Wools>('GET', 'wools'),
-  addWool: (wool: Partial<WoolEntry>) => ask<Wool>('POST', 'wools', wool),
+    ask(done ? 'PUT' : 'DELETE', `figures/${id}/steps/${encodeURIComponent(step)}`),
+  wools: () => ask('GET', 'wools'),
+  addWool: (wool: Partial<WoolEntry>) => ask('POST', 'wools', wool),
   changeWool: (id: number, wool: Partial<WoolEntry>, revision: string) =>
-    revised<Wool>('PUT', `wools/${id}`, { ...wool, revision }, async () => {
+    revised('PUT', `wools/${id}`, { ...wool, revision }, async () => {
       const now = (await api.wools()).wools.find((w) => w.id === id)
       if (now) return now
       throw new Refusal(404, 'This wool was thrown away in another window.')
     }),
-  throwWool: (id: number) => ask<void>('DELETE', `wools/${id}`),
-  restoreWool: (id: number) => ask<Wool>('POST', `wools/${id}/restore`),
-  weigh: (id: number, grams: number) => ask<Wool>('POST', `wools/${id}/weighings`, { grams }),
+  throwWool: (id: number) => ask('DELETE', `wools/${id}`),
+  restoreWool: (id: number) => ask('POST', `wools/${id}/restore`),
+  weigh: (id: number, grams: number) => ask('POST', `wools/${id}/weighings`, { grams }),
   stashFile: (as: 'csv' | 'gpl') => file(`wools.${as}`),
-  readSheet: (base64: string, as: 'csv' | 'gpl', apply: boolean) =>
-    ask<SheetRead>('POST', 'wool-sheet', { base64, as, apply }),
+  readSheet: (base64: string, as: 'csv' | 'gpl', apply: boolean) => ask('POST', 'wool-sheet', { base64, as, apply }),
   woolColour: (
     picture: number,
     wish: { x: number; y: number; cardX: number; cardY: number; by: 'grey' | 'white' | 'none' },
-  ) => ask<ColourTaken>('POST', 'wool-colour', { picture, ...wish }),
+  ) => ask('POST', 'wool-colour', { picture, ...wish }),
   recipes: (hex: string, grams: number, most: number, figure: number, of: { document: Figure; colour: string }) =>
-    ask<Recipes>('POST', 'recipes', { hex, grams, most, figure, ...of }),
-  ramp: (from: string, to: string, steps: number) => ask<Ramp>('POST', 'ramp', { from, to, steps }),
-  addSwatch: (percent: Record<number, number>, hex: string) => ask<SwatchKept>('POST', 'swatches', { percent, hex }),
+    ask('POST', 'recipes', { hex, grams, most, figure, ...of }),
+  ramp: (from: string, to: string, steps: number) => ask('POST', 'ramp', { from, to, steps }),
+  addSwatch: (percent: Record<number, number>, hex: string) => ask('POST', 'swatches', { percent, hex }),
   supply: (document: Figure, figure: number, reserve: Reserve, signal?: AbortSignal) =>
-    ask<Supply>('POST', 'supply', { document, figure, reserve }, { signal }),
-  split: (grams: number, ratio: number[]) => ask<SplitGrams>('POST', 'supply/split', { grams, ratio }),
+    ask('POST', 'supply', { document, figure, reserve }, { signal }),
+  split: (grams: number, ratio: number[]) => ask('POST', 'supply/split', { grams, ratio }),
   portionsSheet: (document: Figure, figure: number, paper: PaperSize) =>
     file('supply/portions', { document, figure, paper }),
   shopping: (document: Figure, figure: number, reserve: Reserve, shop: ShopMood) =>
-    ask<Shopping>('POST', 'supply/shopping', { document, figure, reserve, shop }),
+    ask('POST', 'supply/shopping', { document, figure, reserve, shop }),
   shoppingFile: (
     document: Figure,
     figure: number,
@@ -627,24 +553,23 @@ export const api = {
     as: 'pdf' | 'csv',
     paper: PaperSize,
   ) => file('supply/shopping', { document, figure, reserve, shop, as, paper }),
-  figureWool: (id: number) => ask<FigureWool>('GET', `figures/${id}/wool`),
+  figureWool: (id: number) => ask('GET', `figures/${id}/wool`),
   setAside: (id: number, reserve: Reserve, revision: string) =>
-    revised<FigureWool>('PUT', `figures/${id}/wool`, { reserve, revision }, () => api.figureWool(id)),
-  release: (id: number) => ask<FigureWool>('DELETE', `figures/${id}/wool`),
-  finishWool: (id: number, used: Record<number, number>) =>
-    ask<FigureWool>('POST', `figures/${id}/wool/finish`, { used }),
-  devices: () => ask<Devices>('GET', 'devices'),
-  pairingCode: () => ask<PairingCode>('POST', 'devices/code'),
-  sendAway: (device: number) => ask<Devices>('DELETE', `devices/${device}`),
-  pair: (code: string, name: string) => ask<Paired>('POST', 'pair', { code, name }),
-  place: () => ask<Place>('GET', 'place'),
-  here: (page: string) => ask<Place>('PUT', 'place', { page }),
-  copies: () => ask<CopiesTold>('GET', 'copies'),
-  copyNow: () => ask<CopiesTold>('POST', 'copies'),
+    revised('PUT', `figures/${id}/wool`, { reserve, revision }, () => api.figureWool(id)),
+  release: (id: number) => ask('DELETE', `figures/${id}/wool`),
+  finishWool: (id: number, used: Record<number, number>) => ask('POST', `figures/${id}/wool/finish`, { used }),
+  devices: () => ask('GET', 'devices'),
+  pairingCode: () => ask('POST', 'devices/code'),
+  sendAway: (device: number) => ask('DELETE', `devices/${device}`),
+  pair: (code: string, name: string) => ask('POST', 'pair', { code, name }),
+  place: () => ask('GET', 'place'),
+  here: (page: string) => ask('PUT', 'place', { page }),
+  copies: () => ask('GET', 'copies'),
+  copyNow: () => ask('POST', 'copies'),
   model: (document: Figure) => file('model', { document }),
   outlines: (document: Figure, view: string) => file('outlines', { document, view }),
   everything: () => file('archive'),
-  lookInto: (archive: Blob) => ask<ArchivePreview>('POST', 'archive/preview', archive),
+  lookInto: (archive: Blob) => ask('POST', 'archive/preview', archive),
   takeIn: (
     archive: Blob,
     conflict: ArchiveConflict,
@@ -658,15 +583,15 @@ export const api = {
       onProgress,
       signal,
     ),
-  session: () => ask<Session>('GET', 'session'),
-  signIn: (email: string, password: string) => ask<Session>('POST', 'session', { email, password }),
-  signOut: (everywhere: boolean) => ask<Session>('DELETE', 'session', { everywhere }),
-  passwordLetter: (email: string) => ask<Told>('POST', 'password', { email }),
+  session: () => ask('GET', 'session'),
+  signIn: (email: string, password: string) => ask('POST', 'session', { email, password }),
+  signOut: (everywhere: boolean) => ask('DELETE', 'session', { everywhere }),
+  passwordLetter: (email: string) => ask('POST', 'password', { email }),
   choosePassword: (email: string, token: string, password: string) =>
-    ask<Told>('PUT', 'password', { email, token, password }),
-  changePassword: (old: string, password: string) => ask<Told>('PUT', 'password/own', { old, password }),
-  links: (id: number) => ask<SharedLinks>('GET', `figures/${id}/links`),
-  shareByLink: (id: number) => ask<SharedLinks>('POST', `figures/${id}/links`),
-  endLink: (id: number, link: number) => ask<SharedLinks>('DELETE', `figures/${id}/links/${link}`),
-  catalogue: () => ask<Shapes>('GET', 'catalogue'),
+    ask('PUT', 'password', { email, token, password }),
+  changePassword: (old: string, password: string) => ask('PUT', 'password/own', { old, password }),
+  links: (id: number) => ask('GET', `figures/${id}/links`),
+  shareByLink: (id: number) => ask('POST', `figures/${id}/links`),
+  endLink: (id: number, link: number) => ask('DELETE', `figures/${id}/links/${link}`),
+  catalogue: () => ask('GET', 'catalogue'),
 }

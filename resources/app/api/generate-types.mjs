@@ -79,3 +79,60 @@ await write(
   'impa-http-1.openapi.json',
   "import type { Core, Detail, Figure, Firmness, JoinBy, Part, Shape } from './figure'\nimport type { Plan } from './plan'\nimport type { StepsSheet } from './steps'\nimport type { ImpaHand as HandSheet } from './hand'\nimport type { ImpaPhotoCheck as PhotoFound } from './photo-check'\nimport type { ImpaKit as Kit } from './kit'",
 )
+
+/** What a path answers in JSON where that is a document of a format of its own. */
+const DOCUMENTS = {
+  'impa-armature-1.schema.json': "import('./armature').Armature",
+  'impa-balance-1.schema.json': "import('./balance').BalanceSheet",
+  'impa-booklet-1.schema.json': 'Record<string, unknown>',
+  'impa-flat-1.schema.json': "import('./flat').ImpaFlat",
+  'impa-plan-1.schema.json': "import('./plan').Plan",
+  'impa-schedule-1.schema.json': "import('./schedule').Schedule",
+  'impa-set-plan-1.schema.json': "import('./set-plan').ImpaSetPlan",
+}
+function answer(schema) {
+  const of = schema.anyOf ?? schema.oneOf
+  if (of) return of.map(answer).join(' | ')
+  const name = schema.$ref?.split('/').pop()
+  if (name && schema.$ref.startsWith('#')) return `Answers.${name}`
+  if (name) return DOCUMENTS[name] ?? fail(`${name} has no type here`)
+  return schema.type === 'string' ? 'string' : 'Record<string, unknown>'
+}
+function fail(why) {
+  throw new Error(why)
+}
+
+/** By method and path, its places as what stands in them: "GET figures/${number}". */
+function key(method, path, parameters) {
+  const kind = (name) => {
+    const own = parameters.find((p) => p.name === name) ?? fail(`${path} does not say what ${name} is`)
+    return '${' + (own.schema.type === 'integer' ? 'number' : 'string') + '}'
+  }
+  const said = `${method.toUpperCase()} ${path.replace('/api/', '').replace(/\{(\w+)\}/g, (_, name) => kind(name))}`
+  return said.includes('${') ? `[route: \`${said}\`]` : `'${said}'`
+}
+const [routes, files] = [[], []]
+for (const [path, methods] of Object.entries(read('impa-http-1.openapi.json').paths))
+  for (const [method, { responses, parameters = [] }] of Object.entries(methods)) {
+    const said = key(method, path, parameters)
+    const content = Object.entries(responses).find(([status]) => status.startsWith('2'))[1].content
+    const json = content?.['application/json']
+    if (!content || json) routes.push(`  ${said}: ${json ? answer(json.schema) : 'void'}`)
+    if (content && Object.keys(content).some((type) => type !== 'application/json')) files.push(`  ${said}: Blob`)
+  }
+writeFileSync(
+  new URL('types/routes.ts', import.meta.url),
+  `// Made from formats/impa-http-1.openapi.json by npm run types. Do not edit.
+import type * as Answers from './answers'
+
+/** What is answered in JSON, by method and path below /api/. */
+export interface Routes {
+${routes.join('\n')}
+}
+
+/** What is answered as a file. */
+export interface Files {
+${files.join('\n')}
+}
+`,
+)
