@@ -287,7 +287,7 @@ function compared(array $parts, array $details, array $document, int $seed, stri
             $placed = static fn (array $p): array => $at($piece->at[0] + $p[0], $piece->at[1] + $p[1]);
             $loops = array_map(static fn (array $loop): array => array_map($placed, $loop), Silhouette::of($piece, Side::Front));
             array_push($drawnLoops, ...$loops);
-            $found[] = ['key' => $key, 'z' => $piece->at[2], 'pair' => $part->mirror, 'to' => $part->joinTo, 'cells' => cells($loops)];
+            $found[] = ['key' => $key, 'z' => $piece->at[2], 'pair' => $part->stand->mirror, 'to' => $part->join->to, 'cells' => cells($loops)];
         }
     }
     usort($found, static fn (array $a, array $b): int => $a['z'] <=> $b['z']);
@@ -331,7 +331,7 @@ function compared(array $parts, array $details, array $document, int $seed, stri
     $spots = [];
     foreach ($figure->details as $detail) {
         foreach ($figure->parts[$detail->on]->placements() as $piece) {
-            foreach ($detail->mirror ? [1, -1] : [1] as $side) {
+            foreach ($detail->lie->mirror ? [1, -1] : [1] as $side) {
                 $placed = static fn (array $p): array => $at($piece->at[0] + $side * $p[0], $piece->at[1] + $p[1]);
                 $spots[] = cells([array_map($placed, $detail->outline())]);
             }

@@ -35,7 +35,7 @@ final class Profile
     {
         $densities = OwnHand::hand()->densities();
         $hasLoops = $figure !== null
-            && array_filter($figure->parts, static fn (Part $p): bool => $p->covering->way === CoveringWay::Loops) !== [];
+            && array_filter($figure->parts, static fn (Part $p): bool => $p->made->covering->way === CoveringWay::Loops) !== [];
         if (! $hasLoops) {
             return $densities;
         }

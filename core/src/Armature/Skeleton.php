@@ -63,16 +63,16 @@ final class Skeleton
     private static function wantsOne(Part $part): bool
     {
         return $part->wantsWire()
-            || ($part->isJoined() && $part->joinBy === JoinBy::Wire)
-            || $part->covering->way === CoveringWay::Wrap;
+            || ($part->isJoined() && $part->join->by === JoinBy::Wire)
+            || $part->made->covering->way === CoveringWay::Wrap;
     }
 
     /** One wire for a pair, from tip to tip through what bears it; for a single limb from its tip into that. */
     private static function through(Figure $figure, Part $part): Wire
     {
         $course = self::middleLine($part->placements()[0]);
-        $to = $part->isJoined() ? $figure->parts[$part->joinTo] : null;
-        if ($to !== null && self::far($course[0], $to->at) < self::far($course[count($course) - 1], $to->at)) {
+        $to = $part->isJoined() ? $figure->parts[$part->join->to] : null;
+        if ($to !== null && self::far($course[0], $to->stand->at) < self::far($course[count($course) - 1], $to->stand->at)) {
             $course = array_reverse($course);
         }
         // From the tip to the root.
@@ -80,18 +80,18 @@ final class Skeleton
         $root = $course[count($course) - 1];
         if ($to === null) {
             $points = $course;
-        } elseif ($part->mirror && ! $to->mirror) {
+        } elseif ($part->stand->mirror && ! $to->stand->mirror) {
             // Through the middle of what bears both, at the height of the roots.
             $twin = array_map(static fn (array $p): array => [-$p[0], $p[1], $p[2]], array_reverse($course));
-            $points = [...$course, [0.0, $root[1], $to->at[2]], ...$twin];
+            $points = [...$course, [0.0, $root[1], $to->stand->at[2]], ...$twin];
         } else {
             $depth = min(self::ROOT_MM, 0.6 * $to->solid->thinnestMm());
-            $far = max(1e-6, self::far($root, $to->at));
+            $far = max(1e-6, self::far($root, $to->stand->at));
             $in = min(1.0, $depth / $far);
             $points = [...$course, [
-                $root[0] + $in * ($to->at[0] - $root[0]),
-                $root[1] + $in * ($to->at[1] - $root[1]),
-                $root[2] + $in * ($to->at[2] - $root[2]),
+                $root[0] + $in * ($to->stand->at[0] - $root[0]),
+                $root[1] + $in * ($to->stand->at[1] - $root[1]),
+                $root[2] + $in * ($to->stand->at[2] - $root[2]),
             ]];
         }
 
@@ -101,8 +101,8 @@ final class Skeleton
             material: WireMaterial::PaperCovered,
             gaugeMm: Wire::USUAL_MM,
             pointsMm: $points,
-            wrapped: $part->covering->way === CoveringWay::Wrap ? $part->colour : '',
-            mirror: $part->mirror && $to !== null && $to->mirror,
+            wrapped: $part->made->covering->way === CoveringWay::Wrap ? $part->colour : '',
+            mirror: $part->stand->mirror && $to !== null && $to->stand->mirror,
         );
     }
 

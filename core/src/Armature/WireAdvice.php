@@ -145,7 +145,7 @@ final readonly class WireAdvice
     {
         $g = 0.0;
         foreach ($figure->parts as $other => $part) {
-            if ($part->joinTo === $key && (string) $other !== $key) {
+            if ($part->join->to === $key && (string) $other !== $key) {
                 $g += $ledger->wool[$other]->finishedG() + self::heldG((string) $other, $figure, $ledger);
             }
         }

@@ -59,7 +59,7 @@ final readonly class Balance
             }
         }
         foreach ($figure->details as $detail) {
-            $onPart[$detail->on] = ($onPart[$detail->on] ?? 0.0) + ($detail->mirror ? 2 : 1) * self::fixedG($detail);
+            $onPart[$detail->on] = ($onPart[$detail->on] ?? 0.0) + ($detail->lie->mirror ? 2 : 1) * self::fixedG($detail);
         }
         $mass = 0.0;
         $gOf = [];
@@ -96,7 +96,7 @@ final readonly class Balance
     /** Grams of a bead of glass, or of the half ball of an eye of plastic (docs/trade.md, Wires); nothing for what is felted or painted. */
     private static function fixedG(Detail $detail): float
     {
-        $ballCm3 = M_PI / 6 * $detail->widthMm * $detail->heightMm * min($detail->widthMm, $detail->heightMm) / 1000;
+        $ballCm3 = M_PI / 6 * $detail->drawn->widthMm * $detail->drawn->heightMm * min($detail->drawn->widthMm, $detail->drawn->heightMm) / 1000;
 
         return match ($detail->method) {
             Method::Bead => self::GLASS_G_PER_CM3 * $ballCm3,
@@ -246,7 +246,7 @@ final readonly class Balance
     {
         $g = $this->gOf[$key] ?? 0.0;
         foreach ($this->figure->parts as $other => $part) {
-            $g += $part->joinTo === $key && (string) $other !== $key ? $this->carriedG((string) $other) : 0.0;
+            $g += $part->join->to === $key && (string) $other !== $key ? $this->carriedG((string) $other) : 0.0;
         }
 
         return $g;

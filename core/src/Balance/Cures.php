@@ -89,7 +89,7 @@ final class Cures
     {
         $carried = [$key];
         foreach ($this->figure->parts as $other => $part) {
-            if ($part->joinTo === $key && (string) $other !== $key) {
+            if ($part->join->to === $key && (string) $other !== $key) {
                 array_push($carried, ...$this->carried((string) $other));
             }
         }
@@ -190,12 +190,12 @@ final class Cures
         }
         [$heaviest, $most] = ['', 0.0];
         foreach ($this->figure->parts as $key => $part) {
-            $g = $part->joinTo === $root && ! $this->isOnTable($part) ? $this->balance->carriedG((string) $key) : 0.0;
+            $g = $part->join->to === $root && ! $this->isOnTable($part) ? $this->balance->carriedG((string) $key) : 0.0;
             [$heaviest, $most] = $g > $most ? [(string) $key, $g] : [$heaviest, $most];
         }
         [$x, $z] = $this->balance->footprint->middle();
         [$offX, $offZ] = [$this->balance->centreMm[0] - $x, $this->balance->centreMm[2] - $z];
-        if ($heaviest === '' || $this->figure->parts[$heaviest]->mirror || hypot($offX, $offZ) < 0.1) {
+        if ($heaviest === '' || $this->figure->parts[$heaviest]->stand->mirror || hypot($offX, $offZ) < 0.1) {
             return null;
         }
         // Along the axis on which it is farther off: that is how a felter thinks of it.
@@ -228,7 +228,7 @@ final class Cures
     /** The pairs that it stands on, farther apart. */
     private function feet(): ?Cure
     {
-        $onTable = array_filter($this->figure->parts, fn (Part $p): bool => $p->mirror && $this->isOnTable($p));
+        $onTable = array_filter($this->figure->parts, fn (Part $p): bool => $p->stand->mirror && $this->isOnTable($p));
         $feet = array_map(strval(...), array_keys($onTable));
         $apart = function (int $mm) use ($feet): float {
             $moved = Choices::moved($this->figure, $feet, [$mm / 2, 0.0, 0.0]);

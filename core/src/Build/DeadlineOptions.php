@@ -86,7 +86,7 @@ final class DeadlineOptions
     private static function softer(Figure $figure, array $begun): Figure
     {
         $softer = array_map(static function (Part $part): Firmness {
-            $firmness = $part->firmness->value;
+            $firmness = $part->made->firmness->value;
 
             return Firmness::from(self::SOFTER[$firmness] ?? $firmness);
         }, array_diff_key($figure->parts, $begun));
@@ -99,7 +99,7 @@ final class DeadlineOptions
     {
         $flat = array_filter(
             array_diff_key($figure->parts, $begun),
-            static fn (Part $p): bool => $p->solid->kind()->isFlat() && $p->covering->way === CoveringWay::Felt,
+            static fn (Part $p): bool => $p->solid->kind()->isFlat() && $p->made->covering->way === CoveringWay::Felt,
         );
 
         return Choices::covered($figure, array_map(strval(...), array_keys($flat)), CoveringWay::PreFelt);

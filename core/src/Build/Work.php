@@ -103,7 +103,7 @@ final readonly class Work
         $parts = $this->ledger->figure->parts;
         $gap = Gap::of($this->ledger->figure, $parts[$step->part]);
 
-        return $gap > 0.0 ? Hints::floats($parts[$step->part], $parts[$parts[$step->part]->joinTo], $gap) : null;
+        return $gap > 0.0 ? Hints::floats($parts[$step->part], $parts[$parts[$step->part]->join->to], $gap) : null;
     }
 
     /** Whether any of it is of that kind. */
@@ -209,7 +209,7 @@ final readonly class Work
     {
         $all = [$part];
         while ($figure->parts[$part]->isJoined()) {
-            $all[] = $part = $figure->parts[$part]->joinTo;
+            $all[] = $part = $figure->parts[$part]->join->to;
         }
 
         return $all;

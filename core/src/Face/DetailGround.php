@@ -64,14 +64,14 @@ final class DetailGround
                 $grounds[$detail->key] = [$figure->parts[$part]->colour, false];
                 foreach ($lower as [$under, $loop, $around, $centre]) {
                     foreach (
-                        $under->layer < $detail->layer && $under->side === $detail->side ? ($under->mirror ? [1, -1] : [1]) : [] as $way
+                        $under->lie->layer < $detail->lie->layer && $under->lie->side === $detail->lie->side ? ($under->lie->mirror ? [1, -1] : [1]) : [] as $way
                     ) {
                         if ($around->has($way * $x, $y) && Polygon::reach($loop, $centre[0], $centre[1], $way * $x, $y) <= 1.0) {
                             $grounds[$detail->key] = [$under->colour, true];
                         }
                     }
                 }
-                if ($detail->kind !== DetailKind::Line) {
+                if ($detail->drawn->kind !== DetailKind::Line) {
                     $lower[] = [$detail, $outline, $box, Polygon::centroid($outline)];
                 }
             }

@@ -186,14 +186,14 @@ final class Expressions
         $layer = 0;
         foreach ($figure->detailsOn($part->key) as $detail) {
             [$x, $y] = $detail->middle();
-            $half = max($detail->widthMm, $detail->heightMm) / 2;
+            $half = max($detail->drawn->widthMm, $detail->drawn->heightMm) / 2;
             if (
                 $bits !== [] &&
                 ! in_array($detail->key, $own, true) &&
                 $half > 0.0 &&
                 hypot($bits[0]->xMm - $x, $bits[0]->yMm - $y) < self::ON_GROUND * $half
             ) {
-                $layer = max($layer, $detail->layer);
+                $layer = max($layer, $detail->lie->layer);
             }
         }
 

@@ -56,17 +56,17 @@ final readonly class Laying
     public static function of(Figure $figure, Detail $detail, Surface $surface, Needles $needles, Densities $densities): self
     {
         $mg = DetailWool::mg($detail, $figure->parts[$detail->on]->solid->kind()->isFlat() ? null : $surface, $densities);
-        $isLine = $detail->kind === DetailKind::Line;
+        $isLine = $detail->drawn->kind === DetailKind::Line;
         $isFelted = $detail->method === Method::Felt;
         $proud =
             $isFelted && ! $isLine && self::sinks($figure, $detail)
-                ? self::SINKS_MM[$figure->parts[$detail->on]->firmness->value]
+                ? self::SINKS_MM[$figure->parts[$detail->on]->made->firmness->value]
                 : 0.0;
 
         return new self(
             detail: $detail,
             woolMg: $mg,
-            wool: $isFelted ? sprintf('%.0f mg%s: %s', $mg, $detail->mirror ? ' each' : '', Wisp::words($mg)) : '',
+            wool: $isFelted ? sprintf('%.0f mg%s: %s', $mg, $detail->lie->mirror ? ' each' : '', Wisp::words($mg)) : '',
             needle: $isFelted ? sprintf('%d, one, very shallow; hold it at about 45 degrees to its middle', $needles->finest()) : '',
             marks: $isLine ? self::linePins($detail, $surface) : self::spotMarks($detail, $surface),
             stabs: self::stabs($detail, $proud),
@@ -106,22 +106,22 @@ final readonly class Laying
     private static function spotMarks(Detail $detail, Surface $surface): array
     {
         [$x, $y] = $detail->middle();
-        $half = $detail->kind === DetailKind::Patch ? null : [$detail->widthMm / 2, $detail->heightMm / 2];
+        $half = $detail->drawn->kind === DetailKind::Patch ? null : [$detail->drawn->widthMm / 2, $detail->drawn->heightMm / 2];
         $middle = TapeMark::on($surface, $x, $y);
         if (is_nan($middle->acrossMm + $middle->downMm)) {
             return ['It does not lie on the part as seen from here: move it first.'];
         }
-        $marks = [self::told('its middle', $middle, $detail->mirror)];
+        $marks = [self::told('its middle', $middle, $detail->lie->mirror)];
         foreach (
             $half === null ? [] : [['its top', 0.0, $half[1]], ['its outer side', ($x < 0.0 ? -1 : 1) * $half[0], 0.0]] as [$word, $dx, $dy]
         ) {
             $mark = TapeMark::on($surface, $x + $dx, $y + $dy);
             if (! is_nan($mark->acrossMm + $mark->downMm)) {
-                $marks[] = self::told($word, $mark, $detail->mirror);
+                $marks[] = self::told($word, $mark, $detail->lie->mirror);
             }
         }
 
-        if ($detail->keep === Keep::AsDrawn) {
+        if ($detail->lie->keep === Keep::AsDrawn) {
             $box = Box::around($detail->outline());
             [$across, $isOverSide] = self::onWool($surface, [$x, $y], $box->left - $x, $box->right - $x, false);
             [$down, $isOverEnd] = self::onWool($surface, [$x, $y], $box->low - $y, $box->high - $y, true);
@@ -172,7 +172,7 @@ final readonly class Laying
                 $mark = TapeMark::on($surface, $x, $y);
                 $marks[] = is_nan($mark->acrossMm + $mark->downMm)
                     ? sprintf('pin %d: round the edge, feel for it', count($marks) + 1)
-                    : self::told(sprintf('pin %d', count($marks) + 1), $mark, $detail->mirror);
+                    : self::told(sprintf('pin %d', count($marks) + 1), $mark, $detail->lie->mirror);
                 $since = 0.0;
             }
         }
@@ -220,7 +220,7 @@ final readonly class Laying
                 'Let it dry',
             ],
             $detail->method === Method::Pin => ['Push it in on the mark', 'Glue it; its point must end inside'],
-            $detail->kind === DetailKind::Line => [
+            $detail->drawn->kind === DetailKind::Line => [
                 'Twist a wisp of tops',
                 'Fix its end at pin 1',
                 'Lay it round the pins',
@@ -241,7 +241,7 @@ final readonly class Laying
 
     private static function check(Detail $detail): string
     {
-        return $detail->mirror
+        return $detail->lie->mirror
             ? 'Compare both: the same tape marks, the same size, level; look in a mirror and upside down.'
             : 'Look from straight in front, in a mirror, and upside down.';
     }

@@ -29,9 +29,9 @@ final class LayingOrder
     private static function rank(Figure $figure, Detail $detail): array
     {
         return [
-            $detail->layer,
+            $detail->lie->layer,
             // Alike is what differs by less than half in area.
-            -(int) round(log(max(0.01, $detail->areaMm2()), 2)),
+            -(int) round(log(max(0.01, $detail->drawn->areaMm2()), 2)),
             abs($detail->middle()[0]) > self::ON_LINE_MM,
             -$figure->colours[$detail->colour]->srgb->lab()->l,
         ];

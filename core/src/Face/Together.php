@@ -65,7 +65,7 @@ final class Together
     {
         $others = [$detail->key => 1];
         // On the other side everything goes the other way.
-        $waiting = $detail->mirror ? [[$detail->key, 1, 1], [$detail->key, -1, -1]] : [[$detail->key, 1, 1]];
+        $waiting = $detail->lie->mirror ? [[$detail->key, 1, 1], [$detail->key, -1, -1]] : [[$detail->key, 1, 1]];
         $seen = [];
         while ($waiting !== []) {
             [$key, $side, $way] = array_pop($waiting);
@@ -78,7 +78,7 @@ final class Together
             foreach ($links[$key] ?? [] as [$other, $own, $its]) {
                 if ($own === $side) {
                     $waiting[] = [$other, $its, $way];
-                    if ($figure->details[$other]->mirror) {
+                    if ($figure->details[$other]->lie->mirror) {
                         $waiting[] = [$other, -$its, -$way];
                     }
                 }
@@ -103,11 +103,11 @@ final class Together
         $links = [];
         foreach ($details as $i => $one) {
             foreach ($details as $k => $two) {
-                if ($i >= $k || $one->side !== $two->side) {
+                if ($i >= $k || $one->lie->side !== $two->lie->side) {
                     continue;
                 }
-                foreach ($one->mirror ? [1, -1] : [1] as $own) {
-                    foreach ($two->mirror ? [1, -1] : [1] as $its) {
+                foreach ($one->lie->mirror ? [1, -1] : [1] as $own) {
+                    foreach ($two->lie->mirror ? [1, -1] : [1] as $its) {
                         if (self::areOne($figure, [$one, $own, $boxes[$i]], [$two, $its, $boxes[$k]])) {
                             $links[$one->key][] = [$two->key, $own, $its];
                             $links[$two->key][] = [$one->key, $its, $own];
@@ -126,16 +126,16 @@ final class Together
      */
     private static function areOne(Figure $figure, array $a, array $b): bool
     {
-        [$piece, $kind] = $a[0]->piece;
-        if ($piece !== '' && $piece === $b[0]->piece[0] && ! in_array($kind, self::SCATTERED, true)) {
+        [$piece, $kind] = $a[0]->meaning->piece;
+        if ($piece !== '' && $piece === $b[0]->meaning->piece[0] && ! in_array($kind, self::SCATTERED, true)) {
             // Both of a pair, or both alone: side by side.
-            return $a[1] === $b[1] || ! $a[0]->mirror || ! $b[0]->mirror;
+            return $a[1] === $b[1] || ! $a[0]->lie->mirror || ! $b[0]->lie->mirror;
         }
-        if ($a[0]->areaMm2() < $b[0]->areaMm2()) {
+        if ($a[0]->drawn->areaMm2() < $b[0]->drawn->areaMm2()) {
             [$a, $b] = [$b, $a];
         }
         [[$large, $side, $box], [$small, $other]] = [$a, $b];
-        if ($large->kind === DetailKind::Line || $small->kind === DetailKind::Line) {
+        if ($large->drawn->kind === DetailKind::Line || $small->drawn->kind === DetailKind::Line) {
             return false;
         }
         [$x, $y] = $small->middle();
@@ -145,7 +145,7 @@ final class Together
             return false;
         }
 
-        return $large->areaMm2() <= self::GROUND * $small->areaMm2()
+        return $large->drawn->areaMm2() <= self::GROUND * $small->drawn->areaMm2()
             || Crispness::isSpark($figure, $small)
             || self::firstWord($large) === self::firstWord($small);
     }

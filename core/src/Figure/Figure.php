@@ -201,14 +201,14 @@ final readonly class Figure
     /** How many pieces of a detail are made: one for each piece of its part, twice where it has a twin itself. */
     public function pieces(Detail $detail): int
     {
-        return ($detail->mirror ? 2 : 1) * $this->parts[$detail->on]->count();
+        return ($detail->lie->mirror ? 2 : 1) * $this->parts[$detail->on]->count();
     }
 
     /** @return list<Detail> the details on a part, lowest layer first */
     public function detailsOn(string $part): array
     {
         $on = array_values(array_filter($this->details, static fn (Detail $d): bool => $d->on === $part));
-        usort($on, static fn (Detail $a, Detail $b): int => $a->layer <=> $b->layer);
+        usort($on, static fn (Detail $a, Detail $b): int => $a->lie->layer <=> $b->lie->layer);
 
         return $on;
     }

@@ -7,6 +7,12 @@ namespace Impa\Figure;
 use Impa\Colour\Srgb;
 use Impa\Figure\Document\Members;
 use Impa\Figure\Document\ShapeReader;
+use Impa\Figure\Member\Drawn;
+use Impa\Figure\Member\Join;
+use Impa\Figure\Member\Lie;
+use Impa\Figure\Member\Made;
+use Impa\Figure\Member\Meaning;
+use Impa\Figure\Member\Stand;
 use Impa\Figure\Term\DetailKind;
 use Impa\Figure\Term\DetailRole;
 use Impa\Figure\Term\FaceSchool;
@@ -101,20 +107,26 @@ final readonly class FigureReader
                 key: $key,
                 name: Members::text($part, 'name', $key),
                 solid: ShapeReader::solid(Members::object($part, 'shape')),
-                at: [Members::number($at, 'xMm'), Members::number($at, 'yMm'), Members::number($at, 'zMm')],
-                turn: Turn::of(Members::number($turn, 'x'), Members::number($turn, 'y'), Members::number($turn, 'z')),
-                mirror: ($part->mirror ?? false) === true,
                 colour: Members::text($part, 'colour'),
-                core: CoreMaterial::from(Members::text($part, 'core', Members::text($usual, 'core', 'core-wool'))),
-                coverMm: Members::number($part, 'coverMm', Members::number($usual, 'coverMm', self::COVER_MM)),
-                firmness: Firmness::from(Members::text($part, 'firmness', Members::text($usual, 'firmness', 'springy'))),
-                finish: Finish::from(Members::text($part, 'finish', 'smooth')),
-                group: Members::text($part, 'group'),
-                joinTo: Members::text($join, 'to'),
-                joinBy: JoinBy::from(Members::text($join, 'by', Members::text($school, 'join', 'fluff'))),
-                covering: $this->covering($part),
+                stand: new Stand(
+                    at: [Members::number($at, 'xMm'), Members::number($at, 'yMm'), Members::number($at, 'zMm')],
+                    turn: Turn::of(Members::number($turn, 'x'), Members::number($turn, 'y'), Members::number($turn, 'z')),
+                    mirror: ($part->mirror ?? false) === true,
+                    group: Members::text($part, 'group'),
+                ),
+                made: new Made(
+                    core: CoreMaterial::from(Members::text($part, 'core', Members::text($usual, 'core', 'core-wool'))),
+                    coverMm: Members::number($part, 'coverMm', Members::number($usual, 'coverMm', self::COVER_MM)),
+                    firmness: Firmness::from(Members::text($part, 'firmness', Members::text($usual, 'firmness', 'springy'))),
+                    finish: Finish::from(Members::text($part, 'finish', 'smooth')),
+                    covering: $this->covering($part),
+                ),
+                join: new Join(
+                    to: Members::text($join, 'to'),
+                    by: JoinBy::from(Members::text($join, 'by', Members::text($school, 'join', 'fluff'))),
+                    onto: is_bool($join->onto ?? null) ? $join->onto : null,
+                ),
                 faceSchool: FaceSchool::from(Members::text(Members::object($part, 'school'), 'face', $this->faceSchool()->value)),
-                joinOnto: is_bool($join->onto ?? null) ? $join->onto : null,
             );
         }
 
@@ -168,29 +180,36 @@ final readonly class FigureReader
                 DetailKind::Eye => 'ready-made',
                 default => 'felt',
             };
+            $piece = Members::object($detail, 'piece');
             $details[$key] = new Detail(
                 key: $key,
                 name: Members::text($detail, 'name', $key),
                 on: Members::text($detail, 'on'),
-                kind: $kind,
-                widthMm: $widthMm,
-                heightMm: Members::number($detail, 'heightMm', $widthMm),
-                xMm: Members::number($detail, 'xMm'),
-                yMm: Members::number($detail, 'yMm'),
-                turnDeg: Members::number($detail, 'turnDeg'),
-                pointsMm: Members::points($detail, 'pointsMm'),
                 colour: Members::text($detail, 'colour'),
-                layer: (int) Members::number($detail, 'layer', 1),
-                mirror: ($detail->mirror ?? false) === true,
+                drawn: new Drawn(
+                    kind: $kind,
+                    widthMm: $widthMm,
+                    heightMm: Members::number($detail, 'heightMm', $widthMm),
+                    pointsMm: Members::points($detail, 'pointsMm'),
+                    smooth: ($detail->smooth ?? false) === true,
+                    widthsMm: Members::numbers($detail, 'widthsMm'),
+                    holesMm: Members::loops($detail, 'holesMm'),
+                ),
+                lie: new Lie(
+                    side: Side::from(Members::text($detail, 'side', 'front')),
+                    xMm: Members::number($detail, 'xMm'),
+                    yMm: Members::number($detail, 'yMm'),
+                    turnDeg: Members::number($detail, 'turnDeg'),
+                    layer: (int) Members::number($detail, 'layer', 1),
+                    mirror: ($detail->mirror ?? false) === true,
+                    keep: Keep::from(Members::text($detail, 'keep')),
+                ),
                 method: Method::from(Members::text($detail, 'method', $usualMethod)),
-                side: Side::from(Members::text($detail, 'side', 'front')),
-                smooth: ($detail->smooth ?? false) === true,
-                widthsMm: Members::numbers($detail, 'widthsMm'),
-                holesMm: Members::loops($detail, 'holesMm'),
-                keep: Keep::from(Members::text($detail, 'keep')),
-                meant: Members::texts($detail, 'meant'),
-                piece: [Members::text(Members::object($detail, 'piece'), 'key'), Members::text(Members::object($detail, 'piece'), 'kind')],
-                role: DetailRole::from(Members::text($detail, 'role', 'other')),
+                meaning: new Meaning(
+                    role: DetailRole::from(Members::text($detail, 'role', 'other')),
+                    piece: [Members::text($piece, 'key'), Members::text($piece, 'kind')],
+                    meant: Members::texts($detail, 'meant'),
+                ),
             );
         }
 

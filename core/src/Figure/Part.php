@@ -4,78 +4,45 @@ declare(strict_types=1);
 
 namespace Impa\Figure;
 
+use Impa\Figure\Member\Join;
+use Impa\Figure\Member\Made;
+use Impa\Figure\Member\Stand;
 use Impa\Figure\Term\FaceSchool;
-use Impa\Figure\Term\Finish;
-use Impa\Figure\Term\JoinBy;
-use Impa\Geometry\Turn;
 use Impa\Material\CoreMaterial;
-use Impa\Material\Covering;
-use Impa\Material\Firmness;
 use Impa\Shape\Solid;
 
 /** A part of the figure, the figure's defaults filled in; lengths in mm in the figure's frame. Immutable. */
 final readonly class Part
 {
-    /**
-     * @param  array{float, float, float}  $at the middle of the shape
-     * @param  FaceSchool  $faceSchool  when what lies on it is laid
-     * @param  ?bool  $joinOnto  whether it is felted onto what it is joined to, or goes in as it is; null where that is not said (Seat)
-     */
+    /** @param  FaceSchool  $faceSchool  when what lies on it is laid */
     public function __construct(
         public string $key,
         public string $name,
         public Solid $solid,
-        public array $at,
-        public Turn $turn,
-        public bool $mirror,
         public string $colour,
-        public CoreMaterial $core,
-        public float $coverMm,
-        public Firmness $firmness,
-        public Finish $finish,
-        public string $group,
-        public string $joinTo,
-        public JoinBy $joinBy,
-        public Covering $covering,
+        public Stand $stand,
+        public Made $made,
+        public Join $join,
         public FaceSchool $faceSchool,
-        public ?bool $joinOnto = null,
     ) {
     }
 
     /** One piece of it, as it is without its twin. */
     public function single(): self
     {
-        return new self(
-            $this->key,
-            $this->name,
-            $this->solid,
-            $this->at,
-            $this->turn,
-            false,
-            $this->colour,
-            $this->core,
-            $this->coverMm,
-            $this->firmness,
-            $this->finish,
-            $this->group,
-            $this->joinTo,
-            $this->joinBy,
-            $this->covering,
-            $this->faceSchool,
-            $this->joinOnto,
-        );
+        return $this->with(stand: new Stand($this->stand->at, $this->stand->turn, false, $this->stand->group));
     }
 
     /** How many pieces are made: two where it has a twin. */
     public function count(): int
     {
-        return $this->mirror ? 2 : 1;
+        return $this->stand->mirror ? 2 : 1;
     }
 
     /** Whether it is fixed to another part. */
     public function isJoined(): bool
     {
-        return $this->joinTo !== '';
+        return $this->join->to !== '';
     }
 
     /**
@@ -102,7 +69,7 @@ final readonly class Part
     /** @return non-empty-list<Placement> the piece, and its twin */
     public function placements(): array
     {
-        return $this->mirror ? [Placement::of($this), Placement::twinOf($this)] : [Placement::of($this)];
+        return $this->stand->mirror ? [Placement::of($this), Placement::twinOf($this)] : [Placement::of($this)];
     }
 
     /** The same part in another shape, where it stands. */
@@ -114,29 +81,20 @@ final readonly class Part
     /** The same part with another inside. */
     public function filledWith(CoreMaterial $core): self
     {
-        return $this->with(core: $core);
+        return $this->with(made: $this->made->filledWith($core));
     }
 
-    private function with(?Solid $solid = null, ?CoreMaterial $core = null): self
+    private function with(?Solid $solid = null, ?Stand $stand = null, ?Made $made = null): self
     {
         return new self(
             key: $this->key,
             name: $this->name,
             solid: $solid ?? $this->solid,
-            at: $this->at,
-            turn: $this->turn,
-            mirror: $this->mirror,
             colour: $this->colour,
-            core: $core ?? $this->core,
-            coverMm: $this->coverMm,
-            firmness: $this->firmness,
-            finish: $this->finish,
-            group: $this->group,
-            joinTo: $this->joinTo,
-            joinBy: $this->joinBy,
-            covering: $this->covering,
+            stand: $stand ?? $this->stand,
+            made: $made ?? $this->made,
+            join: $this->join,
             faceSchool: $this->faceSchool,
-            joinOnto: $this->joinOnto,
         );
     }
 }

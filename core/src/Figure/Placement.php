@@ -17,12 +17,12 @@ final readonly class Placement
 
     public static function of(Part $part): self
     {
-        return new self($part, $part->at, $part->turn, false);
+        return new self($part, $part->stand->at, $part->stand->turn, false);
     }
 
     public static function twinOf(Part $part): self
     {
-        return new self($part, [-$part->at[0], $part->at[1], $part->at[2]], $part->turn->mirrored(), true);
+        return new self($part, [-$part->stand->at[0], $part->stand->at[1], $part->stand->at[2]], $part->stand->turn->mirrored(), true);
     }
 
     /**

@@ -92,11 +92,11 @@ final readonly class FlatPlan
             }
             $thickMm = 2 * $this->figure->parts[$detail->on]->solid->thinnestMm();
             $pieces = $this->figure->pieces($detail);
-            $isKnot = $detail->kind === DetailKind::Disc && $detail->widthMm <= 4.0;
-            $length = match ($detail->kind) {
-                DetailKind::Line => $detail->lengthMm(),
-                DetailKind::Patch => Polygon::perimeter($detail->pointsMm),
-                default => M_PI * ($detail->widthMm + $detail->heightMm) / 2,
+            $isKnot = $detail->drawn->kind === DetailKind::Disc && $detail->drawn->widthMm <= 4.0;
+            $length = match ($detail->drawn->kind) {
+                DetailKind::Line => $detail->drawn->lengthMm(),
+                DetailKind::Patch => Polygon::perimeter($detail->drawn->pointsMm),
+                default => M_PI * ($detail->drawn->widthMm + $detail->drawn->heightMm) / 2,
             };
             $all[] = [
                 'detail' => $detail,
@@ -119,13 +119,13 @@ final readonly class FlatPlan
     {
         $cords = [];
         foreach ($this->figure->details as $detail) {
-            if ($detail->kind === DetailKind::Line && $detail->method === Method::Felt) {
+            if ($detail->drawn->kind === DetailKind::Line && $detail->method === Method::Felt) {
                 $pieces = $this->figure->pieces($detail);
-                $course = $detail->pointsMm;
+                $course = $detail->drawn->pointsMm;
                 $isRing = $course !== [] && $course[0] === $course[count($course) - 1];
                 $cords[] = [
                     'detail' => $detail,
-                    'lengthMm' => $pieces * ($detail->lengthMm() + ($isRing ? self::CORD_JOIN_MM : 0.0)),
+                    'lengthMm' => $pieces * ($detail->drawn->lengthMm() + ($isRing ? self::CORD_JOIN_MM : 0.0)),
                     'mg' => $pieces * DetailWool::mg($detail, null, $this->densities),
                 ];
             }
@@ -261,7 +261,7 @@ final readonly class FlatPlan
             ),
             'eyeHoles' => EyeHoles::suggested($this->layers),
             'cords' => array_map(static fn (array $c): array => self::named($c['detail']) + [
-                'widthMm' => $c['detail']->widthMm,
+                'widthMm' => $c['detail']->drawn->widthMm,
                 'lengthMm' => $c['lengthMm'],
                 'mg' => $c['mg'],
             ], $this->cords()),

@@ -32,7 +32,7 @@ final readonly class Layer
     /** What it is called where both of a pair are named. */
     public function name(): string
     {
-        return $this->part->name.($this->part->mirror ? ($this->isTwin ? ', left' : ', right') : '');
+        return $this->part->name.($this->part->stand->mirror ? ($this->isTwin ? ', left' : ', right') : '');
     }
 
     /**

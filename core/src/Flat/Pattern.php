@@ -221,7 +221,7 @@ final readonly class Pattern
     {
         $cm3 = $part->solid->within($sewing->feltMm)?->volumeCm3() ?? 0.0;
 
-        return $cm3 * $densities->insideGPerCm3(CoreMaterial::Stuffing, $part->firmness);
+        return $cm3 * $densities->insideGPerCm3(CoreMaterial::Stuffing, $part->made->firmness);
     }
 
     public function threadMm(): float

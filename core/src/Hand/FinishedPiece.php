@@ -77,7 +77,7 @@ final readonly class FinishedPiece
 
         return new self(
             $figure->parts[$part]->name.', '.$figure->name,
-            $figure->parts[$part]->firmness->value,
+            $figure->parts[$part]->made->firmness->value,
             $measured->g,
             $check->teaches() ? $check->volumeCm3 * $check->plannedGPerCm3 : 0.0,
             $weighedG,

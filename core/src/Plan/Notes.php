@@ -48,7 +48,7 @@ final class Notes
         foreach (array_values($figure->parts) as $i => $part) {
             array_push($notes, ...self::part($part, '/parts/'.$i), ...self::place($figure, $part, $gaps[$part->key] ?? 0.0, '/parts/'.$i));
             array_push($notes, ...self::seat($plan, $part, $buried[$part->key] ?? 0.0, '/parts/'.$i));
-            if (! $part->isJoined() && $part->group === '' && ++$roots > 1) {
+            if (! $part->isJoined() && $part->stand->group === '' && ++$roots > 1) {
                 $notes[] = new Note(
                     'loose-part',
                     '/parts/'.$i,
@@ -113,7 +113,7 @@ final class Notes
     {
         $notes = [];
         // What is cut from a sheet is as thin as the sheet.
-        if ($part->solid->thinnestMm() < self::THINNEST_MM && $part->covering->way !== CoveringWay::PreFelt) {
+        if ($part->solid->thinnestMm() < self::THINNEST_MM && $part->made->covering->way !== CoveringWay::PreFelt) {
             $notes[] = new Note(
                 'thin',
                 $at,
@@ -140,9 +140,9 @@ final class Notes
             );
         }
         if (
-            $part->core === CoreMaterial::Foam &&
-            $part->solid->within($part->coverMm) !== null &&
-            Foam::inside($part->solid, $part->coverMm) === null
+            $part->made->core === CoreMaterial::Foam &&
+            $part->solid->within($part->made->coverMm) !== null &&
+            Foam::inside($part->solid, $part->made->coverMm) === null
         ) {
             $notes[] = new Note(
                 'no-foam',
@@ -150,7 +150,7 @@ final class Notes
                 sprintf(
                     'No stock piece of foam leaves %.1f mm of cover all round in %s: it is reckoned as solid '
                         .'colour. Fill it with core wool, or make the cover thinner.',
-                    $part->coverMm,
+                    $part->made->coverMm,
                     $part->name,
                 ),
             );
@@ -186,11 +186,11 @@ final class Notes
     {
         $notes = [];
         if ($gapMm > 0.0) {
-            $notes[] = new Note('floats', $at, Hints::floats($part, $figure->parts[$part->joinTo], $gapMm));
+            $notes[] = new Note('floats', $at, Hints::floats($part, $figure->parts[$part->join->to], $gapMm));
         }
-        $mm = $part->at[0];
-        $isOff = ! $part->mirror && abs($mm) > max(self::ASIDE_MM, self::ASIDE * $part->solid->size()->widthMm);
-        $pairs = array_filter($figure->parts, static fn (Part $p): bool => $p->mirror && $p->joinTo === $part->key);
+        $mm = $part->stand->at[0];
+        $isOff = ! $part->stand->mirror && abs($mm) > max(self::ASIDE_MM, self::ASIDE * $part->solid->size()->widthMm);
+        $pairs = array_filter($figure->parts, static fn (Part $p): bool => $p->stand->mirror && $p->join->to === $part->key);
         if ($isOff && $pairs !== []) {
             $notes[] = new Note('beside', $at, sprintf(
                 '%s lies %.0f mm to the %s of the middle line, about which its pair, the %s, is mirrored: move it there, or part the pair.',
@@ -212,7 +212,7 @@ final class Notes
      */
     private static function seat(Plan $plan, Part $part, float $buriedMm, string $at): array
     {
-        $to = $plan->figure->parts[$part->joinTo] ?? null;
+        $to = $plan->figure->parts[$part->join->to] ?? null;
         if ($to === null) {
             return [];
         }
@@ -226,10 +226,10 @@ final class Notes
             $notes[] = new Note('hidden', $at, Hints::hidden($part, $to));
         }
         // What she said herself needs no telling.
-        if ($seat->isOnto() && $part->joinOnto === null) {
+        if ($seat->isOnto() && $part->join->onto === null) {
             $notes[] = new Note('onto', $at, Hints::lies($seat, $part, $to));
         }
-        if ($seat->isOnto() && $part->core === CoreMaterial::Foam) {
+        if ($seat->isOnto() && $part->made->core === CoreMaterial::Foam) {
             $notes[] = new Note(
                 'no-foam',
                 $at,

@@ -93,9 +93,9 @@ final readonly class Plan
     {
         $surfaces = $details = [];
         foreach ($figure->details as $key => $detail) {
-            $surface = $surfaces[$detail->on][$detail->side->value] ??= Surface::of(
+            $surface = $surfaces[$detail->on][$detail->lie->side->value] ??= Surface::of(
                 $figure->parts[$detail->on]->placements()[0],
-                $detail->side,
+                $detail->lie->side,
             );
             $details[$key] = DetailPlan::of($figure, $detail, $surface, $needles);
         }

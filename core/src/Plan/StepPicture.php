@@ -63,7 +63,7 @@ final readonly class StepPicture
     private static function side(Figure $figure, Step $step): Side
     {
         if ($step->detail !== '') {
-            return $figure->details[$step->detail]->side;
+            return $figure->details[$step->detail]->lie->side;
         }
         $part = $figure->parts[$step->part] ?? null;
         $isJoining = $step->kind->joins();
@@ -71,8 +71,8 @@ final readonly class StepPicture
         if (! $isJoining || $part === null || ! $part->isJoined()) {
             return Side::Front;
         }
-        $to = $figure->parts[$part->joinTo]->at;
-        [$x, $y, $z] = [abs($part->at[0] - $to[0]), abs($part->at[1] - $to[1]), $part->at[2] - $to[2]];
+        $to = $figure->parts[$part->join->to]->stand->at;
+        [$x, $y, $z] = [abs($part->stand->at[0] - $to[0]), abs($part->stand->at[1] - $to[1]), $part->stand->at[2] - $to[2]];
 
         // What sits behind or before is seen from the side; what is hidden by what it sits on, from the back.
         return abs($z) > max($x, $y) ? Side::Right : Side::Front;
@@ -158,13 +158,13 @@ final readonly class StepPicture
     {
         $together = [$this->step->part !== '' ? $this->step->part : (string) array_key_first($this->figure->parts) => true];
         if ($this->isPutOn()) {
-            $together[$this->figure->parts[$this->step->part]->joinTo] = true;
+            $together[$this->figure->parts[$this->step->part]->join->to] = true;
         }
         do {
             $before = count($together);
             foreach ($this->figure->parts as $key => $part) {
-                if (isset($done['join:'.$key]) && (isset($together[$key]) || isset($together[$part->joinTo]))) {
-                    $together += [$key => true, $part->joinTo => true];
+                if (isset($done['join:'.$key]) && (isset($together[$key]) || isset($together[$part->join->to]))) {
+                    $together += [$key => true, $part->join->to => true];
                 }
             }
         } while (count($together) > $before);
@@ -320,7 +320,7 @@ final readonly class StepPicture
             return Box::around($this->outline($part->placements()[0]))->grown(self::BESIDE * $this->size($part));
         }
         // Both of a pair, and enough of what they are put on.
-        $to = Box::around($this->outline($this->figure->parts[$part->joinTo]->placements()[0]));
+        $to = Box::around($this->outline($this->figure->parts[$part->join->to]->placements()[0]));
         $box = Box::around($points)->grown(self::PLACED * $this->size($part));
 
         return Box::around([[max($box->left, $to->left), $box->low], [min($box->right, $to->right), $box->high], ...$points]);
@@ -381,14 +381,14 @@ final readonly class StepPicture
     /** The level line, the middle line, and a prick for every detail. */
     private function marks(Part $part): string
     {
-        [$x, $y] = $this->from->see(...$part->at);
+        [$x, $y] = $this->from->see(...$part->stand->at);
         $size = $this->size($part);
         $svg = '';
         $heights = [];
         foreach ($this->figure->detailsOn($part->key) as $detail) {
             [$u, $v] = $detail->middle();
             $heights[] = $v;
-            foreach ($detail->mirror ? [$u, -$u] : [$u] as $across) {
+            foreach ($detail->lie->mirror ? [$u, -$u] : [$u] as $across) {
                 $svg .= sprintf(
                     '<circle cx="%s" cy="%s" r="%s" fill="#2f6480"/>',
                     WorkPicture::mm($x + $across),

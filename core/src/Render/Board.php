@@ -54,7 +54,7 @@ final class Board
                 }
             }
             $details[$key] = $pieces;
-            if ($detail->holesMm !== []) {
+            if ($detail->drawn->holesMm !== []) {
                 $openings[$key] = ['colour' => DetailGround::colour($figure, $detail), 'pieces' => $holes];
             }
         }
@@ -101,11 +101,11 @@ final class Board
         return [
             // An empty list would read as no object at all.
             'options' => (object) $part->solid->options(),
-            'core' => $part->core->value,
-            'coverMm' => $part->coverMm,
-            'firmness' => $part->firmness->value,
-            'joinBy' => $part->joinBy->value,
-            'covering' => ['way' => $part->covering->way->value] + array_filter(get_object_vars($part->covering), is_float(...)),
+            'core' => $part->made->core->value,
+            'coverMm' => $part->made->coverMm,
+            'firmness' => $part->made->firmness->value,
+            'joinBy' => $part->join->by->value,
+            'covering' => ['way' => $part->made->covering->way->value] + array_filter(get_object_vars($part->made->covering), is_float(...)),
             'pieces' => array_map(
                 static fn (Placement $p): array => ['front' => $seen($p, Side::Front), 'side' => $side],
                 $pieces,

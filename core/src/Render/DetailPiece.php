@@ -30,9 +30,9 @@ final readonly class DetailPiece
      */
     public static function all(Detail $detail, Placement $on): array
     {
-        $side = $on->isTwin ? $detail->side->mirrored() : $detail->side;
+        $side = $on->isTwin ? $detail->lie->side->mirrored() : $detail->lie->side;
         $pieces = [new self($detail, $on, $side, $on->isTwin)];
-        if ($detail->mirror) {
+        if ($detail->lie->mirror) {
             $pieces[] = new self($detail, $on, $side->mirrored(), ! $on->isTwin);
         }
 
@@ -46,7 +46,7 @@ final readonly class DetailPiece
      */
     public function seenFrom(Side $from): array
     {
-        if ($this->detail->kind === DetailKind::Line) {
+        if ($this->detail->drawn->kind === DetailKind::Line) {
             $seen =
                 $from === $this->side
                     ? array_map($this->mirrored(...), $this->strokes())
@@ -159,7 +159,7 @@ final readonly class DetailPiece
                     continue 2;
                 }
                 foreach (
-                    $this->side->place($u, $v, $height + self::PROUD_MM * $times * (1 + 0.3 * $this->detail->layer)) as $axis => $mm
+                    $this->side->place($u, $v, $height + self::PROUD_MM * $times * (1 + 0.3 * $this->detail->lie->layer)) as $axis => $mm
                 ) {
                     $flat[] = round($mm + $this->on->at[$axis], 2);
                 }
@@ -173,7 +173,7 @@ final readonly class DetailPiece
     /** @return list<non-empty-list<array{float, float}>> */
     private function rings(): array
     {
-        return $this->detail->kind === DetailKind::Line ? $this->rails() : self::shrinking($this->detail->outline());
+        return $this->detail->drawn->kind === DetailKind::Line ? $this->rails() : self::shrinking($this->detail->outline());
     }
 
     /**
@@ -197,7 +197,7 @@ final readonly class DetailPiece
     private function strokes(): array
     {
         $outline = $this->detail->outline();
-        $widths = $this->detail->widths();
+        $widths = $this->detail->drawn->widths();
         $strokes = [];
         foreach ($this->rails() as $i => $rail) {
             if (isset($before)) {
@@ -222,7 +222,7 @@ final readonly class DetailPiece
     private function rails(): array
     {
         $course = $this->detail->outline();
-        $widths = $this->detail->widths();
+        $widths = $this->detail->drawn->widths();
         $rails = [];
         $last = count($course) - 1;
         foreach ($course as $i => [$x, $y]) {

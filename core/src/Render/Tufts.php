@@ -24,8 +24,8 @@ final class Tufts
      */
     public static function along(Part $part, array $loops): array
     {
-        if ($part->covering->way === CoveringWay::Tufts) {
-            $loops[0] = self::row($loops[0], $part->covering);
+        if ($part->made->covering->way === CoveringWay::Tufts) {
+            $loops[0] = self::row($loops[0], $part->made->covering);
         }
 
         return $loops;

@@ -180,7 +180,7 @@ final readonly class Batch
         return [
             $step->kind->phase(),
             // What lies on another detail comes after all of those.
-            $detail->layer ?? 0,
+            $detail->lie->layer ?? 0,
             $hex !== '' ? -round($set->members[$member]->figure->colours[$step->colour]->srgb->lab()->l, 1) : 0.0,
             $hex,
             $step->title,

@@ -48,7 +48,7 @@ final class Clashes
         }
         foreach ($figure->parts as $part) {
             if ($part->isJoined()) {
-                $pairs[] = [$part->colour, $figure->parts[$part->joinTo]->colour, 'where the '.mb_strtolower($part->name).' begins'];
+                $pairs[] = [$part->colour, $figure->parts[$part->join->to]->colour, 'where the '.mb_strtolower($part->name).' begins'];
             }
         }
 

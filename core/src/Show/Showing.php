@@ -114,7 +114,7 @@ final class Showing
         $g = Balance::of($ledger)->massG;
         $soft = [];
         foreach ($figure->parts as $part) {
-            if (in_array($part->firmness, [Firmness::Squishy, Firmness::Soft, Firmness::Springy], true)) {
+            if (in_array($part->made->firmness, [Firmness::Squishy, Firmness::Soft, Firmness::Springy], true)) {
                 $soft[] = mb_strtolower($part->name);
             }
         }

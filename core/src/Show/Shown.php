@@ -169,7 +169,7 @@ final readonly class Shown
             }
         }
 
-        return self::GIVES[$part->firmness->value];
+        return self::GIVES[$part->made->firmness->value];
     }
 
     /** @param  array{float, float, float}  $way */

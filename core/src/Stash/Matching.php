@@ -100,7 +100,7 @@ final class Matching
         }
         foreach ($figure->parts as $part) {
             if ($part->isJoined()) {
-                $meet($part->colour, $figure->parts[$part->joinTo]->colour);
+                $meet($part->colour, $figure->parts[$part->join->to]->colour);
             }
         }
 

@@ -35,15 +35,15 @@ final readonly class Anchor
         $anchors = [self::crown($surface)];
         foreach ($figure->detailsOn($part->key) as $detail) {
             [$x, $y] = $detail->middle();
-            if ($detail->side === Side::Front && $surface->has($x, $y)) {
-                $anchors[] = new self($detail->key, $detail->mirror ? $detail->name.', right' : $detail->name, $x, $y);
-                if ($detail->mirror && $surface->has(-$x, $y)) {
+            if ($detail->lie->side === Side::Front && $surface->has($x, $y)) {
+                $anchors[] = new self($detail->key, $detail->lie->mirror ? $detail->name.', right' : $detail->name, $x, $y);
+                if ($detail->lie->mirror && $surface->has(-$x, $y)) {
                     $anchors[] = new self($detail->key.' twin', $detail->name.', left', -$x, $y);
                 }
             }
         }
         foreach ($figure->parts as $joined) {
-            foreach ($joined->joinTo === $part->key ? $joined->placements() : [] as $placement) {
+            foreach ($joined->join->to === $part->key ? $joined->placements() : [] as $placement) {
                 $foot = self::foot($placement, $part, $surface);
                 if ($foot !== null) {
                     $anchors[] = new self(
@@ -51,7 +51,7 @@ final readonly class Anchor
                         sprintf(
                             'the foot of %s%s',
                             mb_strtolower($joined->name),
-                            $joined->mirror ? ($foot[0] < 0.0 ? ', left' : ', right') : '',
+                            $joined->stand->mirror ? ($foot[0] < 0.0 ? ', left' : ', right') : '',
                         ),
                         ...$foot,
                     );
@@ -98,7 +98,7 @@ final readonly class Anchor
     private static function foot(Placement $piece, Part $part, Surface $surface): ?array
     {
         // The middle of each ring: the course of the piece itself.
-        $middle = static fn (array $ring, int $axis): float => array_sum(array_column($ring, $axis)) / count($ring) - $part->at[$axis];
+        $middle = static fn (array $ring, int $axis): float => array_sum(array_column($ring, $axis)) / count($ring) - $part->stand->at[$axis];
         $course = array_map(
             static fn (array $ring): array => [$middle($ring, 0), $middle($ring, 1), $middle($ring, 2)],
             $piece->rings(),

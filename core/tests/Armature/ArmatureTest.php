@@ -530,7 +530,7 @@ describe('a course through a part', function () {
         // It leads through the part, or by it.
         $course = [[$any(90), $any(90), $any(90)]];
         foreach ([1, 2, 3] as $_) {
-            $course[] = array_map(static fn (float $at): float => $at + $any(25), $part->at);
+            $course[] = array_map(static fn (float $at): float => $at + $any(25), $part->stand->at);
             $course[] = [$any(90), $any(90), $any(90)];
         }
         $inside = 0.0;

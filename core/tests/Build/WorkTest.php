@@ -367,7 +367,7 @@ describe('Schools', function () {
         ];
         $figure = Figures::read($document);
         $methods = static fn (Figure $f): array => array_map(static fn (Detail $d): string => $d->method->value, $f->details);
-        expect($told($figure, 'join', 'slit')[0]->parts['head']->joinBy)->toBe(JoinBy::Neck)
+        expect($told($figure, 'join', 'slit')[0]->parts['head']->join->by)->toBe(JoinBy::Neck)
             ->and($methods($told($figure, 'eyes', 'bead')[0]))->toBe(['e' => 'bead', 'w' => 'felt', 'b' => 'felt']);
     });
 

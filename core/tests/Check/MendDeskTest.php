@@ -67,7 +67,7 @@ it('lifts a detail out, closes its ground with wool of its part, and marks it wh
     [$x, $y] = $figure->details['mouth']->middle();
     $surface = Surface::of($figure->parts['head']->placements()[0], Side::Front);
     expect($again->steps[0])->toBe('It sits 3.0 mm above and 1.5 mm left of its mark.')
-        ->and($again->mg)->toEqualWithDelta($figure->details['mouth']->areaMm2() * 0.15, 1e-9)
+        ->and($again->mg)->toEqualWithDelta($figure->details['mouth']->drawn->areaMm2() * 0.15, 1e-9)
         ->and($again->colour)->toBe($figure->parts['head']->colour)
         ->and($again->steps[3])->toContain(sprintf('%.0f mm down from the crown', TapeMark::downMm($surface, $y)));
 });

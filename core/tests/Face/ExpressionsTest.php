@@ -60,12 +60,12 @@ it('scales with the head', function (string $kind) {
     $one = array_values(wearing(bareHead(50, 46, 48), $kind)->details);
     $two = array_values(wearing(bareHead(100, 92, 96), $kind)->details);
     foreach ($one as $i => $detail) {
-        expect($two[$i]->xMm)
-            ->toEqualWithDelta(2 * $detail->xMm, 0.06)
-            ->and($two[$i]->yMm)
-            ->toEqualWithDelta(2 * $detail->yMm, 0.06);
+        expect($two[$i]->lie->xMm)
+            ->toEqualWithDelta(2 * $detail->lie->xMm, 0.06)
+            ->and($two[$i]->lie->yMm)
+            ->toEqualWithDelta(2 * $detail->lie->yMm, 0.06);
         if ($detail->method->value === 'felt') {
-            expect($two[$i]->areaMm2())->toEqualWithDelta(4 * $detail->areaMm2(), 0.03 * 4 * $detail->areaMm2() + 0.1);
+            expect($two[$i]->drawn->areaMm2())->toEqualWithDelta(4 * $detail->drawn->areaMm2(), 0.03 * 4 * $detail->drawn->areaMm2() + 0.1);
         }
     }
 })->with(array_column(Expressions::catalogue(), 'kind'));
@@ -106,8 +106,8 @@ it('varies a piece where it stands, and keeps what the felter gave it', function
         ->toBe('Big eye')
         ->and($pupil->isMeant('low-contrast'))
         ->toBeTrue()
-        ->and($varied->details['open-eyes-white']->areaMm2())
-        ->toBeGreaterThan($figure->details['open-eyes-pupil']->areaMm2());
+        ->and($varied->details['open-eyes-white']->drawn->areaMm2())
+        ->toBeGreaterThan($figure->details['open-eyes-pupil']->drawn->areaMm2());
     // A second of the same kind is its own piece.
     expect(count(wearing($varied, 'open-eyes')->details))->toBeGreaterThan(count($varied->details));
 });
@@ -117,13 +117,13 @@ it('looks aside with both eyes, and keeps both sparks on one side', function () 
     $right = $figure->details['open-eyes-pupil'];
     $left = $figure->details['open-eyes-pupil-left'];
     $white = $figure->details['open-eyes-white'];
-    expect($right->xMm - $white->xMm)
-        ->toEqualWithDelta($left->xMm + $white->xMm, 0.011)
+    expect($right->lie->xMm - $white->lie->xMm)
+        ->toEqualWithDelta($left->lie->xMm + $white->lie->xMm, 0.011)
         ->toBeGreaterThan(0.5);
     $straight = wearing(bareHead(), 'open-eyes');
     $sparks = [
-        $straight->details['open-eyes-spark']->xMm - $straight->details['open-eyes-pupil']->xMm,
-        $straight->details['open-eyes-spark-left']->xMm + $straight->details['open-eyes-pupil']->xMm,
+        $straight->details['open-eyes-spark']->lie->xMm - $straight->details['open-eyes-pupil']->lie->xMm,
+        $straight->details['open-eyes-spark-left']->lie->xMm + $straight->details['open-eyes-pupil']->lie->xMm,
     ];
     expect($sparks[0])->toEqualWithDelta($sparks[1], 0.011)->toBeGreaterThan(0.2);
 });
@@ -146,7 +146,7 @@ it('turns the corners of a mouth up or down, and leaves as many teeth open as as
     $mouth = static fn (float $teeth): Detail => wearing(bareHead(), 'open-mouth', ['teeth' => $teeth])->details[
         'open-mouth-mouth'
     ];
-    expect($mouth(4)->areaMm2())->toBeLessThan($mouth(0)->areaMm2());
+    expect($mouth(4)->drawn->areaMm2())->toBeLessThan($mouth(0)->drawn->areaMm2());
 });
 
 it('takes colours that are there, and brings its own where none would do', function () {
@@ -176,10 +176,10 @@ describe('a face copied', function () {
         expect(count($copied->details))->toBe(count($one->details));
         foreach ($one->details as $key => $detail) {
             $copy = $copied->details[$key];
-            expect($copy->yMm)
-                ->toEqualWithDelta(2 * $detail->yMm, 0.02)
-                ->and($copy->xMm / 90)
-                ->toEqualWithDelta($detail->xMm / 60, 0.001);
+            expect($copy->lie->yMm)
+                ->toEqualWithDelta(2 * $detail->lie->yMm, 0.02)
+                ->and($copy->lie->xMm / 90)
+                ->toEqualWithDelta($detail->lie->xMm / 60, 0.001);
         }
         expect(wearing($copied, 'open-eyes', ['size' => 0.3], 'open-eyes')->details)->toHaveCount(count($copied->details));
     });
@@ -211,9 +211,9 @@ describe('a face copied', function () {
         $two = bareHead(96, 96, 96);
         $copied = Figure::fromDocument(FaceCopy::of($one, $one->parts['head'], $two, $two->parts['head'], false));
         $bead = array_values($copied->details)[0];
-        expect(ReadyMade::isSold($bead->widthMm))
+        expect(ReadyMade::isSold($bead->drawn->widthMm))
             ->toBeTrue()
-            ->and($bead->widthMm)
+            ->and($bead->drawn->widthMm)
             ->toBe(7.0)
             ->and($copied->colours[$bead->colour]->name)
             ->toBe('Ink')

@@ -109,7 +109,7 @@ describe('what cannot be made', function () {
             if (! in_array('tangled', codes($figure, 'd'), true)) {
                 continue;
             }
-            $after = mended($figure, 'd', 'tangled')->details['d']->pointsMm;
+            $after = mended($figure, 'd', 'tangled')->details['d']->drawn->pointsMm;
             $sorted = static function (array $list): array {
                 sort($list);
 
@@ -147,7 +147,7 @@ describe('what cannot be made', function () {
         $figure = ball60([['key' => 'b', 'kind' => 'eye', 'widthMm' => $mm, 'heightMm' => $mm, 'xMm' => 8]]);
         expect(codes($figure, 'b'))
             ->toBe(['not-sold'])
-            ->and(mended($figure, 'b', 'not-sold')->details['b']->widthMm)
+            ->and(mended($figure, 'b', 'not-sold')->details['b']->drawn->widthMm)
             ->toBe($sold)
             ->and(ReadyMade::isSold($sold))
             ->toBeTrue();
@@ -237,7 +237,7 @@ describe('even and level', function () {
         $pair = mended($figure, 'left', 'uneven');
         expect($pair->details)
             ->toHaveCount(1)
-            ->and($pair->details['left']->mirror)
+            ->and($pair->details['left']->lie->mirror)
             ->toBeTrue()
             ->and(Evenness::of($pair, 'head')->levelMm)
             ->toBe(0.0);
@@ -297,7 +297,7 @@ describe('even and level', function () {
         $figure = ball60([['key' => 'nose', 'kind' => 'disc', 'widthMm' => 5, 'xMm' => 0.6, 'yMm' => -8]]);
         expect(advised($figure, 'nose')[0]->why)
             ->toBe('it lies 0.6 mm to the right of the middle line')
-            ->and(mended($figure, 'nose', 'aside')->details['nose']->xMm)
+            ->and(mended($figure, 'nose', 'aside')->details['nose']->lie->xMm)
             ->toBe(0.0);
     });
 
@@ -328,9 +328,9 @@ describe('even and level', function () {
         $after = mended($figure, 'spark', 'sparks');
         expect($after->details)
             ->toHaveCount(4)
-            ->and($after->details['spark']->xMm - 12)
-            ->toEqualWithDelta($after->details['spark-left']->xMm + 12, 1e-9)
-            ->and($after->details['spark-left']->mirror)
+            ->and($after->details['spark']->lie->xMm - 12)
+            ->toEqualWithDelta($after->details['spark-left']->lie->xMm + 12, 1e-9)
+            ->and($after->details['spark-left']->lie->mirror)
             ->toBeFalse()
             ->and(codes($after, 'spark'))
             ->toBe([])

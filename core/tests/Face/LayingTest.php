@@ -217,7 +217,7 @@ describe('crispness', function () {
             ->toBeGreaterThan(20.0)
             ->and(DetailGround::difference($mended, $mended->details['eye-rim']))
             ->toBeGreaterThan(20.0)
-            ->and($mended->details['eye-rim']->widthMm)
+            ->and($mended->details['eye-rim']->drawn->widthMm)
             ->toBe(7.0);
     });
 

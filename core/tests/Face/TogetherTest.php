@@ -63,7 +63,7 @@ it('goes with all details of a piece of a face that lie in one eye, and with non
         Expressions::put($f, $f->parts['head'], $kind, [])['document'],
     );
     $eyes = $put($figure, OpenEyes::kind());
-    $own = array_keys(array_filter($eyes->details, static fn ($d): bool => $d->piece[1] === OpenEyes::kind()));
+    $own = array_keys(array_filter($eyes->details, static fn ($d): bool => $d->meaning->piece[1] === OpenEyes::kind()));
     $together = Together::all($eyes);
     expect(count($own))->toBeGreaterThan(2);
     foreach ($own as $key) {
@@ -72,7 +72,7 @@ it('goes with all details of a piece of a face that lie in one eye, and with non
         }
     }
     $dots = $put($figure, Freckles::kind());
-    foreach (array_filter($dots->details, static fn ($d): bool => $d->piece[1] === Freckles::kind()) as $key => $dot) {
+    foreach (array_filter($dots->details, static fn ($d): bool => $d->meaning->piece[1] === Freckles::kind()) as $key => $dot) {
         expect(Together::all($dots))->not->toHaveKey($key);
     }
 });

@@ -58,15 +58,15 @@ describe('a figure brought in', function () {
             ['heightMm' => 60, 'wires' => [['key' => 'w', 'pointsMm' => [[6, 41, 1], [6, 59, 2]], 'mirror' => true]]],
         ));
         $figure = read(Accessories::put(holding(), $fork, 'fork', Carried::Held, 'arm', 60.0)->document);
-        $aside = $figure->parts['stick']->at[0];
+        $aside = $figure->parts['stick']->stand->at[0];
         expect($aside)->toBeGreaterThan(10.0)->and(array_column($figure->wires, 'mirror'))->toBe([false, false]);
         foreach (array_values($figure->wires) as $i => $wire) {
             foreach ($wire->pointsMm as $k => [$x, , $z]) {
                 expect($x - $aside)->toEqualWithDelta($i === 0 ? 6.0 : -6.0, 1e-6)
-                    ->and($z - $figure->parts['stick']->at[2])->toEqualWithDelta(1.0 + $k, 1e-6);
+                    ->and($z - $figure->parts['stick']->stand->at[2])->toEqualWithDelta(1.0 + $k, 1e-6);
             }
         }
-        expect($figure->parts['tine']->at[0] + $figure->parts['tine-left']->at[0])->toEqualWithDelta(2 * $aside, 1e-6);
+        expect($figure->parts['tine']->stand->at[0] + $figure->parts['tine-left']->stand->at[0])->toEqualWithDelta(2 * $aside, 1e-6);
     });
 
     it('is held at the free end of the arm, as tall as asked, under keys and colours of its own', function () {
@@ -76,13 +76,13 @@ describe('a figure brought in', function () {
             ->and($thing)->toMatchArray(['name' => 'broom', 'parts' => ['stick', 'arm-2'], 'holder' => 'arm', 'isLost' => false])
             ->and($thing['heightMm'])->toEqualWithDelta(90.0, 0.1)
             ->and($thing['times'])->toEqualWithDelta(9.0, 0.05)
-            ->and($figure->parts['stick']->joinTo)->toBe('arm')
-            ->and($figure->parts['arm-2']->joinTo)->toBe('stick')
+            ->and($figure->parts['stick']->join->to)->toBe('arm')
+            ->and($figure->parts['arm-2']->join->to)->toBe('stick')
             ->and($figure->details['band']->on)->toBe('arm-2')
-            ->and($figure->details['band']->widthMm)->toEqualWithDelta(6.0, 1e-6)
+            ->and($figure->details['band']->drawn->widthMm)->toEqualWithDelta(6.0, 1e-6)
             ->and($figure->colours)->toHaveCount(3)
             // The arm lies level, its free end at 35 + 20 - 5.
-            ->and($figure->parts['stick']->at[0])->toEqualWithDelta(50.0, 0.1);
+            ->and($figure->parts['stick']->stand->at[0])->toEqualWithDelta(50.0, 0.1);
     });
 
     it('weighs what it weighs by itself at that size, and what was there weighs as before', function () {
@@ -97,21 +97,21 @@ describe('a figure brought in', function () {
         $beside = read(Accessories::put(holding(), broom(), 'broom', Carried::Beside, '', 30.0)->document);
         $foot = static fn (Figure $f): float => min(array_map(
             static fn (Part $p): float => $p->placements()[0]->levelsMm()[0],
-            array_filter(array_values($f->parts), static fn (Part $p): bool => $p->group !== ''),
+            array_filter(array_values($f->parts), static fn (Part $p): bool => $p->stand->group !== ''),
         ));
         // It sinks in by a tenth.
         expect($foot($worn))->toEqualWithDelta(60.0 - 3.0, 0.1)
             ->and($foot($beside))->toEqualWithDelta(0.0, 0.1)
             ->and(Accessories::all($beside)[0]['holder'])->toBe('')
-            ->and($beside->parts['stick']->at[0])->toBeGreaterThan(55.0);
+            ->and($beside->parts['stick']->stand->at[0])->toBeGreaterThan(55.0);
     });
 
     it('with pairs of its own has them as two, each where it was', function () {
         $lanto = Works::demo('lanto');
         $figure = read(Accessories::put(holding(), $lanto, 'pod', Carried::Held, 'arm', 40.0)->document);
-        $own = array_filter($figure->parts, static fn (Part $p): bool => $p->group === 'pod');
+        $own = array_filter($figure->parts, static fn (Part $p): bool => $p->stand->group === 'pod');
         $made = array_sum(array_map(static fn (Part $p): int => $p->count(), $lanto->parts));
-        expect($own)->toHaveCount($made)->and(array_filter($own, static fn (Part $p): bool => $p->mirror))->toBe([]);
+        expect($own)->toHaveCount($made)->and(array_filter($own, static fn (Part $p): bool => $p->stand->mirror))->toBe([]);
         $small = Scaling::to(Works::demo('lanto'), $lanto->heightMm * 0.25);
         $figure = read(Accessories::put(holding(), $lanto, 'pod', Carried::Held, 'arm', Accessories::all(
             read(Accessories::gather($small, array_keys($small->parts), 'all')->document),
@@ -134,7 +134,7 @@ describe('a thing', function () {
         $levels = array_map(static fn (Part $p): array => $p->placements()[0]->levelsMm(), array_values($alone->parts));
         expect(min(array_column($levels, 0)))->toEqualWithDelta(0.0, 0.05)
             ->and($alone->heightMm)->toEqualWithDelta(max(array_column($levels, 1)), 0.05)
-            ->and(array_filter($alone->parts, static fn (Part $p): bool => $p->group !== '' || $p->joinTo === 'arm'))->toBe([])
+            ->and(array_filter($alone->parts, static fn (Part $p): bool => $p->stand->group !== '' || $p->join->to === 'arm'))->toBe([])
             ->and($alone->name)->toBe('Lamp');
         $hat = read(Accessories::gather($figure, ['brim', 'crown'], 'hat')->document);
         expect(Accessories::all($hat)[0]['parts'])->toBe(['brim', 'crown'])
@@ -146,7 +146,7 @@ describe('a thing', function () {
         $larger = read(Accessories::resize($figure, 'broom', 1.5)->document);
         [$was, $is] = [Accessories::all($figure)[0], Accessories::all($larger)[0]];
         $off = static fn (Figure $f): array => [
-            $f->parts['stick']->at[0] - $f->parts['arm']->at[0], $f->parts['stick']->at[1] - $f->parts['arm']->at[1],
+            $f->parts['stick']->stand->at[0] - $f->parts['arm']->stand->at[0], $f->parts['stick']->stand->at[1] - $f->parts['arm']->stand->at[1],
         ];
         expect($is['heightMm'])->toEqualWithDelta(1.5 * $was['heightMm'], 1e-6)
             ->and($is['widthMm'])->toEqualWithDelta(1.5 * $was['widthMm'], 1e-6)
@@ -161,7 +161,7 @@ describe('a thing', function () {
         $loose = read(Accessories::fasten($figure, 'broom', '')->document);
         $worn = read(Accessories::fasten($loose, 'broom', 'body')->document);
         expect(Accessories::all($loose)[0]['holder'])->toBe('')->and(Accessories::all($worn)[0]['holder'])->toBe('body')
-            ->and($worn->parts['arm-2']->joinTo)->toBe('stick');
+            ->and($worn->parts['arm-2']->join->to)->toBe('stick');
     });
 
     it('no larger than the hand that holds it is said to be lost there', function () {

@@ -39,21 +39,21 @@ it('curves through every one of its points, straight where they are straight', f
         'widthMm' => 1.0,
         'pointsMm' => [[-9, 3], [-3, 3], [3, 3], [9, 3]],
         'smooth' => $smooth,
-    ])->details['d']->lengthMm();
+    ])->details['d']->drawn->lengthMm();
     expect($straight(true))
         ->toEqualWithDelta(18.0, 1e-9)
         ->and($straight(false))
         ->toEqualWithDelta(18.0, 1e-9)
-        ->and($line->lengthMm())
-        ->toBeGreaterThan(withDetail(['kind' => 'line', 'widthMm' => 1.0, 'pointsMm' => $points])->details['d']->lengthMm());
+        ->and($line->drawn->lengthMm())
+        ->toBeGreaterThan(withDetail(['kind' => 'line', 'widthMm' => 1.0, 'pointsMm' => $points])->details['d']->drawn->lengthMm());
 });
 
 it('closes the curve of a patch: twelve points of a circle come within 0.5 % of its area', function () {
     $circle = array_map(static fn (int $i): array => [8 * cos(($i * M_PI) / 6), 8 * sin(($i * M_PI) / 6)], range(0, 11));
-    expect(withDetail(['kind' => 'patch', 'pointsMm' => $circle, 'smooth' => true])->details['d']->areaMm2())
+    expect(withDetail(['kind' => 'patch', 'pointsMm' => $circle, 'smooth' => true])->details['d']->drawn->areaMm2())
         ->toEqualWithDelta(M_PI * 64, 0.005 * M_PI * 64)
         // The polygon itself: n r^2 sin(2 pi / n) / 2.
-        ->and(withDetail(['kind' => 'patch', 'pointsMm' => $circle])->details['d']->areaMm2())
+        ->and(withDetail(['kind' => 'patch', 'pointsMm' => $circle])->details['d']->drawn->areaMm2())
         ->toEqualWithDelta(6 * 64 * sin(M_PI / 6), 1e-9);
 });
 
@@ -65,18 +65,18 @@ it('takes wool for a line as wide as it is at each place', function () {
         'pointsMm' => [[-10, 0], [0, 0], [10, 0]],
         'widthsMm' => [0.5, 1.5, 2.5],
     ])->details['d'];
-    expect($wedge->areaMm2())
+    expect($wedge->drawn->areaMm2())
         ->toEqualWithDelta(30.0, 1e-9)
-        ->and($wedge->widths())
+        ->and($wedge->drawn->widths())
         ->toBe([0.5, 1.5, 2.5])
-        ->and(withDetail(['kind' => 'line', 'widthMm' => 1.5, 'pointsMm' => [[-10, 0], [10, 0]]])->details['d']->areaMm2())
+        ->and(withDetail(['kind' => 'line', 'widthMm' => 1.5, 'pointsMm' => [[-10, 0], [10, 0]]])->details['d']->drawn->areaMm2())
         ->toEqualWithDelta(30.0, 1e-9);
 });
 
 it('leaves holes open: less wool, and the ground shows', function () {
     $mouth = ['kind' => 'patch', 'pointsMm' => [[-10, -5], [10, -5], [10, 5], [-10, 5]]];
     $teeth = $mouth + ['holesMm' => [[[-6, 1], [6, 1], [6, 5], [-6, 5]]]];
-    expect(withDetail($teeth)->details['d']->areaMm2())
+    expect(withDetail($teeth)->details['d']->drawn->areaMm2())
         ->toEqualWithDelta(200.0 - 48.0, 1e-9)
         ->and(DetailWool::mg(withDetail($teeth)->details['d'], null, Densities::house()))
         ->toBeLessThan(DetailWool::mg(withDetail($mouth)->details['d'], null, Densities::house()));
@@ -112,12 +112,12 @@ it('keeps what is chosen, and grows all of it with the figure', function () {
         'keep' => 'size',
     ]);
     $twice = Scaling::to($figure, 2 * $figure->heightMm)->details['d'];
-    expect($figure->details['d']->keep)
+    expect($figure->details['d']->lie->keep)
         ->toBe(Keep::InSize)
-        ->and($twice->widthsMm)
+        ->and($twice->drawn->widthsMm)
         ->toEqualWithDelta([1.0, 3.0], 1e-9)
-        ->and($twice->areaMm2())
-        ->toEqualWithDelta(4 * $figure->details['d']->areaMm2(), 1e-6);
+        ->and($twice->drawn->areaMm2())
+        ->toEqualWithDelta(4 * $figure->details['d']->drawn->areaMm2(), 1e-6);
 });
 
 it('refuses a width too many, and says how many points there are', function () {

@@ -133,11 +133,11 @@ function edits(): array
             $cut = $f->parts[$part($f)];
             $far = $cut->solid->size()->widthMm + $cut->solid->size()->heightMm;
 
-            return PartEditor::split($f, $cut->key, [$cut->at[0] - $far, $cut->at[1] - 1], [$cut->at[0] + $far, $cut->at[1] + 1]);
+            return PartEditor::split($f, $cut->key, [$cut->stand->at[0] - $far, $cut->stand->at[1] - 1], [$cut->stand->at[0] + $far, $cut->stand->at[1] + 1]);
         },
         'parts merged' => static fn (Figure $f): Edited => PartEditor::merge($f, array_unique([$part($f), $part($f)])),
         'a part drawn round' => static function (Figure $f) use ($part): Edited {
-            [$x, $y] = $f->parts[$part($f)]->at;
+            [$x, $y] = $f->parts[$part($f)]->stand->at;
 
             return PartEditor::lasso($f, [[$x - 6, $y - 6], [$x + 6, $y - 6], [$x + 5, $y + 7], [$x - 6, $y + 5]]);
         },
@@ -309,7 +309,7 @@ it('can be edited back: the same pictures from all sides, the same grams', funct
             $double = Edits::double($figure, false, $key, $others);
             $added = array_diff(array_column($double->document->details, 'key'), array_map(strval(...), array_keys($figure->details)));
             looksLike(then(Edits::remove(then($double), false, array_values($added))), $was, "figure {$seed}: {$key} doubled");
-            if ($figure->details[$key]->mirror) {
+            if ($figure->details[$key]->lie->mirror) {
                 $parted = Edits::parted($figure, $key, $others);
                 looksLike(then($parted), $was, "figure {$seed}: {$key} parted");
                 expect(grams($parted->document))->toEqualWithDelta($grams, 0.01 * $grams);

@@ -64,17 +64,17 @@ it('fills in the defaults of the house and lets a part override them', function 
             ['firmness' => 'soft', 'coverMm' => 2, 'core' => 'stuffing'],
         ),
     );
-    expect($figure->parts['a'])
+    expect($figure->parts['a']->made)
         ->firmness->toBe(Firmness::Soft)
         ->coverMm->toBe(2.0)
         ->core->toBe(CoreMaterial::Stuffing)
-        ->and($figure->parts['b'])
+        ->and($figure->parts['b']->made)
         ->firmness->toBe(Firmness::Hard)
         ->coverMm->toBe(1.5)
         ->core->toBe(CoreMaterial::None)
-        ->joinBy->toBe(JoinBy::Slit);
+        ->and($figure->parts['b']->join->by)->toBe(JoinBy::Slit);
     $plain = Figures::read(Figures::document([Figures::part('a', 'ball', 40, 40, 40)]));
-    expect($plain->parts['a'])->firmness->toBe(Firmness::Springy)->coverMm->toBe(3.0)->core->toBe(CoreMaterial::CoreWool);
+    expect($plain->parts['a']->made)->firmness->toBe(Firmness::Springy)->coverMm->toBe(3.0)->core->toBe(CoreMaterial::CoreWool);
 });
 
 it('names ten faults at once, each with its place', function () {
@@ -146,10 +146,10 @@ it('scales every volume with the cube of the height, every area with the square,
                 ->toEqualWithDelta($k ** 3, 1e-6)
                 ->and($twice->solid->areaCm2() / $part->solid->areaCm2())
                 ->toEqualWithDelta($k ** 2, 1e-6)
-                ->and($twice->at[1])
-                ->toEqualWithDelta($part->at[1] * $k, 1e-9)
-                ->and($twice->coverMm)
-                ->toBe($part->coverMm);
+                ->and($twice->stand->at[1])
+                ->toEqualWithDelta($part->stand->at[1] * $k, 1e-9)
+                ->and($twice->made->coverMm)
+                ->toBe($part->made->coverMm);
         }
         $marks = static fn (Detail $d): array => $d->middle();
         foreach ($figure->details as $key => $detail) {
@@ -206,14 +206,14 @@ it('reads what a colour is mixed from and how a part is covered, and grows only 
     $figure = Figures::read($document);
     expect($figure->colours['teal']->mix)
         ->toBe(['Snow' => 40, 'Deep' => 60])
-        ->and($figure->parts['head']->covering->way)
+        ->and($figure->parts['head']->made->covering->way)
         ->toBe(\Impa\Material\CoveringWay::Wrap)
-        ->and($figure->parts['body']->covering->way)
+        ->and($figure->parts['body']->made->covering->way)
         ->toBe(\Impa\Material\CoveringWay::Tufts);
     $twice = Scaling::to($figure, 200.0);
-    expect($twice->parts['head']->covering->ribbonMm)
+    expect($twice->parts['head']->made->covering->ribbonMm)
         ->toBe(8.0)
-        ->and($twice->parts['head']->covering->lengthMm)
+        ->and($twice->parts['head']->made->covering->lengthMm)
         ->toBe(40.0);
 });
 

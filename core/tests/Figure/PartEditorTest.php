@@ -68,7 +68,7 @@ function overlap(array $some, array $others): float
 {
     $covers = static function (array $parts, float $x, float $y): bool {
         foreach ($parts as $part) {
-            [$u, $v] = $part->turn->undo($x - $part->at[0], $y - $part->at[1], 0.0);
+            [$u, $v] = $part->stand->turn->undo($x - $part->stand->at[0], $y - $part->stand->at[1], 0.0);
             if (! is_nan($part->solid->frontMm($u, $v))) {
                 return true;
             }
@@ -319,7 +319,7 @@ it('makes any two parts of the demo\'s figures one, and leaves a figure that can
     $keys = array_keys($figure->parts);
     foreach ($keys as $i => $one) {
         // Each with the one it is joined to, and with the next: across joins and along them.
-        foreach (array_unique([$figure->parts[$one]->joinTo ?: $keys[0], $keys[($i + 1) % count($keys)]]) as $other) {
+        foreach (array_unique([$figure->parts[$one]->join->to ?: $keys[0], $keys[($i + 1) % count($keys)]]) as $other) {
             try {
                 $merged = $one === $other ? null : PartEditor::merge($figure, [$one, $other]);
             } catch (PartEditRefused) {

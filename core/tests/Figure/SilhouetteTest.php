@@ -148,7 +148,7 @@ it('lays details on the skin, a little proud of it', function () {
     );
     foreach ($figure->details as $detail) {
         $pieces = DetailPiece::all($detail, $figure->parts['head']->placements()[0]);
-        expect($pieces)->toHaveCount($detail->mirror ? 2 : 1);
+        expect($pieces)->toHaveCount($detail->lie->mirror ? 2 : 1);
         foreach ($pieces as $piece) {
             foreach ($piece->skin() as $ring) {
                 for ($i = 0; $i < count($ring); $i += 3) {

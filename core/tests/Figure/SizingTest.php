@@ -55,8 +55,8 @@ it('takes less than eight times the wool twice as tall where its core is lighter
     // A ball of 40 mm, 3 mm of cover: by hand, shells of (20, 17) and (40, 37) mm at the house's densities and wastes.
     $figure = Figures::read(Figures::document([Figures::part('a', 'ball', 40, 40, 40, 0, 20, more: ['core' => 'stuffing'])]));
     $densities = Densities::house();
-    $felt = $densities->feltGPerCm3($figure->parts['a']->firmness) * (1 + $densities->coverWaste);
-    $core = $densities->insideGPerCm3($figure->parts['a']->core, $figure->parts['a']->firmness) * (1 + $densities->insideWaste);
+    $felt = $densities->feltGPerCm3($figure->parts['a']->made->firmness) * (1 + $densities->coverWaste);
+    $core = $densities->insideGPerCm3($figure->parts['a']->made->core, $figure->parts['a']->made->firmness) * (1 + $densities->insideWaste);
     $g = static fn (float $r): float => ($r ** 3 - ($r - 3) ** 3) * $felt + ($r - 3) ** 3 * $core;
     $times = Growth::ofWool($figure, 2 * $figure->heightMm, $densities);
     expect($times)->toEqualWithDelta($g(40.0) / $g(20.0), 0.01)->toBeLessThan(7.5);

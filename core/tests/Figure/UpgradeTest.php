@@ -74,7 +74,7 @@ describe('a document of version 1', function () {
         $document->details[0]->name = 'Auge';
         array_shift($document->base->weights);
         $after = Figure::fromDocument($document);
-        expect($after->details['a']->role)->toBe(DetailRole::Eye)
+        expect($after->details['a']->meaning->role)->toBe(DetailRole::Eye)
             ->and($after->base->weights[0]['key'])->toBe('low')
             ->and($document->version)->toBe(Upgrade::VERSION);
     });

@@ -45,7 +45,7 @@ it('draws every detail as the fixture says, which the screens\' own geometry is 
         $made[] = [
             'detail' => $detail,
             'outline' => $rounded($read->outline()),
-            'widths' => $detail['kind'] === 'line' ? array_map(static fn (float $mm): float => round($mm, 6), $read->widths()) : [],
+            'widths' => $detail['kind'] === 'line' ? array_map(static fn (float $mm): float => round($mm, 6), $read->drawn->widths()) : [],
             'holes' => array_map($rounded, $read->holes()),
             'middle' => $rounded([$read->middle()])[0],
         ];

@@ -102,7 +102,7 @@ it('is one height once it says what it stands, or is made as tall as it says', f
         ->and($one->parts['body']->solid->size()->widthMm)
         ->toEqualWithDelta($wide, 0.01)
         // What belongs to the hand stays.
-        ->and($one->parts['body']->coverMm)
+        ->and($one->parts['body']->made->coverMm)
         ->toBe(3.0)
         ->and(array_column(told(Notes::of(Plan::of($one))), 0))
         ->not->toContain('height');

@@ -330,7 +330,7 @@ it('tells of what a picture shows in front and the round hides, by how much, unt
     expect(Buried::mm($shown, $shown->parts['scarf']))->toBe(0.0)
         ->and(codes($shown))
         ->not->toContain('buried-roll')
-        ->and($shown->parts['scarf']->at[2])
+        ->and($shown->parts['scarf']->stand->at[2])
         ->toEqualWithDelta(0.2 + $mm, 1e-9)
         ->and(fn () => Buried::forwards($shown, 'scarf'))
         ->toThrow(EditRefused::class, 'shows in the round');

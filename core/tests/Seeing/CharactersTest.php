@@ -135,7 +135,7 @@ it('finds the sizes that were drawn', function (int $seed) {
         $best = min(
             $best,
             abs($part['shape']['widthMm'] / ($drawn->solid->size()->widthMm * $scale) - 1) +
-                abs($part['at']['yMm'] / (($drawn->at[1] - self_foot($figure)) * $scale) - 1),
+                abs($part['at']['yMm'] / (($drawn->stand->at[1] - self_foot($figure)) * $scale) - 1),
         );
     }
     expect($best)->toBeLessThan(0.1);

@@ -57,8 +57,8 @@ it('sees regions as layers: the largest is the ground under all, what lies withi
     expect($names)->toBe(['Red', 'Violet', 'Yellow'])
         ->and(array_map(static fn (Layer $l): int => $l->level, $layers->all))->toBe([0, 1, 2])
         ->and($parts['Red']->name)->toBe('Ground')
-        ->and($parts['Violet']->joinTo)->toBe($parts['Red']->key)
-        ->and($parts['Yellow']->joinTo)->toBe($parts['Violet']->key)
+        ->and($parts['Violet']->join->to)->toBe($parts['Red']->key)
+        ->and($parts['Yellow']->join->to)->toBe($parts['Violet']->key)
         ->and($layers->all[0]->areaMm2)->toEqualWithDelta(10_000.0, 100.0)
         ->and($layers->all[1]->areaMm2)->toEqualWithDelta(2500.0, 50.0)
         ->and($layers->all[2]->areaMm2)->toEqualWithDelta(M_PI * 156.25, 12.0)
@@ -72,10 +72,10 @@ it('lets a layer go on beneath its neighbour by the overlap, and no farther', fu
         ->polygon(box(40, 100, 220, 300), BLUE)
         ->polygon(box(220, 120, 360, 280), GOLD))->figure();
     $parts = byColour($figure);
-    $right = $parts['Violet']->at[0] + $parts['Violet']->solid->size()->widthMm / 2;
+    $right = $parts['Violet']->stand->at[0] + $parts['Violet']->solid->size()->widthMm / 2;
     $seam = (220 - 200) / 4.0;
     expect($right - $seam)->toEqualWithDelta(3.0, 0.6)
-        ->and($parts['Yellow']->at[0] - $parts['Yellow']->solid->size()->widthMm / 2)->toEqualWithDelta($seam, 0.4)
+        ->and($parts['Yellow']->stand->at[0] - $parts['Yellow']->solid->size()->widthMm / 2)->toEqualWithDelta($seam, 0.4)
         ->and(Layers::of($figure)->shortSeams())->toBe([]);
 });
 
@@ -99,7 +99,7 @@ it('makes what scissors cannot cut a detail: a spot, a drawn line', function () 
         ->polygon(box(0, 0, 400, 400), RED)
         ->oval(220, 140, 12, 12, GOLD)
         ->line([[120, 270], [220, 300], [320, 270]], 9, BLUE))->figure();
-    $kinds = array_map(static fn ($d): string => $d->kind->value.' '.$d->method->value, array_values($figure->details));
+    $kinds = array_map(static fn ($d): string => $d->drawn->kind->value.' '.$d->method->value, array_values($figure->details));
     sort($kinds);
     expect($figure->parts)->toHaveCount(1)->and($kinds)->toBe(['disc felt', 'line stitch']);
 });
@@ -111,12 +111,12 @@ it('makes mirrored layers pairs, and lays what lies on them once', function () {
     }
     $sketch->line([[80, 280], [100, 282]], 8, DARK)->line([[360, 280], [340, 282]], 8, DARK);
     $figure = seenFlat($sketch)->figure();
-    $pairs = array_filter($figure->parts, static fn (Part $p): bool => $p->mirror);
+    $pairs = array_filter($figure->parts, static fn (Part $p): bool => $p->stand->mirror);
     expect($figure->parts)->toHaveCount(3)->and($pairs)->toHaveCount(2)->and($figure->details)->toHaveCount(1);
     $detail = array_values($figure->details)[0];
     $on = $figure->parts[$detail->on];
     // As seen on the right one.
-    expect($on->at[0])->toBeGreaterThan(0.0)->and($on->at[0] + $detail->middle()[0])->toEqualWithDelta((330 - 200) / 4.0, 1.5);
+    expect($on->stand->at[0])->toBeGreaterThan(0.0)->and($on->stand->at[0] + $detail->middle()[0])->toEqualWithDelta((330 - 200) / 4.0, 1.5);
 });
 
 it('makes drawn outlines cords, each rim once', function () {
@@ -127,9 +127,9 @@ it('makes drawn outlines cords, each rim once', function () {
         ->polygon(box(106, 106, 294, 294), BLUE))->figure();
     $cords = array_values(array_filter($figure->details, static fn ($d): bool => str_starts_with($d->key, 'outline')));
     expect($figure->parts)->toHaveCount(2)->and($cords)->toHaveCount(2)
-        ->and($cords[0]->widthMm)->toEqualWithDelta(3.0, 0.8)
-        ->and($cords[0]->lengthMm())->toEqualWithDelta(4 * 100.0, 8.0)
-        ->and($cords[1]->lengthMm())->toEqualWithDelta(4 * 50.0, 6.0);
+        ->and($cords[0]->drawn->widthMm)->toEqualWithDelta(3.0, 0.8)
+        ->and($cords[0]->drawn->lengthMm())->toEqualWithDelta(4 * 100.0, 8.0)
+        ->and($cords[1]->drawn->lengthMm())->toEqualWithDelta(4 * 50.0, 6.0);
 });
 
 it('is cut where it is of sheet, felted where it is of batting, and has no core', function (FlatWay $way, string $covering) {
@@ -137,7 +137,7 @@ it('is cut where it is of sheet, felted where it is of batting, and has no core'
     $figure = $seen->figure();
     expect($figure->flat->way)->toBe($way)->and($seen->document['picture']['wishes']['flat'])->toBe($way->value);
     foreach ($figure->parts as $part) {
-        expect($part->covering->way->value)->toBe($covering)->and($part->core->value)->toBe('none');
+        expect($part->made->covering->way->value)->toBe($covering)->and($part->made->core->value)->toBe('none');
     }
 })->with([[FlatWay::Sheet, 'pre-felt'], [FlatWay::Batting, 'felt']]);
 

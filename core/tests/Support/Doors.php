@@ -119,15 +119,15 @@ final class Doors
                 static fn ($detail): array => Laying::of(
                     $f,
                     $detail,
-                    Surface::of($f->parts[$detail->on]->placements()[0], $detail->side),
+                    Surface::of($f->parts[$detail->on]->placements()[0], $detail->lie->side),
                     $needles,
                     $house,
                 )->document(),
                 LayingOrder::of($f, array_values($f->details)),
             ),
             'face/needles-eye' => static fn (Figure $f): array => self::each(static fn ($d): array => [
-                NeedlesEye::on($f, $d, Surface::of($f->parts[$d->on]->placements()[0], $d->side)),
-                Sliding::inSize($d, Surface::of($f->parts[$d->on]->placements()[0], $d->side)),
+                NeedlesEye::on($f, $d, Surface::of($f->parts[$d->on]->placements()[0], $d->lie->side)),
+                Sliding::inSize($d, Surface::of($f->parts[$d->on]->placements()[0], $d->lie->side)),
             ], array_values($f->details)),
             'face/marks' => static fn (Figure $f): array => $each($f, static function (Part $part) use ($f): array {
                 $surface = Surface::of($part->placements()[0]);

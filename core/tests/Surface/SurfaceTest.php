@@ -30,9 +30,9 @@ function quadric(Placement $piece, Side $side): array
     // The turn written out anew: about z, then x, then y (formats/impa-figure-2.schema.json); a twin's about y and z the other way.
     $way = $piece->isTwin ? -1 : 1;
     [$a, $b, $c] = [
-        deg2rad($piece->part->turn->xDeg),
-        $way * deg2rad($piece->part->turn->yDeg),
-        $way * deg2rad($piece->part->turn->zDeg),
+        deg2rad($piece->part->stand->turn->xDeg),
+        $way * deg2rad($piece->part->stand->turn->yDeg),
+        $way * deg2rad($piece->part->stand->turn->zDeg),
     ];
     $spin = static fn (array $p, int $i, int $j, float $by): array => array_replace($p, [
         $i => $p[$i] * cos($by) - $p[$j] * sin($by),

@@ -352,7 +352,7 @@ describe('what is not plain felt', function () {
         $part = Figures::read(
             Figures::document([Figures::part('a', $kind, 30, 40, $kind === 'plate' ? 3 : 30, more: ['covering' => ['way' => $way]])]),
         )->parts['a'];
-        expect(Coverings::isWhole($part))->toBe($isWhole)->and($part->covering->way)->toBe(CoveringWay::from($way));
+        expect(Coverings::isWhole($part))->toBe($isWhole)->and($part->made->covering->way)->toBe(CoveringWay::from($way));
     })->with([
         ['plait', 'ball', true],
         ['film', 'plate', true],

@@ -164,9 +164,9 @@ it('has its middle of mass between those of its core and its cover, by their wei
     $house = Densities::house();
     $wool = PartWool::of($part, $house);
     $whole = $part->solid->middleOfMass();
-    $core = $part->solid->within($part->coverMm);
-    $felt = $house->feltGPerCm3($part->firmness);
-    $coreG = $core->volumeCm3() * $house->insideGPerCm3($part->core, $part->firmness);
+    $core = $part->solid->within($part->made->coverMm);
+    $felt = $house->feltGPerCm3($part->made->firmness);
+    $coreG = $core->volumeCm3() * $house->insideGPerCm3($part->made->core, $part->made->firmness);
     // The cover's own middle, from the whole's and the inside's volumes (Archimedes' law of the lever).
     $coverCm3 = $wool->volumeCm3 - $core->volumeCm3();
     foreach ([0, 1, 2] as $axis) {

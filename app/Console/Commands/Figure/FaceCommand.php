@@ -69,7 +69,7 @@ final class FaceCommand extends Command
             $this->line(sprintf('Nothing lies on %s.', mb_strtolower($part->name)));
         }
         foreach ($details as $i => $detail) {
-            $laying = Laying::of($figure, $detail, Surface::of($part->placements()[0], $detail->side), $needles, Densities::house());
+            $laying = Laying::of($figure, $detail, Surface::of($part->placements()[0], $detail->lie->side), $needles, Densities::house());
             $this->line(sprintf('%d. %s%s', $i + 1, $detail->name, $laying->wool === '' ? '' : ': '.$laying->wool));
             foreach ($laying->marks as $mark) {
                 $this->line('   '.$mark);

@@ -46,7 +46,7 @@ final class PartCheckController
     {
         [$document, $part] = $body->part();
         $measured = Measurement::of($body->float('widthMm'), $body->float('heightMm'), $body->float('depthMm'), $body->float('grams'));
-        $isTwin = $part->mirror && $body->flag('twin');
+        $isTwin = $part->stand->mirror && $body->flag('twin');
         $other = FinishedPart::query()->where(['figure_id' => $figure->id, 'part' => $part->key, 'is_twin' => ! $isTwin])->first();
         $check = PartCheck::of(Profile::ledger($document), $part->key, $measured, $other?->measurement());
         $asks = $body->flag('sure') ? '' : $check->doubt();

@@ -76,7 +76,7 @@ final class FaceController
         [$needles, $densities] = [Profile::needles(), Profile::densities($figure)];
         $surfaces = $laying = [];
         foreach (LayingOrder::of($figure, $figure->detailsOn($part->key)) as $detail) {
-            $surface = $surfaces[$detail->side->value] ??= Surface::of($part->placements()[0], $detail->side);
+            $surface = $surfaces[$detail->lie->side->value] ??= Surface::of($part->placements()[0], $detail->lie->side);
             $laying[] = Laying::of($figure, $detail, $surface, $needles, $densities)->document();
         }
 
@@ -129,7 +129,7 @@ final class FaceController
     {
         [$figure, $detail] = $body->detail();
         $keep = Keep::tryFrom($body->text('keep'));
-        $surface = Surface::of($figure->parts[$detail->on]->placements()[0], $detail->side);
+        $surface = Surface::of($figure->parts[$detail->on]->placements()[0], $detail->lie->side);
         $set = match ($keep) {
             Keep::AsDrawn => ['keep' => 'drawn'],
             Keep::InSize => Sliding::inSize($detail, $surface),
@@ -148,7 +148,7 @@ final class FaceController
         [$figure, $detail] = $body->detail();
 
         return new JsonResponse(
-            NeedlesEye::on($figure, $detail, Surface::of($figure->parts[$detail->on]->placements()[0], $detail->side)),
+            NeedlesEye::on($figure, $detail, Surface::of($figure->parts[$detail->on]->placements()[0], $detail->lie->side)),
         );
     }
 }

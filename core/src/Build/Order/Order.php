@@ -141,7 +141,7 @@ final class Order
             $step = $steps[$at[$key]];
             $first = 1 + max(-1, ...array_map(static fn (string $before): int => $at[$before] ?? -1, $step->after));
             foreach ($step->kind === StepKind::Thread ? array_slice($steps, 0, $at[$key]) : [] as $i => $other) {
-                $isOnIt = in_array($step->part, [$other->part, $figure->parts[$other->part]->joinTo ?? ''], true);
+                $isOnIt = in_array($step->part, [$other->part, $figure->parts[$other->part]->join->to ?? ''], true);
                 $first = $isOnIt ? max($first, $i + 1) : $first;
             }
             $minutes = static fn (int $to): float => Schedule::inOneGo(self::forward($steps, $at[$key], $to))->elapsedMinutes();

@@ -32,7 +32,7 @@ final class Ranks
         return $step->kind->rank() ?? match ($step->kind) {
             // A wire that is glued in is a whisker or a handle: it comes last.
             StepKind::Thread => $step->waitMinutes > 0.0 ? 85 : 15,
-            StepKind::Covering => $figure->parts[$step->part]->covering->way->replacesCover() ? StepKind::PIECES : 80,
+            StepKind::Covering => $figure->parts[$step->part]->made->covering->way->replacesCover() ? StepKind::PIECES : 80,
             StepKind::Mark, StepKind::Detail => self::laying($figure, $step->part, $face),
             default => self::joining($figure, $step->part, $face),
         };
@@ -54,7 +54,7 @@ final class Ranks
         $part = $figure->parts[$key];
 
         return match (true) {
-            $part->joinTo === $face, $key === $face && $part->faceSchool === FaceSchool::FaceFirst => self::ONTO_FACE,
+            $part->join->to === $face, $key === $face && $part->faceSchool === FaceSchool::FaceFirst => self::ONTO_FACE,
             $part->solid->kind()->isFlat() => StepKind::FLAT,
             default => self::LIMBS,
         };

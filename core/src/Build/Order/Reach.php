@@ -57,14 +57,14 @@ final class Reach
     {
         $obstacles = $coverings = $at = [];
         foreach ($figure->parts as $key => $part) {
-            $way = $part->covering->way;
+            $way = $part->made->covering->way;
             $isThick = $way !== CoveringWay::Felt && ! $way->replacesCover();
             foreach ($part->placements() as $placement) {
                 $at[$key][] = count($obstacles);
                 $obstacles[] = Obstacle::of($placement);
                 if ($isThick) {
                     // What lies down is not as thick as it is long.
-                    $thick = $part->covering->lengthMm * ($way->liesDown() ? 0.25 : 1.0);
+                    $thick = $part->made->covering->lengthMm * ($way->liesDown() ? 0.25 : 1.0);
                     $coverings[] = Obstacle::of($placement, $thick);
                 }
             }

@@ -23,7 +23,7 @@ final class TradePrecedence
                 continue;
             }
             $name = mb_strtolower($part->name);
-            $to = $figure->parts[$part->joinTo];
+            $to = $figure->parts[$part->join->to];
             if ($part->solid->kind()->isFlat()) {
                 foreach ($figure->detailsOn($part->key) as $detail) {
                     if (LayerSteps::isEmbroidery($figure, $detail->method)) {
@@ -40,7 +40,7 @@ final class TradePrecedence
                     }
                 }
             }
-            if ($part->group !== '' && $to->group !== $part->group) {
+            if ($part->stand->group !== '' && $to->stand->group !== $part->stand->group) {
                 array_push($arrows, ...self::held($figure, $part));
             }
         }
@@ -57,7 +57,7 @@ final class TradePrecedence
     private static function held(Figure $figure, Part $part): array
     {
         $arrows = [];
-        for ($by = $figure->parts[$part->joinTo]; $by->isJoined(); $by = $figure->parts[$by->joinTo]) {
+        for ($by = $figure->parts[$part->join->to]; $by->isJoined(); $by = $figure->parts[$by->join->to]) {
             $why = sprintf('What is held goes onto the %s before that goes on.', mb_strtolower($by->name));
             $arrows[] = ['hide:'.$part->key, 'join:'.$by->key, $why];
             $part = $by;
@@ -68,6 +68,6 @@ final class TradePrecedence
 
     private static function isOnTop(Part $part, Part $of): bool
     {
-        return self::ON_TOP * $of->solid->size()->heightMm < $part->at[1] - $of->at[1];
+        return self::ON_TOP * $of->solid->size()->heightMm < $part->stand->at[1] - $of->stand->at[1];
     }
 }

@@ -61,10 +61,10 @@ final readonly class WorkPlace
     {
         $places = [];
         foreach ($part->placements() as $i => $placement) {
-            foreach ($detail->mirror ? [$placement->isTwin, ! $placement->isTwin] : [$placement->isTwin] as $isTwin) {
+            foreach ($detail->lie->mirror ? [$placement->isTwin, ! $placement->isTwin] : [$placement->isTwin] as $isTwin) {
                 $points = self::skin($detail, $placement, $isTwin);
                 if ($points !== []) {
-                    $name = self::sided($detail->name, $detail->mirror || $part->mirror, $points[0][0][0]);
+                    $name = self::sided($detail->name, $detail->lie->mirror || $part->stand->mirror, $points[0][0][0]);
                     $places[] = new self('detail:'.$detail->key, $name, [$part->key], [$at[$part->key][$i]], $points, 1.0);
                 }
             }
@@ -84,11 +84,11 @@ final readonly class WorkPlace
     {
         $places = [];
         foreach ($part->isJoined() ? $at[$part->key] : [] as $piece) {
-            $to = self::nearest($obstacles[$piece]->at, $at[$part->joinTo], $obstacles);
+            $to = self::nearest($obstacles[$piece]->at, $at[$part->join->to], $obstacles);
             $points = self::seam($obstacles[$piece], $part, $obstacles[$to]);
             if ($points !== []) {
-                $name = 'the seam of '.self::sided($part->name, $part->mirror, $obstacles[$piece]->at[0]);
-                $places[] = new self('hide:'.$part->key, $name, [$part->key, $part->joinTo], [$piece, $to], $points, self::SEAM_SHARE);
+                $name = 'the seam of '.self::sided($part->name, $part->stand->mirror, $obstacles[$piece]->at[0]);
+                $places[] = new self('hide:'.$part->key, $name, [$part->key, $part->join->to], [$piece, $to], $points, self::SEAM_SHARE);
             }
         }
 
@@ -136,7 +136,7 @@ final readonly class WorkPlace
      */
     private static function skin(Detail $detail, Placement $piece, bool $isTwin): array
     {
-        $side = $isTwin ? $detail->side->mirrored() : $detail->side;
+        $side = $isTwin ? $detail->lie->side->mirrored() : $detail->lie->side;
         $surface = Surface::of($piece, $side);
         $outline = $detail->outline();
         $wanted = [$detail->middle()];

@@ -160,7 +160,7 @@ final class Hints
         $cautions = [];
         $part = $figure->parts[$step->part] ?? null;
         $method = $step->detail === '' ? null : $figure->details[$step->detail]->method;
-        $joinBy = in_array($step->kind, [StepKind::Slit, StepKind::Join], true) ? $part?->joinBy : null;
+        $joinBy = in_array($step->kind, [StepKind::Slit, StepKind::Join], true) ? $part?->join->by : null;
         if ($step->needle !== null) {
             $cautions[] = 'Eyes on the needle; out the way it went in, never bend or lever.';
         }
@@ -189,7 +189,7 @@ final class Hints
         if ($step->kind === StepKind::Ribbon) {
             $cautions[] = 'Ties are for grown-ups to wear: never round a child\'s neck.';
         }
-        $isIroned = $step->kind === StepKind::Covering && $part?->covering->way === CoveringWay::Film;
+        $isIroned = $step->kind === StepKind::Covering && $part?->made->covering->way === CoveringWay::Film;
         if ($isIroned || in_array($step->kind, [StepKind::Trim, StepKind::Press], true)) {
             $cautions[] = 'Hot iron or steam: the lowest setting that works, a cloth between, never leave it on.';
         }

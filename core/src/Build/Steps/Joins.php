@@ -23,10 +23,10 @@ final readonly class Joins
         if (! $part->isJoined()) {
             return [];
         }
-        $to = $this->figure->parts[$part->joinTo];
+        $to = $this->figure->parts[$part->join->to];
         $after = [Making::isSteamed($this->figure, $part) ? 'steam:'.$part->key : Steps::made($part), Steps::made($to)];
         $steps = [];
-        if ($part->joinBy === JoinBy::Slit) {
+        if ($part->join->by === JoinBy::Slit) {
             $steps[] = new Step(
                 key: 'slit:'.$part->key,
                 kind: StepKind::Slit,
@@ -38,7 +38,7 @@ final readonly class Joins
             );
             $after = ['slit:'.$part->key];
         }
-        $isStabbed = ! in_array($part->joinBy, [JoinBy::Sew, JoinBy::Glue], true);
+        $isStabbed = ! in_array($part->join->by, [JoinBy::Sew, JoinBy::Glue], true);
         $steps[] = new Step(
             key: 'join:'.$part->key,
             kind: StepKind::Join,
@@ -46,10 +46,10 @@ final readonly class Joins
             part: $part->key,
             after: $after,
             minutes: $part->count() * Pace::JOIN,
-            waitMinutes: $part->joinBy === JoinBy::Glue ? Pace::DRYING : 0.0,
+            waitMinutes: $part->join->by === JoinBy::Glue ? Pace::DRYING : 0.0,
             needle: match (true) {
                 ! $isStabbed => null,
-                $part->joinBy === JoinBy::Wrap => NeedleChoice::surface()->from($this->needles),
+                $part->join->by === JoinBy::Wrap => NeedleChoice::surface()->from($this->needles),
                 default => NeedleChoice::joining($to->solid->thinnestMm() / 2)->from($this->needles),
             },
             text: StepWords::join($part),

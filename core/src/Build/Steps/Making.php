@@ -66,7 +66,7 @@ final readonly class Making
             $isFoam = $core === CoreMaterial::Foam;
             $inside = ($wool->inside ?? $part->solid)->size();
             $holder = $this->pace->needles($wool->coreG(), $inside->middleMm());
-            $each = $isFoam ? Pace::FOAM : $this->pace->bulk($wool->coreG(), $part->firmness, $holder);
+            $each = $isFoam ? Pace::FOAM : $this->pace->bulk($wool->coreG(), $part->made->firmness, $holder);
             $then(new Step(
                 key: 'core:'.$part->key,
                 kind: StepKind::Core,
@@ -76,16 +76,16 @@ final readonly class Making
                 minutes: $part->count() * $each,
                 needle: $isFoam ? null : NeedleChoice::bulk($holder, $part->solid->thinnestMm())->from($this->needles),
                 weighings: $this->lines($part, Purpose::Inside),
-                text: $cap === null ? StepWords::core($core) : StepWords::capCore($cap, $wool->seat->capMm - $part->coverMm),
+                text: $cap === null ? StepWords::core($core) : StepWords::capCore($cap, $wool->seat->capMm - $part->made->coverMm),
             ));
         }
         $after = [...$after, ...$this->routing->beforeCover($part)];
         $then(
-            $this->isCutOut($part) ? $this->cutOut($part, $after) : ($part->covering->way->replacesCover()
+            $this->isCutOut($part) ? $this->cutOut($part, $after) : ($part->made->covering->way->replacesCover()
                 ? $this->covering('cover:'.$part->key, $part, $after)
                 : $this->cover($part, $core, $after, $each)),
         );
-        if ($part->mirror) {
+        if ($part->stand->mirror) {
             $then(new Step(
                 key: 'compare:'.$part->key,
                 kind: StepKind::Compare,
@@ -112,7 +112,7 @@ final readonly class Making
         $isSolid = $core === CoreMaterial::None;
         $holder = $this->pace->needles($wool->coverG(), $part->solid->size()->middleMm());
         $minutes =
-            $this->pace->bulk($wool->coverG(), $part->firmness, $holder) +
+            $this->pace->bulk($wool->coverG(), $part->made->firmness, $holder) +
             $this->pace->surface($this->ledger->areaCm2($part->key), $part->key === $this->face);
         $each = $this->pace->atLeast($coreMinutes + $minutes) - $coreMinutes;
         $needle = match (true) {
@@ -132,7 +132,7 @@ final readonly class Making
             weighings: $this->lines($part, Purpose::Cover),
             text: match (true) {
                 $cap === null => $isSolid ? StepWords::felt($part) : StepWords::cover($part),
-                $isSolid && $part->joinBy === JoinBy::Wrap => StepWords::wrapped($cap, $wool->seat->capMm),
+                $isSolid && $part->join->by === JoinBy::Wrap => StepWords::wrapped($cap, $wool->seat->capMm),
                 $isSolid => StepWords::cap($cap, $wool->seat->capMm),
                 default => StepWords::capCover($cap),
             },
@@ -143,7 +143,7 @@ final readonly class Making
     /** What a part is felted onto, by its name; null where it is made as it is drawn. */
     private function under(Part $part): ?string
     {
-        return $this->ledger->wool[$part->key]->seat->isOnto() ? mb_strtolower($this->figure->parts[$part->joinTo]->name) : null;
+        return $this->ledger->wool[$part->key]->seat->isOnto() ? mb_strtolower($this->figure->parts[$part->join->to]->name) : null;
     }
 
     /**
@@ -153,7 +153,7 @@ final readonly class Making
      */
     public function layingOn(Part $part): array
     {
-        $way = $part->covering->way;
+        $way = $part->made->covering->way;
         if ($way === CoveringWay::Felt || $way->replacesCover()) {
             return [];
         }
@@ -162,7 +162,7 @@ final readonly class Making
             $after[] = 'detail:'.$detail->key;
         }
         foreach ($this->figure->parts as $other) {
-            if ($other->isJoined() && in_array($part->key, [$other->key, $other->joinTo], true)) {
+            if ($other->isJoined() && in_array($part->key, [$other->key, $other->join->to], true)) {
                 $after[] = 'join:'.$other->key;
             }
         }
@@ -174,7 +174,7 @@ final readonly class Making
     private function covering(string $key, Part $part, array $after): Step
     {
         $need = $this->ledger->wool[$part->key]->covering;
-        $way = $part->covering->way;
+        $way = $part->made->covering->way;
 
         return new Step(
             key: $key,
@@ -241,7 +241,7 @@ final readonly class Making
     /** Whether it is a layer cut from a sheet that is there already. */
     private function isCutOut(Part $part): bool
     {
-        return $this->figure->flat->isFlat() && $part->covering->way === CoveringWay::PreFelt && $part->solid->kind()->isFlat();
+        return $this->figure->flat->isFlat() && $part->made->covering->way === CoveringWay::PreFelt && $part->solid->kind()->isFlat();
     }
 
     /** @return list<LedgerLine> */

@@ -198,7 +198,7 @@ final class StepWords
             $detail->method === Method::Paint => 'Paint it on its marks with a fine brush and little paint. '.
                 'Let it dry before the piece is handled.',
             $detail->method === Method::Pin => 'Push the pin in on its mark, and glue it. Its point must end inside.',
-            $detail->kind === DetailKind::Line => 'Twist a wisp of tops, fix one end, and lay it along its marks. '.
+            $detail->drawn->kind === DetailKind::Line => 'Twist a wisp of tops, fix one end, and lay it along its marks. '.
                 'Stab it down, trim the end, then push it straight with slanting stabs.',
             default => 'Take less wool than you think, and tack it at top, bottom, right and left. '.
                 'Stab round the rim, the middle last.',
@@ -207,7 +207,7 @@ final class StepWords
 
     public static function join(Part $part): string
     {
-        return match ($part->joinBy) {
+        return match ($part->join->by) {
             JoinBy::Fluff => 'Hold it in place and look from all sides; then spread its loose end on the place. '.
                 'Stab all round through it, deep and straight, and tug.',
             JoinBy::Slit => 'Push its end into the slit, and look from all sides before you stab. '.
@@ -224,6 +224,6 @@ final class StepWords
 
     private static function leavesFluff(Part $part): bool
     {
-        return $part->isJoined() && in_array($part->joinBy, [JoinBy::Fluff, JoinBy::Slit], true);
+        return $part->isJoined() && in_array($part->join->by, [JoinBy::Fluff, JoinBy::Slit], true);
     }
 }

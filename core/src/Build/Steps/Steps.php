@@ -67,7 +67,7 @@ final readonly class Steps
         foreach ($figure->parts as $part) {
             array_push(
                 $all,
-                ...$making->of($part, $part->mirror ? $first : []),
+                ...$making->of($part, $part->stand->mirror ? $first : []),
                 ...$steps->marking($part),
                 ...$layers?->lays($part) === true ? [] : $joins->of($part),
                 ...$making->steaming($part),
@@ -96,7 +96,7 @@ final readonly class Steps
     /** The last step of making a part by itself: what is laid on it or joined to it comes after. */
     public static function made(Part $part): string
     {
-        return ($part->mirror ? 'compare:' : 'cover:').$part->key;
+        return ($part->stand->mirror ? 'compare:' : 'cover:').$part->key;
     }
 
     /** Whether a part is felted round something before it is covered. */
@@ -147,9 +147,9 @@ final readonly class Steps
             $this->ledger->lines,
             fn (LedgerLine $l): bool => $l->detail === '' &&
                 $l->material !== CoreMaterial::Foam->value &&
-                $this->figure->parts[$l->part]->mirror &&
+                $this->figure->parts[$l->part]->stand->mirror &&
                 // What is cut from a sheet is laid on its twin, not weighed against it.
-                $this->figure->parts[$l->part]->covering->way !== CoveringWay::PreFelt,
+                $this->figure->parts[$l->part]->made->covering->way !== CoveringWay::PreFelt,
         );
 
         return $pairs === []
@@ -191,7 +191,7 @@ final readonly class Steps
         $highest = -INF;
         foreach ($this->figure->parts as $part) {
             $level = $part->placements()[0]->levelsMm()[1];
-            if ($part->group === '' && ! $part->mirror && $level > $highest) {
+            if ($part->stand->group === '' && ! $part->stand->mirror && $level > $highest) {
                 [$top, $highest] = [$part, $level];
             }
         }
@@ -250,7 +250,7 @@ final readonly class Steps
     private static function isOver(Detail $detail, Detail $other): bool
     {
         return $detail->method === Method::Felt
-            || ($detail->side === $other->side && Box::around($detail->outline())->meets(Box::around($other->outline())));
+            || ($detail->lie->side === $other->lie->side && Box::around($detail->outline())->meets(Box::around($other->outline())));
     }
 
     /** @param  list<string>  $later  what it waits for besides its part */
@@ -260,7 +260,7 @@ final readonly class Steps
         $on = $this->on[$detail->on];
         $after = [count($on) < self::MARKED_FROM ? self::made($part) : 'mark:'.$part->key, ...$later];
         foreach ($on as $other) {
-            if ($other->layer < $detail->layer && self::isOver($detail, $other)) {
+            if ($other->lie->layer < $detail->lie->layer && self::isOver($detail, $other)) {
                 $after[] = 'detail:'.$other->key;
             }
         }
@@ -332,7 +332,7 @@ final readonly class Steps
     {
         return match (true) {
             $detail->method !== Method::Felt => Pace::FIXED,
-            $detail->kind === DetailKind::Line => Pace::LINE,
+            $detail->drawn->kind === DetailKind::Line => Pace::LINE,
             Crispness::isSpark($this->figure, $detail) => Pace::SPARK,
             default => Pace::SPOT,
         };

@@ -32,8 +32,8 @@ final readonly class WireRouting
     /** Whether a wire is bent for a part before it is made: it is wound round one, fixed by one, or the felter drew one along it. */
     public function isBentFor(Part $part): bool
     {
-        return $part->covering->way === CoveringWay::Wrap
-            || ($part->isJoined() && $part->joinBy === JoinBy::Wire)
+        return $part->made->covering->way === CoveringWay::Wrap
+            || ($part->isJoined() && $part->join->by === JoinBy::Wire)
             || array_filter($this->passages, static fn (Passage $p): bool => in_array($part->key, $p->limbs, true)) !== [];
     }
 

@@ -144,8 +144,8 @@ final class TechniqueChoices
         $parts = array_values($figure->parts);
         $answers = array_values(array_unique(match ($question) {
             'face' => [$figure->faceSchool->value],
-            'inside' => array_map(static fn (Part $p): string => $p->core->value, $parts),
-            'join' => array_map(static fn (Part $p): string => $p->joinBy->value, array_filter($parts, self::isAsked(...))),
+            'inside' => array_map(static fn (Part $p): string => $p->made->core->value, $parts),
+            'join' => array_map(static fn (Part $p): string => $p->join->by->value, array_filter($parts, self::isAsked(...))),
             'eyes' => array_map(static fn (Detail $d): string => $d->method->value, self::eyesOf($figure)),
             default => self::materials($figure),
         }));
@@ -157,7 +157,7 @@ final class TechniqueChoices
     /** Whether a part is joined in one of the ways that are asked about. */
     private static function isAsked(Part $part): bool
     {
-        return $part->isJoined() && in_array($part->joinBy, [JoinBy::Fluff, JoinBy::Slit], true);
+        return $part->isJoined() && in_array($part->join->by, [JoinBy::Fluff, JoinBy::Slit], true);
     }
 
     /** @return non-empty-list<string> what the wires along its limbs are made of */
@@ -176,7 +176,7 @@ final class TechniqueChoices
     /** @return list<Detail> */
     private static function eyesOf(Figure $figure): array
     {
-        return array_values(array_filter($figure->details, static fn (Detail $d): bool => $d->role->isEye()));
+        return array_values(array_filter($figure->details, static fn (Detail $d): bool => $d->meaning->role->isEye()));
     }
 
     /** @return list<Wire> the loose wires as they are, and along the limbs none, or such as were asked for */

@@ -13,7 +13,7 @@ final class Names
     public static function of(FlatArea $layer): string
     {
         $name = mb_strtolower($layer->detail->name ?? $layer->piece->part->name);
-        $isPair = $layer->piece->part->mirror || ($layer->detail->mirror ?? false);
+        $isPair = $layer->piece->part->stand->mirror || ($layer->detail->lie->mirror ?? false);
 
         return ($isPair ? (self::middle($layer)[0] < 0.0 ? 'left ' : 'right ') : '').$name;
     }

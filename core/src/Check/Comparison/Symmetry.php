@@ -102,7 +102,7 @@ final class Symmetry
         foreach ($seen->pieces as [$fit, $label]) {
             $piece = $plan->layers[$label]->piece;
             [$mx, $my] = $plan->side->see(...$piece->at);
-            if (abs($mx) > self::AXIS_MM || $piece->part->mirror || $fit->places < Seen::LEAST_PLACES) {
+            if (abs($mx) > self::AXIS_MM || $piece->part->stand->mirror || $fit->places < Seen::LEAST_PLACES) {
                 continue;
             }
             $bands = [];

@@ -117,9 +117,9 @@ final class Closing
     private static function small(Figure $figure): array
     {
         $hard = array_filter($figure->details, static fn (Detail $d): bool => $d->method->isHard());
-        $apart = array_filter($figure->parts, static fn (Part $p): bool => ! $p->isJoined() && $p->group !== '');
+        $apart = array_filter($figure->parts, static fn (Part $p): bool => ! $p->isJoined() && $p->stand->group !== '');
         $names = array_map(static fn (Detail|Part $m): string => mb_strtolower($m->name), [
-            ...array_filter($hard, static fn (Detail $d): bool => SmallParts::fits($d->widthMm, $d->heightMm, $d->widthMm)),
+            ...array_filter($hard, static fn (Detail $d): bool => SmallParts::fits($d->drawn->widthMm, $d->drawn->heightMm, $d->drawn->widthMm)),
             ...array_filter($apart, static function (Part $p): bool {
                 $size = $p->solid->size();
 
@@ -142,9 +142,9 @@ final class Closing
     {
         $smooth = $flat = $stiff = 0;
         foreach ($figure->parts as $part) {
-            $smooth += (int) ($part->finish === Finish::Smooth);
+            $smooth += (int) ($part->made->finish === Finish::Smooth);
             $flat += (int) $part->solid->kind()->isFlat();
-            $stiff += (int) ($part->covering->way === CoveringWay::Film);
+            $stiff += (int) ($part->made->covering->way === CoveringWay::Film);
         }
 
         return [

@@ -248,7 +248,7 @@ final readonly class MendDesk
             sprintf('Stab along its rim at 45 degrees %s, all round, a little at a time.', $slant),
             sprintf('Measure: %.1f mm each side.', $off / 2),
         ], 'Do not work one side only: it wanders.', 3.0, 42, 'very shallow, slanting')];
-        $around = $this->detail === null ? 0.0 : 2 * sqrt(M_PI * max(0.1, $this->detail->areaMm2()));
+        $around = $this->detail === null ? 0.0 : 2 * sqrt(M_PI * max(0.1, $this->detail->drawn->areaMm2()));
         $mg = 1000 * Densities::WISP_MG_PER_MM2 / 1000 * $around * $off / 2;
         $ways[] = $isTooBig
             ? new Remedy('Cover its rim', [
@@ -266,7 +266,7 @@ final readonly class MendDesk
     /** @return non-empty-list<Remedy> */
     private function lopsided(float $short): array
     {
-        $wide = max(0.6, $this->detail->widthMm ?? 1.0);
+        $wide = max(0.6, $this->detail->drawn->widthMm ?? 1.0);
         $mg = Densities::WISP_MG_PER_MM2 * $wide * $short;
 
         return [
@@ -284,11 +284,11 @@ final readonly class MendDesk
     private function again(float $up, float $right): Remedy
     {
         $detail = $this->detail;
-        $surface = Surface::of($this->part->placements()[0], $detail->side ?? Side::Front);
+        $surface = Surface::of($this->part->placements()[0], $detail->lie->side ?? Side::Front);
         [$x, $y] = $detail?->middle() ?? [0.0, 0.0];
         $down = TapeMark::downMm($surface, $y);
         $across = TapeMark::acrossMm($surface, $x, $y);
-        $mg = $this->mg(($detail?->areaMm2() ?? 0.0) * self::CLOSES_MM);
+        $mg = $this->mg(($detail?->drawn->areaMm2() ?? 0.0) * self::CLOSES_MM);
 
         return new Remedy('Lift it out, close the ground, mark again', [
             sprintf('It sits %s of its mark.', self::beside($up, $right)),
@@ -370,6 +370,6 @@ final readonly class MendDesk
     /** Wool that fills so much of a part, felted as that is. */
     private function mg(float $mm3): float
     {
-        return $mm3 * $this->ledger->densities->feltGPerCm3($this->part->firmness);
+        return $mm3 * $this->ledger->densities->feltGPerCm3($this->part->made->firmness);
     }
 }

@@ -153,7 +153,7 @@ final readonly class PartCheck
     /** Whether its density tells of the hand: foam and what is laid on are not felted by it. */
     public function teaches(): bool
     {
-        return $this->part->core !== CoreMaterial::Foam && ! $this->part->covering->way->replacesCover();
+        return $this->part->made->core !== CoreMaterial::Foam && ! $this->part->made->covering->way->replacesCover();
     }
 
     /** @return array{float, float, float} */
@@ -203,12 +203,12 @@ final readonly class PartCheck
             $dense > 1 + self::DENSITY_WITHIN => [sprintf(
                 'It came out %.0f %% denser than %s: your hand, learned from it.',
                 100 * ($dense - 1),
-                $part->firmness->value,
+                $part->made->firmness->value,
             )],
             $dense < 1 - self::DENSITY_WITHIN => [
-                sprintf('It is still %.0f %% softer than %s.', 100 * (1 - $dense), $part->firmness->value),
+                sprintf('It is still %.0f %% softer than %s.', 100 * (1 - $dense), $part->made->firmness->value),
             ],
-            default => [sprintf('It is as firm as %s should be.', $part->firmness->value)],
+            default => [sprintf('It is as firm as %s should be.', $part->made->firmness->value)],
         };
     }
 
@@ -246,7 +246,7 @@ final readonly class PartCheck
         if (! $part->isJoined()) {
             return [];
         }
-        $host = $figure->parts[$part->joinTo];
+        $host = $figure->parts[$part->join->to];
         $now = Choices::sized($figure, $key, $size)->parts[$key];
         $name = mb_strtolower($host->name);
         if (! self::meets($part, $host)) {

@@ -43,14 +43,14 @@ final class CrispAdvice
         $grow = $least / $own;
         $up = static fn (float $mm): float => ceil(10 * $mm * $grow - 1e-9) / 10;
         $larger =
-            ['widthMm' => $up($detail->widthMm)] +
-            ($detail->kind === DetailKind::Line ? [] : ['heightMm' => $up($detail->heightMm)]) +
-            ($detail->widthsMm === [] ? [] : ['widthsMm' => array_map($up, $detail->widthsMm)]);
+            ['widthMm' => $up($detail->drawn->widthMm)] +
+            ($detail->drawn->kind === DetailKind::Line ? [] : ['heightMm' => $up($detail->drawn->heightMm)]) +
+            ($detail->drawn->widthsMm === [] ? [] : ['widthsMm' => array_map($up, $detail->drawn->widthsMm)]);
         $mends = [Mend::set('stitch it', ['method' => 'stitch'])];
-        if ($detail->kind !== DetailKind::Patch) {
+        if ($detail->drawn->kind !== DetailKind::Patch) {
             $mends[] = Mend::set(sprintf('make it %.1f mm', ceil(10 * $least - 1e-9) / 10), $larger);
         }
-        if ($detail->kind === DetailKind::Disc) {
+        if ($detail->drawn->kind === DetailKind::Disc) {
             $sold = ReadyMade::nearest($own);
             $mends[] = Mend::set(sprintf('sew on a bead of %.1f mm', $sold), [
                 'kind' => 'bead',
@@ -84,11 +84,11 @@ final class CrispAdvice
         }
         $mends = [];
         $rim = self::rim($figure, $detail->colour, $ground);
-        if ($rim !== '' && in_array($detail->kind, [DetailKind::Disc, DetailKind::Bead, DetailKind::Eye], true)) {
+        if ($rim !== '' && in_array($detail->drawn->kind, [DetailKind::Disc, DetailKind::Bead, DetailKind::Eye], true)) {
             $mends[] = self::rimmed($figure, $detail, $rim);
         }
-        if ($detail->method === Method::Felt && $detail->kind === DetailKind::Disc) {
-            $sold = ReadyMade::nearest(min($detail->widthMm, $detail->heightMm));
+        if ($detail->method === Method::Felt && $detail->drawn->kind === DetailKind::Disc) {
+            $sold = ReadyMade::nearest(min($detail->drawn->widthMm, $detail->drawn->heightMm));
             $mends[] = Mend::set(sprintf('use a glossy eye of %.1f mm', $sold), [
                 'kind' => 'eye',
                 'method' => 'ready-made',
@@ -125,7 +125,7 @@ final class CrispAdvice
     {
         return Mend::with(
             sprintf('rim it in %s, %.0f mm all round', mb_strtolower($figure->colours[$rim]->name), self::RIM_MM),
-            ['layer' => $detail->layer + 1],
+            ['layer' => $detail->lie->layer + 1],
             [
                 'key' => $detail->key.'-rim',
                 'name' => 'Rim of '.mb_strtolower($detail->name),
@@ -133,15 +133,15 @@ final class CrispAdvice
                 'on' => $detail->on,
                 'kind' => 'disc',
                 'colour' => $rim,
-                'layer' => $detail->layer,
-                'mirror' => $detail->mirror,
+                'layer' => $detail->lie->layer,
+                'mirror' => $detail->lie->mirror,
                 'method' => 'felt',
-                'side' => $detail->side->value,
-                'xMm' => $detail->xMm,
-                'yMm' => $detail->yMm,
-                'turnDeg' => $detail->turnDeg,
-                'widthMm' => $detail->widthMm + 2 * self::RIM_MM,
-                'heightMm' => $detail->heightMm + 2 * self::RIM_MM,
+                'side' => $detail->lie->side->value,
+                'xMm' => $detail->lie->xMm,
+                'yMm' => $detail->lie->yMm,
+                'turnDeg' => $detail->lie->turnDeg,
+                'widthMm' => $detail->drawn->widthMm + 2 * self::RIM_MM,
+                'heightMm' => $detail->drawn->heightMm + 2 * self::RIM_MM,
             ],
         );
     }

@@ -29,7 +29,7 @@ final class Crispness
     {
         return match (true) {
             $detail->method !== Method::Felt => 0.0,
-            $detail->kind === DetailKind::Line => self::LINE_MM,
+            $detail->drawn->kind === DetailKind::Line => self::LINE_MM,
             self::isSpark($figure, $detail) => self::SPARK_MM,
             default => self::SPOT_MM,
         } * $needles->coarser();
@@ -37,7 +37,7 @@ final class Crispness
 
     public static function isSpark(Figure $figure, Detail $detail): bool
     {
-        if ($detail->kind !== DetailKind::Disc || ! DetailGround::isDetail($figure, $detail)) {
+        if ($detail->drawn->kind !== DetailKind::Disc || ! DetailGround::isDetail($figure, $detail)) {
             return false;
         }
         $light = static fn (string $colour): float => $figure->colours[$colour]->srgb->lab()->l;
@@ -48,16 +48,16 @@ final class Crispness
     /** The detail's own least width in mm. */
     public static function widthMm(Detail $detail): float
     {
-        if ($detail->kind === DetailKind::Line) {
+        if ($detail->drawn->kind === DetailKind::Line) {
             // A line may run out to its ends; what counts is what lies between.
-            return match (count($detail->widthsMm)) {
-                0 => $detail->widthMm,
-                1, 2 => max($detail->widthsMm),
-                default => min($detail->widthsMm[1], ...array_slice($detail->widthsMm, 1, -1)),
+            return match (count($detail->drawn->widthsMm)) {
+                0 => $detail->drawn->widthMm,
+                1, 2 => max($detail->drawn->widthsMm),
+                default => min($detail->drawn->widthsMm[1], ...array_slice($detail->drawn->widthsMm, 1, -1)),
             };
         }
-        if ($detail->kind !== DetailKind::Patch) {
-            return min($detail->widthMm, $detail->heightMm);
+        if ($detail->drawn->kind !== DetailKind::Patch) {
+            return min($detail->drawn->widthMm, $detail->drawn->heightMm);
         }
         $box = Box::around($detail->outline());
 

@@ -35,17 +35,17 @@ final readonly class Evenness
 
     public static function of(Figure $figure, string $part): self
     {
-        $details = array_values(array_filter($figure->detailsOn($part), static fn (Detail $d): bool => $d->side === Side::Front));
+        $details = array_values(array_filter($figure->detailsOn($part), static fn (Detail $d): bool => $d->lie->side === Side::Front));
         $middles = array_map(static fn (Detail $d): array => $d->middle(), $details);
         $level = $aside = 0.0;
         $eyeLine = null;
         $advice = $paired = [];
         foreach ($details as $i => $one) {
             [$x, $y] = $middles[$i];
-            if ($one->mirror && ! in_array($one->kind, [DetailKind::Line, DetailKind::Patch], true)) {
+            if ($one->lie->mirror && ! in_array($one->drawn->kind, [DetailKind::Line, DetailKind::Patch], true)) {
                 $eyeLine = max($eyeLine ?? $y, $y);
             }
-            if ($one->mirror) {
+            if ($one->lie->mirror) {
                 $spark = self::spark($figure, $i, $details, $middles);
                 if ($spark !== null) {
                     $advice[$one->key][] = $spark;
@@ -88,7 +88,7 @@ final readonly class Evenness
                     $advice[$one->key][] = Advice::look(
                         'aside',
                         sprintf('it lies %.1f mm to the %s of the middle line', abs($x), $x > 0.0 ? 'right' : 'left'),
-                        [Mend::set('set it on the middle line', ['xMm' => round($one->xMm - $x, 2)])],
+                        [Mend::set('set it on the middle line', ['xMm' => round($one->lie->xMm - $x, 2)])],
                     );
                 }
             }
@@ -107,7 +107,7 @@ final readonly class Evenness
 
         return Advice::look('uneven', sprintf('it lies %s than %s', implode(' and ', $where), mb_strtolower($one->name)), [
             Mend::instead('make the two one pair', ['mirror' => true], $one->key),
-            Mend::set('only set it level', ['yMm' => round($other->yMm - $up, 2)]),
+            Mend::set('only set it level', ['yMm' => round($other->lie->yMm - $up, 2)]),
         ]);
     }
 
@@ -123,9 +123,9 @@ final readonly class Evenness
         foreach ($details as $k => $under) {
             [$ux, $uy] = $middles[$k];
             if (
-                $under->mirror &&
-                $under->layer < $details[$i]->layer &&
-                hypot(abs($x) - abs($ux), $y - $uy) < max($under->widthMm, $under->heightMm) / 2
+                $under->lie->mirror &&
+                $under->lie->layer < $details[$i]->lie->layer &&
+                hypot(abs($x) - abs($ux), $y - $uy) < max($under->drawn->widthMm, $under->drawn->heightMm) / 2
             ) {
                 return true;
             }
@@ -136,11 +136,11 @@ final readonly class Evenness
 
     private static function areAlike(Detail $one, Detail $other): bool
     {
-        return ! $other->mirror &&
-            $one->kind === $other->kind &&
+        return ! $other->lie->mirror &&
+            $one->drawn->kind === $other->drawn->kind &&
             $one->colour === $other->colour &&
-            $one->layer === $other->layer &&
-            abs(log(max(0.01, $one->areaMm2()) / max(0.01, $other->areaMm2()))) < self::TWIN_SIZE;
+            $one->lie->layer === $other->lie->layer &&
+            abs(log(max(0.01, $one->drawn->areaMm2()) / max(0.01, $other->drawn->areaMm2()))) < self::TWIN_SIZE;
     }
 
     /**
@@ -158,9 +158,9 @@ final readonly class Evenness
         foreach (array_reverse($details, true) as $k => $under) {
             [$ux, $uy] = $middles[$k];
             if (
-                $under->mirror &&
-                $under->layer < $spark->layer &&
-                hypot($x - $ux, $y - $uy) < max($under->widthMm, $under->heightMm) / 2
+                $under->lie->mirror &&
+                $under->lie->layer < $spark->lie->layer &&
+                hypot($x - $ux, $y - $uy) < max($under->drawn->widthMm, $under->drawn->heightMm) / 2
             ) {
                 $by = $x - $ux;
 

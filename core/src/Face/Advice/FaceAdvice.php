@@ -17,7 +17,7 @@ final class FaceAdvice
     {
         $surfaces = $advice = [];
         foreach ($figure->detailsOn($part) as $detail) {
-            $surface = $surfaces[$detail->side->value] ??= Surface::of($figure->parts[$part]->placements()[0], $detail->side);
+            $surface = $surfaces[$detail->lie->side->value] ??= Surface::of($figure->parts[$part]->placements()[0], $detail->lie->side);
             $mine = self::sorted($detail, [
                 ...self::making($figure, $detail, $surface, $needles),
                 ...array_filter([Sliding::of($detail, $surface)]),

@@ -49,7 +49,7 @@ final class NeedlesEye
         $reach = max(self::LEAST_MM, self::AROUND * max([0.0, ...array_map(static fn (array $p): float => hypot(...$p), $own)]));
         $outlines = [];
         foreach ($figure->detailsOn($detail->on) as $near) {
-            foreach ($near->side === $detail->side ? ($near->mirror ? [1, -1] : [1]) : [] as $way) {
+            foreach ($near->lie->side === $detail->lie->side ? ($near->lie->mirror ? [1, -1] : [1]) : [] as $way) {
                 $loops = array_map(
                     static fn (array $loop): array => self::seen(
                         $frame,
@@ -65,9 +65,9 @@ final class NeedlesEye
                     $outlines[] = [
                         'key' => $near->key,
                         'colour' => $near->colour,
-                        'isLine' => $near->kind === DetailKind::Line,
-                        'isLater' => $near->layer > $detail->layer,
-                        'widthMm' => $near->widthMm,
+                        'isLine' => $near->drawn->kind === DetailKind::Line,
+                        'isLater' => $near->lie->layer > $detail->lie->layer,
+                        'widthMm' => $near->drawn->widthMm,
                         'loops' => $loops,
                     ];
                 }
@@ -158,7 +158,7 @@ final class NeedlesEye
         if ($own === [] || $detail->method !== Method::Felt) {
             return [];
         }
-        if ($detail->kind === DetailKind::Line) {
+        if ($detail->drawn->kind === DetailKind::Line) {
             $every = max(1, (int) ceil(count($own) / 9));
             $places = array_values(
                 array_filter($own, static fn (int $i): bool => $i % $every === 0 || $i === count($own) - 1, ARRAY_FILTER_USE_KEY),

@@ -25,7 +25,7 @@ final class Sliding
 
     public static function of(Detail $detail, Surface $surface): ?Advice
     {
-        if ($detail->keep !== Keep::Unsaid || in_array($detail->kind, [DetailKind::Bead, DetailKind::Eye], true)) {
+        if ($detail->lie->keep !== Keep::Unsaid || in_array($detail->drawn->kind, [DetailKind::Bead, DetailKind::Eye], true)) {
             return null;
         }
         $box = Box::around($detail->outline());
@@ -100,12 +100,12 @@ final class Sliding
         if ($middle === null) {
             return [];
         }
-        if ($detail->pointsMm === [] && fmod($detail->turnDeg, 180.0) === 0.0) {
+        if ($detail->drawn->pointsMm === [] && fmod($detail->lie->turnDeg, 180.0) === 0.0) {
             [$left, $right, $low, $high] = array_map($laid, [
-                [$detail->xMm - $detail->widthMm / 2, $detail->yMm],
-                [$detail->xMm + $detail->widthMm / 2, $detail->yMm],
-                [$detail->xMm, $detail->yMm - $detail->heightMm / 2],
-                [$detail->xMm, $detail->yMm + $detail->heightMm / 2],
+                [$detail->lie->xMm - $detail->drawn->widthMm / 2, $detail->lie->yMm],
+                [$detail->lie->xMm + $detail->drawn->widthMm / 2, $detail->lie->yMm],
+                [$detail->lie->xMm, $detail->lie->yMm - $detail->drawn->heightMm / 2],
+                [$detail->lie->xMm, $detail->lie->yMm + $detail->drawn->heightMm / 2],
             ]);
             if ($left !== null && $right !== null && $low !== null && $high !== null) {
                 return [
@@ -117,7 +117,7 @@ final class Sliding
                 ];
             }
         }
-        $points = array_values(array_filter(array_map($laid, $detail->pointsMm === [] ? $detail->outline() : $detail->points())));
+        $points = array_values(array_filter(array_map($laid, $detail->drawn->pointsMm === [] ? $detail->outline() : $detail->points())));
         $away = array_map(static fn (array $p): array => [round($p[0] - $middle[0], 2), round($p[1] - $middle[1], 2)], $points);
 
         return [
@@ -126,6 +126,6 @@ final class Sliding
             'yMm' => round($middle[1], 2),
             'turnDeg' => 0,
             'pointsMm' => $away,
-        ] + ($detail->pointsMm === [] ? ['kind' => 'patch', 'smooth' => true] : []);
+        ] + ($detail->drawn->pointsMm === [] ? ['kind' => 'patch', 'smooth' => true] : []);
     }
 }

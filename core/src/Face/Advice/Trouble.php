@@ -48,11 +48,11 @@ final class Trouble
 
     private static function doubled(Detail $detail): ?Advice
     {
-        $points = $detail->pointsMm;
+        $points = $detail->drawn->pointsMm;
         $kept = [];
         foreach ($points as $i => $point) {
             $before = $points[$kept === [] ? count($points) - 1 : $kept[count($kept) - 1]];
-            $opens = $kept === [] && $detail->kind === DetailKind::Line;
+            $opens = $kept === [] && $detail->drawn->kind === DetailKind::Line;
             if ($opens || hypot($point[0] - $before[0], $point[1] - $before[1]) >= self::ONE_PLACE_MM) {
                 $kept[] = $i;
             }
@@ -61,10 +61,10 @@ final class Trouble
         if ($lost === 0) {
             return null;
         }
-        $least = $detail->kind === DetailKind::Line ? 2 : 3;
+        $least = $detail->drawn->kind === DetailKind::Line ? 2 : 3;
         $set =
             ['pointsMm' => array_map(static fn (int $i): array => $points[$i], $kept)] +
-            ($detail->widthsMm === [] ? [] : ['widthsMm' => array_map(static fn (int $i): float => $detail->widthsMm[$i], $kept)]);
+            ($detail->drawn->widthsMm === [] ? [] : ['widthsMm' => array_map(static fn (int $i): float => $detail->drawn->widthsMm[$i], $kept)]);
 
         return Advice::fault(
             'doubled',
@@ -79,10 +79,10 @@ final class Trouble
 
     private static function tangled(Detail $detail): ?Advice
     {
-        if ($detail->kind !== DetailKind::Patch || self::crossing($detail->pointsMm) === null) {
+        if ($detail->drawn->kind !== DetailKind::Patch || self::crossing($detail->drawn->pointsMm) === null) {
             return null;
         }
-        $points = $detail->pointsMm;
+        $points = $detail->drawn->pointsMm;
         $turns = intdiv(self::LOOKS, count($points) ** 2);
         for ($turn = 0; $turn < $turns && ($at = self::crossing($points)) !== null; $turn++) {
             // Turning round what lies between two crossing edges undoes that crossing and shortens the whole.
@@ -139,7 +139,7 @@ final class Trouble
     {
         $own = Box::around($detail->outline());
         $isHard = self::isHard($detail);
-        [$width, $height] = $isHard ? array_fill(0, 2, $detail->widthMm / self::BEAD_SHARE) : [$own->width(), $own->height()];
+        [$width, $height] = $isHard ? array_fill(0, 2, $detail->drawn->widthMm / self::BEAD_SHARE) : [$own->width(), $own->height()];
         // Through its middle no simple shape is seen narrower than half its least dimension: what is smaller needs no look.
         if (max($width, $height) <= $part->solid->thinnestMm() / 2 || $surface->reaches($width / 2, $height / 2)) {
             return null;
@@ -151,12 +151,12 @@ final class Trouble
         if ($isHard) {
             $most = ReadyMade::nearest(floor(2 * self::BEAD_MEND_SHARE * min($wide, $high)) / 2);
 
-            return $detail->widthMm <= self::BEAD_SHARE * min($wide, $high)
+            return $detail->drawn->widthMm <= self::BEAD_SHARE * min($wide, $high)
                 ? null
                 : Advice::fault(
                     'too-large',
-                    sprintf('%.1f mm on a part of %.0f mm', $detail->widthMm, min($wide, $high)),
-                    $most < $detail->widthMm
+                    sprintf('%.1f mm on a part of %.0f mm', $detail->drawn->widthMm, min($wide, $high)),
+                    $most < $detail->drawn->widthMm
                         ? [Mend::set(sprintf('take one of %.1f mm', $most), ['widthMm' => $most, 'heightMm' => $most])]
                         : [],
                 );
@@ -171,10 +171,10 @@ final class Trouble
             $points,
         );
         $set =
-            $detail->pointsMm === []
-                ? ['widthMm' => round($detail->widthMm * $share, 1), 'heightMm' => round($detail->heightMm * $share, 1)]
-                : ['pointsMm' => $grow($detail->pointsMm)] +
-                    ($detail->holesMm === [] ? [] : ['holesMm' => array_map($grow, $detail->holesMm)]);
+            $detail->drawn->pointsMm === []
+                ? ['widthMm' => round($detail->drawn->widthMm * $share, 1), 'heightMm' => round($detail->drawn->heightMm * $share, 1)]
+                : ['pointsMm' => $grow($detail->drawn->pointsMm)] +
+                    ($detail->drawn->holesMm === [] ? [] : ['holesMm' => array_map($grow, $detail->drawn->holesMm)]);
 
         return Advice::fault(
             'too-large',
@@ -182,7 +182,7 @@ final class Trouble
             [
                 Mend::set(
                     sprintf('make it %.0f x %.0f mm', $own->width() * $share, $own->height() * $share),
-                    $set + ['xMm' => round($detail->xMm * $share, 1), 'yMm' => round($detail->yMm * $share, 1)],
+                    $set + ['xMm' => round($detail->lie->xMm * $share, 1), 'yMm' => round($detail->lie->yMm * $share, 1)],
                 ),
             ],
         );
@@ -190,16 +190,16 @@ final class Trouble
 
     private static function notSold(Detail $detail): ?Advice
     {
-        if (! self::isHard($detail) || ReadyMade::isSold($detail->widthMm)) {
+        if (! self::isHard($detail) || ReadyMade::isSold($detail->drawn->widthMm)) {
             return null;
         }
-        $sold = ReadyMade::nearest($detail->widthMm);
+        $sold = ReadyMade::nearest($detail->drawn->widthMm);
 
         return Advice::look(
             'not-sold',
             sprintf(
                 '%.2g mm is not sold: whole and half millimetres are, from %.0f to %.0f',
-                $detail->widthMm,
+                $detail->drawn->widthMm,
                 ReadyMade::SMALLEST_MM,
                 ReadyMade::LARGEST_MM,
             ),
@@ -215,7 +215,7 @@ final class Trouble
 
         return Advice::fault(
             'off-part',
-            sprintf('it does not lie on %s as seen from the %s', mb_strtolower($part->name), $detail->side->value),
+            sprintf('it does not lie on %s as seen from the %s', mb_strtolower($part->name), $detail->lie->side->value),
             $surface->has(0.0, 0.0) ? [Mend::set('bring it onto the part', static fn (): array => self::broughtIn($detail, $surface))] : [],
         );
     }
@@ -249,11 +249,11 @@ final class Trouble
         // A little inside the edge, where a needle still finds hold.
         $by = 1 - 0.95 * $in;
 
-        return ['xMm' => round($detail->xMm - $by * $x, 1), 'yMm' => round($detail->yMm - $by * $y, 1)];
+        return ['xMm' => round($detail->lie->xMm - $by * $x, 1), 'yMm' => round($detail->lie->yMm - $by * $y, 1)];
     }
 
     private static function isHard(Detail $detail): bool
     {
-        return in_array($detail->kind, [DetailKind::Bead, DetailKind::Eye], true);
+        return in_array($detail->drawn->kind, [DetailKind::Bead, DetailKind::Eye], true);
     }
 }

@@ -42,15 +42,15 @@ final class Accessories
     {
         $things = [];
         foreach ($figure->parts as $part) {
-            if ($part->group === '' || isset($things[$part->group])) {
+            if ($part->stand->group === '' || isset($things[$part->stand->group])) {
                 continue;
             }
-            $parts = self::of($figure, $part->group);
+            $parts = self::of($figure, $part->stand->group);
             $box = self::box($parts, false);
             $holder = self::holder($figure, $parts);
             $times = $holder === null ? 0.0 : max($box->width(), $box->height()) / max(0.1, $holder->thickMm());
-            $things[$part->group] = [
-                'name' => $part->group,
+            $things[$part->stand->group] = [
+                'name' => $part->stand->group,
                 'parts' => array_map(strval(...), array_keys($parts)),
                 'holder' => $holder->key ?? '',
                 'widthMm' => $box->width(),
@@ -99,11 +99,11 @@ final class Accessories
         $holder = self::holder($figure, $parts);
         $at = $holder === null
             ? [($box->left + $box->right) / 2, $box->low]
-            : [max($box->left, min($box->right, $holder->at[0])), max($box->low, min($box->high, $holder->at[1]))];
+            : [max($box->left, min($box->right, $holder->stand->at[0])), max($box->low, min($box->high, $holder->stand->at[1]))];
         $draft = Draft::of($figure);
         $own = self::own($draft, array_map(strval(...), array_keys($parts)));
         $grown = Scaling::of($own, $factor);
-        self::shift($grown, $at[0] * (1 - $factor), $at[1] * (1 - $factor), ($holder->at[2] ?? 0.0) * (1 - $factor));
+        self::shift($grown, $at[0] * (1 - $factor), $at[1] * (1 - $factor), ($holder->stand->at[2] ?? 0.0) * (1 - $factor));
 
         return Edited::of($draft, 'part', (string) array_key_first($parts));
     }
@@ -123,7 +123,7 @@ final class Accessories
             throw EditRefused::ownPart();
         }
         foreach ($parts as $key => $part) {
-            if (! $part->isJoined() || ! isset($parts[$part->joinTo])) {
+            if (! $part->isJoined() || ! isset($parts[$part->join->to])) {
                 $own = $draft->part((string) $key);
                 if ($holder === '') {
                     unset($own->join);
@@ -205,7 +205,7 @@ final class Accessories
         $document->name = ucfirst($name);
         $box = self::box($parts, ! $isOfPair);
         $document->heightMm = max(1.0, round($box->height(), 2));
-        self::shift($document, $isOfPair ? -($box->left + $box->right) / 2 : 0.0, -$box->low, -$parts[$keys[0]]->at[2]);
+        self::shift($document, $isOfPair ? -($box->left + $box->right) / 2 : 0.0, -$box->low, -$parts[$keys[0]]->stand->at[2]);
 
         return Figure::fromDocument($document)->document();
     }
@@ -217,7 +217,7 @@ final class Accessories
      */
     private static function of(Figure $figure, string $name): array
     {
-        $parts = array_filter($figure->parts, static fn (Part $p): bool => $name !== '' && $p->group === $name);
+        $parts = array_filter($figure->parts, static fn (Part $p): bool => $name !== '' && $p->stand->group === $name);
 
         return $parts === [] ? throw EditRefused::noSuchThing($name) : $parts;
     }
@@ -232,8 +232,8 @@ final class Accessories
     private static function holder(Figure $figure, array $parts): ?Part
     {
         foreach ($parts as $part) {
-            if ($part->isJoined() && ! isset($parts[$part->joinTo])) {
-                return $figure->parts[$part->joinTo];
+            if ($part->isJoined() && ! isset($parts[$part->join->to])) {
+                return $figure->parts[$part->join->to];
             }
         }
 
@@ -244,7 +244,7 @@ final class Accessories
     {
         $name = mb_substr(trim($name) === '' ? 'Thing' : trim($name), 0, 56);
 
-        return Draft::besides(array_map(static fn (Part $p): string => $p->group, array_values($figure->parts)), $name);
+        return Draft::besides(array_map(static fn (Part $p): string => $p->stand->group, array_values($figure->parts)), $name);
     }
 
     /**
@@ -279,11 +279,11 @@ final class Accessories
         }
         $piece = $holder->placements()[0];
         if ($how === Carried::Worn) {
-            return [$holder->at[0], $piece->levelsMm()[1] + (0.5 - self::SINKS) * $thing->height(), $holder->at[2]];
+            return [$holder->stand->at[0], $piece->levelsMm()[1] + (0.5 - self::SINKS) * $thing->height(), $holder->stand->at[2]];
         }
         // The end of the arm that is farther from what it is joined to.
         $half = $holder->solid->size()->heightMm / 2 - $holder->thickMm() / 2;
-        $root = $holder->isJoined() ? $into->parts[$holder->joinTo]->at : [0.0, INF, 0.0];
+        $root = $holder->isJoined() ? $into->parts[$holder->join->to]->stand->at : [0.0, INF, 0.0];
         $ends = [$piece->place(0.0, $half, 0.0), $piece->place(0.0, -$half, 0.0)];
         usort($ends, static fn (array $a, array $b): int => is_infinite($root[1])
             ? $a[1] <=> $b[1]

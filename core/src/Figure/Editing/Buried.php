@@ -48,9 +48,9 @@ final class Buried
     /** The same of one of them; 0 where it shows in the round as in the picture. */
     public static function mm(Figure $figure, Part $part): float
     {
-        $host = $figure->parts[$part->joinTo] ?? null;
-        $isPlain = $part->turn->keepsFront() && $host?->turn->keepsFront() === true && ! $figure->flat->isFlat();
-        if ($host === null || ! $isPlain || $part->at[2] < $host->at[2]) {
+        $host = $figure->parts[$part->join->to] ?? null;
+        $isPlain = $part->stand->turn->keepsFront() && $host?->stand->turn->keepsFront() === true && ! $figure->flat->isFlat();
+        if ($host === null || ! $isPlain || $part->stand->at[2] < $host->stand->at[2]) {
             return 0.0;
         }
         $piece = Placement::of($part);
@@ -65,7 +65,7 @@ final class Buried
                 continue;
             }
             $all++;
-            $within = self::frontOf($host, $piece->place($x, $y, 0.0)) - $part->at[2] - $front;
+            $within = self::frontOf($host, $piece->place($x, $y, 0.0)) - $part->stand->at[2] - $front;
             $lost += (int) ($within > self::DEEP_MM);
             $deepest = max($deepest, $within);
         }
@@ -80,8 +80,8 @@ final class Buried
     {
         return $part->isJoined()
             && $part->solid->kind()->isLong()
-            && ! $part->mirror
-            && abs(sin(deg2rad($part->turn->zDeg))) > M_SQRT1_2
+            && ! $part->stand->mirror
+            && abs(sin(deg2rad($part->stand->turn->zDeg))) > M_SQRT1_2
             && 2 * $part->thickMm() <= $part->solid->size()->heightMm;
     }
 
@@ -98,7 +98,7 @@ final class Buried
             throw EditRefused::showsAlready($part->name);
         }
         $draft = Draft::of($figure);
-        $draft->part($key)->at->zMm = round($part->at[2] + $mm, 2);
+        $draft->part($key)->at->zMm = round($part->stand->at[2] + $mm, 2);
 
         return Edited::of($draft, 'part', $key);
     }
@@ -114,12 +114,12 @@ final class Buried
         if (! self::canGoRound($part)) {
             throw EditRefused::goesNotRound($part->name);
         }
-        $host = $figure->parts[$part->joinTo];
+        $host = $figure->parts[$part->join->to];
         $size = $part->solid->size();
         [$long, $thick] = [$size->heightMm, $part->thickMm()];
         // As much deeper or flatter as what it goes round.
         $about = $host->solid->size();
-        $deep = max(2 * $thick, $long * ($host->turn->isNone() ? $about->depthMm / $about->widthMm : 1.0));
+        $deep = max(2 * $thick, $long * ($host->stand->turn->isNone() ? $about->depthMm / $about->widthMm : 1.0));
         $draft = Draft::of($figure);
         $now = $draft->part($key);
         $now->shape = (object) [
@@ -128,7 +128,7 @@ final class Buried
             'heightMm' => round($deep, 2),
             'depthMm' => round($thick, 2),
         ];
-        $now->at->zMm = $host->at[2] + self::BEFORE_MM;
+        $now->at->zMm = $host->stand->at[2] + self::BEFORE_MM;
         $now->turnDeg = (object) ['x' => 90, 'y' => 0, 'z' => 0];
         $now->join->by = JoinBy::Wrap->value;
 

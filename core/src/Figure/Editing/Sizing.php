@@ -22,7 +22,7 @@ final readonly class Sizing
         $high = -INF;
         foreach ($figure->parts as $part) {
             // What stands apart, such as a lantern, does not make the figure taller.
-            if ($part->group === '') {
+            if ($part->stand->group === '') {
                 [$foot, $top] = $part->placements()[0]->levelsMm();
                 [$low, $high] = [min($low, $foot), max($high, $top)];
             }

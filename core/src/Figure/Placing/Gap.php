@@ -38,12 +38,12 @@ final class Gap
     public static function of(Figure $figure, Part $part): float
     {
         // A wire bridges what the wool does not, and layers are laid where they go.
-        if (! $part->isJoined() || $part->joinBy === JoinBy::Wire || $figure->flat->isFlat()) {
+        if (! $part->isJoined() || $part->join->by === JoinBy::Wire || $figure->flat->isFlat()) {
             return 0.0;
         }
         $mm = min(array_map(
             static fn (Placement $to): float => self::between(Placement::of($part), $to),
-            $figure->parts[$part->joinTo]->placements(),
+            $figure->parts[$part->join->to]->placements(),
         ));
 
         return $mm > self::TOUCHES_MM ? $mm : 0.0;

@@ -56,7 +56,7 @@ final readonly class Seat
     /** What a part is joined to; none where it stands by itself, or is a layer. */
     public static function host(Figure $figure, Part $part): ?Part
     {
-        return $part->isJoined() && ! $figure->flat->isFlat() ? $figure->parts[$part->joinTo] : null;
+        return $part->isJoined() && ! $figure->flat->isFlat() ? $figure->parts[$part->join->to] : null;
     }
 
     /** Told once for each part and what it is joined to: neither changes, and a plan asks often. What is told holds neither of them. */
@@ -76,8 +76,8 @@ final readonly class Seat
         $in = new self(SeatWay::In, Shared::none());
         $piece = Placement::of($part);
         $hosts = $host->placements();
-        $isLaid = $part->joinOnto ?? self::isLaid($part);
-        if ($part->joinOnto === false || $part->covering->way->replacesCover() || (! $isLaid && ! self::hasMiddle($piece, $hosts))) {
+        $isLaid = $part->join->onto ?? self::isLaid($part);
+        if ($part->join->onto === false || $part->made->covering->way->replacesCover() || (! $isLaid && ! self::hasMiddle($piece, $hosts))) {
             return $in;
         }
         $shared = Shared::of($piece, $part->solid, $hosts);
@@ -109,8 +109,8 @@ final readonly class Seat
     /** Whether it is of a kind that lies on what bears it. */
     private static function isLaid(Part $part): bool
     {
-        return $part->joinBy === JoinBy::Wrap
-            || $part->covering->way->liesDown()
+        return $part->join->by === JoinBy::Wrap
+            || $part->made->covering->way->liesDown()
             || in_array($part->solid->kind(), [ShapeKind::Dome, ShapeKind::Cup], true);
     }
 
@@ -122,7 +122,7 @@ final readonly class Seat
      */
     private static function hasMiddle(Placement $piece, array $hosts): bool
     {
-        if (in_array($piece->part->joinBy, [JoinBy::Slit, JoinBy::Neck, JoinBy::Sandwich, JoinBy::Wire], true)) {
+        if (in_array($piece->part->join->by, [JoinBy::Slit, JoinBy::Neck, JoinBy::Sandwich, JoinBy::Wire], true)) {
             return false;
         }
         $middle = $piece->place(...$piece->part->solid->middleOfMass());

@@ -203,7 +203,7 @@ final class Booklet
                 $size->heightMm,
                 $size->depthMm,
                 Html::text($figure->colours[$part->colour]->name),
-                $part->firmness->value,
+                $part->made->firmness->value,
             );
         }
 

@@ -74,7 +74,7 @@ final readonly class FaceTemplates
     public static function of(Figure $figure, Part $part): self
     {
         $front = array_values(
-            array_filter($figure->detailsOn($part->key), static fn (Detail $d): bool => $d->side === Side::Front),
+            array_filter($figure->detailsOn($part->key), static fn (Detail $d): bool => $d->lie->side === Side::Front),
         );
 
         $surface = Surface::of($part->placements()[0]);
@@ -136,7 +136,7 @@ final readonly class FaceTemplates
         $template = $this->template();
         $most = 0.0;
         $loops = array_map(
-            fn (Detail $d): array => $this->fine($this->outlines($d)[0] ?? [], $d->kind !== DetailKind::Line),
+            fn (Detail $d): array => $this->fine($this->outlines($d)[0] ?? [], $d->drawn->kind !== DetailKind::Line),
             $this->details,
         );
         // A taut tape is searched for: of long rims fewer places are tried.
@@ -224,7 +224,7 @@ final readonly class FaceTemplates
         $taken = [];
         foreach ($this->details as $i => $detail) {
             foreach ($this->outlines($detail) as $loop) {
-                $svg .= $this->drawn([array_map($place, $loop)], '0.25', $detail->kind !== DetailKind::Line);
+                $svg .= $this->drawn([array_map($place, $loop)], '0.25', $detail->drawn->kind !== DetailKind::Line);
             }
             // Nested ones would cover each other's numbers: each stands beside its own right edge, below any that is there.
             $x = max($detail->middle()[0], ...array_column($this->outlines($detail)[0] ?? [], 0));
@@ -264,7 +264,7 @@ final readonly class FaceTemplates
                 $isLeft = array_sum(array_column($loop, 0)) < 0.0;
                 $svg .= sprintf(
                     '<path d="%s" fill="none" stroke="#3a2a20" stroke-width="0.25"%s/>',
-                    Page::path([array_map($place, $loop)], $detail->kind !== DetailKind::Line),
+                    Page::path([array_map($place, $loop)], $detail->drawn->kind !== DetailKind::Line),
                     $isLeft ? ' stroke-dasharray="1 0.8"' : '',
                 );
             }
@@ -393,7 +393,7 @@ final readonly class FaceTemplates
         );
         foreach ($this->details as $detail) {
             foreach ($this->outlines($detail) as $loop) {
-                foreach ($template->courses($this->fine($loop, $detail->kind !== DetailKind::Line)) as [$strip, $course]) {
+                foreach ($template->courses($this->fine($loop, $detail->drawn->kind !== DetailKind::Line)) as [$strip, $course]) {
                     $svg .= $this->drawn([array_map(static fn (array $p): array => $place($p, $strip), $course)], '0.25', false);
                 }
             }
@@ -470,7 +470,7 @@ final readonly class FaceTemplates
     private static function within(Detail $detail, Box $room): array
     {
         $own =
-            $detail->kind === DetailKind::Line
+            $detail->drawn->kind === DetailKind::Line
                 ? Clip::polyline($detail->outline(), $room)
                 : array_values(
                     array_filter(
@@ -481,7 +481,7 @@ final readonly class FaceTemplates
                     ),
                 );
         $all = $own;
-        foreach ($detail->mirror ? $own : [] as $loop) {
+        foreach ($detail->lie->mirror ? $own : [] as $loop) {
             $twin = [];
             foreach ($loop as [$x, $y]) {
                 $twin[] = [-$x, $y];

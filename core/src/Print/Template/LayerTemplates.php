@@ -50,7 +50,7 @@ final readonly class LayerTemplates
             fn (array $mark): array => [array_map($way, $this->plan->laid($mark[0], $layer)), $mark[1]],
             $this->marks($layer, $i),
         );
-        $twin = $layer->part->mirror ? '; cut 2, one turned over' : '';
+        $twin = $layer->part->stand->mirror ? '; cut 2, one turned over' : '';
         $more = 100 * ($this->figure->flat->laid() - 1);
         $larger = $more > 0.0 ? sprintf('; %.0f %% larger than finished', $more) : '';
         $colour = $this->figure->colours[$layer->part->colour]->name;

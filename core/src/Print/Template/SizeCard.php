@@ -58,7 +58,7 @@ final readonly class SizeCard
                 $size->widthMm,
                 $size->heightMm,
                 $size->depthMm,
-                $part->firmness->value,
+                $part->made->firmness->value,
             ),
             implode(', ', array_map(
                 static fn (LedgerLine $l): string => Grams::text($l->g).' '

@@ -98,9 +98,9 @@ final class PartEditor
         if (count($parts) < 2) {
             throw PartEditRefused::oneIsNoPair();
         }
-        $rank = static fn (Part $p): array => [in_array($p->joinTo, $keys, true), -$p->solid->volumeCm3()];
+        $rank = static fn (Part $p): array => [in_array($p->join->to, $keys, true), -$p->solid->volumeCm3()];
         usort($parts, static fn (Part $a, Part $b): int => $rank($a) <=> $rank($b));
-        $isPair = array_filter($parts, static fn (Part $p): bool => ! $p->mirror) === [];
+        $isPair = array_filter($parts, static fn (Part $p): bool => ! $p->stand->mirror) === [];
         $outlines = [];
         foreach ($parts as $part) {
             foreach ($isPair ? [Placement::of($part)] : $part->placements() as $placement) {
@@ -145,7 +145,7 @@ final class PartEditor
     {
         $joins = static function (Part $part) use ($figure): int {
             for ($count = 0; $part->isJoined(); $count++) {
-                $part = $figure->parts[$part->joinTo];
+                $part = $figure->parts[$part->join->to];
             }
 
             return $count;
@@ -196,7 +196,7 @@ final class PartEditor
         $part->at->zMm = 0.0;
         if ($near !== null) {
             // In front of what it lies on, half sunk in.
-            $part->at->zMm = round($near->at[2] + self::frontAt($near, (float) $part->at->xMm, (float) $part->at->yMm), 2);
+            $part->at->zMm = round($near->stand->at[2] + self::frontAt($near, (float) $part->at->xMm, (float) $part->at->yMm), 2);
             $part->join = (object) ['to' => $near->key, 'by' => 'fluff'];
         }
         $part->core = CoreMaterial::usualFor(
@@ -214,7 +214,7 @@ final class PartEditor
     public static function toDetail(Figure $figure, string $key): Edited
     {
         $part = self::part($figure, $key);
-        $to = $figure->parts[$part->joinTo] ?? throw PartEditRefused::rootStays($part->name);
+        $to = $figure->parts[$part->join->to] ?? throw PartEditRefused::rootStays($part->name);
         $draft = Draft::of($figure);
         $old = $draft->part($key);
         $rim = self::loops(Placement::of($part))[0];
@@ -225,19 +225,19 @@ final class PartEditor
             'on' => $to->key,
             'kind' => 'patch',
             'pointsMm' => array_map(
-                static fn (array $p): array => [round($p[0] - $to->at[0], 2), round($p[1] - $to->at[1], 2)],
+                static fn (array $p): array => [round($p[0] - $to->stand->at[0], 2), round($p[1] - $to->stand->at[1], 2)],
                 $rim,
             ),
             'colour' => $part->colour,
             'layer' => 1,
-            'mirror' => $part->mirror,
+            'mirror' => $part->stand->mirror,
             'method' => 'felt',
         ];
         foreach ($draft->document->details as $on) {
             if ($on->on === $key) {
                 Draft::moveDetail($on, $old, $draft->part($to->key));
                 $on->layer = ($on->layer ?? 1) + 1;
-                $on->mirror = ($on->mirror ?? false) || $part->mirror;
+                $on->mirror = ($on->mirror ?? false) || $part->stand->mirror;
             }
         }
         // What lay on it lies on the other by now; what hung on it hangs there too.
@@ -256,11 +256,11 @@ final class PartEditor
         $detail = $figure->details[$key] ?? throw PartEditRefused::noSuchDetail($key);
         $carrier = $figure->parts[$detail->on];
         $draft = Draft::of($figure);
-        $rim = array_map(static fn (array $p): array => [$p[0] + $carrier->at[0], $p[1] + $carrier->at[1]], $detail->outline());
+        $rim = array_map(static fn (array $p): array => [$p[0] + $carrier->stand->at[0], $p[1] + $carrier->stand->at[1]], $detail->outline());
         if (count($rim) < 3) {
             $rim = [
                 ...$rim,
-                ...array_map(static fn (array $p): array => [$p[0], $p[1] + max(1.0, $detail->widthMm)], array_reverse($rim)),
+                ...array_map(static fn (array $p): array => [$p[0], $p[1] + max(1.0, $detail->drawn->widthMm)], array_reverse($rim)),
             ];
         }
         $sheet = FineRaster::over($rim);
@@ -279,10 +279,10 @@ final class PartEditor
             $sheet,
             'Made a part of its own by you.',
         );
-        $part->mirror = $detail->mirror || $carrier->mirror;
+        $part->mirror = $detail->lie->mirror || $carrier->stand->mirror;
         $part->colour = $detail->colour;
         $part->join = (object) ['to' => $carrier->key, 'by' => 'fluff'];
-        $part->at->zMm = round($carrier->at[2] + self::frontAt($carrier, (float) $part->at->xMm, (float) $part->at->yMm), 2);
+        $part->at->zMm = round($carrier->stand->at[2] + self::frontAt($carrier, (float) $part->at->xMm, (float) $part->at->yMm), 2);
         $part->core = CoreMaterial::usualFor(
             min((float) $part->shape->widthMm, (float) $part->shape->heightMm, (float) $part->shape->depthMm),
         )->value;
@@ -296,7 +296,7 @@ final class PartEditor
     {
         $part = $figure->parts[$key] ?? throw PartEditRefused::noSuchPart($key);
 
-        return $part->turn->keepsFront() ? $part : throw PartEditRefused::turnedAway($part->name);
+        return $part->stand->turn->keepsFront() ? $part : throw PartEditRefused::turnedAway($part->name);
     }
 
     /** @return non-empty-list<list<array{float, float}>> the outline in mm where it stands */
@@ -331,7 +331,7 @@ final class PartEditor
         $most = -INF;
         foreach ($figure->parts as $part) {
             $front = self::frontAt($part, $x, $y);
-            $value = $front > 0.0 ? 1e6 + $part->at[2] + $front : -hypot($part->at[0] - $x, $part->at[1] - $y);
+            $value = $front > 0.0 ? 1e6 + $part->stand->at[2] + $front : -hypot($part->stand->at[0] - $x, $part->stand->at[1] - $y);
             if ($value > $most) {
                 [$most, $best] = [$value, $part];
             }
@@ -343,7 +343,7 @@ final class PartEditor
     /** How far a part's skin stands out in front of its middle at a place in the front view; 0 beside it. */
     private static function frontAt(Part $part, float $x, float $y): float
     {
-        [$u, $v] = $part->turn->undo($x - $part->at[0], $y - $part->at[1], 0.0);
+        [$u, $v] = $part->stand->turn->undo($x - $part->stand->at[0], $y - $part->stand->at[1], 0.0);
         $front = $part->solid->frontMm($u, $v);
 
         return is_nan($front) ? 0.0 : $front;

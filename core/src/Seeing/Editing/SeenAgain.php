@@ -141,7 +141,7 @@ final readonly class SeenAgain
         foreach ($seen->parts as $key => $part) {
             foreach ($old->parts as $oldKey => $other) {
                 // Of a pair one may be left, or one become a pair: then it is no more as it was.
-                $overlap = $part->mirror === $other->mirror
+                $overlap = $part->stand->mirror === $other->stand->mirror
                     ? Overlap::of($part->placements()[0], $other->placements()[0])
                     : min(self::WHERE_IT_LAY - 1e-6, self::overlapOfAny($part, $other));
                 if ($overlap >= self::SAME) {

@@ -60,7 +60,7 @@ final readonly class BackView
             $key = $part->key;
             $part->at->xMm = -$part->at->xMm;
             $part->turnDeg->z = -($part->turnDeg->z ?? 0);
-            $part->at->zMm = round($figure->parts[$to]->at[2] - $figure->parts[$to]->solid->size()->depthMm / 2, 2);
+            $part->at->zMm = round($figure->parts[$to]->stand->at[2] - $figure->parts[$to]->solid->size()->depthMm / 2, 2);
             $part->colour = $colour($part->colour);
             $part->join = (object) ['to' => $to, 'by' => $part->join->by ?? 'fluff'];
             $found[$key] = $draft->addPart($part);
@@ -75,8 +75,8 @@ final readonly class BackView
             $detail->side = 'back';
             $detail->colour = $colour($detail->colour);
             // Both middles lie at much the same place of the drawing, but not at the very same.
-            $dx = $was->at[0] + $is->at->xMm;
-            $dy = $was->at[1] - $is->at->yMm;
+            $dx = $was->stand->at[0] + $is->at->xMm;
+            $dy = $was->stand->at[1] - $is->at->yMm;
             $detail->xMm = round(($detail->xMm ?? 0) + $dx, 2);
             $detail->yMm = round(($detail->yMm ?? 0) + $dy, 2);
             $draft->addDetail($detail);
@@ -90,11 +90,11 @@ final readonly class BackView
     /** Whether a patch of colour is a part that stands behind, as a tail before the body that it is seen against. */
     private static function isOfPart(Detail $detail, Figure $figure, Figure $back): bool
     {
-        $at = $back->parts[$detail->on]->at;
+        $at = $back->parts[$detail->on]->stand->at;
         [$x, $y] = $detail->middle();
         $lab = $back->colours[$detail->colour]->srgb->lab();
         foreach ($figure->parts as $part) {
-            $isBehind = $part->joinTo !== '' && $part->at[2] < $figure->parts[$part->joinTo]->at[2];
+            $isBehind = $part->join->to !== '' && $part->stand->at[2] < $figure->parts[$part->join->to]->stand->at[2];
             if ($isBehind && Ciede2000::between($lab, $figure->colours[$part->colour]->srgb->lab()) < self::SAME_WOOL) {
                 foreach ($part->placements() as $piece) {
                     if (Overlap::has($piece, -$at[0] - $x, $at[1] + $y)) {
@@ -113,7 +113,7 @@ final readonly class BackView
         [$best, $most] = ['', self::SAME];
         foreach ($figure->parts as $key => $other) {
             $overlap = 0.0;
-            foreach ($part->mirror === $other->mirror ? $other->placements() : [] as $piece) {
+            foreach ($part->stand->mirror === $other->stand->mirror ? $other->placements() : [] as $piece) {
                 $overlap = max($overlap, Overlap::ofTurnedOver($part->placements()[0], $piece));
             }
             if ($overlap > $most && Ciede2000::between($lab, $figure->colours[$other->colour]->srgb->lab()) < self::SAME_COLOUR) {

@@ -66,7 +66,7 @@ final readonly class SideView
             }
         }
         $root = array_key_first(array_filter($figure->parts, static fn (Part $p): bool => ! $p->isJoined()));
-        $shift = $root !== null && isset($found[$root]) ? $figure->parts[$root]->at[2] - $found[$root][1] : 0.0;
+        $shift = $root !== null && isset($found[$root]) ? $figure->parts[$root]->stand->at[2] - $found[$root][1] : 0.0;
         $draft = Draft::of($figure);
         foreach ($found as $key => [$depthMm, $zMm]) {
             Redrawing::deepened($draft, (string) $key, ShapeWriting::size($depthMm), round($zMm + $shift, 2));
@@ -110,8 +110,8 @@ final readonly class SideView
             foreach ($seen->parts as $key => $other) {
                 array_push($others, ...($key === $part->key ? [] : $other->placements()));
             }
-            $to = $taken[$own->joinTo] ?? '';
-            $isOnlyThere = ! isset($taken[$part->key]) && ! $own->mirror && $to !== '' && ! self::isDetail($own, $to, $figure, $seen);
+            $to = $taken[$own->join->to] ?? '';
+            $isOnlyThere = ! isset($taken[$part->key]) && ! $own->stand->mirror && $to !== '' && ! self::isDetail($own, $to, $figure, $seen);
             if (! $isOnlyThere || Overlap::beside($own->placements()[0], $others) < self::STANDS_OUT) {
                 continue;
             }
@@ -120,7 +120,7 @@ final readonly class SideView
             $part->join->to = $to;
             $colour = $seen->colours[$own->colour];
             $part->colour = $draft->colourFor($colour->srgb->toHex(), $colour->name, 'side', self::SAME_WOOL);
-            $part->name = $part->at->zMm < $figure->parts[$to]->at[2] ? 'Tail' : 'Snout';
+            $part->name = $part->at->zMm < $figure->parts[$to]->stand->at[2] ? 'Tail' : 'Snout';
             $part->key = strtolower($part->name);
             $draft->addPart($part);
             $added[] = $part->name;
@@ -135,7 +135,7 @@ final readonly class SideView
         [$height, $middle] = self::stretch($part, 1);
         $lab = $seen->colours[$part->colour]->srgb->lab();
         foreach ($figure->details as $detail) {
-            $y = $figure->parts[$on]->at[1] + $detail->middle()[1];
+            $y = $figure->parts[$on]->stand->at[1] + $detail->middle()[1];
             $isThere = $detail->on === $on && abs($y - $middle) < $height;
             if ($isThere && self::isSame($lab, $figure->colours[$detail->colour]->srgb->lab())) {
                 return true;
@@ -181,11 +181,11 @@ final readonly class SideView
      */
     private static function stretch(Part $part, int $axis): array
     {
-        $turn = $part->turn;
+        $turn = $part->stand->turn;
         $box = Box::around(
             array_map(static fn (array $p): array => [$turn->apply($p[0], $p[1], 0.0)[$axis], 0.0], $part->solid->front()[0]),
         );
 
-        return [$box->width(), $part->at[$axis] + $box->middle()[0]];
+        return [$box->width(), $part->stand->at[$axis] + $box->middle()[0]];
     }
 }

@@ -123,7 +123,7 @@ final readonly class Supply
         $groups = [];
         foreach ($this->figure->details as $detail) {
             $mg = 1000 * ($this->ledger->ofDetail($detail->key)->g ?? 0.0);
-            for ($n = 0; $mg > 0.0 && $n < ($detail->mirror ? 2 : 1); $n++) {
+            for ($n = 0; $mg > 0.0 && $n < ($detail->lie->mirror ? 2 : 1); $n++) {
                 $groups[$detail->on."\0".$detail->colour][] = [$detail->key, $mg];
             }
         }
@@ -153,7 +153,7 @@ final readonly class Supply
     {
         $pieces = [];
         foreach ($this->figure->parts as $part) {
-            if (in_array($part->covering->way, [CoveringWay::PreFelt, CoveringWay::Film], true)) {
+            if (in_array($part->made->covering->way, [CoveringWay::PreFelt, CoveringWay::Film], true)) {
                 for ($n = 0; $n < $part->count(); $n++) {
                     $pieces[] = [
                         'key' => $part->key,
@@ -299,12 +299,12 @@ final readonly class Supply
         $rows = [];
         foreach ($this->figure->parts as $key => $part) {
             $need = $this->ledger->wool[$key]->covering;
-            if ($part->covering->way === CoveringWay::Felt) {
+            if ($part->made->covering->way === CoveringWay::Felt) {
                 continue;
             }
             $rows[] = [
                 'part' => $part->key,
-                'way' => $part->covering->way->value,
+                'way' => $part->made->covering->way->value,
                 'count' => $part->count(),
                 'pieces' => $need->count,
                 'g' => $need->g,

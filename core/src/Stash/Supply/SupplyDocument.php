@@ -137,7 +137,7 @@ final readonly class SupplyDocument
         foreach ($this->supply->figure->parts as $key => $part) {
             $wool = $this->supply->ledger->wool[$key];
             $felted = Srgb::hex($this->supply->matches[$part->colour]->hex);
-            $cover = CoverAdvice::of($part->core === CoreMaterial::Scrap ? $felted : $undyed, $felted);
+            $cover = CoverAdvice::of($part->made->core === CoreMaterial::Scrap ? $felted : $undyed, $felted);
             $ways = Insides::of($part, $wool, $felted, $key === $root);
             $perG = $this->pricePerG($this->supply->matches[$part->colour]);
             $rows[] = [
@@ -156,8 +156,8 @@ final readonly class SupplyDocument
                     $ways,
                 ),
                 // A cover is advised where it stands between an inside and the eye, and differs enough from the one that is laid.
-                'coverMm' => $wool->insideCm3 > 0.0 && $cover->differsFrom($part->coverMm) ? $cover->coverMm : null,
-                'showsThrough' => $cover->coverMm > $part->coverMm,
+                'coverMm' => $wool->insideCm3 > 0.0 && $cover->differsFrom($part->made->coverMm) ? $cover->coverMm : null,
+                'showsThrough' => $cover->coverMm > $part->made->coverMm,
                 'coverDifference' => $cover->difference,
                 'sharedCm3' => Seat::sharing($this->supply->figure, $part)->share * $part->solid->volumeCm3(),
             ];
@@ -194,7 +194,7 @@ final readonly class SupplyDocument
     /** Key of the part that everything stands on. */
     private static function root(Figure $figure): string
     {
-        $parts = array_filter($figure->parts, static fn (Part $p): bool => $p->group === '' && ! $p->isJoined());
+        $parts = array_filter($figure->parts, static fn (Part $p): bool => $p->stand->group === '' && ! $p->isJoined());
 
         return (string) array_key_first($parts);
     }

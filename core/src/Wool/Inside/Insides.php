@@ -37,7 +37,7 @@ final class Insides
             foreach ([CoreMaterial::CoreWool, CoreMaterial::Scrap, CoreMaterial::Stuffing] as $material) {
                 $ways[] = self::way($material, '', $hollow);
             }
-            $foam = $thick >= self::FOAM_FROM_MM && ! $wool->seat->isOnto() ? Foam::inside($part->solid, $part->coverMm) : null;
+            $foam = $thick >= self::FOAM_FROM_MM && ! $wool->seat->isOnto() ? Foam::inside($part->solid, $part->made->coverMm) : null;
             if ($foam !== null) {
                 $ways[] = self::way(CoreMaterial::Foam, $foam->name, $wool);
             }
@@ -109,7 +109,7 @@ final class Insides
                 sprintf(
                     'The colour differs from undyed wool by %.0f: a core of scrap in a like colour cannot show through a cover of %.1f mm.',
                     $difference,
-                    $part->coverMm,
+                    $part->made->coverMm,
                 ),
             ];
         }

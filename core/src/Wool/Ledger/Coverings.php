@@ -26,7 +26,7 @@ final class Coverings
      */
     public static function need(Part $part, Densities $densities, ?Part $host = null): CoveringNeed
     {
-        $covering = $part->covering;
+        $covering = $part->made->covering;
         $size = $part->solid->size();
         $areaCm2 = static fn (): float => self::areaCm2($part, $host);
 
@@ -52,7 +52,7 @@ final class Coverings
     /** Whether the piece is nothing but its covering: a plait, or a flat piece cut from a sheet. */
     public static function isWhole(Part $part): bool
     {
-        return $part->covering->way === CoveringWay::Plait || self::isCut($part);
+        return $part->made->covering->way === CoveringWay::Plait || self::isCut($part);
     }
 
     /** Yarn of one square centimetre in metres: each loop goes up and down, and on to the next. */
@@ -177,7 +177,7 @@ final class Coverings
     /** Whether the piece is cut from a sheet: its rim is as thick as the rest of it, and is trimmed, not felted. */
     public static function isCut(Part $part): bool
     {
-        return in_array($part->covering->way, [CoveringWay::Film, CoveringWay::PreFelt], true) && $part->solid->kind()->isFlat();
+        return in_array($part->made->covering->way, [CoveringWay::Film, CoveringWay::PreFelt], true) && $part->solid->kind()->isFlat();
     }
 
     /** A flat piece is cut out as thick as it is; round anything else a sheet as thick as the cover is laid. */
@@ -186,9 +186,9 @@ final class Coverings
         $size = $part->solid->size();
         [$faceCm2, $thickMm] = $part->solid->kind()->isFlat()
             ? [Polygon::signedArea($part->solid->front()[0]) / 100, $size->depthMm]
-            : [$part->solid->areaCm2(), max(1.0, $part->coverMm)];
+            : [$part->solid->areaCm2(), max(1.0, $part->made->coverMm)];
         $areaCm2 = $faceCm2 * (1 + Densities::CUT_WASTE);
-        $isFilm = $part->covering->way === CoveringWay::Film;
+        $isFilm = $part->made->covering->way === CoveringWay::Film;
         $filmG = $isFilm ? $areaCm2 * Densities::FILM_G_PER_CM2 : 0.0;
         $g = $areaCm2 * $thickMm / 10 * Densities::SHEET;
 

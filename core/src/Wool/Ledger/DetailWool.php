@@ -28,12 +28,12 @@ final class DetailWool
             return 0.0;
         }
         $more = match (true) {
-            $surface === null || $detail->keep === Keep::InSize => 1.0,
-            $detail->kind === DetailKind::Line => self::longer($surface, $detail->outline()),
+            $surface === null || $detail->lie->keep === Keep::InSize => 1.0,
+            $detail->drawn->kind === DetailKind::Line => self::longer($surface, $detail->outline()),
             default => Skin::under($surface, $detail->outline()),
         };
 
-        return $detail->areaMm2() * $more * Densities::WISP_MG_PER_MM2;
+        return $detail->drawn->areaMm2() * $more * Densities::WISP_MG_PER_MM2;
     }
 
     /**

@@ -49,7 +49,7 @@ final class Ledger
             $on = $figure->parts[$detail->on];
             $surface = $on->solid->kind()->isFlat()
                 ? null
-                : $surfaces[$detail->on][$detail->side->value] ??= Surface::of($on->placements()[0], $detail->side);
+                : $surfaces[$detail->on][$detail->lie->side->value] ??= Surface::of($on->placements()[0], $detail->lie->side);
             $lines[] = self::detail($detail, $figure, $surface, $densities);
         }
 
@@ -145,7 +145,7 @@ final class Ledger
         foreach ($lines as $line) {
             $whole += $line->allG();
             for ($i = 0; $i < $line->pieces; $i++) {
-                $pieces[] = [$this->figure->parts[$line->part]->firmness->value, $line->g];
+                $pieces[] = [$this->figure->parts[$line->part]->made->firmness->value, $line->g];
             }
         }
         $sigma = $this->densities->hand->sigmaOfSum($pieces);
@@ -174,7 +174,7 @@ final class Ledger
             way: $way,
             why: $why,
         );
-        $way = $part->covering->way;
+        $way = $part->made->covering->way;
         $name = mb_strtolower($part->name);
 
         return [

@@ -70,7 +70,7 @@ final readonly class PartWool
         // Whatever is wrapped or stuffed fills the same room.
         $same =
             $this->insideCm3 > 0.0 &&
-            ! in_array(CoreMaterial::Foam, [$core, $this->part->core], true) &&
+            ! in_array(CoreMaterial::Foam, [$core, $this->part->made->core], true) &&
             $core !== CoreMaterial::None;
         [$inside, $insideCm3, $hollow] = $same ? [$this->inside, $this->insideCm3, $this->hollow] : self::inside($part, $this->host);
 
@@ -91,10 +91,10 @@ final readonly class PartWool
     private static function inside(Part $part, ?Part $host): array
     {
         $inside = match (true) {
-            $part->core === CoreMaterial::None || Coverings::isWhole($part) => null,
+            $part->made->core === CoreMaterial::None || Coverings::isWhole($part) => null,
             // Foam comes in its own sizes: what it leaves free is cover. Nobody cuts it hollow.
-            $part->core === CoreMaterial::Foam => $host !== null ? null : Foam::inside($part->solid, $part->coverMm)?->solid,
-            default => $part->solid->within($part->coverMm),
+            $part->made->core === CoreMaterial::Foam => $host !== null ? null : Foam::inside($part->solid, $part->made->coverMm)?->solid,
+            default => $part->solid->within($part->made->coverMm),
         };
         $hollow = $inside === null || $host === null
             ? Shared::none()
@@ -123,7 +123,7 @@ final readonly class PartWool
     /** What is inside: none where the part is too thin for a core, or wanted solid. */
     public function coreMaterial(): CoreMaterial
     {
-        return $this->insideCm3 > 0.0 ? $this->part->core : CoreMaterial::None;
+        return $this->insideCm3 > 0.0 ? $this->part->made->core : CoreMaterial::None;
     }
 
     /** Grams to weigh out for the core, waste included. */
@@ -167,9 +167,9 @@ final readonly class PartWool
             return $whole;
         }
         // A foam piece sits about where the part's own middle is.
-        $inside = $this->part->core === CoreMaterial::Foam ? $whole : self::left($this->inside->middleOfMass(), $this->hollow);
+        $inside = $this->part->made->core === CoreMaterial::Foam ? $whole : self::left($this->inside->middleOfMass(), $this->hollow);
         // The cover is the whole, felted so hard, without the inside.
-        $cover = $this->replacesCover() ? 0.0 : $this->densities->feltGPerCm3($this->part->firmness);
+        $cover = $this->replacesCover() ? 0.0 : $this->densities->feltGPerCm3($this->part->made->firmness);
         $onWhole = $cover * $this->volumeCm3 + $this->covering->finishedG;
         $onInside = ($this->coreDensity() - $cover) * $this->insideCm3;
         $weighed = static fn (int $i): float => ($onWhole * $whole[$i] + $onInside * $inside[$i]) / $massG;
@@ -203,16 +203,16 @@ final readonly class PartWool
     {
         $cm3 = $this->replacesCover() ? 0.0 : max(0.0, $this->volumeCm3 - $this->insideCm3);
 
-        return $cm3 * $this->densities->feltGPerCm3($this->part->firmness);
+        return $cm3 * $this->densities->feltGPerCm3($this->part->made->firmness);
     }
 
     private function replacesCover(): bool
     {
-        return $this->part->covering->way->replacesCover();
+        return $this->part->made->covering->way->replacesCover();
     }
 
     private function coreDensity(): float
     {
-        return $this->densities->insideGPerCm3($this->part->core, $this->part->firmness);
+        return $this->densities->insideGPerCm3($this->part->made->core, $this->part->made->firmness);
     }
 }

@@ -120,11 +120,11 @@ final class Portions
     /** The end that stays loose to be stabbed into its neighbour, out of the part's own wool. */
     private static function fluffG(Part $part, float $coverG, Figure $figure): float
     {
-        if (! $part->isJoined() || ! in_array($part->joinBy, [JoinBy::Fluff, JoinBy::Slit], true)) {
+        if (! $part->isJoined() || ! in_array($part->join->by, [JoinBy::Fluff, JoinBy::Slit], true)) {
             return 0.0;
         }
         $size = $part->solid->size();
-        $other = $figure->parts[$part->joinTo]->solid->size();
+        $other = $figure->parts[$part->join->to]->solid->size();
         // Two round parts touch over less than either is wide.
         $acrossMm = self::CONTACT * min($size->widthMm, $size->depthMm, $other->widthMm, $other->depthMm);
         $g = (((M_PI / 4) * $acrossMm ** 2 * min(self::FLUFF_MM, $size->heightMm / 4)) / 1000) * self::FLUFF_G_PER_CM3;

@@ -124,7 +124,7 @@ it('lets go of a mat that was brushed away, and keeps all that the felter made o
     expect($scale)->toBeGreaterThan(1.02)
         ->and($now['bow']->shape->widthMm)->toEqualWithDelta(9 * $scale, 0.02)
         ->and($now['bow']->at->xMm)->toEqualWithDelta(22 * $scale, 0.6);
-    $middle = static fn (Figure $f, string $key): float => $f->picture->originYPx - $f->parts[$key]->at[1] / $f->picture->mmPerPx;
+    $middle = static fn (Figure $f, string $key): float => $f->picture->originYPx - $f->parts[$key]->stand->at[1] / $f->picture->mmPerPx;
     expect($middle(read($again->document), 'bow'))->toEqualWithDelta($middle($figure, 'bow'), 1.0);
 });
 

@@ -84,7 +84,7 @@ it('takes depths and places forwards from a side picture, and keeps widths and h
         ->toEqualWithDelta(80, 4)
         ->and($after['head']->solid->size()->depthMm / $scale)
         ->toEqualWithDelta(44, 4)
-        ->and(($after['head']->at[2] - $after['body']->at[2]) / $scale)
+        ->and(($after['head']->stand->at[2] - $after['body']->stand->at[2]) / $scale)
         ->toEqualWithDelta(18, 3)
         ->and($after['body']->solid->size()->widthMm)
         ->toBe($before['body']->solid->size()->widthMm)
