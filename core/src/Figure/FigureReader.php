@@ -13,6 +13,7 @@ use Impa\Figure\Member\Lie;
 use Impa\Figure\Member\Made;
 use Impa\Figure\Member\Meaning;
 use Impa\Figure\Member\Stand;
+use Impa\Figure\Member\Ties;
 use Impa\Figure\Term\DetailKind;
 use Impa\Figure\Term\DetailRole;
 use Impa\Figure\Term\FaceSchool;
@@ -248,9 +249,11 @@ final readonly class FigureReader
             stitch: Stitch::from(Members::text($said, 'stitch', 'none')),
             stitchMm: Members::number($said, 'stitchMm', FlatWork::STITCH_MM),
             openings: $openings,
-            ribbonMm: Members::number($ribbon, 'widthMm'),
-            ribbonLengthMm: Members::number($ribbon, 'lengthMm'),
-            ribbonAt: Members::points($ribbon, 'holesMm'),
+            ties: new Ties(
+                Members::number($ribbon, 'widthMm'),
+                Members::number($ribbon, 'lengthMm'),
+                Members::points($ribbon, 'holesMm'),
+            ),
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Figure;
 
+use Impa\Figure\Member\Ties;
 use Impa\Figure\Term\FlatWay;
 use Impa\Figure\Term\Stitch;
 use Impa\Geometry\Outline\Polygon;
@@ -29,9 +30,6 @@ final readonly class FlatWork
      * @param  float  $shrink  the share of its length by which a piece draws in while it is felted, 0 to 0.5
      * @param  float  $stitchMm  from stitch to stitch
      * @param  array<string, list<array{float, float}>>  $openings  what is cut right through, by key, as seen from the front
-     * @param  float  $ribbonMm  how wide the ribbon is; 0 where there is none
-     * @param  float  $ribbonLengthMm  of each end, from its hole
-     * @param  list<array{float, float}>  $ribbonAt  its holes
      */
     public function __construct(
         public FlatWay $way = FlatWay::None,
@@ -40,9 +38,7 @@ final readonly class FlatWork
         public Stitch $stitch = Stitch::None,
         public float $stitchMm = self::STITCH_MM,
         public array $openings = [],
-        public float $ribbonMm = 0.0,
-        public float $ribbonLengthMm = 0.0,
-        public array $ribbonAt = [],
+        public Ties $ties = new Ties,
     ) {
     }
 
@@ -66,12 +62,6 @@ final readonly class FlatWork
         return 1 / (1 - $this->shrink);
     }
 
-    /** How wide a hole for the ribbon is punched: it is folded in two to go through. */
-    public function holeMm(): float
-    {
-        return max(2.0, $this->ribbonMm / 2);
-    }
-
     /**
      * All that goes right through the layers, as seen from the front: openings, and the holes of the ribbon.
      *
@@ -80,11 +70,11 @@ final readonly class FlatWork
     public function cutThrough(): array
     {
         $cuts = array_values(array_filter($this->openings));
-        foreach ($this->ribbonAt as [$x, $y]) {
+        foreach ($this->ties->at as [$x, $y]) {
             $cuts[] = array_map(
                 fn (int $k): array => [
-                    $x + $this->holeMm() / 2 * cos(2 * M_PI * $k / self::ROUND),
-                    $y + $this->holeMm() / 2 * sin(2 * M_PI * $k / self::ROUND),
+                    $x + $this->ties->holeMm() / 2 * cos(2 * M_PI * $k / self::ROUND),
+                    $y + $this->ties->holeMm() / 2 * sin(2 * M_PI * $k / self::ROUND),
                 ],
                 range(0, self::ROUND - 1),
             );

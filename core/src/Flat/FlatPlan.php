@@ -201,14 +201,14 @@ final readonly class FlatPlan
         }
         $apart = EyeHoles::apartMm($this->figure->flat->openings);
         // Only what is tied on is looked through.
-        if ($apart !== null && $this->figure->flat->ribbonAt !== [] && ($apart < EyeHoles::RANGE_MM[0] || $apart > EyeHoles::RANGE_MM[1])) {
+        if ($apart !== null && $this->figure->flat->ties->at !== [] && ($apart < EyeHoles::RANGE_MM[0] || $apart > EyeHoles::RANGE_MM[1])) {
             $notes[] = ['code' => 'eyes-apart', 'text' => sprintf(
                 'The eye holes lie %.0f mm apart: the eyes of most adults %.0f to %.0f. Measure whose eyes look through it.',
                 $apart,
                 ...EyeHoles::RANGE_MM,
             )];
         }
-        $holeMm = $this->figure->flat->holeMm();
+        $holeMm = $this->figure->flat->ties->holeMm();
         foreach (Ribbon::torn($this->layers) as $torn) {
             $notes[] = ['code' => 'torn-hole', 'text' => $torn['rimMm'] < 0
                 ? sprintf('Hole %d of the ribbon lies off the felt: move it in.', $torn['hole'] + 1)
@@ -235,7 +235,7 @@ final readonly class FlatPlan
         $rims = array_map($this->stitching(...), $this->layers->all);
         $embroidery = $this->embroidery();
         $thread = [...$rims, ...array_column($embroidery, 'stitching')];
-        $ribbonMm = $flat->ribbonMm > 0.0 ? $flat->ribbonMm : 8.0;
+        $ribbonMm = $flat->ties->mm > 0.0 ? $flat->ties->mm : 8.0;
         $nested = $this->nested();
 
         return [
@@ -272,10 +272,10 @@ final readonly class FlatPlan
             ], $embroidery),
             'thread' => ['stitch' => $flat->stitch->value, 'stitchMm' => $flat->stitchMm] + self::summed($thread),
             'ribbon' => [
-                'widthMm' => $flat->ribbonMm,
-                'lengthMm' => $flat->ribbonLengthMm,
-                'holeMm' => $flat->ribbonAt === [] ? 0.0 : $flat->holeMm(),
-                'holesMm' => $flat->ribbonAt,
+                'widthMm' => $flat->ties->mm,
+                'lengthMm' => $flat->ties->lengthMm,
+                'holeMm' => $flat->ties->at === [] ? 0.0 : $flat->ties->holeMm(),
+                'holesMm' => $flat->ties->at,
                 'totalMm' => Ribbon::lengthMm($this->layers),
                 'suggested' => Ribbon::suggested($this->layers, $ribbonMm),
             ],

@@ -30,7 +30,7 @@ final class Ribbon
     {
         $flat = $layers->figure->flat;
 
-        return count($flat->ribbonAt) * ($flat->ribbonLengthMm + self::KNOT_MM);
+        return count($flat->ties->at) * ($flat->ties->lengthMm + self::KNOT_MM);
     }
 
     /** Felt that must stay between a hole and any rim. */
@@ -48,10 +48,10 @@ final class Ribbon
     {
         $flat = $layers->figure->flat;
         $torn = [];
-        $rims = $flat->ribbonAt === [] ? [] : self::rims($layers);
-        foreach ($flat->ribbonAt as $i => [$x, $y]) {
-            $left = self::leftMm($layers, $rims, $x, $y) - $flat->holeMm() / 2;
-            if ($left < self::rimMm($flat->holeMm()) - 1e-6) {
+        $rims = $flat->ties->at === [] ? [] : self::rims($layers);
+        foreach ($flat->ties->at as $i => [$x, $y]) {
+            $left = self::leftMm($layers, $rims, $x, $y) - $flat->ties->holeMm() / 2;
+            if ($left < self::rimMm($flat->ties->holeMm()) - 1e-6) {
                 $torn[] = ['hole' => $i, 'rimMm' => $left];
             }
         }

@@ -29,8 +29,10 @@ final readonly class Obstacle
 
     private const STEPS = [4, 14];
 
+    /** = or + and the key of its part: itself, or what is laid on it. */
+    public string $key;
+
     /**
-     * @param  string  $key  = or + and the key of its part: itself, or what is laid on it
      * @param  string  $part  key of the part
      * @param  array{float, float, float}  $at
      * @param  array{array{float, float, float}, array{float, float, float}, array{float, float, float}}  $axes  the figure's x, y
@@ -38,7 +40,6 @@ final readonly class Obstacle
      * @param  array{float, float, float}  $half  of its box
      */
     private function __construct(
-        public string $key,
         public string $part,
         public bool $isTwin,
         private Solid $solid,
@@ -48,6 +49,8 @@ final readonly class Obstacle
         private float $thickerMm,
         public float $radiusMm,
     ) {
+        // A minus and digits would be a number as the key of an array.
+        $this->key = ($thickerMm > 0.0 ? '+' : '=').$part;
     }
 
     /** @param  float  $thickerMm  by what is laid on it; 0 for the bare piece */
@@ -58,8 +61,6 @@ final readonly class Obstacle
         $half = [max($box->right, -$box->left), max($box->high, -$box->low), $solid->size()->depthMm / 2];
 
         return new self(
-            // A minus and digits would be a number as the key of an array.
-            key: ($thickerMm > 0.0 ? '+' : '=').$piece->part->key,
             part: $piece->part->key,
             isTwin: $piece->isTwin,
             solid: $solid,

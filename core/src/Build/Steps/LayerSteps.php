@@ -103,13 +103,13 @@ final readonly class LayerSteps
             );
             $last[] = 'open';
         }
-        if ($flat->ribbonAt !== []) {
+        if ($flat->ties->at !== []) {
             $steps[] = new Step(
                 key: 'ribbon',
                 kind: StepKind::Ribbon,
-                title: count($flat->ribbonAt) === 1 ? 'The ribbon' : 'Ties',
+                title: count($flat->ties->at) === 1 ? 'The ribbon' : 'Ties',
                 after: $last,
-                minutes: count($flat->ribbonAt) * Pace::RIBBON,
+                minutes: count($flat->ties->at) * Pace::RIBBON,
                 text: StepWords::RIBBON,
             );
         }

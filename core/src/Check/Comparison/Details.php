@@ -27,7 +27,7 @@ final class Details
             if ($fit->share === null) {
                 $unjudged[] = sprintf('%s: its colour cannot be told from its ground.', ucfirst($name));
             } elseif ($fit->offMm === null) {
-                $deviations[] = self::one($layer, 'missing', '', 0.0, sprintf('%s is not there.', ucfirst($name)), 20.0);
+                $deviations[] = self::one($layer, 'missing', 0.0, sprintf('%s is not there.', ucfirst($name)), 20.0);
             } else {
                 [$x, $y] = $fit->offMm;
                 $rest = sprintf(' for what else lies on the %s', mb_strtolower($layer->piece->part->name));
@@ -35,11 +35,11 @@ final class Details
                 if (abs($x) >= $leastMm) {
                     $to = $x > 0.0 ? 'right' : 'left';
                     $text = sprintf('%s sits %.1f mm too far to the %s%s.', ucfirst($name), abs($x), $to, $forAcross);
-                    $deviations[] = self::one($layer, 'across', 'mm', $x, $text, abs($x));
+                    $deviations[] = self::one($layer, 'across', $x, $text, abs($x));
                 }
                 if (abs($y) >= $leastMm) {
                     $text = sprintf('%s sits %.1f mm too %s%s.', ucfirst($name), abs($y), $y > 0.0 ? 'high' : 'low', $forLevel);
-                    $deviations[] = self::one($layer, 'level', 'mm', $y, $text, abs($y));
+                    $deviations[] = self::one($layer, 'level', $y, $text, abs($y));
                 }
             }
         }
@@ -72,7 +72,6 @@ final class Details
         return [self::one(
             $left,
             'tilt',
-            'deg',
             $deg,
             sprintf('The %s line tilts by %.1f degrees: the %s one is higher.', $name, abs($deg), $deg > 0.0 ? 'right' : 'left'),
             abs($rises),
@@ -81,15 +80,13 @@ final class Details
 
     /**
      * @param  'across'|'level'|'tilt'|'missing'  $what
-     * @param  'mm'|'deg'|''  $unit
      */
-    private static function one(FlatArea $layer, string $what, string $unit, float $amount, string $text, float $weight): Deviation
+    private static function one(FlatArea $layer, string $what, float $amount, string $text, float $weight): Deviation
     {
         return new Deviation(
             part: $layer->piece->part->key,
             detail: $layer->detail->key ?? '',
             what: $what,
-            unit: $unit,
             amount: $amount,
             text: $text,
             weight: $weight,

@@ -12,7 +12,6 @@ final readonly class Deviation
     /**
      * @param  string  $part  key of the part, or empty; likewise of the detail
      * @param  'width'|'height'|'across'|'level'|'tilt'|'colour'|'missing'  $what
-     * @param  'mm'|'deg'|'difference'|''  $unit
      * @param  float  $amount  more, farther right, higher, turned anticlockwise: above 0
      * @param  float  $weight  how much it matters: the worst first
      * @param  array{float, float}  $atMm  the place on the plan
@@ -21,7 +20,6 @@ final readonly class Deviation
         public string $part,
         public string $detail,
         public string $what,
-        public string $unit,
         public float $amount,
         public string $text,
         public float $weight,
@@ -38,8 +36,18 @@ final readonly class Deviation
     {
         return ($this->detail !== '' ? ['detail' => $this->detail, 'part' => $this->part] : ['part' => $this->part])
             + ['twin' => $this->isTwin, 'what' => $this->what]
-            + ($this->unit === '' ? [] : [$this->unit => round($this->amount, 2)])
+            + ($this->what === 'missing' ? [] : [$this->unit() => round($this->amount, 2)])
             + ['text' => $this->text, 'atPx' => [round($atPx[0], 1), round($atPx[1], 1)], 'mend' => $this->mend()];
+    }
+
+    /** @return 'mm'|'deg'|'difference' what its amount is told in */
+    private function unit(): string
+    {
+        return match ($this->what) {
+            'tilt' => 'deg',
+            'colour' => 'difference',
+            default => 'mm',
+        };
     }
 
     /**

@@ -47,7 +47,6 @@ final class WhiteBalance
                     part: $layer->piece->part->key,
                     detail: '',
                     what: 'colour',
-                    unit: 'difference',
                     amount: $difference,
                     text: sprintf('%s is %s than planned.', ucfirst(Names::of($layer)), self::words($corrected, $layer->srgb->lab())),
                     weight: $difference / 10,

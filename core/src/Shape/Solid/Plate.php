@@ -32,6 +32,7 @@ final readonly class Plate implements Solid
      * @param  list<array{float, float}>  $outline  in mm, filling the width and height
      * @param  float  $rimMm  radius of the rounded rim
      * @param  float  $drawIn  how far the outline draws in at the faces, as a share of 1
+     * @param  array{float, float}  $middle  of the outline's area, mm
      */
     private function __construct(
         private ShapeKind $kind,
@@ -40,8 +41,7 @@ final readonly class Plate implements Solid
         private float $rimMm,
         private float $drawIn,
         private float $areaMm2,
-        private float $middleX,
-        private float $middleY,
+        private array $middle,
         private Rays $rays,
     ) {
     }
@@ -70,8 +70,7 @@ final readonly class Plate implements Solid
             rimMm: $rimMm,
             drawIn: $drawIn,
             areaMm2: $areaMm2,
-            middleX: $x,
-            middleY: $y,
+            middle: [$x, $y],
             rays: Rays::of($filled, $x, $y),
         );
     }
@@ -116,7 +115,7 @@ final readonly class Plate implements Solid
 
     public function middleOfMass(): array
     {
-        return [$this->middleX, $this->middleY, 0.0];
+        return [...$this->middle, 0.0];
     }
 
     public function front(): array
@@ -142,7 +141,7 @@ final readonly class Plate implements Solid
 
     public function loft(): Loft
     {
-        [$cx, $cy] = [$this->middleX, $this->middleY];
+        [$cx, $cy] = $this->middle;
         $rings = [];
         foreach ($this->rims(self::RIM_RINGS) as [$z, $share]) {
             $ring = [];
@@ -158,7 +157,7 @@ final readonly class Plate implements Solid
     public function frontMm(float $x, float $y): float
     {
         // How large a share of the outline, drawn in about its middle, still reaches the point.
-        $share = $this->rays->share($x - $this->middleX, $y - $this->middleY);
+        $share = $this->rays->share($x - $this->middle[0], $y - $this->middle[1]);
         if ($share > 1.0) {
             return NAN;
         }
@@ -179,7 +178,7 @@ final readonly class Plate implements Solid
             return $this;
         }
 
-        return Within::flat($this->outline, [$this->middleX, $this->middleY], $this->rims(self::INSET_RINGS), $mm);
+        return Within::flat($this->outline, $this->middle, $this->rims(self::INSET_RINGS), $mm);
     }
 
     /** @return non-empty-list<array{float, float}> z in mm and the outline's share there, back to front */

@@ -22,11 +22,13 @@ final readonly class PartWool
     /** With so little of its inside left beside a hollow, it is solid colour. */
     private const NO_CORE = 0.05;
 
+    /** Of what is made. */
+    public float $volumeCm3;
+
     /**
      * @param  ?Part  $host  what it is felted onto; none where it is made as it is drawn
      * @param  ?Body  $inside  what fills it, as it were without a hollow: none where it is solid colour
-     * @param  float  $volumeCm3  of what is made
-     * @param  float  $insideCm3  of that, what fills it
+     * @param  float  $insideCm3  of what is made, what fills it
      * @param  Shared  $hollow  of its inside, what is not made
      * @param  CoveringNeed  $covering  of one piece; nothing for plain felt
      */
@@ -36,11 +38,11 @@ final readonly class PartWool
         private ?Part $host,
         public Seat $seat,
         public ?Body $inside,
-        public float $volumeCm3,
         public float $insideCm3,
         private Shared $hollow,
         public CoveringNeed $covering,
     ) {
+        $this->volumeCm3 = $part->solid->volumeCm3() * ($host === null ? 1.0 : 1 - $seat->shared->share);
     }
 
     /** @param  ?Part  $host  what it is joined to; none where it stands by itself */
@@ -56,7 +58,6 @@ final readonly class PartWool
             host: $host,
             seat: $seat,
             inside: $inside,
-            volumeCm3: $part->solid->volumeCm3() * ($host === null ? 1.0 : 1 - $seat->shared->share),
             insideCm3: $insideCm3,
             hollow: $hollow,
             covering: Coverings::need($part, $densities, $host),
@@ -80,7 +81,6 @@ final readonly class PartWool
             host: $this->host,
             seat: $this->seat,
             inside: $inside,
-            volumeCm3: $this->volumeCm3,
             insideCm3: $insideCm3,
             hollow: $hollow,
             covering: $this->covering,
