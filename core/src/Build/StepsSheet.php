@@ -32,7 +32,7 @@ final class StepsSheet
             'format' => 'impa-steps',
             'version' => 1,
             'figure' => $work->ledger->figure->name,
-            'school' => $work->ledger->figure->faceSchool->value,
+            'school' => $work->ledger->figure->school->face->value,
             'steps' => array_map(static fn (Step $s): array => self::step($s, $work, $portions), $work->steps),
         ];
     }

@@ -8,7 +8,7 @@ use Impa\Figure\Document\Fault;
 use Impa\Figure\Document\FigureCheck;
 use Impa\Figure\Document\FigureForm;
 use Impa\Figure\Document\FigureRefused;
-use Impa\Figure\Term\FaceSchool;
+use Impa\Figure\Member\School;
 use Impa\Figure\Term\Pose;
 use Impa\Figure\Upgrade\Upgrade;
 use Impa\Shape\ShapeRefused;
@@ -37,7 +37,7 @@ final readonly class Figure
         public string $name,
         public float $heightMm,
         public Pose $pose,
-        public FaceSchool $faceSchool,
+        public School $school,
         public array $colours,
         public array $parts,
         public array $details,
@@ -107,7 +107,7 @@ final readonly class Figure
                 name: $reader->name(),
                 heightMm: $reader->heightMm(),
                 pose: $reader->pose(),
-                faceSchool: $reader->faceSchool(),
+                school: $reader->school(),
                 colours: $reader->colours(),
                 parts: $reader->parts(),
                 details: $reader->details(),
@@ -132,7 +132,7 @@ final readonly class Figure
             name: $reader->name(),
             heightMm: $this->heightMm,
             pose: $this->pose,
-            faceSchool: $this->faceSchool,
+            school: $this->school,
             colours: $reader->colours(),
             parts: $this->parts,
             details: $this->details,
@@ -164,7 +164,7 @@ final readonly class Figure
             name: $this->name,
             heightMm: $this->heightMm,
             pose: $this->pose,
-            faceSchool: $this->faceSchool,
+            school: $this->school,
             colours: $this->colours,
             parts: $parts,
             details: array_filter($this->details, static fn (Detail $d): bool => isset($parts[$d->on])),

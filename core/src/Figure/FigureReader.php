@@ -12,6 +12,7 @@ use Impa\Figure\Member\Join;
 use Impa\Figure\Member\Lie;
 use Impa\Figure\Member\Made;
 use Impa\Figure\Member\Meaning;
+use Impa\Figure\Member\School;
 use Impa\Figure\Member\Stand;
 use Impa\Figure\Member\Ties;
 use Impa\Figure\Term\DetailKind;
@@ -22,6 +23,7 @@ use Impa\Figure\Term\FlatWay;
 use Impa\Figure\Term\JoinBy;
 use Impa\Figure\Term\Keep;
 use Impa\Figure\Term\Method;
+use Impa\Figure\Term\PlateSchool;
 use Impa\Figure\Term\Pose;
 use Impa\Figure\Term\Side;
 use Impa\Figure\Term\Stitch;
@@ -67,9 +69,14 @@ final readonly class FigureReader
         return Pose::from(Members::text($this->document, 'pose', 'stand'));
     }
 
-    public function faceSchool(): FaceSchool
+    public function school(): School
     {
-        return FaceSchool::from(Members::text(Members::object($this->document, 'school'), 'face', 'loose-head'));
+        $said = Members::object($this->document, 'school');
+
+        return new School(
+            face: FaceSchool::from(Members::text($said, 'face', FaceSchool::LooseHead->value)),
+            plates: PlateSchool::from(Members::text($said, 'plates', PlateSchool::Steamed->value)),
+        );
     }
 
     /** @return array<string, Colour> */
@@ -127,7 +134,7 @@ final readonly class FigureReader
                     by: JoinBy::from(Members::text($join, 'by', Members::text($school, 'join', 'fluff'))),
                     onto: is_bool($join->onto ?? null) ? $join->onto : null,
                 ),
-                faceSchool: FaceSchool::from(Members::text(Members::object($part, 'school'), 'face', $this->faceSchool()->value)),
+                faceSchool: FaceSchool::from(Members::text(Members::object($part, 'school'), 'face', $this->school()->face->value)),
             );
         }
 

@@ -398,6 +398,24 @@ describe('Schools', function () {
             ->and($told($figure, 'skeleton', 'pipe-cleaner')[0]->wires['arms']->gaugeMm)->toBe(0.5);
     });
 
+    it('bend thin plates dry instead of in steam, asked only where there are some', function () use ($told, $now) {
+        [$dry, $text] = $told(Works::demo('sorrel'), 'plates', 'dry');
+        $kinds = static fn (Figure $figure): array => array_count_values(array_map(
+            static fn (Step $s): string => $s->kind->value,
+            Works::of($figure)->steps,
+        ));
+        $bent = array_filter(Works::of($dry)->steps, static fn (Step $s): bool => str_contains($s->text, 'inside of the bend'));
+        $steamed = $kinds(Works::demo('sorrel'));
+        expect($steamed['steam'])->toBeGreaterThan(0)
+            ->and($kinds($dry))->toEqual(array_diff_key($steamed, ['steam' => 0]))
+            ->and(count($bent))->toBe($steamed['steam'])
+            ->and($text)->toContain('No kettle')
+            ->and($now($dry)['plates'])->toBe('dry')
+            ->and($now(Works::demo('sorrel'))['plates'])->toBe('steam')
+            ->and(isset($now(Works::demo('bobbin'))['plates']))->toBeFalse()
+            ->and($kinds($told($dry, 'plates', 'steam')[0]))->toEqual($steamed);
+    });
+
     it('refuse a question or an answer that there is not', function () {
         $wick = Works::demo('wick');
         expect(static fn () => TechniqueChoices::chosen($wick, 'luck', 'none'))

@@ -181,7 +181,7 @@ it('reads every member of a part, and leaves to the house what is not said', fun
                 'group' => 'lantern', 'turnDeg' => ['x' => 10, 'y' => -20, 'z' => 30], 'at' => ['xMm' => 1, 'yMm' => 22, 'zMm' => -3],
             ],
             ['join' => ['to' => 'a', 'by' => 'sew'], 'covering' => ['way' => 'wrap', 'ribbonMm' => 7, 'overlap' => 0.4]],
-            more: ['pose' => 'sit', 'school' => ['face' => 'limbs-first', 'join' => 'slit']],
+            more: ['pose' => 'sit', 'school' => ['face' => 'limbs-first', 'join' => 'slit', 'plates' => 'dry']],
         ),
     );
     [$a, $b] = array_values($figure->parts);
@@ -206,15 +206,16 @@ it('reads every member of a part, and leaves to the house what is not said', fun
         ->count()->toBe(1)
         ->and([$b->join->by->value, $b->made->covering->way, $b->made->covering->ribbonMm, $b->made->covering->overlap])
         ->toBe(['sew', CoveringWay::Wrap, 7.0, 0.4])
-        ->and([$figure->pose, $figure->faceSchool->value])
-        ->toBe([Pose::Sit, 'limbs-first'])
+        ->and([$figure->pose, $figure->school->face->value, $figure->school->plates->value])
+        ->toBe([Pose::Sit, 'limbs-first', 'dry'])
         ->and(Figures::read(two(['covering' => ['way' => 'wrap']]))->parts['a']->made->covering->overlap)
         ->toBe(0.3)
         ->and(Figures::read(two([], ['join' => ['to' => 'a']], more: ['school' => ['join' => 'slit']]))->parts['b']->join->by->value)
         ->toBe('slit')
         ->and(Figures::read(two()))
         ->pose->toBe(Pose::Stand)
-        ->faceSchool->value->toBe('loose-head')
+        ->school->face->value->toBe('loose-head')
+        ->school->plates->value->toBe('steam')
         ->picture->toBeNull();
 });
 

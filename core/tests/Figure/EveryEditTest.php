@@ -23,6 +23,7 @@ use Impa\Figure\Term\Carried;
 use Impa\Figure\Term\FaceSchool;
 use Impa\Figure\Term\JoinBy;
 use Impa\Figure\Term\Method;
+use Impa\Figure\Term\PlateSchool;
 use Impa\Geometry\Box;
 use Impa\Geometry\Outline\Polygon;
 use Impa\Material\CoreMaterial;
@@ -115,6 +116,7 @@ function edits(): array
         'a covering' => static fn (Figure $f): Figure => Choices::covered($f, [$part($f)], CoveringWay::Tufts),
         'a filling' => static fn (Figure $f): Figure => Choices::filled($f, CoreMaterial::Scrap),
         'a school' => static fn (Figure $f): Figure => Choices::school($f, FaceSchool::FaceFirst),
+        'thin plates' => static fn (Figure $f): Figure => Choices::plates($f, PlateSchool::Dry),
         'a way of joining' => static fn (Figure $f): Figure => Choices::joinedBy($f, JoinBy::Slit, [JoinBy::Fluff]),
         'a way of making details' => static fn (Figure $f): Figure => Choices::madeBy($f, [$detail($f)], Method::Bead),
         'other wires' => static fn (Figure $f): Figure => Choices::wired($f, array_slice(array_values($f->wires), 1)),

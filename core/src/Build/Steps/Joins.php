@@ -24,7 +24,9 @@ final readonly class Joins
             return [];
         }
         $to = $this->figure->parts[$part->join->to];
-        $after = [Making::isSteamed($this->figure, $part) ? 'steam:'.$part->key : Steps::made($part), Steps::made($to)];
+        $isSteamed = Making::isSteamed($this->figure, $part);
+        $isBentDry = ! $isSteamed && Making::isThinPlate($this->figure, $part);
+        $after = [$isSteamed ? 'steam:'.$part->key : Steps::made($part), Steps::made($to)];
         $steps = [];
         if ($part->join->by === JoinBy::Slit) {
             $steps[] = new Step(
@@ -52,7 +54,7 @@ final readonly class Joins
                 $part->join->by === JoinBy::Wrap => NeedleChoice::surface()->from($this->needles),
                 default => NeedleChoice::joining($to->solid->thinnestMm() / 2)->from($this->needles),
             },
-            text: StepWords::join($part),
+            text: StepWords::join($part).($isBentDry ? ' '.StepWords::BEND : ''),
             colour: $part->colour,
         );
         $steps[] = new Step(

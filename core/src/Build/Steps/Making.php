@@ -9,6 +9,7 @@ use Impa\Figure\Detail;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
 use Impa\Figure\Term\JoinBy;
+use Impa\Figure\Term\PlateSchool;
 use Impa\Geometry\Outline\Polygon;
 use Impa\Material\CoreMaterial;
 use Impa\Material\CoveringWay;
@@ -233,6 +234,12 @@ final readonly class Making
     }
 
     public static function isSteamed(Figure $figure, Part $part): bool
+    {
+        return $figure->school->plates === PlateSchool::Steamed && self::isThinPlate($figure, $part);
+    }
+
+    /** Whether it comes off the pad flat, and is to sit bent. */
+    public static function isThinPlate(Figure $figure, Part $part): bool
     {
         return ! $figure->flat->isFlat() && $part->isJoined() && $part->solid->kind() === ShapeKind::Plate
             && $part->solid->thinnestMm() <= self::STEAMED_MM;

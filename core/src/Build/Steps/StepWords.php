@@ -66,6 +66,8 @@ final class StepWords
     public const STEAM =
         'Hold it in steam for a few breaths, with tongs. Bend it over a finger as it is to sit, and hold it until it is cold.';
 
+    public const BEND = 'Bend it as it is to sit, and stab along the inside of the bend until it stays.';
+
     public const SLIT =
         'Snip the slit where it is to sit, no longer than the piece is wide. '.
         'Make it shallow: it can be cut deeper, never shallower.';

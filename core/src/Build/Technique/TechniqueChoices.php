@@ -6,6 +6,7 @@ namespace Impa\Build\Technique;
 
 use Impa\Armature\Passage;
 use Impa\Armature\Skeleton;
+use Impa\Build\Steps\Making;
 use Impa\Figure\Detail;
 use Impa\Figure\Editing\Choices;
 use Impa\Figure\Figure;
@@ -13,6 +14,7 @@ use Impa\Figure\Part;
 use Impa\Figure\Term\FaceSchool;
 use Impa\Figure\Term\JoinBy;
 use Impa\Figure\Term\Method;
+use Impa\Figure\Term\PlateSchool;
 use Impa\Figure\Wire;
 use Impa\Material\CoreMaterial;
 use Impa\Material\WireMaterial;
@@ -32,6 +34,7 @@ final class TechniqueChoices
         'join' => 'Joins',
         'eyes' => 'Eyes',
         'skeleton' => 'Skeleton',
+        'plates' => 'Thin plates',
     ];
 
     private const NO_SKELETON = 'none';
@@ -41,6 +44,9 @@ final class TechniqueChoices
     {
         $questions = [];
         foreach (self::TITLES as $question => $title) {
+            if ($question === 'plates' && ! self::hasThinPlates($figure)) {
+                continue;
+            }
             $questions[] = [
                 'question' => $question,
                 'title' => $title,
@@ -70,6 +76,7 @@ final class TechniqueChoices
 
         return match ($question) {
             'face' => Choices::school($figure, FaceSchool::from($value)),
+            'plates' => Choices::plates($figure, PlateSchool::from($value)),
             'inside' => Choices::filled($figure, CoreMaterial::from($value)),
             'join' => Choices::joinedBy($figure, JoinBy::from($value), [JoinBy::Fluff, JoinBy::Slit]),
             default => Choices::madeBy($figure, array_column(self::eyesOf($figure), 'key'), Method::from($value)),
@@ -104,6 +111,10 @@ final class TechniqueChoices
             'face' => array_map(
                 static fn (FaceSchool $s): array => $option($s->value, $s->title(), $s->reason()),
                 FaceSchool::cases(),
+            ),
+            'plates' => array_map(
+                static fn (PlateSchool $s): array => $option($s->value, $s->title(), $s->reason()),
+                PlateSchool::cases(),
             ),
             'inside' => array_map(
                 static fn (CoreMaterial $c): array => $option($c->value, $c->word(), self::filling($c)),
@@ -143,7 +154,8 @@ final class TechniqueChoices
     {
         $parts = array_values($figure->parts);
         $answers = array_values(array_unique(match ($question) {
-            'face' => [$figure->faceSchool->value],
+            'face' => [$figure->school->face->value],
+            'plates' => [$figure->school->plates->value],
             'inside' => array_map(static fn (Part $p): string => $p->made->core->value, $parts),
             'join' => array_map(static fn (Part $p): string => $p->join->by->value, array_filter($parts, self::isAsked(...))),
             'eyes' => array_map(static fn (Detail $d): string => $d->method->value, self::eyesOf($figure)),
@@ -152,6 +164,11 @@ final class TechniqueChoices
         $known = array_column(self::options($question), 'value');
 
         return count($answers) === 1 && in_array($answers[0], $known, true) ? $answers[0] : '';
+    }
+
+    private static function hasThinPlates(Figure $figure): bool
+    {
+        return array_filter($figure->parts, static fn (Part $p): bool => Making::isThinPlate($figure, $p)) !== [];
     }
 
     /** Whether a part is joined in one of the ways that are asked about. */

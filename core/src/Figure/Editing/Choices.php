@@ -10,6 +10,7 @@ use Impa\Figure\Pull;
 use Impa\Figure\Term\FaceSchool;
 use Impa\Figure\Term\JoinBy;
 use Impa\Figure\Term\Method;
+use Impa\Figure\Term\PlateSchool;
 use Impa\Figure\Wire;
 use Impa\Material\CoreMaterial;
 use Impa\Material\CoveringWay;
@@ -55,6 +56,13 @@ final class Choices
     {
         return self::changed($figure, static function (Draft $draft) use ($face): void {
             $draft->member('school')->face = $face->value;
+        });
+    }
+
+    public static function plates(Figure $figure, PlateSchool $plates): Figure
+    {
+        return self::changed($figure, static function (Draft $draft) use ($plates): void {
+            $draft->member('school')->plates = $plates->value;
         });
     }
 

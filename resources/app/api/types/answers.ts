@@ -707,7 +707,7 @@ export interface Build {
   schools: School[]
 }
 export interface School {
-  question: 'face' | 'inside' | 'join' | 'eyes' | 'skeleton'
+  question: 'face' | 'inside' | 'join' | 'eyes' | 'skeleton' | 'plates'
   title: string
   options: {
     value: string

@@ -32,6 +32,10 @@ export interface Figure {
   core?: Core
   school?: {
     face?: FaceSchool
+    /**
+     * whether thin plates are steamed to shape; else they are bent dry
+     */
+    plates?: 'steam' | 'dry'
     join?: JoinBy
     [k: string]: unknown
   }
