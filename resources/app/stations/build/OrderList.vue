@@ -123,13 +123,15 @@ watch(
   display: flex;
   flex-direction: column;
   min-height: 0;
+  /* Where every way of working is laid open, there is less room than they take. */
+  overflow-y: auto;
 }
 .order > :not(.steps) {
   flex: none;
 }
 .schools {
   display: grid;
-  gap: 0.4rem;
+  gap: 0.7rem;
   margin-bottom: 0.4rem;
 }
 .changed,
@@ -143,8 +145,7 @@ watch(
 }
 .steps {
   overflow: auto;
-  flex: 1;
-  min-height: 0;
+  flex: 1 0 11rem;
 }
 .steps li {
   display: flex;
