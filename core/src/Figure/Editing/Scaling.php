@@ -22,46 +22,40 @@ final class Scaling
         return Figure::fromDocument(self::of($figure->document(), $heightMm / $figure->heightMm));
     }
 
-    /** @param  float  $factor more than 0 */
+    /**
+     * @param  stdClass  $document  of a figure; changed in place
+     * @param  float  $factor  more than 0
+     */
     public static function of(stdClass $document, float $factor): stdClass
     {
-        $document->heightMm = self::number($document->heightMm ?? 0) * $factor;
-        foreach (['parts', 'details', 'wires'] as $list) {
-            foreach (is_array($document->{$list} ?? null) ? $document->{$list} : [] as $member) {
-                self::grow($member, $factor);
-            }
-        }
+        $document->heightMm *= $factor;
+        // Of what is made flat, openings and the places of holes grow; ribbon, stitches and overlap are what they are.
+        $flat = $document->flat ?? new stdClass;
+        $base = $document->base ?? new stdClass;
+        $drawn = [...$document->parts, ...$document->details ?? [], ...$document->wires ?? [], ...$flat->openings ?? []];
         // What is hidden in the base is moved, not made heavier: grams are chosen anew.
-        self::grow($document->base ?? null, $factor);
-        // Openings and the places of holes grow with it; ribbon, stitches and overlap are what they are.
-        $flat = ($document->flat ?? null) instanceof stdClass ? $document->flat : new stdClass;
-        foreach (is_array($flat->openings ?? null) ? $flat->openings : [] as $opening) {
-            self::grow($opening, $factor);
+        foreach ([...$drawn, $base, ...$base->weights ?? []] as $member) {
+            self::grow($member, $factor);
         }
-        if (($flat->ribbon ?? null) instanceof stdClass) {
-            $flat->ribbon->holesMm = self::times($flat->ribbon->holesMm ?? [], $factor);
+        if (isset($flat->ribbon)) {
+            $flat->ribbon->holesMm = self::times($flat->ribbon->holesMm, $factor);
         }
         foreach (['picture', 'sidePicture'] as $picture) {
-            if (($document->{$picture} ?? null) instanceof stdClass) {
-                $document->{$picture}->mmPerPx = self::number($document->{$picture}->mmPerPx ?? 1) * $factor;
+            if (isset($document->{$picture})) {
+                $document->{$picture}->mmPerPx *= $factor;
             }
         }
 
         return $document;
     }
 
-    private static function grow(mixed $member, float $factor): void
+    private static function grow(stdClass $member, float $factor): void
     {
-        if (! $member instanceof stdClass) {
-            return;
-        }
         foreach (get_object_vars($member) as $name => $value) {
             // A member named by digits comes back as a number.
             $name = (string) $name;
             if ($value instanceof stdClass) {
                 self::grow($value, $factor);
-            } elseif ($name === 'weights' && is_array($value)) {
-                array_map(static fn (mixed $w) => self::grow($w, $factor), $value);
             } elseif (str_ends_with($name, 'Mm') && ! in_array($name, self::KEPT, true)) {
                 $member->{$name} = self::times($value, $factor);
             }
@@ -76,10 +70,5 @@ final class Scaling
             is_array($value) => array_map(static fn (mixed $v): mixed => self::times($v, $factor), $value),
             default => $value,
         };
-    }
-
-    private static function number(mixed $value): float
-    {
-        return is_int($value) || is_float($value) ? (float) $value : 0.0;
     }
 }
