@@ -23,12 +23,14 @@ final class Scaling
     }
 
     /**
-     * @param  stdClass  $document  of a figure; changed in place
+     * @param  stdClass  $document  of a figure, or some of its parts with what lies on them; changed in place
      * @param  float  $factor  more than 0
      */
     public static function of(stdClass $document, float $factor): stdClass
     {
-        $document->heightMm *= $factor;
+        if (isset($document->heightMm)) {
+            $document->heightMm *= $factor;
+        }
         // Of what is made flat, openings and the places of holes grow; ribbon, stitches and overlap are what they are.
         $flat = $document->flat ?? new stdClass;
         $base = $document->base ?? new stdClass;
