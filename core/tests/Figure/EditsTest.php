@@ -363,3 +363,95 @@ it('lets a part stand on its own that would hang on itself', function () {
     $draft->rehang('head', 'ear');
     expect($draft->part('ear'))->not->toHaveProperty('join')->and($draft->part('head')->join->to)->toBe('body');
 });
+
+/** A face of one thing that is two details, put on as one piece, and a patch that is drawn on one side alone. */
+function faced(): Figure
+{
+    $eye = ['on' => 'head', 'kind' => 'disc', 'colour' => 'black', 'piece' => ['key' => 'eyes', 'kind' => 'open-eyes']];
+
+    return Figures::read(Figures::document(
+        [Figures::part('head', 'ball', 50, 46, 48, 2, 62, 4)],
+        [
+            ['key' => 'white', 'widthMm' => 6, 'xMm' => 9, 'yMm' => 1, 'mirror' => true] + $eye,
+            ['key' => 'spark', 'name' => 'Spark', 'widthMm' => 2, 'xMm' => -8, 'yMm' => 2, 'mirror' => false] + $eye,
+            ['key' => 'pupil', 'widthMm' => 3, 'xMm' => 9, 'mirror' => true, 'turnDeg' => 12] + $eye,
+            ['key' => 'bare', 'on' => 'head', 'kind' => 'patch', 'colour' => 'white', 'pointsMm' => [[0, 0], [4, 0], [1, 5]]],
+        ],
+    ));
+}
+
+it('doubles one thing as one: each of its details by 2 mm, mirrored ones the other way, under a piece of its own', function () {
+    $edited = Edits::double(faced(), false, 'white', ['pupil' => 1, 'spark' => -1]);
+    $details = members($edited, 'details');
+    $added = array_diff_key($details, array_flip(['white', 'spark', 'pupil', 'bare']));
+    expect(array_keys($added))->toBe(['white-2', 'pupil-2', 'spark-2'])->and($edited->key)->toBe('white-2')
+        ->and(array_map(static fn (array $d): array => [$d['xMm'], $d['yMm']], array_values($added)))->toEqual([[11, 3], [11, 2], [-10, 4]])
+        ->and(array_column($added, 'name'))->toBe(['white again', 'pupil again', 'Spark again'])
+        ->and(array_column(array_column($added, 'piece'), 'key'))->toBe(['eyes-2', 'eyes-2', 'eyes-2'])
+        ->and($details['white']['piece']['key'])->toBe('eyes');
+    $bare = members(Edits::double(faced(), false, 'bare'), 'details')['bare-2'];
+    expect([$bare['xMm'], $bare['yMm'], $bare['name']])->toEqual([2, 2, 'bare again']);
+});
+
+it('makes one thing a pair, or one alone: what lay on the other half alone goes, what was mirrored to it is laid there', function () {
+    $pair = members(Edits::twinned(faced(), 'white', true, ['pupil' => 1, 'spark' => -1]), 'details');
+    expect([$pair['white']['mirror'], $pair['pupil']['mirror'], $pair['spark']['mirror']])->toBe([true, true, true])
+        ->and($pair['spark']['xMm'])->toBe(-8);
+    $alone = members(Edits::twinned(faced(), 'white', false, ['pupil' => -1, 'spark' => -1]), 'details');
+    expect(array_keys($alone))->toBe(['white', 'pupil', 'bare'])
+        ->and([$alone['white']['mirror'], $alone['white']['xMm']])->toBe([false, 9])
+        ->and([$alone['pupil']['mirror'], $alone['pupil']['xMm'], $alone['pupil']['turnDeg']])->toEqual([false, -9, -12]);
+    $bare = members(Edits::twinned(faced(), 'bare', true), 'details');
+    expect([$bare['bare']['mirror'], $bare['spark']['mirror']])->toBe([true, false]);
+});
+
+it('parts a pair into two that say their sides, with what of one thing is a pair as well', function () {
+    $details = members(Edits::parted(faced(), 'white', ['pupil' => -1, 'spark' => 1]), 'details');
+    expect(array_keys($details))->toBe(['white', 'spark', 'pupil', 'bare', 'white-left', 'pupil-left'])
+        ->and([$details['white']['name'], $details['white-left']['name']])->toBe(['white, right', 'white, left'])
+        ->and([$details['pupil']['name'], $details['pupil-left']['name']])->toBe(['pupil, left', 'pupil, right'])
+        ->and([$details['white']['mirror'], $details['white-left']['mirror'], $details['pupil-left']['mirror']])->toBe([false, false, false])
+        ->and([$details['white-left']['xMm'], $details['pupil-left']['xMm'], $details['pupil-left']['turnDeg']])->toEqual([-9, -9, -12])
+        ->and($details['spark'])->toBe(members(Edits::remove(faced(), false, ['bare']), 'details')['spark']);
+});
+
+it('adds a shape on top of a part in its colour, or on the table where there is none', function () {
+    $parts = members(Edits::add(faced(), ShapeKind::Cone, 'head'), 'parts');
+    $height = $parts['cone']['shape']['heightMm'];
+    expect($parts['cone']['at'])->toEqual(['xMm' => 2, 'yMm' => 62 + 23, 'zMm' => 4])
+        ->and([$parts['cone']['colour'], $parts['cone']['name'], $parts['cone']['join']])->toBe(['teal', 'Cone', ['to' => 'head', 'by' => 'fluff']]);
+    $empty = faced()->document();
+    $empty->parts = $empty->details = [];
+    $first = members(Edits::add(Figure::fromDocument($empty), ShapeKind::Cone), 'parts');
+    expect($first['cone']['at'])->toEqual(['xMm' => 0, 'yMm' => $height / 2, 'zMm' => 0])
+        ->and($first['cone']['colour'])->toBe('teal')->and(isset($first['cone']['join']))->toBeFalse();
+});
+
+it('mends a detail by what is set, with what comes and without what goes', function () {
+    $more = (object) ['on' => 'head', 'kind' => 'disc', 'widthMm' => 1.5, 'colour' => 'white', 'role' => 'other'];
+    $edited = Edits::mend(faced(), 'pupil', (object) ['widthMm' => 4, 'method' => 'bead', 'kind' => 'bead'], [$more], ['spark']);
+    $details = members($edited, 'details');
+    expect($edited->key)->toBe('pupil')->and(array_keys($details))->toBe(['white', 'pupil', 'bare', 'pupil-2'])
+        ->and([$details['pupil']['widthMm'], $details['pupil']['method'], $details['pupil']['xMm']])->toBe([4, 'bead', 9])
+        ->and($details['pupil-2']['widthMm'])->toBe(1.5);
+});
+
+it('moves the middle line by hundredths of a mm, and the drawing by its own pixels', function () {
+    $picture = ['file' => 'a.png', 'widthPx' => 300, 'heightPx' => 400, 'mmPerPx' => 0.3, 'originPx' => [150, 380]];
+    $document = faced()->document();
+    $document->picture = json_decode((string) json_encode($picture));
+    $moved = Edits::axisMoved(Figure::fromDocument($document), 1.2345)->document;
+    expect($moved->parts[0]->at->xMm)->toBe(0.77)->and($moved->picture->originPx)->toEqual([154.12, 380])
+        ->and($moved->parts[0]->at->yMm)->toBe(62);
+});
+
+it('says the height that the parts stand to a tenth of a mm, or lets them grow to the height that is said', function () {
+    // A ball of 46 mm stands from 39 to 85 mm: 46 mm tall.
+    $told = Edits::ofOneHeight(faced(), false)->document;
+    expect($told->heightMm)->toBe(46.0)->and($told->parts[0]->shape->heightMm)->toBe(46);
+    $grown = Edits::ofOneHeight(faced(), true)->document;
+    expect($grown->heightMm)->toBe(100.0)->and($grown->parts[0]->shape->heightMm)->toEqualWithDelta(100.0, 1e-9);
+    $odd = faced()->document();
+    $odd->parts[0]->shape->heightMm = 46.26;
+    expect(Edits::ofOneHeight(Figure::fromDocument($odd), false)->document->heightMm)->toBe(46.3);
+});

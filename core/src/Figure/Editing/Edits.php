@@ -55,7 +55,7 @@ final class Edits
             return Edited::of($draft, 'part', $draft->addPart($copy));
         }
         $made = '';
-        $taken = array_map(static fn (stdClass $d): string => $d->piece->key ?? '', $draft->document->details ?? []);
+        $taken = $draft->pieces();
         $pieces = [];
         foreach ([$key => 1] + $others as $one => $way) {
             $copy = Draft::copy($draft->detail((string) $one));
