@@ -287,7 +287,9 @@ function compared(array $parts, array $details, array $document, int $seed, stri
             $placed = static fn (array $p): array => $at($piece->at[0] + $p[0], $piece->at[1] + $p[1]);
             $loops = array_map(static fn (array $loop): array => array_map($placed, $loop), Silhouette::of($piece, Side::Front));
             array_push($drawnLoops, ...$loops);
-            $found[] = ['key' => $key, 'z' => $piece->at[2], 'pair' => $part->stand->mirror, 'to' => $part->join->to, 'cells' => cells($loops)];
+            $found[] = [
+                'key' => $key, 'z' => $piece->at[2], 'pair' => $part->stand->mirror, 'to' => $part->join->to, 'cells' => cells($loops),
+            ];
         }
     }
     usort($found, static fn (array $a, array $b): int => $a['z'] <=> $b['z']);

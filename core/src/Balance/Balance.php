@@ -96,7 +96,8 @@ final readonly class Balance
     /** Grams of a bead of glass, or of the half ball of an eye of plastic (docs/trade.md, Wires); nothing for what is felted or painted. */
     private static function fixedG(Detail $detail): float
     {
-        $ballCm3 = M_PI / 6 * $detail->drawn->widthMm * $detail->drawn->heightMm * min($detail->drawn->widthMm, $detail->drawn->heightMm) / 1000;
+        [$wide, $high] = [$detail->drawn->widthMm, $detail->drawn->heightMm];
+        $ballCm3 = M_PI / 6 * $wide * $high * min($wide, $high) / 1000;
 
         return match ($detail->method) {
             Method::Bead => self::GLASS_G_PER_CM3 * $ballCm3,

@@ -63,9 +63,9 @@ final class DetailGround
                 [$x, $y] = $box->middle();
                 $grounds[$detail->key] = [$figure->parts[$part]->colour, false];
                 foreach ($lower as [$under, $loop, $around, $centre]) {
-                    foreach (
-                        $under->lie->layer < $detail->lie->layer && $under->lie->side === $detail->lie->side ? ($under->lie->mirror ? [1, -1] : [1]) : [] as $way
-                    ) {
+                    [$lie, $on] = [$under->lie, $detail->lie];
+                    $ways = $lie->mirror ? [1, -1] : [1];
+                    foreach ($lie->layer < $on->layer && $lie->side === $on->side ? $ways : [] as $way) {
                         if ($around->has($way * $x, $y) && Polygon::reach($loop, $centre[0], $centre[1], $way * $x, $y) <= 1.0) {
                             $grounds[$detail->key] = [$under->colour, true];
                         }

@@ -105,7 +105,8 @@ final class Board
             'coverMm' => $part->made->coverMm,
             'firmness' => $part->made->firmness->value,
             'joinBy' => $part->join->by->value,
-            'covering' => ['way' => $part->made->covering->way->value] + array_filter(get_object_vars($part->made->covering), is_float(...)),
+            'covering' => ['way' => $part->made->covering->way->value]
+                + array_filter(get_object_vars($part->made->covering), is_float(...)),
             'pieces' => array_map(
                 static fn (Placement $p): array => ['front' => $seen($p, Side::Front), 'side' => $side],
                 $pieces,

@@ -98,7 +98,8 @@ final readonly class Anchor
     private static function foot(Placement $piece, Part $part, Surface $surface): ?array
     {
         // The middle of each ring: the course of the piece itself.
-        $middle = static fn (array $ring, int $axis): float => array_sum(array_column($ring, $axis)) / count($ring) - $part->stand->at[$axis];
+        $at = $part->stand->at;
+        $middle = static fn (array $ring, int $axis): float => array_sum(array_column($ring, $axis)) / count($ring) - $at[$axis];
         $course = array_map(
             static fn (array $ring): array => [$middle($ring, 0), $middle($ring, 1), $middle($ring, 2)],
             $piece->rings(),

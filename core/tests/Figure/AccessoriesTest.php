@@ -146,7 +146,8 @@ describe('a thing', function () {
         $larger = read(Accessories::resize($figure, 'broom', 1.5)->document);
         [$was, $is] = [Accessories::all($figure)[0], Accessories::all($larger)[0]];
         $off = static fn (Figure $f): array => [
-            $f->parts['stick']->stand->at[0] - $f->parts['arm']->stand->at[0], $f->parts['stick']->stand->at[1] - $f->parts['arm']->stand->at[1],
+            $f->parts['stick']->stand->at[0] - $f->parts['arm']->stand->at[0],
+            $f->parts['stick']->stand->at[1] - $f->parts['arm']->stand->at[1],
         ];
         expect($is['heightMm'])->toEqualWithDelta(1.5 * $was['heightMm'], 1e-6)
             ->and($is['widthMm'])->toEqualWithDelta(1.5 * $was['widthMm'], 1e-6)

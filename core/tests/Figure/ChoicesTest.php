@@ -26,7 +26,9 @@ function figure(array $more = []): Figure
             Figures::part('head', 'ball', 30, 30, 30, 0, 52, 0, ['join' => ['to' => 'body', 'by' => 'neck']]),
             Figures::part('leg', 'drumstick', 20, 40, 16, 9, 8, 2, ['join' => ['to' => 'body', 'by' => 'fluff']]),
         ],
-        [['key' => 'spot', 'on' => 'body', 'kind' => 'disc', 'widthMm' => 6, 'heightMm' => 4, 'xMm' => 2, 'yMm' => -3, 'colour' => 'black']],
+        [[
+            'key' => 'spot', 'on' => 'body', 'kind' => 'disc', 'widthMm' => 6, 'heightMm' => 4, 'xMm' => 2, 'yMm' => -3, 'colour' => 'black',
+        ]],
         $more,
     ));
 }
@@ -99,7 +101,8 @@ describe('a figure made larger', function () {
         $is = Scaling::of($figure->document(), 3.0);
         [$body] = $is->parts;
         expect([$is->heightMm, $is->coverMm])->toEqual([300, 4])
-            ->and([(array) $body->at, $body->shape->widthMm, $body->shape->depthMm])->toEqual([['xMm' => 3, 'yMm' => 60, 'zMm' => 9], 120, 90])
+            ->and([(array) $body->at, $body->shape->widthMm, $body->shape->depthMm])
+            ->toEqual([['xMm' => 3, 'yMm' => 60, 'zMm' => 9], 120, 90])
             ->and([$is->details[0]->widthMm, $is->details[0]->xMm, $is->details[0]->yMm])->toEqual([18, 6, -9])
             ->and([$is->wires[0]->gaugeMm, $is->wires[0]->endLoopMm, $is->wires[0]->pointsMm])
             ->toEqual([1, 15, [[3, 6, 9], [12, 15, 18]]])
@@ -146,7 +149,7 @@ describe('a drawing that is seen again', function () {
         expect($far->parts['body']->stand->at)->toEqualWithDelta([1.0, 20.075, 3.0], 1e-9);
     });
 
-    it('gives a part its shape, place and colour, and leaves what is the felter\'s: its depth for its width, what she laid on it', function () {
+    it('gives a part its shape, place and colour, and leaves what is the felter\'s, its depth for its width, what she laid on', function () {
         $mine = ['firmness' => 'hard', 'name' => 'Bonce', 'coverMm' => 5];
         $spot = ['on' => 'body', 'kind' => 'disc', 'widthMm' => 6, 'heightMm' => 4, 'xMm' => 0, 'yMm' => 0, 'colour' => 'black'];
         $seen = (object) ['confidence' => 0.9, 'why' => 'told'];

@@ -16,7 +16,10 @@ function figure(array $more = []): Figure
     $spot = ['kind' => 'disc', 'widthMm' => 4, 'colour' => 'black'];
 
     return Figures::read(Figures::document(
-        [Figures::part('body', 'ball', 40, 40, 40, 0, 20), Figures::part('head', 'ball', 30, 30, 30, 0, 52, 0, ['join' => ['to' => 'body']])],
+        [
+            Figures::part('body', 'ball', 40, 40, 40, 0, 20),
+            Figures::part('head', 'ball', 30, 30, 30, 0, 52, 0, ['join' => ['to' => 'body']]),
+        ],
         [
             ['key' => 'a', 'on' => 'head', 'piece' => ['key' => 'eyes', 'kind' => 'open-eyes']] + $spot,
             ['key' => 'b', 'on' => 'body'] + $spot,

@@ -135,7 +135,9 @@ function edits(): array
             $cut = $f->parts[$part($f)];
             $far = $cut->solid->size()->widthMm + $cut->solid->size()->heightMm;
 
-            return PartEditor::split($f, $cut->key, [$cut->stand->at[0] - $far, $cut->stand->at[1] - 1], [$cut->stand->at[0] + $far, $cut->stand->at[1] + 1]);
+            [$x, $y] = $cut->stand->at;
+
+            return PartEditor::split($f, $cut->key, [$x - $far, $y - 1], [$x + $far, $y + 1]);
         },
         'parts merged' => static fn (Figure $f): Edited => PartEditor::merge($f, array_unique([$part($f), $part($f)])),
         'a part drawn round' => static function (Figure $f) use ($part): Edited {

@@ -116,7 +116,8 @@ it('makes mirrored layers pairs, and lays what lies on them once', function () {
     $detail = array_values($figure->details)[0];
     $on = $figure->parts[$detail->on];
     // As seen on the right one.
-    expect($on->stand->at[0])->toBeGreaterThan(0.0)->and($on->stand->at[0] + $detail->middle()[0])->toEqualWithDelta((330 - 200) / 4.0, 1.5);
+    $right = $on->stand->at[0];
+    expect($right)->toBeGreaterThan(0.0)->and($right + $detail->middle()[0])->toEqualWithDelta((330 - 200) / 4.0, 1.5);
 });
 
 it('makes drawn outlines cords, each rim once', function () {

@@ -46,7 +46,8 @@ describe('the steps', function () {
             expect($at["detail:{$detail['key']}"])->toBeGreaterThan($at["cover:{$detail['on']}"]);
         }
         expect([$at['portion'], $at['inspect'], count($at)])->toBe([0, count($at) - 1, count($told->json('sheet.steps'))])
-            ->and(array_column($told->json('schools'), 'question'))->toBe(['face', 'inside', 'join', 'eyes', 'skeleton', ...$name === 'sorrel' ? ['plates'] : []]);
+            ->and(array_column($told->json('schools'), 'question'))
+            ->toBe(['face', 'inside', 'join', 'eyes', 'skeleton', ...$name === 'sorrel' ? ['plates'] : []]);
         [$exit, $out] = impa('impa:steps', "demo/{$name}.impa.json");
         expect($exit)->toBe(0)->and(json_decode($out, true))->toEqual($told->json('sheet'));
         holdAgainst('steps', $out);

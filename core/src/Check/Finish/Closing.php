@@ -119,7 +119,11 @@ final class Closing
         $hard = array_filter($figure->details, static fn (Detail $d): bool => $d->method->isHard());
         $apart = array_filter($figure->parts, static fn (Part $p): bool => ! $p->isJoined() && $p->stand->group !== '');
         $names = array_map(static fn (Detail|Part $m): string => mb_strtolower($m->name), [
-            ...array_filter($hard, static fn (Detail $d): bool => SmallParts::fits($d->drawn->widthMm, $d->drawn->heightMm, $d->drawn->widthMm)),
+            ...array_filter($hard, static fn (Detail $d): bool => SmallParts::fits(
+                $d->drawn->widthMm,
+                $d->drawn->heightMm,
+                $d->drawn->widthMm,
+            )),
             ...array_filter($apart, static function (Part $p): bool {
                 $size = $p->solid->size();
 

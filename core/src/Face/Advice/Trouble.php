@@ -62,9 +62,10 @@ final class Trouble
             return null;
         }
         $least = $detail->drawn->kind === DetailKind::Line ? 2 : 3;
+        $widths = $detail->drawn->widthsMm;
         $set =
             ['pointsMm' => array_map(static fn (int $i): array => $points[$i], $kept)] +
-            ($detail->drawn->widthsMm === [] ? [] : ['widthsMm' => array_map(static fn (int $i): float => $detail->drawn->widthsMm[$i], $kept)]);
+            ($widths === [] ? [] : ['widthsMm' => array_map(static fn (int $i): float => $widths[$i], $kept)]);
 
         return Advice::fault(
             'doubled',

@@ -77,7 +77,8 @@ final readonly class Seat
         $piece = Placement::of($part);
         $hosts = $host->placements();
         $isLaid = $part->join->onto ?? self::isLaid($part);
-        if ($part->join->onto === false || $part->made->covering->way->replacesCover() || (! $isLaid && ! self::hasMiddle($piece, $hosts))) {
+        $isWhole = $part->join->onto === false || $part->made->covering->way->replacesCover();
+        if ($isWhole || (! $isLaid && ! self::hasMiddle($piece, $hosts))) {
             return $in;
         }
         $shared = Shared::of($piece, $part->solid, $hosts);

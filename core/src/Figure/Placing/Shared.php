@@ -17,7 +17,8 @@ use Impa\Shape\Body;
 final readonly class Shared
 {
     /**
-     * Columns over all of the body, fewer over less of it, but so many; spread evenly, by so much farther up from each to the next (the golden section: a lattice of Fibonacci's); the right half
+     * Columns over all of the body, fewer over less of it, but so many; spread evenly, by so much farther up from each to the next (the
+     * golden section: a lattice of Fibonacci's); the right half
      * is the left one's mirror image, so that what is mirrored shares as much.
      */
     private const COLUMNS = 987;

@@ -256,7 +256,8 @@ final class PartEditor
         $detail = $figure->details[$key] ?? throw PartEditRefused::noSuchDetail($key);
         $carrier = $figure->parts[$detail->on];
         $draft = Draft::of($figure);
-        $rim = array_map(static fn (array $p): array => [$p[0] + $carrier->stand->at[0], $p[1] + $carrier->stand->at[1]], $detail->outline());
+        [$right, $up] = $carrier->stand->at;
+        $rim = array_map(static fn (array $p): array => [$p[0] + $right, $p[1] + $up], $detail->outline());
         if (count($rim) < 3) {
             $rim = [
                 ...$rim,

@@ -111,7 +111,8 @@ final readonly class SideView
                 array_push($others, ...($key === $part->key ? [] : $other->placements()));
             }
             $to = $taken[$own->join->to] ?? '';
-            $isOnlyThere = ! isset($taken[$part->key]) && ! $own->stand->mirror && $to !== '' && ! self::isDetail($own, $to, $figure, $seen);
+            $isOnlyThere = ! isset($taken[$part->key]) && ! $own->stand->mirror && $to !== ''
+                && ! self::isDetail($own, $to, $figure, $seen);
             if (! $isOnlyThere || Overlap::beside($own->placements()[0], $others) < self::STANDS_OUT) {
                 continue;
             }
