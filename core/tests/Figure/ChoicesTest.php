@@ -27,7 +27,8 @@ function figure(array $more = []): Figure
             Figures::part('leg', 'drumstick', 20, 40, 16, 9, 8, 2, ['join' => ['to' => 'body', 'by' => 'fluff']]),
         ],
         [[
-            'key' => 'spot', 'on' => 'body', 'kind' => 'disc', 'widthMm' => 6, 'heightMm' => 4, 'xMm' => 2, 'yMm' => -3, 'colour' => 'black',
+            'key' => 'spot', 'on' => 'body', 'kind' => 'disc', 'colour' => 'black',
+            'widthMm' => 6, 'heightMm' => 4, 'xMm' => 2, 'yMm' => -3,
         ]],
         $more,
     ));
@@ -149,7 +150,7 @@ describe('a drawing that is seen again', function () {
         expect($far->parts['body']->stand->at)->toEqualWithDelta([1.0, 20.075, 3.0], 1e-9);
     });
 
-    it('gives a part its shape, place and colour, and leaves what is the felter\'s, its depth for its width, what she laid on', function () {
+    it('gives a part its shape, place and colour, and leaves the felter\'s: its depth for its width, what she laid on it', function () {
         $mine = ['firmness' => 'hard', 'name' => 'Bonce', 'coverMm' => 5];
         $spot = ['on' => 'body', 'kind' => 'disc', 'widthMm' => 6, 'heightMm' => 4, 'xMm' => 0, 'yMm' => 0, 'colour' => 'black'];
         $seen = (object) ['confidence' => 0.9, 'why' => 'told'];
