@@ -6,7 +6,9 @@ namespace Impa\Tests\Booklet;
 
 use Impa\Build\Steps\Step;
 use Impa\Figure\Document\FigureRefused;
+use Impa\Figure\Editing\Choices;
 use Impa\Figure\Figure;
+use Impa\Figure\Term\PlateSchool;
 use Impa\Plan\Plan;
 use Impa\Plan\StepPicture;
 use Impa\Print\Page\Paper;
@@ -125,15 +127,17 @@ it('draws the finished figure from four sides as one picture, each in its own qu
         ->toBe([[false, false], [true, false], [false, true], [true, true]]);
 });
 
-it('says in tools, cautions and the note of a kit that there is steam, where a figure is steamed', function (string $name) {
-    $plan = Plan::of(Works::demo($name));
+it('says in tools, cautions and a kit\'s note that there is steam, where a figure is steamed', function (string $name, bool $isDry = false) {
+    $figure = Works::demo($name);
+    $plan = Plan::of($isDry ? Choices::plates($figure, PlateSchool::Dry) : $figure);
     $work = $plan->work();
     $isSteamed = array_filter($work->steps, static fn (Step $s): bool => str_starts_with($s->key, 'steam:')) !== [];
     $booklet = Booklet::of($plan, Credit::of('mine', 'Mara', ''), Paper::A4)['html'];
     $supply = Supply::of($plan->figure, [], [], Reserve::Usual);
     $kit = KitSheet::of(Kit::of($supply, $work, 6, 0, 0.5, Reserve::Usual));
-    expect($isSteamed)->toBe($name === 'sorrel')
+    expect($isSteamed)->toBe($name === 'sorrel' && ! $isDry)
         ->and(str_contains($booklet, 'a kettle that steams'))->toBe($isSteamed)
         ->and(substr_count($booklet, 'Steam scalds') > 1)->toBe($isSteamed)
-        ->and(str_contains($kit, 'Steaming is for grown-ups'))->toBe($isSteamed);
-})->with(['sorrel', 'bobbin', 'lanto', 'wick', 'dusk']);
+        ->and(str_contains($kit, 'Steaming is for grown-ups'))->toBe($isSteamed)
+        ->and(str_contains($booklet, 'along the inside of the bend'))->toBe($isDry);
+})->with([['sorrel'], ['sorrel', true], ['bobbin'], ['lanto'], ['wick'], ['dusk']]);
