@@ -127,7 +127,7 @@ it('draws the finished figure from four sides as one picture, each in its own qu
         ->toBe([[false, false], [true, false], [false, true], [true, true]]);
 });
 
-it('says in tools, cautions and a kit\'s note that there is steam, where a figure is steamed', function (string $name, bool $isDry = false) {
+it('says in tools, cautions and a kit\'s note that there is steam, where there is', function (string $name, bool $isDry = false) {
     $figure = Works::demo($name);
     $plan = Plan::of($isDry ? Choices::plates($figure, PlateSchool::Dry) : $figure);
     $work = $plan->work();
