@@ -5,9 +5,10 @@ declare(strict_types=1);
 use Symfony\Component\Process\Process;
 
 /*
- * What the thresholds of seeing do: each number that a folder of core/src/Seeing keeps as a constant is made a fifth smaller, then a
+ * What the thresholds of seeing do: each constant of numbers in a folder of core/src/Seeing is made a fifth smaller, then a
  * fifth larger, and the characters of known parts (bench/structure.php, flat and inked) are seen again. Prints by how many hundredths
- * the parts found, well found and seen, and the details, become more or fewer; those that change nothing are listed last.
+ * the parts found, well found and seen, and the details, become more or fewer, and how many documents change at all; those that change
+ * none are listed last.
  *
  *   php bench/sensitivity.php FOLDER [--count=12] [--seed=1] [--of=CONSTANT]
  *
@@ -31,11 +32,12 @@ if ($folder === '' || $files === []) {
 $home = sys_get_temp_dir().'/impa-sensitivity-'.getmypid();
 mkdir($home);
 
-/** Every number on its own line of a constant: file, name, the text before it, the number, the text after it. */
+/** Every constant of numbers alone (one, a square, a list): its file, its name, what it is, where that stands in the code. */
 $numbers = [];
 foreach ($files as $file) {
     $code = (string) file_get_contents($file);
-    preg_match_all('/^    (?:private|public) const (\w+) = (-?[\d_]*\.?\d+)(?=;)/m', $code, $found, PREG_SET_ORDER | PREG_OFFSET_CAPTURE);
+    $constant = '/^    (?:private|public) const (\w+) = ([\d_.,\s*\[\]-]*\d[\d_.,\s*\[\]-]*)(?=;)/m';
+    preg_match_all($constant, $code, $found, PREG_SET_ORDER | PREG_OFFSET_CAPTURE);
     foreach ($found as [, [$name], [$number, $at]]) {
         if (! isset($options['of']) || $options['of'] === $name) {
             $numbers[] = ['file' => $file, 'name' => $name, 'is' => $number, 'at' => $at, 'code' => $code];
@@ -66,16 +68,20 @@ $begin = static function (?string $file, string $code, string $name) use ($home,
 };
 
 /**
- * Shares of parts found, well found and seen, and of details, in hundredths; nothing where a drawing could not be seen at all.
+ * Shares of parts found, well found and seen, and of details, in hundredths, and each document's digest; nothing where a drawing could
+ * not be seen at all.
  *
  * @param  list<Process>  $runs
- * @return ?list<float>
+ * @return ?array{list<float>, list<string>}
  */
 $end = static function (array $runs): ?array {
-    $sums = [];
+    $sums = $digests = [];
     foreach ($runs as $run) {
         $run->wait();
-        foreach (json_decode($run->getOutput(), true) ?? [] as $field => $count) {
+        $told = json_decode($run->getOutput(), true) ?? [];
+        array_push($digests, ...$told['digests'] ?? []);
+        unset($told['digests']);
+        foreach ($told as $field => $count) {
             $sums[$field] = ($sums[$field] ?? 0) + $count;
         }
         if (! $run->isSuccessful()) {
@@ -83,30 +89,44 @@ $end = static function (array $runs): ?array {
         }
     }
 
-    return array_map(static fn (string $of, string $all): float => 100 * $sums[$of] / max(1, $sums[$all]), [
+    $shares = array_map(static fn (string $of, string $all): float => 100 * $sums[$of] / max(1, $sums[$all]), [
         'whole', 'well', 'seen', 'hits',
     ], ['parts', 'parts', 'parts', 'details']);
+
+    return [$shares, $digests];
 };
 
-$usual = $end($begin(null, '<?php', 'usual')) ?? exit(1);
+[$usual, $documents] = $end($begin(null, '<?php', 'usual')) ?? exit(1);
 printf("as it is: parts %.1f, well %.1f, seen %.1f, details %.1f of 100\n", ...$usual);
 $idle = [];
 foreach ($numbers as $i => ['file' => $file, 'name' => $name, 'is' => $is, 'at' => $at, 'code' => $code]) {
     $told = [];
     foreach ([0.8, 1.2] as $k => $factor) {
-        $value = (float) str_replace('_', '', $is);
-        $isWhole = ! str_contains($is, '.');
-        $to = $isWhole ? (string) (int) ($factor > 1 ? max($value + 1, round($value * $factor)) : min($value - 1, round($value * $factor)))
-            : sprintf('%.6F', $value * $factor);
+        // A power stays what it is; a whole number becomes another by one at the least.
+        $to = preg_replace_callback('/(?<!\*\* )(?<![\d.])\d[\d_]*(\.\d+)?/', static function (array $m) use ($factor): string {
+            $value = (float) str_replace('_', '', $m[0]);
+
+            return match (true) {
+                isset($m[1]) => sprintf('%.6F', $value * $factor),
+                $factor > 1 => (string) (int) max($value + 1, round($value * $factor)),
+                default => (string) (int) min($value - 1, round($value * $factor)),
+            };
+        }, $is) ?? $is;
         $now = $end($begin($file, substr_replace($code, $to, $at, strlen($is)), "n$i-$k"));
-        $told[] = $now === null ? 'breaks' : implode(' ', array_map(
+        if ($now === null) {
+            $told[] = 'breaks';
+
+            continue;
+        }
+        $changed = count(array_diff_assoc($now[1], $documents));
+        $told[] = $changed === 0 ? '' : implode(' ', array_map(
             static fn (float $a, float $b): string => abs($a - $b) < 0.05 ? '   .' : sprintf('%+4.1f', $a - $b),
-            $now,
+            $now[0],
             $usual,
-        ));
+        )).sprintf(' (%d of %d)', $changed, count($documents));
     }
-    $line = sprintf('%-22s %-22s %8s', basename($file, '.php'), $name, $is);
-    $told === ['   .    .    .    .', '   .    .    .    .'] ? $idle[] = $line : printf("%s   less: %s   more: %s\n", $line, ...$told);
+    $line = sprintf('%-18s %-20s %8s', basename($file, '.php'), $name, preg_replace('/\s+/', ' ', $is));
+    $told === ['', ''] ? $idle[] = $line : printf("%s   less: %s   more: %s\n", $line, ...$told);
 }
 echo "\nnothing changes with:\n", implode("\n", $idle), "\n";
 array_map(unlink(...), glob("$home/*") ?: []);

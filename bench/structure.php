@@ -15,7 +15,8 @@ use Impa\Seeing\Breakdown;
  *   php bench/structure.php [--count=40] [--seed=1] [--inked] [--sheet=FOLDER] [--sums]
  *
  * Seeds up to 1000 are for tuning; those above are kept aside for measuring. The worst ten, with the found parts' outlines over
- * them, go to a contact sheet in FOLDER (else a temporary one), never into the repository. With --sums only counts are told, as JSON.
+ * them, go to a contact sheet in FOLDER (else a temporary one), never into the repository. With --sums only counts are told, and a digest
+ * of each document, as JSON.
  */
 
 require __DIR__.'/../vendor/autoload.php';
@@ -48,7 +49,7 @@ if (isset($options['sums'])) {
     foreach (['parts', 'made', 'whole', 'well', 'seen', 'details', 'hits', 'spots'] as $field) {
         $sums[$field] = array_sum(array_column($rows, $field));
     }
-    exit(json_encode($sums));
+    exit(json_encode([...$sums, 'digests' => array_column($rows, 'digest')]));
 }
 told($rows, $inked);
 contactSheet($rows, $folder);
@@ -309,6 +310,7 @@ function compared(array $parts, array $details, array $document, int $seed, stri
         'seen' => count(matched($seen, array_column($found, 'seen'), FOUND)),
         'kinds' => [],
         'loops' => $drawnLoops,
+        'digest' => md5(json_encode($document, JSON_THROW_ON_ERROR)),
     ];
     foreach ($parts as $i => $part) {
         $row['kinds'][$part['kind']][0] = ($row['kinds'][$part['kind']][0] ?? 0) + 1;

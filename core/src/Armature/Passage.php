@@ -17,7 +17,7 @@ final readonly class Passage
 
     /**
      * @param  list<string>  $limbs  keys of the parts that are made round it
-     * @param  array<string, non-empty-list<array{float, float, float}>>  $holes  where it enters and leaves, by the part that it goes
+     * @param  array<string, non-empty-list<Vec3>>  $holes  where it enters and leaves, by the part that it goes
      *     through; for a loose wire also by the part that it ends in
      */
     private function __construct(

@@ -109,7 +109,7 @@ final class Skeleton
     /**
      * The middle of each ring of a piece, in a few places.
      *
-     * @return non-empty-list<array{float, float, float}>
+     * @return non-empty-list<Vec3>
      */
     private static function middleLine(Placement $piece): array
     {
@@ -132,8 +132,8 @@ final class Skeleton
     /**
      * Without its very tip.
      *
-     * @param  non-empty-list<array{float, float, float}>  $course  from the tip on
-     * @return non-empty-list<array{float, float, float}>
+     * @param  non-empty-list<Vec3>  $course  from the tip on
+     * @return non-empty-list<Vec3>
      */
     private static function shortened(array $course): array
     {
@@ -150,8 +150,8 @@ final class Skeleton
     }
 
     /**
-     * @param  array{float, float, float}  $a
-     * @param  array{float, float, float}  $b
+     * @param  Vec3  $a
+     * @param  Vec3  $b
      */
     private static function far(array $a, array $b): float
     {

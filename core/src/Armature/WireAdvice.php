@@ -34,7 +34,7 @@ final readonly class WireAdvice
      * @param  float  $carriesG  what hangs on that stretch and at its end, its own weight left out
      * @param  float  $sagMm  how far its end sinks, held out level
      * @param  ?float  $adviceMm  the thinnest of its material that is sold and holds; none where none does
-     * @param  list<array{part: string, holes: list<array{float, float, float}>}>  $through  what it goes through, and where it enters
+     * @param  list<array{part: string, holes: list<Vec3>}>  $through  what it goes through, and where it enters
      *     and leaves
      */
     private function __construct(
@@ -120,7 +120,7 @@ final readonly class WireAdvice
      * The longest stretch of limb that it holds out, what that weighs, and what is held at its end, with all that is joined to that.
      *
      * @param  array<string, float>  $insideMm  by the parts that it goes through
-     * @return array{float, float, float} mm and g
+     * @return Vec3 mm and g
      */
     private static function load(Wire $wire, Figure $figure, Ledger $ledger, array $insideMm): array
     {
@@ -153,15 +153,15 @@ final readonly class WireAdvice
         return $g;
     }
 
-    /** @return list<array{part: string, holes: non-empty-list<array{float, float, float}>}> what it goes through or ends in, and where */
+    /** @return list<array{part: string, holes: non-empty-list<Vec3>}> what it goes through or ends in, and where */
     public static function through(Wire $wire, Figure $figure): array
     {
         return self::pierced(self::walked($wire, $figure));
     }
 
     /**
-     * @param  list<array{part: string, insideMm: float, holes: list<array{float, float, float}>}>  $walked
-     * @return list<array{part: string, holes: non-empty-list<array{float, float, float}>}>
+     * @param  list<array{part: string, insideMm: float, holes: list<Vec3>}>  $walked
+     * @return list<array{part: string, holes: non-empty-list<Vec3>}>
      */
     private static function pierced(array $walked): array
     {
@@ -175,7 +175,7 @@ final readonly class WireAdvice
         return $through;
     }
 
-    /** @return list<array{part: string, insideMm: float, holes: list<array{float, float, float}>}> its own course through each part */
+    /** @return list<array{part: string, insideMm: float, holes: list<Vec3>}> its own course through each part */
     private static function walked(Wire $wire, Figure $figure): array
     {
         $steps = self::steps($wire->pointsMm);
@@ -189,9 +189,9 @@ final readonly class WireAdvice
     /**
      * How much of a course lies in a part's pieces, and where it enters and leaves them.
      *
-     * @param  list<array{float, float, float}>  $course
-     * @param  list<array{float, float, float}>  $steps  places along it
-     * @return array{insideMm: float, holes: list<array{float, float, float}>}
+     * @param  list<Vec3>  $course
+     * @param  list<Vec3>  $steps  places along it
+     * @return array{insideMm: float, holes: list<Vec3>}
      */
     private static function along(array $course, array $steps, Part $part): array
     {
@@ -228,7 +228,7 @@ final readonly class WireAdvice
      * The first place of a stride that lies as its end does, and not as its beginning.
      *
      * @param  list<Placement>  $pieces
-     * @param  list<array{float, float, float}>  $steps
+     * @param  list<Vec3>  $steps
      */
     private static function turn(array $pieces, array $steps, int $from, int $to): int
     {
@@ -244,7 +244,7 @@ final readonly class WireAdvice
     /**
      * The pieces of a part that a course comes near at all: the box around it, and the ball around each piece.
      *
-     * @param  list<array{float, float, float}>  $course
+     * @param  list<Vec3>  $course
      * @return list<Placement>
      */
     private static function near(array $course, Part $part): array
@@ -272,7 +272,7 @@ final readonly class WireAdvice
     /**
      * How much of a course lies in a part, mm.
      *
-     * @param  list<array{float, float, float}>  $course
+     * @param  list<Vec3>  $course
      */
     public static function insideMm(array $course, Part $part): float
     {
@@ -281,7 +281,7 @@ final readonly class WireAdvice
 
     /**
      * @param  list<Placement>  $pieces
-     * @param  array{float, float, float}  $point
+     * @param  Vec3  $point
      */
     private static function isIn(array $pieces, array $point): bool
     {
@@ -294,7 +294,7 @@ final readonly class WireAdvice
         return false;
     }
 
-    /** @param  list<array{float, float, float}>  $course */
+    /** @param  list<Vec3>  $course */
     private static function stepMm(array $course): float
     {
         $mm = 0.0;
@@ -306,8 +306,8 @@ final readonly class WireAdvice
     }
 
     /**
-     * @param  array{float, float, float}  $a
-     * @param  array{float, float, float}  $b
+     * @param  Vec3  $a
+     * @param  Vec3  $b
      */
     private static function apartMm(array $a, array $b): float
     {
@@ -317,8 +317,8 @@ final readonly class WireAdvice
     /**
      * Places a mm apart along a course, more or less; farther apart along one that is longer than a metre.
      *
-     * @param  list<array{float, float, float}>  $course
-     * @return list<array{float, float, float}>
+     * @param  list<Vec3>  $course
+     * @return list<Vec3>
      */
     private static function steps(array $course): array
     {

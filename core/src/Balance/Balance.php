@@ -37,7 +37,7 @@ final readonly class Balance
 
     /**
      * @param  array<string, float>  $gOf  by part, a pair's both pieces
-     * @param  array{float, float, float}  $centreMm the centre of mass
+     * @param  Vec3  $centreMm the centre of mass
      */
     private function __construct(
         public Figure $figure,
@@ -256,7 +256,7 @@ final readonly class Balance
     /**
      * The place of its skin from which it hangs straight, right above its centre of mass; and how far askew it hangs by its topmost.
      *
-     * @return array{atMm: array{float, float, float}, askewDeg: float}
+     * @return array{atMm: Vec3, askewDeg: float}
      */
     public function hang(): array
     {

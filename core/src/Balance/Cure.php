@@ -13,7 +13,7 @@ final readonly class Cure
      * @param  string  $unit  mm or g
      * @param  float  $tipDeg  at which lean it tips then
      * @param  list<string>  $parts  keys of the parts that are moved
-     * @param  array{float, float, float}  $mm  by how much they are moved, or where weight is hidden
+     * @param  Vec3  $mm  by how much they are moved, or where weight is hidden
      * @param  float  $g  of the weight, where both go together
      * @param  string  $text  in words, as it would be said after "to stand firmly: "
      */

@@ -15,7 +15,7 @@ final readonly class Footprint
     public const FLATTENING_MM = 1.0;
 
     /**
-     * @param  list<list<list<array{float, float, float}>>>  $pieces  placed rings of the pieces that may touch the table
+     * @param  list<list<list<Vec3>>>  $pieces  placed rings of the pieces that may touch the table
      * @param  list<array{float, float}>  $hull  [x, z] in mm, anticlockwise
      * @param  float  $lowestMm  where the figure ends before anything is made flat
      * @param  float  $tableMm  where it stands: what is made flat lowers it by as much
@@ -111,7 +111,7 @@ final readonly class Footprint
     /**
      * The rings of the pieces that may reach lowest: the others are spared the work.
      *
-     * @return list<list<list<array{float, float, float}>>>
+     * @return list<list<list<Vec3>>>
      */
     private static function pieces(Figure $figure): array
     {
@@ -138,7 +138,7 @@ final readonly class Footprint
     /**
      * The [x, z] of the piece's skin at and below a level: ring points, and where the skin crosses it.
      *
-     * @param  list<list<array{float, float, float}>>  $rings
+     * @param  list<list<Vec3>>  $rings
      * @return list<array{float, float}>
      */
     private static function below(array $rings, float $level): array

@@ -84,7 +84,7 @@ final class StepsSheet
     }
 
     /**
-     * @param  array{float, float, float}  $stabs
+     * @param  Vec3  $stabs
      * @return array<string, mixed>
      */
     private static function needle(NeedleChoice $needle, array $stabs): array

@@ -10,10 +10,10 @@ final class LabTable
     /** Remembered at most, so that photographs do not fill the memory. */
     private const MOST = 65536;
 
-    /** @var array<int, array{float, float, float}> */
+    /** @var array<int, Lab3> */
     private static array $known = [];
 
-    /** @return array{float, float, float} l, a, b */
+    /** @return Lab3 l, a, b */
     public static function of(int $pixel): array
     {
         $rgb = $pixel & 0xFFFFFF;
@@ -31,8 +31,8 @@ final class LabTable
     /**
      * Squared plain distance in Lab: coarser than CIEDE2000, but quick.
      *
-     * @param  array{float, float, float}  $one
-     * @param  array{float, float, float}  $two
+     * @param  Lab3  $one
+     * @param  Lab3  $two
      */
     public static function squared(array $one, array $two): float
     {

@@ -9,7 +9,7 @@ final readonly class Base
 {
     /**
      * @param  float  $flattenMm  so much of its lowest parts lies flat on the table; 0 where that is not said
-     * @param  list<array{key: string, g: float, atMm: array{float, float, float}}>  $weights  hidden in it, and where
+     * @param  list<array{key: string, g: float, atMm: Vec3}>  $weights  hidden in it, and where
      */
     public function __construct(public float $flattenMm = 0.0, public array $weights = [])
     {

@@ -286,7 +286,7 @@ final readonly class FigureReader
         return $wires;
     }
 
-    /** @return list<array{float, float, float}> */
+    /** @return list<Vec3> */
     private static function courses(stdClass $wire): array
     {
         $points = [];

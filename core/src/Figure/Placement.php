@@ -10,7 +10,7 @@ use Impa\Shape\Solid\Stack;
 /** One piece of a part where it stands in the figure: the piece itself, or its mirrored twin at -x. Immutable. */
 final readonly class Placement
 {
-    /** @param  array{float, float, float}  $at */
+    /** @param  Vec3  $at */
     private function __construct(public Part $part, public array $at, public Turn $turn, public bool $isTwin)
     {
     }
@@ -28,7 +28,7 @@ final readonly class Placement
     /**
      * A point of the shape's own frame, in the figure's frame.
      *
-     * @return array{float, float, float}
+     * @return Vec3
      */
     public function place(float $x, float $y, float $z): array
     {
@@ -63,7 +63,7 @@ final readonly class Placement
     /**
      * The rings of the shape, placed.
      *
-     * @return list<list<array{float, float, float}>>
+     * @return list<list<Vec3>>
      */
     public function rings(): array
     {
@@ -90,7 +90,7 @@ final readonly class Placement
     /**
      * A point, measured from the middle of the piece along the figure's axes, in the shape's own frame.
      *
-     * @return array{float, float, float}
+     * @return Vec3
      */
     public function own(float $x, float $y, float $z): array
     {

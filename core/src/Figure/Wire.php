@@ -16,7 +16,7 @@ final readonly class Wire
     public const TWISTS_PER_MM = 1 / 7;
 
     /**
-     * @param  list<array{float, float, float}>  $pointsMm  two at least, from end to end
+     * @param  list<Vec3>  $pointsMm  two at least, from end to end
      * @param  float  $endLoopMm  across a loop at its last point, a hand or a paw; 0 for none
      * @param  string  $wrapped  key of the colour that is wound round it, or empty
      * @param  bool  $mirror  whether there is a second one at -x
@@ -94,7 +94,7 @@ final readonly class Wire
         return $this->strands() * $areaMm2 * $strandMm / 1000 * $this->material->gPerCm3();
     }
 
-    /** @return array{float, float, float} the middle of its mass */
+    /** @return Vec3 the middle of its mass */
     public function middleMm(): array
     {
         $sum = [0.0, 0.0, 0.0];
@@ -111,7 +111,7 @@ final readonly class Wire
         return $whole > 0.0 ? [$sum[0] / $whole, $sum[1] / $whole, $sum[2] / $whole] : ($this->pointsMm[0] ?? [0.0, 0.0, 0.0]);
     }
 
-    /** @return non-empty-list<list<array{float, float, float}>> its course, and its twin's */
+    /** @return non-empty-list<list<Vec3>> its course, and its twin's */
     public function courses(): array
     {
         $twin = array_map(static fn (array $p): array => [-$p[0], $p[1], $p[2]], $this->pointsMm);

@@ -10,7 +10,7 @@ namespace Impa\Geometry;
  */
 final readonly class Turn
 {
-    /** @param  array{array{float, float, float}, array{float, float, float}, array{float, float, float}}  $rows the rotation matrix */
+    /** @param  array{Vec3, Vec3, Vec3}  $rows the rotation matrix */
     private function __construct(
         public float $xDeg,
         public float $yDeg,
@@ -53,7 +53,7 @@ final readonly class Turn
         return self::of($this->xDeg, -$this->yDeg, -$this->zDeg);
     }
 
-    /** @return array{float, float, float} */
+    /** @return Vec3 */
     public function apply(float $x, float $y, float $z): array
     {
         [$r, $s, $t] = $this->rows;
@@ -65,7 +65,7 @@ final readonly class Turn
         ];
     }
 
-    /** @return array{float, float, float} */
+    /** @return Vec3 */
     public function undo(float $x, float $y, float $z): array
     {
         [$r, $s, $t] = $this->rows;

@@ -84,7 +84,7 @@ final class Glb
 
     /**
      * @param  list<float>  $flat  x0, y0, z0, x1, ...
-     * @return list<array{float, float, float}>
+     * @return list<Vec3>
      */
     private static function points(array $flat): array
     {
@@ -97,9 +97,9 @@ final class Glb
     }
 
     /**
-     * @param  list<list<array{float, float, float}>>  $rings  in mm
+     * @param  list<list<Vec3>>  $rings  in mm
      * @param  bool  $isSolid  closed by caps, seen from outside alone; else a skin, seen from both sides
-     * @param  array{float, float, float}  $middle  what its outside is turned away from
+     * @param  Vec3  $middle  what its outside is turned away from
      */
     private function piece(string $name, array $rings, bool $isRing, bool $isSolid, array $middle, Srgb $srgb, string $colour): void
     {
@@ -120,9 +120,9 @@ final class Glb
     /**
      * Bands between neighbouring rings, and caps of points of their own, so that their edges stay sharp.
      *
-     * @param  list<list<array{float, float, float}>>  $rings
-     * @param  array{float, float, float}  $middle
-     * @return array{list<array{float, float, float}>, list<array{int, int, int}>} points; triangles, anticlockwise from outside
+     * @param  list<list<Vec3>>  $rings
+     * @param  Vec3  $middle
+     * @return array{list<Vec3>, list<array{int, int, int}>} points; triangles, anticlockwise from outside
      */
     private static function mesh(array $rings, bool $isRing, bool $isSolid, array $middle): array
     {
@@ -159,7 +159,7 @@ final class Glb
     /**
      * A ring lies flat in some plane: it is triangulated in it, as it turns.
      *
-     * @param  list<array{float, float, float}>  $ring
+     * @param  list<Vec3>  $ring
      * @return list<array{int, int, int}>
      */
     private static function cap(array $ring): array
@@ -188,9 +188,9 @@ final class Glb
     }
 
     /**
-     * @param  list<array{float, float, float}>  $points
+     * @param  list<Vec3>  $points
      * @param  list<array{int, int, int}>  $triangles
-     * @return list<array{float, float, float}> of length 1: the mean of the triangles about each point by their areas
+     * @return list<Vec3> of length 1: the mean of the triangles about each point by their areas
      */
     private static function normals(array $points, array $triangles): array
     {
@@ -209,7 +209,7 @@ final class Glb
         }, $normals);
     }
 
-    /** @param  list<array{float, float, float}>  $points */
+    /** @param  list<Vec3>  $points */
     private function positions(array $points): int
     {
         $metres = array_map(static fn (array $p): array => [
@@ -232,7 +232,7 @@ final class Glb
     }
 
     /**
-     * @param  list<array{float, float, float}>  $vectors
+     * @param  list<Vec3>  $vectors
      * @param  array<string, list<float>>  $more
      */
     private function vectors(array $vectors, array $more = []): int
@@ -316,9 +316,9 @@ final class Glb
     /**
      * Its normal, as long as twice its area.
      *
-     * @param  list<array{float, float, float}>  $points
+     * @param  list<Vec3>  $points
      * @param  array{int, int, int}  $triangle
-     * @return array{float, float, float}
+     * @return Vec3
      */
     private static function cross(array $points, array $triangle): array
     {
@@ -333,9 +333,9 @@ final class Glb
      * Six times the volume between the triangles and a middle, by the divergence theorem: of a closed piece wherever that is; below 0
      * where they turn inside out.
      *
-     * @param  list<array{float, float, float}>  $points
+     * @param  list<Vec3>  $points
      * @param  list<array{int, int, int}>  $triangles
-     * @param  array{float, float, float}  $middle
+     * @param  Vec3  $middle
      */
     private static function sixVolumes(array $points, array $triangles, array $middle): float
     {
@@ -349,7 +349,7 @@ final class Glb
         return $six;
     }
 
-    /** @param  array{float, float, float}  $vector */
+    /** @param  Vec3  $vector */
     private static function length(array $vector): float
     {
         return sqrt($vector[0] ** 2 + $vector[1] ** 2 + $vector[2] ** 2);

@@ -14,7 +14,7 @@ interface Body
     /**
      * The middle of its mass, when it is felted evenly.
      *
-     * @return array{float, float, float} mm
+     * @return Vec3 mm
      */
     public function middleOfMass(): array;
 

@@ -26,7 +26,7 @@ final readonly class Within implements Body
     private const CELLS = 40;
 
     /**
-     * @param  array{float, float, float}  $middle
+     * @param  Vec3  $middle
      * @param  non-empty-list<list<array{float, float}>>  $front
      * @param  non-empty-list<list<array{float, float}>>  $side
      */

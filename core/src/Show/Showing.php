@@ -43,7 +43,7 @@ final class Showing
 
     /**
      * @param  float  $loopMm  how long the loop hangs, over the crown
-     * @return array{says: list<string>, cures: list<string>, askewDeg: float, atMm: array{float, float, float}, cordMm: float, g: float}
+     * @return array{says: list<string>, cures: list<string>, askewDeg: float, atMm: Vec3, cordMm: float, g: float}
      */
     public static function hook(Ledger $ledger, float $loopMm): array
     {

@@ -90,7 +90,7 @@ final readonly class Shown
     /**
      * Ways evenly over a ball, or the upper half of it (Fibonacci's spiral).
      *
-     * @return list<array{float, float, float}>
+     * @return list<Vec3>
      */
     private static function ways(int $count, bool $isWhole): array
     {
@@ -129,7 +129,7 @@ final readonly class Shown
     /**
      * How wide an opening it just goes through, moved straight and turned as is best.
      *
-     * @return array{mm: float, way: array{float, float, float}, parts: list<string>, gives: float} way: along which it goes; the parts that
+     * @return array{mm: float, way: Vec3, parts: list<string>, gives: float} way: along which it goes; the parts that
      *     touch the rim, and by what share they give
      */
     public function opening(): array
@@ -172,7 +172,7 @@ final readonly class Shown
         return self::GIVES[$part->made->firmness->value];
     }
 
-    /** @param  array{float, float, float}  $way */
+    /** @param  Vec3  $way */
     private function across(array $way): EnclosingCircle
     {
         [$a, $b] = self::axes($way);
@@ -184,7 +184,7 @@ final readonly class Shown
     }
 
     /**
-     * @param  array{float, float, float}  $way
+     * @param  Vec3  $way
      * @return non-empty-list<string> keys of the parts that touch the rim
      */
     private function touching(array $way): array
@@ -205,8 +205,8 @@ final readonly class Shown
     /**
      * Two ways at right angles to one, and to each other.
      *
-     * @param  array{float, float, float}  $way
-     * @return array{array{float, float, float}, array{float, float, float}}
+     * @param  Vec3  $way
+     * @return array{Vec3, Vec3}
      */
     private static function axes(array $way): array
     {
@@ -219,10 +219,10 @@ final readonly class Shown
     }
 
     /**
-     * @param  array{float, float, float}  $way
-     * @param  array{float, float, float}  $a
-     * @param  array{float, float, float}  $b
-     * @return array{float, float, float}
+     * @param  Vec3  $way
+     * @param  Vec3  $a
+     * @param  Vec3  $b
+     * @return Vec3
      */
     private static function leant(array $way, array $a, array $b, float $by, float $towards): array
     {

@@ -137,8 +137,8 @@ final readonly class Chart
     }
 
     /**
-     * @param  array{float, float, float}  $a
-     * @param  array{float, float, float}  $b
+     * @param  Vec3  $a
+     * @param  Vec3  $b
      */
     private static function apart(array $a, array $b): float
     {

@@ -47,10 +47,10 @@ final class Surface
 
     /**
      * @param  bool  $plain  seen straight from the front or back, the shape knows its own skin; else it is searched for
-     * @param  array{float, float, float}  $right  what is seen to the right, up and towards the viewer, in the shape's own frame
-     * @param  array{float, float, float}  $up
-     * @param  array{float, float, float}  $towards
-     * @param  array{float, float, float}  $half  half the shape's box
+     * @param  Vec3  $right  what is seen to the right, up and towards the viewer, in the shape's own frame
+     * @param  Vec3  $up
+     * @param  Vec3  $towards
+     * @param  Vec3  $half  half the shape's box
      */
     private function __construct(
         private readonly Solid $solid,
@@ -107,7 +107,7 @@ final class Surface
     /**
      * Where the line of sight through x, y passes the middle of the piece, in the shape's own frame.
      *
-     * @return array{float, float, float}
+     * @return Vec3
      */
     private function from(float $x, float $y): array
     {
@@ -121,7 +121,7 @@ final class Surface
     /**
      * The first step along a line of sight that lies within the skin, and the one before it; not a number where it misses.
      *
-     * @param  array{float, float, float}  $from
+     * @param  Vec3  $from
      * @return array{float, float}
      */
     private function met(array $from): array
@@ -135,9 +135,9 @@ final class Surface
      * Where a line of sight lies deepest within the skin, how deep, and the step before: negative where it passes before or behind
      * the skin, not a number where it passes beside.
      *
-     * @param  array{float, float, float}  $from
+     * @param  Vec3  $from
      * @param  bool  $isAnyEnough  the first step within the skin will do
-     * @return array{float, float, float}
+     * @return Vec3
      */
     private function deepest(array $from, bool $isAnyEnough = false): array
     {
@@ -164,7 +164,7 @@ final class Surface
     /**
      * The deepest place within a step of one, and how deep: half as far to either side, a quarter, and so on.
      *
-     * @param  array{float, float, float}  $from
+     * @param  Vec3  $from
      * @return array{float, float}
      */
     private function deeper(array $from, float $best, float $most, float $step): array
@@ -242,7 +242,7 @@ final class Surface
     /**
      * Where a line of sight enters and leaves the shape's box: the slab method (Kay and Kajiya 1986).
      *
-     * @param  array{float, float, float}  $from
+     * @param  Vec3  $from
      * @return array{float, float} nearest and farthest; the first smaller where it misses
      */
     private function through(array $from): array
@@ -265,7 +265,7 @@ final class Surface
         return [$near, $far];
     }
 
-    /** @param  array{float, float, float}  $from */
+    /** @param  Vec3  $from */
     private function inside(array $from, float $along): bool
     {
         return $this->depthMm($from, $along) >= 0.0;
@@ -274,7 +274,7 @@ final class Surface
     /**
      * How far a point of the line of sight lies within the skin, along the shape's own depth; not a number beside it.
      *
-     * @param  array{float, float, float}  $from
+     * @param  Vec3  $from
      */
     private function depthMm(array $from, float $along): float
     {
@@ -285,7 +285,7 @@ final class Surface
     /**
      * Where the line of sight leaves the skin between a place within and one without.
      *
-     * @param  array{float, float, float}  $from
+     * @param  Vec3  $from
      */
     private function skin(array $from, float $in, float $out): float
     {

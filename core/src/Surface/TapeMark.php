@@ -38,7 +38,7 @@ final readonly class TapeMark
         return self::level($surface, $xMm, $yMm)[0];
     }
 
-    /** @return array{float, float, float} by tape from the middle line to x, at y, and the heights at either end */
+    /** @return Vec3 by tape from the middle line to x, at y, and the heights at either end */
     private static function level(Surface $surface, float $xMm, float $yMm): array
     {
         return self::tape(static fn (float $s, float $next): array => [$s * $xMm, $surface->heightMm($s * $xMm, $yMm, $next)]);
@@ -80,7 +80,7 @@ final readonly class TapeMark
 
     /**
      * @param  callable(float, float): array{float, float}  $at  a point of the course for s from 0 to 1, next to a known height
-     * @return array{float, float, float} the length, and the heights at either end
+     * @return Vec3 the length, and the heights at either end
      */
     private static function tape(callable $at): array
     {

@@ -248,7 +248,7 @@ final readonly class Unrolled
     /**
      * Places on a level, a step of tape apart, from the middle line outwards.
      *
-     * @return list<array{float, float, float}>
+     * @return list<Vec3>
      */
     private static function course(Surface $surface, float $y, int $way, float $acrossMm): array
     {
@@ -280,8 +280,8 @@ final readonly class Unrolled
     /**
      * Two courses unrolled side by side, triangle by triangle.
      *
-     * @param  list<array{float, float, float}>  $upper
-     * @param  list<array{float, float, float}>  $lower
+     * @param  list<Vec3>  $upper
+     * @param  list<Vec3>  $lower
      * @return array{list<array{float, float}>, list<array{float, float}>}
      */
     private static function flat(array $upper, array $lower, float $down, float $toDown, int $way): array
@@ -320,8 +320,8 @@ final readonly class Unrolled
     }
 
     /**
-     * @param  array{float, float, float}  $a
-     * @param  array{float, float, float}  $b
+     * @param  Vec3  $a
+     * @param  Vec3  $b
      */
     private static function far(array $a, array $b): float
     {

@@ -34,10 +34,10 @@ final readonly class Obstacle
 
     /**
      * @param  string  $part  key of the part
-     * @param  array{float, float, float}  $at
-     * @param  array{array{float, float, float}, array{float, float, float}, array{float, float, float}}  $axes  the figure's x, y
+     * @param  Vec3  $at
+     * @param  array{Vec3, Vec3, Vec3}  $axes  the figure's x, y
      *     and z in the shape's own frame
-     * @param  array{float, float, float}  $half  of its box
+     * @param  Vec3  $half  of its box
      */
     private function __construct(
         public string $part,
@@ -81,7 +81,7 @@ final readonly class Obstacle
     /**
      * Which way its skin looks near a point, as if it were the ellipsoid of its box (the gradient of its quadratic form).
      *
-     * @return array{float, float, float} of length 1
+     * @return Vec3 of length 1
      */
     public function normal(float $x, float $y, float $z): array
     {
@@ -100,8 +100,8 @@ final readonly class Obstacle
     /**
      * Whether a needle that stands at a point, and points away from it in a direction of length 1, meets it, or the fingers do.
      *
-     * @param  array{float, float, float}  $own  the point in its own frame
-     * @param  array{float, float, float}  $way  in the figure's
+     * @param  Vec3  $own  the point in its own frame
+     * @param  Vec3  $way  in the figure's
      */
     public function isMet(array $own, array $way): bool
     {
@@ -119,8 +119,8 @@ final readonly class Obstacle
     /**
      * From where to where the needle is within its box, as much larger as said.
      *
-     * @param  array{float, float, float}  $from
-     * @param  array{float, float, float}  $way
+     * @param  Vec3  $from
+     * @param  Vec3  $way
      * @return array{float, float} the first not smaller where it is not
      */
     private function inBox(array $from, array $way, float $near, float $growMm): array
@@ -147,8 +147,8 @@ final readonly class Obstacle
     }
 
     /**
-     * @param  array{float, float, float}  $from
-     * @param  array{float, float, float}  $way
+     * @param  Vec3  $from
+     * @param  Vec3  $way
      */
     private function crosses(array $from, array $way, float $near, float $far, float $growMm): bool
     {
@@ -166,7 +166,7 @@ final readonly class Obstacle
         return false;
     }
 
-    /** @param  array{float, float, float}  $own  a point in the shape's own frame */
+    /** @param  Vec3  $own  a point in the shape's own frame */
     private function isIn(array $own, float $growMm): bool
     {
         // Grown by so much it is nearly itself, stretched by that share.
@@ -179,7 +179,7 @@ final readonly class Obstacle
     /**
      * A way from its middle, in its own frame.
      *
-     * @return array{float, float, float}
+     * @return Vec3
      */
     public function own(float $x, float $y, float $z): array
     {

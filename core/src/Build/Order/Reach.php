@@ -14,7 +14,7 @@ use WeakMap;
  * be worked when a needle stands within 45 degrees of the way the skin looks there, and meets nothing.
  *
  * @phpstan-type Ball array{float, float, float, float, float}
- * @phpstan-type View array{ways: list<array{float, float, float}>, own: list<int>, balls: array<int, Ball>, over: array<string, true>}
+ * @phpstan-type View array{ways: list<Vec3>, own: list<int>, balls: array<int, Ball>, over: array<string, true>}
  */
 final class Reach
 {
@@ -156,8 +156,8 @@ final class Reach
     /**
      * What a needle at a point could meet: the ways it could stand, and whatever lies about them.
      *
-     * @param  array{float, float, float}  $from
-     * @param  array{float, float, float}  $normal
+     * @param  Vec3  $from
+     * @param  Vec3  $normal
      * @param  list<int>  $own  places of the bearers
      * @param  array<int, Obstacle>  $near
      * @return View
@@ -244,8 +244,8 @@ final class Reach
     /**
      * The bounding balls of what lies within the cone in which a needle may stand, or near enough for the fingers.
      *
-     * @param  array{float, float, float}  $from
-     * @param  array{float, float, float}  $normal
+     * @param  Vec3  $from
+     * @param  Vec3  $normal
      * @param  array<int, Obstacle>  $near
      * @return array<int, Ball> the way to its middle, the square of that, and of its radius
      */
@@ -271,7 +271,7 @@ final class Reach
     /**
      * Straight on, then leaning farther and farther: the share of the normal, and of two directions across it.
      *
-     * @return list<array{float, float, float}>
+     * @return list<Vec3>
      */
     private static function leans(): array
     {

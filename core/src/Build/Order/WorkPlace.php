@@ -41,7 +41,7 @@ final readonly class WorkPlace
      * @param  string  $name  what is worked, for a felter
      * @param  list<string>  $hosts  keys of the parts that bear it
      * @param  list<int>  $pieces  places of its bearers in the list of obstacles
-     * @param  list<array{array{float, float, float}, array{float, float, float}}>  $points  where, and which way the skin looks there
+     * @param  list<array{Vec3, Vec3}>  $points  where, and which way the skin looks there
      */
     private function __construct(
         public string $step,
@@ -132,7 +132,7 @@ final readonly class WorkPlace
     /**
      * The detail's middle and its four outermost points, on the skin.
      *
-     * @return list<array{array{float, float, float}, array{float, float, float}}>
+     * @return list<array{Vec3, Vec3}>
      */
     private static function skin(Detail $detail, Placement $piece, bool $isTwin): array
     {
@@ -180,7 +180,7 @@ final readonly class WorkPlace
     }
 
     /**
-     * @param  array{float, float, float}  $to
+     * @param  Vec3  $to
      * @param  non-empty-list<int>  $places
      * @param  list<Obstacle>  $obstacles
      */
@@ -198,7 +198,7 @@ final readonly class WorkPlace
      * Where the skin of a piece enters what it is joined to: along its outline from the front, and along its middle line from the side.
      * The skin looks there halfway between the ways that the two pieces' skins look.
      *
-     * @return list<array{array{float, float, float}, array{float, float, float}}>
+     * @return list<array{Vec3, Vec3}>
      */
     private static function seam(Obstacle $piece, Part $part, Obstacle $to): array
     {
@@ -224,7 +224,7 @@ final readonly class WorkPlace
     /**
      * Two ways round the skin of a part, in its own frame.
      *
-     * @return list<list<array{float, float, float}>>
+     * @return list<list<Vec3>>
      */
     private static function courses(Part $part): array
     {
@@ -246,9 +246,9 @@ final readonly class WorkPlace
     }
 
     /**
-     * @param  array{float, float, float}  $from
-     * @param  array{float, float, float}  $to
-     * @return array{float, float, float}
+     * @param  Vec3  $from
+     * @param  Vec3  $to
+     * @return Vec3
      */
     private static function crossing(array $from, array $to, bool $isFromIn, Obstacle $piece): array
     {
@@ -265,8 +265,8 @@ final readonly class WorkPlace
     }
 
     /**
-     * @param  array{float, float, float}  $v
-     * @return array{float, float, float}
+     * @param  Vec3  $v
+     * @return Vec3
      */
     private static function unit(array $v): array
     {
@@ -278,8 +278,8 @@ final readonly class WorkPlace
     /**
      * Two directions across one, and across each other.
      *
-     * @param  array{float, float, float}  $n  of length 1
-     * @return array{array{float, float, float}, array{float, float, float}}
+     * @param  Vec3  $n  of length 1
+     * @return array{Vec3, Vec3}
      */
     public static function perpendicular(array $n): array
     {

@@ -232,7 +232,7 @@ final readonly class Steps
         return $steps;
     }
 
-    /** @param  array{float, float, float}  $at */
+    /** @param  Vec3  $at */
     private function holding(array $at): string
     {
         $nearest = ['', INF];

@@ -51,8 +51,8 @@ final readonly class Colours
     private const FULL = 250.0;
 
     /**
-     * @param  array<int, array{float, float, float}>  $of  red, green, blue by label
-     * @param  array{float, float, float}  $gains  what the photo's light does to each channel of linear light (von Kries)
+     * @param  array<int, Rgb3>  $of  red, green, blue by label
+     * @param  Rgb3  $gains  what the photo's light does to each channel of linear light (von Kries)
      * @param  array<int, true>  $elsewhere  labels at whose places what lies behind them is seen
      */
     private function __construct(public array $of, public array $gains, public array $elsewhere)
@@ -102,9 +102,9 @@ final readonly class Colours
     /**
      * Whether at a piece's place the bare ground is seen, of a colour that the piece could not have.
      *
-     * @param  array{float, float, float}  $seen
-     * @param  array{float, float, float}  $planned
-     * @param  array{float, float, float}  $ground
+     * @param  Rgb3  $seen
+     * @param  Rgb3  $planned
+     * @param  Rgb3  $ground
      */
     private static function isGround(array $seen, array $planned, array $ground): bool
     {
@@ -132,9 +132,9 @@ final readonly class Colours
      * How much of a pixel is one colour and how much another, whatever the light on it: the least squares of so much of each, whose sum is
      * the light and lies about 1. Where both are of one hue, lightness alone decides.
      *
-     * @param  array{float, float, float}  $pixel
-     * @param  array{float, float, float}  $one
-     * @param  array{float, float, float}  $two
+     * @param  Rgb3  $pixel
+     * @param  Rgb3  $one
+     * @param  Rgb3  $two
      * @return array{float, float} the share of the first, and how far off the pixel is neither, as a share of how far both lie apart
      */
     public static function between(array $pixel, array $one, array $two): array
@@ -164,8 +164,8 @@ final readonly class Colours
     /**
      * How far two colours lie apart whatever the light on either: the angle between them, radians.
      *
-     * @param  array{float, float, float}  $one
-     * @param  array{float, float, float}  $two
+     * @param  Rgb3  $one
+     * @param  Rgb3  $two
      */
     public static function hues(array $one, array $two): float
     {
@@ -177,8 +177,8 @@ final readonly class Colours
     /**
      * How far a pixel lies from a colour, whatever the light on it, grey values.
      *
-     * @param  array{float, float, float}  $pixel
-     * @param  array{float, float, float}  $colour
+     * @param  Rgb3  $pixel
+     * @param  Rgb3  $colour
      */
     public static function away(array $pixel, array $colour): float
     {
@@ -196,8 +196,8 @@ final readonly class Colours
     /**
      * Medians of what is seen by what is planned, over all pieces.
      *
-     * @param  array<int, array{float, float, float}>  $of
-     * @return array{float, float, float}
+     * @param  array<int, Rgb3>  $of
+     * @return Rgb3
      */
     private static function gains(Expected $plan, array $of): array
     {
@@ -223,8 +223,8 @@ final readonly class Colours
     }
 
     /**
-     * @param  array{float, float, float}  $gains
-     * @return array{float, float, float} a colour as it is seen in this light, 0 to 255
+     * @param  Rgb3  $gains
+     * @return Rgb3 a colour as it is seen in this light, 0 to 255
      */
     private static function inLight(Srgb $srgb, array $gains): array
     {
@@ -234,7 +234,7 @@ final readonly class Colours
         return [(float) $seen->red, (float) $seen->green, (float) $seen->blue];
     }
 
-    /** @return array{float, float, float} */
+    /** @return Rgb3 */
     public static function linear(Srgb $srgb): array
     {
         $light = $srgb->light();
@@ -242,7 +242,7 @@ final readonly class Colours
         return [$light->red, $light->green, $light->blue];
     }
 
-    /** @param  array{float, float, float}  $rgb  0 to 255 */
+    /** @param  Rgb3  $rgb  0 to 255 */
     public static function srgb(array $rgb): Srgb
     {
         $byte = static fn (float $c): int => (int) max(0, min(255, round($c)));
@@ -265,7 +265,7 @@ final readonly class Colours
 
     /**
      * @param  list<array{float, float}>  $places
-     * @return list<array{float, float, float}> what is seen at those that are on the photo
+     * @return list<Rgb3> what is seen at those that are on the photo
      */
     private static function pixels(Photo $photo, PhotoPose $pose, array $places, float $towardsMm): array
     {
@@ -283,10 +283,10 @@ final readonly class Colours
     /**
      * The colour of a piece of which something else is seen at many of its places, because it lies otherwise than planned.
      *
-     * @param  list<array{float, float, float}>  $pixels
-     * @param  array{float, float, float}  $seen  at the median of them
-     * @param  array{float, float, float}  $planned
-     * @return array{float, float, float}
+     * @param  list<Rgb3>  $pixels
+     * @param  Rgb3  $seen  at the median of them
+     * @param  Rgb3  $planned
+     * @return Rgb3
      */
     private static function about(array $pixels, array $seen, array $planned): array
     {
@@ -301,8 +301,8 @@ final readonly class Colours
     }
 
     /**
-     * @param  list<array{float, float, float}>  $pixels
-     * @return array{float, float, float}
+     * @param  list<Rgb3>  $pixels
+     * @return Rgb3
      */
     private static function median(array $pixels): array
     {

@@ -64,7 +64,7 @@ final class Edges
      * Colours of the ground and of pieces behind one, which are seen beside it where either lies otherwise than planned; none that it, its
      * details or what lies before it may have in some light.
      *
-     * @return list<array{float, float, float}>
+     * @return list<Rgb3>
      */
     private static function behind(Expected $plan, Colours $colours, int $label): array
     {
@@ -83,7 +83,7 @@ final class Edges
     }
 
     /**
-     * @param  list<array{float, float, float}>  $behind
+     * @param  list<Rgb3>  $behind
      * @param  array{float, float}  $about
      * @return ?array{float, float}
      */
@@ -139,8 +139,8 @@ final class Edges
     }
 
     /**
-     * @param  list<array{float, float, float}>  $colours
-     * @param  array{float, float, float}  $pixel
+     * @param  list<Rgb3>  $colours
+     * @param  Rgb3  $pixel
      */
     private static function isOneOf(array $colours, array $pixel, float $away): bool
     {

@@ -34,7 +34,7 @@ final readonly class PartCheck
     private const SLIPPED = 2.5;
 
     /**
-     * @param  array{float, float, float}  $offMm  how much wider, higher, deeper than planned
+     * @param  Vec3  $offMm  how much wider, higher, deeper than planned
      * @param  float  $feltInMm  how far its skin still has to go in, all round; 0 where it is small enough
      * @param  float  $addG  what is to be weighed out and laid on; 0 where it is heavy enough
      * @param  list<string>  $says  in words, what matters most first
@@ -156,7 +156,7 @@ final readonly class PartCheck
         return $this->part->made->core !== CoreMaterial::Foam && ! $this->part->made->covering->way->replacesCover();
     }
 
-    /** @return array{float, float, float} */
+    /** @return Vec3 */
     private static function off(Size $is, Size $wanted): array
     {
         return [$is->widthMm - $wanted->widthMm, $is->heightMm - $wanted->heightMm, $is->depthMm - $wanted->depthMm];
@@ -168,7 +168,7 @@ final readonly class PartCheck
     }
 
     /**
-     * @param  array{float, float, float}  $off
+     * @param  Vec3  $off
      * @return list<string>
      */
     private static function sizes(array $off, Part $part, float $feltIn, float $dense): array

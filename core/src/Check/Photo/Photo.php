@@ -42,7 +42,7 @@ final readonly class Photo
     /**
      * Bilinear between four pixels.
      *
-     * @return array{float, float, float} red, green, blue, 0 to 255; NAN outside the picture
+     * @return Rgb3 red, green, blue, 0 to 255; NAN outside the picture
      */
     public function at(float $x, float $y): array
     {

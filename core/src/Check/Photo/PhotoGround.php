@@ -146,7 +146,7 @@ final readonly class PhotoGround
      * The surface of what most of the rim is, and how grained it is.
      *
      * @param  non-empty-list<list<float>>  $rows
-     * @param  non-empty-list<array{float, float, float}>  $values
+     * @param  non-empty-list<Rgb3>  $values
      * @return array{list<list<float>>, float} its factors, and sigma in grey values
      *
      * @throws PhotoRefused if there is none
@@ -175,7 +175,7 @@ final readonly class PhotoGround
      * How much of the light is left where a cell is the ground in less of it; nothing where it is of another hue.
      *
      * @param  non-empty-list<float>  $ground
-     * @param  array{float, float, float}  $cell
+     * @param  Rgb3  $cell
      */
     private static function left(array $ground, array $cell, float $sigma): ?float
     {
@@ -236,7 +236,7 @@ final readonly class PhotoGround
         return ConnectedComponents::ofSet($this->foreground, $this->width);
     }
 
-    /** @return array{float, float, float} */
+    /** @return Rgb3 */
     private static function mean(Photo $photo, int $left, int $top): array
     {
         $r = $g = $b = 0;
@@ -254,9 +254,9 @@ final readonly class PhotoGround
     }
 
     /**
-     * @param  list<array{float, float, float}>  $cells
+     * @param  list<Rgb3>  $cells
      * @param  list<int>  $deep  how deep each lies within what is looked at
-     * @return array{non-empty-list<list<float>>, non-empty-list<array{float, float, float}>} the surface's terms, and the colours
+     * @return array{non-empty-list<list<float>>, non-empty-list<Rgb3>} the surface's terms, and the colours
      */
     private static function rim(array $cells, array $deep, int $width, int $height): array
     {
@@ -280,7 +280,7 @@ final readonly class PhotoGround
      * is nearest. What is far from that is no ground: a ruler along the rim, the shadow of a book.
      *
      * @param  non-empty-list<list<float>>  $rows
-     * @param  non-empty-list<array{float, float, float}>  $values
+     * @param  non-empty-list<Rgb3>  $values
      * @return list<int> which of them are ground
      */
     private static function likeMost(array $rows, array $values): array
@@ -323,7 +323,7 @@ final readonly class PhotoGround
      * The surface that comes nearest to the colours of some of the cells.
      *
      * @param  non-empty-list<list<float>>  $rows
-     * @param  non-empty-list<array{float, float, float}>  $values
+     * @param  non-empty-list<Rgb3>  $values
      * @param  list<int>  $which
      * @return ?list<list<float>> the factors of its terms, of each channel; null where they do not tell
      */
@@ -390,7 +390,7 @@ final readonly class PhotoGround
     /**
      * @param  list<list<float>>  $surface
      * @param  list<float>  $row
-     * @param  array{float, float, float}  $colour
+     * @param  Rgb3  $colour
      */
     private static function off(array $surface, array $row, array $colour): float
     {

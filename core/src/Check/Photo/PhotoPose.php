@@ -21,7 +21,7 @@ final readonly class PhotoPose
      * @param  float  $scale  pixels, or mm of the sheet, for a mm of the plan
      * @param  float  $turn  radians, anticlockwise
      * @param  array{float, float}  $middle  of the plan, mm
-     * @param  array{float, float, float}  $parallax  for a mm nearer to the camera: so much larger, farther right and higher, mm a mm
+     * @param  Vec3  $parallax  for a mm nearer to the camera: so much larger, farther right and higher, mm a mm
      * @param  bool  $isHeld  whether the scale is known from elsewhere
      */
     public function __construct(
@@ -91,7 +91,7 @@ final readonly class PhotoPose
         );
     }
 
-    /** @param  array{float, float, float}  $parallax */
+    /** @param  Vec3  $parallax */
     public function seenWith(array $parallax): self
     {
         return $this->with($this->scale, $parallax, $this->isHeld);
@@ -115,7 +115,7 @@ final readonly class PhotoPose
         return [$x * $cos + $y * $sin, $y * $cos - $x * $sin];
     }
 
-    /** @param  array{float, float, float}  $parallax */
+    /** @param  Vec3  $parallax */
     private function with(float $scale, array $parallax, bool $isHeld): self
     {
         return new self($this->x, $this->y, $scale, $this->turn, $this->middle, $parallax, $isHeld, $this->sheet, $this->marks);

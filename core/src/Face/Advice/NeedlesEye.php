@@ -86,8 +86,8 @@ final class NeedlesEye
      * The plane that touches the skin where the detail lies.
      *
      * @return ?array{
-     *     at: array{float, float, float}, right: array{float, float, float}, up: array{float, float, float},
-     *     normal: array{float, float, float},
+     *     at: Vec3, right: Vec3, up: Vec3,
+     *     normal: Vec3,
      * }
      */
     private static function frame(Surface $surface, float $x, float $y): ?array
@@ -124,8 +124,8 @@ final class NeedlesEye
 
     /**
      * @param  array{
-     *     at: array{float, float, float}, right: array{float, float, float}, up: array{float, float, float},
-     *     normal: array{float, float, float},
+     *     at: Vec3, right: Vec3, up: Vec3,
+     *     normal: Vec3,
      * }  $frame
      * @param  list<array{float, float}>  $points
      * @return list<array{float, float}>

@@ -268,7 +268,7 @@ final class Accessories
     /**
      * Where the middle of a thing goes.
      *
-     * @return array{float, float, float}
+     * @return Vec3
      */
     private static function place(Figure $into, Carried $how, ?Part $holder, Box $thing): array
     {

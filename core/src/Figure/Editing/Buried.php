@@ -138,7 +138,7 @@ final class Buried
     /**
      * Where the front of a part lies at a place, in the figure's frame.
      *
-     * @param  array{float, float, float}  $at
+     * @param  Vec3  $at
      */
     private static function frontOf(Part $part, array $at): float
     {

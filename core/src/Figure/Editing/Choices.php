@@ -121,7 +121,7 @@ final class Choices
         });
     }
 
-    /** @param  array{float, float, float}  $atMm  where something so heavy is hidden */
+    /** @param  Vec3  $atMm  where something so heavy is hidden */
     public static function weighted(Figure $figure, float $g, array $atMm): Figure
     {
         return self::changed($figure, static function (Draft $draft) use ($g, $atMm): void {
@@ -133,7 +133,7 @@ final class Choices
 
     /**
      * @param  list<string>  $parts
-     * @param  array{float, float, float}  $mm
+     * @param  Vec3  $mm
      */
     public static function moved(Figure $figure, array $parts, array $mm): Figure
     {

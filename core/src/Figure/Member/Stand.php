@@ -10,7 +10,7 @@ use Impa\Geometry\Turn;
 final readonly class Stand
 {
     /**
-     * @param  array{float, float, float}  $at  the middle of the shape
+     * @param  Vec3  $at  the middle of the shape
      * @param  bool  $mirror  whether it has a twin at -x
      * @param  string  $group  what it is apart with, such as a lantern; empty where it is of the figure
      */

@@ -84,8 +84,8 @@ final class Gap
     /**
      * The point of a piece that lies farthest along a direction.
      *
-     * @param  array{float, float, float}  $way
-     * @return array{float, float, float}
+     * @param  Vec3  $way
+     * @return Vec3
      */
     private static function farthest(Placement $piece, array $way): array
     {
@@ -111,9 +111,9 @@ final class Gap
     }
 
     /**
-     * @param  array{float, float, float}  $a
-     * @param  array{float, float, float}  $b
-     * @return array{float, float, float}
+     * @param  Vec3  $a
+     * @param  Vec3  $b
+     * @return Vec3
      */
     private static function less(array $a, array $b): array
     {
@@ -121,8 +121,8 @@ final class Gap
     }
 
     /**
-     * @param  array{float, float, float}  $a
-     * @param  array{float, float, float}  $b
+     * @param  Vec3  $a
+     * @param  Vec3  $b
      */
     private static function dot(array $a, array $b): float
     {

@@ -158,7 +158,7 @@ final readonly class Seat
     /**
      * How far a point lies outside a piece, on the way from the middle of that; 0 within it.
      *
-     * @param  array{float, float, float}  $at
+     * @param  Vec3  $at
      */
     private static function above(Placement $piece, array $at): float
     {
@@ -181,8 +181,8 @@ final readonly class Seat
     }
 
     /**
-     * @param  array{float, float, float}  $a
-     * @param  array{float, float, float}  $b
+     * @param  Vec3  $a
+     * @param  Vec3  $b
      */
     private static function far(array $a, array $b): float
     {

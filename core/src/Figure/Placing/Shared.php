@@ -12,7 +12,7 @@ use Impa\Shape\Body;
  * What a piece, or what is inside it, shares with other pieces: summed in columns through its depth. Where all of them keep their front
  * to the viewer, a column lies in each from skin to skin; else it is looked at in places. Within 2 % of the shared volume. Immutable.
  *
- * @phpstan-type Frame array{Placement, array{float, float, float}, list<array{float, float, float}>, array{float, float, float, float}}
+ * @phpstan-type Frame array{Placement, Vec3, list<Vec3>, array{float, float, float, float}}
  */
 final readonly class Shared
 {
@@ -35,7 +35,7 @@ final readonly class Shared
 
     /**
      * @param  float  $share  of the body's volume, 0 to 1
-     * @param  array{float, float, float}  $middle  of what is shared, in the frame of the piece; its origin where nothing is
+     * @param  Vec3  $middle  of what is shared, in the frame of the piece; its origin where nothing is
      */
     private function __construct(public float $share, public array $middle)
     {

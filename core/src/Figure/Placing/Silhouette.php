@@ -50,7 +50,7 @@ final class Silhouette
         return [Hull::of($seen)];
     }
 
-    /** @return array{array{float, float, float}, array{float, float, float}} right and up of the view in the shape's own frame */
+    /** @return array{Vec3, Vec3} right and up of the view in the shape's own frame */
     private static function axes(Placement $piece, Side $from): array
     {
         return [$piece->own(...$from->place(1.0, 0.0, 0.0)), $piece->own(...$from->place(0.0, 1.0, 0.0))];

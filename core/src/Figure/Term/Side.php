@@ -17,7 +17,7 @@ enum Side: string
     /**
      * A point as seen from this side.
      *
-     * @return array{float, float, float} right, up and towards the viewer
+     * @return Vec3 right, up and towards the viewer
      */
     public function see(float $x, float $y, float $z): array
     {
@@ -34,7 +34,7 @@ enum Side: string
     /**
      * The point that is seen at right, up, towards.
      *
-     * @return array{float, float, float} x, y and z
+     * @return Vec3 x, y and z
      */
     public function place(float $right, float $up, float $towards): array
     {

@@ -26,7 +26,7 @@ final readonly class BenchLight
      * @param  bool  $isHard  a small lamp, else a window
      * @param  float  $shadow  how much darker the ground is in the figure's shadow, 0 to 1
      * @param  float  $contact  and right beside what lies on it
-     * @param  array{float, float, float}  $gains  what the light does to red, green and blue
+     * @param  Rgb3  $gains  what the light does to red, green and blue
      * @param  float  $corners  how much darker the corners are
      * @param  int  $blur  rounds of blur besides the lens's usual one
      * @param  'paper'|'folds'|'wood'|'cloth'  $ground
@@ -99,7 +99,7 @@ final readonly class BenchLight
     /**
      * A way in the picture, and its height above it.
      *
-     * @return array{float, float, float} of length 1, towards the light
+     * @return Vec3 of length 1, towards the light
      */
     public function towards(): array
     {
@@ -111,7 +111,7 @@ final readonly class BenchLight
     /**
      * How bright skin is that looks this way, 1 where it looks at the light. A window lights round the form, a lamp does not.
      *
-     * @param  array{float, float, float}  $normal  of length 1
+     * @param  Vec3  $normal  of length 1
      */
     public function on(array $normal): float
     {

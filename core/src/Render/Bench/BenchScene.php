@@ -153,7 +153,7 @@ final readonly class BenchScene
      * Which way the skin of a piece looks at a place: from its own depth where it keeps its front, else as a ball that fills its outline.
      *
      * @param  array{float, float}  $at  mm
-     * @return array{float, float, float} of length 1, to the right, up, towards the camera
+     * @return Vec3 of length 1, to the right, up, towards the camera
      */
     private static function normal(FlatArea $layer, Side $side, array $at): array
     {
@@ -177,7 +177,7 @@ final readonly class BenchScene
         return self::unit($x, $y, sqrt(max(0.02, 1 - $x ** 2 - $y ** 2)));
     }
 
-    /** @return array{float, float, float} */
+    /** @return Vec3 */
     private static function unit(float $x, float $y, float $z): array
     {
         $long = sqrt($x ** 2 + $y ** 2 + $z ** 2);

@@ -335,7 +335,7 @@ final readonly class Background
     /**
      * Whether the background goes on from one pixel to its neighbour as a soft shadow.
      *
-     * @param  array{float, float, float}  $paper
+     * @param  Lab3  $paper
      */
     private static function isSoft(int $from, int $to, array $paper): bool
     {

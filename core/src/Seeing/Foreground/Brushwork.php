@@ -142,7 +142,7 @@ final class Brushwork
      * The colours under a stroke, all but those of which there is little.
      *
      * @param  non-empty-array<int, true>  $under
-     * @return list<array{float, float, float}>
+     * @return list<Lab3>
      */
     private static function colours(Raster $raster, array $under): array
     {

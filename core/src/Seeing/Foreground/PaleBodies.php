@@ -69,7 +69,7 @@ final class PaleBodies
      * The commonest colours that are no paper where they are seen, but would be elsewhere on the picture.
      *
      * @param  list<float>  $off
-     * @return list<array{float, float, float}>
+     * @return list<Lab3>
      */
     private static function colours(Raster $raster, PaperSurface $paper, array $off): array
     {

@@ -67,7 +67,7 @@ final readonly class PaperSurface
         return count($this->surface[0]) === 1;
     }
 
-    /** @return array{float, float, float} the paper's l, a and b at a pixel */
+    /** @return Lab3 the paper's l, a and b at a pixel */
     public function at(int $pixel): array
     {
         [[$l], [$a], [$b]] = $this->surface;
@@ -119,7 +119,7 @@ final readonly class PaperSurface
     /**
      * Whether a colour would pass for paper anywhere on the picture.
      *
-     * @param  array{float, float, float}  $lab
+     * @param  Lab3  $lab
      */
     public function mayBe(array $lab): bool
     {
@@ -219,7 +219,7 @@ final readonly class PaperSurface
     /**
      * @param  non-empty-list<int>  $samples
      * @param  list<list<float>>  $terms
-     * @param  list<array{float, float, float}>  $labs
+     * @param  list<Lab3>  $labs
      * @param  int  $degree  so many of the terms
      * @return ?list<list<float>>
      */
@@ -241,7 +241,7 @@ final readonly class PaperSurface
     /**
      * @param  list<list<float>>  $surface
      * @param  list<list<float>>  $terms
-     * @param  list<array{float, float, float}>  $labs
+     * @param  list<Lab3>  $labs
      * @return list<int> samples that lie on it
      */
     private static function agreeing(array $surface, array $terms, array $labs): array

@@ -106,7 +106,7 @@ final readonly class FlatColours
             }
         }
         usort($bins, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
-        /** @var list<array{float, float, float}> $centres */
+        /** @var list<Lab3> $centres */
         $centres = [];
         /** @var array<int, array{int, int, int, int}> $sums */
         $sums = [];
@@ -166,8 +166,8 @@ final readonly class FlatColours
     }
 
     /**
-     * @param  array{float, float, float}  $lab
-     * @param  non-empty-list<array{float, float, float}>  $centres
+     * @param  Lab3  $lab
+     * @param  non-empty-list<Lab3>  $centres
      * @return array{int, bool}
      */
     private static function nearest(array $lab, array $centres, float $sureWithin): array

@@ -157,7 +157,7 @@ final readonly class PartWool
      * The middle of the finished piece's mass in its own frame, core and cover weighed apart; what is laid on sits where the
      * whole's middle is.
      *
-     * @return array{float, float, float} mm
+     * @return Vec3 mm
      */
     public function middleOfMass(): array
     {
@@ -188,8 +188,8 @@ final readonly class PartWool
     /**
      * The middle of what is left when some of it is not made.
      *
-     * @param  array{float, float, float}  $whole  mm
-     * @return array{float, float, float} mm
+     * @param  Vec3  $whole  mm
+     * @return Vec3 mm
      */
     private static function left(array $whole, Shared $gone): array
     {
