@@ -166,6 +166,8 @@ Route::prefix('api')->middleware([KnownFelter::class, OnlyOwn::class])->where($n
     Route::post('edits/add', [EditController::class, 'add']);
     Route::post('edits/mend', [EditController::class, 'mend']);
     Route::post('edits/axis', [EditController::class, 'axis']);
+    Route::post('edits/depth', [EditController::class, 'depth']);
+    Route::post('edits/wire-point', [EditController::class, 'wirePoint']);
     Route::post('edits/forwards', [EditController::class, 'forwards']);
     Route::post('edits/round', [EditController::class, 'round']);
     Route::post('edits/height', [EditController::class, 'height']);

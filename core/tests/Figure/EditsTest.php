@@ -457,3 +457,28 @@ it('says the height that the parts stand to a tenth of a mm, or lets them grow t
     $odd->parts[0]->shape->heightMm = 46.26;
     expect(Edits::ofOneHeight(Figure::fromDocument($odd), false)->document->heightMm)->toBe(46.3);
 });
+
+it('brings a part half a mm before or behind the next one, and leaves the foremost and the hindmost where they are', function () {
+    $at = static fn (float $z, string $key): array => ['at' => ['xMm' => 0, 'yMm' => 20, 'zMm' => $z]] + Figures::part($key, 'ball', 9, 9, 9);
+    $depth = static fn (string $key, bool $nearer, array $parts): float => Figure::fromDocument(
+        Edits::reordered(Figures::read(Figures::document($parts)), $key, $nearer)->document,
+    )->parts[$key]->stand->at[2];
+    $parts = [$at(0, 'body'), $at(4, 'head'), $at(9, 'ear')];
+    expect($depth('body', true, $parts))->toBe(4.5)
+        ->and($depth('head', true, $parts))->toBe(9.5)
+        ->and($depth('ear', true, $parts))->toBe(9.0)
+        ->and($depth('ear', false, $parts))->toBe(3.5)
+        ->and($depth('head', false, $parts))->toBe(-0.5)
+        ->and($depth('body', false, $parts))->toBe(0.0)
+        // Who lies at the same depth is the next one.
+        ->and($depth('body', true, [$at(0, 'body'), $at(0, 'head')]))->toBe(0.5)
+        ->and(static fn () => $depth('nobody', true, $parts))->toThrow(EditRefused::class);
+});
+
+it('sets one more point of a wire in the middle of its longest stretch', function () {
+    $wire = ['key' => 'w', 'pointsMm' => [[0, 0, 0], [0, 10, 0], [20, 10, 4], [20, 12, 4]]];
+    $figure = Figures::read(Figures::document([Figures::part('body', 'ball', 9, 9, 9)], [], ['wires' => [$wire]]));
+    $points = Edits::pointed($figure, 'w')->document->wires[0]->pointsMm;
+    expect(json_decode((string) json_encode($points), true))->toEqual([[0, 0, 0], [0, 10, 0], [10, 10, 2], [20, 10, 4], [20, 12, 4]])
+        ->and(static fn () => Edits::pointed($figure, 'v'))->toThrow(EditRefused::class, 'There is no wire "v".');
+});

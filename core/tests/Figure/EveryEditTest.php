@@ -100,6 +100,9 @@ function edits(): array
         'a shape added' => static fn (Figure $f): Edited => Edits::add($f, ShapeKind::cases()[mt_rand(0, 7)], $part($f)),
         'a detail mended' => static fn (Figure $f): Edited => Edits::mend($f, $detail($f), (object) ['layer' => 2], [], []),
         'the middle line moved' => static fn (Figure $f): Edited => Edits::axisMoved($f, mt_rand(-90, 90) / 10),
+        'a part nearer' => static fn (Figure $f): Edited => Edits::reordered($f, $part($f), true),
+        'a part farther' => static fn (Figure $f): Edited => Edits::reordered($f, $part($f), false),
+        'a point of a wire' => static fn (Figure $f): Edited => Edits::pointed($f, $any($f->wires)),
         'its height said' => static fn (Figure $f): Edited => Edits::ofOneHeight($f, false),
         'grown to its height' => static fn (Figure $f): Edited => Edits::ofOneHeight($f, true),
         'brought forwards' => static fn (Figure $f): Edited => Buried::forwards($f, $any(array_filter(

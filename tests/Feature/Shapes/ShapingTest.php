@@ -152,6 +152,8 @@ it('answers every act there is by its form, with a figure that the check takes i
         'part-pair' => ['key' => 'eye'],
         'twin' => ['key' => 'eye', 'pair' => false],
         'axis' => ['mm' => 1],
+        'depth' => ['key' => 'body', 'nearer' => true],
+        'wire-point' => ['document' => ['wires' => [['key' => 'w', 'pointsMm' => [[0, 0, 0], [0, 40, 0]]]]] + demoFigure(), 'key' => 'w'],
         'gather' => ['keys' => ['bobble', 'stalk'], 'name' => 'lamp'],
         'resize' => ['document' => $with, 'thing' => 'lamp', 'times' => 1.5],
         'fasten' => ['document' => $with, 'thing' => 'lamp', 'holder' => 'head'],

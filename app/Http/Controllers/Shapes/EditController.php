@@ -87,6 +87,18 @@ final class EditController
         return DocumentResponse::edited(Edits::axisMoved($body->figure(), $body->float('mm')));
     }
 
+    /** A part before or behind the next one. */
+    public function depth(Body $body): DocumentResponse
+    {
+        return DocumentResponse::edited(Edits::reordered($body->figure(), $body->text('key'), $body->flag('nearer')));
+    }
+
+    /** One more point of a wire. */
+    public function wirePoint(Body $body): DocumentResponse
+    {
+        return DocumentResponse::edited(Edits::pointed($body->figure(), $body->text('key')));
+    }
+
     /** A part that a picture shows and the round hides, brought forwards. */
     public function forwards(Body $body): DocumentResponse
     {

@@ -121,6 +121,17 @@ final class Draft
         throw EditRefused::noSuchDetail($key);
     }
 
+    /** @throws EditRefused if there is none of that key */
+    public function wire(string $key): stdClass
+    {
+        foreach ($this->document->wires ?? [] as $wire) {
+            if ($wire->key === $key) {
+                return $wire;
+            }
+        }
+        throw EditRefused::noSuchWire($key);
+    }
+
     /** An object of the document, empty where there was none. */
     public function member(string $name): stdClass
     {

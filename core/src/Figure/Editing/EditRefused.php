@@ -35,6 +35,11 @@ final class EditRefused extends DomainException implements Refusal
         return new self(sprintf('There is no detail "%s" in this figure.', $key));
     }
 
+    public static function noSuchWire(string $key): self
+    {
+        return new self(sprintf('There is no wire "%s".', $key));
+    }
+
     public static function noSuchThing(string $name): self
     {
         return new self(sprintf('There is no thing "%s" in this figure.', mb_strimwidth($name, 0, 60, '...')));

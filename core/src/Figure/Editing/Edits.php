@@ -19,6 +19,9 @@ final class Edits
 
     private const BESIDE_DETAIL_MM = 2.0;
 
+    /** A part that comes before another is so much nearer, mm. */
+    private const BEFORE_MM = 0.5;
+
     /**
      * @param  list<string>  $keys
      *
@@ -236,6 +239,49 @@ final class Edits
         if (isset($document->picture)) {
             $document->picture->originPx[0] = $moved($document->picture->originPx[0], 1.0 / $document->picture->mmPerPx);
         }
+
+        return Edited::of($draft);
+    }
+
+    /**
+     * A part just before or behind the next one in the order of depth; the foremost and the hindmost stay where they are.
+     *
+     * @throws EditRefused if it is not there
+     */
+    public static function reordered(Figure $figure, string $key, bool $comesNearer): Edited
+    {
+        $draft = Draft::of($figure);
+        $part = $draft->part($key);
+        $own = $part->at->zMm ?? 0.0;
+        $others = array_filter($draft->document->parts, static fn (stdClass $p): bool => $p->key !== $key);
+        $depths = array_map(static fn (stdClass $p): float => $p->at->zMm ?? 0.0, $others);
+        $beyond = array_filter($depths, static fn (float $z): bool => $comesNearer ? $z >= $own : $z <= $own);
+        if ($beyond !== []) {
+            $part->at->zMm = round($comesNearer ? min($beyond) + self::BEFORE_MM : max($beyond) - self::BEFORE_MM, 1) + 0.0;
+        }
+
+        return Edited::of($draft, 'part', $key);
+    }
+
+    /**
+     * One more point of a wire, in the middle of its longest stretch.
+     *
+     * @throws EditRefused if it is not there
+     */
+    public static function pointed(Figure $figure, string $wire): Edited
+    {
+        $draft = Draft::of($figure);
+        $points = &$draft->wire($wire)->pointsMm;
+        $far = static fn (int $i): float => hypot(
+            hypot($points[$i + 1][0] - $points[$i][0], $points[$i + 1][1] - $points[$i][1]),
+            $points[$i + 1][2] - $points[$i][2],
+        );
+        $longest = 0;
+        for ($i = 1; $i < count($points) - 1; $i++) {
+            $longest = $far($i) > $far($longest) ? $i : $longest;
+        }
+        $middle = array_map(static fn (float $a, float $b): float => round(($a + $b) / 2, 2), $points[$longest], $points[$longest + 1]);
+        array_splice($points, $longest + 1, 0, [$middle]);
 
         return Edited::of($draft);
     }

@@ -33,6 +33,8 @@ export interface Routes {
   'POST edits/add': Answers.Edited
   'POST edits/mend': Answers.Edited
   'POST edits/axis': Answers.Edited
+  'POST edits/depth': Answers.Edited
+  'POST edits/wire-point': Answers.Edited
   'POST edits/forwards': Answers.Edited
   'POST edits/round': Answers.Edited
   'POST edits/height': Answers.Edited

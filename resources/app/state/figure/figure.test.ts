@@ -276,24 +276,19 @@ describe('several parts at once', () => {
 })
 
 describe('order of depth', () => {
-  it('brings a part just before or behind the next one', async () => {
+  it('is changed by PHP, and several parts stay chosen', async () => {
     const figure = await opened()
-    figure.changePart('head', (p) => (p.at.zMm = 4))
-    figure.changePart('ear', (p) => (p.at.zMm = 9))
-    figure.reorder('body', true)
-    expect(figure.parts.find((p) => p.key === 'body')?.at.zMm).toBe(4.5)
-    figure.reorder('body', true)
-    expect(figure.parts.find((p) => p.key === 'body')?.at.zMm).toBe(9.5)
-    figure.reorder('body', false)
-    expect(figure.parts.find((p) => p.key === 'body')?.at.zMm).toBe(8.5)
-  })
-
-  it('leaves the foremost where it is', async () => {
-    const figure = await opened()
-    figure.changePart('ear', (p) => (p.at.zMm = 9))
-    const steps = figure.past.length
-    figure.reorder('ear', true)
-    expect(figure.past).toHaveLength(steps)
+    const ask = vi.spyOn(api, 'edit').mockImplementation((sent) => {
+      const document = structuredClone(sent)
+      document.parts[0]!.at.zMm = 9.5
+      return Promise.resolve({ document, kind: 'part', key: document.parts[0]!.key })
+    })
+    figure.choose('head')
+    figure.choose('ear', true)
+    await figure.reorder('body', true)
+    expect(ask.mock.calls[0]?.slice(1)).toEqual(['depth', { key: 'body', nearer: true }])
+    expect(figure.parts[0]?.at.zMm).toBe(9.5)
+    expect(figure.chosen).toEqual(['head', 'ear'])
   })
 })
 

@@ -161,16 +161,7 @@ export const useFigure = defineStore('figure', () => {
   }
 
   /** Brings a part before or behind the next one in the order of depth. */
-  function reorder(key: string, forwards: boolean): void {
-    const own = parts.value.find((p) => p.key === key)?.at.zMm ?? 0
-    const next = parts.value
-      .filter((p) => p.key !== key)
-      .map((p) => p.at.zMm ?? 0)
-      .filter((z) => (forwards ? z >= own : z <= own))
-      .sort((a, b) => (forwards ? a - b : b - a))[0]
-    if (next === undefined) return
-    changePart(key, (p) => (p.at.zMm = Math.round((next + (forwards ? 0.5 : -0.5)) * 10) / 10))
-  }
+  const reorder = (key: string, nearer: boolean) => editAndTell((now) => api.edit(now, 'depth', { key, nearer }))
 
   /** Moves the middle line; what is drawn stays where it is, twins are mirrored about the new line. */
   async function moveAxis(mm: number): Promise<void> {

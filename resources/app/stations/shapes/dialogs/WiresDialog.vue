@@ -41,13 +41,7 @@ const partName = (key: string) => figure.parts.find((p) => p.key === key)?.name 
 const mm = (length: number) => `${units.length(length)} ${units.lengthUnit.value}`
 const draw = () => figure.edit((now) => api.drawWire(now))
 /** One more point in the middle of the longest stretch. */
-function bend(wire: Wire): void {
-  const points = wire.pointsMm as [number, number, number][]
-  const far = (i: number) => Math.hypot(...points[i]!.map((v, axis) => v - points[i + 1]![axis]!))
-  const longest = points.slice(1).reduce((best, _, i) => (far(i) > far(best) ? i : best), 0)
-  const middle = points[longest]!.map((v, axis) => (v + points[longest + 1]![axis]!) / 2) as [number, number, number]
-  points.splice(longest + 1, 0, middle)
-}
+const bend = (key: string) => figure.editAndTell((now) => api.edit(now, 'wire-point', { key }))
 const lay = () => figure.edit((now) => api.layWires(now, all.value))
 const waste = computed(() => sheet.value?.cuts.reduce((sum, c) => sum + c.wasteMm, 0) ?? 0)
 </script>
@@ -111,7 +105,7 @@ const waste = computed(() => sheet.value?.cuts.reduce((sum, c) => sum + c.wasteM
                 hide-details
                 @update:model-value="changeWire(w.key, (x) => (x.doubled = Boolean($event)))"
               />
-              <v-btn variant="text" @click="changeWire(w.key, bend)">One more point</v-btn>
+              <v-btn variant="text" @click="bend(w.key)">One more point</v-btn>
               <v-btn variant="text" @click="figure.change((d) => (d.wires = d.wires?.filter((x) => x.key !== w.key)))"
                 >Take it out</v-btn
               >
