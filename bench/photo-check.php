@@ -163,7 +163,7 @@ for ($n = 0; $n < $photos; $n++) {
     }
     foreach ($done as $key => [$what, $off, $isDetail]) {
         foreach ([false, true] as $twin) {
-            $mirror = ($isDetail ? $plan->details[$key] : $plan->parts[$key])->mirror;
+            $mirror = $isDetail ? $plan->details[$key]->lie->mirror : $plan->parts[$key]->stand->mirror;
             if ($twin && ! $mirror) {
                 continue;
             }

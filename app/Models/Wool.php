@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\SoftDeletes;
 use Impa\Colour\Srgb;
 use Impa\Material\Preparation;
 use Impa\Stash\StashWool;
+use Impa\Stash\Table\Pack;
 use Impa\Stash\Table\WoolEntry;
 use RuntimeException;
 
@@ -63,9 +64,9 @@ final class Wool extends Model
             'grams_left' => $entry->gramsLeft,
             'micron' => $entry->micron,
             'g_per_m' => $entry->gPerM,
-            'price' => $entry->price,
-            'pack_g' => $entry->packG,
-            'maker' => $entry->maker,
+            'price' => $entry->pack->price,
+            'pack_g' => $entry->pack->g,
+            'maker' => $entry->pack->maker,
         ];
     }
 
@@ -113,7 +114,7 @@ final class Wool extends Model
             preparation: Preparation::from($this->preparation),
             freeG: $freeG,
             gPerM: $this->g_per_m ?? 0.0,
-            pricePerG: $this->price !== null && $this->pack_g !== null && $this->pack_g > 0.0 ? $this->price / $this->pack_g : 0.0,
+            pricePerG: (new Pack($this->price, $this->pack_g, $this->maker))->pricePerG(),
         );
     }
 }

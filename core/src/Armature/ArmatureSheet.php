@@ -53,7 +53,7 @@ final class ArmatureSheet
     private static function wire(WireAdvice $advice): array
     {
         $wire = $advice->wire;
-        $isWrapped = $wire->wrapped !== '';
+        $isWrapped = $wire->made->wrapped !== '';
 
         return [
             'key' => $wire->key,
@@ -65,7 +65,7 @@ final class ArmatureSheet
             'gaugeMm' => $wire->gaugeMm,
             'awg' => Gauge::awg($wire->gaugeMm),
             'material' => $wire->material->value,
-            'doubled' => $wire->doubled,
+            'doubled' => $wire->made->doubled,
             'massG' => $wire->massG(),
             'freeMm' => $advice->freeMm,
             'carriesG' => $advice->carriesG,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Armature;
 
 use Impa\Figure\Figure;
+use Impa\Figure\Member\WireMade;
 use Impa\Figure\Part;
 use Impa\Figure\Placement;
 use Impa\Figure\Term\JoinBy;
@@ -101,7 +102,7 @@ final class Skeleton
             material: WireMaterial::PaperCovered,
             gaugeMm: Wire::USUAL_MM,
             pointsMm: $points,
-            wrapped: $part->made->covering->way === CoveringWay::Wrap ? $part->colour : '',
+            made: new WireMade(wrapped: $part->made->covering->way === CoveringWay::Wrap ? $part->colour : ''),
             mirror: $part->stand->mirror && $to !== null && $to->stand->mirror,
         );
     }

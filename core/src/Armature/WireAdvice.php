@@ -70,15 +70,15 @@ final readonly class WireAdvice
     /** Length to cut for one of it: its course, doubled and twisted where it is, its loop, and each end turned back that has none. */
     public static function cut(Wire $wire): float
     {
-        $strands = $wire->doubled ? 2 * Wire::takeUp($wire->gaugeMm) : 1.0;
+        $strands = $wire->made->doubled ? 2 * Wire::takeUp($wire->gaugeMm) : 1.0;
 
-        return $strands * $wire->lengthMm() + M_PI * $wire->endLoopMm + self::foldBacksMm($wire);
+        return $strands * $wire->lengthMm() + M_PI * $wire->made->endLoopMm + self::foldBacksMm($wire);
     }
 
     /** What its ends take that are turned back: a loop is turned back already. */
     public static function foldBacksMm(Wire $wire): float
     {
-        return ($wire->endLoopMm > 0.0 ? 1 : 2) * WireMaterial::FOLD_BACK_MM;
+        return ($wire->made->endLoopMm > 0.0 ? 1 : 2) * WireMaterial::FOLD_BACK_MM;
     }
 
     /** Whether it goes through any piece of a part. */

@@ -16,6 +16,7 @@ use Impa\Check\Comparison\WhiteBalance;
 use Impa\Check\Photo\ForegroundMask;
 use Impa\Check\Photo\Marks;
 use Impa\Check\Photo\Photo;
+use Impa\Check\Photo\PhotoFit;
 use Impa\Check\Photo\PhotoPose;
 use Impa\Check\Photo\PhotoRefused;
 use Impa\Check\Photo\Scale;
@@ -56,23 +57,17 @@ final readonly class PhotoCheck
     /**
      * @param  list<Deviation>  $deviations  the worst first
      * @param  list<string>  $unjudged  in words
-     * @param  'sheet'|'ruler'|'part'|'figure'  $scaledBy
      * @param  list<array<string, mixed>>  $symmetry  left against right, the worst first
-     * @param  float  $explained  how far what stands on the photo overlaps with the pieces as they were found
      * @param  ?string  $why  nothing can be told
      */
     private function __construct(
         public Figure $figure,
         public View $view,
-        public float $overlap,
-        public PhotoPose $pose,
-        public float $ownPerPx,
+        public Expected $plan,
+        public PhotoFit $fit,
         public array $deviations,
         public array $unjudged,
-        public Expected $plan,
-        private string $scaledBy,
         private array $symmetry,
-        public float $explained,
         private ?string $why,
     ) {
     }
@@ -119,19 +114,15 @@ final readonly class PhotoCheck
         return new self(
             $figure,
             $view,
-            $fit->overlap($seen->pose, $plan),
-            $seen->pose,
-            $photo->ownPerPx,
-            $deviations,
-            [...self::whole($seen), ...$unjudged],
             $plan,
-            match (true) {
+            new PhotoFit($seen->pose, $fit->overlap($seen->pose, $plan), $explained, $photo->ownPerPx, match (true) {
                 $marks !== null => 'sheet',
                 $scale === null => 'figure',
                 default => $scale->ruler === null ? 'part' : 'ruler',
-            },
+            }),
+            $deviations,
+            [...self::whole($seen), ...$unjudged],
             $why === null ? Symmetry::of($plan, $seen) : [],
-            $explained,
             $why,
         );
     }
@@ -196,10 +187,10 @@ final readonly class PhotoCheck
             'figure' => $this->figure->name,
             'view' => $this->view->value,
             'verdict' => $this->verdict(),
-            'overlap' => round($this->overlap, 4),
-            'mmPerPx' => round(1 / ($this->pose->pxPerMm($x, $y) * $this->ownPerPx), 5),
-            'tiltDeg' => round(rad2deg($this->pose->turn), 2),
-            'scaledBy' => $this->scaledBy,
+            'overlap' => round($this->fit->overlap, 4),
+            'mmPerPx' => round(1 / ($this->fit->pose->pxPerMm($x, $y) * $this->fit->ownPerPx), 5),
+            'tiltDeg' => round(rad2deg($this->fit->pose->turn), 2),
+            'scaledBy' => $this->fit->scaledBy,
             'deviations' => array_map($this->pinned(...), $this->deviations),
             'symmetry' => $this->symmetry,
             'unjudged' => $this->unjudged,
@@ -235,9 +226,9 @@ final readonly class PhotoCheck
     /** @return array{float, float} in pixels of the photo as it came */
     private function own(float $x, float $y, int $label): array
     {
-        [$px, $py] = $this->pose->at($x, $y, $this->plan->towardsMm($label));
+        [$px, $py] = $this->fit->pose->at($x, $y, $this->plan->towardsMm($label));
 
-        return [$px * $this->ownPerPx, $py * $this->ownPerPx];
+        return [$px * $this->fit->ownPerPx, $py * $this->fit->ownPerPx];
     }
 
     /**

@@ -43,7 +43,6 @@ final readonly class Laying
     private function __construct(
         public Detail $detail,
         public float $woolMg,
-        public string $wool,
         public string $needle,
         public array $marks,
         public array $stabs,
@@ -66,7 +65,6 @@ final readonly class Laying
         return new self(
             detail: $detail,
             woolMg: $mg,
-            wool: $isFelted ? sprintf('%.0f mg%s: %s', $mg, $detail->lie->mirror ? ' each' : '', Wisp::words($mg)) : '',
             needle: $isFelted ? sprintf('%d, one, very shallow; hold it at about 45 degrees to its middle', $needles->finest()) : '',
             marks: $isLine ? self::linePins($detail, $surface) : self::spotMarks($detail, $surface),
             stabs: self::stabs($detail, $proud),
@@ -78,13 +76,21 @@ final readonly class Laying
         );
     }
 
+    /** How much of it, in words; empty where none is felted on. */
+    public function wool(): string
+    {
+        return $this->detail->method === Method::Felt
+            ? sprintf('%.0f mg%s: %s', $this->woolMg, $this->detail->lie->mirror ? ' each' : '', Wisp::words($this->woolMg))
+            : '';
+    }
+
     /** @return array<string, mixed> */
     public function document(): array
     {
         return [
             'key' => $this->detail->key,
             'woolMg' => $this->woolMg,
-            'wool' => $this->wool,
+            'wool' => $this->wool(),
             'needle' => $this->needle,
             'marks' => $this->marks,
             'stabs' => $this->stabs,

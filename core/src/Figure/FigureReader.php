@@ -15,6 +15,7 @@ use Impa\Figure\Member\Meaning;
 use Impa\Figure\Member\School;
 use Impa\Figure\Member\Stand;
 use Impa\Figure\Member\Ties;
+use Impa\Figure\Member\WireMade;
 use Impa\Figure\Term\DetailKind;
 use Impa\Figure\Term\DetailRole;
 use Impa\Figure\Term\FaceSchool;
@@ -276,9 +277,11 @@ final readonly class FigureReader
                 material: WireMaterial::from(Members::text($wire, 'material', 'paper-covered')),
                 gaugeMm: Members::number($wire, 'gaugeMm', Wire::USUAL_MM),
                 pointsMm: self::courses($wire),
-                doubled: ($wire->doubled ?? false) === true,
-                endLoopMm: Members::number($wire, 'endLoopMm'),
-                wrapped: Members::text($wire, 'wrapped'),
+                made: new WireMade(
+                    ($wire->doubled ?? false) === true,
+                    Members::number($wire, 'endLoopMm'),
+                    Members::text($wire, 'wrapped'),
+                ),
                 mirror: ($wire->mirror ?? false) === true,
             );
         }

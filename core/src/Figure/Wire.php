@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Figure;
 
+use Impa\Figure\Member\WireMade;
 use Impa\Material\WireMaterial;
 
 /** A wire of the figure, by its course in the figure's frame. Immutable. */
@@ -17,8 +18,6 @@ final readonly class Wire
 
     /**
      * @param  list<Vec3>  $pointsMm  two at least, from end to end
-     * @param  float  $endLoopMm  across a loop at its last point, a hand or a paw; 0 for none
-     * @param  string  $wrapped  key of the colour that is wound round it, or empty
      * @param  bool  $mirror  whether there is a second one at -x
      */
     public function __construct(
@@ -27,9 +26,7 @@ final readonly class Wire
         public WireMaterial $material,
         public float $gaugeMm,
         public array $pointsMm,
-        public bool $doubled = false,
-        public float $endLoopMm = 0.0,
-        public string $wrapped = '',
+        public WireMade $made = new WireMade,
         public bool $mirror = false,
     ) {
     }
@@ -46,9 +43,7 @@ final readonly class Wire
             $material,
             $material === $this->material ? $this->gaugeMm : $sold[0],
             $this->pointsMm,
-            $this->doubled,
-            $this->endLoopMm,
-            $this->wrapped,
+            $this->made,
             $this->mirror,
         );
     }
@@ -73,7 +68,7 @@ final readonly class Wire
     /** How many strands lie side by side. */
     public function strands(): int
     {
-        return ($this->doubled ? 2 : 1) * $this->material->strands();
+        return ($this->made->doubled ? 2 : 1) * $this->material->strands();
     }
 
     /**
@@ -89,7 +84,7 @@ final readonly class Wire
     public function massG(): float
     {
         $areaMm2 = M_PI / 4 * $this->gaugeMm ** 2;
-        $strandMm = $this->lengthMm() * ($this->doubled ? self::takeUp($this->gaugeMm) : 1.0);
+        $strandMm = $this->lengthMm() * ($this->made->doubled ? self::takeUp($this->gaugeMm) : 1.0);
 
         return $this->strands() * $areaMm2 * $strandMm / 1000 * $this->material->gPerCm3();
     }
@@ -128,9 +123,9 @@ final readonly class Wire
             'material' => $this->material->value,
             'gaugeMm' => $this->gaugeMm,
             'pointsMm' => array_map(static fn (array $p): array => [round($p[0], 2), round($p[1], 2), round($p[2], 2)], $this->pointsMm),
-            'doubled' => $this->doubled,
-            'endLoopMm' => $this->endLoopMm,
+            'doubled' => $this->made->doubled,
+            'endLoopMm' => $this->made->endLoopMm,
             'mirror' => $this->mirror,
-        ] + ($this->wrapped === '' ? [] : ['wrapped' => $this->wrapped]);
+        ] + ($this->made->wrapped === '' ? [] : ['wrapped' => $this->made->wrapped]);
     }
 }

@@ -79,7 +79,7 @@ final readonly class FinishedPiece
             $figure->parts[$part]->name.', '.$figure->name,
             $figure->parts[$part]->made->firmness->value,
             $measured->g,
-            $check->teaches() ? $check->volumeCm3 * $check->plannedGPerCm3 : 0.0,
+            $check->teaches() ? $check->volumeCm3 * $check->plannedGPerCm3() : 0.0,
             $weighedG,
             figure: $figure->name,
         );

@@ -15,6 +15,7 @@ use Impa\Armature\WireAdvice;
 use Impa\Balance\Balance;
 use Impa\Figure\Document\FigureRefused;
 use Impa\Figure\Figure;
+use Impa\Figure\Member\WireMade;
 use Impa\Figure\Placement;
 use Impa\Figure\Wire;
 use Impa\Material\Densities;
@@ -39,7 +40,7 @@ function doll(array $wires = [], float $armMm = 6): Figure
 /** @param  list<array{float, float, float}>  $points */
 function wire(array $points, bool $doubled = false, float $loopMm = 0.0, float $gaugeMm = 1.0): Wire
 {
-    return new Wire('w', 'W', WireMaterial::Steel, $gaugeMm, $points, $doubled, $loopMm);
+    return new Wire('w', 'W', WireMaterial::Steel, $gaugeMm, $points, new WireMade($doubled, $loopMm));
 }
 
 function sheet(Figure $figure, array $stock = []): array
@@ -593,8 +594,8 @@ it('proposes a wire for each of a pair on a pair, and wraps what is wound', func
     expect(array_keys($wires))->toBe(['wire-finger', 'wire-stalk', 'wire-pin'])
         ->and($wires['wire-finger']->mirror)->toBeTrue()
         ->and($wires['wire-finger']->count())->toBe(2)
-        ->and($wires['wire-stalk']->wrapped)->toBe('teal')
-        ->and($wires['wire-pin']->wrapped)->toBe('')
+        ->and($wires['wire-stalk']->made->wrapped)->toBe('teal')
+        ->and($wires['wire-pin']->made->wrapped)->toBe('')
         ->and($wires['wire-stalk']->mirror)->toBeFalse();
 });
 

@@ -150,11 +150,11 @@ describe('the bench', function () {
             $light = BenchLight::of($kind, 5);
             expect($light->document())->toBe(BenchLight::of($kind, 5)->document())
                 ->and($light->document()['kind'])->toBe($kind)
-                ->and($light->shading)->toBeLessThan(0.5)
-                ->and(array_sum(array_map(static fn (float $c): float => $c ** 2, $light->towards())))->toEqualWithDelta(1.0, 1e-9);
+                ->and($light->lamp->shading)->toBeLessThan(0.5)
+                ->and(array_sum(array_map(static fn (float $c): float => $c ** 2, $light->lamp->towards())))->toEqualWithDelta(1.0, 1e-9);
         }
-        expect(BenchLight::of('even', 5)->shading)->toBe(0.0)
-            ->and(BenchLight::of('side', 5)->shading)->toBeGreaterThan(0.2)
+        expect(BenchLight::of('even', 5)->lamp->shading)->toBe(0.0)
+            ->and(BenchLight::of('side', 5)->lamp->shading)->toBeGreaterThan(0.2)
             ->and(BenchLight::of('hard', 5)->shadow)->toBeGreaterThan(0.2)
             ->and(BenchLight::of('wood', 5)->ground)->toBe('wood')
             ->and(fn () => BenchLight::of('dusk', 5))->toThrow(RenderRefused::class, 'even, soft');
@@ -163,13 +163,13 @@ describe('the bench', function () {
     it('makes skin darkest that looks away from it: Lambert\'s law from a lamp, half of it from a window', function () {
         foreach (['strong' => true, 'side' => false] as $kind => $isHard) {
             $light = BenchLight::of($kind, 5);
-            [$x, $y, $z] = $light->towards();
+            [$x, $y, $z] = $light->lamp->towards();
             $across = hypot($x, $y);
-            expect($light->isHard)->toBe($isHard)
-                ->and($light->on([$x, $y, $z]))->toEqualWithDelta(1.0, 1e-9)
-                ->and($light->on([-$x, -$y, -$z]))->toEqualWithDelta(1 - $light->shading, 1e-9)
-                ->and($light->on([-$y / $across, $x / $across, 0.0]))
-                ->toEqualWithDelta(1 - $light->shading * ($isHard ? 1.0 : 0.5), 1e-9);
+            expect($light->lamp->isHard)->toBe($isHard)
+                ->and($light->lamp->on([$x, $y, $z]))->toEqualWithDelta(1.0, 1e-9)
+                ->and($light->lamp->on([-$x, -$y, -$z]))->toEqualWithDelta(1 - $light->lamp->shading, 1e-9)
+                ->and($light->lamp->on([-$y / $across, $x / $across, 0.0]))
+                ->toEqualWithDelta(1 - $light->lamp->shading * ($isHard ? 1.0 : 0.5), 1e-9);
         }
     });
 
@@ -216,7 +216,7 @@ describe('a piece that came out larger', function () {
         $check = PhotoCheck::of($plan, $png, View::Front);
         [$planned, $stands] = [Expected::of($plan, Side::Front), Expected::of($made, Side::Front)];
         $hidden = [];
-        foreach (Seen::on(Photo::of($png), $check->pose, $planned, Rim::all($planned))->edges as [$rim]) {
+        foreach (Seen::on(Photo::of($png), $check->fit->pose, $planned, Rim::all($planned))->edges as [$rim]) {
             $own = $planned->layers[$rim->layer]->piece->part->key;
             // Just within its own rim.
             [$x, $y] = [$rim->x - 0.5 * $rim->normal[0], $rim->y - 0.5 * $rim->normal[1]];

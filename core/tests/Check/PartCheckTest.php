@@ -44,8 +44,8 @@ function springy(float $mm): float
 it('reckons the density reached from what calipers and scale say, in closed form', function () {
     $check = held('body', [42, 42, 42], 5.0);
     expect($check->volumeCm3)->toEqualWithDelta(M_PI / 6 * 4.2 ** 3, 0.01)
-        ->and($check->gPerCm3)->toEqualWithDelta(5.0 / (M_PI / 6 * 4.2 ** 3), 1e-4)
-        ->and($check->plannedGPerCm3)->toEqualWithDelta(0.15, 1e-3);
+        ->and($check->gPerCm3())->toEqualWithDelta(5.0 / (M_PI / 6 * 4.2 ** 3), 1e-4)
+        ->and($check->plannedGPerCm3())->toEqualWithDelta(0.15, 1e-3);
 });
 
 it('says nothing is to be done where it is as planned', function () {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Tests\PhotoPose;
 
 use Impa\Check\Photo\PhotoPose;
+use Impa\Check\Photo\SheetPlane;
 use Impa\Geometry\Box;
 use Impa\Geometry\Homography;
 use Impa\Render\Bench\MarkerSheet;
@@ -17,8 +18,10 @@ function onSheet(): PhotoPose
         1.1,
         0.2,
         [4.0, 6.0],
-        sheet: Homography::onto([[50.0, 40.0], [700.0, 60.0], [690.0, 900.0], [30.0, 880.0]]),
-        marks: MarkerSheet::for(Box::around([[0.0, 0.0]])),
+        sheet: new SheetPlane(
+            Homography::onto([[50.0, 40.0], [700.0, 60.0], [690.0, 900.0], [30.0, 880.0]]),
+            MarkerSheet::for(Box::around([[0.0, 0.0]])),
+        ),
     );
 }
 
@@ -51,7 +54,7 @@ describe('a pose', function () {
     it('goes by a sheet\'s homography: its corners are where the marks are', function () {
         $sheet = MarkerSheet::for(Box::around([[0.0, 0.0]]));
         $corners = [[50.0, 40.0], [700.0, 60.0], [690.0, 900.0], [30.0, 880.0]];
-        $pose = new PhotoPose(0.0, 0.0, 1.0, 0.0, [0.0, 0.0], sheet: Homography::onto($corners), marks: $sheet);
+        $pose = new PhotoPose(0.0, 0.0, 1.0, 0.0, [0.0, 0.0], sheet: new SheetPlane(Homography::onto($corners), $sheet));
         foreach ($sheet->marks() as $i => [$x, $y]) {
             expect($pose->at($x, $y, 0.0))->toEqualWithDelta($corners[$i], 1e-6);
         }

@@ -111,7 +111,7 @@ it('says how much wool, which marks, in which order it is stabbed, and what to l
         ])
         ->and($eye->woolMg)
         ->toEqualWithDelta((M_PI / 4) * 36 * 0.45 * 30 / sqrt(900 - 153), 0.15)
-        ->and($eye->wool)
+        ->and($eye->wool())
         ->toContain('14 mg each')
         ->and($eye->check)
         ->toContain('mirror')

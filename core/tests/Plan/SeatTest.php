@@ -310,7 +310,7 @@ it('never weighs less the farther out it sits, and by the cube of its size', fun
 it('is right on its card when it weighs what was made, not what was drawn', function () {
     $ledger = Ledger::of(balls(25, 24, 12, ['core' => 'none']), Densities::house());
     $check = PartCheck::of($ledger, 'hat', Measurement::of(50, 50, 50, $ledger->wool['hat']->finishedG()));
-    expect($check->gPerCm3)->toEqualWithDelta(0.15, 1e-6)->and($check->addG)->toBe(0.0);
+    expect($check->gPerCm3())->toEqualWithDelta(0.15, 1e-6)->and($check->addG)->toBe(0.0);
 });
 
 it('tells of what a picture shows in front and the round hides, by how much, until it is brought forwards', function () {

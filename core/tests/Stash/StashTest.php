@@ -29,7 +29,7 @@ describe('a wool as it is written down', function () {
         );
         expect($faults)
             ->toBe([])
-            ->and([$wool?->name, $wool?->colour?->toHex(), $wool?->preparation, $wool?->gramsLeft, $wool?->gPerM, $wool?->price])
+            ->and([$wool?->name, $wool?->colour?->toHex(), $wool?->preparation, $wool?->gramsLeft, $wool?->gPerM, $wool?->pack->price])
             ->toBe(['Teal', '#2f8f86', Preparation::Sliver, 12.5, 6.5, 4.2])
             ->and($wool?->material)
             ->toBe('wool')
@@ -45,13 +45,13 @@ describe('a wool as it is written down', function () {
             ->material->toBe('core-wool')
             ->gramsLeft->toBe(200_000.0)
             ->micron->toBe(80.0)
-            ->packG->toBe(50.5)
-            ->maker->toBe(str_repeat('m', 200))
+            ->pack->g->toBe(50.5)
+            ->pack->maker->toBe(str_repeat('m', 200))
             ->and(WoolEntry::of(['name' => 'A', 'micron' => '  ', 'price' => null], $faults))
             ->gramsLeft->toBe(0.0)
             ->micron->toBeNull()
-            ->price->toBeNull()
-            ->packG->toBeNull()
+            ->pack->price->toBeNull()
+            ->pack->g->toBeNull()
             ->colour->toBeNull();
         WoolEntry::of(['name' => str_repeat('ä', 121), 'gramsLeft' => 200_000.1, 'micron' => 7.9, 'hex' => ['#000000']], $faults);
         expect(array_keys($faults))->toBe(['name', 'gramsLeft', 'micron'])->and($faults['name'])->toContain(str_repeat('ä', 30).' ...');

@@ -70,7 +70,7 @@ final class FaceCommand extends Command
         }
         foreach ($details as $i => $detail) {
             $laying = Laying::of($figure, $detail, Surface::of($part->placements()[0], $detail->lie->side), $needles, Densities::house());
-            $this->line(sprintf('%d. %s%s', $i + 1, $detail->name, $laying->wool === '' ? '' : ': '.$laying->wool));
+            $this->line(sprintf('%d. %s%s', $i + 1, $detail->name, $laying->wool() === '' ? '' : ': '.$laying->wool()));
             foreach ($laying->marks as $mark) {
                 $this->line('   '.$mark);
             }

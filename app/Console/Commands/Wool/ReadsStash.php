@@ -57,7 +57,7 @@ trait ReadsStash
                 preparation: $w->preparation,
                 freeG: $w->gramsLeft,
                 gPerM: $w->gPerM ?? 0.0,
-                pricePerG: $w->price !== null && $w->packG !== null ? $w->price / $w->packG : 0.0,
+                pricePerG: $w->pack->pricePerG(),
             );
         }
 

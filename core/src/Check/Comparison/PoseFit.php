@@ -7,6 +7,7 @@ namespace Impa\Check\Comparison;
 use Impa\Check\Photo\Marks;
 use Impa\Check\Photo\PhotoGround;
 use Impa\Check\Photo\PhotoPose;
+use Impa\Check\Photo\SheetPlane;
 use Impa\Geometry\Homography;
 use Impa\Geometry\LeastSquares;
 use Impa\Raster\ConnectedComponents;
@@ -134,7 +135,7 @@ final readonly class PoseFit
         $seen = [PhotoGround::CELL * ($left + $right + 1) / 2, PhotoGround::CELL * ($low + $high + 1) / 2];
         if ($marks !== null) {
             $sheet = Homography::onto($marks->corners);
-            $pose = new PhotoPose(0.0, 0.0, 1.0, $turn, $middle, sheet: $sheet, marks: MarkerSheet::for($plan->box));
+            $pose = new PhotoPose(0.0, 0.0, 1.0, $turn, $middle, sheet: new SheetPlane($sheet, MarkerSheet::for($plan->box)));
             $axis = self::brought($pose, $middle, $this->middle());
             $pose = self::brought($pose, $middle, $seen);
 

@@ -15,6 +15,7 @@ use Impa\Material\Densities;
 use Impa\Shape\Size;
 use Impa\Wool\Grams;
 use Impa\Wool\Ledger\Ledger;
+use Impa\Wool\Ledger\PartWool;
 
 /**
  * A finished piece against the card of its part: how dense it came out, what is still to be felted in or added, whether it fits.
@@ -42,10 +43,8 @@ final readonly class PartCheck
     private function __construct(
         public Part $part,
         public Measurement $measured,
+        public PartWool $plan,
         public float $volumeCm3,
-        public float $gPerCm3,
-        public float $plannedGPerCm3,
-        public float $plannedG,
         public array $offMm,
         public float $feltInMm,
         public float $addG,
@@ -66,7 +65,7 @@ final readonly class PartCheck
         // What is hollow for the part it lies on is no more of it when it came out larger or smaller.
         $made = $plan->volumeCm3 / $part->solid->volumeCm3();
         $volume = $made * Choices::sized($figure, $key, $measured->size)->parts[$key]->solid->volumeCm3();
-        [$gPerCm3, $plannedGPerCm3] = [$measured->g / $volume, $plan->finishedG() / $plan->volumeCm3];
+        $dense = ($measured->g / $volume) / self::plannedDensity($plan);
         $off = self::off($measured->size, $part->solid->size());
         // Felted on to the planned size, it would be so dense; what is missing to the planned density then is missing wool.
         $missing = $plan->finishedG() - $measured->g;
@@ -77,21 +76,34 @@ final readonly class PartCheck
         return new self(
             part: $part,
             measured: $measured,
+            plan: $plan,
             volumeCm3: $volume,
-            gPerCm3: $gPerCm3,
-            plannedGPerCm3: $plannedGPerCm3,
-            plannedG: $plan->finishedG(),
             offMm: $off,
             feltInMm: $feltIn,
             addG: $add,
             says: [
-                ...self::sizes($off, $part, $feltIn, $gPerCm3 / $plannedGPerCm3),
-                ...self::weight($gPerCm3 / $plannedGPerCm3, $part, $add),
+                ...self::sizes($off, $part, $feltIn, $dense),
+                ...self::weight($dense, $part, $add),
                 ...self::pair($measured, $twin),
                 ...self::place($figure, $key, $measured->size),
                 ...self::standing($ledger, $key, $measured->size),
             ],
         );
+    }
+
+    public function gPerCm3(): float
+    {
+        return $this->measured->g / $this->volumeCm3;
+    }
+
+    public function plannedGPerCm3(): float
+    {
+        return self::plannedDensity($this->plan);
+    }
+
+    private static function plannedDensity(PartWool $plan): float
+    {
+        return $plan->finishedG() / $plan->volumeCm3;
     }
 
     /** What looks like a slipped digit, as a question; empty where nothing does. */
@@ -110,15 +122,15 @@ final readonly class PartCheck
         }
 
         return match (true) {
-            $this->gPerCm3 > Densities::FIBRE_G_PER_CM3 => sprintf(
+            $this->gPerCm3() > Densities::FIBRE_G_PER_CM3 => sprintf(
                 '%.1f g in %.1f cm³ is denser than wool itself: is that right?',
                 $this->measured->g,
                 $this->volumeCm3,
             ),
-            $this->gPerCm3 > 3 * $this->plannedGPerCm3 || $this->gPerCm3 < $this->plannedGPerCm3 / 3 => sprintf(
+            $this->gPerCm3() > 3 * $this->plannedGPerCm3() || $this->gPerCm3() < $this->plannedGPerCm3() / 3 => sprintf(
                 '%s, where about %s were to be expected at that size: is that right?',
                 Grams::text($this->measured->g),
-                Grams::text($this->volumeCm3 * $this->plannedGPerCm3),
+                Grams::text($this->volumeCm3 * $this->plannedGPerCm3()),
             ),
             default => '',
         };
@@ -134,10 +146,10 @@ final readonly class PartCheck
             'plannedMm' => self::lengths($this->part->solid->size()),
             'offMm' => ['w' => $this->offMm[0], 'h' => $this->offMm[1], 'd' => $this->offMm[2]],
             'g' => $this->measured->g,
-            'plannedG' => $this->plannedG,
+            'plannedG' => $this->plan->finishedG(),
             'cm3' => $this->volumeCm3,
-            'gPerCm3' => $this->gPerCm3,
-            'plannedGPerCm3' => $this->plannedGPerCm3,
+            'gPerCm3' => $this->gPerCm3(),
+            'plannedGPerCm3' => $this->plannedGPerCm3(),
             'feltInMm' => $this->feltInMm,
             'addG' => $this->addG,
             'says' => $this->says,

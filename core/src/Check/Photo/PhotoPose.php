@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace Impa\Check\Photo;
 
-use Impa\Geometry\Homography;
-use Impa\Render\Bench\MarkerSheet;
-
 /**
  * Where a place of the plan is seen on a photo: a similarity, onto the picture itself, or onto the marker sheet and from there by its
  * homography. What lies nearer to the camera is seen larger, and shifted where the camera looks from askew (parallax). Immutable.
@@ -32,8 +29,7 @@ final readonly class PhotoPose
         private array $middle,
         public array $parallax = [1 / self::AWAY_MM, 0.0, 0.0],
         private bool $isHeld = false,
-        private ?Homography $sheet = null,
-        private ?MarkerSheet $marks = null,
+        private ?SheetPlane $sheet = null,
     ) {
     }
 
@@ -60,9 +56,7 @@ final readonly class PhotoPose
         [$cos, $sin] = [cos($this->turn), sin($this->turn)];
         [$x, $y] = [$this->x + $this->scale * ($u * $cos - $v * $sin), $this->y + $this->scale * ($u * $sin + $v * $cos)];
 
-        return $this->sheet === null || $this->marks === null
-            ? [$x, -$y]
-            : $this->sheet->at(0.5 + $x / $this->marks->wideMm, 0.5 - $y / $this->marks->highMm);
+        return $this->sheet === null ? [$x, -$y] : $this->sheet->at($x, $y);
     }
 
     /** Pixels to a mm about a place, at the figure's back. */
@@ -87,7 +81,6 @@ final readonly class PhotoPose
             $this->parallax,
             $this->isHeld,
             $this->sheet,
-            $this->marks,
         );
     }
 
@@ -118,6 +111,6 @@ final readonly class PhotoPose
     /** @param  Vec3  $parallax */
     private function with(float $scale, array $parallax, bool $isHeld): self
     {
-        return new self($this->x, $this->y, $scale, $this->turn, $this->middle, $parallax, $isHeld, $this->sheet, $this->marks);
+        return new self($this->x, $this->y, $scale, $this->turn, $this->middle, $parallax, $isHeld, $this->sheet);
     }
 }

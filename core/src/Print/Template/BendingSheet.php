@@ -96,12 +96,12 @@ final class BendingSheet
                 $wire->material->word(),
                 $wire->gaugeMm,
                 WireAdvice::cut($wire),
-                $wire->doubled ? ', doubled and twisted' : '',
+                $wire->made->doubled ? ', doubled and twisted' : '',
             ),
             sprintf(
                 'Turn back %.0f mm at both ends%s.',
                 WireMaterial::FOLD_BACK_MM,
-                $wire->endLoopMm > 0.0 ? sprintf('; a loop %.0f mm across at its end', $wire->endLoopMm) : '',
+                $wire->made->endLoopMm > 0.0 ? sprintf('; a loop %.0f mm across at its end', $wire->made->endLoopMm) : '',
             ),
         ];
         $svg = sprintf(
@@ -116,13 +116,13 @@ final class BendingSheet
                 Page::number($py),
             );
         }
-        if ($wire->endLoopMm > 0.0) {
+        if ($wire->made->endLoopMm > 0.0) {
             [$px, $py] = $points[count($points) - 1];
             $svg .= sprintf(
                 '<circle cx="%s" cy="%s" r="%s" fill="none" stroke="#3a2a20" stroke-width="0.4" stroke-dasharray="1.5 1"/>',
                 Page::number($px),
                 Page::number($py),
-                Page::number($wire->endLoopMm / 2),
+                Page::number($wire->made->endLoopMm / 2),
             );
         }
         foreach ($words as $i => $line) {

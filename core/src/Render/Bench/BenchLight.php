@@ -20,13 +20,8 @@ final readonly class BenchLight
     ];
 
     /**
-     * @param  float  $fromDeg  where the light comes from, from the right of the picture anticlockwise
-     * @param  float  $highDeg  and how high it stands above the bench
-     * @param  float  $shading  how much darker the skin is that looks away from it, 0 to 1
-     * @param  bool  $isHard  a small lamp, else a window
      * @param  float  $shadow  how much darker the ground is in the figure's shadow, 0 to 1
      * @param  float  $contact  and right beside what lies on it
-     * @param  Rgb3  $gains  what the light does to red, green and blue
      * @param  float  $corners  how much darker the corners are
      * @param  int  $blur  rounds of blur besides the lens's usual one
      * @param  'paper'|'folds'|'wood'|'cloth'  $ground
@@ -34,13 +29,9 @@ final readonly class BenchLight
      */
     private function __construct(
         public string $kind,
-        public float $fromDeg,
-        public float $highDeg,
-        public float $shading,
-        public bool $isHard,
+        public Lamp $lamp,
         public float $shadow,
         public float $contact,
-        public array $gains,
         public float $corners,
         public int $blur,
         public string $ground,
@@ -65,16 +56,19 @@ final readonly class BenchLight
 
         return new self(
             kind: $kind,
-            fromDeg: $between(0.0, 360.0),
-            highDeg: $kind === 'hard' ? $between(35.0, 55.0) : $between(40.0, 65.0),
-            shading: match ($kind) {
-                'even' => 0.0,
-                'soft' => $between(0.1, 0.2),
-                'side' => $between(0.24, 0.32),
-                'strong' => $between(0.35, 0.45),
-                default => $isShaded ? $between(0.08, 0.18) : 0.05,
-            },
-            isHard: in_array($kind, ['hard', 'strong'], true),
+            lamp: new Lamp(
+                fromDeg: $between(0.0, 360.0),
+                highDeg: $kind === 'hard' ? $between(35.0, 55.0) : $between(40.0, 65.0),
+                shading: match ($kind) {
+                    'even' => 0.0,
+                    'soft' => $between(0.1, 0.2),
+                    'side' => $between(0.24, 0.32),
+                    'strong' => $between(0.35, 0.45),
+                    default => $isShaded ? $between(0.08, 0.18) : 0.05,
+                },
+                isHard: in_array($kind, ['hard', 'strong'], true),
+                gains: $kind === 'cast' ? [1 + 0.14 * $warm, 1.0, 1 - 0.18 * $warm] : [1.0, 1.0, 1.0],
+            ),
             shadow: match ($kind) {
                 'shadow' => $between(0.12, 0.25),
                 'hard' => $between(0.25, 0.45),
@@ -82,7 +76,6 @@ final readonly class BenchLight
                 default => 0.0,
             },
             contact: $kind === 'even' ? 0.0 : $between(0.05, 0.15),
-            gains: $kind === 'cast' ? [1 + 0.14 * $warm, 1.0, 1 - 0.18 * $warm] : [1.0, 1.0, 1.0],
             corners: $kind === 'corners' ? $between(0.2, 0.35) : 0.0,
             blur: $kind === 'unsharp' ? $random->getInt(4, 8) : 0,
             ground: match ($kind) {
@@ -96,34 +89,9 @@ final readonly class BenchLight
         );
     }
 
-    /**
-     * A way in the picture, and its height above it.
-     *
-     * @return Vec3 of length 1, towards the light
-     */
-    public function towards(): array
-    {
-        [$from, $high] = [deg2rad($this->fromDeg), deg2rad($this->highDeg)];
-
-        return [cos($from) * cos($high), sin($from) * cos($high), sin($high)];
-    }
-
-    /**
-     * How bright skin is that looks this way, 1 where it looks at the light. A window lights round the form, a lamp does not.
-     *
-     * @param  Vec3  $normal  of length 1
-     */
-    public function on(array $normal): float
-    {
-        [$x, $y, $z] = $this->towards();
-        $lit = $normal[0] * $x + $normal[1] * $y + $normal[2] * $z;
-
-        return 1 - $this->shading * (1 - ($this->isHard ? max(0.0, $lit) : 0.5 + 0.5 * $lit));
-    }
-
     /** @return array<string, mixed> what is true of the photo */
     public function document(): array
     {
-        return get_object_vars($this);
+        return [...get_object_vars($this), 'lamp' => get_object_vars($this->lamp)];
     }
 }

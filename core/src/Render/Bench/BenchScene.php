@@ -59,7 +59,7 @@ final readonly class BenchScene
         $labels = self::grid($width, $height);
         $shadow = self::grid($width, $height);
         $contact = self::grid($width, $height);
-        [$lx, $ly, $lz] = $this->light->towards();
+        [$lx, $ly, $lz] = $this->light->lamp->towards();
         foreach ($pieces as $i => $layer) {
             $high = max(0.0, $layer->towardsMm($side) - $backMm);
             self::fill($labels, $layer->loops[0], $i + 1, $high, $seen);
@@ -70,7 +70,7 @@ final readonly class BenchScene
                 self::fill($shadow, $moved, 0xFFFFFF, 0.0, $seen);
             }
         }
-        for ($i = 0; $i < ($this->light->isHard ? 1 : 12); $i++) {
+        for ($i = 0; $i < ($this->light->lamp->isHard ? 1 : 12); $i++) {
             imagefilter($shadow, IMG_FILTER_GAUSSIAN_BLUR);
         }
         for ($i = 0; $i < 10; $i++) {
@@ -83,7 +83,7 @@ final readonly class BenchScene
                 $factor = $label === 0
                     ? 1 - $this->light->shadow * (imagecolorat($shadow, $x, $y) & 255) / 255
                         - $this->light->contact * (imagecolorat($contact, $x, $y) & 255) / 255
-                    : $this->light->on(self::normal($pieces[$label - 1], $side, $from($x * self::COARSE, $y * self::COARSE)));
+                    : $this->light->lamp->on(self::normal($pieces[$label - 1], $side, $from($x * self::COARSE, $y * self::COARSE)));
                 $grey = (int) max(0, min(255, round(self::GREY * $factor)));
                 imagesetpixel($map, $x, $y, $grey << 16 | $grey << 8 | $grey);
             }
@@ -134,7 +134,7 @@ final readonly class BenchScene
         imagecopyresampled(
             $fine, $map, 0, 0, 0, 0, imagesx($map) * self::COARSE, imagesy($map) * self::COARSE, imagesx($map), imagesy($map),
         );
-        [$red, $green, $blue] = $this->light->gains;
+        [$red, $green, $blue] = $this->light->lamp->gains;
         $corner = ($width ** 2 + $height ** 2) / 4;
         for ($y = 0; $y < $height; $y++) {
             for ($x = 0; $x < $width; $x++) {

@@ -16,6 +16,12 @@ final readonly class Samples
     /** What lies beyond the samples is looked at in so many rows and columns. */
     private const BEYOND = 9;
 
+    /** @var list<int> per row, how many of the blob lie before each column, and after the last (running sums) */
+    private array $blobBefore;
+
+    /** @var list<int> the same of the ground */
+    private array $groundBefore;
+
     /**
      * @param  list<float>  $x  pixels
      * @param  list<float>  $y  pixels, up
@@ -24,8 +30,6 @@ final readonly class Samples
      * @param  int  $across  how many in a row
      * @param  float  $cellPx  area that each stands for
      * @param  list<int>  $map  region per pixel, -1 for the ground
-     * @param  list<int>  $blobBefore  per row, how many of the blob lie before each column, and after the last (running sums)
-     * @param  list<int>  $groundBefore  the same of the ground
      */
     private function __construct(
         public array $x,
@@ -36,9 +40,9 @@ final readonly class Samples
         private float $cellPx,
         private array $map,
         private int $mapWidth,
-        private array $blobBefore,
-        private array $groundBefore,
     ) {
+        $this->blobBefore = self::before($seen, $across, 1);
+        $this->groundBefore = self::before($seen, $across, 0);
     }
 
     /**
@@ -83,8 +87,6 @@ final readonly class Samples
             cellPx: ($w * $h) / ($columns * $rows),
             map: $map,
             mapWidth: $blob->width,
-            blobBefore: self::before($seen, $columns, 1),
-            groundBefore: self::before($seen, $columns, 0),
         );
     }
 
@@ -102,8 +104,6 @@ final readonly class Samples
             cellPx: $this->cellPx,
             map: [],
             mapWidth: $this->mapWidth,
-            blobBefore: self::before($seen, $this->across, 1),
-            groundBefore: self::before($seen, $this->across, 0),
         );
     }
 

@@ -98,9 +98,9 @@ final readonly class StashTable
                     self::number($w->gramsLeft),
                     self::number($w->micron),
                     self::number($w->gPerM),
-                    self::number($w->price),
-                    self::number($w->packG),
-                    $w->maker,
+                    self::number($w->pack->price),
+                    self::number($w->pack->g),
+                    $w->pack->maker,
                 ]),
             );
         }

@@ -32,9 +32,7 @@ final readonly class WoolEntry
         public float $gramsLeft,
         public ?float $micron,
         public ?float $gPerM,
-        public ?float $price,
-        public ?float $packG,
-        public string $maker,
+        public Pack $pack,
     ) {
     }
 
@@ -97,9 +95,7 @@ final readonly class WoolEntry
             gramsLeft: $numbers['gramsLeft'] ?? 0.0,
             micron: $numbers['micron'] ?? null,
             gPerM: $numbers['gPerM'] ?? null,
-            price: $numbers['price'] ?? null,
-            packG: $numbers['packG'] ?? null,
-            maker: mb_substr($text('maker'), 0, 200),
+            pack: new Pack($numbers['price'] ?? null, $numbers['packG'] ?? null, mb_substr($text('maker'), 0, 200)),
         );
     }
 
