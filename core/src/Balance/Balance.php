@@ -55,7 +55,7 @@ final readonly class Balance
         foreach ($ledger->lines as $line) {
             // Details weigh milligrams: they count where their part's middle is.
             if ($line->purpose === Purpose::Detail) {
-                $onPart[$line->part] = ($onPart[$line->part] ?? 0.0) + $line->allG() / $figure->parts[$line->part]->count();
+                $onPart[$line->for->part] = ($onPart[$line->for->part] ?? 0.0) + $line->allG() / $figure->parts[$line->for->part]->count();
             }
         }
         foreach ($figure->details as $detail) {

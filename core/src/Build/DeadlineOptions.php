@@ -63,7 +63,7 @@ final class DeadlineOptions
         $steps = Steps::of($figure === $ledger->figure ? $ledger : Ledger::of($figure, $ledger->densities), $pace, $needles);
         $left = array_filter(Work::paced($steps, $pace), static fn (Step $s): bool => ! in_array($s->key, $done, true));
 
-        return array_sum(array_map(static fn (Step $s): float => $s->minutes, $left));
+        return array_sum(array_map(static fn (Step $s): float => $s->time->minutes, $left));
     }
 
     /**
@@ -75,7 +75,7 @@ final class DeadlineOptions
         $begun = [];
         foreach ($work->steps as $step) {
             if ($step->kind->makesPiece() && in_array($step->key, $done, true)) {
-                $begun[$step->part] = true;
+                $begun[$step->about->part] = true;
             }
         }
 

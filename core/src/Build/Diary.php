@@ -69,7 +69,9 @@ final class Diary
         }
         $planned = [];
         foreach ($work->steps as $step) {
-            $planned[] = ['key' => $step->key, 'title' => $step->title, 'planned' => $step->minutes, 'done' => $done[$step->key] ?? 0.0];
+            $planned[] = [
+                'key' => $step->key, 'title' => $step->title, 'planned' => $step->time->minutes, 'done' => $done[$step->key] ?? 0.0,
+            ];
             unset($done[$step->key]);
         }
         // Work at a step that the plan no longer has was done all the same.

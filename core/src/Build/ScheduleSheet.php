@@ -31,7 +31,7 @@ final class ScheduleSheet
         $work = $all->left($done);
         $schedule = Schedule::of($work->steps, $sittingMinutes);
         $beginnings = $evenings->beginnings(count($schedule->sittings));
-        [$low, , $high] = $work->pace->spread(array_map(static fn (Step $s): array => [$s->kind->value, $s->minutes], $work->steps));
+        [$low, , $high] = $work->pace->spread(array_map(static fn (Step $s): array => [$s->kind->value, $s->time->minutes], $work->steps));
         $missing = max(0, count($schedule->sittings) - $evenings->sittingsInTime());
         $sittings = $drying = [];
         foreach ($schedule->sittings as $i => $sitting) {

@@ -25,7 +25,7 @@ final class StepsSheet
     {
         $portions = [];
         foreach (Portions::of($work->ledger) as $portion) {
-            $portions[$portion->line->part.' '.$portion->line->purpose->value] = $portion;
+            $portions[$portion->line->for->part.' '.$portion->line->purpose->value] = $portion;
         }
 
         return [
@@ -43,9 +43,9 @@ final class StepsSheet
      */
     private static function step(Step $step, Work $work, array $portions): array
     {
-        [$low, , $high] = $work->pace->spread([[$step->kind->value, $step->minutes]]);
+        [$low, , $high] = $work->pace->spread([[$step->kind->value, $step->time->minutes]]);
         $because = [];
-        foreach ($step->because as $after => $text) {
+        foreach ($step->order->because as $after => $text) {
             $because[] = ['after' => $after, 'text' => $text];
         }
 
@@ -55,26 +55,26 @@ final class StepsSheet
             'stage' => $step->kind->stage()->value,
             'title' => $step->title,
             'text' => $step->text,
-            'part' => $step->part,
-            'detail' => $step->detail,
-            'after' => $step->after,
+            'part' => $step->about->part,
+            'detail' => $step->about->detail,
+            'after' => $step->order->after,
             'because' => $because,
             'tight' => $work->tight[$step->key] ?? null,
             'amiss' => $work->amiss($step),
-            'minutes' => $step->minutes,
+            'minutes' => $step->time->minutes,
             'lowMinutes' => $low,
             'highMinutes' => $high,
-            'waitMinutes' => $step->waitMinutes,
+            'waitMinutes' => $step->time->waitMinutes,
             'canBePutDown' => Schedule::canBeCut($step),
-            'needle' => $step->needle === null ? null : self::needle($step->needle, $work->pace->stabs($step->minutes)),
+            'needle' => $step->uses->needle === null ? null : self::needle($step->uses->needle, $work->pace->stabs($step->time->minutes)),
             'pad' => Hints::pad($step, $work->ledger->figure),
             'weigh' => array_map(
-                static fn (LedgerLine $l): array => self::weigh($l, $work, $portions[$l->part.' '.$l->purpose->value] ?? null),
-                $step->weighings,
+                static fn (LedgerLine $l): array => self::weigh($l, $work, $portions[$l->for->part.' '.$l->purpose->value] ?? null),
+                $step->uses->weighings,
             ),
-            'mix' => $step->mix?->document(),
-            'wantedG' => $wanted = $step->mix->g
-                ?? array_sum(array_map(static fn (LedgerLine $l): float => $l->allG(), $step->weighings)),
+            'mix' => $step->uses->mix?->document(),
+            'wantedG' => $wanted = $step->uses->mix->g
+                ?? array_sum(array_map(static fn (LedgerLine $l): float => $l->allG(), $step->uses->weighings)),
             'withinG' => Grams::withinG($wanted),
             'look' => Hints::look($step),
             'measureMm' => self::measure($step, $work),
@@ -104,10 +104,10 @@ final class StepsSheet
     private static function weigh(LedgerLine $line, Work $work, ?Portion $portion): array
     {
         return [
-            'part' => $line->part,
+            'part' => $line->for->part,
             'material' => $line->material,
-            'colour' => $line->colour === '' ? null : $line->colour,
-            'name' => WoolWords::name($line->material, $line->colour, $work->ledger->figure),
+            'colour' => $line->for->colour === '' ? null : $line->for->colour,
+            'name' => WoolWords::name($line->material, $line->for->colour, $work->ledger->figure),
             'isCut' => $line->isCut(),
             'g' => $line->g,
             'pieces' => $line->pieces,
@@ -119,9 +119,9 @@ final class StepsSheet
     /** @return ?array{w: float, h: float, d: float} what the piece measures when the step is done; null where it makes none */
     private static function measure(Step $step, Work $work): ?array
     {
-        $part = $work->ledger->figure->parts[$step->part] ?? null;
+        $part = $work->ledger->figure->parts[$step->about->part] ?? null;
         $size = match ($step->kind) {
-            StepKind::Core => $work->ledger->wool[$step->part]->inside?->size(),
+            StepKind::Core => $work->ledger->wool[$step->about->part]->inside?->size(),
             StepKind::Cover, StepKind::Felt, StepKind::Compare => $part?->solid->size(),
             default => null,
         };

@@ -86,7 +86,7 @@ final readonly class Work
         $steps = [];
         foreach ($this->steps as $step) {
             if (! isset($isDone[$step->key])) {
-                $after = array_filter($step->after, static fn (string $key): bool => ! isset($isDone[$key]));
+                $after = array_filter($step->order->after, static fn (string $key): bool => ! isset($isDone[$key]));
                 $steps[] = $step->following(array_values($after));
             }
         }
@@ -101,15 +101,21 @@ final readonly class Work
             return null;
         }
         $parts = $this->ledger->figure->parts;
-        $gap = Gap::of($this->ledger->figure, $parts[$step->part]);
+        $gap = Gap::of($this->ledger->figure, $parts[$step->about->part]);
 
-        return $gap > 0.0 ? Hints::floats($parts[$step->part], $parts[$parts[$step->part]->join->to], $gap) : null;
+        return $gap > 0.0 ? Hints::floats($parts[$step->about->part], $parts[$parts[$step->about->part]->join->to], $gap) : null;
     }
 
     /** Whether any of it is of that kind. */
     public function has(StepKind $kind): bool
     {
         return in_array($kind, array_column($this->steps, 'kind'), true);
+    }
+
+    /** @return array<string, float> minutes of work of each step, by its key, in order */
+    public function minutes(): array
+    {
+        return array_map(static fn (Step $step): float => $step->time->minutes, array_column($this->steps, null, 'key'));
     }
 
     /** @return list<string> keys of the steps in order */
@@ -145,7 +151,7 @@ final readonly class Work
     {
         $needs = new DependencyGraph(array_map(static fn (Step $s): string => $s->key, $steps));
         foreach ($steps as $step) {
-            foreach ($step->after as $before) {
+            foreach ($step->order->after as $before) {
                 $needs->add($before, $step->key);
             }
         }

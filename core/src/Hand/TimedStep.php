@@ -29,7 +29,7 @@ final readonly class TimedStep
             $step->kind->value,
             $step->title.', '.$work->ledger->figure->name,
             $minutes,
-            $step->minutes / $work->pace->factor($step->kind->value),
+            $step->time->minutes / $work->pace->factor($step->kind->value),
             $work->ledger->figure->name,
         );
     }

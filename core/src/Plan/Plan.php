@@ -85,7 +85,7 @@ final readonly class Plan
     /** @param  list<Step>  $steps */
     private static function minutes(array $steps): float
     {
-        return array_sum(array_map(static fn (Step $s): float => $s->minutes, $steps));
+        return array_sum(array_map(static fn (Step $s): float => $s->time->minutes, $steps));
     }
 
     /** @return array<string, DetailPlan> */
@@ -161,8 +161,8 @@ final readonly class Plan
     {
         $minutes = [];
         foreach ($steps as $step) {
-            if ($step->detail === '' && $step->part !== '') {
-                $minutes[$step->part] = ($minutes[$step->part] ?? 0.0) + $step->minutes;
+            if ($step->about->detail === '' && $step->about->part !== '') {
+                $minutes[$step->about->part] = ($minutes[$step->about->part] ?? 0.0) + $step->time->minutes;
             }
         }
         $parts = [];
@@ -215,22 +215,22 @@ final readonly class Plan
             'key' => $step->key,
             'kind' => $step->kind->value,
             'title' => $step->title,
-            'part' => $step->part,
-            'detail' => $step->detail,
-            'after' => $step->after,
-            'minutes' => $step->minutes,
-            'waitMinutes' => $step->waitMinutes,
-            'needle' => $step->needle === null
+            'part' => $step->about->part,
+            'detail' => $step->about->detail,
+            'after' => $step->order->after,
+            'minutes' => $step->time->minutes,
+            'waitMinutes' => $step->time->waitMinutes,
+            'needle' => $step->uses->needle === null
                     ? null
-                    : ['gauge' => $step->needle->gauge, 'holder' => $step->needle->holder, 'stab' => $step->needle->stab],
+                    : ['gauge' => $step->uses->needle->gauge, 'holder' => $step->uses->needle->holder, 'stab' => $step->uses->needle->stab],
             'weigh' => array_map(
                 static fn (LedgerLine $w): array => [
                     'material' => $w->material,
-                    'colour' => $w->colour === '' ? null : $w->colour,
+                    'colour' => $w->for->colour === '' ? null : $w->for->colour,
                     'g' => $w->g,
                     'pieces' => $w->pieces,
                 ],
-                $step->weighings,
+                $step->uses->weighings,
             ),
             'text' => $step->text,
         ];

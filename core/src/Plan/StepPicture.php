@@ -53,7 +53,7 @@ final readonly class StepPicture
         return match ($step->kind) {
             StepKind::Mix => TablePicture::mixed($picture->figure, $step),
             StepKind::Portion => TablePicture::portions($work, $step),
-            StepKind::Compare => TablePicture::compared($picture->figure, $picture->figure->parts[$step->part]),
+            StepKind::Compare => TablePicture::compared($picture->figure, $picture->figure->parts[$step->about->part]),
             StepKind::Inspect => TablePicture::turned($picture->figure),
             default => $picture->working(),
         };
@@ -62,10 +62,10 @@ final readonly class StepPicture
     /** The side from which the place is seen best. */
     private static function side(Figure $figure, Step $step): Side
     {
-        if ($step->detail !== '') {
-            return $figure->details[$step->detail]->lie->side;
+        if ($step->about->detail !== '') {
+            return $figure->details[$step->about->detail]->lie->side;
         }
-        $part = $figure->parts[$step->part] ?? null;
+        $part = $figure->parts[$step->about->part] ?? null;
         $isJoining = $step->kind->joins();
         // A layer is laid on what lies under it, joined or not: that is seen from the front.
         if (! $isJoining || $part === null || ! $part->isJoined()) {
@@ -87,7 +87,7 @@ final readonly class StepPicture
                 $details[substr($key, strlen('detail:'))] = true;
             }
         }
-        $part = $this->figure->parts[$this->step->part] ?? null;
+        $part = $this->figure->parts[$this->step->about->part] ?? null;
         if ($part === null) {
             return WorkPicture::of($this->figure, $this->from, $states, $details, arrows: $this->brushing());
         }
@@ -97,7 +97,7 @@ final readonly class StepPicture
             $this->from,
             $states,
             $details,
-            lit: $this->step->detail,
+            lit: $this->step->about->detail,
             onTop: count($this->together($this->before())) > 1 || $this->isPutOn() ? '' : $part->key,
             arrows: $this->arrows($part),
             about: $this->about($part),
@@ -131,7 +131,7 @@ final readonly class StepPicture
         $together = $this->together($done);
         $states = [];
         foreach ($this->figure->parts as $key => $part) {
-            $isNow = $key === $this->step->part;
+            $isNow = $key === $this->step->about->part;
             $isMade = isset($done['cover:'.$key]) || ($isNow && ! in_array($this->step->kind, self::BEFORE_COVER, true));
             $isOn = isset($together[$key]);
             $state = match (true) {
@@ -156,9 +156,9 @@ final readonly class StepPicture
      */
     private function together(array $done): array
     {
-        $together = [$this->step->part !== '' ? $this->step->part : (string) array_key_first($this->figure->parts) => true];
+        $together = [$this->step->about->part !== '' ? $this->step->about->part : (string) array_key_first($this->figure->parts) => true];
         if ($this->isPutOn()) {
-            $together[$this->figure->parts[$this->step->part]->join->to] = true;
+            $together[$this->figure->parts[$this->step->about->part]->join->to] = true;
         }
         do {
             $before = count($together);
@@ -202,7 +202,7 @@ final readonly class StepPicture
     /** @return list<Arrow> to the rim of every piece of the detail */
     private function roundDetail(float $partMm): array
     {
-        $detail = $this->figure->details[$this->step->detail];
+        $detail = $this->figure->details[$this->step->about->detail];
         $arrows = [];
         $placement = $this->figure->parts[$detail->on]->placements()[0];
         [$right, $up] = $this->from->see(...$placement->at);

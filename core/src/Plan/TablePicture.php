@@ -27,9 +27,9 @@ final class TablePicture
             $svg .= sprintf('<circle cx="%s" cy="0" r="%s" %s/>', WorkPicture::mm($x + $r), WorkPicture::mm($r), $paint);
             $x += 2 * $r;
         };
-        $side = static fn (float $g): float => 10.0 * ($g / max(1e-9, $step->mix->g ?? 0.0)) ** (1 / 3);
+        $side = static fn (float $g): float => 10.0 * ($g / max(1e-9, $step->uses->mix->g ?? 0.0)) ** (1 / 3);
         // The stash knows what each looks like, the figure only what they become.
-        foreach ($step->mix->wools ?? [] as $wool) {
+        foreach ($step->uses->mix->wools ?? [] as $wool) {
             $heap($side($wool['g']), 'fill="#fffdf7" stroke="#3a2a20" stroke-width="0.4" stroke-dasharray="1.6 1"');
             $x += 2.0;
         }
@@ -38,7 +38,7 @@ final class TablePicture
             WorkPicture::mm($x + 1.0),
         );
         $x += 10.0;
-        $heap(10.0, sprintf('fill="%s" stroke="#3a2a20" stroke-width="0.4"', $figure->colours[$step->colour]->srgb->toHex()));
+        $heap(10.0, sprintf('fill="%s" stroke="#3a2a20" stroke-width="0.4"', $figure->colours[$step->about->colour]->srgb->toHex()));
 
         return WorkPicture::framed($svg, Box::around([[0.0, 10.0], [$x, -10.0]]));
     }
@@ -48,12 +48,12 @@ final class TablePicture
     {
         $svg = '';
         [$y, $right] = [0.0, 1.0];
-        foreach ($step->weighings as $line) {
-            $loose = $work->ledger->wool[$line->part]->loose();
+        foreach ($step->uses->weighings as $line) {
+            $loose = $work->ledger->wool[$line->for->part]->loose();
             // A cover is a thin heap; what it goes round is left out.
             $share = self::share($line, $work);
             [$w, $h] = [$loose->widthMm * $share, $loose->heightMm * $share];
-            $hex = $line->colour === '' ? '#efe6d2' : $work->ledger->figure->colours[$line->colour]->srgb->toHex();
+            $hex = $line->for->colour === '' ? '#efe6d2' : $work->ledger->figure->colours[$line->for->colour]->srgb->toHex();
             for ($i = 0; $i < $line->pieces; $i++) {
                 $svg .= sprintf(
                     '<ellipse cx="%s" cy="%s" rx="%s" ry="%s" fill="%s" stroke="#3a2a20" stroke-width="0.4"/>',
@@ -74,7 +74,7 @@ final class TablePicture
     /** The side of a heap of one line's wool, as a share of that of all the wool of its part. */
     private static function share(LedgerLine $line, Work $work): float
     {
-        $all = array_sum(array_map(static fn (LedgerLine $l): float => $l->g, $work->ledger->ofPart($line->part)));
+        $all = array_sum(array_map(static fn (LedgerLine $l): float => $l->g, $work->ledger->ofPart($line->for->part)));
 
         return $all > 0.0 ? ($line->g / $all) ** (1 / 3) : 1.0;
     }

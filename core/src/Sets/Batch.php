@@ -7,6 +7,9 @@ namespace Impa\Sets;
 use Impa\Build\Schedule\Schedule;
 use Impa\Build\Schedule\ScheduleRefused;
 use Impa\Build\Steps\Step;
+use Impa\Build\Steps\StepOrder;
+use Impa\Build\Steps\StepTime;
+use Impa\Build\Steps\StepUses;
 use Impa\Build\Work;
 use SplMinHeap;
 
@@ -36,8 +39,8 @@ final readonly class Batch
         foreach ($works as $i => $work) {
             $own = [];
             foreach ($work->steps as $step) {
-                $isByColour = $step->colour !== '' && in_array($step->kind->value, self::BY_COLOUR, true);
-                $hex = $isByColour ? $set->members[$i]->figure->colours[$step->colour]->srgb->toHex() : '';
+                $isByColour = $step->about->colour !== '' && in_array($step->kind->value, self::BY_COLOUR, true);
+                $hex = $isByColour ? $set->members[$i]->figure->colours[$step->about->colour]->srgb->toHex() : '';
                 $own[] = [$step, $i, $hex];
                 $ranks[$i.' '.$step->key] = self::rank($set, $step, $i, $hex);
             }
@@ -60,7 +63,7 @@ final readonly class Batch
     {
         $hands = 0.0;
         foreach ($this->steps as [$step, $i]) {
-            $hands += $this->set->members[$i]->count * $step->minutes;
+            $hands += $this->set->members[$i]->count * $step->time->minutes;
         }
 
         return $hands + self::LAYING_READY * self::changes($this->steps);
@@ -82,8 +85,8 @@ final readonly class Batch
                 'title' => $step->title,
                 'kind' => $step->kind->value,
                 'hex' => $hex === '' ? null : $hex,
-                'gauge' => $step->needle?->gauge,
-                'minutes' => array_sum(array_map(static fn (array $s, int $count): float => $count * $s[0]->minutes, $like, $counts)),
+                'gauge' => $step->uses->needle?->gauge,
+                'minutes' => array_sum(array_map(static fn (array $s, int $count): float => $count * $s[0]->time->minutes, $like, $counts)),
                 'pieces' => array_sum($counts),
                 'members' => array_values(array_unique($members)),
             ];
@@ -124,8 +127,8 @@ final readonly class Batch
             $minutes = self::LAYING_READY;
             foreach ($like as [$step, $i]) {
                 $rowOf[$i.' '.$step->key] = $row;
-                $minutes += $this->set->members[$i]->count * $step->minutes;
-                foreach ($step->after as $key) {
+                $minutes += $this->set->members[$i]->count * $step->time->minutes;
+                foreach ($step->order->after as $key) {
                     $after[$rowOf[$i.' '.$key] ?? $row] = true;
                 }
             }
@@ -135,11 +138,10 @@ final readonly class Batch
                 key: 'row:'.$row,
                 kind: $first->kind,
                 title: $first->title,
-                minutes: $minutes,
                 text: $first->text,
-                after: array_map(static fn (int $before): string => 'row:'.$before, array_keys($after)),
-                waitMinutes: max(array_map(static fn (array $s): float => $s[0]->waitMinutes, $like)),
-                needle: $first->needle,
+                time: new StepTime($minutes, max(array_map(static fn (array $s): float => $s[0]->time->waitMinutes, $like))),
+                order: new StepOrder(array_map(static fn (int $before): string => 'row:'.$before, array_keys($after))),
+                uses: new StepUses($first->uses->needle),
             );
         }
 
@@ -169,22 +171,22 @@ final readonly class Batch
     {
         [$step, , $hex] = $one;
 
-        return [$step->title, $step->kind, $hex, $step->needle?->gauge];
+        return [$step->title, $step->kind, $hex, $step->uses->needle?->gauge];
     }
 
     /** @return list<int|float|string> what comes first is the least */
     private static function rank(FigureSet $set, Step $step, int $member, string $hex): array
     {
-        $detail = $set->members[$member]->figure->details[$step->detail] ?? null;
+        $detail = $set->members[$member]->figure->details[$step->about->detail] ?? null;
 
         return [
             $step->kind->phase(),
             // What lies on another detail comes after all of those.
             $detail->lie->layer ?? 0,
-            $hex !== '' ? -round($set->members[$member]->figure->colours[$step->colour]->srgb->lab()->l, 1) : 0.0,
+            $hex !== '' ? -round($set->members[$member]->figure->colours[$step->about->colour]->srgb->lab()->l, 1) : 0.0,
             $hex,
             $step->title,
-            $step->needle->gauge ?? 0,
+            $step->uses->needle->gauge ?? 0,
             $member,
         ];
     }
@@ -203,7 +205,7 @@ final readonly class Batch
         /** @var SplMinHeap<array{int, int}> $free */
         $free = new SplMinHeap;
         foreach ($steps as $k => [$step, $i]) {
-            $needed = array_filter($step->after, static fn (string $key): bool => isset($place[$i.' '.$key]));
+            $needed = array_filter($step->order->after, static fn (string $key): bool => isset($place[$i.' '.$key]));
             $waiting[$k] = count($needed);
             foreach ($needed as $key) {
                 $next[$i.' '.$key][] = $k;
@@ -229,7 +231,7 @@ final readonly class Batch
     /** @param  list<array{Step, int, string}>  $steps */
     private static function hands(array $steps): float
     {
-        return array_sum(array_map(static fn (array $s): float => $s[0]->minutes, $steps));
+        return array_sum(array_map(static fn (array $s): float => $s[0]->time->minutes, $steps));
     }
 
     /**
@@ -242,7 +244,7 @@ final readonly class Batch
         $changes = 0;
         $last = null;
         foreach ($steps as [$step, , $hex]) {
-            $is = [$step->kind->phase(), $hex, $step->needle?->gauge];
+            $is = [$step->kind->phase(), $hex, $step->uses->needle?->gauge];
             $changes += (int) ($is !== $last);
             $last = $is;
         }

@@ -135,8 +135,8 @@ final readonly class Kit
     {
         $minutes = [];
         foreach ($this->work->steps as $step) {
-            if ($step->needle !== null) {
-                $minutes[$step->needle->gauge] = ($minutes[$step->needle->gauge] ?? 0.0) + $step->minutes;
+            if ($step->uses->needle !== null) {
+                $minutes[$step->uses->needle->gauge] = ($minutes[$step->uses->needle->gauge] ?? 0.0) + $step->time->minutes;
             }
         }
         arsort($minutes);
@@ -221,7 +221,7 @@ final readonly class Kit
     {
         $steps = array_filter($this->work->steps, static fn (Step $s): bool => $s->kind->stage() === $stage);
 
-        return array_sum(array_map(static fn (Step $s): float => $s->minutes, $steps));
+        return array_sum(array_map(static fn (Step $s): float => $s->time->minutes, $steps));
     }
 
     public function note(): string

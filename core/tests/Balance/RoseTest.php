@@ -190,7 +190,7 @@ it('hides a weight in the part where it lies, and makes the base flat before the
     $balance = balance(topHeavy(0, 7));
     $weighted = Works::of(Cures::tried($balance, 'weight'));
     $steps = array_column(array_map(static fn (Step $s): array => [$s->key, $s], $weighted->steps), 1, 0);
-    expect($steps['weight:low']->part)->toBe('body')->and($steps['weight:low']->after)->toBe(['core:body']);
+    expect($steps['weight:low']->about->part)->toBe('body')->and($steps['weight:low']->order->after)->toBe(['core:body']);
     $keys = array_flip($weighted->keys());
     expect($keys['weight:low'])->toBeLessThan($keys['trim']);
     $flat = Works::of(Figures::read(Figures::document(topHeavy(), [], ['base' => ['flattenMm' => 3]])));

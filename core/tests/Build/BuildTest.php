@@ -23,6 +23,7 @@ use Impa\Material\Pace;
 use Impa\Plan\Plan;
 use Impa\Tests\Support\Figures;
 use Impa\Wool\Ledger\Ledger;
+use Impa\Wool\Ledger\LedgerLine;
 use Impa\Wool\Ledger\Purpose;
 
 /** @return list<Step> */
@@ -85,7 +86,7 @@ it('puts every step after what it depends on', function () {
             $figure = Figures::read(Figures::random($seed, 14, 14) + ['school' => ['face' => $school]]);
             $done = [];
             foreach (steps($figure) as $step) {
-                expect(array_diff($step->after, $done))->toBe([]);
+                expect(array_diff($step->order->after, $done))->toBe([]);
                 $done[] = $step->key;
             }
             expect($done)->toHaveCount(count(array_unique($done)))->and(end($done))->toBe('inspect');
@@ -97,9 +98,9 @@ it('sets equal portions aside before a pair is felted', function () {
     $first = steps(smallCharacter())[0];
     expect($first->key)
         ->toBe('portion')
-        ->and($first->weighings)
+        ->and($first->uses->weighings)
         ->toHaveCount(3)
-        ->and(array_map(static fn ($w): array => [$w->part, $w->purpose, $w->pieces], $first->weighings))
+        ->and(array_map(static fn ($w): array => [$w->for->part, $w->purpose, $w->pieces], $first->uses->weighings))
         ->toBe([['arm', Purpose::Inside, 2], ['arm', Purpose::Cover, 2], ['ear', Purpose::Cover, 2]]);
 });
 
@@ -142,8 +143,8 @@ it('takes the minutes that are usual', function () {
     $ball = Figures::read(Figures::document([Figures::part('a', 'ball', 30, 30, 30)]));
     $minutes = array_sum(
         array_map(
-            static fn (Step $s): float => $s->minutes,
-            array_filter(steps($ball), static fn (Step $s): bool => $s->part === 'a'),
+            static fn (Step $s): float => $s->time->minutes,
+            array_filter(steps($ball), static fn (Step $s): bool => $s->about->part === 'a'),
         ),
     );
     expect($minutes)
@@ -237,7 +238,7 @@ it('takes for what is laid on the time of each piece, for what is wound that of 
 
 it('gives each kind of work its needle', function () {
     $steps = array_column(
-        array_map(static fn (Step $s): array => ['key' => $s->key, 'needle' => $s->needle], steps(smallCharacter())),
+        array_map(static fn (Step $s): array => ['key' => $s->key, 'needle' => $s->uses->needle], steps(smallCharacter())),
         'needle',
         'key',
     );
@@ -261,7 +262,7 @@ function byKey(Figure $figure): array
 }
 
 it('knows of every step what it cannot be done without, whatever the school', function (string $school) {
-    $after = array_map(static fn (Step $s): array => $s->after, byKey(smallCharacter($school)));
+    $after = array_map(static fn (Step $s): array => $s->order->after, byKey(smallCharacter($school)));
     $told = [
         'core:head' => [],
         'core:arm' => ['portion'],
@@ -303,10 +304,10 @@ it('steams thin flat pieces to shape when all that lies on them is on, and nothi
     $steps = byKey(Figures::read($document));
     $steamed = array_filter($steps, static fn (Step $s): bool => $s->kind === StepKind::Steam);
     expect(array_keys($steamed))->toEqualCanonicalizing(['steam:pair', 'steam:one'])
-        ->and($steps['steam:pair']->minutes)->toEqualWithDelta(2 * $steps['steam:one']->minutes, 1e-9)
-        ->and($steps['steam:one']->after)->toContain('detail:spot')
-        ->and($steps['join:one']->after)->toContain('steam:one')
-        ->and($steps['join:thick']->after)->not->toContain('steam:thick')
+        ->and($steps['steam:pair']->time->minutes)->toEqualWithDelta(2 * $steps['steam:one']->time->minutes, 1e-9)
+        ->and($steps['steam:one']->order->after)->toContain('detail:spot')
+        ->and($steps['join:one']->order->after)->toContain('steam:one')
+        ->and($steps['join:thick']->order->after)->not->toContain('steam:thick')
         ->and(implode(' ', Hints::cautions($steps['steam:one'], Figures::read($document))))->toContain('Steam scalds');
     // In layers flat pieces stay flat, and are pressed.
     $flat = byKey(Figures::read(['flat' => ['way' => 'batting']] + $document));
@@ -338,20 +339,20 @@ it('finds the face where most details are', function () {
 
 it('threads a loop through what hangs, while only its inside is there', function () {
     $hung = byKey(Figures::read(json_decode(smallCharacter()->toJson(), true) + ['pose' => 'hang']));
-    expect($hung['loop:head']->after)->toBe(['core:head'])->and(byKey(smallCharacter()))->not->toHaveKey('loop:head');
+    expect($hung['loop:head']->order->after)->toBe(['core:head'])->and(byKey(smallCharacter()))->not->toHaveKey('loop:head');
 });
 
 it('bends a wire before what is wound round it', function () {
     $document = Figures::document([
         Figures::part('arm', 'sausage', 14, 40, 14, 20, 40, 0, ['covering' => ['way' => 'wrap'], 'mirror' => true, 'core' => 'none']),
     ]);
-    expect(byKey(Figures::read($document))['cover:arm']->after)->toEqualCanonicalizing(['portion', 'wire:arm']);
+    expect(byKey(Figures::read($document))['cover:arm']->order->after)->toEqualCanonicalizing(['portion', 'wire:arm']);
 });
 
 it('takes for a small ball five minutes at least, as is usual, and for a larger one what is reckoned', function () {
     $minutes = static fn (float $mm): float => byKey(Figures::read(Figures::document(
         [Figures::part('a', 'ball', $mm, $mm, $mm, more: ['core' => 'none'])],
-    )))['cover:a']->minutes;
+    )))['cover:a']->time->minutes;
     // Common practice, docs/trade.md, Minutes: a small ball 5 to 10.
     foreach ([8.0, 14.0, 20.0, 26.0, 32.0] as $mm) {
         expect($minutes($mm))->toBeGreaterThanOrEqual(5.0)->toBeLessThanOrEqual(10.0);
@@ -362,7 +363,7 @@ it('takes for a small ball five minutes at least, as is usual, and for a larger 
 it('takes for each step the time of all its pieces', function () {
     $pace = Pace::house();
     $ledger = Ledger::of(smallCharacter(), Densities::house());
-    $minutes = array_map(static fn (Step $s): float => $s->minutes, byKey(smallCharacter()));
+    $minutes = array_map(static fn (Step $s): float => $s->time->minutes, byKey(smallCharacter()));
     $springy = Firmness::Springy;
     $holder = static fn (string $key): int => $pace->needles(
         $ledger->wool[$key]->coreG(),
@@ -416,22 +417,22 @@ it('takes for a line, a spark, foam, and what is fixed on, each its own time; wh
     );
     $pace = Pace::house();
     $steps = byKey($figure);
-    expect(array_map(static fn (string $key): float => $steps['detail:'.$key]->minutes, ['mouth', 'pupil', 'spark', 'bead', 'pin']))
+    expect(array_map(static fn (string $key): float => $steps['detail:'.$key]->time->minutes, ['mouth', 'pupil', 'spark', 'bead', 'pin']))
         ->toBe([2 * Pace::LINE, 2 * Pace::SPOT, 2 * Pace::SPARK, 2 * Pace::FIXED, 2 * Pace::FIXED])
         ->and(array_map(
-            static fn (string $key): float => $steps['detail:'.$key]->waitMinutes,
+            static fn (string $key): float => $steps['detail:'.$key]->time->waitMinutes,
             ['mouth', 'pupil', 'spark', 'bead', 'glass', 'thread', 'paint', 'pin'],
         ))
         ->toBe([0.0, 0.0, 0.0, 0.0, Pace::DRYING, 0.0, Pace::DRYING, Pace::DRYING])
-        ->and($steps['core:head']->minutes)
+        ->and($steps['core:head']->time->minutes)
         ->toBe(2 * Pace::FOAM)
         ->and(array_map(
-            static fn (string $key): bool => $steps['detail:'.$key]->needle === null,
+            static fn (string $key): bool => $steps['detail:'.$key]->uses->needle === null,
             ['mouth', 'pupil', 'bead', 'glass', 'thread', 'paint', 'pin'],
         ))
         ->toBe([false, false, true, true, true, true, true]);
     // Foam is no wool to be divided; its cover is.
-    expect(array_map(static fn ($w): Purpose => $w->purpose, $steps['portion']->weighings))->toBe([Purpose::Cover]);
+    expect(array_map(static fn ($w): Purpose => $w->purpose, $steps['portion']->uses->weighings))->toBe([Purpose::Cover]);
 });
 
 it('weighs out every line of the ledger once, in the step of its part or detail, whatever covers the parts', function () {
@@ -440,15 +441,15 @@ it('weighs out every line of the ledger once, in the step of its part or detail,
         $ledger = Ledger::of($figure, Densities::house());
         $weighed = [];
         foreach (steps($figure) as $step) {
-            foreach ($step->key === 'portion' ? [] : $step->weighings as $line) {
+            foreach ($step->key === 'portion' ? [] : $step->uses->weighings as $line) {
                 $weighed[] = $line;
-                expect([$line->part, $line->detail])
-                    ->toBe([$step->part, $step->detail])
+                expect([$line->for->part, $line->for->detail])
+                    ->toBe([$step->about->part, $step->about->detail])
                     ->and($step->kind)
                     ->toBe(
                         match ($line->purpose) {
                             Purpose::Inside => StepKind::Core,
-                            Purpose::Cover => $ledger->wool[$line->part]->coreMaterial() === CoreMaterial::None
+                            Purpose::Cover => $ledger->wool[$line->for->part]->coreMaterial() === CoreMaterial::None
                                 ? StepKind::Felt
                                 : StepKind::Cover,
                             Purpose::Detail => StepKind::Detail,
@@ -456,10 +457,10 @@ it('weighs out every line of the ledger once, in the step of its part or detail,
                         },
                     );
             }
-            expect(array_is_list($step->weighings))->toBeTrue();
+            expect(array_is_list($step->uses->weighings))->toBeTrue();
         }
         $told = static fn (array $lines): array => array_map(
-            static fn ($l): string => implode(' ', [$l->part, $l->detail, $l->purpose->name, $l->g, $l->pieces]),
+            static fn (LedgerLine $l): string => implode(' ', [$l->for->part, $l->for->detail, $l->purpose->name, $l->g, $l->pieces]),
             $lines,
         );
         expect($told($weighed))->toEqualCanonicalizing($told($ledger->lines));
@@ -475,11 +476,11 @@ it('lays loops, tufts, locks, curls and hair on last: after the part\'s face and
     ];
     $eye = ['key' => 'eye', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 6, 'colour' => 'black'];
     $steps = byKey(Figures::read(Figures::document($parts, [$eye])));
-    expect($steps['covering:head']->after)
+    expect($steps['covering:head']->order->after)
         ->toEqualCanonicalizing(['cover:head', 'detail:eye', 'join:head', 'join:ear'])
-        ->and($steps['covering:head']->needle->gauge)
+        ->and($steps['covering:head']->uses->needle->gauge)
         ->toBe(40)
-        ->and($steps['covering:head']->minutes)
+        ->and($steps['covering:head']->time->minutes)
         ->toBeGreaterThan(1.0)
         ->and($steps)
         ->not->toHaveKey('covering:body');
@@ -494,11 +495,11 @@ it('winds a ribbon round, or cuts a part out, in place of its cover', function (
         ->toBe(StepKind::Covering)
         ->and($one)
         ->not->toHaveKey('covering:arm')
-        ->and($one['cover:arm']->needle !== null)
+        ->and($one['cover:arm']->uses->needle !== null)
         ->toBe($isStabbed)
-        ->and($pair['cover:arm']->minutes)
-        ->toEqualWithDelta(2 * $one['cover:arm']->minutes, 1e-9)
-        ->and($one['cover:arm']->after)
+        ->and($pair['cover:arm']->time->minutes)
+        ->toEqualWithDelta(2 * $one['cover:arm']->time->minutes, 1e-9)
+        ->and($one['cover:arm']->order->after)
         ->toBe(match (true) {
             isset($one['core:arm']) => ['core:arm'],
             isset($one['wire:arm']) => ['wire:arm'],

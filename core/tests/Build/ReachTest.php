@@ -97,7 +97,7 @@ it('lays the eyes before a visor that stands before them, and says why', functio
     $steps = Works::of(visored(80))->steps;
     $keys = array_map(static fn ($s): string => $s->key, $steps);
     expect(array_search('detail:eye', $keys, true))->toBeLessThan(array_search('join:visor', $keys, true));
-    $because = $steps[array_search('join:visor', $keys, true)]->because;
+    $because = $steps[array_search('join:visor', $keys, true)]->order->because;
     expect($because['detail:eye'])->toBe('Before the visor: it would be in the way of the right eye.');
 });
 

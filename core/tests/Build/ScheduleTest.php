@@ -12,6 +12,8 @@ use Impa\Build\Schedule\Sitting;
 use Impa\Build\ScheduleSheet;
 use Impa\Build\Steps\Step;
 use Impa\Build\Steps\StepKind;
+use Impa\Build\Steps\StepOrder;
+use Impa\Build\Steps\StepTime;
 use Impa\Build\Work;
 use Impa\Face\Needles;
 use Impa\Figure\Figure;
@@ -25,7 +27,14 @@ use Impa\Wool\Ledger\Ledger;
 /** @param  list<string>  $after */
 function piece(string $key, float $minutes, array $after = [], float $wait = 0.0, StepKind $kind = StepKind::Detail): Step
 {
-    return new Step(key: $key, kind: $kind, title: $key, minutes: $minutes, text: '', after: $after, waitMinutes: $wait);
+    return new Step(
+        key: $key,
+        kind: $kind,
+        title: $key,
+        text: '',
+        time: new StepTime($minutes, $wait),
+        order: new StepOrder($after),
+    );
 }
 
 /** @param  list<Step>  $steps */
@@ -47,7 +56,7 @@ function best(array $left, array $row = [], float $bound = INF): float
     }
     $done = array_map(static fn (Step $s): string => $s->key, $row);
     foreach ($left as $i => $step) {
-        if (array_diff($step->after, $done) === []) {
+        if (array_diff($step->order->after, $done) === []) {
             $rest = $left;
             unset($rest[$i]);
             $bound = min($bound, best($rest, [...$row, $step], $bound));
@@ -88,9 +97,9 @@ it('never has two steps in one pair of hands, nor a step before what it needs is
             $minutes[$bout['key']] = ($minutes[$bout['key']] ?? 0.0) + $bout['endMinute'] - $bout['startMinute'];
             $ended[$bout['key']] = [$n, $clock];
             $step = array_values(array_filter($steps, static fn (Step $s): bool => $s->key === $bout['key']))[0];
-            foreach ($step->after as $before) {
+            foreach ($step->order->after as $before) {
                 [$when, $at] = $ended[$before];
-                $wait = array_values(array_filter($steps, static fn (Step $s): bool => $s->key === $before))[0]->waitMinutes;
+                $wait = array_values(array_filter($steps, static fn (Step $s): bool => $s->key === $before))[0]->time->waitMinutes;
                 expect($when < $n || $at + $wait <= $bout['startMinute'] + 1e-6)->toBeTrue($bout['key'].' before '.$before);
             }
         }
@@ -100,10 +109,13 @@ it('never has two steps in one pair of hands, nor a step before what it needs is
             ->and(array_filter($sitting->rests, static fn (array $rest): bool => $rest['startMinute'] >= $clock - 1e-6))->toBe([]);
     }
     foreach ($steps as $step) {
-        expect($minutes[$step->key])->toEqualWithDelta($step->minutes, 1e-6);
+        expect($minutes[$step->key])->toEqualWithDelta($step->time->minutes, 1e-6);
     }
     expect($schedule->elapsedMinutes())->toBeGreaterThanOrEqual($schedule->lowerBoundMinutes() - 1e-6)
-        ->and($schedule->handsMinutes())->toEqualWithDelta(array_sum(array_map(static fn (Step $s): float => $s->minutes, $steps)), 1e-6);
+        ->and($schedule->handsMinutes())->toEqualWithDelta(
+            array_sum(array_map(static fn (Step $s): float => $s->time->minutes, $steps)),
+            1e-6,
+        );
 })->with(['lanto', 'bobbin', 'sorrel', 'random3', 'random8'])->with([45.0, 90.0, 700.0]);
 
 /** Figures joined and laid in every way, by chance; more than half of them have something that dries. */
@@ -145,7 +157,7 @@ it('does first what dries where nothing stops it, so that nobody waits for it be
     // Three hours of work beside a lamp that is glued to an arm that nothing else needs.
     $figure = Works::demo('wick');
     $schedule = Schedule::inOneGo(Works::of($figure)->steps);
-    expect(array_filter(Works::of($figure)->steps, static fn (Step $s): bool => $s->waitMinutes > 0.0))->not->toBe([])
+    expect(array_filter(Works::of($figure)->steps, static fn (Step $s): bool => $s->time->waitMinutes > 0.0))->not->toBe([])
         ->and($schedule->elapsedMinutes())->toBeLessThanOrEqual($schedule->lowerBoundMinutes() + 5.0 + 1e-6);
 });
 
@@ -256,7 +268,7 @@ it('offers a hand that is three times slower three times the gain', function () 
 it('lays what is left into evenings: what is done takes no minute, and helps no more', function () {
     $work = Works::of(Works::demo('sorrel'));
     $evenings = Evenings::of(['tue'], '2026-11-26', by: '2026-11-26');
-    $minutes = array_column($work->steps, 'minutes', 'key');
+    $minutes = $work->minutes();
     $done = array_slice($work->keys(), 0, 12);
     $sheet = static fn (array $done): array => ScheduleSheet::of($work, Needles::usual(), 15, $evenings, $done);
     $laid = array_merge(...array_column($sheet($done)['sittings'], 'steps'));

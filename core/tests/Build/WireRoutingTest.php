@@ -83,14 +83,14 @@ it('leads a limb\'s wire through the core of the body, before that is covered an
         ->and($at['thread:arms'])->toBeGreaterThan($at['wire:arm'])
         ->and($at['thread:arms'])->toBeLessThan($at['cover:body'])
         ->and($at['thread:arms'])->toBeLessThan($at['cover:arm'])
-        ->and(step($work, 'thread:arms')->after)->toEqualCanonicalizing(['core:body', 'wire:arm'])
+        ->and(step($work, 'thread:arms')->order->after)->toEqualCanonicalizing(['core:body', 'wire:arm'])
         ->and(step($work, 'thread:arms')->title)->toBe('Lead wire of the arms through body')
-        ->and(step($work, 'thread:arms')->waitMinutes)->toBe(0.0);
+        ->and(step($work, 'thread:arms')->time->waitMinutes)->toBe(0.0);
 });
 
 it('leads it through once the body is felted, where that has no core', function () {
     $work = Works::of(wired([arms()], ['core' => 'none']));
-    expect(step($work, 'thread:arms')->after)->toEqualCanonicalizing(['cover:body', 'wire:arm'])
+    expect(step($work, 'thread:arms')->order->after)->toEqualCanonicalizing(['cover:body', 'wire:arm'])
         ->and(places($work)['thread:arms'])->toBeLessThan(places($work)['cover:arm']);
 });
 
@@ -114,8 +114,8 @@ it('sets whiskers in after all that is done on the head, and lets their glue dry
     expect(Passage::of(whiskers(), wired([]))->isLoose())->toBeTrue()
         ->and($step->kind)->toBe(StepKind::Thread)
         ->and($step->title)->toBe('Set whisker into head')
-        ->and($step->waitMinutes)->toBe(20.0)
-        ->and($step->minutes)->toBe(6.0)
+        ->and($step->time->waitMinutes)->toBe(20.0)
+        ->and($step->time->minutes)->toBe(6.0)
         ->and($at['thread:whisker'])->toBeGreaterThan(max($at['hide:head'], $at['detail:eye']))
         ->and($at['thread:whisker'])->toBeLessThan($at['trim'])
         ->and(implode(' ', Hints::cautions($step, wired([whiskers()]))))->toContain('fresh air')->toContain('near wire');
@@ -125,7 +125,7 @@ it('bends a wire that touches nothing all the same', function () {
     $far = new Wire('handle', 'Handle', WireMaterial::Steel, 1.0, [[200.0, 10.0, 0.0], [220.0, 30.0, 0.0]]);
     $work = Works::of(wired([$far]));
     expect(step($work, 'thread:handle')->title)->toBe('Bend handle')
-        ->and(step($work, 'thread:handle')->after)->toBe([]);
+        ->and(step($work, 'thread:handle')->order->after)->toBe([]);
 });
 
 it('needs no step of its own for a limb\'s wire that ends in the body: it is pushed in with the limb', function () {
@@ -139,7 +139,7 @@ it('makes a hole before what would stand over it, and says why', function () {
     $document = json_decode(wired([])->toJson(), true);
     $document['parts'][] = Figures::part('cape', 'drum', 60, 44, 60, 0, 34, 0, ['name' => 'Cape', 'join' => ['to' => 'body']]);
     $work = Works::of(Choices::wired(Figures::read($document), [tail()]));
-    expect(step($work, 'join:cape')->because['thread:tail'] ?? '')
+    expect(step($work, 'join:cape')->order->because['thread:tail'] ?? '')
         ->toBe('Before the cape: it would be in the way of the hole for the tail.');
 });
 

@@ -10,6 +10,8 @@ use Impa\Build\Schedule\CriticalPath;
 use Impa\Build\Steps\DependencyGraph;
 use Impa\Build\Steps\Step;
 use Impa\Build\Steps\StepKind;
+use Impa\Build\Steps\StepOrder;
+use Impa\Build\Steps\StepTime;
 use Impa\Build\StepsSheet;
 use Impa\Build\Technique\TechniqueChange;
 use Impa\Build\Technique\TechniqueChoices;
@@ -20,6 +22,7 @@ use Impa\Figure\Detail;
 use Impa\Figure\Document\FigureRefused;
 use Impa\Figure\Editing\Choices;
 use Impa\Figure\Figure;
+use Impa\Figure\Member\Subject;
 use Impa\Figure\Pull;
 use Impa\Figure\Term\FaceSchool;
 use Impa\Figure\Term\JoinBy;
@@ -41,11 +44,10 @@ function step(string $key, float $minutes = 1.0, array $after = [], float $wait 
         key: $key,
         kind: StepKind::Inspect,
         title: $key,
-        minutes: $minutes,
         text: '',
-        after: $after,
-        waitMinutes: $wait,
-        colour: $colour,
+        time: new StepTime($minutes, $wait),
+        about: new Subject(colour: $colour),
+        order: new StepOrder($after),
     );
 }
 
@@ -54,7 +56,7 @@ function expectToBeFollowable(array $steps): void
 {
     $done = [];
     foreach ($steps as $step) {
-        expect(array_diff($step->after, $done))->toBe([], $step->key);
+        expect(array_diff($step->order->after, $done))->toBe([], $step->key);
         $done[] = $step->key;
     }
     expect($done)->toHaveCount(count(array_unique($done)));
@@ -136,12 +138,12 @@ describe('the longest chain', function () {
             $longest = static function (int $i, bool $withLast) use (&$longest, $steps): float {
                 $tails = [0.0];
                 foreach ($steps as $j => $next) {
-                    if (in_array('s'.$i, $next->after, true)) {
-                        $tails[] = $longest($j, $withLast) + ($withLast ? 0.0 : $steps[$i]->waitMinutes);
+                    if (in_array('s'.$i, $next->order->after, true)) {
+                        $tails[] = $longest($j, $withLast) + ($withLast ? 0.0 : $steps[$i]->time->waitMinutes);
                     }
                 }
 
-                return $steps[$i]->minutes + ($withLast ? $steps[$i]->waitMinutes : 0.0) + max($tails);
+                return $steps[$i]->time->minutes + ($withLast ? $steps[$i]->time->waitMinutes : 0.0) + max($tails);
             };
             $path = new CriticalPath($steps);
             foreach (array_keys($steps) as $i) {
@@ -175,7 +177,7 @@ describe('the order', function () {
         $keys = array_map(static fn (Step $s): string => $s->key, $steps);
         foreach (array_keys($steps) as $ticked) {
             $done = array_slice($keys, 0, $ticked);
-            expect(array_diff($steps[$ticked]->after, $done))->toBe([]);
+            expect(array_diff($steps[$ticked]->order->after, $done))->toBe([]);
         }
     });
 
@@ -187,7 +189,7 @@ describe('the order', function () {
         $colours = [];
         foreach (Works::of(Figures::read(Figures::document($parts)))->steps as $step) {
             if ($step->kind === StepKind::Felt) {
-                $colours[] = $step->colour;
+                $colours[] = $step->about->colour;
             }
         }
         expect($colours)->toBe(['white', 'white', 'teal', 'teal', 'black', 'black']);
@@ -217,7 +219,7 @@ describe('the order', function () {
         foreach ($colours as $i => $colour) {
             $steps[] = step('s'.$i, 1.0, [], 0.0, $colour);
         }
-        $ordered = array_map(static fn (Step $s): string => $s->colour, Order::of($steps, Figures::read(Figures::document([]))));
+        $ordered = array_map(static fn (Step $s): string => $s->about->colour, Order::of($steps, Figures::read(Figures::document([]))));
         expect($changes($ordered))->toBe(min(array_map($changes, $orders($colours))));
     });
 
@@ -231,7 +233,7 @@ describe('the order', function () {
         $at = array_flip(Works::of(Works::demo('sorrel'))->keys());
         expect($at['detail:inner-ear'])->toBeLessThan($at['join:ear']);
         $steps = array_column(array_map(static fn (Step $s): array => [$s->key, $s], Works::of(Works::demo('sorrel'))->steps), 1, 0);
-        expect($steps['join:ear']->because)->toBe(['detail:inner-ear' => 'A second colour goes on the ear while it is still flat.']);
+        expect($steps['join:ear']->order->because)->toBe(['detail:inner-ear' => 'A second colour goes on the ear while it is still flat.']);
     });
 
     it('puts what is held onto the hand before the arm goes on, and beads on before the hat that hides their stitches', function () {
@@ -246,8 +248,8 @@ describe('the order', function () {
             [['key' => 'eye', 'on' => 'head', 'kind' => 'bead', 'widthMm' => 4, 'xMm' => 9, 'mirror' => true, 'colour' => 'black']],
         ));
         $steps = array_column(array_map(static fn (Step $s): array => [$s->key, $s], Works::of($figure)->steps), 1, 0);
-        expect($steps['join:arm']->because['hide:lamp'])->toContain('onto the arm before that goes on')
-            ->and($steps['join:hat']->because['detail:eye'])->toContain('hidden under the hat');
+        expect($steps['join:arm']->order->because['hide:lamp'])->toContain('onto the arm before that goes on')
+            ->and($steps['join:hat']->order->because['detail:eye'])->toContain('hidden under the hat');
     });
 
     it('puts what is held on before what holds it goes on, at every level: lamp, hand, arm, body', function () {
@@ -263,8 +265,8 @@ describe('the order', function () {
         $steps = array_column(array_map(static fn (Step $s): array => [$s->key, $s], $work->steps), 1, 0);
         expect($at['hide:lamp'])->toBeLessThan($at['join:hand'])
             ->and($at['hide:hand'])->toBeLessThan($at['join:arm'])
-            ->and($steps['join:hand']->because['hide:lamp'])->toBe('What is held goes onto the hand before that goes on.')
-            ->and($steps['join:arm']->because['hide:hand'])->toBe('What is held goes onto the arm before that goes on.');
+            ->and($steps['join:hand']->order->because['hide:lamp'])->toBe('What is held goes onto the hand before that goes on.')
+            ->and($steps['join:arm']->order->because['hide:hand'])->toBe('What is held goes onto the arm before that goes on.');
     });
 
     it('lets a bead wait for what it lies on, and not for the whole face', function () {
@@ -280,8 +282,8 @@ describe('the order', function () {
             ],
         ));
         $steps = array_column(array_map(static fn (Step $s): array => [$s->key, $s], Works::of($figure)->steps), 1, 0);
-        expect($steps['detail:button']->after)->toContain('detail:belly')->not->toContain('detail:star')
-            ->and($steps['join:head']->because['detail:button'])->toContain('hidden under the head');
+        expect($steps['detail:button']->order->after)->toContain('detail:belly')->not->toContain('detail:star')
+            ->and($steps['join:head']->order->because['detail:button'])->toContain('hidden under the head');
     });
 });
 
@@ -534,7 +536,7 @@ describe('the order of the work', function () {
                 expect($work->keys())->toBe($house, "figure {$seed}, hand {$hand}");
                 $own = Plan::of($figure, Needles::of([40]), $work->ledger->densities, $work->pace);
                 expect($own->work()->keys())->toBe($plan, "plan {$seed}, hand {$hand}");
-                $orders += (int) (array_column($work->steps, 'minutes') !== array_column(Works::of($figure)->steps, 'minutes'));
+                $orders += (int) ($work->minutes() !== Works::of($figure)->minutes());
             }
         }
         // The hands were other hands.

@@ -459,7 +459,9 @@ it('says the height that the parts stand to a tenth of a mm, or lets them grow t
 });
 
 it('brings a part half a mm before or behind the next one, and leaves the foremost and the hindmost where they are', function () {
-    $at = static fn (float $z, string $key): array => ['at' => ['xMm' => 0, 'yMm' => 20, 'zMm' => $z]] + Figures::part($key, 'ball', 9, 9, 9);
+    $at = static fn (float $z, string $key): array => Figures::part($key, 'ball', 9, 9, 9, more: [
+        'at' => ['xMm' => 0, 'yMm' => 20, 'zMm' => $z],
+    ]);
     $depth = static fn (string $key, bool $nearer, array $parts): float => Figure::fromDocument(
         Edits::reordered(Figures::read(Figures::document($parts)), $key, $nearer)->document,
     )->parts[$key]->stand->at[2];

@@ -211,10 +211,9 @@ describe('a hand', function () {
             ->and($own->totals()[0]['sigma'])->toBeLessThan(0.55 * $house->totals()[0]['sigma'])
             ->and($hand->pace()->factor('core'))->toBeGreaterThan(1.9)->toBeLessThan(2.0)
             ->and($hand->pace()->factor('join'))->toBeGreaterThan(1.3)->toBeLessThan(1.9);
-        $steps = Works::of(Works::demo('sorrel'))->steps;
-        $slow = Work::of($house, $hand->pace(), Needles::usual())->steps;
-        $minutes = static fn (array $all, string $key): float => array_column($all, 'minutes', 'key')[$key];
-        expect($minutes($slow, 'core:head') / $minutes($steps, 'core:head'))->toEqualWithDelta($hand->pace()->factor('core'), 1e-9);
+        $usual = Works::of(Works::demo('sorrel'))->minutes();
+        $slow = Work::of($house, $hand->pace(), Needles::usual())->minutes();
+        expect($slow['core:head'] / $usual['core:head'])->toEqualWithDelta($hand->pace()->factor('core'), 1e-9);
     });
 
     it('loses no less than nothing, and learns what it loses', function () {

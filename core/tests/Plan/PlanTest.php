@@ -38,8 +38,11 @@ it('tells of every part what its ledger tells, and all the minutes that are spen
         $wool = $plan->ledger->wool[$part['key']];
         $minutes = array_sum(
             array_map(
-                static fn (Step $s): float => $s->minutes,
-                array_filter($plan->work()->steps, static fn (Step $s): bool => $s->part === $part['key'] && $s->detail === ''),
+                static fn (Step $s): float => $s->time->minutes,
+                array_filter(
+                    $plan->work()->steps,
+                    static fn (Step $s): bool => $s->about->part === $part['key'] && $s->about->detail === '',
+                ),
             ),
         );
         expect([$part['volumeCm3'], $part['insideCm3'], $part['coreG'], $part['coverG'], $part['colourG'], $part['finishedG']])
@@ -56,9 +59,9 @@ it('tells of every part what its ledger tells, and all the minutes that are spen
     expect($count)->toBe(['body' => 1, 'head' => 1, 'arm' => 2]);
     // Nothing is spent on no part: portions and the look at the whole are left, and the details.
     $onParts = array_sum(array_column($document['parts'], 'minutes'));
-    $others = array_filter($plan->work()->steps, static fn (Step $s): bool => $s->part === '' || $s->detail !== '');
+    $others = array_filter($plan->work()->steps, static fn (Step $s): bool => $s->about->part === '' || $s->about->detail !== '');
     expect($document['minutes']['hands'])->toEqualWithDelta(
-        $onParts + array_sum(array_map(static fn (Step $s): float => $s->minutes, $others)),
+        $onParts + array_sum(array_map(static fn (Step $s): float => $s->time->minutes, $others)),
         1e-9,
     );
 });

@@ -218,7 +218,7 @@ it('takes less wool and time than one that goes in, and makes the figure lighter
     $onto = balls(25, 24, 12);
     $in = balls(25, 24, 12, ['join' => ['to' => 'head', 'onto' => false]]);
     [$less, $more] = [Ledger::of($onto, Densities::house()), Ledger::of($in, Densities::house())];
-    $minutes = static fn (Figure $f): float => array_sum(array_map(static fn (Step $s): float => $s->minutes, Works::of($f)->steps));
+    $minutes = static fn (Figure $f): float => array_sum(array_map(static fn (Step $s): float => $s->time->minutes, Works::of($f)->steps));
     $saved = $more->wool['hat']->finishedG() - $less->wool['hat']->finishedG();
     expect($saved)->toEqualWithDelta(0.15 * lens(25, 24, 12), 0.15 * 0.02 * lens(25, 24, 12))
         ->and(Balance::of($more)->massG - Balance::of($less)->massG)

@@ -119,7 +119,7 @@ it('runs without a gap, rests after each half hour, and takes longer where many 
         // Counting the needles back needs no rest before it.
         expect($i === count($run) - 1 || $worked <= Pace::REST_AFTER + 1e-6)->toBeTrue();
     }
-    $hands = array_sum(array_column($kit->work->steps, 'minutes'));
+    $hands = array_sum($kit->work->minutes());
     $atWork = array_filter(array_slice($run, 1, -1), static fn (array $r): bool => $r['what'] !== 'Rest');
     expect(array_sum(array_map(static fn (array $r): float => $r['to'] - $r['from'], $atWork)))
         ->toEqualWithDelta((new KitHands(0.5))->slower() * $hands, 0.3)

@@ -26,6 +26,7 @@ use Impa\Stash\Supply\Supply;
 use Impa\Tests\Support\Figures;
 use Impa\Tests\Support\Works;
 use Impa\Wool\Grams;
+use Impa\Wool\Ledger\LedgerLine;
 use Impa\Wool\Mix;
 use Impa\Wool\Portion\PortionWords;
 
@@ -80,10 +81,11 @@ it('divides a mix as it was chosen, the most first, and its wools sum to the col
 it('is mixed before anything that takes of it, and at no other step', function () {
     $work = Works::of(mixed());
     $at = array_flip($work->keys());
-    $takes = array_filter($work->steps, static fn (Step $s): bool => in_array('teal', array_column($s->weighings, 'colour'), true));
+    $colours = static fn (Step $s): array => array_map(static fn (LedgerLine $l): string => $l->for->colour, $s->uses->weighings);
+    $takes = array_filter($work->steps, static fn (Step $s): bool => in_array('teal', $colours($s), true));
     expect(count($takes))->toBeGreaterThan(2);
     foreach ($takes as $step) {
-        expect($step->after)->toContain('mix:teal')->and($at['mix:teal'])->toBeLessThan($at[$step->key]);
+        expect($step->order->after)->toContain('mix:teal')->and($at['mix:teal'])->toBeLessThan($at[$step->key]);
     }
     $mixing = array_values(array_filter($work->steps, static fn (Step $s): bool => $s->kind === StepKind::Mix));
     expect(array_column($mixing, 'key'))->toBe(['mix:teal'])
@@ -115,7 +117,7 @@ it('says the wools of a mix, and of a single wool that was chosen its name, wher
         ->and($words(KitSheet::of($kit)))->toContain($kit->mixes()[0]->text())
         ->and($words(implode('', LabelSheet::pages($kit, LabelSize::A4x14))))->toContain('teal mix')->toContain('Deep Sea');
     foreach ($supply->portions() as $portion) {
-        expect(PortionWords::of($portion, $figure))->toContain(match ($portion->line->colour) {
+        expect(PortionWords::of($portion, $figure))->toContain(match ($portion->line->for->colour) {
             'teal' => 'teal mix',
             'white' => ' Oat',
             default => 'core wool',

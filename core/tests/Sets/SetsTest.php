@@ -238,7 +238,7 @@ describe('work on a set', function () {
         foreach ($works as $i => $work) {
             $titles = array_column(array_map(static fn (Step $s): array => [$s->key, $s->title], $work->steps), 1, 0);
             foreach ($work->steps as $step) {
-                foreach ($step->after as $before) {
+                foreach ($step->order->after as $before) {
                     expect(min($place[$i][$titles[$before]]))->toBeLessThanOrEqual(max($place[$i][$step->title]));
                 }
             }
@@ -267,7 +267,7 @@ describe('work on a set', function () {
         // Of one figure only what its own order changes.
         expect($saved(2))->toBeGreaterThan($saved(1))->and($saved(6))->toBeGreaterThan($saved(3));
         $batch = Batch::of($choir(3), works($choir(3)));
-        $hands = array_sum(array_map(static fn (Work $w): float => array_sum(array_column($w->steps, 'minutes')), works($choir(3))));
+        $hands = array_sum(array_map(static fn (Work $w): float => array_sum($w->minutes()), works($choir(3))));
         expect(array_sum(array_column($batch->rows(), 'minutes')))->toEqualWithDelta($hands, 1e-6);
     });
 

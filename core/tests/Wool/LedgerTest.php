@@ -161,7 +161,7 @@ it('weighs in the balance what is left on the figure: all that was weighed, less
     $plan = Plan::of(Figures::read(Figures::covered($seed)));
     $finished = array_sum(array_map(static fn (array $p): float => $p['count'] * $p['finishedG'], $plan->document()['parts']));
     $details = array_sum(
-        array_map(static fn (LedgerLine $l): float => $l->detail === '' ? 0.0 : $l->allG(), $plan->ledger->lines),
+        array_map(static fn (LedgerLine $l): float => $l->for->detail === '' ? 0.0 : $l->allG(), $plan->ledger->lines),
     );
     expect($plan->balance->massG)
         ->toEqualWithDelta($finished + $details, 1e-9)
@@ -175,7 +175,7 @@ it('names every line, and has none of nothing', function () {
             ->toBeGreaterThan(0.0)
             ->and($line->why)
             ->not->toBe('')
-            ->and($line->colour === '')
+            ->and($line->for->colour === '')
             ->toBe($line->purpose === Purpose::Inside || $line->purpose === Purpose::Film);
     }
 });

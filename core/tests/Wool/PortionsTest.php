@@ -39,7 +39,7 @@ function portion(Ledger $ledger, string $part, Purpose $purpose, array $ropes = 
     return array_values(
         array_filter(
             Portions::of($ledger, $ropes),
-            static fn (Portion $p): bool => $p->line->part === $part && $p->line->purpose === $purpose,
+            static fn (Portion $p): bool => $p->line->for->part === $part && $p->line->purpose === $purpose,
         ),
     )[0];
 }
@@ -156,7 +156,7 @@ it('puts twins before what is made once, and leaves foam and wisps out', functio
         ),
         Densities::house(),
     );
-    expect(array_map(static fn (Portion $p): array => [$p->line->part, $p->line->purpose], Portions::of($ledger)))->toBe([
+    expect(array_map(static fn (Portion $p): array => [$p->line->for->part, $p->line->purpose], Portions::of($ledger)))->toBe([
         ['arm', Purpose::Cover],
         ['body', Purpose::Cover],
     ]);

@@ -330,7 +330,7 @@ describe('portions', function () use ($one) {
         $sums = [];
         $before = INF;
         foreach ($portions as $p) {
-            $sums[$p->line->part][$p->line->colour === '' ? 'core' : 'cover'] = $p->line->allG();
+            $sums[$p->line->for->part][$p->line->for->colour === '' ? 'core' : 'cover'] = $p->line->allG();
             expect($p->line->pieces)
                 ->toBeLessThanOrEqual($before)
                 ->and(array_sum($p->layersG))

@@ -51,7 +51,7 @@ final class WoolCommand extends Command
         }
         $lines = array_map(static fn (Mix $mix): string => $mix->text(), $supply->mixes());
         foreach ($supply->portions() as $portion) {
-            $lines[] = sprintf('%s: %s', $figure->parts[$portion->line->part]->name, PortionWords::of($portion, $figure));
+            $lines[] = sprintf('%s: %s', $figure->parts[$portion->line->for->part]->name, PortionWords::of($portion, $figure));
         }
         $names = array_map(static fn (Colour $c): string => $c->name, $figure->colours);
         foreach ($supply->needs as $need) {

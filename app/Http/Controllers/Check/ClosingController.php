@@ -103,7 +103,7 @@ final class ClosingController
             $work->ledger,
             self::picture($figure, $work),
             $minutes,
-            array_sum(array_column($work->steps, 'minutes')),
+            array_sum($work->minutes()),
             $kinds['broken'] ?? 0,
             $kinds['mended'] ?? 0,
             HandSheet::sentences(OwnHand::hand()),

@@ -45,7 +45,7 @@ final class Order
         if ($isHouse) {
             return self::of($steps, $figure);
         }
-        $after = array_column($steps, 'after', 'key');
+        $after = array_map(static fn (Step $step): array => $step->order->after, array_column($steps, null, 'key'));
         $ledger = Ledger::of($figure, Densities::house());
         $house = array_map(
             static fn (Step $step): Step => $step->following($after[$step->key]),
@@ -65,8 +65,8 @@ final class Order
     {
         $waiting = $next = [];
         foreach ($steps as $i => $step) {
-            $waiting[$i] = count($step->after);
-            foreach ($step->after as $before) {
+            $waiting[$i] = count($step->order->after);
+            foreach ($step->order->after as $before) {
                 $next[$before][] = $i;
             }
         }
@@ -90,10 +90,10 @@ final class Order
                 $cost = [
                     $dry !== [] && self::isWet($step, $dry, $clock) ? 1 : 0,
                     -$path->drying($step->key),
-                    $last !== null && $last->part === $step->part && in_array($last->key, $step->after, true) ? 0 : 1,
-                    $last !== null && $last->colour === $step->colour ? 0 : 1,
-                    -($light[$step->colour] ?? 101.0),
-                    $last?->needle?->gauge === $step->needle?->gauge ? 0 : 1,
+                    $last !== null && $last->about->part === $step->about->part && in_array($last->key, $step->order->after, true) ? 0 : 1,
+                    $last !== null && $last->about->colour === $step->about->colour ? 0 : 1,
+                    -($light[$step->about->colour] ?? 101.0),
+                    $last?->uses->needle?->gauge === $step->uses->needle?->gauge ? 0 : 1,
                     $i,
                 ];
                 if ($best < 0 || $cost < $least) {
@@ -101,9 +101,9 @@ final class Order
                 }
             }
             $last = $ordered[] = $steps[$best];
-            $clock += $last->minutes;
-            if ($last->waitMinutes > 0.0) {
-                $dry[$last->key] = $clock + $last->waitMinutes;
+            $clock += $last->time->minutes;
+            if ($last->time->waitMinutes > 0.0) {
+                $dry[$last->key] = $clock + $last->time->waitMinutes;
             }
             unset($free[$rank][$best]);
             if ($free[$rank] === []) {
@@ -132,16 +132,16 @@ final class Order
             return $steps;
         }
         $plan = Schedule::inOneGo($steps);
-        $wet = array_filter($steps, static fn (Step $s): bool => $s->waitMinutes > 0.0);
+        $wet = array_filter($steps, static fn (Step $s): bool => $s->time->waitMinutes > 0.0);
         foreach (array_slice(array_column($wet, 'key'), 0, self::MOST_MOVED) as $key) {
             if ($plan->elapsedMinutes() <= $plan->lowerBoundMinutes() + self::WAITS_MINUTES) {
                 break;
             }
             $at = array_flip(array_column($steps, 'key'));
             $step = $steps[$at[$key]];
-            $first = 1 + max(-1, ...array_map(static fn (string $before): int => $at[$before] ?? -1, $step->after));
+            $first = 1 + max(-1, ...array_map(static fn (string $before): int => $at[$before] ?? -1, $step->order->after));
             foreach ($step->kind === StepKind::Thread ? array_slice($steps, 0, $at[$key]) : [] as $i => $other) {
-                $isOnIt = in_array($step->part, [$other->part, $figure->parts[$other->part]->join->to ?? ''], true);
+                $isOnIt = in_array($step->about->part, [$other->about->part, $figure->parts[$other->about->part]->join->to ?? ''], true);
                 $first = $isOnIt ? max($first, $i + 1) : $first;
             }
             $minutes = static fn (int $to): float => Schedule::inOneGo(self::forward($steps, $at[$key], $to))->elapsedMinutes();
@@ -179,7 +179,7 @@ final class Order
     /** @param  array<string, float>  $dry  by step key, from which minute on */
     private static function isWet(Step $step, array $dry, float $clock): bool
     {
-        foreach ($step->after as $before) {
+        foreach ($step->order->after as $before) {
             if (($dry[$before] ?? 0.0) > $clock) {
                 return true;
             }

@@ -31,10 +31,10 @@ final class Ranks
     {
         return $step->kind->rank() ?? match ($step->kind) {
             // A wire that is glued in is a whisker or a handle: it comes last.
-            StepKind::Thread => $step->waitMinutes > 0.0 ? 85 : 15,
-            StepKind::Covering => $figure->parts[$step->part]->made->covering->way->replacesCover() ? StepKind::PIECES : 80,
-            StepKind::Mark, StepKind::Detail => self::laying($figure, $step->part, $face),
-            default => self::joining($figure, $step->part, $face),
+            StepKind::Thread => $step->time->waitMinutes > 0.0 ? 85 : 15,
+            StepKind::Covering => $figure->parts[$step->about->part]->made->covering->way->replacesCover() ? StepKind::PIECES : 80,
+            StepKind::Mark, StepKind::Detail => self::laying($figure, $step->about->part, $face),
+            default => self::joining($figure, $step->about->part, $face),
         };
     }
 

@@ -29,7 +29,7 @@ final class CriticalPath
     {
         foreach ($steps as $step) {
             $this->steps[$step->key] = $step;
-            foreach ($step->after as $before) {
+            foreach ($step->order->after as $before) {
                 $this->next[$before][] = $step->key;
             }
         }
@@ -43,7 +43,7 @@ final class CriticalPath
             foreach ($this->next[$key] ?? [] as $next) {
                 $tail = max($tail, $this->remaining($next));
             }
-            $this->remaining[$key] = $this->steps[$key]->minutes + $this->steps[$key]->waitMinutes + $tail;
+            $this->remaining[$key] = $this->steps[$key]->time->minutes + $this->steps[$key]->time->waitMinutes + $tail;
         }
 
         return $this->remaining[$key];
@@ -53,7 +53,7 @@ final class CriticalPath
     public function drying(string $key): float
     {
         if (! isset($this->drying[$key])) {
-            $dries = $this->steps[$key]->waitMinutes > 0.0;
+            $dries = $this->steps[$key]->time->waitMinutes > 0.0;
             foreach ($this->next[$key] ?? [] as $next) {
                 $dries = $dries || $this->drying($next) > 0.0;
             }
@@ -69,9 +69,9 @@ final class CriticalPath
         if (! isset($this->hands[$key])) {
             $tail = 0.0;
             foreach ($this->next[$key] ?? [] as $next) {
-                $tail = max($tail, $this->steps[$key]->waitMinutes + $this->untilLastStep($next));
+                $tail = max($tail, $this->steps[$key]->time->waitMinutes + $this->untilLastStep($next));
             }
-            $this->hands[$key] = $this->steps[$key]->minutes + $tail;
+            $this->hands[$key] = $this->steps[$key]->time->minutes + $tail;
         }
 
         return $this->hands[$key];

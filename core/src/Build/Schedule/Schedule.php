@@ -68,7 +68,7 @@ final readonly class Schedule
     {
         $whole = [self::LEAST_MINUTES];
         foreach ($steps as $step) {
-            $whole[] = self::canBeCut($step) ? 0.0 : $step->minutes;
+            $whole[] = self::canBeCut($step) ? 0.0 : $step->time->minutes;
         }
 
         return ceil(max($whole));
@@ -77,7 +77,7 @@ final readonly class Schedule
     /** Whether a step can be put down before it is done: of many pieces it can, after any of them. */
     public static function canBeCut(Step $step): bool
     {
-        return $step->kind->canBePutDown() || $step->minutes > Pace::REST_AFTER;
+        return $step->kind->canBePutDown() || $step->time->minutes > Pace::REST_AFTER;
     }
 
     /** Minutes of work. */
@@ -127,11 +127,11 @@ final readonly class Schedule
     /** @param  list<Step>  $steps */
     private static function laid(array $steps, float $sittingMinutes): self
     {
-        $minutes = array_map(static fn (Step $s): float => $s->minutes, $steps);
+        $minutes = array_map(static fn (Step $s): float => $s->time->minutes, $steps);
         $sittings = $left = $next = $waiting = [];
         $known = array_flip(array_map(static fn (Step $s): string => $s->key, $steps));
         foreach ($steps as $i => $step) {
-            $needed = array_filter($step->after, static fn (string $key): bool => isset($known[$key]));
+            $needed = array_filter($step->order->after, static fn (string $key): bool => isset($known[$key]));
             $waiting[$i] = count($needed);
             foreach ($needed as $key) {
                 $next[$key][] = $i;
@@ -222,9 +222,9 @@ final readonly class Schedule
             if ($minutes[$i] <= self::EXACT) {
                 unset($left[$i]);
                 $release($step->key);
-                if ($step->waitMinutes > 0.0) {
-                    $wet[$step->key] = $clock + $step->waitMinutes;
-                    $drying[] = ['key' => $step->key, 'startMinute' => $clock, 'endMinute' => $clock + $step->waitMinutes];
+                if ($step->time->waitMinutes > 0.0) {
+                    $wet[$step->key] = $clock + $step->time->waitMinutes;
+                    $drying[] = ['key' => $step->key, 'startMinute' => $clock, 'endMinute' => $clock + $step->time->waitMinutes];
                 }
             }
         }
@@ -250,7 +250,7 @@ final readonly class Schedule
         }
         $free = [];
         foreach ($left as $i => $step) {
-            foreach ($step->after as $before) {
+            foreach ($step->order->after as $before) {
                 if (($wet[$before] ?? 0.0) > $clock + self::EXACT) {
                     continue 2;
                 }

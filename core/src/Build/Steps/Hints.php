@@ -112,7 +112,7 @@ final class Hints
             StepKind::Felt => $pair('Lumps, or lines of fibre.', 'Tease the lump apart, and spread a thin layer over it.'),
             StepKind::Compare => $pair(
                 'One is larger than the other.',
-                Coverings::isCut($figure->parts[$step->part])
+                Coverings::isCut($figure->parts[$step->about->part])
                     ? 'Lay it on the other, and trim what stands out.'
                     : 'Felt the larger one more, or pull a little off it.',
             ),
@@ -143,10 +143,10 @@ final class Hints
     /** On which side of the pad it is felted, so that no fibre of another colour gets in; empty where nothing is. */
     public static function pad(Step $step, Figure $figure): string
     {
-        $light = isset($figure->colours[$step->colour]) ? $figure->colours[$step->colour]->srgb->lab()->l : null;
+        $light = isset($figure->colours[$step->about->colour]) ? $figure->colours[$step->about->colour]->srgb->lab()->l : null;
 
         return match (true) {
-            $step->needle === null => '',
+            $step->uses->needle === null => '',
             $light === null => 'for undyed wool',
             $light >= self::LIGHT => 'for light colours',
             $light <= self::DARK => 'for dark colours',
@@ -158,13 +158,13 @@ final class Hints
     public static function cautions(Step $step, Figure $figure): array
     {
         $cautions = [];
-        $part = $figure->parts[$step->part] ?? null;
-        $method = $step->detail === '' ? null : $figure->details[$step->detail]->method;
+        $part = $figure->parts[$step->about->part] ?? null;
+        $method = $step->about->detail === '' ? null : $figure->details[$step->about->detail]->method;
         $joinBy = in_array($step->kind, [StepKind::Slit, StepKind::Join], true) ? $part?->join->by : null;
-        if ($step->needle !== null) {
+        if ($step->uses->needle !== null) {
             $cautions[] = 'Eyes on the needle; out the way it went in, never bend or lever.';
         }
-        if (($step->needle->holder ?? 1) > 1) {
+        if (($step->uses->needle->holder ?? 1) > 1) {
             $cautions[] = 'Several needles need a thick pad under them, and fingers well away.';
         }
         if ($method?->dries() || $joinBy === JoinBy::Glue || self::isGlued($step)) {
@@ -174,7 +174,7 @@ final class Hints
             $cautions[] = 'Small or sharp parts: the figure is decoration, not a toy.';
         }
         $isWire = in_array($step->kind, [StepKind::Wire, StepKind::Thread], true) || $joinBy === JoinBy::Wire;
-        if ($isWire || ($step->needle !== null && self::hasWire($figure, $step->part))) {
+        if ($isWire || ($step->uses->needle !== null && self::hasWire($figure, $step->about->part))) {
             $cautions[] = 'Turn wire ends in and cover them; near wire stab from the side only.';
         }
         if ($step->kind === StepKind::Weight) {
@@ -206,7 +206,7 @@ final class Hints
     /** Whether a wire is glued in. */
     private static function isGlued(Step $step): bool
     {
-        return $step->kind === StepKind::Thread && $step->waitMinutes > 0.0;
+        return $step->kind === StepKind::Thread && $step->time->waitMinutes > 0.0;
     }
 
     /** Whether a wire of the figure goes through a part. */

@@ -6,6 +6,7 @@ namespace Impa\Build\Steps;
 
 use Impa\Face\Needles;
 use Impa\Figure\Figure;
+use Impa\Figure\Member\Subject;
 use Impa\Figure\Part;
 use Impa\Figure\Term\JoinBy;
 use Impa\Material\Pace;
@@ -33,10 +34,10 @@ final readonly class Joins
                 key: 'slit:'.$part->key,
                 kind: StepKind::Slit,
                 title: sprintf('Cut a slit in %s for %s', mb_strtolower($to->name), mb_strtolower($part->name)),
-                part: $part->key,
-                after: $after,
-                minutes: $part->count() * Pace::SLIT,
                 text: StepWords::SLIT,
+                time: new StepTime($part->count() * Pace::SLIT),
+                about: new Subject($part->key),
+                order: new StepOrder($after),
             );
             $after = ['slit:'.$part->key];
         }
@@ -45,28 +46,27 @@ final readonly class Joins
             key: 'join:'.$part->key,
             kind: StepKind::Join,
             title: sprintf('Join %s to %s', mb_strtolower($part->name), mb_strtolower($to->name)),
-            part: $part->key,
-            after: $after,
-            minutes: $part->count() * Pace::JOIN,
-            waitMinutes: $part->join->by === JoinBy::Glue ? Pace::DRYING : 0.0,
-            needle: match (true) {
-                ! $isStabbed => null,
-                $part->join->by === JoinBy::Wrap => NeedleChoice::surface()->from($this->needles),
-                default => NeedleChoice::joining($to->solid->thinnestMm() / 2)->from($this->needles),
-            },
             text: StepWords::join($part).($isBentDry ? ' '.StepWords::BEND : ''),
-            colour: $part->colour,
+            time: new StepTime($part->count() * Pace::JOIN, $part->join->by === JoinBy::Glue ? Pace::DRYING : 0.0),
+            about: new Subject($part->key, colour: $part->colour),
+            order: new StepOrder($after),
+            uses: new StepUses(
+                match (true) {
+                    ! $isStabbed => null,
+                    $part->join->by === JoinBy::Wrap => NeedleChoice::surface()->from($this->needles),
+                    default => NeedleChoice::joining($to->solid->thinnestMm() / 2)->from($this->needles),
+                },
+            ),
         );
         $steps[] = new Step(
             key: 'hide:'.$part->key,
             kind: StepKind::Hide,
             title: sprintf('Hide the seam of %s', mb_strtolower($part->name)),
-            part: $part->key,
-            after: ['join:'.$part->key],
-            minutes: $part->count() * Pace::HIDE,
-            needle: NeedleChoice::surface()->from($this->needles),
             text: StepWords::HIDE,
-            colour: $part->colour,
+            time: new StepTime($part->count() * Pace::HIDE),
+            about: new Subject($part->key, colour: $part->colour),
+            order: new StepOrder(['join:'.$part->key]),
+            uses: new StepUses(NeedleChoice::surface()->from($this->needles)),
         );
 
         return $steps;

@@ -6,6 +6,7 @@ namespace Impa\Build\Steps;
 
 use Impa\Face\Needles;
 use Impa\Figure\Figure;
+use Impa\Figure\Member\Subject;
 use Impa\Figure\Part;
 use Impa\Figure\Term\Method;
 use Impa\Figure\Term\Stitch;
@@ -82,9 +83,9 @@ final readonly class LayerSteps
                 key: 'press:'.$level,
                 kind: StepKind::Press,
                 title: $levels > 1 ? sprintf('Press layer %d', $level) : 'Press',
-                after: $laid,
-                minutes: Pace::PRESS,
                 text: StepWords::PRESS,
+                time: new StepTime(Pace::PRESS),
+                order: new StepOrder($laid),
             );
             foreach ($flat->stitch === Stitch::None ? [] : $laid as $join) {
                 $part = $this->figure->parts[substr($join, strlen('join:'))];
@@ -97,9 +98,9 @@ final readonly class LayerSteps
                 key: 'open',
                 kind: StepKind::Open,
                 title: count($flat->openings) === 1 ? 'Cut the opening' : 'Cut the openings',
-                after: $last,
-                minutes: count($flat->openings) * Pace::OPEN,
                 text: StepWords::OPEN,
+                time: new StepTime(count($flat->openings) * Pace::OPEN),
+                order: new StepOrder($last),
             );
             $last[] = 'open';
         }
@@ -108,9 +109,9 @@ final readonly class LayerSteps
                 key: 'ribbon',
                 kind: StepKind::Ribbon,
                 title: count($flat->ties->at) === 1 ? 'The ribbon' : 'Ties',
-                after: $last,
-                minutes: count($flat->ties->at) * Pace::RIBBON,
                 text: StepWords::RIBBON,
+                time: new StepTime(count($flat->ties->at) * Pace::RIBBON),
+                order: new StepOrder($last),
             );
         }
 
@@ -143,12 +144,11 @@ final readonly class LayerSteps
             key: 'join:'.$part->key,
             kind: StepKind::Join,
             title: sprintf('Lay %s on %s', mb_strtolower($part->name), $names[0] ?? 'the ground'),
-            part: $part->key,
-            after: [...$made, ...$last],
-            minutes: $part->count() * Pace::JOIN,
-            needle: NeedleChoice::flat(2 * $part->solid->thinnestMm(), 1)->from($this->needles),
             text: StepWords::LAY,
-            colour: $part->colour,
+            time: new StepTime($part->count() * Pace::JOIN),
+            about: new Subject($part->key, colour: $part->colour),
+            order: new StepOrder([...$made, ...$last]),
+            uses: new StepUses(NeedleChoice::flat(2 * $part->solid->thinnestMm(), 1)->from($this->needles)),
         );
     }
 
@@ -162,11 +162,10 @@ final readonly class LayerSteps
             key: 'stitch:'.$part->key,
             kind: StepKind::Stitch,
             title: sprintf('%s round %s', ucfirst($flat->stitch->label()), mb_strtolower($part->name)),
-            part: $part->key,
-            after: $after,
-            minutes: $count * Pace::STITCH,
             text: StepWords::STITCH,
-            colour: $part->colour,
+            time: new StepTime($count * Pace::STITCH),
+            about: new Subject($part->key, colour: $part->colour),
+            order: new StepOrder($after),
         );
     }
 }

@@ -7,6 +7,7 @@ namespace Impa\Build\Steps;
 use Impa\Face\Needles;
 use Impa\Figure\Detail;
 use Impa\Figure\Figure;
+use Impa\Figure\Member\Subject;
 use Impa\Figure\Part;
 use Impa\Figure\Term\JoinBy;
 use Impa\Figure\Term\PlateSchool;
@@ -56,9 +57,9 @@ final readonly class Making
                 key: 'wire:'.$part->key,
                 kind: StepKind::Wire,
                 title: 'Wire: '.$part->name,
-                part: $part->key,
-                minutes: $part->count() * Pace::WIRE,
                 text: StepWords::WIRE,
+                time: new StepTime($part->count() * Pace::WIRE),
+                about: new Subject($part->key),
             );
             $after = [...$after, 'wire:'.$part->key, ...$this->routing->beforeMaking($part)];
         }
@@ -72,12 +73,14 @@ final readonly class Making
                 key: 'core:'.$part->key,
                 kind: StepKind::Core,
                 title: 'Core: '.$part->name,
-                part: $part->key,
-                after: $after,
-                minutes: $part->count() * $each,
-                needle: $isFoam ? null : NeedleChoice::bulk($holder, $part->solid->thinnestMm())->from($this->needles),
-                weighings: $this->lines($part, Purpose::Inside),
                 text: $cap === null ? StepWords::core($core) : StepWords::capCore($cap, $wool->seat->capMm - $part->made->coverMm),
+                time: new StepTime($part->count() * $each),
+                about: new Subject($part->key),
+                order: new StepOrder($after),
+                uses: new StepUses(
+                    $isFoam ? null : NeedleChoice::bulk($holder, $part->solid->thinnestMm())->from($this->needles),
+                    $this->lines($part, Purpose::Inside),
+                ),
             ));
         }
         $after = [...$after, ...$this->routing->beforeCover($part)];
@@ -91,11 +94,10 @@ final readonly class Making
                 key: 'compare:'.$part->key,
                 kind: StepKind::Compare,
                 title: 'Compare both: '.$part->name,
-                part: $part->key,
-                after: $after,
-                minutes: Pace::COMPARE,
                 text: Coverings::isCut($part) ? StepWords::COMPARE_CUT : StepWords::COMPARE,
-                colour: $part->colour,
+                time: new StepTime(Pace::COMPARE),
+                about: new Subject($part->key, colour: $part->colour),
+                order: new StepOrder($after),
             ));
         }
 
@@ -126,18 +128,16 @@ final readonly class Making
             key: 'cover:'.$part->key,
             kind: $isSolid ? StepKind::Felt : StepKind::Cover,
             title: ($isSolid ? 'Felt: ' : 'Cover: ').$part->name,
-            part: $part->key,
-            after: $after,
-            minutes: $part->count() * $each,
-            needle: $needle->from($this->needles),
-            weighings: $this->lines($part, Purpose::Cover),
             text: match (true) {
                 $cap === null => $isSolid ? StepWords::felt($part) : StepWords::cover($part),
                 $isSolid && $part->join->by === JoinBy::Wrap => StepWords::wrapped($cap, $wool->seat->capMm),
                 $isSolid => StepWords::cap($cap, $wool->seat->capMm),
                 default => StepWords::capCover($cap),
             },
-            colour: $part->colour,
+            time: new StepTime($part->count() * $each),
+            about: new Subject($part->key, colour: $part->colour),
+            order: new StepOrder($after),
+            uses: new StepUses($needle->from($this->needles), $this->lines($part, Purpose::Cover)),
         );
     }
 
@@ -181,15 +181,16 @@ final readonly class Making
             key: $key,
             kind: StepKind::Covering,
             title: ucfirst($way->label()).': '.$part->name,
-            part: $part->key,
-            after: $after,
-            minutes: $part->count() * $this->pace->covering($way, $need->count, $need->metres),
-            needle: in_array($way, [CoveringWay::Film, CoveringWay::PreFelt, CoveringWay::Plait], true)
-                ? null
-                : NeedleChoice::surface()->from($this->needles),
-            weighings: [...$this->lines($part, Purpose::Covering), ...$this->lines($part, Purpose::Film)],
             text: $need->text,
-            colour: $part->colour,
+            time: new StepTime($part->count() * $this->pace->covering($way, $need->count, $need->metres)),
+            about: new Subject($part->key, colour: $part->colour),
+            order: new StepOrder($after),
+            uses: new StepUses(
+                in_array($way, [CoveringWay::Film, CoveringWay::PreFelt, CoveringWay::Plait], true)
+                    ? null
+                    : NeedleChoice::surface()->from($this->needles),
+                [...$this->lines($part, Purpose::Covering), ...$this->lines($part, Purpose::Film)],
+            ),
         );
     }
 
@@ -200,12 +201,11 @@ final readonly class Making
             key: 'cover:'.$part->key,
             kind: StepKind::Cut,
             title: 'Cut out: '.$part->name,
-            part: $part->key,
-            after: $after,
-            minutes: $part->count() * $this->pace->cutOut(Polygon::perimeter($part->solid->front()[0])),
-            weighings: $this->ledger->ofPart($part->key),
             text: StepWords::CUT,
-            colour: $part->colour,
+            time: new StepTime($part->count() * $this->pace->cutOut(Polygon::perimeter($part->solid->front()[0]))),
+            about: new Subject($part->key, colour: $part->colour),
+            order: new StepOrder($after),
+            uses: new StepUses(weighings: $this->ledger->ofPart($part->key)),
         );
     }
 
@@ -225,11 +225,10 @@ final readonly class Making
             key: 'steam:'.$part->key,
             kind: StepKind::Steam,
             title: 'Steam to shape: '.$part->name,
-            part: $part->key,
-            after: [Steps::made($part), ...$details],
-            minutes: $part->count() * Pace::STEAM,
             text: StepWords::STEAM,
-            colour: $part->colour,
+            time: new StepTime($part->count() * Pace::STEAM),
+            about: new Subject($part->key, colour: $part->colour),
+            order: new StepOrder([Steps::made($part), ...$details]),
         )];
     }
 

@@ -9,6 +9,7 @@ use Impa\Face\LayingOrder;
 use Impa\Face\Needles;
 use Impa\Figure\Detail;
 use Impa\Figure\Figure;
+use Impa\Figure\Member\Subject;
 use Impa\Figure\Part;
 use Impa\Figure\Term\DetailKind;
 use Impa\Figure\Term\Method;
@@ -112,10 +113,10 @@ final readonly class Steps
             key: 'mix:'.$mix->colour,
             kind: StepKind::Mix,
             title: 'Mix: '.$this->figure->colours[$mix->colour]->name,
-            minutes: Pace::MIX,
             text: StepWords::MIX,
-            colour: $mix->colour,
-            mix: $mix,
+            time: new StepTime(Pace::MIX),
+            about: new Subject(colour: $mix->colour),
+            uses: new StepUses(mix: $mix),
         ), Mix::all($this->ledger));
     }
 
@@ -128,15 +129,18 @@ final readonly class Steps
      */
     private static function mixedFirst(array $mixing, array $all): array
     {
-        $keys = array_column($mixing, 'key', 'colour');
+        $keys = [];
+        foreach ($mixing as $step) {
+            $keys[$step->about->colour] = $step->key;
+        }
 
         return $keys === [] ? $all : array_map(static function (Step $step) use ($keys): Step {
-            $taken = array_map(static fn (LedgerLine $l): string => $l->colour, $step->weighings);
+            $taken = array_map(static fn (LedgerLine $l): string => $l->for->colour, $step->uses->weighings);
             // A seam is hidden with a wisp of the colour, which nobody weighs.
-            $wisp = $step->kind === StepKind::Hide ? [$step->colour] : [];
+            $wisp = $step->kind === StepKind::Hide ? [$step->about->colour] : [];
             $mixed = array_values(array_intersect_key($keys, array_flip([...$taken, ...$wisp])));
 
-            return $mixed === [] ? $step : $step->following([...$step->after, ...$mixed]);
+            return $mixed === [] ? $step : $step->following([...$step->order->after, ...$mixed]);
         }, $all);
     }
 
@@ -145,11 +149,11 @@ final readonly class Steps
     {
         $pairs = array_filter(
             $this->ledger->lines,
-            fn (LedgerLine $l): bool => $l->detail === '' &&
+            fn (LedgerLine $l): bool => $l->for->detail === '' &&
                 $l->material !== CoreMaterial::Foam->value &&
-                $this->figure->parts[$l->part]->stand->mirror &&
+                $this->figure->parts[$l->for->part]->stand->mirror &&
                 // What is cut from a sheet is laid on its twin, not weighed against it.
-                $this->figure->parts[$l->part]->made->covering->way !== CoveringWay::PreFelt,
+                $this->figure->parts[$l->for->part]->made->covering->way !== CoveringWay::PreFelt,
         );
 
         return $pairs === []
@@ -159,9 +163,9 @@ final readonly class Steps
                     key: 'portion',
                     kind: StepKind::Portion,
                     title: 'Set portions aside',
-                    minutes: Pace::PORTION,
-                    weighings: array_values($pairs),
                     text: StepWords::PORTION,
+                    time: new StepTime(Pace::PORTION),
+                    uses: new StepUses(weighings: array_values($pairs)),
                 ),
             ];
     }
@@ -176,10 +180,10 @@ final readonly class Steps
                     key: 'mark:'.$part->key,
                     kind: StepKind::Mark,
                     title: 'Mark: '.$part->name,
-                    part: $part->key,
-                    after: [self::made($part)],
-                    minutes: $part->count() * Pace::MARK,
                     text: StepWords::MARK,
+                    time: new StepTime($part->count() * Pace::MARK),
+                    about: new Subject($part->key),
+                    order: new StepOrder([self::made($part)]),
                 ),
             ];
     }
@@ -204,10 +208,10 @@ final readonly class Steps
                 key: 'loop:'.$top->key,
                 kind: StepKind::Loop,
                 title: 'Loop to hang it by: '.$top->name,
-                part: $top->key,
-                after: [(self::hasCore($this->ledger, $top->key) ? 'core:' : 'cover:').$top->key],
-                minutes: Pace::LOOP,
                 text: StepWords::LOOP,
+                time: new StepTime(Pace::LOOP),
+                about: new Subject($top->key),
+                order: new StepOrder([(self::hasCore($this->ledger, $top->key) ? 'core:' : 'cover:').$top->key]),
             ),
         ];
     }
@@ -222,10 +226,10 @@ final readonly class Steps
                 key: 'weight:'.$weight['key'],
                 kind: StepKind::Weight,
                 title: sprintf('Hide %.0f g in %s', max(1.0, $weight['g']), mb_strtolower($part->name)),
-                part: $part->key,
-                after: [(self::hasCore($this->ledger, $part->key) ? 'core:' : 'cover:').$part->key],
-                minutes: Pace::WEIGHT,
                 text: StepWords::WEIGHT,
+                time: new StepTime(Pace::WEIGHT),
+                about: new Subject($part->key),
+                order: new StepOrder([(self::hasCore($this->ledger, $part->key) ? 'core:' : 'cover:').$part->key]),
             );
         }
 
@@ -270,15 +274,14 @@ final readonly class Steps
             key: 'detail:'.$detail->key,
             kind: StepKind::Detail,
             title: $detail->name,
-            part: $detail->on,
-            detail: $detail->key,
-            after: $after,
-            minutes: $this->figure->pieces($detail) * $this->minutes($detail),
-            waitMinutes: $detail->method->dries() ? Pace::DRYING : 0.0,
-            needle: $detail->method === Method::Felt ? NeedleChoice::face($part->solid->thinnestMm())->from($this->needles) : null,
-            weighings: $line === null ? [] : [$line],
             text: StepWords::detail($detail),
-            colour: $detail->colour,
+            time: new StepTime($this->figure->pieces($detail) * $this->minutes($detail), $detail->method->dries() ? Pace::DRYING : 0.0),
+            about: new Subject($detail->on, $detail->key, $detail->colour),
+            order: new StepOrder($after),
+            uses: new StepUses(
+                $detail->method === Method::Felt ? NeedleChoice::face($part->solid->thinnestMm())->from($this->needles) : null,
+                $line === null ? [] : [$line],
+            ),
         );
     }
 
@@ -288,7 +291,7 @@ final readonly class Steps
      */
     private function finishing(array $all): array
     {
-        $needed = array_merge(...array_map(static fn (Step $s): array => $s->after, $all));
+        $needed = array_merge(...array_map(static fn (Step $s): array => $s->order->after, $all));
         $last = array_values(array_diff(array_map(static fn (Step $s): string => $s->key, $all), $needed));
 
         $flat = $this->figure->base->flattenMm <= 0.0
@@ -298,10 +301,10 @@ final readonly class Steps
                     key: 'flatten',
                     kind: StepKind::Flatten,
                     title: sprintf('Flatten the base by %.0f mm', $this->figure->base->flattenMm),
-                    after: $last,
-                    minutes: Pace::FLATTEN,
-                    needle: NeedleChoice::bulk(1, 2 * $this->figure->base->flattenMm)->from($this->needles),
                     text: StepWords::FLATTEN,
+                    time: new StepTime(Pace::FLATTEN),
+                    order: new StepOrder($last),
+                    uses: new StepUses(NeedleChoice::bulk(1, 2 * $this->figure->base->flattenMm)->from($this->needles)),
                 ),
             ];
 
@@ -311,18 +314,18 @@ final readonly class Steps
                 key: 'trim',
                 kind: StepKind::Trim,
                 title: 'Trim and smooth',
-                after: $flat === [] ? $last : ['flatten'],
-                minutes: Pace::TRIM,
-                needle: NeedleChoice::surface()->from($this->needles),
                 text: StepWords::TRIM,
+                time: new StepTime(Pace::TRIM),
+                order: new StepOrder($flat === [] ? $last : ['flatten']),
+                uses: new StepUses(NeedleChoice::surface()->from($this->needles)),
             ),
             new Step(
                 key: 'inspect',
                 kind: StepKind::Inspect,
                 title: 'Inspect',
-                after: ['trim'],
-                minutes: Pace::INSPECT,
                 text: StepWords::INSPECT,
+                time: new StepTime(Pace::INSPECT),
+                order: new StepOrder(['trim']),
             ),
         ];
     }

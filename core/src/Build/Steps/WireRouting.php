@@ -6,6 +6,7 @@ namespace Impa\Build\Steps;
 
 use Impa\Armature\Passage;
 use Impa\Figure\Figure;
+use Impa\Figure\Member\Subject;
 use Impa\Figure\Part;
 use Impa\Figure\Term\JoinBy;
 use Impa\Material\CoveringWay;
@@ -75,11 +76,10 @@ final readonly class WireRouting
                     $hosts === [] => sprintf('Bend %s', mb_strtolower($wire->name)),
                     default => sprintf('Set %s into %s', mb_strtolower($wire->name), $through),
                 },
-                part: $hosts[0] ?? '',
-                after: $passage->isLoose() ? array_map(self::made($figure), $hosts) : $this->before($passage, $hosts),
-                minutes: $wire->count() * Pace::THREAD,
-                waitMinutes: $passage->isLoose() && $hosts !== [] ? Pace::DRYING : 0.0,
                 text: $passage->isLoose() ? StepWords::WHISKER : StepWords::THREAD,
+                time: new StepTime($wire->count() * Pace::THREAD, $passage->isLoose() && $hosts !== [] ? Pace::DRYING : 0.0),
+                about: new Subject($hosts[0] ?? ''),
+                order: new StepOrder($passage->isLoose() ? array_map(self::made($figure), $hosts) : $this->before($passage, $hosts)),
             );
         }
 

@@ -22,7 +22,7 @@ final class TechniqueChange
         foreach ([...$before->steps, ...$after->steps] as $step) {
             $titles[$step->key] = $step->title;
         }
-        $kept = array_filter($after->steps, static fn (Step $s): bool => $s->because !== [] && ! isset($moved[$s->key]));
+        $kept = array_filter($after->steps, static fn (Step $s): bool => $s->order->because !== [] && ! isset($moved[$s->key]));
         $said = array_filter([
             self::told($moved, $titles, 'changed its place', 'changed places'),
             self::told(array_flip($new), $titles, 'is new', 'are new'),

@@ -175,8 +175,8 @@ final class Booklet
         }
         $gauges = [];
         foreach ($work->steps as $step) {
-            if ($step->needle !== null) {
-                $gauges[$step->needle->gauge] = true;
+            if ($step->uses->needle !== null) {
+                $gauges[$step->uses->needle->gauge] = true;
             }
         }
         ksort($gauges);

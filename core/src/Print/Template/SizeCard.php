@@ -62,7 +62,7 @@ final readonly class SizeCard
             ),
             implode(', ', array_map(
                 static fn (LedgerLine $l): string => Grams::text($l->g).' '
-                    .WoolWords::name($l->material, $l->colour, $figure)
+                    .WoolWords::name($l->material, $l->for->colour, $figure)
                     .($l->purpose === Purpose::Covering ? ' as '.$l->way->value : ''),
                 $lines,
             )).($part->count() > 1 ? ' each' : ''),

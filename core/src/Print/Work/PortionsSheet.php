@@ -87,9 +87,9 @@ final class PortionsSheet
     private static function row(Portion $portion, Supply $supply): string
     {
         $line = $portion->line;
-        $part = $supply->figure->parts[$line->part];
-        $wool = $supply->ledger->wool[$line->part];
-        $hex = $line->colour === '' ? CoverAdvice::UNDYED : $supply->matches[$line->colour]->hex;
+        $part = $supply->figure->parts[$line->for->part];
+        $wool = $supply->ledger->wool[$line->for->part];
+        $hex = $line->for->colour === '' ? CoverAdvice::UNDYED : $supply->matches[$line->for->colour]->hex;
         // The clump is drawn where the whole of it lies together: a solid part's, or the core's.
         $isClump = $line->purpose === Purpose::Inside || ($line->purpose === Purpose::Cover && $wool->insideCm3 <= 0.0);
         $loose = $isClump ? $wool->loose() : null;

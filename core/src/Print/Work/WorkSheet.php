@@ -67,14 +67,14 @@ final class WorkSheet
     private static function words(Step $step, Work $work): string
     {
         $lines = ['<p class="t">'.Html::text($step->title).'</p>'];
-        foreach ($step->mix->wools ?? [] as $wool) {
+        foreach ($step->uses->mix->wools ?? [] as $wool) {
             $lines[] = '<p><b>'.Html::text(Grams::text($wool['g']).' '.$wool['name']).'</b></p>';
         }
-        foreach ($step->weighings as $line) {
+        foreach ($step->uses->weighings as $line) {
             $lines[] = '<p><b>'.Html::text(self::weigh($line, $work)).'</b></p>';
         }
         $lines[] = '<p>'.Html::text($step->text).'</p>';
-        foreach ($step->because as $why) {
+        foreach ($step->order->because as $why) {
             $lines[] = '<p>'.Html::text($why).'</p>';
         }
         $amiss = $work->amiss($step);
@@ -82,18 +82,18 @@ final class WorkSheet
             $lines[] = '<p>'.Html::text($amiss).'</p>';
         }
         $facts = [];
-        if ($step->needle !== null) {
+        if ($step->uses->needle !== null) {
             $facts[] = sprintf(
                 'Needle %d%s, %s, to %.0f mm',
-                $step->needle->gauge,
-                $step->needle->holder > 1 ? sprintf(' (%d in the holder)', $step->needle->holder) : '',
-                $step->needle->stab,
-                $step->needle->depthMm,
+                $step->uses->needle->gauge,
+                $step->uses->needle->holder > 1 ? sprintf(' (%d in the holder)', $step->uses->needle->holder) : '',
+                $step->uses->needle->stab,
+                $step->uses->needle->depthMm,
             );
         }
-        $facts[] = sprintf('about %.0f min', max(1.0, $step->minutes));
-        if ($step->waitMinutes > 0.0) {
-            $facts[] = sprintf('then %.0f min to dry', $step->waitMinutes);
+        $facts[] = sprintf('about %.0f min', max(1.0, $step->time->minutes));
+        if ($step->time->waitMinutes > 0.0) {
+            $facts[] = sprintf('then %.0f min to dry', $step->time->waitMinutes);
         }
         $lines[] = '<p class="q">'.Html::text(implode(' · ', $facts)).'</p>';
         $lines[] = '<p class="q">'.Html::text('When it is done: '.Hints::look($step)).'</p>';
@@ -106,7 +106,7 @@ final class WorkSheet
 
     private static function weigh(LedgerLine $line, Work $work): string
     {
-        $name = WoolWords::name($line->material, $line->colour, $work->ledger->figure);
+        $name = WoolWords::name($line->material, $line->for->colour, $work->ledger->figure);
 
         if ($line->isCut()) {
             return sprintf('%s of %s felt, in sheet%s', Grams::text($line->allG()), $name, $line->pieces > 1 ? ', for '.$line->pieces : '');

@@ -276,8 +276,8 @@ final readonly class Supply
         foreach ($this->ledger->lines as $line) {
             if ($line->purpose === Purpose::Detail) {
                 $wisps[] = [
-                    'detail' => $line->detail,
-                    'colour' => $line->colour,
+                    'detail' => $line->for->detail,
+                    'colour' => $line->for->colour,
                     'mg' => 1000 * $line->g,
                     'count' => $line->pieces,
                     'text' => Wisp::words(1000 * $line->g),

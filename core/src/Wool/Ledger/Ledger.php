@@ -6,6 +6,7 @@ namespace Impa\Wool\Ledger;
 
 use Impa\Figure\Detail;
 use Impa\Figure\Figure;
+use Impa\Figure\Member\Subject;
 use Impa\Figure\Part;
 use Impa\Figure\Placing\Seat;
 use Impa\Material\CoveringWay;
@@ -83,10 +84,10 @@ final class Ledger
         if ($this->index === null) {
             $this->index = ['parts' => [], 'details' => []];
             foreach ($this->lines as $line) {
-                if ($line->detail === '') {
-                    $this->index['parts'][$line->part][] = $line;
+                if ($line->for->detail === '') {
+                    $this->index['parts'][$line->for->part][] = $line;
                 } else {
-                    $this->index['details'][$line->detail] = $line;
+                    $this->index['details'][$line->for->detail] = $line;
                 }
             }
         }
@@ -109,10 +110,10 @@ final class Ledger
     {
         $fillings = $colours = [];
         foreach ($this->lines as $line) {
-            if ($line->colour === '') {
+            if ($line->for->colour === '') {
                 $fillings[$line->material][] = $line;
             } else {
-                $colours[$line->colour][] = $line;
+                $colours[$line->for->colour][] = $line;
             }
         }
         $totals = [];
@@ -145,7 +146,7 @@ final class Ledger
         foreach ($lines as $line) {
             $whole += $line->allG();
             for ($i = 0; $i < $line->pieces; $i++) {
-                $pieces[] = [$this->figure->parts[$line->part]->made->firmness->value, $line->g];
+                $pieces[] = [$this->figure->parts[$line->for->part]->made->firmness->value, $line->g];
             }
         }
         $sigma = $this->densities->hand->sigmaOfSum($pieces);
@@ -164,11 +165,9 @@ final class Ledger
             CoveringWay $way,
             string $why,
         ): LedgerLine => new LedgerLine(
-            part: $part->key,
-            detail: '',
+            for: new Subject($part->key, colour: $colour),
             purpose: $purpose,
             material: $material,
-            colour: $colour,
             g: $g,
             pieces: $part->count(),
             way: $way,
@@ -202,11 +201,9 @@ final class Ledger
     private static function detail(Detail $detail, Figure $figure, ?Surface $surface, Densities $densities): LedgerLine
     {
         return new LedgerLine(
-            part: $detail->on,
-            detail: $detail->key,
+            for: new Subject($detail->on, $detail->key, $detail->colour),
             purpose: Purpose::Detail,
             material: LedgerLine::WOOL,
-            colour: $detail->colour,
             g: DetailWool::mg($detail, $surface, $densities) / 1000,
             pieces: $figure->pieces($detail),
             way: CoveringWay::Felt,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Wool\Ledger;
 
+use Impa\Figure\Member\Subject;
 use Impa\Material\CoreMaterial;
 use Impa\Material\CoveringWay;
 
@@ -16,20 +17,15 @@ final readonly class LedgerLine
     public const FILM = 'film';
 
     /**
-     * @param  string  $part  key of the part it goes into or onto
-     * @param  string  $detail  key of the detail; empty for a part's own
      * @param  string  $material  wool, film, or what fills a part (core-wool, scrap, stuffing, foam)
-     * @param  string  $colour  key of the figure's colour; empty for what has none of the figure's
      * @param  float  $g  of one piece, waste included
      * @param  CoveringWay  $way  how it is worked: felted, or laid on, wound round, cut out
      * @param  string  $why  what it becomes, in a few words
      */
     public function __construct(
-        public string $part,
-        public string $detail,
+        public Subject $for,
         public Purpose $purpose,
         public string $material,
-        public string $colour,
         public float $g,
         public int $pieces,
         public CoveringWay $way,

@@ -26,10 +26,10 @@ final readonly class Portion
     public function document(): array
     {
         return [
-            'part' => $this->line->part,
+            'part' => $this->line->for->part,
             'purpose' => $this->line->purpose->value,
             'material' => $this->line->material,
-            'colour' => $this->line->colour,
+            'colour' => $this->line->for->colour,
             'g' => $this->line->allG(),
             'pieces' => $this->line->pieces,
             'eachG' => $this->line->g,

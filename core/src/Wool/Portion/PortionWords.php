@@ -15,7 +15,7 @@ final class PortionWords
     public static function of(Portion $portion, Figure $figure): string
     {
         $line = $portion->line;
-        $what = WoolWords::within($line->material, $line->colour, $figure);
+        $what = WoolWords::within($line->material, $line->for->colour, $figure);
         $for = $line->purpose === Purpose::Covering ? ' for the '.$line->why : '';
         $said = sprintf('Weigh %s %s%s.', Grams::text($line->allG()), $what, $for);
         if ($line->pieces > 1) {

@@ -46,7 +46,7 @@ final class Portions
         $portions = [];
         foreach ($ledger->lines as $line) {
             if ($line->purpose !== Purpose::Detail && $line->material !== CoreMaterial::Foam->value) {
-                $portions[] = self::portion($line, $ledger, $ropes[$line->colour] ?? 0.0);
+                $portions[] = self::portion($line, $ledger, $ropes[$line->for->colour] ?? 0.0);
             }
         }
         usort($portions, static fn (Portion $a, Portion $b): int => $b->line->pieces <=> $a->line->pieces);
@@ -57,8 +57,8 @@ final class Portions
     /** @param  float  $gPerM  of the rope; 0 where it is none */
     private static function portion(LedgerLine $line, Ledger $ledger, float $gPerM): Portion
     {
-        $part = $ledger->figure->parts[$line->part];
-        $wool = $ledger->wool[$line->part];
+        $part = $ledger->figure->parts[$line->for->part];
+        $wool = $ledger->wool[$line->for->part];
         // What fills a part is built up in layers; so is a solid part, all of which is its cover.
         $coreMm = match (true) {
             // A cap is laid flat, over what it will lie on.
