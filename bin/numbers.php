@@ -444,6 +444,8 @@ function wrapped(string $text): string
     return implode("\n", $lines);
 }
 
+$numbers += require __DIR__.'/thresholds.php';
+
 $check = in_array('--check', $argv, true);
 $folder = array_values(array_diff(array_slice($argv, 1), ['--check']))[0] ?? __DIR__.'/../docs';
 $told = $stale = [];
