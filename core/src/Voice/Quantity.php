@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Voice;
+
+/** How much of what is measured: a number with its unit, not yet written. Immutable. */
+final readonly class Quantity implements Said
+{
+    private function __construct(public Measure $measure, public float $is)
+    {
+    }
+
+    public static function mm(float $mm): self
+    {
+        return new self(Measure::Length, $mm);
+    }
+
+    public static function g(float $g): self
+    {
+        return new self(Measure::Mass, $g);
+    }
+
+    public static function minutes(float $minutes): self
+    {
+        return new self(Measure::Time, $minutes);
+    }
+
+    public static function degrees(float $degrees): self
+    {
+        return new self(Measure::Angle, $degrees);
+    }
+
+    /** @param  float  $share  0.12 for twelve in a hundred */
+    public static function share(float $share): self
+    {
+        return new self(Measure::Share, $share);
+    }
+
+    public static function cm2(float $cm2): self
+    {
+        return new self(Measure::Area, $cm2);
+    }
+
+    public static function cm3(float $cm3): self
+    {
+        return new self(Measure::Volume, $cm3);
+    }
+
+    public static function gPerCm3(float $gPerCm3): self
+    {
+        return new self(Measure::Density, $gPerCm3);
+    }
+
+    /** A number of no unit, with so many digits as it has. */
+    public static function number(float $number): self
+    {
+        return new self(Measure::Number, $number);
+    }
+
+    public function in(Voice $voice): string
+    {
+        return $voice->write($this);
+    }
+}
