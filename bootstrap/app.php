@@ -9,6 +9,7 @@ use App\Http\Middleware\ContentSecurity;
 use App\Http\Middleware\KnownFelter;
 use App\Http\Middleware\OnlyOwn;
 use App\Http\Middleware\OnlyThisMachine;
+use App\Http\Middleware\Speaks;
 use App\Http\Middleware\TellingRequests;
 use App\Sharing\Pairing;
 use Illuminate\Contracts\Console\Kernel as ConsoleKernel;
@@ -36,7 +37,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->remove([TrimStrings::class, ConvertEmptyStringsToNull::class]);
         // It is long and random by itself, and is looked at before anything else is.
         $middleware->encryptCookies(except: [Pairing::COOKIE]);
-        $middleware->prepend([OnlyThisMachine::class, BoundedBody::class]);
+        $middleware->prepend([OnlyThisMachine::class, Speaks::class, BoundedBody::class]);
         $middleware->append([ContentSecurity::class, TellingRequests::class]);
         // Whose it is must be known before anything is looked for; whether it is theirs, right after.
         $middleware->prependToPriorityList(SubstituteBindings::class, KnownFelter::class);

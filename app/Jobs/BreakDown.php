@@ -13,6 +13,7 @@ use App\Seeing\GivenUp;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Foundation\Queue\Queueable;
+use Impa\Voice\Voice;
 use Throwable;
 
 /** Breaks a drawing down while its felter watches how far it is; whoever gives it up takes its row away, and that ends the work. */
@@ -27,12 +28,14 @@ final class BreakDown implements ShouldQueue
     /** It is written down so often how far it is, seconds. */
     private const EVERY_S = 0.4;
 
-    public function __construct(private readonly int $felter, private readonly string $uuid)
+    /** @param  string  $voice  in which its names and reasons are told */
+    public function __construct(private readonly int $felter, private readonly string $uuid, private readonly string $voice)
     {
     }
 
     public function handle(): void
     {
+        Voice::speak(Voice::byTag($this->voice) ?? new Voice);
         CurrentFelter::being($this->felter, function (): void {
             $asked = $this->row()->value('asked');
             if (! is_string($asked)) {
@@ -61,6 +64,7 @@ final class BreakDown implements ShouldQueue
     /** The worker was ended in the middle of it. */
     public function failed(): void
     {
+        Voice::speak(Voice::byTag($this->voice) ?? new Voice);
         CurrentFelter::being($this->felter, fn () => $this->row()->whereNull('answer')->update(['answer' => json_encode([
             'problem' => ['status' => 503, 'detail' => 'The break-down was ended in the middle. Try once more; the picture is kept.'],
         ])]));

@@ -6,6 +6,7 @@ namespace App\Providers;
 
 use App\Accounts\OwnPolicy;
 use App\Api\Body;
+use App\Console\Speaking;
 use App\Hand\OwnHand;
 use App\Models\BreakdownJob;
 use App\Models\Device;
@@ -17,6 +18,7 @@ use App\Models\Wool;
 use App\Store\Migrated;
 use App\Store\PatientPostgres;
 use App\Watching\Workers;
+use Illuminate\Console\Events\CommandStarting;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Events\MigrationsEnded;
@@ -47,6 +49,7 @@ final class AppServiceProvider extends ServiceProvider
             Vite::useHotFile(base_path($hot));
         }
         Queue::looping(Workers::mark(...));
+        Event::listen(CommandStarting::class, Speaking::class);
         Event::listen(MigrationsEnded::class, Migrated::reckon(...));
         $owned = [BreakdownJob::class, Device::class, Figure::class, FigureSet::class, Picture::class, Swatch::class, Wool::class];
         foreach ($owned as $own) {

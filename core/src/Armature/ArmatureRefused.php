@@ -6,6 +6,7 @@ namespace Impa\Armature;
 
 use DomainException;
 use Impa\Refusal;
+use Impa\Voice\Amount;
 
 /** Wire that cannot be cut, said in the felter's words. */
 final class ArmatureRefused extends DomainException implements Refusal
@@ -18,19 +19,19 @@ final class ArmatureRefused extends DomainException implements Refusal
     public static function stockTooShort(float $pieceMm, float $longestMm): self
     {
         return new self(sprintf(
-            'The longest wire wants %.0f mm, and the longest you have is %.0f mm: get one %.0f mm longer, or twist two together.',
-            $pieceMm,
-            $longestMm,
-            ceil($pieceMm - $longestMm),
+            'The longest wire wants %s, and the longest you have is %s: get one %s longer, or twist two together.',
+            Amount::mm($pieceMm),
+            Amount::mm($longestMm),
+            Amount::mm(ceil($pieceMm - $longestMm)),
         ));
     }
 
     public static function stockNotEnough(float $wantedMm, float $thereMm): self
     {
         return new self(sprintf(
-            'The wires want %.0f mm in all, and what you have, %.0f mm, does not hold them all: get one more.',
-            $wantedMm,
-            $thereMm,
+            'The wires want %s in all, and what you have, %s, does not hold them all: get one more.',
+            Amount::mm($wantedMm),
+            Amount::mm($thereMm),
         ));
     }
 }

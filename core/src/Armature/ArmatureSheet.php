@@ -6,6 +6,7 @@ namespace Impa\Armature;
 
 use Impa\Figure\Figure;
 use Impa\Figure\Wire;
+use Impa\Voice\Amount;
 use Impa\Wool\Ledger\Coverings;
 use Impa\Wool\Ledger\Ledger;
 
@@ -89,14 +90,14 @@ final class ArmatureSheet
     private static function text(WireAdvice $advice): string
     {
         $word = $advice->wire->material->word();
-        $now = sprintf('%.1f mm of %s', $advice->wire->gaugeMm, $word);
+        $now = sprintf('%s of %s', Amount::mm($advice->wire->gaugeMm), $word);
         $isEnough = $advice->adviceMm !== null && $advice->wire->gaugeMm >= $advice->adviceMm - 1e-9;
 
         return match (true) {
             $advice->adviceMm === null => sprintf('No %s that is sold holds this limb out: double it, or make it shorter.', $word),
-            ! $isEnough && ! $advice->staysAsBent => sprintf('%s bends under the limb: take %.1f mm.', $now, $advice->adviceMm),
-            ! $isEnough => sprintf('%s sinks by %.1f mm: take %.1f mm.', $now, $advice->sagMm, $advice->adviceMm),
-            $advice->adviceMm < $advice->wire->gaugeMm - 1e-9 => sprintf('%s holds; %.1f mm would do.', $now, $advice->adviceMm),
+            ! $isEnough && ! $advice->staysAsBent => sprintf('%s bends under the limb: take %s.', $now, Amount::mm($advice->adviceMm)),
+            ! $isEnough => sprintf('%s sinks by %s: take %s.', $now, Amount::mm($advice->sagMm), Amount::mm($advice->adviceMm)),
+            $advice->adviceMm < $advice->wire->gaugeMm - 1e-9 => sprintf('%s holds; %s would do.', $now, Amount::mm($advice->adviceMm)),
             default => sprintf('%s holds, and stays as bent.', $now),
         };
     }

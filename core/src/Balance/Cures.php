@@ -7,6 +7,7 @@ namespace Impa\Balance;
 use Impa\Figure\Editing\Choices;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
+use Impa\Voice\Amount;
 
 /**
  * What makes a top-heavy figure stand firmly, each with the least amount that is enough: a flatter base, weight low on the far side,
@@ -106,7 +107,7 @@ final class Cures
             $mm,
             'mm',
             Balance::leanDeg($this->balance->footprint->flattened($mm), $this->balance->centreMm),
-            sprintf('flatten the base by %.0f mm', $mm),
+            sprintf('flatten the base by %s', Amount::mm($mm)),
         );
     }
 
@@ -121,7 +122,7 @@ final class Cures
                     $g,
                     'g',
                     $this->balance->tipWithDeg($g, $at, Balance::LOW_MM),
-                    sprintf('hide %.0f g more low %s', $g, $where),
+                    sprintf('hide %s more low %s', Amount::g($g), $where),
                     mm: [$at[0], $this->balance->footprint->tableMm + Balance::LOW_MM, $at[1]],
                 );
             }
@@ -147,7 +148,7 @@ final class Cures
                         $mm,
                         'mm',
                         $flat->tipWithDeg($g, $at, Balance::LOW_MM),
-                        sprintf('flatten the base by %d mm, and hide %.0f g more low %s', $mm, $g, $where),
+                        sprintf('flatten the base by %s, and hide %s more low %s', Amount::mm($mm), Amount::g($g), $where),
                         mm: [$at[0], $flat->footprint->tableMm + Balance::LOW_MM, $at[1]],
                         g: $g,
                     );
@@ -171,7 +172,7 @@ final class Cures
                         $count * self::WASHER_G,
                         'g',
                         $tipDeg,
-                        sprintf('hide %s of %.0f g in the foot, %s', $what, self::WASHER_G, $where),
+                        sprintf('hide %s of %s in the foot, %s', $what, Amount::g(self::WASHER_G), $where),
                         mm: [$at[0], $this->balance->footprint->tableMm + self::WASHER_MM, $at[1]],
                     );
                 }
@@ -215,7 +216,7 @@ final class Cures
                     $mm,
                     'mm',
                     $tipDeg,
-                    sprintf('set the %s %.1f mm farther %s', lcfirst($this->figure->parts[$heaviest]->name), $mm, $where),
+                    sprintf('set the %s %s farther %s', lcfirst($this->figure->parts[$heaviest]->name), Amount::mm($mm), $where),
                     $this->carried($heaviest),
                     $axis === 2 ? [0.0, 0.0, $way * $mm] : [$way * $mm, 0.0, 0.0],
                 );
@@ -250,7 +251,7 @@ final class Cures
             $low,
             'mm',
             $apart($low),
-            sprintf('set the feet %d mm farther apart', $low),
+            sprintf('set the feet %s farther apart', Amount::mm($low)),
             array_map(strval(...), $feet),
             [$low / 2, 0.0, 0.0],
         );

@@ -14,6 +14,7 @@ use Impa\Geometry\Box;
 use Impa\Material\Densities;
 use Impa\Surface\Surface;
 use Impa\Surface\TapeMark;
+use Impa\Voice\Amount;
 use Impa\Wool\Ledger\DetailWool;
 use Impa\Wool\Portion\Wisp;
 
@@ -80,7 +81,7 @@ final readonly class Laying
     public function wool(): string
     {
         return $this->detail->method === Method::Felt
-            ? sprintf('%.0f mg%s: %s', $this->woolMg, $this->detail->lie->mirror ? ' each' : '', Wisp::words($this->woolMg))
+            ? sprintf('%s%s: %s', Amount::g($this->woolMg / 1000), $this->detail->lie->mirror ? ' each' : '', Wisp::words($this->woolMg))
             : '';
     }
 
@@ -131,7 +132,7 @@ final readonly class Laying
             $box = Box::around($detail->outline());
             [$across, $isOverSide] = self::onWool($surface, [$x, $y], $box->left - $x, $box->right - $x, false);
             [$down, $isOverEnd] = self::onWool($surface, [$x, $y], $box->low - $y, $box->high - $y, true);
-            $marks[] = sprintf('on the wool it is %.1f mm across and %.1f down', $across, $down)
+            $marks[] = sprintf('on the wool it is %s across and %s down', Amount::mm($across), Amount::mm($down))
                 .($isOverSide || $isOverEnd ? ' to the edge, and goes on round it' : '');
         }
 
@@ -193,12 +194,12 @@ final readonly class Laying
             $across < 0.05
                 ? 'on the middle line'
                 : sprintf(
-                    '%.1f mm %s',
-                    $across,
+                    '%s %s',
+                    Amount::mm($across),
                     $bothSides ? 'out on both sides' : ($mark->acrossMm < 0.0 ? 'to the left' : 'to the right'),
                 );
 
-        return sprintf('%s: %s, %.1f mm down', $word, $where, $mark->downMm);
+        return sprintf('%s: %s, %s down', $word, $where, Amount::mm($mark->downMm));
     }
 
     /** @return list<string> */
@@ -240,7 +241,7 @@ final readonly class Laying
                 'right',
                 'left',
                 'Stab round the rim, slanting inwards',
-                $proudMm > 0.0 ? sprintf('The middle last, and little: leave it %.1f mm proud', $proudMm) : 'The middle last',
+                $proudMm > 0.0 ? sprintf('The middle last, and little: leave it %s proud', Amount::mm($proudMm)) : 'The middle last',
             ],
         };
     }

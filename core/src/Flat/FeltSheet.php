@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Flat;
 
+use Impa\Voice\Lengths;
+
 /** A sheet of felt at hand. Immutable. */
 final readonly class FeltSheet
 {
@@ -51,6 +53,6 @@ final readonly class FeltSheet
 
     public function words(): string
     {
-        return sprintf('%.0f x %.0f mm', $this->widthMm, $this->heightMm);
+        return sprintf('%s', Lengths::of($this->widthMm, $this->heightMm));
     }
 }

@@ -12,6 +12,7 @@ use Impa\Figure\Term\Method;
 use Impa\Figure\Term\Stitch;
 use Impa\Geometry\Outline\Polygon;
 use Impa\Material\Densities;
+use Impa\Voice\Amount;
 use Impa\Wool\Ledger\DetailWool;
 
 /** A figure of layers, ready to be cut, laid and stitched: everything that is not in its ledger or its steps. Immutable. */
@@ -176,20 +177,20 @@ final readonly class FlatPlan
         $notes = [];
         foreach ($this->layers->shortSeams() as $seam) {
             $notes[] = ['code' => 'short-overlap', 'text' => sprintf(
-                '%s lies only %.1f mm on %s in one place: %.0f mm hold. Make the lower one larger there, or move them together.',
+                '%s lies only %s on %s in one place: %s hold. Make the lower one larger there, or move them together.',
                 $seam['upper'],
-                $seam['overlapMm'],
+                Amount::mm($seam['overlapMm']),
                 mb_strtolower($seam['lower']),
-                $seam['wantedMm'],
+                Amount::mm($seam['wantedMm']),
             )];
         }
         foreach ($this->layers->all as $i => $layer) {
             if ($layer->acrossMm() < self::NARROW_MM) {
                 $notes[] = ['code' => 'narrow', 'text' => sprintf(
-                    '%s is about %.1f mm wide: scissors leave no clean piece below %.0f mm. Lay it as a cord, or stitch it.',
+                    '%s is about %s wide: scissors leave no clean piece below %s. Lay it as a cord, or stitch it.',
                     $layer->name(),
-                    $layer->acrossMm(),
-                    self::NARROW_MM,
+                    Amount::mm($layer->acrossMm()),
+                    Amount::mm(self::NARROW_MM),
                 )];
             }
             if ($layer->level === 0 && $i > 0 && $layer->part->isJoined()) {
@@ -203,9 +204,9 @@ final readonly class FlatPlan
         // Only what is tied on is looked through.
         if ($apart !== null && $this->figure->flat->ties->at !== [] && ($apart < EyeHoles::RANGE_MM[0] || $apart > EyeHoles::RANGE_MM[1])) {
             $notes[] = ['code' => 'eyes-apart', 'text' => sprintf(
-                'The eye holes lie %.0f mm apart: the eyes of most adults %.0f to %.0f. Measure whose eyes look through it.',
-                $apart,
-                ...EyeHoles::RANGE_MM,
+                'The eye holes lie %s apart: the eyes of most adults %s to %s. Measure whose eyes look through it.',
+                Amount::mm($apart),
+                ...array_map(Amount::mm(...), EyeHoles::RANGE_MM),
             )];
         }
         $holeMm = $this->figure->flat->ties->holeMm();
@@ -213,10 +214,10 @@ final readonly class FlatPlan
             $notes[] = ['code' => 'torn-hole', 'text' => $torn['rimMm'] < 0
                 ? sprintf('Hole %d of the ribbon lies off the felt: move it in.', $torn['hole'] + 1)
                 : sprintf(
-                    'Hole %d of the ribbon leaves %.1f mm of felt: it would tear. %.0f mm hold; move it in.',
+                    'Hole %d of the ribbon leaves %s of felt: it would tear. %s hold; move it in.',
                     $torn['hole'] + 1,
-                    $torn['rimMm'],
-                    Ribbon::rimMm($holeMm),
+                    Amount::mm($torn['rimMm']),
+                    Amount::mm(Ribbon::rimMm($holeMm)),
                 )];
         }
         foreach ($this->nested() as $nesting) {

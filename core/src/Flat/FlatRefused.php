@@ -6,6 +6,8 @@ namespace Impa\Flat;
 
 use DomainException;
 use Impa\Refusal;
+use Impa\Voice\Amount;
+use Impa\Voice\Lengths;
 
 /** Layers, patterns or sheets that cannot be reckoned. */
 final class FlatRefused extends DomainException implements Refusal
@@ -42,17 +44,16 @@ final class FlatRefused extends DomainException implements Refusal
 
     public static function sheetOutOfRange(float $least, float $most): self
     {
-        return new self(sprintf('A sheet is %.0f to %.0f mm wide and long, as in 210x297.', $least, $most));
+        return new self(sprintf('A sheet is %s to %s wide and long, as in 210x297.', Amount::mm($least), Amount::mm($most)));
     }
 
     public static function sheetTooSmall(string $piece, float $widthMm, float $heightMm, string $sheet): self
     {
         return new self(sprintf(
-            '%s is cut %.0f x %.0f mm, and the sheet is only %s: '.
+            '%s is cut %s, and the sheet is only %s: '.
                 'take a larger sheet, turn its grain off, or cut the piece in two in Shapes.',
             $piece,
-            $widthMm,
-            $heightMm,
+            Lengths::of($widthMm, $heightMm),
             $sheet,
         ));
     }

@@ -12,6 +12,7 @@ use Impa\Material\Firmness;
 use Impa\Shape\Catalogue;
 use Impa\Shape\ShapeKind;
 use Impa\Shape\Size;
+use Impa\Voice\Amount;
 use Impa\Wool\Ledger\Ledger;
 
 /** A piece that was weighed and measured, and what it teaches of a hand. Immutable. */
@@ -119,7 +120,7 @@ final readonly class FinishedPiece
         $density = $this->one('new', Quantity::Density, $this->firmness, $this->houseG, $this->grams);
 
         return $hand->isDoubtful($density)
-            ? sprintf('%.2f g, where about %.2f g were to be expected at that size: is that right?', $this->grams, $this->houseG)
+            ? sprintf('%s, where about %s were to be expected at that size: is that right?', Amount::g($this->grams), Amount::g($this->houseG))
             : '';
     }
 }

@@ -6,6 +6,7 @@ namespace Impa\Hand;
 
 use DomainException;
 use Impa\Refusal;
+use Impa\Voice\Amount;
 
 /** What cannot be learned from, in words that name the place and the mend. */
 final class HandRefused extends DomainException implements Refusal
@@ -38,9 +39,9 @@ final class HandRefused extends DomainException implements Refusal
     public static function denserThanFibre(float $gPerCm3): self
     {
         return new self(sprintf(
-            '%.2f g/cm3 is denser than wool itself (%.2f): look whether a digit slipped in the size or the weight.',
-            $gPerCm3,
-            \Impa\Material\Densities::FIBRE_G_PER_CM3,
+            '%s is denser than wool itself (%s): look whether a digit slipped in the size or the weight.',
+            Amount::gPerCm3($gPerCm3),
+            Amount::gPerCm3(\Impa\Material\Densities::FIBRE_G_PER_CM3),
         ));
     }
 }

@@ -8,6 +8,7 @@ use Impa\Material\Densities;
 use Impa\Material\Firmness;
 use Impa\Material\HandModel;
 use Impa\Material\Preparation;
+use Impa\Voice\Amount;
 
 /** The impa-hand document, version 1; formats/impa-hand-1.schema.json. */
 final class HandSheet
@@ -203,7 +204,7 @@ final class HandSheet
         }
         $share = $now->factor($group) - 1;
         $wide = 100 * (exp(HandModel::Z80 * $now->sigma($group)) - 1);
-        $by = sprintf('%.0f %%', abs(100 * $share));
+        $by = sprintf('%s', Amount::share(abs(100 * $share) / 100));
         $about = abs($share) < 0.02;
         $said = match ($quantity) {
             Quantity::Density => $about ? 'as dense as the house reckons' : ($share > 0 ? "{$by} denser" : "{$by} lighter"),
@@ -216,7 +217,7 @@ final class HandSheet
             Quantity::Pace => "At {$group}, you are",
         };
 
-        return sprintf('%s %s; four of five lie within %.0f %% of that. %d records.', $verb, $said, $wide, $records);
+        return sprintf('%s %s; four of five lie within %s of that. %d records.', $verb, $said, Amount::share($wide / 100), $records);
     }
 
     private static function normal(float $y, float $mean, float $sigma): float

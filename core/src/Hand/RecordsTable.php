@@ -10,6 +10,7 @@ use Impa\Material\Preparation;
 use Impa\Shape\Size;
 use Impa\Shape\Solid\Ball;
 use Impa\Stash\Table\CsvText;
+use Impa\Voice\Amount;
 use Impa\Wool\WoolRefused;
 
 /** Finished pieces as a CSV table: what they were made of and how hard, their volume, their weight, and how long they took. Immutable. */
@@ -88,7 +89,7 @@ final readonly class RecordsTable
         if ($g / $cm3 > Densities::FIBRE_G_PER_CM3) {
             throw HandRefused::denserThanFibre($g / $cm3);
         }
-        $what = sprintf('line %d: %.1f cm3, %s', $line, $cm3, $firmness->value);
+        $what = sprintf('line %d: %s, %s', $line, Amount::cm3($cm3), $firmness->value);
         $expected = $cm3 * Densities::house()->preparedGPerCm3($preparation, $firmness);
         $all = [new Observation('line:'.$line, Quantity::Density, $firmness->value, $what, $expected, $g)];
         if ($minutes !== null) {

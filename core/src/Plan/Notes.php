@@ -16,6 +16,7 @@ use Impa\Figure\Placing\Gap;
 use Impa\Figure\Term\SeatWay;
 use Impa\Material\CoreMaterial;
 use Impa\Material\CoveringWay;
+use Impa\Voice\Amount;
 use Impa\Wool\Ledger\Foam;
 
 /** What the felter should know before she starts, each with an amount where there is one. */
@@ -72,9 +73,9 @@ final class Notes
         }
         $cures = array_map(static fn (Cure $cure): string => $cure->text, Cures::of($balance, self::CURES));
         $state = $balance->stands()
-            ? sprintf('It is touchy to stand: it tips at a lean of %.0f degrees.', $balance->tipDeg())
+            ? sprintf('It is touchy to stand: it tips at a lean of %s.', Amount::degrees($balance->tipDeg()))
             : ($balance->tipDeg() > 0.0
-                ? sprintf('It falls: it tips at a lean of %.0f degrees.', $balance->tipDeg())
+                ? sprintf('It falls: it tips at a lean of %s.', Amount::degrees($balance->tipDeg()))
                 : 'It falls at once: its weight lies outside its footprint.');
 
         return [
@@ -118,11 +119,11 @@ final class Notes
                 'thin',
                 $at,
                 sprintf(
-                    '%s is %.1f mm thin, and felt wants %.0f mm: make it %.1f mm thicker, or cut it from sheet felt.',
+                    '%s is %s thin, and felt wants %s: make it %s thicker, or cut it from sheet felt.',
                     $part->name,
-                    $part->solid->thinnestMm(),
-                    self::THINNEST_MM,
-                    self::THINNEST_MM - $part->solid->thinnestMm(),
+                    Amount::mm($part->solid->thinnestMm()),
+                    Amount::mm(self::THINNEST_MM),
+                    Amount::mm(self::THINNEST_MM - $part->solid->thinnestMm()),
                 ),
             );
         }
@@ -131,11 +132,11 @@ final class Notes
                 'wire',
                 $at,
                 sprintf(
-                    '%s is %.0f mm long and %.1f mm thick: thinner than an eighth of its length, it wants a wire, or %.1f mm.',
+                    '%s is %s long and %s thick: thinner than an eighth of its length, it wants a wire, or %s.',
                     $part->name,
-                    $part->solid->size()->heightMm,
-                    $part->thickMm(),
-                    $part->holdsItselfFromMm(),
+                    Amount::mm($part->solid->size()->heightMm),
+                    Amount::mm($part->thickMm()),
+                    Amount::mm($part->holdsItselfFromMm()),
                 ),
             );
         }
@@ -148,9 +149,9 @@ final class Notes
                 'no-foam',
                 $at,
                 sprintf(
-                    'No stock piece of foam leaves %.1f mm of cover all round in %s: it is reckoned as solid '
+                    'No stock piece of foam leaves %s of cover all round in %s: it is reckoned as solid '
                         .'colour. Fill it with core wool, or make the cover thinner.',
-                    $part->made->coverMm,
+                    Amount::mm($part->made->coverMm),
                     $part->name,
                 ),
             );
@@ -167,12 +168,12 @@ final class Notes
     private static function tooDeep(Part $part, string $at, float $loose): Note
     {
         return new Note('too-deep', $at, sprintf(
-            '%s is %.0f mm thick, and a needle reaches about %.0f mm from each side: start from a '
-                .'tight ball of %.0f mm and wrap it in layers, or use a foam egg of that size.',
+            '%s is %s thick, and a needle reaches about %s from each side: start from a '
+                .'tight ball of %s and wrap it in layers, or use a foam egg of that size.',
             $part->name,
-            $part->solid->thinnestMm(),
-            NeedleChoice::DEEPEST_MM,
-            max(20.0, ceil($loose / 5) * 5),
+            Amount::mm($part->solid->thinnestMm()),
+            Amount::mm(NeedleChoice::DEEPEST_MM),
+            Amount::mm(max(20.0, ceil($loose / 5) * 5)),
         ));
     }
 
@@ -193,9 +194,9 @@ final class Notes
         $pairs = array_filter($figure->parts, static fn (Part $p): bool => $p->stand->mirror && $p->join->to === $part->key);
         if ($isOff && $pairs !== []) {
             $notes[] = new Note('beside', $at, sprintf(
-                '%s lies %.0f mm to the %s of the middle line, about which its pair, the %s, is mirrored: move it there, or part the pair.',
+                '%s lies %s to the %s of the middle line, about which its pair, the %s, is mirrored: move it there, or part the pair.',
                 $part->name,
-                abs($mm),
+                Amount::mm(abs($mm)),
                 $mm > 0.0 ? 'right' : 'left',
                 mb_strtolower(array_values($pairs)[0]->name),
             ));

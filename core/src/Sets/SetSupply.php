@@ -11,6 +11,7 @@ use Impa\Stash\StashWool;
 use Impa\Stash\Supply\Need;
 use Impa\Stash\Supply\Reserve;
 use Impa\Stash\Supply\Supply;
+use Impa\Voice\Amount;
 use Impa\Wool\Grams;
 use Impa\Wool\Spread;
 
@@ -117,7 +118,7 @@ final readonly class SetSupply
             return 'The stash is enough for all of them.';
         }
         $short = array_map(
-            static fn (array $s): string => Grams::text($s['g']).' '.mb_strtolower($s['name']),
+            static fn (array $s): string => Amount::g($s['g']).' '.mb_strtolower($s['name']),
             $enough['short'],
         );
         $more = count($short) > 3 ? sprintf(' and %d wools more', count($short) - 3) : '';

@@ -9,6 +9,7 @@ use Impa\Flat\Stitching;
 use Impa\Material\CoreMaterial;
 use Impa\Material\Densities;
 use Impa\Material\Firmness;
+use Impa\Voice\Amount;
 
 /** A cushion with the figure on it: two sheets of felt sewn together and stuffed. Immutable. */
 final readonly class Cushion
@@ -77,11 +78,11 @@ final readonly class Cushion
         return [
             'fits' => $to === null,
             'says' => [
-                sprintf('Stuffing: %.0f g. Start from it: it is cheap and light, and takes colour only as a cover.', $stuffing),
-                sprintf('Cover: two sheets of felt, %.0f g in all, with %.0f mm all round for the seam.', $cover, self::SEAM_MM),
-                sprintf('The seam: %.0f mm, %d stitches. Leave a hand\'s breadth open until it is filled.', $seam, $stitching->count),
+                sprintf('Stuffing: %s. Start from it: it is cheap and light, and takes colour only as a cover.', Amount::g($stuffing)),
+                sprintf('Cover: two sheets of felt, %s in all, with %s all round for the seam.', Amount::g($cover), Amount::mm(self::SEAM_MM)),
+                sprintf('The seam: %s, %d stitches. Leave a hand\'s breadth open until it is filled.', Amount::mm($seam), $stitching->count),
             ],
-            'cures' => $to === null ? [] : [sprintf('Make the figure %.0f mm high: then %.0f mm stay free round it.', $to, self::RIM_MM)],
+            'cures' => $to === null ? [] : [sprintf('Make the figure %s high: then %s stay free round it.', Amount::mm($to), Amount::mm(self::RIM_MM))],
             'stuffingG' => $stuffing,
             'coverG' => $cover,
             'seamMm' => $seam,

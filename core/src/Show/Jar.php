@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Show;
 
+use Impa\Voice\Amount;
+
 /** A jar, measured inside: its mouth, its belly, the height under its lid. Immutable. */
 final readonly class Jar
 {
@@ -46,24 +48,24 @@ final readonly class Jar
         $says = $cures = [];
         $names = $this->named($body, $opening['parts']);
         if ($squeeze <= 0.0) {
-            $says[] = sprintf('Turned as is best it goes through the mouth with %.1f mm to spare.', $this->mouthMm - $opening['mm']);
+            $says[] = sprintf('Turned as is best it goes through the mouth with %s to spare.', Amount::mm($this->mouthMm - $opening['mm']));
         } elseif ($squeeze <= $canGive) {
-            $says[] = sprintf('It goes through the mouth squeezed by %.1f mm at %s: that gives up to %.1f mm.', $squeeze, $names, $canGive);
+            $says[] = sprintf('It goes through the mouth squeezed by %s at %s: that gives up to %s.', Amount::mm($squeeze), $names, Amount::mm($canGive));
         } else {
             $says[] = sprintf(
-                'It does not go through the mouth: at %s it needs %.1f mm, squeezed %.1f.',
+                'It does not go through the mouth: at %s it needs %s, squeezed %s.',
                 $names,
-                $opening['mm'],
-                $opening['mm'] - $canGive,
+                Amount::mm($opening['mm']),
+                Amount::mm($opening['mm'] - $canGive),
             );
-            $cures[] = sprintf('A jar with a mouth of %.0f mm.', ceil($opening['mm'] - $canGive));
+            $cures[] = sprintf('A jar with a mouth of %s.', Amount::mm(ceil($opening['mm'] - $canGive)));
             $cures[] = sprintf('Join %s inside the jar, with a long needle, as the last step.', $names);
         }
         if ($round > $this->bellyMm) {
-            $says[] = sprintf('It is too broad for the belly by %.1f mm.', $round - $this->bellyMm);
+            $says[] = sprintf('It is too broad for the belly by %s.', Amount::mm($round - $this->bellyMm));
         }
         if ($body->heightMm() > $this->heightMm) {
-            $says[] = sprintf('It is too high for the lid by %.1f mm.', $body->heightMm() - $this->heightMm);
+            $says[] = sprintf('It is too high for the lid by %s.', Amount::mm($body->heightMm() - $this->heightMm));
         }
         $share = min(
             $squeeze > $canGive ? $this->mouthMm / max(self::LEAST_MM, $opening['mm'] - $canGive) : 1.0,
@@ -73,7 +75,7 @@ final readonly class Jar
         // Down to whole mm, so that what is said does fit.
         $to = $share < 1.0 ? floor($share * $body->figure->heightMm) : null;
         if ($to !== null) {
-            $cures[] = sprintf('Make it %.0f mm high instead of %.0f: then it fits as it is.', $to, $body->figure->heightMm);
+            $cures[] = sprintf('Make it %s high instead of %s: then it fits as it is.', Amount::mm($to), Amount::mm($body->figure->heightMm));
         }
 
         return [

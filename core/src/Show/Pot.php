@@ -11,6 +11,7 @@ use Impa\Geometry\Outline\EnclosingCircle;
 use Impa\Material\CoreMaterial;
 use Impa\Material\Densities;
 use Impa\Material\Firmness;
+use Impa\Voice\Amount;
 use Impa\Wool\Ledger\Ledger;
 
 /** A pot that holds a base ball wrapped round a wire ring, on which the figure stands (docs/sets.md). Immutable. */
@@ -85,15 +86,15 @@ final readonly class Pot
         return [
             'fits' => $to === null,
             'says' => [
-                sprintf('A base ball %.0f mm across, %.0f g of core wool: it grips in the mouth.', $ball, $g),
-                sprintf('Inside it a ring of wire: %.0f mm, its ends past each other. Nothing is stabbed onto it.', $this->wireMm()),
+                sprintf('A base ball %s across, %s of core wool: it grips in the mouth.', Amount::mm($ball), Amount::g($g)),
+                sprintf('Inside it a ring of wire: %s, its ends past each other. Nothing is stabbed onto it.', Amount::mm($this->wireMm())),
                 $to === null
-                    ? sprintf('Its feet stand %.0f mm across, on a top of %.0f.', $feet, $room)
-                    : sprintf('Its feet stand %.0f mm across: the ball\'s top has room for %.0f.', $feet, $room),
+                    ? sprintf('Its feet stand %s across, on a top of %s.', Amount::mm($feet), Amount::mm($room))
+                    : sprintf('Its feet stand %s across: the ball\'s top has room for %s.', Amount::mm($feet), Amount::mm($room)),
             ],
             'cures' => $to === null ? [] : [
-                sprintf('A pot with a mouth of %.0f mm.', ceil($feet / self::TOP / self::GRIPS)),
-                sprintf('Make it %.0f mm high.', $to),
+                sprintf('A pot with a mouth of %s.', Amount::mm(ceil($feet / self::TOP / self::GRIPS))),
+                sprintf('Make it %s high.', Amount::mm($to)),
             ],
             'ballMm' => $ball,
             'ballG' => $g,

@@ -6,6 +6,7 @@ namespace Impa\Show;
 
 use DomainException;
 use Impa\Refusal;
+use Impa\Voice\Amount;
 
 /** A place to show a figure that is none. */
 final class ShowRefused extends DomainException implements Refusal
@@ -22,7 +23,7 @@ final class ShowRefused extends DomainException implements Refusal
 
     public static function outOfRange(string $what, float $least, float $most): self
     {
-        return new self(sprintf('%s: %.0f to %.0f mm, measured inside.', $what, $least, $most));
+        return new self(sprintf('%s: %s to %s, measured inside.', $what, Amount::mm($least), Amount::mm($most)));
     }
 
     public static function noScale(): self

@@ -10,6 +10,7 @@ use Impa\Figure\Placing\Silhouette;
 use Impa\Figure\Term\Side;
 use Impa\Geometry\Box;
 use Impa\Material\Firmness;
+use Impa\Voice\Amount;
 use Impa\Wool\Ledger\Ledger;
 
 /** Where a figure is shown: on a hook, as a brooch, on a key ring or a clip, in a dolls' house. What fits, and what helps where it does not. */
@@ -60,8 +61,8 @@ final class Showing
             'says' => [
                 $isStraight
                     ? 'From its topmost it hangs straight.'
-                    : sprintf('From its topmost it hangs %.0f degrees askew.', $hang['askewDeg']),
-                sprintf('%.0f mm of cord: the loop twice, a knot, and both ends felted in.', $cord),
+                    : sprintf('From its topmost it hangs %s askew.', Amount::degrees($hang['askewDeg'])),
+                sprintf('%s of cord: the loop twice, a knot, and both ends felted in.', Amount::mm($cord)),
             ],
             'cures' => $isStraight ? [] : [sprintf(
                 'Set the loop in %s: there it hangs straight.',
@@ -83,16 +84,16 @@ final class Showing
         $pins = array_filter(self::PINS_MM, static fn (float $mm): bool => $mm <= self::PIN_SHARE * $broad);
         $pin = $pins === [] ? null : max($pins);
         $says = [$pin === null
-            ? sprintf('No pin fits: its broadest part is %.0f mm, the shortest pin %.0f.', $broad, self::PINS_MM[0])
-            : sprintf('A pin of %.0f mm, on a backing %.0f mm across.', $pin, self::BACKING_SHARE * $broad)];
+            ? sprintf('No pin fits: its broadest part is %s, the shortest pin %s.', Amount::mm($broad), Amount::mm(self::PINS_MM[0]))
+            : sprintf('A pin of %s, on a backing %s across.', Amount::mm($pin), Amount::mm(self::BACKING_SHARE * $broad))];
         $cures = [];
         $to = null;
         if ($pin === null) {
             $to = ceil(self::PINS_MM[0] / self::PIN_SHARE / $broad * $figure->heightMm);
-            $cures[] = sprintf('Make it %.0f mm high, or sew on a safety pin.', $to);
+            $cures[] = sprintf('Make it %s high, or sew on a safety pin.', Amount::mm($to));
         }
         if ($g > self::BROOCH_G) {
-            $says[] = sprintf('It weighs %.0f g: more than %.0f pulls at what it is pinned to.', $g, self::BROOCH_G);
+            $says[] = sprintf('It weighs %s: more than %s pulls at what it is pinned to.', Amount::g($g), Amount::g(self::BROOCH_G));
             $to = self::lighterMm($figure, $g, self::BROOCH_G);
             $cures[] = self::lighter($to, self::BROOCH_G);
         }
@@ -119,8 +120,8 @@ final class Showing
             }
         }
         $says = [$g > self::RING_G
-            ? sprintf('It weighs %.0f g: more than %.0f hangs heavily on keys.', $g, self::RING_G)
-            : sprintf('It weighs %.0f g: light enough for keys.', $g)];
+            ? sprintf('It weighs %s: more than %s hangs heavily on keys.', Amount::g($g), Amount::g(self::RING_G))
+            : sprintf('It weighs %s: light enough for keys.', Amount::g($g))];
         $to = $g > self::RING_G ? self::lighterMm($figure, $g, self::RING_G) : null;
         $cures = $to === null ? [] : [self::lighter($to, self::RING_G)];
         if ($soft !== []) {
@@ -147,16 +148,16 @@ final class Showing
         $clips = array_filter(self::CLIPS_MM, static fn (float $mm): bool => $mm <= $wide);
         $clip = $clips === [] ? null : max($clips);
         $says = [$clip === null
-            ? sprintf('The shortest clip, %.0f mm, shows beside it: it is %.0f mm wide.', self::CLIPS_MM[0], $wide)
-            : sprintf('A clip of %.0f mm, sewn to a strip of felt %.0f mm long and that to its back.', $clip, self::BACKING_SHARE * $wide)];
+            ? sprintf('The shortest clip, %s, shows beside it: it is %s wide.', Amount::mm(self::CLIPS_MM[0]), Amount::mm($wide))
+            : sprintf('A clip of %s, sewn to a strip of felt %s long and that to its back.', Amount::mm($clip), Amount::mm(self::BACKING_SHARE * $wide))];
         $cures = [];
         $to = null;
         if ($clip === null) {
             $to = ceil(self::CLIPS_MM[0] / $wide * $figure->heightMm);
-            $cures[] = sprintf('Make it %.0f mm high, or lay it on a bow that hides the clip.', $to);
+            $cures[] = sprintf('Make it %s high, or lay it on a bow that hides the clip.', Amount::mm($to));
         }
         if ($g > self::CLIP_G) {
-            $says[] = sprintf('It weighs %.0f g: more than %.0f slips down in hair.', $g, self::CLIP_G);
+            $says[] = sprintf('It weighs %s: more than %s slips down in hair.', Amount::g($g), Amount::g(self::CLIP_G));
             $to = self::lighterMm($figure, $g, self::CLIP_G);
             $cures[] = self::lighter($to, self::CLIP_G);
         }
@@ -181,14 +182,14 @@ final class Showing
             throw ShowRefused::noScale();
         }
         $life = $figure->heightMm * $scale;
-        $says = [sprintf('At 1:%s it stands for somebody %.2f m tall.', rtrim(rtrim(sprintf('%.1f', $scale), '0'), '.'), $life / 1000)];
+        $says = [sprintf('At 1:%s it stands for somebody %s tall.', Amount::number(round($scale, 1)), Amount::mm($life))];
         $factor = null;
         if ($lifeMm !== null) {
             if (is_nan($lifeMm) || $lifeMm < 10.0 || $lifeMm > 20_000.0) {
                 throw ShowRefused::outOfRange('Its height in life', 10.0, 20_000.0);
             }
             $factor = $lifeMm / $life;
-            $says[] = sprintf('To be %.2f m tall there, make it %.0f mm high.', $lifeMm / 1000, $lifeMm / $scale);
+            $says[] = sprintf('To be %s tall there, make it %s high.', Amount::mm($lifeMm), Amount::mm($lifeMm / $scale));
         }
 
         $to = $lifeMm === null ? null : round($lifeMm / $scale, 1);
@@ -204,7 +205,7 @@ final class Showing
 
     private static function lighter(float $toMm, float $mostG): string
     {
-        return sprintf('Make it %.0f mm high: then it weighs about %.0f g.', $toMm, $mostG);
+        return sprintf('Make it %s high: then it weighs about %s.', Amount::mm($toMm), Amount::g($mostG));
     }
 
     /** Across the whole figure from the front, mm. */
@@ -237,8 +238,8 @@ final class Showing
     private static function place(float $x, float $z): string
     {
         $words = array_filter([
-            abs($x) < 0.5 ? '' : sprintf('%.0f mm to the %s', abs($x), $x < 0.0 ? 'left' : 'right'),
-            abs($z) < 0.5 ? '' : sprintf('%.0f mm to the %s', abs($z), $z < 0.0 ? 'back' : 'front'),
+            abs($x) < 0.5 ? '' : sprintf('%s to the %s', Amount::mm(abs($x)), $x < 0.0 ? 'left' : 'right'),
+            abs($z) < 0.5 ? '' : sprintf('%s to the %s', Amount::mm(abs($z)), $z < 0.0 ? 'back' : 'front'),
         ]);
 
         return $words === [] ? 'the middle of its crown' : implode(' and ', $words).' of its middle';

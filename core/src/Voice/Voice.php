@@ -38,9 +38,30 @@ final class Voice
         self::$current = $voice;
     }
 
-    public function write(Quantity $quantity): string
+    /**
+     * By a language tag (IETF BCP 47): its language, and imperial units where it says so by the key of Unicode CLDR, as in
+     * "en-u-ms-ussystem".
+     *
+     * @return ?self nothing where there are no words in that language
+     */
+    public static function byTag(string $tag): ?self
     {
-        return ($this->writer ??= Writer::of($this))->write($quantity);
+        $steps = explode('-', strtolower(trim($tag)));
+        $language = Language::tryFrom($steps[0]);
+        $at = array_search('ms', $steps, true);
+        $isImperial = is_int($at) && in_array($steps[$at + 1] ?? '', ['ussystem', 'uksystem'], true);
+
+        return $language === null ? null : new self($language, $isImperial ? Units::Imperial : Units::Metric);
+    }
+
+    public function tag(): string
+    {
+        return $this->language->value.($this->units === Units::Imperial ? '-u-ms-ussystem' : '');
+    }
+
+    public function write(Amount $amount): string
+    {
+        return ($this->writer ??= Writer::of($this))->write($amount);
     }
 
     public function say(Message $message): string

@@ -40,13 +40,13 @@ final class Writer
         return new self($voice->language, $voice->units);
     }
 
-    public function write(Quantity $quantity): string
+    public function write(Amount $amount): string
     {
-        $is = $quantity->is;
+        $is = $amount->is;
         $isMetric = $this->units === Units::Metric;
 
-        return match ($quantity->measure) {
-            Measure::Length => $isMetric ? $this->metricLength($is) : $this->imperialLength($is / self::MM_PER_INCH),
+        return match ($amount->measure) {
+            Measure::Length => $isMetric ? ($amount->isExact ? $this->short($is, 2).' mm' : $this->metricLength($is)) : $this->imperialLength($is / self::MM_PER_INCH),
             Measure::Mass => $isMetric || abs($is) < self::PINCH_G ? $this->grams($is) : $this->ounces($is),
             Measure::Time => $this->time($is),
             Measure::Angle => $this->number(round($is), 0).'°',
@@ -80,10 +80,39 @@ final class Writer
         return array_values($whole);
     }
 
+    /** One of so many equal pieces of a weight, as closely as it takes for them to add up to what the whole is written as. */
+    public function piece(float $wholeG, int $pieces): string
+    {
+        $each = $wholeG / $pieces;
+        if ($this->units === Units::Imperial && $each < self::LEAST_OZ * self::G_PER_OUNCE) {
+            return $this->ouncesAlone($each).' ('.$this->inUnits(Units::Metric)->piece($wholeG, $pieces).')';
+        }
+        $whole = $this->write(Amount::g($wholeG));
+        [$unit, $perUnit, $digits] = match (true) {
+            $this->units === Units::Imperial => ['oz', self::G_PER_OUNCE, 2],
+            $each < 0.095 => ['mg', 0.001, 0],
+            default => ['g', 1.0, 1],
+        };
+        for ($more = 0; $more < 4; $more++) {
+            $shown = round($each / $perUnit, $digits + $more);
+            if ($this->write(Amount::g($shown * $perUnit * $pieces)) === $whole) {
+                return $this->number($shown, $digits + $more).' '.$unit;
+            }
+        }
+
+        return $this->write(Amount::g($each));
+    }
+
+    private function inUnits(Units $units): self
+    {
+        return new self($this->language, $units);
+    }
+
     private function metricLength(float $mm): string
     {
         return match (true) {
             abs($mm) >= 999.75 => $this->number($mm / 1000, 2).' m',
+            abs($mm) >= 99.75 => $this->number($mm, 0).' mm',
             abs($mm) >= 19.95 => $this->short(round(2 * $mm) / 2, 1).' mm',
             default => $this->short($mm, 1).' mm',
         };
@@ -123,11 +152,17 @@ final class Writer
 
     private function ounces(float $g): string
     {
+        $isShown = abs($g) >= self::LEAST_OZ * self::G_PER_OUNCE;
+
+        return $this->ouncesAlone($g).($isShown ? '' : ' ('.$this->grams($g).')');
+    }
+
+    private function ouncesAlone(float $g): string
+    {
         $oz = $g / self::G_PER_OUNCE;
 
         return match (true) {
-            abs($oz) < 0.005 => sprintf(Voice::word($this->language, 'quantities.under'), $this->number(0.01, 2).' oz').' ('.$this->grams($g).')',
-            abs($oz) < self::LEAST_OZ => $this->number($oz, 2).' oz ('.$this->grams($g).')',
+            abs($oz) < 0.005 => sprintf(Voice::word($this->language, 'quantities.under'), $this->number(0.01, 2).' oz'),
             abs($oz) < 3.495 => $this->number($oz, 2).' oz',
             default => $this->number($oz, 1).' oz',
         };

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Wool;
 
 use Impa\Figure\Figure;
+use Impa\Voice\Amount;
 use Impa\Wool\Ledger\Ledger;
 use Impa\Wool\Ledger\LedgerLine;
 use Impa\Wool\Ledger\WoolWords;
@@ -60,7 +61,7 @@ final readonly class Mix
     /** Its wools in words, as "9.6 g Ink and 5.2 g Sky". */
     public function woolsText(): string
     {
-        $texts = array_map(static fn (array $wool): string => Grams::text($wool['g']).' '.$wool['name'], $this->wools);
+        $texts = array_map(static fn (array $wool): string => Amount::g($wool['g']).' '.$wool['name'], $this->wools);
         $last = array_pop($texts);
 
         return implode(', ', $texts).' and '.$last;
@@ -71,7 +72,7 @@ final readonly class Mix
     {
         return sprintf(
             'Mix %s first: weigh %s. Tease and fold them until no streak is left, all at once: a second batch comes out another shade.',
-            Grams::text($this->g),
+            Amount::g($this->g),
             $this->woolsText(),
         );
     }

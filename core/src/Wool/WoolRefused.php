@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Wool;
 
 use Impa\Refusal;
+use Impa\Voice\Amount;
 use RuntimeException;
 
 /** What cannot be done with wool, in words that name the place and the mend. */
@@ -23,13 +24,13 @@ final class WoolRefused extends RuntimeException implements Refusal
     public static function gramsMustNotBeNegative(string $name, float $g): self
     {
         return new self(
-            sprintf('%s cannot have %.2f g: weigh it again, an empty bag is 0.', $name === '' ? 'A wool' : $name, $g),
+            sprintf('%s cannot have %s: weigh it again, an empty bag is 0.', $name === '' ? 'A wool' : $name, Amount::g($g)),
         );
     }
 
     public static function tooHeavy(float $g, float $mostG): self
     {
-        return new self(sprintf('%.0f g is more than a drawer holds: at most %.0f g.', $g, $mostG));
+        return new self(sprintf('%s is more than a drawer holds: at most %s.', Amount::g($g), Amount::g($mostG)));
     }
 
     public static function takenAlready(): self

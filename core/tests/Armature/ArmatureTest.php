@@ -21,6 +21,7 @@ use Impa\Figure\Wire;
 use Impa\Material\Densities;
 use Impa\Material\WireMaterial;
 use Impa\Tests\Support\Figures;
+use Impa\Voice\Amount;
 use Impa\Wool\Ledger\Ledger;
 
 /** @param  list<array<string, mixed>>  $wires */
@@ -378,7 +379,7 @@ describe('the sheet', function () {
         $own = $wire + ['key' => 'w', 'pointsMm' => [[72, 36, 0], [15, 36, 0], [-15, 36, 0], [-72, 36, 0]]];
         expect(sheet(doll([$own], $armMm))['wires'][0]['text'])->toContain($words);
     })->with([
-        [['material' => 'steel', 'gaugeMm' => 1.0], 8, '1.0 mm of bare steel wire holds; 0.5 mm would do.'],
+        [['material' => 'steel', 'gaugeMm' => 1.0], 8, '1 mm of bare steel wire holds; 0.5 mm would do.'],
         [['material' => 'steel', 'gaugeMm' => 0.5], 8, '0.5 mm of bare steel wire holds, and stays as bent.'],
         [['material' => 'aluminium', 'gaugeMm' => 0.2], 14, '0.2 mm of bare aluminium wire bends under the limb: take'],
         [['material' => 'pipe-cleaner', 'gaugeMm' => 0.4], 60, 'No pipe cleaner that is sold holds this limb out: double it'],
@@ -397,7 +398,7 @@ describe('the sheet', function () {
         $long = ['key' => 'w', 'pointsMm' => [[100, 200, 0], [900, 200, 0]], 'material' => 'steel', 'gaugeMm' => 0.5];
         $wire = sheet(doll([$long]))['wires'][0];
         $sag = 9.80665e-3 * M_PI / 4 * 0.25 * 0.4 * 7.85 * 400 ** 3 / 8 / (200_000 * M_PI * 0.0625 / 64);
-        expect($wire['text'])->toStartWith(sprintf('0.5 mm of bare steel wire sinks by %.1f mm: take ', $sag))
+        expect($wire['text'])->toStartWith(sprintf('0.5 mm of bare steel wire sinks by %s: take ', Amount::mm($sag)))
             ->and($wire['staysAsBent'])->toBeTrue();
         // What is advised sinks by a twentieth of its length at most, and the next thinner one by more.
         $sagOf = static fn (float $mm): float => sheet(doll([['gaugeMm' => $mm] + $long]))['wires'][0]['sagMm'];

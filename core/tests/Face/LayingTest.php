@@ -19,6 +19,7 @@ use Impa\Render\Painter;
 use Impa\Render\View;
 use Impa\Surface\Surface;
 use Impa\Tests\Support\Figures;
+use Impa\Voice\Amount;
 
 /** A head of our own with a face, every colour named. */
 function faced(array $details, string $head = 'teal'): Figure
@@ -99,7 +100,7 @@ it('says how much wool, which marks, in which order it is stabbed, and what to l
     // A ball of 30 mm radius: 12.6 mm along its circle at that level, by hand: r' = sqrt(900 - 9), r' asin(12 / r').
     $across = sqrt(891) * asin(12 / sqrt(891));
     expect($eye->marks[0])
-        ->toBe(sprintf('its middle: %.1f mm out on both sides, %.1f mm down', $across, 30 * (M_PI / 2 + asin(0.1))))
+        ->toBe(sprintf('its middle: %s out on both sides, %s down', Amount::mm($across), Amount::mm(30 * (M_PI / 2 + asin(0.1)))))
         ->and($eye->stabs)
         ->toBe([
             'Tack it at the top',
@@ -112,7 +113,7 @@ it('says how much wool, which marks, in which order it is stabbed, and what to l
         ->and($eye->woolMg)
         ->toEqualWithDelta((M_PI / 4) * 36 * 0.45 * 30 / sqrt(900 - 153), 0.15)
         ->and($eye->wool())
-        ->toContain('14 mg each')
+        ->toContain('10 mg each')
         ->and($eye->check)
         ->toContain('mirror')
         ->and($eye->undo)
@@ -184,9 +185,9 @@ describe('crispness', function () {
         ]);
         $advice = CrispAdvice::of($figure, $figure->details['spark'], Needles::usual());
         expect($advice[0]->why)
-            ->toBe('0.8 mm, and felt holds no less than 1.0 mm cleanly')
+            ->toBe('0.8 mm, and felt holds no less than 1 mm cleanly')
             ->and(array_map(static fn (Mend $m): string => $m->text, $advice[0]->mends))
-            ->toBe(['stitch it', 'make it 1.0 mm', 'sew on a bead of 2.0 mm']);
+            ->toBe(['stitch it', 'make it 1 mm', 'sew on a bead of 2 mm']);
         foreach ($advice[0]->mends as $mend) {
             $document = json_decode($figure->toJson(), true);
             $document['details'][2] = $mend->change() + $document['details'][2];
@@ -208,7 +209,7 @@ describe('crispness', function () {
             ->and($advice[0]->why)
             ->toContain('black on charcoal reads at')
             ->and(array_map(static fn (Mend $m): string => $m->text, $advice[0]->mends))
-            ->toBe(['rim it in white, 1 mm all round', 'use a glossy eye of 5.0 mm', 'felt it in white']);
+            ->toBe(['rim it in white, 1 mm all round', 'use a glossy eye of 5 mm', 'felt it in white']);
         $document = json_decode($figure->toJson(), true);
         $rim = $advice[0]->mends[0];
         $document['details'] = [$rim->add[0], $rim->change() + $document['details'][0]];

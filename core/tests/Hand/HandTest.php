@@ -306,7 +306,7 @@ describe('a table of records', function () {
         ['tops,firm,-2,3,', 'cm3: "-2" is no number above 0'],
         ['tops,firm,2,,', 'grams: "" is no number above 0'],
         ['tops,firm,20,3.6,nan', 'minutes: "nan" is no number'],
-        ['tops,firm,2,20,', '10.00 g/cm3 is denser than wool itself'],
+        ['tops,firm,2,20,', '10 g/cm³ is denser than wool itself'],
     ]);
 
     it('refuses what is no such table', function (string $bytes, string $why) {
@@ -341,7 +341,7 @@ it('says what was learned in a sentence, draws both curves, and how the spread s
     $sheet = HandSheet::station(Hand::of([...array_map(static fn (int $i): Observation => piece(log(1.2)), range(1, 6))]));
     [$density, $waste, $pace] = $sheet['quantities'];
     expect($density['text'])
-        ->toMatch('/^Felted springy, your pieces come out 1\d % denser; four of five lie within 1\d % of that. 6 records.$/')
+        ->toMatch('/^Felted springy, your pieces come out 1\d% denser; four of five lie within 1\d% of that. 6 records.$/')
         ->and($waste['text'])->toStartWith('Nothing is known of what you lose yet')
         ->and($pace['text'])->toStartWith('Nothing is known of your speed yet')
         ->and($density['shrank'])->toHaveCount(7)

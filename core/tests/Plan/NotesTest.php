@@ -145,8 +145,8 @@ it('says of a figure that tips how far it leans, and cures it by amounts', funct
     }
     $texts = array_column($cures, 'text');
     $state = match (true) {
-        $balance->tipDeg() >= 5.0 => sprintf('It is touchy to stand: it tips at a lean of %.0f degrees.', $balance->tipDeg()),
-        $balance->tipDeg() > 0.0 => sprintf('It falls: it tips at a lean of %.0f degrees.', $balance->tipDeg()),
+        $balance->tipDeg() >= 5.0 => sprintf('It is touchy to stand: it tips at a lean of %.0f°.', $balance->tipDeg()),
+        $balance->tipDeg() > 0.0 => sprintf('It falls: it tips at a lean of %.0f°.', $balance->tipDeg()),
         default => 'It falls at once: its weight lies outside its footprint.',
     };
     $code = $balance->tipDeg() >= 5.0 ? 'touchy' : 'falls';
@@ -183,7 +183,7 @@ it('wants a wire in what is thinner than an eighth of its length, or says how th
     expect(notes([dome(), $leg(8.0)]))
         ->toBe([])
         ->and(text(notes([dome(), $leg(7.0)]), 'wire'))
-        ->toBe('Leg is 64 mm long and 7.0 mm thick: thinner than an eighth of its length, it wants a wire, or 8.0 mm.');
+        ->toBe('Leg is 64 mm long and 7 mm thick: thinner than an eighth of its length, it wants a wire, or 8 mm.');
 });
 
 it('says where no stock piece of foam fits into a part, and only where foam is asked for and would have room', function () {
@@ -197,7 +197,7 @@ it('says where no stock piece of foam fits into a part, and only where foam is a
         ]),
     ];
     expect(text(notes($part('foam', 9.0)), 'no-foam'))
-        ->toStartWith('No stock piece of foam leaves 9.0 mm of cover all round in Hat: it is reckoned as solid colour.')
+        ->toStartWith('No stock piece of foam leaves 9 mm of cover all round in Hat: it is reckoned as solid colour.')
         ->toEndWith('Fill it with core wool, or make the cover thinner.')
         ->and(notes($part('core-wool', 9.0)))
         ->toBe([])

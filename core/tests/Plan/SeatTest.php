@@ -275,7 +275,7 @@ it('counts a ball within a ball whole, and asks about it', function () {
 it('says at its step how it is made hollow, and among the notes why, until she says so herself', function () {
     $step = static fn (Figure $f, string $key): ?Step => array_column(Works::of($f)->steps, null, 'key')[$key] ?? null;
     $thick = balls(24, 26, 12, ['coverMm' => 2, 'core' => 'core-wool', 'name' => 'Cap']);
-    expect($step($thick, 'core:hat')?->text)->toContain('a cap of 8 mm, hollow below. Shape it over the head')
+    expect($step($thick, 'core:hat')?->text)->toContain('a cap of 7.7 mm, hollow below. Shape it over the head')
         ->and($step($thick, 'cover:hat')?->text)
         ->toContain('what lies on the head stays bare')
         ->and(codes($thick))
@@ -287,7 +287,7 @@ it('says at its step how it is made hollow, and among the notes why, until she s
         ->and($step(balls(18, 24, 20, ['core' => 'none', 'join' => ['to' => 'head', 'by' => 'wrap']]), 'cover:hat')?->text)
         ->toContain('leave it thinner where it lies on the head')
         ->and($step(balls(24, 26, 12, ['core' => 'none']), 'cover:hat')?->text)
-        ->toContain('a cap of 10 mm, hollow below. Shape it over the head');
+        ->toContain('a cap of 9.7 mm, hollow below. Shape it over the head');
 });
 
 it('never weighs less the farther out it sits, and by the cube of its size', function () {

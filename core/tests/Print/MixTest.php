@@ -25,7 +25,7 @@ use Impa\Stash\Supply\Reserve;
 use Impa\Stash\Supply\Supply;
 use Impa\Tests\Support\Figures;
 use Impa\Tests\Support\Works;
-use Impa\Wool\Grams;
+use Impa\Voice\Amount;
 use Impa\Wool\Ledger\LedgerLine;
 use Impa\Wool\Mix;
 use Impa\Wool\Portion\PortionWords;
@@ -98,7 +98,7 @@ it('says the wools of a mix, and of a single wool that was chosen its name, wher
     $plan = Plan::of($figure);
     $work = $plan->work();
     [$mix] = $supply->mixes();
-    [$sea, $pond] = array_map(static fn (array $w): string => Grams::text($w['g']).' '.$w['name'], $mix->wools);
+    [$sea, $pond] = array_map(static fn (array $w): string => Amount::g($w['g']).' '.$w['name'], $mix->wools);
     $kit = Kit::of($supply, $work, 1, 0, 0.0, Reserve::Never);
     $times = $mix->times($kit->factor);
     $bag = array_column($kit->bag, null, 'name');

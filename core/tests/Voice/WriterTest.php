@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Voice;
 
+use Impa\Voice\Amount;
 use Impa\Voice\Language;
-use Impa\Voice\Quantity;
 use Impa\Voice\Units;
 use Impa\Voice\Voice;
 use Impa\Voice\Writer;
@@ -18,13 +18,13 @@ function rows(): array
 
 it('writes every quantity of the table as the table has it, in both units and languages', function () {
     $make = [
-        'mass' => Quantity::g(...), 'length' => Quantity::mm(...), 'time' => Quantity::minutes(...), 'angle' => Quantity::degrees(...),
-        'share' => Quantity::share(...), 'area' => Quantity::cm2(...), 'volume' => Quantity::cm3(...), 'density' => Quantity::gPerCm3(...),
-        'number' => Quantity::number(...),
+        'mass' => Amount::g(...), 'length' => Amount::mm(...), 'time' => Amount::minutes(...), 'angle' => Amount::degrees(...),
+        'share' => Amount::share(...), 'area' => Amount::cm2(...), 'volume' => Amount::cm3(...), 'density' => Amount::gPerCm3(...),
+        'number' => Amount::number(...),
     ];
     foreach (rows() as $row) {
-        $quantity = $make[$row['measure']]($row['is']);
-        $written = array_map(static fn (Voice $voice): string => $voice->write($quantity), [
+        $amount = $make[$row['measure']]($row['is']);
+        $written = array_map(static fn (Voice $voice): string => $voice->write($amount), [
             new Voice, new Voice(Language::English, Units::Imperial), new Voice(Language::German),
         ]);
         expect($written)->toBe([$row['metric'], $row['imperial'], $row['german']]);
@@ -35,14 +35,14 @@ it('writes weights and lengths that are never off by more than what it says a ha
     mt_srand(1);
     for ($n = 0; $n < 2000; $n++) {
         $is = 10 ** (mt_rand(-2200, 2900) / 1000);
-        // House choices of docs/trade.md: 0.1 g from 5 g, 0.05 g from 1 g, 10 mg below; half a mm from 20 mm, a tenth below.
-        $mass = (new Voice)->write(Quantity::g($is));
+        // House choices of docs/trade.md: 0.1 g from 5 g, 0.05 g from 1 g, 10 mg below; one mm from 100 mm, half a mm from 20 mm, a tenth below.
+        $mass = (new Voice)->write(Amount::g($is));
         $shown = (float) $mass / (str_ends_with($mass, 'mg') ? 1000 : 1);
         expect(abs($shown - $is))->toBeLessThanOrEqual(($is < 0.995 ? 0.005 : ($is < 4.975 ? 0.025 : 0.05)) + 1e-9);
-        $length = (new Voice)->write(Quantity::mm($is));
-        expect(abs((float) $length - $is))->toBeLessThanOrEqual(($is < 19.95 ? 0.05 : 0.25) + 1e-9);
+        $length = (new Voice)->write(Amount::mm($is));
+        expect(abs((float) $length - $is))->toBeLessThanOrEqual(($is < 19.95 ? 0.05 : ($is < 99.75 ? 0.25 : 0.5)) + 1e-9);
         // A tape's sixteenths, and hundredths of an inch below a quarter of one.
-        $parts = explode(' ', str_replace(' in', '', (new Voice(Language::English, Units::Imperial))->write(Quantity::mm($is))));
+        $parts = explode(' ', str_replace(' in', '', (new Voice(Language::English, Units::Imperial))->write(Amount::mm($is))));
         $inches = array_sum(array_map(static fn (string $part): float => str_contains($part, '/')
             ? (float) strtok($part, '/') / (float) strtok('/')
             : (float) $part, $parts));

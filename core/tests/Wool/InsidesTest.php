@@ -77,7 +77,7 @@ it('says of each advice why, with its amounts', function () {
     expect($solid[0]->reason)
         ->toBe('24 mm thick: a core pays from 25 mm on.')
         ->and($wire[0]->reason)
-        ->toBe('80 mm long and 7.0 mm thick: colour felted round a wire, or it bends.')
+        ->toBe('80 mm long and 7 mm thick: colour felted round a wire, or it bends.')
         ->and($core[0]->reason)
         ->toBe(
             sprintf(
@@ -91,7 +91,7 @@ it('says of each advice why, with its amounts', function () {
         ->and($large[0]->reason)
         ->toBe(
             sprintf(
-                '%.0f cm3: stuffing takes %.1f g where core wool takes %.1f g, and leaves the figure %.1f g lighter up there.',
+                '%.0f cm³: stuffing takes %.1f g where core wool takes %.1f g, and leaves the figure %.1f g lighter up there.',
                 $volume,
                 $by($large)['stuffing']->insideG,
                 $by($large)['core-wool']->insideG,
@@ -101,7 +101,7 @@ it('says of each advice why, with its amounts', function () {
         ->and($dark[0]->reason)
         ->toBe(
             sprintf(
-                'The colour differs from undyed wool by %.0f: a core of scrap in a like colour cannot show through a cover of 3.0 mm.',
+                'The colour differs from undyed wool by %.0f: a core of scrap in a like colour cannot show through a cover of 3 mm.',
                 $difference,
             ),
         );
@@ -137,7 +137,7 @@ it('covers by 2 mm and more as it differs from its core, by halves, half a milli
 });
 
 it('sells foam balls of 15 to 200 mm and eggs of 20 to 110 mm, the largest first', function () {
-    $names = array_map(static fn (Foam $f): string => $f->name, Foam::stock());
+    $names = array_map(static fn (Foam $f): string => $f->name(), Foam::stock());
     $volumes = array_map(static fn (Foam $f): float => $f->solid->volumeCm3(), Foam::stock());
     $sorted = $volumes;
     rsort($sorted);
@@ -155,7 +155,7 @@ it('sells foam balls of 15 to 200 mm and eggs of 20 to 110 mm, the largest first
         ->toContain('foam egg 38 x 50 mm')
         ->toContain('foam ball 35 mm');
     foreach (Foam::stock() as $foam) {
-        preg_match('/(\d+)(?: x (\d+))? mm/', $foam->name, $mm);
+        preg_match('/(\d+)(?: x (\d+))? mm/', $foam->name(), $mm);
         $size = $foam->solid->size();
         expect([$size->widthMm, $size->heightMm, $size->depthMm])->toEqual([$mm[1], $mm[2] ?? $mm[1], $mm[1]]);
     }
@@ -163,7 +163,7 @@ it('sells foam balls of 15 to 200 mm and eggs of 20 to 110 mm, the largest first
 
 it('fits into a ball the foam ball that leaves the cover, to the millimetre', function (float $mm, float $cover, string $name) {
     $solid = alone(Figures::part('a', 'ball', $mm, $mm, $mm))->parts['a']->solid;
-    expect(Foam::inside($solid, $cover)?->name ?? '')->toBe($name);
+    expect(Foam::inside($solid, $cover)?->name() ?? '')->toBe($name);
 })->with([
     [60.0, 5.0, 'foam ball 50 mm'],
     [59.9, 5.0, 'foam ball 40 mm'],

@@ -207,13 +207,13 @@ describe('foam', function () use ($one) {
 
     it('fits a ball of 60 mm with 5 mm of cover as the 50 mm ball, none into a plate or a thin limb', function () use ($one) {
         $solid = static fn (array $part) => $one($part)->parts['a']->solid;
-        expect(Foam::inside($solid(Figures::part('a', 'ball', 60, 60, 60)), 5.0)?->name)
+        expect(Foam::inside($solid(Figures::part('a', 'ball', 60, 60, 60)), 5.0)?->name())
             ->toBe('foam ball 50 mm')
             ->and(Foam::inside($solid(Figures::part('a', 'plate', 60, 60, 5)), 1.0))
             ->toBeNull()
             ->and(Foam::inside($solid(Figures::part('a', 'ball', 12, 12, 12)), 3.0))
             ->toBeNull()
-            ->and(Foam::inside($solid(Figures::part('a', 'egg', 60, 78, 60)), 3.0)?->name)
+            ->and(Foam::inside($solid(Figures::part('a', 'egg', 60, 78, 60)), 3.0)?->name())
             ->toContain('egg');
     });
 
@@ -389,7 +389,7 @@ describe('portions', function () use ($one) {
             'part',
         );
         expect($texts($figure)['arm'])->toMatch(
-            '/^Weigh 0\.\d+ g teal\. Split in two equal pieces of 0\.\d+ g\. That is \d+ cm of the rope '.
+            '/^Weigh 0\.\d+ g teal\. Split in two equal pieces of 0\.\d+ g\. That is \d+(\.5)? mm of the rope '.
                 'each\. Leave \d+ mg of it loose as the fluff end\.$/',
         );
         // A mix is teased before it is weighed: it is no rope any more.

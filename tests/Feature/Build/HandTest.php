@@ -90,7 +90,7 @@ describe('the felter\'s own hand', function () {
     it('asks back where a digit seems to have slipped, and learns nothing until that is answered', function () {
         $asked = $this->postJson('/api/hand', practised(['grams' => 0.37]))->assertOk()->json();
         expect($asked['kept'])->toBeFalse()
-            ->and($asked['asks'])->toContain('0.37 g, where about 3.09 g were to be expected')
+            ->and($asked['asks'])->toContain('0.37 g, where about 3.10 g were to be expected')
             ->and($asked['observations'])->toBe([]);
         expect($this->postJson('/api/hand', practised(['grams' => 0.37, 'sure' => true]))->json('observations'))->toHaveCount(1);
     });

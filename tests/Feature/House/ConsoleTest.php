@@ -230,7 +230,7 @@ it('says what to weigh and what is lacking, against a stash in a table', functio
         ->toBe(0)
         ->and($out)
         ->toContain('Split in two equal pieces')
-        ->toContain('cm of the rope')
+        ->toContain('mm of the rope')
         ->toContain('Undyed: 8.6 g likely')
         ->toContain('lacking')
         ->and($told)

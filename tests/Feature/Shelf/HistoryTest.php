@@ -19,7 +19,7 @@ it('tells every revision in words, the latest first, and shows one as it was', f
     [$id] = changedTwice();
     $told = $this->getJson("/api/figures/{$id}/revisions")->assertOk()->json('revisions');
     expect(array_column($told, 'revision'))->toBe([3, 2, 1])
-        ->and(array_column($told, 'changes'))->toBe([['Head is 2.0 mm wider'], ['Head is 3.0 mm wider'], []]);
+        ->and(array_column($told, 'changes'))->toBe([['Head is 2 mm wider'], ['Head is 3 mm wider'], []]);
     $first = $this->getJson("/api/figures/{$id}/revisions/1")->assertOk()->json();
     $second = $this->getJson("/api/figures/{$id}/revisions/2")->assertOk()->json();
     $third = $this->getJson("/api/figures/{$id}/revisions/3")->assertOk()->json();

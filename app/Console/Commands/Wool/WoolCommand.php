@@ -9,7 +9,7 @@ use Illuminate\Console\Command;
 use Impa\Figure\Colour;
 use Impa\Stash\Supply\Reserve;
 use Impa\Stash\Supply\Supply;
-use Impa\Wool\Grams;
+use Impa\Voice\Amount;
 use Impa\Wool\Mix;
 use Impa\Wool\Portion\PortionWords;
 
@@ -58,12 +58,12 @@ final class WoolCommand extends Command
             $lines[] = sprintf(
                 '%s: %s likely, %s to %s; %s',
                 $need->name($names),
-                Grams::text($need->spread->likelyG),
-                Grams::text($need->spread->lowG),
-                Grams::text($need->spread->highG),
+                Amount::g($need->spread->likelyG),
+                Amount::g($need->spread->lowG),
+                Amount::g($need->spread->highG),
                 $need->lackG() > 0.0
-                    ? sprintf('%s lacking', Grams::text($need->lackG()))
-                    : sprintf('enough, %s are free', Grams::text($need->wool->freeG ?? 0.0)),
+                    ? sprintf('%s lacking', Amount::g($need->lackG()))
+                    : sprintf('enough, %s are free', Amount::g($need->wool->freeG ?? 0.0)),
             );
         }
 

@@ -15,6 +15,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Impa\Seeing\QuickPreview;
+use Impa\Voice\Voice;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
@@ -92,7 +93,7 @@ final class BreakdownController
             throw new HttpException(429, 'Three of your drawings are being seen already. Wait for one of them.');
         }
         $row = BreakdownJob::query()->create(['asked' => $asked, 'doing' => 'Waiting its turn']);
-        dispatch(new BreakDown(CurrentFelter::id(), $row->uuid));
+        dispatch(new BreakDown(CurrentFelter::id(), $row->uuid, Voice::current()->tag()));
 
         return new JsonResponse(['breakdown' => $row->uuid], 202);
     }

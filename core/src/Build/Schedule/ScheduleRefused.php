@@ -6,6 +6,7 @@ namespace Impa\Build\Schedule;
 
 use DomainException;
 use Impa\Refusal;
+use Impa\Voice\Amount;
 
 /** A schedule that cannot be made, said in the felter's words. */
 final class ScheduleRefused extends DomainException implements Refusal
@@ -26,7 +27,7 @@ final class ScheduleRefused extends DomainException implements Refusal
 
     public static function sittingTooLong(float $most): self
     {
-        return new self(sprintf('A sitting of more than %.0f hours is none: give fewer minutes.', $most / 60));
+        return new self(sprintf('A session can be %s at most: give fewer minutes.', Amount::minutes($most)));
     }
 
     public static function noDays(): self

@@ -11,6 +11,7 @@ use Impa\Figure\Part;
 use Impa\Figure\Placing\Seat;
 use Impa\Figure\Term\JoinBy;
 use Impa\Material\CoveringWay;
+use Impa\Voice\Amount;
 use Impa\Wool\Ledger\Coverings;
 
 /** What a step should look like when it is done, what usually goes wrong at it and its cure, and where it can hurt (docs/trade.md). */
@@ -65,8 +66,8 @@ final class Hints
     public static function lies(Seat $seat, Part $part, Part $to): string
     {
         return sprintf(
-            '%.0f %% of the %s lies within the %s: it is felted onto it, and what lies within is not made.',
-            100 * $seat->shared->share,
+            '%s of the %s lies within the %s: it is felted onto it, and what lies within is not made.',
+            Amount::share($seat->shared->share),
             mb_strtolower($part->name),
             mb_strtolower($to->name),
         );
@@ -76,11 +77,11 @@ final class Hints
     public static function buried(Part $part, Part $to, float $mm, bool $isHidden): string
     {
         return sprintf(
-            '%s lies before the %s in the picture, and inside it in the round%s: bring it %.0f mm forwards%s.',
+            '%s lies before the %s in the picture, and inside it in the round%s: bring it %s forwards%s.',
             $part->name,
             mb_strtolower($to->name),
             $isHidden ? ', where its wool is counted as well' : '',
-            $mm,
+            Amount::mm($mm),
             Buried::canGoRound($part) ? ', or lay it round as a ring' : '',
         );
     }
@@ -89,10 +90,10 @@ final class Hints
     public static function floats(Part $part, Part $to, float $gapMm): string
     {
         return sprintf(
-            '%s does not reach the %s: %.0f mm lie between them as drawn. Bring it nearer, or make it longer.',
+            '%s does not reach the %s: %s lie between them as drawn. Bring it nearer, or make it longer.',
             $part->name,
             mb_strtolower($to->name),
-            max(1.0, $gapMm),
+            Amount::mm(max(1.0, $gapMm)),
         );
     }
 

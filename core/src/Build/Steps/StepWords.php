@@ -10,6 +10,7 @@ use Impa\Figure\Term\DetailKind;
 use Impa\Figure\Term\JoinBy;
 use Impa\Figure\Term\Method;
 use Impa\Material\CoreMaterial;
+use Impa\Voice\Amount;
 
 /**
  * What the felter reads at each step: two sentences, none longer than twenty words, and no name in them, so that they stay short.
@@ -175,12 +176,12 @@ final class StepWords
     public static function wrapped(string $on, float $mm): string
     {
         return sprintf('Roll the wool, and leave it thinner where it lies on the %s. ', self::short($on)).
-            sprintf('Stab it round and round, to %.0f mm where it is thickest.', max(1.0, $mm));
+            sprintf('Stab it round and round, to %s where it is thickest.', Amount::mm(max(1.0, $mm)));
     }
 
     private static function flatAndHollow(float $mm): string
     {
-        return sprintf('Lay the wool flat, and stab it into a cap of %.0f mm, hollow below. ', max(1.0, $mm));
+        return sprintf('Lay the wool flat, and stab it into a cap of %s, hollow below. ', Amount::mm(max(1.0, $mm)));
     }
 
     /** A name that leaves a sentence readable. */

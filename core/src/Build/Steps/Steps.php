@@ -18,6 +18,7 @@ use Impa\Geometry\Box;
 use Impa\Material\CoreMaterial;
 use Impa\Material\CoveringWay;
 use Impa\Material\Pace;
+use Impa\Voice\Amount;
 use Impa\Wool\Ledger\Ledger;
 use Impa\Wool\Ledger\LedgerLine;
 use Impa\Wool\Mix;
@@ -225,7 +226,7 @@ final readonly class Steps
             $steps[] = new Step(
                 key: 'weight:'.$weight['key'],
                 kind: StepKind::Weight,
-                title: sprintf('Hide %.0f g in %s', max(1.0, $weight['g']), mb_strtolower($part->name)),
+                title: sprintf('Hide %s in %s', Amount::g(max(1.0, $weight['g'])), mb_strtolower($part->name)),
                 text: StepWords::WEIGHT,
                 time: new StepTime(Pace::WEIGHT),
                 about: new Subject($part->key),
@@ -300,7 +301,7 @@ final readonly class Steps
                 new Step(
                     key: 'flatten',
                     kind: StepKind::Flatten,
-                    title: sprintf('Flatten the base by %.0f mm', $this->figure->base->flattenMm),
+                    title: sprintf('Flatten the base by %s', Amount::mm($this->figure->base->flattenMm)),
                     text: StepWords::FLATTEN,
                     time: new StepTime(Pace::FLATTEN),
                     order: new StepOrder($last),

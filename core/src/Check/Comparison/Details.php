@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Check\Comparison;
 
 use Impa\Render\FlatArea;
+use Impa\Voice\Amount;
 
 /** What is said of a detail from where its pieces are seen. */
 final class Details
@@ -34,11 +35,11 @@ final class Details
                 [$forAcross, $forLevel] = array_map(static fn (bool $isRelative): string => $isRelative ? $rest : '', $fit->isRelative);
                 if (abs($x) >= $leastMm) {
                     $to = $x > 0.0 ? 'right' : 'left';
-                    $text = sprintf('%s sits %.1f mm too far to the %s%s.', ucfirst($name), abs($x), $to, $forAcross);
+                    $text = sprintf('%s sits %s too far to the %s%s.', ucfirst($name), Amount::mm(abs($x)), $to, $forAcross);
                     $deviations[] = self::one($layer, 'across', $x, $text, abs($x));
                 }
                 if (abs($y) >= $leastMm) {
-                    $text = sprintf('%s sits %.1f mm too %s%s.', ucfirst($name), abs($y), $y > 0.0 ? 'high' : 'low', $forLevel);
+                    $text = sprintf('%s sits %s too %s%s.', ucfirst($name), Amount::mm(abs($y)), $y > 0.0 ? 'high' : 'low', $forLevel);
                     $deviations[] = self::one($layer, 'level', $y, $text, abs($y));
                 }
             }
@@ -73,7 +74,7 @@ final class Details
             $left,
             'tilt',
             $deg,
-            sprintf('The %s line tilts by %.1f degrees: the %s one is higher.', $name, abs($deg), $deg > 0.0 ? 'right' : 'left'),
+            sprintf('The %s line tilts by %s: the %s one is higher.', $name, Amount::degrees(abs($deg)), $deg > 0.0 ? 'right' : 'left'),
             abs($rises),
         )];
     }

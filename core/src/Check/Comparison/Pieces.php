@@ -6,6 +6,7 @@ namespace Impa\Check\Comparison;
 
 use Impa\Geometry\Outline\Polygon;
 use Impa\Render\FlatArea;
+use Impa\Voice\Amount;
 
 /** What is said of a piece from where its rim is seen. */
 final class Pieces
@@ -76,10 +77,10 @@ final class Pieces
         $name = Names::of($layer);
         $at = Names::middle($layer);
         $words = [
-            'width' => ['wide', 'narrow', '%s %.1f mm too %s'],
-            'height' => ['tall', 'short', '%s %.1f mm too %s'],
-            'across' => ['to the right', 'to the left', '%s sits %.1f mm too far %s'],
-            'level' => ['higher', 'lower', '%s sits %.1f mm %s than planned'],
+            'width' => ['wide', 'narrow', '%s %s too %s'],
+            'height' => ['tall', 'short', '%s %s too %s'],
+            'across' => ['to the right', 'to the left', '%s sits %s too far %s'],
+            'level' => ['higher', 'lower', '%s sits %s %s than planned'],
         ];
         $deviations = [];
         foreach ($words as $what => [$more, $less, $text]) {
@@ -97,7 +98,7 @@ final class Pieces
                     detail: '',
                     what: $what,
                     amount: $off,
-                    text: ucfirst(sprintf($text, $name, abs($off), $off > 0.0 ? $more : $less)).'.',
+                    text: ucfirst(sprintf($text, $name, Amount::mm(abs($off)), $off > 0.0 ? $more : $less)).'.',
                     weight: abs($off),
                     atMm: $at,
                     isTwin: $layer->piece->isTwin,
@@ -114,7 +115,7 @@ final class Pieces
                 detail: '',
                 what: 'tilt',
                 amount: $turn,
-                text: sprintf('%s leans %.1f degrees to the %s.', ucfirst($name), abs($turn), $turn > 0.0 ? 'left' : 'right'),
+                text: sprintf('%s leans %s to the %s.', ucfirst($name), Amount::degrees(abs($turn)), $turn > 0.0 ? 'left' : 'right'),
                 weight: $swing,
                 atMm: $at,
                 isTwin: $layer->piece->isTwin,

@@ -6,6 +6,7 @@ namespace Impa\Check\Comparison;
 
 use Impa\Figure\Term\Side;
 use Impa\Render\FlatArea;
+use Impa\Voice\Amount;
 
 /**
  * A figure on a photo against itself, about its own axis: pairs left against right, and of what stands on the axis the one flank
@@ -28,10 +29,10 @@ final class Symmetry
 
     /** How the left one is said to differ from the right one: more, and less. */
     private const WORDS = [
-        'width' => ['is %.1f mm wider than the right', 'is %.1f mm narrower than the right'],
-        'height' => ['is %.1f mm taller than the right', 'is %.1f mm shorter than the right'],
-        'level' => ['sits %.1f mm higher than the right', 'sits %.1f mm lower than the right'],
-        'across' => ['sits %.1f mm farther out than the right', 'sits %.1f mm farther in than the right'],
+        'width' => ['is %s wider than the right', 'is %s narrower than the right'],
+        'height' => ['is %s taller than the right', 'is %s shorter than the right'],
+        'level' => ['sits %s higher than the right', 'sits %s lower than the right'],
+        'across' => ['sits %s farther out than the right', 'sits %s farther in than the right'],
     ];
 
     /** @return list<array{part: string, detail?: string, what: 'width'|'height'|'level'|'across'|'bulge', mm: float, text: string}> the worst first; mm: the left one, or flank, more than the right */
@@ -126,13 +127,13 @@ final class Symmetry
             }
             if (abs($worst[0]) >= self::LEAST_MM) {
                 [$more, $less] = $worst[0] > 0.0 ? ['left', 'right'] : ['right', 'left'];
-                $text = '%s bulges %.1f mm farther out on the %s than on the %s, %s.';
+                $text = '%s bulges %s farther out on the %s than on the %s, %s.';
                 $name = ucfirst(mb_strtolower($piece->part->name));
                 $found[] = [
                     'part' => $piece->part->key,
                     'what' => 'bulge',
                     'mm' => round($worst[0], 2),
-                    'text' => sprintf($text, $name, abs($worst[0]), $more, $less, $worst[1]),
+                    'text' => sprintf($text, $name, Amount::mm(abs($worst[0])), $more, $less, $worst[1]),
                 ];
             }
         }
@@ -161,7 +162,7 @@ final class Symmetry
             ...($layer->detail === null ? [] : ['detail' => $layer->detail->key]),
             'what' => $what,
             'mm' => round($mm, 2),
-            'text' => 'The left '.$name.' '.sprintf(self::WORDS[$what][$mm > 0.0 ? 0 : 1], abs($mm)).'.',
+            'text' => 'The left '.$name.' '.sprintf(self::WORDS[$what][$mm > 0.0 ? 0 : 1], Amount::mm(abs($mm))).'.',
         ]];
     }
 }

@@ -12,6 +12,7 @@ use Impa\Figure\Figure;
 use Impa\Figure\Part;
 use Impa\Figure\Term\Finish;
 use Impa\Material\CoveringWay;
+use Impa\Voice\Amount;
 
 /**
  * What is left before a figure is finished: steps that were not done, loose ends, needles, small and sharp parts with the warning that
@@ -134,8 +135,8 @@ final class Closing
         return $names === []
             ? []
             : [self::one('small-parts', sprintf(
-                'Small enough to be swallowed (they go into a cylinder of %.1f mm): %s. %s',
-                SmallParts::WIDE_MM,
+                'Small enough to be swallowed (they go into a cylinder of %s): %s. %s',
+                Amount::exactMm(SmallParts::WIDE_MM),
                 implode(', ', array_unique($names)),
                 self::WARNING,
             ), false, isSafety: true)];

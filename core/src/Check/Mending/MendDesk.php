@@ -15,6 +15,8 @@ use Impa\Figure\Term\Side;
 use Impa\Material\Densities;
 use Impa\Surface\Surface;
 use Impa\Surface\TapeMark;
+use Impa\Voice\Amount;
+use Impa\Voice\Lengths;
 use Impa\Wool\Grams;
 use Impa\Wool\Ledger\Coverings;
 use Impa\Wool\Ledger\Ledger;
@@ -155,7 +157,7 @@ final readonly class MendDesk
                 'Firm the larger one all round, and hold both side by side as you go.',
             ], 'Do not make the smaller one larger: it never ends.', 6.0, 38, 'middling, straight'),
             $this->plain('Pull a little off', [
-                sprintf('Tease %s off the end that will be joined: half of what it is heavier.', Grams::text($more / 2)),
+                sprintf('Tease %s off the end that will be joined: half of what it is heavier.', Amount::g($more / 2)),
                 'Firm the place again, and compare.',
             ], 'Do not cut it: cut ends felt badly.', 4.0),
         ];
@@ -185,7 +187,7 @@ final readonly class MendDesk
 
         return [
             new Remedy('Fill it', [
-                sprintf('Tease out %s of its colour: %.0f x %.1f mm hold that much.', Grams::text($mg / 1000), $across, $deep),
+                sprintf('Tease out %s of its colour: %s hold that much.', Amount::g($mg / 1000), Lengths::of($across, $deep)),
                 'Lay it over the dent, a little broader than that.',
                 'Fix the edges first, all round, then the middle, shallow.',
             ], 'Do not stab into the dent: that deepens it.', 5.0, $mg, $this->part->colour),
@@ -246,7 +248,7 @@ final readonly class MendDesk
         $slant = $isTooBig ? 'towards its middle' : 'away from its middle';
         $ways = [$this->plain($isTooBig ? 'Draw it in' : 'Spread it', [
             sprintf('Stab along its rim at 45 degrees %s, all round, a little at a time.', $slant),
-            sprintf('Measure: %.1f mm each side.', $off / 2),
+            sprintf('Measure: %s each side.', Amount::mm($off / 2)),
         ], 'Do not work one side only: it wanders.', 3.0, 42, 'very shallow, slanting')];
         $around = $this->detail === null ? 0.0 : 2 * sqrt(M_PI * max(0.1, $this->detail->drawn->areaMm2()));
         $mg = 1000 * Densities::WISP_MG_PER_MM2 / 1000 * $around * $off / 2;
@@ -271,7 +273,7 @@ final readonly class MendDesk
 
         return [
             new Remedy('A wisp on the short side', [
-                sprintf('Twist a strand of %s, and lay it on from the end, %.1f mm on.', Grams::text($mg / 1000), $short),
+                sprintf('Twist a strand of %s, and lay it on from the end, %s on.', Amount::g($mg / 1000), Amount::mm($short)),
                 'Fix its tip first, then along it; trim what is left.',
             ], 'Do not pull the long side shorter.', 4.0, $mg, $this->detail->colour ?? '', 42, 'very shallow'),
             $this->plain('Lift and lay again', [
@@ -293,10 +295,10 @@ final readonly class MendDesk
         return new Remedy('Lift it out, close the ground, mark again', [
             sprintf('It sits %s of its mark.', self::beside($up, $right)),
             'Lift it out with the tip of the needle, rim first.',
-            sprintf('Close the ground with %s of its colour, shallow, and smooth it.', Grams::text($mg / 1000)),
+            sprintf('Close the ground with %s of its colour, shallow, and smooth it.', Amount::g($mg / 1000)),
             is_nan($down) || is_nan($across)
                 ? 'Mark it again by the face sheet.'
-                : sprintf('Mark it again: %.0f mm down from the crown by the tape, %.0f mm from the middle line.', $down, abs($across)),
+                : sprintf('Mark it again: %s down from the crown by the tape, %s from the middle line.', Amount::mm($down), Amount::mm(abs($across))),
             'Look in a mirror before you lay it.',
         ], 'Do not push it along the skin: it smears.', 8.0, $mg, $this->ground(), 42, 'very shallow');
     }
@@ -312,10 +314,10 @@ final readonly class MendDesk
     {
         $words = [];
         if (abs($up) >= 0.05) {
-            $words[] = sprintf('%.1f mm %s', abs($up), $up > 0.0 ? 'below' : 'above');
+            $words[] = sprintf('%s %s', Amount::mm(abs($up)), $up > 0.0 ? 'below' : 'above');
         }
         if (abs($right) >= 0.05) {
-            $words[] = sprintf('%.1f mm %s', abs($right), $right > 0.0 ? 'left' : 'right');
+            $words[] = sprintf('%s %s', Amount::mm(abs($right)), $right > 0.0 ? 'left' : 'right');
         }
 
         return $words === [] ? 'beside' : implode(' and ', $words);
@@ -350,7 +352,7 @@ final readonly class MendDesk
     {
         $mg = $this->mg(M_PI / 4 * $acrossMm ** 2 * $thickMm);
 
-        $first = sprintf('Tease out %s of its colour.', Grams::text($mg / 1000));
+        $first = sprintf('Tease out %s of its colour.', Amount::g($mg / 1000));
 
         return new Remedy($way, [$first, ...$steps], $dont, 5.0, $mg, $this->part->colour);
     }

@@ -13,6 +13,7 @@ use Impa\Figure\Placement;
 use Impa\Material\CoreMaterial;
 use Impa\Material\Densities;
 use Impa\Shape\Size;
+use Impa\Voice\Amount;
 use Impa\Wool\Grams;
 use Impa\Wool\Ledger\Ledger;
 use Impa\Wool\Ledger\PartWool;
@@ -117,20 +118,20 @@ final readonly class PartCheck
         ];
         foreach ($pairs as $word => [$mm, $wanted]) {
             if ($mm > self::SLIPPED * $wanted || $mm < $wanted / self::SLIPPED) {
-                return sprintf('%.1f mm %s, where %.1f mm were planned: is that right?', $mm, $word, $wanted);
+                return sprintf('%s %s, where %s were planned: is that right?', Amount::mm($mm), $word, Amount::mm($wanted));
             }
         }
 
         return match (true) {
             $this->gPerCm3() > Densities::FIBRE_G_PER_CM3 => sprintf(
-                '%.1f g in %.1f cm³ is denser than wool itself: is that right?',
-                $this->measured->g,
-                $this->volumeCm3,
+                '%s in %s is denser than wool itself: is that right?',
+                Amount::g($this->measured->g),
+                Amount::cm3($this->volumeCm3),
             ),
             $this->gPerCm3() > 3 * $this->plannedGPerCm3() || $this->gPerCm3() < $this->plannedGPerCm3() / 3 => sprintf(
                 '%s, where about %s were to be expected at that size: is that right?',
-                Grams::text($this->measured->g),
-                Grams::text($this->volumeCm3 * $this->plannedGPerCm3()),
+                Amount::g($this->measured->g),
+                Amount::g($this->volumeCm3 * $this->plannedGPerCm3()),
             ),
             default => '',
         };
@@ -190,7 +191,7 @@ final readonly class PartCheck
         $pairs = [['wide', 'narrow', $wanted->widthMm], ['high', 'low', $wanted->heightMm], ['deep', 'thin', $wanted->depthMm]];
         foreach ($pairs as $i => [$more, $less, $mm]) {
             if (abs($off[$i]) > self::withinMm($mm)) {
-                $words[] = sprintf('%.1f mm too %s', abs($off[$i]), $off[$i] > 0.0 ? $more : $less);
+                $words[] = sprintf('%s too %s', Amount::mm(abs($off[$i])), $off[$i] > 0.0 ? $more : $less);
             }
         }
 
@@ -198,7 +199,7 @@ final readonly class PartCheck
             $words === [] => ['It has the size that was planned.'],
             $feltIn > 0.0 && $dense < 1 + self::DENSITY_WITHIN => [
                 implode(', ', $words).'.',
-                sprintf('Firm it %.1f mm more all round: then it is as large as planned.', $feltIn),
+                sprintf('Firm it %s more all round: then it is as large as planned.', Amount::mm($feltIn)),
             ],
             default => [implode(', ', $words).'.'],
         };
@@ -208,17 +209,17 @@ final readonly class PartCheck
     private static function weight(float $dense, Part $part, float $add): array
     {
         if ($add > 0.0) {
-            return [sprintf('Even felted to size it lacks wool: weigh out %s more and lay it round.', Grams::text($add))];
+            return [sprintf('Even felted to size it lacks wool: weigh out %s more and lay it round.', Amount::g($add))];
         }
 
         return match (true) {
             $dense > 1 + self::DENSITY_WITHIN => [sprintf(
-                'It came out %.0f %% denser than %s: your hand, learned from it.',
-                100 * ($dense - 1),
+                'It came out %s denser than %s: your hand, learned from it.',
+                Amount::share(($dense - 1)),
                 $part->made->firmness->value,
             )],
             $dense < 1 - self::DENSITY_WITHIN => [
-                sprintf('It is still %.0f %% softer than %s.', 100 * (1 - $dense), $part->made->firmness->value),
+                sprintf('It is still %s softer than %s.', Amount::share((1 - $dense)), $part->made->firmness->value),
             ],
             default => [sprintf('It is as firm as %s should be.', $part->made->firmness->value)],
         };
@@ -238,13 +239,13 @@ final readonly class PartCheck
         if (abs($mm) <= self::withinMm($two->size->largestMm()) && abs($g) <= Grams::withinG($two->g)) {
             return ['Its twin is alike.'];
         }
-        $heavier = sprintf('%s %s', Grams::text(abs($g)), $g > 0.0 ? 'heavier' : 'lighter');
+        $heavier = sprintf('%s %s', Amount::g(abs($g)), $g > 0.0 ? 'heavier' : 'lighter');
         $larger = array_product([$one->size->widthMm, $one->size->heightMm, $one->size->depthMm])
             > array_product([$two->size->widthMm, $two->size->heightMm, $two->size->depthMm]);
 
         return [sprintf(
-            'It is %.1f mm %s and %s than its twin: felt the %s one more, or pull a little off it.',
-            abs($mm),
+            'It is %s %s and %s than its twin: felt the %s one more, or pull a little off it.',
+            Amount::mm(abs($mm)),
             $word,
             $heavier,
             $larger ? 'new' : 'other',

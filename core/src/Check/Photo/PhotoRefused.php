@@ -6,6 +6,7 @@ namespace Impa\Check\Photo;
 
 use DomainException;
 use Impa\Refusal;
+use Impa\Voice\Amount;
 
 /** A photo on which nothing can be judged: what is wrong with it, and how to take it. */
 final class PhotoRefused extends DomainException implements Refusal
@@ -43,8 +44,8 @@ final class PhotoRefused extends DomainException implements Refusal
     public static function anotherFigure(float $overlap): self
     {
         return new self(sprintf(
-            'This looks like another figure, or one seen from another side: only %.0f %% of it lies over the plan.',
-            100 * $overlap,
+            'This looks like another figure, or one seen from another side: only %s of it lies over the plan.',
+            Amount::share($overlap),
         ));
     }
 

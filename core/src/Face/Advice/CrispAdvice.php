@@ -14,6 +14,7 @@ use Impa\Figure\Figure;
 use Impa\Figure\Term\DetailKind;
 use Impa\Figure\Term\DetailRole;
 use Impa\Figure\Term\Method;
+use Impa\Voice\Amount;
 
 /** What keeps a detail from reading, and what would mend it: each with its amount and the change it comes to. */
 final class CrispAdvice
@@ -48,11 +49,11 @@ final class CrispAdvice
             ($detail->drawn->widthsMm === [] ? [] : ['widthsMm' => array_map($up, $detail->drawn->widthsMm)]);
         $mends = [Mend::set('stitch it', ['method' => 'stitch'])];
         if ($detail->drawn->kind !== DetailKind::Patch) {
-            $mends[] = Mend::set(sprintf('make it %.1f mm', ceil(10 * $least - 1e-9) / 10), $larger);
+            $mends[] = Mend::set(sprintf('make it %s', Amount::mm(ceil(10 * $least - 1e-9) / 10)), $larger);
         }
         if ($detail->drawn->kind === DetailKind::Disc) {
             $sold = ReadyMade::nearest($own);
-            $mends[] = Mend::set(sprintf('sew on a bead of %.1f mm', $sold), [
+            $mends[] = Mend::set(sprintf('sew on a bead of %s', Amount::mm($sold)), [
                 'kind' => 'bead',
                 'method' => 'bead',
                 'widthMm' => $sold,
@@ -63,9 +64,9 @@ final class CrispAdvice
         return Advice::look(
             'too-small',
             sprintf(
-                '%.1f mm, and felt holds no less than %.1f mm cleanly%s',
-                $own,
-                $least,
+                '%s, and felt holds no less than %s cleanly%s',
+                Amount::mm($own),
+                Amount::mm($least),
                 $needles->coarser() > 1.0 ? sprintf(' with a %d, your finest needle', $needles->finest()) : '',
             ),
             $mends,
@@ -89,7 +90,7 @@ final class CrispAdvice
         }
         if ($detail->method === Method::Felt && $detail->drawn->kind === DetailKind::Disc) {
             $sold = ReadyMade::nearest(min($detail->drawn->widthMm, $detail->drawn->heightMm));
-            $mends[] = Mend::set(sprintf('use a glossy eye of %.1f mm', $sold), [
+            $mends[] = Mend::set(sprintf('use a glossy eye of %s', Amount::mm($sold)), [
                 'kind' => 'eye',
                 'method' => 'ready-made',
                 'widthMm' => $sold,
@@ -124,7 +125,7 @@ final class CrispAdvice
     private static function rimmed(Figure $figure, Detail $detail, string $rim): Mend
     {
         return Mend::with(
-            sprintf('rim it in %s, %.0f mm all round', mb_strtolower($figure->colours[$rim]->name), self::RIM_MM),
+            sprintf('rim it in %s, %s all round', mb_strtolower($figure->colours[$rim]->name), Amount::mm(self::RIM_MM)),
             ['layer' => $detail->lie->layer + 1],
             [
                 'key' => $detail->key.'-rim',

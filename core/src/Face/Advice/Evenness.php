@@ -8,6 +8,7 @@ use Impa\Figure\Detail;
 use Impa\Figure\Figure;
 use Impa\Figure\Term\DetailKind;
 use Impa\Figure\Term\Side;
+use Impa\Voice\Amount;
 
 /** How level and even a face is where it is meant to be, in millimetres as seen from the front, and what would make it so. Immutable. */
 final readonly class Evenness
@@ -87,7 +88,7 @@ final readonly class Evenness
                 if (abs($x) > self::SEEN_MM && ! Crispness::isSpark($figure, $one)) {
                     $advice[$one->key][] = Advice::look(
                         'aside',
-                        sprintf('it lies %.1f mm to the %s of the middle line', abs($x), $x > 0.0 ? 'right' : 'left'),
+                        sprintf('it lies %s to the %s of the middle line', Amount::mm(abs($x)), $x > 0.0 ? 'right' : 'left'),
                         [Mend::set('set it on the middle line', ['xMm' => round($one->lie->xMm - $x, 2)])],
                     );
                 }
@@ -101,8 +102,8 @@ final readonly class Evenness
     private static function uneven(Detail $one, Detail $other, float $up, float $out): Advice
     {
         $where = array_filter([
-            abs($up) > self::SEEN_MM ? sprintf('%.1f mm %s', abs($up), $up > 0.0 ? 'higher' : 'lower') : '',
-            abs($out) > self::SEEN_MM ? sprintf('%.1f mm %s', abs($out), $out > 0.0 ? 'farther out' : 'farther in') : '',
+            abs($up) > self::SEEN_MM ? sprintf('%s %s', Amount::mm(abs($up)), $up > 0.0 ? 'higher' : 'lower') : '',
+            abs($out) > self::SEEN_MM ? sprintf('%s %s', Amount::mm(abs($out)), $out > 0.0 ? 'farther out' : 'farther in') : '',
         ]);
 
         return Advice::look('uneven', sprintf('it lies %s than %s', implode(' and ', $where), mb_strtolower($one->name)), [
@@ -169,8 +170,8 @@ final readonly class Evenness
                     : Advice::look(
                         'sparks',
                         sprintf(
-                            'the sparks lie %.1f mm to either side of their pupils: one light puts both on the same side',
-                            abs($by),
+                            'the sparks lie %s to either side of their pupils: one light puts both on the same side',
+                            Amount::mm(abs($by)),
                         ),
                         [
                             Mend::with(

@@ -11,6 +11,8 @@ use Impa\Geometry\Box;
 use Impa\Surface\Chart;
 use Impa\Surface\Surface;
 use Impa\Surface\TapeMark;
+use Impa\Voice\Amount;
+use Impa\Voice\Lengths;
 
 /**
  * What happens to a drawn detail near the edge of a round head: seen right it takes more wool than it looks, laid in its drawn
@@ -47,8 +49,8 @@ final class Sliding
             return Advice::look(
                 'slides',
                 sprintf(
-                    '%.0f %% of its rim is drawn beyond the edge of the part: it slides round it',
-                    (100 * $off) / count($detail->outline()),
+                    '%s of its rim is drawn beyond the edge of the part: it slides round it',
+                    Amount::share($off / count($detail->outline())),
                 ),
                 [
                     Mend::keep('keep it as drawn, wrapped round the edge', 'drawn'),
@@ -63,15 +65,13 @@ final class Sliding
         return Advice::look(
             'slides',
             sprintf(
-                'it slides round the edge: drawn %.1f x %.1f mm, it takes %.1f x %.1f on the wool',
-                $box->width(),
-                $box->height(),
-                $across,
-                $down,
+                'it slides round the edge: drawn %s, it takes %s on the wool',
+                Lengths::of($box->width(), $box->height()),
+                Lengths::of($across, $down),
             ),
             [
-                Mend::keep(sprintf('keep it as drawn: lay it %.1f x %.1f', $across, $down), 'drawn'),
-                Mend::keep(sprintf('keep it in size: %.1f x %.1f on the wool', $box->width(), $box->height()), 'size'),
+                Mend::keep(sprintf('keep it as drawn: lay it %s', Lengths::of($across, $down)), 'drawn'),
+                Mend::keep(sprintf('keep it in size: %s on the wool', Lengths::of($box->width(), $box->height())), 'size'),
             ],
         );
     }

@@ -10,6 +10,8 @@ use Impa\Figure\Part;
 use Impa\Figure\Term\DetailKind;
 use Impa\Geometry\Box;
 use Impa\Surface\Surface;
+use Impa\Voice\Amount;
+use Impa\Voice\Lengths;
 
 /** Details that cannot be made as they are: off their part, larger than it, tangled, doubled, not sold; each with the nearest mend. */
 final class Trouble
@@ -156,9 +158,9 @@ final class Trouble
                 ? null
                 : Advice::fault(
                     'too-large',
-                    sprintf('%.1f mm on a part of %.0f mm', $detail->drawn->widthMm, min($wide, $high)),
+                    sprintf('%s on a part of %s', Amount::mm($detail->drawn->widthMm), Amount::mm(min($wide, $high))),
                     $most < $detail->drawn->widthMm
-                        ? [Mend::set(sprintf('take one of %.1f mm', $most), ['widthMm' => $most, 'heightMm' => $most])]
+                        ? [Mend::set(sprintf('take one of %s', Amount::mm($most)), ['widthMm' => $most, 'heightMm' => $most])]
                         : [],
                 );
         }
@@ -179,10 +181,10 @@ final class Trouble
 
         return Advice::fault(
             'too-large',
-            sprintf('%.0f x %.0f mm, and its part is %.0f x %.0f', $own->width(), $own->height(), $wide, $high),
+            sprintf('%s, and its part is %s', Lengths::of($own->width(), $own->height()), Lengths::of($wide, $high)),
             [
                 Mend::set(
-                    sprintf('make it %.0f x %.0f mm', $own->width() * $share, $own->height() * $share),
+                    sprintf('make it %s', Lengths::of($own->width() * $share, $own->height() * $share)),
                     $set + ['xMm' => round($detail->lie->xMm * $share, 1), 'yMm' => round($detail->lie->yMm * $share, 1)],
                 ),
             ],
@@ -199,12 +201,12 @@ final class Trouble
         return Advice::look(
             'not-sold',
             sprintf(
-                '%.2g mm is not sold: whole and half millimetres are, from %.0f to %.0f',
-                $detail->drawn->widthMm,
-                ReadyMade::SMALLEST_MM,
-                ReadyMade::LARGEST_MM,
+                '%s is not sold: whole and half millimetres are, from %s to %s',
+                Amount::mm($detail->drawn->widthMm),
+                Amount::mm(ReadyMade::SMALLEST_MM),
+                Amount::mm(ReadyMade::LARGEST_MM),
             ),
-            [Mend::set(sprintf('take %.1f mm', $sold), ['widthMm' => $sold, 'heightMm' => $sold])],
+            [Mend::set(sprintf('take %s', Amount::mm($sold)), ['widthMm' => $sold, 'heightMm' => $sold])],
         );
     }
 

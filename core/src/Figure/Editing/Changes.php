@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Figure\Editing;
 
+use Impa\Voice\Amount;
 use stdClass;
 
 /** What became otherwise from one document of a figure to a later one, in a few words for each thing. */
@@ -65,7 +66,7 @@ final class Changes
     {
         $off = $was === null || $is === null ? 0.0 : $is - $was;
 
-        return abs($off) < 0.05 ? '' : sprintf('%.1f mm %s', abs($off), $off > 0.0 ? $by[0] : $by[1]);
+        return abs($off) < 0.05 ? '' : sprintf('%s %s', Amount::mm(abs($off)), $off > 0.0 ? $by[0] : $by[1]);
     }
 
     private static function number(mixed $of, string $member): ?float

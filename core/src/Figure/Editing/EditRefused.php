@@ -6,6 +6,7 @@ namespace Impa\Figure\Editing;
 
 use DomainException;
 use Impa\Refusal;
+use Impa\Voice\Amount;
 
 /** A change that cannot be made to this figure, and why. */
 final class EditRefused extends DomainException implements Refusal
@@ -17,7 +18,7 @@ final class EditRefused extends DomainException implements Refusal
 
     public static function sizeOutOfRange(float $least, float $most): self
     {
-        return new self(sprintf('A figure is made %.0f to %.0f %% as large.', 100 * $least, 100 * $most));
+        return new self(sprintf('A figure is made %s to %s as large.', Amount::share($least), Amount::share($most)));
     }
 
     public static function noSuchColour(string $key): self

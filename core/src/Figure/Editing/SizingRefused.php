@@ -6,6 +6,7 @@ namespace Impa\Figure\Editing;
 
 use DomainException;
 use Impa\Refusal;
+use Impa\Voice\Amount;
 
 /** A size that no figure can have. */
 final class SizingRefused extends DomainException implements Refusal
@@ -32,6 +33,6 @@ final class SizingRefused extends DomainException implements Refusal
 
     public static function outOfRange(float $heightMm): self
     {
-        return new self(sprintf('The figure would stand %.0f mm tall; a finished height lies between 10 and 2000 mm.', $heightMm));
+        return new self(sprintf('The figure would stand %s tall; a finished height lies between 10 and 2000 mm.', Amount::mm($heightMm)));
     }
 }

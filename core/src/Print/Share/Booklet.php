@@ -23,7 +23,8 @@ use Impa\Print\Template\SizeCards;
 use Impa\Print\Work\WorkSheet;
 use Impa\Render\Painter;
 use Impa\Render\View;
-use Impa\Wool\Grams;
+use Impa\Voice\Amount;
+use Impa\Voice\Lengths;
 use Impa\Wool\Ledger\WoolWords;
 use Impa\Wool\Mix;
 use JsonException;
@@ -142,12 +143,12 @@ final class Booklet
         $minutes = $plan->handsMinutes();
 
         return sprintf(
-            '<div class="cover"><h1>%s</h1><img src="data:image/png;base64,%s"><p>%.0f mm tall, %s of wool, about %d h %02d of work</p>'
+            '<div class="cover"><h1>%s</h1><img src="data:image/png;base64,%s"><p>%s tall, %s of wool, about %d h %02d of work</p>'
                 .'<p>Design: %s</p><p>%s</p>%s</div>',
             Html::text($figure->name),
             $png,
-            $figure->heightMm,
-            Grams::text($plan->totalG()),
+            Amount::mm($figure->heightMm),
+            Amount::g($plan->totalG()),
             intdiv((int) round($minutes), 60),
             (int) round($minutes) % 60,
             Html::text($credit->by),
@@ -168,9 +169,9 @@ final class Booklet
                 '<tr><td>%s</td><td>%s</td><td>%s</td><td class="q">%s to %s, by how densely you felt</td></tr>',
                 $colour === null ? '' : sprintf('<span class="sw" style="background:%s"></span>', $colour->srgb->toHex()),
                 Html::text($name.($mix === null ? '' : ': '.$mix->woolsText())),
-                Grams::text($total['spread']->likelyG),
-                Grams::text($total['spread']->lowG),
-                Grams::text($total['spread']->highG),
+                Amount::g($total['spread']->likelyG),
+                Amount::g($total['spread']->lowG),
+                Amount::g($total['spread']->highG),
             );
         }
         $gauges = [];
@@ -196,12 +197,10 @@ final class Booklet
         foreach ($figure->parts as $part) {
             $size = $part->solid->size();
             $html .= sprintf(
-                '<tr><td>%s%s</td><td>%.1f x %.1f x %.1f mm</td><td class="q">%s, %s</td></tr>',
+                '<tr><td>%s%s</td><td>%s</td><td class="q">%s, %s</td></tr>',
                 Html::text($part->name),
                 $part->count() > 1 ? ', two' : '',
-                $size->widthMm,
-                $size->heightMm,
-                $size->depthMm,
+                Lengths::of($size->widthMm, $size->heightMm, $size->depthMm),
                 Html::text($figure->colours[$part->colour]->name),
                 $part->made->firmness->value,
             );

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Impa\Print\Share;
 
 use Impa\Print\Page\Html;
+use Impa\Voice\Amount;
+use Impa\Voice\Lengths;
 use Impa\Wool\Grams;
 use Impa\Wool\Ledger\Ledger;
 use Impa\Wool\Ledger\WoolWords;
@@ -35,8 +37,8 @@ final class FinishedCard
     ): string {
         $figure = $ledger->figure;
         $rows = [
-            'Finished height' => sprintf('%.0f mm', $figure->heightMm),
-            'Wool' => Grams::text($ledger->totalG()),
+            'Finished height' => (string) Amount::mm($figure->heightMm),
+            'Wool' => (string) Amount::g($ledger->totalG()),
             'Time' => $minutes > 0.0
                 ? sprintf('%s, planned %s', self::hours($minutes), self::hours($plannedMinutes))
                 : sprintf('planned %s; no clock ran', self::hours($plannedMinutes)),
@@ -49,18 +51,16 @@ final class FinishedCard
         }
         foreach ($ledger->totals() as $total) {
             $name = WoolWords::name($total['material'], $total['colour'] ?? '', $figure);
-            $html .= sprintf('<tr><td class="q">%s</td><td>%s</td></tr>', Html::text($name), Grams::text($total['spread']->likelyG));
+            $html .= sprintf('<tr><td class="q">%s</td><td>%s</td></tr>', Html::text($name), Amount::g($total['spread']->likelyG));
         }
         $html .= '</table></td></tr></table><h2>Parts</h2><table>';
         foreach ($figure->parts as $part) {
             $size = $part->solid->size();
             $html .= sprintf(
-                '<tr><td>%s%s</td><td class="q">%.1f x %.1f x %.1f mm</td></tr>',
+                '<tr><td>%s%s</td><td class="q">%s</td></tr>',
                 Html::text($part->name),
                 $part->count() > 1 ? ', two' : '',
-                $size->widthMm,
-                $size->heightMm,
-                $size->depthMm,
+                Lengths::of($size->widthMm, $size->heightMm, $size->depthMm),
             );
         }
         $html .= '</table><h2>Learned</h2>';

@@ -6,7 +6,7 @@ namespace Impa\Print\Share;
 
 use Impa\Print\Page\Html;
 use Impa\Sets\Kit;
-use Impa\Wool\Grams;
+use Impa\Voice\Amount;
 use Impa\Wool\Mix;
 
 /** For the one who leads a workshop: what is packed, what is weighed off, how the afternoon runs. HTML for PDF. */
@@ -46,8 +46,8 @@ final class KitSheet
                 '<tr><td>%s</td><td>%s</td><td class="n">%s</td><td class="n">%s</td></tr>',
                 $row['hex'] === null ? '' : sprintf('<span class="sw" style="background:%s"></span>', $row['hex']),
                 Html::text($row['name']),
-                Grams::text($row['eachG']),
-                Grams::text($kit->bags() * $row['eachG']),
+                Amount::g($row['eachG']),
+                Amount::g($kit->bags() * $row['eachG']),
             );
         }
 
@@ -66,12 +66,12 @@ final class KitSheet
                 $rows[] = '';
                 $room = self::LARGEST_MM;
             }
-            $words = Html::text($wool['name'].', '.Grams::text($wool['eachG']));
+            $words = Html::text($wool['name'].', '.Amount::g($wool['eachG']));
             if ($isDrawn) {
                 $rows[count($rows) - 1] .= '<td>'.self::clump($mm, $wool['hex'] ?? self::UNDYED)."<br><small>{$words}</small></td>";
                 $room -= $mm + self::BESIDE_MM;
             } else {
-                $rows[] = sprintf('<td>%s: %.0f mm across, more than this page has room for.</td>', $words, $mm);
+                $rows[] = sprintf('<td>%s: %s across, more than this page has room for.</td>', $words, Amount::mm($mm));
                 $room = 0.0;
             }
         }

@@ -8,7 +8,8 @@ use Impa\Print\Page\Page;
 use Impa\Print\Page\Paper;
 use Impa\Sets\Kit;
 use Impa\Sets\SetRefused;
-use Impa\Wool\Grams;
+use Impa\Voice\Amount;
+use Impa\Voice\Lengths;
 
 /** A label for each bag of a kit: which bag, what lies in it. Pages are SVG in mm. */
 final class LabelSheet
@@ -37,7 +38,7 @@ final class LabelSheet
         $lines = self::lines($kit);
         $room = (int) floor(($layout['high'] - 2 * self::RIM - self::LEADING * self::TITLE) / (self::LEADING * self::LINE));
         if (count($lines) > $room) {
-            throw SetRefused::labelTooSmall(sprintf('%.0f x %.0f mm', $layout['wide'], $layout['high']), $room, count($lines));
+            throw SetRefused::labelTooSmall(sprintf('%s', Lengths::of($layout['wide'], $layout['high'])), $room, count($lines));
         }
         $each = $layout['across'] * $layout['down'];
         $pages = [];
@@ -65,9 +66,9 @@ final class LabelSheet
     {
         $lines = [];
         foreach ($kit->bag as $heap) {
-            $lines[] = [Grams::text($heap['eachG']).' '.mb_strtolower($heap['name']), $heap['hex']];
+            $lines[] = [Amount::g($heap['eachG']).' '.mb_strtolower($heap['name']), $heap['hex']];
             if ($heap['wools'] !== []) {
-                $wools = array_map(static fn (array $w): string => Grams::text($w['g']).' '.$w['name'], $heap['wools']);
+                $wools = array_map(static fn (array $w): string => Amount::g($w['g']).' '.$w['name'], $heap['wools']);
                 $lines[] = ['= '.implode(', ', $wools), null];
             }
         }

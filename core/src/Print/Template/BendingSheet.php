@@ -12,6 +12,7 @@ use Impa\Geometry\Box;
 use Impa\Material\WireMaterial;
 use Impa\Print\Page\Page;
 use Impa\Print\Page\Paper;
+use Impa\Voice\Amount;
 
 /** Every wire at true size, from the front and where it is not flat from the side as well, to be bent along; pages are SVG in mm. */
 final class BendingSheet
@@ -92,16 +93,16 @@ final class BendingSheet
                 $from === Side::Front ? 'front' : 'side',
             ),
             sprintf(
-                '%s, %.1f mm. Cut %.0f mm%s.',
+                '%s, %s. Cut %s%s.',
                 $wire->material->word(),
-                $wire->gaugeMm,
-                WireAdvice::cut($wire),
+                Amount::mm($wire->gaugeMm),
+                Amount::mm(WireAdvice::cut($wire)),
                 $wire->made->doubled ? ', doubled and twisted' : '',
             ),
             sprintf(
-                'Turn back %.0f mm at both ends%s.',
-                WireMaterial::FOLD_BACK_MM,
-                $wire->made->endLoopMm > 0.0 ? sprintf('; a loop %.0f mm across at its end', $wire->made->endLoopMm) : '',
+                'Turn back %s at both ends%s.',
+                Amount::mm(WireMaterial::FOLD_BACK_MM),
+                $wire->made->endLoopMm > 0.0 ? sprintf('; a loop %s across at its end', Amount::mm($wire->made->endLoopMm)) : '',
             ),
         ];
         $svg = sprintf(

@@ -21,6 +21,7 @@ use Impa\Surface\Chart;
 use Impa\Surface\Surface;
 use Impa\Surface\TapeMark;
 use Impa\Surface\Unrolled;
+use Impa\Voice\Amount;
 
 /**
  * A face on paper at true size: flat as seen from the front; folded over its middle line to judge it level and even; laid out
@@ -123,7 +124,7 @@ final readonly class FaceTemplates
             Page::of($one.$two.$strips, $title.' Flat from the front, folded over, and as strips.', $paper),
             Page::of(
                 $this->laidOut($paper),
-                sprintf('%s Laid out by tape; out of true by %.2f mm at most.', $title, $this->errorMm()),
+                sprintf('%s Laid out by tape; out of true by %s at most.', $title, Amount::mm($this->errorMm())),
                 $paper,
             ),
         ];
@@ -302,7 +303,7 @@ final readonly class FaceTemplates
         foreach ($levels as $level => $marks) {
             $svg .=
                 Page::text(
-                    sprintf('Level, %.1f mm down, from the middle line to either side:', $level / 100),
+                    sprintf('Level, %s down, from the middle line to either side:', Amount::mm($level / 100)),
                     Page::RIM,
                     $y,
                     3.0,
@@ -344,7 +345,7 @@ final readonly class FaceTemplates
 
     private static function dartWords(float $mm): string
     {
-        return sprintf('Cut the darts out (up to %.1f mm wide), not through the middle line: their edges meet on the wool.', $mm);
+        return sprintf('Cut the darts out (up to %s wide), not through the middle line: their edges meet on the wool.', Amount::mm($mm));
     }
 
     /** The template that wraps the head: its strips and their darts, a stem up to the crown, the details where they lie. */

@@ -12,6 +12,7 @@ use Impa\Geometry\Outline\Polygon;
 use Impa\Print\Page\Paper;
 use Impa\Print\Page\TruePiece;
 use Impa\Print\Page\TruePieces;
+use Impa\Voice\Amount;
 
 /**
  * The layers of a figure on paper as they are cut or laid: true size, larger by what they draw in; where the next layers go, openings and
@@ -52,7 +53,7 @@ final readonly class LayerTemplates
         );
         $twin = $layer->part->stand->mirror ? '; cut 2, one turned over' : '';
         $more = 100 * ($this->figure->flat->laid() - 1);
-        $larger = $more > 0.0 ? sprintf('; %.0f %% larger than finished', $more) : '';
+        $larger = $more > 0.0 ? sprintf('; %s larger than finished', Amount::share($more / 100)) : '';
         $colour = $this->figure->colours[$layer->part->colour]->name;
         $of = str_starts_with($layer->part->name, $colour) ? '' : ', '.$colour;
 

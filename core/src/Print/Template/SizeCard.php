@@ -10,7 +10,8 @@ use Impa\Figure\Placement;
 use Impa\Figure\Placing\Silhouette;
 use Impa\Figure\Term\Side;
 use Impa\Geometry\Box;
-use Impa\Wool\Grams;
+use Impa\Voice\Amount;
+use Impa\Voice\Lengths;
 use Impa\Wool\Ledger\LedgerLine;
 use Impa\Wool\Ledger\Purpose;
 use Impa\Wool\Ledger\WoolWords;
@@ -53,15 +54,13 @@ final readonly class SizeCard
         $words = [
             $part->name.($part->count() > 1 ? ' x '.$part->count() : ''),
             sprintf(
-                '%s, %.1f x %.1f x %.1f mm, %s',
+                '%s, %s, %s',
                 $part->solid->kind()->value,
-                $size->widthMm,
-                $size->heightMm,
-                $size->depthMm,
+                Lengths::of($size->widthMm, $size->heightMm, $size->depthMm),
                 $part->made->firmness->value,
             ),
             implode(', ', array_map(
-                static fn (LedgerLine $l): string => Grams::text($l->g).' '
+                static fn (LedgerLine $l): string => Amount::g($l->g).' '
                     .WoolWords::name($l->material, $l->for->colour, $figure)
                     .($l->purpose === Purpose::Covering ? ' as '.$l->way->value : ''),
                 $lines,

@@ -8,6 +8,7 @@ use Impa\Figure\Part;
 use Impa\Plan\Plan;
 use Impa\Print\Page\Page;
 use Impa\Print\Page\Paper;
+use Impa\Voice\Amount;
 
 /** Size cards laid out on paper at true size, with a ruler on every page; pages are SVG in mm. */
 final class SizeCards
@@ -29,7 +30,7 @@ final class SizeCards
         foreach ($pages as $i => $body) {
             $bodies[] = Page::of(
                 $body,
-                sprintf('%s, %.0f mm tall. Page %d of %d.', $plan->figure->name, $plan->figure->heightMm, $i + 1, $count),
+                sprintf('%s, %s tall. Page %d of %d.', $plan->figure->name, Amount::mm($plan->figure->heightMm), $i + 1, $count),
                 $paper,
             );
         }

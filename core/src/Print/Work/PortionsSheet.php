@@ -6,7 +6,7 @@ namespace Impa\Print\Work;
 
 use Impa\Print\Page\Html;
 use Impa\Stash\Supply\Supply;
-use Impa\Wool\Grams;
+use Impa\Voice\Amount;
 use Impa\Wool\Inside\CoverAdvice;
 use Impa\Wool\Ledger\Purpose;
 use Impa\Wool\Mix;
@@ -65,7 +65,7 @@ final class PortionsSheet
                 self::swatch($supply->matches[$wisp['colour']]->hex),
                 Html::text($figure->details[$wisp['detail']]->name),
                 $times,
-                Grams::text($wisp['mg'] / 1000),
+                Amount::g($wisp['mg'] / 1000),
                 $times === '' ? '' : ' each',
                 Html::text($wisp['text']),
             );

@@ -6,7 +6,7 @@ namespace Impa\Print\Work;
 
 use Impa\Print\Page\Html;
 use Impa\Stash\Supply\ShoppingList;
-use Impa\Wool\Grams;
+use Impa\Voice\Amount;
 
 /** The shopping list, to take along. */
 final class ShoppingSheet
@@ -28,7 +28,7 @@ final class ShoppingSheet
                 '<tr><td>[ &nbsp; ]</td><td><b>%s</b><br>for %s, %s lacking</td><td>%s</td><td class="n">%.2f</td></tr>',
                 Html::text($line['offer']->name),
                 Html::text(implode(', ', $line['for'])),
-                Grams::text($line['needG']),
+                Amount::g($line['needG']),
                 ShoppingList::packs($line),
                 $line['price'],
             );
@@ -44,7 +44,7 @@ final class ShoppingSheet
             $html .= sprintf(
                 '<p><b>%s</b>, %s: %s</p>',
                 Html::text($missing['name']),
-                Grams::text($missing['needG']),
+                Amount::g($missing['needG']),
                 Html::text($missing['why']),
             );
         }

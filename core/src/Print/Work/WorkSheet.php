@@ -9,7 +9,9 @@ use Impa\Build\Steps\Step;
 use Impa\Build\Work;
 use Impa\Plan\StepPicture;
 use Impa\Print\Page\Html;
-use Impa\Wool\Grams;
+use Impa\Voice\Amount;
+use Impa\Voice\Voice;
+use Impa\Voice\Writer;
 use Impa\Wool\Ledger\LedgerLine;
 use Impa\Wool\Ledger\WoolWords;
 
@@ -68,7 +70,7 @@ final class WorkSheet
     {
         $lines = ['<p class="t">'.Html::text($step->title).'</p>'];
         foreach ($step->uses->mix->wools ?? [] as $wool) {
-            $lines[] = '<p><b>'.Html::text(Grams::text($wool['g']).' '.$wool['name']).'</b></p>';
+            $lines[] = '<p><b>'.Html::text(Amount::g($wool['g']).' '.$wool['name']).'</b></p>';
         }
         foreach ($step->uses->weighings as $line) {
             $lines[] = '<p><b>'.Html::text(self::weigh($line, $work)).'</b></p>';
@@ -84,16 +86,16 @@ final class WorkSheet
         $facts = [];
         if ($step->uses->needle !== null) {
             $facts[] = sprintf(
-                'Needle %d%s, %s, to %.0f mm',
+                'Needle %d%s, %s, to %s',
                 $step->uses->needle->gauge,
                 $step->uses->needle->holder > 1 ? sprintf(' (%d in the holder)', $step->uses->needle->holder) : '',
                 $step->uses->needle->stab,
-                $step->uses->needle->depthMm,
+                Amount::mm($step->uses->needle->depthMm),
             );
         }
-        $facts[] = sprintf('about %.0f min', max(1.0, $step->time->minutes));
+        $facts[] = sprintf('about %s', Amount::minutes(max(1.0, $step->time->minutes)));
         if ($step->time->waitMinutes > 0.0) {
-            $facts[] = sprintf('then %.0f min to dry', $step->time->waitMinutes);
+            $facts[] = sprintf('then %s to dry', Amount::minutes($step->time->waitMinutes));
         }
         $lines[] = '<p class="q">'.Html::text(implode(' · ', $facts)).'</p>';
         $lines[] = '<p class="q">'.Html::text('When it is done: '.Hints::look($step)).'</p>';
@@ -109,13 +111,13 @@ final class WorkSheet
         $name = WoolWords::name($line->material, $line->for->colour, $work->ledger->figure);
 
         if ($line->isCut()) {
-            return sprintf('%s of %s felt, in sheet%s', Grams::text($line->allG()), $name, $line->pieces > 1 ? ', for '.$line->pieces : '');
+            return sprintf('%s of %s felt, in sheet%s', Amount::g($line->allG()), $name, $line->pieces > 1 ? ', for '.$line->pieces : '');
         }
 
-        $all = sprintf('%s %s', Grams::text($line->allG()), $name);
+        $all = sprintf('%s %s', Amount::g($line->allG()), $name);
 
         return $line->pieces > 1
-            ? sprintf('%s in %d equal pieces of %s', $all, $line->pieces, Grams::pieceText($line->allG(), $line->pieces))
+            ? sprintf('%s in %d equal pieces of %s', $all, $line->pieces, Writer::of(Voice::current())->piece($line->allG(), $line->pieces))
             : $all;
     }
 

@@ -14,6 +14,7 @@ use Impa\Raster\Stroke;
 use Impa\Seeing\Decomposition\Mark;
 use Impa\Seeing\Segmentation\Region;
 use Impa\Seeing\Segmentation\Regions;
+use Impa\Voice\Amount;
 
 /**
  * A sorted picture as layers of felt on a ground: which regions are cut, which are too small for scissors and are laid or stitched on,
@@ -53,8 +54,8 @@ final readonly class FlatLayers
         $slivers = count(array_diff_key($regions->all, $isCut, $isSpot));
         if ($slivers > 0) {
             $notices[] = $slivers === 1
-                ? sprintf('A sliver narrower than %.0f mm was given to its neighbours.', self::SLIVER_MM)
-                : sprintf('%d slivers narrower than %.0f mm were given to their neighbours.', $slivers, self::SLIVER_MM);
+                ? sprintf('A sliver narrower than %s was given to its neighbours.', Amount::mm(self::SLIVER_MM))
+                : sprintf('%d slivers narrower than %s were given to their neighbours.', $slivers, Amount::mm(self::SLIVER_MM));
         }
         [$openings, $closed] = self::openings($regions, $mmPerPx);
         $map = self::given($regions, $isCut, $closed);

@@ -7,6 +7,7 @@ namespace Impa\Seeing\Result;
 use Impa\Seeing\Decomposition\Mark;
 use Impa\Seeing\Decomposition\Piece;
 use Impa\Shape\ShapeKind;
+use Impa\Voice\Amount;
 
 /** Why something was seen as it was: how sure that is, and one sentence. */
 final class Reasons
@@ -35,9 +36,9 @@ final class Reasons
         $said = [
             match (true) {
                 $piece->neckPx > 0.0 && $to !== '' => sprintf(
-                    'Cut from the %s at a neck %.0f mm wide',
+                    'Cut from the %s at a neck %s wide',
                     lcfirst($to),
-                    $piece->neckPx * $mmPerPx,
+                    Amount::mm($piece->neckPx * $mmPerPx),
                 ),
                 $piece->colours > 1 => sprintf('One body in %d colours', $piece->colours),
                 default => 'A patch of one colour',
@@ -56,9 +57,9 @@ final class Reasons
         };
         if ($piece->fringe !== null) {
             $said[] = sprintf(
-                'its %d teeth are tufts that stand %.0f mm out',
+                'its %d teeth are tufts that stand %s out',
                 count($piece->fringe->tips),
-                $piece->fringe->beyondPx($fit) * $mmPerPx,
+                Amount::mm($piece->fringe->beyondPx($fit) * $mmPerPx),
             );
         }
         if ($piece->isPartlyHidden) {

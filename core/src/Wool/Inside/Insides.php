@@ -7,6 +7,7 @@ namespace Impa\Wool\Inside;
 use Impa\Colour\Srgb;
 use Impa\Figure\Part;
 use Impa\Material\CoreMaterial;
+use Impa\Voice\Amount;
 use Impa\Wool\Ledger\Coverings;
 use Impa\Wool\Ledger\Foam;
 use Impa\Wool\Ledger\PartWool;
@@ -39,7 +40,7 @@ final class Insides
             }
             $foam = $thick >= self::FOAM_FROM_MM && ! $wool->seat->isOnto() ? Foam::inside($part->solid, $part->made->coverMm) : null;
             if ($foam !== null) {
-                $ways[] = self::way(CoreMaterial::Foam, $foam->name, $wool);
+                $ways[] = self::way(CoreMaterial::Foam, $foam->name(), $wool);
             }
         }
         [$advised, $reason] = self::advised($part, $wool, $cover, $carries, $ways);
@@ -77,16 +78,16 @@ final class Insides
             return [
                 CoreMaterial::None,
                 sprintf(
-                    '%.0f mm long and %.1f mm thick: colour felted round a wire, or it bends.',
-                    $part->solid->size()->heightMm,
-                    $part->thickMm(),
+                    '%s long and %s thick: colour felted round a wire, or it bends.',
+                    Amount::mm($part->solid->size()->heightMm),
+                    Amount::mm($part->thickMm()),
                 ),
             ];
         }
         if ($thick < CoreMaterial::SOLID_BELOW_MM || ! isset($ways[1], $ways[3])) {
             return [
                 CoreMaterial::None,
-                sprintf('%.0f mm thick: a core pays from %.0f mm on.', $thick, CoreMaterial::SOLID_BELOW_MM),
+                sprintf('%s thick: a core pays from %s on.', Amount::mm($thick), Amount::mm(CoreMaterial::SOLID_BELOW_MM)),
             ];
         }
         [$solid, $core, , $stuffing] = $ways;
@@ -95,11 +96,11 @@ final class Insides
             return [
                 CoreMaterial::Stuffing,
                 sprintf(
-                    '%.0f cm3: stuffing takes %.1f g where core wool takes %.1f g, and leaves the figure %.1f g lighter up there.',
-                    $volume,
-                    $stuffing->insideG,
-                    $core->insideG,
-                    $core->finishedG - $stuffing->finishedG,
+                    '%s: stuffing takes %s where core wool takes %s, and leaves the figure %s lighter up there.',
+                    Amount::cm3($volume),
+                    Amount::g($stuffing->insideG),
+                    Amount::g($core->insideG),
+                    Amount::g($core->finishedG - $stuffing->finishedG),
                 ),
             ];
         }
@@ -107,9 +108,9 @@ final class Insides
             return [
                 CoreMaterial::Scrap,
                 sprintf(
-                    'The colour differs from undyed wool by %.0f: a core of scrap in a like colour cannot show through a cover of %.1f mm.',
+                    'The colour differs from undyed wool by %.0f: a core of scrap in a like colour cannot show through a cover of %s.',
                     $difference,
-                    $part->made->coverMm,
+                    Amount::mm($part->made->coverMm),
                 ),
             ];
         }
@@ -117,9 +118,9 @@ final class Insides
         return [
             CoreMaterial::CoreWool,
             sprintf(
-                'It saves %.1f g of colour, felts fast%s.',
-                $solid->coverG - $core->coverG,
-                $carries ? sprintf(', and its %.1f g keep the weight low', $core->finishedG) : '',
+                'It saves %s of colour, felts fast%s.',
+                Amount::g($solid->coverG - $core->coverG),
+                $carries ? sprintf(', and its %s keep the weight low', Amount::g($core->finishedG)) : '',
             ),
         ];
     }

@@ -12,6 +12,9 @@ use Impa\Material\Covering;
 use Impa\Material\CoveringWay;
 use Impa\Material\Densities;
 use Impa\Material\WireMaterial;
+use Impa\Voice\Amount;
+use Impa\Voice\Voice;
+use Impa\Voice\Writer;
 
 /** Sums for what is not plain felt. What a metre or an area weighs is said by Densities. */
 final class Coverings
@@ -82,11 +85,11 @@ final class Coverings
             metres: $metres,
             count: $count,
             text: sprintf(
-                '%d loops of %.0f mm: push the yarn in every %.1f mm, leave a loop, go on. '.
+                '%d loops of %s: push the yarn in every %s, leave a loop, go on. '.
                     'Lay each over the same stick, so that all are alike.',
                 $count,
-                $covering->lengthMm,
-                10 / sqrt($covering->perCm2),
+                Amount::mm($covering->lengthMm),
+                Amount::mm(10 / sqrt($covering->perCm2)),
             ),
         );
     }
@@ -101,10 +104,10 @@ final class Coverings
             finishedG: $g,
             count: $count,
             text: sprintf(
-                '%s of %.0f mg and %.0f mm: begin at the foot, each row over the last one\'s roots. %s',
+                '%s of %s and %s: begin at the foot, each row over the last one\'s roots. %s',
                 $covering->way->words($count),
-                $covering->mgEach,
-                $covering->lengthMm,
+                Writer::of(Voice::current())->piece($g, $count),
+                Amount::mm($covering->lengthMm),
                 $covering->way->hold(),
             ),
         );
@@ -126,11 +129,11 @@ final class Coverings
             metres: $metres,
             count: $count,
             text: sprintf(
-                '%d lays of tops, %.0f mm wide and %.0f mm long, %s. '.
+                '%d lays of tops, %s wide and %s long, %s. '.
                     'Stab each across its middle, fold it over, and comb it with your fingers.',
                 $count,
-                $covering->ribbonMm,
-                2 * $covering->lengthMm,
+                Amount::mm($covering->ribbonMm),
+                Amount::mm(2 * $covering->lengthMm),
                 $rows > 1 ? sprintf('in %d rows from the neck upwards', $rows) : 'along the parting',
             ),
         );
@@ -146,11 +149,11 @@ final class Coverings
             finishedG: $g,
             metres: $metres,
             text: sprintf(
-                'Wind %.2f m of flat ribbon, %.0f mm wide, round the wire, fold-backs included. '.
-                    'Lay each turn %.0f %% over the last, not tight enough to bend the wire.',
-                $metres,
-                $covering->ribbonMm,
-                100 * $covering->overlap,
+                'Wind %s of flat ribbon, %s wide, round the wire, fold-backs included. '.
+                    'Lay each turn %s over the last, not tight enough to bend the wire.',
+                Amount::mm($metres * 1000),
+                Amount::mm($covering->ribbonMm),
+                Amount::share($covering->overlap),
             ),
         );
     }
@@ -166,10 +169,10 @@ final class Coverings
             metres: 3 * $strandM,
             count: 3,
             text: sprintf(
-                'Plait three strands of %.0f mm, %.0f mm thick each: plaiting takes up a third. '.
+                'Plait three strands of %s, %s thick each: plaiting takes up a third. '.
                     'Bind both ends with a wisp before you let go.',
-                1000 * $strandM,
-                $covering->ribbonMm,
+                Amount::mm(1000 * $strandM),
+                Amount::mm($covering->ribbonMm),
             ),
         );
     }
@@ -199,13 +202,13 @@ final class Coverings
             filmG: $filmG,
             text: $isFilm
                 ? sprintf(
-                    'Lay a thin sheet of %.0f cm2, with film fibres between two layers. '.
+                    'Lay a thin sheet of %s, with film fibres between two layers. '.
                         'Iron it under a cloth at the lowest setting that melts them, and cut the shape out.',
-                    $areaCm2,
+                    Amount::cm2($areaCm2),
                 )
                 : sprintf(
-                    'Cut from %.0f cm2 of sheet by the template on its size card. Firm its edge with slanting stabs.',
-                    $areaCm2,
+                    'Cut from %s of sheet by the template on its size card. Firm its edge with slanting stabs.',
+                    Amount::cm2($areaCm2),
                 ),
         );
     }

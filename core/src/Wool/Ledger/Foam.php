@@ -9,6 +9,8 @@ use Impa\Shape\Solid;
 use Impa\Shape\Solid\Ball;
 use Impa\Shape\Solid\Egg;
 use Impa\Shape\Solid\Stack;
+use Impa\Voice\Amount;
+use Impa\Voice\Lengths;
 
 /** Foam balls and eggs as they are sold (common sizes, from memory): the largest that leaves the cover all round. */
 final class Foam
@@ -29,8 +31,18 @@ final class Foam
     /** It is held against the room so much smaller: wool gives way by as much, and straight stretches cut off of round ones. */
     private const SNUG = 0.999;
 
-    private function __construct(public readonly string $name, public readonly Stack $solid)
+    private function __construct(public readonly Stack $solid)
     {
+    }
+
+    /** As it is asked for in a shop. */
+    public function name(): string
+    {
+        $size = $this->solid->size();
+
+        return $this->solid instanceof Ball
+            ? sprintf('foam ball %s', Amount::mm($size->widthMm))
+            : sprintf('foam egg %s', Lengths::of($size->widthMm, $size->heightMm));
     }
 
     /**
@@ -97,14 +109,11 @@ final class Foam
         }
         $stock = [
             ...array_map(
-                static fn (int $mm): self => new self(sprintf('foam ball %d mm', $mm), Ball::of(Size::of($mm, $mm, $mm))),
+                static fn (int $mm): self => new self(Ball::of(Size::of($mm, $mm, $mm))),
                 self::BALLS_MM,
             ),
             ...array_map(
-                static fn (array $mm): self => new self(
-                    sprintf('foam egg %d x %d mm', ...$mm),
-                    Egg::of(Size::of($mm[0], $mm[1], $mm[0]), self::TAPER),
-                ),
+                static fn (array $mm): self => new self(Egg::of(Size::of($mm[0], $mm[1], $mm[0]), self::TAPER)),
                 self::EGGS_MM,
             ),
         ];

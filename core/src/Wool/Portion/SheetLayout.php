@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Wool\Portion;
 
 use Impa\Geometry\Outline\SkylinePacking;
+use Impa\Voice\Amount;
 use Impa\Wool\WoolRefused;
 
 /** Lays flat pieces on a sheet of felt so that little of its length is used: each by its box, with room for the scissors. */
@@ -33,10 +34,10 @@ final readonly class SheetLayout
             if (min($piece['widthMm'], $piece['heightMm']) + self::MARGIN_MM > $sheetWidthMm) {
                 throw WoolRefused::cannotRead(
                     sprintf(
-                        '%s is %.0f mm across, and the sheet only %.0f mm wide: take a wider sheet, or cut it in two.',
+                        '%s is %s across, and the sheet only %s wide: take a wider sheet, or cut it in two.',
                         $piece['key'],
-                        min($piece['widthMm'], $piece['heightMm']),
-                        $sheetWidthMm,
+                        Amount::mm(min($piece['widthMm'], $piece['heightMm'])),
+                        Amount::mm($sheetWidthMm),
                     ),
                 );
             }

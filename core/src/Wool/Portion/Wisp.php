@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Wool\Portion;
 
+use Impa\Voice\Amount;
+
 /** A few milligrams in plain terms: a strand of tops, twisted between two fingers. */
 final class Wisp
 {
@@ -29,6 +31,6 @@ final class Wisp
             default => 'as thick as a pencil',
         };
 
-        return sprintf('a strand of %.0f mm, twisted %.1f mm thick: %s', self::LONG_MM, $thick, $like);
+        return sprintf('a strand of %s, twisted %s thick: %s', Amount::mm(self::LONG_MM), Amount::mm($thick), $like);
     }
 }

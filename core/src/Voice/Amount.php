@@ -4,16 +4,25 @@ declare(strict_types=1);
 
 namespace Impa\Voice;
 
+use Stringable;
+
 /** How much of what is measured: a number with its unit, not yet written. Immutable. */
-final readonly class Quantity implements Said
+final readonly class Amount implements Said, Stringable
 {
-    private function __construct(public Measure $measure, public float $is)
+    /** @param  bool  $isExact  a standard, or a size that is sold: not rounded to what a hand can use */
+    private function __construct(public Measure $measure, public float $is, public bool $isExact = false)
     {
     }
 
     public static function mm(float $mm): self
     {
         return new self(Measure::Length, $mm);
+    }
+
+    /** A standard's length, or a size that is sold. */
+    public static function exactMm(float $mm): self
+    {
+        return new self(Measure::Length, $mm, true);
     }
 
     public static function g(float $g): self
@@ -61,5 +70,10 @@ final readonly class Quantity implements Said
     public function in(Voice $voice): string
     {
         return $voice->write($this);
+    }
+
+    public function __toString(): string
+    {
+        return $this->in(Voice::current());
     }
 }
