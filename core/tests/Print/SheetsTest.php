@@ -68,7 +68,7 @@ it('says of every portion what to weigh, and draws its loose clump at true size 
         ->toContain('<b>Eye x 2</b>')
         ->toContain(' mg each')
         ->toContain('<h2>Not plain felt</h2>')
-        ->toContain('This line is 50 mm long on paper.');
+        ->toContain('This ruler is 100 mm long on paper.');
     expect(substr_count($html, '<tr>'))->toBe(count($supply->portions()) + count($supply->wisps()) + count($supply->coverings()));
     // The line to check the printer by: 50 mm between its ends, in a drawing shown at its own size.
     [$width, , $line] = drawings($html)[0];

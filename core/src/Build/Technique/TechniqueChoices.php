@@ -18,6 +18,7 @@ use Impa\Figure\Term\PlateSchool;
 use Impa\Figure\Wire;
 use Impa\Material\CoreMaterial;
 use Impa\Material\WireMaterial;
+use Impa\Voice\Amount;
 
 /**
  * The questions on which felters differ, the schools that answer them with their reasons, and a figure that follows another one
@@ -142,7 +143,7 @@ final class TechniqueChoices
     private static function filling(CoreMaterial $core): string
     {
         return match ($core) {
-            CoreMaterial::CoreWool => 'Cheap, firm, and quickly felted; the usual choice above 25 mm.',
+            CoreMaterial::CoreWool => sprintf('Cheap, firm, and quickly felted; the usual choice above %s.', Amount::mm(CoreMaterial::SOLID_BELOW_MM)),
             CoreMaterial::Scrap => 'Of like colour, so that nothing shows through a thin cover.',
             CoreMaterial::Stuffing => 'Cheap and light; it takes more stabbing until it holds.',
             CoreMaterial::Foam => 'Light and quick, in the sizes that are sold.',

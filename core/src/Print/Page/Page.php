@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Print\Page;
 
+use Impa\Voice\Voice;
+
 /** A page of paper as SVG in mm, with a ruler at its foot to check the printer by. */
 final class Page
 {
@@ -11,8 +13,6 @@ final class Page
     public const RIM = 10.0;
 
     public const FOOT = 22.0;
-
-    public const RULER_MM = 100;
 
     /**
      * One SVG whose user unit is a millimetre; width and height are bare numbers equal to its view box, so that a box of
@@ -22,15 +22,11 @@ final class Page
     {
         [$width, $height] = array_map(self::number(...), $paper->sizeMm());
         $foot = $paper->sizeMm()[1] - self::RIM;
-        $ruler = '';
-        for ($mm = 0; $mm <= self::RULER_MM; $mm++) {
-            $long = $mm % 10 === 0 ? 5.0 : ($mm % 5 === 0 ? 3.4 : 2.0);
-            $ruler .= sprintf('M%s %sv%s', self::number(self::RIM + $mm), self::number($foot - 8), self::number($long));
-        }
+        $ruler = Ruler::of(Voice::current());
         $words =
             self::text($title, self::RIM, $foot - 12.0, 3.4).
             self::text(
-                'This ruler is 100 mm long: measure it. If it is not, print again at 100 %, not "fit to page".',
+                sprintf('This ruler is %s long: measure it. If it is not, print again at 100 %%, not "fit to page".', $ruler->length()),
                 self::RIM,
                 $foot + 1.0,
                 2.8,
@@ -39,7 +35,7 @@ final class Page
         return sprintf(
             '<svg xmlns="http://www.w3.org/2000/svg" width="%s" height="%s" viewBox="0 0 %s %s"><rect '
                 .'width="%s" height="%s" fill="#ffffff"/>%s<rect x="0" y="%s" width="%s" height="%s" '
-                .'fill="#ffffff"/><path d="%sM%s %sh%d" fill="none" stroke="#3a2a20" '
+                .'fill="#ffffff"/><path d="%sM%s %sh%s" fill="none" stroke="#3a2a20" '
                 .'stroke-width="0.2"/>%s</svg>',
             $width,
             $height,
@@ -51,10 +47,10 @@ final class Page
             self::number($foot - self::FOOT + 2),
             $width,
             self::number(self::FOOT + self::RIM),
-            $ruler,
+            $ruler->path(self::RIM, $foot - 8),
             self::number(self::RIM),
             self::number($foot - 8),
-            self::RULER_MM,
+            self::number($ruler->mm),
             $words,
         );
     }

@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace Impa\Print\Work;
 
 use Impa\Print\Page\Html;
+use Impa\Print\Page\Page;
+use Impa\Print\Page\Ruler;
 use Impa\Stash\Supply\Supply;
 use Impa\Voice\Amount;
+use Impa\Voice\Voice;
 use Impa\Wool\Inside\CoverAdvice;
 use Impa\Wool\Ledger\Purpose;
 use Impa\Wool\Mix;
@@ -30,17 +33,23 @@ final class PortionsSheet
     public static function of(Supply $supply): string
     {
         $figure = $supply->figure;
+        $ruler = Ruler::of(Voice::current());
         $html =
             '<p>Weigh and divide everything before the first stab: afterwards nobody can tell whether twins '
                 .'were equal. The dashed outline is the loose clump at true size, two and a half times the '
                 .'felted bulk, by the house\'s figures.</p>';
         $html .=
-            '<p class="q">This line is 50 mm long on paper. If it is not, print at 100 %.</p>'.
+            sprintf('<p class="q">This ruler is %s long on paper. If it is not, print at 100 %%.</p>', $ruler->length()).
             Html::drawing(
-                '<svg xmlns="http://www.w3.org/2000/svg" width="52" height="4" viewBox="0 0 52 4"><path '
-                    .'d="M1 0V4M51 0V4M1 2H51" stroke="#3a2a20" stroke-width="0.4" fill="none"/></svg>',
-                52,
-                4,
+                sprintf(
+                    '<svg xmlns="http://www.w3.org/2000/svg" width="%1$s" height="7" viewBox="0 0 %1$s 7"><path '
+                        .'d="%2$sM1 1h%3$s" stroke="#3a2a20" stroke-width="0.2" fill="none"/></svg>',
+                    Page::number($ruler->mm + 2),
+                    $ruler->path(1.0, 1.0),
+                    Page::number($ruler->mm),
+                ),
+                $ruler->mm + 2,
+                7,
             );
         $mixes = $supply->mixes();
         $html .= $mixes === [] ? '' : '<h2>Mix first</h2><table>'.implode('', array_map(
