@@ -15,6 +15,7 @@ import type {
 import type { Files, Routes } from './types/routes'
 import { isKept, keepAnswer, keptAnswer } from '../away/kept'
 import { whose } from '../state/own'
+import { voice } from '../state/units'
 import { askWhich } from '../state/figure/stale'
 import { answers, isAway } from '../away/network'
 import { canWait, handOver, wait, waiting, type Waiting } from '../away/outbox'
@@ -160,6 +161,8 @@ function send(
     method,
     headers: {
       Accept: accept,
+      // In which language and units it is answered.
+      'Accept-Language': voice(),
       'X-XSRF-TOKEN': token(),
       // Whose page this is: where somebody else has signed in meanwhile in this browser, nothing is done as theirs.
       ...(whose() ? { 'X-Impa-Felter': whose() } : {}),

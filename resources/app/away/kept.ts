@@ -1,5 +1,6 @@
 import { clear, createStore, del, entries, get, set } from 'idb-keyval'
 import { storeOf } from '../state/own'
+import { voice } from '../state/units'
 
 /** What Build, and every page before it, asks for; asked again without the network, the last answer stands. */
 const KEPT = [
@@ -21,10 +22,12 @@ const store = () => (opened ??= createStore(storeOf('impa-kept'), 'answers'))
 
 export const isKept = (method: string, path: string) => KEPT.some((kind) => kind.test(`${method} ${path}`))
 
+/** What was answered in other words or units is another answer. */
 async function nameOf(method: string, path: string, body: unknown): Promise<string> {
-  if (body === undefined) return `${method} ${path}`
+  const asked = `${voice()} ${method} ${path}`
+  if (body === undefined) return asked
   const digest = await crypto.subtle.digest('SHA-256', new TextEncoder().encode(JSON.stringify(body)))
-  return `${method} ${path} ${Array.from(new Uint8Array(digest), (byte) => byte.toString(16).padStart(2, '0')).join('')}`
+  return `${asked} ${Array.from(new Uint8Array(digest), (byte) => byte.toString(16).padStart(2, '0')).join('')}`
 }
 
 let since = 0

@@ -4,7 +4,9 @@ import { api } from '../api/client'
 import type { Figure } from '../api/types/figure'
 import { useAnswer } from '../api/useAnswer'
 import type { TurningScene } from './turningScene'
+import { useUnits } from '../state/units'
 
+const units = useUnits()
 /** The figure in the round, lofted from the rings that PHP gives when it is shown. */
 const props = defineProps<{
   figure: Figure
@@ -82,7 +84,7 @@ onBeforeUnmount(() => {
     <div v-if="large" class="ways">
       <label>Pulled apart <input v-model.number="explode" type="range" min="0" max="1" step="0.05" /></label>
       <label><input v-model="partColours" type="checkbox" /> a colour for every part</label>
-      <label><input v-model="grid" type="checkbox" /> grid of 10 mm</label>
+      <label><input v-model="grid" type="checkbox" /> grid of {{ units.mm(10) }}</label>
     </div>
     <div v-if="angle === undefined" class="looks">
       <button

@@ -10,7 +10,7 @@ const text = ref('')
 const fault = ref('')
 const unit = computed(() => props.suffix ?? units.lengthUnit.value)
 const isAngle = computed(() => props.suffix !== undefined)
-const show = (value: number) => (isAngle.value ? String(Math.round(value * 100) / 100) : units.length(value))
+const show = (value: number) => (isAngle.value ? String(Math.round(value * 100) / 100) : units.typed(value))
 
 watch(
   [() => props.modelValue, units.system],
@@ -36,7 +36,7 @@ function take(): void {
 
 function step(by: number): void {
   // A taper runs from -0.6 to 0.6: it goes by hundredths.
-  const unitMm = (props.max ?? 2000) < 1 ? 0.05 : !isAngle.value && units.system.value === 'inch' ? 25.4 / 16 : 1
+  const unitMm = (props.max ?? 2000) < 1 ? 0.05 : !isAngle.value && units.isImperial.value ? 25.4 / 16 : 1
   const next = Math.min(props.max ?? 2000, Math.max(props.min ?? 0.3, props.modelValue + by * unitMm))
   emit('update:modelValue', Math.round(next * 100) / 100)
 }

@@ -3,6 +3,9 @@ import { onBeforeUnmount, onMounted, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { usePlace } from '../away/usePlace'
 import { useFigure } from '../state/figure/figure'
+import { useSupply } from '../state/figure/supply'
+import { fetchTrade } from '../state/trade'
+import { useUnits } from '../state/units'
 import AwayBar from '../away/AwayBar.vue'
 import ConflictDialog from './ConflictDialog.vue'
 import DryingClocks from './DryingClocks.vue'
@@ -15,6 +18,8 @@ import { showKeys, useKeys } from './useKeys'
 
 const route = useRoute()
 const figure = useFigure()
+const supply = useSupply()
+const units = useUnits()
 useKeys()
 usePlace()
 
@@ -25,6 +30,13 @@ watch(
   },
   { immediate: true },
 )
+
+/** Sentences come from the server with their numbers in them: in other units they are asked for again, and so is what a station shows. */
+watch(units.system, () => {
+  void fetchTrade().catch(() => undefined)
+  void figure.session?.reckon()
+  if (supply.supply) void supply.reckon()
+})
 
 const flush = () => {
   if (figure.saveState === 'waiting') void figure.save(true)
@@ -51,7 +63,7 @@ onBeforeUnmount(() => window.removeEventListener('pagehide', flush))
         </ul>
       </v-alert>
       <NowhereStation v-if="route.params.id && figure.missing" />
-      <router-view v-else />
+      <router-view v-else :key="units.system.value" />
     </v-main>
     <DryingClocks />
     <AwayBar />

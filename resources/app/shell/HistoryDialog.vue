@@ -23,7 +23,7 @@ const when = (ms: number) =>
   new Date(ms).toLocaleString(undefined, { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
 const totalNow = computed(() => figure.board?.plan.wool.reduce((sum, w) => sum + w.g, 0) ?? 0)
 /** A change in grams that a scale tells; else a dash. */
-const more = (g: number) => (Math.abs(g) < 0.005 ? '–' : `${g > 0 ? '+' : '−'}${units.massLine(Math.abs(g))}`)
+const more = (g: number) => (Math.abs(g) < 0.005 ? '–' : `${g > 0 ? '+' : '−'}${units.g(Math.abs(g))}`)
 const picture = async (document: Revision['document']) => URL.createObjectURL(await api.render(document, 360))
 
 onMounted(() => {
@@ -77,11 +77,11 @@ const off = () =>
           <div class="two">
             <figure>
               <img v-if="then" :src="then.picture" alt="The figure as it was" />
-              <figcaption>{{ then ? `then: ${units.massLine(then.totalG)}` : 'Choose one at the left.' }}</figcaption>
+              <figcaption>{{ then ? `then: ${units.g(then.totalG)}` : 'Choose one at the left.' }}</figcaption>
             </figure>
             <figure>
               <img v-if="nowPicture" :src="nowPicture" alt="The figure as it is" />
-              <figcaption>now: {{ units.massLine(totalNow) }}</figcaption>
+              <figcaption>now: {{ units.g(totalNow) }}</figcaption>
             </figure>
           </div>
           <table v-if="then" class="wool">
@@ -99,8 +99,8 @@ const off = () =>
             <tbody>
               <tr v-for="w in then.wool" :key="w.name + w.hex">
                 <th scope="row"><i class="swatch" :style="{ background: w.hex ?? 'transparent' }" />{{ w.name }}</th>
-                <td>{{ units.massLine(w.wasG) }}</td>
-                <td>{{ units.massLine(w.isG) }}</td>
+                <td>{{ units.g(w.wasG) }}</td>
+                <td>{{ units.g(w.isG) }}</td>
                 <td>{{ more(w.isG - w.wasG) }}</td>
               </tr>
             </tbody>

@@ -1,11 +1,14 @@
 <script setup lang="ts">
+import { useUnits } from '../state/units'
+
+const units = useUnits()
 const show = defineModel<boolean>({ required: true })
 const keys = [
   ['1 to 6', 'go to a station: Shelf, Shapes, Wool, Face, Build, Check'],
   ['S, Y', 'the stash; your own hand'],
-  ['arrows', 'nudge what is selected by 1 mm, with Shift by 0.1 mm'],
+  ['arrows', `nudge what is selected by ${units.mm(1)}, with Shift by ${units.mm(0.1)}`],
   ['[ and ]', 'turn by 5 degrees, with Shift by 1'],
-  [', and .', 'thinner, thicker by 1 mm'],
+  [', and .', `thinner, thicker by ${units.mm(1)}`],
   ['M', 'mirror: a second piece on the other side'],
   ['D', 'double'],
   ['Delete', 'take away'],

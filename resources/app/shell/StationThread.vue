@@ -44,7 +44,7 @@ const stations = computed(() => {
       name: 'wool',
       title: 'Wool',
       to: `/figures/${id}/wool`,
-      line: `core ${units.massLine(core)}, colour ${units.massLine(colour)}`,
+      line: `core ${units.g(core)}, colour ${units.g(colour)}`,
       state: state(doneSteps > 0, colour > 0),
     },
     {
@@ -151,7 +151,7 @@ function switchLight(): void {
       variant="text"
       class="unit-switch"
       :aria-label="`Units: ${units.system.value === 'metric' ? 'millimetres and grams' : 'inches and ounces'}. Change`"
-      @click="units.system.value = units.system.value === 'metric' ? 'inch' : 'metric'"
+      @click="units.system.value = units.isImperial.value ? 'metric' : 'imperial'"
     >
       {{ units.system.value === 'metric' ? 'mm / g' : 'in / oz' }}
     </v-btn>

@@ -66,7 +66,7 @@ describe('the thread of stations', () => {
   it('changes units for every station at once', async () => {
     table = await onTable(Bar, {}, plain(), board(0))
     await table.wrapper.find('.unit-switch').trigger('click')
-    expect(useUnits().system.value).toBe('inch')
+    expect(useUnits().system.value).toBe('imperial')
     expect(knots()[1]).toContain('oz')
   })
 

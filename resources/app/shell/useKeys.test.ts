@@ -68,11 +68,14 @@ describe('keys on a part', () => {
     expect(head().shape.depthMm).toBe(0.5)
   })
 
-  it('brings it before its neighbours and behind them', () => {
+  it('asks PHP to bring it behind its neighbours and before them', async () => {
     press('PageDown')
-    expect(head().at.zMm).toBeLessThan(0)
     press('PageUp')
-    expect(head().at.zMm).toBeGreaterThan(0)
+    await flushPromises()
+    expect(vi.mocked(api.edit).mock.calls.map((c) => c.slice(1))).toEqual([
+      ['depth', { key: 'head', nearer: false }],
+      ['depth', { key: 'head', nearer: true }],
+    ])
   })
 
   it('hides and locks it; what is locked is not nudged', () => {

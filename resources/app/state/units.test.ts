@@ -1,31 +1,36 @@
 import { describe, expect, it } from 'vitest'
-import { lengthFrom, lengthText, massRange, massText, minutesText } from './units'
+import table from '../../../formats/quantities.json'
+import { apart, lengthFrom, lengthTyped, massRange, written, type Measure } from './units'
 
 describe('units at the edge of the screen', () => {
-  it('shows inches and ounces by NIST SP 811', () => {
-    expect(lengthText(25.4, 'inch')).toBe('1.0')
-    expect(lengthText(12.7, 'inch')).toBe('0.50')
-    expect(massText(28.349523125, 'inch')).toEqual({ value: '1.00', unit: 'oz' })
-    expect(massText(7.087, 'inch')).toEqual({ value: '0.25', unit: 'oz' })
+  it.each(table)('writes $measure $is as core does', ({ measure, is, metric, imperial }) => {
+    expect(written(measure as Measure, is, 'metric')).toBe(metric)
+    expect(written(measure as Measure, is, 'imperial')).toBe(imperial)
   })
-  it('rounds grams as a pocket scale does, and names wisps in milligrams', () => {
-    expect(massText(6.2516, 'metric')).toEqual({ value: '6.3', unit: 'g' })
-    expect(massText(0.318, 'metric')).toEqual({ value: '0.32', unit: 'g' })
-    expect(massText(0.0106, 'metric')).toEqual({ value: '11', unit: 'mg' })
+  it('sets the unit apart, whatever it is', () => {
+    expect(apart('1 3/8 in')).toEqual({ value: '1 3/8', unit: 'in' })
+    expect(apart('12.4 mm')).toEqual({ value: '12.4', unit: 'mm' })
+    expect(apart('0.05 oz (1.35 g)')).toEqual({ value: '0.05', unit: 'oz (1.35 g)' })
+    expect(apart('a pinch')).toEqual({ value: 'a pinch', unit: '' })
+    expect(apart('1 h 25 min')).toEqual({ value: '1 h 25', unit: 'min' })
   })
-  it('reads what was typed with comma or point, and refuses what is no number', () => {
+  it('reads what was typed with comma, point or fraction, and refuses what is no number', () => {
     expect(lengthFrom('12,5', 'metric')).toBe(12.5)
-    expect(lengthFrom(' 2 ', 'inch')).toBe(50.8)
+    expect(lengthFrom(' 2 ', 'imperial')).toBe(50.8)
+    expect(lengthFrom('1 3/8', 'imperial')).toBeCloseTo(34.925, 9)
+    expect(lengthFrom('3/4', 'imperial')).toBeCloseTo(19.05, 9)
     expect(lengthFrom('', 'metric')).toBeNaN()
     expect(lengthFrom('wide', 'metric')).toBeNaN()
+    expect(lengthFrom('1/0', 'imperial')).toBe(Infinity)
   })
-  it('keeps two weights in one unit', () => {
-    expect(massRange(0.087, 0.16, 'metric')).toBe('87 to 160 mg')
+  it('offers lengths to be typed over as decimals', () => {
+    expect(lengthTyped(60, 'imperial')).toBe('2.36')
+    expect(lengthTyped(12.34, 'metric')).toBe('12.3')
+    expect(lengthTyped(120.4, 'metric')).toBe('120')
+  })
+  it('keeps two weights in one unit where they have one', () => {
+    expect(massRange(0.012, 0.16, 'metric')).toBe('10 mg to 0.16 g')
     expect(massRange(7.4, 14, 'metric')).toBe('7.4 to 14.0 g')
-  })
-  it('tells hours from minutes', () => {
-    expect(minutesText(59.6)).toBe('1 h 00')
-    expect(minutesText(21)).toBe('21 min')
-    expect(minutesText(0.2)).toBe('1 min')
+    expect(massRange(0.001, 0.002, 'metric')).toBe('a pinch')
   })
 })

@@ -38,6 +38,8 @@ export interface Session {
   /** Key of the step that lies open, on whatever device; empty for the next one. */
   present: Ref<string>
   reckoning: Ref<boolean>
+  /** Asks again what is reckoned of it, as where the units are others now. */
+  reckon(): Promise<void>
   load(): Promise<void>
   /** Nothing goes out any more of its own accord. */
   close(): void
@@ -312,6 +314,7 @@ export function openSession(id: number): Session {
     show,
     freshen,
     reckoning,
+    reckon,
     load,
     close,
     lay,

@@ -84,7 +84,7 @@ const missing = computed(() => props.diary?.tipsMissing ?? 0)
               <span
                 ><span class="quiet small">{{ hour(e.at) }}{{ e.step ? `, ${titleOf(e.step)}` : '' }}</span>
                 {{
-                  [wordOf[e.kind], e.grams === null ? '' : units.massLine(e.grams), e.text].filter(Boolean).join(': ')
+                  [wordOf[e.kind], e.grams === null ? '' : units.g(e.grams), e.text].filter(Boolean).join(': ')
                 }}</span
               >
               <a v-if="e.picture" :href="`/api/pictures/${e.picture}`" target="_blank" class="photo"

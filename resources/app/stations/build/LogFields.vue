@@ -123,24 +123,18 @@ async function weigh(grams: number): Promise<void> {
       >
     </div>
     <template v-if="shows === 'scale'">
-      <svg
-        v-if="last !== null"
-        viewBox="-52 -50 104 58"
-        class="dial"
-        role="img"
-        :aria-label="`Off by ${off.toFixed(2)} g`"
-      >
+      <svg v-if="last !== null" viewBox="-52 -50 104 58" class="dial" role="img" :aria-label="`Off by ${units.g(off)}`">
         <path d="M-44 0A44 44 0 0 1 44 0" class="arc" />
         <path d="M0 -36V-46" class="target" />
         <path d="M0 0V-38" class="hand" :transform="`rotate(${dial})`" />
       </svg>
       <p class="small">
-        Wanted: <b>{{ units.massLine(step.wantedG) }}</b><template v-if="last !== null"
-          >; on the pan {{ units.massLine(last)
+        Wanted: <b>{{ units.g(step.wantedG) }}</b><template v-if="last !== null"
+          >; on the pan {{ units.g(last)
           }}{{
             Math.abs(off) <= step.withinG
               ? ': right.'
-              : `: ${off > 0 ? 'take' : 'add'} ${units.massLine(Math.abs(off))}${off > 0 ? ' off' : ''}.`
+              : `: ${off > 0 ? 'take' : 'add'} ${units.g(Math.abs(off))}${off > 0 ? ' off' : ''}.`
           }}</template
         >
       </p>

@@ -27,7 +27,7 @@ const stab = computed(() => {
   const n = props.step.needle
   if (!n) return ''
   const slant = n.angleDeg < 90 ? `, slanting ${n.angleDeg}°` : ', straight in, straight out'
-  return `to ${units.length(n.depthMm)} ${units.lengthUnit.value}${slant}`
+  return `to ${units.mm(n.depthMm)}${slant}`
 })
 const hundred = (stabs: number) => (stabs < 150 ? Math.round(stabs / 10) * 10 : Math.round(stabs / 100) * 100)
 const stabs = computed(() => {
@@ -48,7 +48,7 @@ const stabs = computed(() => {
       <ul v-if="step.mix" class="bare weigh" :aria-label="step.mix.name">
         <li v-for="w in step.mix.wools" :key="w.name">
           <span
-            >Weigh <b>{{ units.massLine(w.g) }}</b> {{ w.name }}.</span
+            >Weigh <b>{{ units.g(w.g) }}</b> {{ w.name }}.</span
           >
         </li>
       </ul>
@@ -56,11 +56,12 @@ const stabs = computed(() => {
         <li v-for="(w, i) in step.weigh" :key="i">
           <i class="swatch big" :style="{ background: w.colour ? figure.colourOf(w.colour) : '#efe6d2' }" />
           <span
-            >{{ w.isCut ? 'Cut from felt:' : 'Weigh' }} <b>{{ units.massLine(w.g * w.pieces) }}</b>
-            {{ w.name }}.<template v-if="w.pieces > 1 && !w.isCut">
-              Split in {{ w.pieces === 2 ? 'two' : w.pieces }}: {{ units.massLine(w.g) }} each.</template
+            >{{ w.isCut ? 'Cut from felt:' : 'Weigh' }} <b>{{ units.g(w.g * w.pieces) }}</b> {{ w.name }}.<template
+              v-if="w.pieces > 1 && !w.isCut"
+            >
+              Split in {{ w.pieces === 2 ? 'two' : w.pieces }}: {{ units.g(w.g) }} each.</template
             ><small v-if="w.layersG.length > 1" class="quiet">
-              In layers of {{ w.layersG.map((g) => units.massLine(g)).join(', ') }}.</small
+              In layers of {{ w.layersG.map((g) => units.g(g)).join(', ') }}.</small
             ></span
           >
         </li>

@@ -8,7 +8,7 @@ const props = defineProps<{ step: WorkStep }>()
 const units = useUnits()
 const measure = computed(() => {
   const m = props.step.measureMm
-  return m ? `${units.length(m.w)} × ${units.length(m.h)} × ${units.length(m.d)} ${units.lengthUnit.value}` : ''
+  return m ? `${units.box(m.w, m.h, m.d)}` : ''
 })
 </script>
 

@@ -73,8 +73,8 @@ describe('evenings', () => {
     await table.wrapper.setProps({ modelValue: false })
     await table.wrapper.setProps({ modelValue: true })
     await flushPromises()
-    expect(says()).toContain('About 1 h 10 of work (45 min to 1 h 50), 2 sittings, 1 h 20 with rests')
-    expect(says()).toContain('less than 1 h 15 cannot be.')
+    expect(says()).toContain('About 1 h 10 min of work (45 min to 1 h 50 min), 2 sittings, 1 h 20 min with rests')
+    expect(says()).toContain('less than 1 h 15 min cannot be.')
     expect(says()).toMatch(/Not ready by .*: 1 sitting too many\. What helps:/)
     expect(says()).toContain('Felt everything one step softer. 12 min less.')
     // Each in the colour of its stage, which the legend names.
@@ -261,16 +261,13 @@ describe('wires', () => {
     table = await onTable(WiresDialog, { modelValue: false }, wired())
     await table.wrapper.setProps({ modelValue: true })
     await flushPromises()
-    expect(says()).toContain(
-      'Cut 80.0 mm; it runs 60.0 mm through Body. 1.0 mm of bare steel wire holds; 0.5 mm would do.',
-    )
+    expect(says()).toContain('Cut 80 mm; it runs 60 mm through Body. 1.0 mm of bare steel wire holds; 0.5 mm would do.')
     expect(says()).toContain('220 mm are left over.')
     button('One more point').click()
     await flushPromises()
-    expect(table.figure.document?.wires?.[0]?.pointsMm).toEqual([
-      [0, 10, 0],
-      [5, 15, 2.5],
-      [10, 20, 5],
+    expect(vi.mocked(api.edit).mock.lastCall?.slice(1)).toEqual([
+      'wire-point',
+      { key: table.figure.document?.wires?.[0]?.key },
     ])
     const drawn = vi
       .spyOn(api, 'drawWire')

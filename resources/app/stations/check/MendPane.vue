@@ -131,7 +131,7 @@ async function made(i: number): Promise<void> {
           <h3>{{ r.way }}</h3>
           <p class="small quiet">
             <template v-if="r.mg"
-              ><i class="swatch" :style="{ background: figure.colourOf(r.colour) }" /> {{ units.massLine(r.mg / 1000) }}
+              ><i class="swatch" :style="{ background: figure.colourOf(r.colour) }" /> {{ units.g(r.mg / 1000) }}
               {{ figure.colourName(r.colour) }}; </template
             ><template v-if="r.needle">needle {{ r.needle.gauge }}, {{ r.needle.stabs }}; </template>about
             {{ units.minutes(r.minutes) }}

@@ -30,8 +30,7 @@ const pieces = computed<Piece[]>(() =>
 )
 const keptOf = (piece: Piece) => kept.value.find((k) => k.check.part === piece.part && k.twin === piece.twin)
 const shapeOf = (piece: Piece) => figure.parts.find((p) => p.key === piece.part)!.shape
-const mm = (x: number) => units.length(x)
-const signed = (x: number) => `${x > 0 ? '+' : ''}${units.length(x)}`
+const signed = (x: number) => `${x > 0 ? '+' : ''}${units.mm(x)}`
 
 async function load(): Promise<void> {
   if (figure.id) kept.value = (await api.measuredParts(figure.id)).parts
@@ -45,19 +44,18 @@ function take(piece: Piece): void {
   asks.value = trouble.value = ''
   const was = keptOf(piece)?.check
   Object.assign(fields, {
-    w: was ? mm(was.sizeMm.w) : '',
-    h: was ? mm(was.sizeMm.h) : '',
-    d: was ? mm(was.sizeMm.d) : '',
-    g: was ? String(was.g) : '',
+    w: was ? units.typed(was.sizeMm.w) : '',
+    h: was ? units.typed(was.sizeMm.h) : '',
+    d: was ? units.typed(was.sizeMm.d) : '',
+    g: was ? units.typedMass(was.g) : '',
     weighed: '',
   })
 }
-const number = (text: string) => Number(text.trim().replace(',', '.'))
 const measured = () => ({
   widthMm: units.parseLength(fields.w),
   heightMm: units.parseLength(fields.h),
   depthMm: units.parseLength(fields.d),
-  grams: number(fields.g),
+  grams: units.parseMass(fields.g),
 })
 async function hold(piece: Piece, keep: boolean, sure = false): Promise<void> {
   asks.value = trouble.value = ''
@@ -73,7 +71,7 @@ async function hold(piece: Piece, keep: boolean, sure = false): Promise<void> {
       twin: piece.twin,
       uuid: crypto.randomUUID(),
       ...sizes,
-      ...(fields.weighed.trim() ? { weighedG: number(fields.weighed) } : {}),
+      ...(fields.weighed.trim() ? { weighedG: units.parseMass(fields.weighed) } : {}),
       keep,
       sure,
     }
@@ -107,8 +105,8 @@ async function drop(uuid: string): Promise<void> {
           <div class="grow">
             <b>{{ p.name }}</b>
             <p class="small quiet">
-              planned {{ mm(shapeOf(p).widthMm) }} × {{ mm(shapeOf(p).heightMm) }} ×
-              {{ mm(shapeOf(p).depthMm ?? shapeOf(p).widthMm) }} {{ units.lengthUnit.value }}
+              planned
+              {{ units.box(shapeOf(p).widthMm, shapeOf(p).heightMm, shapeOf(p).depthMm ?? shapeOf(p).widthMm) }}
             </p>
             <p v-if="keptOf(p) && open !== p.key" class="small">{{ keptOf(p)!.check.says.slice(0, 2).join(' ') }}</p>
           </div>
@@ -120,8 +118,13 @@ async function drop(uuid: string): Promise<void> {
           <v-text-field v-model="fields.w" label="Width" :suffix="units.lengthUnit.value" inputmode="decimal" />
           <v-text-field v-model="fields.h" label="Height" :suffix="units.lengthUnit.value" inputmode="decimal" />
           <v-text-field v-model="fields.d" label="Depth" :suffix="units.lengthUnit.value" inputmode="decimal" />
-          <v-text-field v-model="fields.g" label="Finished" suffix="g" inputmode="decimal" />
-          <v-text-field v-model="fields.weighed" label="Weighed out" suffix="g" inputmode="decimal" />
+          <v-text-field v-model="fields.g" label="Finished" :suffix="units.massUnit.value" inputmode="decimal" />
+          <v-text-field
+            v-model="fields.weighed"
+            label="Weighed out"
+            :suffix="units.massUnit.value"
+            inputmode="decimal"
+          />
           <div class="broad row">
             <v-btn type="submit" color="primary" variant="flat" :loading="busy">Hold it against its card</v-btn>
             <v-btn variant="text" @click="hold(p, false)">Only look</v-btn>
@@ -137,7 +140,7 @@ async function drop(uuid: string): Promise<void> {
             </ul>
             <p class="small quiet">
               {{ signed(told.offMm.w) }} wide, {{ signed(told.offMm.h) }} high, {{ signed(told.offMm.d) }} deep;
-              {{ told.gPerCm3.toFixed(3) }} g/cm³, planned {{ told.plannedGPerCm3.toFixed(3) }}.
+              {{ units.gPerCm3(told.gPerCm3) }}, planned {{ units.gPerCm3(told.plannedGPerCm3) }}.
             </p>
             <v-btn size="small" variant="tonal" @click="follow(p)">Let the plan follow its size</v-btn>
           </div>

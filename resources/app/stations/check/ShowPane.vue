@@ -137,11 +137,9 @@ const frame = computed(() => {
           </ul>
         </template>
         <v-btn v-if="resized" variant="tonal" class="mt-2" @click="figure.rescale(resized)"
-          >Make it {{ units.length(resized) }} {{ units.lengthUnit.value }} high</v-btn
+          >Make it {{ units.mm(resized) }} high</v-btn
         >
-        <p v-if="told.discMm" class="quiet">
-          A disc of felt for the floor: {{ units.length(told.discMm) }} {{ units.lengthUnit.value }} across.
-        </p>
+        <p v-if="told.discMm" class="quiet">A disc of felt for the floor: {{ units.mm(told.discMm) }} across.</p>
       </div>
     </section>
     <svg

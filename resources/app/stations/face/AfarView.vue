@@ -4,7 +4,9 @@ import { api } from '../../api/client'
 import { bounds } from '../../drawing/geometry'
 import { useFigure } from '../../state/figure/figure'
 import { inWords } from '../../shared/useAsyncAction'
+import { useUnits } from '../../state/units'
 
+const units = useUnits()
 /** The face as it will look in wool, from arm's length, across a table and across a room. */
 const props = defineProps<{ part: string }>()
 const figure = useFigure()
@@ -74,8 +76,8 @@ const words = (m: number) => (m < 1 ? `${m * 100} cm` : `${m} m`)
     </figure>
   </div>
   <p class="quiet small">
-    Fibres reach over an edge by about 0.3 mm (a house prior), and good eyes part one minute of arc. What is gone here
-    is gone in wool.
+    Fibres reach over an edge by about {{ units.mm(0.3) }} (a house prior), and good eyes part one minute of arc. What
+    is gone here is gone in wool.
   </p>
 </template>
 

@@ -77,11 +77,11 @@ const signed = (mm: number) =>
       </tbody>
     </table>
     <p class="even" role="status">
-      Level within {{ units.length(work.evenness.levelMm) }}, even within {{ units.length(work.evenness.asideMm) }}
-      {{ units.lengthUnit.value }}.<template v-if="grid?.girth.mm">
-        Girth {{ units.length(grid.girth.mm) }} {{ units.lengthUnit.value
-        }}<template v-if="grid.girth.downMm !== null">, at {{ units.length(grid.girth.downMm) }} down</template
-        >.</template
+      Level within {{ units.mm(work.evenness.levelMm) }}, even within {{ units.mm(work.evenness.asideMm) }}.<template
+        v-if="grid?.girth.mm"
+      >
+        Girth {{ units.mm(grid.girth.mm)
+        }}<template v-if="grid.girth.downMm !== null">, at {{ units.mm(grid.girth.downMm) }} down</template>.</template
       >
     </p>
     <p class="quiet small">

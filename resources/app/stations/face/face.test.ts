@@ -264,7 +264,7 @@ describe('from mark to mark', () => {
         [-5, 0],
       ],
     ])
-    expect(table.wrapper.find('[role=status]').text()).toBe('10.0 mm by calipers, 10.7 by tape')
+    expect(table.wrapper.find('[role=status]').text()).toBe('10 mm by calipers, 10.7 mm by tape')
     to!.vm.$emit('update:modelValue', 'nose')
     await flushPromises()
     expect(table.wrapper.find('[role=status]').text()).toContain('not on the part')
@@ -409,7 +409,7 @@ describe('marks', () => {
       .mockResolvedValue({ marks: { eye: { acrossMm: 5.2, downMm: -4.4, pinMm: 6 }, nose: null }, anchors })
     table = await onTable(MarksPane, { part: 'head', work: work(['nose', 'eye']), grid: grid() }, faced(), board)
     await flushPromises()
-    expect(text()).toContain('Level within 0.0, even within 0.4 mm. Girth 94.2 mm, at 23.6 down.')
+    expect(text()).toContain('Level within 0 mm, even within 0.4 mm. Girth 94 mm, at 23.5 mm down.')
     table.wrapper.findComponent({ name: 'VSelect' }).vm.$emit('update:modelValue', 'nose')
     await flushPromises()
     expect(asked.mock.calls.map((c) => c[2])).toEqual(['crown', 'nose'])
@@ -608,7 +608,7 @@ describe('the face station', () => {
     const rows = table.wrapper.findAll('tbody tr').map((r) => r.findAll('td').map((c) => c.text().replace(/\s+/g, ' ')))
     expect(rows).toEqual([
       ['1', 'Nose', 'off', 'off', 'crisp'],
-      ['2', 'Eye x 2', '5.0', '20.0', 'soft'],
+      ['2', 'Eye x 2', '5', '20', 'soft'],
     ])
     vi.spyOn(api, 'laying').mockResolvedValue({ laying: [laying('nose'), laying('eye')] })
     await table.wrapper.findAll('[role=tab]')[1]!.trigger('click')

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Hand } from '../../api/types/answers'
+import { useUnits } from '../../state/units'
 
+const units = useUnits()
 /** Plan against done, figure by figure: the bar is what was foretold then, the dot what came out; both to the same scale, plan = 1. */
 const props = defineProps<{ figures: Hand['figures'] }>()
 const [LEFT, WIDE, ROW] = [150, 330, 30]
@@ -17,7 +19,7 @@ const far = computed(() =>
   ),
 )
 const x = (ratio: number) => LEFT + (WIDE / 2) * (1 + Math.log(ratio) / far.value)
-const amount = (value: number) => (quantity.value === 'density' ? `${value.toFixed(1)} g` : `${Math.round(value)} min`)
+const amount = (value: number) => (quantity.value === 'density' ? units.g(value) : units.minutes(value))
 const says = (r: Hand['figures'][number]) =>
   `${r.figure}: planned ${amount(r.planned)} (${amount(r.low)} to ${amount(r.high)}), done ${amount(r.done)}, ${r.records} records`
 </script>

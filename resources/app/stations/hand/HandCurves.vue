@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Hand } from '../../api/types/answers'
+import { useUnits } from '../../state/units'
 
+const units = useUnits()
 /** What was known before and what is known now over one scale; every record a dot on it. */
 const props = defineProps<{
   quantity: Hand['quantities'][number]
@@ -40,10 +42,7 @@ const ticks = computed(() =>
     .filter((f) => f > props.quantity.curve[0]![0]! && f < props.quantity.curve.at(-1)![0]!)
     .map((f) => ({
       x: scale.value(f),
-      text:
-        props.quantity.usual === null
-          ? `${Math.round(f * 100)} %`
-          : (props.quantity.usual * f).toFixed(2).slice(1) + ' g/cm³',
+      text: props.quantity.usual === null ? units.share(f) : units.gPerCm3(props.quantity.usual * f),
       isUsual: f === 1,
     })),
 )

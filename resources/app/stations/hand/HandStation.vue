@@ -6,7 +6,9 @@ import FigureRows from './FigureRows.vue'
 import HandCurves from './HandCurves.vue'
 import PracticePane from './PracticePane.vue'
 import { inWords } from '../../shared/useAsyncAction'
+import { useUnits } from '../../state/units'
 
+const units = useUnits()
 /** The felter's own hand: what was known before and now, every record a dot that can be taken out. */
 const hand = ref<Hand | null>(null)
 const chosen = ref('')
@@ -25,7 +27,7 @@ async function take(ask: () => Promise<Hand>): Promise<void> {
 }
 onMounted(() => take(() => api.hand()))
 const amount = (o: Hand['observations'][number], value: number) =>
-  o.quantity === 'pace' ? `${value.toFixed(1)} min` : `${value.toFixed(2)} g`
+  o.quantity === 'pace' ? units.minutes(value) : units.g(value)
 const when = (ms: number) =>
   new Date(ms).toLocaleDateString(undefined, { day: 'numeric', month: 'long', year: 'numeric' })
 /** How the spread of the next piece shrank, as a polyline. */

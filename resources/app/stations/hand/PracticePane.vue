@@ -38,7 +38,7 @@ async function keep(key: string, sure: boolean): Promise<void> {
   const piece = props.practice.find((p) => p.key === key)
   trouble.value = asks.value = ''
   const [w, h, d] = [units.parseLength(f.w), units.parseLength(f.h), units.parseLength(f.d)]
-  if ([w, h, d, number(f.g)].some((n) => !(n > 0))) {
+  if ([w, h, d, units.parseMass(f.g)].some((n) => !(n > 0))) {
     trouble.value = 'Width, height, depth and grams are needed: measure between the calipers, weigh it alone.'
     return
   }
@@ -52,8 +52,8 @@ async function keep(key: string, sure: boolean): Promise<void> {
       widthMm: w,
       heightMm: h,
       depthMm: d,
-      grams: number(f.g),
-      ...(f.weighed.trim() ? { weighedG: number(f.weighed) } : {}),
+      grams: units.parseMass(f.g),
+      ...(f.weighed.trim() ? { weighedG: units.parseMass(f.weighed) } : {}),
       ...(f.minutes.trim() ? { minutes: number(f.minutes) } : {}),
       sure,
     })
@@ -85,8 +85,7 @@ async function keep(key: string, sure: boolean): Promise<void> {
             <b>{{ p ? p.name : 'A piece made before' }}</b>
             <span v-if="p && made.includes(p.name)" class="done"> made</span>
             <p v-if="p" class="small">
-              Weigh {{ units.massLine(p.weighG) }}, felt it to {{ units.length(p.widthMm) }} ×
-              {{ units.length(p.heightMm) }} {{ units.lengthUnit.value }}. {{ p.text }}
+              Weigh {{ units.g(p.weighG) }}, felt it to {{ units.box(p.widthMm, p.heightMm) }}. {{ p.text }}
             </p>
             <p v-else class="small">What it weighs and measures tells as much as a practice piece.</p>
           </div>
@@ -121,8 +120,18 @@ async function keep(key: string, sure: boolean): Promise<void> {
             :suffix="units.lengthUnit.value"
             inputmode="decimal"
           />
-          <v-text-field v-model="fields[p?.key ?? 'old']!.g" label="Finished" suffix="g" inputmode="decimal" />
-          <v-text-field v-model="fields[p?.key ?? 'old']!.weighed" label="Weighed out" suffix="g" inputmode="decimal" />
+          <v-text-field
+            v-model="fields[p?.key ?? 'old']!.g"
+            label="Finished"
+            :suffix="units.massUnit.value"
+            inputmode="decimal"
+          />
+          <v-text-field
+            v-model="fields[p?.key ?? 'old']!.weighed"
+            label="Weighed out"
+            :suffix="units.massUnit.value"
+            inputmode="decimal"
+          />
           <v-text-field v-model="fields[p?.key ?? 'old']!.minutes" label="It took" suffix="min" inputmode="decimal" />
           <div class="broad row">
             <v-btn type="submit" color="primary" variant="flat" :loading="busy">Learn from it</v-btn>

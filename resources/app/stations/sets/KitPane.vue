@@ -23,10 +23,10 @@ const told = ref<KitTold | null>(null)
 const { trouble, busy, tell } = useAsyncAction()
 const names = computed(() => props.plan.members.map((m, i) => ({ value: i, title: m.name })))
 const sizes = [
-  { value: 'a4-3x7', title: 'A4, 3 x 7 of 63.5 x 38.1 mm' },
-  { value: 'a4-2x7', title: 'A4, 2 x 7 of 99.1 x 38.1 mm' },
-  { value: 'a4-3x8', title: 'A4, 3 x 8 of 70 x 37 mm' },
-  { value: 'letter-3x10', title: 'Letter, 3 x 10 of 66.7 x 25.4 mm' },
+  { value: 'a4-3x7', title: `A4, 3 x 7 of ${units.box(63.5, 38.1)}` },
+  { value: 'a4-2x7', title: `A4, 2 x 7 of ${units.box(99.1, 38.1)}` },
+  { value: 'a4-3x8', title: `A4, 3 x 8 of ${units.box(70, 37)}` },
+  { value: 'letter-3x10', title: `Letter, 3 x 10 of ${units.box(66.7, 25.4)}` },
   { value: 'plain-a4', title: 'plain A4, to be cut' },
   { value: 'plain-letter', title: 'plain Letter, to be cut' },
 ]
@@ -81,14 +81,14 @@ const clock = (minutes: number) =>
               <th scope="row">
                 <i :style="{ background: b.hex ?? '#e9dfc8' }" />{{ b.name
                 }}<small v-if="b.wools.length" class="quiet">{{
-                  b.wools.map((w) => `${units.massLine(w.g)} ${w.name}`).join(', ')
+                  b.wools.map((w) => `${units.g(w.g)} ${w.name}`).join(', ')
                 }}</small>
               </th>
               <td>
-                {{ units.massLine(b.eachG) }}
-                <small class="quiet">ball of {{ units.length(b.clumpMm) }} {{ units.lengthUnit.value }}</small>
+                {{ units.g(b.eachG) }}
+                <small class="quiet">ball of {{ units.mm(b.clumpMm) }}</small>
               </td>
-              <td>{{ units.massLine(b.eachG * told.kit.bags) }}</td>
+              <td>{{ units.g(b.eachG * told.kit.bags) }}</td>
             </tr>
           </tbody>
         </table>
@@ -97,10 +97,10 @@ const clock = (minutes: number) =>
         <h2>To buy</h2>
         <p v-if="!lacking.length">The stash has it all.</p>
         <ul class="bare">
-          <li v-for="n in lacking" :key="n.name">{{ n.name }}: {{ units.massLine(n.lackG) }} lacking</li>
+          <li v-for="n in lacking" :key="n.name">{{ n.name }}: {{ units.g(n.lackG) }} lacking</li>
           <li v-for="l in told.shopping.lines" :key="l.name">
-            {{ l.packs.map((p) => `${p.count} x ${p.packG} g`).join(' and ') }} {{ l.name }},
-            <span class="quiet">{{ units.massLine(l.g - l.needG) }} left over</span>
+            {{ l.packs.map((p) => `${p.count} x ${units.g(p.packG)}`).join(' and ') }} {{ l.name }},
+            <span class="quiet">{{ units.g(l.g - l.needG) }} left over</span>
           </li>
           <li v-for="m in told.shopping.missing" :key="m.name" class="wrong">{{ m.name }}: {{ m.why }}</li>
         </ul>

@@ -78,7 +78,7 @@ function family(): void {
   const name = model.value?.name ?? ''
   const more = heights.map((heightMm) => ({
     ...member,
-    name: `${name}, ${units.length(heightMm)}`,
+    name: `${name}, ${units.mm(heightMm)}`,
     count: 1,
     heightMm,
   }))
@@ -129,7 +129,7 @@ function family(): void {
           />
         </span>
         <small v-if="told(i)" class="quiet"
-          >{{ units.massLine(told(i)!.g) }} each<template v-if="told(i)!.enoughFor < told(i)!.count"
+          >{{ units.g(told(i)!.g) }} each<template v-if="told(i)!.enoughFor < told(i)!.count"
             >, the stash is short</template
           ></small
         >

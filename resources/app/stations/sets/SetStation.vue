@@ -131,7 +131,7 @@ async function drop(): Promise<void> {
           <p>
             Its {{ pieces === 1 ? 'figure stays' : 'figures stay' }} on the shelf as they are.
             <template v-if="set?.asideG"
-              >The {{ units.massLine(set.asideG) }} of wool set aside for it are free again.</template
+              >The {{ units.g(set.asideG) }} of wool set aside for it are free again.</template
             >
             On the shelf it can be put together again.
           </p>

@@ -41,14 +41,14 @@ const states = { none: 'none like it', enough: 'enough', tight: 'enough if all g
 <template>
   <div class="wool">
     <p class="total">
-      <b>{{ units.massLine(plan.totalG) }}</b> in all.
+      <b>{{ units.g(plan.totalG) }}</b> in all.
     </p>
     <div class="row">
       <v-select v-model="reserve" :items="trade.reserves" label="If it runs out" class="reserve" hide-details />
       <v-btn variant="tonal" @click="aside(true)">{{ set.asideG ? 'Set aside anew' : 'Set the wool aside' }}</v-btn>
       <template v-if="set.asideG">
         <v-btn variant="text" @click="aside(false)">Give it back</v-btn>
-        <span class="quiet">{{ units.massLine(set.asideG) }} lie aside for it: no other figure counts on them.</span>
+        <span class="quiet">{{ units.g(set.asideG) }} lie aside for it: no other figure counts on them.</span>
       </template>
     </div>
     <table>
@@ -79,14 +79,12 @@ const states = { none: 'none like it', enough: 'enough', tight: 'enough if all g
             </svg>
           </td>
           <td>
-            {{ units.massLine(w.g) }} <small class="quiet">{{ units.massRange(w.lowG, w.highG) }}</small>
+            {{ units.g(w.g) }} <small class="quiet">{{ units.massRange(w.lowG, w.highG) }}</small>
           </td>
-          <td>{{ units.massLine(w.wantG) }}</td>
-          <td>{{ units.massLine(w.freeG) }}</td>
+          <td>{{ units.g(w.wantG) }}</td>
+          <td>{{ units.g(w.freeG) }}</td>
           <td>
-            <b v-if="w.lackG > 0">{{ units.massLine(w.lackG) }}</b><span v-else class="quiet">{{
-              states[w.state]
-            }}</span>
+            <b v-if="w.lackG > 0">{{ units.g(w.lackG) }}</b><span v-else class="quiet">{{ states[w.state] }}</span>
           </td>
         </tr>
       </tbody>
@@ -102,7 +100,7 @@ const states = { none: 'none like it', enough: 'enough', tight: 'enough if all g
       </div>
       <ul class="bare">
         <li v-for="l in shopping.lines" :key="l.name">
-          {{ l.packs.map((p) => `${p.count} x ${p.packG} g`).join(' and ') }} <b>{{ l.name }}</b>,
+          {{ l.packs.map((p) => `${p.count} x ${units.g(p.packG)}`).join(' and ') }} <b>{{ l.name }}</b>,
           {{ l.price.toFixed(2) }}
         </li>
         <li v-for="m in shopping.missing" :key="m.name">{{ m.name }}: {{ m.why }}</li>

@@ -159,7 +159,7 @@ describe('a set', () => {
     await opened()
     await press('Wool')
     expect(text()).toContain('24.0 g in all')
-    expect(text()).toContain('1 x 10 g Honey, shop, 4.50')
+    expect(text()).toContain('1 x 10.0 g Honey, shop, 4.50')
     expect(table.wrapper.find('tr.short').text()).toContain('6.0 g')
     vi.spyOn(api, 'setSittings').mockResolvedValue({
       sittings: [{ minutes: 90, rows: [{ title: 'Core: Head', minutes: 20 }] }],
@@ -197,7 +197,7 @@ describe('a set', () => {
     expect(kit.mock.lastCall![0]).toMatchObject({ people: 12, spare: 1, beginners: 0.8, member: { figure: 7 } })
     expect(text()).toContain('70 % more than the plan')
     expect(text()).toContain('17 to bring')
-    expect(text()).toContain('4.0 g left over')
+    expect(text()).toContain('4.00 g left over')
     expect(text()).toContain('about 0.58 a kit')
     expect(table.wrapper.find('[aria-label="How it runs"]').text()).toContain('1:10')
     kit.mockRejectedValue(new Refusal(422, 'A workshop has 1 to 200 people: hold it twice.'))

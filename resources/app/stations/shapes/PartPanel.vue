@@ -323,11 +323,11 @@ const sizes = [
       </details>
       <dl v-if="plan" class="stitched sums">
         <dt>Volume</dt>
-        <dd>{{ plan.volumeCm3.toFixed(1) }}<span class="unit">cm³</span></dd>
+        <dd>{{ units.cm3(plan.volumeCm3) }}</dd>
         <dt>Core</dt>
-        <dd>{{ plan.coreG ? units.massLine(plan.coreG) : 'none' }}</dd>
+        <dd>{{ plan.coreG ? units.g(plan.coreG) : 'none' }}</dd>
         <dt>Colour</dt>
-        <dd data-fact="colourG">{{ units.massLine(plan.colourG) }}</dd>
+        <dd data-fact="colourG">{{ units.g(plan.colourG) }}</dd>
         <dt>Time</dt>
         <dd>{{ units.minutes(plan.minutes) }}</dd>
       </dl>
@@ -347,7 +347,7 @@ const sizes = [
       </div>
       <dl class="sums mt-2">
         <dt>Weight</dt>
-        <dd>{{ units.massLine(figure.board?.plan.balance.massG ?? 0) }}</dd>
+        <dd>{{ units.g(figure.board?.plan.balance.massG ?? 0) }}</dd>
         <dt v-if="mustStand">Tips at</dt>
         <dd v-if="mustStand">
           {{ figure.board?.plan.balance.tipDeg.toFixed(0) }}°<span class="unit">{{

@@ -5,7 +5,9 @@ import type { Detail, Part } from '../../api/types/figure'
 import { useFigure } from '../../state/figure/figure'
 import { useHotkeys } from '../../shared/useHotkeys'
 import { trade } from '../../state/trade'
+import { useUnits } from '../../state/units'
 
+const units = useUnits()
 /** What the break-down saw, one after the other: take it, leave it out, or put it right. */
 const emit = defineEmits<{ close: []; cut: [] }>()
 const figure = useFigure()
@@ -129,7 +131,8 @@ onMounted(() => {
         <summary>{{ leftOut.length }} specks left out</summary>
         <ul>
           <li v-for="(s, i) in leftOut.slice(0, 12)" :key="i">
-            {{ s.colour }}, {{ s.widthMm?.toFixed(1) }} mm, at {{ s.xMm?.toFixed(0) }} right, {{ s.yMm?.toFixed(0) }} up
+            {{ s.colour }}, {{ units.mm(s.widthMm ?? 0) }}, at {{ units.mm(s.xMm ?? 0) }} right,
+            {{ units.mm(s.yMm ?? 0) }} up
           </li>
         </ul>
       </details>

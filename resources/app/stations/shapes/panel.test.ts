@@ -143,8 +143,8 @@ describe('the selected part', () => {
   it('says why it was seen so, and what it takes', async () => {
     await chosen()
     expect(text()).toContain('Cut from the body at a neck 14 mm wide.')
-    expect(table.wrapper.find('[data-fact=colourG]').text()).toBe('2.4 g')
-    expect(text()).toContain('14.1cm³')
+    expect(table.wrapper.find('[data-fact=colourG]').text()).toBe('2.40 g')
+    expect(text()).toContain('14 cm³')
   })
 
   it('keeps a size out of range in its field, with the range', async () => {

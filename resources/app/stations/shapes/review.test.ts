@@ -116,7 +116,7 @@ describe('the review, one suggestion after the other', () => {
     } as never
     table = await onTable(ReviewCard, {}, document)
     expect(table.wrapper.find('details').text()).toContain('1 specks left out')
-    expect(table.wrapper.find('details li').text()).toBe('red, 0.7 mm, at 3 right, 12 up')
+    expect(table.wrapper.find('details li').text()).toBe('red, 0.7 mm, at 3 mm right, 12 mm up')
   })
 })
 

@@ -40,7 +40,7 @@ describe('the shelf', () => {
 
   it('shows each figure with its weight, its time and how far it is', async () => {
     await opened()
-    for (const words of ['Bobbin', '21.2g', '2 h 05']) expect(text()).toContain(words)
+    for (const words of ['Bobbin', '21.2g', '2 h 5 min']) expect(text()).toContain(words)
     expect(text()).toContain('3 of 30 steps')
     expect(text()).toContain('not begun')
     expect(table.wrapper.find('img').attributes()).toMatchObject({

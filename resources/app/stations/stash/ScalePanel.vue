@@ -78,7 +78,7 @@ onBeforeUnmount(() => void device?.close())
           variant="flat"
           :disabled="!takes"
           @click="reading && emit('take', reading.grams)"
-          >Take {{ takes && reading ? units.massLine(reading.grams) : 'the weight' }}</v-btn
+          >Take {{ takes && reading ? units.g(reading.grams) : 'the weight' }}</v-btn
         >
       </template>
     </div>

@@ -4,7 +4,9 @@ import type { SheetRead } from '../../api/types/answers'
 import { api } from '../../api/client'
 import { base64 } from '../../shared/download'
 import { inWords } from '../../shared/useAsyncAction'
+import { useUnits } from '../../state/units'
 
+const units = useUnits()
 /** A table or palette read into the stash: first what would change, then the change. */
 const show = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ done: [] }>()
@@ -66,7 +68,8 @@ async function choose(event: Event): Promise<void> {
             <summary>New</summary>
             <ul class="bare">
               <li v-for="a in read.added.slice(0, 60)" :key="a.name">
-                <i class="swatch" :style="{ background: a.hex ?? '#efe6d2' }" /> {{ a.name }}, {{ a.gramsLeft }} g
+                <i class="swatch" :style="{ background: a.hex ?? '#efe6d2' }" /> {{ a.name }},
+                {{ units.g(a.gramsLeft) }}
               </li>
             </ul>
             <p v-if="read.added.length > 60" class="quiet">and {{ read.added.length - 60 }} more</p>

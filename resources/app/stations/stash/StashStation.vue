@@ -92,7 +92,7 @@ const give = (as: 'csv' | 'gpl') => tried(async () => download(await api.stashFi
   <div class="stash">
     <header class="row">
       <h1>The stash</h1>
-      <span v-if="wools" class="quiet">{{ wools.length }} wools, {{ units.massLine(totalG) }}</span>
+      <span v-if="wools" class="quiet">{{ wools.length }} wools, {{ units.g(totalG) }}</span>
       <v-spacer />
       <v-text-field v-model="sought" label="Find" class="find" clearable @click:clear="sought = ''" />
       <v-select

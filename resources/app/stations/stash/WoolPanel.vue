@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mdiCamera, mdiDeleteOutline } from '@mdi/js'
-import { ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { Wool } from '../../api/types/answers'
 import { Refusal, type WoolEntry } from '../../api/client'
 import { trade } from '../../state/trade'
@@ -19,13 +19,37 @@ const materials = [
   { title: 'scrap', value: 'scrap' },
   { title: 'stuffing', value: 'stuffing' },
 ]
-const numbers = [
-  ['gramsLeft', 'Grams left', 'g'],
-  ['micron', 'Fibre', 'micron'],
-  ['gPerM', 'A metre weighs', 'g'],
-  ['price', 'A pack costs', ''],
-  ['packG', 'A pack holds', 'g'],
-] as const
+const numbers = computed(
+  () =>
+    [
+      ['gramsLeft', units.isImperial.value ? 'Ounces left' : 'Grams left', units.massUnit.value],
+      ['micron', 'Fibre', 'micron'],
+      ['gPerM', units.isImperial.value ? 'A yard weighs' : 'A metre weighs', units.massUnit.value],
+      ['price', 'A pack costs', ''],
+      ['packG', 'A pack holds', units.massUnit.value],
+    ] as const,
+)
+/** Grams for one of what is typed: weights in the felter's unit, those of a length for a yard of it. */
+const METRES_PER_YARD = 0.9144
+const inUnit: Record<string, () => number> = {
+  gramsLeft: () => units.parseMass('1'),
+  packG: () => units.parseMass('1'),
+  gPerM: () => units.parseMass('1') / (units.isImperial.value ? METRES_PER_YARD : 1),
+}
+const shown = (member: string, value: unknown) =>
+  typeof value === 'number' && inUnit[member] && units.isImperial.value
+    ? String(Number((value / inUnit[member]()).toPrecision(4)))
+    : String(value ?? '')
+/** What is no number is sent as it was typed: the server says what is wrong with it. */
+function meant(member: string, text: string): string | number {
+  const number = Number(text.trim().replace(',', '.'))
+  const was = props.wool?.[member as keyof Wool]
+  // What was not touched is not rounded.
+  if (typeof was === 'number' && text === shown(member, was)) return was
+  return inUnit[member] && units.isImperial.value && text.trim() && Number.isFinite(number)
+    ? number * inUnit[member]()
+    : text
+}
 const members = [
   'name',
   'hex',
@@ -49,7 +73,7 @@ watch(
   (w, before) => {
     if (w && before && w.id === before.id && saving.value) return
     const usual: Partial<WoolEntry> = { hex: '#8a5fa0', preparation: 'carded batting', material: 'wool' }
-    typed.value = Object.fromEntries(members.map((m) => [m, String((w ?? usual)[m] ?? '')]))
+    typed.value = Object.fromEntries(members.map((m) => [m, shown(m, (w ?? usual)[m])]))
     faults.value = {}
     trouble.value = ''
   },
@@ -61,7 +85,9 @@ async function keep(): Promise<void> {
   faults.value = {}
   trouble.value = ''
   try {
-    await props.save(typed.value as Partial<WoolEntry>)
+    await props.save(
+      Object.fromEntries(Object.entries(typed.value).map(([m, text]) => [m, meant(m, text)])) as Partial<WoolEntry>,
+    )
   } catch (error) {
     if (error instanceof Refusal && error.errors.length)
       faults.value = Object.fromEntries(error.errors.map((e) => [e.pointer.slice(1), e.detail]))
@@ -93,7 +119,7 @@ const isHex = () => /^#[0-9a-f]{6}$/i.test(typed.value.hex ?? '')
     </div>
     <ScalePanel v-if="wool" :key="wool.id" @take="emit('weigh', $event)" />
     <p v-if="wool && wool.asideG > 0.005" class="quiet">
-      {{ units.massLine(wool.asideG) }} of it are set aside for figures, {{ units.massLine(wool.freeG) }} are free.
+      {{ units.g(wool.asideG) }} of it are set aside for figures, {{ units.g(wool.freeG) }} are free.
     </p>
     <form class="fields" @submit.prevent="keep">
       <v-text-field v-model="typed.name" label="Name" maxlength="120" :error-messages="faults.name" class="wide" />

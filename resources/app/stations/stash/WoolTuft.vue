@@ -21,7 +21,7 @@ const cloud =
     class="plain tuft"
     :class="{ chosen }"
     :aria-pressed="chosen"
-    :aria-label="`${wool.name}, ${units.massLine(wool.gramsLeft)} left`"
+    :aria-label="`${wool.name}, ${units.g(wool.gramsLeft)} left`"
   >
     <svg viewBox="0 0 100 100" :width="size" :height="size" aria-hidden="true">
       <g v-if="isRope" fill="none" stroke-linecap="round">
@@ -36,8 +36,8 @@ const cloud =
     /></i>
     <b>{{ wool.name }}</b>
     <small class="quiet"
-      >{{ units.massLine(wool.gramsLeft)
-      }}<template v-if="wool.asideG > 0.005">, {{ units.massLine(wool.asideG) }} set aside</template></small
+      >{{ units.g(wool.gramsLeft)
+      }}<template v-if="wool.asideG > 0.005">, {{ units.g(wool.asideG) }} set aside</template></small
     >
     <small class="quiet">{{ wool.preparation }}</small>
   </button>

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import { CARD_MM, measuredPxPerMm, pxPerMm } from '../../state/screen'
+import { useUnits } from '../../state/units'
 
+const units = useUnits()
 /** Makes millimetres on this screen true: once, with a bank card held against it. */
 const show = defineModel<boolean>({ required: true })
 const px = ref(pxPerMm())
@@ -20,7 +22,7 @@ function keep(): void {
       <v-card-text>
         <p>
           Hold a bank card, or any card of that size, against the screen and pull the slider until the outline is as
-          wide as the card. A ruler does as well: the outline is {{ CARD_MM.width }} mm wide.
+          wide as the card. A ruler does as well: the outline is {{ units.mm(CARD_MM.width) }} wide.
         </p>
         <svg class="card" :width="CARD_MM.width * px" :height="CARD_MM.height * px" aria-hidden="true">
           <rect x="1" y="1" :width="CARD_MM.width * px - 2" :height="CARD_MM.height * px - 2" :rx="3.2 * px" />

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { useSupply } from '../../state/figure/supply'
+import { useUnits } from '../../state/units'
 
+const units = useUnits()
 /** The figure is finished: what was really used, where the felter weighed it, else what was planned. */
 const show = defineModel<boolean>({ required: true })
 const supply = useSupply()
@@ -10,13 +12,13 @@ const needs = computed(() =>
   (supply.supply?.needs ?? []).flatMap((n) => (n.wool === null ? [] : [{ id: n.wool, name: n.name, g: n.g }])),
 )
 watch(show, (open) => {
-  if (open) typed.value = Object.fromEntries(needs.value.map((n) => [n.id, n.g.toFixed(2)]))
+  if (open) typed.value = Object.fromEntries(needs.value.map((n) => [n.id, units.typedMass(n.g)]))
 })
 const used = computed(() =>
-  Object.fromEntries(Object.entries(typed.value).map(([id, text]) => [id, Number(text.replace(',', '.'))])),
+  Object.fromEntries(Object.entries(typed.value).map(([id, text]) => [id, units.parseMass(text)])),
 )
 const wrong = (id: number) =>
-  Number.isFinite(used.value[id]) && (used.value[id] ?? -1) >= 0 ? undefined : 'Grams, 0 or more'
+  Number.isFinite(used.value[id]) && (used.value[id] ?? -1) >= 0 ? undefined : 'A weight, 0 or more'
 
 async function finish(): Promise<void> {
   await supply.finish(used.value)
@@ -34,7 +36,7 @@ async function finish(): Promise<void> {
           :key="n.id"
           v-model="typed[n.id]"
           :label="`${n.name}, used`"
-          suffix="g"
+          :suffix="units.massUnit.value"
           inputmode="decimal"
           :error-messages="wrong(n.id)"
         />

@@ -52,14 +52,12 @@ const hexOf = (colour: string) => supply.matchOf(colour)?.hex ?? figure.colourOf
         <td>
           <b>{{ part.name ?? part.key }}<span v-if="p.count > 1" class="unit">x 2</span></b>
           <small class="quiet"
-            >{{ units.length(part.shape.widthMm) }} x {{ units.length(part.shape.heightMm) }} x
-            {{ units.length(part.shape.depthMm) }} {{ units.lengthUnit.value }}, {{ drawing.firmness }}</small
+            >{{ units.box(part.shape.widthMm, part.shape.heightMm, part.shape.depthMm) }}, {{ drawing.firmness }}</small
           >
           <small v-if="p.seat.way === 'onto'" class="quiet"
-            >Lies on the {{ hostOf(part) }}: {{ advice?.sharedCm3.toFixed(1) }} cm³ within it are not made.</small
+            >Lies on the {{ hostOf(part) }}: {{ units.cm3(advice?.sharedCm3 ?? 0) }} within it are not made.</small
           ><small v-else-if="advice && advice.sharedCm3 >= 0.1" class="quiet"
-            >{{ advice.sharedCm3.toFixed(1) }} of {{ p.volumeCm3.toFixed(1) }} cm³ go into the
-            {{ hostOf(part) }}.</small
+            >{{ units.cm3(advice.sharedCm3) }} of {{ units.cm3(p.volumeCm3) }} go into the {{ hostOf(part) }}.</small
           >
         </td>
         <td>
@@ -82,9 +80,8 @@ const hexOf = (colour: string) => supply.matchOf(colour)?.hex ?? figure.colourOf
                   <button class="plain link" @click="figure.changePart(part.key, (x) => (x.core = w.material))">
                     {{ w.what }}
                   </button>
-                  {{ w.insideG ? `${units.massLine(w.insideG)} in, ` : '' }}{{ units.massLine(w.coverG) }} colour,
-                  weighs {{ units.massLine(w.finishedG)
-                  }}<template v-if="w.cost">, costs {{ w.cost.toFixed(2) }}</template>
+                  {{ w.insideG ? `${units.g(w.insideG)} in, ` : '' }}{{ units.g(w.coverG) }} colour, weighs
+                  {{ units.g(w.finishedG) }}<template v-if="w.cost">, costs {{ w.cost.toFixed(2) }}</template>
                 </li>
               </ul>
             </details>
@@ -95,9 +92,7 @@ const hexOf = (colour: string) => supply.matchOf(colour)?.hex ?? figure.colourOf
           }}<span class="unit">{{ units.mass(p.colourG).unit }}{{ p.count > 1 ? ' each' : '' }}</span>
           <small class="quiet"
             ><i class="swatch tiny" :style="{ background: hexOf(p.colour) }" /> {{ figure.colourName(p.colour)
-            }}<template v-if="p.coreG"
-              >, cover {{ units.length(drawing.coverMm) }} {{ units.lengthUnit.value }}</template
-            ></small
+            }}<template v-if="p.coreG">, cover {{ units.mm(drawing.coverMm) }}</template></small
           >
           <small v-if="advice?.coverMm" class="advice"
             >{{ advice.showsThrough ? 'It may show through' : 'Thinner would do' }}: differs from its inside by
@@ -106,7 +101,7 @@ const hexOf = (colour: string) => supply.matchOf(colour)?.hex ?? figure.colourOf
               class="plain link"
               @click.stop="figure.changePart(part.key, (x) => (x.coverMm = advice?.coverMm ?? undefined))"
             >
-              Make it {{ units.length(advice.coverMm) }} {{ units.lengthUnit.value }}
+              Make it {{ units.mm(advice.coverMm) }}
             </button></small
           >
         </td>

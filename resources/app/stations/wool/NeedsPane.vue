@@ -43,9 +43,9 @@ function choose(reserve: Reserve): void {
   <section class="sheet block" aria-label="Totals">
     <h2>In all</h2>
     <p class="total">
-      <b>{{ units.massLine(likely) }}</b>{{ ' ' }}
+      <b>{{ units.g(likely) }}</b>{{ ' ' }}
       <span class="quiet"
-        >likely; have {{ units.massLine(wanted) }} at hand<template v-if="supply.supply?.cost"
+        >likely; have {{ units.g(wanted) }} at hand<template v-if="supply.supply?.cost"
           >. It costs about {{ supply.supply.cost.toFixed(2) }}</template
         ></span
       >
@@ -84,18 +84,18 @@ function choose(reserve: Reserve): void {
       </template>
     </div>
     <p v-if="supply.wool?.state === 'aside'" class="settled small">
-      Set aside: {{ supply.wool.aside.map((a) => `${units.massLine(a.g)} ${a.name}`).join(', ') }}. Other figures do not
-      count on it; in the bin it is given back.
+      Set aside: {{ supply.wool.aside.map((a) => `${units.g(a.g)} ${a.name}`).join(', ') }}. Other figures do not count
+      on it; in the bin it is given back.
     </p>
     <ul
       v-if="supply.wool?.state === 'aside' && (short.length || supply.wool.elsewhere.length)"
       class="bare small"
       role="status"
     >
-      <li v-for="s in short" :key="s.name">{{ units.massLine(s.g) }} {{ s.name }} less than it should be: buy more.</li>
+      <li v-for="s in short" :key="s.name">{{ units.g(s.g) }} {{ s.name }} less than it should be: buy more.</li>
       <li v-for="e in supply.wool.elsewhere" :key="`${e.figure} ${e.wool}`">
-        {{ e.name }}, which is in work, needs {{ units.massLine(e.g) }} of {{ e.wool }}:
-        {{ units.massLine(e.freeG) }} are left for it.
+        {{ e.name }}, which is in work, needs {{ units.g(e.g) }} of {{ e.wool }}: {{ units.g(e.freeG) }} are left for
+        it.
       </li>
     </ul>
     <table v-if="supply.wool?.state === 'used'" class="used">
@@ -110,9 +110,9 @@ function choose(reserve: Reserve): void {
       <tbody>
         <tr v-for="u in supply.wool.used" :key="u.wool">
           <td>{{ u.name }}</td>
-          <td>{{ units.massLine(u.plannedG) }}</td>
-          <td>{{ units.massLine(u.usedG) }}</td>
-          <td>{{ u.sparedG >= 0 ? units.massLine(u.sparedG) : `${units.massLine(-u.sparedG)} more` }}</td>
+          <td>{{ units.g(u.plannedG) }}</td>
+          <td>{{ units.g(u.usedG) }}</td>
+          <td>{{ u.sparedG >= 0 ? units.g(u.sparedG) : `${units.g(-u.sparedG)} more` }}</td>
         </tr>
       </tbody>
     </table>

@@ -4,7 +4,9 @@ import type { Part } from '../../api/types/figure'
 import type { PartPlan } from '../../api/types/plan'
 import { path } from '../../drawing/geometry'
 import { useFigure } from '../../state/figure/figure'
+import { useUnits } from '../../state/units'
 
+const units = useUnits()
 /** Loose clump, felted part and inside, at true proportion to each other and to the other rows. */
 const props = withDefaults(defineProps<{ part: Part; plan: PartPlan; hex: string; largestMm: number; px?: number }>(), {
   px: 84,
@@ -24,7 +26,7 @@ const box = computed(() => props.px + 4)
     :height="box"
     :viewBox="`${-box / 2} ${-box / 2} ${box} ${box}`"
     role="img"
-    :aria-label="`Loose ${plan.looseMm.w.toFixed(0)} by ${plan.looseMm.h.toFixed(0)} mm, felted ${part.shape.widthMm} by ${part.shape.heightMm} mm`"
+    :aria-label="`Loose ${units.box(plan.looseMm.w, plan.looseMm.h)}, felted ${units.box(part.shape.widthMm, part.shape.heightMm)}`"
   >
     <path :d="front" :transform="`scale(${scale * loose})`" class="loose" />
     <path :d="front" :transform="`scale(${scale})`" :fill="hex" fill-rule="evenodd" class="felted" />

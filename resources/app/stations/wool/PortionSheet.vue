@@ -66,7 +66,7 @@ async function print(): Promise<void> {
       <i class="swatch" :style="{ background: hexOf(m.colour) }" />
       <span
         ><b
-          >{{ m.name }} <span class="unit">{{ units.massLine(m.g) }}</span></b
+          >{{ m.name }} <span class="unit">{{ units.g(m.g) }}</span></b
         ><small>{{ m.text }}</small></span
       >
     </li>
@@ -98,8 +98,8 @@ async function print(): Promise<void> {
         :px="clump.px"
       />
       <figcaption class="quiet">
-        {{ partName(portion?.part ?? '') }}: loose {{ units.length(clump.plan.looseMm.w) }} x
-        {{ units.length(clump.plan.looseMm.h) }} {{ units.lengthUnit.value }}, felted within.
+        {{ partName(portion?.part ?? '') }}: loose {{ units.box(clump.plan.looseMm.w, clump.plan.looseMm.h) }}, felted
+        within.
         {{
           measuredPxPerMm
             ? 'At true size on this screen.'
@@ -118,15 +118,14 @@ async function print(): Promise<void> {
         <i class="swatch tiny" :style="{ background: hexOf(w.colour) }" /><span
           ><b
             >{{ detailName(w.detail) }}<span v-if="w.count > 1" class="unit">x {{ w.count }}</span>
-            {{ units.massLine(w.mg / 1000) }}</b
+            {{ units.g(w.mg / 1000) }}</b
           ><small class="quiet">{{ w.text }}</small></span
         >
       </li>
     </ul>
     <p v-for="s in supply.supply.sets" :key="s.on + s.colour" class="small">
-      Together on {{ partName(s.on) }}: {{ units.massLine(s.mg / 1000) }}
-      {{ figure.colourName(s.colour).toLowerCase() }}, split {{ s.ratio.join(' : ') }} for
-      {{ s.details.map(detailName).join(', ').toLowerCase() }}.
+      Together on {{ partName(s.on) }}: {{ units.g(s.mg / 1000) }} {{ figure.colourName(s.colour).toLowerCase() }},
+      split {{ s.ratio.join(' : ') }} for {{ s.details.map(detailName).join(', ').toLowerCase() }}.
     </p>
   </template>
   <template v-if="supply.supply?.coverings.length">
@@ -137,9 +136,9 @@ async function print(): Promise<void> {
           >{{ partName(c.part) }}<span v-if="c.count > 1" class="unit">x {{ c.count }}</span></b
         >{{ ' ' }}
         <span class="unit"
-          >{{ units.massLine(c.g) }}{{ c.metres ? `, ${c.metres.toFixed(1)} m` : ''
-          }}{{ c.areaCm2 ? `, ${c.areaCm2.toFixed(0)} cm²` : ''
-          }}{{ c.filmG ? `, ${units.massLine(c.filmG)} film fibres` : '' }}</span
+          >{{ units.g(c.g) }}{{ c.metres ? `, ${units.mm(1000 * c.metres)}` : ''
+          }}{{ c.areaCm2 ? `, ${units.cm2(c.areaCm2)}` : ''
+          }}{{ c.filmG ? `, ${units.g(c.filmG)} film fibres` : '' }}</span
         ><small>{{ c.text }}</small>
       </li>
     </ul>

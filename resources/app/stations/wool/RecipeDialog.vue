@@ -72,7 +72,7 @@ async function keepSwatch(): Promise<void> {
 
 <template>
   <v-dialog v-model="show" :aria-label="`Mixes for ${figure.colourName(match.colour)}`" max-width="760" scrollable>
-    <v-card :title="`Mixes for ${figure.colourName(match.colour)}, ${units.massLine(grams)}`">
+    <v-card :title="`Mixes for ${figure.colourName(match.colour)}, ${units.g(grams)}`">
       <v-card-text>
         <div class="row">
           <span class="quiet">At most</span
@@ -108,8 +108,8 @@ async function keepSwatch(): Promise<void> {
             <ul class="bare parts">
               <li v-for="w in r.wools" :key="w.wool">
                 <i class="swatch tiny" :style="{ background: w.hex }" /> {{ w.percent }} % {{ w.name
-                }}<b>{{ units.massLine(w.g) }}</b
-                ><small v-if="w.g > w.freeG" class="different">only {{ units.massLine(w.freeG) }} free</small>
+                }}<b>{{ units.g(w.g) }}</b
+                ><small v-if="w.g > w.freeG" class="different">only {{ units.g(w.freeG) }} free</small>
               </li>
             </ul>
             <v-btn

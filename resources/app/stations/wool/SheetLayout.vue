@@ -2,7 +2,9 @@
 import { computed } from 'vue'
 import type { Placed, Supply } from '../../api/types/answers'
 import { useFigure } from '../../state/figure/figure'
+import { useUnits } from '../../state/units'
 
+const units = useUnits()
 /** How the cut pieces lie on the sheet, seen from above. */
 const props = defineProps<{ layout: NonNullable<Supply['layout']> }>()
 const figure = useFigure()
@@ -30,14 +32,14 @@ function path(p: Placed): string {
     <svg
       :viewBox="box"
       role="img"
-      :aria-label="`${layout.placed.length} pieces on a sheet ${layout.widthMm} mm wide, ${layout.lengthMm.toFixed(0)} mm long`"
+      :aria-label="`${layout.placed.length} pieces on a sheet ${units.mm(layout.widthMm)} wide, ${units.mm(layout.lengthMm)} long`"
     >
       <rect :width="layout.widthMm" :height="layout.lengthMm" class="felt" />
       <path v-for="(p, i) in layout.placed" :key="i" :d="path(p)" class="piece" />
     </svg>
     <figcaption class="quiet">
-      On a sheet {{ layout.widthMm }} mm wide they take {{ layout.lengthMm.toFixed(0) }} mm;
-      {{ (100 * layout.waste).toFixed(0) }} % between their boxes is left for other things.
+      On a sheet {{ units.mm(layout.widthMm) }} wide they take {{ units.mm(layout.lengthMm) }};
+      {{ units.share(layout.waste) }} between their boxes is left for other things.
     </figcaption>
   </figure>
 </template>

@@ -24,7 +24,7 @@ const moods: { title: string; value: ShopMood }[] = [
   { title: 'half sold out', value: 'sold-out' },
   { title: 'closed', value: 'closed' },
 ]
-const packs = (l: Shopping['lines'][number]) => l.packs.map((p) => `${p.count} x ${p.packG} g`).join(' and ')
+const packs = (l: Shopping['lines'][number]) => l.packs.map((p) => `${p.count} x ${units.g(p.packG)}`).join(' and ')
 
 async function tried(how: () => Promise<void>): Promise<void> {
   busy.value = true
@@ -74,7 +74,7 @@ watch([shop, () => supply.supply], ask)
         <span
           ><b>{{ l.name }}</b
           ><small class="quiet"
-            >for {{ l.for.join(', ') }}: {{ units.massLine(l.needG) }} lacking{{
+            >for {{ l.for.join(', ') }}: {{ units.g(l.needG) }} lacking{{
               l.difference > 2 ? `; differs by ${l.difference.toFixed(1)}` : ''
             }}</small
           ></span
@@ -87,7 +87,7 @@ watch([shop, () => supply.supply], ask)
       <li v-for="m in list.missing" :key="m.name">
         <i class="swatch none" /><span
           ><b>{{ m.name }}</b
-          ><small class="short">{{ units.massLine(m.needG) }} lacking. {{ m.why }}</small></span
+          ><small class="short">{{ units.g(m.needG) }} lacking. {{ m.why }}</small></span
         >
       </li>
       <li v-if="list.price" class="sum">

@@ -39,8 +39,7 @@ async function split(): Promise<void> {
     <v-text-field v-model="ratio" label="Shares" class="ratio" />
     <v-btn type="submit">Split</v-btn>
     <span role="status"
-      >{{ pieces.map((g) => units.massLine(g)).join(' + ')
-      }}<span v-if="trouble" class="wrong">{{ trouble }}</span></span
+      >{{ pieces.map((g) => units.g(g)).join(' + ') }}<span v-if="trouble" class="wrong">{{ trouble }}</span></span
     >
   </form>
 </template>

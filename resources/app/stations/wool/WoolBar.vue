@@ -13,9 +13,9 @@ const into = computed(() => props.need.colours.map((c) => figure.colourName(c).t
 const verdict = computed(() => {
   const n = props.need
   if (n.state === 'none') return { text: 'nothing like it in the stash', tone: 'short' }
-  if (n.state === 'enough') return { text: `enough, ${units.massLine(n.freeG)} free`, tone: 'enough' }
-  if (n.state === 'tight') return { text: `likely enough, ${units.massLine(n.lackG)} short of safe`, tone: 'tight' }
-  return { text: `short by ${units.massLine(n.lackG)}, ${units.massLine(n.freeG)} free`, tone: 'short' }
+  if (n.state === 'enough') return { text: `enough, ${units.g(n.freeG)} free`, tone: 'enough' }
+  if (n.state === 'tight') return { text: `likely enough, ${units.g(n.lackG)} short of safe`, tone: 'tight' }
+  return { text: `short by ${units.g(n.lackG)}, ${units.g(n.freeG)} free`, tone: 'short' }
 })
 </script>
 
@@ -37,7 +37,7 @@ const verdict = computed(() => {
       <line v-if="need.wool !== null" :x1="x(need.freeG)" :x2="x(need.freeG)" y1="0" y2="16" class="stash" />
     </svg>
     <span class="numbers"
-      ><b>{{ units.massLine(need.g) }}</b
+      ><b>{{ units.g(need.g) }}</b
       ><small class="quiet">{{ units.massRange(need.lowG, need.highG) }}</small></span
     >
   </li>

@@ -165,14 +165,14 @@ const button = (words: string | RegExp) =>
 describe('a bar of wool', () => {
   it.each<[Partial<Need>, string, string]>([
     [{}, 'enough, 14.0 g free', 'enough'],
-    [{ freeG: 7, lackG: 1.2, state: 'tight' }, 'likely enough, 1.2 g short of safe', 'tight'],
-    [{ freeG: 2, lackG: 6.2, state: 'short' }, 'short by 6.2 g, 2.0 g free', 'short'],
+    [{ freeG: 7, lackG: 1.2, state: 'tight' }, 'likely enough, 1.20 g short of safe', 'tight'],
+    [{ freeG: 2, lackG: 6.2, state: 'short' }, 'short by 6.2 g, 2.00 g free', 'short'],
     [{ wool: null, freeG: 0, lackG: 8.2, state: 'none' }, 'nothing like it in the stash', 'short'],
   ])('%o reads %s', async (more, words, tone) => {
     await at(WoolBar, supply(), { need: need(more), scaleG: 20 })
     expect(text()).toContain(words)
     expect(table.wrapper.find('small').classes()).toContain(tone)
-    expect(text()).toContain('4.4 to 8.2 g')
+    expect(text()).toContain('4.40 to 8.2 g')
     expect(table.wrapper.find('line.stash').exists()).toBe(more.wool !== null)
   })
 
@@ -193,8 +193,8 @@ describe('the ledger', () => {
     expect(rows[1]!.text()).toContain('Rather stuffing.')
     expect(rows[2]!.text()).toContain('solid')
     expect(rows[0]!.text()).not.toContain('cm³')
-    expect(rows[1]!.text()).toContain('0.3 of 1.0 cm³ go into the body.')
-    expect(rows[2]!.text().replace(/\s+/g, ' ')).toContain('Lies on the head: 0.4 cm³ within it are not made.')
+    expect(rows[1]!.text()).toContain('0.34 cm³ of 1.0 cm³ go into the body.')
+    expect(rows[2]!.text().replace(/\s+/g, ' ')).toContain('Lies on the head: 0.42 cm³ within it are not made.')
     await rows[1]!
       .findAll('button')
       .find((b) => b.text() === 'Take it')!
@@ -288,7 +288,7 @@ describe('the totals', () => {
     const cells = table.wrapper.findAll('.used tbody tr').map((r) => r.findAll('td').map((c) => c.text()))
     expect(cells).toEqual([
       ['Heather dusk', '6.0 g', '5.5 g', '0.50 g'],
-      ['Oat', '1.0 g', '1.3 g', '0.30 g more'],
+      ['Oat', '1.00 g', '1.30 g', '0.30 g more'],
     ])
     expect(button('Set the wool aside')).toBeUndefined()
   })
@@ -390,7 +390,7 @@ describe('mixes', () => {
     ])
     const words = document.body.textContent!
     expect(words).toContain('by your own swatch')
-    expect(words).toContain('only 2.0 g free')
+    expect(words).toContain('only 2.00 g free')
     ;[...document.querySelectorAll('button')].find((b) => b.textContent === 'Take this mix')!.click()
     await nextTick()
     expect(table.figure.document?.colours[0]?.mix).toEqual([
@@ -449,10 +449,10 @@ describe('portions', () => {
     )
     for (const words of [
       'Split in two equal pieces of 0.30 g.',
-      'Eyex 2 6 mg',
-      'Together on Head: 12 mg ink, split 1 : 1 for eye, eye.',
+      'Eyex 2 10 mg',
+      'Together on Head: 10 mg ink, split 1 : 1 for eye, eye.',
       '900 loops of 5 mm.',
-      '3.0 g, 7.5 m',
+      '3.00 g, 7.50 m',
     ])
       expect(text()).toContain(words)
     const sheet = vi.spyOn(api, 'portionsSheet').mockRejectedValue(new Refusal(500, 'The printer is out.'))
@@ -464,7 +464,7 @@ describe('portions', () => {
 
   it('show the clump of the chosen one, and say whether this screen was measured', async () => {
     await at(PortionSheet)
-    expect(table.wrapper.find('figure svg').attributes('aria-label')).toContain('Loose 54 by 54 mm')
+    expect(table.wrapper.find('figure svg').attributes('aria-label')).toContain('Loose 54 × 54 mm')
     expect(text()).toContain('About true size')
   })
 })
@@ -479,7 +479,7 @@ describe('a split by ratio', () => {
     await table.wrapper.find('form').trigger('submit')
     await flushPromises()
     expect(split).toHaveBeenCalledWith(7.5, [3, 2, 2.5])
-    expect(text()).toContain('3.0 g + 2.0 g + 2.5 g')
+    expect(text()).toContain('3.00 g + 2.00 g + 2.50 g')
     await ratio!.setValue('three')
     await table.wrapper.find('form').trigger('submit')
     await flushPromises()
@@ -515,8 +515,8 @@ describe('the shopping list', () => {
     await at(ShoppingPane)
     await flushPromises()
     for (const words of [
-      '1 x 10 g',
-      '1.9 g lacking; differs by 3.1',
+      '1 x 10.0 g',
+      '1.90 g lacking; differs by 3.1',
       '50 mg lacking. The shop has nothing like it',
       'with 4.90 for sending; all there in 3 days',
       '7.00',

@@ -143,7 +143,7 @@ async function read(): Promise<void> {
     const [mark] = (await api.placeMarks(figure.document, props.part.key, [place, place])).at
     if (drag.value)
       reading.value = mark
-        ? `${units.length(Math.abs(mark.acrossMm))} across, ${units.length(mark.downMm)} down`
+        ? `${units.mm(Math.abs(mark.acrossMm))} across, ${units.mm(mark.downMm)} down`
         : 'off the part'
   } catch {
     reading.value = ''

@@ -37,7 +37,7 @@ const said = computed(() =>
   waiting.value
     ? ''
     : answer.value
-      ? `${units.length(answer.value.pinMm)} ${units.lengthUnit.value} by calipers, ${units.length(answer.value.tapeMm)} by tape`
+      ? `${units.mm(answer.value.pinMm)} by calipers, ${units.mm(answer.value.tapeMm)} by tape`
       : trouble.value,
 )
 </script>

@@ -4,7 +4,9 @@ import { api } from '../../../api/client'
 import { useAnswer } from '../../../api/useAnswer'
 import { line, path } from '../../../drawing/geometry'
 import { useFigure } from '../../../state/figure/figure'
+import { useUnits } from '../../../state/units'
 
+const units = useUnits()
 /** A detail as the needle sees it, straight down on the wool, the stabs numbered in their order. */
 const props = defineProps<{ detail: string }>()
 const figure = useFigure()
@@ -30,7 +32,7 @@ const ticks = computed(() =>
     <svg
       :viewBox="`${-half} ${-half} ${2 * half} ${2 * half}`"
       role="img"
-      :aria-label="`Straight down on it, ${(2 * half).toFixed(0)} mm across, ${seen.stabs.length} stabs in order`"
+      :aria-label="`Straight down on it, ${units.mm(2 * half)} across, ${seen.stabs.length} stabs in order`"
     >
       <clipPath id="needle-round"><circle :r="half" /></clipPath>
       <g clip-path="url(#needle-round)">
@@ -62,7 +64,7 @@ const ticks = computed(() =>
       <circle :r="half - 0.05" class="rim" />
     </svg>
     <figcaption class="quiet">
-      As the needle sees it: lines 1 mm apart<template v-if="seen.slantDeg > 8"
+      As the needle sees it: lines {{ units.mm(1) }} apart<template v-if="seen.slantDeg > 8"
         >; tilt the head by {{ seen.slantDeg }}° to look straight down</template
       >.
     </figcaption>

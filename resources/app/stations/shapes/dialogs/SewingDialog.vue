@@ -48,7 +48,7 @@ const drawn = computed(() => {
   })
   return { placed, wide: x, tall: Math.max(10, ...pieces.map((p) => p.low - p.top)) + 2 * gap }
 })
-const length = (mm: number) => `${units.length(mm)} ${units.lengthUnit.value}`
+const length = units.mm
 const sheet = (as: 'pdf' | 'svg', paper: PaperSize) => api.patternSheet(figure.document!, wish.value, as, paper)
 </script>
 
@@ -81,7 +81,7 @@ const sheet = (as: 'pdf' | 'svg', paper: PaperSize) => api.patternSheet(figure.d
           <ul class="bare" aria-label="Pieces">
             <li v-for="p in pattern.pieces" :key="p.name">
               <b>{{ p.count * pattern.parts }} × {{ p.name }}</b
-              >, {{ p.of }}<span class="quiet">, {{ p.cutCm2.toFixed(1) }} cm² each</span>
+              >, {{ p.of }}<span class="quiet">, {{ units.cm2(p.cutCm2) }} each</span>
             </li>
           </ul>
           <ul class="bare" aria-label="Seams">
@@ -96,7 +96,7 @@ const sheet = (as: 'pdf' | 'svg', paper: PaperSize) => api.patternSheet(figure.d
             >
             <template v-if="pattern.stuffingG"
               ><dt>Stuffing</dt>
-              <dd>{{ units.massLine(pattern.stuffingG * pattern.parts) }}</dd></template
+              <dd>{{ units.g(pattern.stuffingG * pattern.parts) }}</dd></template
             >
           </dl>
         </div>

@@ -23,7 +23,7 @@ const acrossMm = ref(80)
 const tallMm = ref(0)
 const parts = computed(() =>
   figure.parts.map((p) => ({
-    title: `${p.name ?? p.key}, now ${units.length(p.shape.widthMm)} ${units.lengthUnit.value}`,
+    title: `${p.name ?? p.key}, now ${units.mm(p.shape.widthMm)}`,
     value: p.key,
   })),
 )
@@ -73,7 +73,7 @@ async function apply(): Promise<void> {
           <LengthField v-model="tallMm" label="Height inside (0: any)" :min="0" />
         </template>
         <p v-if="comes" role="status">
-          It will stand <b>{{ units.length(comes.heightMm) }} {{ units.lengthUnit.value }}</b> tall and take about
+          It will stand <b>{{ units.mm(comes.heightMm) }}</b> tall and take about
           <b>{{ comes.woolTimes.toFixed(2) }} times</b> the wool.
           <span class="quiet">Everything grows alike but the covers, which stay as thick as they are.</span>
         </p>

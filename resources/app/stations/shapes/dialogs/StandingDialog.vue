@@ -51,15 +51,15 @@ const state = computed(() => {
   if (!s.mustStand) return 'It is not meant to stand.'
   if (s.tipDeg < 0) return 'It falls at once: its weight lies outside its footprint.'
   const word = !s.stands ? 'It falls' : s.touchy ? 'It is touchy' : 'It stands firmly'
-  return `${word}: it tips at a lean of ${s.tipDeg.toFixed(0)} degrees to its weakest side.`
+  return `${word}: it tips at a lean of ${units.degrees(s.tipDeg)} to its weakest side.`
 })
 const place = (mm: number, [less, more]: [string, string]) =>
-  Math.abs(mm) < 0.5 ? '' : `, ${units.length(Math.abs(mm))} ${units.lengthUnit.value} ${mm < 0 ? less : more}`
+  Math.abs(mm) < 0.5 ? '' : `, ${units.mm(Math.abs(mm))} ${mm < 0 ? less : more}`
 const hangs = computed(() => {
   const [x, y, z] = sheet.value?.hang.atMm ?? [0, 0, 0]
-  const at = `${units.length(y)} ${units.lengthUnit.value} up${place(x, ['to the left', 'to the right'])}${place(z, ['behind the middle', 'before the middle'])}`
+  const at = `${units.mm(y)} up${place(x, ['to the left', 'to the right'])}${place(z, ['behind the middle', 'before the middle'])}`
   const askew = sheet.value?.hang.askewDeg ?? 0
-  return `Hung up, it hangs straight from ${at}; by its topmost place ${askew < 1 ? 'hardly askew' : `${askew.toFixed(0)} degrees askew`}.`
+  return `Hung up, it hangs straight from ${at}; by its topmost place ${askew < 1 ? 'hardly askew' : `${units.degrees(askew)} askew`}.`
 })
 </script>
 
@@ -92,7 +92,7 @@ const hangs = computed(() => {
               <p>To stand firmly, one of these is enough:</p>
               <ul class="cures">
                 <li v-for="c in sheet.cures" :key="c.kind">
-                  {{ c.text }} <span class="quiet">tips at {{ c.tipDeg.toFixed(0) }} degrees then</span>
+                  {{ c.text }} <span class="quiet">tips at {{ units.degrees(c.tipDeg) }} then</span>
                   <v-btn size="small" variant="tonal" :aria-label="`Try it: ${c.text}`" @click="cure(c.kind)"
                     >Try it</v-btn
                   >
@@ -101,8 +101,8 @@ const hangs = computed(() => {
             </template>
             <p v-else-if="sheet.noCure">{{ sheet.noCure }}</p>
             <p v-if="sheet.tipDeg > 0">
-              It stands a push sideways of {{ (100 * sheet.shakeG).toFixed(0) }} % of its weight, and may stick out
-              {{ units.length(sheet.shelfMm) }} {{ units.lengthUnit.value }} over a shelf's edge.
+              It stands a push sideways of {{ units.share(sheet.shakeG) }} of its weight, and may stick out
+              {{ units.mm(sheet.shelfMm) }} over a shelf's edge.
             </p>
             <p>{{ hangs }}</p>
           </div>

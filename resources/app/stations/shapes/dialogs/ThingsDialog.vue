@@ -12,7 +12,7 @@ const show = defineModel<boolean>({ required: true })
 const figure = useFigure()
 const units = useUnits()
 const said = ref('')
-const length = (mm: number) => `${units.length(mm)} ${units.lengthUnit.value}`
+const length = units.mm
 const nameOf = (key: string) => figure.parts.find((p) => p.key === key)?.name ?? key
 
 const { answer: found } = useAnswer([show, () => figure.document], () =>

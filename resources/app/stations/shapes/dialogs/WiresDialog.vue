@@ -18,7 +18,7 @@ const bending = ref(false)
 const lengths = computed(() =>
   stock.value
     .split(/[,;\s]+/)
-    .map(Number)
+    .map(units.parseLength)
     .filter((mm) => mm > 0),
 )
 const { answer: sheet, trouble } = useAnswer([show, all, lengths, () => figure.document], () =>
@@ -38,7 +38,7 @@ const changeWire = (key: string, how: (wire: Wire) => void) =>
   figure.change((d) => d.wires?.filter((w) => w.key === key).forEach(how))
 const own = (key: string) => figure.document?.wires?.find((w) => w.key === key)
 const partName = (key: string) => figure.parts.find((p) => p.key === key)?.name ?? key
-const mm = (length: number) => `${units.length(length)} ${units.lengthUnit.value}`
+const mm = units.mm
 const draw = () => figure.edit((now) => api.drawWire(now))
 /** One more point in the middle of the longest stretch. */
 const bend = (key: string) => figure.editAndTell((now) => api.edit(now, 'wire-point', { key }))
@@ -64,9 +64,9 @@ const waste = computed(() => sheet.value?.cuts.reduce((sum, c) => sum + c.wasteM
         <v-text-field
           v-model="stock"
           label="Lengths at hand"
-          suffix="mm"
-          placeholder="300, 300, 180"
-          hint="Empty: as many of 300 mm as it takes"
+          :suffix="units.lengthUnit.value"
+          :placeholder="[300, 300, 180].map(units.typed).join(', ')"
+          :hint="`Empty: as many of ${units.mm(300)} as it takes`"
           persistent-hint
         />
         <v-alert v-if="trouble" type="warning" variant="tonal" role="alert">{{ trouble }}</v-alert>
@@ -87,18 +87,16 @@ const waste = computed(() => sheet.value?.cuts.reduce((sum, c) => sum + c.wasteM
                 label="Wire"
                 @update:model-value="changeWire(w.key, (x) => (x.material = $event))"
               />
-              <v-text-field
-                :model-value="w.gaugeMm"
-                type="number"
-                min="0.1"
-                max="10"
-                step="0.1"
-                label="Thickness"
-                suffix="mm"
-                :hint="`AWG ${w.awg}`"
-                persistent-hint
-                @change="changeWire(w.key, (x) => (x.gaugeMm = Number(($event.target as HTMLInputElement).value)))"
-              />
+              <div>
+                <LengthField
+                  :model-value="w.gaugeMm"
+                  label="Thickness"
+                  :min="0.1"
+                  :max="10"
+                  @update:model-value="changeWire(w.key, (x) => (x.gaugeMm = $event))"
+                />
+                <small class="quiet">AWG {{ w.awg }}</small>
+              </div>
               <v-checkbox
                 :model-value="w.doubled"
                 label="Doubled"

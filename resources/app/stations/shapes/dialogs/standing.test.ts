@@ -52,10 +52,10 @@ it('draws how far it leans to each side, the front below, from nothing to the ri
 
 it('says how firmly it stands, each cure with what it brings, and where it hangs straight', async () => {
   await opened(Promise.resolve(sheet()))
-  expect(text()).toContain('It is touchy: it tips at a lean of 6 degrees to its weakest side.')
-  expect(text()).toContain('flatten the base by 4 mm tips at 11 degrees then')
-  expect(text()).toContain('a push sideways of 11 % of its weight, and may stick out 1.1 mm')
-  expect(text()).toContain('straight from 110 mm up, 3.0 mm behind the middle; by its topmost place 4 degrees askew')
+  expect(text()).toContain('It is touchy: it tips at a lean of 6° to its weakest side.')
+  expect(text()).toContain('flatten the base by 4 mm tips at 11° then')
+  expect(text()).toContain('a push sideways of 11% of its weight, and may stick out 1.1 mm')
+  expect(text()).toContain('straight from 110 mm up, 3 mm behind the middle; by its topmost place 4° askew')
 })
 
 it('tells of one that falls at once, that none of the cures is enough, and what was refused', async () => {

@@ -84,12 +84,9 @@ const addEyes = () =>
 /** Width and height. */
 function size(points: [number, number][]): string {
   const across = (axis: 0 | 1) => Math.max(...points.map((p) => p[axis])) - Math.min(...points.map((p) => p[axis]))
-  return `${units.length(across(0))} × ${units.length(across(1))} ${units.lengthUnit.value}`
+  return `${units.box(across(0), across(1))}`
 }
-const long = (mm: number) =>
-  mm >= 1000 && units.lengthUnit.value === 'mm'
-    ? `${(mm / 1000).toFixed(2)} m`
-    : `${units.length(mm)} ${units.lengthUnit.value}`
+const long = units.mm
 const templates = (as: 'pdf' | 'svg', paper: PaperSize) =>
   api.flatTemplates(figure.document!, sheet, mirrored.value, as, paper)
 </script>
@@ -185,7 +182,7 @@ const templates = (as: 'pdf' | 'svg', paper: PaperSize) =>
               <i :style="{ background: figure.colourOf(l.colour) }" /><span
                 ><b>{{ i + 1 }}. {{ l.name }}</b
                 ><span class="quiet"
-                  >{{ units.length(l.laidMm[0]!) }} × {{ units.length(l.laidMm[1]!) }} {{ units.lengthUnit.value
+                  >{{ units.box(l.laidMm[0]!, l.laidMm[1]!)
                   }}<template v-if="l.stitches">, {{ l.stitches }} stitches</template></span
                 ></span
               >
@@ -220,14 +217,13 @@ const templates = (as: 'pdf' | 'svg', paper: PaperSize) =>
           <template v-if="flat.ribbon.totalMm"
             ><dt>Ribbon</dt>
             <dd>
-              {{ long(flat.ribbon.totalMm)
-              }}<span class="unit">{{ units.length(flat.ribbon.holeMm) }} {{ units.lengthUnit.value }} holes</span>
+              {{ long(flat.ribbon.totalMm) }}<span class="unit">{{ units.mm(flat.ribbon.holeMm) }} holes</span>
             </dd></template
           >
           <template v-for="c in flat.cords" :key="c.detail"
             ><dt>{{ c.name }}</dt>
             <dd>
-              {{ long(c.lengthMm) }}<span class="unit">{{ units.massLine(c.mg / 1000) }}</span>
+              {{ long(c.lengthMm) }}<span class="unit">{{ units.g(c.mg / 1000) }}</span>
             </dd></template
           >
         </dl>

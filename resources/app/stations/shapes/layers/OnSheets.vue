@@ -53,7 +53,7 @@ const sheets = computed(() =>
       <b>{{ s.name }}</b>
       <span class="quiet"
         >{{ s.placed.length }} {{ s.placed.length === 1 ? 'piece' : 'pieces' }};
-        {{ units.length(Math.max(0, flat.sheet.heightMm - s.lengthMm)) }} {{ units.lengthUnit.value }} stay whole</span
+        {{ units.mm(Math.max(0, flat.sheet.heightMm - s.lengthMm)) }} stay whole</span
       >
     </li>
   </ul>
