@@ -57,7 +57,7 @@ test(
       )
       .toBe(true)
 
-    for (const tab of ['Marks', 'How to lay', 'Pieces', 'From afar']) {
+    for (const tab of ['Marks', 'How to lay', 'Add to the face', 'From afar']) {
       await page.getByRole('tab', { name: tab }).click()
       await expectNoSeriousFault(page, tab)
     }
@@ -70,7 +70,7 @@ test('a face is placed, varied, mirrored, flipped, mended and printed', { tag: '
   const panel = page.getByRole('region', { name: 'The selected detail' })
 
   // Placed: brows from the pieces; varied: their tilt, one step of undo for one pull.
-  await page.getByRole('tab', { name: 'Pieces' }).click()
+  await page.getByRole('tab', { name: 'Add to the face' }).click()
   await page.getByRole('button', { name: 'Brows' }).click()
   await expect(page.locator('[data-detail=brows-brow]')).toHaveCount(2)
   const brow = page.locator('[data-detail=brows-brow] .ring path, [data-detail=brows-brow] path').first()
@@ -135,7 +135,7 @@ test('a face is placed, varied, mirrored, flipped, mended and printed', { tag: '
   await panel
     .getByRole('note')
     .filter({ hasText: '20 is crisp' })
-    .getByRole('button', { name: 'It is meant so' })
+    .getByRole('button', { name: 'Keep it like this' })
     .click()
   await expect(panel).toContainText('Meant so: close to its ground in colour.')
   await expect(panel.getByRole('note').filter({ hasText: '20 is crisp' })).toHaveCount(0)

@@ -91,7 +91,7 @@ test('a drawing dropped becomes a figure, and everything follows and stays', asy
   await expect(page.locator('[data-detail]').first()).toBeVisible()
   await expect(rows.first()).toBeVisible()
   const count = await rows.count()
-  await page.getByRole('tab', { name: 'Pieces' }).click()
+  await page.getByRole('tab', { name: 'Add to the face' }).click()
   await page.getByRole('button', { name: 'Bead eyes' }).click()
   await expect(page.locator('[data-detail=bead-eyes-bead]').first()).toBeVisible()
   await page.getByRole('tab', { name: 'Marks' }).click()

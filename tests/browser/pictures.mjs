@@ -61,8 +61,8 @@ const views = {
   stash: async () => {
     await page.goto(`${base}/stash`)
     await page.getByRole('button', { name: /^Heather dusk/ }).click()
-    await page.getByRole('button', { name: 'Switch the stand-in on' }).click()
-    await page.getByLabel("On the stand-in's pan").fill('13.4')
+    await page.getByRole('button', { name: 'Use a practice scale' }).click()
+    await page.getByLabel("On the practice scale").fill('13.4')
     await page.waitForTimeout(3000)
     await page.getByText('at rest').waitFor()
   },
@@ -97,7 +97,7 @@ const views = {
   check: async () => {
     await page.setViewportSize({ width: 1280, height: 800 })
     await page.goto(`${base}/figures/${id('Sorrel')}/check`)
-    await page.getByRole('button', { name: 'Bench camera' }).click()
+    await page.getByRole('button', { name: 'Take a sample photo' }).click()
     await page.locator('.pin').first().waitFor()
   },
   hand: async () => {

@@ -55,7 +55,7 @@ test(
   { tag: '@byTurns' },
   async ({ page }) => {
     await page.goto('/stash')
-    await page.getByRole('button', { name: 'A wool' }).click()
+    await page.getByRole('button', { name: 'Add a wool' }).click()
     const fresh = page.getByRole('region', { name: 'A new wool' })
     await fresh.getByRole('button', { name: 'Put it in the drawer' }).click()
     await expect(fresh).toContainText('needs a name')
@@ -70,11 +70,11 @@ test(
     const panel = page.getByRole('region', { name: 'Test fog' })
     await expect(panel).toBeVisible()
 
-    await panel.getByRole('button', { name: 'Switch the stand-in on' }).click()
-    await panel.getByLabel("On the stand-in's pan").fill('500')
+    await panel.getByRole('button', { name: 'Use a practice scale' }).click()
+    await panel.getByLabel("On the practice scale").fill('500')
     await expect(panel).toContainText('too heavy for it')
     await expect(panel.getByRole('button', { name: /^Take the weight/ })).toBeDisabled()
-    await panel.getByLabel("On the stand-in's pan").fill('8.4')
+    await panel.getByLabel("On the practice scale").fill('8.4')
     await expect(panel).toContainText('at rest')
     await panel.getByRole('button', { name: /^Take 8\.4/ }).click()
     await expect.poll(async () => Math.abs((await wool(page, 'Test fog')).gramsLeft - 8.4)).toBeLessThan(0.06)
@@ -92,7 +92,7 @@ test(
 
 test('a colour is taken from a photo, the light taken out by the card beside it', async ({ page }) => {
   await page.goto('/stash')
-  await page.getByRole('button', { name: 'A wool' }).click()
+  await page.getByRole('button', { name: 'Add a wool' }).click()
   await page.getByRole('button', { name: 'Take the colour from a photo' }).click()
   const dialog = page.getByRole('dialog', { name: 'Colour from a photo' })
   // Half wool, half grey card, under a warm lamp.
@@ -187,7 +187,7 @@ test(
     await finish.getByLabel('Amber, used').fill('4,1')
     await finish.getByRole('button', { name: 'Take it out of the stash' }).click()
     await expect(totals).toContainText('its wool is taken out')
-    await expect(totals.getByRole('row', { name: /Amber/ })).toContainText('4.1 g')
+    await expect(totals.getByRole('row', { name: /Amber/ })).toContainText('4.10 g')
     expect((await wool(page, 'Amber')).gramsLeft).toBeCloseTo(before.gramsLeft - 4.1, 4)
     await page.reload()
     await expect(totals).toContainText('its wool is taken out')
@@ -210,7 +210,7 @@ test(
       await page.getByRole('button', { name: button }).click()
       expect(readFileSync(await (await file).path(), 'latin1').slice(0, 40)).toContain(begins)
     }
-    await choose(page, list(page, 'The stand-in shop is'), 'closed')
+    await choose(page, list(page, 'The sample shop is'), 'closed')
     await expect(page.getByRole('alert')).toContainText('does not answer')
     await expect(page.locator('.list')).toContainText('lacking')
     await choose(page, list(page, 'If it runs out'), /Never again/)

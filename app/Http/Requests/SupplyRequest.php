@@ -30,7 +30,7 @@ final readonly class SupplyRequest
     {
         return new SimulatedShop(
             Mood::tryFrom($this->body->text('shop', 'open')) ??
-                throw new HttpException(422, 'The stand-in for a shop is open, slow, sold-out or closed.'),
+                throw new HttpException(422, 'The sample shop is open, slow, sold-out or closed.'),
         );
     }
 }

@@ -168,7 +168,7 @@ final readonly class PhotoCheck
 
         return match (true) {
             $this->why !== null => ['is' => 'cannot-tell', 'text' => 'This photo cannot tell: '.$this->why],
-            $count === 0 => ['is' => 'as-planned', 'text' => 'As planned, as far as this photo tells.'],
+            $count === 0 => ['is' => 'as-planned', 'text' => 'No visible difference from the plan.'],
             default => [
                 'is' => 'look',
                 'text' => sprintf('%s to look at.', $count === 1 ? 'One thing' : (self::NUMBERS[$count] ?? $count).' things'),

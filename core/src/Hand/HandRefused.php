@@ -39,7 +39,7 @@ final class HandRefused extends DomainException implements Refusal
     public static function denserThanFibre(float $gPerCm3): self
     {
         return new self(sprintf(
-            '%s is denser than wool itself (%s): look whether a digit slipped in the size or the weight.',
+            '%s is denser than wool itself (%s): is there a typo in the size or the weight?',
             Amount::gPerCm3($gPerCm3),
             Amount::gPerCm3(\Impa\Material\Densities::FIBRE_G_PER_CM3),
         ));

@@ -217,7 +217,7 @@ final class HandSheet
             Quantity::Pace => "At {$group}, you are",
         };
 
-        return sprintf('%s %s; four of five lie within %s of that. %d records.', $verb, $said, Amount::share($wide / 100), $records);
+        return sprintf('%s %s; 8 out of 10 lie within %s of that. %d records.', $verb, $said, Amount::share($wide / 100), $records);
     }
 
     private static function normal(float $y, float $mean, float $sigma): float

@@ -40,7 +40,7 @@ final class RenderRefused extends DomainException implements Refusal
 
     public static function photoSizeOutOfRange(int $px): self
     {
-        return new self(sprintf('A photo by the stand-in has 200 to 2400 pixels along its longer side; %d is out of range.', $px));
+        return new self(sprintf('A sample photo has 200 to 2400 pixels along its longer side; %d is out of range.', $px));
     }
 
     public static function sizeOutOfRange(int $px): self

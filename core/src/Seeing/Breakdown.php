@@ -256,7 +256,7 @@ final readonly class Breakdown
         }
         if ($regions->dropped !== []) {
             $dropped = count($regions->dropped);
-            $notices[] = $dropped === 1 ? 'One speck was given to its surroundings.' : $dropped.' specks were given to their surroundings.';
+            $notices[] = $dropped === 1 ? 'One tiny dot was ignored.' : $dropped.' tiny dots were ignored.';
         }
 
         return $notices;

@@ -17,7 +17,7 @@ final class SetRefused extends DomainException implements Refusal
 
     public static function ofNone(): self
     {
-        return new self('A set of none: lay at least one figure into it.');
+        return new self('The set is empty: add a figure.');
     }
 
     public static function tooMany(int $most): self

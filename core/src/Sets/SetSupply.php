@@ -121,7 +121,7 @@ final readonly class SetSupply
             static fn (array $s): string => Amount::g($s['g']).' '.mb_strtolower($s['name']),
             $enough['short'],
         );
-        $more = count($short) > 3 ? sprintf(' and %d wools more', count($short) - 3) : '';
+        $more = count($short) > 3 ? sprintf(' and %d more', count($short) - 3) : '';
 
         return sprintf(
             'The stash is enough for %d of %d; short of %s%s.',

@@ -450,7 +450,7 @@ describe('a photo in any light', function () {
     it('is as planned where nothing is told', function () {
         expect(checkedIn('sorrel', 'even', 4, true)['verdict'])->toBe([
             'is' => 'as-planned',
-            'text' => 'As planned, as far as this photo tells.',
+            'text' => 'No visible difference from the plan.',
         ]);
     })->group('dear');
 

@@ -341,7 +341,7 @@ it('says what was learned in a sentence, draws both curves, and how the spread s
     $sheet = HandSheet::station(Hand::of([...array_map(static fn (int $i): Observation => piece(log(1.2)), range(1, 6))]));
     [$density, $waste, $pace] = $sheet['quantities'];
     expect($density['text'])
-        ->toMatch('/^Felted springy, your pieces come out 1\d% denser; four of five lie within 1\d% of that. 6 records.$/')
+        ->toMatch('/^Felted springy, your pieces come out 1\d% denser; 8 out of 10 lie within 1\d% of that. 6 records.$/')
         ->and($waste['text'])->toStartWith('Nothing is known of what you lose yet')
         ->and($pace['text'])->toStartWith('Nothing is known of your speed yet')
         ->and($density['shrank'])->toHaveCount(7)

@@ -26,7 +26,7 @@ const WAYS = [
       </figcaption>
     </figure>
     <label class="shades"
-      >Near shades are
+      >Merge similar colours: a little
       <input
         v-model.number="shades"
         type="range"
@@ -34,15 +34,10 @@ const WAYS = [
         max="1"
         step="0.1"
         :disabled="disabled"
-        aria-label="How strongly near shades are made one colour"
+        aria-label="Merge similar colours: a little to a lot"
       />
-      <span class="quiet">{{
-        shades < 0.15
-          ? 'kept apart'
-          : shades > 0.6
-            ? 'made one: for shaded drawings'
-            : 'made one where hardly told apart'
-      }}</span>
+      a lot
+      <span v-if="shades > 0.6" class="quiet">for shaded drawings</span>
     </label>
     <v-select v-model="flat" :items="WAYS" label="Made" :disabled="disabled" hide-details />
     <v-checkbox

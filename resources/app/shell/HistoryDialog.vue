@@ -123,7 +123,7 @@ const off = () =>
               >
             </div>
             <v-btn type="submit" color="primary" variant="flat" :disabled="busy || !branch.name.trim()"
-              >Branch off</v-btn
+              >Make a copy from here</v-btn
             >
           </form>
         </div>

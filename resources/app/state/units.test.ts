@@ -32,5 +32,7 @@ describe('units at the edge of the screen', () => {
     expect(massRange(0.012, 0.16, 'metric')).toBe('10 mg to 0.16 g')
     expect(massRange(7.4, 14, 'metric')).toBe('7.4 to 14.0 g')
     expect(massRange(0.001, 0.002, 'metric')).toBe('a pinch')
+    expect(massRange(7.4, 14, 'imperial')).toBe('0.26 to 0.49 oz')
+    expect(massRange(1.4, 1.65, 'imperial')).toBe('1.40 to 1.65 g')
   })
 })

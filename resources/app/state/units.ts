@@ -106,6 +106,8 @@ export function apart(text: string): { value: string; unit: string } {
 
 /** Two weights with one unit behind them, where it is one: "0.05 to 0.10 g". */
 export function massRange(lowG: number, highG: number, system: System): string {
+  // Too light for a kitchen scale: in grams, which the weight that it belongs to is told in as well.
+  if (system === 'imperial' && highG < LEAST_OZ * G_PER_OUNCE) return massRange(lowG, highG, 'metric')
   const [low, high] = [written('mass', lowG, system), written('mass', highG, system)]
   if (low === high) return high
   const [a, b] = [apart(low), apart(high)]

@@ -66,7 +66,7 @@ describe('a set', function () {
         $refused = $this->postJson('/api/sets', ['name' => 'Bad', 'members' => $members])->assertStatus(422);
         expect($refused->json('detail'))->toContain($why)->and(FigureSet::query()->count())->toBe(0);
     })->with([
-        [[], 'A set of none'],
+        [[], 'The set is empty'],
         [[['figure' => 99999]], 'not on the shelf any more'],
         [[['count' => 0]], '1 to 1000'],
         [[['count' => 1001]], '1 to 1000'],

@@ -63,7 +63,7 @@ final class SessionController
             Hash::make(mb_substr($password, 0, 1000));
         }
         if ($felter?->password === null || ! Hash::check(mb_substr($password, 0, 1000), $felter->password)) {
-            throw new HttpException(422, 'Address and password do not fit. Capitals count in the password.');
+            throw new HttpException(422, 'Wrong email or password. Capitals count in the password.');
         }
         // One that fits makes good for itself, not for what was tried at other addresses from the same place.
         [$address, $place] = array_keys($keys);

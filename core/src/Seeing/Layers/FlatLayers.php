@@ -54,8 +54,8 @@ final readonly class FlatLayers
         $slivers = count(array_diff_key($regions->all, $isCut, $isSpot));
         if ($slivers > 0) {
             $notices[] = $slivers === 1
-                ? sprintf('A sliver narrower than %s was given to its neighbours.', Amount::mm(self::SLIVER_MM))
-                : sprintf('%d slivers narrower than %s were given to their neighbours.', $slivers, Amount::mm(self::SLIVER_MM));
+                ? sprintf('A sliver narrower than %s was ignored.', Amount::mm(self::SLIVER_MM))
+                : sprintf('%d slivers narrower than %s were ignored.', $slivers, Amount::mm(self::SLIVER_MM));
         }
         [$openings, $closed] = self::openings($regions, $mmPerPx);
         $map = self::given($regions, $isCut, $closed);

@@ -36,7 +36,7 @@ const when = (at: string) => new Date(at).toLocaleString([], { dateStyle: 'mediu
           figure along. Your drawing, your log and your hand stay with you.
         </p>
         <div v-if="links?.address" class="row">
-          <v-text-field :model-value="links.address" label="The link, told this once" readonly />
+          <v-text-field :model-value="links.address" label="The link: copy it now, it is not shown again" readonly />
           <v-btn :icon="mdiContentCopy" aria-label="Copy the link" @click="copy" />
           <span v-if="copied" class="small quiet" role="status">Copied</span>
         </div>

@@ -263,7 +263,7 @@ useHotkeys(
       <div class="acts">
         <v-btn color="primary" variant="flat" :disabled="!!busy" @click="file?.click()">Choose a photo</v-btn>
         <v-btn variant="tonal" :disabled="!!busy || looking" @click="look">This device's camera</v-btn>
-        <v-btn variant="tonal" :disabled="!!busy" @click="bench">Bench camera (a stand-in)</v-btn>
+        <v-btn variant="tonal" :disabled="!!busy" @click="bench">Take a sample photo</v-btn>
         <v-checkbox v-model="onSheet" label="on the marker sheet" density="compact" hide-details />
         <v-btn variant="text" @click="printing = true">Print the marker sheet</v-btn>
         <input ref="file" type="file" accept="image/*" hidden aria-label="Photo of the figure" @change="choose" />

@@ -40,7 +40,7 @@ const photo = (id: number, deviations: Photos['photos'][0]['check']['deviations'
     view: 'front',
     verdict: deviations.length
       ? { is: 'look', text: 'One thing to look at.' }
-      : { is: 'as-planned', text: 'As planned, as far as this photo tells.' },
+      : { is: 'as-planned', text: 'No visible difference from the plan.' },
     overlap: 0.9 + id / 100,
     mmPerPx: 0.1,
     tiltDeg: 1,
@@ -92,7 +92,7 @@ describe('photos', () => {
     expect(table.wrapper.find('.found .lit').text()).toContain('Head')
     // One after the other: the one before had none.
     await table.wrapper.find('.strip button').trigger('click')
-    expect(table.wrapper.find('.verdict').text()).toBe('As planned, as far as this photo tells.')
+    expect(table.wrapper.find('.verdict').text()).toBe('No visible difference from the plan.')
     expect(text()).toContain('scale by the figure itself')
   })
 
@@ -137,7 +137,7 @@ describe('photos', () => {
     const looked = late<{ photos: ReturnType<typeof photo>[] }>()
     vi.spyOn(api, 'benchCamera').mockReturnValue(taken.promise)
     vi.spyOn(api, 'checkPhoto').mockReturnValue(looked.promise)
-    await press('Bench camera')
+    await press('Take a sample photo')
     expect(text()).toContain('The bench camera takes a picture')
     taken.come({ id: 7, widthPx: 100, heightPx: 100 })
     await flushPromises()
@@ -151,14 +151,14 @@ describe('photos', () => {
     await opened([photo(1, [narrow])])
     vi.spyOn(api, 'benchCamera').mockResolvedValue({ id: 7, widthPx: 100, heightPx: 100 })
     const held = vi.spyOn(api, 'checkPhoto').mockRejectedValueOnce(new Refusal(422, 'The photo is too dark.'))
-    await press('Bench camera')
+    await press('Take a sample photo')
     expect(text()).toContain('The photo is too dark.')
     expect(text()).toContain('Head 3.0 mm too narrow.')
     held.mockResolvedValue({ photos: [photo(1, [narrow]), photo(2, [])] })
-    await press('Bench camera')
+    await press('Take a sample photo')
     expect(held.mock.lastCall?.slice(2)).toEqual([7, { view: 'front' }])
     expect(text()).not.toContain('too dark')
-    expect(text()).toContain('As planned, as far')
+    expect(text()).toContain('No visible difference')
     vi.spyOn(api, 'dropPhoto').mockResolvedValue({ photos: [] })
     await press('Take this photo out')
     expect(text()).toContain('No photo yet')

@@ -123,7 +123,7 @@ const set = (how: (d: Detail) => void) => detail.value && figure.changeDetail(de
             variant="text"
             class="mend"
             @click="set((d) => (d.meant = [...new Set([...(d.meant ?? []), a.code])]))"
-            >It is meant so</v-btn
+            >Keep it like this</v-btn
           >
         </div>
       </div>
@@ -191,7 +191,7 @@ const set = (how: (d: Detail) => void) => detail.value && figure.changeDetail(de
           label="A pair"
           @update:model-value="figure.pairDetail(detail.key, Boolean($event))"
         />
-        <v-btn v-if="detail.mirror" size="small" variant="text" @click="part">Part the pair</v-btn>
+        <v-btn v-if="detail.mirror" size="small" variant="text" @click="part">Edit the two sides separately</v-btn>
         <v-switch
           v-if="detail.pointsMm"
           :model-value="detail.smooth ?? false"

@@ -38,7 +38,7 @@ const point = ref<number | null>(null)
 const pages = [
   { key: 'marks', title: 'Marks' },
   { key: 'lay', title: 'How to lay' },
-  { key: 'pieces', title: 'Pieces' },
+  { key: 'pieces', title: 'Add to the face' },
   { key: 'afar', title: 'From afar' },
 ] as const
 const page = useInAddress<(typeof pages)[number]['key']>('tab', 'marks', (k) => pages.some((p) => p.key === k))

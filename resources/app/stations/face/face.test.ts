@@ -199,14 +199,14 @@ describe('what would make a detail crisp', () => {
     table = await onTable(DetailPanel, { advice }, faced(), board)
     table.figure.selection = { kind: 'detail', key: 'eye' }
     await nextTick()
-    await button('It is meant so').trigger('click')
-    await button('It is meant so').trigger('click')
+    await button('Keep it like this').trigger('click')
+    await button('Keep it like this').trigger('click')
     expect(table.figure.details[0]?.meant).toEqual(['low-contrast'])
     expect(text()).toContain('Meant so: close to its ground in colour.')
     await button('Advise again').trigger('click')
     expect(table.figure.details[0]?.meant).toBeUndefined()
     await table.wrapper.setProps({ advice: { eye: [{ ...advice.eye![0]!, isFault: true }] } })
-    expect(text()).not.toContain('It is meant so')
+    expect(text()).not.toContain('Keep it like this')
   })
 
   it('says why it could not be reckoned, and changes nothing', async () => {
@@ -286,7 +286,7 @@ describe('several details', () => {
     table = await onTable(DetailPanel, {}, faced(), board)
     table.figure.choose('eye', false, 'detail')
     await nextTick()
-    await button('Part the pair').trigger('click')
+    await button('Edit the two sides separately').trigger('click')
     expect(vi.mocked(api.edit).mock.calls[0]?.slice(1)).toEqual(['part-pair', { key: 'eye' }])
   })
 })

@@ -34,7 +34,8 @@ const says = (r: Hand['figures'][number]) =>
       </button>
     </div>
     <p class="quiet small">
-      The bar is what was foretold before a figure was begun, four times in five; the dot is what came out.
+      The bar is what was planned before the figure was begun: 8 times out of 10 it comes out within. The dot is what
+      came out.
     </p>
     <svg :viewBox="`0 0 ${LEFT + WIDE + 70} ${ROW * rows.length + 26}`" role="list">
       <line :x1="x(1)" :x2="x(1)" y1="0" :y2="ROW * rows.length" class="plan" />

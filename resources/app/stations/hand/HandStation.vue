@@ -76,7 +76,7 @@ async function over(): Promise<void> {
           <template v-if="one">
             <p>
               {{ amount(one, one.found) }}, where the house reckons {{ amount(one, one.expected) }}: {{ one.group }}.
-              <span v-if="one.doubtful" class="wrong">It lies far from all the others: has a digit slipped?</span>
+              <span v-if="one.doubtful" class="wrong">Far from all the others. Typo?</span>
             </p>
             <div class="row">
               <v-btn

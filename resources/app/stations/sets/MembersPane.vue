@@ -30,7 +30,7 @@ const keys = ref<string[]>([])
 const sizes = ref('')
 const trouble = ref('')
 const rules = [
-  { value: 'hue', title: 'round the circle of hues' },
+  { value: 'hue', title: 'spread over the rainbow' },
   { value: 'swap', title: 'colours change places' },
   { value: 'stash', title: 'what the stash has enough of' },
 ]

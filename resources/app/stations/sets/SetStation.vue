@@ -56,7 +56,7 @@ function put(members: SetMember[], name: string): void {
   set.value = { ...set.value!, name, members }
   if (!members.length) {
     plan.value = null
-    trouble.value = 'A set of none: lay at least one figure into it.'
+    trouble.value = 'The set is empty: add a figure.'
     return
   }
   const now = set.value

@@ -92,9 +92,7 @@ const states = { none: 'none like it', enough: 'enough', tight: 'enough if all g
     <section v-if="shopping && (shopping.lines.length || shopping.missing.length)" aria-label="To buy">
       <div class="row">
         <h2>To buy</h2>
-        <span class="quiet">from the stand-in for a shop</span><v-spacer /><PaperSelect /><v-btn
-          variant="tonal"
-          @click="print"
+        <span class="quiet">from the sample shop</span><v-spacer /><PaperSelect /><v-btn variant="tonal" @click="print"
           >Print the list</v-btn
         >
       </div>
@@ -109,8 +107,8 @@ const states = { none: 'none like it', enough: 'enough', tight: 'enough if all g
     </section>
     <p v-if="trouble" class="wrong" role="alert">{{ trouble }}</p>
     <p class="quiet small">
-      The bar holds the true weight four times in five; the line is what the stash has free. One hand felts them all, so
-      its error is the same in every figure, and does not average out.
+      The real weight is within the bar 8 times out of 10; the line is what the stash has free. One hand felts them all,
+      so what it does otherwise adds up.
     </p>
   </div>
 </template>

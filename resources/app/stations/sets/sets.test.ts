@@ -149,7 +149,7 @@ describe('a set', () => {
     await opened()
     await press('Take Voice 1 out of the set')
     await press('Take Voice 0 out of the set')
-    expect(text()).toContain('A set of none')
+    expect(text()).toContain('The set is empty')
     expect(vi.mocked(api.keepSet).mock.calls).toHaveLength(1)
     await press('Undo')
     expect(text()).toContain('1 figure')

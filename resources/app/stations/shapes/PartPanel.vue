@@ -68,6 +68,7 @@ async function takeSide(event: Event): Promise<void> {
 }
 /** What lies, hangs or is flat tips nowhere. */
 const mustStand = computed(() => figure.board?.plan.balance.mustStand ?? false)
+const balance = computed(() => figure.board?.plan.balance)
 const notes = computed(() => {
   const at = `/parts/${figure.parts.findIndex((p) => p.key === part.value?.key)}`
   return figure.board?.plan.notes.filter((n) => n.at === at) ?? []
@@ -112,16 +113,16 @@ const sizes = [
           :icon="mdiArrangeBringForward"
           variant="text"
           size="small"
-          aria-label="Before the next part"
-          title="Before the next part (Page up)"
+          aria-label="Bring forward"
+          title="Bring forward (Page up)"
           @click="figure.reorder(part.key, true)"
         />
         <v-btn
           :icon="mdiArrangeSendBackward"
           variant="text"
           size="small"
-          aria-label="Behind the next part"
-          title="Behind the next part (Page down)"
+          aria-label="Send back"
+          title="Send back (Page down)"
           @click="figure.reorder(part.key, false)"
         />
         <v-btn
@@ -348,12 +349,16 @@ const sizes = [
       <dl class="sums mt-2">
         <dt>Weight</dt>
         <dd>{{ units.g(figure.board?.plan.balance.massG ?? 0) }}</dd>
-        <dt v-if="mustStand">Tips at</dt>
-        <dd v-if="mustStand">
-          {{ figure.board?.plan.balance.tipDeg.toFixed(0) }}°<span class="unit">{{
-            figure.board?.plan.balance.stands ? (figure.board.plan.balance.touchy ? 'touchy' : 'stands') : 'falls'
-          }}</span>
-        </dd>
+        <template v-if="mustStand && balance">
+          <dt>Stands</dt>
+          <dd>
+            <template v-if="balance.tipDeg <= 0">Falls over</template>
+            <template v-else
+              >{{ balance.stands ? (balance.touchy ? 'just' : 'firmly') : 'falls over easily'
+              }}<span class="unit">tips at {{ units.degrees(balance.tipDeg) }}</span></template
+            >
+          </dd>
+        </template>
         <dt>Hands</dt>
         <dd>{{ units.minutes(figure.board?.plan.minutes.hands ?? 0) }}</dd>
       </dl>

@@ -115,20 +115,22 @@ onMounted(() => {
         <v-select
           :model-value="now.of.shape.kind"
           :items="trade.kinds"
-          label="Rather a"
+          label="Change shape to"
           class="kind"
           hide-details
           @update:model-value="figure.changePart(now.of.key, (p) => (p.shape.kind = $event))"
         />
         <v-btn variant="text" size="small" @click="emit('cut')">Cut in two</v-btn>
-        <v-btn variant="text" size="small" @click="figure.apply('to-detail', { key: now.of.key })">Only colour</v-btn>
+        <v-btn variant="text" size="small" @click="figure.apply('to-detail', { key: now.of.key })"
+          >Just a patch on the surface</v-btn
+        >
       </template>
       <v-btn v-else variant="text" size="small" @click="figure.apply('to-part', { key: now.of.key })"
         >A part of its own</v-btn
       >
       <v-spacer />
       <details v-if="leftOut.length" class="quiet">
-        <summary>{{ leftOut.length }} specks left out</summary>
+        <summary>{{ leftOut.length }} tiny {{ leftOut.length === 1 ? 'dot' : 'dots' }} left out</summary>
         <ul>
           <li v-for="(s, i) in leftOut.slice(0, 12)" :key="i">
             {{ s.colour }}, {{ units.mm(s.widthMm ?? 0) }}, at {{ units.mm(s.xMm ?? 0) }} right,

@@ -160,7 +160,7 @@ describe('the figure, when nothing is chosen', () => {
   it('is summed up, and takes depths from a side picture', async () => {
     table = await onTable(PartPanel, {}, plain(), board())
     expect(text()).toContain('31.2 g')
-    expect(text()).toContain('14°stands')
+    expect(text()).toContain('Standsfirmlytips at 14°')
     vi.spyOn(api, 'picture').mockResolvedValue({ id: 3, widthPx: 10, heightPx: 10 })
     const side = vi
       .spyOn(api, 'sideView')

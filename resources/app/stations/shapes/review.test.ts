@@ -94,7 +94,7 @@ describe('the review, one suggestion after the other', () => {
   it('asks PHP to make a part of a colour, and colour of a part', async () => {
     table = await onTable(ReviewCard)
     const edit = vi.spyOn(api, 'edit').mockResolvedValue({ document: plain(), kind: 'detail', key: 'eye' })
-    await button('Only colour').trigger('click')
+    await button('Just a patch on the surface').trigger('click')
     await flushPromises()
     expect(name()).toBe('Eye')
     await button('A part of its own').trigger('click')
@@ -115,7 +115,7 @@ describe('the review, one suggestion after the other', () => {
       leftOut: [{ colour: 'red', widthMm: 0.7, xMm: 3, yMm: 12 }],
     } as never
     table = await onTable(ReviewCard, {}, document)
-    expect(table.wrapper.find('details').text()).toContain('1 specks left out')
+    expect(table.wrapper.find('details').text()).toContain('1 tiny dot left out')
     expect(table.wrapper.find('details li').text()).toBe('red, 0.7 mm, at 3 mm right, 12 mm up')
   })
 })

@@ -65,7 +65,7 @@ onBeforeUnmount(() => void device?.close())
     </div>
     <div class="row">
       <template v-if="!isOn">
-        <v-btn size="small" @click="connect(new SimulatedScale())">Switch the stand-in on</v-btn>
+        <v-btn size="small" @click="connect(new SimulatedScale())">Use a practice scale</v-btn>
         <v-btn v-if="ports" size="small" variant="text" @click="connect(new SerialScale(ports))"
           >Scale on a cable</v-btn
         >
@@ -88,7 +88,7 @@ onBeforeUnmount(() => void device?.close())
       type="number"
       min="0"
       step="0.1"
-      label="On the stand-in's pan"
+      label="On the practice scale"
       suffix="g"
       @update:model-value="put(Number($event))"
     />

@@ -92,7 +92,9 @@ const give = (as: 'csv' | 'gpl') => tried(async () => download(await api.stashFi
   <div class="stash">
     <header class="row">
       <h1>The stash</h1>
-      <span v-if="wools" class="quiet">{{ wools.length }} wools, {{ units.g(totalG) }}</span>
+      <span v-if="wools" class="quiet"
+        >{{ wools.length }} {{ wools.length === 1 ? 'wool' : 'wools' }}, {{ units.g(totalG) }}</span
+      >
       <v-spacer />
       <v-text-field v-model="sought" label="Find" class="find" clearable @click:clear="sought = ''" />
       <v-select
@@ -108,7 +110,7 @@ const give = (as: 'csv' | 'gpl') => tried(async () => download(await api.stashFi
       <v-btn @click="reading = true">Take in a file</v-btn>
       <v-btn variant="text" @click="give('csv')">CSV</v-btn>
       <v-btn variant="text" @click="give('gpl')">Palette</v-btn>
-      <v-btn color="primary" variant="flat" :prepend-icon="mdiPlus" @click="chosen = 'new'">A wool</v-btn>
+      <v-btn color="primary" variant="flat" :prepend-icon="mdiPlus" @click="chosen = 'new'">Add a wool</v-btn>
     </header>
     <v-alert v-if="trouble" type="error" variant="tonal" role="alert">{{ trouble }}</v-alert>
     <div class="both" :class="{ open: chosen !== null }">

@@ -172,7 +172,7 @@ describe('the scale', () => {
     table = await onTable(ScalePanel)
     vi.useFakeTimers()
     expect(text()).toContain('off')
-    button('Switch the stand-in on').click()
+    button('Use a practice scale').click()
     await vi.advanceTimersByTimeAsync(10)
     await table.wrapper.find('input').setValue('12.5')
     await vi.advanceTimersByTimeAsync(260)

@@ -43,9 +43,8 @@ function choose(reserve: Reserve): void {
   <section class="sheet block" aria-label="Totals">
     <h2>In all</h2>
     <p class="total">
-      <b>{{ units.g(likely) }}</b>{{ ' ' }}
-      <span class="quiet"
-        >likely; have {{ units.g(wanted) }} at hand<template v-if="supply.supply?.cost"
+      <span class="quiet">You need about</span> <b>{{ units.g(likely) }}</b><span class="quiet"
+        >; get {{ units.g(wanted) }} ready<template v-if="supply.supply?.cost"
           >. It costs about {{ supply.supply.cost.toFixed(2) }}</template
         ></span
       >
@@ -63,7 +62,7 @@ function choose(reserve: Reserve): void {
       <template #item="{ props: item, item: r }"><v-list-item v-bind="item" :subtitle="r.why" /></template>
     </v-select>
     <p class="quiet small">
-      The bar holds the true weight four times in five. The notch is what to have at hand, the dashed line what your
+      The real weight is within the bar 8 times out of 10. The notch is how much to get ready, the dashed line what your
       stash has free.
     </p>
     <ByHand of="Weights" :records="figure.board?.plan.records?.weights" />

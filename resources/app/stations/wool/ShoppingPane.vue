@@ -54,7 +54,7 @@ watch([shop, () => supply.supply], ask)
 
 <template>
   <div class="row">
-    <v-select v-model="shop" :items="moods" label="The stand-in shop is" class="shop" />
+    <v-select v-model="shop" :items="moods" label="The sample shop is" class="shop" />
     <v-spacer />
     <PaperSelect />
     <v-btn :disabled="busy || !list" @click="keep('csv')">As CSV</v-btn>
@@ -101,7 +101,7 @@ watch([shop, () => supply.supply], ask)
       </li>
     </ul>
     <p class="quiet small">
-      Whole packs, the cheapest that are enough. The shop, its wools and prices are a stand-in that comes with Impa.
+      Whole packs, the cheapest that are enough. The shop, its wools and its prices are a sample that comes with Impa.
     </p>
   </template>
 </template>

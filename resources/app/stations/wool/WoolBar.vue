@@ -9,6 +9,11 @@ const props = defineProps<{ need: Need; scaleG: number }>()
 const figure = useFigure()
 const units = useUnits()
 const x = (g: number) => Math.min(100, (g / props.scaleG) * 100)
+/** Grams that are told behind ounces have a line of their own. */
+const weight = computed(() => {
+  const [oz = '', g = ''] = units.g(props.need.g).split(/ (?=\()/)
+  return { oz, g }
+})
 const into = computed(() => props.need.colours.map((c) => figure.colourName(c).toLowerCase()).join(', '))
 const verdict = computed(() => {
   const n = props.need
@@ -37,7 +42,8 @@ const verdict = computed(() => {
       <line v-if="need.wool !== null" :x1="x(need.freeG)" :x2="x(need.freeG)" y1="0" y2="16" class="stash" />
     </svg>
     <span class="numbers"
-      ><b>{{ units.g(need.g) }}</b
+      ><b>{{ weight.oz }}</b
+      ><small v-if="weight.g">{{ weight.g }}</small
       ><small class="quiet">{{ units.massRange(need.lowG, need.highG) }}</small></span
     >
   </li>

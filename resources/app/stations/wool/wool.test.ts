@@ -234,7 +234,7 @@ describe('the ledger', () => {
 describe('the totals', () => {
   it('add up, and are reckoned anew for another reserve', async () => {
     await at(NeedsPane)
-    expect(text()).toContain('6.0 g likely; have 8.2 g at hand. It costs about 1.55')
+    expect(text()).toContain('You need about 6.0 g; get 8.2 g ready. It costs about 1.55')
     useSupply().reserve = 'never'
     await useSupply().reckon()
     expect(vi.mocked(api.supply).mock.calls.at(-1)?.[2]).toBe('never')
@@ -266,7 +266,7 @@ describe('the totals', () => {
     await button('Set the wool aside').trigger('click')
     await flushPromises()
     expect(table.wrapper.find('.v-alert').text()).toContain('no wool number 9')
-    expect(text()).toContain('6.0 g likely')
+    expect(text()).toContain('You need about 6.0 g')
   })
 
   it('report planned, used and left over once the figure is finished', async () => {
