@@ -15,6 +15,8 @@ final class Kernel extends BaseKernel
     /** In which units and language: taken by every command alike, as Laravel takes --env (App\Console\Speaking). */
     protected function getArtisan()
     {
+        // In tests as well, where Laravel leaves it out.
+        $this->rerouteSymfonyCommandEvents();
         $artisan = parent::getArtisan();
         $options = $artisan->getDefinition();
         if (! $options->hasOption('units')) {

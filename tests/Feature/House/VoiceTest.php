@@ -2,31 +2,10 @@
 
 declare(strict_types=1);
 
+use Impa\Tests\Support\MetricWords;
 use Impa\Voice\Language;
 use Impa\Voice\Units;
 use Impa\Voice\Voice;
-
-/** What looks like a metric length, weight, area, volume or density in running text. */
-const METRIC = '~\d\s?(mm|cm|mg|g|kg|cm²|cm³|g/cm³|cm2|cm3)(?![\w/])~u';
-
-/**
- * Every text within an answer that is told in metric units. Grams in brackets behind ounces are meant: no kitchen scale shows less than a
- * tenth of an ounce.
- *
- * @return list<string>
- */
-function metricIn(mixed $answer, string $at = ''): array
-{
-    if (is_string($answer)) {
-        return preg_match(METRIC, (string) preg_replace('~oz \([^)]*\)~', 'oz', $answer)) === 1 ? ["$at: $answer"] : [];
-    }
-    $found = [];
-    foreach (is_array($answer) ? $answer : [] as $key => $member) {
-        array_push($found, ...metricIn($member, "$at/$key"));
-    }
-
-    return $found;
-}
 
 it('answers in the units and the language of Accept-Language, and says so', function () {
     $text = fn (string $header): string => (string) $this->postJson(
@@ -54,4 +33,34 @@ it('knows a voice by its tag, and its tag by the voice', function () {
         ->and(Voice::byTag('en-u-ms')?->units)->toBe(Units::Metric)
         ->and(Voice::byTag('tlh'))->toBeNull()
         ->and(Voice::byTag(''))->toBeNull();
+});
+
+it('asks for ounces and inches at every station, and gets nothing else', function () {
+    foreach (['plan', 'board', 'supply', 'build', 'balance', 'armature', 'things'] as $door) {
+        $ask = fn (array $headers): mixed => $this->postJson("/api/$door", ['document' => demoFigure('sorrel')], $headers)
+            ->assertOk()
+            ->json();
+        expect(MetricWords::in($ask(['Accept-Language' => 'en-u-ms-ussystem'])))->toBe([], $door);
+    }
+    // The same scan finds what it looks for where nobody asked for inches.
+    $metric = $this->postJson('/api/build', ['document' => demoFigure('sorrel')])->json();
+    expect(MetricWords::in($metric))->not->toBe([]);
+});
+
+it('prints ounces and inches on the console with --units=imperial, and refuses what it has no words for', function () {
+    $commands = [
+        ['impa:plan'], ['impa:wool'], ['impa:steps'], ['impa:balance'], ['impa:armature', '--all'], ['impa:schedule'], ['impa:face'],
+        ['impa:kit'],
+    ];
+    foreach ($commands as $words) {
+        [$command] = $words;
+        array_splice($words, 1, 0, ['demo/sorrel.impa.json']);
+        [$code, $out] = impa(...[...$words, '--units=imperial']);
+        expect($code)->toBe(0, $command)->and(MetricWords::in($out))->toBe([], $command);
+    }
+    expect(MetricWords::in(impa('impa:wool', 'demo/sorrel.impa.json')[1]))->not->toBe([]);
+    foreach (['--units=feet', '--units=', '--lang=xx'] as $bad) {
+        [$code, $out, $errors] = impa('impa:wool', 'demo/sorrel.impa.json', $bad);
+        expect($code)->not->toBe(0)->and($out)->toBe('')->and($errors)->toContain(strtok($bad, '=').':');
+    }
 });
