@@ -32,7 +32,8 @@ function thresholdsOf(string $file): array
     static $measured = null;
     $measured ??= measured();
     $code = (string) file_get_contents($file);
-    preg_match_all('~((?: {4}/\*\*(?:(?!\*/).)*\*/\n)?) {4}(?:private|public) const (\w+) = ([^;]*\d[^;]*);~s', $code, $found, PREG_SET_ORDER);
+    $constant = '~((?: {4}/\*\*(?:(?!\*/).)*\*/\n)?) {4}(?:private|public) const (\w+) = ([^;]*\d[^;]*);~s';
+    preg_match_all($constant, $code, $found, PREG_SET_ORDER);
     $rows = [];
     $class = basename($file, '.php');
     foreach ($found as [, $comment, $name, $value]) {

@@ -22,7 +22,7 @@ final class SittingsCalendar
     {
         $titles = [];
         foreach ($work->steps as $step) {
-            $titles[$step->key] = $step->title;
+            $titles[$step->key] = (string) $step->title;
         }
         $name = Page::printable($work->ledger->figure->name);
         $calendar = new VCalendar(['PRODID' => '-//Impa//Sittings//EN']);

@@ -6,4 +6,5 @@ return [
     // Less than two fingers feel.
     'pinch' => 'eine Prise',
     'under' => 'unter %s',
+    'and' => ' und ',
 ];

@@ -6,4 +6,5 @@ return [
     // Less than two fingers feel.
     'pinch' => 'a pinch',
     'under' => 'under %s',
+    'and' => ' and ',
 ];

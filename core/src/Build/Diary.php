@@ -70,7 +70,10 @@ final class Diary
         $planned = [];
         foreach ($work->steps as $step) {
             $planned[] = [
-                'key' => $step->key, 'title' => $step->title, 'planned' => $step->time->minutes, 'done' => $done[$step->key] ?? 0.0,
+                'key' => $step->key,
+                'title' => (string) $step->title,
+                'planned' => $step->time->minutes,
+                'done' => $done[$step->key] ?? 0.0,
             ];
             unset($done[$step->key]);
         }

@@ -44,6 +44,7 @@ final class StepsSheet
     private static function step(Step $step, Work $work, array $portions): array
     {
         [$low, , $high] = $work->pace->spread([[$step->kind->value, $step->time->minutes]]);
+        $wrong = Hints::wrong($step, $work->ledger->figure);
         $because = [];
         foreach ($step->order->because as $after => $text) {
             $because[] = ['after' => $after, 'text' => $text];
@@ -53,8 +54,8 @@ final class StepsSheet
             'key' => $step->key,
             'kind' => $step->kind->value,
             'stage' => $step->kind->stage()->value,
-            'title' => $step->title,
-            'text' => $step->text,
+            'title' => (string) $step->title,
+            'text' => (string) $step->text,
             'part' => $step->about->part,
             'detail' => $step->about->detail,
             'after' => $step->order->after,
@@ -67,7 +68,7 @@ final class StepsSheet
             'waitMinutes' => $step->time->waitMinutes,
             'canBePutDown' => Schedule::canBeCut($step),
             'needle' => $step->uses->needle === null ? null : self::needle($step->uses->needle, $work->pace->stabs($step->time->minutes)),
-            'pad' => Hints::pad($step, $work->ledger->figure),
+            'pad' => (string) Hints::pad($step, $work->ledger->figure),
             'weigh' => array_map(
                 static fn (LedgerLine $l): array => self::weigh($l, $work, $portions[$l->for->part.' '.$l->purpose->value] ?? null),
                 $step->uses->weighings,
@@ -76,10 +77,10 @@ final class StepsSheet
             'wantedG' => $wanted = $step->uses->mix->g
                 ?? array_sum(array_map(static fn (LedgerLine $l): float => $l->allG(), $step->uses->weighings)),
             'withinG' => Grams::withinG($wanted),
-            'look' => Hints::look($step),
+            'look' => (string) Hints::look($step),
             'measureMm' => self::measure($step, $work),
-            'wrong' => Hints::wrong($step, $work->ledger->figure),
-            'cautions' => Hints::cautions($step, $work->ledger->figure),
+            'wrong' => $wrong === null ? null : array_map(strval(...), $wrong),
+            'cautions' => array_map(strval(...), Hints::cautions($step, $work->ledger->figure)),
         ];
     }
 

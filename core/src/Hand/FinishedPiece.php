@@ -120,7 +120,11 @@ final readonly class FinishedPiece
         $density = $this->one('new', Quantity::Density, $this->firmness, $this->houseG, $this->grams);
 
         return $hand->isDoubtful($density)
-            ? sprintf('%s, where about %s were to be expected at that size: is that right?', Amount::g($this->grams), Amount::g($this->houseG))
+            ? sprintf(
+                '%s, where about %s were to be expected at that size: is that right?',
+                Amount::g($this->grams),
+                Amount::g($this->houseG),
+            )
             : '';
     }
 }

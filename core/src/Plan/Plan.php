@@ -214,7 +214,7 @@ final readonly class Plan
         return [
             'key' => $step->key,
             'kind' => $step->kind->value,
-            'title' => $step->title,
+            'title' => (string) $step->title,
             'part' => $step->about->part,
             'detail' => $step->about->detail,
             'after' => $step->order->after,
@@ -232,7 +232,7 @@ final readonly class Plan
                 ],
                 $step->uses->weighings,
             ),
-            'text' => $step->text,
+            'text' => (string) $step->text,
         ];
     }
 }

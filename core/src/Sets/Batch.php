@@ -82,7 +82,7 @@ final readonly class Batch
             $counts = array_map(fn (int $i): int => $this->set->members[$i]->count, $members);
 
             return [
-                'title' => $step->title,
+                'title' => (string) $step->title,
                 'kind' => $step->kind->value,
                 'hex' => $hex === '' ? null : $hex,
                 'gauge' => $step->uses->needle?->gauge,
@@ -109,7 +109,7 @@ final readonly class Batch
             $sittings[] = [
                 'minutes' => $sitting->minutes(),
                 'rows' => array_map(static fn (array $bout): array => [
-                    'title' => $titles[$bout['key']],
+                    'title' => (string) $titles[$bout['key']],
                     'minutes' => $bout['endMinute'] - $bout['startMinute'],
                 ], $sitting->bouts),
             ];
@@ -171,7 +171,7 @@ final readonly class Batch
     {
         [$step, , $hex] = $one;
 
-        return [$step->title, $step->kind, $hex, $step->uses->needle?->gauge];
+        return [(string) $step->title, $step->kind, $hex, $step->uses->needle?->gauge];
     }
 
     /** @return list<int|float|string> what comes first is the least */
@@ -185,7 +185,7 @@ final readonly class Batch
             $detail->lie->layer ?? 0,
             $hex !== '' ? -round($set->members[$member]->figure->colours[$step->about->colour]->srgb->lab()->l, 1) : 0.0,
             $hex,
-            $step->title,
+            (string) $step->title,
             $step->uses->needle->gauge ?? 0,
             $member,
         ];

@@ -79,10 +79,22 @@ final readonly class Cushion
             'fits' => $to === null,
             'says' => [
                 sprintf('Stuffing: %s. Start from it: it is cheap and light, and takes colour only as a cover.', Amount::g($stuffing)),
-                sprintf('Cover: two sheets of felt, %s in all, with %s all round for the seam.', Amount::g($cover), Amount::mm(self::SEAM_MM)),
-                sprintf('The seam: %s, %d stitches. Leave a hand\'s breadth open until it is filled.', Amount::mm($seam), $stitching->count),
+                sprintf(
+                    'Cover: two sheets of felt, %s in all, with %s all round for the seam.',
+                    Amount::g($cover),
+                    Amount::mm(self::SEAM_MM),
+                ),
+                sprintf(
+                    'The seam: %s, %d stitches. Leave a hand\'s breadth open until it is filled.',
+                    Amount::mm($seam),
+                    $stitching->count,
+                ),
             ],
-            'cures' => $to === null ? [] : [sprintf('Make the figure %s high: then %s stay free round it.', Amount::mm($to), Amount::mm(self::RIM_MM))],
+            'cures' => $to === null ? [] : [sprintf(
+                'Make the figure %s high: then %s stay free round it.',
+                Amount::mm($to),
+                Amount::mm(self::RIM_MM),
+            )],
             'stuffingG' => $stuffing,
             'coverG' => $cover,
             'seamMm' => $seam,

@@ -50,7 +50,12 @@ final readonly class Jar
         if ($squeeze <= 0.0) {
             $says[] = sprintf('Turned as is best it goes through the mouth with %s to spare.', Amount::mm($this->mouthMm - $opening['mm']));
         } elseif ($squeeze <= $canGive) {
-            $says[] = sprintf('It goes through the mouth squeezed by %s at %s: that gives up to %s.', Amount::mm($squeeze), $names, Amount::mm($canGive));
+            $says[] = sprintf(
+                'It goes through the mouth squeezed by %s at %s: that gives up to %s.',
+                Amount::mm($squeeze),
+                $names,
+                Amount::mm($canGive),
+            );
         } else {
             $says[] = sprintf(
                 'It does not go through the mouth: at %s it needs %s, squeezed %s.',
@@ -75,7 +80,11 @@ final readonly class Jar
         // Down to whole mm, so that what is said does fit.
         $to = $share < 1.0 ? floor($share * $body->figure->heightMm) : null;
         if ($to !== null) {
-            $cures[] = sprintf('Make it %s high instead of %s: then it fits as it is.', Amount::mm($to), Amount::mm($body->figure->heightMm));
+            $cures[] = sprintf(
+                'Make it %s high instead of %s: then it fits as it is.',
+                Amount::mm($to),
+                Amount::mm($body->figure->heightMm),
+            );
         }
 
         return [

@@ -149,7 +149,11 @@ final class Showing
         $clip = $clips === [] ? null : max($clips);
         $says = [$clip === null
             ? sprintf('The shortest clip, %s, shows beside it: it is %s wide.', Amount::mm(self::CLIPS_MM[0]), Amount::mm($wide))
-            : sprintf('A clip of %s, sewn to a strip of felt %s long and that to its back.', Amount::mm($clip), Amount::mm(self::BACKING_SHARE * $wide))];
+            : sprintf(
+                'A clip of %s, sewn to a strip of felt %s long and that to its back.',
+                Amount::mm($clip),
+                Amount::mm(self::BACKING_SHARE * $wide),
+            )];
         $cures = [];
         $to = null;
         if ($clip === null) {

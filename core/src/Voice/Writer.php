@@ -46,7 +46,11 @@ final class Writer
         $isMetric = $this->units === Units::Metric;
 
         return match ($amount->measure) {
-            Measure::Length => $isMetric ? ($amount->isExact ? $this->short($is, 2).' mm' : $this->metricLength($is)) : $this->imperialLength($is / self::MM_PER_INCH),
+            Measure::Length => match (true) {
+                ! $isMetric => $this->imperialLength($is / self::MM_PER_INCH),
+                $amount->isExact => $this->short($is, 2).' mm',
+                default => $this->metricLength($is),
+            },
             Measure::Mass => $isMetric || abs($is) < self::PINCH_G ? $this->grams($is) : $this->ounces($is),
             Measure::Time => $this->time($is),
             Measure::Angle => $this->number(round($is), 0).'°',

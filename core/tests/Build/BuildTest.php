@@ -518,7 +518,7 @@ describe('what is read at each step', function () {
         $disc = ['key' => 'd', 'name' => 'Dot', 'on' => 'limb', 'kind' => 'disc', 'widthMm' => 5, 'colour' => 'black'];
         $details = $detail === [] ? [] : [$detail + $disc];
 
-        return array_map(static fn (Step $s): string => $s->text, byKey(Figures::read(Figures::document($parts, $details))));
+        return array_map(static fn (Step $s): string => (string) $s->text, byKey(Figures::read(Figures::document($parts, $details))));
     }
 
     it('is two sentences of at most twenty words each, whatever the figure', function () {
@@ -538,10 +538,10 @@ describe('what is read at each step', function () {
             unset($part, $detail);
             $figure = Figures::read($document);
             foreach (steps($figure) as $step) {
-                $sentences = preg_split('/(?<=[.?!]) /', $step->text);
-                expect($sentences)->toHaveCount(2, $step->text);
+                $sentences = preg_split('/(?<=[.?!]) /', (string) $step->text);
+                expect($sentences)->toHaveCount(2, (string) $step->text);
                 $wrong = Hints::wrong($step, $figure);
-                $hints = [Hints::look($step), ...array_values($wrong ?? []), ...Hints::cautions($step, $figure)];
+                $hints = array_map(strval(...), [Hints::look($step), ...array_values($wrong ?? []), ...Hints::cautions($step, $figure)]);
                 foreach ([...$sentences, ...$hints] as $sentence) {
                     expect(count(preg_split('/\s+/', trim($sentence))))->toBeLessThanOrEqual(20, $sentence);
                 }

@@ -406,7 +406,7 @@ describe('Schools', function () {
             static fn (Step $s): string => $s->kind->value,
             Works::of($figure)->steps,
         ));
-        $bent = array_filter(Works::of($dry)->steps, static fn (Step $s): bool => str_contains($s->text, 'inside of the bend'));
+        $bent = array_filter(Works::of($dry)->steps, static fn (Step $s): bool => str_contains((string) $s->text, 'inside of the bend'));
         $steamed = $kinds(Works::demo('sorrel'));
         expect($steamed['steam'])->toBeGreaterThan(0)
             ->and($kinds($dry))->toEqual(array_diff_key($steamed, ['steam' => 0]))

@@ -96,7 +96,7 @@ describe('a roll across', function () {
     ]));
     $can = static fn (Figure $figure): bool => Buried::canGoRound($figure->parts['scarf']);
 
-    it('can go round what it is joined to: single, long, twice as long as thick, lying more across than upright', function () use ($scarf, $can) {
+    it('can go round what it is joined to where it is single, long, and lies more across than upright', function () use ($scarf, $can) {
         expect($can($scarf()))->toBeTrue()
             ->and($can($scarf(['turnDeg' => ['z' => 46]])))->toBeTrue()
             ->and($can($scarf(['turnDeg' => ['z' => -46]])))->toBeTrue()
@@ -121,7 +121,9 @@ describe('a roll across', function () {
             ->and($round($scarf(deep: 4))->shape->heightMm)->toBe(16.0)
             // What stands askew says nothing of how deep it is here.
             ->and($round($scarf(host: ['turnDeg' => ['y' => 90]]))->shape->heightMm)->toBe(36.0)
-            ->and($round($scarf(long: 36.346, thick: 8.128))->shape)->toMatchArray(['widthMm' => 36.35, 'heightMm' => 27.26, 'depthMm' => 8.13]);
+            ->and($round($scarf(long: 36.346, thick: 8.128))->shape)->toMatchArray([
+                'widthMm' => 36.35, 'heightMm' => 27.26, 'depthMm' => 8.13,
+            ]);
     });
 
     it('is refused where it cannot go round', function () use ($scarf) {

@@ -89,7 +89,7 @@ describe('changes in words', function () {
         ]);
     });
 
-    it('do not name what is off by less than a twentieth of a mm, nor more than two measures where other things changed', function () use ($between) {
+    it('do not name what is off by less than a twentieth of a mm, nor three measures beside other changes', function () use ($between) {
         $at = static fn (float $x, float $y = 0, float $z = 0): array => ['at' => ['xMm' => $x, 'yMm' => $y, 'zMm' => $z]];
         expect($between($at(0), $at(0.0625)))->toBe(['Ear is 0.1 mm farther right'])
             ->and($between($at(0), $at(0.046875)))->toBe(['Ear changed'])
@@ -110,7 +110,9 @@ describe('changes in words', function () {
 });
 
 describe('a branch', function () {
-    $figure = static fn (): Figure => Figures::read(Figures::document([Figures::part('a', 'ball', 20.1234, 20, 20)], [], ['heightMm' => 50]));
+    $figure = static fn (): Figure => Figures::read(
+        Figures::document([Figures::part('a', 'ball', 20.1234, 20, 20)], [], ['heightMm' => 50]),
+    );
 
     it('is made from a tenth to ten times as large, both with them', function () use ($figure) {
         $figure = Figures::read(Figures::document([Figures::part('a', 'ball', 60, 60, 60)], [], ['heightMm' => 120]));

@@ -70,9 +70,9 @@ it('says of every portion what to weigh, and draws its loose clump at true size 
         ->toContain('<h2>Not plain felt</h2>')
         ->toContain('This ruler is 100 mm long on paper.');
     expect(substr_count($html, '<tr>'))->toBe(count($supply->portions()) + count($supply->wisps()) + count($supply->coverings()));
-    // The line to check the printer by: 50 mm between its ends, in a drawing shown at its own size.
+    // The ruler to check the printer by: 100 mm between its ends, in a drawing shown at its own size.
     [$width, , $line] = drawings($html)[0];
-    expect($width)->toBe(52.0)->and($line)->toContain('M1 0V4M51 0V4')->toContain('viewBox="0 0 52 4"');
+    expect($width)->toBe(102.0)->and($line)->toContain('M1 1h100')->toContain('viewBox="0 0 102 7"');
 });
 
 it('sets what the built-in fonts have no letters for in one that has them, and nothing else', function () {

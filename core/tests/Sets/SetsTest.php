@@ -119,7 +119,7 @@ describe('a set', function () {
     it('is refused where there is none of it, too much, or no name', function (callable $make, string $why) {
         expect($make)->toThrow(SetRefused::class, $why);
     })->with([
-        [static fn () => FigureSet::of('Empty', []), 'at least one figure'],
+        [static fn () => FigureSet::of('Empty', []), 'add a figure'],
         [static fn () => FigureSet::of(' ', [Member::of(small())]), 'wants a name'],
         [static fn () => FigureSet::of('Many', array_fill(0, 41, Member::of(small()))), 'At most 40'],
         [static fn () => Member::of(small(), count: 0), '1 to 1000'],
@@ -236,10 +236,10 @@ describe('work on a set', function () {
             }
         }
         foreach ($works as $i => $work) {
-            $titles = array_column(array_map(static fn (Step $s): array => [$s->key, $s->title], $work->steps), 1, 0);
+            $titles = array_column(array_map(static fn (Step $s): array => [$s->key, (string) $s->title], $work->steps), 1, 0);
             foreach ($work->steps as $step) {
                 foreach ($step->order->after as $before) {
-                    expect(min($place[$i][$titles[$before]]))->toBeLessThanOrEqual(max($place[$i][$step->title]));
+                    expect(min($place[$i][$titles[$before]]))->toBeLessThanOrEqual(max($place[$i][(string) $step->title]));
                 }
             }
         }

@@ -35,7 +35,8 @@ it('writes weights and lengths that are never off by more than what it says a ha
     mt_srand(1);
     for ($n = 0; $n < 2000; $n++) {
         $is = 10 ** (mt_rand(-2200, 2900) / 1000);
-        // House choices of docs/trade.md: 0.1 g from 5 g, 0.05 g from 1 g, 10 mg below; one mm from 100 mm, half a mm from 20 mm, a tenth below.
+        // House choices of docs/trade.md, Amounts: 0.1 g from 5 g, 0.05 g from 1 g, 10 mg below; a mm from 100 mm, half a mm from
+        // 20 mm, a tenth below.
         $mass = (new Voice)->write(Amount::g($is));
         $shown = (float) $mass / (str_ends_with($mass, 'mg') ? 1000 : 1);
         expect(abs($shown - $is))->toBeLessThanOrEqual(($is < 0.995 ? 0.005 : ($is < 4.975 ? 0.025 : 0.05)) + 1e-9);
@@ -52,7 +53,8 @@ it('writes weights and lengths that are never off by more than what it says a ha
 
 it('shows shares that add up to the whole that is shown', function () {
     mt_srand(2);
-    expect(Writer::percentages([1 / 3, 1 / 3, 1 / 3]))->toBe([34, 33, 33])->and(Writer::percentages([0.126, 0.374, 0.5]))->toBe([13, 37, 50]);
+    expect(Writer::percentages([1 / 3, 1 / 3, 1 / 3]))->toBe([34, 33, 33])
+        ->and(Writer::percentages([0.126, 0.374, 0.5]))->toBe([13, 37, 50]);
     for ($n = 0; $n < 300; $n++) {
         $weights = array_map(static fn (): int => mt_rand(1, 1000), range(0, mt_rand(0, 8)));
         $shares = array_map(static fn (int $w): float => $w / array_sum($weights), $weights);

@@ -41,10 +41,12 @@ const RECKONING = [
     'POST api/set/shopping', 'POST api/set/sittings', 'POST api/show', 'POST api/side-view', 'POST api/size-cards', 'POST api/sizing',
     'POST api/supply', 'POST api/supply/portions', 'POST api/supply/shopping', 'POST api/supply/split', 'POST api/things',
     'POST api/things/taken', 'POST api/wool-colour', 'POST api/archive/preview',
-    'POST api/edits/add', 'POST api/edits/axis', 'POST api/edits/depth', 'POST api/edits/double', 'POST api/edits/fasten', 'POST api/edits/forwards',
+    'POST api/edits/add', 'POST api/edits/axis', 'POST api/edits/depth',
+    'POST api/edits/double', 'POST api/edits/fasten', 'POST api/edits/forwards',
     'POST api/edits/gather', 'POST api/edits/height', 'POST api/edits/lasso', 'POST api/edits/mend', 'POST api/edits/merge',
     'POST api/edits/paint', 'POST api/edits/part-pair', 'POST api/edits/put', 'POST api/edits/remove', 'POST api/edits/resize',
-    'POST api/edits/round', 'POST api/edits/split', 'POST api/edits/to-detail', 'POST api/edits/to-part', 'POST api/edits/twin', 'POST api/edits/wire-point',
+    'POST api/edits/round', 'POST api/edits/split', 'POST api/edits/to-detail', 'POST api/edits/to-part',
+    'POST api/edits/twin', 'POST api/edits/wire-point',
 ];
 
 const SHOWING = [

@@ -10,6 +10,8 @@ use Impa\Figure\Member\Subject;
 use Impa\Figure\Part;
 use Impa\Figure\Term\JoinBy;
 use Impa\Material\Pace;
+use Impa\Voice\Message;
+use Impa\Voice\Name;
 
 /** The steps that join a part to another: the slit it wants, the join, and its seam hidden. Immutable. */
 final readonly class Joins
@@ -33,8 +35,8 @@ final readonly class Joins
             $steps[] = new Step(
                 key: 'slit:'.$part->key,
                 kind: StepKind::Slit,
-                title: sprintf('Cut a slit in %s for %s', mb_strtolower($to->name), mb_strtolower($part->name)),
-                text: StepWords::SLIT,
+                title: Message::of('steps.title.slit', onto: new Name($to->name), part: new Name($part->name)),
+                text: Message::of('steps.text.slit'),
                 time: new StepTime($part->count() * Pace::SLIT),
                 about: new Subject($part->key),
                 order: new StepOrder($after),
@@ -45,8 +47,10 @@ final readonly class Joins
         $steps[] = new Step(
             key: 'join:'.$part->key,
             kind: StepKind::Join,
-            title: sprintf('Join %s to %s', mb_strtolower($part->name), mb_strtolower($to->name)),
-            text: StepWords::join($part).($isBentDry ? ' '.StepWords::BEND : ''),
+            title: Message::of('steps.title.join', part: new Name($part->name), onto: new Name($to->name)),
+            text: $isBentDry
+                ? Message::of('steps.two', first: StepWords::join($part), then: Message::of('steps.text.bend'))
+                : StepWords::join($part),
             time: new StepTime($part->count() * Pace::JOIN, $part->join->by === JoinBy::Glue ? Pace::DRYING : 0.0),
             about: new Subject($part->key, colour: $part->colour),
             order: new StepOrder($after),
@@ -61,8 +65,8 @@ final readonly class Joins
         $steps[] = new Step(
             key: 'hide:'.$part->key,
             kind: StepKind::Hide,
-            title: sprintf('Hide the seam of %s', mb_strtolower($part->name)),
-            text: StepWords::HIDE,
+            title: Message::of('steps.title.hide', part: new Name($part->name)),
+            text: Message::of('steps.text.hide'),
             time: new StepTime($part->count() * Pace::HIDE),
             about: new Subject($part->key, colour: $part->colour),
             order: new StepOrder(['join:'.$part->key]),

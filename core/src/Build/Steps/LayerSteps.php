@@ -14,6 +14,8 @@ use Impa\Flat\FlatRefused;
 use Impa\Flat\Layers;
 use Impa\Flat\Stitching;
 use Impa\Material\Pace;
+use Impa\Voice\Message;
+use Impa\Voice\Name;
 
 /**
  * The steps that put a figure of layers together, from the ground up: lay, press, stitch, then the next; openings, embroidery and ribbon
@@ -82,8 +84,8 @@ final readonly class LayerSteps
             $steps[] = new Step(
                 key: 'press:'.$level,
                 kind: StepKind::Press,
-                title: $levels > 1 ? sprintf('Press layer %d', $level) : 'Press',
-                text: StepWords::PRESS,
+                title: $levels > 1 ? Message::of('steps.title.press-layer', layer: $level) : Message::of('steps.title.press'),
+                text: Message::of('steps.text.press'),
                 time: new StepTime(Pace::PRESS),
                 order: new StepOrder($laid),
             );
@@ -97,8 +99,8 @@ final readonly class LayerSteps
             $steps[] = new Step(
                 key: 'open',
                 kind: StepKind::Open,
-                title: count($flat->openings) === 1 ? 'Cut the opening' : 'Cut the openings',
-                text: StepWords::OPEN,
+                title: Message::of('steps.title.open', count: count($flat->openings)),
+                text: Message::of('steps.text.open'),
                 time: new StepTime(count($flat->openings) * Pace::OPEN),
                 order: new StepOrder($last),
             );
@@ -108,8 +110,8 @@ final readonly class LayerSteps
             $steps[] = new Step(
                 key: 'ribbon',
                 kind: StepKind::Ribbon,
-                title: count($flat->ties->at) === 1 ? 'The ribbon' : 'Ties',
-                text: StepWords::RIBBON,
+                title: Message::of(count($flat->ties->at) === 1 ? 'steps.title.ribbon' : 'steps.title.ties'),
+                text: Message::of('steps.text.ribbon'),
                 time: new StepTime(count($flat->ties->at) * Pace::RIBBON),
                 order: new StepOrder($last),
             );
@@ -138,13 +140,15 @@ final readonly class LayerSteps
     private function lay(Part $part, array $under, array $last): Step
     {
         $made = array_map(fn (string $key): string => Steps::made($this->figure->parts[$key]), [$part->key, ...$under]);
-        $names = array_map(fn (string $key): string => mb_strtolower($this->figure->parts[$key]->name), array_slice($under, -1));
+        $names = array_map(fn (string $key): string => $this->figure->parts[$key]->name, array_slice($under, -1));
 
         return new Step(
             key: 'join:'.$part->key,
             kind: StepKind::Join,
-            title: sprintf('Lay %s on %s', mb_strtolower($part->name), $names[0] ?? 'the ground'),
-            text: StepWords::LAY,
+            title: $names === []
+                ? Message::of('steps.title.lay-ground', part: new Name($part->name))
+                : Message::of('steps.title.lay', part: new Name($part->name), onto: new Name($names[0])),
+            text: Message::of('steps.text.lay'),
             time: new StepTime($part->count() * Pace::JOIN),
             about: new Subject($part->key, colour: $part->colour),
             order: new StepOrder([...$made, ...$last]),
@@ -161,8 +165,8 @@ final readonly class LayerSteps
         return new Step(
             key: 'stitch:'.$part->key,
             kind: StepKind::Stitch,
-            title: sprintf('%s round %s', ucfirst($flat->stitch->label()), mb_strtolower($part->name)),
-            text: StepWords::STITCH,
+            title: Message::of('steps.title.stitch', stitch: ucfirst($flat->stitch->label()), part: new Name($part->name)),
+            text: Message::of('steps.text.stitch'),
             time: new StepTime($count * Pace::STITCH),
             about: new Subject($part->key, colour: $part->colour),
             order: new StepOrder($after),

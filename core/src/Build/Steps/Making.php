@@ -16,6 +16,7 @@ use Impa\Material\CoreMaterial;
 use Impa\Material\CoveringWay;
 use Impa\Material\Pace;
 use Impa\Shape\ShapeKind;
+use Impa\Voice\Message;
 use Impa\Wool\Ledger\Coverings;
 use Impa\Wool\Ledger\Ledger;
 use Impa\Wool\Ledger\LedgerLine;
@@ -56,8 +57,8 @@ final readonly class Making
             $steps[] = new Step(
                 key: 'wire:'.$part->key,
                 kind: StepKind::Wire,
-                title: 'Wire: '.$part->name,
-                text: StepWords::WIRE,
+                title: Message::of('steps.title.wire', part: $part->name),
+                text: Message::of('steps.text.wire'),
                 time: new StepTime($part->count() * Pace::WIRE),
                 about: new Subject($part->key),
             );
@@ -72,7 +73,7 @@ final readonly class Making
             $then(new Step(
                 key: 'core:'.$part->key,
                 kind: StepKind::Core,
-                title: 'Core: '.$part->name,
+                title: Message::of('steps.title.core', part: $part->name),
                 text: $cap === null ? StepWords::core($core) : StepWords::capCore($cap, $wool->seat->capMm - $part->made->coverMm),
                 time: new StepTime($part->count() * $each),
                 about: new Subject($part->key),
@@ -93,8 +94,8 @@ final readonly class Making
             $then(new Step(
                 key: 'compare:'.$part->key,
                 kind: StepKind::Compare,
-                title: 'Compare both: '.$part->name,
-                text: Coverings::isCut($part) ? StepWords::COMPARE_CUT : StepWords::COMPARE,
+                title: Message::of('steps.title.compare', part: $part->name),
+                text: Coverings::isCut($part) ? Message::of('steps.text.compare-cut') : Message::of('steps.text.compare'),
                 time: new StepTime(Pace::COMPARE),
                 about: new Subject($part->key, colour: $part->colour),
                 order: new StepOrder($after),
@@ -127,7 +128,7 @@ final readonly class Making
         return new Step(
             key: 'cover:'.$part->key,
             kind: $isSolid ? StepKind::Felt : StepKind::Cover,
-            title: ($isSolid ? 'Felt: ' : 'Cover: ').$part->name,
+            title: Message::of($isSolid ? 'steps.title.felt' : 'steps.title.cover', part: $part->name),
             text: match (true) {
                 $cap === null => $isSolid ? StepWords::felt($part) : StepWords::cover($part),
                 $isSolid && $part->join->by === JoinBy::Wrap => StepWords::wrapped($cap, $wool->seat->capMm),
@@ -180,7 +181,7 @@ final readonly class Making
         return new Step(
             key: $key,
             kind: StepKind::Covering,
-            title: ucfirst($way->label()).': '.$part->name,
+            title: Message::of('steps.title.covering', way: ucfirst($way->label()), part: $part->name),
             text: $need->text,
             time: new StepTime($part->count() * $this->pace->covering($way, $need->count, $need->metres)),
             about: new Subject($part->key, colour: $part->colour),
@@ -200,8 +201,8 @@ final readonly class Making
         return new Step(
             key: 'cover:'.$part->key,
             kind: StepKind::Cut,
-            title: 'Cut out: '.$part->name,
-            text: StepWords::CUT,
+            title: Message::of('steps.title.cut', part: $part->name),
+            text: Message::of('steps.text.cut'),
             time: new StepTime($part->count() * $this->pace->cutOut(Polygon::perimeter($part->solid->front()[0]))),
             about: new Subject($part->key, colour: $part->colour),
             order: new StepOrder($after),
@@ -224,8 +225,8 @@ final readonly class Making
         return [new Step(
             key: 'steam:'.$part->key,
             kind: StepKind::Steam,
-            title: 'Steam to shape: '.$part->name,
-            text: StepWords::STEAM,
+            title: Message::of('steps.title.steam', part: $part->name),
+            text: Message::of('steps.text.steam'),
             time: new StepTime($part->count() * Pace::STEAM),
             about: new Subject($part->key, colour: $part->colour),
             order: new StepOrder([Steps::made($part), ...$details]),

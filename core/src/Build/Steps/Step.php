@@ -6,6 +6,7 @@ namespace Impa\Build\Steps;
 
 use Impa\Figure\Member\Subject;
 use Impa\Material\Pace;
+use Impa\Voice\Message;
 
 /** One thing to do next. Immutable. */
 final readonly class Step
@@ -14,8 +15,8 @@ final readonly class Step
     public function __construct(
         public string $key,
         public StepKind $kind,
-        public string $title,
-        public string $text,
+        public Message|string $title,
+        public Message|string $text,
         public StepTime $time,
         public Subject $about = new Subject,
         public StepOrder $order = new StepOrder,

@@ -19,6 +19,8 @@ use Impa\Material\CoreMaterial;
 use Impa\Material\CoveringWay;
 use Impa\Material\Pace;
 use Impa\Voice\Amount;
+use Impa\Voice\Message;
+use Impa\Voice\Name;
 use Impa\Wool\Ledger\Ledger;
 use Impa\Wool\Ledger\LedgerLine;
 use Impa\Wool\Mix;
@@ -113,8 +115,8 @@ final readonly class Steps
         return array_map(fn (Mix $mix): Step => new Step(
             key: 'mix:'.$mix->colour,
             kind: StepKind::Mix,
-            title: 'Mix: '.$this->figure->colours[$mix->colour]->name,
-            text: StepWords::MIX,
+            title: Message::of('steps.title.mix', colour: $this->figure->colours[$mix->colour]->name),
+            text: Message::of('steps.text.mix'),
             time: new StepTime(Pace::MIX),
             about: new Subject(colour: $mix->colour),
             uses: new StepUses(mix: $mix),
@@ -163,8 +165,8 @@ final readonly class Steps
                 new Step(
                     key: 'portion',
                     kind: StepKind::Portion,
-                    title: 'Set portions aside',
-                    text: StepWords::PORTION,
+                    title: Message::of('steps.title.portion'),
+                    text: Message::of('steps.text.portion'),
                     time: new StepTime(Pace::PORTION),
                     uses: new StepUses(weighings: array_values($pairs)),
                 ),
@@ -180,8 +182,8 @@ final readonly class Steps
                 new Step(
                     key: 'mark:'.$part->key,
                     kind: StepKind::Mark,
-                    title: 'Mark: '.$part->name,
-                    text: StepWords::MARK,
+                    title: Message::of('steps.title.mark', part: $part->name),
+                    text: Message::of('steps.text.mark'),
                     time: new StepTime($part->count() * Pace::MARK),
                     about: new Subject($part->key),
                     order: new StepOrder([self::made($part)]),
@@ -208,8 +210,8 @@ final readonly class Steps
             new Step(
                 key: 'loop:'.$top->key,
                 kind: StepKind::Loop,
-                title: 'Loop to hang it by: '.$top->name,
-                text: StepWords::LOOP,
+                title: Message::of('steps.title.loop', part: $top->name),
+                text: Message::of('steps.text.loop'),
                 time: new StepTime(Pace::LOOP),
                 about: new Subject($top->key),
                 order: new StepOrder([(self::hasCore($this->ledger, $top->key) ? 'core:' : 'cover:').$top->key]),
@@ -226,8 +228,8 @@ final readonly class Steps
             $steps[] = new Step(
                 key: 'weight:'.$weight['key'],
                 kind: StepKind::Weight,
-                title: sprintf('Hide %s in %s', Amount::g(max(1.0, $weight['g'])), mb_strtolower($part->name)),
-                text: StepWords::WEIGHT,
+                title: Message::of('steps.title.weight', weight: Amount::g(max(1.0, $weight['g'])), part: new Name($part->name)),
+                text: Message::of('steps.text.weight'),
                 time: new StepTime(Pace::WEIGHT),
                 about: new Subject($part->key),
                 order: new StepOrder([(self::hasCore($this->ledger, $part->key) ? 'core:' : 'cover:').$part->key]),
@@ -301,8 +303,8 @@ final readonly class Steps
                 new Step(
                     key: 'flatten',
                     kind: StepKind::Flatten,
-                    title: sprintf('Flatten the base by %s', Amount::mm($this->figure->base->flattenMm)),
-                    text: StepWords::FLATTEN,
+                    title: Message::of('steps.title.flatten', deep: Amount::mm($this->figure->base->flattenMm)),
+                    text: Message::of('steps.text.flatten'),
                     time: new StepTime(Pace::FLATTEN),
                     order: new StepOrder($last),
                     uses: new StepUses(NeedleChoice::bulk(1, 2 * $this->figure->base->flattenMm)->from($this->needles)),
@@ -314,8 +316,8 @@ final readonly class Steps
             new Step(
                 key: 'trim',
                 kind: StepKind::Trim,
-                title: 'Trim and smooth',
-                text: StepWords::TRIM,
+                title: Message::of('steps.title.trim'),
+                text: Message::of('steps.text.trim'),
                 time: new StepTime(Pace::TRIM),
                 order: new StepOrder($flat === [] ? $last : ['flatten']),
                 uses: new StepUses(NeedleChoice::surface()->from($this->needles)),
@@ -323,8 +325,8 @@ final readonly class Steps
             new Step(
                 key: 'inspect',
                 kind: StepKind::Inspect,
-                title: 'Inspect',
-                text: StepWords::INSPECT,
+                title: Message::of('steps.title.inspect'),
+                text: Message::of('steps.text.inspect'),
                 time: new StepTime(Pace::INSPECT),
                 order: new StepOrder(['trim']),
             ),

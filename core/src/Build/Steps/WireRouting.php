@@ -11,6 +11,9 @@ use Impa\Figure\Part;
 use Impa\Figure\Term\JoinBy;
 use Impa\Material\CoveringWay;
 use Impa\Material\Pace;
+use Impa\Voice\Listed;
+use Impa\Voice\Message;
+use Impa\Voice\Name;
 use Impa\Wool\Ledger\Ledger;
 
 /**
@@ -65,18 +68,18 @@ final readonly class WireRouting
                 continue;
             }
             $hosts = array_map('strval', array_keys($passage->holes));
-            $names = array_map(static fn (string $key): string => mb_strtolower($figure->parts[$key]->name), $hosts);
+            $names = array_map(static fn (string $key): Name => new Name($figure->parts[$key]->name), $hosts);
             $wire = $passage->wire;
-            $through = implode(' and ', $names);
+            $through = new Listed($names);
             $steps[] = new Step(
                 key: self::key($passage),
                 kind: StepKind::Thread,
                 title: match (true) {
-                    ! $passage->isLoose() => sprintf('Lead %s through %s', mb_strtolower($wire->name), $through),
-                    $hosts === [] => sprintf('Bend %s', mb_strtolower($wire->name)),
-                    default => sprintf('Set %s into %s', mb_strtolower($wire->name), $through),
+                    ! $passage->isLoose() => Message::of('steps.title.lead', wire: new Name($wire->name), parts: $through),
+                    $hosts === [] => Message::of('steps.title.bend', wire: new Name($wire->name)),
+                    default => Message::of('steps.title.set', wire: new Name($wire->name), parts: $through),
                 },
-                text: $passage->isLoose() ? StepWords::WHISKER : StepWords::THREAD,
+                text: $passage->isLoose() ? Message::of('steps.text.whisker') : Message::of('steps.text.thread'),
                 time: new StepTime($wire->count() * Pace::THREAD, $passage->isLoose() && $hosts !== [] ? Pace::DRYING : 0.0),
                 about: new Subject($hosts[0] ?? ''),
                 order: new StepOrder($passage->isLoose() ? array_map(self::made($figure), $hosts) : $this->before($passage, $hosts)),

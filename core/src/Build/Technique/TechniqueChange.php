@@ -20,7 +20,7 @@ final class TechniqueChange
         $gone = array_diff($before->keys(), $after->keys());
         $titles = [];
         foreach ([...$before->steps, ...$after->steps] as $step) {
-            $titles[$step->key] = $step->title;
+            $titles[$step->key] = (string) $step->title;
         }
         $kept = array_filter($after->steps, static fn (Step $s): bool => $s->order->because !== [] && ! isset($moved[$s->key]));
         $said = array_filter([

@@ -143,7 +143,10 @@ final class TechniqueChoices
     private static function filling(CoreMaterial $core): string
     {
         return match ($core) {
-            CoreMaterial::CoreWool => sprintf('Cheap, firm, and quickly felted; the usual choice above %s.', Amount::mm(CoreMaterial::SOLID_BELOW_MM)),
+            CoreMaterial::CoreWool => sprintf(
+                'Cheap, firm, and quickly felted; the usual choice above %s.',
+                Amount::mm(CoreMaterial::SOLID_BELOW_MM),
+            ),
             CoreMaterial::Scrap => 'Of like colour, so that nothing shows through a thin cover.',
             CoreMaterial::Stuffing => 'Cheap and light; it takes more stabbing until it holds.',
             CoreMaterial::Foam => 'Light and quick, in the sizes that are sold.',

@@ -298,7 +298,11 @@ final readonly class MendDesk
             sprintf('Close the ground with %s of its colour, shallow, and smooth it.', Amount::g($mg / 1000)),
             is_nan($down) || is_nan($across)
                 ? 'Mark it again by the face sheet.'
-                : sprintf('Mark it again: %s down from the crown by the tape, %s from the middle line.', Amount::mm($down), Amount::mm(abs($across))),
+                : sprintf(
+                    'Mark it again: %s down from the crown by the tape, %s from the middle line.',
+                    Amount::mm($down),
+                    Amount::mm(abs($across)),
+                ),
             'Look in a mirror before you lay it.',
         ], 'Do not push it along the skin: it smears.', 8.0, $mg, $this->ground(), 42, 'very shallow');
     }

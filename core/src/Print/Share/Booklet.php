@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Impa\Print\Share;
 
-use Impa\Build\Steps\Hints;
 use Impa\Build\Steps\StepKind;
 use Impa\Build\Work;
 use Impa\Figure\Document\FigureForm;
@@ -25,6 +24,7 @@ use Impa\Render\Painter;
 use Impa\Render\View;
 use Impa\Voice\Amount;
 use Impa\Voice\Lengths;
+use Impa\Voice\Message;
 use Impa\Wool\Ledger\WoolWords;
 use Impa\Wool\Mix;
 use JsonException;
@@ -211,7 +211,7 @@ final class Booklet
 
     private static function cautions(Work $work): string
     {
-        $cautions = [...self::CAUTIONS, ...$work->has(StepKind::Steam) ? [Hints::SCALDS] : []];
+        $cautions = [...self::CAUTIONS, ...$work->has(StepKind::Steam) ? [(string) Message::of('steps.caution.steam')] : []];
 
         return '<h2>Take care</h2><p>'.Html::text(implode(' ', $cautions)).'</p>';
     }

@@ -68,14 +68,14 @@ final class WorkSheet
 
     private static function words(Step $step, Work $work): string
     {
-        $lines = ['<p class="t">'.Html::text($step->title).'</p>'];
+        $lines = ['<p class="t">'.Html::text((string) $step->title).'</p>'];
         foreach ($step->uses->mix->wools ?? [] as $wool) {
             $lines[] = '<p><b>'.Html::text(Amount::g($wool['g']).' '.$wool['name']).'</b></p>';
         }
         foreach ($step->uses->weighings as $line) {
             $lines[] = '<p><b>'.Html::text(self::weigh($line, $work)).'</b></p>';
         }
-        $lines[] = '<p>'.Html::text($step->text).'</p>';
+        $lines[] = '<p>'.Html::text((string) $step->text).'</p>';
         foreach ($step->order->because as $why) {
             $lines[] = '<p>'.Html::text($why).'</p>';
         }
