@@ -157,7 +157,7 @@ test(
     await layDemo(page, 'lanto', 'Weighed in', 'build')
     await page.getByRole('button', { name: 'Weigh in' }).click()
     await page.getByRole('button', { name: 'Use a practice scale' }).click()
-    await page.getByLabel("On the practice scale").fill('0.9')
+    await page.getByLabel('On the practice scale').fill('0.9')
     await page.getByRole('button', { name: /^Take 0\.9|^Take 0,9/ }).click()
     await expect(page.getByText(/on the pan 0\.\d+ g/)).toBeVisible()
     await page.getByRole('button', { name: /^Core: Head/ }).click()

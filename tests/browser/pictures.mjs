@@ -62,7 +62,7 @@ const views = {
     await page.goto(`${base}/stash`)
     await page.getByRole('button', { name: /^Heather dusk/ }).click()
     await page.getByRole('button', { name: 'Use a practice scale' }).click()
-    await page.getByLabel("On the practice scale").fill('13.4')
+    await page.getByLabel('On the practice scale').fill('13.4')
     await page.waitForTimeout(3000)
     await page.getByText('at rest').waitFor()
   },

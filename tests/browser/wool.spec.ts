@@ -71,10 +71,10 @@ test(
     await expect(panel).toBeVisible()
 
     await panel.getByRole('button', { name: 'Use a practice scale' }).click()
-    await panel.getByLabel("On the practice scale").fill('500')
+    await panel.getByLabel('On the practice scale').fill('500')
     await expect(panel).toContainText('too heavy for it')
     await expect(panel.getByRole('button', { name: /^Take the weight/ })).toBeDisabled()
-    await panel.getByLabel("On the practice scale").fill('8.4')
+    await panel.getByLabel('On the practice scale').fill('8.4')
     await expect(panel).toContainText('at rest')
     await panel.getByRole('button', { name: /^Take 8\.4/ }).click()
     await expect.poll(async () => Math.abs((await wool(page, 'Test fog')).gramsLeft - 8.4)).toBeLessThan(0.06)
