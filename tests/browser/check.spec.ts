@@ -96,7 +96,7 @@ test(
     await page.getByRole('button', { name: 'Hold it against its card' }).click()
     await expect(page.getByRole('status').getByText(/mm too|size that was planned/)).toBeVisible()
     await page.getByRole('button', { name: 'Let the plan follow its size' }).click()
-    await expect(page.getByText(/planned 52\.0 × /)).toBeVisible()
+    await expect(page.getByText(/planned\s+52 × /)).toBeVisible()
     await page.getByRole('link', { name: 'My hand' }).click()
     const record = page.getByRole('button', { name: /Measured, .*of the house's number/ }).first()
     await expect(record).toBeVisible()

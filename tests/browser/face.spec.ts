@@ -42,10 +42,10 @@ test(
     const measure = page.getByRole('group', { name: 'From mark to mark' })
     await choose(page, measure.locator('.v-select').nth(0), /, right$/)
     await choose(page, measure.locator('.v-select').nth(1), /, left$/)
-    await expect(measure.getByRole('status')).toContainText(/mm by calipers, [\d.]+ by tape/)
+    await expect(measure.getByRole('status')).toContainText(/mm by calipers, [\d.]+ mm by tape/)
     const marks = page.getByRole('region', { name: 'Marks' })
     await choose(page, marks.locator('.v-select').first(), 'Mouth')
-    await expect(page.locator('[data-mark=mouth]')).toHaveText('0.0')
+    await expect(page.locator('[data-mark=mouth]')).toHaveText('0')
     await expect(marks).toContainText('Down (-: up)')
 
     // Seen from three distances beside the drawing's place, as pictures that PHP made.
@@ -94,7 +94,7 @@ test('a face is placed, varied, mirrored, flipped, mended and printed', { tag: '
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
   await page.mouse.down()
   await page.mouse.move(box.x + box.width / 2 - 30, box.y + box.height / 2 + 10, { steps: 4 })
-  await expect(page.locator('.reading')).toContainText(/[\d.]+ across, [\d.]+ down/)
+  await expect(page.locator('.reading')).toContainText(/[\d.]+ mm across, [\d.]+ mm down/)
   await page.mouse.up()
 
   // Mirrored and turned upside down on one key each.

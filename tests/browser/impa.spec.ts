@@ -144,7 +144,7 @@ test(
     ).toPass()
     await page.getByRole('button', { name: /Units/ }).click()
     await expect(head).toContainText('oz')
-    await expect(height).toHaveValue('11.0')
+    await expect(height).toHaveValue('11.02')
     await height.fill('5,5')
     await height.press('Enter')
     await expect(height).toHaveValue('5.5')

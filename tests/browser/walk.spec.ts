@@ -1,5 +1,6 @@
 import { expect, test, type Page } from './test'
 import { toTheShapes } from './onwards'
+import { minutesText } from '../../resources/app/state/units'
 
 interface Need {
   name: string
@@ -111,10 +112,7 @@ test(
     const left = now.steps.filter((s) => !done.includes(s.key)).reduce((sum, s) => sum + s.minutes, 0)
     await page.getByRole('button', { name: 'Evenings' }).click()
     const evenings = page.getByRole('dialog', { name: 'Evenings' })
-    const minutes = Math.round(left)
-    const words =
-      minutes < 60 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')}`
-    await expect(evenings).toContainText(`About ${words} of work left`)
+    await expect(evenings).toContainText(`About ${minutesText(left)} of work left`)
     await evenings.getByRole('button', { name: 'Close' }).click()
 
     // Finish takes what was needed, asked as at the Wool station.

@@ -170,6 +170,8 @@ export function useUnits() {
     /** The number alone, where its unit stands elsewhere. */
     length: (mm: number) => apart(written('length', mm, system.value)).value,
     g: write('mass'),
+    /** A pack as it is sold: "10 g". */
+    pack: (g: number) => (system.value === 'imperial' ? written('mass', g, system.value) : `${short(g, 2)} g`),
     cm2: write('area'),
     cm3: write('volume'),
     gPerCm3: write('density'),

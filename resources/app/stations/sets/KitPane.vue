@@ -99,7 +99,7 @@ const clock = (minutes: number) =>
         <ul class="bare">
           <li v-for="n in lacking" :key="n.name">{{ n.name }}: {{ units.g(n.lackG) }} lacking</li>
           <li v-for="l in told.shopping.lines" :key="l.name">
-            {{ l.packs.map((p) => `${p.count} x ${units.g(p.packG)}`).join(' and ') }} {{ l.name }},
+            {{ l.packs.map((p) => `${p.count} x ${units.pack(p.packG)}`).join(' and ') }} {{ l.name }},
             <span class="quiet">{{ units.g(l.g - l.needG) }} left over</span>
           </li>
           <li v-for="m in told.shopping.missing" :key="m.name" class="wrong">{{ m.name }}: {{ m.why }}</li>

@@ -98,7 +98,7 @@ const states = { none: 'none like it', enough: 'enough', tight: 'enough if all g
       </div>
       <ul class="bare">
         <li v-for="l in shopping.lines" :key="l.name">
-          {{ l.packs.map((p) => `${p.count} x ${units.g(p.packG)}`).join(' and ') }} <b>{{ l.name }}</b>,
+          {{ l.packs.map((p) => `${p.count} x ${units.pack(p.packG)}`).join(' and ') }} <b>{{ l.name }}</b>,
           {{ l.price.toFixed(2) }}
         </li>
         <li v-for="m in shopping.missing" :key="m.name">{{ m.name }}: {{ m.why }}</li>

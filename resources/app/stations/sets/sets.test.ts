@@ -159,7 +159,7 @@ describe('a set', () => {
     await opened()
     await press('Wool')
     expect(text()).toContain('24.0 g in all')
-    expect(text()).toContain('1 x 10.0 g Honey, shop, 4.50')
+    expect(text()).toContain('1 x 10 g Honey, shop, 4.50')
     expect(table.wrapper.find('tr.short').text()).toContain('6.0 g')
     vi.spyOn(api, 'setSittings').mockResolvedValue({
       sittings: [{ minutes: 90, rows: [{ title: 'Core: Head', minutes: 20 }] }],

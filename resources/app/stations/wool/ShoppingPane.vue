@@ -24,7 +24,7 @@ const moods: { title: string; value: ShopMood }[] = [
   { title: 'half sold out', value: 'sold-out' },
   { title: 'closed', value: 'closed' },
 ]
-const packs = (l: Shopping['lines'][number]) => l.packs.map((p) => `${p.count} x ${units.g(p.packG)}`).join(' and ')
+const packs = (l: Shopping['lines'][number]) => l.packs.map((p) => `${p.count} x ${units.pack(p.packG)}`).join(' and ')
 
 async function tried(how: () => Promise<void>): Promise<void> {
   busy.value = true

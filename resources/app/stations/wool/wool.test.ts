@@ -515,7 +515,7 @@ describe('the shopping list', () => {
     await at(ShoppingPane)
     await flushPromises()
     for (const words of [
-      '1 x 10.0 g',
+      '1 x 10 g',
       '1.90 g lacking; differs by 3.1',
       '50 mg lacking. The shop has nothing like it',
       'with 4.90 for sending; all there in 3 days',
