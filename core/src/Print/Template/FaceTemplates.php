@@ -124,7 +124,7 @@ final readonly class FaceTemplates
             Page::of($one.$two.$strips, $title.' Flat from the front, folded over, and as strips.', $paper),
             Page::of(
                 $this->laidOut($paper),
-                sprintf('%s Laid out by tape; out of true by %s at most.', $title, Amount::mm($this->errorMm())),
+                sprintf('%s Laid out by tape; out of true by %s at most.', $title, Amount::exactMm($this->errorMm())),
                 $paper,
             ),
         ];
