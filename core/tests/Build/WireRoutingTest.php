@@ -84,7 +84,7 @@ it('leads a limb\'s wire through the core of the body, before that is covered an
         ->and($at['thread:arms'])->toBeLessThan($at['cover:body'])
         ->and($at['thread:arms'])->toBeLessThan($at['cover:arm'])
         ->and(step($work, 'thread:arms')->order->after)->toEqualCanonicalizing(['core:body', 'wire:arm'])
-        ->and(step($work, 'thread:arms')->title)->toBe('Lead wire of the arms through body')
+        ->and((string) step($work, 'thread:arms')->title)->toBe('Lead wire of the arms through body')
         ->and(step($work, 'thread:arms')->time->waitMinutes)->toBe(0.0);
 });
 
@@ -113,7 +113,7 @@ it('sets whiskers in after all that is done on the head, and lets their glue dry
     $step = step($work, 'thread:whisker');
     expect(Passage::of(whiskers(), wired([]))->isLoose())->toBeTrue()
         ->and($step->kind)->toBe(StepKind::Thread)
-        ->and($step->title)->toBe('Set whisker into head')
+        ->and((string) $step->title)->toBe('Set whisker into head')
         ->and($step->time->waitMinutes)->toBe(20.0)
         ->and($step->time->minutes)->toBe(6.0)
         ->and($at['thread:whisker'])->toBeGreaterThan(max($at['hide:head'], $at['detail:eye']))
@@ -124,7 +124,7 @@ it('sets whiskers in after all that is done on the head, and lets their glue dry
 it('bends a wire that touches nothing all the same', function () {
     $far = new Wire('handle', 'Handle', WireMaterial::Steel, 1.0, [[200.0, 10.0, 0.0], [220.0, 30.0, 0.0]]);
     $work = Works::of(wired([$far]));
-    expect(step($work, 'thread:handle')->title)->toBe('Bend handle')
+    expect((string) step($work, 'thread:handle')->title)->toBe('Bend handle')
         ->and(step($work, 'thread:handle')->order->after)->toBe([]);
 });
 
