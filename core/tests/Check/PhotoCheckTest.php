@@ -185,7 +185,8 @@ describe('a photo of what was made', function () {
         $symmetry = checked('sorrel', $made, 5, true)['symmetry'];
         // The worst of each kind comes first.
         $of = array_column(array_reverse($symmetry), null, 'what');
-        expect(abs($of['level']['mm']))->toEqualWithDelta(3.0, 0.7)->and($of['level']['text'])->toMatch('/^The left ear sits [23](\.\d)? mm/')
+        expect(abs($of['level']['mm']))->toEqualWithDelta(3.0, 0.7)
+            ->and($of['level']['text'])->toMatch('/^The left ear sits [23](\.\d)? mm/')
             ->and($of['bulge']['mm'])->toBeGreaterThan(0.7)->and($of['bulge']['text'])->toContain('Body bulges')
             ->and(checked('sorrel', null, 5, true)['symmetry'])->toBe([]);
     });
