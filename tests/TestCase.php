@@ -10,6 +10,7 @@ use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
+use Impa\Voice\Voice;
 
 abstract class TestCase extends BaseTestCase
 {
@@ -59,6 +60,8 @@ abstract class TestCase extends BaseTestCase
     protected function setUp(): void
     {
         parent::setUp();
+        // Each test begins as a process does: what another one asked for is forgotten.
+        Voice::speak(new Voice);
         $this->withoutVite();
         Storage::fake('pictures');
     }
