@@ -10,8 +10,8 @@ use Impa\Voice\Voice;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * In which language and units it is answered: the first of Accept-Language (RFC 9110) that there are words for. Units ride on the tag, as
- * Unicode CLDR has it: "en-u-ms-ussystem" asks for inches and ounces.
+ * In which language and units it is answered: the first of Accept-Language (RFC 9110) that there are all words for. Units ride on the
+ * tag, as Unicode CLDR has it: "en-u-ms-ussystem" asks for inches and ounces.
  */
 final class Speaks
 {
@@ -20,7 +20,8 @@ final class Speaks
     {
         $voice = null;
         foreach (self::wished((string) $request->headers->get('Accept-Language')) as $tag) {
-            $voice ??= Voice::byTag($tag);
+            $known = Voice::byTag($tag);
+            $voice ??= $known?->language->isWhole() === true ? $known : null;
         }
         Voice::speak($voice ?? new Voice);
         $response = $next($request);
