@@ -10,7 +10,6 @@ declare(strict_types=1);
 use Impa\Colour\Srgb;
 use Impa\Raster\Grain;
 use Impa\Raster\Raster;
-use Impa\Refusal;
 use Impa\Render\Painter;
 use Impa\Render\View;
 use Impa\Seeing\Breakdown;
@@ -18,6 +17,7 @@ use Impa\Seeing\Decomposition\PartExtraction;
 use Impa\Seeing\Foreground\Background;
 use Impa\Seeing\Segmentation\FlatColours;
 use Impa\Seeing\Segmentation\Regions;
+use Impa\Voice\Refusal;
 
 require __DIR__.'/../vendor/autoload.php';
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Impa\Tests\Support\Turns;
+use Impa\Voice\Said;
 use Opis\JsonSchema\Validator;
 use Tests\Support\Console;
 use Tests\TestCase;
@@ -66,4 +67,23 @@ function holdAgainst(string $schema, string $json): void
     $forms = glob(base_path("formats/impa-{$schema}-[0-9].schema.json")) ?: [];
     $form = 'https://impa.invalid/formats/'.basename((string) end($forms));
     expect($validator->validate(json_decode($json), $form)->isValid())->toBeTrue();
+}
+
+/** What is said, in words; in lists as well. */
+function spoken(mixed $value): mixed
+{
+    return match (true) {
+        $value instanceof Said => (string) $value,
+        is_array($value) => array_map(spoken(...), $value),
+        default => $value,
+    };
+}
+
+// Expectations read messages as what they say.
+foreach (['toBe', 'toEqual', 'toContain', 'toStartWith', 'toEndWith', 'toMatch', 'toBeIn', 'toMatchArray'] as $way) {
+    expect()->pipe($way, function (Closure $next) {
+        $this->value = spoken($this->value);
+
+        return $next();
+    });
 }

@@ -11,7 +11,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Session\TokenMismatchException;
 use Impa\Figure\Document\Fault;
 use Impa\Figure\Document\FigureRefused;
-use Impa\Refusal;
+use Impa\Voice\Refusal;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Symfony\Component\HttpKernel\Exception\MethodNotAllowedHttpException;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
@@ -31,11 +31,11 @@ final class Problem
 
         return match (true) {
             $trouble !== null => self::of($trouble->status, 'The store cannot be written to', $trouble->getMessage()),
-            $e instanceof FigureRefused => self::of(422, $e->title(), $e->getMessage(), [
+            $e instanceof FigureRefused => self::of(422, (string) $e->title(), $e->getMessage(), [
                 'errors' => array_map(static fn (Fault $f): array => ['pointer' => $f->pointer, 'detail' => $f->text], $e->faults),
             ]),
-            $e instanceof Stale => self::of(409, $e->title(), $e->getMessage(), ['revision' => $e->revision, 'now' => $e->state]),
-            $e instanceof Refusal => self::of(422, $e->title(), $e->getMessage()),
+            $e instanceof Stale => self::of(409, (string) $e->title(), $e->getMessage(), ['revision' => $e->revision, 'now' => $e->state]),
+            $e instanceof Refusal => self::of(422, (string) $e->title(), $e->getMessage()),
             $e instanceof ModelNotFoundException, $before instanceof ModelNotFoundException => self::of(
                 404,
                 'Not found',

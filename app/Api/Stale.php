@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Api;
 
-use Impa\Refusal;
+use Impa\Voice\Message;
+use Impa\Voice\Refusal;
 use RuntimeException;
 
 /** Another window changed it since this one read it: nothing was written, and what stands there now is told. */
@@ -16,8 +17,8 @@ final class Stale extends RuntimeException implements Refusal
         parent::__construct(sprintf('%s was changed in another window since you opened it. Keep yours, or take the other.', $what));
     }
 
-    public function title(): string
+    public function title(): Message
     {
-        return 'Changed elsewhere';
+        return Message::of('house.stale');
     }
 }

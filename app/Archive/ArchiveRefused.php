@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Archive;
 
-use Impa\Refusal;
+use Impa\Voice\Message;
+use Impa\Voice\Refusal;
 use RuntimeException;
 
 /** An archive that is not taken in, in words; nothing of it was. */
@@ -15,8 +16,8 @@ final class ArchiveRefused extends RuntimeException implements Refusal
         return new self($why.' Nothing was taken in.');
     }
 
-    public function title(): string
+    public function title(): Message
     {
-        return 'This archive is not taken in';
+        return Message::of('house.archive-refused');
     }
 }

@@ -6,6 +6,7 @@ namespace App\Drawing;
 
 use Impa\Raster\File\PictureRefused;
 use Impa\Raster\File\SvgDrawing;
+use Impa\Voice\Message;
 use Symfony\Component\Process\Exception\ExceptionInterface;
 use Symfony\Component\Process\Process;
 
@@ -38,14 +39,14 @@ final class Pixels
         try {
             $process->run();
         } catch (ExceptionInterface) {
-            throw PictureRefused::because('This SVG takes too long to draw. Export it simpler, or as PNG.');
+            throw PictureRefused::because(Message::of('raster.pixels.too-slow'));
         }
         $png = $process->getOutput();
         if ($process->getExitCode() === 127) {
-            throw PictureRefused::because('SVG drawings want librsvg on this machine (Debian: librsvg2-bin). Add it, or export as PNG.');
+            throw PictureRefused::because(Message::of('raster.pixels.no-librsvg'));
         }
         if (! $process->isSuccessful() || ! str_starts_with($png, "\x89PNG")) {
-            throw PictureRefused::because('This SVG cannot be drawn, or takes too long. Export it simpler, or as PNG.');
+            throw PictureRefused::because(Message::of('raster.pixels.not-drawn'));
         }
 
         return $png;

@@ -6,19 +6,20 @@ namespace App\Http;
 
 use App\Api\Problem;
 use Closure;
+use Impa\Voice\Message;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 use Throwable;
 
 /** An answer that takes its time, as lines of JSON: what is being done and the share that is behind, at last the answer or the refusal. */
 final class LinesResponse
 {
-    /** @param  Closure(callable(string, float): void): array<string, mixed>  $work */
+    /** @param  Closure(callable(Message|string, float): void): array<string, mixed>  $work */
     public static function of(Closure $work): StreamedResponse
     {
         return new StreamedResponse(
             static function () use ($work): void {
                 try {
-                    $last = $work(static function (string $doing, float $share): void {
+                    $last = $work(static function (Message|string $doing, float $share): void {
                         self::line(['doing' => $doing, 'share' => $share]);
                     });
                 } catch (Throwable $e) {

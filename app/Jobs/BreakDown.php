@@ -13,6 +13,7 @@ use App\Seeing\GivenUp;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Foundation\Queue\Queueable;
+use Impa\Voice\Message;
 use Impa\Voice\Voice;
 use Throwable;
 
@@ -44,10 +45,10 @@ final class BreakDown implements ShouldQueue
             $told = 0.0;
             $this->row()->update(['worker_pid' => getmypid()]);
             try {
-                $answer = DrawnFigure::seen(Body::fromJson($asked), function (string $doing, float $share) use (&$told): void {
+                $answer = DrawnFigure::seen(Body::fromJson($asked), function (Message $doing, float $share) use (&$told): void {
                     if (microtime(true) - $told > self::EVERY_S) {
                         $told = microtime(true);
-                        $isWanted = $this->row()->update(['doing' => $doing, 'share' => $share]) === 1;
+                        $isWanted = $this->row()->update(['doing' => (string) $doing, 'share' => $share]) === 1;
                         throw_unless($isWanted, GivenUp::class);
                     }
                 });

@@ -13,6 +13,7 @@ use Impa\Material\Preparation;
 use Impa\Stash\StashWool;
 use Impa\Stash\Table\Pack;
 use Impa\Stash\Table\WoolEntry;
+use Impa\Voice\Message;
 use RuntimeException;
 
 /**
@@ -70,7 +71,7 @@ final class Wool extends Model
         ];
     }
 
-    /** @return array<string, string> what is wrong with it, by member */
+    /** @return array<string, Message> what is wrong with it, by member */
     public function faults(): array
     {
         $faults = [];

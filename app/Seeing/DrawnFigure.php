@@ -9,6 +9,7 @@ use App\Models\Picture;
 use Impa\Seeing\Breakdown;
 use Impa\Seeing\Editing\SeenAgain;
 use Impa\Seeing\SheetView;
+use Impa\Voice\Message;
 
 /** A drawing that was taken in, broken down by a felter's wishes. */
 final class DrawnFigure
@@ -16,7 +17,7 @@ final class DrawnFigure
     /**
      * With a `document` that was broken down from this drawing before, what the felter made of it stays.
      *
-     * @param  ?callable(string, float): void  $progress  what is being done, and the share that is behind
+     * @param  ?callable(Message, float): void  $progress  what is being done, and the share that is behind
      * @return array<string, mixed>
      */
     public static function seen(Body $body, ?callable $progress = null): array
@@ -26,7 +27,7 @@ final class DrawnFigure
         $breakdown = Breakdown::of(
             Picture::chosen($body->int('picture'))->bytes(),
             $body->wishes(),
-            $name === '' ? 'New figure' : $name,
+            $name,
             $body->text('file'),
             $progress,
         );

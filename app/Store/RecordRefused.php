@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Store;
 
-use Impa\Refusal;
+use Impa\Voice\Message;
+use Impa\Voice\Refusal;
 use RuntimeException;
 
 /** A record that is none: which of its members, and what is wrong with it, in words. */
@@ -15,8 +16,8 @@ final class RecordRefused extends RuntimeException implements Refusal
         return new self($why);
     }
 
-    public function title(): string
+    public function title(): Message
     {
-        return 'This record is not kept';
+        return Message::of('house.record-refused');
     }
 }

@@ -2,7 +2,6 @@
 
 declare(strict_types=1);
 
-// Was bei einem Schritt zu lesen steht: zwei Sätze, keiner länger als zwanzig Wörter.
 return [
     'title' => [
         'wire' => 'Draht: {part}',
@@ -194,5 +193,17 @@ return [
         'iron' => 'Heißes Eisen oder Dampf: so wenig heiß wie möglich, ein Tuch dazwischen, nie anlassen.',
         'steam' => 'Dampf verbrüht: Zange, nie Finger, und den Kessel aus, bevor gebogen wird.',
         'broken' => 'Eine abgebrochene Spitze, die nicht gefunden wird, bleibt in der Figur: Dann ist sie noch nicht sicher.',
+    ],
+    'stab' => [
+        'middling-straight' => 'mitteltief, gerade',
+        'shallow-slanting' => 'flach, schräg',
+        'middling-slanting' => 'mitteltief, schräg',
+        'deep-shallow' => 'tief, dann flach',
+        'very-shallow-slanting' => 'sehr flach, schräg',
+        'very-shallow' => 'sehr flach',
+        'deep-straight' => 'tief, gerade',
+        'deep' => 'tief',
+        'middling' => 'mitteltief',
+        'shallow' => 'flach',
     ],
 ];

@@ -2,7 +2,6 @@
 
 declare(strict_types=1);
 
-// What the felter reads at a step. Texts are two sentences, none longer than twenty words, and no name in them but of what it lies on.
 return [
     'title' => [
         'wire' => 'Wire: {part}',
@@ -109,7 +108,6 @@ return [
             'wire' => 'Push its wire in, and turn the end back inside. Stab from the side only, all round, and tug.',
         ],
     ],
-    // One sentence: what it is like when it is done.
     'look' => [
         'mix' => 'Held against the light it is of one shade, without a streak.',
         'portion' => 'Equal heaps lie side by side, each with the name of its part.',
@@ -137,7 +135,6 @@ return [
         'trim' => 'Against the light no fuzz stands out.',
         'inspect' => 'It is the figure of the drawing, from every side.',
     ],
-    // What usually goes wrong, and its cure.
     'sign' => [
         'mix' => 'Streaks that stay.',
         'core' => 'A dent, or a soft side.',
@@ -196,5 +193,17 @@ return [
         'iron' => 'Hot iron or steam: the lowest setting that works, a cloth between, never leave it on.',
         'steam' => 'Steam scalds: tongs, never fingers, and the kettle off before you bend.',
         'broken' => 'A broken tip that is not found stays in the figure: then it is not safe yet.',
+    ],
+    'stab' => [
+        'middling-straight' => 'middling, straight',
+        'shallow-slanting' => 'shallow, slanting',
+        'middling-slanting' => 'middling, slanting',
+        'deep-shallow' => 'deep, then shallow',
+        'very-shallow-slanting' => 'very shallow, slanting',
+        'very-shallow' => 'very shallow',
+        'deep-straight' => 'deep, straight',
+        'deep' => 'deep',
+        'middling' => 'middling',
+        'shallow' => 'shallow',
     ],
 ];

@@ -4,34 +4,34 @@ declare(strict_types=1);
 
 namespace Impa\Armature;
 
-use DomainException;
-use Impa\Refusal;
 use Impa\Voice\Amount;
+use Impa\Voice\Message;
+use Impa\Voice\Refused;
 
 /** Wire that cannot be cut, said in the felter's words. */
-final class ArmatureRefused extends DomainException implements Refusal
+final class ArmatureRefused extends Refused
 {
-    public function title(): string
+    public function title(): Message
     {
-        return 'This cannot be cut';
+        return Message::of('armature.armature-refused.this-cannot-be-cut');
     }
 
     public static function stockTooShort(float $pieceMm, float $longestMm): self
     {
-        return new self(sprintf(
-            'The longest wire wants %s, and the longest you have is %s: get one %s longer, or twist two together.',
-            Amount::mm($pieceMm),
-            Amount::mm($longestMm),
-            Amount::mm(ceil($pieceMm - $longestMm)),
+        return new self(Message::of(
+            'armature.armature-refused.the-longest-wire-wants',
+            piece: Amount::mm($pieceMm),
+            longest: Amount::mm($longestMm),
+            mm: Amount::mm(ceil($pieceMm - $longestMm)),
         ));
     }
 
     public static function stockNotEnough(float $wantedMm, float $thereMm): self
     {
-        return new self(sprintf(
-            'The wires want %s in all, and what you have, %s, does not hold them all: get one more.',
-            Amount::mm($wantedMm),
-            Amount::mm($thereMm),
+        return new self(Message::of(
+            'armature.armature-refused.the-wires-want',
+            wanted: Amount::mm($wantedMm),
+            there: Amount::mm($thereMm),
         ));
     }
 }

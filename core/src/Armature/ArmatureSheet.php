@@ -7,6 +7,7 @@ namespace Impa\Armature;
 use Impa\Figure\Figure;
 use Impa\Figure\Wire;
 use Impa\Voice\Amount;
+use Impa\Voice\Message;
 use Impa\Wool\Ledger\Coverings;
 use Impa\Wool\Ledger\Ledger;
 
@@ -87,18 +88,31 @@ final class ArmatureSheet
     }
 
     /** Whether it holds, and what would. */
-    private static function text(WireAdvice $advice): string
+    private static function text(WireAdvice $advice): Message
     {
         $word = $advice->wire->material->word();
-        $now = sprintf('%s of %s', Amount::mm($advice->wire->gaugeMm), $word);
+        $now = Message::of('armature.armature-sheet.of', gauge: Amount::mm($advice->wire->gaugeMm), word: $word);
         $isEnough = $advice->adviceMm !== null && $advice->wire->gaugeMm >= $advice->adviceMm - 1e-9;
 
         return match (true) {
-            $advice->adviceMm === null => sprintf('No %s that is sold holds this limb out: double it, or make it shorter.', $word),
-            ! $isEnough && ! $advice->staysAsBent => sprintf('%s bends under the limb: take %s.', $now, Amount::mm($advice->adviceMm)),
-            ! $isEnough => sprintf('%s sinks by %s: take %s.', $now, Amount::mm($advice->sagMm), Amount::mm($advice->adviceMm)),
-            $advice->adviceMm < $advice->wire->gaugeMm - 1e-9 => sprintf('%s holds; %s would do.', $now, Amount::mm($advice->adviceMm)),
-            default => sprintf('%s holds, and stays as bent.', $now),
+            $advice->adviceMm === null => Message::of('armature.armature-sheet.none-that-is-sold', word: $word),
+            ! $isEnough && ! $advice->staysAsBent => Message::of(
+                'armature.armature-sheet.bends-under-the-limb',
+                now: $now,
+                advice: Amount::mm($advice->adviceMm),
+            ),
+            ! $isEnough => Message::of(
+                'armature.armature-sheet.sinks-by-take',
+                now: $now,
+                sag: Amount::mm($advice->sagMm),
+                advice: Amount::mm($advice->adviceMm),
+            ),
+            $advice->adviceMm < $advice->wire->gaugeMm - 1e-9 => Message::of(
+                'armature.armature-sheet.holds-would-do',
+                now: $now,
+                advice: Amount::mm($advice->adviceMm),
+            ),
+            default => Message::of('armature.armature-sheet.holds-and-stays', now: $now),
         };
     }
 }

@@ -12,6 +12,8 @@ use Impa\Figure\Term\JoinBy;
 use Impa\Figure\Wire;
 use Impa\Material\CoveringWay;
 use Impa\Material\WireMaterial;
+use Impa\Voice\Message;
+use Impa\Voice\Name;
 
 /** The wires of a figure: those that the felter drew, or where she drew none, along its limbs and through what they are joined to. */
 final class Skeleton
@@ -54,7 +56,7 @@ final class Skeleton
 
         return new Wire(
             key: 'wire-'.$number,
-            name: 'Wire '.$number,
+            name: (string) Message::of('armature.skeleton.wire', number: $number),
             material: WireMaterial::PaperCovered,
             gaugeMm: Wire::USUAL_MM,
             pointsMm: [[-$far, $y, 0.0], [0.0, $y, 0.0], [$far, $y, 0.0]],
@@ -98,7 +100,7 @@ final class Skeleton
 
         return new Wire(
             key: 'wire-'.$part->key,
-            name: 'Wire of '.mb_strtolower($part->name),
+            name: (string) Message::of('armature.skeleton.wire-of', name: new Name($part->name)),
             material: WireMaterial::PaperCovered,
             gaugeMm: Wire::USUAL_MM,
             pointsMm: $points,

@@ -4,22 +4,19 @@ declare(strict_types=1);
 
 namespace Impa\Balance;
 
-use DomainException;
-use Impa\Refusal;
+use Impa\Voice\Message;
+use Impa\Voice\Refused;
 
 /** A cure that cannot be tried, said in the felter's words. */
-final class BalanceRefused extends DomainException implements Refusal
+final class BalanceRefused extends Refused
 {
-    public function title(): string
+    public function title(): Message
     {
-        return 'This cannot be tried';
+        return Message::of('balance.balance-refused.this-cannot-be-tried');
     }
 
     public static function noSuchCure(string $kind): self
     {
-        return new self(sprintf(
-            '"%s" is no cure of this figure: it stands firmly already, or that is not enough.',
-            mb_strimwidth($kind, 0, 20, '...'),
-        ));
+        return new self(Message::of('balance.balance-refused.is-no-cure', kind: mb_strimwidth($kind, 0, 20, '...')));
     }
 }

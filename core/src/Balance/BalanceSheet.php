@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Balance;
 
+use Impa\Voice\Message;
+
 /** How a figure stands, as a document (formats/impa-balance-1.schema.json). */
 final class BalanceSheet
 {
@@ -32,7 +34,7 @@ final class BalanceSheet
             ),
             'shakeG' => round($balance->shakeG(), 3),
             'shelfMm' => round($balance->shelfMm(), 1),
-            'noCure' => $balance->isTouchy() && $cures === [] ? Cures::NONE : '',
+            'noCure' => $balance->isTouchy() && $cures === [] ? Message::of('balance.cures.none') : '',
             'cures' => array_map(
                 static fn (Cure $cure): array => [
                     'kind' => $cure->kind,

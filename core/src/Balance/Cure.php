@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Balance;
 
+use Impa\Voice\Message;
+
 /** One way to make a figure stand firmly, with how much of it is enough. Immutable. */
 final readonly class Cure
 {
@@ -15,14 +17,14 @@ final readonly class Cure
      * @param  list<string>  $parts  keys of the parts that are moved
      * @param  Vec3  $mm  by how much they are moved, or where weight is hidden
      * @param  float  $g  of the weight, where both go together
-     * @param  string  $text  in words, as it would be said after "to stand firmly: "
+     * @param  Message  $text  in words, as it would be said after "to stand firmly: "
      */
     public function __construct(
         public string $kind,
         public float $amount,
         public string $unit,
         public float $tipDeg,
-        public string $text,
+        public Message $text,
         public array $parts = [],
         public array $mm = [0.0, 0.0, 0.0],
         public float $g = 0.0,

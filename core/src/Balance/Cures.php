@@ -8,6 +8,8 @@ use Impa\Figure\Editing\Choices;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
 use Impa\Voice\Amount;
+use Impa\Voice\Message;
+use Impa\Voice\Name;
 
 /**
  * What makes a top-heavy figure stand firmly, each with the least amount that is enough: a flatter base, weight low on the far side,
@@ -16,8 +18,6 @@ use Impa\Voice\Amount;
  */
 final class Cures
 {
-    public const NONE = 'None of the usual cures is enough: give it a wider base, or let it sit, lie or hang.';
-
     /** A washer of steel weighs so much, in g: 20 mm across, with a hole of 8 mm, 3 mm thick (7.85 g/cm3), and a little less. */
     public const WASHER_G = 6.0;
 
@@ -107,7 +107,7 @@ final class Cures
             $mm,
             'mm',
             Balance::leanDeg($this->balance->footprint->flattened($mm), $this->balance->centreMm),
-            sprintf('flatten the base by %s', Amount::mm($mm)),
+            Message::of('balance.cures.flatten', by: Amount::mm($mm)),
         );
     }
 
@@ -122,7 +122,7 @@ final class Cures
                     $g,
                     'g',
                     $this->balance->tipWithDeg($g, $at, Balance::LOW_MM),
-                    sprintf('hide %s more low %s', Amount::g($g), $where),
+                    Message::of('balance.cures.weight', weight: Amount::g($g), where: Message::of('balance.where.'.$where)),
                     mm: [$at[0], $this->balance->footprint->tableMm + Balance::LOW_MM, $at[1]],
                 );
             }
@@ -148,7 +148,12 @@ final class Cures
                         $mm,
                         'mm',
                         $flat->tipWithDeg($g, $at, Balance::LOW_MM),
-                        sprintf('flatten the base by %s, and hide %s more low %s', Amount::mm($mm), Amount::g($g), $where),
+                        Message::of(
+                            'balance.cures.both',
+                            by: Amount::mm($mm),
+                            weight: Amount::g($g),
+                            where: Message::of('balance.where.'.$where),
+                        ),
                         mm: [$at[0], $flat->footprint->tableMm + Balance::LOW_MM, $at[1]],
                         g: $g,
                     );
@@ -165,14 +170,17 @@ final class Cures
             foreach ($this->places() as $where => $at) {
                 $tipDeg = $this->balance->tipWithDeg($count * self::WASHER_G, $at, self::WASHER_MM);
                 if ($tipDeg >= Balance::TOUCHY_DEG) {
-                    $what = $count === 1 ? 'a washer' : $count.' washers';
-
                     return new Cure(
                         'washers',
                         $count * self::WASHER_G,
                         'g',
                         $tipDeg,
-                        sprintf('hide %s of %s in the foot, %s', $what, Amount::g(self::WASHER_G), $where),
+                        Message::of(
+                            'balance.cures.washers',
+                            count: $count,
+                            weight: Amount::g(self::WASHER_G),
+                            where: Message::of('balance.where.'.$where),
+                        ),
                         mm: [$at[0], $this->balance->footprint->tableMm + self::WASHER_MM, $at[1]],
                     );
                 }
@@ -209,14 +217,14 @@ final class Cures
             $centre[$axis] += $way * $mm * $most / $this->balance->massG;
             $tipDeg = Balance::leanDeg($this->balance->footprint, $centre);
             if ($tipDeg >= Balance::TOUCHY_DEG) {
-                $where = $axis === 2 ? ($way > 0 ? 'forwards' : 'back') : ($way > 0 ? 'to the right' : 'to the left');
+                $where = $axis === 2 ? ($way > 0 ? 'forwards' : 'backwards') : ($way > 0 ? 'right' : 'left');
 
                 return new Cure(
                     'carry',
                     $mm,
                     'mm',
                     $tipDeg,
-                    sprintf('set the %s %s farther %s', lcfirst($this->figure->parts[$heaviest]->name), Amount::mm($mm), $where),
+                    Message::of('balance.cures.carry-'.$where, part: new Name($this->figure->parts[$heaviest]->name), by: Amount::mm($mm)),
                     $this->carried($heaviest),
                     $axis === 2 ? [0.0, 0.0, $way * $mm] : [$way * $mm, 0.0, 0.0],
                 );
@@ -251,7 +259,7 @@ final class Cures
             $low,
             'mm',
             $apart($low),
-            sprintf('set the feet %s farther apart', Amount::mm($low)),
+            Message::of('balance.cures.feet', by: Amount::mm($low)),
             array_map(strval(...), $feet),
             [$low / 2, 0.0, 0.0],
         );
@@ -262,15 +270,19 @@ final class Cures
         return $part->placements()[0]->levelsMm()[0] <= $this->balance->footprint->tableMm + Footprint::FLATTENING_MM;
     }
 
-    /** @return array<string, array{float, float}> where weight may go, in words: x and z of the footprint's middle, and away from the weak side */
+    /**
+     * Where weight may go, by the codes of lang/, balance.where.
+     *
+     * @return array<string, array{float, float}> x and z of the footprint's middle, and away from the weak side
+     */
     private function places(): array
     {
         [$x, $z] = $this->balance->footprint->middle();
         $weak = deg2rad($this->balance->weakestDeg());
         [$dx, $dz] = [-cos($weak), -sin($weak)];
         $reach = self::FAR * $this->balance->footprint->reachMm($x, $z, $dx, $dz);
-        $where = abs($dz) >= abs($dx) ? ($dz > 0 ? 'at the front' : 'at the back') : ($dx > 0 ? 'at the right' : 'at the left');
+        $where = abs($dz) >= abs($dx) ? ($dz > 0 ? 'front' : 'back') : ($dx > 0 ? 'right' : 'left');
 
-        return ['in the middle' => [$x, $z], $where => [$x + $reach * $dx, $z + $reach * $dz]];
+        return ['middle' => [$x, $z], $where => [$x + $reach * $dx, $z + $reach * $dz]];
     }
 }

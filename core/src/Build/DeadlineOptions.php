@@ -13,6 +13,7 @@ use Impa\Figure\Part;
 use Impa\Material\CoveringWay;
 use Impa\Material\Firmness;
 use Impa\Material\Pace;
+use Impa\Voice\Message;
 use Impa\Wool\Ledger\Ledger;
 
 /** What to do where a figure is not ready in time, each way with the minutes that it saves of this hand's work, of what is left of it. */
@@ -26,7 +27,7 @@ final class DeadlineOptions
 
     /**
      * @param  list<string>  $done  keys of the steps that are done: what they made stays as it is
-     * @return list<array{kind: string, text: string, gainMinutes: float}> the greatest first
+     * @return list<array{kind: string, text: Message, gainMinutes: float}> the greatest first
      */
     public static function of(Work $work, Needles $needles, int $sittingsMissing, array $done = []): array
     {
@@ -35,7 +36,7 @@ final class DeadlineOptions
         $now = $left($ledger->figure, $pace);
         $saved = static fn (Figure $figure, Pace $hand): float => $now - $left($figure, $hand);
         $begun = self::begun($work, $done);
-        $help = static fn (string $kind, string $text, float $minutes): array => [
+        $help = static fn (string $kind, Message $text, float $minutes): array => [
             'kind' => $kind,
             'text' => $text,
             'gainMinutes' => $minutes,
@@ -44,17 +45,16 @@ final class DeadlineOptions
         $options = [
             $help(
                 'needles',
-                'Use three needles in the holder for every part that has room for them.',
+                Message::of('build.deadline-options.use-three-needles'),
                 $saved($figure, $pace->withMoreNeedles()),
             ),
-            $help('softer', 'Felt everything one step softer.', $saved(self::softer($figure, $begun), $pace)),
-            $help('simpler', 'Cut the flat parts from felted sheet.', $saved(self::cut($figure, $begun), $pace)),
+            $help('softer', Message::of('build.deadline-options.felt-everything-one-step'), $saved(self::softer($figure, $begun), $pace)),
+            $help('simpler', Message::of('build.deadline-options.cut-the-flat-parts'), $saved(self::cut($figure, $begun), $pace)),
         ];
         usort($options, static fn (array $a, array $b): int => $b['gainMinutes'] <=> $a['gainMinutes']);
         $options = array_values(array_filter($options, static fn (array $h): bool => $h['gainMinutes'] >= self::LEAST_MINUTES));
-        $times = $sittingsMissing === 1 ? 'once' : $sittingsMissing.' times';
 
-        return [...$options, $help('sittings', sprintf('Sit down %s more before then.', $times), 0.0)];
+        return [...$options, $help('sittings', Message::of('build.deadline-options.sit-down', count: $sittingsMissing), 0.0)];
     }
 
     /** @param  list<string>  $done */

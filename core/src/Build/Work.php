@@ -21,6 +21,8 @@ use Impa\Figure\Figure;
 use Impa\Figure\Placing\Gap;
 use Impa\Figure\Pull;
 use Impa\Material\Pace;
+use Impa\Voice\Message;
+use Impa\Voice\Name;
 use Impa\Wool\Ledger\Ledger;
 
 /** All steps of a figure in an order that can be followed: what must come before what by nature, by reach and by custom. Immutable. */
@@ -28,7 +30,7 @@ final readonly class Work
 {
     /**
      * @param  list<Step>  $steps  in order
-     * @param  array<string, string>  $tight  by step key, what stands in the needle's way there whatever the order
+     * @param  array<string, Message>  $tight  by step key, what stands in the needle's way there whatever the order
      */
     private function __construct(
         public Ledger $ledger,
@@ -49,10 +51,10 @@ final readonly class Work
         // Layers lie flat: nothing stands between the needle and them.
         foreach ($figure->flat->isFlat() ? [] : $hindrances ?? Reach::of($figure) as $hindrance) {
             if (! self::reached($figure, $needs, $hindrance)) {
-                $tight[$hindrance->step] = sprintf(
-                    'It is tight here: %s stands in the way of %s.',
-                    self::named($figure, $hindrance->by),
-                    $hindrance->name,
+                $tight[$hindrance->step] = Message::of(
+                    'build.work.it-is-tight-here',
+                    figure: self::named($figure, $hindrance->by),
+                    name: $hindrance->name,
                 );
             }
         }
@@ -95,7 +97,7 @@ final readonly class Work
     }
 
     /** What is amiss with the drawing where a step comes to it: the part that it joins does not reach. Null where nothing is. */
-    public function amiss(Step $step): ?string
+    public function amiss(Step $step): ?Message
     {
         if ($step->kind !== StepKind::Join) {
             return null;
@@ -221,21 +223,21 @@ final readonly class Work
         return $all;
     }
 
-    private static function why(Figure $figure, Hindrance $hindrance, string $join): string
+    private static function why(Figure $figure, Hindrance $hindrance, string $join): Message
     {
         $by = self::named($figure, $hindrance->by);
         if ($hindrance->isCovering) {
-            return sprintf('Before what covers %s: it would be in the way of %s.', $by, $hindrance->name);
+            return Message::of('build.work.before-what-covers', by: $by, name: $hindrance->name);
         }
         $joined = self::named($figure, substr($join, strlen('join:')));
 
-        return $joined === $by
-            ? sprintf('Before %s: it would be in the way of %s.', $by, $hindrance->name)
-            : sprintf('Before %s goes on: %s would be in the way of %s.', $joined, $by, $hindrance->name);
+        return substr($join, strlen('join:')) === $hindrance->by
+            ? Message::of('build.work.before-it-would-be', by: $by, name: $hindrance->name)
+            : Message::of('build.work.before-goes-on-would', joined: $joined, by: $by, name: $hindrance->name);
     }
 
-    private static function named(Figure $figure, string $part): string
+    private static function named(Figure $figure, string $part): Message
     {
-        return 'the '.mb_strtolower($figure->parts[$part]->name);
+        return Message::of('build.place.one', name: new Name($figure->parts[$part]->name));
     }
 }

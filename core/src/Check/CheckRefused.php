@@ -4,39 +4,41 @@ declare(strict_types=1);
 
 namespace Impa\Check;
 
-use DomainException;
-use Impa\Refusal;
+use Impa\Voice\Amount;
+use Impa\Voice\Message;
+use Impa\Voice\Refused;
 
 /** What cannot be checked, said in the felter's words. */
-final class CheckRefused extends DomainException implements Refusal
+final class CheckRefused extends Refused
 {
-    public function title(): string
+    public function title(): Message
     {
-        return 'This cannot be checked';
+        return Message::of('check.check-refused.this-cannot-be-checked');
     }
 
+    /** @param  'width'|'height'|'depth'  $what */
     public static function noSize(string $what, float $mm): self
     {
-        return new self(sprintf('The %s of %s mm is none: measure it between the calipers, above 0.', $what, round($mm, 2)));
+        return new self(Message::of('check.no-size.'.$what, mm: Amount::mm($mm)));
     }
 
     public static function noWeight(float $g): self
     {
-        return new self(sprintf('A weight of %s g is none: lay the piece alone on the scale.', round($g, 3)));
+        return new self(Message::of('check.check-refused.is-no-weight-lay', g: Amount::g($g)));
     }
 
     public static function noDetail(string $key): self
     {
-        return new self(sprintf('There is no detail "%s" in this figure.', mb_strimwidth($key, 0, 60, '...')));
+        return new self(Message::of('check.check-refused.there-is-no-detail', key: mb_strimwidth($key, 0, 60, '...')));
     }
 
-    public static function noAnswer(string $asked, float $most, string $unit): self
+    public static function noAnswer(Message $asked, float $most, string $unit): self
     {
-        return new self(sprintf('%s: a number above 0, and at most %.0f %s.', $asked, $most, $unit));
+        return new self(Message::of('check.check-refused.a-number-above-0', asked: $asked, most: $most, unit: $unit));
     }
 
     public static function noPart(string $key): self
     {
-        return new self(sprintf('There is no part "%s" in this figure.', mb_strimwidth($key, 0, 60, '...')));
+        return new self(Message::of('check.check-refused.there-is-no-part', key: mb_strimwidth($key, 0, 60, '...')));
     }
 }

@@ -25,6 +25,7 @@ use Impa\Figure\Figure;
 use Impa\Raster\File\PictureRefused;
 use Impa\Render\FlatArea;
 use Impa\Render\View;
+use Impa\Voice\Message;
 
 /**
  * A photo of a finished figure against its plan: found on its ground, laid over the plan, and piece by piece and detail by detail held
@@ -41,10 +42,6 @@ final readonly class PhotoCheck
     /** What takes longer from one colour to the other than this is blurred, mm, and as a share of the figure. */
     private const BLURRED_MM = 2.4;
 
-    private const NUMBERS = [
-        2 => 'Two', 3 => 'Three', 4 => 'Four', 5 => 'Five', 6 => 'Six', 7 => 'Seven', 8 => 'Eight', 9 => 'Nine', 10 => 'Ten',
-    ];
-
     /** Of the rims that are planned so many must be found. */
     private const TOLD = 0.35;
 
@@ -56,9 +53,9 @@ final readonly class PhotoCheck
 
     /**
      * @param  list<Deviation>  $deviations  the worst first
-     * @param  list<string>  $unjudged  in words
+     * @param  list<Message>  $unjudged  in words
      * @param  list<array<string, mixed>>  $symmetry  left against right, the worst first
-     * @param  ?string  $why  nothing can be told
+     * @param  ?Message  $why  nothing can be told
      */
     private function __construct(
         public Figure $figure,
@@ -68,7 +65,7 @@ final readonly class PhotoCheck
         public array $deviations,
         public array $unjudged,
         private array $symmetry,
-        private ?string $why,
+        private ?Message $why,
     ) {
     }
 
@@ -105,8 +102,7 @@ final readonly class PhotoCheck
         }
         $explained = $fit->overlap($seen->pose, $plan, $seen->asFound($plan), 80);
         $why = $explained < self::EXPLAINED
-            ? 'a shadow, or something beside the figure, looks like a part of it. '
-                .'Take it in light from all sides, on a plain sheet in another colour.'
+            ? Message::of('check.photo-check.shadow')
             : null;
         [$deviations, $unjudged] = $why === null ? self::judged($plan, $seen, $rims) : [[], []];
         usort($deviations, static fn (Deviation $a, Deviation $b): int => $b->weight <=> $a->weight);
@@ -160,18 +156,18 @@ final readonly class PhotoCheck
     /**
      * What is to be said first.
      *
-     * @return array{is: 'as-planned'|'look'|'cannot-tell', text: string}
+     * @return array{is: 'as-planned'|'look'|'cannot-tell', text: Message}
      */
     public function verdict(): array
     {
         $count = count($this->deviations);
 
         return match (true) {
-            $this->why !== null => ['is' => 'cannot-tell', 'text' => 'This photo cannot tell: '.$this->why],
-            $count === 0 => ['is' => 'as-planned', 'text' => 'No visible difference from the plan.'],
+            $this->why !== null => ['is' => 'cannot-tell', 'text' => Message::of('check.photo-check.cannot-tell', why: $this->why)],
+            $count === 0 => ['is' => 'as-planned', 'text' => Message::of('check.photo-check.no-visible-difference-from')],
             default => [
                 'is' => 'look',
-                'text' => sprintf('%s to look at.', $count === 1 ? 'One thing' : (self::NUMBERS[$count] ?? $count).' things'),
+                'text' => Message::of('check.photo-check.look', count: $count),
             ],
         };
     }
@@ -249,7 +245,7 @@ final readonly class PhotoCheck
 
     /**
      * @param  list<Rim>  $rims
-     * @return array{list<Deviation>, list<string>}
+     * @return array{list<Deviation>, list<Message>}
      */
     private static function judged(Expected $plan, Seen $seen, array $rims): array
     {
@@ -267,17 +263,17 @@ final readonly class PhotoCheck
         return [$deviations, array_values(array_unique($unjudged))];
     }
 
-    /** @return list<string> what no photo tells, or not this one */
+    /** @return list<Message> what no photo tells, or not this one */
     private static function whole(Seen $seen): array
     {
         return [
             ...($seen->pose->isMeasured()
                 ? []
-                : ['Its size as a whole: lay it on the marker sheet, or a ruler beside it, and it is measured too.']),
+                : [Message::of('check.photo-check.its-size')]),
             ...($seen->pose->isOnSheet() || $seen->details === []
                 ? []
-                : ['Whether its face sits too high or too far to one side as a whole: only the marker sheet tells that.']),
-            'How deep it is: take a photo from the side.',
+                : [Message::of('check.photo-check.whether-its-face-sits')]),
+            Message::of('check.photo-check.how-deep'),
         ];
     }
 }

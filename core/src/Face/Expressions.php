@@ -30,6 +30,7 @@ use Impa\Figure\Part;
 use Impa\Figure\Term\DetailRole;
 use Impa\Figure\Upgrade\Upgrade;
 use Impa\Surface\Surface;
+use Impa\Voice\Message;
 use stdClass;
 
 /** The pieces of a face that can be put on any head, and varied afterwards. A new one is one file and one line here. */
@@ -59,7 +60,7 @@ final class Expressions
 
     /**
      * @return list<array{
-     *     kind: string, name: string, sliders: list<Slider>, sample: list<array<string, mixed>>,
+     *     kind: string, name: Message, sliders: list<Slider>, sample: list<array<string, mixed>>,
      * }> with each piece as it looks on a ball of 60 mm, colours as `hex`
      */
     public static function catalogue(): array

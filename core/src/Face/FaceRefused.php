@@ -4,41 +4,37 @@ declare(strict_types=1);
 
 namespace Impa\Face;
 
-use Impa\Refusal;
-use RuntimeException;
+use Impa\Voice\Message;
+use Impa\Voice\Refused;
 
 /** Something was asked of a face that cannot be. */
-final class FaceRefused extends RuntimeException implements Refusal
+final class FaceRefused extends Refused
 {
-    public function title(): string
+    public function title(): Message
     {
-        return 'This cannot be done with the face';
+        return Message::of('face.face-refused.this-cannot-be-done');
     }
 
     /** @param  list<string>  $known */
     public static function noSuchPiece(string $kind, array $known): self
     {
-        return new self(sprintf('There is no piece "%s". There are: %s.', $kind, implode(', ', $known)));
+        return new self(Message::of('face.face-refused.there-is-no-piece', kind: $kind, list: implode(', ', $known)));
     }
 
     public static function pieceIsGone(string $key, string $part): self
     {
         return new self(
-            sprintf(
-                'There is no piece "%s" on %s any more that could be varied. Put a new one on.',
-                mb_substr($key, 0, 64),
-                $part,
-            ),
+            Message::of('face.face-refused.there-is-no-piece-2', key: mb_substr($key, 0, 64), part: $part),
         );
     }
 
     public static function nothingToCopy(string $part): self
     {
-        return new self(sprintf('There is nothing on %s that could be copied.', $part));
+        return new self(Message::of('face.face-refused.there-is-nothing', part: $part));
     }
 
     public static function noSuchDetail(string $key, string $part): self
     {
-        return new self(sprintf('There is no detail "%s" on %s as seen from the front.', $key, $part));
+        return new self(Message::of('face.face-refused.there-is-no-detail', key: $key, part: $part));
     }
 }

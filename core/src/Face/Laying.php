@@ -15,6 +15,7 @@ use Impa\Material\Densities;
 use Impa\Surface\Surface;
 use Impa\Surface\TapeMark;
 use Impa\Voice\Amount;
+use Impa\Voice\Message;
 use Impa\Wool\Ledger\DetailWool;
 use Impa\Wool\Portion\Wisp;
 
@@ -37,19 +38,19 @@ final readonly class Laying
     private const DARKER_BY = 20.0;
 
     /**
-     * @param  list<string>  $marks  where to prick or pin, in mm by tape
-     * @param  list<string>  $stabs  in order
+     * @param  list<Message>  $marks  where to prick or pin, in mm by tape
+     * @param  list<Message>  $stabs  in order
      * @param  float  $proudMm  how far to leave it proud; 0 where it may lie level
      */
     private function __construct(
         public Detail $detail,
         public float $woolMg,
-        public string $needle,
+        public ?Message $needle,
         public array $marks,
         public array $stabs,
         public float $proudMm,
-        public string $check,
-        public string $undo,
+        public Message $check,
+        public Message $undo,
     ) {
     }
 
@@ -66,23 +67,27 @@ final readonly class Laying
         return new self(
             detail: $detail,
             woolMg: $mg,
-            needle: $isFelted ? sprintf('%d, one, very shallow; hold it at about 45 degrees to its middle', $needles->finest()) : '',
+            needle: $isFelted ? Message::of('face.laying.needle', gauge: $needles->finest()) : null,
             marks: $isLine ? self::linePins($detail, $surface) : self::spotMarks($detail, $surface),
             stabs: self::stabs($detail, $proud),
             proudMm: $proud,
             check: self::check($detail),
             undo: $isFelted
-                ? 'Lift it out with the needle\'s tip while it is only tacked; later, cover it with a wisp of its ground, and mark again.'
+                ? Message::of('face.laying.lift-it-out')
                 : self::undo($detail),
         );
     }
 
-    /** How much of it, in words; empty where none is felted on. */
-    public function wool(): string
+    /** How much of it, in words; nothing where none is felted on. */
+    public function wool(): ?Message
     {
         return $this->detail->method === Method::Felt
-            ? sprintf('%s%s: %s', Amount::g($this->woolMg / 1000), $this->detail->lie->mirror ? ' each' : '', Wisp::words($this->woolMg))
-            : '';
+            ? Message::of(
+                'face.laying.'.($this->detail->lie->mirror ? 'wool-each' : 'wool'),
+                g: Amount::g($this->woolMg / 1000),
+                like: Wisp::words($this->woolMg),
+            )
+            : null;
     }
 
     /** @return array<string, mixed> */
@@ -109,22 +114,22 @@ final readonly class Laying
         return $ground->l - $figure->colours[$detail->colour]->srgb->lab()->l > self::DARKER_BY;
     }
 
-    /** @return list<string> */
+    /** @return list<Message> */
     private static function spotMarks(Detail $detail, Surface $surface): array
     {
         [$x, $y] = $detail->middle();
         $half = $detail->drawn->kind === DetailKind::Patch ? null : [$detail->drawn->widthMm / 2, $detail->drawn->heightMm / 2];
         $middle = TapeMark::on($surface, $x, $y);
         if (is_nan($middle->acrossMm + $middle->downMm)) {
-            return ['It does not lie on the part as seen from here: move it first.'];
+            return [Message::of('face.laying.it-does-not-lie')];
         }
-        $marks = [self::told('its middle', $middle, $detail->lie->mirror)];
+        $marks = [self::told(Message::of('face.laying.place.middle'), $middle, $detail->lie->mirror)];
         foreach (
-            $half === null ? [] : [['its top', 0.0, $half[1]], ['its outer side', ($x < 0.0 ? -1 : 1) * $half[0], 0.0]] as [$word, $dx, $dy]
+            $half === null ? [] : [['top', 0.0, $half[1]], ['outer', ($x < 0.0 ? -1 : 1) * $half[0], 0.0]] as [$word, $dx, $dy]
         ) {
             $mark = TapeMark::on($surface, $x + $dx, $y + $dy);
             if (! is_nan($mark->acrossMm + $mark->downMm)) {
-                $marks[] = self::told($word, $mark, $detail->lie->mirror);
+                $marks[] = self::told(Message::of('face.laying.place.'.$word), $mark, $detail->lie->mirror);
             }
         }
 
@@ -132,8 +137,11 @@ final readonly class Laying
             $box = Box::around($detail->outline());
             [$across, $isOverSide] = self::onWool($surface, [$x, $y], $box->left - $x, $box->right - $x, false);
             [$down, $isOverEnd] = self::onWool($surface, [$x, $y], $box->low - $y, $box->high - $y, true);
-            $marks[] = sprintf('on the wool it is %s across and %s down', Amount::mm($across), Amount::mm($down))
-                .($isOverSide || $isOverEnd ? ' to the edge, and goes on round it' : '');
+            $marks[] = Message::of(
+                'face.laying.'.($isOverSide || $isOverEnd ? 'on-the-wool-over' : 'on-the-wool'),
+                across: Amount::mm($across),
+                down: Amount::mm($down),
+            );
         }
 
         return $marks;
@@ -167,7 +175,7 @@ final readonly class Laying
         return [$mm, $isOver];
     }
 
-    /** @return list<string> a pin at each end, and where the line bends or runs long */
+    /** @return list<Message> a pin at each end, and where the line bends or runs long */
     private static function linePins(Detail $detail, Surface $surface): array
     {
         $points = $detail->outline();
@@ -178,8 +186,8 @@ final readonly class Laying
             if ($i === 0 || $i === count($points) - 1 || $since >= self::PIN_EVERY_MM) {
                 $mark = TapeMark::on($surface, $x, $y);
                 $marks[] = is_nan($mark->acrossMm + $mark->downMm)
-                    ? sprintf('pin %d: round the edge, feel for it', count($marks) + 1)
-                    : self::told(sprintf('pin %d', count($marks) + 1), $mark, $detail->lie->mirror);
+                    ? Message::of('face.laying.pin-round', number: count($marks) + 1)
+                    : self::told(Message::of('face.laying.pin', number: count($marks) + 1), $mark, $detail->lie->mirror);
                 $since = 0.0;
             }
         }
@@ -187,78 +195,80 @@ final readonly class Laying
         return $marks;
     }
 
-    private static function told(string $word, TapeMark $mark, bool $bothSides): string
+    private static function told(Message $word, TapeMark $mark, bool $bothSides): Message
     {
         $across = abs($mark->acrossMm);
         $where =
             $across < 0.05
-                ? 'on the middle line'
-                : sprintf(
-                    '%s %s',
-                    Amount::mm($across),
-                    $bothSides ? 'out on both sides' : ($mark->acrossMm < 0.0 ? 'to the left' : 'to the right'),
+                ? Message::of('face.laying.at.middle')
+                : Message::of(
+                    'face.laying.at.'.($bothSides ? 'both' : ($mark->acrossMm < 0.0 ? 'left' : 'right')),
+                    off: Amount::mm($across),
                 );
 
-        return sprintf('%s: %s, %s down', $word, $where, Amount::mm($mark->downMm));
+        return Message::of('face.laying.mark', what: $word, where: $where, down: Amount::mm($mark->downMm));
     }
 
-    /** @return list<string> */
+    /** @return list<Message> */
     private static function stabs(Detail $detail, float $proudMm): array
     {
         return match (true) {
             $detail->method === Method::Bead => [
-                'Prick the mark',
-                'Sew the bead on from behind',
-                'Pull the thread in until the bead sits in a small dent',
+                Message::of('face.laying.prick-the-mark'),
+                Message::of('face.laying.sew-the-bead'),
+                Message::of('face.laying.pull-the-thread'),
             ],
             $detail->method === Method::ReadyMade => [
-                'Prick the mark',
-                'Make a hole as deep as its shank',
-                'Glue it in; let it dry',
+                Message::of('face.laying.prick-the-mark'),
+                Message::of('face.laying.make-a-hole'),
+                Message::of('face.laying.glue-it-in-let'),
             ],
             $detail->method === Method::Stitch => [
-                'Come up at the first mark',
-                'Follow the marks with one thread',
-                'Hide the end inside',
+                Message::of('face.laying.come-up'),
+                Message::of('face.laying.follow-the-marks'),
+                Message::of('face.laying.hide-the-end-inside'),
             ],
             $detail->method === Method::Paint => [
-                'Flatten the fuzz under it with the needle',
-                'Paint it with a fine brush',
-                'Let it dry',
+                Message::of('face.laying.flatten-the-fuzz-under'),
+                Message::of('face.laying.paint-it'),
+                Message::of('face.laying.let-it-dry'),
             ],
-            $detail->method === Method::Pin => ['Push it in on the mark', 'Glue it; its point must end inside'],
+            $detail->method === Method::Pin => [Message::of('face.laying.push-it'), Message::of('face.laying.glue-it-its-point')],
             $detail->drawn->kind === DetailKind::Line => [
-                'Twist a wisp of tops',
-                'Fix its end at pin 1',
-                'Lay it round the pins',
-                'Stab it down from pin to pin',
-                'Trim the end, stab it under',
-                'Push it straight with slanting stabs from both sides',
+                Message::of('face.laying.twist-a-wisp'),
+                Message::of('face.laying.fix-its-end'),
+                Message::of('face.laying.lay-it-round'),
+                Message::of('face.laying.stab-it-down-from'),
+                Message::of('face.laying.trim-the-end-stab'),
+                Message::of('face.laying.push-it-straight'),
             ],
             default => [
-                'Tack it at the top',
-                'at the bottom',
-                'right',
-                'left',
-                'Stab round the rim, slanting inwards',
-                $proudMm > 0.0 ? sprintf('The middle last, and little: leave it %s proud', Amount::mm($proudMm)) : 'The middle last',
+                Message::of('face.laying.tack-it'),
+                Message::of('face.laying.at-the-bottom'),
+                Message::of('face.laying.right'),
+                Message::of('face.laying.left'),
+                Message::of('face.laying.stab-round-the-rim'),
+                $proudMm > 0.0 ? Message::of(
+                    'face.laying.the-middle-last',
+                    proud: Amount::mm($proudMm),
+                ) : Message::of('face.laying.the-middle-last-2'),
             ],
         };
     }
 
-    private static function check(Detail $detail): string
+    private static function check(Detail $detail): Message
     {
         return $detail->lie->mirror
-            ? 'Compare both: the same tape marks, the same size, level; look in a mirror and upside down.'
-            : 'Look from straight in front, in a mirror, and upside down.';
+            ? Message::of('face.laying.compare-both-the-same')
+            : Message::of('face.laying.look-from-straight');
     }
 
-    private static function undo(Detail $detail): string
+    private static function undo(Detail $detail): Message
     {
         return match ($detail->method) {
-            Method::Bead, Method::Stitch => 'Cut the thread and pull it out; close the ground with a wisp of its colour.',
-            Method::Paint => 'Cover it with a thin wisp of its ground.',
-            default => 'Pull it before the glue is dry; close the hole with a wisp of its ground.',
+            Method::Bead, Method::Stitch => Message::of('face.laying.cut-the-thread'),
+            Method::Paint => Message::of('face.laying.cover-it'),
+            default => Message::of('face.laying.pull-it-before'),
         };
     }
 }

@@ -12,6 +12,7 @@ use Impa\Figure\Member\School;
 use Impa\Figure\Term\Pose;
 use Impa\Figure\Upgrade\Upgrade;
 use Impa\Shape\ShapeRefused;
+use Impa\Voice\Message;
 use JsonException;
 use stdClass;
 use Throwable;
@@ -74,7 +75,7 @@ final readonly class Figure
         $document = $document instanceof stdClass ? Upgrade::newest($document) : $document;
         $faults = FigureCheck::faults($document);
         if ($faults !== [] || ! ($document instanceof stdClass)) {
-            throw FigureRefused::forFaults($faults === [] ? [Fault::at([], 'The document must be an object.')] : $faults);
+            throw FigureRefused::forFaults($faults === [] ? [Fault::at([], Message::of('figure.figure.the-document-must-be'))] : $faults);
         }
 
         return self::read($document);
@@ -118,7 +119,7 @@ final readonly class Figure
                 picture: $reader->picture(),
             );
         } catch (ShapeRefused $e) {
-            throw FigureRefused::forFaults([Fault::at([], $e->getMessage())]);
+            throw FigureRefused::forFaults([Fault::at([], $e->why)]);
         }
     }
 

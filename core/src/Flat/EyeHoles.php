@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Flat;
 
 use Impa\Geometry\Box;
+use Impa\Voice\Message;
 
 /**
  * Where a mask is looked through: two openings as far apart as eyes are. Adults' pupils lie 63 mm apart at the mean, nearly all of them
@@ -33,7 +34,7 @@ final class EyeHoles
         $ground = $layers->all[0];
         [$middle, $y] = $ground->box->middle();
         $pair = [];
-        foreach ([1 => 'Right eye hole', -1 => 'Left eye hole'] as $way => $name) {
+        foreach ([1 => Message::of('flat.eye-hole.right'), -1 => Message::of('flat.eye-hole.left')] as $way => $name) {
             $points = [];
             for ($k = 0; $k < self::POINTS; $k++) {
                 $a = 2 * M_PI * $k / self::POINTS;
@@ -45,7 +46,7 @@ final class EyeHoles
             if (array_filter($points, static fn (array $p): bool => ! $ground->has($p[0], $p[1])) !== []) {
                 return [];
             }
-            $pair[] = ['key' => $way > 0 ? 'eye-right' : 'eye-left', 'name' => $name, 'pointsMm' => $points];
+            $pair[] = ['key' => $way > 0 ? 'eye-right' : 'eye-left', 'name' => (string) $name, 'pointsMm' => $points];
         }
 
         return $pair;

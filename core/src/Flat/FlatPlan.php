@@ -13,6 +13,8 @@ use Impa\Figure\Term\Stitch;
 use Impa\Geometry\Outline\Polygon;
 use Impa\Material\Densities;
 use Impa\Voice\Amount;
+use Impa\Voice\Message;
+use Impa\Voice\Name;
 use Impa\Wool\Ledger\DetailWool;
 
 /** A figure of layers, ready to be cut, laid and stitched: everything that is not in its ledger or its steps. Immutable. */
@@ -171,58 +173,57 @@ final readonly class FlatPlan
         return $by;
     }
 
-    /** @return list<array{code: string, text: string}> what would go wrong, each with its mend */
+    /** @return list<array{code: string, text: Message}> what would go wrong, each with its mend */
     public function notes(): array
     {
         $notes = [];
         foreach ($this->layers->shortSeams() as $seam) {
-            $notes[] = ['code' => 'short-overlap', 'text' => sprintf(
-                '%s lies only %s on %s in one place: %s hold. Make the lower one larger there, or move them together.',
-                $seam['upper'],
-                Amount::mm($seam['overlapMm']),
-                mb_strtolower($seam['lower']),
-                Amount::mm($seam['wantedMm']),
+            $notes[] = ['code' => 'short-overlap', 'text' => Message::of(
+                'flat.note.short-overlap',
+                upper: $seam['upper'],
+                by: Amount::mm($seam['overlapMm']),
+                lower: new Name($seam['lower']),
+                wanted: Amount::mm($seam['wantedMm']),
             )];
         }
         foreach ($this->layers->all as $i => $layer) {
             if ($layer->acrossMm() < self::NARROW_MM) {
-                $notes[] = ['code' => 'narrow', 'text' => sprintf(
-                    '%s is about %s wide: scissors leave no clean piece below %s. Lay it as a cord, or stitch it.',
-                    $layer->name(),
-                    Amount::mm($layer->acrossMm()),
-                    Amount::mm(self::NARROW_MM),
+                $notes[] = ['code' => 'narrow', 'text' => Message::of(
+                    'flat.note.narrow',
+                    name: $layer->name(),
+                    wide: Amount::mm($layer->acrossMm()),
+                    least: Amount::mm(self::NARROW_MM),
                 )];
             }
             if ($layer->level === 0 && $i > 0 && $layer->part->isJoined()) {
                 $notes[] = [
                     'code' => 'off-ground',
-                    'text' => sprintf('%s lies on nothing: move it onto the layer it belongs to.', $layer->name()),
+                    'text' => Message::of('flat.note.off-ground', name: $layer->name()),
                 ];
             }
         }
         $apart = EyeHoles::apartMm($this->figure->flat->openings);
         // Only what is tied on is looked through.
         if ($apart !== null && $this->figure->flat->ties->at !== [] && ($apart < EyeHoles::RANGE_MM[0] || $apart > EyeHoles::RANGE_MM[1])) {
-            $notes[] = ['code' => 'eyes-apart', 'text' => sprintf(
-                'The eye holes lie %s apart: the eyes of most adults %s to %s. Measure whose eyes look through it.',
-                Amount::mm($apart),
-                ...array_map(Amount::mm(...), EyeHoles::RANGE_MM),
+            $notes[] = ['code' => 'eyes-apart', 'text' => Message::of(
+                'flat.note.eyes-apart',
+                apart: Amount::mm($apart),
+                least: Amount::mm(EyeHoles::RANGE_MM[0]),
+                most: Amount::mm(EyeHoles::RANGE_MM[1]),
             )];
         }
         $holeMm = $this->figure->flat->ties->holeMm();
         foreach (Ribbon::torn($this->layers) as $torn) {
-            $notes[] = ['code' => 'torn-hole', 'text' => $torn['rimMm'] < 0
-                ? sprintf('Hole %d of the ribbon lies off the felt: move it in.', $torn['hole'] + 1)
-                : sprintf(
-                    'Hole %d of the ribbon leaves %s of felt: it would tear. %s hold; move it in.',
-                    $torn['hole'] + 1,
-                    Amount::mm($torn['rimMm']),
-                    Amount::mm(Ribbon::rimMm($holeMm)),
-                )];
+            $notes[] = ['code' => 'torn-hole', 'text' => Message::of(
+                'flat.note.'.($torn['rimMm'] < 0 ? 'hole-off' : 'torn-hole'),
+                number: $torn['hole'] + 1,
+                rim: Amount::mm($torn['rimMm']),
+                wanted: Amount::mm(Ribbon::rimMm($holeMm)),
+            )];
         }
         foreach ($this->nested() as $nesting) {
             if ($nesting instanceof FlatRefused) {
-                $notes[] = ['code' => 'sheet-too-small', 'text' => $nesting->getMessage()];
+                $notes[] = ['code' => 'sheet-too-small', 'text' => $nesting->why];
             }
         }
 
@@ -338,7 +339,7 @@ final readonly class FlatPlan
 
         return [
             'colour' => $colour,
-            'trouble' => $is ? null : $nesting->getMessage(),
+            'trouble' => $is ? null : $nesting->why,
             'sheets' => $is ? $nesting->sheets : 0,
             'lengthMm' => $is ? $nesting->lengthMm : 0.0,
             'waste' => $is ? $nesting->waste : 0.0,

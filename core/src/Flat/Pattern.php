@@ -11,6 +11,7 @@ use Impa\Material\CoreMaterial;
 use Impa\Material\Densities;
 use Impa\Shape\ShapeKind;
 use Impa\Shape\Solid\Stack;
+use Impa\Voice\Message;
 
 /** What is cut from felt for a part that is sewn instead of felted: pieces, seams, thread, stuffing. Immutable. */
 final readonly class Pattern
@@ -31,7 +32,7 @@ final readonly class Pattern
 
     /**
      * @param  list<PatternPiece>  $pieces  of one part; a pair takes as many again
-     * @param  list<array{name: string, stitching: Stitching}>  $seams
+     * @param  list<array{name: Message, stitching: Stitching}>  $seams
      */
     private function __construct(
         public Part $part,
@@ -61,7 +62,7 @@ final readonly class Pattern
     }
 
     /**
-     * @return array{list<PatternPiece>, list<array{string, float}>, bool} pieces, seams with their length, whether it is stuffed
+     * @return array{list<PatternPiece>, list<array{Message, float}>, bool} pieces, seams with their length, whether it is stuffed
      */
     private static function parts(Part $part, Sewing $sewing): array
     {
@@ -101,26 +102,31 @@ final readonly class Pattern
      * A side and what closes it. The wide end of a hat is its foot; a cup that widens upwards stands on its narrow one.
      *
      * @param  float  $share  the narrower end as a share of the wider: 0 a cone, 1 a tube
-     * @return array{list<PatternPiece>, list<array{string, float}>, bool}
+     * @return array{list<PatternPiece>, list<array{Message, float}>, bool}
      */
     private static function tapered(float $width, float $depth, float $height, float $share, Sewing $sewing, bool $widensUp): array
     {
         $side = $share < 1.0 - 1e-6 ? Development::frustum($width, $depth, $height, $share) : Development::tube($width, $depth, $height);
-        $pieces = [new PatternPiece('Side', $side, 1, $sewing->seamMm)];
+        $pieces = [new PatternPiece(Message::of('flat.piece.side'), $side, 1, $sewing->seamMm)];
         // The seam runs where the unrolled side begins: at the front and back of the oval, along its slope.
-        $seams = [['Side seam', hypot($height, $depth / 2 * (1 - $share))]];
-        $ends = [['wide end', 1.0], ...$share > 0.0 ? [['narrow end', $share]] : []];
+        $seams = [[Message::of('flat.seam.side'), hypot($height, $depth / 2 * (1 - $share))]];
+        $ends = [['wide-end', 1.0], ...$share > 0.0 ? [['narrow-end', $share]] : []];
         if ($share >= 1.0 - 1e-6) {
             $ends = [['foot', 1.0], ['top', 1.0]];
         }
         // A hat is open at its wide end, a pot at its upper one; what is closed is closed all round.
-        $open = $sewing->isHollow ? ($share >= 1.0 - 1e-6 ? 'top' : 'wide end') : '';
+        $open = $sewing->isHollow ? ($share >= 1.0 - 1e-6 ? 'top' : 'wide-end') : '';
         foreach ($ends as [$name, $times]) {
             if ($name === $open) {
                 continue;
             }
-            $pieces[] = new PatternPiece(ucfirst($name), Development::disc($width * $times, $depth * $times), 1, $sewing->seamMm);
-            $seams[] = ['Round the '.$name, Ellipse::perimeter($width * $times / 2, $depth * $times / 2)];
+            $pieces[] = new PatternPiece(
+                Message::of('flat.piece.'.$name),
+                Development::disc($width * $times, $depth * $times),
+                1,
+                $sewing->seamMm,
+            );
+            $seams[] = [Message::of('flat.seam.'.$name), Ellipse::perimeter($width * $times / 2, $depth * $times / 2)];
         }
         $foot = $widensUp ? $share : 1.0;
         if (! $sewing->isHollow || $widensUp) {
@@ -130,7 +136,7 @@ final readonly class Pattern
         return [$pieces, $seams, ! $sewing->isHollow];
     }
 
-    /** @return array{list<PatternPiece>, list<array{string, float}>, bool} */
+    /** @return array{list<PatternPiece>, list<array{Message, float}>, bool} */
     private static function gores(Stack $solid, Sewing $sewing): array
     {
         $size = $solid->size();
@@ -139,17 +145,17 @@ final readonly class Pattern
         $count = $solid->kind()->isLong() ? 2 : 2 * (int) ceil($girth / self::GORE_MM / 2);
         $count = $solid->kind()->isLong() ? $count : min(self::GORES[1], max(self::GORES[0], $count));
         $gore = Development::gore($solid, $count);
-        $pieces = [new PatternPiece($count === 2 ? 'Half' : 'Gore', $gore, $count, $sewing->seamMm)];
+        $pieces = [new PatternPiece(Message::of($count === 2 ? 'flat.piece.half' : 'flat.piece.gore'), $gore, $count, $sewing->seamMm)];
         $base = Ellipse::perimeter($size->widthMm / 2 * $solid->profile(0.0), $size->depthMm / 2 * $solid->profile(0.0));
         // Round a gore once, less its open foot, is two seams' sides.
-        $name = $count === 2 ? 'Round both halves' : sprintf('%d seams', $count);
+        $name = Message::of('flat.seam.gores', count: $count);
         $seams = [[$name, $count * (Polygon::perimeter($gore) - $base / $count) / 2]];
         $isStuffed = ! $sewing->isHollow;
         if ($base > 1.0) {
             [$w, $d] = [$size->widthMm * $solid->profile(0.0), $size->depthMm * $solid->profile(0.0)];
             if ($isStuffed) {
-                $pieces[] = new PatternPiece('Foot', Development::disc($w, $d), 1, $sewing->seamMm);
-                $seams[] = ['Round the foot', $base];
+                $pieces[] = new PatternPiece(Message::of('flat.piece.foot'), Development::disc($w, $d), 1, $sewing->seamMm);
+                $seams[] = [Message::of('flat.seam.foot'), $base];
                 array_push($pieces, ...self::card($w, $d));
             }
         }
@@ -160,18 +166,18 @@ final readonly class Pattern
     /**
      * Two outlines sewn together and stuffed; a piece no thicker than the felt is cut once.
      *
-     * @return array{list<PatternPiece>, list<array{string, float}>, bool}
+     * @return array{list<PatternPiece>, list<array{Message, float}>, bool}
      */
     private static function cushion(Part $part, Sewing $sewing): array
     {
         $outline = $part->solid->front()[0];
         if ($sewing->isHollow || $part->solid->size()->depthMm < 3 * $sewing->feltMm) {
-            return [[new PatternPiece('Piece', $outline, 1, 0.0)], [], false];
+            return [[new PatternPiece(Message::of('flat.piece.piece'), $outline, 1, 0.0)], [], false];
         }
 
         return [
-            [new PatternPiece('Front and back', $outline, 2, $sewing->seamMm)],
-            [['Round the rim', Polygon::perimeter($outline)]],
+            [new PatternPiece(Message::of('flat.piece.both'), $outline, 2, $sewing->seamMm)],
+            [[Message::of('flat.seam.rim'), Polygon::perimeter($outline)]],
             true,
         ];
     }
@@ -179,15 +185,15 @@ final readonly class Pattern
     /**
      * A cord rolled from a strip of felt: as much of it as its cross-section holds, sewn along its rim.
      *
-     * @return array{list<PatternPiece>, list<array{string, float}>, bool}
+     * @return array{list<PatternPiece>, list<array{Message, float}>, bool}
      */
     private static function rolled(float $long, float $thick, Sewing $sewing): array
     {
         $wound = M_PI * $thick * $thick / 4 / $sewing->feltMm;
 
         return [
-            [new PatternPiece('Strip, rolled from its long side', [[0.0, 0.0], [$long, 0.0], [$long, $wound], [0.0, $wound]], 1, 0.0)],
-            [['Along the roll', $long]],
+            [new PatternPiece(Message::of('flat.piece.rolled'), [[0.0, 0.0], [$long, 0.0], [$long, $wound], [0.0, $wound]], 1, 0.0)],
+            [[Message::of('flat.seam.roll'), $long]],
             false,
         ];
     }
@@ -195,15 +201,15 @@ final readonly class Pattern
     /**
      * A belt or scarf folded along its middle and sewn along its open side: the fold itself takes half a circle of felt.
      *
-     * @return array{list<PatternPiece>, list<array{string, float}>, bool}
+     * @return array{list<PatternPiece>, list<array{Message, float}>, bool}
      */
     private static function folded(float $width, float $height, Sewing $sewing): array
     {
         [$long, $broad] = [max($width, $height), 2 * min($width, $height) + M_PI / 2 * $sewing->feltMm];
 
         return [
-            [new PatternPiece('Strip, folded along its middle', [[0.0, 0.0], [$long, 0.0], [$long, $broad], [0.0, $broad]], 1, 0.0)],
-            [['Along the open side', $long]],
+            [new PatternPiece(Message::of('flat.piece.folded'), [[0.0, 0.0], [$long, 0.0], [$long, $broad], [0.0, $broad]], 1, 0.0)],
+            [[Message::of('flat.seam.open'), $long]],
             false,
         ];
     }
@@ -213,7 +219,13 @@ final readonly class Pattern
     {
         return min($width, $depth) < self::CARD_FROM_MM
             ? []
-            : [new PatternPiece('Stiffening', Development::disc($width - 2 * self::CARD_MM, $depth - 2 * self::CARD_MM), 1, 0.0, 'card')];
+            : [new PatternPiece(
+                Message::of('flat.piece.stiffening'),
+                Development::disc($width - 2 * self::CARD_MM, $depth - 2 * self::CARD_MM),
+                1,
+                0.0,
+                'card',
+            )];
     }
 
     /** Stuffing for one of it: what the shape holds within the felt. */

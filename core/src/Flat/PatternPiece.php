@@ -6,6 +6,7 @@ namespace Impa\Flat;
 
 use Impa\Geometry\Outline\ParallelCurve;
 use Impa\Geometry\Outline\Polygon;
+use Impa\Voice\Message;
 
 /** One piece of a sewn pattern. Immutable. */
 final readonly class PatternPiece
@@ -20,7 +21,7 @@ final readonly class PatternPiece
      * @param  string  $of  felt or card
      */
     public function __construct(
-        public string $name,
+        public Message $name,
         public array $outline,
         public int $count,
         float $seamMm,

@@ -13,6 +13,7 @@ use Impa\Shape\Catalogue;
 use Impa\Shape\ShapeKind;
 use Impa\Shape\Size;
 use Impa\Voice\Amount;
+use Impa\Voice\Message;
 use Impa\Wool\Ledger\Ledger;
 
 /** A piece that was weighed and measured, and what it teaches of a hand. Immutable. */
@@ -114,17 +115,13 @@ final readonly class FinishedPiece
         return new Observation($id, $quantity, $group, $this->what, $expected, $found, $this->figure);
     }
 
-    /** What is asked before it is learned from, where a digit seems to have slipped; empty where it is as likely as others. */
-    public function doubt(Hand $hand): string
+    /** What is asked before it is learned from, where a digit seems to have slipped; nothing where it is as likely as others. */
+    public function doubt(Hand $hand): ?Message
     {
         $density = $this->one('new', Quantity::Density, $this->firmness, $this->houseG, $this->grams);
 
         return $hand->isDoubtful($density)
-            ? sprintf(
-                '%s, where about %s were to be expected at that size: is that right?',
-                Amount::g($this->grams),
-                Amount::g($this->houseG),
-            )
-            : '';
+            ? Message::of('hand.finished-piece.where-about-were', grams: Amount::g($this->grams), houseG: Amount::g($this->houseG))
+            : null;
     }
 }

@@ -4,19 +4,20 @@ declare(strict_types=1);
 
 namespace Impa\Hand;
 
-use DomainException;
-use Impa\Refusal;
 use Impa\Voice\Amount;
+use Impa\Voice\Listed;
+use Impa\Voice\Message;
+use Impa\Voice\Refused;
 
 /** What cannot be learned from, in words that name the place and the mend. */
-final class HandRefused extends DomainException implements Refusal
+final class HandRefused extends Refused
 {
-    public function title(): string
+    public function title(): Message
     {
-        return 'Nothing can be learned from this';
+        return Message::of('hand.hand-refused.nothing-can-be-learned');
     }
 
-    public static function cannotRead(string $why): self
+    public static function cannotRead(Message $why): self
     {
         return new self($why);
     }
@@ -24,24 +25,25 @@ final class HandRefused extends DomainException implements Refusal
     /** @param  list<string>  $columns */
     public static function columnsAreMissing(array $columns): self
     {
-        return new self(sprintf(
-            'The first line must name the columns %s: %s missing.',
-            implode(', ', RecordsTable::COLUMNS),
-            implode(' and ', $columns).(count($columns) === 1 ? ' is' : ' are'),
+        return new self(Message::of(
+            'hand.hand-refused.the-first-line-must',
+            list: implode(', ', RecordsTable::COLUMNS),
+            columns: new Listed($columns),
+            columns2: count($columns),
         ));
     }
 
     public static function noRecord(): self
     {
-        return new self('There is no line to learn from: a line is a preparation, a firmness, cm3, grams and minutes.');
+        return new self(Message::of('hand.hand-refused.there-is-no-line'));
     }
 
     public static function denserThanFibre(float $gPerCm3): self
     {
-        return new self(sprintf(
-            '%s is denser than wool itself (%s): is there a typo in the size or the weight?',
-            Amount::gPerCm3($gPerCm3),
-            Amount::gPerCm3(\Impa\Material\Densities::FIBRE_G_PER_CM3),
+        return new self(Message::of(
+            'hand.hand-refused.is-denser-than-wool',
+            gPerCm3: Amount::gPerCm3($gPerCm3),
+            fibreGPerCm3: Amount::gPerCm3(\Impa\Material\Densities::FIBRE_G_PER_CM3),
         ));
     }
 }

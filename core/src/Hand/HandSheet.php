@@ -9,6 +9,7 @@ use Impa\Material\Firmness;
 use Impa\Material\HandModel;
 use Impa\Material\Preparation;
 use Impa\Voice\Amount;
+use Impa\Voice\Message;
 
 /** The impa-hand document, version 1; formats/impa-hand-1.schema.json. */
 final class HandSheet
@@ -149,7 +150,7 @@ final class HandSheet
         ];
     }
 
-    /** @return list<string> what is known of a hand, of each thing of which anything is */
+    /** @return list<Message> what is known of a hand, of each thing of which anything is */
     public static function sentences(Hand $hand): array
     {
         $sentences = [];
@@ -193,31 +194,22 @@ final class HandSheet
     }
 
     /** What the curves say, in a sentence. */
-    private static function text(Quantity $quantity, string $group, HandModel $now, int $records): string
+    private static function text(Quantity $quantity, string $group, HandModel $now, int $records): Message
     {
         if ($records === 0) {
-            return match ($quantity) {
-                Quantity::Density => 'Nothing is known of your density yet: weigh and measure a finished part.',
-                Quantity::Waste => 'Nothing is known of what you lose yet: weigh a part before and after.',
-                Quantity::Pace => 'Nothing is known of your speed yet: let the clock run while you build.',
-            };
+            return Message::of("hand.curve.{$quantity->value}.none");
         }
         $share = $now->factor($group) - 1;
         $wide = 100 * (exp(HandModel::Z80 * $now->sigma($group)) - 1);
-        $by = sprintf('%s', Amount::share(abs(100 * $share) / 100));
-        $about = abs($share) < 0.02;
-        $said = match ($quantity) {
-            Quantity::Density => $about ? 'as dense as the house reckons' : ($share > 0 ? "{$by} denser" : "{$by} lighter"),
-            Quantity::Waste => $about ? 'as little as the house reckons' : ($share > 0 ? "{$by} more" : "{$by} less"),
-            Quantity::Pace => $about ? 'as fast as the house reckons' : ($share > 0 ? "{$by} slower" : "{$by} faster"),
-        };
-        $verb = match ($quantity) {
-            Quantity::Density => "Felted {$group}, your pieces come out",
-            Quantity::Waste => 'You weigh out',
-            Quantity::Pace => "At {$group}, you are",
-        };
+        $is = abs($share) < 0.02 ? 'alike' : ($share > 0 ? 'more' : 'less');
 
-        return sprintf('%s %s; 8 out of 10 lie within %s of that. %d records.', $verb, $said, Amount::share($wide / 100), $records);
+        return Message::of(
+            "hand.curve.{$quantity->value}.$is",
+            group: $group,
+            by: Amount::share(abs($share)),
+            within: Amount::share($wide / 100),
+            count: $records,
+        );
     }
 
     private static function normal(float $y, float $mean, float $sigma): float

@@ -11,21 +11,22 @@ use Impa\Shape\Catalogue;
 use Impa\Shape\ShapeKind;
 use Impa\Shape\Size;
 use Impa\Shape\Solid;
+use Impa\Voice\Message;
 
 /**
  * Three small balls and a sausage that teach Impa a hand in about 40 minutes: all of one wool without a core, so that each tells one
  * density; two of the firmness that is used most, one to either side of it.
  *
- * @phpstan-type Piece array{key: string, name: string, kind: string, firmness: string, widthMm: float, heightMm: float, depthMm: float,
+ * @phpstan-type Piece array{key: string, name: Message, kind: string, firmness: string, widthMm: float, heightMm: float, depthMm: float,
  *     cm3: float, weighG: float, minutes: float, text: string}
  */
 final class Practice
 {
     private const PIECES = [
-        ['ball-springy', 'Springy ball', ShapeKind::Ball, Firmness::Springy, 32.0, 32.0],
-        ['ball-soft', 'Soft ball', ShapeKind::Ball, Firmness::Soft, 32.0, 32.0],
-        ['ball-firm', 'Firm ball', ShapeKind::Ball, Firmness::Firm, 32.0, 32.0],
-        ['sausage-springy', 'Springy sausage', ShapeKind::Sausage, Firmness::Springy, 18.0, 56.0],
+        ['ball-springy', ShapeKind::Ball, Firmness::Springy, 32.0, 32.0],
+        ['ball-soft', ShapeKind::Ball, Firmness::Soft, 32.0, 32.0],
+        ['ball-firm', ShapeKind::Ball, Firmness::Firm, 32.0, 32.0],
+        ['sausage-springy', ShapeKind::Sausage, Firmness::Springy, 18.0, 56.0],
     ];
 
     /** @return list<Piece> */
@@ -33,7 +34,7 @@ final class Practice
     {
         $pieces = [];
         foreach (self::PIECES as $piece) {
-            [$key, $name, $kind, $firmness, $across, $height] = $piece;
+            [$key, $kind, $firmness, $across, $height] = $piece;
             $size = Size::of($across, $height, $across);
             $solid = Catalogue::solid($kind, $size);
             $densities = Densities::house();
@@ -41,7 +42,7 @@ final class Practice
 
             $pieces[] = [
                 'key' => $key,
-                'name' => $name,
+                'name' => Message::of('hand.piece.'.$key),
                 'kind' => $kind->value,
                 'firmness' => $firmness->value,
                 'widthMm' => $size->widthMm,
@@ -68,12 +69,12 @@ final class Practice
     private static function words(ShapeKind $kind, Firmness $firmness): string
     {
         $how = $kind === ShapeKind::Sausage
-            ? 'Roll it tightly from one end, and stab it round and round.'
-            : 'Begin with a small tight ball, and wrap the rest round it in thin layers.';
+            ? Message::of('hand.practice.roll-it-tightly-from')
+            : Message::of('hand.practice.begin-with-a-small');
         $until = match ($firmness) {
-            Firmness::Soft => 'Stop while a finger still sinks in a little.',
-            Firmness::Firm => 'Go on until a finger leaves no dent.',
-            default => 'Stop when it springs back at once.',
+            Firmness::Soft => Message::of('hand.practice.stop-while-a-finger'),
+            Firmness::Firm => Message::of('hand.practice.go-on-until'),
+            default => Message::of('hand.practice.stop-when-it-springs'),
         };
 
         return $how.' '.$until;

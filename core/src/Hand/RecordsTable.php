@@ -11,6 +11,7 @@ use Impa\Shape\Size;
 use Impa\Shape\Solid\Ball;
 use Impa\Stash\Table\CsvText;
 use Impa\Voice\Amount;
+use Impa\Voice\Message;
 use Impa\Wool\WoolRefused;
 
 /** Finished pieces as a CSV table: what they were made of and how hard, their volume, their weight, and how long they took. Immutable. */
@@ -39,7 +40,7 @@ final readonly class RecordsTable
         try {
             $rows = CsvText::rows($bytes, self::MOST_LINES + 1, $notices);
         } catch (WoolRefused $refused) {
-            throw HandRefused::cannotRead($refused->getMessage());
+            throw HandRefused::cannotRead($refused->why);
         }
         $heading = array_map(mb_strtolower(...), array_shift($rows) ?? []);
         $missing = array_values(array_diff(['firmness', 'cm3', 'grams'], $heading));
@@ -66,7 +67,15 @@ final readonly class RecordsTable
 
         return $last === null && $refused === []
             ? throw HandRefused::noRecord()
-            : new self($observations, $refused, $last ?? throw HandRefused::cannotRead("Line {$refused[0]['line']}: {$refused[0]['why']}"));
+            : new self(
+                $observations,
+                $refused,
+                $last ?? throw HandRefused::cannotRead(Message::of(
+                    'hand.records-table.at',
+                    line: $refused[0]['line'],
+                    why: $refused[0]['why'],
+                )),
+            );
     }
 
     /**
@@ -89,7 +98,12 @@ final readonly class RecordsTable
         if ($g / $cm3 > Densities::FIBRE_G_PER_CM3) {
             throw HandRefused::denserThanFibre($g / $cm3);
         }
-        $what = sprintf('line %d: %s, %s', $line, Amount::cm3($cm3), $firmness->value);
+        $what = Message::of(
+            'hand.records-table.line',
+            line: $line,
+            cm3: Amount::cm3($cm3),
+            of: Message::of('material.firmness.'.$firmness->value),
+        );
         $expected = $cm3 * Densities::house()->preparedGPerCm3($preparation, $firmness);
         $all = [new Observation('line:'.$line, Quantity::Density, $firmness->value, $what, $expected, $g)];
         if ($minutes !== null) {
@@ -109,12 +123,21 @@ final readonly class RecordsTable
 
         return $number > 0.0 && $number < self::MOST
             ? $number
-            : throw HandRefused::cannotRead(sprintf('%s: "%s" is no number above 0.', $column, mb_substr($cell, 0, 40)));
+            : throw HandRefused::cannotRead(Message::of(
+                'hand.records-table.is-no-number-above',
+                column: $column,
+                cell: mb_substr($cell, 0, 40),
+            ));
     }
 
     /** @param  list<string>  $known */
     private static function unknown(string $column, string $said, array $known): HandRefused
     {
-        return HandRefused::cannotRead(sprintf('%s: "%s" is none of %s.', $column, mb_substr($said, 0, 40), implode(', ', $known)));
+        return HandRefused::cannotRead(Message::of(
+            'hand.records-table.is-none',
+            column: $column,
+            said: mb_substr($said, 0, 40),
+            list: implode(', ', $known),
+        ));
     }
 }

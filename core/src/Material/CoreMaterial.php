@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Material;
 
+use Impa\Voice\Message;
+
 /** What the inside of a part is made of; none is solid colour. */
 enum CoreMaterial: string
 {
@@ -23,14 +25,8 @@ enum CoreMaterial: string
     }
 
     /** The word a felter says. */
-    public function word(): string
+    public function word(): Message
     {
-        return match ($this) {
-            self::CoreWool => 'core wool',
-            self::Scrap => 'scrap wool',
-            self::Stuffing => 'stuffing',
-            self::Foam => 'foam',
-            self::None => 'solid colour',
-        };
+        return Message::of('material.core.'.$this->value);
     }
 }

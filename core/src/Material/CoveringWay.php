@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Material;
 
+use Impa\Voice\Message;
+
 /** What a part is covered with: plain felt, or something laid on, wound round or cut out. */
 enum CoveringWay: string
 {
@@ -37,12 +39,10 @@ enum CoveringWay: string
     }
 
     /** How a piece of what is set in one by one is held; empty for what is not. */
-    public function hold(): string
+    public function hold(): Message|string
     {
         return match ($this) {
-            self::Tufts => 'Stab each across its middle; trim them all together at the end.',
-            self::Locks => 'Stab only their roots, so that the curls stay open.',
-            self::Curls => 'Wind each round a stick, slide it off, and tack its middle and its end.',
+            self::Tufts, self::Locks, self::Curls => Message::of('material.hold.'.$this->value),
             default => '',
         };
     }
@@ -67,62 +67,43 @@ enum CoveringWay: string
     }
 
     /** What it is made up of, in words: "240 loops", "three strands", "sheet". */
-    public function words(int $count): string
+    public function words(int $count): Message
     {
-        return match ($this) {
-            self::Felt => 'felt',
-            self::Loops, self::Tufts, self::Locks, self::Curls => sprintf('%d %s', $count, $this->value),
-            self::Hair => sprintf('%d lays of hair', $count),
-            self::Film => 'stiff sheet',
-            self::PreFelt => 'sheet',
-            self::Wrap => 'ribbon',
-            self::Plait => 'three strands',
-        };
+        return Message::of('material.made-up.'.$this->value, count: $count);
     }
 
     /**
      * The numbers that it has, with words, unit and range (formats/impa-figure-2.schema.json).
      *
-     * @return list<array{name: string, label: string, unit: string, least: float, most: float}> unit mm is the felter's own
+     * @return list<array{name: string, label: Message, unit: string, least: float, most: float}> unit mm is the felter's own
      */
     public function fields(): array
     {
-        $field = static fn (string $name, string $label, string $unit, float $least, float $most): array => [
+        $field = static fn (string $name, Message $label, string $unit, float $least, float $most): array => [
             'name' => $name,
             'label' => $label,
             'unit' => $unit,
             'least' => $least,
             'most' => $most,
         ];
-        $length = $field('lengthMm', 'Length', 'mm', 0.3, 2000.0);
-        $perCm2 = $field('perCm2', 'On a cm²', '', ...Covering::PER_CM2);
-        $mgEach = $field('mgEach', 'Each weighs', 'mg', 0.1, 5000.0);
-        $ribbon = $field('ribbonMm', 'Ribbon', 'mm', 0.3, 2000.0);
+        $length = $field('lengthMm', Message::of('material.field.length'), 'mm', 0.3, 2000.0);
+        $perCm2 = $field('perCm2', Message::of('material.field.per-cm2'), '', ...Covering::PER_CM2);
+        $mgEach = $field('mgEach', Message::of('material.field.each-weighs'), 'mg', 0.1, 5000.0);
+        $ribbon = $field('ribbonMm', Message::of('material.field.ribbon'), 'mm', 0.3, 2000.0);
 
         return match ($this) {
             self::Felt, self::Film, self::PreFelt => [],
             self::Loops => [$length, $perCm2],
             self::Tufts, self::Locks, self::Curls => [$length, $perCm2, $mgEach],
             self::Hair => [$length, $ribbon],
-            self::Wrap => [$ribbon, $field('overlap', 'Overlap', '', 0.0, 0.9)],
+            self::Wrap => [$ribbon, $field('overlap', Message::of('material.field.overlap'), '', 0.0, 0.9)],
             self::Plait => [$ribbon],
         };
     }
 
     /** What it is called. */
-    public function label(): string
+    public function label(): Message
     {
-        return match ($this) {
-            self::Felt => 'felt',
-            self::Loops => 'loops of yarn',
-            self::Tufts => 'tufts',
-            self::Locks => 'locks',
-            self::Curls => 'curls of tops',
-            self::Hair => 'hair from tops',
-            self::Film => 'a sheet with film fibres',
-            self::PreFelt => 'cut from pre-felt',
-            self::Wrap => 'ribbon round a wire',
-            self::Plait => 'a plait',
-        };
+        return Message::of('material.covering.'.$this->value);
     }
 }

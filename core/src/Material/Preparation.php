@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Material;
 
+use Impa\Voice\Message;
+
 /** How a wool was made ready, which says what it is good for and how it is measured. */
 enum Preparation: string
 {
@@ -33,12 +35,12 @@ enum Preparation: string
     }
 
     /** How it is teased with others (common practice). */
-    public function teasing(): string
+    public function teasing(): Message
     {
         return match ($this) {
-            self::Tops => 'pull short staples, lay them crosswise',
-            self::Sliver => 'pull handfuls apart',
-            default => 'tear into tufts',
+            self::Tops => Message::of('material.preparation.pull-short-staples-lay'),
+            self::Sliver => Message::of('material.preparation.pull-handfuls-apart'),
+            default => Message::of('material.preparation.tear-into-tufts'),
         };
     }
 }

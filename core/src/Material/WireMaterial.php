@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Material;
 
+use Impa\Voice\Message;
+
 /**
  * What a wire is made of. Young's moduli are those of handbooks (steel 200, copper 117, aluminium 69 GPa: CRC Handbook of Chemistry and
  * Physics; from memory), yield strengths those of soft, annealed wire (from memory: they differ with the temper), densities likewise.
@@ -20,15 +22,9 @@ enum WireMaterial: string
     public const FOLD_BACK_MM = 10.0;
 
     /** What a felter says. */
-    public function word(): string
+    public function word(): Message
     {
-        return match ($this) {
-            self::PipeCleaner => 'pipe cleaner',
-            self::PaperCovered => 'paper-covered wire',
-            self::Steel => 'bare steel wire',
-            self::Copper => 'bare copper wire',
-            self::Aluminium => 'bare aluminium wire',
-        };
+        return Message::of('material.wire.'.$this->value);
     }
 
     /** Stiffness (Young's modulus), GPa. */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Plan;
 
+use Impa\Voice\Message;
+
 /** Something worth knowing before the wool is cut: a warning with an amount, or a caution. Immutable. */
 final readonly class Note
 {
@@ -11,7 +13,7 @@ final readonly class Note
     public function __construct(
         public string $code,
         public string $at,
-        public string $text,
+        public Message $text,
     ) {
     }
 }

@@ -17,6 +17,10 @@ use Impa\Figure\Term\SeatWay;
 use Impa\Material\CoreMaterial;
 use Impa\Material\CoveringWay;
 use Impa\Voice\Amount;
+use Impa\Voice\Listed;
+use Impa\Voice\Message;
+use Impa\Voice\Name;
+use Impa\Voice\Opening;
 use Impa\Wool\Ledger\Foam;
 
 /** What the felter should know before she starts, each with an amount where there is one. */
@@ -53,7 +57,7 @@ final class Notes
                 $notes[] = new Note(
                     'loose-part',
                     '/parts/'.$i,
-                    sprintf('%s is joined to nothing: say what it is fixed to, or which accessory it belongs to.', $part->name),
+                    Message::of('plan.notes.is-joined-to-nothing', name: $part->name),
                 );
             }
         }
@@ -71,18 +75,20 @@ final class Notes
         if (! $balance->isTouchy()) {
             return [];
         }
-        $cures = array_map(static fn (Cure $cure): string => $cure->text, Cures::of($balance, self::CURES));
+        $cures = array_map(static fn (Cure $cure): Message => $cure->text, Cures::of($balance, self::CURES));
         $state = $balance->stands()
-            ? sprintf('It is touchy to stand: it tips at a lean of %s.', Amount::degrees($balance->tipDeg()))
+            ? Message::of('plan.notes.it-is-touchy', tip: Amount::degrees($balance->tipDeg()))
             : ($balance->tipDeg() > 0.0
-                ? sprintf('It falls: it tips at a lean of %s.', Amount::degrees($balance->tipDeg()))
-                : 'It falls at once: its weight lies outside its footprint.');
+                ? Message::of('plan.notes.it-falls-it-tips', tip: Amount::degrees($balance->tipDeg()))
+                : Message::of('plan.notes.it-falls-at-once'));
 
         return [
             new Note(
                 $balance->stands() ? 'touchy' : 'falls',
                 '',
-                $state.' '.($cures === [] ? Cures::NONE : ucfirst(implode(', or ', $cures)).'.'),
+                Message::of('plan.notes.state', state: $state, cures: $cures === []
+                    ? Message::of('balance.cures.none')
+                    : Message::of('plan.notes.cures', cures: new Opening(new Listed($cures, 'or')))),
             ),
         ];
     }
@@ -100,10 +106,10 @@ final class Notes
             new Note(
                 'height',
                 '/heightMm',
-                sprintf(
-                    'The parts stand %s mm tall, the finished height says %s mm: say what they stand, or make them as tall as it says.',
-                    number_format($stands, $digits, '.', ''),
-                    number_format($figure->heightMm, $digits, '.', ''),
+                Message::of(
+                    'plan.notes.the-parts-stand-tall',
+                    stands: Amount::exactMm(round($stands, $digits)),
+                    height: Amount::exactMm(round($figure->heightMm, $digits)),
                 ),
             ),
         ];
@@ -118,12 +124,12 @@ final class Notes
             $notes[] = new Note(
                 'thin',
                 $at,
-                sprintf(
-                    '%s is %s thin, and felt wants %s: make it %s thicker, or cut it from sheet felt.',
-                    $part->name,
-                    Amount::mm($part->solid->thinnestMm()),
-                    Amount::mm(self::THINNEST_MM),
-                    Amount::mm(self::THINNEST_MM - $part->solid->thinnestMm()),
+                Message::of(
+                    'plan.notes.is-thin-and-felt',
+                    name: $part->name,
+                    thinnest: Amount::mm($part->solid->thinnestMm()),
+                    thinnest2: Amount::mm(self::THINNEST_MM),
+                    mm: Amount::mm(self::THINNEST_MM - $part->solid->thinnestMm()),
                 ),
             );
         }
@@ -131,12 +137,12 @@ final class Notes
             $notes[] = new Note(
                 'wire',
                 $at,
-                sprintf(
-                    '%s is %s long and %s thick: thinner than an eighth of its length, it wants a wire, or %s.',
-                    $part->name,
-                    Amount::mm($part->solid->size()->heightMm),
-                    Amount::mm($part->thickMm()),
-                    Amount::mm($part->holdsItselfFromMm()),
+                Message::of(
+                    'plan.notes.is-long-and-thick',
+                    name: $part->name,
+                    height: Amount::mm($part->solid->size()->heightMm),
+                    thick: Amount::mm($part->thickMm()),
+                    holdsItselfFrom: Amount::mm($part->holdsItselfFromMm()),
                 ),
             );
         }
@@ -148,12 +154,7 @@ final class Notes
             $notes[] = new Note(
                 'no-foam',
                 $at,
-                sprintf(
-                    'No stock piece of foam leaves %s of cover all round in %s: it is reckoned as solid '
-                        .'colour. Fill it with core wool, or make the cover thinner.',
-                    Amount::mm($part->made->coverMm),
-                    $part->name,
-                ),
+                Message::of('plan.notes.no-stock-piece', cover: Amount::mm($part->made->coverMm), name: $part->name),
             );
         }
         $loose = $part->solid->thinnestMm() - 2 * NeedleChoice::DEEPEST_MM;
@@ -167,14 +168,17 @@ final class Notes
     /** @param  float  $loose  of it no needle reaches so much, mm */
     private static function tooDeep(Part $part, string $at, float $loose): Note
     {
-        return new Note('too-deep', $at, sprintf(
-            '%s is %s thick, and a needle reaches about %s from each side: start from a '
-                .'tight ball of %s and wrap it in layers, or use a foam egg of that size.',
-            $part->name,
-            Amount::mm($part->solid->thinnestMm()),
-            Amount::mm(NeedleChoice::DEEPEST_MM),
-            Amount::mm(max(20.0, ceil($loose / 5) * 5)),
-        ));
+        return new Note(
+            'too-deep',
+            $at,
+            Message::of(
+                'plan.notes.is-thick',
+                name: $part->name,
+                thinnest: Amount::mm($part->solid->thinnestMm()),
+                deepest: Amount::mm(NeedleChoice::DEEPEST_MM),
+                mm: Amount::mm(max(20.0, ceil($loose / 5) * 5)),
+            ),
+        );
     }
 
     /**
@@ -193,12 +197,11 @@ final class Notes
         $isOff = ! $part->stand->mirror && abs($mm) > max(self::ASIDE_MM, self::ASIDE * $part->solid->size()->widthMm);
         $pairs = array_filter($figure->parts, static fn (Part $p): bool => $p->stand->mirror && $p->join->to === $part->key);
         if ($isOff && $pairs !== []) {
-            $notes[] = new Note('beside', $at, sprintf(
-                '%s lies %s to the %s of the middle line, about which its pair, the %s, is mirrored: move it there, or part the pair.',
-                $part->name,
-                Amount::mm(abs($mm)),
-                $mm > 0.0 ? 'right' : 'left',
-                mb_strtolower(array_values($pairs)[0]->name),
+            $notes[] = new Note('beside', $at, Message::of(
+                'plan.notes.beside-'.($mm > 0.0 ? 'right' : 'left'),
+                name: $part->name,
+                by: Amount::mm(abs($mm)),
+                pair: new Name(array_values($pairs)[0]->name),
             ));
         }
 
@@ -234,7 +237,7 @@ final class Notes
             $notes[] = new Note(
                 'no-foam',
                 $at,
-                sprintf('Foam is not cut hollow: %s is reckoned as solid colour. Fill it with core wool.', mb_strtolower($part->name)),
+                Message::of('plan.notes.foam-is-not-cut', name: new Name($part->name)),
             );
         }
 
@@ -250,8 +253,7 @@ final class Notes
                     new Note(
                         'small-parts',
                         '',
-                        'Beads, ready-made eyes and pins are small or sharp parts: this figure is '
-                            .'decoration, not a toy. Whoever sells toys follows the local toy-safety rules.',
+                        Message::of('plan.notes.beads-ready-made-eyes'),
                     ),
                 ];
             }

@@ -18,42 +18,39 @@ use Impa\Shape\Outline;
 use Impa\Shape\ShapeKind;
 use Impa\Stash\Supply\Reserve;
 use Impa\Stash\Table\WoolEntry;
+use Impa\Voice\Message;
 
 /** What every screen must know of the trade before it shows a figure: choices with their words and reasons, and what is usual. */
 final class Trade
 {
-    /** What is meant so where a piece of advice was set aside, by its code. */
-    private const MEANT = [
-        'uneven' => 'not level with the other',
-        'aside' => 'beside the middle line',
-        'sparks' => 'sparks to either side',
-        'as-light' => 'as light as its ground',
-        'low-contrast' => 'close to its ground in colour',
-        'too-small' => 'so small',
-        'not-sold' => 'in a size that is not sold',
-    ];
+    /** Advice that can be set aside, since it is meant so: by the codes of lang/, plan.meant. */
+    private const MEANT = ['uneven', 'aside', 'sparks', 'as-light', 'low-contrast', 'too-small', 'not-sold'];
 
     /** @return array<string, mixed> each choice as its value and the words for it */
     public static function document(): array
     {
-        $values = static fn (array $cases): array => array_map(
-            static fn (string $value): array => ['value' => $value, 'title' => $value],
-            array_map(static fn (\BackedEnum $case): string => (string) $case->value, $cases),
+        $values = static fn (string $code, array $values): array => array_map(
+            static fn (string $value): array => ['value' => $value, 'title' => Message::of($code.$value)],
+            $values,
         );
 
         return [
             'kinds' => array_map(
-                static fn (ShapeKind $k): array => ['value' => $k->value, 'title' => $k->value, 'isFlat' => $k->isFlat()],
+                static fn (ShapeKind $k): array => [
+                    'value' => $k->value,
+                    'title' => Message::of('shape.kind.'.$k->value),
+                    'isFlat' => $k->isFlat(),
+                ],
                 ShapeKind::cases(),
             ),
-            'outlines' => array_map(static fn (string $name): array => ['value' => $name, 'title' => $name], Outline::NAMES),
-            'firmnesses' => $values(Firmness::cases()),
+            'outlines' => $values('shape.outline.', Outline::NAMES),
+            'firmnesses' => $values('material.firmness.', array_column(Firmness::cases(), 'value')),
             'cores' => array_map(
                 static fn (CoreMaterial $c): array => ['value' => $c->value, 'title' => $c->word()],
                 CoreMaterial::cases(),
             ),
-            'joins' => $values(JoinBy::cases()),
-            'methods' => $values(Method::cases()),
+            'joins' => $values('figure.join.', array_column(JoinBy::cases(), 'value')),
+            'methods' => $values('figure.method.', array_column(Method::cases(), 'value')),
             'roles' => array_map(static fn (DetailRole $r): array => ['value' => $r->value, 'title' => $r->word()], DetailRole::cases()),
             'coverings' => array_map(
                 static fn (CoveringWay $w): array => ['value' => $w->value, 'title' => $w->label(), 'fields' => $w->fields()],
@@ -70,12 +67,15 @@ final class Trade
             'preparations' => array_map(
                 static fn (Preparation $p): array => [
                     'value' => $p->value,
-                    'title' => $p->value,
+                    'title' => Message::of('material.preparation.'.str_replace(' ', '-', $p->value)),
                     'material' => WoolEntry::usualMaterial($p),
                 ],
                 Preparation::cases(),
             ),
-            'meant' => self::MEANT,
+            'meant' => array_combine(
+                self::MEANT,
+                array_map(static fn (string $code): Message => Message::of('plan.meant.'.$code), self::MEANT),
+            ),
             'usual' => [
                 'core' => CoreMaterial::CoreWool->value,
                 'firmness' => Firmness::Springy->value,

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Raster;
 
+use Impa\Voice\Message;
+
 /**
  * The grain of a picture: how strong it is, told from the picture itself, and how it is smoothed away with edges kept. Film, sensors
  * and scanners leave it everywhere, compression beside edges.
@@ -62,7 +64,7 @@ final class Grain
 
         return $own < self::LEAST
             ? $raster->withPixels($pixels)
-            : $raster->withPixels($pixels, 'The picture is grainy; its grain was smoothed away before it was looked at.');
+            : $raster->withPixels($pixels, Message::of('raster.grain.the-picture-is-grainy'));
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Raster;
 
 use Impa\Colour\LabTable;
+use Impa\Voice\Message;
 
 /** What spoils a photo of a print or a screen, and what to do about it: glare and moire. */
 final class PhotoFaults
@@ -39,16 +40,16 @@ final class PhotoFaults
 
     /**
      * @param  Raster  $photo  as it came, nothing smoothed
-     * @return list<string>
+     * @return list<Message>
      */
     public static function of(Raster $photo): array
     {
         $faults = [];
         if (self::hasGlare($photo)) {
-            $faults[] = 'A glare lies on this photo, and what it covers is lost. Turn the sheet or the lamp and take it again.';
+            $faults[] = Message::of('raster.photo-faults.a-glare-lies');
         }
         if (self::hasMoire($photo)) {
-            $faults[] = 'A pattern of stripes lies over this photo, as of a screen. Take it from farther off, or save the picture itself.';
+            $faults[] = Message::of('raster.photo-faults.a-pattern-of-stripes');
         }
 
         return $faults;

@@ -7,6 +7,7 @@ namespace Impa\Raster;
 use GdImage;
 use Impa\Raster\File\FileEnd;
 use Impa\Raster\File\PictureRefused;
+use Impa\Voice\Message;
 
 /**
  * A decoded picture, made small enough to look at closely. Pixels lie row by row in one flat array, each
@@ -35,7 +36,7 @@ final readonly class Raster
     /**
      * @param  list<int>  $pixels  width x height
      * @param  int  $ownWidth  of the picture as it came
-     * @param  list<string>  $notices  what was done to it, in plain words
+     * @param  list<Message>  $notices  what was done to it, in plain words
      * @param  bool  $isLossy  compressed so that it differs from what was drawn, most of all beside edges
      */
     private function __construct(
@@ -61,17 +62,17 @@ final readonly class Raster
         [$ownWidth, $ownHeight, $mime] = self::header($bytes);
         $notices = [];
         if ($mime === 'image/gif' && preg_match_all('/\x00\x21\xF9\x04.{4}\x00[\x2C\x21]/s', $bytes) > 1) {
-            $notices[] = 'This is an animation; its first frame was taken.';
+            $notices[] = Message::of('raster.raster.this-is-an-animation');
         }
         [$image, $turned] = self::upright(self::read($bytes), $bytes, $mime);
         if ($turned) {
             [$ownWidth, $ownHeight] = [imagesx($image), imagesy($image)];
-            $notices[] = 'The camera held this picture sideways; it was turned upright.';
+            $notices[] = Message::of('raster.raster.the-camera-held-this');
         }
         imagepalettetotruecolor($image);
         $cells = $readsCells && max($ownWidth, $ownHeight) <= self::MOST_SPRITE_PX ? PixelArt::cells($image) : null;
         if ($cells !== null) {
-            $notices[] = sprintf('This is pixel art of %d x %d cells; its stairs were read as slants and rounds.', ...$cells);
+            $notices[] = Message::of('raster.raster.this-is-pixel-art', cells: $cells[0], cells2: $cells[1]);
             $image = PixelArt::read($image, ...$cells, leastPx: self::LEAST_SPRITE_PX);
         }
         [$foundWidth, $foundHeight] = [imagesx($image), imagesy($image)];
@@ -155,9 +156,9 @@ final readonly class Raster
      * The same picture, its pixels others.
      *
      * @param  list<int>  $pixels  as many
-     * @param  string  ...$notices  what was done to it
+     * @param  Message  ...$notices  what was done to it
      */
-    public function withPixels(array $pixels, string ...$notices): self
+    public function withPixels(array $pixels, Message ...$notices): self
     {
         return new self(
             $pixels,

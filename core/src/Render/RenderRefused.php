@@ -4,53 +4,53 @@ declare(strict_types=1);
 
 namespace Impa\Render;
 
-use DomainException;
 use Impa\Raster\Raster;
-use Impa\Refusal;
+use Impa\Voice\Message;
+use Impa\Voice\Refused;
 
 /** A picture that cannot be made. */
-final class RenderRefused extends DomainException implements Refusal
+final class RenderRefused extends Refused
 {
-    public function title(): string
+    public function title(): Message
     {
-        return 'The picture cannot be made';
+        return Message::of('render.render-refused.the-picture-cannot-be');
     }
 
     public static function noPictureToMatch(): self
     {
-        return new self('This figure keeps no drawing to lie over: its document has no "picture". Leave --match out.');
+        return new self(Message::of('render.render-refused.this-figure-keeps-no'));
     }
 
     public static function onlyTheFrontMatches(): self
     {
-        return new self('Only the front view lies over the drawing.');
+        return new self(Message::of('render.render-refused.only-the-front-view'));
     }
 
     public static function drawingTooLarge(int $widthPx, int $heightPx): self
     {
         return new self(
-            sprintf(
-                'The figure says that its drawing is %d x %d pixels: beyond %d megapixels nothing is drawn to lie over it.',
-                $widthPx,
-                $heightPx,
-                Raster::MOST_MEGAPIXELS,
+            Message::of(
+                'render.render-refused.the-figure-says',
+                width: $widthPx,
+                height: $heightPx,
+                mostMegapixels: Raster::MOST_MEGAPIXELS,
             ),
         );
     }
 
     public static function photoSizeOutOfRange(int $px): self
     {
-        return new self(sprintf('A sample photo has 200 to 2400 pixels along its longer side; %d is out of range.', $px));
+        return new self(Message::of('render.render-refused.a-sample-photo-has', px: $px));
     }
 
     public static function sizeOutOfRange(int $px): self
     {
-        return new self(sprintf('A render is 16 to 4096 pixels large, not %d.', $px));
+        return new self(Message::of('render.render-refused.a-render-is-16', px: $px));
     }
 
     /** @param  list<string>  $kinds */
     public static function noSuchLight(array $kinds): self
     {
-        return new self(sprintf('The light is one of %s.', implode(', ', $kinds)));
+        return new self(Message::of('render.render-refused.the-light-is-one', list: implode(', ', $kinds)));
     }
 }

@@ -8,6 +8,7 @@ use Impa\Figure\Figure;
 use Impa\Figure\Term\Side;
 use Impa\Geometry\Box;
 use Impa\Geometry\Outline\Clip;
+use Impa\Voice\Said;
 use WeakMap;
 
 /**

@@ -32,6 +32,7 @@ use Impa\Seeing\Segmentation\Regions;
 use Impa\Seeing\Views\Facing;
 use Impa\Seeing\Views\OtherSides;
 use Impa\Seeing\Views\Turnaround;
+use Impa\Voice\Message;
 
 /**
  * From a picture to a figure document, one room after the other: ground, flat colours, ink, regions, who carries whom,
@@ -47,7 +48,7 @@ final readonly class Breakdown
 
     /**
      * @param  array<string, mixed>  $document  an impa-figure document
-     * @param  list<string>  $notices  plain words on what was done and left out
+     * @param  list<Message>  $notices  plain words on what was done and left out
      * @param  list<array{
      *     0: float, 1: float, 2: float, 3: float,
      * }>  $figures  boxes of the figures that stand apart on the picture, from the left: left, top, right, bottom as
@@ -63,24 +64,24 @@ final readonly class Breakdown
      * @param  Wishes|float  $wishes  or only the finished height in mm, 10 to 2000
      * @param  string  $name  of the figure
      * @param  string  $file  name of the picture, kept in the document
-     * @param  ?callable(string $doing, float $share): void  $progress  told what is being done and how much is behind; may throw to stop
+     * @param  ?callable(Message $doing, float $share): void  $progress  told what is being done and how much is behind; may throw to stop
      *
      * @throws PictureRefused if the file is no usable picture, or a wish out of range
      */
     public static function of(
         string $bytes,
         Wishes|float $wishes,
-        string $name = 'New figure',
+        string $name = '',
         string $file = '',
         ?callable $progress = null,
     ): self {
         $wishes = is_float($wishes) ? Wishes::of($wishes) : $wishes;
         $progress ??= static function (): void {
         };
-        $progress('Reading the picture', 0.0);
+        $progress(Message::of('seeing.breakdown.reading-the-picture'), 0.0);
         $photo = Raster::decode($bytes, $wishes->flat === FlatWay::None ? Raster::LOOK_PX : self::CUT_LOOK_PX, true);
         $raster = Grain::smoothed($photo);
-        $progress('Telling the figure from the background', 0.1);
+        $progress(Message::of('seeing.breakdown.telling-the-figure-from'), 0.1);
         $whole = Background::of($raster, $wishes->strokes);
 
         $picture = [$photo, $raster, $whole, FiguresApart::of($whole, $raster->width)];
@@ -92,18 +93,19 @@ final readonly class Breakdown
      * Looks at one of the figures that stand on a picture, or at all as one; of a turnaround sheet at its front, then at the others.
      *
      * @param  array{Raster, Raster, Background, FiguresApart}  $picture  as decoded, smoothed, told from its background, figures counted
-     * @param  callable(string $doing, float $share): void  $progress
+     * @param  callable(Message $doing, float $share): void  $progress
      * @param  string  $hash  of the picture's file
      */
     private static function looked(
         array $picture,
         Wishes $wishes,
         callable $progress,
-        string $name = 'New figure',
+        string $name = '',
         string $file = '',
         string $hash = '',
     ): self {
         [$photo, $raster, $whole, $figures] = $picture;
+        $name = $name === '' ? (string) Message::of('seeing.new-figure') : $name;
         if ($wishes->figure > count($figures->boxes)) {
             throw PictureRefused::noSuchFigure($wishes->figure, count($figures->boxes));
         }
@@ -113,36 +115,35 @@ final readonly class Breakdown
         // Of a sheet the front is looked at first, then the other sides.
         $looks = $front === false ? 1 : count(array_filter($views, static fn (SheetView $v): bool => $v !== SheetView::None));
         $told = $progress;
-        $progress = static fn (string $doing, float $share) => $told($doing, $share / $looks);
+        $progress = static fn (Message $doing, float $share) => $told($doing, $share / $looks);
         $isTurned = $wishes->flat === FlatWay::None && Facing::isHeavyRight($raster, $ground);
         $looked = $isTurned ? $raster->mirrored() : $raster;
         $ground = $isTurned ? $ground->mirrored($raster->width) : $ground;
-        $progress('Sorting the colours', 0.15);
+        $progress(Message::of('seeing.breakdown.sorting-the-colours'), 0.15);
         $flat = FlatColours::of($looked, $ground, $wishes->shades);
         $strokes = $isTurned ? array_map(static fn (BrushStroke $s): BrushStroke => $s->mirrored(), $wishes->strokes) : $wishes->strokes;
         $regions = Regions::of($flat, $looked, $ground, Brushwork::inked($looked, $strokes));
         if ($wishes->flat !== FlatWay::None) {
-            $progress('Laying the layers', 0.5);
+            $progress(Message::of('seeing.breakdown.laying-the-layers'), 0.5);
 
             return self::inLayers($picture, $wishes, $regions, $flat, $ground, $name, $file);
         }
-        $progress('Seeing simple shapes', 0.25);
-        $extraction = PartExtraction::of($regions, static function (float $share) use ($progress): void {
-            $progress('Seeing simple shapes', 0.25 + 0.6 * $share);
-        });
+        $shapes = static fn (float $share) => $progress(Message::of('seeing.breakdown.seeing-simple-shapes'), 0.25 + 0.6 * $share);
+        $shapes(0.0);
+        $extraction = PartExtraction::of($regions, $shapes);
         if ($extraction->pieces === []) {
             throw PictureRefused::nothingDrawn();
         }
-        $progress('Finding pairs and joins', 0.88);
+        $progress(Message::of('seeing.breakdown.finding-pairs-and-joins'), 0.88);
         $axis = TwinPairing::axis($extraction->pieces, $regions);
         $pieces = TwinPairing::of($extraction->pieces, $axis);
         TwinPairing::straighten($pieces, $axis);
         Joining::of($pieces, $extraction->map, $regions->width, $axis);
-        $again = static fn (float $share) => $progress('Seeing all of it together', 0.9 + 0.05 * $share);
+        $again = static fn (float $share) => $progress(Message::of('seeing.breakdown.seeing-all'), 0.9 + 0.05 * $share);
         [$pieces, $extraction] = Synthesis::of($pieces, $extraction, $regions->width, $axis, $again);
         $extraction = $extraction->withMarks(Layering::missed($pieces, $extraction, $regions, $axis));
         Naming::of($pieces, $extraction->marks, $axis);
-        $progress('Writing it down', 0.95);
+        $progress(Message::of('seeing.breakdown.writing-it-down'), 0.95);
         $writer = new FigureWriting(
             pieces: $pieces,
             extraction: $extraction,
@@ -165,7 +166,7 @@ final readonly class Breakdown
         return new self($document, $notices, self::boxes($figures, $raster), $views);
     }
 
-    /** @return list<string> what was done to the picture, and what is wrong with it */
+    /** @return list<Message> what was done to the picture, and what is wrong with it */
     private static function ofPicture(Raster $photo, Raster $raster, Background $ground): array
     {
         return [...$raster->notices, ...$photo->isLossy ? PhotoFaults::of($photo) : [], ...$ground->notices];
@@ -242,21 +243,21 @@ final readonly class Breakdown
 
     /**
      * @param  list<SheetView>  $views
-     * @return list<string>
+     * @return list<Message>
      */
     private static function noticed(FiguresApart $figures, Wishes $wishes, array $views, Regions $regions): array
     {
         $notices = [];
         $count = count($figures->boxes);
         if ($count > 1 && $wishes->figure === 0 && $views === []) {
-            $notices[] = sprintf(
-                '%d figures stand on this picture. All were taken as one; choose one of them to leave the others out.',
-                $count,
-            );
+            $notices[] = Message::of('seeing.breakdown.figures-stand-on-this', count: $count);
         }
         if ($regions->dropped !== []) {
             $dropped = count($regions->dropped);
-            $notices[] = $dropped === 1 ? 'One tiny dot was ignored.' : $dropped.' tiny dots were ignored.';
+            $notices[] = $dropped === 1 ? Message::of('seeing.breakdown.one-tiny-dot-was') : Message::of(
+                'seeing.breakdown.tiny-dots-were-ignored',
+                dropped: $dropped,
+            );
         }
 
         return $notices;

@@ -12,6 +12,7 @@ use Impa\Seeing\Foreground\Brushwork;
 use Impa\Seeing\Segmentation\FiguresApart;
 use Impa\Seeing\Segmentation\FlatColours;
 use Impa\Seeing\Segmentation\Regions;
+use Impa\Voice\Message;
 
 /**
  * A quick first look at a drawing, small: what is taken for paper, which colours are made one, where outlines run; nothing is shaped
@@ -27,7 +28,7 @@ final readonly class QuickPreview
     /**
      * @param  string  $png  the drawing in the colours that were told apart, clear where there is paper
      * @param  int  $colours  told apart
-     * @param  list<string>  $notices
+     * @param  list<Message>  $notices
      */
     private function __construct(public string $png, public int $colours, public array $notices)
     {

@@ -7,6 +7,8 @@ namespace Impa\Sets;
 use Impa\Colour\Ciede2000;
 use Impa\Face\DetailGround;
 use Impa\Figure\Figure;
+use Impa\Voice\Message;
+use Impa\Voice\Name;
 
 /** Colours of a colourway that lie against each other, differed in the figure itself, and now hardly do. */
 final class Clashes
@@ -14,7 +16,7 @@ final class Clashes
     /** Two wools that differ by less are hard to tell apart (CIEDE2000; house choice). */
     public const ALIKE = 8.0;
 
-    /** @return list<string> each with a way on */
+    /** @return list<Message> each with a way on */
     public static function of(Member $member): array
     {
         $notes = [];
@@ -22,12 +24,12 @@ final class Clashes
             $was = self::between($member->base, $one, $two);
             $is = self::between($member->figure, $one, $two);
             if ($was >= self::ALIKE && $is < self::ALIKE) {
-                $notes[] = sprintf(
-                    '%s: %s no longer shows, %s and %s are alike now: make one of them lighter or darker.',
-                    $member->name,
-                    $what,
-                    mb_strtolower($member->figure->colours[$one]->name),
-                    mb_strtolower($member->figure->colours[$two]->name),
+                $notes[] = Message::of(
+                    'sets.clashes.no-longer-shows',
+                    name: $member->name,
+                    what: $what,
+                    name2: new Name($member->figure->colours[$one]->name),
+                    name3: new Name($member->figure->colours[$two]->name),
                 );
             }
         }
@@ -38,17 +40,25 @@ final class Clashes
     /**
      * Keys of colours that lie against each other: a detail on its ground, a part on what it is joined to.
      *
-     * @return list<array{string, string, string}> with what is seen there
+     * @return list<array{string, string, Message}> with what is seen there
      */
     public static function meeting(Figure $figure): array
     {
         $pairs = [];
         foreach ($figure->details as $detail) {
-            $pairs[] = [$detail->colour, DetailGround::colour($figure, $detail), 'the '.mb_strtolower($detail->name)];
+            $pairs[] = [
+                $detail->colour,
+                DetailGround::colour($figure, $detail),
+                Message::of('sets.clashes.detail', name: new Name($detail->name)),
+            ];
         }
         foreach ($figure->parts as $part) {
             if ($part->isJoined()) {
-                $pairs[] = [$part->colour, $figure->parts[$part->join->to]->colour, 'where the '.mb_strtolower($part->name).' begins'];
+                $pairs[] = [
+                    $part->colour,
+                    $figure->parts[$part->join->to]->colour,
+                    Message::of('sets.clashes.where-the-begins', name: new Name($part->name)),
+                ];
             }
         }
 

@@ -6,6 +6,7 @@ namespace Impa\Sets;
 
 use Impa\Figure\Document\FigureRefused;
 use Impa\Figure\Figure;
+use Impa\Voice\Message;
 use JsonException;
 use stdClass;
 
@@ -53,18 +54,18 @@ final readonly class FigureSet
         try {
             $document = json_decode($json, false, 64, JSON_THROW_ON_ERROR);
         } catch (JsonException) {
-            throw SetRefused::noDocument('This is no JSON document.');
+            throw SetRefused::noDocument(Message::of('sets.figure-set.this-is-no-json'));
         }
         if (! $document instanceof stdClass || ($document->format ?? '') !== 'impa-set') {
-            throw SetRefused::noDocument('This is no impa-set document.');
+            throw SetRefused::noDocument(Message::of('sets.figure-set.this-is-no-impa'));
         }
         if (($document->version ?? 0) !== 1) {
-            throw SetRefused::noDocument('This set is of another version than 1.');
+            throw SetRefused::noDocument(Message::of('sets.figure-set.this-set'));
         }
         $members = [];
         foreach (is_array($document->members ?? null) ? $document->members : [] as $i => $member) {
             if (! $member instanceof stdClass) {
-                throw SetRefused::noDocument(sprintf('members[%d] is no member.', $i));
+                throw SetRefused::noDocument(Message::of('sets.figure-set.members-is-no-member', i: $i));
             }
             $members[] = self::member($member, (string) $i);
         }
@@ -83,7 +84,7 @@ final readonly class FigureSet
             ! is_int($count) || ! is_string($name) || ! ($height === null || is_int($height) || is_float($height))
             || $hexes === null || array_filter($hexes, is_string(...)) !== $hexes
         ) {
-            throw SetRefused::noDocument(sprintf('members[%s]: count is a whole number, heightMm a number, colours hex by key.', $at));
+            throw SetRefused::noDocument(Message::of('sets.figure-set.members-count', at: $at));
         }
 
         return Member::of(
@@ -101,14 +102,14 @@ final readonly class FigureSet
         return array_sum(array_map(static fn (Member $m): int => $m->count, $this->members));
     }
 
-    /** @return list<string> what is odd about it, each with a way on */
+    /** @return list<Message> what is odd about it, each with a way on */
     public function notes(): array
     {
         $notes = $looks = [];
         foreach ($this->members as $member) {
             $like = $looks[$member->look()] ??= $member;
             if ($like !== $member) {
-                $notes[] = sprintf('%s and %s come out alike: make one of them, and say how many.', $like->name, $member->name);
+                $notes[] = Message::of('sets.figure-set.and-come-out-alike', name: $like->name, name2: $member->name);
             }
             array_push($notes, ...Clashes::of($member));
         }

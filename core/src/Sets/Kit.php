@@ -12,6 +12,7 @@ use Impa\Material\Pace;
 use Impa\Stash\Supply\Need;
 use Impa\Stash\Supply\Reserve;
 use Impa\Stash\Supply\Supply;
+use Impa\Voice\Message;
 use Impa\Wool\Mix;
 use Impa\Wool\Spread;
 
@@ -31,18 +32,13 @@ final readonly class Kit
 
     private const CLOSING = 10.0;
 
-    private const NOTE = 'Timed for the slower half: three of four are through when a phase ends. '.
-        'The organiser\'s own rules on age and supervision hold; a grown-up sits with children the whole time.';
-
-    private const REST = 'Needles lie on the pads; hands are stretched.';
-
-    /** Phases of the afternoon: what usually goes wrong, what helps (docs/trade.md, What goes wrong). */
+    /** Phases of the afternoon, by the codes of lang/, sets.phase: what usually goes wrong, what helps (docs/trade.md, What goes wrong). */
     private const PHASES = [
-        [Stage::Insides, 'The insides', 'Too loose: wind tighter, and stab deeper.'],
-        [Stage::Colour, 'Colour', 'The core shows: one more thin layer. Dents: stab round them, not into them.'],
-        [Stage::Face, 'The face', 'Far too much wool: half of it is pulled off again. Mark first.'],
-        [Stage::Joining, 'Joining', 'It wobbles: stab from all sides, then a thin wisp over the seam.'],
-        [Stage::Last, 'The last look', 'Fuzz: shallow stabs with the fine needle, then scissors held flat.'],
+        'insides' => Stage::Insides,
+        'colour' => Stage::Colour,
+        'face' => Stage::Face,
+        'joining' => Stage::Joining,
+        'last' => Stage::Last,
     ];
 
     /**
@@ -150,25 +146,45 @@ final readonly class Kit
         return $this->bags() + $this->hands->spareNeedles($this->people);
     }
 
-    /** @return list<array{what: string, count: int, note: string}> */
+    /** @return list<array{what: Message, count: int, note: Message|string}> */
     public function packing(): array
     {
         $list = [
-            ['what' => 'bags of wool, labelled', 'count' => $this->bags(), 'note' => sprintf('%d of them spare', $this->spare)],
             [
-                'what' => sprintf('needles of gauge %d', $this->gauge()),
-                'count' => $this->needles(),
-                'note' => sprintf('one in a closed straw in each bag, %d spare with you', $this->needles() - $this->bags()),
+                'what' => Message::of('sets.kit.bags-of-wool-labelled'),
+                'count' => $this->bags(),
+                'note' => Message::of('sets.kit.of-them-spare', spare: $this->spare),
             ],
-            ['what' => 'closed straws', 'count' => $this->bags(), 'note' => 'a straw folded over at both ends holds a needle safely'],
-            ['what' => 'pads', 'count' => $this->people, 'note' => 'one for each who works'],
-            ['what' => 'finger guards', 'count' => 2 * $this->people, 'note' => 'two for each, leather or thick felt'],
-            ['what' => 'sheets with steps and true-size outlines', 'count' => $this->bags(), 'note' => 'printed at 100 %'],
-            ['what' => 'box for broken needles', 'count' => 1, 'note' => 'with a lid; both pieces go in'],
-            ['what' => 'plasters', 'count' => max(6, $this->people), 'note' => ''],
+            [
+                'what' => Message::of('sets.kit.needles-of-gauge', gauge: $this->gauge()),
+                'count' => $this->needles(),
+                'note' => Message::of('sets.kit.one-in-a-closed', needles: $this->needles() - $this->bags()),
+            ],
+            [
+                'what' => Message::of('sets.kit.closed-straws'),
+                'count' => $this->bags(),
+                'note' => Message::of('sets.kit.a-straw-folded-over'),
+            ],
+            ['what' => Message::of('sets.kit.pads'), 'count' => $this->people, 'note' => Message::of('sets.kit.one-for-each-who')],
+            [
+                'what' => Message::of('sets.kit.finger-guards'),
+                'count' => 2 * $this->people,
+                'note' => Message::of('sets.kit.two-for-each-leather'),
+            ],
+            [
+                'what' => Message::of('sets.kit.sheets-with-steps'),
+                'count' => $this->bags(),
+                'note' => Message::of('sets.kit.printed-at-100'),
+            ],
+            ['what' => Message::of('sets.kit.box-for-broken-needles'), 'count' => 1, 'note' => Message::of('sets.kit.with-a-lid-both')],
+            ['what' => Message::of('sets.kit.plasters'), 'count' => max(6, $this->people), 'note' => ''],
         ];
         if ($this->supply->figure->wires !== []) {
-            $list[] = ['what' => 'wires, cut and with turned-in ends', 'count' => $this->bags(), 'note' => 'a set in each bag'];
+            $list[] = [
+                'what' => Message::of('sets.kit.wires-cut'),
+                'count' => $this->bags(),
+                'note' => Message::of('sets.kit.a-set-in-each'),
+            ];
         }
 
         return $list;
@@ -177,7 +193,7 @@ final readonly class Kit
     /**
      * How the afternoon runs: rests after each half hour, needles counted out and back.
      *
-     * @return list<array{from: float, to: float, what: string, note: string}> minutes from the beginning
+     * @return list<array{from: float, to: float, what: Message, note: Message|string}> minutes from the beginning
      */
     public function run(): array
     {
@@ -185,11 +201,11 @@ final readonly class Kit
         $rows = [[
             'from' => 0.0,
             'to' => $clock,
-            'what' => sprintf('Needles are counted out: %d', $this->people),
-            'note' => 'Eyes on the needle; out the way it went in, never bend or lever; fingers behind the guards.',
+            'what' => Message::of('sets.kit.needles-are-counted-out', people: $this->people),
+            'note' => Message::of('sets.kit.eyes-on-the-needle'),
         ]];
         $worked = 0.0;
-        foreach (self::PHASES as [$stage, $name, $wrong]) {
+        foreach (self::PHASES as $phase => $stage) {
             $left = $this->hands->slower() * $this->minutesOf($stage);
             $isFirst = true;
             while ($left > 0.05) {
@@ -197,12 +213,17 @@ final readonly class Kit
                 $rows[] = [
                     'from' => $clock,
                     'to' => $clock + $bout,
-                    'what' => $name.($isFirst ? '' : ', on'),
-                    'note' => $isFirst ? $wrong : '',
+                    'what' => Message::of("sets.phase.$phase.".($isFirst ? 'name' : 'on')),
+                    'note' => $isFirst ? Message::of("sets.phase.$phase.wrong") : '',
                 ];
                 [$clock, $left, $worked, $isFirst] = [$clock + $bout, $left - $bout, $worked + $bout, false];
                 if ($worked >= Pace::REST_AFTER - 1e-6) {
-                    $rows[] = ['from' => $clock, 'to' => $clock + Pace::REST, 'what' => 'Rest', 'note' => self::REST];
+                    $rows[] = [
+                        'from' => $clock,
+                        'to' => $clock + Pace::REST,
+                        'what' => Message::of('sets.rest'),
+                        'note' => Message::of('sets.rest-note'),
+                    ];
                     [$clock, $worked] = [$clock + Pace::REST, 0.0];
                 }
             }
@@ -210,8 +231,8 @@ final readonly class Kit
         $rows[] = [
             'from' => $clock,
             'to' => $clock + self::CLOSING,
-            'what' => sprintf('Needles are counted back: %d, with the broken ones', $this->people),
-            'note' => 'Nobody leaves before all are there, tips too.',
+            'what' => Message::of('sets.kit.needles-are-counted-back', people: $this->people),
+            'note' => Message::of('sets.kit.nobody-leaves-before-all'),
         ];
 
         return $rows;
@@ -224,9 +245,9 @@ final readonly class Kit
         return array_sum(array_map(static fn (Step $s): float => $s->time->minutes, $steps));
     }
 
-    public function note(): string
+    public function note(): Message
     {
-        return self::NOTE.($this->work->has(StepKind::Steam) ? ' Steaming is for grown-ups: one of them does it for all.' : '');
+        return Message::of($this->work->has(StepKind::Steam) ? 'sets.note-with-steam' : 'sets.note');
     }
 
     /** @return array<string, mixed> the impa-kit document, version 1 */

@@ -4,69 +4,64 @@ declare(strict_types=1);
 
 namespace Impa\Sets;
 
-use DomainException;
-use Impa\Refusal;
+use Impa\Voice\Message;
+use Impa\Voice\Refused;
 
 /** A set that cannot be planned, or is no set. */
-final class SetRefused extends DomainException implements Refusal
+final class SetRefused extends Refused
 {
-    public function title(): string
+    public function title(): Message
     {
-        return 'This set cannot be planned';
+        return Message::of('sets.set-refused.this-set-cannot-be');
     }
 
     public static function ofNone(): self
     {
-        return new self('The set is empty: add a figure.');
+        return new self(Message::of('sets.set-refused.the-set-is-empty'));
     }
 
     public static function tooMany(int $most): self
     {
-        return new self(sprintf('At most %d figures in one set: make two of it.', $most));
+        return new self(Message::of('sets.set-refused.at-most-figures', most: $most));
     }
 
     public static function countOutOfRange(string $name, int $most): self
     {
-        return new self(sprintf('%s: there are 1 to %d of it.', $name, $most));
+        return new self(Message::of('sets.set-refused.there-are-1', name: $name, most: $most));
     }
 
     public static function nameless(): self
     {
-        return new self('A set wants a name of at most 120 letters.');
+        return new self(Message::of('sets.set-refused.a-set-wants'));
     }
 
-    public static function noDocument(string $why): self
+    public static function noDocument(Message $why): self
     {
         return new self($why);
     }
 
     public static function tooManyPeople(int $most): self
     {
-        return new self(sprintf('A workshop has 1 to %d people: hold it twice, and print a kit for each.', $most));
+        return new self(Message::of('sets.set-refused.a-workshop-has-1', most: $most));
     }
 
     public static function tooManySpare(int $most): self
     {
-        return new self(sprintf('Spare bags are 0 to %d.', $most));
+        return new self(Message::of('sets.set-refused.spare-bags-are-0', most: $most));
     }
 
     public static function noShare(): self
     {
-        return new self('Beginners are a share, from none to all.');
+        return new self(Message::of('sets.set-refused.beginners-are-a-share'));
     }
 
     public static function labelTooSmall(string $label, int $room, int $wanted): self
     {
-        return new self(sprintf(
-            'A label of %s has room for %d lines, this bag needs %d: choose larger labels, or plain paper to be cut.',
-            $label,
-            $room,
-            $wanted,
-        ));
+        return new self(Message::of('sets.set-refused.a-label-of-has', label: $label, room: $room, wanted: $wanted));
     }
 
     public static function noSuchColour(string $key): self
     {
-        return new self(sprintf('There is no colour "%s" in this figure.', $key));
+        return new self(Message::of('sets.set-refused.there-is-no-colour', key: $key));
     }
 }

@@ -12,6 +12,8 @@ use Impa\Stash\Supply\Need;
 use Impa\Stash\Supply\Reserve;
 use Impa\Stash\Supply\Supply;
 use Impa\Voice\Amount;
+use Impa\Voice\Message;
+use Impa\Voice\Name;
 use Impa\Wool\Grams;
 use Impa\Wool\Spread;
 
@@ -111,24 +113,23 @@ final readonly class SetSupply
     }
 
     /** Such as "The stash is enough for five of seven; short of 3.2 g russet." */
-    public function text(): string
+    public function text(): Message
     {
         $enough = $this->enough();
         if ($enough['short'] === []) {
-            return 'The stash is enough for all of them.';
+            return Message::of('sets.set-supply.the-stash-is-enough');
         }
         $short = array_map(
-            static fn (array $s): string => Amount::g($s['g']).' '.mb_strtolower($s['name']),
+            static fn (array $s): Message => Message::of('sets.set-supply.of', g: Amount::g($s['g']), name: new Name($s['name'])),
             $enough['short'],
         );
-        $more = count($short) > 3 ? sprintf(' and %d more', count($short) - 3) : '';
 
-        return sprintf(
-            'The stash is enough for %d of %d; short of %s%s.',
-            $enough['pieces'],
-            $enough['of'],
-            implode(', ', array_slice($short, 0, 3)),
-            $more,
+        return Message::of(
+            'sets.set-supply.short',
+            pieces: $enough['pieces'],
+            of: $enough['of'],
+            short: implode(', ', array_slice($short, 0, 3)),
+            more: max(0, count($short) - 3),
         );
     }
 

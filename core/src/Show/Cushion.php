@@ -10,6 +10,7 @@ use Impa\Material\CoreMaterial;
 use Impa\Material\Densities;
 use Impa\Material\Firmness;
 use Impa\Voice\Amount;
+use Impa\Voice\Message;
 
 /** A cushion with the figure on it: two sheets of felt sewn together and stuffed. Immutable. */
 final readonly class Cushion
@@ -37,7 +38,7 @@ final readonly class Cushion
      */
     public static function of(float $widthMm, float $heightMm): self
     {
-        foreach (['The width' => $widthMm, 'The height' => $heightMm] as $what => $mm) {
+        foreach (['width' => $widthMm, 'height' => $heightMm] as $what => $mm) {
             if (is_nan($mm) || $mm < self::RANGE_MM[0] || $mm > self::RANGE_MM[1]) {
                 throw ShowRefused::outOfRange($what, ...self::RANGE_MM);
             }
@@ -58,7 +59,7 @@ final readonly class Cushion
     }
 
     /**
-     * @return array{fits: bool, says: list<string>, cures: list<string>, stuffingG: float, coverG: float, seamMm: float, threadMm: float,
+     * @return array{fits: bool, says: list<Message>, cures: list<Message>, stuffingG: float, coverG: float, seamMm: float, threadMm: float,
      *     toMm: ?float}
      */
     public function bearing(Shown $body, Densities $densities): array
@@ -78,22 +79,14 @@ final readonly class Cushion
         return [
             'fits' => $to === null,
             'says' => [
-                sprintf('Stuffing: %s. Start from it: it is cheap and light, and takes colour only as a cover.', Amount::g($stuffing)),
-                sprintf(
-                    'Cover: two sheets of felt, %s in all, with %s all round for the seam.',
-                    Amount::g($cover),
-                    Amount::mm(self::SEAM_MM),
-                ),
-                sprintf(
-                    'The seam: %s, %d stitches. Leave a hand\'s breadth open until it is filled.',
-                    Amount::mm($seam),
-                    $stitching->count,
-                ),
+                Message::of('show.cushion.stuffing-start-from', stuffing: Amount::g($stuffing)),
+                Message::of('show.cushion.cover-two-sheets', cover: Amount::g($cover), seam: Amount::mm(self::SEAM_MM)),
+                Message::of('show.cushion.the-seam-stitches-leave', seam: Amount::mm($seam), count: $stitching->count),
             ],
-            'cures' => $to === null ? [] : [sprintf(
-                'Make the figure %s high: then %s stay free round it.',
-                Amount::mm($to),
-                Amount::mm(self::RIM_MM),
+            'cures' => $to === null ? [] : [Message::of(
+                'show.cushion.make-the-figure-high',
+                to: Amount::mm($to),
+                rim: Amount::mm(self::RIM_MM),
             )],
             'stuffingG' => $stuffing,
             'coverG' => $cover,

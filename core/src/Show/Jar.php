@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Impa\Show;
 
 use Impa\Voice\Amount;
+use Impa\Voice\Listed;
+use Impa\Voice\Message;
+use Impa\Voice\Name;
 
 /** A jar, measured inside: its mouth, its belly, the height under its lid. Immutable. */
 final readonly class Jar
@@ -24,7 +27,7 @@ final readonly class Jar
     /** @throws ShowRefused if a measure is out of range */
     public static function of(float $mouthMm, float $bellyMm, float $heightMm): self
     {
-        foreach (['The mouth' => $mouthMm, 'The belly' => $bellyMm, 'The height under the lid' => $heightMm] as $what => $mm) {
+        foreach (['mouth' => $mouthMm, 'belly' => $bellyMm, 'under-lid' => $heightMm] as $what => $mm) {
             if (is_nan($mm) || $mm < self::RANGE_MM[0] || $mm > self::RANGE_MM[1]) {
                 throw ShowRefused::outOfRange($what, ...self::RANGE_MM);
             }
@@ -36,7 +39,7 @@ final readonly class Jar
     /**
      * Whether a figure goes in and stands in it, and what helps where it does not.
      *
-     * @return array{fits: bool, says: list<string>, cures: list<string>, openingMm: float, squeezeMm: float, roundMm: float,
+     * @return array{fits: bool, says: list<Message>, cures: list<Message>, openingMm: float, squeezeMm: float, roundMm: float,
      *     wideMm: float, highMm: float, discMm: float, toMm: ?float} toMm: a height at which it fits
      */
     public function holding(Shown $body): array
@@ -48,29 +51,24 @@ final readonly class Jar
         $says = $cures = [];
         $names = $this->named($body, $opening['parts']);
         if ($squeeze <= 0.0) {
-            $says[] = sprintf('Turned as is best it goes through the mouth with %s to spare.', Amount::mm($this->mouthMm - $opening['mm']));
+            $says[] = Message::of('show.jar.turned-as-is-best', mm: Amount::mm($this->mouthMm - $opening['mm']));
         } elseif ($squeeze <= $canGive) {
-            $says[] = sprintf(
-                'It goes through the mouth squeezed by %s at %s: that gives up to %s.',
-                Amount::mm($squeeze),
-                $names,
-                Amount::mm($canGive),
-            );
+            $says[] = Message::of('show.jar.it-goes-through', squeeze: Amount::mm($squeeze), names: $names, canGive: Amount::mm($canGive));
         } else {
-            $says[] = sprintf(
-                'It does not go through the mouth: at %s it needs %s, squeezed %s.',
-                $names,
-                Amount::mm($opening['mm']),
-                Amount::mm($opening['mm'] - $canGive),
+            $says[] = Message::of(
+                'show.jar.it-does-not-go',
+                names: $names,
+                mm: Amount::mm($opening['mm']),
+                mm2: Amount::mm($opening['mm'] - $canGive),
             );
-            $cures[] = sprintf('A jar with a mouth of %s.', Amount::mm(ceil($opening['mm'] - $canGive)));
-            $cures[] = sprintf('Join %s inside the jar, with a long needle, as the last step.', $names);
+            $cures[] = Message::of('show.jar.a-jar', mm: Amount::mm(ceil($opening['mm'] - $canGive)));
+            $cures[] = Message::of('show.jar.join-inside-the-jar', names: $names);
         }
         if ($round > $this->bellyMm) {
-            $says[] = sprintf('It is too broad for the belly by %s.', Amount::mm($round - $this->bellyMm));
+            $says[] = Message::of('show.jar.it-is-too-broad', mm: Amount::mm($round - $this->bellyMm));
         }
         if ($body->heightMm() > $this->heightMm) {
-            $says[] = sprintf('It is too high for the lid by %s.', Amount::mm($body->heightMm() - $this->heightMm));
+            $says[] = Message::of('show.jar.it-is-too-high', mm: Amount::mm($body->heightMm() - $this->heightMm));
         }
         $share = min(
             $squeeze > $canGive ? $this->mouthMm / max(self::LEAST_MM, $opening['mm'] - $canGive) : 1.0,
@@ -80,11 +78,7 @@ final readonly class Jar
         // Down to whole mm, so that what is said does fit.
         $to = $share < 1.0 ? floor($share * $body->figure->heightMm) : null;
         if ($to !== null) {
-            $cures[] = sprintf(
-                'Make it %s high instead of %s: then it fits as it is.',
-                Amount::mm($to),
-                Amount::mm($body->figure->heightMm),
-            );
+            $cures[] = Message::of('show.jar.make-it-high-instead', to: Amount::mm($to), height: Amount::mm($body->figure->heightMm));
         }
 
         return [
@@ -102,10 +96,10 @@ final readonly class Jar
     }
 
     /** @param  list<string>  $keys */
-    private function named(Shown $body, array $keys): string
+    private function named(Shown $body, array $keys): Listed
     {
-        $names = array_unique(array_map(static fn (string $key): string => mb_strtolower($body->figure->parts[$key]->name), $keys));
+        $names = array_unique(array_map(static fn (string $key): string => $body->figure->parts[$key]->name, $keys));
 
-        return implode(' and ', array_slice($names, 0, 3));
+        return new Listed(array_map(static fn (string $name): Name => new Name($name), array_slice($names, 0, 3)));
     }
 }

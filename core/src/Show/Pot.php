@@ -12,6 +12,7 @@ use Impa\Material\CoreMaterial;
 use Impa\Material\Densities;
 use Impa\Material\Firmness;
 use Impa\Voice\Amount;
+use Impa\Voice\Message;
 use Impa\Wool\Ledger\Ledger;
 
 /** A pot that holds a base ball wrapped round a wire ring, on which the figure stands (docs/sets.md). Immutable. */
@@ -38,7 +39,7 @@ final readonly class Pot
     public static function of(float $mouthMm): self
     {
         return is_nan($mouthMm) || $mouthMm < self::RANGE_MM[0] || $mouthMm > self::RANGE_MM[1]
-            ? throw ShowRefused::outOfRange('The mouth', ...self::RANGE_MM)
+            ? throw ShowRefused::outOfRange('mouth', ...self::RANGE_MM)
             : new self($mouthMm);
     }
 
@@ -74,7 +75,7 @@ final readonly class Pot
         return max(1.0, floor($fits));
     }
 
-    /** @return array{fits: bool, says: list<string>, cures: list<string>, ballMm: float, ballG: float, wireMm: float, toMm: ?float} */
+    /** @return array{fits: bool, says: list<Message>, cures: list<Message>, ballMm: float, ballG: float, wireMm: float, toMm: ?float} */
     public function holding(Ledger $ledger, Densities $densities): array
     {
         $ball = $this->ballMm();
@@ -86,15 +87,15 @@ final readonly class Pot
         return [
             'fits' => $to === null,
             'says' => [
-                sprintf('A base ball %s across, %s of core wool: it grips in the mouth.', Amount::mm($ball), Amount::g($g)),
-                sprintf('Inside it a ring of wire: %s, its ends past each other. Nothing is stabbed onto it.', Amount::mm($this->wireMm())),
+                Message::of('show.pot.a-base-ball-across', ball: Amount::mm($ball), g: Amount::g($g)),
+                Message::of('show.pot.inside-it-a-ring', wire: Amount::mm($this->wireMm())),
                 $to === null
-                    ? sprintf('Its feet stand %s across, on a top of %s.', Amount::mm($feet), Amount::mm($room))
-                    : sprintf('Its feet stand %s across: the ball\'s top has room for %s.', Amount::mm($feet), Amount::mm($room)),
+                    ? Message::of('show.pot.its-feet-stand-across', feet: Amount::mm($feet), room: Amount::mm($room))
+                    : Message::of('show.pot.its-feet-stand-across-2', feet: Amount::mm($feet), room: Amount::mm($room)),
             ],
             'cures' => $to === null ? [] : [
-                sprintf('A pot with a mouth of %s.', Amount::mm(ceil($feet / self::TOP / self::GRIPS))),
-                sprintf('Make it %s high.', Amount::mm($to)),
+                Message::of('show.pot.a-pot', mm: Amount::mm(ceil($feet / self::TOP / self::GRIPS))),
+                Message::of('show.pot.make-it-high', to: Amount::mm($to)),
             ],
             'ballMm' => $ball,
             'ballG' => $g,

@@ -4,30 +4,35 @@ declare(strict_types=1);
 
 namespace Impa\Show;
 
-use DomainException;
-use Impa\Refusal;
 use Impa\Voice\Amount;
+use Impa\Voice\Message;
+use Impa\Voice\Refused;
 
 /** A place to show a figure that is none. */
-final class ShowRefused extends DomainException implements Refusal
+final class ShowRefused extends Refused
 {
-    public function title(): string
+    public function title(): Message
     {
-        return 'That cannot be reckoned';
+        return Message::of('show.show-refused.that-cannot-be-reckoned');
     }
 
     public static function noParts(): self
     {
-        return new self('This figure has no parts yet that could be shown.');
+        return new self(Message::of('show.show-refused.this-figure-has-no'));
     }
 
     public static function outOfRange(string $what, float $least, float $most): self
     {
-        return new self(sprintf('%s: %s to %s, measured inside.', $what, Amount::mm($least), Amount::mm($most)));
+        return new self(Message::of(
+            'show.show-refused.to-measured-inside',
+            what: Message::of('show.measure.'.$what),
+            least: Amount::mm($least),
+            most: Amount::mm($most),
+        ));
     }
 
     public static function noScale(): self
     {
-        return new self('A house is built to a scale of 1:1 to 1:200.');
+        return new self(Message::of('show.show-refused.a-house-is-built'));
     }
 }

@@ -11,6 +11,8 @@ use Impa\Figure\Term\Side;
 use Impa\Geometry\Box;
 use Impa\Material\Firmness;
 use Impa\Voice\Amount;
+use Impa\Voice\Listed;
+use Impa\Voice\Message;
 use Impa\Wool\Ledger\Ledger;
 
 /** Where a figure is shown: on a hook, as a brooch, on a key ring or a clip, in a dolls' house. What fits, and what helps where it does not. */
@@ -44,12 +46,12 @@ final class Showing
 
     /**
      * @param  float  $loopMm  how long the loop hangs, over the crown
-     * @return array{says: list<string>, cures: list<string>, askewDeg: float, atMm: Vec3, cordMm: float, g: float}
+     * @return array{says: list<Message>, cures: list<Message>, askewDeg: float, atMm: Vec3, cordMm: float, g: float}
      */
     public static function hook(Ledger $ledger, float $loopMm): array
     {
         if (is_nan($loopMm) || $loopMm < 5.0 || $loopMm > 500.0) {
-            throw ShowRefused::outOfRange('The loop', 5.0, 500.0);
+            throw ShowRefused::outOfRange('loop', 5.0, 500.0);
         }
         $balance = Balance::of($ledger);
         $hang = $balance->hang();
@@ -60,14 +62,11 @@ final class Showing
         return [
             'says' => [
                 $isStraight
-                    ? 'From its topmost it hangs straight.'
-                    : sprintf('From its topmost it hangs %s askew.', Amount::degrees($hang['askewDeg'])),
-                sprintf('%s of cord: the loop twice, a knot, and both ends felted in.', Amount::mm($cord)),
+                    ? Message::of('show.showing.from-its-topmost')
+                    : Message::of('show.showing.from-its-topmost-2', askew: Amount::degrees($hang['askewDeg'])),
+                Message::of('show.showing.of-cord-the-loop', cord: Amount::mm($cord)),
             ],
-            'cures' => $isStraight ? [] : [sprintf(
-                'Set the loop in %s: there it hangs straight.',
-                self::place($x, $z),
-            )],
+            'cures' => $isStraight ? [] : [Message::of('show.showing.set-the-loop', x: self::place($x, $z))],
             'askewDeg' => $hang['askewDeg'],
             'atMm' => $hang['atMm'],
             'cordMm' => $cord,
@@ -75,7 +74,7 @@ final class Showing
         ];
     }
 
-    /** @return array{says: list<string>, cures: list<string>, pinMm: ?float, backingMm: float, g: float, toMm: ?float} */
+    /** @return array{says: list<Message>, cures: list<Message>, pinMm: ?float, backingMm: float, g: float, toMm: ?float} */
     public static function brooch(Ledger $ledger): array
     {
         $figure = $ledger->figure;
@@ -84,16 +83,16 @@ final class Showing
         $pins = array_filter(self::PINS_MM, static fn (float $mm): bool => $mm <= self::PIN_SHARE * $broad);
         $pin = $pins === [] ? null : max($pins);
         $says = [$pin === null
-            ? sprintf('No pin fits: its broadest part is %s, the shortest pin %s.', Amount::mm($broad), Amount::mm(self::PINS_MM[0]))
-            : sprintf('A pin of %s, on a backing %s across.', Amount::mm($pin), Amount::mm(self::BACKING_SHARE * $broad))];
+            ? Message::of('show.showing.no-pin-fits', broad: Amount::mm($broad), pins: Amount::mm(self::PINS_MM[0]))
+            : Message::of('show.showing.a-pin', pin: Amount::mm($pin), mm: Amount::mm(self::BACKING_SHARE * $broad))];
         $cures = [];
         $to = null;
         if ($pin === null) {
             $to = ceil(self::PINS_MM[0] / self::PIN_SHARE / $broad * $figure->heightMm);
-            $cures[] = sprintf('Make it %s high, or sew on a safety pin.', Amount::mm($to));
+            $cures[] = Message::of('show.showing.make-it-high', to: Amount::mm($to));
         }
         if ($g > self::BROOCH_G) {
-            $says[] = sprintf('It weighs %s: more than %s pulls at what it is pinned to.', Amount::g($g), Amount::g(self::BROOCH_G));
+            $says[] = Message::of('show.showing.it-weighs-more-than', g: Amount::g($g), broochG: Amount::g(self::BROOCH_G));
             $to = self::lighterMm($figure, $g, self::BROOCH_G);
             $cures[] = self::lighter($to, self::BROOCH_G);
         }
@@ -108,7 +107,7 @@ final class Showing
         ];
     }
 
-    /** @return array{says: list<string>, cures: list<string>, g: float, toMm: ?float} a key ring: it is knocked about */
+    /** @return array{says: list<Message>, cures: list<Message>, g: float, toMm: ?float} a key ring: it is knocked about */
     public static function ring(Ledger $ledger): array
     {
         $figure = $ledger->figure;
@@ -120,16 +119,16 @@ final class Showing
             }
         }
         $says = [$g > self::RING_G
-            ? sprintf('It weighs %s: more than %s hangs heavily on keys.', Amount::g($g), Amount::g(self::RING_G))
-            : sprintf('It weighs %s: light enough for keys.', Amount::g($g))];
+            ? Message::of('show.showing.it-weighs-more-than-2', g: Amount::g($g), ringG: Amount::g(self::RING_G))
+            : Message::of('show.showing.it-weighs-light-enough', g: Amount::g($g))];
         $to = $g > self::RING_G ? self::lighterMm($figure, $g, self::RING_G) : null;
         $cures = $to === null ? [] : [self::lighter($to, self::RING_G)];
         if ($soft !== []) {
-            $says[] = sprintf('In a pocket it pills where it is not firm: %s.', implode(', ', array_slice($soft, 0, 4)));
-            $cures[] = 'Felt it firm all over, and sew every join through once, with thread in its colour.';
+            $says[] = Message::of('show.showing.in-a-pocket', list: implode(', ', array_slice($soft, 0, 4)));
+            $cures[] = Message::of('show.showing.felt-it-firm-all');
         }
         if ($figure->wires !== []) {
-            $cures[] = 'Leave the wires out: knocked about, their ends come through.';
+            $cures[] = Message::of('show.showing.leave-the-wires-out');
         }
 
         return ['says' => $says, 'cures' => $cures, 'g' => $g, 'toMm' => $to];
@@ -138,7 +137,7 @@ final class Showing
     /**
      * On a hair clip or a peg: what bears it is narrow, and it must not slip down.
      *
-     * @return array{says: list<string>, cures: list<string>, pinMm: ?float, backingMm: float, g: float, toMm: ?float}
+     * @return array{says: list<Message>, cures: list<Message>, pinMm: ?float, backingMm: float, g: float, toMm: ?float}
      */
     public static function clip(Ledger $ledger): array
     {
@@ -148,20 +147,16 @@ final class Showing
         $clips = array_filter(self::CLIPS_MM, static fn (float $mm): bool => $mm <= $wide);
         $clip = $clips === [] ? null : max($clips);
         $says = [$clip === null
-            ? sprintf('The shortest clip, %s, shows beside it: it is %s wide.', Amount::mm(self::CLIPS_MM[0]), Amount::mm($wide))
-            : sprintf(
-                'A clip of %s, sewn to a strip of felt %s long and that to its back.',
-                Amount::mm($clip),
-                Amount::mm(self::BACKING_SHARE * $wide),
-            )];
+            ? Message::of('show.showing.the-shortest-clip-shows', clips: Amount::mm(self::CLIPS_MM[0]), wide: Amount::mm($wide))
+            : Message::of('show.showing.a-clip-of-sewn', clip: Amount::mm($clip), mm: Amount::mm(self::BACKING_SHARE * $wide))];
         $cures = [];
         $to = null;
         if ($clip === null) {
             $to = ceil(self::CLIPS_MM[0] / $wide * $figure->heightMm);
-            $cures[] = sprintf('Make it %s high, or lay it on a bow that hides the clip.', Amount::mm($to));
+            $cures[] = Message::of('show.showing.make-it-high-2', to: Amount::mm($to));
         }
         if ($g > self::CLIP_G) {
-            $says[] = sprintf('It weighs %s: more than %s slips down in hair.', Amount::g($g), Amount::g(self::CLIP_G));
+            $says[] = Message::of('show.showing.it-weighs-more-than-3', g: Amount::g($g), clipG: Amount::g(self::CLIP_G));
             $to = self::lighterMm($figure, $g, self::CLIP_G);
             $cures[] = self::lighter($to, self::CLIP_G);
         }
@@ -178,7 +173,7 @@ final class Showing
 
     /**
      * @param  float  $scale  the house is built 1 to so much
-     * @return array{says: list<string>, cures: list<string>, lifeMm: float, factor: ?float, toMm: ?float}
+     * @return array{says: list<Message>, cures: list<Message>, lifeMm: float, factor: ?float, toMm: ?float}
      */
     public static function dollsHouse(Figure $figure, float $scale, ?float $lifeMm): array
     {
@@ -186,14 +181,14 @@ final class Showing
             throw ShowRefused::noScale();
         }
         $life = $figure->heightMm * $scale;
-        $says = [sprintf('At 1:%s it stands for somebody %s tall.', Amount::number(round($scale, 1)), Amount::mm($life))];
+        $says = [Message::of('show.showing.at-1-it-stands', number: Amount::number(round($scale, 1)), life: Amount::mm($life))];
         $factor = null;
         if ($lifeMm !== null) {
             if (is_nan($lifeMm) || $lifeMm < 10.0 || $lifeMm > 20_000.0) {
-                throw ShowRefused::outOfRange('Its height in life', 10.0, 20_000.0);
+                throw ShowRefused::outOfRange('life', 10.0, 20_000.0);
             }
             $factor = $lifeMm / $life;
-            $says[] = sprintf('To be %s tall there, make it %s high.', Amount::mm($lifeMm), Amount::mm($lifeMm / $scale));
+            $says[] = Message::of('show.showing.to-be-tall-there', life: Amount::mm($lifeMm), mm: Amount::mm($lifeMm / $scale));
         }
 
         $to = $lifeMm === null ? null : round($lifeMm / $scale, 1);
@@ -207,9 +202,9 @@ final class Showing
         return floor($figure->heightMm * ($mostG / $g) ** (1 / 3));
     }
 
-    private static function lighter(float $toMm, float $mostG): string
+    private static function lighter(float $toMm, float $mostG): Message
     {
-        return sprintf('Make it %s high: then it weighs about %s.', Amount::mm($toMm), Amount::g($mostG));
+        return Message::of('show.showing.make-it-high-then', toMm: Amount::mm($toMm), mostG: Amount::g($mostG));
     }
 
     /** Across the whole figure from the front, mm. */
@@ -239,13 +234,13 @@ final class Showing
         return $broad;
     }
 
-    private static function place(float $x, float $z): string
+    private static function place(float $x, float $z): Message
     {
         $words = array_filter([
-            abs($x) < 0.5 ? '' : sprintf('%s to the %s', Amount::mm(abs($x)), $x < 0.0 ? 'left' : 'right'),
-            abs($z) < 0.5 ? '' : sprintf('%s to the %s', Amount::mm(abs($z)), $z < 0.0 ? 'back' : 'front'),
+            abs($x) < 0.5 ? null : Message::of('show.off.'.($x < 0.0 ? 'left' : 'right'), by: Amount::mm(abs($x))),
+            abs($z) < 0.5 ? null : Message::of('show.off.'.($z < 0.0 ? 'back' : 'front'), by: Amount::mm(abs($z))),
         ]);
 
-        return $words === [] ? 'the middle of its crown' : implode(' and ', $words).' of its middle';
+        return $words === [] ? Message::of('show.off.none') : Message::of('show.off.of-its-middle', off: new Listed(array_values($words)));
     }
 }

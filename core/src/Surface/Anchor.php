@@ -8,6 +8,8 @@ use Impa\Figure\Figure;
 use Impa\Figure\Part;
 use Impa\Figure\Placement;
 use Impa\Figure\Term\Side;
+use Impa\Voice\Message;
+use Impa\Voice\Name;
 
 /**
  * A place on a part that others can be measured from: its crown, a detail, the foot of what is joined to it. In mm from
@@ -20,13 +22,13 @@ final readonly class Anchor
 
     private const STEPS = 120;
 
-    private function __construct(public string $key, public string $name, public float $xMm, public float $yMm)
+    private function __construct(public string $key, public Message|string $name, public float $xMm, public float $yMm)
     {
     }
 
     public static function crown(Surface $surface): self
     {
-        return new self('crown', 'the crown', 0.0, $surface->crownMm());
+        return new self('crown', Message::of('surface.anchor.the-crown'), 0.0, $surface->crownMm());
     }
 
     /** @return non-empty-list<self> the crown first; of a pair both */
@@ -36,9 +38,14 @@ final readonly class Anchor
         foreach ($figure->detailsOn($part->key) as $detail) {
             [$x, $y] = $detail->middle();
             if ($detail->lie->side === Side::Front && $surface->has($x, $y)) {
-                $anchors[] = new self($detail->key, $detail->lie->mirror ? $detail->name.', right' : $detail->name, $x, $y);
+                $anchors[] = new self(
+                    $detail->key,
+                    $detail->lie->mirror ? Message::of('surface.anchor.right', name: $detail->name) : $detail->name,
+                    $x,
+                    $y,
+                );
                 if ($detail->lie->mirror && $surface->has(-$x, $y)) {
-                    $anchors[] = new self($detail->key.' twin', $detail->name.', left', -$x, $y);
+                    $anchors[] = new self($detail->key.' twin', Message::of('surface.anchor.left', name: $detail->name), -$x, $y);
                 }
             }
         }
@@ -48,10 +55,9 @@ final readonly class Anchor
                 if ($foot !== null) {
                     $anchors[] = new self(
                         $joined->key.($placement->isTwin ? ' twin' : '').' foot',
-                        sprintf(
-                            'the foot of %s%s',
-                            mb_strtolower($joined->name),
-                            $joined->stand->mirror ? ($foot[0] < 0.0 ? ', left' : ', right') : '',
+                        Message::of(
+                            'surface.anchor.foot'.($joined->stand->mirror ? ($foot[0] < 0.0 ? '-left' : '-right') : ''),
+                            name: new Name($joined->name),
                         ),
                         ...$foot,
                     );

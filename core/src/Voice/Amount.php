@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Impa\Voice;
 
-use Stringable;
-
 /** How much of what is measured: a number with its unit, not yet written. Immutable. */
-final readonly class Amount implements Said, Stringable
+final readonly class Amount implements Said
 {
+    use InTheVoiceOfNow;
+
     /** @param  bool  $isExact  a standard, or a size that is sold: not rounded to what a hand can use */
     private function __construct(public Measure $measure, public float $is, public bool $isExact = false)
     {
@@ -70,10 +70,5 @@ final readonly class Amount implements Said, Stringable
     public function in(Voice $voice): string
     {
         return $voice->write($this);
-    }
-
-    public function __toString(): string
-    {
-        return $this->in(Voice::current());
     }
 }

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Impa\Voice;
 
-use Stringable;
-
 /** How wide, high and deep something is, with one unit behind all of them. Immutable. */
-final readonly class Lengths implements Said, Stringable
+final readonly class Lengths implements Said
 {
+    use InTheVoiceOfNow;
+
     /** @param  list<float>  $mm */
     private function __construct(private array $mm)
     {
@@ -29,10 +29,5 @@ final readonly class Lengths implements Said, Stringable
         }
 
         return implode(' x ', $numbers).' '.($units[0] ?? '');
-    }
-
-    public function __toString(): string
-    {
-        return $this->in(Voice::current());
     }
 }

@@ -4,11 +4,16 @@ declare(strict_types=1);
 
 namespace Impa\Voice;
 
-/** Several names in a row: "body, arm and hat". Immutable. */
+/** Several names in a row: "body, arm and hat"; of which one is chosen: "cut it, or trim it". Immutable. */
 final readonly class Listed implements Said
 {
-    /** @param  list<Said|string>  $all */
-    public function __construct(private array $all)
+    use InTheVoiceOfNow;
+
+    /**
+     * @param  list<Said|string>  $all
+     * @param  'and'|'or'  $joint  before the last of them
+     */
+    public function __construct(private array $all, private string $joint = 'and')
     {
     }
 
@@ -17,6 +22,6 @@ final readonly class Listed implements Said
         $words = array_map(static fn (Said|string $one): string => $one instanceof Said ? $one->in($voice) : $one, $this->all);
         $last = array_pop($words);
 
-        return $words === [] ? (string) $last : implode(', ', $words).Voice::word($voice->language, 'quantities.and').$last;
+        return $words === [] ? (string) $last : implode(', ', $words).Voice::word($voice->language, 'quantities.'.$this->joint).$last;
     }
 }

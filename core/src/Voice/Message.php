@@ -4,15 +4,14 @@ declare(strict_types=1);
 
 namespace Impa\Voice;
 
-use JsonSerializable;
-use Stringable;
-
 /**
  * What is to be told: a code, and what it is told about. Its words are in lang/, by room, and are put together only when it leaves the
  * house: on a screen, on paper, on the console. Immutable.
  */
-final readonly class Message implements JsonSerializable, Said, Stringable
+final readonly class Message implements Said
 {
+    use InTheVoiceOfNow;
+
     /** @param  array<string, int|float|string|Said>  $about  by the names that the words use */
     private function __construct(public string $code, public array $about)
     {
@@ -28,15 +27,5 @@ final readonly class Message implements JsonSerializable, Said, Stringable
     public function in(Voice $voice): string
     {
         return $voice->say($this);
-    }
-
-    public function __toString(): string
-    {
-        return Voice::current()->say($this);
-    }
-
-    public function jsonSerialize(): string
-    {
-        return (string) $this;
     }
 }

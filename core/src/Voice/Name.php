@@ -7,6 +7,8 @@ namespace Impa\Voice;
 /** What the felter named, in the middle of a sentence. Immutable. */
 final readonly class Name implements Said
 {
+    use InTheVoiceOfNow;
+
     public function __construct(private string $name)
     {
     }

@@ -6,6 +6,8 @@ namespace Impa\Wool;
 
 use Impa\Figure\Figure;
 use Impa\Voice\Amount;
+use Impa\Voice\Listed;
+use Impa\Voice\Message;
 use Impa\Wool\Ledger\Ledger;
 use Impa\Wool\Ledger\LedgerLine;
 use Impa\Wool\Ledger\WoolWords;
@@ -59,25 +61,21 @@ final readonly class Mix
     }
 
     /** Its wools in words, as "9.6 g Ink and 5.2 g Sky". */
-    public function woolsText(): string
+    public function woolsText(): Listed
     {
-        $texts = array_map(static fn (array $wool): string => Amount::g($wool['g']).' '.$wool['name'], $this->wools);
-        $last = array_pop($texts);
-
-        return implode(', ', $texts).' and '.$last;
+        return new Listed(array_map(
+            static fn (array $wool): Message => Message::of('sets.set-supply.of', g: Amount::g($wool['g']), name: $wool['name']),
+            $this->wools,
+        ));
     }
 
     /** What to do, in two sentences. */
-    public function text(): string
+    public function text(): Message
     {
-        return sprintf(
-            'Mix %s first: weigh %s. Tease and fold them until no streak is left, all at once: a second batch comes out another shade.',
-            Amount::g($this->g),
-            $this->woolsText(),
-        );
+        return Message::of('wool.mix.mix-first-weigh-tease', g: Amount::g($this->g), woolsText: $this->woolsText());
     }
 
-    /** @return array{colour: string, name: string, g: float, wools: list<array{name: string, g: float}>, text: string} */
+    /** @return array{colour: string, name: string, g: float, wools: list<array{name: string, g: float}>, text: Message} */
     public function document(): array
     {
         return ['colour' => $this->colour, 'name' => $this->name, 'g' => $this->g, 'wools' => $this->wools, 'text' => $this->text()];

@@ -4,46 +4,48 @@ declare(strict_types=1);
 
 namespace Impa\Wool;
 
-use Impa\Refusal;
 use Impa\Voice\Amount;
-use RuntimeException;
+use Impa\Voice\Message;
+use Impa\Voice\Refused;
 
 /** What cannot be done with wool, in words that name the place and the mend. */
-final class WoolRefused extends RuntimeException implements Refusal
+final class WoolRefused extends Refused
 {
-    public function title(): string
+    public function title(): Message
     {
-        return 'This cannot be done with the wool';
+        return Message::of('wool.wool-refused.this-cannot-be-done');
     }
 
     public static function ratioMustBePositive(): self
     {
-        return new self('A weight is split by shares that are each more than 0, such as 3 : 2 : 2.');
+        return new self(Message::of('wool.wool-refused.a-weight-is-split'));
     }
 
     public static function gramsMustNotBeNegative(string $name, float $g): self
     {
         return new self(
-            sprintf('%s cannot have %s: weigh it again, an empty bag is 0.', $name === '' ? 'A wool' : $name, Amount::g($g)),
+            $name === ''
+                ? Message::of('wool.wool-refused.a-wool-cannot-have', g: Amount::g($g))
+                : Message::of('wool.wool-refused.cannot-have-weigh', name: $name, g: Amount::g($g)),
         );
     }
 
     public static function tooHeavy(float $g, float $mostG): self
     {
-        return new self(sprintf('%s is more than a drawer holds: at most %s.', Amount::g($g), Amount::g($mostG)));
+        return new self(Message::of('wool.wool-refused.is-more-than', g: Amount::g($g), mostG: Amount::g($mostG)));
     }
 
     public static function takenAlready(): self
     {
-        return new self('This figure has taken its wool already; it is counted once.');
+        return new self(Message::of('wool.wool-refused.this-figure-has-taken'));
     }
 
     public static function unknownWool(int $id): self
     {
-        return new self(sprintf('There is no wool number %d in the stash any more.', $id));
+        return new self(Message::of('wool.wool-refused.there-is-no-wool', id: $id));
     }
 
-    public static function cannotRead(string $why): self
+    public static function cannotRead(Message $why): self
     {
         return new self($why);
     }
@@ -51,8 +53,7 @@ final class WoolRefused extends RuntimeException implements Refusal
     public static function noCard(): self
     {
         return new self(
-            'The grey card is too dark or too bright in this photo to tell the light from it: take the photo '
-                .'again in daylight, without a flash.',
+            Message::of('wool.wool-refused.the-grey-card'),
         );
     }
 }

@@ -462,7 +462,7 @@ describe('the sheet', function () {
         foreach (range(4, 40, 2) as $thick) {
             $wire = sheet(doll([$own], $thick))['wires'][0];
             $seen[] = $wire['sagMm'] < 1.0 && $wire['staysAsBent'];
-            expect(str_contains($wire['text'], 'holds, and stays as bent'))->toBe($wire['staysAsBent'] && $wire['sagMm'] <= 3.0);
+            expect(str_contains((string) $wire['text'], 'holds, and stays as bent'))->toBe($wire['staysAsBent'] && $wire['sagMm'] <= 3.0);
         }
         expect(array_filter($seen))->not->toBe([]);
     });

@@ -128,7 +128,7 @@ describe('cures', function () {
         expect($ahead->weakestDeg())->toEqualWithDelta(90, 10)
             ->and($cures['washers']->tipDeg)->toBeGreaterThanOrEqual(Balance::TOUCHY_DEG)
             ->and($ahead->tipWithDeg($cures['washers']->amount - Cures::WASHER_G, $back, 2.0))->toBeLessThan(Balance::TOUCHY_DEG)
-            ->and($cures['washers']->amount)->toBe(6.0 * substr_count($cures['washers']->text, 'a washer'))
+            ->and($cures['washers']->amount)->toBe(6.0 * substr_count((string) $cures['washers']->text, 'a washer'))
             ->and($cures['weight']->text)->toContain('at the back')
             ->and($cures['weight']->amount)->toBeLessThan($ahead->weightLowG());
     });

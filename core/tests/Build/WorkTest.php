@@ -35,6 +35,7 @@ use Impa\Plan\Plan;
 use Impa\Plan\StepPicture;
 use Impa\Tests\Support\Figures;
 use Impa\Tests\Support\Works;
+use Impa\Voice\Message;
 use Impa\Wool\Ledger\Ledger;
 
 /** @param  list<string>  $after */
@@ -81,7 +82,7 @@ describe('what must come before what', function () {
             foreach (range(1, 60) as $try) {
                 [$a, $b] = [$keys[mt_rand(0, 20)], $keys[mt_rand(0, 20)]];
                 $could = $a !== $b && ! $leads($b, $a);
-                expect($needs->add($a, $b, 'why'))->toBe($could);
+                expect($needs->add($a, $b))->toBe($could);
                 if ($could) {
                     $next[$a][] = $b;
                 }
@@ -102,12 +103,12 @@ describe('what must come before what', function () {
     it('keeps the reason of an arrow, and gives none where it is plain', function () {
         $needs = new DependencyGraph(['a', 'b', 'c']);
         $needs->add('a', 'b');
-        $needs->add('a', 'b', 'so that it holds');
+        $needs->add('a', 'b', Message::of('build.reordering-refused.it-cannot-be-done'));
         $needs->add('b', 'c');
-        expect($needs->because('b'))->toBe(['a' => 'so that it holds'])
+        expect($needs->because('b'))->toBe(['a' => 'It cannot be done without.'])
             ->and($needs->because('c'))->toBe([])
             ->and($needs->before('c'))->toBe(['b'])
-            ->and($needs->chain('a', 'c'))->toBe([['a', 'b', 'so that it holds'], ['b', 'c', '']])
+            ->and($needs->chain('a', 'c'))->toBe([['a', 'b', 'It cannot be done without.'], ['b', 'c', null]])
             ->and([$needs->has('a'), $needs->has('z')])->toBe([true, false]);
     });
 });

@@ -161,7 +161,7 @@ it('tells what is not felted by its own way', function (array $more, string $fir
         ->and($laying->woolMg)
         ->toBe(0.0)
         ->and($laying->needle)
-        ->toBe('');
+        ->toBeNull();
 })->with([
     [['kind' => 'bead', 'method' => 'bead'], 'Prick the mark', 'Cut the thread'],
     [['kind' => 'eye', 'method' => 'ready-made'], 'Prick the mark', 'before the glue'],
@@ -186,7 +186,7 @@ describe('crispness', function () {
         $advice = CrispAdvice::of($figure, $figure->details['spark'], Needles::usual());
         expect($advice[0]->why)
             ->toBe('0.8 mm, and felt holds no less than 1 mm cleanly')
-            ->and(array_map(static fn (Mend $m): string => $m->text, $advice[0]->mends))
+            ->and(array_map(static fn (Mend $m): string => (string) $m->text, $advice[0]->mends))
             ->toBe(['stitch it', 'make it 1 mm', 'sew on a bead of 2 mm']);
         foreach ($advice[0]->mends as $mend) {
             $document = json_decode($figure->toJson(), true);
@@ -208,7 +208,7 @@ describe('crispness', function () {
             ->toHaveCount(1)
             ->and($advice[0]->why)
             ->toContain('black on charcoal reads at')
-            ->and(array_map(static fn (Mend $m): string => $m->text, $advice[0]->mends))
+            ->and(array_map(static fn (Mend $m): string => (string) $m->text, $advice[0]->mends))
             ->toBe(['rim it in white, 1 mm all round', 'use a glossy eye of 5 mm', 'felt it in white']);
         $document = json_decode($figure->toJson(), true);
         $rim = $advice[0]->mends[0];
@@ -282,7 +282,7 @@ describe('crispness', function () {
             'white',
         );
         $why = static fn (string $key, array $gauges): array => array_map(
-            static fn (Advice $a): string => $a->why,
+            static fn (Advice $a): string => (string) $a->why,
             CrispAdvice::of($figure, $figure->details[$key], Needles::of($gauges)),
         );
         expect($why('dot', [36, 38, 40, 42]))

@@ -21,6 +21,7 @@ use Impa\Material\CoreMaterial;
 use Impa\Material\CoveringWay;
 use Impa\Tests\Support\Figures;
 use Impa\Tests\Support\Works;
+use Impa\Voice\Message;
 
 /** @return array<string, string> what is amiss, by its place */
 function faults(array $document): array
@@ -115,10 +116,10 @@ it('takes a patch of three points without a width, and a line of two with as man
 });
 
 it('says a fault in one line: where, and what', function () {
-    expect(Fault::at(['parts', 0, 'a/b'], 'It is wrong.')->line())
-        ->toBe('/parts/0/a~1b: It is wrong.')
-        ->and(Fault::at([], 'It is no figure.')->line())
-        ->toBe('the document: It is no figure.');
+    expect(Fault::at(['parts', 0, 'a/b'], Message::of('figure.figure-form.this-is-missing'))->line())
+        ->toBe('/parts/0/a~1b: This is missing.')
+        ->and(Fault::at([], Message::of('figure.figure-form.this-is-missing'))->line())
+        ->toBe('the document: This is missing.');
 });
 
 it('tells of what has the wrong form and makes no sense at once, whatever stands there', function (array $shape) {

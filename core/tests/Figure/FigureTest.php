@@ -16,6 +16,7 @@ use Impa\Material\CoreMaterial;
 use Impa\Material\Firmness;
 use Impa\Plan\Plan;
 use Impa\Tests\Support\Figures;
+use Impa\Voice\Message;
 use Opis\JsonSchema\Validator;
 
 /** @return list<string> pointers of all faults */
@@ -132,7 +133,7 @@ it('refuses what is no figure, in words', function (string $json, string $words)
 ]);
 
 it('escapes a key in a pointer as RFC 6901 says', function () {
-    expect(Fault::at(['a/b', 0, 'm~n'], 'x')->pointer)->toBe('/a~1b/0/m~0n');
+    expect(Fault::at(['a/b', 0, 'm~n'], Message::of('figure.figure-form.this-is-missing'))->pointer)->toBe('/a~1b/0/m~0n');
 });
 
 it('scales every volume with the cube of the height, every area with the square, and keeps the rest', function () {

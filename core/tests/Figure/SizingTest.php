@@ -75,6 +75,6 @@ it('refuses what comes out beyond all figures', function (callable $do, string $
 })->with([
     [fn () => Sizing::toPartWidth(snow(), 'tail', 50), 'no part "tail"'],
     [fn () => Sizing::toPartWidth(snow(), 'head', 0), 'more than 0'],
-    [fn () => Sizing::toPartWidth(snow(), 'head', 1500), '2000'],
+    [fn () => Sizing::toPartWidth(snow(), 'head', 1500), '2.00 m'],
     [fn () => Sizing::toFit(snow(), -3), 'more than 0'],
 ]);

@@ -312,7 +312,7 @@ describe('a table of records', function () {
     it('refuses what is no such table', function (string $bytes, string $why) {
         expect(static fn () => RecordsTable::read($bytes))->toThrow(HandRefused::class, $why);
     })->with([
-        ['', 'firmness and cm3 and grams are missing'],
+        ['', 'firmness, cm3 and grams are missing'],
         ["firmness,cm3\n", 'grams is missing'],
         ["firmness,cm3,grams\n", 'There is no line to learn from'],
         ["firmness,cm3,grams\nhot,1,1\n", 'Line 2: firmness: "hot" is none of'],

@@ -79,7 +79,7 @@ it('tells that there are too many points, before anything is reckoned with them'
     } catch (FigureRefused $refused) {
         $faults = array_map(static fn ($f): string => $f->line(), $refused->faults);
     }
-    expect($faults)->toHaveCount(1)->and($faults[0])->toContain('/details')->toContain('5,200 points together, at most 5,000');
+    expect($faults)->toHaveCount(1)->and($faults[0])->toContain('/details')->toContain('5200 points together, at most 5000');
 });
 
 it('has steps for layers among which a thing has pairs, joined to what lies on the ground', function () {

@@ -67,7 +67,7 @@ it('is told at the part, among the notes and where the part is to be joined, ali
     $steps = array_column(StepsSheet::of($plan->work())['steps'], 'amiss', 'key');
     expect($note['at'])->toBe('/parts/1')
         ->and($note['text'])->toContain('Tail does not reach the body: 20 mm lie between')
-        ->and(array_filter($steps))->toBe(['join:tail' => $note['text']]);
+        ->and(array_filter($steps))->toBe(['join:tail' => (string) $note['text']]);
 });
 
 it('finds nothing that floats in the demo, in what a wire bridges, or in layers', function () {

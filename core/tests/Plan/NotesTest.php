@@ -39,7 +39,7 @@ function text(array $notes, string $code): string
     $found = array_values(array_filter($notes, static fn (Note $n): bool => $n->code === $code));
     expect($found)->toHaveCount(1);
 
-    return $found[0]->text;
+    return (string) $found[0]->text;
 }
 
 /** A broad dome that stands firmly, as tall as the figure. */

@@ -115,12 +115,12 @@ it('runs without a gap, rests after each half hour, and takes longer where many 
         if ($i > 0) {
             expect($row['from'])->toEqualWithDelta($run[$i - 1]['to'], 1e-9);
         }
-        $worked = $row['what'] === 'Rest' ? 0.0 : ($i === 0 ? 0.0 : $worked + $row['to'] - $row['from']);
+        $worked = (string) $row['what'] === 'Rest' ? 0.0 : ($i === 0 ? 0.0 : $worked + $row['to'] - $row['from']);
         // Counting the needles back needs no rest before it.
         expect($i === count($run) - 1 || $worked <= Pace::REST_AFTER + 1e-6)->toBeTrue();
     }
     $hands = array_sum($kit->work->minutes());
-    $atWork = array_filter(array_slice($run, 1, -1), static fn (array $r): bool => $r['what'] !== 'Rest');
+    $atWork = array_filter(array_slice($run, 1, -1), static fn (array $r): bool => (string) $r['what'] !== 'Rest');
     expect(array_sum(array_map(static fn (array $r): float => $r['to'] - $r['from'], $atWork)))
         ->toEqualWithDelta((new KitHands(0.5))->slower() * $hands, 0.3)
         ->and(kit(10, 0, 1.0)->document()['minutes'])->toBeGreaterThan($kit->document()['minutes']);

@@ -291,8 +291,8 @@ describe('Stroke', function () {
 it('refuses wishes that make no sense, in words', function (callable $wish, string $words) {
     expect($wish)->toThrow(PictureRefused::class, $words);
 })->with([
-    [fn () => Wishes::of(5), '10 and 2000'],
-    [fn () => Wishes::of(NAN), '10 and 2000'],
+    [fn () => Wishes::of(5), '10 mm and 2.00 m'],
+    [fn () => Wishes::of(NAN), '10 mm and 2.00 m'],
     [fn () => Wishes::of(100, 1.2), 'between 0 and 1'],
     [fn () => Wishes::of(100, 0.5, -1), 'counted from 1'],
     [fn () => Wishes::of(100, 0.5, 1, 50), '0 to 10 mm'],

@@ -459,7 +459,7 @@ it('refuses what is no usable picture, in words that help', function (string $by
 it('refuses a height out of range', function (float $mm) {
     expect(fn () => Breakdown::of(drawing(fn ($i) => imagefilledellipse($i, 150, 150, 200, 200, 0xC04050)), $mm))->toThrow(
         PictureRefused::class,
-        '10 and 2000',
+        '10 mm and 2.00 m',
     );
 })->with([0.0, -5.0, 9.9, 2001.0, NAN, INF]);
 

@@ -105,8 +105,8 @@ it('stretches an outline into any box, and turns it anticlockwise', function () 
 it('refuses an outline that has no width, no height, or encloses nothing', function (array $points, string $words) {
     expect(fn () => Outline::filling($points, 8.0, 6.0))->toThrow(ShapeRefused::class, $words);
 })->with([
-    [[[0.0, 0.0], [0.0, 5.0], [0.0, 9.0]], 'more than 0 mm'],
-    [[[0.0, 2.0], [5.0, 2.0], [9.0, 2.0]], 'more than 0 mm'],
+    [[[0.0, 0.0], [0.0, 5.0], [0.0, 9.0]], 'more than 0'],
+    [[[0.0, 2.0], [5.0, 2.0], [9.0, 2.0]], 'more than 0'],
     [[[-10.0, -10.0], [10.0, 10.0], [10.0, -10.0], [-10.0, 10.0]], 'crosses itself'],
     [[[0.0, 0.0], [1.0, 1.0]], 'three points'],
 ]);

@@ -266,11 +266,11 @@ it('makes each end of a cup as wide as it says', function () {
 it('refuses a radius that is negative, and an end of nothing', function (string $kind, array $options, string $words) {
     expect(fn () => solid($kind, 30, 26, 30, $options))->toThrow(ShapeRefused::class, $words);
 })->with([
-    ['cup', ['edgeMm' => -1.0], 'rounded by 0 mm or more, not -1'],
-    ['block', ['cornerMm' => -2.0], 'rounded by 0 mm or more, not -2'],
-    ['block', ['edgeMm' => -2.0], 'rounded by 0 mm or more, not -2'],
-    ['cup', ['topMm' => 0.0], 'Both ends of a cup must be thicker than 0 mm'],
-    ['drumstick', ['bottomMm' => 0.0], 'Both ends of a drumstick must be thicker than 0 mm'],
+    ['cup', ['edgeMm' => -1.0], 'rounded by 0 or more, not -1 mm'],
+    ['block', ['cornerMm' => -2.0], 'rounded by 0 or more, not -2 mm'],
+    ['block', ['edgeMm' => -2.0], 'rounded by 0 or more, not -2 mm'],
+    ['cup', ['topMm' => 0.0], 'Both ends of a cup must be thicker than 0, not 0 mm'],
+    ['drumstick', ['bottomMm' => 0.0], 'Both ends of a drumstick must be thicker than 0, not 0 mm'],
 ]);
 
 it('keeps a bent roll as heavy as the straight one', function () {
@@ -366,7 +366,7 @@ it('bends a roll to the right and keeps its box in the middle', function () {
 it('refuses what cannot be felted, in words', function (callable $make, string $words) {
     expect($make)->toThrow(ShapeRefused::class, $words);
 })->with([
-    [fn () => solid('ball', 0, 10, 10), 'more than 0 mm'],
+    [fn () => solid('ball', 0, 10, 10), 'more than 0'],
     [fn () => solid('egg', 10, 10, 10, ['taper' => 0.7]), 'taper'],
     [fn () => solid('ring', 20, 20, 12), 'thick'],
     [fn () => solid('arc', 5, 20, 5, ['bendDeg' => 400.0]), 'bent'],

@@ -110,7 +110,7 @@ describe('what to buy', function () {
         expect($both->lines)
             ->toBe([])
             ->and($both->missing)
-            ->toBe([['name' => 'Teal, Sea', 'needG' => 60.0, 'why' => 'The shop has only 50 g of Lagoon.']]);
+            ->toBe([['name' => 'Teal, Sea', 'needG' => 60.0, 'why' => 'The shop has only 50.0 g of Lagoon.']]);
     });
 
     it('fills by the material, whatever its colour', function () {
@@ -164,7 +164,7 @@ describe('a need', function () {
             ->toEqualWithDelta([10 * exp(0.5244 * 0.25), 10 * exp(1.2816 * 0.25), 10 * exp(2.0537 * 0.25)], 1e-9)
             ->and(array_map(static fn (Reserve $r): float => $r->enough(), Reserve::cases()))
             ->toBe([0.7, 0.9, 0.98])
-            ->and(array_map(static fn (Reserve $r): string => $r->odds(), Reserve::cases()))
+            ->and(array_map(static fn (Reserve $r): string => (string) $r->odds(), Reserve::cases()))
             ->toBe(['enough 7 times in 10', 'enough 9 times in 10', 'enough 49 times in 50']);
     });
 });
@@ -215,7 +215,7 @@ describe('what the Wool station shows', function () {
             ->and($matches['teal']['shares'][0])
             ->toMatchArray(['wool' => 1, 'name' => 'Lagoon', 'hex' => '#2f8f86', 'percent' => 100.0])
             ->and($matches['white']['shares'][0]['teasing'])
-            ->toBe(Preparation::Tops->teasing())
+            ->toBe((string) Preparation::Tops->teasing())
             ->and($matches['black']['shares'])
             ->toBe([]);
     });

@@ -206,7 +206,7 @@ final class Doors
     {
         try {
             return $ask();
-        } catch (\Impa\Refusal $refused) {
+        } catch (\Impa\Voice\Refusal $refused) {
             return $refused->getMessage();
         }
     }

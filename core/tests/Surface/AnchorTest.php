@@ -270,7 +270,7 @@ it('leaves out what is not seen from the front, or lies off the part, and names 
         null,
         'key',
     );
-    expect(array_map(static fn (array $a): string => $a['name'], $named))->toBe([
+    expect(array_map(static fn (array $a): string => (string) $a['name'], $named))->toBe([
         'crown' => 'the crown',
         'near' => 'Near',
         'pair' => 'Pair, right',

@@ -6,11 +6,11 @@ namespace Impa\Tests\Voice;
 
 use Impa\Print\Page\Page;
 use Impa\Print\Page\Paper;
-use Impa\Refusal;
 use Impa\Tests\Support\Doors;
 use Impa\Tests\Support\MetricWords;
 use Impa\Tests\Support\Works;
 use Impa\Voice\Language;
+use Impa\Voice\Refusal;
 use Impa\Voice\Units;
 use Impa\Voice\Voice;
 

@@ -41,9 +41,9 @@ it('offers every way that goes, the advised one first, and gives a reason with i
         ->toBe(['core-wool', 'none', 'scrap', 'stuffing', 'foam'])
         ->and($ways[0]->reason)
         ->not->toBe('')
-        ->and(array_unique(array_map(static fn (Inside $w): string => $w->reason, array_slice($ways, 1))))
+        ->and(array_unique(array_map(static fn (Inside $w): string => (string) $w->reason, array_slice($ways, 1))))
         ->toBe([''])
-        ->and(array_map(static fn (Inside $w): string => $w->what, $ways))
+        ->and(array_map(static fn (Inside $w): string => (string) $w->what, $ways))
         ->toBe(['core wool', 'solid colour', 'scrap wool', 'stuffing', 'foam ball 50 mm']);
 });
 
@@ -137,7 +137,7 @@ it('covers by 2 mm and more as it differs from its core, by halves, half a milli
 });
 
 it('sells foam balls of 15 to 200 mm and eggs of 20 to 110 mm, the largest first', function () {
-    $names = array_map(static fn (Foam $f): string => $f->name(), Foam::stock());
+    $names = array_map(static fn (Foam $f): string => (string) $f->name(), Foam::stock());
     $volumes = array_map(static fn (Foam $f): float => $f->solid->volumeCm3(), Foam::stock());
     $sorted = $volumes;
     rsort($sorted);
@@ -155,7 +155,7 @@ it('sells foam balls of 15 to 200 mm and eggs of 20 to 110 mm, the largest first
         ->toContain('foam egg 38 x 50 mm')
         ->toContain('foam ball 35 mm');
     foreach (Foam::stock() as $foam) {
-        preg_match('/(\d+)(?: x (\d+))? mm/', $foam->name(), $mm);
+        preg_match('/(\d+)(?: x (\d+))? mm/', (string) $foam->name(), $mm);
         $size = $foam->solid->size();
         expect([$size->widthMm, $size->heightMm, $size->depthMm])->toEqual([$mm[1], $mm[2] ?? $mm[1], $mm[1]]);
     }

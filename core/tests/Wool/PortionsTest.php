@@ -166,7 +166,7 @@ it('puts twins before what is made once, and leaves foam and wisps out', functio
 
 it('names every line of the ledger by what it becomes', function () {
     $ledger = ledger(['covering' => ['way' => 'loops'], 'name' => 'Long Limb']);
-    $why = array_map(static fn (LedgerLine $l): string => $l->why, $ledger->ofPart('limb'));
+    $why = array_map(static fn (LedgerLine $l): string => (string) $l->why, $ledger->ofPart('limb'));
     expect($why[0])
         ->toBe('inside long limb')
         ->and($why[1])
@@ -177,7 +177,7 @@ it('names every line of the ledger by what it becomes', function () {
         ->toBe('all of limb');
     $wing = Figures::part('a', 'sheet', 44, 34, 2, more: ['name' => 'Wing', 'covering' => ['way' => 'film']]);
     $film = Ledger::of(Figures::read(Figures::document([$wing])), Densities::house());
-    expect(array_map(static fn (LedgerLine $l): string => $l->why, $film->lines))->toBe([
+    expect(array_map(static fn (LedgerLine $l): string => (string) $l->why, $film->lines))->toBe([
         'stiff sheet of wing',
         'between the layers of wing',
     ]);
@@ -333,7 +333,7 @@ describe('what is not plain felt', function () {
 
     it('is nothing for plain felt', function () use ($need) {
         $none = $need(['way' => 'felt']);
-        expect([$none->g, $none->finishedG, $none->filmG, $none->metres, $none->count, $none->text])->toBe([0.0, 0.0, 0.0, 0.0, 0, '']);
+        expect([$none->g, $none->finishedG, $none->filmG, $none->metres, $none->count, $none->text])->toBe([0.0, 0.0, 0.0, 0.0, 0, null]);
     });
 
     it('is the whole piece as a plait, or as a flat piece that is cut', function (string $way, string $kind, bool $isWhole) {

@@ -442,7 +442,7 @@ describe('portions', function () use ($one) {
             ->and($supply->wisps()[1])
             ->toBe([
                 'detail' => 'nose', 'colour' => 'black', 'mg' => 1000 * $g('nose'), 'count' => 1,
-                'text' => Wisp::words(1000 * $g('nose')),
+                'text' => (string) Wisp::words(1000 * $g('nose')),
             ]);
     });
 

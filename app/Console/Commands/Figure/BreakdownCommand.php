@@ -71,7 +71,7 @@ final class BreakdownCommand extends Command
         }
         $seen = $figure === null ? null : SeenAgain::of($figure, $breakdown->document);
         foreach ([...$seen === null ? [] : [$seen->notice()], ...$breakdown->notices] as $notice) {
-            $this->tell($notice);
+            $this->tell((string) $notice);
         }
 
         return $this->give(

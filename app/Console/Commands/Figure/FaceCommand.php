@@ -21,6 +21,8 @@ use Impa\Print\Page\Page;
 use Impa\Print\Page\Paper;
 use Impa\Print\Template\FaceTemplates;
 use Impa\Surface\Surface;
+use Impa\Voice\Listed;
+use Impa\Voice\Message;
 
 final class FaceCommand extends Command
 {
@@ -70,7 +72,7 @@ final class FaceCommand extends Command
         }
         foreach ($details as $i => $detail) {
             $laying = Laying::of($figure, $detail, Surface::of($part->placements()[0], $detail->lie->side), $needles, Densities::house());
-            $this->line(sprintf('%d. %s%s', $i + 1, $detail->name, $laying->wool() === '' ? '' : ': '.$laying->wool()));
+            $this->line(sprintf('%d. %s%s', $i + 1, $detail->name, $laying->wool() === null ? '' : ': '.$laying->wool()));
             foreach ($laying->marks as $mark) {
                 $this->line('   '.$mark);
             }
@@ -81,7 +83,7 @@ final class FaceCommand extends Command
                         $one->why,
                         $one->mends === []
                             ? ''
-                            : ': '.implode(', or ', array_map(static fn (Mend $m): string => $m->text, $one->mends)),
+                            : ': '.new Listed(array_map(static fn (Mend $m): Message => $m->text, $one->mends), 'or'),
                     ),
                 );
             }

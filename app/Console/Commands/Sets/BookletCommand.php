@@ -11,7 +11,7 @@ use Impa\Plan\Plan;
 use Impa\Print\Page\Paper;
 use Impa\Print\Share\Booklet;
 use Impa\Print\Share\Credit;
-use Impa\Refusal;
+use Impa\Voice\Refusal;
 
 final class BookletCommand extends Command
 {

@@ -49,7 +49,7 @@ final class WoolCommand extends Command
                 $this->option('out'),
             );
         }
-        $lines = array_map(static fn (Mix $mix): string => $mix->text(), $supply->mixes());
+        $lines = array_map(static fn (Mix $mix): string => (string) $mix->text(), $supply->mixes());
         foreach ($supply->portions() as $portion) {
             $lines[] = sprintf('%s: %s', $figure->parts[$portion->line->for->part]->name, PortionWords::of($portion, $figure));
         }

@@ -20,6 +20,7 @@ use Illuminate\Support\Carbon;
 use Impa\Build\Diary;
 use Impa\Figure\Editing\Changes;
 use Impa\Figure\Figure as FigureDocument;
+use Impa\Voice\Message;
 use stdClass;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
@@ -135,7 +136,7 @@ final class LogController
         return $diary;
     }
 
-    /** @return list<string> what became otherwise of the figure between two moments, as far back as its revisions go */
+    /** @return list<Message> what became otherwise of the figure between two moments, as far back as its revisions go */
     private static function changed(Figure $figure, int $from, int $to): array
     {
         $at = static fn (int $ms): string => Carbon::createFromTimestampMs($ms)->format('Y-m-d H:i:s');

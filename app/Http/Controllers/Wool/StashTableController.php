@@ -16,6 +16,7 @@ use Impa\Colour\Srgb;
 use Impa\Stash\Table\Palette;
 use Impa\Stash\Table\StashTable;
 use Impa\Stash\Table\WoolEntry;
+use Impa\Voice\Message;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** The stash as a table or a palette, in and out. What will change is shown before it does; done twice, it changes nothing more. */
@@ -89,7 +90,7 @@ final class StashTableController
         ]);
     }
 
-    /** @return array{list<WoolEntry>, list<array{line: int, column: string, why: string}>, list<string>} */
+    /** @return array{list<WoolEntry>, list<array{line: int, column: string, why: Message}>, list<Message>} */
     private static function table(string $text): array
     {
         $sheet = StashTable::read($text);
@@ -97,7 +98,7 @@ final class StashTableController
         return [$sheet->wools, $sheet->refused, $sheet->notices];
     }
 
-    /** @return array{list<WoolEntry>, list<array{line: int, column: string, why: string}>, list<string>} */
+    /** @return array{list<WoolEntry>, list<array{line: int, column: string, why: Message}>, list<Message>} */
     private static function colours(string $text): array
     {
         $bad = $faults = $entries = $refused = [];
@@ -115,7 +116,7 @@ final class StashTableController
         return [
             array_values($entries),
             $refused,
-            ['A palette has no weights: new colours come in with 0 g, so that you weigh them.'],
+            [Message::of('stash.palette.no-weights')],
         ];
     }
 

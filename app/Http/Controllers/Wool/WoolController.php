@@ -14,6 +14,7 @@ use App\Store\Transaction;
 use Illuminate\Http\JsonResponse;
 use Impa\Stash\Drawer;
 use Impa\Stash\Table\WoolEntry;
+use Impa\Voice\Message;
 
 /** The stash: what is in the drawer, and how much of it is free. */
 final class WoolController
@@ -72,15 +73,12 @@ final class WoolController
             $faults = [];
             $entry = WoolEntry::of($body->members(), $faults);
             if ($entry !== null && self::sameName($entry->name, $wool->exists ? $wool->id : 0)) {
-                $faults['name'] = sprintf(
-                    'There is a "%s" in the stash already. Add its grams to that one, or give this one another name.',
-                    $entry->name,
-                );
+                $faults['name'] = Message::of('stash.wool-entry.taken', name: $entry->name);
             }
             if ($entry === null || $faults !== []) {
                 return Problem::of(422, 'This wool has faults', implode(' ', $faults), [
                     'errors' => array_map(
-                        static fn (string $member, string $why): array => ['pointer' => '/'.$member, 'detail' => $why],
+                        static fn (string $member, Message $why): array => ['pointer' => '/'.$member, 'detail' => $why],
                         array_keys($faults),
                         $faults,
                     ),

@@ -7,6 +7,7 @@ namespace Impa\Build\Order;
 use Impa\Build\Steps\DependencyGraph;
 use Impa\Build\Steps\Step;
 use Impa\Figure\Pull;
+use Impa\Voice\Message;
 
 /** What the felter pulled forward or put off, moved in an order that stays one that can be followed. */
 final class Reordering
@@ -33,7 +34,7 @@ final class Reordering
     /**
      * Why a step cannot be moved past another.
      *
-     * @return list<array{string, string, string}> the chain of steps that keeps them in order, each with why; empty where nothing does
+     * @return list<array{string, string, ?Message}> the chain of steps that keeps them in order, each with why; empty where nothing does
      */
     public static function hinders(DependencyGraph $needs, Pull $pull): array
     {

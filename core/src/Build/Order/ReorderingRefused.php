@@ -4,33 +4,35 @@ declare(strict_types=1);
 
 namespace Impa\Build\Order;
 
-use DomainException;
 use Impa\Build\Steps\Step;
-use Impa\Refusal;
+use Impa\Voice\Message;
+use Impa\Voice\Refused;
 
 /** A step that cannot be moved, said in the felter's words. */
-final class ReorderingRefused extends DomainException implements Refusal
+final class ReorderingRefused extends Refused
 {
-    public function title(): string
+    public function title(): Message
     {
-        return 'This step cannot be moved';
+        return Message::of('build.reordering-refused.this-step-cannot-be');
     }
 
     public static function noSuchStep(string $key): self
     {
-        return new self(sprintf('There is no step "%s" in this figure.', mb_strimwidth($key, 0, 60, '...')));
+        return new self(Message::of('build.reordering-refused.there-is-no-step', key: mb_strimwidth($key, 0, 60, '...')));
     }
 
     public static function atTheEnd(Step $step, bool $isForward): self
     {
-        return new self(sprintf('"%s" is the %s step already.', $step->title, $isForward ? 'first' : 'last'));
+        return new self($isForward
+            ? Message::of('build.reordering-refused.is-the-first-step', title: $step->title)
+            : Message::of('build.reordering-refused.is-the-last-step', title: $step->title));
     }
 
-    /** @param  string  $why  empty where that is plain */
-    public static function needed(Step $first, Step $then, string $why): self
+    /** @param  ?Message  $why  nothing where that is plain */
+    public static function needed(Step $first, Step $then, ?Message $why): self
     {
-        $why = $why === '' ? 'It cannot be done without.' : $why;
+        $why ??= Message::of('build.reordering-refused.it-cannot-be-done');
 
-        return new self(sprintf('"%s" must be done before "%s". %s', $first->title, $then->title, $why));
+        return new self(Message::of('build.reordering-refused.must-be-done-before', title: $first->title, title2: $then->title, why: $why));
     }
 }

@@ -12,6 +12,9 @@ use Impa\Figure\Part;
 use Impa\Figure\Placement;
 use Impa\Geometry\Box;
 use Impa\Surface\Surface;
+use Impa\Voice\Message;
+use Impa\Voice\Name;
+use Impa\Voice\Said;
 
 /**
  * A place on the skin where a needle must get: a piece of a detail, the seam of a join, a wire's hole, by points with the way they
@@ -38,14 +41,14 @@ final readonly class WorkPlace
 
     /**
      * @param  string  $step  key of the step that works here
-     * @param  string  $name  what is worked, for a felter
+     * @param  Said  $name  what is worked, for a felter
      * @param  list<string>  $hosts  keys of the parts that bear it
      * @param  list<int>  $pieces  places of its bearers in the list of obstacles
      * @param  list<array{Vec3, Vec3}>  $points  where, and which way the skin looks there
      */
     private function __construct(
         public string $step,
-        public string $name,
+        public Said $name,
         public array $hosts,
         public array $pieces,
         public array $points,
@@ -87,7 +90,7 @@ final readonly class WorkPlace
             $to = self::nearest($obstacles[$piece]->at, $at[$part->join->to], $obstacles);
             $points = self::seam($obstacles[$piece], $part, $obstacles[$to]);
             if ($points !== []) {
-                $name = 'the seam of '.self::sided($part->name, $part->stand->mirror, $obstacles[$piece]->at[0]);
+                $name = Message::of('build.place.seam', of: self::sided($part->name, $part->stand->mirror, $obstacles[$piece]->at[0]));
                 $places[] = new self('hide:'.$part->key, $name, [$part->key, $part->join->to], [$piece, $to], $points, self::SEAM_SHARE);
             }
         }
@@ -109,7 +112,7 @@ final readonly class WorkPlace
             foreach ($holes as $hole) {
                 $piece = self::nearest($hole, $at[$part], $obstacles);
                 $points = [[$hole, self::unit($obstacles[$piece]->normal(...$hole))]];
-                $name = 'the hole for the '.mb_strtolower($passage->wire->name);
+                $name = Message::of('build.place.hole', wire: new Name($passage->wire->name));
                 $places[] = new self(WireRouting::key($passage), $name, [(string) $part], [$piece], $points, 1.0);
             }
         }
@@ -124,9 +127,9 @@ final readonly class WorkPlace
     }
 
     /** "the left eye", as the viewer sees it. */
-    private static function sided(string $name, bool $isPair, float $x): string
+    private static function sided(string $name, bool $isPair, float $x): Message
     {
-        return 'the '.($isPair ? ($x < 0.0 ? 'left ' : 'right ') : '').mb_strtolower($name);
+        return Message::of('build.place.'.($isPair ? ($x < 0.0 ? 'left' : 'right') : 'one'), name: new Name($name));
     }
 
     /**

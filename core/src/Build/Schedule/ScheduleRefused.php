@@ -4,60 +4,56 @@ declare(strict_types=1);
 
 namespace Impa\Build\Schedule;
 
-use DomainException;
-use Impa\Refusal;
 use Impa\Voice\Amount;
+use Impa\Voice\Message;
+use Impa\Voice\Refused;
 
 /** A schedule that cannot be made, said in the felter's words. */
-final class ScheduleRefused extends DomainException implements Refusal
+final class ScheduleRefused extends Refused
 {
-    public function title(): string
+    public function title(): Message
     {
-        return 'This cannot be scheduled';
+        return Message::of('build.schedule-refused.this-cannot-be-scheduled');
     }
 
     public static function sittingTooShort(float $minutes, float $least): self
     {
-        return new self(sprintf(
-            'A sitting of %s is too short: give at least %s, so that no step must be put down in the middle.',
-            self::minutes($minutes),
-            self::minutes($least),
-        ));
+        return new self(Message::of('build.schedule-refused.a-sitting', minutes: self::minutes($minutes), least: self::minutes($least)));
     }
 
     public static function sittingTooLong(float $most): self
     {
-        return new self(sprintf('A session can be %s at most: give fewer minutes.', Amount::minutes($most)));
+        return new self(Message::of('build.schedule-refused.a-session-can-be', most: Amount::minutes($most)));
     }
 
     public static function noDays(): self
     {
-        return new self('Say on which days you sit down: mon, tue, wed, thu, fri, sat or sun.');
+        return new self(Message::of('build.schedule-refused.say-on-which-days'));
     }
 
     public static function unknownDay(string $day): self
     {
-        return new self(sprintf('"%s" is no day: write mon, tue, wed, thu, fri, sat or sun.', mb_strimwidth($day, 0, 20, '...')));
+        return new self(Message::of('build.schedule-refused.is-no-day-write', day: mb_strimwidth($day, 0, 20, '...')));
     }
 
     public static function noDate(string $date): self
     {
-        return new self(sprintf('"%s" is no date: write it as 2026-12-24.', mb_strimwidth($date, 0, 20, '...')));
+        return new self(Message::of('build.schedule-refused.is-no-date-write', date: mb_strimwidth($date, 0, 20, '...')));
     }
 
     public static function noTime(string $time): self
     {
-        return new self(sprintf('"%s" is no time of day: write it as 19:30.', mb_strimwidth($time, 0, 20, '...')));
+        return new self(Message::of('build.schedule-refused.is-no-time', time: mb_strimwidth($time, 0, 20, '...')));
     }
 
     public static function gone(string $date): self
     {
-        return new self(sprintf('%s is gone already: choose today or a later day.', $date));
+        return new self(Message::of('build.schedule-refused.is-gone-already-choose', date: $date));
     }
 
     public static function readyBeforeBegun(string $by, string $from): self
     {
-        return new self(sprintf('Ready by %s is before you begin, on %s: choose a later day.', $by, $from));
+        return new self(Message::of('build.schedule-refused.ready-by-is-before', by: $by, from: $from));
     }
 
     private static function minutes(float $minutes): string

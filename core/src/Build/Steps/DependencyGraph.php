@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Build\Steps;
 
+use Impa\Voice\Message;
+
 /**
  * What must come before what: a directed graph that never gets a circle. For every step it keeps the set of all that come before
  * it, near and far (the transitive closure), as a string of bits, so that an arrow which would close a circle is seen at once.
@@ -16,7 +18,7 @@ final class DependencyGraph
     /** @var array<string, string> bits of all that come before a step */
     private array $ancestors = [];
 
-    /** @var array<string, array<string, string>> the arrows: of a step, what comes straight before it, and why (empty where that is plain) */
+    /** @var array<string, array<string, ?Message>> the arrows: of a step, what comes straight before it, and why if that is not plain */
     private array $arrows = [];
 
     /** @var array<string, true> steps that something comes after */
@@ -52,7 +54,7 @@ final class DependencyGraph
      * Puts one step before another; tells whether that could be: false where the other must come before it already, or one of the two is
      * no step of this work, as what lies on the ground is laid and not joined.
      */
-    public function add(string $first, string $then, string $why = ''): bool
+    public function add(string $first, string $then, ?Message $why = null): bool
     {
         if ($first === $then || ! $this->has($first) || ! $this->has($then) || $this->precedes($then, $first)) {
             return false;
@@ -82,16 +84,16 @@ final class DependencyGraph
         return array_keys($this->arrows[$key]);
     }
 
-    /** @return array<string, string> why, by the key of what comes straight before it, where that is not plain */
+    /** @return array<string, Message> why, by the key of what comes straight before it, where that is not plain */
     public function because(string $key): array
     {
-        return array_filter($this->arrows[$key], static fn (string $why): bool => $why !== '');
+        return array_filter($this->arrows[$key]);
     }
 
     /**
      * Why one step cannot come before another that it needs: the arrows from the other to it, one behind the other.
      *
-     * @return list<array{string, string, string}> first, then, why; empty where nothing keeps them in order
+     * @return list<array{string, string, ?Message}> first, then, why; empty where nothing keeps them in order
      */
     public function chain(string $first, string $then): array
     {

@@ -13,6 +13,7 @@ use Impa\Figure\Term\JoinBy;
 use Impa\Material\CoveringWay;
 use Impa\Voice\Amount;
 use Impa\Voice\Message;
+use Impa\Voice\Name;
 use Impa\Wool\Ledger\Coverings;
 
 /** What a step should look like when it is done, what usually goes wrong at it and its cure, and where it can hurt (docs/trade.md). */
@@ -25,49 +26,37 @@ final class Hints
     }
 
     /** What is said of a part that nobody sees. */
-    public static function hidden(Part $part, Part $to): string
+    public static function hidden(Part $part, Part $to): Message
     {
-        return sprintf(
-            '%s lies wholly within the %s: nothing of it shows, and its wool is counted as well. '
-                .'Take it out, or move it to where it shows.',
-            $part->name,
-            mb_strtolower($to->name),
-        );
+        return Message::of('build.hints.lies-wholly-within', name: $part->name, name2: new Name($to->name));
     }
 
     /** What is said of a part that is felted onto another without her saying so. */
-    public static function lies(Seat $seat, Part $part, Part $to): string
+    public static function lies(Seat $seat, Part $part, Part $to): Message
     {
-        return sprintf(
-            '%s of the %s lies within the %s: it is felted onto it, and what lies within is not made.',
-            Amount::share($seat->shared->share),
-            mb_strtolower($part->name),
-            mb_strtolower($to->name),
+        return Message::of(
+            'build.hints.of-the-lies-within',
+            share: Amount::share($seat->shared->share),
+            name: new Name($part->name),
+            name2: new Name($to->name),
         );
     }
 
     /** What is said of a part that shows in the picture and not in the round. */
-    public static function buried(Part $part, Part $to, float $mm, bool $isHidden): string
+    public static function buried(Part $part, Part $to, float $mm, bool $isHidden): Message
     {
-        return sprintf(
-            '%s lies before the %s in the picture, and inside it in the round%s: bring it %s forwards%s.',
-            $part->name,
-            mb_strtolower($to->name),
-            $isHidden ? ', where its wool is counted as well' : '',
-            Amount::mm($mm),
-            Buried::canGoRound($part) ? ', or lay it round as a ring' : '',
+        return Message::of(
+            'build.buried.'.($isHidden ? 'hidden' : 'inside').(Buried::canGoRound($part) ? '-or-round' : ''),
+            name: $part->name,
+            to: new Name($to->name),
+            by: Amount::mm($mm),
         );
     }
 
     /** What is said of a part that does not reach what it is joined to: among the notes, and where it is to be joined. */
-    public static function floats(Part $part, Part $to, float $gapMm): string
+    public static function floats(Part $part, Part $to, float $gapMm): Message
     {
-        return sprintf(
-            '%s does not reach the %s: %s lie between them as drawn. Bring it nearer, or make it longer.',
-            $part->name,
-            mb_strtolower($to->name),
-            Amount::mm(max(1.0, $gapMm)),
-        );
+        return Message::of('build.hints.does-not-reach', name: $part->name, name2: new Name($to->name), mm: Amount::mm(max(1.0, $gapMm)));
     }
 
     /**

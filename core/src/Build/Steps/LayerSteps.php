@@ -16,6 +16,7 @@ use Impa\Flat\Stitching;
 use Impa\Material\Pace;
 use Impa\Voice\Message;
 use Impa\Voice\Name;
+use Impa\Voice\Opening;
 
 /**
  * The steps that put a figure of layers together, from the ground up: lay, press, stitch, then the next; openings, embroidery and ribbon
@@ -165,7 +166,7 @@ final readonly class LayerSteps
         return new Step(
             key: 'stitch:'.$part->key,
             kind: StepKind::Stitch,
-            title: Message::of('steps.title.stitch', stitch: ucfirst($flat->stitch->label()), part: new Name($part->name)),
+            title: Message::of('steps.title.stitch', stitch: new Opening($flat->stitch->label()), part: new Name($part->name)),
             text: Message::of('steps.text.stitch'),
             time: new StepTime($count * Pace::STITCH),
             about: new Subject($part->key, colour: $part->colour),

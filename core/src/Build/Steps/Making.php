@@ -17,6 +17,7 @@ use Impa\Material\CoveringWay;
 use Impa\Material\Pace;
 use Impa\Shape\ShapeKind;
 use Impa\Voice\Message;
+use Impa\Voice\Opening;
 use Impa\Wool\Ledger\Coverings;
 use Impa\Wool\Ledger\Ledger;
 use Impa\Wool\Ledger\LedgerLine;
@@ -181,8 +182,8 @@ final readonly class Making
         return new Step(
             key: $key,
             kind: StepKind::Covering,
-            title: Message::of('steps.title.covering', way: ucfirst($way->label()), part: $part->name),
-            text: $need->text,
+            title: Message::of('steps.title.covering', way: new Opening($way->label()), part: $part->name),
+            text: $need->text ?? '',
             time: new StepTime($part->count() * $this->pace->covering($way, $need->count, $need->metres)),
             about: new Subject($part->key, colour: $part->colour),
             order: new StepOrder($after),

@@ -6,14 +6,16 @@ namespace Impa\Build\Technique;
 
 use Impa\Build\Steps\Step;
 use Impa\Build\Work;
+use Impa\Voice\Message;
+use Impa\Voice\Opening;
 
 /** What another school did to the order of the work, in words. */
 final class TechniqueChange
 {
     /**
-     * @param  array{value: string, title: string, reason: string}  $school  that was chosen
+     * @param  array{value: string, title: Message, reason: Message}  $school  that was chosen
      */
-    public static function text(array $school, Work $before, Work $after): string
+    public static function text(array $school, Work $before, Work $after): Message
     {
         $moved = self::moved($before->keys(), $after->keys());
         $new = array_diff($after->keys(), $before->keys());
@@ -24,17 +26,17 @@ final class TechniqueChange
         }
         $kept = array_filter($after->steps, static fn (Step $s): bool => $s->order->because !== [] && ! isset($moved[$s->key]));
         $said = array_filter([
-            self::told($moved, $titles, 'changed its place', 'changed places'),
-            self::told(array_flip($new), $titles, 'is new', 'are new'),
-            self::told(array_flip($gone), $titles, 'is gone', 'are gone'),
-            $kept === [] || $moved === [] ? '' : sprintf('%d stayed where reach or the trade wants them.', count($kept)),
+            self::told($moved, $titles, 'moved'),
+            self::told(array_flip($new), $titles, 'new'),
+            self::told(array_flip($gone), $titles, 'gone'),
+            $kept === [] || $moved === [] ? null : Message::of('build.change.kept', count: count($kept)),
         ]);
 
-        return sprintf(
-            '%s: %s %s',
-            ucfirst($school['title']),
-            $school['reason'],
-            $said === [] ? 'The order stays as it was.' : implode(' ', $said),
+        return Message::of(
+            'build.change.said',
+            title: new Opening($school['title']),
+            reason: $school['reason'],
+            said: $said === [] ? Message::of('build.change.none') : implode(' ', $said),
         );
     }
 
@@ -42,14 +44,13 @@ final class TechniqueChange
      * @param  array<string, mixed>  $keys  by the key of a step
      * @param  array<string, string>  $titles
      */
-    private static function told(array $keys, array $titles, string $one, string $more): string
+    private static function told(array $keys, array $titles, string $became): ?Message
     {
         $first = array_key_first($keys);
 
         return match (true) {
-            $first === null => '',
-            count($keys) === 1 => sprintf('"%s" %s.', $titles[$first], $one),
-            default => sprintf('%d steps %s, first of them "%s".', count($keys), $more, $titles[$first]),
+            $first === null => null,
+            default => Message::of('build.change.'.$became, count: count($keys), title: $titles[$first]),
         };
     }
 

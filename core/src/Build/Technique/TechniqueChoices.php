@@ -19,23 +19,24 @@ use Impa\Figure\Wire;
 use Impa\Material\CoreMaterial;
 use Impa\Material\WireMaterial;
 use Impa\Voice\Amount;
+use Impa\Voice\Message;
 
 /**
  * The questions on which felters differ, the schools that answer them with their reasons, and a figure that follows another one
  * (docs/trade.md, Schools).
  *
- * @phpstan-type Option array{value: string, title: string, reason: string}
- * @phpstan-type Question array{question: string, title: string, options: list<Option>, now: string}
+ * @phpstan-type Option array{value: string, title: Message, reason: Message}
+ * @phpstan-type Question array{question: string, title: Message, options: list<Option>, now: string}
  */
 final class TechniqueChoices
 {
-    private const TITLES = [
-        'face' => 'Face or limbs first',
-        'inside' => 'Inside',
-        'join' => 'Joins',
-        'eyes' => 'Eyes',
-        'skeleton' => 'Skeleton',
-        'plates' => 'Thin plates',
+    /** By the codes of lang/, build.question. */
+    private const QUESTIONS = ['face', 'inside', 'join', 'eyes', 'skeleton', 'plates'];
+
+    private const CHOICES = [
+        'join' => ['fluff', 'slit'],
+        'eyes' => ['felt', 'bead', 'ready-made', 'pin'],
+        'skeleton' => [self::NO_SKELETON, 'pipe-cleaner', 'paper-covered', 'steel'],
     ];
 
     private const NO_SKELETON = 'none';
@@ -44,13 +45,13 @@ final class TechniqueChoices
     public static function of(Figure $figure): array
     {
         $questions = [];
-        foreach (self::TITLES as $question => $title) {
+        foreach (self::QUESTIONS as $question) {
             if ($question === 'plates' && ! self::hasThinPlates($figure)) {
                 continue;
             }
             $questions[] = [
                 'question' => $question,
-                'title' => $title,
+                'title' => Message::of('build.question.'.$question),
                 'options' => self::options($question),
                 'now' => self::now($figure, $question),
             ];
@@ -67,8 +68,8 @@ final class TechniqueChoices
      */
     public static function chosen(Figure $figure, string $question, string $value): Figure
     {
-        if (! isset(self::TITLES[$question])) {
-            throw TechniqueRefused::unknown($question, array_keys(self::TITLES));
+        if (! in_array($question, self::QUESTIONS, true)) {
+            throw TechniqueRefused::unknown($question, self::QUESTIONS);
         }
         self::option($question, $value);
         if ($question === 'skeleton') {
@@ -102,7 +103,7 @@ final class TechniqueChoices
     /** @return list<Option> */
     private static function options(string $question): array
     {
-        $option = static fn (string $value, string $title, string $reason): array => [
+        $option = static fn (string $value, Message $title, Message $reason): array => [
             'value' => $value,
             'title' => $title,
             'reason' => $reason,
@@ -121,37 +122,20 @@ final class TechniqueChoices
                 static fn (CoreMaterial $c): array => $option($c->value, $c->word(), self::filling($c)),
                 CoreMaterial::cases(),
             ),
-            'join' => [
-                $option('fluff', 'fluff end on the surface', 'Quick, and it can be moved until it is stabbed down.'),
-                $option('slit', 'into a slit', 'It holds against a tug, and thin plates stand up in it.'),
-            ],
-            'eyes' => [
-                $option('felt', 'felted', 'Any size and shape, soft, and of one piece with the face.'),
-                $option('bead', 'sewn beads', 'Crisp where a felted spot is too small, and they shine.'),
-                $option('ready-made', 'glued ready-made', 'Alike at once; they come in whole and half millimetres.'),
-                $option('pin', 'painted pins', 'Quickly tried in another place; sharp, so only for decoration.'),
-            ],
-            default => [
-                $option(self::NO_SKELETON, 'none', 'Soft all through; enough unless a limb is thinner than an eighth of its length.'),
-                $option('pipe-cleaner', 'pipe cleaners', 'Wool clings to them; they bend easily, and carry little.'),
-                $option('paper-covered', 'paper-covered wire', 'Wool clings to it; it holds a pose.'),
-                $option('steel', 'bare wire', 'The stiffest; it wants wrapping before wool clings to it.'),
-            ],
+            default => array_map(
+                static fn (string $value): array => $option(
+                    $value,
+                    Message::of("build.choice.$question.$value.is"),
+                    Message::of("build.choice.$question.$value.why"),
+                ),
+                self::CHOICES[$question] ?? [],
+            ),
         };
     }
 
-    private static function filling(CoreMaterial $core): string
+    private static function filling(CoreMaterial $core): Message
     {
-        return match ($core) {
-            CoreMaterial::CoreWool => sprintf(
-                'Cheap, firm, and quickly felted; the usual choice above %s.',
-                Amount::mm(CoreMaterial::SOLID_BELOW_MM),
-            ),
-            CoreMaterial::Scrap => 'Of like colour, so that nothing shows through a thin cover.',
-            CoreMaterial::Stuffing => 'Cheap and light; it takes more stabbing until it holds.',
-            CoreMaterial::Foam => 'Light and quick, in the sizes that are sold.',
-            CoreMaterial::None => 'One colour all through: nothing can show; for small parts.',
-        };
+        return Message::of('build.filling.'.$core->value, from: Amount::mm(CoreMaterial::SOLID_BELOW_MM));
     }
 
     private static function now(Figure $figure, string $question): string

@@ -4,25 +4,29 @@ declare(strict_types=1);
 
 namespace Impa\Build\Technique;
 
-use DomainException;
-use Impa\Refusal;
+use Impa\Voice\Message;
+use Impa\Voice\Refused;
 
 /** A way of working that there is not, said in the felter's words. */
-final class TechniqueRefused extends DomainException implements Refusal
+final class TechniqueRefused extends Refused
 {
-    public function title(): string
+    public function title(): Message
     {
-        return 'The figure cannot be made that way';
+        return Message::of('build.technique-refused.the-figure-cannot-be');
     }
 
     public static function noLimb(): self
     {
-        return new self('No part of this figure is long enough for a wire: draw one of your own where you want it (Shapes, Wires).');
+        return new self(Message::of('build.technique-refused.no-part-of-this'));
     }
 
     /** @param  list<string>  $known */
     public static function unknown(string $said, array $known): self
     {
-        return new self(sprintf('"%s" is none of %s.', mb_strimwidth($said, 0, 40, '...'), implode(', ', $known)));
+        return new self(Message::of(
+            'build.technique-refused.is-none',
+            said: mb_strimwidth($said, 0, 40, '...'),
+            list: implode(', ', $known),
+        ));
     }
 }

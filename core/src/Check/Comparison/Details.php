@@ -6,6 +6,9 @@ namespace Impa\Check\Comparison;
 
 use Impa\Render\FlatArea;
 use Impa\Voice\Amount;
+use Impa\Voice\Message;
+use Impa\Voice\Name;
+use Impa\Voice\Opening;
 
 /** What is said of a detail from where its pieces are seen. */
 final class Details
@@ -17,29 +20,30 @@ final class Details
 
     /**
      * @param  non-empty-list<array{FlatArea, DetailFit}>  $pieces  of one detail
-     * @param  list<string>  $unjudged
+     * @param  list<Message>  $unjudged
      * @return list<Deviation>
      */
     public static function judged(array $pieces, float $leastMm, array &$unjudged): array
     {
         $deviations = [];
         foreach ($pieces as [$layer, $fit]) {
-            $name = Names::of($layer);
+            $name = new Opening(Names::of($layer));
             if ($fit->share === null) {
-                $unjudged[] = sprintf('%s: its colour cannot be told from its ground.', ucfirst($name));
+                $unjudged[] = Message::of('check.details.unseen', name: $name);
             } elseif ($fit->offMm === null) {
-                $deviations[] = self::one($layer, 'missing', 0.0, sprintf('%s is not there.', ucfirst($name)), 20.0);
+                $deviations[] = self::one($layer, 'missing', 0.0, Message::of('check.details.missing', name: $name), 20.0);
             } else {
                 [$x, $y] = $fit->offMm;
-                $rest = sprintf(' for what else lies on the %s', mb_strtolower($layer->piece->part->name));
-                [$forAcross, $forLevel] = array_map(static fn (bool $isRelative): string => $isRelative ? $rest : '', $fit->isRelative);
+                $about = ['name' => $name, 'part' => new Name($layer->piece->part->name)];
+                [$across, $level] = array_map(static fn (bool $isRelative): string => $isRelative ? '-by-others' : '', $fit->isRelative);
                 if (abs($x) >= $leastMm) {
-                    $to = $x > 0.0 ? 'right' : 'left';
-                    $text = sprintf('%s sits %s too far to the %s%s.', ucfirst($name), Amount::mm(abs($x)), $to, $forAcross);
+                    $to = ($x > 0.0 ? 'right' : 'left').$across;
+                    $text = Message::of('check.details.'.$to, ...$about, off: Amount::mm(abs($x)));
                     $deviations[] = self::one($layer, 'across', $x, $text, abs($x));
                 }
                 if (abs($y) >= $leastMm) {
-                    $text = sprintf('%s sits %s too %s%s.', ucfirst($name), Amount::mm(abs($y)), $y > 0.0 ? 'high' : 'low', $forLevel);
+                    $to = ($y > 0.0 ? 'high' : 'low').$level;
+                    $text = Message::of('check.details.'.$to, ...$about, off: Amount::mm(abs($y)));
                     $deviations[] = self::one($layer, 'level', $y, $text, abs($y));
                 }
             }
@@ -68,13 +72,13 @@ final class Details
         if (abs($deg) < self::LEVEL_DEG || abs($rises) < self::LEAST_MM) {
             return [];
         }
-        $name = mb_strtolower($left->detail->name ?? '');
+        $name = new Name($left->detail->name ?? '');
 
         return [self::one(
             $left,
             'tilt',
             $deg,
-            sprintf('The %s line tilts by %s: the %s one is higher.', $name, Amount::degrees(abs($deg)), $deg > 0.0 ? 'right' : 'left'),
+            Message::of('check.details.tilts-'.($deg > 0.0 ? 'right' : 'left'), name: $name, by: Amount::degrees(abs($deg))),
             abs($rises),
         )];
     }
@@ -82,7 +86,7 @@ final class Details
     /**
      * @param  'across'|'level'|'tilt'|'missing'  $what
      */
-    private static function one(FlatArea $layer, string $what, float $amount, string $text, float $weight): Deviation
+    private static function one(FlatArea $layer, string $what, float $amount, Message $text, float $weight): Deviation
     {
         return new Deviation(
             part: $layer->piece->part->key,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Check\Comparison;
 
 use Impa\Check\Mending\Sign;
+use Impa\Voice\Message;
 
 /** One thing that is otherwise on a photo than planned. Immutable. */
 final readonly class Deviation
@@ -21,7 +22,7 @@ final readonly class Deviation
         public string $detail,
         public string $what,
         public float $amount,
-        public string $text,
+        public Message $text,
         public float $weight,
         public array $atMm,
         public bool $isTwin = false,

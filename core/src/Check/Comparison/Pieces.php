@@ -7,6 +7,8 @@ namespace Impa\Check\Comparison;
 use Impa\Geometry\Outline\Polygon;
 use Impa\Render\FlatArea;
 use Impa\Voice\Amount;
+use Impa\Voice\Message;
+use Impa\Voice\Opening;
 
 /** What is said of a piece from where its rim is seen. */
 final class Pieces
@@ -30,7 +32,7 @@ final class Pieces
 
     /**
      * @param  list<Rim>  $rims  of the plan
-     * @param  list<string>  $unjudged
+     * @param  list<Message>  $unjudged
      * @return list<Deviation>
      */
     public static function judged(Expected $plan, Seen $seen, array $rims, float $leastMm, array &$unjudged): array
@@ -42,22 +44,22 @@ final class Pieces
         foreach ($seen->pieces as [$fit, $label]) {
             $layer = $plan->layers[$label];
             if (($all[$label] ?? 0) < Seen::LEAST_PLACES) {
-                $unjudged[] = sprintf('%s: it is hidden from this side.', ucfirst(Names::of($layer)));
+                $unjudged[] = Message::of('check.pieces.hidden', name: new Opening(Names::of($layer)));
             } elseif (self::SEEN * Polygon::perimeter($layer->loops[0]) > $all[$label] * Rim::EVERY_MM) {
-                $unjudged[] = sprintf('%s: less than a third of its rim is seen from this side.', ucfirst(Names::of($layer)));
+                $unjudged[] = Message::of('check.pieces.rim-hidden', name: new Opening(Names::of($layer)));
             } elseif ($fit->places < Seen::LEAST_PLACES ? isset($seen->colours->elsewhere[$label]) : $fit->isElsewhere($layer->piece)) {
                 $deviations[] = new Deviation(
                     part: $layer->piece->part->key,
                     detail: '',
                     what: 'missing',
                     amount: 0.0,
-                    text: sprintf('%s is not seen where it should be.', ucfirst(Names::of($layer))),
+                    text: Message::of('check.pieces.elsewhere', name: new Opening(Names::of($layer))),
                     weight: self::ELSEWHERE,
                     atMm: Names::middle($layer),
                     isTwin: $layer->piece->isTwin,
                 );
             } elseif ($fit->places < Seen::LEAST_PLACES) {
-                $unjudged[] = sprintf('%s: its rim cannot be told from what lies beside it.', ucfirst(Names::of($layer)));
+                $unjudged[] = Message::of('check.pieces.rim-untold', name: new Opening(Names::of($layer)));
             } else {
                 $told = self::one($layer, $fit, $leastMm, self::BY_LIGHT_MM * $seen->byLight($label), $unjudged);
                 array_push($deviations, ...$isAlone ? array_filter($told, self::isSize(...)) : $told);
@@ -69,36 +71,25 @@ final class Pieces
 
     /**
      * @param  float  $vagueMm  how much less surely it is known how large it is
-     * @param  list<string>  $unjudged
+     * @param  list<Message>  $unjudged
      * @return list<Deviation>
      */
     private static function one(FlatArea $layer, PieceFit $fit, float $leastMm, float $vagueMm, array &$unjudged): array
     {
-        $name = Names::of($layer);
+        $name = new Opening(Names::of($layer));
         $at = Names::middle($layer);
-        $words = [
-            'width' => ['wide', 'narrow', '%s %s too %s'],
-            'height' => ['tall', 'short', '%s %s too %s'],
-            'across' => ['to the right', 'to the left', '%s sits %s too far %s'],
-            'level' => ['higher', 'lower', '%s sits %s %s than planned'],
-        ];
         $deviations = [];
-        foreach ($words as $what => [$more, $less, $text]) {
+        foreach (['width', 'height', 'across', 'level'] as $what) {
             [$off, $sigma] = [$fit->off[$what], $fit->sigma[$what]];
             if (! $fit->isTold($what)) {
-                $unjudged[] = sprintf('%s: its %s is not seen from this side.', ucfirst($name), [
-                    'width' => 'width',
-                    'height' => 'height',
-                    'across' => 'place across',
-                    'level' => 'level',
-                ][$what]);
+                $unjudged[] = Message::of("check.pieces.untold.$what", name: $name);
             } elseif (abs($off) >= max($leastMm, self::SURE_SIGMAS * $sigma) + (isset(self::SIZES[$what]) ? $vagueMm : 0.0)) {
                 $deviations[] = new Deviation(
                     part: $layer->piece->part->key,
                     detail: '',
                     what: $what,
                     amount: $off,
-                    text: ucfirst(sprintf($text, $name, Amount::mm(abs($off)), $off > 0.0 ? $more : $less)).'.',
+                    text: Message::of("check.pieces.$what.".($off > 0.0 ? 'more' : 'less'), name: $name, off: Amount::mm(abs($off))),
                     weight: abs($off),
                     atMm: $at,
                     isTwin: $layer->piece->isTwin,
@@ -108,14 +99,14 @@ final class Pieces
         $turn = rad2deg($fit->off['turn']);
         $swing = $fit->swingMm();
         if (! $fit->isTurnTold()) {
-            $unjudged[] = sprintf('%s: its lean is not told, it is too round for that.', ucfirst($name));
+            $unjudged[] = Message::of('check.pieces.untold.lean', name: $name);
         } elseif (abs($turn) >= self::LEAST_DEG && $swing >= self::LEAST_SWING_MM) {
             $deviations[] = new Deviation(
                 part: $layer->piece->part->key,
                 detail: '',
                 what: 'tilt',
                 amount: $turn,
-                text: sprintf('%s leans %s to the %s.', ucfirst($name), Amount::degrees(abs($turn)), $turn > 0.0 ? 'left' : 'right'),
+                text: Message::of('check.pieces.leans.'.($turn > 0.0 ? 'left' : 'right'), name: $name, by: Amount::degrees(abs($turn))),
                 weight: $swing,
                 atMm: $at,
                 isTwin: $layer->piece->isTwin,

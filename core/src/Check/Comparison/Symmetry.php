@@ -7,6 +7,9 @@ namespace Impa\Check\Comparison;
 use Impa\Figure\Term\Side;
 use Impa\Render\FlatArea;
 use Impa\Voice\Amount;
+use Impa\Voice\Message;
+use Impa\Voice\Name;
+use Impa\Voice\Opening;
 
 /**
  * A figure on a photo against itself, about its own axis: pairs left against right, and of what stands on the axis the one flank
@@ -21,21 +24,16 @@ final class Symmetry
     private const AXIS_MM = 0.3;
 
     /** Flanks are held against each other in so many bands, from so many places on; a place faces outwards by so much. */
-    private const BANDS = ['low down', 'below its middle', 'above its middle', 'high up'];
+    private const BANDS = ['low', 'below', 'above', 'high'];
 
     private const LEAST_PLACES = 3;
 
     private const OUTWARDS = 0.5;
 
-    /** How the left one is said to differ from the right one: more, and less. */
-    private const WORDS = [
-        'width' => ['is %s wider than the right', 'is %s narrower than the right'],
-        'height' => ['is %s taller than the right', 'is %s shorter than the right'],
-        'level' => ['sits %s higher than the right', 'sits %s lower than the right'],
-        'across' => ['sits %s farther out than the right', 'sits %s farther in than the right'],
-    ];
+    /** In what the left one is held against the right one. */
+    private const COMPARED = ['width', 'height', 'level', 'across'];
 
-    /** @return list<array{part: string, detail?: string, what: 'width'|'height'|'level'|'across'|'bulge', mm: float, text: string}> the worst first; mm: the left one, or flank, more than the right */
+    /** @return list<array{part: string, detail?: string, what: 'width'|'height'|'level'|'across'|'bulge', mm: float, text: Message}> the worst first */
     public static function of(Expected $plan, Seen $seen): array
     {
         if (! in_array($plan->side, [Side::Front, Side::Back, Side::Top], true)) {
@@ -47,7 +45,7 @@ final class Symmetry
         return $found;
     }
 
-    /** @return list<array{part: string, what: 'width'|'height'|'level'|'across', mm: float, text: string}> */
+    /** @return list<array{part: string, what: 'width'|'height'|'level'|'across', mm: float, text: Message}> */
     private static function pieces(Expected $plan, Seen $seen): array
     {
         $found = [];
@@ -61,7 +59,7 @@ final class Symmetry
                 continue;
             }
             [$left, $right] = self::isLeft($layer) ? [$one, $two] : [$two, $one];
-            foreach (array_keys(self::WORDS) as $what) {
+            foreach (self::COMPARED as $what) {
                 if (max($left->sigma[$what], $right->sigma[$what]) <= Seen::SURE_MM) {
                     // Farther out is farther left on the left.
                     $mm = $what === 'across' ? -$left->off[$what] - $right->off[$what] : $left->off[$what] - $right->off[$what];
@@ -73,7 +71,7 @@ final class Symmetry
         return $found;
     }
 
-    /** @return list<array{part: string, detail?: string, what: 'width'|'height'|'level'|'across', mm: float, text: string}> */
+    /** @return list<array{part: string, detail?: string, what: 'width'|'height'|'level'|'across', mm: float, text: Message}> */
     private static function details(Expected $plan, Seen $seen): array
     {
         $pairs = [];
@@ -96,7 +94,7 @@ final class Symmetry
         return $found;
     }
 
-    /** @return list<array{part: string, what: 'bulge', mm: float, text: string}> */
+    /** @return list<array{part: string, what: 'bulge', mm: float, text: Message}> */
     private static function flanks(Expected $plan, Seen $seen): array
     {
         $found = [];
@@ -126,14 +124,18 @@ final class Symmetry
                 }
             }
             if (abs($worst[0]) >= self::LEAST_MM) {
-                [$more, $less] = $worst[0] > 0.0 ? ['left', 'right'] : ['right', 'left'];
-                $text = '%s bulges %s farther out on the %s than on the %s, %s.';
-                $name = ucfirst(mb_strtolower($piece->part->name));
+                $code = 'check.symmetry.bulges-'.($worst[0] > 0.0 ? 'left' : 'right');
+                $name = new Opening(new Name($piece->part->name));
                 $found[] = [
                     'part' => $piece->part->key,
                     'what' => 'bulge',
                     'mm' => round($worst[0], 2),
-                    'text' => sprintf($text, $name, Amount::mm(abs($worst[0])), $more, $less, $worst[1]),
+                    'text' => Message::of(
+                        $code,
+                        name: $name,
+                        by: Amount::mm(abs($worst[0])),
+                        where: Message::of('check.symmetry.where.'.$worst[1]),
+                    ),
                 ];
             }
         }
@@ -148,21 +150,21 @@ final class Symmetry
 
     /**
      * @param  'width'|'height'|'level'|'across'  $what
-     * @return list<array{part: string, detail?: string, what: 'width'|'height'|'level'|'across', mm: float, text: string}>
+     * @return list<array{part: string, detail?: string, what: 'width'|'height'|'level'|'across', mm: float, text: Message}>
      */
     private static function told(FlatArea $layer, string $what, float $mm): array
     {
         if (abs($mm) < self::LEAST_MM) {
             return [];
         }
-        $name = mb_strtolower($layer->detail->name ?? $layer->piece->part->name);
+        $name = new Name($layer->detail->name ?? $layer->piece->part->name);
 
         return [[
             'part' => $layer->piece->part->key,
             ...($layer->detail === null ? [] : ['detail' => $layer->detail->key]),
             'what' => $what,
             'mm' => round($mm, 2),
-            'text' => 'The left '.$name.' '.sprintf(self::WORDS[$what][$mm > 0.0 ? 0 : 1], Amount::mm(abs($mm))).'.',
+            'text' => Message::of("check.symmetry.$what.".($mm > 0.0 ? 'more' : 'less'), name: $name, by: Amount::mm(abs($mm))),
         ]];
     }
 }

@@ -7,6 +7,8 @@ namespace Impa\Check\Comparison;
 use Impa\Colour\Ciede2000;
 use Impa\Colour\Lab;
 use Impa\Colour\Light;
+use Impa\Voice\Message;
+use Impa\Voice\Opening;
 
 /**
  * Colours against the plan in the light of a photo: one gain for each channel of linear light (von Kries) that brings most of what is
@@ -20,7 +22,7 @@ final class WhiteBalance
     private const DIFFERS = 14.0;
 
     /**
-     * @param  list<string>  $unjudged
+     * @param  list<Message>  $unjudged
      * @return list<Deviation>
      */
     public static function deviations(Expected $plan, Colours $colours, array &$unjudged): array
@@ -33,7 +35,7 @@ final class WhiteBalance
             }
         }
         if (count($hexes) < self::LEAST_COLOURS) {
-            $unjudged[] = 'Colours: too few of them to tell a colour from the light of this photo.';
+            $unjudged[] = Message::of('check.white-balance.too-few');
 
             return [];
         }
@@ -48,7 +50,10 @@ final class WhiteBalance
                     detail: '',
                     what: 'colour',
                     amount: $difference,
-                    text: sprintf('%s is %s than planned.', ucfirst(Names::of($layer)), self::words($corrected, $layer->srgb->lab())),
+                    text: Message::of(
+                        'check.white-balance.'.self::differs($corrected, $layer->srgb->lab()),
+                        name: new Opening(Names::of($layer)),
+                    ),
                     weight: $difference / 10,
                     atMm: Names::middle($layer),
                     isTwin: $layer->piece->isTwin,
@@ -60,7 +65,8 @@ final class WhiteBalance
     }
 
     /** What most sets two colours apart. */
-    private static function words(Lab $is, Lab $planned): string
+    /** In what the two differ most. */
+    private static function differs(Lab $is, Lab $planned): string
     {
         $pairs = [
             ['lighter', 'darker', $is->l - $planned->l],

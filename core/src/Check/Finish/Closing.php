@@ -13,19 +13,20 @@ use Impa\Figure\Part;
 use Impa\Figure\Term\Finish;
 use Impa\Material\CoveringWay;
 use Impa\Voice\Amount;
+use Impa\Voice\Listed;
+use Impa\Voice\Message;
+use Impa\Voice\Name;
 
 /**
  * What is left before a figure is finished: steps that were not done, loose ends, needles, small and sharp parts with the warning that
  * belongs with them, and how its skin is finished (docs/trade.md, Cautions).
  *
- * @phpstan-type Left array{kind: string, text: string, done: bool, safety: bool, look: bool}
+ * @phpstan-type Left array{kind: string, text: Message, done: bool, safety: bool, look: bool}
  */
 final class Closing
 {
     /** What only she can see: it is ticked by hand, and the ticks are kept. */
     public const LOOKED_AT = ['wires', 'small-parts', 'trim', 'press', 'stiffen'];
-
-    private const WARNING = 'Such a figure is decoration, not a toy: whoever sells toys follows the local rules, and has them tested.';
 
     /**
      * @param  list<string>  $done  keys of the steps that were done
@@ -38,7 +39,7 @@ final class Closing
         $figure = $work->ledger->figure;
         $open = array_values(array_filter($work->steps, static fn (Step $s): bool => ! in_array($s->key, $done, true)));
         $left = [
-            self::one('steps', $open === [] ? 'Every step is done.' : self::steps($open), $open === []),
+            self::one('steps', $open === [] ? Message::of('check.closing.every-step-is-done') : self::steps($open), $open === []),
             self::seams($open),
             self::needles($tipsMissing),
             ...self::wires($figure),
@@ -54,7 +55,7 @@ final class Closing
     }
 
     /** @return Left */
-    private static function one(string $kind, string $text, bool $isDone, bool $isSafety = false): array
+    private static function one(string $kind, Message $text, bool $isDone, bool $isSafety = false): array
     {
         return [
             'kind' => $kind,
@@ -66,17 +67,11 @@ final class Closing
     }
 
     /** @param  non-empty-list<Step>  $open */
-    private static function steps(array $open): string
+    private static function steps(array $open): Message
     {
         $first = array_map(static fn (Step $s): string => '"'.$s->title.'"', array_slice($open, 0, 3));
-        $more = count($open) - count($first);
 
-        return sprintf(
-            '%d steps are not done: %s%s.',
-            count($open),
-            implode(', ', $first),
-            $more > 0 ? sprintf(' and %d more', $more) : '',
-        );
+        return Message::of('check.closing.open', count: count($open), first: implode(', ', $first), more: count($open) - count($first));
     }
 
     /**
@@ -90,8 +85,8 @@ final class Closing
         return self::one(
             'loose-ends',
             $loose === []
-                ? 'Every part is joined, its seam hidden: tug at each once more.'
-                : sprintf('%d joins or seams are loose.', count($loose)),
+                ? Message::of('check.closing.every-part-is-joined')
+                : Message::of('check.closing.loose', count: count($loose)),
             $loose === [],
         );
     }
@@ -100,9 +95,8 @@ final class Closing
     private static function needles(int $missing): array
     {
         return self::one('needles', match (true) {
-            $missing === 0 => 'No needle tip is missing: count your needles once more.',
-            $missing === 1 => 'The tip of a broken needle was not found: the figure is not safe yet.',
-            default => sprintf('The tips of %d broken needles were not found: the figure is not safe yet.', $missing),
+            $missing === 0 => Message::of('check.closing.no-needle-tip'),
+            default => Message::of('check.closing.tip', count: $missing),
         }, $missing === 0, isSafety: true);
     }
 
@@ -111,7 +105,7 @@ final class Closing
     {
         return $figure->wires === []
             ? []
-            : [self::one('wires', 'Feel along every wire: both ends are turned in and covered. '.self::WARNING, false, isSafety: true)];
+            : [self::one('wires', Message::of('check.closing.wires'), false, isSafety: true)];
     }
 
     /** @return list<Left> */
@@ -119,7 +113,7 @@ final class Closing
     {
         $hard = array_filter($figure->details, static fn (Detail $d): bool => $d->method->isHard());
         $apart = array_filter($figure->parts, static fn (Part $p): bool => ! $p->isJoined() && $p->stand->group !== '');
-        $names = array_map(static fn (Detail|Part $m): string => mb_strtolower($m->name), [
+        $names = array_map(static fn (Detail|Part $m): string => $m->name, [
             ...array_filter($hard, static fn (Detail $d): bool => SmallParts::fits(
                 $d->drawn->widthMm,
                 $d->drawn->heightMm,
@@ -134,11 +128,10 @@ final class Closing
 
         return $names === []
             ? []
-            : [self::one('small-parts', sprintf(
-                'Small enough to be swallowed (they go into a cylinder of %s): %s. %s',
-                Amount::exactMm(SmallParts::WIDE_MM),
-                implode(', ', array_unique($names)),
-                self::WARNING,
+            : [self::one('small-parts', Message::of(
+                'check.closing.small',
+                wide: Amount::exactMm(SmallParts::WIDE_MM),
+                names: new Listed(array_map(static fn (string $name): Name => new Name($name), array_values(array_unique($names)))),
             ), false, isSafety: true)];
     }
 
@@ -153,9 +146,9 @@ final class Closing
         }
 
         return [
-            ...($smooth === 0 ? [] : [self::one('trim', 'Trim fuzz against the light, with small scissors held flat.', false)]),
-            ...($flat === 0 ? [] : [self::one('press', 'Press flat pieces under a cloth, at the lowest setting that works.', false)]),
-            ...($stiff === 0 ? [] : [self::one('stiffen', 'Let stiff sheets cool flat; never leave the iron on.', false)]),
+            ...($smooth === 0 ? [] : [self::one('trim', Message::of('check.closing.trim-fuzz-against'), false)]),
+            ...($flat === 0 ? [] : [self::one('press', Message::of('check.closing.press-flat-pieces-under'), false)]),
+            ...($stiff === 0 ? [] : [self::one('stiffen', Message::of('check.closing.let-stiff-sheets-cool'), false)]),
         ];
     }
 }

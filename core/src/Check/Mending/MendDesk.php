@@ -17,6 +17,10 @@ use Impa\Surface\Surface;
 use Impa\Surface\TapeMark;
 use Impa\Voice\Amount;
 use Impa\Voice\Lengths;
+use Impa\Voice\Listed;
+use Impa\Voice\Message;
+use Impa\Voice\Opening;
+use Impa\Voice\Said;
 use Impa\Wool\Grams;
 use Impa\Wool\Ledger\Coverings;
 use Impa\Wool\Ledger\Ledger;
@@ -78,53 +82,53 @@ final readonly class MendDesk
     {
         return match ($sign) {
             Sign::Dent => $this->dent($a['across'], $a['deep']),
-            Sign::Lumps => [$this->layer('Tease it apart, and cover it', $a['across'], self::THIN_MM, [
-                'Pull the lump apart with the needle, and press it flat.',
-                'Lay the wisp over it thinly, fibres in all directions.',
-                'Fix its rim first, then the middle, with the fine needle.',
-            ], 'Do not stab harder on the lump: it only sinks in beside it.')],
+            Sign::Lumps => [$this->layer(Message::of('check.mend-desk.tease-it-apart'), $a['across'], self::THIN_MM, [
+                Message::of('check.mend-desk.pull-the-lump-apart'),
+                Message::of('check.mend-desk.lay-the-wisp-over'),
+                Message::of('check.mend-desk.fix-its-rim-first'),
+            ], Message::of('check.mend-desk.do-not-stab-harder'))],
             Sign::CoreShows => $this->coreShows($a['across']),
-            Sign::Soft => [$this->plain('Firm it', [
-                'Stab the soft side from several directions, straight in, deep, a few times in each place.',
-                'Turn it often, and press with a thumb until it gives no more than elsewhere.',
-            ], 'Do not stay in one place: that makes a dent.', 5.0, 38, 'middling, straight'), $this->layer(
-                'Lay more on, where it is thin as well',
+            Sign::Soft => [$this->plain(Message::of('check.mend-desk.firm-it'), [
+                Message::of('check.mend-desk.stab-the-soft-side'),
+                Message::of('check.mend-desk.turn-it-often'),
+            ], Message::of('check.mend-desk.do-not-stay'), 5.0, 38, 'middling-straight'), $this->layer(
+                Message::of('check.mend-desk.lay-more-on-where'),
                 $a['across'],
                 2 * self::HIDES_MM,
-                ['Lay the wool over the soft side, its rim thin.', 'Stab it in from the rim to the middle.'],
-                'Do not lay on more than you see missing.',
+                [Message::of('check.mend-desk.lay-the-wool-over'), Message::of('check.mend-desk.stab-it-in-from')],
+                Message::of('check.mend-desk.do-not-lay'),
             )],
             Sign::Wobbles => $this->wobbles(),
-            Sign::SeamShows => [$this->seam('Hide it anew', [
-                'Lay the wisp across the seam, not along it, piece by piece all round.',
-                'Stab it in shallow from both sides, until the seam cannot be felt.',
+            Sign::SeamShows => [$this->seam(Message::of('check.mend-desk.hide-it-anew'), [
+                Message::of('check.mend-desk.lay-the-wisp-across'),
+                Message::of('check.mend-desk.stab-it-in-shallow'),
             ])],
             Sign::Foreign => $this->foreign($a['across']),
-            Sign::Fuzz => [$this->plain('Needle, trim, press', [
-                'Go over it with the finest needle, slanting along the skin.',
-                'Trim what still stands out with small sharp scissors, held flat.',
-                'Roll it in warm, dry hands; press flat pieces under a cloth, at the lowest setting that works.',
-            ], 'Do not pull at fuzz: every pull brings out more.', 6.0, 42)],
+            Sign::Fuzz => [$this->plain(Message::of('check.mend-desk.needle-trim-press'), [
+                Message::of('check.mend-desk.go-over'),
+                Message::of('check.mend-desk.trim-what-still-stands'),
+                Message::of('check.mend-desk.roll-it-in-warm'),
+            ], Message::of('check.mend-desk.do-not-pull'), 6.0, 42)],
             Sign::Twin => $this->twin($a['more']),
             Sign::Through => $this->through($a['across']),
             Sign::TooBig => $this->size($a['off'], true),
             Sign::TooSmall => $this->size($a['off'], false),
             Sign::Lopsided => $this->lopsided($a['short']),
             Sign::WrongPlace => [$this->again($a['up'], $a['right'])],
-            Sign::CameOff => [$this->plain('Put it back', [
-                'Prick its place again by the face sheet, and look from straight in front.',
-                'Fix it as it was: felted ones all round the rim, beads with a new thread, glued ones with a drop of glue.',
-            ], 'Small parts come off: such a figure is no toy.', 5.0)],
+            Sign::CameOff => [$this->plain(Message::of('check.mend-desk.put-it-back'), [
+                Message::of('check.mend-desk.prick-its-place-again'),
+                Message::of('check.mend-desk.fix-it'),
+            ], Message::of('check.mend-desk.small-parts-come-off'), 5.0)],
             Sign::Tips => $this->tips(),
-            Sign::NeedleBroke => [$this->plain('Find the tip', [
-                'Stop, and look on the table and the pad first.',
-                'Feel along the last stabs with a finger on the outside only; a magnet helps.',
-                'Push the tip out the way it went in, with tweezers; count your needles.',
-            ], 'Do not go on felting, and do not give it away, before the tip is found.', 10.0, 0)],
-            Sign::WireShows => [$this->plain('Turn it in, and cover it', [
-                'Bend the end back on itself with pliers, and push it in.',
-                'Wind a strand round it, and felt that down from the side.',
-            ], 'Do not stab onto the wire: needles break on it.', 6.0)],
+            Sign::NeedleBroke => [$this->plain(Message::of('check.mend-desk.find-the-tip'), [
+                Message::of('check.mend-desk.stop-and-look'),
+                Message::of('check.mend-desk.feel-along-the-last'),
+                Message::of('check.mend-desk.push-the-tip-out'),
+            ], Message::of('check.mend-desk.do-not-go'), 10.0, 0)],
+            Sign::WireShows => [$this->plain(Message::of('check.mend-desk.turn-it'), [
+                Message::of('check.mend-desk.bend-the-end-back'),
+                Message::of('check.mend-desk.wind-a-strand-round'),
+            ], Message::of('check.mend-desk.do-not-stab-onto'), 6.0)],
         };
     }
 
@@ -132,14 +136,14 @@ final readonly class MendDesk
     private function foreign(float $across): array
     {
         return [
-            $this->plain('Pick them out', [
-                'Draw the fibres out with fine tweezers, one by one, along the skin.',
-                'Smooth the place with a few shallow stabs.',
-            ], 'Do not stab them in: they come up again.', 4.0),
-            $this->layer('Cover them', $across, self::THIN_MM, [
-                'Lay the wisp over the place as thin as a breath.',
-                'Fix it with shallow stabs; use a clean side of the pad.',
-            ], 'Do not use the pad on which they came in.'),
+            $this->plain(Message::of('check.mend-desk.pick-them-out'), [
+                Message::of('check.mend-desk.draw-the-fibres-out'),
+                Message::of('check.mend-desk.smooth-the-place'),
+            ], Message::of('check.mend-desk.do-not-stab-them'), 4.0),
+            $this->layer(Message::of('check.mend-desk.cover-them'), $across, self::THIN_MM, [
+                Message::of('check.mend-desk.lay-the-wisp-over-2'),
+                Message::of('check.mend-desk.fix-it-with-shallow'),
+            ], Message::of('check.mend-desk.do-not-use')),
         ];
     }
 
@@ -149,17 +153,17 @@ final readonly class MendDesk
      */
     private function twin(float $more): array
     {
-        return Coverings::isCut($this->part) ? [$this->plain('Trim the larger one', [
-            'Lay both on each other, one turned over, and trim what stands out.',
-            'Firm its new edge with slanting stabs.',
-        ], 'Do not cut both: take from one until it is the other.', 3.0)] : [
-            $this->plain('Felt the larger one more', [
-                'Firm the larger one all round, and hold both side by side as you go.',
-            ], 'Do not make the smaller one larger: it never ends.', 6.0, 38, 'middling, straight'),
-            $this->plain('Pull a little off', [
-                sprintf('Tease %s off the end that will be joined: half of what it is heavier.', Amount::g($more / 2)),
-                'Firm the place again, and compare.',
-            ], 'Do not cut it: cut ends felt badly.', 4.0),
+        return Coverings::isCut($this->part) ? [$this->plain(Message::of('check.mend-desk.trim-the-larger-one'), [
+            Message::of('check.mend-desk.lay-both-on-each'),
+            Message::of('check.mend-desk.firm-its-new-edge'),
+        ], Message::of('check.mend-desk.do-not-cut-both'), 3.0)] : [
+            $this->plain(Message::of('check.mend-desk.felt-the-larger-one'), [
+                Message::of('check.mend-desk.firm-the-larger-one'),
+            ], Message::of('check.mend-desk.do-not-make'), 6.0, 38, 'middling-straight'),
+            $this->plain(Message::of('check.mend-desk.pull-a-little-off'), [
+                Message::of('check.mend-desk.tease-off-the-end', g: Amount::g($more / 2)),
+                Message::of('check.mend-desk.firm-the-place-again'),
+            ], Message::of('check.mend-desk.do-not-cut'), 4.0),
         ];
     }
 
@@ -167,14 +171,14 @@ final readonly class MendDesk
     private function through(float $across): array
     {
         return [
-            $this->plain('Trim the back', [
-                'Trim what comes out at the back with small scissors, held flat.',
-                'Go on with slanting, shallow stabs only.',
-            ], 'Do not stab straight in: the piece is thinner than the stab.', 3.0),
-            $this->layer('Cover the back', $across, self::THIN_MM, [
-                'Lay a wisp of the back\'s own colour over it.',
-                'Fix it with stabs that slant so much that they stay in it.',
-            ], 'Do not stab through to the front.'),
+            $this->plain(Message::of('check.mend-desk.trim-the-back'), [
+                Message::of('check.mend-desk.trim-what-comes-out'),
+                Message::of('check.mend-desk.go-on-with-slanting'),
+            ], Message::of('check.mend-desk.do-not-stab-straight'), 3.0),
+            $this->layer(Message::of('check.mend-desk.cover-the-back'), $across, self::THIN_MM, [
+                Message::of('check.mend-desk.lay-a-wisp'),
+                Message::of('check.mend-desk.fix-it-with-stabs'),
+            ], Message::of('check.mend-desk.do-not-stab-through')),
         ];
     }
 
@@ -186,15 +190,15 @@ final readonly class MendDesk
         $mg = $this->mg($mm3);
 
         return [
-            new Remedy('Fill it', [
-                sprintf('Tease out %s of its colour: %s hold that much.', Amount::g($mg / 1000), Lengths::of($across, $deep)),
-                'Lay it over the dent, a little broader than that.',
-                'Fix the edges first, all round, then the middle, shallow.',
-            ], 'Do not stab into the dent: that deepens it.', 5.0, $mg, $this->part->colour),
-            $this->plain('Stab round it', [
-                'Stab the rim of the dent, slanting away from it, all round: its floor rises.',
-                'Smooth the place with the fine needle.',
-            ], 'Do not stab into the dent: that deepens it.', 4.0, 38, 'middling, slanting'),
+            new Remedy(Message::of('check.mend-desk.fill-it'), [
+                Message::of('check.mend-desk.tease-out', g: Amount::g($mg / 1000), across: Lengths::of($across, $deep)),
+                Message::of('check.mend-desk.lay-it-over'),
+                Message::of('check.mend-desk.fix-the-edges-first'),
+            ], Message::of('check.mend-desk.do-not-stab-into'), 5.0, $mg, $this->part->colour),
+            $this->plain(Message::of('check.mend-desk.stab-round'), [
+                Message::of('check.mend-desk.stab-the-rim'),
+                Message::of('check.mend-desk.smooth-the-place-2'),
+            ], Message::of('check.mend-desk.do-not-stab-into'), 4.0, 38, 'middling-slanting'),
         ];
     }
 
@@ -202,14 +206,14 @@ final readonly class MendDesk
     private function coreShows(float $across): array
     {
         return [
-            $this->layer('A second thin layer', $across, self::HIDES_MM, [
-                'Tease the colour into a thin even veil, a little larger than the place.',
-                'Lay it over, and fix it from the rim inwards with shallow stabs.',
-            ], 'Do not stab harder: that brings up more of the core.'),
-            $this->plain('Work the cover that is there', [
-                'Draw fibres of the cover over the place with the tip of the needle.',
-                'Fix them with slanting stabs.',
-            ], 'Only where a little shows: else the cover becomes thin beside it.', 4.0),
+            $this->layer(Message::of('check.mend-desk.a-second-thin-layer'), $across, self::HIDES_MM, [
+                Message::of('check.mend-desk.tease-the-colour-into'),
+                Message::of('check.mend-desk.lay-it-over-2'),
+            ], Message::of('check.mend-desk.do-not-stab-harder-2')),
+            $this->plain(Message::of('check.mend-desk.work-the-cover'), [
+                Message::of('check.mend-desk.draw-fibres'),
+                Message::of('check.mend-desk.fix-them-with-slanting'),
+            ], Message::of('check.mend-desk.only-where-a-little'), 4.0),
         ];
     }
 
@@ -217,50 +221,54 @@ final readonly class MendDesk
     private function wobbles(): array
     {
         $steps = [
-            'Hold it straight, and stab deep all round through its fluff into what bears it.',
-            'Tug: where it gives, lay a wisp over the join and stab it in.',
+            Message::of('check.mend-desk.hold-it-straight'),
+            Message::of('check.mend-desk.tug-where-it-gives'),
         ];
 
         return $this->part->isJoined()
-            ? [$this->seam('More fluff, all round', $steps), $this->plain('Sew it', [
-                'Sew through both with a long needle and strong thread of its colour, three times, and hide the knot.',
-            ], 'Do not pull the thread so tight that it cuts in.', 6.0, 0)]
-            : [$this->plain('Firm its base', [
-                'Stab its base flat and firm, until it stands still.',
-            ], 'Do not lean it on something.', 4.0, 36)];
+            ? [$this->seam(
+                Message::of('check.mend-desk.more-fluff-all-round'),
+                $steps,
+            ), $this->plain(Message::of('check.mend-desk.sew-it'), [
+                Message::of('check.mend-desk.sew-through-both'),
+            ], Message::of('check.mend-desk.do-not-pull-2'), 6.0, 0)]
+            : [$this->plain(Message::of('check.mend-desk.firm-its-base'), [
+                Message::of('check.mend-desk.stab-its-base-flat'),
+            ], Message::of('check.mend-desk.do-not-lean'), 4.0, 36)];
     }
 
-    /** @param  list<string>  $steps */
-    private function seam(string $way, array $steps): Remedy
+    /** @param  list<Message>  $steps */
+    private function seam(Message $way, array $steps): Remedy
     {
         // About as long as the piece is round.
         $long = M_PI * $this->part->thickMm();
         $mg = $this->mg($long * self::SEAM_MM[0] * self::SEAM_MM[1]);
 
-        $dont = 'Do not stab from one side only: it leans that way.';
+        $dont = Message::of('check.mend-desk.do-not-stab-from');
 
-        return new Remedy($way, $steps, $dont, 6.0, $mg, $this->part->colour, 38, 'deep, then shallow');
+        return new Remedy($way, $steps, $dont, 6.0, $mg, $this->part->colour, 38, 'deep-shallow');
     }
 
     /** @return non-empty-list<Remedy> */
     private function size(float $off, bool $isTooBig): array
     {
-        $slant = $isTooBig ? 'towards its middle' : 'away from its middle';
-        $ways = [$this->plain($isTooBig ? 'Draw it in' : 'Spread it', [
-            sprintf('Stab along its rim at 45 degrees %s, all round, a little at a time.', $slant),
-            sprintf('Measure: %s each side.', Amount::mm($off / 2)),
-        ], 'Do not work one side only: it wanders.', 3.0, 42, 'very shallow, slanting')];
+        $ways = [$this->plain($isTooBig ? Message::of('check.mend-desk.draw-it') : Message::of('check.mend-desk.spread-it'), [
+            $isTooBig
+                ? Message::of('check.mend-desk.stab-along-its-rim')
+                : Message::of('check.mend-desk.stab-along-its-rim-2'),
+            Message::of('check.mend-desk.measure-each-side', mm: Amount::mm($off / 2)),
+        ], Message::of('check.mend-desk.do-not-work-one'), 3.0, 42, 'very-shallow-slanting')];
         $around = $this->detail === null ? 0.0 : 2 * sqrt(M_PI * max(0.1, $this->detail->drawn->areaMm2()));
         $mg = 1000 * Densities::WISP_MG_PER_MM2 / 1000 * $around * $off / 2;
         $ways[] = $isTooBig
-            ? new Remedy('Cover its rim', [
-                'Lay a thin ring of the ground\'s colour over its rim.',
-                'Fix it from outside inwards, with the finest needle.',
-            ], 'Do not cover all of it.', 4.0, $mg, $this->ground(), 42, 'very shallow')
-            : new Remedy('Add to it', [
-                'Lay a wisp of its colour round its rim, and fold the ends in.',
-                'Fix the rim first, then across.',
-            ], 'Take less than you think: what is too much must be pulled out.', 4.0, $mg, $this->detail->colour ?? '', 42, 'very shallow');
+            ? new Remedy(Message::of('check.mend-desk.cover-its-rim'), [
+                Message::of('check.mend-desk.lay-a-thin-ring'),
+                Message::of('check.mend-desk.fix-it-from-outside'),
+            ], Message::of('check.mend-desk.do-not-cover-all'), 4.0, $mg, $this->ground(), 42, 'very-shallow')
+            : new Remedy(Message::of('check.mend-desk.add-to'), [
+                Message::of('check.mend-desk.lay-a-wisp-2'),
+                Message::of('check.mend-desk.fix-the-rim-first'),
+            ], Message::of('check.mend-desk.take-less-than-you'), 4.0, $mg, $this->detail->colour ?? '', 42, 'very-shallow');
 
         return $ways;
     }
@@ -272,14 +280,14 @@ final readonly class MendDesk
         $mg = Densities::WISP_MG_PER_MM2 * $wide * $short;
 
         return [
-            new Remedy('A wisp on the short side', [
-                sprintf('Twist a strand of %s, and lay it on from the end, %s on.', Amount::g($mg / 1000), Amount::mm($short)),
-                'Fix its tip first, then along it; trim what is left.',
-            ], 'Do not pull the long side shorter.', 4.0, $mg, $this->detail->colour ?? '', 42, 'very shallow'),
-            $this->plain('Lift and lay again', [
-                'Lift the line with the tip of the needle from its end to the middle, without tearing it.',
-                'Prick its marks anew, equally far from the middle line, and lay it along them.',
-            ], 'Do not lift more than half of it.', 6.0, 42, 'very shallow'),
+            new Remedy(Message::of('check.mend-desk.a-wisp'), [
+                Message::of('check.mend-desk.twist-a-strand', g: Amount::g($mg / 1000), short: Amount::mm($short)),
+                Message::of('check.mend-desk.fix-its-tip-first'),
+            ], Message::of('check.mend-desk.do-not-pull-3'), 4.0, $mg, $this->detail->colour ?? '', 42, 'very-shallow'),
+            $this->plain(Message::of('check.mend-desk.lift-and-lay-again'), [
+                Message::of('check.mend-desk.lift-the-line'),
+                Message::of('check.mend-desk.prick-its-marks-anew'),
+            ], Message::of('check.mend-desk.do-not-lift-more'), 6.0, 42, 'very-shallow'),
         ];
     }
 
@@ -292,19 +300,15 @@ final readonly class MendDesk
         $across = TapeMark::acrossMm($surface, $x, $y);
         $mg = $this->mg(($detail?->drawn->areaMm2() ?? 0.0) * self::CLOSES_MM);
 
-        return new Remedy('Lift it out, close the ground, mark again', [
-            sprintf('It sits %s of its mark.', self::beside($up, $right)),
-            'Lift it out with the tip of the needle, rim first.',
-            sprintf('Close the ground with %s of its colour, shallow, and smooth it.', Amount::g($mg / 1000)),
+        return new Remedy(Message::of('check.mend-desk.lift-it-out-close'), [
+            Message::of('check.mend-desk.it-sits', up: self::beside($up, $right)),
+            Message::of('check.mend-desk.lift-it-out'),
+            Message::of('check.mend-desk.close-the-ground', g: Amount::g($mg / 1000)),
             is_nan($down) || is_nan($across)
-                ? 'Mark it again by the face sheet.'
-                : sprintf(
-                    'Mark it again: %s down from the crown by the tape, %s from the middle line.',
-                    Amount::mm($down),
-                    Amount::mm(abs($across)),
-                ),
-            'Look in a mirror before you lay it.',
-        ], 'Do not push it along the skin: it smears.', 8.0, $mg, $this->ground(), 42, 'very shallow');
+                ? Message::of('check.mend-desk.mark-it-again')
+                : Message::of('check.mend-desk.mark-it-again-down', down: Amount::mm($down), mm: Amount::mm(abs($across))),
+            Message::of('check.mend-desk.look-in-a-mirror'),
+        ], Message::of('check.mend-desk.do-not-push'), 8.0, $mg, $this->ground(), 42, 'very-shallow');
     }
 
     /** Key of the colour that shows where the detail is drawn in or lifted out: of what it lies on, a belly patch as well as the part. */
@@ -314,17 +318,17 @@ final readonly class MendDesk
     }
 
     /** How a thing lies that should be so much higher and farther right. */
-    private static function beside(float $up, float $right): string
+    private static function beside(float $up, float $right): Said
     {
         $words = [];
         if (abs($up) >= 0.05) {
-            $words[] = sprintf('%s %s', Amount::mm(abs($up)), $up > 0.0 ? 'below' : 'above');
+            $words[] = Message::of('check.beside.'.($up > 0.0 ? 'below' : 'above'), by: Amount::mm(abs($up)));
         }
         if (abs($right) >= 0.05) {
-            $words[] = sprintf('%s %s', Amount::mm(abs($right)), $right > 0.0 ? 'left' : 'right');
+            $words[] = Message::of('check.beside.'.($right > 0.0 ? 'left' : 'right'), by: Amount::mm(abs($right)));
         }
 
-        return $words === [] ? 'beside' : implode(' and ', $words);
+        return $words === [] ? Message::of('check.beside.none') : new Listed($words);
     }
 
     /** @return non-empty-list<Remedy> */
@@ -333,42 +337,49 @@ final readonly class MendDesk
         $balance = Balance::of($this->ledger);
         $cures = array_map(
             fn (Cure $cure): Remedy => new Remedy(
-                ucfirst(str_replace('-', ' ', $cure->kind)),
-                [$cure->text, 'Set it down again, and push it lightly from all sides.'],
-                'Do not press it down: what springs back tips again.',
+                Message::of('balance.way.'.$cure->kind),
+                [Message::of('check.mend-desk.cure', cure: new Opening($cure->text)), Message::of('check.mend-desk.set-it-down-again')],
+                Message::of('check.mend-desk.do-not-press'),
                 5.0,
                 gauge: 36,
-                stabs: 'deep, straight',
+                stabs: 'deep-straight',
             ),
             Cures::of($balance),
         );
         if ($cures === [] && $balance->isTouchy()) {
-            return [$this->plain('Give it a wider base', [Cures::NONE], 'Do not weight it high up.', 10.0, 36, 'deep, straight')];
+            return [$this->plain(
+                Message::of('check.mend-desk.give-it-a-wider'),
+                [Message::of('balance.cures.none')],
+                Message::of('check.mend-desk.do-not-weight'),
+                10.0,
+                36,
+                'deep-straight',
+            )];
         }
 
-        return $cures === [] ? [$this->plain('It should stand', [
-            'By its plan it stands firmly: look whether its base is flat, and stab it flat where it is not.',
-        ], 'Do not weight it before you have looked.', 4.0, 36, 'deep, straight')] : array_values($cures);
+        return $cures === [] ? [$this->plain(Message::of('check.mend-desk.it-should-stand'), [
+            Message::of('check.mend-desk.by-its-plan'),
+        ], Message::of('check.mend-desk.do-not-weight-2'), 4.0, 36, 'deep-straight')] : array_values($cures);
     }
 
-    /** @param  list<string>  $steps */
-    private function layer(string $way, float $acrossMm, float $thickMm, array $steps, string $dont): Remedy
+    /** @param  list<Message>  $steps */
+    private function layer(Message $way, float $acrossMm, float $thickMm, array $steps, Message $dont): Remedy
     {
         $mg = $this->mg(M_PI / 4 * $acrossMm ** 2 * $thickMm);
 
-        $first = sprintf('Tease out %s of its colour.', Amount::g($mg / 1000));
+        $first = Message::of('check.mend-desk.tease-out-2', g: Amount::g($mg / 1000));
 
         return new Remedy($way, [$first, ...$steps], $dont, 5.0, $mg, $this->part->colour);
     }
 
-    /** @param  list<string>  $steps */
+    /** @param  list<Message>  $steps */
     private function plain(
-        string $way,
+        Message $way,
         array $steps,
-        string $dont,
+        Message $dont,
         float $minutes,
         int $gauge = 40,
-        string $stabs = 'shallow, slanting',
+        string $stabs = 'shallow-slanting',
     ): Remedy {
         return new Remedy($way, $steps, $dont, $minutes, gauge: $gauge, stabs: $stabs);
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Check\Mending;
 
+use Impa\Voice\Message;
+
 /** What has gone wrong, as a felter sees it, and the few things that must be asked of it (docs/trade.md, What goes wrong). */
 enum Sign: string
 {
@@ -26,28 +28,9 @@ enum Sign: string
     case NeedleBroke = 'needle-broke';
     case WireShows = 'wire-shows';
 
-    public function title(): string
+    public function title(): Message
     {
-        return match ($this) {
-            self::Dent => 'A dent',
-            self::Lumps => 'Lumps, or lines of fibre',
-            self::CoreShows => 'The core shows through',
-            self::Soft => 'A soft side',
-            self::Wobbles => 'It wobbles',
-            self::SeamShows => 'Its seam shows as a ring',
-            self::Foreign => 'Fibres of another colour',
-            self::Fuzz => 'Fuzz',
-            self::Twin => 'Larger than its twin',
-            self::Through => 'Its colour comes out at the back',
-            self::TooBig => 'Too big',
-            self::TooSmall => 'Too small',
-            self::Lopsided => 'Lopsided: one side is too short',
-            self::WrongPlace => 'In the wrong place',
-            self::CameOff => 'It came off',
-            self::Tips => 'It tips over',
-            self::NeedleBroke => 'A needle snapped in it',
-            self::WireShows => 'A wire end pokes out',
-        };
+        return Message::of('check.sign.'.$this->value);
     }
 
     /** @return 'part'|'detail'|'figure' what it is about */
@@ -60,10 +43,10 @@ enum Sign: string
         };
     }
 
-    /** @return list<array{name: string, label: string, unit: string, usual: float, most: float}> */
+    /** @return list<array{name: string, label: Message, unit: string, usual: float, most: float}> */
     public function asks(): array
     {
-        $mm = static fn (string $name, string $label, float $usual, float $most = 100.0): array => [
+        $mm = static fn (string $name, Message $label, float $usual, float $most = 100.0): array => [
             'name' => $name,
             'label' => $label,
             'unit' => 'mm',
@@ -72,14 +55,28 @@ enum Sign: string
         ];
 
         return match ($this) {
-            self::Dent => [$mm('across', 'How broad', 6.0), $mm('deep', 'How deep', 3.0, 50.0)],
-            self::Lumps, self::CoreShows, self::Soft, self::Foreign, self::Through => [$mm('across', 'How broad', 15.0, 300.0)],
-            self::Twin => [['name' => 'more', 'label' => 'How much heavier', 'unit' => 'g', 'usual' => 0.2, 'most' => 100.0]],
-            self::TooBig, self::TooSmall => [$mm('off', 'By how much across', 1.0, 50.0)],
-            self::Lopsided => [$mm('short', 'How much is missing', 3.0, 50.0)],
+            self::Dent => [
+                $mm('across', Message::of('check.sign.how-broad'), 6.0),
+                $mm('deep', Message::of('check.sign.how-deep'), 3.0, 50.0),
+            ],
+            self::Lumps, self::CoreShows, self::Soft, self::Foreign, self::Through => [$mm(
+                'across',
+                Message::of('check.sign.how-broad'),
+                15.0,
+                300.0,
+            )],
+            self::Twin => [[
+                'name' => 'more',
+                'label' => Message::of('check.sign.how-much-heavier'),
+                'unit' => 'g',
+                'usual' => 0.2,
+                'most' => 100.0,
+            ]],
+            self::TooBig, self::TooSmall => [$mm('off', Message::of('check.sign.by-how-much-across'), 1.0, 50.0)],
+            self::Lopsided => [$mm('short', Message::of('check.sign.how-much-is-missing'), 3.0, 50.0)],
             self::WrongPlace => [
-                $mm('up', 'How much higher it should be (lower: below 0)', 2.0),
-                $mm('right', 'How much farther right', 0.0),
+                $mm('up', Message::of('check.sign.how-much-higher'), 2.0),
+                $mm('right', Message::of('check.sign.how-much-farther-right'), 0.0),
             ],
             default => [],
         };

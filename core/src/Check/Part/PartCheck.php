@@ -14,6 +14,8 @@ use Impa\Material\CoreMaterial;
 use Impa\Material\Densities;
 use Impa\Shape\Size;
 use Impa\Voice\Amount;
+use Impa\Voice\Message;
+use Impa\Voice\Name;
 use Impa\Wool\Grams;
 use Impa\Wool\Ledger\Ledger;
 use Impa\Wool\Ledger\PartWool;
@@ -39,7 +41,7 @@ final readonly class PartCheck
      * @param  Vec3  $offMm  how much wider, higher, deeper than planned
      * @param  float  $feltInMm  how far its skin still has to go in, all round; 0 where it is small enough
      * @param  float  $addG  what is to be weighed out and laid on; 0 where it is heavy enough
-     * @param  list<string>  $says  in words, what matters most first
+     * @param  list<Message>  $says  in words, what matters most first
      */
     private function __construct(
         public Part $part,
@@ -108,7 +110,7 @@ final readonly class PartCheck
     }
 
     /** What looks like a slipped digit, as a question; empty where nothing does. */
-    public function doubt(): string
+    public function doubt(): ?Message
     {
         $planned = $this->part->solid->size();
         $pairs = [
@@ -118,22 +120,22 @@ final readonly class PartCheck
         ];
         foreach ($pairs as $word => [$mm, $wanted]) {
             if ($mm > self::SLIPPED * $wanted || $mm < $wanted / self::SLIPPED) {
-                return sprintf('%s %s, where %s were planned: is that right?', Amount::mm($mm), $word, Amount::mm($wanted));
+                return Message::of('check.part-check.doubt.'.$word, is: Amount::mm($mm), wanted: Amount::mm($wanted));
             }
         }
 
         return match (true) {
-            $this->gPerCm3() > Densities::FIBRE_G_PER_CM3 => sprintf(
-                '%s in %s is denser than wool itself: is that right?',
-                Amount::g($this->measured->g),
-                Amount::cm3($this->volumeCm3),
+            $this->gPerCm3() > Densities::FIBRE_G_PER_CM3 => Message::of(
+                'check.part-check.in-is-denser-than',
+                g: Amount::g($this->measured->g),
+                volumeCm3: Amount::cm3($this->volumeCm3),
             ),
-            $this->gPerCm3() > 3 * $this->plannedGPerCm3() || $this->gPerCm3() < $this->plannedGPerCm3() / 3 => sprintf(
-                '%s, where about %s were to be expected at that size: is that right?',
-                Amount::g($this->measured->g),
-                Amount::g($this->volumeCm3 * $this->plannedGPerCm3()),
+            $this->gPerCm3() > 3 * $this->plannedGPerCm3() || $this->gPerCm3() < $this->plannedGPerCm3() / 3 => Message::of(
+                'check.part-check.where-about-were',
+                g: Amount::g($this->measured->g),
+                g2: Amount::g($this->volumeCm3 * $this->plannedGPerCm3()),
             ),
-            default => '',
+            default => null,
         };
     }
 
@@ -182,7 +184,7 @@ final readonly class PartCheck
 
     /**
      * @param  Vec3  $off
-     * @return list<string>
+     * @return list<Message>
      */
     private static function sizes(array $off, Part $part, float $feltIn, float $dense): array
     {
@@ -191,41 +193,48 @@ final readonly class PartCheck
         $pairs = [['wide', 'narrow', $wanted->widthMm], ['high', 'low', $wanted->heightMm], ['deep', 'thin', $wanted->depthMm]];
         foreach ($pairs as $i => [$more, $less, $mm]) {
             if (abs($off[$i]) > self::withinMm($mm)) {
-                $words[] = sprintf('%s too %s', Amount::mm(abs($off[$i])), $off[$i] > 0.0 ? $more : $less);
+                $words[] = Message::of('check.part-check.too.'.($off[$i] > 0.0 ? $more : $less), off: Amount::mm(abs($off[$i])));
             }
         }
 
         return match (true) {
-            $words === [] => ['It has the size that was planned.'],
+            $words === [] => [Message::of('check.part-check.it-has-the-size')],
             $feltIn > 0.0 && $dense < 1 + self::DENSITY_WITHIN => [
-                implode(', ', $words).'.',
-                sprintf('Firm it %s more all round: then it is as large as planned.', Amount::mm($feltIn)),
+                Message::of('check.part-check.sizes', sizes: implode(', ', $words)),
+                Message::of('check.part-check.firm-it-more-all', feltIn: Amount::mm($feltIn)),
             ],
-            default => [implode(', ', $words).'.'],
+            default => [Message::of('check.part-check.sizes', sizes: implode(', ', $words))],
         };
     }
 
-    /** @return list<string> */
+    /** @return list<Message> */
     private static function weight(float $dense, Part $part, float $add): array
     {
         if ($add > 0.0) {
-            return [sprintf('Even felted to size it lacks wool: weigh out %s more and lay it round.', Amount::g($add))];
+            return [Message::of('check.part-check.even-felted-to-size', add: Amount::g($add))];
         }
 
         return match (true) {
-            $dense > 1 + self::DENSITY_WITHIN => [sprintf(
-                'It came out %s denser than %s: your hand, learned from it.',
-                Amount::share(($dense - 1)),
-                $part->made->firmness->value,
+            $dense > 1 + self::DENSITY_WITHIN => [Message::of(
+                'check.part-check.it-came-out-denser',
+                share: Amount::share(($dense - 1)),
+                of: Message::of('material.firmness.'.Message::of('material.firmness.'.$part->made->firmness->value)),
             )],
             $dense < 1 - self::DENSITY_WITHIN => [
-                sprintf('It is still %s softer than %s.', Amount::share((1 - $dense)), $part->made->firmness->value),
+                Message::of(
+                    'check.part-check.it-is-still-softer',
+                    share: Amount::share((1 - $dense)),
+                    of: Message::of('material.firmness.'.$part->made->firmness->value),
+                ),
             ],
-            default => [sprintf('It is as firm as %s should be.', $part->made->firmness->value)],
+            default => [Message::of(
+                'check.part-check.it-is-as-firm',
+                of: Message::of('material.firmness.'.$part->made->firmness->value),
+            )],
         };
     }
 
-    /** @return list<string> */
+    /** @return list<Message> */
     private static function pair(Measurement $one, ?Measurement $two): array
     {
         if ($two === null) {
@@ -234,25 +243,23 @@ final readonly class PartCheck
         $off = self::off($one->size, $two->size);
         $at = (int) array_search(max(array_map(abs(...), $off)), array_map(abs(...), $off), true);
         $mm = $off[$at];
-        $word = [['wider', 'narrower'], ['higher', 'lower'], ['deeper', 'thinner']][$at][$mm > 0.0 ? 0 : 1];
         $g = $one->g - $two->g;
+        $word = [['wider', 'narrower'], ['higher', 'lower'], ['deeper', 'thinner']][$at][$mm > 0.0 ? 0 : 1];
+        $heavier = $g > 0.0 ? 'heavier' : 'lighter';
         if (abs($mm) <= self::withinMm($two->size->largestMm()) && abs($g) <= Grams::withinG($two->g)) {
-            return ['Its twin is alike.'];
+            return [Message::of('check.part-check.its-twin-is-alike')];
         }
-        $heavier = sprintf('%s %s', Amount::g(abs($g)), $g > 0.0 ? 'heavier' : 'lighter');
         $larger = array_product([$one->size->widthMm, $one->size->heightMm, $one->size->depthMm])
             > array_product([$two->size->widthMm, $two->size->heightMm, $two->size->depthMm]);
 
-        return [sprintf(
-            'It is %s %s and %s than its twin: felt the %s one more, or pull a little off it.',
-            Amount::mm(abs($mm)),
-            $word,
-            $heavier,
-            $larger ? 'new' : 'other',
+        return [Message::of(
+            'check.part-check.twin-'.($larger ? 'larger' : 'smaller'),
+            size: Message::of('check.part-check.twin.'.$word, by: Amount::mm(abs($mm))),
+            weight: Message::of('check.part-check.twin.'.$heavier, by: Amount::g(abs($g))),
         )];
     }
 
-    /** @return list<string> whether it still reaches what it is joined to */
+    /** @return list<Message> whether it still reaches what it is joined to */
     private static function place(Figure $figure, string $key, Size $size): array
     {
         $part = $figure->parts[$key];
@@ -261,14 +268,14 @@ final readonly class PartCheck
         }
         $host = $figure->parts[$part->join->to];
         $now = Choices::sized($figure, $key, $size)->parts[$key];
-        $name = mb_strtolower($host->name);
+        $name = new Name($host->name);
         if (! self::meets($part, $host)) {
             return [];
         }
 
         return self::meets($now, $host)
-            ? [sprintf('It still meets the %s where it is joined.', $name)]
-            : [sprintf('It no longer reaches the %s where it was to be joined: move it closer, or make it larger.', $name)];
+            ? [Message::of('check.part-check.it-still-meets', name: $name)]
+            : [Message::of('check.part-check.it-no-longer-reaches', name: $name)];
     }
 
     /** Whether any place of a part's skin lies in another part. */
@@ -287,12 +294,12 @@ final readonly class PartCheck
         return false;
     }
 
-    /** @return list<string> what the new size does to how the figure stands, where that changes */
+    /** @return list<Message> what the new size does to how the figure stands, where that changes */
     private static function standing(Ledger $ledger, string $key, Size $size): array
     {
         $before = Balance::of($ledger);
         $after = Balance::of(Ledger::of(Choices::sized($ledger->figure, $key, $size), $ledger->densities));
 
-        return $before->stands() && ! $after->stands() ? ['With it the figure would tip over: see how it stands.'] : [];
+        return $before->stands() && ! $after->stands() ? [Message::of('check.part-check.with-it-the-figure')] : [];
     }
 }

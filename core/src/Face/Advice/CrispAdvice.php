@@ -15,6 +15,8 @@ use Impa\Figure\Term\DetailKind;
 use Impa\Figure\Term\DetailRole;
 use Impa\Figure\Term\Method;
 use Impa\Voice\Amount;
+use Impa\Voice\Message;
+use Impa\Voice\Name;
 
 /** What keeps a detail from reading, and what would mend it: each with its amount and the change it comes to. */
 final class CrispAdvice
@@ -47,13 +49,13 @@ final class CrispAdvice
             ['widthMm' => $up($detail->drawn->widthMm)] +
             ($detail->drawn->kind === DetailKind::Line ? [] : ['heightMm' => $up($detail->drawn->heightMm)]) +
             ($detail->drawn->widthsMm === [] ? [] : ['widthsMm' => array_map($up, $detail->drawn->widthsMm)]);
-        $mends = [Mend::set('stitch it', ['method' => 'stitch'])];
+        $mends = [Mend::set(Message::of('face.crisp-advice.stitch-it'), ['method' => 'stitch'])];
         if ($detail->drawn->kind !== DetailKind::Patch) {
-            $mends[] = Mend::set(sprintf('make it %s', Amount::mm(ceil(10 * $least - 1e-9) / 10)), $larger);
+            $mends[] = Mend::set(Message::of('face.crisp-advice.make-it', mm: Amount::mm(ceil(10 * $least - 1e-9) / 10)), $larger);
         }
         if ($detail->drawn->kind === DetailKind::Disc) {
             $sold = ReadyMade::nearest($own);
-            $mends[] = Mend::set(sprintf('sew on a bead of %s', Amount::mm($sold)), [
+            $mends[] = Mend::set(Message::of('face.crisp-advice.sew-on-a-bead', sold: Amount::mm($sold)), [
                 'kind' => 'bead',
                 'method' => 'bead',
                 'widthMm' => $sold,
@@ -63,11 +65,11 @@ final class CrispAdvice
 
         return Advice::look(
             'too-small',
-            sprintf(
-                '%s, and felt holds no less than %s cleanly%s',
-                Amount::mm($own),
-                Amount::mm($least),
-                $needles->coarser() > 1.0 ? sprintf(' with a %d, your finest needle', $needles->finest()) : '',
+            Message::of(
+                'face.crisp-advice.'.($needles->coarser() > 1.0 ? 'too-small-for-needle' : 'too-small'),
+                own: Amount::mm($own),
+                least: Amount::mm($least),
+                gauge: $needles->finest(),
             ),
             $mends,
         );
@@ -90,7 +92,7 @@ final class CrispAdvice
         }
         if ($detail->method === Method::Felt && $detail->drawn->kind === DetailKind::Disc) {
             $sold = ReadyMade::nearest(min($detail->drawn->widthMm, $detail->drawn->heightMm));
-            $mends[] = Mend::set(sprintf('use a glossy eye of %s', Amount::mm($sold)), [
+            $mends[] = Mend::set(Message::of('face.crisp-advice.use-a-glossy-eye', sold: Amount::mm($sold)), [
                 'kind' => 'eye',
                 'method' => 'ready-made',
                 'widthMm' => $sold,
@@ -98,26 +100,29 @@ final class CrispAdvice
             ]);
         }
         if ($rim !== '') {
-            $mends[] = Mend::set(sprintf('felt it in %s', mb_strtolower($figure->colours[$rim]->name)), ['colour' => $rim]);
+            $mends[] = Mend::set(
+                Message::of('face.crisp-advice.felt-it', name: new Name($figure->colours[$rim]->name)),
+                ['colour' => $rim],
+            );
         }
 
-        [$it, $ground] = [mb_strtolower($own->name), mb_strtolower($below->name)];
+        [$it, $ground] = [new Name($own->name), new Name($below->name)];
 
         return $isByHue
             ? Advice::look(
                 'as-light',
-                sprintf(
-                    '%s is as light as %s (%.1f to 1): this small it merges with it from a few steps away, '.
-                        'and for eyes that see colours otherwise',
-                    $it,
-                    $ground,
-                    $ratio,
-                ),
+                Message::of('face.crisp-advice.is-as-light', it: $it, ground: $ground, number: Amount::number(round($ratio, 1))),
                 $mends,
             )
             : Advice::look(
                 'low-contrast',
-                sprintf('%s on %s reads at %.0f; %.0f is crisp', $it, $ground, $difference, Contrast::CRISP),
+                Message::of(
+                    'face.crisp-advice.on-reads',
+                    it: $it,
+                    ground: $ground,
+                    number: Amount::number(round($difference)),
+                    crisp: Amount::number(Contrast::CRISP),
+                ),
                 $mends,
             );
     }
@@ -125,11 +130,11 @@ final class CrispAdvice
     private static function rimmed(Figure $figure, Detail $detail, string $rim): Mend
     {
         return Mend::with(
-            sprintf('rim it in %s, %s all round', mb_strtolower($figure->colours[$rim]->name), Amount::mm(self::RIM_MM)),
+            Message::of('face.crisp-advice.rim-it-in-all', name: new Name($figure->colours[$rim]->name), rim: Amount::mm(self::RIM_MM)),
             ['layer' => $detail->lie->layer + 1],
             [
                 'key' => $detail->key.'-rim',
-                'name' => 'Rim of '.mb_strtolower($detail->name),
+                'name' => (string) Message::of('face.bit.rim', name: new Name($detail->name)),
                 'role' => DetailRole::Other->value,
                 'on' => $detail->on,
                 'kind' => 'disc',

@@ -9,6 +9,9 @@ use Impa\Figure\Figure;
 use Impa\Figure\Term\DetailKind;
 use Impa\Figure\Term\Side;
 use Impa\Voice\Amount;
+use Impa\Voice\Listed;
+use Impa\Voice\Message;
+use Impa\Voice\Name;
 
 /** How level and even a face is where it is meant to be, in millimetres as seen from the front, and what would make it so. Immutable. */
 final readonly class Evenness
@@ -88,8 +91,8 @@ final readonly class Evenness
                 if (abs($x) > self::SEEN_MM && ! Crispness::isSpark($figure, $one)) {
                     $advice[$one->key][] = Advice::look(
                         'aside',
-                        sprintf('it lies %s to the %s of the middle line', Amount::mm(abs($x)), $x > 0.0 ? 'right' : 'left'),
-                        [Mend::set('set it on the middle line', ['xMm' => round($one->lie->xMm - $x, 2)])],
+                        Message::of('face.evenness.'.($x > 0.0 ? 'right' : 'left'), by: Amount::mm(abs($x))),
+                        [Mend::set(Message::of('face.evenness.set-it'), ['xMm' => round($one->lie->xMm - $x, 2)])],
                     );
                 }
             }
@@ -102,13 +105,17 @@ final readonly class Evenness
     private static function uneven(Detail $one, Detail $other, float $up, float $out): Advice
     {
         $where = array_filter([
-            abs($up) > self::SEEN_MM ? sprintf('%s %s', Amount::mm(abs($up)), $up > 0.0 ? 'higher' : 'lower') : '',
-            abs($out) > self::SEEN_MM ? sprintf('%s %s', Amount::mm(abs($out)), $out > 0.0 ? 'farther out' : 'farther in') : '',
+            abs($up) > self::SEEN_MM ? Message::of('face.evenness.'.($up > 0.0 ? 'higher' : 'lower'), by: Amount::mm(abs($up))) : null,
+            abs($out) > self::SEEN_MM ? Message::of('face.evenness.'.($out > 0.0 ? 'out' : 'in'), by: Amount::mm(abs($out))) : null,
         ]);
 
-        return Advice::look('uneven', sprintf('it lies %s than %s', implode(' and ', $where), mb_strtolower($one->name)), [
-            Mend::instead('make the two one pair', ['mirror' => true], $one->key),
-            Mend::set('only set it level', ['yMm' => round($other->lie->yMm - $up, 2)]),
+        return Advice::look('uneven', Message::of(
+            'face.evenness.uneven',
+            where: new Listed(array_values($where)),
+            name: new Name($one->name),
+        ), [
+            Mend::instead(Message::of('face.evenness.make-the-two-one'), ['mirror' => true], $one->key),
+            Mend::set(Message::of('face.evenness.only-set-it-level'), ['yMm' => round($other->lie->yMm - $up, 2)]),
         ]);
     }
 
@@ -169,18 +176,15 @@ final readonly class Evenness
                     ? null
                     : Advice::look(
                         'sparks',
-                        sprintf(
-                            'the sparks lie %s to either side of their pupils: one light puts both on the same side',
-                            Amount::mm(abs($by)),
-                        ),
+                        Message::of('face.evenness.the-sparks-lie', mm: Amount::mm(abs($by))),
                         [
                             Mend::with(
-                                'put both on the right',
+                                Message::of('face.evenness.put-both'),
                                 ['mirror' => false, 'xMm' => round($ux + abs($by), 2)],
                                 self::twin($figure, $spark, -$ux + abs($by)),
                             ),
                             Mend::with(
-                                'put both on the left',
+                                Message::of('face.evenness.put-both-2'),
                                 ['mirror' => false, 'xMm' => round($ux - abs($by), 2)],
                                 self::twin($figure, $spark, -$ux - abs($by)),
                             ),
@@ -199,7 +203,7 @@ final readonly class Evenness
             if ($detail->key === $spark->key) {
                 return [
                     'key' => $spark->key.'-left',
-                    'name' => $spark->name.', left',
+                    'name' => (string) Message::of('figure.of-a-pair.left', name: $spark->name),
                     'mirror' => false,
                     'xMm' => round($x, 2),
                 ] + get_object_vars($detail);

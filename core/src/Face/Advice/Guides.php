@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Face\Advice;
 
+use Impa\Voice\Message;
+
 /**
  * Where eyes, nose and mouth usually sit, by what the character is to be: ranges down the head as seen, each with its
  * reason (docs/trade.md, Faces; the numbers are house choices).
@@ -15,13 +17,13 @@ enum Guides: string
     case GrownUp = 'grown-up';
     case Gruff = 'gruff';
 
-    public function why(): string
+    public function why(): Message
     {
         return match ($this) {
-            self::Cute => 'Eyes and nose in the lower half, close together: the high forehead looks young.',
-            self::Baby => 'Everything lower still, large cheeks, a mouth close under the nose.',
-            self::GrownUp => 'Eyes at half the head, the nose half-way from there to the chin.',
-            self::Gruff => 'Eyes high and a heavy jaw: the lower half of the face rules.',
+            self::Cute => Message::of('face.guides.eyes-and-nose'),
+            self::Baby => Message::of('face.guides.everything-lower-still-large'),
+            self::GrownUp => Message::of('face.guides.eyes-at-half'),
+            self::Gruff => Message::of('face.guides.eyes-high'),
         };
     }
 
@@ -36,13 +38,13 @@ enum Guides: string
         };
     }
 
-    public function whyApart(): string
+    public function whyApart(): Message
     {
         return match ($this) {
-            self::Cute => 'Eyes close to the nose, about a third of the way out: the face holds together.',
-            self::Baby => 'Eyes wide apart, as in a small child\'s broad face.',
-            self::GrownUp => 'One eye\'s width between the eyes, five across the head.',
-            self::Gruff => 'Eyes close together under the brows: a hard look.',
+            self::Cute => Message::of('face.guides.eyes-close'),
+            self::Baby => Message::of('face.guides.eyes-wide-apart'),
+            self::GrownUp => Message::of('face.guides.one-eyes-width-between'),
+            self::Gruff => Message::of('face.guides.eyes-close-together-under'),
         };
     }
 
@@ -62,7 +64,7 @@ enum Guides: string
      *
      * @param  callable(float): float  $halfMm  half the width of the head at y
      * @return list<array{
-     *     key: string, why: string, whyApart: string, bands: list<array{name: string, highMm: float, lowMm: float}>,
+     *     key: string, why: Message, whyApart: Message, bands: list<array{name: string, highMm: float, lowMm: float}>,
      *     eyes: array{fromMm: float, toMm: float},
      * }>
      */

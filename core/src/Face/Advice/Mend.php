@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Face\Advice;
 
 use Closure;
+use Impa\Voice\Message;
 
 /** One way to mend a detail, with its amount, and the change that it comes to: who only reads the words has it not reckoned. */
 final readonly class Mend
@@ -16,7 +17,7 @@ final readonly class Mend
      * @param  string  $keep  drawn or size, where it is reckoned when it is chosen
      */
     private function __construct(
-        public string $text,
+        public Message $text,
         private array|Closure $set,
         public array $add,
         public array $remove,
@@ -25,7 +26,7 @@ final readonly class Mend
     }
 
     /** @param  array<string, mixed>|Closure(): array<string, mixed>  $set */
-    public static function set(string $text, array|Closure $set): self
+    public static function set(Message $text, array|Closure $set): self
     {
         return new self($text, $set, [], [], '');
     }
@@ -34,18 +35,18 @@ final readonly class Mend
      * @param  array<string, mixed>  $set
      * @param  array<string, mixed>  $detail
      */
-    public static function with(string $text, array $set, array $detail): self
+    public static function with(Message $text, array $set, array $detail): self
     {
         return new self($text, $set, [$detail], [], '');
     }
 
     /** @param  array<string, mixed>  $set */
-    public static function instead(string $text, array $set, string $gone): self
+    public static function instead(Message $text, array $set, string $gone): self
     {
         return new self($text, $set, [], [$gone], '');
     }
 
-    public static function keep(string $text, string $what): self
+    public static function keep(Message $text, string $what): self
     {
         return new self($text, [], [], [], $what);
     }

@@ -13,6 +13,7 @@ use Impa\Surface\Surface;
 use Impa\Surface\TapeMark;
 use Impa\Voice\Amount;
 use Impa\Voice\Lengths;
+use Impa\Voice\Message;
 
 /**
  * What happens to a drawn detail near the edge of a round head: seen right it takes more wool than it looks, laid in its drawn
@@ -48,13 +49,10 @@ final class Sliding
         if ($off > 0) {
             return Advice::look(
                 'slides',
-                sprintf(
-                    '%s of its rim is drawn beyond the edge of the part: it slides round it',
-                    Amount::share($off / count($detail->outline())),
-                ),
+                Message::of('face.sliding.of-its-rim', share: Amount::share($off / count($detail->outline()))),
                 [
-                    Mend::keep('keep it as drawn, wrapped round the edge', 'drawn'),
-                    Mend::keep('keep it in size on the wool, and seen whole', 'size'),
+                    Mend::keep(Message::of('face.sliding.keep-it-as-drawn'), 'drawn'),
+                    Mend::keep(Message::of('face.sliding.keep-it-in-size'), 'size'),
                 ],
             );
         }
@@ -64,14 +62,14 @@ final class Sliding
 
         return Advice::look(
             'slides',
-            sprintf(
-                'it slides round the edge: drawn %s, it takes %s on the wool',
-                Lengths::of($box->width(), $box->height()),
-                Lengths::of($across, $down),
+            Message::of(
+                'face.sliding.it-slides-round',
+                width: Lengths::of($box->width(), $box->height()),
+                across: Lengths::of($across, $down),
             ),
             [
-                Mend::keep(sprintf('keep it as drawn: lay it %s', Lengths::of($across, $down)), 'drawn'),
-                Mend::keep(sprintf('keep it in size: %s on the wool', Lengths::of($box->width(), $box->height())), 'size'),
+                Mend::keep(Message::of('face.sliding.keep-it-as-drawn-2', across: Lengths::of($across, $down)), 'drawn'),
+                Mend::keep(Message::of('face.sliding.keep-it-in-size-2', width: Lengths::of($box->width(), $box->height())), 'size'),
             ],
         );
     }

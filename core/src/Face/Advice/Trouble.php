@@ -12,6 +12,8 @@ use Impa\Geometry\Box;
 use Impa\Surface\Surface;
 use Impa\Voice\Amount;
 use Impa\Voice\Lengths;
+use Impa\Voice\Message;
+use Impa\Voice\Name;
 
 /** Details that cannot be made as they are: off their part, larger than it, tangled, doubled, not sold; each with the nearest mend. */
 final class Trouble
@@ -71,12 +73,11 @@ final class Trouble
 
         return Advice::fault(
             'doubled',
-            sprintf(
-                '%s of its points %s where another one lies',
-                $lost === 1 ? 'one' : (string) $lost,
-                $lost === 1 ? 'lies' : 'lie',
-            ),
-            count($kept) >= $least ? [Mend::set($lost === 1 ? 'leave it out' : 'leave them out', $set)] : [],
+            Message::of('face.trouble.doubled', count: $lost),
+            count($kept) >= $least ? [Mend::set(
+                $lost === 1 ? Message::of('face.trouble.leave-it-out') : Message::of('face.trouble.leave-them-out'),
+                $set,
+            )] : [],
         );
     }
 
@@ -99,8 +100,8 @@ final class Trouble
 
         return Advice::fault(
             'tangled',
-            'its outline crosses itself',
-            self::crossing($points) === null ? [Mend::set('untangle it', ['pointsMm' => $points])] : [],
+            Message::of('face.trouble.its-outline-crosses-itself'),
+            self::crossing($points) === null ? [Mend::set(Message::of('face.trouble.untangle-it'), ['pointsMm' => $points])] : [],
         );
     }
 
@@ -158,9 +159,12 @@ final class Trouble
                 ? null
                 : Advice::fault(
                     'too-large',
-                    sprintf('%s on a part of %s', Amount::mm($detail->drawn->widthMm), Amount::mm(min($wide, $high))),
+                    Message::of('face.trouble.on-a-part', width: Amount::mm($detail->drawn->widthMm), mm: Amount::mm(min($wide, $high))),
                     $most < $detail->drawn->widthMm
-                        ? [Mend::set(sprintf('take one of %s', Amount::mm($most)), ['widthMm' => $most, 'heightMm' => $most])]
+                        ? [Mend::set(
+                            Message::of('face.trouble.take-one', most: Amount::mm($most)),
+                            ['widthMm' => $most, 'heightMm' => $most],
+                        )]
                         : [],
                 );
         }
@@ -181,10 +185,10 @@ final class Trouble
 
         return Advice::fault(
             'too-large',
-            sprintf('%s, and its part is %s', Lengths::of($own->width(), $own->height()), Lengths::of($wide, $high)),
+            Message::of('face.trouble.and-its-part', width: Lengths::of($own->width(), $own->height()), wide: Lengths::of($wide, $high)),
             [
                 Mend::set(
-                    sprintf('make it %s', Lengths::of($own->width() * $share, $own->height() * $share)),
+                    Message::of('face.trouble.make-it', of: Lengths::of($own->width() * $share, $own->height() * $share)),
                     $set + ['xMm' => round($detail->lie->xMm * $share, 1), 'yMm' => round($detail->lie->yMm * $share, 1)],
                 ),
             ],
@@ -200,13 +204,13 @@ final class Trouble
 
         return Advice::look(
             'not-sold',
-            sprintf(
-                '%s is not sold: whole and half millimetres are, from %s to %s',
-                Amount::mm($detail->drawn->widthMm),
-                Amount::mm(ReadyMade::SMALLEST_MM),
-                Amount::mm(ReadyMade::LARGEST_MM),
+            Message::of(
+                'face.trouble.is-not-sold-whole',
+                width: Amount::mm($detail->drawn->widthMm),
+                smallest: Amount::mm(ReadyMade::SMALLEST_MM),
+                largest: Amount::mm(ReadyMade::LARGEST_MM),
             ),
-            [Mend::set(sprintf('take %s', Amount::mm($sold)), ['widthMm' => $sold, 'heightMm' => $sold])],
+            [Mend::set(Message::of('face.trouble.take', sold: Amount::mm($sold)), ['widthMm' => $sold, 'heightMm' => $sold])],
         );
     }
 
@@ -218,8 +222,15 @@ final class Trouble
 
         return Advice::fault(
             'off-part',
-            sprintf('it does not lie on %s as seen from the %s', mb_strtolower($part->name), $detail->lie->side->value),
-            $surface->has(0.0, 0.0) ? [Mend::set('bring it onto the part', static fn (): array => self::broughtIn($detail, $surface))] : [],
+            Message::of(
+                'face.trouble.it-does-not-lie',
+                name: new Name($part->name),
+                side: Message::of('figure.side.'.$detail->lie->side->value),
+            ),
+            $surface->has(0.0, 0.0) ? [Mend::set(
+                Message::of('face.trouble.bring-it-onto'),
+                static fn (): array => self::broughtIn($detail, $surface),
+            )] : [],
         );
     }
 

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Impa\Face\Expression;
 
+use Impa\Voice\Message;
+
 /** A piece of a face of our own drawing, that is varied by a few numbers and scales with the head. */
 interface Expression
 {
     public static function kind(): string;
 
-    public static function name(): string;
+    public static function name(): Message;
 
     /** @return non-empty-list<Slider> */
     public static function sliders(): array;

@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace Impa\Face\Expression;
 
+use Impa\Voice\Message;
+
 /** One thing that can be varied on an expression. Immutable. */
 final readonly class Slider
 {
     /** @param  float  $step  1 for what is counted */
     public function __construct(
         public string $key,
-        public string $name,
+        public Message $name,
         public float $from,
         public float $to,
         public float $usual,

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Face\Expression;
 
+use Impa\Voice\Message;
+
 /** What a colour is for on a face, and what it is where the figure has none that would do (house colours). */
 enum Tone: string
 {
@@ -14,15 +16,10 @@ enum Tone: string
     /** That of the head itself: a lid. */
     case Skin = 'skin';
 
+    /** Of a colour that the figure gets for it. */
     public function name(): string
     {
-        return match ($this) {
-            self::Dark => 'Dark',
-            self::Light => 'White',
-            self::Rosy => 'Rose',
-            self::Red => 'Red',
-            self::Skin => '',
-        };
+        return $this === self::Skin ? '' : (string) Message::of('face.tone.'.$this->value);
     }
 
     public function hex(): string

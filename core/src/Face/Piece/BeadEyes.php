@@ -9,6 +9,7 @@ use Impa\Face\Expression\Expression;
 use Impa\Face\Expression\Head;
 use Impa\Face\Expression\Slider;
 use Impa\Face\Expression\Tone;
+use Impa\Voice\Message;
 
 /** Eyes sewn or glued on, in a size that is sold. */
 final class BeadEyes implements Expression
@@ -18,17 +19,17 @@ final class BeadEyes implements Expression
         return 'bead-eyes';
     }
 
-    public static function name(): string
+    public static function name(): Message
     {
-        return 'Bead eyes';
+        return Message::of('face.piece.bead-eyes');
     }
 
     public static function sliders(): array
     {
         return [
-            new Slider('size', 'Size', 2.0, 12.0, 4.0, 0.5),
-            new Slider('apart', 'Apart', 0.15, 0.70, 0.36),
-            new Slider('down', 'Down', 0.30, 0.80, 0.57),
+            new Slider('size', Message::of('face.slider.size'), 2.0, 12.0, 4.0, 0.5),
+            new Slider('apart', Message::of('face.slider.apart'), 0.15, 0.70, 0.36),
+            new Slider('down', Message::of('face.slider.down'), 0.30, 0.80, 0.57),
         ];
     }
 
@@ -36,6 +37,6 @@ final class BeadEyes implements Expression
     {
         $y = $head->y($set['down']);
 
-        return [Bit::bead('bead', 'Bead eye', Tone::Dark, $head->x($set['apart'], $y), $y, $set['size'])];
+        return [Bit::bead('bead', (string) Message::of('face.bit.bead-eye'), Tone::Dark, $head->x($set['apart'], $y), $y, $set['size'])];
     }
 }

@@ -9,6 +9,7 @@ use Impa\Face\Expression\Expression;
 use Impa\Face\Expression\Head;
 use Impa\Face\Expression\Slider;
 use Impa\Face\Expression\Tone;
+use Impa\Voice\Message;
 
 /** Brows: their length, height and tilt make a face cheerful, worried or cross. */
 final class Brows implements Expression
@@ -18,20 +19,20 @@ final class Brows implements Expression
         return 'brows';
     }
 
-    public static function name(): string
+    public static function name(): Message
     {
-        return 'Brows';
+        return Message::of('face.piece.brows');
     }
 
     public static function sliders(): array
     {
         return [
-            new Slider('length', 'Length', 0.12, 0.5, 0.26),
-            new Slider('apart', 'Apart', 0.15, 0.7, 0.38),
-            new Slider('down', 'Down', 0.2, 0.7, 0.42),
-            new Slider('tilt', 'Tilt', -35.0, 35.0, 6.0, 1.0),
-            new Slider('arch', 'Arch', -0.3, 0.6, 0.25),
-            new Slider('thick', 'Thick', 0.02, 0.14, 0.055),
+            new Slider('length', Message::of('face.slider.length'), 0.12, 0.5, 0.26),
+            new Slider('apart', Message::of('face.slider.apart'), 0.15, 0.7, 0.38),
+            new Slider('down', Message::of('face.slider.down'), 0.2, 0.7, 0.42),
+            new Slider('tilt', Message::of('face.slider.tilt'), -35.0, 35.0, 6.0, 1.0),
+            new Slider('arch', Message::of('face.slider.arch'), -0.3, 0.6, 0.25),
+            new Slider('thick', Message::of('face.slider.thick'), 0.02, 0.14, 0.055),
         ];
     }
 
@@ -47,7 +48,7 @@ final class Brows implements Expression
         );
 
         return [
-            Bit::line('brow', 'Brow', Tone::Dark, $head->x($set['apart'], $y), $y, $points, [
+            Bit::line('brow', (string) Message::of('face.bit.brow'), Tone::Dark, $head->x($set['apart'], $y), $y, $points, [
                 $thick,
                 $thick,
                 $thick * 0.8,

@@ -9,6 +9,7 @@ use Impa\Face\Expression\Expression;
 use Impa\Face\Expression\Head;
 use Impa\Face\Expression\Slider;
 use Impa\Face\Expression\Tone;
+use Impa\Voice\Message;
 
 /** Eyelashes: short stitched strokes from the outer upper rim of an eye, swept outwards. */
 final class Eyelashes implements Expression
@@ -20,21 +21,21 @@ final class Eyelashes implements Expression
         return 'eyelashes';
     }
 
-    public static function name(): string
+    public static function name(): Message
     {
-        return 'Eyelashes';
+        return Message::of('face.piece.eyelashes');
     }
 
     public static function sliders(): array
     {
         return [
-            new Slider('length', 'Length', 0.04, 0.2, 0.09),
-            new Slider('count', 'How many', 1, 5, 3, 1),
-            new Slider('eye', 'Size of the eye', 0.08, 0.4, 0.23),
-            new Slider('apart', 'Apart', 0.15, 0.7, 0.36),
-            new Slider('down', 'Down', 0.3, 0.8, 0.57),
-            new Slider('spread', 'Spread', 0.0, 90.0, 50.0, 1.0),
-            new Slider('curl', 'Curl', -0.5, 0.5, 0.25),
+            new Slider('length', Message::of('face.slider.length'), 0.04, 0.2, 0.09),
+            new Slider('count', Message::of('face.slider.how-many'), 1, 5, 3, 1),
+            new Slider('eye', Message::of('face.slider.size-of-the-eye'), 0.08, 0.4, 0.23),
+            new Slider('apart', Message::of('face.slider.apart'), 0.15, 0.7, 0.36),
+            new Slider('down', Message::of('face.slider.down'), 0.3, 0.8, 0.57),
+            new Slider('spread', Message::of('face.slider.spread'), 0.0, 90.0, 50.0, 1.0),
+            new Slider('curl', Message::of('face.slider.curl'), -0.5, 0.5, 0.25),
         ];
     }
 
@@ -51,7 +52,7 @@ final class Eyelashes implements Expression
             [$out, $up] = [cos($turn), sin($turn)];
             $bits[] = Bit::line(
                 'lash-'.($i + 1),
-                'Eyelash '.($i + 1),
+                (string) Message::of('face.bit.eyelash', number: $i + 1),
                 Tone::Dark,
                 $x + $rim * $out,
                 $y + $rim * $up,

@@ -9,6 +9,7 @@ use Impa\Face\Expression\Expression;
 use Impa\Face\Expression\Head;
 use Impa\Face\Expression\Slider;
 use Impa\Face\Expression\Tone;
+use Impa\Voice\Message;
 
 /** Freckles: pairs of small spots scattered over the cheeks, the same on every head. */
 final class Freckles implements Expression
@@ -18,19 +19,19 @@ final class Freckles implements Expression
         return 'freckles';
     }
 
-    public static function name(): string
+    public static function name(): Message
     {
-        return 'Freckles';
+        return Message::of('face.piece.freckles');
     }
 
     public static function sliders(): array
     {
         return [
-            new Slider('count', 'Pairs', 1.0, 8.0, 3.0, 1.0),
-            new Slider('size', 'Size', 0.03, 0.12, 0.07),
-            new Slider('scatter', 'Scatter', 0.05, 0.4, 0.18),
-            new Slider('apart', 'Apart', 0.2, 0.75, 0.5),
-            new Slider('down', 'Down', 0.4, 0.85, 0.66),
+            new Slider('count', Message::of('face.slider.pairs'), 1.0, 8.0, 3.0, 1.0),
+            new Slider('size', Message::of('face.slider.size'), 0.03, 0.12, 0.07),
+            new Slider('scatter', Message::of('face.slider.scatter'), 0.05, 0.4, 0.18),
+            new Slider('apart', Message::of('face.slider.apart'), 0.2, 0.75, 0.5),
+            new Slider('down', Message::of('face.slider.down'), 0.4, 0.85, 0.66),
         ];
     }
 
@@ -46,7 +47,7 @@ final class Freckles implements Expression
             $turn = $i * M_PI * (3 - sqrt(5)) + 0.6;
             $bits[] = Bit::disc(
                 'freckle-'.($i + 1),
-                'Freckle '.($i + 1),
+                (string) Message::of('face.bit.freckle', number: $i + 1),
                 Tone::Rosy,
                 $x + $far * cos($turn),
                 $y + 0.7 * $far * sin($turn),

@@ -9,6 +9,7 @@ use Impa\Face\Expression\Expression;
 use Impa\Face\Expression\Head;
 use Impa\Face\Expression\Slider;
 use Impa\Face\Expression\Tone;
+use Impa\Voice\Message;
 
 /** A mouth as one line: glad, straight or sad, or with a dip in its middle. */
 final class MouthLine implements Expression
@@ -18,19 +19,19 @@ final class MouthLine implements Expression
         return 'mouth-line';
     }
 
-    public static function name(): string
+    public static function name(): Message
     {
-        return 'Mouth, a line';
+        return Message::of('face.piece.mouth-line');
     }
 
     public static function sliders(): array
     {
         return [
-            new Slider('width', 'Width', 0.08, 0.7, 0.3),
-            new Slider('smile', 'Smile', -1.0, 1.0, 0.5),
-            new Slider('dip', 'Dip in the middle', 0.0, 1.0, 0.0),
-            new Slider('down', 'Down', 0.45, 0.92, 0.73),
-            new Slider('thick', 'Thick', 0.02, 0.1, 0.045),
+            new Slider('width', Message::of('face.slider.width'), 0.08, 0.7, 0.3),
+            new Slider('smile', Message::of('face.slider.smile'), -1.0, 1.0, 0.5),
+            new Slider('dip', Message::of('face.slider.dip-in-the-middle'), 0.0, 1.0, 0.0),
+            new Slider('down', Message::of('face.slider.down'), 0.45, 0.92, 0.73),
+            new Slider('thick', Message::of('face.slider.thick'), 0.02, 0.1, 0.045),
         ];
     }
 
@@ -52,7 +53,7 @@ final class MouthLine implements Expression
         return [
             Bit::line(
                 'line',
-                'Mouth',
+                (string) Message::of('face.bit.mouth'),
                 Tone::Dark,
                 0.0,
                 $y,

@@ -9,6 +9,7 @@ use Impa\Face\Expression\Expression;
 use Impa\Face\Expression\Head;
 use Impa\Face\Expression\Slider;
 use Impa\Face\Expression\Tone;
+use Impa\Voice\Message;
 
 /** A light ground under nose and mouth: one oval, or two lobes side by side. */
 final class Muzzle implements Expression
@@ -18,18 +19,18 @@ final class Muzzle implements Expression
         return 'muzzle';
     }
 
-    public static function name(): string
+    public static function name(): Message
     {
-        return 'Muzzle';
+        return Message::of('face.piece.muzzle');
     }
 
     public static function sliders(): array
     {
         return [
-            new Slider('size', 'Size', 0.20, 0.80, 0.46),
-            new Slider('flat', 'Flat', 0.4, 1.2, 0.7),
-            new Slider('lobes', 'Two lobes', 0.0, 1.0, 0.0),
-            new Slider('down', 'Down', 0.45, 0.85, 0.70),
+            new Slider('size', Message::of('face.slider.size'), 0.20, 0.80, 0.46),
+            new Slider('flat', Message::of('face.slider.flat'), 0.4, 1.2, 0.7),
+            new Slider('lobes', Message::of('face.slider.two-lobes'), 0.0, 1.0, 0.0),
+            new Slider('down', Message::of('face.slider.down'), 0.45, 0.85, 0.70),
         ];
     }
 
@@ -45,6 +46,6 @@ final class Muzzle implements Expression
             $points[] = [$half * cos($turn), $high * sin($turn) * (1 - 0.45 * $set['lobes'] * (1 - abs(cos($turn))) ** 2)];
         }
 
-        return [Bit::patch('muzzle', 'Muzzle', Tone::Light, 0.0, $y, $points)];
+        return [Bit::patch('muzzle', (string) Message::of('face.bit.muzzle'), Tone::Light, 0.0, $y, $points)];
     }
 }

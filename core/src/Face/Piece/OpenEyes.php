@@ -9,6 +9,7 @@ use Impa\Face\Expression\Expression;
 use Impa\Face\Expression\Head;
 use Impa\Face\Expression\Slider;
 use Impa\Face\Expression\Tone;
+use Impa\Voice\Message;
 
 /** Round eyes: a white if wanted, a pupil that looks where it should, a lid of the head's own colour, both sparks on the same side. */
 final class OpenEyes implements Expression
@@ -18,23 +19,23 @@ final class OpenEyes implements Expression
         return 'open-eyes';
     }
 
-    public static function name(): string
+    public static function name(): Message
     {
-        return 'Open eyes';
+        return Message::of('face.piece.open-eyes');
     }
 
     public static function sliders(): array
     {
         return [
-            new Slider('size', 'Size', 0.08, 0.4, 0.23),
-            new Slider('tall', 'Tall', 0.7, 1.6, 1.15),
-            new Slider('apart', 'Apart', 0.15, 0.7, 0.36),
-            new Slider('down', 'Down', 0.3, 0.8, 0.57),
-            new Slider('white', 'White round the pupil', 0.0, 0.6, 0.0),
-            new Slider('lid', 'Lid', 0.0, 0.7, 0.0),
-            new Slider('across', 'Looks aside', -1.0, 1.0, 0.0),
-            new Slider('up', 'Looks up', -1.0, 1.0, 0.0),
-            new Slider('spark', 'Spark', 0.0, 0.45, 0.28),
+            new Slider('size', Message::of('face.slider.size'), 0.08, 0.4, 0.23),
+            new Slider('tall', Message::of('face.slider.tall'), 0.7, 1.6, 1.15),
+            new Slider('apart', Message::of('face.slider.apart'), 0.15, 0.7, 0.36),
+            new Slider('down', Message::of('face.slider.down'), 0.3, 0.8, 0.57),
+            new Slider('white', Message::of('face.slider.white-round-the-pupil'), 0.0, 0.6, 0.0),
+            new Slider('lid', Message::of('face.slider.lid'), 0.0, 0.7, 0.0),
+            new Slider('across', Message::of('face.slider.looks-aside'), -1.0, 1.0, 0.0),
+            new Slider('up', Message::of('face.slider.looks-up'), -1.0, 1.0, 0.0),
+            new Slider('spark', Message::of('face.slider.spark'), 0.0, 0.45, 0.28),
         ];
     }
 
@@ -45,20 +46,33 @@ final class OpenEyes implements Expression
         [$wide, $high] = [$head->mm($set['size']), $head->mm($set['size']) * $set['tall']];
         $bits = [];
         if ($set['white'] > 0.0) {
-            $bits[] = Bit::disc('white', 'Eye white', Tone::Light, $x, $y, $wide, $high);
+            $bits[] = Bit::disc('white', (string) Message::of('face.bit.eye-white'), Tone::Light, $x, $y, $wide, $high);
         }
         $pupil = 1 - $set['white'];
         // The pupil looks aside by what the white leaves free; both eyes look the same way, so the two are no mirror images.
         [$dx, $dy] = [($set['across'] * $set['white'] * $wide) / 2, ($set['up'] * $set['white'] * $high) / 2];
         $layer = count($bits) + 1;
-        array_push($bits, ...self::both('pupil', 'Pupil', Tone::Dark, $x, $y + $dy, $dx, $wide * $pupil, $high * $pupil, $layer));
+        array_push(
+            $bits,
+            ...self::both(
+                'pupil',
+                (string) Message::of('face.bit.pupil'),
+                Tone::Dark,
+                $x,
+                $y + $dy,
+                $dx,
+                $wide * $pupil,
+                $high * $pupil,
+                $layer,
+            ),
+        );
         if ($set['spark'] > 0.0) {
             $spark = $set['spark'] * min($wide, $high) * $pupil;
             array_push(
                 $bits,
                 ...self::both(
                     'spark',
-                    'Spark',
+                    (string) Message::of('face.bit.spark'),
                     Tone::Light,
                     $x,
                     $y + $dy + 0.2 * $high * $pupil,
@@ -95,8 +109,28 @@ final class OpenEyes implements Expression
         return abs($dx) < 0.05
             ? [Bit::disc($key, $name, $tone, $x, $y, $width, $height, $layer)]
             : [
-                Bit::disc($key, $name.', right', $tone, $x + $dx, $y, $width, $height, $layer, false),
-                Bit::disc($key.'-left', $name.', left', $tone, -$x + $dx, $y, $width, $height, $layer, false),
+                Bit::disc(
+                    $key,
+                    (string) Message::of('figure.of-a-pair.right', name: $name),
+                    $tone,
+                    $x + $dx,
+                    $y,
+                    $width,
+                    $height,
+                    $layer,
+                    false,
+                ),
+                Bit::disc(
+                    $key.'-left',
+                    (string) Message::of('figure.of-a-pair.left', name: $name),
+                    $tone,
+                    -$x + $dx,
+                    $y,
+                    $width,
+                    $height,
+                    $layer,
+                    false,
+                ),
             ];
     }
 
@@ -111,6 +145,6 @@ final class OpenEyes implements Expression
             $points[] = [$a * cos($t), $b * sin($t)];
         }
 
-        return Bit::patch('lid', 'Lid', Tone::Skin, $x, $y, $points, [], 4, true, false);
+        return Bit::patch('lid', (string) Message::of('face.bit.lid'), Tone::Skin, $x, $y, $points, [], 4, true, false);
     }
 }

@@ -9,6 +9,7 @@ use Impa\Face\Expression\Expression;
 use Impa\Face\Expression\Head;
 use Impa\Face\Expression\Slider;
 use Impa\Face\Expression\Tone;
+use Impa\Voice\Message;
 
 /** An open mouth, teeth left open in it so that the ground shows, a tongue if wanted. */
 final class OpenMouth implements Expression
@@ -18,20 +19,20 @@ final class OpenMouth implements Expression
         return 'open-mouth';
     }
 
-    public static function name(): string
+    public static function name(): Message
     {
-        return 'Mouth, open';
+        return Message::of('face.piece.open-mouth');
     }
 
     public static function sliders(): array
     {
         return [
-            new Slider('width', 'Width', 0.15, 0.7, 0.34),
-            new Slider('open', 'Open', 0.08, 0.5, 0.22),
-            new Slider('smile', 'Smile', -0.6, 1.0, 0.6),
-            new Slider('teeth', 'Teeth', 0.0, 6.0, 2.0, 1.0),
-            new Slider('tongue', 'Tongue', 0.0, 0.8, 0.45),
-            new Slider('down', 'Down', 0.45, 0.9, 0.72),
+            new Slider('width', Message::of('face.slider.width'), 0.15, 0.7, 0.34),
+            new Slider('open', Message::of('face.slider.open'), 0.08, 0.5, 0.22),
+            new Slider('smile', Message::of('face.slider.smile'), -0.6, 1.0, 0.6),
+            new Slider('teeth', Message::of('face.slider.teeth'), 0.0, 6.0, 2.0, 1.0),
+            new Slider('tongue', Message::of('face.slider.tongue'), 0.0, 0.8, 0.45),
+            new Slider('down', Message::of('face.slider.down'), 0.45, 0.9, 0.72),
         ];
     }
 
@@ -65,11 +66,11 @@ final class OpenMouth implements Expression
                 [$left, $upper($left) - $long],
             ];
         }
-        $bits = [Bit::patch('mouth', 'Mouth', Tone::Dark, 0.0, $y, $points, $teeth)];
+        $bits = [Bit::patch('mouth', (string) Message::of('face.bit.mouth'), Tone::Dark, 0.0, $y, $points, $teeth)];
         if ($set['tongue'] > 0.0) {
             $bits[] = Bit::disc(
                 'tongue',
-                'Tongue',
+                (string) Message::of('face.bit.tongue'),
                 Tone::Red,
                 0.0,
                 $y + $lower(0.0) + 0.32 * $open,

@@ -9,6 +9,7 @@ use Impa\Face\Expression\Expression;
 use Impa\Face\Expression\Head;
 use Impa\Face\Expression\Slider;
 use Impa\Face\Expression\Tone;
+use Impa\Voice\Message;
 
 /** Eyes closed in a smile, or asleep: one arc each. */
 final class SmilingEyes implements Expression
@@ -18,19 +19,19 @@ final class SmilingEyes implements Expression
         return 'smiling-eyes';
     }
 
-    public static function name(): string
+    public static function name(): Message
     {
-        return 'Smiling eyes';
+        return Message::of('face.piece.smiling-eyes');
     }
 
     public static function sliders(): array
     {
         return [
-            new Slider('size', 'Width', 0.12, 0.45, 0.26),
-            new Slider('arch', 'Arch', -0.8, 0.8, 0.5),
-            new Slider('apart', 'Apart', 0.15, 0.7, 0.4),
-            new Slider('down', 'Down', 0.3, 0.8, 0.57),
-            new Slider('thick', 'Thick', 0.02, 0.1, 0.045),
+            new Slider('size', Message::of('face.slider.width'), 0.12, 0.45, 0.26),
+            new Slider('arch', Message::of('face.slider.arch'), -0.8, 0.8, 0.5),
+            new Slider('apart', Message::of('face.slider.apart'), 0.15, 0.7, 0.4),
+            new Slider('down', Message::of('face.slider.down'), 0.3, 0.8, 0.57),
+            new Slider('thick', Message::of('face.slider.thick'), 0.02, 0.1, 0.045),
         ];
     }
 
@@ -44,7 +45,7 @@ final class SmilingEyes implements Expression
         return [
             Bit::line(
                 'arc',
-                'Closed eye',
+                (string) Message::of('face.bit.closed-eye'),
                 Tone::Dark,
                 $head->x($set['apart'], $y),
                 $y,

@@ -9,6 +9,7 @@ use Impa\Face\Expression\Expression;
 use Impa\Face\Expression\Head;
 use Impa\Face\Expression\Slider;
 use Impa\Face\Expression\Tone;
+use Impa\Voice\Message;
 
 /** One plain spot, or a pair of them. */
 final class Spot implements Expression
@@ -18,18 +19,18 @@ final class Spot implements Expression
         return 'spot';
     }
 
-    public static function name(): string
+    public static function name(): Message
     {
-        return 'Spot';
+        return Message::of('face.piece.spot');
     }
 
     public static function sliders(): array
     {
         return [
-            new Slider('size', 'Size', 0.05, 0.8, 0.16),
-            new Slider('wide', 'Wide', 0.4, 2.5, 1.0),
-            new Slider('apart', 'Apart', 0.0, 0.8, 0.0),
-            new Slider('down', 'Down', 0.05, 0.95, 0.5),
+            new Slider('size', Message::of('face.slider.size'), 0.05, 0.8, 0.16),
+            new Slider('wide', Message::of('face.slider.wide'), 0.4, 2.5, 1.0),
+            new Slider('apart', Message::of('face.slider.apart'), 0.0, 0.8, 0.0),
+            new Slider('down', Message::of('face.slider.down'), 0.05, 0.95, 0.5),
         ];
     }
 
@@ -41,7 +42,7 @@ final class Spot implements Expression
         return [
             Bit::disc(
                 'spot',
-                'Spot',
+                (string) Message::of('face.bit.spot'),
                 Tone::Dark,
                 $head->x($set['apart'], $y),
                 $y,

@@ -9,6 +9,7 @@ use Impa\Face\Expression\Expression;
 use Impa\Face\Expression\Head;
 use Impa\Face\Expression\Slider;
 use Impa\Face\Expression\Tone;
+use Impa\Voice\Message;
 
 /** One plain line, straight or bent, or a pair of them: a scar, a stripe, a stitch. */
 final class Stripe implements Expression
@@ -18,20 +19,20 @@ final class Stripe implements Expression
         return 'stripe';
     }
 
-    public static function name(): string
+    public static function name(): Message
     {
-        return 'Line';
+        return Message::of('face.piece.stripe');
     }
 
     public static function sliders(): array
     {
         return [
-            new Slider('length', 'Length', 0.05, 0.9, 0.24),
-            new Slider('turn', 'Turn', -90.0, 90.0, 0.0, 1.0),
-            new Slider('bend', 'Bend', -0.6, 0.6, 0.0),
-            new Slider('thick', 'Thick', 0.02, 0.2, 0.045),
-            new Slider('apart', 'Apart', 0.0, 0.8, 0.0),
-            new Slider('down', 'Down', 0.05, 0.95, 0.4),
+            new Slider('length', Message::of('face.slider.length'), 0.05, 0.9, 0.24),
+            new Slider('turn', Message::of('face.slider.turn'), -90.0, 90.0, 0.0, 1.0),
+            new Slider('bend', Message::of('face.slider.bend'), -0.6, 0.6, 0.0),
+            new Slider('thick', Message::of('face.slider.thick'), 0.02, 0.2, 0.045),
+            new Slider('apart', Message::of('face.slider.apart'), 0.0, 0.8, 0.0),
+            new Slider('down', Message::of('face.slider.down'), 0.05, 0.95, 0.4),
         ];
     }
 
@@ -53,7 +54,7 @@ final class Stripe implements Expression
         return [
             Bit::line(
                 'line',
-                'Line',
+                (string) Message::of('face.bit.line'),
                 Tone::Dark,
                 $head->x($set['apart'], $y),
                 $y,

@@ -9,6 +9,7 @@ use Impa\Face\Expression\Expression;
 use Impa\Face\Expression\Head;
 use Impa\Face\Expression\Slider;
 use Impa\Face\Expression\Tone;
+use Impa\Voice\Message;
 
 /** Whiskers: stitched lines that spread from beside the nose. */
 final class Whiskers implements Expression
@@ -18,19 +19,19 @@ final class Whiskers implements Expression
         return 'whiskers';
     }
 
-    public static function name(): string
+    public static function name(): Message
     {
-        return 'Whiskers';
+        return Message::of('face.piece.whiskers');
     }
 
     public static function sliders(): array
     {
         return [
-            new Slider('count', 'On each side', 1.0, 4.0, 3.0, 1.0),
-            new Slider('length', 'Length', 0.15, 0.6, 0.34),
-            new Slider('spread', 'Spread', 0.0, 50.0, 24.0, 1.0),
-            new Slider('apart', 'Apart', 0.15, 0.6, 0.34),
-            new Slider('down', 'Down', 0.45, 0.88, 0.68),
+            new Slider('count', Message::of('face.slider.on-each-side'), 1.0, 4.0, 3.0, 1.0),
+            new Slider('length', Message::of('face.slider.length'), 0.15, 0.6, 0.34),
+            new Slider('spread', Message::of('face.slider.spread'), 0.0, 50.0, 24.0, 1.0),
+            new Slider('apart', Message::of('face.slider.apart'), 0.15, 0.6, 0.34),
+            new Slider('down', Message::of('face.slider.down'), 0.45, 0.88, 0.68),
         ];
     }
 
@@ -47,7 +48,7 @@ final class Whiskers implements Expression
             $start = [0.0, $lie * 0.12 * $long];
             $bits[] = Bit::line(
                 'hair-'.($i + 1),
-                'Whisker '.($i + 1),
+                (string) Message::of('face.bit.whisker', number: $i + 1),
                 Tone::Dark,
                 $x,
                 $y,

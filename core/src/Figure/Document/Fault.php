@@ -4,17 +4,19 @@ declare(strict_types=1);
 
 namespace Impa\Figure\Document;
 
+use Impa\Voice\Message;
+
 /** One thing wrong with a document: where (JSON Pointer, RFC 6901) and what, in plain words. */
 final readonly class Fault
 {
     private function __construct(
         public string $pointer,
-        public string $text,
+        public Message $text,
     ) {
     }
 
     /** @param  list<int|string>  $path */
-    public static function at(array $path, string $text): self
+    public static function at(array $path, Message $text): self
     {
         $pointer = '';
         foreach ($path as $step) {
@@ -27,6 +29,6 @@ final readonly class Fault
     /** One line for a console: the pointer, or "the document", and the words. */
     public function line(): string
     {
-        return ($this->pointer === '' ? 'the document' : $this->pointer).': '.$this->text;
+        return ($this->pointer === '' ? (string) Message::of('figure.fault.the-document') : $this->pointer).': '.$this->text;
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Figure\Document;
 
 use Impa\Figure\Upgrade\Upgrade;
+use Impa\Voice\Message;
 use stdClass;
 
 /** Finds every fault of a figure document at once: first its form, by the schema, then its meaning. */
@@ -17,14 +18,11 @@ final class FigureCheck
     public static function faults(mixed $document): array
     {
         if (! ($document instanceof stdClass)) {
-            return [Fault::at([], 'This must be an object: { "format": "impa-figure", ... }.')];
+            return [Fault::at([], Message::of('figure.figure-check.this-must-be'))];
         }
         $document = Upgrade::newest($document);
         if (is_int($document->version ?? null) && $document->version > Upgrade::VERSION) {
-            return [Fault::at(['version'], sprintf(
-                'This document is of version %d, which this Impa does not know yet: take a newer Impa.',
-                $document->version,
-            ))];
+            return [Fault::at(['version'], Message::of('figure.figure-check.this-document', version: $document->version))];
         }
         $faults = [...FigureForm::faults($document), ...self::endless($document)];
         $wrong = array_map(static fn (Fault $f): string => $f->pointer, $faults);
@@ -53,7 +51,7 @@ final class FigureCheck
     private static function endless(mixed $value, array $path = []): array
     {
         if (is_float($value)) {
-            return is_finite($value) ? [] : [Fault::at($path, 'This number is too large to be kept.')];
+            return is_finite($value) ? [] : [Fault::at($path, Message::of('figure.figure-check.this-number-is-too'))];
         }
         $faults = [];
         foreach ($value instanceof stdClass ? get_object_vars($value) : (is_array($value) ? $value : []) as $name => $inner) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Figure\Document;
 
+use Impa\Voice\Message;
 use Opis\JsonSchema\Errors\ValidationError;
 use Opis\JsonSchema\Validator;
 use RuntimeException;
@@ -89,58 +90,58 @@ final class FigureForm
             $faults[] = Fault::at($path, self::words($error));
         }
         foreach ($error->keyword() === 'required' ? self::strings($error->args()['missing'] ?? []) : [] as $missing) {
-            $faults[] = Fault::at([...$path, $missing], 'This is missing.');
+            $faults[] = Fault::at([...$path, $missing], Message::of('figure.figure-form.this-is-missing'));
         }
     }
 
-    private static function words(ValidationError $error): string
+    private static function words(ValidationError $error): Message
     {
         $args = $error->args();
         $given = self::given($error->data()->value());
         $schema = $error->schema()->info()->data();
+        [$least, $most] = [self::given($args['min'] ?? null), self::given($args['max'] ?? null)];
+        [$wanted, $type] = [self::given($schema->const ?? null), self::type($args['expected'] ?? '')];
 
         return match ($error->keyword()) {
-            'type' => sprintf('This must be %s, not %s.', self::type($args['expected'] ?? ''), $given),
-            'enum' => sprintf('This must be one of %s, not %s.', implode(', ', self::strings($schema->enum ?? [])), $given),
-            'const' => sprintf('This must be %s, not %s.', self::given($schema->const ?? null), $given),
-            'minimum' => sprintf('This must be at least %s, not %s.', self::given($args['min'] ?? null), $given),
-            'exclusiveMinimum' => sprintf('This must be more than %s, not %s.', self::given($args['min'] ?? null), $given),
-            'maximum' => sprintf('This must be at most %s, not %s.', self::given($args['max'] ?? null), $given),
-            'minItems' => sprintf('There must be at least %s here.', self::given($args['min'] ?? null)),
-            'maxItems' => sprintf('There can be at most %s here.', self::given($args['max'] ?? null)),
-            'minLength' => 'This must not be empty.',
-            'maxLength' => sprintf('This is too long: at most %s letters.', self::given($args['max'] ?? null)),
+            'type' => Message::of('figure.figure-form.this-must-be-not', type: $type, given: $given),
+            'enum' => Message::of(
+                'figure.figure-form.this-must-be-one',
+                list: implode(', ', self::strings($schema->enum ?? [])),
+                given: $given,
+            ),
+            'const' => Message::of('figure.figure-form.this-must-be-not-2', wanted: $wanted, given: $given),
+            'minimum' => Message::of('figure.figure-form.this-must-be', least: $least, given: $given),
+            'exclusiveMinimum' => Message::of('figure.figure-form.this-must-be-more', least: $least, given: $given),
+            'maximum' => Message::of('figure.figure-form.this-must-be-2', most: $most, given: $given),
+            'minItems' => Message::of('figure.figure-form.there-must-be', least: $least),
+            'maxItems' => Message::of('figure.figure-form.there-can-be', most: $most),
+            'minLength' => Message::of('figure.figure-form.this-must-not-be'),
+            'maxLength' => Message::of('figure.figure-form.this-is-too-long', most: $most),
             'pattern' => str_starts_with(self::string($args['pattern'] ?? ''), '^#')
-                ? sprintf('This must be a colour like #2f8f86, not %s.', $given)
-                : sprintf('This must be a key of letters, digits, ".", "_" or "-", not %s.', $given),
-            'anyOf' => 'This must be disc, triangle, leaf, heart, rectangle, or a list of at least three points [x, y].',
-            default => sprintf('This does not fit (%s).', $error->keyword()),
+                ? Message::of('figure.figure-form.this-must-be-3', given: $given)
+                : Message::of('figure.figure-form.this-must-be-4', given: $given),
+            'anyOf' => Message::of('figure.figure-form.this-must-be-disc'),
+            default => Message::of('figure.figure-form.this-does-not-fit', keyword: $error->keyword()),
         };
     }
 
-    private static function type(mixed $type): string
+    /** The types of JSON Schema, in words. */
+    private static function type(mixed $type): Message|string
     {
-        $names = [
-            'object' => 'an object',
-            'array' => 'a list',
-            'string' => 'a text',
-            'number' => 'a number',
-            'integer' => 'a whole number',
-            'boolean' => 'true or false',
-        ];
-
-        return $names[self::string($type)] ?? self::string($type);
+        return in_array($type, ['object', 'array', 'string', 'number', 'integer', 'boolean'], true)
+            ? Message::of('figure.type.'.$type)
+            : self::string($type);
     }
 
-    private static function given(mixed $value): string
+    private static function given(mixed $value): Message|string
     {
         return match (true) {
-            is_string($value) => '"'.mb_strimwidth($value, 0, 40, '...').'"',
+            is_string($value) => Message::of('figure.quoted', text: mb_strimwidth($value, 0, 40, '...')),
             is_int($value), is_float($value) => (string) $value,
             is_bool($value) => $value ? 'true' : 'false',
-            is_array($value) => 'a list',
-            $value === null => 'nothing',
-            default => 'an object',
+            is_array($value) => Message::of('figure.type.array'),
+            $value === null => Message::of('figure.type.null'),
+            default => Message::of('figure.type.object'),
         };
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Figure\Document;
 
 use Impa\Shape\ShapeRefused;
+use Impa\Voice\Message;
 use stdClass;
 
 /** What a schema cannot tell of a figure document: doubled or unknown keys, joins in a circle, shapes that contradict themselves. */
@@ -12,10 +13,10 @@ final class FigureMeaning
 {
     /** Points in all, and what they are the points of, by where they stand. */
     private const MOST_POINTS = [
-        'details' => [5000, 'details'],
-        'parts' => [8000, 'outlines of the parts'],
-        'wires' => [2000, 'wires'],
-        'flat' => [4000, 'openings'],
+        'details' => 5000,
+        'parts' => 8000,
+        'wires' => 2000,
+        'flat' => 4000,
     ];
 
     /** @var list<Fault> */
@@ -75,13 +76,8 @@ final class FigureMeaning
             $sums['flat'] += $count($opening->pointsMm ?? null);
         }
         foreach ($sums as $list => $sum) {
-            if ($sum > self::MOST_POINTS[$list][0]) {
-                $this->faults[] = Fault::at([$list], sprintf(
-                    'The %s have %s points together, at most %s: draw their outlines with fewer.',
-                    self::MOST_POINTS[$list][1],
-                    number_format($sum),
-                    number_format(self::MOST_POINTS[$list][0]),
-                ));
+            if ($sum > self::MOST_POINTS[$list]) {
+                $this->faults[] = Fault::at([$list], Message::of('figure.points.'.$list, sum: $sum, most: self::MOST_POINTS[$list]));
             }
         }
     }
@@ -96,7 +92,7 @@ final class FigureMeaning
             if ($key !== '' && in_array($key, $keys, true)) {
                 $this->faults[] = Fault::at(
                     [$member, $list, $i, 'key'],
-                    sprintf('There is another %s with the key "%s"; give this one its own.', $word, $key),
+                    Message::of("figure.another.$word", key: $key),
                 );
             }
             $keys[] = $key;
@@ -112,7 +108,7 @@ final class FigureMeaning
             if ($key !== '' && in_array($key, $keys, true)) {
                 $this->faults[] = Fault::at(
                     [$list, $i, 'key'],
-                    sprintf('There is another %s with the key "%s"; give this one its own.', $word, $key),
+                    Message::of("figure.another.$word", key: $key),
                 );
             }
             $keys[] = $key;
@@ -132,14 +128,14 @@ final class FigureMeaning
             if (($part->join ?? null) instanceof stdClass) {
                 $this->known($part->join, 'to', $parts, ['parts', $i, 'join', 'to'], 'part');
                 if (self::text($part->join, 'to') !== '' && self::text($part->join, 'to') === self::text($part, 'key')) {
-                    $this->faults[] = Fault::at(['parts', $i, 'join', 'to'], 'A part cannot be joined to itself.');
+                    $this->faults[] = Fault::at(['parts', $i, 'join', 'to'], Message::of('figure.figure-meaning.a-part-cannot-be'));
                 }
             }
             if (($part->shape ?? null) instanceof stdClass) {
                 try {
                     ShapeReader::solid($part->shape);
                 } catch (ShapeRefused $refused) {
-                    $this->faults[] = Fault::at(['parts', $i, 'shape'], $refused->getMessage());
+                    $this->faults[] = Fault::at(['parts', $i, 'shape'], $refused->why);
                 }
             }
         }
@@ -167,10 +163,7 @@ final class FigureMeaning
                 $told = [...$told, ...$way];
                 $this->faults[] = Fault::at(
                     ['parts', $at[$start], 'join', 'to'],
-                    sprintf(
-                        'These parts are joined in a circle: %s. One of them must stand on its own.',
-                        implode(' -> ', [...$way, $start]),
-                    ),
+                    Message::of('figure.figure-meaning.these-parts-are-joined', list: implode(' -> ', [...$way, $start])),
                 );
             }
         }
@@ -188,20 +181,20 @@ final class FigureMeaning
             $points = is_array($detail->pointsMm ?? null) ? count($detail->pointsMm) : 0;
             $kind = self::text($detail, 'kind');
             if ($kind === 'patch' && $points < 3) {
-                $this->faults[] = Fault::at(['details', $i, 'pointsMm'], 'A patch needs at least three points.');
+                $this->faults[] = Fault::at(['details', $i, 'pointsMm'], Message::of('figure.figure-meaning.a-patch-needs'));
             }
             if ($kind === 'line' && $points < 2) {
-                $this->faults[] = Fault::at(['details', $i, 'pointsMm'], 'A line needs at least two points.');
+                $this->faults[] = Fault::at(['details', $i, 'pointsMm'], Message::of('figure.figure-meaning.a-line-needs'));
             }
             $widths = is_array($detail->widthsMm ?? null) ? count($detail->widthsMm) : 0;
             if ($widths > 0 && $widths !== $points) {
                 $this->faults[] = Fault::at(
                     ['details', $i, 'widthsMm'],
-                    sprintf('A line of %d points has %d widths here: give one for each point.', $points, $widths),
+                    Message::of('figure.figure-meaning.a-line-of-points', points: $points, widths: $widths),
                 );
             }
             if ($kind !== '' && $kind !== 'patch' && ! isset($detail->widthMm)) {
-                $this->faults[] = Fault::at(['details', $i], sprintf('"widthMm" is missing here: a %s needs its width.', $kind));
+                $this->faults[] = Fault::at(['details', $i], Message::of('figure.figure-meaning.widthmm-is-missing-here', kind: $kind));
             }
         }
     }
@@ -214,7 +207,7 @@ final class FigureMeaning
     {
         $key = self::text($member, $name);
         if ($key !== '' && ! in_array($key, $keys, true)) {
-            $this->faults[] = Fault::at($path, sprintf('There is no %s with the key "%s" in this figure.', $word, $key));
+            $this->faults[] = Fault::at($path, Message::of("figure.unknown.$word", key: $key));
         }
     }
 

@@ -4,37 +4,37 @@ declare(strict_types=1);
 
 namespace Impa\Figure\Document;
 
-use DomainException;
-use Impa\Refusal;
+use Impa\Voice\Amount;
+use Impa\Voice\Message;
+use Impa\Voice\Refused;
 
 /** A figure document that cannot be used as it stands, with every fault that was found. */
-final class FigureRefused extends DomainException implements Refusal
+final class FigureRefused extends Refused
 {
-    public function title(): string
+    public function title(): Message
     {
-        return 'The figure has faults';
+        return Message::of('figure.figure-refused.the-figure-has-faults');
     }
 
     /** @param  non-empty-list<Fault>  $faults */
-    private function __construct(string $message, public readonly array $faults)
+    private function __construct(Message $why, public readonly array $faults)
     {
-        parent::__construct($message);
+        parent::__construct($why);
     }
 
     public static function notJson(string $reason): self
     {
-        $text = sprintf('This is not readable as JSON (%s). An impa-figure file is a JSON text.', lcfirst($reason));
+        $text = Message::of('figure.figure-refused.this-is-not-readable', reason: lcfirst($reason));
 
         return new self($text, [Fault::at([], $text)]);
     }
 
     public static function tooLarge(int $bytes): self
     {
-        $text = sprintf(
-            'The document is %.1f MB large, and a figure ends at %d MB. Outlines of hundreds of points, or what another program '
-                .'put in, make it so large: take those out.',
-            $bytes / 1e6,
-            intdiv(FigureForm::MOST_BYTES, 1_000_000),
+        $text = Message::of(
+            'figure.figure-refused.the-document-is-mb',
+            number: Amount::number(round($bytes / 1e6, 1)),
+            mostBytes: intdiv(FigureForm::MOST_BYTES, 1_000_000),
         );
 
         return new self($text, [Fault::at([], $text)]);
@@ -45,6 +45,6 @@ final class FigureRefused extends DomainException implements Refusal
     {
         $count = count($faults);
 
-        return new self(sprintf('The figure has %s.', $count === 1 ? 'a fault' : $count.' faults'), $faults);
+        return new self(Message::of('figure.figure-refused.the-figure-has-other', count: $count), $faults);
     }
 }

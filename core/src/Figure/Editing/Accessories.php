@@ -11,6 +11,7 @@ use Impa\Figure\Placing\Silhouette;
 use Impa\Figure\Term\Carried;
 use Impa\Figure\Term\Side;
 use Impa\Geometry\Box;
+use Impa\Voice\Message;
 use stdClass;
 
 /**
@@ -242,7 +243,7 @@ final class Accessories
 
     private static function freeName(Figure $figure, string $name): string
     {
-        $name = mb_substr(trim($name) === '' ? 'Thing' : trim($name), 0, 56);
+        $name = mb_substr(trim($name) === '' ? (string) Message::of('figure.thing') : trim($name), 0, 56);
 
         return Draft::besides(array_map(static fn (Part $p): string => $p->stand->group, array_values($figure->parts)), $name);
     }
@@ -321,7 +322,7 @@ final class Accessories
             $part->mirror = false;
             $twin = Draft::copy($part);
             $twin->key = Draft::besides(array_column($document->parts, 'key'), $part->key.'-left');
-            $twin->name = ($part->name ?? $part->key).', left';
+            $twin->name = (string) Message::of('figure.accessories.left', name: $part->name ?? $part->key);
             $twin->at->xMm = 0 - $part->at->xMm;
             if (isset($twin->turnDeg)) {
                 $twin->turnDeg->y = 0 - ($twin->turnDeg->y ?? 0);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Figure\Editing;
 
 use Impa\Voice\Amount;
+use Impa\Voice\Message;
 use stdClass;
 
 /** What became otherwise from one document of a figure to a later one, in a few words for each thing. */
@@ -12,7 +13,7 @@ final class Changes
 {
     private const LISTS = ['parts', 'details', 'wires'];
 
-    /** @return list<string> such as "Ear is new" */
+    /** @return list<Message> such as "Ear is new" */
     public static function between(stdClass $before, stdClass $after): array
     {
         $words = [];
@@ -21,34 +22,34 @@ final class Changes
             foreach ($is as $key => $member) {
                 $name = self::name($member, (string) $key);
                 if (! isset($was[$key])) {
-                    $words[] = $name.' is new';
+                    $words[] = Message::of('figure.changes.new', name: $name);
                 } elseif (json_encode($was[$key]) !== json_encode($member)) {
-                    $words[] = $name.self::how($was[$key], $member);
+                    $words[] = self::how($name, $was[$key], $member);
                 }
             }
             foreach (array_diff_key($was, $is) as $key => $member) {
-                $words[] = self::name($member, (string) $key).' is gone';
+                $words[] = Message::of('figure.changes.gone', name: self::name($member, (string) $key));
             }
         }
         if (($before->heightMm ?? null) !== ($after->heightMm ?? null)) {
-            $words[] = 'the finished height changed';
+            $words[] = Message::of('figure.changes.height');
         }
         if (json_encode($before->school ?? null) !== json_encode($after->school ?? null)) {
-            $words[] = 'the school changed';
+            $words[] = Message::of('figure.changes.school');
         }
 
         return $words;
     }
 
     /** How one member became otherwise: its sizes and its place where only these did, else that it changed. */
-    private static function how(stdClass $was, stdClass $is): string
+    private static function how(string $name, stdClass $was, stdClass $is): Message
     {
         $words = [];
         $sizes = ['widthMm' => ['wider', 'narrower'], 'heightMm' => ['higher', 'lower'], 'depthMm' => ['deeper', 'thinner']];
         foreach ($sizes as $size => $by) {
             $words[] = self::more(self::number($was->shape ?? $was, $size), self::number($is->shape ?? $is, $size), $by);
         }
-        $places = ['xMm' => ['farther right', 'farther left'], 'yMm' => ['higher up', 'lower down'], 'zMm' => ['nearer', 'farther back']];
+        $places = ['xMm' => ['right', 'left'], 'yMm' => ['up', 'down'], 'zMm' => ['nearer', 'back']];
         foreach ($places as $place => $by) {
             $words[] = self::more(self::number($was->at ?? $was, $place), self::number($is->at ?? $is, $place), $by);
         }
@@ -56,17 +57,18 @@ final class Changes
         $rest = self::rest($was) !== self::rest($is);
 
         return match (true) {
-            $words === [] || ($rest && count($words) > 2) => ' changed',
-            default => ' is '.implode(', ', $words).($rest ? ', and otherwise changed' : ''),
+            $words === [] || ($rest && count($words) > 2) => Message::of('figure.changes.changed', name: $name),
+            $rest => Message::of('figure.changes.is-and-changed', name: $name, how: implode(', ', $words)),
+            default => Message::of('figure.changes.is', name: $name, how: implode(', ', $words)),
         };
     }
 
     /** @param  array{string, string}  $by */
-    private static function more(?float $was, ?float $is, array $by): string
+    private static function more(?float $was, ?float $is, array $by): ?Message
     {
         $off = $was === null || $is === null ? 0.0 : $is - $was;
 
-        return abs($off) < 0.05 ? '' : sprintf('%s %s', Amount::mm(abs($off)), $off > 0.0 ? $by[0] : $by[1]);
+        return abs($off) < 0.05 ? null : Message::of('figure.changes.by.'.$by[$off > 0.0 ? 0 : 1], off: Amount::mm(abs($off)));
     }
 
     private static function number(mixed $of, string $member): ?float

@@ -4,73 +4,70 @@ declare(strict_types=1);
 
 namespace Impa\Figure\Editing;
 
-use DomainException;
-use Impa\Refusal;
 use Impa\Voice\Amount;
+use Impa\Voice\Message;
+use Impa\Voice\Refused;
 
 /** A change that cannot be made to this figure, and why. */
-final class EditRefused extends DomainException implements Refusal
+final class EditRefused extends Refused
 {
-    public function title(): string
+    public function title(): Message
     {
-        return 'This cannot be changed so';
+        return Message::of('figure.edit-refused.this-cannot-be-changed');
     }
 
     public static function sizeOutOfRange(float $least, float $most): self
     {
-        return new self(sprintf('A figure is made %s to %s as large.', Amount::share($least), Amount::share($most)));
+        return new self(Message::of('figure.edit-refused.a-figure-is-made', least: Amount::share($least), most: Amount::share($most)));
     }
 
     public static function noSuchColour(string $key): self
     {
-        return new self(sprintf('There is no colour "%s" in this figure.', mb_strimwidth($key, 0, 60, '...')));
+        return new self(Message::of('figure.edit-refused.there-is-no-colour', key: mb_strimwidth($key, 0, 60, '...')));
     }
 
     public static function noSuchPart(string $key): self
     {
-        return new self(sprintf('There is no part "%s" in this figure.', $key));
+        return new self(Message::of('figure.edit-refused.there-is-no-part', key: $key));
     }
 
     public static function noSuchDetail(string $key): self
     {
-        return new self(sprintf('There is no detail "%s" in this figure.', $key));
+        return new self(Message::of('figure.edit-refused.there-is-no-detail', key: $key));
     }
 
     public static function noSuchWire(string $key): self
     {
-        return new self(sprintf('There is no wire "%s".', $key));
+        return new self(Message::of('figure.edit-refused.there-is-no-wire', key: $key));
     }
 
     public static function noSuchThing(string $name): self
     {
-        return new self(sprintf('There is no thing "%s" in this figure.', mb_strimwidth($name, 0, 60, '...')));
+        return new self(Message::of('figure.edit-refused.there-is-no-thing', name: mb_strimwidth($name, 0, 60, '...')));
     }
 
     public static function ownPart(): self
     {
-        return new self('A thing cannot hold itself: choose a part of the figure.');
+        return new self(Message::of('figure.edit-refused.a-thing-cannot-hold'));
     }
 
     public static function heightOutOfRange(): self
     {
-        return new self('A thing is 1 to 2000 mm tall.');
+        return new self(Message::of('figure.edit-refused.a-thing', mm: Amount::mm(1.0), mm2: Amount::mm(2000.0)));
     }
 
     public static function showsAlready(string $name): self
     {
-        return new self(sprintf('%s shows in the round as in the picture: nothing hides it.', $name));
+        return new self(Message::of('figure.edit-refused.shows-in-the-round', name: $name));
     }
 
     public static function goesNotRound(string $name): self
     {
-        return new self(sprintf(
-            'Only a roll that lies across what it is joined to, twice as long as thick at the least, is laid round: %s is none.',
-            $name,
-        ));
+        return new self(Message::of('figure.edit-refused.only-a-roll', name: $name));
     }
 
     public static function nothingChosen(): self
     {
-        return new self('Nothing is chosen that this could be done with.');
+        return new self(Message::of('figure.edit-refused.nothing-is-chosen'));
     }
 }

@@ -9,6 +9,7 @@ use Impa\Figure\Figure;
 use Impa\Material\CoreMaterial;
 use Impa\Shape\Catalogue;
 use Impa\Shape\ShapeKind;
+use Impa\Voice\Message;
 use stdClass;
 
 /** Everyday changes: taken away, doubled, coloured, added, mended, made two. Each gives a changed copy that is whole. */
@@ -51,7 +52,7 @@ final class Edits
         $draft = Draft::of($figure);
         if ($isPart) {
             $copy = Draft::copy($draft->part($key));
-            $copy->name = ($copy->name ?? $copy->key).' again';
+            $copy->name = (string) Message::of('figure.edits.again', name: $copy->name ?? $copy->key);
             $copy->at->xMm += self::BESIDE_PART_MM;
             $copy->at->yMm += self::BESIDE_PART_MM;
 
@@ -62,7 +63,7 @@ final class Edits
         $pieces = [];
         foreach ([$key => 1] + $others as $one => $way) {
             $copy = Draft::copy($draft->detail((string) $one));
-            $copy->name = ($copy->name ?? $copy->key).' again';
+            $copy->name = (string) Message::of('figure.edits.again', name: $copy->name ?? $copy->key);
             $copy->xMm = ($copy->xMm ?? 0) + $way * self::BESIDE_DETAIL_MM;
             $copy->yMm = ($copy->yMm ?? 0) + self::BESIDE_DETAIL_MM;
             if (isset($copy->piece->key)) {
@@ -199,11 +200,11 @@ final class Edits
             }
             $left = Draft::mirrored($right);
             $name = $right->name ?? (string) $one;
-            [$own, $other] = $way < 0 ? [', left', ', right'] : [', right', ', left'];
+            [$own, $other] = $way < 0 ? ['left', 'right'] : ['right', 'left'];
             $left->key = $one.'-left';
-            $left->name = $name.$other;
+            $left->name = (string) Message::of('figure.of-a-pair.'.$other, name: $name);
             $left->mirror = $right->mirror = false;
-            $right->name = $name.$own;
+            $right->name = (string) Message::of('figure.of-a-pair.'.$own, name: $name);
             $draft->addDetail($left);
         }
 

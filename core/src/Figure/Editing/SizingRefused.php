@@ -4,35 +4,40 @@ declare(strict_types=1);
 
 namespace Impa\Figure\Editing;
 
-use DomainException;
-use Impa\Refusal;
 use Impa\Voice\Amount;
+use Impa\Voice\Message;
+use Impa\Voice\Refused;
 
 /** A size that no figure can have. */
-final class SizingRefused extends DomainException implements Refusal
+final class SizingRefused extends Refused
 {
-    public function title(): string
+    public function title(): Message
     {
-        return 'This size cannot be';
+        return Message::of('figure.sizing-refused.this-size-cannot-be');
     }
 
     public static function noSuchPart(string $key): self
     {
-        return new self(sprintf('There is no part "%s" to size the figure by.', $key));
+        return new self(Message::of('figure.sizing-refused.there-is-no-part', key: $key));
     }
 
     public static function mustBePositive(float $mm): self
     {
-        return new self(sprintf('A size must be more than 0 mm, not %g.', $mm));
+        return new self(Message::of('figure.sizing-refused.a-size-must-be', mm: Amount::mm($mm)));
     }
 
     public static function nothingToSize(): self
     {
-        return new self('The figure has no parts yet, so nothing says how wide it is. Add a shape first.');
+        return new self(Message::of('figure.sizing-refused.the-figure-has-no'));
     }
 
     public static function outOfRange(float $heightMm): self
     {
-        return new self(sprintf('The figure would stand %s tall; a finished height lies between 10 and 2000 mm.', Amount::mm($heightMm)));
+        return new self(Message::of(
+            'figure.sizing-refused.the-figure-would-stand',
+            height: Amount::mm($heightMm),
+            mm: Amount::mm(10.0),
+            mm2: Amount::mm(2000.0),
+        ));
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Figure\Term;
 
+use Impa\Voice\Message;
+
 /** What a detail is to the felter, whatever she calls it. */
 enum DetailRole: string
 {
@@ -48,22 +50,9 @@ enum DetailRole: string
         return self::Other;
     }
 
-    public function word(): string
+    public function word(): Message
     {
-        return match ($this) {
-            self::Other => 'other',
-            self::Eye => 'eye',
-            self::EyeWhite => 'eye white',
-            self::Pupil => 'pupil',
-            self::Spark => 'spark',
-            self::Lid => 'lid, lashes',
-            self::Brow => 'brow',
-            self::Nose => 'nose',
-            self::Mouth => 'mouth',
-            self::Cheek => 'cheek',
-            self::Spot => 'spot',
-            self::Seam => 'seam',
-        };
+        return Message::of('figure.role.'.$this->value);
     }
 
     /** What sees: it can be felted, sewn on as a bead, or glued on ready-made. */

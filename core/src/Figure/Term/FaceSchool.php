@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Figure\Term;
 
+use Impa\Voice\Message;
+
 /** When the face is made (docs/trade.md, Schools). */
 enum FaceSchool: string
 {
@@ -12,22 +14,22 @@ enum FaceSchool: string
     case LimbsFirst = 'limbs-first';
 
     /** What it is called. */
-    public function title(): string
+    public function title(): Message
     {
         return match ($this) {
-            self::LooseHead => 'face on the loose head',
-            self::FaceFirst => 'face first',
-            self::LimbsFirst => 'limbs first',
+            self::LooseHead => Message::of('figure.face-school.face-on-the-loose'),
+            self::FaceFirst => Message::of('figure.face-school.face-first'),
+            self::LimbsFirst => Message::of('figure.face-school.limbs-first'),
         };
     }
 
     /** Why some work so. */
-    public function reason(): string
+    public function reason(): Message
     {
         return match ($this) {
-            self::LooseHead => 'Best reach: the head turns freely in the hand, and is joined when the face is right.',
-            self::FaceFirst => 'The face shows where limbs can go.',
-            self::LimbsFirst => 'The face is placed on the finished body.',
+            self::LooseHead => Message::of('figure.face-school.best-reach-the-head'),
+            self::FaceFirst => Message::of('figure.face-school.the-face-shows-where'),
+            self::LimbsFirst => Message::of('figure.face-school.the-face-is-placed'),
         };
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Figure\Term;
 
+use Impa\Voice\Message;
+
 /** How thin plates come to their bend (docs/trade.md, Schools). */
 enum PlateSchool: string
 {
@@ -11,20 +13,20 @@ enum PlateSchool: string
     case Dry = 'dry';
 
     /** What it is called. */
-    public function title(): string
+    public function title(): Message
     {
         return match ($this) {
-            self::Steamed => 'steamed to shape',
-            self::Dry => 'bent dry',
+            self::Steamed => Message::of('figure.plate-school.steamed-to-shape'),
+            self::Dry => Message::of('figure.plate-school.bent-dry'),
         };
     }
 
     /** Why some work so. */
-    public function reason(): string
+    public function reason(): Message
     {
         return match ($this) {
-            self::Steamed => 'They bend round what bears them, and keep it.',
-            self::Dry => 'No kettle, and nothing that scalds: bend them as you join them, and stab along the inside of the bend.',
+            self::Steamed => Message::of('figure.plate-school.they-bend-round-what'),
+            self::Dry => Message::of('figure.plate-school.no-kettle-and-nothing'),
         };
     }
 }

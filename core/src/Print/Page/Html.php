@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Print\Page;
 
+use Impa\Voice\Said;
+
 /** What a sheet of running text is made of, as HTML: its words, and drawings at true size. */
 final class Html
 {
@@ -11,15 +13,15 @@ final class Html
     public const WIDE_FONT = 'DejaVu Sans';
 
     /** A whole sheet under its heading. */
-    public static function sheet(string $style, string $heading, string $body): string
+    public static function sheet(string $style, Said|string $heading, string $body): string
     {
         return sprintf('<html><head><style>%s</style></head><body><h1>%s</h1>%s</body></html>', $style, self::text($heading), $body);
     }
 
     /** Words; what the built-in fonts have no letters for is set in the font that has them. */
-    public static function text(string $text): string
+    public static function text(Said|string|null $text): string
     {
-        $text = Page::withoutPictures($text);
+        $text = Page::withoutPictures((string) $text);
         $words = htmlspecialchars(Page::printable($text), ENT_QUOTES | ENT_SUBSTITUTE, 'UTF-8');
 
         return self::isWide($text) ? sprintf('<span style="font-family: %s">%s</span>', self::WIDE_FONT, $words) : $words;

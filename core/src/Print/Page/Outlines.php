@@ -7,6 +7,7 @@ namespace Impa\Print\Page;
 use Impa\Figure\Figure;
 use Impa\Render\FlatArea;
 use Impa\Render\View;
+use Impa\Voice\Message;
 
 /** Every outline of a figure from one side as one SVG of true size, each by its name, where it lies: for programs that draw. */
 final class Outlines
@@ -27,7 +28,7 @@ final class Outlines
                 }
                 $d .= 'Z';
             }
-            $twin = $layer->isOther || ($layer->detail === null && $layer->piece->isTwin) ? ', twin' : '';
+            $twin = $layer->isOther || ($layer->detail === null && $layer->piece->isTwin) ? Message::of('print.twin') : '';
             $what = $layer->detail;
             $groups .= sprintf(
                 '<path id="%s-%d" d="%s" fill="%s" fill-rule="evenodd" stroke="#3a2a20" stroke-width="0.2">'

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Print\Page;
 
+use Impa\Voice\Message;
+use Impa\Voice\Said;
 use Impa\Voice\Voice;
 
 /** A page of paper as SVG in mm, with a ruler at its foot to check the printer by. */
@@ -18,7 +20,7 @@ final class Page
      * One SVG whose user unit is a millimetre; width and height are bare numbers equal to its view box, so that a box of
      * the paper's size shows it true.
      */
-    public static function of(string $body, string $title, Paper $paper): string
+    public static function of(string $body, Said|string $title, Paper $paper): string
     {
         [$width, $height] = array_map(self::number(...), $paper->sizeMm());
         $foot = $paper->sizeMm()[1] - self::RIM;
@@ -26,7 +28,7 @@ final class Page
         $words =
             self::text($title, self::RIM, $foot - 12.0, 3.4).
             self::text(
-                sprintf('This ruler is %s long: measure it. If it is not, print again at 100 %%, not "fit to page".', $ruler->length()),
+                Message::of('print.ruler', long: $ruler->length()),
                 self::RIM,
                 $foot + 1.0,
                 2.8,
@@ -100,7 +102,7 @@ final class Page
         );
     }
 
-    public static function text(string $words, float $x, float $y, float $sizeMm): string
+    public static function text(Said|string $words, float $x, float $y, float $sizeMm): string
     {
         return sprintf(
             '<text x="%s" y="%s" font-family="Helvetica, Arial, sans-serif" font-size="%s" fill="#3a2a20">%s</text>',
@@ -112,9 +114,9 @@ final class Page
     }
 
     /** Words as XML holds them. */
-    public static function escaped(string $words): string
+    public static function escaped(Said|string $words): string
     {
-        return htmlspecialchars(self::printable(self::withoutPictures($words)), ENT_XML1 | ENT_QUOTES);
+        return htmlspecialchars(self::printable(self::withoutPictures((string) $words)), ENT_XML1 | ENT_QUOTES);
     }
 
     /** Without the pictures among letters (emoji): no font on paper has them, and they would come out as boxes. */

@@ -6,6 +6,8 @@ namespace Impa\Print\Page;
 
 use Impa\Flat\FlatRefused;
 use Impa\Geometry\Outline\SkylinePacking;
+use Impa\Voice\Message;
+use Impa\Voice\Said;
 
 /**
  * Drawings of true size laid on as few pages as they go on; what is larger than a page over several, with crosses to join them by.
@@ -30,13 +32,13 @@ final readonly class TruePieces
      *
      * @throws FlatRefused if a piece takes too many
      */
-    public static function pages(array $pieces, string $title, Paper $paper): array
+    public static function pages(array $pieces, Said|string $title, Paper $paper): array
     {
         $bodies = (new self($paper))->bodies($pieces);
         $count = count($bodies);
         $pages = [];
         foreach ($bodies as $i => $body) {
-            $pages[] = Page::of($body, sprintf('%s. Page %d of %d.', $title, $i + 1, $count), $paper);
+            $pages[] = Page::of($body, Message::of('print.true-pieces.page', title: $title, page: $i + 1, of: $count), $paper);
         }
 
         return $pages === [] ? [Page::of('', $title.'.', $paper)] : $pages;
@@ -106,7 +108,7 @@ final readonly class TruePieces
                     $body .= $k >= 0 && $k < $rows - 1 ? $this->crosses(null, $y, sprintf('%s%d', chr(65 + $column % 26), $k + 1)) : '';
                 }
                 $tiles[] = $body.Page::text(
-                    sprintf('%s, sheet %d of %d: join at the crosses', $piece->name, count($tiles) + 1, $rows * $columns),
+                    Message::of('print.true-pieces.tile', name: $piece->name, sheet: count($tiles) + 1, of: $rows * $columns),
                     Page::RIM + self::SHARED_MM + 2,
                     Page::RIM + $height - 2,
                     3.0,

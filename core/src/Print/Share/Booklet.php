@@ -44,28 +44,11 @@ final class Booklet
 
     private const COVER_PX = 900;
 
-    /** docs/trade.md, Cautions. */
-    private const CAUTIONS = [
-        'Needles are long, sharp and barbed: eyes on the needle, out the way it went in, never bend or lever.',
-        'Away from children and pets.',
-        'Count your needles before and after; find every broken tip.',
-        'Rest each half hour; stretch hands and wrists. Pain that stays is a matter for a clinician.',
-        'With beads, wire or small parts it is decoration, not a toy: whoever sells toys follows the local rules, and has them tested.',
-    ];
+    /** By the codes of lang/, print.caution (docs/trade.md, Cautions). */
+    private const CAUTIONS = ['needles', 'children', 'count', 'rest', 'no-toy'];
 
-    /** Words of the craft that a booklet uses (docs/trade.md). */
-    private const WORDS = [
-        'core' => 'the inside of a part, felted from cheap wool before it is covered',
-        'cover' => 'the thin layer of coloured wool round a core',
-        'fluff end' => 'wool that is left loose at the end of a limb, to be felted into the body',
-        'join' => 'felting one part onto another, from all sides',
-        'wisp' => 'a few fibres, as light as a breath takes away',
-        'tops, roving, sliver' => 'wool combed into a rope, its fibres side by side',
-        'batting' => 'wool carded into a sheet, its fibres this way and that',
-        'firm, springy, soft' => 'a firm part takes no dent from a finger, a springy one springs back, a soft one gives',
-        'gauge' => 'how fine a needle is: the higher, the finer',
-        'shallow, deep' => 'how far a needle goes in: a few millimetres, or to the middle',
-    ];
+    /** Words of the craft that a booklet uses, by the codes of lang/, print.word (docs/trade.md). */
+    private const WORDS = ['core', 'cover', 'fluff-end', 'join', 'wisp', 'tops', 'batting', 'firm', 'gauge', 'shallow'];
 
     /**
      * @param  ?string  $drawing  data URI of her own drawing, where she wants it in
@@ -75,7 +58,7 @@ final class Booklet
     {
         [$figure, $work] = [$plan->figure, $plan->work()];
         $html = self::cover($plan, $credit, $drawing).self::materials($plan, $work).self::sizes($figure).self::cautions($work)
-            .'<h2 class="new">How it is made</h2>'.WorkSheet::table($work).self::words().self::colophon($figure, $credit);
+            .'<h2 class="new">'.Html::text(Message::of('print.booklet.made')).'</h2>'.WorkSheet::table($work).self::words().self::colophon($figure, $credit);
         $pages = $figure->isOfLayers()
             ? LayerTemplates::pages($figure, FlatPlan::of($figure, FeltSheet::usual()), $paper)
             : SizeCards::pages($plan, $paper);
@@ -143,15 +126,18 @@ final class Booklet
         $minutes = $plan->handsMinutes();
 
         return sprintf(
-            '<div class="cover"><h1>%s</h1><img src="data:image/png;base64,%s"><p>%s tall, %s of wool, about %d h %02d of work</p>'
-                .'<p>Design: %s</p><p>%s</p>%s</div>',
+            '<div class="cover"><h1>%s</h1><img src="data:image/png;base64,%s"><p>%s</p>'
+                .'<p>%s</p><p>%s</p>%s</div>',
             Html::text($figure->name),
             $png,
-            Amount::mm($figure->heightMm),
-            Amount::g($plan->totalG()),
-            intdiv((int) round($minutes), 60),
-            (int) round($minutes) % 60,
-            Html::text($credit->by),
+            Html::text(Message::of(
+                'print.booklet.facts',
+                tall: Amount::mm($figure->heightMm),
+                wool: Amount::g($plan->totalG()),
+                hours: intdiv((int) round($minutes), 60),
+                minutes: sprintf('%02d', (int) round($minutes) % 60),
+            )),
+            Html::text(Message::of('print.booklet.design', by: $credit->by)),
             Html::text($credit->licence),
             $drawing === null ? '' : sprintf('<p><img style="width:auto;height:60mm" src="%s"></p>', $drawing),
         );
@@ -160,18 +146,21 @@ final class Booklet
     private static function materials(Plan $plan, Work $work): string
     {
         $figure = $plan->figure;
-        $html = '<h2 class="new">You need</h2><table>';
+        $html = '<h2 class="new">'.Html::text(Message::of('print.booklet.need')).'</h2><table>';
         foreach ($plan->ledger->totals() as $total) {
             $colour = $total['colour'] === null ? null : $figure->colours[$total['colour']];
             $name = WoolWords::name($total['material'], $total['colour'] ?? '', $figure);
             $mix = $colour === null ? null : Mix::of($colour->key, $total['spread']->likelyG, $figure);
             $html .= sprintf(
-                '<tr><td>%s</td><td>%s</td><td>%s</td><td class="q">%s to %s, by how densely you felt</td></tr>',
+                '<tr><td>%s</td><td>%s</td><td>%s</td><td class="q">%s</td></tr>',
                 $colour === null ? '' : sprintf('<span class="sw" style="background:%s"></span>', $colour->srgb->toHex()),
                 Html::text($name.($mix === null ? '' : ': '.$mix->woolsText())),
                 Amount::g($total['spread']->likelyG),
-                Amount::g($total['spread']->lowG),
-                Amount::g($total['spread']->highG),
+                Html::text(Message::of(
+                    'print.booklet.spread',
+                    low: Amount::g($total['spread']->lowG),
+                    high: Amount::g($total['spread']->highG),
+                )),
             );
         }
         $gauges = [];
@@ -182,45 +171,51 @@ final class Booklet
         }
         ksort($gauges);
 
-        return $html.'</table><p>'.Html::text(sprintf(
-            'Needles of gauge %s, a pad, finger guards, small scissors, a scale that tells tenths of a gram%s%s%s.',
-            implode(', ', array_keys($gauges)),
-            $figure->wires === [] ? '' : ', wire and pliers',
-            $work->has(StepKind::Steam) ? ', tongs and a kettle that steams' : '',
-            $work->has(StepKind::Press) ? ', an iron and a cloth' : '',
-        )).'</p>';
+        return $html.'</table><p>'.Html::text(Message::of('print.booklet.tools.all', tools: implode(', ', [
+            Message::of('print.booklet.tools.usual', gauges: implode(', ', array_keys($gauges))),
+            ...$figure->wires === [] ? [] : [Message::of('print.booklet.tools.wire')],
+            ...$work->has(StepKind::Steam) ? [Message::of('print.booklet.tools.steam')] : [],
+            ...$work->has(StepKind::Press) ? [Message::of('print.booklet.tools.iron')] : [],
+        ]))).'</p>';
     }
 
     private static function sizes(Figure $figure): string
     {
-        $html = '<h2>Sizes</h2><table>';
+        $html = '<h2>'.Html::text(Message::of('print.booklet.sizes')).'</h2><table>';
         foreach ($figure->parts as $part) {
             $size = $part->solid->size();
             $html .= sprintf(
                 '<tr><td>%s%s</td><td>%s</td><td class="q">%s, %s</td></tr>',
                 Html::text($part->name),
-                $part->count() > 1 ? ', two' : '',
+                $part->count() > 1 ? Html::text(Message::of('print.two')) : '',
                 Lengths::of($size->widthMm, $size->heightMm, $size->depthMm),
                 Html::text($figure->colours[$part->colour]->name),
-                $part->made->firmness->value,
+                Html::text(Message::of('material.firmness.'.$part->made->firmness->value)),
             );
         }
 
-        return $html.'</table><p class="q">Cards at true size are at the end: print them at 100 %, and measure the ruler.</p>';
+        return $html.'</table><p class="q">'.Html::text(Message::of('print.booklet.cards')).'</p>';
     }
 
     private static function cautions(Work $work): string
     {
-        $cautions = [...self::CAUTIONS, ...$work->has(StepKind::Steam) ? [(string) Message::of('steps.caution.steam')] : []];
+        $cautions = [
+            ...array_map(static fn (string $caution): Message => Message::of('print.caution.'.$caution), self::CAUTIONS),
+            ...$work->has(StepKind::Steam) ? [Message::of('steps.caution.steam')] : [],
+        ];
 
-        return '<h2>Take care</h2><p>'.Html::text(implode(' ', $cautions)).'</p>';
+        return '<h2>'.Html::text(Message::of('print.booklet.care')).'</h2><p>'.Html::text(implode(' ', $cautions)).'</p>';
     }
 
     private static function words(): string
     {
-        $html = '<h2 class="new">Words</h2><table>';
-        foreach (self::WORDS as $word => $means) {
-            $html .= sprintf('<tr><td><b>%s</b></td><td>%s</td></tr>', Html::text($word), Html::text($means));
+        $html = '<h2 class="new">'.Html::text(Message::of('print.booklet.words')).'</h2><table>';
+        foreach (self::WORDS as $word) {
+            $html .= sprintf(
+                '<tr><td><b>%s</b></td><td>%s</td></tr>',
+                Html::text(Message::of("print.word.$word.is")),
+                Html::text(Message::of("print.word.$word.means")),
+            );
         }
 
         return $html.'</table>';
@@ -229,10 +224,13 @@ final class Booklet
     private static function colophon(Figure $figure, Credit $credit): string
     {
         return sprintf(
-            '<p class="q">%s. Design: %s. %s Grams and minutes are estimates; your hand may differ.</p>',
-            Html::text($figure->name),
-            Html::text($credit->by),
-            Html::text($credit->licence === '' ? '' : $credit->licence.'.'),
+            '<p class="q">%s</p>',
+            Html::text(Message::of(
+                'print.booklet.colophon',
+                name: $figure->name,
+                by: $credit->by,
+                licence: $credit->licence === '' ? '' : $credit->licence.'.',
+            )),
         );
     }
 }

@@ -4,34 +4,34 @@ declare(strict_types=1);
 
 namespace Impa\Print\Share;
 
-use DomainException;
-use Impa\Refusal;
+use Impa\Voice\Message;
+use Impa\Voice\Refused;
 
 /** A booklet that cannot be shared, or none that can be taken in. */
-final class BookletRefused extends DomainException implements Refusal
+final class BookletRefused extends Refused
 {
-    public function title(): string
+    public function title(): Message
     {
-        return 'This booklet cannot be shared';
+        return Message::of('print.booklet-refused.this-booklet-cannot-be');
     }
 
     public static function notHers(): self
     {
-        return new self('Say whose the design is. What another drew is hers to share: ask her first; for yourself, print the steps.');
+        return new self(Message::of('print.booklet-refused.say-whose-the-design'));
     }
 
     public static function nobody(): self
     {
-        return new self('Name who made the design.');
+        return new self(Message::of('print.booklet-refused.name-who-made'));
     }
 
     public static function tooLong(int $most): self
     {
-        return new self(sprintf('Who made it, and what others may do with it: at most %d letters each.', $most));
+        return new self(Message::of('print.booklet-refused.who-made', most: $most));
     }
 
     public static function noBooklet(): self
     {
-        return new self('This is no impa-booklet document of version 1.');
+        return new self(Message::of('print.booklet-refused.this-is-no-impa'));
     }
 }

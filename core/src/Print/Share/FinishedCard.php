@@ -7,6 +7,7 @@ namespace Impa\Print\Share;
 use Impa\Print\Page\Html;
 use Impa\Voice\Amount;
 use Impa\Voice\Lengths;
+use Impa\Voice\Message;
 use Impa\Wool\Grams;
 use Impa\Wool\Ledger\Ledger;
 use Impa\Wool\Ledger\WoolWords;
@@ -22,7 +23,7 @@ final class FinishedCard
     /**
      * @param  string  $image  data URI of a picture
      * @param  float  $minutes  that it took; 0 where no clock ran
-     * @param  list<string>  $learned  sentences
+     * @param  list<Message>  $learned  sentences
      * @param  string  $next  what to change next time, as she noted it
      */
     public static function of(
@@ -37,37 +38,41 @@ final class FinishedCard
     ): string {
         $figure = $ledger->figure;
         $rows = [
-            'Finished height' => (string) Amount::mm($figure->heightMm),
-            'Wool' => (string) Amount::g($ledger->totalG()),
-            'Time' => $minutes > 0.0
-                ? sprintf('%s, planned %s', self::hours($minutes), self::hours($plannedMinutes))
-                : sprintf('planned %s; no clock ran', self::hours($plannedMinutes)),
-            'Needles' => $brokenNeedles === 0 ? 'none broke' : sprintf('%d broke', $brokenNeedles),
-            'Mends' => $mends === 0 ? 'none' : (string) $mends,
+            'height' => Amount::mm($figure->heightMm),
+            'wool' => Amount::g($ledger->totalG()),
+            'time' => $minutes > 0.0
+                ? Message::of('print.card.took', took: self::hours($minutes), planned: self::hours($plannedMinutes))
+                : Message::of('print.card.no-clock', planned: self::hours($plannedMinutes)),
+            'needles' => Message::of('print.card.broke', count: $brokenNeedles),
+            'mends' => Message::of('print.card.mended', count: $mends),
         ];
         $html = sprintf('<table><tr><td><img src="%s"></td><td><table>', $image);
         foreach ($rows as $what => $value) {
-            $html .= sprintf('<tr><td class="q">%s</td><td><b>%s</b></td></tr>', $what, Html::text($value));
+            $html .= sprintf(
+                '<tr><td class="q">%s</td><td><b>%s</b></td></tr>',
+                Html::text(Message::of('print.card.what.'.$what)),
+                Html::text($value),
+            );
         }
         foreach ($ledger->totals() as $total) {
             $name = WoolWords::name($total['material'], $total['colour'] ?? '', $figure);
             $html .= sprintf('<tr><td class="q">%s</td><td>%s</td></tr>', Html::text($name), Amount::g($total['spread']->likelyG));
         }
-        $html .= '</table></td></tr></table><h2>Parts</h2><table>';
+        $html .= '</table></td></tr></table><h2>'.Html::text(Message::of('print.card.parts')).'</h2><table>';
         foreach ($figure->parts as $part) {
             $size = $part->solid->size();
             $html .= sprintf(
                 '<tr><td>%s%s</td><td class="q">%s</td></tr>',
                 Html::text($part->name),
-                $part->count() > 1 ? ', two' : '',
+                $part->count() > 1 ? Html::text(Message::of('print.two')) : '',
                 Lengths::of($size->widthMm, $size->heightMm, $size->depthMm),
             );
         }
-        $html .= '</table><h2>Learned</h2>';
-        foreach ($learned === [] ? ['Nothing yet: measure a finished part, or let the clock run.'] : $learned as $sentence) {
+        $html .= '</table><h2>'.Html::text(Message::of('print.card.learned')).'</h2>';
+        foreach ($learned === [] ? [Message::of('print.finished-card.nothing-learned')] : $learned as $sentence) {
             $html .= '<p>'.Html::text($sentence).'</p>';
         }
-        $html .= '<h2>Next time</h2><p>'.($next === '' ? '&nbsp;' : nl2br(Html::text($next))).'</p>';
+        $html .= '<h2>'.Html::text(Message::of('print.card.next')).'</h2><p>'.($next === '' ? '&nbsp;' : nl2br(Html::text($next))).'</p>';
 
         return Html::sheet(self::STYLE, $figure->name, $html);
     }

@@ -7,6 +7,7 @@ namespace Impa\Print\Share;
 use Impa\Print\Page\Html;
 use Impa\Sets\Kit;
 use Impa\Voice\Amount;
+use Impa\Voice\Message;
 use Impa\Wool\Mix;
 
 /** For the one who leads a workshop: what is packed, what is weighed off, how the afternoon runs. HTML for PDF. */
@@ -31,7 +32,7 @@ final class KitSheet
     {
         return Html::sheet(
             self::STYLE,
-            sprintf('%s: kits for %d, %d spare', $kit->supply->figure->name, $kit->people, $kit->spare),
+            Message::of('print.kit.title', name: $kit->supply->figure->name, people: $kit->people, spare: $kit->spare),
             self::weigh($kit).self::clumps($kit).self::packing($kit).self::run($kit),
         );
     }
@@ -39,8 +40,8 @@ final class KitSheet
     private static function weigh(Kit $kit): string
     {
         $mixes = implode('', array_map(static fn (Mix $m): string => '<p>'.Html::text($m->text()).'</p>', $kit->mixes()));
-        $html = $mixes === '' ? '' : '<h2>Mix</h2>'.$mixes;
-        $html .= '<h2>Weigh off</h2><table><tr><th></th><th>Wool</th><th class="n">each bag</th><th class="n">in all</th></tr>';
+        $html = $mixes === '' ? '' : '<h2>'.Html::text(Message::of('print.kit.mix')).'</h2>'.$mixes;
+        $html .= '<h2>'.Html::text(Message::of('print.kit.weigh')).'</h2><table><tr><th></th><th>'.Html::text(Message::of('print.card.what.wool')).'</th><th class="n">'.Html::text(Message::of('print.kit.each')).'</th><th class="n">'.Html::text(Message::of('print.kit.all')).'</th></tr>';
         foreach ($kit->bag as $row) {
             $html .= sprintf(
                 '<tr><td>%s</td><td>%s</td><td class="n">%s</td><td class="n">%s</td></tr>',
@@ -71,14 +72,14 @@ final class KitSheet
                 $rows[count($rows) - 1] .= '<td>'.self::clump($mm, $wool['hex'] ?? self::UNDYED)."<br><small>{$words}</small></td>";
                 $room -= $mm + self::BESIDE_MM;
             } else {
-                $rows[] = sprintf('<td>%s: %s across, more than this page has room for.</td>', $words, Amount::mm($mm));
+                $rows[] = sprintf('<td>%s: %s</td>', $words, Html::text(Message::of('print.kit.no-room', across: Amount::mm($mm))));
                 $room = 0.0;
             }
         }
         $tables = array_map(static fn (string $cells): string => "<table class=\"clumps\"><tr>{$cells}</tr></table>", $rows);
 
-        return '<h2>One bag, at true size</h2>'
-            .'<p>Each wool as a loose ball, two and a half times the felted bulk: hold a heap against it.</p>'.implode('', $tables);
+        return '<h2>'.Html::text(Message::of('print.kit.bag')).'</h2>'
+            .'<p>'.Html::text(Message::of('print.kit.bag-note')).'</p>'.implode('', $tables);
     }
 
     private static function clump(float $mm, string $hex): string
@@ -97,7 +98,7 @@ final class KitSheet
 
     private static function packing(Kit $kit): string
     {
-        $html = '<h2>Pack</h2><table>';
+        $html = '<h2>'.Html::text(Message::of('print.kit.pack')).'</h2><table>';
         foreach ($kit->packing() as $row) {
             $html .= sprintf(
                 '<tr><td>[ &nbsp; ]</td><td class="n">%d</td><td>%s<br><small>%s</small></td></tr>',
@@ -113,7 +114,7 @@ final class KitSheet
     private static function run(Kit $kit): string
     {
         $clock = static fn (float $minutes): string => sprintf('%d:%02d', intdiv((int) round($minutes), 60), (int) round($minutes) % 60);
-        $html = '<h2>How it runs</h2><div class="box">'.Html::text($kit->note()).'</div><table>';
+        $html = '<h2>'.Html::text(Message::of('print.kit.run')).'</h2><div class="box">'.Html::text($kit->note()).'</div><table>';
         foreach ($kit->run() as $row) {
             $html .= sprintf(
                 '<tr><td class="n">%s</td><td><b>%s</b><br><small>%s</small></td></tr>',
@@ -123,6 +124,10 @@ final class KitSheet
             );
         }
 
-        return $html.sprintf('<tr><td class="n">%s</td><td>End</td></tr></table>', $clock($kit->run()[count($kit->run()) - 1]['to']));
+        return $html.sprintf(
+            '<tr><td class="n">%s</td><td>%s</td></tr></table>',
+            $clock($kit->run()[count($kit->run()) - 1]['to']),
+            Html::text(Message::of('print.kit.end')),
+        );
     }
 }

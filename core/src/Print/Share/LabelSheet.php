@@ -10,6 +10,7 @@ use Impa\Sets\Kit;
 use Impa\Sets\SetRefused;
 use Impa\Voice\Amount;
 use Impa\Voice\Lengths;
+use Impa\Voice\Message;
 
 /** A label for each bag of a kit: which bag, what lies in it. Pages are SVG in mm. */
 final class LabelSheet
@@ -73,7 +74,7 @@ final class LabelSheet
             }
         }
 
-        return [...$lines, [sprintf('1 needle of gauge %d, in its straw: sharp', $kit->gauge()), null]];
+        return [...$lines, [(string) Message::of('print.label.needle', gauge: $kit->gauge()), null]];
     }
 
     /**
@@ -85,7 +86,9 @@ final class LabelSheet
         // Room for ", 12 of 200" is left.
         $room = (int) (($layout['wide'] - 2 * self::RIM) / (self::LETTER * self::TITLE)) - 12;
         $name = mb_strimwidth($kit->supply->figure->name, 0, $room, '…');
-        $of = $number > $kit->people ? 'spare' : sprintf('%d of %d', $number, $kit->people);
+        $of = $number > $kit->people
+            ? Message::of('print.label.spare')
+            : Message::of('print.label.of', number: $number, people: $kit->people);
         $at = $y + self::RIM + self::TITLE;
         $svg = $isCut ? sprintf(
             '<rect x="%s" y="%s" width="%s" height="%s" fill="none" stroke="#b9a88f" stroke-width="0.2"/>',

@@ -13,6 +13,7 @@ use Impa\Material\WireMaterial;
 use Impa\Print\Page\Page;
 use Impa\Print\Page\Paper;
 use Impa\Voice\Amount;
+use Impa\Voice\Message;
 
 /** Every wire at true size, from the front and where it is not flat from the side as well, to be bent along; pages are SVG in mm. */
 final class BendingSheet
@@ -55,7 +56,7 @@ final class BendingSheet
         return array_map(
             static fn (string $body, int $i): string => Page::of(
                 $body,
-                sprintf('%s: wires at true size. Page %d of %d.', $figure->name, $i + 1, $count),
+                Message::of('print.wires.title', name: $figure->name, page: $i + 1, of: $count),
                 $paper,
             ),
             $bodies,
@@ -86,23 +87,17 @@ final class BendingSheet
             $seen,
         );
         $words = [
-            sprintf(
-                '%s%s, from the %s',
-                $wire->name,
-                $wire->count() > 1 ? ' (two, one of them turned over)' : '',
-                $from === Side::Front ? 'front' : 'side',
+            Message::of('print.wires.'.($from === Side::Front ? 'front' : 'side'), name: $wire->name, count: $wire->count()),
+            Message::of(
+                'print.wires.'.($wire->made->doubled ? 'cut-doubled' : 'cut'),
+                wire: $wire->material->word(),
+                gauge: Amount::mm($wire->gaugeMm),
+                long: Amount::mm(WireAdvice::cut($wire)),
             ),
-            sprintf(
-                '%s, %s. Cut %s%s.',
-                $wire->material->word(),
-                Amount::mm($wire->gaugeMm),
-                Amount::mm(WireAdvice::cut($wire)),
-                $wire->made->doubled ? ', doubled and twisted' : '',
-            ),
-            sprintf(
-                'Turn back %s at both ends%s.',
-                Amount::mm(WireMaterial::FOLD_BACK_MM),
-                $wire->made->endLoopMm > 0.0 ? sprintf('; a loop %s across at its end', Amount::mm($wire->made->endLoopMm)) : '',
+            Message::of(
+                'print.wires.'.($wire->made->endLoopMm > 0.0 ? 'turn-back-loop' : 'turn-back'),
+                by: Amount::mm(WireMaterial::FOLD_BACK_MM),
+                loop: Amount::mm($wire->made->endLoopMm),
             ),
         ];
         $svg = sprintf(

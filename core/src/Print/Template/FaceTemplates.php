@@ -22,6 +22,8 @@ use Impa\Surface\Surface;
 use Impa\Surface\TapeMark;
 use Impa\Surface\Unrolled;
 use Impa\Voice\Amount;
+use Impa\Voice\Message;
+use Impa\Voice\Name;
 
 /**
  * A face on paper at true size: flat as seen from the front; folded over its middle line to judge it level and even; laid out
@@ -106,7 +108,7 @@ final readonly class FaceTemplates
     public function pages(Paper $paper): array
     {
         [$width] = $paper->sizeMm();
-        $title = sprintf('%s: the face on %s.', $this->figure->name, mb_strtolower($this->part->name));
+        $title = Message::of('print.face.title', name: $this->figure->name, part: new Name($this->part->name));
         $front = $this->front(Page::RIM);
         $folded = $this->folded($front[1] + self::GAP);
         // Two heads beside each other where they go, else one below the other.
@@ -121,10 +123,10 @@ final readonly class FaceTemplates
         $strips = $this->strips($down + self::GAP, $width - 2 * Page::RIM);
 
         return [
-            Page::of($one.$two.$strips, $title.' Flat from the front, folded over, and as strips.', $paper),
+            Page::of($one.$two.$strips, Message::of('print.face.flat', title: $title), $paper),
             Page::of(
                 $this->laidOut($paper),
-                sprintf('%s Laid out by tape; out of true by %s at most.', $title, Amount::exactMm($this->errorMm())),
+                Message::of('print.face.laid-out', title: $title, off: Amount::exactMm($this->errorMm())),
                 $paper,
             ),
         ];
@@ -298,12 +300,12 @@ final readonly class FaceTemplates
             return '';
         }
         $svg =
-            Page::text('Down the middle line, from the crown:', Page::RIM, $top, 3.0).$this->strip($downs, $top + 2.0, $most);
+            Page::text(Message::of('print.face.down'), Page::RIM, $top, 3.0).$this->strip($downs, $top + 2.0, $most);
         $y = $top + 17.0;
         foreach ($levels as $level => $marks) {
             $svg .=
                 Page::text(
-                    sprintf('Level, %s down, from the middle line to either side:', Amount::mm($level / 100)),
+                    Message::of('print.face.level', down: Amount::mm($level / 100)),
                     Page::RIM,
                     $y,
                     3.0,
@@ -343,16 +345,16 @@ final readonly class FaceTemplates
         return $svg;
     }
 
-    private static function dartWords(float $mm): string
+    private static function dartWords(float $mm): Message
     {
-        return sprintf('Cut the darts out (up to %s wide), not through the middle line: their edges meet on the wool.', Amount::mm($mm));
+        return Message::of('print.face.darts', wide: Amount::mm($mm));
     }
 
     /** The template that wraps the head: its strips and their darts, a stem up to the crown, the details where they lie. */
     private function laidOut(Paper $paper): string
     {
         if ($this->details === []) {
-            $words = $this->leftOut === [] ? 'There is nothing on this face yet.' : 'Nothing of this face lies on its part.';
+            $words = Message::of($this->leftOut === [] ? 'print.face.empty' : 'print.face.none-lies');
 
             return Page::text($words, Page::RIM, Page::RIM + 6, 4.0).$this->leftOutWords(Page::RIM + 12);
         }
@@ -400,13 +402,13 @@ final readonly class FaceTemplates
             }
         }
         $words = match (true) {
-            $isWhole => 'It wraps in one piece: no darts. Cut it out round the rim.',
-            $apart > 0.0 => 'Cut the strips apart: each lies below the one before, on the middle line.',
+            $isWhole => Message::of('print.face.whole'),
+            $apart > 0.0 => Message::of('print.face.strips'),
             default => self::dartWords($template->dartMm()),
         };
 
         return $svg.
-            Page::text('The top of the stem lies on the crown, the red line on the middle line.', Page::RIM, $low + 6.0, 3.0).
+            Page::text(Message::of('print.face.stem'), Page::RIM, $low + 6.0, 3.0).
             Page::text($words, Page::RIM, $low + 10.5, 3.0).
             $this->leftOutWords($low + 15.0);
     }
@@ -450,11 +452,7 @@ final readonly class FaceTemplates
         return $this->leftOut === []
             ? ''
             : Page::text(
-                sprintf(
-                    'Left out, for it does not lie on %s from the front: %s.',
-                    mb_strtolower($this->part->name),
-                    implode(', ', $this->leftOut),
-                ),
+                Message::of('print.face.left-out', part: new Name($this->part->name), names: implode(', ', $this->leftOut)),
                 Page::RIM,
                 $y,
                 3.0,

@@ -13,6 +13,7 @@ use Impa\Print\Page\Paper;
 use Impa\Print\Page\TruePiece;
 use Impa\Print\Page\TruePieces;
 use Impa\Voice\Amount;
+use Impa\Voice\Message;
 
 /**
  * The layers of a figure on paper as they are cut or laid: true size, larger by what they draw in; where the next layers go, openings and
@@ -37,7 +38,7 @@ final readonly class LayerTemplates
 
         return TruePieces::pages(
             $pieces,
-            $figure->name.', in layers'.($isMirrored ? ', mirrored: draw them on the back of the felt' : ''),
+            Message::of($isMirrored ? 'print.layers.mirrored' : 'print.layers.title', name: $figure->name),
             $paper,
         );
     }
@@ -51,9 +52,9 @@ final readonly class LayerTemplates
             fn (array $mark): array => [array_map($way, $this->plan->laid($mark[0], $layer)), $mark[1]],
             $this->marks($layer, $i),
         );
-        $twin = $layer->part->stand->mirror ? '; cut 2, one turned over' : '';
+        $twin = $layer->part->stand->mirror ? Message::of('print.layers.two') : '';
         $more = 100 * ($this->figure->flat->laid() - 1);
-        $larger = $more > 0.0 ? sprintf('; %s larger than finished', Amount::share($more / 100)) : '';
+        $larger = $more > 0.0 ? Message::of('print.layers.larger', by: Amount::share($more / 100)) : '';
         $colour = $this->figure->colours[$layer->part->colour]->name;
         $of = str_starts_with($layer->part->name, $colour) ? '' : ', '.$colour;
 

@@ -11,12 +11,14 @@ use Impa\Print\Page\Page;
 use Impa\Print\Page\Paper;
 use Impa\Render\Bench\MarkerSheet;
 use Impa\Render\FlatArea;
+use Impa\Voice\Message;
 
 /** The marker sheet on which a figure is photographed, at true size; a page is SVG in mm. */
 final class MarkerPage
 {
     /** So much larger it is printed for a figure that has no room on A4 (ISO 216). */
-    private const LARGER = ['', ' Print it at 141 %, on A3.', ' Print it at 200 %, on A2.'];
+    /** How it is printed where the usual one is too small, by the codes of lang/, print.marker. */
+    private const LARGER = ['usual', 'at-141', 'at-200'];
 
     public static function page(Figure $figure, Paper $paper): string
     {
@@ -38,9 +40,7 @@ final class MarkerPage
         }
         $times = (int) round(2 * log(self::wanted($figure)->wideMm / $usual->wideMm, 2));
 
-        $title = 'Marker sheet: lay the figure in its middle, and photograph all four marks.';
-
-        return Page::of($body, $title.(self::LARGER[$times] ?? ''), $paper);
+        return Page::of($body, Message::of('print.marker.'.(self::LARGER[$times] ?? 'usual')), $paper);
     }
 
     private static function wanted(Figure $figure): MarkerSheet

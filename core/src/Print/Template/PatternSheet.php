@@ -10,6 +10,8 @@ use Impa\Flat\PatternPiece;
 use Impa\Print\Page\Paper;
 use Impa\Print\Page\TruePiece;
 use Impa\Print\Page\TruePieces;
+use Impa\Voice\Message;
+use Impa\Voice\Name;
 
 /** The pieces of a sewn pattern at true size: where to cut, and dashed where to sew. */
 final class PatternSheet
@@ -25,12 +27,15 @@ final class PatternSheet
 
         return TruePieces::pages(
             array_map(static fn (PatternPiece $p): TruePiece => TruePiece::of(
-                $p->name,
-                $p->name.', '.$p->of.($p->count * $count > 1 ? sprintf('; cut %d', $p->count * $count) : ''),
+                (string) $p->name,
+                $p->name.', '.Message::of('flat.of.'.$p->of).($p->count * $count > 1 ? Message::of(
+                    'print.pattern.cut',
+                    count: $p->count * $count,
+                ) : ''),
                 $p->cut,
                 $p->cut === $p->outline ? [] : [[$p->outline, true]],
             ), $pattern->pieces),
-            sprintf('%s: %s, to cut and sew', $figure, mb_strtolower($pattern->part->name)),
+            Message::of('print.pattern.title', figure: $figure, name: new Name($pattern->part->name)),
             $paper,
         );
     }

@@ -12,6 +12,7 @@ use Impa\Figure\Term\Side;
 use Impa\Geometry\Box;
 use Impa\Voice\Amount;
 use Impa\Voice\Lengths;
+use Impa\Voice\Message;
 use Impa\Wool\Ledger\LedgerLine;
 use Impa\Wool\Ledger\Purpose;
 use Impa\Wool\Ledger\WoolWords;
@@ -55,16 +56,19 @@ final readonly class SizeCard
             $part->name.($part->count() > 1 ? ' x '.$part->count() : ''),
             sprintf(
                 '%s, %s, %s',
-                $part->solid->kind()->value,
+                Message::of('shape.kind.'.$part->solid->kind()->value),
                 Lengths::of($size->widthMm, $size->heightMm, $size->depthMm),
-                $part->made->firmness->value,
+                Message::of('material.firmness.'.$part->made->firmness->value),
             ),
             implode(', ', array_map(
-                static fn (LedgerLine $l): string => Amount::g($l->g).' '
-                    .WoolWords::name($l->material, $l->for->colour, $figure)
-                    .($l->purpose === Purpose::Covering ? ' as '.$l->way->value : ''),
+                static fn (LedgerLine $l): Message => Message::of(
+                    'print.size-card.'.($l->purpose === Purpose::Covering ? 'wool-as' : 'wool').($part->count() > 1 ? '-each' : ''),
+                    g: Amount::g($l->g),
+                    name: WoolWords::name($l->material, $l->for->colour, $figure),
+                    way: $l->way->label(),
+                ),
                 $lines,
-            )).($part->count() > 1 ? ' each' : ''),
+            )),
         ];
         $width = max(self::LEAST_WIDTH, $one->width() + $two->width() + 3 * self::GAP);
 

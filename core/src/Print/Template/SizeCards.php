@@ -9,6 +9,7 @@ use Impa\Plan\Plan;
 use Impa\Print\Page\Page;
 use Impa\Print\Page\Paper;
 use Impa\Voice\Amount;
+use Impa\Voice\Message;
 
 /** Size cards laid out on paper at true size, with a ruler on every page; pages are SVG in mm. */
 final class SizeCards
@@ -30,7 +31,13 @@ final class SizeCards
         foreach ($pages as $i => $body) {
             $bodies[] = Page::of(
                 $body,
-                sprintf('%s, %s tall. Page %d of %d.', $plan->figure->name, Amount::mm($plan->figure->heightMm), $i + 1, $count),
+                Message::of(
+                    'print.size-cards',
+                    name: $plan->figure->name,
+                    tall: Amount::mm($plan->figure->heightMm),
+                    page: $i + 1,
+                    of: $count,
+                ),
                 $paper,
             );
         }

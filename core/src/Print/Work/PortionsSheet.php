@@ -9,6 +9,7 @@ use Impa\Print\Page\Page;
 use Impa\Print\Page\Ruler;
 use Impa\Stash\Supply\Supply;
 use Impa\Voice\Amount;
+use Impa\Voice\Message;
 use Impa\Voice\Voice;
 use Impa\Wool\Inside\CoverAdvice;
 use Impa\Wool\Ledger\Purpose;
@@ -35,11 +36,9 @@ final class PortionsSheet
         $figure = $supply->figure;
         $ruler = Ruler::of(Voice::current());
         $html =
-            '<p>Weigh and divide everything before the first stab: afterwards nobody can tell whether twins '
-                .'were equal. The dashed outline is the loose clump at true size, two and a half times the '
-                .'felted bulk, by the house\'s figures.</p>';
+            '<p>'.Html::text(Message::of('print.portions.lead')).'</p>';
         $html .=
-            sprintf('<p class="q">This ruler is %s long on paper. If it is not, print at 100 %%.</p>', $ruler->length()).
+            '<p class="q">'.Html::text(Message::of('print.portions.ruler', long: $ruler->length())).'</p>'.
             Html::drawing(
                 sprintf(
                     '<svg xmlns="http://www.w3.org/2000/svg" width="%1$s" height="7" viewBox="0 0 %1$s 7"><path '
@@ -52,7 +51,7 @@ final class PortionsSheet
                 7,
             );
         $mixes = $supply->mixes();
-        $html .= $mixes === [] ? '' : '<h2>Mix first</h2><table>'.implode('', array_map(
+        $html .= $mixes === [] ? '' : '<h2>'.Html::text(Message::of('print.portions.mix')).'</h2><table>'.implode('', array_map(
             static fn (Mix $mix): string => sprintf(
                 '<tr><td class="s">%s</td><td><b>%s</b><br>%s</td></tr>',
                 self::swatch($supply->matches[$mix->colour]->hex),
@@ -70,12 +69,11 @@ final class PortionsSheet
         foreach ($supply->wisps() as $wisp) {
             $times = $wisp['count'] > 1 ? ' x '.$wisp['count'] : '';
             $wisps .= sprintf(
-                '<tr><td class="s">%s</td><td><b>%s%s</b></td><td>%s%s</td><td class="q">%s</td></tr>',
+                '<tr><td class="s">%s</td><td><b>%s%s</b></td><td>%s</td><td class="q">%s</td></tr>',
                 self::swatch($supply->matches[$wisp['colour']]->hex),
                 Html::text($figure->details[$wisp['detail']]->name),
                 $times,
-                Amount::g($wisp['mg'] / 1000),
-                $times === '' ? '' : ' each',
+                Html::text($times === '' ? Amount::g($wisp['mg'] / 1000) : Message::of('print.each', g: Amount::g($wisp['mg'] / 1000))),
                 Html::text($wisp['text']),
             );
         }
@@ -87,10 +85,10 @@ final class PortionsSheet
                 Html::text($row['text']),
             );
         }
-        $html .= $wisps === '' ? '' : '<h2>Wisps</h2><table>'.$wisps.'</table>';
-        $html .= $coverings === '' ? '' : '<h2>Not plain felt</h2><table>'.$coverings.'</table>';
+        $html .= $wisps === '' ? '' : '<h2>'.Html::text(Message::of('print.portions.wisps')).'</h2><table>'.$wisps.'</table>';
+        $html .= $coverings === '' ? '' : '<h2>'.Html::text(Message::of('print.portions.coverings')).'</h2><table>'.$coverings.'</table>';
 
-        return Html::sheet(self::STYLE, $figure->name.': portions', $html);
+        return Html::sheet(self::STYLE, Message::of('print.portions.title', name: $figure->name), $html);
     }
 
     private static function row(Portion $portion, Supply $supply): string

@@ -7,6 +7,7 @@ namespace Impa\Print\Work;
 use Impa\Print\Page\Html;
 use Impa\Stash\Supply\ShoppingList;
 use Impa\Voice\Amount;
+use Impa\Voice\Message;
 
 /** The shopping list, to take along. */
 final class ShoppingSheet
@@ -25,19 +26,20 @@ final class ShoppingSheet
         $html = '<table>';
         foreach ($list->lines as $line) {
             $html .= sprintf(
-                '<tr><td>[ &nbsp; ]</td><td><b>%s</b><br>for %s, %s lacking</td><td>%s</td><td class="n">%.2f</td></tr>',
+                '<tr><td>[ &nbsp; ]</td><td><b>%s</b><br>%s</td><td>%s</td><td class="n">%.2f</td></tr>',
                 Html::text($line['offer']->name),
-                Html::text(implode(', ', $line['for'])),
-                Amount::g($line['needG']),
+                Html::text(Message::of('print.shopping.for', names: implode(', ', $line['for']), g: Amount::g($line['needG']))),
                 ShoppingList::packs($line),
                 $line['price'],
             );
         }
         $html .= sprintf(
-            '<tr><td></td><td>sending</td><td></td><td '
-                .'class="n">%.2f</td></tr><tr><td></td><td><b>together</b></td><td></td><td '
+            '<tr><td></td><td>%s</td><td></td><td '
+                .'class="n">%.2f</td></tr><tr><td></td><td><b>%s</b></td><td></td><td '
                 .'class="n"><b>%.2f</b></td></tr></table>',
+            Html::text(Message::of('print.shopping.sending')),
             $sending,
+            Html::text(Message::of('print.shopping.together')),
             $list->price() + $sending,
         );
         foreach ($list->missing as $missing) {
@@ -49,6 +51,6 @@ final class ShoppingSheet
             );
         }
 
-        return Html::sheet(self::STYLE, $figure.': wool to buy', $html);
+        return Html::sheet(self::STYLE, Message::of('print.shopping.title', name: $figure), $html);
     }
 }

@@ -10,6 +10,7 @@ use Impa\Build\Work;
 use Impa\Plan\StepPicture;
 use Impa\Print\Page\Html;
 use Impa\Voice\Amount;
+use Impa\Voice\Message;
 use Impa\Voice\Voice;
 use Impa\Voice\Writer;
 use Impa\Wool\Ledger\LedgerLine;
@@ -49,10 +50,10 @@ final class WorkSheet
             );
         }
 
-        $left = $drawn < count($work->steps) ? sprintf('<p class="q">%s</p>', Html::text(sprintf(
-            'The first %d steps are drawn; the drawings of the others are on the screen.',
-            $drawn,
-        ))) : '';
+        $left = $drawn < count($work->steps) ? sprintf(
+            '<p class="q">%s</p>',
+            Html::text(Message::of('print.work.first-drawn', count: $drawn)),
+        ) : '';
 
         return $left.'<table>'.$rows.'</table>';
     }
@@ -60,10 +61,9 @@ final class WorkSheet
     /** @return string HTML */
     public static function of(Work $work): string
     {
-        $lead = '<p>Rest for five minutes after each half hour; stretch hands and wrists. '.
-            'Count your needles before you begin and when you stop.</p>';
+        $lead = '<p>'.Html::text(Message::of('print.work.lead')).'</p>';
 
-        return Html::sheet(self::STYLE, $work->ledger->figure->name.': the work', $lead.self::table($work));
+        return Html::sheet(self::STYLE, Message::of('print.work.title', name: $work->ledger->figure->name), $lead.self::table($work));
     }
 
     private static function words(Step $step, Work $work): string
@@ -85,20 +85,20 @@ final class WorkSheet
         }
         $facts = [];
         if ($step->uses->needle !== null) {
-            $facts[] = sprintf(
-                'Needle %d%s, %s, to %s',
-                $step->uses->needle->gauge,
-                $step->uses->needle->holder > 1 ? sprintf(' (%d in the holder)', $step->uses->needle->holder) : '',
-                $step->uses->needle->stab,
-                Amount::mm($step->uses->needle->depthMm),
+            $facts[] = Message::of(
+                $step->uses->needle->holder > 1 ? 'print.work.needles' : 'print.work.needle',
+                gauge: $step->uses->needle->gauge,
+                holder: $step->uses->needle->holder,
+                stab: $step->uses->needle->stab,
+                depth: Amount::mm($step->uses->needle->depthMm),
             );
         }
-        $facts[] = sprintf('about %s', Amount::minutes(max(1.0, $step->time->minutes)));
+        $facts[] = Message::of('print.work.about', time: Amount::minutes(max(1.0, $step->time->minutes)));
         if ($step->time->waitMinutes > 0.0) {
-            $facts[] = sprintf('then %s to dry', Amount::minutes($step->time->waitMinutes));
+            $facts[] = Message::of('print.work.dry', time: Amount::minutes($step->time->waitMinutes));
         }
         $lines[] = '<p class="q">'.Html::text(implode(' · ', $facts)).'</p>';
-        $lines[] = '<p class="q">'.Html::text('When it is done: '.Hints::look($step)).'</p>';
+        $lines[] = '<p class="q">'.Html::text(Message::of('print.work.done', look: Hints::look($step))).'</p>';
         foreach (Hints::cautions($step, $work->ledger->figure) as $caution) {
             $lines[] = '<p class="q">'.Html::text('! '.$caution).'</p>';
         }
@@ -106,19 +106,23 @@ final class WorkSheet
         return implode('', $lines);
     }
 
-    private static function weigh(LedgerLine $line, Work $work): string
+    private static function weigh(LedgerLine $line, Work $work): Message
     {
         $name = WoolWords::name($line->material, $line->for->colour, $work->ledger->figure);
 
         if ($line->isCut()) {
-            return sprintf('%s of %s felt, in sheet%s', Amount::g($line->allG()), $name, $line->pieces > 1 ? ', for '.$line->pieces : '');
+            return Message::of('print.work.cut', g: Amount::g($line->allG()), name: $name, count: $line->pieces);
         }
 
-        $all = sprintf('%s %s', Amount::g($line->allG()), $name);
-
         return $line->pieces > 1
-            ? sprintf('%s in %d equal pieces of %s', $all, $line->pieces, Writer::of(Voice::current())->piece($line->allG(), $line->pieces))
-            : $all;
+            ? Message::of(
+                'print.work.pieces',
+                g: Amount::g($line->allG()),
+                name: $name,
+                count: $line->pieces,
+                piece: Writer::of(Voice::current())->piece($line->allG(), $line->pieces),
+            )
+            : Message::of('sets.set-supply.of', g: Amount::g($line->allG()), name: $name);
     }
 
     /** The drawing fitted into its square. */

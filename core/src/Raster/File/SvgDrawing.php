@@ -7,6 +7,7 @@ namespace Impa\Raster\File;
 use DOMDocument;
 use DOMElement;
 use DOMXPath;
+use Impa\Voice\Message;
 
 /**
  * A drawing in SVG, looked over before anything draws it: no scripts, nothing from elsewhere, no entities, and no more of it than a drawing
@@ -48,10 +49,10 @@ final readonly class SvgDrawing
     public static function of(string $bytes): self
     {
         if (strlen($bytes) > self::MOST_BYTES) {
-            throw PictureRefused::because('This SVG is larger than 5 MB. Export it simpler, or as PNG.');
+            throw PictureRefused::because(Message::of('raster.svg-drawing.this-svg-is-larger'));
         }
         if (preg_match('/<!ENTITY|<!DOCTYPE[^>]*\[/i', $bytes) === 1) {
-            throw PictureRefused::because('This SVG declares entities, which a drawing does not need. Export it as plain SVG, or as PNG.');
+            throw PictureRefused::because(Message::of('raster.svg-drawing.this-svg-declares-entities'));
         }
         $document = new DOMDocument;
         $before = libxml_use_internal_errors(true);
@@ -60,7 +61,7 @@ final readonly class SvgDrawing
         libxml_use_internal_errors($before);
         $root = $document->documentElement;
         if (! $isRead || $root === null || $root->localName !== 'svg') {
-            throw PictureRefused::because('This SVG is damaged: it is not well-formed XML. Export it once more, or as PNG.');
+            throw PictureRefused::because(Message::of('raster.svg-drawing.this-svg-is-damaged'));
         }
         self::look($document);
 
@@ -73,7 +74,7 @@ final readonly class SvgDrawing
         $all = (new DOMXPath($document))->query('//*');
         $uses = 0;
         if ($all === false || $all->length > self::MOST_ELEMENTS) {
-            throw PictureRefused::because(sprintf('This SVG has more than %d pieces. Export it simpler, or as PNG.', self::MOST_ELEMENTS));
+            throw PictureRefused::because(Message::of('raster.svg-drawing.this-svg-has-more', mostElements: self::MOST_ELEMENTS));
         }
         foreach ($all as $element) {
             if (! $element instanceof DOMElement) {
@@ -83,12 +84,12 @@ final readonly class SvgDrawing
             $isSvg = $element->namespaceURI === 'http://www.w3.org/2000/svg' || $element->namespaceURI === null;
             if (preg_match('/^(script|foreignObject|iframe|handler|listener|set|animate.*)$/i', $name) === 1) {
                 throw PictureRefused::because(
-                    sprintf('This SVG carries "%s", which is for pages, not for drawings. Export it as plain SVG, or as PNG.', $name),
+                    Message::of('raster.svg-drawing.this-svg-carries-which', name: $name),
                 );
             }
             if ($isSvg && ! in_array($name, self::ELEMENTS, true) && ! str_starts_with($name, 'fe') && ! str_starts_with($name, 'font')) {
                 throw PictureRefused::because(
-                    sprintf('This SVG carries "%s", which is not known here. Export it as plain SVG, or as PNG.', mb_substr($name, 0, 40)),
+                    Message::of('raster.svg-drawing.this-svg-carries-which-2', name: mb_substr($name, 0, 40)),
                 );
             }
             $uses += $name === 'use' ? 1 : 0;
@@ -100,7 +101,7 @@ final readonly class SvgDrawing
             }
         }
         if ($uses > self::MOST_USES) {
-            throw PictureRefused::because('This SVG repeats itself more than 2000 times. Export it with its pieces drawn out, or as PNG.');
+            throw PictureRefused::because(Message::of('raster.svg-drawing.this-svg-repeats-itself'));
         }
     }
 
@@ -108,7 +109,7 @@ final readonly class SvgDrawing
     private static function attribute(string $name, string $value): void
     {
         if (preg_match('/^on/i', $name) === 1) {
-            throw PictureRefused::because('This SVG carries scripts. Export it as plain SVG, or as PNG.');
+            throw PictureRefused::because(Message::of('raster.svg-drawing.this-svg-carries-scripts'));
         }
         $value = trim($value);
         if (in_array($name, ['href', 'src'], true) && preg_match('~^(#|data:image/(png|jpeg|gif|webp);base64,|$)~i', $value) !== 1) {
@@ -129,9 +130,9 @@ final readonly class SvgDrawing
 
     private static function elsewhere(string $what): PictureRefused
     {
-        return PictureRefused::because(sprintf(
-            'This SVG asks for something from elsewhere ("%s"): only what is in the file itself is drawn. Embed it, or export as PNG.',
-            mb_substr((string) preg_replace('/[^\x20-\x7e]/', '?', $what), 0, 60),
+        return PictureRefused::because(Message::of(
+            'raster.svg-drawing.this-svg-asks',
+            what: mb_substr((string) preg_replace('/[^\x20-\x7e]/', '?', $what), 0, 60),
         ));
     }
 
@@ -144,7 +145,7 @@ final readonly class SvgDrawing
             : [self::length($root->getAttribute('width')), self::length($root->getAttribute('height'))];
         $isSize = $width > 0.0 && $height > 0.0 && is_finite($width) && is_finite($height);
         if (! $isSize || max($width, $height) / min($width, $height) > 20.0) {
-            throw PictureRefused::because('This SVG does not say how large it is, by a view box or by width and height.');
+            throw PictureRefused::because(Message::of('raster.svg-drawing.this-svg-does-not'));
         }
         $scale = self::LONGEST_PX / max($width, $height);
 

@@ -10,6 +10,7 @@ use Impa\Seeing\Fitting\Fit;
 use Impa\Seeing\Fitting\Fitting;
 use Impa\Seeing\Segmentation\Region;
 use Impa\Seeing\Segmentation\Regions;
+use Impa\Voice\Message;
 
 /** Sorts regions into pieces, cut at their necks and seen as simple shapes, and marks that are colour on one. Immutable. */
 final readonly class PartExtraction
@@ -38,7 +39,7 @@ final readonly class PartExtraction
      * @param  array<int, Piece>  $pieces  by number, largest first
      * @param  list<int>  $map  piece per pixel, -1 for the ground
      * @param  list<Mark>  $marks  largest first
-     * @param  list<string>  $notices
+     * @param  list<Message>  $notices
      * @param  list<Region>  $dropped  regions beyond what is kept, largest first
      */
     private function __construct(
@@ -59,7 +60,7 @@ final readonly class PartExtraction
         uasort($bases, static fn (Region $a, Region $b): int => $b->area <=> $a->area);
         $notices = $dropped = [];
         if (count($bases) > self::MOST_PIECES) {
-            $notices[] = sprintf('The picture falls into %d parts; the %d largest were kept.', count($bases), self::MOST_PIECES);
+            $notices[] = Message::of('seeing.part-extraction.the-picture-falls-into', bases: count($bases), mostPieces: self::MOST_PIECES);
             $dropped = array_values(array_slice($bases, self::MOST_PIECES));
             $bases = array_slice($bases, 0, self::MOST_PIECES, true);
         }
@@ -104,7 +105,7 @@ final readonly class PartExtraction
         uasort($pieces, static fn (Piece $a, Piece $b): int => $b->blob->area() <=> $a->blob->area());
         $marks = self::marks($regions, $grouping, $map, $labels, $base);
         if (count($marks) > self::MOST_MARKS) {
-            $notices[] = sprintf('%d details were seen; the %d largest were kept.', count($marks), self::MOST_MARKS);
+            $notices[] = Message::of('seeing.part-extraction.details-were-seen', marks: count($marks), mostMarks: self::MOST_MARKS);
             $marks = array_slice($marks, 0, self::MOST_MARKS);
         }
 

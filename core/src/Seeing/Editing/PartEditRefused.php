@@ -4,59 +4,57 @@ declare(strict_types=1);
 
 namespace Impa\Seeing\Editing;
 
-use DomainException;
-use Impa\Refusal;
+use Impa\Voice\Amount;
+use Impa\Voice\Message;
+use Impa\Voice\Refused;
 
 /** A cut, a merge or a change that cannot be made, and what to do instead. */
-final class PartEditRefused extends DomainException implements Refusal
+final class PartEditRefused extends Refused
 {
-    public function title(): string
+    public function title(): Message
     {
-        return 'This cannot be cut so';
+        return Message::of('seeing.part-edit-refused.this-cannot-be-cut');
     }
 
     public static function noSuchPart(string $key): self
     {
-        return new self(sprintf('There is no part "%s" in this figure.', $key));
+        return new self(Message::of('seeing.part-edit-refused.there-is-no-part', key: $key));
     }
 
     public static function noSuchDetail(string $key): self
     {
-        return new self(sprintf('There is no detail "%s" in this figure.', $key));
+        return new self(Message::of('seeing.part-edit-refused.there-is-no-detail', key: $key));
     }
 
     public static function lineMisses(string $name): self
     {
-        return new self(sprintf('The line leaves %s in one piece. Draw it right across, from one side to the other.', $name));
+        return new self(Message::of('seeing.part-edit-refused.the-line-leaves', name: $name));
     }
 
     public static function oneIsNoPair(): self
     {
-        return new self('Choose two parts or more to make one of them.');
+        return new self(Message::of('seeing.part-edit-refused.choose-two-parts'));
     }
 
     public static function tooSmall(): self
     {
-        return new self('What you drew round is too small for a part: 2 mm across at least.');
+        return new self(Message::of('seeing.part-edit-refused.what-you-drew-round', mm: Amount::mm(2.0)));
     }
 
     public static function nothingThere(): self
     {
-        return new self('There is nothing of the drawing inside the line you drew.');
+        return new self(Message::of('seeing.part-edit-refused.there-is-nothing'));
     }
 
     public static function rootStays(string $name): self
     {
         return new self(
-            sprintf(
-                '%s carries the others and lies on nothing: join it to another part first, then it can become colour on that one.',
-                $name,
-            ),
+            Message::of('seeing.part-edit-refused.carries-the-others', name: $name),
         );
     }
 
     public static function turnedAway(string $name): self
     {
-        return new self(sprintf('%s is turned out of the picture plane; set its turn back to 0 first.', $name));
+        return new self(Message::of('seeing.part-edit-refused.is-turned-out', name: $name));
     }
 }

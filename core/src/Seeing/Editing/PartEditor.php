@@ -24,6 +24,7 @@ use Impa\Seeing\Fitting\Fit;
 use Impa\Seeing\Fitting\Fitting;
 use Impa\Seeing\Foreground\DrawnInside;
 use Impa\Seeing\Result\ShapeWriting;
+use Impa\Voice\Message;
 use stdClass;
 
 /**
@@ -71,16 +72,16 @@ final class PartEditor
             $old,
             Fitting::best(Blob::of($sides[0], $sheet->width), $map, true),
             $sheet,
-            'The larger side of your cut.',
+            (string) Message::of('seeing.part-editor.the-larger-side'),
         );
         $small = self::shaped(
             $old,
             Fitting::best(Blob::of($sides[1], $sheet->width), $map, true),
             $sheet,
-            'The smaller side of your cut.',
+            (string) Message::of('seeing.part-editor.the-smaller-side'),
         );
         $small->key = $draft->freeKey('parts', $key);
-        $small->name = $part->name.', cut off';
+        $small->name = (string) Message::of('seeing.part-editor.cut-off', name: $part->name);
         $small->join = (object) ['to' => $key, 'by' => 'fluff'];
         $draft->replacePart($key, [$large, $small]);
 
@@ -118,7 +119,7 @@ final class PartEditor
             $draft->part($kept),
             Fitting::best(Blob::of($inside, $sheet->width), [], false),
             $sheet,
-            sprintf('Made one of %d parts by you.', count($parts)),
+            (string) Message::of('seeing.part-editor.made-one-of-parts', parts: count($parts)),
         );
         $one->mirror = $isPair;
         // It hangs where the one of them hung that was nearest to the root, so that nothing hangs on itself.
@@ -182,14 +183,14 @@ final class PartEditor
         $part = self::shaped(
             (object) [
                 'key' => 'part',
-                'name' => 'New part',
+                'name' => (string) Message::of('seeing.part-editor.new-part'),
                 'turnDeg' => (object) ['x' => 0, 'y' => 0, 'z' => 0],
                 'mirror' => false,
                 'finish' => 'smooth',
             ],
             $fit,
             $sheet,
-            'Drawn round by you.',
+            (string) Message::of('seeing.part-editor.drawn-round-by-you'),
         );
         $part->colour = $colour;
         $near = self::nearest($figure, (float) $part->at->xMm, (float) $part->at->yMm);
@@ -278,7 +279,7 @@ final class PartEditor
             ],
             Fitting::best(Blob::of($inside, $sheet->width), [], false),
             $sheet,
-            'Made a part of its own by you.',
+            (string) Message::of('seeing.part-editor.made-a-part'),
         );
         $part->mirror = $detail->lie->mirror || $carrier->stand->mirror;
         $part->colour = $detail->colour;

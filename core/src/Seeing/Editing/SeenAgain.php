@@ -11,6 +11,7 @@ use Impa\Figure\Editing\Redrawing;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
 use Impa\Figure\Placing\Overlap;
+use Impa\Voice\Message;
 use stdClass;
 
 /**
@@ -113,21 +114,16 @@ final readonly class SeenAgain
     }
 
     /** What became of the parts, in words. */
-    public function notice(): string
+    public function notice(): Message
     {
         $said = array_filter([
-            $this->kept > 0 ? self::count($this->kept, 'part stays as it was', 'parts stay as they were') : '',
-            $this->changed > 0 ? $this->changed.' took a new shape or place' : '',
-            $this->added > 0 ? $this->added.($this->added === 1 ? ' is new' : ' are new') : '',
-            $this->gone > 0 ? $this->gone.($this->gone === 1 ? ' is gone' : ' are gone') : '',
+            $this->kept > 0 ? Message::of('seeing.again.kept', count: $this->kept) : null,
+            $this->changed > 0 ? Message::of('seeing.again.changed', count: $this->changed) : null,
+            $this->added > 0 ? Message::of('seeing.again.added', count: $this->added) : null,
+            $this->gone > 0 ? Message::of('seeing.again.gone', count: $this->gone) : null,
         ]);
 
-        return implode('; ', $said).'.';
-    }
-
-    private static function count(int $n, string $one, string $many): string
-    {
-        return $n.' '.($n === 1 ? $one : $many);
+        return Message::of('seeing.again.said', said: implode('; ', $said));
     }
 
     /**

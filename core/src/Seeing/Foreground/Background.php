@@ -10,6 +10,7 @@ use Impa\Raster\ConnectedComponents;
 use Impa\Raster\File\PictureRefused;
 use Impa\Raster\Raster;
 use Impa\Raster\TrappedBall;
+use Impa\Voice\Message;
 
 /** Tells figure from background: by transparency, or by the plain colour that reaches in from the border. Immutable. */
 final readonly class Background
@@ -80,7 +81,7 @@ final readonly class Background
 
     /**
      * @param  list<bool>  $figure  per pixel, whether it belongs to the figure
-     * @param  list<string>  $notices
+     * @param  list<Message>  $notices
      * @param  ?Lab  $colour  of a plain background; none where it is clear
      */
     private function __construct(public array $figure, public int $count, public array $notices, public ?Lab $colour)
@@ -103,15 +104,14 @@ final readonly class Background
             $figure = array_map(static fn (int $p): bool => $p >> 24 <= $clear, $raster->pixels);
             $colour = null;
             if ($isHaloed) {
-                $notices[] = 'A halo round the figure, half seen through, was left out.';
+                $notices[] = Message::of('seeing.background.a-halo-round');
             }
         } else {
             [$figure, $paper] = self::flooded($raster, $border);
             $colour = $paper->colour();
             if ($paper->share < self::PLAIN) {
                 $notices[] =
-                    'The background is not plain, so parts of it may have been taken for the figure. A '
-                        .'drawing on white or on a transparent ground works best.';
+                    Message::of('seeing.background.the-background-is-not');
             }
         }
         $figure = Brushwork::over($raster, $figure, $strokes);
@@ -121,7 +121,7 @@ final readonly class Background
         }
         $touching = count(array_filter($border, static fn (int $i): bool => $figure[$i]));
         if ($touching > 0.02 * count($border)) {
-            $notices[] = 'The figure touches the edge of the picture; what is cut off there is missing from the shapes.';
+            $notices[] = Message::of('seeing.background.the-figure-touches');
         }
 
         return new self($figure, $count, $notices, $colour);

@@ -15,6 +15,7 @@ use Impa\Seeing\Decomposition\Mark;
 use Impa\Seeing\Segmentation\Region;
 use Impa\Seeing\Segmentation\Regions;
 use Impa\Voice\Amount;
+use Impa\Voice\Message;
 
 /**
  * A sorted picture as layers of felt on a ground: which regions are cut, which are too small for scissors and are laid or stitched on,
@@ -39,7 +40,7 @@ final readonly class FlatLayers
      * @param  list<FlatLayer>  $layers  from the ground up
      * @param  list<Mark>  $spots  too small to be cut; `on` is the number of the layer
      * @param  list<Blob>  $openings  enclosed and open
-     * @param  list<string>  $notices
+     * @param  list<Message>  $notices
      */
     private function __construct(public array $layers, public array $spots, public array $openings, public array $notices)
     {
@@ -54,8 +55,8 @@ final readonly class FlatLayers
         $slivers = count(array_diff_key($regions->all, $isCut, $isSpot));
         if ($slivers > 0) {
             $notices[] = $slivers === 1
-                ? sprintf('A sliver narrower than %s was ignored.', Amount::mm(self::SLIVER_MM))
-                : sprintf('%d slivers narrower than %s were ignored.', $slivers, Amount::mm(self::SLIVER_MM));
+                ? Message::of('seeing.flat-layers.a-sliver-narrower-than', sliver: Amount::mm(self::SLIVER_MM))
+                : Message::of('seeing.flat-layers.slivers-narrower-than-were', slivers: $slivers, sliver: Amount::mm(self::SLIVER_MM));
         }
         [$openings, $closed] = self::openings($regions, $mmPerPx);
         $map = self::given($regions, $isCut, $closed);
@@ -66,7 +67,7 @@ final readonly class FlatLayers
             }
         }
         if (count($seen) > self::MOST_LAYERS) {
-            $notices[] = sprintf('The picture falls into %d layers; the %d largest were kept.', count($seen), self::MOST_LAYERS);
+            $notices[] = Message::of('seeing.flat-layers.the-picture-falls-into', seen: count($seen), mostLayers: self::MOST_LAYERS);
         }
         $layers = self::laid($seen, $regions, $map, $overlapMm / $mmPerPx);
         $numbers = array_flip(array_map(static fn (FlatLayer $l): int => $l->region, $layers));
@@ -82,7 +83,7 @@ final readonly class FlatLayers
         }
         $lost = count($isSpot) - count($spots);
         if ($lost > 0) {
-            $notices[] = sprintf('%d small spots stand apart from everything that can be cut, and were left out.', $lost);
+            $notices[] = Message::of('seeing.flat-layers.small-spots-stand-apart', lost: $lost);
         }
         usort($spots, static fn (Mark $a, Mark $b): int => $b->blob->area() <=> $a->blob->area());
 

@@ -25,6 +25,8 @@ use Impa\Seeing\Segmentation\Ink;
 use Impa\Seeing\Segmentation\Region;
 use Impa\Seeing\Segmentation\Regions;
 use Impa\Seeing\Wishes;
+use Impa\Voice\Message;
+use Impa\Voice\Name;
 
 /**
  * Writes layers that were seen as a figure document: each a flat part, from the ground up; drawn outlines become cords.
@@ -221,7 +223,11 @@ final readonly class FlatWriting
         foreach ($this->layers->openings as $i => $blob) {
             $points = self::written($this->outline($blob));
             if (count($points) >= 3) {
-                $openings[] = ['key' => 'opening-'.($i + 1), 'name' => 'Opening '.($i + 1), 'pointsMm' => $points];
+                $openings[] = [
+                    'key' => 'opening-'.($i + 1),
+                    'name' => (string) Message::of('seeing.flat.opening', number: $i + 1),
+                    'pointsMm' => $points,
+                ];
             }
         }
 
@@ -249,7 +255,7 @@ final readonly class FlatWriting
                 $key = 'outline-'.$part['key'].($i === 0 ? '' : '-'.($i + 1));
                 $cords[] = [
                     'key' => $key,
-                    'name' => 'Outline: '.lcfirst($part['name']).($i === 0 ? '' : ' '.($i + 1)),
+                    'name' => Message::of('seeing.flat.outline', name: new Name($part['name'])).($i === 0 ? '' : ' '.($i + 1)),
                     'on' => $part['key'],
                     'role' => DetailRole::Other->value,
                     'kind' => 'line',
@@ -354,7 +360,7 @@ final readonly class FlatWriting
                 $this->mmPerPx,
                 $this->heightPx,
             );
-            $word .= $drawn['kind'] === 'line' ? ' line' : ' spot';
+            $word = (string) Message::of('seeing.flat.'.($drawn['kind'] === 'line' ? 'line' : 'spot'), colour: $word);
             $named[$word] = ($named[$word] ?? 0) + 1;
             $name = $word.($named[$word] === 1 ? '' : ' '.$named[$word]);
             $details[] = ['key' => strtolower(str_replace(' ', '-', $name)), 'name' => $name, 'on' => $part['key']] + $drawn + [

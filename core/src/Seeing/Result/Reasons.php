@@ -8,6 +8,8 @@ use Impa\Seeing\Decomposition\Mark;
 use Impa\Seeing\Decomposition\Piece;
 use Impa\Shape\ShapeKind;
 use Impa\Voice\Amount;
+use Impa\Voice\Message;
+use Impa\Voice\Name;
 
 /** Why something was seen as it was: how sure that is, and one sentence. */
 final class Reasons
@@ -31,42 +33,36 @@ final class Reasons
     {
         $fit = $piece->fit;
         $isOwn = isset($fit->options['outline']) && is_array($fit->options['outline']) && $fit->overlap >= 0.97;
-        $share = round(100 * min(1.0, $fit->overlap));
         $to = $piece->joinTo >= 0 ? $pieces[$piece->joinTo]->name : '';
         $said = [
             match (true) {
-                $piece->neckPx > 0.0 && $to !== '' => sprintf(
-                    'Cut from the %s at a neck %s wide',
-                    lcfirst($to),
-                    Amount::mm($piece->neckPx * $mmPerPx),
+                $piece->neckPx > 0.0 && $to !== '' => Message::of(
+                    'seeing.reasons.cut-from',
+                    to: new Name($to),
+                    mm: Amount::mm($piece->neckPx * $mmPerPx),
                 ),
-                $piece->colours > 1 => sprintf('One body in %d colours', $piece->colours),
-                default => 'A patch of one colour',
+                $piece->colours > 1 => Message::of('seeing.reasons.one-body-in-colours', colours: $piece->colours),
+                default => Message::of('seeing.reasons.a-patch-of-one'),
             },
         ];
         $isCord = $fit->kind === ShapeKind::Cord;
         $said[] = match (true) {
-            $isCord => 'a thin line, followed by a cord',
-            $isOwn => 'no simple shape covers it, so it has an outline of its own',
-            default => sprintf(
-                '%s %s covers %d %% of it',
-                in_array($fit->kind, [ShapeKind::Egg, ShapeKind::Arc], true) ? 'an' : 'a',
-                $fit->kind->value,
-                $share,
-            ),
+            $isCord => Message::of('seeing.reasons.a-thin-line-followed'),
+            $isOwn => Message::of('seeing.reasons.no-simple-shape-covers'),
+            default => Message::of('seeing.covers.'.$fit->kind->value, share: Amount::share(min(1.0, $fit->overlap))),
         };
         if ($piece->fringe !== null) {
-            $said[] = sprintf(
-                'its %d teeth are tufts that stand %s out',
-                count($piece->fringe->tips),
-                Amount::mm($piece->fringe->beyondPx($fit) * $mmPerPx),
+            $said[] = Message::of(
+                'seeing.reasons.its-teeth-are-tufts',
+                tips: count($piece->fringe->tips),
+                mm: Amount::mm($piece->fringe->beyondPx($fit) * $mmPerPx),
             );
         }
         if ($piece->isPartlyHidden) {
-            $said[] = 'it goes on behind its neighbours by guess';
+            $said[] = Message::of('seeing.reasons.it-goes-on-behind');
         }
         if ($piece->mirror) {
-            $said[] = 'its twin stands on the other side of the middle line';
+            $said[] = Message::of('seeing.reasons.its-twin-stands');
         }
         $confidence =
             ($isCord ? self::CORD : ($fit->overlap - self::TRUST[0]) / (self::TRUST[1] - self::TRUST[0])) -
@@ -84,17 +80,17 @@ final class Reasons
     {
         $said = [
             match ($mark->layer) {
-                1 => sprintf('Colour on the surface of the %s', lcfirst($piece->name)),
-                default => sprintf('Colour in layer %d on the %s, inside another patch', $mark->layer, lcfirst($piece->name)),
+                1 => Message::of('seeing.reasons.colour-on-the-surface', name: new Name($piece->name)),
+                default => Message::of('seeing.reasons.colour-in-layer', layer: $mark->layer, name: new Name($piece->name)),
             },
         ];
         $said[] = match ($kind) {
-            'disc' => 'a disc covers it',
-            'line' => 'it is long and thin: a drawn line',
-            default => 'its outline was followed',
+            'disc' => Message::of('seeing.reasons.a-disc-covers'),
+            'line' => Message::of('seeing.reasons.it-is-long'),
+            default => Message::of('seeing.reasons.its-outline-was-followed'),
         };
         if ($isPair) {
-            $said[] = 'its twin lies on the other side of the middle line';
+            $said[] = Message::of('seeing.reasons.its-twin-lies');
         }
 
         return ['confidence' => $kind === 'patch' ? 0.7 : 0.9, 'why' => implode('; ', $said).'.'];

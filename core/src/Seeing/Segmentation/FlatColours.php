@@ -9,6 +9,7 @@ use Impa\Colour\Srgb;
 use Impa\Raster\LabelPropagation;
 use Impa\Raster\Raster;
 use Impa\Seeing\Foreground\Background;
+use Impa\Voice\Message;
 
 /**
  * Sorts the figure's pixels into a few flat colours. Pixels mixed by anti-aliasing belong to none by
@@ -39,7 +40,7 @@ final readonly class FlatColours
     /**
      * @param  list<Srgb>  $colours
      * @param  list<int>  $labels  per pixel: index of its colour, -1 for the ground
-     * @param  list<string>  $notices
+     * @param  list<Message>  $notices
      */
     private function __construct(public array $colours, public array $labels, public array $notices)
     {
@@ -72,8 +73,7 @@ final readonly class FlatColours
         $notices =
             count($sure) < (1 - self::RUNNING) * $ground->count || count($colours) >= self::MOST
                 ? [
-                    'The colours run into each other, as in a photo or a shaded drawing. Merge near shades '
-                        .'more strongly, or use a drawing in flat colours.',
+                    Message::of('seeing.flat-colours.the-colours-run-into'),
                 ]
                 : [];
 

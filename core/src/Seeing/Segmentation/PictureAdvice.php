@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Seeing\Segmentation;
 
 use Impa\Seeing\Foreground\Background;
+use Impa\Voice\Message;
 
 /** One plain sentence on what would make a better picture, where what stands out from the background does not look like one character. */
 final class PictureAdvice
@@ -31,7 +32,7 @@ final class PictureAdvice
 
     private const PIECE = 0.03;
 
-    /** @return list<string> one at most */
+    /** @return list<Message> one at most */
     public static function of(Background $ground, int $width): array
     {
         $size = count($ground->figure);
@@ -43,17 +44,16 @@ final class PictureAdvice
 
         return match (true) {
             count($all) >= self::MANY && $largest < self::NONE_LARGE * $ground->count => [
-                'This looks like a page of many small things, such as text. Cut out the part with the character and use that.',
+                Message::of('seeing.picture-advice.this-looks-like'),
             ],
             count(array_filter($all, $isFrame)) >= self::FRAMES => [
-                'This looks like a page with frames, such as a comic. Cut out one character, without its frame, and use that.',
+                Message::of('seeing.picture-advice.this-looks-like-2'),
             ],
             $ground->count < self::HARDLY * $size && $largest < self::MOST * $ground->count => [
-                'Little stands out here. Is the character as large as the picture, its own colour was taken for paper: leave some paper '
-                    .'round it.',
+                Message::of('seeing.picture-advice.little-stands-out-here'),
             ],
             $pieces >= self::APART => [
-                sprintf('%d pieces stand apart from each other. Is this one character? A picture of it alone works best.', $pieces),
+                Message::of('seeing.picture-advice.pieces-stand-apart-from', pieces: $pieces),
             ],
             default => [],
         };

@@ -10,6 +10,7 @@ use Impa\Figure\Editing\Draft;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
 use Impa\Figure\Placing\Overlap;
+use Impa\Voice\Message;
 use stdClass;
 
 /**
@@ -30,7 +31,7 @@ final readonly class BackView
 
     /**
      * @param  stdClass  $document  the changed copy
-     * @param  list<string>  $notices
+     * @param  list<Message>  $notices
      */
     private function __construct(public stdClass $document, public array $notices)
     {
@@ -82,9 +83,12 @@ final readonly class BackView
             $draft->addDetail($detail);
             $isOn++;
         }
-        $said = array_filter([$isOn > 0 ? $isOn.' more drawn on it' : '', $added > 0 ? $added.' more joined on behind' : '']);
+        $said = array_filter([
+            $isOn > 0 ? Message::of('seeing.back.on-it', count: $isOn) : null,
+            $added > 0 ? Message::of('seeing.back.behind', count: $added) : null,
+        ]);
 
-        return new self($draft->whole(), $said === [] ? [] : ['From the back: '.implode(', ', $said).'.']);
+        return new self($draft->whole(), $said === [] ? [] : [Message::of('seeing.back.said', said: implode(', ', $said))]);
     }
 
     /** Whether a patch of colour is a part that stands behind, as a tail before the body that it is seen against. */

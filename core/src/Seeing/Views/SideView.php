@@ -13,6 +13,7 @@ use Impa\Figure\Part;
 use Impa\Figure\Placing\Overlap;
 use Impa\Geometry\Box;
 use Impa\Seeing\Result\ShapeWriting;
+use Impa\Voice\Message;
 use stdClass;
 
 /**
@@ -35,7 +36,7 @@ final readonly class SideView
 
     /**
      * @param  stdClass  $document  the changed copy, with the drawing in `sidePicture`
-     * @param  list<string>  $notices
+     * @param  list<Message>  $notices
      */
     private function __construct(public stdClass $document, public array $notices)
     {
@@ -84,12 +85,12 @@ final readonly class SideView
                 'facesLeft' => $facesLeft,
             ]);
         }
-        $notices = [sprintf('%d of %d parts took their depth from the side picture.', count($found), count($figure->parts))];
+        $notices = [Message::of('seeing.side-view.of-parts-took-their', found: count($found), parts: count($figure->parts))];
         if ($added !== []) {
-            $notices[] = sprintf('Only the side shows: %s.', implode(', ', $added));
+            $notices[] = Message::of('seeing.side-view.only-the-side-shows', list: implode(', ', $added));
         }
         if ($missing !== []) {
-            $notices[] = sprintf('Not found in it, by colour and height: %s.', implode(', ', $missing));
+            $notices[] = Message::of('seeing.side-view.not-found', list: implode(', ', $missing));
         }
 
         return new self($draft->whole(), $notices);

@@ -35,7 +35,7 @@ final readonly class Need
     {
         return match (true) {
             $this->wool !== null => $this->wool->name,
-            $this->colours === [] => LedgerLine::word($this->material),
+            $this->colours === [] => (string) LedgerLine::word($this->material),
             default => implode(', ', array_map(static fn (string $key): string => $colours[$key], $this->colours)),
         };
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Stash\Supply;
 
+use Impa\Voice\Message;
+
 /** How much more than likely to have at hand, by how bad running out would be. */
 enum Reserve: string
 {
@@ -22,22 +24,22 @@ enum Reserve: string
     }
 
     /** What it is for. */
-    public function title(): string
+    public function title(): Message
     {
         return match ($this) {
-            self::Again => 'Can be bought again',
-            self::Usual => 'Usual',
-            self::Never => 'Never again in this shade',
+            self::Again => Message::of('stash.reserve.can-be-bought-again'),
+            self::Usual => Message::of('stash.reserve.usual'),
+            self::Never => Message::of('stash.reserve.never-again-in-this'),
         };
     }
 
     /** How often that is enough, in words. */
-    public function odds(): string
+    public function odds(): Message
     {
         return match ($this) {
-            self::Again => 'enough 7 times in 10',
-            self::Usual => 'enough 9 times in 10',
-            self::Never => 'enough 49 times in 50',
+            self::Again => Message::of('stash.reserve.enough-7-times'),
+            self::Usual => Message::of('stash.reserve.enough-9-times'),
+            self::Never => Message::of('stash.reserve.enough-49-times'),
         };
     }
 

@@ -8,6 +8,9 @@ use Impa\Colour\Ciede2000;
 use Impa\Colour\Srgb;
 use Impa\Stash\NearestWool;
 use Impa\Stash\Nearness;
+use Impa\Voice\Amount;
+use Impa\Voice\Message;
+use Impa\Voice\Voice;
 
 /** What to buy for what is lacking: the same wool where the shop has it, else the nearest; in the cheapest packs. Immutable. */
 final readonly class ShoppingList
@@ -17,7 +20,7 @@ final readonly class ShoppingList
      *     offer: Offer, for: list<string>, needG: float, difference: float, price: float, g: int,
      *     packs: list<array{packG: int, price: float, count: int}>,
      * }>  $lines
-     * @param  list<array{name: string, needG: float, why: string}>  $missing  what the shop has not
+     * @param  list<array{name: string, needG: float, why: Message}>  $missing  what the shop has not
      */
     private function __construct(public array $lines, public array $missing)
     {
@@ -45,8 +48,8 @@ final readonly class ShoppingList
                     'name' => $name,
                     'needG' => $need->lackG(),
                     'why' => $difference < INF
-                            ? 'It is sold out: ask again, or mix it from what you have.'
-                            : 'The shop has nothing like it: mix it from what you have.',
+                            ? Message::of('stash.shopping-list.it-is-sold-out')
+                            : Message::of('stash.shopping-list.the-shop-has-nothing'),
                 ];
 
                 continue;
@@ -63,7 +66,7 @@ final readonly class ShoppingList
                 $missing[] = [
                     'name' => implode(', ', $wanted['for']),
                     'needG' => $wanted['needG'],
-                    'why' => sprintf('The shop has only %d g of %s.', $offer->stockG(), $offer->name),
+                    'why' => Message::of('stash.shopping-list.the-shop-has-only', stockG: Amount::g($offer->stockG()), name: $offer->name),
                 ];
 
                 continue;
@@ -146,7 +149,10 @@ final readonly class ShoppingList
     /** @return non-empty-list<list<string>> as a table, its head first */
     public function rows(): array
     {
-        $rows = [['wool', 'for', 'grams lacking', 'packs', 'grams bought', 'price', 'days']];
+        $rows = [array_map(
+            static fn (string $column): string => (string) Message::of('stash.shopping-list.column.'.$column),
+            ['wool', 'for', 'lacking', 'packs', 'bought', 'price', 'days'],
+        )];
         foreach ($this->lines as $line) {
             $rows[] = [
                 $line['offer']->name,
@@ -159,7 +165,7 @@ final readonly class ShoppingList
             ];
         }
         foreach ($this->missing as $missing) {
-            $rows[] = [$missing['name'], '', sprintf('%.1f', $missing['needG']), $missing['why'], '', '', ''];
+            $rows[] = [$missing['name'], '', sprintf('%.1f', $missing['needG']), (string) $missing['why'], '', '', ''];
         }
 
         return $rows;
@@ -169,8 +175,11 @@ final readonly class ShoppingList
      * @param  array{packs: list<array{packG: int, price: float, count: int}>, ...}  $line
      * @param  string  $and  between packs of two sizes
      */
-    public static function packs(array $line, string $and = ' and '): string
+    public static function packs(array $line, ?string $and = null): string
     {
-        return implode($and, array_map(static fn (array $p): string => sprintf('%d x %d g', $p['count'], $p['packG']), $line['packs']));
+        return implode(
+            $and ?? Voice::word(Voice::current()->language, 'quantities.and'),
+            array_map(static fn (array $p): string => sprintf('%d x %d g', $p['count'], $p['packG']), $line['packs']),
+        );
     }
 }

@@ -13,6 +13,7 @@ use Impa\Stash\ColourMatch;
 use Impa\Stash\Matching;
 use Impa\Stash\Mixing\Swatch;
 use Impa\Stash\StashWool;
+use Impa\Voice\Message;
 use Impa\Wool\Inside\Inside;
 use Impa\Wool\Inside\Insides;
 use Impa\Wool\Ledger\Ledger;
@@ -269,7 +270,7 @@ final readonly class Supply
         return $fullest;
     }
 
-    /** @return list<array{detail: string, colour: string, mg: float, count: int, text: string}> mg of one */
+    /** @return list<array{detail: string, colour: string, mg: float, count: int, text: ?Message}> mg of one */
     public function wisps(): array
     {
         $wisps = [];
@@ -291,7 +292,7 @@ final readonly class Supply
     /**
      * @return list<array{
      *     part: string, way: string, count: int, pieces: int, g: float, metres: float, areaCm2: float, filmG: float,
-     *     text: string,
+     *     text: ?Message,
      * }> of one piece
      */
     public function coverings(): array

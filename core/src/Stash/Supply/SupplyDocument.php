@@ -12,6 +12,8 @@ use Impa\Figure\Placing\Seat;
 use Impa\Material\CoreMaterial;
 use Impa\Stash\ColourMatch;
 use Impa\Stash\Matching;
+use Impa\Voice\Amount;
+use Impa\Voice\Message;
 use Impa\Wool\Inside\CoverAdvice;
 use Impa\Wool\Inside\Inside;
 use Impa\Wool\Inside\Insides;
@@ -91,12 +93,12 @@ final readonly class SupplyDocument
         [$one, $two] = array_map(fn (string $key): string => $this->supply->figure->colours[$key]->name, $conflict['colours']);
 
         return $conflict + [
-            'text' => sprintf(
-                '%s and %s differ by %.0f in the drawing and by %.0f in these wools: choose another wool or a mix for one of them.',
-                $one,
-                $two,
-                $conflict['drawn'],
-                $conflict['felted'],
+            'text' => Message::of(
+                'stash.supply-document.and-differ',
+                one: $one,
+                two: $two,
+                drawn: Amount::number(round($conflict['drawn'])),
+                felted: Amount::number(round($conflict['felted'])),
             ),
         ];
     }

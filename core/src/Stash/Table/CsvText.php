@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Stash\Table;
 
+use Impa\Voice\Message;
 use Impa\Wool\WoolRefused;
 
 /** The cells of a CSV text (RFC 4180), read forgivingly: other separators, other encodings, what spreadsheets put before a formula. */
@@ -11,7 +12,7 @@ final class CsvText
 {
     /**
      * @param  int  $most  lines that are read
-     * @param  list<string>  $notices  what was guessed is added, in plain words
+     * @param  list<Message>  $notices  what was guessed is added, in plain words
      * @return list<list<string>> line by line, the heading among them
      *
      * @throws WoolRefused if it is no text at all
@@ -23,16 +24,16 @@ final class CsvText
         return self::parted($text, self::separator($text, $notices), $most);
     }
 
-    /** @param  list<string>  $notices */
+    /** @param  list<Message>  $notices */
     private static function utf8(string $bytes, array &$notices): string
     {
         $text = str_starts_with($bytes, "\xEF\xBB\xBF") ? substr($bytes, 3) : $bytes;
         if (str_contains($text, "\0")) {
-            throw WoolRefused::cannotRead('This is no text: save the table as CSV (UTF-8) and choose that file.');
+            throw WoolRefused::cannotRead(Message::of('stash.csv-text.this-is-no-text'));
         }
         if (! mb_check_encoding($text, 'UTF-8')) {
             $notices[] =
-                'This file is not UTF-8; it was read as Western European (Windows-1252). Look whether the names are right.';
+                Message::of('stash.csv-text.this-file-is-not');
             $text = mb_convert_encoding($text, 'UTF-8', 'Windows-1252');
         }
 
@@ -42,7 +43,7 @@ final class CsvText
     /**
      * The separator of the heading: what it has most of.
      *
-     * @param  list<string>  $notices
+     * @param  list<Message>  $notices
      * @return non-empty-string
      */
     private static function separator(string $text, array &$notices): string
@@ -52,10 +53,9 @@ final class CsvText
         arsort($counts);
         $separator = max($counts) > 0 ? (string) array_key_first($counts) : ',';
         if ($separator !== ',') {
-            $notices[] = sprintf(
-                'The columns are parted by %s here; that was taken into account.',
-                $separator === ';' ? 'semicolons' : 'tabs',
-            );
+            $notices[] = $separator === ';'
+                ? Message::of('stash.csv-text.the-columns-are-parted')
+                : Message::of('stash.csv-text.the-columns-are-parted-2');
         }
 
         return $separator !== '' ? $separator : ',';
@@ -66,7 +66,7 @@ final class CsvText
     {
         $memory = fopen('php://temp', 'r+b');
         if ($memory === false) {
-            throw WoolRefused::cannotRead('There is not enough memory to read this table.');
+            throw WoolRefused::cannotRead(Message::of('stash.csv-text.there-is-not-enough'));
         }
         fwrite($memory, $text);
         rewind($memory);

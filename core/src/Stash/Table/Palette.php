@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Stash\Table;
 
 use Impa\Colour\Srgb;
+use Impa\Voice\Message;
 use Impa\Wool\WoolRefused;
 
 /** A palette in the plain text format of the GNU image program: a head line, then red, green, blue and a name on each line. */
@@ -32,7 +33,7 @@ final class Palette
     }
 
     /**
-     * @param  array<int, string>  $refused  filled with a sentence by line number
+     * @param  array<int, Message>  $refused  filled with a sentence by line number
      * @return list<array{string, Srgb}> name and colour; nameless ones are called by their number
      *
      * @throws WoolRefused if it is no palette
@@ -43,11 +44,7 @@ final class Palette
         $lines = preg_split('/\r\n|\r|\n/', $text) ?: [];
         if (trim(str_replace("\xEF\xBB\xBF", '', $lines[0] ?? '')) !== self::HEAD) {
             throw WoolRefused::cannotRead(
-                sprintf(
-                    'A palette file begins with the line "%s"; this one begins with "%s".',
-                    self::HEAD,
-                    mb_substr($lines[0] ?? '', 0, 40),
-                ),
+                Message::of('stash.palette.a-palette-file-begins', head: self::HEAD, lines: mb_substr($lines[0] ?? '', 0, 40)),
             );
         }
         $colours = [];
@@ -60,16 +57,16 @@ final class Palette
                 preg_match('/^\s*(\d{1,3})\s+(\d{1,3})\s+(\d{1,3})(?:\s+(.*))?$/u', $line, $m) !== 1 ||
                 max((int) $m[1], (int) $m[2], (int) $m[3]) > 255
             ) {
-                $refused[$i + 1] = sprintf(
-                    '"%s" is no colour: three numbers from 0 to 255, then a name.',
-                    mb_substr(trim($line), 0, 60),
-                );
+                $refused[$i + 1] = Message::of('stash.palette.is-no-colour-three', line: mb_substr(trim($line), 0, 60));
 
                 continue;
             }
             $name = trim($m[4] ?? '');
             $colours[] = [
-                $name === '' || strcasecmp($name, 'untitled') === 0 ? sprintf('Colour %d', count($colours) + 1) : $name,
+                $name === '' || strcasecmp($name, 'untitled') === 0 ? (string) Message::of(
+                    'stash.palette.colour',
+                    colours: count($colours) + 1,
+                ) : $name,
                 Srgb::of((int) $m[1], (int) $m[2], (int) $m[3]),
             ];
         }

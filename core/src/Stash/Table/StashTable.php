@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Stash\Table;
 
+use Impa\Voice\Message;
 use Impa\Wool\WoolRefused;
 
 /** A stash as a CSV table (RFC 4180), read forgivingly and written strictly. */
@@ -28,8 +29,8 @@ final readonly class StashTable
 
     /**
      * @param  list<WoolEntry>  $wools  what could be read, each name once
-     * @param  list<array{line: int, column: string, why: string}>  $refused
-     * @param  list<string>  $notices  what was guessed, in plain words
+     * @param  list<array{line: int, column: string, why: Message}>  $refused
+     * @param  list<Message>  $notices  what was guessed, in plain words
      */
     private function __construct(public array $wools, public array $refused, public array $notices)
     {
@@ -45,7 +46,7 @@ final readonly class StashTable
         foreach ($rows as $i => $row) {
             $line = $i + 2;
             if (count($wools) + count($refused) >= self::MOST_LINES) {
-                $notices[] = sprintf('Only the first %d lines were read.', self::MOST_LINES);
+                $notices[] = Message::of('stash.stash-table.only-the-first-lines', mostLines: self::MOST_LINES);
                 break;
             }
             $members = [];
@@ -64,11 +65,7 @@ final readonly class StashTable
                 $refused[] = [
                     'line' => $line,
                     'column' => 'name',
-                    'why' => sprintf(
-                        '"%s" is already on line %d. Give one of them another name.',
-                        $wool->name,
-                        $lines[$wool->key()],
-                    ),
+                    'why' => Message::of('stash.stash-table.is-already-on-line', name: $wool->name, lines: $lines[$wool->key()]),
                 ];
             } elseif ($wool !== null) {
                 $lines[$wool->key()] = $line;
@@ -126,7 +123,7 @@ final readonly class StashTable
 
     /**
      * @param  list<string>  $heading
-     * @param  list<string>  $notices
+     * @param  list<Message>  $notices
      * @return array<int, string> member by column
      */
     private static function columns(array $heading, array &$notices): array
@@ -142,15 +139,15 @@ final readonly class StashTable
         }
         if (! in_array('name', $columns, true)) {
             throw WoolRefused::cannotRead(
-                sprintf(
-                    'The first line must name the columns, "name" among them. It reads: "%s". Known are: %s.',
-                    mb_substr(implode(', ', $heading), 0, 120),
-                    implode(', ', array_keys(self::COLUMNS)),
+                Message::of(
+                    'stash.stash-table.the-first-line-must',
+                    list: mb_substr(implode(', ', $heading), 0, 120),
+                    list2: implode(', ', array_keys(self::COLUMNS)),
                 ),
             );
         }
         if ($unknown !== []) {
-            $notices[] = sprintf('Left alone, because we do not know them: %s.', implode(', ', array_slice($unknown, 0, 8)));
+            $notices[] = Message::of('stash.stash-table.left-alone-because-we', list: implode(', ', array_slice($unknown, 0, 8)));
         }
 
         return $columns;

@@ -6,6 +6,8 @@ namespace Impa\Stash\Table;
 
 use Impa\Colour\Srgb;
 use Impa\Material\Preparation;
+use Impa\Voice\Amount;
+use Impa\Voice\Message;
 
 /** A wool as the felter writes it down: what a row of the stash holds. Immutable. */
 final readonly class WoolEntry
@@ -17,11 +19,11 @@ final readonly class WoolEntry
 
     /** Numbers: the word for it, least and most, unit. Sheep give 11 micron at the finest; a bale weighs 170 kg. */
     private const NUMBERS = [
-        'gramsLeft' => ['grams left', 0.0, self::MOST_G, 'g'],
-        'micron' => ['fineness', 8.0, 80.0, 'micron'],
-        'gPerM' => ['weight of a metre', 0.01, 500.0, 'g'],
-        'price' => ['price of a pack', 0.0, 10_000.0, ''],
-        'packG' => ['pack', 0.1, 50_000.0, 'g'],
+        'gramsLeft' => [0.0, self::MOST_G, 'g'],
+        'micron' => [8.0, 80.0, 'micron'],
+        'gPerM' => [0.01, 500.0, 'g'],
+        'price' => [0.0, 10_000.0, ''],
+        'packG' => [0.1, 50_000.0, 'g'],
     ];
 
     private function __construct(
@@ -39,7 +41,7 @@ final readonly class WoolEntry
     /**
      * @param  array<string, mixed>  $members  name, hex, material, preparation, gramsLeft, micron, gPerM, price, packG, maker;
      *                                         numbers as such or as typed, with a point or a comma
-     * @param  array<string, string>  $faults  filled with a sentence for each member that is wrong
+     * @param  array<string, Message>  $faults  filled with a sentence for each member that is wrong
      */
     public static function of(array $members, array &$faults): ?self
     {
@@ -49,38 +51,43 @@ final readonly class WoolEntry
             : '';
         $name = $text('name');
         if ($name === '') {
-            $faults['name'] = 'A wool needs a name, so that you find it again.';
+            $faults['name'] = Message::of('stash.wool-entry.a-wool-needs');
         } elseif (mb_strlen($name) > 120) {
-            $faults['name'] = sprintf('The name "%s ..." is longer than 120 letters.', mb_substr($name, 0, 30));
+            $faults['name'] = Message::of('stash.wool-entry.the-name-is-longer', name: mb_substr($name, 0, 30));
         }
         $hex = strtolower($text('hex'));
         $hex = $hex !== '' && $hex[0] !== '#' ? '#'.$hex : $hex;
         if ($hex !== '' && preg_match('/^#[0-9a-f]{6}$/', $hex) !== 1) {
-            $faults['hex'] = sprintf(
-                '"%s" is no colour: write # and six digits from 0 to f, such as #2f8f86, or leave it empty.',
-                $text('hex'),
-            );
+            $faults['hex'] = Message::of('stash.wool-entry.is-no-colour-write', it: $text('hex'));
         }
         $preparation = Preparation::tryFrom(strtolower($text('preparation')) ?: 'carded batting');
         if ($preparation === null) {
-            $faults['preparation'] = sprintf(
-                '"%s" is no preparation: one of %s.',
-                $text('preparation'),
-                implode(', ', array_column(Preparation::cases(), 'value')),
+            $faults['preparation'] = Message::of(
+                'stash.wool-entry.is-no-preparation-one',
+                it: $text('preparation'),
+                list: implode(', ', array_column(Preparation::cases(), 'value')),
             );
         }
         $material = strtolower($text('material')) ?: self::usualMaterial($preparation);
         if (! in_array($material, self::MATERIALS, true)) {
-            $faults['material'] = sprintf('"%s" is no material: one of %s.', $text('material'), implode(', ', self::MATERIALS));
+            $faults['material'] = Message::of(
+                'stash.wool-entry.is-no-material-one',
+                it: $text('material'),
+                list: implode(', ', self::MATERIALS),
+            );
         }
         $numbers = [];
-        foreach (self::NUMBERS as $member => [$word, $least, $most, $unit]) {
+        foreach (self::NUMBERS as $member => [$least, $most, $unit]) {
             $numbers[$member] = self::number($members[$member] ?? null);
             $said = $numbers[$member];
             if ($said !== null && (is_nan($said) || $said < $least || $said > $most)) {
-                $faults[$member] = is_nan($said)
-                    ? sprintf('The %s "%s" is no number.', $word, $text($member))
-                    : sprintf('The %s, %s %s, must lie between %s and %s.', $word, $text($member), $unit, $least, $most);
+                $faults[$member] = Message::of(
+                    is_nan($said) ? 'stash.no-number' : 'stash.out-of-range',
+                    what: Message::of('stash.number.'.$member),
+                    said: is_nan($said) ? $text($member) : trim($text($member).' '.$unit),
+                    least: Amount::number($least),
+                    most: Amount::number($most),
+                );
             }
         }
         if ($faults !== [] || $preparation === null) {

@@ -8,6 +8,7 @@ use Impa\Colour\Srgb;
 use Impa\Figure\Part;
 use Impa\Material\CoreMaterial;
 use Impa\Voice\Amount;
+use Impa\Voice\Message;
 use Impa\Wool\Ledger\Coverings;
 use Impa\Wool\Ledger\Foam;
 use Impa\Wool\Ledger\PartWool;
@@ -32,11 +33,11 @@ final class Insides
     public static function of(Part $part, PartWool $wool, Srgb $cover, bool $carries): array
     {
         $thick = $wool->thickMm();
-        $ways = [self::way(CoreMaterial::None, '', $wool)];
+        $ways = [self::way(CoreMaterial::None, null, $wool)];
         $hollow = $wool->filledWith(CoreMaterial::CoreWool);
         if ($hollow->insideCm3 > 0.0) {
             foreach ([CoreMaterial::CoreWool, CoreMaterial::Scrap, CoreMaterial::Stuffing] as $material) {
-                $ways[] = self::way($material, '', $hollow);
+                $ways[] = self::way($material, null, $hollow);
             }
             $foam = $thick >= self::FOAM_FROM_MM && ! $wool->seat->isOnto() ? Foam::inside($part->solid, $part->made->coverMm) : null;
             if ($foam !== null) {
@@ -49,45 +50,49 @@ final class Insides
         return [$ways[0]->because($reason), ...array_slice($ways, 1)];
     }
 
-    private static function way(CoreMaterial $material, string $what, PartWool $wool): Inside
+    private static function way(CoreMaterial $material, ?Message $what, PartWool $wool): Inside
     {
         $filled = $wool->filledWith($material);
 
         return new Inside(
             $material,
-            $what === '' ? $material->word() : $what,
+            $what ?? $material->word(),
             $filled->coreG(),
             $filled->colourG(),
             $filled->finishedG(),
-            '',
+            null,
         );
     }
 
     /**
      * @param  non-empty-list<Inside>  $ways  solid first, then core wool, scrap and stuffing where it is thick enough
-     * @return array{CoreMaterial, string}
+     * @return array{CoreMaterial, Message}
      */
     private static function advised(Part $part, PartWool $wool, Srgb $cover, bool $carries, array $ways): array
     {
         $thick = $wool->thickMm();
         $volume = $wool->volumeCm3;
         if (Coverings::isWhole($part)) {
-            return [CoreMaterial::None, 'It is nothing but its covering: there is no inside to fill.'];
+            return [CoreMaterial::None, Message::of('wool.insides.it-is-nothing-but')];
         }
         if ($part->wantsWire()) {
             return [
                 CoreMaterial::None,
-                sprintf(
-                    '%s long and %s thick: colour felted round a wire, or it bends.',
-                    Amount::mm($part->solid->size()->heightMm),
-                    Amount::mm($part->thickMm()),
+                Message::of(
+                    'wool.insides.long-and-thick-colour',
+                    height: Amount::mm($part->solid->size()->heightMm),
+                    thick: Amount::mm($part->thickMm()),
                 ),
             ];
         }
         if ($thick < CoreMaterial::SOLID_BELOW_MM || ! isset($ways[1], $ways[3])) {
             return [
                 CoreMaterial::None,
-                sprintf('%s thick: a core pays from %s on.', Amount::mm($thick), Amount::mm(CoreMaterial::SOLID_BELOW_MM)),
+                Message::of(
+                    'wool.insides.thick-a-core-pays',
+                    thick: Amount::mm($thick),
+                    solidBelow: Amount::mm(CoreMaterial::SOLID_BELOW_MM),
+                ),
             ];
         }
         [$solid, $core, , $stuffing] = $ways;
@@ -95,32 +100,32 @@ final class Insides
         if ($volume > self::LARGE_CM3 && ! $carries) {
             return [
                 CoreMaterial::Stuffing,
-                sprintf(
-                    '%s: stuffing takes %s where core wool takes %s, and leaves the figure %s lighter up there.',
-                    Amount::cm3($volume),
-                    Amount::g($stuffing->insideG),
-                    Amount::g($core->insideG),
-                    Amount::g($core->finishedG - $stuffing->finishedG),
+                Message::of(
+                    'wool.insides.stuffing-takes-where-core',
+                    volume: Amount::cm3($volume),
+                    insideG: Amount::g($stuffing->insideG),
+                    insideG2: Amount::g($core->insideG),
+                    g: Amount::g($core->finishedG - $stuffing->finishedG),
                 ),
             ];
         }
         if ($difference > self::SHOWS) {
             return [
                 CoreMaterial::Scrap,
-                sprintf(
-                    'The colour differs from undyed wool by %.0f: a core of scrap in a like colour cannot show through a cover of %s.',
-                    $difference,
-                    Amount::mm($part->made->coverMm),
+                Message::of(
+                    'wool.insides.the-colour-differs-from',
+                    number: Amount::number(round($difference)),
+                    cover: Amount::mm($part->made->coverMm),
                 ),
             ];
         }
 
         return [
             CoreMaterial::CoreWool,
-            sprintf(
-                'It saves %s of colour, felts fast%s.',
-                Amount::g($solid->coverG - $core->coverG),
-                $carries ? sprintf(', and its %s keep the weight low', Amount::g($core->finishedG)) : '',
+            Message::of(
+                'wool.insides.core-wool'.($carries ? '-low' : ''),
+                saves: Amount::g($solid->coverG - $core->coverG),
+                weight: Amount::g($core->finishedG),
             ),
         ];
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Impa\Wool\Ledger;
 
+use Impa\Voice\Message;
+
 /** What one piece's covering takes. Immutable. */
 final readonly class CoveringNeed
 {
@@ -14,7 +16,7 @@ final readonly class CoveringNeed
      * @param  int  $count  of loops, tufts, locks or lays; 0 where none
      * @param  float  $areaCm2  of sheet; 0 where none
      * @param  float  $filmG  of iron-on film fibres; 0 where none
-     * @param  string  $text  what to do, in two sentences
+     * @param  ?Message  $text  what to do, in two sentences; nothing where there is nothing to be done
      */
     public function __construct(
         public float $g = 0.0,
@@ -23,7 +25,7 @@ final readonly class CoveringNeed
         public int $count = 0,
         public float $areaCm2 = 0.0,
         public float $filmG = 0.0,
-        public string $text = '',
+        public ?Message $text = null,
     ) {
     }
 }

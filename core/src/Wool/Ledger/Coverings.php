@@ -13,6 +13,7 @@ use Impa\Material\CoveringWay;
 use Impa\Material\Densities;
 use Impa\Material\WireMaterial;
 use Impa\Voice\Amount;
+use Impa\Voice\Message;
 use Impa\Voice\Voice;
 use Impa\Voice\Writer;
 
@@ -84,12 +85,11 @@ final class Coverings
             finishedG: $metres * $gPerM,
             metres: $metres,
             count: $count,
-            text: sprintf(
-                '%d loops of %s: push the yarn in every %s, leave a loop, go on. '.
-                    'Lay each over the same stick, so that all are alike.',
-                $count,
-                Amount::mm($covering->lengthMm),
-                Amount::mm(10 / sqrt($covering->perCm2)),
+            text: Message::of(
+                'wool.coverings.loops-of-push',
+                count: $count,
+                length: Amount::mm($covering->lengthMm),
+                mm: Amount::mm(10 / sqrt($covering->perCm2)),
             ),
         );
     }
@@ -103,12 +103,12 @@ final class Coverings
             g: $g,
             finishedG: $g,
             count: $count,
-            text: sprintf(
-                '%s of %s and %s: begin at the foot, each row over the last one\'s roots. %s',
-                $covering->way->words($count),
-                Writer::of(Voice::current())->piece($g, $count),
-                Amount::mm($covering->lengthMm),
-                $covering->way->hold(),
+            text: Message::of(
+                'wool.coverings.of-and-begin',
+                way: $covering->way->words($count),
+                piece: Writer::of(Voice::current())->piece($g, $count),
+                length: Amount::mm($covering->lengthMm),
+                hold: $covering->way->hold(),
             ),
         );
     }
@@ -128,13 +128,12 @@ final class Coverings
             finishedG: $g,
             metres: $metres,
             count: $count,
-            text: sprintf(
-                '%d lays of tops, %s wide and %s long, %s. '.
-                    'Stab each across its middle, fold it over, and comb it with your fingers.',
-                $count,
-                Amount::mm($covering->ribbonMm),
-                Amount::mm(2 * $covering->lengthMm),
-                $rows > 1 ? sprintf('in %d rows from the neck upwards', $rows) : 'along the parting',
+            text: Message::of(
+                'wool.coverings.hair',
+                count: $count,
+                wide: Amount::mm($covering->ribbonMm),
+                long: Amount::mm(2 * $covering->lengthMm),
+                rows: $rows,
             ),
         );
     }
@@ -148,12 +147,11 @@ final class Coverings
             g: $g,
             finishedG: $g,
             metres: $metres,
-            text: sprintf(
-                'Wind %s of flat ribbon, %s wide, round the wire, fold-backs included. '.
-                    'Lay each turn %s over the last, not tight enough to bend the wire.',
-                Amount::mm($metres * 1000),
-                Amount::mm($covering->ribbonMm),
-                Amount::share($covering->overlap),
+            text: Message::of(
+                'wool.coverings.wind-of-flat-ribbon',
+                mm: Amount::mm($metres * 1000),
+                ribbon: Amount::mm($covering->ribbonMm),
+                overlap: Amount::share($covering->overlap),
             ),
         );
     }
@@ -168,11 +166,10 @@ final class Coverings
             finishedG: $g,
             metres: 3 * $strandM,
             count: 3,
-            text: sprintf(
-                'Plait three strands of %s, %s thick each: plaiting takes up a third. '.
-                    'Bind both ends with a wisp before you let go.',
-                Amount::mm(1000 * $strandM),
-                Amount::mm($covering->ribbonMm),
+            text: Message::of(
+                'wool.coverings.plait-three-strands',
+                mm: Amount::mm(1000 * $strandM),
+                ribbon: Amount::mm($covering->ribbonMm),
             ),
         );
     }
@@ -201,15 +198,8 @@ final class Coverings
             areaCm2: $areaCm2,
             filmG: $filmG,
             text: $isFilm
-                ? sprintf(
-                    'Lay a thin sheet of %s, with film fibres between two layers. '.
-                        'Iron it under a cloth at the lowest setting that melts them, and cut the shape out.',
-                    Amount::cm2($areaCm2),
-                )
-                : sprintf(
-                    'Cut from %s of sheet by the template on its size card. Firm its edge with slanting stabs.',
-                    Amount::cm2($areaCm2),
-                ),
+                ? Message::of('wool.coverings.lay-a-thin-sheet', areaCm2: Amount::cm2($areaCm2))
+                : Message::of('wool.coverings.cut-from-of-sheet', areaCm2: Amount::cm2($areaCm2)),
         );
     }
 }

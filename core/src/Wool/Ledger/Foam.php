@@ -11,6 +11,7 @@ use Impa\Shape\Solid\Egg;
 use Impa\Shape\Solid\Stack;
 use Impa\Voice\Amount;
 use Impa\Voice\Lengths;
+use Impa\Voice\Message;
 
 /** Foam balls and eggs as they are sold (common sizes, from memory): the largest that leaves the cover all round. */
 final class Foam
@@ -36,13 +37,13 @@ final class Foam
     }
 
     /** As it is asked for in a shop. */
-    public function name(): string
+    public function name(): Message
     {
         $size = $this->solid->size();
 
         return $this->solid instanceof Ball
-            ? sprintf('foam ball %s', Amount::mm($size->widthMm))
-            : sprintf('foam egg %s', Lengths::of($size->widthMm, $size->heightMm));
+            ? Message::of('wool.foam.foam-ball', width: Amount::mm($size->widthMm))
+            : Message::of('wool.foam.foam-egg', width: Lengths::of($size->widthMm, $size->heightMm));
     }
 
     /**

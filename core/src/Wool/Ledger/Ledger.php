@@ -12,6 +12,9 @@ use Impa\Figure\Placing\Seat;
 use Impa\Material\CoveringWay;
 use Impa\Material\Densities;
 use Impa\Surface\Surface;
+use Impa\Voice\Message;
+use Impa\Voice\Name;
+use Impa\Voice\Said;
 use Impa\Wool\Spread;
 
 /**
@@ -163,7 +166,7 @@ final class Ledger
             string $colour,
             float $g,
             CoveringWay $way,
-            string $why,
+            Said $why,
         ): LedgerLine => new LedgerLine(
             for: new Subject($part->key, colour: $colour),
             purpose: $purpose,
@@ -174,17 +177,24 @@ final class Ledger
             why: $why,
         );
         $way = $part->made->covering->way;
-        $name = mb_strtolower($part->name);
+        $name = new Name($part->name);
 
         return [
-            $line(Purpose::Inside, $wool->coreMaterial()->value, '', $wool->coreG(), CoveringWay::Felt, 'inside '.$name),
+            $line(
+                Purpose::Inside,
+                $wool->coreMaterial()->value,
+                '',
+                $wool->coreG(),
+                CoveringWay::Felt,
+                Message::of('wool.why.inside', name: $name),
+            ),
             $line(
                 Purpose::Cover,
                 LedgerLine::WOOL,
                 $part->colour,
                 $wool->coverG(),
                 CoveringWay::Felt,
-                ($wool->insideCm3 > 0.0 ? 'cover of ' : 'all of ').$name,
+                Message::of($wool->insideCm3 > 0.0 ? 'wool.why.cover' : 'wool.why.all', name: $name),
             ),
             $line(
                 Purpose::Covering,
@@ -192,9 +202,9 @@ final class Ledger
                 $part->colour,
                 $wool->covering->g,
                 $way,
-                $way->words($wool->covering->count).' of '.$name,
+                Message::of('wool.why.covering', way: $way->words($wool->covering->count), name: $name),
             ),
-            $line(Purpose::Film, LedgerLine::FILM, '', $wool->covering->filmG, $way, 'between the layers of '.$name),
+            $line(Purpose::Film, LedgerLine::FILM, '', $wool->covering->filmG, $way, Message::of('wool.why.film', name: $name)),
         ];
     }
 
@@ -207,7 +217,7 @@ final class Ledger
             g: DetailWool::mg($detail, $surface, $densities) / 1000,
             pieces: $figure->pieces($detail),
             way: CoveringWay::Felt,
-            why: mb_strtolower($detail->name),
+            why: new Name($detail->name),
         );
     }
 }

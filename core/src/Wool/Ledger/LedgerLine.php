@@ -7,6 +7,8 @@ namespace Impa\Wool\Ledger;
 use Impa\Figure\Member\Subject;
 use Impa\Material\CoreMaterial;
 use Impa\Material\CoveringWay;
+use Impa\Voice\Message;
+use Impa\Voice\Said;
 
 /** One thing that is weighed out: so many pieces of so many grams, in one material or colour, for one part or detail. Immutable. */
 final readonly class LedgerLine
@@ -20,7 +22,7 @@ final readonly class LedgerLine
      * @param  string  $material  wool, film, or what fills a part (core-wool, scrap, stuffing, foam)
      * @param  float  $g  of one piece, waste included
      * @param  CoveringWay  $way  how it is worked: felted, or laid on, wound round, cut out
-     * @param  string  $why  what it becomes, in a few words
+     * @param  Said  $why  what it becomes, in a few words
      */
     public function __construct(
         public Subject $for,
@@ -29,16 +31,16 @@ final readonly class LedgerLine
         public float $g,
         public int $pieces,
         public CoveringWay $way,
-        public string $why,
+        public Said $why,
     ) {
     }
 
     /** What a felter says for a material without a colour of the figure's. */
-    public static function word(string $material): string
+    public static function word(string $material): Message
     {
         return match ($material) {
-            self::WOOL => 'wool',
-            self::FILM => 'film fibres',
+            self::WOOL => Message::of('wool.material.wool'),
+            self::FILM => Message::of('wool.material.film'),
             default => CoreMaterial::from($material)->word(),
         };
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Wool\Ledger;
 
 use Impa\Figure\Figure;
+use Impa\Voice\Message;
 
 /** What a felter calls the wool that she weighs: the figure's colour, the wool that she chose for it, or the mix of her wools. */
 final class WoolWords
@@ -15,8 +16,8 @@ final class WoolWords
         $of = $figure->colours[$colour] ?? null;
 
         return match (true) {
-            $of === null => LedgerLine::word($material),
-            $of->isMixed() => $of->name.' mix',
+            $of === null => (string) LedgerLine::word($material),
+            $of->isMixed() => (string) Message::of('wool.material.mix', name: $of->name),
             default => $of->chosen() ?? $of->name,
         };
     }

@@ -6,6 +6,7 @@ namespace Impa\Wool\Portion;
 
 use Impa\Figure\Figure;
 use Impa\Voice\Amount;
+use Impa\Voice\Message;
 use Impa\Voice\Voice;
 use Impa\Voice\Writer;
 use Impa\Wool\Ledger\Purpose;
@@ -18,29 +19,30 @@ final class PortionWords
     {
         $line = $portion->line;
         $what = WoolWords::within($line->material, $line->for->colour, $figure);
-        $for = $line->purpose === Purpose::Covering ? ' for the '.$line->why : '';
-        $said = sprintf('Weigh %s %s%s.', Amount::g($line->allG()), $what, $for);
+        $said = [$line->purpose === Purpose::Covering
+            ? Message::of('wool.portion.weigh-for', g: Amount::g($line->allG()), what: $what, why: $line->why)
+            : Message::of('wool.portion.weigh', g: Amount::g($line->allG()), what: $what)];
         if ($line->pieces > 1) {
-            $said .= sprintf(
-                ' Split in %s equal pieces of %s.',
-                $line->pieces === 2 ? 'two' : (string) $line->pieces,
-                Writer::of(Voice::current())->piece($line->allG(), $line->pieces),
+            $said[] = Message::of(
+                'wool.portion.split',
+                count: $line->pieces,
+                piece: Writer::of(Voice::current())->piece($line->allG(), $line->pieces),
             );
         }
         if ($portion->cmEach > 0.0) {
-            $said .= sprintf(' That is %s of the rope%s.', Amount::mm($portion->cmEach * 10), $line->pieces > 1 ? ' each' : '');
+            $said[] = Message::of('wool.portion.rope'.($line->pieces > 1 ? '-each' : ''), long: Amount::mm($portion->cmEach * 10));
         }
         if (count($portion->layersG) > 1) {
-            $said .= sprintf(
-                ' A tight ball of %s first, then wraps of %s.',
-                Amount::g($portion->layersG[0]),
-                implode(', ', array_map(Amount::g(...), array_slice($portion->layersG, 1))),
+            $said[] = Message::of(
+                'wool.portion.layers',
+                ball: Amount::g($portion->layersG[0]),
+                wraps: implode(', ', array_map(Amount::g(...), array_slice($portion->layersG, 1))),
             );
         }
         if ($portion->fluffG > 0.0) {
-            $said .= sprintf(' Leave %s of it loose as the fluff end.', Amount::g($portion->fluffG));
+            $said[] = Message::of('wool.portion.fluff', g: Amount::g($portion->fluffG));
         }
 
-        return $said;
+        return implode(' ', $said);
     }
 }

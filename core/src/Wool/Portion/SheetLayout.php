@@ -6,6 +6,7 @@ namespace Impa\Wool\Portion;
 
 use Impa\Geometry\Outline\SkylinePacking;
 use Impa\Voice\Amount;
+use Impa\Voice\Message;
 use Impa\Wool\WoolRefused;
 
 /** Lays flat pieces on a sheet of felt so that little of its length is used: each by its box, with room for the scissors. */
@@ -33,11 +34,11 @@ final readonly class SheetLayout
         foreach ($pieces as $piece) {
             if (min($piece['widthMm'], $piece['heightMm']) + self::MARGIN_MM > $sheetWidthMm) {
                 throw WoolRefused::cannotRead(
-                    sprintf(
-                        '%s is %s across, and the sheet only %s wide: take a wider sheet, or cut it in two.',
-                        $piece['key'],
-                        Amount::mm(min($piece['widthMm'], $piece['heightMm'])),
-                        Amount::mm($sheetWidthMm),
+                    Message::of(
+                        'wool.sheet-layout.is-across',
+                        key: $piece['key'],
+                        mm: Amount::mm(min($piece['widthMm'], $piece['heightMm'])),
+                        sheetWidth: Amount::mm($sheetWidthMm),
                     ),
                 );
             }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Wool\Portion;
 
 use Impa\Voice\Amount;
+use Impa\Voice\Message;
 
 /** A few milligrams in plain terms: a strand of tops, twisted between two fingers. */
 final class Wisp
@@ -20,17 +21,17 @@ final class Wisp
         return sqrt(4 * $mg / 1000 / (M_PI * self::TWISTED_G_PER_CM3 * self::LONG_MM / 10)) * 10;
     }
 
-    public static function words(float $mg): string
+    public static function words(float $mg): Message
     {
         $thick = self::thickMm($mg);
         $like = match (true) {
-            $thick < 0.5 => 'as thin as sewing thread',
-            $thick < 1.2 => 'as thin as string',
-            $thick < 2.6 => 'as thick as a match',
-            $thick < 5.0 => 'as thick as a straw',
-            default => 'as thick as a pencil',
+            $thick < 0.5 => Message::of('wool.like.sewing-thread'),
+            $thick < 1.2 => Message::of('wool.like.string'),
+            $thick < 2.6 => Message::of('wool.like.match'),
+            $thick < 5.0 => Message::of('wool.like.straw'),
+            default => Message::of('wool.like.pencil'),
         };
 
-        return sprintf('a strand of %s, twisted %s thick: %s', Amount::mm(self::LONG_MM), Amount::mm($thick), $like);
+        return Message::of('wool.like.strand', long: Amount::mm(self::LONG_MM), thick: Amount::mm($thick), like: $like);
     }
 }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Impa;
+namespace Impa\Voice;
 
 use Throwable;
 
@@ -10,5 +10,5 @@ use Throwable;
 interface Refusal extends Throwable
 {
     /** What was wanted, in a few words. */
-    public function title(): string;
+    public function title(): Message;
 }

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'made-up' => [
+        'felt' => 'Filz',
+        'loops' => '{count} Schlingen',
+        'tufts' => '{count} Büschel',
+        'locks' => '{count} Locken',
+        'curls' => '{count} gedrehte Locken',
+        'hair' => '{count} Lagen Haar',
+        'film' => 'steifes Blatt',
+        'pre-felt' => 'Vorfilz',
+        'wrap' => 'Band',
+        'plait' => 'drei Strähnen',
+    ],
+    'covering' => [
+        'felt' => 'gefilzt',
+        'loops' => 'Schlingen aus Garn',
+        'tufts' => 'Büschel',
+        'locks' => 'Locken',
+        'curls' => 'Locken aus Kammzug',
+        'hair' => 'Haar aus Kammzug',
+        'film' => 'ein Blatt mit Schmelzfasern',
+        'pre-felt' => 'aus Vorfilz geschnitten',
+        'wrap' => 'Band um einen Draht',
+        'plait' => 'ein Zopf',
+    ],
+    'hold' => [
+        'tufts' => 'Jedes quer über die Mitte feststechen; am Ende alle zusammen stutzen.',
+        'locks' => 'Nur die Wurzeln feststechen, damit die Locken offen bleiben.',
+        'curls' => 'Jede um ein Stäbchen wickeln, abziehen und in der Mitte und am Ende heften.',
+    ],
+    'field' => [
+        'length' => 'Länge',
+        'per-cm2' => 'Auf einem cm²',
+        'each-weighs' => 'Jedes wiegt',
+        'ribbon' => 'Band',
+        'overlap' => 'Überlappung',
+    ],
+    'core' => [
+        'core-wool' => 'Kernwolle',
+        'scrap' => 'Wollreste',
+        'stuffing' => 'Füllwatte',
+        'foam' => 'Schaumstoff',
+        'none' => 'ganz aus Farbwolle',
+    ],
+    'wire' => [
+        'pipe-cleaner' => 'Pfeifenputzer',
+        'paper-covered' => 'Draht mit Papiermantel',
+        'steel' => 'blanker Stahldraht',
+        'copper' => 'blanker Kupferdraht',
+        'aluminium' => 'blanker Aludraht',
+    ],
+    'preparation' => [
+        'pull-short-staples-lay' => 'kurze Fasern abziehen, quer legen',
+        'pull-handfuls-apart' => 'handvollweise auseinanderziehen',
+        'tear-into-tufts' => 'in Büschel zupfen',
+        'core-batting' => 'Kernvlies',
+        'carded-batting' => 'Kardenvlies',
+        'sliver' => 'Kardenband',
+        'tops' => 'Kammzug',
+        'locks' => 'Locken',
+        'stuffing' => 'Füllwatte',
+        'yarn' => 'Garn',
+    ],
+    'firmness' => [
+        'squishy' => 'knautschig',
+        'soft' => 'weich',
+        'springy' => 'federnd',
+        'firm' => 'fest',
+        'hard' => 'hart',
+    ],
+];

@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'set-refused' => [
+        'this-set-cannot-be' => 'Dieser Satz lässt sich nicht planen',
+        'the-set-is-empty' => 'Der Satz ist leer: eine Figur hinzufügen.',
+        'at-most-figures' => 'Höchstens {most} Figuren in einem Satz: zwei daraus machen.',
+        'there-are-1' => '{name}: davon gibt es 1 bis {most}.',
+        'a-set-wants' => 'Ein Satz braucht einen Namen von höchstens 120 Zeichen.',
+        'a-workshop-has-1' => 'Ein Kurs hat 1 bis {most} Leute: ihn zweimal halten und für jeden ein Materialpaket drucken.',
+        'spare-bags-are-0' => 'Ersatzbeutel gibt es 0 bis {most}.',
+        'beginners-are-a-share' => 'Anfänger sind ein Anteil, von keinem bis allen.',
+        'a-label-of-has' => 'Ein Etikett von {label} hat Platz für {room} Zeilen, dieser Beutel braucht {wanted}: größere Etiketten wählen oder Papier zum Schneiden.',
+        'there-is-no-colour' => 'In dieser Figur gibt es keine Farbe „{key}“.',
+    ],
+    'note' => 'Für die langsamere Hälfte bemessen: Drei von vier sind fertig, wenn ein Abschnitt endet. Es gelten die Regeln des Veranstalters zu Alter und Aufsicht; bei Kindern sitzt die ganze Zeit ein Erwachsener.',
+    'note-with-steam' => 'Für die langsamere Hälfte bemessen: Drei von vier sind fertig, wenn ein Abschnitt endet. Es gelten die Regeln des Veranstalters zu Alter und Aufsicht; bei Kindern sitzt die ganze Zeit ein Erwachsener. Dampf ist Sache der Erwachsenen: Einer macht es für alle.',
+    'rest' => 'Pause',
+    'rest-note' => 'Die Nadeln liegen auf den Unterlagen; die Hände werden gestreckt.',
+    'phase' => [
+        'insides' => [
+            'name' => 'Das Innere',
+            'on' => 'Das Innere, weiter',
+            'wrong' => 'Zu locker: fester wickeln und tiefer stechen.',
+        ],
+        'colour' => [
+            'name' => 'Farbe',
+            'on' => 'Farbe, weiter',
+            'wrong' => 'Der Kern scheint durch: noch eine dünne Lage. Dellen: ringsum stechen, nicht hinein.',
+        ],
+        'face' => [
+            'name' => 'Das Gesicht',
+            'on' => 'Das Gesicht, weiter',
+            'wrong' => 'Viel zu viel Wolle: Die Hälfte kommt wieder ab. Erst anzeichnen.',
+        ],
+        'joining' => [
+            'name' => 'Ansetzen',
+            'on' => 'Ansetzen, weiter',
+            'wrong' => 'Es wackelt: von allen Seiten stechen, dann ein dünnes Flöckchen über die Naht.',
+        ],
+        'last' => [
+            'name' => 'Der letzte Blick',
+            'on' => 'Der letzte Blick, weiter',
+            'wrong' => 'Flusen: flache Stiche mit der feinen Nadel, dann die Schere flach halten.',
+        ],
+    ],
+    'kit' => [
+        'pads' => 'Unterlagen',
+        'plasters' => 'Pflaster',
+        'bags-of-wool-labelled' => 'Beutel mit Wolle, beschriftet',
+        'of-them-spare' => '{spare} davon Ersatz',
+        'needles-of-gauge' => 'Nadeln der Stärke {gauge}',
+        'one-in-a-closed' => 'eine im verschlossenen Trinkhalm in jedem Beutel, {needles} Ersatz bei dir',
+        'closed-straws' => 'verschlossene Trinkhalme',
+        'a-straw-folded-over' => 'ein an beiden Enden umgeknickter Trinkhalm hält eine Nadel sicher',
+        'one-for-each-who' => 'eine für jeden, der arbeitet',
+        'finger-guards' => 'Fingerschützer',
+        'two-for-each-leather' => 'zwei für jeden, aus Leder oder dickem Filz',
+        'sheets-with-steps' => 'Blätter mit Schritten und Umrissen in Originalgröße',
+        'printed-at-100' => 'mit 100 % gedruckt',
+        'box-for-broken-needles' => 'Dose für abgebrochene Nadeln',
+        'with-a-lid-both' => 'mit Deckel; beide Stücke kommen hinein',
+        'wires-cut' => 'Drähte, zugeschnitten und mit eingebogenen Enden',
+        'a-set-in-each' => 'ein Satz in jeden Beutel',
+        'needles-are-counted-out' => 'Nadeln werden ausgegeben: {people}',
+        'eyes-on-the-needle' => 'Augen auf die Nadel; heraus, wie sie hineinging, nie biegen oder hebeln; Finger hinter die Schützer.',
+        'needles-are-counted-back' => 'Nadeln werden zurückgezählt: {people}, die abgebrochenen mit',
+        'nobody-leaves-before-all' => 'Niemand geht, bevor alle da sind, auch die Spitzen.',
+    ],
+    'clashes' => [
+        'detail' => '„{name}“',
+        'no-longer-shows' => '{name}: {what} ist nicht mehr zu sehen, {name2} und {name3} sind jetzt gleich: eins davon heller oder dunkler machen.',
+        'where-the-begins' => 'der Anfang von „{name}“',
+    ],
+    'set-supply' => [
+        'of' => '{g} {name}',
+        'short' => 'Der Vorrat reicht für {pieces} von {of}; es fehlen {short}{more, plural, =0 {} other { und # weitere}}.',
+        'the-stash-is-enough' => 'Der Vorrat reicht für alle.',
+    ],
+    'figure-set' => [
+        'this-is-no-json' => 'Das ist kein JSON-Dokument.',
+        'this-is-no-impa' => 'Das ist kein impa-set-Dokument.',
+        'this-set' => 'Dieser Satz hat eine andere Version als 1.',
+        'members-is-no-member' => 'members[{i}] ist kein Mitglied.',
+        'members-count' => 'members[{at}]: count ist eine ganze Zahl, heightMm eine Zahl, colours Hex-Werte nach Schlüsseln.',
+        'and-come-out-alike' => '{name} und {name2} werden gleich: eins machen und sagen, wie viele.',
+    ],
+];

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'made-up' => [
+        'felt' => 'felt',
+        'loops' => '{count} loops',
+        'tufts' => '{count} tufts',
+        'locks' => '{count} locks',
+        'curls' => '{count} curls',
+        'hair' => '{count} lays of hair',
+        'film' => 'stiff sheet',
+        'pre-felt' => 'sheet',
+        'wrap' => 'ribbon',
+        'plait' => 'three strands',
+    ],
+    'covering' => [
+        'felt' => 'felt',
+        'loops' => 'loops of yarn',
+        'tufts' => 'tufts',
+        'locks' => 'locks',
+        'curls' => 'curls of tops',
+        'hair' => 'hair from tops',
+        'film' => 'a sheet with film fibres',
+        'pre-felt' => 'cut from pre-felt',
+        'wrap' => 'ribbon round a wire',
+        'plait' => 'a plait',
+    ],
+    'hold' => [
+        'tufts' => 'Stab each across its middle; trim them all together at the end.',
+        'locks' => 'Stab only their roots, so that the curls stay open.',
+        'curls' => 'Wind each round a stick, slide it off, and tack its middle and its end.',
+    ],
+    'field' => [
+        'length' => 'Length',
+        'per-cm2' => 'On a cm²',
+        'each-weighs' => 'Each weighs',
+        'ribbon' => 'Ribbon',
+        'overlap' => 'Overlap',
+    ],
+    'core' => [
+        'core-wool' => 'core wool',
+        'scrap' => 'scrap wool',
+        'stuffing' => 'stuffing',
+        'foam' => 'foam',
+        'none' => 'solid colour',
+    ],
+    'wire' => [
+        'pipe-cleaner' => 'pipe cleaner',
+        'paper-covered' => 'paper-covered wire',
+        'steel' => 'bare steel wire',
+        'copper' => 'bare copper wire',
+        'aluminium' => 'bare aluminium wire',
+    ],
+    'preparation' => [
+        'pull-short-staples-lay' => 'pull short staples, lay them crosswise',
+        'pull-handfuls-apart' => 'pull handfuls apart',
+        'tear-into-tufts' => 'tear into tufts',
+        'core-batting' => 'core batting',
+        'carded-batting' => 'carded batting',
+        'sliver' => 'sliver',
+        'tops' => 'tops',
+        'locks' => 'locks',
+        'stuffing' => 'stuffing',
+        'yarn' => 'yarn',
+    ],
+    'firmness' => [
+        'squishy' => 'squishy',
+        'soft' => 'soft',
+        'springy' => 'springy',
+        'firm' => 'firm',
+        'hard' => 'hard',
+    ],
+];

@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'set-refused' => [
+        'this-set-cannot-be' => 'This set cannot be planned',
+        'the-set-is-empty' => 'The set is empty: add a figure.',
+        'at-most-figures' => 'At most {most} figures in one set: make two of it.',
+        'there-are-1' => '{name}: there are 1 to {most} of it.',
+        'a-set-wants' => 'A set wants a name of at most 120 letters.',
+        'a-workshop-has-1' => 'A workshop has 1 to {most} people: hold it twice, and print a kit for each.',
+        'spare-bags-are-0' => 'Spare bags are 0 to {most}.',
+        'beginners-are-a-share' => 'Beginners are a share, from none to all.',
+        'a-label-of-has' => 'A label of {label} has room for {room} lines, this bag needs {wanted}: choose larger labels, or plain paper to be cut.',
+        'there-is-no-colour' => 'There is no colour "{key}" in this figure.',
+    ],
+    'note' => "Timed for the slower half: three of four are through when a phase ends. The organiser's own rules on age and supervision hold; a grown-up sits with children the whole time.",
+    'note-with-steam' => "Timed for the slower half: three of four are through when a phase ends. The organiser's own rules on age and supervision hold; a grown-up sits with children the whole time. Steaming is for grown-ups: one of them does it for all.",
+    'rest' => 'Rest',
+    'rest-note' => 'Needles lie on the pads; hands are stretched.',
+    'phase' => [
+        'insides' => [
+            'name' => 'The insides',
+            'on' => 'The insides, on',
+            'wrong' => 'Too loose: wind tighter, and stab deeper.',
+        ],
+        'colour' => [
+            'name' => 'Colour',
+            'on' => 'Colour, on',
+            'wrong' => 'The core shows: one more thin layer. Dents: stab round them, not into them.',
+        ],
+        'face' => [
+            'name' => 'The face',
+            'on' => 'The face, on',
+            'wrong' => 'Far too much wool: half of it is pulled off again. Mark first.',
+        ],
+        'joining' => [
+            'name' => 'Joining',
+            'on' => 'Joining, on',
+            'wrong' => 'It wobbles: stab from all sides, then a thin wisp over the seam.',
+        ],
+        'last' => [
+            'name' => 'The last look',
+            'on' => 'The last look, on',
+            'wrong' => 'Fuzz: shallow stabs with the fine needle, then scissors held flat.',
+        ],
+    ],
+    'kit' => [
+        'pads' => 'pads',
+        'plasters' => 'plasters',
+        'bags-of-wool-labelled' => 'bags of wool, labelled',
+        'of-them-spare' => '{spare} of them spare',
+        'needles-of-gauge' => 'needles of gauge {gauge}',
+        'one-in-a-closed' => 'one in a closed straw in each bag, {needles} spare with you',
+        'closed-straws' => 'closed straws',
+        'a-straw-folded-over' => 'a straw folded over at both ends holds a needle safely',
+        'one-for-each-who' => 'one for each who works',
+        'finger-guards' => 'finger guards',
+        'two-for-each-leather' => 'two for each, leather or thick felt',
+        'sheets-with-steps' => 'sheets with steps and true-size outlines',
+        'printed-at-100' => 'printed at 100 %',
+        'box-for-broken-needles' => 'box for broken needles',
+        'with-a-lid-both' => 'with a lid; both pieces go in',
+        'wires-cut' => 'wires, cut and with turned-in ends',
+        'a-set-in-each' => 'a set in each bag',
+        'needles-are-counted-out' => 'Needles are counted out: {people}',
+        'eyes-on-the-needle' => 'Eyes on the needle; out the way it went in, never bend or lever; fingers behind the guards.',
+        'needles-are-counted-back' => 'Needles are counted back: {people}, with the broken ones',
+        'nobody-leaves-before-all' => 'Nobody leaves before all are there, tips too.',
+    ],
+    'clashes' => [
+        'detail' => 'the {name}',
+        'no-longer-shows' => '{name}: {what} no longer shows, {name2} and {name3} are alike now: make one of them lighter or darker.',
+        'where-the-begins' => 'where the {name} begins',
+    ],
+    'set-supply' => [
+        'of' => '{g} {name}',
+        'short' => 'The stash is enough for {pieces} of {of}; short of {short}{more, plural, =0 {} other { and # more}}.',
+        'the-stash-is-enough' => 'The stash is enough for all of them.',
+    ],
+    'figure-set' => [
+        'this-is-no-json' => 'This is no JSON document.',
+        'this-is-no-impa' => 'This is no impa-set document.',
+        'this-set' => 'This set is of another version than 1.',
+        'members-is-no-member' => 'members[{i}] is no member.',
+        'members-count' => 'members[{at}]: count is a whole number, heightMm a number, colours hex by key.',
+        'and-come-out-alike' => '{name} and {name2} come out alike: make one of them, and say how many.',
+    ],
+];
