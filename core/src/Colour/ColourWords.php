@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Impa\Colour;
 
-/** A plain word for a colour, so that nobody has to read hex. */
+use Impa\Voice\Message;
+
+/** A plain word for a colour, so that nobody has to read hex: in English, from which keys are made, and as the felter reads it. */
 final class ColourWords
 {
     /** Upper hue in degrees of Lab (atan2 b, a) and its word (house choice). */
@@ -57,5 +59,11 @@ final class ColourWords
             $lab->l < 35 => 'Dark '.strtolower($word),
             default => $word,
         };
+    }
+
+    /** In the felter's language. */
+    public static function said(Srgb $colour): string
+    {
+        return (string) Message::of('colour.'.strtolower(str_replace(' ', '-', self::of($colour))));
     }
 }

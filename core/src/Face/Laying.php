@@ -96,8 +96,8 @@ final readonly class Laying
         return [
             'key' => $this->detail->key,
             'woolMg' => $this->woolMg,
-            'wool' => $this->wool(),
-            'needle' => $this->needle,
+            'wool' => (string) $this->wool(),
+            'needle' => (string) $this->needle,
             'marks' => $this->marks,
             'stabs' => $this->stabs,
             'proudMm' => $this->proudMm,

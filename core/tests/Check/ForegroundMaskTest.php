@@ -167,7 +167,8 @@ describe('what tells the scale', function () {
         $read = static fn (): Scale => Scale::byRuler([5.0, 5.0], [5.0, 5.0 + $px], $mm);
         $why === null ? expect($read()->mm)->toBe($mm) : expect($read)->toThrow(PhotoRefused::class, $why);
     })->with([
-        [20.0, 1.0, null], [20.0, 1000.0, null], [19.9, 50.0, 'too near'], [200.0, 0.99, '1 mm to 1.00 m'], [200.0, 1000.1, '1 mm to 1.00 m'],
+        [20.0, 1.0, null], [20.0, 1000.0, null], [19.9, 50.0, 'too near'],
+        [200.0, 0.99, '1 mm to 1.00 m'], [200.0, 1000.1, '1 mm to 1.00 m'],
         [NAN, 50.0, 'too near'], [200.0, NAN, '1 mm to 1.00 m'],
     ]);
 

@@ -41,6 +41,12 @@ function pieceOf(Pattern $pattern, string $name): PatternPiece
     throw new \RuntimeException($name);
 }
 
+/** @return list<string> names of the pieces */
+function piecesOf(Pattern $pattern): array
+{
+    return array_map(static fn (PatternPiece $p): string => (string) $p->name, $pattern->pieces);
+}
+
 /** @return array<string, float> length by seam */
 function seamsOf(Pattern $pattern): array
 {
@@ -112,9 +118,9 @@ describe('a pattern', function () {
     it('of a hat stays open at its wide end: no disc, no card, no stuffing', function () {
         $hat = Pattern::of(sewnPart('cone', 40, 60, 40), Sewing::of(isHollow: true));
         $stuffed = Pattern::of(sewnPart('cone', 40, 60, 40), Sewing::of());
-        expect(array_map(static fn (PatternPiece $p): string => (string) $p->name, $hat->pieces))->toBe(['Side'])
+        expect(piecesOf($hat))->toBe(['Side'])
             ->and($hat->stuffingG)->toBe(0.0)
-            ->and(array_map(static fn (PatternPiece $p): string => (string) $p->name, $stuffed->pieces))->toBe(['Side', 'Wide end', 'Stiffening'])
+            ->and(piecesOf($stuffed))->toBe(['Side', 'Wide end', 'Stiffening'])
             ->and($stuffed->stuffingG)->toBeGreaterThan(0.5)
             ->and($stuffed->threadMm())->toBeGreaterThan($hat->threadMm());
     });
@@ -160,7 +166,7 @@ describe('a pattern', function () {
             ->and($width($card(40.0)))->toEqualWithDelta(37.0, 1e-6);
         // A cup that widens upwards stands on its narrow end; a hat of the same shape upside down has no foot.
         $cup = Pattern::of(sewnPart('cup', 40, 30, 40, ['topMm' => 40, 'bottomMm' => 20]), Sewing::of(isHollow: true));
-        expect(array_map(static fn (PatternPiece $p): string => (string) $p->name, $cup->pieces))->toBe(['Side', 'Narrow end', 'Stiffening'])
+        expect(piecesOf($cup))->toBe(['Side', 'Narrow end', 'Stiffening'])
             ->and($width($cup->pieces[2]))->toEqualWithDelta(17.0, 1e-6);
         $tube = Pattern::of(sewnPart('drum', 40, 30, 40), Sewing::of(isHollow: true));
         expect(array_map(static fn (PatternPiece $p): string => (string) $p->name, $tube->pieces))->toBe(['Side', 'Foot']);
@@ -209,7 +215,7 @@ describe('a pattern', function () {
             ->and(array_map(static fn (array $p): array => [$p['name'], $p['of'], $p['count']], $told['pieces']))
             ->toBe([['Side', 'felt', 1], ['Foot', 'felt', 1], ['Top', 'felt', 1], ['Stiffening', 'card', 1]])
             ->and($told['pieces'][0]['cutCm2'])->toEqualWithDelta(($girth * 10 + (2 * $girth + 20) * 2 + M_PI * 4) / 100, 0.01)
-            ->and(array_combine(array_map(strval(...), array_column($told['seams'], 'name')), array_column($told['seams'], 'lengthMm')))->toEqualWithDelta(
+            ->and(array_combine(spoken(array_column($told['seams'], 'name')), array_column($told['seams'], 'lengthMm')))->toEqualWithDelta(
                 ['Side seam' => 10.0, 'Round the foot' => $girth, 'Round the top' => $girth],
                 0.01,
             )

@@ -18,7 +18,7 @@ use RecursiveIteratorIterator;
 function floors(): array
 {
     $page = (string) file_get_contents(dirname(__DIR__, 3).'/docs/architecture.md');
-    preg_match_all('/^\| (\d) \| ([A-Z][A-Za-z, ]+) \|/m', $page, $rows, PREG_SET_ORDER);
+    preg_match_all('/^\| (\d+) \| ([A-Z][A-Za-z, ]+) \|/m', $page, $rows, PREG_SET_ORDER);
     $floors = [];
     foreach ($rows as [, $floor, $rooms]) {
         $floors[(int) $floor] = explode(', ', $rooms);

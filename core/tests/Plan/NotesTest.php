@@ -90,7 +90,7 @@ it('compares the parts\' height with the finished one, and lets pass what a tape
         );
     }
 })->with([
-    [94, ['100', '94']], [99.4, ['100.0', '99.4']], [99.6, []], [100, []], [100.5, []], [101, ['100', '101']], [106, ['100', '106']],
+    [94, ['100', '94']], [99.4, ['100', '99.4']], [99.6, []], [100, []], [100.5, []], [101, ['100', '101']], [106, ['100', '106']],
 ]);
 
 it('is one height once it says what it stands, or is made as tall as it says', function (bool $grows, float $mm, float $wide) {

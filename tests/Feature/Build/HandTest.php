@@ -117,8 +117,8 @@ describe('the felter\'s own hand', function () {
     it('refuses what is no piece', function (array $bad, string $why) {
         expect($this->postJson('/api/hand', practised($bad))->assertStatus(422)->json('detail'))->toContain($why);
     })->with([
-        [['widthMm' => -3], 'The width of -3 mm is none'],
-        [['grams' => 0], 'A weight of 0 g is none'],
+        [['widthMm' => -3], 'The width of -3 mm cannot be'],
+        [['grams' => 0], '0 g is no weight'],
         [['kind' => 'cloud'], 'A piece is a ball'],
         [['firmness' => 'crisp'], 'A piece is squishy'],
         [['minutes' => -1], 'minutes is a number above 0'],

@@ -49,7 +49,7 @@ final class HandController
             self::positive($body, 'weighedG'),
             self::positive($body, 'minutes'),
         );
-        $asks = $body->flag('sure') ? '' : $piece->doubt(OwnHand::hand());
+        $asks = $body->flag('sure') ? '' : (string) $piece->doubt(OwnHand::hand());
         if ($asks === '') {
             $row = ['cm3' => Catalogue::solid($kind, $measured->size)->volumeCm3()] + FinishedPart::sizes($measured->size);
             FinishedPart::keep($body->text('uuid'), FinishedPart::row($piece) + $row);

@@ -49,7 +49,7 @@ final class PartCheckController
         $isTwin = $part->stand->mirror && $body->flag('twin');
         $other = FinishedPart::query()->where(['figure_id' => $figure->id, 'part' => $part->key, 'is_twin' => ! $isTwin])->first();
         $check = PartCheck::of(Profile::ledger($document), $part->key, $measured, $other?->measurement());
-        $asks = $body->flag('sure') ? '' : $check->doubt();
+        $asks = $body->flag('sure') ? '' : (string) $check->doubt();
         if ($asks === '' && $body->flag('keep')) {
             $weighed = $body->has('weighedG') && $body->float('weighedG') > 0.0 ? $body->float('weighedG') : null;
             $place = ['figure_id' => $figure->id, 'part' => $part->key, 'is_twin' => $isTwin];

@@ -37,7 +37,7 @@ final class Branch
             $colour->hex = $hex;
             // A name that said another colour, and the mix it was made of, say nothing of this one.
             unset($colour->mix);
-            $colour->name = $isHex ? ColourWords::of(Srgb::hex($hex)) : $hex;
+            $colour->name = $isHex ? ColourWords::said(Srgb::hex($hex)) : $hex;
         }
 
         // What is only coloured otherwise need not be read anew: a choir of twenty would be read twenty times.

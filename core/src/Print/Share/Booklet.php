@@ -58,7 +58,8 @@ final class Booklet
     {
         [$figure, $work] = [$plan->figure, $plan->work()];
         $html = self::cover($plan, $credit, $drawing).self::materials($plan, $work).self::sizes($figure).self::cautions($work)
-            .'<h2 class="new">'.Html::text(Message::of('print.booklet.made')).'</h2>'.WorkSheet::table($work).self::words().self::colophon($figure, $credit);
+            .'<h2 class="new">'.Html::text(Message::of('print.booklet.made')).'</h2>'.WorkSheet::table($work).self::words()
+            .self::colophon($figure, $credit);
         $pages = $figure->isOfLayers()
             ? LayerTemplates::pages($figure, FlatPlan::of($figure, FeltSheet::usual()), $paper)
             : SizeCards::pages($plan, $paper);

@@ -41,7 +41,13 @@ final class KitSheet
     {
         $mixes = implode('', array_map(static fn (Mix $m): string => '<p>'.Html::text($m->text()).'</p>', $kit->mixes()));
         $html = $mixes === '' ? '' : '<h2>'.Html::text(Message::of('print.kit.mix')).'</h2>'.$mixes;
-        $html .= '<h2>'.Html::text(Message::of('print.kit.weigh')).'</h2><table><tr><th></th><th>'.Html::text(Message::of('print.card.what.wool')).'</th><th class="n">'.Html::text(Message::of('print.kit.each')).'</th><th class="n">'.Html::text(Message::of('print.kit.all')).'</th></tr>';
+        $html .= sprintf(
+            '<h2>%s</h2><table><tr><th></th><th>%s</th><th class="n">%s</th><th class="n">%s</th></tr>',
+            Html::text(Message::of('print.kit.weigh')),
+            Html::text(Message::of('print.card.what.wool')),
+            Html::text(Message::of('print.kit.each')),
+            Html::text(Message::of('print.kit.all')),
+        );
         foreach ($kit->bag as $row) {
             $html .= sprintf(
                 '<tr><td>%s</td><td>%s</td><td class="n">%s</td><td class="n">%s</td></tr>',

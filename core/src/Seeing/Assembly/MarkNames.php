@@ -8,7 +8,6 @@ use Impa\Colour\Srgb;
 use Impa\Raster\Blob;
 use Impa\Seeing\Decomposition\Mark;
 use Impa\Seeing\Decomposition\Piece;
-use Impa\Voice\Message;
 
 /** Names for what is colour on the surface, by place and kind, as suggestions. */
 final class MarkNames
@@ -33,13 +32,13 @@ final class MarkNames
         );
 
         return match (true) {
-            str_starts_with($piece->name, 'Ear') => (string) Message::of('seeing.mark-names.inner-ear'),
+            str_starts_with($piece->name, 'Ear') => 'Inner ear',
             str_starts_with($piece->name, 'Body') && self::isFlatLine($blob) && $blob->box(0.0)[0] > 0.6 * $piece->fit->widthPx => 'Band',
             str_starts_with($piece->name, 'Body') && $share > 0.1 && $inMiddle => 'Belly',
             $mark->layer >= 2 && $lab->l > 85 && $share < 0.03 => 'Spark',
             $mark->layer >= 2 && $share < 0.06 && $lab->l < 40 => 'Pupil',
             $share > 0.15 => 'Patch',
-            $isPair && $carries !== [] && $lab->l > 75 => (string) Message::of('seeing.mark-names.eye-white'),
+            $isPair && $carries !== [] && $lab->l > 75 => 'Eye white',
             $isPair && $isRosy && $up < 0.15 => 'Cheek',
             $isPair && self::isFlatLine($blob) && $up > 0.1 => 'Brow',
             $isPair && $lab->l < 45 && $share < 0.08 && $blob->elongation() < self::LINE => 'Eye',

@@ -178,7 +178,7 @@ final class PartEditor
             throw $inside === [] ? PartEditRefused::nothingThere() : PartEditRefused::tooSmall();
         }
         $draft = Draft::of($figure);
-        $colour = $draft->colourFor($hex, ColourWords::of(Srgb::hex($hex)), within: self::SAME_COLOUR);
+        $colour = $draft->colourFor($hex, ColourWords::said(Srgb::hex($hex)), within: self::SAME_COLOUR);
         $fit = Fitting::best(Blob::of(ConnectedComponents::ofSet($inside, $sheet->width)[0], $sheet->width), [], false);
         $part = self::shaped(
             (object) [

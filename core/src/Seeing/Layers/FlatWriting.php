@@ -18,6 +18,7 @@ use Impa\Seeing\Assembly\TwinPairing;
 use Impa\Seeing\Decomposition\Mark;
 use Impa\Seeing\Result\ColourWriting;
 use Impa\Seeing\Result\MarkShape;
+use Impa\Seeing\Result\SeenNames;
 use Impa\Seeing\Result\ShapeWriting;
 use Impa\Seeing\Segmentation\Extent;
 use Impa\Seeing\Segmentation\FlatColours;
@@ -137,12 +138,14 @@ final readonly class FlatWriting
             $box = Box::around($points);
             $word = $layer->under < 0 ? 'Ground' : ColourWords::of($this->flat->colours[$layer->label]);
             $named[$word] = ($named[$word] ?? 0) + 1;
-            $name = $word.($named[$word] === 1 ? '' : ' '.$named[$word]);
-            $keyOf[$k] = strtolower(str_replace(' ', '-', $name));
+            $number = $named[$word] === 1 ? '' : ' '.$named[$word];
+            $keyOf[$k] = strtolower(str_replace(' ', '-', $word.$number));
             $middle = $box->middle();
             $parts[$k] = [
                 'key' => $keyOf[$k],
-                'name' => $name,
+                'name' => ($layer->under < 0
+                    ? SeenNames::said('Ground')
+                    : ColourWords::said($this->flat->colours[$layer->label])).$number,
                 'shape' => [
                     'kind' => 'plate',
                     'widthMm' => ShapeWriting::size($box->width()),
@@ -351,7 +354,7 @@ final readonly class FlatWriting
             }
             // What lies on the left of a pair alone is told of its right one, mirrored.
             $way = $part['mirror'] && $isLeft ? -1 : 1;
-            $word = ColourWords::of($this->flat->colours[$mark->label]);
+            $colour = $this->flat->colours[$mark->label];
             $drawn = MarkShape::of(
                 $mark,
                 $this->axis + $way * $part['at']['xMm'] / $this->mmPerPx,
@@ -360,10 +363,12 @@ final readonly class FlatWriting
                 $this->mmPerPx,
                 $this->heightPx,
             );
-            $word = (string) Message::of('seeing.flat.'.($drawn['kind'] === 'line' ? 'line' : 'spot'), colour: $word);
+            $kind = $drawn['kind'] === 'line' ? 'line' : 'spot';
+            $word = ColourWords::of($colour).' '.$kind;
             $named[$word] = ($named[$word] ?? 0) + 1;
-            $name = $word.($named[$word] === 1 ? '' : ' '.$named[$word]);
-            $details[] = ['key' => strtolower(str_replace(' ', '-', $name)), 'name' => $name, 'on' => $part['key']] + $drawn + [
+            $number = $named[$word] === 1 ? '' : ' '.$named[$word];
+            $name = Message::of('seeing.flat.'.$kind, colour: ColourWords::said($colour)).$number;
+            $details[] = ['key' => strtolower(str_replace(' ', '-', $word.$number)), 'name' => $name, 'on' => $part['key']] + $drawn + [
                 'role' => DetailRole::Other->value,
                 'colour' => ColourWriting::key($mark->label),
                 'layer' => 2,

@@ -31,7 +31,7 @@ final class ColourWriting
                 $named[$word] = ($named[$word] ?? 0) + 1;
                 $colours[] = [
                     'key' => self::key($i),
-                    'name' => $named[$word] === 1 ? $word : $word.' '.$named[$word],
+                    'name' => ColourWords::said($colour).($named[$word] === 1 ? '' : ' '.$named[$word]),
                     'hex' => $colour->toHex(),
                 ] + ($shades[$i] === [] ? [] : ['shades' => $shades[$i]]);
             }

@@ -96,7 +96,7 @@ final readonly class FigureWriting
                         'xMm' => $this->round($this->way() * (($r->minX + $r->maxX + 1) / 2 - $this->axis)),
                         'yMm' => $this->round(-($r->minY + $r->maxY + 1) / 2 - $this->bottom),
                         'widthMm' => $this->round((float) $r->widthPx()),
-                        'colour' => ColourWords::of($this->flat->colours[$r->label]),
+                        'colour' => ColourWords::said($this->flat->colours[$r->label]),
                     ],
                     $this->dropped,
                 ),
@@ -111,7 +111,7 @@ final readonly class FigureWriting
         $shape = ShapeWriting::of($fit, $this->mmPerPx, Naming::isThin($piece->name), $this->wishes->roundToMm);
         $part = [
             'key' => $piece->key,
-            'name' => $piece->name,
+            'name' => SeenNames::said($piece->name),
             'shape' => $shape,
             'at' => [
                 'xMm' => $this->round($fit->x - $this->axis),
@@ -169,7 +169,7 @@ final readonly class FigureWriting
             $name .= $used[$name] === 1 ? '' : ' '.$used[$name];
             $way = $twin >= 0 || $piece->mirror ? 1 : $this->way();
             $drawn = MarkShape::of($mark, $piece->fit->x, $piece->fit->y, $way, $this->mmPerPx, $this->figureHeightPx);
-            $details[] = ['key' => strtolower(str_replace(' ', '-', $name)), 'name' => $name, 'on' => $piece->key] +
+            $details[] = ['key' => strtolower(str_replace(' ', '-', $name)), 'name' => SeenNames::said($name), 'on' => $piece->key] +
                 ['role' => DetailRole::byName($name)->value] +
                 $drawn + [
                     'colour' => ColourWriting::key($mark->label),

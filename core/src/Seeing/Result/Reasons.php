@@ -33,7 +33,7 @@ final class Reasons
     {
         $fit = $piece->fit;
         $isOwn = isset($fit->options['outline']) && is_array($fit->options['outline']) && $fit->overlap >= 0.97;
-        $to = $piece->joinTo >= 0 ? $pieces[$piece->joinTo]->name : '';
+        $to = $piece->joinTo >= 0 ? SeenNames::said($pieces[$piece->joinTo]->name) : '';
         $said = [
             match (true) {
                 $piece->neckPx > 0.0 && $to !== '' => Message::of(
@@ -80,8 +80,12 @@ final class Reasons
     {
         $said = [
             match ($mark->layer) {
-                1 => Message::of('seeing.reasons.colour-on-the-surface', name: new Name($piece->name)),
-                default => Message::of('seeing.reasons.colour-in-layer', layer: $mark->layer, name: new Name($piece->name)),
+                1 => Message::of('seeing.reasons.colour-on-the-surface', name: new Name(SeenNames::said($piece->name))),
+                default => Message::of(
+                    'seeing.reasons.colour-in-layer',
+                    layer: $mark->layer,
+                    name: new Name(SeenNames::said($piece->name)),
+                ),
             },
         ];
         $said[] = match ($kind) {

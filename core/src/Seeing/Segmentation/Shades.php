@@ -8,6 +8,8 @@ use Impa\Colour\ColourWords;
 use Impa\Colour\LabTable;
 use Impa\Colour\Srgb;
 use Impa\Raster\Raster;
+use Impa\Voice\Message;
+use Impa\Voice\Name;
 
 /** What a colour is shaded with in the drawing: its darker and its lighter places, which are one wool with it. */
 final class Shades
@@ -68,9 +70,11 @@ final class Shades
             [$count, $red, $green, $blue] = $sums[$way] ?? [0, 0, 0, 0];
             if ($count >= max(4, self::LEAST_SHARE * $seen)) {
                 $mean = Srgb::of(intdiv($red, $count), intdiv($green, $count), intdiv($blue, $count));
-                $name = ColourWords::of($mean);
+                $name = ColourWords::said($mean);
                 $shades[] = [
-                    'name' => $name === ColourWords::of($own) ? ucfirst($word).' '.lcfirst($name) : $name,
+                    'name' => $name === ColourWords::said($own)
+                        ? (string) Message::of('seeing.shade.'.$word, colour: new Name($name))
+                        : $name,
                     'hex' => $mean->toHex(),
                     'share' => round($count / $seen, 2),
                 ];

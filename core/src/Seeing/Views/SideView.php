@@ -12,6 +12,7 @@ use Impa\Figure\Figure;
 use Impa\Figure\Part;
 use Impa\Figure\Placing\Overlap;
 use Impa\Geometry\Box;
+use Impa\Seeing\Result\SeenNames;
 use Impa\Seeing\Result\ShapeWriting;
 use Impa\Voice\Message;
 use stdClass;
@@ -122,8 +123,9 @@ final readonly class SideView
             $part->join->to = $to;
             $colour = $seen->colours[$own->colour];
             $part->colour = $draft->colourFor($colour->srgb->toHex(), $colour->name, 'side', self::SAME_WOOL);
-            $part->name = $part->at->zMm < $figure->parts[$to]->stand->at[2] ? 'Tail' : 'Snout';
-            $part->key = strtolower($part->name);
+            $name = $part->at->zMm < $figure->parts[$to]->stand->at[2] ? 'Tail' : 'Snout';
+            $part->name = SeenNames::said($name);
+            $part->key = strtolower($name);
             $draft->addPart($part);
             $added[] = $part->name;
         }

@@ -270,7 +270,7 @@ final readonly class Supply
         return $fullest;
     }
 
-    /** @return list<array{detail: string, colour: string, mg: float, count: int, text: ?Message}> mg of one */
+    /** @return list<array{detail: string, colour: string, mg: float, count: int, text: Message}> mg of one */
     public function wisps(): array
     {
         $wisps = [];
@@ -292,7 +292,7 @@ final readonly class Supply
     /**
      * @return list<array{
      *     part: string, way: string, count: int, pieces: int, g: float, metres: float, areaCm2: float, filmG: float,
-     *     text: ?Message,
+     *     text: string,
      * }> of one piece
      */
     public function coverings(): array
@@ -312,7 +312,7 @@ final readonly class Supply
                 'metres' => $need->metres,
                 'areaCm2' => $need->areaCm2,
                 'filmG' => $need->filmG,
-                'text' => $need->text,
+                'text' => (string) $need->text,
             ];
         }
 

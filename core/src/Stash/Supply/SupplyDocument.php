@@ -145,7 +145,7 @@ final readonly class SupplyDocument
             $rows[] = [
                 'part' => $part->key,
                 'advised' => $ways[0]->material->value,
-                'reason' => $ways[0]->reason,
+                'reason' => (string) $ways[0]->reason,
                 'ways' => array_map(
                     fn (Inside $w): array => [
                         'material' => $w->material->value,
