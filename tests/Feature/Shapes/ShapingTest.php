@@ -44,7 +44,7 @@ it('refuses wishes beyond sense in words', function (array $wish, string $words)
 })->with([
     [['shades' => 3], 'between 0 and 1'],
     [['figure' => -1], 'counted from 1'],
-    [['heightMm' => 3], '10 and 2000'],
+    [['heightMm' => 3], '10 mm and 2.00 m'],
     [['shades' => 'many'], 'must be a number'],
     [['views' => ['front', 'left']], '2 views were named'],
     [['views' => ['front', 'under']], 'A view is front'],
