@@ -6,6 +6,7 @@ namespace App\Accounts;
 
 use App\Models\Felter;
 use Illuminate\Support\Facades\DB;
+use Impa\Voice\Message;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** What a password must be, and how it is chosen. */
@@ -55,12 +56,15 @@ final class Passwords
         $length = mb_strlen($password);
 
         return match (true) {
-            $length < self::LEAST => sprintf('A password has at least %d letters: four or five words are easy to keep.', self::LEAST),
-            $length > self::MOST => sprintf('A password has at most %d letters.', self::MOST),
-            count(array_unique(mb_str_split($plain))) < 5 => 'This password is a few letters over and over. Take several words.',
-            self::names($felter, $plain) => 'Your own name or address is the first that is tried. Take other words.',
-            in_array(substr(hash('sha256', $plain), 0, 16), self::common(), true) => 'This password is on every list of those '.
-                'that are tried first. Take other words.',
+            $length < self::LEAST => (string) Message::of('house.passwords.a-password-has', least: self::LEAST),
+            $length > self::MOST => (string) Message::of('house.passwords.a-password-has-2', most: self::MOST),
+            count(array_unique(mb_str_split($plain))) < 5 => (string) Message::of('house.passwords.this-password'),
+            self::names($felter, $plain) => (string) Message::of('house.passwords.your-own-name'),
+            in_array(
+                substr(hash('sha256', $plain), 0, 16),
+                self::common(),
+                true,
+            ) => (string) Message::of('house.passwords.this-password-2'),
             default => '',
         };
     }

@@ -17,6 +17,7 @@ use Impa\Seeing\Foreground\BrushStroke;
 use Impa\Seeing\SheetView;
 use Impa\Seeing\Wishes;
 use Impa\Stash\Supply\Reserve;
+use Impa\Voice\Message;
 use InvalidArgumentException;
 use JsonException;
 use stdClass;
@@ -40,11 +41,11 @@ final readonly class Body
         try {
             $members = json_decode($json, false, 64, JSON_THROW_ON_ERROR);
         } catch (JsonException) {
-            throw new HttpException(400, 'The request is not readable as JSON.');
+            throw new HttpException(400, (string) Message::of('house.body.the-request-is-not'));
         }
 
         return new self(
-            $members instanceof stdClass ? $members : throw new HttpException(400, 'The request must be a JSON object.'),
+            $members instanceof stdClass ? $members : throw new HttpException(400, (string) Message::of('house.body.the-request-must-be')),
             strlen($json),
         );
     }
@@ -58,7 +59,7 @@ final readonly class Body
         }
 
         return Figure::fromDocument(
-            $this->members->document ?? throw new HttpException(422, 'The member "document" with the figure is missing.'),
+            $this->members->document ?? throw new HttpException(422, (string) Message::of('house.body.the-member-document')),
         );
     }
 
@@ -118,13 +119,16 @@ final readonly class Body
 
     public function paper(): Paper
     {
-        return Paper::tryFrom($this->text('paper', 'a4')) ?? throw new HttpException(422, 'The paper is a4 or letter.');
+        return Paper::tryFrom($this->text('paper', 'a4')) ?? throw new HttpException(
+            422,
+            (string) Message::of('house.body.the-paper-is-a4'),
+        );
     }
 
     public function reserve(): Reserve
     {
         return Reserve::tryFrom($this->text('reserve', 'usual')) ??
-            throw new HttpException(422, 'The reserve is one of again, usual and never.');
+            throw new HttpException(422, (string) Message::of('house.body.the-reserve-is-one'));
     }
 
     public function has(string $name): bool
@@ -149,14 +153,14 @@ final readonly class Body
 
         return $values instanceof stdClass && count($numbers) === count(get_object_vars($values)) && count($numbers) <= 40
             ? $numbers
-            : throw new HttpException(422, sprintf('The member "%s" must hold numbers by name.', $name));
+            : throw new HttpException(422, (string) Message::of('house.body.the-member-must-hold', name: $name));
     }
 
     public function int(string $name): int
     {
         $value = $this->members->{$name} ?? null;
 
-        return is_int($value) ? $value : throw new HttpException(422, sprintf('The member "%s" must be a whole number.', $name));
+        return is_int($value) ? $value : throw new HttpException(422, (string) Message::of('house.body.the-member-must-be', name: $name));
     }
 
     public function intOr(string $name, ?int $usual): ?int
@@ -171,12 +175,12 @@ final readonly class Body
     {
         $value = $this->members->{$name} ?? null;
         if ((is_int($value) || is_float($value)) && abs($value) > self::MOST) {
-            throw new HttpException(422, sprintf('The member "%s" must lie between -%2$d and %2$d.', $name, self::MOST));
+            throw new HttpException(422, (string) Message::of('house.body.the-member-must-lie', name: $name, most: self::MOST));
         }
 
         return (is_int($value) || is_float($value)) && is_finite($value)
             ? (float) $value
-            : throw new HttpException(422, sprintf('The member "%s" must be a number.', $name));
+            : throw new HttpException(422, (string) Message::of('house.body.the-member-must-be-2', name: $name));
     }
 
     public function text(string $name, string $usual = ''): string
@@ -191,13 +195,16 @@ final readonly class Body
     {
         $value = $this->members->{$name} ?? $usual;
 
-        return is_string($value) ? $value : throw new HttpException(422, sprintf('The member "%s" must be a text.', $name));
+        return is_string($value) ? $value : throw new HttpException(
+            422,
+            (string) Message::of('house.body.the-member-must-be-3', name: $name),
+        );
     }
 
     /** A store may cut a text at it. */
     private static function hidden(string $name): HttpException
     {
-        return new HttpException(422, sprintf('The text "%s" holds a character that no keyboard types (U+0000): type it anew.', $name));
+        return new HttpException(422, (string) Message::of('house.body.the-text-holds', name: $name));
     }
 
     public function floatOr(string $name, float $usual): float
@@ -210,7 +217,7 @@ final readonly class Body
     {
         $values = $this->members->{$name} ?? null;
         if (! is_array($values) || count($values) > $most || array_filter($values, is_string(...)) !== $values) {
-            throw new HttpException(422, sprintf('The member "%s" must be a list of texts.', $name));
+            throw new HttpException(422, (string) Message::of('house.body.the-member-must-be-4', name: $name));
         }
         if (str_contains(implode('', $values), "\0")) {
             throw self::hidden($name);
@@ -241,7 +248,7 @@ final readonly class Body
             }
         }
         if ($points === [] || ! is_array($values) || count($points) !== count($values)) {
-            throw new HttpException(422, sprintf('The member "%s" must be a list of points [x, y], two at least.', $name));
+            throw new HttpException(422, (string) Message::of('house.body.the-member-must-be-5', name: $name));
         }
 
         return $points;
@@ -254,7 +261,7 @@ final readonly class Body
 
         return $value instanceof stdClass
             ? $value
-            : throw new HttpException(422, sprintf('The member "%s" must be an object.', $name));
+            : throw new HttpException(422, (string) Message::of('house.body.the-member-must-be-6', name: $name));
     }
 
     /** @return list<stdClass> up to 40 objects; none where the member is missing */
@@ -263,7 +270,7 @@ final readonly class Body
         $values = $this->members->{$name} ?? [];
         $objects = array_filter(is_array($values) ? $values : [], static fn (mixed $v): bool => $v instanceof stdClass);
         if (! is_array($values) || count($objects) !== count($values) || count($values) > 40) {
-            throw new HttpException(422, sprintf('The member "%s" must be a list of objects.', $name));
+            throw new HttpException(422, (string) Message::of('house.body.the-member-must-be-7', name: $name));
         }
 
         return array_values($objects);
@@ -280,7 +287,7 @@ final readonly class Body
         try {
             return Srgb::hex($this->text($name));
         } catch (InvalidArgumentException $e) {
-            throw new HttpException(422, sprintf('The member "%s": %s', $name, $e->getMessage()));
+            throw new HttpException(422, (string) Message::of('house.body.the-member', name: $name, why: $e->getMessage()));
         }
     }
 
@@ -291,7 +298,7 @@ final readonly class Body
 
         return $value >= 0.0 && $value <= 1.0
             ? $value
-            : throw new HttpException(422, sprintf('The member "%s" must lie between 0 and 1.', $name));
+            : throw new HttpException(422, (string) Message::of('house.body.the-member-must-lie-2', name: $name));
     }
 
     /**
@@ -320,7 +327,7 @@ final readonly class Body
             ? $numbers
             : throw new HttpException(
                 422,
-                sprintf('The member "%s" must hold 1 to 60 numbers, none below 0, none above a million.', $name),
+                (string) Message::of('house.body.the-member-must-hold-2', name: $name),
             );
     }
 
@@ -342,12 +349,12 @@ final readonly class Body
     {
         $bytes = base64_decode($this->text($name), true);
         if ($bytes === false || $bytes === '') {
-            throw new HttpException(422, 'The file is empty, or did not come through whole. Choose it again.');
+            throw new HttpException(422, (string) Message::of('house.body.the-file-is-empty'));
         }
 
         return strlen($bytes) <= $most
             ? $bytes
-            : throw new HttpException(413, sprintf('The file is larger than %d MB.', intdiv($most, 1_000_000)));
+            : throw new HttpException(413, (string) Message::of('house.body.the-file-is-larger', most: intdiv($most, 1_000_000)));
     }
 
     public function flag(string $name): bool

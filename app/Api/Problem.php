@@ -11,6 +11,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Session\TokenMismatchException;
 use Impa\Figure\Document\Fault;
 use Impa\Figure\Document\FigureRefused;
+use Impa\Voice\Message;
 use Impa\Voice\Refusal;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Symfony\Component\HttpKernel\Exception\MethodNotAllowedHttpException;
@@ -30,7 +31,11 @@ final class Problem
         $trouble = StoreTrouble::in($e) ?? ($before === null ? null : StoreTrouble::in($before));
 
         return match (true) {
-            $trouble !== null => self::of($trouble->status, 'The store cannot be written to', $trouble->getMessage()),
+            $trouble !== null => self::of(
+                $trouble->status,
+                (string) Message::of('house.problem.the-store-cannot-be'),
+                $trouble->getMessage(),
+            ),
             $e instanceof FigureRefused => self::of(422, (string) $e->title(), $e->getMessage(), [
                 'errors' => array_map(static fn (Fault $f): array => ['pointer' => $f->pointer, 'detail' => $f->text], $e->faults),
             ]),
@@ -38,27 +43,31 @@ final class Problem
             $e instanceof Refusal => self::of(422, (string) $e->title(), $e->getMessage()),
             $e instanceof ModelNotFoundException, $before instanceof ModelNotFoundException => self::of(
                 404,
-                'Not found',
+                (string) Message::of('house.problem.not-found'),
                 'There is nothing here under this number. It may have been thrown away for good.',
             ),
             $e instanceof QueryException && in_array($e->getCode(), self::BEYOND, true) => self::of(
                 422,
-                'Beyond what is kept',
-                'A number in this is too large to be kept, or a text holds what is no letter: write it anew.',
+                (string) Message::of('house.problem.beyond-what-is-kept'),
+                (string) Message::of('house.problem.a-number-in-this'),
             ),
             $e instanceof TokenMismatchException, $before instanceof TokenMismatchException => self::of(
                 419,
-                'The page is too old',
-                'This page has been open too long. Load it again; what you typed is kept.',
+                (string) Message::of('house.problem.the-page-is-too'),
+                (string) Message::of('house.problem.this-page-has-been'),
             ),
             $e instanceof MethodNotAllowedHttpException => self::of(
                 405,
-                'Not done this way',
+                (string) Message::of('house.problem.not-done-this-way'),
                 sprintf('This address is asked by %s.', $e->getHeaders()['Allow'] ?? 'another method'),
                 [],
                 $e->getHeaders(),
             ),
-            $e instanceof NotFoundHttpException => self::of(404, 'Not found', 'There is nothing under this address.'),
+            $e instanceof NotFoundHttpException => self::of(
+                404,
+                (string) Message::of('house.problem.not-found'),
+                'There is nothing under this address.',
+            ),
             $e instanceof HttpExceptionInterface => self::of(
                 $e->getStatusCode(),
                 self::title($e->getStatusCode()),
@@ -67,7 +76,11 @@ final class Problem
                     ? $e->getMessage()
                     : self::title($e->getStatusCode()).'.',
             ),
-            default => self::of(500, 'Something broke', 'Something in Impa broke, and this was not done. The log says more.'),
+            default => self::of(
+                500,
+                (string) Message::of('house.problem.something-broke'),
+                'Something in Impa broke, and this was not done. The log says more.',
+            ),
         };
     }
 
@@ -87,9 +100,9 @@ final class Problem
     private static function title(int $status): string
     {
         return match ($status) {
-            400 => 'Not understood',
-            404 => 'Not found',
-            413 => 'Too large',
+            400 => (string) Message::of('house.problem.not-understood'),
+            404 => (string) Message::of('house.problem.not-found'),
+            413 => (string) Message::of('house.problem.too-large'),
             422 => 'Something is missing',
             default => 'Refused',
         };

@@ -14,11 +14,11 @@ final class Stale extends RuntimeException implements Refusal
     /** @param  array<array-key, mixed>  $state  as it stands now */
     public function __construct(string $what, public readonly string $revision, public readonly array $state)
     {
-        parent::__construct(sprintf('%s was changed in another window since you opened it. Keep yours, or take the other.', $what));
+        parent::__construct((string) Message::of('house.stale.was-changed-in-another', what: $what));
     }
 
     public function title(): Message
     {
-        return Message::of('house.stale');
+        return Message::of('house.changed-elsewhere');
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Archive;
 
+use Impa\Voice\Message;
 use stdClass;
 use ZipArchive;
 
@@ -45,7 +46,7 @@ final class ArchiveReader
             throw ArchiveRefused::because('This is no ZIP file, or it is cut off: its end is missing. Fetch it once more.');
         }
         if ($zip->numFiles > self::MOST_ENTRIES) {
-            throw ArchiveRefused::because('This archive holds more than a million files.');
+            throw ArchiveRefused::because((string) Message::of('house.archive-reader.this-archive-holds-more'));
         }
         $names = [];
         $bytes = 0;
@@ -54,11 +55,11 @@ final class ArchiveReader
             $name = $said === false ? '' : $said['name'];
             $most = self::most($name);
             if ($said === false || $most === 0 || isset($names[$name])) {
-                throw ArchiveRefused::because(sprintf('"%s" in it is nothing that Impa packs.', self::shown($name)));
+                throw ArchiveRefused::because((string) Message::of('house.archive-reader.in-it-is-nothing', name: self::shown($name)));
             }
             $bytes += $said['size'];
             if ($said['size'] > $most || $bytes > self::MOST_BYTES) {
-                throw ArchiveRefused::because(sprintf('"%s" in it unpacks to more than such a file may hold.', self::shown($name)));
+                throw ArchiveRefused::because((string) Message::of('house.archive-reader.in-it-unpacks', name: self::shown($name)));
             }
             $names[$name] = true;
         }
@@ -89,7 +90,7 @@ final class ArchiveReader
     {
         $bytes = self::read($this->zip, $name);
         if (! hash_equals($this->hashes[$name] ?? '', hash('sha256', $bytes))) {
-            throw ArchiveRefused::because(sprintf('"%s" in it is damaged: it is not what the manifest says.', self::shown($name)));
+            throw ArchiveRefused::because((string) Message::of('house.archive-reader.in-it-is-damaged', name: self::shown($name)));
         }
 
         return $bytes;
@@ -101,14 +102,14 @@ final class ArchiveReader
         $bytes = $this->bytes($name);
         // A few kilobytes unpack to millions of empty objects, each of which takes a hundred times its two letters once it is read.
         if (substr_count($bytes, '{') + substr_count($bytes, '[') > self::MOST_NODES) {
-            throw ArchiveRefused::because(sprintf('"%s" in it holds more than anybody has written down.', self::shown($name)));
+            throw ArchiveRefused::because((string) Message::of('house.archive-reader.in-it-holds-more', name: self::shown($name)));
         }
         $value = json_decode($bytes, false, self::DEEPEST);
         unset($bytes);
 
         return $value instanceof stdClass
             ? $value
-            : throw ArchiveRefused::because(sprintf('"%s" in it cannot be read.', self::shown($name)));
+            : throw ArchiveRefused::because((string) Message::of('house.archive-reader.in-it-cannot-be', name: self::shown($name)));
     }
 
     /**
@@ -122,12 +123,12 @@ final class ArchiveReader
             throw ArchiveRefused::because('This is a ZIP file, but no archive of Impa: it has no manifest.');
         }
         if (! is_int($said->version ?? null) || $said->version > Outgoing::VERSION) {
-            throw ArchiveRefused::because('This archive was made by a newer Impa than this one. Bring this one up to date first.');
+            throw ArchiveRefused::because((string) Message::of('house.archive-reader.this-archive-was-made'));
         }
         $hashes = array_filter((array) ($said->files ?? []), is_string(...));
         unset($names['manifest.json']);
         if (array_diff_key($names, $hashes) !== [] || array_diff_key($hashes, $names) !== []) {
-            throw ArchiveRefused::because('This archive is not whole: its files are not those of its manifest.');
+            throw ArchiveRefused::because((string) Message::of('house.archive-reader.this-archive-is-not'));
         }
 
         return $hashes;
@@ -141,7 +142,7 @@ final class ArchiveReader
         $stream = @$zip->getStream($name);
         $bytes = $stream === false ? false : @stream_get_contents($stream, $most + 1);
         if ($stream === false || $bytes === false || strlen($bytes) > $most) {
-            throw ArchiveRefused::because(sprintf('"%s" in it cannot be unpacked.', self::shown($name)));
+            throw ArchiveRefused::because((string) Message::of('house.archive-reader.in-it-cannot-be-2', name: self::shown($name)));
         }
         fclose($stream);
 

@@ -16,6 +16,7 @@ use App\Store\Transaction;
 use Impa\Figure\Document\FigureRefused;
 use Impa\Figure\Figure as FigureDocument;
 use Impa\Raster\File\PictureRefused;
+use Impa\Voice\Message;
 use stdClass;
 
 /**
@@ -127,10 +128,10 @@ final class Incoming
             $this->stash->take($conflict);
             $uuids = $this->uuids();
             foreach ($uuids as $i => $uuid) {
-                $progress('Laying figures on the shelf', 0.4 + 0.5 * $i / max(1, count($uuids)));
+                $progress((string) Message::of('house.incoming.laying-figures'), 0.4 + 0.5 * $i / max(1, count($uuids)));
                 $told[$this->takeFigure($uuid, Conflict::tryFrom($each[$uuid] ?? '') ?? $conflict)]++;
             }
-            $progress('Sets, needles, hand', 0.9);
+            $progress((string) Message::of('house.incoming.sets-needles-hand'), 0.9);
             $this->takeSets($conflict);
             $this->takeNeedles($conflict);
             (new IncomingHand($this->archive, $this->numbers))->take();
@@ -198,7 +199,7 @@ final class Incoming
         try {
             return Record::checked($table, $row);
         } catch (RecordRefused $refused) {
-            throw ArchiveRefused::because('A figure in it is none: '.$refused->getMessage());
+            throw ArchiveRefused::because((string) Message::of('house.incoming.a-figure', why: $refused->getMessage()));
         }
     }
 
@@ -288,11 +289,11 @@ final class Incoming
     {
         $names = $this->archive->names('pictures/');
         foreach ($names as $i => $name) {
-            $progress('Taking pictures in', 0.4 * $i / max(1, count($names)));
+            $progress((string) Message::of('house.incoming.taking-pictures'), 0.4 * $i / max(1, count($names)));
             try {
                 $picture = Picture::keep($this->archive->bytes($name));
             } catch (PictureRefused $refused) {
-                throw ArchiveRefused::because(sprintf('"%s" in it is no picture: %s', $name, $refused->getMessage()));
+                throw ArchiveRefused::because((string) Message::of('house.incoming.in-it-is-no', name: $name, why: $refused->getMessage()));
             }
             if ($picture->wasRecentlyCreated) {
                 $this->newPictures[] = $picture;

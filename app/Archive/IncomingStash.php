@@ -7,6 +7,7 @@ namespace App\Archive;
 use App\Accounts\CurrentFelter;
 use App\Models\Wool;
 use Impa\Stash\Table\WoolEntry;
+use Impa\Voice\Message;
 use stdClass;
 
 /** The wools of an archive, with their weighings, and what mixes of them became. */
@@ -71,7 +72,11 @@ final readonly class IncomingStash
             $entry = WoolEntry::of(array_intersect_key((array) $said, array_flip(Row::WOOL)), $faults);
             if ($entry === null) {
                 $name = Row::text($said, 'name', 80);
-                throw ArchiveRefused::because(sprintf('The wool "%s" in it has faults: %s', $name, implode(' ', $faults)));
+                throw ArchiveRefused::because((string) Message::of(
+                    'house.incoming-stash.the-wool',
+                    name: $name,
+                    implode: implode(' ', $faults),
+                ));
             }
             $row = Wool::columns($entry) + CurrentFelter::own() + [
                 'uuid' => $uuid,

@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Model;
 use Impa\Figure\Figure as FigureDocument;
 use Impa\Sets\FigureSet as SetOfFigures;
 use Impa\Sets\Member;
+use Impa\Voice\Message;
 use stdClass;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
@@ -50,12 +51,12 @@ final class FigureSet extends Model
         $documents = $members = [];
         foreach ($rows as $i => $row) {
             if (! isset($row->figure)) {
-                throw new HttpException(422, sprintf('Figure %d: say which figure of the shelf is meant ("figure", its number).', $i + 1));
+                throw new HttpException(422, (string) Message::of('house.figure-set.figure-say-which-figure', i: $i + 1));
             }
             [$id, $called, $count, $height] = [$row->figure ?? 0, $row->name ?? '', $row->count ?? 1, $row->heightMm ?? null];
             $isHigh = $height === null || is_int($height) || is_float($height);
             if (! is_int($id) || ! is_string($called) || ! is_int($count) || ! $isHigh) {
-                throw new HttpException(422, sprintf('Figure %d: its count is a whole number, its height a number of mm.', $i + 1));
+                throw new HttpException(422, (string) Message::of('house.figure-set.figure-its-count', i: $i + 1));
             }
             $documents[$id] ??= self::document($id, $i);
             $height = $height === null ? null : (float) $height;
@@ -68,7 +69,7 @@ final class FigureSet extends Model
     private static function document(int $id, int $at): FigureDocument
     {
         $figure = Figure::query()->find($id)
-            ?? throw new HttpException(422, sprintf('Figure %d of the set is not on the shelf any more: take it out of the set.', $at + 1));
+            ?? throw new HttpException(422, (string) Message::of('house.figure-set.figure-of-the-set', at: $at + 1));
 
         return FigureDocument::kept($figure->document);
     }
@@ -80,7 +81,7 @@ final class FigureSet extends Model
         $colours = (array) ($row->colours ?? []);
         $hexes = array_filter($colours, is_string(...));
         if (count($hexes) !== count($colours)) {
-            throw new HttpException(422, sprintf('Figure %d of the set: its colours are hex by key.', $at + 1));
+            throw new HttpException(422, (string) Message::of('house.figure-set.figure-of-the-set-2', at: $at + 1));
         }
 
         return array_combine(array_map(strval(...), array_keys($hexes)), $hexes);

@@ -13,6 +13,7 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\Storage;
 use Impa\Raster\File\PictureRefused;
 use Impa\Raster\Raster;
+use Impa\Voice\Message;
 use League\Flysystem\FilesystemException;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
@@ -105,7 +106,7 @@ final class Picture extends Model
     /** The picture of this number, refused in words where it is gone. */
     public static function chosen(int $id): self
     {
-        return self::query()->find($id) ?? throw new HttpException(404, 'This picture is not here any more. Choose it again.');
+        return self::query()->find($id) ?? throw new HttpException(404, (string) Message::of('house.picture.this-picture-is-not'));
     }
 
     /** What was taken in a day ago or earlier and is in no figure, on the shelf or in the bin, nor in what one once was, nor a photo of one, goes. */
@@ -147,6 +148,6 @@ final class Picture extends Model
     {
         $bytes = $this->bytesOrNone();
 
-        return $bytes !== '' ? $bytes : throw new HttpException(404, 'The file of this picture is not here any more. Choose it again.');
+        return $bytes !== '' ? $bytes : throw new HttpException(404, (string) Message::of('house.picture.the-file-of-this'));
     }
 }

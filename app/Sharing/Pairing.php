@@ -8,6 +8,7 @@ use App\Accounts\CurrentFelter;
 use App\Models\Device;
 use App\Store\Transaction;
 use Illuminate\Support\Carbon;
+use Impa\Voice\Message;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** How a tablet is let in once: by a code that this machine shows, which holds for minutes and bears few wrong tries. */
@@ -70,7 +71,7 @@ final class Pairing
                 return 'This is not the code. Look again; after five wrong tries it is over.';
             }
             if (Device::query()->count() >= self::MOST_DEVICES) {
-                return 'Twenty devices are paired already. Send one away first: House.';
+                return (string) Message::of('house.pairing.twenty-devices-are-paired');
             }
             CurrentFelter::rows('pairing_codes')->delete();
             Device::query()->create([

@@ -11,6 +11,7 @@ use Impa\Build\Steps\StepKind;
 use Impa\Face\Needles;
 use Impa\Material\Firmness;
 use Impa\Render\View;
+use Impa\Voice\Message;
 use stdClass;
 
 /**
@@ -88,7 +89,7 @@ final class Record
             }
         }
         if ($table === 'bouts' && $faults === [] && isset($row['begun_at'], $row['ended_at']) && $row['ended_at'] <= $row['begun_at']) {
-            $faults[] = 'It ends before it begins.';
+            $faults[] = (string) Message::of('house.record.it-ends-before');
         }
 
         return $faults;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Store;
 
 use Illuminate\Database\LostConnectionDetector;
+use Impa\Voice\Message;
 use PDOException;
 use RuntimeException;
 use Throwable;
@@ -37,7 +38,7 @@ final class StoreTrouble extends RuntimeException
     {
         return new self(
             503,
-            'Another program holds Impa\'s store, and does not let go. This was not done; try again in a moment.',
+            (string) Message::of('house.store-trouble.another-program-holds-impas'),
         );
     }
 
@@ -45,18 +46,18 @@ final class StoreTrouble extends RuntimeException
     {
         return new self(
             503,
-            'Impa may not write to its own folder (storage). This was not done. Give it leave to write there, then try again.',
+            (string) Message::of('house.store-trouble.impa-may-not-write'),
         );
     }
 
     public static function full(): self
     {
-        return new self(507, 'The disk is full, or does not take what is written. This was not done. Make room, then try again.');
+        return new self(507, (string) Message::of('house.store-trouble.the-disk-is-full'));
     }
 
     public static function gone(): self
     {
-        return new self(503, 'Impa\'s store does not answer. This was not done; try again in a moment.');
+        return new self(503, (string) Message::of('house.store-trouble.impas-store-does-not'));
     }
 
     /** What a failed query means for who asked; null where it is no trouble of the store. */

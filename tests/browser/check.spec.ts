@@ -91,7 +91,7 @@ test(
     for (const [name, value] of Object.entries({ Width: '5.2', Height: '50', Depth: '50', Finished: '9.9' }))
       await field(name).fill(value)
     await page.getByRole('button', { name: 'Hold it against its card' }).click()
-    await expect(page.getByText(/5\.2 mm wide, where .* were planned: is that right\?/)).toBeVisible()
+    await expect(page.getByText(/5\.2 mm wide, where .* was planned: is that right\?/)).toBeVisible()
     await field('Width').fill('52')
     await page.getByRole('button', { name: 'Hold it against its card' }).click()
     await expect(page.getByRole('status').getByText(/mm too|size that was planned/)).toBeVisible()

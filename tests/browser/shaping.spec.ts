@@ -76,7 +76,7 @@ test(
     await page.getByRole('button', { name: /^Review/ }).click()
     const card = page.getByRole('region', { name: 'Review of what was seen' })
     await expect(card).toContainText('% sure')
-    await expect(card).toContainText(/covers \d+ % of it/)
+    await expect(card).toContainText(/covers \d+ ?% of it/)
     const all = before.parts.length + before.details.length
     for (let i = 0; i < all - 1; i++) {
       const open = await card.getByText(/\d+ open/).innerText()

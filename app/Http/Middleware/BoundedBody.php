@@ -7,6 +7,7 @@ namespace App\Http\Middleware;
 use App\Api\Problem;
 use Closure;
 use Illuminate\Http\Request;
+use Impa\Voice\Message;
 use Symfony\Component\HttpFoundation\Response;
 
 /** What is larger than anything that is sent to Impa is refused by its length, before it is read; archives have a limit of their own. */
@@ -26,7 +27,11 @@ final class BoundedBody
         $most = $request->isMethod('POST') && $request->is(self::ARCHIVE) ? self::MOST_ARCHIVE_BYTES : self::MOST_BYTES;
 
         return (int) $request->headers->get('Content-Length') > $most
-            ? Problem::of(413, 'Too large', sprintf('This is larger than the %d MB that are taken here.', intdiv($most, 1_000_000)))
+            ? Problem::of(
+                413,
+                (string) Message::of('house.bounded-body.too-large'),
+                sprintf('This is larger than the %d MB that are taken here.', intdiv($most, 1_000_000)),
+            )
             : $next($request);
     }
 }

@@ -8,6 +8,7 @@ use Closure;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
+use Impa\Voice\Message;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
@@ -23,7 +24,7 @@ final class KnownFelter
         if (Auth::check()) {
             return self::isTheirPage($request) ? $next($request) : throw new HttpException(
                 401,
-                'Somebody else has signed in here since you opened this page. Sign in again: what you did waits for you.',
+                (string) Message::of('house.known-felter.somebody-else-has-signed'),
             );
         }
         if ($request->is('api/*')) {

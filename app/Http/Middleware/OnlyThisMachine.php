@@ -11,6 +11,7 @@ use Closure;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Impa\Voice\Message;
 use Symfony\Component\HttpFoundation\Response as Answer;
 
 /**
@@ -45,7 +46,11 @@ final class OnlyThisMachine
         }
 
         return $request->is('api/*')
-            ? Problem::of(401, 'Not paired', 'This device is not paired, or was sent away. Pair it where Impa runs: House, Pair a tablet.')
+            ? Problem::of(
+                401,
+                (string) Message::of('house.only-this-machine.not-paired'),
+                (string) Message::of('house.only-this-machine.this-device-is-not'),
+            )
             : new RedirectResponse('/pair');
     }
 }

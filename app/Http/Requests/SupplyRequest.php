@@ -11,6 +11,7 @@ use App\Shop\Shop;
 use App\Shop\SimulatedShop;
 use App\Stash\Stash;
 use Impa\Stash\Supply\Supply;
+use Impa\Voice\Message;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** A figure that is held against the stash, and the shop that what lacks is looked for in. */
@@ -30,7 +31,7 @@ final readonly class SupplyRequest
     {
         return new SimulatedShop(
             Mood::tryFrom($this->body->text('shop', 'open')) ??
-                throw new HttpException(422, 'The sample shop is open, slow, sold-out or closed.'),
+                throw new HttpException(422, (string) Message::of('house.supply-request.the-sample-shop')),
         );
     }
 }

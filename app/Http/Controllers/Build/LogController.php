@@ -41,11 +41,11 @@ final class LogController
         [$step, $from, $to] = [self::step($body), $body->int('from'), $body->int('to')];
         $now = (int) (microtime(true) * 1000);
         if ($from >= $to || $from < 0) {
-            throw new HttpException(422, 'This stretch of work ends before it begins: the clock of this device was set meanwhile.');
+            throw new HttpException(422, (string) Message::of('house.log-controller.this-stretch-of-work'));
         }
         if ($to > $now + self::AHEAD_MS) {
             // Too early (RFC 8470): later it may be told again.
-            throw new HttpException(425, 'The clock of this device is ahead: set it. What you worked is kept, and counted later.');
+            throw new HttpException(425, (string) Message::of('house.log-controller.the-clock-of-this'));
         }
         if ($to - $from > Diary::MOST_MINUTES * 60_000) {
             throw new HttpException(422, sprintf(
@@ -92,7 +92,7 @@ final class LogController
         ]);
         $picture = $body->intOr('picture', null);
         if (($kind === 'photo') !== ($picture !== null) || ($picture !== null && Picture::query()->whereKey($picture)->doesntExist())) {
-            throw new HttpException(422, 'A photo is a picture that was taken in before: choose it again.');
+            throw new HttpException(422, (string) Message::of('house.log-controller.a-photo'));
         }
         Transaction::together(static function () use ($figure, $uuid, $row, $picture, $kind, $gauge): void {
             $entry = LogEntry::query()->firstOrCreate(['figure_id' => $figure->id, 'uuid' => $uuid], $row + ['picture_id' => $picture]);

@@ -27,6 +27,7 @@ use Impa\Print\Share\FinishedCard;
 use Impa\Raster\Raster;
 use Impa\Render\Painter;
 use Impa\Render\View;
+use Impa\Voice\Message;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** The last look at a figure, and its card. */
@@ -76,10 +77,10 @@ final class ClosingController
     {
         $text = trim($body->text('next'));
         if (mb_strlen($text) > self::LONGEST) {
-            throw new HttpException(422, sprintf('At most %d letters: what matters most for the next one.', self::LONGEST));
+            throw new HttpException(422, (string) Message::of('house.closing-controller.at-most-letters-what', longest: self::LONGEST));
         }
         Transaction::together(static function () use ($figure, $body, $text): void {
-            Revision::expect($body, 'What to change next time', [self::next($figure)]);
+            Revision::expect($body, (string) Message::of('house.closing-controller.what-to-change-next'), [self::next($figure)]);
             LogEntry::query()->updateOrCreate(['figure_id' => $figure->id, 'uuid' => 'next-time'], [
                 'kind' => 'note',
                 'step' => '',

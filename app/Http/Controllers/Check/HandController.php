@@ -19,6 +19,7 @@ use Impa\Hand\Practice;
 use Impa\Material\Firmness;
 use Impa\Shape\Catalogue;
 use Impa\Shape\ShapeKind;
+use Impa\Voice\Message;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** The felter's own hand: what was learned from which record, pieces for themselves, what is set aside. */
@@ -36,7 +37,10 @@ final class HandController
     /** A practice piece, or one that was made before. Asks back where a digit seems to have slipped, and keeps nothing then. */
     public function store(Body $body): JsonResponse
     {
-        $kind = ShapeKind::tryFrom($body->text('kind')) ?? throw new HttpException(422, 'A piece is a ball, a sausage, or another shape.');
+        $kind = ShapeKind::tryFrom($body->text('kind')) ?? throw new HttpException(
+            422,
+            (string) Message::of('house.hand-controller.a-piece'),
+        );
         $firmness = Firmness::tryFrom($body->text('firmness')) ??
             throw new HttpException(422, sprintf('A piece is %s.', implode(', ', array_column(Firmness::cases(), 'value'))));
         $measured = Measurement::of($body->float('widthMm'), $body->float('heightMm'), $body->float('depthMm'), $body->float('grams'));
@@ -128,7 +132,10 @@ final class HandController
         }
         $value = $body->float($name);
 
-        return $value > 0.0 && $value < 100_000.0 ? $value : throw new HttpException(422, sprintf('%s is a number above 0.', $name));
+        return $value > 0.0 && $value < 100_000.0 ? $value : throw new HttpException(
+            422,
+            (string) Message::of('house.hand-controller.is-a-number-above', name: $name),
+        );
     }
 
     private static function now(): int

@@ -16,6 +16,7 @@ use Impa\Check\Mending\Sign;
 use Impa\Figure\Figure as FigureDocument;
 use Impa\Stash\Drawer;
 use Impa\Stash\Matching;
+use Impa\Voice\Message;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** The mend desk: what has gone wrong, what helps, and that it was done. */
@@ -54,7 +55,7 @@ final class MendController
     {
         [$uuid, $text, $mg] = [$body->text('uuid'), trim($body->text('text')), $body->float('mg')];
         if (preg_match('/^[A-Za-z0-9-]{8,64}$/D', $uuid) !== 1 || $text === '' || mb_strlen($text) > 400) {
-            throw new HttpException(422, 'A mend has a name of its own, and says in a few words what was done.');
+            throw new HttpException(422, (string) Message::of('house.mend-controller.a-mend-has'));
         }
         if (! is_finite($mg) || $mg < 0.0 || $mg > self::MOST_MG) {
             throw new HttpException(422, 'A mend takes 0 mg to 100 g of wool.');

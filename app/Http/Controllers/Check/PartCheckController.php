@@ -18,6 +18,7 @@ use Impa\Check\Part\PartCheck;
 use Impa\Figure\Editing\Choices;
 use Impa\Figure\Figure as FigureDocument;
 use Impa\Hand\FinishedPiece;
+use Impa\Voice\Message;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** Finished parts against their cards. */
@@ -63,7 +64,11 @@ final class PartCheckController
                     return;
                 }
                 if ($body->text('instead') !== ($there->uuid ?? '')) {
-                    throw new Stale('This piece', $there->uuid ?? '', ['grams' => $there?->grams, 'at' => $there?->at]);
+                    throw new Stale(
+                        (string) Message::of('house.part-check-controller.this-piece'),
+                        $there->uuid ?? '',
+                        ['grams' => $there?->grams, 'at' => $there?->at],
+                    );
                 }
                 FinishedPart::query()->where($place)->delete();
                 FinishedPart::keep($body->text('uuid'), $row);

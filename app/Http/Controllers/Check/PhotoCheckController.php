@@ -19,6 +19,7 @@ use Impa\Print\Template\MarkerPage;
 use Impa\Render\Bench\BenchCamera;
 use Impa\Render\Bench\RandomDeviations;
 use Impa\Render\View;
+use Impa\Voice\Message;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** Photos of a finished figure against its plan. */
@@ -103,7 +104,7 @@ final class PhotoCheckController
 
             return count($places) === 2
                 ? Scale::byRuler($places[0], $places[1], $body->float('knownMm'))
-                : throw new HttpException(422, 'A ruler is known by two places on it.');
+                : throw new HttpException(422, (string) Message::of('house.photo-check-controller.a-ruler-is-known'));
         }
 
         return $body->has('knownPart') ? Scale::byPart($body->text('knownPart'), $body->float('knownMm')) : null;
@@ -111,6 +112,9 @@ final class PhotoCheckController
 
     private static function view(Body $body): View
     {
-        return View::tryFrom($body->text('view', 'front')) ?? throw new HttpException(422, 'A view is front, side, back or top.');
+        return View::tryFrom($body->text('view', 'front')) ?? throw new HttpException(
+            422,
+            (string) Message::of('house.photo-check-controller.a-view-is-front'),
+        );
     }
 }

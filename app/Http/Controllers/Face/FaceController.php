@@ -25,6 +25,7 @@ use Impa\Surface\Chart;
 use Impa\Surface\Girth;
 use Impa\Surface\Surface;
 use Impa\Surface\TapeGrid;
+use Impa\Voice\Message;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** Marks, lines and advice for the face of one part; nothing is saved. */
@@ -115,12 +116,12 @@ final class FaceController
         [, $part] = $body->part();
         $points = $body->points('points');
         if (count($points) !== 2) {
-            throw new HttpException(422, 'The member "points" must be two points [x, y] in mm.');
+            throw new HttpException(422, (string) Message::of('house.face-controller.the-member-points-must'));
         }
 
         return new JsonResponse(
             Chart::of(Surface::of($part->placements()[0]))->between(...$points) ??
-                throw new HttpException(422, 'One of the two places is not on the part as seen from the front.'),
+                throw new HttpException(422, (string) Message::of('house.face-controller.one-of-the-two')),
         );
     }
 
@@ -133,7 +134,7 @@ final class FaceController
         $set = match ($keep) {
             Keep::AsDrawn => ['keep' => 'drawn'],
             Keep::InSize => Sliding::inSize($detail, $surface),
-            default => throw new HttpException(422, 'A detail is kept "drawn" or in "size".'),
+            default => throw new HttpException(422, (string) Message::of('house.face-controller.a-detail-is-kept')),
         };
         if ($set === []) {
             throw FaceRefused::noSuchDetail($detail->key, mb_strtolower($figure->parts[$detail->on]->name));

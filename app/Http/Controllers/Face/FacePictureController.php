@@ -13,6 +13,7 @@ use Impa\Print\Template\FaceTemplates;
 use Impa\Render\FromAfar;
 use Impa\Render\Painter;
 use Impa\Render\View;
+use Impa\Voice\Message;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** A face as a picture: seen from afar, and on paper at true size. */
@@ -49,7 +50,7 @@ final class FacePictureController
         return match ($body->text('as', 'pdf')) {
             'pdf' => new Response(PagesPdf::of($pages, $paper), 200, ['Content-Type' => 'application/pdf']),
             'svg' => new Response(Page::below($pages, $paper), 200, ['Content-Type' => 'image/svg+xml']),
-            default => throw new HttpException(422, 'Templates come as pdf or svg.'),
+            default => throw new HttpException(422, (string) Message::of('house.face-picture-controller.templates-come-as-pdf')),
         };
     }
 }

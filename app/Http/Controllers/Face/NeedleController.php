@@ -12,6 +12,7 @@ use App\Store\Record;
 use App\Store\Transaction;
 use Illuminate\Http\JsonResponse;
 use Impa\Face\Needles;
+use Impa\Voice\Message;
 use stdClass;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
@@ -37,7 +38,7 @@ final class NeedleController
     {
         $box = $body->has('box') ? self::box($body) : self::known($body);
         Transaction::together(static function () use ($box, $body): void {
-            Revision::expect($body, 'The box of needles', Needle::box());
+            Revision::expect($body, (string) Message::of('house.needle-controller.the-box-of-needles'), Needle::box());
             Needle::query()->delete();
             foreach ($box as $needle) {
                 Needle::query()->create($needle);
@@ -78,7 +79,7 @@ final class NeedleController
             $box[] = self::needle($needle);
         }
         if (count(array_unique(array_map(static fn (array $n): string => $n['gauge'].$n['kind'], $box))) !== count($box)) {
-            throw new HttpException(422, 'Each gauge and kind stands in the box once.');
+            throw new HttpException(422, (string) Message::of('house.needle-controller.each-gauge-and-kind'));
         }
 
         return $box;

@@ -12,6 +12,7 @@ use App\Http\LinesResponse;
 use Closure;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Impa\Voice\Message;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** Everything out, and everything in: all that is a felter's as one file. */
@@ -72,7 +73,7 @@ final class ArchiveController
             $out = fopen($path, 'wb');
             $in = $request->getContent(true);
             if ($out === false || stream_copy_to_stream($in, $out, self::MOST_BYTES + 1) > self::MOST_BYTES) {
-                throw ArchiveRefused::because('The file is larger than 2 GB, or there is no room for it.');
+                throw ArchiveRefused::because((string) Message::of('house.archive-controller.the-file-is-larger'));
             }
             fclose($out);
 

@@ -12,6 +12,7 @@ use App\Sharing\Share;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Impa\Voice\Message;
 use Symfony\Component\HttpFoundation\Cookie;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
@@ -42,7 +43,7 @@ final class DeviceController
     {
         self::onlyHere($request);
         if (Share::address() === '') {
-            throw new HttpException(422, 'Impa answers on this machine alone. Start it with bin/demo --share, then pair.');
+            throw new HttpException(422, (string) Message::of('house.device-controller.impa-answers-on-this'));
         }
 
         return new JsonResponse(Pairing::offer(), 201);
@@ -59,7 +60,7 @@ final class DeviceController
     public function pair(Body $body): JsonResponse
     {
         $name = mb_substr(trim($body->text('name')), 0, 60);
-        $pass = Pairing::take($body->text('code'), $name === '' ? 'A tablet' : $name);
+        $pass = Pairing::take($body->text('code'), $name === '' ? (string) Message::of('house.device-controller.a-tablet') : $name);
 
         return (new JsonResponse(['paired' => true], 201))->withCookie(
             Cookie::create(

@@ -16,6 +16,7 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Password;
 use Illuminate\Support\Facades\RateLimiter;
+use Impa\Voice\Message;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** How a felter chooses a password: by a link, or knowing the old one. */
@@ -40,7 +41,7 @@ final class PasswordController
         }
 
         return new JsonResponse([
-            'told' => 'If this address is known here, a letter with a link is on its way. The link holds for an hour.',
+            'told' => (string) Message::of('house.password-controller.if-this-address'),
         ]);
     }
 
@@ -62,7 +63,7 @@ final class PasswordController
             Passwords::choose($felter, $body->anyText('password'));
         });
 
-        return new JsonResponse(['told' => 'The password is chosen. Sign in with it.']);
+        return new JsonResponse(['told' => (string) Message::of('house.password-controller.the-password-is-chosen')]);
     }
 
     /** Chooses another one; every other device is signed out. */
@@ -72,20 +73,20 @@ final class PasswordController
         $felter = Auth::user();
         $key = 'old-password:'.Auth::id();
         if (RateLimiter::tooManyAttempts($key, self::TRIES)) {
-            throw new HttpException(429, 'Too many wrong tries. Wait a quarter of an hour, or choose a new one by a letter.');
+            throw new HttpException(429, (string) Message::of('house.password-controller.too-many-wrong-tries'));
         }
         RateLimiter::hit($key, 900);
         if (! $felter instanceof Felter || ! Hash::check(mb_substr($body->anyText('old'), 0, 1000), (string) $felter->password)) {
-            throw new HttpException(422, 'The old password is not right.');
+            throw new HttpException(422, (string) Message::of('house.password-controller.the-old-password'));
         }
         Passwords::choose($felter, $body->anyText('password'));
         $request->session()->regenerate();
 
-        return new JsonResponse(['told' => 'The password is changed. Other devices are signed out.']);
+        return new JsonResponse(['told' => (string) Message::of('house.password-controller.the-password-is-changed')]);
     }
 
     private static function over(): HttpException
     {
-        return new HttpException(422, 'This link is over, or was used already. Ask for another one.');
+        return new HttpException(422, (string) Message::of('house.password-controller.this-link-is-over'));
     }
 }

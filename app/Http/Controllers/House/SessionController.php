@@ -14,6 +14,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\RateLimiter;
+use Impa\Voice\Message;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** Signing in and out, where felters have accounts. */
@@ -48,10 +49,13 @@ final class SessionController
         $keys = [Address::key('sign-in', $email) => self::TRIES, 'sign-in-from:'.$request->ip() => self::TRIES_OF_PLACE];
         foreach ($keys as $key => $most) {
             if (RateLimiter::tooManyAttempts($key, $most)) {
-                throw new HttpException(429, sprintf(
-                    'Too many wrong tries. Wait %d minutes, or choose a new password by a letter.',
-                    (int) ceil(RateLimiter::availableIn($key) / 60),
-                ));
+                throw new HttpException(
+                    429,
+                    (string) Message::of(
+                        'house.session-controller.too-many-wrong-tries',
+                        minutes: (int) ceil(RateLimiter::availableIn($key) / 60),
+                    ),
+                );
             }
         }
         foreach (array_keys($keys) as $key) {
@@ -63,7 +67,7 @@ final class SessionController
             Hash::make(mb_substr($password, 0, 1000));
         }
         if ($felter?->password === null || ! Hash::check(mb_substr($password, 0, 1000), $felter->password)) {
-            throw new HttpException(422, 'Wrong email or password. Capitals count in the password.');
+            throw new HttpException(422, (string) Message::of('house.session-controller.wrong-email-or-password'));
         }
         // One that fits makes good for itself, not for what was tried at other addresses from the same place.
         [$address, $place] = array_keys($keys);
@@ -93,7 +97,7 @@ final class SessionController
     public static function onlyWithAccounts(): void
     {
         if (! config()->boolean('impa.accounts')) {
-            throw new HttpException(404, 'Nobody signs in here: this Impa is for who sits at the machine.');
+            throw new HttpException(404, (string) Message::of('house.session-controller.nobody-signs-in-here'));
         }
     }
 }

@@ -22,6 +22,7 @@ use Impa\Print\Share\KitSheet;
 use Impa\Print\Share\LabelSheet;
 use Impa\Print\Share\LabelSize;
 use Impa\Sets\Kit;
+use Impa\Voice\Message;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** Kits of a member of a set for a workshop. */
@@ -57,7 +58,7 @@ final class KitController
 
     private static function kit(Body $body): Kit
     {
-        $member = FigureSet::planned('A kit', [$body->object('member')])->members[0];
+        $member = FigureSet::planned((string) Message::of('house.kit-controller.a-kit'), [$body->object('member')])->members[0];
         $supply = Profile::supply($member->figure, Stash::wools(), $body->reserve());
 
         return Kit::of(

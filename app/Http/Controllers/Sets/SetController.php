@@ -26,6 +26,7 @@ use Impa\Sets\Colourways;
 use Impa\Sets\FigureSet as SetOfFigures;
 use Impa\Sets\SetPlan;
 use Impa\Sets\SetSupply;
+use Impa\Voice\Message;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** Sets: several figures of the shelf planned as one. */
@@ -65,7 +66,7 @@ final class SetController
 
         return $written === 1
             ? new JsonResponse(self::told($set->refresh()))
-            : throw new HttpException(409, 'This set was changed in another window meanwhile: open it anew.');
+            : throw new HttpException(409, (string) Message::of('house.set-controller.this-set-was-changed'));
     }
 
     public function destroy(FigureSet $set): JsonResponse
@@ -79,7 +80,7 @@ final class SetController
     public function aside(Body $body, FigureSet $set): JsonResponse
     {
         Transaction::together(static function () use ($body, $set): void {
-            Revision::expect($body, 'What this set has set aside', Stash::asideForSet($set->id));
+            Revision::expect($body, (string) Message::of('house.set-controller.what-this-set-has'), Stash::asideForSet($set->id));
             $supply = SetSupply::of(
                 FigureSet::planned($set->name, $set->rows()),
                 Stash::wools(Stash::ofSet($set->id)),
@@ -138,7 +139,7 @@ final class SetController
             'hue' => Colourways::turned($figure, $keys, $count),
             'swap' => Colourways::swapped($figure, $keys),
             'stash' => Colourways::fromStash($figure, $keys[0] ?? '', $count, Stash::wools(), Profile::densities()),
-            default => throw new HttpException(422, 'Colourways go by hue, swap or stash.'),
+            default => throw new HttpException(422, (string) Message::of('house.set-controller.colourways-go-by-hue')),
         };
 
         return new JsonResponse(['colourways' => array_map(static fn (array $way): object => (object) $way, $ways)]);
@@ -147,7 +148,7 @@ final class SetController
     /** One of its members, drawn in its own colours. */
     public function picture(Body $body): Response
     {
-        $set = FigureSet::planned('A picture', [$body->object('member')]);
+        $set = FigureSet::planned((string) Message::of('house.set-controller.a-picture'), [$body->object('member')]);
         $png = Painter::png($set->members[0]->figure, View::Front, self::PICTURE_PX, Srgb::hex('#fffef9'));
 
         return new Response($png, 200, ['Content-Type' => 'image/png']);
@@ -155,7 +156,10 @@ final class SetController
 
     private static function figure(Body $body): Figure
     {
-        return Figure::query()->find($body->int('figure')) ?? throw new HttpException(422, 'This figure is not on the shelf any more.');
+        return Figure::query()->find($body->int('figure')) ?? throw new HttpException(
+            422,
+            (string) Message::of('house.set-controller.this-figure-is-not'),
+        );
     }
 
     private static function sent(Body $body): SetOfFigures

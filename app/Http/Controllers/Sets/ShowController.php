@@ -12,6 +12,7 @@ use Impa\Show\Jar;
 use Impa\Show\Pot;
 use Impa\Show\Showing;
 use Impa\Show\Shown as Shown;
+use Impa\Voice\Message;
 use Impa\Wool\Ledger\Ledger;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
@@ -36,7 +37,7 @@ final class ShowController
             'house' => Showing::dollsHouse($figure, $body->float('scale'), $body->has('lifeMm') ? $body->float('lifeMm') : null),
             default => throw new HttpException(
                 422,
-                'A figure is shown in a jar or pot, on a hook, ring, clip or cushion, as a brooch or in a house.',
+                (string) Message::of('house.show-controller.a-figure-is-shown'),
             ),
         });
     }

@@ -15,6 +15,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Impa\Seeing\QuickPreview;
+use Impa\Voice\Message;
 use Impa\Voice\Voice;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 use Symfony\Component\HttpKernel\Exception\HttpException;
@@ -90,9 +91,12 @@ final class BreakdownController
             $row->isLost() && $row->delete();
         }
         if (BreakdownJob::query()->whereNull('answer')->count() >= self::AT_ONCE) {
-            throw new HttpException(429, 'Three of your drawings are being seen already. Wait for one of them.');
+            throw new HttpException(429, (string) Message::of('house.breakdown-controller.three-of-your-drawings'));
         }
-        $row = BreakdownJob::query()->create(['asked' => $asked, 'doing' => 'Waiting its turn']);
+        $row = BreakdownJob::query()->create([
+            'asked' => $asked,
+            'doing' => (string) Message::of('house.breakdown-controller.waiting-its-turn'),
+        ]);
         dispatch(new BreakDown(CurrentFelter::id(), $row->uuid, Voice::current()->tag()));
 
         return new JsonResponse(['breakdown' => $row->uuid], 202);

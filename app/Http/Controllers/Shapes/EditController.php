@@ -11,6 +11,7 @@ use Impa\Figure\Editing\Buried;
 use Impa\Figure\Editing\Edits;
 use Impa\Figure\Figure;
 use Impa\Shape\ShapeKind;
+use Impa\Voice\Message;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** Everyday changes of a figure; the changed document comes back, nothing is saved. */
@@ -65,7 +66,7 @@ final class EditController
     {
         $figure = $body->figure();
         $shape = ShapeKind::tryFrom($body->text('shape'))
-            ?? throw new HttpException(422, 'The member "shape" is no shape of the catalogue.');
+            ?? throw new HttpException(422, (string) Message::of('house.edit-controller.the-member-shape'));
 
         return DocumentResponse::edited(Edits::add($figure, $shape, $body->text('on')));
     }
@@ -122,7 +123,7 @@ final class EditController
         return match ($body->text('kind')) {
             'part' => true,
             'detail' => false,
-            default => throw new HttpException(422, 'The member "kind" is part or detail.'),
+            default => throw new HttpException(422, (string) Message::of('house.edit-controller.the-member-kind')),
         };
     }
 

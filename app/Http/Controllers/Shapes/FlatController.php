@@ -19,6 +19,7 @@ use Impa\Flat\Sewing;
 use Impa\Print\Page\Page;
 use Impa\Print\Template\LayerTemplates;
 use Impa\Print\Template\PatternSheet;
+use Impa\Voice\Message;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** Layers on a ground, and parts that are cut and sewn. */
@@ -94,7 +95,7 @@ final class FlatController
         return match ($body->text('as', 'pdf')) {
             'pdf' => new Response(PagesPdf::of($pages, $body->paper()), 200, ['Content-Type' => 'application/pdf']),
             'svg' => new Response(Page::below($pages, $body->paper()), 200, ['Content-Type' => 'image/svg+xml']),
-            default => throw new HttpException(422, 'Templates come as pdf or svg.'),
+            default => throw new HttpException(422, (string) Message::of('house.flat-controller.templates-come-as-pdf')),
         };
     }
 }

@@ -9,6 +9,7 @@ use App\Models\Picture;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Impa\Voice\Message;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 final class PictureController
@@ -22,7 +23,7 @@ final class PictureController
         if ((int) $request->headers->get('Content-Length') > self::MOST_BYTES) {
             throw new HttpException(
                 413,
-                'The file is larger than 30 MB. Save the picture smaller: 1000 pixels across are plenty.',
+                (string) Message::of('house.picture-controller.the-file-is-larger'),
             );
         }
         $picture = Picture::keep(Pixels::of((string) $request->getContent()));

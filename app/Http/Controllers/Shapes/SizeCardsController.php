@@ -9,6 +9,7 @@ use App\Hand\Profile;
 use App\Printing\PagesPdf;
 use Illuminate\Http\Response;
 use Impa\Print\Template\SizeCards;
+use Impa\Voice\Message;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** Every part at true size, to hold the felt against: as PDF or as SVG. */
@@ -23,7 +24,7 @@ final class SizeCardsController
         return match ($body->text('as', 'pdf')) {
             'pdf' => new Response(PagesPdf::of(SizeCards::pages($plan, $paper), $paper), 200, ['Content-Type' => 'application/pdf']),
             'svg' => new Response(SizeCards::sheet($plan, $paper), 200, ['Content-Type' => 'image/svg+xml']),
-            default => throw new HttpException(422, 'Size cards come as pdf or svg.'),
+            default => throw new HttpException(422, (string) Message::of('house.size-cards-controller.size-cards-come')),
         };
     }
 }

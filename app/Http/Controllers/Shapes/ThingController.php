@@ -11,6 +11,7 @@ use Illuminate\Http\JsonResponse;
 use Impa\Figure\Editing\Accessories;
 use Impa\Figure\Figure;
 use Impa\Figure\Term\Carried;
+use Impa\Voice\Message;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** What a figure holds, wears or has beside it. */
@@ -49,7 +50,10 @@ final class ThingController
             $body->figure(),
             Figure::fromJson(SavedFigure::query()->findOrFail($body->int('from'))->document),
             $body->text('name'),
-            Carried::tryFrom($body->text('how', 'held')) ?? throw new HttpException(422, 'A thing is held, worn or beside.'),
+            Carried::tryFrom($body->text('how', 'held')) ?? throw new HttpException(
+                422,
+                (string) Message::of('house.thing-controller.a-thing-is-held'),
+            ),
             $body->text('holder'),
             $body->float('heightMm'),
         ));

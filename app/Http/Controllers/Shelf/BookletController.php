@@ -14,6 +14,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Impa\Print\Share\Booklet;
 use Impa\Print\Share\Credit;
+use Impa\Voice\Message;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** A felter's own figure as a pattern to share, and one that another shared taken in. */
@@ -46,7 +47,7 @@ final class BookletController
     {
         $picture = $figure->picture_id === null ? null : Picture::query()->find($figure->picture_id);
         if ($picture === null) {
-            throw new HttpException(422, 'This figure has no drawing that could be put in.');
+            throw new HttpException(422, (string) Message::of('house.booklet-controller.this-figure-has-no'));
         }
 
         return sprintf('data:%s;base64,%s', $picture->media_type, base64_encode($picture->bytes()));

@@ -15,6 +15,7 @@ use App\Stash\Stash;
 use App\Store\Transaction;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Impa\Voice\Message;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 final class FigureController
@@ -28,7 +29,7 @@ final class FigureController
     {
         $pictureId = $body->intOr('picture', null);
         if ($pictureId !== null && ! Picture::query()->whereKey($pictureId)->exists()) {
-            throw new HttpException(422, 'The picture of this figure is not here. Choose the picture again.');
+            throw new HttpException(422, (string) Message::of('house.figure-controller.the-picture-of-this'));
         }
 
         $figure = $body->figure();
@@ -50,8 +51,8 @@ final class FigureController
 
         return Problem::of(
             409,
-            'Changed elsewhere',
-            'This figure was changed in another window since you opened it. Nothing of yours is lost: keep yours, or take the other.',
+            (string) Message::of('house.figure-controller.changed-elsewhere'),
+            (string) Message::of('house.figure-controller.this-figure-was-changed'),
             [
                 'revision' => $figure->revision,
                 'document' => $figure->newest(),

@@ -16,6 +16,7 @@ use Impa\Figure\Editing\Branch;
 use Impa\Figure\Editing\Changes;
 use Impa\Figure\Figure as FigureDocument;
 use Impa\Figure\Upgrade\Upgrade;
+use Impa\Voice\Message;
 use Impa\Wool\Ledger\LedgerChange;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
@@ -61,7 +62,7 @@ final class HistoryController
     {
         $name = trim($body->text('name'));
         if ($name === '' || mb_strlen($name) > 120) {
-            throw new HttpException(422, 'The new figure wants a name of at most 120 letters.');
+            throw new HttpException(422, (string) Message::of('house.history-controller.the-new-figure-wants'));
         }
         $from = $body->has('revision') ? self::at($figure, $body->int('revision')) : FigureDocument::fromJson($figure->document);
         $colours = $body->has('colours') ? array_filter((array) $body->object('colours'), is_string(...)) : [];
@@ -74,12 +75,12 @@ final class HistoryController
     {
         $json = $figure->revisions()->where('revision', $revision)->value('document');
         if (! is_string($json)) {
-            throw new HttpException(404, 'This revision is not kept any more.');
+            throw new HttpException(404, (string) Message::of('house.history-controller.this-revision-is-not'));
         }
         try {
             return FigureDocument::fromJson($json);
         } catch (FigureRefused) {
-            throw new HttpException(422, 'This revision cannot be read by the rules of today.');
+            throw new HttpException(422, (string) Message::of('house.history-controller.this-revision-cannot-be'));
         }
     }
 }

@@ -9,6 +9,7 @@ use Illuminate\Http\Response;
 use Impa\Print\Page\Outlines;
 use Impa\Render\Glb;
 use Impa\Render\View;
+use Impa\Voice\Message;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** A figure for other programs: as a model in the round, and as outlines of true size. */
@@ -21,7 +22,10 @@ final class ModelController
 
     public function outlines(Body $body): Response
     {
-        $view = View::tryFrom($body->text('view', 'front')) ?? throw new HttpException(422, 'A view is front, side, back or top.');
+        $view = View::tryFrom($body->text('view', 'front')) ?? throw new HttpException(
+            422,
+            (string) Message::of('house.model-controller.a-view-is-front'),
+        );
 
         return new Response(Outlines::svg($body->figure(), $view), 200, ['Content-Type' => 'image/svg+xml']);
     }

@@ -11,6 +11,7 @@ use Illuminate\Http\Response;
 use Impa\Figure\Figure as FigureDocument;
 use Impa\Render\Painter;
 use Impa\Render\View;
+use Impa\Voice\Message;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 final class RenderController
@@ -39,7 +40,7 @@ final class RenderController
     private static function view(mixed $name): View
     {
         return View::tryFrom(is_string($name) ? $name : '') ??
-            throw new HttpException(422, 'A view is front, side, back or top.');
+            throw new HttpException(422, (string) Message::of('house.render-controller.a-view-is-front'));
     }
 
     private static function png(string $bytes, string $cache): Response

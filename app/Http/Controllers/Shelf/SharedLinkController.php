@@ -17,6 +17,7 @@ use Impa\Figure\Figure as FigureDocument;
 use Impa\Plan\Plan;
 use Impa\Render\Painter;
 use Impa\Render\View as Side;
+use Impa\Voice\Message;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
@@ -37,7 +38,7 @@ final class SharedLinkController
     public function store(Figure $figure): JsonResponse
     {
         if (SharedLink::query()->where('figure_id', $figure->id)->count() >= self::MOST) {
-            throw new HttpException(422, 'This figure is shared by 20 links already. End one of them first.');
+            throw new HttpException(422, (string) Message::of('house.shared-link-controller.this-figure-is-shared'));
         }
         $token = rtrim(strtr(base64_encode(random_bytes(24)), '+/', '-_'), '=');
         SharedLink::query()->create(['figure_id' => $figure->id, 'token_hash' => SharedLink::hashed($token), 'created_at' => now()]);

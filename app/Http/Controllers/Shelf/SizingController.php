@@ -8,6 +8,7 @@ use App\Api\Body;
 use App\Hand\Profile;
 use Illuminate\Http\JsonResponse;
 use Impa\Figure\Editing\Sizing;
+use Impa\Voice\Message;
 use Impa\Wool\Ledger\Growth;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
@@ -21,7 +22,7 @@ final class SizingController
             'height' => Sizing::toHeight($figure, $body->float('heightMm')),
             'part' => Sizing::toPartWidth($figure, $body->text('part'), $body->float('widthMm')),
             'object' => Sizing::toFit($figure, $body->float('acrossMm'), $body->floatOr('tallMm', 0.0)),
-            default => throw new HttpException(422, 'The member "by" is one of height, part and object.'),
+            default => throw new HttpException(422, (string) Message::of('house.sizing-controller.the-member')),
         };
 
         return new JsonResponse([

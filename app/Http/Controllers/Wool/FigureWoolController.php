@@ -11,6 +11,7 @@ use App\Models\Figure;
 use App\Stash\Stash;
 use App\Store\Transaction;
 use Illuminate\Http\JsonResponse;
+use Impa\Voice\Message;
 
 /** The wool that a figure has set aside, and what it took when it was finished. */
 final class FigureWoolController
@@ -24,7 +25,7 @@ final class FigureWoolController
     public function update(Body $body, Figure $figure): JsonResponse
     {
         Transaction::together(static function () use ($figure, $body): void {
-            Revision::expect($body, 'What this figure has set aside', self::told($figure));
+            Revision::expect($body, (string) Message::of('house.figure-wool-controller.what-this-figure-has'), self::told($figure));
             Stash::setAside($figure, $body->reserve());
         });
 

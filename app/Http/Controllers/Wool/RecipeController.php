@@ -18,6 +18,7 @@ use Impa\Stash\Nearness;
 use Impa\Stash\StashWool;
 use Impa\Stash\Supply\Reserve;
 use Impa\Stash\Supply\Supply;
+use Impa\Voice\Message;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** Mixes of stash wools for a colour, ramps between two wools, and what the felter's own mixes became. */
@@ -30,7 +31,7 @@ final class RecipeController
         $grams = $body->floatOr('grams', 0.0);
         $most = $body->intOr('most', 3) ?? 3;
         if ($most < 1 || $most > 3 || $grams < 0.0) {
-            throw new HttpException(422, 'A mix is of one to three wools, for 0 g or more.');
+            throw new HttpException(422, (string) Message::of('house.recipe-controller.a-mix'));
         }
         // Of a colour of a figure: what its other colours count on is promised.
         $wools = Stash::wools($body->intOr('figure', 0) ?? 0);
@@ -50,7 +51,7 @@ final class RecipeController
     {
         $steps = $body->int('steps');
         if ($steps < 2 || $steps > self::MOST_STEPS) {
-            throw new HttpException(422, sprintf('A ramp has 2 to %d steps.', self::MOST_STEPS));
+            throw new HttpException(422, (string) Message::of('house.recipe-controller.a-ramp-has-2', mostSteps: self::MOST_STEPS));
         }
         $ramp = Blend::ramp($body->colour('from')->light(), $body->colour('to')->light(), $steps);
 
@@ -74,7 +75,7 @@ final class RecipeController
             min($percent) <= 0.0 ||
             Wool::query()->whereKey(array_keys($percent))->count() !== count($percent)
         ) {
-            throw new HttpException(422, 'A swatch is of two or three wools of the stash, each with its share.');
+            throw new HttpException(422, (string) Message::of('house.recipe-controller.a-swatch'));
         }
         $swatch = Swatch::query()->create([
             'shares' => array_map(static fn (float $p): float => $p / $sum, $percent),

@@ -52,7 +52,7 @@ final class StashTableController
         [$entries, $refused, $notices] = match ($body->text('as', 'csv')) {
             'csv' => self::table($text),
             'gpl' => self::colours($text),
-            default => throw new HttpException(422, 'The stash is read from csv or gpl.'),
+            default => throw new HttpException(422, (string) Message::of('house.stash-table-controller.the-stash-is-read')),
         };
         /** @var array<string, Wool> $known */
         $known = Wool::query()->get()->keyBy(static fn (Wool $w): string => mb_strtolower($w->name))->all();

@@ -17,6 +17,7 @@ use Impa\Print\Work\PortionsSheet;
 use Impa\Print\Work\ShoppingSheet;
 use Impa\Stash\Supply\ShoppingList;
 use Impa\Stash\Table\StashTable;
+use Impa\Voice\Message;
 use Impa\Wool\Portion\Portions;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
@@ -55,7 +56,7 @@ final class SupplyController
             'json' => new JsonResponse($purchase->document()),
             'pdf' => self::pdf(ShoppingSheet::of($figure->name, $purchase->list, $purchase->sending), $asked->body->paper()),
             'csv' => new Response(self::csv($purchase->list), 200, ['Content-Type' => 'text/csv; charset=UTF-8']),
-            default => throw new HttpException(422, 'A shopping list comes as json, pdf or csv.'),
+            default => throw new HttpException(422, (string) Message::of('house.supply-controller.a-shopping-list-comes')),
         };
     }
 

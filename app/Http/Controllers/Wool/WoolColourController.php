@@ -10,6 +10,7 @@ use Illuminate\Http\JsonResponse;
 use Impa\Colour\GreyCard;
 use Impa\Raster\Raster;
 use Impa\Raster\Swab;
+use Impa\Voice\Message;
 use Impa\Wool\WoolRefused;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
@@ -30,7 +31,7 @@ final class WoolColourController
         $is = match ($by) {
             'grey' => GreyCard::GREY,
             'white' => GreyCard::WHITE_PAPER,
-            default => throw new HttpException(422, 'The card is grey, white or none.'),
+            default => throw new HttpException(422, (string) Message::of('house.wool-colour-controller.the-card-is-grey')),
         };
         $corrected =
             GreyCard::corrected($wool, Swab::at($raster, $body->share('cardX'), $body->share('cardY'), self::RADIUS), $is) ??

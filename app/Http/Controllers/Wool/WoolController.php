@@ -53,7 +53,7 @@ final class WoolController
         if ($twin) {
             return Problem::of(
                 422,
-                'Twice the same wool',
+                (string) Message::of('house.wool-controller.twice-the-same-wool'),
                 sprintf('There is another "%s" in the stash by now. Give that one another name first.', $wool->name),
             );
         }
@@ -76,7 +76,7 @@ final class WoolController
                 $faults['name'] = Message::of('stash.wool-entry.taken', name: $entry->name);
             }
             if ($entry === null || $faults !== []) {
-                return Problem::of(422, 'This wool has faults', implode(' ', $faults), [
+                return Problem::of(422, (string) Message::of('house.wool-controller.this-wool-has-faults'), implode(' ', $faults), [
                     'errors' => array_map(
                         static fn (string $member, Message $why): array => ['pointer' => '/'.$member, 'detail' => $why],
                         array_keys($faults),

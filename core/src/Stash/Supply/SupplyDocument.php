@@ -14,6 +14,7 @@ use Impa\Stash\ColourMatch;
 use Impa\Stash\Matching;
 use Impa\Voice\Amount;
 use Impa\Voice\Message;
+use Impa\Voice\Writer;
 use Impa\Wool\Inside\CoverAdvice;
 use Impa\Wool\Inside\Inside;
 use Impa\Wool\Inside\Insides;
@@ -63,12 +64,13 @@ final readonly class SupplyDocument
     private function match(ColourMatch $match): array
     {
         $shares = [];
-        foreach ($match->shares as $id => $share) {
+        $percent = array_combine(array_keys($match->shares), Writer::percentages(array_values($match->shares)));
+        foreach (array_keys($match->shares) as $id) {
             $shares[] = [
                 'wool' => $id,
                 'name' => $this->supply->stash[$id]->name,
                 'hex' => $this->supply->stash[$id]->colour?->toHex(),
-                'percent' => 100 * $share,
+                'percent' => $percent[$id],
                 'teasing' => $this->supply->stash[$id]->preparation->teasing(),
             ];
         }
