@@ -135,8 +135,8 @@ describe('a photo of what was made', function () {
     })->with([
         [static fn () => Scale::byRuler([10.0, 10.0], [20.0, 12.0], 50.0), 'too near to each other'],
         [static fn () => Scale::byRuler([NAN, 10.0], [200.0, 12.0], 50.0), 'too near to each other'],
-        [static fn () => Scale::byPart('head', 0.0), '1 to 1000 mm'],
-        [static fn () => Scale::byPart('head', NAN), '1 to 1000 mm'],
+        [static fn () => Scale::byPart('head', 0.0), '1 mm to 1.00 m'],
+        [static fn () => Scale::byPart('head', NAN), '1 mm to 1.00 m'],
         [static fn () => Scale::byPart('tail', 20.0), 'no such part'],
     ]);
 

@@ -13,6 +13,7 @@ use Impa\Render\View;
 use Impa\Seeing\Breakdown;
 use Impa\Seeing\Wishes;
 use Impa\Tests\Support\Figures;
+use Impa\Voice\Message;
 
 /** A drawing as PNG bytes: a canvas and what a function draws on it. */
 function drawing(callable $draw, int $width = 300, int $height = 300, ?int $ground = 0xFFFFFF): string
@@ -382,7 +383,7 @@ it('says what it is doing, and stops when it is told to', function () {
     Breakdown::of(
         $png,
         100,
-        progress: function (string $doing, float $share) use (&$said): void {
+        progress: function (Message|string $doing, float $share) use (&$said): void {
             $said[] = $share;
         },
     );
@@ -393,7 +394,7 @@ it('says what it is doing, and stops when it is told to', function () {
         fn () => Breakdown::of(
             $png,
             100,
-            progress: fn (string $doing, float $share) => $share > 0.5 ? throw PictureRefused::stopped() : null,
+            progress: fn (Message|string $doing, float $share) => $share > 0.5 ? throw PictureRefused::stopped() : null,
         ),
     )->toThrow(PictureRefused::class, 'Stopped');
 });
