@@ -27,7 +27,8 @@ final class KnownReach
             return [];
         }
         $hash = hash('sha256', $figure->toJson());
-        $place = 'reach.'.hexdec(substr($hash, 0, 4)) % self::PLACES;
+        // The number goes up with the form of what is kept: an older Impa's cannot be read as this one's.
+        $place = 'reach.2.'.hexdec(substr($hash, 0, 4)) % self::PLACES;
         $kept = Cache::get($place);
         if (is_array($kept) && ($kept['of'] ?? '') === $hash && is_array($kept['is'] ?? null)) {
             $known = array_values(array_filter($kept['is'], static fn (mixed $one): bool => $one instanceof Hindrance));
