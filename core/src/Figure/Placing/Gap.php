@@ -52,6 +52,10 @@ final class Gap
     /** @return float mm between two pieces, 0 where their hulls touch */
     public static function between(Placement $one, Placement $two): float
     {
+        // The middle of a piece's box lies in its hull: most pieces that are joined hold each other's.
+        if ($two->holds(...$one->at) || $one->holds(...$two->at)) {
+            return 0.0;
+        }
         $v = self::less($one->at, $two->at);
         $least = 0.0;
         for ($step = 0; $step < self::STEPS; $step++) {

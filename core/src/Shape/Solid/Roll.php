@@ -12,6 +12,7 @@ use Impa\Shape\ShapeRefused;
 use Impa\Shape\Size;
 use Impa\Shape\Solid;
 use Impa\Shape\Within;
+use WeakMap;
 
 /**
  * A roll with round ends, bent evenly to the right in the picture plane: arc and cord. Width and depth are
@@ -111,7 +112,17 @@ final readonly class Roll implements Solid
         return [$moment / $mass, 0.0, 0.0];
     }
 
+    /** Memoised: everything that looks at a piece asks for it. */
     public function front(): array
+    {
+        static $known = null;
+        $known ??= new WeakMap;
+
+        return $known[$this] ??= [$this->outline()];
+    }
+
+    /** @return list<array{float, float}> */
+    private function outline(): array
     {
         $left = $right = [];
         foreach ($this->stations() as [$along, $share]) {
@@ -121,7 +132,7 @@ final readonly class Roll implements Solid
             $left[] = [$x - $half * $nx, $y - $half * $ny];
         }
 
-        return [[...$right, ...array_reverse($left)]];
+        return [...$right, ...array_reverse($left)];
     }
 
     public function side(): array
