@@ -1,3 +1,4 @@
+import words from '@intlify/unplugin-vue-i18n/vite'
 import vue from '@vitejs/plugin-vue'
 import laravel from 'laravel-vite-plugin'
 import { VitePWA } from 'vite-plugin-pwa'
@@ -28,6 +29,8 @@ export default defineConfig({
     // Only bin/dev looks at the hot file: one that was left behind is nothing to a demo.
     laravel({ input: 'resources/app/main.ts', refresh: false, hotFile: 'storage/framework/vite.hot' }),
     vue(),
+    // Messages become code when they are built: no compiler goes along.
+    words({ include: 'resources/app/lang/*/*.json', dropMessageCompiler: true, fullInstall: false }),
     vuetify({ autoImport: true }),
     worker(),
   ],

@@ -1,6 +1,11 @@
-import { disableAutoUnmount, enableAutoUnmount } from '@vue/test-utils'
+import { config, disableAutoUnmount, enableAutoUnmount } from '@vue/test-utils'
 import { disposePinia, getActivePinia } from 'pinia'
 import { afterEach, vi } from 'vitest'
+import { i18n, speak } from '../../resources/app/lang'
+
+// As in main.ts: words come before the screens.
+await speak('en')
+config.global.plugins.push(i18n)
 
 /** happy-dom's own door to the page. */
 const page = (window as unknown as { happyDOM: { setURL(url: string): void } }).happyDOM

@@ -22,6 +22,7 @@ import { canWait, handOver, wait, waiting, type Waiting } from '../away/outbox'
 import type { Brush, Figure } from './types/figure'
 import type { ImpaFlat } from './types/flat'
 import type { ImpaPhotoCheck as PhotoFound } from './types/photo-check'
+import { t } from '../lang'
 
 /** What is done where something is here already, and otherwise than in the archive. */
 export type ArchiveConflict = 'keep' | 'replace' | 'both'
@@ -177,10 +178,7 @@ function send(
     .catch((error: unknown) => {
       if (error instanceof DOMException && error.name === 'AbortError') throw error
       answers.value = false
-      throw new Refusal(
-        0,
-        'Impa does not answer. Is it still running? What you made of this figure is kept in this browser.',
-      )
+      throw new Refusal(0, t('api.client.impaDoesNotAnswerIs'))
     })
 }
 
@@ -206,12 +204,7 @@ interface Problem {
   [more: string]: unknown
 }
 const refused = (status: number, problem: Problem) =>
-  new Refusal(
-    status,
-    problem.detail ?? 'Something in Impa broke, and this was not done.',
-    problem.errors ?? [],
-    problem,
-  )
+  new Refusal(status, problem.detail ?? t('api.client.somethingInImpaBrokeAnd'), problem.errors ?? [], problem)
 
 type Method = 'GET' | 'POST' | 'PUT' | 'DELETE'
 /** Every path that a method has, by what formats/ says, and what may be asked after it. */
@@ -329,7 +322,7 @@ async function lines<T>(
       if (line.doing === undefined) return line as T
       onProgress(line.doing, line.share ?? 0)
     }
-    if (done) throw new Refusal(0, 'The answer broke off. Try once more; the picture is kept.')
+    if (done) throw new Refusal(0, t('api.client.theAnswerBrokeOffTry'))
   }
 }
 
@@ -346,7 +339,7 @@ async function queued<T>(
   for (;;) {
     if (signal.aborted) {
       void send('DELETE', `${path}/${id}`, undefined, 'application/json', {})
-      throw new DOMException('Given up', 'AbortError')
+      throw new DOMException(t('api.client.givenUp'), 'AbortError')
     }
     const answer = await askAny<BreakdownAtWork | { problem: Problem } | T>('GET', `${path}/${id}`)
     if (answer && typeof answer === 'object' && 'problem' in answer)
@@ -526,7 +519,7 @@ export const api = {
     revised('PUT', `wools/${id}`, { ...wool, revision }, async () => {
       const now = (await api.wools()).wools.find((w) => w.id === id)
       if (now) return now
-      throw new Refusal(404, 'This wool was thrown away in another window.')
+      throw new Refusal(404, t('api.client.thisWoolWasThrownAway'))
     }),
   throwWool: (id: number) => ask('DELETE', `wools/${id}`),
   restoreWool: (id: number) => ask('POST', `wools/${id}/restore`),

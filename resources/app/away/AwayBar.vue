@@ -4,6 +4,7 @@ import { onBeforeUnmount, onMounted } from 'vue'
 import { handOverNow } from '../api/client'
 import { answers, isAway } from './network'
 import { count, refusedLater, waiting } from './outbox'
+import { t } from '../lang'
 
 /** That the network is gone, how much waits for it, and what could not be handed over. */
 const ASK_AGAIN_MS = 5000
@@ -18,20 +19,20 @@ onBeforeUnmount(() => {
   window.removeEventListener('online', handOverNow)
   window.clearInterval(timer)
 })
-const things = (n: number) => (n === 1 ? 'one thing waits' : `${n} things wait`)
+const things = (n: number) => (n === 1 ? t('away.awayBar.oneThingWaits') : t('away.awayBar.thingsWait', { n }))
 </script>
 
 <template>
   <div v-if="isAway() && (!answers || waiting || refusedLater.length)" class="away sheet" role="status">
     <v-icon :icon="mdiLanDisconnect" aria-hidden="true" />
     <span v-if="!answers"
-      >Impa does not answer. Go on: what you tick is kept here<template v-if="waiting">; {{ things(waiting) }}</template
+      >{{ $t('away.awayBar.impaDoesNotAnswerGo') }}<template v-if="waiting">; {{ things(waiting) }}</template
       >.</span
     >
-    <span v-else-if="waiting">Handing over: {{ things(waiting) }}.</span>
+    <span v-else-if="waiting">{{ $t('away.awayBar.handingOver', { waiting: things(waiting) }) }}</span>
     <template v-if="refusedLater.length">
-      <span class="wrong">Not taken: {{ refusedLater.join(' ') }}</span>
-      <v-btn size="small" variant="text" @click="refusedLater = []">Read</v-btn>
+      <span class="wrong">{{ $t('away.awayBar.notTaken', { refusedLater: refusedLater.join(' ') }) }}</span>
+      <v-btn size="small" variant="text" @click="refusedLater = []">{{ $t('away.awayBar.read') }}</v-btn>
     </template>
   </div>
 </template>

@@ -1,3 +1,5 @@
+import { t } from '../lang'
+
 /** What a photo of the finished figure comes from: the device's own camera, or a stand-in for one. */
 export interface Camera {
   /** Ready to be looked through; what is refused is said in words. */
@@ -20,8 +22,8 @@ export function deviceCamera(): Camera {
       } catch (error) {
         throw new Error(
           (error as DOMException).name === 'NotAllowedError'
-            ? 'The camera was not allowed: allow it in the browser, or choose a photo as a file.'
-            : 'No camera is found here: choose a photo as a file.',
+            ? t('devices.camera.theCameraWasNotAllowed')
+            : t('devices.camera.noCameraIsFoundHere'),
         )
       }
       seen = video
@@ -29,14 +31,14 @@ export function deviceCamera(): Camera {
       await video.play()
     },
     async take() {
-      if (!seen?.videoWidth) throw new Error('The camera shows nothing yet: wait a moment.')
+      if (!seen?.videoWidth) throw new Error(t('devices.camera.theCameraShowsNothingYet'))
       const canvas = document.createElement('canvas')
       canvas.width = seen.videoWidth
       canvas.height = seen.videoHeight
       canvas.getContext('2d')!.drawImage(seen, 0, 0)
       return new Promise((resolve, reject) =>
         canvas.toBlob(
-          (blob) => (blob ? resolve(blob) : reject(new Error('The photo could not be kept: take it again.'))),
+          (blob) => (blob ? resolve(blob) : reject(new Error(t('devices.camera.thePhotoCouldNotBe')))),
           'image/jpeg',
           0.92,
         ),

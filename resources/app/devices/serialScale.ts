@@ -1,5 +1,6 @@
 import type { Reading, Scale } from './scale'
 import { inWords } from '../shared/useAsyncAction'
+import { t } from '../lang'
 
 /** What of Web Serial is used; a test gives its own port. */
 export interface Port {
@@ -29,7 +30,7 @@ export function readingOf(line: string): Reading | null {
 
 /** A real scale on a serial line, through the browser's Web Serial. */
 export class SerialScale implements Scale {
-  readonly name = 'Scale on a cable'
+  readonly name = t('devices.serialScale.scaleOnACable')
   private port: Port | null = null
   private reader: ReadableStreamDefaultReader<Uint8Array> | null = null
   private closing = false
@@ -46,7 +47,7 @@ export class SerialScale implements Scale {
       await this.port.open({ baudRate: this.baudRate })
     } catch (error) {
       this.port = null
-      throw new Error(`The scale on the cable cannot be had: ${inWords(error)}`, { cause: error })
+      throw new Error(t('devices.serialScale.theScaleOnTheCable', { error: inWords(error) }), { cause: error })
     }
     void this.listen(reading, lost)
   }
@@ -69,8 +70,7 @@ export class SerialScale implements Scale {
     } catch {
       // A pulled plug ends the reading with an error: told below.
     }
-    if (!this.closing)
-      lost('The scale fell silent. Look at its cable, and connect it again. What it showed last is not taken.')
+    if (!this.closing) lost(t('devices.serialScale.theScaleFellSilentLook'))
   }
 
   async tare(): Promise<void> {

@@ -1,4 +1,5 @@
 import type { Reading, Scale } from './scale'
+import { t } from '../lang'
 
 /** Grams a pocket scale takes, and the step it shows. */
 const MOST_G = 200
@@ -13,7 +14,7 @@ const DRIFT_G_PER_H = 0.05
 
 /** A stand-in for a pocket scale: it settles, is noisy, drifts, is tared, overloads, and its battery dies. */
 export class SimulatedScale implements Scale {
-  readonly name = 'Stand-in for a scale'
+  readonly name = t('devices.simulatedScale.standInForAScale')
   private onIt = 0
   private shown = 0
   private zero = 0
@@ -35,11 +36,11 @@ export class SimulatedScale implements Scale {
   }
 
   connect(reading: (r: Reading) => void, lost: (why: string) => void): Promise<void> {
-    if (this.batteryTicks <= 0) return Promise.reject(new Error('The scale does not answer: its battery is empty.'))
+    if (this.batteryTicks <= 0) return Promise.reject(new Error(t('devices.simulatedScale.theScaleDoesNotAnswer')))
     this.timer = window.setInterval(() => {
       if (--this.batteryTicks <= 0) {
         void this.close()
-        lost('The scale went dark: its battery is empty. What it showed last is not taken.')
+        lost(t('devices.simulatedScale.theScaleWentDarkIts'))
         return
       }
       reading(this.read())

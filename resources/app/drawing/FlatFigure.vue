@@ -30,7 +30,7 @@ const pale = (key: string) => props.lit !== undefined && props.lit !== '' && key
 </script>
 
 <template>
-  <svg :viewBox="box" role="img" :aria-label="`${figure.name}, from the front`">
+  <svg :viewBox="box" role="img" :aria-label="$t('drawing.flatFigure.fromTheFront', { name: figure.name })">
     <g v-for="piece in pieces" :key="piece.part.key + piece.at.twin" :class="{ pale: pale(piece.part.key) }">
       <path
         :d="path(piece.loops, piece.at.x, piece.at.y)"

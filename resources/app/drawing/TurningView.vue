@@ -5,6 +5,7 @@ import type { Figure } from '../api/types/figure'
 import { useAnswer } from '../api/useAnswer'
 import type { TurningScene } from './turningScene'
 import { useUnits } from '../state/units'
+import { t } from '../lang'
 
 const units = useUnits()
 /** The figure in the round, lofted from the rings that PHP gives when it is shown. */
@@ -48,7 +49,7 @@ onMounted(async () => {
     watcher = new ResizeObserver(() => scene?.fit())
     watcher.observe(holder.value)
   } catch {
-    trouble.value = 'This browser draws no 3D. The flat views show the same figure.'
+    trouble.value = t('drawing.turningView.thisBrowserDrawsNo3d')
   }
 })
 /** What is shown is what was asked for last: a figure with other rings would be drawn wrongly. */
@@ -74,7 +75,7 @@ onBeforeUnmount(() => {
       class="holder"
       tabindex="0"
       role="application"
-      aria-label="The figure in the round: drag or use the arrow keys to turn it"
+      :aria-label="$t('drawing.turningView.theFigureInTheRound')"
       @keydown.left.prevent.stop="scene?.turn(-0.2, 0)"
       @keydown.right.prevent.stop="scene?.turn(0.2, 0)"
       @keydown.up.prevent.stop="scene?.turn(0, 0.15)"
@@ -82,9 +83,14 @@ onBeforeUnmount(() => {
     />
     <p v-if="trouble || refused" class="quiet">{{ trouble || refused }}</p>
     <div v-if="large" class="ways">
-      <label>Pulled apart <input v-model.number="explode" type="range" min="0" max="1" step="0.05" /></label>
-      <label><input v-model="partColours" type="checkbox" /> a colour for every part</label>
-      <label><input v-model="grid" type="checkbox" /> grid of {{ units.mm(10) }}</label>
+      <label
+        >{{ $t('drawing.turningView.pulledApart') }}
+        <input v-model.number="explode" type="range" min="0" max="1" step="0.05"
+      /></label>
+      <label><input v-model="partColours" type="checkbox" /> {{ $t('drawing.turningView.aColourForEveryPart') }}</label>
+      <label
+        ><input v-model="grid" type="checkbox" /> {{ $t('drawing.turningView.gridOf', { mm: units.mm(10) }) }}</label
+      >
     </div>
     <div v-if="angle === undefined" class="looks">
       <button

@@ -75,14 +75,14 @@ function key(event: KeyboardEvent): void {
 
 <template>
   <div class="board" :class="{ brushing: as }">
-    <img :src="src" alt="The drawing" draggable="false" @load="sized" @error="emit('broken')" />
+    <img :src="src" :alt="$t('seeing.brushBoard.theDrawing')" draggable="false" @load="sized" @error="emit('broken')" />
     <slot />
     <svg
       ref="sheet"
       :viewBox="`0 0 ${size[0]} ${size[1]}`"
       role="application"
       :tabindex="as ? 0 : -1"
-      aria-label="Brush over the drawing; arrows move the brush, space dabs"
+      :aria-label="$t('seeing.brushBoard.brushOverTheDrawingArrows')"
       @pointerdown="press"
       @pointermove="move"
       @pointerup="release"
@@ -106,7 +106,13 @@ function key(event: KeyboardEvent): void {
         :r="(width * longer) / 2"
       />
     </svg>
-    <v-progress-circular v-if="busy" indeterminate color="primary" class="busy" aria-label="Looking" />
+    <v-progress-circular
+      v-if="busy"
+      indeterminate
+      color="primary"
+      class="busy"
+      :aria-label="$t('seeing.brushBoard.looking')"
+    />
   </div>
 </template>
 

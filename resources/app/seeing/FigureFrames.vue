@@ -27,7 +27,7 @@ const frame = ([left, top, right, bottom]: Box) => ({
     class="plain which"
     :class="{ on: chosen === i + 1 || views[i] === 'front' }"
     :style="frame(box)"
-    :aria-label="`Only figure ${i + 1} from the left`"
+    :aria-label="$t('seeing.figureFrames.onlyFigureFromTheLeft', { number: i + 1 })"
     @click="$emit('choose', i + 1)"
   >
     <span>{{ word(i) }}</span>

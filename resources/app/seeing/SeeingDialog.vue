@@ -12,6 +12,7 @@ import { MOST_STROKES, useSeeing, type Source } from './useSeeing'
 import ViewChoices from './ViewChoices.vue'
 import WishFields from './WishFields.vue'
 import { inWords } from '../shared/useAsyncAction'
+import { t } from '../lang'
 
 /** How a drawing becomes shapes: what Impa takes for paper, figure and ink, what the felter says to that, and what is then seen. */
 const props = defineProps<{
@@ -51,9 +52,9 @@ const {
 } = useSeeing(() => props.source)
 
 const BRUSHES = [
-  { as: 'paper', label: 'This is paper', icon: mdiScriptOutline },
-  { as: 'figure', label: 'This belongs to it', icon: mdiBrush },
-  { as: 'ink', label: 'This is ink', icon: mdiPen },
+  { as: 'paper', label: t('seeing.seeingDialog.thisIsPaper'), icon: mdiScriptOutline },
+  { as: 'figure', label: t('seeing.seeingDialog.thisBelongsToIt'), icon: mdiBrush },
+  { as: 'ink', label: t('seeing.seeingDialog.thisIsInk'), icon: mdiPen },
 ] as const
 const WIDTHS = [0.012, 0.03, 0.07]
 const as = ref<Brush['as'] | null>(null)
@@ -111,7 +112,7 @@ const first = () => thenOn(look())
 const only = (figure: number) => thenOn(choose(figure))
 async function goOn(): Promise<void> {
   if (!made.value || picture.value === null) return
-  doing.value = 'Laying it on the table'
+  doing.value = t('seeing.seeingDialog.layingItOnTheTable')
   try {
     await props.take(made.value, picture.value)
   } catch (error) {
@@ -142,7 +143,7 @@ function leave(): void {
       <v-card-text class="seeing">
         <div v-if="url" class="sight">
           <div class="row brushes">
-            <div class="set" role="radiogroup" aria-label="What a stroke over the drawing says">
+            <div class="set" role="radiogroup" :aria-label="$t('seeing.seeingDialog.whatAStrokeOverThe')">
               <v-btn
                 v-for="b in BRUSHES"
                 :key="b.as"
@@ -164,8 +165,8 @@ function leave(): void {
               :variant="sheet?.askew ? 'flat' : 'text'"
               :color="sheet?.askew ? 'primary' : undefined"
               :disabled="picture === null || finding || doing !== ''"
-              aria-label="Straighten a sheet on the photo"
-              title="Straighten a sheet on the photo"
+              :aria-label="$t('seeing.seeingDialog.straightenASheetOnThe')"
+              :title="$t('seeing.seeingDialog.straightenASheetOnThe')"
               @click="setCorners"
             />
             <v-btn
@@ -173,8 +174,8 @@ function leave(): void {
               size="small"
               variant="text"
               :icon="mdiUndoVariant"
-              aria-label="Take back the last stroke (Ctrl Z)"
-              title="Take back the last stroke (Ctrl Z)"
+              :aria-label="$t('seeing.seeingDialog.takeBackTheLastStroke')"
+              :title="$t('seeing.seeingDialog.takeBackTheLastStroke')"
               @click="unbrush"
             />
           </div>
@@ -205,45 +206,53 @@ function leave(): void {
             @choose="setView"
           />
           <div class="row under">
-            <div v-if="as" class="set" role="radiogroup" aria-label="How wide the brush is">
+            <div v-if="as" class="set" role="radiogroup" :aria-label="$t('seeing.seeingDialog.howWideTheBrushIs')">
               <button
                 v-for="w in WIDTHS"
                 :key="w"
                 class="plain dab"
                 role="radio"
                 :aria-checked="width === w"
-                :aria-label="['A thin brush', 'A middling brush', 'A wide brush'][WIDTHS.indexOf(w)]"
+                :aria-label="
+                  [
+                    $t('seeing.seeingDialog.aThinBrush'),
+                    $t('seeing.seeingDialog.aMiddlingBrush'),
+                    $t('seeing.seeingDialog.aWideBrush'),
+                  ][WIDTHS.indexOf(w)]
+                "
                 @click="width = w"
               >
                 <i :style="{ width: `${8 + w * 200}px`, height: `${8 + w * 200}px` }" />
               </button>
             </div>
             <template v-if="corners">
-              <v-btn size="small" color="primary" variant="flat" :disabled="doing !== ''" @click="undoPerspective"
-                >Straighten it</v-btn
-              >
-              <v-btn size="small" variant="text" :disabled="doing !== ''" @click="corners = null">Leave it askew</v-btn>
-              <span class="quiet">Drag the four corners onto those of the sheet or screen.</span>
+              <v-btn size="small" color="primary" variant="flat" :disabled="doing !== ''" @click="undoPerspective">{{
+                $t('seeing.seeingDialog.straightenIt')
+              }}</v-btn>
+              <v-btn size="small" variant="text" :disabled="doing !== ''" @click="corners = null">{{
+                $t('seeing.seeingDialog.leaveItAskew')
+              }}</v-btn>
+              <span class="quiet">{{ $t('seeing.seeingDialog.dragTheFourCornersOnto') }}</span>
             </template>
             <span v-else class="quiet">{{
               strokes.length >= MOST_STROKES
-                ? `${MOST_STROKES} strokes lie on it; take some back to brush on.`
+                ? $t('seeing.seeingDialog.strokesLieOnItTake', { mostStrokes: MOST_STROKES })
                 : as === 'paper'
-                  ? 'One dab on what is not the figure: a mat, a shadow, a shelf.'
+                  ? $t('seeing.seeingDialog.oneDabOnWhatIs')
                   : as === 'figure'
-                    ? 'Brush what was lost: what its line shuts in comes along.'
+                    ? $t('seeing.seeingDialog.brushWhatWasLostWhat')
                     : as === 'ink'
-                      ? 'Brush along an outline that was taken for a part.'
+                      ? $t('seeing.seeingDialog.brushAlongAnOutlineThat')
                       : sheet?.askew
-                        ? 'A sheet lies askew on this photo: straighten it first.'
-                        : 'Something taken wrongly? Choose a brush and say what it is.'
+                        ? $t('seeing.seeingDialog.aSheetLiesAskewOn')
+                        : $t('seeing.seeingDialog.somethingTakenWronglyChooseA')
             }}</span>
           </div>
         </div>
         <div class="fields">
           <template v-if="isNew">
-            <v-text-field v-model="name" label="Name" maxlength="120" hide-details />
-            <LengthField v-model="heightMm" label="Finished height" :min="10" :max="2000" />
+            <v-text-field v-model="name" :label="$t('common.name')" maxlength="120" hide-details />
+            <LengthField v-model="heightMm" :label="$t('common.finishedHeight')" :min="10" :max="2000" />
           </template>
           <WishFields
             v-model:shades="shades"
@@ -265,10 +274,17 @@ function leave(): void {
           <v-alert v-if="trouble" type="error" variant="tonal" role="alert">{{ trouble }}</v-alert>
           <v-alert v-if="made && !doing" type="info" variant="tonal">
             <p v-if="several">
-              <b>Which one is meant?</b> Choose it on the picture, or take all as one figure. Are they one character
-              from several sides, say which is the front.
+              <b>{{ $t('seeing.seeingDialog.whichOneIsMeant') }}</b>
+              {{ $t('seeing.seeingDialog.chooseItOnThePicture') }}
             </p>
-            <p>{{ made.document.parts.length }} parts and {{ made.document.details?.length }} details were seen.</p>
+            <p>
+              {{
+                $t('seeing.seeingDialog.partsAndDetailsWereSeen', {
+                  parts: made.document.parts.length,
+                  details: made.document.details?.length,
+                })
+              }}
+            </p>
             <ul>
               <li v-for="n in made.notices" :key="n">{{ n }}</li>
             </ul>
@@ -276,12 +292,14 @@ function leave(): void {
         </div>
       </v-card-text>
       <v-card-actions>
-        <v-btn @click="leave">{{ doing ? 'Stop' : 'Leave it' }}</v-btn>
-        <v-btn v-if="made" :disabled="doing !== ''" @click="look">Look again</v-btn>
+        <v-btn @click="leave">{{ doing ? $t('seeing.seeingDialog.stop') : $t('common.leaveIt') }}</v-btn>
+        <v-btn v-if="made" :disabled="doing !== ''" @click="look">{{ $t('seeing.seeingDialog.lookAgain') }}</v-btn>
         <v-btn v-if="made" color="primary" variant="flat" :disabled="doing !== ''" @click="goOn">{{
-          several ? 'All as one' : onwards
+          several ? $t('seeing.seeingDialog.allAsOne') : onwards
         }}</v-btn>
-        <v-btn v-else color="primary" variant="flat" :disabled="doing !== ''" @click="first">See its shapes</v-btn>
+        <v-btn v-else color="primary" variant="flat" :disabled="doing !== ''" @click="first">{{
+          $t('seeing.seeingDialog.seeItsShapes')
+        }}</v-btn>
       </v-card-actions>
     </v-card>
   </v-dialog>

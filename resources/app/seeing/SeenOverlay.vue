@@ -28,7 +28,7 @@ const pieces = computed(() =>
     class="seen"
     :viewBox="`0 0 ${picture.widthPx} ${picture.heightPx}`"
     role="img"
-    :aria-label="`${figure.parts.length} parts seen in the drawing`"
+    :aria-label="$t('seeing.seenOverlay.partsSeenInTheDrawing', { parts: figure.parts.length })"
   >
     <g :transform="`translate(${picture.originPx.join(' ')}) scale(${1 / picture.mmPerPx})`">
       <path v-for="p in pieces" :key="p.key" :d="p.d" fill-rule="evenodd" />

@@ -1,10 +1,16 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import { t } from '../lang'
 
 /** The corners of a sheet on a photo, to be dragged onto its own; arrows move the one that has the focus. Lies over the picture. */
 export type Corners = [number, number][]
 const corners = defineModel<Corners>({ required: true })
-const NAMES = ['upper left', 'upper right', 'lower right', 'lower left']
+const NAMES = [
+  t('seeing.sheetCorners.upperLeft'),
+  t('seeing.sheetCorners.upperRight'),
+  t('seeing.sheetCorners.lowerRight'),
+  t('seeing.sheetCorners.lowerLeft'),
+]
 const sheet = ref<HTMLElement>()
 const held = ref(-1)
 
@@ -52,7 +58,7 @@ function key(event: KeyboardEvent, i: number): void {
       :key="i"
       class="plain corner"
       :style="{ left: `${x * 100}%`, top: `${y * 100}%` }"
-      :aria-label="`The ${NAMES[i]} corner of the sheet; arrows move it`"
+      :aria-label="$t('seeing.sheetCorners.theCornerOfTheSheet', { names: NAMES[i] })"
       @pointerdown.prevent="press($event, i)"
       @keydown="key($event, i)"
     />

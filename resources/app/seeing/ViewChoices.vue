@@ -1,16 +1,17 @@
 <script setup lang="ts">
 import type { View } from '../api/client'
+import { t } from '../lang'
 
 /** What each figure of a turnaround sheet shows, in the felter's word. */
 defineProps<{ count: number; views: View[]; disabled: boolean }>()
 const emit = defineEmits<{ choose: [figure: number, view: View] }>()
 
 const VIEWS: { value: View; title: string }[] = [
-  { value: 'front', title: 'Front' },
-  { value: 'left', title: 'Looks left' },
-  { value: 'right', title: 'Looks right' },
-  { value: 'back', title: 'Back' },
-  { value: 'none', title: 'Not used' },
+  { value: 'front', title: t('seeing.viewChoices.front') },
+  { value: 'left', title: t('seeing.viewChoices.looksLeft') },
+  { value: 'right', title: t('seeing.viewChoices.looksRight') },
+  { value: 'back', title: t('seeing.viewChoices.back') },
+  { value: 'none', title: t('seeing.viewChoices.notUsed') },
 ]
 </script>
 
@@ -21,8 +22,8 @@ const VIEWS: { value: View; title: string }[] = [
       :key="i"
       :model-value="views[i - 1] ?? null"
       :items="VIEWS"
-      :label="`Figure ${i}`"
-      placeholder="shows ..."
+      :label="$t('seeing.viewChoices.figure', { number: i })"
+      :placeholder="$t('seeing.viewChoices.shows')"
       density="compact"
       hide-details
       :disabled="disabled"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Glance } from '../api/types/answers'
+import { t } from '../lang'
 
 /** What a drawing is asked for before it is looked at closely, and at a glance what each wish does to it. */
 defineProps<{ glance: Glance | null; trouble: string; disabled: boolean }>()
@@ -7,26 +8,29 @@ const shades = defineModel<number>('shades', { required: true })
 const rounded = defineModel<boolean>('rounded', { required: true })
 const flat = defineModel<'' | 'sheet' | 'batting'>('flat', { required: true })
 const WAYS = [
-  { value: '', title: 'in the round' },
-  { value: 'sheet', title: 'flat: layers of felt sheet' },
-  { value: 'batting', title: 'flat: layers of batting' },
+  { value: '', title: t('seeing.wishFields.inTheRound') },
+  { value: 'sheet', title: t('seeing.wishFields.flatLayersOfFeltSheet') },
+  { value: 'batting', title: t('seeing.wishFields.flatLayersOfBatting') },
 ] as const
 </script>
 
 <template>
   <div class="wishes">
     <figure class="glance">
-      <img v-if="glance" :src="glance.image" alt="The colours told apart; chequered where there is paper" />
+      <img v-if="glance" :src="glance.image" :alt="$t('seeing.wishFields.theColoursToldApartChequered')" />
       <figcaption class="quiet">
         <template v-if="glance"
-          ><b>{{ glance.colours }} {{ glance.colours === 1 ? 'colour' : 'colours' }}</b> told apart; chequers are
-          paper.</template
+          ><b
+            >{{ glance.colours }}
+            {{ glance.colours === 1 ? $t('seeing.wishFields.colour') : $t('seeing.wishFields.colours') }}</b
+          >
+          {{ $t('seeing.wishFields.toldApartChequersArePaper') }}</template
         >
         <template v-else-if="trouble">{{ trouble }}</template>
       </figcaption>
     </figure>
     <label class="shades"
-      >Merge similar colours: a little
+      >{{ $t('seeing.wishFields.mergeSimilarColoursALittle') }}
       <input
         v-model.number="shades"
         type="range"
@@ -34,16 +38,16 @@ const WAYS = [
         max="1"
         step="0.1"
         :disabled="disabled"
-        aria-label="Merge similar colours: a little to a lot"
+        :aria-label="$t('seeing.wishFields.mergeSimilarColoursALittle2')"
       />
-      a lot
-      <span v-if="shades > 0.6" class="quiet">for shaded drawings</span>
+      {{ $t('seeing.wishFields.aLot') }}
+      <span v-if="shades > 0.6" class="quiet">{{ $t('seeing.wishFields.forShadedDrawings') }}</span>
     </label>
-    <v-select v-model="flat" :items="WAYS" label="Made" :disabled="disabled" hide-details />
+    <v-select v-model="flat" :items="WAYS" :label="$t('seeing.wishFields.made')" :disabled="disabled" hide-details />
     <v-checkbox
       v-if="!flat"
       v-model="rounded"
-      label="Sizes in whole millimetres"
+      :label="$t('seeing.wishFields.sizesInWholeMillimetres')"
       :disabled="disabled"
       density="compact"
       hide-details

@@ -4,6 +4,7 @@ import { api, Refusal, type View } from '../api/client'
 import type { Brush, Figure } from '../api/types/figure'
 import { useAnswer } from '../api/useAnswer'
 import { inWords } from '../shared/useAsyncAction'
+import { t } from '../lang'
 
 /** A drawing to be looked at: a file that is not sent yet, or a picture that is here, with the figure that was made of it. */
 export interface Source {
@@ -78,7 +79,7 @@ export function useSeeing(source: () => Source | null) {
     abort?.abort()
     const mine = (abort = new AbortController())
     refused.value = ''
-    doing.value = 'Sending the picture'
+    doing.value = t('seeing.useSeeing.sendingThePicture')
     share.value = 0
     try {
       const id = picture.value ?? (now.picture instanceof File ? (await api.picture(now.picture)).id : now.picture)
@@ -107,7 +108,7 @@ export function useSeeing(source: () => Source | null) {
       return seen
     } catch (error) {
       if (!mine.signal.aborted)
-        refused.value = error instanceof Refusal ? error.message : 'The picture could not be used.'
+        refused.value = error instanceof Refusal ? error.message : t('seeing.useSeeing.thePictureCouldNotBe')
       return null
     } finally {
       if (mine === abort) doing.value = ''
@@ -155,7 +156,7 @@ export function useSeeing(source: () => Source | null) {
   async function straighten(corners: [number, number][]): Promise<boolean> {
     const [now, photo] = [source(), picture.value]
     if (!now || photo === null) return false
-    doing.value = 'Straightening the sheet'
+    doing.value = t('seeing.useSeeing.straighteningTheSheet')
     share.value = 0.5
     refused.value = ''
     try {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { mdiPlus } from '@mdi/js'
 import { useFigure } from '../state/figure/figure'
+import { t } from '../lang'
 
 defineProps<{ modelValue: string }>()
 const emit = defineEmits<{ 'update:modelValue': [key: string] }>()
@@ -8,12 +9,12 @@ const figure = useFigure()
 
 function addColour(event: Event): void {
   const hex = (event.target as HTMLInputElement).value
-  void figure.paint(hex, `Colour ${(figure.document?.colours.length ?? 0) + 1}`)
+  void figure.paint(hex, t('shared.colourPicker.colour', { colours: (figure.document?.colours.length ?? 0) + 1 }))
 }
 </script>
 
 <template>
-  <div class="picker" role="radiogroup" aria-label="Colour">
+  <div class="picker" role="radiogroup" :aria-label="$t('common.colour')">
     <button
       v-for="c in figure.document?.colours"
       :key="c.key"
@@ -26,8 +27,8 @@ function addColour(event: Event): void {
     >
       <i class="swatch" :style="{ background: c.hex }" />
     </button>
-    <label class="add" title="Another colour"
-      ><v-icon :icon="mdiPlus" size="18" /><span class="offscreen">Another colour</span
+    <label class="add" :title="$t('shared.colourPicker.anotherColour')"
+      ><v-icon :icon="mdiPlus" size="18" /><span class="offscreen">{{ $t('shared.colourPicker.anotherColour') }}</span
       ><input type="color" class="offscreen" value="#8a5fa0" @change="addColour"
     /></label>
     <span class="name"

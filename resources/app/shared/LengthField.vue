@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { useUnits } from '../state/units'
+import { t } from '../lang'
 
 const props = defineProps<{ modelValue: number; label: string; min?: number; max?: number; suffix?: string }>()
 const emit = defineEmits<{ 'update:modelValue': [mm: number] }>()
@@ -26,8 +27,8 @@ function take(): void {
   if (text.value === show(props.modelValue)) return
   const value = isAngle.value ? Number(text.value.replace(',', '.')) : units.parseLength(text.value)
   const [min, max] = [props.min ?? 0.3, props.max ?? 2000]
-  if (Number.isNaN(value)) fault.value = 'A number, please'
-  else if (value < min || value > max) fault.value = `${show(min)} to ${show(max)}`
+  if (Number.isNaN(value)) fault.value = t('shared.lengthField.aNumberPlease')
+  else if (value < min || value > max) fault.value = t('shared.lengthField.to', { min: show(min), show: show(max) })
   else {
     fault.value = ''
     emit('update:modelValue', Math.round(value * 100) / 100)

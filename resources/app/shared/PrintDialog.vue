@@ -36,14 +36,23 @@ async function print(as: 'pdf' | 'svg'): Promise<void> {
       <v-card-text class="fields">
         <slot />
         <PaperSelect />
-        <p v-if="!onlyPdf" class="quiet">Print at 100 %, not "fit to page". Each page has a ruler: measure it first.</p>
-        <v-progress-linear v-if="busy" indeterminate color="primary" aria-label="Laying it out" />
+        <p v-if="!onlyPdf" class="quiet">{{ $t('shared.printDialog.printAt100NotFit') }}</p>
+        <v-progress-linear
+          v-if="busy"
+          indeterminate
+          color="primary"
+          :aria-label="$t('shared.printDialog.layingItOut')"
+        />
         <v-alert v-if="trouble" type="error" variant="tonal" role="alert">{{ trouble }}</v-alert>
       </v-card-text>
       <v-card-actions>
-        <v-btn @click="show = false">Close</v-btn>
-        <v-btn v-if="!onlyPdf" variant="tonal" :disabled="busy" @click="print('svg')">As SVG</v-btn>
-        <v-btn color="primary" variant="flat" :disabled="busy" @click="print('pdf')">As PDF</v-btn>
+        <v-btn @click="show = false">{{ $t('common.close') }}</v-btn>
+        <v-btn v-if="!onlyPdf" variant="tonal" :disabled="busy" @click="print('svg')">{{
+          $t('shared.printDialog.asSvg')
+        }}</v-btn>
+        <v-btn color="primary" variant="flat" :disabled="busy" @click="print('pdf')">{{
+          $t('shared.printDialog.asPdf')
+        }}</v-btn>
       </v-card-actions>
     </v-card>
   </v-dialog>

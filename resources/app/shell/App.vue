@@ -47,7 +47,7 @@ onBeforeUnmount(() => window.removeEventListener('pagehide', flush))
 
 <template>
   <v-app>
-    <a class="skip" href="#station">To the work</a>
+    <a class="skip" href="#station">{{ $t('shell.app.toTheWork') }}</a>
     <StationThread v-if="!route.meta.isDoor" />
     <v-main id="station" class="station">
       <v-alert
@@ -72,7 +72,9 @@ onBeforeUnmount(() => window.removeEventListener('pagehide', flush))
     <KeysDialog v-model="showKeys" />
     <v-snackbar :model-value="untold !== ''" :timeout="12000" role="alert" @update:model-value="untold = ''">
       {{ untold }}
-      <template #actions><v-btn variant="text" @click="untold = ''">Close</v-btn></template>
+      <template #actions
+        ><v-btn variant="text" @click="untold = ''">{{ $t('common.close') }}</v-btn></template
+      >
     </v-snackbar>
   </v-app>
 </template>

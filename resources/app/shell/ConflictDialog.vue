@@ -6,17 +6,19 @@ const figure = useFigure()
 
 <template>
   <v-dialog
-    aria-label="This figure was changed in another window"
+    :aria-label="$t('shell.conflictDialog.thisFigureWasChangedIn')"
     :model-value="figure.saveState === 'conflict'"
     persistent
   >
-    <v-card title="This figure was changed in another window">
+    <v-card :title="$t('shell.conflictDialog.thisFigureWasChangedIn')">
       <v-card-text>
-        Nothing of yours is lost. Keep this window's figure, or take the other one; yours then lies one undo away.
+        {{ $t('shell.conflictDialog.nothingOfYoursIsLost') }}
       </v-card-text>
       <v-card-actions>
-        <v-btn @click="figure.settle(false)">Take the other</v-btn>
-        <v-btn color="primary" variant="flat" @click="figure.settle(true)">Keep mine</v-btn>
+        <v-btn @click="figure.settle(false)">{{ $t('shell.conflictDialog.takeTheOther') }}</v-btn>
+        <v-btn color="primary" variant="flat" @click="figure.settle(true)">{{
+          $t('shell.conflictDialog.keepMine')
+        }}</v-btn>
       </v-card-actions>
     </v-card>
   </v-dialog>

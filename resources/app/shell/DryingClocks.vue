@@ -2,6 +2,7 @@
 import { computed, onBeforeUnmount, ref } from 'vue'
 import { useDrying, type DryingClock } from '../state/drying'
 import { ring } from '../shared/ring'
+import { t } from '../lang'
 
 /** What dries, on every page: how long still; it rings when it is dry. */
 const drying = useDrying()
@@ -25,20 +26,21 @@ const shown = computed(() =>
     return {
       ...c,
       isDry: c.until <= now.value,
-      words: c.until <= now.value ? 'is dry' : `dries ${left} min more`,
+      words: c.until <= now.value ? t('shell.dryingClocks.isDry') : t('shell.dryingClocks.driesMinMore', { left }),
     }
   }),
 )
 </script>
 
 <template>
-  <ul v-if="shown.length" class="bare drying" aria-label="Drying" role="status">
+  <ul v-if="shown.length" class="bare drying" :aria-label="$t('shell.dryingClocks.drying')" role="status">
     <li v-for="c in shown" :key="c.figure + c.step" class="sheet" :class="{ dry: c.isDry }">
       <router-link :to="`/figures/${c.figure}/build`"
-        ><b>{{ c.title }}</b> <span class="quiet">of {{ c.name }}</span> {{ c.words }}</router-link
+        ><b>{{ c.title }}</b> <span class="quiet">{{ $t('shell.dryingClocks.of', { name: c.name }) }}</span>
+        {{ c.words }}</router-link
       >
       <v-btn size="small" variant="text" @click="drying.drop(c.figure, c.step)">{{
-        c.isDry ? 'Thanks' : 'Stop'
+        c.isDry ? $t('shell.dryingClocks.thanks') : $t('shell.dryingClocks.stop')
       }}</v-btn>
     </li>
   </ul>

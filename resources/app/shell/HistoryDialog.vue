@@ -6,6 +6,7 @@ import { api } from '../api/client'
 import { useFigure } from '../state/figure/figure'
 import { useUnits } from '../state/units'
 import { useAsyncAction } from '../shared/useAsyncAction'
+import { t } from '../lang'
 
 /** What the figure once was: what changed in words, two of them side by side, a way back, and figures that branch off. */
 const show = defineModel<boolean>({ required: true })
@@ -28,7 +29,7 @@ const picture = async (document: Revision['document']) => URL.createObjectURL(aw
 
 onMounted(() => {
   if (!figure.id || !figure.document) return
-  branch.value = { name: `${figure.document.name}, another`, percent: '120', colours: {} }
+  branch.value = { name: t('shell.historyDialog.another', { name: figure.document.name }), percent: '120', colours: {} }
   void tell(async () => {
     revisions.value = (await api.revisions(figure.id)).revisions
     nowPicture.value = await picture(figure.document!)
@@ -59,41 +60,52 @@ const off = () =>
 </script>
 
 <template>
-  <v-dialog v-model="show" aria-label="History" max-width="980">
-    <v-card title="History">
+  <v-dialog v-model="show" :aria-label="$t('shell.historyDialog.history')" max-width="980">
+    <v-card :title="$t('shell.historyDialog.history')">
       <v-card-text class="history">
-        <ol class="bare list" aria-label="Revisions">
+        <ol class="bare list" :aria-label="$t('shell.historyDialog.revisions')">
           <li v-for="r in revisions" :key="r.revision">
             <button class="plain" :aria-pressed="r.revision === chosen" @click="look(r.revision)">
               <span class="quiet small">{{ when(r.at) }}</span>
-              {{ r.changes.length ? r.changes.slice(0, 4).join('; ') : 'as it was laid on the shelf' }}
-              <span v-if="r.changes.length > 4" class="quiet small">and {{ r.changes.length - 4 }} more</span>
+              {{ r.changes.length ? r.changes.slice(0, 4).join('; ') : $t('shell.historyDialog.asItWasLaidOn') }}
+              <span v-if="r.changes.length > 4" class="quiet small">{{
+                $t('shell.historyDialog.andMore', { changes: r.changes.length - 4 })
+              }}</span>
             </button>
           </li>
         </ol>
         <div class="pages">
           <p v-if="trouble" class="wrong" role="alert">{{ trouble }}</p>
-          <v-progress-linear v-if="busy" indeterminate color="primary" aria-label="Looking it up" />
+          <v-progress-linear
+            v-if="busy"
+            indeterminate
+            color="primary"
+            :aria-label="$t('shell.historyDialog.lookingItUp')"
+          />
           <div class="two">
             <figure>
-              <img v-if="then" :src="then.picture" alt="The figure as it was" />
-              <figcaption>{{ then ? `then: ${units.g(then.totalG)}` : 'Choose one at the left.' }}</figcaption>
+              <img v-if="then" :src="then.picture" :alt="$t('shell.historyDialog.theFigureAsItWas')" />
+              <figcaption>
+                {{ then ? `then: ${units.g(then.totalG)}` : $t('shell.historyDialog.chooseOneAtTheLeft') }}
+              </figcaption>
             </figure>
             <figure>
-              <img v-if="nowPicture" :src="nowPicture" alt="The figure as it is" />
-              <figcaption>now: {{ units.g(totalNow) }}</figcaption>
+              <img v-if="nowPicture" :src="nowPicture" :alt="$t('shell.historyDialog.theFigureAsItIs')" />
+              <figcaption>{{ $t('shell.historyDialog.now', { totalNow: units.g(totalNow) }) }}</figcaption>
             </figure>
           </div>
           <table v-if="then" class="wool">
             <caption class="small quiet">
-              Wool by wool
+              {{
+                $t('shell.historyDialog.woolByWool')
+              }}
             </caption>
             <thead>
               <tr>
                 <th></th>
-                <th scope="col">then</th>
-                <th scope="col">now</th>
-                <th scope="col">more</th>
+                <th scope="col">{{ $t('shell.historyDialog.then') }}</th>
+                <th scope="col">{{ $t('shell.historyDialog.now2') }}</th>
+                <th scope="col">{{ $t('shell.historyDialog.more') }}</th>
               </tr>
             </thead>
             <tbody>
@@ -105,30 +117,43 @@ const off = () =>
               </tr>
             </tbody>
           </table>
-          <v-btn v-if="then" variant="tonal" @click="back">Go back to this (it can be undone)</v-btn>
+          <v-btn v-if="then" variant="tonal" @click="back">{{ $t('shell.historyDialog.goBackToThisIt') }}</v-btn>
           <form class="branch stitched" @submit.prevent="off">
-            <h3>A figure of its own from {{ then ? 'that one' : 'this one' }}</h3>
+            <h3>
+              {{
+                $t('shell.historyDialog.aFigureOfItsOwn', {
+                  what: then ? $t('shell.historyDialog.thatOne') : $t('shell.historyDialog.thisOne'),
+                })
+              }}
+            </h3>
             <div class="fields">
-              <v-text-field v-model="branch.name" label="Its name" maxlength="120" />
-              <v-text-field v-model="branch.percent" label="As large" suffix="%" inputmode="decimal" />
+              <v-text-field v-model="branch.name" :label="$t('shell.historyDialog.itsName')" maxlength="120" />
+              <v-text-field
+                v-model="branch.percent"
+                :label="$t('shell.historyDialog.asLarge')"
+                suffix="%"
+                inputmode="decimal"
+              />
             </div>
             <div class="row colours">
               <label v-for="c in figure.document?.colours" :key="c.key"
                 ><input
                   type="color"
                   :value="branch.colours[c.key] ?? c.hex"
-                  :aria-label="`${c.name ?? c.key} becomes`"
+                  :aria-label="$t('shell.historyDialog.becomes', { name: c.name ?? c.key })"
                   @change="branch.colours[c.key] = ($event.target as HTMLInputElement).value"
                 /><span class="small">{{ c.name ?? c.key }}</span></label
               >
             </div>
-            <v-btn type="submit" color="primary" variant="flat" :disabled="busy || !branch.name.trim()"
-              >Make a copy from here</v-btn
-            >
+            <v-btn type="submit" color="primary" variant="flat" :disabled="busy || !branch.name.trim()">{{
+              $t('shell.historyDialog.makeACopyFromHere')
+            }}</v-btn>
           </form>
         </div>
       </v-card-text>
-      <v-card-actions><v-btn @click="show = false">Close</v-btn></v-card-actions>
+      <v-card-actions
+        ><v-btn @click="show = false">{{ $t('common.close') }}</v-btn></v-card-actions
+      >
     </v-card>
   </v-dialog>
 </template>

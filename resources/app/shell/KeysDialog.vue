@@ -1,40 +1,41 @@
 <script setup lang="ts">
 import { useUnits } from '../state/units'
+import { t } from '../lang'
 
 const units = useUnits()
 const show = defineModel<boolean>({ required: true })
 const keys = [
-  ['1 to 6', 'go to a station: Shelf, Shapes, Wool, Face, Build, Check'],
-  ['S, Y', 'the stash; your own hand'],
-  ['arrows', `nudge what is selected by ${units.mm(1)}, with Shift by ${units.mm(0.1)}`],
-  ['[ and ]', 'turn by 5 degrees, with Shift by 1'],
-  [', and .', `thinner, thicker by ${units.mm(1)}`],
-  ['M', 'mirror: a second piece on the other side'],
+  [t('shell.keysDialog.n1To6'), t('shell.keysDialog.goToAStationShelf')],
+  ['S, Y', t('shell.keysDialog.theStashYourOwnHand')],
+  ['arrows', t('shell.keysDialog.nudgeWhatIsSelectedBy', { mm: units.mm(1), mm2: units.mm(0.1) })],
+  ['[ and ]', t('shell.keysDialog.turnBy5DegreesWith')],
+  [t('shell.keysDialog.and'), t('shell.keysDialog.thinnerThickerBy', { mm: units.mm(1) })],
+  ['M', t('shell.keysDialog.mirrorASecondPieceOn')],
   ['D', 'double'],
-  ['Delete', 'take away'],
-  ['Ctrl Z, Ctrl Shift Z', 'undo, redo'],
-  ['Shift and a click', 'choose several parts, or details of a face'],
-  ['G', 'make one part of those chosen'],
-  ['X, L, P, V', 'cut a part across, draw round a new one, pick a colour, back to choosing (Shapes)'],
-  ['Shift X', 'cut the chosen part level through its middle'],
-  ['R', 'review what was seen: Enter takes, Delete leaves out'],
-  ['A', 'look at the drawing again, with other wishes or brushes (Shapes)'],
-  ['T', 'the layers of a flat figure, or its drawing (Shapes)'],
-  ['Page up, Page down', 'before, behind the next part'],
-  ['H, K', 'hide, lock'],
-  ['+, -, 0', 'nearer, farther, all of it; the wheel does the same'],
-  ['Alt while dragging', 'without snapping'],
-  ['Space, Enter', 'done, next step (Build); a foot switch sends one of them'],
-  ['Page up, Page down, O', 'the step before, the step after, fold the order away (Build)'],
-  ['F, U', 'flip the face in the mirror, turn it upside down (Face)'],
-  ['Z, V, B', 'near to the chosen detail; front, three-quarter, side; as it was before, while held (Face)'],
-  ['Escape', 'let go of the selection'],
+  [t('shell.keysDialog.delete'), t('shell.keysDialog.takeAway')],
+  [t('shell.keysDialog.ctrlZCtrlShiftZ'), t('shell.keysDialog.undoRedo')],
+  [t('shell.keysDialog.shiftAndAClick'), t('shell.keysDialog.chooseSeveralPartsOrDetails')],
+  ['G', t('shell.keysDialog.makeOnePartOfThose')],
+  ['X, L, P, V', t('shell.keysDialog.cutAPartAcrossDraw')],
+  [t('shell.keysDialog.shiftX'), t('shell.keysDialog.cutTheChosenPartLevel')],
+  ['R', t('shell.keysDialog.reviewWhatWasSeenEnter')],
+  ['A', t('shell.keysDialog.lookAtTheDrawingAgain')],
+  ['T', t('shell.keysDialog.theLayersOfAFlat')],
+  [t('shell.keysDialog.pageUpPageDown'), t('shell.keysDialog.beforeBehindTheNextPart')],
+  ['H, K', t('shell.keysDialog.hideLock')],
+  ['+, -, 0', t('shell.keysDialog.nearerFartherAllOfIt')],
+  [t('shell.keysDialog.altWhileDragging'), t('shell.keysDialog.withoutSnapping')],
+  [t('shell.keysDialog.spaceEnter'), t('shell.keysDialog.doneNextStepBuildA')],
+  [t('shell.keysDialog.pageUpPageDownO'), t('shell.keysDialog.theStepBeforeTheStep')],
+  ['F, U', t('shell.keysDialog.flipTheFaceInThe')],
+  ['Z, V, B', t('shell.keysDialog.nearToTheChosenDetail')],
+  [t('shell.keysDialog.escape'), t('shell.keysDialog.letGoOfTheSelection')],
 ]
 </script>
 
 <template>
-  <v-dialog aria-label="Keys" v-model="show">
-    <v-card title="Keys">
+  <v-dialog :aria-label="$t('shell.keysDialog.keys')" v-model="show">
+    <v-card :title="$t('shell.keysDialog.keys')">
       <v-card-text>
         <dl>
           <template v-for="[key, what] in keys" :key="key"
@@ -45,7 +46,9 @@ const keys = [
           >
         </dl>
       </v-card-text>
-      <v-card-actions><v-btn @click="show = false">Close</v-btn></v-card-actions>
+      <v-card-actions
+        ><v-btn @click="show = false">{{ $t('common.close') }}</v-btn></v-card-actions
+      >
     </v-card>
   </v-dialog>
 </template>

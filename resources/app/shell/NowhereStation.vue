@@ -1,9 +1,12 @@
 <template>
   <main class="nowhere">
-    <h1>There is nothing here</h1>
-    <p>No figure lies under this number. It may be in the bin, or thrown away for good.</p>
+    <h1>{{ $t('shell.nowhereStation.thereIsNothingHere') }}</h1>
+    <p>{{ $t('shell.nowhereStation.noFigureLiesUnderThis') }}</p>
     <p class="row">
-      <v-btn to="/" color="primary" variant="flat">Back to the shelf</v-btn><v-btn to="/bin">Look in the bin</v-btn>
+      <v-btn to="/" color="primary" variant="flat">{{ $t('shell.nowhereStation.backToTheShelf') }}</v-btn><v-btn
+        to="/bin"
+        >{{ $t('shell.nowhereStation.lookInTheBin') }}</v-btn
+      >
     </p>
   </main>
 </template>

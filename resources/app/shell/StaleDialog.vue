@@ -7,15 +7,17 @@ import { choice } from '../state/figure/stale'
 <template>
   <v-dialog
     :model-value="choice !== null"
-    aria-label="Changed in another window"
+    :aria-label="$t('shell.staleDialog.changedInAnotherWindow')"
     max-width="520"
     @update:model-value="choice?.choose(false)"
   >
-    <v-card title="Changed in another window">
+    <v-card :title="$t('shell.staleDialog.changedInAnotherWindow')">
       <v-card-text>{{ choice?.words }}</v-card-text>
       <v-card-actions>
-        <v-btn @click="choice?.choose(false)">Take the other</v-btn>
-        <v-btn color="primary" variant="flat" @click="choice?.choose(true)">Keep mine</v-btn>
+        <v-btn @click="choice?.choose(false)">{{ $t('shell.staleDialog.takeTheOther') }}</v-btn>
+        <v-btn color="primary" variant="flat" @click="choice?.choose(true)">{{
+          $t('shell.staleDialog.keepMine')
+        }}</v-btn>
       </v-card-actions>
     </v-card>
   </v-dialog>

@@ -8,6 +8,7 @@ import { useUnits } from '../state/units'
 import { rememberTheme } from '../style/themes'
 import LengthField from '../shared/LengthField.vue'
 import { showKeys } from './useKeys'
+import { t } from '../lang'
 
 const route = useRoute()
 const figure = useFigure()
@@ -31,43 +32,44 @@ const stations = computed(() => {
   const colour = p?.wool.filter((w) => w.colour !== null).reduce((sum, w) => sum + w.g, 0) ?? 0
   const soft = p?.details.filter((d) => d.crisp !== 'crisp').length ?? 0
   const doneSteps = p?.steps.filter((s) => figure.done.includes(s.key)).length ?? 0
-  const state = (settled: boolean, begun: boolean) => (settled ? 'settled' : begun ? 'in work' : 'untouched')
+  const state = (settled: boolean, begun: boolean) =>
+    settled ? 'settled' : begun ? t('shell.stationThread.inWork') : 'untouched'
   return [
     {
       name: 'shapes',
-      title: 'Shapes',
+      title: t('shell.stationThread.shapes'),
       to: `/figures/${id}/shapes`,
       line: `${counted(figure.parts.length, 'part')}, ${counted(pairs, 'pair')}`,
       state: state(false, figure.parts.length > 0),
     },
     {
       name: 'wool',
-      title: 'Wool',
+      title: t('common.wool'),
       to: `/figures/${id}/wool`,
-      line: `core ${units.g(core)}, colour ${units.g(colour)}`,
+      line: t('shell.stationThread.coreColour', { core: units.g(core), colour: units.g(colour) }),
       state: state(doneSteps > 0, colour > 0),
     },
     {
       name: 'face',
-      title: 'Face',
+      title: t('shell.stationThread.face'),
       to: `/figures/${id}/face`,
       line: p?.details.length
-        ? `${counted(p.details.length, 'detail')}${soft ? `, ${soft} to look at` : ''}`
-        : 'no details yet',
+        ? `${counted(p.details.length, 'detail')}${soft ? t('shell.stationThread.toLookAt', { soft }) : ''}`
+        : t('shell.stationThread.noDetailsYet'),
       state: state(Boolean(p?.details.length) && soft === 0, Boolean(p?.details.length)),
     },
     {
       name: 'build',
-      title: 'Build',
+      title: t('shell.stationThread.build'),
       to: `/figures/${id}/build`,
-      line: `${doneSteps} of ${p?.steps.length ?? 0} steps`,
+      line: t('shell.stationThread.ofSteps', { doneSteps, steps: p?.steps.length ?? 0 }),
       state: state(doneSteps > 0 && doneSteps === p?.steps.length, doneSteps > 0),
     },
     {
       name: 'check',
-      title: 'Check',
+      title: t('common.check'),
       to: `/figures/${id}/check`,
-      line: 'as planned?',
+      line: t('shell.stationThread.asPlanned'),
       state: state(false, false),
     },
   ]
@@ -76,11 +78,11 @@ const stations = computed(() => {
 const saved = computed(
   () =>
     ({
-      saved: 'Saved',
-      waiting: 'Saving soon',
-      saving: 'Saving',
-      conflict: 'Changed elsewhere',
-      failed: 'Not saved, kept in this browser',
+      saved: t('shell.stationThread.saved'),
+      waiting: t('shell.stationThread.savingSoon'),
+      saving: t('shell.stationThread.saving'),
+      conflict: t('shell.stationThread.changedElsewhere'),
+      failed: t('shell.stationThread.notSavedKeptInThis'),
     })[figure.saveState],
 )
 
@@ -94,22 +96,22 @@ function switchLight(): void {
 <template>
   <v-app-bar flat height="76" color="background" class="bar">
     <router-link to="/" class="mark display" :aria-current="route.name === 'shelf' ? 'page' : undefined"
-      >Impa<span>shelf</span></router-link
+      >Impa<span>{{ $t('shell.stationThread.shelf') }}</span></router-link
     >
-    <router-link to="/stash" class="drawer" :aria-current="route.name === 'stash' ? 'page' : undefined"
-      >Stash</router-link
-    >
+    <router-link to="/stash" class="drawer" :aria-current="route.name === 'stash' ? 'page' : undefined">{{
+      $t('shell.stationThread.stash')
+    }}</router-link>
     <router-link
       to="/hand"
       class="drawer"
       :aria-current="route.name === 'hand' ? 'page' : undefined"
-      aria-label="My hand"
-      >Hand</router-link
+      :aria-label="$t('shell.stationThread.myHand')"
+      >{{ $t('shell.stationThread.hand') }}</router-link
     >
-    <router-link to="/house" class="drawer" :aria-current="route.name === 'house' ? 'page' : undefined"
-      >House</router-link
-    >
-    <nav v-if="atFigure" class="thread" aria-label="Stations">
+    <router-link to="/house" class="drawer" :aria-current="route.name === 'house' ? 'page' : undefined">{{
+      $t('shell.stationThread.house')
+    }}</router-link>
+    <nav v-if="atFigure" class="thread" :aria-label="$t('shell.stationThread.stations')">
       <router-link
         v-for="s in stations"
         :key="s.name"
@@ -129,20 +131,31 @@ function switchLight(): void {
     <div v-if="atFigure && figure.document" class="tools">
       <LengthField
         :model-value="figure.document.heightMm"
-        label="Finished height"
+        :label="$t('common.finishedHeight')"
         :min="10"
         :max="2000"
         class="height"
         @update:model-value="figure.rescale($event)"
       />
       <span class="saved quiet" role="status">{{ saved }}</span>
-      <v-btn :icon="mdiHistory" variant="text" aria-label="History" @click="history = true" />
+      <v-btn
+        :icon="mdiHistory"
+        variant="text"
+        :aria-label="$t('shell.stationThread.history')"
+        @click="history = true"
+      />
       <HistoryDialog v-if="history" v-model="history" />
-      <v-btn :icon="mdiUndo" variant="text" aria-label="Undo" :disabled="!figure.past.length" @click="figure.undo()" />
+      <v-btn
+        :icon="mdiUndo"
+        variant="text"
+        :aria-label="$t('shell.stationThread.undo')"
+        :disabled="!figure.past.length"
+        @click="figure.undo()"
+      />
       <v-btn
         :icon="mdiRedo"
         variant="text"
-        aria-label="Redo"
+        :aria-label="$t('shell.stationThread.redo')"
         :disabled="!figure.future.length"
         @click="figure.redo()"
       />
@@ -150,7 +163,14 @@ function switchLight(): void {
     <v-btn
       variant="text"
       class="unit-switch"
-      :aria-label="`Units: ${units.system.value === 'metric' ? 'millimetres and grams' : 'inches and ounces'}. Change`"
+      :aria-label="
+        $t('shell.stationThread.unitsChange', {
+          what:
+            units.system.value === 'metric'
+              ? $t('shell.stationThread.millimetresAndGrams')
+              : $t('shell.stationThread.inchesAndOunces'),
+        })
+      "
       @click="units.system.value = units.isImperial.value ? 'metric' : 'imperial'"
     >
       {{ units.system.value === 'metric' ? 'mm / g' : 'in / oz' }}
@@ -158,10 +178,17 @@ function switchLight(): void {
     <v-btn
       :icon="theme.global.name.value === 'day' ? mdiLampOutline : mdiWhiteBalanceSunny"
       variant="text"
-      :aria-label="theme.global.name.value === 'day' ? 'Lamp light' : 'Day light'"
+      :aria-label="
+        theme.global.name.value === 'day' ? $t('shell.stationThread.lampLight') : $t('shell.stationThread.dayLight')
+      "
       @click="switchLight"
     />
-    <v-btn :icon="mdiHelpCircleOutline" variant="text" aria-label="Keys" @click="showKeys = true" />
+    <v-btn
+      :icon="mdiHelpCircleOutline"
+      variant="text"
+      :aria-label="$t('shell.stationThread.keys')"
+      @click="showKeys = true"
+    />
   </v-app-bar>
 </template>
 

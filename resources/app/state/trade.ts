@@ -1,6 +1,7 @@
 import { shallowReactive } from 'vue'
 import type { Trade } from '../api/types/answers'
 import { api } from '../api/client'
+import { t } from '../lang'
 
 /** The trade's words, choices and defaults, as PHP has them; there before any screen is. */
 export const trade: Trade = shallowReactive({
@@ -26,4 +27,5 @@ export async function fetchTrade(): Promise<void> {
 
 export const coreWord = (core: string) => trade.cores.find((c) => c.value === core)?.title ?? core
 /** What a line of wool is made of, in words. */
-export const materialWord = (material: string) => (material === 'film' ? 'film fibres' : coreWord(material))
+export const materialWord = (material: string) =>
+  material === 'film' ? t('state.trade.filmFibres') : coreWord(material)

@@ -4,6 +4,7 @@ import { api, Refusal, type Fault } from '../../api/client'
 import type { Figure } from '../../api/types/figure'
 import { inWords } from '../../shared/useAsyncAction'
 import { own } from '../own'
+import { t } from '../../lang'
 
 export type SaveState = 'saved' | 'waiting' | 'saving' | 'conflict' | 'failed'
 
@@ -15,7 +16,7 @@ interface Draft {
 }
 
 const SAVE_AFTER_MS = 500
-const NO_ROOM = 'This is not saved, and this browser has no room to keep it: leave this page open until it is.'
+const NO_ROOM = t('state.session.thisIsNotSavedAnd')
 
 /**
  * One open figure: its document, whether it is saved, and what the server reckons of it. Whatever answers come, and however

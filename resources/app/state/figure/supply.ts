@@ -4,6 +4,7 @@ import type { FigureWool, Reserve, Supply } from '../../api/types/answers'
 import { api } from '../../api/client'
 import { useFigure } from './figure'
 import { inWords } from '../../shared/useAsyncAction'
+import { t } from '../../lang'
 
 /** What the figure on the table takes, against the stash; PHP reckons it anew whenever either changes. */
 export const useSupply = defineStore('supply', () => {
@@ -56,8 +57,7 @@ export const useSupply = defineStore('supply', () => {
     const about = figure.session
     if (!about) return
     if (await about.saved()) await (figure.session === about && act(how))
-    else if (figure.session === about)
-      tell(new Error('This figure is not saved yet, so its wool stays as it was. Try once more when it is.'))
+    else if (figure.session === about) tell(new Error(t('state.supply.thisFigureIsNotSaved')))
   }
 
   function tell(error: unknown): void {

@@ -182,35 +182,37 @@ useHotkeys({
     <main v-if="step" class="sheet present" aria-live="polite">
       <StepCard :step="step" :number="number" :of="steps.length" :reasons="reasons" :last="lastNeedles" />
       <v-alert v-if="missing.length && !isDone(step.key)" type="info" variant="tonal" density="compact">
-        First: {{ missing.map(titleOf).join(', ') }}.
+        {{ $t('build.buildStation.first', { titleOf: missing.map(titleOf).join(', ') }) }}
       </v-alert>
       <v-alert v-else-if="dries" type="info" variant="tonal" density="compact">
-        What it needs dries {{ dries }} min more.
+        {{ $t('build.buildStation.whatItNeedsDriesMin', { dries }) }}
       </v-alert>
       <div class="acts">
         <StepFoot :step="step" />
         <div class="row">
-          <v-btn v-if="isDone(step.key)" size="x-large" @click="toggle(step.key)">Not done after all</v-btn>
+          <v-btn v-if="isDone(step.key)" size="x-large" @click="toggle(step.key)">{{
+            $t('build.buildStation.notDoneAfterAll')
+          }}</v-btn>
           <v-btn v-else ref="go" color="primary" variant="flat" size="x-large" class="next" @click="finish"
-            >Done, next <kbd>space</kbd></v-btn
+            >{{ $t('build.buildStation.doneNext') }} <kbd>space</kbd></v-btn
           >
-          <v-btn v-if="canRead" variant="text" @click="read">Read aloud</v-btn>
+          <v-btn v-if="canRead" variant="text" @click="read">{{ $t('build.buildStation.readAloud') }}</v-btn>
         </div>
       </div>
     </main>
     <main v-else class="sheet present">
-      <h1>{{ steps.length ? 'It is finished' : 'Nothing to build yet' }}</h1>
+      <h1>{{ steps.length ? $t('build.buildStation.itIsFinished') : $t('build.buildStation.nothingToBuildYet') }}</h1>
       <p class="text">
         {{
-          steps.length
-            ? 'Every step is done. Count your needles, look for broken tips, and note what it took for the next one.'
-            : 'Add shapes at the Shapes station first; the steps follow from them.'
+          steps.length ? $t('build.buildStation.everyStepIsDoneCount') : $t('build.buildStation.addShapesAtTheShapes')
         }}
       </p>
       <v-alert v-if="tips" type="warning" variant="tonal" role="alert" class="start">
-        Not safe yet: a needle broke, and its tip was not found. Look for it, and note it in the diary.
+        {{ $t('build.buildStation.notSafeYetANeedle') }}
       </v-alert>
-      <v-btn v-if="steps.length" class="start" variant="tonal" @click="dialog = 'diary'">What it took</v-btn>
+      <v-btn v-if="steps.length" class="start" variant="tonal" @click="dialog = 'diary'">{{
+        $t('build.buildStation.whatItTook')
+      }}</v-btn>
     </main>
     <aside class="beside">
       <WorkClocks
@@ -235,25 +237,31 @@ useHotkeys({
         />
       </div>
       <div class="sheet side">
-        <v-btn variant="tonal" @click="dialog = 'evenings'">Evenings</v-btn>
-        <v-btn variant="tonal" @click="dialog = 'diary'">Diary</v-btn>
-        <v-btn variant="tonal" @click="dialog = 'paper'">On paper</v-btn>
-        <v-btn variant="tonal" @click="dialog = 'needles'">Needles</v-btn>
+        <v-btn variant="tonal" @click="dialog = 'evenings'">{{ $t('build.buildStation.evenings') }}</v-btn>
+        <v-btn variant="tonal" @click="dialog = 'diary'">{{ $t('build.buildStation.diary') }}</v-btn>
+        <v-btn variant="tonal" @click="dialog = 'paper'">{{ $t('build.buildStation.onPaper') }}</v-btn>
+        <v-btn variant="tonal" @click="dialog = 'needles'">{{ $t('build.buildStation.needles') }}</v-btn>
         <v-btn variant="text" size="small" @click="wishes.showsOrder = !wishes.showsOrder"
-          >{{ wishes.showsOrder ? 'Fold the order away' : 'Show the order' }} <kbd>O</kbd></v-btn
+          >{{ wishes.showsOrder ? $t('build.buildStation.foldTheOrderAway') : $t('build.buildStation.showTheOrder') }}
+          <kbd>O</kbd></v-btn
         >
         <p v-if="isAway()" class="small quiet" role="status">
           {{
             keptSteps.here.value < steps.length
-              ? `${keptSteps.here.value} of ${steps.length} drawings are kept on this device`
-              : 'Every step is kept on this device: go on where there is no network.'
+              ? $t('build.buildStation.ofDrawingsAreKeptOn', { here: keptSteps.here.value, steps: steps.length })
+              : $t('build.buildStation.everyStepIsKeptOn')
           }}
         </p>
-        <v-checkbox v-model="wishes.goesOn" label="Go on when the step's time is up" density="compact" hide-details />
+        <v-checkbox
+          v-model="wishes.goesOn"
+          :label="$t('build.buildStation.goOnWhenTheSteps')"
+          density="compact"
+          hide-details
+        />
         <v-checkbox
           v-if="canRead"
           v-model="wishes.readsAloud"
-          label="Read each step aloud"
+          :label="$t('build.buildStation.readEachStepAloud')"
           density="compact"
           hide-details
         />
@@ -264,17 +272,22 @@ useHotkeys({
     <NeedleBox v-model="needles" @changed="counted()" />
     <PrintDialog
       v-model="paper"
-      title="Work sheet"
+      :title="$t('build.buildStation.workSheet')"
       only-pdf
       :make="(_as, size) => api.workSheet(figure.document!, size)"
     >
-      <p>Every step with its drawing, to tick off beside the mat.</p>
+      <p>{{ $t('build.buildStation.everyStepWithItsDrawing') }}</p>
     </PrintDialog>
   </div>
   <v-alert v-else-if="work.trouble.value" type="error" variant="tonal" class="ma-3" role="alert">{{
     work.trouble.value
   }}</v-alert>
-  <v-progress-linear v-else-if="!figure.trouble" indeterminate color="primary" aria-label="Fetching the figure" />
+  <v-progress-linear
+    v-else-if="!figure.trouble"
+    indeterminate
+    color="primary"
+    :aria-label="$t('common.fetchingTheFigure')"
+  />
 </template>
 
 <style scoped>

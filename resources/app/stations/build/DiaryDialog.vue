@@ -4,6 +4,7 @@ import type { Diary } from '../../api/types/answers'
 import { api } from '../../api/client'
 import { useFigure } from '../../state/figure/figure'
 import { useUnits } from '../../state/units'
+import { t } from '../../lang'
 
 /** The log of the figure, sitting by sitting, and what was planned beside what it took. */
 const show = defineModel<boolean>({ required: true })
@@ -18,21 +19,31 @@ const day = (ms: number) =>
 const hour = (ms: number) => new Date(ms).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' })
 const worked = computed(() => (props.diary?.steps ?? []).filter((s) => s.done > 0.01))
 const most = computed(() => Math.max(1, ...worked.value.map((s) => Math.max(s.planned, s.done))))
-const tookWords = { longer: 'longer than', shorter: 'shorter than', 'as planned': 'about as long as' }
+const tookWords = {
+  longer: t('build.diaryDialog.longerThan'),
+  shorter: t('build.diaryDialog.shorterThan'),
+  'as planned': t('build.diaryDialog.aboutAsLongAs'),
+}
 const sentence = computed(() => {
   const diary = props.diary
   if (!diary || diary.took === 'nothing')
-    return `${diary?.sittings.length ? 'No time' : 'Nothing'} is logged yet: the clock writes it down while you work.`
+    return t('build.diaryDialog.isLoggedYetTheClock', {
+      what: diary?.sittings.length ? t('build.diaryDialog.noTime') : t('build.diaryDialog.nothing'),
+    })
   const planned = worked.value.reduce((sum, s) => sum + s.planned, 0)
-  return `${units.minutes(diary.minutes)} so far, ${tookWords[diary.took]} planned for these steps (${units.minutes(planned)}).`
+  return t('build.diaryDialog.soFarPlannedForThese', {
+    diary: units.minutes(diary.minutes),
+    took: tookWords[diary.took],
+    planned: units.minutes(planned),
+  })
 })
 const wordOf: Record<string, string> = {
   note: '',
   photo: '',
-  weighed: 'Weighed',
-  broken: 'Needle broke',
-  found: 'Tip found',
-  mended: 'Mended',
+  weighed: t('build.diaryDialog.weighed'),
+  broken: t('build.diaryDialog.needleBroke'),
+  found: t('build.diaryDialog.tipFound'),
+  mended: t('build.diaryDialog.mended'),
 }
 async function drop(uuid: string): Promise<void> {
   emit('changed', await api.dropEntry(figure.id, uuid))
@@ -47,20 +58,30 @@ const missing = computed(() => props.diary?.tipsMissing ?? 0)
 </script>
 
 <template>
-  <v-dialog v-model="show" aria-label="Diary" max-width="760">
-    <v-card title="Diary">
+  <v-dialog v-model="show" :aria-label="$t('build.diaryDialog.diary')" max-width="760">
+    <v-card :title="$t('build.diaryDialog.diary')">
       <v-card-text class="pages">
         <p>
           <b>{{ sentence }}</b>
         </p>
         <v-alert v-if="missing > 0" type="warning" variant="tonal" role="alert">
-          {{ missing === 1 ? 'A needle broke, and its tip' : `${missing} needles broke, and their tips` }} may still be
-          in the figure: it is not safe yet. Feel for it, look with a magnet, pull it out.
-          <template #append><v-btn size="small" variant="flat" @click="found">Tip found</v-btn></template>
+          {{
+            $t('build.diaryDialog.mayStillBeInThe', {
+              what:
+                missing === 1
+                  ? $t('build.diaryDialog.aNeedleBrokeAndIts')
+                  : $t('build.diaryDialog.needlesBrokeAndTheirTips', { missing }),
+            })
+          }}
+          <template #append
+            ><v-btn size="small" variant="flat" @click="found">{{ $t('build.diaryDialog.tipFound') }}</v-btn></template
+          >
         </v-alert>
         <table v-if="worked.length">
           <caption class="quiet small">
-            pale: planned; dark: what it took
+            {{
+              $t('build.diaryDialog.palePlannedDarkWhatIt')
+            }}
           </caption>
           <tbody>
             <tr v-for="s in worked" :key="s.key">
@@ -74,7 +95,7 @@ const missing = computed(() => props.diary?.tipsMissing ?? 0)
           </tbody>
         </table>
         <section v-for="s in [...(diary?.sittings ?? [])].reverse()" :key="s.from" class="sitting">
-          <h3>{{ day(s.from) }}, {{ hour(s.from) }} to {{ hour(s.to) }}</h3>
+          <h3>{{ $t('build.diaryDialog.to', { from: day(s.from), from2: hour(s.from), to: hour(s.to) }) }}</h3>
           <p v-if="s.steps.length">
             {{ s.steps.map((x) => `${titleOf(x.key)} (${units.minutes(x.minutes)})`).join(', ') }}.
           </p>
@@ -90,12 +111,14 @@ const missing = computed(() => props.diary?.tipsMissing ?? 0)
               <a v-if="e.picture" :href="`/api/pictures/${e.picture}`" target="_blank" class="photo"
                 ><img :src="`/api/pictures/${e.picture}`" :alt="`Photo, ${titleOf(e.step)}`" loading="lazy"
               /></a>
-              <v-btn size="x-small" variant="text" @click="drop(e.uuid)">Take out</v-btn>
+              <v-btn size="x-small" variant="text" @click="drop(e.uuid)">{{ $t('build.diaryDialog.takeOut') }}</v-btn>
             </li>
           </ul>
         </section>
       </v-card-text>
-      <v-card-actions><v-btn @click="show = false">Close</v-btn></v-card-actions>
+      <v-card-actions
+        ><v-btn @click="show = false">{{ $t('common.close') }}</v-btn></v-card-actions
+      >
     </v-card>
   </v-dialog>
 </template>

@@ -8,6 +8,7 @@ import { download } from '../../shared/download'
 import { useFigure } from '../../state/figure/figure'
 import { useUnits } from '../../state/units'
 import { own } from '../../state/own'
+import { t } from '../../lang'
 
 /** The work as evenings: how long, on which days, ready by when; one bar for each, hands below, what dries above. */
 const show = defineModel<boolean>({ required: true })
@@ -28,13 +29,13 @@ function kept(): Partial<Evenings> {
 const evenings = reactive<Evenings>({ ...usual, ...kept(), from: '', by: '' })
 watch(evenings, (now) => own.write(KEY, JSON.stringify(now)))
 const DAYS = [
-  { value: 'mon', title: 'Mon' },
-  { value: 'tue', title: 'Tue' },
-  { value: 'wed', title: 'Wed' },
-  { value: 'thu', title: 'Thu' },
-  { value: 'fri', title: 'Fri' },
-  { value: 'sat', title: 'Sat' },
-  { value: 'sun', title: 'Sun' },
+  { value: 'mon', title: t('build.eveningsDialog.mon') },
+  { value: 'tue', title: t('build.eveningsDialog.tue') },
+  { value: 'wed', title: t('build.eveningsDialog.wed') },
+  { value: 'thu', title: t('build.eveningsDialog.thu') },
+  { value: 'fri', title: t('build.eveningsDialog.fri') },
+  { value: 'sat', title: t('build.eveningsDialog.sat') },
+  { value: 'sun', title: t('build.eveningsDialog.sun') },
 ]
 const { answer: schedule, trouble } = useAnswer(
   [show, () => figure.document, () => ({ ...evenings }), () => figure.done.join()],
@@ -58,11 +59,11 @@ const nameOf = (key: string) => TINTS[stepOf(key)?.stage ?? 'insides']
 const ink = (key: string) => `rgb(var(--v-theme-on-${nameOf(key) === 'thread' ? 'surface' : nameOf(key)}))`
 const tint = (key: string) => `rgb(var(--v-theme-${nameOf(key)}))`
 const LEGEND = [
-  ['thread', 'cores, portions'],
+  ['thread', t('build.eveningsDialog.coresPortions')],
   ['secondary', 'covers'],
-  ['warning', 'face and details'],
+  ['warning', t('build.eveningsDialog.faceAndDetails')],
   ['primary', 'joins'],
-  ['success', 'the last look'],
+  ['success', t('build.eveningsDialog.theLastLook')],
 ]
 /** A bout narrower than this share of the picture has no room for its name; it is told when pointed at. */
 const LABELLED = 0.07
@@ -72,16 +73,31 @@ const sentence = computed(() => {
   const s = schedule.value
   if (!s) return ''
   const count = s.sittings.length
-  if (!count) return 'Every step is done: there is nothing left to lay into evenings.'
-  const range = `${units.minutes(s.lowMinutes)} to ${units.minutes(s.highMinutes)}`
-  return `About ${units.minutes(s.handsMinutes)} of work ${figure.done.length ? 'left ' : ''}(${range}), ${count} sitting${count === 1 ? '' : 's'}, ${units.minutes(s.elapsedMinutes)} with rests; less than ${units.minutes(s.lowerBoundMinutes)} cannot be.`
+  if (!count) return t('build.eveningsDialog.everyStepIsDoneThere')
+  const range = t('build.eveningsDialog.to', {
+    lowMinutes: units.minutes(s.lowMinutes),
+    highMinutes: units.minutes(s.highMinutes),
+  })
+  return t('build.eveningsDialog.aboutOfWorkSittingWith', {
+    handsMinutes: units.minutes(s.handsMinutes),
+    what: figure.done.length ? 'left ' : '',
+    range,
+    count,
+    what2: count === 1 ? '' : 's',
+    elapsedMinutes: units.minutes(s.elapsedMinutes),
+    lowerBoundMinutes: units.minutes(s.lowerBoundMinutes),
+  })
 })
 const late = computed(() => {
   const s = schedule.value
   if (!s?.by) return ''
   return s.sittingsMissing
-    ? `Not ready by ${day(s.by)}: ${s.sittingsMissing} sitting${s.sittingsMissing === 1 ? '' : 's'} too many. What helps:`
-    : `Ready by ${day(s.by)}.`
+    ? t('build.eveningsDialog.notReadyBySittingToo', {
+        by: day(s.by),
+        sittingsMissing: s.sittingsMissing,
+        what: s.sittingsMissing === 1 ? '' : 's',
+      })
+    : t('build.eveningsDialog.readyBy', { by: day(s.by) })
 })
 const toggle = (value: string) =>
   (evenings.days = evenings.days.includes(value)
@@ -93,12 +109,12 @@ async function calendar(): Promise<void> {
     download(await api.calendar(figure.document, evenings, figure.done), `${figure.document.name}.ics`)
 }
 const gained = (help: Schedule['helps'][number]) =>
-  help.gainMinutes ? ` ${units.minutes(help.gainMinutes)} less.` : ''
+  help.gainMinutes ? t('build.eveningsDialog.less', { gainMinutes: units.minutes(help.gainMinutes) }) : ''
 </script>
 
 <template>
-  <v-dialog v-model="show" aria-label="Evenings" max-width="980">
-    <v-card title="Evenings">
+  <v-dialog v-model="show" :aria-label="$t('build.eveningsDialog.evenings')" max-width="980">
+    <v-card :title="$t('build.eveningsDialog.evenings')">
       <v-card-text class="fields">
         <div class="row wishes">
           <v-text-field
@@ -107,10 +123,10 @@ const gained = (help: Schedule['helps'][number]) =>
             min="15"
             max="720"
             step="5"
-            label="A sitting"
-            suffix="min"
+            :label="$t('build.eveningsDialog.aSitting')"
+            :suffix="$t('build.eveningsDialog.min')"
           />
-          <div class="days" role="group" aria-label="Days">
+          <div class="days" role="group" :aria-label="$t('build.eveningsDialog.days')">
             <v-btn
               v-for="d in DAYS"
               :key="d.value"
@@ -122,12 +138,17 @@ const gained = (help: Schedule['helps'][number]) =>
               >{{ d.title }}</v-btn
             >
           </div>
-          <v-text-field v-model="evenings.at" type="time" label="From" />
-          <v-text-field v-model="evenings.from" type="date" label="First day" />
-          <v-text-field v-model="evenings.by" type="date" label="Ready by" />
+          <v-text-field v-model="evenings.at" type="time" :label="$t('common.from')" />
+          <v-text-field v-model="evenings.from" type="date" :label="$t('build.eveningsDialog.firstDay')" />
+          <v-text-field v-model="evenings.by" type="date" :label="$t('build.eveningsDialog.readyBy2')" />
         </div>
         <v-alert v-if="trouble" type="warning" variant="tonal" role="alert">{{ trouble }}</v-alert>
-        <v-progress-linear v-else-if="!schedule" indeterminate color="primary" aria-label="Laying it into evenings" />
+        <v-progress-linear
+          v-else-if="!schedule"
+          indeterminate
+          color="primary"
+          :aria-label="$t('build.eveningsDialog.layingItIntoEvenings')"
+        />
         <template v-else>
           <p>{{ sentence }}</p>
           <template v-if="late"
@@ -141,20 +162,23 @@ const gained = (help: Schedule['helps'][number]) =>
           <p class="row small legend">
             <span v-for="[name, words] in LEGEND" :key="name"
               ><i :style="{ background: `rgb(var(--v-theme-${name}))` }" />{{ words }}</span
-            ><span><i class="rest" />rest</span><span><i class="dries" />drying</span>
+            ><span><i class="rest" />{{ $t('build.eveningsDialog.rest') }}</span
+            ><span><i class="dries" />{{ $t('build.eveningsDialog.drying') }}</span>
           </p>
           <ol class="bare sittings">
             <li v-for="(s, i) in schedule.sittings" :key="s.start">
               <p class="when">
                 <b>{{ day(s.start) }}</b>
-                <span class="quiet small">{{ hour(s.start) }} to {{ hour(s.end) }}</span>
+                <span class="quiet small">{{
+                  $t('build.eveningsDialog.to2', { start: hour(s.start), end: hour(s.end) })
+                }}</span>
               </p>
               <div class="bar">
                 <span
                   v-for="d in dryingOf(i)"
                   :key="d.key"
                   class="dries"
-                  :title="`${title(d.key)} dries`"
+                  :title="$t('build.eveningsDialog.dries', { d: title(d.key) })"
                   :style="{
                     left: `${(d.startMinute / widest) * 100}%`,
                     width: `${((Math.min(d.endMinute, widest) - d.startMinute) / widest) * 100}%`,
@@ -191,10 +215,10 @@ const gained = (help: Schedule['helps'][number]) =>
         </template>
       </v-card-text>
       <v-card-actions>
-        <v-btn @click="show = false">Close</v-btn>
-        <v-btn color="primary" variant="flat" :disabled="!schedule?.sittings.length" @click="calendar"
-          >Into the calendar</v-btn
-        >
+        <v-btn @click="show = false">{{ $t('common.close') }}</v-btn>
+        <v-btn color="primary" variant="flat" :disabled="!schedule?.sittings.length" @click="calendar">{{
+          $t('build.eveningsDialog.intoTheCalendar')
+        }}</v-btn>
       </v-card-actions>
     </v-card>
   </v-dialog>

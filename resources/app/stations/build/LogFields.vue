@@ -7,6 +7,7 @@ import { useFigure } from '../../state/figure/figure'
 import { useUnits } from '../../state/units'
 import ScalePanel from '../stash/ScalePanel.vue'
 import { inWords } from '../../shared/useAsyncAction'
+import { t } from '../../lang'
 
 /** What is noted beside the step: a note, a photo, a weight from the scale against what was wanted, a broken needle. */
 const props = defineProps<{ step: WorkStep; diary: Diary | null }>()
@@ -66,7 +67,7 @@ const where = ref('')
 async function broke(isFound: boolean): Promise<void> {
   const gauge = props.step.needle?.gauge
   const place = where.value.trim()
-  const text = `A ${gauge} broke${place ? `: ${place}` : ''}`
+  const text = t('build.logFields.aBroke', { gauge, what: place ? `: ${place}` : '' })
   if ((await keep('broken', { gauge, text })) && (!isFound || (await keep('found')))) {
     where.value = ''
     shows.value = ''
@@ -97,20 +98,22 @@ async function weigh(grams: number): Promise<void> {
 </script>
 
 <template>
-  <div class="log" role="group" aria-label="Log">
+  <div class="log" role="group" :aria-label="$t('build.logFields.log')">
     <div class="row">
-      <v-btn v-if="step.wantedG > 0" size="small" variant="tonal" @click="shows = shows === 'scale' ? '' : 'scale'"
-        >Weigh in</v-btn
-      >
-      <v-btn size="small" variant="tonal" @click="shows = shows === 'note' ? '' : 'note'">Note</v-btn>
-      <v-btn size="small" variant="tonal" @click="camera?.click()">Photo</v-btn>
+      <v-btn v-if="step.wantedG > 0" size="small" variant="tonal" @click="shows = shows === 'scale' ? '' : 'scale'">{{
+        $t('build.logFields.weighIn')
+      }}</v-btn>
+      <v-btn size="small" variant="tonal" @click="shows = shows === 'note' ? '' : 'note'">{{
+        $t('build.logFields.note')
+      }}</v-btn>
+      <v-btn size="small" variant="tonal" @click="camera?.click()">{{ $t('build.logFields.photo') }}</v-btn>
       <input
         ref="camera"
         type="file"
         accept="image/*"
         capture="environment"
         hidden
-        aria-label="Photo of this step"
+        :aria-label="$t('build.logFields.photoOfThisStep')"
         @change="keepPhoto"
       />
       <v-btn
@@ -119,50 +122,75 @@ async function weigh(grams: number): Promise<void> {
         variant="tonal"
         :aria-expanded="shows === 'broken'"
         @click="shows = shows === 'broken' ? '' : 'broken'"
-        >Needle broke</v-btn
+        >{{ $t('build.logFields.needleBroke') }}</v-btn
       >
     </div>
     <template v-if="shows === 'scale'">
-      <svg v-if="last !== null" viewBox="-52 -50 104 58" class="dial" role="img" :aria-label="`Off by ${units.g(off)}`">
+      <svg
+        v-if="last !== null"
+        viewBox="-52 -50 104 58"
+        class="dial"
+        role="img"
+        :aria-label="$t('build.logFields.offBy', { off: units.g(off) })"
+      >
         <path d="M-44 0A44 44 0 0 1 44 0" class="arc" />
         <path d="M0 -36V-46" class="target" />
         <path d="M0 0V-38" class="hand" :transform="`rotate(${dial})`" />
       </svg>
       <p class="small">
-        Wanted: <b>{{ units.g(step.wantedG) }}</b><template v-if="last !== null"
-          >; on the pan {{ units.g(last)
-          }}{{
-            Math.abs(off) <= step.withinG
-              ? ': right.'
-              : `: ${off > 0 ? 'take' : 'add'} ${units.g(Math.abs(off))}${off > 0 ? ' off' : ''}.`
-          }}</template
-        >
+        {{ $t('build.logFields.wanted') }} <b>{{ units.g(step.wantedG) }}</b><template v-if="last !== null">{{
+          $t('build.logFields.onThePan', {
+            last: units.g(last),
+            what:
+              Math.abs(off) <= step.withinG
+                ? $t('build.logFields.right')
+                : `: ${off > 0 ? $t('build.logFields.take') : $t('build.logFields.add')} ${units.g(Math.abs(off))}${off > 0 ? $t('build.logFields.off') : ''}.`,
+          })
+        }}</template>
       </p>
       <ScalePanel @take="weigh" />
     </template>
     <form v-if="shows === 'note'" class="row" @submit.prevent="keepNote">
-      <v-textarea v-model="note" label="Note to this step" rows="2" auto-grow maxlength="2000" />
-      <v-btn type="submit" color="primary" variant="flat" :disabled="!note.trim()">Keep</v-btn>
+      <v-textarea v-model="note" :label="$t('build.logFields.noteToThisStep')" rows="2" auto-grow maxlength="2000" />
+      <v-btn type="submit" color="primary" variant="flat" :disabled="!note.trim()">{{
+        $t('build.logFields.keep')
+      }}</v-btn>
     </form>
-    <form v-if="shows === 'broken' && step.needle" class="broken" aria-label="Needle broke" @submit.prevent>
+    <form
+      v-if="shows === 'broken' && step.needle"
+      class="broken"
+      :aria-label="$t('build.logFields.needleBroke')"
+      @submit.prevent
+    >
       <p>
-        <b>Stop, and look for the tip of the {{ step.needle.gauge }}.</b> Feel for it, look with a magnet, pull it out.
+        <b>{{ $t('build.logFields.stopAndLookForThe', { gauge: step.needle.gauge }) }}</b>
+        {{ $t('build.logFields.feelForItLookWith') }}
       </p>
-      <v-text-field v-model="where" label="Where it broke, if you like" maxlength="200" hide-details />
+      <v-text-field v-model="where" :label="$t('build.logFields.whereItBrokeIfYou')" maxlength="200" hide-details />
       <div class="row">
-        <v-btn size="small" color="primary" variant="flat" @click="broke(true)">I have the tip</v-btn>
-        <v-btn size="small" variant="tonal" @click="broke(false)">Not found yet</v-btn>
-        <v-btn size="small" variant="text" @click="((shows = ''), emit('back'))">It did not break</v-btn>
+        <v-btn size="small" color="primary" variant="flat" @click="broke(true)">{{
+          $t('build.logFields.iHaveTheTip')
+        }}</v-btn>
+        <v-btn size="small" variant="tonal" @click="broke(false)">{{ $t('build.logFields.notFoundYet') }}</v-btn>
+        <v-btn size="small" variant="text" @click="((shows = ''), emit('back'))">{{
+          $t('build.logFields.itDidNotBreak')
+        }}</v-btn>
       </div>
     </form>
     <div v-if="broken.length" class="broken" :class="{ wrong: tips > 0 }" role="status">
       <p>
-        {{ broken.length === 1 ? broken[0]!.text || 'A needle broke' : `${broken.length} needles broke here` }}.
-        {{ tips > 0 ? 'A tip may still be in it: not safe yet.' : 'The tip was found.' }}
+        {{
+          broken.length === 1
+            ? broken[0]!.text || $t('build.logFields.aNeedleBroke')
+            : $t('build.logFields.needlesBrokeHere', { broken: broken.length })
+        }}.
+        {{ tips > 0 ? $t('build.logFields.aTipMayStillBe') : $t('build.logFields.theTipWasFound') }}
       </p>
       <div class="row">
-        <v-btn v-if="tips > 0" size="small" variant="flat" color="warning" @click="found">Tip found</v-btn>
-        <v-btn size="small" variant="text" @click="takeBack">Take back</v-btn>
+        <v-btn v-if="tips > 0" size="small" variant="flat" color="warning" @click="found">{{
+          $t('build.logFields.tipFound')
+        }}</v-btn>
+        <v-btn size="small" variant="text" @click="takeBack">{{ $t('build.logFields.takeBack') }}</v-btn>
       </div>
     </div>
     <p v-if="trouble" class="wrong" role="alert">{{ trouble }}</p>

@@ -31,18 +31,17 @@ async function set(gauge: number, kind: string, count: number): Promise<void> {
 </script>
 
 <template>
-  <v-dialog v-model="show" aria-label="Needles" max-width="620">
-    <v-card title="Needles">
+  <v-dialog v-model="show" :aria-label="$t('build.needleBox.needles')" max-width="620">
+    <v-card :title="$t('build.needleBox.needles')">
       <v-card-text>
         <p class="quiet">
-          How many of each are left. An empty box counts as the usual set; what a step advises is the nearest that is
-          there.
+          {{ $t('build.needleBox.howManyOfEachAre') }}
         </p>
         <v-alert v-if="trouble" type="error" variant="tonal" role="alert">{{ trouble }}</v-alert>
         <table v-if="needles">
           <thead>
             <tr>
-              <th scope="col">Gauge</th>
+              <th scope="col">{{ $t('build.needleBox.gauge') }}</th>
               <th v-for="k in needles.kinds" :key="k" scope="col">{{ k }}</th>
             </tr>
           </thead>
@@ -55,7 +54,7 @@ async function set(gauge: number, kind: string, count: number): Promise<void> {
                   min="0"
                   max="999"
                   :value="left(g, k)"
-                  :aria-label="`${g} ${k}, left`"
+                  :aria-label="$t('build.needleBox.left', { g, k })"
                   :class="{ none: !left(g, k), last: left(g, k) === 1 }"
                   @change="set(g, k, Number(($event.target as HTMLInputElement).value))"
                 />
@@ -64,7 +63,9 @@ async function set(gauge: number, kind: string, count: number): Promise<void> {
           </tbody>
         </table>
       </v-card-text>
-      <v-card-actions><v-btn @click="show = false">Close</v-btn></v-card-actions>
+      <v-card-actions
+        ><v-btn @click="show = false">{{ $t('common.close') }}</v-btn></v-card-actions
+      >
     </v-card>
   </v-dialog>
 </template>

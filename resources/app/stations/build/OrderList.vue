@@ -63,12 +63,14 @@ watch(
 </script>
 
 <template>
-  <aside class="sheet order" aria-label="Order of work">
+  <aside class="sheet order" :aria-label="$t('build.orderList.orderOfWork')">
     <div class="row">
-      <h2>Order of work</h2>
-      <v-spacer /><span class="quiet">{{ units.minutes(minutesLeft) }} left</span>
+      <h2>{{ $t('build.orderList.orderOfWork') }}</h2>
+      <v-spacer /><span class="quiet">{{
+        $t('build.orderList.left', { minutesLeft: units.minutes(minutesLeft) })
+      }}</span>
     </div>
-    <ByHand of="Minutes" :records="figure.board?.plan.records?.minutes" />
+    <ByHand :of="$t('build.orderList.minutes')" :records="figure.board?.plan.records?.minutes" />
     <v-progress-linear
       :model-value="steps.length ? (doneCount / steps.length) * 100 : 0"
       color="success"
@@ -76,7 +78,7 @@ watch(
       rounded
       height="8"
       class="my-2"
-      :aria-label="`${doneCount} of ${steps.length} steps done`"
+      :aria-label="$t('build.orderList.ofStepsDone', { doneCount, steps: steps.length })"
     />
     <div class="schools">
       <v-select
@@ -85,13 +87,13 @@ watch(
         :model-value="q.now || null"
         :items="q.options"
         :label="q.title"
-        :hint="q.options.find((o) => o.value === q.now)?.reason ?? 'Each part its own way.'"
+        :hint="q.options.find((o) => o.value === q.now)?.reason ?? $t('build.orderList.eachPartItsOwnWay')"
         persistent-hint
         hide-details="auto"
         @update:model-value="emit('school', q.question, $event as string)"
       />
       <v-btn size="small" variant="text" :aria-expanded="more" @click="more = !more">{{
-        more ? 'Fewer ways of working' : 'More ways of working'
+        more ? $t('build.orderList.fewerWaysOfWorking') : $t('build.orderList.moreWaysOfWorking')
       }}</v-btn>
     </div>
     <p v-if="changed" class="changed small" role="status">{{ changed }}</p>
@@ -101,19 +103,33 @@ watch(
         <input
           type="checkbox"
           :checked="isDone(s.key)"
-          :aria-label="`${s.title} is done`"
+          :aria-label="$t('build.orderList.isDone', { title: s.title })"
           @change="emit('tick', s.key)"
         />
         <button class="plain" :class="{ done: isDone(s.key), here: s.key === here }" @click="emit('look', s.key)">
           {{ s.title }}<small class="quiet">{{ units.minutes(s.minutes) }}</small>
         </button>
         <template v-if="s.key === here">
-          <v-btn :icon="mdiArrowUp" size="small" variant="text" aria-label="Pull forward" @click="pull(true)" />
-          <v-btn :icon="mdiArrowDown" size="small" variant="text" aria-label="Put off" @click="pull(false)" />
+          <v-btn
+            :icon="mdiArrowUp"
+            size="small"
+            variant="text"
+            :aria-label="$t('build.orderList.pullForward')"
+            @click="pull(true)"
+          />
+          <v-btn
+            :icon="mdiArrowDown"
+            size="small"
+            variant="text"
+            :aria-label="$t('build.orderList.putOff')"
+            @click="pull(false)"
+          />
         </template>
       </li>
     </ol>
-    <v-btn v-if="hasPulls" size="small" variant="text" @click="ownOrder">Back to Impa's order</v-btn>
+    <v-btn v-if="hasPulls" size="small" variant="text" @click="ownOrder">{{
+      $t('build.orderList.backToImpasOrder')
+    }}</v-btn>
   </aside>
 </template>
 

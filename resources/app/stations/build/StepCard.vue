@@ -4,6 +4,7 @@ import type { WorkStep } from '../../api/types/steps'
 import { useFigure } from '../../state/figure/figure'
 import { useUnits } from '../../state/units'
 import StepDrawing from './StepDrawing.vue'
+import { t } from '../../lang'
 
 /** One step, to be read from a metre: its drawing, what to weigh, how to do it, what goes wrong. When it is done says StepFoot. */
 const props = defineProps<{
@@ -20,25 +21,26 @@ const units = useUnits()
 const needle = computed(() => {
   const n = props.step.needle
   if (!n) return ''
-  const which = `${n.gauge}${n.holder > 1 ? `, ${n.holder} in the holder` : ''}`
-  return n.gauge === n.wantedGauge ? which : `${which} (${n.wantedGauge} would suit better)`
+  const which = `${n.gauge}${n.holder > 1 ? t('build.stepCard.inTheHolder', { holder: n.holder }) : ''}`
+  return n.gauge === n.wantedGauge ? which : t('build.stepCard.wouldSuitBetter', { which, wantedGauge: n.wantedGauge })
 })
 const stab = computed(() => {
   const n = props.step.needle
   if (!n) return ''
-  const slant = n.angleDeg < 90 ? `, slanting ${n.angleDeg}°` : ', straight in, straight out'
-  return `to ${units.mm(n.depthMm)}${slant}`
+  const slant =
+    n.angleDeg < 90 ? t('build.stepCard.slanting', { angleDeg: n.angleDeg }) : t('build.stepCard.straightInStraightOut')
+  return t('build.stepCard.to', { depthMm: units.mm(n.depthMm), slant })
 })
 const hundred = (stabs: number) => (stabs < 150 ? Math.round(stabs / 10) * 10 : Math.round(stabs / 100) * 100)
 const stabs = computed(() => {
   const s = props.step.needle?.stabs
-  return s ? `${hundred(s.low)} to ${hundred(s.high)} stabs` : ''
+  return s ? t('build.stepCard.toStabs', { low: hundred(s.low), high: hundred(s.high) }) : ''
 })
 </script>
 
 <template>
   <header>
-    <p class="quiet count">Step {{ number }} of {{ of }}</p>
+    <p class="quiet count">{{ $t('build.stepCard.stepOf', { number, of }) }}</p>
     <h1>{{ step.title }}</h1>
     <p v-for="r in reasons" :key="r" class="why">{{ r }}</p>
   </header>
@@ -48,7 +50,7 @@ const stabs = computed(() => {
       <ul v-if="step.mix" class="bare weigh" :aria-label="step.mix.name">
         <li v-for="w in step.mix.wools" :key="w.name">
           <span
-            >Weigh <b>{{ units.g(w.g) }}</b> {{ w.name }}.</span
+            >{{ $t('build.stepCard.weigh') }} <b>{{ units.g(w.g) }}</b> {{ w.name }}.</span
           >
         </li>
       </ul>
@@ -56,48 +58,65 @@ const stabs = computed(() => {
         <li v-for="(w, i) in step.weigh" :key="i">
           <i class="swatch big" :style="{ background: w.colour ? figure.colourOf(w.colour) : '#efe6d2' }" />
           <span
-            >{{ w.isCut ? 'Cut from felt:' : 'Weigh' }} <b>{{ units.g(w.g * w.pieces) }}</b> {{ w.name }}.<template
-              v-if="w.pieces > 1 && !w.isCut"
-            >
-              Split in {{ w.pieces === 2 ? 'two' : w.pieces }}: {{ units.g(w.g) }} each.</template
-            ><small v-if="w.layersG.length > 1" class="quiet">
-              In layers of {{ w.layersG.map((g) => units.g(g)).join(', ') }}.</small
-            ></span
+            >{{ w.isCut ? $t('build.stepCard.cutFromFelt') : $t('build.stepCard.weigh') }}
+            <b>{{ units.g(w.g * w.pieces) }}</b> {{ w.name }}.
+            {{
+              w.pieces > 1 && !w.isCut
+                ? $t('build.stepCard.splitInEach', {
+                    pieces: w.pieces === 2 ? $t('build.stepCard.two') : w.pieces,
+                    each: units.g(w.g),
+                  })
+                : ''
+            }}
+            <small v-if="w.layersG.length > 1" class="quiet">{{
+              $t('build.stepCard.inLayersOf', { layersG: w.layersG.map((g) => units.g(g)).join(', ') })
+            }}</small></span
           >
         </li>
       </ul>
       <p class="text">{{ step.text }}</p>
       <dl class="facts">
         <template v-if="step.needle"
-          ><dt>Needle</dt>
-          <dd>{{ needle }} <span v-if="last.includes(step.needle.gauge)" class="unit">your last: get a spare</span></dd>
-          <dt>Stab</dt>
+          ><dt>{{ $t('build.stepCard.needle') }}</dt>
+          <dd>
+            {{ needle }}
+            <span v-if="last.includes(step.needle.gauge)" class="unit">{{
+              $t('build.stepCard.yourLastGetASpare')
+            }}</span>
+          </dd>
+          <dt>{{ $t('build.stepCard.stab') }}</dt>
           <dd>
             {{ step.needle.stab }} <span class="unit">{{ stab }}; {{ stabs }}</span>
           </dd></template
         >
         <template v-if="step.pad"
-          ><dt>Pad</dt>
-          <dd>the side {{ step.pad }}</dd></template
+          ><dt>{{ $t('build.stepCard.pad') }}</dt>
+          <dd>{{ $t('build.stepCard.theSide', { pad: step.pad }) }}</dd></template
         >
-        <dt>Time</dt>
+        <dt>{{ $t('common.time') }}</dt>
         <dd>
-          about {{ units.minutes(step.minutes) }}
+          {{ $t('build.stepCard.about', { step: units.minutes(step.minutes) }) }}
           <span class="unit"
-            >{{ Math.max(1, Math.round(step.lowMinutes)) }} to
-            {{ Math.max(1, Math.round(step.highMinutes)) }} min<template v-if="step.waitMinutes"
-              >, then {{ units.minutes(step.waitMinutes) }} drying</template
-            ><template v-if="!step.canBePutDown">, in one go</template></span
+            >{{
+              $t('build.stepCard.toMin', {
+                lowMinutes: Math.max(1, Math.round(step.lowMinutes)),
+                highMinutes: Math.max(1, Math.round(step.highMinutes)),
+              })
+            }}<template v-if="step.waitMinutes">{{
+              $t('build.stepCard.thenDrying', { waitMinutes: units.minutes(step.waitMinutes) })
+            }}</template
+            ><template v-if="!step.canBePutDown">{{ $t('build.stepCard.inOneGo') }}</template></span
           >
         </dd>
       </dl>
     </div>
   </div>
   <p v-if="step.wrong" class="wrongly">
-    <span class="quiet">If it goes wrong</span> <b>{{ step.wrong.sign }}</b> {{ step.wrong.cure }}
+    <span class="quiet">{{ $t('build.stepCard.ifItGoesWrong') }}</span> <b>{{ step.wrong.sign }}</b>
+    {{ step.wrong.cure }}
   </p>
   <p v-if="step.amiss" class="why" role="status">{{ step.amiss }}</p>
-  <p v-if="step.tight" class="why">{{ step.tight }} Slant the needle, or sew it.</p>
+  <p v-if="step.tight" class="why">{{ $t('build.stepCard.slantTheNeedleOrSew', { tight: step.tight }) }}</p>
 </template>
 
 <style scoped>

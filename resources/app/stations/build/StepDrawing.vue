@@ -3,6 +3,7 @@ import { api } from '../../api/client'
 import type { WorkStep } from '../../api/types/steps'
 import { useAnswer } from '../../api/useAnswer'
 import { useFigure } from '../../state/figure/figure'
+import { t } from '../../lang'
 
 /** The drawing of a step, as PHP draws it: the figure as far as it has got, the present piece lit, needles where they go in. */
 const props = defineProps<{ step: WorkStep }>()
@@ -16,12 +17,15 @@ const NEEDLES = ['core', 'felt', 'cover', 'covering', 'detail', 'join', 'hide', 
 const words = (step: WorkStep) =>
   `${step.title}: ${
     {
-      mix: 'heaps of its wools, and the one heap they become',
-      portion: 'equal heaps of wool, side by side',
-      compare: 'both pieces between two level lines',
-      mark: 'where to prick, with the level line and the middle line',
-      inspect: 'the finished figure from four sides',
-    }[step.kind as string] ?? `the piece, lit${NEEDLES.includes(step.kind) ? ', with needles where they go in' : ''}`
+      mix: t('build.stepDrawing.heapsOfItsWoolsAnd'),
+      portion: t('build.stepDrawing.equalHeapsOfWoolSide'),
+      compare: t('build.stepDrawing.bothPiecesBetweenTwoLevel'),
+      mark: t('build.stepDrawing.whereToPrickWithThe'),
+      inspect: t('build.stepDrawing.theFinishedFigureFromFour'),
+    }[step.kind as string] ??
+    t('build.stepDrawing.thePieceLit', {
+      what: NEEDLES.includes(step.kind) ? t('build.stepDrawing.withNeedlesWhereTheyGo') : '',
+    })
   }`
 </script>
 
@@ -34,7 +38,7 @@ const words = (step: WorkStep) =>
       :class="{ old: waiting }"
     />
     <p v-else-if="trouble" class="wrong" role="alert">{{ trouble }}</p>
-    <v-progress-linear v-else indeterminate color="primary" aria-label="Drawing the step" />
+    <v-progress-linear v-else indeterminate color="primary" :aria-label="$t('build.stepDrawing.drawingTheStep')" />
   </div>
 </template>
 

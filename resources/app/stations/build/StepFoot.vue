@@ -15,9 +15,10 @@ const measure = computed(() => {
 <template>
   <div class="foot">
     <p>
-      <span class="quiet">Done when</span> {{ step.look }}<span v-if="measure" class="unit">{{ measure }}</span>
+      <span class="quiet">{{ $t('build.stepFoot.doneWhen') }}</span> {{ step.look
+      }}<span v-if="measure" class="unit">{{ measure }}</span>
     </p>
-    <ul v-if="step.cautions.length" class="bare cautions" aria-label="Take care">
+    <ul v-if="step.cautions.length" class="bare cautions" :aria-label="$t('build.stepFoot.takeCare')">
       <li v-for="c in step.cautions" :key="c">{{ c }}</li>
     </ul>
   </div>

@@ -6,6 +6,7 @@ import { useFigure } from '../../state/figure/figure'
 import { paperSize } from '../../state/printer'
 import PaperSelect from '../../shared/PaperSelect.vue'
 import { inWords } from '../../shared/useAsyncAction'
+import { t } from '../../lang'
 
 /** The figure as a pattern to share: whose it is comes first; the drawing stays out unless it is asked for. */
 const show = defineModel<boolean>({ required: true })
@@ -14,15 +15,18 @@ const wish = ref<Omit<BookletWish, 'as' | 'paper'>>({ whose: '', credit: '', lic
 const trouble = ref('')
 const busy = ref(false)
 const whose = [
-  { value: 'mine', title: 'I drew and designed it' },
-  { value: 'allowed', title: 'another did, and has said yes' },
+  { value: 'mine', title: t('check.bookletDialog.iDrewAndDesignedIt') },
+  { value: 'allowed', title: t('check.bookletDialog.anotherDidAndHasSaid') },
 ]
 async function share(as: 'pdf' | 'file'): Promise<void> {
   trouble.value = ''
   busy.value = true
   try {
     const booklet = await api.booklet(figure.id, figure.document!, { ...wish.value, as, paper: paperSize.value })
-    download(booklet, `${figure.document!.name}, booklet.${as === 'pdf' ? 'pdf' : 'impa.json'}`)
+    download(
+      booklet,
+      t('check.bookletDialog.booklet', { name: figure.document!.name, what: as === 'pdf' ? 'pdf' : 'impa.json' }),
+    )
   } catch (error) {
     trouble.value = inWords(error)
   } finally {
@@ -32,31 +36,44 @@ async function share(as: 'pdf' | 'file'): Promise<void> {
 </script>
 
 <template>
-  <v-dialog v-model="show" aria-label="A booklet to share" max-width="520">
-    <v-card title="A booklet to share">
+  <v-dialog v-model="show" :aria-label="$t('check.bookletDialog.aBookletToShare')" max-width="520">
+    <v-card :title="$t('check.bookletDialog.aBookletToShare')">
       <v-card-text class="fields">
         <p>
-          Cover, materials, sizes, steps with their drawings, and at true size the cards, the face and the wires. What
-          another drew is hers to share: ask her first.
+          {{ $t('check.bookletDialog.coverMaterialsSizesStepsWith') }}
         </p>
-        <v-select v-model="wish.whose" :items="whose" label="Whose is the design?" />
-        <p v-if="!wish.whose" class="quiet small">Say first whose design it is: without that nothing is shared.</p>
-        <v-text-field v-model="wish.credit" label="Made by" maxlength="200" />
+        <v-select v-model="wish.whose" :items="whose" :label="$t('check.bookletDialog.whoseIsTheDesign')" />
+        <p v-if="!wish.whose" class="quiet small">{{ $t('check.bookletDialog.sayFirstWhoseDesignIt') }}</p>
+        <v-text-field v-model="wish.credit" :label="$t('check.bookletDialog.madeBy')" maxlength="200" />
         <v-text-field
           v-model="wish.licence"
-          label="What others may do with it"
-          placeholder="For yourself and for friends, not for sale"
+          :label="$t('check.bookletDialog.whatOthersMayDoWith')"
+          :placeholder="$t('check.bookletDialog.forYourselfAndForFriends')"
           maxlength="200"
         />
-        <v-checkbox v-model="wish.drawing" label="Put the drawing in" density="compact" hide-details />
+        <v-checkbox
+          v-model="wish.drawing"
+          :label="$t('check.bookletDialog.putTheDrawingIn')"
+          density="compact"
+          hide-details
+        />
         <PaperSelect />
         <p v-if="trouble" class="wrong" role="alert">{{ trouble }}</p>
-        <v-progress-linear v-if="busy" indeterminate color="primary" aria-label="Making the booklet" />
+        <v-progress-linear
+          v-if="busy"
+          indeterminate
+          color="primary"
+          :aria-label="$t('check.bookletDialog.makingTheBooklet')"
+        />
       </v-card-text>
       <v-card-actions>
-        <v-btn @click="show = false">Leave it</v-btn>
-        <v-btn variant="tonal" :disabled="busy || !wish.whose" @click="share('file')">As a file for Impa</v-btn>
-        <v-btn color="primary" variant="flat" :disabled="busy || !wish.whose" @click="share('pdf')">As PDF</v-btn>
+        <v-btn @click="show = false">{{ $t('common.leaveIt') }}</v-btn>
+        <v-btn variant="tonal" :disabled="busy || !wish.whose" @click="share('file')">{{
+          $t('check.bookletDialog.asAFileForImpa')
+        }}</v-btn>
+        <v-btn color="primary" variant="flat" :disabled="busy || !wish.whose" @click="share('pdf')">{{
+          $t('check.bookletDialog.asPdf')
+        }}</v-btn>
       </v-card-actions>
     </v-card>
   </v-dialog>

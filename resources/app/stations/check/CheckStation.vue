@@ -8,15 +8,16 @@ import MendPane, { type MendStart } from './MendPane.vue'
 import PhotoPane from './PhotoPane.vue'
 import PartsPane from './PartsPane.vue'
 import ShowPane from './ShowPane.vue'
+import { t } from '../../lang'
 
 /** Is it right? A photo against the plan, finished parts against their cards, and what helps where it is not. */
 const figure = useFigure()
 const pages = [
-  { key: 'photo', title: 'Photo' },
-  { key: 'parts', title: 'Parts' },
-  { key: 'mend', title: 'Mend' },
-  { key: 'finish', title: 'Finish' },
-  { key: 'show', title: 'Show' },
+  { key: 'photo', title: t('check.checkStation.photo') },
+  { key: 'parts', title: t('check.checkStation.parts') },
+  { key: 'mend', title: t('check.checkStation.mend') },
+  { key: 'finish', title: t('check.checkStation.finish') },
+  { key: 'show', title: t('check.checkStation.show') },
 ] as const
 const page = useInAddress<(typeof pages)[number]['key']>('tab', 'photo', (k) => pages.some((p) => p.key === k))
 /** What is to be mended, as a photo told it; gone once another page was turned to. */
@@ -33,8 +34,8 @@ function mend(with_: MendStart): void {
 
 <template>
   <div v-if="figure.document" class="check">
-    <section class="sheet" aria-label="Check">
-      <PageTabs :model-value="page" :pages="pages" label="Check" @update:model-value="turn" />
+    <section class="sheet" :aria-label="$t('common.check')">
+      <PageTabs :model-value="page" :pages="pages" :label="$t('common.check')" @update:model-value="turn" />
       <div role="tabpanel">
         <PhotoPane v-if="page === 'photo'" @mend="mend" />
         <PartsPane v-else-if="page === 'parts'" />

@@ -3,6 +3,7 @@ import { api } from '../../api/client'
 import { useAsyncAction } from '../../shared/useAsyncAction'
 import { download } from '../../shared/download'
 import { useFigure } from '../../state/figure/figure'
+import { t } from '../../lang'
 
 /** The figure for other programs, each in an open format. */
 const show = defineModel<boolean>({ required: true })
@@ -11,26 +12,26 @@ const { trouble, busy, tell } = useAsyncAction()
 
 const files = [
   {
-    title: 'Model in the round',
-    what: 'glTF 2.0, binary: metres, every piece by name, flat colours.',
+    title: t('check.filesDialog.modelInTheRound'),
+    what: t('check.filesDialog.gltf20BinaryMetres'),
     ending: 'glb',
     make: () => api.model(figure.document!),
   },
   {
-    title: 'Outlines from the front',
-    what: 'SVG of true size, every outline by name, where it lies.',
+    title: t('check.filesDialog.outlinesFromTheFront'),
+    what: t('check.filesDialog.svgOfTrueSizeEvery'),
     ending: 'front.svg',
     make: () => api.outlines(figure.document!, 'front'),
   },
   {
-    title: 'Outlines from the side',
-    what: 'The same from its left.',
+    title: t('check.filesDialog.outlinesFromTheSide'),
+    what: t('check.filesDialog.theSameFromItsLeft'),
     ending: 'side.svg',
     make: () => api.outlines(figure.document!, 'side'),
   },
   {
-    title: 'The figure itself',
-    what: 'JSON, for another Impa, or for what you write yourself.',
+    title: t('check.filesDialog.theFigureItself'),
+    what: t('check.filesDialog.jsonForAnotherImpaOr'),
     ending: 'impa.json',
     make: () => Promise.resolve(new Blob([JSON.stringify(figure.document, null, 2)], { type: 'application/json' })),
   },
@@ -40,8 +41,8 @@ const take = (file: (typeof files)[number]) =>
 </script>
 
 <template>
-  <v-dialog v-model="show" aria-label="Files for other programs" max-width="560">
-    <v-card title="Files for other programs">
+  <v-dialog v-model="show" :aria-label="$t('check.filesDialog.filesForOtherPrograms')" max-width="560">
+    <v-card :title="$t('check.filesDialog.filesForOtherPrograms')">
       <v-card-text>
         <ul class="bare">
           <li v-for="f in files" :key="f.ending" class="row stitched">
@@ -50,12 +51,16 @@ const take = (file: (typeof files)[number]) =>
               ><br /><span class="small quiet">{{ f.what }}</span></span
             >
             <v-spacer />
-            <v-btn :disabled="busy" :aria-label="`Take ${f.title}`" @click="take(f)">Take it</v-btn>
+            <v-btn :disabled="busy" :aria-label="$t('check.filesDialog.take', { title: f.title })" @click="take(f)">{{
+              $t('common.takeIt')
+            }}</v-btn>
           </li>
         </ul>
         <p v-if="trouble" class="wrong" role="alert">{{ trouble }}</p>
       </v-card-text>
-      <v-card-actions><v-btn @click="show = false">Done</v-btn></v-card-actions>
+      <v-card-actions
+        ><v-btn @click="show = false">{{ $t('common.done') }}</v-btn></v-card-actions
+      >
     </v-card>
   </v-dialog>
 </template>

@@ -11,6 +11,7 @@ import { useFigure } from '../../state/figure/figure'
 import { useSupply } from '../../state/figure/supply'
 import FinishDialog from '../wool/FinishDialog.vue'
 import { inWords } from '../../shared/useAsyncAction'
+import { t } from '../../lang'
 
 /** The last look: what is left, what must be warned of, what to change next time, and the card of the finished figure. */
 const figure = useFigure()
@@ -44,7 +45,7 @@ async function keep(): Promise<void> {
   if (!(await take(() => api.keepNext(figure.id, next.value, closing.value!.revision)))) return
   // Another window's words, where they were taken.
   next.value = closing.value!.next
-  said.value = 'Kept.'
+  said.value = t('check.finishPane.kept')
 }
 /** The same question as at the Wool station: what was really used. */
 const supply = useSupply()
@@ -59,9 +60,9 @@ async function takeWool(): Promise<void> {
 <template>
   <section class="finish">
     <div>
-      <h2>Before it is finished</h2>
+      <h2>{{ $t('check.finishPane.beforeItIsFinished') }}</h2>
       <p v-if="trouble" class="wrong" role="alert">{{ trouble }}</p>
-      <ul v-if="closing" class="bare" aria-label="What is left">
+      <ul v-if="closing" class="bare" :aria-label="$t('check.finishPane.whatIsLeft')">
         <li v-for="l in closing.left" :key="l.kind" class="stitched" :class="{ safety: l.safety && !l.done }">
           <label class="row"
             ><input type="checkbox" :checked="l.done" :disabled="!l.look" @change="look(l.kind, !l.done)" /><span
@@ -73,15 +74,26 @@ async function takeWool(): Promise<void> {
       </ul>
     </div>
     <div class="side">
-      <h2>Next time</h2>
-      <v-textarea v-model="next" label="What to change next time" rows="4" auto-grow maxlength="2000" @change="keep" />
+      <h2>{{ $t('check.finishPane.nextTime') }}</h2>
+      <v-textarea
+        v-model="next"
+        :label="$t('check.finishPane.whatToChangeNextTime')"
+        rows="4"
+        auto-grow
+        maxlength="2000"
+        @change="keep"
+      />
       <div class="acts">
-        <v-btn color="primary" variant="flat" @click="printing = true">Card of the figure</v-btn>
-        <v-btn variant="tonal" @click="sharing = true">A booklet to share</v-btn>
-        <v-btn variant="tonal" @click="taking = true">Files for other programs</v-btn>
-        <v-btn v-if="hasAccounts()" variant="tonal" @click="linking = true">Shown by a link</v-btn>
+        <v-btn color="primary" variant="flat" @click="printing = true">{{
+          $t('check.finishPane.cardOfTheFigure')
+        }}</v-btn>
+        <v-btn variant="tonal" @click="sharing = true">{{ $t('check.finishPane.aBookletToShare') }}</v-btn>
+        <v-btn variant="tonal" @click="taking = true">{{ $t('check.finishPane.filesForOtherPrograms') }}</v-btn>
+        <v-btn v-if="hasAccounts()" variant="tonal" @click="linking = true">{{
+          $t('check.finishPane.shownByALink')
+        }}</v-btn>
         <v-btn variant="tonal" :disabled="isTaken" @click="takeWool">{{
-          isTaken ? 'Its wool is taken from the stash' : 'Take its wool from the stash'
+          isTaken ? $t('check.finishPane.itsWoolIsTakenFrom') : $t('check.finishPane.takeItsWoolFromThe')
         }}</v-btn>
       </div>
       <p v-if="said" role="status" class="quiet">{{ said }}</p>
@@ -92,11 +104,11 @@ async function takeWool(): Promise<void> {
     <LinksDialog v-if="linking" v-model="linking" />
     <PrintDialog
       v-model="printing"
-      title="Card of the figure"
+      :title="$t('check.finishPane.cardOfTheFigure')"
       only-pdf
       :make="(_as, paper) => api.finishedCard(figure.id, paper)"
     >
-      <p>Its latest photo, sizes, grams, hours, needles, what it taught, and what to change next time.</p>
+      <p>{{ $t('check.finishPane.itsLatestPhotoSizesGrams') }}</p>
     </PrintDialog>
   </section>
 </template>

@@ -28,35 +28,43 @@ const when = (at: string) => new Date(at).toLocaleString([], { dateStyle: 'mediu
 </script>
 
 <template>
-  <v-dialog v-model="show" aria-label="Shown by a link" max-width="560">
-    <v-card title="Shown by a link">
+  <v-dialog v-model="show" :aria-label="$t('check.linksDialog.shownByALink')" max-width="560">
+    <v-card :title="$t('check.linksDialog.shownByALink')">
       <v-card-text class="fields">
         <p>
-          Whoever has the link sees the figure as it is saved, from the front, with what it takes, and may take the
-          figure along. Your drawing, your log and your hand stay with you.
+          {{ $t('check.linksDialog.whoeverHasTheLinkSees') }}
         </p>
         <div v-if="links?.address" class="row">
-          <v-text-field :model-value="links.address" label="The link: copy it now, it is not shown again" readonly />
-          <v-btn :icon="mdiContentCopy" aria-label="Copy the link" @click="copy" />
-          <span v-if="copied" class="small quiet" role="status">Copied</span>
+          <v-text-field :model-value="links.address" :label="$t('check.linksDialog.theLinkCopyItNow')" readonly />
+          <v-btn :icon="mdiContentCopy" :aria-label="$t('check.linksDialog.copyTheLink')" @click="copy" />
+          <span v-if="copied" class="small quiet" role="status">{{ $t('check.linksDialog.copied') }}</span>
         </div>
         <ul v-if="links?.links.length" class="links">
           <li v-for="link in links.links" :key="link.id" class="row">
             <span
-              >Made {{ when(link.at)
-              }}<span class="quiet">, {{ link.seenAt ? `last seen ${when(link.seenAt)}` : 'not seen yet' }}</span></span
+              >{{ $t('check.linksDialog.made', { at: when(link.at) })
+              }}<span class="quiet"
+                >,
+                {{
+                  link.seenAt
+                    ? $t('check.linksDialog.lastSeen', { seenAt: when(link.seenAt) })
+                    : $t('check.linksDialog.notSeenYet')
+                }}</span
+              ></span
             >
             <v-spacer />
-            <v-btn size="small" :disabled="busy" @click="end(link.id)">End it</v-btn>
+            <v-btn size="small" :disabled="busy" @click="end(link.id)">{{ $t('check.linksDialog.endIt') }}</v-btn>
           </li>
         </ul>
-        <p v-else-if="links" class="quiet">Nobody sees this figure by a link.</p>
+        <p v-else-if="links" class="quiet">{{ $t('check.linksDialog.nobodySeesThisFigureBy') }}</p>
         <p v-if="trouble" class="wrong" role="alert">{{ trouble }}</p>
-        <v-progress-linear v-if="busy" indeterminate color="primary" aria-label="Asking" />
+        <v-progress-linear v-if="busy" indeterminate color="primary" :aria-label="$t('check.linksDialog.asking')" />
       </v-card-text>
       <v-card-actions>
-        <v-btn @click="show = false">Done</v-btn>
-        <v-btn color="primary" variant="flat" :disabled="busy" @click="make">A new link</v-btn>
+        <v-btn @click="show = false">{{ $t('common.done') }}</v-btn>
+        <v-btn color="primary" variant="flat" :disabled="busy" @click="make">{{
+          $t('check.linksDialog.aNewLink')
+        }}</v-btn>
       </v-card-actions>
     </v-card>
   </v-dialog>

@@ -11,6 +11,7 @@ import SignPicture from './SignPicture.vue'
 import { useFigure } from '../../state/figure/figure'
 import { useUnits } from '../../state/units'
 import { inWords } from '../../shared/useAsyncAction'
+import { t } from '../../lang'
 
 /** The mend desk: what is seen, a question or two, and what helps with its amounts. */
 const props = defineProps<{ start?: MendStart | null }>()
@@ -32,7 +33,11 @@ const places = computed(() => {
 const groups = computed(() =>
   (['part', 'detail', 'figure'] as const).map((of) => ({
     of,
-    title: { part: 'On a part', detail: 'On a face or a spot', figure: 'As a whole' }[of],
+    title: {
+      part: t('check.mendPane.onAPart'),
+      detail: t('check.mendPane.onAFaceOrA'),
+      figure: t('check.mendPane.asAWhole'),
+    }[of],
     signs: signs.value.filter((s) => s.about === of),
   })),
 )
@@ -64,7 +69,7 @@ async function ask(): Promise<void> {
     Object.entries(answers.value).map(([name, text]) => [name, Number(text.trim().replace(',', '.'))]),
   )
   if (Object.values(told).some((n) => Number.isNaN(n))) {
-    trouble.value = 'A number, please.'
+    trouble.value = t('check.mendPane.aNumberPlease')
     return
   }
   try {
@@ -88,7 +93,7 @@ async function made(i: number): Promise<void> {
     })
     done.value = {
       ...done.value,
-      [i]: answer.takenFromStash ? 'Noted, and its wool taken from the stash.' : 'Noted in the diary.',
+      [i]: answer.takenFromStash ? t('check.mendPane.notedAndItsWoolTaken') : t('check.mendPane.notedInTheDiary'),
     }
   } catch (error) {
     trouble.value = inWords(error)
@@ -98,7 +103,7 @@ async function made(i: number): Promise<void> {
 
 <template>
   <div class="mend">
-    <nav class="signs" aria-label="What has gone wrong">
+    <nav class="signs" :aria-label="$t('check.mendPane.whatHasGoneWrong')">
       <template v-for="g in groups" :key="g.of">
         <h3 v-if="g.signs.length">{{ g.title }}</h3>
         <button v-for="s in g.signs" :key="s.sign" class="plain" :aria-pressed="s.sign === sign" @click="take(s.sign)">
@@ -108,7 +113,7 @@ async function made(i: number): Promise<void> {
     </nav>
     <section class="help" aria-live="polite">
       <p v-if="!chosen" class="quiet">
-        What do you see? Choose it at the left, and Impa says what helps, with its amounts.
+        {{ $t('check.mendPane.whatDoYouSeeChoose') }}
       </p>
       <template v-else>
         <header class="row">
@@ -116,7 +121,12 @@ async function made(i: number): Promise<void> {
           <h2>{{ chosen.title }}</h2>
         </header>
         <div class="asks">
-          <v-select v-if="chosen.about !== 'figure'" v-model="about" :items="places" label="Where" />
+          <v-select
+            v-if="chosen.about !== 'figure'"
+            v-model="about"
+            :items="places"
+            :label="$t('check.mendPane.where')"
+          />
           <v-text-field
             v-for="a in chosen.asks"
             :key="a.name"
@@ -133,14 +143,17 @@ async function made(i: number): Promise<void> {
             <template v-if="r.mg"
               ><i class="swatch" :style="{ background: figure.colourOf(r.colour) }" /> {{ units.g(r.mg / 1000) }}
               {{ figure.colourName(r.colour) }}; </template
-            ><template v-if="r.needle">needle {{ r.needle.gauge }}, {{ r.needle.stabs }}; </template>about
-            {{ units.minutes(r.minutes) }}
+            ><template v-if="r.needle"
+              >{{ $t('check.mendPane.needle', { gauge: r.needle.gauge, stabs: r.needle.stabs }) }} </template
+            >{{ $t('check.mendPane.about', { r: units.minutes(r.minutes) }) }}
           </p>
           <ol>
             <li v-for="s in r.steps" :key="s">{{ s }}</li>
           </ol>
           <p class="dont">{{ r.dont }}</p>
-          <v-btn v-if="!done[i]" size="small" variant="tonal" @click="made(i)">I did this</v-btn>
+          <v-btn v-if="!done[i]" size="small" variant="tonal" @click="made(i)">{{
+            $t('check.mendPane.iDidThis')
+          }}</v-btn>
           <p v-else role="status" class="done">{{ done[i] }}</p>
         </article>
       </template>

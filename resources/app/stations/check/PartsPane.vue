@@ -5,6 +5,7 @@ import { api } from '../../api/client'
 import { useFigure } from '../../state/figure/figure'
 import { useUnits } from '../../state/units'
 import { inWords } from '../../shared/useAsyncAction'
+import { t } from '../../lang'
 
 /** Every part against its card: calipers and scale in, what is still to be felted in or added out. */
 const figure = useFigure()
@@ -24,7 +25,7 @@ const pieces = computed<Piece[]>(() =>
       key: p.key + (twin ? ' twin' : ''),
       part: p.key,
       twin,
-      name: (p.name ?? p.key) + (twin ? ', the other' : ''),
+      name: (p.name ?? p.key) + (twin ? t('check.partsPane.theOther') : ''),
     })),
   ),
 )
@@ -61,7 +62,7 @@ async function hold(piece: Piece, keep: boolean, sure = false): Promise<void> {
   asks.value = trouble.value = ''
   const sizes = measured()
   if (Object.values(sizes).some((n) => !(n > 0))) {
-    trouble.value = 'Width, height, depth and grams are needed: measure between the calipers, weigh it alone.'
+    trouble.value = t('check.partsPane.widthHeightDepthAndGrams')
     return
   }
   busy.value = true
@@ -95,43 +96,70 @@ async function drop(uuid: string): Promise<void> {
 <template>
   <section class="parts">
     <p class="quiet">
-      Measure a finished part between the calipers, and weigh it alone. Impa says what is still to be done, and learns
-      your hand from it.
+      {{ $t('check.partsPane.measureAFinishedPartBetween') }}
     </p>
-    <p v-if="!pieces.length">This figure has no parts yet: begin at Shapes.</p>
+    <p v-if="!pieces.length">{{ $t('check.partsPane.thisFigureHasNoParts') }}</p>
     <ul class="bare">
       <li v-for="p in pieces" :key="p.key" class="stitched">
         <div class="row head">
           <div class="grow">
             <b>{{ p.name }}</b>
             <p class="small quiet">
-              planned
-              {{ units.box(shapeOf(p).widthMm, shapeOf(p).heightMm, shapeOf(p).depthMm ?? shapeOf(p).widthMm) }}
+              {{
+                $t('check.partsPane.planned', {
+                  depthMm: units.box(shapeOf(p).widthMm, shapeOf(p).heightMm, shapeOf(p).depthMm ?? shapeOf(p).widthMm),
+                })
+              }}
             </p>
             <p v-if="keptOf(p) && open !== p.key" class="small">{{ keptOf(p)!.check.says.slice(0, 2).join(' ') }}</p>
           </div>
           <v-btn size="small" variant="tonal" :aria-expanded="open === p.key" @click="take(p)">{{
-            keptOf(p) ? 'Measured' : 'Measure'
+            keptOf(p) ? $t('check.partsPane.measured') : $t('check.partsPane.measure')
           }}</v-btn>
         </div>
         <form v-if="open === p.key" class="fields" @submit.prevent="hold(p, true)">
-          <v-text-field v-model="fields.w" label="Width" :suffix="units.lengthUnit.value" inputmode="decimal" />
-          <v-text-field v-model="fields.h" label="Height" :suffix="units.lengthUnit.value" inputmode="decimal" />
-          <v-text-field v-model="fields.d" label="Depth" :suffix="units.lengthUnit.value" inputmode="decimal" />
-          <v-text-field v-model="fields.g" label="Finished" :suffix="units.massUnit.value" inputmode="decimal" />
+          <v-text-field
+            v-model="fields.w"
+            :label="$t('common.width')"
+            :suffix="units.lengthUnit.value"
+            inputmode="decimal"
+          />
+          <v-text-field
+            v-model="fields.h"
+            :label="$t('common.height')"
+            :suffix="units.lengthUnit.value"
+            inputmode="decimal"
+          />
+          <v-text-field
+            v-model="fields.d"
+            :label="$t('common.depth')"
+            :suffix="units.lengthUnit.value"
+            inputmode="decimal"
+          />
+          <v-text-field
+            v-model="fields.g"
+            :label="$t('check.partsPane.finished')"
+            :suffix="units.massUnit.value"
+            inputmode="decimal"
+          />
           <v-text-field
             v-model="fields.weighed"
-            label="Weighed out"
+            :label="$t('check.partsPane.weighedOut')"
             :suffix="units.massUnit.value"
             inputmode="decimal"
           />
           <div class="broad row">
-            <v-btn type="submit" color="primary" variant="flat" :loading="busy">Hold it against its card</v-btn>
-            <v-btn variant="text" @click="hold(p, false)">Only look</v-btn>
-            <v-btn v-if="keptOf(p)" variant="text" @click="drop(keptOf(p)!.uuid)">Take it out again</v-btn>
+            <v-btn type="submit" color="primary" variant="flat" :loading="busy">{{
+              $t('check.partsPane.holdItAgainstItsCard')
+            }}</v-btn>
+            <v-btn variant="text" @click="hold(p, false)">{{ $t('check.partsPane.onlyLook') }}</v-btn>
+            <v-btn v-if="keptOf(p)" variant="text" @click="drop(keptOf(p)!.uuid)">{{
+              $t('check.partsPane.takeItOutAgain')
+            }}</v-btn>
           </div>
           <p v-if="asks" class="broad row" role="alert">
-            {{ asks }} <v-btn size="small" variant="tonal" @click="hold(p, true, true)">Yes, it is</v-btn>
+            {{ asks }}
+            <v-btn size="small" variant="tonal" @click="hold(p, true, true)">{{ $t('check.partsPane.yesItIs') }}</v-btn>
           </p>
           <p v-if="trouble" class="wrong broad" role="alert">{{ trouble }}</p>
           <div v-if="told" class="broad told" role="status">
@@ -139,10 +167,19 @@ async function drop(uuid: string): Promise<void> {
               <li v-for="s in told.says" :key="s">{{ s }}</li>
             </ul>
             <p class="small quiet">
-              {{ signed(told.offMm.w) }} wide, {{ signed(told.offMm.h) }} high, {{ signed(told.offMm.d) }} deep;
-              {{ units.gPerCm3(told.gPerCm3) }}, planned {{ units.gPerCm3(told.plannedGPerCm3) }}.
+              {{
+                $t('check.partsPane.wideHighDeepPlanned', {
+                  w: signed(told.offMm.w),
+                  h: signed(told.offMm.h),
+                  d: signed(told.offMm.d),
+                  gPerCm3: units.gPerCm3(told.gPerCm3),
+                  plannedGPerCm3: units.gPerCm3(told.plannedGPerCm3),
+                })
+              }}
             </p>
-            <v-btn size="small" variant="tonal" @click="follow(p)">Let the plan follow its size</v-btn>
+            <v-btn size="small" variant="tonal" @click="follow(p)">{{
+              $t('check.partsPane.letThePlanFollowIts')
+            }}</v-btn>
           </div>
         </form>
       </li>

@@ -11,6 +11,7 @@ import PrintDialog from '../../shared/PrintDialog.vue'
 import { useHotkeys } from '../../shared/useHotkeys'
 import { useFigure } from '../../state/figure/figure'
 import { inWords } from '../../shared/useAsyncAction'
+import { t } from '../../lang'
 
 /** A photo with the plan laid over it: what deviates in words and mm, each with a pin on the photo. */
 const emit = defineEmits<{ mend: [start: MendStart] }>()
@@ -19,16 +20,16 @@ const photos = ref<Photos['photos']>([])
 const shown = ref(0)
 const view = ref<ImpaPhotoCheck['view']>('front')
 const views = [
-  { value: 'front', title: 'from the front' },
-  { value: 'side', title: 'from its right' },
-  { value: 'back', title: 'from the back' },
-  { value: 'top', title: 'from above' },
+  { value: 'front', title: t('check.photoPane.fromTheFront') },
+  { value: 'side', title: t('check.photoPane.fromItsRight') },
+  { value: 'back', title: t('check.photoPane.fromTheBack') },
+  { value: 'top', title: t('check.photoPane.fromAbove') },
 ]
 /** Key of the only part on the photo; empty: the whole figure. */
 const alone = ref('')
 const shows = computed(() => [
-  { value: '', title: 'all of it' },
-  ...(figure.document?.parts ?? []).map((p) => ({ value: p.key, title: `${p.name} alone` })),
+  { value: '', title: t('check.photoPane.allOfIt') },
+  ...(figure.document?.parts ?? []).map((p) => ({ value: p.key, title: t('check.photoPane.alone', { name: p.name }) })),
 ])
 const trouble = ref('')
 const busy = ref('')
@@ -91,13 +92,13 @@ const how = (): PhotoOf => ({ view: view.value, ...(alone.value ? { part: alone.
 async function hold(
   take: () => Promise<{ id: number }>,
   scale: Partial<PhotoOf> = {},
-  first = 'Taking the photo in',
+  first = t('check.photoPane.takingThePhotoIn'),
 ): Promise<void> {
   trouble.value = ''
   busy.value = first
   try {
     const { id } = await take()
-    busy.value = 'Looking at the photo'
+    busy.value = t('check.photoPane.lookingAtThePhoto')
     const answer = await api.checkPhoto(figure.id, figure.document!, id, { ...how(), ...scale })
     photos.value = answer.photos
     shown.value = answer.photos.at(-1)!.id
@@ -137,7 +138,7 @@ const bench = () =>
   hold(
     () => api.benchCamera(figure.document!, how(), 1 + Math.floor(Math.random() * 9999), onSheet.value),
     {},
-    'The bench camera takes a picture',
+    t('check.photoPane.theBenchCameraTakesA'),
   )
 
 /** Without a sheet the scale comes from two places on a ruler, or from a part that was measured. */
@@ -165,14 +166,17 @@ function measureBy(scale: Partial<PhotoOf>): void {
   void hold(() => Promise.resolve({ id: picture }), scale)
 }
 const scaledBy = {
-  sheet: 'measured by the marker sheet',
-  ruler: 'measured by a ruler',
-  part: 'measured by a part',
-  figure: 'scale by the figure itself',
+  sheet: t('check.photoPane.measuredByTheMarkerSheet'),
+  ruler: t('check.photoPane.measuredByARuler'),
+  part: t('check.photoPane.measuredByAPart'),
+  figure: t('check.photoPane.scaleByTheFigureItself'),
 }
 /** What is said first; a check that was kept before verdicts were has its number of deviations. */
 const verdict = (check: ImpaPhotoCheck) =>
-  check.verdict?.text ?? (check.deviations.length ? `${check.deviations.length} to look at.` : 'As planned.')
+  check.verdict?.text ??
+  (check.deviations.length
+    ? t('check.photoPane.toLookAt', { deviations: check.deviations.length })
+    : t('check.photoPane.asPlanned'))
 async function drop(): Promise<void> {
   photos.value = (await api.dropPhoto(figure.id, shown.value)).photos
   shown.value = photos.value.at(-1)?.id ?? 0
@@ -194,10 +198,12 @@ useHotkeys(
         <v-progress-linear indeterminate color="primary" :aria-label="busy" />
       </div>
       <div v-if="looking" class="look">
-        <video ref="video" muted playsinline aria-label="What the camera sees" />
+        <video ref="video" muted playsinline :aria-label="$t('check.photoPane.whatTheCameraSees')" />
         <div class="row">
-          <v-btn color="primary" variant="flat" :loading="!!busy" @click="shoot">Take the photo</v-btn>
-          <v-btn variant="text" @click="close">Close the camera</v-btn>
+          <v-btn color="primary" variant="flat" :loading="!!busy" @click="shoot">{{
+            $t('check.photoPane.takeThePhoto')
+          }}</v-btn>
+          <v-btn variant="text" @click="close">{{ $t('check.photoPane.closeTheCamera') }}</v-btn>
         </div>
       </div>
       <figure v-else-if="now" class="seen">
@@ -205,7 +211,7 @@ useHotkeys(
           :viewBox="frame"
           :class="{ ruling }"
           role="img"
-          :aria-label="`Photo of ${figure.document?.name}, the plan laid over it`"
+          :aria-label="$t('check.photoPane.photoOfThePlanLaid', { name: figure.document?.name })"
         >
           <g ref="lens" :transform="turn" :transform-origin="`${box.x + box.w / 2} ${box.y + box.h / 2}`" @click="tap">
             <image :href="`/api/pictures/${now.picture}`" :width="size.w" :height="size.h" />
@@ -248,94 +254,112 @@ useHotkeys(
         />
       </figure>
       <div v-else class="empty">
-        <h2>No photo yet</h2>
+        <h2>{{ $t('check.photoPane.noPhotoYet') }}</h2>
         <p>
-          Lay the figure on a plain sheet in another colour than its own, or on the printed marker sheet, and photograph
-          it straight from the front. Impa lays the plan over it, and says what deviates in millimetres.
+          {{ $t('check.photoPane.layTheFigureOnA') }}
         </p>
       </div>
     </section>
     <aside class="side">
       <div class="row two">
-        <v-select v-model="alone" :items="shows" label="Shows" hide-details />
-        <v-select v-model="view" :items="views" label="Seen" hide-details />
+        <v-select v-model="alone" :items="shows" :label="$t('check.photoPane.shows')" hide-details />
+        <v-select v-model="view" :items="views" :label="$t('check.photoPane.seen')" hide-details />
       </div>
       <div class="acts">
-        <v-btn color="primary" variant="flat" :disabled="!!busy" @click="file?.click()">Choose a photo</v-btn>
-        <v-btn variant="tonal" :disabled="!!busy || looking" @click="look">This device's camera</v-btn>
-        <v-btn variant="tonal" :disabled="!!busy" @click="bench">Take a sample photo</v-btn>
-        <v-checkbox v-model="onSheet" label="on the marker sheet" density="compact" hide-details />
-        <v-btn variant="text" @click="printing = true">Print the marker sheet</v-btn>
-        <input ref="file" type="file" accept="image/*" hidden aria-label="Photo of the figure" @change="choose" />
+        <v-btn color="primary" variant="flat" :disabled="!!busy" @click="file?.click()">{{
+          $t('check.photoPane.chooseAPhoto')
+        }}</v-btn>
+        <v-btn variant="tonal" :disabled="!!busy || looking" @click="look">{{
+          $t('check.photoPane.thisDevicesCamera')
+        }}</v-btn>
+        <v-btn variant="tonal" :disabled="!!busy" @click="bench">{{ $t('check.photoPane.takeASamplePhoto') }}</v-btn>
+        <v-checkbox v-model="onSheet" :label="$t('check.photoPane.onTheMarkerSheet')" density="compact" hide-details />
+        <v-btn variant="text" @click="printing = true">{{ $t('check.photoPane.printTheMarkerSheet') }}</v-btn>
+        <input
+          ref="file"
+          type="file"
+          accept="image/*"
+          hidden
+          :aria-label="$t('check.photoPane.photoOfTheFigure')"
+          @change="choose"
+        />
       </div>
       <p v-if="trouble" class="wrong" role="alert">{{ trouble }}</p>
       <template v-if="now && !looking">
         <div class="row">
           <v-btn size="small" variant="text" :aria-pressed="flipped" @click="flipped = !flipped"
-            >Mirror <kbd>F</kbd></v-btn
+            >{{ $t('check.photoPane.mirror') }} <kbd>F</kbd></v-btn
           >
           <v-btn size="small" variant="text" :aria-pressed="upsideDown" @click="upsideDown = !upsideDown"
-            >Upside down <kbd>U</kbd></v-btn
+            >{{ $t('check.photoPane.upsideDown') }} <kbd>U</kbd></v-btn
           >
-          <v-btn size="small" variant="text" :aria-pressed="overPlan" @click="overPlan = !overPlan">Plan</v-btn>
+          <v-btn size="small" variant="text" :aria-pressed="overPlan" @click="overPlan = !overPlan">{{
+            $t('check.photoPane.plan')
+          }}</v-btn>
         </div>
         <h3 class="verdict">{{ verdict(now.check) }}</h3>
         <p>
-          <span class="quiet small"
-            >{{ Math.round(now.check.overlap * 100) }} % of it lies over the plan,
-            {{ scaledBy[now.check.scaledBy] }}</span
-          >
-          <v-btn v-if="now.check.scaledBy !== 'sheet' && !ruling" size="small" variant="text" @click="rule"
-            >Measure it by …</v-btn
-          >
+          <span class="quiet small">{{
+            $t('check.photoPane.ofItLiesOverThe', {
+              overlap: Math.round(now.check.overlap * 100),
+              scaledBy: scaledBy[now.check.scaledBy],
+            })
+          }}</span>
+          <v-btn v-if="now.check.scaledBy !== 'sheet' && !ruling" size="small" variant="text" @click="rule">{{
+            $t('check.photoPane.measureItBy')
+          }}</v-btn>
         </p>
         <ScaleForm v-if="ruling" :ends="ends" :busy="!!busy" @measure="measureBy" @leave="stopRuling" />
-        <ol v-if="now.check.deviations.length" class="bare found" aria-label="What deviates">
+        <ol v-if="now.check.deviations.length" class="bare found" :aria-label="$t('check.photoPane.whatDeviates')">
           <li v-for="(d, i) in now.check.deviations" :key="i">
             <button class="plain" :class="{ lit: lit === i }" @click="lit = lit === i ? -1 : i">
               <b>{{ i + 1 }}</b> {{ d.text }}
             </button>
-            <v-btn v-if="d.mend" size="small" variant="text" @click="emit('mend', d.mend)">Mend</v-btn>
+            <v-btn v-if="d.mend" size="small" variant="text" @click="emit('mend', d.mend)">{{
+              $t('check.photoPane.mend')
+            }}</v-btn>
           </li>
         </ol>
         <template v-if="now.check.symmetry.length">
-          <h3>Left against right</h3>
-          <ul class="bare" aria-label="Left against right">
+          <h3>{{ $t('check.photoPane.leftAgainstRight') }}</h3>
+          <ul class="bare" :aria-label="$t('check.photoPane.leftAgainstRight')">
             <li v-for="s in now.check.symmetry" :key="s.text">{{ s.text }}</li>
           </ul>
         </template>
         <details>
-          <summary>What this photo does not tell</summary>
+          <summary>{{ $t('check.photoPane.whatThisPhotoDoesNot') }}</summary>
           <ul>
             <li v-for="u in now.check.unjudged" :key="u">{{ u }}</li>
           </ul>
         </details>
-        <h3 v-if="photos.length > 1">One after the other</h3>
+        <h3 v-if="photos.length > 1">{{ $t('check.photoPane.oneAfterTheOther') }}</h3>
         <div class="row strip">
           <button
             v-for="p in photos"
             :key="p.id"
             class="plain"
             :aria-pressed="p.id === shown"
-            :aria-label="`Photo of ${when(p.at)}: ${verdict(p.check)}`"
+            :aria-label="$t('check.photoPane.photoOf', { at: when(p.at), check: verdict(p.check) })"
             @click="shown = p.id"
           >
             <img :src="`/api/pictures/${p.picture}`" alt="" loading="lazy" />
             <small>{{
-              p.check.deviations.length ? `${p.check.deviations.length} to look at` : verdict(p.check).split(/[,:]/)[0]
+              p.check.deviations.length
+                ? $t('check.photoPane.toLookAt2', { deviations: p.check.deviations.length })
+                : verdict(p.check).split(/[,:]/)[0]
             }}</small>
           </button>
         </div>
-        <v-btn size="small" variant="text" @click="drop">Take this photo out</v-btn>
+        <v-btn size="small" variant="text" @click="drop">{{ $t('check.photoPane.takeThisPhotoOut') }}</v-btn>
       </template>
     </aside>
     <PrintDialog
       v-model="printing"
-      title="Marker sheet"
+      :title="$t('check.photoPane.markerSheet')"
       only-pdf
       :make="(_as, paper) => api.markerSheet(figure.document!, paper)"
     >
-      <p>Four marks tell scale and perspective. Print at 100 %, and measure the ruler first.</p>
+      <p>{{ $t('check.photoPane.fourMarksTellScaleAnd') }}</p>
     </PrintDialog>
   </div>
 </template>

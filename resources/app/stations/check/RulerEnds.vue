@@ -26,7 +26,11 @@ function nudge(at: number, event: KeyboardEvent): void {
       :r="size.h * 0.008"
       tabindex="0"
       role="button"
-      :aria-label="`${i ? 'Second' : 'First'} place on the ruler; arrow keys move it`"
+      :aria-label="
+        $t('check.rulerEnds.placeOnTheRulerArrow', {
+          what: i ? $t('check.rulerEnds.second') : $t('check.rulerEnds.first'),
+        })
+      "
       @keydown="nudge(i, $event)"
     />
   </g>

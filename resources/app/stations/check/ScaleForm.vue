@@ -3,6 +3,7 @@ import { computed, ref, watch } from 'vue'
 import type { PhotoOf } from '../../api/client'
 import LengthField from '../../shared/LengthField.vue'
 import { useFigure } from '../../state/figure/figure'
+import { t } from '../../lang'
 
 /** What tells the scale of a photo without marker sheet: two places on a ruler, or a part between the calipers. */
 const props = defineProps<{ ends: number[][]; busy: boolean }>()
@@ -14,8 +15,8 @@ const figure = useFigure()
 const part = ref('')
 const mm = ref(RULER_MM)
 const known = computed(() => [
-  { value: '', title: 'two places on a ruler' },
-  ...figure.parts.map((p) => ({ value: p.key, title: `the width of ${p.name ?? p.key}` })),
+  { value: '', title: t('check.scaleForm.twoPlacesOnARuler') },
+  ...figure.parts.map((p) => ({ value: p.key, title: t('check.scaleForm.theWidthOf', { name: p.name ?? p.key }) })),
 ])
 watch(part, (key) => (mm.value = figure.parts.find((p) => p.key === key)?.shape.widthMm ?? RULER_MM))
 const measure = () =>
@@ -23,16 +24,18 @@ const measure = () =>
 </script>
 
 <template>
-  <form aria-label="What tells the scale" @submit.prevent="measure">
-    <v-select v-model="part" :items="known" label="Known" hide-details />
-    <p v-if="part" class="small">Its width between the calipers; what stands here is the plan's.</p>
+  <form :aria-label="$t('check.scaleForm.whatTellsTheScale')" @submit.prevent="measure">
+    <v-select v-model="part" :items="known" :label="$t('check.scaleForm.known')" hide-details />
+    <p v-if="part" class="small">{{ $t('check.scaleForm.itsWidthBetweenTheCalipers') }}</p>
     <p v-else class="small">
-      Lay a ruler beside the figure, and tap two places on it, far apart: {{ ends.length }} of 2. Arrow keys move them.
+      {{ $t('check.scaleForm.layARulerBesideThe', { ends: ends.length }) }}
     </p>
-    <LengthField v-model="mm" label="That is" :min="1" :max="1000" />
+    <LengthField v-model="mm" :label="$t('check.scaleForm.thatIs')" :min="1" :max="1000" />
     <div class="row">
-      <v-btn type="submit" color="primary" variant="flat" :disabled="busy || (!part && ends.length < 2)">Measure</v-btn>
-      <v-btn variant="text" @click="emit('leave')">Leave it</v-btn>
+      <v-btn type="submit" color="primary" variant="flat" :disabled="busy || (!part && ends.length < 2)">{{
+        $t('check.scaleForm.measure')
+      }}</v-btn>
+      <v-btn variant="text" @click="emit('leave')">{{ $t('common.leaveIt') }}</v-btn>
     </div>
   </form>
 </template>

@@ -6,19 +6,20 @@ import LengthField from '../../shared/LengthField.vue'
 import { useFigure } from '../../state/figure/figure'
 import { useUnits } from '../../state/units'
 import { inWords } from '../../shared/useAsyncAction'
+import { t } from '../../lang'
 
 /** Where the figure is shown: a jar, a hook, a jacket, keys, a dolls' house. What fits, and what helps where it does not. */
 const figure = useFigure()
 const units = useUnits()
 const places = [
-  { value: 'jar', title: 'In a jar' },
-  { value: 'hook', title: 'On a hook' },
-  { value: 'brooch', title: 'As a brooch' },
-  { value: 'ring', title: 'On a key ring' },
-  { value: 'clip', title: 'On a clip' },
-  { value: 'pot', title: 'In a pot' },
-  { value: 'cushion', title: 'On a cushion' },
-  { value: 'house', title: "In a dolls' house" },
+  { value: 'jar', title: t('check.showPane.inAJar') },
+  { value: 'hook', title: t('check.showPane.onAHook') },
+  { value: 'brooch', title: t('check.showPane.asABrooch') },
+  { value: 'ring', title: t('check.showPane.onAKeyRing') },
+  { value: 'clip', title: t('check.showPane.onAClip') },
+  { value: 'pot', title: t('check.showPane.inAPot') },
+  { value: 'cushion', title: t('check.showPane.onACushion') },
+  { value: 'house', title: t('check.showPane.inADollsHouse') },
 ] as const
 const place = ref<(typeof places)[number]['value']>('jar')
 const jar = reactive({ mouthMm: 70, bellyMm: 95, heightMm: 150 })
@@ -106,40 +107,60 @@ const frame = computed(() => {
 <template>
   <div class="show">
     <section>
-      <v-select v-model="place" :items="places" label="It is shown" hide-details />
+      <v-select v-model="place" :items="places" :label="$t('check.showPane.itIsShown')" hide-details />
       <div v-if="place === 'jar'" class="fields">
-        <LengthField v-model="jar.mouthMm" label="Mouth" :min="5" :max="1000" />
-        <LengthField v-model="jar.bellyMm" label="Belly" :min="5" :max="1000" />
-        <LengthField v-model="jar.heightMm" label="Under the lid" :min="5" :max="1000" />
+        <LengthField v-model="jar.mouthMm" :label="$t('check.showPane.mouth')" :min="5" :max="1000" />
+        <LengthField v-model="jar.bellyMm" :label="$t('check.showPane.belly')" :min="5" :max="1000" />
+        <LengthField v-model="jar.heightMm" :label="$t('check.showPane.underTheLid')" :min="5" :max="1000" />
       </div>
-      <LengthField v-else-if="place === 'hook'" v-model="loopMm" label="The loop hangs" :min="5" :max="500" />
-      <LengthField v-else-if="place === 'pot'" v-model="potMm" label="Mouth" :min="15" :max="500" />
+      <LengthField
+        v-else-if="place === 'hook'"
+        v-model="loopMm"
+        :label="$t('check.showPane.theLoopHangs')"
+        :min="5"
+        :max="500"
+      />
+      <LengthField
+        v-else-if="place === 'pot'"
+        v-model="potMm"
+        :label="$t('check.showPane.mouth')"
+        :min="15"
+        :max="500"
+      />
       <div v-else-if="place === 'cushion'" class="fields">
-        <LengthField v-model="cushion.widthMm" label="Wide" :min="40" :max="1000" />
-        <LengthField v-model="cushion.heightMm" label="High" :min="40" :max="1000" />
+        <LengthField v-model="cushion.widthMm" :label="$t('check.showPane.wide')" :min="40" :max="1000" />
+        <LengthField v-model="cushion.heightMm" :label="$t('common.high')" :min="40" :max="1000" />
       </div>
       <div v-else-if="place === 'house'" class="fields">
-        <v-text-field v-model="scale" label="Built 1 to" inputmode="decimal" hide-details />
-        <v-text-field v-model="life" label="In life so tall" suffix="cm" inputmode="decimal" hide-details />
+        <v-text-field v-model="scale" :label="$t('check.showPane.built1To')" inputmode="decimal" hide-details />
+        <v-text-field
+          v-model="life"
+          :label="$t('check.showPane.inLifeSoTall')"
+          :suffix="$t('check.showPane.cm')"
+          inputmode="decimal"
+          hide-details
+        />
       </div>
       <p v-if="trouble" class="wrong" role="alert">{{ trouble }}</p>
       <div v-if="told" aria-live="polite">
         <p v-if="told.fits !== undefined" class="verdict" :class="{ no: !told.fits }">
-          {{ told.fits ? 'It fits.' : 'It does not fit.' }}
+          {{ told.fits ? $t('check.showPane.itFits') : $t('check.showPane.itDoesNotFit') }}
         </p>
         <ul>
           <li v-for="s in told.says" :key="s">{{ s }}</li>
         </ul>
         <template v-if="told.cures.length">
-          <h3>What helps</h3>
+          <h3>{{ $t('check.showPane.whatHelps') }}</h3>
           <ul>
             <li v-for="c in told.cures" :key="c">{{ c }}</li>
           </ul>
         </template>
-        <v-btn v-if="resized" variant="tonal" class="mt-2" @click="figure.rescale(resized)"
-          >Make it {{ units.mm(resized) }} high</v-btn
-        >
-        <p v-if="told.discMm" class="quiet">A disc of felt for the floor: {{ units.mm(told.discMm) }} across.</p>
+        <v-btn v-if="resized" variant="tonal" class="mt-2" @click="figure.rescale(resized)">{{
+          $t('check.showPane.makeItHigh', { resized: units.mm(resized) })
+        }}</v-btn>
+        <p v-if="told.discMm" class="quiet">
+          {{ $t('check.showPane.aDiscOfFeltFor', { discMm: units.mm(told.discMm) }) }}
+        </p>
       </div>
     </section>
     <svg

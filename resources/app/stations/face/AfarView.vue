@@ -57,7 +57,7 @@ const words = (m: number) => (m < 1 ? `${m * 100} cm` : `${m} m`)
   <v-alert v-if="trouble" type="error" variant="tonal" role="alert">{{ trouble }}</v-alert>
   <div class="afar">
     <figure v-if="drawn">
-      <svg :viewBox="drawn.view" role="img" aria-label="The drawing">
+      <svg :viewBox="drawn.view" role="img" :aria-label="$t('face.afarView.theDrawing')">
         <image
           :href="`/api/pictures/${figure.picture}`"
           :x="drawn.x"
@@ -67,17 +67,21 @@ const words = (m: number) => (m < 1 ? `${m * 100} cm` : `${m} m`)
           preserveAspectRatio="none"
         />
       </svg>
-      <figcaption>the drawing</figcaption>
+      <figcaption>{{ $t('face.afarView.theDrawing2') }}</figcaption>
     </figure>
     <figure v-for="m in metres" :key="m">
-      <img v-if="seen[m]" :src="seen[m]" :alt="`From ${words(m)}`" />
-      <v-progress-linear v-else-if="!trouble" indeterminate color="primary" :aria-label="`Looking from ${words(m)}`" />
-      <figcaption>from {{ words(m) }}</figcaption>
+      <img v-if="seen[m]" :src="seen[m]" :alt="$t('face.afarView.from', { m: words(m) })" />
+      <v-progress-linear
+        v-else-if="!trouble"
+        indeterminate
+        color="primary"
+        :aria-label="$t('face.afarView.lookingFrom', { m: words(m) })"
+      />
+      <figcaption>{{ $t('face.afarView.from2', { m: words(m) }) }}</figcaption>
     </figure>
   </div>
   <p class="quiet small">
-    Fibres reach over an edge by about {{ units.mm(0.3) }} (a house prior), and good eyes part one minute of arc. What
-    is gone here is gone in wool.
+    {{ $t('face.afarView.fibresReachOverAnEdge', { mm: units.mm(0.3) }) }}
   </p>
 </template>
 

@@ -5,6 +5,7 @@ import { api } from '../../api/client'
 import type { Figure } from '../../api/types/figure'
 import { useFigure } from '../../state/figure/figure'
 import { inWords } from '../../shared/useAsyncAction'
+import { t } from '../../lang'
 
 /** A face taken over from another figure, or from another head of this one, with its proportions. */
 const show = defineModel<boolean>({ required: true })
@@ -46,7 +47,7 @@ async function choose(card: Card): Promise<void> {
   try {
     from.value = await api.figure(card.id)
     fromPart.value = [...parts.value].sort((a, b) => b.count - a.count)[0]?.value ?? ''
-    trouble.value = parts.value.length ? '' : 'There is no other face on that figure.'
+    trouble.value = parts.value.length ? '' : t('face.copyDialog.thereIsNoOtherFace')
   } catch (error) {
     trouble.value = inWords(error)
   }
@@ -65,14 +66,13 @@ async function copy(): Promise<void> {
 </script>
 
 <template>
-  <v-dialog v-model="show" aria-label="Copy a face" max-width="620">
-    <v-card title="Copy a face onto this head">
+  <v-dialog v-model="show" :aria-label="$t('face.copyDialog.copyAFace')" max-width="620">
+    <v-card :title="$t('face.copyDialog.copyAFaceOntoThis')">
       <v-card-text class="fields">
         <p class="quiet">
-          Everything sits as high and as far out as on the other head, in proportion; beads and ready-made eyes keep to
-          sizes that are sold. What was saved last is copied.
+          {{ $t('face.copyDialog.everythingSitsAsHighAnd') }}
         </p>
-        <ul class="bare cards" aria-label="From which figure">
+        <ul class="bare cards" :aria-label="$t('face.copyDialog.fromWhichFigure')">
           <li v-for="c in cards" :key="c.id">
             <button
               class="plain card"
@@ -85,19 +85,20 @@ async function copy(): Promise<void> {
           </li>
         </ul>
         <div v-if="pages > 1" class="row">
-          <v-btn size="small" :disabled="page === 1" @click="page--">Before</v-btn
-          ><span class="quiet">{{ page }} of {{ pages }}</span
-          ><v-btn size="small" :disabled="page === pages" @click="page++">After</v-btn>
+          <v-btn size="small" :disabled="page === 1" @click="page--">{{ $t('face.copyDialog.before') }}</v-btn><span
+            class="quiet"
+            >{{ $t('face.copyDialog.of', { page, pages }) }}</span
+          ><v-btn size="small" :disabled="page === pages" @click="page++">{{ $t('face.copyDialog.after') }}</v-btn>
         </div>
-        <v-select v-if="parts.length" v-model="fromPart" :items="parts" label="The face of" />
-        <v-switch v-model="instead" label="Instead of what is on this head" />
+        <v-select v-if="parts.length" v-model="fromPart" :items="parts" :label="$t('face.copyDialog.theFaceOf')" />
+        <v-switch v-model="instead" :label="$t('face.copyDialog.insteadOfWhatIsOn')" />
         <v-alert v-if="trouble" type="error" variant="tonal" role="alert">{{ trouble }}</v-alert>
       </v-card-text>
       <v-card-actions
-        ><v-btn @click="show = false">Close</v-btn
-        ><v-btn color="primary" variant="flat" :disabled="!from || !fromPart" @click="copy"
-          >Copy it</v-btn
-        ></v-card-actions
+        ><v-btn @click="show = false">{{ $t('common.close') }}</v-btn
+        ><v-btn color="primary" variant="flat" :disabled="!from || !fromPart" @click="copy">{{
+          $t('face.copyDialog.copyIt')
+        }}</v-btn></v-card-actions
       >
     </v-card>
   </v-dialog>

@@ -70,10 +70,12 @@ const set = (how: (d: Detail) => void) => detail.value && figure.changeDetail(de
 </script>
 
 <template>
-  <section aria-label="The selected detail">
+  <section :aria-label="$t('face.detailPanel.theSelectedDetail')">
     <template v-if="several.length > 1">
-      <h3>{{ several.length }} chosen</h3>
-      <p class="quiet small">The first one chosen, {{ several[0]?.name ?? several[0]?.key }}, stays where it is.</p>
+      <h3>{{ $t('face.detailPanel.chosen', { several: several.length }) }}</h3>
+      <p class="quiet small">
+        {{ $t('face.detailPanel.theFirstOneChosenStays', { name: several[0]?.name ?? several[0]?.key }) }}
+      </p>
       <div class="row">
         <v-btn
           v-for="a in arrangements.filter((x) => several.length >= x.least)"
@@ -98,7 +100,7 @@ const set = (how: (d: Detail) => void) => detail.value && figure.changeDetail(de
       <div class="top">
         <v-text-field
           :model-value="detail.name"
-          label="Name"
+          :label="$t('common.name')"
           maxlength="120"
           @change="set((d) => (d.name = ($event.target as HTMLInputElement).value))"
         />
@@ -107,7 +109,7 @@ const set = (how: (d: Detail) => void) => detail.value && figure.changeDetail(de
           variant="text"
           size="small"
           color="error"
-          aria-label="Take this detail away"
+          :aria-label="$t('face.detailPanel.takeThisDetailAway')"
           @click="figure.removeSelected()"
         />
       </div>
@@ -123,7 +125,7 @@ const set = (how: (d: Detail) => void) => detail.value && figure.changeDetail(de
             variant="text"
             class="mend"
             @click="set((d) => (d.meant = [...new Set([...(d.meant ?? []), a.code])]))"
-            >Keep it like this</v-btn
+            >{{ $t('face.detailPanel.keepItLikeThis') }}</v-btn
           >
         </div>
       </div>
@@ -132,7 +134,7 @@ const set = (how: (d: Detail) => void) => detail.value && figure.changeDetail(de
         v-model="figure.byItself"
         density="compact"
         hide-details
-        :label="`By itself, without ${others.join(', ').toLowerCase()}`"
+        :label="$t('face.detailPanel.byItselfWithout', { others: others.join(', ').toLowerCase() })"
       />
       <v-alert v-for="n in notes" :key="n.code" type="warning" variant="tonal" density="compact" class="mt-2">{{
         n.text
@@ -141,24 +143,24 @@ const set = (how: (d: Detail) => void) => detail.value && figure.changeDetail(de
         <LengthField
           v-if="detail.kind !== 'patch'"
           :model-value="detail.widthMm ?? 1"
-          label="Width"
+          :label="$t('common.width')"
           @update:model-value="set((d) => wholeWidth(d, $event))"
         />
         <LengthField
           v-if="widthHere !== null"
           :model-value="widthHere"
-          label="Width here"
+          :label="$t('face.detailPanel.widthHere')"
           @update:model-value="setWidthHere"
         />
         <LengthField
           v-if="!detail.pointsMm"
           :model-value="detail.heightMm ?? detail.widthMm ?? 1"
-          label="Height"
+          :label="$t('common.height')"
           @update:model-value="set((d) => (d.heightMm = $event))"
         />
         <LengthField
           :model-value="detail.turnDeg ?? 0"
-          label="Turn"
+          :label="$t('face.detailPanel.turn')"
           suffix="°"
           :min="-360"
           :max="360"
@@ -166,14 +168,14 @@ const set = (how: (d: Detail) => void) => detail.value && figure.changeDetail(de
         />
         <LengthField
           :model-value="detail.xMm ?? 0"
-          label="Right"
+          :label="$t('face.detailPanel.right')"
           :min="-4000"
           :max="4000"
           @update:model-value="moveBy($event - (detail.xMm ?? 0), 0)"
         />
         <LengthField
           :model-value="detail.yMm ?? 0"
-          label="Up"
+          :label="$t('face.detailPanel.up')"
           :min="-4000"
           :max="4000"
           @update:model-value="moveBy(0, $event - (detail.yMm ?? 0))"
@@ -181,40 +183,46 @@ const set = (how: (d: Detail) => void) => detail.value && figure.changeDetail(de
         <v-select
           :model-value="detail.layer ?? 1"
           :items="[1, 2, 3, 4, 5, 6]"
-          label="Layer"
+          :label="$t('face.detailPanel.layer')"
           @update:model-value="set((d) => (d.layer = $event))"
         />
       </div>
       <div class="row mt-2 switches">
         <v-switch
           :model-value="detail.mirror ?? false"
-          label="A pair"
+          :label="$t('face.detailPanel.aPair')"
           @update:model-value="figure.pairDetail(detail.key, Boolean($event))"
         />
-        <v-btn v-if="detail.mirror" size="small" variant="text" @click="part">Edit the two sides separately</v-btn>
+        <v-btn v-if="detail.mirror" size="small" variant="text" @click="part">{{
+          $t('face.detailPanel.editTheTwoSidesSeparately')
+        }}</v-btn>
         <v-switch
           v-if="detail.pointsMm"
           :model-value="detail.smooth ?? false"
-          label="Curved"
+          :label="$t('face.detailPanel.curved')"
           @update:model-value="set((d) => (d.smooth = Boolean($event)))"
         />
         <v-select
           class="by"
           :model-value="detail.method ?? 'felt'"
           :items="trade.methods"
-          label="Made by"
+          :label="$t('face.detailPanel.madeBy')"
           @update:model-value="set((d) => (d.method = $event))"
         />
         <v-select
           class="by"
           :model-value="detail.role"
           :items="trade.roles"
-          label="It is"
+          :label="$t('face.detailPanel.itIs')"
           @update:model-value="set((d) => (d.role = $event as Detail['role']))"
         />
       </div>
       <p v-if="detail.keep" class="quiet small">
-        Kept {{ detail.keep === 'size' ? 'in size on the wool' : 'as drawn' }}.
+        {{
+          $t('face.detailPanel.kept', {
+            what: detail.keep === 'size' ? $t('face.detailPanel.inSizeOnTheWool') : $t('face.detailPanel.asDrawn'),
+          })
+        }}
         <button
           class="plain link"
           @click="
@@ -223,11 +231,11 @@ const set = (how: (d: Detail) => void) => detail.value && figure.changeDetail(de
             })
           "
         >
-          Ask again
+          {{ $t('face.detailPanel.askAgain') }}
         </button>
       </p>
       <p v-if="detail.meant?.length" class="quiet small">
-        Meant so: {{ detail.meant.map((code) => trade.meant[code] ?? code).join(', ') }}.
+        {{ $t('face.detailPanel.meantSo', { code: detail.meant.map((code) => trade.meant[code] ?? code).join(', ') }) }}
         <button
           class="plain link"
           @click="
@@ -236,17 +244,16 @@ const set = (how: (d: Detail) => void) => detail.value && figure.changeDetail(de
             })
           "
         >
-          Advise again
+          {{ $t('face.detailPanel.adviseAgain') }}
         </button>
       </p>
       <p v-if="detail.pointsMm && detail.pointsMm.length <= 60" class="quiet small">
-        Pull its points on the head; a small ring between two makes another, Delete takes the held one out.
+        {{ $t('face.detailPanel.pullItsPointsOnThe') }}
       </p>
       <ColourPicker class="mt-2" :model-value="detail.colour" @update:model-value="set((d) => (d.colour = $event))" />
     </template>
     <p v-else class="quiet">
-      Choose a detail to size, colour or move it. Drag it on the head, or nudge it with the arrow keys; a pair moves
-      alike on both sides. With Shift several are chosen.
+      {{ $t('face.detailPanel.chooseADetailToSize') }}
     </p>
   </section>
 </template>

@@ -17,6 +17,7 @@ import MarksPane from './MarksPane.vue'
 import PiecesPane from './PiecesPane.vue'
 import { useFaceWork } from './useFaceWork'
 import { useHotkeys } from '../../shared/useHotkeys'
+import { t } from '../../lang'
 
 const figure = useFigure()
 const wish = ref('')
@@ -36,10 +37,10 @@ const board = ref<InstanceType<typeof HeadBoard>>()
 const point = ref<number | null>(null)
 
 const pages = [
-  { key: 'marks', title: 'Marks' },
-  { key: 'lay', title: 'How to lay' },
-  { key: 'pieces', title: 'Add to the face' },
-  { key: 'afar', title: 'From afar' },
+  { key: 'marks', title: t('face.faceStation.marks') },
+  { key: 'lay', title: t('face.faceStation.howToLay') },
+  { key: 'pieces', title: t('face.faceStation.addToTheFace') },
+  { key: 'afar', title: t('face.faceStation.fromAfar') },
 ] as const
 const page = useInAddress<(typeof pages)[number]['key']>('tab', 'marks', (k) => pages.some((p) => p.key === k))
 const guideKey = ref('')
@@ -52,19 +53,19 @@ const guideItems = [
 ]
 const guide = computed(() => grid.value?.guides.find((g) => g.key === guideKey.value))
 const lineItems = [
-  { title: 'middle line', value: 'middle' },
-  { title: 'half line', value: 'half' },
+  { title: t('face.faceStation.middleLine'), value: 'middle' },
+  { title: t('face.faceStation.halfLine'), value: 'half' },
   { title: 'thirds', value: 'thirds' },
-  { title: 'eye line', value: 'eyes' },
+  { title: t('face.faceStation.eyeLine'), value: 'eyes' },
 ]
 const lines = ref(['middle', 'half'])
 
 const flipped = ref(false)
 const upsideDown = ref(false)
 const views = [
-  { key: 'front', title: 'Front', angle: 0 },
+  { key: 'front', title: t('face.faceStation.front'), angle: 0 },
   { key: 'quarter', title: 'Three-quarter', angle: Math.PI / 4 },
-  { key: 'side', title: 'Side', angle: Math.PI / 2 },
+  { key: 'side', title: t('face.faceStation.side'), angle: Math.PI / 2 },
 ] as const
 const view = ref<(typeof views)[number]['key']>('front')
 const alone = computed(
@@ -105,18 +106,18 @@ useHotkeys(
         <v-select
           :model-value="partKey"
           :items="partItems"
-          label="Face of"
+          :label="$t('face.faceStation.faceOf')"
           class="which"
           @update:model-value="wish = $event"
         />
-        <v-select v-model="guideKey" :items="guideItems" label="Guide" class="guide-choice" />
-        <v-select v-model="lines" :items="lineItems" label="Lines" multiple class="line-choice"
+        <v-select v-model="guideKey" :items="guideItems" :label="$t('face.faceStation.guide')" class="guide-choice" />
+        <v-select v-model="lines" :items="lineItems" :label="$t('face.faceStation.lines')" multiple class="line-choice"
           ><template #selection="{ index }"
-            ><span v-if="index === 0">{{ lines.length }} of 4</span></template
+            ><span v-if="index === 0">{{ $t('face.faceStation.of4', { lines: lines.length }) }}</span></template
           ></v-select
         >
         <v-spacer />
-        <div class="row looks" role="group" aria-label="Seen from">
+        <div class="row looks" role="group" :aria-label="$t('face.faceStation.seenFrom')">
           <v-btn
             v-for="v in views"
             :key="v.key"
@@ -132,8 +133,8 @@ useHotkeys(
           :icon="mdiMagnify"
           size="small"
           variant="tonal"
-          aria-label="Near to the chosen one"
-          title="Near to the chosen one, or all of it (Z)"
+          :aria-label="$t('face.faceStation.nearToTheChosenOne')"
+          :title="$t('face.faceStation.nearToTheChosenOne2')"
           :color="(board?.zoom ?? 1) > 1 ? 'secondary' : undefined"
           @click="board?.nearer()"
         />
@@ -141,8 +142,8 @@ useHotkeys(
           :icon="mdiFlipHorizontal"
           size="small"
           variant="tonal"
-          aria-label="Mirror"
-          title="In a mirror (F)"
+          :aria-label="$t('face.faceStation.mirror')"
+          :title="$t('face.faceStation.inAMirrorF')"
           :aria-pressed="flipped"
           :color="flipped ? 'secondary' : undefined"
           @click="flipped = !flipped"
@@ -151,8 +152,8 @@ useHotkeys(
           :icon="mdiFlipVertical"
           size="small"
           variant="tonal"
-          aria-label="Upside down"
-          title="Upside down (U)"
+          :aria-label="$t('face.faceStation.upsideDown')"
+          :title="$t('face.faceStation.upsideDownU')"
           :aria-pressed="upsideDown"
           :color="upsideDown ? 'secondary' : undefined"
           @click="upsideDown = !upsideDown"
@@ -161,8 +162,8 @@ useHotkeys(
           :icon="mdiHistory"
           size="small"
           variant="tonal"
-          aria-label="As it was before"
-          title="As it was when you came (B, held)"
+          :aria-label="$t('face.faceStation.asItWasBefore')"
+          :title="$t('face.faceStation.asItWasWhenYou')"
           :disabled="!figure.past.length"
           :aria-pressed="showBefore"
           :color="showBefore ? 'secondary' : undefined"
@@ -172,27 +173,26 @@ useHotkeys(
           :icon="mdiContentCopy"
           size="small"
           variant="tonal"
-          aria-label="Copy a face"
-          title="Copy a face from another head"
+          :aria-label="$t('face.faceStation.copyAFace')"
+          :title="$t('face.faceStation.copyAFaceFromAnother')"
           @click="copying = true"
         />
         <v-btn
           :icon="mdiPrinterOutline"
           size="small"
           variant="tonal"
-          aria-label="The face on paper"
-          title="The face on paper"
+          :aria-label="$t('face.faceStation.theFaceOnPaper')"
+          :title="$t('face.faceStation.theFaceOnPaper')"
           @click="printing = true"
         />
-        <PrintDialog v-model="printing" title="The face on paper" :make="sheets">
+        <PrintDialog v-model="printing" :title="$t('face.faceStation.theFaceOnPaper')" :make="sheets">
           <p>
-            Flat from the front; folded over its middle line, to judge it even; as paper tapes with the marks; and laid
-            out by tape with its darts, to be wrapped round the head.
+            {{ $t('face.faceStation.flatFromTheFrontFolded') }}
           </p>
         </PrintDialog>
         <CopyDialog v-model="copying" :part="partKey" />
       </div>
-      <p v-if="showBefore" class="quiet small why" role="status">As it was when you came to this figure.</p>
+      <p v-if="showBefore" class="quiet small why" role="status">{{ $t('face.faceStation.asItWasWhenYou2') }}</p>
       <p v-else-if="guide" class="quiet small why" role="status">{{ guide.why }} {{ guide.whyApart }}</p>
       <HeadBoard
         v-if="view === 'front'"
@@ -215,8 +215,8 @@ useHotkeys(
       </div>
     </section>
     <aside class="side">
-      <section class="sheet block" aria-label="Marks">
-        <PageTabs v-model="page" :pages="pages" label="The face" />
+      <section class="sheet block" :aria-label="$t('face.faceStation.marks')">
+        <PageTabs v-model="page" :pages="pages" :label="$t('face.faceStation.theFace')" />
         <LayingGuide v-if="page === 'lay'" :part="partKey" @needles="ask" />
         <PiecesPane v-else-if="page === 'pieces'" :part="partKey" />
         <AfarView v-else-if="page === 'afar'" :part="partKey" />
@@ -231,9 +231,14 @@ useHotkeys(
     </aside>
   </div>
   <p v-else-if="figure.document && !figure.parts.length" class="pa-6">
-    There is no part to put a face on. Add shapes at the Shapes station first.
+    {{ $t('face.faceStation.thereIsNoPartTo') }}
   </p>
-  <v-progress-linear v-else-if="!figure.trouble" indeterminate color="primary" aria-label="Fetching the figure" />
+  <v-progress-linear
+    v-else-if="!figure.trouble"
+    indeterminate
+    color="primary"
+    :aria-label="$t('common.fetchingTheFigure')"
+  />
 </template>
 
 <style scoped>

@@ -50,13 +50,19 @@ function go(by: number): void {
 </script>
 
 <template>
-  <p v-if="!now" class="quiet">Nothing to lay yet.</p>
+  <p v-if="!now" class="quiet">{{ $t('face.layingGuide.nothingToLayYet') }}</p>
   <div v-else class="guide" aria-live="polite">
     <div class="row head">
-      <v-btn :icon="mdiChevronLeft" variant="text" aria-label="The one before" @click="go(-1)" />
-      <span class="quiet">{{ at + 1 }} of {{ laying.length }}</span>
+      <v-btn :icon="mdiChevronLeft" variant="text" :aria-label="$t('face.layingGuide.theOneBefore')" @click="go(-1)" />
+      <span class="quiet">{{ $t('face.layingGuide.of', { number: at + 1, laying: laying.length }) }}</span>
       <v-spacer />
-      <v-btn :icon="mdiChevronRight" variant="tonal" color="primary" aria-label="The next one" @click="go(1)" />
+      <v-btn
+        :icon="mdiChevronRight"
+        variant="tonal"
+        color="primary"
+        :aria-label="$t('face.layingGuide.theNextOne')"
+        @click="go(1)"
+      />
     </div>
     <h2>
       <i class="swatch big" :style="{ background: figure.colourOf(detail?.colour ?? '') }" />
@@ -70,10 +76,10 @@ function go(by: number): void {
     <ol class="stabs">
       <li v-for="s in now.stabs" :key="s">{{ s }}</li>
     </ol>
-    <p v-if="now.needle" class="quiet">Needle {{ now.needle }}.</p>
+    <p v-if="now.needle" class="quiet">{{ $t('face.layingGuide.needle', { needle: now.needle }) }}</p>
     <p>{{ now.check }}</p>
     <details>
-      <summary>If it goes wrong</summary>
+      <summary>{{ $t('face.layingGuide.ifItGoesWrong') }}</summary>
       <p>{{ now.undo }}</p>
     </details>
   </div>

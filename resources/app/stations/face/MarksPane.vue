@@ -6,6 +6,7 @@ import { useAnswer } from '../../api/useAnswer'
 import { useFigure } from '../../state/figure/figure'
 import { useUnits } from '../../state/units'
 import MeasureLine from './board/MeasureLine.vue'
+import { t } from '../../lang'
 
 /** Where to prick each detail, by tape from the crown or from any other anchor; whether it reads; how even the whole is. */
 const props = defineProps<{ part: string; work: FaceWork; grid: FaceGrid | null }>()
@@ -25,7 +26,12 @@ const { answer: measured, trouble } = useAnswer(
 watch(trouble, (gone) => {
   if (gone) from.value = 'crown'
 })
-const words: Record<string, string> = { crisp: 'crisp', soft: 'soft', lost: 'lost', 'too-small': 'too small' }
+const words: Record<string, string> = {
+  crisp: 'crisp',
+  soft: 'soft',
+  lost: 'lost',
+  'too-small': t('face.marksPane.tooSmall'),
+}
 const anchors = computed(() => (measured.value?.anchors ?? []).map((a) => ({ title: a.name, value: a.key })))
 const detail = (key: string) => figure.details.find((d) => d.key === key)
 const marks = computed(() =>
@@ -46,19 +52,24 @@ const signed = (mm: number) =>
 
 <template>
   <p v-if="!marks.length" class="quiet">
-    Nothing on {{ figure.parts.find((p) => p.key === part)?.name ?? part }} yet. Put eyes on it first, from the Pieces:
-    the lower half looks young, and a little too small is better than too big.
+    {{ $t('face.marksPane.nothingOnYetPutEyes', { name: figure.parts.find((p) => p.key === part)?.name ?? part }) }}
   </p>
   <template v-else>
-    <v-select v-if="anchors.length > 1" v-model="from" :items="anchors" label="Measured from" class="mb-1" />
+    <v-select
+      v-if="anchors.length > 1"
+      v-model="from"
+      :items="anchors"
+      :label="$t('face.marksPane.measuredFrom')"
+      class="mb-1"
+    />
     <table>
       <thead>
         <tr>
-          <th>No.</th>
-          <th>What</th>
-          <th>Across</th>
-          <th>{{ from === 'crown' ? 'Down' : 'Down (-: up)' }}</th>
-          <th>Reads</th>
+          <th>{{ $t('face.marksPane.no') }}</th>
+          <th>{{ $t('face.marksPane.what') }}</th>
+          <th>{{ $t('face.marksPane.across') }}</th>
+          <th>{{ from === 'crown' ? $t('face.marksPane.down') : $t('face.marksPane.downUp') }}</th>
+          <th>{{ $t('face.marksPane.reads') }}</th>
         </tr>
       </thead>
       <tbody>
@@ -70,27 +81,35 @@ const signed = (mm: number) =>
               {{ detail(m.key)?.name ?? m.key }}<small v-if="m.count > 1" class="quiet"> x {{ m.count }}</small>
             </button>
           </td>
-          <td :data-mark="m.key">{{ m.marks ? signed(m.marks.acrossMm) : 'off' }}</td>
-          <td>{{ m.marks ? signed(m.marks.downMm) : 'off' }}</td>
+          <td :data-mark="m.key">{{ m.marks ? signed(m.marks.acrossMm) : $t('face.marksPane.off') }}</td>
+          <td>{{ m.marks ? signed(m.marks.downMm) : $t('face.marksPane.off') }}</td>
           <td :class="m.crisp">{{ words[m.crisp] }}</td>
         </tr>
       </tbody>
     </table>
     <p class="even" role="status">
-      Level within {{ units.mm(work.evenness.levelMm) }}, even within {{ units.mm(work.evenness.asideMm) }}.<template
-        v-if="grid?.girth.mm"
-      >
-        Girth {{ units.mm(grid.girth.mm)
-        }}<template v-if="grid.girth.downMm !== null">, at {{ units.mm(grid.girth.downMm) }} down</template>.</template
+      {{
+        $t('face.marksPane.levelWithinEvenWithin', {
+          levelMm: units.mm(work.evenness.levelMm),
+          asideMm: units.mm(work.evenness.asideMm),
+        })
+      }}
+      <template v-if="grid?.girth.mm"
+        >{{ $t('face.marksPane.girth', { girth: units.mm(grid.girth.mm) })
+        }}<template v-if="grid.girth.downMm !== null">{{
+          $t('face.marksPane.atDown', { downMm: units.mm(grid.girth.downMm) })
+        }}</template
+        >.</template
       >
     </p>
     <p class="quiet small">
-      In {{ units.lengthUnit.value }} by tape on the curved wool:
       {{
-        from === 'crown'
-          ? 'across from the middle line, down from the crown'
-          : 'first up or down from the anchor, then level across'
-      }}. Pairs are pricked the same way on both sides.
+        $t('face.marksPane.inByTapeOnThe', {
+          lengthUnit: units.lengthUnit.value,
+          what:
+            from === 'crown' ? $t('face.marksPane.acrossFromTheMiddleLine') : $t('face.marksPane.firstUpOrDownFrom'),
+        })
+      }}
     </p>
     <MeasureLine :part="part" />
   </template>

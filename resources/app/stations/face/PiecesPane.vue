@@ -5,6 +5,7 @@ import { api } from '../../api/client'
 import DetailShape from '../../drawing/DetailShape.vue'
 import { useFigure } from '../../state/figure/figure'
 import { inWords } from '../../shared/useAsyncAction'
+import { t } from '../../lang'
 
 /** Pieces of a face, each shown on a ball; one that is chosen on the head is varied by its sliders. PHP draws every one anew. */
 const props = defineProps<{ part: string }>()
@@ -36,7 +37,7 @@ async function put(piece: string, values: Record<string, number>, key: string, i
     const before = figure.selectedDetail?.key
     const made = await figure.edit(
       (now) => api.putPiece(now, props.part, piece, values, key),
-      isStep ? '' : `piece ${gesture}`,
+      isStep ? '' : t('face.piecesPane.piece', { gesture }),
     )
     const mine = figure.details.filter((d) => d.piece?.key === made?.key && d.on === props.part)
     const next = mine.find((d) => d.key === before) ?? mine[0]
@@ -67,7 +68,9 @@ const shown = (mm: number, step: number) => (step >= 1 ? mm.toFixed(0) : mm.toFi
   <div v-if="chosen && kind" class="vary" role="group" :aria-label="`Vary: ${kind.name}`">
     <div class="row">
       <h3>{{ kind.name }}</h3>
-      <v-spacer /><v-btn size="small" variant="text" @click="figure.selection = null">All pieces</v-btn>
+      <v-spacer /><v-btn size="small" variant="text" @click="figure.selection = null">{{
+        $t('face.piecesPane.allPieces')
+      }}</v-btn>
     </div>
     <label v-for="s in kind.sliders" :key="s.key"
       ><span>{{ s.name }}</span
@@ -81,13 +84,13 @@ const shown = (mm: number, step: number) => (step >= 1 ? mm.toFixed(0) : mm.toFi
         @change="gesture++"
       /><output class="unit">{{ shown(value(s.key), s.step) }}</output></label
     >
-    <v-btn size="small" variant="tonal" class="mt-1" @click="put(chosen.kind, {}, chosen.key, true)"
-      >As it usually is</v-btn
-    >
+    <v-btn size="small" variant="tonal" class="mt-1" @click="put(chosen.kind, {}, chosen.key, true)">{{
+      $t('face.piecesPane.asItUsuallyIs')
+    }}</v-btn>
   </div>
   <template v-else>
     <p class="quiet small">
-      Each is set to the head's size. Put one on, then vary it; its colours are the figure's where they fit.
+      {{ $t('face.piecesPane.eachIsSetToThe') }}
     </p>
     <div class="pieces">
       <button v-for="p in pieces" :key="p.kind" class="plain piece" @click="put(p.kind, {}, '', true)">
@@ -110,7 +113,7 @@ const shown = (mm: number, step: number) => (step >= 1 ? mm.toFixed(0) : mm.toFi
       v-if="!pieces.length && !trouble"
       indeterminate
       color="primary"
-      aria-label="Fetching the pieces"
+      :aria-label="$t('face.piecesPane.fetchingThePieces')"
     />
   </template>
 </template>

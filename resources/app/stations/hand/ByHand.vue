@@ -6,11 +6,12 @@ defineProps<{ of: string; records: number | undefined }>()
 <template>
   <p class="quiet small">
     <template v-if="records"
-      >{{ of }} by <router-link to="/hand">your own hand</router-link>: {{ records }}
-      {{ records === 1 ? 'record' : 'records' }}.</template
+      >{{ $t('hand.byHand.by', { of }) }} <router-link to="/hand">{{ $t('hand.byHand.yourOwnHand') }}</router-link>:
+      {{ records }} {{ records === 1 ? $t('hand.byHand.record') : $t('hand.byHand.records') }}.</template
     >
     <template v-else
-      >{{ of }} by the house's numbers; <router-link to="/hand">teach Impa your hand</router-link>.</template
+      >{{ $t('hand.byHand.byTheHousesNumbers', { of }) }}
+      <router-link to="/hand">{{ $t('hand.byHand.teachImpaYourHand') }}</router-link>.</template
     >
   </p>
 </template>

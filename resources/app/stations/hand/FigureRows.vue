@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import type { Hand } from '../../api/types/answers'
 import { useUnits } from '../../state/units'
+import { t } from '../../lang'
 
 const units = useUnits()
 /** Plan against done, figure by figure: the bar is what was foretold then, the dot what came out; both to the same scale, plan = 1. */
@@ -21,21 +22,27 @@ const far = computed(() =>
 const x = (ratio: number) => LEFT + (WIDE / 2) * (1 + Math.log(ratio) / far.value)
 const amount = (value: number) => (quantity.value === 'density' ? units.g(value) : units.minutes(value))
 const says = (r: Hand['figures'][number]) =>
-  `${r.figure}: planned ${amount(r.planned)} (${amount(r.low)} to ${amount(r.high)}), done ${amount(r.done)}, ${r.records} records`
+  t('hand.figureRows.plannedToDoneRecords', {
+    r: r.figure,
+    planned: amount(r.planned),
+    low: amount(r.low),
+    high: amount(r.high),
+    done: amount(r.done),
+    records: r.records,
+  })
 </script>
 
 <template>
-  <section aria-label="Plan against done">
+  <section :aria-label="$t('hand.figureRows.planAgainstDone')">
     <div class="row">
-      <h2>Plan against done</h2>
+      <h2>{{ $t('hand.figureRows.planAgainstDone') }}</h2>
       <v-spacer />
       <button v-for="k in kinds" :key="k" class="plain tag" :aria-pressed="quantity === k" @click="quantity = k">
         {{ titles[k] }}
       </button>
     </div>
     <p class="quiet small">
-      The bar is what was planned before the figure was begun: 8 times out of 10 it comes out within. The dot is what
-      came out.
+      {{ $t('hand.figureRows.theBarIsWhatWas') }}
     </p>
     <svg :viewBox="`0 0 ${LEFT + WIDE + 70} ${ROW * rows.length + 26}`" role="list">
       <line :x1="x(1)" :x2="x(1)" y1="0" :y2="ROW * rows.length" class="plan" />
@@ -57,7 +64,9 @@ const says = (r: Hand['figures'][number]) =>
         />
         <text :x="LEFT + WIDE + 8" :y="ROW * i + 20" class="quiet">{{ amount(r.done) }}</text>
       </g>
-      <text :x="x(1)" :y="ROW * rows.length + 18" text-anchor="middle" class="quiet">as planned</text>
+      <text :x="x(1)" :y="ROW * rows.length + 18" text-anchor="middle" class="quiet">
+        {{ $t('hand.figureRows.asPlanned') }}
+      </text>
     </svg>
   </section>
 </template>

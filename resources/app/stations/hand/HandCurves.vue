@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { Hand } from '../../api/types/answers'
 import { useUnits } from '../../state/units'
+import { t } from '../../lang'
 
 const units = useUnits()
 /** What was known before and what is known now over one scale; every record a dot on it. */
@@ -13,7 +14,11 @@ const props = defineProps<{
 const emit = defineEmits<{ choose: [id: string] }>()
 const [WIDE, HIGH, FOOT] = [560, 150, 46]
 
-const titles = { density: 'How dense', waste: 'What is lost', pace: 'How fast' }
+const titles = {
+  density: t('hand.handCurves.howDense'),
+  waste: t('hand.handCurves.whatIsLost'),
+  pace: t('hand.handCurves.howFast'),
+}
 const scale = computed(() => {
   const xs = props.quantity.curve.map((p) => Math.log(p[0]!))
   const [low, high] = [Math.min(...xs), Math.max(...xs)]
@@ -57,7 +62,7 @@ const ticks = computed(() =>
     <svg :viewBox="`-12 -6 ${WIDE + 24} ${HIGH + FOOT + 34}`" role="group" :aria-label="titles[quantity.quantity]">
       <path :d="path(1)" class="before" />
       <path :d="path(2)" class="now" />
-      <text :x="WIDE - 4" y="12" text-anchor="end" class="quiet">dashed: before; full: now</text>
+      <text :x="WIDE - 4" y="12" text-anchor="end" class="quiet">{{ $t('hand.handCurves.dashedBeforeFullNow') }}</text>
       <line x1="0" :x2="WIDE" :y1="HIGH" :y2="HIGH" class="axis" />
       <circle
         v-for="d in placed"
@@ -67,14 +72,22 @@ const ticks = computed(() =>
         :r="d.id === chosen ? 8 : 6"
         tabindex="0"
         role="button"
-        :aria-label="`${d.what}, ${Math.round(d.factor * 100)} % of the house's number${d.aside ? ', set aside' : ''}`"
+        :aria-label="
+          $t('hand.handCurves.ofTheHousesNumber', {
+            what: d.what,
+            factor: Math.round(d.factor * 100),
+            what2: d.aside ? $t('hand.handCurves.setAside') : '',
+          })
+        "
         :class="{ aside: d.aside, doubtful: d.doubtful, chosen: d.id === chosen }"
         @click="emit('choose', d.id)"
         @keydown.enter="emit('choose', d.id)"
       />
-      <g v-for="t in ticks" :key="t.text">
-        <line :x1="t.x" :x2="t.x" :y1="HIGH" :y2="HIGH + (t.isUsual ? 8 : 4)" class="axis" />
-        <text :x="t.x" :y="HIGH + FOOT + 20" text-anchor="middle" :class="{ usual: t.isUsual }">{{ t.text }}</text>
+      <g v-for="tick in ticks" :key="tick.text">
+        <line :x1="tick.x" :x2="tick.x" :y1="HIGH" :y2="HIGH + (tick.isUsual ? 8 : 4)" class="axis" />
+        <text :x="tick.x" :y="HIGH + FOOT + 20" text-anchor="middle" :class="{ usual: tick.isUsual }">
+          {{ tick.text }}
+        </text>
       </g>
     </svg>
   </figure>

@@ -49,15 +49,22 @@ async function over(): Promise<void> {
 <template>
   <div class="hand">
     <header class="row">
-      <h1>My hand</h1>
+      <h1>{{ $t('hand.handStation.myHand') }}</h1>
       <v-spacer />
-      <v-btn v-if="hand?.since" variant="text" @click="take(() => api.handOver(true))"
-        >Take back: started over on {{ when(hand.since) }}</v-btn
-      >
-      <v-btn v-if="hand?.observations.length" variant="tonal" @click="asking = true">Start over</v-btn>
+      <v-btn v-if="hand?.since" variant="text" @click="take(() => api.handOver(true))">{{
+        $t('hand.handStation.takeBackStartedOverOn', { since: when(hand.since) })
+      }}</v-btn>
+      <v-btn v-if="hand?.observations.length" variant="tonal" @click="asking = true">{{
+        $t('hand.handStation.startOver')
+      }}</v-btn>
     </header>
     <v-alert v-if="trouble" type="warning" variant="tonal" role="alert" class="mb-3">{{ trouble }}</v-alert>
-    <v-progress-linear v-if="!hand && !trouble" indeterminate color="primary" aria-label="Looking at your records" />
+    <v-progress-linear
+      v-if="!hand && !trouble"
+      indeterminate
+      color="primary"
+      :aria-label="$t('hand.handStation.lookingAtYourRecords')"
+    />
     <div v-if="hand" class="two">
       <section class="sheet curves">
         <HandCurves
@@ -72,35 +79,48 @@ async function over(): Promise<void> {
       </section>
       <aside class="side">
         <section class="sheet" aria-live="polite">
-          <h2>{{ one ? one.what : 'A record' }}</h2>
+          <h2>{{ one ? one.what : $t('hand.handStation.aRecord') }}</h2>
           <template v-if="one">
             <p>
-              {{ amount(one, one.found) }}, where the house reckons {{ amount(one, one.expected) }}: {{ one.group }}.
-              <span v-if="one.doubtful" class="wrong">Far from all the others. Typo?</span>
+              {{
+                $t('hand.handStation.whereTheHouseReckons', {
+                  found: amount(one, one.found),
+                  expected: amount(one, one.expected),
+                  group: one.group,
+                })
+              }}
+              <span v-if="one.doubtful" class="wrong">{{ $t('hand.handStation.farFromAllTheOthers') }}</span>
             </p>
             <div class="row">
               <v-btn
                 variant="tonal"
                 size="small"
                 @click="take(() => api.handAside(one!.id, !one!.aside, hand!.revision))"
-                >{{ one.aside ? 'Learn from it again' : 'Set it aside' }}</v-btn
+                >{{ one.aside ? $t('hand.handStation.learnFromItAgain') : $t('hand.handStation.setItAside') }}</v-btn
               >
-              <v-btn variant="text" size="small" color="error" @click="take(() => api.handDrop(one!.id))"
-                >Remove it for good</v-btn
-              >
+              <v-btn variant="text" size="small" color="error" @click="take(() => api.handDrop(one!.id))">{{
+                $t('hand.handStation.removeItForGood')
+              }}</v-btn>
             </div>
           </template>
-          <p v-else class="quiet">Press a dot to look into it, set it aside, or remove it.</p>
+          <p v-else class="quiet">{{ $t('hand.handStation.pressADotToLook') }}</p>
           <template v-if="(hand.quantities[0]?.shrank.length ?? 0) > 1">
-            <h3 class="mt-3">How the spread shrank</h3>
-            <svg viewBox="-4 0 308 84" role="img" :aria-label="`Spread after ${hand.sheet.records} pieces`">
+            <h3 class="mt-3">{{ $t('hand.handStation.howTheSpreadShrank') }}</h3>
+            <svg
+              viewBox="-4 0 308 84"
+              role="img"
+              :aria-label="$t('hand.handStation.spreadAfterPieces', { records: hand.sheet.records })"
+            >
               <line x1="0" x2="300" y1="80" y2="80" class="axis" />
               <polyline :points="shrank.join(' ')" />
             </svg>
             <p class="small quiet">
-              Four of five pieces lie within
-              {{ Math.round((Math.exp(1.2816 * hand.quantities[0]!.shrank[0]!) - 1) * 100) }} % at first, within
-              {{ Math.round((Math.exp(1.2816 * hand.quantities[0]!.shrank.at(-1)!) - 1) * 100) }} % now.
+              {{
+                $t('hand.handStation.fourOfFivePiecesLie', {
+                  shrank: Math.round((Math.exp(1.2816 * hand.quantities[0]!.shrank[0]!) - 1) * 100),
+                  at: Math.round((Math.exp(1.2816 * hand.quantities[0]!.shrank.at(-1)!) - 1) * 100),
+                })
+              }}
             </p>
           </template>
         </section>
@@ -109,13 +129,14 @@ async function over(): Promise<void> {
         </section>
       </aside>
     </div>
-    <v-dialog v-model="asking" aria-label="Start over?"
-      ><v-card title="Start over?"
-        ><v-card-text
-          >Nothing that was weighed or timed until now is learned from any more. It can be taken back.</v-card-text
+    <v-dialog v-model="asking" :aria-label="$t('hand.handStation.startOver2')"
+      ><v-card :title="$t('hand.handStation.startOver2')"
+        ><v-card-text>{{ $t('hand.handStation.nothingThatWasWeighedOr') }}</v-card-text
         ><v-card-actions
-          ><v-btn @click="asking = false">Keep it</v-btn
-          ><v-btn color="primary" variant="flat" @click="over">Start over</v-btn></v-card-actions
+          ><v-btn @click="asking = false">{{ $t('hand.handStation.keepIt') }}</v-btn
+          ><v-btn color="primary" variant="flat" @click="over">{{
+            $t('hand.handStation.startOver')
+          }}</v-btn></v-card-actions
         ></v-card
       ></v-dialog
     >

@@ -5,6 +5,7 @@ import { api } from '../../api/client'
 import { trade } from '../../state/trade'
 import { useUnits } from '../../state/units'
 import { inWords } from '../../shared/useAsyncAction'
+import { t } from '../../lang'
 
 /** Three small balls and a sausage, and pieces that were made before: weigh, measure, and Impa knows the hand better. */
 const props = defineProps<{ practice: Hand['practice']; made: string[] }>()
@@ -39,7 +40,7 @@ async function keep(key: string, sure: boolean): Promise<void> {
   trouble.value = asks.value = ''
   const [w, h, d] = [units.parseLength(f.w), units.parseLength(f.h), units.parseLength(f.d)]
   if ([w, h, d, units.parseMass(f.g)].some((n) => !(n > 0))) {
-    trouble.value = 'Width, height, depth and grams are needed: measure between the calipers, weigh it alone.'
+    trouble.value = t('hand.practicePane.widthHeightDepthAndGrams')
     return
   }
   busy.value = true
@@ -73,71 +74,99 @@ async function keep(key: string, sure: boolean): Promise<void> {
 
 <template>
   <section class="practice">
-    <h2>Practice pieces</h2>
+    <h2>{{ $t('hand.practicePane.practicePieces') }}</h2>
     <p class="quiet">
-      Three small balls and a sausage, about {{ units.minutes(practice.reduce((sum, p) => sum + p.minutes, 0)) }} in
-      all. After each Impa knows your hand better.
+      {{
+        $t('hand.practicePane.threeSmallBallsAndA', {
+          p: units.minutes(practice.reduce((sum, p) => sum + p.minutes, 0)),
+        })
+      }}
     </p>
     <ul class="bare">
       <li v-for="p in [...practice, null]" :key="p?.key ?? 'old'" class="stitched">
         <div class="row">
           <div class="grow">
-            <b>{{ p ? p.name : 'A piece made before' }}</b>
-            <span v-if="p && made.includes(p.name)" class="done"> made</span>
+            <b>{{ p ? p.name : $t('hand.practicePane.aPieceMadeBefore') }}</b>
+            <span v-if="p && made.includes(p.name)" class="done">{{ ' ' + $t('hand.practicePane.made') }}</span>
             <p v-if="p" class="small">
-              Weigh {{ units.g(p.weighG) }}, felt it to {{ units.box(p.widthMm, p.heightMm) }}. {{ p.text }}
+              {{
+                $t('hand.practicePane.weighFeltItTo', {
+                  weighG: units.g(p.weighG),
+                  heightMm: units.box(p.widthMm, p.heightMm),
+                  text: p.text,
+                })
+              }}
             </p>
-            <p v-else class="small">What it weighs and measures tells as much as a practice piece.</p>
+            <p v-else class="small">{{ $t('hand.practicePane.whatItWeighsAndMeasures') }}</p>
           </div>
           <v-btn
             size="small"
             variant="tonal"
             :aria-expanded="open === (p?.key ?? 'old')"
             @click="take(p?.key ?? 'old')"
-            >{{ p ? 'It is done' : 'Type it in' }}</v-btn
+            >{{ p ? $t('hand.practicePane.itIsDone') : $t('hand.practicePane.typeItIn') }}</v-btn
           >
         </div>
         <form v-if="open === (p?.key ?? 'old')" class="fields" @submit.prevent="keep(p?.key ?? 'old', false)">
           <template v-if="!p">
-            <v-text-field v-model="fields.old!.what" label="What it is" class="broad" maxlength="120" />
-            <v-select v-model="fields.old!.firmness" :items="trade.firmnesses" label="Firmness" class="broad" />
+            <v-text-field
+              v-model="fields.old!.what"
+              :label="$t('hand.practicePane.whatItIs')"
+              class="broad"
+              maxlength="120"
+            />
+            <v-select
+              v-model="fields.old!.firmness"
+              :items="trade.firmnesses"
+              :label="$t('common.firmness')"
+              class="broad"
+            />
           </template>
           <v-text-field
             v-model="fields[p?.key ?? 'old']!.w"
-            label="Width"
+            :label="$t('common.width')"
             :suffix="units.lengthUnit.value"
             inputmode="decimal"
           />
           <v-text-field
             v-model="fields[p?.key ?? 'old']!.h"
-            label="Height"
+            :label="$t('common.height')"
             :suffix="units.lengthUnit.value"
             inputmode="decimal"
           />
           <v-text-field
             v-model="fields[p?.key ?? 'old']!.d"
-            label="Depth"
+            :label="$t('common.depth')"
             :suffix="units.lengthUnit.value"
             inputmode="decimal"
           />
           <v-text-field
             v-model="fields[p?.key ?? 'old']!.g"
-            label="Finished"
+            :label="$t('hand.practicePane.finished')"
             :suffix="units.massUnit.value"
             inputmode="decimal"
           />
           <v-text-field
             v-model="fields[p?.key ?? 'old']!.weighed"
-            label="Weighed out"
+            :label="$t('hand.practicePane.weighedOut')"
             :suffix="units.massUnit.value"
             inputmode="decimal"
           />
-          <v-text-field v-model="fields[p?.key ?? 'old']!.minutes" label="It took" suffix="min" inputmode="decimal" />
+          <v-text-field
+            v-model="fields[p?.key ?? 'old']!.minutes"
+            :label="$t('hand.practicePane.itTook')"
+            :suffix="$t('hand.practicePane.min')"
+            inputmode="decimal"
+          />
           <div class="broad row">
-            <v-btn type="submit" color="primary" variant="flat" :loading="busy">Learn from it</v-btn>
+            <v-btn type="submit" color="primary" variant="flat" :loading="busy">{{
+              $t('hand.practicePane.learnFromIt')
+            }}</v-btn>
             <template v-if="asks">
               <span role="alert">{{ asks }}</span>
-              <v-btn size="small" variant="tonal" @click="keep(p?.key ?? 'old', true)">Yes, it is</v-btn>
+              <v-btn size="small" variant="tonal" @click="keep(p?.key ?? 'old', true)">{{
+                $t('hand.practicePane.yesItIs')
+              }}</v-btn>
             </template>
           </div>
           <p v-if="trouble" class="wrong broad" role="alert">{{ trouble }}</p>

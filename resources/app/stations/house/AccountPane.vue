@@ -26,13 +26,12 @@ const out = (everywhere: boolean) =>
 </script>
 
 <template>
-  <section class="sheet pane" aria-label="Account">
+  <section class="sheet pane" :aria-label="$t('house.accountPane.account')">
     <h2>{{ felter.name }}</h2>
     <p class="quiet">{{ felter.email }}</p>
     <p>
-      Your pictures take {{ felter.picturesMb.toFixed(1) }} MB<template v-if="felter.mostMb">
-        of {{ felter.mostMb }} MB</template
-      >.
+      {{ $t('house.accountPane.yourPicturesTakeMb', { picturesMb: felter.picturesMb.toFixed(1) })
+      }}{{ felter.mostMb ? ' ' + $t('house.accountPane.ofMb', { mostMb: felter.mostMb }) : '' }}.
     </p>
     <v-progress-linear
       v-if="felter.mostMb"
@@ -40,19 +39,33 @@ const out = (everywhere: boolean) =>
       color="primary"
       height="8"
       rounded
-      aria-label="Room for pictures"
+      :aria-label="$t('house.accountPane.roomForPictures')"
     />
     <form class="pane" @submit.prevent="change">
-      <h3>Another password</h3>
-      <v-text-field v-model="old" label="The old one" type="password" autocomplete="current-password" />
-      <v-text-field v-model="password" label="The new one" type="password" autocomplete="new-password" />
-      <v-btn type="submit" :disabled="busy || !old || !password">Change it</v-btn>
+      <h3>{{ $t('house.accountPane.anotherPassword') }}</h3>
+      <v-text-field
+        v-model="old"
+        :label="$t('house.accountPane.theOldOne')"
+        type="password"
+        autocomplete="current-password"
+      />
+      <v-text-field
+        v-model="password"
+        :label="$t('house.accountPane.theNewOne')"
+        type="password"
+        autocomplete="new-password"
+      />
+      <v-btn type="submit" :disabled="busy || !old || !password">{{ $t('house.accountPane.changeIt') }}</v-btn>
     </form>
     <p v-if="trouble" class="wrong" role="alert">{{ trouble }}</p>
     <p v-if="told" role="status">{{ told }}</p>
     <div class="row">
-      <v-btn variant="flat" color="primary" :disabled="busy" @click="out(false)">Sign out</v-btn>
-      <v-btn variant="text" :disabled="busy" @click="out(true)">Sign out on every device</v-btn>
+      <v-btn variant="flat" color="primary" :disabled="busy" @click="out(false)">{{
+        $t('house.accountPane.signOut')
+      }}</v-btn>
+      <v-btn variant="text" :disabled="busy" @click="out(true)">{{
+        $t('house.accountPane.signOutOnEveryDevice')
+      }}</v-btn>
     </div>
   </section>
 </template>

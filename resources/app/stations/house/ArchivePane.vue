@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import type { ArchivePreview } from '../../api/types/answers'
 import { api, type ArchiveConflict } from '../../api/client'
 import { useAsyncAction } from '../../shared/useAsyncAction'
+import { t } from '../../lang'
 
 /** Everything out as one file, and in again with a look at it first. */
 const { trouble, busy, tell } = useAsyncAction()
@@ -16,9 +17,9 @@ const share = ref(0)
 const told = ref('')
 
 const choices = [
-  { value: 'keep', title: 'keep what is here' },
-  { value: 'replace', title: 'take the archive’s' },
-  { value: 'both', title: 'keep both' },
+  { value: 'keep', title: t('house.archivePane.keepWhatIsHere') },
+  { value: 'replace', title: t('house.archivePane.takeTheArchives') },
+  { value: 'both', title: t('house.archivePane.keepBoth') },
 ]
 const counted = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`
 const of = (state: string) => preview.value?.figures.filter((f) => f.state === state) ?? []
@@ -29,10 +30,12 @@ const summary = computed(() => {
   if (!p) return ''
   const others = p.wools.conflict + p.sets.conflict
   return [
-    `${counted(of('new').length, 'figure')} new, ${of('same').length} the same`,
-    `${counted(p.wools.new, 'wool')} and ${counted(p.sets.new, 'set')} new`,
-    `${counted(p.pictures, 'picture')}, ${counted(p.pieces, 'weighed piece')}`,
-    ...(others ? [`${counted(others, 'wool or set')} otherwise than here`] : []),
+    t('house.archivePane.newTheSame', { counted: counted(of('new').length, 'figure'), length: of('same').length }),
+    t('house.archivePane.andNew', { new: counted(p.wools.new, 'wool'), new2: counted(p.sets.new, 'set') }),
+    `${counted(p.pictures, 'picture')}, ${counted(p.pieces, t('house.archivePane.weighedPiece'))}`,
+    ...(others
+      ? [t('house.archivePane.otherwiseThanHere', { others: counted(others, t('house.archivePane.woolOrSet')) })]
+      : []),
   ].join('; ')
 })
 
@@ -62,27 +65,34 @@ const takeIn = () =>
         new AbortController().signal,
       )
       .finally(() => (doing.value = ''))
-    told.value = `${counted(taken.taken, 'figure')} taken in, ${taken.same} the same, ${taken.kept} kept as they were.`
+    told.value = t('house.archivePane.takenInTheSameKept', {
+      taken: counted(taken.taken, 'figure'),
+      same: taken.same,
+      kept: taken.kept,
+    })
     preview.value = null
   })
 </script>
 
 <template>
-  <section class="sheet pane" aria-label="Everything out and in">
-    <h2>Everything out, everything in</h2>
+  <section class="sheet pane" :aria-label="$t('house.archivePane.everythingOutAndIn')">
+    <h2>{{ $t('house.archivePane.everythingOutEverythingIn') }}</h2>
     <p class="quiet">
-      Figures with their history and log, drawings and photos, stash, sets, your hand: one ZIP of files that any program
-      reads, for another Impa or for a drawer in ten years.
+      {{ $t('house.archivePane.figuresWithTheirHistoryAnd') }}
     </p>
     <div class="row">
-      <v-btn color="primary" variant="flat" href="/api/archive" download>Take everything out</v-btn>
-      <v-btn variant="tonal" :disabled="busy" @click="picker?.click()">Take an archive in</v-btn>
+      <v-btn color="primary" variant="flat" href="/api/archive" download>{{
+        $t('house.archivePane.takeEverythingOut')
+      }}</v-btn>
+      <v-btn variant="tonal" :disabled="busy" @click="picker?.click()">{{
+        $t('house.archivePane.takeAnArchiveIn')
+      }}</v-btn>
       <input
         ref="picker"
         class="offscreen"
         type="file"
         accept=".zip,application/zip"
-        aria-label="An archive of Impa"
+        :aria-label="$t('house.archivePane.anArchiveOfImpa')"
         tabindex="-1"
         @change="look"
       />
@@ -92,24 +102,28 @@ const takeIn = () =>
         <b>{{ archive?.name }}</b>: {{ summary }}.
       </p>
       <ul v-if="refused.length" class="bare small">
-        <li v-for="f in refused" :key="f.uuid" class="wrong">{{ f.name }} stays out: {{ f.why }}</li>
+        <li v-for="f in refused" :key="f.uuid" class="wrong">
+          {{ $t('house.archivePane.staysOut', { name: f.name, why: f.why }) }}
+        </li>
       </ul>
       <template v-if="conflicts.length || preview.wools.conflict || preview.sets.conflict">
-        <v-select v-model="conflict" :items="choices" label="What is here already, and otherwise" />
-        <ul v-if="conflicts.length" class="bare" aria-label="Figures that are otherwise here">
+        <v-select v-model="conflict" :items="choices" :label="$t('house.archivePane.whatIsHereAlreadyAnd')" />
+        <ul v-if="conflicts.length" class="bare" :aria-label="$t('house.archivePane.figuresThatAreOtherwiseHere')">
           <li v-for="f in conflicts" :key="f.uuid" class="row stitched">
             <span class="name">{{ f.name }}</span>
             <v-select
               :model-value="each[f.uuid] ?? conflict"
               :items="choices"
-              :aria-label="`${f.name}: what is done`"
+              :aria-label="$t('house.archivePane.whatIsDone', { name: f.name })"
               class="choice"
               @update:model-value="each[f.uuid] = $event"
             />
           </li>
         </ul>
       </template>
-      <v-btn color="primary" variant="flat" :disabled="busy" @click="takeIn">Take it in</v-btn>
+      <v-btn color="primary" variant="flat" :disabled="busy" @click="takeIn">{{
+        $t('house.archivePane.takeItIn')
+      }}</v-btn>
     </template>
     <v-progress-linear
       v-if="busy"
@@ -118,7 +132,7 @@ const takeIn = () =>
       color="primary"
       height="8"
       rounded
-      :aria-label="doing || 'Looking into it'"
+      :aria-label="doing || $t('house.archivePane.lookingIntoIt')"
     />
     <p v-if="doing" class="small quiet" role="status">{{ doing }}</p>
     <p v-if="told" role="status">{{ told }}</p>

@@ -14,24 +14,32 @@ const when = (at: string) => new Date(at).toLocaleString([], { dateStyle: 'mediu
 </script>
 
 <template>
-  <section class="sheet pane" aria-label="Copies">
-    <h2>Copies</h2>
+  <section class="sheet pane" :aria-label="$t('house.copiesPane.copies')">
+    <h2>{{ $t('house.copiesPane.copies') }}</h2>
     <p class="quiet">
-      While Impa runs it copies itself once a day, and keeps a week of days, five weeks and a year of months, in
-      <code>storage/copies</code>. Carry that folder to another disk now and then.
+      {{ $t('house.copiesPane.whileImpaRunsItCopies') }}
+      <code>storage/copies</code>{{ $t('house.copiesPane.carryThatFolderToAnother') }}
     </p>
     <p v-if="last">
-      The last one is of <b>{{ when(last.at) }}</b>, {{ last.mb.toFixed(1) }} MB;
-      {{ told?.copies.length === 1 ? 'one is' : `${told?.copies.length} are` }} kept.
+      {{ $t('house.copiesPane.theLastOneIsOf') }} <b>{{ when(last.at) }}</b>{{
+        $t('house.copiesPane.mbKept', {
+          mb: last.mb.toFixed(1),
+          what:
+            told?.copies.length === 1
+              ? $t('house.copiesPane.oneIs')
+              : $t('house.copiesPane.are', { copies: told?.copies.length }),
+        })
+      }}
     </p>
-    <p v-else-if="told">There is none yet: the first one is made within the hour.</p>
-    <v-btn :disabled="busy" @click="copyNow">Copy now</v-btn>
+    <p v-else-if="told">{{ $t('house.copiesPane.thereIsNoneYetThe') }}</p>
+    <v-btn :disabled="busy" @click="copyNow">{{ $t('house.copiesPane.copyNow') }}</v-btn>
     <details class="small quiet">
-      <summary>How one is put back</summary>
-      <code>php artisan impa:restore</code> puts the last one in the place of the store, after a copy of what is there
-      now; <code>impa:copy --list</code> names them all. <code>impa:doctor</code> says whether the store is well.
+      <summary>{{ $t('house.copiesPane.howOneIsPutBack') }}</summary>
+      <code>php artisan impa:restore</code> {{ $t('house.copiesPane.putsTheLastOneIn') }} <code>impa:copy --list</code>
+      {{ $t('house.copiesPane.namesThemAll') }} <code>impa:doctor</code>
+      {{ $t('house.copiesPane.saysWhetherTheStoreIs') }}
     </details>
-    <v-progress-linear v-if="busy" indeterminate color="primary" aria-label="Copying" />
+    <v-progress-linear v-if="busy" indeterminate color="primary" :aria-label="$t('house.copiesPane.copying')" />
     <p v-if="trouble" class="wrong" role="alert">{{ trouble }}</p>
   </section>
 </template>

@@ -39,40 +39,44 @@ const when = (at: string | null) =>
 </script>
 
 <template>
-  <section class="sheet pane" aria-label="Tablets">
-    <h2>Tablet beside the mat</h2>
+  <section class="sheet pane" :aria-label="$t('house.devicesPane.tablets')">
+    <h2>{{ $t('house.devicesPane.tabletBesideTheMat') }}</h2>
     <p v-if="devices && !devices.address" class="quiet">
-      Impa answers on this machine alone. To let tablets on your own network in, start it with
+      {{ $t('house.devicesPane.impaAnswersOnThisMachine') }}
       <code>bin/demo --share</code>.
     </p>
     <p v-else-if="devices && !devices.isHere" class="quiet">
-      This device is paired. Others are paired, and sent away, where Impa runs.
+      {{ $t('house.devicesPane.thisDeviceIsPairedOthers') }}
     </p>
     <template v-else-if="devices">
-      <p class="quiet">On your own network only, each paired once: then Build, Face and Check go on there.</p>
+      <p class="quiet">{{ $t('house.devicesPane.onYourOwnNetworkOnly') }}</p>
       <div v-if="code" class="offer">
-        <img :src="src" alt="The address and the code, to be read by the tablet's camera" width="200" height="200" />
+        <img :src="src" :alt="$t('house.devicesPane.theAddressAndTheCode')" width="200" height="200" />
         <div>
-          <p>Let its camera read this, or type</p>
+          <p>{{ $t('house.devicesPane.letItsCameraReadThis') }}</p>
           <p class="address">{{ devices.address }}/pair</p>
           <p class="code display">{{ code.code }}</p>
-          <p class="small quiet">It holds {{ left || 10 }} min, for one device.</p>
+          <p class="small quiet">{{ $t('house.devicesPane.itHoldsMinForOne', { left: left || 10 }) }}</p>
         </div>
       </div>
-      <v-btn v-else color="primary" variant="flat" :disabled="busy" @click="offer">Pair a tablet</v-btn>
-      <ul v-if="devices.devices.length" class="bare" aria-label="Paired">
+      <v-btn v-else color="primary" variant="flat" :disabled="busy" @click="offer">{{
+        $t('house.devicesPane.pairATablet')
+      }}</v-btn>
+      <ul v-if="devices.devices.length" class="bare" :aria-label="$t('house.devicesPane.paired')">
         <li v-for="d in devices.devices" :key="d.id" class="row stitched">
           <span
             ><b>{{ d.name }}</b
-            ><br /><span class="small quiet">paired {{ when(d.pairedAt) }}, last seen {{ when(d.seenAt) }}</span></span
+            ><br /><span class="small quiet">{{
+              $t('house.devicesPane.pairedLastSeen', { pairedAt: when(d.pairedAt), seenAt: when(d.seenAt) })
+            }}</span></span
           >
           <v-spacer />
-          <v-btn size="small" :disabled="busy" @click="sendAway(d.id)">Send away</v-btn>
+          <v-btn size="small" :disabled="busy" @click="sendAway(d.id)">{{ $t('house.devicesPane.sendAway') }}</v-btn>
         </li>
       </ul>
       <details class="small quiet">
-        <summary>How the tablet knows that it is this machine</summary>
-        Its browser asks once about the certificate, which was made here. Its SHA-256 fingerprint must be
+        <summary>{{ $t('house.devicesPane.howTheTabletKnowsThat') }}</summary>
+        {{ $t('house.devicesPane.itsBrowserAsksOnceAbout') }}
         <code>{{ devices.fingerprint }}</code>
       </details>
     </template>

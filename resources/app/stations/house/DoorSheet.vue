@@ -10,7 +10,7 @@ const emit = defineEmits<{ send: [] }>()
     <slot />
     <p v-if="trouble" class="wrong" role="alert">{{ trouble }}</p>
     <p v-if="told" role="status">{{ told }}</p>
-    <v-progress-linear v-if="busy" indeterminate color="primary" aria-label="Asking" />
+    <v-progress-linear v-if="busy" indeterminate color="primary" :aria-label="$t('house.doorSheet.asking')" />
   </form>
 </template>
 

@@ -16,9 +16,14 @@ onMounted(() => tell(async () => void (session.value = await api.session())))
 
 <template>
   <div class="house">
-    <h1>House</h1>
+    <h1>{{ $t('house.houseStation.house') }}</h1>
     <v-alert v-if="trouble" type="warning" variant="tonal" role="alert">{{ trouble }}</v-alert>
-    <v-progress-linear v-if="!session && !trouble" indeterminate color="primary" aria-label="Looking round" />
+    <v-progress-linear
+      v-if="!session && !trouble"
+      indeterminate
+      color="primary"
+      :aria-label="$t('house.houseStation.lookingRound')"
+    />
     <div v-if="session" class="panes">
       <AccountPane v-if="session.felter" :felter="session.felter" />
       <DevicesPane v-else />

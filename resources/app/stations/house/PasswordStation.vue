@@ -20,21 +20,29 @@ const choose = () =>
 </script>
 
 <template>
-  <DoorSheet title="Choose a password" :trouble="trouble" :told="told" :busy="busy" @send="choose">
-    <p v-if="!said.get('token')" class="wrong">This page wants the whole link of the letter. Open it from there.</p>
+  <DoorSheet
+    :title="$t('house.passwordStation.chooseAPassword')"
+    :trouble="trouble"
+    :told="told"
+    :busy="busy"
+    @send="choose"
+  >
+    <p v-if="!said.get('token')" class="wrong">{{ $t('house.passwordStation.thisPageWantsTheWhole') }}</p>
     <template v-else-if="!told">
-      <p class="quiet">For {{ email }}. Twelve letters or more: four or five words in a row are easy to keep.</p>
+      <p class="quiet">{{ $t('house.passwordStation.forTwelveLettersOrMore', { email }) }}</p>
       <input class="offscreen" type="text" autocomplete="username" :value="email" tabindex="-1" aria-hidden="true" />
       <v-text-field
         v-model="password"
-        label="New password"
+        :label="$t('house.passwordStation.newPassword')"
         :type="seen ? 'text' : 'password'"
         autocomplete="new-password"
         maxlength="128"
       />
-      <v-checkbox v-model="seen" label="Show what I type" density="compact" hide-details />
-      <v-btn type="submit" color="primary" variant="flat" :disabled="busy || !password">Choose it</v-btn>
+      <v-checkbox v-model="seen" :label="$t('house.passwordStation.showWhatIType')" density="compact" hide-details />
+      <v-btn type="submit" color="primary" variant="flat" :disabled="busy || !password">{{
+        $t('house.passwordStation.chooseIt')
+      }}</v-btn>
     </template>
-    <v-btn v-else color="primary" variant="flat" href="/sign-in">Sign in</v-btn>
+    <v-btn v-else color="primary" variant="flat" href="/sign-in">{{ $t('house.passwordStation.signIn') }}</v-btn>
   </DoorSheet>
 </template>

@@ -22,17 +22,27 @@ const letter = () => tell(async () => void (told.value = (await api.passwordLett
 </script>
 
 <template>
-  <DoorSheet title="Sign in" :trouble="trouble" :told="told" :busy="busy" @send="signIn">
-    <v-text-field v-model="email" label="Address" type="email" autocomplete="username" required />
+  <DoorSheet :title="$t('house.signInStation.signIn')" :trouble="trouble" :told="told" :busy="busy" @send="signIn">
+    <v-text-field
+      v-model="email"
+      :label="$t('house.signInStation.address')"
+      type="email"
+      autocomplete="username"
+      required
+    />
     <v-text-field
       v-model="password"
-      label="Password"
+      :label="$t('house.signInStation.password')"
       :type="seen ? 'text' : 'password'"
       autocomplete="current-password"
       required
     />
-    <v-checkbox v-model="seen" label="Show what I type" density="compact" hide-details />
-    <v-btn type="submit" color="primary" variant="flat" :disabled="busy || !email || !password">Sign in</v-btn>
-    <v-btn variant="text" :disabled="busy || !email" @click="letter">Send me a link to choose a new password</v-btn>
+    <v-checkbox v-model="seen" :label="$t('house.signInStation.showWhatIType')" density="compact" hide-details />
+    <v-btn type="submit" color="primary" variant="flat" :disabled="busy || !email || !password">{{
+      $t('house.signInStation.signIn')
+    }}</v-btn>
+    <v-btn variant="text" :disabled="busy || !email" @click="letter">{{
+      $t('house.signInStation.sendMeALinkTo')
+    }}</v-btn>
   </DoorSheet>
 </template>

@@ -9,6 +9,7 @@ import { paperSize } from '../../state/printer'
 import { trade } from '../../state/trade'
 import { useUnits } from '../../state/units'
 import { useAsyncAction } from '../../shared/useAsyncAction'
+import { t } from '../../lang'
 
 /** Kits of one of the figures for a workshop: what each bag holds, what is packed and bought, how it runs; labels and sheets. */
 const props = defineProps<{ set: SetKept; plan: ImpaSetPlan }>()
@@ -23,12 +24,12 @@ const told = ref<KitTold | null>(null)
 const { trouble, busy, tell } = useAsyncAction()
 const names = computed(() => props.plan.members.map((m, i) => ({ value: i, title: m.name })))
 const sizes = [
-  { value: 'a4-3x7', title: `A4, 3 x 7 of ${units.box(63.5, 38.1)}` },
-  { value: 'a4-2x7', title: `A4, 2 x 7 of ${units.box(99.1, 38.1)}` },
-  { value: 'a4-3x8', title: `A4, 3 x 8 of ${units.box(70, 37)}` },
-  { value: 'letter-3x10', title: `Letter, 3 x 10 of ${units.box(66.7, 25.4)}` },
-  { value: 'plain-a4', title: 'plain A4, to be cut' },
-  { value: 'plain-letter', title: 'plain Letter, to be cut' },
+  { value: 'a4-3x7', title: t('sets.kitPane.a43X7Of', { box: units.box(63.5, 38.1) }) },
+  { value: 'a4-2x7', title: t('sets.kitPane.a42X7Of', { box: units.box(99.1, 38.1) }) },
+  { value: 'a4-3x8', title: t('sets.kitPane.a43X8Of', { box: units.box(70, 37) }) },
+  { value: 'letter-3x10', title: t('sets.kitPane.letter3X10Of', { box: units.box(66.7, 25.4) }) },
+  { value: 'plain-a4', title: t('sets.kitPane.plainA4ToBeCut') },
+  { value: 'plain-letter', title: t('sets.kitPane.plainLetterToBeCut') },
 ]
 const wish = computed<KitWish>(() => ({
   member: props.set.members[of.value] ?? props.set.members[0]!,
@@ -43,37 +44,46 @@ watch(wish, reckon)
 const lacking = computed(() => told.value?.kit.needs.filter((n) => n.lackG > 0) ?? [])
 const name = computed(() => told.value?.kit.figure ?? 'kit')
 const printLabels = () =>
-  tell(async () => download(await api.kitLabels(wish.value, labels.value), `${name.value}, labels.pdf`))
+  tell(async () =>
+    download(await api.kitLabels(wish.value, labels.value), t('sets.kitPane.labelsPdf', { name: name.value })),
+  )
 const printSheet = () =>
-  tell(async () => download(await api.kitSheet(wish.value, paperSize.value), `${name.value}, kits.pdf`))
+  tell(async () =>
+    download(await api.kitSheet(wish.value, paperSize.value), t('sets.kitPane.kitsPdf', { name: name.value })),
+  )
 const clock = (minutes: number) =>
   `${Math.floor(Math.round(minutes) / 60)}:${String(Math.round(minutes) % 60).padStart(2, '0')}`
 </script>
 
 <template>
   <div class="kit">
-    <form class="wishes" aria-label="The workshop" @submit.prevent>
-      <v-select v-model="of" :items="names" label="Everyone makes" hide-details />
-      <v-text-field v-model="people" label="People" type="number" min="1" max="200" hide-details />
-      <v-text-field v-model="spare" label="Spare bags" type="number" min="0" max="50" hide-details />
-      <v-text-field v-model="beginners" label="Beginners" suffix="%" inputmode="decimal" hide-details />
-      <v-select v-model="reserve" :items="trade.reserves" label="If a bag runs out" hide-details />
+    <form class="wishes" :aria-label="$t('sets.kitPane.theWorkshop')" @submit.prevent>
+      <v-select v-model="of" :items="names" :label="$t('sets.kitPane.everyoneMakes')" hide-details />
+      <v-text-field v-model="people" :label="$t('sets.kitPane.people')" type="number" min="1" max="200" hide-details />
+      <v-text-field v-model="spare" :label="$t('sets.kitPane.spareBags')" type="number" min="0" max="50" hide-details />
+      <v-text-field
+        v-model="beginners"
+        :label="$t('sets.kitPane.beginners')"
+        suffix="%"
+        inputmode="decimal"
+        hide-details
+      />
+      <v-select v-model="reserve" :items="trade.reserves" :label="$t('sets.kitPane.ifABagRunsOut')" hide-details />
     </form>
     <p v-if="trouble" class="wrong" role="alert">{{ trouble }}</p>
-    <v-progress-linear v-if="busy" indeterminate color="primary" aria-label="Reckoning the kits" />
+    <v-progress-linear v-if="busy" indeterminate color="primary" :aria-label="$t('sets.kitPane.reckoningTheKits')" />
     <div v-if="told" class="two">
       <section>
-        <h2>In each bag</h2>
+        <h2>{{ $t('sets.kitPane.inEachBag') }}</h2>
         <p class="quiet small">
-          {{ Math.round((told.kit.factor - 1) * 100) }} % more than the plan's likely grams, so that a bag is enough
-          whoever takes it. House choices stand for how beginners felt; they are no measurement.
+          {{ $t('sets.kitPane.moreThanThePlansLikely', { factor: Math.round((told.kit.factor - 1) * 100) }) }}
         </p>
         <table>
           <thead>
             <tr>
-              <th scope="col">Wool</th>
-              <th scope="col">each, as a loose ball</th>
-              <th scope="col">in all</th>
+              <th scope="col">{{ $t('common.wool') }}</th>
+              <th scope="col">{{ $t('sets.kitPane.eachAsALooseBall') }}</th>
+              <th scope="col">{{ $t('sets.kitPane.inAll') }}</th>
             </tr>
           </thead>
           <tbody>
@@ -86,34 +96,39 @@ const clock = (minutes: number) =>
               </th>
               <td>
                 {{ units.g(b.eachG) }}
-                <small class="quiet">ball of {{ units.mm(b.clumpMm) }}</small>
+                <small class="quiet">{{ $t('sets.kitPane.ballOf', { clumpMm: units.mm(b.clumpMm) }) }}</small>
               </td>
               <td>{{ units.g(b.eachG * told.kit.bags) }}</td>
             </tr>
           </tbody>
         </table>
-        <p>1 needle of gauge {{ told.kit.needle }} in its straw; {{ told.kit.needles }} to bring, spares among them.</p>
+        <p>{{ $t('sets.kitPane.n1NeedleOfGaugeIn', { needle: told.kit.needle, needles: told.kit.needles }) }}</p>
         <p v-for="m in told.kit.mixes" :key="m.colour">{{ m.text }}</p>
-        <h2>To buy</h2>
-        <p v-if="!lacking.length">The stash has it all.</p>
+        <h2>{{ $t('common.toBuy') }}</h2>
+        <p v-if="!lacking.length">{{ $t('sets.kitPane.theStashHasItAll') }}</p>
         <ul class="bare">
-          <li v-for="n in lacking" :key="n.name">{{ n.name }}: {{ units.g(n.lackG) }} lacking</li>
+          <li v-for="n in lacking" :key="n.name">
+            {{ $t('sets.kitPane.lacking', { name: n.name, lackG: units.g(n.lackG) }) }}
+          </li>
           <li v-for="l in told.shopping.lines" :key="l.name">
-            {{ l.packs.map((p) => `${p.count} x ${units.pack(p.packG)}`).join(' and ') }} {{ l.name }},
-            <span class="quiet">{{ units.g(l.g - l.needG) }} left over</span>
+            {{ l.packs.map((p) => `${p.count} x ${units.pack(p.packG)}`).join($t('sets.kitPane.and')) }} {{ l.name }},
+            <span class="quiet">{{ $t('sets.kitPane.leftOver', { needG: units.g(l.g - l.needG) }) }}</span>
           </li>
           <li v-for="m in told.shopping.missing" :key="m.name" class="wrong">{{ m.name }}: {{ m.why }}</li>
         </ul>
         <p v-if="told.shopping.price">
-          {{ (told.shopping.price + told.shopping.sending).toFixed(2) }} in all with sending, about
-          {{ ((told.shopping.price + told.shopping.sending) / told.kit.bags).toFixed(2) }} a kit, without needles and
-          pads.
+          {{
+            $t('sets.kitPane.inAllWithSendingAbout', {
+              sending: (told.shopping.price + told.shopping.sending).toFixed(2),
+              bags: ((told.shopping.price + told.shopping.sending) / told.kit.bags).toFixed(2),
+            })
+          }}
         </p>
       </section>
       <section>
-        <h2>How it runs, {{ clock(told.kit.minutes) }}</h2>
+        <h2>{{ $t('sets.kitPane.howItRuns', { kit: clock(told.kit.minutes) }) }}</h2>
         <p class="note">{{ told.kit.note }}</p>
-        <ol class="bare run" aria-label="How it runs">
+        <ol class="bare run" :aria-label="$t('sets.kitPane.howItRuns2')">
           <li v-for="r in told.kit.run" :key="r.from">
             <span class="at">{{ clock(r.from) }}</span><span
               ><b>{{ r.what }}</b
@@ -123,16 +138,18 @@ const clock = (minutes: number) =>
         </ol>
       </section>
       <aside>
-        <h2>Pack</h2>
+        <h2>{{ $t('sets.kitPane.pack') }}</h2>
         <ul class="bare pack">
           <li v-for="p in told.kit.packing" :key="p.what">
             <b>{{ p.count }}</b> {{ p.what }}<small class="quiet">{{ p.note }}</small>
           </li>
         </ul>
-        <v-select v-model="labels" :items="sizes" label="Labels" hide-details />
-        <v-btn variant="tonal" :disabled="busy" @click="printLabels">Print the labels</v-btn>
+        <v-select v-model="labels" :items="sizes" :label="$t('sets.kitPane.labels')" hide-details />
+        <v-btn variant="tonal" :disabled="busy" @click="printLabels">{{ $t('sets.kitPane.printTheLabels') }}</v-btn>
         <PaperSelect />
-        <v-btn color="primary" variant="flat" :disabled="busy" @click="printSheet">Print list and run</v-btn>
+        <v-btn color="primary" variant="flat" :disabled="busy" @click="printSheet">{{
+          $t('sets.kitPane.printListAndRun')
+        }}</v-btn>
       </aside>
     </div>
   </div>

@@ -8,6 +8,7 @@ import LengthField from '../../shared/LengthField.vue'
 import { useUnits } from '../../state/units'
 import MemberPicture from './MemberPicture.vue'
 import { inWords } from '../../shared/useAsyncAction'
+import { t } from '../../lang'
 
 /** The figures of a set in a row: colours, size, how many; and more of them by a rule. */
 const props = defineProps<{ set: SetKept; plan: ImpaSetPlan | null; shelf: Card[] }>()
@@ -30,13 +31,16 @@ const keys = ref<string[]>([])
 const sizes = ref('')
 const trouble = ref('')
 const rules = [
-  { value: 'hue', title: 'spread over the rainbow' },
-  { value: 'swap', title: 'colours change places' },
-  { value: 'stash', title: 'what the stash has enough of' },
+  { value: 'hue', title: t('sets.membersPane.spreadOverTheRainbow') },
+  { value: 'swap', title: t('sets.membersPane.coloursChangePlaces') },
+  { value: 'stash', title: t('sets.membersPane.whatTheStashHasEnough') },
 ]
 const model = computed(() => told(of.value))
 const names = computed(() =>
-  props.set.members.map((m, i) => ({ value: i, title: told(i)?.name ?? m.name ?? `Figure ${i + 1}` })),
+  props.set.members.map((m, i) => ({
+    value: i,
+    title: told(i)?.name ?? m.name ?? t('sets.membersPane.figure', { number: i + 1 }),
+  })),
 )
 async function colourways(): Promise<void> {
   trouble.value = ''
@@ -44,11 +48,11 @@ async function colourways(): Promise<void> {
   try {
     const { colourways: ways } = await api.colourways(member.figure, keys.value, by.value, Number(count.value))
     if (!ways.length) {
-      trouble.value = 'The stash has not enough of any wool that shows there: choose another colour, or buy some.'
+      trouble.value = t('sets.membersPane.theStashHasNotEnough')
       return
     }
     if (by.value === 'stash' && ways.length < Number(count.value))
-      trouble.value = `The stash has enough of ${ways.length} different wools only.`
+      trouble.value = t('sets.membersPane.theStashHasEnoughOf', { ways: ways.length })
     const name = model.value?.name ?? ''
     const more = ways.map((way, n) => ({
       ...member,
@@ -70,7 +74,7 @@ function family(): void {
     .filter(Boolean)
     .map((t) => units.parseLength(t))
   if (!heights.length || heights.some((h) => !(h > 0))) {
-    trouble.value = 'Heights, one after the other: 60, 90, 120.'
+    trouble.value = t('sets.membersPane.heightsOneAfterTheOther')
     return
   }
   trouble.value = ''
@@ -91,13 +95,13 @@ function family(): void {
 
 <template>
   <div class="members">
-    <ul class="bare row-of" aria-label="Figures of the set">
+    <ul class="bare row-of" :aria-label="$t('sets.membersPane.figuresOfTheSet')">
       <li v-for="(m, i) in set.members" :key="i" :class="{ short: told(i) && told(i)!.enoughFor < told(i)!.count }">
         <MemberPicture :member="m" :name="told(i)?.name ?? ''" />
         <input
           class="title"
           :value="told(i)?.name ?? m.name"
-          :aria-label="`Name of figure ${i + 1}`"
+          :aria-label="$t('sets.membersPane.nameOfFigure', { number: i + 1 })"
           maxlength="120"
           @change="with_(i, { name: ($event.target as HTMLInputElement).value })"
         />
@@ -108,13 +112,13 @@ function family(): void {
             type="color"
             :value="c.hex"
             :title="c.name"
-            :aria-label="`${told(i)!.name}: ${c.name} becomes`"
+            :aria-label="$t('sets.membersPane.becomes', { name: told(i)!.name, name2: c.name })"
             @change="recolour(i, c.key, ($event.target as HTMLInputElement).value)"
         /></span>
         <span class="row facts">
           <LengthField
             :model-value="told(i)?.heightMm ?? 100"
-            label="High"
+            :label="$t('common.high')"
             :min="10"
             :max="1500"
             @update:model-value="with_(i, { heightMm: $event })"
@@ -124,21 +128,22 @@ function family(): void {
             type="number"
             min="1"
             max="1000"
-            label="Copies"
+            :label="$t('sets.membersPane.copies')"
             @change="with_(i, { count: Math.round(Number(($event.target as HTMLInputElement).value)) || 1 })"
           />
         </span>
         <small v-if="told(i)" class="quiet"
-          >{{ units.g(told(i)!.g) }} each<template v-if="told(i)!.enoughFor < told(i)!.count"
-            >, the stash is short</template
-          ></small
+          >{{ $t('sets.membersPane.each', { told: units.g(told(i)!.g) })
+          }}<template v-if="told(i)!.enoughFor < told(i)!.count">{{
+            $t('sets.membersPane.theStashIsShort')
+          }}</template></small
         >
         <v-btn
           :icon="mdiClose"
           size="small"
           variant="text"
           class="out"
-          :aria-label="`Take ${told(i)?.name ?? 'it'} out of the set`"
+          :aria-label="$t('sets.membersPane.takeOutOfTheSet', { name: told(i)?.name ?? 'it' })"
           @click="
             emit(
               'change',
@@ -148,40 +153,49 @@ function family(): void {
         />
       </li>
     </ul>
-    <ul v-if="plan?.notes.length" class="notes" aria-label="What is odd">
+    <ul v-if="plan?.notes.length" class="notes" :aria-label="$t('sets.membersPane.whatIsOdd')">
       <li v-for="n in plan.notes" :key="n">{{ n }}</li>
     </ul>
     <aside class="more">
-      <h2>More of one</h2>
+      <h2>{{ $t('sets.membersPane.moreOfOne') }}</h2>
       <p v-if="trouble" class="wrong" role="alert">{{ trouble }}</p>
-      <v-select v-model="of" :items="names" label="Of" hide-details />
+      <v-select v-model="of" :items="names" :label="$t('sets.membersPane.of')" hide-details />
       <fieldset v-if="model">
-        <legend class="small quiet">Colours that change</legend>
+        <legend class="small quiet">{{ $t('sets.membersPane.coloursThatChange') }}</legend>
         <label v-for="c in model.colours" :key="c.key" class="row"
           ><input v-model="keys" type="checkbox" :value="c.key" /><i :style="{ background: c.hex }" />{{
             c.name
           }}</label
         >
       </fieldset>
-      <v-select v-model="by" :items="rules" label="By" hide-details />
+      <v-select v-model="by" :items="rules" :label="$t('sets.membersPane.by')" hide-details />
       <div class="fields">
         <v-text-field
           v-if="by !== 'swap'"
           v-model="count"
-          label="How many"
+          :label="$t('sets.membersPane.howMany')"
           type="number"
           min="1"
           max="24"
           hide-details
         />
-        <v-btn variant="tonal" :disabled="!keys.length" @click="colourways">Make colourways of it</v-btn>
+        <v-btn variant="tonal" :disabled="!keys.length" @click="colourways">{{
+          $t('sets.membersPane.makeColourwaysOfIt')
+        }}</v-btn>
       </div>
-      <v-text-field v-model="sizes" label="Or a family in sizes" placeholder="60, 90, 120" hide-details />
-      <v-btn variant="tonal" :disabled="!sizes.trim()" @click="family">Make a family of it</v-btn>
+      <v-text-field
+        v-model="sizes"
+        :label="$t('sets.membersPane.orAFamilyInSizes')"
+        placeholder="60, 90, 120"
+        hide-details
+      />
+      <v-btn variant="tonal" :disabled="!sizes.trim()" @click="family">{{
+        $t('sets.membersPane.makeAFamilyOfIt')
+      }}</v-btn>
       <v-select
         :model-value="null"
         :items="shelf.map((c) => ({ value: c.id, title: c.name }))"
-        label="Lay another figure into it"
+        :label="$t('sets.membersPane.layAnotherFigureIntoIt')"
         hide-details
         @update:model-value="emit('change', [...set.members, { figure: Number($event), count: 1 }])"
       />

@@ -5,12 +5,13 @@ import { api } from '../../api/client'
 import type { ImpaSetPlan } from '../../api/types/set-plan'
 import { useUnits } from '../../state/units'
 import { inWords } from '../../shared/useAsyncAction'
+import { t } from '../../lang'
 
 /** Like pieces together: all cores, then covers from light to dark, and so on; what that saves; laid into sittings. */
 const props = defineProps<{ set: SetKept; plan: ImpaSetPlan }>()
 const units = useUnits()
 const minutes = ref(90)
-const lengths = [45, 60, 90, 120, 180].map((m) => ({ value: m, title: `${m} minutes` }))
+const lengths = [45, 60, 90, 120, 180].map((m) => ({ value: m, title: t('sets.setOrderPane.minutes', { m }) }))
 const sittings = ref<SetSittings['sittings']>([])
 const trouble = ref('')
 const who = (members: number[]) =>
@@ -34,11 +35,15 @@ watch([minutes, () => props.plan], lay)
   <div class="order">
     <section>
       <p>
-        <b>{{ units.minutes(plan.order.minutes) }}</b> together; one figure after the other
-        {{ units.minutes(plan.order.oneByOneMinutes) }}: <b>{{ units.minutes(plan.order.savedMinutes) }}</b> less laying
-        ready.
+        <b>{{ units.minutes(plan.order.minutes) }}</b>
+        {{
+          $t('sets.setOrderPane.togetherOneFigureAfterThe', {
+            oneByOneMinutes: units.minutes(plan.order.oneByOneMinutes),
+          })
+        }}
+        <b>{{ units.minutes(plan.order.savedMinutes) }}</b> {{ $t('sets.setOrderPane.lessLayingReady') }}
       </p>
-      <ol class="bare" aria-label="Order of work of the set">
+      <ol class="bare" :aria-label="$t('sets.setOrderPane.orderOfWorkOfThe')">
         <li v-for="(r, i) in plan.order.rows" :key="i">
           <i v-if="r.hex" :style="{ background: r.hex }" /><i v-else class="empty" />
           <b>{{ r.title }}</b>
@@ -48,9 +53,9 @@ watch([minutes, () => props.plan], lay)
       </ol>
     </section>
     <aside>
-      <v-select v-model="minutes" :items="lengths" label="A sitting lasts" hide-details />
+      <v-select v-model="minutes" :items="lengths" :label="$t('sets.setOrderPane.aSittingLasts')" hide-details />
       <p v-if="trouble" class="wrong" role="alert">{{ trouble }}</p>
-      <ol aria-label="Sittings">
+      <ol :aria-label="$t('sets.setOrderPane.sittings')">
         <li v-for="(s, i) in sittings" :key="i">
           <b>{{ units.minutes(s.minutes) }}&nbsp;</b>
           <span class="small quiet"> {{ [...new Set(s.rows.map((r) => r.title))].join(', ') }}</span>

@@ -6,6 +6,7 @@ import type { Card, SetKept } from '../../api/types/answers'
 import { api } from '../../api/client'
 import MemberPicture from './MemberPicture.vue'
 import { inWords } from '../../shared/useAsyncAction'
+import { t } from '../../lang'
 
 /** Sets below the figures: each a row of its first figures; a new one from figures of the shelf. */
 const props = defineProps<{ cards: Card[] }>()
@@ -27,7 +28,7 @@ async function make(): Promise<void> {
   try {
     const first = props.cards.find((c) => c.id === chosen.value[0])
     const { id } = await api.laySet(
-      chosen.value.length === 1 ? `${first?.name}, a set` : 'A set',
+      chosen.value.length === 1 ? t('sets.setShelf.aSet', { name: first?.name }) : t('sets.setShelf.aSet2'),
       chosen.value.map((figure) => ({ figure, count: 1 })),
     )
     await router.push(`/sets/${id}`)
@@ -38,14 +39,14 @@ async function make(): Promise<void> {
 </script>
 
 <template>
-  <section class="sets" aria-label="Sets">
+  <section class="sets" :aria-label="$t('sets.setShelf.sets')">
     <div class="row">
-      <h2>Sets</h2>
+      <h2>{{ $t('sets.setShelf.sets') }}</h2>
       <v-spacer />
-      <v-btn variant="text" :prepend-icon="mdiPlus" @click="making = true">New set</v-btn>
+      <v-btn variant="text" :prepend-icon="mdiPlus" @click="making = true">{{ $t('sets.setShelf.newSet') }}</v-btn>
     </div>
     <p v-if="!sets.length" class="quiet">
-      A choir in seven colours, a family in three sizes, twenty kits: figures planned as one, with one list of wool.
+      {{ $t('sets.setShelf.aChoirInSevenColours') }}
     </p>
     <div class="list">
       <router-link v-for="s in sets" :key="s.id" :to="`/sets/${s.id}`" class="sheet set">
@@ -53,13 +54,13 @@ async function make(): Promise<void> {
           ><MemberPicture v-for="(m, i) in s.members.slice(0, 4)" :key="i" :member="m" :name="m.name ?? ''"
         /></span>
         <b>{{ s.name }}</b>
-        <span class="quiet">{{ pieces(s) }} figures</span>
+        <span class="quiet">{{ $t('sets.setShelf.figures', { s: pieces(s) }) }}</span>
       </router-link>
     </div>
-    <v-dialog v-model="making" aria-label="A new set" max-width="460">
-      <v-card title="A new set">
+    <v-dialog v-model="making" :aria-label="$t('sets.setShelf.aNewSet')" max-width="460">
+      <v-card :title="$t('sets.setShelf.aNewSet')">
         <v-card-text>
-          <p>Which figures are in it? Colourways and sizes come next.</p>
+          <p>{{ $t('sets.setShelf.whichFiguresAreInIt') }}</p>
           <p v-if="trouble" class="wrong" role="alert">{{ trouble }}</p>
           <v-checkbox
             v-for="c in cards"
@@ -72,8 +73,10 @@ async function make(): Promise<void> {
           />
         </v-card-text>
         <v-card-actions>
-          <v-btn @click="making = false">Leave it</v-btn>
-          <v-btn color="primary" variant="flat" :disabled="!chosen.length" @click="make">Make the set</v-btn>
+          <v-btn @click="making = false">{{ $t('common.leaveIt') }}</v-btn>
+          <v-btn color="primary" variant="flat" :disabled="!chosen.length" @click="make">{{
+            $t('sets.setShelf.makeTheSet')
+          }}</v-btn>
         </v-card-actions>
       </v-card>
     </v-dialog>

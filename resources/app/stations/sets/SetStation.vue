@@ -14,6 +14,7 @@ import SetOrderPane from './SetOrderPane.vue'
 import SetWoolPane from './SetWoolPane.vue'
 import { useAsyncAction } from '../../shared/useAsyncAction'
 import { useUnits } from '../../state/units'
+import { t } from '../../lang'
 
 /** Several figures planned as one: who is in it, what it takes, in what order it is made. */
 const units = useUnits()
@@ -26,10 +27,10 @@ const reserve = ref<Reserve>('usual')
 const { trouble, busy, tell } = useAsyncAction()
 const before = ref<string[]>([])
 const pages = [
-  { key: 'members', title: 'Figures' },
-  { key: 'wool', title: 'Wool' },
-  { key: 'order', title: 'Order' },
-  { key: 'kit', title: 'Kits' },
+  { key: 'members', title: t('sets.setStation.figures') },
+  { key: 'wool', title: t('common.wool') },
+  { key: 'order', title: t('sets.setStation.order') },
+  { key: 'kit', title: t('sets.setStation.kits') },
 ] as const
 const page = ref<(typeof pages)[number]['key']>('members')
 const pieces = computed(() => set.value?.members.reduce((sum, m) => sum + (m.count ?? 1), 0) ?? 0)
@@ -56,7 +57,7 @@ function put(members: SetMember[], name: string): void {
   set.value = { ...set.value!, name, members }
   if (!members.length) {
     plan.value = null
-    trouble.value = 'The set is empty: add a figure.'
+    trouble.value = t('sets.setStation.theSetIsEmptyAdd')
     return
   }
   const now = set.value
@@ -94,21 +95,27 @@ async function drop(): Promise<void> {
       <v-text-field
         v-if="set"
         :model-value="set.name"
-        label="The set"
+        :label="$t('sets.setStation.theSet')"
         maxlength="120"
         class="name"
         @change="change(set.members, ($event.target as HTMLInputElement).value)"
       />
-      <b v-if="set">{{ pieces }} {{ pieces === 1 ? 'figure' : 'figures' }}</b>
+      <b v-if="set">{{ pieces }} {{ pieces === 1 ? $t('sets.setStation.figure') : $t('sets.setStation.figures2') }}</b>
       <v-spacer />
-      <v-btn :icon="mdiUndo" variant="text" aria-label="Undo" :disabled="!before.length" @click="undo" />
-      <v-btn variant="text" color="error" @click="asking = true">Take the set apart</v-btn>
+      <v-btn
+        :icon="mdiUndo"
+        variant="text"
+        :aria-label="$t('sets.setStation.undo')"
+        :disabled="!before.length"
+        @click="undo"
+      />
+      <v-btn variant="text" color="error" @click="asking = true">{{ $t('sets.setStation.takeTheSetApart') }}</v-btn>
     </header>
     <p v-if="plan" class="enough">{{ plan.enough.text }}</p>
     <v-alert v-if="trouble" type="warning" variant="tonal" role="alert" class="mb-3">{{ trouble }}</v-alert>
     <section v-if="set" class="sheet">
-      <PageTabs v-model="page" :pages="pages" label="The set" />
-      <v-progress-linear v-if="busy" indeterminate color="primary" aria-label="Planning the set" />
+      <PageTabs v-model="page" :pages="pages" :label="$t('sets.setStation.theSet')" />
+      <v-progress-linear v-if="busy" indeterminate color="primary" :aria-label="$t('sets.setStation.planningTheSet')" />
       <div role="tabpanel">
         <MembersPane v-if="page === 'members'" :set="set" :plan="plan" :shelf="shelf" @change="change" />
         <template v-else-if="plan">
@@ -124,21 +131,32 @@ async function drop(): Promise<void> {
         </template>
       </div>
     </section>
-    <v-progress-linear v-else-if="!trouble" indeterminate color="primary" aria-label="Fetching the set" />
-    <v-dialog v-model="asking" aria-label="Take the set apart?" max-width="460">
-      <v-card title="Take the set apart?">
+    <v-progress-linear
+      v-else-if="!trouble"
+      indeterminate
+      color="primary"
+      :aria-label="$t('sets.setStation.fetchingTheSet')"
+    />
+    <v-dialog v-model="asking" :aria-label="$t('sets.setStation.takeTheSetApart2')" max-width="460">
+      <v-card :title="$t('sets.setStation.takeTheSetApart2')">
         <v-card-text>
           <p>
-            Its {{ pieces === 1 ? 'figure stays' : 'figures stay' }} on the shelf as they are.
-            <template v-if="set?.asideG"
-              >The {{ units.g(set.asideG) }} of wool set aside for it are free again.</template
-            >
-            On the shelf it can be put together again.
+            {{
+              $t('sets.setStation.itsOnTheShelfAs', {
+                what: pieces === 1 ? $t('sets.setStation.figureStays') : $t('sets.setStation.figuresStay'),
+              })
+            }}
+            <template v-if="set?.asideG">{{
+              $t('sets.setStation.theOfWoolSetAside', { asideG: units.g(set.asideG) })
+            }}</template>
+            {{ $t('sets.setStation.onTheShelfItCan') }}
           </p>
         </v-card-text>
         <v-card-actions
-          ><v-btn @click="asking = false">Keep it</v-btn
-          ><v-btn color="error" variant="flat" @click="drop">Take it apart</v-btn></v-card-actions
+          ><v-btn @click="asking = false">{{ $t('sets.setStation.keepIt') }}</v-btn
+          ><v-btn color="error" variant="flat" @click="drop">{{
+            $t('sets.setStation.takeItApart')
+          }}</v-btn></v-card-actions
         >
       </v-card>
     </v-dialog>

@@ -9,6 +9,7 @@ import { trade } from '../../state/trade'
 import { paperSize } from '../../state/printer'
 import { useUnits } from '../../state/units'
 import { useAsyncAction } from '../../shared/useAsyncAction'
+import { t } from '../../lang'
 
 /** One ledger of wool over the whole set: what is likely, what to have, what the stash has free, what to buy. */
 const props = defineProps<{ set: SetKept; plan: ImpaSetPlan }>()
@@ -33,33 +34,49 @@ const aside = (keep: boolean) =>
   )
 const print = () =>
   tell(async () =>
-    download(await api.setShoppingFile(sent(), reserve.value, paperSize.value), `${props.set.name}, wool to buy.pdf`),
+    download(
+      await api.setShoppingFile(sent(), reserve.value, paperSize.value),
+      t('sets.setWoolPane.woolToBuyPdf', { name: props.set.name }),
+    ),
   )
-const states = { none: 'none like it', enough: 'enough', tight: 'enough if all goes well', short: 'short' }
+const states = {
+  none: t('sets.setWoolPane.noneLikeIt'),
+  enough: 'enough',
+  tight: t('sets.setWoolPane.enoughIfAllGoesWell'),
+  short: 'short',
+}
 </script>
 
 <template>
   <div class="wool">
     <p class="total">
-      <b>{{ units.g(plan.totalG) }}</b> in all.
+      <b>{{ units.g(plan.totalG) }}</b> {{ $t('sets.setWoolPane.inAll') }}
     </p>
     <div class="row">
-      <v-select v-model="reserve" :items="trade.reserves" label="If it runs out" class="reserve" hide-details />
-      <v-btn variant="tonal" @click="aside(true)">{{ set.asideG ? 'Set aside anew' : 'Set the wool aside' }}</v-btn>
+      <v-select
+        v-model="reserve"
+        :items="trade.reserves"
+        :label="$t('sets.setWoolPane.ifItRunsOut')"
+        class="reserve"
+        hide-details
+      />
+      <v-btn variant="tonal" @click="aside(true)">{{
+        set.asideG ? $t('sets.setWoolPane.setAsideAnew') : $t('sets.setWoolPane.setTheWoolAside')
+      }}</v-btn>
       <template v-if="set.asideG">
-        <v-btn variant="text" @click="aside(false)">Give it back</v-btn>
-        <span class="quiet">{{ units.g(set.asideG) }} lie aside for it: no other figure counts on them.</span>
+        <v-btn variant="text" @click="aside(false)">{{ $t('sets.setWoolPane.giveItBack') }}</v-btn>
+        <span class="quiet">{{ $t('sets.setWoolPane.lieAsideForItNo', { asideG: units.g(set.asideG) }) }}</span>
       </template>
     </div>
     <table>
       <thead>
         <tr>
-          <th scope="col">Wool</th>
+          <th scope="col">{{ $t('common.wool') }}</th>
           <th scope="col"></th>
-          <th scope="col">likely</th>
-          <th scope="col">to have</th>
-          <th scope="col">free</th>
-          <th scope="col">to buy</th>
+          <th scope="col">{{ $t('sets.setWoolPane.likely') }}</th>
+          <th scope="col">{{ $t('sets.setWoolPane.toHave') }}</th>
+          <th scope="col">{{ $t('sets.setWoolPane.free') }}</th>
+          <th scope="col">{{ $t('sets.setWoolPane.toBuy') }}</th>
         </tr>
       </thead>
       <tbody>
@@ -89,26 +106,28 @@ const states = { none: 'none like it', enough: 'enough', tight: 'enough if all g
         </tr>
       </tbody>
     </table>
-    <section v-if="shopping && (shopping.lines.length || shopping.missing.length)" aria-label="To buy">
+    <section v-if="shopping && (shopping.lines.length || shopping.missing.length)" :aria-label="$t('common.toBuy')">
       <div class="row">
-        <h2>To buy</h2>
-        <span class="quiet">from the sample shop</span><v-spacer /><PaperSelect /><v-btn variant="tonal" @click="print"
-          >Print the list</v-btn
+        <h2>{{ $t('common.toBuy') }}</h2>
+        <span class="quiet">{{ $t('sets.setWoolPane.fromTheSampleShop') }}</span><v-spacer /><PaperSelect /><v-btn
+          variant="tonal"
+          @click="print"
+          >{{ $t('sets.setWoolPane.printTheList') }}</v-btn
         >
       </div>
       <ul class="bare">
         <li v-for="l in shopping.lines" :key="l.name">
-          {{ l.packs.map((p) => `${p.count} x ${units.pack(p.packG)}`).join(' and ') }} <b>{{ l.name }}</b>,
+          {{ l.packs.map((p) => `${p.count} x ${units.pack(p.packG)}`).join($t('sets.setWoolPane.and')) }}
+          <b>{{ l.name }}</b>,
           {{ l.price.toFixed(2) }}
         </li>
         <li v-for="m in shopping.missing" :key="m.name">{{ m.name }}: {{ m.why }}</li>
       </ul>
-      <p>{{ (shopping.price + shopping.sending).toFixed(2) }} in all with sending.</p>
+      <p>{{ $t('sets.setWoolPane.inAllWithSending', { sending: (shopping.price + shopping.sending).toFixed(2) }) }}</p>
     </section>
     <p v-if="trouble" class="wrong" role="alert">{{ trouble }}</p>
     <p class="quiet small">
-      The real weight is within the bar 8 times out of 10; the line is what the stash has free. One hand felts them all,
-      so what it does otherwise adds up.
+      {{ $t('sets.setWoolPane.theRealWeightIsWithin') }}
     </p>
   </div>
 </template>

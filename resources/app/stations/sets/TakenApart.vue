@@ -23,8 +23,8 @@ async function again(): Promise<void> {
 
 <template>
   <p v-if="takenApart" class="row" role="status">
-    {{ takenApart.name }} was taken apart; its figures are where they were.
-    <v-btn size="small" variant="tonal" @click="again">Put it together again</v-btn>
+    {{ $t('sets.takenApart.wasTakenApartItsFigures', { name: takenApart.name }) }}
+    <v-btn size="small" variant="tonal" @click="again">{{ $t('sets.takenApart.putItTogetherAgain') }}</v-btn>
     <span v-if="trouble" class="wrong" role="alert">{{ trouble }}</span>
   </p>
 </template>

@@ -28,7 +28,12 @@ const set = (name: CoveringField['name'], value: number) =>
 
 <template>
   <div>
-    <v-select :model-value="way" :items="trade.coverings" label="Covered with" @update:model-value="choose($event)" />
+    <v-select
+      :model-value="way"
+      :items="trade.coverings"
+      :label="$t('shapes.coveringFields.coveredWith')"
+      @update:model-value="choose($event)"
+    />
     <div v-if="fields.length" class="two mt-3">
       <LengthField
         v-for="f in fields"

@@ -17,6 +17,7 @@ import WiresDialog from './dialogs/WiresDialog.vue'
 import ThingsDialog from './dialogs/ThingsDialog.vue'
 import { trade } from '../../state/trade'
 import { inWords } from '../../shared/useAsyncAction'
+import { t } from '../../lang'
 
 const figure = useFigure()
 const units = useUnits()
@@ -27,11 +28,11 @@ const option = (name: string) => drawing.value?.options[name] ?? 0
 const isFlat = computed(() => trade.kinds.find((k) => k.value === part.value?.shape.kind)?.isFlat ?? false)
 const outlines = computed(() =>
   Array.isArray(part.value?.shape.outline)
-    ? [{ title: 'as drawn', value: 'drawn' as const }, ...trade.outlines]
+    ? [{ title: t('shapes.partPanel.asDrawn'), value: 'drawn' as const }, ...trade.outlines]
     : trade.outlines,
 )
 const others = computed(() => [
-  { title: 'nothing: it stands', value: '' },
+  { title: t('shapes.partPanel.nothingItStands'), value: '' },
   ...figure.parts.filter((p) => p.key !== part.value?.key).map((p) => ({ title: p.name ?? p.key, value: p.key })),
 ])
 const set = (how: (p: Part) => void) => part.value && figure.changePart(part.value.key, how)
@@ -84,27 +85,27 @@ const goesRound = computed(
 const seats = computed(() => [
   {
     value: 'asked',
-    title: plan.value?.seat.way === 'onto' ? 'left out, as usual' : 'made, as usual',
+    title: plan.value?.seat.way === 'onto' ? t('shapes.partPanel.leftOutAsUsual') : t('shapes.partPanel.madeAsUsual'),
   },
-  { value: 'onto', title: 'left out: it lies on it' },
-  { value: 'in', title: 'made: it goes in' },
+  { value: 'onto', title: t('shapes.partPanel.leftOutItLiesOn') },
+  { value: 'in', title: t('shapes.partPanel.madeItGoesIn') },
 ])
 const sizes = [
-  ['widthMm', 'Width'],
-  ['heightMm', 'Height'],
-  ['depthMm', 'Depth'],
+  ['widthMm', t('common.width')],
+  ['heightMm', t('common.height')],
+  ['depthMm', t('common.depth')],
 ] as const
 </script>
 
 <template>
-  <aside aria-label="The selected part">
+  <aside :aria-label="$t('shapes.partPanel.theSelectedPart')">
     <template v-if="part">
       <v-alert v-for="n in notes" :key="n.code" type="warning" variant="tonal" density="compact" class="mb-2">{{
         n.text
       }}</v-alert>
       <v-text-field
         :model-value="part.name"
-        label="Name"
+        :label="$t('common.name')"
         maxlength="120"
         @change="set((p) => (p.name = ($event.target as HTMLInputElement).value))"
       />
@@ -113,23 +114,23 @@ const sizes = [
           :icon="mdiArrangeBringForward"
           variant="text"
           size="small"
-          aria-label="Bring forward"
-          title="Bring forward (Page up)"
+          :aria-label="$t('shapes.partPanel.bringForward')"
+          :title="$t('shapes.partPanel.bringForwardPageUp')"
           @click="figure.reorder(part.key, true)"
         />
         <v-btn
           :icon="mdiArrangeSendBackward"
           variant="text"
           size="small"
-          aria-label="Send back"
-          title="Send back (Page down)"
+          :aria-label="$t('shapes.partPanel.sendBack')"
+          :title="$t('shapes.partPanel.sendBackPageDown')"
           @click="figure.reorder(part.key, false)"
         />
         <v-btn
           :icon="mdiContentCopy"
           variant="text"
           size="small"
-          aria-label="Double this part"
+          :aria-label="$t('shapes.partPanel.doubleThisPart')"
           @click="figure.doubleSelected()"
         />
         <v-btn
@@ -137,14 +138,14 @@ const sizes = [
           variant="text"
           size="small"
           color="error"
-          aria-label="Take this part away"
+          :aria-label="$t('shapes.partPanel.takeThisPartAway')"
           @click="figure.removeSelected()"
         />
       </div>
       <v-select
         :model-value="part.shape.kind"
         :items="trade.kinds"
-        label="Shape"
+        :label="$t('shapes.partPanel.shape')"
         class="mt-3"
         @update:model-value="set((p) => (p.shape.kind = $event))"
       />
@@ -158,7 +159,7 @@ const sizes = [
         />
         <LengthField
           :model-value="part.turnDeg?.z ?? 0"
-          label="Turn"
+          :label="$t('shapes.partPanel.turn')"
           suffix="°"
           :min="-360"
           :max="360"
@@ -166,7 +167,7 @@ const sizes = [
         />
         <LengthField
           :model-value="part.at.zMm ?? 0"
-          label="Forwards"
+          :label="$t('shapes.partPanel.forwards')"
           :min="-4000"
           :max="4000"
           @update:model-value="set((p) => (p.at.zMm = $event))"
@@ -174,31 +175,31 @@ const sizes = [
         <template v-if="part.shape.kind === 'drumstick' || part.shape.kind === 'cup'">
           <LengthField
             :model-value="option('topMm')"
-            label="Upper end"
+            :label="$t('shapes.partPanel.upperEnd')"
             @update:model-value="set((p) => (p.shape.topMm = $event))"
           />
           <LengthField
             :model-value="option('bottomMm')"
-            label="Lower end"
+            :label="$t('shapes.partPanel.lowerEnd')"
             @update:model-value="set((p) => (p.shape.bottomMm = $event))"
           />
         </template>
         <LengthField
           v-if="part.shape.kind === 'block'"
           :model-value="option('cornerMm')"
-          label="Corners"
+          :label="$t('shapes.partPanel.corners')"
           @update:model-value="set((p) => (p.shape.cornerMm = $event))"
         />
         <LengthField
           v-if="part.shape.kind === 'block' || part.shape.kind === 'cup'"
           :model-value="option('edgeMm')"
-          :label="part.shape.kind === 'cup' ? 'Rims' : 'Edges'"
+          :label="part.shape.kind === 'cup' ? $t('shapes.partPanel.rims') : $t('shapes.partPanel.edges')"
           @update:model-value="set((p) => (p.shape.edgeMm = $event))"
         />
         <LengthField
           v-if="part.shape.kind === 'egg'"
           :model-value="option('taper')"
-          label="Taper"
+          :label="$t('shapes.partPanel.taper')"
           suffix=""
           :min="-0.6"
           :max="0.6"
@@ -210,14 +211,14 @@ const sizes = [
             typeof part.shape.outline === 'string' ? part.shape.outline : part.shape.outline ? 'drawn' : 'disc'
           "
           :items="outlines"
-          label="Outline"
+          :label="$t('shapes.partPanel.outline')"
           class="wide"
           @update:model-value="setOutline($event)"
         />
         <LengthField
           v-if="part.shape.kind === 'arc' || part.shape.kind === 'cord'"
           :model-value="option('bendDeg')"
-          label="Bend"
+          :label="$t('shapes.partPanel.bend')"
           suffix="°"
           :min="0"
           :max="330"
@@ -226,7 +227,7 @@ const sizes = [
       </div>
       <v-switch
         :model-value="part.mirror ?? false"
-        label="A pair, mirrored"
+        :label="$t('shapes.partPanel.aPairMirrored')"
         class="my-1"
         @update:model-value="set((p) => (p.mirror = Boolean($event)))"
       />
@@ -234,7 +235,7 @@ const sizes = [
       <v-select
         :model-value="drawing?.core"
         :items="trade.cores"
-        label="Inside"
+        :label="$t('common.inside')"
         class="mt-3"
         @update:model-value="set((p) => (p.core = $event))"
       />
@@ -242,12 +243,12 @@ const sizes = [
         <v-select
           :model-value="drawing?.firmness"
           :items="trade.firmnesses"
-          label="Firmness"
+          :label="$t('common.firmness')"
           @update:model-value="set((p) => (p.firmness = $event))"
         />
         <LengthField
           :model-value="drawing?.coverMm ?? 0"
-          label="Cover"
+          :label="$t('shapes.partPanel.cover')"
           :min="0"
           :max="200"
           @update:model-value="set((p) => (p.coverMm = $event))"
@@ -255,15 +256,15 @@ const sizes = [
       </div>
       <CoveringFields :part="part" class="mt-3" />
       <div class="acts mt-3">
-        <v-btn variant="tonal" @click="sewing = true">Cut and sew it</v-btn>
-        <v-btn variant="tonal" @click="having = true">Make it a thing held or worn</v-btn>
+        <v-btn variant="tonal" @click="sewing = true">{{ $t('shapes.partPanel.cutAndSewIt') }}</v-btn>
+        <v-btn variant="tonal" @click="having = true">{{ $t('shapes.partPanel.makeItAThingHeld') }}</v-btn>
       </div>
       <SewingDialog v-model="sewing" :part="part" />
       <div class="two mt-3">
         <v-select
           :model-value="part.join?.to ?? ''"
           :items="others"
-          label="Joined to"
+          :label="$t('shapes.partPanel.joinedTo')"
           @update:model-value="
             set((p) => {
               if ($event) p.join = { ...p.join, to: $event }
@@ -275,7 +276,7 @@ const sizes = [
           v-if="part.join"
           :model-value="drawing?.joinBy"
           :items="trade.joins"
-          label="By"
+          :label="$t('shapes.partPanel.by')"
           @update:model-value="
             set((p) => {
               if (p.join) p.join.by = $event
@@ -287,7 +288,7 @@ const sizes = [
         v-if="part.join && plan && plan.seat.way !== 'apart'"
         :model-value="part.join.onto === undefined ? 'asked' : part.join.onto ? 'onto' : 'in'"
         :items="seats"
-        label="Where it lies within"
+        :label="$t('shapes.partPanel.whereItLiesWithin')"
         class="mt-3"
         @update:model-value="
           set((p) => {
@@ -298,18 +299,18 @@ const sizes = [
         "
       />
       <div v-if="isBuried || goesRound" class="acts mt-3">
-        <v-btn v-if="isBuried" variant="tonal" @click="figure.apply('forwards', { key: part.key })"
-          >Bring it forwards to show</v-btn
-        >
-        <v-btn v-if="goesRound" variant="tonal" @click="figure.apply('round', { key: part.key })"
-          >Lay it round as a ring</v-btn
-        >
+        <v-btn v-if="isBuried" variant="tonal" @click="figure.apply('forwards', { key: part.key })">{{
+          $t('shapes.partPanel.bringItForwardsToShow')
+        }}</v-btn>
+        <v-btn v-if="goesRound" variant="tonal" @click="figure.apply('round', { key: part.key })">{{
+          $t('shapes.partPanel.layItRoundAsA')
+        }}</v-btn>
       </div>
       <v-select
         v-if="figure.document?.details?.some((d) => d.on === part!.key)"
         :model-value="part.school?.face ?? ''"
-        :items="[{ value: '', title: 'as the figure' }, ...trade.schools]"
-        label="What lies on it is laid"
+        :items="[{ value: '', title: $t('shapes.partPanel.asTheFigure') }, ...trade.schools]"
+        :label="$t('shapes.partPanel.whatLiesOnItIs')"
         class="mt-3"
         @update:model-value="
           set((p) => {
@@ -319,75 +320,94 @@ const sizes = [
         "
       />
       <details v-if="part.seen?.why" class="why">
-        <summary>Why this shape?</summary>
+        <summary>{{ $t('shapes.partPanel.whyThisShape') }}</summary>
         <p>{{ part.seen.why }}</p>
       </details>
       <dl v-if="plan" class="stitched sums">
-        <dt>Volume</dt>
+        <dt>{{ $t('shapes.partPanel.volume') }}</dt>
         <dd>{{ units.cm3(plan.volumeCm3) }}</dd>
-        <dt>Core</dt>
-        <dd>{{ plan.coreG ? units.g(plan.coreG) : 'none' }}</dd>
-        <dt>Colour</dt>
+        <dt>{{ $t('shapes.partPanel.core') }}</dt>
+        <dd>{{ plan.coreG ? units.g(plan.coreG) : $t('shapes.partPanel.none') }}</dd>
+        <dt>{{ $t('common.colour') }}</dt>
         <dd data-fact="colourG">{{ units.g(plan.colourG) }}</dd>
-        <dt>Time</dt>
+        <dt>{{ $t('common.time') }}</dt>
         <dd>{{ units.minutes(plan.minutes) }}</dd>
       </dl>
     </template>
     <template v-else-if="figure.document">
-      <h2>The figure</h2>
+      <h2>{{ $t('shapes.partPanel.theFigure') }}</h2>
       <v-text-field
         :model-value="figure.document.name"
-        label="Name"
+        :label="$t('common.name')"
         maxlength="120"
         class="mt-2"
         @change="figure.change((d) => (d.name = ($event.target as HTMLInputElement).value || d.name))"
       />
       <div v-if="isOtherHeight" class="acts">
-        <v-btn variant="tonal" @click="figure.apply('height', {})">Say what it stands</v-btn>
-        <v-btn variant="tonal" @click="figure.apply('height', { grow: true })">Make it as tall as it says</v-btn>
+        <v-btn variant="tonal" @click="figure.apply('height', {})">{{ $t('shapes.partPanel.sayWhatItStands') }}</v-btn>
+        <v-btn variant="tonal" @click="figure.apply('height', { grow: true })">{{
+          $t('shapes.partPanel.makeItAsTallAs')
+        }}</v-btn>
       </div>
       <dl class="sums mt-2">
-        <dt>Weight</dt>
+        <dt>{{ $t('shapes.partPanel.weight') }}</dt>
         <dd>{{ units.g(figure.board?.plan.balance.massG ?? 0) }}</dd>
         <template v-if="mustStand && balance">
-          <dt>Stands</dt>
+          <dt>{{ $t('shapes.partPanel.stands') }}</dt>
           <dd>
-            <template v-if="balance.tipDeg <= 0">Falls over</template>
+            <template v-if="balance.tipDeg <= 0">{{ $t('shapes.partPanel.fallsOver') }}</template>
             <template v-else
-              >{{ balance.stands ? (balance.touchy ? 'just' : 'firmly') : 'falls over easily'
-              }}<span class="unit">tips at {{ units.degrees(balance.tipDeg) }}</span></template
+              >{{
+                balance.stands
+                  ? balance.touchy
+                    ? $t('shapes.partPanel.just')
+                    : $t('shapes.partPanel.firmly')
+                  : $t('shapes.partPanel.fallsOverEasily')
+              }}<span class="unit">{{
+                $t('shapes.partPanel.tipsAt', { tipDeg: units.degrees(balance.tipDeg) })
+              }}</span></template
             >
           </dd>
         </template>
-        <dt>Hands</dt>
+        <dt>{{ $t('shapes.partPanel.hands') }}</dt>
         <dd>{{ units.minutes(figure.board?.plan.minutes.hands ?? 0) }}</dd>
       </dl>
       <p class="quiet mt-4">
-        Choose a part on the board or in the list to change it. Drag it, pull its corners, turn it by its knob; drag it
-        in the strip at the right to bring it forwards or back.
+        {{ $t('shapes.partPanel.chooseAPartOnThe') }}
       </p>
       <div class="acts mt-4">
-        <v-btn v-if="!figure.document?.flat" variant="tonal" @click="standing = true">How it stands</v-btn>
-        <v-btn variant="tonal" @click="wiring = true">Wires</v-btn>
-        <v-btn variant="tonal" @click="sizing = true">Size by a part or an object</v-btn>
-        <v-btn variant="tonal" @click="printing = true">Print size cards</v-btn>
-        <v-btn variant="tonal" @click="having = true">Things it has with it</v-btn>
+        <v-btn v-if="!figure.document?.flat" variant="tonal" @click="standing = true">{{
+          $t('shapes.partPanel.howItStands')
+        }}</v-btn>
+        <v-btn variant="tonal" @click="wiring = true">{{ $t('common.wires') }}</v-btn>
+        <v-btn variant="tonal" @click="sizing = true">{{ $t('shapes.partPanel.sizeByAPartOr') }}</v-btn>
+        <v-btn variant="tonal" @click="printing = true">{{ $t('shapes.partPanel.printSizeCards') }}</v-btn>
+        <v-btn variant="tonal" @click="having = true">{{ $t('shapes.partPanel.thingsItHasWithIt') }}</v-btn>
       </div>
-      <h3 class="mt-4">A side picture</h3>
-      <p class="quiet">Has it a drawing from the side as well? Depths are taken from it.</p>
+      <h3 class="mt-4">{{ $t('shapes.partPanel.aSidePicture') }}</h3>
+      <p class="quiet">{{ $t('shapes.partPanel.hasItADrawingFrom') }}</p>
       <div class="acts mt-2">
         <v-btn-toggle
           v-model="facesLeft"
           density="compact"
           mandatory
-          aria-label="Which way it looks in the side picture"
-          ><v-btn :value="true" size="small">looks left</v-btn
-          ><v-btn :value="false" size="small">looks right</v-btn></v-btn-toggle
+          :aria-label="$t('shapes.partPanel.whichWayItLooksIn')"
+          ><v-btn :value="true" size="small">{{ $t('shapes.partPanel.looksLeft') }}</v-btn
+          ><v-btn :value="false" size="small">{{ $t('shapes.partPanel.looksRight') }}</v-btn></v-btn-toggle
         >
         <v-btn variant="tonal" @click="sideFile?.click()">{{
-          figure.document.sidePicture ? 'Another side picture' : 'Choose a side picture'
+          figure.document.sidePicture
+            ? $t('shapes.partPanel.anotherSidePicture')
+            : $t('shapes.partPanel.chooseASidePicture')
         }}</v-btn>
-        <input ref="sideFile" type="file" accept="image/*" hidden aria-label="Side picture" @change="takeSide" />
+        <input
+          ref="sideFile"
+          type="file"
+          accept="image/*"
+          hidden
+          :aria-label="$t('shapes.partPanel.sidePicture')"
+          @change="takeSide"
+        />
       </div>
       <ul v-if="sideSays.length" class="bare mt-2" role="status">
         <li v-for="n in sideSays" :key="n">{{ n }}</li>
@@ -395,14 +415,15 @@ const sizes = [
       <StandingDialog v-model="standing" />
       <WiresDialog v-model="wiring" />
       <SizingDialog v-model="sizing" />
-      <PrintDialog v-model="printing" title="Size cards" :make="cards">
+      <PrintDialog v-model="printing" :title="$t('shapes.partPanel.sizeCards')" :make="cards">
         <p>
-          Every part from the front and from the side at true size, with its weight and colour. Hold the felt against
-          the card until it fits.
+          {{ $t('shapes.partPanel.everyPartFromTheFront') }}
         </p>
       </PrintDialog>
       <p class="mt-4">
-        <a :href="download" :download="`${figure.document.name}.impa.json`">Take the figure as a file</a>
+        <a :href="download" :download="`${figure.document.name}.impa.json`">{{
+          $t('shapes.partPanel.takeTheFigureAsA')
+        }}</a>
       </p>
     </template>
     <ThingsDialog v-model="having" />

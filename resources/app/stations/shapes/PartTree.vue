@@ -24,8 +24,8 @@ const rows = computed(() => {
 </script>
 
 <template>
-  <p v-if="!rows.length" class="quiet">No parts yet. Add a shape: start with the largest.</p>
-  <ul class="bare" aria-label="Parts, by what they are joined to">
+  <p v-if="!rows.length" class="quiet">{{ $t('shapes.partTree.noPartsYetAddA') }}</p>
+  <ul class="bare" :aria-label="$t('shapes.partTree.partsByWhatTheyAre')">
     <li v-for="{ part, depth } in rows" :key="part.key" class="line" :style="{ paddingLeft: `${depth * 14}px` }">
       <button
         class="plain part"
@@ -43,7 +43,7 @@ const rows = computed(() => {
         <span
           >{{ part.name ?? part.key }}<small class="quiet">{{ part.shape.kind }}</small></span
         >
-        <b v-if="part.mirror" class="twins" title="A pair">x 2</b>
+        <b v-if="part.mirror" class="twins" :title="$t('shapes.partTree.aPair')">x 2</b>
       </button>
       <span class="marks" :class="{ kept: figure.hidden.includes(part.key) || figure.locked.includes(part.key) }">
         <v-btn
@@ -51,7 +51,7 @@ const rows = computed(() => {
           size="x-small"
           variant="text"
           :aria-pressed="figure.hidden.includes(part.key)"
-          :aria-label="`Hide ${part.name ?? part.key}`"
+          :aria-label="$t('shapes.partTree.hide', { name: part.name ?? part.key })"
           @click="figure.hide(part.key)"
         />
         <v-btn
@@ -59,7 +59,7 @@ const rows = computed(() => {
           size="x-small"
           variant="text"
           :aria-pressed="figure.locked.includes(part.key)"
-          :aria-label="`Lock ${part.name ?? part.key}`"
+          :aria-label="$t('shapes.partTree.lock', { name: part.name ?? part.key })"
           @click="figure.lock(part.key)"
         />
       </span>

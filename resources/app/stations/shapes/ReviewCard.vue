@@ -92,53 +92,90 @@ onMounted(() => {
 </script>
 
 <template>
-  <section v-if="now" ref="card" tabindex="-1" class="sheet review" aria-label="Review of what was seen">
+  <section
+    v-if="now"
+    ref="card"
+    tabindex="-1"
+    class="sheet review"
+    :aria-label="$t('shapes.reviewCard.reviewOfWhatWasSeen')"
+  >
     <div class="row head">
-      <v-btn :icon="mdiChevronLeft" size="small" variant="text" aria-label="The one before" @click="go(-1)" />
+      <v-btn
+        :icon="mdiChevronLeft"
+        size="small"
+        variant="text"
+        :aria-label="$t('shapes.reviewCard.theOneBefore')"
+        @click="go(-1)"
+      />
       <b class="name">{{ now.of.name ?? now.of.key }}</b>
       <span class="quiet"
-        >{{ now.kind === 'part' ? now.of.shape.kind : `colour: ${now.of.kind}` }}, {{ at + 1 }} of {{ all.length }};
-        {{ open.length }} open<template v-if="figure.board?.review.hard">, unsure first</template></span
+        >{{
+          $t('shapes.reviewCard.ofOpen', {
+            what: now.kind === 'part' ? now.of.shape.kind : `colour: ${now.of.kind}`,
+            number: at + 1,
+            all: all.length,
+            open: open.length,
+          })
+        }}<template v-if="figure.board?.review.hard">{{ $t('shapes.reviewCard.unsureFirst') }}</template></span
       >
       <v-spacer />
       <span class="sure" :title="`${percent} % sure`"><i :style="{ width: `${percent}%` }" /></span
-      ><span class="quiet">{{ percent }} % sure</span>
-      <v-btn :icon="mdiChevronRight" size="small" variant="text" aria-label="The next one" @click="go(1)" />
+      ><span class="quiet">{{ $t('shapes.reviewCard.sure', { percent }) }}</span>
+      <v-btn
+        :icon="mdiChevronRight"
+        size="small"
+        variant="text"
+        :aria-label="$t('shapes.reviewCard.theNextOne')"
+        @click="go(1)"
+      />
     </div>
     <p class="why">{{ now.of.seen?.why }}</p>
     <div class="row acts">
       <v-btn color="primary" variant="flat" size="small" :disabled="now.of.seen?.taken" @click="take">{{
-        now.of.seen?.taken ? 'Taken' : 'Take it'
+        now.of.seen?.taken ? $t('shapes.reviewCard.taken') : $t('common.takeIt')
       }}</v-btn>
-      <v-btn variant="tonal" size="small" @click="leave">Leave it out</v-btn>
+      <v-btn variant="tonal" size="small" @click="leave">{{ $t('shapes.reviewCard.leaveItOut') }}</v-btn>
       <template v-if="now.kind === 'part'">
         <v-select
           :model-value="now.of.shape.kind"
           :items="trade.kinds"
-          label="Change shape to"
+          :label="$t('shapes.reviewCard.changeShapeTo')"
           class="kind"
           hide-details
           @update:model-value="figure.changePart(now.of.key, (p) => (p.shape.kind = $event))"
         />
-        <v-btn variant="text" size="small" @click="emit('cut')">Cut in two</v-btn>
-        <v-btn variant="text" size="small" @click="figure.apply('to-detail', { key: now.of.key })"
-          >Just a patch on the surface</v-btn
-        >
+        <v-btn variant="text" size="small" @click="emit('cut')">{{ $t('shapes.reviewCard.cutInTwo') }}</v-btn>
+        <v-btn variant="text" size="small" @click="figure.apply('to-detail', { key: now.of.key })">{{
+          $t('shapes.reviewCard.justAPatchOnThe')
+        }}</v-btn>
       </template>
-      <v-btn v-else variant="text" size="small" @click="figure.apply('to-part', { key: now.of.key })"
-        >A part of its own</v-btn
-      >
+      <v-btn v-else variant="text" size="small" @click="figure.apply('to-part', { key: now.of.key })">{{
+        $t('shapes.reviewCard.aPartOfItsOwn')
+      }}</v-btn>
       <v-spacer />
       <details v-if="leftOut.length" class="quiet">
-        <summary>{{ leftOut.length }} tiny {{ leftOut.length === 1 ? 'dot' : 'dots' }} left out</summary>
+        <summary>
+          {{
+            $t('shapes.reviewCard.tinyLeftOut', {
+              leftOut: leftOut.length,
+              what: leftOut.length === 1 ? $t('shapes.reviewCard.dot') : $t('shapes.reviewCard.dots'),
+            })
+          }}
+        </summary>
         <ul>
           <li v-for="(s, i) in leftOut.slice(0, 12)" :key="i">
-            {{ s.colour }}, {{ units.mm(s.widthMm ?? 0) }}, at {{ units.mm(s.xMm ?? 0) }} right,
-            {{ units.mm(s.yMm ?? 0) }} up
+            {{
+              $t('shapes.reviewCard.atRightUp', {
+                colour: s.colour,
+                widthMm: units.mm(s.widthMm ?? 0),
+                xMm: units.mm(s.xMm ?? 0),
+                yMm: units.mm(s.yMm ?? 0),
+              })
+            }}
           </li>
         </ul>
       </details>
-      <v-btn variant="text" size="small" @click="emit('close')">Done</v-btn>
+      <v-btn variant="text" size="small" @click="emit('close')">{{ $t('common.done') }}</v-btn>
     </div>
   </section>
 </template>

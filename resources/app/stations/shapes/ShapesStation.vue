@@ -18,6 +18,7 @@ import { useZoom, type Frames } from '../../drawing/useZoom'
 import { useFrames } from './board/useFrames'
 import PageTabs from '../../shared/PageTabs.vue'
 import { useHotkeys } from '../../shared/useHotkeys'
+import { t } from '../../lang'
 
 const figure = useFigure()
 const adding = ref(false)
@@ -29,9 +30,11 @@ const again = ref(false)
 /** A figure of layers is looked at pulled apart first. */
 const board = ref<'drawing' | 'apart' | 'sheets'>('apart')
 const boardPages = computed(() => [
-  { key: 'apart' as const, title: 'Layers' },
-  ...(figure.document?.flat?.way === 'sheet' ? [{ key: 'sheets' as const, title: 'On the sheets' }] : []),
-  { key: 'drawing' as const, title: 'Drawing' },
+  { key: 'apart' as const, title: t('shapes.shapesStation.layers') },
+  ...(figure.document?.flat?.way === 'sheet'
+    ? [{ key: 'sheets' as const, title: t('shapes.shapesStation.onTheSheets') }]
+    : []),
+  { key: 'drawing' as const, title: t('shapes.shapesStation.drawing') },
 ])
 const layers = computed(() => {
   if (!figure.document?.flat || board.value === 'drawing') return null
@@ -98,19 +101,19 @@ onBeforeUnmount(() => {
 
 <template>
   <div v-if="figure.document && figure.board" class="shapes">
-    <aside class="sheet left" aria-label="Parts">
+    <aside class="sheet left" :aria-label="$t('shapes.shapesStation.parts')">
       <div class="row">
-        <h2>Parts</h2>
-        <v-spacer /><v-btn color="primary" variant="flat" :prepend-icon="mdiPlus" @click="adding = true"
-          >Add a shape</v-btn
-        >
+        <h2>{{ $t('shapes.shapesStation.parts') }}</h2>
+        <v-spacer /><v-btn color="primary" variant="flat" :prepend-icon="mdiPlus" @click="adding = true">{{
+          $t('shapes.shapesStation.addAShape')
+        }}</v-btn>
       </div>
       <PartTree class="tree" />
       <div v-if="figure.chosen.length > 1" class="row several">
-        <span>{{ figure.chosen.length }} chosen</span><v-spacer />
-        <v-btn size="small" variant="tonal" @click="figure.apply('merge', { keys: figure.chosen })"
-          >Make them one</v-btn
-        >
+        <span>{{ $t('shapes.shapesStation.chosen', { chosen: figure.chosen.length }) }}</span><v-spacer />
+        <v-btn size="small" variant="tonal" @click="figure.apply('merge', { keys: figure.chosen })">{{
+          $t('shapes.shapesStation.makeThemOne')
+        }}</v-btn>
       </div>
       <div class="corner" :class="{ large: round }">
         <TurningView
@@ -125,13 +128,20 @@ onBeforeUnmount(() => {
           size="small"
           variant="text"
           :icon="round ? mdiArrowCollapse : mdiArrowExpand"
-          :aria-label="round ? 'Put the round view back in its corner' : 'Let the round view take over the board'"
+          :aria-label="
+            round ? $t('shapes.shapesStation.putTheRoundViewBack') : $t('shapes.shapesStation.letTheRoundViewTake')
+          "
           @click="round = !round"
         />
       </div>
     </aside>
-    <section class="middle" aria-label="Board">
-      <PageTabs v-if="figure.document.flat" v-model="board" label="What lies on the board" :pages="boardPages" />
+    <section class="middle" :aria-label="$t('shapes.shapesStation.board')">
+      <PageTabs
+        v-if="figure.document.flat"
+        v-model="board"
+        :label="$t('shapes.shapesStation.whatLiesOnTheBoard')"
+        :pages="boardPages"
+      />
       <LayersView v-if="layers" :page="layers" />
       <BoardTools
         v-if="!layers"
@@ -164,7 +174,7 @@ onBeforeUnmount(() => {
         v-else-if="figure.board.plan.notes.length && !layers"
         class="bare notes"
         tabindex="0"
-        aria-label="Worth knowing"
+        :aria-label="$t('shapes.shapesStation.worthKnowing')"
       >
         <li v-for="n in figure.board.plan.notes" :key="n.code + n.at" class="sheet">{{ n.text }}</li>
       </ul>
@@ -173,7 +183,12 @@ onBeforeUnmount(() => {
     <CatalogueDialog v-model="adding" />
     <LookAgainDialog v-model="again" />
   </div>
-  <v-progress-linear v-else-if="!figure.trouble" indeterminate color="primary" aria-label="Fetching the figure" />
+  <v-progress-linear
+    v-else-if="!figure.trouble"
+    indeterminate
+    color="primary"
+    :aria-label="$t('common.fetchingTheFigure')"
+  />
 </template>
 
 <style scoped>

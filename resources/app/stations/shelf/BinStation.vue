@@ -26,26 +26,28 @@ const empty = () => act(() => api.emptyBin())
 <template>
   <div class="bin">
     <header class="row">
-      <h1>In the bin</h1>
-      <v-spacer /><v-btn to="/">Back to the shelf</v-btn
-      ><v-btn v-if="bin?.count" color="error" @click="asking = true">Empty the bin</v-btn>
+      <h1>{{ $t('shelf.binStation.inTheBin') }}</h1>
+      <v-spacer /><v-btn to="/">{{ $t('shelf.binStation.backToTheShelf') }}</v-btn
+      ><v-btn v-if="bin?.count" color="error" @click="asking = true">{{ $t('shelf.binStation.emptyTheBin') }}</v-btn>
     </header>
     <v-alert v-if="trouble" type="error" variant="tonal" density="compact" class="mb-4" role="alert">{{
       trouble
     }}</v-alert>
     <p v-if="bin && !bin.count" class="quiet">
-      The bin is empty. What you throw away from the shelf lies here until you empty it.
+      {{ $t('shelf.binStation.theBinIsEmptyWhat') }}
     </p>
     <div v-if="bin" class="cards">
       <FigureCard v-for="card in bin.figures" :key="card.id" :card="card" binned @restore="restore(card.id)" />
     </div>
     <v-pagination v-if="bin && bin.pages > 1" :model-value="bin.page" :length="bin.pages" @update:model-value="load" />
-    <v-dialog aria-label="Empty the bin?" v-model="asking"
-      ><v-card title="Empty the bin?"
-        ><v-card-text>{{ bin?.count }} figures and all their notes are then gone for good.</v-card-text
+    <v-dialog :aria-label="$t('shelf.binStation.emptyTheBin2')" v-model="asking"
+      ><v-card :title="$t('shelf.binStation.emptyTheBin2')"
+        ><v-card-text>{{ $t('shelf.binStation.figuresAndAllTheirNotes', { count: bin?.count }) }}</v-card-text
         ><v-card-actions
-          ><v-btn @click="asking = false">Keep them</v-btn
-          ><v-btn color="error" variant="flat" :disabled="busy" @click="empty">Empty the bin</v-btn></v-card-actions
+          ><v-btn @click="asking = false">{{ $t('shelf.binStation.keepThem') }}</v-btn
+          ><v-btn color="error" variant="flat" :disabled="busy" @click="empty">{{
+            $t('shelf.binStation.emptyTheBin')
+          }}</v-btn></v-card-actions
         ></v-card
       ></v-dialog
     >

@@ -18,7 +18,7 @@ const units = useUnits()
       <span class="stage"
         ><img
           :src="`/api/figures/${card.id}/render?px=320&revision=${card.revision}`"
-          :alt="`${card.name}, from the front`"
+          :alt="$t('shelf.figureCard.fromTheFront', { name: card.name })"
           width="220"
           height="220"
           loading="lazy"
@@ -30,7 +30,11 @@ const units = useUnits()
         >{{ units.mass(card.totalG).value }}<span class="unit">{{ units.mass(card.totalG).unit }}</span></span
       >
       <span>{{ units.minutes(card.handsMinutes) }}</span>
-      <span class="quiet">{{ card.done ? `${card.done} of ${card.steps} steps` : 'not begun' }}</span>
+      <span class="quiet">{{
+        card.done
+          ? $t('shelf.figureCard.ofSteps', { done: card.done, steps: card.steps })
+          : $t('shelf.figureCard.notBegun')
+      }}</span>
     </p>
     <div class="foot">
       <v-progress-linear
@@ -39,15 +43,15 @@ const units = useUnits()
         bg-color="thread"
         rounded
         height="6"
-        :aria-label="`${card.done} of ${card.steps} steps done`"
+        :aria-label="$t('shelf.figureCard.ofStepsDone', { done: card.done, steps: card.steps })"
       />
-      <v-btn v-if="binned" @click="$emit('restore')">Bring back</v-btn>
+      <v-btn v-if="binned" @click="$emit('restore')">{{ $t('shelf.figureCard.bringBack') }}</v-btn>
       <v-btn
         v-else
         :icon="mdiDeleteOutline"
         variant="text"
         size="small"
-        :aria-label="`Throw ${card.name} into the bin`"
+        :aria-label="$t('shelf.figureCard.throwIntoTheBin', { name: card.name })"
         @click="$emit('throwAway')"
       />
     </div>

@@ -18,5 +18,11 @@ async function lay(seen: Seen, picture: number): Promise<void> {
 </script>
 
 <template>
-  <SeeingDialog title="A new figure" :source="source" onwards="To the shapes" :take="lay" @close="emit('close')" />
+  <SeeingDialog
+    :title="$t('shelf.newFigureDialog.aNewFigure')"
+    :source="source"
+    :onwards="$t('shelf.newFigureDialog.toTheShapes')"
+    :take="lay"
+    @close="emit('close')"
+  />
 </template>

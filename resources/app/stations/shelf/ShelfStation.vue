@@ -13,6 +13,7 @@ import { onSeveral } from '../../away/usePlace'
 import SetShelf from '../sets/SetShelf.vue'
 import TakenApart from '../sets/TakenApart.vue'
 import NewFigureDialog from './NewFigureDialog.vue'
+import { t } from '../../lang'
 
 const router = useRouter()
 const figure = useFigure()
@@ -56,16 +57,16 @@ async function startPlain(): Promise<void> {
   const document: Figure = {
     format: 'impa-figure',
     version: 2,
-    name: 'New figure',
+    name: t('shelf.shelfStation.newFigure'),
     heightMm: 60,
     colours: [
-      { key: 'c1', name: 'Undyed', hex: '#e9dfc8' },
-      { key: 'c2', name: 'Dark', hex: '#2b2320' },
+      { key: 'c1', name: t('shelf.shelfStation.undyed'), hex: '#e9dfc8' },
+      { key: 'c2', name: t('shelf.shelfStation.dark'), hex: '#2b2320' },
     ],
     parts: [
       {
         key: 'body',
-        name: 'Body',
+        name: t('shelf.shelfStation.body'),
         shape: { kind: 'ball', widthMm: 60, heightMm: 60, depthMm: 60 },
         at: { xMm: 0, yMm: 30, zMm: 0 },
         colour: 'c1',
@@ -112,19 +113,21 @@ function pick(event: Event): void {
     @drop.prevent="take($event.dataTransfer?.files[0])"
   >
     <header class="row">
-      <h1>On the shelf</h1>
+      <h1>{{ $t('shelf.shelfStation.onTheShelf') }}</h1>
       <v-spacer />
-      <v-btn to="/bin" variant="text" :prepend-icon="mdiDeleteOutline">Bin</v-btn>
-      <v-btn variant="text" :prepend-icon="mdiPlus" @click="startPlain">Start with a ball</v-btn>
-      <v-btn color="primary" variant="flat" class="tall" :prepend-icon="mdiImagePlus" @click="picker?.click()"
-        >New from a picture</v-btn
-      >
+      <v-btn to="/bin" variant="text" :prepend-icon="mdiDeleteOutline">{{ $t('shelf.shelfStation.bin') }}</v-btn>
+      <v-btn variant="text" :prepend-icon="mdiPlus" @click="startPlain">{{
+        $t('shelf.shelfStation.startWithABall')
+      }}</v-btn>
+      <v-btn color="primary" variant="flat" class="tall" :prepend-icon="mdiImagePlus" @click="picker?.click()">{{
+        $t('shelf.shelfStation.newFromAPicture')
+      }}</v-btn>
       <input
         ref="picker"
         class="offscreen"
         type="file"
         accept="image/png,image/jpeg,image/webp,image/gif,image/svg+xml,.json"
-        aria-label="Picture or figure file"
+        :aria-label="$t('shelf.shelfStation.pictureOrFigureFile')"
         tabindex="-1"
         @change="pick"
       />
@@ -132,15 +135,17 @@ function pick(event: Event): void {
     <v-alert v-if="trouble" type="error" variant="tonal" role="alert" class="mb-4">{{ trouble }}</v-alert>
     <TakenApart />
     <GoOnCard v-if="onSeveral()" />
-    <v-progress-linear v-if="!shelf && !trouble" indeterminate color="primary" aria-label="Fetching the shelf" />
+    <v-progress-linear
+      v-if="!shelf && !trouble"
+      indeterminate
+      color="primary"
+      :aria-label="$t('shelf.shelfStation.fetchingTheShelf')"
+    />
     <div v-if="shelf" class="cards">
       <FigureCard v-for="card in shelf.figures" :key="card.id" :card="card" @throw-away="throwAway(card)" />
       <button class="drop plain" @click="picker?.click()">
-        <b class="display">Drop a drawing here</b>
-        <span
-          >A PNG, JPEG, WebP, GIF or SVG of your character, from the front, on a plain or transparent ground. Or a
-          figure file from Impa.</span
-        >
+        <b class="display">{{ $t('shelf.shelfStation.dropADrawingHere') }}</b>
+        <span>{{ $t('shelf.shelfStation.aPngJpegWebpGif') }}</span>
       </button>
     </div>
     <SetShelf v-if="shelf?.figures.length" :cards="shelf.figures" />
@@ -153,8 +158,10 @@ function pick(event: Event): void {
     />
     <NewFigureDialog :file="dropped" @close="dropped = null" />
     <v-snackbar :model-value="thrown !== null" :timeout="8000" @update:model-value="thrown = null">
-      {{ thrown?.name }} lies in the bin.
-      <template #actions><v-btn variant="text" @click="bringBack">Bring back</v-btn></template>
+      {{ $t('shelf.shelfStation.liesInTheBin', { name: thrown?.name }) }}
+      <template #actions
+        ><v-btn variant="text" @click="bringBack">{{ $t('shelf.shelfStation.bringBack') }}</v-btn></template
+      >
     </v-snackbar>
   </div>
 </template>

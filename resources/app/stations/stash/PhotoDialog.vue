@@ -3,6 +3,7 @@ import { computed, onBeforeUnmount, ref } from 'vue'
 import { api } from '../../api/client'
 import { useAnswer } from '../../api/useAnswer'
 import { inWords } from '../../shared/useAsyncAction'
+import { t } from '../../lang'
 
 /** The colour of a wool from a photo of it: point at the wool, then at the grey card or white paper beside it. */
 const show = defineModel<boolean>({ required: true })
@@ -32,10 +33,12 @@ const hex = computed(() => (waiting.value ? '' : (answer.value?.hex ?? '')))
 const trouble = computed(() => refused.value || unread.value)
 const wants = computed(() =>
   !wool.value
-    ? 'Point at the wool.'
+    ? t('stash.photoDialog.pointAtTheWool')
     : !card.value && by.value !== 'none'
-      ? `Point at the ${by.value === 'grey' ? 'grey card' : 'white paper'}.`
-      : 'Point again to move either; the nearer one follows.',
+      ? t('stash.photoDialog.pointAtThe', {
+          what: by.value === 'grey' ? t('stash.photoDialog.greyCard') : t('stash.photoDialog.whitePaper'),
+        })
+      : t('stash.photoDialog.pointAgainToMoveEither'),
 )
 
 async function choose(event: Event): Promise<void> {
@@ -70,26 +73,32 @@ onBeforeUnmount(() => URL.revokeObjectURL(url.value))
 </script>
 
 <template>
-  <v-dialog v-model="show" aria-label="Colour from a photo" max-width="640">
-    <v-card title="Colour from a photo">
+  <v-dialog v-model="show" :aria-label="$t('stash.photoDialog.colourFromAPhoto')" max-width="640">
+    <v-card :title="$t('stash.photoDialog.colourFromAPhoto')">
       <v-card-text class="fields">
-        <p>Daylight, no flash; the wool, and beside it a grey card or white paper in the same light.</p>
-        <input type="file" accept="image/*" aria-label="Photo of the wool" @change="choose" />
-        <v-btn-toggle v-model="by" density="compact" mandatory aria-label="What is beside it"
-          ><v-btn value="grey" size="small">grey card</v-btn><v-btn value="white" size="small">white paper</v-btn
-          ><v-btn value="none" size="small">nothing</v-btn></v-btn-toggle
+        <p>{{ $t('stash.photoDialog.daylightNoFlashTheWool') }}</p>
+        <input type="file" accept="image/*" :aria-label="$t('stash.photoDialog.photoOfTheWool')" @change="choose" />
+        <v-btn-toggle v-model="by" density="compact" mandatory :aria-label="$t('stash.photoDialog.whatIsBesideIt')"
+          ><v-btn value="grey" size="small">{{ $t('stash.photoDialog.greyCard') }}</v-btn
+          ><v-btn value="white" size="small">{{ $t('stash.photoDialog.whitePaper') }}</v-btn
+          ><v-btn value="none" size="small">{{ $t('stash.photoDialog.nothing') }}</v-btn></v-btn-toggle
         >
         <div
           v-if="url"
           class="photo"
           role="application"
-          aria-label="The photo; click on the wool, then on the card"
+          :aria-label="$t('stash.photoDialog.thePhotoClickOnThe')"
           @click="point"
         >
           <img :src="url" alt="" />
-          <i v-if="wool" class="mark" :style="{ left: `${100 * wool[0]}%`, top: `${100 * wool[1]}%` }">wool</i>
-          <i v-if="card && by !== 'none'" class="mark" :style="{ left: `${100 * card[0]}%`, top: `${100 * card[1]}%` }"
-            >card</i
+          <i v-if="wool" class="mark" :style="{ left: `${100 * wool[0]}%`, top: `${100 * wool[1]}%` }">{{
+            $t('stash.photoDialog.wool')
+          }}</i>
+          <i
+            v-if="card && by !== 'none'"
+            class="mark"
+            :style="{ left: `${100 * card[0]}%`, top: `${100 * card[1]}%` }"
+            >{{ $t('stash.photoDialog.card') }}</i
           >
         </div>
         <p v-if="url" class="quiet" role="status">{{ wants }}</p>
@@ -99,8 +108,10 @@ onBeforeUnmount(() => URL.revokeObjectURL(url.value))
         <v-alert v-if="trouble" type="error" variant="tonal" role="alert">{{ trouble }}</v-alert>
       </v-card-text>
       <v-card-actions
-        ><v-btn @click="show = false">Leave it</v-btn
-        ><v-btn color="primary" variant="flat" :disabled="!hex" @click="take">Take this colour</v-btn></v-card-actions
+        ><v-btn @click="show = false">{{ $t('common.leaveIt') }}</v-btn
+        ><v-btn color="primary" variant="flat" :disabled="!hex" @click="take">{{
+          $t('stash.photoDialog.takeThisColour')
+        }}</v-btn></v-card-actions
       >
     </v-card>
   </v-dialog>

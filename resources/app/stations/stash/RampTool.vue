@@ -20,21 +20,21 @@ const ramp = computed(() => (waiting.value ? [] : (answer.value?.steps ?? [])))
 </script>
 
 <template>
-  <section class="sheet ramp" aria-label="A gradient">
+  <section class="sheet ramp" :aria-label="$t('stash.rampTool.aGradient')">
     <div class="row">
-      <h2>A gradient</h2>
-      <v-select v-model="from" :items="coloured" label="From" class="end" />
-      <v-select v-model="to" :items="coloured" label="To" class="end" />
-      <v-select v-model="steps" :items="[3, 4, 5, 6, 7, 8, 10, 12]" label="Steps" class="steps" />
+      <h2>{{ $t('stash.rampTool.aGradient') }}</h2>
+      <v-select v-model="from" :items="coloured" :label="$t('common.from')" class="end" />
+      <v-select v-model="to" :items="coloured" :label="$t('stash.rampTool.to')" class="end" />
+      <v-select v-model="steps" :items="[3, 4, 5, 6, 7, 8, 10, 12]" :label="$t('stash.rampTool.steps')" class="steps" />
     </div>
     <p v-if="trouble" role="alert">{{ trouble }}</p>
-    <ol v-if="ramp.length" class="bare" :aria-label="`From ${name(from)} to ${name(to)}`">
+    <ol v-if="ramp.length" class="bare" :aria-label="$t('stash.rampTool.fromTo', { from: name(from), to: name(to) })">
       <li v-for="(s, i) in ramp" :key="i">
         <i :style="{ background: s.hex }" /><b>{{ 100 - s.percent }} : {{ s.percent }}</b
         ><small class="unit">{{ s.hex }}</small>
       </li>
     </ol>
-    <p v-else class="quiet">Choose two wools: their mixes in even steps, such as for a tail that fades.</p>
+    <p v-else class="quiet">{{ $t('stash.rampTool.chooseTwoWoolsTheirMixes') }}</p>
   </section>
 </template>
 

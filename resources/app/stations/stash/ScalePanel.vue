@@ -5,6 +5,7 @@ import { browserPorts, SerialScale } from '../../devices/serialScale'
 import { SimulatedScale } from '../../devices/simulatedScale'
 import { useUnits } from '../../state/units'
 import { inWords } from '../../shared/useAsyncAction'
+import { t } from '../../lang'
 
 /** A pocket scale: the stand-in, or one on a cable. A weight is taken only when the scale has come to rest. */
 const emit = defineEmits<{ take: [grams: number] }>()
@@ -40,9 +41,9 @@ async function connect(next: Scale): Promise<void> {
   }
 }
 const word = computed(() => {
-  if (!reading.value) return isOn.value ? 'waking up' : 'off'
-  if (reading.value.state === 'overload') return 'too heavy for it: take some off'
-  return reading.value.steady ? 'at rest' : 'settling'
+  if (!reading.value) return isOn.value ? t('stash.scalePanel.wakingUp') : 'off'
+  if (reading.value.state === 'overload') return t('stash.scalePanel.tooHeavyForItTake')
+  return reading.value.steady ? t('stash.scalePanel.atRest') : 'settling'
 })
 const takes = computed(
   () => reading.value?.state !== 'overload' && reading.value?.steady === true && reading.value.grams >= 0,
@@ -56,29 +57,38 @@ onBeforeUnmount(() => void device?.close())
 </script>
 
 <template>
-  <div class="scale" role="group" aria-label="Scale">
+  <div class="scale" role="group" :aria-label="$t('stash.scalePanel.scale')">
     <div class="pan" :class="{ steady: reading?.steady }">
       <b class="display" data-reading>{{
         reading && reading.state !== 'overload' ? reading.grams.toFixed(2) : '- -'
       }}</b><span class="unit">g</span>
-      <small role="status">{{ word }}<template v-if="reading?.state === 'low-battery'">, battery low</template></small>
+      <small role="status"
+        >{{ word
+        }}<template v-if="reading?.state === 'low-battery'">{{ $t('stash.scalePanel.batteryLow') }}</template></small
+      >
     </div>
     <div class="row">
       <template v-if="!isOn">
-        <v-btn size="small" @click="connect(new SimulatedScale())">Use a practice scale</v-btn>
-        <v-btn v-if="ports" size="small" variant="text" @click="connect(new SerialScale(ports))"
-          >Scale on a cable</v-btn
-        >
+        <v-btn size="small" @click="connect(new SimulatedScale())">{{
+          $t('stash.scalePanel.useAPracticeScale')
+        }}</v-btn>
+        <v-btn v-if="ports" size="small" variant="text" @click="connect(new SerialScale(ports))">{{
+          $t('stash.scalePanel.scaleOnACable')
+        }}</v-btn>
       </template>
       <template v-else>
-        <v-btn size="small" variant="text" @click="tare">Tare the bowl</v-btn>
+        <v-btn size="small" variant="text" @click="tare">{{ $t('stash.scalePanel.tareTheBowl') }}</v-btn>
         <v-btn
           size="small"
           color="primary"
           variant="flat"
           :disabled="!takes"
           @click="reading && emit('take', reading.grams)"
-          >Take {{ takes && reading ? units.g(reading.grams) : 'the weight' }}</v-btn
+          >{{
+            $t('stash.scalePanel.take', {
+              what: takes && reading ? units.g(reading.grams) : $t('stash.scalePanel.theWeight'),
+            })
+          }}</v-btn
         >
       </template>
     </div>
@@ -88,7 +98,7 @@ onBeforeUnmount(() => void device?.close())
       type="number"
       min="0"
       step="0.1"
-      label="On the practice scale"
+      :label="$t('stash.scalePanel.onThePracticeScale')"
       suffix="g"
       @update:model-value="put(Number($event))"
     />

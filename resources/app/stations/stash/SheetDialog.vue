@@ -46,36 +46,46 @@ async function choose(event: Event): Promise<void> {
 </script>
 
 <template>
-  <v-dialog v-model="show" aria-label="Wools from a file" max-width="640" scrollable>
-    <v-card title="Wools from a file">
+  <v-dialog v-model="show" :aria-label="$t('stash.sheetDialog.woolsFromAFile')" max-width="640" scrollable>
+    <v-card :title="$t('stash.sheetDialog.woolsFromAFile')">
       <v-card-text class="fields">
         <p>
-          A CSV table with the columns name, colour, material, preparation, grams, micron, grams per metre, price, pack
-          grams, maker; only the name must be there. Or a palette (.gpl).
+          {{ $t('stash.sheetDialog.aCsvTableWithThe') }}
         </p>
-        <input type="file" accept=".csv,.gpl,text/csv,text/plain" aria-label="Table or palette" @change="choose" />
-        <v-progress-linear v-if="busy" indeterminate color="primary" aria-label="Reading" />
+        <input
+          type="file"
+          accept=".csv,.gpl,text/csv,text/plain"
+          :aria-label="$t('stash.sheetDialog.tableOrPalette')"
+          @change="choose"
+        />
+        <v-progress-linear v-if="busy" indeterminate color="primary" :aria-label="$t('stash.sheetDialog.reading')" />
         <v-alert v-if="trouble" type="error" variant="tonal" role="alert">{{ trouble }}</v-alert>
         <template v-if="read">
           <p role="status">
-            <b
-              >{{ read.added.length }} new, {{ read.changed.length }} changed, {{ read.same }} the same,
-              {{ read.refused.length }} refused.</b
-            >
+            <b>{{
+              $t('stash.sheetDialog.newChangedTheSameRefused', {
+                added: read.added.length,
+                changed: read.changed.length,
+                same: read.same,
+                refused: read.refused.length,
+              })
+            }}</b>
           </p>
           <p v-for="n in read.notices" :key="n" class="quiet">{{ n }}</p>
           <details v-if="read.added.length" open>
-            <summary>New</summary>
+            <summary>{{ $t('stash.sheetDialog.new') }}</summary>
             <ul class="bare">
               <li v-for="a in read.added.slice(0, 60)" :key="a.name">
                 <i class="swatch" :style="{ background: a.hex ?? '#efe6d2' }" /> {{ a.name }},
                 {{ units.g(a.gramsLeft) }}
               </li>
             </ul>
-            <p v-if="read.added.length > 60" class="quiet">and {{ read.added.length - 60 }} more</p>
+            <p v-if="read.added.length > 60" class="quiet">
+              {{ $t('stash.sheetDialog.andMore', { added: read.added.length - 60 }) }}
+            </p>
           </details>
           <details v-if="read.changed.length" open>
-            <summary>Changed</summary>
+            <summary>{{ $t('stash.sheetDialog.changed') }}</summary>
             <ul class="bare">
               <li v-for="c in read.changed.slice(0, 60)" :key="c.id">
                 <b>{{ c.name }}</b>: {{ c.what.join(', ') }}
@@ -83,23 +93,23 @@ async function choose(event: Event): Promise<void> {
             </ul>
           </details>
           <details v-if="read.refused.length" open>
-            <summary class="wrong">Refused; the rest can be taken all the same</summary>
+            <summary class="wrong">{{ $t('stash.sheetDialog.refusedTheRestCanBe') }}</summary>
             <ul class="bare">
               <li v-for="(r, i) in read.refused.slice(0, 200)" :key="i">
-                Line {{ r.line }}, {{ r.column }}: {{ r.why }}
+                {{ $t('stash.sheetDialog.line', { line: r.line, column: r.column, why: r.why }) }}
               </li>
             </ul>
           </details>
         </template>
       </v-card-text>
       <v-card-actions
-        ><v-btn @click="show = false">Leave it</v-btn
+        ><v-btn @click="show = false">{{ $t('common.leaveIt') }}</v-btn
         ><v-btn
           color="primary"
           variant="flat"
           :disabled="busy || !read || !(read.added.length + read.changed.length)"
           @click="ask(true)"
-          >Take them in</v-btn
+          >{{ $t('stash.sheetDialog.takeThemIn') }}</v-btn
         ></v-card-actions
       >
     </v-card>

@@ -91,35 +91,49 @@ const give = (as: 'csv' | 'gpl') => tried(async () => download(await api.stashFi
 <template>
   <div class="stash">
     <header class="row">
-      <h1>The stash</h1>
+      <h1>{{ $t('stash.stashStation.theStash') }}</h1>
       <span v-if="wools" class="quiet"
-        >{{ wools.length }} {{ wools.length === 1 ? 'wool' : 'wools' }}, {{ units.g(totalG) }}</span
+        >{{ wools.length }} {{ wools.length === 1 ? $t('stash.stashStation.wool') : $t('stash.stashStation.wools') }},
+        {{ units.g(totalG) }}</span
       >
       <v-spacer />
-      <v-text-field v-model="sought" label="Find" class="find" clearable @click:clear="sought = ''" />
+      <v-text-field
+        v-model="sought"
+        :label="$t('stash.stashStation.find')"
+        class="find"
+        clearable
+        @click:clear="sought = ''"
+      />
       <v-select
         v-model="order"
         :items="[
-          { title: 'by colour', value: 'colour' },
-          { title: 'by name', value: 'name' },
-          { title: 'by what is left', value: 'grams' },
+          { title: $t('stash.stashStation.byColour'), value: 'colour' },
+          { title: $t('stash.stashStation.byName'), value: 'name' },
+          { title: $t('stash.stashStation.byWhatIsLeft'), value: 'grams' },
         ]"
-        label="Order"
+        :label="$t('stash.stashStation.order')"
         class="order"
       />
-      <v-btn @click="reading = true">Take in a file</v-btn>
+      <v-btn @click="reading = true">{{ $t('stash.stashStation.takeInAFile') }}</v-btn>
       <v-btn variant="text" @click="give('csv')">CSV</v-btn>
-      <v-btn variant="text" @click="give('gpl')">Palette</v-btn>
-      <v-btn color="primary" variant="flat" :prepend-icon="mdiPlus" @click="chosen = 'new'">Add a wool</v-btn>
+      <v-btn variant="text" @click="give('gpl')">{{ $t('stash.stashStation.palette') }}</v-btn>
+      <v-btn color="primary" variant="flat" :prepend-icon="mdiPlus" @click="chosen = 'new'">{{
+        $t('stash.stashStation.addAWool')
+      }}</v-btn>
     </header>
     <v-alert v-if="trouble" type="error" variant="tonal" role="alert">{{ trouble }}</v-alert>
     <div class="both" :class="{ open: chosen !== null }">
-      <section class="sheet drawer" aria-label="The drawer">
-        <v-progress-linear v-if="!wools && !trouble" indeterminate color="primary" aria-label="Opening the drawer" />
+      <section class="sheet drawer" :aria-label="$t('stash.stashStation.theDrawer')">
+        <v-progress-linear
+          v-if="!wools && !trouble"
+          indeterminate
+          color="primary"
+          :aria-label="$t('stash.stashStation.openingTheDrawer')"
+        />
         <p v-else-if="wools && !wools.length" class="quiet empty">
-          The drawer is empty. Put your first wool in: its name, its colour and what it weighs; or take in a table.
+          {{ $t('stash.stashStation.theDrawerIsEmptyPut') }}
         </p>
-        <p v-else-if="!shown.length" class="quiet empty">Nothing in the drawer is called so.</p>
+        <p v-else-if="!shown.length" class="quiet empty">{{ $t('stash.stashStation.nothingInTheDrawerIs') }}</p>
         <WoolTuft
           v-for="w in shown"
           :key="w.id"
@@ -148,8 +162,10 @@ const give = (as: 'csv' | 'gpl') => tried(async () => download(await api.stashFi
           if (!open) thrown = null
         }
       "
-      >{{ thrown?.name }} is thrown away.
-      <template #actions><v-btn variant="text" @click="takeBack">Take it back</v-btn></template></v-snackbar
+      >{{ $t('stash.stashStation.isThrownAway', { name: thrown?.name }) }}
+      <template #actions
+        ><v-btn variant="text" @click="takeBack">{{ $t('stash.stashStation.takeItBack') }}</v-btn></template
+      ></v-snackbar
     >
   </div>
 </template>

@@ -8,25 +8,34 @@ import { useUnits } from '../../state/units'
 import PhotoDialog from './PhotoDialog.vue'
 import ScalePanel from './ScalePanel.vue'
 import { inWords } from '../../shared/useAsyncAction'
+import { t } from '../../lang'
 
 /** One wool: what it is, what it weighs. What is typed stays until it is saved or put right. */
 const props = defineProps<{ wool: Wool | null; save: (entry: Partial<WoolEntry>) => Promise<void> }>()
 const emit = defineEmits<{ weigh: [grams: number]; throw: []; close: [] }>()
 const units = useUnits()
 const materials = [
-  { title: 'wool to cover with', value: 'wool' },
-  { title: 'core wool', value: 'core-wool' },
+  { title: t('stash.woolPanel.woolToCoverWith'), value: 'wool' },
+  { title: t('stash.woolPanel.coreWool'), value: 'core-wool' },
   { title: 'scrap', value: 'scrap' },
   { title: 'stuffing', value: 'stuffing' },
 ]
 const numbers = computed(
   () =>
     [
-      ['gramsLeft', units.isImperial.value ? 'Ounces left' : 'Grams left', units.massUnit.value],
-      ['micron', 'Fibre', 'micron'],
-      ['gPerM', units.isImperial.value ? 'A yard weighs' : 'A metre weighs', units.massUnit.value],
-      ['price', 'A pack costs', ''],
-      ['packG', 'A pack holds', units.massUnit.value],
+      [
+        'gramsLeft',
+        units.isImperial.value ? t('stash.woolPanel.ouncesLeft') : t('stash.woolPanel.gramsLeft'),
+        units.massUnit.value,
+      ],
+      ['micron', t('stash.woolPanel.fibre'), 'micron'],
+      [
+        'gPerM',
+        units.isImperial.value ? t('stash.woolPanel.aYardWeighs') : t('stash.woolPanel.aMetreWeighs'),
+        units.massUnit.value,
+      ],
+      ['price', t('stash.woolPanel.aPackCosts'), ''],
+      ['packG', t('stash.woolPanel.aPackHolds'), units.massUnit.value],
     ] as const,
 )
 /** Grams for one of what is typed: weights in the felter's unit, those of a length for a yard of it. */
@@ -72,7 +81,11 @@ watch(
   () => props.wool,
   (w, before) => {
     if (w && before && w.id === before.id && saving.value) return
-    const usual: Partial<WoolEntry> = { hex: '#8a5fa0', preparation: 'carded batting', material: 'wool' }
+    const usual: Partial<WoolEntry> = {
+      hex: '#8a5fa0',
+      preparation: 'carded batting',
+      material: 'wool',
+    }
     typed.value = Object.fromEntries(members.map((m) => [m, shown(m, (w ?? usual)[m])]))
     faults.value = {}
     trouble.value = ''
@@ -104,39 +117,49 @@ const isHex = () => /^#[0-9a-f]{6}$/i.test(typed.value.hex ?? '')
 </script>
 
 <template>
-  <section class="sheet panel" :aria-label="wool ? wool.name : 'A new wool'">
+  <section class="sheet panel" :aria-label="wool ? wool.name : $t('stash.woolPanel.aNewWool')">
     <div class="row">
-      <h2>{{ wool ? wool.name : 'A new wool' }}</h2>
+      <h2>{{ wool ? wool.name : $t('stash.woolPanel.aNewWool') }}</h2>
       <v-spacer /><v-btn
         v-if="wool"
         :icon="mdiDeleteOutline"
         variant="text"
         size="small"
         color="error"
-        aria-label="Throw this wool away"
+        :aria-label="$t('stash.woolPanel.throwThisWoolAway')"
         @click="emit('throw')"
       />
     </div>
     <ScalePanel v-if="wool" :key="wool.id" @take="emit('weigh', $event)" />
     <p v-if="wool && wool.asideG > 0.005" class="quiet">
-      {{ units.g(wool.asideG) }} of it are set aside for figures, {{ units.g(wool.freeG) }} are free.
+      {{ $t('stash.woolPanel.ofItAreSetAside', { asideG: units.g(wool.asideG), freeG: units.g(wool.freeG) }) }}
     </p>
     <form class="fields" @submit.prevent="keep">
-      <v-text-field v-model="typed.name" label="Name" maxlength="120" :error-messages="faults.name" class="wide" />
+      <v-text-field
+        v-model="typed.name"
+        :label="$t('common.name')"
+        maxlength="120"
+        :error-messages="faults.name"
+        class="wide"
+      />
       <div class="row wide colour">
         <input
           type="color"
           :value="isHex() ? typed.hex : '#efe6d2'"
-          aria-label="Pick the colour"
+          :aria-label="$t('stash.woolPanel.pickTheColour')"
           @input="typed.hex = ($event.target as HTMLInputElement).value"
         />
-        <v-text-field v-model="typed.hex" label="Colour, empty if undyed" :error-messages="faults.hex" />
+        <v-text-field
+          v-model="typed.hex"
+          :label="$t('stash.woolPanel.colourEmptyIfUndyed')"
+          :error-messages="faults.hex"
+        />
         <v-btn
           :icon="mdiCamera"
           size="small"
           variant="tonal"
-          aria-label="Take the colour from a photo"
-          title="From a photo"
+          :aria-label="$t('stash.woolPanel.takeTheColourFromA')"
+          :title="$t('stash.woolPanel.fromAPhoto')"
           @click="photo = true"
         />
       </div>
@@ -144,7 +167,7 @@ const isHex = () => /^#[0-9a-f]{6}$/i.test(typed.value.hex ?? '')
         :model-value="typed.preparation as WoolEntry['preparation']"
         :items="trade.preparations"
         class="wide"
-        label="Preparation"
+        :label="$t('stash.woolPanel.preparation')"
         :error-messages="faults.preparation"
         @update:model-value="prepare($event ?? '')"
       />
@@ -152,7 +175,7 @@ const isHex = () => /^#[0-9a-f]{6}$/i.test(typed.value.hex ?? '')
         v-model="typed.material"
         class="wide"
         :items="materials"
-        label="Used as"
+        :label="$t('stash.woolPanel.usedAs')"
         :error-messages="faults.material"
       />
       <v-text-field
@@ -164,12 +187,17 @@ const isHex = () => /^#[0-9a-f]{6}$/i.test(typed.value.hex ?? '')
         inputmode="decimal"
         :error-messages="faults[key]"
       />
-      <v-text-field v-model="typed.maker" label="Maker, your own words" maxlength="200" class="wide" />
+      <v-text-field
+        v-model="typed.maker"
+        :label="$t('stash.woolPanel.makerYourOwnWords')"
+        maxlength="200"
+        class="wide"
+      />
       <v-alert v-if="trouble" type="error" variant="tonal" role="alert" class="wide">{{ trouble }}</v-alert>
       <div class="row wide">
         <v-btn type="submit" color="primary" variant="flat" :loading="saving">{{
-          wool ? 'Save' : 'Put it in the drawer'
-        }}</v-btn><v-btn variant="text" @click="emit('close')">Close</v-btn>
+          wool ? $t('stash.woolPanel.save') : $t('stash.woolPanel.putItInTheDrawer')
+        }}</v-btn><v-btn variant="text" @click="emit('close')">{{ $t('common.close') }}</v-btn>
       </div>
     </form>
     <PhotoDialog v-model="photo" @take="typed.hex = $event" />

@@ -21,7 +21,7 @@ const cloud =
     class="plain tuft"
     :class="{ chosen }"
     :aria-pressed="chosen"
-    :aria-label="`${wool.name}, ${units.g(wool.gramsLeft)} left`"
+    :aria-label="$t('stash.woolTuft.left', { name: wool.name, gramsLeft: units.g(wool.gramsLeft) })"
   >
     <svg viewBox="0 0 100 100" :width="size" :height="size" aria-hidden="true">
       <g v-if="isRope" fill="none" stroke-linecap="round">
@@ -37,7 +37,9 @@ const cloud =
     <b>{{ wool.name }}</b>
     <small class="quiet"
       >{{ units.g(wool.gramsLeft)
-      }}<template v-if="wool.asideG > 0.005">, {{ units.g(wool.asideG) }} set aside</template></small
+      }}<template v-if="wool.asideG > 0.005">{{
+        $t('stash.woolTuft.setAside', { asideG: units.g(wool.asideG) })
+      }}</template></small
     >
     <small class="quiet">{{ wool.preparation }}</small>
   </button>

@@ -17,12 +17,11 @@ function keep(): void {
 </script>
 
 <template>
-  <v-dialog v-model="show" aria-label="True size on this screen" max-width="640">
-    <v-card title="True size on this screen">
+  <v-dialog v-model="show" :aria-label="$t('wool.calibrateDialog.trueSizeOnThisScreen')" max-width="640">
+    <v-card :title="$t('wool.calibrateDialog.trueSizeOnThisScreen')">
       <v-card-text>
         <p>
-          Hold a bank card, or any card of that size, against the screen and pull the slider until the outline is as
-          wide as the card. A ruler does as well: the outline is {{ units.mm(CARD_MM.width) }} wide.
+          {{ $t('wool.calibrateDialog.holdABankCardOr', { width: units.mm(CARD_MM.width) }) }}
         </p>
         <svg class="card" :width="CARD_MM.width * px" :height="CARD_MM.height * px" aria-hidden="true">
           <rect x="1" y="1" :width="CARD_MM.width * px - 2" :height="CARD_MM.height * px - 2" :rx="3.2 * px" />
@@ -32,15 +31,17 @@ function keep(): void {
           :min="2"
           :max="9"
           :step="0.01"
-          label="Size"
-          aria-label="Pixels for a millimetre"
+          :label="$t('wool.calibrateDialog.size')"
+          :aria-label="$t('wool.calibrateDialog.pixelsForAMillimetre')"
           color="primary"
           hide-details
         />
       </v-card-text>
       <v-card-actions
-        ><v-btn @click="show = false">Leave it</v-btn
-        ><v-btn color="primary" variant="flat" @click="keep">It fits</v-btn></v-card-actions
+        ><v-btn @click="show = false">{{ $t('common.leaveIt') }}</v-btn
+        ><v-btn color="primary" variant="flat" @click="keep">{{
+          $t('wool.calibrateDialog.itFits')
+        }}</v-btn></v-card-actions
       >
     </v-card>
   </v-dialog>

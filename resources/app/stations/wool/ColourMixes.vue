@@ -4,6 +4,7 @@ import type { Match } from '../../api/types/answers'
 import { useFigure } from '../../state/figure/figure'
 import { useSupply } from '../../state/figure/supply'
 import RecipeDialog from './RecipeDialog.vue'
+import { t } from '../../lang'
 
 /** Each colour of the drawing beside what it will be felted from. */
 const figure = useFigure()
@@ -12,7 +13,9 @@ const mixing = ref<Match | null>(null)
 const open = ref(false)
 const colours = computed(() => supply.supply?.matches ?? [])
 const nearnessWord = (m: Match) =>
-  m.difference === null ? `${m.nearness} in the stash` : `${m.nearness} (${m.difference.toFixed(1)})`
+  m.difference === null
+    ? t('wool.colourMixes.inTheStash', { nearness: m.nearness })
+    : `${m.nearness} (${m.difference.toFixed(1)})`
 const shadesOf = (colour: string) => figure.document?.colours.find((c) => c.key === colour)?.shades ?? []
 const gramsOf = (colour: string) =>
   supply.supply?.needs.filter((n) => n.colours.includes(colour)).reduce((sum, n) => sum + n.g, 0) ?? 0
@@ -35,7 +38,12 @@ const nearest = (key: string) =>
         class="pair"
         viewBox="0 0 60 40"
         role="img"
-        :aria-label="`Drawn ${figure.colourOf(m.colour)}, felted ${m.shares.length ? m.hex : 'from nothing yet'}`"
+        :aria-label="
+          $t('wool.colourMixes.drawnFelted', {
+            colour: figure.colourOf(m.colour),
+            what: m.shares.length ? m.hex : $t('wool.colourMixes.fromNothingYet'),
+          })
+        "
       >
         <path d="M30 2 A18 18 0 0 0 30 38Z" :fill="figure.colourOf(m.colour)" class="rim" />
         <path
@@ -52,20 +60,28 @@ const nearest = (key: string) =>
           <span :class="m.nearness.split(' ')[0]">{{ nearnessWord(m) }}</span>
         </p>
         <p v-else class="different">
-          {{ m.gone.length ? `${m.gone.join(', ')} is not in the stash any more` : nearnessWord(m) }}. Mix it, or buy
-          it.
+          {{
+            $t('wool.colourMixes.mixItOrBuyIt', {
+              what: m.gone.length
+                ? $t('wool.colourMixes.isNotInTheStash', { gone: m.gone.join(', ') })
+                : nearnessWord(m),
+            })
+          }}
         </p>
         <p v-if="shadesOf(m.colour).length" class="quiet">
-          Shaded:
+          {{ $t('wool.colourMixes.shaded') }}
           <span v-for="s in shadesOf(m.colour)" :key="s.hex" class="shade">
-            <i aria-hidden="true" :style="{ background: s.hex }" />{{ s.name.toLowerCase() }} on
-            {{ (100 * s.share).toFixed(0) }} %
+            <i aria-hidden="true" :style="{ background: s.hex }" />{{
+              $t('wool.colourMixes.on', { name: s.name.toLowerCase(), s: (100 * s.share).toFixed(0) })
+            }}
           </span>
         </p>
       </div>
       <div class="row acts">
-        <v-btn size="small" variant="tonal" @click="mix(m)">Mix it</v-btn>
-        <v-btn v-if="m.isChosen" size="small" variant="text" @click="nearest(m.colour)">Nearest wool again</v-btn>
+        <v-btn size="small" variant="tonal" @click="mix(m)">{{ $t('wool.colourMixes.mixIt') }}</v-btn>
+        <v-btn v-if="m.isChosen" size="small" variant="text" @click="nearest(m.colour)">{{
+          $t('wool.colourMixes.nearestWoolAgain')
+        }}</v-btn>
       </div>
     </li>
   </ul>
@@ -79,8 +95,7 @@ const nearest = (key: string) =>
     >{{ c.text }}</v-alert
   >
   <p class="quiet small">
-    Differences are CIEDE2000: 1 is just visible side by side, 10 is another colour. A photo or a look in daylight
-    decides.
+    {{ $t('wool.colourMixes.differencesAreCiede20001Is') }}
   </p>
   <RecipeDialog v-if="mixing" v-model="open" :match="mixing" :grams="gramsOf(mixing.colour)" />
 </template>

@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { useSupply } from '../../state/figure/supply'
 import { useUnits } from '../../state/units'
+import { t } from '../../lang'
 
 const units = useUnits()
 /** The figure is finished: what was really used, where the felter weighed it, else what was planned. */
@@ -18,7 +19,7 @@ const used = computed(() =>
   Object.fromEntries(Object.entries(typed.value).map(([id, text]) => [id, units.parseMass(text)])),
 )
 const wrong = (id: number) =>
-  Number.isFinite(used.value[id]) && (used.value[id] ?? -1) >= 0 ? undefined : 'A weight, 0 or more'
+  Number.isFinite(used.value[id]) && (used.value[id] ?? -1) >= 0 ? undefined : t('wool.finishDialog.aWeight0OrMore')
 
 async function finish(): Promise<void> {
   await supply.finish(used.value)
@@ -27,30 +28,30 @@ async function finish(): Promise<void> {
 </script>
 
 <template>
-  <v-dialog v-model="show" aria-label="Figure finished" max-width="460">
-    <v-card title="Figure finished">
+  <v-dialog v-model="show" :aria-label="$t('wool.finishDialog.figureFinished')" max-width="460">
+    <v-card :title="$t('wool.finishDialog.figureFinished')">
       <v-card-text class="fields">
-        <p>This wool leaves the stash. What you weighed counts; what you did not is taken as planned.</p>
+        <p>{{ $t('wool.finishDialog.thisWoolLeavesTheStash') }}</p>
         <v-text-field
           v-for="n in needs"
           :key="n.id"
           v-model="typed[n.id]"
-          :label="`${n.name}, used`"
+          :label="$t('wool.finishDialog.used', { name: n.name })"
           :suffix="units.massUnit.value"
           inputmode="decimal"
           :error-messages="wrong(n.id)"
         />
-        <p v-if="!needs.length" class="quiet">Nothing of it comes from the stash.</p>
+        <p v-if="!needs.length" class="quiet">{{ $t('wool.finishDialog.nothingOfItComesFrom') }}</p>
         <v-alert v-if="supply.trouble" type="error" variant="tonal" role="alert">{{ supply.trouble }}</v-alert>
       </v-card-text>
       <v-card-actions
-        ><v-btn @click="show = false">Not yet</v-btn
+        ><v-btn @click="show = false">{{ $t('wool.finishDialog.notYet') }}</v-btn
         ><v-btn
           color="primary"
           variant="flat"
           :disabled="!needs.length || needs.some((n) => wrong(n.id))"
           @click="finish"
-          >Take it out of the stash</v-btn
+          >{{ $t('wool.finishDialog.takeItOutOfThe') }}</v-btn
         ></v-card-actions
       >
     </v-card>

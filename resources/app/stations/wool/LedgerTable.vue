@@ -28,15 +28,17 @@ const hexOf = (colour: string) => supply.matchOf(colour)?.hex ?? figure.colourOf
 </script>
 
 <template>
-  <p v-if="!rows.length" class="quiet">No parts yet. Add shapes at the Shapes station first.</p>
+  <p v-if="!rows.length" class="quiet">{{ $t('wool.ledgerTable.noPartsYetAddShapes') }}</p>
   <table v-else>
     <thead>
       <tr>
-        <th><span class="offscreen">Rings</span></th>
-        <th>Part</th>
-        <th>Inside</th>
-        <th>Colour</th>
-        <th>Time</th>
+        <th>
+          <span class="offscreen">{{ $t('wool.ledgerTable.rings') }}</span>
+        </th>
+        <th>{{ $t('common.part') }}</th>
+        <th>{{ $t('common.inside') }}</th>
+        <th>{{ $t('common.colour') }}</th>
+        <th>{{ $t('common.time') }}</th>
       </tr>
     </thead>
     <tbody>
@@ -54,34 +56,46 @@ const hexOf = (colour: string) => supply.matchOf(colour)?.hex ?? figure.colourOf
           <small class="quiet"
             >{{ units.box(part.shape.widthMm, part.shape.heightMm, part.shape.depthMm) }}, {{ drawing.firmness }}</small
           >
-          <small v-if="p.seat.way === 'onto'" class="quiet"
-            >Lies on the {{ hostOf(part) }}: {{ units.cm3(advice?.sharedCm3 ?? 0) }} within it are not made.</small
-          ><small v-else-if="advice && advice.sharedCm3 >= 0.1" class="quiet"
-            >{{ units.cm3(advice.sharedCm3) }} of {{ units.cm3(p.volumeCm3) }} go into the {{ hostOf(part) }}.</small
-          >
+          <small v-if="p.seat.way === 'onto'" class="quiet">{{
+            $t('wool.ledgerTable.liesOnTheWithinIt', {
+              part: hostOf(part),
+              sharedCm3: units.cm3(advice?.sharedCm3 ?? 0),
+            })
+          }}</small><small v-else-if="advice && advice.sharedCm3 >= 0.1" class="quiet">{{
+            $t('wool.ledgerTable.ofGoIntoThe', {
+              sharedCm3: units.cm3(advice.sharedCm3),
+              volumeCm3: units.cm3(p.volumeCm3),
+              part: hostOf(part),
+            })
+          }}</small>
         </td>
         <td>
           <template v-if="p.coreG"
             >{{ units.mass(p.coreG).value
             }}<span class="unit">{{ units.mass(p.coreG).unit }} {{ materialWord(p.coreMaterial) }}</span></template
-          ><span v-else>solid</span>
+          ><span v-else>{{ $t('wool.ledgerTable.solid') }}</span>
           <template v-if="advice">
             <small v-if="advice.advised === p.coreMaterial" class="quiet">{{ advice.reason }}</small>
             <small v-else class="advice"
-              ><b>Rather {{ materialWord(advice.advised) }}.</b> {{ advice.reason }}
+              ><b>{{ $t('wool.ledgerTable.rather', { advised: materialWord(advice.advised) }) }}</b> {{ advice.reason }}
               <button class="plain link" @click.stop="figure.changePart(part.key, (x) => (x.core = advice.advised))">
-                Take it
+                {{ $t('common.takeIt') }}
               </button></small
             >
             <details class="ways" @click.stop>
-              <summary>Other ways</summary>
+              <summary>{{ $t('wool.ledgerTable.otherWays') }}</summary>
               <ul class="bare">
                 <li v-for="w in advice.ways" :key="w.material">
                   <button class="plain link" @click="figure.changePart(part.key, (x) => (x.core = w.material))">
                     {{ w.what }}
                   </button>
-                  {{ w.insideG ? `${units.g(w.insideG)} in, ` : '' }}{{ units.g(w.coverG) }} colour, weighs
-                  {{ units.g(w.finishedG) }}<template v-if="w.cost">, costs {{ w.cost.toFixed(2) }}</template>
+                  {{
+                    $t('wool.ledgerTable.colourWeighs', {
+                      what: w.insideG ? $t('wool.ledgerTable.in', { insideG: units.g(w.insideG) }) : '',
+                      coverG: units.g(w.coverG),
+                      finishedG: units.g(w.finishedG),
+                    })
+                  }}<template v-if="w.cost">{{ $t('wool.ledgerTable.costs', { cost: w.cost.toFixed(2) }) }}</template>
                 </li>
               </ul>
             </details>
@@ -89,19 +103,29 @@ const hexOf = (colour: string) => supply.matchOf(colour)?.hex ?? figure.colourOf
         </td>
         <td>
           {{ units.mass(p.colourG).value
-          }}<span class="unit">{{ units.mass(p.colourG).unit }}{{ p.count > 1 ? ' each' : '' }}</span>
+          }}<span class="unit"
+            >{{ units.mass(p.colourG).unit }}{{ p.count > 1 ? $t('wool.ledgerTable.each') : '' }}</span
+          >
           <small class="quiet"
             ><i class="swatch tiny" :style="{ background: hexOf(p.colour) }" /> {{ figure.colourName(p.colour)
-            }}<template v-if="p.coreG">, cover {{ units.mm(drawing.coverMm) }}</template></small
+            }}<template v-if="p.coreG">{{
+              $t('wool.ledgerTable.cover', { coverMm: units.mm(drawing.coverMm) })
+            }}</template></small
           >
           <small v-if="advice?.coverMm" class="advice"
-            >{{ advice.showsThrough ? 'It may show through' : 'Thinner would do' }}: differs from its inside by
-            {{ advice.coverDifference.toFixed(0) }}.
+            >{{
+              $t('wool.ledgerTable.differsFromItsInsideBy', {
+                what: advice.showsThrough
+                  ? $t('wool.ledgerTable.itMayShowThrough')
+                  : $t('wool.ledgerTable.thinnerWouldDo'),
+                coverDifference: advice.coverDifference.toFixed(0),
+              })
+            }}
             <button
               class="plain link"
               @click.stop="figure.changePart(part.key, (x) => (x.coverMm = advice?.coverMm ?? undefined))"
             >
-              Make it {{ units.mm(advice.coverMm) }}
+              {{ $t('wool.ledgerTable.makeIt', { coverMm: units.mm(advice.coverMm) }) }}
             </button></small
           >
         </td>

@@ -40,13 +40,14 @@ function choose(reserve: Reserve): void {
 </script>
 
 <template>
-  <section class="sheet block" aria-label="Totals">
-    <h2>In all</h2>
+  <section class="sheet block" :aria-label="$t('wool.needsPane.totals')">
+    <h2>{{ $t('wool.needsPane.inAll') }}</h2>
     <p class="total">
-      <span class="quiet">You need about</span> <b>{{ units.g(likely) }}</b><span class="quiet"
-        >; get {{ units.g(wanted) }} ready<template v-if="supply.supply?.cost"
-          >. It costs about {{ supply.supply.cost.toFixed(2) }}</template
-        ></span
+      <span class="quiet">{{ $t('wool.needsPane.youNeedAbout') }}</span> <b>{{ units.g(likely) }}</b><span class="quiet"
+        >{{ $t('wool.needsPane.getReady', { wanted: units.g(wanted) })
+        }}<template v-if="supply.supply?.cost">{{
+          $t('wool.needsPane.itCostsAbout', { cost: supply.supply.cost.toFixed(2) })
+        }}</template></span
       >
     </p>
     <ul class="bare">
@@ -55,20 +56,19 @@ function choose(reserve: Reserve): void {
     <v-select
       :model-value="supply.reserve"
       :items="trade.reserves"
-      label="If it runs out"
+      :label="$t('wool.needsPane.ifItRunsOut')"
       class="mt-3"
       @update:model-value="choose($event)"
     >
       <template #item="{ props: item, item: r }"><v-list-item v-bind="item" :subtitle="r.why" /></template>
     </v-select>
     <p class="quiet small">
-      The real weight is within the bar 8 times out of 10. The notch is how much to get ready, the dashed line what your
-      stash has free.
+      {{ $t('wool.needsPane.theRealWeightIsWithin') }}
     </p>
-    <ByHand of="Weights" :records="figure.board?.plan.records?.weights" />
-    <div class="row acts" role="group" aria-label="The figure's wool">
+    <ByHand :of="$t('wool.needsPane.weights')" :records="figure.board?.plan.records?.weights" />
+    <div class="row acts" role="group" :aria-label="$t('wool.needsPane.theFiguresWool')">
       <template v-if="supply.wool?.state === 'used'"
-        ><span class="settled">Finished: its wool is taken out of the stash.</span></template
+        ><span class="settled">{{ $t('wool.needsPane.finishedItsWoolIsTaken') }}</span></template
       >
       <template v-else>
         <v-btn
@@ -76,34 +76,51 @@ function choose(reserve: Reserve): void {
           :variant="supply.wool?.state === 'aside' ? 'tonal' : 'flat'"
           :disabled="busy"
           @click="act(supply.setAside)"
-          >{{ supply.wool?.state === 'aside' ? 'Set aside anew' : 'Set the wool aside' }}</v-btn
+          >{{
+            supply.wool?.state === 'aside' ? $t('wool.needsPane.setAsideAnew') : $t('wool.needsPane.setTheWoolAside')
+          }}</v-btn
         >
-        <v-btn v-if="supply.wool?.state === 'aside'" :disabled="busy" @click="act(supply.release)">Give it back</v-btn>
-        <v-btn variant="text" :disabled="busy" @click="finishing = true">Figure finished</v-btn>
+        <v-btn v-if="supply.wool?.state === 'aside'" :disabled="busy" @click="act(supply.release)">{{
+          $t('wool.needsPane.giveItBack')
+        }}</v-btn>
+        <v-btn variant="text" :disabled="busy" @click="finishing = true">{{
+          $t('wool.needsPane.figureFinished')
+        }}</v-btn>
       </template>
     </div>
     <p v-if="supply.wool?.state === 'aside'" class="settled small">
-      Set aside: {{ supply.wool.aside.map((a) => `${units.g(a.g)} ${a.name}`).join(', ') }}. Other figures do not count
-      on it; in the bin it is given back.
+      {{
+        $t('wool.needsPane.setAsideOtherFiguresDo', {
+          a: supply.wool.aside.map((a) => `${units.g(a.g)} ${a.name}`).join(', '),
+        })
+      }}
     </p>
     <ul
       v-if="supply.wool?.state === 'aside' && (short.length || supply.wool.elsewhere.length)"
       class="bare small"
       role="status"
     >
-      <li v-for="s in short" :key="s.name">{{ units.g(s.g) }} {{ s.name }} less than it should be: buy more.</li>
+      <li v-for="s in short" :key="s.name">
+        {{ $t('wool.needsPane.lessThanItShouldBe', { s: units.g(s.g), name: s.name }) }}
+      </li>
       <li v-for="e in supply.wool.elsewhere" :key="`${e.figure} ${e.wool}`">
-        {{ e.name }}, which is in work, needs {{ units.g(e.g) }} of {{ e.wool }}: {{ units.g(e.freeG) }} are left for
-        it.
+        {{
+          $t('wool.needsPane.whichIsInWorkNeeds', {
+            name: e.name,
+            e: units.g(e.g),
+            wool: e.wool,
+            freeG: units.g(e.freeG),
+          })
+        }}
       </li>
     </ul>
     <table v-if="supply.wool?.state === 'used'" class="used">
       <thead>
         <tr>
-          <th>Wool</th>
-          <th>Planned</th>
-          <th>Used</th>
-          <th>Left over</th>
+          <th>{{ $t('common.wool') }}</th>
+          <th>{{ $t('wool.needsPane.planned') }}</th>
+          <th>{{ $t('wool.needsPane.used') }}</th>
+          <th>{{ $t('wool.needsPane.leftOver') }}</th>
         </tr>
       </thead>
       <tbody>
@@ -111,7 +128,9 @@ function choose(reserve: Reserve): void {
           <td>{{ u.name }}</td>
           <td>{{ units.g(u.plannedG) }}</td>
           <td>{{ units.g(u.usedG) }}</td>
-          <td>{{ u.sparedG >= 0 ? units.g(u.sparedG) : `${units.g(-u.sparedG)} more` }}</td>
+          <td>
+            {{ u.sparedG >= 0 ? units.g(u.sparedG) : $t('wool.needsPane.more', { sparedG: units.g(-u.sparedG) }) }}
+          </td>
         </tr>
       </tbody>
     </table>

@@ -26,7 +26,12 @@ const box = computed(() => props.px + 4)
     :height="box"
     :viewBox="`${-box / 2} ${-box / 2} ${box} ${box}`"
     role="img"
-    :aria-label="`Loose ${units.box(plan.looseMm.w, plan.looseMm.h)}, felted ${units.box(part.shape.widthMm, part.shape.heightMm)}`"
+    :aria-label="
+      $t('wool.nestedRings.looseFelted', {
+        h: units.box(plan.looseMm.w, plan.looseMm.h),
+        heightMm: units.box(part.shape.widthMm, part.shape.heightMm),
+      })
+    "
   >
     <path :d="front" :transform="`scale(${scale * loose})`" class="loose" />
     <path :d="front" :transform="`scale(${scale})`" :fill="hex" fill-rule="evenodd" class="felted" />

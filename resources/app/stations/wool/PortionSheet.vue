@@ -13,6 +13,7 @@ import NestedRings from './NestedRings.vue'
 import SheetLayout from './SheetLayout.vue'
 import SplitTool from './SplitTool.vue'
 import { inWords } from '../../shared/useAsyncAction'
+import { t } from '../../lang'
 
 /** What to weigh and how to divide it, twins first; the clump of the chosen one at true size. */
 const figure = useFigure()
@@ -43,7 +44,7 @@ async function print(): Promise<void> {
   try {
     download(
       await api.portionsSheet(figure.document, figure.id, paperSize.value),
-      `${figure.document.name}, portions.pdf`,
+      t('wool.portionSheet.portionsPdf', { name: figure.document.name }),
     )
   } catch (error) {
     trouble.value = inWords(error)
@@ -55,13 +56,15 @@ async function print(): Promise<void> {
 <template>
   <div class="row tools">
     <p class="quiet lead">
-      Divide everything before the first stab: afterwards nobody can tell whether twins were equal.
+      {{ $t('wool.portionSheet.divideEverythingBeforeTheFirst') }}
     </p>
     <PaperSelect />
-    <v-btn color="primary" variant="flat" :loading="busy" @click="print">Print the sheet</v-btn>
+    <v-btn color="primary" variant="flat" :loading="busy" @click="print">{{
+      $t('wool.portionSheet.printTheSheet')
+    }}</v-btn>
   </div>
   <v-alert v-if="trouble" type="error" variant="tonal" role="alert">{{ trouble }}</v-alert>
-  <ul v-if="supply.supply?.mixes.length" class="bare" aria-label="Mix first">
+  <ul v-if="supply.supply?.mixes.length" class="bare" :aria-label="$t('wool.portionSheet.mixFirst')">
     <li v-for="m in supply.supply.mixes" :key="m.colour" class="mix">
       <i class="swatch" :style="{ background: hexOf(m.colour) }" />
       <span
@@ -72,7 +75,7 @@ async function print(): Promise<void> {
     </li>
   </ul>
   <div class="both">
-    <ol class="bare" aria-label="Portions">
+    <ol class="bare" :aria-label="$t('wool.portionSheet.portions')">
       <li v-for="(p, i) in portions" :key="p.part + p.purpose">
         <button
           class="plain portion"
@@ -98,21 +101,23 @@ async function print(): Promise<void> {
         :px="clump.px"
       />
       <figcaption class="quiet">
-        {{ partName(portion?.part ?? '') }}: loose {{ units.box(clump.plan.looseMm.w, clump.plan.looseMm.h) }}, felted
-        within.
         {{
-          measuredPxPerMm
-            ? 'At true size on this screen.'
-            : 'About true size; hold a card against the screen once to make it so.'
+          $t('wool.portionSheet.looseFeltedWithin', {
+            part: partName(portion?.part ?? ''),
+            h: units.box(clump.plan.looseMm.w, clump.plan.looseMm.h),
+            what: measuredPxPerMm
+              ? $t('wool.portionSheet.atTrueSizeOnThis')
+              : $t('wool.portionSheet.aboutTrueSizeHoldA'),
+          })
         }}
         <button class="plain link" @click="calibrating = true">
-          {{ measuredPxPerMm ? 'Measure again' : 'Measure this screen' }}
+          {{ measuredPxPerMm ? $t('wool.portionSheet.measureAgain') : $t('wool.portionSheet.measureThisScreen') }}
         </button>
       </figcaption>
     </figure>
   </div>
   <template v-if="supply.supply?.sets.length || supply.supply?.wisps.length">
-    <h2 class="stitched title">Wisps</h2>
+    <h2 class="stitched title">{{ $t('wool.portionSheet.wisps') }}</h2>
     <ul class="bare wisps">
       <li v-for="w in supply.supply.wisps" :key="w.detail">
         <i class="swatch tiny" :style="{ background: hexOf(w.colour) }" /><span
@@ -124,12 +129,19 @@ async function print(): Promise<void> {
       </li>
     </ul>
     <p v-for="s in supply.supply.sets" :key="s.on + s.colour" class="small">
-      Together on {{ partName(s.on) }}: {{ units.g(s.mg / 1000) }} {{ figure.colourName(s.colour).toLowerCase() }},
-      split {{ s.ratio.join(' : ') }} for {{ s.details.map(detailName).join(', ').toLowerCase() }}.
+      {{
+        $t('wool.portionSheet.togetherOnSplitFor', {
+          on: partName(s.on),
+          mg: units.g(s.mg / 1000),
+          colour: figure.colourName(s.colour).toLowerCase(),
+          ratio: s.ratio.join(' : '),
+          detailName: s.details.map(detailName).join(', ').toLowerCase(),
+        })
+      }}
     </p>
   </template>
   <template v-if="supply.supply?.coverings.length">
-    <h2 class="stitched title">Not plain felt</h2>
+    <h2 class="stitched title">{{ $t('wool.portionSheet.notPlainFelt') }}</h2>
     <ul class="bare">
       <li v-for="c in supply.supply.coverings" :key="c.part" class="covering">
         <b
@@ -138,7 +150,7 @@ async function print(): Promise<void> {
         <span class="unit"
           >{{ units.g(c.g) }}{{ c.metres ? `, ${units.mm(1000 * c.metres)}` : ''
           }}{{ c.areaCm2 ? `, ${units.cm2(c.areaCm2)}` : ''
-          }}{{ c.filmG ? `, ${units.g(c.filmG)} film fibres` : '' }}</span
+          }}{{ c.filmG ? $t('wool.portionSheet.filmFibres', { filmG: units.g(c.filmG) }) : '' }}</span
         ><small>{{ c.text }}</small>
       </li>
     </ul>

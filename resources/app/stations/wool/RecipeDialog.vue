@@ -6,6 +6,7 @@ import { useFigure } from '../../state/figure/figure'
 import { useSupply } from '../../state/figure/supply'
 import { useUnits } from '../../state/units'
 import { inWords } from '../../shared/useAsyncAction'
+import { t } from '../../lang'
 
 /** Mixes of stash wools for one colour, nearest first; and what the last mix really became. */
 const show = defineModel<boolean>({ required: true })
@@ -62,7 +63,7 @@ function take(recipe: Recipe): void {
 async function keepSwatch(): Promise<void> {
   try {
     await api.addSwatch(Object.fromEntries(props.match.shares.map((s) => [s.wool, s.percent])), became.value)
-    told.value = 'Noted. Mixes like it are reckoned from this one now.'
+    told.value = t('wool.recipeDialog.notedMixesLikeItAre')
     await Promise.all([look(), supply.reckon()])
   } catch (error) {
     trouble.value = inWords(error)
@@ -71,21 +72,37 @@ async function keepSwatch(): Promise<void> {
 </script>
 
 <template>
-  <v-dialog v-model="show" :aria-label="`Mixes for ${figure.colourName(match.colour)}`" max-width="760" scrollable>
-    <v-card :title="`Mixes for ${figure.colourName(match.colour)}, ${units.g(grams)}`">
+  <v-dialog
+    v-model="show"
+    :aria-label="$t('wool.recipeDialog.mixesFor', { colour: figure.colourName(match.colour) })"
+    max-width="760"
+    scrollable
+  >
+    <v-card
+      :title="$t('wool.recipeDialog.mixesFor2', { colour: figure.colourName(match.colour), grams: units.g(grams) })"
+    >
       <v-card-text>
         <div class="row">
-          <span class="quiet">At most</span
-          ><v-btn-toggle v-model="most" density="compact" mandatory aria-label="Wools in a mix"
+          <span class="quiet">{{ $t('wool.recipeDialog.atMost') }}</span><v-btn-toggle
+            v-model="most"
+            density="compact"
+            mandatory
+            :aria-label="$t('wool.recipeDialog.woolsInAMix')"
             ><v-btn v-for="n in [1, 2, 3]" :key="n" :value="n" size="small">{{
-              n === 1 ? 'one wool' : `${n} wools`
+              n === 1 ? $t('wool.recipeDialog.oneWool') : $t('wool.recipeDialog.wools', { n })
             }}</v-btn></v-btn-toggle
           >
         </div>
-        <v-progress-linear v-if="busy" indeterminate color="primary" class="mt-3" aria-label="Trying mixes" />
+        <v-progress-linear
+          v-if="busy"
+          indeterminate
+          color="primary"
+          class="mt-3"
+          :aria-label="$t('wool.recipeDialog.tryingMixes')"
+        />
         <v-alert v-if="trouble" type="error" variant="tonal" role="alert" class="mt-2">{{ trouble }}</v-alert>
         <p v-if="!busy && !recipes.length && !trouble" class="quiet mt-3">
-          The stash has no coloured wool that can be mixed. Add some at the Stash first.
+          {{ $t('wool.recipeDialog.theStashHasNoColoured') }}
         </p>
         <ul class="bare cards">
           <li v-for="(r, i) in recipes" :key="i" class="card">
@@ -93,7 +110,7 @@ async function keepSwatch(): Promise<void> {
               viewBox="0 0 100 54"
               preserveAspectRatio="xMidYMid slice"
               role="img"
-              :aria-label="`Wanted ${hex}, comes out ${r.hex}`"
+              :aria-label="$t('wool.recipeDialog.wantedComesOut', { hex, hex2: r.hex })"
             >
               <rect width="100" height="54" :fill="r.hex" />
               <rect x="34" y="13" width="32" height="28" rx="8" :fill="hex" />
@@ -103,13 +120,17 @@ async function keepSwatch(): Promise<void> {
             </div>
             <p>
               <b :class="r.nearness.split(' ')[0]">{{ r.nearness }}</b>{{ ' ' }}
-              <span class="unit">{{ r.difference.toFixed(1) }}{{ r.isCorrected ? ', by your own swatch' : '' }}</span>
+              <span class="unit"
+                >{{ r.difference.toFixed(1) }}{{ r.isCorrected ? $t('wool.recipeDialog.byYourOwnSwatch') : '' }}</span
+              >
             </p>
             <ul class="bare parts">
               <li v-for="w in r.wools" :key="w.wool">
                 <i class="swatch tiny" :style="{ background: w.hex }" /> {{ w.percent }} % {{ w.name
                 }}<b>{{ units.g(w.g) }}</b
-                ><small v-if="w.g > w.freeG" class="different">only {{ units.g(w.freeG) }} free</small>
+                ><small v-if="w.g > w.freeG" class="different">{{
+                  $t('wool.recipeDialog.onlyFree', { freeG: units.g(w.freeG) })
+                }}</small>
               </li>
             </ul>
             <v-btn
@@ -117,28 +138,34 @@ async function keepSwatch(): Promise<void> {
               :variant="i === 0 ? 'flat' : 'tonal'"
               :color="i === 0 ? 'primary' : undefined"
               @click="take(r)"
-              >Take this mix</v-btn
+              >{{ $t('wool.recipeDialog.takeThisMix') }}</v-btn
             >
           </li>
         </ul>
         <p v-if="recipes.length" class="quiet small">
-          Tease it until no streak is left: {{ recipes[0]?.wools[0]?.teasing }}, lay one colour on the other, pull
-          apart, turn by a quarter, again, six to ten times. Each dark fibre counts for more than its share.
+          {{ $t('wool.recipeDialog.teaseItUntilNoStreak', { teasing: recipes[0]?.wools[0]?.teasing }) }}
         </p>
         <form v-if="mixed" class="row swatching" @submit.prevent="keepSwatch">
-          <span>What your present mix became</span>
+          <span>{{ $t('wool.recipeDialog.whatYourPresentMixBecame') }}</span>
           <input
             type="color"
             :value="isHex ? became : match.hex"
-            aria-label="The colour it became"
+            :aria-label="$t('wool.recipeDialog.theColourItBecame')"
             @input="became = ($event.target as HTMLInputElement).value"
           />
-          <v-text-field v-model="became" label="as #2f8f86" class="hex" maxlength="7" />
-          <v-btn size="small" type="submit" :disabled="!isHex">Note it</v-btn>
+          <v-text-field
+            v-model="became"
+            :label="$t('wool.recipeDialog.asHex', { hex: '#2f8f86' })"
+            class="hex"
+            maxlength="7"
+          />
+          <v-btn size="small" type="submit" :disabled="!isHex">{{ $t('wool.recipeDialog.noteIt') }}</v-btn>
           <span class="quiet" role="status">{{ told }}</span>
         </form>
       </v-card-text>
-      <v-card-actions><v-btn @click="show = false">Close</v-btn></v-card-actions>
+      <v-card-actions
+        ><v-btn @click="show = false">{{ $t('common.close') }}</v-btn></v-card-actions
+      >
     </v-card>
   </v-dialog>
 </template>

@@ -32,14 +32,25 @@ function path(p: Placed): string {
     <svg
       :viewBox="box"
       role="img"
-      :aria-label="`${layout.placed.length} pieces on a sheet ${units.mm(layout.widthMm)} wide, ${units.mm(layout.lengthMm)} long`"
+      :aria-label="
+        $t('wool.sheetLayout.piecesOnASheetWide', {
+          placed: layout.placed.length,
+          widthMm: units.mm(layout.widthMm),
+          lengthMm: units.mm(layout.lengthMm),
+        })
+      "
     >
       <rect :width="layout.widthMm" :height="layout.lengthMm" class="felt" />
       <path v-for="(p, i) in layout.placed" :key="i" :d="path(p)" class="piece" />
     </svg>
     <figcaption class="quiet">
-      On a sheet {{ units.mm(layout.widthMm) }} wide they take {{ units.mm(layout.lengthMm) }};
-      {{ units.share(layout.waste) }} between their boxes is left for other things.
+      {{
+        $t('wool.sheetLayout.onASheetWideThey', {
+          widthMm: units.mm(layout.widthMm),
+          lengthMm: units.mm(layout.lengthMm),
+          waste: units.share(layout.waste),
+        })
+      }}
     </figcaption>
   </figure>
 </template>

@@ -9,6 +9,7 @@ import { paperSize } from '../../state/printer'
 import { useSupply } from '../../state/figure/supply'
 import { useUnits } from '../../state/units'
 import { inWords } from '../../shared/useAsyncAction'
+import { t } from '../../lang'
 
 /** What is lacking, in the packs of the stand-in for a shop that cost least. */
 const figure = useFigure()
@@ -21,7 +22,7 @@ const trouble = ref('')
 const moods: { title: string; value: ShopMood }[] = [
   { title: 'open', value: 'open' },
   { title: 'slow', value: 'slow' },
-  { title: 'half sold out', value: 'sold-out' },
+  { title: t('wool.shoppingPane.halfSoldOut'), value: 'sold-out' },
   { title: 'closed', value: 'closed' },
 ]
 const packs = (l: Shopping['lines'][number]) => l.packs.map((p) => `${p.count} x ${units.pack(p.packG)}`).join(' and ')
@@ -45,7 +46,7 @@ const keep = (as: 'pdf' | 'csv') =>
     if (figure.document)
       download(
         await api.shoppingFile(figure.document, figure.id, supply.reserve, shop.value, as, paperSize.value),
-        `${figure.document.name}, wool to buy.${as}`,
+        t('wool.shoppingPane.woolToBuy', { name: figure.document.name, as }),
       )
   })
 onMounted(ask)
@@ -54,54 +55,70 @@ watch([shop, () => supply.supply], ask)
 
 <template>
   <div class="row">
-    <v-select v-model="shop" :items="moods" label="The sample shop is" class="shop" />
+    <v-select v-model="shop" :items="moods" :label="$t('wool.shoppingPane.theSampleShopIs')" class="shop" />
     <v-spacer />
     <PaperSelect />
-    <v-btn :disabled="busy || !list" @click="keep('csv')">As CSV</v-btn>
-    <v-btn color="primary" variant="flat" :disabled="busy || !list" @click="keep('pdf')">Print the list</v-btn>
+    <v-btn :disabled="busy || !list" @click="keep('csv')">{{ $t('wool.shoppingPane.asCsv') }}</v-btn>
+    <v-btn color="primary" variant="flat" :disabled="busy || !list" @click="keep('pdf')">{{
+      $t('wool.shoppingPane.printTheList')
+    }}</v-btn>
   </div>
-  <v-progress-linear v-if="busy" indeterminate color="primary" class="mt-2" aria-label="Asking the shop" />
+  <v-progress-linear
+    v-if="busy"
+    indeterminate
+    color="primary"
+    class="mt-2"
+    :aria-label="$t('wool.shoppingPane.askingTheShop')"
+  />
   <v-alert v-if="trouble || list?.closed" type="warning" variant="tonal" role="alert" class="mt-2">{{
     trouble || list?.closed
   }}</v-alert>
   <template v-if="list">
     <p v-if="!list.lines.length && !list.missing.length" class="done">
-      Nothing is lacking: the stash has enough of everything.
+      {{ $t('wool.shoppingPane.nothingIsLackingTheStash') }}
     </p>
     <ul class="bare list">
       <li v-for="l in list.lines" :key="l.name">
         <i class="swatch" :style="{ background: l.hex ?? '#efe6d2' }" />
         <span
           ><b>{{ l.name }}</b
-          ><small class="quiet"
-            >for {{ l.for.join(', ') }}: {{ units.g(l.needG) }} lacking{{
-              l.difference > 2 ? `; differs by ${l.difference.toFixed(1)}` : ''
-            }}</small
-          ></span
+          ><small class="quiet">{{
+            $t('wool.shoppingPane.forLacking', {
+              for: l.for.join(', '),
+              needG: units.g(l.needG),
+              what: l.difference > 2 ? $t('wool.shoppingPane.differsBy', { difference: l.difference.toFixed(1) }) : '',
+            })
+          }}</small></span
         >
         <span
-          >{{ packs(l) }}<small class="quiet">{{ l.days }} days</small></span
+          >{{ packs(l) }}<small class="quiet">{{ $t('wool.shoppingPane.days', { days: l.days }) }}</small></span
         >
         <b class="price">{{ l.price.toFixed(2) }}</b>
       </li>
       <li v-for="m in list.missing" :key="m.name">
         <i class="swatch none" /><span
           ><b>{{ m.name }}</b
-          ><small class="short">{{ units.g(m.needG) }} lacking. {{ m.why }}</small></span
+          ><small class="short">{{
+            $t('wool.shoppingPane.lacking', { needG: units.g(m.needG), why: m.why })
+          }}</small></span
         >
       </li>
       <li v-if="list.price" class="sum">
         <i /><span
-          ><b>Together</b
-          ><small class="quiet"
-            >with {{ list.sending ? `${list.sending.toFixed(2)} for sending` : 'sending free' }}; all there in
-            {{ list.days }} days</small
-          ></span
+          ><b>{{ $t('wool.shoppingPane.together') }}</b
+          ><small class="quiet">{{
+            $t('wool.shoppingPane.withAllThereInDays', {
+              what: list.sending
+                ? $t('wool.shoppingPane.forSending', { sending: list.sending.toFixed(2) })
+                : $t('wool.shoppingPane.sendingFree'),
+              days: list.days,
+            })
+          }}</small></span
         ><span /><b class="price">{{ (list.price + list.sending).toFixed(2) }}</b>
       </li>
     </ul>
     <p class="quiet small">
-      Whole packs, the cheapest that are enough. The shop, its wools and its prices are a sample that comes with Impa.
+      {{ $t('wool.shoppingPane.wholePacksTheCheapestThat') }}
     </p>
   </template>
 </template>

@@ -3,6 +3,7 @@ import { ref } from 'vue'
 import { api } from '../../api/client'
 import { useUnits } from '../../state/units'
 import { inWords } from '../../shared/useAsyncAction'
+import { t } from '../../lang'
 
 /** A weight divided by a ratio that is typed: nose larger than cheeks. */
 const units = useUnits()
@@ -20,7 +21,7 @@ async function split(): Promise<void> {
   const g = Number(grams.value.replace(',', '.'))
   if (!shares.length || shares.some(Number.isNaN) || Number.isNaN(g)) {
     pieces.value = []
-    trouble.value = 'Write grams, and shares such as 3 : 2 : 2.'
+    trouble.value = t('wool.splitTool.writeGramsAndSharesSuch')
     return
   }
   try {
@@ -34,10 +35,10 @@ async function split(): Promise<void> {
 
 <template>
   <form class="row" @submit.prevent="split">
-    <b class="display">Split by a ratio</b>
-    <v-text-field v-model="grams" label="Grams" inputmode="decimal" class="g" />
-    <v-text-field v-model="ratio" label="Shares" class="ratio" />
-    <v-btn type="submit">Split</v-btn>
+    <b class="display">{{ $t('wool.splitTool.splitByARatio') }}</b>
+    <v-text-field v-model="grams" :label="$t('wool.splitTool.grams')" inputmode="decimal" class="g" />
+    <v-text-field v-model="ratio" :label="$t('wool.splitTool.shares')" class="ratio" />
+    <v-btn type="submit">{{ $t('wool.splitTool.split') }}</v-btn>
     <span role="status"
       >{{ pieces.map((g) => units.g(g)).join(' + ') }}<span v-if="trouble" class="wrong">{{ trouble }}</span></span
     >

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { Need } from '../../api/types/answers'
 import { useFigure } from '../../state/figure/figure'
 import { useUnits } from '../../state/units'
+import { t } from '../../lang'
 
 /** Low, likely and high as one bar; what is wanted with the reserve as a notch, what the stash has free as a line across. */
 const props = defineProps<{ need: Need; scaleG: number }>()
@@ -17,10 +18,11 @@ const weight = computed(() => {
 const into = computed(() => props.need.colours.map((c) => figure.colourName(c).toLowerCase()).join(', '))
 const verdict = computed(() => {
   const n = props.need
-  if (n.state === 'none') return { text: 'nothing like it in the stash', tone: 'short' }
-  if (n.state === 'enough') return { text: `enough, ${units.g(n.freeG)} free`, tone: 'enough' }
-  if (n.state === 'tight') return { text: `likely enough, ${units.g(n.lackG)} short of safe`, tone: 'tight' }
-  return { text: `short by ${units.g(n.lackG)}, ${units.g(n.freeG)} free`, tone: 'short' }
+  if (n.state === 'none') return { text: t('wool.woolBar.nothingLikeItInThe'), tone: 'short' }
+  if (n.state === 'enough') return { text: t('wool.woolBar.enoughFree', { freeG: units.g(n.freeG) }), tone: 'enough' }
+  if (n.state === 'tight')
+    return { text: t('wool.woolBar.likelyEnoughShortOfSafe', { lackG: units.g(n.lackG) }), tone: 'tight' }
+  return { text: t('wool.woolBar.shortByFree', { lackG: units.g(n.lackG), freeG: units.g(n.freeG) }), tone: 'short' }
 })
 </script>
 
@@ -31,7 +33,9 @@ const verdict = computed(() => {
       <b>{{ need.name }}</b>
       <small :class="verdict.tone"
         >{{ verdict.text
-        }}<span v-if="into && into !== need.name.toLowerCase()" class="quiet">; for {{ into }}</span></small
+        }}<span v-if="into && into !== need.name.toLowerCase()" class="quiet">{{
+          $t('wool.woolBar.for', { into })
+        }}</span></small
       >
     </div>
     <svg class="bar" viewBox="0 0 100 16" preserveAspectRatio="none" aria-hidden="true">

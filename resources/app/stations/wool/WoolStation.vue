@@ -10,14 +10,15 @@ import LedgerTable from './LedgerTable.vue'
 import NeedsPane from './NeedsPane.vue'
 import PortionSheet from './PortionSheet.vue'
 import ShoppingPane from './ShoppingPane.vue'
+import { t } from '../../lang'
 
 const figure = useFigure()
 const supply = useSupply()
 const pages = [
-  { key: 'ledger', title: 'Ledger' },
-  { key: 'colours', title: 'Colours' },
-  { key: 'portions', title: 'Portions' },
-  { key: 'buy', title: 'To buy' },
+  { key: 'ledger', title: t('wool.woolStation.ledger') },
+  { key: 'colours', title: t('wool.woolStation.colours') },
+  { key: 'portions', title: t('wool.woolStation.portions') },
+  { key: 'buy', title: t('common.toBuy') },
 ] as const
 const page = ref<(typeof pages)[number]['key']>('ledger')
 const known = (key: string) => (key === 'buy' && supply.lacking.length ? ` ${supply.lacking.length}` : '')
@@ -35,10 +36,13 @@ watch(
 
 <template>
   <div v-if="figure.document && figure.board" class="wool-station">
-    <section class="sheet left" aria-label="Wool, part by part">
-      <PageTabs v-model="page" :pages="pages" label="Wool" :known="known">
+    <section class="sheet left" :aria-label="$t('wool.woolStation.woolPartByPart')">
+      <PageTabs v-model="page" :pages="pages" :label="$t('common.wool')" :known="known">
         <span class="legend quiet" v-if="page === 'ledger'"
-          ><i class="l loose" />loose clump <i class="l felted" />felted <i class="l core" />inside</span
+          ><i class="l loose" />{{ $t('wool.woolStation.looseClump') }} <i class="l felted" />{{
+            $t('wool.woolStation.felted')
+          }}
+          <i class="l core" />{{ $t('wool.woolStation.inside') }}</span
         >
       </PageTabs>
       <div role="tabpanel">
@@ -50,38 +54,41 @@ watch(
     </section>
     <aside class="side">
       <NeedsPane />
-      <section class="sheet block" aria-label="The usual inside">
-        <h2>The usual inside</h2>
+      <section class="sheet block" :aria-label="$t('wool.woolStation.theUsualInside')">
+        <h2>{{ $t('wool.woolStation.theUsualInside') }}</h2>
         <div class="fields">
           <v-select
             :model-value="figure.document.core ?? trade.usual.core"
             :items="trade.cores"
-            label="Inside"
+            :label="$t('common.inside')"
             @update:model-value="figure.change((d) => (d.core = $event))"
           />
           <v-select
             :model-value="figure.document.firmness ?? trade.usual.firmness"
             :items="trade.firmnesses"
-            label="Firmness"
+            :label="$t('common.firmness')"
             @update:model-value="figure.change((d) => (d.firmness = $event))"
           />
           <LengthField
             :model-value="figure.document.coverMm ?? trade.usual.coverMm"
-            label="Cover"
+            :label="$t('wool.woolStation.cover')"
             :min="0"
             :max="200"
             @update:model-value="figure.change((d) => (d.coverMm = $event))"
           />
         </div>
         <p class="quiet small">
-          Core wool is the default: it is cheap, felts fast and takes the cover well. Where the cover would leave
-          nothing inside, the part is solid colour, so that nothing shows through. Foam comes in its own sizes: the
-          largest that leaves the cover all round.
+          {{ $t('wool.woolStation.coreWoolIsTheDefault') }}
         </p>
       </section>
     </aside>
   </div>
-  <v-progress-linear v-else-if="!figure.trouble" indeterminate color="primary" aria-label="Fetching the figure" />
+  <v-progress-linear
+    v-else-if="!figure.trouble"
+    indeterminate
+    color="primary"
+    :aria-label="$t('common.fetchingTheFigure')"
+  />
 </template>
 
 <style scoped>

@@ -26,15 +26,20 @@ watch(
 </script>
 
 <template>
-  <div class="sheet clock" :class="{ due }" role="group" aria-label="Clocks">
+  <div class="sheet clock" :class="{ due }" role="group" :aria-label="$t('build.workClocks.clocks')">
     <template v-if="due"
-      ><b class="display" role="status">Rest</b>
+      ><b class="display" role="status">{{ $t('build.workClocks.rest') }}</b>
       <p>
-        {{ restAfter === 30 ? 'Half an hour' : `${restAfter} minutes` }} of stabbing. Put the needle down, stretch hands
-        and wrists, look into the distance.
+        {{
+          $t('build.workClocks.ofStabbingPutTheNeedle', {
+            what: restAfter === 30 ? $t('build.workClocks.halfAnHour') : $t('build.workClocks.minutes', { restAfter }),
+          })
+        }}
       </p>
       <p v-if="why" class="small" role="status">{{ why }}</p>
-      <v-btn color="warning" variant="flat" @click="emit('rested')">I have rested</v-btn></template
+      <v-btn color="warning" variant="flat" @click="emit('rested')">{{
+        $t('build.workClocks.iHaveRested')
+      }}</v-btn></template
     >
     <template v-else>
       <div class="face">
@@ -44,19 +49,19 @@ watch(
         </svg>
         <div>
           <b class="display" data-step-clock>{{ clock(stepMinutes) }}</b>
-          <p class="quiet small">at this step, of about {{ clock(planned) }}</p>
+          <p class="quiet small">{{ $t('build.workClocks.atThisStepOfAbout', { planned: clock(planned) }) }}</p>
         </div>
       </div>
       <p class="quiet small">
         {{
           running || workedMinutes
-            ? `${workedMinutes} min at work; a rest is due after ${restAfter}.`
-            : 'The clock starts with your first step.'
+            ? $t('build.workClocks.minAtWorkARest', { workedMinutes, restAfter })
+            : $t('build.workClocks.theClockStartsWithYour')
         }}
       </p>
       <p v-if="why" class="small" role="status">{{ why }}</p>
-      <v-btn v-if="running" size="small" @click="emit('pause')">Pause</v-btn>
-      <v-btn v-else size="small" @click="emit('begin')">Begin</v-btn>
+      <v-btn v-if="running" size="small" @click="emit('pause')">{{ $t('build.workClocks.pause') }}</v-btn>
+      <v-btn v-else size="small" @click="emit('begin')">{{ $t('build.workClocks.begin') }}</v-btn>
     </template>
   </div>
 </template>

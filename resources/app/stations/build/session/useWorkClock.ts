@@ -4,6 +4,7 @@ import { api, Refusal } from '../../../api/client'
 import { isForGood } from '../../../api/forGood'
 import { answers } from '../../../away/network'
 import { own } from '../../../state/own'
+import { t } from '../../../lang'
 
 const TICK_MS = 1000
 /** By the server's clock it has not been yet: this device's is ahead. */
@@ -52,7 +53,7 @@ export function useWorkClock(figureId: () => number) {
   function keep(stretch: Stretch): void {
     if (stretch.to - stretch.from < 500 || !stretch.step) return
     if (!own.write(keyOf(figureId()), JSON.stringify([...kept(figureId()), stretch])))
-      why.value = 'This browser has no room to keep your minutes. Make some, or note them by hand.'
+      why.value = t('build.useWorkClock.thisBrowserHasNoRoom')
   }
 
   /** Everything up to a moment goes to the log. */
@@ -100,10 +101,10 @@ export function useWorkClock(figureId: () => number) {
     if (!running.value) return
     if (now.value - lastTick > SLEPT_MS) {
       close(lastTick)
-      why.value = 'This device slept, and the clock stopped. Begin again when you go on.'
+      why.value = t('build.useWorkClock.thisDeviceSleptAndThe')
     } else if (now.value - touched > IDLE_MS) {
       close(touched + IDLE_COUNTS_MS)
-      why.value = 'Nothing was touched for 45 minutes: the clock was left running, and half an hour of it counts.'
+      why.value = t('build.useWorkClock.nothingWasTouchedFor45')
     } else if (now.value - told > TELL_MS) {
       // What may turn out to have run on by itself is not told yet.
       const upTo = Math.max(from.value, Math.min(now.value, touched + IDLE_COUNTS_MS))

@@ -12,6 +12,7 @@ import { useUnits } from '../../../state/units'
 import TapeGrid from './TapeGrid.vue'
 import { pointAfter, useFaceDrag, withoutPoint } from './useFaceDrag'
 import { useHotkeys } from '../../../shared/useHotkeys'
+import { t } from '../../../lang'
 
 /** One part large from the front, its tape grid lying on the curve, its details to be dragged. Millimetres from the part's middle. `was` shows it as it was before. */
 const props = defineProps<{
@@ -143,8 +144,8 @@ async function read(): Promise<void> {
     const [mark] = (await api.placeMarks(figure.document, props.part.key, [place, place])).at
     if (drag.value)
       reading.value = mark
-        ? `${units.mm(Math.abs(mark.acrossMm))} across, ${units.mm(mark.downMm)} down`
-        : 'off the part'
+        ? t('face.headBoard.acrossDown', { acrossMm: units.mm(Math.abs(mark.acrossMm)), downMm: units.mm(mark.downMm) })
+        : t('face.headBoard.offThePart')
   } catch {
     reading.value = ''
   }
@@ -229,7 +230,7 @@ defineExpose({ nearer, zoom })
     :style="{ '--mm': view.height / USUAL_MM }"
     :viewBox="`${view.x} ${view.y} ${view.width} ${view.height}`"
     role="group"
-    :aria-label="`${part.name ?? part.key} from the front, with a grid in tape millimetres`"
+    :aria-label="$t('face.headBoard.fromTheFrontWithA', { name: part.name ?? part.key })"
     @pointermove="moved"
     @pointerup="release"
     @pointercancel="drop"
@@ -252,7 +253,7 @@ defineExpose({ nearer, zoom })
           :class="{ chosen: isChosen(d), fault: isFault }"
           :tabindex="s === 1 ? 0 : undefined"
           role="button"
-          :aria-label="`${d.name ?? d.key}${s === -1 ? ', twin' : ''}`"
+          :aria-label="`${d.name ?? d.key}${s === -1 ? $t('face.headBoard.twin') : ''}`"
           :aria-pressed="isChosen(d)"
           :data-detail="d.key"
           @pointerdown.stop="press($event, d, s)"
@@ -313,7 +314,7 @@ defineExpose({ nearer, zoom })
           class="between"
           role="button"
           tabindex="0"
-          aria-label="Another point here"
+          :aria-label="$t('face.headBoard.anotherPointHere')"
           @pointerdown.stop
           @click.stop="split(b.i)"
           @keydown.enter.stop="split(b.i)"

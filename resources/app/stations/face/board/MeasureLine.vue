@@ -6,6 +6,7 @@ import type { Detail } from '../../../api/types/figure'
 import { detailMiddle, type Point } from '../../../drawing/geometry'
 import { useFigure } from '../../../state/figure/figure'
 import { useUnits } from '../../../state/units'
+import { t } from '../../../lang'
 
 /** From one detail to another, by calipers and by a taut tape; a pair is measured from its one to its other as well. */
 const props = defineProps<{ part: string }>()
@@ -15,13 +16,18 @@ const from = ref('')
 const to = ref('')
 const places = computed(() => {
   const list: { title: string; value: string; at: Point }[] = [
-    { title: 'the middle of the part', value: 'middle', at: [0, 0] },
+    { title: t('face.measureLine.theMiddleOfThePart'), value: 'middle', at: [0, 0] },
   ]
   for (const d of figure.details.filter((x) => x.on === props.part && (x.side ?? 'front') === 'front')) {
     const [x, y] = detailMiddle(d as Detail)
     const name = d.name ?? d.key
-    list.push({ title: d.mirror ? `${name}, right` : name, value: d.key, at: [x, y] })
-    if (d.mirror) list.push({ title: `${name}, left`, value: `${d.key} twin`, at: [-x, y] })
+    list.push({ title: d.mirror ? t('face.measureLine.right', { name }) : name, value: d.key, at: [x, y] })
+    if (d.mirror)
+      list.push({
+        title: t('face.measureLine.left', { name }),
+        value: t('face.measureLine.twin', { d: d.key }),
+        at: [-x, y],
+      })
   }
   return list
 })
@@ -37,14 +43,21 @@ const said = computed(() =>
   waiting.value
     ? ''
     : answer.value
-      ? `${units.mm(answer.value.pinMm)} by calipers, ${units.mm(answer.value.tapeMm)} by tape`
+      ? t('face.measureLine.byCalipersByTape', {
+          pinMm: units.mm(answer.value.pinMm),
+          tapeMm: units.mm(answer.value.tapeMm),
+        })
       : trouble.value,
 )
 </script>
 
 <template>
-  <div class="measure" role="group" aria-label="From mark to mark">
-    <v-select v-model="from" :items="places" label="From" /><v-select v-model="to" :items="places" label="To" />
+  <div class="measure" role="group" :aria-label="$t('face.measureLine.fromMarkToMark')">
+    <v-select v-model="from" :items="places" :label="$t('common.from')" /><v-select
+      v-model="to"
+      :items="places"
+      :label="$t('face.measureLine.to')"
+    />
     <b role="status">{{ said }}</b>
   </div>
 </template>

@@ -3,6 +3,7 @@ import { onMounted, ref } from 'vue'
 import type { NeedlesAtHand } from '../../../api/types/answers'
 import { api } from '../../../api/client'
 import { inWords } from '../../../shared/useAsyncAction'
+import { t } from '../../../lang'
 
 /** Which needles are at hand: what is crisp hangs on the finest. */
 const emit = defineEmits<{ changed: [] }>()
@@ -21,15 +22,15 @@ async function take(ask: () => Promise<NeedlesAtHand>): Promise<void> {
 const has = (gauge: number) => needles.value?.gauges.includes(gauge) ?? false
 async function flip(gauge: number): Promise<void> {
   const now = (needles.value?.sold ?? []).filter((g) => (g === gauge ? !has(g) : has(g)))
-  if (!now.length) return void (trouble.value = 'Without a needle nothing is felted: keep one at least.')
+  if (!now.length) return void (trouble.value = t('face.needleTags.withoutANeedleNothingIs'))
   await take(() => api.keepNeedles(now, needles.value!.revision))
   emit('changed')
 }
 </script>
 
 <template>
-  <div v-if="needles" class="row needles" role="group" aria-label="Needles at hand">
-    <span class="quiet">Needles at hand</span>
+  <div v-if="needles" class="row needles" role="group" :aria-label="$t('face.needleTags.needlesAtHand')">
+    <span class="quiet">{{ $t('face.needleTags.needlesAtHand') }}</span>
     <v-btn
       v-for="g in needles.sold"
       :key="g"

@@ -32,7 +32,7 @@ const ticks = computed(() =>
     <svg
       :viewBox="`${-half} ${-half} ${2 * half} ${2 * half}`"
       role="img"
-      :aria-label="`Straight down on it, ${units.mm(2 * half)} across, ${seen.stabs.length} stabs in order`"
+      :aria-label="$t('face.needleView.straightDownOnItAcross', { half: units.mm(2 * half), stabs: seen.stabs.length })"
     >
       <clipPath id="needle-round"><circle :r="half" /></clipPath>
       <g clip-path="url(#needle-round)">
@@ -64,8 +64,10 @@ const ticks = computed(() =>
       <circle :r="half - 0.05" class="rim" />
     </svg>
     <figcaption class="quiet">
-      As the needle sees it: lines {{ units.mm(1) }} apart<template v-if="seen.slantDeg > 8"
-        >; tilt the head by {{ seen.slantDeg }}° to look straight down</template
+      {{ $t('face.needleView.asTheNeedleSeesIt', { mm: units.mm(1) })
+      }}<template v-if="seen.slantDeg > 8">{{
+        $t('face.needleView.tiltTheHeadByTo', { slantDeg: seen.slantDeg })
+      }}</template
       >.
     </figcaption>
   </figure>

@@ -1,5 +1,6 @@
 import type { Detail } from '../../../api/types/figure'
 import { detailMiddle, round } from '../../../drawing/geometry'
+import { t } from '../../../lang'
 
 /** By how much each of several details is moved, as seen from the front, to stand as asked; the first one chosen stays. */
 export type Moves = Map<string, { dx: number; dy: number }>
@@ -8,19 +9,24 @@ type Way = (middles: { key: string; x: number; y: number }[]) => Moves
 export const arrangements: { key: string; name: string; least: number; move: Way }[] = [
   {
     key: 'level',
-    name: 'On one level',
+    name: t('face.arrange.onOneLevel'),
     least: 2,
     move: (all) => moves(all, (m) => ({ dx: 0, dy: (all[0]?.y ?? 0) - m.y })),
   },
   {
     key: 'above',
-    name: 'Above each other',
+    name: t('face.arrange.aboveEachOther'),
     least: 2,
     move: (all) => moves(all, (m) => ({ dx: (all[0]?.x ?? 0) - m.x, dy: 0 })),
   },
-  { key: 'middle', name: 'On the middle line', least: 1, move: (all) => moves(all, (m) => ({ dx: -m.x, dy: 0 })) },
-  { key: 'across', name: 'Evenly across', least: 3, move: (all) => spread(all, 'x') },
-  { key: 'down', name: 'Evenly down', least: 3, move: (all) => spread(all, 'y') },
+  {
+    key: 'middle',
+    name: t('face.arrange.onTheMiddleLine'),
+    least: 1,
+    move: (all) => moves(all, (m) => ({ dx: -m.x, dy: 0 })),
+  },
+  { key: 'across', name: t('face.arrange.evenlyAcross'), least: 3, move: (all) => spread(all, 'x') },
+  { key: 'down', name: t('face.arrange.evenlyDown'), least: 3, move: (all) => spread(all, 'y') },
 ]
 
 export function arranged(details: Detail[], way: Way): Moves {

@@ -13,6 +13,7 @@ import {
 import { computed } from 'vue'
 import { useFigure } from '../../../state/figure/figure'
 import { compares, hints, type Compare, type Tool } from './tools'
+import { t } from '../../../lang'
 
 defineProps<{ zoom: number; reviewing: boolean; agreement: number | null }>()
 const tool = defineModel<Tool>('tool', { required: true })
@@ -22,13 +23,13 @@ const figure = useFigure()
 const hasPicture = computed(() => Boolean(figure.document?.picture && figure.picture))
 const open = computed(() => [...figure.parts, ...figure.details].filter((m) => m.seen && !m.seen.taken).length)
 const tools = computed(() => [
-  { value: 'choose' as const, icon: mdiCursorDefault, label: 'Choose and move (V)', off: false },
-  { value: 'cut' as const, icon: mdiKnife, label: 'Cut a part across (X)', off: !figure.selectedPart },
-  { value: 'lasso' as const, icon: mdiLasso, label: 'Draw round a new part (L)', off: false },
+  { value: 'choose' as const, icon: mdiCursorDefault, label: t('shapes.boardTools.chooseAndMoveV'), off: false },
+  { value: 'cut' as const, icon: mdiKnife, label: t('shapes.boardTools.cutAPartAcrossX'), off: !figure.selectedPart },
+  { value: 'lasso' as const, icon: mdiLasso, label: t('shapes.boardTools.drawRoundANewPart'), off: false },
   {
     value: 'pick' as const,
     icon: mdiEyedropperVariant,
-    label: 'Pick a colour from the drawing (P)',
+    label: t('shapes.boardTools.pickAColourFromThe'),
     off: !hasPicture.value || !figure.selection,
   },
 ])
@@ -36,20 +37,20 @@ const tools = computed(() => [
 
 <template>
   <div class="row tools">
-    <div class="set" role="radiogroup" aria-label="What a press on the board does">
+    <div class="set" role="radiogroup" :aria-label="$t('shapes.boardTools.whatAPressOnThe')">
       <v-btn
-        v-for="t in tools"
-        :key="t.value"
-        :icon="t.icon"
+        v-for="one in tools"
+        :key="one.value"
+        :icon="one.icon"
         size="small"
-        :variant="tool === t.value ? 'flat' : 'text'"
-        :color="tool === t.value ? 'secondary' : undefined"
-        :disabled="t.off"
+        :variant="tool === one.value ? 'flat' : 'text'"
+        :color="tool === one.value ? 'secondary' : undefined"
+        :disabled="one.off"
         role="radio"
-        :aria-checked="tool === t.value"
-        :aria-label="t.label"
-        :title="t.label"
-        @click="tool = t.value"
+        :aria-checked="tool === one.value"
+        :aria-label="one.label"
+        :title="one.label"
+        @click="tool = one.value"
       />
     </div>
     <v-btn
@@ -57,8 +58,8 @@ const tools = computed(() => [
       :icon="mdiEyeRefreshOutline"
       size="small"
       variant="text"
-      aria-label="Look at the drawing again (A)"
-      title="Look at the drawing again (A)"
+      :aria-label="$t('shapes.boardTools.lookAtTheDrawingAgain')"
+      :title="$t('shapes.boardTools.lookAtTheDrawingAgain')"
       @click="emit('again')"
     />
     <v-btn
@@ -68,20 +69,20 @@ const tools = computed(() => [
       size="small"
       :aria-pressed="reviewing"
       @click="emit('review')"
-      >{{ reviewing ? 'End the review' : `Review ${open}` }}</v-btn
+      >{{ reviewing ? $t('shapes.boardTools.endTheReview') : $t('shapes.boardTools.review', { open }) }}</v-btn
     >
     <span v-if="hints[tool]" class="hint" role="status">{{ hints[tool] }}</span>
     <v-spacer />
     <span
       v-if="agreement !== null && compare !== 'drawing'"
       class="quiet"
-      title="Share of the drawing whose colour the figure shows in the same place"
-      >{{ (agreement * 100).toFixed(1) }} % alike</span
+      :title="$t('shapes.boardTools.shareOfTheDrawingWhose')"
+      >{{ $t('shapes.boardTools.alike', { agreement: (agreement * 100).toFixed(1) }) }}</span
     >
     <v-select
       v-model="compare"
       :items="hasPicture ? compares : compares.slice(0, 2)"
-      label="Show"
+      :label="$t('shapes.boardTools.show')"
       class="compare"
       hide-details
     />
@@ -90,8 +91,8 @@ const tools = computed(() => [
         :icon="mdiMagnifyMinusOutline"
         size="small"
         variant="text"
-        aria-label="Farther (-)"
-        title="Farther (-)"
+        :aria-label="$t('shapes.boardTools.farther')"
+        :title="$t('shapes.boardTools.farther')"
         :disabled="zoom === 1"
         @click="emit('farther')"
       />
@@ -99,8 +100,8 @@ const tools = computed(() => [
         :icon="mdiFitToPageOutline"
         size="small"
         variant="text"
-        aria-label="All of it (0)"
-        title="All of it (0)"
+        :aria-label="$t('shapes.boardTools.allOfIt0')"
+        :title="$t('shapes.boardTools.allOfIt0')"
         :disabled="zoom === 1"
         @click="emit('all')"
       />
@@ -108,8 +109,8 @@ const tools = computed(() => [
         :icon="mdiMagnifyPlusOutline"
         size="small"
         variant="text"
-        aria-label="Nearer (+)"
-        title="Nearer (+)"
+        :aria-label="$t('shapes.boardTools.nearer')"
+        :title="$t('shapes.boardTools.nearer')"
         @click="emit('nearer')"
       />
     </div>

@@ -11,6 +11,7 @@ import { useFigure } from '../../../state/figure/figure'
 import WireLines from './WireLines.vue'
 import type { Compare, Tool } from './tools'
 import { dragged, useShapeDrag, type Grip } from './useShapeDrag'
+import { t } from '../../../lang'
 
 const props = defineProps<{ compare: Compare; tool: Tool; frame: Frame; match: string }>()
 const emit = defineEmits<{
@@ -172,7 +173,11 @@ function pick(event: PointerEvent): void {
     const context = canvas.getContext('2d')
     context?.drawImage(image, -Math.floor(p.originPx[0] + x / p.mmPerPx), -Math.floor(p.originPx[1] - y / p.mmPerPx))
     const [r = 0, g = 0, b = 0, a = 0] = context?.getImageData(0, 0, 1, 1).data ?? []
-    if (a > 127) figure.paint('#' + [r, g, b].map((v) => v.toString(16).padStart(2, '0')).join(''), 'Picked')
+    if (a > 127)
+      figure.paint(
+        '#' + [r, g, b].map((v) => v.toString(16).padStart(2, '0')).join(''),
+        t('shapes.pictureBoard.picked'),
+      )
     emit('tool', 'choose')
   }
   image.src = `/api/pictures/${figure.picture}`
@@ -224,7 +229,7 @@ const hasDetails = (part: Part) =>
       :viewBox="`${view.x} ${view.y} ${view.width} ${view.height}`"
       preserveAspectRatio="xMidYMid meet"
       role="group"
-      aria-label="The figure from the front, on millimetre paper"
+      :aria-label="$t('shapes.pictureBoard.theFigureFromTheFront')"
       :class="tool"
       @pointermove="moved"
       @pointerup="release"
@@ -272,7 +277,7 @@ const hasDetails = (part: Part) =>
             :style="{ '--wool': figure.colourOf(part.colour) }"
             :tabindex="place.twin ? undefined : 0"
             role="button"
-            :aria-label="`${part.name ?? part.key}, ${part.shape.kind}${place.twin ? ', twin' : ''}`"
+            :aria-label="`${part.name ?? part.key}, ${part.shape.kind}${place.twin ? $t('shapes.pictureBoard.twin') : ''}`"
             :aria-pressed="isSelected(part)"
             :data-part="part.key"
             @pointerdown.stop="press($event, part, place.twin, 'move')"
@@ -316,7 +321,7 @@ const hasDetails = (part: Part) =>
           :d="`M${axisMm ?? 0} ${view.y + gripSize * 1.2}l${gripSize} ${gripSize * 1.4}l${-gripSize} ${gripSize * 1.4}l${-gripSize} ${-gripSize * 1.4}z`"
           class="knob"
         />
-        <title>The middle line: drag it to where the figure mirrors</title>
+        <title>{{ $t('shapes.pictureBoard.theMiddleLineDragIt') }}</title>
       </g>
       <g
         v-for="g in grips"
@@ -347,7 +352,7 @@ const hasDetails = (part: Part) =>
       max="1"
       step="0.005"
       class="slide"
-      aria-label="From the drawing to the figure"
+      :aria-label="$t('shapes.pictureBoard.fromTheDrawingToThe')"
     />
   </div>
 </template>

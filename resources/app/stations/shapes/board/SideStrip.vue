@@ -61,7 +61,7 @@ const depthGrip = computed(() => {
     class="strip"
     :viewBox="`${view.x} ${view.y} ${view.width} ${view.height}`"
     role="group"
-    aria-label="The figure from the right, for depth"
+    :aria-label="$t('shapes.sideStrip.theFigureFromTheRight')"
     @pointermove="drag && (drag.dx = x($event) - drag.fromX)"
     @pointerup="release"
     @pointercancel="forget"
@@ -107,7 +107,7 @@ const depthGrip = computed(() => {
       class="knob"
       @pointerdown.stop="press($event, depthGrip.part, 'depth')"
     >
-      <title>depth</title>
+      <title>{{ $t('shapes.sideStrip.depth') }}</title>
     </rect>
   </svg>
 </template>

@@ -52,7 +52,7 @@ function release(): void {
 </script>
 
 <template>
-  <g v-if="wires.length" ref="group" class="wires" aria-label="Wires">
+  <g v-if="wires.length" ref="group" class="wires" :aria-label="$t('common.wires')">
     <g v-for="w in wires" :key="w.key">
       <path v-for="(c, i) in w.courses" :key="i" :d="course(c)" class="wire" pointer-events="none" />
       <circle
@@ -68,7 +68,7 @@ function release(): void {
         @pointerup.stop="release"
         @pointercancel="drag = null"
       >
-        <title>{{ w.name }}: drag this point</title>
+        <title>{{ $t('shapes.wireLines.dragThisPoint', { name: w.name }) }}</title>
       </circle>
     </g>
   </g>

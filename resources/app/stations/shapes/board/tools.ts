@@ -1,3 +1,5 @@
+import { t } from '../../../lang'
+
 /** What a press on the board does. */
 export type Tool = 'choose' | 'cut' | 'lasso' | 'pick'
 
@@ -5,15 +7,15 @@ export type Tool = 'choose' | 'cut' | 'lasso' | 'pick'
 export type Compare = 'drawing' | 'flat' | 'slider' | 'difference'
 
 export const compares: { title: string; value: Compare }[] = [
-  { title: 'Outlines', value: 'drawing' },
-  { title: 'Flat colours', value: 'flat' },
-  { title: 'Slider', value: 'slider' },
-  { title: 'Differences', value: 'difference' },
+  { title: t('shapes.tools.outlines'), value: 'drawing' },
+  { title: t('shapes.tools.flatColours'), value: 'flat' },
+  { title: t('shapes.tools.slider'), value: 'slider' },
+  { title: t('shapes.tools.differences'), value: 'difference' },
 ]
 
 export const hints: Record<Tool, string> = {
   choose: '',
-  cut: 'Draw a line right across the chosen part to make two of it.',
-  lasso: 'Draw round a stretch of the drawing to make a part of it.',
-  pick: 'Click a place in the drawing: the chosen parts take its colour.',
+  cut: t('shapes.tools.drawALineRightAcross'),
+  lasso: t('shapes.tools.drawRoundAStretchOf'),
+  pick: t('shapes.tools.clickAPlaceInThe'),
 }

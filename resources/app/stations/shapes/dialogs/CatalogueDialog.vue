@@ -19,8 +19,8 @@ async function add(choice: CatalogueShape): Promise<void> {
 </script>
 
 <template>
-  <v-dialog aria-label="Which shape?" v-model="show" max-width="720">
-    <v-card title="Which shape?">
+  <v-dialog :aria-label="$t('shapes.catalogueDialog.whichShape')" v-model="show" max-width="720">
+    <v-card :title="$t('shapes.catalogueDialog.whichShape')">
       <v-card-text>
         <div class="shapes">
           <button v-for="s in shapes" :key="s.kind" class="plain choice" @click="add(s)">
@@ -28,7 +28,9 @@ async function add(choice: CatalogueShape): Promise<void> {
           </button>
         </div>
       </v-card-text>
-      <v-card-actions><v-btn @click="show = false">None</v-btn></v-card-actions>
+      <v-card-actions
+        ><v-btn @click="show = false">{{ $t('shapes.catalogueDialog.none') }}</v-btn></v-card-actions
+      >
     </v-card>
   </v-dialog>
 </template>

@@ -23,9 +23,9 @@ async function take(seen: Seen): Promise<void> {
 
 <template>
   <SeeingDialog
-    title="Look at the drawing again"
+    :title="$t('shapes.lookAgainDialog.lookAtTheDrawingAgain')"
     :source="source"
-    onwards="Take these shapes"
+    :onwards="$t('shapes.lookAgainDialog.takeTheseShapes')"
     :take="take"
     @close="open = false"
   />

@@ -7,6 +7,7 @@ import LengthField from '../../../shared/LengthField.vue'
 import PrintDialog from '../../../shared/PrintDialog.vue'
 import { useFigure } from '../../../state/figure/figure'
 import { useUnits } from '../../../state/units'
+import { t } from '../../../lang'
 
 /** A part cut from felt and sewn instead of felted: its pieces, seams, thread and stuffing. */
 const show = defineModel<boolean>({ required: true })
@@ -17,10 +18,10 @@ const how = reactive({ seamMm: 3, stitch: 'back' as const, stitchMm: 3, feltMm: 
 const wish = computed(() => ({ part: props.part.key, ...how }))
 const printing = ref(false)
 const STITCHES = [
-  { value: 'back', title: 'back stitch' },
-  { value: 'running', title: 'running stitch' },
-  { value: 'whip', title: 'whip stitch' },
-  { value: 'blanket', title: 'blanket stitch' },
+  { value: 'back', title: t('shapes.sewingDialog.backStitch') },
+  { value: 'running', title: t('shapes.sewingDialog.runningStitch') },
+  { value: 'whip', title: t('shapes.sewingDialog.whipStitch') },
+  { value: 'blanket', title: t('shapes.sewingDialog.blanketStitch') },
 ] as const
 
 const { answer: pattern, trouble } = useAnswer([show, () => figure.document, wish], () =>
@@ -53,8 +54,8 @@ const sheet = (as: 'pdf' | 'svg', paper: PaperSize) => api.patternSheet(figure.d
 </script>
 
 <template>
-  <v-dialog v-model="show" aria-label="Cut and sew" max-width="760" scrollable>
-    <v-card :title="`Cut and sew: ${part.name ?? part.key}`">
+  <v-dialog v-model="show" :aria-label="$t('shapes.sewingDialog.cutAndSew')" max-width="760" scrollable>
+    <v-card :title="$t('shapes.sewingDialog.cutAndSew2', { name: part.name ?? part.key })">
       <v-card-text class="sewing">
         <p v-if="trouble" class="wrong" role="alert">{{ trouble }}</p>
         <figure v-if="pattern" class="pieces mm-paper sheet">
@@ -68,44 +69,58 @@ const sheet = (as: 'pdf' | 'svg', paper: PaperSize) => api.patternSheet(figure.d
               <path v-if="p.of === 'felt' && how.seamMm > 0" :d="path(p.outlineMm)" class="sewn" />
             </g>
           </svg>
-          <figcaption class="quiet">Cut along the full line; sew along the dashed one.</figcaption>
+          <figcaption class="quiet">{{ $t('shapes.sewingDialog.cutAlongTheFullLine') }}</figcaption>
         </figure>
         <div class="fields">
-          <v-select v-model="how.stitch" :items="STITCHES" label="Seams by" hide-details />
-          <LengthField v-model="how.stitchMm" label="From stitch to stitch" :min="1" :max="20" />
-          <LengthField v-model="how.seamMm" label="Seam allowance" :min="0" :max="20" />
-          <LengthField v-model="how.feltMm" label="Felt, thick" :min="0.3" :max="10" />
-          <v-checkbox v-model="how.hollow" label="It stays open, as a hat" density="compact" hide-details />
+          <v-select v-model="how.stitch" :items="STITCHES" :label="$t('shapes.sewingDialog.seamsBy')" hide-details />
+          <LengthField
+            v-model="how.stitchMm"
+            :label="$t('shapes.sewingDialog.fromStitchToStitch')"
+            :min="1"
+            :max="20"
+          />
+          <LengthField v-model="how.seamMm" :label="$t('shapes.sewingDialog.seamAllowance')" :min="0" :max="20" />
+          <LengthField v-model="how.feltMm" :label="$t('shapes.sewingDialog.feltThick')" :min="0.3" :max="10" />
+          <v-checkbox
+            v-model="how.hollow"
+            :label="$t('shapes.sewingDialog.itStaysOpenAsA')"
+            density="compact"
+            hide-details
+          />
         </div>
         <div v-if="pattern" class="told">
-          <ul class="bare" aria-label="Pieces">
+          <ul class="bare" :aria-label="$t('shapes.sewingDialog.pieces')">
             <li v-for="p in pattern.pieces" :key="p.name">
               <b>{{ p.count * pattern.parts }} × {{ p.name }}</b
-              >, {{ p.of }}<span class="quiet">, {{ units.cm2(p.cutCm2) }} each</span>
+              >, {{ p.of
+              }}<span class="quiet">{{ $t('shapes.sewingDialog.each', { cutCm2: units.cm2(p.cutCm2) }) }}</span>
             </li>
           </ul>
-          <ul class="bare" aria-label="Seams">
+          <ul class="bare" :aria-label="$t('shapes.sewingDialog.seams')">
             <li v-for="s in pattern.seams" :key="s.name">
-              {{ s.name }}: {{ length(s.lengthMm) }}<span class="quiet">, {{ s.stitches }} stitches</span>
+              {{ s.name }}: {{ length(s.lengthMm)
+              }}<span class="quiet">{{ $t('shapes.sewingDialog.stitches', { stitches: s.stitches }) }}</span>
             </li>
           </ul>
           <dl class="sums stitched">
             <template v-if="pattern.threadMm"
-              ><dt>Thread</dt>
+              ><dt>{{ $t('shapes.sewingDialog.thread') }}</dt>
               <dd>{{ length(pattern.threadMm * pattern.parts) }}</dd></template
             >
             <template v-if="pattern.stuffingG"
-              ><dt>Stuffing</dt>
+              ><dt>{{ $t('shapes.sewingDialog.stuffing') }}</dt>
               <dd>{{ units.g(pattern.stuffingG * pattern.parts) }}</dd></template
             >
           </dl>
         </div>
       </v-card-text>
       <v-card-actions>
-        <v-btn @click="show = false">Close</v-btn>
-        <v-btn color="primary" variant="flat" :disabled="!pattern" @click="printing = true">Print the pattern</v-btn>
+        <v-btn @click="show = false">{{ $t('common.close') }}</v-btn>
+        <v-btn color="primary" variant="flat" :disabled="!pattern" @click="printing = true">{{
+          $t('shapes.sewingDialog.printThePattern')
+        }}</v-btn>
       </v-card-actions>
-      <PrintDialog v-model="printing" title="Pattern" :make="sheet" />
+      <PrintDialog v-model="printing" :title="$t('shapes.sewingDialog.pattern')" :make="sheet" />
     </v-card>
   </v-dialog>
 </template>

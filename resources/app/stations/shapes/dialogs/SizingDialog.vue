@@ -5,15 +5,16 @@ import { useAnswer } from '../../../api/useAnswer'
 import LengthField from '../../../shared/LengthField.vue'
 import { useFigure } from '../../../state/figure/figure'
 import { useUnits } from '../../../state/units'
+import { t } from '../../../lang'
 
 /** Sizes the figure by its height, by one part's width, or so that it goes into an object. */
 const show = defineModel<boolean>({ required: true })
 const figure = useFigure()
 const units = useUnits()
 const ways = [
-  { title: 'Finished height', value: 'height' },
-  { title: 'One part is so wide', value: 'part' },
-  { title: 'It goes into a jar or pot', value: 'object' },
+  { title: t('common.finishedHeight'), value: 'height' },
+  { title: t('shapes.sizingDialog.onePartIsSoWide'), value: 'part' },
+  { title: t('shapes.sizingDialog.itGoesIntoAJar'), value: 'object' },
 ] as const
 const by = ref<'height' | 'part' | 'object'>('part')
 const heightMm = ref(110)
@@ -23,7 +24,7 @@ const acrossMm = ref(80)
 const tallMm = ref(0)
 const parts = computed(() =>
   figure.parts.map((p) => ({
-    title: `${p.name ?? p.key}, now ${units.mm(p.shape.widthMm)}`,
+    title: t('shapes.sizingDialog.now', { name: p.name ?? p.key, widthMm: units.mm(p.shape.widthMm) }),
     value: p.key,
   })),
 )
@@ -59,29 +60,39 @@ async function apply(): Promise<void> {
 </script>
 
 <template>
-  <v-dialog aria-label="How large" v-model="show" max-width="520">
-    <v-card title="How large">
+  <v-dialog :aria-label="$t('shapes.sizingDialog.howLarge')" v-model="show" max-width="520">
+    <v-card :title="$t('shapes.sizingDialog.howLarge')">
       <v-card-text class="fields">
-        <v-select v-model="by" :items="ways" label="Sized by" />
-        <LengthField v-if="by === 'height'" v-model="heightMm" label="Finished height" :min="10" :max="2000" />
+        <v-select v-model="by" :items="ways" :label="$t('shapes.sizingDialog.sizedBy')" />
+        <LengthField
+          v-if="by === 'height'"
+          v-model="heightMm"
+          :label="$t('common.finishedHeight')"
+          :min="10"
+          :max="2000"
+        />
         <template v-else-if="by === 'part'">
-          <v-select v-model="part" :items="parts" label="Part" />
-          <LengthField v-model="widthMm" label="is to be so wide" />
+          <v-select v-model="part" :items="parts" :label="$t('common.part')" />
+          <LengthField v-model="widthMm" :label="$t('shapes.sizingDialog.isToBeSoWide')" />
         </template>
         <template v-else>
-          <LengthField v-model="acrossMm" label="Opening, inside" />
-          <LengthField v-model="tallMm" label="Height inside (0: any)" :min="0" />
+          <LengthField v-model="acrossMm" :label="$t('shapes.sizingDialog.openingInside')" />
+          <LengthField v-model="tallMm" :label="$t('shapes.sizingDialog.heightInside0Any')" :min="0" />
         </template>
         <p v-if="comes" role="status">
-          It will stand <b>{{ units.mm(comes.heightMm) }}</b> tall and take about
-          <b>{{ comes.woolTimes.toFixed(2) }} times</b> the wool.
-          <span class="quiet">Everything grows alike but the covers, which stay as thick as they are.</span>
+          {{ $t('shapes.sizingDialog.itWillStand') }} <b>{{ units.mm(comes.heightMm) }}</b>
+          {{ $t('shapes.sizingDialog.tallAndTakeAbout') }}
+          <b>{{ $t('shapes.sizingDialog.times', { woolTimes: comes.woolTimes.toFixed(2) }) }}</b>
+          {{ $t('shapes.sizingDialog.theWool') }}
+          <span class="quiet">{{ $t('shapes.sizingDialog.everythingGrowsAlikeButThe') }}</span>
         </p>
         <v-alert v-if="trouble" type="error" variant="tonal" role="alert">{{ trouble }}</v-alert>
       </v-card-text>
       <v-card-actions>
-        <v-btn @click="show = false">Leave it</v-btn>
-        <v-btn color="primary" variant="flat" :disabled="!comes || waiting" @click="apply">Make it so</v-btn>
+        <v-btn @click="show = false">{{ $t('common.leaveIt') }}</v-btn>
+        <v-btn color="primary" variant="flat" :disabled="!comes || waiting" @click="apply">{{
+          $t('shapes.sizingDialog.makeItSo')
+        }}</v-btn>
       </v-card-actions>
     </v-card>
   </v-dialog>

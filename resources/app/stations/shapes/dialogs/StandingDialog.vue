@@ -5,6 +5,7 @@ import { api } from '../../../api/client'
 import { useAnswer } from '../../../api/useAnswer'
 import { useFigure } from '../../../state/figure/figure'
 import { useUnits } from '../../../state/units'
+import { t } from '../../../lang'
 
 /** How the figure stands: how far it may lean to each side before it tips, what would make it firmer, and where it hangs straight. */
 const show = defineModel<boolean>({ required: true })
@@ -48,27 +49,46 @@ const petals = (sides: BalanceSheet['rose']) =>
 const state = computed(() => {
   const s = sheet.value
   if (!s) return ''
-  if (!s.mustStand) return 'It is not meant to stand.'
-  if (s.tipDeg < 0) return 'It falls at once: its weight lies outside its footprint.'
-  const word = !s.stands ? 'It falls' : s.touchy ? 'It is touchy' : 'It stands firmly'
-  return `${word}: it tips at a lean of ${units.degrees(s.tipDeg)} to its weakest side.`
+  if (!s.mustStand) return t('shapes.standingDialog.itIsNotMeantTo')
+  if (s.tipDeg < 0) return t('shapes.standingDialog.itFallsAtOnceIts')
+  const word = !s.stands
+    ? t('shapes.standingDialog.itFalls')
+    : s.touchy
+      ? t('shapes.standingDialog.itIsTouchy')
+      : t('shapes.standingDialog.itStandsFirmly')
+  return t('shapes.standingDialog.itTipsAtALean', { word, tipDeg: units.degrees(s.tipDeg) })
 })
 const place = (mm: number, [less, more]: [string, string]) =>
   Math.abs(mm) < 0.5 ? '' : `, ${units.mm(Math.abs(mm))} ${mm < 0 ? less : more}`
 const hangs = computed(() => {
   const [x, y, z] = sheet.value?.hang.atMm ?? [0, 0, 0]
-  const at = `${units.mm(y)} up${place(x, ['to the left', 'to the right'])}${place(z, ['behind the middle', 'before the middle'])}`
+  const at = t('shapes.standingDialog.up', {
+    y: units.mm(y),
+    x: place(x, [t('shapes.standingDialog.toTheLeft'), t('shapes.standingDialog.toTheRight')]),
+    z: place(z, [t('shapes.standingDialog.behindTheMiddle'), t('shapes.standingDialog.beforeTheMiddle')]),
+  })
   const askew = sheet.value?.hang.askewDeg ?? 0
-  return `Hung up, it hangs straight from ${at}; by its topmost place ${askew < 1 ? 'hardly askew' : `${units.degrees(askew)} askew`}.`
+  return t('shapes.standingDialog.hungUpItHangsStraight', {
+    at,
+    what:
+      askew < 1
+        ? t('shapes.standingDialog.hardlyAskew')
+        : t('shapes.standingDialog.askew', { askew: units.degrees(askew) }),
+  })
 })
 </script>
 
 <template>
-  <v-dialog v-model="show" aria-label="How it stands" max-width="720">
-    <v-card title="How it stands">
+  <v-dialog v-model="show" :aria-label="$t('shapes.standingDialog.howItStands')" max-width="720">
+    <v-card :title="$t('shapes.standingDialog.howItStands')">
       <v-card-text>
         <v-alert v-if="trouble" type="error" variant="tonal" role="alert">{{ trouble }}</v-alert>
-        <v-progress-linear v-else-if="!sheet" indeterminate color="primary" aria-label="Reckoning how it stands" />
+        <v-progress-linear
+          v-else-if="!sheet"
+          indeterminate
+          color="primary"
+          :aria-label="$t('shapes.standingDialog.reckoningHowItStands')"
+        />
         <div v-else class="both">
           <svg viewBox="-130 -112 260 228" role="img" :aria-label="state" class="rose">
             <circle r="90" class="rim" />
@@ -83,34 +103,44 @@ const hangs = computed(() => {
             <p>
               <b>{{ state }}</b>
             </p>
-            <p v-if="before" class="quiet" role="status">The dashed line is how it was before.</p>
+            <p v-if="before" class="quiet" role="status">{{ $t('shapes.standingDialog.theDashedLineIsHow') }}</p>
             <p class="quiet">
-              The farther the line is from the middle, the farther it may lean that way. Within the dark ring it falls,
-              within the pale one it is touchy; the rim is {{ MOST_DEG }} degrees.
+              {{ $t('shapes.standingDialog.theFartherTheLineIs', { mostDeg: MOST_DEG }) }}
             </p>
             <template v-if="sheet.cures.length">
-              <p>To stand firmly, one of these is enough:</p>
+              <p>{{ $t('shapes.standingDialog.toStandFirmlyOneOf') }}</p>
               <ul class="cures">
                 <li v-for="c in sheet.cures" :key="c.kind">
-                  {{ c.text }} <span class="quiet">tips at {{ units.degrees(c.tipDeg) }} then</span>
-                  <v-btn size="small" variant="tonal" :aria-label="`Try it: ${c.text}`" @click="cure(c.kind)"
-                    >Try it</v-btn
+                  {{ c.text }}
+                  <span class="quiet">{{
+                    $t('shapes.standingDialog.tipsAtThen', { tipDeg: units.degrees(c.tipDeg) })
+                  }}</span>
+                  <v-btn
+                    size="small"
+                    variant="tonal"
+                    :aria-label="$t('shapes.standingDialog.tryIt', { text: c.text })"
+                    @click="cure(c.kind)"
+                    >{{ $t('shapes.standingDialog.tryIt2') }}</v-btn
                   >
                 </li>
               </ul>
             </template>
             <p v-else-if="sheet.noCure">{{ sheet.noCure }}</p>
             <p v-if="sheet.tipDeg > 0">
-              It stands a push sideways of {{ units.share(sheet.shakeG) }} of its weight, and may stick out
-              {{ units.mm(sheet.shelfMm) }} over a shelf's edge.
+              {{
+                $t('shapes.standingDialog.itStandsAPushSideways', {
+                  shakeG: units.share(sheet.shakeG),
+                  shelfMm: units.mm(sheet.shelfMm),
+                })
+              }}
             </p>
             <p>{{ hangs }}</p>
           </div>
         </div>
       </v-card-text>
       <v-card-actions>
-        <v-btn v-if="before" variant="tonal" @click="takeBack">As it was</v-btn>
-        <v-btn @click="show = false">Close</v-btn>
+        <v-btn v-if="before" variant="tonal" @click="takeBack">{{ $t('shapes.standingDialog.asItWas') }}</v-btn>
+        <v-btn @click="show = false">{{ $t('common.close') }}</v-btn>
       </v-card-actions>
     </v-card>
   </v-dialog>

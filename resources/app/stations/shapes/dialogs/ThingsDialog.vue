@@ -6,6 +6,7 @@ import LengthField from '../../../shared/LengthField.vue'
 import { useFigure } from '../../../state/figure/figure'
 import { useUnits } from '../../../state/units'
 import { inWords } from '../../../shared/useAsyncAction'
+import { t } from '../../../lang'
 
 /** What the figure holds, wears or has beside it: each a small figure of its own. */
 const show = defineModel<boolean>({ required: true })
@@ -23,13 +24,13 @@ const others = computed(() =>
   (shelf.value?.figures ?? []).filter((f) => f.id !== figure.id).map((f) => ({ value: f.id, title: f.name })),
 )
 const holders = computed(() => figure.parts.map((p) => ({ value: p.key, title: p.name ?? p.key })))
-const loose = computed(() => [{ value: '', title: 'nothing: it is loose' }, ...holders.value])
+const loose = computed(() => [{ value: '', title: t('shapes.thingsDialog.nothingItIsLoose') }, ...holders.value])
 
 const bring = reactive({ from: 0, how: 'held', holder: '', heightMm: 30 })
 const HOW = [
-  { value: 'held', title: 'held by' },
-  { value: 'worn', title: 'worn on' },
-  { value: 'beside', title: 'beside it' },
+  { value: 'held', title: t('shapes.thingsDialog.heldBy') },
+  { value: 'worn', title: t('shapes.thingsDialog.wornOn') },
+  { value: 'beside', title: t('shapes.thingsDialog.besideIt') },
 ]
 watch(show, (open) => {
   said.value = ''
@@ -39,7 +40,7 @@ watch(show, (open) => {
 })
 async function put(): Promise<void> {
   const name = others.value.find((o) => o.value === bring.from)?.title ?? ''
-  if (await figure.apply('put', { ...bring, name })) said.value = `${name} is in. Undo takes it out again.`
+  if (await figure.apply('put', { ...bring, name })) said.value = t('shapes.thingsDialog.isInUndoTakesIt', { name })
 }
 const gathering = ref('')
 async function gather(): Promise<void> {
@@ -50,7 +51,7 @@ async function keep(thing: string): Promise<void> {
   try {
     const { document } = await api.takenThing(figure.document!, thing)
     const kept = await api.lay(document, null)
-    said.value = `${kept.document.name} lies on the shelf as a figure of its own.`
+    said.value = t('shapes.thingsDialog.liesOnTheShelfAs', { name: kept.document.name })
   } catch (error) {
     said.value = inWords(error)
   }
@@ -58,66 +59,92 @@ async function keep(thing: string): Promise<void> {
 </script>
 
 <template>
-  <v-dialog v-model="show" aria-label="Things it has with it" max-width="640" scrollable>
-    <v-card title="Things it has with it">
+  <v-dialog v-model="show" :aria-label="$t('shapes.thingsDialog.thingsItHasWithIt')" max-width="640" scrollable>
+    <v-card :title="$t('shapes.thingsDialog.thingsItHasWithIt')">
       <v-card-text class="things">
         <p v-if="found && !found.things.length" class="quiet">
-          Nothing yet. Bring in a figure from the shelf, or choose parts on the board (with Shift several) and make them
-          one thing.
+          {{ $t('shapes.thingsDialog.nothingYetBringInA') }}
         </p>
-        <ul v-if="found?.things.length" class="bare list" aria-label="Things">
-          <li v-for="t in found.things" :key="t.name" class="sheet">
-            <b>{{ t.name }}</b>
+        <ul v-if="found?.things.length" class="bare list" :aria-label="$t('shapes.thingsDialog.things')">
+          <li v-for="thing in found.things" :key="thing.name" class="sheet">
+            <b>{{ thing.name }}</b>
             <span class="quiet"
-              >{{ length(t.widthMm) }} × {{ length(t.heightMm)
-              }}<template v-if="t.holder"
-                >, {{ t.times.toFixed(1) }} times as large as {{ nameOf(t.holder).toLowerCase() }} is thick</template
-              ></span
+              >{{ length(thing.widthMm) }} × {{ length(thing.heightMm)
+              }}<template v-if="thing.holder">{{
+                $t('shapes.thingsDialog.timesAsLargeAsIs', {
+                  times: thing.times.toFixed(1),
+                  holder: nameOf(thing.holder).toLowerCase(),
+                })
+              }}</template></span
             >
-            <p v-if="t.isLost" class="mind">No larger than what holds it: it is lost there. Make it larger.</p>
+            <p v-if="thing.isLost" class="mind">{{ $t('shapes.thingsDialog.noLargerThanWhatHolds') }}</p>
             <div class="row acts">
               <v-select
-                :model-value="t.holder"
-                :items="loose.filter((h) => !t.parts.includes(h.value))"
-                label="Joined to"
+                :model-value="thing.holder"
+                :items="loose.filter((h) => !thing.parts.includes(h.value))"
+                :label="$t('shapes.thingsDialog.joinedTo')"
                 hide-details
-                @update:model-value="figure.apply('fasten', { thing: t.name, holder: $event })"
+                @update:model-value="figure.apply('fasten', { thing: thing.name, holder: $event })"
               />
               <LengthField
-                :model-value="t.heightMm"
-                label="High"
+                :model-value="thing.heightMm"
+                :label="$t('common.high')"
                 :min="1"
                 :max="2000"
-                @update:model-value="figure.apply('resize', { thing: t.name, times: $event / t.heightMm })"
+                @update:model-value="figure.apply('resize', { thing: thing.name, times: $event / thing.heightMm })"
               />
-              <v-btn variant="tonal" @click="keep(t.name)">Keep for another</v-btn>
+              <v-btn variant="tonal" @click="keep(thing.name)">{{ $t('shapes.thingsDialog.keepForAnother') }}</v-btn>
             </div>
           </li>
         </ul>
-        <h3>Bring in a figure</h3>
+        <h3>{{ $t('shapes.thingsDialog.bringInAFigure') }}</h3>
         <div class="two">
-          <v-select v-model="bring.from" :items="others" label="From the shelf" hide-details />
-          <LengthField v-model="bring.heightMm" label="So high" :min="1" :max="2000" />
-          <v-select v-model="bring.how" :items="HOW" label="It is" hide-details />
-          <v-select v-if="bring.how !== 'beside'" v-model="bring.holder" :items="holders" label="Part" hide-details />
+          <v-select v-model="bring.from" :items="others" :label="$t('shapes.thingsDialog.fromTheShelf')" hide-details />
+          <LengthField v-model="bring.heightMm" :label="$t('shapes.thingsDialog.soHigh')" :min="1" :max="2000" />
+          <v-select v-model="bring.how" :items="HOW" :label="$t('shapes.thingsDialog.itIs')" hide-details />
+          <v-select
+            v-if="bring.how !== 'beside'"
+            v-model="bring.holder"
+            :items="holders"
+            :label="$t('common.part')"
+            hide-details
+          />
         </div>
         <div>
-          <v-btn color="primary" variant="flat" :disabled="!bring.from" @click="put">Bring it in</v-btn>
+          <v-btn color="primary" variant="flat" :disabled="!bring.from" @click="put">{{
+            $t('shapes.thingsDialog.bringItIn')
+          }}</v-btn>
         </div>
         <template v-if="figure.chosen.length">
           <h3>
-            Make {{ figure.chosen.length === 1 ? 'the chosen part' : `the ${figure.chosen.length} chosen parts` }} a
-            thing
+            {{
+              $t('shapes.thingsDialog.makeAThing', {
+                what:
+                  figure.chosen.length === 1
+                    ? $t('shapes.thingsDialog.theChosenPart')
+                    : $t('shapes.thingsDialog.theChosenParts', { chosen: figure.chosen.length }),
+              })
+            }}
           </h3>
           <div class="row acts">
-            <v-text-field v-model="gathering" label="Called" placeholder="lamp" maxlength="56" hide-details />
-            <v-btn variant="tonal" :disabled="!gathering.trim()" @click="gather">Make it a thing</v-btn>
+            <v-text-field
+              v-model="gathering"
+              :label="$t('shapes.thingsDialog.called')"
+              :placeholder="$t('shapes.thingsDialog.lamp')"
+              maxlength="56"
+              hide-details
+            />
+            <v-btn variant="tonal" :disabled="!gathering.trim()" @click="gather">{{
+              $t('shapes.thingsDialog.makeItAThing')
+            }}</v-btn>
           </div>
         </template>
         <p v-if="said" role="status">{{ said }}</p>
         <p v-if="figure.trouble" class="wrong" role="alert">{{ figure.trouble }}</p>
       </v-card-text>
-      <v-card-actions><v-btn @click="show = false">Close</v-btn></v-card-actions>
+      <v-card-actions
+        ><v-btn @click="show = false">{{ $t('common.close') }}</v-btn></v-card-actions
+      >
     </v-card>
   </v-dialog>
 </template>

@@ -6,6 +6,7 @@ import { useAnswer } from '../../../api/useAnswer'
 import PrintDialog from '../../../shared/PrintDialog.vue'
 import { useFigure } from '../../../state/figure/figure'
 import { useUnits } from '../../../state/units'
+import { t } from '../../../lang'
 
 /** The wires of the figure: those that are proposed or its own, what to cut of which, whether they hold, and how to cut them from the stock. */
 const show = defineModel<boolean>({ required: true })
@@ -27,11 +28,11 @@ const { answer: sheet, trouble } = useAnswer([show, all, lengths, () => figure.d
     : null,
 )
 const MATERIALS = [
-  { value: 'pipe-cleaner', title: 'pipe cleaner' },
+  { value: 'pipe-cleaner', title: t('shapes.wiresDialog.pipeCleaner') },
   { value: 'paper-covered', title: 'paper-covered' },
-  { value: 'steel', title: 'bare steel' },
-  { value: 'copper', title: 'bare copper' },
-  { value: 'aluminium', title: 'bare aluminium' },
+  { value: 'steel', title: t('shapes.wiresDialog.bareSteel') },
+  { value: 'copper', title: t('shapes.wiresDialog.bareCopper') },
+  { value: 'aluminium', title: t('shapes.wiresDialog.bareAluminium') },
 ]
 type Wire = NonNullable<Figure['wires']>[number]
 const changeWire = (key: string, how: (wire: Wire) => void) =>
@@ -47,50 +48,58 @@ const waste = computed(() => sheet.value?.cuts.reduce((sum, c) => sum + c.wasteM
 </script>
 
 <template>
-  <v-dialog v-model="show" aria-label="Wires" max-width="820">
-    <v-card title="Wires">
+  <v-dialog v-model="show" :aria-label="$t('common.wires')" max-width="820">
+    <v-card :title="$t('common.wires')">
       <v-card-text class="fields">
         <p class="quiet">
-          A limb thinner than an eighth of its length wants a wire; others want one to be posed. Turn ends in and cover
-          them; near a wire stab from the side only.
+          {{ $t('shapes.wiresDialog.aLimbThinnerThanAn') }}
         </p>
         <v-checkbox
           v-if="!sheet?.drawn"
           v-model="all"
-          label="For every long limb, to be posed"
+          :label="$t('shapes.wiresDialog.forEveryLongLimbTo')"
           density="compact"
           hide-details
         />
         <v-text-field
           v-model="stock"
-          label="Lengths at hand"
+          :label="$t('shapes.wiresDialog.lengthsAtHand')"
           :suffix="units.lengthUnit.value"
           :placeholder="[300, 300, 180].map(units.typed).join(', ')"
-          :hint="`Empty: as many of ${units.mm(300)} as it takes`"
+          :hint="$t('shapes.wiresDialog.emptyAsManyOfAs', { mm: units.mm(300) })"
           persistent-hint
         />
         <v-alert v-if="trouble" type="warning" variant="tonal" role="alert">{{ trouble }}</v-alert>
-        <v-progress-linear v-else-if="!sheet" indeterminate color="primary" aria-label="Reckoning the wires" />
-        <p v-else-if="!sheet.wires.length">No limb of this figure needs a wire.</p>
+        <v-progress-linear
+          v-else-if="!sheet"
+          indeterminate
+          color="primary"
+          :aria-label="$t('shapes.wiresDialog.reckoningTheWires')"
+        />
+        <p v-else-if="!sheet.wires.length">{{ $t('shapes.wiresDialog.noLimbOfThisFigure') }}</p>
         <template v-else>
           <section v-for="w in sheet.wires" :key="w.key" class="stitched wire">
-            <h3>{{ w.name }}{{ w.count > 1 ? ', two' : '' }}</h3>
+            <h3>{{ w.name }}{{ w.count > 1 ? $t('shapes.wiresDialog.two') : '' }}</h3>
             <p>
-              Cut <b>{{ mm(w.cutMm) }}</b>; it runs {{ mm(w.lengthMm) }} through
-              {{ w.through.map((t) => partName(t.part)).join(', ') || 'the air' }}.
-              {{ w.text }}
+              {{ $t('shapes.wiresDialog.cut') }} <b>{{ mm(w.cutMm) }}</b>{{
+                $t('shapes.wiresDialog.itRunsThrough', {
+                  lengthMm: mm(w.lengthMm),
+                  part: w.through.map((t) => partName(t.part)).join(', ') || $t('shapes.wiresDialog.theAir'),
+                  text: w.text,
+                })
+              }}
             </p>
             <div v-if="own(w.key)" class="row">
               <v-select
                 :model-value="w.material"
                 :items="MATERIALS"
-                label="Wire"
+                :label="$t('shapes.wiresDialog.wire')"
                 @update:model-value="changeWire(w.key, (x) => (x.material = $event))"
               />
               <div>
                 <LengthField
                   :model-value="w.gaugeMm"
-                  label="Thickness"
+                  :label="$t('shapes.wiresDialog.thickness')"
                   :min="0.1"
                   :max="10"
                   @update:model-value="changeWire(w.key, (x) => (x.gaugeMm = $event))"
@@ -99,18 +108,20 @@ const waste = computed(() => sheet.value?.cuts.reduce((sum, c) => sum + c.wasteM
               </div>
               <v-checkbox
                 :model-value="w.doubled"
-                label="Doubled"
+                :label="$t('shapes.wiresDialog.doubled')"
                 hide-details
                 @update:model-value="changeWire(w.key, (x) => (x.doubled = Boolean($event)))"
               />
-              <v-btn variant="text" @click="bend(w.key)">One more point</v-btn>
-              <v-btn variant="text" @click="figure.change((d) => (d.wires = d.wires?.filter((x) => x.key !== w.key)))"
-                >Take it out</v-btn
+              <v-btn variant="text" @click="bend(w.key)">{{ $t('shapes.wiresDialog.oneMorePoint') }}</v-btn>
+              <v-btn
+                variant="text"
+                @click="figure.change((d) => (d.wires = d.wires?.filter((x) => x.key !== w.key)))"
+                >{{ $t('shapes.wiresDialog.takeItOut') }}</v-btn
               >
             </div>
           </section>
           <div class="stitched wire">
-            <h3>From the stock</h3>
+            <h3>{{ $t('shapes.wiresDialog.fromTheStock') }}</h3>
             <ol class="bare cuts">
               <li v-for="(c, i) in sheet.cuts" :key="i">
                 <span class="quiet small">{{ mm(c.stockMm) }}</span>
@@ -120,26 +131,28 @@ const waste = computed(() => sheet.value?.cuts.reduce((sum, c) => sum + c.wasteM
                 /></span>
               </li>
             </ol>
-            <p class="quiet small">{{ mm(waste) }} are left over.</p>
+            <p class="quiet small">{{ $t('shapes.wiresDialog.areLeftOver', { waste: mm(waste) }) }}</p>
           </div>
         </template>
       </v-card-text>
       <v-card-actions>
-        <v-btn @click="show = false">Close</v-btn>
-        <v-btn variant="tonal" @click="draw">A wire of my own</v-btn>
-        <v-btn variant="tonal" :disabled="!sheet?.wires.length" @click="bending = true">Bending sheet</v-btn>
-        <v-btn v-if="!sheet?.drawn" color="primary" variant="flat" :disabled="!sheet?.wires.length" @click="lay"
-          >Draw them on the figure</v-btn
-        >
+        <v-btn @click="show = false">{{ $t('common.close') }}</v-btn>
+        <v-btn variant="tonal" @click="draw">{{ $t('shapes.wiresDialog.aWireOfMyOwn') }}</v-btn>
+        <v-btn variant="tonal" :disabled="!sheet?.wires.length" @click="bending = true">{{
+          $t('shapes.wiresDialog.bendingSheet')
+        }}</v-btn>
+        <v-btn v-if="!sheet?.drawn" color="primary" variant="flat" :disabled="!sheet?.wires.length" @click="lay">{{
+          $t('shapes.wiresDialog.drawThemOnTheFigure')
+        }}</v-btn>
       </v-card-actions>
     </v-card>
     <PrintDialog
       v-model="bending"
-      title="Bending sheet"
+      :title="$t('shapes.wiresDialog.bendingSheet')"
       only-pdf
       :make="(_as, paper) => api.bendingSheet(figure.document!, all, paper)"
     >
-      <p>Every wire at true size, to be bent along. Print at 100 %, and measure the ruler first.</p>
+      <p>{{ $t('shapes.wiresDialog.everyWireAtTrueSize') }}</p>
     </PrintDialog>
   </v-dialog>
 </template>

@@ -78,7 +78,7 @@ const middle = (points: Point[]): Point => {
     class="apart"
     :viewBox="`${frame.x} ${frame.y} ${frame.w} ${frame.h}`"
     role="group"
-    aria-label="The layers, pulled apart"
+    :aria-label="$t('shapes.layersApart.theLayersPulledApart')"
   >
     <g v-for="l in layers" :key="l.name">
       <path

@@ -11,6 +11,7 @@ import { useUnits } from '../../../state/units'
 import LayersApart from './LayersApart.vue'
 import OnSheets from './OnSheets.vue'
 import { useFelt } from './useFelt'
+import { t } from '../../../lang'
 
 type Flat = NonNullable<Figure['flat']>
 
@@ -45,16 +46,16 @@ function measure(said: { laidMm?: number; cameMm?: number }): void {
   })
 }
 const STITCHES = [
-  { value: 'none', title: 'none: stabbed' },
-  { value: 'running', title: 'running stitch' },
-  { value: 'back', title: 'back stitch' },
-  { value: 'whip', title: 'whip stitch' },
-  { value: 'blanket', title: 'blanket stitch' },
+  { value: 'none', title: t('shapes.layersView.noneStabbed') },
+  { value: 'running', title: t('shapes.layersView.runningStitch') },
+  { value: 'back', title: t('shapes.layersView.backStitch') },
+  { value: 'whip', title: t('shapes.layersView.whipStitch') },
+  { value: 'blanket', title: t('shapes.layersView.blanketStitch') },
 ] as const
 const RIBBONS: { value: 'none' | 'ties' | 'top'; title: string }[] = [
   { value: 'none', title: 'none' },
-  { value: 'ties', title: 'ties at both sides' },
-  { value: 'top', title: 'one at the top' },
+  { value: 'ties', title: t('shapes.layersView.tiesAtBothSides') },
+  { value: 'top', title: t('shapes.layersView.oneAtTheTop') },
 ]
 const ribbon = computed((): 'none' | 'ties' | 'top' => {
   const holes = way.value?.ribbon?.holesMm.length ?? 0
@@ -95,10 +96,17 @@ const templates = (as: 'pdf' | 'svg', paper: PaperSize) =>
   <div class="layers">
     <div class="row head">
       <label v-if="page === 'apart'" class="row slide"
-        >Apart <input v-model.number="apart" type="range" min="0" max="1" step="0.05" aria-label="How far apart"
+        >{{ $t('shapes.layersView.apart') }}
+        <input
+          v-model.number="apart"
+          type="range"
+          min="0"
+          max="1"
+          step="0.05"
+          :aria-label="$t('shapes.layersView.howFarApart')"
       /></label>
       <v-spacer />
-      <v-btn size="small" variant="tonal" @click="printing = true">Print templates</v-btn>
+      <v-btn size="small" variant="tonal" @click="printing = true">{{ $t('shapes.layersView.printTemplates') }}</v-btn>
     </div>
     <p v-if="trouble" class="wrong" role="alert">{{ trouble }}</p>
     <div v-if="flat" class="both">
@@ -111,37 +119,42 @@ const templates = (as: 'pdf' | 'svg', paper: PaperSize) =>
           <v-select
             :model-value="way?.way"
             :items="[
-              { value: 'sheet', title: 'felt sheet, cut' },
-              { value: 'batting', title: 'batting, laid' },
+              { value: 'sheet', title: $t('shapes.layersView.feltSheetCut') },
+              { value: 'batting', title: $t('shapes.layersView.battingLaid') },
             ]"
-            label="Layers of"
+            :label="$t('shapes.layersView.layersOf')"
             hide-details
             @update:model-value="setWay($event)"
           />
           <template v-if="isSheet && page === 'sheets'">
-            <LengthField v-model="sheet.widthMm" label="Sheet, wide" :min="20" :max="3000" />
-            <LengthField v-model="sheet.heightMm" label="Sheet, long" :min="20" :max="3000" />
-            <v-checkbox v-model="sheet.hasGrain" label="All one way (grain)" density="compact" hide-details />
+            <LengthField v-model="sheet.widthMm" :label="$t('shapes.layersView.sheetWide')" :min="20" :max="3000" />
+            <LengthField v-model="sheet.heightMm" :label="$t('shapes.layersView.sheetLong')" :min="20" :max="3000" />
+            <v-checkbox
+              v-model="sheet.hasGrain"
+              :label="$t('shapes.layersView.allOneWayGrain')"
+              density="compact"
+              hide-details
+            />
           </template>
           <template v-else>
             <v-select
               :model-value="way?.stitch ?? 'none'"
               :items="STITCHES"
-              label="Rims are held by"
+              :label="$t('shapes.layersView.rimsAreHeldBy')"
               hide-details
               @update:model-value="set((f) => (f.stitch = $event))"
             />
             <LengthField
               v-if="(way?.stitch ?? 'none') !== 'none'"
               :model-value="way?.stitchMm ?? 3"
-              label="From stitch to stitch"
+              :label="$t('shapes.layersView.fromStitchToStitch')"
               :min="1"
               :max="50"
               @update:model-value="set((f) => (f.stitchMm = $event))"
             />
             <LengthField
               :model-value="Math.round(1000 * flat.shrink) / 10"
-              label="Draws in by"
+              :label="$t('shapes.layersView.drawsInBy')"
               suffix="%"
               :min="0"
               :max="50"
@@ -150,74 +163,84 @@ const templates = (as: 'pdf' | 'svg', paper: PaperSize) =>
             <div v-if="!isSheet" class="pair">
               <LengthField
                 :model-value="way?.measured?.laidMm ?? 100"
-                label="A piece laid"
+                :label="$t('shapes.layersView.aPieceLaid')"
                 @update:model-value="measure({ laidMm: $event })"
               />
               <LengthField
                 :model-value="way?.measured?.cameMm ?? Math.round(100 * (1 - flat.shrink))"
-                label="came out"
+                :label="$t('shapes.layersView.cameOut')"
                 @update:model-value="measure({ cameMm: $event })"
               />
             </div>
             <v-select
               :model-value="ribbon"
               :items="RIBBONS"
-              label="Ribbon"
+              :label="$t('shapes.layersView.ribbon')"
               hide-details
               @update:model-value="setRibbon($event)"
             />
             <LengthField
               v-if="way?.ribbon"
               :model-value="way.ribbon.lengthMm"
-              label="Each end, long"
+              :label="$t('shapes.layersView.eachEndLong')"
               :min="10"
               :max="5000"
               @update:model-value="set((f) => f.ribbon && (f.ribbon.lengthMm = $event))"
             />
           </template>
         </div>
-        <ol class="bare order" aria-label="From the ground up">
+        <ol class="bare order" :aria-label="$t('shapes.layersView.fromTheGroundUp')">
           <li v-for="(l, i) in flat.layers" :key="l.name" :class="{ lit: figure.selectedPart?.key === l.part }">
             <button class="plain" @click="figure.choose(l.part)">
               <i :style="{ background: figure.colourOf(l.colour) }" /><span
                 ><b>{{ i + 1 }}. {{ l.name }}</b
                 ><span class="quiet"
                   >{{ units.box(l.laidMm[0]!, l.laidMm[1]!)
-                  }}<template v-if="l.stitches">, {{ l.stitches }} stitches</template></span
+                  }}<template v-if="l.stitches">{{
+                    $t('shapes.layersView.stitches', { stitches: l.stitches })
+                  }}</template></span
                 ></span
               >
             </button>
           </li>
         </ol>
-        <section v-if="page === 'apart'" aria-label="Openings">
-          <h3>Openings</h3>
+        <section v-if="page === 'apart'" :aria-label="$t('shapes.layersView.openings')">
+          <h3>{{ $t('shapes.layersView.openings') }}</h3>
           <ul v-if="openings.length" class="bare">
             <li v-for="(o, i) in openings" :key="o.key" class="opening">
-              {{ o.name ?? `Opening ${i + 1}` }}
+              {{ o.name ?? $t('shapes.layersView.opening', { number: i + 1 }) }}
               <span class="quiet">{{ size(o.pointsMm) }}</span><v-spacer />
               <v-btn
                 :icon="mdiClose"
                 size="small"
                 variant="text"
-                :aria-label="`Close ${o.name ?? `opening ${i + 1}`}`"
+                :aria-label="
+                  $t('shapes.layersView.close', { name: o.name ?? $t('shapes.layersView.opening2', { number: i + 1 }) })
+                "
                 @click="close(o.key)"
               />
             </li>
           </ul>
-          <v-btn v-else-if="flat.eyeHoles.length" variant="tonal" size="small" @click="addEyes">Add eye holes</v-btn>
-          <p v-else class="quiet">None; the ground is too small for eye holes.</p>
+          <v-btn v-else-if="flat.eyeHoles.length" variant="tonal" size="small" @click="addEyes">{{
+            $t('shapes.layersView.addEyeHoles')
+          }}</v-btn>
+          <p v-else class="quiet">{{ $t('shapes.layersView.noneTheGroundIsToo') }}</p>
         </section>
         <dl class="sums stitched">
           <template v-if="flat.thread.stitches"
-            ><dt>Thread</dt>
+            ><dt>{{ $t('shapes.layersView.thread') }}</dt>
             <dd data-fact="thread">
-              {{ long(flat.thread.threadMm) }}<span class="unit">in {{ flat.thread.needlefuls }} needlefuls</span>
+              {{ long(flat.thread.threadMm)
+              }}<span class="unit">{{
+                $t('shapes.layersView.inNeedlefuls', { needlefuls: flat.thread.needlefuls })
+              }}</span>
             </dd></template
           >
           <template v-if="flat.ribbon.totalMm"
-            ><dt>Ribbon</dt>
+            ><dt>{{ $t('shapes.layersView.ribbon') }}</dt>
             <dd>
-              {{ long(flat.ribbon.totalMm) }}<span class="unit">{{ units.mm(flat.ribbon.holeMm) }} holes</span>
+              {{ long(flat.ribbon.totalMm)
+              }}<span class="unit">{{ $t('shapes.layersView.holes', { holeMm: units.mm(flat.ribbon.holeMm) }) }}</span>
             </dd></template
           >
           <template v-for="c in flat.cords" :key="c.detail"
@@ -227,18 +250,27 @@ const templates = (as: 'pdf' | 'svg', paper: PaperSize) =>
             </dd></template
           >
         </dl>
-        <ul v-if="flat.notes.length" class="bare notes" aria-label="Mind this">
+        <ul v-if="flat.notes.length" class="bare notes" :aria-label="$t('shapes.layersView.mindThis')">
           <li v-for="n in flat.notes" :key="n.text" class="sheet">{{ n.text }}</li>
         </ul>
       </div>
     </div>
-    <v-progress-linear v-else-if="!trouble" indeterminate color="primary" aria-label="Laying the layers" />
-    <PrintDialog v-model="printing" title="Templates" :make="templates">
+    <v-progress-linear
+      v-else-if="!trouble"
+      indeterminate
+      color="primary"
+      :aria-label="$t('shapes.layersView.layingTheLayers')"
+    />
+    <PrintDialog v-model="printing" :title="$t('shapes.layersView.templates')" :make="templates">
       <p>
-        Every layer as it is cut or laid; where the next ones go is dashed. What is larger than a page comes on several,
-        joined at their crosses.
+        {{ $t('shapes.layersView.everyLayerAsItIs') }}
       </p>
-      <v-checkbox v-model="mirrored" label="Mirrored, to draw on the back" density="compact" hide-details />
+      <v-checkbox
+        v-model="mirrored"
+        :label="$t('shapes.layersView.mirroredToDrawOnThe')"
+        density="compact"
+        hide-details
+      />
     </PrintDialog>
   </div>
 </template>

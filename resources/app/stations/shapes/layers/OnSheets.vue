@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { ImpaFlat } from '../../../api/types/flat'
 import { useFigure } from '../../../state/figure/figure'
 import { useUnits } from '../../../state/units'
+import { t } from '../../../lang'
 
 /** How the layers of each colour lie on the sheets at hand. */
 const props = defineProps<{ flat: ImpaFlat }>()
@@ -15,7 +16,9 @@ const sheets = computed(() =>
     Array.from({ length: s.sheets }, (_, k) => ({
       colour: s.colour,
       key: `${s.colour} ${k}`,
-      name: figure.colourName(s.colour) + (s.sheets > 1 ? `, ${k + 1} of ${s.sheets}` : ''),
+      name:
+        figure.colourName(s.colour) +
+        (s.sheets > 1 ? t('shapes.onSheets.of', { number: k + 1, sheets: s.sheets }) : ''),
       isLast: k === s.sheets - 1,
       lengthMm: k === s.sheets - 1 ? s.lengthMm : props.flat.sheet.heightMm,
       placed: s.placed
@@ -27,7 +30,7 @@ const sheets = computed(() =>
 </script>
 
 <template>
-  <ul class="bare sheets" aria-label="On the sheets">
+  <ul class="bare sheets" :aria-label="$t('shapes.onSheets.onTheSheets')">
     <li v-for="s in sheets" :key="s.key">
       <svg
         :viewBox="`-2 ${-flat.sheet.heightMm - 2} ${flat.sheet.widthMm + 4} ${flat.sheet.heightMm + 4}`"
@@ -51,10 +54,13 @@ const sheets = computed(() =>
         <line :x2="flat.sheet.widthMm" :y1="-s.lengthMm" :y2="-s.lengthMm" class="used" />
       </svg>
       <b>{{ s.name }}</b>
-      <span class="quiet"
-        >{{ s.placed.length }} {{ s.placed.length === 1 ? 'piece' : 'pieces' }};
-        {{ units.mm(Math.max(0, flat.sheet.heightMm - s.lengthMm)) }} stay whole</span
-      >
+      <span class="quiet">{{
+        $t('shapes.onSheets.stayWhole', {
+          placed: s.placed.length,
+          what: s.placed.length === 1 ? $t('shapes.onSheets.piece') : $t('shapes.onSheets.pieces'),
+          lengthMm: units.mm(Math.max(0, flat.sheet.heightMm - s.lengthMm)),
+        })
+      }}</span>
     </li>
   </ul>
 </template>
