@@ -20,8 +20,7 @@ final class Speaks
     {
         $voice = null;
         foreach (self::wished((string) $request->headers->get('Accept-Language')) as $tag) {
-            $known = Voice::byTag($tag);
-            $voice ??= $known?->language->isWhole() === true ? $known : null;
+            $voice ??= Voice::byTag($tag);
         }
         Voice::speak($voice ?? new Voice);
         $response = $next($request);

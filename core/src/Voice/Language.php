@@ -10,12 +10,6 @@ enum Language: string
     case English = 'en';
     case German = 'de';
 
-    /** Whether everything is said in it yet: half of a page in another language helps nobody. */
-    public function isWhole(): bool
-    {
-        return $this === self::English;
-    }
-
     /** A name in the middle of a sentence: German nouns keep their capital. */
     public function within(string $name): string
     {

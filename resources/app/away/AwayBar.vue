@@ -19,7 +19,7 @@ onBeforeUnmount(() => {
   window.removeEventListener('online', handOverNow)
   window.clearInterval(timer)
 })
-const things = (n: number) => (n === 1 ? t('away.awayBar.oneThingWaits') : t('away.awayBar.thingsWait', { n }))
+const things = (n: number) => t('away.awayBar.thingsWait', n)
 </script>
 
 <template>

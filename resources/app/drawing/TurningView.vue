@@ -66,6 +66,11 @@ onBeforeUnmount(() => {
   watcher?.disconnect()
   scene?.dispose()
 })
+const looks: [string, number][] = [
+  [t('drawing.turningView.front'), 0],
+  [t('drawing.turningView.side'), Math.PI / 2],
+  [t('drawing.turningView.back'), Math.PI],
+]
 </script>
 
 <template>
@@ -93,12 +98,7 @@ onBeforeUnmount(() => {
       >
     </div>
     <div v-if="angle === undefined" class="looks">
-      <button
-        v-for="(to, name) in { front: 0, side: Math.PI / 2, back: Math.PI }"
-        :key="name"
-        class="plain"
-        @click="scene?.look(to)"
-      >
+      <button v-for="[name, to] in looks" :key="name" class="plain" @click="scene?.look(to)">
         {{ name }}
       </button>
     </div>

@@ -43,3 +43,13 @@ export function choose(language: Language): void {
   localStorage.setItem(KEY, language)
   window.location.reload()
 }
+
+/** A name in the middle of a sentence: German nouns keep their capital. */
+export const within = (name: string) => (spoken() === 'de' ? name : name.toLowerCase())
+
+/** With so many digits, and the decimal mark of the language. */
+export const decimals = (is: number, digits: number) => marked(is.toFixed(digits))
+export const marked = (number: string) => (spoken() === 'de' ? number.replace('.', ',') : number)
+
+/** For dates and times: as the browser writes that language, which may be that of a country. */
+export const dates = () => navigator.languages.find((tag) => tag.split('-')[0] === spoken()) ?? spoken()

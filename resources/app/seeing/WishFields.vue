@@ -20,10 +20,7 @@ const WAYS = [
       <img v-if="glance" :src="glance.image" :alt="$t('seeing.wishFields.theColoursToldApartChequered')" />
       <figcaption class="quiet">
         <template v-if="glance"
-          ><b
-            >{{ glance.colours }}
-            {{ glance.colours === 1 ? $t('seeing.wishFields.colour') : $t('seeing.wishFields.colours') }}</b
-          >
+          ><b>{{ $t('seeing.wishFields.colours', glance.colours) }}</b>
           {{ $t('seeing.wishFields.toldApartChequersArePaper') }}</template
         >
         <template v-else-if="trouble">{{ trouble }}</template>

@@ -6,6 +6,7 @@ import type { PaperSize } from '../api/client'
 import { paperSize } from '../state/printer'
 import { inWords } from './useAsyncAction'
 import PaperSelect from './PaperSelect.vue'
+import { within } from '../lang'
 
 /** Something of the figure on paper, as PDF; at true size as SVG, too. */
 const show = defineModel<boolean>({ required: true })
@@ -22,7 +23,7 @@ async function print(as: 'pdf' | 'svg'): Promise<void> {
   trouble.value = ''
   busy.value = true
   try {
-    download(await props.make(as, paperSize.value), `${figure.document?.name}, ${props.title.toLowerCase()}.${as}`)
+    download(await props.make(as, paperSize.value), `${figure.document?.name}, ${within(props.title)}.${as}`)
   } catch (error) {
     trouble.value = inWords(error)
   }

@@ -6,7 +6,7 @@ import { api } from '../api/client'
 import { useFigure } from '../state/figure/figure'
 import { useUnits } from '../state/units'
 import { useAsyncAction } from '../shared/useAsyncAction'
-import { t } from '../lang'
+import { dates, t } from '../lang'
 
 /** What the figure once was: what changed in words, two of them side by side, a way back, and figures that branch off. */
 const show = defineModel<boolean>({ required: true })
@@ -21,7 +21,7 @@ const { trouble, busy, tell } = useAsyncAction()
 const branch = ref({ name: '', percent: '120', colours: {} as Record<string, string> })
 
 const when = (ms: number) =>
-  new Date(ms).toLocaleString(undefined, { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
+  new Date(ms).toLocaleString(dates(), { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
 const totalNow = computed(() => figure.board?.plan.wool.reduce((sum, w) => sum + w.g, 0) ?? 0)
 /** A change in grams that a scale tells; else a dash. */
 const more = (g: number) => (Math.abs(g) < 0.005 ? '–' : `${g > 0 ? '+' : '−'}${units.g(Math.abs(g))}`)

@@ -8,7 +8,7 @@ import { useUnits } from '../state/units'
 import { rememberTheme } from '../style/themes'
 import LengthField from '../shared/LengthField.vue'
 import { showKeys } from './useKeys'
-import { t } from '../lang'
+import { choose, LANGUAGES, spoken, t } from '../lang'
 
 const route = useRoute()
 const figure = useFigure()
@@ -21,7 +21,16 @@ const history = ref(false)
 const atFigure = computed(() => Boolean(route.params.id) && figure.document !== null)
 const plan = computed(() => figure.board?.plan)
 
-const counted = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`
+const language = LANGUAGES.find((l) => l.value === spoken()) ?? LANGUAGES[0]!
+const next = LANGUAGES[(LANGUAGES.indexOf(language) + 1) % LANGUAGES.length]!
+
+const counted = (n: number, word: string) => t(`shell.stationThread.${word}`, n)
+
+const stateWords = {
+  settled: t('shell.stationThread.settled'),
+  'in-work': t('shell.stationThread.inWork'),
+  untouched: t('shell.stationThread.untouched'),
+}
 
 /** Each station's state and the one line of what it knows. */
 const stations = computed(() => {
@@ -32,14 +41,14 @@ const stations = computed(() => {
   const colour = p?.wool.filter((w) => w.colour !== null).reduce((sum, w) => sum + w.g, 0) ?? 0
   const soft = p?.details.filter((d) => d.crisp !== 'crisp').length ?? 0
   const doneSteps = p?.steps.filter((s) => figure.done.includes(s.key)).length ?? 0
-  const state = (settled: boolean, begun: boolean) =>
-    settled ? 'settled' : begun ? t('shell.stationThread.inWork') : 'untouched'
+  const state = (settled: boolean, begun: boolean): keyof typeof stateWords =>
+    settled ? 'settled' : begun ? 'in-work' : 'untouched'
   return [
     {
       name: 'shapes',
       title: t('shell.stationThread.shapes'),
       to: `/figures/${id}/shapes`,
-      line: `${counted(figure.parts.length, 'part')}, ${counted(pairs, 'pair')}`,
+      line: `${counted(figure.parts.length, 'parts')}, ${counted(pairs, 'pairs')}`,
       state: state(false, figure.parts.length > 0),
     },
     {
@@ -54,7 +63,7 @@ const stations = computed(() => {
       title: t('shell.stationThread.face'),
       to: `/figures/${id}/face`,
       line: p?.details.length
-        ? `${counted(p.details.length, 'detail')}${soft ? t('shell.stationThread.toLookAt', { soft }) : ''}`
+        ? `${counted(p.details.length, 'details')}${soft ? t('shell.stationThread.toLookAt', { soft }) : ''}`
         : t('shell.stationThread.noDetailsYet'),
       state: state(Boolean(p?.details.length) && soft === 0, Boolean(p?.details.length)),
     },
@@ -117,13 +126,13 @@ function switchLight(): void {
         :key="s.name"
         :to="s.to"
         class="knot"
-        :class="[s.state.replace(' ', '-'), { here: route.name === s.name }]"
+        :class="[s.state, { here: route.name === s.name }]"
         :aria-current="route.name === s.name ? 'page' : undefined"
       >
         <i aria-hidden="true" />
         <b class="display">{{ s.title }}</b>
         <small
-          >{{ s.line }}<span class="offscreen">, {{ s.state }}</span></small
+          >{{ s.line }}<span class="offscreen">, {{ stateWords[s.state] }}</span></small
         >
       </router-link>
     </nav>
@@ -174,6 +183,16 @@ function switchLight(): void {
       @click="units.system.value = units.isImperial.value ? 'metric' : 'imperial'"
     >
       {{ units.system.value === 'metric' ? 'mm / g' : 'in / oz' }}
+    </v-btn>
+    <v-btn
+      v-if="!atFigure"
+      variant="text"
+      class="unit-switch"
+      :aria-label="$t('shell.stationThread.language', { title: language.title })"
+      :title="$t('shell.stationThread.language', { title: language.title })"
+      @click="choose(next.value)"
+    >
+      {{ language.value.toUpperCase() }}
     </v-btn>
     <v-btn
       :icon="theme.global.name.value === 'day' ? mdiLampOutline : mdiWhiteBalanceSunny"

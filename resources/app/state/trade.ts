@@ -1,7 +1,7 @@
 import { shallowReactive } from 'vue'
 import type { Trade } from '../api/types/answers'
 import { api } from '../api/client'
-import { t } from '../lang'
+import { t, within } from '../lang'
 
 /** The trade's words, choices and defaults, as PHP has them; there before any screen is. */
 export const trade: Trade = shallowReactive({
@@ -25,7 +25,13 @@ export async function fetchTrade(): Promise<void> {
   Object.assign(trade, await api.trade())
 }
 
-export const coreWord = (core: string) => trade.cores.find((c) => c.value === core)?.title ?? core
+const titleOf = (choices: { value: string; title: string }[], value: string) =>
+  choices.find((c) => c.value === value)?.title ?? value
+/** As in the middle of a sentence. */
+export const kindWord = (kind: string) => within(titleOf(trade.kinds, kind))
+export const firmnessWord = (firmness: string) => titleOf(trade.firmnesses, firmness)
+export const preparationWord = (preparation: string) => titleOf(trade.preparations, preparation)
+export const coreWord = (core: string) => titleOf(trade.cores, core)
 /** What a line of wool is made of, in words. */
 export const materialWord = (material: string) =>
   material === 'film' ? t('state.trade.filmFibres') : coreWord(material)

@@ -1,11 +1,20 @@
 import { describe, expect, it } from 'vitest'
 import table from '../../../formats/quantities.json'
+import { speak } from '../lang'
 import { apart, lengthFrom, lengthTyped, massRange, written, type Measure } from './units'
 
 describe('units at the edge of the screen', () => {
   it.each(table)('writes $measure $is as core does', ({ measure, is, metric, imperial }) => {
     expect(written(measure as Measure, is, 'metric')).toBe(metric)
     expect(written(measure as Measure, is, 'imperial')).toBe(imperial)
+  })
+  it('writes all of them in German as core does', async () => {
+    await speak('de')
+    const inGerman = table
+      .filter((row) => 'german' in row)
+      .map((row) => written(row.measure as Measure, row.is, 'metric'))
+    await speak('en')
+    expect(inGerman).toEqual(table.filter((row) => 'german' in row).map((row) => row.german))
   })
   it('sets the unit apart, whatever it is', () => {
     expect(apart('1 3/8 in')).toEqual({ value: '1 3/8', unit: 'in' })

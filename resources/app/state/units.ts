@@ -1,4 +1,5 @@
 import { computed, ref, watch } from 'vue'
+import { marked, spoken, t } from '../lang'
 
 export type System = 'metric' | 'imperial'
 
@@ -27,7 +28,7 @@ export function written(measure: Measure, is: number, system: System): string {
     case 'angle':
       return `${plain(is, 0)}°`
     case 'share':
-      return `${plain(100 * is, 0)}%`
+      return `${plain(100 * is, 0)}${spoken() === 'de' ? ' %' : '%'}`
     case 'area':
       return metric ? `${figures(is)} cm²` : `${figures(is / (MM_PER_INCH / 10) ** 2)} in²`
     case 'volume':
@@ -46,9 +47,9 @@ function round(is: number, digits: number): number {
   const rounded = (Math.sign(is) * Math.round(Number((Math.abs(is) * tens).toPrecision(15)))) / tens
   return rounded === 0 ? 0 : rounded
 }
-const plain = (is: number, digits: number) => round(is, digits).toFixed(digits)
+const plain = (is: number, digits: number) => marked(round(is, digits).toFixed(digits))
 /** Without noughts at its end. */
-const short = (is: number, digits: number) => String(round(is, digits))
+const short = (is: number, digits: number) => marked(String(round(is, digits)))
 /** Two figures that count, for what nobody measures more closely. */
 function figures(is: number): string {
   const digits = is === 0 ? 0 : 1 - Math.floor(Math.log10(Math.abs(is)) + 1e-9)
@@ -77,7 +78,7 @@ function imperialLength(inches: number): string {
 function grams(g: number): string {
   if (g === 0) return '0 g'
   const heavy = Math.abs(g)
-  if (heavy < PINCH_G) return 'a pinch'
+  if (heavy < PINCH_G) return t('state.units.pinch')
   if (heavy < 0.095) return `${plain(10 * Math.round(100 * g), 0)} mg`
   if (heavy < 0.995) return `${plain(g, 2)} g`
   return heavy < 4.975 ? `${plain(Math.round(20 * g) / 20, 2)} g` : `${plain(g, heavy < 999.95 ? 1 : 0)} g`
@@ -86,7 +87,8 @@ function grams(g: number): string {
 function ounces(g: number): string {
   const oz = g / G_PER_OUNCE
   const heavy = Math.abs(oz)
-  const alone = heavy < 0.005 ? 'under 0.01 oz' : `${plain(oz, heavy < 3.495 ? 2 : 1)} oz`
+  const alone =
+    heavy < 0.005 ? t('state.units.under', { least: `${plain(0.01, 2)} oz` }) : `${plain(oz, heavy < 3.495 ? 2 : 1)} oz`
   return heavy >= LEAST_OZ ? alone : `${alone} (${grams(g)})`
 }
 
@@ -99,7 +101,7 @@ export function minutesText(minutes: number): string {
 /** What is written, and its unit apart, to be set smaller. */
 export function apart(text: string): { value: string; unit: string } {
   const at = text.search(/ (?=[^\d\s/]+( \(.*\))?$)/)
-  return at < 0 || text === 'a pinch'
+  return at < 0 || text === t('state.units.pinch')
     ? { value: text, unit: '' }
     : { value: text.slice(0, at), unit: text.slice(at + 1) }
 }
@@ -111,7 +113,7 @@ export function massRange(lowG: number, highG: number, system: System): string {
   const [low, high] = [written('mass', lowG, system), written('mass', highG, system)]
   if (low === high) return high
   const [a, b] = [apart(low), apart(high)]
-  return a.unit === b.unit && a.unit !== '' ? `${a.value} to ${high}` : `${low} to ${high}`
+  return t('state.units.range', { low: a.unit === b.unit && a.unit !== '' ? a.value : low, high })
 }
 
 /** How wide, high and deep, with one unit behind all of them where it is one. */
@@ -157,7 +159,7 @@ const system = ref<System>(kept === 'imperial' || kept === 'inch' ? 'imperial' :
 watch(system, (now) => localStorage.setItem(KEY, now))
 
 /** What every question to the server says of language and units (BCP 47, Unicode CLDR): core writes its sentences so. */
-export const voice = () => (system.value === 'imperial' ? 'en-u-ms-ussystem' : 'en')
+export const voice = () => `${spoken()}${system.value === 'imperial' ? '-u-ms-ussystem' : ''}`
 
 export function useUnits() {
   const write = (measure: Measure) => (is: number) => written(measure, is, system.value)

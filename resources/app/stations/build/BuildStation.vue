@@ -21,6 +21,7 @@ import { useRest } from './session/useRest'
 import { useWishes } from './session/useWishes'
 import { useWork } from './session/useWork'
 import { useWorkClock } from './session/useWorkClock'
+import { dates } from '../../lang'
 
 /** Another device may have gone on: asked so often. */
 const FRESHEN_MS = 10_000
@@ -114,7 +115,10 @@ const canRead = typeof speechSynthesis !== 'undefined'
 function read(): void {
   if (!canRead || !step.value) return
   speechSynthesis.cancel()
-  speechSynthesis.speak(new SpeechSynthesisUtterance(`${step.value.title}. ${step.value.text}`))
+  const said = new SpeechSynthesisUtterance(`${step.value.title}. ${step.value.text}`)
+  // By a voice of its language.
+  said.lang = dates()
+  speechSynthesis.speak(said)
 }
 watch(
   () => step.value?.key,
@@ -194,7 +198,7 @@ useHotkeys({
             $t('build.buildStation.notDoneAfterAll')
           }}</v-btn>
           <v-btn v-else ref="go" color="primary" variant="flat" size="x-large" class="next" @click="finish"
-            >{{ $t('build.buildStation.doneNext') }} <kbd>space</kbd></v-btn
+            >{{ $t('build.buildStation.doneNext') }} <kbd>{{ $t('build.buildStation.space') }}</kbd></v-btn
           >
           <v-btn v-if="canRead" variant="text" @click="read">{{ $t('build.buildStation.readAloud') }}</v-btn>
         </div>

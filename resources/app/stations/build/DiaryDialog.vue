@@ -4,7 +4,7 @@ import type { Diary } from '../../api/types/answers'
 import { api } from '../../api/client'
 import { useFigure } from '../../state/figure/figure'
 import { useUnits } from '../../state/units'
-import { t } from '../../lang'
+import { dates, t } from '../../lang'
 
 /** The log of the figure, sitting by sitting, and what was planned beside what it took. */
 const show = defineModel<boolean>({ required: true })
@@ -14,9 +14,8 @@ const figure = useFigure()
 const units = useUnits()
 
 const titleOf = (key: string) => props.diary?.steps.find((s) => s.key === key)?.title ?? key
-const day = (ms: number) =>
-  new Date(ms).toLocaleDateString(undefined, { weekday: 'long', day: 'numeric', month: 'long' })
-const hour = (ms: number) => new Date(ms).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' })
+const day = (ms: number) => new Date(ms).toLocaleDateString(dates(), { weekday: 'long', day: 'numeric', month: 'long' })
+const hour = (ms: number) => new Date(ms).toLocaleTimeString(dates(), { hour: '2-digit', minute: '2-digit' })
 const worked = computed(() => (props.diary?.steps ?? []).filter((s) => s.done > 0.01))
 const most = computed(() => Math.max(1, ...worked.value.map((s) => Math.max(s.planned, s.done))))
 const tookWords = {

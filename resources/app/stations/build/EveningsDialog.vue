@@ -8,7 +8,7 @@ import { download } from '../../shared/download'
 import { useFigure } from '../../state/figure/figure'
 import { useUnits } from '../../state/units'
 import { own } from '../../state/own'
-import { t } from '../../lang'
+import { dates, t } from '../../lang'
 
 /** The work as evenings: how long, on which days, ready by when; one bar for each, hands below, what dries above. */
 const show = defineModel<boolean>({ required: true })
@@ -45,8 +45,8 @@ const { answer: schedule, trouble } = useAnswer(
 const stepOf = (key: string) => props.steps.find((s) => s.key === key)
 const title = (key: string) => stepOf(key)?.title ?? key
 const day = (time: string) =>
-  new Date(time).toLocaleDateString(undefined, { weekday: 'short', day: 'numeric', month: 'short' })
-const hour = (time: string) => new Date(time).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' })
+  new Date(time).toLocaleDateString(dates(), { weekday: 'short', day: 'numeric', month: 'short' })
+const hour = (time: string) => new Date(time).toLocaleTimeString(dates(), { hour: '2-digit', minute: '2-digit' })
 /** How a bout is tinted: by the stage of the work, not by a wool's colour. */
 const TINTS: Record<WorkStep['stage'], string> = {
   insides: 'thread',
@@ -60,9 +60,9 @@ const ink = (key: string) => `rgb(var(--v-theme-on-${nameOf(key) === 'thread' ? 
 const tint = (key: string) => `rgb(var(--v-theme-${nameOf(key)}))`
 const LEGEND = [
   ['thread', t('build.eveningsDialog.coresPortions')],
-  ['secondary', 'covers'],
+  ['secondary', t('build.eveningsDialog.covers')],
   ['warning', t('build.eveningsDialog.faceAndDetails')],
-  ['primary', 'joins'],
+  ['primary', t('build.eveningsDialog.joins')],
   ['success', t('build.eveningsDialog.theLastLook')],
 ]
 /** A bout narrower than this share of the picture has no room for its name; it is told when pointed at. */
@@ -78,12 +78,10 @@ const sentence = computed(() => {
     lowMinutes: units.minutes(s.lowMinutes),
     highMinutes: units.minutes(s.highMinutes),
   })
-  return t('build.eveningsDialog.aboutOfWorkSittingWith', {
+  return t(figure.done.length ? 'build.eveningsDialog.aboutLeft' : 'build.eveningsDialog.about', {
     handsMinutes: units.minutes(s.handsMinutes),
-    what: figure.done.length ? 'left ' : '',
     range,
-    count,
-    what2: count === 1 ? '' : 's',
+    sittings: t('build.eveningsDialog.sittings', count),
     elapsedMinutes: units.minutes(s.elapsedMinutes),
     lowerBoundMinutes: units.minutes(s.lowerBoundMinutes),
   })
@@ -94,8 +92,7 @@ const late = computed(() => {
   return s.sittingsMissing
     ? t('build.eveningsDialog.notReadyBySittingToo', {
         by: day(s.by),
-        sittingsMissing: s.sittingsMissing,
-        what: s.sittingsMissing === 1 ? '' : 's',
+        sittings: t('build.eveningsDialog.sittings', s.sittingsMissing),
       })
     : t('build.eveningsDialog.readyBy', { by: day(s.by) })
 })

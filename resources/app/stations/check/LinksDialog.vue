@@ -5,6 +5,7 @@ import type { SharedLinks } from '../../api/types/answers'
 import { api } from '../../api/client'
 import { useAsyncAction } from '../../shared/useAsyncAction'
 import { useFigure } from '../../state/figure/figure'
+import { dates } from '../../lang'
 
 /** Links by which the figure is shown to whoever has one, until it is ended. */
 const show = defineModel<boolean>({ required: true })
@@ -24,7 +25,7 @@ const copy = () =>
     await navigator.clipboard.writeText(links.value?.address ?? '')
     copied.value = true
   })
-const when = (at: string) => new Date(at).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' })
+const when = (at: string) => new Date(at).toLocaleString(dates(), { dateStyle: 'medium', timeStyle: 'short' })
 </script>
 
 <template>

@@ -11,7 +11,7 @@ import SignPicture from './SignPicture.vue'
 import { useFigure } from '../../state/figure/figure'
 import { useUnits } from '../../state/units'
 import { inWords } from '../../shared/useAsyncAction'
-import { t } from '../../lang'
+import { t, within } from '../../lang'
 
 /** The mend desk: what is seen, a question or two, and what helps with its amounts. */
 const props = defineProps<{ start?: MendStart | null }>()
@@ -87,7 +87,7 @@ async function made(i: number): Promise<void> {
   try {
     const answer = await api.mended(figure.id, {
       uuid: crypto.randomUUID(),
-      text: `${chosen.value!.title}${chosen.value!.about === 'figure' ? '' : `, ${name.value}`}: ${remedy.way.toLowerCase()}`,
+      text: `${chosen.value!.title}${chosen.value!.about === 'figure' ? '' : `, ${name.value}`}: ${within(remedy.way)}`,
       mg: remedy.mg,
       colour: remedy.colour,
     })

@@ -11,7 +11,7 @@ import PrintDialog from '../../shared/PrintDialog.vue'
 import { useHotkeys } from '../../shared/useHotkeys'
 import { useFigure } from '../../state/figure/figure'
 import { inWords } from '../../shared/useAsyncAction'
-import { t } from '../../lang'
+import { dates, t } from '../../lang'
 
 /** A photo with the plan laid over it: what deviates in words and mm, each with a pin on the photo. */
 const emit = defineEmits<{ mend: [start: MendStart] }>()
@@ -75,7 +75,7 @@ const frame = computed(() =>
 )
 const path = (points: number[][]) => 'M' + points.map((p) => p.join(' ')).join('L')
 const when = (ms: number) =>
-  new Date(ms).toLocaleString(undefined, { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
+  new Date(ms).toLocaleString(dates(), { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
 
 async function load(): Promise<void> {
   if (!figure.id) return

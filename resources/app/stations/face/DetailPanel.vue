@@ -10,6 +10,7 @@ import { useFigure } from '../../state/figure/figure'
 import { trade } from '../../state/trade'
 import { arranged, arrangements } from './board/arrange'
 import { wholeWidth, widthAt } from './board/reshape'
+import { within } from '../../lang'
 
 const props = withDefaults(defineProps<{ advice?: Record<string, Advice[]>; point?: number | null }>(), {
   advice: () => ({}),
@@ -134,7 +135,7 @@ const set = (how: (d: Detail) => void) => detail.value && figure.changeDetail(de
         v-model="figure.byItself"
         density="compact"
         hide-details
-        :label="$t('face.detailPanel.byItselfWithout', { others: others.join(', ').toLowerCase() })"
+        :label="$t('face.detailPanel.byItselfWithout', { others: within(others.join(', ')) })"
       />
       <v-alert v-for="n in notes" :key="n.code" type="warning" variant="tonal" density="compact" class="mt-2">{{
         n.text

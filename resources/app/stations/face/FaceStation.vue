@@ -45,17 +45,17 @@ const pages = [
 const page = useInAddress<(typeof pages)[number]['key']>('tab', 'marks', (k) => pages.some((p) => p.key === k))
 const guideKey = ref('')
 const guideItems = [
-  { title: 'none', value: '' },
-  { title: 'cute', value: 'cute' },
-  { title: 'baby', value: 'baby' },
-  { title: 'grown-up', value: 'grown-up' },
-  { title: 'gruff', value: 'gruff' },
+  { title: t('face.faceStation.none'), value: '' },
+  { title: t('face.faceStation.cute'), value: 'cute' },
+  { title: t('face.faceStation.baby'), value: 'baby' },
+  { title: t('face.faceStation.grownUp'), value: 'grown-up' },
+  { title: t('face.faceStation.gruff'), value: 'gruff' },
 ]
 const guide = computed(() => grid.value?.guides.find((g) => g.key === guideKey.value))
 const lineItems = [
   { title: t('face.faceStation.middleLine'), value: 'middle' },
   { title: t('face.faceStation.halfLine'), value: 'half' },
-  { title: 'thirds', value: 'thirds' },
+  { title: t('face.faceStation.thirds'), value: 'thirds' },
   { title: t('face.faceStation.eyeLine'), value: 'eyes' },
 ]
 const lines = ref(['middle', 'half'])
@@ -64,7 +64,7 @@ const flipped = ref(false)
 const upsideDown = ref(false)
 const views = [
   { key: 'front', title: t('face.faceStation.front'), angle: 0 },
-  { key: 'quarter', title: 'Three-quarter', angle: Math.PI / 4 },
+  { key: 'quarter', title: t('face.faceStation.threeQuarter'), angle: Math.PI / 4 },
   { key: 'side', title: t('face.faceStation.side'), angle: Math.PI / 2 },
 ] as const
 const view = ref<(typeof views)[number]['key']>('front')

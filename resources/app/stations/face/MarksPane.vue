@@ -27,9 +27,9 @@ watch(trouble, (gone) => {
   if (gone) from.value = 'crown'
 })
 const words: Record<string, string> = {
-  crisp: 'crisp',
-  soft: 'soft',
-  lost: 'lost',
+  crisp: t('face.marksPane.crisp'),
+  soft: t('face.marksPane.soft'),
+  lost: t('face.marksPane.lost'),
   'too-small': t('face.marksPane.tooSmall'),
 }
 const anchors = computed(() => (measured.value?.anchors ?? []).map((a) => ({ title: a.name, value: a.key })))

@@ -7,7 +7,7 @@ defineProps<{ of: string; records: number | undefined }>()
   <p class="quiet small">
     <template v-if="records"
       >{{ $t('hand.byHand.by', { of }) }} <router-link to="/hand">{{ $t('hand.byHand.yourOwnHand') }}</router-link>:
-      {{ records }} {{ records === 1 ? $t('hand.byHand.record') : $t('hand.byHand.records') }}.</template
+      {{ $t('hand.byHand.records', records) }}.</template
     >
     <template v-else
       >{{ $t('hand.byHand.byTheHousesNumbers', { of }) }}

@@ -9,7 +9,7 @@ const units = useUnits()
 const props = defineProps<{ figures: Hand['figures'] }>()
 const [LEFT, WIDE, ROW] = [150, 330, 30]
 const quantity = ref<'density' | 'pace'>('density')
-const titles = { density: 'weight', pace: 'time' } as const
+const titles = { density: t('hand.figureRows.weight'), pace: t('hand.figureRows.time') }
 const rows = computed(() => props.figures.filter((f) => f.quantity === quantity.value))
 const kinds = computed(() => (['density', 'pace'] as const).filter((q) => props.figures.some((f) => f.quantity === q)))
 /** Logarithmic, from half to twice the plan, or farther where something lies there. */
@@ -28,7 +28,7 @@ const says = (r: Hand['figures'][number]) =>
     low: amount(r.low),
     high: amount(r.high),
     done: amount(r.done),
-    records: r.records,
+    records: t('hand.byHand.records', r.records),
   })
 </script>
 

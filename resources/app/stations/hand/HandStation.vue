@@ -7,6 +7,7 @@ import HandCurves from './HandCurves.vue'
 import PracticePane from './PracticePane.vue'
 import { inWords } from '../../shared/useAsyncAction'
 import { useUnits } from '../../state/units'
+import { dates } from '../../lang'
 
 const units = useUnits()
 /** The felter's own hand: what was known before and now, every record a dot that can be taken out. */
@@ -29,7 +30,7 @@ onMounted(() => take(() => api.hand()))
 const amount = (o: Hand['observations'][number], value: number) =>
   o.quantity === 'pace' ? units.minutes(value) : units.g(value)
 const when = (ms: number) =>
-  new Date(ms).toLocaleDateString(undefined, { day: 'numeric', month: 'long', year: 'numeric' })
+  new Date(ms).toLocaleDateString(dates(), { day: 'numeric', month: 'long', year: 'numeric' })
 /** How the spread of the next piece shrank, as a polyline. */
 const shrank = computed(() => {
   const list = hand.value?.quantities[0]?.shrank ?? []

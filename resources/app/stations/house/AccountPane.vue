@@ -4,6 +4,7 @@ import type { Session } from '../../api/types/answers'
 import { api, handOverNow } from '../../api/client'
 import { useAsyncAction } from '../../shared/useAsyncAction'
 import { enter, forget } from './enter'
+import { decimals } from '../../lang'
 
 defineProps<{ felter: NonNullable<Session['felter']> }>()
 const { trouble, busy, tell } = useAsyncAction()
@@ -30,7 +31,7 @@ const out = (everywhere: boolean) =>
     <h2>{{ felter.name }}</h2>
     <p class="quiet">{{ felter.email }}</p>
     <p>
-      {{ $t('house.accountPane.yourPicturesTakeMb', { picturesMb: felter.picturesMb.toFixed(1) })
+      {{ $t('house.accountPane.yourPicturesTakeMb', { picturesMb: decimals(felter.picturesMb, 1) })
       }}{{ felter.mostMb ? ' ' + $t('house.accountPane.ofMb', { mostMb: felter.mostMb }) : '' }}.
     </p>
     <v-progress-linear

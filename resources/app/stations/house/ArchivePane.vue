@@ -21,7 +21,7 @@ const choices = [
   { value: 'replace', title: t('house.archivePane.takeTheArchives') },
   { value: 'both', title: t('house.archivePane.keepBoth') },
 ]
-const counted = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`
+const counted = (n: number, word: string) => t(`house.archivePane.${word}`, n)
 const of = (state: string) => preview.value?.figures.filter((f) => f.state === state) ?? []
 const conflicts = computed(() => of('conflict'))
 const refused = computed(() => of('refused'))
@@ -30,12 +30,10 @@ const summary = computed(() => {
   if (!p) return ''
   const others = p.wools.conflict + p.sets.conflict
   return [
-    t('house.archivePane.newTheSame', { counted: counted(of('new').length, 'figure'), length: of('same').length }),
-    t('house.archivePane.andNew', { new: counted(p.wools.new, 'wool'), new2: counted(p.sets.new, 'set') }),
-    `${counted(p.pictures, 'picture')}, ${counted(p.pieces, t('house.archivePane.weighedPiece'))}`,
-    ...(others
-      ? [t('house.archivePane.otherwiseThanHere', { others: counted(others, t('house.archivePane.woolOrSet')) })]
-      : []),
+    t('house.archivePane.newTheSame', { counted: counted(of('new').length, 'figures'), length: of('same').length }),
+    t('house.archivePane.andNew', { new: counted(p.wools.new, 'wools'), new2: counted(p.sets.new, 'sets') }),
+    `${counted(p.pictures, 'pictures')}, ${counted(p.pieces, 'pieces')}`,
+    ...(others ? [t('house.archivePane.otherwiseThanHere', { others: counted(others, 'others') })] : []),
   ].join('; ')
 })
 
@@ -66,7 +64,7 @@ const takeIn = () =>
       )
       .finally(() => (doing.value = ''))
     told.value = t('house.archivePane.takenInTheSameKept', {
-      taken: counted(taken.taken, 'figure'),
+      taken: counted(taken.taken, 'figures'),
       same: taken.same,
       kept: taken.kept,
     })

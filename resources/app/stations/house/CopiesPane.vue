@@ -3,6 +3,7 @@ import { computed, onMounted, ref } from 'vue'
 import type { CopiesTold } from '../../api/types/answers'
 import { api } from '../../api/client'
 import { useAsyncAction } from '../../shared/useAsyncAction'
+import { dates, decimals } from '../../lang'
 
 /** Copies of the store: when the last one was made, how many are kept, and how one is put back. */
 const told = ref<CopiesTold | null>(null)
@@ -10,7 +11,7 @@ const { trouble, busy, tell } = useAsyncAction()
 onMounted(() => tell(async () => void (told.value = await api.copies())))
 const copyNow = () => tell(async () => void (told.value = await api.copyNow()))
 const last = computed(() => told.value?.copies[0])
-const when = (at: string) => new Date(at).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' })
+const when = (at: string) => new Date(at).toLocaleString(dates(), { dateStyle: 'medium', timeStyle: 'short' })
 </script>
 
 <template>
@@ -23,11 +24,8 @@ const when = (at: string) => new Date(at).toLocaleString([], { dateStyle: 'mediu
     <p v-if="last">
       {{ $t('house.copiesPane.theLastOneIsOf') }} <b>{{ when(last.at) }}</b>{{
         $t('house.copiesPane.mbKept', {
-          mb: last.mb.toFixed(1),
-          what:
-            told?.copies.length === 1
-              ? $t('house.copiesPane.oneIs')
-              : $t('house.copiesPane.are', { copies: told?.copies.length }),
+          mb: decimals(last.mb, 1),
+          kept: $t('house.copiesPane.kept', told?.copies.length ?? 0),
         })
       }}
     </p>

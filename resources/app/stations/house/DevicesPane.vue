@@ -4,6 +4,7 @@ import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import type { Devices, PairingCode } from '../../api/types/answers'
 import { api } from '../../api/client'
 import { useAsyncAction } from '../../shared/useAsyncAction'
+import { dates, t } from '../../lang'
 
 /** Tablets beside the mat: paired once by a code, listed, sent away. */
 const ASK_AGAIN_MS = 2000
@@ -35,7 +36,7 @@ onBeforeUnmount(() => window.clearInterval(timer))
 
 const src = computed(() => `data:image/svg+xml;utf8,${encodeURIComponent(picture.value)}`)
 const when = (at: string | null) =>
-  at ? new Date(at).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' }) : 'never'
+  at ? new Date(at).toLocaleString(dates(), { dateStyle: 'medium', timeStyle: 'short' }) : t('house.devicesPane.never')
 </script>
 
 <template>

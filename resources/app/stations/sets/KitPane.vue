@@ -9,7 +9,7 @@ import { paperSize } from '../../state/printer'
 import { trade } from '../../state/trade'
 import { useUnits } from '../../state/units'
 import { useAsyncAction } from '../../shared/useAsyncAction'
-import { t } from '../../lang'
+import { decimals, t } from '../../lang'
 
 /** Kits of one of the figures for a workshop: what each bag holds, what is packed and bought, how it runs; labels and sheets. */
 const props = defineProps<{ set: SetKept; plan: ImpaSetPlan }>()
@@ -119,8 +119,8 @@ const clock = (minutes: number) =>
         <p v-if="told.shopping.price">
           {{
             $t('sets.kitPane.inAllWithSendingAbout', {
-              sending: (told.shopping.price + told.shopping.sending).toFixed(2),
-              bags: ((told.shopping.price + told.shopping.sending) / told.kit.bags).toFixed(2),
+              sending: decimals(told.shopping.price + told.shopping.sending, 2),
+              bags: decimals((told.shopping.price + told.shopping.sending) / told.kit.bags, 2),
             })
           }}
         </p>

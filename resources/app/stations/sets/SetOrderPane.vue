@@ -15,7 +15,9 @@ const lengths = [45, 60, 90, 120, 180].map((m) => ({ value: m, title: t('sets.se
 const sittings = ref<SetSittings['sittings']>([])
 const trouble = ref('')
 const who = (members: number[]) =>
-  members.length === props.plan.members.length ? 'all' : members.map((i) => props.plan.members[i]!.name).join(', ')
+  members.length === props.plan.members.length
+    ? t('sets.setOrderPane.all')
+    : members.map((i) => props.plan.members[i]!.name).join(', ')
 async function lay(): Promise<void> {
   trouble.value = ''
   try {

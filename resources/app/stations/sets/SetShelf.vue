@@ -54,7 +54,7 @@ async function make(): Promise<void> {
           ><MemberPicture v-for="(m, i) in s.members.slice(0, 4)" :key="i" :member="m" :name="m.name ?? ''"
         /></span>
         <b>{{ s.name }}</b>
-        <span class="quiet">{{ $t('sets.setShelf.figures', { s: pieces(s) }) }}</span>
+        <span class="quiet">{{ $t('sets.setStation.pieces', pieces(s)) }}</span>
       </router-link>
     </div>
     <v-dialog v-model="making" :aria-label="$t('sets.setShelf.aNewSet')" max-width="460">

@@ -100,7 +100,7 @@ async function drop(): Promise<void> {
         class="name"
         @change="change(set.members, ($event.target as HTMLInputElement).value)"
       />
-      <b v-if="set">{{ pieces }} {{ pieces === 1 ? $t('sets.setStation.figure') : $t('sets.setStation.figures2') }}</b>
+      <b v-if="set">{{ $t('sets.setStation.pieces', pieces) }}</b>
       <v-spacer />
       <v-btn
         :icon="mdiUndo"
@@ -141,11 +141,7 @@ async function drop(): Promise<void> {
       <v-card :title="$t('sets.setStation.takeTheSetApart2')">
         <v-card-text>
           <p>
-            {{
-              $t('sets.setStation.itsOnTheShelfAs', {
-                what: pieces === 1 ? $t('sets.setStation.figureStays') : $t('sets.setStation.figuresStay'),
-              })
-            }}
+            {{ $t('sets.setStation.itsOnTheShelfAs', pieces) }}
             <template v-if="set?.asideG">{{
               $t('sets.setStation.theOfWoolSetAside', { asideG: units.g(set.asideG) })
             }}</template>

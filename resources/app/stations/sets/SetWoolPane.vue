@@ -9,7 +9,7 @@ import { trade } from '../../state/trade'
 import { paperSize } from '../../state/printer'
 import { useUnits } from '../../state/units'
 import { useAsyncAction } from '../../shared/useAsyncAction'
-import { t } from '../../lang'
+import { decimals, t } from '../../lang'
 
 /** One ledger of wool over the whole set: what is likely, what to have, what the stash has free, what to buy. */
 const props = defineProps<{ set: SetKept; plan: ImpaSetPlan }>()
@@ -41,9 +41,9 @@ const print = () =>
   )
 const states = {
   none: t('sets.setWoolPane.noneLikeIt'),
-  enough: 'enough',
+  enough: t('sets.setWoolPane.enough'),
   tight: t('sets.setWoolPane.enoughIfAllGoesWell'),
-  short: 'short',
+  short: t('sets.setWoolPane.short'),
 }
 </script>
 
@@ -119,11 +119,11 @@ const states = {
         <li v-for="l in shopping.lines" :key="l.name">
           {{ l.packs.map((p) => `${p.count} x ${units.pack(p.packG)}`).join($t('sets.setWoolPane.and')) }}
           <b>{{ l.name }}</b>,
-          {{ l.price.toFixed(2) }}
+          {{ decimals(l.price, 2) }}
         </li>
         <li v-for="m in shopping.missing" :key="m.name">{{ m.name }}: {{ m.why }}</li>
       </ul>
-      <p>{{ $t('sets.setWoolPane.inAllWithSending', { sending: (shopping.price + shopping.sending).toFixed(2) }) }}</p>
+      <p>{{ $t('sets.setWoolPane.inAllWithSending', { sending: decimals(shopping.price + shopping.sending, 2) }) }}</p>
     </section>
     <p v-if="trouble" class="wrong" role="alert">{{ trouble }}</p>
     <p class="quiet small">

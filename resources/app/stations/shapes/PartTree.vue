@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import type { Part } from '../../api/types/figure'
 import Silhouette from '../../drawing/ShapeSilhouette.vue'
 import { useFigure } from '../../state/figure/figure'
+import { kindWord } from '../../state/trade'
 
 const figure = useFigure()
 
@@ -41,7 +42,7 @@ const rows = computed(() => {
           :hex="figure.colourOf(part.colour)"
         />
         <span
-          >{{ part.name ?? part.key }}<small class="quiet">{{ part.shape.kind }}</small></span
+          >{{ part.name ?? part.key }}<small class="quiet">{{ kindWord(part.shape.kind) }}</small></span
         >
         <b v-if="part.mirror" class="twins" :title="$t('shapes.partTree.aPair')">x 2</b>
       </button>

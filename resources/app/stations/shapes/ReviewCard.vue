@@ -6,6 +6,7 @@ import { useFigure } from '../../state/figure/figure'
 import { useHotkeys } from '../../shared/useHotkeys'
 import { trade } from '../../state/trade'
 import { useUnits } from '../../state/units'
+import { kindWord } from '../../state/trade'
 
 const units = useUnits()
 /** What the break-down saw, one after the other: take it, leave it out, or put it right. */
@@ -111,7 +112,10 @@ onMounted(() => {
       <span class="quiet"
         >{{
           $t('shapes.reviewCard.ofOpen', {
-            what: now.kind === 'part' ? now.of.shape.kind : `colour: ${now.of.kind}`,
+            what:
+              now.kind === 'part'
+                ? kindWord(now.of.shape.kind)
+                : $t('shapes.reviewCard.colour', { kind: $t(`shapes.detailKind.${now.of.kind}`) }),
             number: at + 1,
             all: all.length,
             open: open.length,
@@ -155,12 +159,7 @@ onMounted(() => {
       <v-spacer />
       <details v-if="leftOut.length" class="quiet">
         <summary>
-          {{
-            $t('shapes.reviewCard.tinyLeftOut', {
-              leftOut: leftOut.length,
-              what: leftOut.length === 1 ? $t('shapes.reviewCard.dot') : $t('shapes.reviewCard.dots'),
-            })
-          }}
+          {{ $t('shapes.reviewCard.tinyLeftOut', leftOut.length) }}
         </summary>
         <ul>
           <li v-for="(s, i) in leftOut.slice(0, 12)" :key="i">

@@ -42,7 +42,7 @@ const empty = () => act(() => api.emptyBin())
     <v-pagination v-if="bin && bin.pages > 1" :model-value="bin.page" :length="bin.pages" @update:model-value="load" />
     <v-dialog :aria-label="$t('shelf.binStation.emptyTheBin2')" v-model="asking"
       ><v-card :title="$t('shelf.binStation.emptyTheBin2')"
-        ><v-card-text>{{ $t('shelf.binStation.figuresAndAllTheirNotes', { count: bin?.count }) }}</v-card-text
+        ><v-card-text>{{ $t('shelf.binStation.figuresAndAllTheirNotes', bin?.count ?? 0) }}</v-card-text
         ><v-card-actions
           ><v-btn @click="asking = false">{{ $t('shelf.binStation.keepThem') }}</v-btn
           ><v-btn color="error" variant="flat" :disabled="busy" @click="empty">{{

@@ -130,7 +130,7 @@ describe('the bin', () => {
     button('Empty the bin').click()
     await flushPromises()
     expect(empty).not.toHaveBeenCalled()
-    expect(document.body.textContent).toContain('1 figures and all their notes are then gone for good.')
+    expect(document.body.textContent).toContain('One figure and all its notes are then gone for good.')
     ;[...document.querySelectorAll<HTMLButtonElement>('.v-card-actions button')]
       .find((b) => b.textContent === 'Empty the bin')!
       .click()

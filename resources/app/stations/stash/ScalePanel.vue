@@ -5,7 +5,7 @@ import { browserPorts, SerialScale } from '../../devices/serialScale'
 import { SimulatedScale } from '../../devices/simulatedScale'
 import { useUnits } from '../../state/units'
 import { inWords } from '../../shared/useAsyncAction'
-import { t } from '../../lang'
+import { decimals, t } from '../../lang'
 
 /** A pocket scale: the stand-in, or one on a cable. A weight is taken only when the scale has come to rest. */
 const emit = defineEmits<{ take: [grams: number] }>()
@@ -60,7 +60,7 @@ onBeforeUnmount(() => void device?.close())
   <div class="scale" role="group" :aria-label="$t('stash.scalePanel.scale')">
     <div class="pan" :class="{ steady: reading?.steady }">
       <b class="display" data-reading>{{
-        reading && reading.state !== 'overload' ? reading.grams.toFixed(2) : '- -'
+        reading && reading.state !== 'overload' ? decimals(reading.grams, 2) : '- -'
       }}</b><span class="unit">g</span>
       <small role="status"
         >{{ word

@@ -92,10 +92,7 @@ const give = (as: 'csv' | 'gpl') => tried(async () => download(await api.stashFi
   <div class="stash">
     <header class="row">
       <h1>{{ $t('stash.stashStation.theStash') }}</h1>
-      <span v-if="wools" class="quiet"
-        >{{ wools.length }} {{ wools.length === 1 ? $t('stash.stashStation.wool') : $t('stash.stashStation.wools') }},
-        {{ units.g(totalG) }}</span
-      >
+      <span v-if="wools" class="quiet">{{ $t('stash.stashStation.wools', wools.length) }}, {{ units.g(totalG) }}</span>
       <v-spacer />
       <v-text-field
         v-model="sought"

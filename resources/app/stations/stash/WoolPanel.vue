@@ -17,8 +17,8 @@ const units = useUnits()
 const materials = [
   { title: t('stash.woolPanel.woolToCoverWith'), value: 'wool' },
   { title: t('stash.woolPanel.coreWool'), value: 'core-wool' },
-  { title: 'scrap', value: 'scrap' },
-  { title: 'stuffing', value: 'stuffing' },
+  { title: t('stash.woolPanel.scrap'), value: 'scrap' },
+  { title: t('stash.woolPanel.stuffing'), value: 'stuffing' },
 ]
 const numbers = computed(
   () =>

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { Wool } from '../../api/types/answers'
 import { useUnits } from '../../state/units'
+import { preparationWord } from '../../state/trade'
 
 /** A wool as it lies in the drawer: a tuft as large as what is left of it, and under it how much of that figures have set aside. */
 const props = defineProps<{ wool: Wool; largestG: number; chosen: boolean }>()
@@ -41,7 +42,7 @@ const cloud =
         $t('stash.woolTuft.setAside', { asideG: units.g(wool.asideG) })
       }}</template></small
     >
-    <small class="quiet">{{ wool.preparation }}</small>
+    <small class="quiet">{{ preparationWord(wool.preparation) }}</small>
   </button>
 </template>
 

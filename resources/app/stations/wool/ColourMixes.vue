@@ -4,7 +4,8 @@ import type { Match } from '../../api/types/answers'
 import { useFigure } from '../../state/figure/figure'
 import { useSupply } from '../../state/figure/supply'
 import RecipeDialog from './RecipeDialog.vue'
-import { t } from '../../lang'
+import { decimals, t, within } from '../../lang'
+import { nearnessWord } from './nearness'
 
 /** Each colour of the drawing beside what it will be felted from. */
 const figure = useFigure()
@@ -12,10 +13,10 @@ const supply = useSupply()
 const mixing = ref<Match | null>(null)
 const open = ref(false)
 const colours = computed(() => supply.supply?.matches ?? [])
-const nearnessWord = (m: Match) =>
+const toldNear = (m: Match) =>
   m.difference === null
-    ? t('wool.colourMixes.inTheStash', { nearness: m.nearness })
-    : `${m.nearness} (${m.difference.toFixed(1)})`
+    ? t('wool.colourMixes.inTheStash', { nearness: nearnessWord(m.nearness) })
+    : `${nearnessWord(m.nearness)} (${decimals(m.difference, 1)})`
 const shadesOf = (colour: string) => figure.document?.colours.find((c) => c.key === colour)?.shades ?? []
 const gramsOf = (colour: string) =>
   supply.supply?.needs.filter((n) => n.colours.includes(colour)).reduce((sum, n) => sum + n.g, 0) ?? 0
@@ -57,14 +58,12 @@ const nearest = (key: string) =>
         <b>{{ figure.colourName(m.colour) }}</b><span class="unit">{{ figure.colourOf(m.colour) }}</span>
         <p v-if="m.shares.length">
           {{ m.shares.map((s) => (m.shares.length > 1 ? `${s.percent.toFixed(0)} % ${s.name}` : s.name)).join(', ') }}:
-          <span :class="m.nearness.split(' ')[0]">{{ nearnessWord(m) }}</span>
+          <span :class="m.nearness.split(' ')[0]">{{ toldNear(m) }}</span>
         </p>
         <p v-else class="different">
           {{
             $t('wool.colourMixes.mixItOrBuyIt', {
-              what: m.gone.length
-                ? $t('wool.colourMixes.isNotInTheStash', { gone: m.gone.join(', ') })
-                : nearnessWord(m),
+              what: m.gone.length ? $t('wool.colourMixes.isNotInTheStash', { gone: m.gone.join(', ') }) : toldNear(m),
             })
           }}
         </p>
@@ -72,7 +71,7 @@ const nearest = (key: string) =>
           {{ $t('wool.colourMixes.shaded') }}
           <span v-for="s in shadesOf(m.colour)" :key="s.hex" class="shade">
             <i aria-hidden="true" :style="{ background: s.hex }" />{{
-              $t('wool.colourMixes.on', { name: s.name.toLowerCase(), s: (100 * s.share).toFixed(0) })
+              $t('wool.colourMixes.on', { name: within(s.name), s: (100 * s.share).toFixed(0) })
             }}
           </span>
         </p>

@@ -4,8 +4,9 @@ import type { Part } from '../../api/types/figure'
 import { useFigure } from '../../state/figure/figure'
 import { useSupply } from '../../state/figure/supply'
 import { useUnits } from '../../state/units'
-import { materialWord } from '../../state/trade'
+import { materialWord, firmnessWord } from '../../state/trade'
 import NestedRings from './NestedRings.vue'
+import { decimals, within } from '../../lang'
 
 /** Part by part: the loose clump, the felted part and its inside at true proportion, what each takes, and what is advised. */
 const figure = useFigure()
@@ -22,7 +23,7 @@ const rows = computed(() =>
 const largestMm = computed(() => Math.max(1, ...rows.value.map((r) => Math.max(r.plan.looseMm.w, r.plan.looseMm.h))))
 const hostOf = (part: Part) => {
   const host = figure.parts.find((p) => p.key === part.join?.to)
-  return (host?.name ?? host?.key ?? '').toLowerCase()
+  return within(host?.name ?? host?.key ?? '')
 }
 const hexOf = (colour: string) => supply.matchOf(colour)?.hex ?? figure.colourOf(colour)
 </script>
@@ -54,7 +55,8 @@ const hexOf = (colour: string) => supply.matchOf(colour)?.hex ?? figure.colourOf
         <td>
           <b>{{ part.name ?? part.key }}<span v-if="p.count > 1" class="unit">x 2</span></b>
           <small class="quiet"
-            >{{ units.box(part.shape.widthMm, part.shape.heightMm, part.shape.depthMm) }}, {{ drawing.firmness }}</small
+            >{{ units.box(part.shape.widthMm, part.shape.heightMm, part.shape.depthMm) }},
+            {{ firmnessWord(drawing.firmness) }}</small
           >
           <small v-if="p.seat.way === 'onto'" class="quiet">{{
             $t('wool.ledgerTable.liesOnTheWithinIt', {
@@ -95,7 +97,7 @@ const hexOf = (colour: string) => supply.matchOf(colour)?.hex ?? figure.colourOf
                       coverG: units.g(w.coverG),
                       finishedG: units.g(w.finishedG),
                     })
-                  }}<template v-if="w.cost">{{ $t('wool.ledgerTable.costs', { cost: w.cost.toFixed(2) }) }}</template>
+                  }}<template v-if="w.cost">{{ $t('wool.ledgerTable.costs', { cost: decimals(w.cost, 2) }) }}</template>
                 </li>
               </ul>
             </details>

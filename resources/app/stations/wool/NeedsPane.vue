@@ -8,6 +8,7 @@ import { useUnits } from '../../state/units'
 import ByHand from '../hand/ByHand.vue'
 import FinishDialog from './FinishDialog.vue'
 import WoolBar from './WoolBar.vue'
+import { decimals } from '../../lang'
 
 /** All the wool the figure takes, and what becomes of it in the stash. */
 const figure = useFigure()
@@ -46,7 +47,7 @@ function choose(reserve: Reserve): void {
       <span class="quiet">{{ $t('wool.needsPane.youNeedAbout') }}</span> <b>{{ units.g(likely) }}</b><span class="quiet"
         >{{ $t('wool.needsPane.getReady', { wanted: units.g(wanted) })
         }}<template v-if="supply.supply?.cost">{{
-          $t('wool.needsPane.itCostsAbout', { cost: supply.supply.cost.toFixed(2) })
+          $t('wool.needsPane.itCostsAbout', { cost: decimals(supply.supply.cost, 2) })
         }}</template></span
       >
     </p>

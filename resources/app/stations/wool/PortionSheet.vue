@@ -13,7 +13,7 @@ import NestedRings from './NestedRings.vue'
 import SheetLayout from './SheetLayout.vue'
 import SplitTool from './SplitTool.vue'
 import { inWords } from '../../shared/useAsyncAction'
-import { t } from '../../lang'
+import { t, within } from '../../lang'
 
 /** What to weigh and how to divide it, twins first; the clump of the chosen one at true size. */
 const figure = useFigure()
@@ -133,9 +133,9 @@ async function print(): Promise<void> {
         $t('wool.portionSheet.togetherOnSplitFor', {
           on: partName(s.on),
           mg: units.g(s.mg / 1000),
-          colour: figure.colourName(s.colour).toLowerCase(),
+          colour: within(figure.colourName(s.colour)),
           ratio: s.ratio.join(' : '),
-          detailName: s.details.map(detailName).join(', ').toLowerCase(),
+          detailName: within(s.details.map(detailName).join(', ')),
         })
       }}
     </p>

@@ -6,7 +6,8 @@ import { useFigure } from '../../state/figure/figure'
 import { useSupply } from '../../state/figure/supply'
 import { useUnits } from '../../state/units'
 import { inWords } from '../../shared/useAsyncAction'
-import { t } from '../../lang'
+import { decimals, t } from '../../lang'
+import { nearnessWord } from './nearness'
 
 /** Mixes of stash wools for one colour, nearest first; and what the last mix really became. */
 const show = defineModel<boolean>({ required: true })
@@ -89,7 +90,7 @@ async function keepSwatch(): Promise<void> {
             mandatory
             :aria-label="$t('wool.recipeDialog.woolsInAMix')"
             ><v-btn v-for="n in [1, 2, 3]" :key="n" :value="n" size="small">{{
-              n === 1 ? $t('wool.recipeDialog.oneWool') : $t('wool.recipeDialog.wools', { n })
+              $t('wool.recipeDialog.wools', n)
             }}</v-btn></v-btn-toggle
           >
         </div>
@@ -119,9 +120,9 @@ async function keepSwatch(): Promise<void> {
               <i v-for="w in r.wools" :key="w.wool" :style="{ width: `${w.percent}%`, background: w.hex }" />
             </div>
             <p>
-              <b :class="r.nearness.split(' ')[0]">{{ r.nearness }}</b>{{ ' ' }}
+              <b :class="r.nearness.split(' ')[0]">{{ nearnessWord(r.nearness) }}</b>{{ ' ' }}
               <span class="unit"
-                >{{ r.difference.toFixed(1) }}{{ r.isCorrected ? $t('wool.recipeDialog.byYourOwnSwatch') : '' }}</span
+                >{{ decimals(r.difference, 1) }}{{ r.isCorrected ? $t('wool.recipeDialog.byYourOwnSwatch') : '' }}</span
               >
             </p>
             <ul class="bare parts">

@@ -9,7 +9,7 @@ import { paperSize } from '../../state/printer'
 import { useSupply } from '../../state/figure/supply'
 import { useUnits } from '../../state/units'
 import { inWords } from '../../shared/useAsyncAction'
-import { t } from '../../lang'
+import { decimals, t } from '../../lang'
 
 /** What is lacking, in the packs of the stand-in for a shop that cost least. */
 const figure = useFigure()
@@ -20,10 +20,10 @@ const list = ref<Shopping | null>(null)
 const busy = ref(false)
 const trouble = ref('')
 const moods: { title: string; value: ShopMood }[] = [
-  { title: 'open', value: 'open' },
-  { title: 'slow', value: 'slow' },
+  { title: t('wool.shoppingPane.open'), value: 'open' },
+  { title: t('wool.shoppingPane.slow'), value: 'slow' },
   { title: t('wool.shoppingPane.halfSoldOut'), value: 'sold-out' },
-  { title: 'closed', value: 'closed' },
+  { title: t('wool.shoppingPane.closed'), value: 'closed' },
 ]
 const packs = (l: Shopping['lines'][number]) => l.packs.map((p) => `${p.count} x ${units.pack(p.packG)}`).join(' and ')
 
@@ -86,14 +86,15 @@ watch([shop, () => supply.supply], ask)
             $t('wool.shoppingPane.forLacking', {
               for: l.for.join(', '),
               needG: units.g(l.needG),
-              what: l.difference > 2 ? $t('wool.shoppingPane.differsBy', { difference: l.difference.toFixed(1) }) : '',
+              what:
+                l.difference > 2 ? $t('wool.shoppingPane.differsBy', { difference: decimals(l.difference, 1) }) : '',
             })
           }}</small></span
         >
         <span
           >{{ packs(l) }}<small class="quiet">{{ $t('wool.shoppingPane.days', { days: l.days }) }}</small></span
         >
-        <b class="price">{{ l.price.toFixed(2) }}</b>
+        <b class="price">{{ decimals(l.price, 2) }}</b>
       </li>
       <li v-for="m in list.missing" :key="m.name">
         <i class="swatch none" /><span
@@ -109,12 +110,12 @@ watch([shop, () => supply.supply], ask)
           ><small class="quiet">{{
             $t('wool.shoppingPane.withAllThereInDays', {
               what: list.sending
-                ? $t('wool.shoppingPane.forSending', { sending: list.sending.toFixed(2) })
+                ? $t('wool.shoppingPane.forSending', { sending: decimals(list.sending, 2) })
                 : $t('wool.shoppingPane.sendingFree'),
               days: list.days,
             })
           }}</small></span
-        ><span /><b class="price">{{ (list.price + list.sending).toFixed(2) }}</b>
+        ><span /><b class="price">{{ decimals(list.price + list.sending, 2) }}</b>
       </li>
     </ul>
     <p class="quiet small">

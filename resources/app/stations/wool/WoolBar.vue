@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { Need } from '../../api/types/answers'
 import { useFigure } from '../../state/figure/figure'
 import { useUnits } from '../../state/units'
-import { t } from '../../lang'
+import { t, within } from '../../lang'
 
 /** Low, likely and high as one bar; what is wanted with the reserve as a notch, what the stash has free as a line across. */
 const props = defineProps<{ need: Need; scaleG: number }>()
@@ -15,7 +15,7 @@ const weight = computed(() => {
   const [oz = '', g = ''] = units.g(props.need.g).split(/ (?=\()/)
   return { oz, g }
 })
-const into = computed(() => props.need.colours.map((c) => figure.colourName(c).toLowerCase()).join(', '))
+const into = computed(() => props.need.colours.map((c) => within(figure.colourName(c))).join(', '))
 const verdict = computed(() => {
   const n = props.need
   if (n.state === 'none') return { text: t('wool.woolBar.nothingLikeItInThe'), tone: 'short' }
@@ -33,7 +33,7 @@ const verdict = computed(() => {
       <b>{{ need.name }}</b>
       <small :class="verdict.tone"
         >{{ verdict.text
-        }}<span v-if="into && into !== need.name.toLowerCase()" class="quiet">{{
+        }}<span v-if="into && into !== within(need.name)" class="quiet">{{
           $t('wool.woolBar.for', { into })
         }}</span></small
       >

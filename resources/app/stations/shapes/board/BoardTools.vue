@@ -13,7 +13,7 @@ import {
 import { computed } from 'vue'
 import { useFigure } from '../../../state/figure/figure'
 import { compares, hints, type Compare, type Tool } from './tools'
-import { t } from '../../../lang'
+import { decimals, t } from '../../../lang'
 
 defineProps<{ zoom: number; reviewing: boolean; agreement: number | null }>()
 const tool = defineModel<Tool>('tool', { required: true })
@@ -77,7 +77,7 @@ const tools = computed(() => [
       v-if="agreement !== null && compare !== 'drawing'"
       class="quiet"
       :title="$t('shapes.boardTools.shareOfTheDrawingWhose')"
-      >{{ $t('shapes.boardTools.alike', { agreement: (agreement * 100).toFixed(1) }) }}</span
+      >{{ $t('shapes.boardTools.alike', { agreement: decimals(agreement * 100, 1) }) }}</span
     >
     <v-select
       v-model="compare"

@@ -207,10 +207,10 @@ const grips = computed(() => {
     return [part.at.xMm + px, part.at.yMm + py]
   }
   return [
-    { grip: 'width' as Grip, at: place(w / 2, 0), label: 'width' },
-    { grip: 'height' as Grip, at: place(0, h / 2), label: 'height' },
-    { grip: 'both' as Grip, at: place(w / 2, h / 2), label: 'size' },
-    { grip: 'turn' as Grip, at: place(0, h / 2 + 7), label: 'turn' },
+    { grip: 'width' as Grip, at: place(w / 2, 0), label: t('shapes.pictureBoard.width') },
+    { grip: 'height' as Grip, at: place(0, h / 2), label: t('shapes.pictureBoard.height') },
+    { grip: 'both' as Grip, at: place(w / 2, h / 2), label: t('shapes.pictureBoard.size') },
+    { grip: 'turn' as Grip, at: place(0, h / 2 + 7), label: t('shapes.pictureBoard.turn') },
   ].map((g) => ({ ...g, part }))
 })
 const gripSize = computed(() => view.value.height / 95)

@@ -4,6 +4,7 @@ import type { CatalogueShape } from '../../../api/types/answers'
 import { api } from '../../../api/client'
 import Silhouette from '../../../drawing/ShapeSilhouette.vue'
 import { useFigure } from '../../../state/figure/figure'
+import { kindWord } from '../../../state/trade'
 
 const show = defineModel<boolean>({ required: true })
 const figure = useFigure()
@@ -24,7 +25,7 @@ async function add(choice: CatalogueShape): Promise<void> {
       <v-card-text>
         <div class="shapes">
           <button v-for="s in shapes" :key="s.kind" class="plain choice" @click="add(s)">
-            <Silhouette :loops="s.front" :size="64" />{{ s.kind }}
+            <Silhouette :loops="s.front" :size="64" />{{ kindWord(s.kind) }}
           </button>
         </div>
       </v-card-text>

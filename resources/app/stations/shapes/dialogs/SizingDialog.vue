@@ -5,7 +5,7 @@ import { useAnswer } from '../../../api/useAnswer'
 import LengthField from '../../../shared/LengthField.vue'
 import { useFigure } from '../../../state/figure/figure'
 import { useUnits } from '../../../state/units'
-import { t } from '../../../lang'
+import { decimals, t } from '../../../lang'
 
 /** Sizes the figure by its height, by one part's width, or so that it goes into an object. */
 const show = defineModel<boolean>({ required: true })
@@ -82,7 +82,7 @@ async function apply(): Promise<void> {
         <p v-if="comes" role="status">
           {{ $t('shapes.sizingDialog.itWillStand') }} <b>{{ units.mm(comes.heightMm) }}</b>
           {{ $t('shapes.sizingDialog.tallAndTakeAbout') }}
-          <b>{{ $t('shapes.sizingDialog.times', { woolTimes: comes.woolTimes.toFixed(2) }) }}</b>
+          <b>{{ $t('shapes.sizingDialog.times', { woolTimes: decimals(comes.woolTimes, 2) }) }}</b>
           {{ $t('shapes.sizingDialog.theWool') }}
           <span class="quiet">{{ $t('shapes.sizingDialog.everythingGrowsAlikeButThe') }}</span>
         </p>

@@ -31,10 +31,10 @@ function takeBack(): void {
 const MOST_DEG = 25
 const radius = (deg: number) => (Math.max(0, Math.min(MOST_DEG, deg)) / MOST_DEG) * 90
 const sides = [
-  { word: 'front', x: 0, y: 106 },
-  { word: 'back', x: 0, y: -99 },
-  { word: 'left', x: -110, y: 3 },
-  { word: 'right', x: 110, y: 3 },
+  { word: t('shapes.standingDialog.front'), x: 0, y: 106 },
+  { word: t('shapes.standingDialog.back'), x: 0, y: -99 },
+  { word: t('shapes.standingDialog.left'), x: -110, y: 3 },
+  { word: t('shapes.standingDialog.right'), x: 110, y: 3 },
 ]
 
 /** As seen from above by who stands before it: the front is at the bottom. */

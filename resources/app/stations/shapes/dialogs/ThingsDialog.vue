@@ -6,7 +6,7 @@ import LengthField from '../../../shared/LengthField.vue'
 import { useFigure } from '../../../state/figure/figure'
 import { useUnits } from '../../../state/units'
 import { inWords } from '../../../shared/useAsyncAction'
-import { t } from '../../../lang'
+import { decimals, t, within } from '../../../lang'
 
 /** What the figure holds, wears or has beside it: each a small figure of its own. */
 const show = defineModel<boolean>({ required: true })
@@ -72,8 +72,8 @@ async function keep(thing: string): Promise<void> {
               >{{ length(thing.widthMm) }} × {{ length(thing.heightMm)
               }}<template v-if="thing.holder">{{
                 $t('shapes.thingsDialog.timesAsLargeAsIs', {
-                  times: thing.times.toFixed(1),
-                  holder: nameOf(thing.holder).toLowerCase(),
+                  times: decimals(thing.times, 1),
+                  holder: within(nameOf(thing.holder)),
                 })
               }}</template></span
             >

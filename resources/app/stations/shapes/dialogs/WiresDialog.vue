@@ -29,7 +29,7 @@ const { answer: sheet, trouble } = useAnswer([show, all, lengths, () => figure.d
 )
 const MATERIALS = [
   { value: 'pipe-cleaner', title: t('shapes.wiresDialog.pipeCleaner') },
-  { value: 'paper-covered', title: 'paper-covered' },
+  { value: 'paper-covered', title: t('shapes.wiresDialog.paperCovered') },
   { value: 'steel', title: t('shapes.wiresDialog.bareSteel') },
   { value: 'copper', title: t('shapes.wiresDialog.bareCopper') },
   { value: 'aluminium', title: t('shapes.wiresDialog.bareAluminium') },

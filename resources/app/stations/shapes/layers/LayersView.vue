@@ -53,7 +53,7 @@ const STITCHES = [
   { value: 'blanket', title: t('shapes.layersView.blanketStitch') },
 ] as const
 const RIBBONS: { value: 'none' | 'ties' | 'top'; title: string }[] = [
-  { value: 'none', title: 'none' },
+  { value: 'none', title: t('shapes.layersView.none') },
   { value: 'ties', title: t('shapes.layersView.tiesAtBothSides') },
   { value: 'top', title: t('shapes.layersView.oneAtTheTop') },
 ]

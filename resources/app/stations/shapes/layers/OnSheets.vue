@@ -56,8 +56,7 @@ const sheets = computed(() =>
       <b>{{ s.name }}</b>
       <span class="quiet">{{
         $t('shapes.onSheets.stayWhole', {
-          placed: s.placed.length,
-          what: s.placed.length === 1 ? $t('shapes.onSheets.piece') : $t('shapes.onSheets.pieces'),
+          pieces: $t('shapes.onSheets.pieces', s.placed.length),
           lengthMm: units.mm(Math.max(0, flat.sheet.heightMm - s.lengthMm)),
         })
       }}</span>
