@@ -205,7 +205,7 @@ final class HandSheet
 
         return Message::of(
             "hand.curve.{$quantity->value}.$is",
-            group: $group,
+            group: Firmness::tryFrom($group) === null ? $group : Message::of('material.firmness.'.$group),
             by: Amount::share(abs($share)),
             within: Amount::share($wide / 100),
             count: $records,
