@@ -16,6 +16,9 @@ return [
     'share' => (string) env('IMPA_SHARE', ''),
     'share_hosts' => (string) env('IMPA_SHARE_HOSTS', ''),
 
+    // Whether answers are kept for a while; null: where the server reads its code once, as it starts.
+    'keeps_answers' => null,
+
     // The file that says where screens are served as they are written (bin/dev).
     'hot' => (string) env('IMPA_HOT', ''),
 ];

@@ -44,6 +44,15 @@ final class Profile
         return $densities->withYarns(Matching::yarns(Matching::of($figure, $wools, Stash::swatches()), $wools));
     }
 
+    /** Alike while nothing changes that an estimate hangs on: her hand, her needles, where yarn is laid her wools, and the code. */
+    public static function stamp(bool $withYarn): string
+    {
+        $yarn = $withYarn ? [Stash::wools(), Stash::swatches()] : [];
+        $code = function_exists('opcache_get_status') ? (opcache_get_status(false)['opcache_statistics']['start_time'] ?? 0) : 0;
+
+        return hash('sha256', serialize([self::densities(), self::pace(), Needle::gauges(), $yarn, Summary::VERSION, $code]));
+    }
+
     public static function pace(): Pace
     {
         return OwnHand::hand()->pace();
