@@ -210,7 +210,7 @@ test(
       await page.getByRole('button', { name: button }).click()
       expect(readFileSync(await (await file).path(), 'latin1').slice(0, 40)).toContain(begins)
     }
-    await choose(page, list(page, 'The sample shop is'), 'closed')
+    await choose(page, list(page, 'Sample shop'), 'closed')
     await expect(page.getByRole('alert')).toContainText('does not answer')
     await expect(page.locator('.list')).toContainText('lacking')
     await choose(page, list(page, 'If it runs out'), /Never again/)

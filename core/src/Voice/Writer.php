@@ -145,7 +145,7 @@ final class Writer
     private function grams(float $g): string
     {
         return match (true) {
-            $g === 0.0 => $this->number(0.0, 0).' g',
+            $g === 0.0 => $this->number(0.0, 0).($this->units === Units::Metric ? ' g' : ' oz'),
             abs($g) < self::PINCH_G => Voice::word($this->language, 'quantities.pinch'),
             abs($g) < 0.095 => $this->number(10 * round(100 * $g), 0).' mg',
             abs($g) < 0.995 => $this->number($g, 2).' g',

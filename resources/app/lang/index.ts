@@ -22,6 +22,9 @@ export const i18n = createI18n<[Words], string, false>({ legacy: false, locale: 
 /** A label in the language that is spoken; the values of its places by name. */
 export const t = i18n.global.t
 
+/** In the tests alone: what she chose shows in English, accented (pseudo.ts). */
+const isPseudo = () => localStorage.getItem(KEY) === 'pseudo'
+
 /** What she chose, else the first of the browser's languages that there are all words for. */
 export function wanted(): Language {
   const chosen = localStorage.getItem(KEY)
@@ -35,6 +38,10 @@ export const spoken = (): Language => i18n.global.locale.value as Language
 export async function speak(language: Language): Promise<void> {
   i18n.global.setLocaleMessage(language, (await WORDS[language]()).default as Words)
   i18n.global.locale.value = language
+  if (isPseudo()) {
+    const { accented } = await import('./pseudo')
+    i18n.global.setPostTranslationHandler((said) => (typeof said === 'string' ? accented(said) : said))
+  }
   document.documentElement.lang = language
 }
 

@@ -140,7 +140,8 @@ function switchLight(): void {
     <div v-if="atFigure && figure.document" class="tools">
       <LengthField
         :model-value="figure.document.heightMm"
-        :label="$t('common.finishedHeight')"
+        :label="$t('common.height')"
+        :aria-label="$t('common.finishedHeight')"
         :min="10"
         :max="2000"
         class="height"

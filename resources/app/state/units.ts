@@ -5,6 +5,7 @@ export type System = 'metric' | 'imperial'
 
 /** NIST SP 811: exact. */
 export const MM_PER_INCH = 25.4
+const M_PER_FOOT = (12 * MM_PER_INCH) / 1000
 export const G_PER_OUNCE = 28.349523125
 
 /** Kitchen scales show no less: grams are told as well. */
@@ -22,6 +23,7 @@ export function written(measure: Measure, is: number, system: System): string {
     case 'length':
       return metric ? metricLength(is) : imperialLength(is / MM_PER_INCH)
     case 'mass':
+      if (is === 0) return metric ? '0 g' : '0 oz'
       return metric || Math.abs(is) < PINCH_G ? grams(is) : ounces(is)
     case 'time':
       return minutesText(is)
@@ -174,6 +176,13 @@ export function useUnits() {
     g: write('mass'),
     /** A pack as it is sold: "10 g". */
     pack: (g: number) => (system.value === 'imperial' ? written('mass', g, system.value) : `${short(g, 2)} g`),
+    /** From where something is looked at, m. */
+    distance: (m: number) =>
+      system.value === 'imperial'
+        ? `${short(m / M_PER_FOOT, m > 2 ? 0 : 1)} ft`
+        : m < 1
+          ? `${short(100 * m, 0)} cm`
+          : `${short(m, 1)} m`,
     cm2: write('area'),
     cm3: write('volume'),
     gPerCm3: write('density'),

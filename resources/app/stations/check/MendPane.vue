@@ -48,17 +48,20 @@ onMounted(async () => {
     if (start) {
       about.value = start.about
       take(start.sign)
-      for (const [name, value] of Object.entries(start.answers)) answers.value[name] = value.toFixed(1)
+      for (const [name, value] of Object.entries(start.answers)) answers.value[name] = typed(name, value)
     }
   } catch (error) {
     trouble.value = inWords(error)
   }
 })
+/** Lengths and weights are asked for in her unit; core has them in mm and g. */
+const unitOf = (name: string) => chosen.value?.asks.find((a) => a.name === name)?.unit
+const typed = (name: string, value: number) => (unitOf(name) === 'g' ? units.typedMass(value) : units.typed(value))
 function take(key: string): void {
   sign.value = key
   remedies.value = []
   done.value = {}
-  answers.value = Object.fromEntries((chosen.value?.asks ?? []).map((a) => [a.name, String(a.usual)]))
+  answers.value = Object.fromEntries((chosen.value?.asks ?? []).map((a) => [a.name, typed(a.name, a.usual)]))
   const places_ = places.value
   if (!places_.some((p) => p.value === about.value)) about.value = places_[0]?.value ?? ''
 }
@@ -66,7 +69,10 @@ async function ask(): Promise<void> {
   if (!chosen.value || !figure.document) return
   trouble.value = ''
   const told = Object.fromEntries(
-    Object.entries(answers.value).map(([name, text]) => [name, Number(text.trim().replace(',', '.'))]),
+    Object.entries(answers.value).map(([name, text]) => [
+      name,
+      unitOf(name) === 'g' ? units.parseMass(text) : units.parseLength(text),
+    ]),
   )
   if (Object.values(told).some((n) => Number.isNaN(n))) {
     trouble.value = t('check.mendPane.aNumberPlease')
@@ -132,7 +138,7 @@ async function made(i: number): Promise<void> {
             :key="a.name"
             v-model="answers[a.name]"
             :label="a.label"
-            :suffix="a.unit"
+            :suffix="a.unit === 'g' ? units.massUnit.value : units.lengthUnit.value"
             inputmode="decimal"
           />
         </div>

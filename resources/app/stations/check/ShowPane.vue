@@ -39,7 +39,13 @@ const wish = computed(() => ({
   ...(place.value === 'house'
     ? {
         scale: Number(scale.value.replace(',', '.')),
-        ...(life.value.trim() ? { lifeMm: 10 * Number(life.value.replace(',', '.')) } : {}),
+        ...(life.value.trim()
+          ? {
+              lifeMm: units.isImperial.value
+                ? units.parseLength(life.value)
+                : 10 * Number(life.value.replace(',', '.')),
+            }
+          : {}),
       }
     : {}),
 }))
@@ -136,7 +142,7 @@ const frame = computed(() => {
         <v-text-field
           v-model="life"
           :label="$t('check.showPane.inLifeSoTall')"
-          :suffix="$t('check.showPane.cm')"
+          :suffix="units.isImperial.value ? 'in' : 'cm'"
           inputmode="decimal"
           hide-details
         />

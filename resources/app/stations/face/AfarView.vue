@@ -50,7 +50,7 @@ const drawn = computed(() => {
     height: doc.heightPx * doc.mmPerPx,
   }
 })
-const words = (m: number) => (m < 1 ? `${m * 100} cm` : `${m} m`)
+const words = units.distance
 </script>
 
 <template>

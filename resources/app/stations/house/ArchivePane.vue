@@ -141,6 +141,7 @@ const takeIn = () =>
 <style scoped>
 .pane {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 0.8rem;
   align-content: start;
 }

@@ -193,6 +193,7 @@ header {
   align-content: center;
   gap: 0.6rem;
   min-height: 300px;
+  overflow-wrap: anywhere;
   color: rgb(var(--v-theme-quiet));
 }
 .drop b {

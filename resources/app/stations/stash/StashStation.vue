@@ -176,6 +176,7 @@ const give = (as: 'csv' | 'gpl') => tried(async () => download(await api.stashFi
   gap: 1rem;
 }
 .find {
+  min-width: 8rem;
   max-width: 170px;
 }
 .order {

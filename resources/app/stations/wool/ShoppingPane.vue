@@ -55,7 +55,7 @@ watch([shop, () => supply.supply], ask)
 
 <template>
   <div class="row">
-    <v-select v-model="shop" :items="moods" :label="$t('wool.shoppingPane.theSampleShopIs')" class="shop" />
+    <v-select v-model="shop" :items="moods" :label="$t('wool.shoppingPane.sampleShop')" class="shop" />
     <v-spacer />
     <PaperSelect />
     <v-btn :disabled="busy || !list" @click="keep('csv')">{{ $t('wool.shoppingPane.asCsv') }}</v-btn>
@@ -126,6 +126,7 @@ watch([shop, () => supply.supply], ask)
 
 <style scoped>
 .shop {
+  min-width: 9rem;
   max-width: 190px;
 }
 .list li {

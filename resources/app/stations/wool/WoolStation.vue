@@ -112,6 +112,7 @@ watch(
 }
 .side {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 1rem;
   align-content: start;
 }
@@ -140,7 +141,7 @@ watch(
   display: grid;
   gap: 0.7rem;
   margin: 0.7rem 0;
-  grid-template-columns: 1fr 1fr 1fr;
+  grid-template-columns: repeat(auto-fit, minmax(8.5rem, 1fr));
 }
 @media (max-width: 1000px) {
   .wool-station {

@@ -12,6 +12,7 @@ import WireLines from './WireLines.vue'
 import type { Compare, Tool } from './tools'
 import { dragged, useShapeDrag, type Grip } from './useShapeDrag'
 import { t } from '../../../lang'
+import { kindWord } from '../../../state/trade'
 
 const props = defineProps<{ compare: Compare; tool: Tool; frame: Frame; match: string }>()
 const emit = defineEmits<{
@@ -277,7 +278,7 @@ const hasDetails = (part: Part) =>
             :style="{ '--wool': figure.colourOf(part.colour) }"
             :tabindex="place.twin ? undefined : 0"
             role="button"
-            :aria-label="`${part.name ?? part.key}, ${part.shape.kind}${place.twin ? $t('shapes.pictureBoard.twin') : ''}`"
+            :aria-label="`${part.name ?? part.key}, ${kindWord(part.shape.kind)}${place.twin ? $t('shapes.pictureBoard.twin') : ''}`"
             :aria-pressed="isSelected(part)"
             :data-part="part.key"
             @pointerdown.stop="press($event, part, place.twin, 'move')"
