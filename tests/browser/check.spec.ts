@@ -95,7 +95,7 @@ test(
     await field('Width').fill('52')
     await page.getByRole('button', { name: 'Hold it against its card' }).click()
     await expect(page.getByRole('status').getByText(/mm too|size that was planned/)).toBeVisible()
-    await page.getByRole('button', { name: 'Let the plan follow its size' }).click()
+    await page.getByRole('button', { name: 'Change the plan to this size' }).click()
     await expect(page.getByText(/planned\s+52 × /)).toBeVisible()
     await page.getByRole('link', { name: 'My hand' }).click()
     const record = page.getByRole('button', { name: /Measured, .*of the house's number/ }).first()

@@ -137,7 +137,7 @@ test('a face is placed, varied, mirrored, flipped, mended and printed', { tag: '
     .filter({ hasText: '20 is crisp' })
     .getByRole('button', { name: 'Keep it like this' })
     .click()
-  await expect(panel).toContainText('Meant so: close to its ground in colour.')
+  await expect(panel).toContainText('Kept like this: close to its ground in colour.')
   await expect(panel.getByRole('note').filter({ hasText: '20 is crisp' })).toHaveCount(0)
   await panel.getByRole('button', { name: 'Advise again' }).click()
   await expect(panel.getByRole('note').filter({ hasText: '20 is crisp' })).toHaveCount(1)

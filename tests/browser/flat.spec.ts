@@ -69,7 +69,7 @@ test(
     await expectNoSeriousFault(page, 'cut and sew')
     await page.getByRole('button', { name: 'Close' }).click()
 
-    await page.getByRole('button', { name: 'Make it a thing held or worn' }).click()
+    await page.getByRole('button', { name: 'Make it an accessory' }).click()
     const things = page.getByRole('list', { name: 'Things' }).getByRole('listitem')
     await expect(things).toHaveCount(1)
     await choose(page, list(page, 'From the shelf'), 'A held pod')

@@ -2,14 +2,14 @@ import { expect, test } from './test'
 import { readFileSync } from 'node:fs'
 import { layDemo } from './lay'
 
-/** Everything out and in, and files for other programs, as a felter does it. */
+/** Back up and restore, and files for other programs, as a felter does it. */
 test('everything is taken out as one file, and taken in again after a look at what is otherwise', async ({ page }) => {
   const name = 'Out and in'
   const { id, document } = await layDemo<{ name: string }>(page, 'dusk', name, 'check')
   await page.goto('/house')
-  const pane = page.getByRole('region', { name: 'Everything out and in' })
+  const pane = page.getByRole('region', { name: 'Back up and restore' })
   const taken = page.waitForEvent('download')
-  await pane.getByRole('link', { name: 'Take everything out' }).click()
+  await pane.getByRole('link', { name: 'Download everything' }).click()
   const path = await (await taken).path()
   expect(readFileSync(path).subarray(0, 2).toString()).toBe('PK')
 

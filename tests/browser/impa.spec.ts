@@ -173,9 +173,9 @@ test('a shape is added, doubled, mirrored, coloured, joined and taken away', { t
   await expect(page.getByRole('button', { name: /^Horn.*x 2/ })).toBeVisible()
   await panel.getByRole('radio').nth(1).click()
   await panel.getByRole('combobox').filter({ hasText: /.*/ }).first().isVisible()
-  await panel.getByLabel('Double this part').click()
+  await panel.getByLabel('Duplicate this part').click()
   await expect(parts).toHaveCount(count + 2)
-  await panel.getByLabel('Take this part away').click()
+  await panel.getByLabel('Delete this part').click()
   await expect(parts).toHaveCount(count + 1)
   await page.keyboard.press('Control+z')
   await expect(parts).toHaveCount(count + 2)
@@ -238,7 +238,7 @@ test('bad input is told in words', { tag: '@byTurns' }, async ({ page }) => {
   await file.setInputFiles({ name: 'drawing.png', mimeType: 'image/png', buffer: Buffer.from('no picture at all') })
   await page.getByRole('dialog').getByRole('button', { name: 'See its shapes' }).click()
   await expect(page.getByRole('dialog').getByRole('alert')).toContainText('This is not a picture')
-  await page.getByRole('dialog').getByRole('button', { name: 'Leave it' }).click()
+  await page.getByRole('dialog').getByRole('button', { name: 'Cancel' }).click()
   await file.setInputFiles({
     name: 'figure.json',
     mimeType: 'application/json',

@@ -37,7 +37,7 @@ const views = {
   },
   'shapes-round': async () => {
     await page.goto(`${base}/figures/${id('Sorrel')}/shapes`)
-    await page.getByLabel('Let the round view take over the board').click()
+    await page.getByLabel('Show the 3D view large').click()
     await page.getByLabel('Pulled apart').fill('0.4')
     await page.getByLabel('grid of 10 mm').check()
   },

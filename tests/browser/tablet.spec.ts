@@ -93,7 +93,7 @@ test(
     await expect(title(page)).toHaveText(fifth, { timeout: 30_000 })
 
     await page.goto('/house')
-    await page.getByRole('button', { name: 'Send away' }).click()
+    await page.getByRole('button', { name: 'Disconnect' }).click()
     await expect(page.getByRole('list', { name: 'Paired' })).toHaveCount(0)
     expect((await context.request.get(`${share}/api/figures`)).status()).toBe(401)
     await context.close()

@@ -149,7 +149,7 @@ test(
           page.getByRole('heading', { level: 1 }),
           page.locator('.foot'),
           page.locator('.drawing'),
-          page.getByRole('button', { name: /^(Done, next|Not done after all)/ }),
+          page.getByRole('button', { name: /^(Done, next|Mark as not done)/ }),
         ]
         for (const what of seen) {
           await expect(what).toBeVisible()

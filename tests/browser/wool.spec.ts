@@ -39,7 +39,7 @@ test('the stash comes from a table; what it would change is shown first, bad lin
     const there = (await wools(page)).map((w) => w.name).filter((n) => ['Test moss', 'Test ink', 'Bad one'].includes(n))
     expect(there.sort()).toEqual(round === 1 ? [] : ['Test ink', 'Test moss'])
     if (round === 1) await dialog.getByRole('button', { name: 'Take them in' }).click()
-    else await dialog.getByRole('button', { name: 'Leave it' }).click()
+    else await dialog.getByRole('button', { name: 'Cancel' }).click()
     await expect(dialog).toBeHidden()
   }
   await expect(page.getByRole('button', { name: 'Test moss, 14.5 g left' })).toBeVisible()
@@ -79,7 +79,7 @@ test(
     await panel.getByRole('button', { name: /^Take 8\.4/ }).click()
     await expect.poll(async () => Math.abs((await wool(page, 'Test fog')).gramsLeft - 8.4)).toBeLessThan(0.06)
 
-    await panel.getByRole('button', { name: 'Throw this wool away' }).click()
+    await panel.getByRole('button', { name: 'Delete this wool' }).click()
     await expect(page.getByRole('button', { name: /^Test fog/ })).toHaveCount(0)
     await page.getByRole('button', { name: 'Take it back' }).click()
     await expect(page.getByRole('button', { name: /^Test fog/ })).toBeVisible()

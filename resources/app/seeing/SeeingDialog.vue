@@ -292,7 +292,7 @@ function leave(): void {
         </div>
       </v-card-text>
       <v-card-actions>
-        <v-btn @click="leave">{{ doing ? $t('seeing.seeingDialog.stop') : $t('common.leaveIt') }}</v-btn>
+        <v-btn @click="leave">{{ doing ? $t('seeing.seeingDialog.stop') : $t('common.cancel') }}</v-btn>
         <v-btn v-if="made" :disabled="doing !== ''" @click="look">{{ $t('seeing.seeingDialog.lookAgain') }}</v-btn>
         <v-btn v-if="made" color="primary" variant="flat" :disabled="doing !== ''" @click="goOn">{{
           several ? $t('seeing.seeingDialog.allAsOne') : onwards

@@ -236,7 +236,7 @@ describe('one step at a time', () => {
     expect(done).toEqual(['portion'])
     await table.wrapper.findAll('.steps button.plain')[0]!.trigger('click')
     await flushPromises()
-    await button('Not done after all').trigger('click')
+    await button('Mark as not done').trigger('click')
     await flushPromises()
     expect(done).toEqual([])
     expect(title()).toBe('Set portions aside')

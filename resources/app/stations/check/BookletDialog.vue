@@ -67,7 +67,7 @@ async function share(as: 'pdf' | 'file'): Promise<void> {
         />
       </v-card-text>
       <v-card-actions>
-        <v-btn @click="show = false">{{ $t('common.leaveIt') }}</v-btn>
+        <v-btn @click="show = false">{{ $t('common.cancel') }}</v-btn>
         <v-btn variant="tonal" :disabled="busy || !wish.whose" @click="share('file')">{{
           $t('check.bookletDialog.asAFileForImpa')
         }}</v-btn>

@@ -35,7 +35,7 @@ const measure = () =>
       <v-btn type="submit" color="primary" variant="flat" :disabled="busy || (!part && ends.length < 2)">{{
         $t('check.scaleForm.measure')
       }}</v-btn>
-      <v-btn variant="text" @click="emit('leave')">{{ $t('common.leaveIt') }}</v-btn>
+      <v-btn variant="text" @click="emit('leave')">{{ $t('common.cancel') }}</v-btn>
     </div>
   </form>
 </template>

@@ -202,7 +202,7 @@ describe('what would make a detail crisp', () => {
     await button('Keep it like this').trigger('click')
     await button('Keep it like this').trigger('click')
     expect(table.figure.details[0]?.meant).toEqual(['low-contrast'])
-    expect(text()).toContain('Meant so: close to its ground in colour.')
+    expect(text()).toContain('Kept like this: close to its ground in colour.')
     await button('Advise again').trigger('click')
     expect(table.figure.details[0]?.meant).toBeUndefined()
     await table.wrapper.setProps({ advice: { eye: [{ ...advice.eye![0]!, isFault: true }] } })

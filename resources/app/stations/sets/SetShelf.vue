@@ -73,7 +73,7 @@ async function make(): Promise<void> {
           />
         </v-card-text>
         <v-card-actions>
-          <v-btn @click="making = false">{{ $t('common.leaveIt') }}</v-btn>
+          <v-btn @click="making = false">{{ $t('common.cancel') }}</v-btn>
           <v-btn color="primary" variant="flat" :disabled="!chosen.length" @click="make">{{
             $t('sets.setShelf.makeTheSet')
           }}</v-btn>

@@ -120,7 +120,7 @@ describe('the selected part', () => {
     table.figure.selection = null
     await nextTick()
     const edit = vi.spyOn(api, 'edit').mockImplementation(async (document) => ({ document, kind: '', key: '' }))
-    for (const label of ['Say what it stands', 'Make it as tall as it says']) {
+    for (const label of ['Set the height to this', 'Resize it to that height']) {
       await table.wrapper
         .findAll('button')
         .find((b) => b.text() === label)!
@@ -221,7 +221,7 @@ describe('the selected detail', () => {
     select('Made by').vm.$emit('update:modelValue', 'bead')
     table.wrapper.findComponent({ name: 'VSwitch' }).vm.$emit('update:modelValue', false)
     expect(table.figure.details[0]).toMatchObject({ widthMm: 5, yMm: -2.5, layer: 2, method: 'bead' })
-    await table.wrapper.find('[aria-label="Take this detail away"]').trigger('click')
+    await table.wrapper.find('[aria-label="Delete this detail"]').trigger('click')
     expect(vi.mocked(api.edit).mock.calls.map((c) => c.slice(1))).toEqual([
       ['twin', { key: 'eye', pair: false }],
       ['remove', { kind: 'detail', keys: ['eye'] }],

@@ -108,7 +108,7 @@ onBeforeUnmount(() => URL.revokeObjectURL(url.value))
         <v-alert v-if="trouble" type="error" variant="tonal" role="alert">{{ trouble }}</v-alert>
       </v-card-text>
       <v-card-actions
-        ><v-btn @click="show = false">{{ $t('common.leaveIt') }}</v-btn
+        ><v-btn @click="show = false">{{ $t('common.cancel') }}</v-btn
         ><v-btn color="primary" variant="flat" :disabled="!hex" @click="take">{{
           $t('stash.photoDialog.takeThisColour')
         }}</v-btn></v-card-actions

@@ -103,7 +103,7 @@ async function choose(event: Event): Promise<void> {
         </template>
       </v-card-text>
       <v-card-actions
-        ><v-btn @click="show = false">{{ $t('common.leaveIt') }}</v-btn
+        ><v-btn @click="show = false">{{ $t('common.cancel') }}</v-btn
         ><v-btn
           color="primary"
           variant="flat"

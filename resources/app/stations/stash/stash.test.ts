@@ -81,7 +81,7 @@ describe('the drawer', () => {
     const thrown = vi.spyOn(api, 'throwWool').mockResolvedValue(undefined)
     const restored = vi.spyOn(api, 'restoreWool').mockResolvedValue(drawer[1]!)
     await table.wrapper.findAll('.tuft')[0]!.trigger('click')
-    await table.wrapper.find('[aria-label="Throw this wool away"]').trigger('click')
+    await table.wrapper.find('[aria-label="Delete this wool"]').trigger('click')
     await flushPromises()
     expect(thrown).toHaveBeenCalledWith(2)
     button('Take it back').click()

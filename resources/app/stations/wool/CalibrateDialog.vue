@@ -38,7 +38,7 @@ function keep(): void {
         />
       </v-card-text>
       <v-card-actions
-        ><v-btn @click="show = false">{{ $t('common.leaveIt') }}</v-btn
+        ><v-btn @click="show = false">{{ $t('common.cancel') }}</v-btn
         ><v-btn color="primary" variant="flat" @click="keep">{{
           $t('wool.calibrateDialog.itFits')
         }}</v-btn></v-card-actions

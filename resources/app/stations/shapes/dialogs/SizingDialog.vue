@@ -89,7 +89,7 @@ async function apply(): Promise<void> {
         <v-alert v-if="trouble" type="error" variant="tonal" role="alert">{{ trouble }}</v-alert>
       </v-card-text>
       <v-card-actions>
-        <v-btn @click="show = false">{{ $t('common.leaveIt') }}</v-btn>
+        <v-btn @click="show = false">{{ $t('common.cancel') }}</v-btn>
         <v-btn color="primary" variant="flat" :disabled="!comes || waiting" @click="apply">{{
           $t('shapes.sizingDialog.makeItSo')
         }}</v-btn>
