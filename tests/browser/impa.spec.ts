@@ -131,12 +131,12 @@ test(
     const id = await idOf(page, 'Lanto')
     await page.goto(`/figures/${id}/build`)
     for (const station of ['Shapes', 'Face', 'Wool']) {
-      await expect(page.getByLabel('Finished height')).toBeVisible()
+      await expect(page.getByRole('banner').getByLabel('Height')).toBeVisible()
       await page.getByRole('link', { name: new RegExp(station) }).click()
     }
     const head = page.getByRole('row', { name: /Head/ })
     const before = parseFloat(await head.locator('td').nth(2).innerText())
-    const height = page.getByLabel('Finished height')
+    const height = page.getByRole('banner').getByLabel('Height')
     await height.fill('280')
     await height.press('Enter')
     await expect(async () =>
@@ -337,4 +337,45 @@ test('a tablet beside the mat: Build and Face work by touch', async ({ browser, 
   await expect(page.getByRole('region', { name: 'The selected detail' }).getByLabel('Name')).toHaveValue('Mouth')
   expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0)
   await context.close()
+})
+
+test('who is here for the first time is shown what it does, and once round an example', async ({ page }) => {
+  await page.goto('/')
+  const told = page.getByRole('region', { name: 'What Impa does' })
+  await expect(told).toContainText('Drop a drawing of your character')
+  await told.getByRole('button', { name: 'Try it with an example' }).click()
+  const bubble = page.getByRole('dialog', { name: 'A look around' })
+  const stations = []
+  for (let i = 1; i <= 6; i++) {
+    await expect(bubble).toContainText(`${i} of 6`)
+    await expect(page.locator('.tour-ring')).toBeVisible()
+    stations.push(new URL(page.url()).pathname.split('/').at(-1))
+    await bubble.getByRole('button').last().click()
+  }
+  expect(stations).toEqual(['shapes', 'shapes', 'wool', 'face', 'build', 'check'])
+  await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible()
+  await expect(bubble).toBeHidden()
+  await expect(told).toBeHidden()
+  // The example on the shelf served: there is no second one.
+  await expect(page.getByText('Bobbin, night watch', { exact: true })).toHaveCount(1)
+  await page.reload()
+  await expect(page.getByText('Bobbin, night watch', { exact: true })).toBeVisible()
+  await expect(told).toBeHidden()
+})
+
+test('an empty shelf shows what it does, and lays an example on it', async ({ page }) => {
+  const { figures } = (await (await page.request.get('/api/figures')).json()) as { figures: { id: number }[] }
+  await page.goto('/')
+  const xsrf = (await page.context().cookies()).find((c) => c.name === 'XSRF-TOKEN')!.value
+  const headers = { 'X-XSRF-TOKEN': decodeURIComponent(xsrf) }
+  for (const { id } of figures) expect((await page.request.delete(`/api/figures/${id}`, { headers })).ok()).toBe(true)
+  await page.reload()
+  const told = page.getByRole('region', { name: 'What Impa does' })
+  await expect(told.getByRole('button', { name: 'Hide this' })).toBeHidden()
+  await told.getByRole('button', { name: 'Try it with an example' }).click()
+  await expect(page.getByRole('dialog', { name: 'A look around' })).toBeVisible()
+  await expect(page.locator('[data-part=head]')).toBeVisible()
+  await page.getByRole('button', { name: 'Skip' }).click()
+  await page.goto('/')
+  await expect(page.getByText('Bobbin, night watch', { exact: true })).toBeVisible()
 })

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { onBeforeUnmount, onMounted, watch } from 'vue'
+import { defineAsyncComponent, onBeforeUnmount, onMounted, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { usePlace } from '../away/usePlace'
 import { useFigure } from '../state/figure/figure'
 import { useSupply } from '../state/figure/supply'
 import { fetchTrade } from '../state/trade'
+import { tour } from '../state/tour'
 import { useUnits } from '../state/units'
 import AwayBar from '../away/AwayBar.vue'
 import ConflictDialog from './ConflictDialog.vue'
@@ -16,6 +17,7 @@ import StationThread from './StationThread.vue'
 import { untold } from './untold'
 import { showKeys, useKeys } from './useKeys'
 
+const TourBubble = defineAsyncComponent(() => import('./TourBubble.vue'))
 const route = useRoute()
 const figure = useFigure()
 const supply = useSupply()
@@ -76,6 +78,7 @@ onBeforeUnmount(() => window.removeEventListener('pagehide', flush))
         ><v-btn variant="text" @click="untold = ''">{{ $t('common.close') }}</v-btn></template
       >
     </v-snackbar>
+    <TourBubble v-if="tour" />
   </v-app>
 </template>
 

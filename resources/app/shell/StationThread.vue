@@ -141,7 +141,6 @@ function switchLight(): void {
       <LengthField
         :model-value="figure.document.heightMm"
         :label="$t('common.height')"
-        :aria-label="$t('common.finishedHeight')"
         :min="10"
         :max="2000"
         class="height"

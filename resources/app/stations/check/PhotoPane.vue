@@ -266,7 +266,7 @@ useHotkeys(
         <v-select v-model="view" :items="views" :label="$t('check.photoPane.seen')" hide-details />
       </div>
       <div class="acts">
-        <v-btn color="primary" variant="flat" :disabled="!!busy" @click="file?.click()">{{
+        <v-btn data-photo color="primary" variant="flat" :disabled="!!busy" @click="file?.click()">{{
           $t('check.photoPane.chooseAPhoto')
         }}</v-btn>
         <v-btn variant="tonal" :disabled="!!busy || looking" @click="look">{{

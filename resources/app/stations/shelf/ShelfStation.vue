@@ -6,12 +6,14 @@ import type { CardPage } from '../../api/types/answers'
 import { api } from '../../api/client'
 import type { Figure } from '../../api/types/figure'
 import { inWords } from '../../shared/useAsyncAction'
+import { begin, end, isToured } from '../../state/tour'
 import { useFigure } from '../../state/figure/figure'
 import FigureCard from './FigureCard.vue'
 import GoOnCard from './GoOnCard.vue'
 import { onSeveral } from '../../away/usePlace'
 import SetShelf from '../sets/SetShelf.vue'
 import TakenApart from '../sets/TakenApart.vue'
+import WhatItDoes from './WhatItDoes.vue'
 import NewFigureDialog from './NewFigureDialog.vue'
 import { t } from '../../lang'
 
@@ -78,6 +80,22 @@ async function startPlain(): Promise<void> {
   await router.push(`/figures/${saved.id}/shapes`)
 }
 
+const laying = ref(false)
+/** A look around at the example: the one on the shelf, else one of its own. */
+async function tryExample(): Promise<void> {
+  laying.value = true
+  try {
+    // Its drawing stays where the demo is.
+    const example = { ...(await import('../../../../demo/bobbin.impa.json')).default, picture: undefined }
+    const there = shelf.value?.figures.find((card) => card.name === example.name)
+    begin(there?.id ?? (await api.lay(example as unknown as Figure, null)).id)
+  } catch (error) {
+    trouble.value = inWords(error)
+  } finally {
+    laying.value = false
+  }
+}
+
 /** Another window may have thrown it away meanwhile, or emptied the bin: that is told, and what stands here now is shown. */
 async function act(ask: () => Promise<unknown>): Promise<void> {
   const refused = await ask().then(() => '', inWords)
@@ -140,6 +158,13 @@ function pick(event: Event): void {
       indeterminate
       color="primary"
       :aria-label="$t('shelf.shelfStation.fetchingTheShelf')"
+    />
+    <WhatItDoes
+      v-if="shelf && (!shelf.figures.length || !isToured)"
+      :busy="laying"
+      :can-hide="shelf.figures.length > 0"
+      @example="tryExample"
+      @hide="end"
     />
     <div v-if="shelf" class="cards">
       <FigureCard v-for="card in shelf.figures" :key="card.id" :card="card" @throw-away="throwAway(card)" />
