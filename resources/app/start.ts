@@ -37,5 +37,9 @@ void (isAtDoor ? Promise.resolve() : fetchTrade())
   })
 
 // Where the network may go, the pages stay. On this machine itself nothing stands between them and Impa.
-if (isAway() && 'serviceWorker' in navigator)
-  window.addEventListener('load', () => void navigator.serviceWorker.register('/sw.js').catch(() => {}))
+if (isAway() && 'serviceWorker' in navigator) {
+  const keep = () => void navigator.serviceWorker.register('/sw.js').catch(() => {})
+  // The words of a language came before: the page may be loaded by now.
+  if (document.readyState === 'complete') keep()
+  else window.addEventListener('load', keep)
+}
