@@ -113,6 +113,13 @@ return [
     'render-controller' => [
         'a-view-is-front' => 'Eine Ansicht ist vorn, seitlich, hinten oder oben.',
     ],
+    'shared' => [
+        'alt' => '{name}, von vorn',
+        'is' => '{height} hoch, aus {parts, plural, one {# Form} other {# Formen}}.',
+        'takes' => 'Sie braucht etwa {wool} Wolle und {time} Handarbeit, in {steps, plural, one {# Schritt} other {# Schritten}}.',
+        'take' => 'Die Figur mitnehmen',
+        'then' => 'die Datei auf das Regal des eigenen Impa ziehen.',
+    ],
     'shared-link-controller' => [
         'this-figure-is-shared' => 'Diese Figur ist schon mit 20 Links geteilt. Erst einen beenden.',
     ],

@@ -113,6 +113,13 @@ return [
     'render-controller' => [
         'a-view-is-front' => 'A view is front, side, back or top.',
     ],
+    'shared' => [
+        'alt' => '{name}, from the front',
+        'is' => '{height} high, of {parts, plural, one {# shape} other {# shapes}}.',
+        'takes' => 'It takes about {wool} of wool and {time} of work by hand, in {steps, plural, one {# step} other {# steps}}.',
+        'take' => 'Take the figure with you',
+        'then' => 'drop the file on the shelf of your own Impa.',
+    ],
     'shared-link-controller' => [
         'this-figure-is-shared' => 'This figure is shared by 20 links already. End one of them first.',
     ],

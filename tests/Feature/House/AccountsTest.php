@@ -386,7 +386,11 @@ describe('a figure shared by a link', function () {
         $made = $this->postJson("/api/figures/{$id}/links")->assertCreated();
         $address = (string) parse_url($made->json('address'), PHP_URL_PATH);
         $this->app['auth']->forgetGuards();
-        $this->get($address)->assertOk()->assertSee('Bobbin')->assertSee('mm high')->assertDontSee('Ada');
+        $this->get($address)->assertOk()->assertSee('Bobbin')->assertSee('110 mm high')->assertDontSee('Ada');
+        // In the language and the units of whoever looks.
+        $this->get($address, ['Accept-Language' => 'de'])->assertSee('lang="de"', false)->assertSee('110 mm hoch');
+        $inches = (string) $this->get($address, ['Accept-Language' => 'en-u-ms-ussystem'])->assertSee('4 5/16 in high')->getContent();
+        expect(preg_match('/\d m?[gm]\b/', $inches))->toBe(0);
         expect($this->get($address.'/picture.png')->assertOk()->getContent())->toStartWith("\x89PNG")
             ->and(json_decode((string) $this->get($address.'/figure.impa.json')->assertOk()->getContent(), true))->toBe(demoFigure());
         $this->actingAs(Felter::byEmail('ada@example.org'));

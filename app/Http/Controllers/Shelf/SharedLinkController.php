@@ -17,7 +17,9 @@ use Impa\Figure\Figure as FigureDocument;
 use Impa\Plan\Plan;
 use Impa\Render\Painter;
 use Impa\Render\View as Side;
+use Impa\Voice\Amount;
 use Impa\Voice\Message;
+use Impa\Voice\Name;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
@@ -63,11 +65,20 @@ final class SharedLinkController
             return view('shared', [
                 'token' => $token,
                 'name' => $figure->name,
-                'heightMm' => $plan->figure->heightMm,
-                'parts' => count($plan->figure->parts),
-                'grams' => $summary->totalG,
-                'hours' => $summary->handsMinutes / 60,
-                'steps' => count($summary->steps),
+                'alt' => Message::of('house.shared.alt', name: new Name($figure->name)),
+                'is' => Message::of(
+                    'house.shared.is',
+                    height: Amount::mm($plan->figure->heightMm),
+                    parts: count($plan->figure->parts),
+                ),
+                'takes' => Message::of(
+                    'house.shared.takes',
+                    wool: Amount::g($summary->totalG),
+                    time: Amount::minutes($summary->handsMinutes),
+                    steps: count($summary->steps),
+                ),
+                'take' => Message::of('house.shared.take'),
+                'then' => Message::of('house.shared.then'),
             ]);
         });
     }
