@@ -17,7 +17,7 @@ import StationThread from './StationThread.vue'
 import { untold } from './untold'
 import { showKeys, useKeys } from './useKeys'
 
-const TourBubble = defineAsyncComponent(() => import('./TourBubble.vue'))
+const TourBubble = defineAsyncComponent(() => import('./tour/TourBubble.vue'))
 const route = useRoute()
 const figure = useFigure()
 const supply = useSupply()

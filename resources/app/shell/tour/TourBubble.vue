@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { end, TOUR, tour } from '../state/tour'
+import { end, TOUR, tour } from '../../state/tour'
 
 /** One bubble of the tour, beside what it is about. All that lies around it works as ever. */
 const route = useRoute()

@@ -1,8 +1,8 @@
 import { flushPromises, mount } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { createRouter, createMemoryHistory, type Router } from 'vue-router'
-import { begin, end, isToured, TOUR, tour } from '../state/tour'
-import { withComponents } from '../../../tests/Support/onTable'
+import { begin, end, isToured, TOUR, tour } from '../../state/tour'
+import { withComponents } from '../../../../tests/Support/onTable'
 import TourBubble from './TourBubble.vue'
 
 let router: Router
