@@ -131,12 +131,12 @@ test(
     const id = await idOf(page, 'Lanto')
     await page.goto(`/figures/${id}/build`)
     for (const station of ['Shapes', 'Face', 'Wool']) {
-      await expect(page.getByLabel('How tall')).toBeVisible()
+      await expect(page.getByLabel('Tall', { exact: true })).toBeVisible()
       await page.getByRole('link', { name: new RegExp(station) }).click()
     }
     const head = page.getByRole('row', { name: /Head/ })
     const before = parseFloat(await head.locator('td').nth(2).innerText())
-    const height = page.getByLabel('How tall')
+    const height = page.getByLabel('Tall', { exact: true })
     await height.fill('280')
     await height.press('Enter')
     await expect(async () =>

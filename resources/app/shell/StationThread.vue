@@ -140,7 +140,7 @@ function switchLight(): void {
     <div v-if="atFigure && figure.document" class="tools">
       <LengthField
         :model-value="figure.document.heightMm"
-        :label="$t('shell.stationThread.howTall')"
+        :label="$t('shell.stationThread.tall')"
         :min="10"
         :max="2000"
         class="height"
