@@ -44,6 +44,7 @@ use App\Http\Controllers\Shelf\BookletController;
 use App\Http\Controllers\Shelf\FigureController;
 use App\Http\Controllers\Shelf\HistoryController;
 use App\Http\Controllers\Shelf\ModelController;
+use App\Http\Controllers\Shelf\NumberController;
 use App\Http\Controllers\Shelf\PlanController;
 use App\Http\Controllers\Shelf\RenderController;
 use App\Http\Controllers\Shelf\SharedLinkController;
@@ -207,6 +208,7 @@ Route::prefix('api')->middleware([KnownFelter::class, OnlyOwn::class])->where($n
         Route::post('face/advice', [FaceController::class, 'advice']);
         Route::post('face/laying', [FaceController::class, 'laying']);
     });
+    Route::post('number', [NumberController::class, 'store']);
     Route::get('trade', [TradeController::class, 'index']);
     Route::post('face/between', [FaceController::class, 'between']);
     Route::post('face/marks', [FaceController::class, 'marks']);

@@ -8,6 +8,10 @@ use Impa\Figure\Detail;
 use Impa\Figure\Figure;
 use Impa\Figure\Term\Method;
 use Impa\Figure\Term\Pose;
+use Impa\Trace\By;
+use Impa\Trace\Source;
+use Impa\Trace\Traced;
+use Impa\Voice\Measure;
 use Impa\Wool\Ledger\Ledger;
 use Impa\Wool\Ledger\Purpose;
 
@@ -21,6 +25,9 @@ final readonly class Balance
 
     /** Weight that is hidden in the base lies so far above the table, in mm; up to the figure's own. */
     public const LOW_MM = 4.0;
+
+    /** A centre of mass is never lower, mm: no table is so smooth. */
+    private const LEAST_HEIGHT_MM = 0.1;
 
     private const GLASS_G_PER_CM3 = 2.5;
 
@@ -110,6 +117,20 @@ final readonly class Balance
     public function tipDeg(): float
     {
         return self::leanDeg($this->footprint, $this->centreMm);
+    }
+
+    /** The same, and how it comes about. */
+    public function lean(): Traced
+    {
+        return self::leanOf($this->footprint, $this->centreMm);
+    }
+
+    /** The lean at which it tips where the edge of its foot lies so many mm farther out, or in where that is negative. */
+    public function leanWithin(float $mm): float
+    {
+        [$x, , $z] = $this->centreMm;
+
+        return rad2deg(atan(($this->footprint->marginMm($x, $z) + $mm) / $this->aboveMm()));
     }
 
     /** Whether it needs to stand on its own at all. */
@@ -219,7 +240,7 @@ final readonly class Balance
 
     private function aboveMm(): float
     {
-        return max(0.1, $this->centreMm[1] - $this->footprint->tableMm);
+        return max(self::LEAST_HEIGHT_MM, $this->centreMm[1] - $this->footprint->tableMm);
     }
 
     /** How hard its table may be shaken before it tips, in shares of gravity: a push of so much sideways leans what it feels as down. */
@@ -317,8 +338,20 @@ final readonly class Balance
      */
     public static function leanDeg(Footprint $footprint, array $centre): float
     {
-        $height = max(0.1, $centre[1] - $footprint->tableMm);
+        return self::leanOf($footprint, $centre)->is;
+    }
 
-        return rad2deg(atan($footprint->marginMm($centre[0], $centre[2]) / $height));
+    /** @param  non-empty-list<float>  $centre */
+    private static function leanOf(Footprint $footprint, array $centre): Traced
+    {
+        $length = static fn (string $code, float $mm): Traced => Traced::given($code, $mm, Measure::Length, Source::Shapes);
+        $slope = Traced::quotient(
+            'lean-slope',
+            Measure::Number,
+            $length('margin', $footprint->marginMm($centre[0], $centre[2])),
+            $length('centre-height', max(self::LEAST_HEIGHT_MM, $centre[1] - $footprint->tableMm)),
+        );
+
+        return Traced::by(By::Lean, 'lean', Measure::Angle, $slope);
     }
 }

@@ -11,7 +11,6 @@ use Impa\Figure\Term\Keep;
 use Impa\Figure\Term\Method;
 use Impa\Geometry\Bisection;
 use Impa\Geometry\Box;
-use Impa\Material\Densities;
 use Impa\Surface\Surface;
 use Impa\Surface\TapeMark;
 use Impa\Voice\Amount;
@@ -54,9 +53,10 @@ final readonly class Laying
     ) {
     }
 
-    public static function of(Figure $figure, Detail $detail, Surface $surface, Needles $needles, Densities $densities): self
+    public static function of(Figure $figure, Detail $detail, Surface $surface, Needles $needles): self
     {
-        $mg = DetailWool::mg($detail, $figure->parts[$detail->on]->solid->kind()->isFlat() ? null : $surface, $densities);
+        $wool = DetailWool::g($detail, $figure->parts[$detail->on]->solid->kind()->isFlat() ? null : $surface);
+        $mg = 1000 * ($wool->is ?? 0.0);
         $isLine = $detail->drawn->kind === DetailKind::Line;
         $isFelted = $detail->method === Method::Felt;
         $proud =

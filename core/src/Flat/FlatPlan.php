@@ -11,7 +11,6 @@ use Impa\Figure\Term\FlatWay;
 use Impa\Figure\Term\Method;
 use Impa\Figure\Term\Stitch;
 use Impa\Geometry\Outline\Polygon;
-use Impa\Material\Densities;
 use Impa\Voice\Amount;
 use Impa\Voice\Message;
 use Impa\Voice\Name;
@@ -30,18 +29,17 @@ final readonly class FlatPlan
         private Figure $figure,
         public Layers $layers,
         private FeltSheet $sheet,
-        private Densities $densities,
     ) {
     }
 
     /** @throws FlatRefused if the figure is not made of layers */
-    public static function of(Figure $figure, FeltSheet $sheet, ?Densities $densities = null): self
+    public static function of(Figure $figure, FeltSheet $sheet): self
     {
         if (! $figure->flat->isFlat()) {
             throw FlatRefused::notInLayers($figure->name);
         }
 
-        return new self($figure, Layers::of($figure), $sheet, $densities ?? Densities::house());
+        return new self($figure, Layers::of($figure), $sheet);
     }
 
     /**
@@ -129,7 +127,7 @@ final readonly class FlatPlan
                 $cords[] = [
                     'detail' => $detail,
                     'lengthMm' => $pieces * ($detail->drawn->lengthMm() + ($isRing ? self::CORD_JOIN_MM : 0.0)),
-                    'mg' => $pieces * DetailWool::mg($detail, null, $this->densities),
+                    'mg' => $pieces * 1000 * (DetailWool::g($detail, null)->is ?? 0.0),
                 ];
             }
         }

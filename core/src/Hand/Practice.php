@@ -63,7 +63,7 @@ final class Practice
     {
         $pace = Pace::house();
 
-        return $pace->atLeast($pace->bulk($g, $firmness, 1) + $pace->surface($solid->areaCm2(), false));
+        return $pace->felting($pace->bulk($g, $firmness, 1), $pace->surface($solid->areaCm2(), false), null)->is;
     }
 
     private static function words(ShapeKind $kind, Firmness $firmness): string

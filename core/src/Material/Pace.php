@@ -4,6 +4,12 @@ declare(strict_types=1);
 
 namespace Impa\Material;
 
+use Impa\Trace\By;
+use Impa\Trace\Source;
+use Impa\Trace\Traced;
+use Impa\Voice\Measure;
+use Impa\Voice\Message;
+
 /**
  * How long hands need, in minutes: house priors (docs/trade.md, Minutes) until the felter's own log is known. Immutable.
  */
@@ -114,7 +120,7 @@ final class Pace
 
     private const STABS_SIGMA = 0.3;
 
-    private function __construct(private HandModel $hand, private float $holderFromG)
+    private function __construct(public readonly HandModel $hand, private float $holderFromG)
     {
     }
 
@@ -128,21 +134,74 @@ final class Pace
      *
      * @param  int  $needles  in the holder
      */
-    public function bulk(float $g, Firmness $firmness, int $needles): float
+    public function bulk(float $g, Firmness $firmness, int $needles): Traced
     {
-        return self::BULK * $g ** self::POWER * self::EFFORT[$firmness->value] / ($needles > 1 ? self::HOLDER : 1.0);
+        $of = [
+            Traced::given('bulk-of-a-gram', self::BULK, Measure::Time, Source::House),
+            Traced::by(
+                By::Power,
+                'bulk-by-weight',
+                Measure::Number,
+                Traced::quotient(
+                    'grams',
+                    Measure::Number,
+                    Traced::given('weight', $g, Measure::Mass, Source::Shapes),
+                    Traced::given('first-gram', 1.0, Measure::Mass, Source::Unit),
+                ),
+                Traced::plain('bulk-power', self::POWER, Source::House),
+            ),
+            Traced::given(
+                'effort',
+                self::EFFORT[$firmness->value],
+                Measure::Number,
+                Source::House,
+                firmness: Message::of('material.firmness.'.$firmness->value),
+            ),
+        ];
+        $bulk = Traced::product($needles > 1 ? 'bulk-one-needle' : 'bulk', Measure::Time, ...$of);
+
+        return $needles > 1
+            ? Traced::quotient('bulk', Measure::Time, $bulk, Traced::plain('holder-speed', self::HOLDER, Source::Common))
+            : $bulk;
     }
 
-    /** What felting a piece takes in all, of which so much is reckoned: never less than the smallest takes. */
-    public function atLeast(float $minutes): float
+    /**
+     * What is left of felting a piece when its core is done: never less in all than the smallest takes.
+     *
+     * @param  Traced  $bulk  minutes
+     * @param  Traced  $surface  minutes
+     * @param  ?Traced  $core  minutes that its core took; nothing where it has none
+     */
+    public function felting(Traced $bulk, Traced $surface, ?Traced $core): Traced
     {
-        return max(self::LEAST, $minutes);
+        $cover = Traced::sum('felting', $bulk, $surface);
+        if (($core->is ?? 0.0) + $cover->is >= self::LEAST) {
+            return $cover;
+        }
+        $least = Traced::given('least-minutes', self::LEAST, Measure::Time, Source::Common);
+
+        return $core === null ? $least : Traced::difference('felting', $least, $core->called('core-minutes'));
+    }
+
+    public static function foam(): Traced
+    {
+        return Traced::given('usual-minutes', self::FOAM, Measure::Time, Source::House);
     }
 
     /** @param  bool  $bearsFace  whether a face goes on its front half, which must be smoother */
-    public function surface(float $areaCm2, bool $bearsFace): float
+    public function surface(float $areaCm2, bool $bearsFace): Traced
     {
-        return $areaCm2 * ($bearsFace ? (self::SURFACE_PER_CM2 + self::FACE_PER_CM2) / 2 : self::SURFACE_PER_CM2);
+        return self::times(
+            'surface',
+            Traced::quotient(
+                'square-centimetres',
+                Measure::Number,
+                Traced::given('surface-area', $areaCm2, Measure::Area, Source::Shapes),
+                Traced::given('one-square-centimetre', 1.0, Measure::Area, Source::Unit),
+            ),
+            $bearsFace ? 'smoothing-a-face' : 'smoothing',
+            $bearsFace ? (self::SURFACE_PER_CM2 + self::FACE_PER_CM2) / 2 : self::SURFACE_PER_CM2,
+        );
     }
 
     /**
@@ -151,20 +210,44 @@ final class Pace
      * @param  int  $count  of loops, tufts, locks or lays
      * @param  float  $metres  of ribbon or strands
      */
-    public function covering(CoveringWay $way, int $count, float $metres): float
+    public function covering(CoveringWay $way, int $count, float $metres): Traced
     {
         return match ($way) {
-            CoveringWay::Felt => 0.0,
-            CoveringWay::Film, CoveringWay::PreFelt => self::CUT,
-            CoveringWay::Wrap, CoveringWay::Plait => $metres * self::EACH[$way->value],
-            default => $count * self::EACH[$way->value],
+            CoveringWay::Felt => Traced::given('usual-minutes', 0.0, Measure::Time, Source::House),
+            CoveringWay::Film, CoveringWay::PreFelt => Traced::given('usual-minutes', self::CUT, Measure::Time, Source::House),
+            CoveringWay::Wrap, CoveringWay::Plait => self::times('covering-minutes', Densities::metres($metres), 'minutes-a-metre', self::EACH[$way->value]),
+            default => self::times(
+                'covering-minutes',
+                Traced::plain('covering-count', $count, Source::Shapes),
+                'minutes-each',
+                self::EACH[$way->value],
+            ),
         };
     }
 
     /** What is cut out by a template with so long a rim. */
-    public function cutOut(float $rimMm): float
+    public function cutOut(float $rimMm): Traced
     {
-        return self::PIN_ON + $rimMm / self::RIM_MM;
+        return Traced::sum(
+            'cutting-out',
+            Traced::given('pinning-on', self::PIN_ON, Measure::Time, Source::House),
+            Traced::product(
+                'cutting',
+                Measure::Time,
+                Traced::quotient(
+                    'rims',
+                    Measure::Number,
+                    Traced::given('rim', $rimMm, Measure::Length, Source::Shapes),
+                    Traced::given('rim-of-a-minute', self::RIM_MM, Measure::Length, Source::House),
+                ),
+                Traced::given('one-minute', 1.0, Measure::Time, Source::Unit),
+            ),
+        );
+    }
+
+    private static function times(string $code, Traced $times, string $of, float $minutes): Traced
+    {
+        return Traced::product($code, Measure::Time, $times, Traced::given($of, $minutes, Measure::Time, Source::House));
     }
 
     /**
@@ -186,10 +269,7 @@ final class Pace
     /** The same, for a hand of which more is known; groups are kinds of step. */
     public function ofHand(HandModel $hand): self
     {
-        $own = clone $this;
-        $own->hand = $hand;
-
-        return $own;
+        return new self($hand, $this->holderFromG);
     }
 
     /** Of how many timed steps it was learned; 0: it is the house's. */

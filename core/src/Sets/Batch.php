@@ -11,6 +11,9 @@ use Impa\Build\Steps\StepOrder;
 use Impa\Build\Steps\StepTime;
 use Impa\Build\Steps\StepUses;
 use Impa\Build\Work;
+use Impa\Trace\Source;
+use Impa\Trace\Traced;
+use Impa\Voice\Measure;
 use SplMinHeap;
 
 /**
@@ -124,10 +127,10 @@ final readonly class Batch
         $rowOf = $steps = [];
         foreach ($this->like() as $row => $like) {
             $after = [];
-            $minutes = self::LAYING_READY;
+            $minutes = [Traced::given('laying-ready', self::LAYING_READY, Measure::Time, Source::House)];
             foreach ($like as [$step, $i]) {
                 $rowOf[$i.' '.$step->key] = $row;
-                $minutes += $this->set->members[$i]->count * $step->time->minutes;
+                $minutes[] = StepTime::each($this->set->members[$i]->count, $step->time->how)->how;
                 foreach ($step->order->after as $key) {
                     $after[$rowOf[$i.' '.$key] ?? $row] = true;
                 }
@@ -139,7 +142,10 @@ final readonly class Batch
                 kind: $first->kind,
                 title: $first->title,
                 text: $first->text,
-                time: new StepTime($minutes, max(array_map(static fn (array $s): float => $s[0]->time->waitMinutes, $like))),
+                time: StepTime::of(
+                    Traced::sum('row-minutes', ...$minutes),
+                    max(array_map(static fn (array $s): float => $s[0]->time->waitMinutes, $like)),
+                ),
                 order: new StepOrder(array_map(static fn (int $before): string => 'row:'.$before, array_keys($after))),
                 uses: new StepUses($first->uses->needle),
             );

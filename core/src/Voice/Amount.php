@@ -9,9 +9,28 @@ final readonly class Amount implements Said
 {
     use InTheVoiceOfNow;
 
-    /** @param  bool  $isExact  a standard, or a size that is sold: not rounded to what a hand can use */
-    private function __construct(public Measure $measure, public float $is, public bool $isExact = false)
+    /**
+     * @param  bool  $isExact  a standard, or a size that is sold: not rounded to what a hand can use
+     * @param  bool  $isClose  as it is put into a sum: with four figures that count
+     */
+    private function __construct(
+        public Measure $measure,
+        public float $is,
+        public bool $isExact = false,
+        public bool $isClose = false,
+    ) {
+    }
+
+    /** As it is put into a sum, so that somebody can reckon after it. */
+    public static function closely(Measure $measure, float $is): self
     {
+        return new self($measure, $is, isClose: true);
+    }
+
+    /** As a hand can use it. */
+    public static function of(Measure $measure, float $is): self
+    {
+        return new self($measure, $is);
     }
 
     public static function mm(float $mm): self

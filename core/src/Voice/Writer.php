@@ -28,6 +28,9 @@ final class Writer
     /** Kitchen scales show no less, oz: grams are told as well. */
     private const LEAST_OZ = 0.1;
 
+    /** Of what is put into a sum. */
+    private const FIGURES = 4;
+
     /** Less is taken with two fingers, g (house choice). */
     private const PINCH_G = 0.005;
 
@@ -42,6 +45,9 @@ final class Writer
 
     public function write(Amount $amount): string
     {
+        if ($amount->isClose) {
+            return $this->closely($amount->measure, $amount->is);
+        }
         $is = $amount->is;
         $isMetric = $this->units === Units::Metric;
 
@@ -105,6 +111,43 @@ final class Writer
         }
 
         return $this->write(Amount::g($each));
+    }
+
+    /** Four figures that count, in one unit: what is multiplied by what can be followed. */
+    private function closely(Measure $measure, float $is): string
+    {
+        $perInch = self::MM_PER_INCH;
+        [$unit, $per] = $this->units === Units::Metric
+            ? match ($measure) {
+                Measure::Length => [' mm', 1.0],
+                Measure::Mass => [' g', 1.0],
+                Measure::Area => [' cm²', 1.0],
+                Measure::Volume => [' cm³', 1.0],
+                Measure::Density => [' g/cm³', 1.0],
+                default => [$this->unitless($measure), 1.0],
+            }
+            : match ($measure) {
+                Measure::Length => [' in', $perInch],
+                Measure::Mass => [' oz', self::G_PER_OUNCE],
+                Measure::Area => [' in²', ($perInch / 10) ** 2],
+                Measure::Volume => [' in³', ($perInch / 10) ** 3],
+                Measure::Density => [' oz/in³', self::G_PER_OUNCE / ($perInch / 10) ** 3],
+                default => [$this->unitless($measure), 1.0],
+            };
+        $value = ($measure === Measure::Share ? 100.0 : 1.0) * $is / $per;
+        $digits = $value === 0.0 ? 0 : max(0, self::FIGURES - 1 - (int) floor(log10(abs($value))));
+
+        return $this->short($value, $digits).$unit;
+    }
+
+    private function unitless(Measure $measure): string
+    {
+        return match ($measure) {
+            Measure::Time => ' min',
+            Measure::Angle => '°',
+            Measure::Share => $this->language === Language::German ? ' %' : '%',
+            default => '',
+        };
     }
 
     private function inUnits(Units $units): self

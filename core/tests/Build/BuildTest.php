@@ -150,14 +150,14 @@ it('takes the minutes that are usual', function () {
     expect($minutes)
         ->toBeGreaterThan(5)
         ->toBeLessThan(10)
-        ->and(Pace::house()->surface(74.4, true))
+        ->and(Pace::house()->surface(74.4, true)->is)
         ->toBeGreaterThan(15)
         ->toBeLessThan(22)
         ->and(Plan::of(smallCharacter())->handsMinutes())
         ->toBeGreaterThan(60)
         ->toBeLessThan(150)
-        ->and(Pace::house()->bulk(8, Firmness::Hard, 1))
-        ->toBeGreaterThan(Pace::house()->bulk(8, Firmness::Soft, 1));
+        ->and(Pace::house()->bulk(8, Firmness::Hard, 1)->is)
+        ->toBeGreaterThan(Pace::house()->bulk(8, Firmness::Soft, 1)->is);
 });
 
 it('has nothing to do for a figure without parts', function () {
@@ -220,20 +220,20 @@ it('says where weight helps, seen from the front: across from where it leans', f
 it('takes a third of the time for the bulk with three needles, from the weight and the breadth on at which they are used', function () {
     $pace = Pace::house();
     // Two minutes for a gram, less than twice as much for twice the wool.
-    expect($pace->bulk(1.0, Firmness::Springy, 1))->toBe(2.0)
-        ->and($pace->bulk(1.49, Firmness::Springy, 1))->toEqualWithDelta(2 * 1.49 ** 0.85, 1e-12)
-        ->and($pace->bulk(1.5, Firmness::Springy, 3))->toEqualWithDelta(2 * 1.5 ** 0.85 / 3, 1e-12)
-        ->and($pace->bulk(4.0, Firmness::Firm, 3))->toEqualWithDelta(2 * 1.3 * 4 ** 0.85 / 3, 1e-12)
+    expect($pace->bulk(1.0, Firmness::Springy, 1)->is)->toBe(2.0)
+        ->and($pace->bulk(1.49, Firmness::Springy, 1)->is)->toEqualWithDelta(2 * 1.49 ** 0.85, 1e-12)
+        ->and($pace->bulk(1.5, Firmness::Springy, 3)->is)->toEqualWithDelta(2 * 1.5 ** 0.85 / 3, 1e-12)
+        ->and($pace->bulk(4.0, Firmness::Firm, 3)->is)->toEqualWithDelta(2 * 1.3 * 4 ** 0.85 / 3, 1e-12)
         ->and([$pace->needles(1.49, 30), $pace->needles(1.5, 30), $pace->needles(1.5, 12), $pace->needles(50, 11.9)])
         ->toBe([1, 3, 3, 1]);
 });
 
 it('takes for what is laid on the time of each piece, for what is wound that of each metre', function () {
     $pace = Pace::house();
-    expect($pace->covering(CoveringWay::Tufts, 100, 0.0))->toEqualWithDelta(2 * $pace->covering(CoveringWay::Tufts, 50, 0.0), 1e-12)
-        ->and($pace->covering(CoveringWay::Wrap, 0, 3.0))->toEqualWithDelta(12.0, 1e-12)
-        ->and($pace->covering(CoveringWay::Film, 0, 0.0))->toBe($pace->covering(CoveringWay::PreFelt, 7, 2.0))
-        ->and($pace->covering(CoveringWay::Felt, 9, 9.0))->toBe(0.0);
+    expect($pace->covering(CoveringWay::Tufts, 100, 0.0)->is)->toEqualWithDelta(2 * $pace->covering(CoveringWay::Tufts, 50, 0.0)->is, 1e-12)
+        ->and($pace->covering(CoveringWay::Wrap, 0, 3.0)->is)->toEqualWithDelta(12.0, 1e-12)
+        ->and($pace->covering(CoveringWay::Film, 0, 0.0)->is)->toBe($pace->covering(CoveringWay::PreFelt, 7, 2.0)->is)
+        ->and($pace->covering(CoveringWay::Felt, 9, 9.0)->is)->toBe(0.0);
 });
 
 it('gives each kind of work its needle', function () {
@@ -375,12 +375,12 @@ it('takes for each step the time of all its pieces', function () {
     );
     $told = [
         'portion' => Pace::PORTION,
-        'core:head' => $pace->bulk($ledger->wool['head']->coreG(), $springy, $holder('head')),
-        'core:arm' => 2 * $pace->bulk($ledger->wool['arm']->coreG(), $springy, $holder('arm')),
-        'cover:head' => $pace->bulk($ledger->wool['head']->coverG(), $springy, $over('head'))
-            + $pace->surface($ledger->areaCm2('head'), true),
+        'core:head' => $pace->bulk($ledger->wool['head']->coreG(), $springy, $holder('head'))->is,
+        'core:arm' => 2 * $pace->bulk($ledger->wool['arm']->coreG(), $springy, $holder('arm'))->is,
+        'cover:head' => $pace->bulk($ledger->wool['head']->coverG(), $springy, $over('head'))->is
+            + $pace->surface($ledger->areaCm2('head'), true)->is,
         // An arm of a gram takes five minutes in all, its core among them.
-        'cover:arm' => 2 * (5.0 - $pace->bulk($ledger->wool['arm']->coreG(), $springy, $holder('arm'))),
+        'cover:arm' => 2 * (5.0 - $pace->bulk($ledger->wool['arm']->coreG(), $springy, $holder('arm'))->is),
         'join:head' => Pace::JOIN,
         'join:arm' => 2 * Pace::JOIN,
         'hide:head' => Pace::HIDE,

@@ -32,7 +32,7 @@ function piece(string $key, float $minutes, array $after = [], float $wait = 0.0
         kind: $kind,
         title: $key,
         text: '',
-        time: new StepTime($minutes, $wait),
+        time: StepTime::usual(1, $minutes, $wait),
         order: new StepOrder($after),
     );
 }

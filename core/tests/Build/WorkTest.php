@@ -46,7 +46,7 @@ function step(string $key, float $minutes = 1.0, array $after = [], float $wait 
         kind: StepKind::Inspect,
         title: $key,
         text: '',
-        time: new StepTime($minutes, $wait),
+        time: StepTime::usual(1, $minutes, $wait),
         about: new Subject(colour: $colour),
         order: new StepOrder($after),
     );

@@ -9,7 +9,6 @@ use Impa\Figure\Document\FigureRefused;
 use Impa\Figure\Editing\Scaling;
 use Impa\Figure\Figure;
 use Impa\Figure\Term\Keep;
-use Impa\Material\Densities;
 use Impa\Render\Board;
 use Impa\Render\Painter;
 use Impa\Render\View;
@@ -78,8 +77,8 @@ it('leaves holes open: less wool, and the ground shows', function () {
     $teeth = $mouth + ['holesMm' => [[[-6, 1], [6, 1], [6, 5], [-6, 5]]]];
     expect(withDetail($teeth)->details['d']->drawn->areaMm2())
         ->toEqualWithDelta(200.0 - 48.0, 1e-9)
-        ->and(DetailWool::mg(withDetail($teeth)->details['d'], null, Densities::house()))
-        ->toBeLessThan(DetailWool::mg(withDetail($mouth)->details['d'], null, Densities::house()));
+        ->and(DetailWool::g(withDetail($teeth)->details['d'], null)?->is)
+        ->toBeLessThan(DetailWool::g(withDetail($mouth)->details['d'], null)?->is);
     $px = static function (Figure $figure, float $x, float $y): string {
         $image = imagecreatefromstring(Painter::png($figure, View::Front, 200, Srgb::hex('#ffffff')));
         $scale = Painter::pxPerMm($figure, View::Front, 200);

@@ -275,7 +275,7 @@ describe('a table of records', function () {
             ->and($table->observations[0]->off())->toEqualWithDelta(log(1.2), 1e-9)
             // As a ball of its volume that is written down for itself: with one needle, and its surface.
             ->and($table->observations[1]->expected)->toEqualWithDelta(
-                Pace::house()->bulk(10.8, Firmness::Springy, 1) + Pace::house()->surface((36 * M_PI * 60 ** 2) ** (1 / 3), false),
+                Pace::house()->bulk(10.8, Firmness::Springy, 1)->is + Pace::house()->surface((36 * M_PI * 60 ** 2) ** (1 / 3), false)->is,
                 0.01,
             )
             ->and($table->last)->toBe(['preparation' => Preparation::CoreBatting, 'firmness' => Firmness::Soft, 'cm3' => 20.0])

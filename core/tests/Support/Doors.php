@@ -35,6 +35,7 @@ use Impa\Flat\Pattern;
 use Impa\Flat\Sewing;
 use Impa\Geometry\Bisection;
 use Impa\Material\Densities;
+use Impa\Plan\Numbers;
 use Impa\Plan\Plan;
 use Impa\Plan\StepPicture;
 use Impa\Print\Page\Outlines;
@@ -83,6 +84,10 @@ final class Doors
             'board' => static fn (Figure $f): array => [Board::flat($ledger($f)), ReviewOrder::of($f)],
             'board/turning' => static fn (Figure $f): array => Board::turning($f),
             'board, rescaled' => static fn (Figure $f): mixed => Scaling::to($f, 90.0)->document(),
+            'number' => static fn (Figure $f): array => self::each(
+                static fn (array $asked): array => Numbers::card(Plan::of($f), $asked[0], $asked[1], $needles, $supply($f))->document(),
+                self::numbers($f),
+            ),
             'balance' => static fn (Figure $f): array => BalanceSheet::of(Balance::of($ledger($f))),
             'armature' => static fn (Figure $f): array => ArmatureSheet::of($f, $ledger($f), Skeleton::of($f, true), []),
             'armature/bend' => static fn (Figure $f): array => BendingSheet::pages($f, Skeleton::of($f, true), Paper::A4),
@@ -121,7 +126,6 @@ final class Doors
                     $detail,
                     Surface::of($f->parts[$detail->on]->placements()[0], $detail->lie->side),
                     $needles,
-                    $house,
                 )->document(),
                 LayingOrder::of($f, array_values($f->details)),
             ),
@@ -156,10 +160,10 @@ final class Doors
                 static fn (View $view): int => strlen(Painter::png($f, $view, 32, Srgb::hex('#ffffff'))),
                 View::cases(),
             ),
-            'flat' => static fn (Figure $f): array => FlatPlan::of($f, FeltSheet::usual(), $house)->document(),
+            'flat' => static fn (Figure $f): array => FlatPlan::of($f, FeltSheet::usual())->document(),
             'flat/templates' => static fn (Figure $f): array => LayerTemplates::pages(
                 $f,
-                FlatPlan::of($f, FeltSheet::usual(), $house),
+                FlatPlan::of($f, FeltSheet::usual()),
                 Paper::A4,
                 true,
             ),
@@ -180,6 +184,20 @@ final class Doors
             )->document(),
             'kit' => static fn (Figure $f): array => Kit::of($supply($f), $work($f), 4, 1, 0.5, Reserve::Usual)->document(),
         ];
+    }
+
+    /** @return list<array{string, string}> what can be asked of how its numbers came about, each number of a figure once */
+    public static function numbers(Figure $figure): array
+    {
+        $part = (string) array_key_first($figure->parts);
+        $detail = (string) array_key_first($figure->details);
+        $of = [
+            'core' => $part, 'cover' => $part, 'covering' => $part, 'film' => $part, 'wisp' => $detail, 'crisp' => $detail,
+            'wool' => (string) array_key_first($figure->colours), 'minutes' => "cover:$part", 'reach' => "detail:$detail",
+            'reserve' => 'core-wool',
+        ];
+
+        return array_map(static fn (string $number): array => [$number, $of[$number] ?? ''], Numbers::KNOWN);
     }
 
     /**

@@ -137,10 +137,11 @@ it('takes eleven milligrams for an eye of 5 by 6 mm, and none for a bead', funct
         ['key' => 'mouth', 'on' => 'head', 'kind' => 'line', 'widthMm' => 1.2, 'pointsMm' => [[-4, 0], [4, 0]], 'colour' => 'black'],
         ['key' => 'patch', 'on' => 'head', 'kind' => 'patch', 'pointsMm' => [[0, 0], [0, 4], [5, 4], [5, 0]], 'colour' => 'black'],
     ]));
-    expect(DetailWool::mg($figure->details['eye'], null, Densities::house()))->toEqualWithDelta(11, 0.5)
-        ->and(DetailWool::mg($figure->details['bead'], null, Densities::house()))->toBe(0.0)
-        ->and(DetailWool::mg($figure->details['mouth'], null, Densities::house()))->toEqualWithDelta(8 * 1.2 * 0.45, 1e-9)
-        ->and(DetailWool::mg($figure->details['patch'], null, Densities::house()))->toEqualWithDelta(20 * 0.45, 1e-9);
+    $mg = static fn (string $key): ?float => ($how = DetailWool::g($figure->details[$key], null)) === null ? null : 1000 * $how->is;
+    expect($mg('eye'))->toEqualWithDelta(11, 0.5)
+        ->and($mg('bead'))->toBeNull()
+        ->and($mg('mouth'))->toEqualWithDelta(8 * 1.2 * 0.45, 1e-9)
+        ->and($mg('patch'))->toEqualWithDelta(20 * 0.45, 1e-9);
 });
 
 it('finds the nearest wool of the stash, and none where none passes', function () {

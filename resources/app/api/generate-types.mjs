@@ -1,5 +1,5 @@
 // Writes types/: figure.ts, plan.ts, balance.ts, steps.ts, schedule.ts, armature.ts,
-// hand.ts, photo-check.ts, set-plan.ts, kit.ts, flat.ts and answers.ts from formats/, so that the screens speak of documents and answers as the
+// hand.ts, photo-check.ts, set-plan.ts, kit.ts, flat.ts, number.ts and answers.ts from formats/, so that the screens speak of documents and answers as the
 // formats do. Run: npm run types
 import { readFileSync, writeFileSync } from 'node:fs'
 import { compile } from 'json-schema-to-typescript'
@@ -70,6 +70,7 @@ for (const name of [
   'set-plan',
   'kit',
   'flat',
+  'number',
 ])
   await write(`${name}.ts`, name, read(`impa-${name}-1.schema.json`), `impa-${name}-1.schema.json`)
 await write(
@@ -86,6 +87,7 @@ const DOCUMENTS = {
   'impa-balance-1.schema.json': "import('./balance').BalanceSheet",
   'impa-booklet-1.schema.json': 'Record<string, unknown>',
   'impa-flat-1.schema.json': "import('./flat').ImpaFlat",
+  'impa-number-1.schema.json': "import('./number').NumberCard",
   'impa-plan-1.schema.json': "import('./plan').Plan",
   'impa-schedule-1.schema.json': "import('./schedule').Schedule",
   'impa-set-plan-1.schema.json': "import('./set-plan').ImpaSetPlan",

@@ -36,7 +36,7 @@ const RECKONING = [
     'POST api/face/keep', 'POST api/face/laying', 'POST api/face/marks', 'POST api/face/needles-eye', 'POST api/face/pieces',
     'POST api/face/sheets', 'POST api/figures/{figure}/booklet', 'POST api/figures/{figure}/card', 'POST api/flat', 'POST api/flat/pattern',
     'POST api/flat/pattern/sheet', 'POST api/flat/templates', 'POST api/kit', 'POST api/kit/labels', 'POST api/kit/sheet', 'POST api/mend',
-    'POST api/model', 'POST api/outlines', 'POST api/plan', 'POST api/ramp', 'POST api/recipes', 'POST api/render',
+    'POST api/model', 'POST api/number', 'POST api/outlines', 'POST api/plan', 'POST api/ramp', 'POST api/recipes', 'POST api/render',
     'POST api/schedule', 'POST api/schedule/calendar', 'POST api/set/colourways', 'POST api/set/picture', 'POST api/set/plan',
     'POST api/set/shopping', 'POST api/set/sittings', 'POST api/show', 'POST api/side-view', 'POST api/size-cards', 'POST api/sizing',
     'POST api/supply', 'POST api/supply/portions', 'POST api/supply/shopping', 'POST api/supply/split', 'POST api/things',
@@ -336,6 +336,7 @@ it('leaves the other\'s rows as they were by every command', function () {
     $felter = ['--felter' => 'ada@example.org'];
     $ofFiles = static fn (array $more = []): array => ['figure' => $figure] + $more;
     $commands = [
+        'impa:number' => $ofFiles(['number' => 'total']),
         'impa:armature' => $ofFiles(), 'impa:balance' => $ofFiles(), 'impa:booklet' => $ofFiles(), 'impa:camera' => $ofFiles(),
         'impa:cards' => $ofFiles(), 'impa:check' => $ofFiles(), 'impa:face' => $ofFiles(), 'impa:flat' => $ofFiles(),
         'impa:kit' => $ofFiles(), 'impa:model' => $ofFiles(),

@@ -16,7 +16,6 @@ use Impa\Face\LayingOrder;
 use Impa\Face\Needles;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
-use Impa\Material\Densities;
 use Impa\Print\Page\Page;
 use Impa\Print\Page\Paper;
 use Impa\Print\Template\FaceTemplates;
@@ -71,7 +70,7 @@ final class FaceCommand extends Command
             $this->line(sprintf('Nothing lies on %s.', mb_strtolower($part->name)));
         }
         foreach ($details as $i => $detail) {
-            $laying = Laying::of($figure, $detail, Surface::of($part->placements()[0], $detail->lie->side), $needles, Densities::house());
+            $laying = Laying::of($figure, $detail, Surface::of($part->placements()[0], $detail->lie->side), $needles);
             $this->line(sprintf('%d. %s%s', $i + 1, $detail->name, $laying->wool() === null ? '' : ': '.$laying->wool()));
             foreach ($laying->marks as $mark) {
                 $this->line('   '.$mark);

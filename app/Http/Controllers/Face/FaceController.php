@@ -74,11 +74,11 @@ final class FaceController
     public function laying(Body $body): JsonResponse
     {
         [$figure, $part] = $body->part();
-        [$needles, $densities] = [Profile::needles(), Profile::densities($figure)];
+        $needles = Profile::needles();
         $surfaces = $laying = [];
         foreach (LayingOrder::of($figure, $figure->detailsOn($part->key)) as $detail) {
             $surface = $surfaces[$detail->lie->side->value] ??= Surface::of($part->placements()[0], $detail->lie->side);
-            $laying[] = Laying::of($figure, $detail, $surface, $needles, $densities)->document();
+            $laying[] = Laying::of($figure, $detail, $surface, $needles)->document();
         }
 
         return new JsonResponse(['laying' => $laying]);

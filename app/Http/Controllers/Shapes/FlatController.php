@@ -53,7 +53,7 @@ final class FlatController
 
     private static function plan(Body $body, Figure $figure): FlatPlan
     {
-        return FlatPlan::of($figure, self::felt($body), Profile::densities($figure));
+        return FlatPlan::of($figure, self::felt($body));
     }
 
     private static function felt(Body $body): FeltSheet

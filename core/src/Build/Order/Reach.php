@@ -7,6 +7,9 @@ namespace Impa\Build\Order;
 use Impa\Armature\Passage;
 use Impa\Figure\Figure;
 use Impa\Material\CoveringWay;
+use Impa\Trace\Source;
+use Impa\Trace\Traced;
+use Impa\Voice\Measure;
 use WeakMap;
 
 /**
@@ -47,6 +50,36 @@ final class Reach
         }
 
         return $hindrances;
+    }
+
+    /**
+     * How much of the place that a step works a needle still reaches when all of the figure is there: of several such places, where
+     * it reaches least. Null where the step works no place that anything can hide.
+     *
+     * @return ?array{share: Traced, needed: float} needed: a share as well
+     */
+    public static function left(Figure $figure, string $step): ?array
+    {
+        [$obstacles, $at] = self::obstacles($figure);
+        $least = null;
+        foreach (self::places($figure, $at, $obstacles) as $place) {
+            if ($place->step !== $step) {
+                continue;
+            }
+            $near = self::near($place, $obstacles);
+            $reached = count(array_filter($place->points, static fn (array $point): bool => self::met(self::view($point[0], $point[1], $place->pieces, $near), $near, [], isAnyEnough: true) === []));
+            $share = Traced::quotient(
+                'reach',
+                Measure::Share,
+                Traced::plain('reached', $reached, Source::Shapes),
+                Traced::plain('looked-at', count($place->points), Source::House),
+            );
+            if ($least === null || $share->is < $least['share']->is) {
+                $least = ['share' => $share, 'needed' => $place->share];
+            }
+        }
+
+        return $least;
     }
 
     /**

@@ -37,7 +37,7 @@ final readonly class Joins
                 kind: StepKind::Slit,
                 title: Message::of('steps.title.slit', onto: new Name($to->name), part: new Name($part->name)),
                 text: Message::of('steps.text.slit'),
-                time: new StepTime($part->count() * Pace::SLIT),
+                time: StepTime::usual($part->count(), Pace::SLIT),
                 about: new Subject($part->key),
                 order: new StepOrder($after),
             );
@@ -51,7 +51,7 @@ final readonly class Joins
             text: $isBentDry
                 ? Message::of('steps.two', first: StepWords::join($part), then: Message::of('steps.text.bend'))
                 : StepWords::join($part),
-            time: new StepTime($part->count() * Pace::JOIN, $part->join->by === JoinBy::Glue ? Pace::DRYING : 0.0),
+            time: StepTime::usual($part->count(), Pace::JOIN, $part->join->by === JoinBy::Glue ? Pace::DRYING : 0.0),
             about: new Subject($part->key, colour: $part->colour),
             order: new StepOrder($after),
             uses: new StepUses(
@@ -67,7 +67,7 @@ final readonly class Joins
             kind: StepKind::Hide,
             title: Message::of('steps.title.hide', part: new Name($part->name)),
             text: Message::of('steps.text.hide'),
-            time: new StepTime($part->count() * Pace::HIDE),
+            time: StepTime::usual($part->count(), Pace::HIDE),
             about: new Subject($part->key, colour: $part->colour),
             order: new StepOrder(['join:'.$part->key]),
             uses: new StepUses(NeedleChoice::surface()->from($this->needles)),

@@ -87,7 +87,7 @@ final readonly class LayerSteps
                 kind: StepKind::Press,
                 title: $levels > 1 ? Message::of('steps.title.press-layer', layer: $level) : Message::of('steps.title.press'),
                 text: Message::of('steps.text.press'),
-                time: new StepTime(Pace::PRESS),
+                time: StepTime::usual(1, Pace::PRESS),
                 order: new StepOrder($laid),
             );
             foreach ($flat->stitch === Stitch::None ? [] : $laid as $join) {
@@ -102,7 +102,7 @@ final readonly class LayerSteps
                 kind: StepKind::Open,
                 title: Message::of('steps.title.open', count: count($flat->openings)),
                 text: Message::of('steps.text.open'),
-                time: new StepTime(count($flat->openings) * Pace::OPEN),
+                time: StepTime::usual(count($flat->openings), Pace::OPEN),
                 order: new StepOrder($last),
             );
             $last[] = 'open';
@@ -113,7 +113,7 @@ final readonly class LayerSteps
                 kind: StepKind::Ribbon,
                 title: Message::of(count($flat->ties->at) === 1 ? 'steps.title.ribbon' : 'steps.title.ties'),
                 text: Message::of('steps.text.ribbon'),
-                time: new StepTime(count($flat->ties->at) * Pace::RIBBON),
+                time: StepTime::usual(count($flat->ties->at), Pace::RIBBON),
                 order: new StepOrder($last),
             );
         }
@@ -150,7 +150,7 @@ final readonly class LayerSteps
                 ? Message::of('steps.title.lay-ground', part: new Name($part->name))
                 : Message::of('steps.title.lay', part: new Name($part->name), onto: new Name($names[0])),
             text: Message::of('steps.text.lay'),
-            time: new StepTime($part->count() * Pace::JOIN),
+            time: StepTime::usual($part->count(), Pace::JOIN),
             about: new Subject($part->key, colour: $part->colour),
             order: new StepOrder([...$made, ...$last]),
             uses: new StepUses(NeedleChoice::flat(2 * $part->solid->thinnestMm(), 1)->from($this->needles)),
@@ -168,7 +168,7 @@ final readonly class LayerSteps
             kind: StepKind::Stitch,
             title: Message::of('steps.title.stitch', stitch: new Opening($flat->stitch->label()), part: new Name($part->name)),
             text: Message::of('steps.text.stitch'),
-            time: new StepTime($count * Pace::STITCH),
+            time: StepTime::usual($count, Pace::STITCH),
             about: new Subject($part->key, colour: $part->colour),
             order: new StepOrder($after),
         );

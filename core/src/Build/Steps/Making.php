@@ -16,6 +16,7 @@ use Impa\Material\CoreMaterial;
 use Impa\Material\CoveringWay;
 use Impa\Material\Pace;
 use Impa\Shape\ShapeKind;
+use Impa\Trace\Traced;
 use Impa\Voice\Message;
 use Impa\Voice\Opening;
 use Impa\Wool\Ledger\Coverings;
@@ -60,23 +61,23 @@ final readonly class Making
                 kind: StepKind::Wire,
                 title: Message::of('steps.title.wire', part: $part->name),
                 text: Message::of('steps.text.wire'),
-                time: new StepTime($part->count() * Pace::WIRE),
+                time: StepTime::usual($part->count(), Pace::WIRE),
                 about: new Subject($part->key),
             );
             $after = [...$after, 'wire:'.$part->key, ...$this->routing->beforeMaking($part)];
         }
-        $each = 0.0;
+        $each = null;
         if ($core !== CoreMaterial::None) {
             $isFoam = $core === CoreMaterial::Foam;
             $inside = ($wool->inside ?? $part->solid)->size();
             $holder = $this->pace->needles($wool->coreG(), $inside->middleMm());
-            $each = $isFoam ? Pace::FOAM : $this->pace->bulk($wool->coreG(), $part->made->firmness, $holder);
+            $each = $isFoam ? Pace::foam() : $this->pace->bulk($wool->coreG(), $part->made->firmness, $holder);
             $then(new Step(
                 key: 'core:'.$part->key,
                 kind: StepKind::Core,
                 title: Message::of('steps.title.core', part: $part->name),
                 text: $cap === null ? StepWords::core($core) : StepWords::capCore($cap, $wool->seat->capMm - $part->made->coverMm),
-                time: new StepTime($part->count() * $each),
+                time: StepTime::each($part->count(), $each),
                 about: new Subject($part->key),
                 order: new StepOrder($after),
                 uses: new StepUses(
@@ -97,7 +98,7 @@ final readonly class Making
                 kind: StepKind::Compare,
                 title: Message::of('steps.title.compare', part: $part->name),
                 text: Coverings::isCut($part) ? Message::of('steps.text.compare-cut') : Message::of('steps.text.compare'),
-                time: new StepTime(Pace::COMPARE),
+                time: StepTime::usual(1, Pace::COMPARE),
                 about: new Subject($part->key, colour: $part->colour),
                 order: new StepOrder($after),
             ));
@@ -108,18 +109,19 @@ final readonly class Making
 
     /**
      * @param  list<string>  $after
-     * @param  float  $coreMinutes  of one piece
+     * @param  ?Traced  $coreMinutes  of one piece
      */
-    private function cover(Part $part, CoreMaterial $core, array $after, float $coreMinutes): Step
+    private function cover(Part $part, CoreMaterial $core, array $after, ?Traced $coreMinutes): Step
     {
         $wool = $this->ledger->wool[$part->key];
         $cap = $this->under($part);
         $isSolid = $core === CoreMaterial::None;
         $holder = $this->pace->needles($wool->coverG(), $part->solid->size()->middleMm());
-        $minutes =
-            $this->pace->bulk($wool->coverG(), $part->made->firmness, $holder) +
-            $this->pace->surface($this->ledger->areaCm2($part->key), $part->key === $this->face);
-        $each = $this->pace->atLeast($coreMinutes + $minutes) - $coreMinutes;
+        $each = $this->pace->felting(
+            $this->pace->bulk($wool->coverG(), $part->made->firmness, $holder),
+            $this->pace->surface($this->ledger->areaCm2($part->key), $part->key === $this->face),
+            $coreMinutes,
+        );
         $needle = match (true) {
             ! $isSolid => NeedleChoice::surface($holder),
             $part->solid->kind()->isFlat() => NeedleChoice::flat($part->solid->thinnestMm(), $holder),
@@ -136,7 +138,7 @@ final readonly class Making
                 $isSolid => StepWords::cap($cap, $wool->seat->capMm),
                 default => StepWords::capCover($cap),
             },
-            time: new StepTime($part->count() * $each),
+            time: StepTime::each($part->count(), $each),
             about: new Subject($part->key, colour: $part->colour),
             order: new StepOrder($after),
             uses: new StepUses($needle->from($this->needles), $this->lines($part, Purpose::Cover)),
@@ -184,7 +186,7 @@ final readonly class Making
             kind: StepKind::Covering,
             title: Message::of('steps.title.covering', way: new Opening($way->label()), part: $part->name),
             text: $need->text ?? '',
-            time: new StepTime($part->count() * $this->pace->covering($way, $need->count, $need->metres)),
+            time: StepTime::each($part->count(), $this->pace->covering($way, $need->count, $need->metres)),
             about: new Subject($part->key, colour: $part->colour),
             order: new StepOrder($after),
             uses: new StepUses(
@@ -204,7 +206,7 @@ final readonly class Making
             kind: StepKind::Cut,
             title: Message::of('steps.title.cut', part: $part->name),
             text: Message::of('steps.text.cut'),
-            time: new StepTime($part->count() * $this->pace->cutOut(Polygon::perimeter($part->solid->front()[0]))),
+            time: StepTime::each($part->count(), $this->pace->cutOut(Polygon::perimeter($part->solid->front()[0]))),
             about: new Subject($part->key, colour: $part->colour),
             order: new StepOrder($after),
             uses: new StepUses(weighings: $this->ledger->ofPart($part->key)),
@@ -228,7 +230,7 @@ final readonly class Making
             kind: StepKind::Steam,
             title: Message::of('steps.title.steam', part: $part->name),
             text: Message::of('steps.text.steam'),
-            time: new StepTime($part->count() * Pace::STEAM),
+            time: StepTime::usual($part->count(), Pace::STEAM),
             about: new Subject($part->key, colour: $part->colour),
             order: new StepOrder([Steps::made($part), ...$details]),
         )];

@@ -43,9 +43,7 @@ final readonly class Step
     /** The same, with as many minutes as this hand takes for its kind. */
     public function paced(Pace $pace): self
     {
-        $minutes = $this->time->minutes * $pace->factor($this->kind->value);
-
-        return $this->with(new StepTime($minutes, $this->time->waitMinutes), $this->order);
+        return $this->with($this->time->paced($pace, $this->kind->value), $this->order);
     }
 
     private function with(StepTime $time, StepOrder $order): self

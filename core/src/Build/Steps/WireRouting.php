@@ -80,7 +80,7 @@ final readonly class WireRouting
                     default => Message::of('steps.title.set', wire: new Name($wire->name), parts: $through),
                 },
                 text: $passage->isLoose() ? Message::of('steps.text.whisker') : Message::of('steps.text.thread'),
-                time: new StepTime($wire->count() * Pace::THREAD, $passage->isLoose() && $hosts !== [] ? Pace::DRYING : 0.0),
+                time: StepTime::usual($wire->count(), Pace::THREAD, $passage->isLoose() && $hosts !== [] ? Pace::DRYING : 0.0),
                 about: new Subject($hosts[0] ?? ''),
                 order: new StepOrder($passage->isLoose() ? array_map(self::made($figure), $hosts) : $this->before($passage, $hosts)),
             );

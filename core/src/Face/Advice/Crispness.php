@@ -11,6 +11,9 @@ use Impa\Figure\Figure;
 use Impa\Figure\Term\DetailKind;
 use Impa\Figure\Term\Method;
 use Impa\Geometry\Box;
+use Impa\Trace\Source;
+use Impa\Trace\Traced;
+use Impa\Voice\Measure;
 
 /** The smallest detail that wool still holds cleanly (docs/trade.md, Sums). */
 final class Crispness
@@ -27,12 +30,27 @@ final class Crispness
     /** The least width in mm that the detail's method can hold with the needles at hand; 0 for what is not felted. */
     public static function leastMm(Figure $figure, Detail $detail, Needles $needles): float
     {
-        return match (true) {
-            $detail->method !== Method::Felt => 0.0,
-            $detail->drawn->kind === DetailKind::Line => self::LINE_MM,
-            self::isSpark($figure, $detail) => self::SPARK_MM,
-            default => self::SPOT_MM,
-        } * $needles->coarser();
+        return self::least($figure, $detail, $needles)->is ?? 0.0;
+    }
+
+    /** The same, and how it comes about; nothing for what is not felted. */
+    public static function least(Figure $figure, Detail $detail, Needles $needles): ?Traced
+    {
+        if ($detail->method !== Method::Felt) {
+            return null;
+        }
+        [$code, $mm] = match (true) {
+            $detail->drawn->kind === DetailKind::Line => ['clean-line', self::LINE_MM],
+            self::isSpark($figure, $detail) => ['clean-spark', self::SPARK_MM],
+            default => ['clean-spot', self::SPOT_MM],
+        };
+
+        return Traced::product(
+            'least-width',
+            Measure::Length,
+            Traced::given($code, $mm, Measure::Length, Source::House),
+            Traced::given('coarser-needle', $needles->coarser(), Measure::Number, Source::Own, gauge: $needles->finest()),
+        );
     }
 
     public static function isSpark(Figure $figure, Detail $detail): bool

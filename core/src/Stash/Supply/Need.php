@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Stash\Supply;
 
 use Impa\Stash\StashWool;
+use Impa\Trace\Traced;
 use Impa\Wool\Ledger\LedgerLine;
 use Impa\Wool\Spread;
 
@@ -16,6 +17,7 @@ final readonly class Need
      * @param  string  $material  wool or an inside material
      * @param  list<string>  $colours  keys of the figure's colours that it goes into; none for an inside
      * @param  float  $wantG  likely, and the reserve
+     * @param  ?Traced  $how  how that comes about, where it was reckoned for one figure
      */
     public function __construct(
         public ?StashWool $wool,
@@ -23,7 +25,14 @@ final readonly class Need
         public array $colours,
         public Spread $spread,
         public float $wantG,
+        public ?Traced $how = null,
     ) {
+    }
+
+    /** What it is asked for by: the number of its wool in the stash, else its colours, else its material. */
+    public function key(): string
+    {
+        return $this->wool === null ? implode(' ', $this->colours) ?: $this->material : "wool:{$this->wool->id}";
     }
 
     /**

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Impa\Stash\Supply;
 
+use Impa\Trace\By;
+use Impa\Trace\Source;
+use Impa\Trace\Traced;
+use Impa\Voice\Measure;
 use Impa\Voice\Message;
 
 /** How much more than likely to have at hand, by how bad running out would be. */
@@ -55,6 +59,26 @@ enum Reserve: string
 
     public function g(float $likelyG, float $sigma): float
     {
-        return $likelyG * exp($this->z() * $sigma);
+        return $this->of(Traced::given('likely', $likelyG, Measure::Mass, Source::Shapes), $sigma, 0)->is;
+    }
+
+    /**
+     * So much to have at hand, and how it comes about.
+     *
+     * @param  int  $records  of how many weighings the spread was learned
+     */
+    public function of(Traced $likely, float $sigma, int $records): Traced
+    {
+        return Traced::product('reserve', Measure::Mass, $likely, Traced::by(
+            By::Exponential,
+            'reserve-factor',
+            Measure::Number,
+            Traced::product(
+                'reserve-steps',
+                Measure::Number,
+                Traced::given('reserve-odds', $this->z(), Measure::Number, Source::Published, odds: $this->odds()),
+                Traced::given('spread', $sigma, Measure::Number, $records > 0 ? Source::Own : Source::House, count: $records),
+            ),
+        ));
     }
 }

@@ -13,6 +13,9 @@ use Impa\Stash\ColourMatch;
 use Impa\Stash\Matching;
 use Impa\Stash\Mixing\Swatch;
 use Impa\Stash\StashWool;
+use Impa\Trace\Source;
+use Impa\Trace\Traced;
+use Impa\Voice\Measure;
 use Impa\Voice\Message;
 use Impa\Wool\Inside\Inside;
 use Impa\Wool\Inside\Insides;
@@ -220,34 +223,42 @@ final readonly class Supply
      */
     private static function needs(Ledger $ledger, array $matches, array $stash, Reserve $reserve): array
     {
-        $need = static fn (?StashWool $wool, string $material, array $colours, float $g, float $sigma): Need => new Need(
-            $wool,
-            $material,
-            array_values(array_filter($colours, is_string(...))),
-            Spread::around($g, $sigma),
-            $reserve->g($g, $sigma),
-        );
+        $records = $ledger->densities->hand->count;
+        $need = static function (?StashWool $wool, string $material, array $colours, Traced $likely, float $sigma) use ($reserve, $records): Need {
+            $want = $reserve->of($likely, $sigma, $records);
+
+            return new Need(
+                $wool,
+                $material,
+                array_values(array_filter($colours, is_string(...))),
+                Spread::around($likely->is, $sigma),
+                $want->is,
+                $want,
+            );
+        };
         $needs = $byWool = $into = $sigmas = [];
         foreach ($ledger->totals() as $total) {
             [$g, $sigma] = [$total['spread']->likelyG, $total['sigma']];
             if ($total['colour'] === null) {
-                $needs[] = $need(self::fullest($stash, $total['material']), $total['material'], [], $g, $sigma);
+                $needs[] = $need(self::fullest($stash, $total['material']), $total['material'], [], $total['how'], $sigma);
 
                 continue;
             }
             $match = $matches[$total['colour']];
             foreach ($match->shares as $id => $share) {
-                $byWool[$id] = ($byWool[$id] ?? 0.0) + $share * $g;
+                $part = Traced::given('share-of-a-mix', $share, Measure::Share, Source::Figure);
+                $byWool[$id][] = $share === 1.0 ? $total['how'] : Traced::product('mixed-in', Measure::Mass, $total['how'], $part);
                 // What a wool gives to several colours goes astray with all of them alike.
                 $sigmas[$id] = ($sigmas[$id] ?? 0.0) + $share * $g * $sigma;
                 $into[$id][] = $total['colour'];
             }
             if ($match->shares === []) {
-                $needs[] = $need(null, LedgerLine::WOOL, [$total['colour']], $g, $sigma);
+                $needs[] = $need(null, LedgerLine::WOOL, [$total['colour']], $total['how'], $sigma);
             }
         }
-        foreach ($byWool as $id => $g) {
-            $needs[] = $need($stash[$id], LedgerLine::WOOL, $into[$id], $g, $g > 0.0 ? $sigmas[$id] / $g : 0.0);
+        foreach ($byWool as $id => $all) {
+            $likely = count($all) === 1 ? $all[0] : Traced::sum('of-one-wool', ...$all);
+            $needs[] = $need($stash[$id], LedgerLine::WOOL, $into[$id], $likely, $likely->is > 0.0 ? $sigmas[$id] / $likely->is : 0.0);
         }
 
         return $needs;

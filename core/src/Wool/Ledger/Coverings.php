@@ -12,7 +12,11 @@ use Impa\Material\Covering;
 use Impa\Material\CoveringWay;
 use Impa\Material\Densities;
 use Impa\Material\WireMaterial;
+use Impa\Trace\By;
+use Impa\Trace\Source;
+use Impa\Trace\Traced;
 use Impa\Voice\Amount;
+use Impa\Voice\Measure;
 use Impa\Voice\Message;
 use Impa\Voice\Voice;
 use Impa\Voice\Writer;
@@ -36,12 +40,12 @@ final class Coverings
 
         return match ($covering->way) {
             CoveringWay::Felt => new CoveringNeed,
-            CoveringWay::Loops => self::loops($covering, $areaCm2(), $densities->yarnGPerM($part->colour)),
+            CoveringWay::Loops => self::loops($covering, $areaCm2(), $densities->yarn($part->colour)),
             CoveringWay::Tufts, CoveringWay::Locks, CoveringWay::Curls => self::setIn($covering, $areaCm2()),
-            CoveringWay::Hair => self::hair($covering, $areaCm2(), $size->widthMm, $densities),
-            CoveringWay::Wrap => self::wrap($covering, min($size->widthMm, $size->depthMm), $size->heightMm, $densities),
-            CoveringWay::Plait => self::plait($covering, $size->heightMm, $densities),
-            CoveringWay::Film, CoveringWay::PreFelt => self::sheet($part, $densities),
+            CoveringWay::Hair => self::hair($covering, $areaCm2(), $size->widthMm),
+            CoveringWay::Wrap => self::wrap($covering, min($size->widthMm, $size->depthMm), $size->heightMm),
+            CoveringWay::Plait => self::plait($covering, $size->heightMm),
+            CoveringWay::Film, CoveringWay::PreFelt => self::sheet($part),
         };
     }
 
@@ -75,14 +79,16 @@ final class Coverings
         return (($alongMm / $climbMm) * hypot(M_PI * $acrossMm, $climbMm)) / 1000;
     }
 
-    private static function loops(Covering $covering, float $areaCm2, float $gPerM): CoveringNeed
+    private static function loops(Covering $covering, float $areaCm2, Traced $yarn): CoveringNeed
     {
         $count = (int) ceil($covering->perCm2 * $areaCm2);
         $metres = $areaCm2 * self::loopMetresPerCm2($covering->perCm2, $covering->lengthMm);
 
+        $wool = Traced::product('covering', Measure::Mass, Densities::metres($metres), $yarn);
+
         return new CoveringNeed(
-            g: $metres * $gPerM,
-            finishedG: $metres * $gPerM,
+            wool: $wool,
+            finishedG: $wool->is,
             metres: $metres,
             count: $count,
             text: Message::of(
@@ -97,16 +103,21 @@ final class Coverings
     private static function setIn(Covering $covering, float $areaCm2): CoveringNeed
     {
         $count = (int) ceil($covering->perCm2 * $areaCm2);
-        $g = $count * $covering->mgEach / 1000;
+        $wool = Traced::product(
+            'covering',
+            Measure::Mass,
+            Traced::plain('covering-count', $count, Source::Shapes),
+            Traced::given('covering-each', $covering->mgEach / 1000, Measure::Mass, Source::Figure),
+        );
 
         return new CoveringNeed(
-            g: $g,
-            finishedG: $g,
+            wool: $wool,
+            finishedG: $wool->is,
             count: $count,
             text: Message::of(
                 'wool.coverings.of-and-begin',
                 way: $covering->way->words($count),
-                piece: Writer::of(Voice::current())->piece($g, $count),
+                piece: Writer::of(Voice::current())->piece($wool->is, $count),
                 length: Amount::mm($covering->lengthMm),
                 hold: $covering->way->hold(),
             ),
@@ -114,18 +125,18 @@ final class Coverings
     }
 
     /** Lays folded over their middle: each covers its width along the parting, and hangs down twice. */
-    private static function hair(Covering $covering, float $areaCm2, float $acrossMm, Densities $densities): CoveringNeed
+    private static function hair(Covering $covering, float $areaCm2, float $acrossMm): CoveringNeed
     {
         // A parting runs over half the girth; rows stand a hair's length apart over half of its skin.
         $partingMm = M_PI / 2 * $acrossMm;
         $rows = max(1, (int) ceil(100 * $areaCm2 / 2 / max(1.0, $partingMm * $covering->lengthMm)));
         $count = $rows * (int) ceil($partingMm / $covering->ribbonMm);
         $metres = $count * 2 * $covering->lengthMm / 1000;
-        $g = $metres * $covering->ribbonMm * Densities::RIBBON_G_PER_M_PER_MM;
+        $wool = Densities::ribbon($metres, $covering->ribbonMm);
 
         return new CoveringNeed(
-            g: $g,
-            finishedG: $g,
+            wool: $wool,
+            finishedG: $wool->is,
             metres: $metres,
             count: $count,
             text: Message::of(
@@ -138,14 +149,14 @@ final class Coverings
         );
     }
 
-    private static function wrap(Covering $covering, float $acrossMm, float $alongMm, Densities $densities): CoveringNeed
+    private static function wrap(Covering $covering, float $acrossMm, float $alongMm): CoveringNeed
     {
         $metres = self::ribbonMetres($acrossMm, $alongMm + 2 * WireMaterial::FOLD_BACK_MM, $covering->ribbonMm, $covering->overlap);
-        $g = $metres * $covering->ribbonMm * Densities::RIBBON_G_PER_M_PER_MM;
+        $wool = Densities::ribbon($metres, $covering->ribbonMm);
 
         return new CoveringNeed(
-            g: $g,
-            finishedG: $g,
+            wool: $wool,
+            finishedG: $wool->is,
             metres: $metres,
             text: Message::of(
                 'wool.coverings.wind-of-flat-ribbon',
@@ -156,14 +167,14 @@ final class Coverings
         );
     }
 
-    private static function plait(Covering $covering, float $alongMm, Densities $densities): CoveringNeed
+    private static function plait(Covering $covering, float $alongMm): CoveringNeed
     {
         $strandM = $alongMm * self::PLAIT_TAKE_UP / 1000;
-        $g = 3 * $strandM * $covering->ribbonMm * Densities::RIBBON_G_PER_M_PER_MM;
+        $wool = Densities::ribbon(3 * $strandM, $covering->ribbonMm);
 
         return new CoveringNeed(
-            g: $g,
-            finishedG: $g,
+            wool: $wool,
+            finishedG: $wool->is,
             metres: 3 * $strandM,
             count: 3,
             text: Message::of(
@@ -181,22 +192,49 @@ final class Coverings
     }
 
     /** A flat piece is cut out as thick as it is; round anything else a sheet as thick as the cover is laid. */
-    private static function sheet(Part $part, Densities $densities): CoveringNeed
+    private static function sheet(Part $part): CoveringNeed
     {
         $size = $part->solid->size();
         [$faceCm2, $thickMm] = $part->solid->kind()->isFlat()
             ? [Polygon::signedArea($part->solid->front()[0]) / 100, $size->depthMm]
             : [$part->solid->areaCm2(), max(1.0, $part->made->coverMm)];
-        $areaCm2 = $faceCm2 * (1 + Densities::CUT_WASTE);
         $isFilm = $part->made->covering->way === CoveringWay::Film;
-        $filmG = $isFilm ? $areaCm2 * Densities::FILM_G_PER_CM2 : 0.0;
-        $g = $areaCm2 * $thickMm / 10 * Densities::SHEET;
+        $sheet = Traced::product(
+            'sheet-area',
+            Measure::Area,
+            Traced::given('cut-area', $faceCm2, Measure::Area, Source::Shapes),
+            Traced::plain('with-cut-waste', 1 + Densities::CUT_WASTE, Source::House),
+        );
+        $areaCm2 = $sheet->is;
+        $film = ! $isFilm ? null : Traced::product(
+            'film',
+            Measure::Mass,
+            Traced::quotient(
+                'square-centimetres',
+                Measure::Number,
+                $sheet,
+                Traced::given('one-square-centimetre', 1.0, Measure::Area, Source::Unit),
+            ),
+            Traced::given('film-of-a-square-centimetre', Densities::FILM_G_PER_CM2, Measure::Mass, Source::House),
+        );
+        $wool = Traced::product(
+            'covering',
+            Measure::Mass,
+            Traced::by(
+                By::Layer,
+                'sheet-volume',
+                Measure::Volume,
+                $sheet,
+                Traced::given('sheet-thickness', $thickMm, Measure::Length, Source::Figure),
+            ),
+            Traced::given('sheet-density', Densities::SHEET, Measure::Density, Source::House),
+        );
 
         return new CoveringNeed(
-            g: $g,
-            finishedG: ($g + $filmG) / (1 + Densities::CUT_WASTE),
+            wool: $wool,
+            finishedG: ($wool->is + ($film->is ?? 0.0)) / (1 + Densities::CUT_WASTE),
             areaCm2: $areaCm2,
-            filmG: $filmG,
+            film: $film,
             text: $isFilm
                 ? Message::of('wool.coverings.lay-a-thin-sheet', areaCm2: Amount::cm2($areaCm2))
                 : Message::of('wool.coverings.cut-from-of-sheet', areaCm2: Amount::cm2($areaCm2)),

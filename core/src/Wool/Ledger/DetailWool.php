@@ -12,20 +12,23 @@ use Impa\Geometry\Outline\Polyline;
 use Impa\Material\Densities;
 use Impa\Surface\Skin;
 use Impa\Surface\Surface;
+use Impa\Trace\Source;
+use Impa\Trace\Traced;
+use Impa\Voice\Measure;
 
 /** The wisp that one detail takes. */
 final class DetailWool
 {
     /**
-     * Milligrams of wool for one piece; 0 for what is not felted. What is drawn round the edge of its part covers more of the skin than
+     * Grams of wool for one piece; none for what is not felted. What is drawn round the edge of its part covers more of the skin than
      * is seen; what keeps its size lies on it as large as it is.
      *
      * @param  ?Surface  $surface  of what it lies on, seen from its side; none where that is flat
      */
-    public static function mg(Detail $detail, ?Surface $surface, Densities $densities): float
+    public static function g(Detail $detail, ?Surface $surface): ?Traced
     {
         if ($detail->method !== Method::Felt) {
-            return 0.0;
+            return null;
         }
         $more = match (true) {
             $surface === null || $detail->lie->keep === Keep::InSize => 1.0,
@@ -33,7 +36,14 @@ final class DetailWool
             default => Skin::under($surface, $detail->outline()),
         };
 
-        return $detail->drawn->areaMm2() * $more * Densities::WISP_MG_PER_MM2;
+        $seen = Traced::given('seen-area', $detail->drawn->areaMm2() / 100, Measure::Area, Source::Figure);
+
+        return Densities::wisp($more === 1.0 ? $seen : Traced::product(
+            'skin-area',
+            Measure::Area,
+            $seen,
+            Traced::plain('skin-by-seen', $more, Source::Shapes),
+        ));
     }
 
     /**

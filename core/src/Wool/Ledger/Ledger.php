@@ -12,6 +12,7 @@ use Impa\Figure\Placing\Seat;
 use Impa\Material\CoveringWay;
 use Impa\Material\Densities;
 use Impa\Surface\Surface;
+use Impa\Trace\Traced;
 use Impa\Voice\Message;
 use Impa\Voice\Name;
 use Impa\Voice\Said;
@@ -54,7 +55,7 @@ final class Ledger
             $surface = $on->solid->kind()->isFlat()
                 ? null
                 : $surfaces[$detail->on][$detail->lie->side->value] ??= Surface::of($on->placements()[0], $detail->lie->side);
-            $lines[] = self::detail($detail, $figure, $surface, $densities);
+            $lines[] = self::detail($detail, $figure, $surface);
         }
 
         return new self(
@@ -107,7 +108,7 @@ final class Ledger
     /**
      * Grams by wool: what fills the parts first, then film, then colours in the figure's order.
      *
-     * @return list<array{material: string, colour: ?string, spread: Spread, sigma: float}> sigma of the logarithm of each
+     * @return list<array{material: string, colour: ?string, spread: Spread, sigma: float, how: Traced}> sigma of the logarithm of each
      */
     public function totals(): array
     {
@@ -140,21 +141,21 @@ final class Ledger
 
     /**
      * @param  list<LedgerLine>  $lines
-     * @return array{spread: Spread, sigma: float}
+     * @return array{spread: Spread, sigma: float, how: Traced}
      */
     private function sum(array $lines): array
     {
-        $pieces = [];
-        $whole = 0.0;
+        $pieces = $all = [];
         foreach ($lines as $line) {
-            $whole += $line->allG();
+            $all[] = $line->all();
             for ($i = 0; $i < $line->pieces; $i++) {
                 $pieces[] = [$this->figure->parts[$line->for->part]->made->firmness->value, $line->g];
             }
         }
         $sigma = $this->densities->hand->sigmaOfSum($pieces);
+        $how = Traced::sum('of-one-wool', ...$all);
 
-        return ['spread' => Spread::around($whole, $sigma), 'sigma' => $sigma];
+        return ['spread' => Spread::around($how->is, $sigma), 'sigma' => $sigma, 'how' => $how];
     }
 
     /** @return list<LedgerLine> */
@@ -164,14 +165,14 @@ final class Ledger
             Purpose $purpose,
             string $material,
             string $colour,
-            float $g,
+            ?Traced $how,
             CoveringWay $way,
             Said $why,
         ): LedgerLine => new LedgerLine(
             for: new Subject($part->key, colour: $colour),
             purpose: $purpose,
             material: $material,
-            g: $g,
+            how: $how,
             pieces: $part->count(),
             way: $way,
             why: $why,
@@ -184,7 +185,7 @@ final class Ledger
                 Purpose::Inside,
                 $wool->coreMaterial()->value,
                 '',
-                $wool->coreG(),
+                $wool->core,
                 CoveringWay::Felt,
                 Message::of('wool.why.inside', name: $name),
             ),
@@ -192,7 +193,7 @@ final class Ledger
                 Purpose::Cover,
                 LedgerLine::WOOL,
                 $part->colour,
-                $wool->coverG(),
+                $wool->cover,
                 CoveringWay::Felt,
                 Message::of($wool->insideCm3 > 0.0 ? 'wool.why.cover' : 'wool.why.all', name: $name),
             ),
@@ -200,21 +201,23 @@ final class Ledger
                 Purpose::Covering,
                 LedgerLine::WOOL,
                 $part->colour,
-                $wool->covering->g,
+                $wool->covering->wool,
                 $way,
                 Message::of('wool.why.covering', way: $way->words($wool->covering->count), name: $name),
             ),
-            $line(Purpose::Film, LedgerLine::FILM, '', $wool->covering->filmG, $way, Message::of('wool.why.film', name: $name)),
+            $line(Purpose::Film, LedgerLine::FILM, '', $wool->covering->film, $way, Message::of('wool.why.film', name: $name)),
         ];
     }
 
-    private static function detail(Detail $detail, Figure $figure, ?Surface $surface, Densities $densities): LedgerLine
+    private static function detail(Detail $detail, Figure $figure, ?Surface $surface): LedgerLine
     {
+        $how = DetailWool::g($detail, $surface);
+
         return new LedgerLine(
             for: new Subject($detail->on, $detail->key, $detail->colour),
             purpose: Purpose::Detail,
             material: LedgerLine::WOOL,
-            g: DetailWool::mg($detail, $surface, $densities) / 1000,
+            how: $how,
             pieces: $figure->pieces($detail),
             way: CoveringWay::Felt,
             why: new Name($detail->name),

@@ -7,6 +7,9 @@ namespace Impa\Wool\Ledger;
 use Impa\Figure\Member\Subject;
 use Impa\Material\CoreMaterial;
 use Impa\Material\CoveringWay;
+use Impa\Trace\Source;
+use Impa\Trace\Traced;
+use Impa\Voice\Measure;
 use Impa\Voice\Message;
 use Impa\Voice\Said;
 
@@ -18,21 +21,25 @@ final readonly class LedgerLine
 
     public const FILM = 'film';
 
+    /** Of one piece, waste included. */
+    public float $g;
+
     /**
      * @param  string  $material  wool, film, or what fills a part (core-wool, scrap, stuffing, foam)
-     * @param  float  $g  of one piece, waste included
      * @param  CoveringWay  $way  how it is worked: felted, or laid on, wound round, cut out
      * @param  Said  $why  what it becomes, in a few words
+     * @param  ?Traced  $how  grams of one piece, waste included; nothing where it takes none
      */
     public function __construct(
         public Subject $for,
         public Purpose $purpose,
         public string $material,
-        public float $g,
         public int $pieces,
         public CoveringWay $way,
         public Said $why,
+        public ?Traced $how,
     ) {
+        $this->g = $how->is ?? 0.0;
     }
 
     /** What a felter says for a material without a colour of the figure's. */
@@ -55,5 +62,16 @@ final readonly class LedgerLine
     public function allG(): float
     {
         return $this->g * $this->pieces;
+    }
+
+    /** The same, and how it comes about. */
+    public function all(): Traced
+    {
+        $each = $this->how ?? Traced::given('nothing', 0.0, Measure::Mass, Source::Unit);
+
+        return $this->pieces === 1
+            ? $each->called('grams-of', name: $this->why)
+            : Traced::product('grams-of', Measure::Mass, $each, Traced::plain('pieces', $this->pieces, Source::Figure))
+                ->called('grams-of', name: $this->why);
     }
 }

@@ -12,6 +12,9 @@ use Impa\Material\CoreMaterial;
 use Impa\Material\Densities;
 use Impa\Shape\Body;
 use Impa\Shape\Size;
+use Impa\Trace\Source;
+use Impa\Trace\Traced;
+use Impa\Voice\Measure;
 
 /**
  * What one piece of a part takes: its inside, its felted cover and what is laid on, wound round or cut out. What is felted onto another
@@ -24,6 +27,15 @@ final readonly class PartWool
 
     /** Of what is made. */
     public float $volumeCm3;
+
+    /** Grams to weigh out for the core, waste included; null where there is none. */
+    public ?Traced $core;
+
+    /** Grams to weigh out of the colour for the felted cover, waste included; null where something takes its place. */
+    public ?Traced $cover;
+
+    /** Grams of the felted cover once it is done. */
+    private ?Traced $felted;
 
     /**
      * @param  ?Part  $host  what it is felted onto; none where it is made as it is drawn
@@ -43,6 +55,17 @@ final readonly class PartWool
         public CoveringNeed $covering,
     ) {
         $this->volumeCm3 = $part->solid->volumeCm3() * ($host === null ? 1.0 : 1 - $seat->shared->share);
+        $this->core = $insideCm3 <= 0.0 ? null : Traced::product(
+            'core',
+            Measure::Mass,
+            Traced::given('inside-volume', $insideCm3, Measure::Volume, Source::Shapes),
+            $densities->inside($part->made->core, $part->made->firmness),
+            $densities->withWaste(isInside: true),
+        );
+        $this->felted = $this->felted();
+        $this->cover = $this->felted === null
+            ? null
+            : Traced::product('cover', Measure::Mass, $this->felted, $densities->withWaste(isInside: false));
     }
 
     /** @param  ?Part  $host  what it is joined to; none where it stands by itself */
@@ -129,7 +152,7 @@ final readonly class PartWool
     /** Grams to weigh out for the core, waste included. */
     public function coreG(): float
     {
-        return $this->insideCm3 * $this->coreDensity() * (1 + $this->densities->insideWaste);
+        return $this->core->is ?? 0.0;
     }
 
     /**
@@ -138,7 +161,7 @@ final readonly class PartWool
      */
     public function coverG(): float
     {
-        return $this->feltedG() * (1 + $this->densities->coverWaste);
+        return $this->cover->is ?? 0.0;
     }
 
     /** Grams to weigh out of the part's colour in all: its felted cover, and what is laid on, wound round or cut out. */
@@ -150,7 +173,7 @@ final readonly class PartWool
     /** Grams of the finished piece: what was wasted is gone. */
     public function finishedG(): float
     {
-        return $this->insideCm3 * $this->coreDensity() + $this->feltedG() + $this->covering->finishedG;
+        return $this->insideCm3 * $this->coreDensity() + ($this->felted->is ?? 0.0) + $this->covering->finishedG;
     }
 
     /**
@@ -198,12 +221,21 @@ final readonly class PartWool
         return $gone->share <= 0.0 ? $whole : [$left(0), $left(1), $left(2)];
     }
 
-    /** Grams of the felted cover once it is done. Never below 0: under no cover at all the two volumes may differ in the last digit. */
-    private function feltedG(): float
+    /** Under no cover at all the two volumes may differ in the last digit. */
+    private function felted(): ?Traced
     {
-        $cm3 = $this->replacesCover() ? 0.0 : max(0.0, $this->volumeCm3 - $this->insideCm3);
+        if ($this->replacesCover() || $this->volumeCm3 <= $this->insideCm3) {
+            return null;
+        }
+        $room = Traced::given('part-volume', $this->volumeCm3, Measure::Volume, Source::Shapes);
+        $inside = Traced::given('inside-volume', $this->insideCm3, Measure::Volume, Source::Shapes);
 
-        return $cm3 * $this->densities->feltGPerCm3($this->part->made->firmness);
+        return Traced::product(
+            'felted',
+            Measure::Mass,
+            $this->insideCm3 <= 0.0 ? $room : Traced::difference('cover-volume', $room, $inside),
+            $this->densities->felt($this->part->made->firmness),
+        );
     }
 
     private function replacesCover(): bool

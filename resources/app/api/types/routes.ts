@@ -43,6 +43,7 @@ export interface Routes {
   'POST edits/fasten': Answers.Edited
   'POST edits/put': Answers.Edited
   'POST balance': import('./balance').BalanceSheet
+  'POST number': import('./number').NumberCard
   'POST balance/try': Answers.Pulled
   'POST armature': import('./armature').Armature
   'POST armature/lay': Answers.Pulled
