@@ -50,7 +50,8 @@ $page = <<<'MD'
     `impa:render --match` draws in the drawing's own pixels, so that the render lies over it. The console reckons by the
     house's numbers, not by a felter's own hand, so that a document gives the same answer everywhere.
 
-    Every command takes `--units=metric` or `--units=imperial`, and `--lang=en`: its words and amounts follow. What is
+    Every command takes `--units=metric` or `--units=imperial`, `--lang=en`
+    or `--lang=de`, and `--currency=EUR`: its words, amounts and prices follow. What is
     asked in mm or grams, and the members of JSON, stay metric.
 
     MD;

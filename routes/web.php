@@ -17,6 +17,7 @@ use App\Http\Controllers\Face\NeedleController;
 use App\Http\Controllers\House\ArchiveController;
 use App\Http\Controllers\House\CopyController;
 use App\Http\Controllers\House\DeviceController;
+use App\Http\Controllers\House\HelpController;
 use App\Http\Controllers\House\PasswordController;
 use App\Http\Controllers\House\PlaceController;
 use App\Http\Controllers\House\SessionController;
@@ -209,6 +210,9 @@ Route::prefix('api')->middleware([KnownFelter::class, OnlyOwn::class])->where($n
         Route::post('face/laying', [FaceController::class, 'laying']);
     });
     Route::post('number', [NumberController::class, 'store']);
+    Route::get('help', [HelpController::class, 'index']);
+    Route::get('help/search', [HelpController::class, 'search']);
+    Route::post('help/next', [HelpController::class, 'next']);
     Route::get('trade', [TradeController::class, 'index']);
     Route::post('face/between', [FaceController::class, 'between']);
     Route::post('face/marks', [FaceController::class, 'marks']);

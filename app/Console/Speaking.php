@@ -11,7 +11,7 @@ use Impa\Voice\Voice;
 use Symfony\Component\Console\Exception\InvalidOptionException;
 use Symfony\Component\Console\Input\InputInterface;
 
-/** Every command answers in the units and the language that it is asked for by --units and --lang. */
+/** Every command answers in the units, the language and the currency that it is asked for by --units, --lang and --currency. */
 final class Speaking
 {
     public function handle(CommandStarting $starting): void
@@ -21,7 +21,17 @@ final class Speaking
         Voice::speak(new Voice(
             $language ?? throw self::refused('--lang', array_column(Language::cases(), 'value')),
             $units ?? throw self::refused('--units', array_column(Units::cases(), 'value')),
+            self::currency($starting->input),
         ));
+    }
+
+    private static function currency(InputInterface $input): string
+    {
+        $said = self::said($input, '--currency', '');
+
+        return $said === '' || preg_match('/^[A-Z]{3}$/', $said) === 1
+            ? $said
+            : throw new InvalidOptionException('--currency: three capitals, such as EUR (ISO 4217).');
     }
 
     private static function said(InputInterface $input, string $option, string $usual): string

@@ -21,48 +21,6 @@ return [
         'rest' => 'Jede halbe Stunde Pause; Hände und Handgelenke strecken. Schmerz, der bleibt, gehört in fachkundige Hände.',
         'no-toy' => 'Mit Perlen, Draht oder kleinen Teilen ist sie Dekoration, kein Spielzeug: Wer Spielzeug verkauft, hält sich an die Regeln am Ort und lässt es prüfen.',
     ],
-    'word' => [
-        'core' => [
-            'is' => 'Kern',
-            'means' => 'das Innere eines Teils, aus billiger Wolle gefilzt, bevor es bedeckt wird',
-        ],
-        'cover' => [
-            'is' => 'Deckwolle',
-            'means' => 'die dünne Lage farbiger Wolle um einen Kern',
-        ],
-        'fluff-end' => [
-            'is' => 'loses Ende',
-            'means' => 'Wolle, die am Ende eines Glieds locker bleibt, um in den Körper gefilzt zu werden',
-        ],
-        'join' => [
-            'is' => 'ansetzen',
-            'means' => 'ein Teil von allen Seiten an ein anderes filzen',
-        ],
-        'wisp' => [
-            'is' => 'Flöckchen',
-            'means' => 'ein paar Fasern, so leicht, dass ein Atemzug sie wegträgt',
-        ],
-        'tops' => [
-            'is' => 'Kammzug, Band',
-            'means' => 'zu einem Strang gekämmte Wolle, die Fasern nebeneinander',
-        ],
-        'batting' => [
-            'is' => 'Vlies',
-            'means' => 'zu einer Lage gekardete Wolle, die Fasern kreuz und quer',
-        ],
-        'firm' => [
-            'is' => 'fest, federnd, weich',
-            'means' => 'ein festes Teil behält keine Delle vom Finger, ein federndes springt zurück, ein weiches gibt nach',
-        ],
-        'gauge' => [
-            'is' => 'Stärke',
-            'means' => 'wie fein eine Nadel ist: je höher, desto feiner',
-        ],
-        'shallow' => [
-            'is' => 'flach, tief',
-            'means' => 'wie weit eine Nadel hineingeht: ein paar Millimeter oder bis zur Mitte',
-        ],
-    ],
     'booklet' => [
         'made' => 'So wird sie gemacht',
         'need' => 'Man braucht',

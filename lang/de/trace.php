@@ -20,6 +20,7 @@ return [
         'between' => 'Der wahre Wert liegt in 8 von 10 Fällen zwischen {low} und {high}.',
         'lean' => 'Alle Teile werden zusammen schwerer oder leichter, das Gewicht ändert also kaum etwas. Der Rand des Fußes gibt nach: {gives} weniger macht {low} daraus, {gives} mehr {high}. Unter {falls} fällt sie, unter {touchy} steht sie, aber gib acht.',
         'crisp' => 'Wie genau das ist, hat niemand gemessen: eine Faustregel. Hier ist es {wide} breit.',
+        'reserve' => 'Wahrscheinlich sind {likely}. Der Rest liegt bereit, damit die Wolle nicht auf halbem Weg ausgeht.',
         'reach' => 'Die Nadel darf sich bis {cone} neigen. Hier muss sie {needed} erreichen; wie weit deine Finger kommen, ist nicht gerechnet.',
     ],
     'surer' => [
@@ -50,6 +51,7 @@ return [
         'clean-spark' => 'kleinster sauberer Lichtpunkt',
         'clean-spot' => 'kleinster sauberer Fleck',
         'coarser-needle' => 'wievielmal gröber deine feinste Nadel ist',
+        'colour' => 'Farbe insgesamt',
         'core' => 'Kern zum Abwiegen',
         'core-minutes' => 'Zeit für den Kern',
         'cover' => 'Farbe zum Abwiegen',

@@ -21,48 +21,6 @@ return [
         'rest' => 'Rest each half hour; stretch hands and wrists. Pain that stays is a matter for a clinician.',
         'no-toy' => 'With beads, wire or small parts it is decoration, not a toy: whoever sells toys follows the local rules, and has them tested.',
     ],
-    'word' => [
-        'core' => [
-            'is' => 'core',
-            'means' => 'the inside of a part, felted from cheap wool before it is covered',
-        ],
-        'cover' => [
-            'is' => 'cover',
-            'means' => 'the thin layer of coloured wool round a core',
-        ],
-        'fluff-end' => [
-            'is' => 'fluff end',
-            'means' => 'wool that is left loose at the end of a limb, to be felted into the body',
-        ],
-        'join' => [
-            'is' => 'join',
-            'means' => 'felting one part onto another, from all sides',
-        ],
-        'wisp' => [
-            'is' => 'wisp',
-            'means' => 'a few fibres, as light as a breath takes away',
-        ],
-        'tops' => [
-            'is' => 'tops, roving, sliver',
-            'means' => 'wool combed into a rope, its fibres side by side',
-        ],
-        'batting' => [
-            'is' => 'batting',
-            'means' => 'wool carded into a sheet, its fibres this way and that',
-        ],
-        'firm' => [
-            'is' => 'firm, springy, soft',
-            'means' => 'a firm part takes no dent from a finger, a springy one springs back, a soft one gives',
-        ],
-        'gauge' => [
-            'is' => 'gauge',
-            'means' => 'how fine a needle is: the higher, the finer',
-        ],
-        'shallow' => [
-            'is' => 'shallow, deep',
-            'means' => 'how far a needle goes in: a few millimetres, or to the middle',
-        ],
-    ],
     'booklet' => [
         'made' => 'How it is made',
         'need' => 'You need',

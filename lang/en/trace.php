@@ -20,6 +20,7 @@ return [
         'between' => 'The real number is between {low} and {high} 8 times out of 10.',
         'lean' => 'Parts get heavier or lighter together, so weight hardly changes it. The edge of a foot gives: {gives} less makes it {low}, {gives} more {high}. Below {falls} it falls, below {touchy} it stands, but take care.',
         'crisp' => 'Nobody has measured how far it is off: it is a rule of thumb. This one is {wide} wide.',
+        'reserve' => 'About {likely} is likely. The rest is kept back, so that you do not run out halfway.',
         'reach' => 'A needle may lean up to {cone}. Of this place {needed} must be reached; how far your fingers get in is not counted.',
     ],
     'surer' => [
@@ -50,6 +51,7 @@ return [
         'clean-spark' => 'smallest clean spark',
         'clean-spot' => 'smallest clean spot',
         'coarser-needle' => 'by how much your finest needle is coarser',
+        'colour' => 'colour to weigh out in all',
         'core' => 'core to weigh out',
         'core-minutes' => 'time for the core',
         'cover' => 'colour to weigh out',

@@ -159,7 +159,7 @@ test(
         }
         // Nothing of the header is cut off, and the page does not go sideways.
         expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBeLessThanOrEqual(0)
-        for (const name of ['Keys', 'Lamp']) {
+        for (const name of ['Help', 'Lamp']) {
           const button = page.getByRole('banner').getByRole('button', { name: new RegExp(name, 'i') })
           if (await button.count()) {
             const box = (await button.first().boundingBox())!

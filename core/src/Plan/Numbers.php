@@ -9,8 +9,8 @@ use Impa\Build\Order\Reach;
 use Impa\Build\Steps\Step;
 use Impa\Face\Advice\Crispness;
 use Impa\Face\Needles;
+use Impa\Figure\Colour;
 use Impa\Material\HandModel;
-use Impa\Stash\Supply\Need;
 use Impa\Stash\Supply\Supply;
 use Impa\Trace\Traced;
 use Impa\Voice\Amount;
@@ -25,9 +25,10 @@ use Impa\Wool\Spread;
 /** The numbers of a figure that tell how they came about, by what a felter asks of them. */
 final readonly class Numbers
 {
-    /** What can be asked: of a part, a detail, a colour or material, a step, a wool; total, hands and lean of the figure. */
+    /** What can be asked: of a part, a detail, a colour or material, a step, a need of the stash; total, hands and lean of the figure. */
     public const KNOWN = [
-        'core', 'cover', 'covering', 'film', 'wisp', 'wool', 'total', 'minutes', 'hands', 'lean', 'crisp', 'reserve', 'reach',
+        'core', 'colour', 'cover', 'covering', 'film', 'wisp', 'wool', 'total', 'minutes', 'making', 'hands', 'lean', 'crisp', 'need',
+        'reserve', 'reach',
     ];
 
     /** The edge of a foot gives by about so much under its own weight, mm (house choice). */
@@ -47,6 +48,7 @@ final readonly class Numbers
         $numbers = new self($plan, $needles, $supply);
 
         return match ($number) {
+            'colour' => $numbers->colour($of),
             'core' => $numbers->line($number, $plan->ledger->ofPart($of), Purpose::Inside, $of),
             'cover' => $numbers->line($number, $plan->ledger->ofPart($of), Purpose::Cover, $of),
             'covering' => $numbers->line($number, $plan->ledger->ofPart($of), Purpose::Covering, $of),
@@ -55,24 +57,49 @@ final readonly class Numbers
             'wool' => $numbers->wool($of),
             'total' => $numbers->total(),
             'minutes' => $numbers->minutes($of),
+            'making' => $numbers->making($of),
             'hands' => $numbers->hands(),
             'lean' => $numbers->lean(),
             'crisp' => $numbers->crisp($of),
+            'need' => $numbers->need($of),
             'reserve' => $numbers->reserve($of),
             'reach' => $numbers->reach($of),
             default => throw NumberRefused::noSuchNumber($number),
         };
     }
 
-    /** @param  list<LedgerLine>  $lines */
+    /**
+     * Of one piece, as a felter weighs it.
+     *
+     * @param  list<LedgerLine>  $lines
+     */
     private function line(string $number, array $lines, Purpose $purpose, string $of): NumberCard
     {
         foreach ($lines as $line) {
-            if ($line->purpose === $purpose) {
-                return $this->weight($line->all(), new Name((string) $line->why), [$line]);
+            if ($line->purpose === $purpose && $line->how !== null) {
+                return $this->weight($line->how, new Name((string) $line->why), [[$line, 1]]);
             }
         }
         throw NumberRefused::notOfThis($number, $of);
+    }
+
+    /** All that one piece of a part takes of its colour. */
+    private function colour(string $of): NumberCard
+    {
+        $lines = array_values(array_filter(
+            $this->plan->ledger->ofPart($of),
+            static fn (LedgerLine $l): bool => in_array($l->purpose, [Purpose::Cover, Purpose::Covering], true),
+        ));
+        if (count($lines) < 2) {
+            return $this->line('colour', $lines, $lines[0]->purpose ?? Purpose::Cover, $of);
+        }
+        $each = array_values(array_filter(array_map(static fn (LedgerLine $l): ?Traced => $l->how, $lines)));
+
+        return $this->weight(
+            Traced::sum('colour', ...$each),
+            new Name($this->plan->figure->parts[$of]->name),
+            array_map(static fn (LedgerLine $l): array => [$l, 1], $lines),
+        );
     }
 
     private function wool(string $of): NumberCard
@@ -82,7 +109,7 @@ final readonly class Numbers
                 return $this->weight(
                     $total['how'],
                     new Name(WoolWords::name($total['material'], $total['colour'] ?? '', $this->plan->figure)),
-                    array_values(array_filter(
+                    self::pieces(array_filter(
                         $this->plan->ledger->lines,
                         static fn (LedgerLine $l): bool => $total['colour'] === null
                             ? $l->for->colour === '' && $l->material === $of
@@ -107,17 +134,26 @@ final readonly class Numbers
             throw NumberRefused::notOfThis('total', $this->plan->figure->name);
         }
 
-        return $this->weight(Traced::sum('total', ...$all), Message::of('trace.title.total'), $this->plan->ledger->lines);
+        return $this->weight(Traced::sum('total', ...$all), Message::of('trace.title.total'), self::pieces($this->plan->ledger->lines));
     }
 
-    /** @param  list<LedgerLine>  $lines  what it is the weight of */
+    /**
+     * @param  array<LedgerLine>  $lines
+     * @return list<array{LedgerLine, int}> with all the pieces of each
+     */
+    private static function pieces(array $lines): array
+    {
+        return array_values(array_map(static fn (LedgerLine $l): array => [$l, $l->pieces], $lines));
+    }
+
+    /** @param  list<array{LedgerLine, int}>  $lines  what it is the weight of, and how many pieces of each */
     private function weight(Traced $number, Said $title, array $lines): NumberCard
     {
         $hand = $this->plan->ledger->densities->hand;
         $pieces = [];
-        foreach ($lines as $line) {
+        foreach ($lines as [$line, $count]) {
             $firmness = $this->plan->figure->parts[$line->for->part]->made->firmness->value;
-            array_push($pieces, ...array_fill(0, $line->pieces, [$firmness, $line->g]));
+            array_push($pieces, ...array_fill(0, $count, [$firmness, $line->g]));
         }
         $group = $pieces === [] ? '' : $pieces[0][0];
         $spread = Spread::around($number->is, $hand->sigmaOfSum($pieces));
@@ -153,15 +189,34 @@ final readonly class Numbers
         throw NumberRefused::notOfThis('minutes', $of);
     }
 
+    /** Of a part by itself: what is laid on it has its own. */
+    private function making(string $of): NumberCard
+    {
+        $steps = array_values(array_filter(
+            $this->plan->work()->steps,
+            static fn (Step $s): bool => $s->about->part === $of && $s->about->detail === '',
+        ));
+
+        return $of === '' || $steps === []
+            ? throw NumberRefused::notOfThis('making', $of)
+            : $this->together($steps, new Name($this->plan->figure->parts[$of]->name));
+    }
+
     private function hands(): NumberCard
     {
         $steps = $this->plan->work()->steps;
-        if ($steps === []) {
-            throw NumberRefused::notOfThis('hands', $this->plan->figure->name);
-        }
+
+        return $steps === []
+            ? throw NumberRefused::notOfThis('hands', $this->plan->figure->name)
+            : $this->together($steps, Message::of('trace.title.hands'));
+    }
+
+    /** @param  non-empty-list<Step>  $steps */
+    private function together(array $steps, Said $title): NumberCard
+    {
         $all = array_map(static fn (Step $s): Traced => $s->time->how->called('minutes-of', name: new Name((string) $s->title)), $steps);
 
-        return $this->time(Traced::sum('hands', ...$all), Message::of('trace.title.hands'), $steps);
+        return $this->time(Traced::sum('hands', ...$all), $title, $steps);
     }
 
     /** @param  non-empty-list<Step>  $steps */
@@ -212,19 +267,43 @@ final readonly class Numbers
         );
     }
 
-    private function reserve(string $of): NumberCard
+    /** Of one wool what is likely; of one, or of all where none is named, what is to be at hand. */
+    private function need(string $of): NumberCard
     {
         foreach ($this->supply->needs ?? [] as $need) {
-            if ($need instanceof Need && $need->key() === $of && $need->how !== null) {
+            if ($need->key() === $of && $need->how !== null) {
                 return new NumberCard(
-                    $need->how,
-                    Message::of('trace.title.reserve'),
+                    $need->how->of[0],
+                    new Name($need->name(array_map(static fn (Colour $c): string => $c->name, $this->plan->figure->colours))),
                     Message::of('trace.off.between', low: Amount::g($need->spread->lowG), high: Amount::g($need->spread->highG)),
                     Message::of('trace.surer.reserve'),
                 );
             }
         }
-        throw NumberRefused::notOfThis('reserve', $of);
+        throw NumberRefused::notOfThis('need', $of);
+    }
+
+    private function reserve(string $of): NumberCard
+    {
+        $colours = array_map(static fn (Colour $c): string => $c->name, $this->plan->figure->colours);
+        $all = [];
+        $likelyG = 0.0;
+        foreach ($this->supply->needs ?? [] as $need) {
+            if (($of === '' || $need->key() === $of) && $need->how !== null) {
+                $all[] = $of === '' ? $need->how->called('grams-of', name: new Name($need->name($colours))) : $need->how;
+                $likelyG += $need->spread->likelyG;
+            }
+        }
+        if ($all === []) {
+            throw NumberRefused::notOfThis('reserve', $of);
+        }
+
+        return new NumberCard(
+            $of === '' ? Traced::sum('reserve', ...$all) : $all[0],
+            Message::of('trace.title.reserve'),
+            Message::of('trace.off.reserve', likely: Amount::g($likelyG)),
+            Message::of('trace.surer.reserve'),
+        );
     }
 
     private function reach(string $of): NumberCard

@@ -82,6 +82,7 @@ final class Trade
                 'coverMm' => FigureReader::COVER_MM,
                 'school' => FaceSchool::LooseHead->value,
             ],
+            'words' => array_map(static fn (TradeWord $w): array => $w->document(), TradeWord::all()),
             'rest' => ['afterMinutes' => Pace::REST_AFTER, 'minutes' => Pace::REST],
         ];
     }

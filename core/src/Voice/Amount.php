@@ -80,6 +80,12 @@ final readonly class Amount implements Said
         return new self(Measure::Density, $gPerCm3);
     }
 
+    /** In whatever currency the felter keeps her prices. */
+    public static function money(float $is): self
+    {
+        return new self(Measure::Money, $is);
+    }
+
     /** A number of no unit, with so many digits as it has. */
     public static function number(float $number): self
     {

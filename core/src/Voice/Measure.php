@@ -24,4 +24,6 @@ enum Measure
     /** g/cm3 */
     case Density;
     case Number;
+    /** of the felter's currency */
+    case Money;
 }

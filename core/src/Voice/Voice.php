@@ -23,8 +23,12 @@ final class Voice
 
     private ?Writer $writer = null;
 
-    public function __construct(public readonly Language $language = Language::English, public readonly Units $units = Units::Metric)
-    {
+    /** @param  string  $currency  by ISO 4217, such as "EUR"; empty where it was not said: prices then stand without one */
+    public function __construct(
+        public readonly Language $language = Language::English,
+        public readonly Units $units = Units::Metric,
+        public readonly string $currency = '',
+    ) {
     }
 
     public static function current(): self
@@ -39,8 +43,8 @@ final class Voice
     }
 
     /**
-     * By a language tag (IETF BCP 47): its language, and imperial units where it says so by the key of Unicode CLDR, as in
-     * "en-u-ms-ussystem".
+     * By a language tag (IETF BCP 47): its language, and by the keys of Unicode CLDR imperial units and a currency, as in
+     * "en-u-cu-usd-ms-ussystem".
      *
      * @return ?self nothing where there are no words in that language
      */
@@ -48,15 +52,18 @@ final class Voice
     {
         $steps = explode('-', strtolower(trim($tag)));
         $language = Language::tryFrom($steps[0]);
-        $at = array_search('ms', $steps, true);
-        $isImperial = is_int($at) && in_array($steps[$at + 1] ?? '', ['ussystem', 'uksystem'], true);
+        $said = static fn (string $key): string => is_int($at = array_search($key, $steps, true)) ? $steps[$at + 1] ?? '' : '';
+        $units = in_array($said('ms'), ['ussystem', 'uksystem'], true) ? Units::Imperial : Units::Metric;
+        $currency = preg_match('/^[a-z]{3}$/', $said('cu')) === 1 ? strtoupper($said('cu')) : '';
 
-        return $language === null ? null : new self($language, $isImperial ? Units::Imperial : Units::Metric);
+        return $language === null ? null : new self($language, $units, $currency);
     }
 
     public function tag(): string
     {
-        return $this->language->value.($this->units === Units::Imperial ? '-u-ms-ussystem' : '');
+        $keys = ($this->currency === '' ? '' : '-cu-'.strtolower($this->currency)).($this->units === Units::Imperial ? '-ms-ussystem' : '');
+
+        return $this->language->value.($keys === '' ? '' : "-u$keys");
     }
 
     public function write(Amount $amount): string

@@ -34,13 +34,13 @@ final class Writer
     /** Less is taken with two fingers, g (house choice). */
     private const PINCH_G = 0.005;
 
-    private function __construct(private readonly Language $language, private readonly Units $units)
+    private function __construct(private readonly Language $language, private readonly Units $units, private readonly string $currency = '')
     {
     }
 
     public static function of(Voice $voice): self
     {
-        return new self($voice->language, $voice->units);
+        return new self($voice->language, $voice->units, $voice->currency);
     }
 
     public function write(Amount $amount): string
@@ -67,6 +67,7 @@ final class Writer
                 ? $this->figures($is).' g/cm³'
                 : $this->figures($is * (self::MM_PER_INCH / 10) ** 3 / self::G_PER_OUNCE).' oz/in³',
             Measure::Number => $this->short($is, 2),
+            Measure::Money => $this->money($is),
         };
     }
 
@@ -152,7 +153,7 @@ final class Writer
 
     private function inUnits(Units $units): self
     {
-        return new self($this->language, $units);
+        return new self($this->language, $units, $this->currency);
     }
 
     private function metricLength(float $mm): string
@@ -241,6 +242,14 @@ final class Writer
         $digits = $is === 0.0 ? 0 : 1 - (int) floor(log10(abs($is)) + 1e-9);
 
         return $this->number(round($is, $digits), max(0, $digits));
+    }
+
+    /** To the smallest coin of her currency, as the language writes it; without one, with two digits. */
+    private function money(float $is): string
+    {
+        return $this->currency === ''
+            ? $this->number($is, 2)
+            : (string) (new NumberFormatter($this->language->value, NumberFormatter::CURRENCY))->formatCurrency($is, $this->currency);
     }
 
     /** Without noughts at its end. */

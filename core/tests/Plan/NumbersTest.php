@@ -76,7 +76,7 @@ function numbersOf(Plan $plan, Supply $supply): array
         Purpose::Film->value => 'film', Purpose::Detail->value => 'wisp',
     ];
     foreach ($plan->ledger->lines as $line) {
-        $all[] = [$asked[$line->purpose->value], $line->for->detail === '' ? $line->for->part : $line->for->detail, $line->allG()];
+        $all[] = [$asked[$line->purpose->value], $line->for->detail === '' ? $line->for->part : $line->for->detail, $line->g];
     }
     $document = $plan->document();
     foreach ($document['wool'] as $wool) {
@@ -84,6 +84,10 @@ function numbersOf(Plan $plan, Supply $supply): array
     }
     foreach ($document['steps'] as $step) {
         $all[] = ['minutes', $step['key'], $step['minutes']];
+    }
+    foreach ($document['parts'] as $part) {
+        $part['colourG'] > 0.0 ? $all[] = ['colour', $part['key'], $part['colourG']] : null;
+        $all[] = ['making', $part['key'], $part['minutes']];
     }
     if ($plan->balance->mustStand()) {
         $all[] = ['lean', '', $document['balance']['tipDeg']];
@@ -93,8 +97,10 @@ function numbersOf(Plan $plan, Supply $supply): array
         $least > 0.0 ? $all[] = ['crisp', $key, $least] : null;
     }
     foreach ($supply->needs as $need) {
-        $all[] = ['reserve', $need->key(), $need->wantG];
+        array_push($all, ['reserve', $need->key(), $need->wantG], ['need', $need->key(), $need->spread->likelyG]);
     }
+
+    $all[] = ['reserve', '', array_sum(array_column($supply->needs, 'wantG'))];
 
     return $all;
 }

@@ -192,9 +192,9 @@ final class Doors
         $part = (string) array_key_first($figure->parts);
         $detail = (string) array_key_first($figure->details);
         $of = [
-            'core' => $part, 'cover' => $part, 'covering' => $part, 'film' => $part, 'wisp' => $detail, 'crisp' => $detail,
+            'core' => $part, 'colour' => $part, 'making' => $part, 'cover' => $part, 'covering' => $part, 'film' => $part, 'wisp' => $detail, 'crisp' => $detail,
             'wool' => (string) array_key_first($figure->colours), 'minutes' => "cover:$part", 'reach' => "detail:$detail",
-            'reserve' => 'core-wool',
+            'reserve' => '', 'need' => 'core-wool',
         ];
 
         return array_map(static fn (string $number): array => [$number, $of[$number] ?? ''], Numbers::KNOWN);

@@ -414,6 +414,11 @@ export const api = {
   edit: (document: Figure, act: EditAct, more: object) => ask('POST', `edits/${act}`, { document, ...more }),
   things: (document: Figure) => ask('POST', 'things', { document }),
   takenThing: (document: Figure, thing: string) => ask('POST', 'things/taken', { document, thing }),
+  number: (document: Figure, asked: { number: string; of: string }, figure: number, reserve: Reserve) =>
+    ask('POST', 'number', { document, ...asked, figure, reserve }),
+  help: () => ask('GET', 'help'),
+  found: (q: string) => ask('GET', `help/search?q=${encodeURIComponent(q)}`),
+  next: (document: Figure, station: string, figure: number) => ask('POST', 'help/next', { document, station, figure }),
   balance: (document: Figure) => ask('POST', 'balance', { document }),
   sizing: (document: Figure, wish: { by: 'height' | 'part' | 'object' } & Record<string, unknown>) =>
     ask('POST', 'sizing', { document, ...wish }),

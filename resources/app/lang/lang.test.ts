@@ -40,6 +40,18 @@ describe('the words of the screens', () => {
     expect([...english.keys()].filter((key) => !isSaid(key))).toEqual([])
     expect([...said].filter((key) => !english.has(key))).toEqual([])
   })
+  it('are those that the help pages name, in each language', () => {
+    for (const [language, labels] of [
+      ['en', english],
+      ['de', german],
+    ] as const) {
+      const page = readFileSync(`docs/help/${language}.md`, 'utf8').replace(/\s+/g, ' ')
+      const named = [...page.matchAll(/(?<![*\w])\*([^*]+)\*(?![*\w])/g)].map((m) => m[1]!)
+      const known = [...labels.values()].map((words) => words.replace(/\{\w+\}/g, '').trim())
+      expect(named.length).toBeGreaterThan(20)
+      expect(named.filter((name) => !known.some((words) => words.split(' | ').includes(name)))).toEqual([])
+    }
+  })
   it('count in words that go with the number, in both', async () => {
     expect([1, 2].map((n) => t('build.eveningsDialog.sittings', n))).toEqual(['1 sitting', '2 sittings'])
     await speak('de')

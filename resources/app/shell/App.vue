@@ -7,16 +7,19 @@ import { useSupply } from '../state/figure/supply'
 import { fetchTrade } from '../state/trade'
 import { tour } from '../state/tour'
 import { useUnits } from '../state/units'
+import { askedNumber, askedWord, showHelp } from '../help/asked'
 import AwayBar from '../away/AwayBar.vue'
 import ConflictDialog from './ConflictDialog.vue'
 import DryingClocks from './DryingClocks.vue'
-import KeysDialog from './KeysDialog.vue'
 import NowhereStation from './NowhereStation.vue'
 import StaleDialog from './StaleDialog.vue'
 import StationThread from './StationThread.vue'
 import { untold } from './untold'
-import { showKeys, useKeys } from './useKeys'
+import { useKeys } from './useKeys'
 
+const HelpDialog = defineAsyncComponent(() => import('../help/HelpDialog.vue'))
+const NumberDialog = defineAsyncComponent(() => import('../help/NumberDialog.vue'))
+const WordDialog = defineAsyncComponent(() => import('../help/WordDialog.vue'))
 const TourBubble = defineAsyncComponent(() => import('./tour/TourBubble.vue'))
 const route = useRoute()
 const figure = useFigure()
@@ -71,7 +74,9 @@ onBeforeUnmount(() => window.removeEventListener('pagehide', flush))
     <AwayBar />
     <ConflictDialog />
     <StaleDialog />
-    <KeysDialog v-model="showKeys" />
+    <HelpDialog v-if="showHelp" />
+    <NumberDialog v-if="askedNumber" />
+    <WordDialog v-if="askedWord" />
     <v-snackbar :model-value="untold !== ''" :timeout="12000" role="alert" @update:model-value="untold = ''">
       {{ untold }}
       <template #actions

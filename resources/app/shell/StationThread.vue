@@ -7,7 +7,7 @@ import { useFigure } from '../state/figure/figure'
 import { useUnits } from '../state/units'
 import { rememberTheme } from '../style/themes'
 import LengthField from '../shared/LengthField.vue'
-import { showKeys } from './useKeys'
+import { showHelp } from '../help/asked'
 import { choose, LANGUAGES, spoken, t } from '../lang'
 
 const route = useRoute()
@@ -205,8 +205,8 @@ function switchLight(): void {
     <v-btn
       :icon="mdiHelpCircleOutline"
       variant="text"
-      :aria-label="$t('shell.stationThread.keys')"
-      @click="showKeys = true"
+      :aria-label="$t('help.helpDialog.help')"
+      @click="showHelp = true"
     />
   </v-app-bar>
 </template>

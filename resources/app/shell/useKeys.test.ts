@@ -3,7 +3,8 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { defineComponent, h } from 'vue'
 import { api } from '../api/client'
 import { onTable, plain, type OnTable } from '../../../tests/Support/onTable'
-import { showKeys, useKeys } from './useKeys'
+import { showHelp } from '../help/asked'
+import { useKeys } from './useKeys'
 
 const Table = defineComponent({
   setup() {
@@ -138,9 +139,9 @@ describe('keys anywhere', () => {
   })
 
   it('shows the list of keys on a question mark', () => {
-    showKeys.value = false
+    showHelp.value = false
     press('?', { shiftKey: true })
-    expect(showKeys.value).toBe(true)
+    expect(showHelp.value).toBe(true)
   })
 
   it('takes nothing that is typed into a field or over a dialog', () => {

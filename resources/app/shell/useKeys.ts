@@ -1,12 +1,9 @@
-import { ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useFigure } from '../state/figure/figure'
 import { round } from '../drawing/geometry'
 import { STATIONS } from './router'
+import { showHelp } from '../help/asked'
 import { useHotkeys } from '../shared/useHotkeys'
-
-/** Whether the list of keys is shown. */
-export const showKeys = ref(false)
 
 /** Keys that work at every station; the app asks for them once. Typing in a field is never taken for one. */
 export function useKeys() {
@@ -72,7 +69,7 @@ export function useKeys() {
       ...Object.fromEntries(STATIONS.map((station, i) => [String(i + 1), toStation(station)])),
       s: () => void router.push('/stash'),
       y: () => void router.push('/hand'),
-      '?': () => (showKeys.value = true),
+      '?': () => (showHelp.value = true),
       'ctrl+z': (event) => (event.shiftKey ? figure.redo() : figure.undo()),
       arrowleft: onChosen((shift) => nudge(shift ? -0.1 : -1, 0)),
       arrowright: onChosen((shift) => nudge(shift ? 0.1 : 1, 0)),

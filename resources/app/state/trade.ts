@@ -17,6 +17,7 @@ export const trade: Trade = shallowReactive({
   reserves: [],
   preparations: [],
   meant: {},
+  words: [],
   usual: { core: 'core-wool', firmness: 'springy', coverMm: 0, school: 'loose-head' },
   rest: { afterMinutes: 0, minutes: 0 },
 } as Trade)

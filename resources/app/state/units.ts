@@ -1,5 +1,6 @@
 import { computed, ref, watch } from 'vue'
 import { marked, spoken, t } from '../lang'
+import { currency } from './money'
 
 export type System = 'metric' | 'imperial'
 
@@ -160,8 +161,14 @@ const kept = typeof localStorage === 'undefined' ? null : localStorage.getItem(K
 const system = ref<System>(kept === 'imperial' || kept === 'inch' ? 'imperial' : 'metric')
 watch(system, (now) => localStorage.setItem(KEY, now))
 
-/** What every question to the server says of language and units (BCP 47, Unicode CLDR): core writes its sentences so. */
-export const voice = () => `${spoken()}${system.value === 'imperial' ? '-u-ms-ussystem' : ''}`
+/** What every question to the server says of language, units and currency (BCP 47, Unicode CLDR): core writes its sentences so. */
+export function voice(): string {
+  const keys = [
+    currency.value === '' ? '' : `-cu-${currency.value.toLowerCase()}`,
+    system.value === 'imperial' ? '-ms-ussystem' : '',
+  ].join('')
+  return `${spoken()}${keys === '' ? '' : `-u${keys}`}`
+}
 
 export function useUnits() {
   const write = (measure: Measure) => (is: number) => written(measure, is, system.value)

@@ -19,8 +19,8 @@ final class NumberCommand extends Command
 
     protected $signature = 'impa:number
         {figure : an impa-figure file}
-        {number : core, cover, covering, film, wisp, wool, total, minutes, hands, lean, crisp, reserve, reach}
-        {of? : the key of the part, detail, colour, material or step, of a reserve wool:ID; total, hands and lean need none}
+        {number : core, colour, cover, covering, film, wisp, wool, total, minutes, making, hands, lean, crisp, need, reserve, reach}
+        {of? : the key of the part, detail, colour, material or step, of a need or reserve wool:ID; total, hands and lean need none}
         {--stash= : a CSV file of wools, whose yarn was weighed by the metre}';
 
     protected $description = 'How one of a figure\'s numbers came about: the sum, where its numbers come from, how far it may be off';
@@ -39,7 +39,7 @@ final class NumberCommand extends Command
                 $number,
                 $this->word($this->argument('of')),
                 Needles::usual(),
-                $number === 'reserve' ? Supply::of($figure, [], [], densities: $densities) : null,
+                in_array($number, ['need', 'reserve'], true) ? Supply::of($figure, [], [], densities: $densities) : null,
             );
         } catch (NumberRefused $refused) {
             return $this->refuse([$refused->getMessage()]);

@@ -22,7 +22,7 @@ final class NumberController
             $number,
             $asked->body->text('of', ''),
             Profile::needles(),
-            $number === 'reserve' ? $asked->supply() : null,
+            in_array($number, ['need', 'reserve'], true) ? $asked->supply() : null,
         )->document());
     }
 }

@@ -13,6 +13,7 @@ use Impa\Figure\Figure;
 use Impa\Flat\FeltSheet;
 use Impa\Flat\FlatPlan;
 use Impa\Plan\Plan;
+use Impa\Plan\TradeWord;
 use Impa\Print\Page\Html;
 use Impa\Print\Page\Paper;
 use Impa\Print\Template\BendingSheet;
@@ -47,7 +48,7 @@ final class Booklet
     /** By the codes of lang/, print.caution (docs/trade.md, Cautions). */
     private const CAUTIONS = ['needles', 'children', 'count', 'rest', 'no-toy'];
 
-    /** Words of the craft that a booklet uses, by the codes of lang/, print.word (docs/trade.md). */
+    /** Words of the craft that a booklet uses, by the codes of lang/, words. */
     private const WORDS = ['core', 'cover', 'fluff-end', 'join', 'wisp', 'tops', 'batting', 'firm', 'gauge', 'shallow'];
 
     /**
@@ -211,12 +212,9 @@ final class Booklet
     private static function words(): string
     {
         $html = '<h2 class="new">'.Html::text(Message::of('print.booklet.words')).'</h2><table>';
-        foreach (self::WORDS as $word) {
-            $html .= sprintf(
-                '<tr><td><b>%s</b></td><td>%s</td></tr>',
-                Html::text(Message::of("print.word.$word.is")),
-                Html::text(Message::of("print.word.$word.means")),
-            );
+        foreach (self::WORDS as $code) {
+            $word = TradeWord::of($code);
+            $html .= sprintf('<tr><td><b>%s</b></td><td>%s</td></tr>', Html::text($word->is), Html::text($word->means));
         }
 
         return $html.'</table>';

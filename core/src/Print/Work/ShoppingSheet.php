@@ -26,21 +26,21 @@ final class ShoppingSheet
         $html = '<table>';
         foreach ($list->lines as $line) {
             $html .= sprintf(
-                '<tr><td>[ &nbsp; ]</td><td><b>%s</b><br>%s</td><td>%s</td><td class="n">%.2f</td></tr>',
+                '<tr><td>[ &nbsp; ]</td><td><b>%s</b><br>%s</td><td>%s</td><td class="n">%s</td></tr>',
                 Html::text($line['offer']->name),
                 Html::text(Message::of('print.shopping.for', names: implode(', ', $line['for']), g: Amount::g($line['needG']))),
                 ShoppingList::packs($line),
-                $line['price'],
+                Html::text(Amount::money($line['price'])),
             );
         }
         $html .= sprintf(
             '<tr><td></td><td>%s</td><td></td><td '
-                .'class="n">%.2f</td></tr><tr><td></td><td><b>%s</b></td><td></td><td '
-                .'class="n"><b>%.2f</b></td></tr></table>',
+                .'class="n">%s</td></tr><tr><td></td><td><b>%s</b></td><td></td><td '
+                .'class="n"><b>%s</b></td></tr></table>',
             Html::text(Message::of('print.shopping.sending')),
-            $sending,
+            Html::text(Amount::money($sending)),
             Html::text(Message::of('print.shopping.together')),
-            $list->price() + $sending,
+            Html::text(Amount::money($list->price() + $sending)),
         );
         foreach ($list->missing as $missing) {
             $html .= sprintf(

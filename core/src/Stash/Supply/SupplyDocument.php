@@ -107,7 +107,7 @@ final readonly class SupplyDocument
 
     /**
      * @return array{
-     *     wool: ?int, name: string, hex: string, material: string, colours: list<string>, g: float, lowG: float,
+     *     key: string, wool: ?int, name: string, hex: string, material: string, colours: list<string>, g: float, lowG: float,
      *     highG: float, wantG: float, freeG: float, lackG: float, state: string, cost: ?float,
      * }
      */
@@ -116,6 +116,7 @@ final readonly class SupplyDocument
         $hexes = array_map(fn (string $key): string => $this->supply->figure->colours[$key]->srgb->toHex(), $need->colours);
 
         return [
+            'key' => $need->key(),
             'wool' => $need->wool?->id,
             'name' => $need->name(array_map(static fn (Colour $c): string => $c->name, $this->supply->figure->colours)),
             'hex' => $need->wool?->colour?->toHex() ?? ($hexes[0] ?? CoverAdvice::UNDYED),

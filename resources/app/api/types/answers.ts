@@ -306,7 +306,51 @@ export interface Share {
   percent: number
   teasing: string
 }
+export interface Help {
+  pages: {
+    number: number
+    title: string
+    /**
+     * where it is shown at once
+     */
+    stations: string[]
+    html: string
+  }[]
+}
+export interface HelpFound {
+  /**
+   * their numbers, the best first
+   */
+  pages: number[]
+  /**
+   * their codes
+   */
+  words: string[]
+  figures: Named[]
+  wools: Named[]
+}
+export interface Named {
+  id: number
+  name: string
+}
+export interface HelpNext {
+  /**
+   * the most pressing first
+   */
+  next: {
+    code: string
+    text: string
+    /**
+     * where it is done
+     */
+    station: 'shapes' | 'wool' | 'face' | 'build' | 'check'
+  }[]
+}
 export interface Need {
+  /**
+   * by which it is asked for how it came about
+   */
+  key: string
   wool: number | null
   name: string
   hex: string
@@ -603,6 +647,18 @@ export interface SwatchKept {
   id: number
 }
 export interface Trade {
+  /**
+   * words of the trade, each with a drawing among the screens'
+   */
+  words: {
+    code: string
+    is: string
+    means: string
+    /**
+     * as it stands in sentences
+     */
+    said: string[]
+  }[]
   kinds: {
     isFlat: boolean
     title: string

@@ -42,6 +42,9 @@ export interface Routes {
   'POST edits/resize': Answers.Edited
   'POST edits/fasten': Answers.Edited
   'POST edits/put': Answers.Edited
+  'GET help': Answers.Help
+  'GET help/search': Answers.HelpFound
+  'POST help/next': Answers.HelpNext
   'POST balance': import('./balance').BalanceSheet
   'POST number': import('./number').NumberCard
   'POST balance/try': Answers.Pulled

@@ -4,6 +4,7 @@ import common from './common.json'
 import drawing from './drawing.json'
 import face from './face.json'
 import hand from './hand.json'
+import help from './help.json'
 import house from './house.json'
 import sets from './sets.json'
 import shapes from './shapes.json'
@@ -19,6 +20,7 @@ export default {
   ...drawing,
   ...face,
   ...hand,
+  ...help,
   ...house,
   ...sets,
   ...shapes,

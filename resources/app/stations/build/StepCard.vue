@@ -5,6 +5,8 @@ import { useFigure } from '../../state/figure/figure'
 import { useUnits } from '../../state/units'
 import StepDrawing from './StepDrawing.vue'
 import { t } from '../../lang'
+import HowNumber from '../../help/HowNumber.vue'
+import TradeText from '../../help/TradeText.vue'
 
 /** One step, to be read from a metre: its drawing, what to weigh, how to do it, what goes wrong. When it is done says StepFoot. */
 const props = defineProps<{
@@ -17,6 +19,10 @@ const props = defineProps<{
 }>()
 const figure = useFigure()
 const units = useUnits()
+
+/** What the number beside a weighing is asked as: a detail's wisp, a part's inside or its colour. */
+const asked = (material: string) =>
+  props.step.detail ? 'wisp' : material === 'film' ? 'film' : material === 'wool' ? 'colour' : 'core'
 
 const needle = computed(() => {
   const n = props.step.needle
@@ -59,7 +65,13 @@ const stabs = computed(() => {
           <i class="swatch big" :style="{ background: w.colour ? figure.colourOf(w.colour) : '#efe6d2' }" />
           <span
             >{{ w.isCut ? $t('build.stepCard.cutFromFelt') : $t('build.stepCard.weigh') }}
-            <b>{{ units.g(w.g * w.pieces) }}</b> {{ w.name }}.
+            <b
+              ><HowNumber v-if="w.pieces === 1" :number="asked(w.material)" :of="step.detail || w.part">{{
+                units.g(w.g)
+              }}</HowNumber
+              ><template v-else>{{ units.g(w.g * w.pieces) }}</template></b
+            >
+            {{ w.name }}.
             {{
               w.pieces > 1 && !w.isCut
                 ? $t('build.stepCard.splitInEach', {
@@ -74,7 +86,7 @@ const stabs = computed(() => {
           >
         </li>
       </ul>
-      <p class="text">{{ step.text }}</p>
+      <p class="text"><TradeText :text="step.text" /></p>
       <dl class="facts">
         <template v-if="step.needle"
           ><dt>{{ $t('build.stepCard.needle') }}</dt>
@@ -95,7 +107,9 @@ const stabs = computed(() => {
         >
         <dt>{{ $t('common.time') }}</dt>
         <dd>
-          {{ $t('build.stepCard.about', { step: units.minutes(step.minutes) }) }}
+          <HowNumber number="minutes" :of="step.key">{{
+            $t('build.stepCard.about', { step: units.minutes(step.minutes) })
+          }}</HowNumber>
           <span class="unit"
             >{{
               $t('build.stepCard.toMin', {
@@ -112,11 +126,14 @@ const stabs = computed(() => {
     </div>
   </div>
   <p v-if="step.wrong" class="wrongly">
-    <span class="quiet">{{ $t('build.stepCard.ifItGoesWrong') }}</span> <b>{{ step.wrong.sign }}</b>
-    {{ step.wrong.cure }}
+    <span class="quiet">{{ $t('build.stepCard.ifItGoesWrong') }}</span> <b>{{ step.wrong.sign }}</b>{{ ' '
+    }}<TradeText :text="step.wrong.cure" />
   </p>
   <p v-if="step.amiss" class="why" role="status">{{ step.amiss }}</p>
-  <p v-if="step.tight" class="why">{{ $t('build.stepCard.slantTheNeedleOrSew', { tight: step.tight }) }}</p>
+  <p v-if="step.tight" class="why">
+    {{ $t('build.stepCard.slantTheNeedleOrSew', { tight: step.tight }) }}
+    <HowNumber number="reach" :of="step.key">{{ $t('help.ask.howReached') }}</HowNumber>
+  </p>
 </template>
 
 <style scoped>

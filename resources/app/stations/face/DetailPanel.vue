@@ -11,6 +11,7 @@ import { trade } from '../../state/trade'
 import { arranged, arrangements } from './board/arrange'
 import { wholeWidth, widthAt } from './board/reshape'
 import { within } from '../../lang'
+import HowNumber from '../../help/HowNumber.vue'
 
 const props = withDefaults(defineProps<{ advice?: Record<string, Advice[]>; point?: number | null }>(), {
   advice: () => ({}),
@@ -188,6 +189,9 @@ const set = (how: (d: Detail) => void) => detail.value && figure.changeDetail(de
           @update:model-value="set((d) => (d.layer = $event))"
         />
       </div>
+      <HowNumber v-if="(detail.method ?? 'felt') === 'felt'" number="crisp" :of="detail.key" class="mt-2">{{
+        $t('help.ask.howSmall')
+      }}</HowNumber>
       <div class="row mt-2 switches">
         <v-switch
           :model-value="detail.mirror ?? false"

@@ -8,6 +8,7 @@ import PracticePane from './PracticePane.vue'
 import { inWords } from '../../shared/useAsyncAction'
 import { useUnits } from '../../state/units'
 import { dates } from '../../lang'
+import OnlyFull from '../../shared/OnlyFull.vue'
 
 const units = useUnits()
 /** The felter's own hand: what was known before and now, every record a dot that can be taken out. */
@@ -68,14 +69,16 @@ async function over(): Promise<void> {
     />
     <div v-if="hand" class="two">
       <section class="sheet curves">
-        <HandCurves
-          v-for="q in hand.quantities"
-          :key="q.quantity"
-          :quantity="q"
-          :observations="hand.observations"
-          :chosen="chosen"
-          @choose="chosen = chosen === $event ? '' : $event"
-        />
+        <OnlyFull :what="$t('help.what.curves')">
+          <HandCurves
+            v-for="q in hand.quantities"
+            :key="q.quantity"
+            :quantity="q"
+            :observations="hand.observations"
+            :chosen="chosen"
+            @choose="chosen = chosen === $event ? '' : $event"
+          />
+        </OnlyFull>
         <FigureRows v-if="hand.figures.length" :figures="hand.figures" />
       </section>
       <aside class="side">

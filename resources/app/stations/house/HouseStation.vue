@@ -7,6 +7,7 @@ import AccountPane from './AccountPane.vue'
 import ArchivePane from './ArchivePane.vue'
 import CopiesPane from './CopiesPane.vue'
 import DevicesPane from './DevicesPane.vue'
+import SpeaksPane from './SpeaksPane.vue'
 
 /** What is about all of Impa: who is in it, what else may look in, everything out and in. */
 const session = ref<Session | null>(null)
@@ -27,6 +28,7 @@ onMounted(() => tell(async () => void (session.value = await api.session())))
     <div v-if="session" class="panes">
       <AccountPane v-if="session.felter" :felter="session.felter" />
       <DevicesPane v-else />
+      <SpeaksPane />
       <ArchivePane />
       <CopiesPane v-if="!session.accounts" />
     </div>

@@ -9,7 +9,8 @@ import { paperSize } from '../../state/printer'
 import { trade } from '../../state/trade'
 import { useUnits } from '../../state/units'
 import { useAsyncAction } from '../../shared/useAsyncAction'
-import { decimals, t } from '../../lang'
+import { t } from '../../lang'
+import { money } from '../../state/money'
 
 /** Kits of one of the figures for a workshop: what each bag holds, what is packed and bought, how it runs; labels and sheets. */
 const props = defineProps<{ set: SetKept; plan: ImpaSetPlan }>()
@@ -119,8 +120,8 @@ const clock = (minutes: number) =>
         <p v-if="told.shopping.price">
           {{
             $t('sets.kitPane.inAllWithSendingAbout', {
-              sending: decimals(told.shopping.price + told.shopping.sending, 2),
-              bags: decimals((told.shopping.price + told.shopping.sending) / told.kit.bags, 2),
+              sending: money(told.shopping.price + told.shopping.sending),
+              bags: money((told.shopping.price + told.shopping.sending) / told.kit.bags),
             })
           }}
         </p>

@@ -9,7 +9,8 @@ import { trade } from '../../state/trade'
 import { paperSize } from '../../state/printer'
 import { useUnits } from '../../state/units'
 import { useAsyncAction } from '../../shared/useAsyncAction'
-import { decimals, t } from '../../lang'
+import { t } from '../../lang'
+import { money } from '../../state/money'
 
 /** One ledger of wool over the whole set: what is likely, what to have, what the stash has free, what to buy. */
 const props = defineProps<{ set: SetKept; plan: ImpaSetPlan }>()
@@ -119,11 +120,11 @@ const states = {
         <li v-for="l in shopping.lines" :key="l.name">
           {{ l.packs.map((p) => `${p.count} x ${units.pack(p.packG)}`).join($t('sets.setWoolPane.and')) }}
           <b>{{ l.name }}</b>,
-          {{ decimals(l.price, 2) }}
+          {{ money(l.price) }}
         </li>
         <li v-for="m in shopping.missing" :key="m.name">{{ m.name }}: {{ m.why }}</li>
       </ul>
-      <p>{{ $t('sets.setWoolPane.inAllWithSending', { sending: decimals(shopping.price + shopping.sending, 2) }) }}</p>
+      <p>{{ $t('sets.setWoolPane.inAllWithSending', { sending: money(shopping.price + shopping.sending) }) }}</p>
     </section>
     <p v-if="trouble" class="wrong" role="alert">{{ trouble }}</p>
     <p class="quiet small">

@@ -3,6 +3,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { SetKept, Shopping } from '../../api/types/answers'
 import { api, Refusal } from '../../api/client'
 import type { ImpaSetPlan } from '../../api/types/set-plan'
+import { currency } from '../../state/money'
 import { onTable, plain, type OnTable } from '../../../../tests/Support/onTable'
 import TakenApart from './TakenApart.vue'
 import SetStation from './SetStation.vue'
@@ -89,6 +90,7 @@ const bought: Shopping = {
 
 describe('a set', () => {
   beforeEach(() => {
+    currency.value = 'USD'
     vi.spyOn(api, 'memberPicture').mockResolvedValue(new Blob())
     vi.spyOn(api, 'shelf').mockResolvedValue({ figures: [], page: 1, pages: 1 } as never)
     vi.spyOn(api, 'planSet').mockImplementation((set) => Promise.resolve(planned(set)))
@@ -159,7 +161,7 @@ describe('a set', () => {
     await opened()
     await press('Wool')
     expect(text()).toContain('24.0 g in all')
-    expect(text()).toContain('1 x 10 g Honey, shop, 4.50')
+    expect(text()).toContain('1 x 10 g Honey, shop, $4.50')
     expect(table.wrapper.find('tr.short').text()).toContain('6.0 g')
     vi.spyOn(api, 'setSittings').mockResolvedValue({
       sittings: [{ minutes: 90, rows: [{ title: 'Core: Head', minutes: 20 }] }],
@@ -198,7 +200,7 @@ describe('a set', () => {
     expect(text()).toContain('70 % more than the plan')
     expect(text()).toContain('17 to bring')
     expect(text()).toContain('4.00 g left over')
-    expect(text()).toContain('about 0.58 a kit')
+    expect(text()).toContain('about $0.58 a kit')
     expect(table.wrapper.find('[aria-label="How it runs"]').text()).toContain('1:10')
     kit.mockRejectedValue(new Refusal(422, 'A workshop has 1 to 200 people: hold it twice.'))
     await table.wrapper.findAll('form input[type=number]')[0]!.setValue('1000')

@@ -18,6 +18,8 @@ import ThingsDialog from './dialogs/ThingsDialog.vue'
 import { trade } from '../../state/trade'
 import { inWords } from '../../shared/useAsyncAction'
 import { t } from '../../lang'
+import HowNumber from '../../help/HowNumber.vue'
+import OnlyFull from '../../shared/OnlyFull.vue'
 
 const figure = useFigure()
 const units = useUnits()
@@ -196,15 +198,16 @@ const sizes = [
           :label="part.shape.kind === 'cup' ? $t('shapes.partPanel.rims') : $t('shapes.partPanel.edges')"
           @update:model-value="set((p) => (p.shape.edgeMm = $event))"
         />
-        <LengthField
-          v-if="part.shape.kind === 'egg'"
-          :model-value="option('taper')"
-          :label="$t('shapes.partPanel.taper')"
-          suffix=""
-          :min="-0.6"
-          :max="0.6"
-          @update:model-value="set((p) => (p.shape.taper = $event))"
-        />
+        <OnlyFull v-if="part.shape.kind === 'egg'" :what="$t('help.what.taper')">
+          <LengthField
+            :model-value="option('taper')"
+            :label="$t('shapes.partPanel.taper')"
+            suffix=""
+            :min="-0.6"
+            :max="0.6"
+            @update:model-value="set((p) => (p.shape.taper = $event))"
+          />
+        </OnlyFull>
         <v-select
           v-if="isFlat"
           :model-value="
@@ -327,11 +330,20 @@ const sizes = [
         <dt>{{ $t('shapes.partPanel.volume') }}</dt>
         <dd>{{ units.cm3(plan.volumeCm3) }}</dd>
         <dt>{{ $t('shapes.partPanel.core') }}</dt>
-        <dd>{{ plan.coreG ? units.g(plan.coreG) : $t('shapes.partPanel.none') }}</dd>
+        <dd>
+          <HowNumber v-if="plan.coreG" number="core" :of="plan.key">{{ units.g(plan.coreG) }}</HowNumber><template
+            v-else
+            >{{ $t('shapes.partPanel.none') }}</template
+          >
+        </dd>
         <dt>{{ $t('common.colour') }}</dt>
-        <dd data-fact="colourG">{{ units.g(plan.colourG) }}</dd>
+        <dd data-fact="colourG">
+          <HowNumber number="colour" :of="plan.key">{{ units.g(plan.colourG) }}</HowNumber>
+        </dd>
         <dt>{{ $t('common.time') }}</dt>
-        <dd>{{ units.minutes(plan.minutes) }}</dd>
+        <dd>
+          <HowNumber number="making" :of="plan.key">{{ units.minutes(plan.minutes) }}</HowNumber>
+        </dd>
       </dl>
     </template>
     <template v-else-if="figure.document">
@@ -363,14 +375,18 @@ const sizes = [
                     ? $t('shapes.partPanel.just')
                     : $t('shapes.partPanel.firmly')
                   : $t('shapes.partPanel.fallsOverEasily')
-              }}<span class="unit">{{
-                $t('shapes.partPanel.tipsAt', { tipDeg: units.degrees(balance.tipDeg) })
-              }}</span></template
+              }}<HowNumber number="lean"
+                ><span class="unit">{{
+                  $t('shapes.partPanel.tipsAt', { tipDeg: units.degrees(balance.tipDeg) })
+                }}</span></HowNumber
+              ></template
             >
           </dd>
         </template>
         <dt>{{ $t('shapes.partPanel.hands') }}</dt>
-        <dd>{{ units.minutes(figure.board?.plan.minutes.hands ?? 0) }}</dd>
+        <dd>
+          <HowNumber number="hands">{{ units.minutes(figure.board?.plan.minutes.hands ?? 0) }}</HowNumber>
+        </dd>
       </dl>
       <p class="quiet mt-4">
         {{ $t('shapes.partPanel.chooseAPartOnThe') }}
@@ -379,7 +395,9 @@ const sizes = [
         <v-btn v-if="!figure.document?.flat" variant="tonal" @click="standing = true">{{
           $t('shapes.partPanel.howItStands')
         }}</v-btn>
-        <v-btn variant="tonal" @click="wiring = true">{{ $t('common.wires') }}</v-btn>
+        <OnlyFull :what="$t('help.what.wires')">
+          <v-btn variant="tonal" @click="wiring = true">{{ $t('common.wires') }}</v-btn>
+        </OnlyFull>
         <v-btn variant="tonal" @click="sizing = true">{{ $t('shapes.partPanel.sizeByAPartOr') }}</v-btn>
         <v-btn variant="tonal" @click="printing = true">{{ $t('shapes.partPanel.printSizeCards') }}</v-btn>
         <v-btn variant="tonal" @click="having = true">{{ $t('shapes.partPanel.thingsItHasWithIt') }}</v-btn>

@@ -7,6 +7,7 @@ import { useHotkeys } from '../../shared/useHotkeys'
 import { trade } from '../../state/trade'
 import { useUnits } from '../../state/units'
 import { kindWord } from '../../state/trade'
+import OnlyFull from '../../shared/OnlyFull.vue'
 
 const units = useUnits()
 /** What the break-down saw, one after the other: take it, leave it out, or put it right. */
@@ -123,8 +124,11 @@ onMounted(() => {
         }}<template v-if="figure.board?.review.hard">{{ $t('shapes.reviewCard.unsureFirst') }}</template></span
       >
       <v-spacer />
-      <span class="sure" :title="`${percent} % sure`"><i :style="{ width: `${percent}%` }" /></span
-      ><span class="quiet">{{ $t('shapes.reviewCard.sure', { percent }) }}</span>
+      <OnlyFull :what="$t('help.what.sureness')">
+        <span class="sure" :title="$t('shapes.reviewCard.sure', { percent })"
+          ><i :style="{ width: `${percent}%` }" /></span
+        ><span class="quiet">{{ $t('shapes.reviewCard.sure', { percent }) }}</span>
+      </OnlyFull>
       <v-btn
         :icon="mdiChevronRight"
         size="small"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { chosenLevel } from '../../state/level'
 import { useUnits } from '../../state/units'
 
 /** What Impa does, in one line and three pictures: a drawing, its shapes with grams, the felted figure beside its photo. */
@@ -70,6 +71,13 @@ const fibres = (cx: number, cy: number, r: number, count: number) =>
         <span>{{ $t('shelf.whatItDoes.felted') }}</span>
       </li>
     </ol>
+    <div class="row" role="radiogroup" :aria-label="$t('help.level.how')">
+      <span>{{ $t('help.level.how') }}</span>
+      <v-btn-toggle v-model="chosenLevel" density="compact" variant="outlined" divided>
+        <v-btn value="simple" size="small">{{ $t('help.level.simple') }}</v-btn>
+        <v-btn value="full" size="small">{{ $t('help.level.full') }}</v-btn>
+      </v-btn-toggle>
+    </div>
     <div class="row">
       <v-btn color="primary" variant="tonal" :loading="busy" @click="emit('example')">{{
         $t('shelf.whatItDoes.tryIt')

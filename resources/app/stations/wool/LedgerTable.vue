@@ -6,7 +6,10 @@ import { useSupply } from '../../state/figure/supply'
 import { useUnits } from '../../state/units'
 import { materialWord, firmnessWord } from '../../state/trade'
 import NestedRings from './NestedRings.vue'
-import { decimals, within } from '../../lang'
+import { within } from '../../lang'
+import HowNumber from '../../help/HowNumber.vue'
+import TradeText from '../../help/TradeText.vue'
+import { money } from '../../state/money'
 
 /** Part by part: the loose clump, the felted part and its inside at true proportion, what each takes, and what is advised. */
 const figure = useFigure()
@@ -73,11 +76,13 @@ const hexOf = (colour: string) => supply.matchOf(colour)?.hex ?? figure.colourOf
         </td>
         <td>
           <template v-if="p.coreG"
-            >{{ units.mass(p.coreG).value
-            }}<span class="unit">{{ units.mass(p.coreG).unit }} {{ materialWord(p.coreMaterial) }}</span></template
+            ><HowNumber number="core" :of="p.key"
+              >{{ units.mass(p.coreG).value
+              }}<span class="unit">{{ units.mass(p.coreG).unit }} {{ materialWord(p.coreMaterial) }}</span></HowNumber
+            ></template
           ><span v-else>{{ $t('wool.ledgerTable.solid') }}</span>
           <template v-if="advice">
-            <small v-if="advice.advised === p.coreMaterial" class="quiet">{{ advice.reason }}</small>
+            <small v-if="advice.advised === p.coreMaterial" class="quiet"><TradeText :text="advice.reason" /></small>
             <small v-else class="advice"
               ><b>{{ $t('wool.ledgerTable.rather', { advised: materialWord(advice.advised) }) }}</b> {{ advice.reason }}
               <button class="plain link" @click.stop="figure.changePart(part.key, (x) => (x.core = advice.advised))">
@@ -97,16 +102,18 @@ const hexOf = (colour: string) => supply.matchOf(colour)?.hex ?? figure.colourOf
                       coverG: units.g(w.coverG),
                       finishedG: units.g(w.finishedG),
                     })
-                  }}<template v-if="w.cost">{{ $t('wool.ledgerTable.costs', { cost: decimals(w.cost, 2) }) }}</template>
+                  }}<template v-if="w.cost">{{ $t('wool.ledgerTable.costs', { cost: money(w.cost) }) }}</template>
                 </li>
               </ul>
             </details>
           </template>
         </td>
         <td>
-          {{ units.mass(p.colourG).value
-          }}<span class="unit"
-            >{{ units.mass(p.colourG).unit }}{{ p.count > 1 ? $t('wool.ledgerTable.each') : '' }}</span
+          <HowNumber number="colour" :of="p.key"
+            >{{ units.mass(p.colourG).value
+            }}<span class="unit"
+              >{{ units.mass(p.colourG).unit }}{{ p.count > 1 ? $t('wool.ledgerTable.each') : '' }}</span
+            ></HowNumber
           >
           <small class="quiet"
             ><i class="swatch tiny" :style="{ background: hexOf(p.colour) }" /> {{ figure.colourName(p.colour)
@@ -131,7 +138,9 @@ const hexOf = (colour: string) => supply.matchOf(colour)?.hex ?? figure.colourOf
             </button></small
           >
         </td>
-        <td class="time">{{ units.minutes(p.minutes) }}</td>
+        <td class="time">
+          <HowNumber number="making" :of="p.key">{{ units.minutes(p.minutes) }}</HowNumber>
+        </td>
       </tr>
     </tbody>
   </table>

@@ -8,7 +8,9 @@ import { useUnits } from '../../state/units'
 import ByHand from '../hand/ByHand.vue'
 import FinishDialog from './FinishDialog.vue'
 import WoolBar from './WoolBar.vue'
-import { decimals } from '../../lang'
+import HowNumber from '../../help/HowNumber.vue'
+import OnlyFull from '../../shared/OnlyFull.vue'
+import { money } from '../../state/money'
 
 /** All the wool the figure takes, and what becomes of it in the stash. */
 const figure = useFigure()
@@ -44,28 +46,32 @@ function choose(reserve: Reserve): void {
   <section class="sheet block" :aria-label="$t('wool.needsPane.totals')">
     <h2>{{ $t('wool.needsPane.inAll') }}</h2>
     <p class="total">
-      <span class="quiet">{{ $t('wool.needsPane.youNeedAbout') }}</span> <b>{{ units.g(likely) }}</b><span class="quiet"
-        >{{ $t('wool.needsPane.getReady', { wanted: units.g(wanted) })
-        }}<template v-if="supply.supply?.cost">{{
-          $t('wool.needsPane.itCostsAbout', { cost: decimals(supply.supply.cost, 2) })
+      <span class="quiet">{{ $t('wool.needsPane.youNeedAbout') + ' ' }}</span><b
+        ><HowNumber number="total">{{ units.g(likely) }}</HowNumber></b
+      ><span class="quiet"
+        ><HowNumber number="reserve">{{ $t('wool.needsPane.getReady', { wanted: units.g(wanted) }) }}</HowNumber
+        ><template v-if="supply.supply?.cost">{{
+          $t('wool.needsPane.itCostsAbout', { cost: money(supply.supply.cost) })
         }}</template></span
       >
     </p>
     <ul class="bare">
       <WoolBar v-for="n in needs" :key="`${n.wool}${n.name}`" :need="n" :scale-g="scaleG" />
     </ul>
-    <v-select
-      :model-value="supply.reserve"
-      :items="trade.reserves"
-      :label="$t('wool.needsPane.ifItRunsOut')"
-      class="mt-3"
-      @update:model-value="choose($event)"
-    >
-      <template #item="{ props: item, item: r }"><v-list-item v-bind="item" :subtitle="r.why" /></template>
-    </v-select>
-    <p class="quiet small">
-      {{ $t('wool.needsPane.theRealWeightIsWithin') }}
-    </p>
+    <OnlyFull :what="$t('help.what.odds')">
+      <v-select
+        :model-value="supply.reserve"
+        :items="trade.reserves"
+        :label="$t('wool.needsPane.ifItRunsOut')"
+        class="mt-3"
+        @update:model-value="choose($event)"
+      >
+        <template #item="{ props: item, item: r }"><v-list-item v-bind="item" :subtitle="r.why" /></template>
+      </v-select>
+      <p class="quiet small">
+        {{ $t('wool.needsPane.theRealWeightIsWithin') }}
+      </p>
+    </OnlyFull>
     <ByHand :of="$t('wool.needsPane.weights')" :records="figure.board?.plan.records?.weights" />
     <div class="row acts" role="group" :aria-label="$t('wool.needsPane.theFiguresWool')">
       <template v-if="supply.wool?.state === 'used'"

@@ -10,6 +10,7 @@ import { useSupply } from '../../state/figure/supply'
 import { useUnits } from '../../state/units'
 import { inWords } from '../../shared/useAsyncAction'
 import { decimals, t } from '../../lang'
+import { money } from '../../state/money'
 
 /** What is lacking, in the packs of the stand-in for a shop that cost least. */
 const figure = useFigure()
@@ -94,7 +95,7 @@ watch([shop, () => supply.supply], ask)
         <span
           >{{ packs(l) }}<small class="quiet">{{ $t('wool.shoppingPane.days', { days: l.days }) }}</small></span
         >
-        <b class="price">{{ decimals(l.price, 2) }}</b>
+        <b class="price">{{ money(l.price) }}</b>
       </li>
       <li v-for="m in list.missing" :key="m.name">
         <i class="swatch none" /><span
@@ -110,12 +111,12 @@ watch([shop, () => supply.supply], ask)
           ><small class="quiet">{{
             $t('wool.shoppingPane.withAllThereInDays', {
               what: list.sending
-                ? $t('wool.shoppingPane.forSending', { sending: decimals(list.sending, 2) })
+                ? $t('wool.shoppingPane.forSending', { sending: money(list.sending) })
                 : $t('wool.shoppingPane.sendingFree'),
               days: list.days,
             })
           }}</small></span
-        ><span /><b class="price">{{ decimals(list.price + list.sending, 2) }}</b>
+        ><span /><b class="price">{{ money(list.price + list.sending) }}</b>
       </li>
     </ul>
     <p class="quiet small">

@@ -4,6 +4,7 @@ import type { Need } from '../../api/types/answers'
 import { useFigure } from '../../state/figure/figure'
 import { useUnits } from '../../state/units'
 import { t, within } from '../../lang'
+import HowNumber from '../../help/HowNumber.vue'
 
 /** Low, likely and high as one bar; what is wanted with the reserve as a notch, what the stash has free as a line across. */
 const props = defineProps<{ need: Need; scaleG: number }>()
@@ -46,7 +47,8 @@ const verdict = computed(() => {
       <line v-if="need.wool !== null" :x1="x(need.freeG)" :x2="x(need.freeG)" y1="0" y2="16" class="stash" />
     </svg>
     <span class="numbers"
-      ><b>{{ weight.oz }}</b
+      ><HowNumber number="need" :of="need.key"
+        ><b>{{ weight.oz }}</b></HowNumber
       ><small v-if="weight.g">{{ weight.g }}</small
       ><small class="quiet">{{ units.massRange(need.lowG, need.highG) }}</small></span
     >

@@ -6,6 +6,7 @@ import { api, Refusal } from '../../api/client'
 import PaperSelect from '../../shared/PaperSelect.vue'
 import { paperSize } from '../../state/printer'
 import { useSupply } from '../../state/figure/supply'
+import { currency } from '../../state/money'
 import { onTable, plain, type OnTable } from '../../../../tests/Support/onTable'
 import ColourMixes from './ColourMixes.vue'
 import FinishDialog from './FinishDialog.vue'
@@ -18,6 +19,7 @@ import SplitTool from './SplitTool.vue'
 import WoolBar from './WoolBar.vue'
 
 const need = (more: Partial<Need> = {}): Need => ({
+  key: 'wool:1',
   wool: 1,
   name: 'Heather dusk',
   hex: '#875d9c',
@@ -162,6 +164,8 @@ const text = () => table.wrapper.text().replace(/\s+/g, ' ')
 const button = (words: string | RegExp) =>
   table.wrapper.findAll('button').find((b) => (typeof words === 'string' ? b.text() === words : words.test(b.text())))!
 
+currency.value = 'USD'
+
 describe('a bar of wool', () => {
   it.each<[Partial<Need>, string, string]>([
     [{}, 'enough, 14.0 g free', 'enough'],
@@ -234,7 +238,7 @@ describe('the ledger', () => {
 describe('the totals', () => {
   it('add up, and are reckoned anew for another reserve', async () => {
     await at(NeedsPane)
-    expect(text()).toContain('You need about 6.0 g; get 8.2 g ready. It costs about 1.55')
+    expect(text()).toContain('You need about 6.0 g; get 8.2 g ready. It costs about $1.55')
     useSupply().reserve = 'never'
     await useSupply().reckon()
     expect(vi.mocked(api.supply).mock.calls.at(-1)?.[2]).toBe('never')
@@ -518,8 +522,8 @@ describe('the shopping list', () => {
       '1 x 10 g',
       '1.90 g lacking; differs by 3.1',
       '50 mg lacking. The shop has nothing like it',
-      'with 4.90 for sending; all there in 3 days',
-      '7.00',
+      'with $4.90 for sending; all there in 3 days',
+      '$7.00',
     ])
       expect(text()).toContain(words)
   })

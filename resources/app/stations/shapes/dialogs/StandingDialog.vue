@@ -6,6 +6,7 @@ import { useAnswer } from '../../../api/useAnswer'
 import { useFigure } from '../../../state/figure/figure'
 import { useUnits } from '../../../state/units'
 import { t } from '../../../lang'
+import HowNumber from '../../../help/HowNumber.vue'
 
 /** How the figure stands: how far it may lean to each side before it tips, what would make it firmer, and where it hangs straight. */
 const show = defineModel<boolean>({ required: true })
@@ -101,7 +102,8 @@ const hangs = computed(() => {
           </svg>
           <div>
             <p>
-              <b>{{ state }}</b>
+              <b>{{ state }}</b>{{ ' '
+              }}<HowNumber v-if="sheet.mustStand" number="lean">{{ $t('help.howNumber.how') }}</HowNumber>
             </p>
             <p v-if="before" class="quiet" role="status">{{ $t('shapes.standingDialog.theDashedLineIsHow') }}</p>
             <p class="quiet">

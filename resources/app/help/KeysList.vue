@@ -3,7 +3,6 @@ import { useUnits } from '../state/units'
 import { t } from '../lang'
 
 const units = useUnits()
-const show = defineModel<boolean>({ required: true })
 const keys = [
   [t('shell.keysDialog.n1To6'), t('shell.keysDialog.goToAStationShelf')],
   ['S, Y', t('shell.keysDialog.theStashYourOwnHand')],
@@ -34,23 +33,14 @@ const keys = [
 </script>
 
 <template>
-  <v-dialog :aria-label="$t('shell.keysDialog.keys')" v-model="show">
-    <v-card :title="$t('shell.keysDialog.keys')">
-      <v-card-text>
-        <dl>
-          <template v-for="[key, what] in keys" :key="key"
-            ><dt>
-              <kbd>{{ key }}</kbd>
-            </dt>
-            <dd>{{ what }}</dd></template
-          >
-        </dl>
-      </v-card-text>
-      <v-card-actions
-        ><v-btn @click="show = false">{{ $t('common.close') }}</v-btn></v-card-actions
-      >
-    </v-card>
-  </v-dialog>
+  <dl>
+    <template v-for="[key, what] in keys" :key="key"
+      ><dt>
+        <kbd>{{ key }}</kbd>
+      </dt>
+      <dd>{{ what }}</dd></template
+    >
+  </dl>
 </template>
 
 <style scoped>

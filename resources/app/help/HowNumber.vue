@@ -1,0 +1,35 @@
+<script setup lang="ts">
+import { askedNumber } from './asked'
+
+/** A number that is pressed to see how it came about. */
+const props = withDefaults(defineProps<{ number: string; of?: string }>(), { of: '' })
+</script>
+
+<template>
+  <button
+    type="button"
+    class="how"
+    aria-haspopup="dialog"
+    :title="$t('help.howNumber.how')"
+    @click.stop="askedNumber = { number: props.number, of: props.of }"
+  >
+    <slot />
+  </button>
+</template>
+
+<style scoped>
+.how {
+  font: inherit;
+  color: inherit;
+  background: none;
+  border: 0;
+  padding: 0;
+  text-align: inherit;
+  cursor: help;
+  text-decoration: underline dashed 1px rgb(var(--v-theme-quiet));
+  text-underline-offset: 0.22em;
+}
+.how:hover {
+  text-decoration-color: rgb(var(--v-theme-primary));
+}
+</style>
