@@ -31,6 +31,10 @@ return [
         'reserve' => 'Wieg fertige Teile beim Prüfen: Je besser deine Hand bekannt ist, desto weniger musst du zurücklegen. Oben wählst du, wie schlimm es wäre, wenn die Wolle ausgeht.',
         'reach' => 'Schau in der Rundansicht von da, wo die Nadel hereinkommt; zieh den Schritt vor, wenn es eng ist.',
     ],
+    'settled' => [
+        'weights' => '{count, plural, one {# Teil von dir ist gewogen} other {# Teile von dir sind gewogen}}: Es kann {now} mehr sein. Noch eins ändert kaum etwas.',
+        'minutes' => '{count, plural, one {# Schritt von dir ist gestoppt} other {# Schritte von dir sind gestoppt}}: Es kann {now} länger dauern. Noch einer ändert kaum etwas.',
+    ],
     'source' => [
         'figure' => 'diese Figur',
         'shapes' => 'aus ihren Formen berechnet',

@@ -31,6 +31,10 @@ return [
         'reserve' => 'Weigh finished parts in Check: the closer your hand is known, the less you need to keep back. Choose above how bad it would be to run out.',
         'reach' => 'Look at it from where the needle comes in, in the round view; bring the step forward if it is tight.',
     ],
+    'settled' => [
+        'weights' => '{count, plural, one {# part of yours has been weighed} other {# parts of yours have been weighed}}: it may be {now} more. One more hardly changes that.',
+        'minutes' => '{count, plural, one {# step of yours has been timed} other {# steps of yours have been timed}}: it may take {now} longer. One more hardly changes that.',
+    ],
     'source' => [
         'figure' => 'this figure',
         'shapes' => 'worked out from its shapes',

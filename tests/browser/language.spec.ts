@@ -179,13 +179,15 @@ for (const width of [1280, 820, 640]) {
         const isAlike = (text: string) =>
           text
             .toLowerCase()
+            .replace(/^= /, '')
             .split(/[,:;] |\. |^\d+\. ?/)
             .every(
               (piece) =>
                 known.includes(piece.replace(/[.:,;]+$/, '')) || /^[\d\s.,/×²³hminkgcmzoCSVImpa]*$/.test(piece),
             )
         for (const raw of seen.raw)
-          if (!isAlike(raw) && !/^(impa|mm \/ g|csv|pdf|dolls)$/i.test(raw)) found.raw.add(`${where}: ${raw}`)
+          if (!isAlike(raw) && !/^(impa|mm \/ g|csv|pdf|dolls|usd|english)$/i.test(raw))
+            found.raw.add(`${where}: ${raw}`)
       }
       for (const [where, to] of [
         ['shelf', '/'],
@@ -205,6 +207,20 @@ for (const width of [1280, 820, 640]) {
         for (const tab of await page.getByRole('tab').all()) {
           await tab.click()
           await look(`${where}, ${await tab.innerText()}`)
+        }
+        if (where === 'wool') {
+          const dialog = page.getByRole('dialog')
+          for (const [what, open] of [
+            ['help', () => page.keyboard.press('?')],
+            ['a number', () => page.locator('.how').first().click()],
+          ] as const) {
+            await open()
+            await expect(dialog.getByRole('progressbar')).toHaveCount(0)
+            await expect(dialog.locator('h2, h3').first()).toBeVisible()
+            await look(what)
+            await page.keyboard.press('Escape')
+            await expect(dialog).toHaveCount(0)
+          }
         }
         if (where === 'shapes') {
           await page.locator('[data-part=head]').first().click({ force: true })

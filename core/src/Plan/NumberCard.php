@@ -8,6 +8,7 @@ use Impa\Trace\By;
 use Impa\Trace\Source;
 use Impa\Trace\Traced;
 use Impa\Voice\Amount;
+use Impa\Voice\Opening;
 use Impa\Voice\Said;
 
 /** How a number came about, where what was put into it comes from, how far it may be off. Immutable. */
@@ -33,7 +34,7 @@ final readonly class NumberCard
         return [
             'format' => 'impa-number',
             'version' => 1,
-            'title' => $this->title,
+            'title' => new Opening($this->title),
             'is' => $this->number->is,
             'text' => Amount::of($this->number->measure, $this->number->is),
             'lines' => array_map(self::line(...), $shown),

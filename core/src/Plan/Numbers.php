@@ -170,13 +170,12 @@ final readonly class Numbers
     private function surer(string $what, HandModel $hand, array $pieces, string $group): Message
     {
         $wide = static fn (HandModel $hand): Amount => Amount::share(exp(HandModel::Z80 * $hand->sigmaOfSum($pieces)) - 1);
+        [$now, $then] = [$wide($hand), $wide($hand->after($group, $hand->mean($group)))];
 
-        return Message::of(
-            'trace.surer.'.$what,
-            count: $hand->count,
-            now: $wide($hand),
-            then: $wide($hand->after($group, $hand->mean($group))),
-        );
+        // What is written alike is no gain to her.
+        return (string) $now === (string) $then
+            ? Message::of("trace.settled.$what", count: $hand->count, now: $now)
+            : Message::of("trace.surer.$what", count: $hand->count, now: $now, then: $then);
     }
 
     private function minutes(string $of): NumberCard

@@ -84,6 +84,7 @@ const close = () => (showHelp.value = false)
             clearable
             :label="$t('help.helpDialog.search')"
             maxlength="100"
+            autofocus
             hide-details
             @click:clear="sought = ''"
           />
@@ -165,6 +166,7 @@ const close = () => (showHelp.value = false)
 .help {
   display: grid;
   gap: 0.7rem;
+  padding-top: 0.5rem;
   min-height: 50vh;
   align-content: start;
 }

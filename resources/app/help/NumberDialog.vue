@@ -21,9 +21,9 @@ const { answer: card, trouble } = useAnswer(
 </script>
 
 <template>
-  <v-dialog v-model="show" :aria-label="$t('help.numberDialog.how')" max-width="680">
+  <v-dialog v-model="show" :aria-label="$t('help.numberDialog.how')" max-width="680" scrollable>
     <v-card :title="$t('help.numberDialog.how')">
-      <v-card-text>
+      <v-card-text tabindex="0">
         <v-alert v-if="trouble" type="error" variant="tonal" role="alert">{{ trouble }}</v-alert>
         <v-progress-linear
           v-else-if="!card"

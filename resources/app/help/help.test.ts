@@ -61,10 +61,13 @@ describe('words of the trade in a sentence', () => {
     expect(codes('Überkern')).toEqual([])
   })
   it('open their card when they are pressed', async () => {
-    const text = mount(TradeText, { props: { text: 'Take a wisp.' }, global: global() })
+    const text = mount(
+      { components: { TradeText }, template: '<p><TradeText text="Take a wisp." /></p>' },
+      { global: global() },
+    )
     await text.find('button').trigger('click')
     expect(askedWord.value).toBe('wisp')
-    expect(text.text()).toBe('Take a wisp.')
+    expect(text.element.textContent).toBe('Take a wisp.')
   })
   it('have each a drawing, and no drawing is of none', () => {
     const codes = [...readFileSync('core/src/Plan/TradeWord.php', 'utf8').matchAll(/CODES = \[(.*?)\];/gs)][0]![1]!

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { WorkStep } from '../../api/types/steps'
 import { useUnits } from '../../state/units'
+import TradeText from '../../help/TradeText.vue'
 
 /** What must be seen before a step is ticked: when it is done, and where it can hurt. It stands by the button, never below an edge. */
 const props = defineProps<{ step: WorkStep }>()
@@ -15,8 +16,11 @@ const measure = computed(() => {
 <template>
   <div class="foot">
     <p>
-      <span class="quiet">{{ $t('build.stepFoot.doneWhen') }}</span> {{ step.look
-      }}<span v-if="measure" class="unit">{{ measure }}</span>
+      <span class="quiet">{{ $t('build.stepFoot.doneWhen') }}</span>{{ ' ' }}<TradeText :text="step.look" /><span
+        v-if="measure"
+        class="unit"
+        >{{ measure }}</span
+      >
     </p>
     <ul v-if="step.cautions.length" class="bare cautions" :aria-label="$t('build.stepFoot.takeCare')">
       <li v-for="c in step.cautions" :key="c">{{ c }}</li>

@@ -12,6 +12,7 @@ import { useFigure } from '../../state/figure/figure'
 import { useUnits } from '../../state/units'
 import { inWords } from '../../shared/useAsyncAction'
 import { t, within } from '../../lang'
+import TradeText from '../../help/TradeText.vue'
 
 /** The mend desk: what is seen, a question or two, and what helps with its amounts. */
 const props = defineProps<{ start?: MendStart | null }>()
@@ -154,7 +155,7 @@ async function made(i: number): Promise<void> {
             >{{ $t('check.mendPane.about', { r: units.minutes(r.minutes) }) }}
           </p>
           <ol>
-            <li v-for="s in r.steps" :key="s">{{ s }}</li>
+            <li v-for="s in r.steps" :key="s"><TradeText :text="s" /></li>
           </ol>
           <p class="dont">{{ r.dont }}</p>
           <v-btn v-if="!done[i]" size="small" variant="tonal" @click="made(i)">{{

@@ -7,6 +7,7 @@ import { useFigure } from '../../state/figure/figure'
 import { useInAddress } from '../../shared/useInAddress'
 import NeedleTags from './board/NeedleTags.vue'
 import NeedleView from './board/NeedleView.vue'
+import TradeText from '../../help/TradeText.vue'
 
 /** One detail at a time, in large type, to be read while the hands are full: what to take, where to prick, how to stab. */
 const props = defineProps<{ part: string }>()
@@ -68,19 +69,19 @@ function go(by: number): void {
       <i class="swatch big" :style="{ background: figure.colourOf(detail?.colour ?? '') }" />
       {{ detail?.name ?? now.key }}<small v-if="detail?.mirror" class="unit">x 2</small>
     </h2>
-    <p v-if="now.wool" class="wool">{{ now.wool }}</p>
+    <p v-if="now.wool" class="wool"><TradeText :text="now.wool" /></p>
     <ol class="bare marks">
       <li v-for="m in now.marks" :key="m">{{ m }}</li>
     </ol>
     <NeedleView :detail="now.key" />
     <ol class="stabs">
-      <li v-for="s in now.stabs" :key="s">{{ s }}</li>
+      <li v-for="s in now.stabs" :key="s"><TradeText :text="s" /></li>
     </ol>
     <p v-if="now.needle" class="quiet">{{ $t('face.layingGuide.needle', { needle: now.needle }) }}</p>
     <p>{{ now.check }}</p>
     <details>
       <summary>{{ $t('face.layingGuide.ifItGoesWrong') }}</summary>
-      <p>{{ now.undo }}</p>
+      <p><TradeText :text="now.undo" /></p>
     </details>
   </div>
   <NeedleTags @changed="needles" />

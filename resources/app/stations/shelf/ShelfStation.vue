@@ -166,7 +166,7 @@ function pick(event: Event): void {
       @example="tryExample"
       @hide="end"
     />
-    <div v-if="shelf" class="cards">
+    <div v-if="shelf" class="cards" :class="{ empty: !shelf.figures.length }">
       <FigureCard v-for="card in shelf.figures" :key="card.id" :card="card" @throw-away="throwAway(card)" />
       <button class="drop plain" @click="picker?.click()">
         <b class="display">{{ $t('shelf.shelfStation.dropADrawingHere') }}</b>
@@ -209,6 +209,13 @@ header {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(264px, 1fr));
   gap: 1.3rem;
+}
+/* An empty shelf is one large place to drop a drawing. */
+.cards.empty {
+  grid-template-columns: minmax(0, 1fr);
+}
+.cards.empty .drop {
+  min-height: 40vh;
 }
 .drop {
   border: 2px dashed rgb(var(--v-theme-thread));
