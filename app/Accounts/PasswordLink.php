@@ -10,6 +10,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Password;
+use Impa\Voice\Message;
 
 /** A link by which a felter chooses a password: the first one, or a new one. Laravel's own broker keeps its hash and its hour. */
 final class PasswordLink
@@ -21,30 +22,21 @@ final class PasswordLink
 
     public static function send(Felter $felter, #[\SensitiveParameter] string $token): void
     {
-        $text = sprintf(
-            "Hello %s,\n\nby this link you choose a password for Impa. It holds for an hour, once:\n\n%s\n\n%s\n",
-            $felter->name,
-            self::with($felter, $token),
-            'If you did not ask for it, leave it: nothing has changed.',
-        );
-        self::letter($felter, 'Choose a password for Impa', $text);
+        $text = Message::of('house.letter.link', name: $felter->name, link: self::with($felter, $token));
+        self::letter($felter, Message::of('house.letter.link-subject'), $text);
     }
 
     /** After a password was chosen: whoever did not do it hears of it. */
     public static function told(Felter $felter): void
     {
-        $text = sprintf(
-            "Hello %s,\n\nyour password for Impa was just chosen anew, and every device was signed out.\n\n%s\n",
-            $felter->name,
-            'If that was not you, ask for a link at the door at once, and tell who keeps this Impa.',
-        );
-        self::letter($felter, 'Your password for Impa was chosen anew', $text);
+        $text = Message::of('house.letter.told', name: $felter->name);
+        self::letter($felter, Message::of('house.letter.told-subject'), $text);
     }
 
-    private static function letter(Felter $felter, string $subject, string $text): void
+    private static function letter(Felter $felter, Message $subject, Message $text): void
     {
-        Mail::raw($text, static function ($mail) use ($felter, $subject): void {
-            $mail->to((string) $felter->email)->subject($subject);
+        Mail::raw((string) $text, static function ($mail) use ($felter, $subject): void {
+            $mail->to((string) $felter->email)->subject((string) $subject);
         });
     }
 

@@ -76,7 +76,7 @@ final readonly class Body
 
         return [
             $figure,
-            $figure->parts[$this->text('part')] ?? throw new HttpException(422, 'There is no such part in this figure.'),
+            $figure->parts[$this->text('part')] ?? throw new HttpException(422, (string) Message::of('house.refused.no-part')),
         ];
     }
 
@@ -93,7 +93,7 @@ final readonly class Body
 
         return [
             $figure,
-            $figure->details[$this->text('detail')] ?? throw new HttpException(422, 'There is no such detail in this figure.'),
+            $figure->details[$this->text('detail')] ?? throw new HttpException(422, (string) Message::of('house.refused.no-detail')),
         ];
     }
 

@@ -44,7 +44,7 @@ final class Problem
             $e instanceof ModelNotFoundException, $before instanceof ModelNotFoundException => self::of(
                 404,
                 (string) Message::of('house.problem.not-found'),
-                'There is nothing here under this number. It may have been thrown away for good.',
+                (string) Message::of('house.refused.gone'),
             ),
             $e instanceof QueryException && in_array($e->getCode(), self::BEYOND, true) => self::of(
                 422,
@@ -59,14 +59,14 @@ final class Problem
             $e instanceof MethodNotAllowedHttpException => self::of(
                 405,
                 (string) Message::of('house.problem.not-done-this-way'),
-                sprintf('This address is asked by %s.', $e->getHeaders()['Allow'] ?? 'another method'),
+                (string) Message::of('house.refused.asked-by', method: $e->getHeaders()['Allow'] ?? Message::of('house.refused.another-method')),
                 [],
                 $e->getHeaders(),
             ),
             $e instanceof NotFoundHttpException => self::of(
                 404,
                 (string) Message::of('house.problem.not-found'),
-                'There is nothing under this address.',
+                (string) Message::of('house.refused.no-address'),
             ),
             $e instanceof HttpExceptionInterface => self::of(
                 $e->getStatusCode(),
@@ -79,7 +79,7 @@ final class Problem
             default => self::of(
                 500,
                 (string) Message::of('house.problem.something-broke'),
-                'Something in Impa broke, and this was not done. The log says more.',
+                (string) Message::of('house.refused.broke'),
             ),
         };
     }
@@ -103,8 +103,8 @@ final class Problem
             400 => (string) Message::of('house.problem.not-understood'),
             404 => (string) Message::of('house.problem.not-found'),
             413 => (string) Message::of('house.problem.too-large'),
-            422 => 'Something is missing',
-            default => 'Refused',
+            422 => (string) Message::of('house.refused.missing'),
+            default => (string) Message::of('house.refused.refused'),
         };
     }
 }

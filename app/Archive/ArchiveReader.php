@@ -43,7 +43,7 @@ final class ArchiveReader
     {
         $zip = new ZipArchive;
         if (filesize($path) < 22 || $zip->open($path, ZipArchive::RDONLY) !== true) {
-            throw ArchiveRefused::because('This is no ZIP file, or it is cut off: its end is missing. Fetch it once more.');
+            throw ArchiveRefused::because((string) Message::of('house.refused.no-zip'));
         }
         if ($zip->numFiles > self::MOST_ENTRIES) {
             throw ArchiveRefused::because((string) Message::of('house.archive-reader.this-archive-holds-more'));
@@ -120,7 +120,7 @@ final class ArchiveReader
     {
         $said = isset($names['manifest.json']) ? json_decode(self::read($zip, 'manifest.json'), false, self::DEEPEST) : null;
         if (! $said instanceof stdClass || ($said->format ?? null) !== Outgoing::FORMAT) {
-            throw ArchiveRefused::because('This is a ZIP file, but no archive of Impa: it has no manifest.');
+            throw ArchiveRefused::because((string) Message::of('house.refused.no-manifest'));
         }
         if (! is_int($said->version ?? null) || $said->version > Outgoing::VERSION) {
             throw ArchiveRefused::because((string) Message::of('house.archive-reader.this-archive-was-made'));

@@ -13,7 +13,7 @@ final class ArchiveRefused extends RuntimeException implements Refusal
 {
     public static function because(string $why): self
     {
-        return new self($why.' Nothing was taken in.');
+        return new self($why.Message::of('house.refused.nothing-taken-in'));
     }
 
     public function title(): Message

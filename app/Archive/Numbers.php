@@ -6,6 +6,7 @@ namespace App\Archive;
 
 use App\Accounts\CurrentFelter;
 use App\Store\Record;
+use Impa\Voice\Message;
 
 /** Numbers of this store by the names that rows have in every store, while an archive is taken in; and rows written in heaps. */
 final class Numbers
@@ -54,11 +55,10 @@ final class Numbers
             $faults = Record::faults($table, $row);
             if ($faults !== []) {
                 $which = array_filter(array_intersect_key($row, array_flip(['uuid', 'step', 'what', 'record', 'gauge'])), is_scalar(...));
-                throw ArchiveRefused::because(sprintf(
-                    'A record in it (%s%s) is none: %s',
-                    str_replace('_', ' ', $table),
-                    $which === [] ? '' : ', "'.mb_substr((string) current($which), 0, 80).'"',
-                    implode(' ', $faults),
+                throw ArchiveRefused::because((string) Message::of(
+                    'house.refused.record-is-none',
+                    which: str_replace('_', ' ', $table).($which === [] ? '' : ', "'.mb_substr((string) current($which), 0, 80).'"'),
+                    faults: implode(' ', $faults),
                 ));
             }
         }

@@ -67,7 +67,7 @@ final class BreakDown implements ShouldQueue
     {
         Voice::speak(Voice::byTag($this->voice) ?? new Voice);
         CurrentFelter::being($this->felter, fn () => $this->row()->whereNull('answer')->update(['answer' => json_encode([
-            'problem' => ['status' => 503, 'detail' => 'The break-down was ended in the middle. Try once more; the picture is kept.'],
+            'problem' => ['status' => 503, 'detail' => (string) Message::of('house.refused.seeing-ended')],
         ])]));
     }
 

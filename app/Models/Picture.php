@@ -69,10 +69,10 @@ final class Picture extends Model
     {
         $most = config()->integer('impa.pictures_mb') * 1_000_000;
         if ($most > 0 && self::query()->where('hash', $hash)->doesntExist() && self::taken() + $bytes > $most) {
-            throw new HttpException(413, sprintf(
-                'Your pictures take %.0f MB of the %d MB you have here. Empty the bin, drop old photos, or ask for more.',
-                self::taken() / 1e6,
-                config()->integer('impa.pictures_mb'),
+            throw new HttpException(413, (string) Message::of(
+                'house.refused.pictures-full',
+                taken: sprintf('%.0f', self::taken() / 1e6),
+                most: config()->integer('impa.pictures_mb'),
             ));
         }
     }

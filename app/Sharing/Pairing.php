@@ -63,12 +63,12 @@ final class Pairing
             $ends = is_string($row['ends_at'] ?? null) ? Carbon::parse($row['ends_at']) : null;
             $wrong = is_numeric($row['wrong'] ?? null) ? (int) $row['wrong'] : 0;
             if ($ends === null || $ends->isPast() || $wrong >= self::WRONG_TRIES) {
-                return 'There is no code to pair by just now. Ask for a new one where Impa runs: House, Pair a tablet.';
+                return (string) Message::of('house.refused.no-code');
             }
             if (! hash_equals(is_string($row['code_hash']) ? $row['code_hash'] : '', self::hash($said))) {
                 CurrentFelter::rows('pairing_codes')->increment('wrong');
 
-                return 'This is not the code. Look again; after five wrong tries it is over.';
+                return (string) Message::of('house.refused.wrong-code');
             }
             if (Device::query()->count() >= self::MOST_DEVICES) {
                 return (string) Message::of('house.pairing.twenty-devices-are-paired');

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace App\Shop;
 
+use Impa\Voice\Message;
 use RuntimeException;
 
 final class ShopClosed extends RuntimeException
 {
     public static function doesNotAnswer(): self
     {
-        return new self('The shop does not answer. What is lacking is listed all the same; ask the shop again later.');
+        return new self((string) Message::of('house.refused.shop-closed'));
     }
 }

@@ -1,5 +1,5 @@
 <!doctype html>
-<html lang="en">
+<html lang="{{ \Impa\Voice\Voice::current()->language->value }}">
 <head>
     <meta charset="utf-8">
     <meta name="viewport" content="width=device-width, initial-scale=1">
@@ -23,6 +23,6 @@
 </head>
 <body>
     <div id="app"></div>
-    <noscript>Impa needs scripts to be switched on: everything it shows is drawn by them.</noscript>
+    <noscript>{{ \Impa\Voice\Message::of('house.refused.scripts') }}</noscript>
 </body>
 </html>

@@ -30,7 +30,7 @@ final class BoundedBody
             ? Problem::of(
                 413,
                 (string) Message::of('house.bounded-body.too-large'),
-                sprintf('This is larger than the %d MB that are taken here.', intdiv($most, 1_000_000)),
+                (string) Message::of('house.refused.too-large', most: intdiv($most, 1_000_000)),
             )
             : $next($request);
     }

@@ -28,7 +28,7 @@ final class KnownFelter
             );
         }
         if ($request->is('api/*')) {
-            throw new HttpException(401, 'Sign in first: you have not, or it is long ago. What you typed is kept.');
+            throw new HttpException(401, (string) Message::of('house.refused.sign-in'));
         }
 
         return new RedirectResponse('/sign-in?'.http_build_query(['to' => $request->getRequestUri()]));

@@ -87,7 +87,7 @@ it('has every word that the code asks for, and none that nothing asks for', func
     $words = wordsOf(Language::English);
     $rooms = implode('|', array_unique(array_map(static fn (string $code): string => explode('.', $code)[0], array_keys($words))));
     $asked = $begun = [];
-    foreach (['core/src', 'app'] as $folder) {
+    foreach (['core/src', 'app', 'resources/views'] as $folder) {
         $files = new RecursiveDirectoryIterator(dirname(__DIR__, 3)."/$folder", FilesystemIterator::SKIP_DOTS);
         foreach (new RecursiveIteratorIterator($files) as $file) {
             $code = (string) file_get_contents((string) $file);

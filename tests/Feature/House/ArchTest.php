@@ -58,3 +58,31 @@ it('has every model but the felter say whose its rows are', function () {
     $ownerless = array_filter($models, static fn (string $class): bool => ! in_array(Owned::class, class_uses_recursive($class), true));
     expect(array_values($ownerless))->toBe([Felter::class])->and(count($models))->toBeGreaterThan(15);
 });
+
+it('says nothing to a felter in one language alone: sentences of the app are in lang/, but for the console\'s and the keeper\'s', function () {
+    // What who keeps the machine reads: of the store, of certificates, of an archive's own page; the console speaks English.
+    $keepers = '#^(Console/|Store/|Sharing/Certificate|Archive/Outgoing|Http/Middleware/OnlyThisMachine)#';
+    $found = [];
+    foreach ((new Finder)->files()->in(app_path())->name('*.php') as $file) {
+        if (preg_match($keepers, $file->getRelativePathname()) === 1) {
+            continue;
+        }
+        $thrown = '';
+        foreach (PhpToken::tokenize($file->getContents()) as $token) {
+            $thrown = match (true) {
+                $token->is(T_NEW) => '?',
+                $thrown === '?' && $token->is([T_STRING, T_NAME_FULLY_QUALIFIED]) => $token->text,
+                $token->text === ';' => '',
+                default => $thrown,
+            };
+            // A programmer reads what is thrown as a mistake of the code's; everybody reads an HttpException.
+            if (in_array($thrown, ['LogicException', 'RuntimeException'], true)) {
+                continue;
+            }
+            if ($token->is([T_CONSTANT_ENCAPSED_STRING, T_ENCAPSED_AND_WHITESPACE]) && preg_match('/^[\'"][A-Z][^\'"]* [a-z]+ [^\'"]*[.:]/', $token->text) === 1) {
+                $found[] = $file->getRelativePathname().': '.$token->text;
+            }
+        }
+    }
+    expect($found)->toBe([]);
+});

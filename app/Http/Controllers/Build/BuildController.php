@@ -20,6 +20,7 @@ use Impa\Build\Technique\TechniqueChoices;
 use Impa\Build\Work;
 use Impa\Plan\StepPicture;
 use Impa\Print\Work\WorkSheet;
+use Impa\Voice\Message;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /**
@@ -109,6 +110,6 @@ final class BuildController
                 return $step;
             }
         }
-        throw new HttpException(422, 'There is no such step in this figure.');
+        throw new HttpException(422, (string) Message::of('house.refused.no-step'));
     }
 }

@@ -48,9 +48,9 @@ final class LogController
             throw new HttpException(425, (string) Message::of('house.log-controller.the-clock-of-this'));
         }
         if ($to - $from > Diary::MOST_MINUTES * 60_000) {
-            throw new HttpException(422, sprintf(
-                'The clock ran on for %.0f hours without a break: it was forgotten. Say how many minutes you worked.',
-                ($to - $from) / 3_600_000,
+            throw new HttpException(422, (string) Message::of(
+                'house.refused.clock-ran-on',
+                hours: sprintf('%.0f', ($to - $from) / 3_600_000),
             ));
         }
         Transaction::together(static function () use ($figure, $step, $from, $to): void {
@@ -121,7 +121,7 @@ final class LogController
     {
         $step = $body->text('step');
 
-        return preg_match('/^[A-Za-z0-9:._-]{0,160}$/D', $step) === 1 ? $step : throw new HttpException(422, 'This is no key of a step.');
+        return preg_match('/^[A-Za-z0-9:._-]{0,160}$/D', $step) === 1 ? $step : throw new HttpException(422, (string) Message::of('house.refused.no-step-key'));
     }
 
     /** @return array<string, mixed> */

@@ -10,6 +10,7 @@ use App\Hand\TimedSteps;
 use App\Models\Figure;
 use App\Models\Log\StepMark;
 use Illuminate\Http\JsonResponse;
+use Impa\Voice\Message;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** Which steps of a figure are done. A mark stays when the plan changes: work done is done. */
@@ -26,7 +27,7 @@ final class StepController
     public function update(Figure $figure, string $step): JsonResponse
     {
         if (! in_array($step, Profile::shown($figure)->steps, true)) {
-            throw new HttpException(422, 'There is no such step in the plan of this figure as it is saved.');
+            throw new HttpException(422, (string) Message::of('house.refused.no-step-saved'));
         }
         $figure->marks()->firstOrCreate(['step' => $step], ['created_at' => now()]);
         TimedSteps::keep($figure);
@@ -39,7 +40,7 @@ final class StepController
     {
         $step = $body->text('step');
         if ($step !== '' && ! in_array($step, Profile::shown($figure)->steps, true)) {
-            throw new HttpException(422, 'There is no such step in the plan of this figure as it is saved.');
+            throw new HttpException(422, (string) Message::of('house.refused.no-step-saved'));
         }
         Figure::query()->whereKey($figure->id)->toBase()->update(['present_step' => $step]);
 

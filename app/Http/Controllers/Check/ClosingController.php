@@ -56,7 +56,7 @@ final class ClosingController
     public function look(Body $body, Figure $figure, string $kind): JsonResponse
     {
         if (! in_array($kind, Closing::LOOKED_AT, true)) {
-            throw new HttpException(404, 'There is nothing of that kind to look at.');
+            throw new HttpException(404, (string) Message::of('house.refused.no-kind'));
         }
         if ($body->flag('done')) {
             $figure->marks()->firstOrCreate(['step' => self::mark($kind)], ['created_at' => now()]);

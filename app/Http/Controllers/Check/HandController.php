@@ -42,7 +42,7 @@ final class HandController
             (string) Message::of('house.hand-controller.a-piece'),
         );
         $firmness = Firmness::tryFrom($body->text('firmness')) ??
-            throw new HttpException(422, sprintf('A piece is %s.', implode(', ', array_column(Firmness::cases(), 'value'))));
+            throw new HttpException(422, (string) Message::of('house.refused.firmness', known: implode(', ', array_column(Firmness::cases(), 'value'))));
         $measured = Measurement::of($body->float('widthMm'), $body->float('heightMm'), $body->float('depthMm'), $body->float('grams'));
         $piece = FinishedPiece::alone(
             mb_substr(trim($body->text('what')), 0, 120),
@@ -66,7 +66,7 @@ final class HandController
     public function update(Body $body, string $record): JsonResponse
     {
         $this->known($record);
-        Revision::expect($body, 'What is set aside of your records', self::marks());
+        Revision::expect($body, (string) Message::of('house.refused.records-aside'), self::marks());
         if ($body->flag('aside')) {
             HandMark::query()->firstOrCreate(['record' => $record], ['at' => self::now()]);
         } else {
@@ -121,7 +121,7 @@ final class HandController
     {
         $ids = array_map(static fn (Observation $o): string => $o->id, OwnHand::hand()->observations);
         if (! in_array($record, $ids, true)) {
-            throw new HttpException(404, 'There is no such record any more.');
+            throw new HttpException(404, (string) Message::of('house.refused.no-record'));
         }
     }
 

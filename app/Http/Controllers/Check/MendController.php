@@ -16,6 +16,7 @@ use Impa\Check\Mending\Sign;
 use Impa\Figure\Figure as FigureDocument;
 use Impa\Stash\Drawer;
 use Impa\Stash\Matching;
+use Impa\Voice\Amount;
 use Impa\Voice\Message;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
@@ -38,7 +39,7 @@ final class MendController
     public function store(Body $body): JsonResponse
     {
         $figure = $body->figure();
-        $sign = Sign::tryFrom($body->text('sign')) ?? throw new HttpException(422, 'There is no such sign: choose one from the list.');
+        $sign = Sign::tryFrom($body->text('sign')) ?? throw new HttpException(422, (string) Message::of('house.refused.no-sign'));
         $answers = [];
         foreach ($sign->asks() as $ask) {
             if ($body->has($ask['name'])) {
@@ -58,7 +59,7 @@ final class MendController
             throw new HttpException(422, (string) Message::of('house.mend-controller.a-mend-has'));
         }
         if (! is_finite($mg) || $mg < 0.0 || $mg > self::MOST_MG) {
-            throw new HttpException(422, 'A mend takes 0 mg to 100 g of wool.');
+            throw new HttpException(422, (string) Message::of('house.refused.mend-takes', least: Amount::g(0.0), most: Amount::g(self::MOST_MG / 1000)));
         }
         $entry = LogEntry::query()->firstOrCreate(['figure_id' => $figure->id, 'uuid' => $uuid], [
             'kind' => 'mended',

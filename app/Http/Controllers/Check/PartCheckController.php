@@ -90,7 +90,7 @@ final class PartCheckController
     public function destroy(Figure $figure, string $uuid): JsonResponse
     {
         if (FinishedPart::query()->where(['figure_id' => $figure->id, 'uuid' => $uuid])->delete() === 0) {
-            throw new HttpException(404, 'There is no such record any more.');
+            throw new HttpException(404, (string) Message::of('house.refused.no-record'));
         }
         OwnHand::changed();
 

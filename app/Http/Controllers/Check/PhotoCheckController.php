@@ -74,7 +74,7 @@ final class PhotoCheckController
     {
         $figure = self::shown($body);
         if ($figure->parts === []) {
-            throw new HttpException(422, 'There is nothing to photograph: the figure has no parts yet.');
+            throw new HttpException(422, (string) Message::of('house.refused.no-parts'));
         }
         $seed = max(0, min(999_999, $body->intOr('seed', 1) ?? 1));
         $px = $body->intOr('px', 1600) ?? 1600;

@@ -12,6 +12,7 @@ use Impa\Face\Expression\Slider;
 use Impa\Face\Expressions;
 use Impa\Face\FaceCopy;
 use Impa\Figure\Figure;
+use Impa\Voice\Message;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** Pieces of a face: what there is, one put on a head or varied, a whole face copied. The changed document comes back, nothing is saved. */
@@ -43,7 +44,7 @@ final class ExpressionController
         [$figure, $part] = $body->part();
         $from = Figure::fromJson(SavedFigure::query()->findOrFail($body->int('from'))->document);
         $face =
-            $from->parts[$body->text('fromPart')] ?? throw new HttpException(422, 'There is no such part in the other figure.');
+            $from->parts[$body->text('fromPart')] ?? throw new HttpException(422, (string) Message::of('house.refused.no-part-other'));
 
         return new DocumentResponse(['document' => FaceCopy::of($from, $face, $figure, $part, $body->flag('instead'))]);
     }

@@ -101,7 +101,7 @@ final class FaceController
         $anchors = Anchor::all($figure, $part, $surface);
         $anchor =
             array_values(array_filter($anchors, static fn (Anchor $a): bool => $a->key === $from))[0] ??
-            throw new HttpException(422, 'There is nothing on this part that is called so to measure from.');
+            throw new HttpException(422, (string) Message::of('house.refused.no-anchor'));
         $marks = [];
         foreach ($figure->detailsOn($part->key) as $detail) {
             $marks[$detail->key] = $anchor->to($surface, ...$detail->middle());

@@ -13,6 +13,7 @@ use Impa\Print\Template\FaceTemplates;
 use Impa\Render\FromAfar;
 use Impa\Render\Painter;
 use Impa\Render\View;
+use Impa\Voice\Amount;
 use Impa\Voice\Message;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
@@ -30,7 +31,7 @@ final class FacePictureController
         [$figure, $part] = $body->part();
         $metres = $body->float('metres');
         if ($metres < self::METRES[0] || $metres > self::METRES[1]) {
-            throw new HttpException(422, sprintf('It is looked at from %.1f to %.0f m.', ...self::METRES));
+            throw new HttpException(422, (string) Message::of('house.refused.afar', near: Amount::number(self::METRES[0]), far: Amount::number(self::METRES[1])));
         }
         $alone = $figure->onlyPart($part->key);
         $png = Painter::png($alone, View::Front, self::AFAR_PX, Srgb::hex('#efe6d6'));

@@ -57,7 +57,7 @@ final class NeedleController
     {
         $gauges = array_values(array_unique(array_map(intval(...), array_values($body->numbers('gauges')))));
         if (array_diff($gauges, Needles::SOLD) !== []) {
-            throw new HttpException(422, sprintf('Needles are sold in the gauges %s.', implode(', ', Needles::SOLD)));
+            throw new HttpException(422, (string) Message::of('house.refused.gauges', known: implode(', ', Needles::SOLD)));
         }
         $box = array_values(array_filter(
             Needle::box(),

@@ -47,7 +47,7 @@ final class ArchiveController
     public function store(Request $request): StreamedResponse
     {
         $conflict = Conflict::tryFrom($request->string('conflict', 'keep')->toString())
-            ?? throw ArchiveRefused::because('What is here already is kept (keep), replaced (replace), or laid beside (both).');
+            ?? throw ArchiveRefused::because((string) Message::of('house.refused.keep-or-replace'));
         $each = json_decode($request->string('each', '{}')->toString(), true);
         $choices = array_filter(is_array($each) ? $each : [], is_string(...));
 

@@ -92,7 +92,7 @@ final class DeviceController
     private static function onlyHere(Request $request): void
     {
         if (Share::through($request)) {
-            throw new HttpException(403, 'This is done where Impa runs, not on a paired device.');
+            throw new HttpException(403, (string) Message::of('house.refused.not-on-device'));
         }
     }
 }

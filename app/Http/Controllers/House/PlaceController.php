@@ -9,6 +9,7 @@ use App\Api\Body;
 use App\Models\Felter;
 use App\Models\Figure;
 use Illuminate\Http\JsonResponse;
+use Impa\Voice\Message;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** Where the felter is at work, so that another device goes on there. */
@@ -30,7 +31,7 @@ final class PlaceController
     {
         $page = $body->text('page');
         if (preg_match(self::PAGE, $page) !== 1) {
-            throw new HttpException(422, 'This is no page of a figure.');
+            throw new HttpException(422, (string) Message::of('house.refused.no-page'));
         }
         Felter::query()->whereKey(CurrentFelter::id())->update(['place' => $page]);
 

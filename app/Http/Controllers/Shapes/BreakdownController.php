@@ -25,8 +25,6 @@ final class BreakdownController
     /** So many of one felter wait or are at work at once. */
     private const AT_ONCE = 3;
 
-    private const LOST = 'What breaks drawings down was ended in the middle. Try once more in a moment; the picture is kept.';
-
     /** What nobody fetched is let go after so many hours. */
     private const KEPT_HOURS = 6;
 
@@ -52,7 +50,7 @@ final class BreakdownController
     {
         if ($breakdown->isLost()) {
             $breakdown->delete();
-            throw new HttpException(503, self::LOST);
+            throw new HttpException(503, (string) Message::of('house.refused.seeing-lost'));
         }
         if ($breakdown->answer === null) {
             return new JsonResponse(['doing' => $breakdown->doing, 'share' => $breakdown->share]);

@@ -54,7 +54,7 @@ final class WoolController
             return Problem::of(
                 422,
                 (string) Message::of('house.wool-controller.twice-the-same-wool'),
-                sprintf('There is another "%s" in the stash by now. Give that one another name first.', $wool->name),
+                (string) Message::of('house.refused.twin-wool', name: $wool->name),
             );
         }
         $wool->restore();
