@@ -68,37 +68,39 @@ test('a number says how it came about, and its card comes to the number that was
   await expect(card.locator('.sum li').first()).toBeVisible()
 })
 
-test('a word of the trade opens its card where it stands in a sentence', async ({ page }) => {
+test('a word of the trade opens its card where it stands in a sentence', { tag: '@byTurns' }, async ({ page }) => {
   await page.goto(`${await figure(page, 'Bobbin')}/wool`)
   await page.getByRole('button', { name: 'core', exact: true }).first().click()
   const card = page.getByRole('dialog', { name: 'core' })
   await expect(card.getByText('felted from cheap undyed wool')).toBeVisible()
 })
 
-test('who wants just what she needs is shown no wires, percentages or odds, until she asks; and turns it back in the house', async ({
-  page,
-}) => {
-  await page.goto('/')
-  await page.getByRole('button', { name: 'Just what I need' }).click()
-  const bobbin = await figure(page, 'Bobbin')
-  await page.goto(`${bobbin}/shapes`)
-  const wires = page.getByRole('button', { name: 'Wires', exact: true })
-  await expect(page.getByRole('button', { name: 'Show wires' })).toBeVisible()
-  await expect(wires).toBeHidden()
-  await page.getByRole('button', { name: 'Show wires' }).click()
-  await expect(wires).toBeVisible()
-  await page.goto(`${bobbin}/wool`)
-  await expect(page.getByRole('button', { name: 'Show how much to keep back' })).toBeVisible()
-  await expect(list(page, 'If it runs out')).toBeHidden()
-  await page.goto('/hand')
-  await expect(page.getByRole('button', { name: 'Show the curves' })).toBeVisible()
-  await page.goto('/house')
-  await choose(page, list(page, 'How much to show'), 'Everything')
-  await page.goto(`${bobbin}/wool`)
-  await expect(list(page, 'If it runs out')).toBeVisible()
-})
+test(
+  'who wants just what she needs is shown no wires, percentages or odds, until she asks; and turns it back in the house',
+  { tag: '@byTurns' },
+  async ({ page }) => {
+    await page.goto('/')
+    await page.getByRole('button', { name: 'Just what I need' }).click()
+    const bobbin = await figure(page, 'Bobbin')
+    await page.goto(`${bobbin}/shapes`)
+    const wires = page.getByRole('button', { name: 'Wires', exact: true })
+    await expect(page.getByRole('button', { name: 'Show wires' })).toBeVisible()
+    await expect(wires).toBeHidden()
+    await page.getByRole('button', { name: 'Show wires' }).click()
+    await expect(wires).toBeVisible()
+    await page.goto(`${bobbin}/wool`)
+    await expect(page.getByRole('button', { name: 'Show how much to keep back' })).toBeVisible()
+    await expect(list(page, 'If it runs out')).toBeHidden()
+    await page.goto('/hand')
+    await expect(page.getByRole('button', { name: 'Show the curves' })).toBeVisible()
+    await page.goto('/house')
+    await choose(page, list(page, 'How much to show'), 'Everything')
+    await page.goto(`${bobbin}/wool`)
+    await expect(list(page, 'If it runs out')).toBeVisible()
+  },
+)
 
-test('prices are in the currency that was chosen in the house', async ({ page }) => {
+test('prices are in the currency that was chosen in the house', { tag: '@byTurns' }, async ({ page }) => {
   await page.goto('/house')
   await choose(page, list(page, 'Currency'), 'EUR')
   await page.goto(`${await figure(page, 'Bobbin')}/wool`)

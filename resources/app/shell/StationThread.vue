@@ -285,6 +285,7 @@ function switchLight(): void {
 }
 .knot b {
   line-height: 1.15;
+  white-space: nowrap;
 }
 .knot.here b {
   color: rgb(var(--v-theme-primary));
@@ -326,7 +327,6 @@ function switchLight(): void {
   }
   .knot b {
     font-size: 0.86rem;
-    white-space: nowrap;
   }
   .drawer {
     padding: 0.7rem 0.3rem;

@@ -22,7 +22,7 @@ function usual(): string {
 }
 
 /** In which her prices are, by ISO 4217; empty: it was not said, and prices stand as bare numbers. */
-export const currency = ref(localStorage.getItem(KEY) ?? usual())
+export const currency = ref(typeof localStorage === 'undefined' ? '' : (localStorage.getItem(KEY) ?? usual()))
 watch(currency, (now) => localStorage.setItem(KEY, now))
 
 /** A price as her language writes it, to the smallest coin. */
