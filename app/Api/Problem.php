@@ -59,7 +59,10 @@ final class Problem
             $e instanceof MethodNotAllowedHttpException => self::of(
                 405,
                 (string) Message::of('house.problem.not-done-this-way'),
-                (string) Message::of('house.refused.asked-by', method: $e->getHeaders()['Allow'] ?? Message::of('house.refused.another-method')),
+                (string) Message::of(
+                    'house.refused.asked-by',
+                    method: $e->getHeaders()['Allow'] ?? Message::of('house.refused.another-method'),
+                ),
                 [],
                 $e->getHeaders(),
             ),

@@ -21,7 +21,8 @@ final class Kernel extends BaseKernel
         $options = $artisan->getDefinition();
         if (! $options->hasOption('units')) {
             $options->addOption(new InputOption('--units', null, InputOption::VALUE_REQUIRED, 'metric or imperial', 'metric'));
-            $options->addOption(new InputOption('--currency', null, InputOption::VALUE_REQUIRED, 'of prices, by ISO 4217, such as EUR', ''));
+            $currency = 'of prices, by ISO 4217, such as EUR';
+            $options->addOption(new InputOption('--currency', null, InputOption::VALUE_REQUIRED, $currency, ''));
             $options->addOption(new InputOption('--lang', null, InputOption::VALUE_REQUIRED, 'a language that there are words for', 'en'));
         }
 

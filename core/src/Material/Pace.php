@@ -215,7 +215,12 @@ final class Pace
         return match ($way) {
             CoveringWay::Felt => Traced::given('usual-minutes', 0.0, Measure::Time, Source::House),
             CoveringWay::Film, CoveringWay::PreFelt => Traced::given('usual-minutes', self::CUT, Measure::Time, Source::House),
-            CoveringWay::Wrap, CoveringWay::Plait => self::times('covering-minutes', Densities::metres($metres), 'minutes-a-metre', self::EACH[$way->value]),
+            CoveringWay::Wrap, CoveringWay::Plait => self::times(
+                'covering-minutes',
+                Densities::metres($metres),
+                'minutes-a-metre',
+                self::EACH[$way->value],
+            ),
             default => self::times(
                 'covering-minutes',
                 Traced::plain('covering-count', $count, Source::Shapes),

@@ -132,8 +132,14 @@ final readonly class Guidance
 
         return match (true) {
             $left > 0 && $this->done === [] => [['not-begun', Message::of('help.next.not-begun'), 'build']],
-            $left > 0 => [['part-weigh', Message::of('help.next.part-weigh'), 'check'], ['left', Message::of('help.next.left', count: $left), 'build']],
-            $this->wool !== 'used' => [['photo', Message::of('help.next.photo'), 'check'], ['finish', Message::of('help.next.finish'), 'check']],
+            $left > 0 => [
+                ['part-weigh', Message::of('help.next.part-weigh'), 'check'],
+                ['left', Message::of('help.next.left', count: $left), 'build'],
+            ],
+            $this->wool !== 'used' => [
+                ['photo', Message::of('help.next.photo'), 'check'],
+                ['finish', Message::of('help.next.finish'), 'check'],
+            ],
             default => [['photo', Message::of('help.next.photo'), 'check']],
         };
     }

@@ -17,7 +17,9 @@ final class NumberRefused extends Refused
 
     public static function noSuchNumber(string $number): self
     {
-        return new self(Message::of('trace.refused.number', number: mb_strimwidth($number, 0, 60, '...'), known: implode(', ', Numbers::KNOWN)));
+        $known = implode(', ', Numbers::KNOWN);
+
+        return new self(Message::of('trace.refused.number', number: mb_strimwidth($number, 0, 60, '...'), known: $known));
     }
 
     public static function notOfThis(string $number, string $of): self

@@ -38,8 +38,9 @@ it('says of every demo figure at every station something to do, and where it is 
 });
 
 it('sends a figure without parts to the shapes, from wherever it is asked', function () {
+    $plan = Plan::of(Figures::read(Figures::document([])));
     foreach (Guidance::STATIONS as $station) {
-        expect(array_column(Guidance::of(Plan::of(Figures::read(Figures::document([]))), $station, 'open', [], 0), 'station'))->toBe(['shapes']);
+        expect(array_column(Guidance::of($plan, $station, 'open', [], 0), 'station'))->toBe(['shapes']);
     }
 });
 
@@ -53,8 +54,9 @@ it('counts the parts that touch nothing, and is quiet of them once they are join
 
 it('misses eyes and a mouth as long as none is there, and names nothing missing of a whole face', function () {
     $head = [Figures::part('head', 'ball', 50, 50, 50, 0, 25)];
-    $eye = ['key' => 'e', 'role' => 'eye', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 5, 'colour' => 'black', 'xMm' => 9, 'mirror' => true];
-    $mouth = ['key' => 'm', 'role' => 'mouth', 'on' => 'head', 'kind' => 'line', 'widthMm' => 1.5, 'colour' => 'black', 'pointsMm' => [[-5, -8], [5, -8]]];
+    $on = ['on' => 'head', 'colour' => 'black'];
+    $eye = $on + ['key' => 'e', 'role' => 'eye', 'kind' => 'disc', 'widthMm' => 5, 'xMm' => 9, 'mirror' => true];
+    $mouth = $on + ['key' => 'm', 'role' => 'mouth', 'kind' => 'line', 'widthMm' => 1.5, 'pointsMm' => [[-5, -8], [5, -8]]];
     expect(array_keys(next(Figures::read(Figures::document($head)), 'face')))->toBe(['no-eyes', 'no-mouth'])
         ->and(array_keys(next(Figures::read(Figures::document($head, [$eye])), 'face')))->toBe(['no-mouth'])
         ->and(array_keys(next(Figures::read(Figures::document($head, [$eye, $mouth])), 'face')))->toBe(['face-ready']);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Tests\Plan;
 
+use FilesystemIterator;
 use Impa\Balance\Balance;
 use Impa\Face\Advice\Crispness;
 use Impa\Face\Needles;
@@ -27,6 +28,8 @@ use Impa\Voice\Units;
 use Impa\Voice\Voice;
 use Impa\Wool\Ledger\Purpose;
 use Opis\JsonSchema\Validator;
+use RecursiveDirectoryIterator;
+use RecursiveIteratorIterator;
 
 afterEach(fn () => Voice::speak(new Voice));
 
@@ -105,7 +108,7 @@ function numbersOf(Plan $plan, Supply $supply): array
     return $all;
 }
 
-function practised(): Hand
+function taughtHand(): Hand
 {
     return Hand::of([
         new Observation('1', Quantity::Density, 'springy', 'a piece', 10.0, 12.0),
@@ -114,11 +117,13 @@ function practised(): Hand
     ]);
 }
 
-it('comes from its own card to every number of a figure, for hands of which nothing and of which something is known', function (string $name) {
+it('comes from its own card to every number of a figure, of a hand that nothing and one that something is known of', function (
+    string $name,
+) {
     $validator = new Validator;
     $schema = json_decode((string) file_get_contents(dirname(__DIR__, 3).'/formats/impa-number-1.schema.json'));
     $figure = Works::demo($name);
-    foreach ([[Densities::house(), Pace::house()], [practised()->densities(), practised()->pace()]] as [$densities, $pace]) {
+    foreach ([[Densities::house(), Pace::house()], [taughtHand()->densities(), taughtHand()->pace()]] as [$densities, $pace]) {
         $plan = Plan::of($figure, null, $densities, $pace);
         $supply = Supply::of($figure, [], [], Reserve::Never, $densities);
         foreach (numbersOf($plan, $supply) as [$number, $of, $is]) {
@@ -148,7 +153,7 @@ it('says the sum of a ball with its values put in, as it is reckoned by hand', f
 it('names her own records once there are some, and what one more would change', function () {
     $figure = Figures::read(Figures::document([Figures::part('head', 'ball', 52, 46, 48)]));
     $bare = card(Plan::of($figure), 'core', 'head');
-    $known = card(Plan::of($figure, null, practised()->densities(), practised()->pace()), 'core', 'head');
+    $known = card(Plan::of($figure, null, taughtHand()->densities(), taughtHand()->pace()), 'core', 'head');
     expect($bare['surer'])->toStartWith('None of your own parts has been weighed yet')
         ->and($known['surer'])->toStartWith('1 part of yours has been weighed')
         ->and(array_column($known['from'], 'source'))->toContain('own')
@@ -156,7 +161,7 @@ it('names her own records once there are some, and what one more would change', 
     preg_match_all('/(\d+)%/', $bare['surer'], $shares);
     // A hand of which nothing is known: exp(1.2816 * sqrt(0.23^2 + 0.1^2 + 0.1^2)) - 1 = 41 %.
     expect((int) $shares[1][0])->toBe(41)->and((int) $shares[1][1])->toBeLessThan(30);
-    $time = card(Plan::of($figure, null, practised()->densities(), practised()->pace()), 'minutes', 'cover:head');
+    $time = card(Plan::of($figure, null, taughtHand()->densities(), taughtHand()->pace()), 'minutes', 'cover:head');
     expect(array_column($time['lines'], 'name')[0])->toBe('minutes at your pace');
 });
 
@@ -173,8 +178,8 @@ it('has words for where each number comes from, and none that no sum says', func
         $words = require dirname(__DIR__, 3)."/lang/{$language->value}/trace.php";
         $source = '';
         foreach (['Trace', 'Material', 'Wool', 'Build', 'Balance', 'Face', 'Stash', 'Sets', 'Plan'] as $room) {
-            $files = new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator(dirname(__DIR__, 2)."/src/$room", \FilesystemIterator::SKIP_DOTS));
-            foreach ($files as $file) {
+            $folder = new RecursiveDirectoryIterator(dirname(__DIR__, 2)."/src/$room", FilesystemIterator::SKIP_DOTS);
+            foreach (new RecursiveIteratorIterator($folder) as $file) {
                 $source .= file_get_contents((string) $file);
             }
         }
@@ -184,7 +189,8 @@ it('has words for where each number comes from, and none that no sum says', func
             }
         }
         // What stands first in a given number or a sum is a name.
-        preg_match_all('/(?:Traced::(?:product|quotient|sum|difference|plain|given)\(|Traced::by\(\s*By::\w+,|->called\()\s*\'([a-z-]+)\'/', $source, $named);
+        $calls = 'Traced::(?:product|quotient|sum|difference|plain|given)\(|Traced::by\(\s*By::\w+,|->called\(';
+        preg_match_all("/(?:$calls)\s*'([a-z-]+)'/", $source, $named);
         expect(array_values(array_diff(array_unique($named[1]), array_keys($words['name']))))->toBe([]);
         preg_match_all('/Traced::(?:given|plain)\(\s*\'([a-z-]+)\'(?:(?!Source::).)*Source::(?!Unit)/s', $source, $given);
         expect(array_values(array_diff(array_unique($given[1]), array_keys($words['from']))))->toBe([]);
@@ -208,7 +214,7 @@ it('says how much of a seam is still reached behind a plate that hides it, and a
     $free = Plan::of(Figures::read(Figures::document([$head], [$nose])));
     expect(card($free, 'reach', 'detail:nose')['is'])->toBe(1.0);
     // A wall right before the face, joined to it.
-    $wall = Figures::part('wall', 'ball', 60, 60, 30, 0, 60, more: ['at' => ['xMm' => 0, 'yMm' => 60, 'zMm' => 42], 'join' => ['to' => 'head']]);
+    $wall = Figures::part('wall', 'ball', 60, 60, 30, 0, 60, 42, ['join' => ['to' => 'head']]);
     $hidden = Plan::of(Figures::read(Figures::document([$head, $wall], [$nose])));
     $reach = card($hidden, 'reach', 'detail:nose');
     expect($reach['is'])->toBeLessThan(0.5)->and(followed($reach['trace']))->toBe($reach['is']);
@@ -223,11 +229,15 @@ it('leans less where the edge of its foot lies farther in, by the arc tangent', 
         ->and(Balance::FALLS_DEG)->toBeLessThan(Balance::TOUCHY_DEG);
 });
 
-it('refuses a number that there is not, and one that this figure has not, naming what there is', function (string $number, string $of, string $says) {
+it('refuses a number that there is not, and one that this figure has not, naming what there is', function (
+    string $number,
+    string $of,
+    string $says,
+) {
     $figure = Works::demo('dusk');
     expect(fn () => card(Plan::of($figure), $number, $of))->toThrow(NumberRefused::class, $says);
 })->with([
-    ['price', '', 'Ask for one of: core, cover'],
+    ['price', '', 'Ask for one of: core, colour, cover'],
     ['core', 'nobody', '“core” of “nobody”'],
     ['wool', '', '“wool” of “”'],
     ['lean', '', '“lean”'],

@@ -85,7 +85,7 @@ final class Doors
             'board/turning' => static fn (Figure $f): array => Board::turning($f),
             'board, rescaled' => static fn (Figure $f): mixed => Scaling::to($f, 90.0)->document(),
             'number' => static fn (Figure $f): array => self::each(
-                static fn (array $asked): array => Numbers::card(Plan::of($f), $asked[0], $asked[1], $needles, $supply($f))->document(),
+                static fn (array $a): array => Numbers::card(Plan::of($f), $a[0], $a[1], $needles, $supply($f))->document(),
                 self::numbers($f),
             ),
             'balance' => static fn (Figure $f): array => BalanceSheet::of(Balance::of($ledger($f))),
@@ -192,7 +192,8 @@ final class Doors
         $part = (string) array_key_first($figure->parts);
         $detail = (string) array_key_first($figure->details);
         $of = [
-            'core' => $part, 'colour' => $part, 'making' => $part, 'cover' => $part, 'covering' => $part, 'film' => $part, 'wisp' => $detail, 'crisp' => $detail,
+            'core' => $part, 'colour' => $part, 'making' => $part, 'cover' => $part, 'covering' => $part, 'film' => $part,
+            'wisp' => $detail, 'crisp' => $detail,
             'wool' => (string) array_key_first($figure->colours), 'minutes' => "cover:$part", 'reach' => "detail:$detail",
             'reserve' => '', 'need' => 'core-wool',
         ];

@@ -19,18 +19,22 @@ it('has the same pages in every language, each with something to read, for every
         foreach (Guide::pages($language) as $page) {
             expect(mb_strlen($page->text))->toBeGreaterThan(80)->and($page->html)->not->toContain('<!--')->not->toContain('<script');
         }
-        expect(array_diff([...Guidance::STATIONS, 'shelf', 'stash', 'hand', 'house', 'set'], array_merge(...$stations($language))))->toBe([]);
+        $all = [...Guidance::STATIONS, 'shelf', 'stash', 'hand', 'house', 'set'];
+        expect(array_diff($all, array_merge(...$stations($language))))->toBe([]);
     }
 });
 
 it('answers its pages in the language that is asked', function () {
     expect($this->getJson('/api/help')->assertOk()->json('pages.0.title'))->toBe('Shelf: begin a figure')
-        ->and($this->withHeaders(['Accept-Language' => 'de'])->getJson('/api/help')->json('pages.0.title'))->toBe('Regal: eine Figur beginnen');
+        ->and($this->withHeaders(['Accept-Language' => 'de'])->getJson('/api/help')->json('pages.0.title'))
+        ->toBe('Regal: eine Figur beginnen');
 });
 
 it('finds pages, words, figures and wools by the beginnings of words, what stands in a title first', function () {
     $id = lay();
-    $wool = Wool::query()->create(['name' => 'Überzug rot', 'hex' => '#aa2222', 'material' => 'wool', 'preparation' => 'tops', 'grams_left' => 20.0]);
+    $wool = Wool::query()->create([
+        'name' => 'Überzug rot', 'hex' => '#aa2222', 'material' => 'wool', 'preparation' => 'tops', 'grams_left' => 20.0,
+    ]);
     $pages = array_column($this->getJson('/api/help')->json('pages'), 'title', 'number');
     expect($pages[($this->find)('photograph figure')['pages'][0]])->toBe('How to photograph a figure')
         ->and(($this->find)('wisp')['words'])->toContain('wisp')

@@ -59,7 +59,7 @@ it('has every model but the felter say whose its rows are', function () {
     expect(array_values($ownerless))->toBe([Felter::class])->and(count($models))->toBeGreaterThan(15);
 });
 
-it('says nothing to a felter in one language alone: sentences of the app are in lang/, but for the console\'s and the keeper\'s', function () {
+it('says nothing to a felter in one language alone: its sentences are in lang/, but for the console\'s and the keeper\'s', function () {
     // What who keeps the machine reads: of the store, of certificates, of an archive's own page; the console speaks English.
     $keepers = '#^(Console/|Store/|Sharing/Certificate|Archive/Outgoing|Http/Middleware/OnlyThisMachine)#';
     $found = [];
@@ -79,7 +79,8 @@ it('says nothing to a felter in one language alone: sentences of the app are in 
             if (in_array($thrown, ['LogicException', 'RuntimeException'], true)) {
                 continue;
             }
-            if ($token->is([T_CONSTANT_ENCAPSED_STRING, T_ENCAPSED_AND_WHITESPACE]) && preg_match('/^[\'"][A-Z][^\'"]* [a-z]+ [^\'"]*[.:]/', $token->text) === 1) {
+            $isQuoted = $token->is([T_CONSTANT_ENCAPSED_STRING, T_ENCAPSED_AND_WHITESPACE]);
+            if ($isQuoted && preg_match('/^[\'"][A-Z][^\'"]* [a-z]+ [^\'"]*[.:]/', $token->text) === 1) {
                 $found[] = $file->getRelativePathname().': '.$token->text;
             }
         }

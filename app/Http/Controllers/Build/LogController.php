@@ -121,7 +121,9 @@ final class LogController
     {
         $step = $body->text('step');
 
-        return preg_match('/^[A-Za-z0-9:._-]{0,160}$/D', $step) === 1 ? $step : throw new HttpException(422, (string) Message::of('house.refused.no-step-key'));
+        return preg_match('/^[A-Za-z0-9:._-]{0,160}$/D', $step) === 1 ? $step : throw new HttpException(422, (string) Message::of(
+            'house.refused.no-step-key',
+        ));
     }
 
     /** @return array<string, mixed> */

@@ -42,7 +42,10 @@ final class HandController
             (string) Message::of('house.hand-controller.a-piece'),
         );
         $firmness = Firmness::tryFrom($body->text('firmness')) ??
-            throw new HttpException(422, (string) Message::of('house.refused.firmness', known: implode(', ', array_column(Firmness::cases(), 'value'))));
+            throw new HttpException(422, (string) Message::of(
+                'house.refused.firmness',
+                known: implode(', ', array_column(Firmness::cases(), 'value')),
+            ));
         $measured = Measurement::of($body->float('widthMm'), $body->float('heightMm'), $body->float('depthMm'), $body->float('grams'));
         $piece = FinishedPiece::alone(
             mb_substr(trim($body->text('what')), 0, 120),

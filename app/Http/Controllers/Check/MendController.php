@@ -59,7 +59,11 @@ final class MendController
             throw new HttpException(422, (string) Message::of('house.mend-controller.a-mend-has'));
         }
         if (! is_finite($mg) || $mg < 0.0 || $mg > self::MOST_MG) {
-            throw new HttpException(422, (string) Message::of('house.refused.mend-takes', least: Amount::g(0.0), most: Amount::g(self::MOST_MG / 1000)));
+            throw new HttpException(422, (string) Message::of(
+                'house.refused.mend-takes',
+                least: Amount::g(0.0),
+                most: Amount::g(self::MOST_MG / 1000),
+            ));
         }
         $entry = LogEntry::query()->firstOrCreate(['figure_id' => $figure->id, 'uuid' => $uuid], [
             'kind' => 'mended',

@@ -31,7 +31,11 @@ final class FacePictureController
         [$figure, $part] = $body->part();
         $metres = $body->float('metres');
         if ($metres < self::METRES[0] || $metres > self::METRES[1]) {
-            throw new HttpException(422, (string) Message::of('house.refused.afar', near: Amount::number(self::METRES[0]), far: Amount::number(self::METRES[1])));
+            throw new HttpException(422, (string) Message::of(
+                'house.refused.afar',
+                near: Amount::number(self::METRES[0]),
+                far: Amount::number(self::METRES[1]),
+            ));
         }
         $alone = $figure->onlyPart($part->key);
         $png = Painter::png($alone, View::Front, self::AFAR_PX, Srgb::hex('#efe6d6'));

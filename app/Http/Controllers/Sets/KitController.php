@@ -45,7 +45,10 @@ final class KitController
     public function labels(Body $body): Response
     {
         $size = LabelSize::tryFrom($body->text('labels', LabelSize::A4x21->value))
-            ?? throw new HttpException(422, (string) Message::of('house.refused.labels', known: implode(', ', array_column(LabelSize::cases(), 'value'))));
+            ?? throw new HttpException(422, (string) Message::of(
+                'house.refused.labels',
+                known: implode(', ', array_column(LabelSize::cases(), 'value')),
+            ));
 
         return self::pdf(PagesPdf::of(LabelSheet::pages(self::kit($body), $size), $size->paper()));
     }

@@ -74,7 +74,10 @@ final class FlatController
     private static function sewn(Body $body, Figure $figure): Pattern
     {
         $stitch = Stitch::tryFrom($body->text('stitch', 'back'))
-            ?? throw new HttpException(422, (string) Message::of('house.refused.stitch', known: implode(', ', array_column(Stitch::cases(), 'value'))));
+            ?? throw new HttpException(422, (string) Message::of(
+                'house.refused.stitch',
+                known: implode(', ', array_column(Stitch::cases(), 'value')),
+            ));
 
         return Pattern::of(
             $figure->parts[$body->text('part')] ?? throw FlatRefused::noSuchPart($body->text('part')),

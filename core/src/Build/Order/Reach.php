@@ -67,7 +67,11 @@ final class Reach
                 continue;
             }
             $near = self::near($place, $obstacles);
-            $reached = count(array_filter($place->points, static fn (array $point): bool => self::met(self::view($point[0], $point[1], $place->pieces, $near), $near, [], isAnyEnough: true) === []));
+            $reached = 0;
+            foreach ($place->points as [$from, $normal]) {
+                $view = self::view($from, $normal, $place->pieces, $near);
+                $reached += self::met($view, $near, [], isAnyEnough: true) === [] ? 1 : 0;
+            }
             $share = Traced::quotient(
                 'reach',
                 Measure::Share,

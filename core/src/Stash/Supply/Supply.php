@@ -224,7 +224,13 @@ final readonly class Supply
     private static function needs(Ledger $ledger, array $matches, array $stash, Reserve $reserve): array
     {
         $records = $ledger->densities->hand->count;
-        $need = static function (?StashWool $wool, string $material, array $colours, Traced $likely, float $sigma) use ($reserve, $records): Need {
+        $need = static function (
+            ?StashWool $wool,
+            string $material,
+            array $colours,
+            Traced $likely,
+            float $sigma,
+        ) use ($reserve, $records): Need {
             $want = $reserve->of($likely, $sigma, $records);
 
             return new Need(
