@@ -30,6 +30,13 @@ return [
         'left' => 'Beim Bauen {count, plural, one {bleibt ein Schritt} other {bleiben # Schritte}}.',
         'photo' => 'Mach ein Foto: Impa legt den Plan darüber.',
         'finish' => 'Schau sie unter „Abschluss“ durch, und behalte ihre Karte.',
+        'first-figure' => 'Zieh eine Zeichnung auf die Seite, oder probier es mit dem Beispiel.',
+        'open-one' => 'Öffne eine Figur, um weiterzumachen, oder zieh eine neue Zeichnung her.',
+        'first-wool' => 'Füg die Wollen hinzu, die du hast: Wieg jede und nimm ihre Farbe.',
+        'weigh-in' => 'Wieg nach, was du gekauft oder so verbraucht hast: Alle Figuren rechnen damit.',
+        'practice' => 'Mach drei kleine Kugeln und eine Wurst: In 40 Minuten kennt Impa deine Hand.',
+        'more-records' => 'Bisher {count, plural, one {ein Eintrag} other {# Einträge}}: Wieg beim Prüfen weitere fertige Teile.',
+        'known-hand' => 'Impa richtet sich nach {count} Einträgen von dir. Lass weg, was schiefging.',
     ],
     'no-such-station' => 'Eine Station „{station}“ gibt es nicht. Frag nach einer von diesen: {known}.',
 ];

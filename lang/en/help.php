@@ -30,6 +30,13 @@ return [
         'left' => '{count, plural, one {One step is} other {# steps are}} left in Build.',
         'photo' => 'Take a photo: Impa lays the plan over it.',
         'finish' => 'Look it over under Finish, and keep its card.',
+        'first-figure' => 'Drop a drawing on the page, or try it with the example.',
+        'open-one' => 'Open a figure to go on with it, or drop a new drawing.',
+        'first-wool' => 'Add the wools you have: weigh each one, and take its colour.',
+        'weigh-in' => 'Weigh in what you bought or used by hand: all figures count on it.',
+        'practice' => 'Make three small balls and a sausage: in 40 minutes Impa knows your hand.',
+        'more-records' => '{count, plural, one {One record} other {# records}} so far: weigh more finished parts in Check.',
+        'known-hand' => 'Impa goes by {count} records of yours. Leave out what went wrong.',
     ],
     'no-such-station' => 'There is no station “{station}”. Ask for one of: {known}.',
 ];

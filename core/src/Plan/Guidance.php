@@ -16,6 +16,12 @@ final readonly class Guidance
     /** Stations of a figure that there is something to do next at. */
     public const STATIONS = ['shapes', 'wool', 'face', 'build', 'check'];
 
+    /** Stations around the figures. */
+    public const AROUND = ['shelf', 'stash', 'hand'];
+
+    /** From so many records on a hand is known well enough to go by (house choice). */
+    private const KNOWN_HAND = 5;
+
     /** Notes of the plan that a felter can do something about at once, the most pressing first: by the code of lang/, help.next. */
     private const NOTES = [
         'loose-part' => 'loose', 'floats' => 'gap', 'falls' => 'falls', 'hidden' => 'buried', 'height' => 'height', 'thin' => 'thin',
@@ -50,6 +56,35 @@ final readonly class Guidance
                 default => $guidance->check(),
             };
 
+        return self::told($next);
+    }
+
+    /**
+     * @param  string  $station  one of AROUND
+     * @param  int  $figures  on the shelf
+     * @param  int  $wools  in the stash
+     * @param  int  $records  of her hand
+     * @return list<array{code: string, text: Message, station: string}> station: where it is done
+     */
+    public static function around(string $station, int $figures, int $wools, int $records): array
+    {
+        return self::told(match (true) {
+            $station === 'shelf' && $figures === 0 => [['first-figure', Message::of('help.next.first-figure'), 'shelf']],
+            $station === 'shelf' => [['open-one', Message::of('help.next.open-one'), 'shelf']],
+            $station === 'stash' && $wools === 0 => [['first-wool', Message::of('help.next.first-wool'), 'stash']],
+            $station === 'stash' => [['weigh-in', Message::of('help.next.weigh-in'), 'stash']],
+            $records === 0 => [['practice', Message::of('help.next.practice'), 'hand']],
+            $records < self::KNOWN_HAND => [['more-records', Message::of('help.next.more-records', count: $records), 'hand']],
+            default => [['known-hand', Message::of('help.next.known-hand', count: $records), 'hand']],
+        });
+    }
+
+    /**
+     * @param  list<array{string, Message, string}>  $next
+     * @return list<array{code: string, text: Message, station: string}>
+     */
+    private static function told(array $next): array
+    {
         return array_map(static fn (array $n): array => ['code' => $n[0], 'text' => $n[1], 'station' => $n[2]], $next);
     }
 

@@ -84,6 +84,14 @@ it('names the first step that is not done, and ends in Check', function () {
         ->and(array_keys(next($figure, 'check', 'aside', $keys)))->toBe(['photo', 'finish']);
 });
 
+it('knows of a hand how much is known of it, and of the shelf and the stash whether anything is there', function () {
+    $code = static fn (string $station, int ...$of): string => Guidance::around($station, ...$of)[0]['code'];
+    expect(array_map(static fn (int $n): string => $code('hand', 3, 3, $n), [0, 1, 4, 5, 40]))
+        ->toBe(['practice', 'more-records', 'more-records', 'known-hand', 'known-hand'])
+        ->and([$code('shelf', 0, 9, 9), $code('shelf', 1, 0, 0), $code('stash', 9, 0, 9), $code('stash', 0, 1, 0)])
+        ->toBe(['first-figure', 'open-one', 'first-wool', 'weigh-in']);
+});
+
 it('says forty words and more of the trade, each with forms by which a sentence is searched, and no form of two', function () {
     expect(count(TradeWord::CODES))->toBeGreaterThanOrEqual(40);
     foreach (Language::cases() as $language) {

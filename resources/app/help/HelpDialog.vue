@@ -11,6 +11,8 @@ import WordCard from './WordCard.vue'
 import { showHelp } from './asked'
 
 /** Help where the work is: what to do next here, what the station is for, search over all of it, keys last. */
+/** Stations around the figures where there is something to do next. */
+const AROUND = ['shelf', 'stash', 'hand']
 const route = useRoute()
 const figure = useFigure()
 const pages = shallowRef<Help['pages']>([])
@@ -44,8 +46,8 @@ watch(
     try {
       pages.value = (await api.help()).pages
       open.value = here.value[0]?.number ?? null
-      if (isOfFigure.value && figure.document)
-        next.value = (await api.next(figure.document, station.value, figure.id)).next
+      if (isOfFigure.value ? figure.document : AROUND.includes(station.value))
+        next.value = (await api.next(isOfFigure.value ? figure.document! : undefined, station.value, figure.id)).next
     } catch (error) {
       trouble.value = inWords(error)
     }

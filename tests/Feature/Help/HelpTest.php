@@ -67,9 +67,24 @@ it('says what to do next from what is kept of a figure', function () {
         ->and($ask('check'))->toContain('part-weigh');
 });
 
+it('says on the shelf, at the stash and of the hand what to do next, from what there is', function () {
+    $ask = fn (string $station): array => array_column(
+        $this->postJson('/api/help/next', ['station' => $station])->assertOk()->json('next'),
+        'code',
+    );
+    expect([$ask('shelf'), $ask('stash'), $ask('hand')])->toBe([['first-figure'], ['first-wool'], ['practice']]);
+    lay();
+    Wool::query()->create(['name' => 'Straw', 'hex' => '#e0c060', 'material' => 'wool', 'preparation' => 'tops', 'grams_left' => 9.0]);
+    $this->postJson('/api/hand', [
+        'uuid' => 'practice-1', 'what' => 'A ball', 'kind' => 'ball', 'widthMm' => 40, 'heightMm' => 40, 'depthMm' => 40,
+        'firmness' => 'springy', 'grams' => 7.0,
+    ])->assertSuccessful();
+    expect([$ask('shelf'), $ask('stash'), $ask('hand')])->toBe([['open-one'], ['weigh-in'], ['more-records']]);
+});
+
 it('refuses a station that there is not, naming those that there are', function () {
     $this->postJson('/api/help/next', ['document' => demoFigure(), 'station' => 'kitchen'])
         ->assertStatus(422)
-        ->assertJsonPath('detail', 'There is no station “kitchen”. Ask for one of: shapes, wool, face, build, check.');
+        ->assertJsonPath('detail', 'There is no station “kitchen”. Ask for one of: shapes, wool, face, build, check, shelf, stash, hand.');
     $this->postJson('/api/help/next', ['station' => 'wool'])->assertStatus(422);
 });

@@ -6,12 +6,14 @@ namespace App\Http\Controllers\House;
 
 use App\Accounts\CurrentFelter;
 use App\Api\Body;
+use App\Hand\OwnHand;
 use App\Hand\Profile;
 use App\Help\Guide;
 use App\Help\GuidePage;
 use App\Help\Search;
 use App\Http\DocumentResponse;
 use App\Models\Figure;
+use App\Models\Wool;
 use App\Stash\Stash;
 use Illuminate\Http\Request;
 use Impa\Plan\Guidance;
@@ -38,15 +40,23 @@ final class HelpController
         return new DocumentResponse(Search::of(is_string($asked) ? mb_substr($asked, 0, 100) : ''));
     }
 
-    /** What to do next with a figure that lies open, kept or not. */
+    /** What to do next with a figure that lies open, kept or not; at a station around the figures, with what there is. */
     public function next(Body $body): DocumentResponse
     {
         $station = $body->text('station');
+        if (in_array($station, Guidance::AROUND, true)) {
+            return new DocumentResponse(['next' => Guidance::around(
+                $station,
+                Figure::query()->count(),
+                Wool::query()->count(),
+                count(OwnHand::hand()->observations),
+            )]);
+        }
         if (! in_array($station, Guidance::STATIONS, true)) {
             throw new HttpException(422, (string) Message::of(
                 'help.no-such-station',
                 station: mb_strimwidth($station, 0, 60, '...'),
-                known: implode(', ', Guidance::STATIONS),
+                known: implode(', ', [...Guidance::STATIONS, ...Guidance::AROUND]),
             ));
         }
         $figure = $body->figure();

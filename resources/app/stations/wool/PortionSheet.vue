@@ -14,6 +14,7 @@ import SheetLayout from './SheetLayout.vue'
 import SplitTool from './SplitTool.vue'
 import { inWords } from '../../shared/useAsyncAction'
 import { t, within } from '../../lang'
+import HowNumber from '../../help/HowNumber.vue'
 
 /** What to weigh and how to divide it, twins first; the clump of the chosen one at true size. */
 const figure = useFigure()
@@ -122,8 +123,8 @@ async function print(): Promise<void> {
       <li v-for="w in supply.supply.wisps" :key="w.detail">
         <i class="swatch tiny" :style="{ background: hexOf(w.colour) }" /><span
           ><b
-            >{{ detailName(w.detail) }}<span v-if="w.count > 1" class="unit">x {{ w.count }}</span>
-            {{ units.g(w.mg / 1000) }}</b
+            >{{ detailName(w.detail) }}<span v-if="w.count > 1" class="unit">x {{ w.count }}</span
+            >{{ ' ' }}<HowNumber number="wisp" :of="w.detail">{{ units.g(w.mg / 1000) }}</HowNumber></b
           ><small class="quiet">{{ w.text }}</small></span
         >
       </li>
