@@ -8,7 +8,7 @@ const props = withDefaults(defineProps<{ number: string; of?: string }>(), { of:
 <template>
   <button
     type="button"
-    class="how"
+    class="asked how"
     aria-haspopup="dialog"
     :title="$t('help.howNumber.how')"
     @click.stop="askedNumber = { number: props.number, of: props.of }"
@@ -19,13 +19,6 @@ const props = withDefaults(defineProps<{ number: string; of?: string }>(), { of:
 
 <style scoped>
 .how {
-  font: inherit;
-  color: inherit;
-  background: none;
-  border: 0;
-  padding: 0;
-  text-align: inherit;
-  cursor: help;
   text-decoration: underline dashed 1px rgb(var(--v-theme-quiet));
   text-underline-offset: 0.22em;
 }

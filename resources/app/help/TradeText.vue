@@ -10,7 +10,7 @@ const pieces = computed(() => parted(props.text))
 
 <template>
   <template v-for="(piece, i) in pieces" :key="i"
-    ><button v-if="piece.code" type="button" class="word" aria-haspopup="dialog" @click.stop="askedWord = piece.code">
+    ><button v-if="piece.code" type="button" class="asked word" aria-haspopup="dialog" @click.stop="askedWord = piece.code">
       {{ piece.text }}</button
     ><template v-else>{{ piece.text }}</template></template
   >
@@ -18,13 +18,6 @@ const pieces = computed(() => parted(props.text))
 
 <style scoped>
 .word {
-  font: inherit;
-  color: inherit;
-  background: none;
-  border: 0;
-  padding: 0;
-  text-align: inherit;
-  cursor: help;
   text-decoration: underline dotted 1.5px rgb(var(--v-theme-primary));
   text-underline-offset: 0.2em;
 }
