@@ -10,7 +10,13 @@ const pieces = computed(() => parted(props.text))
 
 <template>
   <template v-for="(piece, i) in pieces" :key="i"
-    ><button v-if="piece.code" type="button" class="asked word" aria-haspopup="dialog" @click.stop="askedWord = piece.code">
+    ><button
+      v-if="piece.code"
+      type="button"
+      class="asked word"
+      aria-haspopup="dialog"
+      @click.stop="askedWord = piece.code"
+    >
       {{ piece.text }}</button
     ><template v-else>{{ piece.text }}</template></template
   >
