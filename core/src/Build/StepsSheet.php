@@ -106,6 +106,7 @@ final class StepsSheet
     {
         return [
             'part' => $line->for->part,
+            'number' => $line->purpose->number(),
             'material' => $line->material,
             'colour' => $line->for->colour === '' ? null : $line->for->colour,
             'name' => WoolWords::name($line->material, $line->for->colour, $work->ledger->figure),

@@ -49,11 +49,8 @@ final readonly class Numbers
 
         return match ($number) {
             'colour' => $numbers->colour($of),
-            'core' => $numbers->line($number, $plan->ledger->ofPart($of), Purpose::Inside, $of),
-            'cover' => $numbers->line($number, $plan->ledger->ofPart($of), Purpose::Cover, $of),
-            'covering' => $numbers->line($number, $plan->ledger->ofPart($of), Purpose::Covering, $of),
-            'film' => $numbers->line($number, $plan->ledger->ofPart($of), Purpose::Film, $of),
-            'wisp' => $numbers->line($number, array_filter([$plan->ledger->ofDetail($of)]), Purpose::Detail, $of),
+            'core', 'cover', 'covering', 'film' => $numbers->line($number, $plan->ledger->ofPart($of), $of),
+            'wisp' => $numbers->line($number, array_filter([$plan->ledger->ofDetail($of)]), $of),
             'wool' => $numbers->wool($of),
             'total' => $numbers->total(),
             'minutes' => $numbers->minutes($of),
@@ -73,10 +70,10 @@ final readonly class Numbers
      *
      * @param  list<LedgerLine>  $lines
      */
-    private function line(string $number, array $lines, Purpose $purpose, string $of): NumberCard
+    private function line(string $number, array $lines, string $of): NumberCard
     {
         foreach ($lines as $line) {
-            if ($line->purpose === $purpose && $line->how !== null) {
+            if ($line->purpose->number() === $number && $line->how !== null) {
                 return $this->weight($line->how, new Name((string) $line->why), [[$line, 1]]);
             }
         }
@@ -91,7 +88,7 @@ final readonly class Numbers
             static fn (LedgerLine $l): bool => in_array($l->purpose, [Purpose::Cover, Purpose::Covering], true),
         ));
         if (count($lines) < 2) {
-            return $this->line('colour', $lines, $lines[0]->purpose ?? Purpose::Cover, $of);
+            return $lines === [] ? throw NumberRefused::notOfThis('colour', $of) : $this->line($lines[0]->purpose->number(), $lines, $of);
         }
         $each = array_values(array_filter(array_map(static fn (LedgerLine $l): ?Traced => $l->how, $lines)));
 

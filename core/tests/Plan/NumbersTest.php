@@ -6,6 +6,7 @@ namespace Impa\Tests\Plan;
 
 use FilesystemIterator;
 use Impa\Balance\Balance;
+use Impa\Build\StepsSheet;
 use Impa\Face\Advice\Crispness;
 use Impa\Face\Needles;
 use Impa\Figure\Figure;
@@ -26,7 +27,6 @@ use Impa\Trace\Source;
 use Impa\Voice\Language;
 use Impa\Voice\Units;
 use Impa\Voice\Voice;
-use Impa\Wool\Ledger\Purpose;
 use Opis\JsonSchema\Validator;
 use RecursiveDirectoryIterator;
 use RecursiveIteratorIterator;
@@ -74,12 +74,8 @@ function card(Plan $plan, string $number, string $of = '', ?Supply $supply = nul
 function numbersOf(Plan $plan, Supply $supply): array
 {
     $all = [['total', '', $plan->totalG()], ['hands', '', $plan->handsMinutes()]];
-    $asked = [
-        Purpose::Inside->value => 'core', Purpose::Cover->value => 'cover', Purpose::Covering->value => 'covering',
-        Purpose::Film->value => 'film', Purpose::Detail->value => 'wisp',
-    ];
     foreach ($plan->ledger->lines as $line) {
-        $all[] = [$asked[$line->purpose->value], $line->for->detail === '' ? $line->for->part : $line->for->detail, $line->g];
+        $all[] = [$line->purpose->number(), $line->for->detail === '' ? $line->for->part : $line->for->detail, $line->g];
     }
     $document = $plan->document();
     foreach ($document['wool'] as $wool) {
@@ -135,6 +131,26 @@ it('comes from its own card to every number of a figure, of a hand that nothing 
         }
     }
 })->with(['bobbin', 'lanto', 'sorrel', 'dusk', 'wick']);
+
+it('explains beside every weighing of a step the very grams that are weighed there, of loops and hair as of plain felt', function () {
+    $part = static fn (string $key, float $y, array $covering): array => Figures::part($key, 'ball', 30, 30, 30, 0, $y, more: $covering);
+    $figures = [...array_map(Works::demo(...), ['bobbin', 'sorrel', 'dusk', 'wick']), Figures::read(Figures::document([
+        $part('body', 15, ['covering' => ['way' => 'loops']]),
+        $part('head', 42, ['join' => ['to' => 'body'], 'covering' => ['way' => 'hair']]),
+    ]))];
+    $told = 0;
+    foreach ($figures as $figure) {
+        $plan = Plan::of($figure);
+        foreach (StepsSheet::of($plan->work())['steps'] as $step) {
+            foreach ($step['weigh'] as $weigh) {
+                $of = $step['detail'] === '' ? $weigh['part'] : $step['detail'];
+                expect(card($plan, $weigh['number'], $of)['is'])->toEqualWithDelta($weigh['g'], 1e-12, $step['key']);
+                $told++;
+            }
+        }
+    }
+    expect($told)->toBeGreaterThan(60);
+});
 
 it('says the sum of a ball with its values put in, as it is reckoned by hand', function () {
     // 60.1 cm3 of a ball of 52 x 46 x 48 mm, springy, 3 mm of cover (docs/trade.md, Sums): 6.26 g of core, 3.17 g of cover.

@@ -142,6 +142,10 @@ export interface WorkStep {
   withinG: number
   weigh: {
     part: string
+    /**
+     * by which it is asked how its grams came about (POST number)
+     */
+    number: 'core' | 'cover' | 'covering' | 'film' | 'wisp'
     material: string
     colour: string | null
     /**

@@ -20,10 +20,6 @@ const props = defineProps<{
 const figure = useFigure()
 const units = useUnits()
 
-/** What the number beside a weighing is asked as: a detail's wisp, a part's inside or its colour. */
-const asked = (material: string) =>
-  props.step.detail ? 'wisp' : material === 'film' ? 'film' : material === 'wool' ? 'colour' : 'core'
-
 const needle = computed(() => {
   const n = props.step.needle
   if (!n) return ''
@@ -66,7 +62,7 @@ const stabs = computed(() => {
           <span
             >{{ w.isCut ? $t('build.stepCard.cutFromFelt') : $t('build.stepCard.weigh') }}
             <b
-              ><HowNumber v-if="w.pieces === 1" :number="asked(w.material)" :of="step.detail || w.part">{{
+              ><HowNumber v-if="w.pieces === 1" :number="w.number" :of="step.detail || w.part">{{
                 units.g(w.g)
               }}</HowNumber
               ><template v-else>{{ units.g(w.g * w.pieces) }}</template></b

@@ -48,6 +48,7 @@ const step = (key: string, kind: WorkStep['kind'], title: string, more: Partial<
   ...more,
 })
 const weigh = (material: string, colour: string | null, g: number, pieces: number, layersG = [g]) => ({
+  number: 'cover' as const,
   part: 'body',
   material,
   colour,
