@@ -6,6 +6,7 @@ namespace App\Console;
 
 use Illuminate\Console\Events\CommandStarting;
 use Impa\Voice\Language;
+use Impa\Voice\Message;
 use Impa\Voice\Units;
 use Impa\Voice\Voice;
 use Symfony\Component\Console\Exception\InvalidOptionException;
@@ -31,7 +32,7 @@ final class Speaking
 
         return $said === '' || preg_match('/^[A-Z]{3}$/', $said) === 1
             ? $said
-            : throw new InvalidOptionException('--currency: three capitals, such as EUR (ISO 4217).');
+            : throw new InvalidOptionException((string) Message::of('console.currency'));
     }
 
     private static function said(InputInterface $input, string $option, string $usual): string

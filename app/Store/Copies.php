@@ -7,6 +7,7 @@ namespace App\Store;
 use App\Models\Picture;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
+use Impa\Voice\Message;
 use RuntimeException;
 use SQLite3;
 use Symfony\Component\Process\Process;
@@ -118,14 +119,14 @@ final class Copies
     {
         $path = self::folder().'/'.$name;
         if (! self::isCopy($name) || ! is_file($path)) {
-            throw new RuntimeException("There is no copy called {$name}. See: php artisan impa:copy --list");
+            throw new RuntimeException((string) Message::of('console.copies.none', name: $name));
         }
         if (str_ends_with($name, '.dump')) {
-            throw new RuntimeException('A copy of PostgreSQL is put back by its own means: see deploy/README.md.');
+            throw new RuntimeException((string) Message::of('console.copies.postgres'));
         }
         $copy = new SQLite3($path, SQLITE3_OPEN_READONLY);
         if ($copy->querySingle('pragma integrity_check') !== 'ok') {
-            throw new RuntimeException("The copy {$name} is damaged. Take an earlier one.");
+            throw new RuntimeException((string) Message::of('console.copies.damaged', name: $name));
         }
         $copy->close();
         $before = self::make($name);

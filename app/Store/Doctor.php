@@ -15,6 +15,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Impa\Figure\Document\FigureRefused;
 use Impa\Figure\Figure as FigureDocument;
+use Impa\Voice\Message;
 use Throwable;
 
 /** Looks a store over from its pages to its figures, says what is wrong, and mends what can be mended without losing anything. */
@@ -25,7 +26,7 @@ final class Doctor
 
     private const LEAST_FREE = 200_000_000;
 
-    /** @var list<array{string, ?Closure(): mixed, string}> what is wrong, how it is mended, and what was done in words */
+    /** @var list<array{Message, ?Closure(): mixed, string}> what is wrong, how it is mended, and the key of the words for that */
     private array $found = [];
 
     /** @return list<array{what: string, mended: string}> what was mended is empty where it cannot be, or was not asked for */
@@ -40,11 +41,11 @@ final class Doctor
                 $doctor->{$look}();
             } catch (Throwable $e) {
                 report($e);
-                $doctor->say('The store cannot be looked over further here ('.$look.'): the log says why.');
+                $doctor->say(Message::of('console.doctor.no-further', look: $look));
             }
             foreach ($doctor->found as [$what, $do, $done]) {
                 $isMended = $mend && $do !== null && self::tried($do);
-                $told[] = ['what' => $what, 'mended' => $isMended ? $done : ''];
+                $told[] = ['what' => (string) $what, 'mended' => $isMended ? (string) Message::of("console.doctor.$done") : ''];
             }
         }
 
@@ -68,7 +69,7 @@ final class Doctor
     }
 
     /** @param  ?Closure(): mixed  $mend */
-    private function say(string $what, ?Closure $mend = null, string $done = ''): void
+    private function say(Message $what, ?Closure $mend = null, string $done = ''): void
     {
         $this->found[] = [$what, $mend, $done];
     }
@@ -80,16 +81,16 @@ final class Doctor
         }
         foreach (DB::select('pragma integrity_check') as $row) {
             $said = (string) current((array) $row);
-            $said === 'ok' || $this->say("The store's file is damaged: {$said}. Put the latest copy back: php artisan impa:restore.");
+            $said === 'ok' || $this->say(Message::of('console.doctor.damaged', said: $said));
         }
         foreach (DB::select('pragma foreign_key_check') as $row) {
             [$table, $id, $parent] = [(string) $row->table, (int) $row->rowid, (string) $row->parent];
             $this->say(
-                "A row of {$table} belongs to something in {$parent} that is gone.",
+                Message::of('console.doctor.orphan', table: $table, parent: $parent),
                 static function () use ($table, $id): void {
                     DB::table($table)->where('id', $id)->delete();
                 },
-                'let go',
+                'let-go',
             );
         }
     }
@@ -102,7 +103,7 @@ final class Doctor
             $migrate = static function (): void {
                 Artisan::call('migrate', ['--force' => true]);
             };
-            $this->say(sprintf('The store is older than this Impa: %d changes are missing.', count($missing)), $migrate, 'made');
+            $this->say(Message::of('console.doctor.older', count: count($missing)), $migrate, 'made');
         }
     }
 
@@ -115,7 +116,7 @@ final class Doctor
                 $give = static function () use ($table, $felters): void {
                     DB::table($table)->whereNotIn('felter_id', $felters)->update(['felter_id' => Felter::OF_THIS_MACHINE]);
                 };
-                $this->say("{$count} rows of {$table} are nobody's.", $give, 'given to this machine');
+                $this->say(Message::of('console.doctor.nobodys', count: $count, table: $table), $give, 'given');
             }
         }
     }
@@ -132,9 +133,14 @@ final class Doctor
                 }
                 $aside = $table === 'figures' ? null : static fn (): bool => self::setAside($table, $columns);
                 $this->say(
-                    sprintf('Record %d of %s cannot be read: %s', $columns['id'], str_replace('_', ' ', $table), implode(' ', $faults)),
+                    Message::of(
+                        'console.doctor.record',
+                        id: (string) $columns['id'],
+                        table: str_replace('_', ' ', $table),
+                        faults: implode(' ', $faults),
+                    ),
                     $aside,
-                    'set aside',
+                    'aside',
                 );
             }
         }
@@ -181,8 +187,7 @@ final class Doctor
                     $figure->replace($document, Profile::summary($document), $figure->revision);
                 });
             };
-            $done = 'its last revision that can be read was put back';
-            $this->say("Figure {$figure->id}, \"{$figure->name}\", cannot be read.", $put, $done);
+            $this->say(Message::of('console.doctor.figure', id: (string) $figure->id, name: $figure->name), $put, 'put-back');
 
             return;
         }
@@ -192,11 +197,11 @@ final class Doctor
                     ['revision' => $figure->revision, 'document' => $figure->document, 'created_at' => now()],
                 ));
             };
-            $this->say("Figure {$figure->id}, \"{$figure->name}\", is not in its own history.", $keep, 'written into it');
+            $this->say(Message::of('console.doctor.no-history', id: (string) $figure->id, name: $figure->name), $keep, 'written');
         }
         $reckon = static fn () => CurrentFelter::being($felter, static fn () => $figure->keepSummary($today));
         if ($figure->isByOlderRules() || ! $figure->summary()->tells($today)) {
-            $this->say("The shelf shows old numbers of figure {$figure->id}, \"{$figure->name}\".", $reckon, 'reckoned anew');
+            $this->say(Message::of('console.doctor.old-numbers', id: (string) $figure->id, name: $figure->name), $reckon, 'reckoned');
         }
     }
 
@@ -224,7 +229,7 @@ final class Doctor
             if (is_file($disk->path($hash)) && hash_file('sha256', $disk->path($hash)) === $hash) {
                 if (is_file($copy) && hash_file('sha256', $copy) !== $hash) {
                     $again = static fn (): bool => unlink($copy) && Copies::copyPicture($hash);
-                    $this->say(sprintf('The copy of picture %s… is damaged.', substr($hash, 0, 8)), $again, 'copied anew');
+                    $this->say(Message::of('console.doctor.copy-damaged', hash: substr($hash, 0, 8)), $again, 'copied');
                 }
 
                 continue;
@@ -233,7 +238,7 @@ final class Doctor
                 $disk->delete($hash);
                 $disk->put($hash, (string) file_get_contents($copy));
             } : null;
-            $this->say(sprintf('The file of picture %s… is gone or damaged.', substr($hash, 0, 8)), $fetch, 'fetched from the copies');
+            $this->say(Message::of('console.doctor.picture-gone', hash: substr($hash, 0, 8)), $fetch, 'fetched');
         }
     }
 
@@ -243,12 +248,12 @@ final class Doctor
         $known = array_flip(array_filter(DB::table('pictures')->distinct()->pluck('hash')->all(), is_string(...)));
         foreach ($disk->files() as $file) {
             if (! isset($known[$file]) && $disk->lastModified($file) < time() - self::OLD_S) {
-                $this->say("The file {$file} in the pictures is nobody's.", static fn () => $disk->delete($file), 'let go');
+                $this->say(Message::of('console.doctor.stray', file: $file), static fn () => $disk->delete($file), 'let-go');
             }
         }
         foreach (glob(storage_path('framework/in-*')) ?: [] as $file) {
             if (filemtime($file) < time() - self::OLD_S) {
-                $this->say('An archive that was never taken in to its end lies about.', static fn () => unlink($file), 'let go');
+                $this->say(Message::of('console.doctor.left-archive'), static fn () => unlink($file), 'let-go');
             }
         }
     }
@@ -256,13 +261,13 @@ final class Doctor
     private function surroundings(): void
     {
         foreach (['', 'pictures', 'framework', 'logs'] as $folder) {
-            is_writable(storage_path($folder)) || $this->say("Impa may not write to storage/{$folder}. Give it leave to.");
+            is_writable(storage_path($folder)) || $this->say(Message::of('console.doctor.no-leave', folder: $folder));
         }
         if (disk_free_space(storage_path()) < self::LEAST_FREE) {
-            $this->say('The disk is nearly full. Make room.');
+            $this->say(Message::of('console.doctor.nearly-full'));
         }
         if (Copies::isDue()) {
-            $this->say('The last copy is older than a day.', static fn () => Copies::make(), 'made one');
+            $this->say(Message::of('console.doctor.old-copy'), static fn () => Copies::make(), 'made-one');
         }
     }
 }

@@ -105,24 +105,25 @@ final class Record
         $number = static fn (mixed $v): float => is_numeric($v) ? (float) $v : NAN;
         // What is no number lies nowhere.
         $from = static fn (float $least, float $most): callable => static fn (mixed $v): string => $number($v) >= $least
-            && $number($v) <= $most ? '' : sprintf('must lie between %s and %s', $least, $most);
+            && $number($v) <= $most ? '' : (string) Message::of('house.record.between', least: $least, most: $most);
         $above = static fn (float $most): callable => static fn (mixed $v): string => $number($v) > 1e-6 && $number($v) <= $most
-            ? '' : sprintf('must lie above 0, and be %s at most', $most);
+            ? '' : (string) Message::of('house.record.above', most: $most);
         $whole = static fn (int $least, int $most): callable => static fn (mixed $v): string => $number($v) === floor($number($v))
-            && $number($v) >= $least && $number($v) <= $most ? '' : "must be a whole number from {$least} to {$most}";
+            && $number($v) >= $least && $number($v) <= $most ? '' : (string) Message::of('house.record.whole', least: $least, most: $most);
         $orNone = static fn (callable $rule): callable => static fn (mixed $v): string => $v === null ? '' : $rule($v);
         $text = static fn (int $most): callable => static fn (mixed $v): string => is_string($v) && mb_check_encoding($v, 'UTF-8')
-            && mb_strlen($v) <= $most ? '' : "must be a text of at most {$most} letters";
-        $like = static fn (string $pattern, string $words): callable => static fn (mixed $v): string => is_string($v)
-            && preg_match($pattern, $v) === 1 ? '' : $words;
+            && mb_strlen($v) <= $most ? '' : (string) Message::of('house.record.text', most: $most);
+        $like = static fn (string $pattern, string $why): callable => static fn (mixed $v): string => is_string($v)
+            && preg_match($pattern, $v) === 1 ? '' : (string) Message::of("house.record.$why");
         $oneOf = static fn (array $list): callable => static fn (mixed $v): string => in_array(is_numeric($v) ? (int) $v : $v, $list, true)
-            ? '' : 'is one of '.implode(', ', $list);
+            ? '' : (string) Message::of('house.record.one-of', known: implode(', ', $list));
         $moment = static fn (mixed $v): string => $number($v) >= 0 && $number($v) <= 1000 * time() + self::AHEAD_MS
-            ? '' : 'is no moment that was';
-        $time = static fn (mixed $v): string => ! is_string($v) || self::isTime($v) ? '' : 'is no day and hour';
-        $json = static fn (mixed $v): string => is_string($v) && json_decode($v) instanceof stdClass ? '' : 'cannot be read';
-        $step = $like(self::STEP, 'is no key of a step');
-        $name = $like(self::NAME, 'is no name of a record: 8 to 64 letters and digits');
+            ? '' : (string) Message::of('house.record.no-moment');
+        $time = static fn (mixed $v): string => ! is_string($v) || self::isTime($v) ? '' : (string) Message::of('house.record.no-time');
+        $json = static fn (mixed $v): string => is_string($v) && json_decode($v) instanceof stdClass
+            ? '' : (string) Message::of('house.record.unreadable');
+        $step = $like(self::STEP, 'no-step');
+        $name = $like(self::NAME, 'no-name');
         $values = static fn (array $cases): array => array_column($cases, 'value');
         $g = $from(0.0, self::MOST_G);
 
@@ -146,13 +147,13 @@ final class Record
                 'step' => $step, 'kind' => $oneOf($values(StepKind::cases())), 'what' => $text(200),
                 'minutes' => $from(0.0, self::MOST_MINUTES), 'house_minutes' => $above(self::MOST_MINUTES), 'at' => $moment,
             ],
-            'hand_marks' => ['record' => $like('/^(?:since|[a-z]{4,8}:[0-9]{1,18})$/D', 'names no record'), 'at' => $moment],
+            'hand_marks' => ['record' => $like('/^(?:since|[a-z]{4,8}:[0-9]{1,18})$/D', 'no-record'), 'at' => $moment],
             'photo_checks' => ['view' => $oneOf($values(View::cases())), 'found' => $json, 'at' => $moment],
             'set_asides' => ['grams' => $g],
             'set_wools' => ['grams' => $g],
             'wool_uses' => ['planned_g' => $g, 'used_g' => $g, 'created_at' => $time],
             'weighings' => ['grams' => $g, 'created_at' => $time],
-            'swatches' => ['shares' => $json, 'hex' => $like('/^#[0-9a-f]{6}$/D', 'is no colour such as #2f8f86'), 'created_at' => $time],
+            'swatches' => ['shares' => $json, 'hex' => $like('/^#[0-9a-f]{6}$/D', 'no-colour'), 'created_at' => $time],
             'needles' => ['gauge' => $oneOf(Needles::SOLD), 'kind' => $oneOf(Needles::KINDS), 'left' => $whole(0, Needle::MOST)],
         ];
     }

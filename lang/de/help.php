@@ -37,6 +37,10 @@ return [
         'practice' => 'Mach drei kleine Kugeln und eine Wurst: In 40 Minuten kennt Impa deine Hand.',
         'more-records' => 'Bisher {count, plural, one {ein Eintrag} other {# Einträge}}: Wieg beim Prüfen weitere fertige Teile.',
         'known-hand' => 'Impa richtet sich nach {count} Einträgen von dir. Lass weg, was schiefging.',
+        'set-more' => 'Figuren dazunehmen: Was zusammen geplant wird, wird zusammen gekauft.',
+        'set-ready' => 'Unter Wolle ansehen, was für {count, plural, one {eine Figur} other {# Figuren}} zu kaufen ist, dann die Materialpakete machen.',
+        'copy' => 'Die letzte Kopie ist älter als ein Tag: jetzt kopieren.',
+        'archive' => 'Alles an einen eigenen Ort holen: Sichern und wiederherstellen.',
     ],
     'no-such-station' => 'Eine Station „{station}“ gibt es nicht. Frag nach einer von diesen: {known}.',
 ];

@@ -161,6 +161,18 @@ return [
         'the-sample-shop' => 'Der Beispielladen ist open, slow, sold-out oder closed.',
     ],
     'record' => [
+        'between' => 'muss zwischen {least} und {most} liegen',
+        'above' => 'muss über 0 liegen und höchstens {most} sein',
+        'whole' => 'muss eine ganze Zahl von {least} bis {most} sein',
+        'text' => 'muss ein Text von höchstens {most} Zeichen sein',
+        'one-of' => 'ist eines von {known}',
+        'no-moment' => 'ist kein Augenblick, der schon war',
+        'no-time' => 'ist kein Tag mit Uhrzeit',
+        'unreadable' => 'lässt sich nicht lesen',
+        'no-step' => 'ist kein Schlüssel eines Schritts',
+        'no-name' => 'ist kein Name eines Eintrags: 8 bis 64 Buchstaben und Ziffern',
+        'no-record' => 'nennt keinen Eintrag',
+        'no-colour' => 'ist keine Farbe wie #2f8f86',
         'it-ends-before' => 'Es endet, bevor es anfängt.',
     ],
     'store-trouble' => [

@@ -37,6 +37,10 @@ return [
         'practice' => 'Make three small balls and a sausage: in 40 minutes Impa knows your hand.',
         'more-records' => '{count, plural, one {One record} other {# records}} so far: weigh more finished parts in Check.',
         'known-hand' => 'Impa goes by {count} records of yours. Leave out what went wrong.',
+        'set-more' => 'Add figures: what is planned together is bought together.',
+        'set-ready' => 'See under Wool what to buy for {count, plural, one {one figure} other {# figures}}, then make the kits.',
+        'copy' => 'The last copy is older than a day: copy now.',
+        'archive' => 'Take everything out to a place of yours: Back up and restore.',
     ],
     'no-such-station' => 'There is no station “{station}”. Ask for one of: {known}.',
 ];

@@ -161,6 +161,18 @@ return [
         'the-sample-shop' => 'The sample shop is open, slow, sold-out or closed.',
     ],
     'record' => [
+        'between' => 'must lie between {least} and {most}',
+        'above' => 'must lie above 0, and be {most} at most',
+        'whole' => 'must be a whole number from {least} to {most}',
+        'text' => 'must be a text of at most {most} letters',
+        'one-of' => 'is one of {known}',
+        'no-moment' => 'is no moment that was',
+        'no-time' => 'is no day and hour',
+        'unreadable' => 'cannot be read',
+        'no-step' => 'is no key of a step',
+        'no-name' => 'is no name of a record: 8 to 64 letters and digits',
+        'no-record' => 'names no record',
+        'no-colour' => 'is no colour such as #2f8f86',
         'it-ends-before' => 'It ends before it begins.',
     ],
     'store-trouble' => [

@@ -66,6 +66,14 @@ test('a number says how it came about, and its card comes to the number that was
     .click()
   await page.getByRole('button', { name: /^about .* min$/ }).click()
   await expect(card.locator('.sum li').first()).toBeVisible()
+  await page.keyboard.press('Escape')
+  // On the shelf no figure lies open: the card's own figure is asked, and comes to the card's own weight.
+  await page.goto('/')
+  const shelfCard = page.getByRole('article').filter({ hasText: 'Bobbin, night watch' }).first()
+  const weight = shelfCard.getByRole('button', { name: /\d\s*g$/ })
+  const told = (await weight.innerText()).replace(/\s/g, '')
+  await weight.click()
+  await expect.poll(async () => (await card.locator('.head b').innerText()).replace(/\s/g, '')).toBe(told)
 })
 
 test('a word of the trade opens its card where it stands in a sentence', { tag: '@byTurns' }, async ({ page }) => {

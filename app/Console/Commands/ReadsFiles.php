@@ -7,6 +7,7 @@ namespace App\Console\Commands;
 use Impa\Figure\Document\Fault;
 use Impa\Figure\Document\FigureRefused;
 use Impa\Figure\Figure;
+use Impa\Voice\Message;
 
 /** What the console commands share: files in, files out, and refusals one line each on standard error, exit 2. */
 trait ReadsFiles
@@ -21,7 +22,7 @@ trait ReadsFiles
     {
         $bytes = is_file($path) && is_readable($path) ? file_get_contents($path) : false;
         if ($bytes === false) {
-            $this->refuse([$path.': this file is not there, or cannot be read.']);
+            $this->refuse([Message::of('console.not-read', file: $path)]);
 
             return null;
         }
@@ -54,17 +55,17 @@ trait ReadsFiles
             return 0;
         }
         if (! is_dir(dirname($out)) || @file_put_contents($out, $bytes) === false) {
-            return $this->refuse([$out.': this file cannot be written.']);
+            return $this->refuse([Message::of('console.not-written', file: $out)]);
         }
 
         return 0;
     }
 
-    /** @param  list<string>  $lines */
+    /** @param  list<string|Message>  $lines */
     private function refuse(array $lines): int
     {
         foreach ($lines as $line) {
-            $this->tell($line);
+            $this->tell((string) $line);
         }
 
         return 2;

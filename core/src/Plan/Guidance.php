@@ -17,7 +17,7 @@ final readonly class Guidance
     public const STATIONS = ['shapes', 'wool', 'face', 'build', 'check'];
 
     /** Stations around the figures. */
-    public const AROUND = ['shelf', 'stash', 'hand'];
+    public const AROUND = ['shelf', 'stash', 'hand', 'set', 'house'];
 
     /** From so many records on a hand is known well enough to go by (house choice). */
     private const KNOWN_HAND = 5;
@@ -61,22 +61,20 @@ final readonly class Guidance
 
     /**
      * @param  string  $station  one of AROUND
-     * @param  int  $figures  on the shelf
-     * @param  int  $wools  in the stash
-     * @param  int  $records  of her hand
+     * @param  int  $count  of what lies there: figures, wools, records of her hand, figures of a set; in the house, copies of a day
      * @return list<array{code: string, text: Message, station: string}> station: where it is done
      */
-    public static function around(string $station, int $figures, int $wools, int $records): array
+    public static function around(string $station, int $count): array
     {
-        return self::told(match (true) {
-            $station === 'shelf' && $figures === 0 => [['first-figure', Message::of('help.next.first-figure'), 'shelf']],
-            $station === 'shelf' => [['open-one', Message::of('help.next.open-one'), 'shelf']],
-            $station === 'stash' && $wools === 0 => [['first-wool', Message::of('help.next.first-wool'), 'stash']],
-            $station === 'stash' => [['weigh-in', Message::of('help.next.weigh-in'), 'stash']],
-            $records === 0 => [['practice', Message::of('help.next.practice'), 'hand']],
-            $records < self::KNOWN_HAND => [['more-records', Message::of('help.next.more-records', count: $records), 'hand']],
-            default => [['known-hand', Message::of('help.next.known-hand', count: $records), 'hand']],
-        });
+        $code = match ($station) {
+            'shelf' => $count === 0 ? 'first-figure' : 'open-one',
+            'stash' => $count === 0 ? 'first-wool' : 'weigh-in',
+            'set' => $count < 2 ? 'set-more' : 'set-ready',
+            'house' => $count === 0 ? 'copy' : 'archive',
+            default => $count === 0 ? 'practice' : ($count < self::KNOWN_HAND ? 'more-records' : 'known-hand'),
+        };
+
+        return self::told([[$code, Message::of('help.next.'.$code, count: $count), $station]]);
     }
 
     /**

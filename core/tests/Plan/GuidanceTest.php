@@ -84,12 +84,16 @@ it('names the first step that is not done, and ends in Check', function () {
         ->and(array_keys(next($figure, 'check', 'aside', $keys)))->toBe(['photo', 'finish']);
 });
 
-it('knows of a hand how much is known of it, and of the shelf and the stash whether anything is there', function () {
-    $code = static fn (string $station, int ...$of): string => Guidance::around($station, ...$of)[0]['code'];
-    expect(array_map(static fn (int $n): string => $code('hand', 3, 3, $n), [0, 1, 4, 5, 40]))
-        ->toBe(['practice', 'more-records', 'more-records', 'known-hand', 'known-hand'])
-        ->and([$code('shelf', 0, 9, 9), $code('shelf', 1, 0, 0), $code('stash', 9, 0, 9), $code('stash', 0, 1, 0)])
-        ->toBe(['first-figure', 'open-one', 'first-wool', 'weigh-in']);
+it('knows of a hand how much is known of it, and of shelf, stash, set and house whether anything is there', function () {
+    $codes = static fn (string $station, int ...$counts): array => array_map(
+        static fn (int $n): string => Guidance::around($station, $n)[0]['code'],
+        $counts,
+    );
+    expect($codes('hand', 0, 1, 4, 5, 40))->toBe(['practice', 'more-records', 'more-records', 'known-hand', 'known-hand'])
+        ->and($codes('shelf', 0, 1))->toBe(['first-figure', 'open-one'])
+        ->and($codes('stash', 0, 1))->toBe(['first-wool', 'weigh-in'])
+        ->and($codes('set', 0, 1, 2))->toBe(['set-more', 'set-more', 'set-ready'])
+        ->and($codes('house', 0, 1))->toBe(['copy', 'archive']);
 });
 
 it('says forty words and more of the trade, each with forms by which a sentence is searched, and no form of two', function () {

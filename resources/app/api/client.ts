@@ -418,8 +418,8 @@ export const api = {
     ask('POST', 'number', { document, ...asked, figure, reserve }),
   help: () => ask('GET', 'help'),
   found: (q: string) => ask('GET', `help/search?q=${encodeURIComponent(q)}`),
-  next: (document: Figure | undefined, station: string, figure: number) =>
-    ask('POST', 'help/next', { document, station, figure }),
+  next: (document: Figure | undefined, station: string, figure: number, set: number) =>
+    ask('POST', 'help/next', { document, station, figure, set }),
   balance: (document: Figure) => ask('POST', 'balance', { document }),
   sizing: (document: Figure, wish: { by: 'height' | 'part' | 'object' } & Record<string, unknown>) =>
     ask('POST', 'sizing', { document, ...wish }),

@@ -12,7 +12,7 @@ import { showHelp } from './asked'
 
 /** Help where the work is: what to do next here, what the station is for, search over all of it, keys last. */
 /** Stations around the figures where there is something to do next. */
-const AROUND = ['shelf', 'stash', 'hand']
+const AROUND = ['shelf', 'stash', 'hand', 'set', 'house']
 const route = useRoute()
 const figure = useFigure()
 const pages = shallowRef<Help['pages']>([])
@@ -47,7 +47,14 @@ watch(
       pages.value = (await api.help()).pages
       open.value = here.value[0]?.number ?? null
       if (isOfFigure.value ? figure.document : AROUND.includes(station.value))
-        next.value = (await api.next(isOfFigure.value ? figure.document! : undefined, station.value, figure.id)).next
+        next.value = (
+          await api.next(
+            isOfFigure.value ? figure.document! : undefined,
+            station.value,
+            figure.id,
+            Number(route.params['set'] ?? 0),
+          )
+        ).next
     } catch (error) {
       trouble.value = inWords(error)
     }

@@ -2,7 +2,7 @@
 import { askedNumber } from './asked'
 
 /** A number that is pressed to see how it came about. */
-const props = withDefaults(defineProps<{ number: string; of?: string }>(), { of: '' })
+const props = withDefaults(defineProps<{ number: string; of?: string; figure?: number }>(), { of: '', figure: 0 })
 </script>
 
 <template>
@@ -11,7 +11,7 @@ const props = withDefaults(defineProps<{ number: string; of?: string }>(), { of:
     class="asked how"
     aria-haspopup="dialog"
     :title="$t('help.howNumber.how')"
-    @click.stop="askedNumber = { number: props.number, of: props.of }"
+    @click.stop="askedNumber = { ...props }"
   >
     <slot />
   </button>

@@ -4,18 +4,20 @@ import { api } from '../api/client'
 import { useAnswer } from '../api/useAnswer'
 import { useFigure } from '../state/figure/figure'
 import { useSupply } from '../state/figure/supply'
-import { askedNumber } from './asked'
+import { askedNumber, type Asked } from './asked'
 
 /** How a number came about: the sum with its values, where each comes from, how far it may be off, what would make it surer. */
 const figure = useFigure()
 const supply = useSupply()
+async function reckoned(asked: Asked): ReturnType<typeof api.number> {
+  const id = asked.figure || figure.id
+  const document = asked.figure ? (await api.figure(id)).document : figure.document!
+  return api.number(document, { number: asked.number, of: asked.of }, id, supply.reserve)
+}
 const show = computed({ get: () => askedNumber.value !== null, set: (is) => !is && (askedNumber.value = null) })
 const { answer: card, trouble } = useAnswer(
   [askedNumber],
-  () =>
-    askedNumber.value && figure.document
-      ? api.number(figure.document, askedNumber.value, figure.id, supply.reserve)
-      : null,
+  () => (askedNumber.value ? reckoned(askedNumber.value) : null),
   true,
 )
 </script>

@@ -102,7 +102,7 @@ describe('a number that is pressed', () => {
       global: global(),
     })
     await number.find('button').trigger('click')
-    expect(askedNumber.value).toEqual({ number: 'core', of: 'head' })
+    expect(askedNumber.value).toEqual({ number: 'core', of: 'head', figure: 0 })
     const dialog = mount(NumberDialog, {
       global: { ...global(), stubs: { VDialog: { template: '<div><slot /></div>' } } },
     })
@@ -114,7 +114,7 @@ describe('a number that is pressed', () => {
   it('says in words why it cannot be told', async () => {
     vi.spyOn(api, 'number').mockRejectedValue(new Error('This figure has no such number.'))
     await opened()
-    askedNumber.value = { number: 'core', of: 'nobody' }
+    askedNumber.value = { number: 'core', of: 'nobody', figure: 0 }
     const dialog = mount(NumberDialog, {
       global: { ...global(), stubs: { VDialog: { template: '<div><slot /></div>' } } },
     })

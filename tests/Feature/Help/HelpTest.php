@@ -3,7 +3,9 @@
 declare(strict_types=1);
 
 use App\Help\Guide;
+use App\Models\FigureSet;
 use App\Models\Wool;
+use App\Store\Copies;
 use Impa\Plan\Guidance;
 use Impa\Voice\Language;
 
@@ -19,7 +21,7 @@ it('has the same pages in every language, each with something to read, for every
         foreach (Guide::pages($language) as $page) {
             expect(mb_strlen($page->text))->toBeGreaterThan(80)->and($page->html)->not->toContain('<!--')->not->toContain('<script');
         }
-        $all = [...Guidance::STATIONS, 'shelf', 'stash', 'hand', 'house', 'set'];
+        $all = [...Guidance::STATIONS, ...Guidance::AROUND];
         expect(array_diff($all, array_merge(...$stations($language))))->toBe([]);
     }
 });
@@ -67,24 +69,29 @@ it('says what to do next from what is kept of a figure', function () {
         ->and($ask('check'))->toContain('part-weigh');
 });
 
-it('says on the shelf, at the stash and of the hand what to do next, from what there is', function () {
-    $ask = fn (string $station): array => array_column(
-        $this->postJson('/api/help/next', ['station' => $station])->assertOk()->json('next'),
-        'code',
+it('says at every station around the figures what to do next, from what there is', function () {
+    $ask = fn (int $set = 0): array => array_map(
+        fn (string $station): string => $this->postJson('/api/help/next', ['station' => $station, 'set' => $set])
+            ->assertOk()->assertJsonCount(1, 'next')->json('next.0.code'),
+        Guidance::AROUND,
     );
-    expect([$ask('shelf'), $ask('stash'), $ask('hand')])->toBe([['first-figure'], ['first-wool'], ['practice']]);
-    lay();
+    expect($ask())->toBe(['first-figure', 'first-wool', 'practice', 'set-more', 'copy']);
+    $figure = lay();
+    Copies::make();
     Wool::query()->create(['name' => 'Straw', 'hex' => '#e0c060', 'material' => 'wool', 'preparation' => 'tops', 'grams_left' => 9.0]);
     $this->postJson('/api/hand', [
         'uuid' => 'practice-1', 'what' => 'A ball', 'kind' => 'ball', 'widthMm' => 40, 'heightMm' => 40, 'depthMm' => 40,
         'firmness' => 'springy', 'grams' => 7.0,
     ])->assertSuccessful();
-    expect([$ask('shelf'), $ask('stash'), $ask('hand')])->toBe([['open-one'], ['weigh-in'], ['more-records']]);
+    $row = ['figure' => $figure, 'name' => '', 'count' => 1, 'colours' => (object) [], 'heightMm' => null];
+    $set = FigureSet::query()->create(['name' => 'Two', 'members' => json_encode([$row, $row]), 'revision' => 1]);
+    expect($ask($set->id))->toBe(['open-one', 'weigh-in', 'more-records', 'set-ready', 'archive']);
 });
 
 it('refuses a station that there is not, naming those that there are', function () {
     $this->postJson('/api/help/next', ['document' => demoFigure(), 'station' => 'kitchen'])
         ->assertStatus(422)
-        ->assertJsonPath('detail', 'There is no station “kitchen”. Ask for one of: shapes, wool, face, build, check, shelf, stash, hand.');
+        ->assertJsonPath('detail', 'There is no station “kitchen”. '
+            .'Ask for one of: shapes, wool, face, build, check, shelf, stash, hand, set, house.');
     $this->postJson('/api/help/next', ['station' => 'wool'])->assertStatus(422);
 });

@@ -59,9 +59,9 @@ it('has every model but the felter say whose its rows are', function () {
     expect(array_values($ownerless))->toBe([Felter::class])->and(count($models))->toBeGreaterThan(15);
 });
 
-it('says nothing to a felter in one language alone: its sentences are in lang/, but for the console\'s and the keeper\'s', function () {
-    // What who keeps the machine reads: of the store, of certificates, of an archive's own page; the console speaks English.
-    $keepers = '#^(Console/|Store/|Sharing/Certificate|Archive/Outgoing|Http/Middleware/OnlyThisMachine)#';
+it('says nothing to a felter in one language alone: its sentences are in lang/, the console\'s and the doctor\'s too', function () {
+    // What only who keeps the machine reads, of certificates and of who may ask; an archive's own page, which goes to whoever it reaches.
+    $keepers = '#^(Sharing/Certificate|Archive/Outgoing|Http/Middleware/OnlyThisMachine)#';
     $found = [];
     foreach ((new Finder)->files()->in(app_path())->name('*.php') as $file) {
         if (preg_match($keepers, $file->getRelativePathname()) === 1) {
@@ -72,15 +72,17 @@ it('says nothing to a felter in one language alone: its sentences are in lang/, 
             $thrown = match (true) {
                 $token->is(T_NEW) => '?',
                 $thrown === '?' && $token->is([T_STRING, T_NAME_FULLY_QUALIFIED]) => $token->text,
+                // What --help says of a command.
+                $token->text === '$description' || $token->text === '$signature' => 'help',
                 $token->text === ';' => '',
                 default => $thrown,
             };
             // A programmer reads what is thrown as a mistake of the code's; everybody reads an HttpException.
-            if (in_array($thrown, ['LogicException', 'RuntimeException'], true)) {
+            if (in_array($thrown, ['LogicException', 'RuntimeException', 'help'], true)) {
                 continue;
             }
             $isQuoted = $token->is([T_CONSTANT_ENCAPSED_STRING, T_ENCAPSED_AND_WHITESPACE]);
-            if ($isQuoted && preg_match('/^[\'"][A-Z][^\'"]* [a-z]+ [^\'"]*[.:]/', $token->text) === 1) {
+            if ($isQuoted && preg_match('/^[\'"](--[a-z]+|[A-Z])[^\'"]* [a-z]+ [^\'"]*[.:]/', $token->text) === 1) {
                 $found[] = $file->getRelativePathname().': '.$token->text;
             }
         }

@@ -304,7 +304,7 @@ describe('a bad archive is refused in words, and nothing of it is taken in', fun
         emptyStore();
         expect(array_count_values(array_column(Incoming::of($path)->preview()['figures'], 'state')))->toEqual(['new' => 1, 'refused' => 1]);
         Artisan::call('impa:unpack', ['archive' => $path]);
-        expect(Artisan::output())->toContain('1 figures taken in', '1 that cannot be read')->and(Figure::query()->count())->toBe(1);
+        expect(Artisan::output())->toContain('1 figure taken in', '1 that cannot be read')->and(Figure::query()->count())->toBe(1);
     });
 });
 

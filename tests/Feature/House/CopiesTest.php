@@ -215,7 +215,11 @@ describe('the doctor', function () {
                 DB::statement('pragma foreign_keys = on');
             }, 'belongs to something in figures that is gone', 'let go',
         ],
-        'rows of nobody' => [fn () => DB::table('figures')->update(['felter_id' => 0]), "figures are nobody's", 'given to this machine'],
+        'rows of nobody' => [
+            fn () => DB::table('figures')->update(['felter_id' => 0]),
+            "row of figures is nobody's",
+            'given to this machine',
+        ],
         'a picture whose file is gone' => [
             function (int $id, string $home): void {
                 array_map(unlink(...), glob("{$home}/pictures/*"));

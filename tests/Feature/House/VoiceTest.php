@@ -71,3 +71,9 @@ it('prints ounces and inches on the console with --units=imperial, and refuses w
         expect($code)->not->toBe(0)->and($out)->toBe('')->and($errors)->toContain(strtok($bad, '=').':');
     }
 });
+
+it('refuses a wrong option in the language that was asked for', function () {
+    expect(impa('impa:cards', 'demo/bobbin.impa.json', '--paper=a5', '--lang=de')[2])->toBe("--paper: a4 oder letter.\n")
+        ->and(impa('impa:plan', 'no/such.json', '--lang=de')[2])->toContain('Diese Datei ist nicht da')
+        ->and(impa('impa:plan', 'no/such.json')[2])->toContain('this file is not there');
+});

@@ -10,6 +10,7 @@ use Impa\Render\Bench\BenchCamera;
 use Impa\Render\Bench\BenchLight;
 use Impa\Render\RenderRefused;
 use Impa\Render\View;
+use Impa\Voice\Message;
 
 final class CameraCommand extends Command
 {
@@ -39,20 +40,20 @@ final class CameraCommand extends Command
         $view = View::tryFrom($this->word($this->option('view')));
         [$px, $seed] = [$this->word($this->option('px')), $this->word($this->option('seed'))];
         if ($view === null) {
-            return $this->refuse(['--view: a view is front, side, back or top.']);
+            return $this->refuse([Message::of('console.view')]);
         }
         if (! ctype_digit($px) || ! ctype_digit($seed) || strlen($seed) > 9) {
-            return $this->refuse(['--px, --seed: whole numbers.']);
+            return $this->refuse([Message::of('console.px-seed')]);
         }
         if ($this->word($this->option('out')) === '') {
-            return $this->refuse(['--out: say which PNG file to write.']);
+            return $this->refuse([Message::of('console.out.png')]);
         }
         if ($figure->parts === [] || $made->parts === []) {
-            return $this->refuse(['There is nothing to photograph: the figure has no parts.']);
+            return $this->refuse([Message::of('console.no-parts')]);
         }
         $part = $this->word($this->option('part'));
         if ($part !== '' && ! isset($figure->parts[$part], $made->parts[$part])) {
-            return $this->refuse(["--part: there is no part \"{$part}\"."]);
+            return $this->refuse([Message::of('console.no-part', part: $part)]);
         }
         if ($part !== '') {
             [$figure, $made] = [$figure->onlyPiece($part), $made->onlyPiece($part)];

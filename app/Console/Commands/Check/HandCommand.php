@@ -12,6 +12,7 @@ use Impa\Hand\HandSheet;
 use Impa\Hand\RecordsTable;
 use Impa\Material\Firmness;
 use Impa\Material\Preparation;
+use Impa\Voice\Message;
 
 final class HandCommand extends Command
 {
@@ -51,7 +52,7 @@ final class HandCommand extends Command
             return $this->refuse(['--firmness: '.implode(', ', array_column(Firmness::cases(), 'value')).'.']);
         }
         if (! is_numeric($cm3) || (float) $cm3 <= 0.0 || (float) $cm3 > 100_000.0) {
-            return $this->refuse(['--cm3: a volume above 0.']);
+            return $this->refuse([Message::of('console.cm3')]);
         }
         $sheet = HandSheet::of(Hand::of($table->observations), $preparation, $firmness, (float) $cm3);
 

@@ -11,6 +11,7 @@ use Impa\Check\Photo\Scale;
 use Impa\Check\PhotoCheck;
 use Impa\Raster\File\PictureRefused;
 use Impa\Render\View;
+use Impa\Voice\Message;
 use InvalidArgumentException;
 
 final class PhotoCheckCommand extends Command
@@ -37,11 +38,11 @@ final class PhotoCheckCommand extends Command
         }
         $view = View::tryFrom($this->word($this->option('view')));
         if ($view === null) {
-            return $this->refuse(['--view: a view is front, side, back or top.']);
+            return $this->refuse([Message::of('console.view')]);
         }
         $part = $this->word($this->option('part'));
         if ($part !== '' && ! isset($figure->parts[$part])) {
-            return $this->refuse(["--part: the figure has no part \"{$part}\"."]);
+            return $this->refuse([Message::of('console.no-part', part: $part)]);
         }
         try {
             $shown = $part === '' ? $figure : $figure->onlyPiece($part);
@@ -60,12 +61,12 @@ final class PhotoCheckCommand extends Command
     {
         [$known, $ruler] = [$this->word($this->option('known')), $this->word($this->option('ruler'))];
         if ($known !== '' && $ruler !== '') {
-            throw new InvalidArgumentException('--known, --ruler: one of both tells the scale.');
+            throw new InvalidArgumentException((string) Message::of('console.known-or-ruler'));
         }
         if ($known !== '') {
             return preg_match('/^([^:]+):(\d+(?:\.\d+)?)$/', $known, $m) === 1
                 ? Scale::byPart($m[1], (float) $m[2])
-                : throw new InvalidArgumentException('--known: KEY:MM, say head:41.5.');
+                : throw new InvalidArgumentException((string) Message::of('console.known'));
         }
         if ($ruler === '') {
             return null;
@@ -74,6 +75,6 @@ final class PhotoCheckCommand extends Command
 
         return preg_match("/^$number,$number,$number,$number:$number$/", $ruler, $m) === 1
             ? Scale::byRuler([(float) $m[1], (float) $m[2]], [(float) $m[3], (float) $m[4]], (float) $m[5])
-            : throw new InvalidArgumentException('--ruler: X,Y,X,Y:MM, say 120,900,720,910:100.');
+            : throw new InvalidArgumentException((string) Message::of('console.ruler'));
     }
 }

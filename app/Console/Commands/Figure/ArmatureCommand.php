@@ -13,6 +13,7 @@ use Impa\Armature\ArmatureSheet;
 use Impa\Armature\Skeleton;
 use Impa\Print\Page\Paper;
 use Impa\Print\Template\BendingSheet;
+use Impa\Voice\Message;
 use Impa\Wool\Ledger\Ledger;
 
 final class ArmatureCommand extends Command
@@ -39,10 +40,10 @@ final class ArmatureCommand extends Command
         $paper = Paper::tryFrom(strtolower($this->word($this->option('paper'))));
         $said = $this->word($this->option('stock'));
         if ($paper === null) {
-            return $this->refuse(['--paper: a4 or letter.']);
+            return $this->refuse([Message::of('console.paper')]);
         }
         if ($said !== '' && preg_match('/^\d{1,5}(\.\d+)?(,\d{1,5}(\.\d+)?){0,199}$/D', $said) !== 1) {
-            return $this->refuse(['--stock: lengths in mm with commas between, such as 300,300,180.']);
+            return $this->refuse([Message::of('console.stock')]);
         }
         $ledger = Ledger::of($figure, $densities);
         $wires = Skeleton::of($figure, $this->option('all') === true);

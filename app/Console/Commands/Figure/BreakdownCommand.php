@@ -13,6 +13,7 @@ use Impa\Seeing\Editing\SeenAgain;
 use Impa\Seeing\Foreground\BrushStroke;
 use Impa\Seeing\SheetView;
 use Impa\Seeing\Wishes;
+use Impa\Voice\Message;
 
 final class BreakdownCommand extends Command
 {
@@ -41,11 +42,11 @@ final class BreakdownCommand extends Command
             return 2;
         }
         if (! is_numeric($height)) {
-            return $this->refuse(['--height: say how tall the finished figure is, in mm, as in --height=110.']);
+            return $this->refuse([Message::of('console.height')]);
         }
         foreach (['shades', 'figure', 'round'] as $name) {
             if (! is_numeric($this->option($name))) {
-                return $this->refuse([sprintf('--%s: a number, please.', $name)]);
+                return $this->refuse([Message::of('console.number', option: $name)]);
             }
         }
         $again = $this->word($this->option('again'));

@@ -10,6 +10,7 @@ use Illuminate\Console\Command;
 use Impa\Plan\Plan;
 use Impa\Print\Page\Paper;
 use Impa\Print\Template\SizeCards;
+use Impa\Voice\Message;
 
 final class CardsCommand extends Command
 {
@@ -30,7 +31,7 @@ final class CardsCommand extends Command
         }
         $paper = Paper::tryFrom(strtolower($this->word($this->option('paper'))));
         if ($paper === null) {
-            return $this->refuse(['--paper: a4 or letter.']);
+            return $this->refuse([Message::of('console.paper')]);
         }
         $out = $this->word($this->option('out'));
         $plan = Plan::of($figure);
@@ -38,7 +39,7 @@ final class CardsCommand extends Command
         return match (strtolower(pathinfo($out, PATHINFO_EXTENSION))) {
             'pdf' => $this->give(PagesPdf::of(SizeCards::pages($plan, $paper), $paper), $out),
             'svg' => $this->give(SizeCards::sheet($plan, $paper), $out),
-            default => $this->refuse(['--out: say which file to write, ending in .pdf or .svg.']),
+            default => $this->refuse([Message::of('console.out.pages')]),
         };
     }
 }

@@ -6,6 +6,7 @@ namespace App\Console\Commands\Figure;
 
 use App\Console\Commands\ReadsFiles;
 use Illuminate\Console\Command;
+use Impa\Voice\Message;
 
 final class CheckCommand extends Command
 {
@@ -21,7 +22,8 @@ final class CheckCommand extends Command
         if ($figure === null) {
             return 2;
         }
-        $this->line(sprintf('%s: no faults. Parts: %d, details: %d.', $figure->name, count($figure->parts), count($figure->details)));
+        $parts = count($figure->parts);
+        $this->line((string) Message::of('console.no-faults', figure: $figure->name, parts: $parts, details: count($figure->details)));
 
         return 0;
     }

@@ -22,6 +22,7 @@ use Impa\Print\Template\FaceTemplates;
 use Impa\Surface\Surface;
 use Impa\Voice\Listed;
 use Impa\Voice\Message;
+use Impa\Voice\Name;
 
 final class FaceCommand extends Command
 {
@@ -49,7 +50,7 @@ final class FaceCommand extends Command
         $out = $this->word($this->option('out'));
         if ($part === null || $paper === null) {
             return $this->refuse([
-                $part === null ? sprintf('--part: there is no part "%s" in this figure.', $key) : '--paper: a4 or letter.',
+                $part === null ? Message::of('console.no-part', part: $key) : Message::of('console.paper'),
             ]);
         }
 
@@ -57,7 +58,7 @@ final class FaceCommand extends Command
             '' => $this->read($figure, $part),
             'pdf' => $this->give(PagesPdf::of(FaceTemplates::of($figure, $part)->pages($paper), $paper), $out),
             'svg' => $this->give(Page::below(FaceTemplates::of($figure, $part)->pages($paper), $paper), $out),
-            default => $this->refuse(['--out: a file ending in .pdf or .svg.']),
+            default => $this->refuse([Message::of('console.out.pages')]),
         };
     }
 
@@ -67,7 +68,7 @@ final class FaceCommand extends Command
         $advice = FaceAdvice::of($figure, $part->key, $needles, Evenness::of($figure, $part->key));
         $details = LayingOrder::of($figure, $figure->detailsOn($part->key));
         if ($details === []) {
-            $this->line(sprintf('Nothing lies on %s.', mb_strtolower($part->name)));
+            $this->line((string) Message::of('console.bare', part: new Name($part->name)));
         }
         foreach ($details as $i => $detail) {
             $laying = Laying::of($figure, $detail, Surface::of($part->placements()[0], $detail->lie->side), $needles);

@@ -18,6 +18,7 @@ use Impa\Print\Page\Page;
 use Impa\Print\Page\Paper;
 use Impa\Print\Template\LayerTemplates;
 use Impa\Print\Template\PatternSheet;
+use Impa\Voice\Message;
 
 final class FlatCommand extends Command
 {
@@ -47,7 +48,7 @@ final class FlatCommand extends Command
         }
         $paper = Paper::tryFrom($this->word($this->option('paper')));
         if ($paper === null) {
-            return $this->refuse(['--paper: a4 or letter.']);
+            return $this->refuse([Message::of('console.paper')]);
         }
         if ($this->option('part') !== null) {
             return $this->sewn($figure, $paper);
@@ -68,7 +69,7 @@ final class FlatCommand extends Command
         $stitch = Stitch::tryFrom($this->word($this->option('stitch')));
         [$seam, $pitch, $felt] = [$this->option('seam'), $this->option('stitch-mm'), $this->option('felt')];
         if ($stitch === null || ! is_numeric($seam) || ! is_numeric($pitch) || ! is_numeric($felt)) {
-            return $this->refuse(['--stitch: running, back, whip or blanket. --seam, --stitch-mm, --felt: numbers in mm.']);
+            return $this->refuse([Message::of('console.stitch')]);
         }
         try {
             $pattern = Pattern::of(

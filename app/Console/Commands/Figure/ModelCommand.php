@@ -9,6 +9,7 @@ use Illuminate\Console\Command;
 use Impa\Print\Page\Outlines;
 use Impa\Render\Glb;
 use Impa\Render\View;
+use Impa\Voice\Message;
 
 final class ModelCommand extends Command
 {
@@ -31,10 +32,10 @@ final class ModelCommand extends Command
         $out = $this->word($this->option('out'));
 
         return match (true) {
-            $view === null => $this->refuse(['--view: front, side, back or top.']),
+            $view === null => $this->refuse([Message::of('console.view')]),
             str_ends_with($out, '.glb') => $this->give(Glb::of($figure), $out),
             str_ends_with($out, '.svg') => $this->give(Outlines::svg($figure, $view), $out),
-            default => $this->refuse(['--out: a file that ends in .glb or .svg.']),
+            default => $this->refuse([Message::of('console.out.model')]),
         };
     }
 }

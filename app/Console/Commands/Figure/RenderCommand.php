@@ -10,6 +10,7 @@ use Impa\Colour\Srgb;
 use Impa\Render\Painter;
 use Impa\Render\RenderRefused;
 use Impa\Render\View;
+use Impa\Voice\Message;
 use InvalidArgumentException;
 
 final class RenderCommand extends Command
@@ -35,13 +36,13 @@ final class RenderCommand extends Command
         $view = View::tryFrom($this->word($this->option('view')));
         $px = $this->option('px');
         if ($view === null) {
-            return $this->refuse(['--view: a view is front, side, back or top.']);
+            return $this->refuse([Message::of('console.view')]);
         }
         if (! is_string($px) || ! ctype_digit($px)) {
-            return $this->refuse(['--px: a whole number of pixels, 16 to 4096.']);
+            return $this->refuse([Message::of('console.px')]);
         }
         if (! is_string($this->option('out')) || $this->option('out') === '') {
-            return $this->refuse(['--out: say which PNG file to write.']);
+            return $this->refuse([Message::of('console.out.png')]);
         }
         try {
             $ground = is_string($this->option('ground')) ? Srgb::hex($this->option('ground')) : null;

@@ -14,6 +14,7 @@ use Impa\Build\ScheduleSheet;
 use Impa\Build\Work;
 use Impa\Face\Needles;
 use Impa\Material\Pace;
+use Impa\Voice\Message;
 use Impa\Wool\Ledger\Ledger;
 
 final class ScheduleCommand extends Command
@@ -42,13 +43,13 @@ final class ScheduleCommand extends Command
         [$figure, $densities] = $given;
         $minutes = $this->word($this->option('sitting'));
         if (preg_match('/^\d{1,4}(\.\d+)?$/D', $minutes) !== 1) {
-            return $this->refuse(['--sitting: minutes, such as 90.']);
+            return $this->refuse([Message::of('console.sitting')]);
         }
         $work = Work::of(Ledger::of($figure, $densities), Pace::house(), Needles::usual());
         $done = array_values(array_filter(explode(',', $this->word($this->option('done')))));
         $unknown = array_diff($done, $work->keys());
         if ($unknown !== []) {
-            return $this->refuse([sprintf('--done: this figure has no step "%s"; impa:steps names them.', implode('", "', $unknown))]);
+            return $this->refuse([Message::of('console.no-step', steps: implode('", "', $unknown))]);
         }
         try {
             $sheet = ScheduleSheet::of($work, Needles::usual(), (float) $minutes, Building::evenings(

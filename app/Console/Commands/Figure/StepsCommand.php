@@ -16,6 +16,7 @@ use Impa\Figure\Term\FaceSchool;
 use Impa\Material\Pace;
 use Impa\Print\Page\Paper;
 use Impa\Print\Work\WorkSheet;
+use Impa\Voice\Message;
 use Impa\Wool\Ledger\Ledger;
 
 final class StepsCommand extends Command
@@ -45,7 +46,7 @@ final class StepsCommand extends Command
         }
         $paper = Paper::tryFrom(strtolower($this->word($this->option('paper'))));
         if ($paper === null) {
-            return $this->refuse(['--paper: a4 or letter.']);
+            return $this->refuse([Message::of('console.paper')]);
         }
         $figure = $face === null ? $figure : Choices::school($figure, $face);
         $work = Work::of(Ledger::of($figure, $densities), Pace::house(), Needles::usual());

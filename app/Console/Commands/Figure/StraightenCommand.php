@@ -8,6 +8,7 @@ use App\Console\Commands\ReadsFiles;
 use Illuminate\Console\Command;
 use Impa\Raster\File\PictureRefused;
 use Impa\Raster\Sheet;
+use Impa\Voice\Message;
 
 final class StraightenCommand extends Command
 {
@@ -28,7 +29,7 @@ final class StraightenCommand extends Command
             return 2;
         }
         if ($this->word($this->option('out')) === '') {
-            return $this->refuse(['--out: say which file to write.']);
+            return $this->refuse([Message::of('console.out.any')]);
         }
         $corners = array_filter(explode(' ', $this->word($this->option('corners'))));
         try {
@@ -37,7 +38,7 @@ final class StraightenCommand extends Command
                 : Sheet::of(array_map(static fn (string $c): array => explode(',', $c), array_values($corners)));
 
             return $sheet === null
-                ? $this->refuse([$path.': no sheet with four corners stands out here. Say them with --corners.'])
+                ? $this->refuse([Message::of('console.no-sheet', file: $path)])
                 : $this->give($sheet->straightened($bytes), $this->option('out'));
         } catch (PictureRefused $refused) {
             return $this->refuse([$path.': '.$refused->getMessage()]);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands\House;
 
 use App\Models\Felter;
+use Impa\Voice\Message;
 
 /** Commands that are about one felter's things: who sits at the machine, or, where felters have accounts, whose address is given. */
 trait ChoosesFelter
@@ -14,13 +15,13 @@ trait ChoosesFelter
     {
         $email = $this->word($this->option('felter'));
         if ($email === '' && config()->boolean('impa.accounts')) {
-            $this->refuse(['--felter: say whose, by address: felters have accounts here.']);
+            $this->refuse([Message::of('console.felter.whose')]);
 
             return null;
         }
         $felter = $email === '' ? Felter::OF_THIS_MACHINE : Felter::byEmail($email)?->id;
         if ($felter === null) {
-            $this->refuse(["Nobody here has the address {$email}."]);
+            $this->refuse([Message::of('console.felter.nobody', email: $email)]);
         }
 
         return $felter;

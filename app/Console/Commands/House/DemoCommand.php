@@ -11,6 +11,7 @@ use App\Models\Wool;
 use App\Store\Transaction;
 use Database\Seeders\DemoSeeder;
 use Illuminate\Console\Command;
+use Impa\Voice\Message;
 
 final class DemoCommand extends Command
 {
@@ -23,7 +24,7 @@ final class DemoCommand extends Command
     public function handle(): int
     {
         if (config()->boolean('impa.accounts')) {
-            return $this->refuse(['The demo is for one machine alone: where felters have accounts, whose would it be? Nothing was done.']);
+            return $this->refuse([Message::of('console.demo.alone')]);
         }
         Transaction::together(function (): void {
             Figure::withTrashed()->where('is_demo', true)->forceDelete();
@@ -31,7 +32,7 @@ final class DemoCommand extends Command
             FigureSet::query()->where('is_demo', true)->delete();
             (new DemoSeeder)->run();
         });
-        $this->info('The demo is as new.');
+        $this->info((string) Message::of('console.demo.new'));
 
         return 0;
     }

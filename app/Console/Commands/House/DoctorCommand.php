@@ -6,6 +6,7 @@ namespace App\Console\Commands\House;
 
 use App\Store\Doctor;
 use Illuminate\Console\Command;
+use Impa\Voice\Message;
 
 final class DoctorCommand extends Command
 {
@@ -19,10 +20,11 @@ final class DoctorCommand extends Command
     {
         $found = Doctor::look($this->option('mend') === true);
         foreach ($found as $one) {
-            $this->line($one['what'].($one['mended'] === '' ? '' : ' Mended: '.$one['mended'].'.'));
+            $mended = Message::of('console.mended', what: $one['what'], done: $one['mended']);
+            $this->line($one['mended'] === '' ? $one['what'] : (string) $mended);
         }
         if ($found === []) {
-            $this->line('Nothing is wrong.');
+            $this->line((string) Message::of('console.nothing-wrong'));
         }
 
         return array_filter($found, static fn (array $one): bool => $one['mended'] === '') === [] ? 0 : 1;

@@ -13,6 +13,7 @@ use App\Models\Felter;
 use App\Models\Picture;
 use App\Store\AccountDeletion;
 use Illuminate\Console\Command;
+use Impa\Voice\Message;
 
 /** Who may sign in: for whoever keeps the server. Nobody signs themselves up. */
 final class FelterCommand extends Command
@@ -35,21 +36,21 @@ final class FelterCommand extends Command
             return $this->told();
         }
         if ($email === '') {
-            return $this->refuse(['The felter is told by an address such as ada@example.org.']);
+            return $this->refuse([Message::of('console.felter.address')]);
         }
         $felter = Felter::byEmail($email);
         if ($do === 'add') {
-            return $felter === null ? $this->add($email) : $this->refuse(["{$email} is here already."]);
+            return $felter === null ? $this->add($email) : $this->refuse([Message::of('console.felter.here', email: $email)]);
         }
         if ($felter === null) {
-            return $this->refuse(["Nobody here has the address {$email}."]);
+            return $this->refuse([Message::of('console.felter.nobody', email: $email)]);
         }
 
         return match ($do) {
             'link' => $this->link($felter),
             'out' => $this->out($felter),
             'remove' => $this->remove($felter),
-            default => $this->refuse(['impa:felter does list, add, link, out or remove.']),
+            default => $this->refuse([Message::of('console.felter.does')]),
         };
     }
 
@@ -57,8 +58,8 @@ final class FelterCommand extends Command
     {
         foreach (Felter::query()->whereNotNull('email')->orderBy('email')->get() as $felter) {
             $mb = CurrentFelter::being($felter->id, static fn (): float => Picture::taken() / 1e6);
-            $yet = $felter->password === null ? '  no password yet' : '';
-            $this->line(sprintf('%s  %s  %.1f MB of pictures%s', $felter->email, $felter->name, $mb, $yet));
+            $row = Message::of('console.felter.row', email: (string) $felter->email, name: $felter->name, mb: sprintf('%.1f', $mb));
+            $this->line($row.($felter->password === null ? '  '.Message::of('console.felter.no-password') : ''));
         }
 
         return 0;
@@ -77,7 +78,7 @@ final class FelterCommand extends Command
 
     private function link(Felter $felter): int
     {
-        $this->line('Give this link to '.$felter->name.'; it holds for an hour, once:');
+        $this->line((string) Message::of('console.felter.link', name: $felter->name));
         $this->line(PasswordLink::address($felter));
 
         return 0;
@@ -86,20 +87,20 @@ final class FelterCommand extends Command
     private function out(Felter $felter): int
     {
         Passwords::signOutEverywhere($felter);
-        $this->line($felter->name.' is signed out everywhere.');
+        $this->line((string) Message::of('console.felter.out', name: $felter->name));
 
         return 0;
     }
 
     private function remove(Felter $felter): int
     {
-        $asks = "Remove {$felter->name} with every figure, picture and record? There is no way back.";
+        $asks = (string) Message::of('console.felter.remove', name: $felter->name);
         if (! $this->option('yes') && ! $this->confirm($asks)) {
-            return $this->refuse(['Nothing was removed.']);
+            return $this->refuse([Message::of('console.felter.kept')]);
         }
         $name = $felter->name;
         AccountDeletion::of($felter);
-        $this->line($name.' is gone, and all that was theirs.');
+        $this->line((string) Message::of('console.felter.gone', name: $name));
 
         return 0;
     }

@@ -8,6 +8,7 @@ use App\Accounts\CurrentFelter;
 use App\Archive\Outgoing;
 use App\Console\Commands\ReadsFiles;
 use Illuminate\Console\Command;
+use Impa\Voice\Message;
 
 final class PackCommand extends Command
 {
@@ -28,7 +29,7 @@ final class PackCommand extends Command
         $path = $this->word($this->argument('out'));
         $out = is_dir(dirname($path)) ? @fopen($path.'.part', 'wb') : false;
         if ($out === false) {
-            return $this->refuse([$path.': this file cannot be written.']);
+            return $this->refuse([Message::of('console.not-written', file: $path)]);
         }
         $whole = CurrentFelter::being($felter, static function () use ($out): bool {
             foreach ((new Outgoing)->stream() as $bytes) {
@@ -42,7 +43,7 @@ final class PackCommand extends Command
         if (! $whole || ! rename($path.'.part', $path)) {
             @unlink($path.'.part');
 
-            return $this->refuse([$path.': the disk is full, or does not take what is written.']);
+            return $this->refuse([Message::of('console.disk-full', file: $path)]);
         }
 
         return 0;

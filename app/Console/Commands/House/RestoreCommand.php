@@ -7,6 +7,7 @@ namespace App\Console\Commands\House;
 use App\Console\Commands\ReadsFiles;
 use App\Store\Copies;
 use Illuminate\Console\Command;
+use Impa\Voice\Message;
 use RuntimeException;
 
 final class RestoreCommand extends Command
@@ -26,7 +27,7 @@ final class RestoreCommand extends Command
         } catch (RuntimeException $e) {
             return $this->refuse([$e->getMessage()]);
         }
-        $this->line("{$name} is in its place. What was there before is kept as {$before}.");
+        $this->line((string) Message::of('console.restored', name: $name, before: $before));
 
         return 0;
     }

@@ -8,6 +8,7 @@ use App\Console\Commands\ReadsFiles;
 use App\Sharing\Certificate;
 use App\Sharing\Share;
 use Illuminate\Console\Command;
+use Impa\Voice\Message;
 use RuntimeException;
 
 /** What bin/demo --share asks for before it opens the way in: the certificate for this machine's addresses. */
@@ -24,7 +25,7 @@ final class ShareCommand extends Command
         $hosts = array_values(array_filter((array) $this->argument('hosts'), is_string(...)));
         foreach ($hosts as $host) {
             if (preg_match('/^[A-Za-z0-9.-]{1,253}$/D', $host) !== 1) {
-                return $this->refuse([$host.': an address such as 192.168.1.5, or a name such as table.local.']);
+                return $this->refuse([Message::of('console.share', host: $host)]);
             }
         }
         try {

@@ -10,6 +10,7 @@ use App\Archive\Conflict;
 use App\Archive\Incoming;
 use App\Console\Commands\ReadsFiles;
 use Illuminate\Console\Command;
+use Impa\Voice\Message;
 
 final class UnpackCommand extends Command
 {
@@ -27,7 +28,7 @@ final class UnpackCommand extends Command
     {
         $conflict = Conflict::tryFrom($this->word($this->option('conflict')));
         if ($conflict === null) {
-            return $this->refuse(['--conflict: keep, replace or both.']);
+            return $this->refuse([Message::of('console.conflict')]);
         }
         $felter = $this->felter();
         if ($felter === null) {
@@ -35,7 +36,7 @@ final class UnpackCommand extends Command
         }
         $path = $this->word($this->argument('archive'));
         if (! is_file($path) || ! is_readable($path)) {
-            return $this->refuse([$path.': this file is not there, or cannot be read.']);
+            return $this->refuse([Message::of('console.not-read', file: $path)]);
         }
         try {
             return CurrentFelter::being($felter, fn (): int => $this->take(Incoming::of($path), $conflict));
@@ -52,13 +53,14 @@ final class UnpackCommand extends Command
                 $this->line(rtrim(sprintf('%-9s %s %s', $figure['state'], $figure['name'], $figure['why'])));
             }
             foreach (['wools', 'sets'] as $what) {
-                $this->line(sprintf('%s: %d new, %d the same, %d in conflict', $what, ...array_values($preview[$what])));
+                [$new, $same, $conflict] = array_values($preview[$what]);
+                $this->line((string) Message::of("console.preview.$what", new: $new, same: $same, conflict: $conflict));
             }
 
             return 0;
         }
-        $told = $incoming->take($conflict);
-        $this->line(vsprintf('%d figures taken in, %d the same, %d kept as they were, %d that cannot be read', array_values($told)));
+        [$taken, $same, $kept, $unreadable] = array_values($incoming->take($conflict));
+        $this->line((string) Message::of('console.taken', taken: $taken, same: $same, kept: $kept, unreadable: $unreadable));
 
         return 0;
     }

@@ -11,6 +11,7 @@ use Impa\Plan\Plan;
 use Impa\Print\Page\Paper;
 use Impa\Print\Share\Booklet;
 use Impa\Print\Share\Credit;
+use Impa\Voice\Message;
 use Impa\Voice\Refusal;
 
 final class BookletCommand extends Command
@@ -36,7 +37,7 @@ final class BookletCommand extends Command
         $out = $this->word($this->option('out'));
         $paper = Paper::tryFrom($this->word($this->option('paper')));
         if ($paper === null || preg_match('/\.(pdf|json)$/D', $out) !== 1) {
-            return $this->refuse(['--out: a file that ends in .pdf or .json. --paper: a4 or letter.']);
+            return $this->refuse([Message::of('console.out.booklet')]);
         }
         try {
             $credit = Credit::of(

@@ -20,6 +20,7 @@ use Impa\Sets\Kit;
 use Impa\Sets\SetRefused;
 use Impa\Stash\Supply\Reserve;
 use Impa\Stash\Supply\Supply;
+use Impa\Voice\Message;
 
 final class KitCommand extends Command
 {
@@ -50,14 +51,14 @@ final class KitCommand extends Command
         }
         [$people, $spare] = [$this->word($this->option('people')), $this->word($this->option('spare'))];
         if (! ctype_digit($people) || ! ctype_digit($spare) || max(strlen($people), strlen($spare)) > 6) {
-            return $this->refuse(['--people, --spare: whole numbers.']);
+            return $this->refuse([Message::of('console.people')]);
         }
         $beginners = $this->word($this->option('beginners'));
         $reserve = Reserve::tryFrom($this->word($this->option('reserve')));
         $paper = Paper::tryFrom($this->word($this->option('paper')));
         $size = LabelSize::tryFrom($this->word($this->option('label-size')));
         if (! is_numeric($beginners) || $reserve === null || $paper === null || $size === null) {
-            return $this->refuse(['--beginners: 0 to 1. --reserve: again, usual, never. --paper: a4, letter. --label-size: see --help.']);
+            return $this->refuse([Message::of('console.kit')]);
         }
         try {
             $supply = Supply::of($figure, $stash, [], $reserve);

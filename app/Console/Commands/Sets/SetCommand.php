@@ -14,6 +14,7 @@ use Impa\Sets\FigureSet;
 use Impa\Sets\SetPlan;
 use Impa\Sets\SetRefused;
 use Impa\Stash\Supply\Reserve;
+use Impa\Voice\Message;
 
 final class SetCommand extends Command
 {
@@ -39,7 +40,7 @@ final class SetCommand extends Command
         }
         $reserve = Reserve::tryFrom($this->word($this->option('reserve')));
         if ($reserve === null) {
-            return $this->refuse(['--reserve: again, usual or never.']);
+            return $this->refuse([Message::of('console.reserve')]);
         }
         try {
             $plan = SetPlan::of(FigureSet::fromJson($bytes), $stash, [], $reserve);

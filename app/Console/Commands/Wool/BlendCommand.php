@@ -10,6 +10,7 @@ use Impa\Colour\Srgb;
 use Impa\Stash\Mixing\Recipes;
 use Impa\Stash\Nearness;
 use Impa\Stash\StashWool;
+use Impa\Voice\Message;
 use InvalidArgumentException;
 
 final class BlendCommand extends Command
@@ -33,7 +34,7 @@ final class BlendCommand extends Command
         }
         $most = $this->word($this->option('most'));
         if (! in_array($most, ['1', '2', '3'], true)) {
-            return $this->refuse(['--most: 1, 2 or 3.']);
+            return $this->refuse([Message::of('console.most')]);
         }
         $stash = $this->stash($this->word($this->option('stash')));
         if ($stash === null) {
@@ -53,7 +54,7 @@ final class BlendCommand extends Command
                     '%s  %.1f %s  %s',
                     $recipe->light->srgb()->toHex(),
                     $recipe->difference,
-                    Nearness::of($recipe->difference)->value,
+                    Message::of('console.nearness.'.strtr(Nearness::of($recipe->difference)->value, ' ', '-')),
                     implode(', ', $shares),
                 ),
             );

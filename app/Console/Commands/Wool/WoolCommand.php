@@ -10,6 +10,7 @@ use Impa\Figure\Colour;
 use Impa\Stash\Supply\Reserve;
 use Impa\Stash\Supply\Supply;
 use Impa\Voice\Amount;
+use Impa\Voice\Message;
 use Impa\Wool\Mix;
 use Impa\Wool\Portion\PortionWords;
 
@@ -37,7 +38,7 @@ final class WoolCommand extends Command
         }
         $reserve = Reserve::tryFrom($this->word($this->option('reserve')));
         if ($reserve === null) {
-            return $this->refuse(['--reserve: again, usual or never.']);
+            return $this->refuse([Message::of('console.reserve')]);
         }
         $supply = Supply::of($figure, $stash, [], $reserve);
         if ($this->option('json') === true) {
@@ -55,15 +56,15 @@ final class WoolCommand extends Command
         }
         $names = array_map(static fn (Colour $c): string => $c->name, $figure->colours);
         foreach ($supply->needs as $need) {
-            $lines[] = sprintf(
-                '%s: %s likely, %s to %s; %s',
-                $need->name($names),
-                Amount::g($need->spread->likelyG),
-                Amount::g($need->spread->lowG),
-                Amount::g($need->spread->highG),
-                $need->lackG() > 0.0
-                    ? sprintf('%s lacking', Amount::g($need->lackG()))
-                    : sprintf('enough, %s are free', Amount::g($need->wool->freeG ?? 0.0)),
+            $lines[] = (string) Message::of(
+                'console.need',
+                wool: $need->name($names),
+                likely: Amount::g($need->spread->likelyG),
+                low: Amount::g($need->spread->lowG),
+                high: Amount::g($need->spread->highG),
+                free: $need->lackG() > 0.0
+                    ? Message::of('console.lacking', weight: Amount::g($need->lackG()))
+                    : Message::of('console.free', weight: Amount::g($need->wool->freeG ?? 0.0)),
             );
         }
 

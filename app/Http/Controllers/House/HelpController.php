@@ -13,8 +13,10 @@ use App\Help\GuidePage;
 use App\Help\Search;
 use App\Http\DocumentResponse;
 use App\Models\Figure;
+use App\Models\FigureSet;
 use App\Models\Wool;
 use App\Stash\Stash;
+use App\Store\Copies;
 use Illuminate\Http\Request;
 use Impa\Plan\Guidance;
 use Impa\Stash\Supply\Need;
@@ -45,12 +47,14 @@ final class HelpController
     {
         $station = $body->text('station');
         if (in_array($station, Guidance::AROUND, true)) {
-            return new DocumentResponse(['next' => Guidance::around(
-                $station,
-                Figure::query()->count(),
-                Wool::query()->count(),
-                count(OwnHand::hand()->observations),
-            )]);
+            return new DocumentResponse(['next' => Guidance::around($station, match ($station) {
+                'shelf' => Figure::query()->count(),
+                'stash' => Wool::query()->count(),
+                'set' => count(FigureSet::query()->find($body->intOr('set', 0) ?? 0)?->rows() ?? []),
+                // On a server, copies are the keeper's affair.
+                'house' => ! config()->boolean('impa.accounts') && Copies::isDue() ? 0 : 1,
+                default => count(OwnHand::hand()->observations),
+            })]);
         }
         if (! in_array($station, Guidance::STATIONS, true)) {
             throw new HttpException(422, (string) Message::of(

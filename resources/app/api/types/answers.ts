@@ -343,7 +343,7 @@ export interface HelpNext {
     /**
      * where it is done
      */
-    station: 'shapes' | 'wool' | 'face' | 'build' | 'check' | 'shelf' | 'stash' | 'hand'
+    station: 'shapes' | 'wool' | 'face' | 'build' | 'check' | 'shelf' | 'stash' | 'hand' | 'set' | 'house'
   }[]
 }
 export interface Need {

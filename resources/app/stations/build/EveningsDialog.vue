@@ -9,6 +9,7 @@ import { useFigure } from '../../state/figure/figure'
 import { useUnits } from '../../state/units'
 import { own } from '../../state/own'
 import { dates, t } from '../../lang'
+import HowNumber from '../../help/HowNumber.vue'
 
 /** The work as evenings: how long, on which days, ready by when; one bar for each, hands below, what dries above. */
 const show = defineModel<boolean>({ required: true })
@@ -147,7 +148,12 @@ const gained = (help: Schedule['helps'][number]) =>
           :aria-label="$t('build.eveningsDialog.layingItIntoEvenings')"
         />
         <template v-else>
-          <p>{{ sentence }}</p>
+          <p>
+            {{ sentence }}{{ ' '
+            }}<HowNumber v-if="schedule.sittings.length && !figure.done.length" number="hands">{{
+              $t('help.howNumber.how')
+            }}</HowNumber>
+          </p>
           <template v-if="late"
             ><p>
               <b>{{ late }}</b>

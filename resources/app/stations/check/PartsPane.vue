@@ -6,6 +6,7 @@ import { useFigure } from '../../state/figure/figure'
 import { useUnits } from '../../state/units'
 import { inWords } from '../../shared/useAsyncAction'
 import { t } from '../../lang'
+import HowNumber from '../../help/HowNumber.vue'
 
 /** Every part against its card: calipers and scale in, what is still to be felted in or added out. */
 const figure = useFigure()
@@ -31,6 +32,7 @@ const pieces = computed<Piece[]>(() =>
 )
 const keptOf = (piece: Piece) => kept.value.find((k) => k.check.part === piece.part && k.twin === piece.twin)
 const shapeOf = (piece: Piece) => figure.parts.find((p) => p.key === piece.part)!.shape
+const isCored = (part: string) => (figure.board?.plan.parts.find((p) => p.key === part)?.coreG ?? 0) > 0
 const signed = (x: number) => `${x > 0 ? '+' : ''}${units.mm(x)}`
 
 async function load(): Promise<void> {
@@ -175,7 +177,8 @@ async function drop(uuid: string): Promise<void> {
                   gPerCm3: units.gPerCm3(told.gPerCm3),
                   plannedGPerCm3: units.gPerCm3(told.plannedGPerCm3),
                 })
-              }}
+              }}{{ ' '
+              }}<HowNumber v-if="isCored(p.part)" number="core" :of="p.part">{{ $t('help.howNumber.how') }}</HowNumber>
             </p>
             <v-btn size="small" variant="tonal" @click="follow(p)">{{
               $t('check.partsPane.letThePlanFollowIts')

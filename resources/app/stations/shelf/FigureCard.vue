@@ -2,6 +2,7 @@
 import { mdiDeleteOutline } from '@mdi/js'
 import type { Card } from '../../api/types/answers'
 import { useUnits } from '../../state/units'
+import HowNumber from '../../help/HowNumber.vue'
 
 defineProps<{ card: Card; binned?: boolean }>()
 defineEmits<{ throwAway: []; restore: [] }>()
@@ -26,10 +27,12 @@ const units = useUnits()
       <h2>{{ card.name }}</h2>
     </component>
     <p class="facts">
-      <span
-        >{{ units.mass(card.totalG).value }}<span class="unit">{{ units.mass(card.totalG).unit }}</span></span
+      <component :is="binned ? 'span' : HowNumber" v-bind="binned ? {} : { number: 'total', figure: card.id }"
+        >{{ units.mass(card.totalG).value }}<span class="unit">{{ units.mass(card.totalG).unit }}</span></component
       >
-      <span>{{ units.minutes(card.handsMinutes) }}</span>
+      <component :is="binned ? 'span' : HowNumber" v-bind="binned ? {} : { number: 'hands', figure: card.id }">{{
+        units.minutes(card.handsMinutes)
+      }}</component>
       <span class="quiet">{{
         card.done
           ? $t('shelf.figureCard.ofSteps', { done: card.done, steps: card.steps })
