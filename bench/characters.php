@@ -14,24 +14,7 @@ function character(int $seed): stdClass
     $random = new Random\Randomizer(new Random\Engine\Mt19937($seed));
     $between = static fn (float $low, float $high): float => round($low + ($high - $low) * $random->getInt(0, 10_000) / 10_000, 2);
     $one = static fn (array $of): mixed => $of[$random->getInt(0, count($of) - 1)];
-    $hex = static function (float $hue, float $chroma, float $light): string {
-        [$a, $b] = [$chroma * cos(deg2rad($hue)), $chroma * sin(deg2rad($hue))];
-        $fy = ($light + 16) / 116;
-        [$x, $y, $z] = array_map(
-            static fn (float $f): float => $f > 6 / 29 ? $f ** 3 : 3 * (6 / 29) ** 2 * ($f - 4 / 29),
-            [$fy + $a / 500, $fy, $fy - $b / 200],
-        );
-        [$x, $z] = [0.9505 * $x, 1.089 * $z];
-        // XYZ under D65 to linear sRGB (IEC 61966-2-1).
-        $linear = [
-            3.2406 * $x - 1.5372 * $y - 0.4986 * $z,
-            -0.9689 * $x + 1.8758 * $y + 0.0415 * $z,
-            0.0557 * $x - 0.204 * $y + 1.057 * $z,
-        ];
-        $byte = static fn (float $c): int => (int) round(255 * ($c <= 0.0031308 ? 12.92 * $c : 1.055 * min(1.0, $c) ** (1 / 2.4) - 0.055));
-
-        return sprintf('#%02x%02x%02x', ...array_map(static fn (float $c): int => max(0, min(255, $byte(max(0.0, $c)))), $linear));
-    };
+    $hex = hex(...);
     $hue = $between(0, 360);
     [$head, $body, $limb] = match ($one(['bright', 'bright', 'pale', 'grey', 'one hue'])) {
         'bright' => [$hex($hue, $between(30, 55), $between(50, 75)), $hex($hue + $between(80, 200), $between(25, 50), $between(35, 65)),
@@ -138,4 +121,25 @@ function character(int $seed): stdClass
     $document->heightMm = round(Impa\Figure\Editing\Sizing::standsMm(Impa\Figure\Figure::fromDocument($document)), 1);
 
     return $document;
+}
+
+/** The nearest colour of sRGB: hue in degrees, chroma and lightness by CIELAB. */
+function hex(float $hue, float $chroma, float $light): string
+{
+    [$a, $b] = [$chroma * cos(deg2rad($hue)), $chroma * sin(deg2rad($hue))];
+    $fy = ($light + 16) / 116;
+    [$x, $y, $z] = array_map(
+        static fn (float $f): float => $f > 6 / 29 ? $f ** 3 : 3 * (6 / 29) ** 2 * ($f - 4 / 29),
+        [$fy + $a / 500, $fy, $fy - $b / 200],
+    );
+    [$x, $z] = [0.9505 * $x, 1.089 * $z];
+    // XYZ under D65 to linear sRGB (IEC 61966-2-1).
+    $linear = [
+        3.2406 * $x - 1.5372 * $y - 0.4986 * $z,
+        -0.9689 * $x + 1.8758 * $y + 0.0415 * $z,
+        0.0557 * $x - 0.204 * $y + 1.057 * $z,
+    ];
+    $byte = static fn (float $c): int => (int) round(255 * ($c <= 0.0031308 ? 12.92 * $c : 1.055 * min(1.0, $c) ** (1 / 2.4) - 0.055));
+
+    return sprintf('#%02x%02x%02x', ...array_map(static fn (float $c): int => max(0, min(255, $byte(max(0.0, $c)))), $linear));
 }

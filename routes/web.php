@@ -172,6 +172,7 @@ Route::prefix('api')->middleware([KnownFelter::class, OnlyOwn::class])->where($n
     Route::post('edits/depth', [EditController::class, 'depth']);
     Route::post('edits/wire-point', [EditController::class, 'wirePoint']);
     Route::post('edits/forwards', [EditController::class, 'forwards']);
+    Route::post('edits/together', [EditController::class, 'together']);
     Route::post('edits/round', [EditController::class, 'round']);
     Route::post('edits/height', [EditController::class, 'height']);
     Route::post('edits/gather', [ThingController::class, 'gather']);

@@ -19,6 +19,12 @@ return [
         'feet' => 'die Füße {by} weiter auseinandersetzen',
         'none' => 'Keins der üblichen Mittel reicht: den Boden verbreitern oder sie sitzen, liegen oder hängen lassen.',
     ],
+    'footing' => [
+        'forwards' => 'die Füße {by} nach vorn setzen',
+        'back' => 'die Füße {by} nach hinten setzen',
+        'longer' => 'die Füße von vorn nach hinten {to} lang machen',
+        'flatter' => 'den Boden um {by} abflachen',
+    ],
     'where' => [
         'middle' => 'in der Mitte',
         'front' => 'vorn',

@@ -19,6 +19,7 @@ return [
         'there-is-no-thing' => 'In dieser Figur gibt es kein Zubehör „{name}“.',
         'a-thing-cannot-hold' => 'Zubehör kann sich nicht selbst halten: ein Teil der Figur wählen.',
         'a-thing' => 'Zubehör ist {mm} bis {mm2} hoch.',
+        'touches-already' => '{name} berührt schon, woran es angesetzt ist.',
         'shows-in-the-round' => '{name} ist rundum so zu sehen wie im Bild: Nichts verdeckt es.',
         'only-a-roll' => 'Nur eine Rolle, die quer auf dem liegt, woran sie angesetzt ist, und mindestens doppelt so lang wie dick ist, wird herumgelegt: {name} ist keine.',
         'nothing-is-chosen' => 'Nichts ist gewählt, womit das ginge.',

@@ -14,6 +14,10 @@ return [
         'carries-the-others' => '{name} trägt die anderen und liegt auf nichts: erst an ein anderes Teil ansetzen, dann kann es dort Farbe werden.',
         'is-turned-out' => '{name} ist aus der Bildebene gedreht; die Drehung erst auf 0 zurückstellen.',
     ],
+    'standing' => [
+        'brought' => '„{part}“ lag {by} neben „{to}“ und ist herangerückt. Zurückschieben, wenn es schweben soll.',
+        'stands' => 'Von vorn sieht man die Tiefe nicht. Damit die Figur fest steht: {how}. Ändern unter „Wie sie steht“.',
+    ],
     'new-figure' => 'Neue Figur',
     'again' => [
         'kept' => '{count, plural, one {# Teil bleibt, wie es war} other {# Teile bleiben, wie sie waren}}',

@@ -19,6 +19,12 @@ return [
         'feet' => 'set the feet {by} farther apart',
         'none' => 'None of the usual cures is enough: give it a wider base, or let it sit, lie or hang.',
     ],
+    'footing' => [
+        'forwards' => 'move the feet {by} forwards',
+        'back' => 'move the feet {by} back',
+        'longer' => 'make the feet {to} long from front to back',
+        'flatter' => 'flatten the base by {by}',
+    ],
     'where' => [
         'middle' => 'in the middle',
         'front' => 'at the front',

@@ -19,6 +19,7 @@ return [
         'there-is-no-thing' => 'There is no thing "{name}" in this figure.',
         'a-thing-cannot-hold' => 'A thing cannot hold itself: choose a part of the figure.',
         'a-thing' => 'A thing is {mm} to {mm2} tall.',
+        'touches-already' => '{name} touches what it is joined to.',
         'shows-in-the-round' => '{name} shows in the round as in the picture: nothing hides it.',
         'only-a-roll' => 'Only a roll that lies across what it is joined to, twice as long as thick at the least, is laid round: {name} is none.',
         'nothing-is-chosen' => 'Nothing is chosen that this could be done with.',

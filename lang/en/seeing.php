@@ -14,6 +14,10 @@ return [
         'carries-the-others' => '{name} carries the others and lies on nothing: join it to another part first, then it can become colour on that one.',
         'is-turned-out' => '{name} is turned out of the picture plane; set its turn back to 0 first.',
     ],
+    'standing' => [
+        'brought' => '{part} was {by} off the {to}: it is brought to it. Move it back if it is meant to float.',
+        'stands' => 'The front does not show how deep it is. So that it stands firmly: {how}. Change it under How it stands.',
+    ],
     'new-figure' => 'New figure',
     'again' => [
         'kept' => '{count, plural, one {# part stays as it was} other {# parts stay as they were}}',

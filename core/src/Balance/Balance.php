@@ -8,6 +8,7 @@ use Impa\Figure\Detail;
 use Impa\Figure\Figure;
 use Impa\Figure\Term\Method;
 use Impa\Figure\Term\Pose;
+use Impa\Material\Densities;
 use Impa\Trace\By;
 use Impa\Trace\Source;
 use Impa\Trace\Traced;
@@ -52,6 +53,7 @@ final readonly class Balance
         public float $massG,
         public array $centreMm,
         public Footprint $footprint,
+        private Densities $densities,
     ) {
     }
 
@@ -97,7 +99,13 @@ final readonly class Balance
         }
         $centre = $mass > 0.0 ? [$moment[0] / $mass, $moment[1] / $mass, $moment[2] / $mass] : [0.0, 0.0, 0.0];
 
-        return new self($figure, $gOf, $mass, $centre, Footprint::of($figure));
+        return new self($figure, $gOf, $mass, $centre, Footprint::of($figure), $ledger->densities);
+    }
+
+    /** Another figure, felted as this one is. */
+    public function with(Figure $figure): self
+    {
+        return self::of(Ledger::of($figure, $this->densities));
     }
 
     /** Grams of a bead of glass, or of the half ball of an eye of plastic (docs/trade.md, Wires); nothing for what is felted or painted. */
@@ -260,7 +268,9 @@ final readonly class Balance
     /** The same figure with so much of its base flat. */
     public function flattened(float $mm): self
     {
-        return new self($this->figure, $this->gOf, $this->massG, $this->centreMm, $this->footprint->flattened($mm));
+        $flat = $this->footprint->flattened($mm);
+
+        return new self($this->figure, $this->gOf, $this->massG, $this->centreMm, $flat, $this->densities);
     }
 
     /** What a part and all that is joined to it weigh, in g. */

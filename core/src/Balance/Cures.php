@@ -13,8 +13,8 @@ use Impa\Voice\Name;
 
 /**
  * What makes a top-heavy figure stand firmly, each with the least amount that is enough: a flatter base, weight low on the far side,
- * washers in the foot, what it carries moved over the base, its feet farther apart (common practice); where none alone is enough, a flatter
- * base and weight together.
+ * washers in the foot, what it carries moved over the base, its feet farther apart, a footing that hardly shows (common practice); where
+ * none alone is enough, a flatter base and weight together.
  */
 final class Cures
 {
@@ -48,8 +48,8 @@ final class Cures
         $cures = new self($balance, $balance->figure);
 
         $found = [];
-        foreach ([$cures->flatten(...), $cures->weight(...), $cures->washers(...), $cures->carry(...), $cures->feet(...)] as $way) {
-            $found = array_values(array_filter([...$found, $way()]));
+        foreach (['flatten', 'weight', 'washers', 'carry', 'feet', 'footing'] as $way) {
+            $found = array_values(array_filter([...$found, $cures->{$way}()]));
             if (count($found) >= $most) {
                 break;
             }
@@ -67,14 +67,18 @@ final class Cures
     {
         foreach (self::of($balance) as $cure) {
             if ($cure->kind === $kind) {
-                return self::done($balance->figure, $cure);
+                return self::done($balance, $cure);
             }
         }
         throw BalanceRefused::noSuchCure($kind);
     }
 
-    private static function done(Figure $figure, Cure $cure): Figure
+    private static function done(Balance $balance, Cure $cure): Figure
     {
+        $figure = $balance->figure;
+        if ($cure->kind === 'footing') {
+            return Footing::of($balance)->figure ?? $figure;
+        }
         if (in_array($cure->kind, ['flatten', 'both'], true)) {
             $figure = Choices::flattened($figure, $cure->amount);
         }
@@ -85,17 +89,14 @@ final class Cures
         return Choices::moved($figure, $cure->parts, $cure->mm);
     }
 
-    /** @return list<string> a part and all that is joined to it, near and far */
-    private function carried(string $key): array
+    private function footing(): ?Cure
     {
-        $carried = [$key];
-        foreach ($this->figure->parts as $other => $part) {
-            if ($part->join->to === $key && (string) $other !== $key) {
-                array_push($carried, ...$this->carried((string) $other));
-            }
-        }
+        $footing = Footing::of($this->balance);
 
-        return $carried;
+        // Where nothing but the base is changed, that is said already.
+        return $footing === null || ($footing->feetMm === 0.0 && $footing->longMm === 0.0)
+            ? null
+            : new Cure('footing', $footing->flattenMm, 'mm', $footing->tipDeg, $footing->text());
     }
 
     private function flatten(): ?Cure
@@ -225,7 +226,7 @@ final class Cures
                     'mm',
                     $tipDeg,
                     Message::of('balance.cures.carry-'.$where, part: new Name($this->figure->parts[$heaviest]->name), by: Amount::mm($mm)),
-                    $this->carried($heaviest),
+                    $this->figure->branchOf($heaviest),
                     $axis === 2 ? [0.0, 0.0, $way * $mm] : [$way * $mm, 0.0, 0.0],
                 );
             }

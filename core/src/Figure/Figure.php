@@ -199,6 +199,21 @@ final readonly class Figure
         return $this->flat->isFlat() && array_filter($this->parts, static fn (Part $p): bool => $p->solid->kind()->isFlat()) !== [];
     }
 
+    /** @return non-empty-list<string> a part and all that is joined to it, near and far, each before what is joined to it */
+    public function branchOf(string $key): array
+    {
+        $branch = [$key];
+        for ($i = 0; $i < count($branch); $i++) {
+            foreach ($this->parts as $other => $part) {
+                if ($part->join->to === $branch[$i]) {
+                    $branch[] = (string) $other;
+                }
+            }
+        }
+
+        return $branch;
+    }
+
     /** How many pieces of a detail are made: one for each piece of its part, twice where it has a twin itself. */
     public function pieces(Detail $detail): int
     {

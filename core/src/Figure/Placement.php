@@ -26,6 +26,16 @@ final readonly class Placement
     }
 
     /**
+     * The same piece elsewhere.
+     *
+     * @param  Vec3  $by
+     */
+    public function moved(array $by): self
+    {
+        return new self($this->part, [$this->at[0] + $by[0], $this->at[1] + $by[1], $this->at[2] + $by[2]], $this->turn, $this->isTwin);
+    }
+
+    /**
      * A point of the shape's own frame, in the figure's frame.
      *
      * @return Vec3

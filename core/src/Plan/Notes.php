@@ -21,6 +21,7 @@ use Impa\Voice\Listed;
 use Impa\Voice\Message;
 use Impa\Voice\Name;
 use Impa\Voice\Opening;
+use Impa\Voice\Said;
 use Impa\Wool\Ledger\Foam;
 
 /** What the felter should know before she starts, each with an amount where there is one. */
@@ -75,7 +76,7 @@ final class Notes
         if (! $balance->isTouchy()) {
             return [];
         }
-        $cures = array_map(static fn (Cure $cure): Message => $cure->text, Cures::of($balance, self::CURES));
+        $cures = array_map(static fn (Cure $cure): Said => $cure->text, Cures::of($balance, self::CURES));
         $state = $balance->stands()
             ? Message::of('plan.notes.it-is-touchy', tip: Amount::degrees($balance->tipDeg()))
             : ($balance->tipDeg() > 0.0

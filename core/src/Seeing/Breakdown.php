@@ -23,6 +23,7 @@ use Impa\Seeing\Foreground\Brushwork;
 use Impa\Seeing\Layers\FlatLayers;
 use Impa\Seeing\Layers\FlatWriting;
 use Impa\Seeing\Result\FigureWriting;
+use Impa\Seeing\Result\Standing;
 use Impa\Seeing\Segmentation\Extent;
 use Impa\Seeing\Segmentation\FiguresApart;
 use Impa\Seeing\Segmentation\FlatColours;
@@ -158,12 +159,31 @@ final readonly class Breakdown
         $look = static function (int $figure, callable $onwards) use ($picture, $wishes): Figure {
             return self::looked($picture, $wishes->ofFigure($figure), $onwards)->figure();
         };
-        [$document, $said] = OtherSides::of($writer->document($name, $file), $views, $look, $hash, $told);
+        [$document, $said] = self::inTheRound($writer->document($name, $file), $views, $look, $hash, $told);
 
         $seen = [...$flat->notices, ...self::noticed($figures, $wishes, $views, $regions), ...$extraction->notices];
         $notices = [...$said, ...self::ofPicture($photo, $raster, $ground), ...PictureAdvice::of($ground, $raster->width), ...$seen];
 
         return new self($document, $notices, self::boxes($figures, $raster), $views);
+    }
+
+    /**
+     * What the front became, with what other sides show of it, so that it hangs together and stands.
+     *
+     * @param  array<string, mixed>  $document
+     * @param  list<SheetView>  $views
+     * @param  callable(int $figure, callable $progress): Figure  $look
+     * @param  callable(Message $doing, float $share): void  $progress
+     * @return array{array<string, mixed>, list<Message>} and what is to be said of it
+     */
+    private static function inTheRound(array $document, array $views, callable $look, string $hash, callable $progress): array
+    {
+        [$document, $said] = OtherSides::of($document, $views, $look, $hash, $progress);
+        $seen = Figure::fromJson((string) json_encode($document, JSON_PRESERVE_ZERO_FRACTION));
+        [$figure, $more] = Standing::of($seen, $views !== []);
+        $stands = json_decode((string) json_encode($figure->document(), JSON_PRESERVE_ZERO_FRACTION), true);
+
+        return [$figure === $seen || ! is_array($stands) ? $document : $stands, [...$said, ...$more]];
     }
 
     /** @return list<Message> what was done to the picture, and what is wrong with it */

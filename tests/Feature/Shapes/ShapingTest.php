@@ -135,7 +135,10 @@ it('answers every act there is by its form, with a figure that the check takes i
     $scarf = array_search('scarf', array_column($rolled['parts'], 'key'), true);
     $rolled['parts'][$scarf]['shape'] = ['kind' => 'sausage', 'widthMm' => 8, 'heightMm' => 36, 'depthMm' => 8];
     $rolled['parts'][$scarf]['turnDeg'] = ['z' => 90];
+    $loose = demoFigure();
+    $loose['parts'][array_search('arm', array_column($loose['parts'], 'key'), true)]['at']['zMm'] = -60;
     $asked = [
+        'together' => ['document' => $loose, 'key' => 'arm'],
         'forwards' => ['document' => $rolled, 'key' => 'scarf'],
         'round' => ['document' => $rolled, 'key' => 'scarf'],
         'height' => ['document' => ['heightMm' => 120] + demoFigure(), 'grow' => true],

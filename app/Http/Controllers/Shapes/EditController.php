@@ -9,6 +9,7 @@ use App\Http\DocumentResponse;
 use Impa\Face\Together;
 use Impa\Figure\Editing\Buried;
 use Impa\Figure\Editing\Edits;
+use Impa\Figure\Editing\Touching;
 use Impa\Figure\Figure;
 use Impa\Shape\ShapeKind;
 use Impa\Voice\Message;
@@ -104,6 +105,12 @@ final class EditController
     public function forwards(Body $body): DocumentResponse
     {
         return DocumentResponse::edited(Buried::forwards($body->figure(), $body->text('key')));
+    }
+
+    /** A part that does not reach what it is joined to, brought to it. */
+    public function together(Body $body): DocumentResponse
+    {
+        return DocumentResponse::edited(Touching::brought($body->figure(), $body->text('key')));
     }
 
     /** A roll across, laid round as a ring. */

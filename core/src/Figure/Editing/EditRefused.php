@@ -61,6 +61,11 @@ final class EditRefused extends Refused
         return new self(Message::of('figure.edit-refused.shows-in-the-round', name: $name));
     }
 
+    public static function touchesAlready(string $name): self
+    {
+        return new self(Message::of('figure.edit-refused.touches-already', name: $name));
+    }
+
     public static function goesNotRound(string $name): self
     {
         return new self(Message::of('figure.edit-refused.only-a-roll', name: $name));

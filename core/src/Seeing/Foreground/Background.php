@@ -6,7 +6,6 @@ namespace Impa\Seeing\Foreground;
 
 use Impa\Colour\Lab;
 use Impa\Colour\LabTable;
-use Impa\Raster\ConnectedComponents;
 use Impa\Raster\File\PictureRefused;
 use Impa\Raster\Raster;
 use Impa\Raster\TrappedBall;
@@ -35,18 +34,6 @@ final readonly class Background
     private const SHADOW_HUE = 7.0 ** 2;
 
     private const SHADOW_DARK = 45.0;
-
-    /**
-     * What is reached so is a body, not a shadow, where most of it is of one darkness, give or take, and its rim from paper to that is no
-     * wider than an edge is smoothed, in pixels; what is smaller than this is let go.
-     */
-    private const FLAT = 0.5;
-
-    private const EVEN = [0.15, 0.6];
-
-    private const CRISP_PX = 2.2;
-
-    private const LEAST_BODY_PX = 60;
 
     /**
      * Ink is so much darker than the paper (L), and there is at least such a share of the picture of it. A gap in its line is no wider
@@ -247,11 +234,7 @@ final readonly class Background
                 }
             }
         }
-        foreach (ConnectedComponents::ofSet($soft, $raster->width) as $patch) {
-            if (self::isBody($patch, $raster, $paper, $isPaper)) {
-                $figure = array_replace($figure, $patch);
-            }
-        }
+        $figure = array_replace($figure, CastShadow::drawn($soft, $raster, $isPaper));
 
         foreach ($paper->isPlain() ? [] : PaleBodies::of($raster, $paper, $off) as $body) {
             $figure = array_replace($figure, $body);
@@ -345,33 +328,5 @@ final readonly class Background
             ($lab[1] - $paper[1]) ** 2 + ($lab[2] - $paper[2]) ** 2 < self::SHADOW_HUE &&
             $lab[0] < $paper[0] &&
             $lab[0] > $paper[0] - self::SHADOW_DARK;
-    }
-
-    /**
-     * Whether a patch that is hardly darker than the paper is flat within a crisp rim: then it was drawn, a shadow is soft.
-     *
-     * @param  non-empty-array<int, true>  $patch
-     * @param  array<int, bool>  $isPaper
-     */
-    private static function isBody(array $patch, Raster $raster, PaperSurface $paper, array $isPaper): bool
-    {
-        if (count($patch) < self::LEAST_BODY_PX) {
-            return false;
-        }
-        $dark = [];
-        $rim = 0;
-        foreach ($patch as $i => $_) {
-            $dark[] = $paper->at($i)[0] - LabTable::of($raster->pixels[$i])[0];
-            foreach ([$i - 1, $i + 1, $i - $raster->width, $i + $raster->width] as $j) {
-                $rim += (int) (! isset($patch[$j]) && ($isPaper[$j] ?? false));
-            }
-        }
-        sort($dark);
-        $most = $dark[(int) (0.7 * (count($dark) - 1))];
-        $even = self::EVEN[0] * $most + self::EVEN[1];
-        $flat = count(array_filter($dark, static fn (float $d): bool => abs($d - $most) < $even));
-        $between = count(array_filter($dark, static fn (float $d): bool => $d < $most - $even));
-
-        return $flat >= self::FLAT * count($patch) && $between < self::CRISP_PX * max(1, $rim);
     }
 }

@@ -55,7 +55,7 @@ export interface BalanceSheet {
    */
   noCure: string
   cures: {
-    kind: 'flatten' | 'weight' | 'washers' | 'carry' | 'feet' | 'both'
+    kind: 'footing' | 'flatten' | 'weight' | 'washers' | 'carry' | 'feet' | 'both'
     amount: number
     unit: 'mm' | 'g'
     tipDeg: number

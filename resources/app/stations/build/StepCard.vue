@@ -125,7 +125,12 @@ const stabs = computed(() => {
     <span class="quiet">{{ $t('build.stepCard.ifItGoesWrong') }}</span> <b>{{ step.wrong.sign }}</b>{{ ' '
     }}<TradeText :text="step.wrong.cure" />
   </p>
-  <p v-if="step.amiss" class="why" role="status">{{ step.amiss }}</p>
+  <p v-if="step.amiss" class="why" role="status">
+    {{ step.amiss }}
+    <v-btn size="small" variant="tonal" @click="figure.apply('together', { key: step.part })">{{
+      $t('common.bringTogether')
+    }}</v-btn>
+  </p>
   <p v-if="step.tight" class="why">
     {{ $t('build.stepCard.slantTheNeedleOrSew', { tight: step.tight }) }}
     <HowNumber number="reach" :of="step.key">{{ $t('help.ask.howReached') }}</HowNumber>

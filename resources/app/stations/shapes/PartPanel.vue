@@ -78,6 +78,7 @@ const notes = computed(() => {
 })
 const isOtherHeight = computed(() => figure.board?.plan.notes.some((n) => n.code === 'height') ?? false)
 const isBuried = computed(() => notes.value.some((n) => n.code.startsWith('buried')))
+const floats = computed(() => notes.value.some((n) => n.code === 'floats'))
 const goesRound = computed(
   () =>
     notes.value.some((n) => n.code === 'buried-roll') ||
@@ -301,7 +302,10 @@ const sizes = [
           })
         "
       />
-      <div v-if="isBuried || goesRound" class="acts mt-3">
+      <div v-if="isBuried || goesRound || floats" class="acts mt-3">
+        <v-btn v-if="floats" variant="tonal" @click="figure.apply('together', { key: part.key })">{{
+          $t('common.bringTogether')
+        }}</v-btn>
         <v-btn v-if="isBuried" variant="tonal" @click="figure.apply('forwards', { key: part.key })">{{
           $t('shapes.partPanel.bringItForwardsToShow')
         }}</v-btn>

@@ -91,6 +91,19 @@ describe('the selected part', () => {
     }
   })
 
+  it('is brought by PHP to what it does not reach', async () => {
+    table = await onTable(PartPanel, {}, plain(), board('felt', [{ code: 'floats', at: '/parts/1', text: 'Far off.' }]))
+    table.figure.choose('head')
+    await nextTick()
+    const edit = vi.spyOn(api, 'edit').mockImplementation(async (document) => ({ document, kind: 'part', key: 'head' }))
+    await table.wrapper
+      .findAll('button')
+      .find((b) => b.text() === 'Bring them together')!
+      .trigger('click')
+    await flushPromises()
+    expect(edit.mock.calls.map((c) => c.slice(1))).toEqual([['together', { key: 'head' }]])
+  })
+
   it('is brought forwards or laid round by PHP where a picture shows it and the round does not', async () => {
     const at = '/parts/1'
     table = await onTable(PartPanel, {}, plain(), board('felt', [{ code: 'buried-roll', at, text: 'Inside it.' }]))

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Seeing\Result;
+
+use Impa\Balance\Balance;
+use Impa\Balance\Footing;
+use Impa\Figure\Editing\Touching;
+use Impa\Figure\Figure;
+use Impa\Material\Densities;
+use Impa\Voice\Amount;
+use Impa\Voice\Message;
+use Impa\Voice\Name;
+use Impa\Wool\Ledger\Ledger;
+
+/**
+ * A drawing from the front says nothing of depth. So what was seen is made to hang together and to stand, as far as that hardly shows from
+ * the front: parts touch what they are joined to, feet lie under the weight, are longer, and the base is flatter.
+ */
+final class Standing
+{
+    /** A part that is moved by more than this over the picture is told of, mm. */
+    private const SHOWS_MM = 0.5;
+
+    /** What lies farther off than this share of the figure's height is left where it is drawn. */
+    private const FAR = 0.03;
+
+    /**
+     * @param  bool  $isDeep  whether depths were seen from the side: then only what does not touch is moved
+     * @return array{Figure, list<Message>} and what is to be said of it
+     */
+    public static function of(Figure $seen, bool $isDeep): array
+    {
+        [$figure, $moves] = Touching::all($seen, self::FAR * $seen->heightMm);
+        $notices = [];
+        foreach ($moves as $key => [$x, $y]) {
+            if (hypot($x, $y) > self::SHOWS_MM) {
+                $notices[] = Message::of(
+                    'seeing.standing.brought',
+                    part: $figure->parts[$key]->name,
+                    to: new Name($figure->parts[$figure->parts[$key]->join->to]->name),
+                    by: Amount::mm(hypot($x, $y)),
+                );
+            }
+        }
+        $footing = $isDeep ? null : Footing::of(Balance::of(Ledger::of($figure, Densities::house())));
+        if ($footing !== null) {
+            [$figure] = Touching::all($footing->figure, self::FAR * $seen->heightMm);
+            $notices[] = Message::of('seeing.standing.stands', how: $footing->text());
+        }
+
+        return [$figure, $notices];
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Impa\Tests\Standing;
+
+use Impa\Balance\Balance;
+use Impa\Figure\Figure;
+use Impa\Figure\Placing\Gap;
+use Impa\Material\Densities;
+use Impa\Seeing\Breakdown;
+use Impa\Tests\Support\Pixels;
+use Impa\Wool\Ledger\Ledger;
+
+/** A made-up figure: a large head on a small body, short feet, and a tail that sticks out behind the body's other colour. */
+function seen(int $tail = 0): Breakdown
+{
+    return Breakdown::of(Pixels::png(static function (\GdImage $image) use ($tail): void {
+        imagefill($image, 0, 0, 0xFFFFFF);
+        $oval = static fn (int $x, int $y, int $w, int $h, int $colour): bool => imagefilledellipse($image, $x, $y, $w, $h, $colour);
+        $tail > 0 && $oval(150 + $tail, 235, 44, 24, 0x3A7A4A);
+        $oval(150, 230, 90, 110, 0xC96F4A);
+        $oval(128, 280, 30, 22, 0x5E93A8);
+        $oval(172, 280, 30, 22, 0x5E93A8);
+        $oval(150, 110, 150, 140, 0x8A5F9F);
+    }, 300, 300), 100.0);
+}
+
+function tipDeg(Figure $figure): float
+{
+    return Balance::of(Ledger::of($figure, Densities::house()))->tipDeg();
+}
+
+it('proposes a figure that stands firmly, says what it did for that, and leaves the front as it was drawn', function () {
+    $breakdown = seen();
+    $figure = $breakdown->figure();
+    expect(tipDeg($figure))->toBeGreaterThanOrEqual(Balance::TOUCHY_DEG)
+        ->and(implode(' ', array_map(strval(...), $breakdown->notices)))->toContain('So that it stands firmly:');
+    $head = array_values(array_filter($figure->parts, static fn ($p): bool => $p->solid->size()->widthMm > 50))[0];
+    expect($head->solid->size()->widthMm)->toEqualWithDelta(150 * 100 / 251, 1.5);
+});
+
+it('brings together what lies a little apart, and leaves what is drawn far off where it is', function () {
+    foreach ([58, 66] as $tail) {
+        expect(Gap::all(seen($tail)->figure()))->toBe([]);
+    }
+    $far = seen(110)->figure();
+    expect(Gap::all($far))->toHaveCount(1);
+});
