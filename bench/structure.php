@@ -320,6 +320,11 @@ function compared(array $parts, array $details, array $document, int $seed, stri
             $isFound = isset($whole[$i], $whole[$i + 1]);
             $row['pairs'][] = $isFound && $found[$whole[$i]]['pair'] && $found[$whole[$i]]['key'] === $found[$whole[$i + 1]]['key'];
         }
+        if (isset($whole[$i])) {
+            $said = preg_replace('/-\d+$/', '', $found[$whole[$i]]['key']);
+            $row['names'][] = $said === $part['kind'];
+            $row['said'][] = "{$part['kind']} as $said";
+        }
         if (isset($whole[$i]) && $part['to'] !== '') {
             $isParent = static fn (int $k): bool => $parts[$k]['kind'] === $part['to'] && isset($whole[$k]);
             $parents = array_map(static fn (int $k): string => $found[$whole[$k]]['key'], array_filter(array_keys($parts), $isParent));
@@ -392,7 +397,7 @@ function told(array $rows, bool $inked): void
         $of('well', 'parts'),
     );
     $roots = count(array_filter(array_column($rows, 'root'))) / count($rows);
-    printf("pairs %.2f, joins %.2f, right root %.2f\n", $share('pairs'), $share('joins'), $roots);
+    printf("pairs %.2f, joins %.2f, right root %.2f, names %.2f\n", $share('pairs'), $share('joins'), $roots, $share('names'));
     printf("details found %.2f, true %.2f, count %.2f x\n", $of('hits', 'details'), $of('hits', 'spots'), $of('spots', 'details'));
     $kinds = [];
     foreach ($rows as $row) {
@@ -403,7 +408,10 @@ function told(array $rows, bool $inked): void
     foreach ($kinds as $kind => [$all, $found]) {
         printf('%s %.2f  ', $kind, $found / $all);
     }
-    echo "\n";
+    $said = array_count_values(array_merge(...array_column($rows, 'said')));
+    arsort($said);
+    $wrong = array_filter($said, static fn (string $s): bool => count(array_unique(explode(' as ', $s))) > 1, ARRAY_FILTER_USE_KEY);
+    echo "\nmisnamed: ", implode(', ', array_map(static fn (string $s, int $n): string => "$s $n", array_keys($wrong), $wrong)), "\n";
 }
 
 function contactSheet(array $rows, string $folder): void

@@ -148,6 +148,7 @@ return [
         'chin' => 'Kinn',
         'base' => 'Sockel',
         'collar' => 'Kragen',
+        'hat' => 'Hut',
         'tuft' => 'Büschel',
         'tail' => 'Schwanz',
         'tip' => 'Spitze',

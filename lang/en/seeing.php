@@ -148,6 +148,7 @@ return [
         'chin' => 'Chin',
         'base' => 'Base',
         'collar' => 'Collar',
+        'hat' => 'Hat',
         'tuft' => 'Tuft',
         'tail' => 'Tail',
         'tip' => 'Tip',

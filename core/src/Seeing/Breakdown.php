@@ -159,9 +159,9 @@ final readonly class Breakdown
         $look = static function (int $figure, callable $onwards) use ($picture, $wishes): Figure {
             return self::looked($picture, $wishes->ofFigure($figure), $onwards)->figure();
         };
-        [$document, $said] = self::inTheRound($writer->document($name, $file), $views, $look, $hash, $told);
+        [$document, $said, $stands] = self::inTheRound($writer->document($name, $file), $views, $look, $hash, $told);
 
-        $seen = [...$flat->notices, ...self::noticed($figures, $wishes, $views, $regions), ...$extraction->notices];
+        $seen = [...$flat->notices, ...self::noticed($figures, $wishes, $views, $regions), ...$extraction->notices, ...$stands];
         $notices = [...$said, ...self::ofPicture($photo, $raster, $ground), ...PictureAdvice::of($ground, $raster->width), ...$seen];
 
         return new self($document, $notices, self::boxes($figures, $raster), $views);
@@ -174,16 +174,16 @@ final readonly class Breakdown
      * @param  list<SheetView>  $views
      * @param  callable(int $figure, callable $progress): Figure  $look
      * @param  callable(Message $doing, float $share): void  $progress
-     * @return array{array<string, mixed>, list<Message>} and what is to be said of it
+     * @return array{array<string, mixed>, list<Message>, list<Message>} and what is to be said of the other sides, and of how it stands
      */
     private static function inTheRound(array $document, array $views, callable $look, string $hash, callable $progress): array
     {
         [$document, $said] = OtherSides::of($document, $views, $look, $hash, $progress);
         $seen = Figure::fromJson((string) json_encode($document, JSON_PRESERVE_ZERO_FRACTION));
-        [$figure, $more] = Standing::of($seen, $views !== []);
+        [$figure, $stood] = Standing::of($seen, $views !== []);
         $stands = json_decode((string) json_encode($figure->document(), JSON_PRESERVE_ZERO_FRACTION), true);
 
-        return [$figure === $seen || ! is_array($stands) ? $document : $stands, [...$said, ...$more]];
+        return [$figure === $seen || ! is_array($stands) ? $document : $stands, $said, $stood];
     }
 
     /** @return list<Message> what was done to the picture, and what is wrong with it */

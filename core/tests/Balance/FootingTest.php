@@ -14,12 +14,12 @@ use Impa\Tests\Support\Figures;
 use Impa\Wool\Ledger\Ledger;
 
 /** A body on two drums, so far forwards and so long from front to back; no lower than the drums are high. */
-function onFeet(float $feetZ, float $footMm, float $apartMm = 18.0, string $pose = 'stand'): Figure
+function onFeet(float $feetZ, float $footMm, string $pose = 'stand'): Figure
 {
     return Figures::read(Figures::document([
         Figures::part('body', 'egg', 40, 60, 36, 0, 40),
         Figures::part('head', 'ball', 44, 44, 40, 0, 85, 4, ['join' => ['to' => 'body', 'by' => 'fluff']]),
-        Figures::part('foot', 'drum', 16, 14, $footMm, $apartMm, 7, $feetZ, ['join' => ['to' => 'body', 'by' => 'fluff'], 'mirror' => true]),
+        Figures::part('foot', 'drum', 16, 14, $footMm, 18, 7, $feetZ, ['join' => ['to' => 'body', 'by' => 'fluff'], 'mirror' => true]),
     ], [], ['heightMm' => 107, 'pose' => $pose]));
 }
 

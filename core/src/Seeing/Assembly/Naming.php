@@ -16,6 +16,12 @@ final class Naming
     /** A roll so many times longer than thick is as thin as a cord. */
     private const THREAD = 7.0;
 
+    /** A hat is at least so much as wide as what wears it; a tuft is not. */
+    private const HAT = 0.35;
+
+    /** What ends within this share of what it is joined to above the lowest end stands on the table. */
+    private const LOW = 0.08;
+
     /**
      * @param  array<int, Piece>  $pieces  by number; key, name and, where the name asks for it, a flat fit are set
      * @param  list<Mark>  $marks
@@ -102,27 +108,60 @@ final class Naming
         $onHead = $piece->joinTo === $head || $head < 0 && ! $isCord;
         $isLong = $isRoll || $piece->blob->elongation() > 2.0;
         $isWide = $piece->blob->area() > 0.22 * $to->blob->area();
+        $lowest = min([INF, ...array_map(static fn (Piece $p): float => $p->fit->y - $p->fit->heightPx / 2, $pieces)]);
+        $isLowest = $piece->fit->y - $piece->fit->heightPx / 2 < $lowest + self::LOW * $to->fit->heightPx;
         $inMiddle = abs($piece->fit->x - $axis) < 0.12 * $to->fit->widthPx;
 
         return match (true) {
             $isCord && $above && ! $onBody => $piece->mirror ? 'Feeler' : 'Stalk',
             $isCord && $onHead && $head !== $root => 'Whisker',
+            $piece->mirror && ! $onHead && ! $onBody && self::isBesideHead($piece, $pieces[$head] ?? null) => 'Ear',
             $piece->mirror && ! $onHead && ! $onBody => $to->fit->y < $pieces[$root]->fit->y ? 'Foot' : 'Hand',
             $piece->mirror && $above && $onHead => $piece->fit->kind === ShapeKind::Cone && ! $sameColour && ! $isMarked
                 ? 'Horn'
                 : 'Ear',
-            $piece->mirror && $onHead && ! $onBody => $below ? 'Hand' : 'Ear',
+            // Where there is a body, what droops from the head is an ear; what a head alone stands on are feet.
+            $piece->mirror && $onHead && ! $onBody => $below && $head === $root ? ($isLowest ? 'Foot' : 'Hand') : 'Ear',
             $piece->mirror && $below && $onBody => $isLong ? 'Leg' : 'Foot',
             $piece->mirror && $onBody && ! $isLong && $isWide => 'Wing',
             $piece->mirror && $onBody => 'Arm',
+            $above && $onHead && self::isHat($piece, $to) => 'Hat',
+            $above && $onHead && $piece->fit->kind === ShapeKind::Cone && ! $inMiddle => 'Horn',
             $inMiddle && $above && $onHead => 'Top',
             $inMiddle && $below && $onHead => 'Chin',
             $inMiddle && $below => 'Base',
             $inMiddle && $onBody && $above => 'Collar',
             $above && $onHead => 'Tuft',
-            ! $inMiddle && $onBody && $isLong && ! $above => $below ? 'Leg' : 'Tail',
-            ! $onBody && ! $onHead => 'Tip',
+            ! $inMiddle && $onBody && $isLong && ! $above => $below ? 'Leg' : (self::rootY($piece, $to) > $to->fit->y ? 'Arm' : 'Tail'),
+            ! $onBody && ! $onHead => $head >= 0 && self::isOnTop($piece, $pieces[$head]) ? 'Hat' : 'Tip',
             default => 'Part',
         };
+    }
+
+    private static function isBesideHead(Piece $piece, ?Piece $head): bool
+    {
+        return $head !== null && $piece->fit->y > $head->fit->y - 0.3 * $head->fit->heightPx;
+    }
+
+    private static function isOnTop(Piece $piece, Piece $head): bool
+    {
+        return self::isHat($piece, $head) && $piece->fit->y > $head->fit->y + 0.22 * $head->fit->heightPx;
+    }
+
+    private static function isHat(Piece $piece, Piece $to): bool
+    {
+        $isShape = in_array($piece->fit->kind, [ShapeKind::Cone, ShapeKind::Dome, ShapeKind::Drum, ShapeKind::Cup], true);
+
+        return $isShape && ! $piece->mirror && $piece->fit->widthPx > self::HAT * $to->fit->widthPx;
+    }
+
+    /** How high that end of a long piece lies which is nearer to the middle of what it is joined to. */
+    private static function rootY(Piece $piece, Piece $to): float
+    {
+        $turn = deg2rad($piece->fit->turnDeg);
+        [$dx, $dy] = [-sin($turn) * $piece->fit->heightPx / 2, cos($turn) * $piece->fit->heightPx / 2];
+        $far = static fn (int $way): float => hypot($piece->fit->x + $way * $dx - $to->fit->x, $piece->fit->y + $way * $dy - $to->fit->y);
+
+        return $piece->fit->y + ($far(1) < $far(-1) ? $dy : -$dy);
     }
 }
