@@ -24,6 +24,9 @@ final readonly class Footing
 
     private const LONGER_STEPS = 2;
 
+    /** What is flattened shows from the front: it counts so many times. */
+    private const FLAT = 2.0;
+
     /** They move by so much of what bears them at most, as a share of its depth, where that is worth so many degrees; less than so many mm is not worth it. */
     private const FAR = 0.35;
 
@@ -64,8 +67,8 @@ final readonly class Footing
             [$tried, $mm] = self::underWeight($balance->with($longer), $feet);
             $isFirm = $tried->tipDeg() >= Balance::TOUCHY_DEG;
             $flat = $isFirm ? 0.0 : $tried->flattenMm();
-            if (($isFirm || $flat > 0.0) && $share + $flat / $most < $least) {
-                $least = $share + $flat / $most;
+            if (($isFirm || $flat > 0.0) && $share + self::FLAT * $flat / $most < $least) {
+                $least = $share + self::FLAT * $flat / $most;
                 $best = new self(
                     $isFirm ? $tried->figure : Choices::flattened($tried->figure, $flat),
                     $mm,

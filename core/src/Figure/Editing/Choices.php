@@ -145,6 +145,13 @@ final class Choices
         });
     }
 
+    public static function joinedTo(Figure $figure, string $part, string $to): Figure
+    {
+        return self::changed($figure, static function (Draft $draft) use ($part, $to): void {
+            $draft->part($part)->join->to = $to;
+        });
+    }
+
     /** A part as it came out; what shapes it beyond its dimensions goes along with them. */
     public static function sized(Figure $figure, string $part, Size $size): Figure
     {

@@ -59,6 +59,17 @@ final class Touching
         return Edited::of(Draft::of(Choices::moved($figure, $keys, $mm)), 'part', $key);
     }
 
+    /** How far a part lies from another over the picture, mm: whatever their depths are. */
+    public static function besideMm(Part $part, Part $other): float
+    {
+        $piece = Placement::of($part);
+
+        return min(array_map(
+            static fn (Placement $to): float => Gap::between($piece->moved([0.0, 0.0, $to->at[2] - $piece->at[2]]), $to),
+            $other->placements(),
+        ));
+    }
+
     /** @return ?array{list<string>, Vec3} which parts are moved, and by how many mm; null where it touches, or need not */
     private static function move(Figure $figure, Part $part): ?array
     {

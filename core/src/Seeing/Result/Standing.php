@@ -6,8 +6,10 @@ namespace Impa\Seeing\Result;
 
 use Impa\Balance\Balance;
 use Impa\Balance\Footing;
+use Impa\Figure\Editing\Choices;
 use Impa\Figure\Editing\Touching;
 use Impa\Figure\Figure;
+use Impa\Figure\Part;
 use Impa\Material\Densities;
 use Impa\Voice\Amount;
 use Impa\Voice\Message;
@@ -24,7 +26,7 @@ final class Standing
     private const SHOWS_MM = 0.5;
 
     /** What lies farther off than this share of the figure's height is left where it is drawn. */
-    private const FAR = 0.03;
+    private const FAR = 0.04;
 
     /**
      * @param  bool  $isDeep  whether depths were seen from the side: then only what does not touch is moved
@@ -32,7 +34,7 @@ final class Standing
      */
     public static function of(Figure $seen, bool $isDeep): array
     {
-        [$figure, $moves] = Touching::all($seen, self::FAR * $seen->heightMm);
+        [$figure, $moves] = Touching::all(self::joined($seen), self::FAR * $seen->heightMm);
         $notices = [];
         foreach ($moves as $key => [$x, $y]) {
             if (hypot($x, $y) > self::SHOWS_MM) {
@@ -51,5 +53,24 @@ final class Standing
         }
 
         return [$figure, $notices];
+    }
+
+    /** What lies apart from what it is joined to, though another part reaches it, is joined to that one. */
+    private static function joined(Figure $figure): Figure
+    {
+        foreach (array_keys($figure->parts) as $key) {
+            $part = $figure->parts[$key];
+            if (! $part->isJoined() || Touching::besideMm($part, $figure->parts[$part->join->to]) <= Touching::TOUCHES_MM) {
+                continue;
+            }
+            $others = array_diff_key($figure->parts, array_flip($figure->branchOf((string) $key)));
+            $reach = array_filter($others, static fn (Part $o): bool => Touching::besideMm($part, $o) <= Touching::TOUCHES_MM);
+            // Of several the largest: it bears most.
+            uasort($reach, static fn (Part $a, Part $b): int => $b->solid->volumeCm3() <=> $a->solid->volumeCm3());
+            $to = array_key_first($reach);
+            $figure = $to === null ? $figure : Choices::joinedTo($figure, (string) $key, (string) $to);
+        }
+
+        return $figure;
     }
 }

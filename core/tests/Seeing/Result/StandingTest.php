@@ -35,7 +35,7 @@ it('proposes a figure that stands firmly, says what it did for that, and leaves 
     $breakdown = seen();
     $figure = $breakdown->figure();
     expect(tipDeg($figure))->toBeGreaterThanOrEqual(Balance::TOUCHY_DEG)
-        ->and(implode(' ', array_map(strval(...), $breakdown->notices)))->toContain('So that it stands firmly:');
+        ->and(implode(' ', array_map(strval(...), $breakdown->notices)))->toContain('This is done so that it stands firmly:');
     $head = array_values(array_filter($figure->parts, static fn ($p): bool => $p->solid->size()->widthMm > 50))[0];
     expect($head->solid->size()->widthMm)->toEqualWithDelta(150 * 100 / 251, 1.5);
 });
