@@ -16,7 +16,6 @@ return [
     ],
     'standing' => [
         'brought' => '„{part}“ lag {by} neben „{to}“ und ist herangerückt. Zurückschieben, wenn es schweben soll.',
-        'stands' => 'Von vorn sieht man die Tiefe nicht. Damit die Figur fest steht, ist das schon getan: {how}. Siehe „Wie sie steht“.',
     ],
     'new-figure' => 'Neue Figur',
     'again' => [

@@ -16,7 +16,6 @@ return [
     ],
     'standing' => [
         'brought' => '{part} was {by} off the {to}: it is brought to it. Move it back if it is meant to float.',
-        'stands' => 'The front does not show how deep it is. This is done so that it stands firmly: {how}. See How it stands.',
     ],
     'new-figure' => 'New figure',
     'again' => [

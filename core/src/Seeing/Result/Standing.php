@@ -30,7 +30,7 @@ final class Standing
 
     /**
      * @param  bool  $isDeep  whether depths were seen from the side: then only what does not touch is moved
-     * @return array{Figure, list<Message>} and what is to be said of it
+     * @return array{Figure, list<Message>} and what of it shows from the front
      */
     public static function of(Figure $seen, bool $isDeep): array
     {
@@ -49,7 +49,6 @@ final class Standing
         $footing = $isDeep ? null : Footing::of(Balance::of(Ledger::of($figure, Densities::house())));
         if ($footing !== null) {
             [$figure] = Touching::all($footing->figure, self::FAR * $seen->heightMm);
-            $notices[] = Message::of('seeing.standing.stands', how: $footing->text());
         }
 
         return [$figure, $notices];

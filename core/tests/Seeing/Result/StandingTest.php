@@ -31,19 +31,22 @@ function tipDeg(Figure $figure): float
     return Balance::of(Ledger::of($figure, Densities::house()))->tipDeg();
 }
 
-it('proposes a figure that stands firmly, says what it did for that, and leaves the front as it was drawn', function () {
+it('proposes a figure that stands firmly, and leaves the front as it was drawn, of which there is nothing to say', function () {
     $breakdown = seen();
     $figure = $breakdown->figure();
     expect(tipDeg($figure))->toBeGreaterThanOrEqual(Balance::TOUCHY_DEG)
-        ->and(implode(' ', array_map(strval(...), $breakdown->notices)))->toContain('This is done so that it stands firmly:');
+        ->and($breakdown->notices)->toBe([]);
     $head = array_values(array_filter($figure->parts, static fn ($p): bool => $p->solid->size()->widthMm > 50))[0];
     expect($head->solid->size()->widthMm)->toEqualWithDelta(150 * 100 / 251, 1.5);
 });
 
 it('brings together what lies a little apart, and leaves what is drawn far off where it is', function () {
-    foreach ([58, 66] as $tail) {
-        expect(Gap::all(seen($tail)->figure()))->toBe([]);
+    // At 66 its side lies 1 px inside the body's, at 72 some 5 px beside it.
+    foreach ([66 => [], 72 => ['was', 'brought to it']] as $tail => $said) {
+        $breakdown = seen($tail);
+        expect(Gap::all($breakdown->figure()))->toBe([])
+            ->and(implode(' ', array_map(strval(...), $breakdown->notices)))->toContain('', ...$said);
     }
-    $far = seen(110)->figure();
-    expect(Gap::all($far))->toHaveCount(1);
+    $far = seen(110);
+    expect(Gap::all($far->figure()))->toHaveCount(1)->and($far->notices)->toBe([]);
 });
