@@ -39,5 +39,6 @@ return [
         'carry' => 'Versetzen',
         'feet' => 'Füße',
         'both' => 'Beides',
+        'footing' => 'Fester Stand',
     ],
 ];

@@ -39,5 +39,6 @@ return [
         'carry' => 'Carry',
         'feet' => 'Feet',
         'both' => 'Both',
+        'footing' => 'Footing',
     ],
 ];

@@ -48,6 +48,26 @@ final class CastShadow
      */
     public static function drawn(array $soft, Raster $raster, array $isPaper): array
     {
+        $drawn = [];
+        foreach (ConnectedComponents::ofSet($soft, $raster->width) as $patch) {
+            if (count($patch) < self::LEAST_ZONE_PX) {
+                break;
+            }
+            $drawn += self::drawnOf($patch, $raster, $isPaper);
+        }
+
+        return $drawn;
+    }
+
+    /**
+     * The same of one connected patch.
+     *
+     * @param  array<int, true>  $soft
+     * @param  list<bool>  $isPaper
+     * @return array<int, true>
+     */
+    private static function drawnOf(array $soft, Raster $raster, array $isPaper): array
+    {
         $flat = array_filter($soft, static fn (bool $is, int $i): bool => self::isFlat($raster, $i), ARRAY_FILTER_USE_BOTH);
         $labels = [];
         foreach (self::zones($flat, $raster) as $zone) {
