@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Seeing\Foreground;
 
 use Impa\Colour\LabTable;
+use Impa\Raster\ConnectedComponents;
 use Impa\Raster\Raster;
 use SplPriorityQueue;
 
