@@ -27,7 +27,7 @@ final readonly class Footing
     /** What is flattened shows from the front: it counts so many times. */
     private const FLAT = 2.0;
 
-    /** They move by so much of what bears them at most, as a share of its depth, where that is worth so many degrees; less than so many mm is not worth it. */
+    /** They move by so much of what bears them at most, as a share of its depth, where it is worth so many degrees, and by so many mm. */
     private const FAR = 0.35;
 
     private const WORTH_DEG = 0.5;
@@ -133,10 +133,12 @@ final readonly class Footing
         }
         $parts = $balance->figure->parts;
         $far = self::FAR * max(array_map(static fn (string $key): float => $parts[$parts[$key]->join->to]->solid->size()->depthMm, $feet));
+        // With all that is joined to them.
+        $with = array_values(array_unique(array_merge(...array_map($balance->figure->branchOf(...), $feet))));
         $share = array_sum(array_map($balance->carriedG(...), $feet)) / max(1e-9, $balance->massG);
         $mm = ($balance->centreMm[2] - $balance->footprint->middle()[1]) / max(0.1, 1.0 - $share);
         $mm = round(max(-$far, min($far, $mm)), 1);
-        $moved = abs($mm) < self::WORTH_MM ? $balance : $balance->with(Choices::moved($balance->figure, $feet, [0.0, 0.0, $mm]));
+        $moved = abs($mm) < self::WORTH_MM ? $balance : $balance->with(Choices::moved($balance->figure, $with, [0.0, 0.0, $mm]));
 
         return $moved->tipDeg() > $balance->tipDeg() + self::WORTH_DEG ? [$moved, $mm] : [$balance, 0.0];
     }

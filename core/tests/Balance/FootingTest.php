@@ -39,6 +39,15 @@ it('puts the feet under the weight: they move to where it lies over their middle
         ->and($now->centreMm[2])->toEqualWithDelta($now->footprint->middle()[1], 0.1);
 });
 
+it('moves what is joined to the feet along with them', function () {
+    $document = onFeet(-9, 30)->document();
+    $toe = Figures::part('toe', 'ball', 5, 5, 5, 18, 6, 8, ['join' => ['to' => 'foot', 'by' => 'fluff'], 'mirror' => true]);
+    $document->parts[] = json_decode(json_encode($toe));
+    $footing = Footing::of(weighed(Figure::fromDocument($document)));
+    expect($footing->feetMm)->toBeGreaterThan(5.0)
+        ->and($footing->figure->parts['toe']->stand->at[2])->toEqualWithDelta(8.0 + $footing->feetMm, 1e-6);
+});
+
 it('makes short feet longer where moving them is not enough, and is not seen from the front', function () {
     $figure = onFeet(0, 17);
     $footing = Footing::of(weighed($figure));
