@@ -16,8 +16,10 @@ use Impa\Figure\Editing\Choices;
 use Impa\Figure\Editing\Edited;
 use Impa\Figure\Editing\Edits;
 use Impa\Figure\Editing\Scaling;
+use Impa\Figure\Editing\Touching;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
+use Impa\Figure\Placing\Gap;
 use Impa\Figure\Pull;
 use Impa\Figure\Term\Carried;
 use Impa\Figure\Term\FaceSchool;
@@ -109,6 +111,7 @@ function edits(): array
             $f->parts,
             static fn (Part $p): bool => Buried::mm($f, $p) > 0.0,
         ))),
+        'brought together' => static fn (Figure $f): Edited => Touching::brought($f, $any(Gap::all($f))),
         'laid round' => static fn (Figure $f): Edited => Buried::laidRound($f, $any(array_filter($f->parts, Buried::canGoRound(...)))),
         'a thing gathered' => static fn (Figure $f): Edited => Accessories::gather($f, [$part($f)], 'cup'),
         'a thing resized' => static fn (Figure $f): Edited => Accessories::resize($f, $thing($f), 1.3),
@@ -120,6 +123,11 @@ function edits(): array
         'a filling' => static fn (Figure $f): Figure => Choices::filled($f, CoreMaterial::Scrap),
         'a school' => static fn (Figure $f): Figure => Choices::school($f, FaceSchool::FaceFirst),
         'thin plates' => static fn (Figure $f): Figure => Choices::plates($f, PlateSchool::Dry),
+        'joined to its root' => static fn (Figure $f): Figure => Choices::joinedTo(
+            $f,
+            $any(array_filter($f->parts, static fn (Part $p): bool => $p->isJoined())),
+            $any(array_filter($f->parts, static fn (Part $p): bool => ! $p->isJoined())),
+        ),
         'a way of joining' => static fn (Figure $f): Figure => Choices::joinedBy($f, JoinBy::Slit, [JoinBy::Fluff]),
         'a way of making details' => static fn (Figure $f): Figure => Choices::madeBy($f, [$detail($f)], Method::Bead),
         'other wires' => static fn (Figure $f): Figure => Choices::wired($f, array_slice(array_values($f->wires), 1)),
@@ -270,7 +278,8 @@ it('leaves a whole figure with what Impa does not know, whatever is edited, and 
 it('knows every edit there is', function () {
     $own = (string) file_get_contents(__FILE__);
     $missing = [];
-    foreach ([Accessories::class, Buried::class, Choices::class, Edits::class, PartEditor::class, Scaling::class] as $class) {
+    $editing = [Accessories::class, Buried::class, Choices::class, Edits::class, PartEditor::class, Scaling::class, Touching::class];
+    foreach ($editing as $class) {
         foreach ((new ReflectionClass($class))->getMethods(ReflectionMethod::IS_PUBLIC) as $method) {
             $call = $method->getDeclaringClass()->getShortName().'::'.$method->getName().'(';
             $isEdit = $method->isStatic() && in_array((string) $method->getReturnType(), [Edited::class, Figure::class], true);
