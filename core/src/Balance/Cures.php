@@ -48,8 +48,11 @@ final class Cures
         $cures = new self($balance, $balance->figure);
 
         $found = [];
-        foreach (['flatten', 'weight', 'washers', 'carry', 'feet', 'footing'] as $way) {
-            $found = array_values(array_filter([...$found, $cures->{$way}()]));
+        $ways = [
+            $cures->flatten(...), $cures->weight(...), $cures->washers(...), $cures->carry(...), $cures->feet(...), $cures->footing(...),
+        ];
+        foreach ($ways as $way) {
+            $found = array_values(array_filter([...$found, $way()]));
             if (count($found) >= $most) {
                 break;
             }
@@ -200,7 +203,7 @@ final class Cures
         }
         [$heaviest, $most] = ['', 0.0];
         foreach ($this->figure->parts as $key => $part) {
-            $g = $part->join->to === $root && ! $this->isOnTable($part) ? $this->balance->carriedG((string) $key) : 0.0;
+            $g = $part->join->to === $root && ! $this->balance->footprint->bears($part) ? $this->balance->carriedG((string) $key) : 0.0;
             [$heaviest, $most] = $g > $most ? [(string) $key, $g] : [$heaviest, $most];
         }
         [$x, $z] = $this->balance->footprint->middle();
@@ -238,7 +241,7 @@ final class Cures
     /** The pairs that it stands on, farther apart. */
     private function feet(): ?Cure
     {
-        $onTable = array_filter($this->figure->parts, fn (Part $p): bool => $p->stand->mirror && $this->isOnTable($p));
+        $onTable = array_filter($this->figure->parts, fn (Part $p): bool => $p->stand->mirror && $this->balance->footprint->bears($p));
         $feet = array_map(strval(...), array_keys($onTable));
         $apart = function (int $mm) use ($feet): float {
             $moved = Choices::moved($this->figure, $feet, [$mm / 2, 0.0, 0.0]);
@@ -264,11 +267,6 @@ final class Cures
             array_map(strval(...), $feet),
             [$low / 2, 0.0, 0.0],
         );
-    }
-
-    private function isOnTable(Part $part): bool
-    {
-        return $part->placements()[0]->levelsMm()[0] <= $this->balance->footprint->tableMm + Footprint::FLATTENING_MM;
     }
 
     /**

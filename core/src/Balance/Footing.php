@@ -103,7 +103,7 @@ final readonly class Footing
     private static function feet(Balance $balance): array
     {
         $isFoot = static fn (Part $p): bool => $p->isJoined() && ! in_array($p->solid->kind(), [ShapeKind::Plate, ShapeKind::Ring], true)
-            && $p->placements()[0]->levelsMm()[0] <= $balance->footprint->tableMm + Footprint::FLATTENING_MM;
+            && $balance->footprint->bears($p);
 
         return array_map(strval(...), array_keys(array_filter($balance->figure->parts, $isFoot)));
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Balance;
 
 use Impa\Figure\Figure;
+use Impa\Figure\Part;
 use Impa\Geometry\Box;
 use Impa\Geometry\Outline\Hull;
 
@@ -44,6 +45,12 @@ final readonly class Footprint
         return (new self($pieces, [], $lowest, $lowest))->flattened(
             max(self::FLATTENING_MM, $figure->base->flattenMm),
         );
+    }
+
+    /** Whether a part stands on the table, or gives way so far that it does. */
+    public function bears(Part $part): bool
+    {
+        return $part->placements()[0]->levelsMm()[0] <= $this->tableMm + self::FLATTENING_MM;
     }
 
     /** The most that is ever flattened, on a figure so tall, in mm (house choice). */

@@ -53,8 +53,8 @@ final class UnpackCommand extends Command
                 $this->line(rtrim(sprintf('%-9s %s %s', $figure['state'], $figure['name'], $figure['why'])));
             }
             foreach (['wools', 'sets'] as $what) {
-                [$new, $same, $conflict] = array_values($preview[$what]);
-                $this->line((string) Message::of("console.preview.$what", new: $new, same: $same, conflict: $conflict));
+                [$new, $same, $other] = array_values($preview[$what]);
+                $this->line((string) Message::of("console.preview.$what", new: $new, same: $same, conflict: $other));
             }
 
             return 0;
