@@ -161,6 +161,7 @@ Route::prefix('api')->middleware([KnownFelter::class, OnlyOwn::class])->where($n
     Route::post('edits/lasso', [PartEditController::class, 'lasso']);
     Route::post('edits/to-detail', [PartEditController::class, 'toDetail']);
     Route::post('edits/to-part', [PartEditController::class, 'toPart']);
+    Route::post('edits/take-surer', [EditController::class, 'takeSurer']);
     Route::post('edits/remove', [EditController::class, 'remove']);
     Route::post('edits/double', [EditController::class, 'double']);
     Route::post('edits/twin', [EditController::class, 'twin']);

@@ -111,6 +111,9 @@ return [
         'it-is-long' => 'lang und dünn: eine gezeichnete Linie',
         'its-outline-was-followed' => 'dem Umriss wurde gefolgt',
         'its-twin-lies' => 'das Gegenstück liegt auf der anderen Seite der Mittellinie',
+        'or' => 'oder {said}',
+        'or-only-colour' => 'oder es ist nur Farbe auf „{to}“',
+        'or-a-part' => 'oder es ist ein eigenes Teil',
     ],
     'flat-colours' => [
         'the-colours-run-into' => 'Die Farben laufen ineinander, wie auf einem Foto oder einer schattierten Zeichnung. Ähnliche Farbtöne stärker zusammenfassen oder eine Zeichnung in flachen Farben nehmen.',

@@ -111,6 +111,9 @@ return [
         'it-is-long' => 'it is long and thin: a drawn line',
         'its-outline-was-followed' => 'its outline was followed',
         'its-twin-lies' => 'its twin lies on the other side of the middle line',
+        'or' => 'or {said}',
+        'or-only-colour' => 'or it is only colour on the {to}',
+        'or-a-part' => 'or it is a part of its own',
     ],
     'flat-colours' => [
         'the-colours-run-into' => 'The colours run into each other, as in a photo or a shaded drawing. Merge near shades more strongly, or use a drawing in flat colours.',

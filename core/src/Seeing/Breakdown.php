@@ -24,6 +24,7 @@ use Impa\Seeing\Layers\FlatLayers;
 use Impa\Seeing\Layers\FlatWriting;
 use Impa\Seeing\Result\FigureWriting;
 use Impa\Seeing\Result\Standing;
+use Impa\Seeing\Result\Sureness;
 use Impa\Seeing\Segmentation\Extent;
 use Impa\Seeing\Segmentation\FiguresApart;
 use Impa\Seeing\Segmentation\FlatColours;
@@ -55,9 +56,15 @@ final readonly class Breakdown
      * }>  $figures  boxes of the figures that stand apart on the picture, from the left: left, top, right, bottom as
      *     shares of its width and height
      * @param  list<SheetView>  $views  what each of them shows, where they are one character from several sides; else none
+     * @param  array<string, Sureness>  $sureness  how sure each part and detail is, by `parts/KEY` and `details/KEY`; none of layers
      */
-    private function __construct(public array $document, public array $notices, public array $figures, public array $views)
-    {
+    private function __construct(
+        public array $document,
+        public array $notices,
+        public array $figures,
+        public array $views,
+        public array $sureness = [],
+    ) {
     }
 
     /**
@@ -164,7 +171,7 @@ final readonly class Breakdown
         $seen = [...$flat->notices, ...self::noticed($figures, $wishes, $views, $regions), ...$extraction->notices, ...$stands];
         $notices = [...$said, ...self::ofPicture($photo, $raster, $ground), ...PictureAdvice::of($ground, $raster->width), ...$seen];
 
-        return new self($document, $notices, self::boxes($figures, $raster), $views);
+        return new self($document, $notices, self::boxes($figures, $raster), $views, $writer->sureness());
     }
 
     /**

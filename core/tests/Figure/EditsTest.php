@@ -484,3 +484,21 @@ it('sets one more point of a wire in the middle of its longest stretch', functio
     expect(json_decode((string) json_encode($points), true))->toEqual([[0, 0, 0], [0, 10, 0], [10, 10, 2], [20, 10, 4], [20, 12, 4]])
         ->and(static fn () => Edits::pointed($figure, 'v'))->toThrow(EditRefused::class, 'There is no wire "v".');
 });
+
+it('takes all that was seen surely enough, and nothing else', function () {
+    $document = Figures::document(
+        [
+            Figures::part('body', 'ball', 40, 44, 40, 0, 22, 0, ['seen' => ['confidence' => 0.8, 'why' => 'A patch.']]),
+            Figures::part('head', 'ball', 50, 46, 48, 0, 62, 0, ['seen' => ['confidence' => 0.79, 'why' => ''], 'join' => ['to' => 'body']]),
+            Figures::part('hat', 'cone', 30, 30, 30, 0, 90, 0, ['join' => ['to' => 'head']]),
+        ],
+        [['key' => 'eye', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 5, 'colour' => 'black', 'seen' => ['confidence' => 1, 'why' => '']]],
+    );
+    $taken = static fn (float $least): array => array_map(
+        static fn (stdClass $m): ?bool => $m->seen->taken ?? null,
+        [...($after = Edits::takeSurer(Figures::read($document), $least)->document)->parts, ...$after->details],
+    );
+    expect($taken(0.8))->toBe([true, null, null, true])
+        ->and($taken(0.0))->toBe([true, true, null, true])
+        ->and($taken(1.0))->toBe([null, null, null, true]);
+});

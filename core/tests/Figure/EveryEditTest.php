@@ -111,6 +111,7 @@ function edits(): array
             $f->parts,
             static fn (Part $p): bool => Buried::mm($f, $p) > 0.0,
         ))),
+        'the surer ones taken' => static fn (Figure $f): Edited => Edits::takeSurer($f, mt_rand(0, 10) / 10),
         'brought together' => static fn (Figure $f): Edited => Touching::brought($f, $any(Gap::all($f))),
         'laid round' => static fn (Figure $f): Edited => Buried::laidRound($f, $any(array_filter($f->parts, Buried::canGoRound(...)))),
         'a thing gathered' => static fn (Figure $f): Edited => Accessories::gather($f, [$part($f)], 'cup'),

@@ -46,7 +46,7 @@ const RECKONING = [
     'POST api/edits/double', 'POST api/edits/fasten', 'POST api/edits/forwards',
     'POST api/edits/gather', 'POST api/edits/height', 'POST api/edits/lasso', 'POST api/edits/mend', 'POST api/edits/merge',
     'POST api/edits/paint', 'POST api/edits/part-pair', 'POST api/edits/put', 'POST api/edits/remove', 'POST api/edits/resize',
-    'POST api/edits/round', 'POST api/edits/split', 'POST api/edits/to-detail', 'POST api/edits/to-part',
+    'POST api/edits/round', 'POST api/edits/split', 'POST api/edits/take-surer', 'POST api/edits/to-detail', 'POST api/edits/to-part',
     'POST api/edits/together',
     'POST api/edits/twin', 'POST api/edits/wire-point',
 ];

@@ -145,6 +145,7 @@ it('answers every act there is by its form, with a figure that the check takes i
         'split' => ['key' => 'head', 'line' => [[-60, 80], [60, 80]]],
         'merge' => ['keys' => ['head', 'body']],
         'lasso' => ['line' => [[-12, 20], [12, 20], [12, 45], [-12, 45]]],
+        'take-surer' => ['least' => 0.8],
         'to-detail' => ['key' => 'stalk'],
         'to-part' => ['key' => 'belly'],
         'remove' => ['kind' => 'detail', 'keys' => ['mouth', 'eye']],

@@ -107,6 +107,12 @@ final class EditController
         return DocumentResponse::edited(Buried::forwards($body->figure(), $body->text('key')));
     }
 
+    /** What the break-down is so sure of, taken. */
+    public function takeSurer(Body $body): DocumentResponse
+    {
+        return DocumentResponse::edited(Edits::takeSurer($body->figure(), $body->share('least')));
+    }
+
     /** A part that does not reach what it is joined to, brought to it. */
     public function together(Body $body): DocumentResponse
     {

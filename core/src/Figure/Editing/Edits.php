@@ -43,6 +43,24 @@ final class Edits
     }
 
     /**
+     * All that the break-down suggested and nobody has looked at, taken where it is sure enough.
+     *
+     * @param  float  $least  how sure, 0 to 1
+     */
+    public static function takeSurer(Figure $figure, float $least): Edited
+    {
+        $draft = Draft::of($figure);
+        foreach ([...$draft->document->parts, ...$draft->document->details] as $member) {
+            $seen = $member->seen ?? null;
+            if ($seen instanceof stdClass && is_numeric($seen->confidence ?? null) && $seen->confidence >= $least) {
+                $seen->taken = true;
+            }
+        }
+
+        return Edited::of($draft);
+    }
+
+    /**
      * @param  array<string, int>  $others  details that make one thing with it, 1 as it goes, -1 mirrored
      *
      * @throws EditRefused if it is not there

@@ -321,7 +321,8 @@ final class PartEditor
         [$x, $y] = $sheet->place($fit->x, $fit->y);
         $part->at = (object) ['xMm' => round($x, 2), 'yMm' => round($y, 2), 'zMm' => $old->at->zMm ?? 0.0];
         $part->turnDeg = (object) ['x' => 0, 'y' => 0, 'z' => round($fit->turnDeg, 1)];
-        $part->seen = (object) ['confidence' => round(max(0.05, min(1.0, $fit->overlap)), 2), 'why' => $why, 'taken' => true];
+        // It is there: the felter said so herself.
+        $part->seen = (object) ['confidence' => 1.0, 'why' => $why, 'taken' => true];
 
         return $part;
     }

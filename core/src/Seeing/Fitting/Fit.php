@@ -172,6 +172,15 @@ final readonly class Fit
         );
     }
 
+    /** Whether a place of the picture lies under the shape, pixels, y up. */
+    public function isOver(float $x, float $y): bool
+    {
+        [$c, $s] = [cos(deg2rad($this->turnDeg)), sin(deg2rad($this->turnDeg))];
+        [$dx, $dy] = [$x - $this->x, $y - $this->y];
+
+        return ! is_nan($this->solid()->frontMm($dx * $c + $dy * $s, $dy * $c - $dx * $s));
+    }
+
     /** Share of a blob's pixels that lie under the shape. */
     public function covers(Blob $blob): float
     {

@@ -136,6 +136,23 @@ final class Fitting
         return $refined[0];
     }
 
+    /**
+     * The best simple shape of another kind, roughly.
+     *
+     * @param  list<int>  $map
+     */
+    public static function otherwise(Blob $blob, array $map, ShapeKind $not): ?Fit
+    {
+        $samples = Samples::of($blob, $map, self::LOOKS[1], 1.2);
+        foreach (self::measuredAll(self::tried($blob, $samples, false, true), $samples) as $fit) {
+            if ($fit->kind !== $not) {
+                return self::refined($fit, $samples, [self::STEPS[1], self::STEPS[2]]);
+            }
+        }
+
+        return null;
+    }
+
     /** @return iterable<Fit> */
     private static function tried(Blob $blob, Samples $samples, bool $partlyHidden, bool $all): iterable
     {

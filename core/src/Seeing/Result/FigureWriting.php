@@ -26,16 +26,19 @@ use Impa\Seeing\Wishes;
 use Impa\Shape\ShapeKind;
 
 /** Writes what was seen as a figure document: pixels become mm, the figure's origin its middle on the table. */
-final readonly class FigureWriting
+final class FigureWriting
 {
     /** Twins on a part that stands within this share of the figure's height of the middle line. */
     private const ON_AXIS = 0.03;
 
-    private float $mmPerPx;
+    private readonly float $mmPerPx;
 
-    private float $bottom;
+    private readonly float $bottom;
 
-    private float $figureHeightPx;
+    private readonly float $figureHeightPx;
+
+    /** @var array<string, Sureness> of each part, and of each detail, by its key after a slash */
+    private array $sureness = [];
 
     /**
      * @param  array<int, Piece>  $pieces  by number, twins made one
@@ -43,14 +46,14 @@ final readonly class FigureWriting
      * @param  bool  $isTurned  whether all this was seen in a mirror, and is to be written as it was drawn
      */
     public function __construct(
-        private array $pieces,
-        private PartExtraction $extraction,
-        private FlatColours $flat,
-        private Raster $raster,
-        private float $axis,
-        private Wishes $wishes,
-        private array $dropped,
-        private bool $isTurned,
+        private readonly array $pieces,
+        private readonly PartExtraction $extraction,
+        private readonly FlatColours $flat,
+        private readonly Raster $raster,
+        private readonly float $axis,
+        private readonly Wishes $wishes,
+        private readonly array $dropped,
+        private readonly bool $isTurned,
     ) {
         $extent = Extent::of(array_map(static fn (Piece $p): Region => $p->region, $extraction->pieces));
         $this->bottom = -$extent->maxY - 1.0;
@@ -123,7 +126,11 @@ final readonly class FigureWriting
             'colour' => ColourWriting::key($piece->region->label),
             'core' => CoreMaterial::usualFor(min($shape['widthMm'], $shape['heightMm'], $shape['depthMm']))->value,
             'finish' => 'smooth',
-            'seen' => Reasons::ofPiece($piece, $this->pieces, $this->mmPerPx),
+            'seen' => $this->said(
+                'parts/'.$piece->key,
+                $sureness = Sureness::ofPiece($piece, $this->figureHeightPx),
+                Reasons::ofPiece($piece, $this->pieces, $this->extraction->map, $sureness->isUnsure(), $this->mmPerPx),
+            ),
         ];
         if ($piece->fringe !== null) {
             $rim = $this->mm(Polygon::perimeter($piece->fit->outlinePx()[0]));
@@ -169,18 +176,42 @@ final readonly class FigureWriting
             $name .= $used[$name] === 1 ? '' : ' '.$used[$name];
             $way = $twin >= 0 || $piece->mirror ? 1 : $this->way();
             $drawn = MarkShape::of($mark, $piece->fit->x, $piece->fit->y, $way, $this->mmPerPx, $this->figureHeightPx);
-            $details[] = ['key' => strtolower(str_replace(' ', '-', $name)), 'name' => SeenNames::said($name), 'on' => $piece->key] +
+            $key = strtolower(str_replace(' ', '-', $name));
+            $sureness = Sureness::ofMark($mark, $drawn['kind'], $this->extraction->map);
+            $details[] = ['key' => $key, 'name' => SeenNames::said($name), 'on' => $piece->key] +
                 ['role' => DetailRole::byName($name)->value] +
                 $drawn + [
                     'colour' => ColourWriting::key($mark->label),
                     'layer' => $mark->layer,
                     'mirror' => $twin >= 0,
                     'method' => 'felt',
-                    'seen' => Reasons::ofMark($mark, $piece, $drawn['kind'], $twin >= 0),
+                    'seen' => $this->said(
+                        'details/'.$key,
+                        $sureness,
+                        Reasons::ofMark($mark, $piece, $drawn['kind'], $twin >= 0, $sureness->isUnsure()),
+                    ),
                 ];
         }
 
         return $details;
+    }
+
+    /**
+     * @param  string  $of  `parts/KEY` or `details/KEY`
+     * @param  array{why: string, else?: string}  $why
+     * @return array{confidence: float, why: string, else?: string}
+     */
+    private function said(string $of, Sureness $sureness, array $why): array
+    {
+        $this->sureness[$of] = $sureness;
+
+        return ['confidence' => round($sureness->share, 2)] + $why;
+    }
+
+    /** @return array<string, Sureness> by `parts/KEY` and `details/KEY`, once the document is written */
+    public function sureness(): array
+    {
+        return $this->sureness;
     }
 
     /**

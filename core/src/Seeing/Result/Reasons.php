@@ -6,34 +6,38 @@ namespace Impa\Seeing\Result;
 
 use Impa\Seeing\Decomposition\Mark;
 use Impa\Seeing\Decomposition\Piece;
+use Impa\Seeing\Fitting\Fit;
+use Impa\Seeing\Fitting\Fitting;
 use Impa\Shape\ShapeKind;
 use Impa\Voice\Amount;
 use Impa\Voice\Message;
 use Impa\Voice\Name;
 
-/** Why something was seen as it was: how sure that is, and one sentence. */
+/** Why something was seen as it was, in one sentence, and what else it might be. */
 final class Reasons
 {
-    /** From this overlap (nothing trusted) to this one (fully trusted). */
-    private const TRUST = [0.72, 0.97];
+    /** What a part may be instead, and a detail. */
+    private const COLOUR = 'detail';
 
-    /** What a guess behind other parts takes from the trust, and an outline of its own. */
-    private const HIDDEN = 0.15;
+    private const PART = 'part';
 
-    private const OWN_OUTLINE = 0.3;
+    /** What lies with so much of its rim before what it is joined to may be only colour on that. */
+    private const BEFORE = 0.8;
 
-    /** How sure a thin line is; what share of it a cord covers says little, where a pixel is a third of it. */
-    private const CORD = 0.75;
+    /** An outline of its own covers all but so much. */
+    private const OWN_OUTLINE = 0.97;
 
     /**
      * @param  array<int, Piece>  $pieces  named
-     * @return array{confidence: float, why: string} confidence from 0 to 1
+     * @param  list<int>  $map  piece per pixel, -1 for the ground
+     * @return array{why: string, else?: string} else: another kind of shape, or `detail`, of what is unsure
      */
-    public static function ofPiece(Piece $piece, array $pieces, float $mmPerPx): array
+    public static function ofPiece(Piece $piece, array $pieces, array $map, bool $isUnsure, float $mmPerPx): array
     {
         $fit = $piece->fit;
-        $isOwn = isset($fit->options['outline']) && is_array($fit->options['outline']) && $fit->overlap >= 0.97;
-        $to = $piece->joinTo >= 0 ? SeenNames::said($pieces[$piece->joinTo]->name) : '';
+        $isOwn = is_array($fit->options['outline'] ?? null) && $fit->overlap >= self::OWN_OUTLINE;
+        $bearer = $pieces[$piece->joinTo] ?? null;
+        $to = $bearer === null ? '' : SeenNames::said($bearer->name);
         $said = [
             match (true) {
                 $piece->neckPx > 0.0 && $to !== '' => Message::of(
@@ -64,19 +68,40 @@ final class Reasons
         if ($piece->mirror) {
             $said[] = Message::of('seeing.reasons.its-twin-stands');
         }
-        $confidence =
-            ($isCord ? self::CORD : ($fit->overlap - self::TRUST[0]) / (self::TRUST[1] - self::TRUST[0])) -
-            ($piece->isPartlyHidden ? self::HIDDEN : 0.0) -
-            ($isOwn ? self::OWN_OUTLINE : 0.0);
+        $other = $isUnsure ? self::otherwise($piece, $bearer, $map) : null;
+        if ($other instanceof Fit) {
+            $said[] = Message::of('seeing.reasons.or', said: Message::of(
+                'seeing.covers.'.$other->kind->value,
+                share: Amount::share(max(0.0, min(1.0, $other->overlap))),
+            ));
+        } elseif ($other === self::COLOUR) {
+            $said[] = Message::of('seeing.reasons.or-only-colour', to: new Name($to));
+        }
+        $else = $other instanceof Fit ? $other->kind->value : $other;
 
-        return ['confidence' => round(max(0.05, min(1.0, $confidence)), 2), 'why' => implode('; ', $said).'.'];
+        return ['why' => implode('; ', $said).'.'] + ($else === null ? [] : ['else' => $else]);
+    }
+
+    /**
+     * What a piece may be instead.
+     *
+     * @param  list<int>  $map
+     */
+    private static function otherwise(Piece $piece, ?Piece $bearer, array $map): Fit|string|null
+    {
+        $rim = array_merge(...$piece->fit->outlinePx());
+        $before = array_filter($rim, static fn (array $p): bool => $bearer !== null && $bearer->fit->isOver($p[0], $p[1]));
+
+        return count($before) >= self::BEFORE * count($rim)
+            ? self::COLOUR
+            : Fitting::otherwise($piece->blob, $map, $piece->fit->kind);
     }
 
     /**
      * @param  string  $kind  of the detail: disc, line or patch
-     * @return array{confidence: float, why: string}
+     * @return array{why: string, else?: string} else: `part`, of what is unsure
      */
-    public static function ofMark(Mark $mark, Piece $piece, string $kind, bool $isPair): array
+    public static function ofMark(Mark $mark, Piece $piece, string $kind, bool $isPair, bool $isUnsure): array
     {
         $said = [
             match ($mark->layer) {
@@ -97,6 +122,10 @@ final class Reasons
             $said[] = Message::of('seeing.reasons.its-twin-lies');
         }
 
-        return ['confidence' => $kind === 'patch' ? 0.7 : 0.9, 'why' => implode('; ', $said).'.'];
+        if ($isUnsure) {
+            $said[] = Message::of('seeing.reasons.or-a-part');
+        }
+
+        return ['why' => implode('; ', $said).'.'] + ($isUnsure ? ['else' => self::PART] : []);
     }
 }

@@ -10,9 +10,7 @@ use stdClass;
 /** In which order a felter looks through what was seen: as it lies in the document, but what is unsure first where a drawing was hard. */
 final class ReviewOrder
 {
-    /** Less sure than this is unsure; a drawing was hard where such a share of what was seen in it is (house choice). */
-    private const UNSURE = 0.6;
-
+    /** A drawing was hard where such a share of what was seen in it is unsure (house choice). */
     private const HARD = 0.25;
 
     /** @return array{hard: bool, order: list<array{kind: string, key: string}>} every part and detail that is a suggestion */
@@ -29,7 +27,7 @@ final class ReviewOrder
                 }
             }
         }
-        $unsure = count(array_filter($seen, static fn (array $s): bool => $s[0] < self::UNSURE));
+        $unsure = count(array_filter($seen, static fn (array $s): bool => $s[0] < Sureness::UNSURE));
         $isHard = $unsure > 0 && $unsure >= self::HARD * count($seen);
         if ($isHard) {
             // PHP sorts stably: equally sure ones stay as they lie.

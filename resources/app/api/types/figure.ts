@@ -487,9 +487,16 @@ export interface Shape {
  * why the break-down suggested this, and whether the felter took it
  */
 export interface Seen {
+  /**
+   * how likely it is there: of those at 0.8 four of five were, among made-up characters
+   */
   confidence?: number
   why?: string
   taken?: boolean
+  /**
+   * what it may be instead where that is unsure: another kind of shape, `detail` of a part, `part` of a detail
+   */
+  else?: string
   [k: string]: unknown
 }
 export interface Detail {

@@ -36,6 +36,7 @@ export interface Routes {
   'POST edits/depth': Answers.Edited
   'POST edits/wire-point': Answers.Edited
   'POST edits/forwards': Answers.Edited
+  'POST edits/take-surer': Answers.Edited
   'POST edits/together': Answers.Edited
   'POST edits/round': Answers.Edited
   'POST edits/height': Answers.Edited

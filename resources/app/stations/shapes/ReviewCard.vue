@@ -73,12 +73,32 @@ function take(): void {
   if (open.value.length) next()
 }
 
+/** Taken in one go is what is so sure, per cent. */
+const SURER = [95, 80, 60]
+const surer = ref(80)
+const those = computed(() => open.value.filter((s) => (s.of.seen?.confidence ?? 0) * 100 >= surer.value).length)
+async function takeSurer(): Promise<void> {
+  await figure.apply('take-surer', { least: surer.value / 100 })
+  if (open.value.length) next()
+}
+
+/** What an unsure one may be instead. */
+const other = computed(() => (now.value?.of.seen?.taken ? '' : (now.value?.of.seen?.else ?? '')))
+const otherKind = computed(() => trade.kinds.find((k) => k.value === other.value)?.value)
+function beIt(kind: Part['shape']['kind']): void {
+  if (now.value) figure.changePart(now.value.of.key, (p) => (p.shape.kind = kind))
+}
+
 async function leave(): Promise<void> {
   const after = all.value[at.value + 1] ?? all.value[at.value - 1]
   await figure.removeSelected()
   if (after) key.value = after.of.key
 }
 
+/** From a field as well, but not from a list that is open: Escape closes that. */
+function escape(event: KeyboardEvent): void {
+  if (!(event.target as HTMLElement).closest('[aria-expanded="true"]')) emit('close')
+}
 useHotkeys(
   {
     enter: (event) => ((event.target as HTMLElement).closest('button') ? false : take()),
@@ -100,6 +120,7 @@ onMounted(() => {
     tabindex="-1"
     class="sheet review"
     :aria-label="$t('shapes.reviewCard.reviewOfWhatWasSeen')"
+    @keydown.escape.stop="escape"
   >
     <div class="row head">
       <v-btn
@@ -150,16 +171,28 @@ onMounted(() => {
           :label="$t('shapes.reviewCard.changeShapeTo')"
           class="kind"
           hide-details
-          @update:model-value="figure.changePart(now.of.key, (p) => (p.shape.kind = $event))"
+          @update:model-value="beIt"
         />
-        <v-btn variant="text" size="small" @click="emit('cut')">{{ $t('shapes.reviewCard.cutInTwo') }}</v-btn>
-        <v-btn variant="text" size="small" @click="figure.apply('to-detail', { key: now.of.key })">{{
-          $t('shapes.reviewCard.justAPatchOnThe')
+        <v-btn v-if="otherKind" variant="tonal" color="secondary" size="small" @click="beIt(otherKind)">{{
+          $t('shapes.reviewCard.rather', { kind: kindWord(otherKind) })
         }}</v-btn>
+        <v-btn variant="text" size="small" @click="emit('cut')">{{ $t('shapes.reviewCard.cutInTwo') }}</v-btn>
+        <v-btn
+          :variant="other === 'detail' ? 'tonal' : 'text'"
+          :color="other === 'detail' ? 'secondary' : undefined"
+          size="small"
+          @click="figure.apply('to-detail', { key: now.of.key })"
+          >{{ $t('shapes.reviewCard.justAPatchOnThe') }}</v-btn
+        >
       </template>
-      <v-btn v-else variant="text" size="small" @click="figure.apply('to-part', { key: now.of.key })">{{
-        $t('shapes.reviewCard.aPartOfItsOwn')
-      }}</v-btn>
+      <v-btn
+        v-else
+        :variant="other === 'part' ? 'tonal' : 'text'"
+        :color="other === 'part' ? 'secondary' : undefined"
+        size="small"
+        @click="figure.apply('to-part', { key: now.of.key })"
+        >{{ $t('shapes.reviewCard.aPartOfItsOwn') }}</v-btn
+      >
       <v-spacer />
       <details v-if="leftOut.length" class="quiet">
         <summary>
@@ -179,6 +212,23 @@ onMounted(() => {
         </ul>
       </details>
       <v-btn variant="text" size="small" @click="emit('close')">{{ $t('common.done') }}</v-btn>
+    </div>
+    <div v-if="open.length > 1" class="row rest">
+      <v-btn variant="tonal" size="small" :disabled="!those" @click="takeSurer">{{
+        $t('shapes.reviewCard.takeTheRest', { n: those })
+      }}</v-btn>
+      <span class="quiet">{{ $t('shapes.reviewCard.surerThan') }}</span>
+      <v-btn-toggle
+        v-model="surer"
+        mandatory
+        density="compact"
+        variant="text"
+        :aria-label="$t('shapes.reviewCard.surerThan')"
+      >
+        <v-btn v-for="percents in SURER" :key="percents" :value="percents" size="small">{{
+          $t('shapes.reviewCard.percent', { percents })
+        }}</v-btn>
+      </v-btn-toggle>
     </div>
   </section>
 </template>
@@ -203,6 +253,9 @@ onMounted(() => {
 .why {
   font-size: 0.92rem;
   margin: 0.1rem 0 0.4rem;
+}
+.rest {
+  margin-top: 0.35rem;
 }
 .kind {
   max-width: 150px;

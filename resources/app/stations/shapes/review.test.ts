@@ -91,6 +91,47 @@ describe('the review, one suggestion after the other', () => {
     expect(table.figure.parts[1]?.seen?.taken).toBeUndefined()
   })
 
+  it('is left by Escape from its field as well, but not from a list that is open', async () => {
+    table = await onTable(ReviewCard)
+    const field = table.wrapper.find('input').element
+    const escape = () => field.dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape', bubbles: true }))
+    const list = field.closest('[aria-expanded]') ?? field
+    list.setAttribute('aria-expanded', 'true')
+    escape()
+    expect(table.wrapper.findComponent(ReviewCard).emitted('close')).toBeUndefined()
+    list.setAttribute('aria-expanded', 'false')
+    escape()
+    expect(table.wrapper.findComponent(ReviewCard).emitted('close')).toHaveLength(1)
+  })
+
+  it('takes all the rest that is at least so sure, and goes on with what is not', async () => {
+    table = await onTable(ReviewCard)
+    const edit = vi.spyOn(api, 'edit').mockImplementation((sent) => {
+      const document = structuredClone(sent)
+      for (const m of [...document.parts, ...(document.details ?? [])])
+        if ((m.seen?.confidence ?? 0) >= 0.8) m.seen!.taken = true
+      return Promise.resolve({ document, kind: '', key: '' })
+    })
+    await button('95 %').trigger('click')
+    expect(button('Take the 0 that are').attributes('disabled')).toBeDefined()
+    await button('80 %').trigger('click')
+    await button('Take the 2 that are').trigger('click')
+    await flushPromises()
+    expect(edit.mock.calls.map((c) => c.slice(1))).toEqual([['take-surer', { least: 0.8 }]])
+    expect(name()).toBe('Head')
+    expect(table.wrapper.text()).toContain('1 open')
+  })
+
+  it('offers what an unsure one may be instead, and makes it that by one press', async () => {
+    const document = plain()
+    document.parts[0]!.seen = { confidence: 0.3, why: 'Unsure.', else: 'drop' }
+    table = await onTable(ReviewCard, {}, document)
+    await button('Rather: drop').trigger('click')
+    expect(table.figure.parts[0]?.shape.kind).toBe('drop')
+    await button('Take it').trigger('click')
+    expect(table.wrapper.text()).not.toContain('Rather')
+  })
+
   it('asks PHP to make a part of a colour, and colour of a part', async () => {
     table = await onTable(ReviewCard)
     const edit = vi.spyOn(api, 'edit').mockResolvedValue({ document: plain(), kind: 'detail', key: 'eye' })
