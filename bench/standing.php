@@ -16,27 +16,28 @@ use Impa\Wool\Ledger\Ledger;
  * Whether a figure stands and hangs together as it is first proposed from its drawing: made-up characters (bench/characters.php), drawn
  * from the front alone, are broken down, and their balance and the gaps between joined parts are told, beside those of the true figure.
  *
- *   php bench/standing.php [--seed=1] [--count=50] [--each]
+ *   php bench/standing.php [--drawn=flat|inked] [--seed=1] [--count=50] [--each]
  *
- * Seeds below 2600 are for tuning; those from 2600 on are kept aside.
+ * Drawn flat or inked they are the characters of bench/known.php, with feet on legs, of which there is no true figure. Seeds below 2600
+ * are for tuning, of known characters to 1000; those from there on are kept aside.
  */
 
 require __DIR__.'/../vendor/autoload.php';
 require __DIR__.'/characters.php';
+require __DIR__.'/known.php';
 
-const PX = 400;
+const PAINTED_PX = 400;
 /** Parts farther apart than this do not touch, mm. */
 const APART_MM = 0.5;
 
 ini_set('memory_limit', '1G');
-$options = getopt('', ['seed:', 'count:', 'each']);
+$options = getopt('', ['drawn:', 'seed:', 'count:', 'each']);
 $rows = [];
 for ($n = 0; $n < (int) ($options['count'] ?? 50); $n++) {
     $seed = (int) ($options['seed'] ?? 1) + $n;
-    $true = Figure::fromDocument(character($seed));
-    $began = hrtime(true);
-    $found = Breakdown::of(Painter::png($true, View::Front, PX), $true->heightMm)->figure();
-    $rows[] = $row = ['tip' => tip($found), 'true' => tip($true), 'gaps' => gaps($found), 'ms' => (hrtime(true) - $began) / 1e6];
+    [$png, $heightMm, $true] = pictured($seed, $options['drawn'] ?? '');
+    $found = Breakdown::of($png, $heightMm)->figure();
+    $rows[] = $row = ['tip' => tip($found), 'true' => $true === null ? NAN : tip($true), 'gaps' => gaps($found)];
     if (isset($options['each'])) {
         printf('seed %d: leans to %.1f (the true one %.1f)', $seed, $row['tip'], $row['true']);
         foreach ($row['gaps'] as $key => $mm) {
@@ -61,6 +62,19 @@ printf(
     count($all),
     max([0.0, ...$all]),
 );
+
+/** @return array{string, float, ?Figure} the drawing, how tall it is to be in mm, and the figure it is of, where there is one */
+function pictured(int $seed, string $drawn): array
+{
+    if ($drawn === '') {
+        $true = Figure::fromDocument(character($seed));
+
+        return [Painter::png($true, View::Front, PAINTED_PX), $true->heightMm, $true];
+    }
+    mt_srand($seed);
+
+    return [drawn(...[...known(), $drawn === 'inked']), 100.0, null];
+}
 
 function tip(Figure $figure): float
 {

@@ -20,9 +20,12 @@ use Impa\Voice\Message;
 final readonly class Footing
 {
     /** Feet become longer by so much at most, as a share of how deep they are (house choice: a foot is longer than it is wide). */
-    private const LONGER = 0.7;
+    private const LONGER = 1.2;
 
-    private const LONGER_STEPS = 2;
+    private const LONGER_STEPS = 3;
+
+    /** A foot that was seen as a plate is at least so deep before it is made longer, as a share of its shorter side (house choice). */
+    private const PLATE = 0.6;
 
     /** What is flattened shows from the front: it counts so many times. */
     private const FLAT = 2.0;
@@ -99,13 +102,16 @@ final readonly class Footing
         return new Listed($said, 'and');
     }
 
-    /** @return list<string> what stands on the table and is joined to what it bears */
+    /** @return list<string> what stands on the table and is joined to what it bears; plates, such as a fin, only where nothing else does */
     private static function feet(Balance $balance): array
     {
-        $isFoot = static fn (Part $p): bool => $p->isJoined() && ! in_array($p->solid->kind(), [ShapeKind::Plate, ShapeKind::Ring], true)
-            && $balance->footprint->bears($p);
+        $bearing = array_filter(
+            $balance->figure->parts,
+            static fn (Part $p): bool => $p->isJoined() && $p->solid->kind() !== ShapeKind::Ring && $balance->footprint->bears($p),
+        );
+        $round = array_filter($bearing, static fn (Part $p): bool => $p->solid->kind() !== ShapeKind::Plate);
 
-        return array_map(strval(...), array_keys(array_filter($balance->figure->parts, $isFoot)));
+        return array_map(strval(...), array_keys($round === [] ? $bearing : $round));
     }
 
     /** @param  list<string>  $feet */
@@ -113,7 +119,7 @@ final readonly class Footing
     {
         foreach ($factor > 1.0 ? $feet : [] as $key) {
             $size = $figure->parts[$key]->solid->size();
-            $deep = round($factor * $size->depthMm, 1);
+            $deep = round($factor * max($size->depthMm, self::PLATE * min($size->widthMm, $size->heightMm)), 1);
             $figure = Choices::sized($figure, $key, Size::of($size->widthMm, $size->heightMm, $deep));
         }
 
@@ -132,15 +138,24 @@ final readonly class Footing
             return [$balance, 0.0];
         }
         $parts = $balance->figure->parts;
-        $far = self::FAR * max(array_map(static fn (string $key): float => $parts[$parts[$key]->join->to]->solid->size()->depthMm, $feet));
+        $limbs = array_values(array_unique(array_map(static fn (string $key): string => self::limb($balance->figure, $key), $feet)));
+        $far = self::FAR * max(array_map(static fn (string $key): float => $parts[$parts[$key]->join->to]->solid->size()->depthMm, $limbs));
         // With all that is joined to them.
-        $with = array_values(array_unique(array_merge(...array_map($balance->figure->branchOf(...), $feet))));
-        $share = array_sum(array_map($balance->carriedG(...), $feet)) / max(1e-9, $balance->massG);
+        $with = array_values(array_unique(array_merge(...array_map($balance->figure->branchOf(...), $limbs))));
+        $share = array_sum(array_map($balance->carriedG(...), $limbs)) / max(1e-9, $balance->massG);
         $mm = ($balance->centreMm[2] - $balance->footprint->middle()[1]) / max(0.1, 1.0 - $share);
         $mm = round(max(-$far, min($far, $mm)), 1);
         $moved = abs($mm) < self::WORTH_MM ? $balance : $balance->with(Choices::moved($balance->figure, $with, [0.0, 0.0, $mm]));
 
         return $moved->tipDeg() > $balance->tipDeg() + self::WORTH_DEG ? [$moved, $mm] : [$balance, 0.0];
+    }
+
+    /** What a foot is the end of: feet of legs move with the legs, as far as what those hang on is deep. */
+    private static function limb(Figure $figure, string $foot): string
+    {
+        $to = $figure->parts[$foot]->join->to;
+
+        return $figure->parts[$to]->stand->mirror && $figure->parts[$to]->isJoined() ? self::limb($figure, $to) : $foot;
     }
 
     /** @param  list<string>  $feet */
