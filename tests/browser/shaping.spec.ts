@@ -77,6 +77,17 @@ test(
     const card = page.getByRole('region', { name: 'Review of what was seen' })
     await expect(card).toContainText('% sure')
     await expect(card).toContainText(/covers \d+ ?% of it/)
+    await page.keyboard.press('Escape')
+    await expect(card).toBeHidden()
+    await page.getByRole('button', { name: /^Review/ }).click()
+    // All that is sure enough at once, and that taken back.
+    const opened = await card.getByText(/\d+ open/).innerText()
+    await card.getByRole('button', { name: /^Take the \d+ that are/ }).click()
+    await expect(card.getByText(opened)).toHaveCount(0)
+    await page.keyboard.press('Control+z')
+    await expect(card.getByText(opened)).toBeVisible()
+    await card.getByRole('button', { name: 'The one before' }).click()
+    await card.getByRole('button', { name: 'The next one' }).click()
     const all = before.parts.length + before.details.length
     for (let i = 0; i < all - 1; i++) {
       const open = await card.getByText(/\d+ open/).innerText()

@@ -99,7 +99,7 @@ final class Cures
         // Where nothing but the base is changed, that is said already.
         return $footing === null || ($footing->feetMm === 0.0 && $footing->longMm === 0.0)
             ? null
-            : new Cure('footing', $footing->flattenMm, 'mm', $footing->tipDeg, $footing->text());
+            : new Cure('footing', $footing->mostMm(), 'mm', $footing->tipDeg, $footing->text());
     }
 
     private function flatten(): ?Cure

@@ -102,6 +102,12 @@ final readonly class Footing
         return new Listed($said, 'and');
     }
 
+    /** The largest of its changes, mm. */
+    public function mostMm(): float
+    {
+        return max(abs($this->feetMm), $this->longMm, $this->flattenMm);
+    }
+
     /** @return list<string> what stands on the table and is joined to what it bears; plates, such as a fin, only where nothing else does */
     private static function feet(Balance $balance): array
     {

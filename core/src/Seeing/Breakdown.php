@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Seeing;
 
+use Impa\Figure\Editing\Sizing;
 use Impa\Figure\Figure;
 use Impa\Figure\FlatWork;
 use Impa\Figure\Term\FlatWay;
@@ -17,6 +18,7 @@ use Impa\Seeing\Assembly\Naming;
 use Impa\Seeing\Assembly\Synthesis;
 use Impa\Seeing\Assembly\TwinPairing;
 use Impa\Seeing\Decomposition\PartExtraction;
+use Impa\Seeing\Decomposition\Piece;
 use Impa\Seeing\Foreground\Background;
 use Impa\Seeing\Foreground\BrushStroke;
 use Impa\Seeing\Foreground\Brushwork;
@@ -86,15 +88,39 @@ final readonly class Breakdown
         $wishes = is_float($wishes) ? Wishes::of($wishes) : $wishes;
         $progress ??= static function (): void {
         };
+
+        return self::looked(self::read($bytes, $wishes, $progress), $wishes, $progress, $name, $file, hash('sha256', $bytes));
+    }
+
+    /**
+     * What another drawing shows of a figure from one of its other sides: as tall as the figure is before its base is flattened. It need
+     * not stand.
+     *
+     * @throws PictureRefused if the file is no usable picture
+     */
+    public static function ofSide(string $bytes, Figure $figure): Figure
+    {
+        $nobody = static function (): void {
+        };
+        $tallMm = Sizing::standsMm($figure) + $figure->base->flattenMm;
+        $wishes = Wishes::of(max(Wishes::LEAST_MM, min(Wishes::MOST_MM, $tallMm)));
+
+        return self::looked(self::read($bytes, $wishes, $nobody), $wishes, $nobody, isWhole: false)->figure();
+    }
+
+    /**
+     * @param  callable(Message $doing, float $share): void  $progress
+     * @return array{Raster, Raster, Background, FiguresApart} as decoded, smoothed, told from its background, figures counted
+     */
+    private static function read(string $bytes, Wishes $wishes, callable $progress): array
+    {
         $progress(Message::of('seeing.breakdown.reading-the-picture'), 0.0);
         $photo = Raster::decode($bytes, $wishes->flat === FlatWay::None ? Raster::LOOK_PX : self::CUT_LOOK_PX, true);
         $raster = Grain::smoothed($photo);
         $progress(Message::of('seeing.breakdown.telling-the-figure-from'), 0.1);
         $whole = Background::of($raster, $wishes->strokes);
 
-        $picture = [$photo, $raster, $whole, FiguresApart::of($whole, $raster->width)];
-
-        return self::looked($picture, $wishes, $progress, $name, $file, hash('sha256', $bytes));
+        return [$photo, $raster, $whole, FiguresApart::of($whole, $raster->width)];
     }
 
     /**
@@ -103,6 +129,7 @@ final readonly class Breakdown
      * @param  array{Raster, Raster, Background, FiguresApart}  $picture  as decoded, smoothed, told from its background, figures counted
      * @param  callable(Message $doing, float $share): void  $progress
      * @param  string  $hash  of the picture's file
+     * @param  bool  $isWhole  whether it is to become the figure; one of its other sides need not stand
      */
     private static function looked(
         array $picture,
@@ -111,6 +138,7 @@ final readonly class Breakdown
         string $name = '',
         string $file = '',
         string $hash = '',
+        bool $isWhole = true,
     ): self {
         [$photo, $raster, $whole, $figures] = $picture;
         $name = $name === '' ? (string) Message::of('seeing.new-figure') : $name;
@@ -136,6 +164,42 @@ final readonly class Breakdown
 
             return self::inLayers($picture, $wishes, $regions, $flat, $ground, $name, $file);
         }
+        [$pieces, $extraction, $axis] = self::pieces($regions, $progress);
+        $progress(Message::of('seeing.breakdown.writing-it-down'), 0.95);
+        $writer = new FigureWriting(
+            pieces: $pieces,
+            extraction: $extraction,
+            flat: $flat,
+            raster: $looked,
+            axis: $axis,
+            wishes: $wishes,
+            dropped: array_slice([...$extraction->dropped, ...$regions->dropped], 0, self::MOST_LISTED),
+            isTurned: $isTurned,
+        );
+
+        $look = static function (int $figure, callable $onwards) use ($picture, $wishes): Figure {
+            return self::looked($picture, $wishes->ofFigure($figure), $onwards, isWhole: false)->figure();
+        };
+        [$document, $said, $stands] = $isWhole
+            ? self::inTheRound($writer->document($name, $file), $views, $wishes, $look, $hash, $told)
+            : [$writer->document($name, $file), [], []];
+
+        $seen = [...$flat->notices, ...self::noticed($figures, $wishes, $views, $regions), ...$extraction->notices, ...$stands];
+        $notices = [...$said, ...self::ofPicture($photo, $raster, $ground), ...PictureAdvice::of($ground, $raster->width), ...$seen];
+
+        return new self($document, $notices, self::boxes($figures, $raster), $views, $writer->sureness());
+    }
+
+    /**
+     * Regions as pieces, in place, joined and named.
+     *
+     * @param  callable(Message $doing, float $share): void  $progress
+     * @return array{array<int, Piece>, PartExtraction, float} and where the middle line stands, pixels
+     *
+     * @throws PictureRefused if there is nothing
+     */
+    private static function pieces(Regions $regions, callable $progress): array
+    {
         $shapes = static fn (float $share) => $progress(Message::of('seeing.breakdown.seeing-simple-shapes'), 0.25 + 0.6 * $share);
         $shapes(0.0);
         $extraction = PartExtraction::of($regions, $shapes);
@@ -151,27 +215,8 @@ final readonly class Breakdown
         [$pieces, $extraction] = Synthesis::of($pieces, $extraction, $regions->width, $axis, $again);
         $extraction = $extraction->withMarks(Layering::missed($pieces, $extraction, $regions, $axis));
         Naming::of($pieces, $extraction->marks, $axis);
-        $progress(Message::of('seeing.breakdown.writing-it-down'), 0.95);
-        $writer = new FigureWriting(
-            pieces: $pieces,
-            extraction: $extraction,
-            flat: $flat,
-            raster: $looked,
-            axis: $axis,
-            wishes: $wishes,
-            dropped: array_slice([...$extraction->dropped, ...$regions->dropped], 0, self::MOST_LISTED),
-            isTurned: $isTurned,
-        );
 
-        $look = static function (int $figure, callable $onwards) use ($picture, $wishes): Figure {
-            return self::looked($picture, $wishes->ofFigure($figure), $onwards)->figure();
-        };
-        [$document, $said, $stands] = self::inTheRound($writer->document($name, $file), $views, $look, $hash, $told);
-
-        $seen = [...$flat->notices, ...self::noticed($figures, $wishes, $views, $regions), ...$extraction->notices, ...$stands];
-        $notices = [...$said, ...self::ofPicture($photo, $raster, $ground), ...PictureAdvice::of($ground, $raster->width), ...$seen];
-
-        return new self($document, $notices, self::boxes($figures, $raster), $views, $writer->sureness());
+        return [$pieces, $extraction, $axis];
     }
 
     /**
@@ -183,11 +228,17 @@ final readonly class Breakdown
      * @param  callable(Message $doing, float $share): void  $progress
      * @return array{array<string, mixed>, list<Message>, list<Message>} and what is to be said of the other sides, and of how it stands
      */
-    private static function inTheRound(array $document, array $views, callable $look, string $hash, callable $progress): array
-    {
+    private static function inTheRound(
+        array $document,
+        array $views,
+        Wishes $wishes,
+        callable $look,
+        string $hash,
+        callable $progress,
+    ): array {
         [$document, $said] = OtherSides::of($document, $views, $look, $hash, $progress);
         $seen = Figure::fromJson((string) json_encode($document, JSON_PRESERVE_ZERO_FRACTION));
-        [$figure, $stood] = Standing::of($seen, $views !== []);
+        [$figure, $stood] = Standing::of($seen, $views !== [], $wishes->roundToMm === 0.0);
         $stands = json_decode((string) json_encode($figure->document(), JSON_PRESERVE_ZERO_FRACTION), true);
 
         return [$figure === $seen || ! is_array($stands) ? $document : $stands, $said, $stood];

@@ -11,6 +11,11 @@ use Impa\Seeing\Foreground\BrushStroke;
 /** What the felter asks of a break-down beyond the picture. Immutable. */
 final readonly class Wishes
 {
+    /** Finished heights, mm. */
+    public const LEAST_MM = 10.0;
+
+    public const MOST_MM = 2000.0;
+
     /**
      * @param  list<BrushStroke>  $strokes
      * @param  list<SheetView>  $views
@@ -46,7 +51,7 @@ final readonly class Wishes
         array $views = [],
         FlatWay $flat = FlatWay::None,
     ): self {
-        if (! ($heightMm >= 10 && $heightMm <= 2000)) {
+        if (! ($heightMm >= self::LEAST_MM && $heightMm <= self::MOST_MM)) {
             throw PictureRefused::heightOutOfRange($heightMm);
         }
         if (! ($shades >= 0 && $shades <= 1)) {

@@ -489,10 +489,16 @@ it('takes all that was seen surely enough, and nothing else', function () {
     $document = Figures::document(
         [
             Figures::part('body', 'ball', 40, 44, 40, 0, 22, 0, ['seen' => ['confidence' => 0.8, 'why' => 'A patch.']]),
-            Figures::part('head', 'ball', 50, 46, 48, 0, 62, 0, ['seen' => ['confidence' => 0.79, 'why' => ''], 'join' => ['to' => 'body']]),
+            Figures::part('head', 'ball', 50, 46, 48, 0, 62, 0, [
+                'seen' => ['confidence' => 0.79, 'why' => ''],
+                'join' => ['to' => 'body'],
+            ]),
             Figures::part('hat', 'cone', 30, 30, 30, 0, 90, 0, ['join' => ['to' => 'head']]),
         ],
-        [['key' => 'eye', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 5, 'colour' => 'black', 'seen' => ['confidence' => 1, 'why' => '']]],
+        [[
+            'key' => 'eye', 'on' => 'head', 'kind' => 'disc', 'widthMm' => 5, 'colour' => 'black',
+            'seen' => ['confidence' => 1, 'why' => ''],
+        ]],
     );
     $taken = static fn (float $least): array => array_map(
         static fn (stdClass $m): ?bool => $m->seen->taken ?? null,

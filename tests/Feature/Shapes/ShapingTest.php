@@ -137,6 +137,8 @@ it('answers every act there is by its form, with a figure that the check takes i
     $rolled['parts'][$scarf]['turnDeg'] = ['z' => 90];
     $loose = demoFigure();
     $loose['parts'][array_search('arm', array_column($loose['parts'], 'key'), true)]['at']['zMm'] = -60;
+    $suggested = demoFigure();
+    $suggested['parts'][0]['seen'] = ['confidence' => 0.9, 'why' => 'A patch of one colour.'];
     $asked = [
         'together' => ['document' => $loose, 'key' => 'arm'],
         'forwards' => ['document' => $rolled, 'key' => 'scarf'],
@@ -145,7 +147,7 @@ it('answers every act there is by its form, with a figure that the check takes i
         'split' => ['key' => 'head', 'line' => [[-60, 80], [60, 80]]],
         'merge' => ['keys' => ['head', 'body']],
         'lasso' => ['line' => [[-12, 20], [12, 20], [12, 45], [-12, 45]]],
-        'take-surer' => ['least' => 0.8],
+        'take-surer' => ['document' => $suggested, 'least' => 0.8],
         'to-detail' => ['key' => 'stalk'],
         'to-part' => ['key' => 'belly'],
         'remove' => ['kind' => 'detail', 'keys' => ['mouth', 'eye']],

@@ -17,7 +17,7 @@ final class SideViewController
     {
         $picture = Picture::chosen($body->int('picture'));
         $figure = $body->figure();
-        $seen = Breakdown::of($picture->bytes(), $figure->heightMm)->figure();
+        $seen = Breakdown::ofSide($picture->bytes(), $figure);
         $side = SideView::of($figure, $seen, $body->flag('facesLeft'), $body->text('file'), $picture->hash);
 
         return new DocumentResponse(['document' => $side->document, 'notices' => $side->notices]);

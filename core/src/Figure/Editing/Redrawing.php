@@ -48,6 +48,7 @@ final class Redrawing
     {
         $part = $draft->part($key);
         $was = $part->shape;
+        $wasGuessed = isset($part->seen->depth);
         foreach (get_object_vars($seen) as $name => $value) {
             if (! in_array($name, self::OWN, true)) {
                 $part->{$name} = $value;
@@ -56,6 +57,9 @@ final class Redrawing
         // How deep it is for its width, no drawing from the front says.
         if ($was->kind === $seen->shape->kind) {
             $part->shape->depthMm = min(2000.0, max(0.3, round($seen->shape->widthMm * $was->depthMm / $was->widthMm, 2)));
+            if (! $wasGuessed) {
+                self::known($part);
+            }
         }
         $draft->removeDetails(array_column(
             array_filter($draft->detailsOn($key), static fn (stdClass $detail): bool => isset($detail->seen)),
@@ -69,6 +73,16 @@ final class Redrawing
         $part = $draft->part($key);
         $part->shape->depthMm = $depthMm;
         $part->at->zMm = $zMm;
+        self::known($part);
+    }
+
+    /** A part's depth is no guess any more. */
+    public static function known(stdClass $part): void
+    {
+        if (isset($part->seen)) {
+            $part->seen = clone $part->seen;
+            unset($part->seen->depth);
+        }
     }
 
     public static function layered(Draft $draft, FlatWay $way): void

@@ -322,7 +322,7 @@ final class PartEditor
         $part->at = (object) ['xMm' => round($x, 2), 'yMm' => round($y, 2), 'zMm' => $old->at->zMm ?? 0.0];
         $part->turnDeg = (object) ['x' => 0, 'y' => 0, 'z' => round($fit->turnDeg, 1)];
         // It is there: the felter said so herself.
-        $part->seen = (object) ['confidence' => 1.0, 'why' => $why, 'taken' => true];
+        $part->seen = (object) ['confidence' => 1.0, 'why' => $why, 'taken' => true, 'depth' => ShapeWriting::GUESSED];
 
         return $part;
     }

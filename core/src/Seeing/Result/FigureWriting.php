@@ -130,7 +130,7 @@ final class FigureWriting
                 'parts/'.$piece->key,
                 $sureness = Sureness::ofPiece($piece, $this->figureHeightPx),
                 Reasons::ofPiece($piece, $this->pieces, $this->extraction->map, $sureness->isUnsure(), $this->mmPerPx),
-            ),
+            ) + ['depth' => ShapeWriting::GUESSED],
         ];
         if ($piece->fringe !== null) {
             $rim = $this->mm(Polygon::perimeter($piece->fit->outlinePx()[0]));

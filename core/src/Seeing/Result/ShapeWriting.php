@@ -11,6 +11,9 @@ use Impa\Shape\ShapeKind;
 /** Writes a seen shape as a document has it: kind, dimensions in mm, and its own numbers. */
 final class ShapeWriting
 {
+    /** What the front alone says of how deep a part is, until the felter or a drawing from the side says otherwise. */
+    public const GUESSED = 'guessed';
+
     /** The thinnest plate that is suggested, and the thickest, in mm (house choice). */
     private const PLATE_MM = [3.0, 6.0];
 

@@ -7,6 +7,7 @@ namespace Impa\Seeing\Result;
 use Impa\Balance\Balance;
 use Impa\Balance\Footing;
 use Impa\Figure\Editing\Choices;
+use Impa\Figure\Editing\Edits;
 use Impa\Figure\Editing\Touching;
 use Impa\Figure\Figure;
 use Impa\Figure\Part;
@@ -30,9 +31,10 @@ final class Standing
 
     /**
      * @param  bool  $isDeep  whether depths were seen from the side: then only what does not touch is moved
+     * @param  bool  $grows  whether what is flattened may be made good by growing: sizes in whole steps stay such
      * @return array{Figure, list<Message>} and what of it shows from the front
      */
-    public static function of(Figure $seen, bool $isDeep): array
+    public static function of(Figure $seen, bool $isDeep, bool $grows = true): array
     {
         [$figure, $moves] = Touching::all(self::joined($seen), self::FAR * $seen->heightMm);
         $notices = [];
@@ -48,7 +50,11 @@ final class Standing
         }
         $footing = $isDeep ? null : Footing::of(Balance::of(Ledger::of($figure, Densities::house())));
         if ($footing !== null) {
-            [$figure] = Touching::all($footing->figure, self::FAR * $seen->heightMm);
+            // What is flattened takes from the height that the felter asked for.
+            $tall = $footing->flattenMm > 0.0 && $grows
+                ? Figure::fromDocument(Edits::ofOneHeight($footing->figure, true)->document)
+                : $footing->figure;
+            [$figure] = Touching::all($tall, self::FAR * $seen->heightMm);
         }
 
         return [$figure, $notices];

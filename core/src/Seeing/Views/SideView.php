@@ -126,6 +126,7 @@ final readonly class SideView
             $name = $part->at->zMm < $figure->parts[$to]->stand->at[2] ? 'Tail' : 'Snout';
             $part->name = SeenNames::said($name);
             $part->key = strtolower($name);
+            Redrawing::known($part);
             $draft->addPart($part);
             $added[] = $part->name;
         }

@@ -137,6 +137,7 @@ it('gives a part that is seen otherwise its new shape and leaves its wool alone'
             $part->at->xMm += 7;
             $part->shape->widthMm *= 0.85;
             $part->shape->depthMm = 0.5 * $part->shape->widthMm;
+            unset($part->seen->depth);
         }
     }
     $again = SeenAgain::of(read($document), seen(Wishes::of(100.0)));
@@ -146,6 +147,9 @@ it('gives a part that is seen otherwise its new shape and leaves its wool alone'
         ->and($now->core)->toBe('foam')
         ->and($now->at)->toEqual($fresh->at)
         ->and($now->shape->widthMm)->toBe($fresh->shape->widthMm)
+        // She said how deep it is: that is no guess again.
+        ->and(isset($fresh->seen->depth))->toBeTrue()
+        ->and(isset($now->seen->depth))->toBeFalse()
         // Half as deep as wide: a drawing does not show that.
         ->and($now->shape->depthMm)->toEqualWithDelta(0.5 * $fresh->shape->widthMm, 0.1);
 });

@@ -6,10 +6,12 @@ namespace Impa\Tests\Agreement;
 
 use Impa\Figure\Editing\Scaling;
 use Impa\Figure\Figure;
+use Impa\Figure\Part;
 use Impa\Seeing\Breakdown;
 use Impa\Seeing\Result\Agreement;
 use Impa\Seeing\Views\SideView;
 use Impa\Tests\Support\Figures;
+use stdClass;
 
 function flatPng(callable $draw, int $size = 200): string
 {
@@ -77,7 +79,7 @@ it('takes depths and places forwards from a side picture, and keeps widths and h
             0x3060B0,
         );
     });
-    $view = SideView::of($figure, Breakdown::of($side, $figure->heightMm)->figure(), $facesLeft);
+    $view = SideView::of($figure, Breakdown::ofSide($side, $figure), $facesLeft);
     $after = Figure::fromDocument($view->document)->parts;
     $scale = $before['body']->solid->size()->heightMm / 60;
     expect($after['body']->solid->size()->depthMm / $scale)
@@ -100,9 +102,19 @@ it('takes depths and places forwards from a side picture, and keeps widths and h
 it('knows a nose that stands out from aside for the detail that it is in front', function () {
     $read = static fn (string $name): string => (string) file_get_contents(__DIR__.'/../../../../demo/'.$name);
     $figure = Breakdown::of($read('lanto.png'), 100.0)->figure();
-    $view = SideView::of($figure, Breakdown::of($read('lanto-side.png'), 100.0)->figure(), true);
+    $view = SideView::of($figure, Breakdown::ofSide($read('lanto-side.png'), $figure), true);
+    $guessed = static fn (stdClass $document): array => array_column(
+        array_filter($document->parts, static fn (stdClass $p): bool => isset($p->seen->depth)),
+        'key',
+    );
+    $root = array_key_first(array_filter($figure->parts, static fn (Part $p): bool => ! $p->isJoined()));
     expect(array_keys(Figure::fromDocument($view->document)->parts))
         ->toBe(array_keys($figure->parts))
+        // What the side tells is no guess any more.
+        ->and($guessed($figure->document()))
+        ->toBe(array_keys($figure->parts))
+        ->and($guessed($view->document))
+        ->not->toContain($root)
         ->and(implode(' ', $view->notices))
         ->not->toContain('Only the side');
 });

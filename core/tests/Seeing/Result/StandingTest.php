@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Impa\Tests\Standing;
 
 use Impa\Balance\Balance;
+use Impa\Figure\Editing\Sizing;
 use Impa\Figure\Figure;
 use Impa\Figure\Placing\Gap;
 use Impa\Material\Densities;
@@ -37,7 +38,7 @@ it('proposes a figure that stands firmly, and leaves the front as it was drawn, 
     expect(tipDeg($figure))->toBeGreaterThanOrEqual(Balance::TOUCHY_DEG)
         ->and($breakdown->notices)->toBe([]);
     $head = array_values(array_filter($figure->parts, static fn ($p): bool => $p->solid->size()->widthMm > 50))[0];
-    expect($head->solid->size()->widthMm)->toEqualWithDelta(150 * 100 / 251, 1.5);
+    expect($head->solid->size()->widthMm / $figure->picture->mmPerPx)->toEqualWithDelta(150.0, 4.0);
 });
 
 it('brings together what lies a little apart, and leaves what is drawn far off where it is', function () {
@@ -49,4 +50,19 @@ it('brings together what lies a little apart, and leaves what is drawn far off w
     }
     $far = seen(110);
     expect(Gap::all($far->figure()))->toHaveCount(1)->and($far->notices)->toBe([]);
+});
+
+it('stands as tall as was asked for, though its base is flattened, and lies over its drawing as before', function () {
+    $png = Pixels::png(static function (\GdImage $image): void {
+        imagefill($image, 0, 0, 0xFFFFFF);
+        imagefilledellipse($image, 150, 150, 110, 260, 0x3A7A4A);
+    }, 300, 300);
+    $breakdown = Breakdown::of($png, 100.0);
+    $figure = $breakdown->figure();
+    expect($figure->base->flattenMm)->toBeGreaterThan(0.0)
+        ->and($figure->heightMm)->toBe(100.0)
+        ->and(Sizing::standsMm($figure))->toEqualWithDelta(100.0, 0.1)
+        ->and(tipDeg($figure))->toBeGreaterThanOrEqual(Balance::TOUCHY_DEG);
+    $only = array_values($figure->parts)[0];
+    expect($only->solid->size()->widthMm / $figure->picture->mmPerPx)->toEqualWithDelta(110.0, 2.0);
 });

@@ -494,6 +494,10 @@ export interface Seen {
   why?: string
   taken?: boolean
   /**
+   * a part's, while neither the felter nor a drawing from the side said how deep it is and how far forwards it stands
+   */
+  depth?: 'guessed'
+  /**
    * what it may be instead where that is unsure: another kind of shape, `detail` of a part, `part` of a detail
    */
   else?: string

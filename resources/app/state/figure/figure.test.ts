@@ -309,6 +309,20 @@ describe('the middle line', () => {
   })
 })
 
+describe('a depth that is a guess', () => {
+  it('is none any more once she says how deep it is, or how far forwards; what else she changes leaves it one', async () => {
+    const document = plain()
+    document.parts.forEach((p) => (p.seen = { confidence: 0.9, why: '', depth: 'guessed' }))
+    vi.mocked(api.figure).mockResolvedValue({ id: 7, revision: 3, picture: null, document } as never)
+    const figure = await opened()
+    const [one, two, three] = figure.parts.map((p) => p.key)
+    figure.changePart(one!, (p) => (p.shape.widthMm += 2))
+    figure.changePart(two!, (p) => (p.shape.depthMm += 2))
+    figure.changePart(three!, (p) => (p.at.zMm = 4))
+    expect(figure.parts.map((p) => p.seen?.depth)).toEqual(['guessed', undefined, undefined])
+  })
+})
+
 describe('everyday changes', () => {
   it('are asked of PHP for what is selected, a part or a detail', async () => {
     const figure = await opened()

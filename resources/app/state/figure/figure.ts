@@ -82,7 +82,16 @@ export const useFigure = defineStore('figure', () => {
   }
 
   const changePart = (key: string, how: (part: Part) => void) =>
-    change((d) => d.parts.filter((p) => p.key === key).forEach(how))
+    change((d) =>
+      d.parts
+        .filter((p) => p.key === key)
+        .forEach((p) => {
+          const was = [p.shape.depthMm, p.at.zMm ?? 0]
+          how(p)
+          // What she says of its depth is no guess any more.
+          if (p.seen && (p.shape.depthMm !== was[0] || (p.at.zMm ?? 0) !== was[1])) delete p.seen.depth
+        }),
+    )
   const changeDetail = (key: string, how: (detail: Detail) => void) =>
     change((d) => d.details?.filter((x) => x.key === key).forEach(how))
 

@@ -22,6 +22,8 @@ const pieces = computed(() =>
     .sort((a, b) => a.at.x - b.at.x),
 )
 const view = computed(() => props.frame)
+const letters = computed(() => view.value.height / 34)
+const guessed = computed(() => pieces.value.some(({ part }) => part.seen?.depth === 'guessed'))
 
 const drag = ref<{ key: string; grip: 'move' | 'depth'; fromX: number; dx: number } | null>(null)
 const x = (event: PointerEvent): number => screenPoint(event, svg.value)[0]
@@ -92,10 +94,19 @@ const depthGrip = computed(() => {
       :d="path(loops, -at.z, at.y)"
       :transform="`translate(${shift(part)} 0)`"
       class="part"
-      :class="{ selected: figure.selectedPart?.key === part.key }"
+      :class="{ selected: figure.selectedPart?.key === part.key, guessed: part.seen?.depth === 'guessed' }"
       :style="{ '--wool': figure.colourOf(part.colour) }"
       @pointerdown.stop="press($event, part, 'move')"
     />
+    <g class="sides" :font-size="letters" aria-hidden="true">
+      <text :x="view.x + letters / 2" :y="view.y + letters * 1.3">{{ $t('shapes.sideStrip.front') }}</text>
+      <text :x="view.x + view.width - letters / 2" :y="view.y + letters * 1.3" text-anchor="end">
+        {{ $t('shapes.sideStrip.back') }}
+      </text>
+      <text v-if="guessed" :x="view.x + letters / 2" :y="view.y + view.height - letters / 2" :font-size="letters * 0.8">
+        {{ $t('shapes.sideStrip.dashedIsAGuess') }}
+      </text>
+    </g>
     <WireLines from="right" :grip="view.height / 130" />
     <rect
       v-if="depthGrip"
@@ -138,6 +149,13 @@ const depthGrip = computed(() => {
   stroke: rgb(var(--v-theme-on-surface));
   stroke-width: 0.5;
   cursor: ew-resize;
+}
+.part.guessed {
+  stroke-dasharray: 0.9 0.9;
+}
+.sides {
+  fill: rgb(var(--v-theme-quiet));
+  pointer-events: none;
 }
 .part.selected {
   stroke: rgb(var(--v-theme-secondary));
