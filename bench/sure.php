@@ -127,10 +127,10 @@ function told(string $of, array $rows): void
     $said = static fn (array $of): float => array_sum(array_map($share, $of)) / max(1, count($of));
     $were = static fn (array $of): float => count(array_filter(array_column($of, 'right'))) / max(1, count($of));
     $error = array_sum(array_map(static fn (array $b): float => count($b) * abs($said($b) - $were($b)), $bins)) / max(1, count($rows));
-    printf("%s: %d, right %.3f, ", $of, count($rows), $were($rows));
+    printf('%s: %d, right %.3f, ', $of, count($rows), $were($rows));
     printf("expected calibration error %.3f, area under the curve %.3f\n", $error, area($rows));
     foreach ($bins as $bin => $these) {
-        printf("  said %.1f to %.1f: %4d, ", $bin / BINS, ($bin + 1) / BINS, count($these));
+        printf('  said %.1f to %.1f: %4d, ', $bin / BINS, ($bin + 1) / BINS, count($these));
         printf("on average %.2f, right %.2f\n", $said($these), $were($these));
     }
     foreach (['flat', 'inked', 'painted'] as $set) {

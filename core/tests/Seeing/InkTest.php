@@ -94,14 +94,13 @@ describe('a line with a gap', function () {
             ->and($parts['Arm'][0]['mirror'])->toBeTrue()
             ->and($parts['Arm'][0]['shape']['heightMm'] / $parts['Arm'][0]['shape']['widthMm'])->toBeGreaterThan(2.0)->toBeLessThan(4.5)
             ->and($parts['Body'])->toHaveCount(1)
-            ->and($parts['Body'][0]['shape']['widthMm'])->toEqualWithDelta(200 / 3.65, 4.0);
+            ->and($parts['Body'][0]['shape']['widthMm'] / $parts['Head'][0]['shape']['widthMm'])->toEqualWithDelta(200 / 170, 0.08);
     })->with([0.0, 8.0]);
 
     it('still holds a white body on white paper', function () {
         $parts = seen(cat(0xFFFFFF, gapDeg: 8.0, whiskers: false));
-        expect($parts['Head'][0]['shape']['widthMm'])->toEqualWithDelta(54.0, 2.0)
-            ->and($parts['Head'][0]['shape']['heightMm'])->toEqualWithDelta(45.0, 2.0)
-            ->and($parts['Body'][0]['shape']['heightMm'])->toEqualWithDelta(52.0, 3.0)
+        expect($parts['Head'][0]['shape']['widthMm'] / $parts['Head'][0]['shape']['heightMm'])->toEqualWithDelta(54 / 45, 0.06)
+            ->and($parts['Body'][0]['shape']['heightMm'] / $parts['Head'][0]['shape']['heightMm'])->toEqualWithDelta(52 / 45, 0.07)
             // Nor is a whisker seen where none is drawn.
             ->and($parts)->not->toHaveKey('Whisker');
     });

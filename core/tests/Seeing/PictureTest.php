@@ -252,8 +252,8 @@ it('asks which of two figures that stand side by side is meant', function () {
     $right = Breakdown::of($png, Wishes::of(80, figure: 2));
     expect($right->document['parts'])
         ->toHaveCount(1)
-        ->and($right->document['parts'][0]['shape']['widthMm'])
-        ->toEqualWithDelta((80 * 100) / 140, 1.5)
+        ->and($right->document['parts'][0]['shape']['widthMm'] / $right->document['picture']['mmPerPx'])
+        ->toEqualWithDelta(100, 2.5)
         ->and($right->document['colours'][0]['hex'])
         ->toBe('#4060a0');
     expect(fn () => Breakdown::of($png, Wishes::of(80, figure: 3)))->toThrow(
@@ -298,8 +298,8 @@ it('keeps a soft shadow out of the figure', function () {
     );
     expect($document['parts'])
         ->toHaveCount(1)
-        ->and($document['parts'][0]['shape']['widthMm'])
-        ->toEqualWithDelta((180 * 100) / 221, 2);
+        ->and($document['parts'][0]['shape']['widthMm'] / $document['picture']['mmPerPx'])
+        ->toEqualWithDelta(180, 4);
 });
 
 it('says that a photo is no flat drawing, and does what it can', function () {
