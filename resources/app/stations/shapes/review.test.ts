@@ -112,9 +112,9 @@ describe('the review, one suggestion after the other', () => {
         if ((m.seen?.confidence ?? 0) >= 0.8) m.seen!.taken = true
       return Promise.resolve({ document, kind: '', key: '' })
     })
-    await button('95 %').trigger('click')
+    await button('95\u00a0%').trigger('click')
     expect(button('Take the 0 that are').attributes('disabled')).toBeDefined()
-    await button('80 %').trigger('click')
+    await button('80\u00a0%').trigger('click')
     await button('Take the 2 that are').trigger('click')
     await flushPromises()
     expect(edit.mock.calls.map((c) => c.slice(1))).toEqual([['take-surer', { least: 0.8 }]])
