@@ -477,6 +477,19 @@ it('brings a part half a mm before or behind the next one, and leaves the foremo
         ->and(static fn () => $depth('nobody', true, $parts))->toThrow(EditRefused::class);
 });
 
+it('guesses no depth of a part any more that she brings before or behind another, but of one that stayed where it was', function () {
+    $seen = ['seen' => ['confidence' => 0.9, 'why' => 'A patch.', 'depth' => 'guessed']];
+    $figure = Figures::read(Figures::document([
+        Figures::part('body', 'ball', 9, 9, 9, 0, 20, 0, $seen),
+        Figures::part('head', 'ball', 9, 9, 9, 0, 20, 4, $seen),
+    ]));
+    $guessed = static fn (string $key): array => array_map(
+        static fn (stdClass $part): bool => isset($part->seen->depth),
+        Edits::reordered($figure, $key, true)->document->parts,
+    );
+    expect($guessed('body'))->toBe([false, true])->and($guessed('head'))->toBe([true, true]);
+});
+
 it('sets one more point of a wire in the middle of its longest stretch', function () {
     $wire = ['key' => 'w', 'pointsMm' => [[0, 0, 0], [0, 10, 0], [20, 10, 4], [20, 12, 4]]];
     $figure = Figures::read(Figures::document([Figures::part('body', 'ball', 9, 9, 9)], [], ['wires' => [$wire]]));

@@ -277,6 +277,7 @@ final class Edits
         $beyond = array_filter($depths, static fn (float $z): bool => $comesNearer ? $z >= $own : $z <= $own);
         if ($beyond !== []) {
             $part->at->zMm = round($comesNearer ? min($beyond) + self::BEFORE_MM : max($beyond) - self::BEFORE_MM, 1) + 0.0;
+            Redrawing::known($part);
         }
 
         return Edited::of($draft, 'part', $key);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Seeing\Fitting;
 
+use Closure;
 use Impa\Raster\Blob;
 use Impa\Shape\Catalogue;
 use Impa\Shape\ShapeKind;
@@ -172,13 +173,17 @@ final readonly class Fit
         );
     }
 
-    /** Whether a place of the picture lies under the shape, pixels, y up. */
-    public function isOver(float $x, float $y): bool
+    /** @return Closure(float $x, float $y): bool whether a place of the picture lies under the shape, pixels, y up */
+    public function over(): Closure
     {
+        $solid = $this->solid();
         [$c, $s] = [cos(deg2rad($this->turnDeg)), sin(deg2rad($this->turnDeg))];
-        [$dx, $dy] = [$x - $this->x, $y - $this->y];
 
-        return ! is_nan($this->solid()->frontMm($dx * $c + $dy * $s, $dy * $c - $dx * $s));
+        return function (float $x, float $y) use ($solid, $c, $s): bool {
+            [$dx, $dy] = [$x - $this->x, $y - $this->y];
+
+            return ! is_nan($solid->frontMm($dx * $c + $dy * $s, $dy * $c - $dx * $s));
+        };
     }
 
     /** Share of a blob's pixels that lie under the shape. */

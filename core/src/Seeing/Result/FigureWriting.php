@@ -221,19 +221,14 @@ final class FigureWriting
      */
     private function onPiece(Mark $mark, Piece $piece): array
     {
-        $fit = $piece->fit;
-        $solid = $fit->solid();
-        [$c, $s] = [cos(deg2rad($fit->turnDeg)), sin(deg2rad($fit->turnDeg))];
-        $on = [];
-        foreach ($mark->blob->pixels as $pixel => $_) {
-            $dx = ($pixel % $mark->blob->width) + 0.5 - $fit->x;
-            $dy = -intdiv($pixel, $mark->blob->width) - 0.5 - $fit->y;
-            if (! is_nan($solid->frontMm($dx * $c + $dy * $s, $dy * $c - $dx * $s))) {
-                $on[$pixel] = true;
-            }
-        }
+        $isOver = $piece->fit->over();
+        $width = $mark->blob->width;
 
-        return $on;
+        return array_filter(
+            $mark->blob->pixels,
+            static fn (int $pixel): bool => $isOver(($pixel % $width) + 0.5, -intdiv($pixel, $width) - 0.5),
+            ARRAY_FILTER_USE_KEY,
+        );
     }
 
     /** Index of the same mark on the other side of a part that stands on the middle line, or -1. */

@@ -90,7 +90,8 @@ final class Reasons
     private static function otherwise(Piece $piece, ?Piece $bearer, array $map): Fit|string|null
     {
         $rim = array_merge(...$piece->fit->outlinePx());
-        $before = array_filter($rim, static fn (array $p): bool => $bearer !== null && $bearer->fit->isOver($p[0], $p[1]));
+        $isBefore = $bearer?->fit->over();
+        $before = $isBefore === null ? [] : array_filter($rim, static fn (array $p): bool => $isBefore($p[0], $p[1]));
 
         return count($before) >= self::BEFORE * count($rim)
             ? self::COLOUR

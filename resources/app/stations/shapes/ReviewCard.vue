@@ -76,7 +76,7 @@ function take(): void {
 /** Taken in one go is what is so sure, per cent. */
 const SURER = [95, 80, 60]
 const surer = ref(80)
-const those = computed(() => open.value.filter((s) => (s.of.seen?.confidence ?? 0) * 100 >= surer.value).length)
+const those = computed(() => open.value.filter((s) => (s.of.seen?.confidence ?? 0) >= surer.value / 100).length)
 async function takeSurer(): Promise<void> {
   await figure.apply('take-surer', { least: surer.value / 100 })
   if (open.value.length) next()
@@ -84,7 +84,10 @@ async function takeSurer(): Promise<void> {
 
 /** What an unsure one may be instead. */
 const other = computed(() => (now.value?.of.seen?.taken ? '' : (now.value?.of.seen?.else ?? '')))
-const otherKind = computed(() => trade.kinds.find((k) => k.value === other.value)?.value)
+const otherKind = computed(() => {
+  const is = now.value?.kind === 'part' ? now.value.of.shape.kind : ''
+  return trade.kinds.find((k) => k.value === other.value && k.value !== is)?.value
+})
 function beIt(kind: Part['shape']['kind']): void {
   if (now.value) figure.changePart(now.value.of.key, (p) => (p.shape.kind = kind))
 }

@@ -128,6 +128,11 @@ describe('the review, one suggestion after the other', () => {
     table = await onTable(ReviewCard, {}, document)
     await button('Rather: drop').trigger('click')
     expect(table.figure.parts[0]?.shape.kind).toBe('drop')
+    // It is one now: nothing else is offered, until that is taken back.
+    expect(table.wrapper.text()).not.toContain('Rather')
+    table.figure.undo()
+    await nextTick()
+    expect(table.wrapper.text()).toContain('Rather: drop')
     await button('Take it').trigger('click')
     expect(table.wrapper.text()).not.toContain('Rather')
   })
