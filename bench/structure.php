@@ -24,6 +24,8 @@ require __DIR__.'/known.php';
 
 const FOUND = 0.6;
 const WELL_FOUND = 0.75;
+/** A part is hidden where others cover more than so much of it. */
+const HIDDEN = 0.4;
 
 ini_set('memory_limit', '512M');
 $options = getopt('', ['count:', 'seed:', 'inked', 'sheet:', 'sums']);
@@ -97,6 +99,9 @@ function compared(array $parts, array $details, array $document, int $seed, stri
     foreach ($parts as $i => $part) {
         $row['kinds'][$part['kind']][0] = ($row['kinds'][$part['kind']][0] ?? 0) + 1;
         $row['kinds'][$part['kind']][1] = ($row['kinds'][$part['kind']][1] ?? 0) + (int) isset($whole[$i]);
+        if (count($seen[$i]) < (1 - HIDDEN) * count($true[$i])) {
+            $row['hidden'][] = isset($whole[$i]);
+        }
         // The first of a pair speaks for both.
         if ($part['pair'] === 1) {
             $isFound = isset($whole[$i], $whole[$i + 1]);
@@ -151,6 +156,7 @@ function told(array $rows, bool $inked): void
         $of('well', 'parts'),
     );
     $roots = count(array_filter(array_column($rows, 'root'))) / count($rows);
+    printf("of those that others hide to more than %d %%: %.2f\n", 100 * HIDDEN, $share('hidden'));
     printf("pairs %.2f, joins %.2f, right root %.2f, names %.2f\n", $share('pairs'), $share('joins'), $roots, $share('names'));
     printf("details found %.2f, true %.2f, count %.2f x\n", $of('hits', 'details'), $of('hits', 'spots'), $of('spots', 'details'));
     $kinds = [];

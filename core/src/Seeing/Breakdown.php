@@ -207,7 +207,7 @@ final readonly class Breakdown
             throw PictureRefused::nothingDrawn();
         }
         $progress(Message::of('seeing.breakdown.finding-pairs-and-joins'), 0.88);
-        $axis = TwinPairing::axis($extraction->pieces, $regions);
+        $axis = TwinPairing::axis(array_map(static fn (Piece $p): float => $p->fit->x, $extraction->pieces), $regions);
         $pieces = TwinPairing::of($extraction->pieces, $axis);
         TwinPairing::straighten($pieces, $axis);
         Joining::of($pieces, $extraction->map, $regions->width, $axis);

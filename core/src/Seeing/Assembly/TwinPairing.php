@@ -39,11 +39,10 @@ final class TwinPairing
     /**
      * Middle line in pixels: of a few likely ones, the one about which the silhouette is most even.
      *
-     * @param  array<int, Piece>  $pieces
+     * @param  array<int, float>  $middles  of the pieces, the largest's first
      */
-    public static function axis(array $pieces, Regions $regions): float
+    public static function axis(array $middles, Regions $regions): float
     {
-        $middles = array_map(static fn (Piece $p): float => $p->fit->x, $pieces);
         $middles[] = Extent::of($regions->all)->middleX();
         $best = 0.0;
         $most = -1.0;
@@ -127,7 +126,7 @@ final class TwinPairing
     }
 
     /** Share of a blob that lies to the right of a line. */
-    private static function rightOf(Blob $blob, float $axis): float
+    public static function rightOf(Blob $blob, float $axis): float
     {
         return count(array_filter(array_keys($blob->pixels), static fn (int $i): bool => ($i % $blob->width) + 0.5 > $axis)) /
             $blob->area();

@@ -79,6 +79,7 @@ final readonly class PartExtraction
                 $lobes[] = $lobe;
             }
         }
+        [$lobes, $base] = CrossedLimbs::of($lobes, $base, $regions, array_filter($fringes, static fn (?Fringe $f): bool => $f !== null));
         $progress(0.6);
         $map = array_fill(0, count($regions->map), -1);
         $labels = $colours = [];
