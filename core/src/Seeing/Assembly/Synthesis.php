@@ -6,6 +6,7 @@ namespace Impa\Seeing\Assembly;
 
 use Closure;
 use Impa\Raster\Blob;
+use Impa\Seeing\Decomposition\Completion;
 use Impa\Seeing\Decomposition\PartExtraction;
 use Impa\Seeing\Decomposition\Piece;
 use Impa\Seeing\Fitting\Candidates;
@@ -85,7 +86,12 @@ final class Synthesis
         $seen->pullAll(1, 0.6);
         $seen->pullAll(2, 0.8);
 
+        $areas = array_map(static fn (Piece $p): int => $p->blob->area(), $extraction->pieces);
         foreach ($seen->scene->pieces as $k => $piece) {
+            // Pulling shortens what nobody sees.
+            if ($piece->isPartlyHidden && $piece->fringe === null) {
+                $piece->fit = Completion::of($piece->fit, $piece->blob, $k, $extraction->map, $areas);
+            }
             if ($piece->fit !== $pieces[$k]->fit) {
                 $margin = $piece->isPartlyHidden ? self::MARGINS[1] : self::MARGINS[0];
                 $piece->fit = $piece->fit->measured(Samples::of($piece->blob, $extraction->map, self::LOOKS, $margin));

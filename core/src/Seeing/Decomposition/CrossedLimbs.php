@@ -36,7 +36,7 @@ final class CrossedLimbs
     private const CRUMB = 0.08;
 
     /** Two are one behind a third where one shape covers both so well, of the smaller one so much, and is so many times longer than wide. */
-    private const ONE = 0.86;
+    private const ONE = 0.9;
 
     private const COVERED = 0.75;
 

@@ -7,6 +7,7 @@ namespace Impa\Seeing\Segmentation;
 use Impa\Colour\Lab;
 use Impa\Colour\LabTable;
 use Impa\Raster\ConnectedComponents;
+use Impa\Raster\DistanceTransform;
 use Impa\Raster\LabelPropagation;
 use Impa\Raster\Raster;
 use Impa\Raster\TrappedBall;
@@ -39,6 +40,11 @@ final readonly class Regions
     private const GAP = 1.6;
 
     private const ROOM = 12.0;
+
+    /** A figure is outlined where such a share of its rim is ink; a line there is at most so many times the mean width. */
+    private const OUTLINED = 0.6;
+
+    private const LINE = 2.0;
 
     /** A region thinner than this share of the figure's height is a line, where the felter says ink; a colour counts from such a share. */
     private const SAID_SHARE = 0.06;
@@ -194,6 +200,7 @@ final readonly class Regions
             $own = array_replace($own, array_fill_keys(array_keys($stroke), $number));
         }
         $own = self::gapsClosed(array_values($own), $ink, $labelOf, $width);
+        $own = self::withoutRim($own, $ink, $all, $width);
         [$numbers, $regionOf] = ConnectedComponents::ofLabels(self::without($ink, $own, $own, $width), $width);
         $labels = array_map(static fn (int $region): int => $labelOf[$region], $regionOf);
         foreach ($seen === [] ? [] : Ink::within($seen, $map, $numbers, $width) as $stroke) {
@@ -204,6 +211,33 @@ final readonly class Regions
         $numbers = array_values($numbers);
 
         return [self::drawnBy($numbers, $labels, $width), $numbers];
+    }
+
+    /**
+     * A shape ends in the middle of the line round it: where the figure is outlined, the outer half of a line between it and the ground
+     * is ground.
+     *
+     * @param  list<int>  $map
+     * @param  non-empty-array<int, Region>  $ink
+     * @param  array<int, Region>  $all
+     * @return list<int>
+     */
+    private static function withoutRim(array $map, array $ink, array $all, int $width): array
+    {
+        $rim = static fn (array $of): int => array_sum(array_map(static fn (Region $r): int => $r->contact[-1] ?? 0, $of));
+        if ($rim($ink) < self::OUTLINED * $rim($all)) {
+            return $map;
+        }
+        $wide = Ink::widthPx($ink) * DistanceTransform::SIDE;
+        $out = DistanceTransform::from(array_map(static fn (int $r): int => $r < 0 ? 0 : -1, $map), $width)[0];
+        $in = DistanceTransform::from(array_map(static fn (int $r): int => $r >= 0 && ! isset($ink[$r]) ? 0 : -1, $map), $width)[0];
+
+        return array_map(
+            static fn (int $r, int $o, int $i): int => isset($ink[$r]) && $o <= $wide / 2 && $o + $i < self::LINE * $wide ? -1 : $r,
+            $map,
+            $out,
+            $in,
+        );
     }
 
     /**
