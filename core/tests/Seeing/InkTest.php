@@ -192,11 +192,11 @@ describe('Completion', function () {
         return [Pixels::blob($own), array_values($map), [count($own), count($other)]];
     };
 
-    it('roots a limb a third of its width deep in what hides its end, and leaves the free end where it is', function () use ($limb) {
+    it('roots a limb nearly half of its width deep in what hides its end, and leaves the free end where it is', function () use ($limb) {
         [$blob, $map, $areas] = $limb(-70.0, 40.0, static fn (float $x, float $y): bool => $y > 0);
         $fit = new Fit(ShapeKind::Sausage, 20, 70, [], Pixels::SIZE / 2, -Pixels::SIZE / 2 - 35, 0.0, 0.98);
         $rooted = Completion::of($fit, $blob, 0, $map, $areas);
-        expect($rooted->heightPx)->toEqualWithDelta(70 + 0.3 * 20, 1.5)
+        expect($rooted->heightPx)->toEqualWithDelta(70 + 0.45 * 20, 1.5)
             ->and($rooted->y - $rooted->heightPx / 2)->toEqualWithDelta($fit->y - 35, 0.01)
             ->and($rooted->widthPx)->toBe(20.0);
         // Nothing is drawn out that reaches so deep already, nor what ends in the open.
@@ -216,11 +216,86 @@ describe('Completion', function () {
         $roll = Completion::of($fit, $blob, 0, $map, [$areas[0], 20_000, 512]);
         expect($roll->kind)->toBe(ShapeKind::Sausage)
             ->and($roll->widthPx)->toEqualWithDelta(20, 1.0)
-            ->and($roll->heightPx)->toEqualWithDelta(14 + 2 * 0.3 * 20, 1.5)
+            ->and($roll->heightPx)->toEqualWithDelta(14 + 2 * 0.45 * 20, 1.5)
             ->and($roll->y)->toEqualWithDelta($fit->y, 1.0)
             // Measured: its round ends lie behind the others, so that it covers nearly all of the stub.
             ->and($roll->overlap)->toBeGreaterThan(0.9)->toBeLessThan(1.0);
     });
+});
+
+/** A body with two arms and, behind the right one, a tail that is seen on both sides of it; inked or not. */
+function tailed(bool $inked): Sketch
+{
+    $drawing = new Sketch;
+    $shape = static function (array $points, int $colour) use ($drawing, $inked): void {
+        $drawing->polygon($points, $colour);
+        if ($inked) {
+            $drawing->line([...$points, $points[0]], 6, INK);
+        }
+    };
+    $roll = static function (float $ax, float $ay, float $bx, float $by, float $wide): array {
+        [$along, $points] = [atan2($by - $ay, $bx - $ax), []];
+        for ($k = 0; $k < 24; $k++) {
+            $turn = $along - M_PI / 2 + M_PI * ($k < 12 ? $k : $k - 1) / 11;
+            [$x, $y] = $k < 12 ? [$bx, $by] : [$ax, $ay];
+            $points[] = [$x + $wide / 2 * cos($turn), $y + $wide / 2 * sin($turn)];
+        }
+
+        return $points;
+    };
+    $oval = static fn (float $x, float $y, float $w, float $h): array => array_map(
+        static fn (int $deg): array => [$x + $w / 2 * cos(deg2rad($deg)), $y + $h / 2 * sin(deg2rad($deg))],
+        range(0, 350, 10),
+    );
+    $shape($roll(230, 290, 370, 262, 26), 0x6B8F4E);
+    $shape($oval(200, 250, 120, 190), 0xC96F4A);
+    $shape($oval(200, 110, 150, 130), 0xC96F4A);
+    $shape($roll(245, 205, 325, 310, 26), 0x5E93A8);
+    $shape($roll(155, 205, 75, 310, 26), 0x5E93A8);
+
+    return $drawing;
+}
+
+it('sees one tail behind the arm that parts it, as long as it is drawn from the body on', function (bool $inked) {
+    $document = Breakdown::of(tailed($inked)->png(), 100.0)->document;
+    $green = array_values(array_filter($document['parts'], static function (array $part) use ($document): bool {
+        $hex = array_column($document['colours'], 'hex', 'key')[$part['colour']];
+
+        return hexdec(substr($hex, 3, 2)) > hexdec(substr($hex, 1, 2)) && hexdec(substr($hex, 3, 2)) > hexdec(substr($hex, 5, 2));
+    }));
+    expect($green)->toHaveCount(1);
+    // Seen from the body's rim at 255 px to its end at 383 px, along its slope; its root is a guess of half its width or so.
+    $longPx = max($green[0]['shape']['widthMm'], $green[0]['shape']['heightMm']) / $document['picture']['mmPerPx'];
+    expect($longPx)->toBeGreaterThan(130)->toBeLessThan(130 + 26);
+})->with(['flat' => false, 'inked' => true]);
+
+it('keeps an arm and a leg on one side two, though one roll would cover both, going on behind the belly', function () {
+    $drawing = new Sketch;
+    foreach ([-1, 1] as $side) {
+        $drawing->line([[200 + $side * 115, 110], [200 + $side * 75, 185]], 30, 0x5E93A8)
+            ->line([[200 + $side * 55, 220], [200 + $side * 5, 330]], 30, 0x5E93A8);
+    }
+    $drawing->oval(200, 210, 190, 90, 0xC96F4A);
+    $parts = Breakdown::of($drawing->png(), 100.0)->document['parts'];
+    $long = array_filter($parts, static fn (array $p): bool => $p['shape']['heightMm'] > 75);
+    expect($long)->toBe([])->and(count($parts))->toBeGreaterThan(2);
+});
+
+it('ends a shape in the middle of the line that is drawn round it', function () {
+    $ball = (new Sketch)->oval(150, 200, 200, 240, FUR)->round(150, 200, 200, 240, 6, INK)->oval(130, 160, 16, 16, INK);
+    $document = Breakdown::of($ball->png(), 100.0)->document;
+    [$width, $height] = [$document['parts'][0]['shape']['widthMm'], $document['parts'][0]['shape']['heightMm']];
+    $px = $document['picture']['mmPerPx'];
+    expect($document['parts'])->toHaveCount(1)
+        ->and($width / $px)->toEqualWithDelta(200, 2.5)
+        ->and($height / $px)->toEqualWithDelta(240, 2.5);
+});
+
+it('leaves a dark rim along a third of a figure as it is drawn: that is no outline', function () {
+    $drawing = (new Sketch)->oval(200, 250, 200, 200, FUR)->round(200, 250, 200, 200, 12, INK, 0, 110);
+    $document = Breakdown::of($drawing->png(), 100.0)->document;
+    $px = $document['picture']['mmPerPx'];
+    expect($document['heightMm'] / $px)->toEqualWithDelta(206, 3);
 });
 
 it('leaves open what an inked ring goes round: a white disc on a dark one stays white', function () {

@@ -19,7 +19,7 @@ final class Completion
     private const LONG = 1.35;
 
     /** A stub between two parts is at most so many times wider than what is seen of it is long. */
-    private const STUB = 2.0;
+    private const STUB = 3.5;
 
     /** And at most so large as a share of the part that hides most of it. */
     private const SMALL = 0.25;
@@ -37,7 +37,7 @@ final class Completion
     private const ASIDE = 0.35;
 
     /** How deep it is rooted in the other part, as a share of its own width (house choice). */
-    private const ROOTED = 0.3;
+    private const ROOTED = 0.45;
 
     /** A completed limb may lie over so much more ground, as a share of its box. */
     private const STICKS_OUT = 0.03;

@@ -79,7 +79,8 @@ final readonly class PartExtraction
                 $lobes[] = $lobe;
             }
         }
-        [$lobes, $base] = CrossedLimbs::of($lobes, $base, $regions, array_filter($fringes, static fn (?Fringe $f): bool => $f !== null));
+        $toothed = array_map(static fn (): bool => true, array_filter($fringes));
+        [$lobes, $base] = PartedLimbs::of($lobes, $base, $regions, $toothed);
         $progress(0.6);
         $map = array_fill(0, count($regions->map), -1);
         $labels = $colours = [];

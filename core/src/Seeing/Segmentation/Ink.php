@@ -29,7 +29,7 @@ final class Ink
     /** Ink so many of its widths away from everything else stands free; it springs from so near. */
     private const FREE = 2.4;
 
-    private const SPRINGS = 1.5;
+    public const SPRINGS = 1.5;
 
     /** A stroke is so many times longer than wide. */
     private const LONG = 2.5;

@@ -194,13 +194,14 @@ final readonly class Regions
         $labelOf = array_values(array_map(static fn (Region $r): int => $r->label, $all));
         $own = $map;
         $seen = array_diff_key($ink, $said);
-        foreach ($seen === [] ? [] : Ink::free($seen, $map, $width) as $stroke) {
+        $free = $seen === [] ? [] : Ink::free($seen, $map, $width);
+        foreach ($free as $stroke) {
             $number = count($labelOf);
             $labelOf[] = $labelOf[$map[(int) array_key_first($stroke)]];
             $own = array_replace($own, array_fill_keys(array_keys($stroke), $number));
         }
         $own = self::gapsClosed(array_values($own), $ink, $labelOf, $width);
-        $own = self::withoutRim($own, $ink, $all, $width);
+        $own = array_replace($own, array_fill_keys(array_keys(self::outerHalf($map, $ink, $free, $all, $width)), -1));
         [$numbers, $regionOf] = ConnectedComponents::ofLabels(self::without($ink, $own, $own, $width), $width);
         $labels = array_map(static fn (int $region): int => $labelOf[$region], $regionOf);
         foreach ($seen === [] ? [] : Ink::within($seen, $map, $numbers, $width) as $stroke) {
@@ -215,29 +216,39 @@ final readonly class Regions
 
     /**
      * A shape ends in the middle of the line round it: where the figure is outlined, the outer half of a line between it and the ground
-     * is ground.
+     * is ground, but where a stroke that stands free springs from it.
      *
      * @param  list<int>  $map
      * @param  non-empty-array<int, Region>  $ink
+     * @param  list<array<int, true>>  $free
      * @param  array<int, Region>  $all
-     * @return list<int>
+     * @return array<int, true> pixels
      */
-    private static function withoutRim(array $map, array $ink, array $all, int $width): array
+    private static function outerHalf(array $map, array $ink, array $free, array $all, int $width): array
     {
         $rim = static fn (array $of): int => array_sum(array_map(static fn (Region $r): int => $r->contact[-1] ?? 0, $of));
         if ($rim($ink) < self::OUTLINED * $rim($all)) {
-            return $map;
+            return [];
         }
         $wide = Ink::widthPx($ink) * DistanceTransform::SIDE;
-        $out = DistanceTransform::from(array_map(static fn (int $r): int => $r < 0 ? 0 : -1, $map), $width)[0];
-        $in = DistanceTransform::from(array_map(static fn (int $r): int => $r >= 0 && ! isset($ink[$r]) ? 0 : -1, $map), $width)[0];
+        $free = array_replace([], ...$free);
+        $ways = [
+            static fn (int $r, int $i): bool => $r < 0,
+            static fn (int $r, int $i): bool => $r >= 0 && ! isset($ink[$r]),
+            static fn (int $r, int $i): bool => isset($free[$i]),
+        ];
+        [$out, $in, $near] = array_map(static fn (callable $is): array => DistanceTransform::from(
+            array_map(static fn (int $r, int $i): int => $is($r, $i) ? 0 : -1, $map, array_keys($map)),
+            $width,
+        )[0], $ways);
+        $outer = [];
+        foreach ($map as $i => $region) {
+            if (isset($ink[$region]) && $out[$i] <= $in[$i] && self::LINE * $wide > $out[$i] + $in[$i] && $near[$i] > Ink::SPRINGS * $wide) {
+                $outer[$i] = true;
+            }
+        }
 
-        return array_map(
-            static fn (int $r, int $o, int $i): int => isset($ink[$r]) && $o <= $wide / 2 && $o + $i < self::LINE * $wide ? -1 : $r,
-            $map,
-            $out,
-            $in,
-        );
+        return $outer;
     }
 
     /**

@@ -192,13 +192,13 @@ describe('Ink', function () {
         expect($mouth->minY)->toBeGreaterThan(150)->and($mouth->widthPx())->toBeLessThan(110);
     });
 
-    it('gives the outline\'s pixels to the neighbours: the figure stays as large as it was drawn', function () {
+    it('gives the inner half of an outline to what it goes round: the figure ends in the middle of the line', function () {
         [$regions] = Pixels::regions(function ($i) {
             imagefilledellipse($i, 150, 150, 230, 230, DARK);
             imagefilledellipse($i, 150, 150, 218, 218, SKIN);
         });
         expect($regions->all)->toHaveCount(1);
-        expect(array_values($regions->all)[0]->widthPx())->toEqualWithDelta(231, 1);
+        expect(array_values($regions->all)[0]->widthPx())->toEqualWithDelta(225, 1);
     });
 
     it('leaves a black figure black', function () {
