@@ -7,7 +7,6 @@ namespace Impa\Seeing\Decomposition;
 use Impa\Raster\Blob;
 use Impa\Seeing\Assembly\TwinPairing;
 use Impa\Seeing\Fitting\Fitting;
-use Impa\Seeing\Segmentation\Extent;
 use Impa\Seeing\Segmentation\Regions;
 
 /**
@@ -118,9 +117,6 @@ final class PartedLimbs
         if ($narrow < self::AS_WIDE * $wide || self::gap($one, $two, $lean) > self::GAP * $wide) {
             return false;
         }
-        if ($this->hasTwin($i) || $this->hasTwin($j)) {
-            return false;
-        }
         $fit = Fitting::simple($both, $this->regions->map, true);
 
         return $fit->overlap > self::ONE && min($fit->covers($one), $fit->covers($two)) > self::COVERED;
@@ -130,19 +126,6 @@ final class PartedLimbs
     private function parts(int $k): bool
     {
         return $this->isAside($k) && $this->lobes[$k]->blob->elongation() > self::PARTS;
-    }
-
-    /** Whether a patch of its colour is its mirror image: an arm and a leg on one side are no limb, as they are two on the other. */
-    private function hasTwin(int $i): bool
-    {
-        $tallPx = Extent::of($this->regions->all)->heightPx();
-        foreach ($this->lobes as $j => $lobe) {
-            if ($this->label($j) === $this->label($i) && TwinPairing::mirrors($this->lobes[$i]->blob, $lobe->blob, $this->axis, $tallPx)) {
-                return true;
-            }
-        }
-
-        return false;
     }
 
     /** How far two are apart along an axis, 0 where they lie beside each other. */
