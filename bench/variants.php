@@ -26,6 +26,8 @@ function variants(): array
         'leaning' => static fn (GdImage $clean): string => png(leaning($clean)),
         'shaded' => static fn (GdImage $clean): string => png(shaded($clean)),
         'pixels' => static fn (GdImage $clean): string => png(pixelled($clean, 40)),
+        'soft' => static fn (GdImage $clean): string => png(ofFewColours(softened(onPaper(pixelled($clean, 40), static fn (): array => PAPER)))),
+        'mixed' => static fn (GdImage $clean): string => png(mixed(onPaper($clean, static fn (): array => PAPER), 40)),
     ];
 }
 
@@ -155,4 +157,42 @@ function pixelled(GdImage $clean, int $cells): GdImage
 
         return [$r, $g, $b, $a > 64 ? 127 : 0];
     });
+}
+
+/** As a sprite that was enlarged softly: pixels beside a cell's edge are mixed of both cells. */
+function softened(GdImage $sprite): GdImage
+{
+    return repainted($sprite, static function (GdImage $from, int $x, int $y): array {
+        $sum = [0.0, 0.0, 0.0, 0.0];
+        foreach ([-1, 0, 1] as $right) {
+            foreach ([-1, 0, 1] as $down) {
+                $at = pixelAt($from, max(0, min(imagesx($from) - 1, $x + $right)), max(0, min(imagesy($from) - 1, $y + $down)));
+                $sum = array_map(static fn (float $all, float $one): float => $all + $one / 9, $sum, $at);
+            }
+        }
+
+        return [$sum[0], $sum[1], $sum[2], (int) round($sum[3])];
+    });
+}
+
+/** As a sprite whose cells along an edge have the colours of both sides mixed, of few colours, enlarged without smoothing. */
+function mixed(GdImage $paper, int $cells): GdImage
+{
+    $side = imagesx($paper);
+    $small = imagecreatetruecolor($cells, $cells);
+    imagecopyresampled($small, $paper, 0, 0, 0, 0, $cells, $cells, $side, $side);
+
+    $large = imagecreatetruecolor(12 * $cells, 12 * $cells);
+    imagecopyresized($large, ofFewColours($small), 0, 0, 0, 0, 12 * $cells, 12 * $cells, $cells, $cells);
+
+    return $large;
+}
+
+/** Of 24 colours, as sprites' palettes are. */
+function ofFewColours(GdImage $image): GdImage
+{
+    imagetruecolortopalette($image, false, 24);
+    imagepalettetotruecolor($image);
+
+    return $image;
 }

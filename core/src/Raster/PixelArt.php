@@ -25,6 +25,17 @@ final class PixelArt
     /** A picture no larger than that, of no more colours than these, is a sprite as it was drawn: every pixel is a cell. */
     private const SPRITE_COLOURS = 48;
 
+    /** A cell is mixed of two patches so many cells away at most, and its colour lies so near to the way between theirs (of 255). */
+    private const MIXES_WITH = 3;
+
+    private const BESIDE_MIXTURE = 40.0;
+
+    /** A colour whose squares of two by two make up fewer cells is a mixture. */
+    private const PATCH = 8;
+
+    /** Cells are unmixed where such a share of those that lie in no patch is mixed. */
+    private const MOSTLY_MIXED = 0.15;
+
     /** Rows and columns that are looked at, evenly spread. */
     private const LINES = 160;
 
@@ -85,6 +96,7 @@ final class PixelArt
             }
             $cells[] = $row;
         }
+        $cells = self::unmixed($cells);
         while (max(count($cells), count($cells[0])) < $leastPx) {
             $cells = self::doubled($cells);
         }
@@ -97,6 +109,110 @@ final class PixelArt
         }
 
         return $made;
+    }
+
+    /**
+     * Cells along an edge that have both sides' colours mixed take that of the nearer side, where most of what is no patch is such.
+     *
+     * @param  list<list<int>>  $cells
+     * @return list<list<int>>
+     */
+    private static function unmixed(array $cells): array
+    {
+        $patches = self::patches($cells);
+        $mixed = [];
+        $thin = 0;
+        foreach ($cells as $j => $row) {
+            foreach ($row as $i => $cell) {
+                if (isset($patches[$j][$i])) {
+                    continue;
+                }
+                $thin++;
+                $around = [];
+                for ($y = $j - self::MIXES_WITH; $y <= $j + self::MIXES_WITH; $y++) {
+                    for ($x = $i - self::MIXES_WITH; $x <= $i + self::MIXES_WITH; $x++) {
+                        $around += isset($patches[$y][$x]) ? [$cells[$y][$x] => true] : [];
+                    }
+                }
+                $nearer = self::nearerOf($cell, array_keys($around));
+                if ($nearer !== null) {
+                    $mixed[$j][$i] = $nearer;
+                }
+            }
+        }
+        if (array_sum(array_map(count(...), $mixed)) < self::MOSTLY_MIXED * $thin) {
+            return $cells;
+        }
+        foreach ($mixed as $j => $row) {
+            $cells[$j] = array_values(array_replace($cells[$j], $row));
+        }
+
+        return array_values($cells);
+    }
+
+    /**
+     * @param  list<list<int>>  $cells
+     * @return array<int, array<int, true>> the cells that lie in a square of two by two of one colour
+     */
+    private static function patches(array $cells): array
+    {
+        $patches = [];
+        for ($j = 1; $j < count($cells); $j++) {
+            for ($i = 1; $i < count($cells[$j]); $i++) {
+                $own = $cells[$j][$i];
+                if ($cells[$j - 1][$i] === $own && $cells[$j][$i - 1] === $own && $cells[$j - 1][$i - 1] === $own) {
+                    $patches[$j][$i] = $patches[$j - 1][$i] = $patches[$j][$i - 1] = $patches[$j - 1][$i - 1] = true;
+                }
+            }
+        }
+
+        // A colour of the sprite has more than one such square; where mixtures make one, that is chance.
+        $counts = [];
+        foreach ($patches as $j => $row) {
+            foreach ($row as $i => $_) {
+                $counts[$cells[$j][$i]] = ($counts[$cells[$j][$i]] ?? 0) + 1;
+            }
+        }
+        $isRare = static fn (int $j, int $i): bool => $counts[$cells[$j][$i]] < self::PATCH;
+        foreach ($patches as $j => $row) {
+            $patches[$j] = array_filter($row, static fn (int $i): bool => ! $isRare($j, $i), ARRAY_FILTER_USE_KEY);
+        }
+
+        return $patches;
+    }
+
+    /**
+     * The nearer of two colours that another is a mixture of; null where it is none of any two.
+     *
+     * @param  list<int>  $colours
+     */
+    private static function nearerOf(int $mixture, array $colours): ?int
+    {
+        $own = self::channels($mixture);
+        $best = [self::BESIDE_MIXTURE, null];
+        foreach ($colours as $k => $one) {
+            foreach (array_slice($colours, $k + 1) as $two) {
+                [$from, $to] = [self::channels($one), self::channels($two)];
+                $way = array_map(static fn (float $a, float $b): float => $b - $a, $from, $to);
+                $along = array_map(static fn (float $a, float $o): float => $o - $a, $from, $own);
+                $length = array_sum(array_map(static fn (float $w): float => $w * $w, $way));
+                $share = array_sum(array_map(static fn (float $w, float $a): float => $w * $a, $way, $along)) / max(1.0, $length);
+                $off = sqrt(array_sum(array_map(static fn (float $w, float $a): float => ($a - $share * $w) ** 2, $way, $along)));
+                if ($share > 0.0 && $share < 1.0 && $off < $best[0]) {
+                    $best = [$off, $share < 0.5 ? $one : $two];
+                }
+            }
+        }
+
+        return $best[1];
+    }
+
+    /** @return array{float, float, float, float} red, green and blue as far as they are seen, and how far: 0 to 255 each */
+    private static function channels(int $pixel): array
+    {
+        $seen = 1 - ($pixel >> 24) / 127;
+
+        return [$seen * (($pixel >> 16) & 255), $seen * (($pixel >> 8) & 255), $seen * ($pixel & 255), 255 * $seen];
     }
 
     /**

@@ -212,6 +212,38 @@ describe('pixel art', function () {
             ->and($seen->document['picture']['widthPx'])
             ->toBe(320);
     });
+
+    it('has no colours but its own where cells along its edges are mixed of both sides', function () use ($sprite) {
+        // A disc of red on white, a blue band across it; every cell has the mean colour of its own square.
+        $in = static fn (float $x, float $y): array => hypot($x, $y) > 13 ? [255, 255, 255] : (abs($y) < 3.4 ? [40, 60, 150] : [192, 64, 80]);
+        $image = imagecreatetruecolor(320, 320);
+        for ($j = 0; $j < 32; $j++) {
+            for ($i = 0; $i < 32; $i++) {
+                $sum = [0, 0, 0];
+                foreach ([-0.375, -0.125, 0.125, 0.375] as $right) {
+                    foreach ([-0.375, -0.125, 0.125, 0.375] as $down) {
+                        foreach ($in($i + $right - 15.5, $j + $down - 15.5) as $c => $value) {
+                            $sum[$c] += $value / 16;
+                        }
+                    }
+                }
+                $mean = (int) $sum[0] << 16 | (int) $sum[1] << 8 | (int) $sum[2];
+                imagefilledrectangle($image, 10 * $i, 10 * $j, 10 * $i + 9, 10 * $j + 9, $mean);
+            }
+        }
+        $read = PixelArt::read($image, 32, 32, 300);
+        $colours = [];
+        for ($y = 0; $y < imagesy($read); $y++) {
+            for ($x = 0; $x < imagesx($read); $x++) {
+                $colours[imagecolorat($read, $x, $y)] = true;
+            }
+        }
+        expect(array_map(dechex(...), array_keys($colours)))->toEqualCanonicalizing(['ffffff', '283c96', 'c04050']);
+        // A thin line of a third colour is no mixture of the two beside it, and stays.
+        $line = $sprite(32, 320, static fn (float $x, float $y): bool => hypot($x, $y) < 12);
+        imagefilledrectangle($line, 120, 160, 190, 169, 0x202020);
+        expect(imagecolorat(PixelArt::read($line, 32, 32, 300), 248, 264))->toBe(0x202020);
+    });
 });
 
 it('sees through compression: a face saved as a poor JPEG has the parts and details of the clean one', function () {

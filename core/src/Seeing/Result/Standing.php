@@ -6,6 +6,7 @@ namespace Impa\Seeing\Result;
 
 use Impa\Balance\Balance;
 use Impa\Balance\Footing;
+use Impa\Figure\Document\FigureRefused;
 use Impa\Figure\Editing\Choices;
 use Impa\Figure\Editing\Edits;
 use Impa\Figure\Editing\Touching;
@@ -50,14 +51,22 @@ final class Standing
         }
         $footing = $isDeep ? null : Footing::of(Balance::of(Ledger::of($figure, Densities::house())));
         if ($footing !== null) {
-            // What is flattened takes from the height that the felter asked for.
-            $tall = $footing->flattenMm > 0.0 && $grows
-                ? Figure::fromDocument(Edits::ofOneHeight($footing->figure, true)->document)
-                : $footing->figure;
+            $tall = $footing->flattenMm > 0.0 && $grows ? self::grown($footing->figure) : $footing->figure;
             [$figure] = Touching::all($tall, self::FAR * $seen->heightMm);
         }
 
         return [$figure, $notices];
+    }
+
+    /** What is flattened takes from the height that the felter asked for, and longer feet add to it. */
+    private static function grown(Figure $figure): Figure
+    {
+        try {
+            return Figure::fromDocument(Edits::ofOneHeight($figure, true)->document);
+        } catch (FigureRefused) {
+            // The thinnest line cannot be made thinner: then the figure is as tall as it stands.
+            return Figure::fromDocument(Edits::ofOneHeight($figure, false)->document);
+        }
     }
 
     /** What lies apart from what it is joined to, though another part reaches it, is joined to that one. */

@@ -18,9 +18,9 @@ final readonly class Sureness
     public const UNSURE = 0.6;
 
     /** What each sign weighs, in log-odds; `even` is there always. */
-    private const PIECE = ['even' => 7.95, 'size' => 4.93, 'twin' => 2.72, 'missed' => -2.22, 'outline' => -1.7, 'overlap' => 1.58];
+    private const PIECE = ['even' => 7.71, 'size' => 4.38, 'twin' => 2.53, 'missed' => -2.75, 'outline' => -1.66, 'overlap' => 1.22];
 
-    private const MARK = ['even' => 3.23, 'patch' => -2.41, 'rim' => -3.54, 'long' => -3.87, 'deep' => -1.33];
+    private const MARK = ['even' => 2.81, 'patch' => -2.54, 'rim' => -3.0, 'long' => -3.5, 'deep' => -1.37];
 
     /** Nothing is quite sure, and nothing that is suggested is quite wrong. */
     private const LEAST = 0.02;

@@ -10,6 +10,7 @@ use Impa\Figure\Figure;
 use Impa\Figure\Placing\Gap;
 use Impa\Material\Densities;
 use Impa\Seeing\Breakdown;
+use Impa\Seeing\Result\Standing;
 use Impa\Tests\Support\Pixels;
 use Impa\Wool\Ledger\Ledger;
 
@@ -65,4 +66,25 @@ it('stands as tall as was asked for, though its base is flattened, and lies over
         ->and(tipDeg($figure))->toBeGreaterThanOrEqual(Balance::TOUCHY_DEG);
     $only = array_values($figure->parts)[0];
     expect($only->solid->size()->widthMm / $figure->picture->mmPerPx)->toEqualWithDelta(110.0, 2.0);
+});
+
+it('leaves the figure as tall as it stands where its thinnest line cannot be made thinner, and refuses nothing', function () {
+    $of = static fn (float $wide): Figure => Figure::fromDocument(json_decode((string) json_encode([
+        'format' => 'impa-figure', 'version' => 1, 'name' => 'Ball', 'heightMm' => 80,
+        'colours' => [['key' => 'fur', 'hex' => '#c96f4a'], ['key' => 'ink', 'hex' => '#1b1b1d']],
+        'parts' => [[
+            'key' => 'body', 'name' => 'Body', 'colour' => 'fur', 'at' => ['xMm' => 0, 'yMm' => 50, 'zMm' => 0],
+            'shape' => ['kind' => 'ball', 'widthMm' => 100, 'heightMm' => 100, 'depthMm' => 100],
+        ]],
+        'details' => [[
+            'key' => 'mouth', 'name' => 'Mouth', 'on' => 'body', 'kind' => 'line', 'widthMm' => $wide,
+            'pointsMm' => [[-5, 0], [5, 0]], 'colour' => 'ink', 'layer' => 1,
+        ]],
+    ])));
+    [$thin] = Standing::of($of(0.3), false);
+    expect($thin->document()->details[0]->widthMm)->toBe(0.3)
+        ->and($thin->base->flattenMm)->toBeGreaterThan(0.0)
+        ->and($thin->heightMm)->toEqualWithDelta(Sizing::standsMm($thin), 0.1);
+    [$thick] = Standing::of($of(0.6), false);
+    expect($thick->heightMm)->toBe(80.0)->and(Sizing::standsMm($thick))->toEqualWithDelta(80.0, 0.1);
 });
