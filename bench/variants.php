@@ -26,8 +26,8 @@ function variants(): array
         'leaning' => static fn (GdImage $clean): string => png(leaning($clean)),
         'shaded' => static fn (GdImage $clean): string => png(shaded($clean)),
         'pixels' => static fn (GdImage $clean): string => png(pixelled($clean, 40)),
-        'soft' => static fn (GdImage $clean): string => png(ofFewColours(softened(onPaper(pixelled($clean, 40), static fn (): array => PAPER)))),
-        'mixed' => static fn (GdImage $clean): string => png(mixed(onPaper($clean, static fn (): array => PAPER), 40)),
+        'soft' => static fn (GdImage $clean): string => png(ofFewColours(softened($white(pixelled($clean, 40))))),
+        'mixed' => static fn (GdImage $clean): string => png(mixed($white($clean), 40)),
     ];
 }
 

@@ -31,6 +31,7 @@ use Impa\Seeing\Segmentation\Extent;
 use Impa\Seeing\Segmentation\FiguresApart;
 use Impa\Seeing\Segmentation\FlatColours;
 use Impa\Seeing\Segmentation\Ink;
+use Impa\Seeing\Segmentation\MiddleLine;
 use Impa\Seeing\Segmentation\PictureAdvice;
 use Impa\Seeing\Segmentation\Regions;
 use Impa\Seeing\Views\Facing;
@@ -207,7 +208,7 @@ final readonly class Breakdown
             throw PictureRefused::nothingDrawn();
         }
         $progress(Message::of('seeing.breakdown.finding-pairs-and-joins'), 0.88);
-        $axis = TwinPairing::axis(array_map(static fn (Piece $p): float => $p->fit->x, $extraction->pieces), $regions);
+        $axis = MiddleLine::of(array_map(static fn (Piece $p): float => $p->fit->x, $extraction->pieces), $regions);
         $pieces = TwinPairing::of($extraction->pieces, $axis);
         TwinPairing::straighten($pieces, $axis);
         Joining::of($pieces, $extraction->map, $regions->width, $axis);

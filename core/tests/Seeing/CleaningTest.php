@@ -215,7 +215,8 @@ describe('pixel art', function () {
 
     it('has no colours but its own where cells along its edges are mixed of both sides', function () use ($sprite) {
         // A disc of red on white, a blue band across it; every cell has the mean colour of its own square.
-        $in = static fn (float $x, float $y): array => hypot($x, $y) > 13 ? [255, 255, 255] : (abs($y) < 3.4 ? [40, 60, 150] : [192, 64, 80]);
+        $on = static fn (float $y): array => abs($y) < 3.4 ? [40, 60, 150] : [192, 64, 80];
+        $in = static fn (float $x, float $y): array => hypot($x, $y) > 13 ? [255, 255, 255] : $on($y);
         $image = imagecreatetruecolor(320, 320);
         for ($j = 0; $j < 32; $j++) {
             for ($i = 0; $i < 32; $i++) {

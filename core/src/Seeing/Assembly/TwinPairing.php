@@ -7,10 +7,10 @@ namespace Impa\Seeing\Assembly;
 use Impa\Raster\Blob;
 use Impa\Seeing\Decomposition\Piece;
 use Impa\Seeing\Segmentation\Extent;
+use Impa\Seeing\Segmentation\MiddleLine;
 use Impa\Seeing\Segmentation\Region;
-use Impa\Seeing\Segmentation\Regions;
 
-/** Finds the figure's middle line and makes one of mirrored twins. */
+/** Makes one of mirrored twins. */
 final class TwinPairing
 {
     /** Twins lie so near to each other's mirror image, as a share of the figure's height. */
@@ -35,26 +35,6 @@ final class TwinPairing
     private const EVEN = 0.95;
 
     private const LEANS_DEG = 8.0;
-
-    /**
-     * Middle line in pixels: of a few likely ones, the one about which the silhouette is most even.
-     *
-     * @param  array<int, float>  $middles  of the pieces, the largest's first
-     */
-    public static function axis(array $middles, Regions $regions): float
-    {
-        $middles[] = Extent::of($regions->all)->middleX();
-        $best = 0.0;
-        $most = -1.0;
-        foreach (array_slice($middles, 0, 8) as $axis) {
-            $even = self::evenness($regions, $axis);
-            if ($even > $most) {
-                [$most, $best] = [$even, $axis];
-            }
-        }
-
-        return $best;
-    }
 
     /**
      * @param  array<int, Piece>  $pieces
@@ -118,18 +98,11 @@ final class TwinPairing
     {
         return $right->region->label === $left->region->label &&
             self::mirrors($right->blob, $left->blob, $axis, $height) &&
-            self::rightOf($right->blob, $axis) > self::OWN_SIDE &&
-            self::rightOf($left->blob, $axis) < 1 - self::OWN_SIDE &&
+            MiddleLine::rightOf($right->blob, $axis) > self::OWN_SIDE &&
+            MiddleLine::rightOf($left->blob, $axis) < 1 - self::OWN_SIDE &&
             // What they go on to behind their neighbours must mirror as well.
             abs($right->fit->x + $left->fit->x - 2 * $axis) < self::BESIDE * sqrt($right->blob->area()) &&
             self::sameForm($right->blob, $left->blob) > self::SAME_FORM;
-    }
-
-    /** Share of a blob that lies to the right of a line. */
-    public static function rightOf(Blob $blob, float $axis): float
-    {
-        return count(array_filter(array_keys($blob->pixels), static fn (int $i): bool => ($i % $blob->width) + 0.5 > $axis)) /
-            $blob->area();
     }
 
     /** Share of one that lies on the other's mirror image when their middles lie on each other: a straight arm is no twin of a bent one. */
@@ -143,22 +116,5 @@ final class TwinPairing
         }
 
         return $on / $one->area();
-    }
-
-    /** Share of a sample of the figure's pixels whose mirror image belongs to the figure too. */
-    private static function evenness(Regions $regions, float $axis): float
-    {
-        $hits = $all = 0;
-        for ($i = 0, $n = count($regions->map); $i < $n; $i += 7) {
-            if ($regions->map[$i] >= 0) {
-                $all++;
-                $x = (int) floor(2 * $axis - ($i % $regions->width) - 0.5);
-                if ($x >= 0 && $x < $regions->width) {
-                    $hits += (int) ($regions->map[intdiv($i, $regions->width) * $regions->width + $x] >= 0);
-                }
-            }
-        }
-
-        return $hits / max(1, $all);
     }
 }

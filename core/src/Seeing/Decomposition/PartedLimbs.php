@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Impa\Seeing\Decomposition;
 
 use Impa\Raster\Blob;
-use Impa\Seeing\Assembly\TwinPairing;
 use Impa\Seeing\Fitting\Fitting;
+use Impa\Seeing\Segmentation\MiddleLine;
 use Impa\Seeing\Segmentation\Regions;
 
 /**
@@ -67,7 +67,7 @@ final class PartedLimbs
         $this->leastPx = self::LEAST * count(array_filter($regions->map, static fn (int $r): bool => $r >= 0));
         $bySize = $lobes;
         usort($bySize, static fn (Lobe $a, Lobe $b): int => $b->blob->area() <=> $a->blob->area());
-        $this->axis = TwinPairing::axis(array_map(static fn (Lobe $lobe): float => $lobe->blob->middle[0], $bySize), $regions);
+        $this->axis = MiddleLine::of(array_map(static fn (Lobe $lobe): float => $lobe->blob->middle[0], $bySize), $regions);
     }
 
     private function join(): void
@@ -167,7 +167,7 @@ final class PartedLimbs
     private function isAside(int $k): bool
     {
         $blob = $this->lobes[$k]->blob;
-        $right = TwinPairing::rightOf($blob, $this->axis);
+        $right = MiddleLine::rightOf($blob, $this->axis);
 
         return max($right, 1 - $right) > self::OWN_SIDE;
     }

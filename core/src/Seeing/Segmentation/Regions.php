@@ -201,7 +201,8 @@ final readonly class Regions
             $own = array_replace($own, array_fill_keys(array_keys($stroke), $number));
         }
         $own = self::gapsClosed(array_values($own), $ink, $labelOf, $width);
-        $own = array_replace($own, array_fill_keys(array_keys(self::outerHalf($map, $ink, $free, $all, $width)), -1));
+        $outer = array_fill_keys(array_keys(self::outerHalf($map, $ink, $free, $all, $width)), -1);
+        $own = array_values(array_replace($own, $outer));
         [$numbers, $regionOf] = ConnectedComponents::ofLabels(self::without($ink, $own, $own, $width), $width);
         $labels = array_map(static fn (int $region): int => $labelOf[$region], $regionOf);
         foreach ($seen === [] ? [] : Ink::within($seen, $map, $numbers, $width) as $stroke) {

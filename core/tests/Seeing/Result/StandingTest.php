@@ -74,7 +74,7 @@ it('leaves the figure as tall as it stands where its thinnest line cannot be mad
         'colours' => [['key' => 'fur', 'hex' => '#c96f4a'], ['key' => 'ink', 'hex' => '#1b1b1d']],
         'parts' => [[
             'key' => 'body', 'name' => 'Body', 'colour' => 'fur', 'at' => ['xMm' => 0, 'yMm' => 50, 'zMm' => 0],
-            'shape' => ['kind' => 'ball', 'widthMm' => 100, 'heightMm' => 100, 'depthMm' => 100],
+            'shape' => ['kind' => 'ball', 'widthMm' => 42, 'heightMm' => 100, 'depthMm' => 42],
         ]],
         'details' => [[
             'key' => 'mouth', 'name' => 'Mouth', 'on' => 'body', 'kind' => 'line', 'widthMm' => $wide,
