@@ -244,7 +244,8 @@ final readonly class Regions
         )[0], $ways);
         $outer = [];
         foreach ($map as $i => $region) {
-            if (isset($ink[$region]) && $out[$i] <= $in[$i] && self::LINE * $wide > $out[$i] + $in[$i] && $near[$i] > Ink::SPRINGS * $wide) {
+            $isOuter = isset($ink[$region]) && $out[$i] <= $in[$i] && self::LINE * $wide > $out[$i] + $in[$i];
+            if ($isOuter && $near[$i] > Ink::SPRINGS * $wide) {
                 $outer[$i] = true;
             }
         }
