@@ -73,7 +73,9 @@ test(
   async ({ page }) => {
     await layDemo(page, 'bobbin', 'Checked by stand-in', 'check')
     await page.getByRole('button', { name: 'Take a sample photo' }).click()
-    await expect(page.getByText(/^No visible difference|thing(s)? to look at\.$/)).toBeVisible({ timeout: 60_000 })
+    await expect(page.getByRole('heading', { name: /^No visible difference|things? to look at\.$/ })).toBeVisible({
+      timeout: 60_000,
+    })
     await expect(page.getByText(/% of it lies over the plan/)).toBeVisible()
     await page.getByText('What this photo does not tell').click()
     await expect(page.getByText('How deep it is: take a photo from the side.')).toBeVisible()

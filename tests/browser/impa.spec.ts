@@ -258,11 +258,15 @@ test('the bin takes, gives back and is emptied', { tag: '@byTurns' }, async ({ p
   await page.getByLabel('Throw New figure into the bin').click()
   await page.getByRole('button', { name: 'Bring back' }).click()
   await page.getByLabel('Throw New figure into the bin').click()
+  // Gone from the shelf is in the bin: who looks sooner sees an old list.
+  await expect(page.getByLabel('Throw New figure into the bin')).toHaveCount(0)
   await page.getByRole('link', { name: 'Bin', exact: true }).click()
   await page.getByRole('button', { name: 'Bring back' }).click()
   await expect(page.getByText('The bin is empty')).toBeVisible()
   await toTheShelf(page)
   await page.getByLabel('Throw New figure into the bin').click()
+  // Gone from the shelf is in the bin: who looks sooner sees an old list.
+  await expect(page.getByLabel('Throw New figure into the bin')).toHaveCount(0)
   await page.getByRole('link', { name: 'Bin', exact: true }).click()
   await page.getByRole('button', { name: 'Empty the bin' }).click()
   await page.getByRole('dialog').getByRole('button', { name: 'Empty the bin' }).click()

@@ -384,7 +384,7 @@ test(
     await toTheShapes(page)
     await expect(tree(page).getByRole('listitem')).toHaveCount(3)
     await expect(tree(page).getByRole('button', { name: /^Feeler/ })).toContainText('cord')
-    await expect(page.getByText(/Feeler is \d+ mm long and [\d.]+ mm thick: .* it wants a wire/)).toBeVisible()
+    await expect(page.getByText(/Feeler is [\d.]+ mm long and [\d.]+ mm thick: .* it wants a wire/)).toBeVisible()
     await page.getByRole('button', { name: /^Review/ }).click()
     const review = page.getByRole('region', { name: 'Review of what was seen' })
     for (let i = 0; i < 3 && !(await review.getByText('Feeler').isVisible()); i++) {
