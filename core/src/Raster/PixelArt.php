@@ -25,16 +25,19 @@ final class PixelArt
     /** A picture no larger than that, of no more colours than these, is a sprite as it was drawn: every pixel is a cell. */
     private const SPRITE_COLOURS = 48;
 
-    /** A cell is mixed of two patches so many cells away at most, and its colour lies so near to the way between theirs (of 255). */
-    private const MIXES_WITH = 3;
-
+    /**
+     * A cell is mixed of two patches that it touches, farther off it is a cheek or a nose of one cell; its colour lies so near to the way
+     * between theirs (of 255). What became a patch is looked at again, so often at most.
+     */
     private const BESIDE_MIXTURE = 40.0;
+
+    private const ROUNDS = 3;
 
     /** A colour whose squares of two by two make up fewer cells is a mixture. */
     private const PATCH = 8;
 
     /** Cells are unmixed where such a share of those that lie in no patch is mixed. */
-    private const MOSTLY_MIXED = 0.15;
+    private const MIXED = 0.15;
 
     /** Rows and columns that are looked at, evenly spread. */
     private const LINES = 160;
@@ -96,7 +99,9 @@ final class PixelArt
             }
             $cells[] = $row;
         }
-        $cells = self::unmixed($cells);
+        for ($round = 0; $round < self::ROUNDS; $round++) {
+            $cells = self::unmixed($cells);
+        }
         while (max(count($cells), count($cells[0])) < $leastPx) {
             $cells = self::doubled($cells);
         }
@@ -112,7 +117,7 @@ final class PixelArt
     }
 
     /**
-     * Cells along an edge that have both sides' colours mixed take that of the nearer side, where most of what is no patch is such.
+     * Cells along an edge that have both sides' colours mixed take that of the nearer side, where enough of what is no patch is such.
      *
      * @param  list<list<int>>  $cells
      * @return list<list<int>>
@@ -129,8 +134,8 @@ final class PixelArt
                 }
                 $thin++;
                 $around = [];
-                for ($y = $j - self::MIXES_WITH; $y <= $j + self::MIXES_WITH; $y++) {
-                    for ($x = $i - self::MIXES_WITH; $x <= $i + self::MIXES_WITH; $x++) {
+                for ($y = $j - 1; $y <= $j + 1; $y++) {
+                    for ($x = $i - 1; $x <= $i + 1; $x++) {
                         $around += isset($patches[$y][$x]) ? [$cells[$y][$x] => true] : [];
                     }
                 }
@@ -140,7 +145,7 @@ final class PixelArt
                 }
             }
         }
-        if (array_sum(array_map(count(...), $mixed)) < self::MOSTLY_MIXED * $thin) {
+        if (array_sum(array_map(count(...), $mixed)) < self::MIXED * $thin) {
             return $cells;
         }
         foreach ($mixed as $j => $row) {
@@ -166,7 +171,7 @@ final class PixelArt
             }
         }
 
-        // A colour of the sprite has more than one such square; where mixtures make one, that is chance.
+        // Where mixtures make such a square, that is chance.
         $counts = [];
         foreach ($patches as $j => $row) {
             foreach ($row as $i => $_) {

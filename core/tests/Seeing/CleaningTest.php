@@ -213,6 +213,21 @@ describe('pixel art', function () {
             ->toBe(320);
     });
 
+    it('keeps a cheek of one cell on white, though pink lies between white and the red of a mouth close by', function () {
+        $image = imagecreatetruecolor(240, 240);
+        imagefill($image, 0, 0, 0x3A9A4A);
+        imagefilledrectangle($image, 40, 40, 199, 199, 0xFFFFFF);
+        imagefilledrectangle($image, 80, 160, 159, 189, 0xD82040);
+        foreach ([60, 170] as $x) {
+            imagefilledrectangle($image, $x, 140, $x + 9, 149, 0xF4A6B0);
+        }
+        $read = PixelArt::read($image, 24, 24, 300);
+        $scale = imagesx($read) / 240;
+        foreach ([65, 175] as $x) {
+            expect(imagecolorat($read, (int) ($x * $scale), (int) (145 * $scale)))->toBe(0xF4A6B0);
+        }
+    });
+
     it('has no colours but its own where cells along its edges are mixed of both sides', function () use ($sprite) {
         // A disc of red on white, a blue band across it; every cell has the mean colour of its own square.
         $on = static fn (float $y): array => abs($y) < 3.4 ? [40, 60, 150] : [192, 64, 80];
