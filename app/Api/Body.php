@@ -114,6 +114,7 @@ final readonly class Body
             BrushStroke::list($this->members->brushes ?? []),
             $this->has('views') ? SheetView::list($this->texts('views')) : [],
             Wishes::way($this->text('flat')),
+            $this->flag('keepsUnsure'),
         );
     }
 

@@ -87,6 +87,7 @@ return [
     ],
     'background' => [
         'a-halo-round' => 'Ein halb durchsichtiger Saum um die Figur wurde weggelassen.',
+        'something-may-belong' => 'Etwas Blasses, das zur Figur gehören kann, wurde weggelassen. Sieh dir beide Lesarten an und wähle eine.',
         'the-background-is-not' => 'Der Hintergrund ist nicht einfarbig, deshalb kann etwas davon zur Figur gerechnet sein. Am besten geht eine Zeichnung auf Weiß oder auf durchsichtigem Grund.',
         'the-figure-touches' => 'Die Figur berührt den Bildrand; was dort abgeschnitten ist, fehlt in den Formen.',
     ],

@@ -87,6 +87,7 @@ return [
     ],
     'background' => [
         'a-halo-round' => 'A halo round the figure, half seen through, was left out.',
+        'something-may-belong' => 'Something pale was left out that may belong to the figure. Look at both readings and choose one.',
         'the-background-is-not' => 'The background is not plain, so parts of it may have been taken for the figure. A drawing on white or on a transparent ground works best.',
         'the-figure-touches' => 'The figure touches the edge of the picture; what is cut off there is missing from the shapes.',
     ],

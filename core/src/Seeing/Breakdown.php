@@ -119,7 +119,7 @@ final readonly class Breakdown
         $photo = Raster::decode($bytes, $wishes->flat === FlatWay::None ? Raster::LOOK_PX : self::CUT_LOOK_PX, true);
         $raster = Grain::smoothed($photo);
         $progress(Message::of('seeing.breakdown.telling-the-figure-from'), 0.1);
-        $whole = Background::of($raster, $wishes->strokes);
+        $whole = Background::of($raster, $wishes->strokes, $wishes->keepsUnsure);
 
         return [$photo, $raster, $whole, FiguresApart::of($whole, $raster->width)];
     }
@@ -248,7 +248,9 @@ final readonly class Breakdown
     /** @return list<Message> what was done to the picture, and what is wrong with it */
     private static function ofPicture(Raster $photo, Raster $raster, Background $ground): array
     {
-        return [...$raster->notices, ...$photo->isLossy ? PhotoFaults::of($photo) : [], ...$ground->notices];
+        $unsure = $ground->isUnsure() && ! $ground->keepsUnsure ? [Message::of('seeing.background.something-may-belong')] : [];
+
+        return [...$raster->notices, ...$photo->isLossy ? PhotoFaults::of($photo) : [], ...$ground->notices, ...$unsure];
     }
 
     /**

@@ -27,11 +27,16 @@ final readonly class QuickPreview
 
     /**
      * @param  string  $png  the drawing in the colours that were told apart, clear where there is paper
+     * @param  ?string  $other  the same with what may belong to the figure told the other way; none where nothing much is unsure
      * @param  int  $colours  told apart
      * @param  list<Message>  $notices
      */
-    private function __construct(public string $png, public int $colours, public array $notices)
-    {
+    private function __construct(
+        public string $png,
+        public ?string $other,
+        public int $colours,
+        public array $notices,
+    ) {
     }
 
     /**
@@ -42,12 +47,21 @@ final readonly class QuickPreview
     public static function of(string $bytes, Wishes $wishes): self
     {
         $raster = Grain::smoothed(Raster::decode($bytes, self::PX, readsCells: true));
-        $whole = Background::of($raster, $wishes->strokes);
+        $whole = Background::of($raster, $wishes->strokes, $wishes->keepsUnsure);
         $figures = FiguresApart::of($whole, $raster->width);
         if ($wishes->figure > count($figures->boxes)) {
             throw PictureRefused::noSuchFigure($wishes->figure, count($figures->boxes));
         }
         $ground = $figures->only($wishes->figure, $whole);
+        [$png, $colours, $notices] = self::drawn($raster, $ground, $wishes);
+        $other = $ground->isUnsure() ? self::drawn($raster, $ground->otherwise(), $wishes)[0] : null;
+
+        return new self($png, $other, $colours, [...$raster->notices, ...$ground->notices, ...$notices]);
+    }
+
+    /** @return array{string, int, list<Message>} the picture, how many colours it has, and what is to be said of them */
+    private static function drawn(Raster $raster, Background $ground, Wishes $wishes): array
+    {
         $flat = FlatColours::of($raster, $ground, $wishes->shades);
         $regions = Regions::of($flat, $raster, $ground, Brushwork::inked($raster, $wishes->strokes));
         $image = imagecreatetruecolor(max(1, $raster->width), max(1, $raster->height));
@@ -69,6 +83,6 @@ final readonly class QuickPreview
         ob_start();
         imagepng($image);
 
-        return new self((string) ob_get_clean(), count($used), [...$raster->notices, ...$ground->notices, ...$flat->notices]);
+        return [(string) ob_get_clean(), count($used), $flat->notices];
     }
 }

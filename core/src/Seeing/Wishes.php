@@ -28,6 +28,7 @@ final readonly class Wishes
         public array $strokes,
         public array $views,
         public FlatWay $flat,
+        public bool $keepsUnsure,
     ) {
     }
 
@@ -39,6 +40,7 @@ final readonly class Wishes
      * @param  list<BrushStroke>  $strokes  brushed over the picture, in order
      * @param  list<SheetView>  $views  what each figure of a turnaround sheet shows, from the left; none where Impa is to tell
      * @param  FlatWay  $flat  of what its layers are made; none where it is seen in the round
+     * @param  bool  $keepsUnsure  whether what may be a shadow, a halo, paper or a speck belongs to the figure
      *
      * @throws PictureRefused if one of them is out of range
      */
@@ -50,6 +52,7 @@ final readonly class Wishes
         array $strokes = [],
         array $views = [],
         FlatWay $flat = FlatWay::None,
+        bool $keepsUnsure = false,
     ): self {
         if (! ($heightMm >= self::LEAST_MM && $heightMm <= self::MOST_MM)) {
             throw PictureRefused::heightOutOfRange($heightMm);
@@ -70,7 +73,7 @@ final readonly class Wishes
             throw PictureRefused::viewsDoNotFit();
         }
 
-        return new self($heightMm, $shades, $figure, $roundToMm, $strokes, $views, $flat);
+        return new self($heightMm, $shades, $figure, $roundToMm, $strokes, $views, $flat, $keepsUnsure);
     }
 
     /**
@@ -86,7 +89,16 @@ final readonly class Wishes
     /** The same wishes for one figure of the sheet alone. */
     public function ofFigure(int $figure): self
     {
-        return new self($this->heightMm, $this->shades, $figure, $this->roundToMm, $this->strokes, [], $this->flat);
+        return new self(
+            $this->heightMm,
+            $this->shades,
+            $figure,
+            $this->roundToMm,
+            $this->strokes,
+            [],
+            $this->flat,
+            $this->keepsUnsure,
+        );
     }
 
     /** @return array<string, mixed> as the figure keeps them with its drawing */
@@ -98,6 +110,7 @@ final readonly class Wishes
             'roundToMm' => $this->roundToMm,
             'views' => array_map(static fn (SheetView $v): string => $v->value, $this->views),
             'brushes' => array_map(static fn (BrushStroke $s): array => $s->document(), $this->strokes),
-        ] + ($this->flat === FlatWay::None ? [] : ['flat' => $this->flat->value]);
+        ] + ($this->flat === FlatWay::None ? [] : ['flat' => $this->flat->value])
+            + ($this->keepsUnsure ? ['keepsUnsure' => true] : []);
     }
 }

@@ -80,6 +80,7 @@ export interface SeeingWishes {
   brushes: Brush[]
   views: View[]
   flat: '' | 'sheet' | 'batting'
+  keepsUnsure: boolean
 }
 /** A wool as it is laid in or changed. */
 export type WoolEntry = Omit<Wool, 'id' | 'freeG' | 'asideG'>
@@ -409,7 +410,7 @@ export const api = {
     signal: AbortSignal,
     document?: Figure,
   ) => lines<Seen>('breakdown', { picture, ...wishes, name, file: fileName, document }, onProgress, signal),
-  glance: (picture: number, wishes: Pick<SeeingWishes, 'shades' | 'figure' | 'brushes'>) =>
+  glance: (picture: number, wishes: Pick<SeeingWishes, 'shades' | 'figure' | 'brushes' | 'keepsUnsure'>) =>
     ask('POST', 'breakdown/glance', { picture, ...wishes }),
   edit: (document: Figure, act: EditAct, more: object) => ask('POST', `edits/${act}`, { document, ...more }),
   things: (document: Figure) => ask('POST', 'things', { document }),

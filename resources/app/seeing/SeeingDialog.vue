@@ -29,6 +29,7 @@ const {
   shades,
   rounded,
   flat,
+  keepsUnsure,
   which,
   views,
   strokes,
@@ -47,6 +48,7 @@ const {
   stop,
   brush,
   unbrush,
+  read,
   choose,
   setView,
 } = useSeeing(() => props.source)
@@ -258,9 +260,11 @@ function leave(): void {
             v-model:shades="shades"
             v-model:rounded="rounded"
             v-model:flat="flat"
+            :keeps-unsure="keepsUnsure"
             :glance="glance"
             :trouble="glanceTrouble"
             :disabled="doing !== ''"
+            @read="read"
           />
           <v-progress-linear
             v-if="doing"

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import type { Glance } from '../api/types/answers'
+import { computed } from 'vue'
 import { t } from '../lang'
 
 /** What a drawing is asked for before it is looked at closely, and at a glance what each wish does to it. */
-defineProps<{ glance: Glance | null; trouble: string; disabled: boolean }>()
+const props = defineProps<{ keepsUnsure: boolean; glance: Glance | null; trouble: string; disabled: boolean }>()
+const emit = defineEmits<{ read: [keepsUnsure: boolean] }>()
 const shades = defineModel<number>('shades', { required: true })
 const rounded = defineModel<boolean>('rounded', { required: true })
 const flat = defineModel<'' | 'sheet' | 'batting'>('flat', { required: true })
@@ -12,12 +14,43 @@ const WAYS = [
   { value: 'sheet', title: t('seeing.wishFields.flatLayersOfFeltSheet') },
   { value: 'batting', title: t('seeing.wishFields.flatLayersOfBatting') },
 ] as const
+/** Without what is unsure, and with it. */
+const readings = computed(() =>
+  props.glance?.other
+    ? [false, true].map((keeps) => ({
+        keeps,
+        image: keeps === props.keepsUnsure ? props.glance!.image : props.glance!.other!,
+        label: t(keeps ? 'seeing.wishFields.withIt' : 'seeing.wishFields.withoutIt'),
+      }))
+    : [],
+)
 </script>
 
 <template>
   <div class="wishes">
+    <div v-if="readings.length" class="readings">
+      <p id="which-reading">{{ $t('seeing.wishFields.notSureWhatBelongsTo') }}</p>
+      <div role="radiogroup" aria-labelledby="which-reading">
+        <button
+          v-for="r in readings"
+          :key="r.label"
+          class="plain"
+          role="radio"
+          :aria-checked="r.keeps === keepsUnsure"
+          :disabled="disabled"
+          @click="emit('read', r.keeps)"
+        >
+          <img :src="r.image" alt="" />
+          {{ r.label }}
+        </button>
+      </div>
+    </div>
     <figure class="glance">
-      <img v-if="glance" :src="glance.image" :alt="$t('seeing.wishFields.theColoursToldApartChequered')" />
+      <img
+        v-if="glance && !readings.length"
+        :src="glance.image"
+        :alt="$t('seeing.wishFields.theColoursToldApartChequered')"
+      />
       <figcaption class="quiet">
         <template v-if="glance"
           ><b>{{ $t('seeing.wishFields.colours', glance.colours) }}</b>
@@ -64,7 +97,23 @@ const WAYS = [
   align-items: center;
   min-height: 120px;
 }
-.glance img {
+.readings [role='radiogroup'] {
+  display: flex;
+  gap: 0.6rem;
+}
+.readings button {
+  display: grid;
+  gap: 0.3rem;
+  justify-items: center;
+  padding: 0.4rem;
+  border: 2px solid transparent;
+  border-radius: 12px;
+}
+.readings button[aria-checked='true'] {
+  border-color: rgb(var(--v-theme-primary));
+}
+.glance img,
+.readings img {
   max-width: 120px;
   max-height: 120px;
   border-radius: 10px;

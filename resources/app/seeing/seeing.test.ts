@@ -88,7 +88,12 @@ describe('the board that is brushed', () => {
 })
 
 describe('looking at a drawing', () => {
-  const glance = (colours = 4) => ({ image: 'data:image/png;base64,x', colours, notices: [] })
+  const glance = (colours = 4, other: string | null = null) => ({
+    image: 'data:image/png;base64,x',
+    other,
+    colours,
+    notices: [],
+  })
   const seen = (more: Partial<Seen> = {}): Seen => ({
     document: drawn(),
     notices: ['So it is.'],
@@ -118,18 +123,50 @@ describe('looking at a drawing', () => {
   it('is glanced at as soon as it lies there, and with every wish and stroke, before anything is made', async () => {
     await opened()
     const look = vi.spyOn(api, 'breakDown')
-    expect(api.glance).toHaveBeenLastCalledWith(5, { shades: 0.2, figure: 0, brushes: [] })
+    expect(api.glance).toHaveBeenLastCalledWith(5, { shades: 0.2, figure: 0, brushes: [], keepsUnsure: false })
     expect(said()).toContain('4 colours told apart')
     vi.spyOn(api, 'glance').mockResolvedValue(glance(1))
     const slider = document.querySelector<HTMLInputElement>('.shades input')!
     slider.value = '0.8'
     slider.dispatchEvent(new Event('input'))
     await flushPromises()
-    expect(api.glance).toHaveBeenLastCalledWith(5, { shades: 0.8, figure: 0, brushes: [] })
+    expect(api.glance).toHaveBeenLastCalledWith(5, { shades: 0.8, figure: 0, brushes: [], keepsUnsure: false })
     expect(said()).toContain('1 colour told apart')
     await brushed()
-    expect(api.glance).toHaveBeenLastCalledWith(5, { shades: 0.8, figure: 0, brushes: [stroke()] })
+    expect(api.glance).toHaveBeenLastCalledWith(5, { shades: 0.8, figure: 0, brushes: [stroke()], keepsUnsure: false })
     expect(look).not.toHaveBeenCalled()
+  })
+
+  it('shows both readings where it is unsure what belongs to it; the chosen one is looked at, and again after it was made', async () => {
+    await opened()
+    const readings = () => [...document.querySelectorAll<HTMLButtonElement>('.readings [role=radio]')]
+    expect(readings()).toHaveLength(0)
+    vi.spyOn(api, 'glance').mockImplementation((_, wishes) =>
+      Promise.resolve({
+        ...glance(4, wishes.keepsUnsure ? 'data:,without' : 'data:,with'),
+        image: wishes.keepsUnsure ? 'data:,with' : 'data:,without',
+      }),
+    )
+    await brushed()
+    const shown = () =>
+      readings().map((r) => [r.textContent?.trim(), r.querySelector('img')!.src, r.getAttribute('aria-checked')])
+    expect(shown()).toEqual([
+      ['Without it', 'data:,without', 'true'],
+      ['With it', 'data:,with', 'false'],
+    ])
+    const look = vi.spyOn(api, 'breakDown').mockResolvedValue(seen())
+    readings()[1]!.click()
+    await flushPromises()
+    expect(shown()).toEqual([
+      ['Without it', 'data:,without', 'false'],
+      ['With it', 'data:,with', 'true'],
+    ])
+    expect(look).not.toHaveBeenCalled()
+    button('See its shapes').click()
+    await flushPromises()
+    readings()[0]!.click()
+    await flushPromises()
+    expect(look.mock.calls.map((call) => call[1].keepsUnsure)).toEqual([true, false])
   })
 
   it('says why it cannot be, where nothing stands out', async () => {
@@ -240,7 +277,7 @@ describe('looking at a drawing', () => {
     button('Straighten it').click()
     await flushPromises()
     expect(document.querySelector('.board img')?.getAttribute('src')).toBe('/api/pictures/6')
-    expect(api.glance).toHaveBeenLastCalledWith(6, { shades: 0.2, figure: 0, brushes: [] })
+    expect(api.glance).toHaveBeenLastCalledWith(6, { shades: 0.2, figure: 0, brushes: [], keepsUnsure: false })
     const look = vi.spyOn(api, 'breakDown').mockResolvedValue(seen())
     button('See its shapes').click()
     await flushPromises()
@@ -277,13 +314,13 @@ describe('a figure looked at again', () => {
   it('begins with the wishes it was made with, sends what was made of it, and is one step of undo', async () => {
     const brushes = [stroke('paper')]
     const was = drawn({ shades: 0.6, figure: 2, roundToMm: 1, brushes, views: [], flat: 'batting' })
-    vi.spyOn(api, 'glance').mockResolvedValue({ image: 'data:,', colours: 2, notices: [] })
+    vi.spyOn(api, 'glance').mockResolvedValue({ image: 'data:,', other: null, colours: 2, notices: [] })
     table = await onTable(LookAgainDialog, { modelValue: false }, was)
     vi.spyOn(api, 'figure').mockResolvedValue({ id: 9, revision: 1, picture: 7, document: was })
     await table.figure.open(9)
     await table.wrapper.setProps({ modelValue: true })
     await flushPromises()
-    expect(api.glance).toHaveBeenLastCalledWith(7, { shades: 0.6, figure: 2, brushes })
+    expect(api.glance).toHaveBeenLastCalledWith(7, { shades: 0.6, figure: 2, brushes, keepsUnsure: false })
     const next = { ...was, parts: was.parts.slice(0, 2) }
     const look = vi
       .spyOn(api, 'breakDown')
@@ -291,7 +328,16 @@ describe('a figure looked at again', () => {
     button('See its shapes').click()
     await flushPromises()
     expect(look.mock.lastCall?.[0]).toBe(7)
-    const wishes = { heightMm: 80, shades: 0.6, figure: 2, roundToMm: 1, brushes, views: [], flat: 'batting' }
+    const wishes = {
+      heightMm: 80,
+      shades: 0.6,
+      figure: 2,
+      roundToMm: 1,
+      brushes,
+      views: [],
+      flat: 'batting',
+      keepsUnsure: false,
+    }
     expect(look.mock.lastCall?.[1]).toEqual(wishes)
     expect(look.mock.lastCall?.[6]).toMatchObject({ name: 'Test' })
     expect(said()).toContain('2 parts stay as they were; 1 is gone.')

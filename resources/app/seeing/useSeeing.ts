@@ -23,6 +23,7 @@ export function useSeeing(source: () => Source | null) {
   const shades = ref(0.2)
   const rounded = ref(false)
   const flat = ref<'' | 'sheet' | 'batting'>('')
+  const keepsUnsure = ref(false)
   const which = ref(0)
   const views = shallowRef<View[]>([])
   const strokes = shallowRef<Brush[]>([])
@@ -46,10 +47,15 @@ export function useSeeing(source: () => Source | null) {
   const sheet = useAnswer([picture], () =>
     picture.value === null || source()?.document ? null : api.sheet(picture.value),
   )
-  const glance = useAnswer([picture, shades, which, strokes], () =>
+  const glance = useAnswer([picture, shades, which, strokes, keepsUnsure], () =>
     picture.value === null
       ? null
-      : api.glance(picture.value, { shades: shades.value, figure: which.value, brushes: strokes.value }),
+      : api.glance(picture.value, {
+          shades: shades.value,
+          figure: which.value,
+          brushes: strokes.value,
+          keepsUnsure: keepsUnsure.value,
+        }),
   )
 
   watch(
@@ -62,6 +68,7 @@ export function useSeeing(source: () => Source | null) {
       shades.value = wishes?.shades ?? 0.2
       rounded.value = (wishes?.roundToMm ?? 0) > 0
       flat.value = wishes?.flat ?? ''
+      keepsUnsure.value = wishes?.keepsUnsure ?? false
       which.value = wishes?.figure ?? 0
       views.value = wishes?.views ?? []
       strokes.value = wishes?.brushes ?? []
@@ -93,6 +100,7 @@ export function useSeeing(source: () => Source | null) {
           brushes: strokes.value,
           views: views.value,
           flat: flat.value,
+          keepsUnsure: keepsUnsure.value,
         },
         name.value,
         now.name,
@@ -130,6 +138,12 @@ export function useSeeing(source: () => Source | null) {
 
   async function unbrush(): Promise<void> {
     strokes.value = strokes.value.slice(0, -1)
+    if (made.value) await look()
+  }
+
+  /** Whether what may belong to the figure does; looked at closely where the drawing was before. */
+  async function read(keeps: boolean): Promise<void> {
+    keepsUnsure.value = keeps
     if (made.value) await look()
   }
 
@@ -183,6 +197,7 @@ export function useSeeing(source: () => Source | null) {
     shades,
     rounded,
     flat,
+    keepsUnsure,
     which,
     views,
     strokes,
@@ -201,6 +216,7 @@ export function useSeeing(source: () => Source | null) {
     stop,
     brush,
     unbrush,
+    read,
     choose,
     setView,
   }

@@ -8,6 +8,7 @@ use Impa\Balance\Balance;
 use Impa\Balance\BalanceSheet;
 use Impa\Figure\Figure;
 use Impa\Material\Densities;
+use Impa\Tests\Support\Sketch;
 use Impa\Wool\Ledger\Ledger;
 use Symfony\Component\Process\Process;
 
@@ -97,6 +98,22 @@ it('shows at once what a wish would do', function () {
     $this->postJson('/api/breakdown/glance', ['picture' => $id, 'shades' => 2])->assertStatus(422);
     $this->postJson('/api/breakdown/glance', ['picture' => $id, 'figure' => 9])->assertStatus(422);
     $this->postJson('/api/breakdown/glance', ['picture' => 999])->assertStatus(404);
+});
+
+it('shows the other reading where it is unsure what belongs to the figure, and breaks down the chosen one', function () {
+    // A thick outline of a letter C: what its arms nearly enclose may be white, or paper.
+    $rim = [];
+    foreach ([130, 70] as $k => $r) {
+        $arc = array_map(static fn (int $deg): array => [200 + $r * cos(deg2rad($deg)), 200 + $r * sin(deg2rad($deg))], range(9, 351, 3));
+        $rim = [...$rim, ...$k === 0 ? $arc : array_reverse($arc)];
+    }
+    $id = $this->sendFile((new Sketch)->line([...$rim, $rim[0]], 6, 0x1B1512)->png())->json('id');
+    $glance = fn (bool $keeps) => $this->postJson('/api/breakdown/glance', ['picture' => $id, 'keepsUnsure' => $keeps])->assertOk();
+    [$without, $with] = [$glance(false), $glance(true)];
+    expect($without->json('other'))->toBe($with->json('image'))->and($with->json('other'))->toBe($without->json('image'));
+    $made = $this->postJson('/api/breakdown', ['picture' => $id, 'heightMm' => 80, 'keepsUnsure' => true])->assertOk();
+    expect($made->json('document.picture.wishes.keepsUnsure'))->toBeTrue();
+    expect($this->postJson('/api/breakdown/glance', ['picture' => $this->sendFile(demoPicture())->json('id')])->json('other'))->toBeNull();
 });
 
 it('cuts, merges, draws round and turns into colour, without saving', function () {

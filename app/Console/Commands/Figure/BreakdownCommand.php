@@ -27,6 +27,7 @@ final class BreakdownCommand extends Command
         {--views= : what each figure of a turnaround sheet shows, from the left: front,left,back (right, none)}
         {--round=0 : sizes in steps of so many mm}
         {--flat= : sheet or batting: as layers on a ground, not in the round}
+        {--keep-unsure : what may be a shadow, a halo, paper or a speck belongs to the figure}
         {--brushes= : JSON file of strokes over the picture: [{"as": "paper", "width": 0.02, "points": [[0.5, 0.9]]}]}
         {--again= : figure document that was broken down from this picture before; what was made of it stays}
         {--out= : file for the figure document; standard output without it}';
@@ -65,6 +66,7 @@ final class BreakdownCommand extends Command
                 BrushStroke::list(json_decode($strokes)),
                 SheetView::list(array_values(array_filter(explode(',', $this->word($this->option('views')))))),
                 Wishes::way($this->word($this->option('flat'))),
+                (bool) $this->option('keep-unsure'),
             );
             $breakdown = Breakdown::of(Pixels::of($bytes), $wishes, pathinfo($path, PATHINFO_FILENAME), basename($path));
         } catch (PictureRefused $refused) {

@@ -75,6 +75,7 @@ final class BreakdownController
 
         return new JsonResponse([
             'image' => 'data:image/png;base64,'.base64_encode($preview->png),
+            'other' => $preview->other === null ? null : 'data:image/png;base64,'.base64_encode($preview->other),
             'colours' => $preview->colours,
             'notices' => $preview->notices,
         ]);

@@ -8,7 +8,6 @@ use Impa\Colour\Lab;
 use Impa\Colour\LabTable;
 use Impa\Raster\File\PictureRefused;
 use Impa\Raster\Raster;
-use Impa\Raster\TrappedBall;
 use Impa\Voice\Message;
 
 /** Tells figure from background: by transparency, or by the plain colour that reaches in from the border. Immutable. */
@@ -25,6 +24,11 @@ final readonly class Background
 
     private const HALO = 2.0;
 
+    /** Glass is evenly seen through: so many pixels to either side by as much, give or take so much alpha. */
+    private const BESIDE_PX = 4;
+
+    private const EVEN = 2;
+
     /**
      * From background to background, a soft shadow or an even gradient changes by so little from pixel to pixel (squared, in
      * Lab); a shadow keeps the background's hue and is darker by so much at most.
@@ -34,21 +38,6 @@ final readonly class Background
     private const SHADOW_HUE = 7.0 ** 2;
 
     private const SHADOW_DARK = 45.0;
-
-    /**
-     * Ink is so much darker than the paper (L), and there is at least such a share of the picture of it. A gap in its line is no wider
-     * than this share of the picture's longer side, what it lets in no smaller than this share of the picture, and the line is open for
-     * no more than this share of its length.
-     */
-    private const INK_DARKER = 40.0;
-
-    private const LEAST_INK = 0.004;
-
-    private const GAP = 0.02;
-
-    private const LEAST_ROOM = 0.003;
-
-    private const OPEN = 0.12;
 
     /** A sheet's border is plain along this share of it at least; it is looked for so far within the picture, as shares of its side. */
     private const SHEET = 0.9;
@@ -63,6 +52,9 @@ final readonly class Background
 
     private const PALER = 12.0;
 
+    /** What may belong to the figure is asked about from such a share of it. */
+    private const UNSURE = 0.02;
+
     /** Share of border pixels that must be plain for the background to be trusted. */
     private const PLAIN = 0.6;
 
@@ -70,19 +62,30 @@ final readonly class Background
      * @param  list<bool>  $figure  per pixel, whether it belongs to the figure
      * @param  list<Message>  $notices
      * @param  ?Lab  $colour  of a plain background; none where it is clear
+     * @param  array<int, true>  $unsure  pixels that may belong to the figure: what may be no shadow, no halo, or what an open outline may
+     *     have been meant to enclose
+     * @param  bool  $keepsUnsure  whether they do
      */
-    private function __construct(public array $figure, public int $count, public array $notices, public ?Lab $colour)
-    {
+    private function __construct(
+        public array $figure,
+        public int $count,
+        public array $notices,
+        public ?Lab $colour,
+        public array $unsure,
+        public bool $keepsUnsure = false,
+    ) {
     }
 
     /**
      * @param  list<BrushStroke>  $strokes  what the felter says of it
+     * @param  bool  $keepsUnsure  whether what may belong to the figure does
      *
      * @throws PictureRefused if nothing stands out
      */
-    public static function of(Raster $raster, array $strokes = []): self
+    public static function of(Raster $raster, array $strokes = [], bool $keepsUnsure = false): self
     {
         $border = self::border($raster);
+        $left = [];
         $clear = count(array_filter($border, static fn (int $i): bool => $raster->pixels[$i] >> 24 > self::CLEAR));
         $notices = [];
         if ($clear > 0.02 * count($border)) {
@@ -91,17 +94,20 @@ final readonly class Background
             $figure = array_map(static fn (int $p): bool => $p >> 24 <= $clear, $raster->pixels);
             $colour = null;
             if ($isHaloed) {
+                $left = self::halo($raster);
                 $notices[] = Message::of('seeing.background.a-halo-round');
             }
         } else {
-            [$figure, $paper] = self::flooded($raster, $border);
+            [$figure, $paper, $left] = self::flooded($raster, $border);
             $colour = $paper->colour();
             if ($paper->share < self::PLAIN) {
                 $notices[] =
                     Message::of('seeing.background.the-background-is-not');
             }
         }
+        $whole = $left === [] ? [] : Brushwork::over($raster, array_values(array_replace($figure, $left)), $strokes);
         $figure = Brushwork::over($raster, $figure, $strokes);
+        $unsure = array_filter($whole, static fn (bool $in, int $i): bool => $in && ! $figure[$i], ARRAY_FILTER_USE_BOTH);
         $count = count(array_filter($figure));
         if ($count < 12) {
             throw PictureRefused::nothingDrawn();
@@ -110,8 +116,30 @@ final readonly class Background
         if ($touching > 0.02 * count($border)) {
             $notices[] = Message::of('seeing.background.the-figure-touches');
         }
+        $ground = new self($figure, $count, $notices, $colour, $unsure);
 
-        return new self($figure, $count, $notices, $colour);
+        return $keepsUnsure ? $ground->otherwise() : $ground;
+    }
+
+    /** Whether so much may belong to the figure, or not, that the felter is asked. */
+    public function isUnsure(): bool
+    {
+        return count($this->unsure) >= self::UNSURE * ($this->keepsUnsure ? $this->count - count($this->unsure) : $this->count);
+    }
+
+    /** The other reading: what may belong to the figure does, or no longer does. */
+    public function otherwise(): self
+    {
+        $figure = array_values(array_replace($this->figure, array_fill_keys(array_keys($this->unsure), ! $this->keepsUnsure)));
+
+        return new self(
+            $figure,
+            count(array_filter($figure)),
+            $this->notices,
+            $this->colour,
+            $this->unsure,
+            ! $this->keepsUnsure,
+        );
     }
 
     private static function isHaloed(Raster $raster): bool
@@ -132,6 +160,25 @@ final readonly class Background
         return $half > self::HALO * $rim && $half < $opaque;
     }
 
+    /** @return array<int, true> what is half seen through, where most of it is evenly so, as glass is and no halo */
+    private static function halo(Raster $raster): array
+    {
+        $halo = [];
+        $even = 0;
+        $alpha = static fn (int $i): int => ($raster->pixels[$i] ?? 0x7F000000) >> 24;
+        foreach ($raster->pixels as $i => $pixel) {
+            $own = $pixel >> 24;
+            if ($own > self::NEARLY_OPAQUE && $own <= self::CLEAR) {
+                $halo[$i] = true;
+                $steps = [-self::BESIDE_PX, self::BESIDE_PX, -self::BESIDE_PX * $raster->width, self::BESIDE_PX * $raster->width];
+                $far = array_map(static fn (int $step): int => abs($alpha($i + $step) - $own), $steps);
+                $even += (int) (max($far) <= self::EVEN);
+            }
+        }
+
+        return 2 * $even > count($halo) ? $halo : [];
+    }
+
     /**
      * The same ground with all but some pixels taken for background.
      *
@@ -141,7 +188,14 @@ final readonly class Background
     {
         $figure = array_map(static fn (bool $in, bool $keep): bool => $in && $keep, $this->figure, $kept);
 
-        return new self($figure, count(array_filter($figure)), $this->notices, $this->colour);
+        return new self(
+            $figure,
+            count(array_filter($figure)),
+            $this->notices,
+            $this->colour,
+            array_intersect_key($this->unsure, array_filter($kept)),
+            $this->keepsUnsure,
+        );
     }
 
     /** The same ground in a mirror. */
@@ -152,6 +206,11 @@ final readonly class Background
             $this->count,
             $this->notices,
             $this->colour,
+            array_fill_keys(
+                array_map(static fn (int $i): int => $i - 2 * ($i % $width) + $width - 1, array_keys($this->unsure)),
+                true,
+            ),
+            $this->keepsUnsure,
         );
     }
 
@@ -199,7 +258,7 @@ final readonly class Background
 
     /**
      * @param  list<int>  $border
-     * @return array{list<bool>, PaperSurface} the mask
+     * @return array{list<bool>, PaperSurface, array<int, true>} the mask; and what was left out and may belong to it
      */
     private static function flooded(Raster $raster, array $border): array
     {
@@ -239,11 +298,11 @@ final readonly class Background
         foreach ($paper->isPlain() ? [] : PaleBodies::of($raster, $paper, $off) as $body) {
             $figure = array_replace($figure, $body);
         }
-        foreach (self::rooms($raster, $paper, $isPaper, $figure) as $room) {
-            $figure = array_replace($figure, $room);
-        }
+        $figure = array_values($figure);
+        [$closed, $left] = OpenOutlines::of($raster, $paper, $isPaper, $figure);
+        $shadow = array_filter($soft, static fn (bool $is, int $i): bool => ! $figure[$i], ARRAY_FILTER_USE_BOTH);
 
-        return [array_values($figure), $paper];
+        return [array_values(array_replace($figure, $closed)), $paper, $left + CastShadow::doubtful($shadow, $raster, $isPaper)];
     }
 
     /**
@@ -258,61 +317,6 @@ final readonly class Background
         }
 
         return array_values($isPaper);
-    }
-
-    /**
-     * Patches of paper that an ink line was meant to enclose, though the flood got in by a gap in it: a white body on white paper. A
-     * ball that is wider than the gap does not get in.
-     *
-     * @param  list<bool>  $isPaper
-     * @param  array<int, bool>  $figure
-     * @return list<array<int, true>>
-     */
-    private static function rooms(Raster $raster, PaperSurface $paper, array $isPaper, array $figure): array
-    {
-        $isInk = [];
-        foreach ($figure as $i => $in) {
-            if ($in && ! $isPaper[$i] && LabTable::of($raster->pixels[$i])[0] < $paper->at($i)[0] - self::INK_DARKER) {
-                $isInk[$i] = true;
-            }
-        }
-        $size = count($isPaper);
-        if (count($isInk) < self::LEAST_INK * $size) {
-            return [];
-        }
-        // Where the flood did not get, nothing needs to be shut out.
-        $flooded = [];
-        foreach ($figure as $i => $in) {
-            $flooded[] = $in ? -1 : 0;
-        }
-        $ball = self::GAP * max($raster->width, $raster->height) / 2;
-        [$numbers] = TrappedBall::of($flooded, $raster->width, $ball, self::LEAST_ROOM * $size);
-        $open = $line = $gap = $rooms = [];
-        foreach ($numbers as $i => $number) {
-            if ($number < 0) {
-                continue;
-            }
-            $rooms[$number][$i] = true;
-            $x = $i % $raster->width;
-            foreach ([$x > 0 ? $i - 1 : -1, $x < $raster->width - 1 ? $i + 1 : -1, $i - $raster->width, $i + $raster->width] as $j) {
-                if ($j < 0 || $j >= $size) {
-                    $open[$number] = true;
-                } elseif ($figure[$j]) {
-                    // The line's rim is smoothed: its ink begins a pixel or two further on.
-                    $isLine = isset($isInk[$j]) || isset($isInk[2 * $j - $i]) || isset($isInk[3 * $j - 2 * $i]);
-                    $line[$number] = ($line[$number] ?? 0) + (int) $isLine;
-                    $gap[$number] = ($gap[$number] ?? 0) + (int) ! $isLine;
-                } elseif ($numbers[$j] !== $number) {
-                    $gap[$number] = ($gap[$number] ?? 0) + 1;
-                }
-            }
-        }
-
-        return array_values(array_filter(
-            $rooms,
-            static fn (int $n): bool => ! isset($open[$n]) && ($gap[$n] ?? 0) < self::OPEN * (($line[$n] ?? 0) + ($gap[$n] ?? 0)),
-            ARRAY_FILTER_USE_KEY,
-        ));
     }
 
     /**

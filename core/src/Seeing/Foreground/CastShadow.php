@@ -39,6 +39,9 @@ final class CastShadow
     /** So much of a drawn zone's rim is crisp. */
     private const MOST = 0.6;
 
+    /** What does not fade along so much of its rim may be no shadow. */
+    private const FADES = 0.7;
+
     /** Which way is outwards is told by the pixels within this distance. */
     private const ROUND_PX = 3;
 
@@ -58,6 +61,29 @@ final class CastShadow
         }
 
         return $drawn;
+    }
+
+    /**
+     * Of what was taken for shadow, patches that do not fade along most of their rim.
+     *
+     * @param  array<int, true>  $shadow
+     * @param  list<bool>  $isPaper
+     * @return array<int, true>
+     */
+    public static function doubtful(array $shadow, Raster $raster, array $isPaper): array
+    {
+        $doubtful = [];
+        foreach (ConnectedComponents::ofSet($shadow, $raster->width) as $patch) {
+            if (count($patch) < self::LEAST_ZONE_PX) {
+                break;
+            }
+            [$fading, $rim] = self::fading($patch, $raster, $isPaper);
+            if (count($fading) < self::FADES * $rim) {
+                $doubtful += $patch;
+            }
+        }
+
+        return $doubtful;
     }
 
     /**
@@ -83,7 +109,7 @@ final class CastShadow
         if (! in_array(true, $labels, true)) {
             return [];
         }
-        $labels += array_fill_keys(self::fading($soft, $raster, $isPaper), false);
+        $labels += array_fill_keys(self::fading($soft, $raster, $isPaper)[0], false);
         $labels = self::spread($labels, $soft, $raster);
 
         return array_fill_keys(array_keys($labels, true, true), true);
@@ -175,11 +201,12 @@ final class CastShadow
      *
      * @param  array<int, true>  $soft
      * @param  list<bool>  $isPaper
-     * @return list<int>
+     * @return array{list<int>, int} and along how many pixels it is looked at
      */
     private static function fading(array $soft, Raster $raster, array $isPaper): array
     {
         $fading = [];
+        $rim = 0;
         $w = $raster->width;
         foreach ($soft as $i => $_) {
             if (! ($isPaper[$i - 1] ?? false) && ! ($isPaper[$i + 1] ?? false) && ! ($isPaper[$i - $w] ?? false)
@@ -197,12 +224,13 @@ final class CastShadow
                 $changes[] = sqrt(LabTable::squared(LabTable::of($raster->pixels[$at]), LabTable::of($raster->pixels[$first])));
             }
             unset($first);
-            if (count($changes) > self::RIM_PX && ! self::isCrisp($changes)) {
-                $fading[] = $i;
+            if (count($changes) > self::RIM_PX) {
+                $rim++;
+                self::isCrisp($changes) || $fading[] = $i;
             }
         }
 
-        return $fading;
+        return [$fading, $rim];
     }
 
     /**

@@ -21,6 +21,8 @@ final readonly class Regions
 
     private const SPECK_PX = 10;
 
+    private const LEAST_SPECK_PX = 4;
+
     /**
      * A seam of mixed colour is at most so wide, touches its second neighbour along such a share, and lies so nearly
      * between both colours.
@@ -64,7 +66,7 @@ final readonly class Regions
     public static function of(FlatColours $flat, Raster $raster, Background $ground, array $inked = []): self
     {
         $labels = $flat->labels;
-        $speck = max(self::SPECK_PX, self::SPECK_SHARE * $ground->count);
+        $speck = $ground->keepsUnsure ? self::LEAST_SPECK_PX : max(self::SPECK_PX, self::SPECK_SHARE * $ground->count);
         [$all, $map] = self::connected($labels, $raster->width);
         $small = array_filter($all, static fn (Region $r): bool => $r->area < $speck);
         // Crumbs of a few pixels are left by anti-aliasing everywhere, and not worth a word.

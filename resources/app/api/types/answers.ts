@@ -492,6 +492,10 @@ export interface Glance {
    * clear where there is paper
    */
   image: string
+  /**
+   * the same with keepsUnsure told the other way; null where nothing much is unsure
+   */
+  other: string | null
   colours: number
   notices: string[]
 }

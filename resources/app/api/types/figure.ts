@@ -630,6 +630,10 @@ export interface Picture {
      */
     flat?: 'sheet' | 'batting'
     /**
+     * what may be a shadow, a halo, paper or a speck belongs to the figure
+     */
+    keepsUnsure?: boolean
+    /**
      * what each figure of a turnaround sheet shows, from the left
      *
      * @maxItems 200
