@@ -162,6 +162,7 @@ return [
         'cheek' => 'Wange',
         'spot' => 'Fleck',
         'seam' => 'Naht',
+        'rim' => 'Rand',
     ],
     'side' => [
         'front' => 'vorn',

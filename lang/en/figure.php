@@ -162,6 +162,7 @@ return [
         'cheek' => 'cheek',
         'spot' => 'spot',
         'seam' => 'seam',
+        'rim' => 'rim',
     ],
     'side' => [
         'front' => 'front',

@@ -21,6 +21,7 @@ enum DetailRole: string
     case Cheek = 'cheek';
     case Spot = 'spot';
     case Seam = 'seam';
+    case Rim = 'rim';
 
     /** By words of the names that Impa itself gives; the first that is found says it: an eye's white is no eye. */
     private const WORDS = [
@@ -28,7 +29,7 @@ enum DetailRole: string
         'brows?|eyebrows?' => self::Brow,
         'lids?|lash(?:es)?|eyelids?|eyelash(?:es)?' => self::Lid,
         'sparks?|glints?' => self::Spark,
-        'rims?' => self::Other,
+        'rims?' => self::Rim,
         'pupils?' => self::Pupil,
         'eyes?' => self::Eye,
         'noses?' => self::Nose,

@@ -254,6 +254,24 @@ final class Candidates
         }
     }
 
+    /** The rounded rectangle with the blob's own area and spread. */
+    public static function box(Blob $blob, float $turnDeg): Fit
+    {
+        $ball = self::ball($blob, $turnDeg);
+        // As a box has the same area and spread as an oval, it is so much narrower.
+        $side = sqrt(M_PI / 4);
+
+        return new Fit(
+            kind: ShapeKind::Block,
+            widthPx: $side * $ball->widthPx,
+            heightPx: $side * $ball->heightPx,
+            options: ['cornerMm' => self::BLOCK_CORNER * $side * min($ball->widthPx, $ball->heightPx)],
+            x: $ball->x,
+            y: $ball->y,
+            turnDeg: $turnDeg,
+        );
+    }
+
     /** The oval with the blob's own area and spread. */
     public static function ball(Blob $blob, float $turnDeg): Fit
     {

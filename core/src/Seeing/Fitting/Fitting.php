@@ -192,6 +192,22 @@ final class Fitting
         return $leaning->overlap > $upright->overlap + 0.02 ? $leaning : $upright;
     }
 
+    /**
+     * The rounded rectangle that covers the blob, for spots.
+     *
+     * @param  list<int>  $map
+     */
+    public static function box(Blob $blob, array $map): Fit
+    {
+        $samples = Samples::of($blob, $map, self::LOOKS[2], 1.2)->withoutHiding();
+        $boxes = [];
+        foreach ([0.0, $blob->leanDeg()] as $turnDeg) {
+            $boxes[] = self::refined(Candidates::box($blob, $turnDeg)->measured($samples), $samples, self::STEPS);
+        }
+
+        return $boxes[1]->overlap > $boxes[0]->overlap + 0.02 ? $boxes[1] : $boxes[0];
+    }
+
     private static function better(Fit $a, Fit $b): int
     {
         return $b->score() <=> $a->score();

@@ -363,17 +363,17 @@ final readonly class FlatWriting
                 $this->mmPerPx,
                 $this->heightPx,
             );
-            $kind = $drawn['kind'] === 'line' ? 'line' : 'spot';
+            $kind = $drawn->shape['kind'] === 'line' ? 'line' : 'spot';
             $word = ColourWords::of($colour).' '.$kind;
             $named[$word] = ($named[$word] ?? 0) + 1;
             $number = $named[$word] === 1 ? '' : ' '.$named[$word];
             $name = Message::of('seeing.flat.'.$kind, colour: ColourWords::said($colour)).$number;
-            $details[] = ['key' => strtolower(str_replace(' ', '-', $word.$number)), 'name' => $name, 'on' => $part['key']] + $drawn + [
+            $details[] = ['key' => strtolower(str_replace(' ', '-', $word.$number)), 'name' => $name, 'on' => $part['key']] + $drawn->shape + [
                 'role' => DetailRole::Other->value,
                 'colour' => ColourWriting::key($mark->label),
                 'layer' => 2,
                 'mirror' => $isPair,
-                'method' => $drawn['kind'] === 'line' && $this->wishes->flat === FlatWay::Sheet ? 'stitch' : 'felt',
+                'method' => $drawn->shape['kind'] === 'line' && $this->wishes->flat === FlatWay::Sheet ? 'stitch' : 'felt',
             ];
         }
 

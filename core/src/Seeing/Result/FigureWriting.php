@@ -28,6 +28,9 @@ use Impa\Shape\ShapeKind;
 /** Writes what was seen as a figure document: pixels become mm, the figure's origin its middle on the table. */
 final class FigureWriting
 {
+    /** Of two marks that are twins, the one that shows so many times more of itself says what both are. */
+    private const MORE_SEEN = 1.1;
+
     /** Twins on a part that stands within this share of the figure's height of the middle line. */
     private const ON_AXIS = 0.03;
 
@@ -153,19 +156,19 @@ final class FigureWriting
     /** @return list<array<string, mixed>> */
     private function details(): array
     {
-        $details = $done = $used = [];
+        $details = $used = [];
         $marks = $this->extraction->marks;
+        $twins = $this->twins();
         foreach ($marks as $i => $mark) {
             $piece = $this->pieces[$mark->on] ?? null;
-            if ($piece === null || isset($done[$i])) {
+            if ($piece === null || in_array($i, $twins, true)) {
                 continue;
             }
-            $twin = $this->twin($i, $mark, $piece);
-            if ($twin >= 0 && $mark->blob->middle[0] < $this->axis) {
-                // Its right twin will speak for both.
-                continue;
+            $twin = $twins[$i] ?? -1;
+            if ($twin >= 0 && $marks[$twin]->blob->area() > self::MORE_SEEN * $mark->blob->area()) {
+                // The left one is less hidden: it says what both are.
+                $mark = new Mark($mark->label, $this->mirrored($marks[$twin]->blob), $mark->on, $mark->layer, $marks[$twin]->edgePx);
             }
-            $done[$twin] = true;
             $pixels = $this->onPiece($mark, $piece);
             if (count($pixels) < 6) {
                 continue;
@@ -175,12 +178,15 @@ final class FigureWriting
             $used[$name] = ($used[$name] ?? 0) + 1;
             $name .= $used[$name] === 1 ? '' : ' '.$used[$name];
             $way = $twin >= 0 || $piece->mirror ? 1 : $this->way();
-            $drawn = MarkShape::of($mark, $piece->fit->x, $piece->fit->y, $way, $this->mmPerPx, $this->figureHeightPx);
+            $places = [$piece->fit->x, $piece->fit->y, $way, $this->mmPerPx, $this->figureHeightPx];
+            $drawn = str_starts_with($name, MarkNames::RIM)
+                ? MarkShape::ofRim($mark, MarkNames::ringPx($mark, $marks), ...$places)
+                : MarkShape::of($mark, ...$places);
             $key = strtolower(str_replace(' ', '-', $name));
-            $sureness = Sureness::ofMark($mark, $drawn['kind'], $this->extraction->map);
+            $sureness = Sureness::ofMark($mark, $drawn->isSimple, $this->extraction->map);
             $details[] = ['key' => $key, 'name' => SeenNames::said($name), 'on' => $piece->key] +
                 ['role' => DetailRole::byName($name)->value] +
-                $drawn + [
+                $drawn->shape + [
                     'colour' => ColourWriting::key($mark->label),
                     'layer' => $mark->layer,
                     'mirror' => $twin >= 0,
@@ -188,7 +194,7 @@ final class FigureWriting
                     'seen' => $this->said(
                         'details/'.$key,
                         $sureness,
-                        Reasons::ofMark($mark, $piece, $drawn['kind'], $twin >= 0, $sureness->isUnsure()),
+                        Reasons::ofMark($mark, $piece, $drawn, $twin >= 0, $sureness->isUnsure()),
                     ),
                 ];
         }
@@ -231,25 +237,46 @@ final class FigureWriting
         );
     }
 
-    /** Index of the same mark on the other side of a part that stands on the middle line, or -1. */
-    private function twin(int $i, Mark $mark, Piece $piece): int
+    /**
+     * Marks that are the same on either side of a part that stands on the middle line, each once.
+     *
+     * @return array<int, int> the left one's index by that of the right one, which speaks for both
+     */
+    private function twins(): array
     {
-        if ($piece->mirror || abs($piece->fit->x - $this->axis) > self::ON_AXIS * $this->figureHeightPx) {
-            return -1;
-        }
-        foreach ($this->extraction->marks as $j => $other) {
-            if (
-                $j !== $i &&
-                $other->on === $mark->on &&
-                $other->label === $mark->label &&
-                $other->layer === $mark->layer &&
-                TwinPairing::mirrors($mark->blob, $other->blob, $this->axis, $this->figureHeightPx)
-            ) {
-                return $j;
+        $twins = [];
+        $marks = $this->extraction->marks;
+        foreach ($marks as $i => $mark) {
+            $piece = $this->pieces[$mark->on] ?? null;
+            $isEven = $piece !== null && ! $piece->mirror && abs($piece->fit->x - $this->axis) <= self::ON_AXIS * $this->figureHeightPx;
+            foreach ($isEven && $mark->blob->middle[0] >= $this->axis ? $marks : [] as $j => $other) {
+                if (
+                    $other->blob->middle[0] < $this->axis
+                    && [$other->on, $other->label, $other->layer] === [$mark->on, $mark->label, $mark->layer]
+                    && ! in_array($j, $twins, true)
+                    && (TwinPairing::mirrors($mark->blob, $other->blob, $this->axis, $this->figureHeightPx)
+                        || TwinPairing::mirrors($other->blob, $mark->blob, $this->axis, $this->figureHeightPx))
+                ) {
+                    $twins[$i] = $j;
+                    break;
+                }
             }
         }
 
-        return -1;
+        return $twins;
+    }
+
+    private function mirrored(Blob $blob): Blob
+    {
+        $pixels = [];
+        foreach ($blob->pixels as $i => $_) {
+            $x = (int) floor(2 * $this->axis - $i % $blob->width - 0.5);
+            if ($x >= 0 && $x < $blob->width) {
+                $pixels[intdiv($i, $blob->width) * $blob->width + $x] = true;
+            }
+        }
+
+        return $pixels === [] ? $blob : Blob::of($pixels, $blob->width);
     }
 
     /** -1 where x is to be written the other way round. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Seeing\Result;
 
+use Impa\Geometry\Outline\Polyline;
 use Impa\Raster\Blob;
 use Impa\Raster\ConnectedComponents;
 use Impa\Raster\Contour;
@@ -11,8 +12,11 @@ use Impa\Raster\Stroke;
 use Impa\Seeing\Decomposition\Mark;
 use Impa\Seeing\Fitting\Fitting;
 
-/** A patch of colour as a detail has it: a disc where one covers it, a drawn line, or its outline with what it goes round left open. */
-final class MarkShape
+/**
+ * A patch of colour as a detail has it: a disc or a rounded rectangle where one covers it, a drawn line, or its outline with what it goes
+ * round left open. Immutable.
+ */
+final readonly class MarkShape
 {
     /** A spot is a disc if a disc covers it so well. */
     private const DISC = 0.88;
@@ -21,6 +25,11 @@ final class MarkShape
     private const CRUMB_PX = 90;
 
     private const CRUMB_DISC = 0.76;
+
+    /** And a rounded rectangle if one covers it so well, and so much better than the disc. */
+    private const BOX = 0.92;
+
+    private const SQUARER = 0.03;
 
     /** And a line if it covers so much of it. */
     private const LINE = 0.94;
@@ -32,38 +41,52 @@ final class MarkShape
     private const LINE_LONG = 5.0;
 
     /**
+     * @param  array{kind: string}&array<string, mixed>  $shape  kind, place and size
+     * @param  bool  $isSimple  whether few numbers say it: it is no outline of its own
+     */
+    private function __construct(public array $shape, public bool $isSimple)
+    {
+    }
+
+    /**
      * @param  float  $x0  the middle of what it lies on, pixels
      * @param  int  $way  -1 where x is to be written the other way round
-     * @return array{kind: string}&array<string, mixed> kind, place and size
      */
-    public static function of(Mark $mark, float $x0, float $y0, int $way, float $mmPerPx, float $figureHeightPx): array
+    public static function of(Mark $mark, float $x0, float $y0, int $way, float $mmPerPx, float $figureHeightPx): self
     {
         $round = static fn (float $px): float => round($px * $mmPerPx, 2) + 0.0;
         $size = static fn (float $px): float => ShapeWriting::size($px * $mmPerPx);
         $local = static fn (array $p): array => [$round($way * ($p[0] - $x0)), $round($p[1] - $y0)];
         $disc = Fitting::disc($mark->blob, []);
         [$x, $y] = $local([$disc->x, $disc->y]);
-        $asDisc = [
+        $asDisc = new self([
             'kind' => 'disc',
             'widthMm' => $size($disc->widthPx),
             'heightMm' => $size($disc->heightPx),
             'xMm' => $x,
             'yMm' => $y,
             'turnDeg' => round($way * $disc->turnDeg, 1) + 0.0,
-        ];
+        ], true);
+        $box = $mark->blob->area() > self::CRUMB_PX ? Fitting::box($mark->blob, []) : $disc;
+        $asBox = $box->overlap > self::BOX && $box->overlap > $disc->overlap + self::SQUARER
+            ? new self(['kind' => 'patch', 'pointsMm' => array_map($local, $box->outlinePx()[0])], true)
+            : null;
         $isLine = max($disc->widthPx, $disc->heightPx) > self::LINE_LONG * min($disc->widthPx, $disc->heightPx);
         if (! $isLine && $disc->overlap > ($mark->blob->area() > self::CRUMB_PX ? self::DISC : self::CRUMB_DISC)) {
-            return $asDisc;
+            return $asBox ?? $asDisc;
         }
         if (Stroke::isOne($mark->blob, $mark->edgePx)) {
             $stroke = Stroke::of($mark->blob);
             if ($stroke->covers($mark->blob, self::LINE)) {
-                return [
+                return new self([
                     'kind' => 'line',
                     'widthMm' => $size($stroke->widthPx),
                     'pointsMm' => array_map($local, $stroke->course),
-                ];
+                ], true);
             }
+        }
+        if ($asBox !== null) {
+            return $asBox;
         }
         $outline = Contour::around($mark->blob, max(0.6, 0.0035 * $figureHeightPx));
 
@@ -72,7 +95,31 @@ final class MarkShape
         }
         $holes = array_map(static fn (array $hole): array => array_map($local, $hole), self::holes($mark->blob));
 
-        return ['kind' => 'patch', 'pointsMm' => array_map($local, $outline)] + ($holes === [] ? [] : ['holesMm' => $holes]);
+        return new self(['kind' => 'patch', 'pointsMm' => array_map($local, $outline)] + ($holes === [] ? [] : ['holesMm' => $holes]), false);
+    }
+
+    /**
+     * The dark rim round a lighter patch, as a thread line that runs in its middle.
+     *
+     * @param  Mark  $rim  with all that lies within it
+     * @param  int  $ringPx  pixels of it that are seen
+     * @param  int  $way  -1 where x is to be written the other way round
+     */
+    public static function ofRim(Mark $rim, int $ringPx, float $x0, float $y0, int $way, float $mmPerPx, float $figureHeightPx): self
+    {
+        $outline = Contour::around($rim->blob, max(0.6, 0.0035 * $figureHeightPx));
+        $long = Polyline::length([...$outline, $outline[0]]);
+        $widePx = 2 * $ringPx / max(1.0, $long + sqrt(max(0.0, $long ** 2 - 4 * M_PI * $ringPx)));
+        [$mx, $my] = $rim->blob->middle;
+        [$w, $h] = $rim->blob->box(0.0);
+        // Half of its width within its own outline: drawn in about the middle, as far as that is across.
+        [$inX, $inY] = [1.0 - $widePx / max($w, 2 * $widePx), 1.0 - $widePx / max($h, 2 * $widePx)];
+        $course = array_map(static fn (array $p): array => [
+            round($way * ($mx + $inX * ($p[0] - $mx) - $x0) * $mmPerPx, 2) + 0.0,
+            round(($my + $inY * ($p[1] - $my) - $y0) * $mmPerPx, 2) + 0.0,
+        ], [...$outline, $outline[0]]);
+
+        return new self(['kind' => 'line', 'widthMm' => ShapeWriting::size($widePx * $mmPerPx), 'pointsMm' => $course], true);
     }
 
     /**

@@ -99,10 +99,9 @@ final class Reasons
     }
 
     /**
-     * @param  string  $kind  of the detail: disc, line or patch
      * @return array{why: string, else?: string} else: `part`, of what is unsure
      */
-    public static function ofMark(Mark $mark, Piece $piece, string $kind, bool $isPair, bool $isUnsure): array
+    public static function ofMark(Mark $mark, Piece $piece, MarkShape $drawn, bool $isPair, bool $isUnsure): array
     {
         $said = [
             match ($mark->layer) {
@@ -114,9 +113,10 @@ final class Reasons
                 ),
             },
         ];
-        $said[] = match ($kind) {
-            'disc' => Message::of('seeing.reasons.a-disc-covers'),
-            'line' => Message::of('seeing.reasons.it-is-long'),
+        $said[] = match (true) {
+            $drawn->shape['kind'] === 'disc' => Message::of('seeing.reasons.a-disc-covers'),
+            $drawn->shape['kind'] === 'line' => Message::of('seeing.reasons.it-is-long'),
+            $drawn->isSimple => Message::of('seeing.reasons.a-rounded-rectangle-covers'),
             default => Message::of('seeing.reasons.its-outline-was-followed'),
         };
         if ($isPair) {

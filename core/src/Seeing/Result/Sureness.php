@@ -49,10 +49,10 @@ final readonly class Sureness
     }
 
     /**
-     * @param  string  $kind  of the detail: disc, line or patch
+     * @param  bool  $isSimple  whether it is no outline of its own
      * @param  list<int>  $map  piece per pixel, -1 for the ground
      */
-    public static function ofMark(Mark $mark, string $kind, array $map): self
+    public static function ofMark(Mark $mark, bool $isSimple, array $map): self
     {
         $blob = $mark->blob;
         $edges = $outer = 0;
@@ -67,7 +67,7 @@ final readonly class Sureness
 
         return self::of(self::MARK, [
             'even' => 1.0,
-            'patch' => (float) ($kind === 'patch'),
+            'patch' => (float) ! $isSimple,
             'rim' => $outer / max(1, $edges),
             'long' => log10($blob->elongation()),
             'deep' => (float) ($mark->layer > 1),

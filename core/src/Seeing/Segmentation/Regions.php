@@ -207,7 +207,8 @@ final readonly class Regions
         $own = array_values(array_replace($own, $outer));
         [$numbers, $regionOf] = ConnectedComponents::ofLabels(self::without($ink, $own, $own, $width), $width);
         $labels = array_map(static fn (int $region): int => $labelOf[$region], $regionOf);
-        foreach ($seen === [] ? [] : Ink::within($seen, $map, $numbers, $width) as $stroke) {
+        [$numbers, $lines] = $seen === [] ? [$numbers, []] : self::lines($seen, $map, $numbers, $labels, $width);
+        foreach ($lines as $stroke) {
             $number = count($labels);
             $labels[] = $labelOf[$map[(int) array_key_first($stroke)]];
             $numbers = array_replace($numbers, array_fill_keys(array_keys($stroke), $number));
@@ -215,6 +216,28 @@ final readonly class Regions
         $numbers = array_values($numbers);
 
         return [self::drawnBy($numbers, $labels, $width), $numbers];
+    }
+
+    /**
+     * Strokes that are drawn on what they lie on: those with one region on both sides, and nets of them.
+     *
+     * @param  non-empty-array<int, Region>  $ink
+     * @param  list<int>  $map  region per pixel, ink included
+     * @param  list<int>  $numbers  the same after the ink was given away
+     * @param  array<int, int>  $labels  colour by number
+     * @return array{list<int>, list<non-empty-array<int, true>>} the numbers, what a net parts made one; the strokes
+     */
+    private static function lines(array $ink, array $map, array $numbers, array $labels, int $width): array
+    {
+        $lines = Ink::within($ink, $map, $numbers, $width);
+        $isInk = array_map(static fn (int $r): bool => isset($ink[$r]), $map);
+        foreach (LineNets::of(self::drawnBy($numbers, $labels, $width), $numbers, $width) as $net) {
+            array_push($lines, ...LineNets::lines($net, $numbers, $isInk, $width, Ink::widthPx($ink)));
+            $one = (int) array_key_first($net);
+            $numbers = array_map(static fn (int $n): int => isset($net[$n]) ? $one : $n, $numbers);
+        }
+
+        return [$numbers, $lines];
     }
 
     /**
