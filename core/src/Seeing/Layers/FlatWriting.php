@@ -368,7 +368,8 @@ final readonly class FlatWriting
             $named[$word] = ($named[$word] ?? 0) + 1;
             $number = $named[$word] === 1 ? '' : ' '.$named[$word];
             $name = Message::of('seeing.flat.'.$kind, colour: ColourWords::said($colour)).$number;
-            $details[] = ['key' => strtolower(str_replace(' ', '-', $word.$number)), 'name' => $name, 'on' => $part['key']] + $drawn->shape + [
+            $key = strtolower(str_replace(' ', '-', $word.$number));
+            $details[] = ['key' => $key, 'name' => $name, 'on' => $part['key']] + $drawn->shape + [
                 'role' => DetailRole::Other->value,
                 'colour' => ColourWriting::key($mark->label),
                 'layer' => 2,

@@ -95,7 +95,9 @@ final readonly class MarkShape
         }
         $holes = array_map(static fn (array $hole): array => array_map($local, $hole), self::holes($mark->blob));
 
-        return new self(['kind' => 'patch', 'pointsMm' => array_map($local, $outline)] + ($holes === [] ? [] : ['holesMm' => $holes]), false);
+        $shape = ['kind' => 'patch', 'pointsMm' => array_map($local, $outline)];
+
+        return new self($shape + ($holes === [] ? [] : ['holesMm' => $holes]), false);
     }
 
     /**

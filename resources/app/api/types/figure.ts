@@ -539,7 +539,19 @@ export interface Detail {
    * what it is to the felter, whatever she calls it
    */
   role:
-    'other' | 'eye' | 'eye-white' | 'pupil' | 'spark' | 'lid' | 'brow' | 'nose' | 'mouth' | 'cheek' | 'spot' | 'seam'
+    | 'other'
+    | 'eye'
+    | 'eye-white'
+    | 'pupil'
+    | 'spark'
+    | 'lid'
+    | 'brow'
+    | 'nose'
+    | 'mouth'
+    | 'cheek'
+    | 'spot'
+    | 'seam'
+    | 'rim'
   /**
    * what was chosen where it slides round the edge: seen right, or right on the tape
    */

@@ -98,6 +98,16 @@ async function leave(): Promise<void> {
   if (after) key.value = after.of.key
 }
 
+/** Ink round eyes and beaks: kept as thread lines, or left out of the whole figure. */
+const rims = computed(() => figure.details.filter((d) => d.role === 'rim').map((d) => d.key))
+const isRim = computed(() => now.value?.kind === 'detail' && now.value.of.role === 'rim')
+async function leaveRims(): Promise<void> {
+  const isLeft = (key: string) => !rims.value.includes(key)
+  const after = [...all.value.slice(at.value), ...all.value.slice(0, at.value).reverse()].find((s) => isLeft(s.of.key))
+  await figure.apply('remove', { kind: 'detail', keys: rims.value })
+  if (after) key.value = after.of.key
+}
+
 /** From a field as well, but not from a list that is open: Escape closes that. */
 function escape(event: KeyboardEvent): void {
   if (!(event.target as HTMLElement).closest('[aria-expanded="true"]')) emit('close')
@@ -167,6 +177,9 @@ onMounted(() => {
         now.of.seen?.taken ? $t('shapes.reviewCard.taken') : $t('common.takeIt')
       }}</v-btn>
       <v-btn variant="tonal" size="small" @click="leave">{{ $t('shapes.reviewCard.leaveItOut') }}</v-btn>
+      <v-btn v-if="isRim && rims.length > 1" variant="tonal" size="small" @click="leaveRims">{{
+        $t('shapes.reviewCard.leaveAllRimsOut', { n: rims.length })
+      }}</v-btn>
       <template v-if="now.kind === 'part'">
         <v-select
           :model-value="now.of.shape.kind"

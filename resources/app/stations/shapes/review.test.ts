@@ -104,6 +104,26 @@ describe('the review, one suggestion after the other', () => {
     expect(table.wrapper.findComponent(ReviewCard).emitted('close')).toHaveLength(1)
   })
 
+  it('leaves all rims out by one press, and goes on with what is left', async () => {
+    const document = plain()
+    const eye = document.details![0]!
+    const rim = (key: string) => ({ ...eye, key, role: 'rim' as const, seen: { confidence: 0.5, why: 'It is long.' } })
+    document.details = [rim('rim'), { ...eye, seen: { confidence: 0.9, why: 'A disc covers it.' } }, rim('rim-2')]
+    table = await onTable(ReviewCard, {}, document)
+    const edit = vi.spyOn(api, 'edit').mockImplementation((sent, _, more) => {
+      const keys = (more as { keys: string[] }).keys
+      const next = { ...sent, details: sent.details!.filter((d) => !keys.includes(d.key)) }
+      return Promise.resolve({ document: next, kind: '', key: '' })
+    })
+    for (let i = 0; i < 6 && !table.wrapper.text().includes('Leave all'); i++)
+      await table.wrapper.find('[aria-label="The next one"]').trigger('click')
+    await button('Leave all 2 rims out').trigger('click')
+    await flushPromises()
+    expect(edit.mock.calls.map((c) => c.slice(1))).toEqual([['remove', { kind: 'detail', keys: ['rim', 'rim-2'] }]])
+    expect(table.figure.details.map((d) => d.key)).toEqual(['eye'])
+    expect(table.wrapper.text()).not.toContain('rims out')
+  })
+
   it('takes all the rest that is at least so sure, and goes on with what is not', async () => {
     table = await onTable(ReviewCard)
     const edit = vi.spyOn(api, 'edit').mockImplementation((sent) => {
