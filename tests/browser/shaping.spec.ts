@@ -13,6 +13,7 @@ type Member = {
   name?: string
   mirror?: boolean
   colour: string
+  role?: string
   seen?: { taken?: boolean }
   shape: { kind: string; widthMm: number; heightMm?: number }
   at: { xMm: number; yMm: number; zMm: number }
@@ -22,7 +23,7 @@ type Saved = {
   parts: Member[]
   details: Member[]
   colours: { key: string; hex: string }[]
-  picture: { originPx: [number, number]; mmPerPx: number }
+  picture: { originPx: [number, number]; mmPerPx: number; wishes?: { keepsUnsure?: boolean } }
 }
 
 const tree = (page: Page) => page.getByLabel('Parts, by what they are joined to')
@@ -464,6 +465,92 @@ test(
     await dialog.getByRole('button', { name: 'Stop' }).click()
     await expect(dialog.getByRole('button', { name: 'See its shapes' })).toBeEnabled()
     await expect(dialog.getByRole('alert')).toHaveCount(0)
+  },
+)
+
+test(
+  'both readings of what belongs to a figure are shown and one is taken; all rims of eyes and beak leave by one press',
+  { tag: '@byTurns' },
+  async ({ page }) => {
+    await page.goto('/')
+    const [handle, bird] = await page.evaluate(async () => {
+      const png = async (draw: (c: OffscreenCanvasRenderingContext2D) => void) => {
+        const canvas = new OffscreenCanvas(400, 400)
+        const c = canvas.getContext('2d')!
+        c.fillStyle = '#ffffff'
+        c.fillRect(0, 0, 400, 400)
+        c.strokeStyle = '#1b1512'
+        draw(c)
+        return [...new Uint8Array(await (await canvas.convertToBlob({ type: 'image/png' })).arrayBuffer())]
+      }
+      return Promise.all([
+        png((c) => {
+          c.lineWidth = 6
+          c.arc(200, 200, 130, 0.16, 2 * Math.PI - 0.16)
+          c.arc(200, 200, 70, 2 * Math.PI - 0.16, 0.16, true)
+          c.closePath()
+          c.stroke()
+        }),
+        png((c) => {
+          const oval = (x: number, y: number, rx: number, ry: number, colour: string, inked = false) => {
+            c.fillStyle = colour
+            c.beginPath()
+            c.ellipse(x, y, rx, ry, 0, 0, 7)
+            c.fill()
+            if (inked) c.stroke()
+          }
+          c.lineWidth = 5
+          oval(200, 280, 80, 85, '#4a6a90')
+          oval(200, 130, 85, 75, '#4a6a90')
+          for (const side of [-1, 1]) {
+            oval(200 + side * 38, 115, 23, 27, '#ffffff', true)
+            oval(200 + side * 34, 120, 9, 11, '#1b1512')
+          }
+          c.fillStyle = '#e0a030'
+          c.beginPath()
+          c.moveTo(175, 150)
+          c.lineTo(225, 150)
+          c.lineTo(200, 185)
+          c.closePath()
+          c.fill()
+          c.stroke()
+        }),
+      ])
+    })
+    const give = (name: string, bytes: number[]) =>
+      page
+        .locator('input[type=file]')
+        .setInputFiles({ name: `${name}.png`, mimeType: 'image/png', buffer: Buffer.from(bytes) })
+    await give('handle', handle!)
+    const dialog = page.getByRole('dialog')
+    await expect(dialog.getByText('Impa is not sure what belongs to the figure')).toBeVisible()
+    await expect(dialog.getByRole('radio', { name: 'Without it' })).toBeChecked()
+    await dialog.getByRole('radio', { name: 'With it', exact: true }).click()
+    await expect(dialog.getByRole('radio', { name: 'With it', exact: true })).toBeChecked()
+    await dialog.getByRole('button', { name: 'See its shapes' }).click()
+    await toTheShapes(page)
+    const whole = await document(page)
+    expect(whole.picture.wishes?.keepsUnsure).toBe(true)
+    expect(whole.parts.map((p) => p.shape.kind)).toEqual(['ball'])
+
+    await page.goto('/')
+    await give('bird', bird!)
+    await dialog.getByRole('button', { name: 'See its shapes' }).click()
+    await toTheShapes(page)
+    const rims = async () => (await document(page)).details.filter((d) => d.role === 'rim').length
+    expect(await rims()).toBe(2)
+    await page.getByRole('button', { name: /^Review/ }).click()
+    const review = page.getByRole('region', { name: 'Review of what was seen' })
+    const all = review.getByRole('button', { name: 'Leave all rims out' })
+    for (let i = 0; i < 8 && !(await all.isVisible()); i++)
+      await review.getByRole('button', { name: 'Take it' }).click()
+    await all.click()
+    await saved(page)
+    expect(await rims()).toBe(0)
+    await page.keyboard.press('Escape')
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await saved(page)
+    expect(await rims()).toBe(2)
   },
 )
 

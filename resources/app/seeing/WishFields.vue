@@ -45,7 +45,7 @@ const readings = computed(() =>
         </button>
       </div>
     </div>
-    <figure class="glance">
+    <figure class="glance" :class="{ told: readings.length }">
       <img
         v-if="glance && !readings.length"
         :src="glance.image"
@@ -111,6 +111,9 @@ const readings = computed(() =>
 }
 .readings button[aria-checked='true'] {
   border-color: rgb(var(--v-theme-primary));
+}
+.glance.told {
+  min-height: 0;
 }
 .glance img,
 .readings img {

@@ -178,7 +178,7 @@ onMounted(() => {
       }}</v-btn>
       <v-btn variant="tonal" size="small" @click="leave">{{ $t('shapes.reviewCard.leaveItOut') }}</v-btn>
       <v-btn v-if="isRim && rims.length > 1" variant="tonal" size="small" @click="leaveRims">{{
-        $t('shapes.reviewCard.leaveAllRimsOut', { n: rims.length })
+        $t('shapes.reviewCard.leaveAllRimsOut')
       }}</v-btn>
       <template v-if="now.kind === 'part'">
         <v-select
