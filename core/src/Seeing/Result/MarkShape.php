@@ -67,13 +67,13 @@ final readonly class MarkShape
             'yMm' => $y,
             'turnDeg' => round($way * $disc->turnDeg, 1) + 0.0,
         ], true);
-        $box = $mark->blob->area() > self::CRUMB_PX ? Fitting::box($mark->blob, []) : $disc;
-        $asBox = $box->overlap > self::BOX && $box->overlap > $disc->overlap + self::SQUARER
-            ? new self(['kind' => 'patch', 'pointsMm' => array_map($local, $box->outlinePx()[0])], true)
-            : null;
         $isLine = max($disc->widthPx, $disc->heightPx) > self::LINE_LONG * min($disc->widthPx, $disc->heightPx);
+        $box = ! $isLine && $mark->blob->area() > self::CRUMB_PX ? Fitting::box($mark->blob, []) : $disc;
+        if ($box->overlap > self::BOX && $box->overlap > $disc->overlap + self::SQUARER) {
+            return new self(['kind' => 'patch', 'pointsMm' => array_map($local, $box->outlinePx()[0])], true);
+        }
         if (! $isLine && $disc->overlap > ($mark->blob->area() > self::CRUMB_PX ? self::DISC : self::CRUMB_DISC)) {
-            return $asBox ?? $asDisc;
+            return $asDisc;
         }
         if (Stroke::isOne($mark->blob, $mark->edgePx)) {
             $stroke = Stroke::of($mark->blob);
@@ -84,9 +84,6 @@ final readonly class MarkShape
                     'pointsMm' => array_map($local, $stroke->course),
                 ], true);
             }
-        }
-        if ($asBox !== null) {
-            return $asBox;
         }
         $outline = Contour::around($mark->blob, max(0.6, 0.0035 * $figureHeightPx));
 
