@@ -1,7 +1,16 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { api, Refusal } from './client'
 
-const wishes = { heightMm: 100, shades: 0.2, figure: 0, roundToMm: 0, brushes: [], views: [], flat: '' as const, keepsUnsure: false as const }
+const wishes = {
+  heightMm: 100,
+  shades: 0.2,
+  figure: 0,
+  roundToMm: 0,
+  brushes: [],
+  views: [],
+  flat: '' as const,
+  keepsUnsure: false as const,
+}
 
 /** An answer whose body comes in pieces, wherever they are broken. */
 function streamed(...pieces: string[]): Response {

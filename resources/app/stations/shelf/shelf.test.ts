@@ -178,7 +178,7 @@ describe('a new figure from a picture', () => {
     await flushPromises()
     expect(look.mock.calls[0]?.slice(0, 4)).toEqual([
       5,
-      { heightMm: 110, shades: 0.2, figure: 0, roundToMm: 0, brushes: [], views: [], flat: '' },
+      { heightMm: 110, shades: 0.2, figure: 0, roundToMm: 0, brushes: [], views: [], flat: '', keepsUnsure: false },
       'my cat',
       'my cat.png',
     ])
