@@ -9,7 +9,7 @@ const wishes = {
   brushes: [],
   views: [],
   flat: '' as const,
-  keepsUnsure: false as const,
+  keepsUnsure: false,
 }
 
 /** An answer whose body comes in pieces, wherever they are broken. */
