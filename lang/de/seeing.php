@@ -173,6 +173,10 @@ return [
         'line' => 'Linie',
         'spot' => 'Fleck',
         'snout' => 'Schnauze',
+        'beak' => 'Schnabel',
+        'shell' => 'Haus',
+        'leaf' => 'Blatt',
+        'stem' => 'Stiel',
         'ground' => 'Grund',
     ],
     'shade' => [

@@ -173,6 +173,10 @@ return [
         'line' => 'Line',
         'spot' => 'Spot',
         'snout' => 'Snout',
+        'beak' => 'Beak',
+        'shell' => 'Shell',
+        'leaf' => 'Leaf',
+        'stem' => 'Stem',
         'ground' => 'Ground',
     ],
     'shade' => [

@@ -172,3 +172,103 @@ test(
     }
   },
 )
+
+test(
+  'three new drawings stand, hang together and have their names after three actions at most',
+  { tag: '@byTurns' },
+  async ({ page }) => {
+    await page.goto('/')
+    const drawings = await page.evaluate(async () => {
+      const ink = '#1b1512'
+      type Pen = OffscreenCanvasRenderingContext2D
+      const oval = (c: Pen, x: number, y: number, w: number, h: number, colour: string, line = 0) => {
+        c.beginPath()
+        c.ellipse(x, y, w / 2, h / 2, 0, 0, 7)
+        c.fillStyle = colour
+        c.fill()
+        c.lineWidth = line
+        if (line) c.stroke()
+      }
+      const box = (c: Pen, x: number, y: number, w: number, h: number, r: number, colour: string) => {
+        c.beginPath()
+        c.roundRect(x - w / 2, y - h / 2, w, h, r)
+        c.fillStyle = colour
+        c.fill()
+      }
+      const both = (draw: (side: number) => void) => [-1, 1].forEach(draw)
+      const drawn: ((c: Pen) => void)[] = [
+        // A robot of boxes with a screen for a face.
+        (c) => {
+          both((s) => box(c, 200 + s * 100, 265, 30, 100, 12, '#4a6a90'))
+          both((s) => box(c, 200 + s * 42, 360, 48, 50, 12, '#4a6a90'))
+          box(c, 200, 270, 170, 140, 30, '#b07040')
+          box(c, 200, 120, 190, 150, 40, '#4a6a90')
+          box(c, 200, 125, 140, 84, 22, '#f2e6cc')
+          both((s) => oval(c, 200 + s * 32, 118, 18, 22, ink))
+        },
+        // A white bear in ink on white paper.
+        (c) => {
+          both((s) => oval(c, 200 + s * 68, 58, 60, 60, '#ffffff', 6))
+          both((s) => oval(c, 200 + s * 45, 362, 70, 44, '#ffffff', 6))
+          oval(c, 200, 275, 170, 180, '#ffffff', 6)
+          oval(c, 200, 120, 180, 150, '#ffffff', 6)
+          both((s) => oval(c, 200 + s * 35, 110, 16, 20, ink))
+          oval(c, 200, 140, 24, 16, ink)
+        },
+        // A dog seen from its side.
+        (c) => {
+          for (const x of [125, 175, 265, 315]) oval(c, x, 335, 34, 90, '#b07040')
+          oval(c, 120, 110, 44, 70, '#4a6a90')
+          oval(c, 220, 260, 250, 120, '#b07040')
+          oval(c, 345, 205, 40, 90, '#4a6a90')
+          oval(c, 110, 180, 120, 110, '#b07040')
+          oval(c, 85, 170, 12, 14, ink)
+          oval(c, 50, 195, 24, 18, ink)
+        },
+      ]
+      return Promise.all(
+        drawn.map(async (draw) => {
+          const canvas = new OffscreenCanvas(400, 400)
+          const c = canvas.getContext('2d')!
+          c.fillStyle = '#ffffff'
+          c.fillRect(0, 0, 400, 400)
+          c.strokeStyle = ink
+          draw(c)
+          return [...new Uint8Array(await (await canvas.convertToBlob({ type: 'image/png' })).arrayBuffer())]
+        }),
+      )
+    })
+    const expected = [
+      ['Arm', 'Body', 'Foot', 'Head'],
+      ['Body', 'Ear', 'Foot', 'Head'],
+      ['Body', 'Ear', 'Head', 'Leg', 'Snout', 'Tail'],
+    ]
+    for (const [i, bytes] of drawings.entries()) {
+      await page.goto('/')
+      let actions = 0
+      const name = `new ${i}`
+      await page
+        .locator('input[type=file]')
+        .setInputFiles({ name: `${name}.png`, mimeType: 'image/png', buffer: Buffer.from(bytes) })
+      actions++
+      await page.getByRole('dialog').getByRole('button', { name: 'See its shapes' }).click()
+      actions++
+      const asked = page.getByRole('dialog').getByRole('button', { name: 'To the shapes' })
+      const went = () => /figures\/\d+\/shapes/.test(page.url())
+      await expect
+        .poll(async () => went() || (await asked.isEnabled({ timeout: 500 }).catch(() => false)), { timeout: 60_000 })
+        .toBe(true)
+      if (!went()) {
+        await asked.click()
+        actions++
+      }
+      await page.waitForURL(/figures\/\d+\/shapes/)
+      expect(actions, name).toBeLessThanOrEqual(3)
+      await expect(page.getByText('firmly', { exact: false }).first()).toBeVisible()
+      await expect(page.getByRole('button', { name: 'Bring them together' })).toHaveCount(0)
+      const { document } = (await told(page)) as unknown as { document: { parts: { name: string }[] } }
+      const names = [...new Set(document.parts.map((p) => p.name.replace(/ \d+$/, '')))].sort()
+      expect(names, name).toEqual(expected[i])
+    }
+  },
+)

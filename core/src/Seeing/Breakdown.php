@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Impa\Seeing;
 
+use Impa\Colour\Srgb;
 use Impa\Figure\Editing\Sizing;
 use Impa\Figure\Figure;
 use Impa\Figure\FlatWork;
@@ -47,6 +48,9 @@ final readonly class Breakdown
 {
     /** So much of what was left out is listed. */
     private const MOST_LISTED = 50;
+
+    /** An eye is so dark (L). */
+    private const DARK = 45.0;
 
     /** What is cut along its outline is looked at more closely. */
     private const CUT_LOOK_PX = 720;
@@ -165,7 +169,7 @@ final readonly class Breakdown
 
             return self::inLayers($picture, $wishes, $regions, $flat, $ground, $name, $file);
         }
-        [$pieces, $extraction, $axis] = self::pieces($regions, $progress);
+        [$pieces, $extraction, $axis] = self::pieces($regions, $flat, $progress);
         $progress(Message::of('seeing.breakdown.writing-it-down'), 0.95);
         $writer = new FigureWriting(
             pieces: $pieces,
@@ -199,7 +203,7 @@ final readonly class Breakdown
      *
      * @throws PictureRefused if there is nothing
      */
-    private static function pieces(Regions $regions, callable $progress): array
+    private static function pieces(Regions $regions, FlatColours $flat, callable $progress): array
     {
         $shapes = static fn (float $share) => $progress(Message::of('seeing.breakdown.seeing-simple-shapes'), 0.25 + 0.6 * $share);
         $shapes(0.0);
@@ -215,7 +219,8 @@ final readonly class Breakdown
         $again = static fn (float $share) => $progress(Message::of('seeing.breakdown.seeing-all'), 0.9 + 0.05 * $share);
         [$pieces, $extraction] = Synthesis::of($pieces, $extraction, $regions->width, $axis, $again);
         $extraction = $extraction->withMarks(Layering::missed($pieces, $extraction, $regions, $axis));
-        Naming::of($pieces, $extraction->marks, $axis);
+        $isDark = array_map(static fn (Srgb $c): bool => $c->lab()->l < self::DARK, array_values($flat->colours));
+        Naming::of($pieces, $extraction->marks, $isDark, $axis);
 
         return [$pieces, $extraction, $axis];
     }

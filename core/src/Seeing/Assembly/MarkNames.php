@@ -15,6 +15,13 @@ final class MarkNames
     /** What is so many times longer than wide is no eye. */
     private const LINE = 4.0;
 
+    /** The one eye of a head seen from its side: at most this share of it, so many times longer than wide, so far off its middle. */
+    private const ONE_EYE = 0.06;
+
+    private const ROUND = 2.5;
+
+    private const OFF = 0.08;
+
     /** A mark on something larger than this share of its piece is no pupil and no spark, but on a face. */
     private const EYE = 0.15;
 
@@ -38,6 +45,9 @@ final class MarkNames
         $isRosy = $lab->a > 15 && $lab->l > 45;
         $carries = self::on($mark, $all) !== [];
         $bearer = self::bearer($mark, $all);
+        $off = abs($blob->middle[0] - $piece->blob->middle[0]) / max(1.0, $piece->blob->box(0.0)[0]);
+        $isOneEye = str_starts_with($piece->name, 'Head') && $off > self::OFF && $up > -0.3 && $lab->l < 45
+            && $share < self::ONE_EYE && $blob->elongation() < self::ROUND;
         $isOnEye = $bearer !== null && $bearer->blob->area() < self::EYE * $piece->blob->area();
 
         return match (true) {
@@ -48,7 +58,8 @@ final class MarkNames
             $isOnEye && $lab->l > 85 && $share < 0.03 => 'Spark',
             $isOnEye && $share < 0.06 && $lab->l < 40 => 'Pupil',
             $share > 0.15 => 'Patch',
-            $isPair && $carries && $lab->l > 75 => 'Eye white',
+            $carries && $lab->l > 75 && ($isPair || $share < self::ONE_EYE) => 'Eye white',
+            ! $isPair && $isOneEye => 'Eye',
             $isPair && $isRosy && $up < 0.15 => 'Cheek',
             $isPair && self::isFlatLine($blob) && $up > 0.1 => 'Brow',
             $isPair && $lab->l < 45 && $share < 0.08 && $blob->elongation() < self::LINE => 'Eye',

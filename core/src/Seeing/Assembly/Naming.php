@@ -8,7 +8,10 @@ use Impa\Seeing\Decomposition\Mark;
 use Impa\Seeing\Decomposition\Piece;
 use Impa\Shape\ShapeKind;
 
-/** Names for parts by their place and kind, as suggestions; every key is its own. What the name says is flat becomes flat. */
+/**
+ * Names for parts by their place and kind, as suggestions; every key is its own. What the name says is flat becomes flat, and what is seen
+ * from its side lies where that says.
+ */
 final class Naming
 {
     private const FLAT = ['Ear', 'Wing', 'Fin'];
@@ -19,24 +22,33 @@ final class Naming
     /** A hat is at least so much as wide as what wears it; a tuft is not. */
     private const HAT = 0.35;
 
+    /** What becomes thin has no more than this share of itself in its outer half: a cone has a quarter, an oval a half. */
+    private const TAPERS = 0.36;
+
+    /** A stem is so many times taller than wide. */
+    private const STEM = 4.0;
+
     /** What ends within this share of what it is joined to above the lowest end stands on the table. */
     private const LOW = 0.08;
 
     /**
      * @param  array<int, Piece>  $pieces  by number; key, name and, where the name asks for it, a flat fit are set
      * @param  list<Mark>  $marks
+     * @param  list<bool>  $isDark  by colour
      */
-    public static function of(array $pieces, array $marks, float $axis): void
+    public static function of(array $pieces, array $marks, array $isDark, float $axis): void
     {
         $root = -1;
         foreach ($pieces as $i => $piece) {
             $root = $piece->joinTo < 0 ? $i : $root;
         }
-        $head = self::head($pieces, $root);
+        $head = self::head($pieces, $root, $marks, $isDark);
+        $sideOn = SideOn::of($pieces, $marks, $isDark, $root);
         $marked = array_fill_keys(array_map(static fn (Mark $m): int => $m->on, $marks), true);
         $used = [];
         foreach ($pieces as $i => $piece) {
             $name = match (true) {
+                $sideOn !== null => $sideOn->name($i),
                 $i === $root => $head === $root ? 'Head' : 'Body',
                 $i === $head => 'Head',
                 default => self::limb($piece, $pieces, $root, $head, isset($marked[$i]), $axis),
@@ -48,6 +60,7 @@ final class Naming
             $piece->name = $used[$name] === 1 ? $name : $name.' '.$used[$name];
             $piece->key = strtolower(str_replace(' ', '-', $piece->name));
         }
+        $sideOn?->place();
     }
 
     /** Whether a part of this name is a plate by its nature, however large. */
@@ -57,18 +70,23 @@ final class Naming
     }
 
     /**
-     * The largest piece above the root's middle, if it is a third of the root at least; with nothing below it, the root.
+     * The largest piece above the root's middle, if it is a third of the root at least; with nothing below it, the root. What has eyes is
+     * the head, and what has none above it is a cap.
      *
      * @param  array<int, Piece>  $pieces
+     * @param  list<Mark>  $marks
+     * @param  list<bool>  $isDark  by colour
      */
-    private static function head(array $pieces, int $root): int
+    private static function head(array $pieces, int $root, array $marks, array $isDark): int
     {
+        $isFace = SideOn::isFace($pieces[$root], $root, $marks, $isDark);
         $head = -1;
         $largest = 0.33 * $pieces[$root]->blob->area();
         foreach ($pieces as $i => $piece) {
             if (
                 $i !== $root &&
                 ! $piece->mirror &&
+                (! $isFace || SideOn::isFace($piece, $i, $marks, $isDark)) &&
                 $piece->fit->y > $pieces[$root]->fit->y + 0.25 * $pieces[$root]->fit->heightPx &&
                 $piece->blob->area() > $largest
             ) {
@@ -113,11 +131,12 @@ final class Naming
         $inMiddle = abs($piece->fit->x - $axis) < 0.12 * $to->fit->widthPx;
 
         return match (true) {
+            $piece->mirror && self::isStem($to, $axis) => 'Leaf',
             $isCord && $above && ! $onBody => $piece->mirror ? 'Feeler' : 'Stalk',
             $isCord && $onHead && $head !== $root => 'Whisker',
             $piece->mirror && ! $onHead && ! $onBody && self::isBesideHead($piece, $pieces[$head] ?? null) => 'Ear',
             $piece->mirror && ! $onHead && ! $onBody => $to->fit->y < $pieces[$root]->fit->y ? 'Foot' : 'Hand',
-            $piece->mirror && $above && $onHead => $piece->fit->kind === ShapeKind::Cone && ! $sameColour && ! $isMarked
+            $piece->mirror && $above && $onHead => self::tapers($piece, $to) && ! $sameColour && ! $isMarked
                 ? 'Horn'
                 : 'Ear',
             // Where there is a body, what droops from the head is an ear; what a head alone stands on are feet.
@@ -128,7 +147,7 @@ final class Naming
             $above && $onHead && self::isHat($piece, $to) => 'Hat',
             $above && $onHead && $piece->fit->kind === ShapeKind::Cone && ! $inMiddle => 'Horn',
             $inMiddle && $above && $onHead => 'Top',
-            $inMiddle && $below && $onHead => 'Chin',
+            $inMiddle && $below && $onHead => self::isStem($piece, $axis) ? 'Stem' : 'Chin',
             $inMiddle && $below => 'Base',
             $inMiddle && $onBody && $above => 'Collar',
             $above && $onHead => 'Tuft',
@@ -136,6 +155,31 @@ final class Naming
             ! $onBody && ! $onHead => $head >= 0 && self::isOnTop($piece, $pieces[$head]) ? 'Hat' : 'Tip',
             default => 'Part',
         };
+    }
+
+    /** What stands upright in the middle, and is many times taller than wide. */
+    private static function isStem(Piece $piece, float $axis): bool
+    {
+        [$wide, $high, $x] = $piece->blob->box(0.0);
+
+        return ! $piece->mirror && $high > self::STEM * $wide && abs($x - $axis) < $wide;
+    }
+
+    /** Whether it becomes thin away from what bears it, as a horn does. */
+    private static function tapers(Piece $piece, Piece $to): bool
+    {
+        [$x, $y] = $piece->blob->middle;
+        [$dx, $dy] = [$x - $to->fit->x, $y - $to->fit->y];
+        $along = [];
+        foreach ($piece->blob->pixels as $i => $_) {
+            $along[] = ($i % $piece->blob->width - $x) * $dx + (-intdiv($i, $piece->blob->width) - $y) * $dy;
+        }
+        if ($along === []) {
+            return false;
+        }
+        $half = (min($along) + max($along)) / 2;
+
+        return count(array_filter($along, static fn (float $a): bool => $a > $half)) < self::TAPERS * count($along);
     }
 
     private static function isBesideHead(Piece $piece, ?Piece $head): bool

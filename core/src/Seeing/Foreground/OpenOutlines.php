@@ -31,6 +31,11 @@ final class OpenOutlines
 
     private const OPEN = 0.12;
 
+    /** A line is no wider than this share of the figure's height; what a wide gap lets in is bare of it along so much of its rim at most. */
+    private const THICK = 0.05;
+
+    private const BARE = 0.5;
+
     /** A line ends where, so many of its widths round about, it is met once. */
     private const ROUND = 2.2;
 
@@ -62,10 +67,15 @@ final class OpenOutlines
         }
         $rows = array_map(static fn (int $i): int => intdiv($i, $raster->width), array_keys($isInk));
         $linePx = self::wide($isInk, $raster->width);
-        foreach (self::WIDE_GAPS as $share) {
-            $widePx = $share * (max($rows) - min($rows) + 1);
+        $tall = max($rows) - min($rows) + 1;
+        // What is dark all over has no line round it that could be open.
+        foreach ($linePx > self::THICK * $tall ? [] : self::WIDE_GAPS as $share) {
+            $widePx = $share * $tall;
             $inside = array_values(array_replace($figure, $closed));
-            foreach ($widePx > $narrowPx ? self::rooms($raster, $isInk, $inside, $widePx) : [] as [$room, $mouth]) {
+            foreach ($widePx > $narrowPx ? self::rooms($raster, $isInk, $inside, $widePx) : [] as [$room, $mouth, $open]) {
+                if ($open > self::BARE) {
+                    continue;
+                }
                 if (self::isBetweenEnds($mouth, $isInk, $raster->width, $linePx)) {
                     $closed += $room;
                 } else {
