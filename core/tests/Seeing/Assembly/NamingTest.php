@@ -117,7 +117,8 @@ it('stands what is drawn from its side on legs of the near and the far side, its
         $z[explode(' ', $part['name'])[0]][] = $part['at']['zMm'];
     }
     $deepMm = array_column($breakdown->document['parts'], null, 'key')['body']['shape']['depthMm'];
-    expect($z['Leg'])->toHaveCount(2)->and(min($z['Leg']))->toBeLessThan(-0.2 * $deepMm)->and(max($z['Leg']))->toBeGreaterThan(0.2 * $deepMm)
+    expect($z['Leg'])->toHaveCount(2)
+        ->and(min($z['Leg']))->toBeLessThan(-0.2 * $deepMm)->and(max($z['Leg']))->toBeGreaterThan(0.2 * $deepMm)
         ->and(max(array_map(abs(...), [...$z['Head'], ...$z['Tail'], ...$z['Snout']])))->toBeLessThan(1.0)
         ->and(Balance::of(Ledger::of($figure, Densities::house()))->tipDeg())->toBeGreaterThan(Balance::TOUCHY_DEG);
 });
