@@ -168,6 +168,9 @@ final class Naming
     /** Whether it becomes thin away from what bears it, as a horn does. */
     private static function tapers(Piece $piece, Piece $to): bool
     {
+        if ($piece->fit->kind === ShapeKind::Cone) {
+            return true;
+        }
         [$x, $y] = $piece->blob->middle;
         [$dx, $dy] = [$x - $to->fit->x, $y - $to->fit->y];
         $along = [];
