@@ -32,6 +32,9 @@ final class MarkNames
 
     private const EVEN = 0.35;
 
+    /** What is wider than this share of the whole is a patch round an eye. */
+    private const NARROW = 0.18;
+
     private const DARK = 45.0;
 
     /** @param  list<Mark>  $all */
@@ -45,7 +48,7 @@ final class MarkNames
         $isRosy = $lab->a > 15 && $lab->l > 45;
         $carries = self::on($mark, $all) !== [];
         $bearer = self::bearer($mark, $all);
-        $off = abs($blob->middle[0] - $piece->blob->middle[0]) / max(1.0, $piece->blob->box(0.0)[0]);
+        $off = abs($blob->middle[0] - $piece->fit->x) / max(1.0, $piece->fit->widthPx);
         $isOneEye = str_starts_with($piece->name, 'Head') && $off > self::OFF && $up > -0.3 && $lab->l < 45
             && $share < self::ONE_EYE && $blob->elongation() < self::ROUND;
         $isOnEye = $bearer !== null && $bearer->blob->area() < self::EYE * $piece->blob->area();
@@ -83,7 +86,7 @@ final class MarkNames
         [$across, $up] = [($w - $inW) / 2, ($h - $inH) / 2];
         $sides = [$across - ($x - $inX), $across + ($x - $inX), $up - ($y - $inY), $up + ($y - $inY)];
 
-        return min($sides) > 0 && min($sides) >= self::EVEN * max($sides);
+        return min($sides) > 0 && min($sides) >= self::EVEN * max($sides) && min($across / $w, $up / $h) < self::NARROW;
     }
 
     /**

@@ -109,6 +109,7 @@ final readonly class SideOn
                 $out > self::OUT => $isPointed ? 'Beak' : 'Snout',
                 default => 'Part',
             },
+            $isBody && $piece->mirror => $isTall ? 'Leg' : 'Foot',
             $isBody && $out < -self::OUT && ! ($isTall && $up < -self::OUT) => 'Tail',
             $isBody && $up < -self::OUT => $this->head === $this->root ? 'Fin' : ($isTall ? 'Leg' : 'Foot'),
             $isBody && $up > self::OUT && $piece->blob->area() > self::SHELL * $to->blob->area() => 'Shell',
