@@ -360,6 +360,8 @@ final readonly class Body
 
     public function flag(string $name): bool
     {
-        return ($this->members->{$name} ?? false) === true;
+        $said = $this->members->{$name} ?? false;
+
+        return is_bool($said) ? $said : throw new HttpException(422, (string) Message::of('house.body.true-or-false', name: $name));
     }
 }

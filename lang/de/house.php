@@ -223,6 +223,7 @@ return [
         'twenty-devices-are-paired' => 'Zwanzig Geräte sind schon gekoppelt. Erst eins wegschicken: Haus.',
     ],
     'body' => [
+        'true-or-false' => '/{name}: Sag true oder false.',
         'the-request-is-not' => 'Die Anfrage ist nicht als JSON lesbar.',
         'the-request-must-be' => 'Die Anfrage muss ein JSON-Objekt sein.',
         'the-member-document' => 'Das Feld „document“ mit der Figur fehlt.',

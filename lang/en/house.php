@@ -223,6 +223,7 @@ return [
         'twenty-devices-are-paired' => 'Twenty devices are paired already. Send one away first: House.',
     ],
     'body' => [
+        'true-or-false' => '/{name}: Say true or false.',
         'the-request-is-not' => 'The request is not readable as JSON.',
         'the-request-must-be' => 'The request must be a JSON object.',
         'the-member-document' => 'The member "document" with the figure is missing.',

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Impa\Seeing;
 
-use Impa\Colour\Srgb;
 use Impa\Figure\Editing\Sizing;
 use Impa\Figure\Figure;
 use Impa\Figure\FlatWork;
@@ -15,6 +14,7 @@ use Impa\Raster\PhotoFaults;
 use Impa\Raster\Raster;
 use Impa\Seeing\Assembly\Joining;
 use Impa\Seeing\Assembly\Layering;
+use Impa\Seeing\Assembly\MarkNames;
 use Impa\Seeing\Assembly\Naming;
 use Impa\Seeing\Assembly\Synthesis;
 use Impa\Seeing\Assembly\TwinPairing;
@@ -48,9 +48,6 @@ final readonly class Breakdown
 {
     /** So much of what was left out is listed. */
     private const MOST_LISTED = 50;
-
-    /** An eye is so dark (L). */
-    private const DARK = 45.0;
 
     /** What is cut along its outline is looked at more closely. */
     private const CUT_LOOK_PX = 720;
@@ -219,7 +216,7 @@ final readonly class Breakdown
         $again = static fn (float $share) => $progress(Message::of('seeing.breakdown.seeing-all'), 0.9 + 0.05 * $share);
         [$pieces, $extraction] = Synthesis::of($pieces, $extraction, $regions->width, $axis, $again);
         $extraction = $extraction->withMarks(Layering::missed($pieces, $extraction, $regions, $axis));
-        $isDark = array_map(static fn (Srgb $c): bool => $c->lab()->l < self::DARK, array_values($flat->colours));
+        $isDark = array_map(MarkNames::isDark(...), array_values($flat->colours));
         Naming::of($pieces, $extraction->marks, $isDark, $axis);
 
         return [$pieces, $extraction, $axis];

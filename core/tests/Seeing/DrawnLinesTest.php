@@ -98,6 +98,11 @@ it('takes ink round eyes and a beak for their rims: thread lines of its width, o
         expect($rim['role'])->toBe('rim')->and($rim['kind'])->toBe('line')->and($rim['widthMm'])->toEqualWithDelta(5 * $mmPerPx, 0.4)
             ->and($rim['pointsMm'][0])->toBe($rim['pointsMm'][count($rim['pointsMm']) - 1]);
     }
+    // The beak's runs where it was drawn: so far apart lie the corners of the pen's way, on the head's own middle.
+    foreach ([0 => 50, 1 => 35] as $of => $px) {
+        $places = array_column($seen['Rim'][1]['pointsMm'], $of);
+        expect(max($places) - min($places))->toEqualWithDelta($px * $mmPerPx, 1.0);
+    }
     $across = array_column($seen['Rim'][0]['pointsMm'], 0);
     expect(max($across) - min($across))->toEqualWithDelta(46 * $mmPerPx, 0.8);
 });

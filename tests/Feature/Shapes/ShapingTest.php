@@ -113,6 +113,7 @@ it('shows the other reading where it is unsure what belongs to the figure, and b
     expect($without->json('other'))->toBe($with->json('image'))->and($with->json('other'))->toBe($without->json('image'));
     $made = $this->postJson('/api/breakdown', ['picture' => $id, 'heightMm' => 80, 'keepsUnsure' => true])->assertOk();
     expect($made->json('document.picture.wishes.keepsUnsure'))->toBeTrue();
+    $this->postJson('/api/breakdown/glance', ['picture' => $id, 'keepsUnsure' => 'a lot'])->assertStatus(422);
     expect($this->postJson('/api/breakdown/glance', ['picture' => $this->sendFile(demoPicture())->json('id')])->json('other'))->toBeNull();
 });
 

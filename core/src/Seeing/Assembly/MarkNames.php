@@ -49,7 +49,7 @@ final class MarkNames
         $carries = self::on($mark, $all) !== [];
         $bearer = self::bearer($mark, $all);
         $off = abs($blob->middle[0] - $piece->fit->x) / max(1.0, $piece->fit->widthPx);
-        $isOneEye = str_starts_with($piece->name, 'Head') && $off > self::OFF && $up > -0.3 && $lab->l < 45
+        $isOneEye = str_starts_with($piece->name, 'Head') && $off > self::OFF && $up > -0.3 && self::isDark($colour)
             && $share < self::ONE_EYE && $blob->elongation() < self::ROUND;
         $isOnEye = $bearer !== null && $bearer->blob->area() < self::EYE * $piece->blob->area();
 
@@ -57,7 +57,7 @@ final class MarkNames
             str_starts_with($piece->name, 'Ear') => 'Inner ear',
             str_starts_with($piece->name, 'Body') && self::isFlatLine($blob) && $blob->box(0.0)[0] > 0.6 * $piece->fit->widthPx => 'Band',
             str_starts_with($piece->name, 'Body') && $share > 0.1 && $inMiddle => 'Belly',
-            $lab->l < self::DARK && self::isRim($mark, $all) => self::RIM,
+            self::isDark($colour) && self::isRim($mark, $all) => self::RIM,
             $isOnEye && $lab->l > 85 && $share < 0.03 => 'Spark',
             $isOnEye && $share < 0.06 && $lab->l < 40 => 'Pupil',
             $share > 0.15 => 'Patch',
@@ -71,6 +71,12 @@ final class MarkNames
             $blob->elongation() > self::LINE => 'Line',
             default => 'Spot',
         };
+    }
+
+    /** Whether a colour may be that of ink, or of an eye. */
+    public static function isDark(Srgb $colour): bool
+    {
+        return $colour->lab()->l < self::DARK;
     }
 
     /** @param  list<Mark>  $all */

@@ -71,7 +71,11 @@ final readonly class SideOn
         $off = array_map(static fn (Mark $m): float => $m->blob->middle[0] - $pieces[$head]->fit->x, $heads[$head]);
         usort($off, static fn (float $a, float $b): int => abs($b) <=> abs($a));
 
-        return abs($off[0]) < self::OFF * self::widthPx($pieces[$head]) ? null : new self($pieces, $root, $head, $off[0] < 0 ? -1 : 1);
+        $seen = new self($pieces, $root, $head, $off[0] < 0 ? -1 : 1);
+        // A head alone that shows one eye is seen from the front, unless a tail says otherwise.
+        $isCreature = $head !== $root || in_array('Tail', array_map($seen->name(...), array_keys($pieces)), true);
+
+        return $isCreature && abs($off[0]) >= self::OFF * self::widthPx($pieces[$head]) ? $seen : null;
     }
 
     /**

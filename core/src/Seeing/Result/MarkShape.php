@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Impa\Seeing\Result;
 
-use Impa\Geometry\Outline\Polyline;
+use Impa\Geometry\Outline\Polygon;
 use Impa\Raster\Blob;
 use Impa\Raster\ConnectedComponents;
 use Impa\Raster\Contour;
+use Impa\Raster\DistanceTransform;
 use Impa\Raster\Stroke;
 use Impa\Seeing\Decomposition\Mark;
+use Impa\Seeing\Fitting\Fit;
 use Impa\Seeing\Fitting\Fitting;
 
 /**
@@ -107,18 +109,36 @@ final readonly class MarkShape
     public static function ofRim(Mark $rim, int $ringPx, float $x0, float $y0, int $way, float $mmPerPx, float $figureHeightPx): self
     {
         $outline = Contour::around($rim->blob, max(0.6, 0.0035 * $figureHeightPx));
-        $long = Polyline::length([...$outline, $outline[0]]);
+        $long = Polygon::perimeter($outline);
         $widePx = 2 * $ringPx / max(1.0, $long + sqrt(max(0.0, $long ** 2 - 4 * M_PI * $ringPx)));
-        [$mx, $my] = $rim->blob->middle;
-        [$w, $h] = $rim->blob->box(0.0);
-        // Half of its width within its own outline: drawn in about the middle, as far as that is across.
-        [$inX, $inY] = [1.0 - $widePx / max($w, 2 * $widePx), 1.0 - $widePx / max($h, 2 * $widePx)];
-        $course = array_map(static fn (array $p): array => [
-            round($way * ($mx + $inX * ($p[0] - $mx) - $x0) * $mmPerPx, 2) + 0.0,
-            round(($my + $inY * ($p[1] - $my) - $y0) * $mmPerPx, 2) + 0.0,
-        ], [...$outline, $outline[0]]);
+        $disc = Fitting::disc($rim->blob, []);
+        [$w, $h] = [$disc->widthPx - $widePx, $disc->heightPx - $widePx];
+        $course = $disc->overlap > self::DISC && min($w, $h) > 0.0
+            ? (new Fit($disc->kind, $w, $h, x: $disc->x, y: $disc->y, turnDeg: $disc->turnDeg))->outlinePx()[0]
+            : Contour::around(self::within($rim->blob, $widePx / 2), max(0.6, 0.0035 * $figureHeightPx));
+        $course = count($course) < 3 ? $outline : $course;
+        $local = static fn (array $p): array => [
+            round($way * ($p[0] - $x0) * $mmPerPx, 2) + 0.0,
+            round(($p[1] - $y0) * $mmPerPx, 2) + 0.0,
+        ];
 
-        return new self(['kind' => 'line', 'widthMm' => ShapeWriting::size($widePx * $mmPerPx), 'pointsMm' => $course], true);
+        return new self([
+            'kind' => 'line',
+            'widthMm' => ShapeWriting::size($widePx * $mmPerPx),
+            'pointsMm' => array_map($local, [...$course, $course[0]]),
+        ], true);
+    }
+
+    /** What of a blob lies so deep within it; the whole where nothing does. */
+    private static function within(Blob $blob, float $px): Blob
+    {
+        $size = (intdiv(max(0, ...array_keys($blob->pixels)), $blob->width) + 2) * $blob->width;
+        $inside = array_replace(array_fill(0, $size, false), $blob->pixels);
+        $deep = DistanceTransform::within(array_values($inside), $blob->width);
+        $least = $px * DistanceTransform::SIDE;
+        $kept = array_filter($blob->pixels, static fn (bool $is, int $i): bool => $deep[$i] > $least, ARRAY_FILTER_USE_BOTH);
+
+        return $kept === [] ? $blob : Blob::of($kept, $blob->width);
     }
 
     /**

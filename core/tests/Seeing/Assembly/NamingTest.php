@@ -136,6 +136,12 @@ it('names a flower by stem and leaves, and a mushroom\'s cap no head', function 
         ->and(names($mushroom, 'details'))->toContain('Eye')->toContain('Mouth');
 });
 
+it('takes a head that winks for a head, with its hat on', function () {
+    $wink = (new Sketch)->oval(200, 260, 220, 210, FUR)->polygon([[120, 170], [280, 170], [200, 40]], SKY)->oval(150, 240, 18, 22, INK)
+        ->line([[230, 240], [270, 240]], 6, INK);
+    expect(names($wink))->toContain('Head')->not->toContain('Body')->not->toContain('Fin');
+});
+
 it('names a ghost\'s face and a box\'s limbs as seen from the front', function () {
     $ghost = (new Sketch)->oval(200, 160, 220, 240, MIST)->polygon([[90, 160], [310, 160], [310, 340], [90, 340]], MIST)
         ->oval(200, 200, 24, 30, INK);
